@@ -1,0 +1,26 @@
+/** Imports go down only: web and server to core; a room of the core to the rooms before it; never core to the outside. */
+const ROOMS = [
+  'units', 'wire', 'connector', 'harness', 'damage', 'catalogue', 'practice', 'bundle', 'sizing', 'method', 'approach', 'layout', 'kit', 'prove', 'bench', 'job', 'record', 'interchange',
+];
+
+module.exports = {
+  forbidden: [
+    { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
+    { name: 'core-stays-pure', severity: 'error', from: { path: '^core/src' }, to: { path: '^(server|web|e2e)/' } },
+    { name: 'core-without-node', severity: 'error', from: { path: '^core/src', pathNot: '\\.test\\.ts$' }, to: { dependencyTypes: ['core'] } },
+    { name: 'joi-only-at-the-door', severity: 'error', from: { path: '^core/src/(?!interchange)' }, to: { path: 'node_modules/joi' } },
+    { name: 'web-not-server', severity: 'error', from: { path: '^web/src' }, to: { path: '^server/' } },
+    { name: 'server-not-web', severity: 'error', from: { path: '^server/src' }, to: { path: '^web/' } },
+    ...ROOMS.map((room, index) => ({
+      name: `${room}-looks-down-only`, severity: 'error',
+      from: { path: `^core/src/${room}/`, pathNot: '\\.test\\.ts$' },
+      to: { path: `^core/src/(${ROOMS.slice(index + 1).join('|') || '(?!)'})/` },
+    })),
+    ...ROOMS.map((room) => ({
+      name: `${room}-by-its-index`, severity: 'error',
+      from: { path: '^core/src/([^/]+)/', pathNot: [`^core/src/${room}/`, '\\.test\\.ts$'] },
+      to: { path: `^core/src/${room}/`, pathNot: `^core/src/${room}/index\\.ts$` },
+    })),
+  ],
+  options: { tsPreCompilationDeps: true, doNotFollow: { path: 'node_modules' }, tsConfig: { fileName: 'tsconfig.base.json' }, enhancedResolveOptions: { extensions: ['.ts', '.tsx', '.js', '.json'], exportsFields: ['exports'] } },
+};

@@ -1,0 +1,90 @@
+import { spiralTapeMm } from '../bundle/index.ts';
+import { GENERIC_PARTS, partsOf, type Catalogue, type Part, type TapePart } from '../catalogue/index.ts';
+import type { Zone } from '../harness/index.ts';
+import type { RuleHit } from '../method/index.ts';
+import type { Practice } from '../practice/index.ts';
+import { chooseSleeve, sleeveCutMm } from '../sizing/index.ts';
+import { figure } from '../units/index.ts';
+import type { MethodStatus } from '../method/index.ts';
+import type { CoverId, RankedCover } from './types.ts';
+
+/** What a cover must go over and stand. Lengths in mm. */
+export interface CoverSite {
+  readonly damageMm: number;
+  readonly jacketMm: number;
+  readonly freedEndMm?: number | undefined;
+  readonly zone: Zone;
+  readonly placeC: number;
+  readonly vapourAired: boolean;
+}
+
+const hit = (ruleId: string, verdict: RuleHit['verdict'], because: string, source: string): RuleHit => ({ ruleId, verdict, because, source, overridable: verdict !== 'refuse' });
+
+const statusOf = (hits: readonly RuleHit[]): MethodStatus =>
+  hits.some((one) => one.verdict === 'refuse') ? 'refused' : hits.some((one) => one.verdict === 'shelf') ? 'shelf' : 'allowed';
+
+/** A part from what is there, else from what is listed, else from what exists. */
+function find<T extends Part>(catalogue: Catalogue, pick: (parts: readonly Part[]) => T | undefined): { part?: T; onShelf: boolean } {
+  const stocked = pick(catalogue.parts.filter((part) => part.quantity > 0));
+  if (stocked) return { part: stocked, onShelf: true };
+  const known = pick(catalogue.parts) ?? pick(GENERIC_PARTS);
+  return known ? { part: known, onShelf: false } : { onShelf: false };
+}
+
+const shelfHit = (name: string): RuleHit => hit('shelf.part', 'shelf', `Not on the shelf: ${name}. It can be ordered.`, 'shelf');
+
+function ratedHit(part: { name: string; ratedC: number }, site: CoverSite): RuleHit[] {
+  return part.ratedC < site.placeC
+    ? [hit('rated.under', 'refuse', `${part.name} stands ${part.ratedC} °C; ambient and own heating reach ${figure(site.placeC, 0)}.`, 'sleeve, part or tape rated under ambient + own heating')]
+    : [];
+}
+
+function sleeveCover(site: CoverSite, practice: Practice, catalogue: Catalogue): RankedCover {
+  const { overlapMm, slideFactor, gripShare } = practice.figures;
+  const passMm = Math.max(site.freedEndMm ?? 0, site.jacketMm);
+  const need = { passMm, gripMm: site.jacketMm, adhesive: true, slideFactor, gripShare };
+  const { part, onShelf } = find(catalogue, (parts) => chooseSleeve(partsOf(parts, 'sleeve'), need));
+  const hits: RuleHit[] = [];
+  if (site.freedEndMm === undefined) hits.push(hit('cover.noFreeEnd', 'refuse', 'No end of this wire can be freed, so no sleeve can be slid over the place.', 'sleeve when an end can be freed'));
+  if (!part) hits.push(hit('sleeve.none', 'refuse', `No sleeve passes ${figure(passMm)} mm and grips the ${figure(site.jacketMm)} mm jacket.`, 'sleeve choice'));
+  if (site.zone.fuelVapour && !site.vapourAired) hits.push(hit('vapour.hotAir', 'refuse', 'There can be fuel vapour here: no hot air until aired and measured.', 'fuel vapour'));
+  if (part) hits.push(...ratedHit(part, site), ...(onShelf ? [] : [shelfHit(part.name)]));
+  const gun = catalogue.tools.find((tool) => tool.tasks.includes('hotAir'));
+  if (!gun) hits.push(hit('shelf.tool', 'shelf', 'There is no hot-air gun to shrink a sleeve with.', 'shelf'));
+  const status = statusOf(hits);
+  return {
+    toolNames: gun ? [gun.name] : [],
+    coverId: 'sleeveCover', name: 'Adhesive sleeve over the jacket', status, hits, partId: part?.id, partName: part?.name ?? 'adhesive sleeve',
+    lengthMm: part ? sleeveCutMm(site.damageMm, overlapMm, part.series) : 0,
+    because: status === 'allowed' ? `The copper is whole and an end can be freed: a sleeve over ${figure(site.damageMm, 0)} mm of bare place needs no cut.` : (hits[0]?.because ?? ''),
+  };
+}
+
+function wrapCover(tape: TapePart['tape'], site: CoverSite, practice: Practice, catalogue: Catalogue): RankedCover {
+  const { part, onShelf } = find(catalogue, (parts) => partsOf(parts, 'tape').find((one) => one.tape === tape));
+  const dry = site.zone.moisture === 'dry';
+  const hits: RuleHit[] = [];
+  if (tape === 'cloth' && !dry) hits.push(hit('cover.clothDamp', 'refuse', 'Cloth tape holds water: only in a dry run.', 'cloth tape where dry'));
+  if (part) hits.push(...ratedHit(part, site), ...(onShelf ? [] : [shelfHit(part.name)]));
+  if (tape === 'selfFusing' && site.zone.moisture === 'wet') hits.push(hit('cover.fusingWet', 'warn', 'In a wet run a wrap is second best: free an end if you can and use a sleeve.', 'self-fusing tape where damp'));
+  const status = statusOf(hits);
+  const id: CoverId = tape === 'cloth' ? 'clothWrap' : 'fusingWrap';
+  return {
+    toolNames: [], coverId: id, name: tape === 'cloth' ? 'Cloth tape over the jacket' : 'Self-fusing tape over the jacket', status, hits, partId: part?.id, partName: part?.name ?? 'tape',
+    lengthMm: part
+      ? spiralTapeMm({ diameterMm: site.jacketMm, lengthMm: site.damageMm + 2 * practice.figures.overlapMm, widthMm: part.widthMm, thicknessMm: part.thicknessMm, lap: 0.5 })
+      : 0,
+    because: status === 'allowed' ? (tape === 'cloth' ? 'Dry here, and tape needs no free end.' : 'Fuses to itself and needs no free end.') : (hits[0]?.because ?? ''),
+  };
+}
+
+const STATUS_ORDER: Record<MethodStatus, number> = { allowed: 0, shelf: 1, refused: 2 };
+
+/** Every way of covering a bared jacket, ranked: a sleeve where an end can be freed, else cloth tape where dry, self-fusing where damp. */
+export function rankCovers(site: CoverSite, practice: Practice, catalogue: Catalogue): RankedCover[] {
+  const cloth = wrapCover('cloth', site, practice, catalogue);
+  const fusing = wrapCover('selfFusing', site, practice, catalogue);
+  return [sleeveCover(site, practice, catalogue), ...(site.zone.moisture === 'dry' ? [cloth, fusing] : [fusing, cloth])].sort(
+    (a, b) => STATUS_ORDER[a.status] - STATUS_ORDER[b.status],
+  );
+}

@@ -1,0 +1,229 @@
+import { lostStretch, strandsInWords, visibleLengthMm, FINDING_WORDS, type Finding, type Stretch } from '../damage/index.ts';
+import { flexStretches, isPowerKind, keepOuts } from '../harness/index.ts';
+import { rankMethods, type RankedMethod, type Site } from '../method/index.ts';
+import { chooseInsertWire } from '../sizing/index.ts';
+import { figure } from '../units/index.ts';
+import { areaMm2, JACKETS, jacketDiameterMm, remainingShare } from '../wire/index.ts';
+import { rankCovers } from './cover.ts';
+import { electricalOf, type Section } from './electrical.ts';
+import { freeWireBeside } from './freeWire.ts';
+import type { Choice, DecideInput, Decision, Electrical, RankedCover } from './types.ts';
+
+/** Wire beyond the loss that an insert is first assumed to need on top, mm; the layout gives the true length. */
+const INSERT_GUESS_MM = 150;
+/** From this many strands on, a single lost one on a signal may be covered. */
+const STRANDS_FOR_COVER = 19;
+/** A jacket within this of its rating is proposed one class up, K. */
+const NEAR_RATING_K = 15;
+
+const overlaps = (a: Stretch, b: Stretch): boolean => a.fromMm < b.toMm && b.fromMm < a.toMm;
+
+/** Jacket findings on the same wire so close to this one, directly or through others, that they are cut out as one. */
+function jacketNeighbours({ finding, siblings, practice }: DecideInput): Finding[] {
+  if (finding.kind !== 'jacketRubbed') return [];
+  const pool = siblings.filter((other) => other.kind === 'jacketRubbed' && other.circuitId === finding.circuitId && other.runId === finding.runId);
+  const within = (a: Stretch, b: Stretch): boolean =>
+    Math.max(a.toMm, b.toMm) - Math.min(a.fromMm, b.fromMm) <= practice.figures.coverTwiceWithinMm;
+  const cluster = new Set<Finding>([finding]);
+  for (const member of cluster) {
+    for (const other of pool) if (other.id !== finding.id && within(member, other)) cluster.add(other);
+  }
+  cluster.delete(finding);
+  return [...cluster];
+}
+
+/** Why a jacket with whole copper is cut out all the same; nothing when it may be covered. */
+function whyCutJacket(input: DecideInput, neighbours: readonly Finding[]): { because: string; two: boolean } | undefined {
+  const { finding, run, practice } = input;
+  const flex = flexStretches(run).find((stretch) => overlaps(stretch, finding));
+  if (flex) return { because: `${flex.name} bends in use: a stiff cover would break there, so new wire goes in with both splices outside it.`, two: true };
+  const length = visibleLengthMm(finding);
+  if (length > practice.figures.coverAtMostMm) return { because: `The jacket is gone over ${figure(length, 0)} mm, more than the ${practice.figures.coverAtMostMm} that is covered: cut out.`, two: false };
+  if (neighbours.length > 0) return { because: `The jacket is through twice within ${practice.figures.coverTwiceWithinMm} mm: both places are cut out as one.`, two: false };
+  return undefined;
+}
+
+/** Whether this wire is cut elsewhere on the run, so that a sleeve can be slid on at that cut. */
+const isCutAnyway = ({ finding, siblings, run, practice }: DecideInput): boolean =>
+  siblings.some((other) => other.id !== finding.id && other.circuitId === finding.circuitId && other.runId === finding.runId &&
+    (other.kind === 'jacketRubbed'
+      ? visibleLengthMm(other) > practice.figures.coverAtMostMm || flexStretches(run).some((stretch) => overlaps(stretch, other))
+      : other.kind !== 'strandsLost'));
+
+function lostOf(input: DecideInput, neighbours: readonly Finding[]): Stretch {
+  const { finding, redos } = input;
+  const redo = redos.filter((one) => one.findingId === finding.id).at(-1);
+  if (redo) return { fromMm: redo.lostFromMm, toMm: redo.lostToMm };
+  if (finding.kind === 'addCircuit') {
+    const middle = (finding.fromMm + finding.toMm) / 2;
+    return { fromMm: middle - finding.cutBackLeftMm, toMm: middle + finding.cutBackRightMm };
+  }
+  const all = [finding, ...neighbours].map(lostStretch);
+  return { fromMm: Math.min(...all.map((one) => one.fromMm)), toMm: Math.max(...all.map((one) => one.toMm)) };
+}
+
+function siteOf(input: DecideInput, lost: Stretch, electrical: Electrical, twoRequired: boolean): { site: Site; insertWire: ReturnType<typeof chooseInsertWire> } {
+  const { finding, circuit, run, nodes, practice, catalogue, gate, runFacts } = input;
+  const insertWire = chooseInsertWire(circuit.wire, catalogue.wires, electrical.placeC, lost.toMm - lost.fromMm + INSERT_GUESS_MM, finding.insertWire);
+  return {
+    insertWire,
+    site: {
+      circuitNumber: circuit.number, circuitKind: circuit.kind, duty: finding.kind === 'addCircuit' ? 'add' : 'join',
+      wire: circuit.wire, farWire: finding.farWire ?? circuit.wire, branchWires: finding.kind === 'addCircuit' ? finding.branchWires : [], insertWire: insertWire.wire,
+      zone: run.zone, flexing: flexStretches(run)[0]?.name, ambientC: electrical.ambientC, placeC: electrical.placeC,
+      conduitMarginMm: run.conduitInsideMm === undefined ? undefined : run.conduitInsideMm - runFacts.bundleMm,
+      lost, slackMm: finding.slackMm ?? 0, slackKnown: finding.slackMm !== undefined,
+      keepOuts: keepOuts(run, nodes, practice.figures.clearMm), ...freeWireBeside(run, lost),
+      vapourAired: gate.vapour !== undefined, temporaryUntil: finding.temporaryUntil, asOf: input.asOf, twoRequired,
+    },
+  };
+}
+
+/** The chosen entry if it may still be used, else the ranking's own first. */
+function pick<T extends { readonly status: string }>(ranked: readonly T[], wanted: T | undefined, usable: boolean): T | undefined {
+  if (wanted && usable) return wanted;
+  const [best] = ranked;
+  return best?.status === 'refused' ? undefined : best;
+}
+
+function slackSentence(site: Site, method: RankedMethod, kind: Finding['kind']): string {
+  const lost = figure(site.lost.toMm - site.lost.fromMm, 1);
+  const joint = method.joints[0];
+  const lap = joint?.reach.kind === 'lapped' ? joint.reach.lapMm : 0;
+  const takes = lap > 0 ? ` and the joint's lap takes ${figure(lap)}` : '';
+  if (kind === 'addCircuit') return `${1 + site.branchWires.length + 1} ends meet here.`;
+  if (method.splices === 1) return `The cut loses ${lost} mm${takes}; the harness gives back ${figure(site.slackMm, 1)}: one splice reaches.`;
+  const gives = site.slackMm > 0 ? `gives back only ${figure(site.slackMm, 1)}` : 'gives back nothing';
+  if (!site.slackKnown) return `The cut loses ${lost} mm and nobody has measured the slack here, so it counts as 0: measuring it might save a splice.`;
+  if (site.slackMm + 1e-9 >= site.lost.toMm - site.lost.fromMm + lap) return `The cut loses ${lost} mm; slack would cover it, but one splice finds no legal place here, so two go outside.`;
+  return `The cut loses ${lost} mm${takes} and the harness ${gives}: one splice does not reach.`;
+}
+
+/** The rest of the path that the fuse must protect as well: other runs, and a wire beyond the damage that is another one. */
+const pathOf = ({ circuit, finding, elsewhere, runFacts }: DecideInput): Section[] => [
+  ...elsewhere.map(({ where, facts }) => ({ where, facts, wire: circuit.wire })),
+  ...(finding.farWire ? [{ where: 'the wire beyond the damage', facts: runFacts, wire: finding.farWire }] : []),
+];
+
+function warningsOf(input: DecideInput, electrical: Electrical, insertRefused: string | undefined): string[] {
+  const { finding, circuit } = input;
+  const warnings: string[] = [];
+  if (insertRefused) warnings.push(insertRefused);
+  if (electrical.fuseA !== undefined && electrical.fuseProtects === false) {
+    warnings.push(
+      electrical.weakest.where === 'here'
+        ? `The fuse of ${figure(electrical.fuseA)} A is above the ${figure(electrical.bundledA, 1)} A that this wire may carry among ${electrical.loadedWires} loaded ones at ${figure(electrical.ambientC, 0)} °C.`
+        : `The fuse of ${figure(electrical.fuseA)} A is above the ${figure(electrical.weakest.amps, 1)} A that the weakest part of the path may carry: ${electrical.weakest.where}.`,
+    );
+  }
+  if (finding.kind === 'cooked') {
+    const { ratedC, name } = JACKETS[circuit.wire.jacket.material];
+    const near = electrical.placeC >= ratedC - NEAR_RATING_K;
+    warnings.push(`Something cooked this wire: find the cause, or it comes back.${near ? ` ${name} stands ${ratedC} °C and the place reaches ${figure(electrical.placeC, 0)}: take a jacket one class up.` : ''}`);
+  }
+  if (finding.kind === 'corroded') warnings.push('Corrosion creeps under the jacket: cut back until copper is bright on both sides.');
+  if (finding.kind === 'poorRepair') warnings.push('The earlier joint is cut out whole.');
+  if (finding.kind === 'strandsLost') {
+    const left = remainingShare(finding.strandsLost, finding.strandsTotal) * areaMm2(circuit.wire.size);
+    warnings.push(`${strandsInWords(finding)}: ${figure(left)} mm² at that one hot spot.`);
+  }
+  return warnings;
+}
+
+/** The copper question of a finding: does it have to be cut, why, and may it be covered instead? */
+function mustCut(input: DecideInput, neighbours: readonly Finding[]): { cut: boolean; two: boolean; because: string; coverSecond: boolean } {
+  const { finding, circuit } = input;
+  if (finding.kind === 'jacketRubbed') {
+    const why = whyCutJacket(input, neighbours);
+    return why ? { cut: true, coverSecond: false, ...why } : { cut: false, two: false, because: 'Copper whole, all strands there: cover it.', coverSecond: false };
+  }
+  const coverSecond = finding.kind === 'strandsLost' && finding.strandsLost === 1 && finding.strandsTotal >= STRANDS_FOR_COVER && !isPowerKind(circuit.kind);
+  const because =
+    finding.kind === 'strandsLost'
+      ? isPowerKind(circuit.kind) ? `Every lost strand counts on a ${circuit.kind} wire: cut out, never covered.` : 'Strands are lost: cut out.'
+      : `${FINDING_WORDS[finding.kind].charAt(0).toUpperCase()}${FINDING_WORDS[finding.kind].slice(1)}.`;
+  return { cut: true, two: false, because, coverSecond };
+}
+
+function chooseCover(covers: readonly RankedCover[], choice: Choice | undefined): RankedCover | undefined {
+  const wanted = covers.find((cover) => cover.coverId === choice?.use);
+  return pick(covers, wanted, wanted?.status !== 'refused');
+}
+
+/**
+ * What to do about one finding and by which method: stopped at the gate, covered, or cut out with the fewest splices that any
+ * allowed method reaches with, each with its reasons. Pure.
+ */
+export function decide(input: DecideInput): Decision {
+  const { finding, circuit, gate, choice, practice, catalogue } = input;
+  const path = pathOf(input);
+  const electrical = electricalOf(circuit, input.runFacts, 1, path);
+  const neighbours = jacketNeighbours(input);
+  const lost = lostOf(input, neighbours);
+  const redoCount = input.redos.filter((redo) => redo.findingId === finding.id).length;
+  const base = {
+    findingId: finding.id, circuitId: circuit.id, runId: finding.runId, ranked: [], covers: [], warnings: [], lost,
+    slackMm: finding.slackMm ?? 0, electrical, redoCount,
+  };
+
+  if (circuit.kind === 'airbag' || circuit.kind === 'highVoltage') {
+    const entry = gate[circuit.kind];
+    return entry
+      ? { ...base, approach: 'procedure', because: [`Only what the named procedure says: ${entry.procedure}.`] }
+      : { ...base, approach: 'stopped', because: [`No plan for ${circuit.kind === 'airbag' ? 'an airbag or belt circuit' : 'high voltage'} until the maker's procedure or a qualified person is named at the gate.`], asks: 'Name the procedure at the gate' };
+  }
+
+  const leader = neighbours.find((other) => other.fromMm < finding.fromMm);
+  const copper = mustCut(input, neighbours);
+  if (copper.cut && leader) return { ...base, approach: 'withOther', because: [copper.because, 'It is cut out together with the place before it.'] };
+
+  const jacketMm = jacketDiameterMm(circuit.wire);
+  const coverSite = {
+    damageMm: visibleLengthMm(finding), jacketMm, freedEndMm: finding.freedEndMm ?? (isCutAnyway(input) ? jacketMm : undefined),
+    zone: input.run.zone, placeC: electrical.placeC, vapourAired: gate.vapour !== undefined,
+  };
+  const covers = !copper.cut || copper.coverSecond ? rankCovers(coverSite, practice, catalogue) : [];
+  const { site, insertWire } = siteOf(input, lost, electrical, copper.two || input.pairNeedsTwo);
+  const ranked = rankMethods(site, input.shelf);
+  const warnings = warningsOf(input, electrical, insertWire.refusedBecause);
+  const wantedMethod = ranked.find((method) => method.methodId === choice?.use);
+  const coverWanted = covers.some((cover) => cover.coverId === choice?.use);
+
+  if (covers.length > 0 && redoCount === 0 && !wantedMethod && (!copper.cut || coverWanted)) {
+    const cover = chooseCover(covers, choice);
+    if (cover) {
+      const chosenBy = choice && cover.coverId === choice.use ? choice : undefined;
+      const covered = finding.kind === 'strandsLost' ? electricalOf(circuit, input.runFacts, remainingShare(finding.strandsLost, finding.strandsTotal), path) : electrical;
+      const spare = copper.coverSecond ? ['One lost strand of a signal may be covered; cutting it out is the better repair.'] : [];
+      return { ...base, electrical: covered, approach: 'cover', because: [copper.because, cover.because], covers, ranked, cover, chosenBy, warnings: [...warnings, ...spare], site, asks: cover.status === 'shelf' ? cover.because : undefined };
+    }
+  }
+  const method = pick(ranked, wantedMethod, wantedMethod?.status === 'allowed' || wantedMethod?.usableWithReason === true);
+  if (!method) {
+    const noRoom = ranked.find((one) => one.hits.some((hit) => hit.ruleId === 'place.noRoom'));
+    const because = noRoom
+      ? `${noRoom.because} The stub has to be released and a new lead with its own terminal fitted: that is left to you for now.`
+      : `No method is allowed here. ${ranked[0]?.because ?? ''}`;
+    return { ...base, approach: 'byHand', because: [copper.because, because], ranked, covers, warnings, site, asks: 'No method is allowed here' };
+  }
+  const mended = method.splices === 2 ? electricalOf(circuit, input.runFacts, 1, [...path, { where: 'the insert', facts: input.runFacts, wire: insertWire.wire }]) : electrical;
+  const dropped = choice && method.methodId !== choice.use ? [`The choice of ${choice.by} can no longer be used here; the ranking's first stands instead.`] : [];
+  return {
+    ...base,
+    electrical: mended,
+    approach: method.splices === 1 ? 'oneSplice' : 'insert',
+    because: [copper.because, slackSentence(site, method, finding.kind), method.because].filter((sentence) => sentence !== ''),
+    ranked, covers, method, site,
+    chosenBy: choice && method.methodId === choice.use ? choice : undefined,
+    insertWire: method.splices === 2 ? insertWire : undefined,
+    warnings: [...(mended === electrical ? warnings : warningsOf(input, mended, insertWire.refusedBecause)), ...dropped, ...method.hits.filter((hit) => hit.verdict === 'warn').map((hit) => hit.because)],
+    asks: asksOf(method, mended, finding),
+  };
+}
+
+function asksOf(method: RankedMethod, electrical: Electrical, finding: Finding): string | undefined {
+  if (method.status === 'shelf') return 'Something is not on the shelf';
+  if (electrical.fuseProtects === false) return 'The fuse does not protect this wire';
+  if (finding.kind === 'cooked' && finding.note === undefined) return 'What cooked it? Find the cause and note it in the finding';
+  return undefined;
+}

@@ -1,0 +1,55 @@
+import { bundleDiameterMm } from '../bundle/index.ts';
+import { ambientC, countsAsLoaded, type Circuit, type Run } from '../harness/index.ts';
+import { allowedCurrentA, areaMm2, bundleFactor, conductorTemperatureC, jacketDiameterMm, resistanceMilliohm, type WireSpec } from '../wire/index.ts';
+import type { Electrical, RunFacts } from './types.ts';
+
+/** What all circuits of a run share: ambient, which of them heat the bundle, and how thick it is. */
+export function runFacts(run: Run, circuitsInRun: readonly Circuit[]): RunFacts {
+  const ambient = ambientC(run.zone);
+  const aloneA = new Map(circuitsInRun.map((circuit) => [circuit.id, allowedCurrentA(circuit.wire, ambient)]));
+  return {
+    ambientC: ambient,
+    aloneA,
+    loadedIds: new Set(circuitsInRun.filter((circuit) => countsAsLoaded(circuit, aloneA.get(circuit.id) ?? 0)).map((circuit) => circuit.id)),
+    bundleMm: bundleDiameterMm(circuitsInRun.map((circuit) => jacketDiameterMm(circuit.wire))),
+  };
+}
+
+/** A piece of the path with its own wire and surroundings: another run, the wire beyond the damage, an insert. */
+export interface Section {
+  readonly where: string;
+  readonly wire: WireSpec;
+  readonly facts: RunFacts;
+}
+
+const loadedWith = (facts: RunFacts, circuitId: string): number => facts.loadedIds.size + (facts.loadedIds.has(circuitId) ? 0 : 1);
+
+/**
+ * Current, temperature and fuse of a circuit in a run; the wire looked at always counts as loaded. The fuse must protect the weakest
+ * section of the whole path, which is not always the thinnest.
+ * @param share of the copper that stays in service at the weakest place: 1 once lost strands are cut out, less where they are covered
+ * @param sections further pieces of the same path
+ */
+export function electricalOf(circuit: Circuit, facts: RunFacts, share = 1, sections: readonly Section[] = []): Electrical {
+  const loadedWires = loadedWith(facts, circuit.id);
+  const factor = bundleFactor(loadedWires);
+  const whole = facts.aloneA.get(circuit.id);
+  const aloneA = share === 1 && whole !== undefined ? whole : allowedCurrentA(circuit.wire, facts.ambientC, undefined, share);
+  const bundledA = aloneA * factor;
+  const weakest = sections.reduce((least, section) => {
+    const amps = allowedCurrentA(section.wire, section.facts.ambientC) * bundleFactor(loadedWith(section.facts, circuit.id));
+    return amps < least.amps - 1e-9 ? { amps, where: section.where } : least;
+  }, { amps: bundledA, where: 'here' });
+  return {
+    areaMm2: areaMm2(circuit.wire.size) * share,
+    milliohmPerMetre: resistanceMilliohm(circuit.wire, 1000, undefined, share),
+    ambientC: facts.ambientC,
+    loadedWires,
+    aloneA,
+    bundledA,
+    weakest,
+    placeC: circuit.loadA === undefined ? facts.ambientC : conductorTemperatureC(circuit.wire, circuit.loadA / factor, facts.ambientC, share),
+    fuseA: circuit.fuseA,
+    fuseProtects: circuit.fuseA === undefined ? undefined : circuit.fuseA <= weakest.amps + 1e-9,
+  };
+}

@@ -1,0 +1,117 @@
+import type { Catalogue } from '../catalogue/index.ts';
+import type { Finding, Stretch } from '../damage/index.ts';
+import type { Circuit, HarnessNode, Run } from '../harness/index.ts';
+import type { MethodId, MethodStatus, RankedMethod, ReadyShelf, RuleHit, Site } from '../method/index.ts';
+import type { Practice } from '../practice/index.ts';
+import type { InsertWireChoice } from '../sizing/index.ts';
+import type { Gate } from './gate.ts';
+
+export const COVER_IDS = ['sleeveCover', 'fusingWrap', 'clothWrap'] as const;
+export type CoverId = (typeof COVER_IDS)[number];
+
+/** What is done about a finding. `byHand` is left to a person, with the reason; `withOther` is cut out together with a neighbour. */
+export type Approach = 'cover' | 'oneSplice' | 'insert' | 'procedure' | 'stopped' | 'withOther' | 'byHand';
+
+/** A way of covering a jacket whose copper is whole. Lengths in mm. */
+export interface RankedCover {
+  readonly coverId: CoverId;
+  readonly name: string;
+  readonly status: MethodStatus;
+  readonly partId?: string | undefined;
+  readonly partName: string;
+  /** Sleeve length to cut, or tape length to take. */
+  readonly lengthMm: number;
+  readonly toolNames: readonly string[];
+  readonly hits: readonly RuleHit[];
+  readonly because: string;
+}
+
+/** A person's choice against the ranking. */
+export interface Choice {
+  readonly findingId: string;
+  readonly use: MethodId | CoverId;
+  readonly reason: string;
+  readonly by: string;
+  readonly at: string;
+}
+
+/** A joint that was cut out again: what is lost on this wire since, in place of the finding's own stretch. */
+export interface Redo {
+  readonly id: string;
+  readonly findingId: string;
+  readonly lostFromMm: number;
+  readonly lostToMm: number;
+  readonly because: string;
+  readonly by: string;
+  readonly at: string;
+}
+
+/** The electrical standing of the mended wire. */
+export interface Electrical {
+  readonly areaMm2: number;
+  readonly milliohmPerMetre: number;
+  readonly ambientC: number;
+  readonly loadedWires: number;
+  /** What the wire may carry alone, and in its bundle; A. */
+  readonly aloneA: number;
+  readonly bundledA: number;
+  /** The least that any section of the path may carry, A, and where: "here", another run, the wire beyond, the insert. */
+  readonly weakest: { readonly amps: number; readonly where: string };
+  /** Ambient and own heating under the known load, °C. */
+  readonly placeC: number;
+  readonly fuseA?: number | undefined;
+  readonly fuseProtects?: boolean | undefined;
+}
+
+/** The decision about one finding, before its place along the harness is known. */
+export interface Decision {
+  readonly findingId: string;
+  readonly circuitId: string;
+  readonly runId: string;
+  readonly approach: Approach;
+  readonly because: readonly string[];
+  readonly ranked: readonly RankedMethod[];
+  readonly covers: readonly RankedCover[];
+  readonly method?: RankedMethod | undefined;
+  readonly cover?: RankedCover | undefined;
+  readonly chosenBy?: Choice | undefined;
+  /** What a person has to settle; a card with this goes to the top. */
+  readonly asks?: string | undefined;
+  readonly warnings: readonly string[];
+  readonly lost: Stretch;
+  readonly slackMm: number;
+  readonly insertWire?: InsertWireChoice | undefined;
+  readonly site?: Site | undefined;
+  readonly electrical: Electrical;
+  readonly redoCount: number;
+}
+
+/** Everything that deciding about one finding looks at. */
+export interface DecideInput {
+  readonly finding: Finding;
+  readonly circuit: Circuit;
+  readonly run: Run;
+  readonly nodes: ReadonlyMap<string, HarnessNode>;
+  readonly circuitsInRun: readonly Circuit[];
+  readonly siblings: readonly Finding[];
+  readonly practice: Practice;
+  readonly catalogue: Catalogue;
+  readonly shelf: ReadyShelf;
+  readonly gate: Gate;
+  readonly choice?: Choice | undefined;
+  readonly redos: readonly Redo[];
+  readonly asOf?: string | undefined;
+  readonly pairNeedsTwo: boolean;
+  /** Figures of the run shared by all its circuits. */
+  readonly runFacts: RunFacts;
+  /** The other runs of the circuit's path. */
+  readonly elsewhere: readonly { readonly where: string; readonly facts: RunFacts }[];
+}
+
+export interface RunFacts {
+  readonly ambientC: number;
+  readonly loadedIds: ReadonlySet<string>;
+  /** What each of its wires may carry alone, A, by circuit id. */
+  readonly aloneA: ReadonlyMap<string, number>;
+  readonly bundleMm: number;
+}

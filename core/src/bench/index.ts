@@ -1,0 +1,2 @@
+export { stepsFor, stepsForCover } from './steps.ts';
+export type { BenchStep, StepDrawing, StepFigure, SpliceToMake } from './types.ts';

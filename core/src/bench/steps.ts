@@ -1,0 +1,116 @@
+import { STRIP_TOLERANCE_MM } from '../sizing/index.ts';
+import { figure } from '../units/index.ts';
+import type { BenchStep, SpliceToMake, StepDrawing } from './types.ts';
+import type { RankedCover } from '../approach/index.ts';
+
+type Draft = Omit<BenchStep, 'id' | 'spliceId'>;
+
+const mm = (value: number, digits = 1, tolerance?: number): BenchStep['figure'] => ({ value, digits, unit: 'mm', tolerance });
+const draft = (key: string, drawing: StepDrawing, title: string, detail: string, mistake: string, more: Partial<Draft> = {}): Draft => ({ key, drawing, title, detail, mistake, ...more });
+
+/** Glue sets and the joint keeps still this long, s. */
+const COOL_S = 60;
+
+function cutSteps(make: SpliceToMake): Draft[] {
+  const square = 'Cut square, with a cutter and not a knife.';
+  const steps: Draft[] = [];
+  if (make.side !== 'right') {
+    steps.push(draft('cutLeft', 'cut', `Cut ${make.leftName} end`, `At ${figure(make.cutLeftMm, 0)} mm from ${make.fromName}. ${square}`, 'Copper dull or green at the cut? Cut back until it is bright.', { figure: mm(make.cutLeftMm, 0) }));
+  }
+  if (make.side !== 'left') {
+    steps.push(draft('cutRight', 'cut', `Cut ${make.rightName} end`, `At ${figure(make.cutRightMm, 0)} mm from ${make.fromName}. ${square}`, 'Copper dull or green at the cut? Cut back until it is bright.', { figure: mm(make.cutRightMm, 0) }));
+  }
+  if (make.insertMm !== undefined && make.side !== 'right') {
+    steps.push(draft('cutInsert', 'cut', 'Cut the insert', make.insertWords ?? '', 'Too short cannot be mended: measure, then cut.', { figure: mm(make.insertMm, 0) }));
+  }
+  return steps;
+}
+
+const PARK_WORDS: Record<SpliceToMake['parkSide'], (make: SpliceToMake) => string> = {
+  left: (make) => `on the ${make.leftName} wire`,
+  right: (make) => `on the ${make.rightName} wire`,
+  insert: () => 'on the insert',
+  clamp: (make) => `on the ${make.leftName} wire, with a heat clamp between`,
+};
+
+function sleeveSteps(make: SpliceToMake): Draft[] {
+  const { seal } = make.joint;
+  if (seal.kind !== 'sleeve') return [];
+  const built = seal.buildUp
+    ? [draft('buildUp', 'shrink', 'Build the thin jacket up', `${seal.buildUp.name}, ${figure(seal.buildUp.cutMm, 0)} mm, shrunk on the thinner wire just beside the strip.`, 'Over bare copper it would keep the sleeve from gripping.', { figure: mm(seal.buildUp.cutMm, 0), waitS: COOL_S })]
+    : [];
+  return [
+    draft('sleeve', 'sleeve', 'Slide the sleeve on now', `${seal.name}, cut ${figure(seal.cutMm, 0)} mm, parked ${PARK_WORDS[make.parkSide](make)}, ${figure(make.parkAtMm, 0)} mm from the work.`, 'Forgetting it is the classic redo: no sleeve goes on afterwards.', { figure: mm(seal.cutMm, 0) }),
+    ...built,
+  ];
+}
+
+function stripSteps(make: SpliceToMake): Draft[] {
+  const { left, right } = make.joint;
+  const foldWords = (folded: boolean): string => (folded ? ' Double it over, flat side by side.' : '');
+  const strip = (key: string, title: string, end: SpliceToMake['joint']['left']): Draft =>
+    draft(key, end.folded ? 'fold' : 'strip', title, `Notch ${make.notch}.${foldWords(end.folded)}`, 'A strand cut or nicked? Cut off and strip again.', { figure: mm(end.stripMm, 1, STRIP_TOLERANCE_MM) });
+  if (left.stripMm === 0 && right.stripMm === 0) return [];
+  if (left.stripMm === right.stripMm) return [strip('strip', 'Strip both ends', left)];
+  return [strip('stripLeft', `Strip ${make.leftName} end`, left), strip('stripRight', `Strip ${make.rightName} end`, right)];
+}
+
+function joinSteps(make: SpliceToMake): Draft[] {
+  const { joint } = make;
+  switch (make.family) {
+    case 'closedBarrel': {
+      const detail = 'Part seated in the die, ratchet just engaged. Wire in to the stop, jacket up to the barrel and not in it. Squeeze until the ratchet lets go.';
+      const crimp = (key: string, name: string): Draft => draft(key, 'crimp', `Crimp ${name} end`, detail, 'On the rim it cuts the strands inside an intact jacket and looks fine.', { figure: mm(joint.crimpAtMm ?? 0, 2) });
+      return [crimp('crimpLeft', make.leftName), crimp('crimpRight', make.rightName)];
+    }
+    case 'openClip':
+      return [
+        draft('lay', 'crimp', 'Lay the wires in the clip', `${joint.partName}: conductors side by side over ${figure(joint.jointLengthMm)} mm, sides balanced. Keep the factory lay.`, 'A strand astray: roll once in a glove, never with bare fingers.', { figure: mm(joint.jointLengthMm) }),
+        draft('crimp', 'crimp', 'Crimp the clip', 'Open side to the rolling side of the die. Squeeze until the ratchet lets go. A brush shows at both ends.', 'Metal squeezed out beside the die: scrap, and change the setting.'),
+      ];
+    case 'soldered':
+      return [
+        draft('tin', 'solder', 'Clean and tin', 'Tip and wires, rosin core only. A heat clamp at each jacket.', 'Acid core eats the strands: never.', { figure: { value: make.ironW, digits: 0, unit: 'W iron' } }),
+        draft('wrap', 'wrap', 'Wrap each round the other', 'Cross at the middle, wrap tight, ends tucked in.', 'A loose wrap fills with solder and breaks.', { figure: mm(joint.left.stripMm) }),
+        draft('solder', 'solder', 'Solder the wrap', "Heat the wire, feed into the wire and not on to the tip. Strands' outline stays visible. Hold still until it sets.", 'Keep solder out from under the jacket: the stiff place breaks.', { waitS: 10 }),
+      ];
+    case 'tap':
+      return [draft('press', 'press', 'Press the tap home', `${joint.partName} over both wires, flat, latched.`, 'Temporary: it gets a label with the day it comes back.')];
+  }
+}
+
+function closeSteps(make: SpliceToMake): Draft[] {
+  const { seal } = make.joint;
+  const steps: Draft[] = [];
+  if (make.family !== 'tap') {
+    steps.push(draft('tug', 'tug', 'Tug it', 'Straight, by gauge, and no further: it stays in service.', 'A twist proves nothing and loosens the copper.', { figure: { value: make.tugN, digits: 0, unit: 'N' } }));
+  }
+  if (seal.kind === 'builtIn' || seal.kind === 'sleeve') {
+    const bring = seal.kind === 'sleeve' ? 'Bring the sleeve over the middle of the joint. ' : '';
+    steps.push(draft('shrink', 'shrink', 'Shrink the sleeve', `${bring}Hot air with the reflector, low, from the middle outwards, until glue shows all round at both ends. Then keep it still.`, 'Ends first traps air and leaves a window.', { waitS: COOL_S, figure: { value: 120, digits: 0, unit: '°C' } }));
+  }
+  if (seal.kind === 'wrap') {
+    steps.push(draft('tape', 'tape', 'Wrap the seal', `${seal.name}, stretched, half lapped, over jacket on both sides. No heat.`, 'Jacket not reached: water creeps in.', { figure: mm(seal.lengthMm, 0) }));
+  }
+  if (make.twistBack) steps.push(draft('twist', 'wrap', 'Twist the pair again', 'To 33–50 turns per metre; at most 50 mm stays untwisted at the splice.', 'One wire longer than the other disturbs the pair.', { figure: mm(50, 0) }));
+  return steps;
+}
+
+/** The steps that make a splice, in order; the sleeve is a step before the joint. */
+export function stepsFor(make: SpliceToMake): BenchStep[] {
+  const drafts = [...cutSteps(make), ...sleeveSteps(make), ...stripSteps(make), ...joinSteps(make), ...closeSteps(make)];
+  return drafts.map((step) => ({ ...step, spliceId: make.spliceId, id: `${make.spliceId}#${make.make}/${make.joint.methodId}/${step.key}` }));
+}
+
+/** The steps that cover a jacket. */
+export function stepsForCover(spliceId: string, make: number, cover: RankedCover, atMm: number, fromName: string): BenchStep[] {
+  const look = draft('look', 'look', 'Look at the copper', `At ${figure(atMm, 0)} mm from ${fromName}: bright, every strand there.`, 'A strand gone? Change the finding: then it is cut out.', { figure: mm(atMm, 0) });
+  const sleeve = [
+    draft('free', 'sleeve', 'Free the end', 'Release the terminal from its housing; note its cavity first.', 'The right wire in the wrong cavity is the most common mistake of all.'),
+    draft('sleeve', 'sleeve', 'Slide the sleeve over', `${cover.partName}, cut ${figure(cover.lengthMm, 0)} mm, centred on the place.`, 'Too short: it must lie 12 mm over sound jacket on both sides.', { figure: mm(cover.lengthMm, 0) }),
+    draft('shrink', 'shrink', 'Shrink the sleeve', 'From the middle outwards, until glue shows all round at both ends.', 'Ends first traps air.', { waitS: COOL_S }),
+    draft('refit', 'look', 'Refit the terminal', 'Same cavity, straight in, click, pull back.', 'No click, no seat.'),
+  ];
+  const tape = [draft('tape', 'tape', 'Wrap it', `${cover.partName}, half lapped, 12 mm over sound jacket on both sides.`, 'Start and end on clean jacket.', { figure: mm(cover.lengthMm, 0) })];
+  return [look, ...(cover.coverId === 'sleeveCover' ? sleeve : tape)].map((step) => ({ ...step, spliceId, id: `${spliceId}#${make}/${cover.coverId}/${step.key}` }));
+}

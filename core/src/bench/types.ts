@@ -1,0 +1,49 @@
+import type { SizedJoint } from '../method/index.ts';
+import type { MethodFamily } from '../method/index.ts';
+import type { SpliceSide } from '../layout/index.ts';
+
+export interface StepFigure {
+  readonly value: number;
+  readonly digits: number;
+  readonly unit: string;
+  readonly tolerance?: number | undefined;
+}
+
+/** What is drawn to scale beside a step. */
+export type StepDrawing = 'cut' | 'sleeve' | 'strip' | 'fold' | 'crimp' | 'wrap' | 'solder' | 'tug' | 'shrink' | 'tape' | 'look' | 'press';
+
+/** One thing to do, with its one figure, and the mistake that people make there. */
+export interface BenchStep {
+  /** Names splice, make, method and step, so that a tick belongs to exactly this work. */
+  readonly id: string;
+  readonly spliceId: string;
+  readonly key: string;
+  readonly title: string;
+  readonly detail: string;
+  readonly figure?: StepFigure | undefined;
+  readonly mistake: string;
+  readonly waitS?: number | undefined;
+  readonly drawing: StepDrawing;
+}
+
+/** A splice with all that its steps mention. */
+export interface SpliceToMake {
+  readonly spliceId: string;
+  readonly side: SpliceSide;
+  readonly make: number;
+  readonly family: MethodFamily;
+  readonly joint: SizedJoint;
+  readonly leftName: string;
+  readonly rightName: string;
+  readonly cutLeftMm: number;
+  readonly cutRightMm: number;
+  readonly fromName: string;
+  readonly insertMm?: number | undefined;
+  readonly insertWords?: string | undefined;
+  readonly parkSide: 'left' | 'right' | 'insert' | 'clamp';
+  readonly parkAtMm: number;
+  readonly tugN: number;
+  readonly notch: string;
+  readonly ironW: number;
+  readonly twistBack: boolean;
+}

@@ -1,0 +1,98 @@
+import type { ButtPart, Catalogue, ClipPart, Part, Range, SleevePart, SleeveSeries, Tool } from './types.ts';
+
+/**
+ * Typical generic parts with their usual figures (mm, mm², °C): what a shop starts from and edits to what is stamped.
+ * Quantities are nought: this is what exists, not what is there.
+ */
+const usual = { quantity: 0, figuresFrom: 'usual' } as const;
+
+const butt = (
+  kind: ButtPart['kind'], size: string, range: Range, barrelIdMm: number, barrelLengthMm: number, overallLengthMm: number, crimpedDiameterMm: number,
+): ButtPart => ({
+  ...usual, kind, range, barrelIdMm, barrelLengthMm, overallLengthMm, crimpedDiameterMm,
+  id: `${kind}-${size}`,
+  name: kind === 'sealedButt' ? `Sealed butt, ${size}` : `Plain butt barrel, ${size}`,
+  ratedC: kind === 'sealedButt' ? 125 : 200,
+});
+
+const EXTRA_SMALL: Range = { minMm2: 0.12, maxMm2: 0.35 };
+const SMALL: Range = { minMm2: 0.33, maxMm2: 1.04 };
+const MIDDLE: Range = { minMm2: 1.04, maxMm2: 2.63 };
+const LARGE: Range = { minMm2: 2.63, maxMm2: 6.64 };
+
+const BUTTS: ButtPart[] = [
+  butt('sealedButt', 'extra small', EXTRA_SMALL, 1.0, 13, 30, 3.2),
+  butt('sealedButt', 'small', SMALL, 1.7, 15, 36, 4.2),
+  butt('sealedButt', 'middle', MIDDLE, 2.3, 15, 36, 5.2),
+  butt('sealedButt', 'large', LARGE, 3.5, 15, 41, 6.9),
+  butt('plainButt', 'small', SMALL, 1.7, 15, 15, 3.0),
+  butt('plainButt', 'middle', MIDDLE, 2.3, 15, 15, 4.0),
+  butt('plainButt', 'large', LARGE, 3.5, 15, 15, 5.5),
+];
+
+const clip = (mark: string, minMm2: number, maxMm2: number, barrelLengthMm: number, lapMm: number, crimpedDiameterMm: number): ClipPart => ({
+  ...usual, kind: 'clip', id: `clip-${mark}`, name: `Splice clip ${mark}`, totalRange: { minMm2, maxMm2 }, barrelLengthMm, lapMm, crimpedDiameterMm, ratedC: 200,
+});
+
+const CLIPS: ClipPart[] = [
+  clip('S', 0.35, 1.0, 4.5, 8, 2.2), clip('M', 1.0, 2.0, 5, 9, 2.9), clip('L', 2.0, 3.5, 6, 10, 3.7), clip('XL', 3.5, 6.0, 7, 12, 4.9),
+];
+
+const sleeve = (series: SleeveSeries, suppliedIdMm: number, recoveredIdMm: number): SleevePart => ({
+  ...usual, kind: 'sleeve', series, suppliedIdMm, recoveredIdMm,
+  id: `sleeve-${series}-${suppliedIdMm}`,
+  name: `${series === 'single2to1' ? 'Single-wall' : 'Adhesive'} sleeve ${suppliedIdMm}/${recoveredIdMm}`,
+  ratedC: 125, stickMm: 1200,
+});
+
+const pairs = (series: SleeveSeries, list: readonly (readonly [number, number])[]): SleevePart[] =>
+  list.map(([supplied, recovered]) => sleeve(series, supplied, recovered));
+
+const SLEEVES: SleevePart[] = [
+  ...pairs('adhesive3to1', [[1.5, 0.5], [3, 1], [4.8, 1.5], [6, 2], [9, 3], [12, 4], [19, 6], [24, 8], [40, 13]]),
+  ...pairs('adhesive4to1', [[4, 1], [8, 2], [12, 3], [16, 4], [24, 6], [32, 8]]),
+  ...pairs('single2to1', [[1.6, 0.8], [2.4, 1.2], [3.2, 1.6], [4.8, 2.4], [6.4, 3.2], [9.5, 4.8], [12.7, 6.4], [19, 9.5]]),
+];
+
+/** One of every generic part known. */
+export const GENERIC_PARTS: readonly Part[] = [
+  ...BUTTS,
+  ...CLIPS,
+  ...SLEEVES,
+  { ...usual, kind: 'tape', id: 'tape-selfFusing', name: 'Self-fusing tape', tape: 'selfFusing', widthMm: 25, thicknessMm: 0.5, ratedC: 180 },
+  { ...usual, kind: 'tape', id: 'tape-cloth', name: 'Cloth tape', tape: 'cloth', widthMm: 19, thicknessMm: 0.15, ratedC: 105 },
+  { ...usual, kind: 'solder', id: 'solder-tinLead', name: 'Solder 60/40 tin-lead, rosin core', alloy: 'tinLead', core: 'rosin', ratedC: 125 },
+  { ...usual, kind: 'solder', id: 'solder-leadFree', name: 'Solder tin-silver-copper, rosin core', alloy: 'leadFree', core: 'rosin', ratedC: 125 },
+  { ...usual, kind: 'piercingTap', id: 'piercingTap-middle', name: 'Piercing tap, middle', range: MIDDLE, lengthMm: 25, thickMm: 14, ratedC: 105 },
+  { ...usual, kind: 'piercingTap', id: 'piercingTap-small', name: 'Piercing tap, small', range: SMALL, lengthMm: 25, thickMm: 14, ratedC: 105 },
+];
+
+/** A full set of generic tools, never calibrated: a shop adds its own dates. */
+export const GENERIC_TOOLS: readonly Tool[] = [
+  { id: 'tool-butt', name: 'Ratchet crimper, insulated barrels', tasks: ['crimpSealedButt', 'crimpPlainButt'], range: { minMm2: 0.12, maxMm2: 6.64 }, ratchet: true },
+  { id: 'tool-clip', name: 'Ratchet crimper, open barrels', tasks: ['crimpClip'], range: { minMm2: 0.35, maxMm2: 6 }, ratchet: true },
+  { id: 'tool-iron', name: 'Soldering iron 70 W', tasks: ['solder'], range: { minMm2: 0, maxMm2: 2.5 }, ratchet: false },
+  { id: 'tool-iron-140', name: 'Soldering iron 140 W', tasks: ['solder'], range: { minMm2: 0, maxMm2: 6 }, ratchet: false },
+  { id: 'tool-hotAir', name: 'Hot-air gun with reflector', tasks: ['hotAir'], ratchet: false },
+  { id: 'tool-pliers', name: 'Slip-joint pliers', tasks: ['pressTap'], ratchet: false },
+];
+
+/** Metric sizes and colours of the reels of a full shelf, and what is on each, mm. */
+const REEL_SIZES_MM2 = [0.35, 0.5, 0.75, 1, 1.5, 2.5, 4, 6];
+const REEL_COLOURS = ['black', 'red', 'white'] as const;
+const REEL_MM = 10_000;
+const PLENTY = 100;
+
+/** Every generic part in plenty, every generic tool, and reels of thin-wall wire in three colours: what "full shelf" means. */
+export const FULL_SHELF: Catalogue = {
+  id: 'full', version: 1, name: 'Full generic shelf',
+  parts: GENERIC_PARTS.map((part) => ({ ...part, quantity: PLENTY })),
+  tools: GENERIC_TOOLS,
+  wires: REEL_SIZES_MM2.flatMap((areaMm2) =>
+    REEL_COLOURS.map((base) => ({
+      id: `reel-${areaMm2}-${base}`,
+      wire: { size: { basis: 'metric', areaMm2 }, conductor: { kind: 'stranded' }, jacket: { material: 'xlpe', wall: 'thin' }, colour: { base } } as const,
+      lengthMm: REEL_MM,
+    })),
+  ),
+};

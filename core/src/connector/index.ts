@@ -1,0 +1,7 @@
+export type { CavityLayout, ConnectorFace, Direction, FaceSide, FaceView, GridPlace, LatchDirection, Numbering, SeenCavity } from './types.ts';
+export { DIRECTIONS, FACE_SIDES, LATCH_DIRECTIONS } from './types.ts';
+export { cavitiesOf } from './numbering.ts';
+export type { NumberedCavity } from './numbering.ts';
+export { mateCavities, neighbour, otherSide, seenCavities, turnedOn, viewInWords } from './face.ts';
+export { LOCK_FAMILIES, RELEASE_GUIDES } from './release.ts';
+export type { LockFamily, ReleaseGuide } from './release.ts';

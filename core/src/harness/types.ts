@@ -1,0 +1,100 @@
+import type { ConnectorFace, LockFamily } from '../connector/index.ts';
+import type { WireSpec } from '../wire/index.ts';
+
+export const NODE_KINDS = ['connector', 'branch', 'grommet', 'clip', 'end'] as const;
+export type NodeKind = (typeof NODE_KINDS)[number];
+
+/** A named point of the harness between two runs or at the end of one. */
+export interface HarnessNode {
+  readonly id: string;
+  readonly kind: NodeKind;
+  readonly name: string;
+  /** Number of cavities, of a connector. */
+  readonly ways?: number | undefined;
+  /** Where a connector's cavities lie and how they are numbered. */
+  readonly face?: ConnectorFace | undefined;
+  /** How its terminals are held. */
+  readonly lock?: LockFamily | undefined;
+}
+
+export const VIBRATIONS = ['none', 'low', 'moderate', 'high'] as const;
+export type Vibration = (typeof VIBRATIONS)[number];
+export const MOISTURES = ['dry', 'damp', 'wet'] as const;
+export type Moisture = (typeof MOISTURES)[number];
+export const AREAS = ['cabin', 'body', 'chassis', 'engine'] as const;
+export type Area = (typeof AREAS)[number];
+
+/** What a run has to live with. Without a measured ambient, the area's usual one counts. */
+export interface Zone {
+  readonly area: Area;
+  readonly vibration: Vibration;
+  readonly moisture: Moisture;
+  readonly ambientC?: number | undefined;
+  readonly fuelVapour: boolean;
+}
+
+export const FEATURE_KINDS = ['branch', 'grommet', 'clip', 'flex'] as const;
+export type FeatureKind = (typeof FEATURE_KINDS)[number];
+
+/** Something along a run that splices keep away from; `flex` is a stretch that bends in use. Positions in mm from the run's start. */
+export interface Feature {
+  readonly kind: FeatureKind;
+  readonly name: string;
+  readonly fromMm: number;
+  readonly toMm: number;
+}
+
+/** A stretch of harness between two named points; positions along it are mm from `fromNodeId`. */
+export interface Run {
+  readonly id: string;
+  readonly name: string;
+  readonly fromNodeId: string;
+  readonly toNodeId: string;
+  readonly lengthMm: number;
+  readonly conduitInsideMm?: number | undefined;
+  readonly zone: Zone;
+  readonly features: readonly Feature[];
+}
+
+export const CIRCUIT_KINDS = [
+  'power', 'ground', 'ignition', 'signal', 'lowLevel', 'data', 'shielded', 'airbag', 'highVoltage',
+] as const;
+export type CircuitKind = (typeof CIRCUIT_KINDS)[number];
+
+/** A place in a housing. */
+export interface Cavity {
+  readonly nodeId: string;
+  readonly cavity: string;
+}
+
+/** An electrical path with a number and a function, and the wire that it is made of. */
+export interface Circuit {
+  readonly id: string;
+  readonly number: string;
+  readonly function: string;
+  readonly kind: CircuitKind;
+  readonly wire: WireSpec;
+  readonly from: Cavity;
+  readonly to: Cavity;
+  readonly runIds: readonly string[];
+  readonly fuseA?: number | undefined;
+  readonly loadA?: number | undefined;
+  /** Id of the other wire of a twisted pair. */
+  readonly pairWith?: string | undefined;
+}
+
+export interface Harness {
+  readonly id: string;
+  readonly name: string;
+  readonly nodes: readonly HarnessNode[];
+  readonly runs: readonly Run[];
+  readonly circuits: readonly Circuit[];
+}
+
+/** A stretch, clearance included, that no part of a splice's body may enter; touching its edge is allowed. */
+export interface KeepOut {
+  readonly kind: FeatureKind | 'connector' | 'end';
+  readonly name: string;
+  readonly fromMm: number;
+  readonly toMm: number;
+}

@@ -1,0 +1,88 @@
+import Joi from 'joi';
+import { FULL_SHELF, type Catalogue } from '../catalogue/index.ts';
+import { checkJob, type Job } from '../job/index.ts';
+import { practiceById, READY_PRACTICES, type Practice } from '../practice/index.ts';
+import { pointerOf, problemsOf } from './problems.ts';
+import { JobFileRefused, type FileProblem } from './refusal.ts';
+import { catalogueSchema, jobSchema } from './schemas.ts';
+
+/** A job file, version 1, as docs/formats/job.schema.json describes it. */
+export interface JobFile {
+  readonly format: 'mendum-job';
+  readonly version: 1;
+  readonly practice: string;
+  readonly shelf: 'full' | { readonly without: readonly string[] } | Catalogue;
+  readonly job: Job;
+}
+
+/** What a plan is computed from. */
+export interface JobFileInput {
+  readonly job: Job;
+  readonly practice: Practice;
+  readonly catalogue: Catalogue;
+}
+
+const fileSchema = Joi.object({
+  format: Joi.valid('mendum-job').required(),
+  version: Joi.valid(1).required(),
+  practice: Joi.valid(...READY_PRACTICES.map((practice) => practice.id)).default('crimpFirst'),
+  shelf: Joi.alternatives()
+    .conditional(Joi.string(), { then: Joi.valid('full') , otherwise: Joi.alternatives().conditional('.without', {
+      is: Joi.exist(), then: Joi.object({ without: Joi.array().items(Joi.string()).required() }), otherwise: catalogueSchema,
+    }) })
+    .default('full'),
+  job: jobSchema.required(),
+});
+
+function catalogueOf(shelf: JobFile['shelf']): Catalogue {
+  if (shelf === 'full') return FULL_SHELF;
+  if (!('without' in shelf)) return shelf;
+  const gone = new Set(shelf.without);
+  return {
+    ...FULL_SHELF, id: 'full-without', name: 'Full generic shelf, some missing',
+    parts: FULL_SHELF.parts.map((part) => (gone.has(part.id) ? { ...part, quantity: 0 } : part)),
+    tools: FULL_SHELF.tools.filter((tool) => !gone.has(tool.id)),
+    wires: FULL_SHELF.wires.filter((wire) => !gone.has(wire.id)),
+  };
+}
+
+function unknownShelfNames(shelf: JobFile['shelf']): FileProblem[] {
+  if (shelf === 'full' || !('without' in shelf)) return [];
+  const known = new Set([...FULL_SHELF.parts, ...FULL_SHELF.tools, ...FULL_SHELF.wires].map((item) => item.id));
+  return shelf.without.flatMap((id, index) =>
+    known.has(id) ? [] : [{ code: 'UNKNOWN_PART', pointer: pointerOf(['shelf', 'without', index]), message: `"${id}" is not on the full shelf.`, hint: 'Use an id of the full shelf, such as sealedButt-middle.' }],
+  );
+}
+
+/** A job as it stands in a validated file; its number serves as id where it has none. */
+export const jobOf = (raw: Omit<Job, 'id'> & { readonly id?: string | undefined }): Job => ({ ...raw, id: raw.id ?? raw.number });
+
+/**
+ * Reads a job file: shape, values, and whether it can be planned at all. All or nothing.
+ * @param text JSON
+ * @throws JobFileRefused with every problem, each with the JSON pointer of the bad field
+ */
+export function readJobFile(text: string): { readonly file: JobFile } & JobFileInput {
+  let raw: unknown;
+  try {
+    raw = JSON.parse(text);
+  } catch (error) {
+    throw new JobFileRefused([{ code: 'NOT_JSON', pointer: '', message: `This is not JSON: ${error instanceof Error ? error.message : String(error)}.`, hint: 'Export the job again, or correct the file at that place.' }]);
+  }
+  const checked = fileSchema.validate(raw, { abortEarly: false, convert: false, errors: { label: 'key' } });
+  if (checked.error) throw new JobFileRefused(problemsOf(checked.error));
+  const file = checked.value as Omit<JobFile, 'job'> & { readonly job: Omit<Job, 'id'> & { readonly id?: string } };
+  const job = jobOf(file.job);
+  const problems = [...unknownShelfNames(file.shelf), ...checkJob(job).map((one) => ({ ...one, pointer: `/job${one.pointer}` }))];
+  if (problems.length > 0) throw new JobFileRefused(problems);
+  return { file: { ...file, job }, job, practice: practiceById(file.practice) ?? READY_PRACTICES[0] ?? neverEmpty(), catalogue: catalogueOf(file.shelf) };
+}
+
+function neverEmpty(): never {
+  throw new RangeError('There is no practice.');
+}
+
+/** The file of a job, from which `readJobFile` gives the same job, practice and shelf. */
+export const writeJobFile = (job: Job, practice: Practice, catalogue: Catalogue): JobFile => ({
+  format: 'mendum-job', version: 1, practice: practice.id, shelf: catalogue.id === FULL_SHELF.id ? 'full' : catalogue, job,
+});

@@ -1,0 +1,126 @@
+import { cautionsFor, gateState } from '../approach/index.ts';
+import type { Catalogue } from '../catalogue/index.ts';
+import { kitFor, type KitNeed } from '../kit/index.ts';
+import type { PlacedItem } from '../layout/index.ts';
+import { methodById } from '../method/index.ts';
+import type { Practice } from '../practice/index.ts';
+import { reachCostMm } from '../sizing/index.ts';
+import { roundTo } from '../units/index.ts';
+import { decideAll, indexJob, type JobIndex } from './decideAll.ts';
+import { layOutRuns } from './layOut.ts';
+import { coverPlan, splicePlan } from './splicePlan.ts';
+import type { Decided, FindingPlan, Job, Plan, PlanTotals, RunPlan } from './types.ts';
+import { headline } from './words.ts';
+
+function slackLeft({ decision }: Decided, item: PlacedItem | undefined): number {
+  const [splice, other] = item?.splices ?? [];
+  if (!item || !splice || other) return decision.slackMm;
+  return Math.max(0, decision.slackMm - (item.x2Mm - item.x1Mm) - reachCostMm(splice.joint.reach));
+}
+
+function findingPlan(decided: Decided, item: PlacedItem | undefined, job: Job, index: JobIndex, practice: Practice, catalogue: Catalogue): FindingPlan {
+  const { decision } = decided;
+  const run = index.runs.get(decision.runId) ?? job.harness.runs[0];
+  if (!run) throw new RangeError('The harness has no run.');
+  const around = { run, nodes: index.nodes, practice, catalogue };
+  const { method } = decision;
+  return {
+    findingId: decision.findingId,
+    circuitId: decision.circuitId,
+    runId: decision.runId,
+    approach: decision.approach,
+    headline: headline(decision, item?.insertMm),
+    because: decision.because,
+    asks: decision.asks,
+    warnings: decision.warnings,
+    ranked: decision.ranked,
+    covers: decision.covers,
+    chosen: decision.cover?.coverId ?? method?.methodId,
+    chosenBy: decision.chosenBy,
+    lost: decision.lost,
+    slackMm: decision.slackMm,
+    slackLeftMm: slackLeft(decided, item),
+    x1Mm: item?.x1Mm ?? decision.lost.fromMm,
+    x2Mm: item?.x2Mm ?? decision.lost.toMm,
+    insert: item?.insertMm !== undefined && decision.insertWire ? { lengthMm: item.insertMm, wire: decision.insertWire } : undefined,
+    splices: method && item ? item.splices.map((splice) => splicePlan(decided, method, item, splice, around)) : [],
+    cover: coverPlan(decided, around),
+    electrical: decision.electrical,
+  };
+}
+
+function needsOf(plan: FindingPlan, numberOf: (circuitId: string) => string): KitNeed[] {
+  const method = plan.ranked.find((ranked) => ranked.methodId === plan.chosen);
+  const joints = plan.splices.map(({ id, side, joint }): KitNeed => {
+    const { seal } = joint;
+    const sleeves = seal.kind === 'sleeve' ? [{ partId: seal.partId, cutMm: seal.cutMm }, ...(seal.buildUp ? [{ partId: seal.buildUp.partId, cutMm: seal.buildUp.cutMm }] : [])] : [];
+    const insert = plan.insert && side === 'left' ? plan.insert : undefined;
+    return {
+      spliceId: id, partIds: joint.usesPartIds, sleeveCuts: sleeves, toolNames: method?.toolNames ?? [],
+      tapeMm: seal.kind === 'wrap' ? [{ partId: seal.partId, lengthMm: seal.lengthMm }] : [],
+      wire: insert && { circuitNumber: numberOf(plan.circuitId), spec: insert.wire.wire, lengthMm: insert.lengthMm, stockId: insert.wire.stockId, tag: insert.wire.colourDiffers },
+    };
+  });
+  const { cover } = plan;
+  const ranked = plan.covers.find((one) => one.coverId === cover?.coverId);
+  const partId = ranked?.partId;
+  if (!cover || partId === undefined) return joints;
+  const isSleeve = cover.coverId === 'sleeveCover';
+  return [...joints, {
+    spliceId: cover.id, partIds: [], toolNames: ranked?.toolNames ?? [],
+    sleeveCuts: isSleeve ? [{ partId, cutMm: cover.lengthMm }] : [], tapeMm: isSleeve ? [] : [{ partId, lengthMm: cover.lengthMm }],
+  }];
+}
+
+function totalsOf(findings: readonly FindingPlan[], runs: readonly RunPlan[]): PlanTotals {
+  const sum = (values: readonly number[]): number => values.reduce((total, value) => total + value, 0);
+  return {
+    findings: findings.length,
+    decided: findings.filter((finding) => finding.asks === undefined && finding.approach !== 'stopped' && finding.approach !== 'byHand').length,
+    splices: sum(findings.map((finding) => finding.splices.length)),
+    covers: findings.filter((finding) => finding.cover).length,
+    openedMm: roundTo(sum(runs.map((run) => (run.opened ? run.opened.toMm - run.opened.fromMm : 0))), 6),
+    insertedMm: roundTo(sum(findings.map((finding) => finding.insert?.lengthMm ?? 0)), 6),
+    slackLeftMm: findings.length > 0 ? Math.min(...findings.map((finding) => finding.slackLeftMm)) : 0,
+  };
+}
+
+/**
+ * The plan of a job: for every finding the approach, every method ranked with its reasons, sizes, splice places, inserts, kit, bench
+ * steps and checks. A pure function without hidden state: the same job, practice and catalogue give the same plan, in a worker, on
+ * the server, in the command line and in tests. Run `checkJob` first: a job with problems is planned as far as it goes.
+ * @throws RangeError on a gauge, label or strand count that does not exist
+ */
+export function plan(job: Job, practice: Practice, catalogue: Catalogue): Plan {
+  const index = indexJob(job);
+  const decided = decideAll(job, index, practice, catalogue);
+  const { runs, placed } = layOutRuns(job, index, decided, practice);
+  const findings = decided.map((one) => findingPlan(one, placed.get(one.finding.id), job, index, practice, catalogue));
+  const damaged = [...new Set(decided.map((one) => one.circuit))];
+  const damagedRuns = job.harness.runs.filter((run) => job.findings.some((finding) => finding.runId === run.id));
+  const methods = decided.flatMap(({ decision }) => (decision.method ? [methodById(decision.method.methodId)] : []));
+  const coversHeat = decided.some(({ decision }) => decision.cover?.coverId === 'sleeveCover');
+  const solderIds = new Set(findings.flatMap((finding) => finding.splices.flatMap((splice) => (splice.family === 'soldered' ? [splice.joint.partId] : []))));
+  const numberOf = (circuitId: string): string => index.circuits.get(circuitId)?.number ?? circuitId;
+  return {
+    format: 'mendum-plan',
+    version: 1,
+    jobId: job.id,
+    practice: { id: practice.id, version: practice.version, name: practice.name },
+    catalogue: { id: catalogue.id, version: catalogue.version, name: catalogue.name },
+    gate: gateState(job.gate, damaged, damagedRuns),
+    cautions: cautionsFor({
+      cuts: methods.length > 0,
+      heats: [...methods.map((method) => method.heat), ...(coversHeat ? (['hotAir'] as const) : [])],
+      crimps: methods.some((method) => method.family === 'closedBarrel' || method.family === 'openClip'),
+      leadedSolder: catalogue.parts.some((part) => part.kind === 'solder' && part.alloy === 'tinLead' && solderIds.has(part.id)),
+      fuelVapour: damagedRuns.some((run) => run.zone.fuelVapour),
+      airbag: damaged.some((circuit) => circuit.kind === 'airbag'),
+      highVoltage: damaged.some((circuit) => circuit.kind === 'highVoltage'),
+    }),
+    findings,
+    runs,
+    kit: kitFor(findings.flatMap((finding) => needsOf(finding, numberOf)), catalogue),
+    totals: totalsOf(findings, runs),
+  };
+}

@@ -1,0 +1,98 @@
+import { stepsFor, stepsForCover } from '../bench/index.ts';
+import type { Decision } from '../approach/index.ts';
+import type { Catalogue } from '../catalogue/index.ts';
+import type { HarnessNode, Run } from '../harness/index.ts';
+import type { PlacedItem, PlacedSplice } from '../layout/index.ts';
+import type { RankedMethod } from '../method/index.ts';
+import type { Practice } from '../practice/index.ts';
+import { checksFor, pullMinimumN, resistanceLimits, tugTargetN } from '../prove/index.ts';
+import { redoLossPerSideMm, reachCostMm } from '../sizing/index.ts';
+import { areaMm2, colourInWords, sizeInWords, type WireSpec } from '../wire/index.ts';
+import type { CoverPlan, Decided, SplicePlan } from './types.ts';
+
+/** The surroundings that a splice's words and figures need. */
+export interface Surroundings {
+  readonly run: Run;
+  readonly nodes: ReadonlyMap<string, HarnessNode>;
+  readonly practice: Practice;
+  readonly catalogue: Catalogue;
+}
+
+const nodeName = (id: string, { nodes }: Surroundings): string => nodes.get(id)?.name ?? id;
+
+/** Iron for a copper area, W: up to 0.5 mm² 40, up to 2.5 70, above 140. */
+const ironW = (area: number): number => (area <= 0.5 ? 40 : area <= 2.5 ? 70 : 140);
+
+/** The wires of one splice: its thinner one sets pull and resistance. */
+function wiresOf(decided: Decided, side: PlacedSplice['side']): WireSpec[] {
+  const { circuit, finding, decision } = decided;
+  const far = finding.farWire ?? circuit.wire;
+  const branches = finding.kind === 'addCircuit' ? finding.branchWires : [];
+  const insert = decision.insertWire?.wire ?? circuit.wire;
+  if (side === 'only') return [circuit.wire, far, ...branches];
+  return side === 'left' ? [circuit.wire, insert] : [insert, far, ...branches];
+}
+
+function parkSide(splice: PlacedSplice, item: PlacedItem, method: RankedMethod, decision: Decision, practice: Practice): SplicePlan['parkSide'] {
+  const { seal } = splice.joint;
+  const need = (seal.kind === 'sleeve' ? seal.cutMm : 0) + (method.family === 'soldered' ? practice.figures.parkFromSolderMm : practice.figures.parkFromCrimpMm);
+  const [left, right] = [decision.site?.freeLeftMm ?? 0, decision.site?.freeRightMm ?? 0];
+  if (item.insertMm !== undefined && item.insertMm >= need) return 'insert';
+  if (splice.side !== 'right' && left >= need && left >= (splice.side === 'left' ? 0 : right)) return 'left';
+  if (splice.side !== 'left' && right >= need) return 'right';
+  return left >= need && splice.side === 'only' ? 'left' : 'clamp';
+}
+
+/** One placed splice made into a plan: pull, limits, redo costs, steps and checks. */
+export function splicePlan(decided: Decided, method: RankedMethod, item: PlacedItem, splice: PlacedSplice, around: Surroundings): SplicePlan {
+  const { circuit, decision } = decided;
+  const { joint } = splice;
+  const wires = wiresOf(decided, splice.side);
+  const thinnest = wires.reduce((least, wire) => (areaMm2(wire.size) < areaMm2(least.size) ? wire : least));
+  const thickestMm2 = Math.max(...wires.map((wire) => areaMm2(wire.size)));
+  const make = decision.redoCount + 1;
+  const stripMm = Math.max(joint.left.stripMm, joint.right.stripMm);
+  const loss = (shrunk: boolean): number => redoLossPerSideMm({ stripMm, jointLengthMm: joint.jointLengthMm, bodyLengthMm: joint.bodyLengthMm, shrunk: shrunk && joint.seal.kind !== 'none' });
+  const spare = decision.slackMm - (item.x2Mm - item.x1Mm) - reachCostMm(joint.reach);
+  const solder = around.catalogue.parts.find((part) => part.id === joint.partId);
+  const parked = parkSide(splice, item, method, decision, around.practice);
+  const insert = decision.insertWire;
+  const tugN = tugTargetN(areaMm2(thinnest.size));
+  return {
+    id: splice.id, findingId: splice.findingId, circuitId: circuit.id, runId: decision.runId, side: splice.side, make,
+    methodId: method.methodId, methodName: method.name, family: method.family, joint,
+    centreMm: splice.centreMm, fromMm: splice.fromMm, toMm: splice.toMm, pinned: splice.pinned, parkSide: parked,
+    tugN, pullMinimumN: pullMinimumN(areaMm2(thinnest.size)),
+    redoLossMm: { bare: loss(false), shrunk: loss(true) },
+    redosLeft: splice.side === 'only' ? Math.max(0, Math.floor((spare + 1e-9) / (2 * loss(true)))) : undefined,
+    steps: stepsFor({
+      spliceId: splice.id, side: splice.side, make, family: method.family, joint,
+      leftName: splice.side === 'right' ? 'the insert' : `the ${nodeName(around.run.fromNodeId, around)}`,
+      rightName: splice.side === 'left' ? 'the insert' : `the ${nodeName(around.run.toNodeId, around)}`,
+      fromName: nodeName(around.run.fromNodeId, around), cutLeftMm: item.x1Mm, cutRightMm: item.x2Mm, insertMm: item.insertMm,
+      insertWords: insert && `${sizeInWords(insert.wire.size)}, ${colourInWords(insert.wire.colour)}${insert.colourDiffers ? `: another colour, tag both ends ${circuit.number}` : ''}.`,
+      parkSide: parked, parkAtMm: method.family === 'soldered' ? around.practice.figures.parkFromSolderMm : around.practice.figures.parkFromCrimpMm,
+      tugN, notch: sizeInWords(thinnest.size), ironW: ironW(thickestMm2), twistBack: circuit.pairWith !== undefined,
+    }),
+    checks: checksFor({
+      family: method.family, seal: joint.seal.kind, tinLead: solder?.kind === 'solder' && solder.alloy === 'tinLead',
+      pullMinimumN: pullMinimumN(areaMm2(thinnest.size)),
+      limits: method.family === 'tap' ? undefined : resistanceLimits(thinnest, joint.jointLengthMm, circuit.loadA),
+    }),
+  };
+}
+
+/** A cover made into a plan. */
+export function coverPlan(decided: Decided, around: Surroundings): CoverPlan | undefined {
+  const { decision, finding } = decided;
+  const { cover } = decision;
+  if (!cover) return undefined;
+  const id = `${finding.id}:cover`;
+  const make = decision.redoCount + 1;
+  const atMm = (finding.fromMm + finding.toMm) / 2;
+  return {
+    id, findingId: finding.id, coverId: cover.coverId, name: cover.name, partName: cover.partName, lengthMm: cover.lengthMm, atMm, make,
+    steps: stepsForCover(id, make, cover, atMm, nodeName(around.run.fromNodeId, around)),
+    checks: checksFor({ family: 'cover', seal: cover.coverId === 'sleeveCover' ? 'sleeve' : 'wrap', tinLead: false, pullMinimumN: 0 }),
+  };
+}

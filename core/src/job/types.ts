@@ -1,0 +1,153 @@
+import type { Approach, Caution, Choice, CoverId, Decision, Electrical, Gate, GateState, RankedCover, Redo } from '../approach/index.ts';
+import type { BenchStep } from '../bench/index.ts';
+import type { Finding, Stretch } from '../damage/index.ts';
+import type { Circuit, Harness, KeepOut } from '../harness/index.ts';
+import type { Kit } from '../kit/index.ts';
+import type { BrokenRule, Pin, ProfileStretch, SpliceSide } from '../layout/index.ts';
+import type { MethodFamily, MethodId, RankedMethod, SizedJoint } from '../method/index.ts';
+import type { Check } from '../prove/index.ts';
+import type { InsertWireChoice } from '../sizing/index.ts';
+
+/** The machine that the harness belongs to. */
+export interface Machine {
+  readonly id: string;
+  readonly name: string;
+  readonly kind: string;
+  readonly systemVoltageV: number;
+}
+
+/** Everything that a plan is computed from, besides practice and catalogue: what was found and what people decided. */
+export interface Job {
+  readonly id: string;
+  readonly number: string;
+  readonly title: string;
+  /** ISO date against which calibrations and due dates are read. */
+  readonly asOf?: string | undefined;
+  readonly machine: Machine;
+  readonly harness: Harness;
+  readonly findings: readonly Finding[];
+  readonly gate: Gate;
+  readonly choices: readonly Choice[];
+  readonly pins: readonly Pin[];
+  readonly redos: readonly Redo[];
+}
+
+/** A splice as it is to be made. Lengths in mm, positions in mm from the run's start. */
+export interface SplicePlan {
+  readonly id: string;
+  readonly findingId: string;
+  readonly circuitId: string;
+  readonly runId: string;
+  readonly side: SpliceSide;
+  readonly make: number;
+  readonly methodId: MethodId;
+  readonly methodName: string;
+  readonly family: MethodFamily;
+  readonly joint: SizedJoint;
+  readonly centreMm: number;
+  readonly fromMm: number;
+  readonly toMm: number;
+  readonly pinned: boolean;
+  readonly parkSide: 'left' | 'right' | 'insert' | 'clamp';
+  /** Force to tug with in service, and the minimum of a sample; N. */
+  readonly tugN: number;
+  readonly pullMinimumN: number;
+  /** What each side loses when it is cut out before and after its sleeve has shrunk. */
+  readonly redoLossMm: { readonly bare: number; readonly shrunk: number };
+  /** Times it can be made again before one splice becomes two; none for the splices of an insert. */
+  readonly redosLeft?: number | undefined;
+  readonly steps: readonly BenchStep[];
+  readonly checks: readonly Check[];
+}
+
+/** A cover as it is to be made. */
+export interface CoverPlan {
+  readonly id: string;
+  readonly findingId: string;
+  readonly coverId: CoverId;
+  readonly name: string;
+  readonly partName: string;
+  readonly lengthMm: number;
+  readonly atMm: number;
+  readonly make: number;
+  readonly steps: readonly BenchStep[];
+  readonly checks: readonly Check[];
+}
+
+export interface InsertPlan {
+  readonly lengthMm: number;
+  readonly wire: InsertWireChoice;
+}
+
+/** What the plan says about one finding. */
+export interface FindingPlan {
+  readonly findingId: string;
+  readonly circuitId: string;
+  readonly runId: string;
+  readonly approach: Approach;
+  readonly headline: string;
+  readonly because: readonly string[];
+  readonly asks?: string | undefined;
+  readonly warnings: readonly string[];
+  readonly ranked: readonly RankedMethod[];
+  readonly covers: readonly RankedCover[];
+  readonly chosen?: MethodId | CoverId | undefined;
+  readonly chosenBy?: Choice | undefined;
+  readonly lost: Stretch;
+  readonly slackMm: number;
+  /** Slack that is still there once this repair is made; mm. */
+  readonly slackLeftMm: number;
+  /** Remaining ends on both sides of the loss. */
+  readonly x1Mm: number;
+  readonly x2Mm: number;
+  readonly insert?: InsertPlan | undefined;
+  readonly splices: readonly SplicePlan[];
+  readonly cover?: CoverPlan | undefined;
+  readonly electrical: Electrical;
+}
+
+/** One run with its splices in place. */
+export interface RunPlan {
+  readonly runId: string;
+  /** Clearances included, as far as they lie on the run. */
+  readonly keepOuts: readonly KeepOut[];
+  readonly profile: readonly ProfileStretch[];
+  readonly peakMm: number;
+  readonly restMm: number;
+  readonly lumpMm: number;
+  readonly conduitMm?: number | undefined;
+  readonly opened?: Stretch | undefined;
+  readonly broken: readonly BrokenRule[];
+}
+
+export interface PlanTotals {
+  readonly findings: number;
+  readonly decided: number;
+  readonly splices: number;
+  readonly covers: number;
+  readonly openedMm: number;
+  readonly insertedMm: number;
+  readonly slackLeftMm: number;
+}
+
+/** The whole plan: a pure function of job, practice and catalogue. */
+export interface Plan {
+  readonly format: 'mendum-plan';
+  readonly version: 1;
+  readonly jobId: string;
+  readonly practice: { readonly id: string; readonly version: number; readonly name: string };
+  readonly catalogue: { readonly id: string; readonly version: number; readonly name: string };
+  readonly gate: GateState;
+  readonly cautions: readonly Caution[];
+  readonly findings: readonly FindingPlan[];
+  readonly runs: readonly RunPlan[];
+  readonly kit: Kit;
+  readonly totals: PlanTotals;
+}
+
+/** Decision and circuit, as they pass between the steps of planning. */
+export interface Decided {
+  readonly decision: Decision;
+  readonly circuit: Circuit;
+  readonly finding: Finding;
+}

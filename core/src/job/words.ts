@@ -1,0 +1,32 @@
+import type { Decision } from '../approach/index.ts';
+import { formatMm } from '../units/index.ts';
+
+const lower = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);
+
+/** A joint's part and seal in a few words: "sealed butt, middle", "splice clip L + adhesive sleeve 6/2". */
+function jointWords(decision: Decision): string {
+  const names = (decision.method?.joints ?? []).map((joint) =>
+    joint.seal.kind === 'sleeve' || joint.seal.kind === 'wrap' ? `${joint.methodId === 'wrappedSolder' ? 'wrapped solder' : lower(joint.partName)} + ${lower(joint.seal.name)}` : lower(joint.partName),
+  );
+  return [...new Set(names)].join(' and ');
+}
+
+/** What is done about a finding, in one line. */
+export function headline(decision: Decision, insertMm: number | undefined): string {
+  switch (decision.approach) {
+    case 'oneSplice':
+      return `One splice: ${jointWords(decision)}`;
+    case 'insert':
+      return `Two splices and ${formatMm(insertMm ?? 0, 0)} of new wire: ${jointWords(decision)}`;
+    case 'cover':
+      return `Cover: ${lower(decision.cover?.partName ?? '')}, ${formatMm(decision.cover?.lengthMm ?? 0, 0)}`;
+    case 'withOther':
+      return 'Cut out together with the place beside it';
+    case 'procedure':
+      return 'By the named procedure only';
+    case 'stopped':
+      return 'Stopped at the gate';
+    case 'byHand':
+      return 'Needs you: no method is allowed here';
+  }
+}

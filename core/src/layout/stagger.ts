@@ -1,0 +1,192 @@
+import type { KeepOut } from '../harness/index.ts';
+import type { SizedJoint } from '../method/index.ts';
+import {
+  centreWindowOfOne, centreWindowsOfTwo, faceFromCentre, insertLengthMm, legalCentres, nearestLegal, type Window,
+} from '../sizing/index.ts';
+import { nearestClear, noBodies, sorted, type Sorted } from './clear.ts';
+import { spliceId, type LayoutItem, type PlacedItem, type PlacedSplice, type RunToLayOut, type SpliceSide } from './types.ts';
+
+/** Clear distances that are tried in turn, as shares of the wanted one, before bodies are let overlap. */
+const SHARES_OF_GAP = [1, 0.75, 0.5, 0.25, 0];
+
+interface Wish {
+  readonly window: Window;
+  readonly atMm: number;
+  readonly joint: SizedJoint;
+}
+
+type Barred = Pick<KeepOut, 'fromMm' | 'toMm'>;
+
+const body = (centreMm: number, joint: SizedJoint): Barred => ({ fromMm: centreMm - joint.bodyLengthMm / 2, toMm: centreMm + joint.bodyLengthMm / 2 });
+const grown = (bar: Barred, byMm: number): Barred => ({ fromMm: bar.fromMm - byMm, toMm: bar.toMm + byMm });
+
+/** The keep-outs with room to work at connectors. */
+function roomy(run: RunToLayOut): Barred[] {
+  return run.keepOuts.map((keep) => (keep.kind === 'connector' ? grown(keep, run.preferFromConnectorMm - run.connectorClearMm) : keep));
+}
+
+/** Keep-outs and the gap between bodies that one round of placing keeps to. */
+interface Plot {
+  readonly keep: Sorted;
+  readonly gapMm: number;
+}
+
+/** What to try, best first: all wishes, then less room at connectors, then bodies closer to each other. */
+function plotsOf(run: RunToLayOut): Plot[] {
+  const [full = 1, ...less] = SHARES_OF_GAP;
+  const strict = sorted(run.keepOuts);
+  return [
+    { keep: sorted(roomy(run)), gapMm: full * run.betweenBodiesMm },
+    { keep: strict, gapMm: full * run.betweenBodiesMm },
+    ...less.map((share) => ({ keep: strict, gapMm: share * run.betweenBodiesMm })),
+  ];
+}
+
+/** How many of a sorted list lie below a value. */
+function countBelow(sortedMm: readonly number[], belowMm: number): number {
+  let [low, high] = [0, sortedMm.length];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if ((sortedMm[middle] ?? 0) < belowMm) low = middle + 1;
+    else high = middle;
+  }
+  return low;
+}
+
+/** The place with the fewest bodies over it, when none is free: keep-outs still hold, and so does the circuit's own other body. */
+function leastCrowded(wish: Wish, keep: readonly Barred[], placed: readonly Barred[]): number | undefined {
+  const legal = legalCentres(wish.window, wish.joint.bodyLengthMm, keep);
+  const half = wish.joint.bodyLengthMm / 2;
+  const edges = placed.flatMap((other) => [other.fromMm - half, other.toMm + half]);
+  const candidates = legal.flatMap((part) => [
+    Math.min(Math.max(wish.atMm, part.fromMm), part.toMm), part.fromMm, part.toMm, ...edges.filter((edge) => edge > part.fromMm && edge < part.toMm),
+  ]).filter(Number.isFinite);
+  const starts = placed.map((other) => other.fromMm).sort((a, b) => a - b);
+  const ends = placed.map((other) => other.toMm).sort((a, b) => a - b);
+  const over = (centre: number): number => countBelow(starts, centre + half - 1e-9) - countBelow(ends, centre - half + 1e-9);
+  return candidates
+    .map((centre) => ({ centre, crowd: over(centre), away: Math.abs(centre - wish.atMm) }))
+    .sort((a, b) => a.crowd - b.crowd || a.away - b.away || a.centre - b.centre)[0]?.centre;
+}
+
+function place(wish: Wish, plots: readonly Plot[], placed: Sorted, own: readonly Barred[]): number {
+  const wanted = { atMm: wish.atMm, window: wish.window, bodyLengthMm: wish.joint.bodyLengthMm };
+  for (const { keep, gapMm } of plots) {
+    const centre = nearestClear(wanted, keep, placed, gapMm);
+    if (centre !== undefined) return centre;
+  }
+  return leastCrowded(wish, [...(plots.at(-1)?.keep.byStart ?? []), ...own], placed.byStart) ?? wish.atMm;
+}
+
+/** What an item wishes: a single splice in the middle of its loss, two as near to the loss as they may lie. */
+function wishes(item: LayoutItem): { readonly side: SpliceSide; readonly wish: Wish }[] {
+  const [first, second] = item.joints;
+  if (!first) return [];
+  if (!second) {
+    const window = centreWindowOfOne(item.lost, item.slackMm, first.reach);
+    return [{ side: 'only', wish: { window, joint: first, atMm: (item.lost.fromMm + item.lost.toMm) / 2 } }];
+  }
+  const windows = centreWindowsOfTwo(item.lost, first.reach, second.reach);
+  return [
+    { side: 'left', wish: { window: windows.left, joint: first, atMm: windows.left.toMm } },
+    { side: 'right', wish: { window: windows.right, joint: second, atMm: windows.right.fromMm } },
+  ];
+}
+
+function asItem(item: LayoutItem, places: ReadonlyMap<SpliceSide, { readonly centreMm: number; readonly pinned: boolean }>): PlacedItem {
+  const splices = wishes(item).map(({ side, wish }): PlacedSplice => {
+    const at = places.get(side) ?? { centreMm: wish.atMm, pinned: false };
+    return { id: spliceId(item.findingId, side), findingId: item.findingId, circuitId: item.circuitId, side, joint: wish.joint, ...at, ...body(at.centreMm, wish.joint) };
+  });
+  const [first, second] = splices;
+  if (!first) return { findingId: item.findingId, splices, x1Mm: item.lost.fromMm, x2Mm: item.lost.toMm };
+  if (!second) {
+    return { findingId: item.findingId, splices, x1Mm: Math.min(item.lost.fromMm, first.centreMm), x2Mm: Math.max(item.lost.toMm, first.centreMm) };
+  }
+  const x1Mm = faceFromCentre(first.centreMm, 'left', first.joint.reach);
+  const x2Mm = faceFromCentre(second.centreMm, 'right', second.joint.reach);
+  return { findingId: item.findingId, splices, x1Mm, x2Mm, insertMm: insertLengthMm(x1Mm, x2Mm, first.joint.reach, second.joint.reach) };
+}
+
+/** Centres for both wires of a pair, shifted alike on both sides so that the two inserts are equally long. */
+function placePair(a: LayoutItem, b: LayoutItem, plots: readonly Plot[], placed: Sorted): [Map<SpliceSide, number>, Map<SpliceSide, number>] | undefined {
+  const [aLeft, aRight] = wishes(a);
+  const [bLeft, bRight] = wishes(b);
+  if (!aLeft || !aRight || !bLeft || !bRight) return undefined;
+  const longest = Math.max(...[aLeft, aRight, bLeft, bRight].map(({ wish }) => wish.joint.bodyLengthMm));
+  for (const { keep, gapMm } of plots) {
+    const bars = [...keep.byStart, ...placed.byStart.map((other) => grown(other, gapMm))];
+    const together = (one: Wish, other: Wish, shiftMm: number): number | undefined => {
+      const legalOfOne = legalCentres(one.window, one.joint.bodyLengthMm, bars);
+      const legalOfOther = legalCentres(other.window, other.joint.bodyLengthMm, bars);
+      const both = legalOfOne.flatMap((here) =>
+        legalOfOther.map((there) => ({ fromMm: Math.max(here.fromMm, there.fromMm - shiftMm), toMm: Math.min(here.toMm, there.toMm - shiftMm) })),
+      );
+      return nearestLegal(one.atMm, both.filter((part) => part.toMm >= part.fromMm - 1e-9));
+    };
+    const options = [longest + gapMm, -(longest + gapMm)].flatMap((shiftMm) => {
+      const left = together(aLeft.wish, bLeft.wish, shiftMm);
+      const right = together(aRight.wish, bRight.wish, shiftMm);
+      return left === undefined || right === undefined ? [] : [{ shiftMm, left, right, spread: right - left }];
+    });
+    const best = options.sort((x, y) => x.spread - y.spread)[0];
+    if (best) {
+      return [
+        new Map([['left', best.left], ['right', best.right]]),
+        new Map([['left', best.left + best.shiftMm], ['right', best.right + best.shiftMm]]),
+      ];
+    }
+  }
+  return undefined;
+}
+
+/**
+ * Places splices along one run by rule, not by search: pinned ones stay; then pairs, which have the least choice, and then the
+ * rest from left to right by loss; each body goes to the legal place nearest to its loss that keeps the wanted distance from bodies already placed, with less room at connectors and
+ * then less distance when there is none. Keep-outs are never broken. Both wires of a pair are shifted alike. The answer does not
+ * depend on the order of the items.
+ */
+export function stagger(run: RunToLayOut): PlacedItem[] {
+  const paired = (item: LayoutItem): number => Number(item.pairFindingId === undefined);
+  const items = [...run.items].sort((a, b) => paired(a) - paired(b) || a.lost.fromMm - b.lost.fromMm || a.findingId.localeCompare(b.findingId));
+  const plots = plotsOf(run);
+  const placed = noBodies();
+  const done = new Map<string, PlacedItem>();
+  const pinOf = (item: LayoutItem, side: SpliceSide): number | undefined =>
+    run.pins.find((pin) => pin.findingId === item.findingId && pin.side === side)?.centreMm;
+  const finish = (item: LayoutItem, centres: ReadonlyMap<SpliceSide, number>): void => {
+    const result = asItem(item, new Map([...centres].map(([side, centreMm]) => [side, { centreMm, pinned: pinOf(item, side) !== undefined }])));
+    done.set(item.findingId, result);
+  };
+
+  for (const item of items) {
+    for (const { side, wish } of wishes(item)) {
+      const pinned = pinOf(item, side);
+      if (pinned !== undefined) placed.add(body(pinned, wish.joint));
+    }
+  }
+  for (const item of items) {
+    if (done.has(item.findingId)) continue;
+    const mate = items.find((other) => other.findingId === item.pairFindingId && !done.has(other.findingId));
+    const anyPinned = [item, mate].some((one) => one && wishes(one).some(({ side }) => pinOf(one, side) !== undefined));
+    const pair = mate && !anyPinned ? placePair(item, mate, plots, placed) : undefined;
+    if (mate && pair) {
+      for (const [one, centres] of [[item, pair[0]], [mate, pair[1]]] as const) {
+        for (const { side, wish } of wishes(one)) placed.add(body(centres.get(side) ?? wish.atMm, wish.joint));
+        finish(one, centres);
+      }
+      continue;
+    }
+    const centres = new Map<SpliceSide, number>();
+    const own: Barred[] = [];
+    for (const { side, wish } of wishes(item)) {
+      const pinned = pinOf(item, side);
+      const centre = pinned ?? place(wish, plots, placed, own);
+      centres.set(side, centre);
+      own.push(body(centre, wish.joint));
+      if (pinned === undefined) placed.add(body(centre, wish.joint));
+    }
+    finish(item, centres);
+  }
+  return run.items.flatMap((item) => done.get(item.findingId) ?? []);
+}

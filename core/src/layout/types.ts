@@ -1,0 +1,63 @@
+import type { Stretch } from '../damage/index.ts';
+import type { KeepOut } from '../harness/index.ts';
+import type { SizedJoint } from '../method/index.ts';
+
+export type SpliceSide = 'only' | 'left' | 'right';
+
+/** The one name of a splice: its finding and which of the finding's splices it is. */
+export const spliceId = (findingId: string, side: SpliceSide): string => `${findingId}:${side}`;
+
+/** A splice that stays where it is: made already, or put there by a person. */
+export interface Pin {
+  readonly findingId: string;
+  readonly side: SpliceSide;
+  readonly centreMm: number;
+}
+
+/** One finding's splices that want a place. */
+export interface LayoutItem {
+  readonly findingId: string;
+  readonly circuitId: string;
+  readonly joints: readonly SizedJoint[];
+  readonly lost: Stretch;
+  readonly slackMm: number;
+  readonly pairFindingId?: string | undefined;
+}
+
+export interface RunToLayOut {
+  readonly lengthMm: number;
+  readonly keepOuts: readonly KeepOut[];
+  readonly items: readonly LayoutItem[];
+  readonly pins: readonly Pin[];
+  readonly betweenBodiesMm: number;
+  readonly preferFromConnectorMm: number;
+  /** Clearance already in the connectors' keep-outs, mm. */
+  readonly connectorClearMm: number;
+}
+
+/** A splice with its place: the body from edge to edge, and the cut that its outer wire end is made by. Mm from the run's start. */
+export interface PlacedSplice {
+  readonly id: string;
+  readonly findingId: string;
+  readonly circuitId: string;
+  readonly side: SpliceSide;
+  readonly centreMm: number;
+  readonly fromMm: number;
+  readonly toMm: number;
+  readonly joint: SizedJoint;
+  readonly pinned: boolean;
+}
+
+/** A finding's splices in place, with the remaining ends x1 and x2 and the insert between them. */
+export interface PlacedItem {
+  readonly findingId: string;
+  readonly splices: readonly PlacedSplice[];
+  readonly x1Mm: number;
+  readonly x2Mm: number;
+  readonly insertMm?: number | undefined;
+}
+
+/** The bundle's diameter over a stretch of the run. */
+export interface ProfileStretch extends Stretch {
+  readonly diameterMm: number;
+}

@@ -1,0 +1,80 @@
+import { partsOf, rangeInWords, type ButtPart } from '../../catalogue/index.ts';
+import { crimpPointMm, fitButt, stripClosedBarrelMm, sumAreaMm2, type ButtFit } from '../../sizing/index.ts';
+import { figure } from '../../units/index.ts';
+import type { Method, MethodId, SizedJoint, Sizing, SizingRequest } from '../types.ts';
+import { sealPartIds, sealWithSleeve, sealWithWrap } from './sealing.ts';
+
+/** Two wires in one end of a butt only up to three wires in all. */
+const MOST_WIRES_IN_BUTT = 3;
+
+function fitWords(request: SizingRequest, fit: ButtFit): string {
+  const end = (areaMm2: number, folded: boolean): string => (folded ? `${figure(areaMm2, 3)} mm² doubled to ${figure(2 * areaMm2, 3)}` : `${figure(areaMm2, 3)} mm²`);
+  const left = end(sumAreaMm2(request.wires.left), fit.leftFolded);
+  const right = end(sumAreaMm2(request.wires.right), fit.rightFolded);
+  return `${left === right ? left : `${left} and ${right}`} in ${rangeInWords(fit.part.range)}`;
+}
+
+function bareJoint(methodId: MethodId, request: SizingRequest, fit: ButtFit): SizedJoint {
+  const { part } = fit;
+  return {
+    methodId,
+    partId: part.id,
+    partName: part.name,
+    fitsWords: fitWords(request, fit),
+    reach: { kind: 'butt' },
+    left: { stripMm: stripClosedBarrelMm(part.barrelLengthMm, fit.leftFolded), folded: fit.leftFolded },
+    right: { stripMm: stripClosedBarrelMm(part.barrelLengthMm, fit.rightFolded), folded: fit.rightFolded },
+    jointLengthMm: part.barrelLengthMm,
+    bodyLengthMm: part.overallLengthMm,
+    bodyDiameterMm: part.crimpedDiameterMm,
+    crimpAtMm: crimpPointMm(part.barrelLengthMm),
+    seal: { kind: 'builtIn' },
+    rated: [{ name: part.name, ratedC: part.ratedC }],
+    usesPartIds: [part.id],
+    foldMissing: fit.foldMissing,
+  };
+}
+
+function sizeButt(methodId: MethodId, kind: ButtPart['kind'], request: SizingRequest): Sizing {
+  const count = request.wires.left.length + request.wires.right.length;
+  if (count > MOST_WIRES_IN_BUTT) {
+    return { ok: false, lacks: 'wires', because: `${count} wires meet here; a butt takes ${MOST_WIRES_IN_BUTT} in all.` };
+  }
+  const fit = fitButt(partsOf(request.parts, kind), request.wires);
+  if (!fit) {
+    const left = sumAreaMm2(request.wires.left);
+    const right = sumAreaMm2(request.wires.right);
+    return { ok: false, lacks: 'barrel', because: `No ${kind === 'sealedButt' ? 'sealed butt' : 'plain barrel'} holds ${figure(left, 3)} mm² on one side and ${figure(right, 3)} mm² on the other.` };
+  }
+  return { ok: true, joint: bareJoint(methodId, request, fit) };
+}
+
+/** A butt barrel crimped from both ends with its adhesive tube built in. */
+export const sealedButt: Method = {
+  id: 'sealedButt', name: 'Sealed butt', family: 'closedBarrel', heat: 'hotAir', seal: 'builtIn',
+  order: { damp: 1, dry: 1 }, tasks: ['crimpSealedButt', 'hotAir'], steps: 6, minutes: 4,
+  size: (request) => sizeButt('sealedButt', 'sealedButt', request),
+};
+
+const plainBarrel = (id: MethodId, seal: 'sleeve' | 'wrap', order: number): Method => ({
+  id, name: seal === 'sleeve' ? 'Plain barrel + adhesive sleeve' : 'Plain barrel + wrapped seal', family: 'closedBarrel',
+  heat: seal === 'sleeve' ? 'hotAir' : 'none', seal, order: { damp: order, dry: order },
+  tasks: seal === 'sleeve' ? ['crimpPlainButt', 'hotAir'] : ['crimpPlainButt'], steps: 8, minutes: 6,
+  size: (request) => {
+    const sized = sizeButt(id, 'plainButt', request);
+    if (!sized.ok) return sized;
+    const bare = { lengthMm: sized.joint.jointLengthMm, diameterMm: sized.joint.bodyDiameterMm };
+    const outcome = seal === 'sleeve' ? sealWithSleeve(request, bare) : sealWithWrap(request, bare);
+    if (!outcome.ok) return { ok: false, lacks: 'sleeve', because: outcome.because };
+    const { rated, ...body } = outcome.sealed;
+    return {
+      ok: true,
+      joint: { ...sized.joint, ...body, rated: [...sized.joint.rated, ...rated], usesPartIds: [sized.joint.partId, ...sealPartIds(body.seal)] },
+    };
+  },
+});
+
+/** A bare butt barrel under an adhesive sleeve. */
+export const plainSleeve = plainBarrel('plainSleeve', 'sleeve', 3);
+/** A bare butt barrel under self-fusing tape, for where no heat may be used. */
+export const plainWrap = plainBarrel('plainWrap', 'wrap', 6);

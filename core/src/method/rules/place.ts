@@ -1,0 +1,102 @@
+import { GENERIC_PARTS, type Catalogue } from '../../catalogue/index.ts';
+import { isStill, isVibrating, moistureInWords, vibrationInWords } from '../../harness/index.ts';
+import { figure } from '../../units/index.ts';
+import type { Rule } from '../types.ts';
+
+const VAPOUR = 'fuel vapour: no flame, no iron, hot air only once aired and measured';
+
+/** Whether any adhesive sleeve that is listed or usual stands a temperature, °C. */
+const sleeveStands = (catalogue: Catalogue, placeC: number): boolean =>
+  [...catalogue.parts, ...GENERIC_PARTS].some((part) => part.kind === 'sleeve' && part.series !== 'single2to1' && part.ratedC >= placeC);
+
+/** Refusals that come from the place: they hold in every practice. */
+export const PLACE_RULES: readonly Rule[] = [
+  {
+    id: 'solder.vibrating', subject: 'soldered joint', verdict: 'refuse', overridable: false, source: 'refused in every practice',
+    allowedIf: 'the zone did not vibrate',
+    speaks: ({ method, site }) =>
+      method.family === 'soldered' && isVibrating(site.zone)
+        ? `The run ${vibrationInWords(site.zone)}: wicked solder makes a stiff end, and the wire breaks beside it.`
+        : undefined,
+  },
+  {
+    id: 'solder.flexing', subject: 'soldered joint', verdict: 'refuse', overridable: false, source: 'refused in every practice',
+    allowedIf: 'no part of the run bent in use',
+    speaks: ({ method, site }) =>
+      method.family === 'soldered' && site.flexing !== undefined ? `${site.flexing} bends in use: the stiff end of a soldered joint breaks on a run that moves.` : undefined,
+  },
+  {
+    id: 'solder.hot', subject: 'soldered joint', verdict: 'refuse', overridable: false, source: 'soldered joints stand 125 °C',
+    allowedIf: 'the place stayed under 125 °C',
+    speaks: ({ method, site }) =>
+      method.family === 'soldered' && site.placeC > 125 ? `The place can reach ${figure(site.placeC, 0)} °C; a soldered joint stands 125.` : undefined,
+  },
+  {
+    id: 'vapour.iron', subject: 'iron or flame', verdict: 'refuse', overridable: false, source: VAPOUR,
+    allowedIf: 'there were no fuel vapour',
+    speaks: ({ method, site }) =>
+      method.heat === 'ironAndHotAir' && site.zone.fuelVapour ? 'There can be fuel vapour here: no iron and no flame, aired or not.' : undefined,
+  },
+  {
+    id: 'vapour.hotAir', subject: 'hot air', verdict: 'refuse', overridable: false, source: VAPOUR,
+    allowedIf: 'the zone were aired and measured, and the gate said so',
+    speaks: ({ method, site }) =>
+      method.heat === 'hotAir' && site.zone.fuelVapour && !site.vapourAired
+        ? 'There can be fuel vapour here: shrinking with hot air waits until the zone is aired and measured.'
+        : undefined,
+  },
+  {
+    id: 'seal.wrapInWet', subject: 'wrapped seal', verdict: 'refuse', overridable: false, source: 'a damp or wet run needs an adhesive sleeve; a wrap seals a cut wire only where vapour forbids heat',
+    allowedIf: 'vapour forbade heat here',
+    speaks: ({ method, site }) =>
+      method.seal === 'wrap' && site.zone.moisture !== 'dry' && (!site.zone.fuelVapour || site.vapourAired)
+        ? `The run ${moistureInWords(site.zone)} and heat is allowed: tape does not seal a cut wire, an adhesive sleeve does.`
+        : undefined,
+  },
+  {
+    id: 'seal.wrapInDry', subject: 'wrapped seal', verdict: 'refuse', overridable: false, source: 'tape only where no end can be freed, vapour forbids heat, or no sleeve stands the place',
+    allowedIf: 'no sleeve could be slid on, or none stood the heat of the place',
+    speaks: ({ method, site, catalogue }) =>
+      method.seal === 'wrap' && site.zone.moisture === 'dry' && !site.zone.fuelVapour && sleeveStands(catalogue, site.placeC)
+        ? 'The wire is cut, so a sleeve can be slid on: tape is for where none can.'
+        : undefined,
+  },
+  {
+    id: 'seal.missing', subject: 'open joint', verdict: 'refuse', overridable: false, source: 'a damp or wet run needs a sealed joint',
+    allowedIf: 'the run stayed dry',
+    speaks: ({ method, site }) =>
+      method.seal === 'none' && site.zone.moisture !== 'dry' ? `The run ${moistureInWords(site.zone)} and this joint has no seal.` : undefined,
+  },
+  {
+    id: 'rated.under', subject: 'temperature', verdict: 'refuse', overridable: false, source: 'sleeve, part or tape rated under ambient + own heating',
+    allowedIf: 'the place stayed cooler',
+    speaks: ({ joints, site }) => {
+      const weak = joints.flatMap((joint) => joint.rated).find((item) => item.ratedC < site.placeC);
+      return weak && `${weak.name} stands ${weak.ratedC} °C; ambient and own heating reach ${figure(site.placeC, 0)}.`;
+    },
+  },
+  {
+    id: 'tap.permanent', subject: 'piercing tap', verdict: 'refuse', overridable: false, source: 'never a permanent repair',
+    allowedIf: 'it were a temporary repair with a date to come back',
+    speaks: ({ method, site }) =>
+      method.family === 'tap' && site.temporaryUntil === undefined
+        ? 'A piercing tap loses contact and lets water in: never as a permanent repair, only as a temporary with a date.'
+        : undefined,
+  },
+];
+
+/** Refusals that come from the shop's school. */
+export const PRACTICE_RULES: readonly Rule[] = [
+  {
+    id: 'practice.crimpOnly', subject: 'soldered joint', verdict: 'refuse', overridable: true, source: 'practice: crimp only', allowedIf: 'the practice were crimp first or bench solder',
+    speaks: ({ method, practice }) => (method.family === 'soldered' && practice.school === 'crimpOnly' ? 'The practice is crimp only.' : undefined),
+  },
+  {
+    id: 'practice.solderStillAndDry', subject: 'soldered joint', verdict: 'refuse', overridable: true, source: 'practice: crimp first allows solder where the whole joint is still and dry',
+    allowedIf: 'the run stayed dry, or the practice were bench solder',
+    speaks: ({ method, practice, site }) =>
+      method.family === 'soldered' && practice.school === 'crimpFirst' && isStill(site.zone) && site.zone.moisture !== 'dry'
+        ? `The run ${moistureInWords(site.zone)}: crimp first allows solder only where it is still and dry.`
+        : undefined,
+  },
+];

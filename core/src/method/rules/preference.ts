@@ -1,0 +1,100 @@
+import { moistureInWords } from '../../harness/index.ts';
+import { figure } from '../../units/index.ts';
+import { areaMm2 } from '../../wire/index.ts';
+import type { MethodCase, Preference } from '../types.ts';
+import { hasSolid, noRoomToPark } from './shelf.ts';
+
+const SOURCE = 'order of preference';
+/** Low-level and data wires up to this copper are joined slim and short, mm² (AWG 20 counts). */
+const THIN_MM2 = 0.52;
+
+const isDry = ({ site }: MethodCase): boolean => site.zone.moisture === 'dry';
+const isTight = ({ site, practice }: MethodCase): boolean =>
+  site.conduitMarginMm !== undefined && site.conduitMarginMm < practice.figures.tightMarginMm;
+const isThinSensitive = ({ site }: MethodCase): boolean =>
+  (site.circuitKind === 'lowLevel' || site.circuitKind === 'data') && areaMm2(site.wire.size) <= THIN_MM2;
+const folds = ({ joints }: MethodCase): boolean => joints.some((joint) => joint.left.folded || joint.right.folded);
+const bodyMm = ({ joints }: MethodCase): number => Math.max(0, ...joints.map((joint) => joint.bodyDiameterMm));
+const isCurrent = ({ tools, site }: MethodCase): boolean =>
+  tools.every((tool) => !tool.tasks.some((task) => task.startsWith('crimp')) ||
+    (tool.ratchet && (tool.calibratedUntil === undefined || site.asOf === undefined || tool.calibratedUntil >= site.asOf)));
+
+/** How the allowed are ordered: the first of these on which two methods differ decides between them. */
+export const PREFERENCES: readonly Preference[] = [
+  {
+    id: 'prefer.fewestSplices', subject: 'approach', source: 'the approach comes first: fewest splices',
+    penalty: ({ splices }) => splices,
+    because: (better, worse) => `${better.splices === 1 ? 'One splice reaches' : `${better.splices} splices`}; ${worse.method.name.toLowerCase()} would need ${worse.splices}.`,
+  },
+  {
+    id: 'prefer.builtInSeal', subject: 'sleeve', source: 'no room to park a sleeve: built-in seal first',
+    penalty: (where) => Number(noRoomToPark(where)),
+    because: () => 'There is no room to park a sleeve, so a built-in seal goes first.',
+  },
+  {
+    id: 'prefer.benchSolder', subject: 'practice', source: 'practice: bench solder',
+    penalty: ({ method, practice }) => Number(practice.school === 'benchSolder' && method.family !== 'soldered'),
+    because: (better) => `Bench solder practice, and the run stands still${isDry(better) ? ' and dry' : ''}: a wrapped, soldered joint is slim and lasts.`,
+  },
+  {
+    id: 'prefer.slimClip', subject: 'bundle', source: 'dry and tight, or thin low-level or data wire: clip first',
+    penalty: (where) => Number(isDry(where) && (isTight(where) || isThinSensitive(where)) && where.method.family !== 'openClip'),
+    because: (better) =>
+      isThinSensitive(better)
+        ? `A ${better.site.circuitKind === 'data' ? 'data' : 'low-level'} wire in a dry run: a clip is short and slim, with nothing to disturb it.`
+        : `The conduit leaves only ${figure(better.site.conduitMarginMm ?? 0, 1)} mm: a clip is the slimmest.`,
+  },
+  {
+    id: 'prefer.solidFolded', subject: 'solid wire', source: 'solid wire: folded in a barrel',
+    penalty: (where) => Number(hasSolid(where.site) && !folds(where)),
+    because: () => 'Solid wire doubled over in a barrel cannot turn or creep out.',
+  },
+  {
+    id: 'prefer.unfolded', subject: 'fold-over', source: 'right size without folding goes first',
+    penalty: (where) => Number(!hasSolid(where.site) && folds(where)),
+    because: () => 'It holds the copper as it is; the other needs it doubled over.',
+  },
+  {
+    id: 'prefer.clipForMany', subject: 'number of wires', source: 'three wires and more: clip first',
+    penalty: ({ site, method }) => Number(site.branchWires.length > 0 && method.family !== 'openClip'),
+    because: (better) => `${2 + better.site.branchWires.length} wires meet: side by side in a clip all of them lie under the crimp.`,
+  },
+  {
+    id: 'prefer.order', subject: 'method', source: 'damp or wet: sealed butt, clip + sleeve, plain barrel + sleeve; dry the same',
+    penalty: (where) => (isDry(where) ? where.method.order.dry : where.method.order.damp),
+    because: (better, worse) => orderBecause(better, worse),
+    against: (better, worse) => orderAgainst(better, worse),
+  },
+  {
+    id: 'prefer.ratchet', subject: 'tool', source: 'ratchet tool in calibration first',
+    penalty: (where) => Number(!isCurrent(where)),
+    because: () => 'Its ratchet tool is in calibration.',
+  },
+  { id: 'prefer.fewerSteps', subject: 'work', source: SOURCE, penalty: ({ method }) => method.steps, because: (better, worse) => `${worse.method.steps - better.method.steps} steps fewer.` },
+  { id: 'prefer.shorter', subject: 'work', source: SOURCE, penalty: ({ method }) => method.minutes, because: (better, worse) => `${worse.method.minutes - better.method.minutes} minutes less.` },
+  { id: 'prefer.slimmer', subject: 'bundle', source: SOURCE, penalty: bodyMm, because: (better, worse) => `Slimmer by ${figure(bodyMm(worse) - bodyMm(better), 1)} mm.` },
+];
+
+const stepsMore = (count: number): string => (count === 1 ? 'one step more' : `${count} steps more`);
+
+/** What the later one in the order has and lacks: slimmer or not, with a sleeve to slide on, and more steps. */
+function orderAgainst(better: MethodCase, worse: MethodCase): string {
+  if (worse.method.family === 'soldered') return orderBecause(better, worse);
+  const slimmer = bodyMm(better) - bodyMm(worse);
+  const extra = worse.method.steps - better.method.steps;
+  const sleeve = worse.method.seal === 'sleeve' ? 'needs a sleeve slid on first' : 'needs a wrapped seal';
+  const start = slimmer > 0.05 ? `Slimmer by ${figure(slimmer, 1)} mm, but ${sleeve}` : `As sound, but ${sleeve}`;
+  return `${start}${extra > 0 ? `: ${stepsMore(extra)}` : ''}.`;
+}
+
+function orderBecause(better: MethodCase, worse: MethodCase): string {
+  const extra = worse.method.steps - better.method.steps;
+  const slim = bodyMm(worse) - bodyMm(better);
+  if (better.method.seal === 'builtIn') {
+    const place = isDry(better) ? '' : `The run ${moistureInWords(better.site.zone)}, and its `;
+    const sentence = place ? `${place}seal is built in` : 'Its seal is built in';
+    return extra > 0 ? `${sentence}: ${extra === 1 ? 'one step' : `${extra} steps`} fewer and no sleeve to forget.` : `${sentence}.`;
+  }
+  if (worse.method.family === 'soldered') return 'A crimp is a cold weld with nothing to wick; solder comes after it here.';
+  return slim > 0 ? `As sound, and slimmer by ${figure(slim, 1)} mm.` : `As sound, with ${extra === 1 ? 'one step' : `${extra} steps`} fewer.`;
+}

@@ -1,0 +1,182 @@
+import type { Catalogue, Part, Tool, ToolTask } from '../catalogue/index.ts';
+import type { CircuitKind, KeepOut, Zone } from '../harness/index.ts';
+import type { Stretch } from '../damage/index.ts';
+import type { Practice } from '../practice/index.ts';
+import type { JointWires, Reach } from '../sizing/index.ts';
+import type { WireSpec } from '../wire/index.ts';
+
+export const METHOD_IDS = ['sealedButt', 'clipSleeve', 'plainSleeve', 'wrappedSolder', 'clipWrap', 'plainWrap', 'piercingTap'] as const;
+export type MethodId = (typeof METHOD_IDS)[number];
+
+/** How the joint is made; steps and checks follow from it. */
+export type MethodFamily = 'closedBarrel' | 'openClip' | 'soldered' | 'tap';
+/** What heat the method brings to the place. */
+export type Heat = 'none' | 'hotAir' | 'ironAndHotAir';
+
+/** How one end of a joint is prepared. */
+export interface EndPrep {
+  readonly stripMm: number;
+  readonly folded: boolean;
+}
+
+/** What keeps water off a joint. */
+export type Seal =
+  | { readonly kind: 'builtIn' }
+  | { readonly kind: 'sleeve'; readonly partId: string; readonly name: string; readonly suppliedIdMm: number; readonly recoveredIdMm: number;
+      readonly cutMm: number; readonly passesMm: number; readonly gripsMm: number;
+      readonly buildUp?: { readonly partId: string; readonly name: string; readonly cutMm: number; readonly side: 'left' | 'right' } | undefined }
+  | { readonly kind: 'wrap'; readonly partId: string; readonly name: string; readonly lengthMm: number }
+  | { readonly kind: 'none' };
+
+/** One joint by one method, with every figure that is needed to make it. Lengths and diameters in mm. */
+export interface SizedJoint {
+  readonly methodId: MethodId;
+  readonly partId: string;
+  readonly partName: string;
+  readonly fitsWords: string;
+  readonly reach: Reach;
+  readonly left: EndPrep;
+  readonly right: EndPrep;
+  /** The joint itself, and the whole body with its seal. */
+  readonly jointLengthMm: number;
+  readonly bodyLengthMm: number;
+  readonly bodyDiameterMm: number;
+  /** Crimp places from the barrel's ends; none for soldered joints. */
+  readonly crimpAtMm?: number | undefined;
+  readonly seal: Seal;
+  /** Everything in it that has a temperature limit. */
+  readonly rated: readonly { readonly name: string; readonly ratedC: number }[];
+  readonly usesPartIds: readonly string[];
+  readonly foldMissing: boolean;
+}
+
+/** Sizing either gives a joint or says which figure stands in the way; `sleeve` failures are told apart from copper that nothing holds. */
+export type Sizing =
+  | { readonly ok: true; readonly joint: SizedJoint }
+  | { readonly ok: false; readonly lacks: 'barrel' | 'sleeve' | 'wires' | 'duty'; readonly because: string };
+
+/** The wires of a joint and what sizing may use. */
+export interface SizingRequest {
+  readonly wires: JointWires;
+  readonly duty: 'join' | 'add';
+  readonly parts: readonly Part[];
+  readonly practice: Practice;
+}
+
+/** A way of joining wires. Adding one is adding a file with one of these and naming it in the list. */
+export interface Method {
+  readonly id: MethodId;
+  readonly name: string;
+  readonly family: MethodFamily;
+  readonly heat: Heat;
+  readonly seal: Seal['kind'];
+  /** Place in the order of preference, lower first, in damp or wet runs and in dry ones. */
+  readonly order: { readonly damp: number; readonly dry: number };
+  readonly tasks: readonly ToolTask[];
+  /** Bench steps and minutes per joint, by which equals are ranked. */
+  readonly steps: number;
+  readonly minutes: number;
+  readonly size: (request: SizingRequest) => Sizing;
+}
+
+/** The place and the wire that a method is chosen for. */
+export interface Site {
+  readonly circuitNumber: string;
+  readonly circuitKind: CircuitKind;
+  readonly duty: 'join' | 'add';
+  readonly wire: WireSpec;
+  readonly farWire: WireSpec;
+  readonly branchWires: readonly WireSpec[];
+  readonly insertWire: WireSpec;
+  readonly zone: Zone;
+  /** Name of a stretch of the run that bends in use; absent when none does. */
+  readonly flexing?: string | undefined;
+  readonly ambientC: number;
+  /** Ambient and own heating by the load, °C. */
+  readonly placeC: number;
+  /** Conduit bore less bundle at this place, mm; unknown when the conduit is. */
+  readonly conduitMarginMm?: number | undefined;
+  readonly lost: Stretch;
+  readonly slackMm: number;
+  readonly slackKnown: boolean;
+  readonly keepOuts: readonly KeepOut[];
+  /** Free wire beside the loss on which a sleeve can be parked, mm. */
+  readonly freeLeftMm: number;
+  readonly freeRightMm: number;
+  readonly vapourAired: boolean;
+  readonly temporaryUntil?: string | undefined;
+  /** Day against which calibration is read; unknown means calibration dates are taken as they stand. */
+  readonly asOf?: string | undefined;
+  /** Two splices whatever the slack: the pair's other wire needs them. */
+  readonly twoRequired: boolean;
+}
+
+/** What a rule looks at: one method, sized, at one site. */
+export interface MethodCase {
+  readonly method: Method;
+  readonly site: Site;
+  readonly practice: Practice;
+  readonly catalogue: Catalogue;
+  readonly joints: readonly SizedJoint[];
+  readonly splices: 1 | 2;
+  readonly tools: readonly Tool[];
+  readonly missingTasks: readonly ToolTask[];
+  readonly missingParts: readonly string[];
+}
+
+/** `refuse` and `shelf` bar a method: by the rules, or only because something is not there. `require` names what must be done, `warn` what to watch. */
+export type Verdict = 'refuse' | 'shelf' | 'warn' | 'require' | 'prefer';
+
+/** A rule that has spoken: data for cards, sheets and tests. */
+export interface RuleHit {
+  readonly ruleId: string;
+  readonly verdict: Verdict;
+  readonly because: string;
+  readonly source: string;
+  /** Whether a person may use the method all the same, with a reason. */
+  readonly overridable: boolean;
+  /** What would have to change for the refusal to fall. */
+  readonly allowedIf?: string | undefined;
+}
+
+/** A rule that bars, warns or requires. Says nothing where it does not apply. */
+export interface Rule {
+  readonly id: string;
+  readonly subject: string;
+  readonly verdict: Exclude<Verdict, 'prefer'>;
+  readonly source: string;
+  readonly overridable: boolean;
+  readonly allowedIf?: string;
+  /** The sentence, figures filled in, where the rule applies. */
+  readonly speaks: (where: MethodCase) => string | undefined;
+}
+
+/** A rule that orders the allowed: the lower penalty goes first; rules are compared in their order. */
+export interface Preference {
+  readonly id: string;
+  readonly subject: string;
+  readonly source: string;
+  readonly penalty: (where: MethodCase) => number;
+  /** Why the one with the lower penalty goes before the other. */
+  readonly because: (better: MethodCase, worse: MethodCase) => string;
+  /** What the one with the higher penalty has and lacks against the other, where that says more. */
+  readonly against?: (better: MethodCase, worse: MethodCase) => string;
+}
+
+export type MethodStatus = 'allowed' | 'shelf' | 'refused';
+
+/** One line of the ranking. */
+export interface RankedMethod {
+  readonly methodId: MethodId;
+  readonly name: string;
+  readonly family: MethodFamily;
+  readonly status: MethodStatus;
+  readonly splices: 1 | 2;
+  /** One joint, or left and right of an insert; none when nothing holds the copper. */
+  readonly joints: readonly SizedJoint[];
+  readonly hits: readonly RuleHit[];
+  /** The sentence that says why it stands where it stands. */
+  readonly because: string;
+  readonly toolNames: readonly string[];
+  readonly usableWithReason: boolean;
+}

@@ -1,0 +1,2 @@
+export type { Practice, PracticeFigures, School } from './practice.ts';
+export { CRIMP_FIRST, CRIMP_ONLY, BENCH_SOLDER, READY_PRACTICES, DEFAULT_FIGURES, SCHOOLS, practiceById } from './practice.ts';

@@ -1,0 +1,88 @@
+import type { Clearances } from '../harness/index.ts';
+
+export const SCHOOLS = ['crimpFirst', 'crimpOnly', 'benchSolder'] as const;
+export type School = (typeof SCHOOLS)[number];
+
+/** Figures that a shop may set for itself; all lengths in mm. */
+export interface PracticeFigures {
+  readonly clearMm: Clearances;
+  /** Preferred distance of a body from a connector, room to work. */
+  readonly preferFromConnectorMm: number;
+  readonly betweenBodiesMm: number;
+  /** Sleeve over jacket on each side of the joint; the short one is for tight places, never less. */
+  readonly overlapMm: number;
+  readonly overlapShortMm: number;
+  /** A sleeve's supplied bore is at least this many times what it slides over. */
+  readonly slideFactor: number;
+  /** A sleeve's recovered bore is at most this share of what it grips. */
+  readonly gripShare: number;
+  /** Near end of a parked sleeve from the joint. */
+  readonly parkFromCrimpMm: number;
+  readonly parkFromSolderMm: number;
+  /** Conduit bore less bundle under this is tight. */
+  readonly tightMarginMm: number;
+  /** Jacket gone over more than this is cut out; likewise twice within the second figure. */
+  readonly coverAtMostMm: number;
+  readonly coverTwiceWithinMm: number;
+  /** Most length of a pair that may lie untwisted at a splice. */
+  readonly untwistedAtMostMm: number;
+}
+
+/** A shop's way of working: one school where practitioners disagree, and its figures. */
+export interface Practice {
+  readonly id: string;
+  readonly version: number;
+  readonly name: string;
+  readonly school: School;
+  /** Both sides of the argument in a sentence each, ours first. */
+  readonly because: string;
+  readonly otherSide: string;
+  readonly figures: PracticeFigures;
+}
+
+export const DEFAULT_FIGURES: PracticeFigures = {
+  clearMm: { connector: 40, branch: 40, grommet: 40, clip: 25 },
+  preferFromConnectorMm: 75,
+  betweenBodiesMm: 40,
+  overlapMm: 12,
+  overlapShortMm: 6,
+  slideFactor: 1.1,
+  gripShare: 0.9,
+  parkFromCrimpMm: 30,
+  parkFromSolderMm: 100,
+  tightMarginMm: 2,
+  coverAtMostMm: 50,
+  coverTwiceWithinMm: 100,
+  untwistedAtMostMm: 50,
+};
+
+const ready = (id: School, name: string, because: string, otherSide: string): Practice => ({
+  id, version: 1, name, school: id, because, otherSide, figures: DEFAULT_FIGURES,
+});
+
+/** Ours by default. */
+export const CRIMP_FIRST = ready(
+  'crimpFirst',
+  'Crimp first',
+  'A crimp is a cold weld that stays flexible, and it is what makers do. Solder cracks under vibration and corrodes, so it is allowed only where the whole joint is still and dry.',
+  'Solder is slim, never works loose and conducts best, where nothing moves.',
+);
+
+export const CRIMP_ONLY = ready(
+  'crimpOnly',
+  'Crimp only',
+  'One way of joining everywhere: one set of tools to keep in calibration and one inspection to learn.',
+  'A still, dry box gains nothing from it and loses the slimmer joint.',
+);
+
+export const BENCH_SOLDER = ready(
+  'benchSolder',
+  'Bench solder',
+  'Stationary equipment at the bench: a wrapped and soldered joint is the strongest of the soldered, slim and lasting, where nothing shakes.',
+  'Too many variables for a moving machine: wicked solder makes a stiff end that breaks. All refusals for shaking runs stay.',
+);
+
+export const READY_PRACTICES: readonly Practice[] = [CRIMP_FIRST, CRIMP_ONLY, BENCH_SOLDER];
+
+/** A ready practice by its id; none when there is no such practice. */
+export const practiceById = (id: string): Practice | undefined => READY_PRACTICES.find((practice) => practice.id === id);

@@ -1,0 +1,15 @@
+import { figure } from '../units/index.ts';
+import type { Ruling } from './types.ts';
+
+/**
+ * Rules on a conductor crimp by copper area after ÷ before: 0.80–0.90 good; 0.75–0.80 and 0.90–0.95 warning; above 0.95 loose:
+ * cut off; below 0.75 over-crimped: scrap. A limit belongs to the better class.
+ * @param share > 0
+ */
+export function judgeCompression(share: number): Ruling {
+  const words = `copper pressed to ${figure(share)} of its area`;
+  if (share < 0.75) return { verdict: 'scrap', watch: false, cause: `Over-crimped: ${words}, under 0.75.`, next: 'Cut it out; open the setting before the next one.' };
+  if (share > 0.95) return { verdict: 'scrap', watch: false, cause: `Loose: ${words}, over 0.95.`, next: 'Cut it off; take the right die or close the setting.' };
+  if (share >= 0.8 && share <= 0.9) return { verdict: 'pass', watch: false, cause: `Good: ${words}.`, next: '' };
+  return { verdict: 'pass', watch: true, cause: `Near a limit: ${words}; 0.80 to 0.90 is good.`, next: 'Check the setting before the next one.' };
+}

@@ -1,0 +1,136 @@
+import { FINDING_WORDS } from '../damage/index.ts';
+import type { FindingPlan, Job, Plan } from '../job/index.ts';
+import { standingOf, type Check, type Reading, type ReadingValue, type Ruling } from '../prove/index.ts';
+import { figure, formatMm } from '../units/index.ts';
+import { colourInWords, wireInWords } from '../wire/index.ts';
+import type { RecordReading, SpliceRecord } from './types.ts';
+
+/** A record that cannot be made, with the splices that stand in the way. */
+export class RecordRefused extends Error {
+  constructor(message: string, readonly spliceIds: readonly string[]) {
+    super(message);
+    this.name = 'RecordRefused';
+  }
+}
+
+/** A splice or a cover, as far as a record goes. */
+export interface Made {
+  readonly id: string;
+  readonly make: number;
+  readonly atMm: number;
+  readonly checks: readonly Check[];
+  readonly method: string;
+  readonly materials: readonly string[];
+}
+
+/** The splices and the cover of a finding. */
+export function madeOf(finding: FindingPlan): Made[] {
+  const splices = finding.splices.map((splice): Made => {
+    const { seal } = splice.joint;
+    const cover = seal.kind === 'sleeve' ? [`${seal.name}, cut ${seal.cutMm} mm`] : seal.kind === 'wrap' ? [`${seal.name}, ${figure(seal.lengthMm, 0)} mm`] : [];
+    const insert = finding.insert && splice.side === 'left' ? [`${wireInWords(finding.insert.wire.wire)}, ${colourInWords(finding.insert.wire.wire.colour)}, ${formatMm(finding.insert.lengthMm, 0)}`] : [];
+    return { id: splice.id, make: splice.make, atMm: splice.centreMm, checks: splice.checks, method: splice.methodName, materials: [splice.joint.partName, ...cover, ...insert] };
+  });
+  const { cover } = finding;
+  return cover ? [...splices, { id: cover.id, make: cover.make, atMm: cover.atMm, checks: cover.checks, method: cover.name, materials: [`${cover.partName}, ${figure(cover.lengthMm, 0)} mm`] }] : splices;
+}
+
+/** A reading's value as it is written on the sheet. */
+export function readingWords(check: Check | undefined, value: ReadingValue): string {
+  switch (value.kind) {
+    case 'look':
+      return check?.kind === 'look' ? (check.answers.find((answer) => answer.value === value.answer)?.words ?? value.answer) : value.answer;
+    case 'tug':
+      return `${figure(value.newtons, 0)} N, ${value.held ? 'held' : 'let go'}`;
+    case 'resistance':
+      return `${figure(value.milliohm, 3)} mΩ`;
+    case 'compression':
+      return figure(value.share);
+    case 'samples':
+      return `${value.newtons.map((pull) => figure(pull, 0)).join(', ')} N`;
+  }
+}
+
+/** The readings of one splice, earlier makes too, each with its ruling. */
+export function readingsOf(made: Made, readings: readonly Reading[]): RecordReading[] {
+  return readings
+    .filter((reading) => reading.spliceId === made.id)
+    .flatMap((reading) => {
+      const check = made.checks.find((one) => one.id === reading.checkId);
+      const ruling: Ruling | undefined = check && standingOf([check], [reading]).rulings.get(check.id);
+      if (!check || !ruling) return [];
+      return [{ title: check.title, words: readingWords(check, reading.value), ruling, by: reading.by, at: reading.at, make: reading.make }];
+    });
+}
+
+const ISOLATION_WORDS = { provedDead: 'proved dead with a meter', batteryOff: 'battery negative off' } as const;
+
+/** How an instant is told to people: in local time where that is known, else in UTC and saying so. */
+export type When = (iso: string) => string;
+export const inUtc: When = (iso) => `${iso.slice(0, 16).replace('T', ' ')} UTC`;
+
+/** How a job was made safe, by whom and when. */
+export function isolationWords(job: Job, when: When): string {
+  const { isolation } = job.gate;
+  return isolation ? `${ISOLATION_WORDS[isolation.how]}, ${isolation.by}, ${when(isolation.at)}` : 'not confirmed';
+}
+
+/**
+ * The records of a job, one for each splice and cover.
+ * @throws RecordRefused when a splice has no readings, has not passed, or the plan still leaves a finding open
+ */
+export function buildRecords(job: Job, plan: Plan, readings: readonly Reading[], signed: { readonly by: string; readonly at: string; readonly note: string }, when: When = inUtc): SpliceRecord[] {
+  const circuitOf = new Map(job.harness.circuits.map((circuit) => [circuit.id, circuit]));
+  const open: string[] = [];
+  const without: string[] = [];
+  for (const finding of plan.findings) {
+    for (const made of madeOf(finding)) {
+      const own = readings.filter((reading) => reading.spliceId === made.id && reading.make === made.make);
+      if (own.length === 0) without.push(made.id);
+      else if (standingOf(made.checks, own).standing !== 'passed') open.push(made.id);
+    }
+  }
+  const numbers = (ids: readonly string[]): string =>
+    [...new Set(ids.map((id) => circuitOf.get(plan.findings.find((finding) => madeOf(finding).some((made) => made.id === id))?.circuitId ?? '')?.number ?? id))].join(', ');
+  if (!plan.gate.open) throw new RecordRefused(`The gate is not open: ${plan.gate.missing.filter((need) => need.stops).map((need) => need.because).join(' ')}`, []);
+  if (without.length > 0) throw new RecordRefused(`There are no readings for the splices of circuit ${numbers(without)}. Take them in Prove; a record without readings is refused.`, without);
+  if (open.length > 0) throw new RecordRefused(`The readings of circuit ${numbers(open)} are not all passed. Finish them in Prove, or make the joint again.`, open);
+
+  return plan.findings.flatMap((finding) => {
+    const circuit = circuitOf.get(finding.circuitId);
+    const source = job.findings.find((one) => one.id === finding.findingId);
+    const run = job.harness.runs.find((one) => one.id === finding.runId);
+    if (!circuit || !source || !run) return [];
+    const ranked = finding.ranked.find((method) => method.methodId === finding.chosen);
+    return madeOf(finding).map((made): SpliceRecord => ({
+      spliceId: made.id,
+      jobNumber: job.number,
+      machine: job.machine.name,
+      harness: job.harness.name,
+      circuitNumber: circuit.number,
+      circuitFunction: circuit.function,
+      wire: `${wireInWords(circuit.wire)}, ${colourInWords(circuit.wire.colour)}`,
+      run: run.name,
+      atMm: made.atMm,
+      fromName: job.harness.nodes.find((node) => node.id === run.fromNodeId)?.name ?? run.fromNodeId,
+      finding: FINDING_WORDS[source.kind],
+      approach: finding.headline,
+      method: made.method,
+      materials: made.materials,
+      tools: ranked?.toolNames ?? [],
+      because: finding.because,
+      override: finding.chosenBy && `${finding.chosenBy.by} chose this: ${finding.chosenBy.reason}`,
+      insert: finding.insert && formatMm(finding.insert.lengthMm, 0),
+      readings: readingsOf(made, readings),
+      redos: made.make - 1,
+      temporaryUntil: source.temporaryUntil,
+      practice: plan.practice,
+      catalogue: plan.catalogue,
+      isolation: isolationWords(job, when),
+      cautions: plan.cautions,
+      signedBy: signed.by,
+      signedAt: signed.at,
+      note: signed.note,
+    }));
+  });
+}

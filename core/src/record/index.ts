@@ -1,0 +1,5 @@
+export { buildRecords, readingWords, RecordRefused } from './build.ts';
+export type { When } from './build.ts';
+export { recordColumns, recordRow } from './rows.ts';
+export type { JobSheet, RecordReading, SheetLine, SpliceRecord } from './types.ts';
+export { jobSheet } from './sheet.ts';

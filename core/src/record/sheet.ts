@@ -1,0 +1,55 @@
+import type { Job, Plan } from '../job/index.ts';
+import { standingOf, type Reading } from '../prove/index.ts';
+import { figure } from '../units/index.ts';
+import { inUtc, isolationWords, madeOf, readingsOf, type When } from './build.ts';
+import type { JobSheet, SheetLine, SpliceRecord } from './types.ts';
+
+const place = (atMm: number, fromName: string): string => `${figure(atMm, 0)} mm from ${fromName}`;
+
+function plannedLines(job: Job, plan: Plan, readings: readonly Reading[]): SheetLine[] {
+  return plan.findings.flatMap((finding) => {
+    const run = job.harness.runs.find((one) => one.id === finding.runId);
+    const from = job.harness.nodes.find((node) => node.id === run?.fromNodeId)?.name ?? '';
+    return madeOf(finding).map((made): SheetLine => ({
+      spliceId: made.id,
+      circuit: circuitWords(job, finding.circuitId),
+      place: place(made.atMm, from),
+      method: made.method,
+      materials: made.materials.join('; '),
+      readings: readingsOf(made, readings),
+      standing: standingOf(made.checks, readings.filter((reading) => reading.spliceId === made.id && reading.make === made.make)).standing,
+      override: finding.chosenBy && `${finding.chosenBy.by}: ${finding.chosenBy.reason}`,
+      temporaryUntil: job.findings.find((one) => one.id === finding.findingId)?.temporaryUntil,
+      redos: made.make - 1,
+    }));
+  });
+}
+
+const recordedLine = (record: SpliceRecord): SheetLine => ({
+  spliceId: record.spliceId, circuit: `${record.circuitNumber} ${record.circuitFunction}`, place: place(record.atMm, record.fromName), method: record.method, materials: record.materials.join('; '),
+  readings: record.readings, standing: 'passed', override: record.override, temporaryUntil: record.temporaryUntil, redos: record.redos,
+});
+
+function circuitWords(job: Job, id: string): string {
+  const circuit = job.harness.circuits.find((one) => one.id === id);
+  return circuit ? `${circuit.number} ${circuit.function}` : id;
+}
+
+/**
+ * The sheet of a job: every splice with its place, materials and readings, and the cautions that apply. Once signed it is what was
+ * recorded then, whatever shelf, practice or rules have become since; before, it is the work as it stands.
+ */
+export function jobSheet(job: Job, plan: Plan, readings: readonly Reading[], records: readonly SpliceRecord[] = [], when: When = inUtc): JobSheet {
+  const [signed] = records;
+  return {
+    jobNumber: job.number,
+    title: job.title,
+    machine: `${job.machine.name}, ${figure(job.machine.systemVoltageV)} V`,
+    harness: job.harness.name,
+    isolation: signed?.isolation ?? isolationWords(job, when),
+    practice: signed?.practice.name ?? plan.practice.name,
+    lines: signed ? records.map(recordedLine) : plannedLines(job, plan, readings),
+    leftToYou: plan.findings.filter((finding) => madeOf(finding).length === 0).map((finding) => ({ circuit: circuitWords(job, finding.circuitId), what: `${finding.headline}. ${finding.because.at(-1) ?? ''}` })),
+    cautions: signed?.cautions ?? plan.cautions,
+  };
+}

@@ -1,0 +1,72 @@
+import type { Caution } from '../approach/index.ts';
+import type { Ruling, Standing } from '../prove/index.ts';
+
+/** A reading with its ruling and, for people, in words. */
+export interface RecordReading {
+  readonly title: string;
+  readonly words: string;
+  readonly ruling: Ruling;
+  readonly by: string;
+  readonly at: string;
+  readonly make: number;
+}
+
+/** The record of one splice or cover: what was done to which circuit, where, how, with what, how it read, by whom, when. */
+export interface SpliceRecord {
+  readonly spliceId: string;
+  readonly jobNumber: string;
+  readonly machine: string;
+  readonly harness: string;
+  readonly circuitNumber: string;
+  readonly circuitFunction: string;
+  readonly wire: string;
+  readonly run: string;
+  readonly atMm: number;
+  readonly fromName: string;
+  readonly finding: string;
+  readonly approach: string;
+  readonly method: string;
+  readonly materials: readonly string[];
+  readonly tools: readonly string[];
+  readonly because: readonly string[];
+  readonly override?: string | undefined;
+  readonly insert?: string | undefined;
+  readonly readings: readonly RecordReading[];
+  readonly redos: number;
+  readonly temporaryUntil?: string | undefined;
+  readonly practice: { readonly id: string; readonly version: number; readonly name: string };
+  readonly catalogue: { readonly id: string; readonly version: number; readonly name: string };
+  /** How the machine was made safe, and the cautions that applied. */
+  readonly isolation: string;
+  readonly cautions: readonly Caution[];
+  readonly signedBy: string;
+  readonly signedAt: string;
+  readonly note: string;
+}
+
+/** One line of the sheet, signed or not yet. */
+export interface SheetLine {
+  readonly spliceId: string;
+  readonly circuit: string;
+  readonly place: string;
+  readonly method: string;
+  readonly materials: string;
+  readonly readings: readonly RecordReading[];
+  readonly standing: Standing;
+  readonly override?: string | undefined;
+  readonly temporaryUntil?: string | undefined;
+  readonly redos: number;
+}
+
+/** The sheet of a whole job, as it is shown and printed. */
+export interface JobSheet {
+  readonly jobNumber: string;
+  readonly title: string;
+  readonly machine: string;
+  readonly harness: string;
+  readonly isolation: string;
+  readonly practice: string;
+  readonly lines: readonly SheetLine[];
+  readonly leftToYou: readonly { readonly circuit: string; readonly what: string }[];
+  readonly cautions: readonly Caution[];
+}

@@ -1,0 +1,72 @@
+import type { Stretch } from '../damage/index.ts';
+
+/**
+ * How a joint spends wire. A butt's ends stop half a millimetre from its middle; lapped conductors lie beside each other for
+ * `lapMm`; a wrapped joint uses its strips up in the wrapping (lap 0).
+ */
+export type Reach = { readonly kind: 'butt' } | { readonly kind: 'lapped'; readonly lapMm: number };
+
+/** Where a joint's centre may lie, mm from the run's start. */
+export interface Window {
+  readonly fromMm: number;
+  readonly toMm: number;
+}
+
+export type Side = 'left' | 'right';
+
+/** Half of the middle stop that each end of a butt stays away from the barrel's middle, mm. */
+const HALF_STOP_MM = 0.5;
+const EASE_LEAST_MM = 3;
+const EASE_SHARE = 0.01;
+
+/** Ease in mm for an insert between faces that far apart: max(3, 1 %). */
+export const easeMm = (betweenFacesMm: number): number => Math.max(EASE_LEAST_MM, EASE_SHARE * betweenFacesMm);
+
+const insertShareMm = (reach: Reach): number => (reach.kind === 'butt' ? -2 * HALF_STOP_MM : reach.lapMm);
+
+/**
+ * Length in mm to cut an inserted wire between remaining ends at x1 and x2: butt (x2 − x1) − 2·1.0 + ease, lapped by o
+ * (x2 − x1) + 2·o + ease.
+ * @throws RangeError unless x1 < x2
+ * @example faces 310 and 455: butt both ends => 146, lapped 9 both ends => 166
+ */
+export function insertLengthMm(x1: number, x2: number, left: Reach, right: Reach): number {
+  if (!(x2 > x1)) throw new RangeError(`An insert between ${x1} and ${x2} mm has no length: the second face must lie beyond the first.`);
+  return x2 - x1 + insertShareMm(left) + insertShareMm(right) + easeMm(x2 - x1);
+}
+
+/** Wire in mm that one joint takes beyond what is lost: a butt nothing, a lapped joint its lap. */
+export const reachCostMm = (reach: Reach): number => (reach.kind === 'butt' ? 0 : reach.lapMm);
+
+/** One splice when slack covers what is lost and the joint's lap, else two. Unknown slack counts as 0. */
+export const splicesFromSlack = (lostMm: number, slackMm: number, reach: Reach): 1 | 2 =>
+  lostMm + reachCostMm(reach) <= slackMm + 1e-9 ? 1 : 2;
+
+/** Centre of a joint in mm from the conductor end that it takes on its outer side. */
+export function centreFromFace(faceMm: number, side: Side, reach: Reach): number {
+  const inward = reach.kind === 'butt' ? HALF_STOP_MM : -reach.lapMm / 2;
+  return side === 'left' ? faceMm + inward : faceMm - inward;
+}
+
+/** The cut in mm that puts a joint's centre where it is: the inverse of `centreFromFace`. */
+export function faceFromCentre(centreMm: number, side: Side, reach: Reach): number {
+  const inward = reach.kind === 'butt' ? HALF_STOP_MM : -reach.lapMm / 2;
+  return side === 'left' ? centreMm - inward : centreMm + inward;
+}
+
+/**
+ * Where the centre of a single splice may lie: slack left over, e = slack − lost − lap, may be spent on cutting back on
+ * either side, so from start − e to end + e. Only meaningful when `splicesFromSlack` says 1.
+ */
+export function centreWindowOfOne(lost: Stretch, slackMm: number, reach: Reach): Window {
+  const spare = Math.max(0, slackMm - (lost.toMm - lost.fromMm) - reachCostMm(reach));
+  return { fromMm: lost.fromMm - spare, toMm: lost.toMm + spare };
+}
+
+/** Where the centres of the two splices of an insert may lie: the left cut at or before the loss, the right at or after it. */
+export function centreWindowsOfTwo(lost: Stretch, left: Reach, right: Reach): { readonly left: Window; readonly right: Window } {
+  return {
+    left: { fromMm: -Infinity, toMm: centreFromFace(lost.fromMm, 'left', left) },
+    right: { fromMm: centreFromFace(lost.toMm, 'right', right), toMm: Infinity },
+  };
+}

@@ -1,0 +1,63 @@
+import { expect, type APIRequestContext, type Page } from '@playwright/test';
+
+/** Chooses who is at the bench on this device, as if it had been asked before. */
+export async function atTheBench(page: Page, theme: 'light' | 'dark' = 'light'): Promise<void> {
+  await page.addInitScript((chosen) => {
+    if (localStorage.getItem('mendum.view') === null) localStorage.setItem('mendum.view', JSON.stringify({ person: 'Ines Valdur', theme: chosen, units: 'mm' }));
+  }, theme);
+}
+
+export async function jobId(request: APIRequestContext, number: string): Promise<string> {
+  const jobs = (await (await request.get('/api/jobs')).json()) as { id: string; number: string }[];
+  const found = jobs.find((job) => job.number === number);
+  if (!found) throw new Error(`no job ${number}`);
+  return found.id;
+}
+
+/** A copy of a demo job, so that walks do not get in each other's way. */
+export async function copyOf(request: APIRequestContext, number: string): Promise<string> {
+  const text = await (await request.get(`/api/jobs/${await jobId(request, number)}/file`)).text();
+  const answer = await request.post('/api/jobs/import', { data: { writeId: crypto.randomUUID(), by: 'Ines Valdur', text } });
+  expect(answer.status()).toBe(201);
+  return ((await answer.json()) as { id: string }).id;
+}
+
+/** Watches a page for what must never happen on it: errors in the console and requests to elsewhere. */
+export function watch(page: Page): { readonly errors: string[] } {
+  const errors: string[] = [];
+  page.on('pageerror', (error) => errors.push(error.message));
+  page.on('console', (message) => {
+    if (message.type() === 'error' && !/status of 4\d\d/.test(message.text())) errors.push(message.text());
+  });
+  page.on('request', (request) => {
+    if (!request.url().startsWith('http://127.0.0.1:') && !request.url().startsWith('data:') && !request.url().startsWith('blob:')) errors.push(`request to ${request.url()}`);
+  });
+  return { errors };
+}
+
+/** Ticks every step of every splice, splice by splice. */
+export async function makeAll(page: Page): Promise<void> {
+  const picker = page.getByRole('navigation', { name: 'Kit and splices' });
+  await page.getByRole('button', { name: /Begin the first splice|Go on with the work/ }).click();
+  const count = (await picker.getByRole('button').count()) - 1;
+  for (let index = 1; index <= count; index += 1) {
+    await picker.getByRole('button').nth(index).click();
+    await page.getByRole('button', { name: 'All steps of this one are done' }).click();
+    if (index < count) await expect(picker.getByText('✓ made')).toHaveCount(index);
+  }
+}
+
+/** Proves the splice on the screen: looks, tug at its target, a resistance well under the limit. */
+export async function proveShown(page: Page): Promise<void> {
+  const checks = page.getByRole('region', { name: /^Checks of circuit/ });
+  await checks.getByRole('button', { name: /^All \d looks are good$/ }).click();
+  await expect(checks.getByRole('button', { name: /^All \d looks are good$/ })).toHaveCount(0);
+  const held = checks.getByRole('button', { name: /^Held \d+ N$/ });
+  if ((await held.count()) > 0) {
+    await held.click();
+    const limit = Number(/Good up to ([\d.]+)/.exec((await checks.getByText(/^Good up to/).textContent()) ?? '')?.[1]);
+    await checks.getByLabel('Reads').fill(String(Math.round(limit * 700) / 1000));
+    await checks.getByRole('button', { name: 'Enter', exact: true }).click();
+  }
+  await expect(checks.getByText('Proved: every check of this one passed.')).toBeVisible();
+}

@@ -1,0 +1,71 @@
+import { join } from 'node:path';
+import { expect, test, type Page } from '@playwright/test';
+import { atTheBench, jobId } from '../bench.ts';
+
+// One current picture for each main view, from the demo, for the README. Written by `npm run screenshots`, not part of the tests.
+const FOLDER = join(import.meta.dirname, '../../docs/screenshots');
+const shoot = async (page: Page, name: string): Promise<void> => {
+  await page.evaluate(() => document.fonts.ready);
+  await page.screenshot({ path: join(FOLDER, `${name}.png`) });
+};
+
+test('pictures of the main views', async ({ page, request }) => {
+  await atTheBench(page);
+  const harvester = `/jobs/${await jobId(request, '0147')}`;
+  const show = async (path: string): Promise<void> => {
+    await page.goto(path);
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+  };
+  await show('/jobs');
+  await shoot(page, 'jobs');
+  await show(`${harvester}/survey`);
+  await shoot(page, 'survey-gate');
+  await page.getByRole('button', { name: 'Proved dead with a meter' }).click();
+  await expect(page.getByRole('link', { name: 'On to Decide' })).toBeVisible();
+  await shoot(page, 'survey');
+  await page.getByRole('button', { name: 'Add a finding' }).click();
+  await page.getByRole('button', { name: /5 Head angle sensor/ }).click();
+  await shoot(page, 'finding');
+  await show(`${harvester}/decide?finding=F1`);
+  await shoot(page, 'decide');
+  await show(`${harvester}/layout`);
+  await page.getByTestId('run-surface').hover({ position: { x: 420, y: 120 } });
+  await shoot(page, 'layout');
+  await show(`${harvester}/bench`);
+  await shoot(page, 'kit');
+  await page.getByRole('button', { name: 'Begin the first splice' }).click();
+  for (let step = 0; step < 2; step += 1) await page.getByRole('button', { name: 'Done, next' }).click();
+  await expect(page.getByText('step 3 of')).toBeVisible();
+  await shoot(page, 'bench');
+  await show(`${harvester}/prove?splice=F5:only`);
+  await page.getByLabel('Pulled to').fill('12');
+  await page.getByRole('button', { name: 'It let go' }).click();
+  await expect(page.getByRole('region', { name: 'Make it again' })).toBeVisible();
+  await shoot(page, 'prove');
+  await show(`/jobs/${await jobId(request, '0126')}/record`);
+  await shoot(page, 'record');
+  for (const place of ['machines', 'shelf', 'practice', 'due']) {
+    await show(`/${place}`);
+    if (place === 'machines') await page.locator('summary').first().click();
+    await shoot(page, place);
+  }
+  await show('/machines');
+  await page.locator('summary', { hasText: 'Ovrell 420' }).click();
+  await page.getByRole('button', { name: 'X31, 14-way' }).click();
+  await page.getByRole('button', { name: /^Cavity 4,/ }).first().click();
+  await page.getByRole('region', { name: /^Connectors of/ }).scrollIntoViewIfNeeded();
+  await page.evaluate(() => document.querySelector('[aria-label^="Connectors of"]')?.scrollIntoView());
+  await shoot(page, 'connector');
+  await show('/jobs');
+  await page.keyboard.press('/');
+  await page.getByRole('combobox', { name: 'What to find' }).fill('lamp');
+  await expect(page.getByRole('option').first()).toBeVisible();
+  await shoot(page, 'find');
+  await page.keyboard.press('Escape');
+  await page.evaluate(() => localStorage.setItem('mendum.view', JSON.stringify({ person: 'Ines Valdur', theme: 'dark', units: 'mm' })));
+  await page.setViewportSize({ width: 820, height: 1180 });
+  await show(`${harvester}/layout`);
+  await shoot(page, 'layout-tablet-dark');
+  await show(`${harvester}/bench?at=F3:left`);
+  await shoot(page, 'bench-tablet-dark');
+});

@@ -1,0 +1,51 @@
+import { performance } from 'node:perf_hooks';
+import { buildFinder } from '../web/src/find/finder.ts';
+import { CRIMP_FIRST, FULL_SHELF, plan, type Circuit, type Finding, type Job } from '@mendum/core';
+import type { HarnessView } from '@mendum/core/interchange';
+
+/** A job with so many damaged circuits, on one run long enough to hold their splices. */
+function jobOf(count: number): Job {
+  const sizes = [0.5, 0.75, 1.5, 2.5, 4];
+  const circuits = Array.from({ length: count }, (_, index): Circuit => ({
+    id: `C${index}`, number: String(index + 1), function: `Function ${index + 1}`, kind: (['power', 'signal', 'ground', 'lowLevel', 'data'] as const)[index % 5] ?? 'power',
+    wire: { size: { basis: 'metric', areaMm2: sizes[index % 5] ?? 1 }, conductor: { kind: 'stranded' }, jacket: { material: 'xlpe', wall: 'thin' }, colour: { base: 'red' } },
+    from: { nodeId: 'X1', cavity: String(index + 1) }, to: { nodeId: 'X2', cavity: String(index + 1) }, runIds: ['R1'], loadA: 0.5,
+  }));
+  const findings = circuits.map((circuit, index): Finding => ({ id: `F${index}`, circuitId: circuit.id, runId: 'R1', kind: 'parted', fromMm: 300 + index * 160, toMm: 310 + index * 160, cutBackLeftMm: 3, cutBackRightMm: 3, slackMm: index % 3 === 0 ? 40 : 0 }));
+  return {
+    id: 'bench', number: 'bench', title: 'bench', machine: { id: 'M', name: 'bench', kind: 'bench', systemVoltageV: 24 },
+    harness: {
+      id: 'H', name: 'H', nodes: [{ id: 'X1', kind: 'connector', name: 'X1' }, { id: 'X2', kind: 'connector', name: 'X2' }], circuits,
+      runs: [{ id: 'R1', name: 'R1', fromNodeId: 'X1', toNodeId: 'X2', lengthMm: 1000 + count * 170, zone: { area: 'chassis', vibration: 'moderate', moisture: 'wet', fuelVapour: false }, features: [] }],
+    },
+    findings, gate: { isolation: { how: 'provedDead', by: 'bench', at: '2030-01-01T00:00:00Z' } }, choices: [], pins: [], redos: [],
+  };
+}
+
+const TARGET_MS: Readonly<Record<number, number>> = { 400: 500 };
+const ROUNDS = 7;
+for (const count of [4, 40, 400]) {
+  const job = jobOf(count);
+  plan(job, CRIMP_FIRST, FULL_SHELF);
+  const times = Array.from({ length: ROUNDS }, () => {
+    const start = performance.now();
+    plan(job, CRIMP_FIRST, FULL_SHELF);
+    return performance.now() - start;
+  }).sort((a, b) => a - b);
+  const middle = times[Math.floor(ROUNDS / 2)] ?? 0;
+  const target = TARGET_MS[count];
+  console.log(`plan of ${String(count).padStart(3)} circuits: ${middle.toFixed(1)} ms (middle of ${ROUNDS}; ${times[0]?.toFixed(1) ?? ''} to ${times.at(-1)?.toFixed(1) ?? ''})${target === undefined ? '' : `, target under ${target} ms`}`);
+}
+const machines = Array.from({ length: 50 }, (_, m): HarnessView => {
+  const { harness } = jobOf(100);
+  return { id: `H${m}`, machine: `Machine ${m}`, machineKind: 'tractor', systemVoltageV: 24, name: `Loom ${m}`, runs: harness.runs, nodes: harness.nodes, circuits: harness.circuits.map((circuit, i) => ({ ...circuit, function: `${['Valve', 'Lamp', 'Sensor', 'Ground', 'Motor'][i % 5] ?? ''} ${['feed', 'left', 'right', 'return'][i % 4] ?? ''} ${m * 100 + i}` })) };
+});
+const built = performance.now();
+const find = buildFinder(machines);
+console.log(`index of 5000 circuits: ${(performance.now() - built).toFixed(0)} ms, once`);
+for (const words of ['lamp left', 'snesor', 'X1 77', 'machine 12 ground']) {
+  const start = performance.now();
+  const count = find(words).length;
+  console.log(`find "${words}" among 5000 circuits: ${(performance.now() - start).toFixed(1)} ms, ${count} shown, target under 50 ms`);
+}
+console.log(`memory in use: ${(process.memoryUsage().heapUsed / 1e6).toFixed(0)} MB`);

@@ -1,0 +1,64 @@
+import { existsSync } from 'node:fs';
+import { join } from 'node:path';
+import compression from 'compression';
+import express, { Router, type Express } from 'express';
+import helmet from 'helmet';
+import type { Logger } from 'pino';
+import { pinoHttp } from 'pino-http';
+import type { Database } from './db/open.ts';
+import { answerError, noSuchAddress } from './http/handle.ts';
+import { jobRoutes } from './jobs/routes.ts';
+import { surveyRoutes } from './jobs/survey.ts';
+import { workRoutes } from './jobs/work.ts';
+import { placeRoutes } from './places/routes.ts';
+import { recordRoutes } from './record/routes.ts';
+
+export interface AppOptions {
+  readonly db: Database;
+  readonly log: Logger;
+  /** Folder of the built interface; without it only the API is served. */
+  readonly webDir?: string | undefined;
+  /** Today as an ISO date. */
+  readonly today?: (() => string) | undefined;
+}
+
+/** Largest body that is read; a job of 400 circuits is well under 1 MB. */
+const BODY_LIMIT = '6mb';
+
+/** The application without a port, so that tests can send requests to it. */
+export function createApp({ db, log, webDir, today = () => new Date().toISOString().slice(0, 10) }: AppOptions): Express {
+  const app = express();
+  app.disable('x-powered-by');
+  app.use(pinoHttp({ logger: log, autoLogging: log.level === 'debug' }));
+  app.use(
+    helmet({
+      contentSecurityPolicy: { directives: { 'script-src': ["'self'"], 'style-src': ["'self'", "'unsafe-inline'"], 'worker-src': ["'self'", 'blob:'], 'font-src': ["'self'", 'data:'], 'img-src': ["'self'", 'data:'], 'upgrade-insecure-requests': null } },
+      strictTransportSecurity: false,
+    }),
+  );
+  app.use(compression());
+
+  const api = Router();
+  api.get('/health', (_req, res) => {
+    res.json({ ok: true });
+  });
+  placeRoutes(api, db);
+  jobRoutes(api, db);
+  surveyRoutes(api, db);
+  workRoutes(api, db);
+  recordRoutes(api, db, today);
+  api.use(noSuchAddress);
+  app.use('/api', express.json({ limit: BODY_LIMIT }), api);
+
+  if (webDir !== undefined && existsSync(webDir)) {
+    app.use('/assets', express.static(join(webDir, 'assets'), { immutable: true, maxAge: '1y', fallthrough: true }));
+    app.use(express.static(webDir, { index: false }));
+    app.get('/{*path}', (req, res, next) => {
+      if (req.path.startsWith('/assets/')) next();
+      else res.sendFile('index.html', { root: webDir });
+    });
+  }
+  app.use(noSuchAddress);
+  app.use(answerError);
+  return app;
+}

@@ -1,0 +1,53 @@
+import { mkdirSync } from 'node:fs';
+import { join } from 'node:path';
+import { DataSource, type EntityManager } from 'typeorm';
+import { ENTITIES } from './entities.ts';
+import { Init1764000000000 } from './migrations/1764000000000-init.ts';
+import { Connectors1764100000000 } from './migrations/1764100000000-connectors.ts';
+
+/**
+ * The database, one unit of work at a time: SQLite has one connection here, so reads and writes wait in one line. A write is a
+ * transaction and is on the disk (WAL, synchronous FULL) before its promise resolves.
+ */
+export interface Database {
+  readonly read: <T>(work: (manager: EntityManager) => Promise<T>) => Promise<T>;
+  readonly write: <T>(work: (manager: EntityManager) => Promise<T>) => Promise<T>;
+  readonly close: () => Promise<void>;
+  readonly source: DataSource;
+}
+
+/** Opens, creating and migrating as needed, the database `mendum.sqlite` in a folder, or one in memory for tests. */
+export async function openDatabase(dataDir: string): Promise<Database> {
+  const inMemory = dataDir === ':memory:';
+  if (!inMemory) mkdirSync(dataDir, { recursive: true });
+  const source = new DataSource({
+    type: 'better-sqlite3',
+    database: inMemory ? ':memory:' : join(dataDir, 'mendum.sqlite'),
+    entities: ENTITIES,
+    migrations: [Init1764000000000, Connectors1764100000000],
+    migrationsRun: true,
+    synchronize: false,
+    enableWAL: !inMemory,
+    prepareDatabase: (db: { pragma: (text: string) => unknown }) => {
+      db.pragma('synchronous = FULL');
+      db.pragma('foreign_keys = ON');
+      db.pragma('busy_timeout = 5000');
+    },
+  });
+  await source.initialize();
+  let tail: Promise<unknown> = Promise.resolve();
+  const queued = <T>(work: () => Promise<T>): Promise<T> => {
+    const next = tail.then(work);
+    tail = next.catch(() => undefined);
+    return next;
+  };
+  return {
+    source,
+    read: (work) => queued(() => work(source.manager)),
+    write: (work) => queued(() => source.transaction(work)),
+    close: async () => {
+      await tail;
+      await source.destroy();
+    },
+  };
+}

@@ -1,0 +1,45 @@
+/** Every error the server answers with: its status and, where the words are always the same, its sentence and remedy. */
+export const ERRORS = {
+  NOT_JSON: { status: 400, hint: 'Send one JSON object with the content type application/json.' },
+  EMPTY_BODY: { status: 400, hint: 'Send one JSON object.' },
+  BODY_TOO_LARGE: { status: 413, hint: 'Send less at once; a job file of 400 circuits is under 1 MB.' },
+  BAD_INPUT: { status: 422, hint: 'Correct the field named and send it again; nothing was changed.' },
+  JOB_FILE: { status: 422, hint: 'Correct every place named and import again; nothing was imported.' },
+  NOT_FOUND: { status: 404, hint: 'It may have been removed; go back to the list.' },
+  STALE: { status: 409, hint: 'Somebody saved in between. Look at both, and save again on top of the newer one.' },
+  WRITE_ID_REUSED: { status: 409, hint: 'Use a new write id for a new write.' },
+  JOB_SIGNED: { status: 409, hint: 'The record stands. Add a correction to it instead.' },
+  HAS_WORK: { status: 409, hint: 'Make the joint again in Prove (rework), or leave the finding as it is.' },
+  GATE_CLOSED: { status: 409, hint: 'Open the gate in Survey first.' },
+  NO_SUCH_SPLICE: { status: 409, hint: 'The plan has changed since: load the job again.' },
+  RECORD_REFUSED: { status: 409, hint: 'Finish what is named and sign again.' },
+  INTERNAL: { status: 500, hint: 'Nothing was saved. Try again; if it stays, look into the log.' },
+} as const;
+
+export type ErrorCode = keyof typeof ERRORS;
+
+/** What an error carries besides its sentence. */
+export interface ErrorMore {
+  readonly field?: string | undefined;
+  readonly hint?: string | undefined;
+  /** For a stale write, what is stored now; for a file, every bad place. */
+  readonly details?: unknown;
+}
+
+/** An error that is shown to people as it is: it names the thing, the value, the limit and what to do. */
+export class AppError extends Error {
+  constructor(readonly code: ErrorCode, message: string, readonly more: ErrorMore = {}) {
+    super(message);
+    this.name = 'AppError';
+  }
+
+  get status(): number {
+    return ERRORS[this.code].status;
+  }
+
+  /** The one error shape. */
+  body(): { error: { code: ErrorCode; message: string; field?: string; hint: string; details?: unknown } } {
+    const { field, hint, details } = this.more;
+    return { error: { code: this.code, message: this.message, ...(field === undefined ? {} : { field }), hint: hint ?? ERRORS[this.code].hint, ...(details === undefined ? {} : { details }) } };
+  }
+}

@@ -1,0 +1,70 @@
+import type { ErrorRequestHandler, Request, RequestHandler } from 'express';
+import Joi from 'joi';
+import { JobFileRefused, problemsOf } from '@mendum/core/interchange';
+import { AppError } from '../errors.ts';
+
+/** The body of a request, checked. @throws AppError BAD_INPUT naming the field, or EMPTY_BODY */
+export function checked<T>(schema: Joi.ObjectSchema, req: Request): T {
+  const body: unknown = req.body;
+  if (body === undefined || body === null || (typeof body === 'object' && Object.keys(body).length === 0)) {
+    throw new AppError('EMPTY_BODY', 'The request has no body, or not one of type application/json.');
+  }
+  const result = schema.validate(body, { abortEarly: false, convert: false, errors: { label: 'key' } });
+  if (result.error) {
+    const problems = problemsOf(result.error);
+    const [first] = problems;
+    throw new AppError('BAD_INPUT', first?.message ?? 'The input is not right.', { field: first?.pointer, hint: first?.hint, details: problems });
+  }
+  return result.value as T;
+}
+
+const headFields = { writeId: Joi.string().guid().required(), by: Joi.string().trim().min(1).max(80).required() };
+
+/** A schema for the body of a write: its head and its own fields. */
+export const writeBody = (fields: Joi.SchemaMap = {}): Joi.ObjectSchema => Joi.object({ ...headFields, ...fields });
+
+/** A path parameter; Express only routes here with one. */
+export const param = (req: Request, name: string): string => {
+  const value = req.params[name];
+  if (typeof value !== 'string') throw new AppError('NOT_FOUND', `There is no ${name} in the address.`);
+  return value;
+};
+
+/** Every address under /api that is not there. */
+export const noSuchAddress: RequestHandler = (req) => {
+  throw new AppError('NOT_FOUND', `There is nothing at ${req.method} ${req.path}.`);
+};
+
+interface ParserError {
+  readonly type?: string;
+  readonly limit?: number;
+  readonly length?: number;
+}
+
+const megabytes = (bytes: number): string => `${Math.round(bytes / 104_857.6) / 10} MB`;
+
+/** Turns whatever was thrown into the one error shape; only our own words go out. */
+function asAppError(thrown: unknown): AppError {
+  if (thrown instanceof AppError) return thrown;
+  if (thrown instanceof JobFileRefused) {
+    const [first] = thrown.problems;
+    return new AppError('JOB_FILE', `${first?.message ?? 'The file cannot be read.'}${thrown.problems.length > 1 ? ` (and ${thrown.problems.length - 1} more)` : ''}`, { field: first?.pointer, hint: first?.hint, details: thrown.problems });
+  }
+  const { type, limit, length } = (typeof thrown === 'object' && thrown !== null ? thrown : {}) as ParserError;
+  if (type === 'entity.too.large') {
+    return new AppError('BODY_TOO_LARGE', `The body of ${length === undefined ? 'this request' : megabytes(length)} is over the limit of ${megabytes(limit ?? 0)}.`);
+  }
+  if (type === 'entity.parse.failed') return new AppError('NOT_JSON', 'The body is not JSON.');
+  return new AppError('INTERNAL', 'Something went wrong on the server.');
+}
+
+/** The last handler of the chain. */
+export const answerError: ErrorRequestHandler = (thrown: unknown, req, res, next) => {
+  if (res.headersSent) {
+    next(thrown);
+    return;
+  }
+  const error = asAppError(thrown);
+  if (error.status >= 500) req.log.error({ err: thrown }, 'request failed');
+  res.status(error.status).json(error.body());
+};

@@ -1,0 +1,49 @@
+import { createHash } from 'node:crypto';
+import type { EntityManager } from 'typeorm';
+import { AuditEntity, ReceiptEntity } from '../db/entities.ts';
+import type { Database } from '../db/open.ts';
+import { AppError } from '../errors.ts';
+
+/** What every write carries: its own id, made by the client, and who does it. */
+export interface WriteHead {
+  readonly writeId: string;
+  readonly by: string;
+}
+
+export interface Answer {
+  readonly status: number;
+  readonly body: unknown;
+}
+
+/** What a write does inside its transaction. `audit` adds a line to the log. */
+export interface WriteWork {
+  readonly manager: EntityManager;
+  readonly now: string;
+  readonly audit: (what: string, jobId: string | null, detail: unknown) => Promise<void>;
+}
+
+const digestOf = (what: string, content: unknown): string => createHash('sha256').update(`${what} ${JSON.stringify(content)}`).digest('hex');
+
+/**
+ * Does a write once: the same write id with the same content gives the stored answer again without doing anything; with other
+ * content it is refused. Receipt, audit line and change are one transaction.
+ */
+export function writeOnce(db: Database, head: WriteHead, what: string, content: unknown, work: (work: WriteWork) => Promise<Answer>, now = new Date().toISOString()): Promise<Answer> {
+  const digest = digestOf(what, content);
+  return db.write(async (manager) => {
+    const receipt = await manager.findOneBy(ReceiptEntity, { writeId: head.writeId });
+    if (receipt) {
+      if (receipt.digest !== digest) throw new AppError('WRITE_ID_REUSED', `The write id ${head.writeId} was used for another write.`, { field: '/writeId' });
+      return { status: receipt.status, body: receipt.body };
+    }
+    const answer = await work({
+      manager,
+      now,
+      audit: async (done, jobId, detail) => {
+        await manager.insert(AuditEntity, { at: now, by: head.by, what: done, jobId, detail: detail as object });
+      },
+    });
+    await manager.insert(ReceiptEntity, { writeId: head.writeId, at: now, digest, status: answer.status, body: answer.body as object });
+    return answer;
+  });
+}

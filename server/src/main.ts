@@ -1,0 +1,53 @@
+import { rmSync } from 'node:fs';
+import { join, resolve } from 'node:path';
+import { pino } from 'pino';
+import { createApp } from './app.ts';
+import { readConfig, type Config } from './config.ts';
+import { openDatabase } from './db/open.ts';
+import { seedDemo } from './demo/seed.ts';
+import { portWords, whyNoPort } from './port.ts';
+
+const root = resolve(import.meta.dirname, '../..');
+
+function configOrExit(): Config {
+  try {
+    return readConfig(process.env, root);
+  } catch (error) {
+    console.error(error instanceof Error ? error.message : error);
+    process.exit(1);
+  }
+}
+
+const config = configOrExit();
+const log = pino({ level: config.logLevel });
+
+// The port comes first: a second start with --fresh must not take the database from under a server that is running.
+const refused = await whyNoPort(config.host, config.port);
+if (refused !== undefined) {
+  console.error(refused);
+  process.exit(1);
+}
+if (process.argv.includes('--fresh')) {
+  for (const ending of ['', '-wal', '-shm']) rmSync(join(config.dataDir, `mendum.sqlite${ending}`), { force: true });
+}
+const db = await openDatabase(config.dataDir);
+if (process.argv.includes('--demo') && (await seedDemo(db, new Date()))) console.log('The database is new: demo machines, jobs and records were put in.');
+
+const server = createApp({ db, log, webDir: join(root, 'web/dist') }).listen(config.port, config.host, (error?: Error) => {
+  if (error) {
+    console.error(portWords(config.host, config.port, error));
+    void db.close().finally(() => process.exit(1));
+    return;
+  }
+  console.log(`Mendum is at http://${config.host}:${config.port}`);
+});
+
+/** Answers what is under way, closes the database, and goes. */
+function stop(): void {
+  server.close(() => {
+    void db.close().finally(() => process.exit(0));
+  });
+  server.closeIdleConnections();
+}
+process.once('SIGTERM', stop);
+process.once('SIGINT', stop);

@@ -1,0 +1,48 @@
+import type { Router } from 'express';
+import type { HarnessView } from '@mendum/core/interchange';
+import { HarnessEntity, PersonEntity } from '../db/entities.ts';
+import type { Database } from '../db/open.ts';
+import { checked, writeBody } from '../http/handle.ts';
+import { writeOnce, type WriteHead } from '../http/writes.ts';
+import { loadHarness, loadShelf } from '../jobs/store.ts';
+
+const personBody = writeBody();
+
+/** What is not a job: people at the bench, machines with their harnesses, the shelf. */
+export function placeRoutes(router: Router, db: Database): void {
+  router.get('/people', async (_req, res) => {
+    res.json(await db.read((manager) => manager.find(PersonEntity, { order: { name: 'ASC' } })));
+  });
+
+  router.post('/people', async (req, res) => {
+    const input = checked<WriteHead>(personBody, req);
+    const answer = await writeOnce(db, input, 'at the bench', input, async ({ manager, now, audit }) => {
+      if (!(await manager.existsBy(PersonEntity, { name: input.by }))) {
+        await manager.insert(PersonEntity, { name: input.by, since: now });
+        await audit('at the bench', null, { name: input.by });
+      }
+      return { status: 201, body: { name: input.by } };
+    });
+    res.status(answer.status).json(answer.body);
+  });
+
+  router.get('/harnesses', async (_req, res) => {
+    const views = await db.read(async (manager) => {
+      const rows = await manager.find(HarnessEntity);
+      const list: HarnessView[] = [];
+      for (const row of rows) {
+        const { machine, harness } = await loadHarness(manager, row.id);
+        list.push({
+          id: row.id, machine: machine.name, machineKind: machine.kind, systemVoltageV: machine.systemVoltageV, name: harness.name, runs: harness.runs, circuits: harness.circuits,
+          nodes: harness.nodes,
+        });
+      }
+      return list.sort((a, b) => a.machine.localeCompare(b.machine));
+    });
+    res.json(views);
+  });
+
+  router.get('/shelf', async (_req, res) => {
+    res.json(await db.read(loadShelf));
+  });
+}

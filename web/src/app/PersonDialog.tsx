@@ -1,0 +1,40 @@
+import { useState } from 'react';
+import { toast } from 'sonner';
+import { v4 as uuid } from 'uuid';
+import { Button } from '../ui/button.tsx';
+import { Dialog } from '../ui/dialog.tsx';
+import { TextField } from '../ui/field.tsx';
+import { usePeopleQuery, useWriteMutation } from './api.ts';
+import { useAppDispatch, useAppSelector } from './store.ts';
+import { personChosen } from './view.ts';
+
+/** Who is at the bench: chosen once and kept on this device; it stands on every decision, reading and sign-off. */
+export function PersonDialog({ open, onClose }: { readonly open: boolean; readonly onClose: () => void }) {
+  const dispatch = useAppDispatch();
+  const person = useAppSelector((state) => state.view.person);
+  const { data: people = [] } = usePeopleQuery();
+  const [write] = useWriteMutation();
+  const [name, setName] = useState('');
+  const choose = async (chosen: string): Promise<void> => {
+    dispatch(personChosen(chosen));
+    setName('');
+    onClose();
+    const result = await write({ method: 'POST', path: '/people', body: { writeId: uuid(), by: chosen } });
+    if ('error' in result && result.error) toast.message('The name is kept on this device; the server will hear of it with the next thing you save.');
+  };
+  const submit = (event: { preventDefault: () => void }): void => {
+    event.preventDefault();
+    if (name.trim() !== '') void choose(name.trim());
+  };
+  return (
+    <Dialog open={open} onOpenChange={(next) => { if (!next) onClose(); }} firm={person === null} title="Who is at the bench?" about="Your name stands on every decision, reading and sign-off made on this device.">
+      <div className="grid gap-2">
+        {people.map((one) => <Button key={one.name} onClick={() => void choose(one.name)} className="!justify-start">{one.name}{one.name === person ? <span className="font-normal text-soft">now</span> : null}</Button>)}
+      </div>
+      <form onSubmit={submit} className="mt-5 grid gap-3">
+        <TextField label={people.length > 0 ? 'Somebody else' : 'Your name'} value={name} maxLength={80} onChange={(event) => setName(event.target.value)} autoComplete="name" />
+        <Button type="submit" look="copper" disabled={name.trim() === ''}>Take this name</Button>
+      </form>
+    </Dialog>
+  );
+}

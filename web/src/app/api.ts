@@ -1,0 +1,76 @@
+import { createApi, fetchBaseQuery, retry } from '@reduxjs/toolkit/query/react';
+import type { Catalogue } from '@mendum/core';
+import type { DueBack, HarnessView, JobSummary, JobView, Tick } from '@mendum/core/interchange';
+
+/** A write: who does it and under which id, so that it can be sent again without being done twice. */
+export interface Write {
+  readonly method: 'POST' | 'PUT' | 'DELETE';
+  /** Below /api. */
+  readonly path: string;
+  readonly body: Readonly<Record<string, unknown>> & { readonly writeId: string; readonly by: string };
+  readonly jobId?: string | undefined;
+}
+
+interface TickWrite {
+  readonly jobId: string;
+  readonly body: { readonly writeId: string; readonly by: string; readonly steps: readonly { readonly stepId: string; readonly spliceId: string }[]; readonly done: boolean };
+}
+
+/** A dropped network is tried again with the same write id; anything that the server answered is final. */
+const baseQuery = retry(
+  async (args: Parameters<ReturnType<typeof fetchBaseQuery>>[0], api, more) => {
+    const result = await fetchBaseQuery({ baseUrl: `${location.origin}/api` })(args, api, more);
+    if (result.error && result.error.status !== 'FETCH_ERROR') retry.fail(result.error, result.meta);
+    return result;
+  },
+  { maxRetries: 3 },
+);
+
+const asTicks = (write: TickWrite['body'], at: string): Tick[] => write.steps.map(({ stepId, spliceId }) => ({ stepId, spliceId, done: write.done, by: write.by, at }));
+
+export const api = createApi({
+  reducerPath: 'api',
+  baseQuery,
+  tagTypes: ['Jobs', 'Job', 'Due', 'People', 'Shelf', 'Harnesses'],
+  endpoints: (build) => ({
+    jobs: build.query<JobSummary[], void>({ query: () => '/jobs', providesTags: ['Jobs'] }),
+    job: build.query<JobView, string>({ query: (id) => `/jobs/${id}`, providesTags: (_result, _error, id) => [{ type: 'Job', id }] }),
+    due: build.query<DueBack[], void>({ query: () => '/due', providesTags: ['Due'] }),
+    people: build.query<{ name: string; since: string }[], void>({ query: () => '/people', providesTags: ['People'] }),
+    shelf: build.query<Catalogue, void>({ query: () => '/shelf', providesTags: ['Shelf'] }),
+    harnesses: build.query<HarnessView[], void>({ query: () => '/harnesses', providesTags: ['Harnesses'] }),
+    write: build.mutation<Record<string, unknown>, Write>({
+      query: ({ method, path, body }) => ({ url: path, method, body }),
+      // The new version counts at once, so that the next press is not stale against one's own.
+      async onQueryStarted({ jobId, path }, { dispatch, queryFulfilled }) {
+        const done = await queryFulfilled.catch(() => undefined);
+        const version = done?.data.version;
+        if (jobId === undefined || typeof version !== 'number') return;
+        const findingId = /\/findings\/([^/]+)$/.exec(path)?.[1];
+        dispatch(api.util.updateQueryData('job', jobId, (draft) => {
+          if (findingId !== undefined) return { ...draft, findingVersions: { ...draft.findingVersions, [findingId]: version } };
+          return path.endsWith('/findings') ? draft : { ...draft, version };
+        }));
+      },
+      invalidatesTags: (_result, _error, { jobId, path }) => [
+        'Jobs', ...(jobId === undefined ? [] : [{ type: 'Job' as const, id: jobId }]), ...(path.startsWith('/people') ? ['People' as const] : []), ...(/sign|correction/.test(path) ? ['Due' as const] : []), ...(/import/.test(path) ? ['Harnesses' as const] : []),
+      ],
+    }),
+    tick: build.mutation<unknown, TickWrite>({
+      query: ({ jobId, body }) => ({ url: `/jobs/${jobId}/ticks`, method: 'PUT', body }),
+      invalidatesTags: (_result, _error, { jobId }) => ['Jobs', { type: 'Job', id: jobId }],
+      // A tick shows at once; it is taken back when the server refuses it.
+      async onQueryStarted({ jobId, body }, { dispatch, queryFulfilled }) {
+        const patch = dispatch(
+          api.util.updateQueryData('job', jobId, (draft) => {
+            const changed = new Set(body.steps.map((step) => step.stepId));
+            return { ...draft, ticks: [...draft.ticks.filter((tick) => !changed.has(tick.stepId)), ...asTicks(body, new Date().toISOString())] };
+          }),
+        );
+        await queryFulfilled.catch(() => patch.undo());
+      },
+    }),
+  }),
+});
+
+export const { useJobsQuery, useJobQuery, useDueQuery, usePeopleQuery, useShelfQuery, useHarnessesQuery, useWriteMutation, useTickMutation } = api;

@@ -1,0 +1,25 @@
+import { createBrowserRouter, Navigate } from 'react-router';
+import { JobsPlace } from '../places/JobsPlace.tsx';
+import { JobPage } from '../stages/JobPage.tsx';
+import { Shell } from './Shell.tsx';
+import { Lost } from './Lost.tsx';
+
+export const router = createBrowserRouter([
+  {
+    path: '/',
+    Component: Shell,
+    ErrorBoundary: Lost,
+    HydrateFallback: () => null,
+    children: [
+      { index: true, element: <Navigate to="/jobs" replace /> },
+      { path: 'jobs', Component: JobsPlace },
+      { path: 'jobs/:jobId', Component: JobPage },
+      { path: 'jobs/:jobId/:stage', Component: JobPage },
+      { path: 'machines', lazy: async () => ({ Component: (await import('../places/MachinesPlace.tsx')).MachinesPlace }) },
+      { path: 'shelf', lazy: async () => ({ Component: (await import('../places/ShelfPlace.tsx')).ShelfPlace }) },
+      { path: 'practice', lazy: async () => ({ Component: (await import('../places/PracticePlace.tsx')).PracticePlace }) },
+      { path: 'due', lazy: async () => ({ Component: (await import('../places/DuePlace.tsx')).DuePlace }) },
+      { path: '*', Component: Lost },
+    ],
+  },
+]);

@@ -1,0 +1,26 @@
+import { describe, expect, it, test } from 'vitest';
+import { errorOf } from './change.ts';
+import { keepInStep, makeStore } from './store.ts';
+import { personChosen, rememberedView, themeToggled, unitsToggled } from './view.ts';
+
+describe('what a device remembers', () => {
+  it('is kept over a reload, and the theme is on the page', () => {
+    const store = makeStore();
+    keepInStep(store);
+    store.dispatch(personChosen('Ines'));
+    store.dispatch(unitsToggled());
+    const before = store.getState().view.theme;
+    store.dispatch(themeToggled());
+    expect(rememberedView()).toEqual({ person: 'Ines', units: 'inch', theme: before === 'dark' ? 'light' : 'dark' });
+    expect(document.documentElement.dataset.theme).toBe(rememberedView().theme);
+  });
+  test.each(['not json', '7', '{"person": 7, "theme": "pink", "units": "feet"}', '{"person": ""}'])('a damaged memory counts as none: %s', (text) => {
+    localStorage.setItem('mendum.view', text);
+    expect(rememberedView()).toMatchObject({ person: null, units: 'mm' });
+  });
+});
+
+describe('the error of a write', () => {
+  it('is what the server said', () => expect(errorOf({ status: 409, data: { error: { code: 'STALE', message: 'm', hint: 'h' } } })).toEqual({ code: 'STALE', message: 'm', hint: 'h' }));
+  it('or that it did not answer, and that pressing again does nothing twice', () => expect(errorOf({ status: 'FETCH_ERROR' })).toMatchObject({ code: 'UNREACHABLE', hint: expect.stringContaining('nothing is done twice') }));
+});

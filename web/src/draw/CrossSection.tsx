@@ -1,0 +1,39 @@
+import { colourInWords, figure, packCircles, type WireColour } from '@mendum/core';
+import { WIRE_HEX } from './colours.ts';
+
+/** One thing that lies in the bundle at a place. */
+export interface InSection {
+  readonly key: string;
+  readonly diameterMm: number;
+  readonly colour: WireColour;
+  readonly isSplice: boolean;
+}
+
+/** The bundle at one place, cut through: every wire to scale in its colour, splices ringed. */
+export function CrossSection({ parts, size = 120 }: { readonly parts: readonly InSection[]; readonly size?: number }) {
+  const { circles, diameterMm } = packCircles(parts.map((part) => part.diameterMm));
+  const scale = (size - 6) / Math.max(1, diameterMm);
+  const words = `Cross-section ${figure(diameterMm, 1)} mm across: ${parts.map((part) => `${colourInWords(part.colour)}${part.isSplice ? ' (splice)' : ''}`).join(', ')}`;
+  return (
+    <svg width={size} height={size} viewBox={`${-size / 2} ${-size / 2} ${size} ${size}`} role="img" aria-label={words} className="shrink-0">
+      <circle r={(diameterMm * scale) / 2 + 1.5} fill="none" stroke="var(--copper)" strokeWidth={1.5} />
+      {circles.map((circle, index) => {
+        const part = parts[index];
+        if (!part) return null;
+        const at = { cx: circle.xMm * scale, cy: circle.yMm * scale };
+        const r = (circle.diameterMm * scale) / 2;
+        return part.isSplice ? (
+          <g key={part.key}>
+            <circle {...at} r={r - 0.5} fill="var(--sheet)" stroke="var(--ink)" strokeWidth={1.4} />
+            <circle {...at} r={r * 0.5} fill={WIRE_HEX[part.colour.base]} stroke="var(--copper)" strokeWidth={2} />
+          </g>
+        ) : (
+          <g key={part.key}>
+            <circle {...at} r={r - 0.5} fill={WIRE_HEX[part.colour.base]} stroke="var(--ink)" strokeWidth={1} strokeOpacity={0.75} />
+            {part.colour.stripe === undefined ? null : <circle {...at} r={r * 0.4} fill={WIRE_HEX[part.colour.stripe]} />}
+          </g>
+        );
+      })}
+    </svg>
+  );
+}

@@ -1,0 +1,101 @@
+import { useState } from 'react';
+import { scaleLinear } from 'd3-scale';
+import { figure, jacketDiameterMm, sizeInWords, type Circuit, type Finding, type FindingPlan, type Run, type RunPlan } from '@mendum/core';
+import { useLength } from '../ui/units.tsx';
+import { RunRow } from './RunRow.tsx';
+import { KeepOuts } from './KeepOuts.tsx';
+import { Profile } from './Profile.tsx';
+import { rowsOf } from './rows.ts';
+import { Ruler } from './Ruler.tsx';
+import { useRunPointer } from './useRunPointer.ts';
+import { useWidth } from './useWidth.ts';
+import { ZoomBar, type Shown } from './ZoomBar.tsx';
+
+interface RunDrawingProps {
+  readonly run: Run;
+  readonly fromName: string;
+  readonly circuits: readonly Circuit[];
+  readonly findings: readonly Finding[];
+  readonly runPlan: RunPlan;
+  /** With plans the splices are drawn in place; without, the damage. */
+  readonly plans?: readonly FindingPlan[] | undefined;
+  readonly selectedId?: string | undefined;
+  readonly profile?: boolean;
+  readonly onMark?: ((circuitIds: readonly string[], fromMm: number, toMm: number) => void) | undefined;
+  readonly onCursor?: ((atMm: number) => void) | undefined;
+}
+
+/** A tap, without a drag, marks this much. */
+const TAP_MM = 10;
+const ROW = 25;
+const TOP = 44;
+
+/**
+ * The signature drawing: a stretch of harness to scale along a ruler from a named connector. Every wire in its colours, damage as torn
+ * marks or splices at their true length, keep-outs hatched and named, and the bundle's diameter below.
+ */
+export function RunDrawing({ run, fromName, circuits, findings, runPlan, plans, selectedId, profile = false, onMark, onCursor }: RunDrawingProps) {
+  const [box, width] = useWidth<HTMLDivElement>();
+  const { unit, unitMm, plain } = useLength();
+  const [shown, setShown] = useState<Shown>({ fromMm: 0, toMm: run.lengthMm });
+  const narrow = width < 760;
+  const plot = { left: narrow ? 142 : 196, right: width - (narrow ? 66 : 104) };
+  const x = scaleLinear([shown.fromMm, shown.toMm], [plot.left, plot.right]);
+  const rows = rowsOf(circuits, new Set(findings.map((finding) => finding.circuitId)));
+  const bottom = TOP + rows.length * ROW + 8;
+  const profileTop = bottom + 52;
+  const high = profile ? profileTop + 96 : bottom + 42;
+  const fit = (mm: number): number => Math.round(Math.min(run.lengthMm, Math.max(0, mm)));
+  const rect = (): DOMRect | undefined => box.current?.querySelector('svg[data-run]')?.getBoundingClientRect();
+  const pointer = useRunPointer(
+    (clientX) => fit(x.invert(clientX - (rect()?.left ?? 0))),
+    (clientY) => Math.min(rows.length - 1, Math.max(0, Math.floor((clientY - (rect()?.top ?? 0) - TOP) / ROW))),
+    onMark &&
+      (({ rowIndex, startMm, endMm }) => {
+        const row = rows[rowIndex];
+        if (!row) return;
+        const [from, to] = Math.abs(endMm - startMm) < 2 ? [startMm - TAP_MM / 2, startMm + TAP_MM / 2] : [Math.min(startMm, endMm), Math.max(startMm, endMm)];
+        onMark(row.kind === 'circuit' ? [row.circuit.id] : row.circuits.slice(0, 1).map((circuit) => circuit.id), fit(from), fit(to));
+      }),
+    onCursor,
+  );
+  const { cursorMm, marking } = pointer;
+  const thick = (circuit: Circuit): number => Math.min(11, 3.5 + 1.6 * jacketDiameterMm(circuit.wire));
+
+  return (
+    <div ref={box} className="w-full min-w-0 overflow-hidden">
+      <ZoomBar shown={shown} wholeMm={run.lengthMm} onShow={setShown} />
+      <svg data-run={run.id} width={width} height={high} role="img" aria-label={`${run.name}, ${figure(run.lengthMm, 0)} mm from ${fromName}, ${circuits.length} circuits, ${findings.length} findings`} style={{ touchAction: onMark ? 'none' : 'pan-y' }} className="block select-none">
+        <clipPath id={`plot-${run.id}`}><rect x={plot.left} y={0} width={plot.right - plot.left} height={high} /></clipPath>
+        <Ruler x={x} plot={plot} top={TOP - 8} words={`${unit} from ${fromName}`} unitMm={unitMm} />
+        <KeepOuts keepOuts={runPlan.keepOuts} x={x} plot={plot} top={TOP} bottom={bottom} />
+        {rows.map((row, index) => {
+          const y = TOP + index * ROW + ROW / 2 + 4;
+          const first = row.kind === 'circuit' ? row.circuit : row.circuits[0];
+          return (
+            <g key={row.kind === 'circuit' ? row.circuit.id : row.key}>
+              <text x={28} y={y + 5} textAnchor="end" fontSize={15} fontWeight={600} fill="var(--ink)" className="figure">{row.kind === 'circuit' ? row.circuit.number : `${row.circuits.length}×`}</text>
+              <text x={plot.left - 10} y={y + 5} textAnchor="end" fontSize={15} fill="var(--soft)">{row.kind === 'circuit' ? shorten(row.circuit.function, narrow ? 15 : 24) : 'untouched'}</text>
+              <g clipPath={`url(#plot-${run.id})`}>
+                <RunRow row={row} y={y} x={x} endMm={run.lengthMm} thick={first ? thick(first) : 5} findings={findings} plans={plans} selectedId={selectedId} />
+              </g>
+              {row.kind === 'circuit' ? <text x={plot.right + 8} y={y + 5} fontSize={14} fill="var(--soft)">{narrow ? sizeInWords(row.circuit.wire.size).replace(/ \(.*/, '') : sizeInWords(row.circuit.wire.size).replace(' copper', '')}</text> : null}
+            </g>
+          );
+        })}
+        {profile ? <Profile profile={runPlan.profile} x={x} plot={plot} top={profileTop} high={90} conduitMm={run.conduitInsideMm ?? runPlan.conduitMm} lumpMm={runPlan.lumpMm > runPlan.peakMm + 0.05 ? runPlan.lumpMm : undefined} /> : null}
+        {marking ? <rect x={x(Math.min(marking.startMm, marking.endMm))} y={TOP + marking.rowIndex * ROW + 4} width={Math.max(2, Math.abs(x(marking.endMm) - x(marking.startMm)))} height={ROW} fill="var(--copper)" fillOpacity={0.35} stroke="var(--copper)" /> : null}
+        {cursorMm === undefined ? null : (
+          <g pointerEvents="none">
+            <line x1={x(cursorMm)} x2={x(cursorMm)} y1={TOP - 12} y2={high - 4} stroke="var(--copper)" strokeWidth={1.5} strokeDasharray="4 4" />
+            <rect x={x(cursorMm) - 26} y={2} width={52} height={22} rx={3} fill="var(--copper)" />
+            <text x={x(cursorMm)} y={18} textAnchor="middle" fontSize={15} fontWeight={600} fill="var(--oncopper)" className="figure">{plain(cursorMm, 0)}</text>
+          </g>
+        )}
+        <rect x={plot.left} y={0} width={plot.right - plot.left} height={high} fill="transparent" className={onMark ? 'cursor-crosshair' : ''} data-testid="run-surface" {...pointer.handlers} />
+      </svg>
+    </div>
+  );
+}
+
+const shorten = (words: string, most: number): string => (words.length > most ? `${words.slice(0, most - 1)}…` : words);

@@ -1,0 +1,60 @@
+import clsx from 'clsx';
+import type { KitLine } from '@mendum/core';
+import { Button } from '../../ui/button.tsx';
+import { Figure, useLength } from '../../ui/units.tsx';
+import { useOpenJob } from '../job.ts';
+
+const STATE: Record<KitLine['state'], { readonly word: string; readonly colour: string }> = {
+  have: { word: '✓ have', colour: 'text-pass' }, short: { word: '▲ short', colour: 'text-rework' }, instead: { word: '◆ instead', colour: 'text-copper' },
+};
+
+/** Kit, cut list and tools for the whole job, held against the shelf; and the cautions before anything is cut. */
+export function KitList({ onBegin, begun }: { readonly onBegin: () => void; readonly begun: boolean }) {
+  const { plan, view } = useOpenJob();
+  const { plain, unit } = useLength();
+  const { kit, cautions } = plan;
+  const amount = (line: KitLine, value: number): string => (line.unit === 'mm' ? plain(value, 0) : String(value));
+  return (
+    <div className="grid gap-x-10 gap-y-6 lg:grid-cols-[1fr_380px]">
+      <section aria-label="Kit">
+        <div className="mb-3 flex flex-wrap items-end gap-x-6 gap-y-3">
+          <div className="min-w-0 flex-1">
+            <h2 className="text-[28px] font-semibold">{kit.ready ? 'Everything is there' : 'Something is short'}</h2>
+            <p className="text-lg text-soft">For the whole job, against {view.catalogue.name}.</p>
+          </div>
+          <Button look="copper" size="large" className="no-print" onClick={onBegin}>{begun ? 'Go on with the work' : 'Begin the first splice'}</Button>
+        </div>
+        <table className="w-full text-left text-lg">
+          <thead className="border-b border-ink text-base text-soft"><tr><th className="pb-1 font-normal">Part</th><th className="text-right font-normal">Need</th><th className="text-right font-normal">Have</th><th className="pl-5 font-normal">Shelf</th></tr></thead>
+          <tbody>
+            {kit.lines.map((line) => (
+              <tr key={line.id} className="border-b border-rule">
+                <td className="py-2 pr-3">{line.name}{line.note === '' ? null : <span className="block text-base text-soft">{line.note}</span>}</td>
+                <td className="text-right"><Figure value={amount(line, line.need)} unit={line.unit === 'mm' ? unit : line.need === 1 ? line.unit : `${line.unit}s`} /></td>
+                <td className="pl-4 text-right"><Figure value={amount(line, line.have)} /></td>
+                <td className={clsx('pl-5 font-semibold whitespace-nowrap', STATE[line.state].colour)}>{STATE[line.state].word}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+        <Button className="no-print mt-5" onClick={() => window.print()}>Print kit and cut list</Button>
+      </section>
+      <aside className="grid content-start gap-6">
+        {kit.sleeveCuts.length + kit.wireCuts.length === 0 ? null : (
+          <section aria-label="Cut list">
+            <h3 className="border-b border-ink pb-1 text-xl font-semibold">Cut list</h3>
+            <ul>
+              {kit.wireCuts.map((cut) => <li key={`${cut.circuitNumber} ${cut.lengthMm}`} className="border-b border-rule py-2"><b className="text-lg"><Figure value={plain(cut.lengthMm, 0)} unit={unit} /></b> for circuit <b>{cut.circuitNumber}</b><span className="block text-soft">{cut.words}, {cut.colour}{cut.tag ? '; tag both ends' : ''}</span></li>)}
+              {kit.sleeveCuts.map((cut) => <li key={`${cut.name} ${cut.cutMm}`} className="border-b border-rule py-2"><b className="text-lg"><Figure value={`${cut.pieces} × ${plain(cut.cutMm, 0)}`} unit={unit} /></b><span className="block text-soft">{cut.name}</span></li>)}
+            </ul>
+          </section>
+        )}
+        <section aria-label="Tools"><h3 className="border-b border-ink pb-1 text-xl font-semibold">Tools</h3><ul>{kit.tools.map((tool) => <li key={tool} className="border-b border-rule py-2">{tool}</li>)}</ul></section>
+        <section aria-label="Cautions" className="border-l-4 border-rework pl-4">
+          <h3 className="text-xl font-semibold">Before you cut</h3>
+          <ul className="mt-1 grid gap-1">{cautions.map((caution) => <li key={caution.id}>{caution.text}</li>)}</ul>
+        </section>
+      </aside>
+    </div>
+  );
+}

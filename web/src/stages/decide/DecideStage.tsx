@@ -1,0 +1,29 @@
+import { Link } from 'react-router';
+import { READY_PRACTICES } from '@mendum/core';
+import { useChange } from '../../app/change.ts';
+import { Empty } from '../../ui/empty.tsx';
+import { Select } from '../../ui/field.tsx';
+import { useOpenJob } from '../job.ts';
+import { CardList } from './CardList.tsx';
+import { DecisionDetail } from './DecisionDetail.tsx';
+
+/** A card for each finding, those that need a person on top; the picked one open beside them. */
+export function DecideStage() {
+  const { view, plan, selected, signed, pathTo } = useOpenJob();
+  const { change, busy } = useChange(view.id);
+  if (plan.findings.length === 0) {
+    return <Empty title="Nothing to decide yet">Mark what was found first. <Link className="underline" to={pathTo('survey')}>Go to Survey</Link></Empty>;
+  }
+  return (
+    <div className="grid gap-x-7 gap-y-5 lg:grid-cols-[minmax(320px,390px)_minmax(0,1fr)]">
+      <div>
+        <Select label="Practice" value={view.practiceId} disabled={busy || signed} onChange={(event) => void change('PUT', '/practice', { version: view.version, practiceId: event.target.value })}>
+          {READY_PRACTICES.map((practice) => <option key={practice.id} value={practice.id}>{practice.name}</option>)}
+        </Select>
+        {view.ownShelf ? <p className="mt-2 text-sm text-soft">Planned from the shelf that came in the job's file.</p> : null}
+        <CardList />
+      </div>
+      {selected ? <DecisionDetail key={selected.findingId} finding={selected} /> : null}
+    </div>
+  );
+}

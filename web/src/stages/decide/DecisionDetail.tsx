@@ -1,0 +1,49 @@
+import { Link } from 'react-router';
+import { figure, FINDING_WORDS, sizeInWords, type FindingPlan } from '@mendum/core';
+import { useChange } from '../../app/change.ts';
+import { Button } from '../../ui/button.tsx';
+import { useOpenJob } from '../job.ts';
+import { FigureStrip } from './FigureStrip.tsx';
+import { JointPicture } from './JointPicture.tsx';
+import { Ranking } from './Ranking.tsx';
+
+/** Where the wire stands with current: what it may carry here, what protects it. */
+function Electrical({ finding }: { readonly finding: FindingPlan }) {
+  const { electrical } = finding;
+  const fuse = electrical.fuseA === undefined ? 'no fuse known' : `fuse ${figure(electrical.fuseA)} A ${electrical.fuseProtects === true ? 'protects it' : 'does not protect it'}${electrical.weakest.where === 'here' ? '' : ` (weakest: ${electrical.weakest.where}, ${figure(electrical.weakest.amps, 1)} A)`}`;
+  return (
+    <p className="text-soft">
+      May carry <b className="figure text-ink">{figure(electrical.bundledA, 1)}</b> A here (alone <span className="figure">{figure(electrical.aloneA, 1)}</span>; {electrical.loadedWires} loaded {electrical.loadedWires === 1 ? 'wire' : 'wires'}, <span className="figure">{figure(electrical.ambientC, 0)}</span> °C ambient); {fuse}; place reaches <span className="figure">{figure(electrical.placeC, 0)}</span> °C.
+    </p>
+  );
+}
+
+/** One decision opened: what is done, because of what, drawn, in figures, and every other way ranked. */
+export function DecisionDetail({ finding }: { readonly finding: FindingPlan }) {
+  const { view, circuitOf, findingOf, plan, signed, nodeName, pathTo } = useOpenJob();
+  const { change, busy } = useChange(view.id);
+  const circuit = circuitOf(finding.circuitId);
+  const [splice] = finding.splices;
+  const found = findingOf(finding.findingId);
+  return (
+    <article aria-label={`Decision on circuit ${circuit.number}`}>
+      <p className="text-soft">{circuit.number} {circuit.function}, {sizeInWords(circuit.wire.size)}, {nodeName(circuit.from.nodeId)} {circuit.from.cavity} → {nodeName(circuit.to.nodeId)} {circuit.to.cavity}: {FINDING_WORDS[found.kind]}</p>
+      <h2 className="mt-1 text-[28px] leading-tight font-semibold">{finding.headline}</h2>
+      <p className="mt-2 max-w-[75ch] text-xl leading-snug">{finding.because.join(' ')}</p>
+      {finding.chosenBy ? (
+        <p className="mt-2 border-l-4 border-copper pl-3 text-lg"><b>Chosen by {finding.chosenBy.by}:</b> {finding.chosenBy.reason} {signed ? null : <Button look="quiet" disabled={busy} onClick={() => void change('POST', '/choices', { findingId: finding.findingId, use: null })}>Back to the ranking</Button>}</p>
+      ) : null}
+      {finding.warnings.map((warning) => <p key={warning} className="mt-2 border-l-4 border-rework pl-3 text-lg"><span aria-hidden className="text-rework">▲ </span>{warning}</p>)}
+      {finding.asks === undefined ? null : <p className="mt-2 text-lg font-semibold text-rework">▲ {finding.asks}</p>}
+      {splice ? <div className="my-2"><JointPicture splice={splice} colour={circuit.wire.colour} /></div> : null}
+      <div className="my-3"><FigureStrip finding={finding} /></div>
+      {splice ? <p>{splice.joint.partName}: {splice.joint.fitsWords}.{splice.joint.seal.kind === 'sleeve' ? ` ${splice.joint.seal.name} passes ${figure(splice.joint.seal.passesMm, 1)} and grips ${figure(splice.joint.seal.gripsMm, 2)} mm.` : ''}</p> : null}
+      <Electrical finding={finding} />
+      <div className="mt-4 border-t border-ink"><Ranking finding={finding} /></div>
+      <div className="mt-4 flex flex-wrap items-center gap-4">
+        <p className="max-w-[60ch] text-soft">{plan.cautions[0]?.text}</p>
+        <Link to={pathTo('layout')} className="ml-auto inline-flex min-h-11 items-center rounded-sm bg-copper px-6 text-lg font-semibold text-oncopper">On to Lay out</Link>
+      </div>
+    </article>
+  );
+}

@@ -1,0 +1,78 @@
+import { useState } from 'react';
+import clsx from 'clsx';
+import type { CoverId, FindingPlan, MethodId, MethodStatus, RuleHit } from '@mendum/core';
+import { Button } from '../../ui/button.tsx';
+import { useOpenJob } from '../job.ts';
+import { UseInstead } from './UseInstead.tsx';
+
+/** One line of the ranking, whether a method or a cover. */
+interface Line {
+  readonly id: MethodId | CoverId;
+  readonly name: string;
+  readonly status: MethodStatus;
+  readonly because: string;
+  readonly hits: readonly RuleHit[];
+  readonly usable: boolean;
+  readonly splices?: number;
+}
+
+const linesOf = (finding: FindingPlan): Line[] => [
+  ...finding.covers.map((cover) => ({ id: cover.coverId, name: cover.name, status: cover.status, because: cover.because, hits: cover.hits, usable: cover.status !== 'refused' })),
+  ...finding.ranked.map((method) => ({ id: method.methodId, name: method.name, status: method.status, because: method.because, hits: method.hits, usable: method.status === 'allowed' || method.usableWithReason, splices: method.splices })),
+];
+
+const VERDICT: Record<RuleHit['verdict'], { readonly word: string; readonly colour: string }> = {
+  refuse: { word: '✕ refuses', colour: 'text-scrap' }, shelf: { word: '○ not there', colour: 'text-rework' }, warn: { word: '▲ warns', colour: 'text-rework' }, require: { word: '● requires', colour: 'text-ink' }, prefer: { word: '↑ decides', colour: 'text-pass' },
+};
+
+function Rules({ hits }: { readonly hits: readonly RuleHit[] }) {
+  if (hits.length === 0) return <p className="py-2 text-soft">No rule speaks against it, and none prefers it.</p>;
+  return (
+    <ul className="grid gap-2 py-2">
+      {hits.map((hit) => (
+        <li key={`${hit.ruleId} ${hit.because}`} className="grid gap-x-3 sm:grid-cols-[6.5rem_1fr]">
+          <span className={clsx('font-semibold', VERDICT[hit.verdict].colour)}>{VERDICT[hit.verdict].word}</span>
+          <span>{hit.because}{hit.allowedIf === undefined ? null : <span className="text-soft"> Allowed if {hit.allowedIf}.</span>}<span className="block text-sm text-soft">Rule {hit.ruleId}: {hit.source}.</span></span>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+/** Every way, ranked, the refused ones too: why it stands where it stands, the rules that spoke, and "use this instead". */
+export function Ranking({ finding }: { readonly finding: FindingPlan }) {
+  const { signed } = useOpenJob();
+  const [open, setOpen] = useState<string>();
+  const [instead, setInstead] = useState<Line>();
+  const lines = linesOf(finding);
+  if (lines.length === 0) return null;
+  const allowed = lines.filter((line) => line.status === 'allowed');
+  return (
+    <section aria-label="Every way, ranked">
+      <ol>
+        {lines.map((line) => {
+          const chosen = line.id === finding.chosen;
+          const place = allowed.indexOf(line);
+          return (
+            <li key={line.id} className="border-b border-rule py-1.5">
+              <div className="grid items-center gap-x-4 sm:grid-cols-[210px_1fr_auto]">
+                <div className={clsx(line.status === 'refused' && !chosen && 'text-soft')}>
+                  <p className="font-semibold">{line.name}</p>
+                  {chosen ? <p className="font-semibold text-pass">✓ chosen{finding.chosenBy ? ' by hand' : ''}</p> : line.status === 'refused' ? <p className="text-scrap">✕ refused</p> : line.status === 'shelf' ? <p className="text-rework">○ not on the shelf</p>
+                    : <span aria-hidden className="mt-1 block h-1.5 rounded-sm bg-copper/60" style={{ width: `${Math.max(20, 80 - place * 15)}%` }} />}
+                </div>
+                <p className={clsx(line.status === 'refused' && 'text-soft')}>{line.because === '' ? 'Allowed.' : line.because}</p>
+                <div className="flex items-center">
+                  <Button look="quiet" aria-expanded={open === line.id} onClick={() => setOpen(open === line.id ? undefined : line.id)}>Rules</Button>
+                  {!signed && !chosen && line.usable ? <Button look="quiet" onClick={() => setInstead(line)}>Use instead</Button> : null}
+                </div>
+              </div>
+              {open === line.id ? <Rules hits={line.hits} /> : null}
+            </li>
+          );
+        })}
+      </ol>
+      {instead ? <UseInstead findingId={finding.findingId} use={instead.id} name={instead.name} because={instead.because} onClose={() => setInstead(undefined)} /> : null}
+    </section>
+  );
+}

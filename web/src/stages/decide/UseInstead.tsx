@@ -1,0 +1,42 @@
+import { useState } from 'react';
+import { toast } from 'sonner';
+import type { CoverId, MethodId } from '@mendum/core';
+import { useChange } from '../../app/change.ts';
+import { Button } from '../../ui/button.tsx';
+import { Dialog } from '../../ui/dialog.tsx';
+import { TextArea } from '../../ui/field.tsx';
+import { useOpenJob } from '../job.ts';
+
+interface UseInsteadProps {
+  readonly findingId: string;
+  readonly use: MethodId | CoverId;
+  readonly name: string;
+  readonly because: string;
+  readonly onClose: () => void;
+}
+
+/** A choice against the ranking: it asks for a reason, which stays on the card, the sheet and the record. */
+export function UseInstead({ findingId, use, name, because, onClose }: UseInsteadProps) {
+  const { view } = useOpenJob();
+  const { change, busy } = useChange(view.id);
+  const [reason, setReason] = useState('');
+  const [wrong, setWrong] = useState<string>();
+  const take = async (): Promise<void> => {
+    if (reason.trim().length < 3) {
+      setWrong('Say why in a few words: somebody will read it in two years.');
+      return;
+    }
+    const outcome = await change('POST', '/choices', { findingId, use, reason: reason.trim() });
+    if (!outcome.ok) return;
+    toast.success(`${name} is used here`, { action: { label: 'Undo', onClick: () => void change('POST', '/choices', { findingId, use: null }) } });
+    onClose();
+  };
+  return (
+    <Dialog open onOpenChange={(open) => { if (!open) onClose(); }} title={`Use ${name.toLowerCase()} here`} about={because === '' ? undefined : because}>
+      <form className="grid gap-4" onSubmit={(event) => { event.preventDefault(); void take(); }}>
+        <TextArea label="Why?" value={reason} wrong={wrong} maxLength={2000} onChange={(event) => setReason(event.target.value)} />
+        <Button type="submit" look="copper" disabled={busy}>Use it, with this reason</Button>
+      </form>
+    </Dialog>
+  );
+}

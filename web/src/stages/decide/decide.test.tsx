@@ -1,0 +1,95 @@
+import { render, screen, waitFor } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { describe, expect, it } from 'vitest';
+import { circuitOf, findingOf, InJob, viewOf } from '../../test/job.tsx';
+import { standInServer, writesOf } from '../../test/server.ts';
+import { CutTable } from '../layout/CutTable.tsx';
+import { LayoutStage } from '../layout/LayoutStage.tsx';
+import { planFor } from '../../test/job.tsx';
+import { DecideStage } from './DecideStage.tsx';
+
+const two = () => viewOf([findingOf('F1'), findingOf('F2', { circuitId: 'C2', kind: 'cooked', fromMm: 700, toMm: 712 })]);
+
+describe('the cards', () => {
+  it('put what asks for a person on top', () => {
+    standInServer({});
+    render(<InJob view={two()}><DecideStage /></InJob>);
+    const cards = screen.getAllByRole('button', { name: /Function/ });
+    expect(cards[0]?.textContent).toContain('Function 2');
+    expect(cards[0]?.textContent).toContain('asks for you');
+    expect(cards[1]?.textContent).toContain('1 splice');
+  });
+
+  it('nothing found says where to go', () => {
+    standInServer({});
+    render(<InJob view={viewOf([])}><DecideStage /></InJob>);
+    expect(screen.getByRole('link', { name: 'Go to Survey' })).toBeTruthy();
+  });
+
+  it('another practice is sent with the version it was chosen on', async () => {
+    const sent = standInServer({ 'PUT /jobs/J/practice': { body: { version: 2 } } });
+    render(<InJob view={two()}><DecideStage /></InJob>);
+    await userEvent.selectOptions(screen.getByLabelText('Practice'), 'crimpOnly');
+    await waitFor(() => expect(writesOf(sent)).toMatchObject([{ body: { practiceId: 'crimpOnly', version: 1 } }]));
+  });
+
+  it('says when the plan is made from the shelf of the file', () => {
+    standInServer({});
+    render(<InJob view={{ ...two(), ownShelf: true }}><DecideStage /></InJob>);
+    expect(screen.getByText("Planned from the shelf that came in the job's file.")).toBeTruthy();
+  });
+});
+
+describe('a decision opened', () => {
+  it('says what, because of what, in figures', () => {
+    standInServer({});
+    render(<InJob view={viewOf([findingOf('F1')])}><DecideStage /></InJob>);
+    const article = screen.getByRole('article', { name: 'Decision on circuit 1' });
+    expect(screen.getByRole('heading', { name: 'One splice: sealed butt, middle' })).toBeTruthy();
+    expect(article.textContent).toContain('The cut loses 12 mm; the harness gives back 30: one splice reaches.');
+    expect(article.textContent).toContain('Sealed butt, middle: 2.5 mm² in 1.04–2.63 mm².');
+    expect(article.textContent).toContain('Tug≤ 111 N');
+  });
+
+  it('a choice against the ranking shows its reason and can be taken back', async () => {
+    const sent = standInServer({ 'POST /jobs/J/choices': { status: 201, body: {} } });
+    const chosen = { findingId: 'F1', use: 'clipSleeve' as const, reason: 'slimmer here', by: 'Marek', at: '2030-01-01T09:00:00Z' };
+    render(<InJob view={viewOf([findingOf('F1')], { job: { choices: [chosen] } })}><DecideStage /></InJob>);
+    expect(screen.getByText('Chosen by Marek:').parentElement?.textContent).toContain('slimmer here');
+    await userEvent.click(screen.getByRole('button', { name: 'Back to the ranking' }));
+    await waitFor(() => expect(writesOf(sent)).toMatchObject([{ body: { findingId: 'F1', use: null } }]));
+  });
+
+  it('a fuse above the wire asks for a person, with both figures', () => {
+    standInServer({});
+    const hot = viewOf([findingOf('F1')]);
+    const circuits = [circuitOf('1', { fuseA: 45 }), circuitOf('2')];
+    render(<InJob view={{ ...hot, job: { ...hot.job, harness: { ...hot.job.harness, circuits } } }}><DecideStage /></InJob>);
+    expect(screen.getByText(/The fuse of 45 A is above the/)).toBeTruthy();
+  });
+});
+
+describe('lay out', () => {
+  it('lists cut points from the connector in reading order', () => {
+    standInServer({});
+    const view = viewOf([findingOf('F1', { fromMm: 700, toMm: 705 }), findingOf('F2', { circuitId: 'C2', fromMm: 200, toMm: 205 })]);
+    render(<InJob view={view}><CutTable plans={planFor(view).findings} run={view.job.harness.runs[0]!} /></InJob>);
+    const rows = screen.getAllByRole('row').slice(1);
+    expect(rows.map((row) => row.querySelector('td')?.textContent)).toEqual(['2 Function 2', '1 Function 1']);
+    expect(rows[0]?.textContent).toContain('200 · 205');
+  });
+
+  it('says that nothing breaks a rule, or which rule is broken', () => {
+    standInServer({});
+    render(<InJob view={viewOf([findingOf('F1')])}><LayoutStage /></InJob>);
+    expect(screen.getByText('Nothing breaks a rule.')).toBeTruthy();
+  });
+
+  it('two splices pinned side by side are a lump, and it says so', () => {
+    standInServer({});
+    const pins = [{ findingId: 'F1', side: 'only' as const, centreMm: 506 }, { findingId: 'F2', side: 'only' as const, centreMm: 510 }];
+    render(<InJob view={viewOf([findingOf('F1'), findingOf('F2', { circuitId: 'C2' })], { job: { pins } })}><LayoutStage /></InJob>);
+    expect(screen.getByText('One rule is broken.')).toBeTruthy();
+    expect(screen.getByText(/lie side by side: a lump/)).toBeTruthy();
+  });
+});

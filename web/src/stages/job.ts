@@ -1,0 +1,25 @@
+import { createContext, useContext } from 'react';
+import type { Circuit, Finding, FindingPlan, Plan } from '@mendum/core';
+import type { JobView, StageName } from '@mendum/core/interchange';
+
+/** The job that is on the screen, with its plan and the finding that is picked. */
+export interface OpenJob {
+  readonly view: JobView;
+  readonly plan: Plan;
+  readonly selected: FindingPlan | undefined;
+  readonly select: (findingId: string) => void;
+  /** The address of a stage of this job, with the finding that is picked. */
+  readonly pathTo: (stage: StageName) => string;
+  readonly circuitOf: (circuitId: string) => Circuit;
+  readonly findingOf: (findingId: string) => Finding;
+  readonly nodeName: (nodeId: string) => string;
+  readonly signed: boolean;
+}
+
+export const JobContext = createContext<OpenJob | undefined>(undefined);
+
+export function useOpenJob(): OpenJob {
+  const job = useContext(JobContext);
+  if (!job) throw new Error('No job is open here.');
+  return job;
+}

@@ -1,0 +1,127 @@
+import { useState } from 'react';
+import { figure, lostStretch, type Finding } from '@mendum/core';
+import { useChange, type Outcome } from '../../app/change.ts';
+import { Button } from '../../ui/button.tsx';
+import { NumberField, Select, TextArea, TextField } from '../../ui/field.tsx';
+import { numberOf } from '../../ui/typed.ts';
+import { useOpenJob } from '../job.ts';
+import { CircuitPicker } from './CircuitPicker.tsx';
+import { findingsOf, runsOf, type Draft, type Wrongs } from './draft.ts';
+import { KindPicker } from './KindPicker.tsx';
+import { StaleNotice, type Stale } from './StaleNotice.tsx';
+import { WireFields } from './WireFields.tsx';
+
+interface FindingFormProps {
+  readonly start: Draft;
+  /** The version that an edit was made from; absent for a new finding. */
+  readonly version?: number | undefined;
+  readonly onSaved: (findings: readonly Finding[]) => void;
+  readonly onClose: () => void;
+}
+
+/** The stretch that is gone, as it follows from what is typed. */
+function LostWords({ draft }: { readonly draft: Draft }) {
+  const [fromMm, toMm, left, right] = [draft.fromMm, draft.toMm, draft.cutBackLeftMm, draft.cutBackRightMm].map(numberOf);
+  if (fromMm === undefined || toMm === undefined || left === undefined || right === undefined || !(toMm > fromMm)) return null;
+  const lost = lostStretch({ fromMm, toMm, cutBackLeftMm: left, cutBackRightMm: right } as Finding);
+  if (!Number.isFinite(lost.toMm - lost.fromMm)) return null;
+  return <p className="text-lg">Lost once cut back: <b className="figure">{figure(lost.toMm - lost.fromMm, 1)}</b> mm</p>;
+}
+
+/** Describes what was found: circuits, kind, place, cut-back, slack. Wrong fields say what is wrong and what to do; nothing typed is lost. */
+export function FindingForm({ start, version, onSaved, onClose }: FindingFormProps) {
+  const { view, nodeName } = useOpenJob();
+  const { harness } = view.job;
+  const { change, busy } = useChange(view.id);
+  const [draft, setDraft] = useState(start);
+  const [wrong, setWrong] = useState<Wrongs>({});
+  const [stale, setStale] = useState<Stale>();
+  const edit = version !== undefined;
+  const set = (part: Partial<Draft>): void => setDraft((now) => ({ ...now, ...part }));
+  const text = (key: 'fromMm' | 'toMm' | 'cutBackLeftMm' | 'cutBackRightMm' | 'slackMm' | 'freedEndMm' | 'strandsLost' | 'strandsTotal') =>
+    ({ value: draft[key], wrong: wrong[key], onChange: (event: { target: { value: string } }) => set({ [key]: event.target.value }) }) as const;
+  const allowedRuns = runsOf(harness.circuits, draft.circuitIds);
+  const run = harness.runs.find((one) => one.id === draft.runId);
+  const firstCircuit = harness.circuits.find((circuit) => circuit.id === draft.circuitIds[0]);
+  const [firstBranch] = draft.branchWires;
+
+  const refused = (outcome: Extract<Outcome, { ok: false }>): void => {
+    const { code, message, hint, field, details } = outcome.error;
+    if (code === 'STALE') setStale(details as Stale);
+    else setWrong({ [field?.split('/')[2] ?? 'job']: `${message} ${hint ?? ''}` });
+  };
+  const save = async (asVersion: number | undefined): Promise<void> => {
+    const result = findingsOf(draft, { ...view.job, findings: view.job.findings.filter((finding) => finding.id !== draft.id) });
+    setWrong(result.ok ? {} : result.wrong);
+    if (!result.ok) return;
+    for (const finding of result.findings) {
+      const outcome = edit ? await change('PUT', `/findings/${finding.id}`, { version: asVersion, finding }, { quiet: true }) : await change('POST', '/findings', { finding }, { quiet: true });
+      if (!outcome.ok) {
+        refused(outcome);
+        return;
+      }
+    }
+    onSaved(result.findings);
+  };
+  const submit = (event: { preventDefault: () => void }): void => {
+    event.preventDefault();
+    void save(version);
+  };
+
+  return (
+    <form onSubmit={submit} noValidate className="grid gap-5">
+      {stale ? <StaleNotice stale={stale} busy={busy} onKeepMine={() => { setStale(undefined); void save(stale.storedVersion); }} onTakeTheirs={onClose} /> : null}
+      <section>
+        <h3 className="mb-1 font-medium">{edit ? 'Circuit' : 'Circuit, or several that the damage runs across'}</h3>
+        <CircuitPicker circuits={harness.circuits} picked={draft.circuitIds} many={!edit} onPick={(circuitIds) => { const runs = runsOf(harness.circuits, circuitIds); set({ circuitIds, runId: runs.has(draft.runId) || runs.size === 0 ? draft.runId : ([...runs][0] ?? draft.runId) }); }} />
+        {wrong.circuitId === undefined ? null : <p className="mt-1 text-scrap" role="alert">{wrong.circuitId}</p>}
+      </section>
+      <section>
+        <h3 className="mb-1 font-medium">What is it?</h3>
+        <KindPicker kind={draft.kind} onPick={(kind) => set({ kind, branchWires: kind === 'addCircuit' && draft.branchWires.length === 0 && firstCircuit ? [firstCircuit.wire] : draft.branchWires })} />
+      </section>
+      {harness.runs.length > 1 ? (
+        <Select label="On which run?" value={draft.runId} wrong={wrong.runId} onChange={(event) => set({ runId: event.target.value })}>
+          {harness.runs.map((one) => <option key={one.id} value={one.id} disabled={allowedRuns.size > 0 && !allowedRuns.has(one.id)}>{`${one.name}, ${figure(one.lengthMm, 0)} mm from ${nodeName(one.fromNodeId)}`}</option>)}
+        </Select>
+      ) : null}
+      <div className="grid gap-3 sm:grid-cols-2">
+        <NumberField label={`From, mm off ${run ? nodeName(run.fromNodeId) : 'the start'}`} unit="mm" {...text('fromMm')} />
+        <NumberField label="To" unit="mm" {...text('toMm')} />
+        <NumberField label="Cut back towards the start" hint="Until copper is bright and the jacket supple." unit="mm" {...text('cutBackLeftMm')} />
+        <NumberField label="Cut back towards the end" unit="mm" {...text('cutBackRightMm')} />
+      </div>
+      <LostWords draft={draft} />
+      {draft.kind === 'strandsLost' ? (
+        <div className="grid gap-3 sm:grid-cols-2">
+          <NumberField label="Strands lost" unit="of" {...text('strandsLost')} />
+          <NumberField label="Strands in the wire" unit="all" {...text('strandsTotal')} />
+        </div>
+      ) : null}
+      {draft.kind === 'addCircuit' && firstBranch ? (
+        <section>
+          <h3 className="mb-1 font-medium">The wire that is added</h3>
+          <WireFields wire={firstBranch} onChange={(wire) => set({ branchWires: [wire, ...draft.branchWires.slice(1)] })} />
+        </section>
+      ) : null}
+      <div className="grid gap-3 sm:grid-cols-2">
+        <NumberField label="Slack, pulled together by hand" hint="Not measured counts as 0; measuring it might save a splice." unit="mm" {...text('slackMm')} />
+        <NumberField label="Widest thing on the freed end" hint="Terminal that a sleeve must pass; leave empty if no end can be freed." unit="mm" {...text('freedEndMm')} />
+      </div>
+      <section>
+        <label className="flex min-h-11 items-center gap-3">
+          <input type="checkbox" className="size-6 accent-(--copper)" checked={draft.farWire !== undefined} onChange={(event) => set({ farWire: event.target.checked ? firstCircuit?.wire : undefined })} />
+          The wire beyond the damage is another one
+        </label>
+        {draft.farWire ? <WireFields wire={draft.farWire} onChange={(farWire) => set({ farWire })} /> : null}
+      </section>
+      <TextField type="date" label="Temporary until" hint="Leave empty for a permanent repair. A temporary one comes back on its day." value={draft.temporaryUntil} onChange={(event) => set({ temporaryUntil: event.target.value })} />
+      <TextArea label="Note" value={draft.note} maxLength={2000} onChange={(event) => set({ note: event.target.value })} />
+      {wrong.job === undefined ? null : <p className="text-lg text-scrap" role="alert">{wrong.job}</p>}
+      <div className="sticky -bottom-5 -mx-6 -mb-5 flex gap-3 border-t border-rule bg-sheet px-6 py-3">
+        <Button type="submit" look="copper" disabled={busy} className="flex-1">{edit ? 'Save the finding' : draft.circuitIds.length > 1 ? `Add to ${draft.circuitIds.length} circuits` : 'Add the finding'}</Button>
+        <Button onClick={onClose}>Cancel</Button>
+      </div>
+    </form>
+  );
+}

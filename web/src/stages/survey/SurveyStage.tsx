@@ -1,0 +1,83 @@
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { toast } from 'sonner';
+import type { Finding } from '@mendum/core';
+import { useChange } from '../../app/change.ts';
+import { useKeys } from '../../app/useKeys.ts';
+import { ConnectorView } from '../../connector/ConnectorView.tsx';
+import { HarnessTree } from '../../draw/HarnessTree.tsx';
+import { RunDrawing } from '../../draw/RunDrawing.tsx';
+import { Button } from '../../ui/button.tsx';
+import { Dialog } from '../../ui/dialog.tsx';
+import { Empty } from '../../ui/empty.tsx';
+import { useOpenJob } from '../job.ts';
+import { draftOf, newDraft, type Draft } from './draft.ts';
+import { FindingForm } from './FindingForm.tsx';
+import { FindingsTable } from './FindingsTable.tsx';
+import { GateBlock } from './GateBlock.tsx';
+
+/** Make it safe, then mark what was found on the run, by drag or by form. */
+export function SurveyStage() {
+  const { view, plan, selected, select, nodeName, signed, pathTo } = useOpenJob();
+  const { change } = useChange(view.id);
+  const { harness, findings } = view.job;
+  const [runId, setRunId] = useState(selected?.runId ?? harness.runs[0]?.id ?? '');
+  const [form, setForm] = useState<{ readonly start: Draft; readonly version?: number | undefined }>();
+  const [connectorId, setConnectorId] = useState<string>();
+  const connectors = harness.nodes.flatMap((node) => (node.face ? [{ ...node, face: node.face }] : []));
+  const connector = connectors.find((node) => node.id === connectorId);
+  const run = harness.runs.find((one) => one.id === runId) ?? harness.runs[0];
+  const runPlan = plan.runs.find((one) => one.runId === run?.id);
+  const add = (): void => setForm({ start: newDraft([], run?.id ?? '', undefined, undefined) });
+  useKeys(signed ? {} : { a: add });
+
+  const takeBack = (added: readonly Finding[]): void => void Promise.all(added.map((finding) => change('DELETE', `/findings/${finding.id}`, { version: 1 })));
+  const saved = (made: readonly Finding[]): void => {
+    const isNew = form?.version === undefined;
+    const before = findings.find((finding) => finding.id === made[0]?.id);
+    const version = form?.version;
+    setForm(undefined);
+    if (made[0]) select(made[0].id);
+    toast.success(isNew ? `${made.length === 1 ? 'Finding' : `${made.length} findings`} added` : 'Finding saved', {
+      action: { label: 'Undo', onClick: () => { if (isNew) takeBack(made); else if (before && version !== undefined) void change('PUT', `/findings/${before.id}`, { version: version + 1, finding: before }); } },
+    });
+  };
+  const remove = async (finding: Finding): Promise<void> => {
+    const outcome = await change('DELETE', `/findings/${finding.id}`, { version: view.findingVersions[finding.id] ?? 1 });
+    if (outcome.ok) toast('Finding removed', { action: { label: 'Undo', onClick: () => void change('POST', '/findings', { finding }) } });
+  };
+
+  return (
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-5">
+      <GateBlock />
+      <section aria-label="Harness">
+        {harness.runs.length > 1 ? <HarnessTree harness={harness} findings={findings} runId={run?.id ?? ''} onPick={setRunId} /> : null}
+        {connectors.length === 0 ? null : (
+          <p className="flex flex-wrap items-center gap-x-2"><span className="text-soft">Connector faces:</span>{connectors.map((node) => <Button key={node.id} look="quiet" onClick={() => setConnectorId(node.id)}>{node.name}</Button>)}</p>
+        )}
+        <div className="-mb-11 flex items-baseline gap-3 pt-2">
+          <h2 className="text-xl font-semibold">{run?.name}</h2>
+          {signed ? null : <p className="text-soft max-md:hidden">Drag along a wire to mark damage, or tap it.</p>}
+        </div>
+        {run && runPlan ? (
+          <RunDrawing key={run.id} run={run} fromName={nodeName(run.fromNodeId)} circuits={harness.circuits.filter((circuit) => circuit.runIds.includes(run.id))} findings={findings.filter((finding) => finding.runId === run.id)} runPlan={runPlan} selectedId={selected?.findingId}
+            onMark={signed ? undefined : (circuitIds, fromMm, toMm) => setForm({ start: newDraft(circuitIds, run.id, fromMm, toMm) })} />
+        ) : null}
+      </section>
+      <section aria-label="Findings">
+        <div className="mb-2 flex flex-wrap items-center gap-4">
+          <h2 className="text-xl font-semibold">Found</h2>
+          {signed ? null : <Button onClick={add}>Add a finding</Button>}
+          {plan.gate.open && findings.length > 0 ? <Link to={pathTo('decide')} className="ml-auto inline-flex min-h-11 items-center rounded-sm bg-copper px-6 text-lg font-semibold text-oncopper">On to Decide</Link> : null}
+        </div>
+        {findings.length === 0 ? <Empty title="Nothing marked yet">Go along the harness from {run ? nodeName(run.fromNodeId) : 'its connector'} and mark what you see: drag along a wire above, or press “Add a finding”.</Empty> : <FindingsTable onEdit={(finding) => setForm({ start: draftOf(finding), version: view.findingVersions[finding.id] ?? 1 })} onRemove={(finding) => void remove(finding)} />}
+      </section>
+      <Dialog shape="wide" open={connector !== undefined} onOpenChange={(open) => { if (!open) setConnectorId(undefined); }} title={`Connector ${connector?.name ?? ''}`}>
+        {connector ? <ConnectorView key={connector.id} node={connector} circuits={harness.circuits} nodeName={nodeName} /> : null}
+      </Dialog>
+      <Dialog shape="sheet"  open={form !== undefined} onOpenChange={(open) => { if (!open) setForm(undefined); }} title={form?.version === undefined ? 'What was found' : 'Change the finding'}>
+        {form ? <FindingForm key={form.start.id} start={form.start} version={form.version} onSaved={saved} onClose={() => setForm(undefined)} /> : null}
+      </Dialog>
+    </div>
+  );
+}

@@ -1,0 +1,99 @@
+import { v4 as uuid } from 'uuid';
+import { checkFinding, checkOverlap, type Circuit, type Finding, type FindingKind, type Job, type JobProblem, type WireSpec } from '@mendum/core';
+import { numberOf } from '../../ui/typed.ts';
+
+/** A finding as it is being typed: text until it is checked. Lengths in mm. */
+export interface Draft {
+  readonly id: string;
+  readonly circuitIds: readonly string[];
+  readonly runId: string;
+  readonly kind: FindingKind;
+  readonly fromMm: string;
+  readonly toMm: string;
+  readonly cutBackLeftMm: string;
+  readonly cutBackRightMm: string;
+  readonly slackMm: string;
+  readonly freedEndMm: string;
+  readonly strandsLost: string;
+  readonly strandsTotal: string;
+  readonly branchWires: readonly WireSpec[];
+  readonly farWire: WireSpec | undefined;
+  readonly temporaryUntil: string;
+  readonly note: string;
+}
+
+const shown = (value: number | undefined): string => (value === undefined ? '' : String(value));
+
+/** A new draft on some circuits and a stretch. */
+export function newDraft(circuitIds: readonly string[], runId: string, fromMm: number | undefined, toMm: number | undefined): Draft {
+  return {
+    id: uuid(), circuitIds, runId, kind: 'parted', fromMm: shown(fromMm), toMm: shown(toMm), cutBackLeftMm: '0', cutBackRightMm: '0', slackMm: '', freedEndMm: '',
+    strandsLost: '', strandsTotal: '', branchWires: [], farWire: undefined, temporaryUntil: '', note: '',
+  };
+}
+
+/** The draft of a finding that is there. */
+export function draftOf(finding: Finding): Draft {
+  return {
+    id: finding.id, circuitIds: [finding.circuitId], runId: finding.runId, kind: finding.kind, fromMm: shown(finding.fromMm), toMm: shown(finding.toMm),
+    cutBackLeftMm: shown(finding.cutBackLeftMm), cutBackRightMm: shown(finding.cutBackRightMm), slackMm: shown(finding.slackMm), freedEndMm: shown(finding.freedEndMm),
+    strandsLost: finding.kind === 'strandsLost' ? shown(finding.strandsLost) : '', strandsTotal: finding.kind === 'strandsLost' ? shown(finding.strandsTotal) : '',
+    branchWires: finding.kind === 'addCircuit' ? finding.branchWires : [], farWire: finding.farWire, temporaryUntil: finding.temporaryUntil ?? '', note: finding.note ?? '',
+  };
+}
+
+/** What is wrong with a draft, by field; `job` is for what concerns no field of its own. */
+export type Wrongs = Readonly<Record<string, string>>;
+
+export type DraftResult = { readonly ok: true; readonly findings: readonly Finding[] } | { readonly ok: false; readonly wrong: Wrongs };
+
+const MUST = ['fromMm', 'toMm', 'cutBackLeftMm', 'cutBackRightMm'] as const;
+
+const fieldOf = (problem: JobProblem): string => problem.pointer.split('/')[2] ?? 'job';
+
+function build(draft: Draft, circuitId: string, id: string): Finding {
+  const optional = (text: string): { readonly value?: number } => (text.trim() === '' ? {} : { value: numberOf(text) });
+  const slack = optional(draft.slackMm).value;
+  const freed = optional(draft.freedEndMm).value;
+  const base = {
+    id, circuitId, runId: draft.runId, fromMm: numberOf(draft.fromMm), toMm: numberOf(draft.toMm), cutBackLeftMm: numberOf(draft.cutBackLeftMm), cutBackRightMm: numberOf(draft.cutBackRightMm),
+    ...(slack === undefined ? {} : { slackMm: slack }), ...(freed === undefined ? {} : { freedEndMm: freed }), ...(draft.farWire ? { farWire: draft.farWire } : {}),
+    ...(draft.temporaryUntil === '' ? {} : { temporaryUntil: draft.temporaryUntil }), ...(draft.note.trim() === '' ? {} : { note: draft.note.trim() }),
+  };
+  if (draft.kind === 'strandsLost') return { ...base, kind: draft.kind, strandsLost: numberOf(draft.strandsLost), strandsTotal: numberOf(draft.strandsTotal) };
+  if (draft.kind === 'addCircuit') return { ...base, kind: draft.kind, branchWires: draft.branchWires };
+  return { ...base, kind: draft.kind };
+}
+
+/** Checks a draft and makes its findings, one for each circuit; the first keeps the draft's id. */
+export function findingsOf(draft: Draft, job: Job): DraftResult {
+  const wrong: Record<string, string> = {};
+  for (const key of MUST) if (!Number.isFinite(numberOf(draft[key]))) wrong[key] = 'Give a length in mm.';
+  for (const key of ['slackMm', 'freedEndMm'] as const) {
+    if (draft[key].trim() !== '' && !(numberOf(draft[key]) >= 0)) wrong[key] = 'Give a length of 0 mm or more, or leave it empty.';
+  }
+  for (const key of ['cutBackLeftMm', 'cutBackRightMm'] as const) if (numberOf(draft[key]) < 0) wrong[key] = 'A cut-back is 0 mm or more.';
+  if (draft.circuitIds.length === 0) wrong.circuitId = 'Pick the circuit that it is on.';
+  if (draft.kind === 'strandsLost') {
+    for (const key of ['strandsLost', 'strandsTotal'] as const) {
+      const count = numberOf(draft[key]);
+      if (!Number.isInteger(count) || count < 1) wrong[key] = 'Count the strands: a whole number from 1.';
+    }
+  }
+  if (draft.kind === 'addCircuit' && draft.branchWires.length === 0) wrong.branchWires = 'Say which wire is added.';
+  if (Object.keys(wrong).length > 0) return { ok: false, wrong };
+  const findings = draft.circuitIds.map((circuitId, index) => build(draft, circuitId, index === 0 ? draft.id : uuid()));
+  for (const finding of findings) {
+    for (const problem of [...checkFinding(finding, job, '/finding'), ...checkOverlap(finding, job.findings, '/finding')]) {
+      wrong[fieldOf(problem)] ??= `${problem.message} ${problem.hint}`;
+    }
+  }
+  return Object.keys(wrong).length > 0 ? { ok: false, wrong } : { ok: true, findings };
+}
+
+/** The runs that every picked circuit goes through. */
+export const runsOf = (circuits: readonly Circuit[], circuitIds: readonly string[]): ReadonlySet<string> => {
+  const picked = circuits.filter((circuit) => circuitIds.includes(circuit.id));
+  const [first] = picked;
+  return new Set((first?.runIds ?? []).filter((id) => picked.every((circuit) => circuit.runIds.includes(id))));
+};

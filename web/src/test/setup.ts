@@ -1,0 +1,18 @@
+import { cleanup } from '@testing-library/react';
+import { afterEach } from 'vitest';
+
+// What jsdom lacks and Radix and the drawings ask for.
+globalThis.ResizeObserver ??= class {
+  observe(): void { /* sizes never change here */ }
+  unobserve(): void { /* nothing to stop */ }
+  disconnect(): void { /* nothing to stop */ }
+};
+Element.prototype.scrollIntoView ??= () => undefined;
+Element.prototype.hasPointerCapture ??= () => false;
+Element.prototype.setPointerCapture ??= () => undefined;
+Element.prototype.releasePointerCapture ??= () => undefined;
+
+afterEach(() => {
+  cleanup();
+  localStorage.clear();
+});

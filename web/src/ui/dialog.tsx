@@ -1,0 +1,48 @@
+import type { ReactNode } from 'react';
+import clsx from 'clsx';
+import { X } from 'lucide-react';
+import { Dialog as Radix } from 'radix-ui';
+
+interface DialogProps {
+  readonly open: boolean;
+  readonly onOpenChange: (open: boolean) => void;
+  readonly title: string;
+  readonly about?: string | undefined;
+  readonly children: ReactNode;
+  /** A sheet from the right for long forms; a box in the middle for short questions, a wide one for drawings. */
+  readonly shape?: 'box' | 'sheet' | 'wide';
+  /** Without a way out, for the one question that must be answered. */
+  readonly firm?: boolean;
+}
+
+export function Dialog({ open, onOpenChange, title, about, children, shape = 'box', firm = false }: DialogProps) {
+  const hold = (event: Event): void => {
+    if (firm) event.preventDefault();
+  };
+  return (
+    <Radix.Root open={open} onOpenChange={onOpenChange}>
+      <Radix.Portal>
+        <Radix.Overlay className="no-print fixed inset-0 z-40 bg-black/45" />
+        <Radix.Content
+          onEscapeKeyDown={hold}
+          onInteractOutside={hold}
+          {...(about === undefined ? { 'aria-describedby': undefined } : {})}
+          className={clsx('fixed z-50 flex flex-col bg-sheet text-ink shadow-2xl', shape === 'sheet' ? 'inset-y-0 right-0 w-full max-w-[620px]' : 'top-1/2 left-1/2 max-h-[94dvh] -translate-x-1/2 -translate-y-1/2 rounded-sm border border-rule', shape === 'wide' && 'w-[min(1160px,96vw)]', shape === 'box' && 'w-[min(560px,94vw)]')}
+        >
+          <div className="flex items-start gap-4 border-b border-rule px-6 py-4">
+            <div className="min-w-0 flex-1">
+              <Radix.Title className="text-2xl font-semibold">{title}</Radix.Title>
+              {about === undefined ? null : <Radix.Description className="mt-1 text-soft">{about}</Radix.Description>}
+            </div>
+            {firm ? null : (
+              <Radix.Close className="-mr-2 inline-flex size-11 items-center justify-center rounded-sm hover:bg-wash" aria-label="Close">
+                <X aria-hidden />
+              </Radix.Close>
+            )}
+          </div>
+          <div className="min-h-0 flex-1 overflow-y-auto px-6 py-5">{children}</div>
+        </Radix.Content>
+      </Radix.Portal>
+    </Radix.Root>
+  );
+}
