@@ -53,7 +53,7 @@ test('a finding is changed and removed by its row, and a removal can be taken ba
   await expect(table.getByRole('row', { name: /21 Tail lamp left/ })).toContainText('90');
   await table.getByRole('button', { name: 'Remove the finding on circuit 24' }).click();
   await expect(table.getByRole('row')).toHaveCount(3);
-  await page.locator('[data-sonner-toast]', { hasText: 'Finding removed' }).getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('status', { name: 'What was done' }).filter({ hasText: 'Finding removed' }).getByRole('button', { name: 'Undo' }).click();
   await expect(table.getByRole('row')).toHaveCount(4);
 });
 

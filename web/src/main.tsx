@@ -8,7 +8,6 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { Provider } from 'react-redux';
 import { RouterProvider } from 'react-router/dom';
-import { Toaster } from 'sonner';
 import { router } from './app/router.tsx';
 import { keepInStep, makeStore } from './app/store.ts';
 
@@ -21,7 +20,6 @@ if (root) {
     <StrictMode>
       <Provider store={store}>
         <RouterProvider router={router} />
-        <Toaster position="bottom-right" toastOptions={{ className: '!bg-sheet !text-ink !border-rule !rounded-sm !text-lg', descriptionClassName: '!text-soft' }} />
       </Provider>
     </StrictMode>,
   );

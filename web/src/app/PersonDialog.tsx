@@ -1,10 +1,10 @@
 import { useState } from 'react';
-import { toast } from 'sonner';
 import { v4 as uuid } from 'uuid';
 import { Button } from '../ui/button.tsx';
 import { Dialog } from '../ui/dialog.tsx';
 import { TextField } from '../ui/field.tsx';
 import { usePeopleQuery, useWriteMutation } from './api.ts';
+import { notify } from './notice.ts';
 import { useAppDispatch, useAppSelector } from './store.ts';
 import { personChosen } from './view.ts';
 
@@ -20,7 +20,7 @@ export function PersonDialog({ open, onClose }: { readonly open: boolean; readon
     setName('');
     onClose();
     const result = await write({ method: 'POST', path: '/people', body: { writeId: uuid(), by: chosen } });
-    if ('error' in result && result.error) toast.message('The name is kept on this device; the server will hear of it with the next thing you save.');
+    if ('error' in result && result.error) notify('The name is kept on this device; the server will hear of it with the next thing you save.');
   };
   const submit = (event: { preventDefault: () => void }): void => {
     event.preventDefault();

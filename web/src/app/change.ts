@@ -1,7 +1,7 @@
-import { toast } from 'sonner';
 import { v4 as uuid } from 'uuid';
 import type { ErrorBody } from '@mendum/core/interchange';
 import { useTickMutation, useWriteMutation, type Write } from './api.ts';
+import { notify } from './notice.ts';
 import { useAppSelector } from './store.ts';
 
 /** What came of a write: the server's answer, or its error in the one shape. */
@@ -18,7 +18,7 @@ export function errorOf(thrown: unknown): ErrorBody['error'] {
 
 /** Says what went wrong and what to do. */
 export const showError = (error: ErrorBody['error']): void => {
-  toast.error(error.message, { description: error.hint, duration: 9000 });
+  notify(error.message, { hint: error.hint, wrong: true });
 };
 
 /** Sends writes in the name of the person at the bench. Errors are shown unless the caller takes them with `quiet`. */

@@ -1,7 +1,7 @@
 import { useState, type ChangeEvent } from 'react';
 import { useNavigate } from 'react-router';
-import { toast } from 'sonner';
 import { useChange } from '../app/change.ts';
+import { notify } from '../app/notice.ts';
 import { Dialog } from '../ui/dialog.tsx';
 
 /** Largest file that is read, bytes; the server reads no more either. */
@@ -28,7 +28,7 @@ export function ImportJob({ onClose }: { readonly onClose: () => void }) {
     }
     const outcome = await change('POST', '/jobs/import', { text: await file.text() }, { quiet: true });
     if (outcome.ok) {
-      toast.success(`Imported as job ${String(outcome.data.number)}`);
+      notify(`Imported as job ${String(outcome.data.number)}`);
       void navigate(`/jobs/${String(outcome.data.id)}/survey`);
       return;
     }

@@ -77,7 +77,7 @@ export function JobPage() {
   const Screen = SCREENS[stage];
   return (
     <JobContext value={open}>
-      <div className="flex min-h-dvh flex-col">
+      <div className="flex min-h-[calc(100dvh-var(--notice,0px))] flex-col">
         <JobHead stage={stage} states={stageStates(open.view, open.plan)} />
         <div className="flex flex-1 flex-col px-6 py-5"><Screen /></div>
         <JobFoot onKeys={() => setKeysShown(true)} />

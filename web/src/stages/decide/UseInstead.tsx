@@ -1,7 +1,7 @@
 import { useState } from 'react';
-import { toast } from 'sonner';
 import type { CoverId, MethodId } from '@mendum/core';
 import { useChange } from '../../app/change.ts';
+import { notify } from '../../app/notice.ts';
 import { Button } from '../../ui/button.tsx';
 import { Dialog } from '../../ui/dialog.tsx';
 import { TextArea } from '../../ui/field.tsx';
@@ -28,7 +28,7 @@ export function UseInstead({ findingId, use, name, because, onClose }: UseInstea
     }
     const outcome = await change('POST', '/choices', { findingId, use, reason: reason.trim() });
     if (!outcome.ok) return;
-    toast.success(`${name} is used here`, { action: { label: 'Undo', onClick: () => void change('POST', '/choices', { findingId, use: null }) } });
+    notify(`${name} is used here`, { undo: () => void change('POST', '/choices', { findingId, use: null }) });
     onClose();
   };
   return (

@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { toast } from 'sonner';
 import type { Finding } from '@mendum/core';
 import { useChange } from '../../app/change.ts';
+import { notify } from '../../app/notice.ts';
 import { useKeys } from '../../app/useKeys.ts';
 import { ConnectorView } from '../../connector/ConnectorView.tsx';
 import { HarnessTree } from '../../draw/HarnessTree.tsx';
@@ -38,13 +38,13 @@ export function SurveyStage() {
     const version = form?.version;
     setForm(undefined);
     if (made[0]) select(made[0].id);
-    toast.success(isNew ? `${made.length === 1 ? 'Finding' : `${made.length} findings`} added` : 'Finding saved', {
-      action: { label: 'Undo', onClick: () => { if (isNew) takeBack(made); else if (before && version !== undefined) void change('PUT', `/findings/${before.id}`, { version: version + 1, finding: before }); } },
+    notify(isNew ? `${made.length === 1 ? 'Finding' : `${made.length} findings`} added` : 'Finding saved', {
+      undo: () => { if (isNew) takeBack(made); else if (before && version !== undefined) void change('PUT', `/findings/${before.id}`, { version: version + 1, finding: before }); },
     });
   };
   const remove = async (finding: Finding): Promise<void> => {
     const outcome = await change('DELETE', `/findings/${finding.id}`, { version: view.findingVersions[finding.id] ?? 1 });
-    if (outcome.ok) toast('Finding removed', { action: { label: 'Undo', onClick: () => void change('POST', '/findings', { finding }) } });
+    if (outcome.ok) notify('Finding removed', { undo: () => void change('POST', '/findings', { finding }) });
   };
 
   return (
