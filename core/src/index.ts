@@ -2,6 +2,7 @@ export * from './units/index.ts';
 export * from './wire/index.ts';
 export * from './connector/index.ts';
 export * from './harness/index.ts';
+export * from './pinout/index.ts';
 export * from './damage/index.ts';
 export * from './catalogue/index.ts';
 export * from './practice/index.ts';

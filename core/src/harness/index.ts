@@ -1,8 +1,9 @@
 export type {
-  Area, Cavity, Circuit, CircuitKind, Feature, FeatureKind, Harness, HarnessNode, KeepOut, Moisture, NodeKind, Run, Vibration, Zone,
+  Area, Cavity, CavityFitting, Circuit, CircuitKind, Feature, FeatureKind, Harness, HarnessNode, KeepOut, Moisture, NodeKind, Run, SealState, TerminalFamily, Vibration, Zone,
 } from './types.ts';
-export { CIRCUIT_KINDS, AREAS, MOISTURES, VIBRATIONS, NODE_KINDS, FEATURE_KINDS } from './types.ts';
+export { CIRCUIT_KINDS, AREAS, MOISTURES, VIBRATIONS, NODE_KINDS, FEATURE_KINDS, SEAL_STATES, TERMINAL_FAMILIES } from './types.ts';
 export { ambientC, isVibrating, isStill, vibrationInWords, moistureInWords, AMBIENT_BY_AREA_C } from './zone.ts';
 export { keepOuts, flexStretches } from './keepOuts.ts';
 export type { Clearances } from './keepOuts.ts';
+export { routeBetween } from './route.ts';
 export { countsAsLoaded, isPowerKind, KIND_WORDS } from './circuits.ts';

@@ -3,7 +3,8 @@ import type { FeatureKind, HarnessNode, KeepOut, NodeKind, Run } from './types.t
 /** How far a splice's body stays from each kind of thing, edge to edge, mm. */
 export type Clearances = Record<Exclude<FeatureKind, 'flex'> | 'connector', number>;
 
-const clearanceOfNode = (kind: NodeKind, clear: Clearances): number => (kind === 'end' ? 0 : clear[kind]);
+/** An earlier splice that stays keeps bodies as far off as a branch does: 40 from edge to edge, usually. */
+const clearanceOfNode = (kind: NodeKind, clear: Clearances): number => (kind === 'end' ? 0 : clear[kind === 'splice' ? 'branch' : kind]);
 
 /**
  * The stretches of a run that no body may enter, clearances included: connector backs, branches, grommets, clips at the

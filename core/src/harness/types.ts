@@ -1,8 +1,22 @@
 import type { ConnectorFace, LockFamily } from '../connector/index.ts';
 import type { WireSpec } from '../wire/index.ts';
 
-export const NODE_KINDS = ['connector', 'branch', 'grommet', 'clip', 'end'] as const;
+export const NODE_KINDS = ['connector', 'branch', 'grommet', 'clip', 'splice', 'end'] as const;
 export type NodeKind = (typeof NODE_KINDS)[number];
+
+/** Terminal families by male width in mm, round pins by their size, and what is not in a housing. */
+export const TERMINAL_FAMILIES = ['0.64', '1.5', '2.8', '6.3', 'pin20', 'pin16', 'pin12'] as const;
+export type TerminalFamily = (typeof TERMINAL_FAMILIES)[number];
+
+/** What keeps water out of a cavity: its wire's seal, a plug, nothing because it needs none, or nothing though it should. */
+export const SEAL_STATES = ['seal', 'plug', 'none', 'missing'] as const;
+export type SealState = (typeof SEAL_STATES)[number];
+
+/** What sits in a cavity besides its wire. */
+export interface CavityFitting {
+  readonly terminal?: TerminalFamily | undefined;
+  readonly seal?: SealState | undefined;
+}
 
 /** A named point of the harness between two runs or at the end of one. */
 export interface HarnessNode {
@@ -15,6 +29,8 @@ export interface HarnessNode {
   readonly face?: ConnectorFace | undefined;
   /** How its terminals are held. */
   readonly lock?: LockFamily | undefined;
+  /** Terminal family and seal by cavity. */
+  readonly fittings?: Readonly<Record<string, CavityFitting>> | undefined;
 }
 
 export const VIBRATIONS = ['none', 'low', 'moderate', 'high'] as const;
@@ -93,7 +109,7 @@ export interface Harness {
 
 /** A stretch, clearance included, that no part of a splice's body may enter; touching its edge is allowed. */
 export interface KeepOut {
-  readonly kind: FeatureKind | 'connector' | 'end';
+  readonly kind: FeatureKind | 'connector' | 'splice' | 'end';
   readonly name: string;
   readonly fromMm: number;
   readonly toMm: number;

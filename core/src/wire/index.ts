@@ -10,3 +10,7 @@ export { airAt } from './air.ts';
 export { allowedCurrentA, conductorTemperatureC, bundleFactor } from './current.ts';
 export { COLOURS, colourInWords, isColour } from './colour.ts';
 export type { ColourName, WireColour } from './colour.ts';
+export { COLOUR_SYSTEMS, COLOUR_SYSTEM_WORDS } from './colourSystems.ts';
+export type { ColourSystem } from './colourSystems.ts';
+export { judgeColourSystem, readColour } from './colourWords.ts';
+export type { ColourReading, SystemEvidence, SystemVerdict } from './colourWords.ts';

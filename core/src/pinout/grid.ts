@@ -1,0 +1,80 @@
+import { saysSameAsAbove } from './cells.ts';
+import { matchHeaders } from './headers.ts';
+import type { PinoutField, PinoutProblem } from './types.ts';
+
+/** One line of the sheet with its cells by field, "as above" already filled in. */
+export interface GridRow {
+  readonly line: number;
+  readonly cells: Partial<Record<PinoutField, string>>;
+  /** The connector of the heading that it stands under. */
+  readonly under?: string | undefined;
+}
+
+interface Grid {
+  readonly rows: readonly GridRow[];
+  readonly skipped: readonly { readonly line: number; readonly text: string }[];
+  readonly problems: readonly PinoutProblem[];
+}
+
+/** Fields in which an empty cell of a filled row is a merged one, and repeats what stands above. */
+const MERGED: ReadonlySet<PinoutField> = new Set(['fromConnector', 'toConnector']);
+
+/** A column as a spreadsheet letters it: 0 is A, 26 is AA. */
+export function columnLetter(index: number): string {
+  const rest = index % 26;
+  return (index >= 26 ? columnLetter(Math.floor(index / 26) - 1) : '') + String.fromCharCode(65 + rest);
+}
+
+/** The connector that a heading line names: "Connector X32", "X32", "Plug X32 (6-way)". */
+function connectorOfHeading(text: string, known: readonly string[]): string | undefined {
+  const plain = text.trim();
+  const named = known.find((name) => name.toLowerCase() === plain.toLowerCase());
+  return named ?? /^(?:connector|conn\.?|plug|housing|stecker)\s*:?\s+([^\s:,(]+)/i.exec(plain)?.[1];
+}
+
+/** Sorts the lines under the headers: blank ones and headings aside, repeated headers aside, the rest with their cells by field. */
+export function gridOf(rows: readonly (readonly string[])[], fields: readonly (PinoutField | null)[], start: number, firstLine: number, knownConnectors: readonly string[], headerOf: (index: number) => string): Grid {
+  const out: GridRow[] = [];
+  const skipped: { line: number; text: string }[] = [];
+  const problems: PinoutProblem[] = [];
+  const above = new Map<PinoutField, string>();
+  const known = fields.filter((field) => field !== null).length;
+  let under: string | undefined;
+  rows.slice(start).forEach((row, at) => {
+    const line = firstLine + start + at;
+    const filled = row.map((cell) => cell.trim()).filter((cell) => cell !== '');
+    if (filled.length === 0) return;
+    const [first = ''] = filled;
+    if (known > 1 && filled.length === 1) {
+      const connector = connectorOfHeading(first, knownConnectors);
+      if (connector !== undefined) {
+        under = connector;
+        above.clear();
+      }
+      if (connector !== undefined || !/^\d/.test(first)) {
+        skipped.push({ line, text: first });
+        return;
+      }
+    }
+    if (filled.every((cell) => /^[-=_*.]{2,}$/.test(cell)) || matchHeaders(row).filter((field) => field !== null).length >= Math.max(2, Math.ceil(known * 0.7))) {
+      skipped.push({ line, text: filled.join(' ') });
+      return;
+    }
+    const cells: Partial<Record<PinoutField, string>> = {};
+    fields.forEach((field, index) => {
+      if (field === null) return;
+      let cell = (row[index] ?? '').trim();
+      if (saysSameAsAbove(cell) || (cell === '' && MERGED.has(field))) {
+        const value = above.get(field);
+        if (value === undefined && cell !== '') problems.push({ line, column: `${columnLetter(index)}, ${headerOf(index)}`, value: cell, why: 'It says “as above”, and nothing stands above it.', remedy: 'Write the value itself.' });
+        cell = value ?? '';
+      }
+      if (cell === '') return;
+      cells[field] = cell;
+      above.set(field, cell);
+    });
+    if (Object.keys(cells).length === 0) skipped.push({ line, text: filled.join(' ') });
+    else out.push({ line, cells, under });
+  });
+  return { rows: out, skipped, problems };
+}

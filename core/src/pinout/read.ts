@@ -1,0 +1,193 @@
+import { judgeColourSystem, type WireSpec } from '../wire/index.ts';
+import { routeBetween, type Cavity, type Circuit, type Run } from '../harness/index.ts';
+import { kindFromFunction, readAmps, readKind, saysNothing } from './cells.ts';
+import { EndFinder } from './ends.ts';
+import { readFittings } from './fittings.ts';
+import { columnLetter, gridOf, type GridRow } from './grid.ts';
+import { findHeaderRow, groupsAbove, matchHeaders } from './headers.ts';
+import { joinHalves, type HalfRow } from './halves.ts';
+import { colourText, judgeBareSizes, wireOf, type Blame } from './wires.ts';
+import type { BareSize, ColumnMatch, PinoutChoices, PinoutField, PinoutHarness, PinoutProblem, PinoutQuestion, PinoutReading, PinoutRow, Sheet } from './types.ts';
+
+/** Most lines and columns that are read at once. */
+export const PINOUT_MOST_LINES = 5000;
+const COLUMNS_MOST = 100;
+const TEXT_MOST = 200;
+const NUMBER_MOST = 20;
+
+const whole = (value: string, why: string, remedy: string): PinoutProblem => ({ line: 0, value, why, remedy });
+
+function matchColumns(rows: readonly (readonly string[])[], headerRow: number, choices: PinoutChoices): ColumnMatch[] {
+  const width = Math.max(0, ...rows.map((row) => row.length));
+  const headers = rows[headerRow] ?? [];
+  const matched = headerRow < 0 ? [] : matchHeaders(Array.from({ length: width }, (_, index) => headers[index] ?? ''), groupsAbove(rows, headerRow));
+  return Array.from({ length: width }, (_, index) => {
+    const chosen = choices.columns?.[index];
+    return { index, letter: columnLetter(index), header: headerRow < 0 ? '' : (headers[index] ?? '').trim(), field: chosen === undefined ? (matched[index] ?? null) : chosen, samples: rows.slice(headerRow + 1).map((row) => (row[index] ?? '').trim()).filter((cell) => cell !== '').slice(0, 3) };
+  });
+}
+
+/** A circuit's id from its number: the stored one's when the harness has it already. */
+const idOf = (number: string, harness: PinoutHarness): string => harness.circuits.find((one) => one.number === number)?.id ?? `C${number.replace(/[\s/#]+/g, '-')}`;
+
+function runsOf(text: string | undefined, from: Cavity, to: Cavity, runs: readonly Run[], blame: Blame): readonly string[] {
+  if (text === undefined || saysNothing(text)) return routeBetween(runs, from.nodeId, to.nodeId) ?? [];
+  return text.split(';').flatMap((part) => {
+    const name = part.trim();
+    const run = runs.find((one) => one.name.toLowerCase() === name.toLowerCase() || one.id === name);
+    if (!run) blame('runs', `The harness has no run “${name}”.`, runs.length === 0 ? 'Leave the column out; the way is found from the ends.' : `Runs are ${runs.map((one) => one.name).join('; ')}.`);
+    return run ? [run.id] : [];
+  });
+}
+
+interface Settled {
+  readonly harness: PinoutHarness;
+  readonly choices: PinoutChoices;
+  readonly colours: ReturnType<typeof judgeColourSystem>['system'];
+  readonly bare: BareSize | undefined;
+  readonly finder: EndFinder;
+}
+
+/** What the line says of the circuit itself: number, function, kind, wire, currents. Everything that is wrong is blamed on its cell. */
+function circuitPart(row: GridRow, settled: Settled, blame: Blame): HalfRow['part'] & { readonly wire: WireSpec | undefined } {
+  const { cells } = row;
+  const notes: string[] = [];
+  const words = cells.function ?? '';
+  if (words.length > TEXT_MOST) blame('function', `The function has ${words.length} characters.`, `Shorten it to ${TEXT_MOST}.`);
+  if ((cells.number ?? '').length > NUMBER_MOST) blame('number', `The circuit number has ${(cells.number ?? '').length} characters.`, `Shorten it to ${NUMBER_MOST}.`);
+  const kindRead = cells.kind === undefined || saysNothing(cells.kind) ? undefined : readKind(cells.kind);
+  if (kindRead && !kindRead.ok) blame('kind', kindRead.why, kindRead.remedy);
+  const guessed = kindFromFunction(words) ?? 'signal';
+  if (!kindRead) notes.push('kind');
+  const amps = (field: 'fuse' | 'load', what: string): number | undefined => {
+    const text = cells[field];
+    if (text === undefined || saysNothing(text)) return undefined;
+    const read = readAmps(text, what);
+    if (!read.ok) blame(field, `“${text}”: ${read.why}`, read.remedy);
+    if (read.ok && field === 'fuse' && !(read.value > 0)) blame('fuse', `“${text}”: a fuse is above 0 A.`, 'Leave the cell empty when there is none.');
+    return read.ok ? read.value : undefined;
+  };
+  const pair = cells.pair === undefined || saysNothing(cells.pair) || /^(?:no|false|0)$/i.test(cells.pair) ? undefined : cells.pair;
+  return {
+    number: cells.number?.replace(/^(\d+)\.0+$/, '$1'), function: words, kind: kindRead?.ok ? kindRead.value : guessed, wire: wireOf(row, settled.colours, settled.bare, settled.choices, blame),
+    fuseA: amps('fuse', 'fuse'), loadA: amps('load', 'load'), pair, runs: cells.runs, notes,
+  };
+}
+
+function questionsOf(rows: readonly GridRow[], fields: ReadonlySet<PinoutField | null>, asked: { readonly colours: string | undefined; readonly bare: boolean }, choices: PinoutChoices): PinoutQuestion[] {
+  const questions: PinoutQuestion[] = [];
+  if (asked.colours !== undefined) questions.push({ kind: 'colours', because: asked.colours });
+  if (asked.bare) questions.push({ kind: 'bareSizes', because: 'Sizes such as “16” stand without a unit: they may be mm², AWG copper or a trade label, and the column does not tell.' });
+  const nameless = rows.some((row) => row.cells.from === undefined && row.cells.fromConnector === undefined && row.under === undefined && row.cells.fromCavity !== undefined);
+  if (nameless && choices.fromConnector === undefined) questions.push({ kind: 'fromConnector', because: 'Lines name a cavity and no connector. Which connector are they of?' });
+  if (fields.has('toCavity') && !fields.has('toConnector') && !fields.has('to') && choices.toConnector === undefined) questions.push({ kind: 'toConnector', because: 'The far cavities are of no named connector. Which connector are they of?' });
+  return questions;
+}
+
+/** What stands twice: a circuit number, a cavity. The line that comes second is the one to blame. */
+function doubles(rows: readonly PinoutRow[], nameOf: (nodeId: string) => string, columnOf: (field: PinoutField) => string | undefined): PinoutProblem[] {
+  const numbers = new Map<string, number>();
+  const cavities = new Map<string, { readonly line: number; readonly number: string }>();
+  return rows.flatMap(({ line, circuit }) => {
+    const problems: PinoutProblem[] = [];
+    const before = numbers.get(circuit.number);
+    if (before !== undefined) problems.push({ line, column: columnOf('number'), value: circuit.number, why: `Circuit ${circuit.number} is on line ${before} already.`, remedy: 'Give each circuit its own number.' });
+    numbers.set(circuit.number, line);
+    for (const [end, field] of [[circuit.from, 'fromCavity'], [circuit.to, 'toCavity']] as const) {
+      const key = `${end.nodeId} ${end.cavity}`;
+      const taken = cavities.get(key);
+      if (taken) problems.push({ line, column: columnOf(field), value: end.cavity, why: `Cavity ${end.cavity} of ${nameOf(end.nodeId)} holds circuit ${taken.number} already, from line ${taken.line}.`, remedy: 'A cavity takes one circuit; correct one of the two lines.' });
+      cavities.set(key, { line, number: circuit.number });
+    }
+    return problems;
+  });
+}
+
+function pairUp(rows: readonly PinoutRow[], pairs: ReadonlyMap<number, string>, columnOf: (field: PinoutField) => string | undefined): { readonly rows: PinoutRow[]; readonly problems: PinoutProblem[] } {
+  const problems: PinoutProblem[] = [];
+  const paired = rows.map((row): PinoutRow => {
+    const said = pairs.get(row.line);
+    if (said === undefined) return row;
+    const byNumber = rows.find((other) => other !== row && other.circuit.number === said);
+    const sharing = rows.filter((other) => other !== row && pairs.get(other.line) === said);
+    const partner = byNumber ?? (sharing.length === 1 ? sharing[0] : undefined);
+    if (!partner) {
+      problems.push({ line: row.line, column: columnOf('pair'), value: said, why: sharing.length > 1 ? `“${said}” is on ${sharing.length + 1} lines; a pair has two wires.` : `There is no circuit ${said} to be paired with.`, remedy: 'Write the number of the other wire, or the same mark on just the two lines of a pair.' });
+      return row;
+    }
+    return { ...row, circuit: { ...row.circuit, pairWith: partner.circuit.id } };
+  });
+  return { rows: paired, problems };
+}
+
+/**
+ * Reads a pinout: finds the header row, matches the columns, chooses one colour system by evidence, and reads every line into a circuit.
+ * Everything that cannot be read is a problem with its line and column, and everything left open is a question. With any problem or
+ * question nothing may be imported; `importable` says so.
+ * `onLine` is called as lines are read, with how many are done of how many.
+ */
+export function readPinout(sheet: Sheet, harness: PinoutHarness, choices: PinoutChoices = {}, onLine?: (done: number, of: number) => void): PinoutReading {
+  const firstLine = sheet.firstLine ?? 1;
+  const headerRow = choices.headerRow ?? findHeaderRow(sheet.rows);
+  const columns = matchColumns(sheet.rows, headerRow, choices);
+  const fields = columns.map((column) => column.field);
+  const columnOf = (field: PinoutField): string | undefined => {
+    const column = columns.find((one) => one.field === field);
+    return column && (column.header === '' ? column.letter : `${column.letter}, ${column.header}`);
+  };
+  const empty = { headerRow, columns, colours: judgeColourSystem([]), rows: [], newConnectors: [], fittings: [], skipped: [], questions: [] };
+  const refuse = (problem: PinoutProblem): PinoutReading => ({ ...empty, problems: [problem] });
+  if (sheet.rows.every((row) => row.every((cell) => cell.trim() === ''))) return refuse(whole('', 'The sheet is empty.', 'Choose a sheet with one line for each circuit.'));
+  if (sheet.rows.length > PINOUT_MOST_LINES + 50) return refuse(whole(String(sheet.rows.length), `The sheet has ${sheet.rows.length} lines; ${PINOUT_MOST_LINES} are read at most.`, 'Import it in parts.'));
+  if (columns.length > COLUMNS_MOST) return refuse(whole(String(columns.length), `The sheet has ${columns.length} columns; ${COLUMNS_MOST} are read at most.`, 'Leave out what is no pinout.'));
+  if (!fields.some((field) => field === 'fromCavity' || field === 'from' || field === 'number')) {
+    return refuse(whole('', headerRow < 0 ? 'No line of headers was found: none has two columns that are known.' : 'No column holds circuit numbers or cavities.', 'Say below what each column holds.'));
+  }
+
+  const known = harness.nodes.map((node) => node.name);
+  const grid = gridOf(sheet.rows, fields, headerRow + 1, firstLine, known, (index) => columns[index]?.header ?? '');
+  const judged = judgeColourSystem(grid.rows.map(colourText));
+  const system = choices.colours ?? judged.system;
+  const bare = judgeBareSizes(grid.rows, choices);
+  const problems: PinoutProblem[] = [...grid.problems];
+  const questions = questionsOf(grid.rows, new Set(fields), { colours: system === undefined ? judged.because : undefined, bare: bare === undefined }, choices);
+  const finder = new EndFinder(harness, choices);
+  const settled: Settled = { harness, choices, colours: system, bare: bare === 'none' ? undefined : bare, finder };
+
+  const halves = grid.rows.map((row, index): HalfRow => {
+    if (index % 100 === 0) onLine?.(index, grid.rows.length);
+    const blame: Blame = (field, why, remedy) => {
+      const answered = (field === 'colour' && system === undefined) || (field === 'size' && bare === undefined && /no unit/.test(why)) || (/^The line names cavity/.test(why) && questions.some((one) => one.kind === 'fromConnector' || one.kind === 'toConnector'));
+      if (!answered) problems.push({ line: row.line, column: columnOf(field), value: row.cells[field] ?? '', why, remedy });
+    };
+    const part = circuitPart(row, settled, blame);
+    const ends = (['from', 'to'] as const).map((side) => {
+      const end = finder.end(row, side);
+      if (end && !end.outcome.ok) blame(end.field, end.outcome.why, end.outcome.remedy);
+      return end?.outcome.ok ? end.outcome.value : undefined;
+    });
+    return { line: row.line, part, from: ends[0], to: ends[1], said: { from: ends[0] !== undefined || finder.end(row, 'from') !== undefined, to: finder.end(row, 'to') !== undefined } };
+  });
+  onLine?.(grid.rows.length, grid.rows.length);
+
+  const nameOf = (nodeId: string): string => harness.nodes.find((node) => node.id === nodeId)?.name ?? nodeId;
+  const joined = joinHalves(halves, nameOf, columnOf);
+  problems.push(...joined.problems);
+  const rows = joined.whole.flatMap(({ line, part, from, to }): PinoutRow[] => {
+    if (!part.wire || !from || !to) return [];
+    const number = part.number ?? `${nameOf(from.nodeId)}.${from.cavity}`.slice(0, NUMBER_MOST);
+    const runIds = runsOf(part.runs, from, to, harness.runs, (field, why, remedy) => { problems.push({ line, column: columnOf(field), value: part.runs ?? '', why, remedy }); return undefined; });
+    const circuit: Circuit = { id: idOf(number, harness), number, function: part.function === '' ? `Circuit ${number}` : part.function, kind: part.kind, wire: part.wire, from, to, runIds, ...(part.fuseA === undefined ? {} : { fuseA: part.fuseA }), ...(part.loadA === undefined ? {} : { loadA: part.loadA }) };
+    return [{ line, circuit, notes: part.notes }];
+  });
+  const pairs = new Map(joined.whole.flatMap(({ line, part }) => (part.pair === undefined ? [] : [[line, part.pair] as const])));
+  const { rows: paired, problems: unpaired } = pairUp(rows, pairs, columnOf);
+  problems.push(...doubles(rows, nameOf, columnOf), ...(problems.length === 0 ? unpaired : []));
+  if (grid.rows.length === 0) problems.push(whole('', 'There are headers and no line under them.', 'Give one line for each circuit.'));
+  const { fittings, problems: unfit } = readFittings(grid.rows, halves, nameOf, columnOf);
+  problems.push(...unfit);
+  return { headerRow, columns, colours: choices.colours === undefined ? judged : { ...judged, system: choices.colours, because: 'Read under the system that was chosen.' }, rows: paired, newConnectors: finder.newConnectors, fittings, skipped: grid.skipped, problems: problems.sort((a, b) => a.line - b.line), questions };
+}
+
+/** Whether all of a sheet can be taken: no problem and no open question. */
+export const importable = (reading: PinoutReading): boolean => reading.problems.length === 0 && reading.questions.length === 0 && reading.rows.length > 0;

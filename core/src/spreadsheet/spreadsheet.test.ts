@@ -1,0 +1,61 @@
+import ExcelJS from 'exceljs';
+import fc from 'fast-check';
+import { describe, expect, it, test } from 'vitest';
+import { readSeparated, readSheetFile, SHEET_FILE_MOST, writeCsv, writeWorkbook } from './index.ts';
+
+const bytes = (text: string): Uint8Array => new TextEncoder().encode(text);
+const cells = async (file: Uint8Array): Promise<string[][]> => (await readSheetFile(file, 'pinout'))[0]?.rows ?? [];
+
+describe('separated text', () => {
+  test.each([
+    ['commas', 'Cav,Wire\n1,red', [['Cav', 'Wire'], ['1', 'red']]], ['semicolons with decimal commas', 'Cav;Size\n1;1,0 mm²\n2;0,5', [['Cav', 'Size'], ['1', '1,0 mm²'], ['2', '0,5']]],
+    ['tabs, as they are pasted', 'Cav\tWire\r\n1\tred\r\n', [['Cav', 'Wire'], ['1', 'red'], ['']]], ['quoted cells with separators in them', 'Cav,Wire\n1,"red, with black"', [['Cav', 'Wire'], ['1', 'red, with black']]],
+    ['a line that names its separator', 'sep=|\nCav|Wire\n1|red', [[], ['Cav', 'Wire'], ['1', 'red']]],
+  ])('%s', (_name, text, rows) => expect(readSeparated(text)).toEqual(rows));
+  it('in UTF-16 and in the Western single-byte set', async () => {
+    const utf16 = new Uint8Array([0xff, 0xfe, ...[...'Größe;1'].flatMap((sign) => [sign.charCodeAt(0), 0])]);
+    expect(await cells(utf16)).toEqual([['Größe', '1']]);
+    expect(await cells(new Uint8Array([0x47, 0x72, 0xf6, 0xdf, 0x65, 0x3b, 0x31]))).toEqual([['Größe', '1']]);
+  });
+  test.each([
+    ['nothing', new Uint8Array(), 'is empty'], ['a picture', new Uint8Array([0x89, 0x50, 0x4e, 0x47, 0, 0, 0, 1]), 'no text'], ['an old workbook', new Uint8Array([0xd0, 0xcf, 0x11, 0xe0]), 'old or an encrypted'],
+    ['a broken workbook', new Uint8Array([0x50, 0x4b, 3, 4, 9, 9]), 'cannot be read as XLSX'], ['an open quotation mark', bytes('a,b\n1,"red'), 'Line 2 has a quotation mark'], ['11 MB', new Uint8Array(SHEET_FILE_MOST + 1), '10.0 MB; 10 MB are read at most'],
+  ])('%s is refused', async (_name, file, why) => expect(readSheetFile(file, 'pinout')).rejects.toThrow(why));
+});
+
+describe('workbooks', () => {
+  it('merged cells all hold what stands in the first; hidden and empty sheets are left out; formulas give their result', async () => {
+    const book = new ExcelJS.Workbook();
+    book.addWorksheet('Old', { state: 'hidden' }).addRow(['secret']);
+    book.addWorksheet('Empty');
+    const sheet = book.addWorksheet('X31');
+    sheet.addRow(['Connector', 'Cavity', 'Size', 'Note']);
+    sheet.addRow(['X31', 1, 0.5, { formula: '1+1', result: 2 }]);
+    sheet.addRow([null, 2, 1, { richText: [{ text: 'see ' }, { text: 'below' }] }]);
+    sheet.mergeCells('A2:A3');
+    const sheets = await readSheetFile(new Uint8Array(await book.xlsx.writeBuffer()), 'book.xlsx');
+    expect(sheets).toEqual([{ name: 'X31', rows: [['Connector', 'Cavity', 'Size', 'Note'], ['X31', '1', '0.5', '2'], ['X31', '2', '1', 'see below']] }]);
+  });
+});
+
+describe('what is written', () => {
+  const text = fc.string({ maxLength: 12, unit: 'binary' }).filter((cell) => !/[\u0000-\u0008\u000b\u000c\u000e-\u001f\ufffe\uffff\ud800-\udfff\r]/.test(cell));
+  const risky = fc.constantFrom('=1+1', '+12V', '-5', '@SUM(A1)', "'=x", "''+x", '=HYPERLINK("a")', "'quoted'", '1,5', 'a;b', 'line\nbreak', '"');
+  const grid = fc.array(fc.tuple(fc.oneof(text, risky), fc.oneof(text, risky), fc.constant('x')), { minLength: 2, maxLength: 6 });
+  it('CSV is read back without loss, and no cell begins like a formula', () => {
+    fc.assert(fc.asyncProperty(grid, async (rows) => {
+      const head = [['A', 'B', 'C'], ...rows];
+      const csv = writeCsv(head);
+      expect((await cells(bytes(csv))).slice(0, head.length)).toEqual(head);
+    }), { numRuns: 200 });
+    for (const cell of ['=1+1', '+12V', '-5', '@SUM(A1)']) expect(writeCsv([[cell, 'x']])).toContain(`'${cell}`);
+  });
+  it('XLSX holds formula-like cells as text and is read back without loss', async () => {
+    const rows = [['A', 'B'], ['=1+1', '+12V'], ['-5', '@SUM(A1)'], ["'=x", '1.0'], ['0.5', 'é²']];
+    const file = await writeWorkbook(rows, 'Shaker [W12]');
+    expect(await cells(file)).toEqual(rows);
+    const book = new ExcelJS.Workbook();
+    await book.xlsx.load(file.slice().buffer);
+    expect(book.worksheets[0]?.getCell('A2').type).toBe(ExcelJS.ValueType.String);
+  });
+});

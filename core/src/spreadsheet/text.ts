@@ -1,0 +1,53 @@
+import Papa from 'papaparse';
+import { SheetRefused } from './refusal.ts';
+
+/** What makes a spreadsheet program take a cell for a formula. */
+const FORMULA_LIKE = /^'*[=+\-@\t\r]/;
+const GUARDED = /^'+[=+\-@\t\r]/;
+
+/** A cell that begins with = + - @ is given an apostrophe, so that it stays text wherever the file is opened; reading takes it off. */
+export const guard = (cell: string): string => (FORMULA_LIKE.test(cell) ? `'${cell}` : cell);
+export const unguard = (cell: string): string => (GUARDED.test(cell) ? cell.slice(1) : cell);
+
+/** Bytes of a text file as text: by its byte order mark, else UTF-8, else the Western single-byte set. @throws SheetRefused when it is no text */
+export function decodeText(bytes: Uint8Array): string {
+  const [a, b] = bytes;
+  const text = a === 0xff && b === 0xfe ? new TextDecoder('utf-16le').decode(bytes) : a === 0xfe && b === 0xff ? new TextDecoder('utf-16be').decode(bytes) : decodeByteText(bytes);
+  // eslint-disable-next-line no-control-regex -- a control character is just what tells that it is no text
+  if (/[\u0000-\u0008\u000e-\u001f]/.test(text.slice(0, 4000))) throw new SheetRefused('The file is no text: it has control characters in it.', 'Save it as CSV, TSV or XLSX.');
+  return text;
+}
+
+function decodeByteText(bytes: Uint8Array): string {
+  try {
+    return new TextDecoder('utf-8', { fatal: true }).decode(bytes);
+  } catch {
+    return new TextDecoder('windows-1252').decode(bytes);
+  }
+}
+
+/** Which character parts the cells: the one of tab, semicolon, comma and bar that gives most lines the same number of cells, above one. */
+function delimiterOf(text: string): string {
+  const counts = ['\t', ';', ',', '|'].map((delimiter) => {
+    const rows = Papa.parse<string[]>(text, { delimiter, preview: 60, skipEmptyLines: 'greedy' }).data.map((row) => row.length);
+    const usual = Math.max(0, ...rows);
+    const even = rows.filter((cells) => cells === usual).length / Math.max(1, rows.length);
+    return { delimiter, score: usual < 2 ? 0 : even * Math.min(usual, 12) };
+  });
+  return counts.reduce((best, one) => (one.score > best.score ? one : best)).score > 0 ? counts.reduce((best, one) => (one.score > best.score ? one : best)).delimiter : ',';
+}
+
+/** Rows of separated text: CSV, TSV, or what a spreadsheet puts on the clipboard. @throws SheetRefused naming the line of a quote that is never closed */
+export function readSeparated(text: string): string[][] {
+  const plain = text.replace(/^\uFEFF/, '');
+  const declared = /^sep=(.)\r?\n/i.exec(plain);
+  const body = declared ? plain.slice(declared[0].length) : plain;
+  const result = Papa.parse<string[]>(body, { delimiter: declared?.[1] ?? delimiterOf(body) });
+  const broken = result.errors.find((error) => error.type === 'Quotes');
+  if (broken) throw new SheetRefused(`Line ${(broken.row ?? 0) + 1} has a quotation mark that is not closed.`, 'Close it, or double it where it means inches.');
+  const rows = result.data.map((row) => row.map(unguard));
+  return declared ? [[], ...rows] : rows;
+}
+
+/** Rows as CSV with a byte order mark, so that ² and umlauts survive; cells that look like formulas stay text. */
+export const writeCsv = (rows: readonly (readonly string[])[]): string => `\uFEFF${Papa.unparse(rows.map((row) => row.map(guard)), { newline: '\r\n' })}\r\n`;
