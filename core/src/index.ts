@@ -4,6 +4,7 @@ export * from './connector/index.ts';
 export * from './harness/index.ts';
 export * from './pinout/index.ts';
 export * from './damage/index.ts';
+export * from './survey/index.ts';
 export * from './catalogue/index.ts';
 export * from './practice/index.ts';
 export * from './bundle/index.ts';

@@ -1,0 +1,5 @@
+export { EditRefused } from './types.ts';
+export type { HarnessEdit, RunChange, Surveyed } from './types.ts';
+export { applyEdit, applyEdits } from './edit.ts';
+export { proposeTree, USUAL_ZONE } from './propose.ts';
+export type { ProposedTree } from './propose.ts';
