@@ -1,6 +1,6 @@
 /** Imports go down only: web and server to core; a room of the core to the rooms before it; never core to the outside. */
 const ROOMS = [
-  'units', 'wire', 'connector', 'harness', 'pinout', 'damage', 'survey', 'catalogue', 'practice', 'bundle', 'sizing', 'method', 'approach', 'layout', 'kit', 'prove', 'bench', 'job', 'record', 'interchange', 'spreadsheet',
+  'units', 'wire', 'connector', 'harness', 'pinout', 'mapping', 'damage', 'survey', 'catalogue', 'practice', 'bundle', 'sizing', 'method', 'approach', 'layout', 'kit', 'prove', 'bench', 'job', 'record', 'interchange', 'spreadsheet',
 ];
 
 module.exports = {

@@ -3,6 +3,7 @@ export * from './wire/index.ts';
 export * from './connector/index.ts';
 export * from './harness/index.ts';
 export * from './pinout/index.ts';
+export * from './mapping/index.ts';
 export * from './damage/index.ts';
 export * from './survey/index.ts';
 export * from './catalogue/index.ts';

@@ -7,6 +7,7 @@ import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 import type { Database } from './db/open.ts';
 import { answerError, noSuchAddress } from './http/handle.ts';
+import { harnessRoutes } from './harnesses/routes.ts';
 import { jobRoutes } from './jobs/routes.ts';
 import { surveyRoutes } from './jobs/survey.ts';
 import { workRoutes } from './jobs/work.ts';
@@ -43,6 +44,7 @@ export function createApp({ db, log, webDir, today = () => new Date().toISOStrin
     res.json({ ok: true });
   });
   placeRoutes(api, db);
+  harnessRoutes(api, db);
   jobRoutes(api, db);
   surveyRoutes(api, db);
   workRoutes(api, db);

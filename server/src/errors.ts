@@ -9,6 +9,7 @@ export const ERRORS = {
   STALE: { status: 409, hint: 'Somebody saved in between. Look at both, and save again on top of the newer one.' },
   WRITE_ID_REUSED: { status: 409, hint: 'Use a new write id for a new write.' },
   JOB_SIGNED: { status: 409, hint: 'The record stands. Add a correction to it instead.' },
+  EDIT_REFUSED: { status: 422, hint: 'Undo that edit and save again; nothing was changed.' },
   HAS_WORK: { status: 409, hint: 'Make the joint again in Prove (rework), or leave the finding as it is.' },
   GATE_CLOSED: { status: 409, hint: 'Open the gate in Survey first.' },
   NO_SUCH_SPLICE: { status: 409, hint: 'The plan has changed since: load the job again.' },

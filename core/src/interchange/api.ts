@@ -59,6 +59,8 @@ export interface JobView {
 /** A machine's harness that a job can be opened on. */
 export interface HarnessView {
   readonly id: string;
+  readonly version: number;
+  readonly machineId: string;
   readonly machine: string;
   readonly machineKind: string;
   readonly systemVoltageV: number;

@@ -1,6 +1,7 @@
 import type { Approach, Caution, Choice, CoverId, Decision, Electrical, Gate, GateState, RankedCover, Redo } from '../approach/index.ts';
 import type { BenchStep } from '../bench/index.ts';
 import type { Finding, Stretch } from '../damage/index.ts';
+import type { MappingCard } from '../mapping/index.ts';
 import type { Circuit, Harness, KeepOut } from '../harness/index.ts';
 import type { Kit } from '../kit/index.ts';
 import type { BrokenRule, Pin, ProfileStretch, SpliceSide } from '../layout/index.ts';
@@ -30,6 +31,8 @@ export interface Job {
   readonly choices: readonly Choice[];
   readonly pins: readonly Pin[];
   readonly redos: readonly Redo[];
+  /** Mapping cards of replaced connectors and pigtails. */
+  readonly mappings?: readonly MappingCard[] | undefined;
 }
 
 /** A splice as it is to be made. Lengths in mm, positions in mm from the run's start. */

@@ -10,14 +10,14 @@ const optional = <T extends EntitySchemaColumnOptions>(column: T): T & { nullabl
 
 export const MachineEntity = new EntitySchema<Rows.MachineRow>({ name: 'machine', columns: { id: key, name: text, kind: text, systemVoltageV: real } });
 export const HarnessEntity = new EntitySchema<Rows.HarnessRow>({
-  name: 'harness', columns: { id: key, machineId: text, name: text },
+  name: 'harness', columns: { id: key, machineId: text, name: text, version: whole, keptFor: optional(text) },
   foreignKeys: [{ target: 'machine', columnNames: ['machineId'], referencedColumnNames: ['id'] }],
 });
 const ofHarness = [{ target: 'harness', columnNames: ['harnessId'], referencedColumnNames: ['id'] }];
 const ofJob = [{ target: 'job', columnNames: ['jobId'], referencedColumnNames: ['id'] }];
 
 export const NodeEntity = new EntitySchema<Rows.NodeRow>({
-  name: 'node', columns: { harnessId: key, id: key, position: whole, kind: text, name: text, ways: optional(whole), face: optional(json), lock: optional(text) }, foreignKeys: ofHarness,
+  name: 'node', columns: { harnessId: key, id: key, position: whole, kind: text, name: text, ways: optional(whole), face: optional(json), lock: optional(text), fittings: optional(json) }, foreignKeys: ofHarness,
 });
 export const RunEntity = new EntitySchema<Rows.RunRow>({
   name: 'run',
@@ -36,7 +36,7 @@ export const CircuitEntity = new EntitySchema<Rows.CircuitRow>({
 export const JobEntity = new EntitySchema<Rows.JobRow>({
   name: 'job',
   columns: {
-    id: key, number: { ...text, unique: true }, title: text, harnessId: text, practiceId: text, status: text, openedOn: text, gate: json, version: whole, createdBy: text, createdAt: text, updatedAt: text,
+    id: key, number: { ...text, unique: true }, title: text, harnessId: text, practiceId: text, status: text, openedOn: text, gate: json, mappings: json, version: whole, createdBy: text, createdAt: text, updatedAt: text,
   },
   foreignKeys: ofHarness,
 });
@@ -64,7 +64,12 @@ export const ReceiptEntity = new EntitySchema<Rows.ReceiptRow>({ name: 'receipt'
 export const PersonEntity = new EntitySchema<Rows.PersonRow>({ name: 'person', columns: { name: key, since: text } });
 export const CatalogueEntity = new EntitySchema<Rows.CatalogueRow>({ name: 'catalogue', columns: { id: key, version: whole, body: json } });
 
+export const PhotoEntity = new EntitySchema<Rows.PhotoRow>({
+  name: 'photo', columns: { id: key, jobId: text, findingId: text, name: text, type: text, sizeBytes: whole, widthPx: whole, heightPx: whole, by: text, at: text },
+  indices: [{ name: 'photo_by_job', columns: ['jobId'] }], foreignKeys: ofJob,
+});
+
 export const ENTITIES = [
   MachineEntity, HarnessEntity, NodeEntity, RunEntity, CircuitEntity, JobEntity, FindingEntity, ChoiceEntity, PinEntity, TickEntity, ReadingEntity, RedoEntity, RecordEntity,
-  AuditEntity, ReceiptEntity, PersonEntity, CatalogueEntity,
+  AuditEntity, ReceiptEntity, PersonEntity, CatalogueEntity, PhotoEntity,
 ];

@@ -4,6 +4,7 @@ import { DataSource, type EntityManager } from 'typeorm';
 import { ENTITIES } from './entities.ts';
 import { Init1764000000000 } from './migrations/1764000000000-init.ts';
 import { Connectors1764100000000 } from './migrations/1764100000000-connectors.ts';
+import { Survey1764200000000 } from './migrations/1764200000000-survey.ts';
 
 /**
  * The database, one unit of work at a time: SQLite has one connection here, so reads and writes wait in one line. A write is a
@@ -24,7 +25,7 @@ export async function openDatabase(dataDir: string): Promise<Database> {
     type: 'better-sqlite3',
     database: inMemory ? ':memory:' : join(dataDir, 'mendum.sqlite'),
     entities: ENTITIES,
-    migrations: [Init1764000000000, Connectors1764100000000],
+    migrations: [Init1764000000000, Connectors1764100000000, Survey1764200000000],
     migrationsRun: true,
     synchronize: false,
     enableWAL: !inMemory,

@@ -1,9 +1,10 @@
-import type { Circuit, ConnectorFace, Feature, Finding, Gate, HarnessNode, LockFamily, ReadingValue, SpliceRecord, Zone } from '@mendum/core';
+import type { Circuit, ConnectorFace, Feature, Finding, Gate, HarnessNode, LockFamily, MappingCard, ReadingValue, SpliceRecord, Zone } from '@mendum/core';
 
 /** Rows as they are stored. Units are in the names; JSON columns hold what is not searched. */
 export interface MachineRow { id: string; name: string; kind: string; systemVoltageV: number }
-export interface HarnessRow { id: string; machineId: string; name: string }
-export interface NodeRow { harnessId: string; id: string; position: number; kind: HarnessNode['kind']; name: string; ways: number | null; face: ConnectorFace | null; lock: LockFamily | null }
+/** `keptFor`: the harness that went on when this state of it was kept aside for signed jobs. */
+export interface HarnessRow { id: string; machineId: string; name: string; version: number; keptFor: string | null }
+export interface NodeRow { harnessId: string; id: string; position: number; kind: HarnessNode['kind']; name: string; ways: number | null; face: ConnectorFace | null; lock: LockFamily | null; fittings: HarnessNode['fittings'] | null }
 export interface RunRow { harnessId: string; id: string; position: number; name: string; fromNodeId: string; toNodeId: string; lengthMm: number; conduitInsideMm: number | null; zone: Zone; features: readonly Feature[] }
 export interface CircuitRow {
   harnessId: string; id: string; position: number; number: string; function: string; kind: Circuit['kind']; areaMm2: number; colourBase: string;
@@ -11,7 +12,7 @@ export interface CircuitRow {
   wire: Circuit['wire']; runIds: readonly string[];
 }
 export interface JobRow {
-  id: string; number: string; title: string; harnessId: string; practiceId: string; status: 'open' | 'signed'; openedOn: string; gate: Gate; version: number; createdBy: string; createdAt: string; updatedAt: string;
+  id: string; number: string; title: string; harnessId: string; practiceId: string; status: 'open' | 'signed'; openedOn: string; gate: Gate; mappings: readonly MappingCard[]; version: number; createdBy: string; createdAt: string; updatedAt: string;
 }
 export interface FindingRow { jobId: string; id: string; position: number; circuitId: string; runId: string; kind: Finding['kind']; fromMm: number; toMm: number; body: Finding; version: number }
 export interface ChoiceRow { id: string; jobId: string; findingId: string; use: string | null; reason: string; by: string; at: string }
@@ -26,3 +27,4 @@ export interface AuditRow { id: number; at: string; by: string; what: string; jo
 export interface ReceiptRow { writeId: string; at: string; digest: string; status: number; body: unknown }
 export interface PersonRow { name: string; since: string }
 export interface CatalogueRow { id: string; version: number; body: unknown }
+export interface PhotoRow { id: string; jobId: string; findingId: string; name: string; type: string; sizeBytes: number; widthPx: number; heightPx: number; by: string; at: string }

@@ -5,9 +5,10 @@ import { readJobFile, writeJobFile } from '@mendum/core/interchange';
 import { HarnessEntity } from '../db/entities.ts';
 import type { Database } from '../db/open.ts';
 import { AppError } from '../errors.ts';
+import { loadHarness } from '../harnesses/store.ts';
 import { checked, param, writeBody } from '../http/handle.ts';
 import { writeOnce, type WriteHead } from '../http/writes.ts';
-import { insertJob, keepOwnShelf, loadHarness, loadJob, nextNumber, planOf } from './store.ts';
+import { insertJob, keepOwnShelf, loadJob, nextNumber, planOf } from './store.ts';
 import { jobSummaries, jobView } from './views.ts';
 
 const newJobBody = writeBody({ title: Joi.string().trim().min(1).max(200).required(), harnessId: Joi.string().min(1).max(80).required() });

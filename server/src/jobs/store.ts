@@ -1,12 +1,12 @@
 import { randomUUID } from 'node:crypto';
-import { isDeepStrictEqual } from 'node:util';
 import type { EntityManager } from 'typeorm';
-import { areaMm2, FULL_SHELF, plan, practiceById, CRIMP_FIRST, type Catalogue, type Choice, type Circuit, type Finding, type Harness, type Job, type Machine, type Plan, type Practice, type Reading } from '@mendum/core';
+import { FULL_SHELF, plan, practiceById, CRIMP_FIRST, type Catalogue, type Choice, type Finding, type Job, type Plan, type Practice, type Reading } from '@mendum/core';
 import {
-  CatalogueEntity, ChoiceEntity, CircuitEntity, FindingEntity, HarnessEntity, JobEntity, MachineEntity, NodeEntity, PinEntity, ReadingEntity, RecordEntity, RedoEntity, RunEntity, TickEntity,
+  CatalogueEntity, ChoiceEntity, FindingEntity, JobEntity, PinEntity, ReadingEntity, RecordEntity, RedoEntity, TickEntity,
 } from '../db/entities.ts';
-import type { CircuitRow, JobRow, RecordRow, TickRow } from '../db/rows.ts';
+import type { JobRow, RecordRow, TickRow } from '../db/rows.ts';
 import { AppError } from '../errors.ts';
+import { insertHarness, loadHarness, sameHarness } from '../harnesses/store.ts';
 
 /** A job with everything that people have added to it. */
 export interface StoredJob {
@@ -20,13 +20,6 @@ export interface StoredJob {
   readonly readings: readonly Reading[];
   readonly records: readonly RecordRow[];
 }
-
-const orUndefined = <T>(value: T | null): T | undefined => value ?? undefined;
-
-const circuitOf = (row: CircuitRow): Circuit => ({
-  id: row.id, number: row.number, function: row.function, kind: row.kind, wire: row.wire, from: { nodeId: row.fromNodeId, cavity: row.fromCavity }, to: { nodeId: row.toNodeId, cavity: row.toCavity },
-  runIds: row.runIds, fuseA: orUndefined(row.fuseA), loadA: orUndefined(row.loadA), pairWith: orUndefined(row.pairWith),
-});
 
 /** The shop's shelf as it stands: the stored one, else the full generic shelf. */
 export async function loadShelf(manager: EntityManager): Promise<Catalogue> {
@@ -47,24 +40,6 @@ async function loadCatalogueOf(manager: EntityManager, jobId: string): Promise<{
 export async function keepOwnShelf(manager: EntityManager, jobId: string, catalogue: Catalogue): Promise<void> {
   if (JSON.stringify(catalogue) === JSON.stringify(await loadShelf(manager))) return;
   await manager.insert(CatalogueEntity, { id: ownShelfId(jobId), version: catalogue.version, body: catalogue });
-}
-
-export async function loadHarness(manager: EntityManager, harnessId: string): Promise<{ machine: Machine; harness: Harness }> {
-  const row = await manager.findOneByOrFail(HarnessEntity, { id: harnessId });
-  const machine = await manager.findOneByOrFail(MachineEntity, { id: row.machineId });
-  const order = { where: { harnessId }, order: { position: 'ASC' } } as const;
-  const nodes = await manager.find(NodeEntity, order);
-  const runs = await manager.find(RunEntity, order);
-  const circuits = await manager.find(CircuitEntity, order);
-  return {
-    machine,
-    harness: {
-      id: row.id, name: row.name,
-      nodes: nodes.map((node) => ({ id: node.id, kind: node.kind, name: node.name, ways: orUndefined(node.ways), face: orUndefined(node.face), lock: orUndefined(node.lock) })),
-      runs: runs.map((run) => ({ id: run.id, name: run.name, fromNodeId: run.fromNodeId, toNodeId: run.toNodeId, lengthMm: run.lengthMm, conduitInsideMm: orUndefined(run.conduitInsideMm), zone: run.zone, features: run.features })),
-      circuits: circuits.map(circuitOf),
-    },
-  };
 }
 
 /** What was signed comes before its corrections, whatever the clock said. */
@@ -91,7 +66,7 @@ export async function loadJob(manager: EntityManager, jobId: string): Promise<St
     readings: readings.map(({ id, spliceId, make, checkId, value, by, at }) => ({ id, spliceId, make, checkId, value, by, at })),
     job: {
       id: row.id, number: row.number, title: row.title, asOf: row.openedOn, machine, harness,
-      findings: findings.map((finding) => finding.body), gate: row.gate,
+      findings: findings.map((finding) => finding.body), gate: row.gate, ...(row.mappings.length === 0 ? {} : { mappings: row.mappings }),
       choices: [...latest.values()].flatMap(({ findingId, use, reason, by, at }) => (use === null ? [] : [{ findingId, use: use as Choice['use'], reason, by, at }])),
       pins: pins.map(({ findingId, side, centreMm }) => ({ findingId, side, centreMm })),
       redos: redos.map(({ id, findingId, lostFromMm, lostToMm, because, by, at }) => ({ id, findingId, lostFromMm, lostToMm, because, by, at })),
@@ -129,34 +104,6 @@ async function freeNumber(manager: EntityManager, wished: string): Promise<strin
   return candidate;
 }
 
-/** The harness that is stored already with the same contents on the same machine, in whatever order its fields came. */
-async function sameHarness(manager: EntityManager, machine: Machine, harness: Harness): Promise<string | undefined> {
-  const plain = (one: { machine: Machine; harness: Harness }): unknown => JSON.parse(JSON.stringify({ machine: { ...one.machine, id: '' }, harness: { ...one.harness, id: '' } }));
-  const wanted = plain({ machine, harness });
-  for (const row of await manager.findBy(HarnessEntity, { name: harness.name })) {
-    if (isDeepStrictEqual(plain(await loadHarness(manager, row.id)), wanted)) return row.id;
-  }
-  return undefined;
-}
-
-/** Stores a machine with its harness under new ids; ids inside the harness stay. */
-export async function insertHarness(manager: EntityManager, machine: Machine, harness: Harness): Promise<string> {
-  const harnessId = randomUUID();
-  const machineId = randomUUID();
-  await manager.insert(MachineEntity, { ...machine, id: machineId });
-  await manager.insert(HarnessEntity, { id: harnessId, machineId, name: harness.name });
-  if (harness.nodes.length > 0) await manager.insert(NodeEntity, harness.nodes.map((node, position) => ({ harnessId, position, id: node.id, kind: node.kind, name: node.name, ways: node.ways ?? null, face: node.face ?? null, lock: node.lock ?? null })));
-  await manager.insert(RunEntity, harness.runs.map((run, position) => ({ ...run, features: [...run.features], harnessId, position, conduitInsideMm: run.conduitInsideMm ?? null })));
-  for (let start = 0; start < harness.circuits.length; start += 40) {
-    await manager.insert(CircuitEntity, harness.circuits.slice(start, start + 40).map((circuit, at) => ({
-      harnessId, position: start + at, id: circuit.id, number: circuit.number, function: circuit.function, kind: circuit.kind, areaMm2: areaMm2(circuit.wire.size), colourBase: circuit.wire.colour.base,
-      fromNodeId: circuit.from.nodeId, fromCavity: circuit.from.cavity, toNodeId: circuit.to.nodeId, toCavity: circuit.to.cavity,
-      fuseA: circuit.fuseA ?? null, loadA: circuit.loadA ?? null, pairWith: circuit.pairWith ?? null, wire: circuit.wire, runIds: [...circuit.runIds],
-    })));
-  }
-  return harnessId;
-}
-
 /** One row of the findings table. */
 export const findingRow = (jobId: string, finding: Finding, position: number, version: number): { jobId: string; id: string; position: number; circuitId: string; runId: string; kind: Finding['kind']; fromMm: number; toMm: number; body: Finding; version: number } => ({
   jobId, id: finding.id, position, circuitId: finding.circuitId, runId: finding.runId, kind: finding.kind, fromMm: finding.fromMm, toMm: finding.toMm, body: finding, version,
@@ -168,7 +115,7 @@ export async function insertJob(manager: EntityManager, job: Job, practice: Prac
   const number = await freeNumber(manager, job.number);
   await manager.insert(JobEntity, {
     id, number, title: job.title, harnessId: harnessId ?? (await sameHarness(manager, job.machine, job.harness)) ?? (await insertHarness(manager, job.machine, job.harness)), practiceId: practice.id, status: 'open',
-    openedOn: job.asOf ?? now.slice(0, 10), gate: job.gate, version: 1, createdBy: by, createdAt: now, updatedAt: now,
+    openedOn: job.asOf ?? now.slice(0, 10), gate: job.gate, mappings: job.mappings ?? [], version: 1, createdBy: by, createdAt: now, updatedAt: now,
   });
   for (const [position, finding] of job.findings.entries()) await manager.insert(FindingEntity, findingRow(id, finding, position, 1));
   for (const choice of job.choices) await manager.insert(ChoiceEntity, { id: randomUUID(), jobId: id, ...choice });

@@ -1,14 +1,13 @@
 import type { Router } from 'express';
-import type { HarnessView } from '@mendum/core/interchange';
-import { HarnessEntity, PersonEntity } from '../db/entities.ts';
+import { PersonEntity } from '../db/entities.ts';
 import type { Database } from '../db/open.ts';
 import { checked, writeBody } from '../http/handle.ts';
 import { writeOnce, type WriteHead } from '../http/writes.ts';
-import { loadHarness, loadShelf } from '../jobs/store.ts';
+import { loadShelf } from '../jobs/store.ts';
 
 const personBody = writeBody();
 
-/** What is not a job: people at the bench, machines with their harnesses, the shelf. */
+/** What is not a job: people at the bench, the shelf. */
 export function placeRoutes(router: Router, db: Database): void {
   router.get('/people', async (_req, res) => {
     res.json(await db.read((manager) => manager.find(PersonEntity, { order: { name: 'ASC' } })));
@@ -24,22 +23,6 @@ export function placeRoutes(router: Router, db: Database): void {
       return { status: 201, body: { name: input.by } };
     });
     res.status(answer.status).json(answer.body);
-  });
-
-  router.get('/harnesses', async (_req, res) => {
-    const views = await db.read(async (manager) => {
-      const rows = await manager.find(HarnessEntity);
-      const list: HarnessView[] = [];
-      for (const row of rows) {
-        const { machine, harness } = await loadHarness(manager, row.id);
-        list.push({
-          id: row.id, machine: machine.name, machineKind: machine.kind, systemVoltageV: machine.systemVoltageV, name: harness.name, runs: harness.runs, circuits: harness.circuits,
-          nodes: harness.nodes,
-        });
-      }
-      return list.sort((a, b) => a.machine.localeCompare(b.machine));
-    });
-    res.json(views);
   });
 
   router.get('/shelf', async (_req, res) => {

@@ -1,0 +1,3 @@
+export type { ContinuityReading, MappingCard, MappingJoin, PigtailWire } from './types.ts';
+export { checkMapping, circuitsAt, continuityNeeds, isProved, joinsByCavity, mappingLines } from './mapping.ts';
+export type { ContinuityNeed, MappingLine, MappingProblem } from './mapping.ts';

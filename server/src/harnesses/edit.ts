@@ -1,0 +1,69 @@
+import { isDeepStrictEqual } from 'node:util';
+import type { EntityManager } from 'typeorm';
+import { applyEdits, checkJob, EditRefused, type Finding, type Harness, type HarnessEdit, type Surveyed } from '@mendum/core';
+import { FindingEntity, HarnessEntity, JobEntity } from '../db/entities.ts';
+import { AppError } from '../errors.ts';
+import { hasWork, mustBeCurrent } from '../jobs/change.ts';
+import { findingRow, loadJob, type StoredJob } from '../jobs/store.ts';
+import { keepAside, loadHarness, replaceHarness } from './store.ts';
+
+/** The edits done, in the words of an error where one cannot be. @throws AppError EDIT_REFUSED */
+function done(state: Surveyed, edits: readonly HarnessEdit[], where: string): Surveyed {
+  try {
+    return applyEdits(state, edits);
+  } catch (error) {
+    if (error instanceof EditRefused) throw new AppError('EDIT_REFUSED', `${where}${error.message}`, { hint: error.remedy });
+    throw error;
+  }
+}
+
+/** What a splice that is already made stands on: its finding, run and circuit, names aside. */
+function footing(finding: Finding, { runs, circuits }: Harness): unknown {
+  const run = runs.find((one) => one.id === finding.runId);
+  const circuit = circuits.find((one) => one.id === finding.circuitId);
+  return JSON.parse(JSON.stringify({ finding, run: run && { ...run, name: '' }, circuit: circuit && { ...circuit, number: '', function: '' } }));
+}
+
+/** What the edits do to an open job. @throws AppError when they cannot be done under it */
+function inJob(stored: StoredJob, edits: readonly HarnessEdit[]): Surveyed {
+  const after = done(stored.job, edits, `Job ${stored.row.number}: `);
+  stored.job.findings.forEach((finding, index) => {
+    const now = after.findings[index];
+    if (hasWork(stored, finding.id) && now && !isDeepStrictEqual(footing(finding, stored.job.harness), footing(now, after.harness))) {
+      throw new AppError('HAS_WORK', `Job ${stored.row.number} has splices made on circuit ${stored.job.harness.circuits.find((one) => one.id === finding.circuitId)?.number ?? finding.circuitId}: its wire and its run cannot change under them.`, { hint: 'Finish and sign that job first; it keeps the harness as it was.' });
+    }
+  });
+  const [problem] = checkJob({ ...stored.job, ...after });
+  if (problem) throw new AppError('EDIT_REFUSED', `Job ${stored.row.number}: ${problem.message}`, { field: problem.pointer, hint: problem.hint });
+  return after;
+}
+
+/**
+ * Edits a stored harness. Findings of every open job on it keep their place; signed jobs keep the harness as it was.
+ * @returns its new version
+ * @throws AppError NOT_FOUND, STALE, EDIT_REFUSED, HAS_WORK
+ */
+export async function editHarness(manager: EntityManager, id: string, version: number, edits: readonly HarnessEdit[], now: string): Promise<number> {
+  const row = await manager.findOneBy(HarnessEntity, { id });
+  if (!row || row.keptFor !== null) throw new AppError('NOT_FOUND', `There is no harness "${id}".`);
+  const { machine, harness } = await loadHarness(manager, id);
+  mustBeCurrent('The harness', version, row.version, harness, edits);
+  const after = done({ harness, findings: [] }, edits, '').harness;
+  const [problem] = checkJob({ id: '', number: '', title: '', machine, harness: after, findings: [], gate: {}, choices: [], pins: [], redos: [] });
+  if (problem) throw new AppError('EDIT_REFUSED', problem.message, { field: problem.pointer, hint: problem.hint });
+
+  const jobs = await manager.findBy(JobEntity, { harnessId: id });
+  for (const job of jobs.filter((one) => one.status === 'open')) {
+    const stored = await loadJob(manager, job.id);
+    const { findings } = inJob(stored, edits);
+    for (const [position, finding] of findings.entries()) {
+      const before = stored.job.findings[position];
+      if (isDeepStrictEqual(finding, before)) continue;
+      await manager.update(FindingEntity, { jobId: job.id, id: finding.id }, findingRow(job.id, finding, position, (stored.findingVersions[finding.id] ?? 1) + 1));
+    }
+    await manager.update(JobEntity, { id: job.id }, { version: job.version + 1, updatedAt: now });
+  }
+  if (jobs.some((job) => job.status === 'signed')) await manager.update(JobEntity, { harnessId: id, status: 'signed' }, { harnessId: await keepAside(manager, id) });
+  await replaceHarness(manager, id, after, row.version + 1);
+  return row.version + 1;
+}

@@ -1,0 +1,87 @@
+import { randomUUID } from 'node:crypto';
+import { isDeepStrictEqual } from 'node:util';
+import { IsNull, type EntityManager } from 'typeorm';
+import { areaMm2, type Circuit, type Harness, type Machine } from '@mendum/core';
+import { CircuitEntity, HarnessEntity, MachineEntity, NodeEntity, RunEntity } from '../db/entities.ts';
+import type { CircuitRow } from '../db/rows.ts';
+
+const orUndefined = <T>(value: T | null): T | undefined => value ?? undefined;
+
+const circuitOf = (row: CircuitRow): Circuit => ({
+  id: row.id, number: row.number, function: row.function, kind: row.kind, wire: row.wire, from: { nodeId: row.fromNodeId, cavity: row.fromCavity }, to: { nodeId: row.toNodeId, cavity: row.toCavity },
+  runIds: row.runIds, fuseA: orUndefined(row.fuseA), loadA: orUndefined(row.loadA), pairWith: orUndefined(row.pairWith),
+});
+
+export async function loadHarness(manager: EntityManager, harnessId: string): Promise<{ machine: Machine; harness: Harness }> {
+  const row = await manager.findOneByOrFail(HarnessEntity, { id: harnessId });
+  const machine = await manager.findOneByOrFail(MachineEntity, { id: row.machineId });
+  const order = { where: { harnessId }, order: { position: 'ASC' } } as const;
+  const nodes = await manager.find(NodeEntity, order);
+  const runs = await manager.find(RunEntity, order);
+  const circuits = await manager.find(CircuitEntity, order);
+  return {
+    machine,
+    harness: {
+      id: row.id, name: row.name,
+      nodes: nodes.map((node) => ({ id: node.id, kind: node.kind, name: node.name, ways: orUndefined(node.ways), face: orUndefined(node.face), lock: orUndefined(node.lock), fittings: orUndefined(node.fittings) })),
+      runs: runs.map((run) => ({ id: run.id, name: run.name, fromNodeId: run.fromNodeId, toNodeId: run.toNodeId, lengthMm: run.lengthMm, conduitInsideMm: orUndefined(run.conduitInsideMm), zone: run.zone, features: run.features })),
+      circuits: circuits.map(circuitOf),
+    },
+  };
+}
+
+/** The harness that is stored already with the same contents on the same machine, in whatever order its fields came. */
+export async function sameHarness(manager: EntityManager, machine: Machine, harness: Harness): Promise<string | undefined> {
+  const plain = (one: { machine: Machine; harness: Harness }): unknown => JSON.parse(JSON.stringify({ machine: { ...one.machine, id: '' }, harness: { ...one.harness, id: '' } }));
+  const wanted = plain({ machine, harness });
+  for (const row of await manager.findBy(HarnessEntity, { name: harness.name, keptFor: IsNull() })) {
+    if (isDeepStrictEqual(plain(await loadHarness(manager, row.id)), wanted)) return row.id;
+  }
+  return undefined;
+}
+
+/** The machine that is stored already under this name, kind and voltage, else a new one. */
+async function machineIdOf(manager: EntityManager, { name, kind, systemVoltageV }: Machine): Promise<string> {
+  const known = await manager.findOneBy(MachineEntity, { name, kind, systemVoltageV });
+  if (known) return known.id;
+  const id = randomUUID();
+  await manager.insert(MachineEntity, { id, name, kind, systemVoltageV });
+  return id;
+}
+
+async function insertParts(manager: EntityManager, harnessId: string, harness: Harness): Promise<void> {
+  if (harness.nodes.length > 0) await manager.insert(NodeEntity, harness.nodes.map((node, position) => ({ harnessId, position, id: node.id, kind: node.kind, name: node.name, ways: node.ways ?? null, face: node.face ?? null, lock: node.lock ?? null, fittings: node.fittings ?? null })));
+  await manager.insert(RunEntity, harness.runs.map((run, position) => ({ ...run, features: [...run.features], harnessId, position, conduitInsideMm: run.conduitInsideMm ?? null })));
+  for (let start = 0; start < harness.circuits.length; start += 40) {
+    await manager.insert(CircuitEntity, harness.circuits.slice(start, start + 40).map((circuit, at) => ({
+      harnessId, position: start + at, id: circuit.id, number: circuit.number, function: circuit.function, kind: circuit.kind, areaMm2: areaMm2(circuit.wire.size), colourBase: circuit.wire.colour.base,
+      fromNodeId: circuit.from.nodeId, fromCavity: circuit.from.cavity, toNodeId: circuit.to.nodeId, toCavity: circuit.to.cavity,
+      fuseA: circuit.fuseA ?? null, loadA: circuit.loadA ?? null, pairWith: circuit.pairWith ?? null, wire: circuit.wire, runIds: [...circuit.runIds],
+    })));
+  }
+}
+
+/** Stores a harness under a new id, with its machine where that is new; ids inside the harness stay. */
+export async function insertHarness(manager: EntityManager, machine: Machine, harness: Harness): Promise<string> {
+  const harnessId = randomUUID();
+  await manager.insert(HarnessEntity, { id: harnessId, machineId: await machineIdOf(manager, machine), name: harness.name, version: 1, keptFor: null });
+  await insertParts(manager, harnessId, harness);
+  return harnessId;
+}
+
+/** Keeps a harness aside as it is, for the jobs that were signed on it. */
+export async function keepAside(manager: EntityManager, harnessId: string): Promise<string> {
+  const row = await manager.findOneByOrFail(HarnessEntity, { id: harnessId });
+  const { harness } = await loadHarness(manager, harnessId);
+  const id = randomUUID();
+  await manager.insert(HarnessEntity, { ...row, id, keptFor: harnessId });
+  await insertParts(manager, id, harness);
+  return id;
+}
+
+/** Puts another state of a harness in place of the stored one. */
+export async function replaceHarness(manager: EntityManager, harnessId: string, harness: Harness, version: number): Promise<void> {
+  for (const part of [NodeEntity, RunEntity, CircuitEntity]) await manager.delete(part, { harnessId });
+  await insertParts(manager, harnessId, harness);
+  await manager.update(HarnessEntity, { id: harnessId }, { name: harness.name, version });
+}
