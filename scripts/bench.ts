@@ -1,7 +1,8 @@
 import { performance } from 'node:perf_hooks';
 import { buildFinder } from '../web/src/find/finder.ts';
-import { CRIMP_FIRST, FULL_SHELF, plan, type Circuit, type Finding, type Job } from '@mendum/core';
+import { CRIMP_FIRST, FULL_SHELF, plan, readPinout, type Circuit, type Finding, type Job } from '@mendum/core';
 import type { HarnessView } from '@mendum/core/interchange';
+import { readSeparated, writeCsv } from '@mendum/core/spreadsheet';
 
 /** A job with so many damaged circuits, on one run long enough to hold their splices. */
 function jobOf(count: number): Job {
@@ -38,7 +39,7 @@ for (const count of [4, 40, 400]) {
 }
 const machines = Array.from({ length: 50 }, (_, m): HarnessView => {
   const { harness } = jobOf(100);
-  return { id: `H${m}`, machine: `Machine ${m}`, machineKind: 'tractor', systemVoltageV: 24, name: `Loom ${m}`, runs: harness.runs, nodes: harness.nodes, circuits: harness.circuits.map((circuit, i) => ({ ...circuit, function: `${['Valve', 'Lamp', 'Sensor', 'Ground', 'Motor'][i % 5] ?? ''} ${['feed', 'left', 'right', 'return'][i % 4] ?? ''} ${m * 100 + i}` })) };
+  return { id: `H${m}`, version: 1, machineId: `M${m}`, machine: `Machine ${m}`, machineKind: 'tractor', systemVoltageV: 24, name: `Loom ${m}`, runs: harness.runs, nodes: harness.nodes, circuits: harness.circuits.map((circuit, i) => ({ ...circuit, function: `${['Valve', 'Lamp', 'Sensor', 'Ground', 'Motor'][i % 5] ?? ''} ${['feed', 'left', 'right', 'return'][i % 4] ?? ''} ${m * 100 + i}` })) };
 });
 const built = performance.now();
 const find = buildFinder(machines);
@@ -48,4 +49,9 @@ for (const words of ['lamp left', 'snesor', 'X1 77', 'machine 12 ground']) {
   const count = find(words).length;
   console.log(`find "${words}" among 5000 circuits: ${(performance.now() - start).toFixed(1)} ms, ${count} shown, target under 50 ms`);
 }
+const SHEET_ROWS = 2000;
+const sheet = writeCsv([['Circuit', 'Connector', 'Cavity', 'To connector', 'To cavity', 'Size', 'Colour'], ...Array.from({ length: SHEET_ROWS }, (_, i) => [String(i), 'X1', String(i), 'X2', String(i), i % 3 === 0 ? '1,0 mm²' : '16 AWG', i % 2 === 0 ? 'GN' : 'RD/BK'])]);
+const read = performance.now();
+const pinout = readPinout({ rows: readSeparated(sheet) }, { nodes: [], runs: [], circuits: [] });
+console.log(`pinout of ${pinout.rows.length} lines from CSV: ${(performance.now() - read).toFixed(0)} ms, target under 2000 ms`);
 console.log(`memory in use: ${(process.memoryUsage().heapUsed / 1e6).toFixed(0)} MB`);

@@ -37,12 +37,24 @@ function delimiterOf(text: string): string {
   return counts.reduce((best, one) => (one.score > best.score ? one : best)).score > 0 ? counts.reduce((best, one) => (one.score > best.score ? one : best)).delimiter : ',';
 }
 
+/**
+ * A lone quotation mark as a whole cell means "as above" and opens no quoted cell. It is doubled where the line is balanced without it,
+ * so that the end of a quoted cell with a separator in it is left alone.
+ */
+function doubleDittos(text: string, delimiter: string): string {
+  const between = delimiter === '|' ? '\\|' : delimiter;
+  const lone = new RegExp(`(?<=^|${between})[ ]?"[ ]?(?=${between}|$)`, 'g');
+  const marks = (line: string): number => line.split('"').length - 1;
+  return text.split(/\r?\n/).map((line) => (marks(line) > 0 && marks(line.replace(lone, '')) % 2 === 0 ? line.replace(lone, '""""') : line)).join('\n');
+}
+
 /** Rows of separated text: CSV, TSV, or what a spreadsheet puts on the clipboard. @throws SheetRefused naming the line of a quote that is never closed */
 export function readSeparated(text: string): string[][] {
   const plain = text.replace(/^\uFEFF/, '');
   const declared = /^sep=(.)\r?\n/i.exec(plain);
   const body = declared ? plain.slice(declared[0].length) : plain;
-  const result = Papa.parse<string[]>(body, { delimiter: declared?.[1] ?? delimiterOf(body) });
+  const delimiter = declared?.[1] ?? delimiterOf(body);
+  const result = Papa.parse<string[]>(doubleDittos(body, delimiter), { delimiter });
   const broken = result.errors.find((error) => error.type === 'Quotes');
   if (broken) throw new SheetRefused(`Line ${(broken.row ?? 0) + 1} has a quotation mark that is not closed.`, 'Close it, or double it where it means inches.');
   const rows = result.data.map((row) => row.map(unguard));

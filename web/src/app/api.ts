@@ -53,7 +53,7 @@ export const api = createApi({
         }));
       },
       invalidatesTags: (_result, _error, { jobId, path }) => [
-        'Jobs', ...(jobId === undefined ? [] : [{ type: 'Job' as const, id: jobId }]), ...(path.startsWith('/people') ? ['People' as const] : []), ...(/sign|correction/.test(path) ? ['Due' as const] : []), ...(/import/.test(path) ? ['Harnesses' as const] : []),
+        'Jobs', ...(jobId === undefined ? [] : [{ type: 'Job' as const, id: jobId }]), ...(path.startsWith('/people') ? ['People' as const] : []), ...(/sign|correction/.test(path) ? ['Due' as const] : []), ...(/import|^\/harnesses/.test(path) ? ['Harnesses' as const] : []), ...(path.startsWith('/harnesses/') ? ['Job' as const] : []),
       ],
     }),
     tick: build.mutation<unknown, TickWrite>({

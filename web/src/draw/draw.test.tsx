@@ -1,7 +1,7 @@
 import { render, screen } from '@testing-library/react';
 import { describe, expect, it, test } from 'vitest';
 import { circuitOf, findingOf, InJob, planFor, viewOf } from '../test/job.tsx';
-import { placeRuns } from './HarnessTree.tsx';
+import { placeRuns } from './tree.ts';
 import { RunDrawing } from './RunDrawing.tsx';
 import { rowsOf, ROWS_CLEAR } from './rows.ts';
 import { panned, zoomed } from './ZoomBar.tsx';
@@ -34,12 +34,12 @@ describe('the harness tree', () => {
   const run = (id: string, fromNodeId: string, toNodeId: string, lengthMm: number) => ({ id, name: id, fromNodeId, toNodeId, lengthMm, zone: { area: 'body', vibration: 'none', moisture: 'dry', fuelVapour: false } as const, features: [] });
   const nodes = ['X', 'B', 'Y', 'Z'].map((id) => ({ id, kind: 'connector' as const, name: id }));
   it('places runs by distance, branches on rows of their own, whichever way they are described', () => {
-    const placed = placeRuns({ id: 'H', name: 'H', nodes, circuits: [], runs: [run('1', 'X', 'B', 300), run('2', 'B', 'Y', 200), run('3', 'Z', 'B', 100)] });
-    expect(placed.map(({ runId, fromMm, toMm, row }) => [runId, fromMm, toMm, row])).toEqual([['1', 0, 300, 0], ['2', 300, 500, 0], ['3', 300, 400, 1]]);
+    const placed = placeRuns({ nodes, runs: [run('1', 'X', 'B', 300), run('2', 'B', 'Y', 200), run('3', 'Z', 'B', 100)] });
+    expect(placed.map(({ run: { id }, fromMm, toMm, row }) => [id, fromMm, toMm, row])).toEqual([['1', 0, 300, 0], ['2', 300, 500, 0], ['3', 300, 400, 1]]);
   });
   it('draws the runs of a loop once each', () => {
-    const placed = placeRuns({ id: 'H', name: 'H', nodes, circuits: [], runs: [run('1', 'X', 'B', 300), run('2', 'B', 'Y', 200), run('3', 'Y', 'X', 100)] });
-    expect(placed.map((one) => one.runId).sort()).toEqual(['1', '2', '3']);
+    const placed = placeRuns({ nodes, runs: [run('1', 'X', 'B', 300), run('2', 'B', 'Y', 200), run('3', 'Y', 'X', 100)] });
+    expect(placed.map((one) => one.run.id).sort()).toEqual(['1', '2', '3']);
   });
 });
 

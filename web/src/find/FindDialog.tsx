@@ -21,7 +21,7 @@ export function FindDialog({ onClose }: { readonly onClose: () => void }) {
   const go = (one: FoundCircuit | undefined): void => {
     if (!one) return;
     onClose();
-    void navigate(`/machines?harness=${encodeURIComponent(one.harnessId)}&circuit=${encodeURIComponent(one.circuit.id)}`);
+    void navigate(`/machines/${encodeURIComponent(one.harnessId)}?circuit=${encodeURIComponent(one.circuit.id)}`);
   };
   const onKey = (event: KeyboardEvent): void => {
     const step = { ArrowDown: 1, ArrowUp: -1 }[event.key];

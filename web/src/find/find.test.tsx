@@ -13,7 +13,7 @@ import { buildFinder } from './finder.ts';
 
 const wired = (number: string, work: string, base: Circuit['wire']['colour']['base'], areaMm2: number, from: string, more: Partial<Circuit> = {}): Circuit =>
   circuitOf(number, { function: work, from: { nodeId: 'X31', cavity: from }, wire: { ...circuitOf('1').wire, size: { basis: 'metric', areaMm2 }, colour: { base } }, ...more });
-const view = (id: string, machine: string, circuits: readonly Circuit[]): HarnessView => ({ id, machine, machineKind: 'tractor', systemVoltageV: 12, name: `Loom ${id}`, runs: [], circuits, nodes: [{ id: 'X31', kind: 'connector', name: 'X31' }, { id: 'X2', kind: 'connector', name: 'X2' }] });
+const view = (id: string, machine: string, circuits: readonly Circuit[]): HarnessView => ({ id, machine, version: 1, machineId: 'M', machineKind: 'tractor', systemVoltageV: 12, name: `Loom ${id}`, runs: [], circuits, nodes: [{ id: 'X31', kind: 'connector', name: 'X31' }, { id: 'X2', kind: 'connector', name: 'X2' }] });
 const HARNESSES = [
   view('W12', 'Ovrell 420', [wired('1', 'Valve A feed', 'red', 2.5, '1'), wired('4', 'Work lamp', 'white', 1.5, '4'), wired('11', 'Speed pick-up', 'grey', 0.5, '11', { kind: 'signal' })]),
   view('W5', 'Dunmarra 70', [wired('21', 'Tail lamp left', 'grey', 1, '1'), wired('4', 'Brake lamps', 'black', 1.5, '3')]),
@@ -43,7 +43,7 @@ describe('the find dialog', () => {
     await userEvent.type(screen.getByRole('combobox'), 'lamp');
     expect(await screen.findAllByRole('option')).toHaveLength(3);
     await userEvent.keyboard('{ArrowDown}{ArrowDown}{ArrowUp}{Enter}');
-    expect(screen.getByTestId('where').textContent).toMatch(/^\/machines\?harness=W\d+&circuit=C\d+$/);
+    expect(screen.getByTestId('where').textContent).toMatch(/^\/machines\/W\d+\?circuit=C\d+$/);
   });
   it('says so when nothing matches', async () => {
     show();

@@ -12,7 +12,7 @@ import { circuitOf } from '../test/job.tsx';
 import { standInServer, writesOf } from '../test/server.ts';
 import { DuePlace } from './DuePlace.tsx';
 import { JobsPlace } from './JobsPlace.tsx';
-import { MachinesPlace } from './MachinesPlace.tsx';
+import { MachinesPlace } from './machines/MachinesPlace.tsx';
 import { PracticePlace } from './PracticePlace.tsx';
 import { ShelfPlace } from './ShelfPlace.tsx';
 
@@ -92,12 +92,12 @@ describe('who is at the bench', () => {
 
 describe('other places', () => {
   it('machines are found by a circuit of theirs', async () => {
-    const view = (id: string, machine: string, work: string) => ({ id, machine, machineKind: 'tractor', systemVoltageV: 12, name: id, runs: [], circuits: [circuitOf('1', { function: work })], nodes: [] });
+    const view = (id: string, machine: string, work: string) => ({ id, version: 1, machineId: machine, machine, machineKind: 'tractor', systemVoltageV: 12, name: id, runs: [], circuits: [circuitOf('1', { function: work })], nodes: [] });
     standInServer({ '/harnesses': { body: [view('W1', 'Ovrell 420', 'Work lamp'), view('W2', 'Dunmarra 70', 'Brake lamps')] } });
     show(<MachinesPlace />);
     await userEvent.type(await screen.findByLabelText('Find a machine or a function'), 'brake');
-    expect(screen.getByText('Dunmarra 70')).toBeTruthy();
-    expect(screen.queryByText('Ovrell 420')).toBeNull();
+    expect(screen.getByRole('region', { name: 'Dunmarra 70' })).toBeTruthy();
+    expect(screen.queryByRole('region', { name: 'Ovrell 420' })).toBeNull();
   });
   it('the shelf says what is there, what each part fits, and what there is none of', async () => {
     standInServer({ '/shelf': { body: { ...FULL_SHELF, parts: FULL_SHELF.parts.map((part) => (part.id === 'clip-XL' ? { ...part, quantity: 0 } : part)) } } });

@@ -46,11 +46,11 @@ export function NumberField({ label, hint, wrong, unit, className, ...rest }: La
   );
 }
 
-export function TextArea({ label, hint, wrong, ...rest }: Labelled & TextareaHTMLAttributes<HTMLTextAreaElement>) {
+export function TextArea({ label, hint, wrong, className, ...rest }: Labelled & TextareaHTMLAttributes<HTMLTextAreaElement>) {
   const id = useId();
   return (
     <Field id={id} label={label} hint={hint} wrong={wrong}>
-      <textarea id={id} rows={3} className={clsx(BOX, border(wrong), 'py-2')} aria-invalid={wrong !== undefined} {...described(id, { label, hint, wrong })} {...rest} />
+      <textarea id={id} rows={3} className={clsx(BOX, border(wrong), 'py-2', className)} aria-invalid={wrong !== undefined} {...described(id, { label, hint, wrong })} {...rest} />
     </Field>
   );
 }

@@ -1,7 +1,11 @@
-import { COLOURS, METRIC_SIZES_MM2, TRADE_PAIRS_MM2, areaMm2, figure, type WireSize, type WireSpec } from '@mendum/core';
-import { Select } from '../../ui/field.tsx';
+import { useState } from 'react';
+import { COLOURS, JACKETS, jacketDiameterMm, METRIC_SIZES_MM2, TRADE_PAIRS_MM2, WALLS_MM, areaMm2, figure, type JacketMaterial, type JacketWall, type WireSize, type WireSpec } from '@mendum/core';
+import { NumberField, Select } from '../../ui/field.tsx';
+import { numberOf } from '../../ui/typed.ts';
 
 const AWG_SIZES = [24, 22, 20, 18, 16, 14, 12, 10, 8, 6, 4, 2];
+
+const WALL_WORDS: Record<JacketWall, string> = { extraThin: 'extra-thin', thin: 'thin', general: 'general', heavy: 'heavy', pvcPrimary: 'PVC primary' };
 
 const sizesOf = (basis: WireSize['basis']): readonly { readonly value: string; readonly size: WireSize; readonly words: string }[] =>
   basis === 'metric'
@@ -10,6 +14,13 @@ const sizesOf = (basis: WireSize['basis']): readonly { readonly value: string; r
         const size: WireSize = { basis, awg };
         return { value: String(awg), size, words: `${awg} (${figure(areaMm2(size), 2)} mm²)` };
       });
+
+/** The series, with the wire's own size where it is none of them. */
+function optionsOf(size: WireSize): ReturnType<typeof sizesOf> {
+  const usual = sizesOf(size.basis);
+  const own = String(size.basis === 'metric' ? size.areaMm2 : size.awg);
+  return usual.some((one) => one.value === own) ? usual : [...usual, { value: own, size, words: size.basis === 'metric' ? `${figure(size.areaMm2, 3)} mm²` : `${own} (${figure(areaMm2(size), 2)} mm²)` }];
+}
 
 /** A size that is nearest in another series, so that switching the basis does not lose what was meant. */
 function nearest(basis: WireSize['basis'], area: number): WireSize {
@@ -27,8 +38,8 @@ export function WireFields({ wire, onChange }: { readonly wire: WireSpec; readon
         <option value="awg">AWG copper</option>
         <option value="trade">trade label</option>
       </Select>
-      <Select label="Size" value={String(size.basis === 'metric' ? size.areaMm2 : size.awg)} onChange={(event) => { const found = sizesOf(size.basis).find((one) => one.value === event.target.value); if (found) onChange({ ...wire, size: found.size }); }}>
-        {sizesOf(size.basis).map((one) => <option key={one.value} value={one.value}>{one.words}</option>)}
+      <Select label="Size" value={String(size.basis === 'metric' ? size.areaMm2 : size.awg)} onChange={(event) => { const found = optionsOf(size).find((one) => one.value === event.target.value); if (found) onChange({ ...wire, size: found.size }); }}>
+        {optionsOf(size).map((one) => <option key={one.value} value={one.value}>{one.words}</option>)}
       </Select>
       <Select label="Conductor" value={conductor.kind} onChange={(event) => onChange({ ...wire, conductor: { kind: event.target.value as 'stranded' | 'solid' } })}>
         <option value="stranded">stranded</option>
@@ -41,6 +52,36 @@ export function WireFields({ wire, onChange }: { readonly wire: WireSpec; readon
         <option value="">none</option>
         {COLOURS.map((name) => <option key={name}>{name}</option>)}
       </Select>
+    </div>
+  );
+}
+
+/** What is known of a circuit's wire beyond size and colour: strands, jacket, and its diameter, calculated until it is measured. */
+export function JacketFields({ wire, onChange }: { readonly wire: WireSpec; readonly onChange: (wire: WireSpec) => void }) {
+  const { conductor, jacket } = wire;
+  const [outer, setOuter] = useState(String(jacket.outerDiameterMm ?? ''));
+  const [strands, setStrands] = useState(conductor.kind === 'stranded' ? String(conductor.strands ?? '') : '');
+  const typedStrands = (text: string): void => {
+    setStrands(text);
+    const count = numberOf(text);
+    if (conductor.kind === 'stranded') onChange({ ...wire, conductor: Number.isInteger(count) && count >= 2 && count <= 2000 ? { kind: 'stranded', strands: count } : { kind: 'stranded' } });
+  };
+  const typedOuter = (text: string): void => {
+    setOuter(text);
+    const { outerDiameterMm: _old, ...plain } = jacket;
+    const mm = numberOf(text);
+    onChange({ ...wire, jacket: mm > 0 && mm <= 60 ? { ...plain, outerDiameterMm: mm } : plain });
+  };
+  return (
+    <div className="grid grid-cols-2 gap-3 sm:grid-cols-3">
+      <Select label="Jacket" value={jacket.material} onChange={(event) => onChange({ ...wire, jacket: { ...jacket, material: event.target.value as JacketMaterial } })}>
+        {Object.entries(JACKETS).map(([id, { name, ratedC }]) => <option key={id} value={id}>{`${name}, ${ratedC} °C`}</option>)}
+      </Select>
+      <Select label="Jacket wall" value={jacket.wall} onChange={(event) => onChange({ ...wire, jacket: { ...jacket, wall: event.target.value as JacketWall } })}>
+        {Object.keys(WALLS_MM).map((wall) => <option key={wall} value={wall}>{WALL_WORDS[wall as JacketWall]}</option>)}
+      </Select>
+      <NumberField label="Diameter, measured" hint={jacket.outerDiameterMm === undefined ? `Calculated: ${figure(jacketDiameterMm(wire), 2)} mm.` : 'The calliper counts.'} unit="mm" value={outer} onChange={(event) => typedOuter(event.target.value)} />
+      {conductor.kind === 'stranded' ? <NumberField label="Strands, counted" unit="of" value={strands} onChange={(event) => typedStrands(event.target.value)} /> : null}
     </div>
   );
 }
