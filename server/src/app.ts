@@ -8,15 +8,19 @@ import { pinoHttp } from 'pino-http';
 import type { Database } from './db/open.ts';
 import { answerError, noSuchAddress } from './http/handle.ts';
 import { harnessRoutes } from './harnesses/routes.ts';
+import { mappingRoutes } from './jobs/mapping.ts';
 import { jobRoutes } from './jobs/routes.ts';
 import { surveyRoutes } from './jobs/survey.ts';
 import { workRoutes } from './jobs/work.ts';
+import { photoRoutes } from './photos/routes.ts';
 import { placeRoutes } from './places/routes.ts';
 import { recordRoutes } from './record/routes.ts';
 
 export interface AppOptions {
   readonly db: Database;
   readonly log: Logger;
+  /** Folder in which photos are kept. */
+  readonly photosDir: string;
   /** Folder of the built interface; without it only the API is served. */
   readonly webDir?: string | undefined;
   /** Today as an ISO date. */
@@ -27,7 +31,7 @@ export interface AppOptions {
 const BODY_LIMIT = '6mb';
 
 /** The application without a port, so that tests can send requests to it. */
-export function createApp({ db, log, webDir, today = () => new Date().toISOString().slice(0, 10) }: AppOptions): Express {
+export function createApp({ db, log, photosDir, webDir, today = () => new Date().toISOString().slice(0, 10) }: AppOptions): Express {
   const app = express();
   app.disable('x-powered-by');
   app.use(pinoHttp({ logger: log, autoLogging: log.level === 'debug' }));
@@ -47,6 +51,8 @@ export function createApp({ db, log, webDir, today = () => new Date().toISOStrin
   harnessRoutes(api, db);
   jobRoutes(api, db);
   surveyRoutes(api, db);
+  mappingRoutes(api, db);
+  photoRoutes(api, db, photosDir);
   workRoutes(api, db);
   recordRoutes(api, db, today);
   api.use(noSuchAddress);

@@ -19,6 +19,7 @@ function configOrExit(): Config {
 }
 
 const config = configOrExit();
+const photosDir = join(config.dataDir, 'photos');
 const log = pino({ level: config.logLevel });
 
 // The port comes first: a second start with --fresh must not take the database from under a server that is running.
@@ -29,11 +30,12 @@ if (refused !== undefined) {
 }
 if (process.argv.includes('--fresh')) {
   for (const ending of ['', '-wal', '-shm']) rmSync(join(config.dataDir, `mendum.sqlite${ending}`), { force: true });
+  rmSync(photosDir, { recursive: true, force: true });
 }
 const db = await openDatabase(config.dataDir);
 if (process.argv.includes('--demo') && (await seedDemo(db, new Date()))) console.log('The database is new: demo machines, jobs and records were put in.');
 
-const server = createApp({ db, log, webDir: join(root, 'web/dist') }).listen(config.port, config.host, (error?: Error) => {
+const server = createApp({ db, log, photosDir, webDir: join(root, 'web/dist') }).listen(config.port, config.host, (error?: Error) => {
   if (error) {
     console.error(portWords(config.host, config.port, error));
     void db.close().finally(() => process.exit(1));

@@ -1,9 +1,10 @@
-import { lostStretch, strandsInWords, visibleLengthMm, FINDING_WORDS, type Finding, type Stretch } from '../damage/index.ts';
+import { findingInWords, isAtCavity, lostStretch, strandsInWords, visibleLengthMm, type Finding, type Stretch } from '../damage/index.ts';
 import { flexStretches, isPowerKind, keepOuts } from '../harness/index.ts';
 import { rankMethods, type RankedMethod, type Site } from '../method/index.ts';
 import { chooseInsertWire } from '../sizing/index.ts';
 import { figure } from '../units/index.ts';
 import { areaMm2, JACKETS, jacketDiameterMm, remainingShare } from '../wire/index.ts';
+import { waysAtCavity } from './atCavity.ts';
 import { rankCovers } from './cover.ts';
 import { electricalOf, type Section } from './electrical.ts';
 import { freeWireBeside } from './freeWire.ts';
@@ -48,7 +49,7 @@ const isCutAnyway = ({ finding, siblings, run, practice }: DecideInput): boolean
   siblings.some((other) => other.id !== finding.id && other.circuitId === finding.circuitId && other.runId === finding.runId &&
     (other.kind === 'jacketRubbed'
       ? visibleLengthMm(other) > practice.figures.coverAtMostMm || flexStretches(run).some((stretch) => overlaps(stretch, other))
-      : other.kind !== 'strandsLost'));
+      : other.kind !== 'strandsLost' && !isAtCavity(other)));
 
 function lostOf(input: DecideInput, neighbours: readonly Finding[]): Stretch {
   const { finding, redos } = input;
@@ -130,6 +131,9 @@ function warningsOf(input: DecideInput, electrical: Electrical, insertRefused: s
   return warnings;
 }
 
+/** Words as a sentence. */
+const capital = (words: string): string => `${words.charAt(0).toUpperCase()}${words.slice(1)}.`;
+
 /** The copper question of a finding: does it have to be cut, why, and may it be covered instead? */
 function mustCut(input: DecideInput, neighbours: readonly Finding[]): { cut: boolean; two: boolean; because: string; coverSecond: boolean } {
   const { finding, circuit } = input;
@@ -141,7 +145,7 @@ function mustCut(input: DecideInput, neighbours: readonly Finding[]): { cut: boo
   const because =
     finding.kind === 'strandsLost'
       ? isPowerKind(circuit.kind) ? `Every lost strand counts on a ${circuit.kind} wire: cut out, never covered.` : 'Strands are lost: cut out.'
-      : `${FINDING_WORDS[finding.kind].charAt(0).toUpperCase()}${FINDING_WORDS[finding.kind].slice(1)}.`;
+      : capital(findingInWords(finding));
   return { cut: true, two: false, because, coverSecond };
 }
 
@@ -173,6 +177,10 @@ export function decide(input: DecideInput): Decision {
       : { ...base, approach: 'stopped', because: [`No plan for ${circuit.kind === 'airbag' ? 'an airbag or belt circuit' : 'high voltage'} until the maker's procedure or a qualified person is named at the gate.`], asks: 'Name the procedure at the gate' };
   }
 
+  if (isAtCavity(finding)) {
+    const node = input.nodes.get(finding.at.nodeId);
+    return { ...base, approach: 'byHand', because: [capital(findingInWords(finding)), ...waysAtCavity(finding, node)], asks: `Work at ${node?.name ?? finding.at.nodeId}, cavity ${finding.at.cavity}, is decided by you` };
+  }
   const leader = neighbours.find((other) => other.fromMm < finding.fromMm);
   const copper = mustCut(input, neighbours);
   if (copper.cut && leader) return { ...base, approach: 'withOther', because: [copper.because, 'It is cut out together with the place before it.'] };

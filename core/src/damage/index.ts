@@ -1,3 +1,4 @@
-export type { Finding, FindingKind, FindingOf, Stretch } from './types.ts';
-export { FINDING_KINDS, FINDING_WORDS } from './types.ts';
+export type { CavityFinding, CavityFindingKind, Finding, FindingKind, FindingOf, RunFindingKind, Stretch } from './types.ts';
+export { CAVITY_FINDING_KINDS, FINDING_KINDS, FINDING_SORTS, FINDING_WORDS, RUN_FINDING_KINDS } from './types.ts';
+export { endOfCircuit, findingInWords, isAtCavity, isCavityKind } from './cavity.ts';
 export { lostStretch, visibleLengthMm, strandsInWords } from './stretch.ts';

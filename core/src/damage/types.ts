@@ -1,3 +1,4 @@
+import type { Cavity } from '../harness/index.ts';
 import type { WireSpec } from '../wire/index.ts';
 
 /** A stretch along a run, mm from the run's start, from < to. */
@@ -6,7 +7,14 @@ export interface Stretch {
   readonly toMm: number;
 }
 
-export const FINDING_KINDS = ['jacketRubbed', 'strandsLost', 'parted', 'corroded', 'cooked', 'poorRepair', 'addCircuit'] as const;
+/** Damage that lies along a wire. */
+export const RUN_FINDING_KINDS = ['jacketRubbed', 'strandsLost', 'parted', 'corroded', 'cooked', 'poorRepair', 'addCircuit'] as const;
+/** Damage at a cavity: of a terminal, of a seal or lock piece, of the housing for the circuits in it, or of the wire right at it. */
+export const CAVITY_FINDING_KINDS = ['terminalDamaged', 'terminalMiscrimped', 'housingBroken', 'housingMelted', 'sealLost', 'lockLost', 'cutFlush', 'tooShort', 'misplaced', 'noMatingPart'] as const;
+export type RunFindingKind = (typeof RUN_FINDING_KINDS)[number];
+export type CavityFindingKind = (typeof CAVITY_FINDING_KINDS)[number];
+
+export const FINDING_KINDS = [...RUN_FINDING_KINDS, ...CAVITY_FINDING_KINDS] as const;
 export type FindingKind = (typeof FINDING_KINDS)[number];
 
 export const FINDING_WORDS: Record<FindingKind, string> = {
@@ -17,6 +25,23 @@ export const FINDING_WORDS: Record<FindingKind, string> = {
   cooked: 'wire cooked stiff',
   poorRepair: 'earlier poor repair',
   addCircuit: 'a circuit to be added here',
+  terminalDamaged: 'terminal damaged',
+  terminalMiscrimped: 'terminal crimped wrongly',
+  housingBroken: 'housing or latch broken, terminals good',
+  housingMelted: 'housing melted',
+  sealLost: 'seal or plug lost',
+  lockLost: 'lock piece lost',
+  cutFlush: 'wire cut flush at the connector',
+  tooShort: 'lead too short after a part moved',
+  misplaced: 'in the wrong cavity, or backed out',
+  noMatingPart: 'no mating part to be had',
+};
+
+/** What exactly is seen, for kinds of which there are several sorts. */
+export const FINDING_SORTS: Partial<Record<FindingKind, Readonly<Record<string, string>>>> = {
+  poorRepair: { twistedTaped: 'twisted and taped', clampTap: 'clamp-on tap', bareButt: 'bare butt joint', crackedSolder: 'cracked solder' },
+  terminalDamaged: { bent: 'bent', spread: 'spread', burnt: 'burnt', pulled: 'pulled off its wire' },
+  misplaced: { wrongCavity: 'in the wrong cavity', backedOut: 'backed out, not latched' },
 };
 
 interface Base extends Stretch {
@@ -37,12 +62,17 @@ interface Base extends Stretch {
   /** ISO date by which a temporary repair comes back; absent for a permanent one. */
   readonly temporaryUntil?: string | undefined;
   readonly note?: string | undefined;
+  /** One of the kind's `FINDING_SORTS`. */
+  readonly sort?: string | undefined;
 }
 
-/** What was found on one wire at one place. */
+/** What was found on one wire at one place. A finding at a cavity names it in `at`, and lies at that end of its run. */
 export type Finding =
-  | (Base & { readonly kind: Exclude<FindingKind, 'strandsLost' | 'addCircuit'> })
+  | (Base & { readonly kind: Exclude<RunFindingKind, 'strandsLost' | 'addCircuit'> })
   | (Base & { readonly kind: 'strandsLost'; readonly strandsLost: number; readonly strandsTotal: number })
-  | (Base & { readonly kind: 'addCircuit'; readonly branchWires: readonly WireSpec[] });
+  | (Base & { readonly kind: 'addCircuit'; readonly branchWires: readonly WireSpec[] })
+  | (Base & { readonly kind: Exclude<CavityFindingKind, 'tooShort'>; readonly at: Cavity })
+  | (Base & { readonly kind: 'tooShort'; readonly at: Cavity; readonly shortByMm: number });
 
 export type FindingOf<K extends FindingKind> = Extract<Finding, { readonly kind: K }>;
+export type CavityFinding = Extract<Finding, { readonly at: Cavity }>;

@@ -40,6 +40,17 @@ export interface KeptRecord {
   readonly body: SpliceRecord;
 }
 
+/** A photo of a finding; its picture is at /api/photos/{id}, a small one at /api/photos/{id}/small. */
+export interface PhotoView {
+  readonly id: string;
+  readonly findingId: string;
+  readonly name: string;
+  readonly widthPx: number;
+  readonly heightPx: number;
+  readonly by: string;
+  readonly at: string;
+}
+
 /** A job whole: what a plan is computed from, and what people have done since. */
 export interface JobView {
   readonly id: string;
@@ -54,6 +65,7 @@ export interface JobView {
   readonly ticks: readonly Tick[];
   readonly readings: readonly Reading[];
   readonly records: readonly KeptRecord[];
+  readonly photos: readonly PhotoView[];
 }
 
 /** A machine's harness that a job can be opened on. */

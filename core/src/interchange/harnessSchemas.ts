@@ -65,7 +65,7 @@ export const runSchema = Joi.object({
   id: id.required(), name: text.required(), fromNodeId: id.required(), toNodeId: id.required(),
   lengthMm: lengthMm.greater(0).required(), conduitInsideMm: Joi.number().greater(0).max(500), zone: zoneSchema.required(), features: list(featureSchema).default([]),
 });
-const cavitySchema = Joi.object({ nodeId: id.required(), cavity: cavityText.required() });
+export const cavitySchema = Joi.object({ nodeId: id.required(), cavity: cavityText.required() });
 export const circuitSchema = Joi.object({
   id: id.required(), number: Joi.string().trim().min(1).max(20).required(), function: text.required(), kind: Joi.valid(...CIRCUIT_KINDS).required(),
   wire: wireSchema.required(), from: cavitySchema.required(), to: cavitySchema.required(), runIds: list(id).min(1).required(),

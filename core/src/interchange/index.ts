@@ -5,4 +5,4 @@ export { harnessSchema, machineSchema, wireSchema } from './harnessSchemas.ts';
 export { harnessEditSchema } from './editSchemas.ts';
 export { continuityFields, mappingSchema } from './mappingSchemas.ts';
 export { problemsOf } from './problems.ts';
-export type { DueBack, ErrorBody, HarnessView, JobSummary, JobView, KeptRecord, StageName, Tick } from './api.ts';
+export type { DueBack, ErrorBody, HarnessView, JobSummary, JobView, KeptRecord, PhotoView, StageName, Tick } from './api.ts';

@@ -1,17 +1,19 @@
 import Joi from 'joi';
 import { COVER_IDS } from '../approach/index.ts';
 import { SLEEVE_SERIES, TOOL_TASKS } from '../catalogue/index.ts';
-import { FINDING_KINDS } from '../damage/index.ts';
+import { CAVITY_FINDING_KINDS, FINDING_KINDS } from '../damage/index.ts';
 import { METHOD_IDS } from '../method/index.ts';
 import { date, id, instant, lengthMm, list, longText, positionMm, text } from './fields.ts';
-import { harnessSchema, machineSchema, wireSchema } from './harnessSchemas.ts';
+import { cavitySchema, harnessSchema, machineSchema, wireSchema } from './harnessSchemas.ts';
 import { mappingSchema } from './mappingSchemas.ts';
 
-/** What was found on one wire. The two kinds with figures of their own ask for them; the others refuse them. */
+/** What was found on one wire. Kinds with figures of their own, or a cavity, ask for them; the others refuse them. */
 export const findingSchema = Joi.object({
   id: id.required(), circuitId: id.required(), runId: id.required(), kind: Joi.valid(...FINDING_KINDS).required(),
   fromMm: positionMm.required(), toMm: positionMm.required(), cutBackLeftMm: lengthMm.default(0), cutBackRightMm: lengthMm.default(0),
-  slackMm: lengthMm, freedEndMm: Joi.number().greater(0).max(200), farWire: wireSchema, insertWire: wireSchema, temporaryUntil: date, note: longText,
+  slackMm: lengthMm, freedEndMm: Joi.number().greater(0).max(200), farWire: wireSchema, insertWire: wireSchema, temporaryUntil: date, note: longText, sort: id,
+  at: cavitySchema.when('kind', { is: Joi.valid(...CAVITY_FINDING_KINDS), then: Joi.required(), otherwise: Joi.forbidden() }),
+  shortByMm: Joi.number().greater(0).max(100_000).when('kind', { is: 'tooShort', then: Joi.required(), otherwise: Joi.forbidden() }),
   strandsLost: Joi.number().integer().min(1).max(2000).when('kind', { is: 'strandsLost', then: Joi.required(), otherwise: Joi.forbidden() }),
   strandsTotal: Joi.number().integer().min(1).max(2000).when('kind', { is: 'strandsLost', then: Joi.required(), otherwise: Joi.forbidden() }),
   branchWires: list(wireSchema).min(1).max(8).when('kind', { is: 'addCircuit', then: Joi.required(), otherwise: Joi.forbidden() }),

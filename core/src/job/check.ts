@@ -1,5 +1,5 @@
 import { AMBIENT_BY_AREA_C, ambientC, type Circuit } from '../harness/index.ts';
-import type { Finding } from '../damage/index.ts';
+import { endOfCircuit, FINDING_SORTS, FINDING_WORDS, isAtCavity, type CavityFinding, type Finding } from '../damage/index.ts';
 import { figure } from '../units/index.ts';
 import { allowedCurrentA, sizeDisagreement, sizeInWords, type WireSpec } from '../wire/index.ts';
 import { checkConnectors } from './checkConnectors.ts';
@@ -29,6 +29,7 @@ export function checkFinding(finding: Finding, job: Pick<Job, 'harness'>, pointe
   } else if (from < 0 || to > run.lengthMm) {
     problems.push(problem('CUT_BACK_OUTSIDE_RUN', `${pointer}/${from < 0 ? 'cutBackLeftMm' : 'cutBackRightMm'}`, `With its cut-back the loss reaches ${figure(from)}–${figure(to)} mm, outside ${run.name} (0–${figure(run.lengthMm)} mm).`, 'Shorten the cut-back; if copper is bad right up to the connector, the wire needs a new lead there.'));
   }
+  problems.push(...checkCavity(finding, job, pointer), ...checkSort(finding, pointer));
   if (finding.kind === 'strandsLost' && finding.strandsLost > finding.strandsTotal) {
     problems.push(problem('STRANDS', `${pointer}/strandsLost`, `${finding.strandsLost} of ${finding.strandsTotal} strands cannot be lost.`, 'Count again: lost strands are at most all of them.'));
   }
@@ -39,6 +40,25 @@ export function checkFinding(finding: Finding, job: Pick<Job, 'harness'>, pointe
     finding.branchWires.forEach((wire, index) => problems.push(...checkWire(wire, `${pointer}/branchWires/${index}`, 'The added wire')));
   }
   return problems;
+}
+
+/** A finding at a cavity that its circuit is not in, or that lies at another end of the run. */
+function checkCavity(finding: Finding, { harness }: Pick<Job, 'harness'>, pointer: string): JobProblem[] {
+  if (!isAtCavity(finding)) return [];
+  const circuit = harness.circuits.find((one) => one.id === finding.circuitId);
+  const name = harness.nodes.find((node) => node.id === finding.at.nodeId)?.name ?? finding.at.nodeId;
+  const end = circuit && endOfCircuit(circuit, harness.runs, finding.at.nodeId);
+  if (!circuit || !end || end.cavity !== finding.at.cavity) {
+    const ends = circuit ? [circuit.from, circuit.to].map((one) => `${harness.nodes.find((node) => node.id === one.nodeId)?.name ?? one.nodeId} ${one.cavity}`).join(' and ') : '';
+    return [problem('NOT_ITS_CAVITY', `${pointer}/at`, `Circuit ${circuit?.number ?? finding.circuitId} is not in cavity ${finding.at.cavity} of ${name}.`, `Its ends are in ${ends}.`)];
+  }
+  return end.runId === finding.runId ? [] : [problem('NOT_ITS_CAVITY', `${pointer}/runId`, `Cavity ${finding.at.cavity} of ${name} is not at run "${finding.runId}".`, `It is at run ${end.runId}.`)];
+}
+
+function checkSort(finding: Finding, pointer: string): JobProblem[] {
+  const sorts = FINDING_SORTS[finding.kind];
+  if (finding.sort === undefined || sorts?.[finding.sort] !== undefined) return [];
+  return [problem('NO_SUCH_SORT', `${pointer}/sort`, `"${finding.sort}" is no sort of ${FINDING_WORDS[finding.kind]}.`, sorts ? `Sorts are ${Object.keys(sorts).join(', ')}.` : 'Leave it out.')];
 }
 
 /** Gauge and area that disagree, and a jacket thinner than its copper. */
@@ -101,9 +121,16 @@ function twiceById(items: readonly { readonly id: string }[], pointer: string, w
   );
 }
 
+/** The same thing found twice at one cavity. */
+function sameAgain(finding: CavityFinding, others: readonly Finding[], pointer: string): JobProblem[] {
+  const twin = others.some((one) => one.id !== finding.id && one.kind === finding.kind && isAtCavity(one) && one.at.nodeId === finding.at.nodeId && one.at.cavity === finding.at.cavity);
+  return twin ? [problem('FOUND_TWICE', `${pointer}/kind`, `"${FINDING_WORDS[finding.kind]}" is noted for cavity ${finding.at.cavity} already.`, 'Change the one that is there.')] : [];
+}
+
 /** Findings that are cut out and overlap on the same wire: they are one loss. */
 export function checkOverlap(finding: Finding, others: readonly Finding[], pointer: string): JobProblem[] {
-  const other = others.find((one) => one.id !== finding.id && one.circuitId === finding.circuitId && one.runId === finding.runId && one.fromMm < finding.toMm && finding.fromMm < one.toMm);
+  if (isAtCavity(finding)) return sameAgain(finding, others, pointer);
+  const other = others.find((one) => one.id !== finding.id && !isAtCavity(one) && one.circuitId === finding.circuitId && one.runId === finding.runId && one.fromMm < finding.toMm && finding.fromMm < one.toMm);
   return other
     ? [problem('FINDINGS_OVERLAP', `${pointer}/fromMm`, `The finding at ${figure(finding.fromMm)}–${figure(finding.toMm)} mm overlaps the one at ${figure(other.fromMm)}–${figure(other.toMm)} mm on the same wire.`, 'Make them one finding, or move one.')]
     : [];

@@ -14,7 +14,7 @@ describe('separated text', () => {
     ['a line that names its separator', 'sep=|\nCav|Wire\n1|red', [[], ['Cav', 'Wire'], ['1', 'red']]],
   ])('%s', (_name, text, rows) => expect(readSeparated(text)).toEqual(rows));
   it('in UTF-16 and in the Western single-byte set', async () => {
-    const utf16 = new Uint8Array([0xff, 0xfe, ...[...'Größe;1'].flatMap((sign) => [sign.charCodeAt(0), 0])]);
+    const utf16 = new Uint8Array([0xff, 0xfe, ...Array.from('Größe;1', (sign) => [sign.charCodeAt(0), 0]).flat()]);
     expect(await cells(utf16)).toEqual([['Größe', '1']]);
     expect(await cells(new Uint8Array([0x47, 0x72, 0xf6, 0xdf, 0x65, 0x3b, 0x31]))).toEqual([['Größe', '1']]);
   });
@@ -40,11 +40,11 @@ describe('workbooks', () => {
 });
 
 describe('what is written', () => {
-  const text = fc.string({ maxLength: 12, unit: 'binary' }).filter((cell) => !/[\u0000-\u0008\u000b\u000c\u000e-\u001f\ufffe\uffff\ud800-\udfff\r]/.test(cell));
+  const text = fc.string({ maxLength: 12, unit: 'grapheme' }).filter((cell) => !/[\p{Cc}\p{Cs}\uFEFF]/u.test(cell));
   const risky = fc.constantFrom('=1+1', '+12V', '-5', '@SUM(A1)', "'=x", "''+x", '=HYPERLINK("a")', "'quoted'", '1,5', 'a;b', 'line\nbreak', '"');
   const grid = fc.array(fc.tuple(fc.oneof(text, risky), fc.oneof(text, risky), fc.constant('x')), { minLength: 2, maxLength: 6 });
-  it('CSV is read back without loss, and no cell begins like a formula', () => {
-    fc.assert(fc.asyncProperty(grid, async (rows) => {
+  it('CSV is read back without loss, and no cell begins like a formula', async () => {
+    await fc.assert(fc.asyncProperty(grid, async (rows) => {
       const head = [['A', 'B', 'C'], ...rows];
       const csv = writeCsv(head);
       expect((await cells(bytes(csv))).slice(0, head.length)).toEqual(head);

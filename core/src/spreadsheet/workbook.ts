@@ -10,8 +10,8 @@ export interface NamedSheet {
 /** The text of a cell as it is shown: a formula's result, a date's day, the plain words of styled ones. A number keeps its full value. */
 function textOf(value: ExcelJS.CellValue): string {
   if (value === null || value === undefined) return '';
-  if (value instanceof Date) return value.toISOString().slice(0, 10);
   if (typeof value !== 'object') return String(value);
+  if ('toISOString' in value) return value.toISOString().slice(0, 10);
   if ('richText' in value) return value.richText.map((part) => part.text).join('');
   if ('formula' in value || 'sharedFormula' in value) return textOf(value.result);
   if ('hyperlink' in value) return typeof value.text === 'string' ? value.text : textOf(value.text);
@@ -22,7 +22,7 @@ function textOf(value: ExcelJS.CellValue): string {
 export async function readWorkbook(bytes: Uint8Array): Promise<NamedSheet[]> {
   const book = new ExcelJS.Workbook();
   try {
-    await book.xlsx.load(bytes.slice().buffer as ArrayBuffer);
+    await book.xlsx.load(bytes.slice().buffer);
   } catch {
     throw new SheetRefused('The file cannot be read as XLSX.', 'Open it in a spreadsheet program and save it as XLSX or CSV; an encrypted file must be opened first.');
   }

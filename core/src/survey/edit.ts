@@ -1,3 +1,4 @@
+import { endOfCircuit, isAtCavity, type Finding } from '../damage/index.ts';
 import { routeBetween, type Circuit, type HarnessNode, type Run } from '../harness/index.ts';
 import { joinRuns, moveNode, nodeOf, runOf, runsAt, setLength, splitRun } from './runs.ts';
 import { EditRefused, type HarnessEdit, type RunChange, type Surveyed } from './types.ts';
@@ -56,8 +57,26 @@ function setCircuits(state: Surveyed, circuits: readonly Circuit[]): Surveyed {
   return { ...state, harness: { ...harness, circuits: routed } };
 }
 
+/** Findings at cavities lie wherever their circuit's end is now. @throws EditRefused when the circuit does not end there any more */
+function atTheirCavities(findings: readonly Finding[], { harness, findings: along }: Surveyed): Finding[] {
+  const now = new Map(along.map((finding) => [finding.id, finding]));
+  return findings.map((finding) => {
+    if (!isAtCavity(finding)) return now.get(finding.id) ?? finding;
+    const circuit = harness.circuits.find((one) => one.id === finding.circuitId);
+    const end = circuit && endOfCircuit(circuit, harness.runs, finding.at.nodeId);
+    if (!end) throw new EditRefused(`Something was found at ${finding.at.nodeId} ${finding.at.cavity}, and its circuit would not be there any more.`, 'Remove the finding first.');
+    const { runId, fromMm, toMm, cavity } = end;
+    return { ...finding, runId, fromMm, toMm, at: { ...finding.at, cavity } };
+  });
+}
+
 /** Does one edit. The findings keep their place on the harness. @throws EditRefused with what stands in the way */
 export function applyEdit(state: Surveyed, edit: HarnessEdit): Surveyed {
+  const after = edited({ harness: state.harness, findings: state.findings.filter((finding) => !isAtCavity(finding)) }, edit);
+  return { harness: after.harness, findings: atTheirCavities(state.findings, after) };
+}
+
+function edited(state: Surveyed, edit: HarnessEdit): Surveyed {
   const { circuits } = state.harness;
   switch (edit.do) {
     case 'addRun': return addRun(state, edit.run, edit.node);

@@ -61,17 +61,24 @@ describe('splitting and joining a run', () => {
   });
 });
 
+it('what was found at a cavity stays at its cavity, however long its run gets', () => {
+  const atX32: Finding = { id: 'F1', circuitId: 'C1', runId: 'R2', kind: 'terminalDamaged', at: { nodeId: 'X32', cavity: '1' }, fromMm: 499, toMm: 500, cutBackLeftMm: 0, cutBackRightMm: 0 };
+  const longer = applyEdits(state([atX32]), [{ do: 'moveNode', nodeId: 'X32', byMm: 60 }, split('R2', 100)]);
+  expect(longer.findings[0]).toMatchObject({ runId: 'R9', fromMm: 459, toMm: 460, at: { nodeId: 'X32', cavity: '1' } });
+  expect(() => applyEdit(state([atX32]), { do: 'removeCircuit', circuitId: 'C1' })).toThrow(/Something was found at X32 1/);
+});
+
 describe('moving a node along its line', () => {
   test('keeps what was found in its place, and moving back undoes it', () => {
     fc.assert(fc.property(fc.double({ min: 10, max: 1240, noNaN: true }), fc.double({ min: -790, max: 490, noNaN: true }), (at, by) => {
       const finding = at < 780 ? found('F1', 'C1', 'R1', at, at + 10) : at > 800 ? found('F1', 'C1', 'R2', at - 800, at - 790) : undefined;
       fc.pre(finding !== undefined && !(at < 800 + by && at + 10 > 800 + by) && (at < 800 + by) === (at < 800));
-      const before = state([finding!]);
+      const before = state([finding]);
       const there = applyEdit(before, { do: 'moveNode', nodeId: 'B1', byMm: by });
       expect(lengthOf(there)).toBeCloseTo(1600, 6);
-      near(placeOf(there, there.findings[0]!), placeOf(before, finding!));
+      near(placeOf(there, there.findings[0]!), placeOf(before, finding));
       const back = applyEdit(there, { do: 'moveNode', nodeId: 'B1', byMm: -by });
-      near([back.findings[0]!.fromMm, ...back.harness.runs.map((one) => one.lengthMm)], [finding!.fromMm, 800, 500, 300]);
+      near([back.findings[0]!.fromMm, ...back.harness.runs.map((one) => one.lengthMm)], [finding.fromMm, 800, 500, 300]);
     }));
   });
   it('a finding that the node passes goes over to the other run', () => {

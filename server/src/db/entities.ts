@@ -10,7 +10,7 @@ const optional = <T extends EntitySchemaColumnOptions>(column: T): T & { nullabl
 
 export const MachineEntity = new EntitySchema<Rows.MachineRow>({ name: 'machine', columns: { id: key, name: text, kind: text, systemVoltageV: real } });
 export const HarnessEntity = new EntitySchema<Rows.HarnessRow>({
-  name: 'harness', columns: { id: key, machineId: text, name: text, version: whole, keptFor: optional(text) },
+  name: 'harness', columns: { id: key, machineId: text, name: text, version: { ...whole, default: 1 }, keptFor: optional(text) },
   foreignKeys: [{ target: 'machine', columnNames: ['machineId'], referencedColumnNames: ['id'] }],
 });
 const ofHarness = [{ target: 'harness', columnNames: ['harnessId'], referencedColumnNames: ['id'] }];
@@ -36,7 +36,7 @@ export const CircuitEntity = new EntitySchema<Rows.CircuitRow>({
 export const JobEntity = new EntitySchema<Rows.JobRow>({
   name: 'job',
   columns: {
-    id: key, number: { ...text, unique: true }, title: text, harnessId: text, practiceId: text, status: text, openedOn: text, gate: json, mappings: json, version: whole, createdBy: text, createdAt: text, updatedAt: text,
+    id: key, number: { ...text, unique: true }, title: text, harnessId: text, practiceId: text, status: text, openedOn: text, gate: json, mappings: { ...json, default: '[]' }, version: whole, createdBy: text, createdAt: text, updatedAt: text,
   },
   foreignKeys: ofHarness,
 });
@@ -65,7 +65,7 @@ export const PersonEntity = new EntitySchema<Rows.PersonRow>({ name: 'person', c
 export const CatalogueEntity = new EntitySchema<Rows.CatalogueRow>({ name: 'catalogue', columns: { id: key, version: whole, body: json } });
 
 export const PhotoEntity = new EntitySchema<Rows.PhotoRow>({
-  name: 'photo', columns: { id: key, jobId: text, findingId: text, name: text, type: text, sizeBytes: whole, widthPx: whole, heightPx: whole, by: text, at: text },
+  name: 'photo', columns: { id: key, jobId: text, findingId: text, name: text, type: text, sizeBytes: whole, widthPx: whole, heightPx: whole, by: text, at: text, removed: { type: 'boolean' } },
   indices: [{ name: 'photo_by_job', columns: ['jobId'] }], foreignKeys: ofJob,
 });
 

@@ -27,4 +27,4 @@ export interface AuditRow { id: number; at: string; by: string; what: string; jo
 export interface ReceiptRow { writeId: string; at: string; digest: string; status: number; body: unknown }
 export interface PersonRow { name: string; since: string }
 export interface CatalogueRow { id: string; version: number; body: unknown }
-export interface PhotoRow { id: string; jobId: string; findingId: string; name: string; type: string; sizeBytes: number; widthPx: number; heightPx: number; by: string; at: string }
+export interface PhotoRow { id: string; jobId: string; findingId: string; name: string; type: string; sizeBytes: number; widthPx: number; heightPx: number; by: string; at: string; removed: boolean }

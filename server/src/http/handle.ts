@@ -23,6 +23,16 @@ const headFields = { writeId: Joi.string().guid().required(), by: Joi.string().t
 /** A schema for the body of a write: its head and its own fields. */
 export const writeBody = (fields: Joi.SchemaMap = {}): Joi.ObjectSchema => Joi.object({ ...headFields, ...fields });
 
+/** The query of a request, checked; what is wrong is named by its word. @throws AppError BAD_INPUT */
+export function checkedQuery<T>(schema: Joi.ObjectSchema, req: Request): T {
+  const result = schema.validate(req.query, { abortEarly: true, errors: { label: 'key' } });
+  if (result.error) {
+    const [first] = problemsOf(result.error);
+    throw new AppError('BAD_INPUT', first?.message ?? 'The address is not right.', { field: first?.pointer, hint: first?.hint });
+  }
+  return result.value as T;
+}
+
 /** A path parameter; Express only routes here with one. */
 export const param = (req: Request, name: string): string => {
   const value = req.params[name];

@@ -2,9 +2,9 @@ import { randomUUID } from 'node:crypto';
 import type { EntityManager } from 'typeorm';
 import { FULL_SHELF, plan, practiceById, CRIMP_FIRST, type Catalogue, type Choice, type Finding, type Job, type Plan, type Practice, type Reading } from '@mendum/core';
 import {
-  CatalogueEntity, ChoiceEntity, FindingEntity, JobEntity, PinEntity, ReadingEntity, RecordEntity, RedoEntity, TickEntity,
+  CatalogueEntity, ChoiceEntity, FindingEntity, JobEntity, PhotoEntity, PinEntity, ReadingEntity, RecordEntity, RedoEntity, TickEntity,
 } from '../db/entities.ts';
-import type { JobRow, RecordRow, TickRow } from '../db/rows.ts';
+import type { JobRow, PhotoRow, RecordRow, TickRow } from '../db/rows.ts';
 import { AppError } from '../errors.ts';
 import { insertHarness, loadHarness, sameHarness } from '../harnesses/store.ts';
 
@@ -19,6 +19,7 @@ export interface StoredJob {
   readonly ticks: readonly TickRow[];
   readonly readings: readonly Reading[];
   readonly records: readonly RecordRow[];
+  readonly photos: readonly PhotoRow[];
 }
 
 /** The shop's shelf as it stands: the stored one, else the full generic shelf. */
@@ -63,6 +64,7 @@ export async function loadJob(manager: EntityManager, jobId: string): Promise<St
     findingVersions: Object.fromEntries(findings.map((finding) => [finding.id, finding.version])),
     ticks: await manager.find(TickEntity, { where: { jobId } }),
     records: originalsFirst(await manager.find(RecordEntity, { where: { jobId }, order: { signedAt: 'ASC' } })),
+    photos: await manager.find(PhotoEntity, { where: { jobId, removed: false }, order: { at: 'ASC' } }),
     readings: readings.map(({ id, spliceId, make, checkId, value, by, at }) => ({ id, spliceId, make, checkId, value, by, at })),
     job: {
       id: row.id, number: row.number, title: row.title, asOf: row.openedOn, machine, harness,

@@ -1,4 +1,7 @@
 import { randomUUID } from 'node:crypto';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { pino } from 'pino';
 import request from 'supertest';
 import type { JobView } from '@mendum/core/interchange';
@@ -12,6 +15,7 @@ export const TODAY = new Date('2031-05-20T09:00:00Z');
 /** A server on a database in memory, with the demo in it, and the words to talk to it. */
 export interface TestServer {
   readonly db: Database;
+  readonly photosDir: string;
   readonly http: ReturnType<typeof request>;
   readonly write: (method: 'post' | 'put' | 'delete', path: string, fields?: object, writeId?: string) => request.Test;
   readonly job: (number: string) => Promise<JobView>;
@@ -23,7 +27,8 @@ export interface TestServer {
 export async function startServer(): Promise<TestServer> {
   const db = await openDatabase(':memory:');
   await seedDemo(db, TODAY);
-  const http = request(createApp({ db, log: pino({ level: 'silent' }), today: () => TODAY.toISOString().slice(0, 10) }));
+  const photosDir = mkdtempSync(join(tmpdir(), 'mendum-photos-'));
+  const http = request(createApp({ db, photosDir, log: pino({ level: 'silent' }), today: () => TODAY.toISOString().slice(0, 10) }));
   const idOf = async (number: string): Promise<string> => {
     const list = (await http.get('/api/jobs')).body as { id: string; number: string }[];
     const found = list.find((job) => job.number === number);
@@ -31,12 +36,15 @@ export async function startServer(): Promise<TestServer> {
     return found.id;
   };
   return {
-    db, http,
+    db, http, photosDir,
     write: (method, path, fields = {}, writeId = randomUUID()) => http[method](`/api${path}`).send({ writeId, by: 'Ines Valdur', ...fields }),
     at: async (number) => `/jobs/${await idOf(number)}`,
     job: async (number) => (await http.get(`/api/jobs/${await idOf(number)}`)).body as JobView,
     plan: async (number) => (await http.get(`/api/jobs/${await idOf(number)}/plan`)).body as Plan,
-    close: () => db.close(),
+    close: async () => {
+      await db.close();
+      rmSync(photosDir, { recursive: true, force: true });
+    },
   };
 }
 

@@ -1,8 +1,9 @@
-import type { FindingKind } from '@mendum/core';
+import { isCavityKind, type FindingKind, type RunFindingKind } from '@mendum/core';
+import { CavityMark, CavityPicture } from './CavityPicture.tsx';
 import { COPPER_HEX } from './colours.ts';
 
 interface DamageMarkProps {
-  readonly kind: FindingKind;
+  readonly kind: RunFindingKind;
   readonly x1: number;
   readonly x2: number;
   readonly y: number;
@@ -16,7 +17,7 @@ const torn = (x: number, top: number, high: number, down: boolean): string => {
 };
 
 /** Damage as it looks on the wire: a gap with torn edges, bared copper, green creeping, a taped lump. Widths under 8 px are widened. */
-export function DamageMark({ kind, x1, x2, y, thick }: DamageMarkProps) {
+function RunMark({ kind, x1, x2, y, thick }: DamageMarkProps) {
   const middle = (x1 + x2) / 2;
   const half = Math.max(4, (x2 - x1) / 2);
   const [left, right] = [middle - half, middle + half];
@@ -62,8 +63,14 @@ export function DamageMark({ kind, x1, x2, y, thick }: DamageMarkProps) {
   }
 }
 
+/** Any finding on its wire: along it as it looks, at a cavity as a flag at that end. */
+export function DamageMark({ kind, ...place }: Omit<DamageMarkProps, 'kind'> & { readonly kind: FindingKind }) {
+  return isCavityKind(kind) ? <CavityMark {...place} /> : <RunMark kind={kind} {...place} />;
+}
+
 /** The same mark on a piece of wire, as the picture of a kind. */
 export function DamagePicture({ kind }: { readonly kind: FindingKind }) {
+  if (isCavityKind(kind)) return <CavityPicture kind={kind} />;
   return (
     <svg viewBox="0 0 96 34" className="h-9 w-24" aria-hidden>
       <rect x={2} y={11} width={92} height={12} fill="#C8232C" stroke="var(--ink)" />

@@ -70,7 +70,7 @@ function HarnessEditor({ view }: { readonly view: HarnessView }) {
       {run ? <section aria-label="Picked run" className="border-b border-ink py-4"><RunForm key={`${run.id} ${picked?.kind === 'run' ? (picked.atMm ?? '') : ''} ${run.lengthMm}`} harness={harness} run={run} atMm={picked?.kind === 'run' ? picked.atMm : undefined} onEdit={draft.edit} /></section> : null}
       {node ? <section aria-label="Picked node" className="border-b border-ink py-4"><NodeForm key={node.id} harness={harness} node={node} onEdit={draft.edit} onFace={() => setOpen({ what: 'face', node })} onShow={() => setOpen({ what: 'show', node })} /></section> : null}
       <section aria-label="Circuits" className="pt-4">
-        <div className="mb-2 flex flex-wrap items-end gap-3">
+        <div className="mb-2 flex flex-wrap items-center gap-3">
           <h2 className="text-xl font-semibold">Circuits</h2>
           <Button onClick={() => setOpen({ what: 'import' })}>From a sheet</Button>
           <Button onClick={() => setOpen({ what: 'circuit', circuit: undefined })}>Add one</Button>

@@ -47,7 +47,7 @@ function Fittings({ harness, node, onEdit }: Pick<NodeFormProps, 'harness' | 'no
   const terminals = <>{<option value="">not noted</option>}{TERMINAL_FAMILIES.map((one) => <option key={one} value={one}>{TERMINAL_WORDS[one]}</option>)}</>;
   return (
     <details className="border-t border-rule">
-      <summary className="flex min-h-11 cursor-pointer items-center text-lg font-semibold">Terminals and seals in its cavities</summary>
+      <summary className="flex min-h-11 cursor-pointer items-center text-lg font-semibold underline underline-offset-4">Terminals and seals in its cavities</summary>
       <div className="mb-2 max-w-xs"><Select label="All its terminals" value="" onChange={(event) => { if (event.target.value !== '') all({ terminal: event.target.value as TerminalFamily }); }}>{terminals}</Select></div>
       <table className="w-full text-left">
         <thead className="border-b border-ink text-soft"><tr><th className="font-normal">Cavity</th><th className="font-normal">Circuit</th><th className="font-normal">Terminal</th><th className="font-normal">Seal</th></tr></thead>

@@ -30,10 +30,10 @@ function NodeMark({ kind, x, y, picked }: { readonly kind: NodeKind; readonly x:
   }
 }
 
-/** Where a node's name stands: before the first one, behind an end, over everything between. */
+/** Where a node's name stands: before the first one, behind an end, below and before everything between. */
 function labelAt(kind: NodeKind, isFirst: boolean, x: number, y: number): { readonly x: number; readonly y: number; readonly textAnchor: 'start' | 'middle' | 'end' } {
   if (isFirst) return { x: x - 18, y: y + 6, textAnchor: 'end' };
-  return kind === 'connector' || kind === 'end' ? { x: x + 18, y: y + 6, textAnchor: 'start' } : { x, y: y - 18, textAnchor: 'middle' };
+  return kind === 'connector' || kind === 'end' ? { x: x + 18, y: y + 6, textAnchor: 'start' } : { x: x - 8, y: y + 30, textAnchor: 'end' };
 }
 
 /** Where features lie on a run: clips and grommets as marks, bends as a wavy stretch. */

@@ -1,10 +1,11 @@
 import { useState } from 'react';
-import { figure, lostStretch, type Finding } from '@mendum/core';
+import { allowedCurrentA, areaMm2, figure, isCavityKind, lostStretch, remainingShare, type Circuit, type Finding } from '@mendum/core';
 import { useChange, type Outcome } from '../../app/change.ts';
 import { Button } from '../../ui/button.tsx';
 import { NumberField, Select, TextArea, TextField } from '../../ui/field.tsx';
 import { numberOf } from '../../ui/typed.ts';
 import { useOpenJob } from '../job.ts';
+import { CavityFields, SortPicker } from './CavityFields.tsx';
 import { CircuitPicker } from './CircuitPicker.tsx';
 import { findingsOf, runsOf, type Draft, type Wrongs } from './draft.ts';
 import { KindPicker } from './KindPicker.tsx';
@@ -28,6 +29,38 @@ function LostWords({ draft }: { readonly draft: Draft }) {
   return <p className="text-lg">Lost once cut back: <b className="figure">{figure(lost.toMm - lost.fromMm, 1)}</b> mm</p>;
 }
 
+type FieldProps = { readonly value: string; readonly wrong: string | undefined; readonly onChange: (event: { target: { value: string } }) => void };
+
+/** Visible extent and cut-back, kept apart, with what is lost once cut back. */
+function StretchFields({ draft, startName, text }: { readonly draft: Draft; readonly startName: string; readonly text: (key: 'fromMm' | 'toMm' | 'cutBackLeftMm' | 'cutBackRightMm') => FieldProps }) {
+  return (
+    <>
+      <div className="grid gap-3 sm:grid-cols-2">
+        <NumberField label={`From, mm off ${startName}`} unit="mm" {...text('fromMm')} />
+        <NumberField label="To" unit="mm" {...text('toMm')} />
+        <NumberField label="Cut back towards the start" hint="Until copper is bright and the jacket supple." unit="mm" {...text('cutBackLeftMm')} />
+        <NumberField label="Cut back towards the end" unit="mm" {...text('cutBackRightMm')} />
+      </div>
+      <LostWords draft={draft} />
+    </>
+  );
+}
+
+/** What the lost strands leave, in mm² and against the fuse. */
+function StrandsLeft({ draft, circuit }: { readonly draft: Draft; readonly circuit: Circuit | undefined }) {
+  const [lost, total] = [numberOf(draft.strandsLost), numberOf(draft.strandsTotal)];
+  if (!circuit || !(lost >= 1) || !(total >= lost) || !Number.isInteger(lost) || !Number.isInteger(total)) return null;
+  const share = remainingShare(lost, total);
+  const left = share * areaMm2(circuit.wire.size);
+  const thinned = lost === total ? 0 : allowedCurrentA({ ...circuit.wire, size: { basis: 'metric', areaMm2: left } }, 40);
+  return (
+    <p className="text-lg sm:col-span-2">
+      Left at that spot: <b className="figure">{figure(left)}</b> mm² of {figure(areaMm2(circuit.wire.size))}, which may carry <b className="figure">{figure(thinned, 1)}</b> A alone at 40 °C
+      {circuit.fuseA === undefined ? '; its fuse is not known.' : thinned < circuit.fuseA ? <b className="text-scrap">; its fuse of {circuit.fuseA} A does not protect it.</b> : `; its fuse is ${circuit.fuseA} A.`}
+    </p>
+  );
+}
+
 /** Describes what was found: circuits, kind, place, cut-back, slack. Wrong fields say what is wrong and what to do; nothing typed is lost. */
 export function FindingForm({ start, version, onSaved, onClose }: FindingFormProps) {
   const { view, nodeName } = useOpenJob();
@@ -37,6 +70,7 @@ export function FindingForm({ start, version, onSaved, onClose }: FindingFormPro
   const [wrong, setWrong] = useState<Wrongs>({});
   const [stale, setStale] = useState<Stale>();
   const edit = version !== undefined;
+  const atCavity = isCavityKind(draft.kind);
   const set = (part: Partial<Draft>): void => setDraft((now) => ({ ...now, ...part }));
   const text = (key: 'fromMm' | 'toMm' | 'cutBackLeftMm' | 'cutBackRightMm' | 'slackMm' | 'freedEndMm' | 'strandsLost' | 'strandsTotal') =>
     ({ value: draft[key], wrong: wrong[key], onChange: (event: { target: { value: string } }) => set({ [key]: event.target.value }) }) as const;
@@ -80,22 +114,19 @@ export function FindingForm({ start, version, onSaved, onClose }: FindingFormPro
         <h3 className="mb-1 font-medium">What is it?</h3>
         <KindPicker kind={draft.kind} onPick={(kind) => set({ kind, branchWires: kind === 'addCircuit' && draft.branchWires.length === 0 && firstCircuit ? [firstCircuit.wire] : draft.branchWires })} />
       </section>
-      {harness.runs.length > 1 ? (
+      <SortPicker kind={draft.kind} sort={draft.sort} onChange={(sort) => set({ sort })} />
+      {atCavity ? <CavityFields harness={harness} draft={draft} wrong={wrong} many={!edit} onChange={set} /> : null}
+      {harness.runs.length > 1 && !atCavity ? (
         <Select label="On which run?" value={draft.runId} wrong={wrong.runId} onChange={(event) => set({ runId: event.target.value })}>
           {harness.runs.map((one) => <option key={one.id} value={one.id} disabled={allowedRuns.size > 0 && !allowedRuns.has(one.id)}>{`${one.name}, ${figure(one.lengthMm, 0)} mm from ${nodeName(one.fromNodeId)}`}</option>)}
         </Select>
       ) : null}
-      <div className="grid gap-3 sm:grid-cols-2">
-        <NumberField label={`From, mm off ${run ? nodeName(run.fromNodeId) : 'the start'}`} unit="mm" {...text('fromMm')} />
-        <NumberField label="To" unit="mm" {...text('toMm')} />
-        <NumberField label="Cut back towards the start" hint="Until copper is bright and the jacket supple." unit="mm" {...text('cutBackLeftMm')} />
-        <NumberField label="Cut back towards the end" unit="mm" {...text('cutBackRightMm')} />
-      </div>
-      <LostWords draft={draft} />
+      {atCavity ? null : <StretchFields draft={draft} startName={run ? nodeName(run.fromNodeId) : 'the start'} text={text} />}
       {draft.kind === 'strandsLost' ? (
         <div className="grid gap-3 sm:grid-cols-2">
           <NumberField label="Strands lost" unit="of" {...text('strandsLost')} />
           <NumberField label="Strands in the wire" unit="all" {...text('strandsTotal')} />
+          <StrandsLeft draft={draft} circuit={firstCircuit} />
         </div>
       ) : null}
       {draft.kind === 'addCircuit' && firstBranch ? (
@@ -104,17 +135,21 @@ export function FindingForm({ start, version, onSaved, onClose }: FindingFormPro
           <WireFields wire={firstBranch} onChange={(wire) => set({ branchWires: [wire, ...draft.branchWires.slice(1)] })} />
         </section>
       ) : null}
-      <div className="grid gap-3 sm:grid-cols-2">
-        <NumberField label="Slack, pulled together by hand" hint="Not measured counts as 0; measuring it might save a splice." unit="mm" {...text('slackMm')} />
-        <NumberField label="Widest thing on the freed end" hint="Terminal that a sleeve must pass; leave empty if no end can be freed." unit="mm" {...text('freedEndMm')} />
-      </div>
-      <section>
-        <label className="flex min-h-11 items-center gap-3">
-          <input type="checkbox" className="size-6 accent-(--copper)" checked={draft.farWire !== undefined} onChange={(event) => set({ farWire: event.target.checked ? firstCircuit?.wire : undefined })} />
-          The wire beyond the damage is another one
-        </label>
-        {draft.farWire ? <WireFields wire={draft.farWire} onChange={(farWire) => set({ farWire })} /> : null}
-      </section>
+      {atCavity ? null : (
+        <>
+          <div className="grid gap-3 sm:grid-cols-2">
+            <NumberField label="Slack, pulled together by hand" hint="Not measured counts as 0; measuring it might save a splice." unit="mm" {...text('slackMm')} />
+            <NumberField label="Widest thing on the freed end" hint="Terminal that a sleeve must pass; leave empty if no end can be freed." unit="mm" {...text('freedEndMm')} />
+          </div>
+          <section>
+            <label className="flex min-h-11 items-center gap-3">
+              <input type="checkbox" className="size-6 accent-(--copper)" checked={draft.farWire !== undefined} onChange={(event) => set({ farWire: event.target.checked ? firstCircuit?.wire : undefined })} />
+              The wire beyond the damage is another one
+            </label>
+            {draft.farWire ? <WireFields wire={draft.farWire} onChange={(farWire) => set({ farWire })} /> : null}
+          </section>
+        </>
+      )}
       <TextField type="date" label="Temporary until" hint="Leave empty for a permanent repair. A temporary one comes back on its day." value={draft.temporaryUntil} onChange={(event) => set({ temporaryUntil: event.target.value })} />
       <TextArea label="Note" value={draft.note} maxLength={2000} onChange={(event) => set({ note: event.target.value })} />
       {wrong.job === undefined ? null : <p className="text-lg text-scrap" role="alert">{wrong.job}</p>}

@@ -1,6 +1,6 @@
 import clsx from 'clsx';
 import { Pencil, Trash2 } from 'lucide-react';
-import { colourInWords, FINDING_WORDS, lostStretch, strandsInWords, type Finding } from '@mendum/core';
+import { colourInWords, findingInWords, isAtCavity, lostStretch, strandsInWords, type Finding } from '@mendum/core';
 import { DamagePicture } from '../../draw/DamageMark.tsx';
 import { WireChip } from '../../draw/WireLine.tsx';
 import { Figure, useLength } from '../../ui/units.tsx';
@@ -15,7 +15,7 @@ const KEY = 'inline-flex size-11 items-center justify-center rounded-sm hover:bg
 
 /** Everything found, a line each: circuit, picture and words, place, loss and slack. */
 export function FindingsTable({ onEdit, onRemove }: FindingsTableProps) {
-  const { view, circuitOf, selected, select, signed } = useOpenJob();
+  const { view, nodeName, circuitOf, selected, select, signed } = useOpenJob();
   const { plain, unit } = useLength();
   const runName = (id: string): string => view.job.harness.runs.find((run) => run.id === id)?.name ?? id;
   return (
@@ -35,11 +35,11 @@ export function FindingsTable({ onEdit, onRemove }: FindingsTableProps) {
               </td>
               <td>
                 <span className="flex items-center gap-3"><span className="max-sm:hidden"><DamagePicture kind={finding.kind} /></span>
-                  <span>{finding.kind === 'strandsLost' ? strandsInWords(finding) : FINDING_WORDS[finding.kind]}{finding.temporaryUntil === undefined ? null : <b className="block text-rework">temporary until {finding.temporaryUntil}</b>}</span>
+                  <span>{finding.kind === 'strandsLost' ? strandsInWords(finding) : findingInWords(finding)}{finding.temporaryUntil === undefined ? null : <b className="block text-rework">temporary until {finding.temporaryUntil}</b>}</span>
                 </span>
               </td>
-              <td><Figure value={`${plain(finding.fromMm)}–${plain(finding.toMm)}`} /><span className="block text-soft">{runName(finding.runId)}</span></td>
-              <td className="text-right"><Figure value={plain(lost.toMm - lost.fromMm)} /></td>
+              <td>{isAtCavity(finding) ? <>{nodeName(finding.at.nodeId)} <Figure value={finding.at.cavity} /><span className="block text-soft">cavity</span></> : <><Figure value={`${plain(finding.fromMm)}–${plain(finding.toMm)}`} /><span className="block text-soft">{runName(finding.runId)}</span></>}</td>
+              <td className="text-right">{isAtCavity(finding) ? null : <Figure value={plain(lost.toMm - lost.fromMm)} />}</td>
               <td className="pr-4 text-right">{finding.slackMm === undefined ? <span className="text-soft">not measured</span> : <Figure value={plain(finding.slackMm)} />}</td>
               <td className="text-right whitespace-nowrap">
                 {signed ? null : (

@@ -68,7 +68,7 @@ export function JacketFields({ wire, onChange }: { readonly wire: WireSpec; read
   };
   const typedOuter = (text: string): void => {
     setOuter(text);
-    const { outerDiameterMm: _old, ...plain } = jacket;
+    const plain = { material: jacket.material, wall: jacket.wall };
     const mm = numberOf(text);
     onChange({ ...wire, jacket: mm > 0 && mm <= 60 ? { ...plain, outerDiameterMm: mm } : plain });
   };

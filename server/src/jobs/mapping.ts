@@ -1,0 +1,52 @@
+import type { Router } from 'express';
+import Joi from 'joi';
+import { checkMapping, type HarnessNode, type MappingCard } from '@mendum/core';
+import { continuityFields, mappingSchema } from '@mendum/core/interchange';
+import type { Database } from '../db/open.ts';
+import { AppError } from '../errors.ts';
+import { param } from '../http/handle.ts';
+import { changeRoute, mustBeCurrent } from './change.ts';
+import { touch, type StoredJob } from './store.ts';
+
+function connectorOf({ job, row }: StoredJob, id: string): HarnessNode {
+  const node = job.harness.nodes.find((one) => one.id === id && one.kind === 'connector');
+  if (!node) throw new AppError('NOT_FOUND', `There is no connector "${id}" in job ${row.number}.`);
+  return node;
+}
+
+/** Mapping cards of replaced connectors and pigtails: kept while they are filled in, proved by continuity. */
+export function mappingRoutes(router: Router, db: Database): void {
+  changeRoute<{ version: number; card: MappingCard }>(router, db, {
+    method: 'put', path: '/mappings/:nodeId', what: 'mapping card', behindGate: false, fields: { version: Joi.number().integer().min(1).required(), card: mappingSchema.required() },
+    work: async ({ input, stored, manager, now, audit, req }) => {
+      const node = connectorOf(stored, param(req, 'nodeId'));
+      const before = stored.row.mappings.find((one) => one.nodeId === node.id);
+      mustBeCurrent('The job', input.version, stored.row.version, before, input.card);
+      if (input.card.nodeId !== node.id) throw new AppError('BAD_INPUT', `The card is of connector "${input.card.nodeId}" and the address says "${node.id}".`, { field: '/card/nodeId' });
+      // A card that is still being filled in may lack circuits; what is on it must be right.
+      const [problem] = checkMapping(node, stored.job.harness, input.card).filter((one) => one.kind !== 'missing');
+      if (problem) throw new AppError('MAPPING_REFUSED', problem.because, { hint: problem.remedy, details: checkMapping(node, stored.job.harness, input.card) });
+      // Readings were taken on the joints as they were: other joints, other readings.
+      const same = JSON.stringify([before?.pigtail, before?.joins]) === JSON.stringify([input.card.pigtail, input.card.joins]);
+      const card: MappingCard = { ...input.card, readings: same ? (before?.readings ?? []) : [] };
+      await audit('mapping card', stored.row.id, card);
+      return { status: 200, body: { version: await touch(manager, stored.row, now, { mappings: [...stored.row.mappings.filter((one) => one.nodeId !== node.id), card] }) } };
+    },
+  });
+
+  changeRoute<{ cavity: string; soundsAt: string | null; neighbourSounds: boolean }>(router, db, {
+    method: 'post', path: '/mappings/:nodeId/readings', what: 'continuity reading', behindGate: true, fields: continuityFields,
+    work: async ({ input, stored, manager, now, audit, req }) => {
+      const node = connectorOf(stored, param(req, 'nodeId'));
+      const card = stored.row.mappings.find((one) => one.nodeId === node.id);
+      if (!card) throw new AppError('NOT_FOUND', `${node.name} has no mapping card in job ${stored.row.number}.`);
+      const [problem] = checkMapping(node, stored.job.harness, card);
+      if (problem) throw new AppError('MAPPING_REFUSED', problem.because, { hint: problem.remedy });
+      const { cavity, soundsAt, neighbourSounds } = input;
+      const reading = { cavity, soundsAt, neighbourSounds, by: input.by, at: now };
+      await audit('continuity reading', stored.row.id, { nodeId: node.id, ...reading });
+      const mappings = stored.row.mappings.map((one) => (one.nodeId === node.id ? { ...one, readings: [...one.readings, reading] } : one));
+      return { status: 201, body: { version: await touch(manager, stored.row, now, { mappings }) } };
+    },
+  });
+}
