@@ -179,7 +179,7 @@ export function decide(input: DecideInput): Decision {
 
   if (isAtCavity(finding)) {
     const node = input.nodes.get(finding.at.nodeId);
-    return { ...base, approach: 'byHand', because: [capital(findingInWords(finding)), ...waysAtCavity(finding, node)], asks: `Work at ${node?.name ?? finding.at.nodeId}, cavity ${finding.at.cavity}, is decided by you` };
+    return { ...base, approach: 'byHand', because: [capital(findingInWords(finding)), ...waysAtCavity(finding, node)], asks: `Work at ${node?.name ?? finding.at.nodeId}, cavity ${finding.at.cavity}` };
   }
   const leader = neighbours.find((other) => other.fromMm < finding.fromMm);
   const copper = mustCut(input, neighbours);

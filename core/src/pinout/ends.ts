@@ -7,7 +7,7 @@ import type { CellOutcome, NewConnector, PinoutChoices, PinoutField, PinoutHarne
 /** Finds the nodes that a sheet names, by name or id, and keeps the connectors that are new. */
 export class EndFinder {
   private readonly byName = new Map<string, HarnessNode>();
-  private readonly made = new Map<string, { id: string; name: string; cavities: Set<string> }>();
+  private readonly made = new Map<string, { id: string; name: string; cavities: Set<string>; isEnd: boolean }>();
 
   constructor(harness: PinoutHarness, private readonly choices: PinoutChoices) {
     for (const node of harness.nodes) {
@@ -31,10 +31,18 @@ export class EndFinder {
       if (known && match === undefined) return { ok: false, why: `${node.name} has no cavity ${cavity}.`, remedy: `Its cavities are ${known.join(', ')}.` };
       return { ok: true, value: { nodeId: node.id, cavity: match ?? cavity } };
     }
-    const made = this.made.get(name.toLowerCase()) ?? { id: EndFinder.idOf(name), name, cavities: new Set<string>() };
+    const made = this.made.get(name.toLowerCase()) ?? { id: EndFinder.idOf(name), name, cavities: new Set<string>(), isEnd: false };
     this.made.set(name.toLowerCase(), made);
     made.cavities.add(cavity);
     return { ok: true, value: { nodeId: made.id, cavity } };
+  }
+
+  /** The far end of a circuit in a sheet that lists one end only. */
+  farEnd(name: string, number: string): CellOutcome<Cavity> {
+    const outcome = this.place(name, number.slice(0, 10));
+    const made = this.made.get(name.toLowerCase());
+    if (made) made.isEnd = true;
+    return outcome;
   }
 
   /** One end of a line's circuit; undefined when the line says nothing of it. `field` tells which cell is to blame. */
@@ -64,6 +72,6 @@ export class EndFinder {
   }
 
   get newConnectors(): NewConnector[] {
-    return [...this.made.values()].map(({ name, cavities }) => ({ name, cavities: [...cavities].sort((a, b) => a.localeCompare(b, 'en', { numeric: true })) }));
+    return [...this.made.values()].map(({ name, cavities, isEnd }) => ({ name, ...(isEnd ? { isEnd: true as const } : {}), cavities: [...cavities].sort((a, b) => a.localeCompare(b, 'en', { numeric: true })) }));
   }
 }

@@ -32,6 +32,14 @@ function connectorOfHeading(text: string, known: readonly string[]): string | un
   return named ?? /^(?:connector|conn\.?|plug|housing|stecker)\s*:?\s+([^\s:,(]+)/i.exec(plain)?.[1];
 }
 
+/** The connector that a title over the headers names, the last one where there are several. */
+function titleConnector(above: readonly (readonly string[])[], known: readonly string[]): string | undefined {
+  return above.flatMap((row) => {
+    const filled = row.filter((cell) => cell.trim() !== '');
+    return filled.length === 1 ? (connectorOfHeading(filled[0] ?? '', known) ?? []) : [];
+  }).at(-1);
+}
+
 /** Sorts the lines under the headers: blank ones and headings aside, repeated headers aside, the rest with their cells by field. */
 export function gridOf(rows: readonly (readonly string[])[], fields: readonly (PinoutField | null)[], start: number, firstLine: number, knownConnectors: readonly string[], headerOf: (index: number) => string): Grid {
   const out: GridRow[] = [];
@@ -39,7 +47,7 @@ export function gridOf(rows: readonly (readonly string[])[], fields: readonly (P
   const problems: PinoutProblem[] = [];
   const above = new Map<PinoutField, string>();
   const known = fields.filter((field) => field !== null).length;
-  let under: string | undefined;
+  let under = titleConnector(rows.slice(0, start), knownConnectors);
   rows.slice(start).forEach((row, at) => {
     const line = firstLine + start + at;
     const filled = row.map((cell) => cell.trim()).filter((cell) => cell !== '');

@@ -116,6 +116,17 @@ Circuit | Connector | Cavity | To connector | To cavity | Size | Colour
   it('a bare 1 among decimals is metric', () => {
     expect(circuits(clean(read(bare.replace('16 | B', '1 | red').replace('18 | G', '1.5 | black'))))).toEqual(['1 Circuit 1 1 red X31.1-X32.1', '2 Circuit 2 1.5 black X31.2-X32.2']);
   });
+  it('a sheet of one connector by itself: where its wires go', () => {
+    const sheet = `
+Cavity | Wire | Colour | mm² | Function
+1 | 11 | red | 1.0 | Pump feed
+2 | 12 | black | 1.0 | Pump ground`;
+    const asked = read(sheet, { fromConnector: 'X31' });
+    expect([asked.questions.map((one) => one.kind), asked.problems]).toEqual([['toConnector'], []]);
+    const told = clean(read(sheet, { fromConnector: 'X31', toConnector: 'Pump' }));
+    expect(circuits(told)).toEqual(['11 Pump feed 1 red X31.1-Pump.11', '12 Pump ground 1 black X31.2-Pump.12']);
+    expect(told.newConnectors).toEqual([{ name: 'Pump', isEnd: true, cavities: ['11', '12'] }]);
+  });
   it('cavities of no named connector', () => {
     const sheet = `
 Pin | Circuit | To connector | To pin | Size | Colour
@@ -154,6 +165,17 @@ describe('sheets that are refused, each with line, column and reason', () => {
     expect(readPinout({ rows: [['7', 'red'], ['8', 'blue']] }, EMPTY).problems[0]?.why).toContain('No line of headers');
     expect(read(HEAD).problems.map((one) => one.why)).toEqual(['There are headers and no line under them.']);
     expect(read(`${HEAD}\n1 | X31 | 1 | X32 | 1 | same | red |`).problems[0]).toMatchObject({ line: 2, column: 'F, Size', value: 'same' });
+  });
+  it('a stripe without a base, a colour that is missing, a sheet without colours', () => {
+    const sheet = ['Circuit | From | To | Size | Color 1 | Color 2', '1 | X31-1 | X32-1 | 1.0 | - | red', '2 | X31-2 | X32-2 | 1.0 |  |', '3 | X31-3 | X32-3 | 1.0 | red | green'].join('\n');
+    expect(read(sheet).problems.map((one) => [one.line, one.why])).toEqual([[2, 'There is a stripe, red, and no base colour.'], [3, 'The colour is missing.']]);
+    const none = ['Circuit | From | To | Size', '1 | X31-1 | X32-1 | 1.0'].join('\n');
+    expect([read(none).questions.map((one) => one.kind), read(none).problems]).toEqual([['noColours'], []]);
+    expect(circuits(clean(read(none, { withoutColours: true })))).toEqual(['1 Circuit 1 1 natural X31.1-X32.1']);
+  });
+  it('a title that names the connector, over headers in another language', () => {
+    const sheet = ['Stecker X31', 'Kammer | Leitung | Farbe | Querschnitt (mm²) | Funktion | Nach Stecker | Nach Kammer', '1 | 301 | sw | 0,75 | Lampe links | X32 | 1', '2 | 302 | rt/ws | wie oben | Versorgung | X32 | 2'].join('\n');
+    expect(circuits(clean(read(sheet)))).toEqual(['301 Lampe links 0.75 black X31.1-X32.1', '302 Versorgung 0.75 red/white X31.2-X32.2']);
   });
   it('a number with three ends, a pair of three, a gauge and an area that disagree', () => {
     const halves = ['Connector | Cavity | Circuit | Size | Colour', 'X31 | 1 | 5 | 1.0 | red', 'X32 | 1 | 5 | 1.0 | red', 'Sensor plug | 1 | 5 | 1.0 | red'].join('\n');

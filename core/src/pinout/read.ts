@@ -77,11 +77,19 @@ function circuitPart(row: GridRow, settled: Settled, blame: Blame): HalfRow['par
 function questionsOf(rows: readonly GridRow[], fields: ReadonlySet<PinoutField | null>, asked: { readonly colours: string | undefined; readonly bare: boolean }, choices: PinoutChoices): PinoutQuestion[] {
   const questions: PinoutQuestion[] = [];
   if (asked.colours !== undefined) questions.push({ kind: 'colours', because: asked.colours });
+  if (!fields.has('colour') && choices.withoutColours === undefined) questions.push({ kind: 'noColours', because: 'No column holds colours. Set the column above that does, or say that there are none.' });
   if (asked.bare) questions.push({ kind: 'bareSizes', because: 'Sizes such as “16” stand without a unit: they may be mm², AWG copper or a trade label, and the column does not tell.' });
   const nameless = rows.some((row) => row.cells.from === undefined && row.cells.fromConnector === undefined && row.under === undefined && row.cells.fromCavity !== undefined);
   if (nameless && choices.fromConnector === undefined) questions.push({ kind: 'fromConnector', because: 'Lines name a cavity and no connector. Which connector are they of?' });
   if (fields.has('toCavity') && !fields.has('toConnector') && !fields.has('to') && choices.toConnector === undefined) questions.push({ kind: 'toConnector', because: 'The far cavities are of no named connector. Which connector are they of?' });
   return questions;
+}
+
+/** Whether a sheet lists one end of every wire only: no column of far ends, and no number that stands twice. */
+function isOneEnded(rows: readonly GridRow[], fields: ReadonlySet<PinoutField | null>): boolean {
+  if (fields.has('to') || fields.has('toConnector') || fields.has('toCavity')) return false;
+  const numbers = rows.flatMap((row) => row.cells.number ?? []);
+  return new Set(numbers).size === numbers.length;
 }
 
 /** What stands twice: a circuit number, a cavity. The line that comes second is the one to blame. */
@@ -154,10 +162,12 @@ export function readPinout(sheet: Sheet, harness: PinoutHarness, choices: Pinout
   const finder = new EndFinder(harness, choices);
   const settled: Settled = { harness, choices, colours: system, bare: bare === 'none' ? undefined : bare, finder };
 
+  const oneEnded = isOneEnded(grid.rows, new Set(fields));
+  if (oneEnded && choices.toConnector === undefined) questions.push({ kind: 'toConnector', because: 'The sheet lists one end of each wire. What do they all go to? Name it; its places are called by the circuit numbers.' });
   const halves = grid.rows.map((row, index): HalfRow => {
     if (index % 100 === 0) onLine?.(index, grid.rows.length);
     const blame: Blame = (field, why, remedy) => {
-      const answered = (field === 'colour' && system === undefined) || (field === 'size' && bare === undefined && /no unit/.test(why)) || (/^The line names cavity/.test(why) && questions.some((one) => one.kind === 'fromConnector' || one.kind === 'toConnector'));
+      const answered = (field === 'colour' && (system === undefined || questions.some((one) => one.kind === 'noColours'))) || (field === 'size' && bare === undefined && /no unit/.test(why)) || (/^The line names cavity/.test(why) && questions.some((one) => one.kind === 'fromConnector' || one.kind === 'toConnector'));
       if (!answered) problems.push({ line: row.line, column: columnOf(field), value: row.cells[field] ?? '', why, remedy });
     };
     const part = circuitPart(row, settled, blame);
@@ -166,6 +176,12 @@ export function readPinout(sheet: Sheet, harness: PinoutHarness, choices: Pinout
       if (end && !end.outcome.ok) blame(end.field, end.outcome.why, end.outcome.remedy);
       return end?.outcome.ok ? end.outcome.value : undefined;
     });
+    if (oneEnded) {
+      if (!ends[0]) return { line: row.line, part, from: undefined, to: undefined, said: { from: true, to: true } };
+      const far = finder.farEnd(choices.toConnector ?? 'far end', part.number ?? `${ends[0].nodeId}.${ends[0].cavity}`);
+      if (!far.ok) blame('number', far.why, far.remedy);
+      return { line: row.line, part, from: ends[0], to: far.ok ? far.value : undefined, said: { from: true, to: true } };
+    }
     return { line: row.line, part, from: ends[0], to: ends[1], said: { from: ends[0] !== undefined || finder.end(row, 'from') !== undefined, to: finder.end(row, 'to') !== undefined } };
   });
   onLine?.(grid.rows.length, grid.rows.length);

@@ -24,11 +24,14 @@ export interface PinoutChoices {
   /** What each column holds, by its index; null for a column that is left out. */
   readonly columns?: Readonly<Record<number, PinoutField | null>> | undefined;
   readonly colours?: ColourSystem | undefined;
+  /** The sheet has no colours, and the wires are noted as natural. */
+  readonly withoutColours?: true | undefined;
   readonly bareSizes?: BareSize | undefined;
   /** Whether "16 AWG" is true gauge copper or a trade label. */
   readonly gaugeMeans?: 'awg' | 'trade' | undefined;
-  /** Connector of the rows that name none. */
+  /** Connector of the lines that name none. */
   readonly fromConnector?: string | undefined;
+  /** Connector of the far cavities; in a sheet that lists one end only, what all its wires go to. */
   readonly toConnector?: string | undefined;
 }
 
@@ -46,6 +49,7 @@ export interface PinoutProblem {
 /** A question that the sheet leaves open; nothing is imported until it is answered. */
 export type PinoutQuestion =
   | { readonly kind: 'colours'; readonly because: string }
+  | { readonly kind: 'noColours'; readonly because: string }
   | { readonly kind: 'bareSizes'; readonly because: string }
   | { readonly kind: 'fromConnector'; readonly because: string }
   | { readonly kind: 'toConnector'; readonly because: string };
@@ -72,6 +76,8 @@ export interface PinoutRow {
 export interface NewConnector {
   readonly name: string;
   readonly cavities: readonly string[];
+  /** No connector but the far end of a sheet that lists one end only; its places are called by the circuits' numbers. */
+  readonly isEnd?: true | undefined;
 }
 
 /** The part of a harness that a sheet is read against. */

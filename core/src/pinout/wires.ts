@@ -19,6 +19,14 @@ function colourOf(text: string, system: ColourSystem | undefined): ColourCell {
   return { ok: false, why: `“${text}” may be ${reading.mayBe.map(({ base, stripe }) => (stripe === undefined ? base : `${base}/${stripe}`)).join(' or ')}.`, remedy: 'Choose the system that the sheet is written in.' };
 }
 
+/** The colour of a line; one without is refused unless the sheet has none at all and that was said. */
+function colourIn(row: GridRow, system: ColourSystem | undefined, choices: PinoutChoices): ColourCell {
+  const { colour = '', stripe = '' } = row.cells;
+  if (!saysNothing(colour)) return colourOf(colourText(row), system);
+  if (!saysNothing(stripe)) return { ok: false, why: `There is a stripe, ${stripe}, and no base colour.`, remedy: 'Give the base colour, or correct which column holds it.' };
+  return choices.withoutColours ? { ok: true, value: { base: 'natural' } } : { ok: false, why: 'The colour is missing.', remedy: 'Give it, or write “same” where it is as above.' };
+}
+
 function sizeOf(row: GridRow, bare: BareSize | undefined, choices: PinoutChoices): { readonly field: PinoutField; readonly outcome: CellOutcome<WireSize> } | undefined {
   const { size, sizeMm2, sizeAwg } = row.cells;
   const options = { bare, gaugeMeans: choices.gaugeMeans };
@@ -52,7 +60,7 @@ export function wireOf(row: GridRow, system: ColourSystem | undefined, bare: Bar
   const size = sizeOf(row, bare, choices);
   const { jacket = '', wall = '', conductor = '', strands = '', outerDiameter = '' } = row.cells;
   const read = {
-    colour: colourText(row) === '' ? ({ ok: true, value: { base: 'natural' } } as const) : colourOf(colourText(row), system),
+    colour: colourIn(row, system, choices),
     jacket: readJacket(saysNothing(jacket) ? '' : jacket, saysNothing(wall) ? '' : wall),
     conductor: readConductor(saysNothing(conductor) ? '' : conductor, saysNothing(strands) ? '' : strands),
   };

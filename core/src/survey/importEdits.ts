@@ -17,7 +17,7 @@ const freeId = (wanted: string, taken: readonly string[]): string => {
 };
 
 /** A connector of a sheet as a node, without a face: where its cavities lie is not in a sheet, and is never guessed. */
-export const nodeOfConnector = ({ name }: NewConnector): HarnessNode => ({ id: connectorId(name), kind: 'connector', name });
+export const nodeOfConnector = ({ name, isEnd }: NewConnector): HarnessNode => ({ id: connectorId(name), kind: isEnd ? 'end' : 'connector', name });
 
 /** Cavities that two circuits would share once a sheet's circuits are put beside those that stay. */
 function clashes(stay: readonly Circuit[], reading: PinoutReading, nameOf: (id: string) => string): PinoutProblem[] {

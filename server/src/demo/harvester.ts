@@ -1,5 +1,5 @@
 import type { Finding, Harness, Job, Machine, Run } from '@mendum/core';
-import { circuit, connector, dayFrom, momentFrom, wire } from './parts.ts';
+import { circuit, connector, dayFrom, fitted, momentFrom, wire } from './parts.ts';
 
 export const OVRELL: Machine = { id: 'ovrell-420', name: 'Ovrell 420', kind: 'over-row grape harvester', systemVoltageV: 24 };
 
@@ -21,8 +21,8 @@ const head = ['R1', 'R4'];
 export const W12: Harness = {
   id: 'W12', name: 'Shaker-head harness W12',
   nodes: [
-    connector('X31', 2, 7, 'liftedWedge'), { id: 'B1', kind: 'branch', name: 'Branch B1' }, connector('X32', 2, 3, 'frontLance'),
-    connector('X33', 1, 3, 'frontLance'), { id: 'E1', kind: 'end', name: 'Head frame' },
+    fitted(connector('X31', 2, 7, 'liftedWedge'), { 1: '2.8', 2: '2.8', 3: '6.3', 4: '2.8', 5: '1.5', 6: '1.5', 7: '1.5', 8: '1.5', 9: '1.5', 10: '1.5', 11: '1.5', 12: '1.5', 13: '1.5', 14: '1.5' }), { id: 'B1', kind: 'branch', name: 'Branch B1' }, fitted(connector('X32', 2, 3, 'frontLance'), { 1: '2.8', 2: '2.8', 3: '6.3', 4: '1.5', 5: '1.5', 6: '1.5' }),
+    fitted(connector('X33', 1, 3, 'frontLance'), { 1: '1.5', 2: '1.5', 3: '1.5' }), { id: 'E1', kind: 'end', name: 'Head frame' },
   ],
   runs: RUNS,
   circuits: [

@@ -1,4 +1,4 @@
-import type { Circuit, CircuitKind, ColourName, HarnessNode, LockFamily, WireSpec } from '@mendum/core';
+import type { Circuit, CircuitKind, ColourName, HarnessNode, LockFamily, TerminalFamily, WireSpec } from '@mendum/core';
 
 /** A stranded, thin-wall, cross-linked wire, as most of the demo's machines have. */
 export const wire = (areaMm2: number, base: ColourName, stripe?: ColourName, more: Partial<WireSpec> = {}): WireSpec => ({
@@ -8,6 +8,11 @@ export const wire = (areaMm2: number, base: ColourName, stripe?: ColourName, mor
 /** A connector of rows and columns, numbered row by row on its mating side with the latch up. */
 export const connector = (id: string, rows: number, columns: number, lock: LockFamily): HarnessNode => ({
   id, kind: 'connector', name: id, ways: rows * columns, lock, face: { layout: { kind: 'rows', rows, columns }, numbering: { kind: 'rowWise' } },
+});
+
+/** A sealed connector with the terminal of each cavity in use; the others are plugged. */
+export const fitted = (node: HarnessNode, terminals: Readonly<Record<string, TerminalFamily>>, plugged: readonly string[] = []): HarnessNode => ({
+  ...node, fittings: { ...Object.fromEntries(Object.entries(terminals).map(([cavity, terminal]) => [cavity, { terminal, seal: 'seal' as const }])), ...Object.fromEntries(plugged.map((cavity) => [cavity, { seal: 'plug' as const }])) },
 });
 
 /** A circuit from cavity to cavity; its id is made from its number. */

@@ -7,6 +7,7 @@ import { inLocalTime } from '../record/when.ts';
 import { insertJob, loadJob, planOf, touch } from '../jobs/store.ts';
 import { harvesterJob, harvesterLampJob } from './harvester.ts';
 import { ferryJob, tractorBrakeJob, tractorJob, tractorMotorJob, tugJob, tugSeatJob } from './others.ts';
+import { resurfacerJob } from './resurfacer.ts';
 import { tarnbeckShelf } from './shelf.ts';
 
 /** A reading that passes its check, with a little scatter that depends on nothing but the place in the row. */
@@ -71,7 +72,7 @@ async function finish(manager: EntityManager, { job, practice, by, note, failFir
 }
 
 /**
- * Puts the demo into an empty database: three open jobs and five finished repairs, dated from today. Every figure in them is
+ * Puts the demo into an empty database: four open jobs and five finished repairs, dated from today. Every figure in them is
  * planned and ruled on by the same core as any other job.
  * @returns whether anything was put in; a database with jobs is left alone
  */
@@ -90,7 +91,7 @@ export async function seedDemo(db: Database, today: Date): Promise<boolean> {
       { job: tractorBrakeJob(today), practice: CRIMP_FIRST, by: 'Ines Valdur', note: '', failFirst: false },
     ];
     for (const one of finished) await finish(manager, one);
-    const open: readonly (readonly [Job, string, number])[] = [[tugJob(today), 'Ines Valdur', 9], [tractorJob(today), 'Marek Osei', 8], [harvesterJob(today), 'Ines Valdur', 7]];
+    const open: readonly (readonly [Job, string, number])[] = [[resurfacerJob(today), 'Ines Valdur', 6], [tugJob(today), 'Ines Valdur', 9], [tractorJob(today), 'Marek Osei', 8], [harvesterJob(today), 'Ines Valdur', 7]];
     for (const [job, by, hour] of open) await insertJob(manager, job, CRIMP_FIRST, by, `${job.asOf ?? ''}T0${hour}:10:00.000Z`);
     return true;
   });

@@ -1,13 +1,17 @@
 import { useState } from 'react';
-import { colourInWords, DIRECTIONS, mateCavities, neighbour, otherSide, RELEASE_GUIDES, seenCavities, sizeInWords, turnedOn, viewInWords, type Circuit, type ConnectorFace, type Direction, type FaceView, type HarnessNode } from '@mendum/core';
+import { colourInWords, DIRECTIONS, mateCavities, neighbour, otherSide, RELEASE_GUIDES, seenCavities, sizeInWords, turnedOn, viewInWords, type Circuit, type ConnectorFace, type Direction, type FaceView, type Harness, type HarnessNode } from '@mendum/core';
 import { WireChip } from '../draw/WireLine.tsx';
 import { Button } from '../ui/button.tsx';
+import { CavityList } from './CavityList.tsx';
+import { CircuitWay } from './CircuitWay.tsx';
 import { FaceDrawing } from './FaceDrawing.tsx';
 
 interface ConnectorViewProps {
   readonly node: HarnessNode & { readonly face: ConnectorFace };
   readonly circuits: readonly Circuit[];
   readonly nodeName: (nodeId: string) => string;
+  /** The harness that it is on, to show the way of what is picked. */
+  readonly harness?: Pick<Harness, 'nodes' | 'runs'> | undefined;
   /** The cavity that is picked to begin with. */
   readonly startCavity?: string | undefined;
 }
@@ -75,6 +79,8 @@ export function ConnectorView(props: ConnectorViewProps) {
         <FaceDrawing own={false} title={`Mate of ${node.name}`} seen={mateCavities(node.face, view)} {...shared} />
       </div>
       {picked === undefined ? <p className="text-lg text-soft">Tap a cavity to see its circuit, its place in the mate, and what lies round it.</p> : <Picked {...props} cavity={picked} view={view} />}
+      {props.harness ? <CircuitWay harness={props.harness} runIds={picked === undefined ? [] : (circuitIn(picked)?.runIds ?? [])} /> : null}
+      <CavityList node={node} circuitIn={circuitIn} picked={picked} onPick={setPicked} />
       <Release node={node} />
     </div>
   );

@@ -88,7 +88,7 @@ function HarnessEditor({ view }: { readonly view: HarnessView }) {
         {open?.what === 'face' ? <FaceForm name={open.node.name} face={open.node.face} onDone={(face, ways) => { if (draft.edit({ do: 'changeNode', node: { ...open.node, face, ways } })) close(); }} onClose={close} /> : null}
       </Dialog>
       <Dialog shape="wide" open={shown?.face !== undefined} onOpenChange={(is) => { if (!is) close(); }} title={`Connector ${shown?.name ?? ''}`}>
-        {shown?.face ? <ConnectorView node={{ ...shown, face: shown.face }} circuits={harness.circuits} nodeName={nodeName} startCavity={open?.what === 'show' ? open.cavity : undefined} /> : null}
+        {shown?.face ? <ConnectorView harness={harness} node={{ ...shown, face: shown.face }} circuits={harness.circuits} nodeName={nodeName} startCavity={open?.what === 'show' ? open.cavity : undefined} /> : null}
       </Dialog>
     </div>
   );

@@ -74,7 +74,7 @@ export function NewHarness({ known, onClose }: { readonly known: readonly Harnes
               <fieldset className="grid gap-3 border-t border-rule pt-3">
                 <legend className="text-lg font-semibold">Connectors</legend>
                 <p className="text-soft">Rows and columns on the mating side, latch up, numbered row by row. Another layout is described afterwards; leave those empty.</p>
-                {reading?.newConnectors.map(({ name, cavities }) => (
+                {reading?.newConnectors.filter((one) => !one.isEnd).map(({ name, cavities }) => (
                   <div key={name} className="grid items-end gap-3 sm:grid-cols-[2fr_1fr_1fr_2fr]">
                     <p className="pb-2 text-lg"><b>{name}</b> <span className="text-soft">{cavities.length} {cavities.length === 1 ? 'cavity' : 'cavities'} used</span></p>
                     <NumberField label={`Rows of ${name}`} unit="rows" value={rowsOf[name]?.rows ?? ''} onChange={(event) => setRows({ ...rowsOf, [name]: { rows: event.target.value, columns: rowsOf[name]?.columns ?? '' } })} />

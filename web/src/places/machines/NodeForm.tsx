@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { cavitiesOf, LOCK_FAMILIES, NODE_KINDS, RELEASE_GUIDES, SEAL_STATES, TERMINAL_FAMILIES, USUAL_ZONE, type CavityFitting, type Harness, type HarnessEdit, type HarnessNode, type LockFamily, type NodeKind, type SealState, type TerminalFamily } from '@mendum/core';
 import { circuitInCavity } from '../../connector/ConnectorView.tsx';
 import { Button } from '../../ui/button.tsx';
@@ -87,7 +88,7 @@ export function NodeForm({ harness, node, onEdit, onFace, onShow }: NodeFormProp
         <div className="flex flex-wrap items-center gap-3">
           <p className="text-lg">{node.face ? <>{cavitiesOf(node.face).length} cavities.</> : 'Where its cavities lie is not described yet.'}</p>
           <Button look={node.face ? 'plain' : 'copper'} onClick={onFace}>{node.face ? 'Change its face' : 'Describe its face'}</Button>
-          {node.face ? <Button onClick={onShow}>Show face and mate</Button> : null}
+          {node.face ? <><Button onClick={onShow}>Show face and mate</Button><Link to={`/machines/${harness.id}/face/${node.id}`} className="inline-flex min-h-11 items-center px-2 text-lg underline underline-offset-4">Card to print</Link></> : null}
         </div>
       ) : null}
       <Fittings harness={harness} node={node} onEdit={onEdit} />

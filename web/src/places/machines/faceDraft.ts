@@ -51,7 +51,8 @@ function layoutOf(draft: FaceDraft): ConnectorFace['layout'] | string {
       return rings.length > 0 && rings.every((count) => Number.isInteger(count) && count >= 1 && count <= 400) ? { kind: 'round', rings: rings.map((count) => ({ count })) } : 'Give the number of cavities in each ring, from the outside in, such as 6, 1.';
     }
     case 'free': {
-      const places = draft.places.split('\n').filter((line) => line.trim() !== '').map(numbersOf);
+      // A comma is a decimal one here: the two figures stand apart by a space.
+      const places = draft.places.split('\n').filter((line) => line.trim() !== '').map((line) => line.trim().split(/[\s;]+/).map(numberOf));
       return places.length > 0 && places.every((place) => place.length === 2 && !place.some(Number.isNaN)) ? { kind: 'free', places: places.map(([x = 0, y = 0]) => ({ x, y })) } : 'Give each cavity a line: how far right and how far down from the middle, in cavity widths.';
     }
   }

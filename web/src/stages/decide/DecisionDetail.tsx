@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import { figure, FINDING_WORDS, sizeInWords, type FindingPlan } from '@mendum/core';
+import { figure, findingInWords, isAtCavity, sizeInWords, type FindingPlan } from '@mendum/core';
 import { useChange } from '../../app/change.ts';
 import { Button } from '../../ui/button.tsx';
 import { useOpenJob } from '../job.ts';
@@ -27,7 +27,7 @@ export function DecisionDetail({ finding }: { readonly finding: FindingPlan }) {
   const found = findingOf(finding.findingId);
   return (
     <article aria-label={`Decision on circuit ${circuit.number}`}>
-      <p className="text-soft">{circuit.number} {circuit.function}, {sizeInWords(circuit.wire.size)}, {nodeName(circuit.from.nodeId)} {circuit.from.cavity} → {nodeName(circuit.to.nodeId)} {circuit.to.cavity}: {FINDING_WORDS[found.kind]}</p>
+      <p className="text-soft">{circuit.number} {circuit.function}, {sizeInWords(circuit.wire.size)}, {nodeName(circuit.from.nodeId)} {circuit.from.cavity} → {nodeName(circuit.to.nodeId)} {circuit.to.cavity}: {findingInWords(found)}</p>
       <h2 className="mt-1 text-[28px] leading-tight font-semibold">{finding.headline}</h2>
       <p className="mt-2 max-w-[75ch] text-xl leading-snug">{finding.because.join(' ')}</p>
       {finding.chosenBy ? (
@@ -35,6 +35,7 @@ export function DecisionDetail({ finding }: { readonly finding: FindingPlan }) {
       ) : null}
       {finding.warnings.map((warning) => <p key={warning} className="mt-2 border-l-4 border-rework pl-3 text-lg"><span aria-hidden className="text-rework">▲ </span>{warning}</p>)}
       {finding.asks === undefined ? null : <p className="mt-2 text-lg font-semibold text-rework">▲ {finding.asks}</p>}
+      {isAtCavity(found) ? <Link to={`/jobs/${view.id}/mapping/${found.at.nodeId}`} className="inline-flex min-h-11 items-center text-lg underline underline-offset-4">Pigtail instead: map it by cavity</Link> : null}
       {splice ? <div className="my-2"><JointPicture splice={splice} colour={circuit.wire.colour} /></div> : null}
       <div className="my-3"><FigureStrip finding={finding} /></div>
       {splice ? <p>{splice.joint.partName}: {splice.joint.fitsWords}.{splice.joint.seal.kind === 'sleeve' ? ` ${splice.joint.seal.name} passes ${figure(splice.joint.seal.passesMm, 1)} and grips ${figure(splice.joint.seal.gripsMm, 2)} mm.` : ''}</p> : null}

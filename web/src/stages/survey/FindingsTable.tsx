@@ -5,6 +5,7 @@ import { DamagePicture } from '../../draw/DamageMark.tsx';
 import { WireChip } from '../../draw/WireLine.tsx';
 import { Figure, useLength } from '../../ui/units.tsx';
 import { useOpenJob } from '../job.ts';
+import { Photos } from './Photos.tsx';
 
 interface FindingsTableProps {
   readonly onEdit: (finding: Finding) => void;
@@ -21,7 +22,7 @@ export function FindingsTable({ onEdit, onRemove }: FindingsTableProps) {
   return (
     <table className="w-full border-t border-ink text-left">
       <thead className="text-soft">
-        <tr><th className="py-2 font-normal">Circuit</th><th className="font-normal">Found</th><th className="font-normal">Place, {unit}</th><th className="text-right font-normal">Lost</th><th className="pr-4 text-right font-normal">Slack</th><th><span className="sr-only">Change</span></th></tr>
+        <tr><th className="py-2 font-normal">Circuit</th><th className="font-normal">Found</th><th className="font-normal">Place, {unit}</th><th className="text-right font-normal">Lost</th><th className="pr-4 text-right font-normal">Slack</th><th className="text-right font-normal">Photos</th><th><span className="sr-only">Change</span></th></tr>
       </thead>
       <tbody>
         {view.job.findings.map((finding) => {
@@ -41,6 +42,7 @@ export function FindingsTable({ onEdit, onRemove }: FindingsTableProps) {
               <td>{isAtCavity(finding) ? <>{nodeName(finding.at.nodeId)} <Figure value={finding.at.cavity} /><span className="block text-soft">cavity</span></> : <><Figure value={`${plain(finding.fromMm)}–${plain(finding.toMm)}`} /><span className="block text-soft">{runName(finding.runId)}</span></>}</td>
               <td className="text-right">{isAtCavity(finding) ? null : <Figure value={plain(lost.toMm - lost.fromMm)} />}</td>
               <td className="pr-4 text-right">{finding.slackMm === undefined ? <span className="text-soft">not measured</span> : <Figure value={plain(finding.slackMm)} />}</td>
+              <td><Photos jobId={view.id} findingId={finding.id} photos={view.photos} circuit={circuit.number} signed={signed} /></td>
               <td className="text-right whitespace-nowrap">
                 {signed ? null : (
                   <>

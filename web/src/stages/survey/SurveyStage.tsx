@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
-import type { Finding } from '@mendum/core';
+import type { Finding, HarnessNode, MappingCard } from '@mendum/core';
 import { useChange } from '../../app/change.ts';
 import { notify } from '../../app/notice.ts';
 import { useKeys } from '../../app/useKeys.ts';
@@ -15,6 +15,19 @@ import { draftOf, newDraft, type Draft } from './draft.ts';
 import { FindingForm } from './FindingForm.tsx';
 import { FindingsTable } from './FindingsTable.tsx';
 import { GateBlock } from './GateBlock.tsx';
+
+/** The connectors of the harness: their faces, and the mapping card of one that is replaced. */
+function ConnectorLine({ jobId, connectors, mapped, onShow }: { readonly jobId: string; readonly connectors: readonly HarnessNode[]; readonly mapped: readonly MappingCard[]; readonly onShow: (nodeId: string) => void }) {
+  if (connectors.length === 0) return null;
+  return (
+    <p className="flex flex-wrap items-center gap-x-2">
+      <span className="text-soft">Connector faces:</span>
+      {connectors.map((node) => <Button key={node.id} look="quiet" onClick={() => onShow(node.id)}>{node.name}</Button>)}
+      <span className="ml-4 text-soft">Pigtail mapped by cavity:</span>
+      {connectors.map((node) => <Link key={node.id} to={`/jobs/${jobId}/mapping/${node.id}`} aria-label={`Mapping card of ${node.name}`} className="inline-flex min-h-11 items-center px-4 text-lg underline underline-offset-4 hover:bg-wash">{node.name}{mapped.some((card) => card.nodeId === node.id) ? ' ✓' : ''}</Link>)}
+    </p>
+  );
+}
 
 /** Make it safe, then mark what was found on the run, by drag or by form. */
 export function SurveyStage() {
@@ -52,9 +65,7 @@ export function SurveyStage() {
       <GateBlock />
       <section aria-label="Harness">
         {harness.runs.length > 1 ? <HarnessTree harness={harness} findings={findings} runId={run?.id ?? ''} onPick={setRunId} /> : null}
-        {connectors.length === 0 ? null : (
-          <p className="flex flex-wrap items-center gap-x-2"><span className="text-soft">Connector faces:</span>{connectors.map((node) => <Button key={node.id} look="quiet" onClick={() => setConnectorId(node.id)}>{node.name}</Button>)}</p>
-        )}
+        <ConnectorLine jobId={view.id} onShow={setConnectorId} connectors={connectors} mapped={view.job.mappings ?? []} />
         <div className="-mb-11 flex items-baseline gap-3 pt-2">
           <h2 className="text-xl font-semibold">{run?.name}</h2>
           {signed ? null : <p className="text-soft max-md:hidden">Drag along a wire to mark damage, or tap it.</p>}
@@ -73,7 +84,7 @@ export function SurveyStage() {
         {findings.length === 0 ? <Empty title="Nothing marked yet">Go along the harness from {run ? nodeName(run.fromNodeId) : 'its connector'} and mark what you see: drag along a wire above, or press “Add a finding”.</Empty> : <FindingsTable onEdit={(finding) => setForm({ start: draftOf(finding), version: view.findingVersions[finding.id] ?? 1 })} onRemove={(finding) => void remove(finding)} />}
       </section>
       <Dialog shape="wide" open={connector !== undefined} onOpenChange={(open) => { if (!open) setConnectorId(undefined); }} title={`Connector ${connector?.name ?? ''}`}>
-        {connector ? <ConnectorView key={connector.id} node={connector} circuits={harness.circuits} nodeName={nodeName} /> : null}
+        {connector ? <ConnectorView harness={harness} key={connector.id} node={connector} circuits={harness.circuits} nodeName={nodeName} /> : null}
       </Dialog>
       <Dialog shape="sheet"  open={form !== undefined} onOpenChange={(open) => { if (!open) setForm(undefined); }} title={form?.version === undefined ? 'What was found' : 'Change the finding'}>
         {form ? <FindingForm key={form.start.id} start={form.start} version={form.version} onSaved={saved} onClose={() => setForm(undefined)} /> : null}

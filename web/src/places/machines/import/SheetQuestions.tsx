@@ -39,7 +39,13 @@ export function SheetQuestions({ reading, choices, connectors, onChange }: Sheet
         </Select>
       ) : null}
       {connector('fromConnector', 'Lines without a connector are of')}
-      {connector('toConnector', 'Their far ends are in')}
+      {connector('toConnector', 'The far ends are at')}
+      {asked('noColours') === undefined && choices.withoutColours === undefined ? null : (
+        <label className="flex min-h-11 items-center gap-3 text-lg sm:col-span-2">
+          <input type="checkbox" className="size-6 accent-(--copper)" checked={choices.withoutColours ?? false} onChange={(event) => onChange({ withoutColours: event.target.checked ? true : undefined })} />
+          <span>There are no colours in this sheet. <span className={asked('noColours') === undefined ? 'text-soft' : 'text-scrap'}>{asked('noColours') ?? 'The wires are noted as natural.'}</span></span>
+        </label>
+      )}
       <datalist id="known-connectors">{connectors.map((name) => <option key={name} value={name} />)}</datalist>
     </section>
   );

@@ -1,0 +1,106 @@
+import { fireEvent, render, screen, waitFor, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { Provider } from 'react-redux';
+import { MemoryRouter, Route, Routes } from 'react-router';
+import { beforeEach, describe, expect, it, test } from 'vitest';
+import type { HarnessView } from '@mendum/core/interchange';
+import { dismissNotice } from '../../app/notice.ts';
+import { NoticeBar } from '../../app/NoticeBar.tsx';
+import { makeStore } from '../../app/store.ts';
+import { personChosen } from '../../app/view.ts';
+import { circuitOf } from '../../test/job.tsx';
+import { standInServer, writesOf } from '../../test/server.ts';
+import { circuitDraftOf, circuitOf as made } from './circuitDraft.ts';
+import { faceDraftOf, faceOf, NEW_FACE } from './faceDraft.ts';
+import { HarnessPage } from './HarnessPage.tsx';
+
+const VIEW: HarnessView = {
+  id: 'H1', version: 4, machineId: 'M', machine: 'Ovrell 420', machineKind: 'harvester', systemVoltageV: 24, name: 'Loom W9',
+  nodes: [{ id: 'X1', kind: 'connector', name: 'X1', face: { layout: { kind: 'rows', rows: 1, columns: 3 }, numbering: { kind: 'rowWise' } } }, { id: 'B1', kind: 'branch', name: 'B1' }, { id: 'X2', kind: 'connector', name: 'X2' }],
+  runs: [{ id: 'R1', name: 'Trunk', fromNodeId: 'X1', toNodeId: 'B1', lengthMm: 800, zone: { area: 'chassis', vibration: 'high', moisture: 'wet', fuelVapour: false }, features: [] }, { id: 'R2', name: 'Tail', fromNodeId: 'B1', toNodeId: 'X2', lengthMm: 200, zone: { area: 'chassis', vibration: 'high', moisture: 'wet', fuelVapour: false }, features: [] }],
+  circuits: [circuitOf('1', { runIds: ['R1', 'R2'] })],
+};
+
+const show = () => {
+  const sent = standInServer({ '/harnesses': { body: [VIEW] }, 'PUT /harnesses/H1': { status: 200, body: { harnessVersion: 5 } } });
+  const store = makeStore();
+  store.dispatch(personChosen('Ines Valdur'));
+  render(<Provider store={store}><MemoryRouter initialEntries={['/machines/H1']}><Routes><Route path="/machines/:harnessId" element={<HarnessPage />} /></Routes><NoticeBar /></MemoryRouter></Provider>);
+  return sent;
+};
+beforeEach(() => { localStorage.clear(); dismissNotice(); });
+
+describe('a harness on its page', () => {
+  it('a node is moved by the arrow keys, undone, done again, and saved as edits', async () => {
+    const sent = show();
+    const branch = await screen.findByRole('button', { name: /^branch B1/ });
+    fireEvent.keyDown(branch, { key: 'ArrowRight', shiftKey: true });
+    expect(await screen.findByRole('button', { name: 'Run Trunk, 810 mm' })).toBeTruthy();
+    await userEvent.click(screen.getByRole('button', { name: 'Undo' }));
+    expect(screen.getByRole('button', { name: 'Run Trunk, 800 mm' })).toBeTruthy();
+    fireEvent.keyDown(window, { key: 'y', ctrlKey: true });
+    expect(await screen.findByRole('button', { name: 'Run Trunk, 810 mm' })).toBeTruthy();
+    await userEvent.click(screen.getByRole('button', { name: 'Save 1 change' }));
+    await waitFor(() => expect(writesOf(sent)).toMatchObject([{ path: '/harnesses/H1', body: { version: 4, by: 'Ines Valdur', edits: [{ do: 'moveNode', nodeId: 'B1', byMm: 10 }] } }]));
+  });
+  it('what cannot be is refused with the reason, and nothing is changed', async () => {
+    show();
+    fireEvent.keyDown(await screen.findByRole('button', { name: /^connector X1/ }), { key: 'ArrowLeft' });
+    expect((await screen.findByRole('status', { name: 'What was done' })).textContent).toContain('X1 is where the distances start.');
+    expect(screen.getByRole('button', { name: 'Saved' })).toBeTruthy();
+  });
+  it('an unsaved change is still there after a reload of the page', async () => {
+    localStorage.setItem('mendum.harness.H1.4', JSON.stringify([{ do: 'setLength', runId: 'R2', lengthMm: 260 }]));
+    show();
+    expect(await screen.findByRole('button', { name: 'Run Tail, 260 mm' })).toBeTruthy();
+    expect(screen.getByRole('button', { name: 'Save 1 change' })).toBeTruthy();
+  });
+  it('a damaged memory counts as none', async () => {
+    localStorage.setItem('mendum.harness.H1.4', '[{"do":"setLength","runId":"R99"}]');
+    show();
+    expect(await screen.findByRole('button', { name: 'Saved' })).toBeTruthy();
+  });
+  it('a circuit is changed by its row; a colour that may mean several is asked', async () => {
+    show();
+    await userEvent.click(await screen.findByRole('button', { name: 'Change circuit 1' }));
+    const form = screen.getByRole('dialog', { name: 'Circuit 1' });
+    await userEvent.type(within(form).getByLabelText('Colour as it is printed'), 'BL');
+    await userEvent.click(within(form).getByRole('button', { name: 'blue' }));
+    await userEvent.click(within(form).getByRole('button', { name: 'Keep the circuit' }));
+    expect(await screen.findByRole('img', { name: 'blue' })).toBeTruthy();
+    expect(screen.getByRole('button', { name: 'Save 1 change' })).toBeTruthy();
+  });
+});
+
+describe('a circuit as it is typed', () => {
+  const harness = { ...VIEW, circuits: [circuitOf('1', { runIds: ['R1', 'R2'] }), circuitOf('2', { runIds: ['R1', 'R2'] })] };
+  const draft = circuitDraftOf(harness.circuits[1], harness);
+  test.each([
+    [{ number: '' }, 'number', /1 to 20 characters/], [{ number: '1' }, 'number', /Circuit 1 is there already/], [{ fromCavity: '1' }, 'fromCavity', /holds circuit 1 already/], [{ toCavity: '' }, 'toCavity', /Give its cavity/], [{ fuse: '-3' }, 'fuse', /0.01 to 5000 A/],
+  ] as const)('%o is refused', (part, field, why) => {
+    const result = made({ ...draft, ...part }, harness.circuits[1], harness);
+    expect(result.ok ? undefined : result.wrong[field]).toMatch(why);
+  });
+  it('keeps its id and way when its ends stay, and finds its way anew when they do not', () => {
+    const same = made({ ...draft, function: 'Pump' }, harness.circuits[1], harness);
+    expect(same.ok && [same.circuit.id, same.circuit.runIds, same.circuit.function]).toEqual(['C2', ['R1', 'R2'], 'Pump']);
+    const other = made({ ...draft, toNode: 'B1' }, harness.circuits[1], harness);
+    expect(other.ok && other.circuit.runIds).toEqual([]);
+  });
+});
+
+describe('a face as it is typed', () => {
+  test.each([
+    ['rows with a place missing', { rows: '2', columns: '3', missing: ['2.2'] }, 5], ['first numbers of the rows', { rows: '2', columns: '7', numbering: 'rowFirsts', firsts: '1, 8' }, 14], ['rings', { layout: 'round', rings: '6, 1' }, 7], ['free places', { layout: 'free', places: '0 0\n1,5 0' }, 2],
+  ] as const)('%s', (_name, part, ways) => {
+    const result = faceOf({ ...NEW_FACE, ...part });
+    expect(result.ok && result.ways).toBe(ways);
+    if (result.ok) expect(faceOf(faceDraftOf(result.face))).toEqual(result);
+  });
+  test.each([
+    [{ rows: '', columns: '3' }, /1 to 40 rows/], [{ layout: 'round', rings: 'six' }, /each ring/], [{ layout: 'free', places: '1' }, /each cavity a line/], [{ rows: '2', columns: '2', numbering: 'rowFirsts', firsts: '1' }, /Row 2 has no first number/], [{ rows: '1', columns: '2', renamed: { 1: '2' } }, /2/],
+  ] as const)('%o says what is wrong', (part, why) => {
+    const result = faceOf({ ...NEW_FACE, ...part });
+    expect(result.ok ? '' : result.why).toMatch(why);
+  });
+});
