@@ -9,6 +9,15 @@ const shoot = async (page: Page, name: string): Promise<void> => {
   await page.screenshot({ path: join(FOLDER, `${name}.png`) });
 };
 
+/** A made-up sheet with a title, merged cells and mixed units. */
+const PINOUT = `Conveyor loom W41
+
+Wire colour\tConnector\tCav\tCKT\tDescription\tSize\tTo connector\tTo cavity
+RD/BK\tX51\t1\t81\tConveyor motor feed\t4,0 mm²\tX52\t1
+BN\t\t2\t82\tConveyor motor ground\tsame\tX52\t2
+YE/BU\t\t3\t83\tBelt speed sensor\t0.5\tX53\t1
+GN\t\t4\t84\tBelt speed sensor ground\t0.5sq\tX53\t2`;
+
 test('pictures of the main views', async ({ page, request }) => {
   await atTheBench(page);
   const harvester = `/jobs/${await jobId(request, '0147')}`;
@@ -19,7 +28,6 @@ test('pictures of the main views', async ({ page, request }) => {
   await show('/jobs');
   await shoot(page, 'jobs');
   await show(`${harvester}/survey`);
-  await shoot(page, 'survey-gate');
   await page.getByRole('button', { name: 'Proved dead with a meter' }).click();
   await expect(page.getByRole('link', { name: 'On to Decide' })).toBeVisible();
   await shoot(page, 'survey');
@@ -32,7 +40,6 @@ test('pictures of the main views', async ({ page, request }) => {
   await page.getByTestId('run-surface').hover({ position: { x: 420, y: 120 } });
   await shoot(page, 'layout');
   await show(`${harvester}/bench`);
-  await shoot(page, 'kit');
   await page.getByRole('button', { name: 'Begin the first splice' }).click();
   for (let step = 0; step < 2; step += 1) await page.getByRole('button', { name: 'Done, next' }).click();
   await expect(page.getByText('step 3 of')).toBeVisible();
@@ -46,16 +53,23 @@ test('pictures of the main views', async ({ page, request }) => {
   await shoot(page, 'record');
   for (const place of ['machines', 'shelf', 'practice', 'due']) {
     await show(`/${place}`);
-    if (place === 'machines') await page.locator('summary').first().click();
     await shoot(page, place);
   }
   await show('/machines');
-  await page.locator('summary', { hasText: 'Ovrell 420' }).click();
-  await page.getByRole('button', { name: 'X31, 14-way' }).click();
+  await page.getByRole('link', { name: /Shaker-head harness W12/ }).click();
+  await page.getByRole('button', { name: /^connector X32/ }).press('Enter');
+  await shoot(page, 'harness');
+  await page.getByRole('button', { name: 'Show face and mate' }).click();
   await page.getByRole('button', { name: /^Cavity 4,/ }).first().click();
-  await page.getByRole('region', { name: /^Connectors of/ }).scrollIntoViewIfNeeded();
-  await page.evaluate(() => document.querySelector('[aria-label^="Connectors of"]')?.scrollIntoView());
   await shoot(page, 'connector');
+  await show('/machines');
+  await page.getByRole('button', { name: 'Describe a new harness' }).click();
+  await page.getByLabel('Or paste cells from a spreadsheet').fill(PINOUT);
+  await page.getByRole('button', { name: 'Read these cells' }).click();
+  await expect(page.getByText('4 circuits read')).toBeVisible();
+  await shoot(page, 'pinout');
+  await show(`/jobs/${await jobId(request, '0144')}/mapping/X20`);
+  await shoot(page, 'mapping');
   await show('/jobs');
   await page.keyboard.press('/');
   await page.getByRole('combobox', { name: 'What to find' }).fill('lamp');

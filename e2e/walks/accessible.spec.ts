@@ -1,6 +1,13 @@
 import { AxeBuilder } from '@axe-core/playwright';
-import { expect, test } from '@playwright/test';
+import { expect, test, type Page } from '@playwright/test';
 import { atTheBench, copyOf, jobId, watch } from '../bench.ts';
+
+/** What is serious for assistive technology on the page, or in its dialog. */
+async function seriousOn(page: Page, within?: string): Promise<string[]> {
+  const builder = new AxeBuilder({ page });
+  const { violations } = await (within === undefined ? builder : builder.include(within)).analyze();
+  return violations.filter((one) => one.impact === 'serious' || one.impact === 'critical').map((one) => `${one.id}: ${one.nodes.map((node) => node.target.join(' ')).join(', ')}`);
+}
 
 const SIZES = [{ width: 1280, height: 800 }, { width: 820, height: 1180 }];
 
@@ -11,31 +18,41 @@ for (const theme of ['light', 'dark'] as const) {
       const open = `/jobs/${await copyOf(request, '0146')}`;
       const closed = `/jobs/${await copyOf(request, '0145')}`;
       const signed = `/jobs/${await jobId(request, '0126')}`;
+      const melted = `/jobs/${await copyOf(request, '0144')}`;
+      const [loom] = ((await (await request.get('/api/harnesses')).json()) as { id: string; name: string }[]).filter((one) => one.name.includes('W20'));
       await page.setViewportSize(size);
       await atTheBench(page, theme);
       const views: readonly (readonly [string, string])[] = [
         ['/jobs', 'Jobs'], ['/machines', 'Machines'], ['/shelf', 'Shelf'], ['/practice', 'Practice'], ['/due', 'Due back'], [`${closed}/survey`, 'Drive loom W2'], [`${open}/survey`, 'Rear loom W5'], [`${open}/decide`, 'Rear loom W5'],
         [`${open}/layout`, 'Rear loom W5'], [`${open}/bench`, 'Rear loom W5'], [`${open}/bench?at=F1:left`, 'Rear loom W5'], [`${open}/prove`, 'Rear loom W5'], [`${open}/record`, 'Rear loom W5'], [`${signed}/record`, 'Sieve motor feed'],
+        [`/machines/${loom!.id}`, 'Blade-lift loom W20'], [`/machines/${loom!.id}/face/X22`, 'Connector X22'], [`${melted}/mapping/X20`, 'Mapping card, X20'],
       ];
       for (const [path, heading] of views) {
         await page.goto(path);
         await expect(page.getByRole('heading', { level: 1, name: heading })).toBeVisible();
-        const { violations } = await new AxeBuilder({ page }).analyze();
-        const serious = violations.filter((one) => one.impact === 'serious' || one.impact === 'critical').map((one) => `${one.id}: ${one.nodes.map((node) => node.target.join(' ')).join(', ')}`);
-        expect(serious, path).toEqual([]);
+        expect(await seriousOn(page), path).toEqual([]);
         const [wide, seen] = await page.evaluate(() => [document.documentElement.scrollWidth, window.innerWidth]);
         expect(wide, `${path} is wider than the screen`).toBeLessThanOrEqual(seen ?? 0);
       }
       await page.goto(`${open}/survey`);
       await page.getByRole('button', { name: 'Add a finding' }).click();
       await expect(page.getByRole('dialog', { name: 'What was found' })).toBeVisible();
-      const { violations } = await new AxeBuilder({ page }).include('[role=dialog]').analyze();
-      expect(violations.filter((one) => one.impact === 'serious' || one.impact === 'critical').map((one) => `${one.id}: ${one.nodes.map((node) => node.target.join(' ')).join(', ')}`)).toEqual([]);
+      expect(await seriousOn(page, '[role=dialog]')).toEqual([]);
       await page.keyboard.press('Escape');
       await page.getByRole('button', { name: 'X12', exact: true }).click();
       await expect(page.getByRole('dialog', { name: 'Connector X12' })).toBeVisible();
-      const face = await new AxeBuilder({ page }).include('[role=dialog]').analyze();
-      expect(face.violations.filter((one) => one.impact === 'serious' || one.impact === 'critical').map((one) => `${one.id}: ${one.nodes.map((node) => node.target.join(' ')).join(', ')}`)).toEqual([]);
+      expect(await seriousOn(page, '[role=dialog]')).toEqual([]);
+      await page.goto('/machines');
+      await page.getByRole('button', { name: 'Describe a new harness' }).click();
+      await page.getByLabel('Or paste cells from a spreadsheet').fill('Circuit\tFrom\tTo\tSize\tColour\n1\tX1-1\tX2-1\t16\tB\n2\tX1-2\tX2-1\t1.0\tR');
+      await page.getByRole('button', { name: 'Read these cells' }).click();
+      await expect(page.getByRole('alert', { name: 'What cannot be read' })).toBeVisible();
+      expect(await seriousOn(page, '[role=dialog]')).toEqual([]);
+      await page.goto(`/machines/${loom!.id}`);
+      for (const picked of [/^connector X20/, /^Run Frame run/]) {
+        await page.getByRole('button', { name: picked }).press('Enter');
+        expect(await seriousOn(page)).toEqual([]);
+      }
       expect(errors).toEqual([]);
     });
   }

@@ -11,6 +11,7 @@ describe('separated text', () => {
     ['commas', 'Cav,Wire\n1,red', [['Cav', 'Wire'], ['1', 'red']]], ['semicolons with decimal commas', 'Cav;Size\n1;1,0 mm²\n2;0,5', [['Cav', 'Size'], ['1', '1,0 mm²'], ['2', '0,5']]],
     ['tabs, as they are pasted', 'Cav\tWire\r\n1\tred\r\n', [['Cav', 'Wire'], ['1', 'red'], ['']]], ['quoted cells with separators in them', 'Cav,Wire\n1,"red, with black"', [['Cav', 'Wire'], ['1', 'red, with black']]],
     ['ditto marks, one and two', 'Cav\tSize\n1\t0.5\n2\t"\n3\t"', [['Cav', 'Size'], ['1', '0.5'], ['2', '"'], ['3', '"']]], ['a ditto mark between commas, beside a quoted cell', 'a,b\n1,"x,"\n2,",3', [['a', 'b'], ['1', 'x,'], ['2', '"', '3']]],
+    ['ditto marks side by side, and at the end of lines', 'a\tb\tc\n1\t"\t"\n2\t"\t"', [['a', 'b', 'c'], ['1', '"', '"'], ['2', '"', '"']]], ['an empty quoted cell, and a cell of one separator', 'a,b,c\n1,"",","', [['a', 'b', 'c'], ['1', '', ',']]],
     ['a line that names its separator', 'sep=|\nCav|Wire\n1|red', [[], ['Cav', 'Wire'], ['1', 'red']]],
   ])('%s', (_name, text, rows) => expect(readSeparated(text)).toEqual(rows));
   it('in UTF-16 and in the Western single-byte set', async () => {

@@ -37,15 +37,36 @@ function delimiterOf(text: string): string {
   return counts.reduce((best, one) => (one.score > best.score ? one : best)).score > 0 ? counts.reduce((best, one) => (one.score > best.score ? one : best)).delimiter : ',';
 }
 
+/** Where the quoted cell that opens at a place closes; -1 when it never does. */
+function closingOf(text: string, open: number): number {
+  for (let at = text.indexOf('"', open + 1); at !== -1; at = text.indexOf('"', at + 2)) if (text[at + 1] !== '"') return at;
+  return -1;
+}
+
 /**
- * A lone quotation mark as a whole cell means "as above" and opens no quoted cell. It is doubled where the line is balanced without it,
- * so that the end of a quoted cell with a separator in it is left alone.
+ * A lone quotation mark as a whole cell means "as above" and opens no quoted cell: it is doubled, so that it is read as itself. A cell that
+ * opens with its separator and closes on its own line is a quoted one all the same.
  */
 function doubleDittos(text: string, delimiter: string): string {
-  const between = delimiter === '|' ? '\\|' : delimiter;
-  const lone = new RegExp(`(?<=^|${between})[ ]?"[ ]?(?=${between}|$)`, 'g');
-  const marks = (line: string): number => line.split('"').length - 1;
-  return text.split(/\r?\n/).map((line) => (marks(line) > 0 && marks(line.replace(lone, '')) % 2 === 0 ? line.replace(lone, '""""') : line)).join('\n');
+  const ends = (sign: string | undefined): boolean => sign === undefined || sign === delimiter || sign === '\n' || sign === '\r';
+  const parts: string[] = [];
+  let copied = 0;
+  let atStart = true;
+  for (let at = 0; at < text.length; at += 1) {
+    const sign = text[at];
+    if (atStart && sign === '"') {
+      const close = closingOf(text, at);
+      const content = text.slice(at + 1, close === -1 ? undefined : close);
+      const quoted = close !== -1 && ends(text[close + 1]) && !content.includes('\n') && content.trim() !== '';
+      if (ends(text[at + 1]) && !quoted) {
+        parts.push(text.slice(copied, at), '""""');
+        copied = at + 1;
+      } else if (close === -1) break;
+      else at = close;
+      atStart = false;
+    } else atStart = sign === delimiter || sign === '\n';
+  }
+  return parts.join('') + text.slice(copied);
 }
 
 /** Rows of separated text: CSV, TSV, or what a spreadsheet puts on the clipboard. @throws SheetRefused naming the line of a quote that is never closed */

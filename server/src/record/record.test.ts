@@ -86,7 +86,7 @@ describe('the demo', () => {
     expect((await server.job('0126')).records[0]?.body).toMatchObject({ redos: 1 });
   });
   it('stores each harness once, however many jobs there were on it', async () => {
-    expect((await server.http.get('/api/harnesses')).body).toHaveLength(4);
+    expect((await server.http.get('/api/harnesses')).body).toHaveLength(5);
   });
   it('breaks no rule of the layout on the harvester, and leaves nothing to a person', async () => {
     const plan = await server.plan('0147');

@@ -21,10 +21,10 @@ export function WireLine({ x1, x2, y, thick, colour }: WireLineProps) {
   );
 }
 
-/** A short sample of a wire, beside words. */
+/** A short sample of a wire, beside words; without a title of its own where the words say its colours already. */
 export function WireChip({ colour, width = 64, thick = 8, title }: { readonly colour: WireColour; readonly width?: number; readonly thick?: number; readonly title: string }) {
   return (
-    <svg width={width} height={thick + 4} viewBox={`0 0 ${width} ${thick + 4}`} role="img" aria-label={title} className="shrink-0">
+    <svg width={width} height={thick + 4} viewBox={`0 0 ${width} ${thick + 4}`} {...(title === '' ? { 'aria-hidden': true } : { role: 'img', 'aria-label': title })} className="shrink-0">
       <WireLine x1={0.5} x2={width - 0.5} y={(thick + 4) / 2} thick={thick} colour={colour} />
     </svg>
   );

@@ -21,7 +21,7 @@ export function NewJob({ onClose }: { readonly onClose: () => void }) {
   };
   return (
     <Dialog open onOpenChange={(open) => { if (!open) onClose(); }} title="New job">
-      {harnesses.length === 0 ? <p className="text-lg">No harness is known yet. Import a job file: its machine and harness come with it.</p> : (
+      {harnesses.length === 0 ? <p className="text-lg">No harness is known yet. Describe one in Machines, or import a job file: its machine and harness come with it.</p> : (
         <form className="grid gap-4" onSubmit={(event) => { event.preventDefault(); void begin(); }}>
           <Select label="Machine and harness" value={picked?.id ?? ''} onChange={(event) => setHarnessId(event.target.value)}>
             {harnesses.map((one) => <option key={one.id} value={one.id}>{`${one.machine}: ${one.name}`}</option>)}

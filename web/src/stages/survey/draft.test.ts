@@ -30,6 +30,18 @@ describe('a finding as it is typed', () => {
     ['a cut-back below nought', { cutBackLeftMm: '-3' }, 'cutBackLeftMm', '0 mm or more'], ['half a strand', { kind: 'strandsLost', strandsLost: '1.5', strandsTotal: '19' }, 'strandsLost', 'whole number'],
     ['more strands than there are', { kind: 'strandsLost', strandsLost: '20', strandsTotal: '19' }, 'strandsLost', '20 of 19'], ['an added circuit without its wire', { kind: 'addCircuit' }, 'branchWires', 'which wire'],
   ] as const)('refused: %s', (_why, more, field, words) => expect(wrongOf(draft(more as Partial<Draft>))[field]).toContain(words));
+  it('at a connector it lies at each circuit’s own cavity, and reads back the same', () => {
+    const result = findingsOf(draft({ circuitIds: ['C1', 'C2'], kind: 'housingMelted', atNodeId: 'X2', fromMm: '', toMm: '' }), job);
+    expect(result).toMatchObject({ ok: true, findings: [{ kind: 'housingMelted', at: { nodeId: 'X2', cavity: '1' }, fromMm: 999, toMm: 1000 }, { at: { nodeId: 'X2', cavity: '2' } }] });
+    const short = findingOf('F9', { kind: 'tooShort', at: { nodeId: 'X1', cavity: '1' }, shortByMm: 45, fromMm: 0, toMm: 1, sort: undefined } as never);
+    const again = findingsOf(draftOf(short), job);
+    expect(again.ok && again.findings[0]).toMatchObject({ kind: 'tooShort', shortByMm: 45, at: { nodeId: 'X1', cavity: '1' } });
+  });
+  it('keeps a sort that its kind has, and drops one that it has not', () => {
+    const sorted = (kind: Draft['kind']) => { const result = findingsOf(draft({ kind, sort: 'clampTap' }), job); return result.ok && result.findings[0]?.sort; };
+    expect([sorted('poorRepair'), sorted('parted')]).toEqual(['clampTap', undefined]);
+  });
+  test.each([[{ kind: 'sealLost' }, 'at', 'Say at which connector'], [{ kind: 'tooShort', atNodeId: 'X1' }, 'shortByMm', 'above 0 mm']] as const)('at a connector, refused: %o', (more, field, words) => expect(wrongOf(draft(more))[field]).toContain(words));
   it('over another finding on the same wire is refused, over one on another wire is not', () => {
     const taken = { ...job, findings: [findingOf('F1')] };
     expect(findingsOf(draft(), taken)).toMatchObject({ ok: false, wrong: { fromMm: expect.stringContaining('overlaps') } });
