@@ -109,6 +109,9 @@ Circuit | Connector | Cavity | To connector | To cavity | Size | Colour
     expect(reading.problems).toEqual([]);
     expect(importable(reading)).toBe(false);
   });
+  it('what stands twice is named all the same, before they are answered', () => {
+    expect(read(bare.replace('X32 | 2', 'X32 | 1')).problems.map((one) => one.why)).toEqual(['Cavity 1 of X32 holds circuit 1 already, from line 2.']);
+  });
   it('answered, they are read', () => {
     const reading = clean(read(bare, { colours: 'japanese', bareSizes: 'trade' }));
     expect(circuits(reading)).toEqual(['1 Circuit 1 trade16 black X31.1-X32.1', '2 Circuit 2 trade18 green X31.2-X32.2']);

@@ -92,20 +92,27 @@ function isOneEnded(rows: readonly GridRow[], fields: ReadonlySet<PinoutField | 
   return new Set(numbers).size === numbers.length;
 }
 
+interface Placed {
+  readonly line: number;
+  readonly number: string;
+  readonly from: Cavity;
+  readonly to: Cavity;
+}
+
 /** What stands twice: a circuit number, a cavity. The line that comes second is the one to blame. */
-function doubles(rows: readonly PinoutRow[], nameOf: (nodeId: string) => string, columnOf: (field: PinoutField) => string | undefined): PinoutProblem[] {
+function doubles(rows: readonly Placed[], nameOf: (nodeId: string) => string, columnOf: (field: PinoutField) => string | undefined): PinoutProblem[] {
   const numbers = new Map<string, number>();
   const cavities = new Map<string, { readonly line: number; readonly number: string }>();
-  return rows.flatMap(({ line, circuit }) => {
+  return rows.flatMap(({ line, number, from, to }) => {
     const problems: PinoutProblem[] = [];
-    const before = numbers.get(circuit.number);
-    if (before !== undefined) problems.push({ line, column: columnOf('number'), value: circuit.number, why: `Circuit ${circuit.number} is on line ${before} already.`, remedy: 'Give each circuit its own number.' });
-    numbers.set(circuit.number, line);
-    for (const [end, field] of [[circuit.from, 'fromCavity'], [circuit.to, 'toCavity']] as const) {
+    const before = numbers.get(number);
+    if (before !== undefined) problems.push({ line, column: columnOf('number'), value: number, why: `Circuit ${number} is on line ${before} already.`, remedy: 'Give each circuit its own number.' });
+    numbers.set(number, line);
+    for (const [end, field] of [[from, 'fromCavity'], [to, 'toCavity']] as const) {
       const key = `${end.nodeId} ${end.cavity}`;
       const taken = cavities.get(key);
       if (taken) problems.push({ line, column: columnOf(field), value: end.cavity, why: `Cavity ${end.cavity} of ${nameOf(end.nodeId)} holds circuit ${taken.number} already, from line ${taken.line}.`, remedy: 'A cavity takes one circuit; correct one of the two lines.' });
-      cavities.set(key, { line, number: circuit.number });
+      cavities.set(key, { line, number });
     }
     return problems;
   });
@@ -189,16 +196,16 @@ export function readPinout(sheet: Sheet, harness: PinoutHarness, choices: Pinout
   const nameOf = (nodeId: string): string => harness.nodes.find((node) => node.id === nodeId)?.name ?? nodeId;
   const joined = joinHalves(halves, nameOf, columnOf);
   problems.push(...joined.problems);
-  const rows = joined.whole.flatMap(({ line, part, from, to }): PinoutRow[] => {
-    if (!part.wire || !from || !to) return [];
-    const number = part.number ?? `${nameOf(from.nodeId)}.${from.cavity}`.slice(0, NUMBER_MOST);
+  const placed = joined.whole.flatMap(({ line, part, from, to }) => (from && to ? [{ line, part, from, to, number: part.number ?? `${nameOf(from.nodeId)}.${from.cavity}`.slice(0, NUMBER_MOST) }] : []));
+  const rows = placed.flatMap(({ line, part, from, to, number }): PinoutRow[] => {
+    if (!part.wire) return [];
     const runIds = runsOf(part.runs, from, to, harness.runs, (field, why, remedy) => { problems.push({ line, column: columnOf(field), value: part.runs ?? '', why, remedy }); return undefined; });
     const circuit: Circuit = { id: idOf(number, harness), number, function: part.function === '' ? `Circuit ${number}` : part.function, kind: part.kind, wire: part.wire, from, to, runIds, ...(part.fuseA === undefined ? {} : { fuseA: part.fuseA }), ...(part.loadA === undefined ? {} : { loadA: part.loadA }) };
     return [{ line, circuit, notes: part.notes }];
   });
   const pairs = new Map(joined.whole.flatMap(({ line, part }) => (part.pair === undefined ? [] : [[line, part.pair] as const])));
   const { rows: paired, problems: unpaired } = pairUp(rows, pairs, columnOf);
-  problems.push(...doubles(rows, nameOf, columnOf), ...(problems.length === 0 ? unpaired : []));
+  problems.push(...doubles(placed, nameOf, columnOf), ...(problems.length === 0 ? unpaired : []));
   if (grid.rows.length === 0) problems.push(whole('', 'There are headers and no line under them.', 'Give one line for each circuit.'));
   const { fittings, problems: unfit } = readFittings(grid.rows, halves, nameOf, columnOf);
   problems.push(...unfit);
