@@ -10,7 +10,7 @@ const HARNESS: Harness = {
   circuits: [{ id: 'C1', number: '1', function: 'Pump', kind: 'power', wire: wire(1), from: { nodeId: 'X1', cavity: '1' }, to: { nodeId: 'X2', cavity: '1' }, runIds: ['R1', 'R2'] }, { id: 'C2', number: '2', function: 'Lamp', kind: 'power', wire: wire(1), from: { nodeId: 'X1', cavity: '2' }, to: { nodeId: 'X2', cavity: '2' }, runIds: ['R1', 'R2'] }],
 };
 const read = (lines: string, against: Harness | { nodes: []; runs: []; circuits: [] } = HARNESS): PinoutReading => readPinout({ rows: ['Circuit | From | To | Size | Colour | Terminal | Seal', ...lines.split('\n')].map((line) => line.split('|').map((cell) => cell.trim())) }, against);
-const NOTHING = { nodes: [], runs: [], circuits: [] } as { nodes: []; runs: []; circuits: [] };
+const NOTHING = { nodes: [], runs: [], circuits: [] };
 
 describe('a sheet on a harness that is there', () => {
   it('changes circuits by their number, adds new ones, keeps the rest', () => {
