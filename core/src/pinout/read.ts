@@ -178,18 +178,18 @@ export function readPinout(sheet: Sheet, harness: PinoutHarness, choices: Pinout
       if (!answered) problems.push({ line: row.line, column: columnOf(field), value: row.cells[field] ?? '', why, remedy });
     };
     const part = circuitPart(row, settled, blame);
-    const ends = (['from', 'to'] as const).map((side) => {
+    const [from, to] = (['from', 'to'] as const).map((side) => {
       const end = finder.end(row, side);
       if (end && !end.outcome.ok) blame(end.field, end.outcome.why, end.outcome.remedy);
-      return end?.outcome.ok ? end.outcome.value : undefined;
+      return { said: end !== undefined, place: end?.outcome.ok ? end.outcome.value : undefined };
     });
     if (oneEnded) {
-      if (!ends[0]) return { line: row.line, part, from: undefined, to: undefined, said: { from: true, to: true } };
-      const far = finder.farEnd(choices.toConnector ?? 'far end', part.number ?? `${ends[0].nodeId}.${ends[0].cavity}`);
+      if (!from?.place) return { line: row.line, part, from: undefined, to: undefined, said: { from: true, to: true } };
+      const far = finder.farEnd(choices.toConnector ?? 'far end', part.number ?? `${from.place.nodeId}.${from.place.cavity}`);
       if (!far.ok) blame('number', far.why, far.remedy);
-      return { line: row.line, part, from: ends[0], to: far.ok ? far.value : undefined, said: { from: true, to: true } };
+      return { line: row.line, part, from: from.place, to: far.ok ? far.value : undefined, said: { from: true, to: true } };
     }
-    return { line: row.line, part, from: ends[0], to: ends[1], said: { from: ends[0] !== undefined || finder.end(row, 'from') !== undefined, to: finder.end(row, 'to') !== undefined } };
+    return { line: row.line, part, from: from?.place, to: to?.place, said: { from: from?.said ?? false, to: to?.said ?? false } };
   });
   onLine?.(grid.rows.length, grid.rows.length);
 

@@ -1,6 +1,6 @@
 import { describe, expect, it, test } from 'vitest';
 import type { Harness } from '../harness/index.ts';
-import { readPinout, type PinoutReading } from '../pinout/index.ts';
+import { readPinout, type PinoutHarness, type PinoutReading } from '../pinout/index.ts';
 import { wire } from '../test/samples.ts';
 import { applyEdits, faceMisses, harnessFromPinout, importEdits, nodeOfConnector, proposeTree, USUAL_ZONE } from './index.ts';
 
@@ -9,8 +9,8 @@ const HARNESS: Harness = {
   runs: [{ id: 'R1', name: 'Trunk', fromNodeId: 'X1', toNodeId: 'B1', lengthMm: 500, zone: USUAL_ZONE, features: [] }, { id: 'R2', name: 'Tail', fromNodeId: 'B1', toNodeId: 'X2', lengthMm: 300, zone: USUAL_ZONE, features: [] }],
   circuits: [{ id: 'C1', number: '1', function: 'Pump', kind: 'power', wire: wire(1), from: { nodeId: 'X1', cavity: '1' }, to: { nodeId: 'X2', cavity: '1' }, runIds: ['R1', 'R2'] }, { id: 'C2', number: '2', function: 'Lamp', kind: 'power', wire: wire(1), from: { nodeId: 'X1', cavity: '2' }, to: { nodeId: 'X2', cavity: '2' }, runIds: ['R1', 'R2'] }],
 };
-const read = (lines: string, against: Harness | { nodes: []; runs: []; circuits: [] } = HARNESS): PinoutReading => readPinout({ rows: ['Circuit | From | To | Size | Colour | Terminal | Seal', ...lines.split('\n')].map((line) => line.split('|').map((cell) => cell.trim())) }, against);
-const NOTHING = { nodes: [], runs: [], circuits: [] };
+const read = (lines: string, against: PinoutHarness = HARNESS): PinoutReading => readPinout({ rows: ['Circuit | From | To | Size | Colour | Terminal | Seal', ...lines.split('\n')].map((line) => line.split('|').map((cell) => cell.trim())) }, against);
+const NOTHING: PinoutHarness = { nodes: [], runs: [], circuits: [] };
 
 describe('a sheet on a harness that is there', () => {
   it('changes circuits by their number, adds new ones, keeps the rest', () => {

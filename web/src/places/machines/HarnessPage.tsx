@@ -43,7 +43,9 @@ function HarnessEditor({ view }: { readonly view: HarnessView }) {
   const count = draft.edits.length;
   const save = async (): Promise<void> => {
     const outcome = await change('PUT', `/harnesses/${view.id}`, { version: view.version, edits: draft.edits });
-    if (outcome.ok) notify(`${harness.name} is saved`);
+    if (!outcome.ok) return;
+    draft.saved(Number(outcome.data.harnessVersion));
+    notify(`${harness.name} is saved`);
   };
   const nodeName = (id: string): string => harness.nodes.find((one) => one.id === id)?.name ?? id;
   const close = (): void => setOpen(undefined);

@@ -1,23 +1,33 @@
-import { useCallback, useEffect, useMemo, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { applyEdits, EditRefused, type Harness, type HarnessEdit } from '@mendum/core';
 import type { HarnessView } from '@mendum/core/interchange';
 import { notify } from '../../app/notice.ts';
 
-/** Edits not saved yet, and those taken back that can be done again. */
+/** Edits not saved yet, those taken back that can be done again, and the version in which they are stored once they were saved. */
 interface Stack {
   readonly edits: readonly HarnessEdit[];
   readonly undone: readonly HarnessEdit[];
+  readonly savedIn?: number | undefined;
 }
 
 const EMPTY: Stack = { edits: [], undone: [] };
-const keyOf = (view: HarnessView): string => `mendum.harness.${view.id}.${view.version}`;
+const keyOf = (view: HarnessView): string => `mendum.harness.${view.id}`;
+const storedOf = (view: HarnessView): Harness => ({ id: view.id, name: view.name, nodes: view.nodes, runs: view.runs, circuits: view.circuits });
 
-/** What this device kept of an unsaved draft; a damaged or outdated memory counts as none. */
-function remembered(view: HarnessView, harness: Harness): Stack {
+/** The harness with edits done on it, or nothing where they cannot be. */
+function withEdits(harness: Harness, edits: readonly HarnessEdit[]): Harness | undefined {
+  try {
+    return applyEdits({ harness, findings: [] }, edits).harness;
+  } catch {
+    return undefined;
+  }
+}
+
+/** What this device kept of an unsaved draft; a damaged memory, or one that does not fit any more, counts as none. */
+function remembered(view: HarnessView): Stack {
   try {
     const kept = JSON.parse(localStorage.getItem(keyOf(view)) ?? '[]') as HarnessEdit[];
-    applyEdits({ harness, findings: [] }, kept);
-    return { edits: kept, undone: [] };
+    return withEdits(storedOf(view), kept) ? { edits: kept, undone: [] } : EMPTY;
   } catch {
     return EMPTY;
   }
@@ -33,28 +43,41 @@ export interface Draft {
   readonly undo: () => void;
   readonly redo: () => void;
   readonly discard: () => void;
+  /** The edits are stored, as of this version. */
+  readonly saved: (version: number) => void;
 }
 
-/** A harness being edited: a stack of edits over what is stored, kept on the device until it is saved. */
+/**
+ * A harness being edited: a stack of edits over what is stored, kept on the device until it is saved. When somebody else saves in
+ * between, the edits are done on top of theirs; where that cannot be, it is said and they are put aside.
+ */
 export function useHarnessDraft(view: HarnessView): Draft {
-  const stored = useMemo((): Harness => ({ id: view.id, name: view.name, nodes: view.nodes, runs: view.runs, circuits: view.circuits }), [view]);
-  const [kept, setKept] = useState<{ readonly of: string; readonly stack: Stack }>(() => ({ of: keyOf(view), stack: remembered(view, stored) }));
-  // What was saved is stored now: its edits are no longer to be done.
-  const stack = kept.of === keyOf(view) ? kept.stack : EMPTY;
-  const setStack = useCallback((next: Stack): void => setKept({ of: keyOf(view), stack: next }), [view]);
-  const harness = useMemo(() => applyEdits({ harness: stored, findings: [] }, stack.edits).harness, [stored, stack]);
+  const stored = useMemo(() => storedOf(view), [view]);
+  const [stack, setStack] = useState<Stack>(() => remembered(view));
+  const wanted = useMemo(() => (stack.savedIn !== undefined && view.version >= stack.savedIn ? [] : stack.edits), [stack, view.version]);
+  const made = useMemo(() => withEdits(stored, wanted), [stored, wanted]);
+  const harness = made ?? stored;
+  const edits = useMemo(() => (made ? wanted : []), [made, wanted]);
+  const lastVersion = useRef(view.version);
   useEffect(() => {
-    if (stack.edits.length === 0) localStorage.removeItem(keyOf(view));
-    else localStorage.setItem(keyOf(view), JSON.stringify(stack.edits));
-  }, [view, stack]);
+    if (lastVersion.current === view.version) return;
+    lastVersion.current = view.version;
+    if (wanted.length === 0) return;
+    if (made) notify('Somebody saved this harness in between.', { hint: 'Your changes are done on top of theirs: look, and save again.' });
+    else notify('Somebody saved this harness in between.', { hint: 'Your changes cannot be done on top of theirs any more and were put aside.', wrong: true });
+  }, [view.version, wanted, made]);
+  useEffect(() => {
+    if (edits.length === 0) localStorage.removeItem(keyOf(view));
+    else localStorage.setItem(keyOf(view), JSON.stringify(edits));
+  }, [view, edits]);
   const undo = useCallback((): void => {
-    const last = stack.edits.at(-1);
-    if (last) setStack({ edits: stack.edits.slice(0, -1), undone: [last, ...stack.undone] });
-  }, [stack, setStack]);
+    const last = edits.at(-1);
+    if (last) setStack({ edits: edits.slice(0, -1), undone: [last, ...stack.undone] });
+  }, [edits, stack]);
   const redo = useCallback((): void => {
     const [next, ...rest] = stack.undone;
-    if (next) setStack({ edits: [...stack.edits, next], undone: rest });
-  }, [stack, setStack]);
+    if (next) setStack({ edits: [...edits, next], undone: rest });
+  }, [edits, stack]);
   useEffect(() => {
     const onKey = (event: KeyboardEvent): void => {
       if (!(event.ctrlKey || event.metaKey) || (event.target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(event.target.tagName))) return;
@@ -67,18 +90,18 @@ export function useHarnessDraft(view: HarnessView): Draft {
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
   }, [undo, redo]);
-  const edit = (...edits: readonly HarnessEdit[]): boolean => {
+  const edit = (...more: readonly HarnessEdit[]): boolean => {
     try {
-      applyEdits({ harness, findings: [] }, edits);
+      applyEdits({ harness, findings: [] }, more);
     } catch (error) {
       if (!(error instanceof EditRefused)) throw error;
       notify(error.message, { hint: error.remedy, wrong: true });
       return false;
     }
-    setStack({ edits: [...stack.edits, ...edits], undone: [] });
+    setStack({ edits: [...edits, ...more], undone: [] });
     return true;
   };
-  return { harness, edits: stack.edits, canRedo: stack.undone.length > 0, edit, undo, redo, discard: () => setStack(EMPTY) };
+  return { harness, edits, canRedo: stack.undone.length > 0, edit, undo, redo, discard: () => setStack(EMPTY), saved: (version) => setStack({ edits, undone: [], savedIn: version }) };
 }
 
 /** A free id with a letter before a number: R4, B2. */

@@ -23,10 +23,13 @@ const VIEW: HarnessView = {
 
 const show = () => {
   const sent = standInServer({ '/harnesses': { body: [VIEW] }, 'PUT /harnesses/H1': { status: 200, body: { harnessVersion: 5 } } });
+  renderPage();
+  return sent;
+};
+const renderPage = (): void => {
   const store = makeStore();
   store.dispatch(personChosen('Ines Valdur'));
   render(<Provider store={store}><MemoryRouter initialEntries={['/machines/H1']}><Routes><Route path="/machines/:harnessId" element={<HarnessPage />} /></Routes><NoticeBar /></MemoryRouter></Provider>);
-  return sent;
 };
 beforeEach(() => { localStorage.clear(); dismissNotice(); });
 
@@ -50,13 +53,39 @@ describe('a harness on its page', () => {
     expect(screen.getByRole('button', { name: 'Saved' })).toBeTruthy();
   });
   it('an unsaved change is still there after a reload of the page', async () => {
-    localStorage.setItem('mendum.harness.H1.4', JSON.stringify([{ do: 'setLength', runId: 'R2', lengthMm: 260 }]));
+    localStorage.setItem('mendum.harness.H1', JSON.stringify([{ do: 'setLength', runId: 'R2', lengthMm: 260 }]));
     show();
     expect(await screen.findByRole('button', { name: 'Run Tail, 260 mm' })).toBeTruthy();
     expect(screen.getByRole('button', { name: 'Save 1 change' })).toBeTruthy();
   });
+  it('when somebody saved in between, the edits are done on top of theirs and can be saved again', async () => {
+    const theirs: HarnessView = { ...VIEW, version: 5, runs: VIEW.runs.map((run) => (run.id === 'R1' ? { ...run, name: 'Long trunk' } : run)) };
+    let asked = 0;
+    const sent = standInServer({
+      '/harnesses': () => ({ body: [(asked += 1) === 1 ? VIEW : theirs] }),
+      'PUT /harnesses/H1': () => (asked === 1 ? { status: 409, body: { error: { code: 'STALE', message: 'The harness is at version 5.' } } } : { status: 200, body: { harnessVersion: 6 } }),
+    });
+    renderPage();
+    fireEvent.keyDown(await screen.findByRole('button', { name: /^branch B1/ }), { key: 'ArrowRight' });
+    await userEvent.click(screen.getByRole('button', { name: 'Save 1 change' }));
+    expect(await screen.findByRole('button', { name: 'Run Long trunk, 801 mm' })).toBeTruthy();
+    expect(screen.getByRole('status', { name: 'What was done' }).textContent).toContain('done on top of theirs');
+    await userEvent.click(screen.getByRole('button', { name: 'Save 1 change' }));
+    await waitFor(() => expect(writesOf(sent).map((write) => (write.body as { version: number }).version)).toEqual([4, 5]));
+  });
+  it('where they cannot be done on top, that is said and theirs stand', async () => {
+    const theirs: HarnessView = { ...VIEW, version: 5, nodes: VIEW.nodes.filter((node) => node.id !== 'B1'), runs: [{ ...VIEW.runs[0]!, toNodeId: 'X2', lengthMm: 1000 }], circuits: [{ ...VIEW.circuits[0]!, runIds: ['R1'] }] };
+    let asked = 0;
+    standInServer({ '/harnesses': () => ({ body: [(asked += 1) === 1 ? VIEW : theirs] }), 'PUT /harnesses/H1': { status: 409, body: { error: { code: 'STALE', message: 'The harness is at version 5.' } } } });
+    renderPage();
+    fireEvent.keyDown(await screen.findByRole('button', { name: /^branch B1/ }), { key: 'ArrowRight' });
+    await userEvent.click(screen.getByRole('button', { name: 'Save 1 change' }));
+    expect(await screen.findByRole('button', { name: 'Run Trunk, 1000 mm' })).toBeTruthy();
+    expect(screen.getByRole('status', { name: 'What was done' }).textContent).toContain('were put aside');
+    expect(screen.getByRole('button', { name: 'Saved' })).toBeTruthy();
+  });
   it('a damaged memory counts as none', async () => {
-    localStorage.setItem('mendum.harness.H1.4', '[{"do":"setLength","runId":"R99"}]');
+    localStorage.setItem('mendum.harness.H1', '[{"do":"setLength","runId":"R99"}]');
     show();
     expect(await screen.findByRole('button', { name: 'Saved' })).toBeTruthy();
   });

@@ -17,14 +17,16 @@ import { FindingsTable } from './FindingsTable.tsx';
 import { GateBlock } from './GateBlock.tsx';
 
 /** The connectors of the harness: their faces, and the mapping card of one that is replaced. */
-function ConnectorLine({ jobId, connectors, mapped, onShow }: { readonly jobId: string; readonly connectors: readonly HarnessNode[]; readonly mapped: readonly MappingCard[]; readonly onShow: (nodeId: string) => void }) {
-  if (connectors.length === 0) return null;
+function ConnectorLine({ jobId, harnessId, connectors, mapped, onShow }: { readonly jobId: string; readonly harnessId: string | undefined; readonly connectors: readonly HarnessNode[]; readonly mapped: readonly MappingCard[]; readonly onShow: (nodeId: string) => void }) {
+  const change = harnessId === undefined ? null : <Link to={`/machines/${harnessId}`} className="ml-auto inline-flex min-h-11 items-center text-lg underline underline-offset-4">Change the harness</Link>;
+  if (connectors.length === 0) return <p className="flex">{change}</p>;
   return (
     <p className="flex flex-wrap items-center gap-x-2">
       <span className="text-soft">Connector faces:</span>
       {connectors.map((node) => <Button key={node.id} look="quiet" onClick={() => onShow(node.id)}>{node.name}</Button>)}
       <span className="ml-4 text-soft">Pigtail mapped by cavity:</span>
       {connectors.map((node) => <Link key={node.id} to={`/jobs/${jobId}/mapping/${node.id}`} aria-label={`Mapping card of ${node.name}`} className="inline-flex min-h-11 items-center px-4 text-lg underline underline-offset-4 hover:bg-wash">{node.name}{mapped.some((card) => card.nodeId === node.id) ? ' ✓' : ''}</Link>)}
+      {change}
     </p>
   );
 }
@@ -65,7 +67,7 @@ export function SurveyStage() {
       <GateBlock />
       <section aria-label="Harness">
         {harness.runs.length > 1 ? <HarnessTree harness={harness} findings={findings} runId={run?.id ?? ''} onPick={setRunId} /> : null}
-        <ConnectorLine jobId={view.id} onShow={setConnectorId} connectors={connectors} mapped={view.job.mappings ?? []} />
+        <ConnectorLine jobId={view.id} harnessId={signed ? undefined : harness.id} onShow={setConnectorId} connectors={connectors} mapped={view.job.mappings ?? []} />
         <div className="-mb-11 flex items-baseline gap-3 pt-2">
           <h2 className="text-xl font-semibold">{run?.name}</h2>
           {signed ? null : <p className="text-soft max-md:hidden">Drag along a wire to mark damage, or tap it.</p>}
