@@ -1,4 +1,4 @@
-import { FINDING_WORDS } from '../damage/index.ts';
+import { findingInWords } from '../damage/index.ts';
 import type { FindingPlan, Job, Plan } from '../job/index.ts';
 import { standingOf, type Check, type Reading, type ReadingValue, type Ruling } from '../prove/index.ts';
 import { figure, formatMm } from '../units/index.ts';
@@ -113,7 +113,7 @@ export function buildRecords(job: Job, plan: Plan, readings: readonly Reading[],
       run: run.name,
       atMm: made.atMm,
       fromName: job.harness.nodes.find((node) => node.id === run.fromNodeId)?.name ?? run.fromNodeId,
-      finding: FINDING_WORDS[source.kind],
+      finding: findingInWords(source),
       approach: finding.headline,
       method: made.method,
       materials: made.materials,

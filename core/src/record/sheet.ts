@@ -1,4 +1,6 @@
-import type { Job, Plan } from '../job/index.ts';
+import { findingInWords, isAtCavity } from '../damage/index.ts';
+import type { FindingPlan, Job, Plan } from '../job/index.ts';
+import { isProved } from '../mapping/index.ts';
 import { standingOf, type Reading } from '../prove/index.ts';
 import { figure } from '../units/index.ts';
 import { inUtc, isolationWords, madeOf, readingsOf, type When } from './build.ts';
@@ -35,6 +37,16 @@ function circuitWords(job: Job, id: string): string {
   return circuit ? `${circuit.number} ${circuit.function}` : id;
 }
 
+/** What is said of a finding that a person decides; at a connector also what was noted, and how far its pigtail is mapped and proved. */
+function leftWords(job: Job, plan: FindingPlan): string {
+  const finding = job.findings.find((one) => one.id === plan.findingId);
+  if (!finding || !isAtCavity(finding)) return `${plan.headline}. ${plan.because.at(-1) ?? ''}`;
+  const node = job.harness.nodes.find((one) => one.id === finding.at.nodeId);
+  const card = job.mappings?.find((one) => one.nodeId === finding.at.nodeId);
+  const mapped = node && card ? (isProved(node, job.harness, card) ? ' Pigtail mapped by cavity, continuity proved.' : ' Pigtail mapped by cavity, continuity not proved yet.') : '';
+  return `${node?.name ?? finding.at.nodeId}, cavity ${finding.at.cavity}: ${findingInWords(finding)}. ${finding.note ?? 'What was done is not noted.'}${mapped}`;
+}
+
 /**
  * The sheet of a job: every splice with its place, materials and readings, and the cautions that apply. Once signed it is what was
  * recorded then, whatever shelf, practice or rules have become since; before, it is the work as it stands.
@@ -49,7 +61,7 @@ export function jobSheet(job: Job, plan: Plan, readings: readonly Reading[], rec
     isolation: signed?.isolation ?? isolationWords(job, when),
     practice: signed?.practice.name ?? plan.practice.name,
     lines: signed ? records.map(recordedLine) : plannedLines(job, plan, readings),
-    leftToYou: plan.findings.filter((finding) => madeOf(finding).length === 0).map((finding) => ({ circuit: circuitWords(job, finding.circuitId), what: `${finding.headline}. ${finding.because.at(-1) ?? ''}` })),
+    leftToYou: plan.findings.filter((finding) => madeOf(finding).length === 0).map((finding) => ({ circuit: circuitWords(job, finding.circuitId), what: leftWords(job, finding) })),
     cautions: signed?.cautions ?? plan.cautions,
   };
 }

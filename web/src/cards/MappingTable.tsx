@@ -33,12 +33,12 @@ function PigtailCell({ cavity, wire, suggested, onChange }: { readonly cavity: s
 /** Cavity by cavity: the harness wire that belongs there and the pigtail wire that comes out of it, printed large. */
 export function MappingTable({ lines, nodeName, signed, onChange }: { readonly lines: readonly MappingLine[]; readonly nodeName: string; readonly signed: boolean; readonly onChange: Change }) {
   return (
-    <table className="my-4 w-full text-left text-lg print:text-xl">
+    <table className="my-4 w-full text-left text-lg print:text-2xl">
       <thead className="border-b border-ink text-soft"><tr><th className="font-normal">{nodeName}</th><th className="font-normal">Harness wire</th><th className="font-normal">Pigtail wire</th></tr></thead>
       <tbody>
         {lines.map(({ cavity, circuit, pigtail, trap }) => (
           <tr key={cavity} className="border-b border-rule align-top">
-            <td className="figure py-2 pr-4 text-3xl font-semibold">{cavity}</td>
+            <td className="figure py-2 pr-4 text-3xl font-semibold print:text-5xl">{cavity}</td>
             <td className="py-2 pr-4">{circuit ? <><span className="flex items-center gap-3"><WireChip thick={14} colour={circuit.wire.colour} title="" />{colourInWords(circuit.wire.colour)}, {sizeInWords(circuit.wire.size)}</span><span className="text-soft"><b className="figure text-ink">{circuit.number}</b> {circuit.function}</span></> : <span className="text-soft">empty{pigtail ? ': cut its wire back, seal its end, note it' : ''}</span>}</td>
             <td className="py-2">
               {pigtail ? <span className="flex items-center gap-3"><WireChip thick={14} colour={pigtail.colour} title="" />{colourInWords(pigtail.colour)}, {sizeInWords(pigtail.size)}</span> : <span className="text-soft print:hidden">{circuit ? 'which wire comes out here?' : ''}</span>}

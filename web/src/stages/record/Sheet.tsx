@@ -37,7 +37,7 @@ export function Sheet({ sheet, signature }: SheetProps) {
         </section>
       ))}
       {sheet.leftToYou.length === 0 ? null : (
-        <section className="border-b border-rule py-3"><h3 className="font-semibold">Left to a person</h3>{sheet.leftToYou.map((one) => <p key={one.circuit}><b>{one.circuit}:</b> {one.what}</p>)}</section>
+        <section className="border-b border-rule py-3"><h3 className="font-semibold">Left to a person</h3>{sheet.leftToYou.map((one) => <p key={`${one.circuit} ${one.what}`}><b>{one.circuit}:</b> {one.what}</p>)}</section>
       )}
       <section className="py-3"><h3 className="font-semibold">Cautions that apply</h3><ul className="list-disc pl-5">{sheet.cautions.map((caution) => <li key={caution.id}>{caution.text}</li>)}</ul></section>
       <footer className="border-t border-ink pt-3">{signature ? <p><b>Signed by {signature.by}</b>, {when(signature.at)}{signature.note === '' ? '' : `. ${signature.note}`}</p> : <p className="text-soft">Not signed: this is the state of the work and not a record.</p>}</footer>
