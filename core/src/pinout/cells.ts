@@ -11,6 +11,9 @@ export const saysSameAsAbove = (text: string): boolean => /^(?:["″”〃]+|''|
 /** Whether a cell says that there is nothing: a dash, n/a, none. */
 export const saysNothing = (text: string): boolean => /^(?:[-–—.]+|n\/?a|none|nil|empty|not used|unused|nc|n\.c\.)?$/i.test(text.trim());
 
+/** Whether words say that a cavity has no wire. */
+export const saysEmptyCavity = (text: string): boolean => saysNothing(text) || /^(?:spare|blank|open|vacant|free|reserved|no connection|not connected|no wire|blocked|plug(?:ged)?|cavity plug|sealing plug|blind plug|dummy)(?: cavity| plug| pin)?$/i.test(text.trim());
+
 /** A number with a decimal point or comma; a thousands mark is refused because it cannot be told from one. */
 export function readNumber(text: string): number | undefined {
   const plain = text.trim().replace(/\s/g, '');
@@ -20,7 +23,7 @@ export function readNumber(text: string): number | undefined {
 
 /** An amount with its unit left off: "7,5 A" is 7.5. */
 export function readAmps(text: string, what: string): CellOutcome<number> {
-  const match = /^(\d+(?:[.,]\d+)?)\s*(mA|A|amps?|ampere)?(?:\s*fuse)?$/i.exec(text.trim());
+  const match = /^(\d+(?:[.,]\d+)?)\s*(mA|A|amps?|ampere)?(?:\s*fuse)?$/i.exec(text.trim()) ?? /^[A-Za-z]+\s*\d+\s*[:,;(–-]?\s*(\d+(?:[.,]\d+)?)\s*(mA|A)\)?$/i.exec(text.trim());
   const value = match?.[1] === undefined ? undefined : readNumber(match[1]);
   if (value === undefined) return bad(`The ${what} is no current.`, 'Write it as 10, 7.5 A or 200 mA.');
   const amps = match?.[2] === 'mA' ? value / 1000 : value;
@@ -51,11 +54,14 @@ export const isBareSize = (text: string): boolean => /^#?\d{1,2}$/.test(text.tri
 /** Reads a wire size: 16 AWG, #16, 1.0, "1,0 mm²", 1.5sq, trade 16, AWG 16 = 1.31 mm². */
 export function readSize(text: string, options: { readonly bare?: BareSize | undefined; readonly gaugeMeans?: 'awg' | 'trade' | undefined }): CellOutcome<WireSize> {
   const plain = text.trim().replace(/\s+/g, ' ');
-  const both = /^(.+?)\s*(?:=|\()\s*([\d.,]+ ?mm²)\)?$/i.exec(plain);
-  if (both?.[1] !== undefined && both[2] !== undefined) {
-    const [size, area] = [readSize(both[1], options), readSize(both[2], options)];
-    if (!size.ok) return size;
-    return area.ok && area.value.basis === 'metric' && size.value.basis !== 'metric' ? { ok: true, value: { ...size.value, areaMm2: area.value.areaMm2 } } : bad(`“${text}” is no wire size.`, 'Write it as 1.5 mm², 16 AWG or trade 16.');
+  const both = /^(.+?)\s*[=(/,;]\s*(.+?)\)?$/.exec(plain);
+  if (both?.[1] !== undefined && both[2] !== undefined && /[A-Za-z#²]/.test(plain)) {
+    const [first, second] = [readSize(both[1], options), readSize(both[2], options)];
+    if (first.ok && second.ok && first.value.basis !== second.value.basis) {
+      const [metric, gauge] = first.value.basis === 'metric' ? [first.value, second.value] : [second.value, first.value];
+      if (metric.basis === 'metric' && gauge.basis === 'trade') return { ok: true, value: { ...gauge, areaMm2: metric.areaMm2 } };
+      if (metric.basis === 'metric' && gauge.basis === 'awg') return sizeFromBoth(metric.areaMm2, gauge.awg > 0 ? String(gauge.awg) : `${1 - gauge.awg}/0`);
+    }
   }
   if (/\d\s*[x×]\s*\d/i.test(plain)) return bad(`“${text}” is more than one wire, or a strand count.`, 'Give each wire its own line, with the size of its copper.');
   const metric = METRIC.exec(plain)?.[1];

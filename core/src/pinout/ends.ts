@@ -21,13 +21,21 @@ export class EndFinder {
     return name.replace(/[\s/#]+/g, '-').slice(0, 80);
   }
 
-  private place(name: string, cavity: string): CellOutcome<Cavity> {
+  /** A connector's name without what is said of it in brackets, such as (14-way). */
+  private nameIn(said: string): string {
+    const bare = said.replace(/\s*\((?:[^)]*\b(?:way|pin|pol|cav|cavity|position)s?\b[^)]*|\d+)\)\s*$/i, '').replace(/\s*,?\s*\d+[- ](?:way|pin|pol|cav)s?\s*$/i, '');
+    return this.byName.has(said.toLowerCase()) || bare === '' ? said : bare;
+  }
+
+  private place(said: string, saidCavity: string): CellOutcome<Cavity> {
+    const name = this.nameIn(said);
+    const cavity = saidCavity.replace(/^(?:pin|cav(?:ity)?|pos(?:ition)?|terminal|way)\.?\s*#?\s*(?=\w)/i, '');
     if (name.length > 60) return { ok: false, why: `“${name.slice(0, 20)}…” is too long for a connector's name.`, remedy: 'Use 60 characters at most.' };
     if (cavity.length > 10) return { ok: false, why: `“${cavity}” is too long for a cavity.`, remedy: 'A cavity has at most 10 characters.' };
     const node = this.byName.get(name.toLowerCase());
     if (node) {
       const known = node.face ? cavitiesOf(node.face).map((one) => one.cavity) : undefined;
-      const match = known?.find((one) => one.toLowerCase() === cavity.toLowerCase());
+      const match = known?.find((one) => one.toLowerCase() === cavity.toLowerCase()) ?? known?.find((one) => one === cavity.replace(/^0+(?=\d)/, ''));
       if (known && match === undefined) return { ok: false, why: `${node.name} has no cavity ${cavity}.`, remedy: `Its cavities are ${known.join(', ')}.` };
       return { ok: true, value: { nodeId: node.id, cavity: match ?? cavity } };
     }

@@ -1,4 +1,4 @@
-import { saysSameAsAbove } from './cells.ts';
+import { saysEmptyCavity, saysNothing, saysSameAsAbove } from './cells.ts';
 import { matchHeaders } from './headers.ts';
 import type { PinoutField, PinoutProblem } from './types.ts';
 
@@ -25,11 +25,11 @@ export function columnLetter(index: number): string {
   return (index >= 26 ? columnLetter(Math.floor(index / 26) - 1) : '') + String.fromCharCode(65 + rest);
 }
 
-/** The connector that a heading line names: "Connector X32", "X32", "Plug X32 (6-way)". */
+/** The connector that a heading line names: "Connector X32", "X32", "Boom loom, plug X32 (6-way)". */
 function connectorOfHeading(text: string, known: readonly string[]): string | undefined {
   const plain = text.trim();
   const named = known.find((name) => name.toLowerCase() === plain.toLowerCase());
-  return named ?? /^(?:connector|conn\.?|plug|housing|stecker)\s*:?\s+([^\s:,(]+)/i.exec(plain)?.[1];
+  return named ?? /^(?:connector|conn\.?|plug|housing|stecker)\s*:?\s+([^\s:,(]+)/i.exec(plain)?.[1] ?? /\b(?:connector|plug|stecker)\s+([A-Za-z]*\d[\w.-]*)/i.exec(plain)?.[1];
 }
 
 /** The connector that a title over the headers names, the last one where there are several. */
@@ -38,6 +38,13 @@ function titleConnector(above: readonly (readonly string[])[], known: readonly s
     const filled = row.filter((cell) => cell.trim() !== '');
     return filled.length === 1 ? (connectorOfHeading(filled[0] ?? '', known) ?? []) : [];
   }).at(-1);
+}
+
+/** A line that names a cavity and no wire in it: number, size and colours are missing, and its words say so or nothing. */
+function isEmptyCavity(cells: GridRow['cells']): boolean {
+  const bare = (field: PinoutField): boolean => saysNothing(cells[field] ?? '');
+  const wireless = (['size', 'sizeMm2', 'sizeAwg', 'colour', 'stripe', 'to', 'toCavity'] as const).every(bare);
+  return wireless && (cells.fromCavity ?? cells.from) !== undefined && saysEmptyCavity(cells.number ?? '') && saysEmptyCavity(cells.function ?? '');
 }
 
 /** Sorts the lines under the headers: blank ones and headings aside, repeated headers aside, the rest with their cells by field. */
@@ -81,7 +88,8 @@ export function gridOf(rows: readonly (readonly string[])[], fields: readonly (P
       cells[field] = cell;
       above.set(field, cell);
     });
-    if (Object.keys(cells).length === 0) skipped.push({ line, text: filled.join(' ') });
+    const emptyCavity = isEmptyCavity(cells);
+    if (emptyCavity || Object.keys(cells).length === 0) skipped.push({ line, text: filled.join(' ') });
     else out.push({ line, cells, under });
   });
   return { rows: out, skipped, problems };

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it, test } from 'vitest';
 import { CIRCUIT_KINDS, SEAL_STATES, TERMINAL_FAMILIES, type Circuit, type HarnessNode, type Run } from '../harness/index.ts';
 import { COLOURS, METRIC_SIZES_MM2, TRADE_PAIRS_MM2, type WireSpec } from '../wire/index.ts';
-import { importable, readPinout, writePinout, type PinoutChoices, type PinoutHarness, type PinoutReading } from './index.ts';
+import { importable, likeliestSheet, readPinout, writePinout, type PinoutChoices, type PinoutHarness, type PinoutReading } from './index.ts';
 
 const zone = { area: 'chassis', vibration: 'low', moisture: 'dry', fuelVapour: false } as const;
 const run = (id: string, fromNodeId: string, toNodeId: string): Run => ({ id, name: `Run ${id}`, fromNodeId, toNodeId, lengthMm: 500, zone, features: [] });
@@ -87,6 +87,18 @@ Circuit | Connector | Cavity | To connector | To cavity | AWG | mm² | Colour
     expect(reading.rows.map((row) => row.circuit.wire.size)).toEqual([{ basis: 'trade', awg: 16, areaMm2: 1 }, { basis: 'awg', awg: 16, areaMm2: 1.31 }]);
   });
 
+  it('empty cavities, brackets, pins in words, leading noughts, both sizes in one cell, fuses with their number', () => {
+    const reading = clean(read(`
+Connector | Cavity | Circuit | Function | Size | Colour | To connector | To cavity | Fuse
+X31 (14-way) | Pin 1 | 1 | Pump feed | 1.0 mm² / 16 AWG | LT. BLU | X32 | 01 | F12 10 A
+X31 (14-way) | 02 | 2 | Lamp | 20 AWG (0.518 mm²) | DK-GRN/ORN | X32 | cav. 2 | F3: 7,5A
+X31 (14-way) | 3 |  | not used |  |  |  |  |
+X31 (14-way) | 4 | - | plug | - | - | - | - | -
+X31 (14-way) | 5 | 3 | Spare | 0.75 | BLK | X32 | 3 |`));
+    expect(circuits(reading)).toEqual(['1 Pump feed trade16 light blue X31.1-X32.01', '2 Lamp awg20 dark green/orange X31.2-X32.2', '3 Spare 0.75 black X31.5-X32.3']);
+    expect(reading.rows.map((row) => row.circuit.fuseA)).toEqual([10, 7.5, undefined]);
+    expect(reading.skipped.map((one) => one.line)).toEqual([4, 5]);
+  });
   it('pairs by number or by a shared mark; currents, strands, jackets, terminals and seals', () => {
     const reading = clean(read(`
 Circuit | Connector | Cavity | To connector | To cavity | Size | Colour | Pair | Fuse | Load | Strands | Insulation | OD | Terminal | Seal
@@ -96,6 +108,12 @@ Circuit | Connector | Cavity | To connector | To cavity | Size | Colour | Pair |
     expect(reading.rows[0]?.circuit).toMatchObject({ fuseA: 7.5, loadA: 0.2, wire: { conductor: { kind: 'stranded', strands: 19 }, jacket: { material: 'pvc', wall: 'pvcPrimary', outerDiameterMm: 1.9 } } });
     expect(reading.fittings).toEqual([{ connector: 'X31', cavity: '1', terminal: '1.5', seal: 'seal' }, { connector: 'X31', cavity: '2', terminal: 'pin16', seal: 'missing' }]);
   });
+});
+
+test('of several sheets the one with the most known headers is opened first', () => {
+  const sheet = (text: string) => ({ rows: table(text) });
+  expect(likeliestSheet([sheet('Loader pinout | rev B'), sheet('Circuit | Note'), sheet('Circuit | From | To | Size | Colour')])).toBe(2);
+  expect(likeliestSheet([sheet('a | b'), sheet('c | d')])).toBe(0);
 });
 
 describe('what is asked and not guessed', () => {

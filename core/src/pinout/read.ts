@@ -214,3 +214,12 @@ export function readPinout(sheet: Sheet, harness: PinoutHarness, choices: Pinout
 
 /** Whether all of a sheet can be taken: no problem and no open question. */
 export const importable = (reading: PinoutReading): boolean => reading.problems.length === 0 && reading.questions.length === 0 && reading.rows.length > 0;
+
+/** Which of several sheets to open first: the one of whose headers most are known; the first when none has any. */
+export function likeliestSheet(sheets: readonly Sheet[]): number {
+  const known = sheets.map(({ rows }) => {
+    const headerRow = findHeaderRow(rows);
+    return headerRow < 0 ? 0 : matchHeaders(rows[headerRow] ?? [], groupsAbove(rows, headerRow)).filter((field) => field !== null).length;
+  });
+  return Math.max(0, known.indexOf(Math.max(0, ...known)));
+}

@@ -26,7 +26,7 @@ describe('separated text', () => {
 });
 
 describe('workbooks', () => {
-  it('merged cells all hold what stands in the first; hidden and empty sheets are left out; formulas give their result', async () => {
+  it('cells merged downwards all hold what stands in the first, a title merged across is one cell; hidden and empty sheets are left out; formulas give their result', async () => {
     const book = new ExcelJS.Workbook();
     book.addWorksheet('Old', { state: 'hidden' }).addRow(['secret']);
     book.addWorksheet('Empty');
@@ -35,8 +35,10 @@ describe('workbooks', () => {
     sheet.addRow(['X31', 1, 0.5, { formula: '1+1', result: 2 }]);
     sheet.addRow([null, 2, 1, { richText: [{ text: 'see ' }, { text: 'below' }] }]);
     sheet.mergeCells('A2:A3');
+    sheet.addRow(['Connector X32']);
+    sheet.mergeCells('A4:D4');
     const sheets = await readSheetFile(new Uint8Array(await book.xlsx.writeBuffer()), 'book.xlsx');
-    expect(sheets).toEqual([{ name: 'X31', rows: [['Connector', 'Cavity', 'Size', 'Note'], ['X31', '1', '0.5', '2'], ['X31', '2', '1', 'see below']] }]);
+    expect(sheets).toEqual([{ name: 'X31', rows: [['Connector', 'Cavity', 'Size', 'Note'], ['X31', '1', '0.5', '2'], ['X31', '2', '1', 'see below'], ['Connector X32', '', '', '']] }]);
   });
 });
 

@@ -18,7 +18,10 @@ function textOf(value: ExcelJS.CellValue): string {
   return 'error' in value ? value.error : '';
 }
 
-/** The sheets of an XLSX file that have anything in them, hidden ones left out. Cells that are merged all hold what stands in the first. @throws SheetRefused when it is no XLSX file */
+/** A cell merged downwards repeats what stands above; one merged to the right is empty, so that a title over a table is one cell. */
+const cellText = (cell: ExcelJS.Cell): string => (cell.isMerged && cell.master.fullAddress.col !== cell.fullAddress.col ? '' : textOf(cell.value));
+
+/** The sheets of an XLSX file that have anything in them, hidden ones left out. Cells merged downwards all hold what stands in the first. @throws SheetRefused when it is no XLSX file */
 export async function readWorkbook(bytes: Uint8Array): Promise<NamedSheet[]> {
   const book = new ExcelJS.Workbook();
   try {
@@ -30,7 +33,7 @@ export async function readWorkbook(bytes: Uint8Array): Promise<NamedSheet[]> {
     const rows: string[][] = [];
     for (let line = 1; line <= sheet.rowCount; line += 1) {
       const row = sheet.getRow(line);
-      rows.push(Array.from({ length: Math.min(row.cellCount, 200) }, (_, index) => textOf(row.getCell(index + 1).value)));
+      rows.push(Array.from({ length: Math.min(row.cellCount, 200) }, (_, index) => cellText(row.getCell(index + 1))));
     }
     return { name: sheet.name, rows };
   });

@@ -12,7 +12,7 @@ export const COLOUR_SYSTEM_WORDS: Record<ColourSystem, string> = {
 export const FULL_WORDS: ReadonlyMap<string, ColourName> = new Map<string, ColourName>([
   ['BLACK', 'black'], ['WHITE', 'white'], ['RED', 'red'], ['GREEN', 'green'], ['BLUE', 'blue'], ['YELLOW', 'yellow'], ['BROWN', 'brown'], ['ORANGE', 'orange'], ['VIOLET', 'violet'], ['PURPLE', 'violet'],
   ['GREY', 'grey'], ['GRAY', 'grey'], ['PINK', 'pink'], ['TAN', 'tan'], ['BEIGE', 'tan'], ['LIGHT BLUE', 'light blue'], ['SKY BLUE', 'light blue'], ['LIGHT GREEN', 'light green'], ['DARK BLUE', 'dark blue'],
-  ['DARK GREEN', 'dark green'], ['TURQUOISE', 'turquoise'], ['NATURAL', 'natural'], ['CLEAR', 'natural'], ['TRANSPARENT', 'natural'], ['GOLD', 'gold'], ['SILVER', 'silver'],
+  ['DARK GREEN', 'dark green'], ['LT BLUE', 'light blue'], ['LT GREEN', 'light green'], ['DK BLUE', 'dark blue'], ['DK GREEN', 'dark green'], ['TURQUOISE', 'turquoise'], ['NATURAL', 'natural'], ['CLEAR', 'natural'], ['TRANSPARENT', 'natural'], ['GOLD', 'gold'], ['SILVER', 'silver'],
 ]);
 
 type Forms = Readonly<Record<string, ColourName>>;

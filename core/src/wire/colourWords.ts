@@ -11,11 +11,14 @@ const tidy = (text: string): string => text.normalize('NFC').trim().replace(/\s+
 const SEPARATOR = /\s*(?:[/\\|+,;&]|\bWITH\b|(?<=[A-ZÄÖÜß])-(?=[A-ZÄÖÜß]))\s*/;
 const STRIPE_WORDS = /\s*\b(?:STRIPE|STRIPED|TRACER|TRACE|STR)\b\s*/g;
 
+/** Shades that belong to the word behind them, however they are tied to it: LT. BLU, DK-GRN. */
+const SHADES = /\b(LT|DK|LIGHT|DARK)[-.\s]+(?=[A-Z])/g;
+
 const meaning = (word: string, system: ColourSystem): ColourName | undefined => FULL_WORDS.get(word) ?? (system === 'words' ? undefined : SHORT_FORMS[system][word]);
 
 /** The parts of a colour text as written: base, then stripe. */
 function partsOf(text: string): string[] {
-  const upper = tidy(text).toUpperCase().replace(STRIPE_WORDS, ' ').trim();
+  const upper = tidy(text).toUpperCase().replace(STRIPE_WORDS, ' ').replace(SHADES, '$1 ').trim();
   return upper.replace(/(\s)W\/\s*/, '$1WITH ').split(SEPARATOR).map((part) => part.trim()).filter((part) => part !== '');
 }
 

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { basename } from 'node:path';
 import { parseArgs } from 'node:util';
-import { COLOUR_SYSTEMS, importable, readPinout, type BareSize, type ColourSystem, type PinoutHarness } from '@mendum/core';
+import { COLOUR_SYSTEMS, importable, likeliestSheet, readPinout, type BareSize, type ColourSystem, type PinoutHarness } from '@mendum/core';
 import { readJobFile } from '@mendum/core/interchange';
 import { readSheetFile, SheetRefused } from '@mendum/core/spreadsheet';
 
@@ -28,7 +28,7 @@ async function main(): Promise<void> {
   const option = (name: string): string | undefined => (typeof values[name] === 'string' ? values[name] : undefined);
   const sheets = await readSheetFile(new Uint8Array(readFileSync(path)), basename(path));
   const wanted = option('sheet');
-  const sheet = wanted === undefined ? sheets[0] : sheets.find((one) => one.name === wanted);
+  const sheet = wanted === undefined ? sheets[likeliestSheet(sheets)] : sheets.find((one) => one.name === wanted);
   if (!sheet) throw new Error(`There is no sheet "${wanted ?? ''}" in it: sheets are ${sheets.map((one) => one.name).join(', ')}.`);
   const harnessFile = option('harness');
   const harness = harnessFile === undefined ? EMPTY : readJobFile(readFileSync(harnessFile, 'utf8')).job.harness;

@@ -4,7 +4,7 @@ import { useHarnessesQuery } from '../app/api.ts';
 import { circuitInCavity } from '../connector/ConnectorView.tsx';
 import { FaceDrawing } from '../connector/FaceDrawing.tsx';
 import { WireChip } from '../draw/WireLine.tsx';
-import { SEAL_WORDS, TERMINAL_WORDS } from '../places/machines/words.ts';
+import { SEAL_WORDS, TERMINAL_WORDS } from '../connector/words.ts';
 import { Empty, Working } from '../ui/empty.tsx';
 import { CardPage } from './CardPage.tsx';
 

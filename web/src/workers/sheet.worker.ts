@@ -1,16 +1,16 @@
 import { expose } from 'comlink';
-import { readPinout, type PinoutChoices, type PinoutHarness, type PinoutReading } from '@mendum/core';
+import { likeliestSheet, readPinout, type PinoutChoices, type PinoutHarness, type PinoutReading } from '@mendum/core';
 import { readSeparated, readSheetFile, SheetRefused, writeCsv, writeWorkbook, type NamedSheet } from '@mendum/core/spreadsheet';
 
 /** What became of a file: its sheets, or why it cannot be read. */
-export type Opened = { readonly ok: true; readonly sheets: readonly string[] } | { readonly ok: false; readonly why: string; readonly remedy: string };
+export type Opened = { readonly ok: true; readonly sheets: readonly string[]; readonly likeliest: number } | { readonly ok: false; readonly why: string; readonly remedy: string };
 
 let sheets: readonly NamedSheet[] = [];
 
 async function opened(work: () => Promise<readonly NamedSheet[]> | readonly NamedSheet[]): Promise<Opened> {
   try {
     sheets = await work();
-    return { ok: true, sheets: sheets.map((sheet) => sheet.name) };
+    return { ok: true, sheets: sheets.map((sheet) => sheet.name), likeliest: likeliestSheet(sheets) };
   } catch (error) {
     if (error instanceof SheetRefused) return { ok: false, why: error.message, remedy: error.remedy };
     throw error;

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { cavitiesOf, CIRCUIT_KINDS, KIND_WORDS, readColour, colourInWords, sizeInWords, type Circuit, type CircuitKind, type Harness } from '@mendum/core';
 import { WireChip } from '../../draw/WireLine.tsx';
-import { JacketFields, WireFields } from '../../stages/survey/WireFields.tsx';
+import { JacketFields, WireFields } from '../../ui/wireFields.tsx';
 import { Button } from '../../ui/button.tsx';
 import { NumberField, Select, TextField } from '../../ui/field.tsx';
 import { circuitDraftOf, circuitOf, type CircuitDraft, type CircuitWrongs } from './circuitDraft.ts';

@@ -6,7 +6,7 @@ import { Button } from '../../ui/button.tsx';
 import { NumberField, Select, TextField } from '../../ui/field.tsx';
 import { numberOf } from '../../ui/typed.ts';
 import { freeId } from './draft.ts';
-import { NODE_WORDS, SEAL_WORDS, TERMINAL_WORDS } from './words.ts';
+import { NODE_WORDS, SEAL_WORDS, TERMINAL_WORDS } from '../../connector/words.ts';
 
 interface NodeFormProps {
   readonly harness: Harness;

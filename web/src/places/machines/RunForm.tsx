@@ -4,7 +4,7 @@ import { Button } from '../../ui/button.tsx';
 import { NumberField, Select, TextField } from '../../ui/field.tsx';
 import { numberOf } from '../../ui/typed.ts';
 import { freeId } from './draft.ts';
-import { FEATURE_WORDS, NODE_WORDS } from './words.ts';
+import { FEATURE_WORDS, NODE_WORDS } from '../../connector/words.ts';
 
 interface RunFormProps {
   readonly harness: Harness;

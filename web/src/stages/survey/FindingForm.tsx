@@ -10,7 +10,7 @@ import { CircuitPicker } from './CircuitPicker.tsx';
 import { findingsOf, runsOf, type Draft, type Wrongs } from './draft.ts';
 import { KindPicker } from './KindPicker.tsx';
 import { StaleNotice, type Stale } from './StaleNotice.tsx';
-import { WireFields } from './WireFields.tsx';
+import { WireFields } from '../../ui/wireFields.tsx';
 
 interface FindingFormProps {
   readonly start: Draft;

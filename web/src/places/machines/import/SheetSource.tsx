@@ -5,7 +5,7 @@ import { openFile, openPasted } from './sheets.ts';
 import type { Opened } from '../../../workers/sheet.worker.ts';
 
 /** Where the pinout comes from: a file, or cells pasted out of a spreadsheet. */
-export function SheetSource({ onOpened }: { readonly onOpened: (sheets: readonly string[]) => void }) {
+export function SheetSource({ onOpened }: { readonly onOpened: (sheets: readonly string[], likeliest: number) => void }) {
   const [pasted, setPasted] = useState('');
   const [busy, setBusy] = useState(false);
   const [refused, setRefused] = useState<{ readonly why: string; readonly remedy: string }>();
@@ -14,7 +14,7 @@ export function SheetSource({ onOpened }: { readonly onOpened: (sheets: readonly
     const result = await work();
     setBusy(false);
     setRefused(result.ok ? undefined : result);
-    if (result.ok) onOpened(result.sheets);
+    if (result.ok) onOpened(result.sheets, result.likeliest);
   };
   return (
     <div className="grid gap-5">

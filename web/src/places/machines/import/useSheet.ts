@@ -5,7 +5,7 @@ import { readSheet } from './sheets.ts';
 /** An opened sheet, read again whenever a choice changes; `progress` says how far a long one is. */
 export function useSheet(harness: PinoutHarness): {
   readonly sheets: readonly string[]; readonly sheet: number; readonly reading: PinoutReading | undefined; readonly choices: PinoutChoices; readonly progress: { readonly done: number; readonly of: number } | undefined;
-  readonly opened: (sheets: readonly string[]) => void; readonly pickSheet: (sheet: number) => void; readonly choose: (change: Partial<PinoutChoices>) => void; readonly close: () => void;
+  readonly opened: (sheets: readonly string[], likeliest: number) => void; readonly pickSheet: (sheet: number) => void; readonly choose: (change: Partial<PinoutChoices>) => void; readonly close: () => void;
 } {
   const [sheets, setSheets] = useState<readonly string[]>([]);
   const [sheet, setSheet] = useState(0);
@@ -23,15 +23,15 @@ export function useSheet(harness: PinoutHarness): {
     });
     return () => { current = false; };
   }, [sheets, sheet, opening, choices, harness]);
-  const start = (names: readonly string[]): void => {
+  const start = (names: readonly string[], likeliest: number): void => {
     setSheets(names);
-    setSheet(0);
+    setSheet(likeliest);
     setChoices({});
     setReading(undefined);
     setOpening((now) => now + 1);
   };
   return {
-    sheets, sheet, reading, choices, progress, opened: start, close: () => start([]),
+    sheets, sheet, reading, choices, progress, opened: start, close: () => start([], 0),
     pickSheet: (next) => { setSheet(next); setChoices({}); },
     choose: (change) => setChoices((now) => ({ ...now, ...change })),
   };

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { COLOURS, JACKETS, jacketDiameterMm, METRIC_SIZES_MM2, TRADE_PAIRS_MM2, WALLS_MM, areaMm2, figure, type JacketMaterial, type JacketWall, type WireSize, type WireSpec } from '@mendum/core';
-import { NumberField, Select } from '../../ui/field.tsx';
-import { numberOf } from '../../ui/typed.ts';
+import { NumberField, Select } from './field.tsx';
+import { numberOf } from './typed.ts';
 
 const AWG_SIZES = [24, 22, 20, 18, 16, 14, 12, 10, 8, 6, 4, 2];
 
