@@ -127,7 +127,8 @@ Circuit | Connector | Cavity | To connector | To cavity | Size | Colour
     expect(reading.problems).toEqual([]);
     expect(importable(reading)).toBe(false);
   });
-  it('what stands twice is named all the same, before they are answered', () => {
+  it('what stands twice, and a colour of no system, are named all the same, before they are answered', () => {
+    expect(read(bare.replace('| G', '| plaid')).problems.map((one) => [one.line, one.why])).toEqual([[3, '“plaid”: It is no colour word that is known.']]);
     expect(read(bare.replace('X32 | 2', 'X32 | 1')).problems.map((one) => one.why)).toEqual(['Cavity 1 of X32 holds circuit 1 already, from line 2.']);
   });
   it('answered, they are read', () => {

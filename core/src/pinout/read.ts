@@ -6,6 +6,7 @@ import { readFittings } from './fittings.ts';
 import { columnLetter, gridOf, type GridRow } from './grid.ts';
 import { findHeaderRow, groupsAbove, matchHeaders } from './headers.ts';
 import { joinHalves, type HalfRow } from './halves.ts';
+import { withWhatIsKnown } from './known.ts';
 import { colourText, judgeBareSizes, wireOf, type Blame } from './wires.ts';
 import type { BareSize, ColumnMatch, PinoutChoices, PinoutField, PinoutHarness, PinoutProblem, PinoutQuestion, PinoutReading, PinoutRow, Sheet } from './types.ts';
 
@@ -174,7 +175,7 @@ export function readPinout(sheet: Sheet, harness: PinoutHarness, choices: Pinout
   const halves = grid.rows.map((row, index): HalfRow => {
     if (index % 100 === 0) onLine?.(index, grid.rows.length);
     const blame: Blame = (field, why, remedy) => {
-      const answered = (field === 'colour' && (system === undefined || questions.some((one) => one.kind === 'noColours'))) || (field === 'size' && bare === undefined && /no unit/.test(why)) || (/^The line names cavity/.test(why) && questions.some((one) => one.kind === 'fromConnector' || one.kind === 'toConnector'));
+      const answered = (field === 'colour' && ((system === undefined && why.includes(' may be ')) || questions.some((one) => one.kind === 'noColours'))) || (field === 'size' && bare === undefined && /no unit/.test(why)) || (/^The line names cavity/.test(why) && questions.some((one) => one.kind === 'fromConnector' || one.kind === 'toConnector'));
       if (!answered) problems.push({ line: row.line, column: columnOf(field), value: row.cells[field] ?? '', why, remedy });
     };
     const part = circuitPart(row, settled, blame);
@@ -201,7 +202,8 @@ export function readPinout(sheet: Sheet, harness: PinoutHarness, choices: Pinout
     if (!part.wire) return [];
     const runIds = runsOf(part.runs, from, to, harness.runs, (field, why, remedy) => { problems.push({ line, column: columnOf(field), value: part.runs ?? '', why, remedy }); return undefined; });
     const circuit: Circuit = { id: idOf(number, harness), number, function: part.function === '' ? `Circuit ${number}` : part.function, kind: part.kind, wire: part.wire, from, to, runIds, ...(part.fuseA === undefined ? {} : { fuseA: part.fuseA }), ...(part.loadA === undefined ? {} : { loadA: part.loadA }) };
-    return [{ line, circuit, notes: part.notes }];
+    const before = harness.circuits.find((one) => one.number === number);
+    return [{ line, circuit: withWhatIsKnown(circuit, before, new Set(fields)), notes: before && !fields.includes('kind') ? [] : part.notes }];
   });
   const pairs = new Map(joined.whole.flatMap(({ line, part }) => (part.pair === undefined ? [] : [[line, part.pair] as const])));
   const { rows: paired, problems: unpaired } = pairUp(rows, pairs, columnOf);

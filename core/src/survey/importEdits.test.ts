@@ -19,6 +19,11 @@ describe('a sheet on a harness that is there', () => {
     expect(problems).toEqual([]);
     expect(after.circuits.map((one) => [one.id, one.number, one.wire.size.basis === 'metric' && one.wire.size.areaMm2])).toEqual([['C1', '1', 1], ['C2', '2', 1.5], ['C3', '3', 0.5]]);
   });
+  it('keeps what is known of a circuit where the sheet has no column for it', () => {
+    const known: Harness = { ...HARNESS, circuits: HARNESS.circuits.map((one) => ({ ...one, kind: 'ground' as const, fuseA: 7.5, wire: wire(1, { jacket: { material: 'etfe', wall: 'thin' } }) })) };
+    const { edits } = importEdits(known, read('2 | X1-2 | X2-2 | 1.5 | blue | |', known), new Map(), false);
+    expect(applyEdits({ harness: known, findings: [] }, edits).harness.circuits[1]).toMatchObject({ function: 'Lamp', kind: 'ground', fuseA: 7.5, wire: { size: { areaMm2: 1.5 }, colour: { base: 'blue' }, jacket: { material: 'etfe' } } });
+  });
   it('or replaces all of them when that is asked', () => {
     const { edits } = importEdits(HARNESS, read('3 | X1-1 | X2-1 | 0.5 | blue | |'), new Map(), true);
     expect(applyEdits({ harness: HARNESS, findings: [] }, edits).harness.circuits.map((one) => one.number)).toEqual(['3']);
