@@ -12,6 +12,8 @@ export interface GridRow {
 
 interface Grid {
   readonly rows: readonly GridRow[];
+  /** Lines of cavities that hold a plug and no wire. */
+  readonly plugged: readonly GridRow[];
   readonly skipped: readonly { readonly line: number; readonly text: string }[];
   readonly problems: readonly PinoutProblem[];
 }
@@ -50,6 +52,7 @@ function isEmptyCavity(cells: GridRow['cells']): boolean {
 /** Sorts the lines under the headers: blank ones and headings aside, repeated headers aside, the rest with their cells by field. */
 export function gridOf(rows: readonly (readonly string[])[], fields: readonly (PinoutField | null)[], start: number, firstLine: number, knownConnectors: readonly string[], headerOf: (index: number) => string): Grid {
   const out: GridRow[] = [];
+  const plugged: GridRow[] = [];
   const skipped: { line: number; text: string }[] = [];
   const problems: PinoutProblem[] = [];
   const above = new Map<PinoutField, string>();
@@ -89,8 +92,9 @@ export function gridOf(rows: readonly (readonly string[])[], fields: readonly (P
       above.set(field, cell);
     });
     const emptyCavity = isEmptyCavity(cells);
+    if (emptyCavity && /plug|blocked|blind/i.test([cells.number, cells.function, cells.fromSeal, cells.fromTerminal].join(' '))) plugged.push({ line, cells, under });
     if (emptyCavity || Object.keys(cells).length === 0) skipped.push({ line, text: filled.join(' ') });
     else out.push({ line, cells, under });
   });
-  return { rows: out, skipped, problems };
+  return { rows: out, plugged, skipped, problems };
 }

@@ -98,6 +98,7 @@ X31 (14-way) | 5 | 3 | Spare | 0.75 | BLK | X32 | 3 |`));
     expect(circuits(reading)).toEqual(['1 Pump feed trade16 light blue X31.1-X32.01', '2 Lamp awg20 dark green/orange X31.2-X32.2', '3 Spare 0.75 black X31.5-X32.3']);
     expect(reading.rows.map((row) => row.circuit.fuseA)).toEqual([10, 7.5, undefined]);
     expect(reading.skipped.map((one) => one.line)).toEqual([4, 5]);
+    expect(reading.fittings).toEqual([{ connector: 'X31', cavity: '4', seal: 'plug' }]);
   });
   it('pairs by number or by a shared mark; currents, strands, jackets, terminals and seals', () => {
     const reading = clean(read(`

@@ -211,7 +211,12 @@ export function readPinout(sheet: Sheet, harness: PinoutHarness, choices: Pinout
   if (grid.rows.length === 0) problems.push(whole('', 'There are headers and no line under them.', 'Give one line for each circuit.'));
   const { fittings, problems: unfit } = readFittings(grid.rows, halves, nameOf, columnOf);
   problems.push(...unfit);
-  return { headerRow, columns, colours: choices.colours === undefined ? judged : { ...judged, system: choices.colours, because: 'Read under the system that was chosen.' }, rows: paired, newConnectors: finder.newConnectors, fittings, skipped: grid.skipped, problems: problems.sort((a, b) => a.line - b.line), questions };
+  const plugs = grid.plugged.flatMap((row): PinoutReading['fittings'] => {
+    const outcome = finder.end(row, 'from')?.outcome;
+    if (outcome && !outcome.ok && !/^The line names cavity/.test(outcome.why)) problems.push({ line: row.line, column: columnOf('fromCavity'), value: row.cells.fromCavity ?? '', why: outcome.why, remedy: outcome.remedy });
+    return outcome?.ok ? [{ connector: nameOf(outcome.value.nodeId), cavity: outcome.value.cavity, seal: 'plug' }] : [];
+  });
+  return { headerRow, columns, colours: choices.colours === undefined ? judged : { ...judged, system: choices.colours, because: 'Read under the system that was chosen.' }, rows: paired, newConnectors: finder.newConnectors, fittings: [...fittings, ...plugs], skipped: grid.skipped, problems: problems.sort((a, b) => a.line - b.line), questions };
 }
 
 /** Whether all of a sheet can be taken: no problem and no open question. */
