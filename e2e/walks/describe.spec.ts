@@ -81,6 +81,10 @@ test('a harness of 14 circuits and three connectors is described from a pasted s
   const csv = readFileSync(await (await download).path(), 'utf8');
   expect(csv.trim().split('\r\n')).toHaveLength(15);
   expect(csv).toContain('206,Work lamp,power,X40,6,X41,4,1.5 mm²');
+
+  await page.getByRole('button', { name: 'Open a job on it' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Boom loom W40' })).toBeVisible();
+  await expect(page.getByText('Nothing marked yet')).toBeVisible();
   expect(errors).toEqual([]);
 });
 

@@ -75,8 +75,14 @@ export class EndFinder {
     const read = readEnd(given);
     if (read.ok && !this.byName.has(given.toLowerCase())) return { outcome: this.place(read.value.connector, read.value.cavity), field: connectorField };
     const node = this.byName.get(given.toLowerCase());
-    if (node && node.kind !== 'connector') return { outcome: { ok: true, value: { nodeId: node.id, cavity: '1' } }, field: connectorField };
+    if (node && node.kind !== 'connector') return { outcome: { ok: true, value: { nodeId: node.id, cavity: (row.cells.number ?? '1').slice(0, 10) } }, field: connectorField };
     return { outcome: { ok: false, why: `The line names ${given} and no cavity.`, remedy: 'Give the cavity number.' }, field: connectorField };
+  }
+
+  /** Whether a node has cavities of one wire each; a stud, a splice or an open end takes several. */
+  takesOneEach(nodeId: string): boolean {
+    const known = [...this.byName.values()].find((node) => node.id === nodeId);
+    return known ? known.kind === 'connector' : ![...this.made.values()].some((made) => made.id === nodeId && made.isEnd);
   }
 
   get newConnectors(): NewConnector[] {

@@ -100,6 +100,16 @@ X31 (14-way) | 5 | 3 | Spare | 0.75 | BLK | X32 | 3 |`));
     expect(reading.skipped.map((one) => one.line)).toEqual([4, 5]);
     expect(reading.fittings).toEqual([{ connector: 'X31', cavity: '4', seal: 'plug' }]);
   });
+  it('several wires on one stud, whose places need no number', () => {
+    const stud: PinoutHarness = { ...BARE_TREE, nodes: [...BARE_TREE.nodes, { id: 'E1', kind: 'end', name: 'Frame stud' }] };
+    const reading = clean(read(`
+Circuit | Connector | Cavity | To connector | To cavity | Size | Colour
+1 | X31 | 1 | Frame stud |  | 2.5 | black
+2 | X31 | 2 | Frame stud |  | 2.5 | black
+3 | X31 | 3 | Frame stud | M8 | 2.5 | black
+4 | X31 | 4 | Frame stud | M8 | 2.5 | black`, {}, stud));
+    expect(reading.rows.map((row) => row.circuit.to)).toEqual([{ nodeId: 'E1', cavity: '1' }, { nodeId: 'E1', cavity: '2' }, { nodeId: 'E1', cavity: 'M8' }, { nodeId: 'E1', cavity: 'M8' }]);
+  });
   it('pairs by number or by a shared mark; currents, strands, jackets, terminals and seals', () => {
     const reading = clean(read(`
 Circuit | Connector | Cavity | To connector | To cavity | Size | Colour | Pair | Fuse | Load | Strands | Insulation | OD | Terminal | Seal

@@ -101,7 +101,7 @@ interface Placed {
 }
 
 /** What stands twice: a circuit number, a cavity. The line that comes second is the one to blame. */
-function doubles(rows: readonly Placed[], nameOf: (nodeId: string) => string, columnOf: (field: PinoutField) => string | undefined): PinoutProblem[] {
+function doubles(rows: readonly Placed[], finder: EndFinder, nameOf: (nodeId: string) => string, columnOf: (field: PinoutField) => string | undefined): PinoutProblem[] {
   const numbers = new Map<string, number>();
   const cavities = new Map<string, { readonly line: number; readonly number: string }>();
   return rows.flatMap(({ line, number, from, to }) => {
@@ -110,6 +110,7 @@ function doubles(rows: readonly Placed[], nameOf: (nodeId: string) => string, co
     if (before !== undefined) problems.push({ line, column: columnOf('number'), value: number, why: `Circuit ${number} is on line ${before} already.`, remedy: 'Give each circuit its own number.' });
     numbers.set(number, line);
     for (const [end, field] of [[from, 'fromCavity'], [to, 'toCavity']] as const) {
+      if (!finder.takesOneEach(end.nodeId)) continue;
       const key = `${end.nodeId} ${end.cavity}`;
       const taken = cavities.get(key);
       if (taken) problems.push({ line, column: columnOf(field), value: end.cavity, why: `Cavity ${end.cavity} of ${nameOf(end.nodeId)} holds circuit ${taken.number} already, from line ${taken.line}.`, remedy: 'A cavity takes one circuit; correct one of the two lines.' });
@@ -207,7 +208,7 @@ export function readPinout(sheet: Sheet, harness: PinoutHarness, choices: Pinout
   });
   const pairs = new Map(joined.whole.flatMap(({ line, part }) => (part.pair === undefined ? [] : [[line, part.pair] as const])));
   const { rows: paired, problems: unpaired } = pairUp(rows, pairs, columnOf);
-  problems.push(...doubles(placed, nameOf, columnOf), ...(problems.length === 0 ? unpaired : []));
+  problems.push(...doubles(placed, finder, nameOf, columnOf), ...(problems.length === 0 ? unpaired : []));
   if (grid.rows.length === 0) problems.push(whole('', 'There are headers and no line under them.', 'Give one line for each circuit.'));
   const { fittings, problems: unfit } = readFittings(grid.rows, halves, nameOf, columnOf);
   problems.push(...unfit);

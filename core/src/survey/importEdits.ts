@@ -20,8 +20,10 @@ const freeId = (wanted: string, taken: readonly string[]): string => {
 export const nodeOfConnector = ({ name, isEnd }: NewConnector): HarnessNode => ({ id: connectorId(name), kind: isEnd ? 'end' : 'connector', name });
 
 /** Cavities that two circuits would share once a sheet's circuits are put beside those that stay. */
-function clashes(stay: readonly Circuit[], reading: PinoutReading, nameOf: (id: string) => string): PinoutProblem[] {
-  const taken = new Map(stay.flatMap((circuit) => [circuit.from, circuit.to].map((end) => [`${end.nodeId} ${end.cavity}`, circuit.number] as const)));
+function clashes(stay: readonly Circuit[], reading: PinoutReading, nodes: PinoutHarness['nodes']): PinoutProblem[] {
+  const nameOf = (id: string): string => nodes.find((node) => node.id === id)?.name ?? id;
+  const oneEach = (id: string): boolean => nodes.some((node) => node.id === id && node.kind === 'connector');
+  const taken = new Map(stay.flatMap((circuit) => [circuit.from, circuit.to].filter((end) => oneEach(end.nodeId)).map((end) => [`${end.nodeId} ${end.cavity}`, circuit.number] as const)));
   return reading.rows.flatMap(({ line, circuit }) => [circuit.from, circuit.to].flatMap((end): PinoutProblem[] => {
     const number = taken.get(`${end.nodeId} ${end.cavity}`);
     return number === undefined ? [] : [{ line, value: end.cavity, why: `Cavity ${end.cavity} of ${nameOf(end.nodeId)} holds circuit ${number} already, which is not in the sheet.`, remedy: 'Correct the cavity, or let the sheet replace all circuits.' }];
@@ -52,7 +54,7 @@ export function importEdits(harness: PinoutHarness, reading: PinoutReading, atta
   const changed = replaceAll ? [] : harness.circuits.flatMap((circuit) => incoming.get(circuit.number) ?? [circuit]);
   const known = new Set(changed.map((circuit) => circuit.number));
   edits.push({ do: 'setCircuits', circuits: [...changed, ...reading.rows.map((row) => row.circuit).filter((circuit) => !known.has(circuit.number))] });
-  return { edits, problems: clashes(stay, reading, nameOf) };
+  return { edits, problems: clashes(stay, reading, harness.nodes) };
 }
 
 const fitted = (node: HarnessNode | undefined, reading: PinoutReading, connector: string): Pick<HarnessNode, 'fittings'> => {

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { Link, useParams, useSearchParams } from 'react-router';
+import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { Redo2, Undo2 } from 'lucide-react';
 import { figure, writePinout, type Circuit, type HarnessNode } from '@mendum/core';
 import type { HarnessView } from '@mendum/core/interchange';
@@ -30,6 +30,7 @@ function HarnessEditor({ view }: { readonly view: HarnessView }) {
   const draft = useHarnessDraft(view);
   const { harness } = draft;
   const { change, busy } = useChange();
+  const navigate = useNavigate();
   const [search] = useSearchParams();
   const found = harness.circuits.find((circuit) => circuit.id === search.get('circuit'));
   const foundEnd = found && [found.from, found.to].find((end) => harness.nodes.some((node) => node.id === end.nodeId && node.face));
@@ -47,6 +48,10 @@ function HarnessEditor({ view }: { readonly view: HarnessView }) {
     draft.saved(Number(outcome.data.harnessVersion));
     notify(`${harness.name} is saved`);
   };
+  const openJob = async (): Promise<void> => {
+    const outcome = await change('POST', '/jobs', { title: harness.name, harnessId: view.id });
+    if (outcome.ok) void navigate(`/jobs/${String(outcome.data.id)}/survey`);
+  };
   const nodeName = (id: string): string => harness.nodes.find((one) => one.id === id)?.name ?? id;
   const close = (): void => setOpen(undefined);
   const rows = (): string[][] => writePinout(harness);
@@ -58,7 +63,8 @@ function HarnessEditor({ view }: { readonly view: HarnessView }) {
           <h1 className="text-3xl font-semibold">{harness.name}</h1>
           <p className="text-lg text-soft">{view.machine}, {view.machineKind}, {figure(view.systemVoltageV)} V · {harness.circuits.length} circuits</p>
         </div>
-        <div className="flex gap-2">
+        <div className="flex flex-wrap gap-2">
+          <Button look="quiet" disabled={count > 0 || busy || harness.circuits.length === 0} onClick={() => void openJob()}>Open a job on it</Button>
           <Button aria-label="Undo" disabled={count === 0} onClick={draft.undo}><Undo2 aria-hidden /></Button>
           <Button aria-label="Redo" disabled={!draft.canRedo} onClick={draft.redo}><Redo2 aria-hidden /></Button>
           <Button disabled={count === 0} onClick={draft.discard}>Discard</Button>

@@ -36,7 +36,8 @@ export function circuitOf(draft: CircuitDraft, before: Circuit | undefined, harn
   if (number === '' || number.length > 20) wrong.number = 'Give a number of 1 to 20 characters.';
   else if (others.some((one) => one.number === number)) wrong.number = `Circuit ${number} is there already: give it another number.`;
   for (const [key, nodeId, cavity] of [['fromCavity', draft.fromNode, draft.fromCavity.trim()], ['toCavity', draft.toNode, draft.toCavity.trim()]] as const) {
-    const taken = others.find((one) => [one.from, one.to].some((end) => end.nodeId === nodeId && end.cavity === cavity));
+    // A stud, a splice or an open end takes several wires; a cavity takes one.
+    const taken = harness.nodes.some((node) => node.id === nodeId && node.kind !== 'connector') ? undefined : others.find((one) => [one.from, one.to].some((end) => end.nodeId === nodeId && end.cavity === cavity));
     if (cavity === '' || cavity.length > 10) wrong[key] = 'Give its cavity, 1 to 10 characters.';
     else if (taken) wrong[key] = `Cavity ${cavity} holds circuit ${taken.number} already.`;
   }

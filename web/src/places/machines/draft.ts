@@ -67,8 +67,12 @@ export function useHarnessDraft(view: HarnessView): Draft {
     else notify('Somebody saved this harness in between.', { hint: 'Your changes cannot be done on top of theirs any more and were put aside.', wrong: true });
   }, [view.version, wanted, made]);
   useEffect(() => {
-    if (edits.length === 0) localStorage.removeItem(keyOf(view));
-    else localStorage.setItem(keyOf(view), JSON.stringify(edits));
+    try {
+      if (edits.length === 0) localStorage.removeItem(keyOf(view));
+      else localStorage.setItem(keyOf(view), JSON.stringify(edits));
+    } catch {
+      // More than the device keeps: the edits stay on the page until they are saved.
+    }
   }, [view, edits]);
   const undo = useCallback((): void => {
     const last = edits.at(-1);
