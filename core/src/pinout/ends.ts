@@ -29,10 +29,11 @@ export class EndFinder {
 
   private place(said: string, saidCavity: string): CellOutcome<Cavity> {
     const name = this.nameIn(said);
-    const cavity = saidCavity.replace(/^(?:pin|cav(?:ity)?|pos(?:ition)?|terminal|way)\.?\s*#?\s*(?=\w)/i, '');
     if (name.length > 60) return { ok: false, why: `“${name.slice(0, 20)}…” is too long for a connector's name.`, remedy: 'Use 60 characters at most.' };
-    if (cavity.length > 10) return { ok: false, why: `“${cavity}” is too long for a cavity.`, remedy: 'A cavity has at most 10 characters.' };
     const node = this.byName.get(name.toLowerCase());
+    // "Pin 3" is cavity 3 of a connector; a place at a stud or an open end is called as it is written.
+    const cavity = node && node.kind !== 'connector' ? saidCavity : saidCavity.replace(/^(?:pin|cav(?:ity)?|pos(?:ition)?|terminal|way)\.?\s*#?\s*(?=\w)/i, '');
+    if (cavity.length > 10) return { ok: false, why: `“${cavity}” is too long for a cavity.`, remedy: 'A cavity has at most 10 characters.' };
     if (node) {
       const known = node.face ? cavitiesOf(node.face).map((one) => one.cavity) : undefined;
       const match = known?.find((one) => one.toLowerCase() === cavity.toLowerCase()) ?? known?.find((one) => one === cavity.replace(/^0+(?=\d)/, ''));

@@ -107,8 +107,8 @@ Circuit | Connector | Cavity | To connector | To cavity | Size | Colour
 1 | X31 | 1 | Frame stud |  | 2.5 | black
 2 | X31 | 2 | Frame stud |  | 2.5 | black
 3 | X31 | 3 | Frame stud | M8 | 2.5 | black
-4 | X31 | 4 | Frame stud | M8 | 2.5 | black`, {}, stud));
-    expect(reading.rows.map((row) => row.circuit.to)).toEqual([{ nodeId: 'E1', cavity: '1' }, { nodeId: 'E1', cavity: '2' }, { nodeId: 'E1', cavity: 'M8' }, { nodeId: 'E1', cavity: 'M8' }]);
+4 | X31 | 4 | Frame stud | pin 8 | 2.5 | black`, {}, stud));
+    expect(reading.rows.map((row) => row.circuit.to)).toEqual([{ nodeId: 'E1', cavity: '1' }, { nodeId: 'E1', cavity: '2' }, { nodeId: 'E1', cavity: 'M8' }, { nodeId: 'E1', cavity: 'pin 8' }]);
   });
   it('pairs by number or by a shared mark; currents, strands, jackets, terminals and seals', () => {
     const reading = clean(read(`
