@@ -88,6 +88,30 @@ test('a harness of 14 circuits and three connectors is described from a pasted s
   expect(errors).toEqual([]);
 });
 
+test('a sheet on a harness that is there: a new connector is hung, known circuits are changed, signed jobs keep theirs', async ({ page, request }) => {
+  const looms = (await (await request.get('/api/harnesses')).json()) as { id: string; name: string }[];
+  const loom = looms.find((one) => one.name === 'Ramp box loom W1')!;
+  const signed = ((await (await request.get('/api/jobs')).json()) as { id: string; status: string; harness: string }[]).find((job) => job.harness === loom.name && job.status === 'signed')!;
+  await atTheBench(page);
+  await page.goto(`/machines/${loom.id}`);
+  await page.getByRole('button', { name: 'From a sheet' }).click();
+  const dialog = page.getByRole('dialog', { name: /^Circuits of Ramp box loom W1/ });
+  await dialog.getByLabel('Or paste cells from a spreadsheet').fill('Circuit\tFrom\tTo\tSize\tColour\n62\tX1-2\tTerminal rail-12\t1.0\tblue\n64\tX1-4\tX5 (3-way)-1\t0.75\tgrey/red');
+  await dialog.getByRole('button', { name: 'Read these cells' }).click();
+  await expect(dialog.getByRole('row', { name: /62 Ramp down relay/ })).toBeVisible();
+  await dialog.getByLabel('Its run comes from').selectOption({ label: 'Terminal rail' });
+  await dialog.getByLabel('Length of that run').fill('350');
+  await dialog.getByRole('button', { name: 'Take over 2 circuits' }).click();
+  await expect(page.getByRole('button', { name: 'Run Terminal rail to X5, 350 mm' })).toBeVisible();
+  await page.getByRole('button', { name: /^Save \d changes$/ }).click();
+  await expect(page.getByRole('button', { name: 'Saved' })).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole('row', { name: /62 Ramp down relay/ })).toContainText('1 mm²');
+  await expect(page.getByRole('row', { name: /64 Circuit 64/ })).toContainText('X1 4 → X5 1');
+  const kept = (await (await request.get(`/api/jobs/${signed.id}`)).json()) as { job: { harness: { circuits: { number: string }[] } } };
+  expect(kept.job.harness.circuits.map((circuit) => circuit.number)).toEqual(['61', '62', '63']);
+});
+
 test('a sheet with bad lines is refused whole, by line and column; an unclear one asks', async ({ page }) => {
   const dialog = await opened(page);
   await dialog.getByLabel('Or paste cells from a spreadsheet').fill(SHEET.replace('1.5sq', 'thick').replace('\t214\t', '\t213\t'));

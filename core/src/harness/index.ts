@@ -5,5 +5,6 @@ export { CIRCUIT_KINDS, AREAS, MOISTURES, VIBRATIONS, NODE_KINDS, FEATURE_KINDS,
 export { ambientC, isVibrating, isStill, vibrationInWords, moistureInWords, AMBIENT_BY_AREA_C } from './zone.ts';
 export { keepOuts, flexStretches } from './keepOuts.ts';
 export type { Clearances } from './keepOuts.ts';
+export { circuitIdFrom, idFrom } from './ids.ts';
 export { routeBetween } from './route.ts';
 export { countsAsLoaded, isPowerKind, KIND_WORDS } from './circuits.ts';

@@ -1,4 +1,4 @@
-import { awgAreaMm2, JACKETS, LARGEST_AWG, SMALLEST_AWG, TRADE_PAIRS_MM2, WALLS_MM, type Conductor, type Jacket, type JacketMaterial, type JacketWall, type WireSize } from '../wire/index.ts';
+import { awgAreaMm2, awgLabel, JACKETS, LARGEST_AWG, SMALLEST_AWG, TRADE_PAIRS_MM2, WALLS_MM, type Conductor, type Jacket, type JacketMaterial, type JacketWall, type WireSize } from '../wire/index.ts';
 import { KIND_WORDS, type CircuitKind } from '../harness/index.ts';
 import { figure } from '../units/index.ts';
 import type { BareSize, CellOutcome } from './types.ts';
@@ -60,7 +60,7 @@ export function readSize(text: string, options: { readonly bare?: BareSize | und
     if (first.ok && second.ok && first.value.basis !== second.value.basis) {
       const [metric, gauge] = first.value.basis === 'metric' ? [first.value, second.value] : [second.value, first.value];
       if (metric.basis === 'metric' && gauge.basis === 'trade') return { ok: true, value: { ...gauge, areaMm2: metric.areaMm2 } };
-      if (metric.basis === 'metric' && gauge.basis === 'awg') return sizeFromBoth(metric.areaMm2, gauge.awg > 0 ? String(gauge.awg) : `${1 - gauge.awg}/0`);
+      if (metric.basis === 'metric' && gauge.basis === 'awg') return sizeFromBoth(metric.areaMm2, awgLabel(gauge.awg));
     }
   }
   if (/\d\s*[x×]\s*\d/i.test(plain)) return bad(`“${text}” is more than one wire, or a strand count.`, 'Give each wire its own line, with the size of its copper.');

@@ -1,4 +1,4 @@
-import type { Cavity, HarnessNode } from '../harness/index.ts';
+import { idFrom, type Cavity, type HarnessNode } from '../harness/index.ts';
 import { cavitiesOf } from '../connector/index.ts';
 import { readEnd, saysNothing } from './cells.ts';
 import type { GridRow } from './grid.ts';
@@ -14,11 +14,6 @@ export class EndFinder {
       this.byName.set(node.id.toLowerCase(), node);
       this.byName.set(node.name.toLowerCase(), node);
     }
-  }
-
-  /** An id for a connector's name: its letters and digits, dots and dashes. */
-  private static idOf(name: string): string {
-    return name.replace(/[\s/#]+/g, '-').slice(0, 80);
   }
 
   /** A connector's name without what is said of it in brackets, such as (14-way). */
@@ -40,7 +35,7 @@ export class EndFinder {
       if (known && match === undefined) return { ok: false, why: `${node.name} has no cavity ${cavity}.`, remedy: `Its cavities are ${known.join(', ')}.` };
       return { ok: true, value: { nodeId: node.id, cavity: match ?? cavity } };
     }
-    const made = this.made.get(name.toLowerCase()) ?? { id: EndFinder.idOf(name), name, cavities: new Set<string>(), isEnd: false };
+    const made = this.made.get(name.toLowerCase()) ?? { id: idFrom(name), name, cavities: new Set<string>(), isEnd: false };
     this.made.set(name.toLowerCase(), made);
     made.cavities.add(cavity);
     return { ok: true, value: { nodeId: made.id, cavity } };

@@ -1,5 +1,5 @@
 import { judgeColourSystem, type WireSpec } from '../wire/index.ts';
-import { routeBetween, type Cavity, type Circuit, type Run } from '../harness/index.ts';
+import { circuitIdFrom, routeBetween, type Cavity, type Circuit, type Run } from '../harness/index.ts';
 import { kindFromFunction, readAmps, readKind, saysNothing } from './cells.ts';
 import { EndFinder } from './ends.ts';
 import { readFittings } from './fittings.ts';
@@ -29,7 +29,7 @@ function matchColumns(rows: readonly (readonly string[])[], headerRow: number, c
 }
 
 /** A circuit's id from its number: the stored one's when the harness has it already. */
-const idOf = (number: string, harness: PinoutHarness): string => harness.circuits.find((one) => one.number === number)?.id ?? `C${number.replace(/[\s/#]+/g, '-')}`;
+const idOf = (number: string, harness: PinoutHarness): string => harness.circuits.find((one) => one.number === number)?.id ?? circuitIdFrom(number);
 
 function runsOf(text: string | undefined, from: Cavity, to: Cavity, runs: readonly Run[], blame: Blame): readonly string[] {
   if (text === undefined || saysNothing(text)) return routeBetween(runs, from.nodeId, to.nodeId) ?? [];

@@ -1,6 +1,6 @@
 import { cavitiesOf } from '../connector/index.ts';
 import { KIND_WORDS, type Circuit, type HarnessNode } from '../harness/index.ts';
-import { areaMm2, JACKETS, type WireSize } from '../wire/index.ts';
+import { areaMm2, awgLabel, JACKETS, type WireSize } from '../wire/index.ts';
 import type { PinoutHarness } from './types.ts';
 
 /** The columns of an exported pinout, in order. A sheet with these headers is read back without loss. */
@@ -10,9 +10,8 @@ export const PINOUT_COLUMNS = [
 
 const sizeCell = (size: WireSize): string => {
   if (size.basis === 'metric') return `${size.areaMm2} mm²`;
-  const label = size.awg > 0 ? String(size.awg) : `${1 - size.awg}/0`;
   const said = size.areaMm2 === undefined ? '' : ` = ${size.areaMm2} mm²`;
-  return `${size.basis === 'awg' ? `AWG ${label}` : `trade ${label}`}${said}`;
+  return `${size.basis === 'awg' ? `AWG ${awgLabel(size.awg)}` : `trade ${size.awg}`}${said}`;
 };
 
 const figureCell = (value: number | undefined): string => (value === undefined ? '' : String(value));

@@ -1,5 +1,5 @@
 import { cavitiesOf, type ConnectorFace } from '../connector/index.ts';
-import { routeBetween, type Circuit, type Harness, type HarnessNode } from '../harness/index.ts';
+import { idFrom, routeBetween, type Circuit, type Harness, type HarnessNode } from '../harness/index.ts';
 import type { NewConnector, PinoutHarness, PinoutProblem, PinoutReading } from '../pinout/index.ts';
 import { proposeTree, USUAL_ZONE } from './propose.ts';
 import type { HarnessEdit } from './types.ts';
@@ -10,14 +10,12 @@ export interface Attachment {
   readonly lengthMm: number;
 }
 
-/** The id that a sheet's connector gets, as its circuits name it. */
-export const connectorId = (name: string): string => name.replace(/[\s/#]+/g, '-').slice(0, 80);
 const freeId = (wanted: string, taken: readonly string[]): string => {
   for (let n = 1; ; n += 1) if (!taken.includes(`${wanted}${n}`)) return `${wanted}${n}`;
 };
 
 /** A connector of a sheet as a node, without a face: where its cavities lie is not in a sheet, and is never guessed. */
-export const nodeOfConnector = ({ name, isEnd }: NewConnector): HarnessNode => ({ id: connectorId(name), kind: isEnd ? 'end' : 'connector', name });
+export const nodeOfConnector = ({ name, isEnd }: NewConnector): HarnessNode => ({ id: idFrom(name), kind: isEnd ? 'end' : 'connector', name });
 
 /** Cavities that two circuits would share once a sheet's circuits are put beside those that stay. */
 function clashes(stay: readonly Circuit[], reading: PinoutReading, nodes: PinoutHarness['nodes']): PinoutProblem[] {

@@ -3,5 +3,5 @@ export type { HarnessEdit, RunChange, Surveyed } from './types.ts';
 export { applyEdit, applyEdits } from './edit.ts';
 export { proposeTree, USUAL_ZONE } from './propose.ts';
 export type { ProposedTree } from './propose.ts';
-export { connectorId, faceMisses, harnessFromPinout, importEdits, nodeOfConnector } from './importEdits.ts';
+export { faceMisses, harnessFromPinout, importEdits, nodeOfConnector } from './importEdits.ts';
 export type { Attachment } from './importEdits.ts';

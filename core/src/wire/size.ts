@@ -81,7 +81,8 @@ export function sizeInWords(size: WireSize): string {
   }
 }
 
-const awgLabel = (awg: number): string => (awg > 0 ? String(awg) : `${1 - awg}/0`);
+/** A gauge as it is written: 16, or 2/0 for -1. */
+export const awgLabel = (awg: number): string => (awg > 0 ? String(awg) : `${1 - awg}/0`);
 
 /**
  * Whether `next` has less copper than a repair of `old` may have: under 0.95 of its area. Two trade labels are

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { cavitiesOf, LOCK_FAMILIES, NODE_KINDS, RELEASE_GUIDES, SEAL_STATES, TERMINAL_FAMILIES, USUAL_ZONE, type CavityFitting, type Harness, type HarnessEdit, type HarnessNode, type LockFamily, type NodeKind, type SealState, type TerminalFamily } from '@mendum/core';
+import { cavitiesOf, idFrom, LOCK_FAMILIES, NODE_KINDS, RELEASE_GUIDES, SEAL_STATES, TERMINAL_FAMILIES, USUAL_ZONE, type CavityFitting, type Harness, type HarnessEdit, type HarnessNode, type LockFamily, type NodeKind, type SealState, type TerminalFamily } from '@mendum/core';
 import { circuitInCavity } from '../../connector/ConnectorView.tsx';
 import { Button } from '../../ui/button.tsx';
 import { NumberField, Select, TextField } from '../../ui/field.tsx';
@@ -24,7 +24,7 @@ function NewRun({ harness, node, onEdit }: Pick<NodeFormProps, 'harness' | 'node
   const lengthMm = numberOf(length);
   const add = (): void => {
     const called = name.trim();
-    const wanted = called.replace(/[\s/#]+/g, '-');
+    const wanted = idFrom(called);
     const id = harness.nodes.some((one) => one.id === wanted) ? freeId('N', harness.nodes.map((one) => one.id)) : wanted;
     const done = onEdit({ do: 'addRun', node: { id, kind, name: called }, run: { id: freeId('R', harness.runs.map((one) => one.id)), name: `${node.name} to ${called}`, fromNodeId: node.id, toNodeId: id, lengthMm, zone: harness.runs[0]?.zone ?? USUAL_ZONE, features: [] } });
     if (done) { setLength(''); setName(''); }

@@ -1,4 +1,4 @@
-import type { Circuit, CircuitKind, Harness, WireSpec } from '@mendum/core';
+import { circuitIdFrom, type Circuit, type CircuitKind, type Harness, type WireSpec } from '@mendum/core';
 import { numberOf } from '../../ui/typed.ts';
 
 /** A circuit as it is typed. */
@@ -52,7 +52,7 @@ export function circuitOf(draft: CircuitDraft, before: Circuit | undefined, harn
   const from = { nodeId: draft.fromNode, cavity: draft.fromCavity.trim() };
   const to = { nodeId: draft.toNode, cavity: draft.toCavity.trim() };
   const sameWay = before?.from.nodeId === from.nodeId && before.to.nodeId === to.nodeId;
-  const wanted = `C${number.replace(/[\s/#]+/g, '-')}`;
+  const wanted = circuitIdFrom(number);
   const id = before?.id ?? (harness.circuits.some((one) => one.id === wanted) ? `${wanted}-${harness.circuits.length + 1}` : wanted);
   return {
     ok: true,
