@@ -1,6 +1,7 @@
 import { describe, expect, it, test } from 'vitest';
+import { FULL_SHELF } from '../catalogue/index.ts';
 import type { Zone } from '../harness/index.ts';
-import { DRY_CABIN, GATE_OPEN, jobWith, onlyFinding, planOf, shelfWithout, WET_SHAKING, wire } from '../test/samples.ts';
+import { DRY_CABIN, GATE_OPEN, jobWith, onlyFinding, planOf, WET_SHAKING, wire } from '../test/samples.ts';
 import { cautionsFor, gateState } from './index.ts';
 
 const rubbed = { kind: 'jacketRubbed' as const, toMm: 520 };
@@ -59,19 +60,20 @@ describe('splices from slack', () => {
     { slackMm: 12, approach: 'oneSplice' }, { slackMm: 11.9, approach: 'insert' }, { slackMm: undefined, approach: 'insert' },
   ])('12 mm lost, slack $slackMm: $approach', ({ slackMm, approach }) => expect(onlyFinding({ kind: 'parted', slackMm }, { zone: WET_SHAKING }).approach).toBe(approach));
   it('unknown slack says that measuring it might save a splice', () => expect(onlyFinding({ kind: 'parted', slackMm: undefined }).because.join(' ')).toContain('measuring it might save a splice'));
-  it('no legal room beside a connector: left to a person, with the reason', () => {
+  it('no legal room beside a connector: a new lead with one splice beyond the keep-out, with the reason', () => {
     const plan = onlyFinding({ kind: 'parted', fromMm: 20, toMm: 30, slackMm: 0 }, { zone: WET_SHAKING });
-    expect(plan.approach).toBe('byHand');
-    expect(plan.because.join(' ')).toMatch(/finds no legal place.*released/);
+    expect(plan).toMatchObject({ approach: 'relead', isLead: true, asks: 'The terminal is not noted' });
+    expect(plan.because.join(' ')).toMatch(/finds no legal place.*needs no slack/);
+    expect(plan.splices[0]?.fromMm).toBeGreaterThanOrEqual(40);
   });
   it('slack that covers the loss moves a single splice out of a keep-out', () => {
     const plan = onlyFinding({ kind: 'parted', fromMm: 40, toMm: 46, slackMm: 60 }, { zone: WET_SHAKING });
     expect(plan.approach).toBe('oneSplice');
     expect(plan.splices[0]?.fromMm).toBeGreaterThanOrEqual(40 - 1e-9);
   });
-  it('two bodies that cannot both lie beside each other on one circuit are refused room', () => {
+  it('two bodies that cannot both lie beside each other on one circuit are left where a new lead may go', () => {
     const features = [{ kind: 'flex' as const, name: 'left', fromMm: 0, toMm: 480 }, { kind: 'flex' as const, name: 'right', fromMm: 540, toMm: 1000 }];
-    expect(onlyFinding({ kind: 'parted', fromMm: 510, toMm: 512, slackMm: 0 }, { zone: WET_SHAKING, features }).approach).toBe('byHand');
+    expect(onlyFinding({ kind: 'parted', fromMm: 510, toMm: 512, slackMm: 0 }, { zone: WET_SHAKING, features }).approach).toBe('relead');
   });
 });
 
@@ -174,6 +176,6 @@ describe('cautions', () => {
 });
 
 it('nothing on the shelf at all: the plan still says what to order', () => {
-  const plan = onlyFinding({ kind: 'parted', slackMm: 40 }, { zone: WET_SHAKING, catalogue: shelfWithout('sealedButt-middle', 'clip-XL', 'plainButt-middle') });
+  const plan = onlyFinding({ kind: 'parted', slackMm: 40 }, { zone: WET_SHAKING, catalogue: { ...FULL_SHELF, parts: FULL_SHELF.parts.map((part) => ({ ...part, quantity: 0 })) } });
   expect(plan).toMatchObject({ approach: 'oneSplice', chosen: 'sealedButt', asks: 'Something is not on the shelf' });
 });

@@ -1,67 +1,22 @@
-import { findingInWords, isAtCavity, lostStretch, strandsInWords, visibleLengthMm, type Finding, type Stretch } from '../damage/index.ts';
-import { flexStretches, isPowerKind, keepOuts } from '../harness/index.ts';
+import { isAtCavity, strandsInWords, visibleLengthMm, type Finding, type Stretch } from '../damage/index.ts';
+import { flexStretches, keepOuts } from '../harness/index.ts';
 import { rankMethods, type RankedMethod, type Site } from '../method/index.ts';
 import { chooseInsertWire } from '../sizing/index.ts';
 import { figure } from '../units/index.ts';
-import { areaMm2, JACKETS, jacketDiameterMm, remainingShare } from '../wire/index.ts';
-import { waysAtCavity } from './atCavity.ts';
+import { areaMm2, JACKETS, jacketDiameterMm, remainingShare, stepsUp } from '../wire/index.ts';
+import { isCutAnyway, jacketNeighbours, lostOf, mustCut } from './copper.ts';
 import { rankCovers } from './cover.ts';
 import { electricalOf, type Section } from './electrical.ts';
 import { freeWireBeside } from './freeWire.ts';
 import type { Choice, DecideInput, Decision, Electrical, RankedCover } from './types.ts';
+import { decideAtCavity } from './ways/atCavity.ts';
+import { fillCavity } from './ways/fillCavity.ts';
+import { releadBeside, waysOnRun } from './ways/onRun.ts';
 
 /** Wire beyond the loss that an insert is first assumed to need on top, mm; the layout gives the true length. */
 const INSERT_GUESS_MM = 150;
-/** From this many strands on, a single lost one on a signal may be covered. */
-const STRANDS_FOR_COVER = 19;
 /** A jacket within this of its rating is proposed one class up, K. */
 const NEAR_RATING_K = 15;
-
-const overlaps = (a: Stretch, b: Stretch): boolean => a.fromMm < b.toMm && b.fromMm < a.toMm;
-
-/** Jacket findings on the same wire so close to this one, directly or through others, that they are cut out as one. */
-function jacketNeighbours({ finding, siblings, practice }: DecideInput): Finding[] {
-  if (finding.kind !== 'jacketRubbed') return [];
-  const pool = siblings.filter((other) => other.kind === 'jacketRubbed' && other.circuitId === finding.circuitId && other.runId === finding.runId);
-  const within = (a: Stretch, b: Stretch): boolean =>
-    Math.max(a.toMm, b.toMm) - Math.min(a.fromMm, b.fromMm) <= practice.figures.coverTwiceWithinMm;
-  const cluster = new Set<Finding>([finding]);
-  for (const member of cluster) {
-    for (const other of pool) if (other.id !== finding.id && within(member, other)) cluster.add(other);
-  }
-  cluster.delete(finding);
-  return [...cluster];
-}
-
-/** Why a jacket with whole copper is cut out all the same; nothing when it may be covered. */
-function whyCutJacket(input: DecideInput, neighbours: readonly Finding[]): { because: string; two: boolean } | undefined {
-  const { finding, run, practice } = input;
-  const flex = flexStretches(run).find((stretch) => overlaps(stretch, finding));
-  if (flex) return { because: `${flex.name} bends in use: a stiff cover would break there, so new wire goes in with both splices outside it.`, two: true };
-  const length = visibleLengthMm(finding);
-  if (length > practice.figures.coverAtMostMm) return { because: `The jacket is gone over ${figure(length, 0)} mm, more than the ${practice.figures.coverAtMostMm} that is covered: cut out.`, two: false };
-  if (neighbours.length > 0) return { because: `The jacket is through twice within ${practice.figures.coverTwiceWithinMm} mm: both places are cut out as one.`, two: false };
-  return undefined;
-}
-
-/** Whether this wire is cut elsewhere on the run, so that a sleeve can be slid on at that cut. */
-const isCutAnyway = ({ finding, siblings, run, practice }: DecideInput): boolean =>
-  siblings.some((other) => other.id !== finding.id && other.circuitId === finding.circuitId && other.runId === finding.runId &&
-    (other.kind === 'jacketRubbed'
-      ? visibleLengthMm(other) > practice.figures.coverAtMostMm || flexStretches(run).some((stretch) => overlaps(stretch, other))
-      : other.kind !== 'strandsLost' && !isAtCavity(other)));
-
-function lostOf(input: DecideInput, neighbours: readonly Finding[]): Stretch {
-  const { finding, redos } = input;
-  const redo = redos.filter((one) => one.findingId === finding.id).at(-1);
-  if (redo) return { fromMm: redo.lostFromMm, toMm: redo.lostToMm };
-  if (finding.kind === 'addCircuit') {
-    const middle = (finding.fromMm + finding.toMm) / 2;
-    return { fromMm: middle - finding.cutBackLeftMm, toMm: middle + finding.cutBackRightMm };
-  }
-  const all = [finding, ...neighbours].map(lostStretch);
-  return { fromMm: Math.min(...all.map((one) => one.fromMm)), toMm: Math.max(...all.map((one) => one.toMm)) };
-}
 
 function siteOf(input: DecideInput, lost: Stretch, electrical: Electrical, twoRequired: boolean): { site: Site; insertWire: ReturnType<typeof chooseInsertWire> } {
   const { finding, circuit, run, nodes, practice, catalogue, gate, runFacts } = input;
@@ -70,7 +25,8 @@ function siteOf(input: DecideInput, lost: Stretch, electrical: Electrical, twoRe
     insertWire,
     site: {
       circuitNumber: circuit.number, circuitKind: circuit.kind, duty: finding.kind === 'addCircuit' ? 'add' : 'join',
-      wire: circuit.wire, farWire: finding.farWire ?? circuit.wire, branchWires: finding.kind === 'addCircuit' ? finding.branchWires : [], insertWire: insertWire.wire,
+      wire: circuit.wire, farWire: finding.farWire ?? circuit.wire, branchWires: finding.kind === 'addCircuit' ? finding.branchWires : [], insertWire: insertWire.wire, insertStepsUp: stepsUp(insertWire.wire.size, circuit.wire.size),
+      mainUncut: finding.kind === 'addCircuit' ? finding.mainUncut : undefined, freedEndMm: finding.freedEndMm,
       zone: run.zone, flexing: flexStretches(run)[0]?.name, ambientC: electrical.ambientC, placeC: electrical.placeC,
       conduitMarginMm: run.conduitInsideMm === undefined ? undefined : run.conduitInsideMm - runFacts.bundleMm,
       lost, slackMm: finding.slackMm ?? 0, slackKnown: finding.slackMm !== undefined,
@@ -131,24 +87,6 @@ function warningsOf(input: DecideInput, electrical: Electrical, insertRefused: s
   return warnings;
 }
 
-/** Words as a sentence. */
-const capital = (words: string): string => `${words.charAt(0).toUpperCase()}${words.slice(1)}.`;
-
-/** The copper question of a finding: does it have to be cut, why, and may it be covered instead? */
-function mustCut(input: DecideInput, neighbours: readonly Finding[]): { cut: boolean; two: boolean; because: string; coverSecond: boolean } {
-  const { finding, circuit } = input;
-  if (finding.kind === 'jacketRubbed') {
-    const why = whyCutJacket(input, neighbours);
-    return why ? { cut: true, coverSecond: false, ...why } : { cut: false, two: false, because: 'Copper whole, all strands there: cover it.', coverSecond: false };
-  }
-  const coverSecond = finding.kind === 'strandsLost' && finding.strandsLost === 1 && finding.strandsTotal >= STRANDS_FOR_COVER && !isPowerKind(circuit.kind);
-  const because =
-    finding.kind === 'strandsLost'
-      ? isPowerKind(circuit.kind) ? `Every lost strand counts on a ${circuit.kind} wire: cut out, never covered.` : 'Strands are lost: cut out.'
-      : capital(findingInWords(finding));
-  return { cut: true, two: false, because, coverSecond };
-}
-
 function chooseCover(covers: readonly RankedCover[], choice: Choice | undefined): RankedCover | undefined {
   const wanted = covers.find((cover) => cover.coverId === choice?.use);
   return pick(covers, wanted, wanted?.status !== 'refused');
@@ -166,7 +104,7 @@ export function decide(input: DecideInput): Decision {
   const lost = lostOf(input, neighbours);
   const redoCount = input.redos.filter((redo) => redo.findingId === finding.id).length;
   const base = {
-    findingId: finding.id, circuitId: circuit.id, runId: finding.runId, ranked: [], covers: [], warnings: [], lost,
+    findingId: finding.id, circuitId: circuit.id, runId: finding.runId, ranked: [], covers: [], ways: [], warnings: [], lost,
     slackMm: finding.slackMm ?? 0, electrical, redoCount,
   };
 
@@ -177,10 +115,8 @@ export function decide(input: DecideInput): Decision {
       : { ...base, approach: 'stopped', because: [`No plan for ${circuit.kind === 'airbag' ? 'an airbag or belt circuit' : 'high voltage'} until the maker's procedure or a qualified person is named at the gate.`], asks: 'Name the procedure at the gate' };
   }
 
-  if (isAtCavity(finding)) {
-    const node = input.nodes.get(finding.at.nodeId);
-    return { ...base, approach: 'byHand', because: [capital(findingInWords(finding)), ...waysAtCavity(finding, node)], asks: `Work at ${node?.name ?? finding.at.nodeId}, cavity ${finding.at.cavity}` };
-  }
+  if (isAtCavity(finding)) return decideAtCavity(input, finding, electrical, base);
+  if (finding.kind === 'addCircuit' && finding.freeCavity) return fillCavity(input, finding, finding.freeCavity, base);
   const leader = neighbours.find((other) => other.fromMm < finding.fromMm);
   const copper = mustCut(input, neighbours);
   if (copper.cut && leader) return { ...base, approach: 'withOther', because: [copper.because, 'It is cut out together with the place before it.'] };
@@ -203,16 +139,17 @@ export function decide(input: DecideInput): Decision {
       const chosenBy = choice && cover.coverId === choice.use ? choice : undefined;
       const covered = finding.kind === 'strandsLost' ? electricalOf(circuit, input.runFacts, remainingShare(finding.strandsLost, finding.strandsTotal), path) : electrical;
       const spare = copper.coverSecond ? ['One lost strand of a signal may be covered; cutting it out is the better repair.'] : [];
-      return { ...base, electrical: covered, approach: 'cover', because: [copper.because, cover.because], covers, ranked, cover, chosenBy, warnings: [...warnings, ...spare], site, asks: cover.status === 'shelf' ? cover.because : undefined };
+      return { ...base, electrical: covered, approach: 'cover', because: [copper.because, cover.because], ways: waysOnRun(ranked, covers, site, copper), covers, ranked, cover, chosenBy, warnings: [...warnings, ...spare], site, asks: cover.status === 'shelf' ? cover.because : undefined };
     }
   }
   const method = pick(ranked, wantedMethod, wantedMethod?.status === 'allowed' || wantedMethod?.usableWithReason === true);
   if (!method) {
-    const noRoom = ranked.find((one) => one.hits.some((hit) => hit.ruleId === 'place.noRoom'));
-    const because = noRoom
-      ? `${noRoom.because} The stub has to be released and a new lead with its own terminal fitted: that is left to you for now.`
-      : `No method is allowed here. ${ranked[0]?.because ?? ''}`;
-    return { ...base, approach: 'byHand', because: [copper.because, because], ranked, covers, warnings, site, asks: 'No method is allowed here' };
+    const beside = releadBeside(input, electrical, lost, ranked);
+    const ways = [...waysOnRun(ranked, covers, site, copper), ...(beside ? [beside.way] : [])];
+    if (beside?.decided.method) {
+      return { ...base, ...beside.decided, approach: 'relead', ways, because: [copper.because, beside.noRoom, beside.way.because, beside.decided.method.because], covers, warnings: [...warnings, ...beside.warnings], asks: beside.asks };
+    }
+    return { ...base, approach: 'byHand', ways, because: [copper.because, `No method is allowed here. ${ranked[0]?.because ?? ''}`], ranked, covers, warnings, site, asks: 'No method is allowed here' };
   }
   const mended = method.splices === 2 ? electricalOf(circuit, input.runFacts, 1, [...path, { where: 'the insert', facts: input.runFacts, wire: insertWire.wire }]) : electrical;
   const dropped = choice && method.methodId !== choice.use ? [`The choice of ${choice.by} can no longer be used here; the ranking's first stands instead.`] : [];
@@ -221,7 +158,7 @@ export function decide(input: DecideInput): Decision {
     electrical: mended,
     approach: method.splices === 1 ? 'oneSplice' : 'insert',
     because: [copper.because, slackSentence(site, method, finding.kind), method.because].filter((sentence) => sentence !== ''),
-    ranked, covers, method, site,
+    ways: waysOnRun(ranked, covers, site, copper), ranked, covers, method, site,
     chosenBy: choice && method.methodId === choice.use ? choice : undefined,
     insertWire: method.splices === 2 ? insertWire : undefined,
     warnings: [...(mended === electrical ? warnings : warningsOf(input, mended, insertWire.refusedBecause)), ...dropped, ...method.hits.filter((hit) => hit.verdict === 'warn').map((hit) => hit.because)],

@@ -1,16 +1,68 @@
 import type { Catalogue } from '../catalogue/index.ts';
 import type { Finding, Stretch } from '../damage/index.ts';
-import type { Circuit, HarnessNode, Run } from '../harness/index.ts';
-import type { MethodId, MethodStatus, RankedMethod, ReadyShelf, RuleHit, Site } from '../method/index.ts';
+import type { LockFamily } from '../connector/index.ts';
+import type { Cavity, Circuit, HarnessNode, Run, TerminalFamily } from '../harness/index.ts';
+import type { MappingCard } from '../mapping/index.ts';
+import type { LeadSite, MethodId, MethodStatus, RankedMethod, ReadyShelf, RuleHit, Site } from '../method/index.ts';
 import type { Practice } from '../practice/index.ts';
 import type { InsertWireChoice } from '../sizing/index.ts';
+import type { WireSpec } from '../wire/index.ts';
 import type { Gate } from './gate.ts';
 
 export const COVER_IDS = ['sleeveCover', 'fusingWrap', 'clothWrap'] as const;
 export type CoverId = (typeof COVER_IDS)[number];
 
+/** Ways of mending a circuit, by what is cut, joined and fitted. */
+export const WAYS = [
+  'cover', 'refit', 'correctCavity', 'rehouse', 'newTerminal', 'fillCavity', 'solderToPin', 'oneSplice', 'relead', 'insert', 'extend', 'pigtail',
+] as const;
+export type Way = (typeof WAYS)[number];
+
 /** What is done about a finding. `byHand` is left to a person, with the reason; `withOther` is cut out together with a neighbour. */
-export type Approach = 'cover' | 'oneSplice' | 'insert' | 'procedure' | 'stopped' | 'withOther' | 'byHand';
+export type Approach = Way | 'procedure' | 'stopped' | 'withOther' | 'byHand';
+
+/** One way of mending a finding: whether it is possible, why or why not, what it costs and what it asks of the shelf. */
+export interface RankedWay {
+  readonly way: Way;
+  readonly status: MethodStatus;
+  readonly because: string;
+  /** The rule that decided about it. */
+  readonly ruleId: string;
+  /** What would have to change for a refused one to be possible. */
+  readonly allowedIf?: string | undefined;
+  readonly cost: { readonly splices: number; readonly minutes: number; readonly wireMm: number; readonly parts: readonly string[] };
+  /** What is not on the shelf. */
+  readonly lacks: readonly string[];
+}
+
+/** What is done at the cavity itself. */
+export const CAVITY_ACTS = ['crimpTerminal', 'refit', 'correct', 'rehouse', 'seal', 'plug', 'lockPiece', 'solderToPin', 'pigtail'] as const;
+export type CavityAct = (typeof CAVITY_ACTS)[number];
+
+/** A terminal sized for a wire, with its seal where the cavity wants one. Lengths in mm. */
+export interface FittedTerminal {
+  readonly family: TerminalFamily;
+  readonly partId: string;
+  readonly partName: string;
+  readonly fitsWords: string;
+  readonly stripMm: number;
+  readonly seal?: { readonly partId: string; readonly name: string } | undefined;
+}
+
+/** Work at a cavity: the acts in their order, with all they take. */
+export interface CavityWork {
+  readonly acts: readonly CavityAct[];
+  readonly at: Cavity;
+  readonly nodeName: string;
+  readonly lock?: LockFamily | undefined;
+  readonly name: string;
+  readonly terminal?: FittedTerminal | undefined;
+  readonly partIds: readonly string[];
+  /** Parts of which one serves the whole connector. */
+  readonly sharedPartIds: readonly string[];
+  readonly toolNames: readonly string[];
+  readonly wire: WireSpec;
+}
 
 /** A way of covering a jacket whose copper is whole. Lengths in mm. */
 export interface RankedCover {
@@ -29,7 +81,7 @@ export interface RankedCover {
 /** A person's choice against the ranking. */
 export interface Choice {
   readonly findingId: string;
-  readonly use: MethodId | CoverId;
+  readonly use: MethodId | CoverId | Way;
   readonly reason: string;
   readonly by: string;
   readonly at: string;
@@ -81,6 +133,13 @@ export interface Decision {
   readonly lost: Stretch;
   readonly slackMm: number;
   readonly insertWire?: InsertWireChoice | undefined;
+  /** Every way that was looked at, in the order in which a master tries them. */
+  readonly ways: readonly RankedWay[];
+  /** Work at a cavity that belongs to it. */
+  readonly cavity?: CavityWork | undefined;
+  /** The one splice of a new lead, and the wire that a lead too short gets on top. */
+  readonly lead?: (LeadSite & { readonly terminalTakesMm: number }) | undefined;
+  readonly extraMm?: number | undefined;
   readonly site?: Site | undefined;
   readonly electrical: Electrical;
   readonly redoCount: number;
@@ -93,6 +152,9 @@ export interface DecideInput {
   readonly run: Run;
   readonly nodes: ReadonlyMap<string, HarnessNode>;
   readonly circuitsInRun: readonly Circuit[];
+  /** All circuits with an end at a node. */
+  readonly circuitsAt: (nodeId: string) => readonly Circuit[];
+  readonly mappings: readonly MappingCard[];
   readonly siblings: readonly Finding[];
   readonly practice: Practice;
   readonly catalogue: Catalogue;

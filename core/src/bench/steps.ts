@@ -1,17 +1,15 @@
 import { STRIP_TOLERANCE_MM } from '../sizing/index.ts';
 import { figure } from '../units/index.ts';
-import type { BenchStep, SpliceToMake, StepDrawing } from './types.ts';
+import type { BenchStep, SpliceToMake } from './types.ts';
 import type { RankedCover } from '../approach/index.ts';
-
-type Draft = Omit<BenchStep, 'id' | 'spliceId'>;
-
-const mm = (value: number, digits = 1, tolerance?: number): BenchStep['figure'] => ({ value, digits, unit: 'mm', tolerance });
-const draft = (key: string, drawing: StepDrawing, title: string, detail: string, mistake: string, more: Partial<Draft> = {}): Draft => ({ key, drawing, title, detail, mistake, ...more });
+import { draft, mm, type Draft } from './draft.ts';
+import { solderSteps } from './solderSteps.ts';
 
 /** Glue sets and the joint keeps still this long, s. */
 const COOL_S = 60;
 
 function cutSteps(make: SpliceToMake): Draft[] {
+  if (make.whole) return [];
   const square = 'Cut square, with a cutter and not a knife.';
   const steps: Draft[] = [];
   if (make.side !== 'right') {
@@ -20,8 +18,8 @@ function cutSteps(make: SpliceToMake): Draft[] {
   if (make.side !== 'left') {
     steps.push(draft('cutRight', 'cut', `Cut ${make.rightName} end`, `At ${figure(make.cutRightMm, 0)} mm from ${make.fromName}. ${square}`, 'Copper dull or green at the cut? Cut back until it is bright.', { figure: mm(make.cutRightMm, 0) }));
   }
-  if (make.insertMm !== undefined && make.side !== 'right') {
-    steps.push(draft('cutInsert', 'cut', 'Cut the insert', make.insertWords ?? '', 'Too short cannot be mended: measure, then cut.', { figure: mm(make.insertMm, 0) }));
+  if (make.insertMm !== undefined && (make.isLead || make.side !== 'right')) {
+    steps.push(draft('cutInsert', 'cut', make.isLead ? 'Cut the new lead' : 'Cut the insert', make.insertWords ?? '', 'Too short cannot be mended: measure, then cut.', { figure: mm(make.insertMm, 0) }));
   }
   return steps;
 }
@@ -51,6 +49,12 @@ function stripSteps(make: SpliceToMake): Draft[] {
   const strip = (key: string, title: string, end: SpliceToMake['joint']['left']): Draft =>
     draft(key, end.folded ? 'fold' : 'strip', title, `Notch ${make.notch}.${foldWords(end.folded)}`, 'A strand cut or nicked? Cut off and strip again.', { figure: mm(end.stripMm, 1, STRIP_TOLERANCE_MM) });
   if (left.stripMm === 0 && right.stripMm === 0) return [];
+  if (make.whole) {
+    return [
+      draft('window', 'strip', 'Bare a window', `On the whole wire, at ${figure(make.cutLeftMm, 0)} mm from ${make.fromName}: ring the jacket twice, slit between, peel it off. Notch ${make.notch}.`, 'A strand nicked on a wire that stays whole? Then it has to be cut after all.', { figure: mm(left.stripMm, 1, STRIP_TOLERANCE_MM) }),
+      strip('stripRight', 'Strip the wire that joins it', right),
+    ];
+  }
   if (left.stripMm === right.stripMm) return [strip('strip', 'Strip both ends', left)];
   return [strip('stripLeft', `Strip ${make.leftName} end`, left), strip('stripRight', `Strip ${make.rightName} end`, right)];
 }
@@ -65,27 +69,29 @@ function joinSteps(make: SpliceToMake): Draft[] {
     }
     case 'openClip':
       return [
-        draft('lay', 'crimp', 'Lay the wires in the clip', `${joint.partName}: conductors side by side over ${figure(joint.jointLengthMm)} mm, sides balanced. Keep the factory lay.`, 'A strand astray: roll once in a glove, never with bare fingers.', { figure: mm(joint.jointLengthMm) }),
+        draft('lay', 'crimp', make.whole ? 'Close the clip round both' : 'Lay the wires in the clip', `${joint.partName}: conductors side by side over ${figure(joint.jointLengthMm)} mm${joint.sides && !make.whole ? `, sides balanced: ${joint.sides}` : ''}. Keep the factory lay.`, 'A strand astray: roll once in a glove, never with bare fingers.', { figure: mm(joint.jointLengthMm) }),
         draft('crimp', 'crimp', 'Crimp the clip', 'Open side to the rolling side of the die. Squeeze until the ratchet lets go. A brush shows at both ends.', 'Metal squeezed out beside the die: scrap, and change the setting.'),
       ];
-    case 'soldered':
+    case 'closedEnd':
       return [
-        draft('tin', 'solder', 'Clean and tin', 'Tip and wires, rosin core only. A heat clamp at each jacket.', 'Acid core eats the strands: never.', { figure: { value: make.ironW, digits: 0, unit: 'W iron' } }),
-        draft('wrap', 'wrap', 'Wrap each round the other', 'Cross at the middle, wrap tight, ends tucked in.', 'A loose wrap fills with solder and breaks.', { figure: mm(joint.left.stripMm) }),
-        draft('solder', 'solder', 'Solder the wrap', "Heat the wire, feed into the wire and not on to the tip. Strands' outline stays visible. Hold still until it sets.", 'Keep solder out from under the jacket: the stiff place breaks.', { waitS: 10 }),
+        draft('lay', 'crimp', 'Lay the wires parallel', `All from one side, ends level, into ${joint.partName.toLowerCase()} to its bottom.`, 'A wire that stops short is held by its neighbour only.', { figure: mm(joint.left.stripMm) }),
+        draft('crimp', 'crimp', 'Crimp the cap', 'In the middle of its metal. Squeeze until the ratchet lets go; then tug every wire by itself.', 'One loose wire in the cap is a loose circuit.', { figure: mm(joint.crimpAtMm ?? 0) }),
       ];
+    case 'soldered':
+      return solderSteps(make);
     case 'tap':
       return [draft('press', 'press', 'Press the tap home', `${joint.partName} over both wires, flat, latched.`, 'Temporary: it gets a label with the day it comes back.')];
   }
 }
 
 function closeSteps(make: SpliceToMake): Draft[] {
-  const { seal } = make.joint;
+  const { joint } = make;
+  const { seal } = joint;
   const steps: Draft[] = [];
   if (make.family !== 'tap') {
     steps.push(draft('tug', 'tug', 'Tug it', 'Straight, by gauge, and no further: it stays in service.', 'A twist proves nothing and loosens the copper.', { figure: { value: make.tugN, digits: 0, unit: 'N' } }));
   }
-  if (seal.kind === 'builtIn' || seal.kind === 'sleeve') {
+  if ((seal.kind === 'builtIn' && joint.methodId !== 'solderSleeve') || seal.kind === 'sleeve') {
     const bring = seal.kind === 'sleeve' ? 'Bring the sleeve over the middle of the joint. ' : '';
     steps.push(draft('shrink', 'shrink', 'Shrink the sleeve', `${bring}Hot air with the reflector, low, from the middle outwards, until glue shows all round at both ends. Then keep it still.`, 'Ends first traps air and leaves a window.', { waitS: COOL_S, figure: { value: 120, digits: 0, unit: '°C' } }));
   }

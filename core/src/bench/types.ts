@@ -10,7 +10,7 @@ export interface StepFigure {
 }
 
 /** What is drawn to scale beside a step. */
-export type StepDrawing = 'cut' | 'sleeve' | 'strip' | 'fold' | 'crimp' | 'wrap' | 'solder' | 'tug' | 'shrink' | 'tape' | 'look' | 'press';
+export type StepDrawing = 'cut' | 'sleeve' | 'strip' | 'fold' | 'crimp' | 'wrap' | 'solder' | 'tug' | 'shrink' | 'tape' | 'look' | 'press' | 'free' | 'seat';
 
 /** One thing to do, with its one figure, and the mistake that people make there. */
 export interface BenchStep {
@@ -32,6 +32,8 @@ export interface SpliceToMake {
   readonly side: SpliceSide;
   readonly make: number;
   readonly family: MethodFamily;
+  /** The main wire stays whole: a window is bared on it, or a tap pressed over it. */
+  readonly whole: boolean;
   readonly joint: SizedJoint;
   readonly leftName: string;
   readonly rightName: string;
@@ -46,4 +48,6 @@ export interface SpliceToMake {
   readonly notch: string;
   readonly ironW: number;
   readonly twistBack: boolean;
+  /** The inserted wire is a new lead from a connector. */
+  readonly isLead: boolean;
 }

@@ -1,21 +1,7 @@
+import type { TerminalFamily } from '../harness/index.ts';
 import type { WireSpec } from '../wire/index.ts';
-
-/** Copper areas in mm² that a barrel end holds, as stamped. */
-export interface Range {
-  readonly minMm2: number;
-  readonly maxMm2: number;
-}
-
-interface Stocked {
-  readonly id: string;
-  readonly name: string;
-  /** Pieces, rolls or sticks on the shelf. */
-  readonly quantity: number;
-  /** Highest temperature the part may see, °C. */
-  readonly ratedC: number;
-  /** Whether the figures are the part's own, as its maker prints them, or the usual ones for its kind. */
-  readonly figuresFrom: 'stamped' | 'usual';
-}
+import type { HousingPart, LockPiecePart, PigtailPart, PlugPart, PottingPart, TerminalPart, WireSealPart } from './ends.ts';
+import type { Range, Stocked } from './stocked.ts';
 
 /** A butt barrel: crimped from both ends, with (`sealedButt`) or without (`plainButt`) an adhesive tube built in. */
 export interface ButtPart extends Stocked {
@@ -27,9 +13,19 @@ export interface ButtPart extends Stocked {
   readonly crimpedDiameterMm: number;
 }
 
-/** An open-barrel splice clip; its range is for the total copper of all wires in it. */
+/** A sealed butt with a bore for each of two sizes. */
+export interface StepDownPart extends Stocked {
+  readonly kind: 'stepDown';
+  readonly smallRange: Range;
+  readonly largeRange: Range;
+  readonly barrelLengthMm: number;
+  readonly overallLengthMm: number;
+  readonly crimpedDiameterMm: number;
+}
+
+/** An open-barrel splice clip, or one made for many wires; its range is for the total copper of all wires in it. */
 export interface ClipPart extends Stocked {
-  readonly kind: 'clip';
+  readonly kind: 'clip' | 'multiClip';
   readonly totalRange: Range;
   readonly barrelLengthMm: number;
   readonly lapMm: number;
@@ -71,11 +67,31 @@ export interface TapPart extends Stocked {
   readonly thickMm: number;
 }
 
-export type Part = ButtPart | ClipPart | SleevePart | TapePart | SolderPart | TapPart;
+/** A closed-end cap over wires that lie parallel; its range is for all copper in it. */
+export interface CapPart extends Stocked {
+  readonly kind: 'cap';
+  readonly totalRange: Range;
+  readonly depthMm: number;
+  readonly lengthMm: number;
+  readonly diameterMm: number;
+}
+
+/** A clear sleeve with a ring of solder and glue at both ends; its range is for each side. */
+export interface SolderSleevePart extends Stocked {
+  readonly kind: 'solderSleeve';
+  readonly range: Range;
+  readonly lapMm: number;
+  readonly overallLengthMm: number;
+  readonly diameterMm: number;
+}
+
+export type Part =
+  | ButtPart | StepDownPart | ClipPart | CapPart | SolderSleevePart | SleevePart | TapePart | SolderPart | TapPart
+  | TerminalPart | WireSealPart | PlugPart | PottingPart | HousingPart | LockPiecePart | PigtailPart;
 /** The part of one kind, where a kind may be one of several that share a shape. */
 export type PartOf<K extends Part['kind']> = Part extends infer P ? (P extends Part ? (K extends P['kind'] ? P : never) : never) : never;
 
-export const TOOL_TASKS = ['crimpSealedButt', 'crimpPlainButt', 'crimpClip', 'solder', 'hotAir', 'pressTap'] as const;
+export const TOOL_TASKS = ['crimpSealedButt', 'crimpPlainButt', 'crimpClip', 'crimpMultiClip', 'crimpCap', 'crimpTerminal', 'solder', 'hotAir', 'pressTap'] as const;
 export type ToolTask = (typeof TOOL_TASKS)[number];
 
 /** A tool that is really there. Calibration is an ISO date; without one it was never calibrated. */
@@ -85,6 +101,8 @@ export interface Tool {
   readonly tasks: readonly ToolTask[];
   /** Copper range of its dies, mm²; absent when the task has no dies. */
   readonly range?: Range | undefined;
+  /** Terminal families of its dies, for a tool that crimps terminals. */
+  readonly families?: readonly TerminalFamily[] | undefined;
   readonly ratchet: boolean;
   readonly calibratedUntil?: string | undefined;
 }

@@ -41,7 +41,8 @@ export const FINDING_WORDS: Record<FindingKind, string> = {
 export const FINDING_SORTS: Partial<Record<FindingKind, Readonly<Record<string, string>>>> = {
   poorRepair: { twistedTaped: 'twisted and taped', clampTap: 'clamp-on tap', bareButt: 'bare butt joint', crackedSolder: 'cracked solder' },
   terminalDamaged: { bent: 'bent', spread: 'spread', burnt: 'burnt', pulled: 'pulled off its wire' },
-  misplaced: { wrongCavity: 'in the wrong cavity', backedOut: 'backed out, not latched' },
+  misplaced: { wrongCavity: 'in the wrong cavity', backedOut: 'backed out, not latched', bentLance: 'backed out, its lance bent' },
+  sealLost: { wireSeal: 'the seal on the wire, which slides on before crimping', plug: 'the plug of an empty cavity', housingSeal: 'the seal round the housing' },
 };
 
 interface Base extends Stretch {
@@ -70,7 +71,11 @@ interface Base extends Stretch {
 export type Finding =
   | (Base & { readonly kind: Exclude<RunFindingKind, 'strandsLost' | 'addCircuit'> })
   | (Base & { readonly kind: 'strandsLost'; readonly strandsLost: number; readonly strandsTotal: number })
-  | (Base & { readonly kind: 'addCircuit'; readonly branchWires: readonly WireSpec[] })
+  | (Base & { readonly kind: 'addCircuit'; readonly branchWires: readonly WireSpec[];
+      /** The main wire must stay whole. */
+      readonly mainUncut?: boolean | undefined;
+      /** An empty cavity that takes the added wire, with its terminal, in place of a joint. */
+      readonly freeCavity?: Cavity | undefined })
   | (Base & { readonly kind: Exclude<CavityFindingKind, 'tooShort'>; readonly at: Cavity })
   | (Base & { readonly kind: 'tooShort'; readonly at: Cavity; readonly shortByMm: number });
 

@@ -1,12 +1,9 @@
 import type { ConnectorFace, LockFamily } from '../connector/index.ts';
 import type { WireSpec } from '../wire/index.ts';
+import type { TerminalFamily } from './terminals.ts';
 
 export const NODE_KINDS = ['connector', 'branch', 'grommet', 'clip', 'splice', 'end'] as const;
 export type NodeKind = (typeof NODE_KINDS)[number];
-
-/** Terminal families by male width in mm, round pins by their size, and what is not in a housing. */
-export const TERMINAL_FAMILIES = ['0.64', '1.5', '2.8', '6.3', 'pin20', 'pin16', 'pin12'] as const;
-export type TerminalFamily = (typeof TERMINAL_FAMILIES)[number];
 
 /** What keeps water out of a cavity: its wire's seal, a plug, nothing because it needs none, or nothing though it should. */
 export const SEAL_STATES = ['seal', 'plug', 'none', 'missing'] as const;

@@ -59,7 +59,7 @@ const faceSchema = Joi.object({
 export const nodeSchema = Joi.object({
   id: id.required(), kind: Joi.valid(...NODE_KINDS).required(), name: text.required(), ways: count,
   face: faceSchema.when('kind', { is: 'connector', otherwise: Joi.forbidden() }), lock: Joi.valid(...LOCK_FAMILIES).when('kind', { is: 'connector', otherwise: Joi.forbidden() }),
-  fittings: Joi.object().pattern(Joi.string().max(10), Joi.object({ terminal: Joi.valid(...TERMINAL_FAMILIES), seal: Joi.valid(...SEAL_STATES) })).when('kind', { is: 'connector', otherwise: Joi.forbidden() }),
+  fittings: Joi.object().pattern(Joi.string().max(10), Joi.object({ terminal: Joi.valid(...TERMINAL_FAMILIES), seal: Joi.valid(...SEAL_STATES) })).when('kind', { is: Joi.valid('connector', 'end'), otherwise: Joi.forbidden() }),
 });
 export const runSchema = Joi.object({
   id: id.required(), name: text.required(), fromNodeId: id.required(), toNodeId: id.required(),

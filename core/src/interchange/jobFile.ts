@@ -4,7 +4,8 @@ import { checkJob, type Job } from '../job/index.ts';
 import { practiceById, READY_PRACTICES, type Practice } from '../practice/index.ts';
 import { pointerOf, problemsOf } from './problems.ts';
 import { JobFileRefused, type FileProblem } from './refusal.ts';
-import { catalogueSchema, jobSchema } from './schemas.ts';
+import { catalogueSchema } from './catalogueSchemas.ts';
+import { jobSchema } from './schemas.ts';
 
 /** A job file, version 1, as docs/formats/job.schema.json describes it. */
 export interface JobFile {

@@ -1,6 +1,5 @@
 import Joi from 'joi';
 import { COVER_IDS } from '../approach/index.ts';
-import { SLEEVE_SERIES, TOOL_TASKS } from '../catalogue/index.ts';
 import { CAVITY_FINDING_KINDS, FINDING_KINDS } from '../damage/index.ts';
 import { METHOD_IDS } from '../method/index.ts';
 import { date, id, instant, lengthMm, list, longText, positionMm, text } from './fields.ts';
@@ -17,6 +16,7 @@ export const findingSchema = Joi.object({
   strandsLost: Joi.number().integer().min(1).max(2000).when('kind', { is: 'strandsLost', then: Joi.required(), otherwise: Joi.forbidden() }),
   strandsTotal: Joi.number().integer().min(1).max(2000).when('kind', { is: 'strandsLost', then: Joi.required(), otherwise: Joi.forbidden() }),
   branchWires: list(wireSchema).min(1).max(8).when('kind', { is: 'addCircuit', then: Joi.required(), otherwise: Joi.forbidden() }),
+  mainUncut: Joi.boolean().when('kind', { is: 'addCircuit', otherwise: Joi.forbidden() }), freeCavity: cavitySchema.when('kind', { is: 'addCircuit', otherwise: Joi.forbidden() }),
 });
 
 const said = { by: text.required(), at: instant.required() };
@@ -35,31 +35,6 @@ export const jobSchema = Joi.object({
   id, number: text.required(), title: text.required(), asOf: date, machine: machineSchema.required(), harness: harnessSchema.required(),
   findings: list(findingSchema).default([]), gate: Joi.object(gateEntrySchemas).default({}), choices: list(choiceSchema).default([]), pins: list(pinSchema).default([]), redos: list(redoSchema).default([]),
   mappings: list(mappingSchema),
-});
-
-const rangeSchema = Joi.object({ minMm2: Joi.number().min(0).max(500).required(), maxMm2: Joi.number().greater(0).max(500).required() });
-const stocked = { id: id.pattern(/./).required(), name: text.required(), quantity: Joi.number().integer().min(0).max(1e6).required(), ratedC: Joi.number().min(40).max(600).required(), figuresFrom: Joi.valid('stamped', 'usual').default('usual') };
-const size = Joi.number().greater(0).max(500).required();
-const butt = Joi.object({ kind: Joi.valid('sealedButt', 'plainButt').required(), ...stocked, id: text.required(), range: rangeSchema.required(), barrelIdMm: size, barrelLengthMm: Joi.number().greater(1).max(200).required(), overallLengthMm: size, crimpedDiameterMm: size });
-
-const partSchema = Joi.alternatives().conditional('.kind', {
-  switch: [
-    { is: 'clip', then: Joi.object({ kind: Joi.valid('clip').required(), ...stocked, id: text.required(), totalRange: rangeSchema.required(), barrelLengthMm: size, lapMm: size, crimpedDiameterMm: size }) },
-    { is: 'sleeve', then: Joi.object({ kind: Joi.valid('sleeve').required(), ...stocked, id: text.required(), series: Joi.valid(...SLEEVE_SERIES).required(), suppliedIdMm: size, recoveredIdMm: size, stickMm: Joi.number().greater(0).max(10_000).required() }) },
-    { is: 'tape', then: Joi.object({ kind: Joi.valid('tape').required(), ...stocked, id: text.required(), tape: Joi.valid('selfFusing', 'cloth').required(), widthMm: size, thicknessMm: size }) },
-    { is: 'solder', then: Joi.object({ kind: Joi.valid('solder').required(), ...stocked, id: text.required(), alloy: Joi.valid('tinLead', 'leadFree').required(), core: Joi.valid('rosin', 'acid').required() }) },
-    { is: 'piercingTap', then: Joi.object({ kind: Joi.valid('piercingTap').required(), ...stocked, id: text.required(), range: rangeSchema.required(), lengthMm: size, thickMm: size }) },
-  ],
-  otherwise: butt,
-});
-
-const toolSchema = Joi.object({ id: text.required(), name: text.required(), tasks: list(Joi.valid(...TOOL_TASKS)).min(1).required(), range: rangeSchema, ratchet: Joi.boolean().required(), calibratedUntil: date });
-const stockSchema = Joi.object({ id: text.required(), wire: wireSchema.required(), lengthMm: lengthMm.required() });
-
-/** A shelf in full: parts with their figures and quantities, tools, wire on hand. */
-export const catalogueSchema = Joi.object({
-  id: text.default('shelf'), version: Joi.number().integer().min(1).default(1), name: text.default('Shelf'),
-  parts: list(partSchema).required(), tools: list(toolSchema).required(), wires: list(stockSchema).default([]),
 });
 
 export const readingValueSchema = Joi.alternatives().conditional('.kind', {

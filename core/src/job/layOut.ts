@@ -16,7 +16,7 @@ export function layOutRuns(job: Job, index: JobIndex, decided: readonly Decided[
     const items = here.flatMap(({ decision, finding }): LayoutItem[] => {
       if (!decision.method) return [];
       const mate = mateOf(finding, job, index);
-      return [{ findingId: finding.id, circuitId: decision.circuitId, joints: decision.method.joints, lost: decision.lost, slackMm: decision.slackMm, pairFindingId: mate?.id }];
+      return [{ findingId: finding.id, circuitId: decision.circuitId, joints: decision.method.joints, lost: decision.lost, slackMm: decision.slackMm, pairFindingId: mate?.id, lead: decision.lead, extraMm: decision.extraMm }];
     });
     const keep = keepOuts(run, index.nodes, figures.clearMm);
     const result = stagger({ lengthMm: run.lengthMm, keepOuts: keep, items, pins: job.pins, ...limits });

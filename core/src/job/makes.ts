@@ -1,10 +1,10 @@
-import type { CoverPlan, FindingPlan, Plan, SplicePlan } from './types.ts';
+import type { CavityPlan, CoverPlan, FindingPlan, Plan, SplicePlan } from './types.ts';
 
-/** A splice or a cover: whatever is made at the bench and proved. */
-export type Make = SplicePlan | CoverPlan;
+/** A splice, a cover or work at a cavity: whatever is made at the bench and proved. */
+export type Make = SplicePlan | CoverPlan | CavityPlan;
 
-/** What a finding's plan makes: its splices, or its cover. */
-export const makesOf = (finding: FindingPlan): Make[] => [...finding.splices, ...(finding.cover ? [finding.cover] : [])];
+/** What a finding's plan makes: its splices, its cover, its work at a cavity. */
+export const makesOf = (finding: FindingPlan): Make[] => [...finding.splices, ...(finding.cover ? [finding.cover] : []), ...(finding.cavity ? [finding.cavity] : [])];
 
 /** Everything that a job makes, in the order of its findings. */
 export const allMakes = (plan: Plan): Make[] => plan.findings.flatMap(makesOf);

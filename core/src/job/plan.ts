@@ -1,4 +1,4 @@
-import { cautionsFor, gateState } from '../approach/index.ts';
+import { cautionsFor, gateState, type Way } from '../approach/index.ts';
 import type { Catalogue } from '../catalogue/index.ts';
 import { kitFor, type KitNeed } from '../kit/index.ts';
 import type { PlacedItem } from '../layout/index.ts';
@@ -8,6 +8,7 @@ import { reachCostMm } from '../sizing/index.ts';
 import { roundTo } from '../units/index.ts';
 import { decideAll, indexJob, type JobIndex } from './decideAll.ts';
 import { layOutRuns } from './layOut.ts';
+import { cavityPlan } from './cavityPlan.ts';
 import { coverPlan, splicePlan } from './splicePlan.ts';
 import type { Decided, FindingPlan, Job, Plan, PlanTotals, RunPlan } from './types.ts';
 import { headline } from './words.ts';
@@ -35,7 +36,7 @@ function findingPlan(decided: Decided, item: PlacedItem | undefined, job: Job, i
     warnings: decision.warnings,
     ranked: decision.ranked,
     covers: decision.covers,
-    chosen: decision.cover?.coverId ?? method?.methodId,
+    chosen: decision.cover?.coverId ?? method?.methodId ?? (decision.ways.some((way) => way.way === decision.approach) ? (decision.approach as Way) : undefined),
     chosenBy: decision.chosenBy,
     lost: decision.lost,
     slackMm: decision.slackMm,
@@ -45,23 +46,32 @@ function findingPlan(decided: Decided, item: PlacedItem | undefined, job: Job, i
     insert: item?.insertMm !== undefined && decision.insertWire ? { lengthMm: item.insertMm, wire: decision.insertWire } : undefined,
     splices: method && item ? item.splices.map((splice) => splicePlan(decided, method, item, splice, around)) : [],
     cover: coverPlan(decided, around),
+    cavity: cavityPlan(decided, around, item),
+    ways: decision.ways,
+    isLead: decision.lead !== undefined,
     electrical: decision.electrical,
   };
 }
 
 function needsOf(plan: FindingPlan, numberOf: (circuitId: string) => string): KitNeed[] {
   const method = plan.ranked.find((ranked) => ranked.methodId === plan.chosen);
+  const ofPigtail = plan.approach === 'pigtail';
   const joints = plan.splices.map(({ id, side, joint }): KitNeed => {
     const { seal } = joint;
     const sleeves = seal.kind === 'sleeve' ? [{ partId: seal.partId, cutMm: seal.cutMm }, ...(seal.buildUp ? [{ partId: seal.buildUp.partId, cutMm: seal.buildUp.cutMm }] : [])] : [];
-    const insert = plan.insert && side === 'left' ? plan.insert : undefined;
+    const insert = plan.insert && !ofPigtail && (side === 'left' || plan.isLead) ? plan.insert : undefined;
     return {
       spliceId: id, partIds: joint.usesPartIds, sleeveCuts: sleeves, toolNames: method?.toolNames ?? [],
       tapeMm: seal.kind === 'wrap' ? [{ partId: seal.partId, lengthMm: seal.lengthMm }] : [],
       wire: insert && { circuitNumber: numberOf(plan.circuitId), spec: insert.wire.wire, lengthMm: insert.lengthMm, stockId: insert.wire.stockId, tag: insert.wire.colourDiffers },
     };
   });
-  const { cover } = plan;
+  const { cover, cavity } = plan;
+  if (cavity) {
+    joints.push({
+      spliceId: cavity.id, partIds: cavity.work.partIds, sharedPartIds: cavity.work.sharedPartIds.map((partId) => ({ partId, per: cavity.work.at.nodeId })), sleeveCuts: [], tapeMm: [], toolNames: cavity.work.toolNames,
+    });
+  }
   const ranked = plan.covers.find((one) => one.coverId === cover?.coverId);
   const partId = ranked?.partId;
   if (!cover || partId === undefined) return joints;

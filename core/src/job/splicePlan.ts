@@ -3,7 +3,7 @@ import type { Decision } from '../approach/index.ts';
 import type { Catalogue } from '../catalogue/index.ts';
 import type { HarnessNode, Run } from '../harness/index.ts';
 import type { PlacedItem, PlacedSplice } from '../layout/index.ts';
-import type { RankedMethod } from '../method/index.ts';
+import { methodById, type RankedMethod } from '../method/index.ts';
 import type { Practice } from '../practice/index.ts';
 import { checksFor, pullMinimumN, resistanceLimits, tugTargetN } from '../prove/index.ts';
 import { redoLossPerSideMm, reachCostMm } from '../sizing/index.ts';
@@ -57,6 +57,7 @@ export function splicePlan(decided: Decided, method: RankedMethod, item: PlacedI
   const solder = around.catalogue.parts.find((part) => part.id === joint.partId);
   const parked = parkSide(splice, item, method, decision, around.practice);
   const insert = decision.insertWire;
+  const between = decision.lead ? 'the new lead' : 'the insert';
   const tugN = tugTargetN(areaMm2(thinnest.size));
   return {
     id: splice.id, findingId: splice.findingId, circuitId: circuit.id, runId: decision.runId, side: splice.side, make,
@@ -66,9 +67,10 @@ export function splicePlan(decided: Decided, method: RankedMethod, item: PlacedI
     redoLossMm: { bare: loss(false), shrunk: loss(true) },
     redosLeft: splice.side === 'only' ? Math.max(0, Math.floor((spare + 1e-9) / (2 * loss(true)))) : undefined,
     steps: stepsFor({
-      spliceId: splice.id, side: splice.side, make, family: method.family, joint,
-      leftName: splice.side === 'right' ? 'the insert' : `the ${nodeName(around.run.fromNodeId, around)}`,
-      rightName: splice.side === 'left' ? 'the insert' : `the ${nodeName(around.run.toNodeId, around)}`,
+      spliceId: splice.id, side: splice.side, make, family: method.family, whole: method.family === 'tap' || methodById(joint.methodId).window === true, joint,
+      isLead: decision.lead !== undefined,
+      leftName: splice.side === 'right' ? between : `the ${nodeName(around.run.fromNodeId, around)}`,
+      rightName: splice.side === 'left' ? between : `the ${nodeName(around.run.toNodeId, around)}`,
       fromName: nodeName(around.run.fromNodeId, around), cutLeftMm: item.x1Mm, cutRightMm: item.x2Mm, insertMm: item.insertMm,
       insertWords: insert && `${sizeInWords(insert.wire.size)}, ${colourInWords(insert.wire.colour)}${insert.colourDiffers ? `: another colour, tag both ends ${circuit.number}` : ''}.`,
       parkSide: parked, parkAtMm: method.family === 'soldered' ? around.practice.figures.parkFromSolderMm : around.practice.figures.parkFromCrimpMm,

@@ -1,4 +1,4 @@
-import type { Approach, Caution, Choice, CoverId, Decision, Electrical, Gate, GateState, RankedCover, Redo } from '../approach/index.ts';
+import type { Approach, CavityWork, Caution, Choice, CoverId, Decision, Electrical, Gate, GateState, RankedCover, RankedWay, Redo, Way } from '../approach/index.ts';
 import type { BenchStep } from '../bench/index.ts';
 import type { Finding, Stretch } from '../damage/index.ts';
 import type { MappingCard } from '../mapping/index.ts';
@@ -77,6 +77,18 @@ export interface CoverPlan {
   readonly checks: readonly Check[];
 }
 
+/** Work at a cavity as it is to be done. */
+export interface CavityPlan {
+  readonly id: string;
+  readonly findingId: string;
+  readonly name: string;
+  readonly work: CavityWork;
+  readonly atMm: number;
+  readonly make: number;
+  readonly steps: readonly BenchStep[];
+  readonly checks: readonly Check[];
+}
+
 export interface InsertPlan {
   readonly lengthMm: number;
   readonly wire: InsertWireChoice;
@@ -94,7 +106,7 @@ export interface FindingPlan {
   readonly warnings: readonly string[];
   readonly ranked: readonly RankedMethod[];
   readonly covers: readonly RankedCover[];
-  readonly chosen?: MethodId | CoverId | undefined;
+  readonly chosen?: MethodId | CoverId | Way | undefined;
   readonly chosenBy?: Choice | undefined;
   readonly lost: Stretch;
   readonly slackMm: number;
@@ -106,6 +118,10 @@ export interface FindingPlan {
   readonly insert?: InsertPlan | undefined;
   readonly splices: readonly SplicePlan[];
   readonly cover?: CoverPlan | undefined;
+  readonly cavity?: CavityPlan | undefined;
+  readonly ways: readonly RankedWay[];
+  /** The inserted wire is a new lead from a connector. */
+  readonly isLead: boolean;
   readonly electrical: Electrical;
 }
 

@@ -9,6 +9,8 @@ export interface KitNeed {
   readonly sleeveCuts: readonly { readonly partId: string; readonly cutMm: number }[];
   readonly tapeMm: readonly { readonly partId: string; readonly lengthMm: number }[];
   readonly toolNames: readonly string[];
+  /** Parts of which one serves all needs that name the same thing, as a housing does for its connector. */
+  readonly sharedPartIds?: readonly { readonly partId: string; readonly per: string }[] | undefined;
   readonly wire?: { readonly circuitNumber: string; readonly spec: WireSpec; readonly lengthMm: number; readonly stockId?: string | undefined; readonly tag: boolean } | undefined;
 }
 
@@ -60,6 +62,10 @@ export function kitFor(needs: readonly KitNeed[], catalogue: Catalogue): Kit {
   const pieces = new Map<string, number>();
   const cuts = new Map<string, number[]>();
   const tapes = new Map<string, number>();
+  for (const id of new Set(needs.flatMap((need) => (need.sharedPartIds ?? []).map(({ partId, per }) => `${per}\n${partId}`)))) {
+    const partId = id.slice(id.indexOf('\n') + 1);
+    pieces.set(partId, (pieces.get(partId) ?? 0) + 1);
+  }
   for (const need of needs) {
     const bulk = new Set([...need.sleeveCuts, ...need.tapeMm].map((one) => one.partId));
     for (const id of need.partIds) if (!bulk.has(id) && known.get(id)?.kind !== 'solder') pieces.set(id, (pieces.get(id) ?? 0) + 1);

@@ -1,7 +1,7 @@
 import type { KeepOut } from '../harness/index.ts';
 import type { SizedJoint } from '../method/index.ts';
 import {
-  centreWindowOfOne, centreWindowsOfTwo, faceFromCentre, insertLengthMm, legalCentres, nearestLegal, type Window,
+  centreWindowOfLead, centreWindowOfOne, centreWindowsOfTwo, faceFromCentre, insertLengthMm, leadLengthMm, legalCentres, nearestLegal, type Window,
 } from '../sizing/index.ts';
 import { nearestClear, noBodies, sorted, type Sorted } from './clear.ts';
 import { spliceId, type LayoutItem, type PlacedItem, type PlacedSplice, type RunToLayOut, type SpliceSide } from './types.ts';
@@ -82,6 +82,11 @@ function place(wish: Wish, plots: readonly Plot[], placed: Sorted, own: readonly
 function wishes(item: LayoutItem): { readonly side: SpliceSide; readonly wish: Wish }[] {
   const [first, second] = item.joints;
   if (!first) return [];
+  if (item.lead) {
+    const { atStart, mostMm } = item.lead;
+    const window = centreWindowOfLead(item.lost, atStart, first.reach, mostMm);
+    return [{ side: atStart ? 'right' : 'left', wish: { window, joint: first, atMm: atStart ? window.fromMm : window.toMm } }];
+  }
   if (!second) {
     const window = centreWindowOfOne(item.lost, item.slackMm, first.reach);
     return [{ side: 'only', wish: { window, joint: first, atMm: (item.lost.fromMm + item.lost.toMm) / 2 } }];
@@ -100,12 +105,18 @@ function asItem(item: LayoutItem, places: ReadonlyMap<SpliceSide, { readonly cen
   });
   const [first, second] = splices;
   if (!first) return { findingId: item.findingId, splices, x1Mm: item.lost.fromMm, x2Mm: item.lost.toMm };
+  if (item.lead) {
+    const { atStart, terminalTakesMm } = item.lead;
+    const faceMm = faceFromCentre(first.centreMm, atStart ? 'right' : 'left', first.joint.reach);
+    const [x1Mm, x2Mm] = atStart ? [item.lost.fromMm, faceMm] : [faceMm, item.lost.toMm];
+    return { findingId: item.findingId, splices, x1Mm, x2Mm, insertMm: leadLengthMm(x2Mm - x1Mm, first.joint.reach, terminalTakesMm) + (item.extraMm ?? 0) };
+  }
   if (!second) {
     return { findingId: item.findingId, splices, x1Mm: Math.min(item.lost.fromMm, first.centreMm), x2Mm: Math.max(item.lost.toMm, first.centreMm) };
   }
   const x1Mm = faceFromCentre(first.centreMm, 'left', first.joint.reach);
   const x2Mm = faceFromCentre(second.centreMm, 'right', second.joint.reach);
-  return { findingId: item.findingId, splices, x1Mm, x2Mm, insertMm: insertLengthMm(x1Mm, x2Mm, first.joint.reach, second.joint.reach) };
+  return { findingId: item.findingId, splices, x1Mm, x2Mm, insertMm: insertLengthMm(x1Mm, x2Mm, first.joint.reach, second.joint.reach) + (item.extraMm ?? 0) };
 }
 
 /** Centres for both wires of a pair, shifted alike on both sides so that the two inserts are equally long. */

@@ -1,6 +1,6 @@
 import type { Stretch } from '../damage/index.ts';
 import type { KeepOut } from '../harness/index.ts';
-import type { SizedJoint } from '../method/index.ts';
+import type { LeadSite, SizedJoint } from '../method/index.ts';
 
 export type SpliceSide = 'only' | 'left' | 'right';
 
@@ -22,6 +22,10 @@ export interface LayoutItem {
   readonly lost: Stretch;
   readonly slackMm: number;
   readonly pairFindingId?: string | undefined;
+  /** A new lead from a connector with one splice, and what its terminal takes, mm. */
+  readonly lead?: (LeadSite & { readonly terminalTakesMm: number }) | undefined;
+  /** Wire that the insert gets on top, for a lead that is too short, mm. */
+  readonly extraMm?: number | undefined;
 }
 
 export interface RunToLayOut {

@@ -1,26 +1,28 @@
-import { GENERIC_PARTS, type Catalogue, type Part, type Tool, type ToolTask } from '../catalogue/index.ts';
+import { GENERIC_PARTS, isPerJoint, type Catalogue, type Part, type Tool, type ToolTask } from '../catalogue/index.ts';
 import type { Practice } from '../practice/index.ts';
 import {
-  centreWindowOfOne, centreWindowsOfTwo, holds, legalCentres, splicesFromSlack, sumAreaMm2, type JointWires,
+  centreWindowOfLead, centreWindowOfOne, centreWindowsOfTwo, holds, legalCentres, splicesFromSlack, sumAreaMm2, type JointWires,
 } from '../sizing/index.ts';
 import { figure } from '../units/index.ts';
 import { wireFacts, type WireFacts } from '../wire/index.ts';
 import { METHODS } from './kinds/index.ts';
 import { PLACE_RULES, PRACTICE_RULES } from './rules/place.ts';
-import { PREFERENCES } from './rules/preference.ts';
+import { CARE_RULES } from './rules/care.ts';
+import { orderOf, PREFERENCES } from './rules/preference.ts';
 import { SHELF_RULES } from './rules/shelf.ts';
 import type { Method, MethodCase, MethodStatus, RankedMethod, Rule, RuleHit, Site, SizedJoint, Sizing } from './types.ts';
 
 /** Every rule that bars, warns or requires, in the order in which they are shown. */
-export const RULES: readonly Rule[] = [...PLACE_RULES, ...PRACTICE_RULES, ...SHELF_RULES];
+export const RULES: readonly Rule[] = [...PLACE_RULES, ...PRACTICE_RULES, ...SHELF_RULES, ...CARE_RULES];
 
 /** The joints of a repair with one splice, or with an insert between two. */
 function jointsWanted(site: Site, splices: 1 | 2): JointWires[] {
   const own = wireFacts(site.wire);
   const far = wireFacts(site.farWire);
   const branches = site.branchWires.map(wireFacts);
-  if (splices === 1) return [{ left: [own], right: [far, ...branches] }];
   const insert = wireFacts(site.insertWire);
+  if (site.lead) return site.lead.atStart ? [{ left: [insert], right: [far] }] : [{ left: [own], right: [insert] }];
+  if (splices === 1) return [{ left: [own], right: [far, ...branches] }];
   return [{ left: [own], right: [insert] }, { left: [insert], right: [far, ...branches] }];
 }
 
@@ -32,18 +34,16 @@ interface Sized {
 }
 
 /** Sizes every joint from one set of parts; the first failure speaks for all. */
-function sizeAll(method: Method, wanted: readonly JointWires[], duty: Site['duty'], parts: readonly Part[], practice: Practice): Sized | Failure {
+function sizeAll(method: Method, wanted: readonly JointWires[], site: Pick<Site, 'duty' | 'freedEndMm'>, parts: readonly Part[], practice: Practice): Sized | Failure {
   const joints: SizedJoint[] = [];
+  const amongUnlike = wanted.length > 1 && wanted.some(({ left, right }) => Math.abs(sumAreaMm2(left) - sumAreaMm2(right)) > 1e-9);
   for (const wires of wanted) {
-    const sized = method.size({ wires, duty, parts, practice });
+    const sized = method.size({ wires, duty: site.duty, parts, practice, amongUnlike, freedEndMm: method.window ? site.freedEndMm : undefined });
     if (!sized.ok) return sized;
     joints.push(sized.joint);
   }
   return { joints, parts };
 }
-
-/** Parts of which a joint takes one each; of the others one stick, roll or reel does for many. */
-const PER_JOINT: ReadonlySet<Part['kind']> = new Set(['sealedButt', 'plainButt', 'clip', 'piercingTap']);
 
 /**
  * A catalogue under a practice, made ready once for a whole plan: what is there for one splice and for two, and the joints sized so
@@ -58,7 +58,7 @@ export interface ReadyShelf {
 
 /** Makes a catalogue ready for one plan. */
 export function readyShelf(catalogue: Catalogue, practice: Practice): ReadyShelf {
-  const stocked = (splices: number): Part[] => catalogue.parts.filter((part) => part.quantity >= (PER_JOINT.has(part.kind) ? splices : 1));
+  const stocked = (splices: number): Part[] => catalogue.parts.filter((part) => part.quantity >= (isPerJoint(part) ? splices : 1));
   return { catalogue, practice, stockedFor: { 1: stocked(1), 2: stocked(2) }, sized: new Map() };
 }
 
@@ -69,13 +69,13 @@ const jointsKey = (joints: readonly JointWires[]): string => joints.map((joint) 
 const FIXED: ReadonlySet<Failure['lacks']> = new Set(['wires', 'duty']);
 
 /** First from what is on the shelf, then from what is listed, then from what exists; so a missing part can be named. */
-function sizeFromShelf(method: Method, joints: readonly JointWires[], duty: Site['duty'], splices: 1 | 2, shelf: ReadyShelf): Sized | Failure {
-  const key = `${method.id} ${duty} ${splices} ${jointsKey(joints)}`;
+function sizeFromShelf(method: Method, joints: readonly JointWires[], site: Site, splices: 1 | 2, shelf: ReadyShelf): Sized | Failure {
+  const key = `${method.id} ${site.duty} ${splices} ${method.window ? (site.freedEndMm ?? '') : ''} ${jointsKey(joints)}`;
   const known = shelf.sized.get(key);
   if (known) return known;
   let outcome: Sized | Failure = { ok: false, lacks: 'barrel', because: 'Nothing is listed.' };
   for (const parts of [shelf.stockedFor[splices], shelf.catalogue.parts, GENERIC_PARTS]) {
-    outcome = sizeAll(method, joints, duty, parts, shelf.practice);
+    outcome = sizeAll(method, joints, site, parts, shelf.practice);
     if ('joints' in outcome || FIXED.has(outcome.lacks)) break;
   }
   shelf.sized.set(key, outcome);
@@ -90,7 +90,7 @@ function missingParts(joints: readonly SizedJoint[], catalogue: Catalogue, parts
   return [...uses].flatMap(([id, count]) => {
     const listed = catalogue.parts.find((part) => part.id === id);
     const part = listed ?? parts.find((other) => other.id === id);
-    return (listed?.quantity ?? 0) >= (part && !PER_JOINT.has(part.kind) ? 1 : count) ? [] : [part?.name ?? id];
+    return (listed?.quantity ?? 0) >= (part && !isPerJoint(part) ? 1 : count) ? [] : [part?.name ?? id];
   });
 }
 
@@ -118,7 +118,7 @@ function hasRoom(site: Site, joints: readonly SizedJoint[]): boolean {
   const [first, second] = joints;
   if (!first) return false;
   if (!second) {
-    const window = centreWindowOfOne(site.lost, site.slackMm, first.reach);
+    const window = site.lead ? centreWindowOfLead(site.lost, site.lead.atStart, first.reach, site.lead.mostMm) : centreWindowOfOne(site.lost, site.slackMm, first.reach);
     return legalCentres(window, first.bodyLengthMm, site.keepOuts).length > 0;
   }
   const windows = centreWindowsOfTwo(site.lost, first.reach, second.reach);
@@ -143,7 +143,7 @@ function caseOf(method: Method, site: Site, shelf: ReadyShelf, wantedFor: (splic
   const { catalogue, practice } = shelf;
   const build = (splices: 1 | 2): { where: MethodCase; barred: RuleHit[] } => {
     const wanted = wantedFor(splices);
-    const sized = sizeFromShelf(method, wanted, site.duty, splices, shelf);
+    const sized = sizeFromShelf(method, wanted, site, splices, shelf);
     const { tools, missing } = pickTools(method, site, wanted, catalogue);
     const joints = 'joints' in sized ? sized.joints : [];
     const where: MethodCase = {
@@ -157,11 +157,12 @@ function caseOf(method: Method, site: Site, shelf: ReadyShelf, wantedFor: (splic
     if (!hasRoom(site, joints)) return { where, barred: [{ ...NO_ROOM, because: noRoomSentence(site, joints) }] };
     return { where, barred: [] };
   };
+  if (site.lead) return build(1);
   if (!site.twoRequired) {
     const one = build(1);
     const reach = one.where.joints[0]?.reach;
     const reaches = reach !== undefined && splicesFromSlack(site.lost.toMm - site.lost.fromMm, site.slackMm, reach) === 1;
-    if (!reach || method.family === 'tap' || (reaches && one.barred.length === 0)) return one;
+    if (!reach || method.family === 'tap' || method.window || (reaches && one.barred.length === 0)) return one;
   }
   return build(2);
 }
@@ -169,8 +170,12 @@ function caseOf(method: Method, site: Site, shelf: ReadyShelf, wantedFor: (splic
 /** Refused methods stand in the plain order of methods: what they would have been good at no longer counts. */
 const compareRefused = (a: MethodCase, b: MethodCase): number => a.method.order.damp - b.method.order.damp;
 
+/** Rules that the shop has switched off say nothing; a refusal that no practice may lift cannot be switched off. */
+export const isSwitchable = (rule: Pick<Rule, 'overridable' | 'verdict'>): boolean => rule.overridable && rule.verdict !== 'shelf';
+
 function comparePreference(a: MethodCase, b: MethodCase): number {
   for (const preference of PREFERENCES) {
+    if (a.practice.off.includes(preference.id)) continue;
     const difference = preference.penalty(a) - preference.penalty(b);
     if (Math.abs(difference) > 1e-9) return difference;
   }
@@ -181,7 +186,7 @@ const lower = (text: string): string => `${text.charAt(0).toLowerCase()}${text.s
 
 /** The preference that decided between two, told from the better one's side or from the other's. */
 const decider = (better: MethodCase, worse: MethodCase, isBest: boolean): RuleHit | undefined => {
-  const rule = PREFERENCES.find((preference) => Math.abs(preference.penalty(better) - preference.penalty(worse)) > 1e-9);
+  const rule = PREFERENCES.find((preference) => !better.practice.off.includes(preference.id) && Math.abs(preference.penalty(better) - preference.penalty(worse)) > 1e-9);
   return rule && { ruleId: rule.id, verdict: 'prefer', because: isBest ? rule.because(better, worse) : (rule.against?.(better, worse) ?? `After ${lower(better.method.name)}: ${lower(rule.because(better, worse))}`), source: rule.source, overridable: true };
 };
 
@@ -197,20 +202,26 @@ const STATUS_ORDER: Record<MethodStatus, number> = { allowed: 0, shelf: 1, refus
  */
 export function rankMethods(site: Site, shelf: ReadyShelf): RankedMethod[] {
   const wanted = { 1: jointsWanted(site, 1), 2: jointsWanted(site, 2) };
-  const cases = METHODS.map((method) => {
+  const { practice } = shelf;
+  const rules = practice.off.length === 0 ? RULES : RULES.filter((rule) => !(isSwitchable(rule) && practice.off.includes(rule.id)));
+  const judged = METHODS.map((method) => {
     const { where, barred } = caseOf(method, site, shelf, (splices) => wanted[splices]);
-    const spoken = RULES.flatMap((rule): RuleHit[] => {
+    const spoken = rules.flatMap((rule): RuleHit[] => {
       const because = rule.speaks(where);
       if (because === undefined) return [];
       return [{ ruleId: rule.id, verdict: rule.verdict, because, source: rule.source, overridable: rule.overridable, allowedIf: rule.allowedIf }];
     });
     const hits = [...barred, ...spoken];
     return { where, hits, status: statusOf(hits) };
-  }).sort((a, b) => STATUS_ORDER[a.status] - STATUS_ORDER[b.status] || (a.status === 'refused' ? compareRefused(a.where, b.where) : comparePreference(a.where, b.where)));
+  });
+  const firstSoldered = judged.filter(({ where, status }) => where.method.family === 'soldered' && status === 'allowed').sort((a, b) => orderOf(a.where) - orderOf(b.where))[0];
+  const cases = judged.map((one) => (one === firstSoldered ? { ...one, where: { ...one.where, firstOfSoldered: true } } : one)).sort((a, b) => STATUS_ORDER[a.status] - STATUS_ORDER[b.status] || (a.status === 'refused' ? compareRefused(a.where, b.where) : comparePreference(a.where, b.where)));
 
   const [best, second] = cases;
+  // What the best is told apart from: the first allowed one that is made another way, which says more than its own like.
+  const unlike = cases.find(({ where, status }, index) => index > 0 && status === 'allowed' && (where.method.family === 'closedBarrel' || where.method.family === 'openClip') && where.method.family !== best?.where.method.family);
   return cases.map(({ where, hits, status }, index) => {
-    const rival = index === 0 ? second : best;
+    const rival = index === 0 ? (unlike ?? second) : best;
     const decided =
       status !== 'allowed' || !best || !rival || rival.status !== 'allowed'
         ? undefined

@@ -49,7 +49,7 @@ describe('refusals, in every practice', () => {
   });
   it('dry and too hot for every sleeve: a plain barrel or clip under self-fusing tape stands it', () => {
     const plan = onlyFinding(PARTED, { zone: { ...still, ambientC: 140 }, circuits: [{ kind: 'signal', wire: wire(1.5, { jacket: { material: 'ptfe', wall: 'thin' } }) }] });
-    expect(plan.ranked.filter((one) => one.status === 'allowed').map((one) => one.methodId)).toEqual(['clipWrap', 'plainWrap']);
+    expect(plan.ranked.filter((one) => one.status === 'allowed').map((one) => one.methodId)).toEqual(['clipWrap', 'plainWrap', 'multiClipWrap']);
   });
   it('no part holds 10 mm²: refused with the figures', () => expect(hitsOf('sealedButt', { circuits: [{ wire: wire(10) }] })[0]).toMatchObject({ ruleId: 'size.noPartHolds', because: expect.stringContaining('10 mm²') }));
   it('a tap may serve as a dated temporary in a dry run', () => {
@@ -82,7 +82,7 @@ describe('practices', () => {
 describe('order among the allowed', () => {
   it('wet and shaking: sealed butt, clip + sleeve, plain barrel + sleeve', () => {
     const plan = onlyFinding(PARTED, { zone: WET_SHAKING });
-    expect(plan.ranked.filter((one) => one.status === 'allowed').map((one) => one.methodId)).toEqual(['sealedButt', 'clipSleeve', 'plainSleeve']);
+    expect(plan.ranked.filter((one) => one.status === 'allowed').map((one) => one.methodId)).toEqual(['sealedButt', 'clipSleeve', 'plainSleeve', 'multiClipSleeve']);
     expect(plan.ranked[0]?.because).toContain('seal is built in');
   });
   it('dry with a tight conduit: the clip goes first, and says by how much it is tight', () => {
@@ -108,8 +108,8 @@ describe('order among the allowed', () => {
   });
   it('an unstocked part is not a refusal: it can be ordered, and stands before what the rules refuse', () => {
     const plan = onlyFinding(PARTED, { zone: WET_SHAKING, catalogue: shelfWithout('sealedButt-middle') });
-    expect(plan.ranked.map((one) => one.status)).toEqual(['allowed', 'allowed', 'shelf', 'refused', 'refused', 'refused', 'refused']);
-    expect(plan.ranked[2]?.because).toBe('Not on the shelf: Sealed butt, middle. It can be ordered.');
+    expect(plan.ranked.map((one) => one.status)).toEqual(['allowed', 'allowed', 'allowed', 'shelf', ...METHODS.slice(4).map(() => 'refused')]);
+    expect(plan.ranked[3]?.because).toBe('Not on the shelf: Sealed butt, middle. It can be ordered.');
   });
   it('two splices want two butts on the shelf', () => {
     const one: Catalogue = { ...FULL_SHELF, parts: FULL_SHELF.parts.map((part) => (part.id === 'sealedButt-middle' ? { ...part, quantity: 1 } : part)) };
@@ -122,9 +122,12 @@ describe('order among the allowed', () => {
 });
 
 it('where nothing is allowed the refused stand in the plain order of methods, the tap last', () => {
-  const plan = onlyFinding({ kind: 'parted', fromMm: 20, toMm: 26, slackMm: 0 });
+  const plan = onlyFinding({ kind: 'parted', fromMm: 20, toMm: 26, slackMm: 0 }, { lengthMm: 70 });
   expect(plan.approach).toBe('byHand');
-  expect(plan.ranked.map((one) => one.methodId)).toEqual(['sealedButt', 'clipSleeve', 'plainSleeve', 'wrappedSolder', 'clipWrap', 'plainWrap', 'piercingTap']);
+  expect(plan.ranked.map((one) => one.methodId)).toEqual([
+    'sealedButt', 'clipSleeve', 'plainSleeve', 'multiClipSleeve', 'stepDown', 'windowClipSleeve', 'windowClipWrap', 'wrappedSolder', 'interlacedSolder', 'lapSolder',
+    'windowSolderSleeve', 'windowSolderWrap', 'solderSleeve', 'clipWrap', 'plainWrap', 'multiClipWrap', 'cap', 'piercingTap',
+  ]);
 });
 
 describe('warnings', () => {

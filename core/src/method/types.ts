@@ -5,13 +5,16 @@ import type { Practice } from '../practice/index.ts';
 import type { JointWires, Reach } from '../sizing/index.ts';
 import type { WireSpec } from '../wire/index.ts';
 
-export const METHOD_IDS = ['sealedButt', 'clipSleeve', 'plainSleeve', 'wrappedSolder', 'clipWrap', 'plainWrap', 'piercingTap'] as const;
+export const METHOD_IDS = [
+  'sealedButt', 'stepDown', 'clipSleeve', 'multiClipSleeve', 'plainSleeve', 'wrappedSolder', 'interlacedSolder', 'lapSolder', 'solderSleeve',
+  'windowClipSleeve', 'windowClipWrap', 'windowSolderSleeve', 'windowSolderWrap', 'clipWrap', 'multiClipWrap', 'plainWrap', 'cap', 'piercingTap',
+] as const;
 export type MethodId = (typeof METHOD_IDS)[number];
 
 /** How the joint is made; steps and checks follow from it. */
-export type MethodFamily = 'closedBarrel' | 'openClip' | 'soldered' | 'tap';
+export type MethodFamily = 'closedBarrel' | 'closedEnd' | 'openClip' | 'soldered' | 'tap';
 /** What heat the method brings to the place. */
-export type Heat = 'none' | 'hotAir' | 'ironAndHotAir';
+export type Heat = 'none' | 'hotAir' | 'iron' | 'ironAndHotAir';
 
 /** How one end of a joint is prepared. */
 export interface EndPrep {
@@ -34,6 +37,10 @@ export interface SizedJoint {
   readonly partId: string;
   readonly partName: string;
   readonly fitsWords: string;
+  /** Upper limit of what holds the copper, mm². */
+  readonly upperLimitMm2: number;
+  /** How the wires lie in it, where that is not one from each side. */
+  readonly sides?: string | undefined;
   readonly reach: Reach;
   readonly left: EndPrep;
   readonly right: EndPrep;
@@ -61,6 +68,10 @@ export interface SizingRequest {
   readonly duty: 'join' | 'add';
   readonly parts: readonly Part[];
   readonly practice: Practice;
+  /** One of several joints of a repair, some of which are between unlike sizes. */
+  readonly amongUnlike?: boolean | undefined;
+  /** Largest thing on the freed end that a sleeve has to pass where no wire is cut, mm. */
+  readonly freedEndMm?: number | undefined;
 }
 
 /** A way of joining wires. Adding one is adding a file with one of these and naming it in the list. */
@@ -68,6 +79,8 @@ export interface Method {
   readonly id: MethodId;
   readonly name: string;
   readonly family: MethodFamily;
+  /** Made on a bared window of a main wire that stays whole. */
+  readonly window?: boolean | undefined;
   readonly heat: Heat;
   readonly seal: Seal['kind'];
   /** Place in the order of preference, lower first, in damp or wet runs and in dry ones. */
@@ -79,6 +92,12 @@ export interface Method {
   readonly size: (request: SizingRequest) => Sizing;
 }
 
+/** A lead that starts at a connector: at the run's start or its end; a pigtail's is only so long. */
+export interface LeadSite {
+  readonly atStart: boolean;
+  readonly mostMm?: number | undefined;
+}
+
 /** The place and the wire that a method is chosen for. */
 export interface Site {
   readonly circuitNumber: string;
@@ -88,6 +107,8 @@ export interface Site {
   readonly farWire: WireSpec;
   readonly branchWires: readonly WireSpec[];
   readonly insertWire: WireSpec;
+  /** Sizes of its series by which the insert is larger than the wire it replaces. */
+  readonly insertStepsUp: number;
   readonly zone: Zone;
   /** Name of a stretch of the run that bends in use; absent when none does. */
   readonly flexing?: string | undefined;
@@ -107,6 +128,12 @@ export interface Site {
   readonly temporaryUntil?: string | undefined;
   /** Day against which calibration is read; unknown means calibration dates are taken as they stand. */
   readonly asOf?: string | undefined;
+  /** The main wire must stay whole where a circuit is added. */
+  readonly mainUncut?: boolean | undefined;
+  /** Largest thing on an end that can be freed, mm; absent when none can. */
+  readonly freedEndMm?: number | undefined;
+  /** A new lead from a connector with one splice: which end of the run it starts at, and how long it may be, mm. */
+  readonly lead?: LeadSite | undefined;
   /** Two splices whatever the slack: the pair's other wire needs them. */
   readonly twoRequired: boolean;
 }
@@ -122,6 +149,8 @@ export interface MethodCase {
   readonly tools: readonly Tool[];
   readonly missingTasks: readonly ToolTask[];
   readonly missingParts: readonly string[];
+  /** The best of the soldered that are allowed here; told once all are known. */
+  readonly firstOfSoldered?: boolean | undefined;
 }
 
 /** `refuse` and `shelf` bar a method: by the rules, or only because something is not there. `require` names what must be done, `warn` what to watch. */

@@ -26,6 +26,8 @@ export interface PracticeFigures {
   readonly coverTwiceWithinMm: number;
   /** Most length of a pair that may lie untwisted at a splice. */
   readonly untwistedAtMostMm: number;
+  /** Wire of a lead that lies inside its housing. */
+  readonly insideHousingMm: number;
 }
 
 /** A shop's way of working: one school where practitioners disagree, and its figures. */
@@ -38,6 +40,8 @@ export interface Practice {
   readonly because: string;
   readonly otherSide: string;
   readonly figures: PracticeFigures;
+  /** Ids of the rules that this shop has switched off; what no practice may lift stays whatever stands here. */
+  readonly off: readonly string[];
 }
 
 export const DEFAULT_FIGURES: PracticeFigures = {
@@ -54,10 +58,11 @@ export const DEFAULT_FIGURES: PracticeFigures = {
   coverAtMostMm: 50,
   coverTwiceWithinMm: 100,
   untwistedAtMostMm: 50,
+  insideHousingMm: 15,
 };
 
 const ready = (id: School, name: string, because: string, otherSide: string): Practice => ({
-  id, version: 1, name, school: id, because, otherSide, figures: DEFAULT_FIGURES,
+  id, version: 1, name, school: id, because, otherSide, figures: DEFAULT_FIGURES, off: [],
 });
 
 /** Ours by default. */

@@ -1,12 +1,7 @@
 import { figure } from '../units/index.ts';
-import type { Check, LookAnswer, Provable } from './types.ts';
+import { bad, CUT_OUT, good, look } from './looks.ts';
+import type { Check, Provable } from './types.ts';
 
-const good = (words: string): LookAnswer => ({ value: 'good', words, verdict: 'pass', watch: false, cause: words, next: '' });
-const bad = (verdict: 'rework' | 'scrap', value: string, words: string, cause: string, next: string): LookAnswer => ({ value, words, verdict, watch: false, cause, next });
-
-const look = (id: string, title: string, how: string, answers: readonly LookAnswer[]): Check => ({ id, kind: 'look', title, how, required: true, answers });
-
-const CUT_OUT = 'Cut it out and make it again.';
 
 const BARREL_LOOKS: readonly Check[] = [
   look('barrel.wire', 'Wire in the barrel', 'Look into both ends, a magnifier helps.', [
@@ -36,6 +31,14 @@ const solderLooks = (tinLead: boolean): readonly Check[] => [
     bad('rework', 'blob', 'A blob, or bare copper', 'Too much solder, or the wire was not hot.', 'Heat the wire, draw the surplus off and feed again.'),
     bad('rework', 'grainy', 'Grainy or cracked', 'It moved while it set.', 'Heat it through again and hold it still.'),
     bad('scrap', 'wicked', 'Stiff under the jacket', 'Solder ran under the jacket: it breaks there.', `${CUT_OUT} A heat clamp at the jacket keeps it out.`),
+  ]),
+];
+
+const CAP_LOOKS: readonly Check[] = [
+  look('cap.wires', 'Wires in the cap', 'Tug each wire by itself.', [
+    good('Every wire held, no copper outside the cap'),
+    bad('scrap', 'loose', 'One wire comes loose', 'It stopped short, or the cap is too large.', `${CUT_OUT} Ends level, to the bottom of the cap.`),
+    bad('scrap', 'bare', 'Bare copper below the cap', 'Stripped too long.', `${CUT_OUT} Strip to the cap’s depth.`),
   ]),
 ];
 
@@ -73,10 +76,10 @@ function sealLook(): Check {
 /** The checks that belong to a method and its seal, in the order in which they are made. */
 export function checksFor(subject: Provable): Check[] {
   const looks: Record<Provable['family'], readonly Check[]> = {
-    closedBarrel: BARREL_LOOKS, openClip: CLIP_LOOKS, soldered: solderLooks(subject.tinLead), tap: TAP_LOOKS, cover: COVER_LOOKS,
+    closedBarrel: BARREL_LOOKS, openClip: CLIP_LOOKS, closedEnd: CAP_LOOKS, soldered: solderLooks(subject.tinLead), tap: TAP_LOOKS, cover: COVER_LOOKS,
   };
   const checks: Check[] = [...looks[subject.family]];
-  if (subject.family === 'closedBarrel' || subject.family === 'openClip' || subject.family === 'soldered') {
+  if (subject.family !== 'tap' && subject.family !== 'cover') {
     const targetN = subject.pullMinimumN / 2;
     checks.push({ id: 'tug', kind: 'tug', required: true, title: 'Tug', how: `Pull straight to ${figure(targetN, 0)} N with a gauge and no further: it stays in service.`, targetN, minimumN: subject.pullMinimumN });
   }

@@ -6,3 +6,5 @@ export { judgeCompression } from './compression.ts';
 export { checksFor } from './checks.ts';
 export { rule, standingOf } from './ruling.ts';
 export type { Check, LookAnswer, Provable, Reading, ReadingValue, Ruling, Standing, VerdictWord } from './types.ts';
+export { checksAtCavity } from './cavityChecks.ts';
+export type { ProvableAtCavity } from './cavityChecks.ts';

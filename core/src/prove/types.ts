@@ -57,7 +57,7 @@ export type Standing = 'unproved' | 'passed' | 'failed';
 
 /** What proving looks at: a joint or a cover in its place. */
 export interface Provable {
-  readonly family: 'closedBarrel' | 'openClip' | 'soldered' | 'tap' | 'cover';
+  readonly family: 'closedBarrel' | 'closedEnd' | 'openClip' | 'soldered' | 'tap' | 'cover';
   readonly seal: 'builtIn' | 'sleeve' | 'wrap' | 'none';
   readonly tinLead: boolean;
   readonly pullMinimumN: number;

@@ -13,7 +13,7 @@ export class RecordRefused extends Error {
   }
 }
 
-/** A splice or a cover, as far as a record goes. */
+/** A splice, a cover or work at a cavity, as far as a record goes. */
 export interface Made {
   readonly id: string;
   readonly make: number;
@@ -21,17 +21,24 @@ export interface Made {
   readonly checks: readonly Check[];
   readonly method: string;
   readonly materials: readonly string[];
+  /** Tools of its own; absent where they are the chosen method's. */
+  readonly tools?: readonly string[] | undefined;
 }
 
-/** The splices and the cover of a finding. */
+/** The splices, the cover and the work at a cavity of a finding. */
 export function madeOf(finding: FindingPlan): Made[] {
   const splices = finding.splices.map((splice): Made => {
     const { seal } = splice.joint;
     const cover = seal.kind === 'sleeve' ? [`${seal.name}, cut ${seal.cutMm} mm`] : seal.kind === 'wrap' ? [`${seal.name}, ${figure(seal.lengthMm, 0)} mm`] : [];
-    const insert = finding.insert && splice.side === 'left' ? [`${wireInWords(finding.insert.wire.wire)}, ${colourInWords(finding.insert.wire.wire.colour)}, ${formatMm(finding.insert.lengthMm, 0)}`] : [];
+    const insert = finding.insert && (finding.isLead ? finding.approach !== 'pigtail' : splice.side === 'left') ? [`${wireInWords(finding.insert.wire.wire)}, ${colourInWords(finding.insert.wire.wire.colour)}, ${formatMm(finding.insert.lengthMm, 0)}`] : [];
     return { id: splice.id, make: splice.make, atMm: splice.centreMm, checks: splice.checks, method: splice.methodName, materials: [splice.joint.partName, ...cover, ...insert] };
   });
-  const { cover } = finding;
+  const { cover, cavity } = finding;
+  if (cavity) {
+    const { work } = cavity;
+    const materials = [...(work.terminal ? [work.terminal.partName, ...(work.terminal.seal ? [work.terminal.seal.name] : [])] : []), `${work.nodeName}, cavity ${work.at.cavity}`];
+    splices.push({ id: cavity.id, make: cavity.make, atMm: cavity.atMm, checks: cavity.checks, method: cavity.name, materials, tools: work.toolNames });
+  }
   return cover ? [...splices, { id: cover.id, make: cover.make, atMm: cover.atMm, checks: cover.checks, method: cover.name, materials: [`${cover.partName}, ${figure(cover.lengthMm, 0)} mm`] }] : splices;
 }
 
@@ -76,7 +83,7 @@ export function isolationWords(job: Job, when: When): string {
 }
 
 /**
- * The records of a job, one for each splice and cover.
+ * The records of a job, one for each splice, cover and work at a cavity.
  * @throws RecordRefused when a splice has no readings, has not passed, or the plan still leaves a finding open
  */
 export function buildRecords(job: Job, plan: Plan, readings: readonly Reading[], signed: { readonly by: string; readonly at: string; readonly note: string }, when: When = inUtc): SpliceRecord[] {
@@ -117,7 +124,7 @@ export function buildRecords(job: Job, plan: Plan, readings: readonly Reading[],
       approach: finding.headline,
       method: made.method,
       materials: made.materials,
-      tools: ranked?.toolNames ?? [],
+      tools: made.tools ?? ranked?.toolNames ?? [],
       because: finding.because,
       override: finding.chosenBy && `${finding.chosenBy.by} chose this: ${finding.chosenBy.reason}`,
       insert: finding.insert && formatMm(finding.insert.lengthMm, 0),

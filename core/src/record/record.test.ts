@@ -67,7 +67,7 @@ describe('the sheet', () => {
     expect(jobSheet(moved, planOf(moved), allGood, records).lines[0]?.place).toBe('506 mm from X1');
   });
   it('names what is left to a person', () => {
-    const stuck = jobWith([{ kind: 'parted', fromMm: 20, toMm: 30 }]);
+    const stuck = jobWith([{ kind: 'parted', fromMm: 20, toMm: 30 }], { lengthMm: 70 });
     expect(jobSheet(stuck, planOf(stuck), []).leftToYou).toMatchObject([{ circuit: '1 Function 1', what: expect.stringContaining('Needs you') }]);
   });
   it('at a connector says what was noted, and whether its pigtail is mapped and proved', () => {
@@ -76,7 +76,7 @@ describe('the sheet', () => {
       const mappings = readings === undefined ? undefined : [{ nodeId: 'X2', pigtail: wires, joins: [{ circuitId: 'C1', pigtailCavity: '1' }], readings: readings ? [{ cavity: '1', soundsAt: '1', neighbourSounds: false, by: 'Ines', at: '2030-01-01T08:00:00Z' }] : [] }];
       return { ...jobWith([]), ...(mappings ? { mappings } : {}), findings: [{ id: 'F1', circuitId: 'C1', runId: 'R1', kind: 'housingMelted', at: { nodeId: 'X2', cavity: '1' }, fromMm: 999, toMm: 1000, cutBackLeftMm: 0, cutBackRightMm: 0, ...(note === undefined ? {} : { note }) }] };
     };
-    const left = (of: Job): string => jobSheet(of, planOf(of), []).leftToYou[0]!.what;
+    const left = (of: Job): string => jobSheet(of, planOf(of), []).lines[0]!.note!;
     expect(left(melted())).toBe('X2, cavity 1: housing melted. What was done is not noted.');
     expect(left(melted('Pigtail fitted.', false))).toBe('X2, cavity 1: housing melted. Pigtail fitted. Pigtail mapped by cavity, continuity not proved yet.');
     expect(left(melted('Pigtail fitted.', true))).toContain('continuity proved.');

@@ -23,6 +23,7 @@ function plannedLines(job: Job, plan: Plan, readings: readonly Reading[]): Sheet
       override: finding.chosenBy && `${finding.chosenBy.by}: ${finding.chosenBy.reason}`,
       temporaryUntil: job.findings.find((one) => one.id === finding.findingId)?.temporaryUntil,
       redos: made.make - 1,
+      note: noteAtCavity(job, finding),
     }));
   });
 }
@@ -37,10 +38,15 @@ function circuitWords(job: Job, id: string): string {
   return circuit ? `${circuit.number} ${circuit.function}` : id;
 }
 
-/** What is said of a finding that a person decides; at a connector also what was noted, and how far its pigtail is mapped and proved. */
+/** What is said of a finding that a person decides. */
 function leftWords(job: Job, plan: FindingPlan): string {
+  return noteAtCavity(job, plan) ?? `${plan.headline}. ${plan.because.at(-1) ?? ''}`;
+}
+
+/** What was noted of damage at a connector, and how far its pigtail is mapped and proved; nothing for damage along a run. */
+function noteAtCavity(job: Job, plan: FindingPlan): string | undefined {
   const finding = job.findings.find((one) => one.id === plan.findingId);
-  if (!finding || !isAtCavity(finding)) return `${plan.headline}. ${plan.because.at(-1) ?? ''}`;
+  if (!finding || !isAtCavity(finding)) return undefined;
   const node = job.harness.nodes.find((one) => one.id === finding.at.nodeId);
   const card = job.mappings?.find((one) => one.nodeId === finding.at.nodeId);
   const mapped = node && card ? (isProved(node, job.harness, card) ? ' Pigtail mapped by cavity, continuity proved.' : ' Pigtail mapped by cavity, continuity not proved yet.') : '';

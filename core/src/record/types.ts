@@ -11,7 +11,7 @@ export interface RecordReading {
   readonly make: number;
 }
 
-/** The record of one splice or cover: what was done to which circuit, where, how, with what, how it read, by whom, when. */
+/** The record of one splice, cover or work at a cavity: what was done to which circuit, where, how, with what, how it read, by whom, when. */
 export interface SpliceRecord {
   readonly spliceId: string;
   readonly jobNumber: string;
@@ -56,6 +56,8 @@ export interface SheetLine {
   readonly override?: string | undefined;
   readonly temporaryUntil?: string | undefined;
   readonly redos: number;
+  /** What was noted at the connector, and how far its pigtail is mapped and proved. */
+  readonly note?: string | undefined;
 }
 
 /** The sheet of a whole job, as it is shown and printed. */

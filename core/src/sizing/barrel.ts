@@ -1,4 +1,4 @@
-import type { ButtPart, ClipPart, Range } from '../catalogue/index.ts';
+import type { ButtPart, CapPart, ClipPart, Range, SolderSleevePart, StepDownPart } from '../catalogue/index.ts';
 import type { WireFacts } from '../wire/index.ts';
 
 /** Both limits of a stamped range hold with this tolerance. */
@@ -72,12 +72,32 @@ export function fitButt(parts: readonly ButtPart[], joint: JointWires): ButtFit 
   return undefined;
 }
 
-/** The clip whose range holds the copper of all wires together; the lowest upper limit goes first. */
-export function fitClip(parts: readonly ClipPart[], joint: JointWires): ClipPart | undefined {
-  const total = sumAreaMm2(joint.left) + sumAreaMm2(joint.right);
-  let best: ClipPart | undefined;
+/** The part whose range for all copper together holds every wire of the joint; the lowest upper limit goes first. */
+export function fitTotal<T extends ClipPart | CapPart>(parts: readonly T[], totalMm2: number): T | undefined {
+  let best: T | undefined;
   for (const part of parts) {
-    if (holds(part.totalRange, total) && (!best || part.totalRange.maxMm2 < best.totalRange.maxMm2)) best = part;
+    if (holds(part.totalRange, totalMm2) && (!best || part.totalRange.maxMm2 < best.totalRange.maxMm2)) best = part;
   }
   return best;
 }
+
+/** A step-down butt and the side that goes into its small end. */
+export interface StepDownFit {
+  readonly part: StepDownPart;
+  readonly smallSide: 'left' | 'right';
+}
+
+/** The step-down whose small end holds the one side and whose large end the other; of several the one with the lowest upper limits. */
+export function fitStepDown(parts: readonly StepDownPart[], joint: JointWires): StepDownFit | undefined {
+  const left = sumAreaMm2(joint.left);
+  const right = sumAreaMm2(joint.right);
+  const smallSide = left <= right ? 'left' : 'right';
+  const part = parts
+    .filter((one) => holds(one.smallRange, Math.min(left, right)) && holds(one.largeRange, Math.max(left, right)))
+    .sort((a, b) => a.largeRange.maxMm2 - b.largeRange.maxMm2 || a.smallRange.maxMm2 - b.smallRange.maxMm2)[0];
+  return part && { part, smallSide };
+}
+
+/** The solder-and-seal sleeve that holds both sides; the lowest upper limit goes first. */
+export const fitSolderSleeve = (parts: readonly SolderSleevePart[], joint: JointWires): SolderSleevePart | undefined =>
+  [...parts].sort(byUpperLimit).find((part) => holds(part.range, sumAreaMm2(joint.left)) && holds(part.range, sumAreaMm2(joint.right)));

@@ -63,6 +63,24 @@ export function centreWindowOfOne(lost: Stretch, slackMm: number, reach: Reach):
   return { fromMm: lost.fromMm - spare, toMm: lost.toMm + spare };
 }
 
+/**
+ * Length in mm to cut a new lead from its terminal at a connector's back to the one splice: as an insert with one joint, and what the
+ * terminal takes: its strip and the way into the housing.
+ * @param betweenMm from the connector's back to the face of the remaining wire
+ * @throws RangeError unless that is more than 0
+ * @example 115.5 to a butt, terminal strip 4.5, 15 inside the housing => 115.5 − 1 + 3 + 19.5 = 137
+ */
+export function leadLengthMm(betweenMm: number, reach: Reach, terminalTakesMm: number): number {
+  if (!(betweenMm > 0)) throw new RangeError(`A lead of ${betweenMm} mm has no length: the splice must lie beyond the connector.`);
+  return betweenMm + insertShareMm(reach) + easeMm(betweenMm) + terminalTakesMm;
+}
+
+/** Where the centre of a lead's one splice may lie: beyond the loss, on the side away from its connector. */
+export const centreWindowOfLead = (lost: Stretch, atStart: boolean, reach: Reach, mostMm = Infinity): Window =>
+  atStart
+    ? { fromMm: centreFromFace(lost.toMm, 'right', reach), toMm: lost.fromMm + mostMm }
+    : { fromMm: lost.toMm - mostMm, toMm: centreFromFace(lost.fromMm, 'left', reach) };
+
 /** Where the centres of the two splices of an insert may lie: the left cut at or before the loss, the right at or after it. */
 export function centreWindowsOfTwo(lost: Stretch, left: Reach, right: Reach): { readonly left: Window; readonly right: Window } {
   return {

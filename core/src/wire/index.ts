@@ -1,5 +1,5 @@
 export {
-  awgAreaMm2, awgDiameterMm, awgLabel, areaMm2, sizeInWords, isSmaller, nextSizeThatWouldDo, sizeDisagreement,
+  awgAreaMm2, awgDiameterMm, awgLabel, areaMm2, sizeInWords, isSmaller, nextSizeThatWouldDo, sizeDisagreement, stepsUp,
   METRIC_SIZES_MM2, TRADE_PAIRS_MM2, NEVER_SMALLER_SHARE, LARGEST_AWG, SMALLEST_AWG,
 } from './size.ts';
 export type { WireSize } from './size.ts';

@@ -123,3 +123,10 @@ export function sizeDisagreement(size: WireSize): string | undefined {
     : 'Measure the copper and give one of the two.';
   return `${sizeInWords(size)} and the area ${figure(size.areaMm2, 3)} mm² disagree. ${remedy}`;
 }
+
+/** Sizes of `next`'s own series by which it is larger than `old`: 0 when it is not. `stepsUp(4, 2.5)` is 2 (3, then 4). */
+export function stepsUp(next: WireSize, old: WireSize): number {
+  const [from, to] = [areaMm2(old), areaMm2(next)];
+  const series = next.basis === 'metric' ? METRIC_SIZES_MM2 : next.basis === 'trade' ? [...TRADE_PAIRS_MM2.values()] : GAUGES_MADE.map(awgAreaMm2);
+  return series.filter((area) => area > from * 1.05 && area <= to * 1.000001).length;
+}

@@ -1,10 +1,10 @@
 import { useParams } from 'react-router';
-import { cavitiesOf, colourInWords, mateCavities, RELEASE_GUIDES, seenCavities, sizeInWords, viewInWords, type FaceView } from '@mendum/core';
+import { cavitiesOf, colourInWords, mateCavities, RELEASE_GUIDES, seenCavities, sizeInWords, terminalInWords, viewInWords, type FaceView } from '@mendum/core';
 import { useHarnessesQuery } from '../app/api.ts';
 import { circuitInCavity } from '../connector/ConnectorView.tsx';
 import { FaceDrawing } from '../connector/FaceDrawing.tsx';
 import { WireChip } from '../draw/WireLine.tsx';
-import { SEAL_WORDS, TERMINAL_WORDS } from '../connector/words.ts';
+import { SEAL_WORDS } from '../connector/words.ts';
 import { Empty, Working } from '../ui/empty.tsx';
 import { CardPage } from './CardPage.tsx';
 
@@ -38,7 +38,7 @@ export function FaceCard() {
               <tr key={cavity} className="border-b border-rule">
                 <td className="figure py-1 font-semibold">{cavity}</td>
                 {circuit && far ? <><td><b className="figure">{circuit.number}</b> {circuit.function}</td><td><span className="flex items-center gap-2"><WireChip width={44} colour={circuit.wire.colour} title="" />{colourInWords(circuit.wire.colour)}, {sizeInWords(circuit.wire.size)}</span></td><td>{nameOf(far.nodeId)} <span className="figure">{far.cavity}</span></td></> : <td colSpan={3} className="text-soft">empty</td>}
-                <td>{fit?.terminal === undefined ? '' : TERMINAL_WORDS[fit.terminal]}</td><td className={fit?.seal === 'missing' ? 'font-semibold text-scrap' : ''}>{fit?.seal === undefined ? '' : SEAL_WORDS[fit.seal]}</td>
+                <td>{fit?.terminal === undefined ? '' : terminalInWords(fit.terminal)}</td><td className={fit?.seal === 'missing' ? 'font-semibold text-scrap' : ''}>{fit?.seal === undefined ? '' : SEAL_WORDS[fit.seal]}</td>
               </tr>
             );
           })}

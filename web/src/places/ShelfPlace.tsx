@@ -14,6 +14,7 @@ function fits(part: Part): string {
     case 'sleeve': return `passes ${part.suppliedIdMm}, shrinks to ${part.recoveredIdMm} mm`;
     case 'tape': return `${part.widthMm} mm wide`;
     case 'solder': return part.core === 'acid' ? 'acid core: refused' : 'rosin core';
+    default: return '';
   }
 }
 

@@ -2,7 +2,7 @@ import { partsOf, rangeInWords, type ButtPart } from '../../catalogue/index.ts';
 import { crimpPointMm, fitButt, stripClosedBarrelMm, sumAreaMm2, type ButtFit } from '../../sizing/index.ts';
 import { figure } from '../../units/index.ts';
 import type { Method, MethodId, SizedJoint, Sizing, SizingRequest } from '../types.ts';
-import { sealPartIds, sealWithSleeve, sealWithWrap } from './sealing.ts';
+import { sealBare, sealPartIds } from './sealing.ts';
 
 /** Two wires in one end of a butt only up to three wires in all. */
 const MOST_WIRES_IN_BUTT = 3;
@@ -21,6 +21,7 @@ function bareJoint(methodId: MethodId, request: SizingRequest, fit: ButtFit): Si
     partId: part.id,
     partName: part.name,
     fitsWords: fitWords(request, fit),
+    upperLimitMm2: part.range.maxMm2,
     reach: { kind: 'butt' },
     left: { stripMm: stripClosedBarrelMm(part.barrelLengthMm, fit.leftFolded), folded: fit.leftFolded },
     right: { stripMm: stripClosedBarrelMm(part.barrelLengthMm, fit.rightFolded), folded: fit.rightFolded },
@@ -64,7 +65,7 @@ const plainBarrel = (id: MethodId, seal: 'sleeve' | 'wrap', order: number): Meth
     const sized = sizeButt(id, 'plainButt', request);
     if (!sized.ok) return sized;
     const bare = { lengthMm: sized.joint.jointLengthMm, diameterMm: sized.joint.bodyDiameterMm };
-    const outcome = seal === 'sleeve' ? sealWithSleeve(request, bare) : sealWithWrap(request, bare);
+    const outcome = sealBare(seal, request, bare);
     if (!outcome.ok) return { ok: false, lacks: 'sleeve', because: outcome.because };
     const { rated, ...body } = outcome.sealed;
     return {
@@ -77,4 +78,4 @@ const plainBarrel = (id: MethodId, seal: 'sleeve' | 'wrap', order: number): Meth
 /** A bare butt barrel under an adhesive sleeve. */
 export const plainSleeve = plainBarrel('plainSleeve', 'sleeve', 3);
 /** A bare butt barrel under self-fusing tape, for where no heat may be used. */
-export const plainWrap = plainBarrel('plainWrap', 'wrap', 6);
+export const plainWrap = plainBarrel('plainWrap', 'wrap', 21);

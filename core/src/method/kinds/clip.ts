@@ -1,22 +1,39 @@
-import { partsOf, rangeInWords } from '../../catalogue/index.ts';
-import { fitClip, sumAreaMm2 } from '../../sizing/index.ts';
+import { partsOf, rangeInWords, type ClipPart, type ToolTask } from '../../catalogue/index.ts';
+import { balanceSides, fitTotal, sumAreaMm2, type JointWires } from '../../sizing/index.ts';
 import { figure } from '../../units/index.ts';
 import type { Method, MethodId, SizedJoint } from '../types.ts';
-import { sealPartIds, sealWithSleeve, sealWithWrap } from './sealing.ts';
+import { sealBare, sealPartIds } from './sealing.ts';
 
-/** An open-barrel clip in which conductors lie side by side; its range is for all copper together. */
-const spliceClip = (id: MethodId, seal: 'sleeve' | 'wrap', order: number): Method => ({
-  id, name: seal === 'sleeve' ? 'Splice clip + adhesive sleeve' : 'Splice clip + wrapped seal', family: 'openClip',
+interface ClipKind {
+  readonly kind: ClipPart['kind'];
+  readonly name: string;
+  readonly none: string;
+  readonly task: ToolTask;
+}
+
+const SPLICE: ClipKind = { kind: 'clip', name: 'Splice clip', none: 'clip', task: 'crimpClip' };
+const MULTI: ClipKind = { kind: 'multiClip', name: 'Multi-wire clip', none: 'multi-wire clip', task: 'crimpMultiClip' };
+
+/** "2 + 2 wires, 2.25 against 1.5 mm²", the heavier side first, where more than two wires meet. */
+function sidesInWords({ left, right }: JointWires): string | undefined {
+  if (left.length + right.length <= 2) return undefined;
+  const [heavy, light] = sumAreaMm2(left) >= sumAreaMm2(right) ? [left, right] : [right, left];
+  return `${heavy.length} + ${light.length} wires, ${figure(sumAreaMm2(heavy), 3)} against ${figure(sumAreaMm2(light), 3)} mm²`;
+}
+
+/** An open-barrel clip in which conductors lie side by side; its range is for all copper together, and its sides are balanced. */
+const openClip = (id: MethodId, of: ClipKind, seal: 'sleeve' | 'wrap', order: number): Method => ({
+  id, name: `${of.name} + ${seal === 'sleeve' ? 'adhesive sleeve' : 'wrapped seal'}`, family: 'openClip',
   heat: seal === 'sleeve' ? 'hotAir' : 'none', seal, order: { damp: order, dry: order },
-  tasks: seal === 'sleeve' ? ['crimpClip', 'hotAir'] : ['crimpClip'], steps: 7, minutes: 5,
+  tasks: seal === 'sleeve' ? [of.task, 'hotAir'] : [of.task], steps: 7, minutes: 5,
   size: (request) => {
-    const part = fitClip(partsOf(request.parts, 'clip'), request.wires);
-    const left = sumAreaMm2(request.wires.left);
-    const right = sumAreaMm2(request.wires.right);
+    const wires = balanceSides(request.wires);
+    const left = sumAreaMm2(wires.left);
+    const right = sumAreaMm2(wires.right);
+    const part = fitTotal(partsOf(request.parts, of.kind), left + right);
     const total = `${figure(left, 3)} + ${figure(right, 3)} = ${figure(left + right, 3)} mm²`;
-    if (!part) return { ok: false, lacks: 'barrel', because: `No clip holds ${total}.` };
-    const bare = { lengthMm: part.lapMm, diameterMm: part.crimpedDiameterMm };
-    const outcome = seal === 'sleeve' ? sealWithSleeve(request, bare) : sealWithWrap(request, bare);
+    if (!part) return { ok: false, lacks: 'barrel', because: `No ${of.none} holds ${total}.` };
+    const outcome = sealBare(seal, { ...request, wires }, { lengthMm: part.lapMm, diameterMm: part.crimpedDiameterMm });
     if (!outcome.ok) return { ok: false, lacks: 'sleeve', because: outcome.because };
     const { rated, ...body } = outcome.sealed;
     const joint: SizedJoint = {
@@ -25,11 +42,13 @@ const spliceClip = (id: MethodId, seal: 'sleeve' | 'wrap', order: number): Metho
       partId: part.id,
       partName: part.name,
       fitsWords: `${total} in ${rangeInWords(part.totalRange)}`,
+      upperLimitMm2: part.totalRange.maxMm2,
       reach: { kind: 'lapped', lapMm: part.lapMm },
       left: { stripMm: part.lapMm, folded: false },
       right: { stripMm: part.lapMm, folded: false },
       jointLengthMm: part.lapMm,
       crimpAtMm: part.barrelLengthMm / 2,
+      sides: sidesInWords(wires),
       rated: [{ name: part.name, ratedC: part.ratedC }, ...rated],
       usesPartIds: [part.id, ...sealPartIds(body.seal)],
       foldMissing: false,
@@ -39,6 +58,9 @@ const spliceClip = (id: MethodId, seal: 'sleeve' | 'wrap', order: number): Metho
 });
 
 /** A clip under an adhesive sleeve: slim and short. */
-export const clipSleeve = spliceClip('clipSleeve', 'sleeve', 2);
-/** A clip under self-fusing tape, for where no heat may be used. */
-export const clipWrap = spliceClip('clipWrap', 'wrap', 5);
+export const clipSleeve = openClip('clipSleeve', SPLICE, 'sleeve', 2);
+/** A clip made for many wires, under an adhesive sleeve. */
+export const multiClipSleeve = openClip('multiClipSleeve', MULTI, 'sleeve', 4);
+/** Clips under self-fusing tape, for where no heat may be used. */
+export const clipWrap = openClip('clipWrap', SPLICE, 'wrap', 20);
+export const multiClipWrap = openClip('multiClipWrap', MULTI, 'wrap', 22);

@@ -6,7 +6,7 @@ import type { Method } from '../types.ts';
 /** A clamp-on tap that pierces the jacket: only to add a circuit, only as a dated temporary. */
 export const piercingTap: Method = {
   id: 'piercingTap', name: 'Piercing tap (temporary)', family: 'tap', heat: 'none', seal: 'none',
-  order: { damp: 9, dry: 9 }, tasks: ['pressTap'], steps: 3, minutes: 2,
+  order: { damp: 30, dry: 30 }, tasks: ['pressTap'], steps: 3, minutes: 2,
   size: (request) => {
     const [main] = request.wires.left;
     if (request.duty !== 'add' || !main) {
@@ -23,6 +23,7 @@ export const piercingTap: Method = {
         partId: part.id,
         partName: part.name,
         fitsWords: `${figure(main.areaMm2, 3)} mm² in ${rangeInWords(part.range)}`,
+        upperLimitMm2: part.range.maxMm2,
         reach: { kind: 'lapped', lapMm: 0 },
         left: { stripMm: 0, folded: false },
         right: { stripMm: 0, folded: false },

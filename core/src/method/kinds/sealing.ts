@@ -32,11 +32,11 @@ const jacketsMm = (wires: readonly WireFacts[]): number => bundleDiameterMm(wire
  * An adhesive sleeve over a joint: it passes the joint and the jackets of either side, and grips the thinnest jacket. Where the
  * jackets are too unlike, the thinner is first built up with a short sleeve of its own.
  */
-export function sealWithSleeve(request: SizingRequest, joint: BareJoint): SealOutcome {
+function sealWithSleeve(request: SizingRequest, joint: BareJoint): SealOutcome {
   const { wires, practice } = request;
   const { overlapMm, slideFactor, gripShare } = practice.figures;
   const sleeves = partsOf(request.parts, 'sleeve');
-  const passMm = Math.max(joint.diameterMm, jacketsMm(wires.left), jacketsMm(wires.right));
+  const passMm = Math.max(joint.diameterMm, jacketsMm(wires.left), jacketsMm(wires.right), request.freedEndMm ?? 0);
   const thinnest = (list: readonly WireFacts[]): number => Math.min(...list.map((wire) => wire.jacketMm));
   const gripMm = Math.min(thinnest(wires.left), thinnest(wires.right));
   const need = { adhesive: true, slideFactor, gripShare };
@@ -70,7 +70,7 @@ export function sealWithSleeve(request: SizingRequest, joint: BareJoint): SealOu
 }
 
 /** Self-fusing tape, half lapped, over the joint and the usual overlap of jacket on each side. */
-export function sealWithWrap(request: SizingRequest, joint: BareJoint): SealOutcome {
+function sealWithWrap(request: SizingRequest, joint: BareJoint): SealOutcome {
   const tape = partsOf(request.parts, 'tape').find((part) => part.tape === 'selfFusing');
   if (!tape) return { ok: false, because: 'There is no self-fusing tape to wrap it with.' };
   const lengthMm = joint.lengthMm + 2 * request.practice.figures.overlapMm;
@@ -87,6 +87,10 @@ export function sealWithWrap(request: SizingRequest, joint: BareJoint): SealOutc
     },
   };
 }
+
+/** Seals a bare joint one way or the other. */
+export const sealBare = (seal: 'sleeve' | 'wrap', request: SizingRequest, joint: BareJoint): SealOutcome =>
+  seal === 'sleeve' ? sealWithSleeve(request, joint) : sealWithWrap(request, joint);
 
 /** The part ids that a seal takes from the shelf. */
 export function sealPartIds(seal: Seal): string[] {

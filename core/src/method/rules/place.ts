@@ -35,7 +35,7 @@ export const PLACE_RULES: readonly Rule[] = [
     id: 'vapour.iron', subject: 'iron or flame', verdict: 'refuse', overridable: false, source: VAPOUR,
     allowedIf: 'there were no fuel vapour',
     speaks: ({ method, site }) =>
-      method.heat === 'ironAndHotAir' && site.zone.fuelVapour ? 'There can be fuel vapour here: no iron and no flame, aired or not.' : undefined,
+      (method.heat === 'ironAndHotAir' || method.heat === 'iron') && site.zone.fuelVapour ? 'There can be fuel vapour here: no iron and no flame, aired or not.' : undefined,
   },
   {
     id: 'vapour.hotAir', subject: 'hot air', verdict: 'refuse', overridable: false, source: VAPOUR,
@@ -57,15 +57,15 @@ export const PLACE_RULES: readonly Rule[] = [
     id: 'seal.wrapInDry', subject: 'wrapped seal', verdict: 'refuse', overridable: false, source: 'tape only where no end can be freed, vapour forbids heat, or no sleeve stands the place',
     allowedIf: 'no sleeve could be slid on, or none stood the heat of the place',
     speaks: ({ method, site, catalogue }) =>
-      method.seal === 'wrap' && site.zone.moisture === 'dry' && !site.zone.fuelVapour && sleeveStands(catalogue, site.placeC)
-        ? 'The wire is cut, so a sleeve can be slid on: tape is for where none can.'
+      method.seal === 'wrap' && site.zone.moisture === 'dry' && !site.zone.fuelVapour && sleeveStands(catalogue, site.placeC) && !(method.window && site.freedEndMm === undefined)
+        ? (method.window ? 'An end can be freed, so a sleeve can be slid on: tape is for where none can.' : 'The wire is cut, so a sleeve can be slid on: tape is for where none can.')
         : undefined,
   },
   {
     id: 'seal.missing', subject: 'open joint', verdict: 'refuse', overridable: false, source: 'a damp or wet run needs a sealed joint',
     allowedIf: 'the run stayed dry',
     speaks: ({ method, site }) =>
-      method.seal === 'none' && site.zone.moisture !== 'dry' ? `The run ${moistureInWords(site.zone)} and this joint has no seal.` : undefined,
+      method.seal === 'none' && method.family !== 'closedEnd' && site.zone.moisture !== 'dry' ? `The run ${moistureInWords(site.zone)} and this joint has no seal.` : undefined,
   },
   {
     id: 'rated.under', subject: 'temperature', verdict: 'refuse', overridable: false, source: 'sleeve, part or tape rated under ambient + own heating',
@@ -74,6 +74,32 @@ export const PLACE_RULES: readonly Rule[] = [
       const weak = joints.flatMap((joint) => joint.rated).find((item) => item.ratedC < site.placeC);
       return weak && `${weak.name} stands ${weak.ratedC} °C; ambient and own heating reach ${figure(site.placeC, 0)}.`;
     },
+  },
+  {
+    id: 'cap.place', subject: 'closed-end cap', verdict: 'refuse', overridable: false, source: 'a closed-end cap belongs in a dry, still cabin only',
+    allowedIf: 'the run stood still and dry',
+    speaks: ({ method, site }) =>
+      method.family === 'closedEnd' && (site.zone.moisture !== 'dry' || isVibrating(site.zone))
+        ? `The run ${site.zone.moisture === 'dry' ? vibrationInWords(site.zone) : moistureInWords(site.zone)}: a cap is open at one end and hangs on its wires, so only where it is dry and still.`
+        : undefined,
+  },
+  {
+    id: 'cap.sensitive', subject: 'closed-end cap', verdict: 'refuse', overridable: false, source: 'never a cap on low-level or data circuits',
+    allowedIf: 'the circuit carried power',
+    speaks: ({ method, site }) =>
+      method.family === 'closedEnd' && (site.circuitKind === 'lowLevel' || site.circuitKind === 'data')
+        ? `A ${site.circuitKind === 'data' ? 'data' : 'low-level'} circuit: a cap's resistance wanders, and its reading with it.`
+        : undefined,
+  },
+  {
+    id: 'window.mainUncut', subject: 'main wire', verdict: 'refuse', overridable: false, source: 'the main wire must not be cut', allowedIf: 'the main wire might be cut',
+    speaks: ({ method, site }) =>
+      site.mainUncut && !method.window && method.family !== 'tap' ? 'The main wire must stay whole, and this joint cuts it: bare a window on it instead.' : undefined,
+  },
+  {
+    id: 'window.noFreeEnd', subject: 'sleeve', verdict: 'refuse', overridable: false, source: 'a sleeve must be slid on first', allowedIf: 'an end were freed',
+    speaks: ({ method, site }) =>
+      method.window && method.seal === 'sleeve' && site.freedEndMm === undefined ? 'Nothing is cut and no end can be freed, so no sleeve can be slid over the window.' : undefined,
   },
   {
     id: 'tap.permanent', subject: 'piercing tap', verdict: 'refuse', overridable: false, source: 'never a permanent repair',

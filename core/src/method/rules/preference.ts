@@ -1,8 +1,10 @@
+import { partsOf } from '../../catalogue/index.ts';
 import { moistureInWords } from '../../harness/index.ts';
+import { holds } from '../../sizing/index.ts';
 import { figure } from '../../units/index.ts';
 import { areaMm2 } from '../../wire/index.ts';
 import type { MethodCase, Preference } from '../types.ts';
-import { hasSolid, noRoomToPark } from './shelf.ts';
+import { freeWireMm, hasSolid, noRoomToPark } from './shelf.ts';
 
 const SOURCE = 'order of preference';
 /** Low-level and data wires up to this copper are joined slim and short, mm² (AWG 20 counts). */
@@ -19,7 +21,34 @@ const isCurrent = ({ tools, site }: MethodCase): boolean =>
   tools.every((tool) => !tool.tasks.some((task) => task.startsWith('crimp')) ||
     (tool.ratchet && (tool.calibratedUntil === undefined || site.asOf === undefined || tool.calibratedUntil >= site.asOf)));
 
+/** Wrapping suits this copper, mm²; above and below it strands are interlaced. */
+const WRAPS_FROM_MM2 = 0.35;
+const WRAPS_TO_MM2 = 2.5;
+const FIRST_SOLDERED = 10;
+
+/** A method's place in the plain order; of the soldered, wrapped goes first for what wraps well, else interlaced. */
+export function orderOf(where: Pick<MethodCase, 'method' | 'site'>): number {
+  const { method, site } = where;
+  if (method.id === 'wrappedSolder' || method.id === 'interlacedSolder') {
+    const thickest = Math.max(areaMm2(site.wire.size), areaMm2(site.farWire.size));
+    const wraps = thickest >= WRAPS_FROM_MM2 - 1e-9 && thickest <= WRAPS_TO_MM2 * 1.02;
+    return FIRST_SOLDERED + Number((method.id === 'wrappedSolder') !== wraps);
+  }
+  return site.zone.moisture === 'dry' ? method.order.dry : method.order.damp;
+}
+
+/** Whether two sizes meet and no one butt on the shelf holds both as they are. */
+function needsStepDown({ site, catalogue }: MethodCase): boolean {
+  if (site.branchWires.length > 0) return false;
+  const [a, b] = [areaMm2(site.wire.size), areaMm2(site.farWire.size)];
+  if (Math.abs(a - b) <= 1e-9) return false;
+  const butts = [...partsOf(catalogue.parts, 'sealedButt'), ...partsOf(catalogue.parts, 'plainButt')];
+  return !butts.some((part) => part.quantity > 0 && holds(part.range, a) && holds(part.range, b));
+}
+
 /** How the allowed are ordered: the first of these on which two methods differ decides between them. */
+const LAY_WORDS: Partial<Record<MethodCase['method']['id'], string>> = { wrappedSolder: 'a wrapped, soldered joint', interlacedSolder: 'an interlaced, soldered joint', lapSolder: 'a lapped, soldered joint' };
+
 export const PREFERENCES: readonly Preference[] = [
   {
     id: 'prefer.fewestSplices', subject: 'approach', source: 'the approach comes first: fewest splices',
@@ -28,13 +57,13 @@ export const PREFERENCES: readonly Preference[] = [
   },
   {
     id: 'prefer.builtInSeal', subject: 'sleeve', source: 'no room to park a sleeve: built-in seal first',
-    penalty: (where) => Number(noRoomToPark(where)),
+    penalty: (where) => Number(noRoomToPark(where) || (where.method.family === 'closedEnd' && freeWireMm(where) < where.practice.figures.parkFromCrimpMm + 4 * where.practice.figures.overlapMm)),
     because: () => 'There is no room to park a sleeve, so a built-in seal goes first.',
   },
   {
     id: 'prefer.benchSolder', subject: 'practice', source: 'practice: bench solder',
-    penalty: ({ method, practice }) => Number(practice.school === 'benchSolder' && method.family !== 'soldered'),
-    because: (better) => `Bench solder practice, and the run stands still${isDry(better) ? ' and dry' : ''}: a wrapped, soldered joint is slim and lasts.`,
+    penalty: ({ practice, firstOfSoldered }) => Number(practice.school === 'benchSolder' && !firstOfSoldered),
+    because: (better) => `Bench solder practice, and the run stands still${isDry(better) ? ' and dry' : ''}: ${LAY_WORDS[better.method.id] ?? 'a soldered joint'} is slim and lasts.`,
   },
   {
     id: 'prefer.slimClip', subject: 'bundle', source: 'dry and tight, or thin low-level or data wire: clip first',
@@ -50,6 +79,11 @@ export const PREFERENCES: readonly Preference[] = [
     because: () => 'Solid wire doubled over in a barrel cannot turn or creep out.',
   },
   {
+    id: 'prefer.stepDown', subject: 'two sizes', source: 'two sizes: step-down when no plain barrel holds both',
+    penalty: (where) => Number(where.method.id !== 'stepDown' && needsStepDown(where)),
+    because: ({ site }) => `${figure(areaMm2(site.wire.size), 2)} against ${figure(areaMm2(site.farWire.size), 2)} mm², and no one barrel holds both: a step-down grips each in a bore of its own.`,
+  },
+  {
     id: 'prefer.unfolded', subject: 'fold-over', source: 'right size without folding goes first',
     penalty: (where) => Number(!hasSolid(where.site) && folds(where)),
     because: () => 'It holds the copper as it is; the other needs it doubled over.',
@@ -60,8 +94,18 @@ export const PREFERENCES: readonly Preference[] = [
     because: (better) => `${2 + better.site.branchWires.length} wires meet: side by side in a clip all of them lie under the crimp.`,
   },
   {
+    id: 'prefer.threeEnds', subject: 'circuit to be added', source: 'three-end splice; a bared window when the main wire must not be cut',
+    penalty: ({ method }) => Number(method.window === true),
+    because: () => 'The main wire may be cut: three ends in one crimp hold better than a joint on a bared window.',
+  },
+  {
+    id: 'prefer.lowestLimit', subject: 'number of wires', source: 'the part whose upper limit is lowest among those that hold',
+    penalty: ({ site, method, joints }) => (site.branchWires.length > 0 && method.family === 'openClip' ? Math.max(0, ...joints.map((joint) => joint.upperLimitMm2)) : 0),
+    because: (better, worse) => `${better.joints[0]?.fitsWords ?? better.method.name}: its upper limit of ${figure(better.joints[0]?.upperLimitMm2 ?? 0)} mm² is nearer than ${figure(worse.joints[0]?.upperLimitMm2 ?? 0)}, so the crimp closes tighter${better.joints[0]?.sides ? `; sides ${better.joints[0].sides}` : ''}.`,
+  },
+  {
     id: 'prefer.order', subject: 'method', source: 'damp or wet: sealed butt, clip + sleeve, plain barrel + sleeve; dry the same',
-    penalty: (where) => (isDry(where) ? where.method.order.dry : where.method.order.damp),
+    penalty: orderOf,
     because: (better, worse) => orderBecause(better, worse),
     against: (better, worse) => orderAgainst(better, worse),
   },

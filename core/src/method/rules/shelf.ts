@@ -5,6 +5,7 @@ import type { MethodCase, Rule, Site } from '../types.ts';
 
 const TASK_WORDS: Record<ToolTask, string> = {
   crimpSealedButt: 'a crimper for sealed butts', crimpPlainButt: 'a crimper for plain barrels', crimpClip: 'a crimper for open clips',
+  crimpMultiClip: 'a crimper for multi-wire clips', crimpCap: 'a crimper for closed-end caps', crimpTerminal: 'a crimper for the terminal',
   solder: 'an iron big enough', hotAir: 'a hot-air gun', pressTap: 'pliers',
 };
 
@@ -20,7 +21,7 @@ export function parkingNeedMm({ joints, method, practice }: Pick<MethodCase, 'jo
 }
 
 /** Most free wire on either side; the inserted wire of a two-splice repair is free by itself. */
-const freeWireMm = ({ site, splices }: MethodCase): number =>
+export const freeWireMm = ({ site, splices }: MethodCase): number =>
   Math.max(site.freeLeftMm, site.freeRightMm, splices === 2 ? site.lost.toMm - site.lost.fromMm : 0);
 
 /** Whether a sleeve finds no side where it can be parked clear of the work. */

@@ -1,12 +1,12 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { cavitiesOf, idFrom, LOCK_FAMILIES, NODE_KINDS, RELEASE_GUIDES, SEAL_STATES, TERMINAL_FAMILIES, USUAL_ZONE, type CavityFitting, type Harness, type HarnessEdit, type HarnessNode, type LockFamily, type NodeKind, type SealState, type TerminalFamily } from '@mendum/core';
+import { cavitiesOf, idFrom, LOCK_FAMILIES, NODE_KINDS, RELEASE_GUIDES, SEAL_STATES, TERMINAL_FAMILIES, terminalInWords, USUAL_ZONE, type CavityFitting, type Harness, type HarnessEdit, type HarnessNode, type LockFamily, type NodeKind, type SealState, type TerminalFamily } from '@mendum/core';
 import { circuitInCavity } from '../../connector/ConnectorView.tsx';
 import { Button } from '../../ui/button.tsx';
 import { NumberField, Select, TextField } from '../../ui/field.tsx';
 import { numberOf } from '../../ui/typed.ts';
 import { freeId } from './draft.ts';
-import { NODE_WORDS, SEAL_WORDS, TERMINAL_WORDS } from '../../connector/words.ts';
+import { NODE_WORDS, SEAL_WORDS } from '../../connector/words.ts';
 
 interface NodeFormProps {
   readonly harness: Harness;
@@ -45,7 +45,7 @@ function Fittings({ harness, node, onEdit }: Pick<NodeFormProps, 'harness' | 'no
   if (!node.face) return null;
   const set = (cavity: string, part: CavityFitting): void => void onEdit({ do: 'changeNode', node: { ...node, fittings: { ...node.fittings, [cavity]: { ...node.fittings?.[cavity], ...part } } } });
   const all = (part: CavityFitting): void => void onEdit({ do: 'changeNode', node: { ...node, fittings: Object.fromEntries(cavitiesOf(node.face ?? { layout: { kind: 'free', places: [] }, numbering: { kind: 'rowWise' } }).map(({ cavity }) => [cavity, { ...node.fittings?.[cavity], ...part }])) } });
-  const terminals = <>{<option value="">not noted</option>}{TERMINAL_FAMILIES.map((one) => <option key={one} value={one}>{TERMINAL_WORDS[one]}</option>)}</>;
+  const terminals = <>{<option value="">not noted</option>}{TERMINAL_FAMILIES.map((one) => <option key={one} value={one}>{terminalInWords(one)}</option>)}</>;
   return (
     <details className="border-t border-rule">
       <summary className="flex min-h-11 cursor-pointer items-center text-lg font-semibold underline underline-offset-4">Terminals and seals in its cavities</summary>

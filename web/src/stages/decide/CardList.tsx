@@ -13,11 +13,20 @@ export function approachWords(finding: FindingPlan): string {
     case 'stopped': return 'stopped';
     case 'withOther': return 'with another';
     case 'byHand': return 'needs you';
+    case 'newTerminal': return 'new terminal';
+    case 'fillCavity': return 'free cavity';
+    case 'relead': return 'new lead, 1 splice';
+    case 'extend': return 'longer, 2 splices';
+    case 'pigtail': return 'pigtail';
+    case 'rehouse': return 'new housing';
+    case 'refit': return 'put back';
+    case 'correctCavity': return 'seat again';
+    case 'solderToPin': return 'solder to pin';
   }
 }
 
 const methodName = (finding: FindingPlan): string =>
-  finding.cover?.name ?? finding.splices[0]?.methodName ?? finding.headline;
+  finding.cover?.name ?? finding.splices[0]?.methodName ?? finding.cavity?.work.terminal?.partName ?? finding.headline;
 
 /** Cards in order: those that ask for a person first, then as they were found. */
 export function CardList() {

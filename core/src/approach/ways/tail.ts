@@ -1,0 +1,50 @@
+import type { CavityFinding } from '../../damage/index.ts';
+import { flexStretches } from '../../harness/index.ts';
+import { rankMethods, type RankedMethod, type Site } from '../../method/index.ts';
+import { newTerminalTakesMm, TERMINAL_EXTRA_MM } from '../../sizing/index.ts';
+import { figure } from '../../units/index.ts';
+import type { DecideInput, RankedWay } from '../types.ts';
+import type { TerminalFit } from './terminal.ts';
+import { ACT_MINUTES } from './work.ts';
+
+/** Strip assumed while the terminal is not known, mm. */
+const USUAL_STRIP_MM = 7;
+/** From the connector's clearance to the middle of the two splices that lengthen a lead, mm. */
+const EXTEND_AT_MM = 65;
+
+/** A new terminal on the old wire, judged: the tail's slack must cover its strip, 2 mm and what is lost. */
+export function newTerminalWay(finding: CavityFinding, fit: TerminalFit): RankedWay {
+  const stripMm = fit.terminal?.stripMm ?? USUAL_STRIP_MM;
+  const lost = finding.cutBackLeftMm + finding.cutBackRightMm;
+  const takes = newTerminalTakesMm(stripMm, lost);
+  const slack = finding.slackMm ?? 0;
+  const cost = { splices: 0, minutes: ACT_MINUTES.crimpTerminal, wireMm: Math.round(takes), parts: [fit.terminal?.partName, fit.terminal?.seal?.name].filter((name) => name !== undefined) };
+  const sum = `strip ${figure(stripMm, 1)} + ${TERMINAL_EXTRA_MM}${lost > 0 ? ` + ${figure(lost, 1)} lost` : ''} = ${figure(takes, 1)} mm`;
+  if (takes > slack + 1e-9) {
+    return {
+      way: 'newTerminal', status: 'refused', ruleId: 'way.tailTooShort', allowedIf: `the tail gave ${figure(takes, 1)} mm`, cost, lacks: [],
+      because: finding.slackMm === undefined ? `A new terminal takes ${sum} of the tail, and nobody has measured what it gives: unknown counts as 0.` : `A new terminal takes ${sum} of the tail, which gives only ${figure(slack, 1)}.`,
+    };
+  }
+  if (fit.unknown !== undefined && fit.family !== undefined) return { way: 'newTerminal', status: 'shelf', ruleId: 'way.terminalUnknown', because: fit.unknown, cost, lacks: [] };
+  if (fit.lacks.length > 0) return { way: 'newTerminal', status: 'shelf', ruleId: 'shelf.part', because: `Not on the shelf: ${fit.lacks.join(', ')}. It can be ordered.`, cost, lacks: fit.lacks };
+  return { way: 'newTerminal', status: 'allowed', ruleId: 'way.newTerminal', because: `The tail gives ${figure(slack, 1)} mm and a new terminal${fit.terminal ? ` (${fit.terminal.partName})` : ''} takes ${sum}: no splice.${fit.unknown ? ` ${fit.unknown}` : ''}`, cost, lacks: [] };
+}
+
+/** A lead made longer by an insert between two splices, where the run has room beyond the connector. */
+export function extendWay(input: DecideInput, site: Site, shortByMm: number, atStart: boolean): { readonly way: RankedWay; readonly site: Site; readonly ranked: readonly RankedMethod[]; readonly method?: RankedMethod | undefined } {
+  const { run, practice } = input;
+  const from = practice.figures.clearMm.connector + EXTEND_AT_MM;
+  const middle = atStart ? Math.min(from, run.lengthMm / 2) : Math.max(run.lengthMm - from, run.lengthMm / 2);
+  const here: Site = { ...site, lost: { fromMm: middle, toMm: middle }, twoRequired: true, flexing: flexStretches(run)[0]?.name, freeLeftMm: middle, freeRightMm: run.lengthMm - middle };
+  const ranked = rankMethods(here, input.shelf);
+  const [best] = ranked;
+  const method = best?.status === 'refused' ? undefined : best;
+  const cost = { splices: 2, minutes: 12, wireMm: Math.round(shortByMm + 80), parts: method ? [method.joints[0]?.partName ?? method.name] : [] };
+  return {
+    site: here, ranked, method,
+    way: method
+      ? { way: 'extend', status: method.status, ruleId: 'way.extend', cost, lacks: method.status === 'shelf' ? [method.joints[0]?.partName ?? method.name] : [], because: `It lacks ${figure(shortByMm, 0)} mm: an insert between two splices, same colour, never smaller.` }
+      : { way: 'extend', status: 'refused', ruleId: best?.hits[0]?.ruleId ?? 'place.noRoom', allowedIf: 'two splices found a legal place', cost, lacks: [], because: best?.because ?? 'No two splices find a legal place on this run.' },
+  };
+}

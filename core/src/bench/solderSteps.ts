@@ -1,0 +1,39 @@
+import type { MethodId } from '../method/index.ts';
+import { figure } from '../units/index.ts';
+import { draft, mm, type Draft } from './draft.ts';
+import type { SpliceToMake } from './types.ts';
+
+const LOOSE = 'A loose lay fills with solder and breaks.';
+
+/** How the bare ends are brought together, by method. */
+function layStep(make: SpliceToMake): Draft {
+  const { joint } = make;
+  const over = figure(joint.left.stripMm);
+  switch (joint.methodId satisfies MethodId) {
+    case 'interlacedSolder':
+      return draft('wrap', 'wrap', 'Interlace the strands', `Fan both ends, push them into each other over ${over} mm, smooth down and twist once.`, LOOSE, { figure: mm(joint.left.stripMm) });
+    case 'lapSolder':
+      return draft('wrap', 'wrap', 'Lay the tinned ends side by side', `Over ${over} mm, touching along their length.`, 'The weakest of the soldered: it holds by solder alone, so keep it still.', { figure: mm(joint.left.stripMm) });
+    case 'windowSolderSleeve':
+    case 'windowSolderWrap':
+      return draft('wrap', 'wrap', 'Wrap it round the main wire', `At least three turns, tight, inside the window of ${over} mm.`, LOOSE, { figure: mm(joint.left.stripMm) });
+    default:
+      return draft('wrap', 'wrap', 'Wrap each round the other', 'Cross at the middle, wrap tight, ends tucked in.', LOOSE, { figure: mm(joint.left.stripMm) });
+  }
+}
+
+/** The steps of a soldered joint, from tinning to the set solder; a solder-and-seal sleeve melts and seals in one. */
+export function solderSteps(make: SpliceToMake): Draft[] {
+  const { joint } = make;
+  if (joint.methodId === 'solderSleeve') {
+    return [
+      draft('wrap', 'wrap', 'Push the strands into each other', `Over ${figure(joint.left.stripMm)} mm, with the solder ring over their middle.`, 'Ring beside the copper: it melts into the glue and not into the strands.', { figure: mm(joint.left.stripMm) }),
+      draft('shrink', 'shrink', 'Melt and shrink it', 'Hot air with the reflector: the ring first, until it runs into the strands, then outwards until glue shows at both ends. Hold it still.', 'Glue first: it shuts before the solder has run.', { waitS: 60 }),
+    ];
+  }
+  return [
+    draft('tin', 'solder', 'Clean and tin', 'Tip and wires, rosin core only. A heat clamp at each jacket.', 'Acid core eats the strands: never.', { figure: { value: make.ironW, digits: 0, unit: 'W iron' } }),
+    layStep(make),
+    draft('solder', 'solder', 'Solder it', "Heat the wire, feed into the wire and not on to the tip. Strands' outline stays visible. Hold still until it sets.", 'Keep solder out from under the jacket: the stiff place breaks.', { waitS: 10 }),
+  ];
+}

@@ -1,0 +1,29 @@
+import { stepsAtCavity } from '../bench/index.ts';
+import { isInHousing } from '../harness/index.ts';
+import type { PlacedItem } from '../layout/index.ts';
+import { checksAtCavity, pullMinimumN, resistanceLimits } from '../prove/index.ts';
+import { areaMm2 } from '../wire/index.ts';
+import type { Surroundings } from './splicePlan.ts';
+import type { CavityPlan, Decided } from './types.ts';
+
+/** A terminal is judged as this length of wire, mm. */
+const TERMINAL_MM = 10;
+
+/** Work at a cavity made into a plan: its steps and its checks. */
+export function cavityPlan({ decision, finding, circuit }: Decided, { run }: Surroundings, item: PlacedItem | undefined): CavityPlan | undefined {
+  const { cavity: work } = decision;
+  if (!work) return undefined;
+  const id = `${finding.id}:cavity`;
+  const make = decision.redoCount + 1;
+  const { terminal, acts } = work;
+  const crimps = acts.includes('crimpTerminal');
+  return {
+    id, findingId: finding.id, name: work.name, work, atMm: work.at.nodeId === run.fromNodeId ? 0 : work.at.nodeId === run.toNodeId ? run.lengthMm : (item?.x1Mm ?? finding.fromMm), make,
+    steps: stepsAtCavity(id, make, work),
+    checks: checksAtCavity({
+      crimpsTerminal: crimps, inHousing: terminal === undefined || isInHousing(terminal.family), wireSeal: terminal?.seal !== undefined || acts.includes('seal'),
+      seats: !acts.includes('plug') && !acts.includes('pigtail'), soldered: acts.includes('solderToPin'),
+      pullMinimumN: pullMinimumN(areaMm2(work.wire.size)), limits: crimps ? resistanceLimits(work.wire, TERMINAL_MM, circuit.loadA) : undefined,
+    }),
+  };
+}

@@ -1,0 +1,39 @@
+import { partsOf, rangeInWords } from '../../catalogue/index.ts';
+import { crimpPointMm, fitButt, fitStepDown, stripClosedBarrelMm, sumAreaMm2 } from '../../sizing/index.ts';
+import { figure } from '../../units/index.ts';
+import type { Method, Sizing } from '../types.ts';
+import { sealedButt } from './butt.ts';
+
+/**
+ * A sealed butt with a bore for each of two sizes. Of an insert's two joints the one between equal sizes takes an ordinary sealed
+ * butt: a step-down would not hold it.
+ */
+export const stepDown: Method = {
+  id: 'stepDown', name: 'Step-down butt', family: 'closedBarrel', heat: 'hotAir', seal: 'builtIn',
+  order: { damp: 5, dry: 5 }, tasks: ['crimpSealedButt', 'hotAir'], steps: 6, minutes: 4,
+  size: (request): Sizing => {
+    const left = sumAreaMm2(request.wires.left);
+    const right = sumAreaMm2(request.wires.right);
+    const [thin, thick] = [Math.min(left, right), Math.max(left, right)];
+    const fit = fitStepDown(partsOf(request.parts, 'stepDown'), request.wires);
+    if (!fit) {
+      const even = fitButt(partsOf(request.parts, 'sealedButt'), request.wires);
+      if (request.amongUnlike && even) return sealedButt.size(request);
+      return { ok: false, lacks: 'barrel', because: thin === thick ? `Both sides are ${figure(thin, 3)} mm²: there is nothing to step down.` : `No step-down holds ${figure(thin, 3)} mm² in its small end and ${figure(thick, 3)} in its large one.` };
+    }
+    if (request.wires.left.length + request.wires.right.length > 3) return { ok: false, lacks: 'wires', because: `${request.wires.left.length + request.wires.right.length} wires meet here; a butt takes 3 in all.` };
+    const { part } = fit;
+    const end = { stripMm: stripClosedBarrelMm(part.barrelLengthMm, false), folded: false };
+    return {
+      ok: true,
+      joint: {
+        methodId: 'stepDown', partId: part.id, partName: part.name,
+        fitsWords: `${figure(thin, 3)} mm² in ${rangeInWords(part.smallRange)} and ${figure(thick, 3)} mm² in ${rangeInWords(part.largeRange)}`,
+        upperLimitMm2: part.largeRange.maxMm2,
+        reach: { kind: 'butt' }, left: end, right: end, jointLengthMm: part.barrelLengthMm, bodyLengthMm: part.overallLengthMm, bodyDiameterMm: part.crimpedDiameterMm,
+        crimpAtMm: crimpPointMm(part.barrelLengthMm), seal: { kind: 'builtIn' }, rated: [{ name: part.name, ratedC: part.ratedC }], usesPartIds: [part.id], foldMissing: false,
+        sides: `the ${fit.smallSide} end is the small one`,
+      },
+    };
+  },
+};

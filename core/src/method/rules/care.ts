@@ -1,0 +1,40 @@
+import { figure } from '../../units/index.ts';
+import { areaMm2, resistanceMilliohm } from '../../wire/index.ts';
+import type { Rule } from '../types.ts';
+
+/** A joint under this length is judged as this long, mm. */
+const LEAST_JOINT_MM = 10;
+const VOLTS_AT_JOINT = 0.05;
+
+/** What a kind of circuit asks for, whatever the method. */
+export const CARE_RULES: readonly Rule[] = [
+  {
+    id: 'care.lowLevel', subject: 'low-level circuit', verdict: 'require', overridable: true, source: 'a low-level signal reads the joint as well',
+    speaks: ({ site, joints }) => {
+      const [joint] = joints;
+      if (site.circuitKind !== 'lowLevel' || !joint) return undefined;
+      const limit = resistanceMilliohm(site.wire, Math.max(LEAST_JOINT_MM, joint.jointLengthMm));
+      return `A low-level signal reads the joint as well: measure it with four leads, at most ${figure(limit, 2)} mΩ.`;
+    },
+  },
+  {
+    id: 'care.pair', subject: 'twisted pair', verdict: 'require', overridable: true, source: 'untwisted 50 at most, 33–50 turns per metre',
+    speaks: ({ site, practice }) => (site.circuitKind === 'data' ? `A data wire: at most ${figure(practice.figures.untwistedAtMostMm, 0)} mm untwisted, twisted again at 33–50 turns per metre, both wires equally long.` : undefined),
+  },
+  {
+    id: 'care.shield', subject: 'shield', verdict: 'require', overridable: true, source: 'the shield is joined separately, its drain insulated',
+    speaks: ({ site }) => (site.circuitKind === 'shielded' ? 'Join the shield by itself, beside the core’s splice, and insulate its drain.' : undefined),
+  },
+  {
+    id: 'care.pulsed', subject: 'ignition or injector feed', verdict: 'require', overridable: true, source: 'voltage drop of a joint under load',
+    speaks: ({ site }) =>
+      site.circuitKind === 'ignition' ? `An ignition or injector feed pulses: measure the drop over the joint while it runs, at most ${VOLTS_AT_JOINT} V; a beeper proves nothing.` : undefined,
+  },
+  {
+    id: 'care.stepUp', subject: 'larger insert', verdict: 'warn', overridable: true, source: 'a step up over two sizes: check barrel, terminal and seal',
+    speaks: ({ site, splices }) => {
+      if (splices !== 2 || site.insertStepsUp <= 2) return undefined;
+      return `The insert's ${figure(areaMm2(site.insertWire.size), 2)} mm² is ${site.insertStepsUp} sizes above the ${figure(areaMm2(site.wire.size), 2)} it replaces: check that barrel, terminal and seal still take it.`;
+    },
+  },
+];
