@@ -1,6 +1,7 @@
 import type { CavityAct, CavityWork } from '../approach/index.ts';
 import { RELEASE_GUIDES } from '../connector/index.ts';
 import { isInHousing, terminalForm } from '../harness/index.ts';
+import type { Habits } from '../practice/index.ts';
 import { STRIP_TOLERANCE_MM } from '../sizing/index.ts';
 import { sizeInWords } from '../wire/index.ts';
 import { draft, mm, type Draft } from './draft.ts';
@@ -40,7 +41,7 @@ function terminalSteps(work: CavityWork): Draft[] {
 /** Fastening of what sits in no housing. */
 const fastenSteps = (work: CavityWork): Draft[] => [draft('fasten', 'seat', `Fasten it at ${cavity(work)}`, 'Bright metal on both faces, washer where it was, torque as the maker says; a blade or bullet home to its stop.', 'Paint or rust under a ring is a resistor.')];
 
-function actSteps(act: CavityAct, work: CavityWork): Draft[] {
+function actSteps(act: CavityAct, work: CavityWork, habits: Habits): Draft[] {
   switch (act) {
     case 'crimpTerminal':
       return work.terminal && !isInHousing(work.terminal.family) ? [...terminalSteps(work), ...fastenSteps(work)] : [...(work.acts.includes('rehouse') ? [] : freeSteps(work)), ...terminalSteps(work), ...seatSteps(work)];
@@ -52,7 +53,7 @@ function actSteps(act: CavityAct, work: CavityWork): Draft[] {
         ...freeSteps(work), ...(work.acts.includes('crimpTerminal') ? [] : [...seatSteps(work)]),
       ];
     case 'seal':
-      return [...freeSteps(work), draft('seal', 'seat', 'Put the seal back', 'Clean, whole, right way round; grease only as the maker says.', 'A rolled seal lets water in and looks fine.'), ...seatSteps(work)];
+      return [...freeSteps(work), draft('seal', 'seat', 'Put the seal back', `Clean, whole, right way round; ${habits.grease === 'never' ? 'no grease.' : 'grease only as the maker says, never in a sealed data connector unless told.'}`, 'A rolled seal lets water in and looks fine.'), ...seatSteps(work)];
     case 'plug':
       return [draft('plug', 'seat', `Plug ${cavity(work)}`, 'Home to its collar, level with its neighbours.', 'An open cavity lets water into all of them.')];
     case 'lockPiece':
@@ -72,5 +73,5 @@ function actSteps(act: CavityAct, work: CavityWork): Draft[] {
 }
 
 /** The steps of work at a cavity, in the order of its acts. */
-export const stepsAtCavity = (id: string, make: number, work: CavityWork): BenchStep[] =>
-  work.acts.flatMap((act) => actSteps(act, work).map((step) => ({ ...step, spliceId: id, id: `${id}#${make}/${act}/${step.key}` })));
+export const stepsAtCavity = (id: string, make: number, work: CavityWork, habits: Habits): BenchStep[] =>
+  work.acts.flatMap((act) => actSteps(act, work, habits).map((step) => ({ ...step, spliceId: id, id: `${id}#${make}/${act}/${step.key}` })));

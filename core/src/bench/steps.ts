@@ -10,7 +10,7 @@ const COOL_S = 60;
 
 function cutSteps(make: SpliceToMake): Draft[] {
   if (make.whole) return [];
-  const square = 'Cut square, with a cutter and not a knife.';
+  const square = `Cut square, with a cutter and not a knife.${make.habits.batch === 'oneAtATime' ? ' This wire only: it is finished before the next is cut.' : ''}`;
   const steps: Draft[] = [];
   if (make.side !== 'right') {
     steps.push(draft('cutLeft', 'cut', `Cut ${make.leftName} end`, `At ${figure(make.cutLeftMm, 0)} mm from ${make.fromName}. ${square}`, 'Copper dull or green at the cut? Cut back until it is bright.', { figure: mm(make.cutLeftMm, 0) }));
@@ -64,13 +64,15 @@ function joinSteps(make: SpliceToMake): Draft[] {
   switch (make.family) {
     case 'closedBarrel': {
       const detail = 'Part seated in the die, ratchet just engaged. Wire in to the stop, jacket up to the barrel and not in it. Squeeze until the ratchet lets go.';
-      const crimp = (key: string, name: string): Draft => draft(key, 'crimp', `Crimp ${name} end`, detail, 'On the rim it cuts the strands inside an intact jacket and looks fine.', { figure: mm(joint.crimpAtMm ?? 0, 2) });
+      const second = make.habits.secondCrimp === 'never' ? '' : ' A second crimp only where there is metal under the support.';
+      const crimp = (key: string, name: string): Draft => draft(key, 'crimp', `Crimp ${name} end`, `${detail}${second}`, 'On the rim it cuts the strands inside an intact jacket and looks fine.', { figure: mm(joint.crimpAtMm ?? 0, 2) });
       return [crimp('crimpLeft', make.leftName), crimp('crimpRight', make.rightName)];
     }
     case 'openClip':
       return [
-        draft('lay', 'crimp', make.whole ? 'Close the clip round both' : 'Lay the wires in the clip', `${joint.partName}: conductors side by side over ${figure(joint.jointLengthMm)} mm${joint.sides && !make.whole ? `, sides balanced: ${joint.sides}` : ''}. Keep the factory lay.`, 'A strand astray: roll once in a glove, never with bare fingers.', { figure: mm(joint.jointLengthMm) }),
+        draft('lay', 'crimp', make.whole ? 'Close the clip round both' : 'Lay the wires in the clip', `${joint.partName}: conductors side by side over ${figure(joint.jointLengthMm)} mm${joint.sides && !make.whole ? `, sides balanced: ${joint.sides}` : ''}. ${make.habits.strands === 'twist' ? 'Twist the strands once.' : 'Keep the factory lay.'}`, 'A strand astray: roll once in a glove, never with bare fingers.', { figure: mm(joint.jointLengthMm) }),
         draft('crimp', 'crimp', 'Crimp the clip', 'Open side to the rolling side of the die. Squeeze until the ratchet lets go. A brush shows at both ends.', 'Metal squeezed out beside the die: scrap, and change the setting.'),
+        ...(make.habits.solderCrimps === 'stationary' && make.stillAndDry ? [draft('flow', 'solder', 'Flow solder into the crimp', 'Rosin core, a little, from the brush side; mark the joint as soldered on top of a crimp.', 'Too hot for too long: it wicks under the jacket and the wire breaks there.', { waitS: 10 })] : []),
       ];
     case 'closedEnd':
       return [

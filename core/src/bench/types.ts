@@ -1,6 +1,7 @@
 import type { SizedJoint } from '../method/index.ts';
 import type { MethodFamily } from '../method/index.ts';
 import type { SpliceSide } from '../layout/index.ts';
+import type { Habits } from '../practice/index.ts';
 
 export interface StepFigure {
   readonly value: number;
@@ -48,6 +49,9 @@ export interface SpliceToMake {
   readonly notch: string;
   readonly ironW: number;
   readonly twistBack: boolean;
+  readonly habits: Habits;
+  /** The place stands still and stays dry. */
+  readonly stillAndDry: boolean;
   /** The inserted wire is a new lead from a connector. */
   readonly isLead: boolean;
 }

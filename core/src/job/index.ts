@@ -1,4 +1,8 @@
 export type { CoverPlan, FindingPlan, InsertPlan, Job, Machine, Plan, PlanTotals, RunPlan, SplicePlan } from './types.ts';
+export type { CavityPlan } from './types.ts';
+export type { ElectricalCheck, ElectricalLine, LimitStanding } from './electricalTypes.ts';
+export { planChanges, whatIfInputs } from './whatIf.ts';
+export type { PlanChange, WhatIf } from './whatIf.ts';
 export { checkFinding, checkJob, checkOverlap } from './check.ts';
 export type { JobProblem } from './problem.ts';
 export { plan } from './plan.ts';

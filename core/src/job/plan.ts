@@ -7,6 +7,7 @@ import type { Practice } from '../practice/index.ts';
 import { reachCostMm } from '../sizing/index.ts';
 import { roundTo } from '../units/index.ts';
 import { decideAll, indexJob, type JobIndex } from './decideAll.ts';
+import { electricalCheck } from './electricalCheck.ts';
 import { layOutRuns } from './layOut.ts';
 import { cavityPlan } from './cavityPlan.ts';
 import { coverPlan, splicePlan } from './splicePlan.ts';
@@ -50,6 +51,7 @@ function findingPlan(decided: Decided, item: PlacedItem | undefined, job: Job, i
     ways: decision.ways,
     isLead: decision.lead !== undefined,
     electrical: decision.electrical,
+    check: electricalCheck(decided, item, job),
   };
 }
 

@@ -1,7 +1,7 @@
 import { stepsFor, stepsForCover } from '../bench/index.ts';
 import type { Decision } from '../approach/index.ts';
 import type { Catalogue } from '../catalogue/index.ts';
-import type { HarnessNode, Run } from '../harness/index.ts';
+import { isStill, type HarnessNode, type Run } from '../harness/index.ts';
 import type { PlacedItem, PlacedSplice } from '../layout/index.ts';
 import { methodById, type RankedMethod } from '../method/index.ts';
 import type { Practice } from '../practice/index.ts';
@@ -75,6 +75,7 @@ export function splicePlan(decided: Decided, method: RankedMethod, item: PlacedI
       insertWords: insert && `${sizeInWords(insert.wire.size)}, ${colourInWords(insert.wire.colour)}${insert.colourDiffers ? `: another colour, tag both ends ${circuit.number}` : ''}.`,
       parkSide: parked, parkAtMm: method.family === 'soldered' ? around.practice.figures.parkFromSolderMm : around.practice.figures.parkFromCrimpMm,
       tugN, notch: sizeInWords(thinnest.size), ironW: ironW(thickestMm2), twistBack: circuit.pairWith !== undefined,
+      habits: around.practice.habits, stillAndDry: isStill(around.run.zone) && around.run.zone.moisture === 'dry',
     }),
     checks: checksFor({
       family: method.family, seal: joint.seal.kind, tinLead: solder?.kind === 'solder' && solder.alloy === 'tinLead',

@@ -3,6 +3,7 @@ import type { BenchStep } from '../bench/index.ts';
 import type { Finding, Stretch } from '../damage/index.ts';
 import type { MappingCard } from '../mapping/index.ts';
 import type { Circuit, Harness, KeepOut } from '../harness/index.ts';
+import type { ElectricalCheck } from './electricalTypes.ts';
 import type { Kit } from '../kit/index.ts';
 import type { BrokenRule, Pin, ProfileStretch, SpliceSide } from '../layout/index.ts';
 import type { MethodFamily, MethodId, RankedMethod, SizedJoint } from '../method/index.ts';
@@ -123,6 +124,7 @@ export interface FindingPlan {
   /** The inserted wire is a new lead from a connector. */
   readonly isLead: boolean;
   readonly electrical: Electrical;
+  readonly check: ElectricalCheck;
 }
 
 /** One run with its splices in place. */

@@ -2,6 +2,10 @@ export type {
   EndPrep, Heat, LeadSite, Method, MethodCase, MethodFamily, MethodId, MethodStatus, Preference, RankedMethod, Rule, RuleHit, Seal, Site, SizedJoint, Verdict,
 } from './types.ts';
 export { METHOD_IDS } from './types.ts';
+export { ruleBook, switchableRuleIds } from './book.ts';
+export type { BookEntry } from './book.ts';
+export { compareMethods, wouldNeed } from './compare.ts';
+export type { ComparedFigure, Comparison, WouldNeed } from './compare.ts';
 export { METHODS, methodById } from './kinds/index.ts';
 export { isSwitchable, rankMethods, readyShelf, RULES } from './rank.ts';
 export type { ReadyShelf } from './rank.ts';

@@ -66,6 +66,6 @@ describe('solder', () => {
   it('acid core does not count as solder, in any practice', () => {
     const acid = GENERIC_PARTS.map((part): Part => (part.kind === 'solder' ? { ...part, core: 'acid' } : part));
     const sized = methodById('wrappedSolder').size({ wires: { left: [facts(1)], right: [facts(1)] }, duty: 'join', parts: acid, practice: BENCH_SOLDER });
-    expect(sized).toMatchObject({ ok: false, because: 'There is no rosin-core solder; acid core is refused.' });
+    expect(sized).toMatchObject({ ok: false, because: 'There is no rosin-core solder of the alloy that the practice wants; acid core is refused.' });
   });
 });

@@ -1,4 +1,5 @@
 import type { Clearances } from '../harness/index.ts';
+import { OUR_HABITS, type Habits } from './habits.ts';
 
 export const SCHOOLS = ['crimpFirst', 'crimpOnly', 'benchSolder'] as const;
 export type School = (typeof SCHOOLS)[number];
@@ -42,6 +43,8 @@ export interface Practice {
   readonly figures: PracticeFigures;
   /** Ids of the rules that this shop has switched off; what no practice may lift stays whatever stands here. */
   readonly off: readonly string[];
+  /** The side taken in each question about the handiwork. */
+  readonly habits: Habits;
 }
 
 export const DEFAULT_FIGURES: PracticeFigures = {
@@ -62,7 +65,7 @@ export const DEFAULT_FIGURES: PracticeFigures = {
 };
 
 const ready = (id: School, name: string, because: string, otherSide: string): Practice => ({
-  id, version: 1, name, school: id, because, otherSide, figures: DEFAULT_FIGURES, off: [],
+  id, version: 1, name, school: id, because, otherSide, figures: DEFAULT_FIGURES, off: [], habits: OUR_HABITS,
 });
 
 /** Ours by default. */

@@ -2,6 +2,7 @@ import { partsOf, rangeInWords } from '../../catalogue/index.ts';
 import { fitSolderSleeve, sumAreaMm2 } from '../../sizing/index.ts';
 import { figure } from '../../units/index.ts';
 import type { Method, MethodId } from '../types.ts';
+import { NO_ROSIN, rosinSolder } from './rosin.ts';
 import { sealBare, sealPartIds } from './sealing.ts';
 
 /** How a soldered joint is laid: lengths in mm, thickness against the thicker conductor, most copper per wire in mm². */
@@ -29,8 +30,8 @@ const soldered = (lay: Lay): Method => ({
     if (left.length !== 1 || right.length !== 1 || !a || !b) return { ok: false, lacks: 'wires', because: `${left.length + right.length} wires meet here; a ${lay.words} joint takes one from each side.` };
     const thickest = Math.max(a.areaMm2, b.areaMm2);
     if (thickest > lay.mostMm2 * 1.02) return { ok: false, lacks: 'barrel', because: `${figure(thickest)} mm² is over the ${lay.mostMm2} mm² that can still be ${lay.words}.` };
-    const solder = partsOf(request.parts, 'solder').find((part) => part.core === 'rosin');
-    if (!solder) return { ok: false, lacks: 'barrel', because: 'There is no rosin-core solder; acid core is refused.' };
+    const solder = rosinSolder(request);
+    if (!solder) return { ok: false, lacks: 'barrel', because: NO_ROSIN };
     const outcome = sealBare('sleeve', request, { lengthMm: lay.jointMm, diameterMm: lay.thickness * Math.max(a.conductorMm, b.conductorMm) });
     if (!outcome.ok) return { ok: false, lacks: 'sleeve', because: outcome.because };
     const { rated, ...body } = outcome.sealed;

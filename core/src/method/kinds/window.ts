@@ -3,6 +3,7 @@ import { fitTotal, sumAreaMm2 } from '../../sizing/index.ts';
 import { ceilTo, figure } from '../../units/index.ts';
 import type { WireFacts } from '../../wire/index.ts';
 import type { Method, MethodId, SizedJoint, Sizing, SizingRequest } from '../types.ts';
+import { NO_ROSIN, rosinSolder } from './rosin.ts';
 import { sealBare, sealPartIds, type BareJoint } from './sealing.ts';
 
 /** The bared window of a soldered tap: shortest and longest, mm; the wrapped joint's length and its thickness against the main conductor. */
@@ -59,8 +60,8 @@ const windowSolder = (id: MethodId, seal: 'sleeve' | 'wrap', order: number): Met
     if (!tap || more) return { ok: false, lacks: 'wires', because: `${meet.taps.length} wires are to be added; a wrapped window takes one.` };
     const { main } = meet;
     if (tap.areaMm2 > main.areaMm2 * 1.02) return { ok: false, lacks: 'barrel', because: `The ${figure(tap.areaMm2, 3)} mm² that is added is thicker than the ${figure(main.areaMm2, 3)} mm² main wire: it cannot be wrapped round it.` };
-    const solder = partsOf(request.parts, 'solder').find((part) => part.core === 'rosin');
-    if (!solder) return { ok: false, lacks: 'barrel', because: 'There is no rosin-core solder; acid core is refused.' };
+    const solder = rosinSolder(request);
+    if (!solder) return { ok: false, lacks: 'barrel', because: NO_ROSIN };
     const turns = LEAST_TURNS * Math.PI * (main.conductorMm + tap.conductorMm);
     const windowMm = Math.min(WINDOW_MOST_MM, Math.max(WINDOW_LEAST_MM, ceilTo((LEAST_TURNS + 1) * tap.conductorMm)));
     return covered(seal, request, { lengthMm: WRAPPED_MM, diameterMm: WRAPPED_THICKNESS * main.conductorMm }, solder, {
