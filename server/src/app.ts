@@ -14,7 +14,9 @@ import { surveyRoutes } from './jobs/survey.ts';
 import { workRoutes } from './jobs/work.ts';
 import { photoRoutes } from './photos/routes.ts';
 import { placeRoutes } from './places/routes.ts';
+import { practiceRoutes } from './practices/routes.ts';
 import { recordRoutes } from './record/routes.ts';
+import { shelfRoutes } from './shelf/routes.ts';
 
 export interface AppOptions {
   readonly db: Database;
@@ -48,6 +50,8 @@ export function createApp({ db, log, photosDir, webDir, today = () => new Date()
     res.json({ ok: true });
   });
   placeRoutes(api, db);
+  shelfRoutes(api, db);
+  practiceRoutes(api, db);
   harnessRoutes(api, db);
   jobRoutes(api, db);
   surveyRoutes(api, db);

@@ -8,7 +8,7 @@ import { isCutAnyway, jacketNeighbours, lostOf, mustCut } from './copper.ts';
 import { rankCovers } from './cover.ts';
 import { electricalOf, type Section } from './electrical.ts';
 import { freeWireBeside } from './freeWire.ts';
-import type { Choice, DecideInput, Decision, Electrical, RankedCover } from './types.ts';
+import type { DecideInput, Decision, Electrical, RankedCover } from './types.ts';
 import { decideAtCavity } from './ways/atCavity.ts';
 import { fillCavity } from './ways/fillCavity.ts';
 import { releadBeside, waysOnRun } from './ways/onRun.ts';
@@ -87,8 +87,8 @@ function warningsOf(input: DecideInput, electrical: Electrical, insertRefused: s
   return warnings;
 }
 
-function chooseCover(covers: readonly RankedCover[], choice: Choice | undefined): RankedCover | undefined {
-  const wanted = covers.find((cover) => cover.coverId === choice?.use);
+function chooseCover(covers: readonly RankedCover[], use: string | undefined): RankedCover | undefined {
+  const wanted = covers.find((cover) => cover.coverId === use);
   return pick(covers, wanted, wanted?.status !== 'refused');
 }
 
@@ -130,11 +130,12 @@ export function decide(input: DecideInput): Decision {
   const { site, insertWire } = siteOf(input, lost, electrical, copper.two || input.pairNeedsTwo);
   const ranked = rankMethods(site, input.shelf);
   const warnings = warningsOf(input, electrical, insertWire.refusedBecause);
-  const wantedMethod = ranked.find((method) => method.methodId === choice?.use);
-  const coverWanted = covers.some((cover) => cover.coverId === choice?.use);
+  const use = choice?.use ?? input.held?.use;
+  const wantedMethod = ranked.find((method) => method.methodId === use);
+  const coverWanted = covers.some((cover) => cover.coverId === use);
 
   if (covers.length > 0 && redoCount === 0 && !wantedMethod && (!copper.cut || coverWanted)) {
-    const cover = chooseCover(covers, choice);
+    const cover = chooseCover(covers, use);
     if (cover) {
       const chosenBy = choice && cover.coverId === choice.use ? choice : undefined;
       const covered = finding.kind === 'strandsLost' ? electricalOf(circuit, input.runFacts, remainingShare(finding.strandsLost, finding.strandsTotal), path) : electrical;

@@ -87,6 +87,14 @@ export interface Choice {
   readonly at: string;
 }
 
+/** What a finding is made by, once its work has begun: it stays, whatever shelf and ranking have become since. */
+export interface Held {
+  readonly findingId: string;
+  readonly way: Approach;
+  readonly use?: MethodId | CoverId | undefined;
+  readonly partIds: readonly string[];
+}
+
 /** A joint that was cut out again: what is lost on this wire since, in place of the finding's own stretch. */
 export interface Redo {
   readonly id: string;
@@ -161,6 +169,7 @@ export interface DecideInput {
   readonly shelf: ReadyShelf;
   readonly gate: Gate;
   readonly choice?: Choice | undefined;
+  readonly held?: Held | undefined;
   readonly redos: readonly Redo[];
   readonly asOf?: string | undefined;
   readonly pairNeedsTwo: boolean;

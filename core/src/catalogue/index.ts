@@ -8,3 +8,5 @@ export { TOOL_TASKS, SLEEVE_SERIES, SLEEVE_SERIES_WORDS } from './types.ts';
 export { GENERIC_PARTS, GENERIC_TOOLS, FULL_SHELF } from './generic.ts';
 export { partsOf, quantityOf, rangeInWords, isStocked, isPerJoint } from './shelf.ts';
 export { colourDisagreement } from './colour.ts';
+export { editCatalogue } from './edit.ts';
+export type { CatalogueEdit } from './edit.ts';

@@ -1,6 +1,8 @@
 import type { Catalogue } from '../catalogue/index.ts';
 import type { Circuit, HarnessNode, Run } from '../harness/index.ts';
 import type { Job } from '../job/index.ts';
+import type { PlanChange } from '../job/index.ts';
+import type { Practice } from '../practice/index.ts';
 import type { Reading } from '../prove/index.ts';
 import type { SpliceRecord } from '../record/index.ts';
 
@@ -57,6 +59,7 @@ export interface JobView {
   readonly version: number;
   readonly status: 'open' | 'signed';
   readonly practiceId: string;
+  readonly practice: Practice;
   readonly job: Job;
   readonly catalogue: Catalogue;
   /** Whether the job came with a shelf of its own, in a file. */
@@ -89,6 +92,24 @@ export interface DueBack {
   readonly until: string;
   readonly overdue: boolean;
   readonly body: SpliceRecord;
+}
+
+/** A practice as it is listed: a ready one stays as it is, a shop's own can be changed. */
+export interface PracticeView {
+  readonly practice: Practice;
+  readonly ready: boolean;
+  /** Open jobs that are planned by it. */
+  readonly jobs: number;
+}
+
+/** An open job whose choices a change would alter. */
+export interface JobEffect {
+  readonly jobId: string;
+  readonly number: string;
+  readonly title: string;
+  readonly changes: readonly (PlanChange & { readonly circuitNumber: string })[];
+  /** Work has begun: the job keeps what it is planned by. */
+  readonly keeps: boolean;
 }
 
 /** The one error shape. */

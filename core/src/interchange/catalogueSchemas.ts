@@ -49,3 +49,13 @@ export const catalogueSchema = Joi.object({
   id: text.default('shelf'), version: Joi.number().integer().min(1).default(1), name: text.default('Shelf'),
   parts: list(partSchema).required(), tools: list(toolSchema).required(), wires: list(wireStockSchema).default([]),
 });
+
+const removed = text.required();
+/** A change of the shelf: a part, tool or wire put there anew or taken off the list. */
+export const shelfEditSchema = Joi.object({ kind: Joi.valid('setPart', 'removePart', 'setTool', 'removeTool', 'setWire', 'removeWire').required() })
+  .when('.kind', {
+    switch: [
+      { is: 'setPart', then: Joi.object({ part: partSchema.required() }) }, { is: 'setTool', then: Joi.object({ tool: toolSchema.required() }) }, { is: 'setWire', then: Joi.object({ wire: wireStockSchema.required() }) },
+    ],
+    otherwise: Joi.object({ id: removed }),
+  });

@@ -5,13 +5,15 @@ import { practiceById, READY_PRACTICES, type Practice } from '../practice/index.
 import { pointerOf, problemsOf } from './problems.ts';
 import { JobFileRefused, type FileProblem } from './refusal.ts';
 import { catalogueSchema } from './catalogueSchemas.ts';
+import { practiceSchema } from './practiceSchema.ts';
 import { jobSchema } from './schemas.ts';
 
 /** A job file, version 1, as docs/formats/job.schema.json describes it. */
 export interface JobFile {
   readonly format: 'mendum-job';
   readonly version: 1;
-  readonly practice: string;
+  /** The id of a ready practice, or a shop's own in full. */
+  readonly practice: string | Practice;
   readonly shelf: 'full' | { readonly without: readonly string[] } | Catalogue;
   readonly job: Job;
 }
@@ -26,7 +28,7 @@ export interface JobFileInput {
 const fileSchema = Joi.object({
   format: Joi.valid('mendum-job').required(),
   version: Joi.valid(1).required(),
-  practice: Joi.valid(...READY_PRACTICES.map((practice) => practice.id)).default('crimpFirst'),
+  practice: Joi.alternatives().conditional(Joi.object(), { then: practiceSchema, otherwise: Joi.valid(...READY_PRACTICES.map((practice) => practice.id)) }).default('crimpFirst'),
   shelf: Joi.alternatives()
     .conditional(Joi.string(), { then: Joi.valid('full') , otherwise: Joi.alternatives().conditional('.without', {
       is: Joi.exist(), then: Joi.object({ without: Joi.array().items(Joi.string()).required() }), otherwise: catalogueSchema,
@@ -76,7 +78,7 @@ export function readJobFile(text: string): { readonly file: JobFile } & JobFileI
   const job = jobOf(file.job);
   const problems = [...unknownShelfNames(file.shelf), ...checkJob(job).map((one) => ({ ...one, pointer: `/job${one.pointer}` }))];
   if (problems.length > 0) throw new JobFileRefused(problems);
-  return { file: { ...file, job }, job, practice: practiceById(file.practice) ?? READY_PRACTICES[0] ?? neverEmpty(), catalogue: catalogueOf(file.shelf) };
+  return { file: { ...file, job }, job, practice: typeof file.practice === 'string' ? (practiceById(file.practice) ?? READY_PRACTICES[0] ?? neverEmpty()) : file.practice, catalogue: catalogueOf(file.shelf) };
 }
 
 function neverEmpty(): never {
@@ -85,5 +87,5 @@ function neverEmpty(): never {
 
 /** The file of a job, from which `readJobFile` gives the same job, practice and shelf. */
 export const writeJobFile = (job: Job, practice: Practice, catalogue: Catalogue): JobFile => ({
-  format: 'mendum-job', version: 1, practice: practice.id, shelf: catalogue.id === FULL_SHELF.id ? 'full' : catalogue, job,
+  format: 'mendum-job', version: 1, practice: practiceById(practice.id) ? practice.id : practice, shelf: catalogue.id === FULL_SHELF.id ? 'full' : catalogue, job,
 });

@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import { COVER_IDS } from '../approach/index.ts';
+import { COVER_IDS, WAYS } from '../approach/index.ts';
 import { CAVITY_FINDING_KINDS, FINDING_KINDS } from '../damage/index.ts';
 import { METHOD_IDS } from '../method/index.ts';
 import { date, id, instant, lengthMm, list, longText, positionMm, text } from './fields.ts';
@@ -27,13 +27,14 @@ export const gateEntrySchemas = {
   vapour: Joi.object({ reading: longText.required(), ...said }),
 } as const;
 
-export const choiceSchema = Joi.object({ findingId: id.required(), use: Joi.valid(...METHOD_IDS, ...COVER_IDS).required(), reason: longText.required(), ...said });
+export const choiceSchema = Joi.object({ findingId: id.required(), use: Joi.valid(...METHOD_IDS, ...COVER_IDS, ...WAYS).required(), reason: longText.required(), ...said });
 const pinSchema = Joi.object({ findingId: id.required(), side: Joi.valid('only', 'left', 'right').required(), centreMm: lengthMm.required() });
 const redoSchema = Joi.object({ id: id.required(), findingId: id.required(), lostFromMm: lengthMm.required(), lostToMm: lengthMm.required(), because: longText.required(), ...said });
 
 export const jobSchema = Joi.object({
   id, number: text.required(), title: text.required(), asOf: date, machine: machineSchema.required(), harness: harnessSchema.required(),
   findings: list(findingSchema).default([]), gate: Joi.object(gateEntrySchemas).default({}), choices: list(choiceSchema).default([]), pins: list(pinSchema).default([]), redos: list(redoSchema).default([]),
+  held: list(Joi.object({ findingId: id.required(), way: id.required(), use: Joi.valid(...METHOD_IDS, ...COVER_IDS), partIds: list(text).required() })),
   mappings: list(mappingSchema),
 });
 

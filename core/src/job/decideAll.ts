@@ -40,6 +40,12 @@ export function mateOf(finding: Finding, job: Job, index: JobIndex): Finding | u
   return mates.sort((a, b) => Math.abs(middle(a) - middle(finding)) - Math.abs(middle(b) - middle(finding)))[0];
 }
 
+/** Parts that begun work has taken count as there for it. */
+const stillThere = (catalogue: Catalogue, partIds: readonly string[]): Catalogue => ({
+  ...catalogue, parts: catalogue.parts.map((part) => (partIds.includes(part.id) && part.quantity < TAKEN ? { ...part, quantity: TAKEN } : part)),
+});
+const TAKEN = 2;
+
 /** Decides about every finding; where one wire of a pair needs two splices, the other gets two as well. */
 export function decideAll(job: Job, index: JobIndex, practice: Practice, catalogue: Catalogue): Decided[] {
   const facts = new Map<string, RunFacts>();
@@ -53,15 +59,17 @@ export function decideAll(job: Job, index: JobIndex, practice: Practice, catalog
     const circuit = index.circuits.get(finding.circuitId);
     const run = index.runs.get(finding.runId);
     if (!circuit || !run) return undefined;
+    const held = job.held?.find((one) => one.findingId === finding.id);
+    const heldCatalogue = held && stillThere(catalogue, held.partIds);
     const shared = factsOf(run);
     const circuitsInRun = index.inRun.get(run.id) ?? [];
     const others = circuit.runIds.filter((id) => id !== run.id).flatMap((id) => index.runs.get(id) ?? []);
     return {
       circuit,
       input: {
-        finding, circuit, run, nodes: index.nodes, circuitsInRun, siblings: job.findings, practice, catalogue, shelf, gate: job.gate, circuitsAt: (nodeId) => index.atNode.get(nodeId) ?? [], mappings: job.mappings ?? [],
+        finding, circuit, run, nodes: index.nodes, circuitsInRun, siblings: job.findings, practice, catalogue: heldCatalogue ?? catalogue, shelf: heldCatalogue ? readyShelf(heldCatalogue, practice) : shelf, gate: job.gate, circuitsAt: (nodeId) => index.atNode.get(nodeId) ?? [], mappings: job.mappings ?? [],
         choice: job.choices.filter((choice) => choice.findingId === finding.id).at(-1),
-        redos: job.redos, asOf: job.asOf, pairNeedsTwo, runFacts: shared,
+        held, redos: job.redos, asOf: job.asOf, pairNeedsTwo, runFacts: shared,
         elsewhere: others.map((other) => ({ where: other.name, facts: factsOf(other) })),
       },
     };

@@ -1,4 +1,4 @@
-import type { Approach, CavityWork, Caution, Choice, CoverId, Decision, Electrical, Gate, GateState, RankedCover, RankedWay, Redo, Way } from '../approach/index.ts';
+import type { Approach, CavityWork, Caution, Choice, CoverId, Decision, Electrical, Gate, GateState, Held, RankedCover, RankedWay, Redo, Way } from '../approach/index.ts';
 import type { BenchStep } from '../bench/index.ts';
 import type { Finding, Stretch } from '../damage/index.ts';
 import type { MappingCard } from '../mapping/index.ts';
@@ -32,6 +32,8 @@ export interface Job {
   readonly choices: readonly Choice[];
   readonly pins: readonly Pin[];
   readonly redos: readonly Redo[];
+  /** What begun work is made by. */
+  readonly held?: readonly Held[] | undefined;
   /** Mapping cards of replaced connectors and pigtails. */
   readonly mappings?: readonly MappingCard[] | undefined;
 }

@@ -36,7 +36,7 @@ export const CircuitEntity = new EntitySchema<Rows.CircuitRow>({
 export const JobEntity = new EntitySchema<Rows.JobRow>({
   name: 'job',
   columns: {
-    id: key, number: { ...text, unique: true }, title: text, harnessId: text, practiceId: text, status: text, openedOn: text, gate: json, mappings: { ...json, default: '[]' }, version: whole, createdBy: text, createdAt: text, updatedAt: text,
+    id: key, number: { ...text, unique: true }, title: text, harnessId: text, practiceId: text, status: text, openedOn: text, gate: json, mappings: { ...json, default: '[]' }, held: { ...json, default: '[]' }, version: whole, createdBy: text, createdAt: text, updatedAt: text,
   },
   foreignKeys: ofHarness,
 });
@@ -64,6 +64,8 @@ export const ReceiptEntity = new EntitySchema<Rows.ReceiptRow>({ name: 'receipt'
 export const PersonEntity = new EntitySchema<Rows.PersonRow>({ name: 'person', columns: { name: key, since: text } });
 export const CatalogueEntity = new EntitySchema<Rows.CatalogueRow>({ name: 'catalogue', columns: { id: key, version: whole, body: json } });
 
+export const PracticeEntity = new EntitySchema<Rows.PracticeRow>({ name: 'practice', columns: { id: key, version: whole, kept: { type: 'boolean' }, body: json } });
+
 export const PhotoEntity = new EntitySchema<Rows.PhotoRow>({
   name: 'photo', columns: { id: key, jobId: text, findingId: text, name: text, type: text, sizeBytes: whole, widthPx: whole, heightPx: whole, by: text, at: text, removed: { type: 'boolean' } },
   indices: [{ name: 'photo_by_job', columns: ['jobId'] }], foreignKeys: ofJob,
@@ -71,5 +73,5 @@ export const PhotoEntity = new EntitySchema<Rows.PhotoRow>({
 
 export const ENTITIES = [
   MachineEntity, HarnessEntity, NodeEntity, RunEntity, CircuitEntity, JobEntity, FindingEntity, ChoiceEntity, PinEntity, TickEntity, ReadingEntity, RedoEntity, RecordEntity,
-  AuditEntity, ReceiptEntity, PersonEntity, CatalogueEntity, PhotoEntity,
+  AuditEntity, ReceiptEntity, PersonEntity, CatalogueEntity, PracticeEntity, PhotoEntity,
 ];

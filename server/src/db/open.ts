@@ -4,6 +4,7 @@ import { DataSource, type EntityManager } from 'typeorm';
 import { ENTITIES } from './entities.ts';
 import { Init1764000000000 } from './migrations/1764000000000-init.ts';
 import { Connectors1764100000000 } from './migrations/1764100000000-connectors.ts';
+import { Practices1764300000000 } from './migrations/1764300000000-practices.ts';
 import { Survey1764200000000 } from './migrations/1764200000000-survey.ts';
 
 /**
@@ -25,7 +26,7 @@ export async function openDatabase(dataDir: string): Promise<Database> {
     type: 'better-sqlite3',
     database: inMemory ? ':memory:' : join(dataDir, 'mendum.sqlite'),
     entities: ENTITIES,
-    migrations: [Init1764000000000, Connectors1764100000000, Survey1764200000000],
+    migrations: [Init1764000000000, Connectors1764100000000, Survey1764200000000, Practices1764300000000],
     migrationsRun: true,
     synchronize: false,
     enableWAL: !inMemory,

@@ -1,12 +1,13 @@
 import { randomUUID } from 'node:crypto';
 import type { EntityManager } from 'typeorm';
-import { FULL_SHELF, plan, practiceById, CRIMP_FIRST, type Catalogue, type Choice, type Finding, type Job, type Plan, type Practice, type Reading } from '@mendum/core';
+import { FULL_SHELF, plan, type Catalogue, type Choice, type Finding, type Job, type Plan, type Practice, type Reading } from '@mendum/core';
 import {
   CatalogueEntity, ChoiceEntity, FindingEntity, JobEntity, PhotoEntity, PinEntity, ReadingEntity, RecordEntity, RedoEntity, TickEntity,
 } from '../db/entities.ts';
 import type { JobRow, PhotoRow, RecordRow, TickRow } from '../db/rows.ts';
 import { AppError } from '../errors.ts';
 import { insertHarness, loadHarness, sameHarness } from '../harnesses/store.ts';
+import { keepPractice, loadPractice } from '../practices/load.ts';
 
 /** A job with everything that people have added to it. */
 export interface StoredJob {
@@ -28,7 +29,7 @@ export async function loadShelf(manager: EntityManager): Promise<Catalogue> {
   return row ? (row.body as Catalogue) : FULL_SHELF;
 }
 
-const SHELF_ID = 'shelf';
+export const SHELF_ID = 'shelf';
 const ownShelfId = (jobId: string): string => `job:${jobId}`;
 
 /** The shelf that a job is planned from: its own where it came with one in a file, else the shop's. */
@@ -59,7 +60,7 @@ export async function loadJob(manager: EntityManager, jobId: string): Promise<St
   const pins = await manager.find(PinEntity, { where: { jobId } });
   return {
     row,
-    practice: practiceById(row.practiceId) ?? CRIMP_FIRST,
+    practice: await loadPractice(manager, row.practiceId),
     ...(await loadCatalogueOf(manager, jobId)),
     findingVersions: Object.fromEntries(findings.map((finding) => [finding.id, finding.version])),
     ticks: await manager.find(TickEntity, { where: { jobId } }),
@@ -68,7 +69,7 @@ export async function loadJob(manager: EntityManager, jobId: string): Promise<St
     readings: readings.map(({ id, spliceId, make, checkId, value, by, at }) => ({ id, spliceId, make, checkId, value, by, at })),
     job: {
       id: row.id, number: row.number, title: row.title, asOf: row.openedOn, machine, harness,
-      findings: findings.map((finding) => finding.body), gate: row.gate, ...(row.mappings.length === 0 ? {} : { mappings: row.mappings }),
+      findings: findings.map((finding) => finding.body), gate: row.gate, ...(row.mappings.length === 0 ? {} : { mappings: row.mappings }), ...(row.held.length === 0 ? {} : { held: row.held }),
       choices: [...latest.values()].flatMap(({ findingId, use, reason, by, at }) => (use === null ? [] : [{ findingId, use: use as Choice['use'], reason, by, at }])),
       pins: pins.map(({ findingId, side, centreMm }) => ({ findingId, side, centreMm })),
       redos: redos.map(({ id, findingId, lostFromMm, lostToMm, because, by, at }) => ({ id, findingId, lostFromMm, lostToMm, because, by, at })),
@@ -116,7 +117,7 @@ export async function insertJob(manager: EntityManager, job: Job, practice: Prac
   const id = randomUUID();
   const number = await freeNumber(manager, job.number);
   await manager.insert(JobEntity, {
-    id, number, title: job.title, harnessId: harnessId ?? (await sameHarness(manager, job.machine, job.harness)) ?? (await insertHarness(manager, job.machine, job.harness)), practiceId: practice.id, status: 'open',
+    id, number, title: job.title, harnessId: harnessId ?? (await sameHarness(manager, job.machine, job.harness)) ?? (await insertHarness(manager, job.machine, job.harness)), practiceId: await keepPractice(manager, practice, id), status: 'open', held: job.held ?? [],
     openedOn: job.asOf ?? now.slice(0, 10), gate: job.gate, mappings: job.mappings ?? [], version: 1, createdBy: by, createdAt: now, updatedAt: now,
   });
   for (const [position, finding] of job.findings.entries()) await manager.insert(FindingEntity, findingRow(id, finding, position, 1));

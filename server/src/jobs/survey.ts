@@ -1,8 +1,8 @@
 import type { Router } from 'express';
 import Joi from 'joi';
-import { checkFinding, checkOverlap, GATE_ENTRIES, READY_PRACTICES, type Finding, type GateEntry, type Job } from '@mendum/core';
+import { checkFinding, checkOverlap, GATE_ENTRIES, practiceById, type Finding, type GateEntry, type Job } from '@mendum/core';
 import { findingSchema } from '@mendum/core/interchange';
-import { ChoiceEntity, FindingEntity } from '../db/entities.ts';
+import { ChoiceEntity, FindingEntity, PracticeEntity } from '../db/entities.ts';
 import type { Database } from '../db/open.ts';
 import { AppError } from '../errors.ts';
 import { param } from '../http/handle.ts';
@@ -60,12 +60,13 @@ export function surveyRoutes(router: Router, db: Database): void {
 
   changeRoute<{ version: number; practiceId: string }>(router, db, {
     method: 'put', path: '/practice', what: 'practice', behindGate: false,
-    fields: { version, practiceId: Joi.valid(...READY_PRACTICES.map((practice) => practice.id)).required() },
+    fields: { version, practiceId: Joi.string().min(1).max(120).required() },
     work: async ({ input, stored, manager, now, audit }) => {
       mustBeCurrent('The job', input.version, stored.row.version, stored.row.practiceId, input.practiceId);
       if (stored.job.findings.some((finding) => hasWork(stored, finding.id))) {
         throw new AppError('HAS_WORK', 'Splices have been made under this practice: it stays for this job.', { hint: 'Choose another method for a circuit in Decide instead.' });
       }
+      if (!practiceById(input.practiceId) && !(await manager.existsBy(PracticeEntity, { id: input.practiceId, kept: false }))) throw new AppError('BAD_INPUT', `There is no practice "${input.practiceId}".`, { field: '/practiceId' });
       await audit('practice', stored.row.id, { from: stored.row.practiceId, to: input.practiceId });
       return { status: 200, body: { version: await touch(manager, stored.row, now, { practiceId: input.practiceId }) } };
     },

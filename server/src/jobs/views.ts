@@ -5,9 +5,9 @@ import type { StoredJob } from './store.ts';
 
 /** A job as it goes out. */
 export function jobView(stored: StoredJob): JobView {
-  const { row, job, catalogue, ownShelf, findingVersions, ticks, readings, records, photos } = stored;
+  const { row, job, practice, catalogue, ownShelf, findingVersions, ticks, readings, records, photos } = stored;
   return {
-    id: row.id, version: row.version, status: row.status, practiceId: row.practiceId, job, catalogue, ownShelf, findingVersions, readings,
+    id: row.id, version: row.version, status: row.status, practiceId: row.practiceId, practice, job, catalogue, ownShelf, findingVersions, readings,
     ticks: ticks.map(({ stepId, spliceId, done, by, at }) => ({ stepId, spliceId, done, by, at })),
     photos: photos.map(({ id, findingId, name, widthPx, heightPx, by, at }) => ({ id, findingId, name, widthPx, heightPx, by, at })),
     records: records.map(({ id, spliceId, replacesId, body }) => ({ id, spliceId, replacesId: replacesId ?? undefined, body })),

@@ -1,9 +1,9 @@
 import { randomUUID } from 'node:crypto';
 import type { Router } from 'express';
 import Joi from 'joi';
-import { COVER_IDS, makesOf, METHOD_IDS, redoCost, rule, type CoverId, type MethodId, type Plan, type ReadingValue } from '@mendum/core';
+import { COVER_IDS, makesOf, METHOD_IDS, redoCost, rule, WAYS, type CoverId, type FindingPlan, type Held, type MethodId, type Plan, type ReadingValue, type Way } from '@mendum/core';
 import { readingValueSchema } from '@mendum/core/interchange';
-import { ChoiceEntity, PinEntity, ReadingEntity, RedoEntity, TickEntity } from '../db/entities.ts';
+import { ChoiceEntity, JobEntity, PinEntity, ReadingEntity, RedoEntity, TickEntity } from '../db/entities.ts';
 import type { Database } from '../db/open.ts';
 import { AppError } from '../errors.ts';
 import type { EntityManager } from 'typeorm';
@@ -13,20 +13,33 @@ import type { StoredJob } from './store.ts';
 const id = Joi.string().trim().min(1).max(200).required();
 const longText = Joi.string().trim().min(1).max(2000).required();
 
-/** A splice or cover of the plan by its id. @throws AppError NO_SUCH_SPLICE */
+/** A splice, cover or work at a cavity of the plan by its id. @throws AppError NO_SUCH_SPLICE */
 function findMade(plan: Plan, spliceId: string) {
   for (const finding of plan.findings) {
     const splice = finding.splices.find((one) => one.id === spliceId);
     if (splice) return { finding, made: splice, splice, cover: undefined };
+    if (finding.cavity?.id === spliceId) return { finding, made: finding.cavity, splice: undefined, cover: undefined };
     if (finding.cover?.id === spliceId) return { finding, made: finding.cover, splice: undefined, cover: finding.cover };
   }
   throw new AppError('NO_SUCH_SPLICE', `There is no splice "${spliceId}" in the plan.`);
 }
 
-/** Work has begun on a finding: its splices stay where they are, whatever is found later. */
+/** The held work of a job, with that of one finding put anew or taken out. */
+async function hold(manager: EntityManager, jobId: string, findingId: string, held: Held | undefined): Promise<void> {
+  const row = await manager.findOneByOrFail(JobEntity, { id: jobId });
+  await manager.update(JobEntity, { id: jobId }, { held: [...row.held.filter((one) => one.findingId !== findingId), ...(held ? [held] : [])] });
+}
+
+/** Parts that a finding's plan takes from the shelf. */
+const partsOfPlan = (finding: FindingPlan): string[] => [...new Set([...finding.splices.flatMap((splice) => splice.joint.usesPartIds), ...(finding.cavity ? [...finding.cavity.work.partIds, ...finding.cavity.work.sharedPartIds] : []), ...finding.covers.flatMap((cover) => (cover.coverId === finding.cover?.coverId && cover.partId !== undefined ? [cover.partId] : []))])];
+
+/** Work has begun on a finding: its splices stay where they are and what they are, whatever is found, bought or decided later. */
 async function pinFinding(manager: EntityManager, stored: StoredJob, plan: Plan, findingId: string): Promise<void> {
   const finding = plan.findings.find((one) => one.findingId === findingId);
-  for (const splice of finding?.splices ?? []) {
+  if (!finding || stored.job.held?.some((one) => one.findingId === findingId)) return;
+  const use = finding.cover?.coverId ?? finding.splices[0]?.methodId;
+  await hold(manager, stored.row.id, findingId, { findingId, way: finding.approach, ...(use === undefined ? {} : { use }), partIds: partsOfPlan(finding) });
+  for (const splice of finding.splices) {
     if (splice.pinned) continue;
     await manager.upsert(PinEntity, { jobId: stored.row.id, findingId, side: splice.side, centreMm: splice.centreMm }, ['jobId', 'findingId', 'side']);
   }
@@ -34,9 +47,9 @@ async function pinFinding(manager: EntityManager, stored: StoredJob, plan: Plan,
 
 /** Decisions against the ranking, ticked steps, readings and joints that are made again. */
 export function workRoutes(router: Router, db: Database): void {
-  changeRoute<{ findingId: string; use: MethodId | CoverId | null; reason?: string }>(router, db, {
+  changeRoute<{ findingId: string; use: MethodId | CoverId | Way | null; reason?: string }>(router, db, {
     method: 'post', path: '/choices', what: 'choice', behindGate: true,
-    fields: { findingId: id, use: Joi.valid(...METHOD_IDS, ...COVER_IDS, null).required(), reason: Joi.string().trim().min(3).max(2000).when('use', { is: null, then: Joi.optional(), otherwise: Joi.required() }) },
+    fields: { findingId: id, use: Joi.valid(...METHOD_IDS, ...COVER_IDS, ...WAYS, null).required(), reason: Joi.string().trim().min(3).max(2000).when('use', { is: null, then: Joi.optional(), otherwise: Joi.required() }) },
     work: async ({ input, stored, plan, manager, now, audit }) => {
       const finding = plan().findings.find((one) => one.findingId === input.findingId);
       if (!finding) throw new AppError('NOT_FOUND', `There is no finding "${input.findingId}" in job ${stored.row.number}.`);
@@ -45,12 +58,14 @@ export function workRoutes(router: Router, db: Database): void {
       if (input.use !== null) {
         const method = finding.ranked.find((one) => one.methodId === input.use);
         const cover = finding.covers.find((one) => one.coverId === input.use);
-        const allowed = method ? method.status === 'allowed' || method.usableWithReason : cover !== undefined && cover.status !== 'refused';
+        const way = finding.ways.find((one) => one.way === input.use);
+        const allowed = way && !method && !cover ? way.status !== 'refused' : method ? method.status === 'allowed' || method.usableWithReason : cover !== undefined && cover.status !== 'refused';
         if (!allowed) {
-          const because = method?.because ?? cover?.because ?? 'It is not in the ranking of this finding.';
+          const because = method?.because ?? cover?.because ?? way?.because ?? 'It is not in the ranking of this finding.';
           throw new AppError('BAD_INPUT', `"${method?.name ?? cover?.name ?? input.use}" cannot be used here, with or without a reason: ${because}`, { field: '/use', hint: 'Change what the rule looks at, or choose another method.' });
         }
       }
+      await hold(manager, stored.row.id, input.findingId, undefined);
       await manager.insert(ChoiceEntity, { id: randomUUID(), jobId: stored.row.id, findingId: input.findingId, use: input.use, reason: input.reason ?? '', by: input.by, at: now });
       await audit('choice', stored.row.id, { findingId: input.findingId, use: input.use, reason: input.reason });
       return { status: 201, body: { use: input.use } };
@@ -110,6 +125,7 @@ export function workRoutes(router: Router, db: Database): void {
         id: randomUUID(), jobId: stored.row.id, findingId: finding.findingId, lostFromMm: cost.lostFromMm, lostToMm: cost.lostToMm, because: input.because, by: input.by, at: now, sequence: stored.job.redos.length,
       });
       await manager.delete(PinEntity, { jobId: stored.row.id, findingId: finding.findingId });
+      await hold(manager, stored.row.id, finding.findingId, undefined);
       await audit('made again', stored.row.id, { spliceId: input.spliceId, ...cost, because: input.because });
       return { status: 201, body: cost };
     },

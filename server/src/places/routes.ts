@@ -3,11 +3,10 @@ import { PersonEntity } from '../db/entities.ts';
 import type { Database } from '../db/open.ts';
 import { checked, writeBody } from '../http/handle.ts';
 import { writeOnce, type WriteHead } from '../http/writes.ts';
-import { loadShelf } from '../jobs/store.ts';
 
 const personBody = writeBody();
 
-/** What is not a job: people at the bench, the shelf. */
+/** What is not a job: people at the bench. */
 export function placeRoutes(router: Router, db: Database): void {
   router.get('/people', async (_req, res) => {
     res.json(await db.read((manager) => manager.find(PersonEntity, { order: { name: 'ASC' } })));
@@ -23,9 +22,5 @@ export function placeRoutes(router: Router, db: Database): void {
       return { status: 201, body: { name: input.by } };
     });
     res.status(answer.status).json(answer.body);
-  });
-
-  router.get('/shelf', async (_req, res) => {
-    res.json(await db.read(loadShelf));
   });
 }

@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 import { wrap, type Remote } from 'comlink';
-import { CRIMP_FIRST, practiceById, type Plan } from '@mendum/core';
+import type { Plan } from '@mendum/core';
 import type { JobView } from '@mendum/core/interchange';
 import type { Planner } from '../workers/planner.worker.ts';
 
@@ -19,9 +19,9 @@ export function usePlan(view: JobView | undefined): { readonly plan?: Plan | und
   useEffect(() => {
     if (!view) return undefined;
     let current = true;
-    const { job, practiceId, catalogue } = view;
+    const { job, practice, catalogue } = view;
     thePlanner()
-      .plan(job, practiceById(practiceId) ?? CRIMP_FIRST, catalogue)
+      .plan(job, practice, catalogue)
       .then((plan) => current && setPlanned({ forView: view, plan }))
       .catch((error: unknown) => current && setPlanned({ forView: view, failed: error instanceof Error ? error.message : String(error) }));
     return () => {

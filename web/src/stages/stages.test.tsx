@@ -41,7 +41,7 @@ describe('the ranking', () => {
     const view = viewOf([findingOf('F1')]);
     render(<InJob view={view}><Ranking finding={planFor(view).findings[0]!} /></InJob>);
     const lines = screen.getAllByRole('listitem');
-    expect(lines).toHaveLength(7);
+    expect(lines).toHaveLength(METHOD_IDS.length);
     const solder = lines.find((line) => line.textContent?.includes('Wrapped solder'))!;
     expect(solder.textContent).toContain('refused');
     expect(solder.textContent).toContain('wicked solder makes a stiff end');

@@ -15,7 +15,7 @@ export const findingOf = (id: string, more: Partial<Finding> = {}): Finding => (
 
 export function viewOf(findings: readonly Finding[], more: { readonly job?: Partial<Job>; readonly ticks?: readonly Tick[]; readonly readings?: readonly Reading[] } = {}): JobView {
   return {
-    id: 'J', version: 1, status: 'open', practiceId: 'crimpFirst', catalogue: FULL_SHELF, ownShelf: false, findingVersions: Object.fromEntries(findings.map((finding) => [finding.id, 1])), ticks: more.ticks ?? [], readings: more.readings ?? [], records: [], photos: [],
+    id: 'J', version: 1, status: 'open', practiceId: 'crimpFirst', practice: CRIMP_FIRST, catalogue: FULL_SHELF, ownShelf: false, findingVersions: Object.fromEntries(findings.map((finding) => [finding.id, 1])), ticks: more.ticks ?? [], readings: more.readings ?? [], records: [], photos: [],
     job: {
       id: 'J', number: '1', title: 'Test', machine: { id: 'M', name: 'Ovrell 420', kind: 'harvester', systemVoltageV: 24 }, findings, gate: { isolation: { how: 'provedDead', by: 'Ines', at: '2030-01-01T08:00:00Z' } }, choices: [], pins: [], redos: [],
       harness: {

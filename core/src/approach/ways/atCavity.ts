@@ -32,7 +32,7 @@ const lostAt = ({ finding, input }: At): { readonly fromMm: number; readonly toM
 
 function newTerminal(at: At): Candidate {
   const fit = fitAt(at.input, at.node, at.finding.at.cavity, at.input.circuit.wire);
-  const way = newTerminalWay(at.finding, fit);
+  const way = newTerminalWay(at.finding, fit, at.input.redos.filter((redo) => redo.findingId === at.finding.id).length);
   return { way, decided: { cavity: work(at, way, { acts: ['crimpTerminal'], fit }) } };
 }
 
@@ -168,13 +168,14 @@ export function decideAtCavity(input: DecideInput, finding: CavityFinding, elect
   const node = input.nodes.get(finding.at.nodeId);
   const at: At = { input, finding, node, electrical };
   const list = candidates(at).filter((one) => one !== undefined);
-  const wanted = list.find(({ way }) => way.way === input.choice?.use && way.status !== 'refused');
+  const asked = (way: RankedWay): boolean => way.way === input.choice?.use || (input.choice === undefined && way.way === input.held?.way);
+  const wanted = list.find(({ way }) => asked(way) && way.status !== 'refused');
   const chosen = wanted ?? list.find(({ way }) => way.status === 'allowed') ?? list.find(({ way }) => way.status === 'shelf');
   const ways = list.map(({ way }) => way);
   const found = capital(findingInWords(finding));
   if (!chosen) return { ...base, approach: 'byHand', ways, because: [found, ways[0]?.because ?? ''], asks: 'Nothing is possible here as it stands' };
   const { decided } = chosen;
-  const method = decided.ranked?.find((one) => one.methodId === input.choice?.use && (one.status === 'allowed' || one.usableWithReason)) ?? decided.method;
+  const method = decided.ranked?.find((one) => one.methodId === (input.choice?.use ?? input.held?.use) && (one.status === 'allowed' || one.usableWithReason)) ?? decided.method;
   const passed = ways.slice(0, list.indexOf(chosen)).filter((way) => way.status === 'refused');
   return {
     ...base, ...decided, method, approach: chosen.way.way, ways,

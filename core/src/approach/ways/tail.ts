@@ -13,9 +13,10 @@ const USUAL_STRIP_MM = 7;
 const EXTEND_AT_MM = 65;
 
 /** A new terminal on the old wire, judged: the tail's slack must cover its strip, 2 mm and what is lost. */
-export function newTerminalWay(finding: CavityFinding, fit: TerminalFit): RankedWay {
+export function newTerminalWay(finding: CavityFinding, fit: TerminalFit, redos = 0): RankedWay {
   const stripMm = fit.terminal?.stripMm ?? USUAL_STRIP_MM;
-  const lost = finding.cutBackLeftMm + finding.cutBackRightMm;
+  // A terminal that is cut off again takes its strip and 2 mm each time.
+  const lost = finding.cutBackLeftMm + finding.cutBackRightMm + redos * newTerminalTakesMm(stripMm, 0);
   const takes = newTerminalTakesMm(stripMm, lost);
   const slack = finding.slackMm ?? 0;
   const cost = { splices: 0, minutes: ACT_MINUTES.crimpTerminal, wireMm: Math.round(takes), parts: [fit.terminal?.partName, fit.terminal?.seal?.name].filter((name) => name !== undefined) };

@@ -1,0 +1,21 @@
+import type { EntityManager } from 'typeorm';
+import { CRIMP_FIRST, practiceById, type Practice } from '@mendum/core';
+import { PracticeEntity } from '../db/entities.ts';
+
+/** A practice by id: a ready one, the shop's own, or one that a job keeps; crimp first where it is gone. */
+export async function loadPractice(manager: EntityManager, id: string): Promise<Practice> {
+  const ready = practiceById(id);
+  if (ready) return ready;
+  const row = await manager.findOneBy(PracticeEntity, { id });
+  return row?.body ?? CRIMP_FIRST;
+}
+
+/** The id under which a job's practice is kept: its own where it is known or new, else one of the job's own. */
+export async function keepPractice(manager: EntityManager, practice: Practice, jobId: string): Promise<string> {
+  if (practiceById(practice.id)) return practice.id;
+  const row = await manager.findOneBy(PracticeEntity, { id: practice.id });
+  if (row && JSON.stringify(row.body) === JSON.stringify(practice)) return practice.id;
+  const id = row ? `${practice.id}@${jobId}` : practice.id;
+  await manager.insert(PracticeEntity, { id, version: practice.version, kept: row !== null, body: { ...practice, id } });
+  return id;
+}
