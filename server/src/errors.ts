@@ -14,6 +14,7 @@ export const ERRORS = {
   GATE_CLOSED: { status: 409, hint: 'Open the gate in Survey first.' },
   NO_SUCH_SPLICE: { status: 409, hint: 'The plan has changed since: load the job again.' },
   RECORD_REFUSED: { status: 409, hint: 'Finish what is named and sign again.' },
+  SHELF_FILE: { status: 422, hint: 'Correct every line named and import again; nothing was imported.' },
   PRACTICE_USED: { status: 409, hint: 'Give those jobs another practice first.' },
   PHOTO_REFUSED: { status: 422, hint: 'Attach a JPEG, PNG or WebP photo of 10 MB at most.' },
   MAPPING_REFUSED: { status: 422, hint: 'Map cavity by cavity, never by colour.' },

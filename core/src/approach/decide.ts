@@ -1,4 +1,4 @@
-import { isAtCavity, strandsInWords, visibleLengthMm, type Finding, type Stretch } from '../damage/index.ts';
+import { branchesOf, isAtCavity, strandsInWords, visibleLengthMm, type Finding, type Stretch } from '../damage/index.ts';
 import { flexStretches, keepOuts } from '../harness/index.ts';
 import { rankMethods, type RankedMethod, type Site } from '../method/index.ts';
 import { chooseInsertWire } from '../sizing/index.ts';
@@ -25,7 +25,7 @@ function siteOf(input: DecideInput, lost: Stretch, electrical: Electrical, twoRe
     insertWire,
     site: {
       circuitNumber: circuit.number, circuitKind: circuit.kind, duty: finding.kind === 'addCircuit' ? 'add' : 'join',
-      wire: circuit.wire, farWire: finding.farWire ?? circuit.wire, branchWires: finding.kind === 'addCircuit' ? finding.branchWires : [], insertWire: insertWire.wire, insertStepsUp: stepsUp(insertWire.wire.size, circuit.wire.size),
+      wire: circuit.wire, farWire: finding.farWire ?? circuit.wire, branchWires: branchesOf(finding), insertWire: insertWire.wire, insertStepsUp: stepsUp(insertWire.wire.size, circuit.wire.size),
       mainUncut: finding.kind === 'addCircuit' ? finding.mainUncut : undefined, freedEndMm: finding.freedEndMm,
       zone: run.zone, flexing: flexStretches(run)[0]?.name, ambientC: electrical.ambientC, placeC: electrical.placeC,
       conduitMarginMm: run.conduitInsideMm === undefined ? undefined : run.conduitInsideMm - runFacts.bundleMm,
@@ -48,7 +48,7 @@ function slackSentence(site: Site, method: RankedMethod, kind: Finding['kind']):
   const joint = method.joints[0];
   const lap = joint?.reach.kind === 'lapped' ? joint.reach.lapMm : 0;
   const takes = lap > 0 ? ` and the joint's lap takes ${figure(lap)}` : '';
-  if (kind === 'addCircuit') return `${1 + site.branchWires.length + 1} ends meet here.`;
+  if (kind === 'addCircuit') return site.mainUncut ? 'The main wire stays whole: what is added joins it on a bared window.' : `${1 + site.branchWires.length + 1} ends meet here.`;
   if (method.splices === 1) return `The cut loses ${lost} mm${takes}; the harness gives back ${figure(site.slackMm, 1)}: one splice reaches.`;
   const gives = site.slackMm > 0 ? `gives back only ${figure(site.slackMm, 1)}` : 'gives back nothing';
   if (!site.slackKnown) return `The cut loses ${lost} mm and nobody has measured the slack here, so it counts as 0: measuring it might save a splice.`;
@@ -79,7 +79,10 @@ function warningsOf(input: DecideInput, electrical: Electrical, insertRefused: s
     warnings.push(`Something cooked this wire: find the cause, or it comes back.${near ? ` ${name} stands ${ratedC} °C and the place reaches ${figure(electrical.placeC, 0)}: take a jacket one class up.` : ''}`);
   }
   if (finding.kind === 'corroded') warnings.push('Corrosion creeps under the jacket: cut back until copper is bright on both sides.');
-  if (finding.kind === 'poorRepair') warnings.push('The earlier joint is cut out whole.');
+  if (finding.kind === 'poorRepair') {
+    warnings.push('The earlier joint is cut out whole.');
+    if (finding.sort === 'clampTap' && !finding.branchWires) warnings.push('A clamp-on tap joins another wire on: say which in the finding, and all three ends are joined here.');
+  }
   if (finding.kind === 'strandsLost') {
     const left = remainingShare(finding.strandsLost, finding.strandsTotal) * areaMm2(circuit.wire.size);
     warnings.push(`${strandsInWords(finding)}: ${figure(left)} mm² at that one hot spot.`);

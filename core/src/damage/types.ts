@@ -69,7 +69,10 @@ interface Base extends Stretch {
 
 /** What was found on one wire at one place. A finding at a cavity names it in `at`, and lies at that end of its run. */
 export type Finding =
-  | (Base & { readonly kind: Exclude<RunFindingKind, 'strandsLost' | 'addCircuit'> })
+  | (Base & { readonly kind: Exclude<RunFindingKind, 'strandsLost' | 'addCircuit' | 'poorRepair'> })
+  | (Base & { readonly kind: 'poorRepair';
+      /** Wires that the earlier repair joined on as well, as a clamp-on tap does: they are joined again. */
+      readonly branchWires?: readonly WireSpec[] | undefined })
   | (Base & { readonly kind: 'strandsLost'; readonly strandsLost: number; readonly strandsTotal: number })
   | (Base & { readonly kind: 'addCircuit'; readonly branchWires: readonly WireSpec[];
       /** The main wire must stay whole. */

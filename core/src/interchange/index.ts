@@ -9,3 +9,5 @@ export { continuityFields, mappingSchema } from './mappingSchemas.ts';
 export { problemsOf } from './problems.ts';
 export type { DueBack, ErrorBody, HarnessView, JobEffect, JobSummary, JobView, KeptRecord, PhotoView, PracticeView, StageName, Tick } from './api.ts';
 export { shelfEditSchema } from './catalogueSchemas.ts';
+export { readShelfTable, writeShelfTable } from './shelfTable.ts';
+export type { TableProblem, TableReading } from './shelfTable.ts';

@@ -15,7 +15,7 @@ export const findingSchema = Joi.object({
   shortByMm: Joi.number().greater(0).max(100_000).when('kind', { is: 'tooShort', then: Joi.required(), otherwise: Joi.forbidden() }),
   strandsLost: Joi.number().integer().min(1).max(2000).when('kind', { is: 'strandsLost', then: Joi.required(), otherwise: Joi.forbidden() }),
   strandsTotal: Joi.number().integer().min(1).max(2000).when('kind', { is: 'strandsLost', then: Joi.required(), otherwise: Joi.forbidden() }),
-  branchWires: list(wireSchema).min(1).max(8).when('kind', { is: 'addCircuit', then: Joi.required(), otherwise: Joi.forbidden() }),
+  branchWires: list(wireSchema).min(1).max(8).when('kind', { switch: [{ is: 'addCircuit', then: Joi.required() }, { is: 'poorRepair', then: Joi.optional() }], otherwise: Joi.forbidden() }),
   mainUncut: Joi.boolean().when('kind', { is: 'addCircuit', otherwise: Joi.forbidden() }), freeCavity: cavitySchema.when('kind', { is: 'addCircuit', otherwise: Joi.forbidden() }),
 });
 

@@ -1,6 +1,7 @@
 import { stepsFor, stepsForCover } from '../bench/index.ts';
 import type { Decision } from '../approach/index.ts';
 import type { Catalogue } from '../catalogue/index.ts';
+import { branchesOf } from '../damage/index.ts';
 import { isStill, type HarnessNode, type Run } from '../harness/index.ts';
 import type { PlacedItem, PlacedSplice } from '../layout/index.ts';
 import { methodById, type RankedMethod } from '../method/index.ts';
@@ -27,7 +28,7 @@ const ironW = (area: number): number => (area <= 0.5 ? 40 : area <= 2.5 ? 70 : 1
 function wiresOf(decided: Decided, side: PlacedSplice['side']): WireSpec[] {
   const { circuit, finding, decision } = decided;
   const far = finding.farWire ?? circuit.wire;
-  const branches = finding.kind === 'addCircuit' ? finding.branchWires : [];
+  const branches = branchesOf(finding);
   const insert = decision.insertWire?.wire ?? circuit.wire;
   if (side === 'only') return [circuit.wire, far, ...branches];
   return side === 'left' ? [circuit.wire, insert] : [insert, far, ...branches];

@@ -1,6 +1,6 @@
 import { createApi, fetchBaseQuery, retry } from '@reduxjs/toolkit/query/react';
-import type { Catalogue } from '@mendum/core';
-import type { DueBack, HarnessView, JobSummary, JobView, Tick } from '@mendum/core/interchange';
+import type { Catalogue, Practice } from '@mendum/core';
+import type { DueBack, HarnessView, JobEffect, JobSummary, JobView, PracticeView, Tick } from '@mendum/core/interchange';
 
 /** A write: who does it and under which id, so that it can be sent again without being done twice. */
 export interface Write {
@@ -31,19 +31,24 @@ const asTicks = (write: TickWrite['body'], at: string): Tick[] => write.steps.ma
 export const api = createApi({
   reducerPath: 'api',
   baseQuery,
-  tagTypes: ['Jobs', 'Job', 'Due', 'People', 'Shelf', 'Harnesses'],
+  tagTypes: ['Jobs', 'Job', 'Due', 'People', 'Shelf', 'Harnesses', 'Practices'],
   endpoints: (build) => ({
     jobs: build.query<JobSummary[], void>({ query: () => '/jobs', providesTags: ['Jobs'] }),
     job: build.query<JobView, string>({ query: (id) => `/jobs/${id}`, providesTags: (_result, _error, id) => [{ type: 'Job', id }] }),
     due: build.query<DueBack[], void>({ query: () => '/due', providesTags: ['Due'] }),
     people: build.query<{ name: string; since: string }[], void>({ query: () => '/people', providesTags: ['People'] }),
     shelf: build.query<Catalogue, void>({ query: () => '/shelf', providesTags: ['Shelf'] }),
+    practices: build.query<PracticeView[], void>({ query: () => '/practices', providesTags: ['Practices'] }),
     harnesses: build.query<HarnessView[], void>({ query: () => '/harnesses', providesTags: ['Harnesses'] }),
+    /** What a changed practice would alter in open jobs; nothing is saved. */
+    effect: build.mutation<JobEffect[], Practice>({ query: (practice) => ({ url: '/practices/effect', method: 'POST', body: { practice } }) }),
     write: build.mutation<Record<string, unknown>, Write>({
       query: ({ method, path, body }) => ({ url: path, method, body }),
       // The new version counts at once, so that the next press is not stale against one's own.
       async onQueryStarted({ jobId, path }, { dispatch, queryFulfilled }) {
         const done = await queryFulfilled.catch(() => undefined);
+        const shelfVersion = done?.data.shelfVersion;
+        if (typeof shelfVersion === 'number') dispatch(api.util.updateQueryData('shelf', undefined, (draft) => ({ ...draft, version: shelfVersion })));
         const version = done?.data.version;
         if (jobId === undefined || typeof version !== 'number') return;
         const findingId = /\/findings\/([^/]+)$/.exec(path)?.[1];
@@ -54,6 +59,7 @@ export const api = createApi({
       },
       invalidatesTags: (_result, _error, { jobId, path }) => [
         'Jobs', ...(jobId === undefined ? [] : [{ type: 'Job' as const, id: jobId }]), ...(path.startsWith('/people') ? ['People' as const] : []), ...(/sign|correction/.test(path) ? ['Due' as const] : []), ...(/import|^\/harnesses/.test(path) ? ['Harnesses' as const] : []), ...(path.startsWith('/harnesses/') ? ['Job' as const] : []),
+        ...(path.startsWith('/shelf') ? ['Shelf' as const, 'Job' as const] : []), ...(path.startsWith('/practices') ? ['Practices' as const, 'Job' as const] : path.endsWith('/practice') ? ['Practices' as const] : []),
       ],
     }),
     tick: build.mutation<unknown, TickWrite>({
@@ -73,4 +79,4 @@ export const api = createApi({
   }),
 });
 
-export const { useJobsQuery, useJobQuery, useDueQuery, usePeopleQuery, useShelfQuery, useHarnessesQuery, useWriteMutation, useTickMutation } = api;
+export const { useJobsQuery, useJobQuery, useDueQuery, usePeopleQuery, useShelfQuery, useHarnessesQuery, usePracticesQuery, useEffectMutation, useWriteMutation, useTickMutation } = api;

@@ -4,7 +4,7 @@ import type { ReactNode } from 'react';
 import { Provider } from 'react-redux';
 import { MemoryRouter } from 'react-router';
 import { describe, expect, it } from 'vitest';
-import { FULL_SHELF, RULES } from '@mendum/core';
+import { CRIMP_FIRST, FULL_SHELF, READY_PRACTICES, RULES } from '@mendum/core';
 import type { DueBack, JobSummary } from '@mendum/core/interchange';
 import { PersonDialog } from '../app/PersonDialog.tsx';
 import { makeStore } from '../app/store.ts';
@@ -13,8 +13,8 @@ import { standInServer, writesOf } from '../test/server.ts';
 import { DuePlace } from './DuePlace.tsx';
 import { JobsPlace } from './JobsPlace.tsx';
 import { MachinesPlace } from './machines/MachinesPlace.tsx';
-import { PracticePlace } from './PracticePlace.tsx';
-import { ShelfPlace } from './ShelfPlace.tsx';
+import { PracticePlace } from './practice/PracticePlace.tsx';
+import { ShelfPlace } from './shelf/ShelfPlace.tsx';
 
 const show = (place: ReactNode) => render(<Provider store={makeStore()}><MemoryRouter>{place}</MemoryRouter></Provider>);
 const job = (number: string, title: string, more: Partial<JobSummary> = {}): JobSummary => ({ id: `J${number}`, number, title, machine: 'Ovrell 420', harness: 'W12', status: 'open', stage: 'survey', findings: 2, openedOn: '2030-01-01', updatedAt: new Date().toISOString(), ...more });
@@ -90,6 +90,9 @@ describe('who is at the bench', () => {
   });
 });
 
+/** A shelf small enough for a screen in a test. */
+const FEW_PARTS = { ...FULL_SHELF, parts: FULL_SHELF.parts.filter((part) => part.kind === 'sealedButt' || part.kind === 'clip') };
+
 describe('other places', () => {
   it('machines are found by a circuit of theirs', async () => {
     const view = (id: string, machine: string, work: string) => ({ id, version: 1, machineId: machine, machine, machineKind: 'tractor', systemVoltageV: 12, name: id, runs: [], circuits: [circuitOf('1', { function: work })], nodes: [] });
@@ -100,16 +103,51 @@ describe('other places', () => {
     expect(screen.queryByRole('region', { name: 'Ovrell 420' })).toBeNull();
   });
   it('the shelf says what is there, what each part fits, and what there is none of', async () => {
-    standInServer({ '/shelf': { body: { ...FULL_SHELF, parts: FULL_SHELF.parts.map((part) => (part.id === 'clip-XL' ? { ...part, quantity: 0 } : part)) } } });
+    standInServer({ '/shelf': { body: { ...FEW_PARTS, parts: FEW_PARTS.parts.map((part) => (part.id === 'clip-XL' ? { ...part, quantity: 0 } : part)) } } });
     show(<ShelfPlace />);
-    expect((await screen.findByRole('row', { name: /Sealed butt, middle/ })).textContent).toContain('1.04–2.63 mm² an end');
-    expect(screen.getByRole('row', { name: /Splice clip XL/ }).textContent).toContain('none');
+    const line = (name: string) => screen.getByRole('button', { name }).closest('li')?.textContent;
+    await screen.findByRole('button', { name: 'Sealed butt, middle' });
+    expect(line('Sealed butt, middle')).toContain('1.04–2.63 mm² an end');
+    expect(screen.queryByRole('button', { name: 'Splice clip XL' })).toBeNull();
+    await userEvent.click(screen.getByRole('checkbox', { name: /known but not there/ }));
+    expect(line('Splice clip XL')).toContain('none');
   });
-  it('practice shows every rule of the engine, and both sides of each school', () => {
-    standInServer({});
+  it('one more of a part is saved at once, and can be undone', async () => {
+    const sent = standInServer({ '/shelf': { body: FEW_PARTS }, 'PUT /shelf': { body: { shelfVersion: 2 } } });
+    show(<ShelfPlace />);
+    await userEvent.click(await screen.findByRole('button', { name: 'One more: Sealed butt, middle' }));
+    await waitFor(() => expect(writesOf(sent)).toMatchObject([{ method: 'PUT', path: '/shelf', body: { version: 1, edits: [{ kind: 'setPart', part: { id: 'sealedButt-middle', quantity: 101 } }] } }]));
+  });
+  it('a part whose colour and stamp disagree is warned of, and a figure that is none is refused with nothing lost', async () => {
+    standInServer({ '/shelf': { body: FEW_PARTS } });
+    show(<ShelfPlace />);
+    await userEvent.click(await screen.findByRole('button', { name: 'Sealed butt, small' }));
+    const upper = screen.getByLabelText('Copper to');
+    await userEvent.clear(upper);
+    await userEvent.type(upper, '1.65');
+    expect(screen.getByText(/by convention is small .* stamped 0.33–1.65: the stamp counts/)).toBeTruthy();
+    await userEvent.clear(upper);
+    await userEvent.click(screen.getByRole('button', { name: 'Save the part' }));
+    expect(screen.getByText('Give a number of 0 or more.')).toBeTruthy();
+  });
+  it('practice shows every rule of the engine with both sides, ready ones without a way to change them', async () => {
+    standInServer({ '/practices': { body: READY_PRACTICES.map((practice) => ({ practice, ready: true, jobs: 0 })) } });
     show(<PracticePlace />);
-    for (const rule of RULES) expect(screen.getAllByText(`Rule ${rule.id}.`, { exact: false }).length, rule.id).toBeGreaterThan(0);
+    await screen.findByRole('region', { name: 'Crimp first' });
+    for (const rule of RULES) expect(screen.getAllByText(`Rule ${rule.id}:`, { exact: false }).length, rule.id).toBeGreaterThan(0);
     expect(screen.getAllByText('The other side:')).toHaveLength(3);
+    expect(screen.getAllByRole<HTMLInputElement>('switch').every((one) => one.disabled)).toBe(true);
+  });
+  it('a practice of one’s own shows what it would change before it is saved', async () => {
+    const own = { ...CRIMP_FIRST, id: 'own', name: 'Ours' };
+    const effect = { jobId: 'J1', number: '0147', title: 'Shaker', keeps: false, changes: [{ findingId: 'F1', circuitId: 'C1', circuitNumber: '7', before: 'One splice: sealed butt', after: 'One splice: splice clip', because: 'Slimmer.' }] };
+    const sent = standInServer({ '/practices': { body: [{ practice: own, ready: false, jobs: 1 }] }, 'POST /practices/effect': { body: [effect] }, 'PUT /practices/own': { body: { id: 'own', practiceVersion: 2 } } });
+    show(<PracticePlace />);
+    await userEvent.click(await screen.findByRole('switch', { name: 'Unfolded before folded' }));
+    await userEvent.click(screen.getByRole('button', { name: 'See what it changes, and save' }));
+    expect((await screen.findByText('One splice: splice clip')).closest('tr')?.textContent).toContain('One splice: sealed butt');
+    await userEvent.click(screen.getByRole('button', { name: 'Save the practice' }));
+    await waitFor(() => expect(writesOf(sent).at(-1)).toMatchObject({ path: '/practices/own', body: { practice: { off: ['prefer.unfolded'] } } }));
   });
   it('what is due back says how late it is', async () => {
     const day = (days: number): string => new Date(Date.now() + days * 86_400_000).toISOString().slice(0, 10);

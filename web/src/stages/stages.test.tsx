@@ -1,7 +1,7 @@
 import { render, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it, vi } from 'vitest';
-import { figure, type Check } from '@mendum/core';
+import { figure, METHOD_IDS, type Check } from '@mendum/core';
 import { findingOf, InJob, planFor, viewOf } from '../test/job.tsx';
 import { Ranking } from './decide/Ranking.tsx';
 import { CheckBlock } from './prove/CheckBlock.tsx';
@@ -40,6 +40,7 @@ describe('the ranking', () => {
   it('shows every method, why the refused are refused, and lets only usable ones be used', async () => {
     const view = viewOf([findingOf('F1')]);
     render(<InJob view={view}><Ranking finding={planFor(view).findings[0]!} /></InJob>);
+    await userEvent.click(screen.getByRole('button', { name: /more that are refused/ }));
     const lines = screen.getAllByRole('listitem');
     expect(lines).toHaveLength(METHOD_IDS.length);
     const solder = lines.find((line) => line.textContent?.includes('Wrapped solder'))!;

@@ -62,6 +62,9 @@ export function StepDrawing({ step, make, colour }: { readonly step: BenchStep; 
         return <>{wire(2, WIDE)}<rect x={200} y={Y - 25} width={260} height={50} rx={4} fill="#4A4E52" stroke="var(--ink)" />{[222, 254, 286, 318, 350, 382, 414].map((x) => <path key={x} d={`M${x} ${Y + 25}l24 -50`} stroke="#8C9197" strokeWidth={2} />)}<Caption x={330} words="stretched, half lapped" /></>;
       case 'look':
         return <>{wire(2, 270)}{wire(390, WIDE)}<Copper x={270} wide={120} /><circle cx={330} cy={Y} r={62} fill="none" stroke="var(--ink)" strokeWidth={4} /><path d={`M374 ${Y + 44}l40 30`} stroke="var(--ink)" strokeWidth={8} /></>;
+      case 'free':
+      case 'seat':
+        return <>{wire(2, 300)}<rect x={300} y={Y - 12} width={120} height={24} fill="var(--copper)" /><path d={`M360 ${Y - 12}l26 -12v12`} fill="var(--copper)" /><path d={`M440 ${Y - 44}H620V${Y + 44}H440M440 ${Y - 44}v24M440 ${Y + 44}v-24M440 ${Y - 20}H600V${Y + 20}H440`} fill="none" stroke="var(--ink)" strokeWidth={2.5} /><path d={step.drawing === 'free' ? `M400 ${Y + 40}H320m14 -9l-14 9l14 9` : `M320 ${Y + 40}h80m-14 -9l14 9l-14 9`} fill="none" stroke="var(--ink)" strokeWidth={4} /><Caption x={330} words={step.drawing === 'free' ? 'lance pressed down first' : 'click, then pull back'} /></>;
       case 'press':
         return <>{wire(2, WIDE)}<rect x={250} y={Y - 44} width={160} height={88} rx={10} fill="var(--sheet)" stroke="var(--ink)" strokeWidth={2} /><path d={`M300 ${Y - 22}h60l-30 40Z`} fill="var(--copper)" />{arrow(330)}</>;
     }

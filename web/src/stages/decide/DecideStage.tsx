@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import { READY_PRACTICES } from '@mendum/core';
+import { usePracticesQuery } from '../../app/api.ts';
 import { useChange } from '../../app/change.ts';
 import { Empty } from '../../ui/empty.tsx';
 import { Select } from '../../ui/field.tsx';
@@ -11,6 +11,9 @@ import { DecisionDetail } from './DecisionDetail.tsx';
 export function DecideStage() {
   const { view, plan, selected, signed, pathTo } = useOpenJob();
   const { change, busy } = useChange(view.id);
+  const { data } = usePracticesQuery();
+  const practices = (data ?? []).map((one) => one.practice);
+  const offered = practices.some((one) => one.id === view.practiceId) ? practices : [view.practice, ...practices];
   if (plan.findings.length === 0) {
     return <Empty title="Nothing to decide yet">Mark what was found first. <Link className="underline" to={pathTo('survey')}>Go to Survey</Link></Empty>;
   }
@@ -18,7 +21,7 @@ export function DecideStage() {
     <div className="grid gap-x-7 gap-y-5 lg:grid-cols-[minmax(320px,390px)_minmax(0,1fr)]">
       <div>
         <Select label="Practice" value={view.practiceId} disabled={busy || signed} onChange={(event) => void change('PUT', '/practice', { version: view.version, practiceId: event.target.value })}>
-          {READY_PRACTICES.map((practice) => <option key={practice.id} value={practice.id}>{practice.name}</option>)}
+          {offered.map((practice) => <option key={practice.id} value={practice.id}>{practice.name}</option>)}
         </Select>
         {view.ownShelf ? <p className="mt-2 text-sm text-soft">Planned from the shelf that came in the job's file.</p> : null}
         <CardList />

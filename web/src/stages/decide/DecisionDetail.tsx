@@ -1,22 +1,15 @@
 import { Link } from 'react-router';
+import { useState } from 'react';
 import { figure, findingInWords, isAtCavity, sizeInWords, type FindingPlan } from '@mendum/core';
 import { useChange } from '../../app/change.ts';
 import { Button } from '../../ui/button.tsx';
 import { useOpenJob } from '../job.ts';
+import { ElectricalTable } from './ElectricalTable.tsx';
 import { FigureStrip } from './FigureStrip.tsx';
 import { JointPicture } from './JointPicture.tsx';
 import { Ranking } from './Ranking.tsx';
-
-/** Where the wire stands with current: what it may carry here, what protects it. */
-function Electrical({ finding }: { readonly finding: FindingPlan }) {
-  const { electrical } = finding;
-  const fuse = electrical.fuseA === undefined ? 'no fuse known' : `fuse ${figure(electrical.fuseA)} A ${electrical.fuseProtects === true ? 'protects it' : 'does not protect it'}${electrical.weakest.where === 'here' ? '' : ` (weakest: ${electrical.weakest.where}, ${figure(electrical.weakest.amps, 1)} A)`}`;
-  return (
-    <p className="text-soft">
-      May carry <b className="figure text-ink">{figure(electrical.bundledA, 1)}</b> A here (alone <span className="figure">{figure(electrical.aloneA, 1)}</span>; {electrical.loadedWires} loaded {electrical.loadedWires === 1 ? 'wire' : 'wires'}, <span className="figure">{figure(electrical.ambientC, 0)}</span> °C ambient); {fuse}; place reaches <span className="figure">{figure(electrical.placeC, 0)}</span> °C.
-    </p>
-  );
-}
+import { Ways } from './Ways.tsx';
+import { WhatIf } from './WhatIf.tsx';
 
 /** One decision opened: what is done, because of what, drawn, in figures, and every other way ranked. */
 export function DecisionDetail({ finding }: { readonly finding: FindingPlan }) {
@@ -24,6 +17,7 @@ export function DecisionDetail({ finding }: { readonly finding: FindingPlan }) {
   const { change, busy } = useChange(view.id);
   const circuit = circuitOf(finding.circuitId);
   const [splice] = finding.splices;
+  const [trying, setTrying] = useState(false);
   const found = findingOf(finding.findingId);
   return (
     <article aria-label={`Decision on circuit ${circuit.number}`}>
@@ -35,12 +29,16 @@ export function DecisionDetail({ finding }: { readonly finding: FindingPlan }) {
       ) : null}
       {finding.warnings.map((warning) => <p key={warning} className="mt-2 border-l-4 border-rework pl-3 text-lg"><span aria-hidden className="text-rework">▲ </span>{warning}</p>)}
       {finding.asks === undefined ? null : <p className="mt-2 text-lg font-semibold text-rework">▲ {finding.asks}</p>}
-      {isAtCavity(found) ? <Link to={`/jobs/${view.id}/mapping/${found.at.nodeId}`} className="inline-flex min-h-11 items-center text-lg underline underline-offset-4">Pigtail instead: map it by cavity</Link> : null}
+      {isAtCavity(found) && finding.ways.some((way) => way.way === 'pigtail') ? <Link to={`/jobs/${view.id}/mapping/${found.at.nodeId}`} className="inline-flex min-h-11 items-center text-lg underline underline-offset-4">{finding.approach === 'pigtail' ? 'Map the pigtail by cavity' : 'Pigtail instead: map it by cavity'}</Link> : null}
       {splice ? <div className="my-2"><JointPicture splice={splice} colour={circuit.wire.colour} /></div> : null}
       <div className="my-3"><FigureStrip finding={finding} /></div>
-      {splice ? <p>{splice.joint.partName}: {splice.joint.fitsWords}.{splice.joint.seal.kind === 'sleeve' ? ` ${splice.joint.seal.name} passes ${figure(splice.joint.seal.passesMm, 1)} and grips ${figure(splice.joint.seal.gripsMm, 2)} mm.` : ''}</p> : null}
-      <Electrical finding={finding} />
-      <div className="mt-4 border-t border-ink"><Ranking finding={finding} /></div>
+      {finding.cavity?.work.terminal ? <p>{finding.cavity.work.terminal.partName}: {finding.cavity.work.terminal.fitsWords}, strip <span className="figure">{figure(finding.cavity.work.terminal.stripMm, 1)}</span> mm.{finding.cavity.work.terminal.seal ? ` ${finding.cavity.work.terminal.seal.name}, slid on before crimping.` : ''}</p> : null}
+      {splice ? <p>{splice.joint.partName}: {splice.joint.fitsWords}{splice.joint.sides === undefined ? '' : `; ${splice.joint.sides}`}.{splice.joint.seal.kind === 'sleeve' ? ` ${splice.joint.seal.name} passes ${figure(splice.joint.seal.passesMm, 1)} and grips ${figure(splice.joint.seal.gripsMm, 2)} mm.` : ''}</p> : null}
+      {signed || finding.approach === 'stopped' || finding.approach === 'procedure' ? null : <Button className="mt-2" onClick={() => setTrying(true)}>What if…</Button>}
+      <div className="mt-5"><Ways finding={finding} /></div>
+      <div className="mt-5"><Ranking finding={finding} /></div>
+      <div className="mt-5"><ElectricalTable finding={finding} /></div>
+      {trying ? <WhatIf finding={finding} onClose={() => setTrying(false)} /> : null}
       <div className="mt-4 flex flex-wrap items-center gap-4">
         <p className="max-w-[60ch] text-soft">{plan.cautions[0]?.text}</p>
         <Link to={pathTo('layout')} className="ml-auto inline-flex min-h-11 items-center rounded-sm bg-copper px-6 text-lg font-semibold text-oncopper">On to Lay out</Link>

@@ -3,6 +3,7 @@ import clsx from 'clsx';
 import type { CoverId, FindingPlan, MethodId, MethodStatus, RuleHit } from '@mendum/core';
 import { Button } from '../../ui/button.tsx';
 import { useOpenJob } from '../job.ts';
+import { Compare } from './Compare.tsx';
 import { UseInstead } from './UseInstead.tsx';
 
 /** One line of the ranking, whether a method or a cover. */
@@ -39,18 +40,26 @@ function Rules({ hits }: { readonly hits: readonly RuleHit[] }) {
   );
 }
 
-/** Every way, ranked, the refused ones too: why it stands where it stands, the rules that spoke, and "use this instead". */
+/** Refused methods are folded away beyond this many lines. */
+const SHOWN_AT_FIRST = 6;
+
+/** Every method, ranked, the refused ones too: why it stands where it stands, the rules that spoke, and "use this instead". */
 export function Ranking({ finding }: { readonly finding: FindingPlan }) {
   const { signed } = useOpenJob();
   const [open, setOpen] = useState<string>();
   const [instead, setInstead] = useState<Line>();
+  const [against, setAgainst] = useState<MethodId>();
+  const [all, setAll] = useState(false);
   const lines = linesOf(finding);
   if (lines.length === 0) return null;
   const allowed = lines.filter((line) => line.status === 'allowed');
+  const shown = all ? lines : lines.filter((line, index) => line.status !== 'refused' || line.id === finding.chosen || index < SHOWN_AT_FIRST);
+  const first = finding.ranked.find((method) => method.methodId === finding.chosen) ?? finding.ranked[0];
   return (
-    <section aria-label="Every way, ranked">
-      <ol>
-        {lines.map((line) => {
+    <section aria-label="Every method, ranked">
+      <h3 className="text-xl font-semibold">Methods, ranked</h3>
+      <ol className="mt-1 border-t border-ink">
+        {shown.map((line) => {
           const chosen = line.id === finding.chosen;
           const place = allowed.indexOf(line);
           return (
@@ -64,6 +73,7 @@ export function Ranking({ finding }: { readonly finding: FindingPlan }) {
                 <p className={clsx(line.status === 'refused' && 'text-soft')}>{line.because === '' ? 'Allowed.' : line.because}</p>
                 <div className="flex items-center">
                   <Button look="quiet" aria-expanded={open === line.id} onClick={() => setOpen(open === line.id ? undefined : line.id)}>Rules</Button>
+                  {line.splices !== undefined && first && line.id !== first.methodId ? <Button look="quiet" onClick={() => setAgainst(line.id as MethodId)}>Compare</Button> : null}
                   {!signed && !chosen && line.usable ? <Button look="quiet" onClick={() => setInstead(line)}>Use instead</Button> : null}
                 </div>
               </div>
@@ -72,6 +82,8 @@ export function Ranking({ finding }: { readonly finding: FindingPlan }) {
           );
         })}
       </ol>
+      {shown.length < lines.length ? <Button look="quiet" onClick={() => setAll(true)}>Show {lines.length - shown.length} more that are refused</Button> : null}
+      {against !== undefined && first ? <Compare finding={finding} a={first.methodId} b={against} onClose={() => setAgainst(undefined)} /> : null}
       {instead ? <UseInstead findingId={finding.findingId} use={instead.id} name={instead.name} because={instead.because} onClose={() => setInstead(undefined)} /> : null}
     </section>
   );

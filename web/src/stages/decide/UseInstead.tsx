@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { CoverId, MethodId } from '@mendum/core';
+import type { CoverId, MethodId, Way } from '@mendum/core';
 import { useChange } from '../../app/change.ts';
 import { notify } from '../../app/notice.ts';
 import { Button } from '../../ui/button.tsx';
@@ -9,7 +9,7 @@ import { useOpenJob } from '../job.ts';
 
 interface UseInsteadProps {
   readonly findingId: string;
-  readonly use: MethodId | CoverId;
+  readonly use: MethodId | CoverId | Way;
   readonly name: string;
   readonly because: string;
   readonly onClose: () => void;

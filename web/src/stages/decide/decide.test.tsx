@@ -1,6 +1,7 @@
 import { render, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
+import { READY_PRACTICES } from '@mendum/core';
 import { circuitOf, findingOf, InJob, viewOf } from '../../test/job.tsx';
 import { standInServer, writesOf } from '../../test/server.ts';
 import { CutTable } from '../layout/CutTable.tsx';
@@ -27,8 +28,9 @@ describe('the cards', () => {
   });
 
   it('another practice is sent with the version it was chosen on', async () => {
-    const sent = standInServer({ 'PUT /jobs/J/practice': { body: { version: 2 } } });
+    const sent = standInServer({ '/practices': { body: READY_PRACTICES.map((practice) => ({ practice, ready: true, jobs: 0 })) }, 'PUT /jobs/J/practice': { body: { version: 2 } } });
     render(<InJob view={two()}><DecideStage /></InJob>);
+    await screen.findByRole('option', { name: 'Crimp only' });
     await userEvent.selectOptions(screen.getByLabelText('Practice'), 'crimpOnly');
     await waitFor(() => expect(writesOf(sent)).toMatchObject([{ body: { practiceId: 'crimpOnly', version: 1 } }]));
   });

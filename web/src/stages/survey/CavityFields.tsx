@@ -22,6 +22,9 @@ export function SortPicker({ kind, sort, onChange }: { readonly kind: FindingKin
   );
 }
 
+/** Kinds at which wire may be lost behind the terminal. */
+const BEHIND: ReadonlySet<FindingKind> = new Set<FindingKind>(['terminalDamaged', 'terminalMiscrimped', 'cutFlush', 'housingMelted', 'housingBroken']);
+
 /** At which connector, and for the housing every circuit in it at once. */
 export function CavityFields({ harness, draft, wrong, many, onChange }: CavityFieldsProps) {
   const shared = endsOf(harness.circuits, draft.circuitIds);
@@ -37,6 +40,7 @@ export function CavityFields({ harness, draft, wrong, many, onChange }: CavityFi
       </Select>
       {draft.kind === 'tooShort' ? <NumberField label="It lacks" unit="mm" value={draft.shortByMm} wrong={wrong.shortByMm} onChange={(event) => onChange({ shortByMm: event.target.value })} /> : null}
       {housing && many && inIt.length > 0 ? <Button className="self-end" onClick={() => onChange({ circuitIds: inIt.map((circuit) => circuit.id) })}>Every circuit in it ({inIt.length})</Button> : null}
+      {BEHIND.has(draft.kind) ? <NumberField label="Wire lost behind it" hint="Until copper is bright and the jacket supple." unit="mm" value={draft.cutBackLeftMm} wrong={wrong.cutBackLeftMm} onChange={(event) => onChange({ cutBackLeftMm: event.target.value })} /> : null}
       <NumberField label="Slack of the tail" hint="Not measured counts as 0." unit="mm" value={draft.slackMm} wrong={wrong.slackMm} onChange={(event) => onChange({ slackMm: event.target.value })} />
     </section>
   );

@@ -6,6 +6,7 @@ import { NumberField, Select, TextArea, TextField } from '../../ui/field.tsx';
 import { numberOf } from '../../ui/typed.ts';
 import { useOpenJob } from '../job.ts';
 import { CavityFields, SortPicker } from './CavityFields.tsx';
+import { BranchFields } from './BranchFields.tsx';
 import { CircuitPicker } from './CircuitPicker.tsx';
 import { findingsOf, runsOf, type Draft, type Wrongs } from './draft.ts';
 import { KindPicker } from './KindPicker.tsx';
@@ -77,7 +78,6 @@ export function FindingForm({ start, version, onSaved, onClose }: FindingFormPro
   const allowedRuns = runsOf(harness.circuits, draft.circuitIds);
   const run = harness.runs.find((one) => one.id === draft.runId);
   const firstCircuit = harness.circuits.find((circuit) => circuit.id === draft.circuitIds[0]);
-  const [firstBranch] = draft.branchWires;
 
   const refused = (outcome: Extract<Outcome, { ok: false }>): void => {
     const { code, message, hint, field, details } = outcome.error;
@@ -129,12 +129,7 @@ export function FindingForm({ start, version, onSaved, onClose }: FindingFormPro
           <StrandsLeft draft={draft} circuit={firstCircuit} />
         </div>
       ) : null}
-      {draft.kind === 'addCircuit' && firstBranch ? (
-        <section>
-          <h3 className="mb-1 font-medium">The wire that is added</h3>
-          <WireFields wire={firstBranch} onChange={(wire) => set({ branchWires: [wire, ...draft.branchWires.slice(1)] })} />
-        </section>
-      ) : null}
+      {draft.kind === 'addCircuit' || draft.kind === 'poorRepair' ? <BranchFields draft={draft} wrong={wrong} own={firstCircuit?.wire} harness={harness} onChange={set} /> : null}
       {atCavity ? null : (
         <>
           <div className="grid gap-3 sm:grid-cols-2">

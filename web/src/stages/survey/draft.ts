@@ -1,5 +1,5 @@
 import { v4 as uuid } from 'uuid';
-import { checkFinding, checkOverlap, endOfCircuit, FINDING_SORTS, isAtCavity, isCavityKind, type Circuit, type Finding, type FindingKind, type Job, type JobProblem, type WireSpec } from '@mendum/core';
+import { branchesOf, checkFinding, checkOverlap, endOfCircuit, FINDING_SORTS, isAtCavity, isCavityKind, type Circuit, type Finding, type FindingKind, type Job, type JobProblem, type WireSpec } from '@mendum/core';
 import { numberOf } from '../../ui/typed.ts';
 
 /** A finding as it is being typed: text until it is checked. Lengths in mm. */
@@ -22,6 +22,10 @@ export interface Draft {
   readonly atNodeId: string;
   readonly shortByMm: string;
   readonly branchWires: readonly WireSpec[];
+  readonly mainUncut: boolean;
+  /** A free cavity that takes what is added, in place of a joint. */
+  readonly freeNodeId: string;
+  readonly freeCavity: string;
   readonly farWire: WireSpec | undefined;
   readonly temporaryUntil: string;
   readonly note: string;
@@ -33,7 +37,7 @@ const shown = (value: number | undefined): string => (value === undefined ? '' :
 export function newDraft(circuitIds: readonly string[], runId: string, fromMm: number | undefined, toMm: number | undefined): Draft {
   return {
     id: uuid(), circuitIds, runId, kind: 'parted', fromMm: shown(fromMm), toMm: shown(toMm), cutBackLeftMm: '0', cutBackRightMm: '0', slackMm: '', freedEndMm: '',
-    strandsLost: '', strandsTotal: '', sort: '', atNodeId: '', shortByMm: '', branchWires: [], farWire: undefined, temporaryUntil: '', note: '',
+    strandsLost: '', strandsTotal: '', sort: '', atNodeId: '', shortByMm: '', branchWires: [], mainUncut: false, freeNodeId: '', freeCavity: '', farWire: undefined, temporaryUntil: '', note: '',
   };
 }
 
@@ -44,7 +48,8 @@ export function draftOf(finding: Finding): Draft {
     cutBackLeftMm: shown(finding.cutBackLeftMm), cutBackRightMm: shown(finding.cutBackRightMm), slackMm: shown(finding.slackMm), freedEndMm: shown(finding.freedEndMm),
     strandsLost: finding.kind === 'strandsLost' ? shown(finding.strandsLost) : '', strandsTotal: finding.kind === 'strandsLost' ? shown(finding.strandsTotal) : '',
     sort: finding.sort ?? '', atNodeId: isAtCavity(finding) ? finding.at.nodeId : '', shortByMm: finding.kind === 'tooShort' ? shown(finding.shortByMm) : '',
-    branchWires: finding.kind === 'addCircuit' ? finding.branchWires : [], farWire: finding.farWire, temporaryUntil: finding.temporaryUntil ?? '', note: finding.note ?? '',
+    branchWires: branchesOf(finding), mainUncut: finding.kind === 'addCircuit' && finding.mainUncut === true,
+    freeNodeId: finding.kind === 'addCircuit' ? (finding.freeCavity?.nodeId ?? '') : '', freeCavity: finding.kind === 'addCircuit' ? (finding.freeCavity?.cavity ?? '') : '', farWire: finding.farWire, temporaryUntil: finding.temporaryUntil ?? '', note: finding.note ?? '',
   };
 }
 
@@ -68,11 +73,12 @@ function build(draft: Draft, circuitId: string, id: string, { harness }: Job): F
     ...(draft.sort !== '' && FINDING_SORTS[draft.kind]?.[draft.sort] !== undefined ? { sort: draft.sort } : {}),
   };
   if (draft.kind === 'strandsLost') return { ...base, kind: draft.kind, strandsLost: numberOf(draft.strandsLost), strandsTotal: numberOf(draft.strandsTotal) };
-  if (draft.kind === 'addCircuit') return { ...base, kind: draft.kind, branchWires: draft.branchWires };
+  if (draft.kind === 'addCircuit') return { ...base, kind: draft.kind, branchWires: draft.branchWires, ...(draft.mainUncut ? { mainUncut: true } : {}), ...(draft.freeNodeId === '' ? {} : { freeCavity: { nodeId: draft.freeNodeId, cavity: draft.freeCavity.trim() } }) };
+  if (draft.kind === 'poorRepair') return { ...base, kind: draft.kind, ...(draft.branchWires.length === 0 ? {} : { branchWires: draft.branchWires }) };
   if (isCavityKind(draft.kind)) {
     const circuit = harness.circuits.find((one) => one.id === circuitId);
     const { cavity = '', ...place } = (circuit && endOfCircuit(circuit, harness.runs, draft.atNodeId)) ?? { runId: draft.runId, fromMm: 0, toMm: 1 };
-    const here = { ...base, ...place, cutBackLeftMm: 0, cutBackRightMm: 0, at: { nodeId: draft.atNodeId, cavity } };
+    const here = { ...base, ...place, cutBackLeftMm: Number.isFinite(base.cutBackLeftMm) ? base.cutBackLeftMm : 0, cutBackRightMm: 0, at: { nodeId: draft.atNodeId, cavity } };
     return draft.kind === 'tooShort' ? { ...here, kind: draft.kind, shortByMm: numberOf(draft.shortByMm) } : { ...here, kind: draft.kind };
   }
   return { ...base, kind: draft.kind };
@@ -96,6 +102,7 @@ export function findingsOf(draft: Draft, job: Job): DraftResult {
       if (!Number.isInteger(count) || count < 1) wrong[key] = 'Count the strands: a whole number from 1.';
     }
   }
+  if (draft.kind === 'addCircuit' && draft.freeNodeId !== '' && draft.freeCavity.trim() === '') wrong.freeCavity = 'Say which cavity is free.';
   if (draft.kind === 'addCircuit' && draft.branchWires.length === 0) wrong.branchWires = 'Say which wire is added.';
   if (Object.keys(wrong).length > 0) return { ok: false, wrong };
   const findings = draft.circuitIds.map((circuitId, index) => build(draft, circuitId, index === 0 ? draft.id : uuid(), job));

@@ -1,0 +1,90 @@
+import { useState } from 'react';
+import clsx from 'clsx';
+import { useSearchParams } from 'react-router';
+import { v4 as uuid } from 'uuid';
+import type { Practice } from '@mendum/core';
+import type { PracticeView } from '@mendum/core/interchange';
+import { usePracticesQuery } from '../../app/api.ts';
+import { errorOf, useChange } from '../../app/change.ts';
+import { notify } from '../../app/notice.ts';
+import { Button } from '../../ui/button.tsx';
+import { Failed, Working } from '../../ui/empty.tsx';
+import { Place } from '../Place.tsx';
+import { EffectDialog } from './EffectDialog.tsx';
+import { PracticeEditor } from './PracticeEditor.tsx';
+
+const jobsWords = ({ jobs, ready }: PracticeView): string => `${ready ? 'ready' : "the shop's own"}${jobs === 0 ? '' : `, ${jobs} open ${jobs === 1 ? 'job' : 'jobs'}`}`;
+
+const sameBut = (a: Practice, b: Practice): boolean => JSON.stringify(a) === JSON.stringify(b);
+
+/** One practice of the shop's own being changed: what a change alters is shown before it is saved. */
+function OwnPractice({ view, onGone }: { readonly view: PracticeView; readonly onGone: () => void }) {
+  const { change, busy } = useChange();
+  const [draft, setDraft] = useState(view.practice);
+  const [asking, setAsking] = useState(false);
+  const changed = !sameBut(draft, view.practice);
+  const save = async (): Promise<void> => {
+    const outcome = await change('PUT', `/practices/${draft.id}`, { practice: draft });
+    if (!outcome.ok) return;
+    setAsking(false);
+    setDraft({ ...draft, version: Number(outcome.data.practiceVersion) });
+    notify(`${draft.name} is saved`);
+  };
+  const remove = async (): Promise<void> => {
+    const outcome = await change('DELETE', `/practices/${draft.id}`);
+    if (!outcome.ok) return;
+    notify(`${draft.name} is taken away`);
+    onGone();
+  };
+  return (
+    <>
+      <PracticeEditor practice={draft} onChange={setDraft} />
+      <div className="sticky bottom-0 -mx-2 mt-6 flex flex-wrap items-center gap-3 border-t border-ink bg-paper px-2 py-3">
+        <Button look="copper" disabled={!changed || busy} onClick={() => setAsking(true)}>See what it changes, and save</Button>
+        <Button disabled={!changed} onClick={() => setDraft(view.practice)}>Undo the changes</Button>
+        <span className="text-soft">{changed ? 'Not saved yet.' : ''}</span>
+        <Button look="scrap" className="ml-auto" disabled={busy || view.jobs > 0} onClick={() => void remove()}>Take it away</Button>
+      </div>
+      {asking ? <EffectDialog practice={draft} busy={busy} onSave={() => void save()} onClose={() => setAsking(false)} /> : null}
+    </>
+  );
+}
+
+/** Where good technicians disagree: three ready practices, a shop's own copies, and every rule with both sides' reasons. */
+export function PracticePlace() {
+  const { data, error, refetch } = usePracticesQuery();
+  const { change, busy } = useChange();
+  const [search, setSearch] = useSearchParams();
+  const failed = error && errorOf(error);
+  const open = data?.find((view) => view.practice.id === search.get('practice')) ?? data?.[0];
+  const show = (id: string | undefined): void => setSearch(id === undefined ? {} : { practice: id }, { replace: true });
+  const copy = async (from: Practice): Promise<void> => {
+    const practice: Practice = { ...from, id: uuid(), version: 1, name: `${from.name}, our copy` };
+    const outcome = await change('POST', '/practices', { practice });
+    if (outcome.ok) show(practice.id);
+  };
+  return (
+    <Place title="Practice" about="Where good technicians disagree, and the rules that every plan obeys. The practice of a job is chosen in Decide.">
+      {failed ? <Failed message={failed.message} hint={failed.hint} onRetry={() => void refetch()} /> : !data || !open ? <Working words="Fetching the practices…" /> : (
+        <div className="grid gap-x-8 gap-y-5 lg:grid-cols-[260px_minmax(0,1fr)]">
+          <nav aria-label="Practices">
+            <ul className="border-t border-rule">
+              {data.map((view) => (
+                <li key={view.practice.id} className="border-b border-rule">
+                  <button type="button" aria-current={view === open} className={clsx('flex min-h-14 w-full flex-col items-start justify-center px-3 py-1 text-left hover:bg-wash', view === open && 'border-l-4 border-copper bg-wash')} onClick={() => show(view.practice.id)}>
+                    <span className="text-lg font-semibold">{view.practice.name}</span><span className="text-soft">{jobsWords(view)}</span>
+                  </button>
+                </li>
+              ))}
+            </ul>
+            <Button className="mt-3 w-full" disabled={busy} onClick={() => void copy(open.practice)}>Make our own copy</Button>
+          </nav>
+          <section aria-label={open.practice.name} className="min-w-0">
+            <h2 className="text-3xl font-semibold">{open.practice.name}{open.practice.id === 'crimpFirst' ? <span className="ml-2 text-lg font-normal text-soft">ours by default</span> : null}</h2>
+            {open.ready ? <><p className="text-soft">A ready practice stays as it is. Make a copy of it to change what your shop does otherwise.</p><PracticeEditor practice={open.practice} /></> : <OwnPractice key={`${open.practice.id} ${open.practice.version}`} view={open} onGone={() => show(undefined)} />}
+          </section>
+        </div>
+      )}
+    </Place>
+  );
+}
