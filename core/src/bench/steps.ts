@@ -35,7 +35,7 @@ function sleeveSteps(make: SpliceToMake): Draft[] {
   const { seal } = make.joint;
   if (seal.kind !== 'sleeve') return [];
   const built = seal.buildUp
-    ? [draft('buildUp', 'shrink', 'Build the thin jacket up', `${seal.buildUp.name}, ${figure(seal.buildUp.cutMm, 0)} mm, shrunk on the thinner wire just beside the strip.`, 'Over bare copper it would keep the sleeve from gripping.', { figure: mm(seal.buildUp.cutMm, 0), waitS: COOL_S })]
+    ? [draft('buildUp', 'shrink', seal.buildUp.side === 'both' ? 'Build both sides up' : 'Build the thin jacket up', `${seal.buildUp.name}, ${figure(seal.buildUp.cutMm, 0)} mm, shrunk on ${seal.buildUp.side === 'both' ? 'the wires of each side' : 'the thinner wire'} just beside the strip.`, 'Over bare copper it would keep the sleeve from gripping.', { figure: mm(seal.buildUp.cutMm, 0), waitS: COOL_S })]
     : [];
   return [
     draft('sleeve', 'sleeve', 'Slide the sleeve on now', `${seal.name}, cut ${figure(seal.cutMm, 0)} mm, parked ${PARK_WORDS[make.parkSide](make)}, ${figure(make.parkAtMm, 0)} mm from the work.`, 'Forgetting it is the classic redo: no sleeve goes on afterwards.', { figure: mm(seal.cutMm, 0) }),

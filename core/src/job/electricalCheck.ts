@@ -41,7 +41,7 @@ export function electricalCheck({ decision, circuit, finding }: Decided, item: P
     if (circuit.loadA !== undefined) say('load', circuit.loadA <= weakest.amps + 1e-9 ? 'ok' : 'over', `Load ${figure(circuit.loadA)} A against ${figure(weakest.amps, 1)} A${where}.`);
     const wires = [circuit.wire, ...(finding.farWire ? [finding.farWire] : []), ...(added > 0 && decision.insertWire ? [decision.insertWire.wire] : [])];
     const jacket = wires.reduce((least, wire) => (ratedC(wire) < ratedC(least) ? wire : least));
-    say('jacket', at > ratedC(jacket) ? 'over' : at > ratedC(jacket) - 15 ? 'watch' : 'ok', `Conductor ${figure(at, 0)} °C among ${electrical.loadedWires} loaded wires at ${figure(electrical.ambientC, 0)} °C; ${JACKETS[jacket.jacket.material].name} stands ${ratedC(jacket)}.`);
+    say('jacket', at > ratedC(jacket) ? 'over' : at > ratedC(jacket) - 15 ? 'watch' : 'ok', `Conductor ${figure(at, 0)} °C among ${electrical.loadedWires} loaded ${electrical.loadedWires === 1 ? 'wire' : 'wires'} at ${figure(electrical.ambientC, 0)} °C; ${JACKETS[jacket.jacket.material].name} stands ${ratedC(jacket)}.`);
     const rated = joints.flatMap((joint) => joint.rated).reduce<{ name: string; ratedC: number } | undefined>((least, one) => (least && least.ratedC <= one.ratedC ? least : one), undefined);
     if (rated) say('sleeve', at > rated.ratedC ? 'over' : at > rated.ratedC - 15 ? 'watch' : 'ok', `${rated.name} stands ${rated.ratedC} °C.`);
     const scale = job.machine.systemVoltageV / LIMITS_FOR_V;

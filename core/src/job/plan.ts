@@ -48,7 +48,7 @@ function findingPlan(decided: Decided, item: PlacedItem | undefined, job: Job, i
     splices: method && item ? item.splices.map((splice) => splicePlan(decided, method, item, splice, around)) : [],
     cover: coverPlan(decided, around),
     cavity: cavityPlan(decided, around, item),
-    ways: decision.ways,
+    ways: decision.ways.map((way) => (way.way === decision.approach && item?.insertMm !== undefined && way.way !== 'pigtail' ? { ...way, cost: { ...way.cost, wireMm: Math.round(item.insertMm) } } : way)),
     isLead: decision.lead !== undefined,
     electrical: decision.electrical,
     check: electricalCheck(decided, item, job),
@@ -60,7 +60,7 @@ function needsOf(plan: FindingPlan, numberOf: (circuitId: string) => string): Ki
   const ofPigtail = plan.approach === 'pigtail';
   const joints = plan.splices.map(({ id, side, joint }): KitNeed => {
     const { seal } = joint;
-    const sleeves = seal.kind === 'sleeve' ? [{ partId: seal.partId, cutMm: seal.cutMm }, ...(seal.buildUp ? [{ partId: seal.buildUp.partId, cutMm: seal.buildUp.cutMm }] : [])] : [];
+    const sleeves = seal.kind === 'sleeve' ? [{ partId: seal.partId, cutMm: seal.cutMm }, ...(seal.buildUp ? Array.from({ length: seal.buildUp.side === 'both' ? 2 : 1 }, () => ({ partId: seal.buildUp?.partId ?? '', cutMm: seal.buildUp?.cutMm ?? 0 })) : [])] : [];
     const insert = plan.insert && !ofPigtail && (side === 'left' || plan.isLead) ? plan.insert : undefined;
     return {
       spliceId: id, partIds: joint.usesPartIds, sleeveCuts: sleeves, toolNames: method?.toolNames ?? [],

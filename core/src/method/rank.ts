@@ -97,15 +97,20 @@ function missingParts(joints: readonly SizedJoint[], catalogue: Catalogue, parts
 const rankOfTool = (tool: Tool, asOf: string | undefined): number =>
   (tool.ratchet ? 0 : 2) + (tool.calibratedUntil !== undefined && (asOf === undefined || tool.calibratedUntil >= asOf) ? 0 : 1);
 
+/** Dies of these close round all wires at once: their range is for the copper in all. */
+const BY_TOTAL: ReadonlySet<ToolTask> = new Set<ToolTask>(['crimpClip', 'crimpMultiClip', 'crimpCap']);
+
 /** The best tool for each task of a method, and the tasks for which there is none. */
 function pickTools(method: Method, site: Site, wanted: readonly JointWires[], catalogue: Catalogue): { tools: Tool[]; missing: ToolTask[] } {
-  const ends = wanted.flatMap((joint) => [sumAreaMm2(joint.left), sumAreaMm2(joint.right)]);
+  const sums = wanted.map((joint) => [sumAreaMm2(joint.left), sumAreaMm2(joint.right)] as const);
+  const ends = sums.flat();
+  const totals = sums.map(([left, right]) => left + right);
   const tools: Tool[] = [];
   const missing: ToolTask[] = [];
   for (const task of method.tasks) {
     const able = catalogue.tools
       .filter((tool) => tool.tasks.includes(task))
-      .filter(({ range }) => range === undefined || ends.every((area) => holds(range, area)))
+      .filter(({ range }) => range === undefined || (BY_TOTAL.has(task) ? (method.window ? totals.map((total, index) => total - (sums[index]?.[0] ?? 0)) : totals) : ends).every((area) => holds(range, area)))
       .sort((a, b) => rankOfTool(a, site.asOf) - rankOfTool(b, site.asOf) || a.id.localeCompare(b.id));
     if (able[0]) tools.push(able[0]);
     else missing.push(task);

@@ -27,7 +27,7 @@ export type Seal =
   | { readonly kind: 'builtIn' }
   | { readonly kind: 'sleeve'; readonly partId: string; readonly name: string; readonly suppliedIdMm: number; readonly recoveredIdMm: number;
       readonly cutMm: number; readonly passesMm: number; readonly gripsMm: number;
-      readonly buildUp?: { readonly partId: string; readonly name: string; readonly cutMm: number; readonly side: 'left' | 'right' } | undefined }
+      readonly buildUp?: { readonly partId: string; readonly name: string; readonly cutMm: number; readonly side: 'left' | 'right' | 'both' } | undefined }
   | { readonly kind: 'wrap'; readonly partId: string; readonly name: string; readonly lengthMm: number }
   | { readonly kind: 'none' };
 

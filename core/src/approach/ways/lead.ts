@@ -88,7 +88,8 @@ export function pigtailFor(input: DecideInput, electrical: Electrical, node: Har
     return { way: { way: 'pigtail', status: 'refused', ruleId: 'wire.smaller', because: `Its wire in cavity ${lead.cavity} is smaller than the circuit's own: no wire of a pigtail may be.`, allowedIf: 'its wires were no smaller', cost, lacks: [] } };
   }
   if (!found && !lead) return { way: { way: 'pigtail', status: 'refused', ruleId: 'way.noPigtail', because: `No pigtail is known with ${node.ways ?? count} ways and no wire under ${figure(areaMm2(thickest.size))} mm².`, allowedIf: 'a pigtail with no wire smaller were to be had', cost, lacks: [] } };
-  const part = found?.part;
+  // A pigtail that is mapped by cavity lies on the bench already: nothing of it is taken from the shelf.
+  const part = lead ? undefined : found?.part;
   const wire: WireSpec = lead ? { ...input.circuit.wire, size: lead.size, colour: lead.colour } : { ...input.circuit.wire, size: { basis: 'metric', areaMm2: part?.areaMm2 ?? areaMm2(thickest.size) } };
   const made = leadFrom(input, electrical, lost, startsAt(input, node.id), 0, { wire, ...(part ? { mostMm: part.leadMm } : {}) });
   if (!made.method) return { way: { way: 'pigtail', status: 'refused', ruleId: made.ranked[0]?.hits[0]?.ruleId ?? 'place.noRoom', because: made.ranked[0]?.because ?? NO_ROOM, allowedIf: 'its wires reached a legal place', cost, lacks: [] } };

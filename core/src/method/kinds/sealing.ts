@@ -1,5 +1,5 @@
 import { bundleDiameterMm } from '../../bundle/index.ts';
-import { partsOf } from '../../catalogue/index.ts';
+import { partsOf, type SleevePart } from '../../catalogue/index.ts';
 import { chooseSleeve, recoveredLengthMm, recoveredWallMm, sleeveCutMm } from '../../sizing/index.ts';
 import { spiralTapeMm } from '../../bundle/index.ts';
 import { figure } from '../../units/index.ts';
@@ -36,35 +36,53 @@ function sealWithSleeve(request: SizingRequest, joint: BareJoint): SealOutcome {
   const { wires, practice } = request;
   const { overlapMm, slideFactor, gripShare } = practice.figures;
   const sleeves = partsOf(request.parts, 'sleeve');
-  const passMm = Math.max(joint.diameterMm, jacketsMm(wires.left), jacketsMm(wires.right), request.freedEndMm ?? 0);
-  const thinnest = (list: readonly WireFacts[]): number => Math.min(...list.map((wire) => wire.jacketMm));
-  const gripMm = Math.min(thinnest(wires.left), thinnest(wires.right));
   const need = { adhesive: true, slideFactor, gripShare };
+  const thinnest = (list: readonly WireFacts[]): number => Math.min(...list.map((wire) => wire.jacketMm));
+  const bare = { left: { passMm: jacketsMm(wires.left), gripMm: thinnest(wires.left) }, right: { passMm: jacketsMm(wires.right), gripMm: thinnest(wires.right) } };
+  const thinSide = bare.left.gripMm <= bare.right.gripMm ? 'left' : 'right';
 
-  const direct = chooseSleeve(sleeves, { ...need, passMm, gripMm });
-  const thinSide = thinnest(wires.left) <= thinnest(wires.right) ? 'left' : 'right';
-  const buildUp = direct ? undefined : chooseSleeve(sleeves, { ...need, passMm: jacketsMm(wires[thinSide]), gripMm });
-  const builtUpMm = buildUp ? gripMm + 2 * recoveredWallMm(buildUp) : gripMm;
-  const otherGripMm = thinnest(wires[thinSide === 'left' ? 'right' : 'left']);
-  const sleeve = direct ?? (buildUp && chooseSleeve(sleeves, { ...need, passMm: Math.max(passMm, builtUpMm), gripMm: Math.min(builtUpMm, otherGripMm) }));
-  if (!sleeve) {
+  /** The outer sleeve once some sides are built up with a short one of their own. */
+  const withBuiltUp = (sides: readonly ('left' | 'right')[]): { sleeve: SleevePart; gripMm: number; passMm: number; short: SleevePart | undefined } | undefined => {
+    const short = sides.length === 0 ? undefined : chooseSleeve(sleeves, { ...need, passMm: Math.max(...sides.map((side) => bare[side].passMm)), gripMm: Math.min(...sides.map((side) => bare[side].gripMm)) });
+    if (sides.length > 0 && !short) return undefined;
+    const of = (side: 'left' | 'right'): { passMm: number; gripMm: number } => {
+      const builtUpMm = short && sides.includes(side) ? bare[side].passMm + 2 * recoveredWallMm(short) : undefined;
+      return builtUpMm === undefined ? bare[side] : { passMm: builtUpMm, gripMm: builtUpMm };
+    };
+    const passMm = Math.max(joint.diameterMm, of('left').passMm, of('right').passMm, request.freedEndMm ?? 0);
+    const gripMm = Math.min(of('left').gripMm, of('right').gripMm);
+    const sleeve = chooseSleeve(sleeves, { ...need, passMm, gripMm });
+    return sleeve && { sleeve, gripMm, passMm, short };
+  };
+  const tries: readonly (readonly ('left' | 'right')[])[] = [[], [thinSide], ['left', 'right']];
+  let found: ReturnType<typeof withBuiltUp>;
+  let built: readonly ('left' | 'right')[] = [];
+  for (const sides of tries) {
+    found = withBuiltUp(sides);
+    built = sides;
+    if (found) break;
+  }
+  if (!found) {
+    const passMm = Math.max(joint.diameterMm, bare.left.passMm, bare.right.passMm, request.freedEndMm ?? 0);
+    const gripMm = Math.min(bare.left.gripMm, bare.right.gripMm);
     return {
       ok: false,
       because: `No adhesive sleeve passes ${figure(passMm)} mm (${figure(slideFactor * passMm)} of bore wanted) and grips the ${figure(gripMm)} mm jacket (${figure(gripShare * gripMm)} or less when shrunk).`,
     };
   }
+  const { sleeve, short } = found;
   const cutMm = sleeveCutMm(joint.lengthMm, overlapMm, sleeve.series);
   return {
     ok: true,
     sealed: {
       seal: {
         kind: 'sleeve', partId: sleeve.id, name: sleeve.name, suppliedIdMm: sleeve.suppliedIdMm, recoveredIdMm: sleeve.recoveredIdMm,
-        cutMm, passesMm: passMm, gripsMm: direct ? gripMm : Math.min(builtUpMm, otherGripMm),
-        buildUp: buildUp && { partId: buildUp.id, name: buildUp.name, cutMm: BUILD_UP_CUT_MM, side: thinSide },
+        cutMm, passesMm: found.passMm, gripsMm: found.gripMm,
+        buildUp: short && { partId: short.id, name: short.name, cutMm: BUILD_UP_CUT_MM, side: built.length === 2 ? 'both' : thinSide },
       },
       bodyLengthMm: recoveredLengthMm(cutMm, sleeve.series),
       bodyDiameterMm: joint.diameterMm + 2 * recoveredWallMm(sleeve),
-      rated: [{ name: sleeve.name, ratedC: sleeve.ratedC }, ...(buildUp ? [{ name: buildUp.name, ratedC: buildUp.ratedC }] : [])],
+      rated: [{ name: sleeve.name, ratedC: sleeve.ratedC }, ...(short ? [{ name: short.name, ratedC: short.ratedC }] : [])],
     },
   };
 }

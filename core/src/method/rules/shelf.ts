@@ -81,7 +81,7 @@ export const SHELF_RULES: readonly Rule[] = [
     id: 'sleeve.buildUp', subject: 'sleeve', verdict: 'require', overridable: true, source: 'jackets too unlike for one sleeve',
     speaks: ({ joints }) => {
       const built = joints.flatMap((joint) => (joint.seal.kind === 'sleeve' && joint.seal.buildUp ? [joint.seal.buildUp] : []))[0];
-      return built && `Build the thinner jacket up with ${built.name} first: no one sleeve passes the joint and grips both.`;
+      return built && `Build ${built.side === 'both' ? 'the wires of both sides' : 'the thinner jacket'} up with ${built.name} first: no one sleeve passes the joint and grips both.`;
     },
   },
   {

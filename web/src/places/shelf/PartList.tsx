@@ -22,8 +22,8 @@ export function PartList({ group, parts, busy, onOpen, onCount }: PartListProps)
           const disagrees = colourDisagreement(part);
           return (
             <li key={part.id} className={clsx('border-b border-rule', part.quantity === 0 && 'text-soft')}>
-              <div className="grid grid-cols-[minmax(0,1fr)_auto] items-center gap-x-3 sm:grid-cols-[minmax(0,5fr)_minmax(0,6fr)_4.5rem_auto]">
-                <button type="button" className="min-h-11 py-1 text-left underline decoration-rule underline-offset-4 hover:bg-wash" onClick={() => onOpen(part)}>{part.name}{part.place === undefined ? null : <span className="block text-sm text-soft no-underline">{part.place}</span>}</button>
+              <div className="grid grid-cols-[minmax(0,1fr)_auto] items-center gap-x-3 sm:grid-cols-[minmax(0,6fr)_minmax(0,6fr)_4.2rem_auto]">
+                <button type="button" className="min-h-11 py-1 text-left hover:bg-wash" onClick={() => onOpen(part)}><span className="underline decoration-rule underline-offset-4">{part.name}</span>{part.place === undefined ? null : <span className="block text-sm text-soft">{part.place}</span>}</button>
                 <span className="order-last col-span-2 pb-1 sm:order-none sm:col-span-1 sm:pb-0">{fits(part)}<span className="text-soft">{part.figuresFrom === 'stamped' ? ', stamped' : ''}</span></span>
                 <span className="hidden whitespace-nowrap sm:inline"><Figure value={String(part.ratedC)} unit="°C" /></span>
                 <span className="flex items-center justify-end">

@@ -39,7 +39,7 @@ export function Compare({ finding, a, b, onClose }: CompareProps) {
   );
   return (
     <Dialog open shape="wide" onOpenChange={(open) => { if (!open) onClose(); }} title="Side by side">
-      <div className="grid grid-cols-2 gap-x-6 gap-y-3 sm:grid-cols-[150px_1fr_1fr]">
+      <div className="grid grid-cols-2 gap-y-3 sm:grid-cols-[150px_1fr_1fr] [&>*]:pr-6">
         <span className="hidden sm:block" />
         {pick('First', left, setLeft)}
         {pick('Second', right, setRight)}

@@ -22,8 +22,10 @@ export function FigureStrip({ finding }: { readonly finding: FindingPlan }) {
     facts.push({ name: 'Body', value: `${plain(joint.bodyLengthMm, 0)} × ${plain(joint.bodyDiameterMm)}`, unit });
     facts.push({ name: 'Tug', value: `≤ ${figure(splice.tugN, 0)}`, unit: 'N' });
   }
+  const terminal = finding.cavity?.work.terminal;
+  if (terminal) facts.push({ name: 'Terminal strip', value: fixed(terminal.stripMm), unit });
   if (finding.cover) facts.push({ name: finding.cover.coverId === 'sleeveCover' ? 'Sleeve cut' : 'Tape', value: plain(finding.cover.lengthMm, 0), unit });
-  if (finding.insert) facts.push({ name: 'Insert', value: plain(finding.insert.lengthMm, 0), unit });
+  if (finding.insert) facts.push({ name: finding.approach === 'pigtail' ? 'Its wire, up to' : finding.isLead ? 'New lead' : 'Insert', value: plain(finding.insert.lengthMm, 0), unit });
   return (
     <dl className="flex flex-wrap border-y border-rule">
       {facts.map((fact, index) => (

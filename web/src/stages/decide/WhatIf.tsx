@@ -54,8 +54,8 @@ export function WhatIf({ finding, onClose }: { readonly finding: FindingPlan; re
         </fieldset>
       ) : null}
       <div className="mt-5 grid gap-5 border-t border-ink pt-4 sm:grid-cols-2">
-        <section aria-label="As it is"><h3 className="text-soft">As it is</h3><p className="text-xl font-semibold">{finding.headline}</p><p className="mt-1">{finding.because.at(-1)}</p></section>
-        <section aria-label="Then" aria-live="polite"><h3 className="text-soft">Then</h3><p className={same ? 'text-xl font-semibold' : 'text-xl font-semibold text-copper'}>{then.headline}</p><p className="mt-1">{then.because.at(-1)}</p>{then.asks === undefined ? null : <p className="mt-1 font-semibold text-rework">▲ {then.asks}</p>}</section>
+        <section aria-label="As it is"><h3 className="text-soft">As it is</h3><p className="text-xl font-semibold">{finding.headline}</p><p className="mt-1">{finding.because.join(' ')}</p></section>
+        <section aria-label="Then" aria-live="polite"><h3 className="text-soft">Then</h3><p className={same ? 'text-xl font-semibold' : 'text-xl font-semibold text-copper'}>{then.headline}</p><p className="mt-1">{then.because.join(' ')}</p>{then.asks === undefined ? null : <p className="mt-1 font-semibold text-rework">▲ {then.asks}</p>}</section>
       </div>
       {others.length > 0 ? (
         <section className="mt-4 border-t border-rule pt-3">
