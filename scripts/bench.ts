@@ -1,6 +1,6 @@
 import { performance } from 'node:perf_hooks';
 import { buildFinder } from '../web/src/find/finder.ts';
-import { CRIMP_FIRST, FULL_SHELF, plan, readPinout, type Circuit, type Finding, type Job } from '@mendum/core';
+import { CRIMP_FIRST, FULL_SHELF, plan, planOne, readPinout, warm, type Circuit, type Finding, type Job } from '@mendum/core';
 import type { HarnessView } from '@mendum/core/interchange';
 import { readSeparated, writeCsv } from '@mendum/core/spreadsheet';
 
@@ -37,6 +37,17 @@ for (const count of [4, 40, 400]) {
   const target = TARGET_MS[count];
   console.log(`plan of ${String(count).padStart(3)} circuits: ${middle.toFixed(1)} ms (middle of ${ROUNDS}; ${times[0]?.toFixed(1) ?? ''} to ${times.at(-1)?.toFixed(1) ?? ''})${target === undefined ? '' : `, target under ${target} ms`}`);
 }
+const large = jobOf(400);
+const memory = warm(CRIMP_FIRST, FULL_SHELF);
+const whole = plan(large, CRIMP_FIRST, FULL_SHELF, memory);
+const single = Array.from({ length: 25 }, (_, index) => {
+  const findingId = `F${index * 13}`;
+  const changed = { ...large, findings: large.findings.map((finding) => (finding.id === findingId ? { ...finding, slackMm: 55 } : finding)) };
+  const start = performance.now();
+  planOne(changed, whole, findingId, memory);
+  return performance.now() - start;
+}).sort((a, b) => a - b);
+console.log(`one circuit of 400 planned anew: ${(single[12] ?? 0).toFixed(1)} ms (middle of 25; ${single[0]?.toFixed(1) ?? ''} to ${single.at(-1)?.toFixed(1) ?? ''}), target under 16 ms`);
 const machines = Array.from({ length: 50 }, (_, m): HarnessView => {
   const { harness } = jobOf(100);
   return { id: `H${m}`, version: 1, machineId: `M${m}`, machine: `Machine ${m}`, machineKind: 'tractor', systemVoltageV: 24, name: `Loom ${m}`, runs: harness.runs, nodes: harness.nodes, circuits: harness.circuits.map((circuit, i) => ({ ...circuit, function: `${['Valve', 'Lamp', 'Sensor', 'Ground', 'Motor'][i % 5] ?? ''} ${['feed', 'left', 'right', 'return'][i % 4] ?? ''} ${m * 100 + i}` })) };

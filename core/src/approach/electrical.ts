@@ -3,16 +3,36 @@ import { ambientC, countsAsLoaded, type Circuit, type Run } from '../harness/ind
 import { allowedCurrentA, areaMm2, bundleFactor, conductorTemperatureC, jacketDiameterMm, resistanceMilliohm, type WireSpec } from '../wire/index.ts';
 import type { Electrical, RunFacts } from './types.ts';
 
+/** What two wires must share to carry the same current in the same place. */
+const kindOf = ({ size, conductor, jacket }: WireSpec): string => `${areaMm2(size)} ${conductor.kind} ${jacket.material} ${jacket.wall} ${jacket.outerDiameterMm ?? ''}`;
+
 /** What all circuits of a run share: ambient, which of them heat the bundle, and how thick it is. */
 export function runFacts(run: Run, circuitsInRun: readonly Circuit[]): RunFacts {
   const ambient = ambientC(run.zone);
-  const aloneA = new Map(circuitsInRun.map((circuit) => [circuit.id, allowedCurrentA(circuit.wire, ambient)]));
+  // Most wires of a run are alike: the heat balance is solved once for each kind of them.
+  const ofKind = new Map<string, number>();
+  const alone = (wire: WireSpec): number => {
+    const kind = kindOf(wire);
+    const amps = ofKind.get(kind) ?? allowedCurrentA(wire, ambient);
+    ofKind.set(kind, amps);
+    return amps;
+  };
+  const aloneA = new Map(circuitsInRun.map((circuit) => [circuit.id, alone(circuit.wire)]));
   return {
     ambientC: ambient,
     aloneA,
     loadedIds: new Set(circuitsInRun.filter((circuit) => countsAsLoaded(circuit, aloneA.get(circuit.id) ?? 0)).map((circuit) => circuit.id)),
+    temperatures: new Map(),
     bundleMm: bundleDiameterMm(circuitsInRun.map((circuit) => jacketDiameterMm(circuit.wire))),
   };
+}
+
+/** Conductor temperature under a load, °C, solved once for wires that are alike. */
+function temperatureC(wire: WireSpec, amps: number, facts: RunFacts, share: number): number {
+  const key = `${kindOf(wire)} ${amps} ${share}`;
+  const celsius = facts.temperatures.get(key) ?? conductorTemperatureC(wire, amps, facts.ambientC, share);
+  facts.temperatures.set(key, celsius);
+  return celsius;
 }
 
 /** A piece of the path with its own wire and surroundings: another run, the wire beyond the damage, an insert. */
@@ -48,7 +68,7 @@ export function electricalOf(circuit: Circuit, facts: RunFacts, share = 1, secti
     aloneA,
     bundledA,
     weakest,
-    placeC: circuit.loadA === undefined ? facts.ambientC : conductorTemperatureC(circuit.wire, circuit.loadA / factor, facts.ambientC, share),
+    placeC: circuit.loadA === undefined ? facts.ambientC : temperatureC(circuit.wire, circuit.loadA / factor, facts, share),
     fuseA: circuit.fuseA,
     fuseProtects: circuit.fuseA === undefined ? undefined : circuit.fuseA <= weakest.amps + 1e-9,
   };

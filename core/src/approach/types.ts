@@ -163,7 +163,9 @@ export interface DecideInput {
   /** All circuits with an end at a node. */
   readonly circuitsAt: (nodeId: string) => readonly Circuit[];
   readonly mappings: readonly MappingCard[];
+  /** The findings on the same circuit, this one included, and those at a node. */
   readonly siblings: readonly Finding[];
+  readonly foundAt: (nodeId: string) => readonly Finding[];
   readonly practice: Practice;
   readonly catalogue: Catalogue;
   readonly shelf: ReadyShelf;
@@ -185,4 +187,6 @@ export interface RunFacts {
   /** What each of its wires may carry alone, A, by circuit id. */
   readonly aloneA: ReadonlyMap<string, number>;
   readonly bundleMm: number;
+  /** Conductor temperatures worked out so far, by wire and load. */
+  readonly temperatures: Map<string, number>;
 }

@@ -3,21 +3,24 @@ import { keepOuts } from '../harness/index.ts';
 import { brokenRules, bundleProfile, lumpDiameterMm, stagger, type LayoutItem, type PlacedItem } from '../layout/index.ts';
 import type { Practice } from '../practice/index.ts';
 import { jacketDiameterMm } from '../wire/index.ts';
-import { mateOf, type JobIndex } from './decideAll.ts';
+import { mateOf, type JobIndex } from './jobIndex.ts';
 import type { Decided, Job, RunPlan } from './types.ts';
+
+export const limitsOf = (figures: Practice['figures']): { readonly betweenBodiesMm: number; readonly preferFromConnectorMm: number; readonly connectorClearMm: number } =>
+  ({ betweenBodiesMm: figures.betweenBodiesMm, preferFromConnectorMm: figures.preferFromConnectorMm, connectorClearMm: figures.clearMm.connector });
+
+/** What of a decision wants a place; nothing where no splice is made. */
+export const layoutItem = ({ decision, finding }: Decided, index: JobIndex): LayoutItem | undefined =>
+  decision.method && { findingId: finding.id, circuitId: decision.circuitId, joints: decision.method.joints, lost: decision.lost, slackMm: decision.slackMm, pairFindingId: mateOf(finding, index)?.id, lead: decision.lead, extraMm: decision.extraMm };
 
 /** Every run with damage, laid out: where each finding's splices lie, and what the bundle looks like. */
 export function layOutRuns(job: Job, index: JobIndex, decided: readonly Decided[], practice: Practice): { readonly runs: RunPlan[]; readonly placed: ReadonlyMap<string, PlacedItem> } {
   const placed = new Map<string, PlacedItem>();
   const { figures } = practice;
-  const limits = { betweenBodiesMm: figures.betweenBodiesMm, preferFromConnectorMm: figures.preferFromConnectorMm, connectorClearMm: figures.clearMm.connector };
+  const limits = limitsOf(figures);
   const runs = job.harness.runs.map((run): RunPlan => {
     const here = decided.filter((one) => one.decision.runId === run.id);
-    const items = here.flatMap(({ decision, finding }): LayoutItem[] => {
-      if (!decision.method) return [];
-      const mate = mateOf(finding, job, index);
-      return [{ findingId: finding.id, circuitId: decision.circuitId, joints: decision.method.joints, lost: decision.lost, slackMm: decision.slackMm, pairFindingId: mate?.id, lead: decision.lead, extraMm: decision.extraMm }];
-    });
+    const items = here.flatMap((one) => layoutItem(one, index) ?? []);
     const keep = keepOuts(run, index.nodes, figures.clearMm);
     const result = stagger({ lengthMm: run.lengthMm, keepOuts: keep, items, pins: job.pins, ...limits });
     for (const item of result) placed.set(item.findingId, item);

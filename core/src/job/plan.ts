@@ -1,59 +1,14 @@
-import { cautionsFor, gateState, type Way } from '../approach/index.ts';
+import { cautionsFor, gateState } from '../approach/index.ts';
 import type { Catalogue } from '../catalogue/index.ts';
 import { kitFor, type KitNeed } from '../kit/index.ts';
-import type { PlacedItem } from '../layout/index.ts';
+import { findingPlan } from './findingPlan.ts';
 import { methodById } from '../method/index.ts';
 import type { Practice } from '../practice/index.ts';
-import { reachCostMm } from '../sizing/index.ts';
 import { roundTo } from '../units/index.ts';
-import { decideAll, indexJob, type JobIndex } from './decideAll.ts';
-import { electricalCheck } from './electricalCheck.ts';
+import { decideAll, warm, type Warm } from './decideAll.ts';
+import { indexJob } from './jobIndex.ts';
 import { layOutRuns } from './layOut.ts';
-import { cavityPlan } from './cavityPlan.ts';
-import { coverPlan, splicePlan } from './splicePlan.ts';
-import type { Decided, FindingPlan, Job, Plan, PlanTotals, RunPlan } from './types.ts';
-import { headline } from './words.ts';
-
-function slackLeft({ decision }: Decided, item: PlacedItem | undefined): number {
-  const [splice, other] = item?.splices ?? [];
-  if (!item || !splice || other) return decision.slackMm;
-  return Math.max(0, decision.slackMm - (item.x2Mm - item.x1Mm) - reachCostMm(splice.joint.reach));
-}
-
-function findingPlan(decided: Decided, item: PlacedItem | undefined, job: Job, index: JobIndex, practice: Practice, catalogue: Catalogue): FindingPlan {
-  const { decision } = decided;
-  const run = index.runs.get(decision.runId) ?? job.harness.runs[0];
-  if (!run) throw new RangeError('The harness has no run.');
-  const around = { run, nodes: index.nodes, practice, catalogue };
-  const { method } = decision;
-  return {
-    findingId: decision.findingId,
-    circuitId: decision.circuitId,
-    runId: decision.runId,
-    approach: decision.approach,
-    headline: headline(decision, item?.insertMm),
-    because: decision.because,
-    asks: decision.asks,
-    warnings: decision.warnings,
-    ranked: decision.ranked,
-    covers: decision.covers,
-    chosen: decision.cover?.coverId ?? method?.methodId ?? (decision.ways.some((way) => way.way === decision.approach) ? (decision.approach as Way) : undefined),
-    chosenBy: decision.chosenBy,
-    lost: decision.lost,
-    slackMm: decision.slackMm,
-    slackLeftMm: slackLeft(decided, item),
-    x1Mm: item?.x1Mm ?? decision.lost.fromMm,
-    x2Mm: item?.x2Mm ?? decision.lost.toMm,
-    insert: item?.insertMm !== undefined && decision.insertWire ? { lengthMm: item.insertMm, wire: decision.insertWire } : undefined,
-    splices: method && item ? item.splices.map((splice) => splicePlan(decided, method, item, splice, around)) : [],
-    cover: coverPlan(decided, around),
-    cavity: cavityPlan(decided, around, item),
-    ways: decision.ways.map((way) => (way.way === decision.approach && item?.insertMm !== undefined && way.way !== 'pigtail' ? { ...way, cost: { ...way.cost, wireMm: Math.round(item.insertMm) } } : way)),
-    isLead: decision.lead !== undefined,
-    electrical: decision.electrical,
-    check: electricalCheck(decided, item, job),
-  };
-}
+import type { FindingPlan, Job, Plan, PlanTotals, RunPlan } from './types.ts';
 
 function needsOf(plan: FindingPlan, numberOf: (circuitId: string) => string): KitNeed[] {
   const method = plan.ranked.find((ranked) => ranked.methodId === plan.chosen);
@@ -100,12 +55,12 @@ function totalsOf(findings: readonly FindingPlan[], runs: readonly RunPlan[]): P
 /**
  * The plan of a job: for every finding the approach, every method ranked with its reasons, sizes, splice places, inserts, kit, bench
  * steps and checks. A pure function without hidden state: the same job, practice and catalogue give the same plan, in a worker, on
- * the server, in the command line and in tests. Run `checkJob` first: a job with problems is planned as far as it goes.
+ * the server, in the command line and in tests; `memory` only saves working out again what is the same. Run `checkJob` first: a job with problems is planned as far as it goes.
  * @throws RangeError on a gauge, label or strand count that does not exist
  */
-export function plan(job: Job, practice: Practice, catalogue: Catalogue): Plan {
+export function plan(job: Job, practice: Practice, catalogue: Catalogue, memory: Warm = warm(practice, catalogue)): Plan {
   const index = indexJob(job);
-  const decided = decideAll(job, index, practice, catalogue);
+  const decided = decideAll(job, index, memory);
   const { runs, placed } = layOutRuns(job, index, decided, practice);
   const findings = decided.map((one) => findingPlan(one, placed.get(one.finding.id), job, index, practice, catalogue));
   const damaged = [...new Set(decided.map((one) => one.circuit))];

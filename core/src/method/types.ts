@@ -1,4 +1,4 @@
-import type { Catalogue, Part, Tool, ToolTask } from '../catalogue/index.ts';
+import type { Catalogue, Part, PartOf, Tool, ToolTask } from '../catalogue/index.ts';
 import type { CircuitKind, KeepOut, Zone } from '../harness/index.ts';
 import type { Stretch } from '../damage/index.ts';
 import type { Practice } from '../practice/index.ts';
@@ -138,12 +138,22 @@ export interface Site {
   readonly twoRequired: boolean;
 }
 
+/** What rules ask of a shelf time and again, looked up once. */
+export interface ShelfFacts {
+  readonly byId: ReadonlyMap<string, Part>;
+  /** What the best adhesive sleeve stands, listed or usual, °C. */
+  readonly bestSleeveC: number;
+  /** Butts that are there, with or without a seal. */
+  readonly stockedButts: readonly PartOf<'sealedButt' | 'plainButt'>[];
+}
+
 /** What a rule looks at: one method, sized, at one site. */
 export interface MethodCase {
   readonly method: Method;
   readonly site: Site;
   readonly practice: Practice;
   readonly catalogue: Catalogue;
+  readonly facts: ShelfFacts;
   readonly joints: readonly SizedJoint[];
   readonly splices: 1 | 2;
   readonly tools: readonly Tool[];

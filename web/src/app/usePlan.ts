@@ -1,6 +1,6 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { wrap, type Remote } from 'comlink';
-import type { Plan } from '@mendum/core';
+import { planOne, warm, type Plan, type Warm } from '@mendum/core';
 import type { JobView } from '@mendum/core/interchange';
 import type { Planner } from '../workers/planner.worker.ts';
 
@@ -13,7 +13,31 @@ interface Planned {
   readonly failed?: string;
 }
 
-/** The plan of a job, from the worker; the last one stays while a newer one is worked out. */
+let memory: Warm | undefined;
+/** What is remembered for one practice and shelf: they stay the same objects while the server says the same. */
+const memoryFor = ({ practice, catalogue }: JobView): Warm => (memory?.practice === practice && memory.catalogue === catalogue ? memory : (memory = warm(practice, catalogue)));
+
+const changedIds = <T extends { readonly findingId: string }>(a: readonly T[], b: readonly T[]): string[] => [...a.filter((one) => !b.includes(one)), ...b.filter((one) => !a.includes(one))].map((one) => one.findingId);
+
+/** The one finding that differs between two states of a job; nothing when more does, or none. */
+export function onlyChanged(before: JobView, now: JobView): string | undefined {
+  const [a, b] = [before.job, now.job];
+  if (before.practice !== now.practice || before.catalogue !== now.catalogue || a.harness !== b.harness || a.gate !== b.gate || a.mappings !== b.mappings || a.findings.length !== b.findings.length) return undefined;
+  const ids = new Set([...b.findings.filter((finding, index) => finding !== a.findings[index]).map((finding) => finding.id), ...changedIds(a.choices, b.choices), ...changedIds(a.redos, b.redos), ...changedIds(a.pins, b.pins), ...changedIds(a.held ?? [], b.held ?? [])]);
+  const [id] = ids;
+  return ids.size === 1 ? id : undefined;
+}
+
+/** The last plan with the one changed finding planned anew at once; the others may still give way to it. */
+function atOnce(planned: Planned, view: JobView): Plan | undefined {
+  const { plan, forView } = planned;
+  const id = plan && forView !== view ? onlyChanged(forView, view) : undefined;
+  if (!plan || id === undefined) return undefined;
+  const one = planOne(view.job, plan, id, memoryFor(view));
+  return one && { ...plan, findings: plan.findings.map((finding) => (finding.findingId === id ? one : finding)) };
+}
+
+/** The plan of a job, from the worker; a single changed finding is shown at once, and the last plan stays while the whole is worked out. */
 export function usePlan(view: JobView | undefined): { readonly plan?: Plan | undefined; readonly failed?: string | undefined; readonly fresh: boolean } {
   const [planned, setPlanned] = useState<Planned>();
   useEffect(() => {
@@ -29,5 +53,6 @@ export function usePlan(view: JobView | undefined): { readonly plan?: Plan | und
     };
   }, [view]);
   const usable = planned?.forView.id === view?.id ? planned : undefined;
-  return { plan: usable?.plan, failed: usable?.failed, fresh: usable?.forView === view };
+  const early = useMemo(() => (usable && view ? atOnce(usable, view) : undefined), [usable, view]);
+  return { plan: early ?? usable?.plan, failed: usable?.failed, fresh: usable?.forView === view };
 }

@@ -146,7 +146,7 @@ function warningsAt({ finding, node, input }: At, chosen: RankedWay): string[] {
   if (hot && node) warnings.push(hottestAt(input, node));
   if (node?.kind === 'connector' && !['refit', 'solderToPin'].includes(chosen.way)) warnings.push(freeing(node));
   if ((chosen.way === 'pigtail' || chosen.way === 'rehouse') && node) {
-    const without = input.circuitsAt(node.id).filter((circuit) => !input.siblings.some((other) => other.circuitId === circuit.id && 'at' in other && other.at.nodeId === node.id));
+    const without = input.circuitsAt(node.id).filter((circuit) => !input.foundAt(node.id).some((other) => other.circuitId === circuit.id));
     if (without.length > 0) warnings.push(`The whole connector is replaced: note the finding for circuit ${without.map((circuit) => circuit.number).join(', ')} as well.`);
   }
   return warnings;

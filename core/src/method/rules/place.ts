@@ -1,13 +1,8 @@
-import { GENERIC_PARTS, type Catalogue } from '../../catalogue/index.ts';
 import { isStill, isVibrating, moistureInWords, vibrationInWords } from '../../harness/index.ts';
 import { figure } from '../../units/index.ts';
 import type { Rule } from '../types.ts';
 
 const VAPOUR = 'fuel vapour: no flame, no iron, hot air only once aired and measured';
-
-/** Whether any adhesive sleeve that is listed or usual stands a temperature, °C. */
-const sleeveStands = (catalogue: Catalogue, placeC: number): boolean =>
-  [...catalogue.parts, ...GENERIC_PARTS].some((part) => part.kind === 'sleeve' && part.series !== 'single2to1' && part.ratedC >= placeC);
 
 /** Refusals that come from the place: they hold in every practice. */
 export const PLACE_RULES: readonly Rule[] = [
@@ -56,8 +51,8 @@ export const PLACE_RULES: readonly Rule[] = [
   {
     id: 'seal.wrapInDry', subject: 'wrapped seal', verdict: 'refuse', overridable: false, source: 'tape only where no end can be freed, vapour forbids heat, or no sleeve stands the place',
     allowedIf: 'no sleeve could be slid on, or none stood the heat of the place',
-    speaks: ({ method, site, catalogue }) =>
-      method.seal === 'wrap' && site.zone.moisture === 'dry' && !site.zone.fuelVapour && sleeveStands(catalogue, site.placeC) && !(method.window && site.freedEndMm === undefined)
+    speaks: ({ method, site, facts }) =>
+      method.seal === 'wrap' && site.zone.moisture === 'dry' && !site.zone.fuelVapour && facts.bestSleeveC >= site.placeC && !(method.window && site.freedEndMm === undefined)
         ? (method.window ? 'An end can be freed, so a sleeve can be slid on: tape is for where none can.' : 'The wire is cut, so a sleeve can be slid on: tape is for where none can.')
         : undefined,
   },

@@ -1,4 +1,3 @@
-import { partsOf } from '../../catalogue/index.ts';
 import { moistureInWords } from '../../harness/index.ts';
 import { holds } from '../../sizing/index.ts';
 import { figure } from '../../units/index.ts';
@@ -38,12 +37,11 @@ export function orderOf(where: Pick<MethodCase, 'method' | 'site'>): number {
 }
 
 /** Whether two sizes meet and no one butt on the shelf holds both as they are. */
-function needsStepDown({ site, catalogue }: MethodCase): boolean {
+function needsStepDown({ site, facts }: MethodCase): boolean {
   if (site.branchWires.length > 0) return false;
   const [a, b] = [areaMm2(site.wire.size), areaMm2(site.farWire.size)];
   if (Math.abs(a - b) <= 1e-9) return false;
-  const butts = [...partsOf(catalogue.parts, 'sealedButt'), ...partsOf(catalogue.parts, 'plainButt')];
-  return !butts.some((part) => part.quantity > 0 && holds(part.range, a) && holds(part.range, b));
+  return !facts.stockedButts.some((part) => holds(part.range, a) && holds(part.range, b));
 }
 
 /** How the allowed are ordered: the first of these on which two methods differ decides between them. */

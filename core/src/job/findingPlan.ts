@@ -1,0 +1,53 @@
+import type { Way } from '../approach/index.ts';
+import type { Catalogue } from '../catalogue/index.ts';
+import type { PlacedItem } from '../layout/index.ts';
+import type { Practice } from '../practice/index.ts';
+import { reachCostMm } from '../sizing/index.ts';
+import { cavityPlan } from './cavityPlan.ts';
+import { electricalCheck } from './electricalCheck.ts';
+import type { JobIndex } from './jobIndex.ts';
+import { coverPlan, splicePlan } from './splicePlan.ts';
+import type { Decided, FindingPlan, Job } from './types.ts';
+import { headline } from './words.ts';
+
+function slackLeft({ decision }: Decided, item: PlacedItem | undefined): number {
+  const [splice, other] = item?.splices ?? [];
+  if (!item || !splice || other) return decision.slackMm;
+  return Math.max(0, decision.slackMm - (item.x2Mm - item.x1Mm) - reachCostMm(splice.joint.reach));
+}
+
+/** A decision with its place made into the plan of its finding. */
+export function findingPlan(decided: Decided, item: PlacedItem | undefined, job: Job, index: JobIndex, practice: Practice, catalogue: Catalogue): FindingPlan {
+  const { decision } = decided;
+  const run = index.runs.get(decision.runId) ?? job.harness.runs[0];
+  if (!run) throw new RangeError('The harness has no run.');
+  const around = { run, nodes: index.nodes, practice, catalogue };
+  const { method } = decision;
+  return {
+    findingId: decision.findingId,
+    circuitId: decision.circuitId,
+    runId: decision.runId,
+    approach: decision.approach,
+    headline: headline(decision, item?.insertMm),
+    because: decision.because,
+    asks: decision.asks,
+    warnings: decision.warnings,
+    ranked: decision.ranked,
+    covers: decision.covers,
+    chosen: decision.cover?.coverId ?? method?.methodId ?? (decision.ways.some((way) => way.way === decision.approach) ? (decision.approach as Way) : undefined),
+    chosenBy: decision.chosenBy,
+    lost: decision.lost,
+    slackMm: decision.slackMm,
+    slackLeftMm: slackLeft(decided, item),
+    x1Mm: item?.x1Mm ?? decision.lost.fromMm,
+    x2Mm: item?.x2Mm ?? decision.lost.toMm,
+    insert: item?.insertMm !== undefined && decision.insertWire ? { lengthMm: item.insertMm, wire: decision.insertWire } : undefined,
+    splices: method && item ? item.splices.map((splice) => splicePlan(decided, method, item, splice, around)) : [],
+    cover: coverPlan(decided, around),
+    cavity: cavityPlan(decided, around, item),
+    ways: decision.ways.map((way) => (way.way === decision.approach && item?.insertMm !== undefined && way.way !== 'pigtail' ? { ...way, cost: { ...way.cost, wireMm: Math.round(item.insertMm) } } : way)),
+    isLead: decision.lead !== undefined,
+    electrical: decision.electrical,
+    check: electricalCheck(decided, item, job),
+  };
+}

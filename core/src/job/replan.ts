@@ -1,0 +1,43 @@
+import { keepOuts } from '../harness/index.ts';
+import { stagger, type PlacedItem } from '../layout/index.ts';
+import { decideOne, type Warm } from './decideAll.ts';
+import { findingPlan } from './findingPlan.ts';
+import { indexJob, mateOf } from './jobIndex.ts';
+import { layoutItem, limitsOf } from './layOut.ts';
+import type { FindingPlan, Job, Plan } from './types.ts';
+
+/** A length under this is no length. */
+const TOUCH_MM = 1e-9;
+
+/**
+ * One finding planned anew while all others stay as they are: its decision in full, its splices placed between the bodies that are there.
+ * For what must answer under a finger; the whole plan, in which the others may give way, follows.
+ * @param before the plan in which the others stand
+ * @returns nothing when the job has no such finding
+ */
+export function planOne(job: Job, before: Plan, findingId: string, memory: Warm): FindingPlan | undefined {
+  const finding = job.findings.find((one) => one.id === findingId);
+  if (!finding) return undefined;
+  const index = indexJob(job);
+  const mate = mateOf(finding, index);
+  const mateInserts = mate !== undefined && before.findings.find((one) => one.findingId === mate.id)?.approach === 'insert';
+  const alone = decideOne(finding, job, index, memory, false);
+  const decided = alone?.decision.approach === 'oneSplice' && mateInserts ? decideOne(finding, job, index, memory, true) : alone;
+  if (!decided) return undefined;
+  const { practice, catalogue } = memory;
+  const run = index.runs.get(decided.decision.runId);
+  const item = layoutItem(decided, index);
+  if (!run || !item) return findingPlan(decided, undefined, job, index, practice, catalogue);
+  const { figures } = practice;
+  const bodies = before.findings.filter((one) => one.runId === run.id && one.findingId !== findingId).flatMap((one) => one.splices);
+  const keep = keepOuts(run, index.nodes, figures.clearMm);
+  // Wanted distance first, then none, then over the others, as in the whole layout.
+  const placedBeside = (gapMm: number | undefined): PlacedItem | undefined => {
+    const taken = gapMm === undefined ? [] : bodies.map((body) => ({ kind: 'splice' as const, name: '', fromMm: body.fromMm - gapMm, toMm: body.toMm + gapMm }));
+    return stagger({ lengthMm: run.lengthMm, keepOuts: [...keep, ...taken], items: [{ ...item, pairFindingId: undefined }], pins: job.pins, ...limitsOf(figures) })[0];
+  };
+  const isClear = (placed: PlacedItem | undefined): boolean => placed?.splices.every((splice) => bodies.every((body) => body.toMm <= splice.fromMm + TOUCH_MM || body.fromMm >= splice.toMm - TOUCH_MM)) ?? false;
+  const roomy = placedBeside(figures.betweenBodiesMm);
+  const close = isClear(roomy) ? roomy : placedBeside(0);
+  return findingPlan(decided, isClear(close) ? close : placedBeside(undefined), job, index, practice, catalogue);
+}
