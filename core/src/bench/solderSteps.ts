@@ -4,22 +4,20 @@ import { draft, mm, type Draft } from './draft.ts';
 import type { SpliceToMake } from './types.ts';
 
 const LOOSE = 'A loose lay fills with solder and breaks.';
+const WINDOW_LAY = { title: 'Wrap it round the main wire', how: (over: string) => `At least three turns, tight, inside the window of ${over} mm.`, mistake: LOOSE };
 
-/** How the bare ends are brought together, by method. */
-function layStep(make: SpliceToMake): Draft {
-  const { joint } = make;
-  const over = figure(joint.left.stripMm);
-  switch (joint.methodId satisfies MethodId) {
-    case 'interlacedSolder':
-      return draft('wrap', 'wrap', 'Interlace the strands', `Fan both ends, push them into each other over ${over} mm, smooth down and twist once.`, LOOSE, { figure: mm(joint.left.stripMm) });
-    case 'lapSolder':
-      return draft('wrap', 'wrap', 'Lay the tinned ends side by side', `Over ${over} mm, touching along their length.`, 'The weakest of the soldered: it holds by solder alone, so keep it still.', { figure: mm(joint.left.stripMm) });
-    case 'windowSolderSleeve':
-    case 'windowSolderWrap':
-      return draft('wrap', 'wrap', 'Wrap it round the main wire', `At least three turns, tight, inside the window of ${over} mm.`, LOOSE, { figure: mm(joint.left.stripMm) });
-    default:
-      return draft('wrap', 'wrap', 'Wrap each round the other', 'Cross at the middle, wrap tight, ends tucked in.', LOOSE, { figure: mm(joint.left.stripMm) });
-  }
+/** How the bare ends are brought together, by method: what to do, over how much, and what goes wrong. */
+const LAYS: Partial<Record<MethodId, { readonly title: string; readonly how: (overMm: string) => string; readonly mistake: string }>> = {
+  interlacedSolder: { title: 'Interlace the strands', how: (over) => `Fan both ends, push them into each other over ${over} mm, smooth down and twist once.`, mistake: LOOSE },
+  lapSolder: { title: 'Lay the tinned ends side by side', how: (over) => `Over ${over} mm, touching along their length.`, mistake: 'The weakest of the soldered: it holds by solder alone, so keep it still.' },
+  windowSolderSleeve: WINDOW_LAY,
+  windowSolderWrap: WINDOW_LAY,
+};
+const WRAPPED = { title: 'Wrap each round the other', how: () => 'Cross at the middle, wrap tight, ends tucked in.', mistake: LOOSE };
+
+function layStep({ joint }: SpliceToMake): Draft {
+  const { title, how, mistake } = LAYS[joint.methodId] ?? WRAPPED;
+  return draft('wrap', 'wrap', title, how(figure(joint.left.stripMm)), mistake, { figure: mm(joint.left.stripMm) });
 }
 
 /** The steps of a soldered joint, from tinning to the set solder; a solder-and-seal sleeve melts and seals in one. */

@@ -10,5 +10,5 @@ export { partsOf, quantityOf, rangeInWords, isStocked, isPerJoint } from './shel
 export { colourDisagreement } from './colour.ts';
 export { editCatalogue } from './edit.ts';
 export type { CatalogueEdit } from './edit.ts';
-export { fieldOf, PART_FIELDS, PART_KIND_WORDS, withField } from './fields.ts';
+export { fieldOf, fieldText, PART_FIELDS, PART_KIND_WORDS, withField } from './fields.ts';
 export type { PartField } from './fields.ts';

@@ -1,5 +1,5 @@
-import { fieldOf, PART_FIELDS, withField, type Catalogue, type CatalogueEdit, type Part, type Tool, type WireStock } from '../catalogue/index.ts';
-import { colourInWords, type ColourName, type WireSize } from '../wire/index.ts';
+import { fieldText, PART_FIELDS, withField, type Catalogue, type CatalogueEdit, type Part, type Tool, type WireStock } from '../catalogue/index.ts';
+import { colourInWords, type ColourName } from '../wire/index.ts';
 import { partSchema, toolSchema, wireStockSchema } from './catalogueSchemas.ts';
 
 /** A bad cell of a shelf's table. */
@@ -30,7 +30,7 @@ const TOOL_COLUMNS = ['Id', 'Name', 'Tasks', 'Copper from mm²', 'Copper to mm²
 const WIRE_COLUMNS = ['Id', 'Size known as', 'Size', 'Conductor', 'Jacket', 'Wall', 'Base colour', 'Stripe', 'Length mm'] as const;
 const HEADERS: readonly string[] = ['Kind', ...new Set([...Object.keys(PART_FIELDS).flatMap((kind) => (isPartKind(kind) ? columnsOf(kind).map((column) => column.title) : [])), ...TOOL_COLUMNS, ...WIRE_COLUMNS])];
 
-const cell = (value: unknown): string => (value === undefined || value === null ? '' : String(value));
+const cell = (value: unknown): string => (typeof value === 'string' || typeof value === 'number' ? String(value) : '');
 
 function toolCells(tool: Tool): Record<string, string> {
   return { Id: tool.id, Name: tool.name, Tasks: tool.tasks.join('; '), 'Copper from mm²': cell(tool.range?.minMm2), 'Copper to mm²': cell(tool.range?.maxMm2), 'Terminal families': tool.families?.join('; ') ?? '', Ratchet: tool.ratchet ? 'yes' : 'no', 'Calibrated until': cell(tool.calibratedUntil) };
@@ -46,7 +46,7 @@ export function writeShelfTable(catalogue: Catalogue): string[][] {
   const line = (kind: string, cells: Readonly<Record<string, string>>): string[] => HEADERS.map((header) => (header === 'Kind' ? kind : (cells[header] ?? '')));
   return [
     [...HEADERS],
-    ...catalogue.parts.map((part) => line(part.kind, Object.fromEntries(columnsOf(part.kind).map((column) => [column.title, cell(fieldOf(part, column.path))])))),
+    ...catalogue.parts.map((part) => line(part.kind, Object.fromEntries(columnsOf(part.kind).map((column) => [column.title, fieldText(part, column.path)])))),
     ...catalogue.tools.map((tool) => line('tool', toolCells(tool))),
     ...catalogue.wires.map((stock) => line('wire', wireCells(stock))),
   ];
@@ -62,7 +62,7 @@ const yes = (text: string): boolean | string => (/^(yes|y|1|true)$/i.test(text) 
 
 function sizeIn(basis: string, text: string): unknown {
   const value = numberIn(text);
-  return basis === 'metric' ? { basis, areaMm2: value } : ({ basis, awg: value } as unknown as WireSize);
+  return basis === 'metric' ? { basis, areaMm2: value } : ({ basis, awg: value });
 }
 
 /** The thing that a line stands for, before it is checked, and the column that each of its fields came from. */

@@ -68,21 +68,21 @@ const CASES: readonly Case[] = [
   { why: 'crimp only', wire: wire(1.5), options: { practice: CRIMP_ONLY }, method: 'sealedButt' },
   { why: 'only solder-and-seal sleeves, still and dry', wire: wire(0.75), options: { catalogue: only('solderSleeve') }, method: 'solderSleeve', part: 'solderSleeve-0.5–1.5', strips: [8, 8] },
   { why: 'only caps, still and dry', wire: wire(1), options: { catalogue: only('cap') }, method: 'cap', part: 'cap-small', strips: [9, 9] },
-  { why: 'three wires, 1.5 in all', wire: wire(0.5), finding: { kind: 'addCircuit', branchWires: [wire(0.5)] } as Partial<Finding>, method: 'clipSleeve', part: 'clip-M' },
-  { why: 'three wires, 3.0 in all: the splice clip closes tighter', wire: wire(1), finding: { kind: 'addCircuit', branchWires: [wire(1)] } as Partial<Finding>, method: 'clipSleeve', part: 'clip-L' },
-  { why: 'three wires, 7.5 in all', wire: wire(2.5), finding: { kind: 'addCircuit', branchWires: [wire(2.5)] } as Partial<Finding>, method: 'multiClipSleeve', part: 'multiClip-4–8' },
-  { why: 'four wires, 10 in all', wire: wire(2.5), finding: { kind: 'addCircuit', branchWires: [wire(2.5), wire(2.5)] } as Partial<Finding>, method: 'multiClipSleeve', part: 'multiClip-8–14' },
-  { why: 'three wires, no clips: two in one end', wire: wire(1.5), finding: { kind: 'addCircuit', branchWires: [wire(0.75)] } as Partial<Finding>, options: { catalogue: only('sealedButt') }, method: 'sealedButt', part: 'sealedButt-middle' },
-  { why: 'a clamp-on tap becomes the three-end splice that it should have been', wire: wire(1), finding: { kind: 'poorRepair', sort: 'clampTap', branchWires: [wire(0.5)] } as Partial<Finding>, method: 'clipSleeve', part: 'clip-L' },
+  { why: 'three wires, 1.5 in all', wire: wire(0.5), finding: { kind: 'addCircuit', branchWires: [wire(0.5)] }, method: 'clipSleeve', part: 'clip-M' },
+  { why: 'three wires, 3.0 in all: the splice clip closes tighter', wire: wire(1), finding: { kind: 'addCircuit', branchWires: [wire(1)] }, method: 'clipSleeve', part: 'clip-L' },
+  { why: 'three wires, 7.5 in all', wire: wire(2.5), finding: { kind: 'addCircuit', branchWires: [wire(2.5)] }, method: 'multiClipSleeve', part: 'multiClip-4–8' },
+  { why: 'four wires, 10 in all', wire: wire(2.5), finding: { kind: 'addCircuit', branchWires: [wire(2.5), wire(2.5)] }, method: 'multiClipSleeve', part: 'multiClip-8–14' },
+  { why: 'three wires, no clips: two in one end', wire: wire(1.5), finding: { kind: 'addCircuit', branchWires: [wire(0.75)] }, options: { catalogue: only('sealedButt') }, method: 'sealedButt', part: 'sealedButt-middle' },
+  { why: 'a clamp-on tap becomes the three-end splice that it should have been', wire: wire(1), finding: { kind: 'poorRepair', sort: 'clampTap', branchWires: [wire(0.5)] }, method: 'clipSleeve', part: 'clip-L' },
   { why: 'vapour, not aired: wrapped clip', wire: wire(0.75), kind: 'signal', options: { zone: VAPOUR }, method: 'clipWrap', part: 'clip-M' },
   { why: 'dry and over what sleeves stand', wire: wire(1.5, { jacket: { material: 'ptfe', wall: 'thin' } }), kind: 'signal', options: { zone: { ...DRY_CABIN, ambientC: 140 } }, method: 'clipWrap' },
-  { why: 'one of 19 strands, signal: cut out first', wire: wire(0.75), kind: 'signal', finding: { kind: 'strandsLost', strandsLost: 1, strandsTotal: 19 } as Partial<Finding>, method: 'sealedButt', approach: 'oneSplice' },
+  { why: 'one of 19 strands, signal: cut out first', wire: wire(0.75), kind: 'signal', finding: { kind: 'strandsLost', strandsLost: 1, strandsTotal: 19 }, method: 'sealedButt', approach: 'oneSplice' },
   { why: 'jacket over 50', wire: wire(1.5), finding: { kind: 'jacketRubbed', fromMm: 480, toMm: 540, slackMm: 80 }, options: WET, method: 'sealedButt', approach: 'oneSplice' },
 ];
 
 describe('answers of the printed tables', () => {
   test.each(CASES)('$why', ({ wire: own, far, finding, options, kind, approach, method, part, strips }) => {
-    const plan = onlyFinding({ kind: 'parted', ...SLACK, ...(far ? { farWire: far } : {}), ...finding } as Partial<Finding> & { kind: Finding['kind'] }, { ...options, circuits: [{ wire: own, kind: kind ?? 'power', loadA: 0.1 }] });
+    const plan = onlyFinding({ kind: 'parted', ...SLACK, ...(far ? { farWire: far } : {}), ...finding }, { ...options, circuits: [{ wire: own, kind: kind ?? 'power', loadA: 0.1 }] });
     expect(plan.chosen).toBe(method);
     expect(plan.approach).toBe(approach ?? 'oneSplice');
     const joint = plan.splices[0]?.joint;

@@ -29,6 +29,8 @@ function Glyph({ family, x, y, wide, high }: { readonly family: MethodFamily; re
       );
     case 'soldered':
       return <path d={[-0.6, -0.2, 0.2, 0.6].map((at) => `M${x + at * half - 2} ${y + high / 2}l4 ${-high}`).join('')} stroke="var(--copper)" strokeWidth={2.5} fill="none" />;
+    case 'closedEnd':
+      return <path d={`M${x - half} ${y - high / 2}h${wide * 0.8}a${wide * 0.2} ${high / 2} 0 0 1 0 ${high}h${-wide * 0.8}`} fill="var(--copper)" />;
     case 'tap':
       return <path d={`M${x - half} ${y - high / 2}h${wide}l${-half} ${high}Z`} fill="var(--copper)" />;
   }

@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useEffect } from 'react';
 import type { Practice } from '@mendum/core';
 import type { JobEffect } from '@mendum/core/interchange';
 import { useEffectMutation } from '../../app/api.ts';
@@ -36,12 +36,9 @@ function Effects({ effects }: { readonly effects: readonly JobEffect[] }) {
 /** What a changed practice would alter in open jobs, before it is saved. */
 export function EffectDialog({ practice, busy, onSave, onClose }: EffectDialogProps) {
   const [ask, { data, error }] = useEffectMutation();
-  const [asked, setAsked] = useState(false);
   useEffect(() => {
-    if (asked) return;
-    setAsked(true);
     void ask(practice);
-  }, [ask, asked, practice]);
+  }, [ask, practice]);
   const failed = error && errorOf(error);
   return (
     <Dialog open shape="wide" onOpenChange={(open) => { if (!open) onClose(); }} title={`What ${practice.name} would change`} about="Open jobs that are planned by it.">

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import clsx from 'clsx';
-import { fieldOf, HABITS, SCHOOLS, READY_PRACTICES, withField, type Practice } from '@mendum/core';
+import { fieldText, HABITS, SCHOOLS, READY_PRACTICES, withField, type Practice } from '@mendum/core';
 import { NumberField, TextField } from '../../ui/field.tsx';
 import { numberOf } from '../../ui/typed.ts';
 import { FIGURES } from './figures.ts';
@@ -55,7 +55,7 @@ function FigureGrid({ practice, onChange }: PracticeEditorProps) {
   return (
     <div className="grid gap-3 sm:grid-cols-2 lg:grid-cols-3 xl:grid-cols-4">
       {FIGURES.map(({ path, label, unit, hint }) => {
-        const text = typed[path] ?? String(fieldOf(practice.figures, path) ?? '');
+        const text = typed[path] ?? fieldText(practice.figures, path);
         const value = numberOf(text);
         return <NumberField key={path} label={label} unit={unit} hint={hint} disabled={!onChange} value={text} wrong={value >= 0 ? undefined : 'Give a number of 0 or more.'} onChange={(event) => { setTyped({ ...typed, [path]: event.target.value }); const next = numberOf(event.target.value); if (next >= 0) onChange?.({ ...practice, figures: withField(practice.figures, path, next) }); }} />;
       })}

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { colourDisagreement, fieldOf, LOCK_FAMILIES, PART_COLOURS, PART_FIELDS, PART_KIND_WORDS, RELEASE_GUIDES, SLEEVE_SERIES, TERMINAL_FAMILIES, terminalInWords, withField, type Part, type PartField } from '@mendum/core';
+import { colourDisagreement, fieldText, LOCK_FAMILIES, PART_COLOURS, PART_FIELDS, PART_KIND_WORDS, RELEASE_GUIDES, SLEEVE_SERIES, TERMINAL_FAMILIES, terminalInWords, withField, type Part, type PartField } from '@mendum/core';
 import type { ErrorBody } from '@mendum/core/interchange';
 import { Button } from '../../ui/button.tsx';
 import { Dialog } from '../../ui/dialog.tsx';
@@ -31,7 +31,7 @@ export function PartForm({ part, isNew, busy, refused, onSave, onRemove, onClose
   const [typed, setTyped] = useState<Readonly<Record<string, string>>>({});
   const [wrong, setWrong] = useState<Readonly<Record<string, string>>>({});
   const number = (path: string, optional: boolean, least: number) => ({
-    value: typed[path] ?? String(fieldOf(made, path) ?? ''), wrong: wrong[path],
+    value: typed[path] ?? fieldText(made, path), wrong: wrong[path],
     onChange: (event: { target: { value: string } }) => {
       const text = event.target.value;
       setTyped({ ...typed, [path]: text });
@@ -50,7 +50,7 @@ export function PartForm({ part, isNew, busy, refused, onSave, onRemove, onClose
     if (Object.keys(bad).length === 0) onSave(made);
   };
   const figureField = (field: PartField) => field.type === 'choice' ? (
-    <Select key={field.path} label={field.title} value={String(fieldOf(made, field.path) ?? '')} onChange={(event) => setMade(withField(made, field.path, event.target.value))}>
+    <Select key={field.path} label={field.title} value={fieldText(made, field.path)} onChange={(event) => setMade(withField(made, field.path, event.target.value))}>
       {(CHOICES[field.path] ?? []).map((value) => <option key={value} value={value}>{choiceWords(field.path, value)}</option>)}
     </Select>
   ) : <NumberField key={field.path} label={field.title} unit={field.unit ?? ''} {...number(field.path, field.optional === true, 0)} />;

@@ -29,8 +29,8 @@ export function ToolForm({ tool, isNew, busy, onSave, onRemove, onClose }: ToolF
     if (made.name.trim() === '') return setWrong('Give it a name.');
     if (made.tasks.length === 0) return setWrong('Say what it does.');
     if (!none && !(minMm2 >= 0 && maxMm2 > minMm2)) return setWrong('Its dies go from a smaller to a larger copper area in mm², or leave both empty.');
-    const { range: _range, families, ...rest } = made;
-    return onSave({ ...rest, ...(none ? {} : { range: { minMm2, maxMm2 } }), ...(families && families.length > 0 ? { families } : {}) });
+    const { id, name, tasks, ratchet, calibratedUntil, families } = made;
+    return onSave({ id, name, tasks, ratchet, ...(calibratedUntil === undefined ? {} : { calibratedUntil }), ...(none ? {} : { range: { minMm2, maxMm2 } }), ...(families && families.length > 0 ? { families } : {}) });
   };
   return (
     <Dialog open shape="sheet" onOpenChange={(open) => { if (!open) onClose(); }} title={isNew ? 'New tool' : made.name}>
@@ -41,7 +41,7 @@ export function ToolForm({ tool, isNew, busy, onSave, onRemove, onClose }: ToolF
           <NumberField label="Dies from" unit="mm²" value={from} onChange={(event) => setFrom(event.target.value)} />
           <NumberField label="Dies to" unit="mm²" value={to} onChange={(event) => setTo(event.target.value)} />
           <Select label="Ratchet" value={made.ratchet ? 'yes' : 'no'} onChange={(event) => setMade({ ...made, ratchet: event.target.value === 'yes' })}><option value="yes">yes</option><option value="no">no</option></Select>
-          <TextField type="date" label="Calibrated until" value={made.calibratedUntil ?? ''} onChange={(event) => { const { calibratedUntil: _old, ...rest } = made; setMade(event.target.value === '' ? rest : { ...rest, calibratedUntil: event.target.value }); }} />
+          <TextField type="date" label="Calibrated until" value={made.calibratedUntil ?? ''} onChange={(event) => setMade({ ...made, calibratedUntil: event.target.value === '' ? undefined : event.target.value })} />
         </div>
         {made.tasks.includes('crimpTerminal') ? (
           <fieldset><legend className="font-medium">Terminal dies</legend><div className="grid grid-cols-2 gap-x-4 sm:grid-cols-3">{TERMINAL_FAMILIES.map((family: TerminalFamily) => <label key={family} className="flex min-h-11 items-center gap-2"><input type="checkbox" className="size-6 accent-(--copper)" checked={made.families?.includes(family) ?? false} onChange={() => setMade({ ...made, families: toggled(made.families ?? [], family) })} />{terminalInWords(family)}</label>)}</div></fieldset>
