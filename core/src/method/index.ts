@@ -4,6 +4,8 @@ export type {
 export { METHOD_IDS } from './types.ts';
 export { ruleBook, switchableRuleIds } from './book.ts';
 export type { BookEntry } from './book.ts';
+export { substituteFor, whatItLoses } from './substitute.ts';
+export type { Substitute } from './substitute.ts';
 export { compareMethods, wouldNeed } from './compare.ts';
 export type { ComparedFigure, Comparison, WouldNeed } from './compare.ts';
 export { METHODS, methodById } from './kinds/index.ts';

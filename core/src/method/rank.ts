@@ -161,7 +161,10 @@ function rank(prepared: readonly Prepared[], site: Site, shelf: ReadyShelf, want
   const [best, second] = cases;
   // What the best is told apart from: the first allowed one that is made another way, which says more than its own like.
   const unlike = cases.find(({ where, status }, index) => index > 0 && status === 'allowed' && (where.method.family === 'closedBarrel' || where.method.family === 'openClip') && where.method.family !== best?.where.method.family);
-  return cases.map(({ where, hits, status }, index) => {
+  const possible = cases.filter(({ status }) => status !== 'refused');
+  const firstIfStocked = possible.reduce<(typeof possible)[number] | undefined>((first, one) => (first && comparePenalties(first.penalties, one.penalties) <= 0 ? first : one), undefined);
+  return cases.map((one, index) => {
+    const { where, hits, status } = one;
     const rival = index === 0 ? (unlike ?? second) : best;
     const decided =
       status !== 'allowed' || !best || !rival || rival.status !== 'allowed'
@@ -178,6 +181,7 @@ function rank(prepared: readonly Prepared[], site: Site, shelf: ReadyShelf, want
       because: sentence(status, hits, decided, index === 0),
       toolNames: where.tools.map((tool) => tool.name),
       usableWithReason: where.joints.length > 0 && hits.every((hit) => (hit.verdict !== 'refuse' && hit.verdict !== 'shelf') || hit.overridable),
+      firstIfStocked: one === firstIfStocked,
     };
   });
 }

@@ -218,4 +218,6 @@ export interface RankedMethod {
   readonly because: string;
   readonly toolNames: readonly string[];
   readonly usableWithReason: boolean;
+  /** It would go first if only everything were on the shelf. */
+  readonly firstIfStocked: boolean;
 }

@@ -7,6 +7,7 @@ import { useOpenJob } from '../job.ts';
 import { ElectricalTable } from './ElectricalTable.tsx';
 import { FigureStrip } from './FigureStrip.tsx';
 import { JointPicture } from './JointPicture.tsx';
+import { OrderOrInstead } from './OrderOrInstead.tsx';
 import { Ranking } from './Ranking.tsx';
 import { Ways } from './Ways.tsx';
 import { WhatIf } from './WhatIf.tsx';
@@ -29,6 +30,7 @@ export function DecisionDetail({ finding }: { readonly finding: FindingPlan }) {
       ) : null}
       {finding.warnings.map((warning) => <p key={warning} className="mt-2 border-l-4 border-rework pl-3 text-lg"><span aria-hidden className="text-rework">▲ </span>{warning}</p>)}
       {finding.asks === undefined ? null : <p className="mt-2 text-lg font-semibold text-rework">▲ {finding.asks}</p>}
+      <OrderOrInstead finding={finding} />
       {isAtCavity(found) && finding.ways.some((way) => way.way === 'pigtail') ? <Link to={`/jobs/${view.id}/mapping/${found.at.nodeId}`} className="inline-flex min-h-11 items-center text-lg underline underline-offset-4">{finding.approach === 'pigtail' ? 'Map the pigtail by cavity' : 'Pigtail instead: map it by cavity'}</Link> : null}
       {splice ? <div className="my-2"><JointPicture splice={splice} colour={circuit.wire.colour} /></div> : null}
       <div className="my-3"><FigureStrip finding={finding} /></div>
