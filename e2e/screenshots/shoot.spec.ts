@@ -36,6 +36,10 @@ test('pictures of the main views', async ({ page, request }) => {
   await shoot(page, 'finding');
   await show(`${harvester}/decide?finding=F1`);
   await shoot(page, 'decide');
+  await page.getByRole('button', { name: /more that are refused/ }).click();
+  await page.getByRole('listitem').filter({ hasText: /^Wrapped solder/ }).getByRole('button', { name: 'Compare' }).click();
+  await expect(page.getByRole('dialog', { name: 'Side by side' })).toBeVisible();
+  await shoot(page, 'compare');
   await show(`${harvester}/layout`);
   await page.getByTestId('run-surface').hover({ position: { x: 420, y: 120 } });
   await shoot(page, 'layout');
@@ -80,6 +84,4 @@ test('pictures of the main views', async ({ page, request }) => {
   await page.setViewportSize({ width: 820, height: 1180 });
   await show(`${harvester}/layout`);
   await shoot(page, 'layout-tablet-dark');
-  await show(`${harvester}/bench?at=F3:left`);
-  await shoot(page, 'bench-tablet-dark');
 });

@@ -37,10 +37,10 @@ test('a melted connector: every circuit in it at once, a photo, the pigtail mapp
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByRole('button', { name: /^Photo 1/ })).toBeVisible();
 
-  // Decide says what it is and who decides; the card maps by cavity and warns of the colour.
+  // Decide says which way and what to order; the card maps by cavity and warns of the colour.
   await page.keyboard.press('2');
-  await expect(page.getByRole('heading', { name: 'Needs you: work at X20, cavity 1' })).toBeVisible();
-  await page.getByRole('link', { name: 'Pigtail instead: map it by cavity' }).click();
+  await expect(page.getByRole('region', { name: 'Every way of mending it' }).getByRole('listitem').filter({ hasText: 'Pigtail, one splice for every wire' })).toContainText('by cavity and never by colour');
+  await page.getByRole('link', { name: /by cavity$/ }).click();
   await expect(page.getByText('Not by colour: the harness wire in brown is circuit 72, in cavity 2.')).toBeVisible();
   await page.getByLabel('Size of the pigtail wire out of cavity 1').selectOption('metric 0.75');
   await expect(page.getByRole('alert', { name: 'What forbids it' })).toContainText('smaller than the 1.5 mm² of circuit 71');

@@ -45,8 +45,8 @@ test('another practice is planned at once; a choice against the ranking can be t
   await expect(page.getByRole('heading', { name: /One splice: wrapped solder/ })).toBeVisible();
   await page.getByLabel('Practice').selectOption('crimpFirst');
   await expect(page.getByRole('heading', { name: /One splice: sealed butt, middle/ })).toBeVisible();
-  const ways = page.getByRole('region', { name: 'Every way, ranked' });
-  await ways.getByRole('listitem').filter({ hasText: 'Wrapped solder' }).getByRole('button', { name: 'Use instead' }).click();
+  const ways = page.getByRole('region', { name: 'Every method, ranked' });
+  await ways.getByRole('listitem').filter({ hasText: 'Wrapped solder + ' }).first().getByRole('button', { name: 'Use instead' }).click();
   await page.getByLabel('Why?').fill('The box stands still and dry');
   await page.getByRole('button', { name: 'Use it, with this reason' }).click();
   await expect(page.getByText('Chosen by Ines Valdur: The box stands still and dry')).toBeVisible();

@@ -7,7 +7,7 @@ test('a new user takes the harvester from finding to PDF', async ({ page, reques
   await page.goto('/');
   await page.getByRole('dialog', { name: 'Who is at the bench?' }).getByLabel('Somebody else').fill('Tove Brandt');
   await page.getByRole('button', { name: 'Take this name' }).click();
-  await page.getByRole('link', { name: /Shaker-head harness W12/ }).first().click();
+  await page.locator(`a[href="/jobs/${await jobId(request, '0147')}/survey"]`).click();
 
   // Survey: nothing else opens until the machine is made safe.
   await expect(page.getByRole('navigation', { name: 'Stages' }).getByRole('link')).toHaveCount(1);
@@ -22,7 +22,7 @@ test('a new user takes the harvester from finding to PDF', async ({ page, reques
   await expect(page.getByText('The cut loses 27 mm and the harness gives back only 10')).toBeVisible();
   await page.keyboard.press('n');
   await expect(page.getByRole('article', { name: 'Decision on circuit 2' })).toBeVisible();
-  const clip = page.getByRole('region', { name: 'Every way, ranked' }).getByRole('listitem').filter({ hasText: 'Splice clip + adhesive sleeve' });
+  const clip = page.getByRole('region', { name: 'Every method, ranked' }).getByRole('listitem').filter({ hasText: /^Splice clip \+ adhesive sleeve/ });
   await clip.getByRole('button', { name: 'Use instead' }).click();
   await page.getByLabel('Why?').fill('Slimmer under the guard plate');
   await page.getByRole('button', { name: 'Use it, with this reason' }).click();

@@ -11,7 +11,7 @@ const pvc = (areaMm2: number, base: WireSpec['colour']['base'], stripe?: WireSpe
 /** Salt, earlier bare butt splices gone green. */
 const REAR_LOOM: Harness = {
   id: 'W5', name: 'Rear loom W5',
-  nodes: [fitted(connector('X12', 2, 4, 'slidingLock'), { 1: '2.8', 2: '2.8', 3: '2.8', 4: '2.8', 5: '6.3', 6: '1.5' }, ['7', '8']), { id: 'E2', kind: 'end', name: 'Tail board' }],
+  nodes: [fitted(connector('X12', 2, 4, 'slidingLock'), { 1: '2.8', 2: '2.8', 3: '2.8', 4: '2.8', 5: '6.3', 6: '1.5' }, ['7', '8']), { id: 'E2', kind: 'end', name: 'Tail board', fittings: { stud: { terminal: 'ringM6' } } }],
   runs: [{
     id: 'R1', name: 'Frame run', fromNodeId: 'X12', toNodeId: 'E2', lengthMm: 1600, conduitInsideMm: 16, zone: { area: 'chassis', vibration: 'moderate', moisture: 'wet', fuelVapour: false },
     features: [{ kind: 'clip', name: 'Clip 1', fromMm: 395, toMm: 405 }, { kind: 'clip', name: 'Clip 2', fromMm: 995, toMm: 1005 }, { kind: 'grommet', name: 'Axle wall', fromMm: 1290, toMm: 1302 }],
