@@ -30,6 +30,7 @@ const readingLine = (reading: RecordReading): Content => ({
 
 function lineRow(line: SheetLine): TableCell[] {
   const more: Content[] = [
+    ...(line.note ? [{ text: line.note, fontSize: 8 }] : []),
     ...(line.override ? [{ text: `Chosen against the ranking. ${line.override}`, fontSize: 8, color: COPPER }] : []),
     ...(line.temporaryUntil ? [{ text: `TEMPORARY until ${line.temporaryUntil}`, fontSize: 8, bold: true, color: COPPER }] : []),
     ...(line.redos > 0 ? [{ text: `Made again ${line.redos === 1 ? 'once' : `${line.redos} times`}`, fontSize: 8, color: SOFT }] : []),

@@ -51,7 +51,12 @@ export const PREFERENCES: readonly Preference[] = [
   {
     id: 'prefer.fewestSplices', subject: 'approach', source: 'the approach comes first: fewest splices',
     penalty: ({ splices }) => splices,
-    because: (better, worse) => `${better.splices === 1 ? 'One splice reaches' : `${better.splices} splices`}; ${worse.method.name.toLowerCase()} would need ${worse.splices}.`,
+    because: (better, worse) => {
+      const lap = worse.joints[0]?.reach;
+      const taken = lap?.kind === 'lapped' && lap.lapMm > 0 ? ` takes a lap of ${figure(lap.lapMm)} mm as well and` : '';
+      return `${worse.method.name}${taken} would need ${worse.splices === 2 ? 'two splices' : `${worse.splices} splices`}${better.splices === 1 ? '; this one does it with one' : ''}.`;
+    },
+    against: (_better, worse) => `It would need ${worse.splices === 2 ? 'two splices' : `${worse.splices} splices`}.`,
   },
   {
     id: 'prefer.builtInSeal', subject: 'sleeve', source: 'no room to park a sleeve: built-in seal first',

@@ -33,7 +33,7 @@ function OwnPractice({ view, onGone }: { readonly view: PracticeView; readonly o
   const remove = async (): Promise<void> => {
     const outcome = await change('DELETE', `/practices/${draft.id}`);
     if (!outcome.ok) return;
-    notify(`${draft.name} is taken away`);
+    notify(`${draft.name} is taken away`, { undo: () => void change('POST', '/practices', { practice: { ...draft, id: uuid(), version: 1 } }) });
     onGone();
   };
   return (

@@ -7,6 +7,7 @@ import { WireChip } from '../../draw/WireLine.tsx';
 import { Button } from '../../ui/button.tsx';
 import { useLength } from '../../ui/units.tsx';
 import { useOpenJob } from '../job.ts';
+import { atOf, cavityOf, makeWord } from '../where.ts';
 import { tickedIds } from '../stages.ts';
 import { StepDrawing } from './StepDrawing.tsx';
 import { Timer } from './Timer.tsx';
@@ -61,7 +62,7 @@ export function StepScreen({ make, finding, run, onMake }: StepScreenProps) {
         <b className="figure text-2xl">{circuit.number}</b>
         <WireChip colour={circuit.wire.colour} width={120} thick={13} title="the wire" />
         <b>{circuit.function}</b>
-        <span className="text-soft">{'centreMm' in make ? 'splice' : 'cover'} at <span className="figure text-ink">{plain('centreMm' in make ? make.centreMm : make.atMm, 0)}</span> {unit} from {nodeName(run.fromNodeId)}{make.make > 1 ? `, make ${make.make}` : ''}</span>
+        <span className="text-soft">{makeWord(make)}{cavityOf(make) === undefined ? <> at <span className="figure text-ink">{plain(atOf(make), 0)}</span> {unit} from {nodeName(run.fromNodeId)}</> : <>, {cavityOf(make)}</>}{make.make > 1 ? `, make ${make.make}` : ''}</span>
         <span className="ml-auto text-soft">step <span className="figure text-ink">{index + 1} of {make.steps.length}</span></span>
       </div>
       <div className="grid flex-1 content-center items-center gap-8 py-6 lg:grid-cols-[1fr_minmax(300px,380px)]">

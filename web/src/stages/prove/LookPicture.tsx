@@ -14,6 +14,10 @@ const brush = (x: number) => <path d={`M${x} 24h6M${x} 28h8M${x} 32h6`} stroke={
 const clip = <rect x={64} y={16} width={32} height={24} rx={5} fill="var(--copper)" />;
 const clipWires = <>{wireFrom(2, 46)}{wireFrom(114, 158)}{copper(46, 114)}</>;
 
+const terminal = <><rect x={104} y={20} width={50} height={16} rx={2} fill="var(--copper)" fillOpacity={0.55} stroke="var(--copper)" /><rect x={72} y={20} width={24} height={16} rx={4} fill="var(--copper)" /><rect x={36} y={18} width={22} height={20} rx={4} fill="var(--copper)" /></>;
+const cavity = <path d="M64 8H152V48H64M64 8v10M64 48V38M64 18H140V38H64" fill="none" stroke="var(--ink)" strokeWidth={2} />;
+const inCavity = (x: number) => <>{wireFrom(2, x)}<rect x={x} y={22} width={48} height={12} fill="var(--copper)" /><path d={`M${x + 24} 22l10 -6v6`} fill="var(--copper)" /></>;
+
 /** What is seen, good and bad, by check and answer. */
 const PICTURES: Readonly<Record<string, ReactNode>> = {
   'barrel.wire good': <>{wireFrom(2, 50)}{wireFrom(110, 158)}{barrel}{copper(50, 78)}{copper(82, 110)}</>,
@@ -37,6 +41,19 @@ const PICTURES: Readonly<Record<string, ReactNode>> = {
   'seal.wrap gap': <>{wireFrom(2, 158)}{copper(70, 86)}<rect x={40} y={17} width={28} height={22} rx={3} fill="#4A4E52" /><rect x={88} y={17} width={32} height={22} rx={3} fill="#4A4E52" /></>,
   'tap.closed good': <>{wireFrom(2, 158)}<rect x={58} y={10} width={44} height={36} rx={5} fill="var(--sheet)" stroke="var(--ink)" /><path d="M70 18h20l-10 14Z" fill="var(--copper)" /></>,
   'tap.closed open': <>{wireFrom(2, 158)}<path d="M58 46h44V30H58ZM58 28l40 -22l6 10" fill="var(--sheet)" stroke="var(--ink)" /></>,
+  'terminal.crimp good': <>{wireFrom(2, 64)}{copper(64, 100)}{terminal}{brush(97)}</>,
+  'terminal.crimp flash': <>{wireFrom(2, 64)}{copper(64, 100)}{terminal}<path d="M72 36l-8 8h10ZM96 36l8 8H94Z" fill="var(--copper)" /></>,
+  'terminal.crimp long': <>{wireFrom(2, 50)}{copper(50, 100)}<rect x={108} y={20} width={50} height={16} rx={2} fill="var(--copper)" fillOpacity={0.55} stroke="var(--copper)" /><rect x={60} y={23} width={44} height={10} rx={4} fill="var(--copper)" /><rect x={28} y={18} width={22} height={20} rx={4} fill="var(--copper)" /></>,
+  'terminal.crimp jacketIn': <>{wireFrom(2, 84)}{copper(84, 100)}{terminal}<path d="M68 22q14 -16 30 -6" fill="none" stroke={COPPER_HEX} strokeWidth={2.5} /></>,
+  'cavity.seated good': <>{cavity}{inCavity(88)}</>,
+  'cavity.seated back': <>{cavity}{inCavity(40)}</>,
+  'cavity.seal good': <>{cavity}{inCavity(88)}<rect x={66} y={18} width={12} height={20} fill="var(--pass)" fillOpacity={0.5} stroke="var(--ink)" /></>,
+  'cavity.seal rolled': <>{cavity}{inCavity(88)}<path d="M66 20q12 -6 10 8t-10 8" fill="none" stroke="var(--scrap)" strokeWidth={4} /></>,
+  'cap.wires good': <>{wireFrom(2, 80)}<rect x={80} y={12} width={60} height={32} rx={10} fill="var(--copper)" fillOpacity={0.55} stroke="var(--copper)" />{copper(80, 126)}</>,
+  'cap.wires loose': <>{wireFrom(2, 60)}<rect x={80} y={12} width={60} height={32} rx={10} fill="var(--copper)" fillOpacity={0.55} stroke="var(--copper)" />{copper(60, 90)}</>,
+  'cap.wires bare': <>{wireFrom(2, 48)}{copper(48, 126)}<rect x={80} y={12} width={60} height={32} rx={10} fill="var(--copper)" fillOpacity={0.55} stroke="var(--copper)" /></>,
+  'pin.solder good': <>{wireFrom(2, 60)}<rect x={60} y={20} width={20} height={16} rx={6} fill="#B9BDC0" /><rect x={80} y={24} width={70} height={8} fill="var(--copper)" /></>,
+  'pin.solder thick': <>{wireFrom(2, 60)}<rect x={60} y={14} width={56} height={28} rx={12} fill="#B9BDC0" /><rect x={116} y={24} width={34} height={8} fill="var(--copper)" /></>,
   'cover.copper good': <>{wireFrom(2, 62)}{wireFrom(98, 158)}{copper(62, 98)}</>,
   'cover.copper strands': <>{wireFrom(2, 62)}{wireFrom(98, 158)}{copper(62, 98)}<path d="M70 24l6 6l6 -6ZM84 26h10" fill="var(--paper)" stroke="#1F5C49" strokeWidth={3} /></>,
 };

@@ -17,12 +17,13 @@ export function Sheet({ sheet, signature }: SheetProps) {
       <dl className="mt-3 grid grid-cols-2 gap-x-6 gap-y-2 border-b border-ink pb-3 sm:grid-cols-4">
         <Fact name="Machine" value={sheet.machine} /><Fact name="Harness" value={sheet.harness} /><Fact name="Made safe" value={sheet.isolation} /><Fact name="Practice" value={sheet.practice} />
       </dl>
-      {sheet.lines.length === 0 ? <p className="py-6 text-lg text-soft">No splice and no cover yet.</p> : null}
+      {sheet.lines.length === 0 ? <p className="py-6 text-lg text-soft">Nothing is made yet.</p> : null}
       {sheet.lines.map((line) => (
         <section key={line.spliceId} className="grid break-inside-avoid gap-x-5 gap-y-1 border-b border-rule py-3 sm:grid-cols-[170px_190px_1fr]">
           <div><p className="font-semibold">{line.circuit}</p><p className="text-soft">{line.place}</p><StandingMark standing={line.standing} /></div>
           <div>
             <p>{line.method}</p><p className="text-soft">{line.materials}</p>
+            {line.note === undefined ? null : <p className="text-soft">{line.note}</p>}
             {line.override === undefined ? null : <p className="text-copper">Chosen against the ranking. {line.override}</p>}
             {line.temporaryUntil === undefined ? null : <p className="font-semibold text-rework">Temporary until {line.temporaryUntil}</p>}
             {line.redos > 0 ? <p className="text-soft">Made again {line.redos === 1 ? 'once' : `${line.redos} times`}</p> : null}
