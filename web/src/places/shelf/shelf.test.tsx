@@ -1,0 +1,98 @@
+import { render, screen, waitFor, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { Provider } from 'react-redux';
+import { MemoryRouter } from 'react-router';
+import { beforeEach, describe, expect, it } from 'vitest';
+import { FULL_SHELF, type Catalogue } from '@mendum/core';
+import { dismissNotice } from '../../app/notice.ts';
+import { NoticeBar } from '../../app/NoticeBar.tsx';
+import { makeStore } from '../../app/store.ts';
+import { standInServer, writesOf, type Sent } from '../../test/server.ts';
+import { ShelfPlace } from './ShelfPlace.tsx';
+
+const SMALL: Catalogue = { ...FULL_SHELF, parts: FULL_SHELF.parts.filter((part) => part.kind === 'clip'), tools: FULL_SHELF.tools.slice(0, 2), wires: FULL_SHELF.wires.slice(0, 1) };
+const SAVED = { '/shelf': { body: SMALL }, 'PUT /shelf': { body: { shelfVersion: 2 } } };
+const show = (replies: Parameters<typeof standInServer>[0] = SAVED): Sent[] => {
+  const sent = standInServer(replies);
+  render(<Provider store={makeStore()}><MemoryRouter><ShelfPlace /><NoticeBar /></MemoryRouter></Provider>);
+  return sent;
+};
+const edits = (sent: readonly Sent[]): unknown => writesOf(sent).at(-1)?.body?.edits;
+beforeEach(dismissNotice);
+
+describe('parts', () => {
+  it('one of a new kind starts from what is usual and is saved as stamped', async () => {
+    const sent = show();
+    await userEvent.selectOptions(await screen.findByLabelText('Add a part of a new kind'), 'wireSeal');
+    const form = screen.getByRole('dialog', { name: 'New wire seal' });
+    await userEvent.clear(within(form).getByLabelText('Jacket to'));
+    await userEvent.type(within(form).getByLabelText('Jacket to'), '1.8');
+    await userEvent.click(within(form).getByRole('button', { name: 'Put it on the shelf' }));
+    await waitFor(() => expect(edits(sent)).toMatchObject([{ kind: 'setPart', part: { kind: 'wireSeal', quantity: 1, figuresFrom: 'stamped', jacketMm: { minMm: 1.2, maxMm: 1.8 } } }]));
+    expect(await screen.findByText(/is saved/)).toBeTruthy();
+  });
+  it('one is taken off the list, and comes back with Undo', async () => {
+    const sent = show();
+    await userEvent.click(await screen.findByRole('button', { name: 'Splice clip S' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Take off the list' }));
+    await waitFor(() => expect(edits(sent)).toEqual([{ kind: 'removePart', id: 'clip-S' }]));
+    await userEvent.click(await screen.findByRole('button', { name: 'Undo' }));
+    await waitFor(() => expect(edits(sent)).toMatchObject([{ kind: 'setPart', part: { id: 'clip-S' } }]));
+    expect(writesOf(sent).at(-1)?.body?.version).toBe(2);
+  });
+  it('what the server refuses is said in the form, with what was typed still there', async () => {
+    show({ '/shelf': { body: SMALL }, 'PUT /shelf': { status: 422, body: { error: { code: 'BAD_INPUT', message: 'maxMm2 must be greater', hint: 'Correct it.' } } } });
+    await userEvent.click(await screen.findByRole('button', { name: 'Splice clip S' }));
+    await userEvent.clear(screen.getByLabelText('Copper in all to'));
+    await userEvent.type(screen.getByLabelText('Copper in all to'), '0.1');
+    await userEvent.click(screen.getByRole('button', { name: 'Save the part' }));
+    expect((await screen.findByRole('alert')).textContent).toContain('maxMm2 must be greater');
+    expect(screen.getByLabelText<HTMLInputElement>('Copper in all to').value).toBe('0.1');
+  });
+  it('nothing that matches says so', async () => {
+    show();
+    await userEvent.type(await screen.findByLabelText('Find a part'), 'glue');
+    expect(screen.getByText('Nothing matches “glue”')).toBeTruthy();
+  });
+});
+
+describe('tools and wire', () => {
+  it('a tool says what it does and until when it is calibrated; one that does nothing is refused', async () => {
+    const sent = show();
+    await userEvent.click(await screen.findByRole('tab', { name: 'Tools and dies' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Add a tool' }));
+    await userEvent.type(screen.getByLabelText('Name'), 'Second crimper');
+    await userEvent.click(screen.getByRole('button', { name: 'Add the tool' }));
+    expect(screen.getByRole('alert').textContent).toBe('Say what it does.');
+    await userEvent.click(screen.getByRole('checkbox', { name: 'crimps terminals' }));
+    await userEvent.click(screen.getByRole('checkbox', { name: 'ring M8' }));
+    await userEvent.type(screen.getByLabelText('Dies from'), '1');
+    await userEvent.type(screen.getByLabelText('Dies to'), '6');
+    await userEvent.click(screen.getByRole('button', { name: 'Add the tool' }));
+    await waitFor(() => expect(edits(sent)).toMatchObject([{ kind: 'setTool', tool: { name: 'Second crimper', tasks: ['crimpTerminal'], families: ['ringM8'], range: { minMm2: 1, maxMm2: 6 }, ratchet: true } }]));
+  });
+  it('wire is measured, and used up', async () => {
+    const sent = show();
+    await userEvent.click(await screen.findByRole('tab', { name: 'Wire on hand' }));
+    await userEvent.click(screen.getByRole('button', { name: /0.35 mm² stranded/ }));
+    await userEvent.clear(screen.getByLabelText('Left of it'));
+    await userEvent.click(screen.getByRole('button', { name: 'Save the wire' }));
+    expect(screen.getByText(/Give what is left/)).toBeTruthy();
+    await userEvent.type(screen.getByLabelText('Left of it'), '750');
+    await userEvent.click(screen.getByRole('button', { name: 'Save the wire' }));
+    await waitFor(() => expect(edits(sent)).toMatchObject([{ kind: 'setWire', wire: { lengthMm: 750 } }]));
+  });
+});
+
+describe('a table taken over', () => {
+  it('names every bad line and takes nothing', async () => {
+    const details = [{ line: 2, column: 'Quantity', value: 'many', why: 'must be a number.' }, { line: 3, column: 'Kind', value: 'glue', why: 'A kind is one of these.' }];
+    const sent = show({ '/shelf': { body: SMALL }, 'POST /shelf/import': { status: 422, body: { error: { code: 'SHELF_FILE', message: 'Line 2, column “Quantity”', hint: 'Correct it.', details } } } });
+    await userEvent.click(await screen.findByRole('button', { name: 'Import CSV' }));
+    await userEvent.type(screen.getByLabelText('Or paste the cells'), 'Kind,Id');
+    await userEvent.click(screen.getByRole('button', { name: 'Take these lines over' }));
+    const alert = await screen.findByRole('alert');
+    expect(within(alert).getAllByRole('listitem').map((item) => item.textContent)).toEqual(['Line 2, Quantity: “many” — must be a number.', 'Line 3, Kind: “glue” — A kind is one of these.']);
+    expect(writesOf(sent)).toMatchObject([{ path: '/shelf/import', body: { text: 'Kind,Id', version: SMALL.version } }]);
+  });
+});
