@@ -3,7 +3,7 @@ import { describe, expect, it, test } from 'vitest';
 import { wire } from '../test/samples.ts';
 import {
   airAt, allowedCurrentA, areaMm2, awgAreaMm2, awgDiameterMm, bundleFactor, conductorTemperatureC, isSmaller, jacketDiameterMm, nextSizeThatWouldDo,
-  remainingShare, resistanceMilliohm, sizeDisagreement, sizeInWords, type WireSize,
+  remainingShare, resistanceMilliohm, sizeDisagreement, sizeInWords, stepsUp, type WireSize,
 } from './index.ts';
 
 const awg = (n: number): WireSize => ({ basis: 'awg', awg: n });
@@ -92,3 +92,8 @@ describe('current', () => {
     expect(Math.abs(air.prandtl / pr - 1)).toBeLessThan(0.025);
   });
 });
+
+test.each<[WireSize, WireSize, number]>([
+  [{ basis: 'metric', areaMm2: 4 }, { basis: 'metric', areaMm2: 2.5 }, 2], [{ basis: 'metric', areaMm2: 2.5 }, { basis: 'metric', areaMm2: 2.5 }, 0], [{ basis: 'metric', areaMm2: 1 }, { basis: 'metric', areaMm2: 2.5 }, 0],
+  [{ basis: 'awg', awg: 14 }, { basis: 'awg', awg: 20 }, 3], [{ basis: 'trade', awg: 14 }, { basis: 'trade', awg: 18 }, 2], [{ basis: 'metric', areaMm2: 2.5 }, { basis: 'trade', awg: 16 }, 3],
+])('%o stands so many sizes of its series above %o: %i', (next, old, steps) => expect(stepsUp(next, old)).toBe(steps));

@@ -9,8 +9,12 @@ import { ACT_MINUTES } from './work.ts';
 
 /** Strip assumed while the terminal is not known, mm. */
 const USUAL_STRIP_MM = 7;
-/** From the connector's clearance to the middle of the two splices that lengthen a lead, mm. */
-const EXTEND_AT_MM = 65;
+/**
+ * From the connector's clearance to where the left of the two splices that lengthen a lead is wished, mm: at a run's end the right one,
+ * with its distance, still has to find room before the connector.
+ */
+const EXTEND_AT_START_MM = 65;
+const EXTEND_AT_END_MM = 110;
 
 /** A new terminal on the old wire, judged: the tail's slack must cover its strip, 2 mm and what is lost. */
 export function newTerminalWay(finding: CavityFinding, fit: TerminalFit, redos = 0): RankedWay {
@@ -35,7 +39,7 @@ export function newTerminalWay(finding: CavityFinding, fit: TerminalFit, redos =
 /** A lead made longer by an insert between two splices, where the run has room beyond the connector. */
 export function extendWay(input: DecideInput, site: Site, shortByMm: number, atStart: boolean): { readonly way: RankedWay; readonly site: Site; readonly ranked: readonly RankedMethod[]; readonly method?: RankedMethod | undefined } {
   const { run, practice } = input;
-  const from = practice.figures.clearMm.connector + EXTEND_AT_MM;
+  const from = practice.figures.clearMm.connector + (atStart ? EXTEND_AT_START_MM : EXTEND_AT_END_MM);
   const middle = atStart ? Math.min(from, run.lengthMm / 2) : Math.max(run.lengthMm - from, run.lengthMm / 2);
   const here: Site = { ...site, lost: { fromMm: middle, toMm: middle }, twoRequired: true, flexing: flexStretches(run)[0]?.name, freeLeftMm: middle, freeRightMm: run.lengthMm - middle };
   const ranked = rankMethods(here, input.shelf);
