@@ -86,6 +86,6 @@ test('a circuit to be added is joined with three ends', async ({ page, request }
   await form.getByRole('button', { name: 'Add the finding' }).click();
   await expect(form).toBeHidden();
   await page.keyboard.press('2');
-  await expect(page.getByRole('heading', { name: /One splice: splice clip XL/ })).toBeVisible();
+  await expect(page.getByRole('heading', { name: /One splice: multi-wire clip 2–4/ })).toBeVisible();
   await expect(page.getByText('3 ends meet here.')).toBeVisible();
 });

@@ -40,23 +40,29 @@ function NewRun({ harness, node, onEdit }: Pick<NodeFormProps, 'harness' | 'node
   );
 }
 
-/** Terminal family and seal of each cavity. */
+/** Where wires end at a node: the cavities of its face, else the places that its circuits name. */
+const placesOf = (harness: Harness, node: HarnessNode): string[] =>
+  node.face ? cavitiesOf(node.face).map(({ cavity }) => cavity) : [...new Set(harness.circuits.flatMap(({ from, to }) => [from, to].filter((end) => end.nodeId === node.id).map((end) => end.cavity)))];
+
+/** Terminal family and seal of each cavity; at studs and tabs the terminal alone. */
 function Fittings({ harness, node, onEdit }: Pick<NodeFormProps, 'harness' | 'node' | 'onEdit'>) {
-  if (!node.face) return null;
+  const places = node.kind === 'connector' || node.kind === 'end' ? placesOf(harness, node) : [];
+  if (places.length === 0) return null;
+  const sealed = node.kind === 'connector';
   const set = (cavity: string, part: CavityFitting): void => void onEdit({ do: 'changeNode', node: { ...node, fittings: { ...node.fittings, [cavity]: { ...node.fittings?.[cavity], ...part } } } });
-  const all = (part: CavityFitting): void => void onEdit({ do: 'changeNode', node: { ...node, fittings: Object.fromEntries(cavitiesOf(node.face ?? { layout: { kind: 'free', places: [] }, numbering: { kind: 'rowWise' } }).map(({ cavity }) => [cavity, { ...node.fittings?.[cavity], ...part }])) } });
+  const all = (part: CavityFitting): void => void onEdit({ do: 'changeNode', node: { ...node, fittings: Object.fromEntries(places.map((cavity) => [cavity, { ...node.fittings?.[cavity], ...part }])) } });
   const terminals = <>{<option value="">not noted</option>}{TERMINAL_FAMILIES.map((one) => <option key={one} value={one}>{terminalInWords(one)}</option>)}</>;
   return (
     <details className="border-t border-rule">
-      <summary className="flex min-h-11 cursor-pointer items-center text-lg font-semibold underline underline-offset-4">Terminals and seals in its cavities</summary>
+      <summary className="flex min-h-11 cursor-pointer items-center text-lg font-semibold underline underline-offset-4">{sealed ? 'Terminals and seals in its cavities' : 'Terminals at its places'}</summary>
       <div className="mb-2 max-w-xs"><Select label="All its terminals" value="" onChange={(event) => { if (event.target.value !== '') all({ terminal: event.target.value as TerminalFamily }); }}>{terminals}</Select></div>
       <table className="w-full text-left">
-        <thead className="border-b border-ink text-soft"><tr><th className="font-normal">Cavity</th><th className="font-normal">Circuit</th><th className="font-normal">Terminal</th><th className="font-normal">Seal</th></tr></thead>
-        <tbody>{cavitiesOf(node.face).map(({ cavity }) => (
+        <thead className="border-b border-ink text-soft"><tr><th className="font-normal">{sealed ? 'Cavity' : 'Place'}</th><th className="font-normal">Circuit</th><th className="font-normal">Terminal</th>{sealed ? <th className="font-normal">Seal</th> : null}</tr></thead>
+        <tbody>{places.map((cavity) => (
           <tr key={cavity} className="border-b border-rule">
             <td className="figure">{cavity}</td><td>{circuitInCavity(harness.circuits, node.id, cavity)?.number ?? <span className="text-soft">empty</span>}</td>
             <td><select aria-label={`Terminal in cavity ${cavity}`} className="min-h-11 bg-paper" value={node.fittings?.[cavity]?.terminal ?? ''} onChange={(event) => set(cavity, { terminal: event.target.value === '' ? undefined : (event.target.value as TerminalFamily) })}>{terminals}</select></td>
-            <td><select aria-label={`Seal of cavity ${cavity}`} className="min-h-11 bg-paper" value={node.fittings?.[cavity]?.seal ?? ''} onChange={(event) => set(cavity, { seal: event.target.value === '' ? undefined : (event.target.value as SealState) })}><option value="">not noted</option>{SEAL_STATES.map((one) => <option key={one} value={one}>{SEAL_WORDS[one]}</option>)}</select></td>
+            {sealed ? <td><select aria-label={`Seal of cavity ${cavity}`} className="min-h-11 bg-paper" value={node.fittings?.[cavity]?.seal ?? ''} onChange={(event) => set(cavity, { seal: event.target.value === '' ? undefined : (event.target.value as SealState) })}><option value="">not noted</option>{SEAL_STATES.map((one) => <option key={one} value={one}>{SEAL_WORDS[one]}</option>)}</select></td> : null}
           </tr>
         ))}</tbody>
       </table>

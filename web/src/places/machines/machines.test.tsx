@@ -3,6 +3,7 @@ import userEvent from '@testing-library/user-event';
 import { Provider } from 'react-redux';
 import { MemoryRouter, Route, Routes } from 'react-router';
 import { beforeEach, describe, expect, it, test } from 'vitest';
+import type { HarnessEdit, HarnessNode } from '@mendum/core';
 import type { HarnessView } from '@mendum/core/interchange';
 import { dismissNotice } from '../../app/notice.ts';
 import { NoticeBar } from '../../app/NoticeBar.tsx';
@@ -13,6 +14,7 @@ import { standInServer, writesOf } from '../../test/server.ts';
 import { circuitDraftOf, circuitOf as made } from './circuitDraft.ts';
 import { faceDraftOf, faceOf, NEW_FACE } from './faceDraft.ts';
 import { HarnessPage } from './HarnessPage.tsx';
+import { NodeForm } from './NodeForm.tsx';
 
 const VIEW: HarnessView = {
   id: 'H1', version: 4, machineId: 'M', machine: 'Ovrell 420', machineKind: 'harvester', systemVoltageV: 24, name: 'Loom W9',
@@ -98,6 +100,25 @@ describe('a harness on its page', () => {
     await userEvent.click(within(form).getByRole('button', { name: 'Keep the circuit' }));
     expect(await screen.findByRole('img', { name: 'blue' })).toBeTruthy();
     expect(screen.getByRole('button', { name: 'Save 1 change' })).toBeTruthy();
+  });
+});
+
+describe('terminals where wires end', () => {
+  const form = (node: HarnessNode) => {
+    const edits: HarnessEdit[] = [];
+    render(<MemoryRouter><NodeForm harness={{ id: 'H', name: 'W9', nodes: [node], runs: [], circuits: [circuitOf('1', { to: { nodeId: node.id, cavity: 'stud' } })] }} node={node} onEdit={(edit) => { edits.push(edit); return true; }} onFace={() => undefined} onShow={() => undefined} /></MemoryRouter>);
+    return edits;
+  };
+  it('at a stud the terminal alone is noted, by the place that its circuit names', async () => {
+    const edits = form({ id: 'E1', kind: 'end', name: 'Frame' });
+    await userEvent.click(screen.getByText('Terminals at its places'));
+    await userEvent.selectOptions(screen.getByLabelText('Terminal in cavity stud'), 'ringM8');
+    expect(screen.queryByLabelText('Seal of cavity stud')).toBeNull();
+    expect(edits).toMatchObject([{ do: 'changeNode', node: { id: 'E1', fittings: { stud: { terminal: 'ringM8' } } } }]);
+  });
+  it('a branch has none', () => {
+    form({ id: 'B1', kind: 'branch', name: 'B1' });
+    expect(screen.queryByText(/Terminals/)).toBeNull();
   });
 });
 
