@@ -9,7 +9,7 @@ import type { BenchStep } from './types.ts';
 const only = (...kinds: Part['kind'][]): Catalogue => ({ ...FULL_SHELF, parts: FULL_SHELF.parts.map((part) => (kinds.includes(part.kind) ? part : { ...part, quantity: 0 })) });
 const withHabits = (habits: Partial<Habits>, of: Practice = CRIMP_FIRST): Practice => ({ ...of, habits: { ...of.habits, ...habits } });
 function steps(finding: Partial<Finding>, options: CaseOptions, method?: MethodId): readonly BenchStep[] {
-  const plan = onlyFinding({ kind: 'parted', slackMm: 60, ...finding } as Partial<Finding> & { kind: Finding['kind'] }, { circuits: [{ wire: wire(1.5) }], ...options });
+  const plan = onlyFinding({ kind: 'parted', slackMm: 60, ...finding }, { circuits: [{ wire: wire(1.5) }], ...options });
   if (method) expect(plan.chosen).toBe(method);
   return plan.splices[0]?.steps ?? [];
 }
@@ -37,13 +37,13 @@ describe('steps of each way of joining', () => {
     expect(keys(soldered)).toEqual(expect.arrayContaining(['sleeve', 'tin', 'wrap', 'solder', 'shrink']));
   });
   it('a bared window: nothing is cut, the window is bared on the whole wire, and taped where no end is free', () => {
-    const window = steps({ kind: 'addCircuit', branchWires: [wire(0.5)], mainUncut: true } as Partial<Finding>, {}, 'windowClipWrap');
+    const window = steps({ kind: 'addCircuit', branchWires: [wire(0.5)], mainUncut: true }, {}, 'windowClipWrap');
     expect(keys(window)).toEqual(['window', 'stripRight', 'lay', 'crimp', 'tug', 'tape']);
     expect(detail(window, 'window')).toContain('ring the jacket twice');
   });
-  it('a tap cuts nothing', () => expect(keys(steps({ kind: 'addCircuit', branchWires: [wire(0.5)], temporaryUntil: '2030-02-01', slackMm: 0 } as Partial<Finding>, { catalogue: only('piercingTap') }, 'piercingTap'))).toEqual(['press']));
+  it('a tap cuts nothing', () => expect(keys(steps({ kind: 'addCircuit', branchWires: [wire(0.5)], temporaryUntil: '2030-02-01', slackMm: 0 }, { catalogue: only('piercingTap') }, 'piercingTap'))).toEqual(['press']));
   it('many wires say how the sides are shared out, and build both sides up where no sleeve grips', () => {
-    const many = steps({ kind: 'addCircuit', branchWires: [wire(2.5), wire(2.5)] } as Partial<Finding>, { circuits: [{ wire: wire(2.5) }] }, 'multiClipSleeve');
+    const many = steps({ kind: 'addCircuit', branchWires: [wire(2.5), wire(2.5)] }, { circuits: [{ wire: wire(2.5) }] }, 'multiClipSleeve');
     expect(detail(many, 'lay')).toContain('sides balanced: 2 + 2 wires, 5 against 5 mm²');
     expect(many.find((step) => step.key === 'buildUp')?.title).toBe('Build both sides up');
   });
