@@ -1,5 +1,5 @@
 import { spiralTapeMm } from '../bundle/index.ts';
-import { GENERIC_PARTS, partsOf, type Catalogue, type Part, type TapePart } from '../catalogue/index.ts';
+import { findPart, notOnShelf, partsOf, type Catalogue, type TapePart } from '../catalogue/index.ts';
 import type { Zone } from '../harness/index.ts';
 import type { RuleHit } from '../method/index.ts';
 import type { Practice } from '../practice/index.ts';
@@ -23,15 +23,7 @@ const hit = (ruleId: string, verdict: RuleHit['verdict'], because: string, sourc
 const statusOf = (hits: readonly RuleHit[]): MethodStatus =>
   hits.some((one) => one.verdict === 'refuse') ? 'refused' : hits.some((one) => one.verdict === 'shelf') ? 'shelf' : 'allowed';
 
-/** A part from what is there, else from what is listed, else from what exists. */
-function find<T extends Part>(catalogue: Catalogue, pick: (parts: readonly Part[]) => T | undefined): { part?: T; onShelf: boolean } {
-  const stocked = pick(catalogue.parts.filter((part) => part.quantity > 0));
-  if (stocked) return { part: stocked, onShelf: true };
-  const known = pick(catalogue.parts) ?? pick(GENERIC_PARTS);
-  return known ? { part: known, onShelf: false } : { onShelf: false };
-}
-
-const shelfHit = (name: string): RuleHit => hit('shelf.part', 'shelf', `Not on the shelf: ${name}. It can be ordered.`, 'shelf');
+const shelfHit = (name: string): RuleHit => hit('shelf.part', 'shelf', notOnShelf([name]), 'shelf');
 
 function ratedHit(part: { name: string; ratedC: number }, site: CoverSite): RuleHit[] {
   return part.ratedC < site.placeC
@@ -43,12 +35,13 @@ function sleeveCover(site: CoverSite, practice: Practice, catalogue: Catalogue):
   const { overlapMm, slideFactor, gripShare } = practice.figures;
   const passMm = Math.max(site.freedEndMm ?? 0, site.jacketMm);
   const need = { passMm, gripMm: site.jacketMm, adhesive: true, slideFactor, gripShare };
-  const { part, onShelf } = find(catalogue, (parts) => chooseSleeve(partsOf(parts, 'sleeve'), need));
+  const found = findPart(catalogue, (parts) => chooseSleeve(partsOf(parts, 'sleeve'), need));
+  const part = found?.part;
   const hits: RuleHit[] = [];
   if (site.freedEndMm === undefined) hits.push(hit('cover.noFreeEnd', 'refuse', 'No end of this wire can be freed, so no sleeve can be slid over the place.', 'sleeve when an end can be freed'));
   if (!part) hits.push(hit('sleeve.none', 'refuse', `No sleeve passes ${figure(passMm)} mm and grips the ${figure(site.jacketMm)} mm jacket.`, 'sleeve choice'));
   if (site.zone.fuelVapour && !site.vapourAired) hits.push(hit('vapour.hotAir', 'refuse', 'There can be fuel vapour here: no hot air until aired and measured.', 'fuel vapour'));
-  if (part) hits.push(...ratedHit(part, site), ...(onShelf ? [] : [shelfHit(part.name)]));
+  if (part) hits.push(...ratedHit(part, site), ...(found?.onShelf ? [] : [shelfHit(part.name)]));
   const gun = catalogue.tools.find((tool) => tool.tasks.includes('hotAir'));
   if (!gun) hits.push(hit('shelf.tool', 'shelf', 'There is no hot-air gun to shrink a sleeve with.', 'shelf'));
   const status = statusOf(hits);
@@ -61,11 +54,12 @@ function sleeveCover(site: CoverSite, practice: Practice, catalogue: Catalogue):
 }
 
 function wrapCover(tape: TapePart['tape'], site: CoverSite, practice: Practice, catalogue: Catalogue): RankedCover {
-  const { part, onShelf } = find(catalogue, (parts) => partsOf(parts, 'tape').find((one) => one.tape === tape));
+  const found = findPart(catalogue, (parts) => partsOf(parts, 'tape').find((one) => one.tape === tape));
+  const part = found?.part;
   const dry = site.zone.moisture === 'dry';
   const hits: RuleHit[] = [];
   if (tape === 'cloth' && !dry) hits.push(hit('cover.clothDamp', 'refuse', 'Cloth tape holds water: only in a dry run.', 'cloth tape where dry'));
-  if (part) hits.push(...ratedHit(part, site), ...(onShelf ? [] : [shelfHit(part.name)]));
+  if (part) hits.push(...ratedHit(part, site), ...(found?.onShelf ? [] : [shelfHit(part.name)]));
   if (tape === 'selfFusing' && site.zone.moisture === 'wet') hits.push(hit('cover.fusingWet', 'warn', 'In a wet run a wrap is second best: free an end if you can and use a sleeve.', 'self-fusing tape where damp'));
   const status = statusOf(hits);
   const id: CoverId = tape === 'cloth' ? 'clothWrap' : 'fusingWrap';

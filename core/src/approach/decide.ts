@@ -1,40 +1,22 @@
-import { branchesOf, isAtCavity, strandsInWords, visibleLengthMm, type Finding, type Stretch } from '../damage/index.ts';
-import { flexStretches, keepOuts } from '../harness/index.ts';
+import { isAtCavity, strandsInWords, visibleLengthMm, type Finding } from '../damage/index.ts';
 import { rankMethods, type RankedMethod, type Site } from '../method/index.ts';
 import { chooseInsertWire } from '../sizing/index.ts';
 import { figure } from '../units/index.ts';
-import { areaMm2, JACKETS, jacketDiameterMm, remainingShare, stepsUp } from '../wire/index.ts';
+import { areaMm2, JACKETS, jacketDiameterMm, remainingShare } from '../wire/index.ts';
 import { isCutAnyway, jacketNeighbours, lostOf, mustCut } from './copper.ts';
 import { rankCovers } from './cover.ts';
-import { electricalOf, type Section } from './electrical.ts';
-import { freeWireBeside } from './freeWire.ts';
+import { electricalAlong, fuseWarnings, withSection } from './electrical.ts';
+import { siteAt } from './site.ts';
 import type { DecideInput, Decision, Electrical, RankedCover } from './types.ts';
 import { decideAtCavity } from './ways/atCavity.ts';
 import { fillCavity } from './ways/fillCavity.ts';
+import { finish } from './ways/finish.ts';
 import { releadBeside, waysOnRun } from './ways/onRun.ts';
 
 /** Wire beyond the loss that an insert is first assumed to need on top, mm; the layout gives the true length. */
 const INSERT_GUESS_MM = 150;
 /** A jacket within this of its rating is proposed one class up, K. */
 const NEAR_RATING_K = 15;
-
-function siteOf(input: DecideInput, lost: Stretch, electrical: Electrical, twoRequired: boolean): { site: Site; insertWire: ReturnType<typeof chooseInsertWire> } {
-  const { finding, circuit, run, nodes, practice, catalogue, gate, runFacts } = input;
-  const insertWire = chooseInsertWire(circuit.wire, catalogue.wires, electrical.placeC, lost.toMm - lost.fromMm + INSERT_GUESS_MM, finding.insertWire);
-  return {
-    insertWire,
-    site: {
-      circuitNumber: circuit.number, circuitKind: circuit.kind, duty: finding.kind === 'addCircuit' ? 'add' : 'join',
-      wire: circuit.wire, farWire: finding.farWire ?? circuit.wire, branchWires: branchesOf(finding), insertWire: insertWire.wire, insertStepsUp: stepsUp(insertWire.wire.size, circuit.wire.size),
-      mainUncut: finding.kind === 'addCircuit' ? finding.mainUncut : undefined, freedEndMm: finding.freedEndMm,
-      zone: run.zone, flexing: flexStretches(run)[0]?.name, ambientC: electrical.ambientC, placeC: electrical.placeC,
-      conduitMarginMm: run.conduitInsideMm === undefined ? undefined : run.conduitInsideMm - runFacts.bundleMm,
-      lost, slackMm: finding.slackMm ?? 0, slackKnown: finding.slackMm !== undefined,
-      keepOuts: keepOuts(run, nodes, practice.figures.clearMm), ...freeWireBeside(run, lost),
-      vapourAired: gate.vapour !== undefined, temporaryUntil: finding.temporaryUntil, asOf: input.asOf, twoRequired,
-    },
-  };
-}
 
 /** The chosen entry if it may still be used, else the ranking's own first. */
 function pick<T extends { readonly status: string }>(ranked: readonly T[], wanted: T | undefined, usable: boolean): T | undefined {
@@ -56,23 +38,9 @@ function slackSentence(site: Site, method: RankedMethod, kind: Finding['kind']):
   return `The cut loses ${lost} mm${takes} and the harness ${gives}: one splice does not reach.`;
 }
 
-/** The rest of the path that the fuse must protect as well: other runs, and a wire beyond the damage that is another one. */
-const pathOf = ({ circuit, finding, elsewhere, runFacts }: DecideInput): Section[] => [
-  ...elsewhere.map(({ where, facts }) => ({ where, facts, wire: circuit.wire })),
-  ...(finding.farWire ? [{ where: 'the wire beyond the damage', facts: runFacts, wire: finding.farWire }] : []),
-];
-
-function warningsOf(input: DecideInput, electrical: Electrical, insertRefused: string | undefined): string[] {
-  const { finding, circuit } = input;
+/** What the kind of damage itself warns of. */
+function findingWarnings({ finding, circuit }: DecideInput, electrical: Electrical): string[] {
   const warnings: string[] = [];
-  if (insertRefused) warnings.push(insertRefused);
-  if (electrical.fuseA !== undefined && electrical.fuseProtects === false) {
-    warnings.push(
-      electrical.weakest.where === 'here'
-        ? `The fuse of ${figure(electrical.fuseA)} A is above the ${figure(electrical.bundledA, 1)} A that this wire may carry among ${electrical.loadedWires} loaded ones at ${figure(electrical.ambientC, 0)} °C.`
-        : `The fuse of ${figure(electrical.fuseA)} A is above the ${figure(electrical.weakest.amps, 1)} A that the weakest part of the path may carry: ${electrical.weakest.where}.`,
-    );
-  }
   if (finding.kind === 'cooked') {
     const { ratedC, name } = JACKETS[circuit.wire.jacket.material];
     const near = electrical.placeC >= ratedC - NEAR_RATING_K;
@@ -90,6 +58,10 @@ function warningsOf(input: DecideInput, electrical: Electrical, insertRefused: s
   return warnings;
 }
 
+/** What is refused of the wire that was asked for, a fuse too large, and what the damage warns of. */
+const warningsOf = (input: DecideInput, electrical: Electrical, insertRefused: string | undefined): string[] =>
+  [...(insertRefused === undefined ? [] : [insertRefused]), ...fuseWarnings(electrical), ...findingWarnings(input, electrical)];
+
 function chooseCover(covers: readonly RankedCover[], use: string | undefined): RankedCover | undefined {
   const wanted = covers.find((cover) => cover.coverId === use);
   return pick(covers, wanted, wanted?.status !== 'refused');
@@ -101,8 +73,7 @@ function chooseCover(covers: readonly RankedCover[], use: string | undefined): R
  */
 export function decide(input: DecideInput): Decision {
   const { finding, circuit, gate, choice, practice, catalogue } = input;
-  const path = pathOf(input);
-  const electrical = electricalOf(circuit, input.runFacts, 1, path);
+  const electrical = electricalAlong(input);
   const neighbours = jacketNeighbours(input);
   const lost = lostOf(input, neighbours);
   const redoCount = input.redos.filter((redo) => redo.findingId === finding.id).length;
@@ -130,7 +101,8 @@ export function decide(input: DecideInput): Decision {
     zone: input.run.zone, placeC: electrical.placeC, vapourAired: gate.vapour !== undefined,
   };
   const covers = !copper.cut || copper.coverSecond ? rankCovers(coverSite, practice, catalogue) : [];
-  const { site, insertWire } = siteOf(input, lost, electrical, copper.two || input.pairNeedsTwo);
+  const insertWire = chooseInsertWire(circuit.wire, catalogue.wires, electrical.placeC, lost.toMm - lost.fromMm + INSERT_GUESS_MM, finding.insertWire);
+  const site = siteAt(input, lost, electrical, insertWire, copper.two || input.pairNeedsTwo);
   const ranked = rankMethods(site, input.shelf);
   const warnings = warningsOf(input, electrical, insertWire.refusedBecause);
   const use = choice?.use ?? input.held?.use;
@@ -141,28 +113,28 @@ export function decide(input: DecideInput): Decision {
     const cover = chooseCover(covers, use);
     if (cover) {
       const chosenBy = choice && cover.coverId === choice.use ? choice : undefined;
-      const covered = finding.kind === 'strandsLost' ? electricalOf(circuit, input.runFacts, remainingShare(finding.strandsLost, finding.strandsTotal), path) : electrical;
+      const covered = finding.kind === 'strandsLost' ? electricalAlong(input, remainingShare(finding.strandsLost, finding.strandsTotal)) : electrical;
       const spare = copper.coverSecond ? ['One lost strand of a signal may be covered; cutting it out is the better repair.'] : [];
-      return { ...base, electrical: covered, approach: 'cover', because: [copper.because, cover.because], ways: waysOnRun(ranked, covers, site, copper), covers, ranked, cover, chosenBy, warnings: [...warnings, ...spare], site, asks: cover.status === 'shelf' ? cover.because : undefined };
+      return { ...base, electrical: covered, approach: 'cover', because: [copper.because, cover.because], ways: waysOnRun(ranked, covers, site, copper, practice), covers, ranked, cover, chosenBy, warnings: [...warnings, ...spare], site, asks: cover.status === 'shelf' ? cover.because : undefined };
     }
   }
   const method = pick(ranked, wantedMethod, wantedMethod?.status === 'allowed' || wantedMethod?.usableWithReason === true);
   if (!method) {
+    const ways = waysOnRun(ranked, covers, site, copper, practice);
     const beside = releadBeside(input, electrical, lost, ranked);
-    const ways = [...waysOnRun(ranked, covers, site, copper), ...(beside ? [beside.way] : [])];
-    if (beside?.decided.method) {
-      return { ...base, ...beside.decided, approach: 'relead', ways, because: [copper.because, beside.noRoom, beside.way.because, beside.decided.method.because], covers, warnings: [...warnings, ...beside.warnings], asks: beside.asks };
+    if (beside?.lead.decided.method) {
+      return finish(input, { ...base, covers }, beside.lead, { ways: [...ways, beside.lead.way], because: [copper.because, beside.noRoom], warnings: findingWarnings(input, electrical), wayAsked: false });
     }
     return { ...base, approach: 'byHand', ways, because: [copper.because, `No method is allowed here. ${ranked[0]?.because ?? ''}`], ranked, covers, warnings, site, asks: 'No method is allowed here' };
   }
-  const mended = method.splices === 2 ? electricalOf(circuit, input.runFacts, 1, [...path, { where: 'the insert', facts: input.runFacts, wire: insertWire.wire }]) : electrical;
+  const mended = method.splices === 2 ? withSection(input, { where: 'the insert', facts: input.runFacts, wire: insertWire.wire }) : electrical;
   const dropped = choice && method.methodId !== choice.use ? [`The choice of ${choice.by} can no longer be used here; the ranking's first stands instead.`] : [];
   return {
     ...base,
     electrical: mended,
     approach: method.splices === 1 ? 'oneSplice' : 'insert',
     because: [copper.because, slackSentence(site, method, finding.kind), method.because].filter((sentence) => sentence !== ''),
-    ways: waysOnRun(ranked, covers, site, copper), ranked, covers, method, site,
+    ways: waysOnRun(ranked, covers, site, copper, practice), ranked, covers, method, site,
     chosenBy: choice && method.methodId === choice.use ? choice : undefined,
     insertWire: method.splices === 2 ? insertWire : undefined,
     warnings: [...(mended === electrical ? warnings : warningsOf(input, mended, insertWire.refusedBecause)), ...dropped, ...method.hits.filter((hit) => hit.verdict === 'warn').map((hit) => hit.because)],

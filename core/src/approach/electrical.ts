@@ -1,7 +1,8 @@
 import { bundleDiameterMm } from '../bundle/index.ts';
 import { ambientC, countsAsLoaded, type Circuit, type Run } from '../harness/index.ts';
 import { allowedCurrentA, areaMm2, bundleFactor, conductorTemperatureC, jacketDiameterMm, resistanceMilliohm, type WireSpec } from '../wire/index.ts';
-import type { Electrical, RunFacts } from './types.ts';
+import { figure } from '../units/index.ts';
+import type { DecideInput, Electrical, RunFacts } from './types.ts';
 
 /** What two wires must share to carry the same current in the same place. */
 const kindOf = ({ size, conductor, jacket }: WireSpec): string => `${areaMm2(size)} ${conductor.kind} ${jacket.material} ${jacket.wall} ${jacket.outerDiameterMm ?? ''}`;
@@ -72,4 +73,26 @@ export function electricalOf(circuit: Circuit, facts: RunFacts, share = 1, secti
     fuseA: circuit.fuseA,
     fuseProtects: circuit.fuseA === undefined ? undefined : circuit.fuseA <= weakest.amps + 1e-9,
   };
+}
+
+/** The rest of the path that the fuse must protect as well: other runs, and a wire beyond the damage that is another one. */
+const pathOf = ({ circuit, finding, elsewhere, runFacts }: DecideInput): Section[] => [
+  ...elsewhere.map(({ where, facts }) => ({ where, facts, wire: circuit.wire })),
+  ...(finding.farWire ? [{ where: 'the wire beyond the damage', facts: runFacts, wire: finding.farWire }] : []),
+];
+
+/** The standing of a finding's circuit along its whole path, with a share of its copper left. */
+export const electricalAlong = (input: DecideInput, share = 1): Electrical => electricalOf(input.circuit, input.runFacts, share, pathOf(input));
+
+/** The same with a piece of new wire in the path. */
+export const withSection = (input: DecideInput, section: Section): Electrical => electricalOf(input.circuit, input.runFacts, 1, [...pathOf(input), section]);
+
+/** A fuse above what the weakest part of the path may carry. */
+export function fuseWarnings({ fuseA, fuseProtects, weakest, bundledA, loadedWires, ambientC: ambient }: Electrical): string[] {
+  if (fuseA === undefined || fuseProtects !== false) return [];
+  return [
+    weakest.where === 'here'
+      ? `The fuse of ${figure(fuseA)} A is above the ${figure(bundledA, 1)} A that this wire may carry among ${loadedWires} loaded ones at ${figure(ambient, 0)} °C.`
+      : `The fuse of ${figure(fuseA)} A is above the ${figure(weakest.amps, 1)} A that the weakest part of the path may carry: ${weakest.where}.`,
+  ];
 }

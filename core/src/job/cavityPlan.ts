@@ -1,13 +1,10 @@
 import { stepsAtCavity } from '../bench/index.ts';
 import { isInHousing } from '../harness/index.ts';
 import type { PlacedItem } from '../layout/index.ts';
-import { checksAtCavity, pullMinimumN, resistanceLimits } from '../prove/index.ts';
-import { areaMm2 } from '../wire/index.ts';
+import { checksAtCavity, pullMinimumN } from '../prove/index.ts';
+import { areaMm2, LEAST_JOINT_MM, resistanceLimits } from '../wire/index.ts';
 import type { Surroundings } from './splicePlan.ts';
 import type { CavityPlan, Decided } from './types.ts';
-
-/** A terminal is judged as this length of wire, mm. */
-const TERMINAL_MM = 10;
 
 /** Work at a cavity made into a plan: its steps and its checks. */
 export function cavityPlan({ decision, finding, circuit }: Decided, { run, practice }: Surroundings, item: PlacedItem | undefined): CavityPlan | undefined {
@@ -23,7 +20,7 @@ export function cavityPlan({ decision, finding, circuit }: Decided, { run, pract
     checks: checksAtCavity({
       crimpsTerminal: crimps, inHousing: terminal === undefined || isInHousing(terminal.family), wireSeal: terminal?.seal !== undefined || acts.includes('seal'),
       seats: !acts.includes('plug') && !acts.includes('pigtail'), soldered: acts.includes('solderToPin'),
-      pullMinimumN: pullMinimumN(areaMm2(work.wire.size)), limits: crimps ? resistanceLimits(work.wire, TERMINAL_MM, circuit.loadA) : undefined,
+      pullMinimumN: pullMinimumN(areaMm2(work.wire.size)), limits: crimps ? resistanceLimits(work.wire, LEAST_JOINT_MM, circuit.loadA) : undefined,
     }),
   };
 }

@@ -1,17 +1,14 @@
 import { isPowerKind } from '../harness/index.ts';
 import type { PlacedItem } from '../layout/index.ts';
 import { figure } from '../units/index.ts';
-import { areaMm2, JACKETS, ratedC, resistanceMilliohm, type WireSpec } from '../wire/index.ts';
+import { areaMm2, JACKETS, JOINT_DROP_MV, LEAST_JOINT_MM, ratedC, resistanceMilliohm, type WireSpec } from '../wire/index.ts';
 import type { ElectricalCheck, ElectricalLine, LimitStanding } from './electricalTypes.ts';
 import type { Decided, Job } from './types.ts';
 
 /** Usual limits of voltage drop at 12 V, V: a ground path, a feed wire, and one joint; other systems in proportion. */
 const GROUND_V = 0.1;
 const FEED_V = 0.2;
-const JOINT_V = 0.05;
 const LIMITS_FOR_V = 12;
-/** A joint counts as at least this long, mm. */
-const LEAST_JOINT_MM = 10;
 
 const R = (wire: WireSpec, lengthMm: number, atC: number): number => (lengthMm > 0 ? resistanceMilliohm(wire, lengthMm, atC) : 0);
 
@@ -27,7 +24,9 @@ export function electricalCheck({ decision, circuit, finding }: Decided, item: P
   const before = R(circuit.wire, pathMm, at);
   const removed = joints.length > 0 && item ? R(circuit.wire, item.x2Mm - item.x1Mm, at) : 0;
   const added = item?.insertMm !== undefined && decision.insertWire ? R(decision.insertWire.wire, item.insertMm, at) : 0;
-  const jointMilliohm = joints.map((joint) => R(circuit.wire, Math.max(LEAST_JOINT_MM, joint.jointLengthMm), at));
+  const far = finding.farWire ?? circuit.wire;
+  const thinner = areaMm2(far.size) < areaMm2(circuit.wire.size) ? far : circuit.wire;
+  const jointMilliohm = joints.map((joint) => R(thinner, Math.max(LEAST_JOINT_MM, joint.jointLengthMm), at));
   const after = before - removed + added + jointMilliohm.reduce((sum, one) => sum + one, 0);
   const drop = (milliohm: number): number | undefined => (circuit.loadA === undefined ? undefined : (milliohm / 1000) * circuit.loadA);
   return { pathMm, conductorC: at, before: { milliohm: before, dropV: drop(before) }, after: { milliohm: after, dropV: drop(after) }, lines: linesOf() };
@@ -53,7 +52,7 @@ export function electricalCheck({ decision, circuit, finding }: Decided, item: P
     const worst = Math.max(0, ...jointMilliohm);
     if (worst > 0 && circuit.loadA !== undefined) {
       const jointV = (worst / 1000) * circuit.loadA;
-      say('joint', jointV <= JOINT_V * scale ? 'ok' : 'over', `A good joint drops ${figure(jointV * 1000, 1)} mV under load; ${figure(JOINT_V * scale * 1000, 0)} are usual.`);
+      say('joint', jointV <= (JOINT_DROP_MV / 1000) * scale ? 'ok' : 'over', `A good joint drops ${figure(jointV * 1000, 1)} mV under load; ${figure(JOINT_DROP_MV * scale, 0)} are usual.`);
     }
     if (added > 0 && decision.insertWire) {
       const share = areaMm2(decision.insertWire.wire.size) / areaMm2(circuit.wire.size);

@@ -6,9 +6,9 @@ import { isStill, type HarnessNode, type Run } from '../harness/index.ts';
 import type { PlacedItem, PlacedSplice } from '../layout/index.ts';
 import { methodById, type RankedMethod } from '../method/index.ts';
 import type { Practice } from '../practice/index.ts';
-import { checksFor, pullMinimumN, resistanceLimits, tugTargetN } from '../prove/index.ts';
+import { checksFor, pullMinimumN, tugTargetN } from '../prove/index.ts';
 import { redoLossPerSideMm, reachCostMm } from '../sizing/index.ts';
-import { areaMm2, colourInWords, sizeInWords, type WireSpec } from '../wire/index.ts';
+import { areaMm2, colourInWords, resistanceLimits, sizeInWords, type WireSpec } from '../wire/index.ts';
 import type { CoverPlan, Decided, SplicePlan } from './types.ts';
 
 /** The surroundings that a splice's words and figures need. */

@@ -33,7 +33,7 @@ describe('what to order, and what stands in for it', () => {
   it('names the part, the substitutes in their order, and what each loses', () => {
     const substitute = substituteFor(plan(short).ranked);
     expect(substitute?.wanted.methodId).toBe('sealedButt');
-    expect(substitute?.order).toEqual(['Sealed butt, middle.']);
+    expect(substitute?.order).toEqual(['Sealed butt, middle']);
     expect(substitute?.instead.map(({ method }) => method.methodId)).toEqual(['clipSleeve', 'plainSleeve', 'multiClipSleeve']);
     expect(substitute?.instead[0]?.loses).toEqual(['the built-in seal: a sleeve has to be slid on first', '0.5 mm thicker', 'one step more', 'a minute more']);
   });

@@ -7,7 +7,7 @@ import { missingParts, pickTools, sizeFromShelf, wantedAt, type Failure, type Re
 import { CARE_RULES } from './rules/care.ts';
 import { orderOf, PREFERENCES } from './rules/preference.ts';
 import { PLACE_RULES, PRACTICE_RULES } from './rules/place.ts';
-import { SHELF_RULES } from './rules/shelf.ts';
+import { SHELF_RULES, TASK_WORDS } from './rules/shelf.ts';
 import type { Method, MethodCase, MethodStatus, RankedMethod, Rule, RuleHit, Site, SizedJoint } from './types.ts';
 
 /** Every rule that bars, warns or requires, in the order in which they are shown. */
@@ -180,6 +180,7 @@ function rank(prepared: readonly Prepared[], site: Site, shelf: ReadyShelf, want
       hits: decided ? [...hits, decided] : hits,
       because: sentence(status, hits, decided, index === 0),
       toolNames: where.tools.map((tool) => tool.name),
+      lacks: [...where.missingParts, ...where.missingTasks.map((task) => TASK_WORDS[task])],
       usableWithReason: where.joints.length > 0 && hits.every((hit) => (hit.verdict !== 'refuse' && hit.verdict !== 'shelf') || hit.overridable),
       firstIfStocked: one === firstIfStocked,
     };

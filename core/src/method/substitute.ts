@@ -38,6 +38,5 @@ export function whatItLoses(wanted: RankedMethod, other: RankedMethod): string[]
 export function substituteFor(ranked: readonly RankedMethod[]): Substitute | undefined {
   const wanted = ranked.find((method) => method.firstIfStocked && method.status === 'shelf');
   if (!wanted) return undefined;
-  const order = wanted.hits.filter((hit) => hit.verdict === 'shelf').map((hit) => hit.because.replace(/^Not on the shelf: /, '').replace(/ It can be ordered\.$/, ''));
-  return { wanted, order, instead: ranked.filter((method) => method.status === 'allowed').slice(0, NAMED).map((method) => ({ method, loses: whatItLoses(wanted, method) })) };
+  return { wanted, order: wanted.lacks, instead: ranked.filter((method) => method.status === 'allowed').slice(0, NAMED).map((method) => ({ method, loses: whatItLoses(wanted, method) })) };
 }

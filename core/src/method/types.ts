@@ -217,6 +217,8 @@ export interface RankedMethod {
   /** The sentence that says why it stands where it stands. */
   readonly because: string;
   readonly toolNames: readonly string[];
+  /** Parts and tools that are not there. */
+  readonly lacks: readonly string[];
   readonly usableWithReason: boolean;
   /** It would go first if only everything were on the shelf. */
   readonly firstIfStocked: boolean;

@@ -1,6 +1,6 @@
 import { figure } from '../units/index.ts';
 import { bad, CUT_OUT, good, look } from './looks.ts';
-import type { ResistanceLimits } from './resistance.ts';
+import type { ResistanceLimits } from '../wire/index.ts';
 import type { Check } from './types.ts';
 
 /** What is looked at and measured on work at a cavity. */

@@ -1,7 +1,5 @@
 export { pullMinimumN, tugTargetN, judgeSamples } from './pull.ts';
 export type { SampleRuling } from './pull.ts';
-export { resistanceLimits } from './resistance.ts';
-export type { ResistanceLimits } from './resistance.ts';
 export { judgeCompression } from './compression.ts';
 export { checksFor } from './checks.ts';
 export { rule, standingOf } from './ruling.ts';

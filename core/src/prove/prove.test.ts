@@ -1,6 +1,7 @@
 import { describe, expect, it, test } from 'vitest';
 import { wire } from '../test/samples.ts';
-import { checksFor, judgeCompression, judgeSamples, pullMinimumN, resistanceLimits, rule, standingOf, tugTargetN, type Reading, type ReadingValue } from './index.ts';
+import { resistanceLimits } from '../wire/index.ts';
+import { checksFor, judgeCompression, judgeSamples, pullMinimumN, rule, standingOf, tugTargetN, type Reading, type ReadingValue } from './index.ts';
 
 test.each([[0.13, 13], [0.35, 36], [0.5, 58], [0.75, 58], [0.8, 89], [2, 222], [2.5, 222], [4, 311], [5, 311]])('a crimp on %f mm² must hold %i N', (area, newtons) => {
   expect(pullMinimumN(area)).toBe(newtons);

@@ -1,4 +1,4 @@
-import type { ResistanceLimits } from './resistance.ts';
+import type { ResistanceLimits } from '../wire/index.ts';
 
 /** `open` means that the reading proves nothing yet and is taken again. */
 export type VerdictWord = 'pass' | 'rework' | 'scrap' | 'open';

@@ -1,54 +1,44 @@
-import { partsOf } from '../../catalogue/index.ts';
+import { findPart, notOnShelf, partsOf } from '../../catalogue/index.ts';
 import { RELEASE_GUIDES } from '../../connector/index.ts';
-import { findingInWords, type CavityFinding } from '../../damage/index.ts';
+import { findingInWords, type CavityFinding, type Stretch } from '../../damage/index.ts';
 import type { HarnessNode } from '../../harness/index.ts';
 import { fitWireSeal } from '../../sizing/index.ts';
 import { jacketDiameterMm } from '../../wire/index.ts';
-import type { DecideInput, Decision, Electrical, RankedWay } from '../types.ts';
+import { capital } from '../copper.ts';
+import type { DecideInput, Decision, Electrical, RankedWay, Redo } from '../types.ts';
+import { finish, type Candidate, type Undecided } from './finish.ts';
 import { hottestAt, refitWay, rehouseWay } from './housing.ts';
-import { fitAt, leadFrom, pigtailFor, releadWay, startsAt, type Lead } from './lead.ts';
-import { findPart } from './terminal.ts';
+import { fitAt, leadDecided, pigtailFor, releadFrom, startsAt } from './lead.ts';
 import { extendWay, newTerminalWay } from './tail.ts';
-import { ACT_MINUTES, cavityWork, NOT_NOTED, WAY_WORDS, type WorkOf } from './work.ts';
-
-/** What a way turns into once it is chosen. */
-interface Candidate {
-  readonly way: RankedWay;
-  readonly decided: Partial<Decision>;
-}
+import { ACT_MINUTES, cavityWork, WAY_WORDS, type WorkOf } from './work.ts';
 
 type At = { readonly input: DecideInput; readonly finding: CavityFinding; readonly node: HarnessNode | undefined; readonly electrical: Electrical };
 
 const work = ({ finding, node, input }: At, way: RankedWay, more: Pick<WorkOf, 'acts'> & Partial<WorkOf>): Decision['cavity'] =>
   cavityWork({ name: WAY_WORDS[way.way], at: finding.at, node, wire: input.circuit.wire, ...more });
 
-const lead = ({ lost, site, insertWire, ranked, method, atStart, mostMm, terminalTakesMm }: Lead): Partial<Decision> => ({ lost, site, insertWire, ranked, method, lead: { atStart, mostMm, terminalTakesMm } });
-
-/** What is lost of the wire at its cavity. */
-const lostAt = ({ finding, input }: At): { readonly fromMm: number; readonly toMm: number } => {
+/** What is lost of the wire at its cavity: cut back, and what redos of a joint beyond it have taken since. */
+function lostAt({ finding, input }: At): Stretch {
+  const { lengthMm } = input.run;
   const cut = finding.cutBackLeftMm + finding.cutBackRightMm;
-  return startsAt(input, finding.at.nodeId) ? { fromMm: 0, toMm: cut } : { fromMm: input.run.lengthMm - cut, toMm: input.run.lengthMm };
-};
+  const redo = redosOf(input, finding).at(-1);
+  return startsAt(input, finding.at.nodeId) ? { fromMm: 0, toMm: Math.max(cut, redo?.lostToMm ?? 0) } : { fromMm: Math.min(lengthMm - cut, redo?.lostFromMm ?? lengthMm), toMm: lengthMm };
+}
+
+const redosOf = (input: DecideInput, finding: CavityFinding): readonly Redo[] => input.redos.filter((redo) => redo.findingId === finding.id);
 
 function newTerminal(at: At): Candidate {
   const fit = fitAt(at.input, at.node, at.finding.at.cavity, at.input.circuit.wire);
-  const way = newTerminalWay(at.finding, fit, at.input.redos.filter((redo) => redo.findingId === at.finding.id).length);
+  const way = newTerminalWay(at.finding, fit, redosOf(at.input, at.finding).length);
   return { way, decided: { cavity: work(at, way, { acts: ['crimpTerminal'], fit }) } };
 }
 
-function relead(at: At): Candidate {
-  const { input, finding, node, electrical } = at;
-  const first = fitAt(input, node, finding.at.cavity, input.circuit.wire);
-  const made = leadFrom(input, electrical, lostAt(at), startsAt(input, finding.at.nodeId), (first.terminal?.stripMm ?? 0) + input.practice.figures.insideHousingMm);
-  const fit = fitAt(input, node, finding.at.cavity, made.insertWire.wire);
-  const way = releadWay(input, made, fit);
-  return { way, decided: { ...lead(made), cavity: work(at, way, { acts: ['crimpTerminal'], fit, wire: made.insertWire.wire }), extraMm: finding.kind === 'tooShort' ? finding.shortByMm : undefined } };
-}
+const relead = (at: At): Candidate => releadFrom(at.input, at.electrical, lostAt(at), at.finding.at);
 
 function pigtail(at: At): Candidate | undefined {
   if (!at.node || at.node.kind !== 'connector') return undefined;
   const { way, part, lead: made } = pigtailFor(at.input, at.electrical, at.node, lostAt(at));
-  return { way, decided: { ...(made ? lead(made) : {}), cavity: work(at, way, { acts: ['pigtail'], sharedPartIds: part ? [part.id] : [] }) } };
+  return { way, decided: { ...(made ? leadDecided(made) : {}), cavity: work(at, way, { acts: ['pigtail'], sharedPartIds: part ? [part.id] : [] }) } };
 }
 
 function rehouse(at: At, withTerminals: boolean): Candidate | undefined {
@@ -65,14 +55,14 @@ function rehouse(at: At, withTerminals: boolean): Candidate | undefined {
 function extend(at: At, short: number, from: Candidate): Candidate | undefined {
   const { site, insertWire } = from.decided;
   if (!site) return undefined;
-  const made = extendWay(at.input, { ...site, lead: undefined }, short, startsAt(at.input, at.finding.at.nodeId));
+  const made = extendWay(at.input, { ...site, lead: undefined }, short, startsAt(at.input, at.finding.at.nodeId), redosOf(at.input, at.finding).at(-1));
   return { way: made.way, decided: { site: made.site, lost: made.site.lost, ranked: made.ranked, method: made.method, insertWire, extraMm: short } };
 }
 
 function refit(at: At): Candidate {
   const { input, finding, node } = at;
   if (finding.kind === 'lockLost') {
-    const { way, part } = refitWay(input, 'The lock piece', (parts) => partsOf(parts, 'lockPiece').find((one) => one.lock === node?.lock && (node.ways === undefined || one.ways === node.ways)));
+    const { way, part } = refitWay(input, node?.lock === undefined ? `lock piece for ${node?.name ?? 'the connector'}` : 'The lock piece', (parts) => partsOf(parts, 'lockPiece').find((one) => one.lock === node?.lock && (node.ways === undefined || one.ways === node.ways)));
     const known = node?.lock === undefined ? { ...way, because: `Nobody has noted how ${node?.name ?? 'the connector'} holds its terminals, so the lock piece cannot be named: note it, or put the old piece back.` } : way;
     return { way: known, decided: { cavity: work(at, known, { acts: ['lockPiece'], sharedPartIds: part ? [part.id] : [] }) } };
   }
@@ -102,7 +92,7 @@ function solderToPin(at: At): Candidate {
   const vapour = input.run.zone.fuelVapour;
   const way: RankedWay = vapour
     ? { way: 'solderToPin', status: 'refused', ruleId: 'vapour.iron', allowedIf: 'it were done away from the vapour, at the bench', cost, lacks: [], because: 'There can be fuel vapour here: no iron and no flame, aired or not. Take the part out and solder it at the bench.' }
-    : { way: 'solderToPin', status: lacks.length > 0 ? 'shelf' : 'allowed', ruleId: 'way.solderToPin', cost, lacks, because: lacks.length > 0 ? `Not on the shelf: ${lacks.join(', ')}. It can be ordered.` : 'No mating part is to be had: soldered to the pin and potted, with the back held fast so that nothing can move. The one soldered joint that every practice keeps.' };
+    : { way: 'solderToPin', status: lacks.length > 0 ? 'shelf' : 'allowed', ruleId: 'way.solderToPin', cost, lacks, because: lacks.length > 0 ? notOnShelf(lacks) : 'No mating part is to be had: soldered to the pin and potted, with the back held fast so that nothing can move. The one soldered joint that every practice keeps.' };
   return { way, decided: { cavity: work(at, way, { acts: ['solderToPin'], partIds: [solder?.part.id, potting?.part.id].filter((id) => id !== undefined), toolNames: iron ? [iron.name] : [] }) } };
 }
 
@@ -134,8 +124,6 @@ function candidates(at: At): readonly (Candidate | undefined)[] {
   }
 }
 
-const capital = (words: string): string => `${words.charAt(0).toUpperCase()}${words.slice(1)}.`;
-
 /** How the terminal comes out here, where a terminal has to be freed. */
 const freeing = (node: HarnessNode | undefined): string =>
   node?.lock === undefined ? 'How its terminals are held is not known: look it up before anything is pried.' : `Its terminals are held by: ${RELEASE_GUIDES[node.lock].name.toLowerCase()}; the steps stand at the connector.`;
@@ -152,36 +140,26 @@ function warningsAt({ finding, node, input }: At, chosen: RankedWay): string[] {
   return warnings;
 }
 
-function asksAt({ finding }: At, chosen: RankedWay, cavity: Decision['cavity']): string | undefined {
-  if (chosen.status === 'shelf') return chosen.lacks.length > 0 ? `Order: ${chosen.lacks.join(', ')}` : 'No terminal known fits this wire';
-  if (cavity?.acts.includes('crimpTerminal') && !cavity.terminal) return NOT_NOTED;
-  if (finding.note === undefined && finding.kind === 'housingMelted') return 'Which circuit ran hot? Find the cause and note it in the finding';
-  if (finding.note === undefined && finding.sort === 'burnt') return 'What burnt it? Find the cause and note it in the finding';
-  return undefined;
+/** The cause of heat, which has to be found and noted. */
+function causeAt({ finding }: At): string | undefined {
+  if (finding.note !== undefined) return undefined;
+  if (finding.kind === 'housingMelted') return 'Which circuit ran hot? Find the cause and note it in the finding';
+  return finding.sort === 'burnt' ? 'What burnt it? Find the cause and note it in the finding' : undefined;
 }
 
 /**
  * What to do about damage at a cavity: the first way that is possible, with every way judged. Where none is possible now, the first that
  * only lacks something on the shelf is planned and what to order is named.
  */
-export function decideAtCavity(input: DecideInput, finding: CavityFinding, electrical: Electrical, base: Omit<Decision, 'approach' | 'because' | 'ways'>): Decision {
-  const node = input.nodes.get(finding.at.nodeId);
-  const at: At = { input, finding, node, electrical };
+export function decideAtCavity(input: DecideInput, finding: CavityFinding, electrical: Electrical, base: Undecided): Decision {
+  const { choice, held } = input;
+  const at: At = { input, finding, node: input.nodes.get(finding.at.nodeId), electrical };
   const list = candidates(at).filter((one) => one !== undefined);
-  const asked = (way: RankedWay): boolean => way.way === input.choice?.use || (input.choice === undefined && way.way === input.held?.way);
-  const wanted = list.find(({ way }) => asked(way) && way.status !== 'refused');
-  const chosen = wanted ?? list.find(({ way }) => way.status === 'allowed') ?? list.find(({ way }) => way.status === 'shelf');
+  const asked = list.find(({ way }) => way.way === (choice?.use ?? held?.way) && way.status !== 'refused');
+  const chosen = asked ?? list.find(({ way }) => way.status === 'allowed') ?? list.find(({ way }) => way.status === 'shelf');
   const ways = list.map(({ way }) => way);
   const found = capital(findingInWords(finding));
   if (!chosen) return { ...base, approach: 'byHand', ways, because: [found, ways[0]?.because ?? ''], asks: 'Nothing is possible here as it stands' };
-  const { decided } = chosen;
-  const method = decided.ranked?.find((one) => one.methodId === (input.choice?.use ?? input.held?.use) && (one.status === 'allowed' || one.usableWithReason)) ?? decided.method;
-  const passed = ways.slice(0, list.indexOf(chosen)).filter((way) => way.status === 'refused');
-  return {
-    ...base, ...decided, method, approach: chosen.way.way, ways,
-    because: [found, ...passed.map((way) => way.because), chosen.way.because, ...(method ? [method.because] : [])].filter((words) => words !== ''),
-    chosenBy: input.choice && (wanted || method?.methodId === input.choice.use) ? input.choice : undefined,
-    warnings: [...warningsAt(at, chosen.way), ...(method?.hits.filter((hit) => hit.verdict === 'warn').map((hit) => hit.because) ?? [])],
-    asks: asksAt(at, chosen.way, decided.cavity),
-  };
+  const passed = ways.slice(0, list.indexOf(chosen)).filter((way) => way.status === 'refused').map((way) => way.because);
+  return finish(input, base, chosen, { ways, because: [found, ...passed], warnings: warningsAt(at, chosen.way), cause: causeAt(at), wayAsked: choice !== undefined && asked !== undefined });
 }

@@ -1,12 +1,9 @@
-import { partsOf, type Part } from '../../catalogue/index.ts';
+import { findPart, notOnShelf, partsOf, type Part } from '../../catalogue/index.ts';
 import type { HarnessNode } from '../../harness/index.ts';
 import { figure } from '../../units/index.ts';
-import { allowedCurrentA, resistanceMilliohm } from '../../wire/index.ts';
+import { allowedCurrentA, LEAST_JOINT_MM, resistanceLimits } from '../../wire/index.ts';
 import type { DecideInput, RankedWay } from '../types.ts';
-import { findPart } from './terminal.ts';
 import { ACT_MINUTES } from './work.ts';
-
-const orderIt = (name: string): string => `Not on the shelf: ${name}. It can be ordered.`;
 
 /** A new housing for terminals that are good, judged: the lock family must be known and a housing there. */
 export function rehouseWay(input: DecideInput, node: HarnessNode): { readonly way: RankedWay; readonly part?: Part } {
@@ -21,7 +18,7 @@ export function rehouseWay(input: DecideInput, node: HarnessNode): { readonly wa
   const { part, onShelf } = found;
   return {
     part,
-    way: { way: 'rehouse', status: onShelf ? 'allowed' : 'shelf', ruleId: 'way.rehouse', cost: { ...cost, parts: [part.name] }, lacks: onShelf ? [] : [part.name], because: onShelf ? `The terminals are good and the lock family is known: ${wires === 1 ? 'it moves' : `${wires} move`} into a new housing, cavity by cavity, and nothing is cut.` : orderIt(part.name) },
+    way: { way: 'rehouse', status: onShelf ? 'allowed' : 'shelf', ruleId: 'way.rehouse', cost: { ...cost, parts: [part.name] }, lacks: onShelf ? [] : [part.name], because: onShelf ? `The terminals are good and the lock family is known: ${wires === 1 ? 'it moves' : `${wires} move`} into a new housing, cavity by cavity, and nothing is cut.` : notOnShelf([part.name]) },
   };
 }
 
@@ -35,8 +32,8 @@ export function hottestAt(input: DecideInput, node: HarnessNode): string {
   }).sort((a, b) => b.share - a.share);
   const [hot] = judged;
   if (!hot) return 'Find out which circuit ran hot and why, with its resistance and current, or it comes back; no load or fuse is noted for any of them.';
-  const drop = resistanceMilliohm(hot.circuit.wire, 10);
-  return `Find out which circuit ran hot and why, or it comes back: circuit ${hot.circuit.number} first, ${hot.known ? '' : 'fused '}${figure(hot.amps, 1)} A of the ${figure(hot.may, 1)} A its wire may carry alone. Its terminal is good under ${figure(Math.min(5, Math.max(drop * 2, 50 / hot.amps)), 1)} mΩ.`;
+  const { goodMilliohm, alarmMilliohm } = resistanceLimits(hot.circuit.wire, LEAST_JOINT_MM, hot.amps);
+  return `Find out which circuit ran hot and why, or it comes back: circuit ${hot.circuit.number} first, ${hot.known ? '' : 'fused '}${figure(hot.amps, 1)} A of the ${figure(hot.may, 1)} A its wire may carry alone. Its terminal is good up to ${figure(goodMilliohm, 2)} mΩ and alarms at ${figure(alarmMilliohm, 2)}.`;
 }
 
 /** A lost seal, plug or lock piece put back, judged by what is on the shelf; `wanted` picks the piece, none when the old one serves. */
@@ -48,7 +45,7 @@ export function refitWay(input: DecideInput, name: string, wanted: ((parts: read
     ...(part ? { part } : {}),
     way: {
       way: 'refit', status: lacks.length > 0 ? 'shelf' : 'allowed', ruleId: 'way.refit', cost: { splices: 0, minutes: ACT_MINUTES.refit, wireMm: 0, parts: part ? [part.name] : [] }, lacks,
-      because: lacks.length > 0 ? orderIt(lacks.join(', ')) : `${name} goes back in its place: nothing is cut.`,
+      because: lacks.length > 0 ? notOnShelf(lacks) : `${name} goes back in its place: nothing is cut.`,
     },
   };
 }

@@ -1,13 +1,15 @@
 import type { Stretch } from '../../damage/index.ts';
-import { flexStretches, keepOuts, type HarnessNode } from '../../harness/index.ts';
+import type { Cavity, HarnessNode } from '../../harness/index.ts';
 import { methodById, rankMethods, type RankedMethod, type Site } from '../../method/index.ts';
 import { chooseInsertWire, fitPigtail, type InsertWireChoice } from '../../sizing/index.ts';
-import { partsOf, type PigtailPart } from '../../catalogue/index.ts';
+import { findPart, notOnShelf, partsOf, type PigtailPart } from '../../catalogue/index.ts';
 import { figure } from '../../units/index.ts';
-import { areaMm2, isSmaller, stepsUp, type WireSpec } from '../../wire/index.ts';
-import { freeWireBeside } from '../freeWire.ts';
+import { areaMm2, isSmaller, type WireSpec } from '../../wire/index.ts';
+import { siteAt } from '../site.ts';
 import type { DecideInput, Electrical, RankedWay } from '../types.ts';
-import { findPart, terminalFor, type TerminalFit } from './terminal.ts';
+import type { Candidate } from './finish.ts';
+import { terminalFor, type TerminalFit } from './terminal.ts';
+import { ACT_MINUTES, cavityWork, WAY_WORDS } from './work.ts';
 
 /** Wire beyond the connector's clearance that a lead is first assumed to need, mm; the layout gives the true length. */
 const LEAD_GUESS_MM = 200;
@@ -34,31 +36,28 @@ const fromNode = ({ run }: DecideInput, lost: Stretch, atStart: boolean): Stretc
 
 /** A new lead from a node: its wire, and every method for the one splice beyond the keep-out. */
 export function leadFrom(input: DecideInput, electrical: Electrical, lost: Stretch, atStart: boolean, terminalTakesMm: number, of: { readonly wire?: WireSpec; readonly mostMm?: number } = {}): Lead {
-  const { finding, circuit, run, nodes, practice, catalogue, gate, runFacts } = input;
+  const { finding, circuit, catalogue } = input;
   const stretch = fromNode(input, lost, atStart);
   const insertWire = of.wire
     ? { wire: of.wire, colourDiffers: of.wire.colour.base !== circuit.wire.colour.base || of.wire.colour.stripe !== circuit.wire.colour.stripe, larger: areaMm2(of.wire.size) > 1.05 * areaMm2(circuit.wire.size) }
     : chooseInsertWire(circuit.wire, catalogue.wires, electrical.placeC, stretch.toMm - stretch.fromMm + LEAD_GUESS_MM, finding.insertWire);
-  const site: Site = {
-    circuitNumber: circuit.number, circuitKind: circuit.kind, duty: 'join', wire: circuit.wire, farWire: circuit.wire, branchWires: [], insertWire: insertWire.wire,
-    insertStepsUp: stepsUp(insertWire.wire.size, circuit.wire.size), zone: run.zone, flexing: flexStretches(run)[0]?.name, ambientC: electrical.ambientC, placeC: electrical.placeC,
-    conduitMarginMm: run.conduitInsideMm === undefined ? undefined : run.conduitInsideMm - runFacts.bundleMm, lost: stretch, slackMm: finding.slackMm ?? 0, slackKnown: finding.slackMm !== undefined,
-    keepOuts: keepOuts(run, nodes, practice.figures.clearMm), ...freeWireBeside(run, stretch), vapourAired: gate.vapour !== undefined, temporaryUntil: finding.temporaryUntil, asOf: input.asOf, twoRequired: false,
-    lead: { atStart, mostMm: of.mostMm },
-  };
   // The lead itself is free wire: a sleeve can be parked on it.
-  const free = { ...site, ...(atStart ? { freeLeftMm: LEAD_GUESS_MM } : { freeRightMm: LEAD_GUESS_MM }) };
-  const ranked = rankMethods(free, input.shelf);
+  const free = atStart ? { freeLeftMm: LEAD_GUESS_MM } : { freeRightMm: LEAD_GUESS_MM };
+  const site: Site = { ...siteAt(input, stretch, electrical, insertWire, false), ...free, lead: { atStart, mostMm: of.mostMm } };
+  const ranked = rankMethods(site, input.shelf);
   const [best] = ranked;
-  return { atStart, lost: stretch, site: free, insertWire, ranked, method: best?.status === 'refused' ? undefined : best, terminalTakesMm, mostMm: of.mostMm };
+  return { atStart, lost: stretch, site, insertWire, ranked, method: best?.status === 'refused' ? undefined : best, terminalTakesMm, mostMm: of.mostMm };
 }
+
+/** Usual minutes of one splice, where no method is chosen yet. */
+export const SPLICE_MINUTES = 5;
 
 const NO_ROOM = 'No splice finds a legal place on this run beyond the connector.';
 
 /** A relead judged: new terminal, new lead, one splice. */
-export function releadWay(input: DecideInput, lead: Lead, fit: TerminalFit): RankedWay {
+function releadWay(input: DecideInput, lead: Lead, fit: TerminalFit): RankedWay {
   const parts = [fit.terminal?.partName, fit.terminal?.seal?.name, lead.method?.joints[0]?.partName].filter((name) => name !== undefined);
-  const minutes = 6 + (lead.method ? methodById(lead.method.methodId).minutes : 0);
+  const minutes = ACT_MINUTES.crimpTerminal + (lead.method ? methodById(lead.method.methodId).minutes : 0);
   const cost = { splices: 1, minutes, wireMm: Math.round(lead.lost.toMm - lead.lost.fromMm + input.practice.figures.clearMm.connector), parts };
   if (!lead.method) return { way: 'relead', status: 'refused', because: lead.ranked[0]?.because ?? NO_ROOM, ruleId: lead.ranked[0]?.hits[0]?.ruleId ?? 'place.noRoom', allowedIf: 'a splice found a legal place on the run', cost, lacks: [] };
   const lacks = [...fit.lacks, ...(lead.method.status === 'shelf' ? [lead.method.joints[0]?.partName ?? lead.method.name] : [])];
@@ -66,7 +65,7 @@ export function releadWay(input: DecideInput, lead: Lead, fit: TerminalFit): Ran
   const status = lacks.length > 0 || misfit ? 'shelf' : 'allowed';
   return {
     way: 'relead', status, ruleId: 'way.relead', cost, lacks,
-    because: misfit ? (fit.unknown ?? '') : lacks.length > 0 ? `Not on the shelf: ${lacks.join(', ')}. It can be ordered.` : `A new lead with its own terminal${fit.terminal ? ` (${fit.terminal.partName})` : ''} needs no slack: one splice, beyond the ${figure(input.practice.figures.clearMm.connector, 0)} mm that stay clear at the connector.${fit.unknown ? ` ${fit.unknown}` : ''}`,
+    because: misfit ? (fit.unknown ?? '') : lacks.length > 0 ? notOnShelf(lacks) : `A new lead with its own terminal${fit.terminal ? ` (${fit.terminal.partName})` : ''} needs no slack: one splice, beyond the ${figure(input.practice.figures.clearMm.connector, 0)} mm that stay clear at the connector.${fit.unknown ? ` ${fit.unknown}` : ''}`,
   };
 }
 
@@ -83,7 +82,7 @@ export function pigtailFor(input: DecideInput, electrical: Electrical, node: Har
   const lead = join && mapped?.pigtail.find((wire) => wire.cavity === join.pigtailCavity);
   const found = findPart(input.catalogue, (parts) => fitPigtail(partsOf(parts, 'pigtail'), node.ways, Math.max(1, circuits.length), areaMm2(thickest.size)));
   const count = Math.max(1, circuits.length);
-  const cost = { splices: count, minutes: 5 * count, wireMm: 0, parts: [found?.part.name ?? 'pigtail'] };
+  const cost = { splices: count, minutes: SPLICE_MINUTES * count, wireMm: 0, parts: [found?.part.name ?? 'pigtail'] };
   if (lead && isSmaller(lead.size, input.circuit.wire.size)) {
     return { way: { way: 'pigtail', status: 'refused', ruleId: 'wire.smaller', because: `Its wire in cavity ${lead.cavity} is smaller than the circuit's own: no wire of a pigtail may be.`, allowedIf: 'its wires were no smaller', cost, lacks: [] } };
   }
@@ -98,10 +97,29 @@ export function pigtailFor(input: DecideInput, electrical: Electrical, node: Har
     lead: made, ...(part ? { part } : {}),
     way: {
       way: 'pigtail', status: lacks.length > 0 || made.method.status === 'shelf' ? 'shelf' : 'allowed', ruleId: 'way.pigtail', cost, lacks,
-      because: lacks.length > 0 ? `Not on the shelf: ${lacks.join(', ')}. It can be ordered.` : `A pigtail with no wire under ${figure(areaMm2(thickest.size))} mm²: ${count === 1 ? 'one splice' : `${count} splices, one for every wire`}, mapped by cavity and never by colour.`,
+      because: lacks.length > 0 ? notOnShelf(lacks) : `A pigtail with no wire under ${figure(areaMm2(thickest.size))} mm²: ${count === 1 ? 'one splice' : `${count} splices, one for every wire`}, mapped by cavity and never by colour.`,
     },
   };
 }
 
 /** The terminal at a cavity of a circuit's end, for the wire that will sit in it. */
 export const fitAt = (input: DecideInput, node: HarnessNode | undefined, cavity: string, wire: WireSpec): TerminalFit => terminalFor(wire, node, cavity, input.run.zone, input.catalogue);
+
+/** What a lead turns into: its loss, its splice, its wire. */
+export const leadDecided = ({ lost, site, insertWire, ranked, method, atStart, mostMm, terminalTakesMm }: Lead): Candidate['decided'] => ({ lost, site, insertWire, ranked, method, lead: { atStart, mostMm, terminalTakesMm } });
+
+/** A new lead with its own terminal from a cavity at one end of the run; a lead that was too short gets what it lacked. */
+export function releadFrom(input: DecideInput, electrical: Electrical, lost: Stretch, end: Cavity): Candidate {
+  const { finding, circuit, nodes, practice } = input;
+  const node = nodes.get(end.nodeId);
+  const first = fitAt(input, node, end.cavity, circuit.wire);
+  const lead = leadFrom(input, electrical, lost, startsAt(input, end.nodeId), (first.terminal?.stripMm ?? 0) + practice.figures.insideHousingMm);
+  const fit = fitAt(input, node, end.cavity, lead.insertWire.wire);
+  return {
+    way: releadWay(input, lead, fit),
+    decided: {
+      ...leadDecided(lead), extraMm: finding.kind === 'tooShort' ? finding.shortByMm : undefined,
+      cavity: cavityWork({ name: WAY_WORDS.relead, acts: ['crimpTerminal'], at: end, node, wire: lead.insertWire.wire, fit }),
+    },
+  };
+}

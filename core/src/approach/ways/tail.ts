@@ -1,9 +1,11 @@
+import { notOnShelf } from '../../catalogue/index.ts';
 import type { CavityFinding } from '../../damage/index.ts';
-import { flexStretches } from '../../harness/index.ts';
 import { rankMethods, type RankedMethod, type Site } from '../../method/index.ts';
 import { newTerminalTakesMm, TERMINAL_EXTRA_MM } from '../../sizing/index.ts';
 import { figure } from '../../units/index.ts';
-import type { DecideInput, RankedWay } from '../types.ts';
+import { freeWireBeside } from '../freeWire.ts';
+import type { DecideInput, RankedWay, Redo } from '../types.ts';
+import { SPLICE_MINUTES } from './lead.ts';
 import type { TerminalFit } from './terminal.ts';
 import { ACT_MINUTES } from './work.ts';
 
@@ -32,24 +34,25 @@ export function newTerminalWay(finding: CavityFinding, fit: TerminalFit, redos =
     };
   }
   if (fit.unknown !== undefined && fit.family !== undefined) return { way: 'newTerminal', status: 'shelf', ruleId: 'way.terminalUnknown', because: fit.unknown, cost, lacks: [] };
-  if (fit.lacks.length > 0) return { way: 'newTerminal', status: 'shelf', ruleId: 'shelf.part', because: `Not on the shelf: ${fit.lacks.join(', ')}. It can be ordered.`, cost, lacks: fit.lacks };
+  if (fit.lacks.length > 0) return { way: 'newTerminal', status: 'shelf', ruleId: 'shelf.part', because: notOnShelf(fit.lacks), cost, lacks: fit.lacks };
   return { way: 'newTerminal', status: 'allowed', ruleId: 'way.newTerminal', because: `The tail gives ${figure(slack, 1)} mm and a new terminal${fit.terminal ? ` (${fit.terminal.partName})` : ''} takes ${sum}: no splice.${fit.unknown ? ` ${fit.unknown}` : ''}`, cost, lacks: [] };
 }
 
-/** A lead made longer by an insert between two splices, where the run has room beyond the connector. */
-export function extendWay(input: DecideInput, site: Site, shortByMm: number, atStart: boolean): { readonly way: RankedWay; readonly site: Site; readonly ranked: readonly RankedMethod[]; readonly method?: RankedMethod | undefined } {
+/** A lead made longer by an insert between two splices, where the run has room beyond the connector; a redo has taken what lay between them. */
+export function extendWay(input: DecideInput, site: Site, shortByMm: number, atStart: boolean, redo?: Redo): { readonly way: RankedWay; readonly site: Site; readonly ranked: readonly RankedMethod[]; readonly method?: RankedMethod | undefined } {
   const { run, practice } = input;
   const from = practice.figures.clearMm.connector + (atStart ? EXTEND_AT_START_MM : EXTEND_AT_END_MM);
   const middle = atStart ? Math.min(from, run.lengthMm / 2) : Math.max(run.lengthMm - from, run.lengthMm / 2);
-  const here: Site = { ...site, lost: { fromMm: middle, toMm: middle }, twoRequired: true, flexing: flexStretches(run)[0]?.name, freeLeftMm: middle, freeRightMm: run.lengthMm - middle };
+  const lost = redo ? { fromMm: redo.lostFromMm, toMm: redo.lostToMm } : { fromMm: middle, toMm: middle };
+  const here: Site = { ...site, lost, twoRequired: true, ...freeWireBeside(run, lost) };
   const ranked = rankMethods(here, input.shelf);
   const [best] = ranked;
   const method = best?.status === 'refused' ? undefined : best;
-  const cost = { splices: 2, minutes: 12, wireMm: Math.round(shortByMm + 80), parts: method ? [method.joints[0]?.partName ?? method.name] : [] };
+  const cost = { splices: 2, minutes: 2 * SPLICE_MINUTES, wireMm: Math.round(shortByMm + (method?.joints[0]?.bodyLengthMm ?? 0) + practice.figures.betweenBodiesMm), parts: method ? [method.joints[0]?.partName ?? method.name] : [] };
   return {
     site: here, ranked, method,
     way: method
-      ? { way: 'extend', status: method.status, ruleId: 'way.extend', cost, lacks: method.status === 'shelf' ? [method.joints[0]?.partName ?? method.name] : [], because: `It lacks ${figure(shortByMm, 0)} mm: an insert between two splices, same colour, never smaller.` }
+      ? { way: 'extend', status: method.status, ruleId: 'way.extend', cost, lacks: method.lacks, because: `It lacks ${figure(shortByMm, 0)} mm: an insert between two splices, same colour, never smaller.` }
       : { way: 'extend', status: 'refused', ruleId: best?.hits[0]?.ruleId ?? 'place.noRoom', allowedIf: 'two splices found a legal place', cost, lacks: [], because: best?.because ?? 'No two splices find a legal place on this run.' },
   };
 }

@@ -1,4 +1,4 @@
-import { GENERIC_PARTS, partsOf, type Catalogue, type Part } from '../../catalogue/index.ts';
+import { findPart, partsOf, type Catalogue } from '../../catalogue/index.ts';
 import { isInHousing, terminalInWords, type CavityFitting, type HarnessNode, type TerminalFamily, type Zone } from '../../harness/index.ts';
 import { fitTerminal, fitWireSeal, holds } from '../../sizing/index.ts';
 import { figure } from '../../units/index.ts';
@@ -14,14 +14,6 @@ export interface TerminalFit {
   readonly lacks: readonly string[];
   /** What nobody has noted or nothing can mend. */
   readonly unknown?: string | undefined;
-}
-
-/** A part from what is there, else from what is listed, else from what exists. */
-export function findPart<T extends Part>(catalogue: Catalogue, pick: (parts: readonly Part[]) => T | undefined): { readonly part: T; readonly onShelf: boolean } | undefined {
-  const stocked = pick(catalogue.parts.filter((part) => part.quantity > 0));
-  if (stocked) return { part: stocked, onShelf: true };
-  const known = pick(catalogue.parts) ?? pick(GENERIC_PARTS);
-  return known && { part: known, onShelf: false };
 }
 
 /** Whether a wire in the cavity wants a seal of its own: as noted, else by the place. */

@@ -14,7 +14,7 @@ export const WAY_WORDS: Record<Way, string> = {
 export const NOT_NOTED = 'The terminal is not noted';
 
 /** Minutes that an act takes at the bench; ours, for ranking and planning. */
-export const ACT_MINUTES: Record<CavityAct, number> = { crimpTerminal: 6, refit: 3, correct: 4, rehouse: 10, seal: 3, plug: 1, lockPiece: 2, solderToPin: 12, pigtail: 4 };
+export const ACT_MINUTES: Record<CavityAct | 'cover', number> = { cover: 4, crimpTerminal: 6, refit: 3, correct: 4, rehouse: 10, seal: 3, plug: 1, lockPiece: 2, solderToPin: 12, pigtail: 4 };
 
 /** What work at a cavity is made of. */
 export interface WorkOf {

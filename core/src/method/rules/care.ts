@@ -1,10 +1,6 @@
 import { figure } from '../../units/index.ts';
-import { areaMm2, resistanceMilliohm } from '../../wire/index.ts';
+import { areaMm2, JOINT_DROP_MV, resistanceLimits } from '../../wire/index.ts';
 import type { Rule } from '../types.ts';
-
-/** A joint under this length is judged as this long, mm. */
-const LEAST_JOINT_MM = 10;
-const VOLTS_AT_JOINT = 0.05;
 
 /** What a kind of circuit asks for, whatever the method. */
 export const CARE_RULES: readonly Rule[] = [
@@ -13,8 +9,8 @@ export const CARE_RULES: readonly Rule[] = [
     speaks: ({ site, joints }) => {
       const [joint] = joints;
       if (site.circuitKind !== 'lowLevel' || !joint) return undefined;
-      const limit = resistanceMilliohm(site.wire, Math.max(LEAST_JOINT_MM, joint.jointLengthMm));
-      return `A low-level signal reads the joint as well: measure it with four leads, at most ${figure(limit, 2)} mΩ.`;
+      const { goodMilliohm } = resistanceLimits(site.wire, joint.jointLengthMm);
+      return `A low-level signal reads the joint as well: measure it with four leads, at most ${figure(goodMilliohm, 2)} mΩ.`;
     },
   },
   {
@@ -28,7 +24,7 @@ export const CARE_RULES: readonly Rule[] = [
   {
     id: 'care.pulsed', subject: 'ignition or injector feed', verdict: 'require', overridable: true, source: 'voltage drop of a joint under load',
     speaks: ({ site }) =>
-      site.circuitKind === 'ignition' ? `An ignition or injector feed pulses: measure the drop over the joint while it runs, at most ${VOLTS_AT_JOINT} V; a beeper proves nothing.` : undefined,
+      site.circuitKind === 'ignition' ? `An ignition or injector feed pulses: measure the drop over the joint while it runs, at most ${JOINT_DROP_MV} mV; a beeper proves nothing.` : undefined,
   },
   {
     id: 'care.stepUp', subject: 'larger insert', verdict: 'warn', overridable: true, source: 'a step up over two sizes: check barrel, terminal and seal',

@@ -1,9 +1,9 @@
-import type { ToolTask } from '../../catalogue/index.ts';
+import { notOnShelf, type ToolTask } from '../../catalogue/index.ts';
 import { figure } from '../../units/index.ts';
 import { isVibrating } from '../../harness/index.ts';
 import type { MethodCase, Rule, Site } from '../types.ts';
 
-const TASK_WORDS: Record<ToolTask, string> = {
+export const TASK_WORDS: Record<ToolTask, string> = {
   crimpSealedButt: 'a crimper for sealed butts', crimpPlainButt: 'a crimper for plain barrels', crimpClip: 'a crimper for open clips',
   crimpMultiClip: 'a crimper for multi-wire clips', crimpCap: 'a crimper for closed-end caps', crimpTerminal: 'a crimper for the terminal',
   solder: 'an iron big enough', hotAir: 'a hot-air gun', pressTap: 'pliers',
@@ -43,7 +43,7 @@ export const SHELF_RULES: readonly Rule[] = [
   },
   {
     id: 'shelf.part', subject: 'part', verdict: 'shelf', overridable: true, source: 'shelf', allowedIf: 'the part were on the shelf',
-    speaks: ({ missingParts }) => (missingParts.length > 0 ? `Not on the shelf: ${missingParts.join(', ')}. It can be ordered.` : undefined),
+    speaks: ({ missingParts }) => (missingParts.length > 0 ? notOnShelf(missingParts) : undefined),
   },
   {
     id: 'shelf.tool', subject: 'tool', verdict: 'shelf', overridable: true, source: 'shelf', allowedIf: 'the tool or die were there',
