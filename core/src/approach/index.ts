@@ -8,3 +8,4 @@ export { WAY_WORDS } from './ways/work.ts';
 export { decide } from './decide.ts';
 export { electricalOf, runFacts } from './electrical.ts';
 export { rankCovers } from './cover.ts';
+export { ruleBook } from './book.ts';

@@ -30,6 +30,7 @@ export interface RankedWay {
   readonly ruleId: string;
   /** What would have to change for a refused one to be possible. */
   readonly allowedIf?: string | undefined;
+  /** Wire is about what it takes until the chosen way is laid out; mm. */
   readonly cost: { readonly splices: number; readonly minutes: number; readonly wireMm: number; readonly parts: readonly string[] };
   /** What is not on the shelf. */
   readonly lacks: readonly string[];

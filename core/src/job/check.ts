@@ -1,3 +1,4 @@
+import { cavitiesOf } from '../connector/index.ts';
 import { AMBIENT_BY_AREA_C, ambientC, type Circuit } from '../harness/index.ts';
 import { endOfCircuit, FINDING_SORTS, FINDING_WORDS, isAtCavity, type CavityFinding, type Finding } from '../damage/index.ts';
 import { figure } from '../units/index.ts';
@@ -29,7 +30,7 @@ export function checkFinding(finding: Finding, job: Pick<Job, 'harness'>, pointe
   } else if (from < 0 || to > run.lengthMm) {
     problems.push(problem('CUT_BACK_OUTSIDE_RUN', `${pointer}/${from < 0 ? 'cutBackLeftMm' : 'cutBackRightMm'}`, `With its cut-back the loss reaches ${figure(from)}–${figure(to)} mm, outside ${run.name} (0–${figure(run.lengthMm)} mm).`, 'Shorten the cut-back; if copper is bad right up to the connector, the wire needs a new lead there.'));
   }
-  problems.push(...checkCavity(finding, job, pointer), ...checkSort(finding, pointer));
+  problems.push(...checkCavity(finding, job, pointer), ...checkFreeCavity(finding, job, pointer), ...checkSort(finding, pointer));
   if (finding.kind === 'strandsLost' && finding.strandsLost > finding.strandsTotal) {
     problems.push(problem('STRANDS', `${pointer}/strandsLost`, `${finding.strandsLost} of ${finding.strandsTotal} strands cannot be lost.`, 'Count again: lost strands are at most all of them.'));
   }
@@ -119,6 +120,17 @@ function twiceById(items: readonly { readonly id: string }[], pointer: string, w
   return items.flatMap((item, index) =>
     items.findIndex((other) => other.id === item.id) < index ? [problem('ID_TWICE', `${pointer}/${index}/id`, `${what} "${item.id}" is there twice.`, 'Give each its own id.')] : [],
   );
+}
+
+/** A free cavity that is none: not of this harness, not of the connector, or some circuit's already. */
+function checkFreeCavity(finding: Finding, { harness }: Pick<Job, 'harness'>, pointer: string): JobProblem[] {
+  if (finding.kind !== 'addCircuit' || !finding.freeCavity) return [];
+  const { nodeId, cavity } = finding.freeCavity;
+  const node = harness.nodes.find((one) => one.id === nodeId && one.kind === 'connector');
+  if (!node) return [problem('UNKNOWN_NODE', `${pointer}/freeCavity/nodeId`, `"${nodeId}" is no connector of the harness.`, `Connectors are: ${harness.nodes.filter((one) => one.kind === 'connector').map((one) => one.id).join(', ')}.`)];
+  if (node.face && !cavitiesOf(node.face).some((one) => one.cavity === cavity)) return [problem('UNKNOWN_CAVITY', `${pointer}/freeCavity/cavity`, `${node.name} has no cavity ${cavity}.`, `Cavities are: ${cavitiesOf(node.face).map((one) => one.cavity).join(', ')}.`)];
+  const owner = harness.circuits.find((circuit) => [circuit.from, circuit.to].some((end) => end.nodeId === nodeId && end.cavity === cavity));
+  return owner ? [problem('CAVITY_TAKEN', `${pointer}/freeCavity/cavity`, `Cavity ${cavity} of ${node.name} is not free: circuit ${owner.number} is in it.`, 'Name an empty one, or join the wire along the run.')] : [];
 }
 
 /** The same thing found twice at one cavity. */

@@ -21,12 +21,12 @@ const FIXED: readonly (Pick<BookEntry, 'id' | 'subject' | 'source'>)[] = [
   { id: 'sleeve.none', subject: 'sleeve', source: 'sleeve choice' }, { id: 'tap.cannotRejoin', subject: 'circuit to be added', source: 'taps and windows add' }, { id: 'place.noRoom', subject: 'room', source: 'keep-outs are never broken' },
 ];
 
-/** Every rule there is, refusals first, then warnings and what is required, then the order of preference. */
-export const ruleBook = (): BookEntry[] => [
+/** Every rule about methods, refusals first, then warnings and what is required, then the order of preference. */
+export const methodBook = (): BookEntry[] => [
   ...FIXED.map((rule): BookEntry => ({ ...(REASONS[rule.id] ?? NONE), ...rule, verdict: 'refuse', switchable: false })),
   ...RULES.map((rule): BookEntry => ({ ...(REASONS[rule.id] ?? NONE), id: rule.id, subject: rule.subject, verdict: rule.verdict, source: rule.source, switchable: isSwitchable(rule), allowedIf: rule.allowedIf })),
   ...PREFERENCES.map((rule): BookEntry => ({ ...(REASONS[rule.id] ?? NONE), id: rule.id, subject: rule.subject, verdict: 'prefer', source: rule.source, switchable: rule.id !== 'prefer.fewestSplices' })),
 ];
 
 /** Ids that a practice may switch off. */
-export const switchableRuleIds = (): string[] => ruleBook().filter((entry) => entry.switchable).map((entry) => entry.id);
+export const switchableRuleIds = (): string[] => methodBook().filter((entry) => entry.switchable).map((entry) => entry.id);

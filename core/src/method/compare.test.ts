@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { CRIMP_ONLY, CRIMP_FIRST } from '../practice/index.ts';
 import { DRY_CABIN, onlyFinding, shelfWithout, WET_SHAKING, wire, type CaseOptions } from '../test/samples.ts';
-import { compareMethods, PREFERENCES, ruleBook, RULES, substituteFor, switchableRuleIds, whatItLoses, type MethodId, type RankedMethod } from './index.ts';
+import { compareMethods, methodBook, type MethodId, PREFERENCES, type RankedMethod, RULES, substituteFor, switchableRuleIds, whatItLoses } from './index.ts';
 
 const plan = (options: CaseOptions) => onlyFinding({ kind: 'parted', slackMm: 60 }, { circuits: [{ wire: wire(1.5) }], ...options });
 function of(id: MethodId, options: CaseOptions): RankedMethod {
@@ -46,7 +46,7 @@ describe('what to order, and what stands in for it', () => {
 });
 
 describe('the rule book', () => {
-  const book = ruleBook();
+  const book = methodBook();
   it('has every rule and preference with both reasons, and each only once', () => {
     expect(new Set(book.map((entry) => entry.id)).size).toBe(book.length);
     for (const rule of [...RULES, ...PREFERENCES]) expect(book.find((entry) => entry.id === rule.id), rule.id).toBeDefined();

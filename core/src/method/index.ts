@@ -2,7 +2,7 @@ export type {
   EndPrep, Heat, LeadSite, Method, MethodCase, MethodFamily, MethodId, MethodStatus, Preference, RankedMethod, Rule, RuleHit, Seal, Site, SizedJoint, Verdict,
 } from './types.ts';
 export { METHOD_IDS } from './types.ts';
-export { ruleBook, switchableRuleIds } from './book.ts';
+export { methodBook, switchableRuleIds } from './book.ts';
 export type { BookEntry } from './book.ts';
 export { substituteFor, whatItLoses } from './substitute.ts';
 export type { Substitute } from './substitute.ts';

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { Router } from 'express';
 import Joi from 'joi';
-import { COVER_IDS, makesOf, METHOD_IDS, redoCost, rule, WAYS, type CoverId, type FindingPlan, type Held, type MethodId, type Plan, type ReadingValue, type Way } from '@mendum/core';
+import { COVER_IDS, isAtCavity, makesOf, METHOD_IDS, redoCost, rule, WAYS, type CoverId, type FindingPlan, type Held, type MethodId, type Plan, type ReadingValue, type Way } from '@mendum/core';
 import { readingValueSchema } from '@mendum/core/interchange';
 import { ChoiceEntity, JobEntity, PinEntity, ReadingEntity, RedoEntity, TickEntity } from '../db/entities.ts';
 import type { Database } from '../db/open.ts';
@@ -58,7 +58,8 @@ export function workRoutes(router: Router, db: Database): void {
       if (input.use !== null) {
         const method = finding.ranked.find((one) => one.methodId === input.use);
         const cover = finding.covers.find((one) => one.coverId === input.use);
-        const way = finding.ways.find((one) => one.way === input.use);
+        const source = stored.job.findings.find((one) => one.id === input.findingId);
+        const way = source && isAtCavity(source) ? finding.ways.find((one) => one.way === input.use) : undefined;
         const allowed = way && !method && !cover ? way.status !== 'refused' : method ? method.status === 'allowed' || method.usableWithReason : cover !== undefined && cover.status !== 'refused';
         if (!allowed) {
           const because = method?.because ?? cover?.because ?? way?.because ?? 'It is not in the ranking of this finding.';

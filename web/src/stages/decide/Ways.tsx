@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import clsx from 'clsx';
-import { WAY_WORDS, type FindingPlan, type RankedWay } from '@mendum/core';
+import { isAtCavity, WAY_WORDS, type FindingPlan, type RankedWay } from '@mendum/core';
 import { Button } from '../../ui/button.tsx';
 import { Figure } from '../../ui/units.tsx';
 import { useOpenJob } from '../job.ts';
@@ -12,10 +12,10 @@ const STATUS: Record<RankedWay['status'], { readonly word: string; readonly colo
 
 /** Every way of mending it, in the order in which a master tries them: possible or not, why, and what it costs. */
 export function Ways({ finding }: { readonly finding: FindingPlan }) {
-  const { signed } = useOpenJob();
+  const { signed, findingOf } = useOpenJob();
   const [instead, setInstead] = useState<RankedWay>();
   if (finding.ways.length === 0) return null;
-  const changeable = finding.cavity !== undefined;
+  const changeable = isAtCavity(findingOf(finding.findingId));
   return (
     <section aria-label="Every way of mending it">
       <h3 className="text-xl font-semibold">Ways of mending it</h3>
@@ -31,7 +31,7 @@ export function Ways({ finding }: { readonly finding: FindingPlan }) {
               <p className={clsx(way.status === 'refused' && 'text-soft')}>{way.because}{way.status === 'refused' && way.allowedIf !== undefined ? <span className="text-soft"> Possible if {way.allowedIf}.</span> : null}</p>
               <div className="flex items-center gap-4">
                 <p className="text-right whitespace-nowrap text-soft">
-                  <Figure value={String(way.cost.splices)} unit={way.cost.splices === 1 ? 'splice' : 'splices'} /> · <Figure value={String(way.cost.minutes)} unit="min" />{way.cost.wireMm > 0 ? <> · <Figure value={String(way.cost.wireMm)} unit="mm wire" /></> : null}
+                  <Figure value={String(way.cost.splices)} unit={way.cost.splices === 1 ? 'splice' : 'splices'} /> · <Figure value={String(way.cost.minutes)} unit="min" />{way.cost.wireMm > 0 ? <> · {chosen ? '' : 'about '}<Figure value={String(way.cost.wireMm)} unit="mm wire" /></> : null}
                 </p>
                 {changeable && !signed && !chosen && way.status !== 'refused' ? <Button look="quiet" onClick={() => setInstead(way)}>Use instead</Button> : null}
               </div>

@@ -51,5 +51,8 @@ describe('wires that join a circuit', () => {
   it('wire lost behind a terminal is kept with the finding', () => {
     const draft: Draft = { ...newDraft(['C1'], 'R1', undefined, undefined), kind: 'terminalDamaged', atNodeId: 'X2', cutBackLeftMm: '6', slackMm: '20' };
     expect(findingsOf(draft, job)).toMatchObject({ ok: true, findings: [{ kind: 'terminalDamaged', cutBackLeftMm: 6, cutBackRightMm: 0, slackMm: 20, at: { nodeId: 'X2', cavity: '1' } }] });
+    const atStart = findingsOf({ ...draft, atNodeId: 'X1' }, job);
+    expect(atStart).toMatchObject({ ok: true, findings: [{ cutBackLeftMm: 0, cutBackRightMm: 6, at: { nodeId: 'X1' } }] });
+    if (atStart.ok) expect(draftOf(atStart.findings[0]!).cutBackLeftMm).toBe('6');
   });
 });

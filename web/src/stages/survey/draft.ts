@@ -45,7 +45,7 @@ export function newDraft(circuitIds: readonly string[], runId: string, fromMm: n
 export function draftOf(finding: Finding): Draft {
   return {
     id: finding.id, circuitIds: [finding.circuitId], runId: finding.runId, kind: finding.kind, fromMm: shown(finding.fromMm), toMm: shown(finding.toMm),
-    cutBackLeftMm: shown(finding.cutBackLeftMm), cutBackRightMm: shown(finding.cutBackRightMm), slackMm: shown(finding.slackMm), freedEndMm: shown(finding.freedEndMm),
+    cutBackLeftMm: shown(isAtCavity(finding) ? finding.cutBackLeftMm + finding.cutBackRightMm : finding.cutBackLeftMm), cutBackRightMm: shown(finding.cutBackRightMm), slackMm: shown(finding.slackMm), freedEndMm: shown(finding.freedEndMm),
     strandsLost: finding.kind === 'strandsLost' ? shown(finding.strandsLost) : '', strandsTotal: finding.kind === 'strandsLost' ? shown(finding.strandsTotal) : '',
     sort: finding.sort ?? '', atNodeId: isAtCavity(finding) ? finding.at.nodeId : '', shortByMm: finding.kind === 'tooShort' ? shown(finding.shortByMm) : '',
     branchWires: branchesOf(finding), mainUncut: finding.kind === 'addCircuit' && finding.mainUncut === true,
@@ -78,7 +78,10 @@ function build(draft: Draft, circuitId: string, id: string, { harness }: Job): F
   if (isCavityKind(draft.kind)) {
     const circuit = harness.circuits.find((one) => one.id === circuitId);
     const { cavity = '', ...place } = (circuit && endOfCircuit(circuit, harness.runs, draft.atNodeId)) ?? { runId: draft.runId, fromMm: 0, toMm: 1 };
-    const here = { ...base, ...place, cutBackLeftMm: Number.isFinite(base.cutBackLeftMm) ? base.cutBackLeftMm : 0, cutBackRightMm: 0, at: { nodeId: draft.atNodeId, cavity } };
+    const behindMm = Number.isFinite(base.cutBackLeftMm) ? base.cutBackLeftMm : 0;
+    // What is lost behind a terminal lies inward from its end of the run.
+    const inward = place.fromMm === 0 ? { cutBackLeftMm: 0, cutBackRightMm: behindMm } : { cutBackLeftMm: behindMm, cutBackRightMm: 0 };
+    const here = { ...base, ...place, ...inward, at: { nodeId: draft.atNodeId, cavity } };
     return draft.kind === 'tooShort' ? { ...here, kind: draft.kind, shortByMm: numberOf(draft.shortByMm) } : { ...here, kind: draft.kind };
   }
   return { ...base, kind: draft.kind };
