@@ -41,7 +41,7 @@ function sleeveCover(site: CoverSite, practice: Practice, catalogue: Catalogue):
   if (site.freedEndMm === undefined) hits.push(hit('cover.noFreeEnd', 'refuse', 'No end of this wire can be freed, so no sleeve can be slid over the place.', 'sleeve when an end can be freed'));
   if (!part) hits.push(hit('sleeve.none', 'refuse', `No sleeve passes ${figure(passMm)} mm and grips the ${figure(site.jacketMm)} mm jacket.`, 'sleeve choice'));
   if (site.zone.fuelVapour && !site.vapourAired) hits.push(hit('vapour.hotAir', 'refuse', 'There can be fuel vapour here: no hot air until aired and measured.', 'fuel vapour'));
-  if (part) hits.push(...ratedHit(part, site), ...(found?.onShelf ? [] : [shelfHit(part.name)]));
+  if (found) hits.push(...ratedHit(found.part, site), ...(found.onShelf ? [] : [shelfHit(found.part.name)]));
   const gun = catalogue.tools.find((tool) => tool.tasks.includes('hotAir'));
   if (!gun) hits.push(hit('shelf.tool', 'shelf', 'There is no hot-air gun to shrink a sleeve with.', 'shelf'));
   const status = statusOf(hits);
@@ -59,7 +59,7 @@ function wrapCover(tape: TapePart['tape'], site: CoverSite, practice: Practice, 
   const dry = site.zone.moisture === 'dry';
   const hits: RuleHit[] = [];
   if (tape === 'cloth' && !dry) hits.push(hit('cover.clothDamp', 'refuse', 'Cloth tape holds water: only in a dry run.', 'cloth tape where dry'));
-  if (part) hits.push(...ratedHit(part, site), ...(found?.onShelf ? [] : [shelfHit(part.name)]));
+  if (found) hits.push(...ratedHit(found.part, site), ...(found.onShelf ? [] : [shelfHit(found.part.name)]));
   if (tape === 'selfFusing' && site.zone.moisture === 'wet') hits.push(hit('cover.fusingWet', 'warn', 'In a wet run a wrap is second best: free an end if you can and use a sleeve.', 'self-fusing tape where damp'));
   const status = statusOf(hits);
   const id: CoverId = tape === 'cloth' ? 'clothWrap' : 'fusingWrap';

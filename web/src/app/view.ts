@@ -1,4 +1,5 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import { keep, recall } from './kept.ts';
 import type { Theme } from './theme.ts';
 
 /** Views of lengths only; what is stored and sent stays in mm. */
@@ -15,20 +16,15 @@ const deviceTheme = (): Theme => (typeof matchMedia === 'function' && matchMedia
 
 /** What this device remembered; a damaged memory counts as none. */
 export function rememberedView(): ViewState {
-  const fresh: ViewState = { person: null, theme: deviceTheme(), units: 'mm' };
-  try {
-    const kept = JSON.parse(localStorage.getItem(KEY) ?? '{}') as Partial<ViewState>;
-    return {
-      person: typeof kept.person === 'string' && kept.person !== '' ? kept.person : null,
-      theme: kept.theme === 'dark' || kept.theme === 'light' ? kept.theme : fresh.theme,
-      units: kept.units === 'inch' ? 'inch' : 'mm',
-    };
-  } catch {
-    return fresh;
-  }
+  const kept = (recall(KEY) ?? {}) as Partial<ViewState>;
+  return {
+    person: typeof kept.person === 'string' && kept.person !== '' ? kept.person : null,
+    theme: kept.theme === 'dark' || kept.theme === 'light' ? kept.theme : deviceTheme(),
+    units: kept.units === 'inch' ? 'inch' : 'mm',
+  };
 }
 
-export const rememberView = (view: ViewState): void => localStorage.setItem(KEY, JSON.stringify(view));
+export const rememberView = (view: ViewState): void => keep(KEY, view);
 
 export const viewSlice = createSlice({
   name: 'view',

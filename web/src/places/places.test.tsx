@@ -1,4 +1,4 @@
-import { render, screen, waitFor, within } from '@testing-library/react';
+import { cleanup, render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { ReactNode } from 'react';
 import { Provider } from 'react-redux';
@@ -148,6 +148,23 @@ describe('other places', () => {
     expect((await screen.findByText('One splice: splice clip')).closest('tr')?.textContent).toContain('One splice: sealed butt');
     await userEvent.click(screen.getByRole('button', { name: 'Save the practice' }));
     await waitFor(() => expect(writesOf(sent).at(-1)).toMatchObject({ path: '/practices/own', body: { practice: { off: ['prefer.unfolded'] } } }));
+  });
+  it('changes not saved yet are there after the page is loaded again, unless the practice was saved in between', async () => {
+    const own = { ...CRIMP_FIRST, id: 'kept', name: 'Ours', version: 3 };
+    const stored = (version: number): void => void standInServer({ '/practices': { body: [{ practice: { ...own, version }, ready: false, jobs: 0 }] } });
+    const unfoldedFirst = async (): Promise<boolean> => (await screen.findByRole<HTMLInputElement>('switch', { name: 'Unfolded before folded' })).checked;
+    stored(3);
+    show(<PracticePlace />);
+    expect(await unfoldedFirst()).toBe(true);
+    await userEvent.click(screen.getByRole('switch', { name: 'Unfolded before folded' }));
+    cleanup();
+    show(<PracticePlace />);
+    expect(await unfoldedFirst()).toBe(false);
+    expect(screen.getByText('Not saved yet.')).toBeTruthy();
+    cleanup();
+    stored(4);
+    show(<PracticePlace />);
+    expect(await unfoldedFirst()).toBe(true);
   });
   it('what is due back says how late it is', async () => {
     const day = (days: number): string => new Date(Date.now() + days * 86_400_000).toISOString().slice(0, 10);

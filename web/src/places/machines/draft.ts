@@ -1,6 +1,7 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { applyEdits, EditRefused, type Harness, type HarnessEdit } from '@mendum/core';
 import type { HarnessView } from '@mendum/core/interchange';
+import { keep, recall } from '../../app/kept.ts';
 import { notify } from '../../app/notice.ts';
 
 /** Edits not saved yet, those taken back that can be done again, and the version in which they are stored once they were saved. */
@@ -25,12 +26,8 @@ function withEdits(harness: Harness, edits: readonly HarnessEdit[]): Harness | u
 
 /** What this device kept of an unsaved draft; a damaged memory, or one that does not fit any more, counts as none. */
 function remembered(view: HarnessView): Stack {
-  try {
-    const kept = JSON.parse(localStorage.getItem(keyOf(view)) ?? '[]') as HarnessEdit[];
-    return withEdits(storedOf(view), kept) ? { edits: kept, undone: [] } : EMPTY;
-  } catch {
-    return EMPTY;
-  }
+  const kept = recall(keyOf(view));
+  return Array.isArray(kept) && withEdits(storedOf(view), kept as HarnessEdit[]) ? { edits: kept as HarnessEdit[], undone: [] } : EMPTY;
 }
 
 export interface Draft {
@@ -66,14 +63,7 @@ export function useHarnessDraft(view: HarnessView): Draft {
     if (made) notify('Somebody saved this harness in between.', { hint: 'Your changes are done on top of theirs: look, and save again.' });
     else notify('Somebody saved this harness in between.', { hint: 'Your changes cannot be done on top of theirs any more and were put aside.', wrong: true });
   }, [view.version, wanted, made]);
-  useEffect(() => {
-    try {
-      if (edits.length === 0) localStorage.removeItem(keyOf(view));
-      else localStorage.setItem(keyOf(view), JSON.stringify(edits));
-    } catch {
-      // More than the device keeps: the edits stay on the page until they are saved.
-    }
-  }, [view, edits]);
+  useEffect(() => keep(keyOf(view), edits.length === 0 ? undefined : edits), [view, edits]);
   const undo = useCallback((): void => {
     const last = edits.at(-1);
     if (last) setStack({ edits: edits.slice(0, -1), undone: [last, ...stack.undone] });

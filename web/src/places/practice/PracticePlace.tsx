@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import clsx from 'clsx';
 import { useSearchParams } from 'react-router';
 import { v4 as uuid } from 'uuid';
@@ -6,6 +6,7 @@ import type { Practice } from '@mendum/core';
 import type { PracticeView } from '@mendum/core/interchange';
 import { usePracticesQuery } from '../../app/api.ts';
 import { errorOf, useChange } from '../../app/change.ts';
+import { keep, recall } from '../../app/kept.ts';
 import { notify } from '../../app/notice.ts';
 import { Button } from '../../ui/button.tsx';
 import { Failed, Working } from '../../ui/empty.tsx';
@@ -17,12 +18,21 @@ const jobsWords = ({ jobs, ready }: PracticeView): string => `${ready ? 'ready' 
 
 const sameBut = (a: Practice, b: Practice): boolean => JSON.stringify(a) === JSON.stringify(b);
 
+const keyOf = (practice: Practice): string => `mendum.practice.${practice.id}`;
+
+/** Changes that this device kept, as long as they are to the version that is stored. */
+function draftOf({ practice }: PracticeView): Practice {
+  const kept = recall(keyOf(practice)) as Partial<Practice> | undefined;
+  return kept?.id === practice.id && kept.version === practice.version ? { ...practice, ...kept } : practice;
+}
+
 /** One practice of the shop's own being changed: what a change alters is shown before it is saved. */
 function OwnPractice({ view, onGone }: { readonly view: PracticeView; readonly onGone: () => void }) {
   const { change, busy } = useChange();
-  const [draft, setDraft] = useState(view.practice);
+  const [draft, setDraft] = useState(() => draftOf(view));
   const [asking, setAsking] = useState(false);
   const changed = !sameBut(draft, view.practice);
+  useEffect(() => keep(keyOf(draft), changed ? draft : undefined), [draft, changed]);
   const save = async (): Promise<void> => {
     const outcome = await change('PUT', `/practices/${draft.id}`, { practice: draft });
     if (!outcome.ok) return;

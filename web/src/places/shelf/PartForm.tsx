@@ -1,10 +1,8 @@
 import { useState } from 'react';
 import { colourDisagreement, fieldText, LOCK_FAMILIES, PART_COLOURS, PART_FIELDS, PART_KIND_WORDS, RELEASE_GUIDES, SLEEVE_SERIES, TERMINAL_FAMILIES, terminalInWords, withField, type Part, type PartField } from '@mendum/core';
-import type { ErrorBody } from '@mendum/core/interchange';
-import { Button } from '../../ui/button.tsx';
-import { Dialog } from '../../ui/dialog.tsx';
 import { NumberField, Select, TextField } from '../../ui/field.tsx';
 import { numberOf } from '../../ui/typed.ts';
+import { ItemForm, type ItemFormProps } from './ItemForm.tsx';
 import { CHOICE_WORDS } from './words.ts';
 
 const CHOICES: Readonly<Record<string, readonly string[]>> = { series: SLEEVE_SERIES, tape: ['selfFusing', 'cloth'], alloy: ['tinLead', 'leadFree'], core: ['rosin', 'acid'], family: TERMINAL_FAMILIES, lock: LOCK_FAMILIES };
@@ -15,18 +13,8 @@ function choiceWords(path: string, value: string): string {
   return CHOICE_WORDS[value] ?? value;
 }
 
-interface PartFormProps {
-  readonly part: Part;
-  readonly isNew: boolean;
-  readonly busy: boolean;
-  readonly refused: ErrorBody['error'] | undefined;
-  readonly onSave: (part: Part) => void;
-  readonly onRemove: () => void;
-  readonly onClose: () => void;
-}
-
 /** A part with its figures as stamped: what is typed is kept until it is right. */
-export function PartForm({ part, isNew, busy, refused, onSave, onRemove, onClose }: PartFormProps) {
+export function PartForm({ item: part, onSave, ...frame }: ItemFormProps<Part>) {
   const [made, setMade] = useState<Part>(part);
   const [typed, setTyped] = useState<Readonly<Record<string, string>>>({});
   const [wrong, setWrong] = useState<Readonly<Record<string, string>>>({});
@@ -56,25 +44,17 @@ export function PartForm({ part, isNew, busy, refused, onSave, onRemove, onClose
   ) : <NumberField key={field.path} label={field.title} unit={field.unit ?? ''} {...number(field.path, field.optional === true, 0)} />;
   const disagrees = colourDisagreement(made);
   return (
-    <Dialog open shape="sheet" onOpenChange={(open) => { if (!open) onClose(); }} title={isNew ? `New ${PART_KIND_WORDS[made.kind]}` : made.name} about="What is stamped on the part wins over what is usual for its kind.">
-      <form noValidate className="grid gap-4" onSubmit={(event) => { event.preventDefault(); check(); }}>
-        <TextField label="Name" value={made.name} maxLength={200} onChange={(event) => setMade({ ...made, name: event.target.value })} />
-        <div className="grid grid-cols-2 gap-3">
-          <NumberField label="There are" unit="pcs" {...number('quantity', false, 0)} />
-          <TextField label="Where it lies" value={made.place ?? ''} maxLength={200} onChange={(event) => setMade(withField(made, 'place', event.target.value === '' ? undefined : event.target.value))} />
-          {PART_FIELDS[made.kind].map(figureField)}
-          <NumberField label="Stands" unit="°C" {...number('ratedC', false, 0)} />
-          <Select label="Figures are" value={made.figuresFrom} onChange={(event) => setMade(withField(made, 'figuresFrom', event.target.value))}><option value="stamped">as stamped</option><option value="usual">usual for its kind</option></Select>
-          <Select label="Colour" value={made.colour ?? ''} onChange={(event) => setMade(withField(made, 'colour', event.target.value === '' ? undefined : event.target.value))}><option value="">none</option>{PART_COLOURS.map((colour) => <option key={colour}>{colour}</option>)}</Select>
-        </div>
-        {disagrees === undefined ? null : <p className="border-l-4 border-rework pl-3"><span aria-hidden className="text-rework">▲ </span>{disagrees}</p>}
-        {refused ? <p role="alert" className="border-l-4 border-scrap pl-3"><b className="text-scrap">{refused.message}</b> {refused.hint}</p> : null}
-        <div className="sticky -bottom-5 -mx-6 -mb-5 flex gap-3 border-t border-rule bg-sheet px-6 py-3">
-          <Button type="submit" look="copper" disabled={busy} className="flex-1">{isNew ? 'Put it on the shelf' : 'Save the part'}</Button>
-          {isNew ? null : <Button look="scrap" disabled={busy} onClick={onRemove}>Take off the list</Button>}
-          <Button onClick={onClose}>Cancel</Button>
-        </div>
-      </form>
-    </Dialog>
+    <ItemForm {...frame} title={frame.isNew ? `New ${PART_KIND_WORDS[made.kind]}` : made.name} about="What is stamped on the part wins over what is usual for its kind." words={{ add: 'Put it on the shelf', save: 'Save the part', remove: 'Take off the list' }} onSubmit={check}>
+      <TextField label="Name" value={made.name} maxLength={200} onChange={(event) => setMade({ ...made, name: event.target.value })} />
+      <div className="grid grid-cols-2 gap-3">
+        <NumberField label="There are" unit="pcs" {...number('quantity', false, 0)} />
+        <TextField label="Where it lies" value={made.place ?? ''} maxLength={200} onChange={(event) => setMade(withField(made, 'place', event.target.value === '' ? undefined : event.target.value))} />
+        {PART_FIELDS[made.kind].map(figureField)}
+        <NumberField label="Stands" unit="°C" {...number('ratedC', false, 0)} />
+        <Select label="Figures are" value={made.figuresFrom} onChange={(event) => setMade(withField(made, 'figuresFrom', event.target.value))}><option value="stamped">as stamped</option><option value="usual">usual for its kind</option></Select>
+        <Select label="Colour" value={made.colour ?? ''} onChange={(event) => setMade(withField(made, 'colour', event.target.value === '' ? undefined : event.target.value))}><option value="">none</option>{PART_COLOURS.map((colour) => <option key={colour}>{colour}</option>)}</Select>
+      </div>
+      {disagrees === undefined ? null : <p className="border-l-4 border-rework pl-3"><span aria-hidden className="text-rework">▲ </span>{disagrees}</p>}
+    </ItemForm>
   );
 }

@@ -1,22 +1,12 @@
 import { useState } from 'react';
 import type { WireStock } from '@mendum/core';
-import { Button } from '../../ui/button.tsx';
-import { Dialog } from '../../ui/dialog.tsx';
 import { NumberField } from '../../ui/field.tsx';
 import { numberOf } from '../../ui/typed.ts';
 import { JacketFields, WireFields } from '../../ui/wireFields.tsx';
-
-interface ReelFormProps {
-  readonly reel: WireStock;
-  readonly isNew: boolean;
-  readonly busy: boolean;
-  readonly onSave: (reel: WireStock) => void;
-  readonly onRemove: () => void;
-  readonly onClose: () => void;
-}
+import { ItemForm, type ItemFormProps } from './ItemForm.tsx';
 
 /** Wire on hand: size, colour, jacket and how much is left of it. */
-export function ReelForm({ reel, isNew, busy, onSave, onRemove, onClose }: ReelFormProps) {
+export function ReelForm({ item: reel, onSave, ...frame }: ItemFormProps<WireStock>) {
   const [wire, setWire] = useState(reel.wire);
   const [length, setLength] = useState(String(reel.lengthMm));
   const [wrong, setWrong] = useState<string>();
@@ -26,17 +16,10 @@ export function ReelForm({ reel, isNew, busy, onSave, onRemove, onClose }: ReelF
     else onSave({ ...reel, wire, lengthMm });
   };
   return (
-    <Dialog open shape="sheet" onOpenChange={(open) => { if (!open) onClose(); }} title={isNew ? 'New wire' : 'Wire on hand'}>
-      <form noValidate className="grid gap-4" onSubmit={(event) => { event.preventDefault(); save(); }}>
-        <WireFields wire={wire} onChange={setWire} />
-        <JacketFields wire={wire} onChange={setWire} />
-        <NumberField label="Left of it" unit="mm" value={length} wrong={wrong} onChange={(event) => setLength(event.target.value)} />
-        <div className="sticky -bottom-5 -mx-6 -mb-5 flex gap-3 border-t border-rule bg-sheet px-6 py-3">
-          <Button type="submit" look="copper" disabled={busy} className="flex-1">{isNew ? 'Add the wire' : 'Save the wire'}</Button>
-          {isNew ? null : <Button look="scrap" disabled={busy} onClick={onRemove}>Used up</Button>}
-          <Button onClick={onClose}>Cancel</Button>
-        </div>
-      </form>
-    </Dialog>
+    <ItemForm {...frame} title={frame.isNew ? 'New wire' : 'Wire on hand'} words={{ add: 'Add the wire', save: 'Save the wire', remove: 'Used up' }} onSubmit={save}>
+      <WireFields wire={wire} onChange={setWire} />
+      <JacketFields wire={wire} onChange={setWire} />
+      <NumberField label="Left of it" unit="mm" value={length} wrong={wrong} onChange={(event) => setLength(event.target.value)} />
+    </ItemForm>
   );
 }

@@ -88,6 +88,7 @@ export function ShelfPlace() {
     notify(said, undo && typeof version === 'number' ? { undo: () => void change('PUT', '/shelf', { version, edits: undo }) } : {});
   };
   const shown = (shelf?.parts ?? []).filter((part) => (everything || part.quantity > 0 || words.trim() !== '') && matching(part, words.trim()));
+  const form = { busy, refused, onClose: close };
   const actions = (
     <div className="flex flex-wrap gap-3">
       <a href="/api/shelf/file" download className="inline-flex min-h-11 items-center rounded-sm border border-ink bg-sheet px-4 text-lg font-semibold hover:bg-wash">Export as CSV</a>
@@ -119,9 +120,9 @@ export function ShelfPlace() {
           ) : null}
           {tab === 'tools' ? <><Tools shelf={shelf} onOpen={(tool) => setOpen({ what: 'tool', tool, isNew: false })} /><Button className="mt-4" onClick={() => setOpen({ what: 'tool', isNew: true, tool: { ...NEW_TOOL, id: uuid() } })}>Add a tool</Button></> : null}
           {tab === 'wire' ? <><Wire shelf={shelf} onOpen={(reel) => setOpen({ what: 'wire', reel, isNew: false })} /><Button className="mt-4" onClick={() => setOpen({ what: 'wire', isNew: true, reel: { ...NEW_REEL, id: uuid() } })}>Add wire</Button></> : null}
-          {open?.what === 'part' ? <PartForm part={open.part} isNew={open.isNew} busy={busy} refused={refused} onClose={close} onSave={(part) => void save([{ kind: 'setPart', part }], `${part.name} is saved`)} onRemove={() => void save([{ kind: 'removePart', id: open.part.id }], `${open.part.name} is off the list`, [{ kind: 'setPart', part: open.part }])} /> : null}
-          {open?.what === 'tool' ? <ToolForm tool={open.tool} isNew={open.isNew} busy={busy} onClose={close} onSave={(tool) => void save([{ kind: 'setTool', tool }], `${tool.name} is saved`)} onRemove={() => void save([{ kind: 'removeTool', id: open.tool.id }], `${open.tool.name} is off the list`, [{ kind: 'setTool', tool: open.tool }])} /> : null}
-          {open?.what === 'wire' ? <ReelForm reel={open.reel} isNew={open.isNew} busy={busy} onClose={close} onSave={(wire) => void save([{ kind: 'setWire', wire }], 'The wire is saved')} onRemove={() => void save([{ kind: 'removeWire', id: open.reel.id }], 'The wire is off the list', [{ kind: 'setWire', wire: open.reel }])} /> : null}
+          {open?.what === 'part' ? <PartForm item={open.part} {...form} isNew={open.isNew} onSave={(part) => void save([{ kind: 'setPart', part }], `${part.name} is saved`)} onRemove={() => void save([{ kind: 'removePart', id: open.part.id }], `${open.part.name} is off the list`, [{ kind: 'setPart', part: open.part }])} /> : null}
+          {open?.what === 'tool' ? <ToolForm item={open.tool} {...form} isNew={open.isNew} onSave={(tool) => void save([{ kind: 'setTool', tool }], `${tool.name} is saved`)} onRemove={() => void save([{ kind: 'removeTool', id: open.tool.id }], `${open.tool.name} is off the list`, [{ kind: 'setTool', tool: open.tool }])} /> : null}
+          {open?.what === 'wire' ? <ReelForm item={open.reel} {...form} isNew={open.isNew} onSave={(wire) => void save([{ kind: 'setWire', wire }], 'The wire is saved')} onRemove={() => void save([{ kind: 'removeWire', id: open.reel.id }], 'The wire is off the list', [{ kind: 'setWire', wire: open.reel }])} /> : null}
           {open?.what === 'import' ? <ShelfImport version={shelf.version} onClose={close} /> : null}
         </>
       )}

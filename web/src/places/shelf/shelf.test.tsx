@@ -57,6 +57,17 @@ describe('parts', () => {
 });
 
 describe('tools and wire', () => {
+  it.each([
+    ['Tools and dies', SMALL.tools[0]?.name ?? '', 'Save the tool'],
+    ['Wire on hand', /0.35 mm² stranded/, 'Save the wire'],
+  ])('%s: what the server refuses is said in the form', async (tab, opener, button) => {
+    show({ '/shelf': { body: SMALL }, 'PUT /shelf': { status: 409, body: { error: { code: 'STALE', message: 'Somebody changed the shelf in between', hint: 'Look, and save again.' } } } });
+    await userEvent.click(await screen.findByRole('tab', { name: tab }));
+    await userEvent.click(screen.getByRole('button', { name: opener }));
+    await userEvent.click(screen.getByRole('button', { name: button }));
+    expect((await screen.findByRole('alert')).textContent).toBe('Somebody changed the shelf in between Look, and save again.');
+    expect(screen.getByRole('dialog')).toBeTruthy();
+  });
   it('a tool says what it does and until when it is calibrated; one that does nothing is refused', async () => {
     const sent = show();
     await userEvent.click(await screen.findByRole('tab', { name: 'Tools and dies' }));

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import type { WireColour } from '@mendum/core';
+import { keep, recall } from '../../app/kept.ts';
 import { COPPER_HEX } from '../../draw/colours.ts';
 import { WireLine } from '../../draw/WireLine.tsx';
 import { Button } from '../../ui/button.tsx';
@@ -10,7 +11,7 @@ import { useLength } from '../../ui/units.tsx';
 const CARD_MM = 85.6;
 const KEY = 'mendum.pxPerMm';
 const remembered = (): number | undefined => {
-  const kept = Number(localStorage.getItem(KEY));
+  const kept = Number(recall(KEY));
   return kept > 1 && kept < 30 ? kept : undefined;
 };
 
@@ -26,8 +27,8 @@ export function TrueSize({ open, onClose, lengthMm, colour }: TrueSizeProps) {
   const { plain, unit } = useLength();
   const [set, setSet] = useState(remembered);
   const [pxPerMm, setPxPerMm] = useState(set ?? 3.78);
-  const keep = (): void => {
-    localStorage.setItem(KEY, String(pxPerMm));
+  const keepScale = (): void => {
+    keep(KEY, pxPerMm);
     setSet(pxPerMm);
   };
   return (
@@ -36,7 +37,7 @@ export function TrueSize({ open, onClose, lengthMm, colour }: TrueSizeProps) {
         <div className="grid gap-4">
           <div className="overflow-x-auto"><div className="h-40 rounded-lg border-2 border-ink" style={{ width: CARD_MM * pxPerMm }} /></div>
           <label className="grid gap-2 font-medium">Width of the frame<input type="range" min={2} max={8} step={0.01} value={pxPerMm} onChange={(event) => setPxPerMm(Number(event.target.value))} className="h-11 accent-(--copper)" /></label>
-          <Button look="copper" onClick={keep}>It is as wide as the card</Button>
+          <Button look="copper" onClick={keepScale}>It is as wide as the card</Button>
         </div>
       ) : (
         <div className="grid gap-4">
