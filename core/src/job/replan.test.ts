@@ -33,6 +33,18 @@ describe('what if', () => {
     expect(changes.find((change) => change.findingId === 'F1')).toMatchObject({ before: 'One splice: sealed butt, small', after: expect.stringContaining('splice clip S') as string });
     expect(JSON.stringify(job)).toBe(asIs);
   });
+  it('a figure of the practice that only moves a cut is a change, too, with what it was and would be', () => {
+    const wider = { ...CRIMP_FIRST, figures: { ...CRIMP_FIRST.figures, betweenBodiesMm: 2 * CRIMP_FIRST.figures.betweenBodiesMm } };
+    const [before, after] = [plan(job, CRIMP_FIRST, FULL_SHELF), plan(job, wider, FULL_SHELF)];
+    const changes = planChanges(before, after);
+    expect(changes.length).toBeGreaterThan(0);
+    for (const change of changes) {
+      expect(change.because).toMatch(/^(centre of|length of|insert|cover)/);
+    }
+    const inserts = (which: typeof before, id: string | undefined) => Math.round(which.findings.find((one) => one.findingId === id)?.insert?.lengthMm ?? 0);
+    const first = changes.find((change) => change.because.includes('insert'));
+    expect(first?.because).toContain(`insert ${inserts(after, first?.findingId)} mm instead of ${inserts(before, first?.findingId)}`);
+  });
   it('a part that is not listed can be tried', () => {
     const bare = { ...FULL_SHELF, parts: [] };
     const inputs = whatIfInputs(job, CRIMP_FIRST, bare, 'F1', { stocked: ['sealedButt-small'] });

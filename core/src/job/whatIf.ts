@@ -35,15 +35,37 @@ export interface PlanChange {
   readonly circuitId: string;
   readonly before: string;
   readonly after: string;
+  /** The reason, or, where the choice stays and only its figures move, what they were and would be. */
   readonly because: string;
 }
 
-const parts = (plan: FindingPlan): string => `${plan.approach} ${plan.chosen ?? ''} ${plan.splices.map((splice) => splice.joint.partId).join(' ')} ${plan.cavity?.work.terminal?.partId ?? ''}`;
+const choiceOf = (plan: FindingPlan): string =>
+  [plan.approach, plan.chosen, plan.cover?.partName, plan.cavity?.work.terminal?.partId, plan.insert?.wire.wire.colour.base, ...plan.splices.flatMap((splice) => [splice.joint.partId, ...splice.joint.usesPartIds])].join(' ');
 
-/** The findings for which approach, method or parts differ between two plans of one job. */
+/** The lengths and places of a repair by name, in whole mm: finer than that nobody cuts. */
+function lengthsOf(plan: FindingPlan): ReadonlyMap<string, number> {
+  const named: [string, number | undefined][] = [
+    ...plan.splices.flatMap((splice, index): [string, number][] => {
+      const name = plan.splices.length === 1 ? 'splice' : `splice ${index + 1}`;
+      return [[`centre of ${name} at`, splice.centreMm], [`length of ${name}`, splice.joint.bodyLengthMm]];
+    }),
+    ['insert', plan.insert?.lengthMm], ['cover', plan.cover?.lengthMm],
+  ];
+  return new Map(named.flatMap(([name, mm]): [string, number][] => (mm === undefined ? [] : [[name, Math.round(mm)]])));
+}
+
+function lengthsMoved(before: FindingPlan, after: FindingPlan): string[] {
+  const then = lengthsOf(before);
+  return [...lengthsOf(after)].filter(([name, mm]) => then.get(name) !== mm).map(([name, mm]) => `${name} ${mm} mm instead of ${then.get(name) ?? 'none'}`);
+}
+
+/** The findings for which approach, method, parts, places or lengths differ between two plans of one job. */
 export const planChanges = (before: Plan, after: Plan): PlanChange[] =>
   after.findings.flatMap((now) => {
     const then = before.findings.find((one) => one.findingId === now.findingId);
-    if (!then || parts(then) === parts(now)) return [];
-    return [{ findingId: now.findingId, circuitId: now.circuitId, before: then.headline, after: now.headline, because: now.because.at(-1) ?? '' }];
+    if (!then) return [];
+    const chosen = choiceOf(then) !== choiceOf(now);
+    const moved = lengthsMoved(then, now);
+    if (!chosen && moved.length === 0) return [];
+    return [{ findingId: now.findingId, circuitId: now.circuitId, before: then.headline, after: now.headline, because: chosen ? (now.because.at(-1) ?? '') : `${moved.join(', ')}.` }];
   });

@@ -37,7 +37,7 @@ function Tools({ shelf, onOpen }: { readonly shelf: Catalogue; readonly onOpen: 
   return (
     <ul className="border-t border-ink">
       {shelf.tools.map((tool) => (
-        <li key={tool.id} className="grid gap-x-4 border-b border-rule py-1 sm:grid-cols-[minmax(0,1fr)_minmax(0,1fr)_auto] sm:items-center">
+        <li key={tool.id} className="grid gap-x-4 border-b border-rule py-1 sm:grid-cols-[minmax(0,4fr)_minmax(0,4fr)_minmax(0,3fr)] sm:items-center">
           <button type="button" className="min-h-11 text-left underline decoration-rule underline-offset-4 hover:bg-wash" onClick={() => onOpen(tool)}>{tool.name}</button>
           <span>{tool.tasks.map((task) => TASK_WORDS[task]).join(', ')}{tool.range ? `, ${tool.range.minMm2}–${tool.range.maxMm2} mm²` : ''}</span>
           <span className="text-soft">{tool.ratchet ? (tool.calibratedUntil === undefined ? 'ratchet, never calibrated' : `ratchet, calibrated until ${tool.calibratedUntil}`) : 'no ratchet'}</span>

@@ -25,7 +25,7 @@ export function ToolForm({ item: tool, onSave, ...frame }: ItemFormProps<Tool>) 
   return (
     <ItemForm {...frame} title={frame.isNew ? 'New tool' : made.name} words={{ add: 'Add the tool', save: 'Save the tool', remove: 'Take off the list' }} onSubmit={save}>
       <TextField label="Name" value={made.name} maxLength={200} onChange={(event) => setMade({ ...made, name: event.target.value })} />
-      <fieldset><legend className="font-medium">It</legend><div className="grid gap-x-4 sm:grid-cols-2">{TOOL_TASKS.map((task: ToolTask) => <label key={task} className="flex min-h-11 items-center gap-3"><input type="checkbox" className="size-6 accent-(--copper)" checked={made.tasks.includes(task)} onChange={() => setMade({ ...made, tasks: toggled(made.tasks, task) })} />{TASK_WORDS[task]}</label>)}</div></fieldset>
+      <fieldset><legend className="font-medium">What it does</legend><div className="grid gap-x-4 sm:grid-cols-2">{TOOL_TASKS.map((task: ToolTask) => <label key={task} className="flex min-h-11 items-center gap-3"><input type="checkbox" className="size-6 accent-(--copper)" checked={made.tasks.includes(task)} onChange={() => setMade({ ...made, tasks: toggled(made.tasks, task) })} />{TASK_WORDS[task]}</label>)}</div></fieldset>
       <div className="grid grid-cols-2 gap-3">
         <NumberField label="Dies from" unit="mm²" value={from} onChange={(event) => setFrom(event.target.value)} />
         <NumberField label="Dies to" unit="mm²" value={to} onChange={(event) => setTo(event.target.value)} />

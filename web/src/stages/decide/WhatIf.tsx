@@ -60,7 +60,7 @@ export function WhatIf({ finding, onClose }: { readonly finding: FindingPlan; re
       {others.length > 0 ? (
         <section className="mt-4 border-t border-rule pt-3">
           <h3 className="font-semibold">{others.length === 1 ? 'One other circuit' : `${figure(others.length, 0)} other circuits`} would change as well</h3>
-          <ul>{others.map((change) => <li key={change.findingId} className="py-1">{circuitOf(change.circuitId).number} {circuitOf(change.circuitId).function}: {change.after}</li>)}</ul>
+          <ul>{others.map((change) => <li key={change.findingId} className="py-1">{circuitOf(change.circuitId).number} {circuitOf(change.circuitId).function}: {change.after}{change.after === change.before ? ` (${change.because.replace(/\.$/, '')})` : ''}</li>)}</ul>
         </section>
       ) : null}
     </Dialog>
