@@ -1,6 +1,6 @@
-import { conduitFor, bundleDiameterMm } from '../bundle/index.ts';
+import { conduitFor } from '../bundle/index.ts';
 import { keepOuts } from '../harness/index.ts';
-import { brokenRules, bundleProfile, lumpDiameterMm, stagger, type LayoutItem, type PlacedItem } from '../layout/index.ts';
+import { brokenRules, bundleProfile, lumpDiameterMm, sectionAt, stagger, type LayoutItem, type PlacedItem } from '../layout/index.ts';
 import type { Practice } from '../practice/index.ts';
 import { jacketDiameterMm } from '../wire/index.ts';
 import { mateOf, type JobIndex } from './jobIndex.ts';
@@ -38,7 +38,7 @@ export function layOutRuns(job: Job, index: JobIndex, decided: readonly Decided[
       keepOuts: keep.map((one) => ({ ...one, fromMm: Math.max(0, one.fromMm), toMm: Math.min(run.lengthMm, one.toMm) })).filter((one) => one.toMm > one.fromMm),
       profile,
       peakMm,
-      restMm: bundleDiameterMm(wires.map((wire) => wire.jacketMm)),
+      restMm: sectionAt(wires, []).diameterMm,
       lumpMm: splices.length > 0 ? lumpDiameterMm(wires, splices) : peakMm,
       conduitMm: conduitFor(peakMm),
       opened: edges.length > 0 ? { fromMm: Math.min(...edges), toMm: Math.max(...edges) } : undefined,

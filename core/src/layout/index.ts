@@ -1,5 +1,6 @@
 export { stagger } from './stagger.ts';
-export { bundleProfile, lumpDiameterMm, diameterAt } from './profile.ts';
+export { bundleProfile, lumpDiameterMm, diameterAt, sectionAt } from './profile.ts';
+export type { BundleWire } from './profile.ts';
 export { brokenRules } from './check.ts';
 export type { BrokenRule } from './check.ts';
 export { spliceId } from './types.ts';
