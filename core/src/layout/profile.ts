@@ -1,11 +1,5 @@
 import { bundleSection, type PackedBundle } from '../bundle/index.ts';
-import type { PlacedSplice, ProfileStretch } from './types.ts';
-
-/** A wire of the bundle: its jacket, and the circuit by which a splice takes its place. */
-export interface BundleWire {
-  readonly circuitId: string;
-  readonly jacketMm: number;
-}
+import type { BundleWire, PlacedSplice, ProfileStretch } from './types.ts';
 
 /** The bundle cut through where some splices lie: every wire, or the body in its place, packed. In the order of the wires. */
 export const sectionAt = (wires: readonly BundleWire[], here: readonly Pick<PlacedSplice, 'circuitId' | 'joint'>[]): PackedBundle => {

@@ -1,23 +1,14 @@
 import type { KeepOut } from '../harness/index.ts';
-import type { SizedJoint } from '../method/index.ts';
-import {
-  centreWindowOfLead, centreWindowOfOne, centreWindowsOfTwo, faceFromCentre, insertLengthMm, leadLengthMm, legalCentres, nearestLegal, type Window,
-} from '../sizing/index.ts';
+import { legalCentres, nearestLegal } from '../sizing/index.ts';
 import { nearestClear, noBodies, sorted, type Sorted } from './clear.ts';
-import { spliceId, type LayoutItem, type PlacedItem, type PlacedSplice, type RunToLayOut, type SpliceSide } from './types.ts';
+import { asItem, bodyAt, wishes, type Wish } from './place.ts';
+import type { LayoutItem, PlacedItem, RunToLayOut, SpliceSide } from './types.ts';
 
 /** Clear distances that are tried in turn, as shares of the wanted one, before bodies are let overlap. */
 const SHARES_OF_GAP = [1, 0.75, 0.5, 0.25, 0];
 
-interface Wish {
-  readonly window: Window;
-  readonly atMm: number;
-  readonly joint: SizedJoint;
-}
-
 type Barred = Pick<KeepOut, 'fromMm' | 'toMm'>;
 
-const body = (centreMm: number, joint: SizedJoint): Barred => ({ fromMm: centreMm - joint.bodyLengthMm / 2, toMm: centreMm + joint.bodyLengthMm / 2 });
 const grown = (bar: Barred, byMm: number): Barred => ({ fromMm: bar.fromMm - byMm, toMm: bar.toMm + byMm });
 
 /** The keep-outs with room to work at connectors. */
@@ -78,47 +69,6 @@ function place(wish: Wish, plots: readonly Plot[], placed: Sorted, own: readonly
   return leastCrowded(wish, [...(plots.at(-1)?.keep.byStart ?? []), ...own], placed.byStart) ?? wish.atMm;
 }
 
-/** What an item wishes: a single splice in the middle of its loss, two as near to the loss as they may lie. */
-function wishes(item: LayoutItem): { readonly side: SpliceSide; readonly wish: Wish }[] {
-  const [first, second] = item.joints;
-  if (!first) return [];
-  if (item.lead) {
-    const { atStart, mostMm } = item.lead;
-    const window = centreWindowOfLead(item.lost, atStart, first.reach, mostMm);
-    return [{ side: atStart ? 'right' : 'left', wish: { window, joint: first, atMm: atStart ? window.fromMm : window.toMm } }];
-  }
-  if (!second) {
-    const window = centreWindowOfOne(item.lost, item.slackMm, first.reach);
-    return [{ side: 'only', wish: { window, joint: first, atMm: (item.lost.fromMm + item.lost.toMm) / 2 } }];
-  }
-  const windows = centreWindowsOfTwo(item.lost, first.reach, second.reach);
-  return [
-    { side: 'left', wish: { window: windows.left, joint: first, atMm: windows.left.toMm } },
-    { side: 'right', wish: { window: windows.right, joint: second, atMm: windows.right.fromMm } },
-  ];
-}
-
-function asItem(item: LayoutItem, places: ReadonlyMap<SpliceSide, { readonly centreMm: number; readonly pinned: boolean }>): PlacedItem {
-  const splices = wishes(item).map(({ side, wish }): PlacedSplice => {
-    const at = places.get(side) ?? { centreMm: wish.atMm, pinned: false };
-    return { id: spliceId(item.findingId, side), findingId: item.findingId, circuitId: item.circuitId, side, joint: wish.joint, ...at, ...body(at.centreMm, wish.joint) };
-  });
-  const [first, second] = splices;
-  if (!first) return { findingId: item.findingId, splices, x1Mm: item.lost.fromMm, x2Mm: item.lost.toMm };
-  if (item.lead) {
-    const { atStart, terminalTakesMm } = item.lead;
-    const faceMm = faceFromCentre(first.centreMm, atStart ? 'right' : 'left', first.joint.reach);
-    const [x1Mm, x2Mm] = atStart ? [item.lost.fromMm, faceMm] : [faceMm, item.lost.toMm];
-    return { findingId: item.findingId, splices, x1Mm, x2Mm, insertMm: leadLengthMm(x2Mm - x1Mm, first.joint.reach, terminalTakesMm) + (item.extraMm ?? 0) };
-  }
-  if (!second) {
-    return { findingId: item.findingId, splices, x1Mm: Math.min(item.lost.fromMm, first.centreMm), x2Mm: Math.max(item.lost.toMm, first.centreMm) };
-  }
-  const x1Mm = faceFromCentre(first.centreMm, 'left', first.joint.reach);
-  const x2Mm = faceFromCentre(second.centreMm, 'right', second.joint.reach);
-  return { findingId: item.findingId, splices, x1Mm, x2Mm, insertMm: insertLengthMm(x1Mm, x2Mm, first.joint.reach, second.joint.reach) + (item.extraMm ?? 0) };
-}
-
 /** Centres for both wires of a pair, shifted alike on both sides so that the two inserts are equally long. */
 function placePair(a: LayoutItem, b: LayoutItem, plots: readonly Plot[], placed: Sorted): [Map<SpliceSide, number>, Map<SpliceSide, number>] | undefined {
   const [aLeft, aRight] = wishes(a);
@@ -173,7 +123,7 @@ export function stagger(run: RunToLayOut): PlacedItem[] {
   for (const item of items) {
     for (const { side, wish } of wishes(item)) {
       const pinned = pinOf(item, side);
-      if (pinned !== undefined) placed.add(body(pinned, wish.joint));
+      if (pinned !== undefined) placed.add(bodyAt(pinned, wish.joint));
     }
   }
   for (const item of items) {
@@ -183,7 +133,7 @@ export function stagger(run: RunToLayOut): PlacedItem[] {
     const pair = mate && !anyPinned ? placePair(item, mate, plots, placed) : undefined;
     if (mate && pair) {
       for (const [one, centres] of [[item, pair[0]], [mate, pair[1]]] as const) {
-        for (const { side, wish } of wishes(one)) placed.add(body(centres.get(side) ?? wish.atMm, wish.joint));
+        for (const { side, wish } of wishes(one)) placed.add(bodyAt(centres.get(side) ?? wish.atMm, wish.joint));
         finish(one, centres);
       }
       continue;
@@ -194,8 +144,8 @@ export function stagger(run: RunToLayOut): PlacedItem[] {
       const pinned = pinOf(item, side);
       const centre = pinned ?? place(wish, plots, placed, own);
       centres.set(side, centre);
-      own.push(body(centre, wish.joint));
-      if (pinned === undefined) placed.add(body(centre, wish.joint));
+      own.push(bodyAt(centre, wish.joint));
+      if (pinned === undefined) placed.add(bodyAt(centre, wish.joint));
     }
     finish(item, centres);
   }

@@ -19,6 +19,8 @@ export interface LayoutItem {
   readonly findingId: string;
   readonly circuitId: string;
   readonly joints: readonly SizedJoint[];
+  /** Where one splice would do: the two that could be made in its place, when it may get two. */
+  readonly twoJoints?: readonly SizedJoint[] | undefined;
   readonly lost: Stretch;
   readonly slackMm: number;
   readonly pairFindingId?: string | undefined;
@@ -37,6 +39,16 @@ export interface RunToLayOut {
   readonly preferFromConnectorMm: number;
   /** Clearance already in the connectors' keep-outs, mm. */
   readonly connectorClearMm: number;
+  /** The wires of the bundle, for its diameter. */
+  readonly wires?: readonly BundleWire[] | undefined;
+  /** What is opened besides the items' losses: covers. */
+  readonly alsoOpened?: readonly Stretch[] | undefined;
+}
+
+/** A wire of the bundle: its jacket, and the circuit by which a splice takes its place. */
+export interface BundleWire {
+  readonly circuitId: string;
+  readonly jacketMm: number;
 }
 
 /** A splice with its place: the body from edge to edge, and the cut that its outer wire end is made by. Mm from the run's start. */

@@ -1,0 +1,84 @@
+import { bundleDiameterMm } from '../bundle/index.ts';
+import type { KeepOut } from '../harness/index.ts';
+import type { BundleWire, PlacedItem, PlacedSplice, RunToLayOut } from './types.ts';
+
+/** What a layout reaches, in the strict order in which layouts are compared. */
+export interface Objective {
+  /** Bodies that reach into a keep-out although nobody pinned them there: none, unless a wire leaves no other place. */
+  readonly barred: number;
+  /** Most bodies over one cross-section, and pairs of bodies that overlap. */
+  readonly over: number;
+  readonly pairs: number;
+  readonly splices: number;
+  /** Smallest clear distance between neighbouring bodies that do not overlap, counted up to the wanted one; mm. */
+  readonly clearMm: number;
+  readonly peakMm: number;
+  /** From the leftmost to the rightmost edge of all bodies and lost stretches; mm. */
+  readonly openedMm: number;
+  readonly insertedMm: number;
+  /** Bodies with less room at a connector than is preferred. */
+  readonly near: number;
+}
+
+/** Levels in their order. */
+export const LEVELS = ['barred', 'over', 'pairs', 'splices', 'clearMm', 'peakMm', 'openedMm', 'insertedMm', 'near'] as const satisfies readonly (keyof Objective)[];
+export type Level = (typeof LEVELS)[number];
+
+/** Differences that count as none: hundredths of a millimetre, and a hundredth of the diameter. */
+const LENGTH_GRACE_MM = 0.01;
+const INSERTED_GRACE_MM = 0.05;
+const PEAK_GRACE = 0.01;
+const TOUCH_MM = 1e-6;
+
+/** The bundle's diameter for the objective: packed up to six wires, estimated above, as the rules of the shop say. */
+export function sectionDiameterMm(wires: readonly BundleWire[], here: readonly { readonly circuitId: string; readonly bodyMm: number }[]): number {
+  const spliced = new Set(here.map((body) => body.circuitId));
+  return bundleDiameterMm([...wires.filter((wire) => !spliced.has(wire.circuitId)).map((wire) => wire.jacketMm), ...here.map((body) => body.bodyMm)]);
+}
+
+/** Whether a body has less room at a connector than is preferred. */
+export function isNear(body: { readonly fromMm: number; readonly toMm: number }, keepOuts: readonly KeepOut[], beyondMm: number): boolean {
+  return keepOuts.some((keep) => keep.kind === 'connector' && body.fromMm < keep.toMm + beyondMm - TOUCH_MM && keep.fromMm - beyondMm + TOUCH_MM < body.toMm);
+}
+
+/** Measures a layout, by the definitions alone. */
+export function measure(run: RunToLayOut, items: readonly PlacedItem[]): Objective {
+  const bodies: PlacedSplice[] = items.flatMap((item) => item.splices).sort((a, b) => a.fromMm - b.fromMm);
+  let over = bodies.length > 0 ? 1 : 0;
+  let pairs = 0;
+  let clearMm = run.betweenBodiesMm;
+  let farthestMm = -Infinity;
+  const wires = run.wires ?? [];
+  let peakMm = sectionDiameterMm(wires, []);
+  bodies.forEach((body, index) => {
+    const here = bodies.slice(0, index).filter((other) => other.toMm > body.fromMm + TOUCH_MM);
+    over = Math.max(over, here.length + 1);
+    pairs += here.length;
+    if (here.length === 0 && index > 0) clearMm = Math.min(clearMm, body.fromMm - farthestMm);
+    farthestMm = Math.max(farthestMm, body.toMm);
+    peakMm = Math.max(peakMm, sectionDiameterMm(wires, [...here, body].map((one) => ({ circuitId: one.circuitId, bodyMm: one.joint.bodyDiameterMm }))));
+  });
+  const opened = [...bodies, ...run.items.map((item) => item.lost), ...(run.alsoOpened ?? [])];
+  return {
+    barred: bodies.filter((body) => !body.pinned && run.keepOuts.some((keep) => body.fromMm < keep.toMm - TOUCH_MM && keep.fromMm + TOUCH_MM < body.toMm)).length,
+    over, pairs, splices: bodies.length, clearMm: Math.max(0, clearMm), peakMm,
+    openedMm: opened.length > 0 ? Math.max(...opened.map((one) => one.toMm)) - Math.min(...opened.map((one) => one.fromMm)) : 0,
+    insertedMm: items.reduce((sum, item) => sum + (item.insertMm ?? 0), 0),
+    near: bodies.filter((body) => isNear(body, run.keepOuts, run.preferFromConnectorMm - run.connectorClearMm)).length,
+  };
+}
+
+/** Grace of a level between two values: less than it is no difference. */
+const graceOf = (level: Level, a: number, b: number): number => (level === 'peakMm' ? PEAK_GRACE * Math.min(a, b) : level === 'insertedMm' ? INSERTED_GRACE_MM : level === 'clearMm' || level === 'openedMm' ? LENGTH_GRACE_MM : 0);
+
+/** The first level on which two layouts differ, or none. */
+export function firstDifference(a: Objective, b: Objective): Level | undefined {
+  return LEVELS.find((level) => Math.abs(a[level] - b[level]) > graceOf(level, a[level], b[level]));
+}
+
+/** Below 0 when the first is the better layout, by the strict order; 0 when they are equally good. */
+export function compareLayouts(a: Objective, b: Objective): number {
+  const level = firstDifference(a, b);
+  if (!level) return 0;
+  return level === 'clearMm' ? b[level] - a[level] : a[level] - b[level];
+}

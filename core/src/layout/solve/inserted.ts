@@ -1,0 +1,146 @@
+import { easeMm } from '../../sizing/index.ts';
+import { extended, lessOf, segmentAt, startOf, valueAt, type CostFunction, type Segment } from './cost.ts';
+import { TOUCH_MM, type Following, type Piece, type Placed } from './problem.ts';
+
+/** What a body too near to a connector counts beside inserted wire: too little to outweigh a length that anybody could cut. */
+const NEAR_MM = 1e-4;
+const EASE_SHARE = 0.01;
+const EASE_LEAST_MM = 3;
+const TRIES = 16;
+
+interface Source {
+  readonly piece: Piece;
+  readonly before?: CostFunction<Source> | undefined;
+  readonly gapMm: number;
+}
+
+/** Wire inserted in all, mm: distances between faces, with ease and what each wire gets on top. */
+export function insertedMm(placed: readonly Placed[], wires: number): number {
+  const between = Array<number>(wires).fill(0);
+  let added = 0;
+  const used = new Set<number>();
+  for (const { piece, atMm } of placed) {
+    for (const end of piece.ends) {
+      between[end.wire] = (between[end.wire] ?? 0) + end.sign * (atMm + end.offsetMm);
+      added += end.addMm ?? 0;
+      used.add(end.wire);
+    }
+  }
+  return [...used].reduce((sum, wire) => sum + (between[wire] ?? 0) + easeMm(between[wire] ?? 0), added);
+}
+
+/** Which wires are so long that ease grows with them. */
+function longWires(placed: readonly Placed[], wires: number): boolean[] {
+  const between = Array<number>(wires).fill(0);
+  for (const { piece, atMm } of placed) for (const end of piece.ends) between[end.wire] = (between[end.wire] ?? 0) + end.sign * (atMm + end.offsetMm);
+  return between.map((mm) => EASE_SHARE * mm > EASE_LEAST_MM);
+}
+
+const nearCount = (placed: readonly Placed[]): number => 
+  placed.reduce((sum, { piece, atMm }) => sum + Math.min(piece.bodies.length, ...piece.rooms.filter((room) => room.fromMm <= atMm + TOUCH_MM && atMm <= room.toMm + TOUCH_MM).map((room) => room.near)), 0);
+
+/** Inserted wire with bodies near connectors as the last and least of it. */
+const costOf = (placed: readonly Placed[], wires: number): number => insertedMm(placed, wires) + NEAR_MM * nearCount(placed);
+
+export interface Inserted {
+  readonly placed: readonly Placed[];
+  readonly costMm: number;
+  /** No layout of this kind has less. */
+  readonly boundMm: number;
+  readonly complete: boolean;
+}
+
+interface InsertedLimits {
+  readonly gapMm: number;
+  readonly fromMm: number;
+  readonly toMm: number;
+  readonly bodiesAtMost: number;
+  readonly diameterAtMost: number;
+  /** Keys kept in one layer. */
+  readonly beam: number;
+}
+
+function solveOnce(following: Following, limits: InsertedLimits, long: readonly number[]): { readonly placed: Placed[]; readonly bound: number; readonly complete: boolean } | undefined {
+  const { problem } = following;
+  const share = (wire: number): number => 1 + (long[wire] ?? 0) * EASE_SHARE;
+  const thin = new Map<Piece, boolean>();
+  const fits = (piece: Piece): boolean => {
+    const known = thin.get(piece) ?? piece.bodies.every((body) => problem.diameterMm([body.spec]) <= limits.diameterAtMost + TOUCH_MM);
+    thin.set(piece, known);
+    return known;
+  };
+  let layer = new Map<string, CostFunction<Source>>([[following.start(), []]]);
+  let last: CostFunction<Source> = [];
+  let complete = true;
+  let isFirst = true;
+  while (layer.size > 0) {
+    const next = new Map<string, CostFunction<Source>>();
+    const latest = new Map<string, number>();
+    for (const [key, before] of layer) {
+      for (const { piece, key: then } of following.next(key)) {
+        if (!fits(piece) || following.countAtLeast(then) > limits.bodiesAtMost) continue;
+        const latestStart = latest.get(then) ?? following.latestStart(then);
+        latest.set(then, latestStart);
+        const slope = piece.ends.reduce((sum, end) => sum + end.sign * share(end.wire), 0);
+        const fixed = piece.ends.reduce((sum, end) => sum + end.sign * share(end.wire) * end.offsetMm + (end.addMm === undefined ? 0 : end.addMm + (1 - (long[end.wire] ?? 0)) * EASE_LEAST_MM), 0);
+        const source = { piece, before: isFirst ? undefined : before, gapMm: limits.gapMm };
+        for (const room of piece.rooms) {
+          const made = extended(source.before, {
+            fromMm: Math.max(room.fromMm, limits.fromMm), toMm: Math.min(room.toMm, limits.toMm - piece.lengthMm), lengthMm: piece.lengthMm, gapMm: isFirst ? 0 : limits.gapMm,
+            base: fixed + NEAR_MM * room.near, slope, source,
+          });
+          if (startOf(made) + limits.gapMm > latestStart + 1e-6 && latestStart !== Infinity) continue;
+          if (latestStart === Infinity) last = lessOf(last, made);
+          else next.set(then, lessOf(next.get(then) ?? [], made));
+        }
+      }
+    }
+    if (next.size > limits.beam) {
+      complete = false;
+      const best = [...next].sort(([, a], [, b]) => startOf(a) - startOf(b)).slice(0, limits.beam);
+      layer = new Map(best);
+    } else layer = next;
+    isFirst = false;
+  }
+  const bound = valueAt(last, limits.toMm);
+  if (!Number.isFinite(bound)) return undefined;
+  const placed: Placed[] = [];
+  let fn: CostFunction<Source> | undefined = last;
+  let mm = limits.toMm;
+  while (fn) {
+    const segment: Segment<Source> | undefined = segmentAt(fn, mm);
+    if (!segment) break;
+    const { piece, before, gapMm }: Source = segment.source;
+    const atMm = segment.fixedMm ?? mm - piece.lengthMm;
+    placed.push({ piece, atMm });
+    fn = before;
+    mm = atMm - gapMm;
+  }
+  return { placed: placed.reverse(), bound, complete };
+}
+
+/**
+ * The places with the least inserted wire inside a stretch, bodies a gap apart, and among those the fewest near connectors: by the least
+ * cost of every set of pieces as a function of where it ends. Exact where nothing was cut: ease above 300 mm makes long wires cost a
+ * hundredth more, which is settled by trying which wires are long; the bound holds whatever they are.
+ */
+export function leastInserted(following: Following, limits: InsertedLimits): Inserted | undefined {
+  const { wires } = following.problem;
+  // How often each wire was long in the answers so far: the mixture is what the bound is best at.
+  const times = Array<number>(wires).fill(0);
+  let long: readonly number[] = times;
+  let best: Inserted | undefined;
+  for (let turn = 0; turn < TRIES; turn += 1) {
+    const found = solveOnce(following, limits, long);
+    if (!found) return best;
+    const costMm = costOf(found.placed, wires);
+    const boundMm = Math.max(best?.boundMm ?? -Infinity, found.bound);
+    best = !best || costMm < best.costMm ? { placed: found.placed, costMm, boundMm, complete: found.complete } : { ...best, boundMm };
+    if (best.costMm <= boundMm + 1e-6) break;
+    const now = longWires(found.placed, wires);
+    if (turn === 0 && now.every((is) => !is)) break;
+    now.forEach((is, wire) => { times[wire] = (times[wire] ?? 0) + Number(is); });
+    long = turn === 0 ? now.map(Number) : times.map((count) => count / (turn + 1));
+  }
+  return best;
+}

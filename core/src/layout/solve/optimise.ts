@@ -1,0 +1,269 @@
+import { compareLayouts, LEVELS, measure, type Level, type Objective } from '../objective.ts';
+import { asItem } from '../place.ts';
+import { stagger } from '../stagger.ts';
+import type { LayoutItem, PlacedItem, RunToLayOut, SpliceSide } from '../types.ts';
+import { bounds } from './bounds.ts';
+import { buildProblem, together, type Built } from './build.ts';
+import { leastInserted } from './inserted.ts';
+import { bodiesOf, inThisOrder, Steps, TOUCH_MM, type Following, type Piece, type Placed, type Problem } from './problem.ts';
+import { shortestSpan } from './span.ts';
+import { sweep, type SweepLimits, type SweepResult } from './sweep.ts';
+
+/** A run laid out, with what it reaches and how far that is proven. */
+export interface LaidOut {
+  readonly items: readonly PlacedItem[];
+  readonly objective: Objective;
+  /** The best that any layout can reach on a level when the ones before it stay as they are; equal to what is reached where it is proven. */
+  readonly bound: Objective;
+  /** The first level that is not proven; none when the layout is optimal. */
+  readonly open?: Level | undefined;
+}
+
+export interface Effort {
+  /** Labels kept in one layer of a search. The search is a proof as long as it needs no more. */
+  readonly beam: number;
+  /** Asked now and then; false ends the search with the best so far. */
+  readonly goesOn?: (() => boolean) | undefined;
+  /** Hears of every better layout. */
+  readonly onBetter?: ((layout: LaidOut) => void) | undefined;
+}
+
+/** Enough for eight circuits to be proven; a few hundredths of a second. */
+export const QUICK: Effort = { beam: 1500 };
+/** What the lay-out board takes its time for. */
+export const THOROUGH: Effort = { beam: 20_000 };
+
+const GAP_STEP_MM = 0.005;
+const FINE_HALVINGS = 20;
+
+/** What a search has found so far. */
+interface Found {
+  readonly problem: Problem;
+  readonly steps: Steps;
+  readonly swept: SweepResult;
+  readonly gapMm: number;
+  readonly over: number;
+  readonly peakMm: number;
+}
+
+function itemsOf(run: RunToLayOut, placed: readonly Placed[]): PlacedItem[] {
+  const centres = new Map<string, number>();
+  for (const { piece, atMm } of placed) for (const body of piece.bodies) centres.set(body.id, atMm + body.offsetMm + body.lengthMm / 2);
+  const pinned = (item: LayoutItem, side: SpliceSide): boolean => run.pins.some((pin) => pin.findingId === item.findingId && pin.side === side);
+  return run.items.map((item) => {
+    const isTwo = item.twoJoints !== undefined && centres.has(`${item.findingId}:left`) && !centres.has(`${item.findingId}:only`);
+    const made = isTwo ? { ...item, joints: item.twoJoints ?? item.joints } : item;
+    return asItem(made, new Map((['only', 'left', 'right'] as const).flatMap((side): [SpliceSide, { centreMm: number; pinned: boolean }][] => {
+      const centreMm = centres.get(`${item.findingId}:${side}`);
+      return centreMm === undefined ? [] : [[side, { centreMm, pinned: pinned(item, side) }]];
+    })));
+  });
+}
+
+/** Search of one run, level by level. */
+class Search {
+  best: LaidOut;
+  private proven = true;
+  private stopped = false;
+  /** No layout needs more over one place than all that are pinned there and one of every item. */
+  private readonly mostOver: number;
+
+  constructor(private readonly run: RunToLayOut, private readonly effort: Effort) {
+    const items = stagger(run);
+    const objective = measure(run, items);
+    this.best = { items, objective, bound: bounds(run, objective), open: 'over' };
+    this.mostOver = objective.barred > 0 ? run.items.length : objective.over;
+  }
+
+  private offer(items: readonly PlacedItem[]): void {
+    const objective = measure(this.run, items);
+    if (compareLayouts(objective, this.best.objective) > 0) return;
+    this.best = { items, objective, bound: bounds(this.run, objective), open: this.best.open };
+    this.effort.onBetter?.(this.best);
+  }
+
+  private goesOn(): boolean {
+    if (!this.stopped && this.effort.goesOn && !this.effort.goesOn()) this.stopped = true;
+    if (this.stopped) this.proven = false;
+    return !this.stopped;
+  }
+
+  private swept(built: Built, limits: Omit<SweepLimits, 'beam'>): { readonly steps: Steps; readonly result: SweepResult } {
+    const steps = new Steps(built.problem);
+    return { steps, result: sweep(steps, { ...limits, beam: this.effort.beam }) };
+  }
+
+  /** Levels 1 and 2: how many bodies over one cross-section, overlapping pairs, splices. */
+  private crowding(built: Built): Found | undefined {
+    const least = this.best.bound.over;
+    for (let over = Math.max(1, least); over <= this.mostOver; over += 1) {
+      if (!this.goesOn()) return undefined;
+      const { steps, result } = this.swept(built, { over, gapMm: 0 });
+      if (!result.complete) this.proven = false;
+      if (result.placed) return { problem: built.problem, steps, swept: result, gapMm: 0, over, peakMm: Infinity };
+    }
+    this.proven = false;
+    return undefined;
+  }
+
+  /** Level 3: the largest gap at which the same crowding can be kept. */
+  private widest(found: Found): Found {
+    const wanted = this.run.betweenBodiesMm;
+    const tryGap = (gapMm: number): Found | undefined => {
+      const built = buildProblem(this.run, gapMm);
+      const { steps, result } = this.swept(built, { over: found.over, gapMm, pairsAtMost: found.swept.pairs, bodiesAtMost: found.swept.bodies });
+      if (!result.placed && !result.complete) this.proven = false;
+      return result.placed ? { ...found, problem: built.problem, steps, swept: result, gapMm } : undefined;
+    };
+    const full = tryGap(wanted);
+    if (full) return full;
+    let [low, high] = [0, wanted];
+    let best = found;
+    while (high - low > GAP_STEP_MM && this.goesOn()) {
+      const middle = (low + high) / 2;
+      const there = tryGap(middle);
+      if (there) [best, low] = [there, middle];
+      else high = middle;
+    }
+    return this.widestInOrder(best, high);
+  }
+
+  /** The gap of an order to the last thousandth: what the search of all orders leaves open is less than anybody measures. */
+  private widestInOrder(found: Found, belowMm: number): Found {
+    const order = (found.swept.placed ?? []).map((one) => one.piece);
+    let [low, high] = [found.gapMm, belowMm];
+    let best = found;
+    for (let turn = 0; turn < FINE_HALVINGS; turn += 1) {
+      const gapMm = (low + high) / 2;
+      const { problem } = buildProblem(this.run, gapMm);
+      const steps = new Steps(problem);
+      const swept = sweep(inThisOrder(steps, order), { over: found.over, gapMm, pairsAtMost: found.swept.pairs, bodiesAtMost: found.swept.bodies, beam: this.effort.beam });
+      if (swept.placed) [best, low] = [{ ...found, problem, steps, swept: { ...swept, complete: found.swept.complete }, gapMm }, gapMm];
+      else high = gapMm;
+    }
+    return best;
+  }
+
+  /** Level 4: the thinnest that the bundle's thickest place can be, and within a hundredth of it. */
+  private thinnest(found: Found): Found {
+    const { problem, steps } = found;
+    const bodies = problem.units.flatMap((unit) => unit.modes.flatMap((mode) => mode.flatMap((piece) => piece.bodies.map((body) => body.spec))));
+    const least = Math.max(...problem.units.map((unit) => Math.min(...unit.modes.map((mode) => Math.max(...mode.flatMap((piece) => piece.bodies.map((body) => problem.diameterMm([body.spec]))))))));
+    const reached = this.peakOf(found);
+    if (reached <= least * 1.01) return { ...found, peakMm: least * 1.01 };
+    const singles = bodies.map((spec) => problem.diameterMm([spec]));
+    const pairs = found.over > 1 ? bodies.flatMap((a, i) => bodies.slice(i + 1).map((b) => problem.diameterMm([a, b]))) : [];
+    const candidates = [...new Set([...singles, ...pairs])].filter((mm) => mm >= least && mm < reached).sort((a, b) => a - b);
+    if (found.over > 2) this.proven = false;
+    let [low, high] = [0, candidates.length];
+    let best: Found = { ...found, peakMm: reached * 1.01 };
+    while (low < high && this.goesOn()) {
+      const middle = (low + high) >> 1;
+      const mm = candidates[middle] ?? reached;
+      const result = sweep(steps, { over: found.over, gapMm: found.gapMm, pairsAtMost: found.swept.pairs, bodiesAtMost: found.swept.bodies, diameterAtMost: mm, beam: this.effort.beam });
+      if (result.placed) {
+        best = { ...found, swept: result, peakMm: mm * 1.01 };
+        high = middle;
+      } else {
+        if (!result.complete) this.proven = false;
+        low = middle + 1;
+      }
+    }
+    return best;
+  }
+
+  private peakOf({ problem, swept }: Found): number {
+    const bodies = (swept.placed ?? []).flatMap(({ piece, atMm }) => piece.bodies.map((body) => ({ spec: body.spec, fromMm: atMm + body.offsetMm, toMm: atMm + body.offsetMm + body.lengthMm })));
+    return Math.max(0, ...bodies.map((body) => problem.diameterMm(bodies.filter((other) => other.fromMm <= body.fromMm + TOUCH_MM && other.toMm > body.fromMm + TOUCH_MM).map((other) => other.spec))));
+  }
+
+  /** Levels 5 to 7 for pieces one after the other. */
+  private tightest(following: Following, found: Found): { readonly placed: readonly Placed[]; readonly proven: boolean } | undefined {
+    const limits = { gapMm: found.gapMm, bodiesAtMost: found.swept.bodies, diameterAtMost: found.over > 1 ? Infinity : found.peakMm, beam: this.effort.beam };
+    const span = shortestSpan(following, limits);
+    if (!span?.placed) return undefined;
+    let best: { readonly placed: readonly Placed[]; readonly costMm: number; readonly proven: boolean } | undefined;
+    for (const fromMm of span.startsMm) {
+      if (best && !this.goesOn()) break;
+      const made = leastInserted(following, { ...limits, fromMm: fromMm - TOUCH_MM, toMm: fromMm + span.lengthMm + TOUCH_MM });
+      if (made && (!best || made.costMm < best.costMm - TOUCH_MM)) best = { placed: made.placed, costMm: made.costMm, proven: made.complete && made.costMm <= made.boundMm + 0.05 };
+    }
+    return best ? { placed: best.placed, proven: best.proven && span.complete } : { placed: span.placed, proven: false };
+  }
+
+  solve(): LaidOut {
+    const built = buildProblem(this.run, 0);
+    if (built.problem.units.length === 0) return { ...this.best, bound: this.best.objective, open: undefined };
+    const crowded = this.crowding(built);
+    if (!crowded?.swept.placed) return this.best;
+    this.offer(itemsOf(this.run, crowded.swept.placed));
+    const provenCrowding = this.proven;
+    const wide = this.widest(crowded);
+    if (wide.swept.placed) this.offer(itemsOf(this.run, wide.swept.placed));
+    const provenGap = this.proven;
+    const thin = this.thinnest(wide);
+    if (thin.swept.placed) this.offer(itemsOf(this.run, thin.swept.placed));
+    const provenPeak = this.proven;
+    const placed = thin.swept.placed ?? [];
+    const hasPairs = built.parted.length > 0 || this.run.items.some((item) => item.pairFindingId !== undefined && item.joints.length > 1);
+    let isBest = false;
+    if (thin.over === 1) {
+      if (this.goesOn()) {
+        const inOrder = this.tightest(inThisOrder(thin.steps, placed.map((one) => one.piece)), thin);
+        if (inOrder) this.offer(itemsOf(this.run, inOrder.placed));
+      }
+      if (this.goesOn() && thin.swept.complete) {
+        const tight = this.tightest(thin.steps, thin);
+        if (tight) {
+          this.offer(itemsOf(this.run, tight.placed));
+          isBest = tight.proven;
+        }
+      }
+    } else if (this.goesOn()) {
+      const clusters = clustersOf(placed);
+      const problem: Problem = { ...thin.problem, units: clusters.map((piece) => ({ modes: [[piece]] })) };
+      const steps = new Steps(problem);
+      const found = { ...thin, problem, steps };
+      const tight = this.tightest(clusters.length <= 16 ? steps : inThisOrder(steps, clusters), found);
+      if (tight) this.offer(itemsOf(this.run, tight.placed));
+    }
+    const open: Level | undefined = !provenCrowding ? 'over' : !provenGap ? 'clearMm' : !provenPeak ? 'peakMm' : !isBest ? 'openedMm' : hasPairs && thin.gapMm < 0 ? 'openedMm' : undefined;
+    return settle(this.best, open);
+  }
+}
+
+/** Overlapping pieces, from left to right, as clusters that move as one. */
+function clustersOf(placed: readonly Placed[]): Piece[] {
+  const clusters: { parts: { piece: Piece; offsetMm: number }[]; endMm: number }[] = [];
+  for (const { piece, atMm } of [...placed].sort((a, b) => a.atMm - b.atMm)) {
+    const last = clusters.at(-1);
+    if (last && atMm < last.endMm - TOUCH_MM) {
+      last.parts.push({ piece, offsetMm: atMm });
+      last.endMm = Math.max(last.endMm, atMm + piece.lengthMm);
+    } else clusters.push({ parts: [{ piece, offsetMm: atMm }], endMm: atMm + piece.lengthMm });
+  }
+  return clusters.map(({ parts }) => (parts.length === 1 && parts[0] ? parts[0].piece : together(parts.map((part) => part.piece.key).join(' '), parts, 0)));
+}
+
+/** Up to the first open level all that is reached is the bound; a bound that is met proves its level, too. */
+function settle(best: LaidOut, open: Level | undefined): LaidOut {
+  const bound = { ...best.bound };
+  for (const level of LEVELS) {
+    const met = level === 'clearMm' ? best.objective.clearMm >= bound.clearMm - 0.01 : best.objective[level] <= bound[level] * (level === 'peakMm' ? 1.01 : 1) + 0.01;
+    if (level === open && !met) return { ...best, bound, open };
+    if (open !== undefined && LEVELS.indexOf(level) >= LEVELS.indexOf(open) && !met) return { ...best, bound, open: level };
+    bound[level] = best.objective[level];
+  }
+  return { ...best, bound, open: undefined };
+}
+
+/**
+ * Lays out a run by the shop's objective in its strict order: fewest bodies over one cross-section and fewest overlapping pairs, fewest
+ * splices, widest clear distance, thinnest bundle, shortest opened stretch, least inserted wire, most room at connectors. Pinned splices
+ * stay, keep-outs are never broken. Up to about eight circuits the answer is proven; beyond that, it comes with bounds.
+ */
+export function optimise(run: RunToLayOut, effort: Effort = QUICK): LaidOut {
+  return new Search(run, effort).solve();
+}
+
+export const bodiesAtLeast = (built: Built): number => built.problem.units.reduce((sum, unit) => sum + Math.min(...unit.modes.map(bodiesOf)), 0);

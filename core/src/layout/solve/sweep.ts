@@ -1,0 +1,165 @@
+import { firstFrom, TOUCH_MM, type Body, type Following, type Placed, type Piece, type Problem } from './problem.ts';
+
+/** What a sweep keeps to. */
+export interface SweepLimits {
+  /** Most bodies over one cross-section. */
+  readonly over: number;
+  /** Clear distance between bodies that do not overlap, mm. */
+  readonly gapMm: number;
+  readonly pairsAtMost?: number | undefined;
+  readonly bodiesAtMost?: number | undefined;
+  /** Thickest that the bundle may become, mm. */
+  readonly diameterAtMost?: number | undefined;
+  /** Labels kept in one layer; more are cut, and the sweep is then no proof. */
+  readonly beam: number;
+}
+
+/** A body that reaches beyond the last start. */
+interface Reaching {
+  readonly endMm: number;
+  readonly body: Body;
+  readonly unit: number;
+}
+
+interface Label {
+  readonly key: string;
+  readonly pairs: number;
+  /** Ends that matter still, farthest first. */
+  readonly reaching: readonly Reaching[];
+  readonly startMm: number;
+  readonly from?: Label | undefined;
+  readonly placed?: Placed | undefined;
+}
+
+export interface SweepResult {
+  /** From left to right; none when nothing was found. */
+  readonly placed?: readonly Placed[] | undefined;
+  readonly pairs: number;
+  readonly bodies: number;
+  /** Whether nothing was cut: then what was not found is not there. */
+  readonly complete: boolean;
+  readonly labels: number;
+}
+
+const endsOf = (piece: Piece, atMm: number, unit: number): Reaching[] => piece.bodies.map((body) => ({ endMm: atMm + body.offsetMm + body.lengthMm, body, unit }));
+
+/** Whether what follows one label can follow the other as well or better. */
+function dominates(a: Label, b: Label): boolean {
+  if (a.pairs > b.pairs || a.startMm > b.startMm + TOUCH_MM) return false;
+  return a.reaching.every((end, index) => {
+    const other = b.reaching[index];
+    return other !== undefined && end.endMm <= other.endMm + TOUCH_MM;
+  });
+}
+
+/** With limits to the diameter, which bodies overlap matters, and with own bodies, whose they are. */
+const sameBodies = (a: Label, b: Label): boolean => a.reaching.every((end) => b.reaching.some((other) => other.body === end.body));
+
+function put(layer: Map<string, Label[]>, label: Label, strict: boolean): boolean {
+  const there = layer.get(label.key);
+  if (!there) {
+    layer.set(label.key, [label]);
+    return true;
+  }
+  const beats = (one: Label, other: Label): boolean => dominates(one, other) && (!strict || one.reaching.length <= 1 || sameBodies(one, other));
+  if (there.some((other) => beats(other, label))) return false;
+  const kept = there.filter((other) => !beats(label, other));
+  kept.push(label);
+  layer.set(label.key, kept);
+  return true;
+}
+
+/** The places at which a piece can come next: as far left as it goes with one more overlap each. */
+function places(label: Label, piece: Piece, limits: SweepLimits, unit: number): number[] {
+  const [farthest] = label.reaching;
+  const clearFrom = farthest ? farthest.endMm + limits.gapMm : -Infinity;
+  const out: number[] = [];
+  for (let overlaps = 0; overlaps < Math.min(limits.over, label.reaching.length + 1); overlaps += 1) {
+    const from = overlaps === 0 ? clearFrom : Math.max(label.startMm, label.reaching[overlaps]?.endMm ?? label.startMm);
+    const at = firstFrom(piece.rooms, from);
+    if (at === undefined) continue;
+    const over = label.reaching.filter((one) => one.endMm > at + TOUCH_MM);
+    if (over.some((one) => one.unit === unit) || (over.length === 0 && at < clearFrom - TOUCH_MM)) continue;
+    if (!out.some((other) => Math.abs(other - at) < TOUCH_MM)) out.push(at);
+  }
+  return out;
+}
+
+/** What lies over one cross-section with a piece that begins there; the most, when its own bodies come one after the other. */
+function crowd(over: readonly Reaching[], piece: Piece, atMm: number): Reaching[][] {
+  return piece.bodies.map((body) => {
+    const start = atMm + body.offsetMm;
+    const own = piece.bodies.filter((other) => other !== body && atMm + other.offsetMm <= start + TOUCH_MM && atMm + other.offsetMm + other.lengthMm > start + TOUCH_MM);
+    return [...over.filter((one) => one.endMm > start + TOUCH_MM), ...[...own, body].map((one) => ({ endMm: atMm + one.offsetMm + one.lengthMm, body: one, unit: -1 }))];
+  });
+}
+
+function follow(label: Label, piece: Piece, key: string, unit: number, atMm: number, limits: SweepLimits, problem: Problem): Label | undefined {
+  const over = label.reaching.filter((one) => one.endMm > atMm + TOUCH_MM);
+  const crowds = crowd(over, piece, atMm);
+  const pairs = label.pairs + piece.pairs + crowds.reduce((sum, here) => sum + here.filter((one) => one.unit !== -1).length, 0);
+  if (pairs > (limits.pairsAtMost ?? Infinity)) return undefined;
+  for (const here of crowds) {
+    if (here.length > limits.over) return undefined;
+    if (limits.diameterAtMost !== undefined && problem.diameterMm(here.map((one) => one.body.spec)) > limits.diameterAtMost + TOUCH_MM) return undefined;
+  }
+  const reaching = [...over, ...endsOf(piece, atMm, unit)].sort((a, b) => b.endMm - a.endMm).slice(0, Math.max(limits.over, piece.bodies.length));
+  return { key, pairs, reaching, startMm: atMm, from: label, placed: { piece, atMm } };
+}
+
+/** The best labels of a layer: fewest pairs, then the shortest reach. */
+function cut(layer: Map<string, Label[]>, beam: number): { readonly labels: Label[]; readonly cut: boolean } {
+  const labels = [...layer.values()].flat();
+  if (labels.length <= beam) return { labels, cut: false };
+  labels.sort((a, b) => a.pairs - b.pairs || (a.reaching[0]?.endMm ?? 0) - (b.reaching[0]?.endMm ?? 0));
+  return { labels: labels.slice(0, beam), cut: true };
+}
+
+function traced(label: Label): Placed[] {
+  const out: Placed[] = [];
+  for (let at: Label | undefined = label; at; at = at.from) if (at.placed) out.push(at.placed);
+  return out.reverse();
+}
+
+/**
+ * Places all pieces from left to right, each as far left as the ones before it let it, in every order that is worth it (a label is
+ * dropped when another one with the same pieces reaches no farther with no more overlaps). Fewest overlapping pairs first, then
+ * fewest bodies. Exact unless the beam cuts: any layout can be pushed to the left into one of this kind without new overlaps.
+ */
+export function sweep(steps: Following, limits: SweepLimits): SweepResult {
+  const { problem } = steps;
+  let labels: Label[] = [{ key: steps.start(), pairs: 0, reaching: [], startMm: -Infinity }];
+  let best: Label | undefined;
+  let bestBodies = Infinity;
+  let complete = true;
+  let made = 0;
+  const strict = limits.over > 1;
+  while (labels.length > 0) {
+    const layer = new Map<string, Label[]>();
+    const facts = new Map<string, { readonly latest: number; readonly bodies: number }>();
+    const factsOf = (key: string) => {
+      const known = facts.get(key) ?? { latest: steps.latestStart(key), bodies: steps.countAtLeast(key) };
+      facts.set(key, known);
+      return known;
+    };
+    for (const label of labels) {
+      for (const step of steps.next(label.key)) {
+        const fact = factsOf(step.key);
+        if (fact.bodies > (limits.bodiesAtMost ?? Infinity)) continue;
+        for (const atMm of places(label, step.piece, limits, step.unit)) {
+          const next = follow(label, step.piece, step.key, step.unit, atMm, limits, problem);
+          if (!next || (best && (next.pairs > best.pairs || (next.pairs === best.pairs && fact.bodies >= bestBodies)))) continue;
+          const earliest = limits.over === 1 ? (next.reaching[0]?.endMm ?? -Infinity) + limits.gapMm : next.startMm;
+          if (fact.latest < earliest - TOUCH_MM) continue;
+          made += 1;
+          if (fact.latest < Infinity) put(layer, next, strict);
+          else if (!best || next.pairs < best.pairs || (next.pairs === best.pairs && fact.bodies < bestBodies)) [best, bestBodies] = [next, fact.bodies];
+        }
+      }
+    }
+    const kept = cut(layer, limits.beam);
+    if (kept.cut) complete = false;
+    labels = kept.labels;
+  }
+  return best ? { placed: traced(best), pairs: best.pairs, bodies: bestBodies, complete, labels: made } : { pairs: Infinity, bodies: Infinity, complete, labels: made };
+}
