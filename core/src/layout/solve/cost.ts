@@ -37,6 +37,9 @@ export const valueAt = <T>(fn: CostFunction<T>, mm: number): number => {
   return segment ? at(segment, Math.max(mm, segment.fromMm)) : Infinity;
 };
 
+/** The least cost there is, wherever all of it ends. */
+export const leastOf = <T>(fn: CostFunction<T>): number => fn.at(-1)?.value ?? Infinity;
+
 export interface Extension<T> {
   /** Left edges that the piece may take. */
   readonly fromMm: number;

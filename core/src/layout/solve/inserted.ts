@@ -1,6 +1,6 @@
 import { easeMm } from '../../sizing/index.ts';
-import { extended, lessOf, segmentAt, startOf, valueAt, type CostFunction, type Segment } from './cost.ts';
-import { TOUCH_MM, type Following, type Piece, type Placed } from './problem.ts';
+import { extended, leastOf, lessOf, segmentAt, startOf, valueAt, type CostFunction, type Segment } from './cost.ts';
+import { bestAlone, keyAfter, TOUCH_MM, type Following, type Piece, type Placed, type Rest } from './problem.ts';
 
 /** What a body too near to a connector counts beside inserted wire: too little to outweigh a length that anybody could cut. */
 const NEAR_MM = 1e-4;
@@ -60,6 +60,15 @@ interface InsertedLimits {
   readonly beam: number;
 }
 
+/** Half of the keys by what they cost more than they must, half by how much room they leave. */
+function kept(layer: ReadonlyMap<string, CostFunction<Source>>, beam: number, regretOf: (key: string, cost: number) => number, latestEndOf: (key: string) => number): Map<string, CostFunction<Source>> {
+  const judged = [...layer].map(([key, fn]) => ({ key, fn, regret: regretOf(key, leastOf(fn)), spare: latestEndOf(key) - startOf(fn) }));
+  const half = Math.ceil(beam / 2);
+  const best = [...judged].sort((a, b) => a.regret - b.regret).slice(0, half);
+  const roomy = [...judged].sort((a, b) => b.spare - a.spare).slice(0, half);
+  return new Map([...best, ...roomy].map(({ key, fn }) => [key, fn]));
+}
+
 function solveOnce(following: Following, limits: InsertedLimits, long: readonly number[]): { readonly placed: Placed[]; readonly bound: number; readonly complete: boolean } | undefined {
   const { problem } = following;
   const share = (wire: number): number => 1 + (long[wire] ?? 0) * EASE_SHARE;
@@ -73,14 +82,18 @@ function solveOnce(following: Following, limits: InsertedLimits, long: readonly 
   let last: CostFunction<Source> = [];
   let complete = true;
   let isFirst = true;
+  const ideals = new Map<string, number>();
   while (layer.size > 0) {
     const next = new Map<string, CostFunction<Source>>();
-    const latest = new Map<string, number>();
+    const rests = new Map<string, Rest>();
     for (const [key, before] of layer) {
-      for (const { piece, key: then } of following.next(key)) {
-        if (!fits(piece) || following.countAtLeast(then) > limits.bodiesAtMost) continue;
-        const latestStart = latest.get(then) ?? following.latestStart(then);
-        latest.set(then, latestStart);
+      for (const step of following.next(key)) {
+        const { piece } = step;
+        const then = keyAfter(key, step);
+        const rest = rests.get(then) ?? following.rest(then, limits.gapMm);
+        rests.set(then, rest);
+        const { latestStartMm, latestEndMm, bodies } = rest;
+        if (!fits(piece) || bodies > limits.bodiesAtMost) continue;
         const slope = piece.ends.reduce((sum, end) => sum + end.sign * share(end.wire), 0);
         const fixed = piece.ends.reduce((sum, end) => sum + end.sign * share(end.wire) * end.offsetMm + (end.addMm === undefined ? 0 : end.addMm + (1 - (long[end.wire] ?? 0)) * EASE_LEAST_MM), 0);
         const source = { piece, before: isFirst ? undefined : before, gapMm: limits.gapMm };
@@ -89,17 +102,16 @@ function solveOnce(following: Following, limits: InsertedLimits, long: readonly 
             fromMm: Math.max(room.fromMm, limits.fromMm), toMm: Math.min(room.toMm, limits.toMm - piece.lengthMm), lengthMm: piece.lengthMm, gapMm: isFirst ? 0 : limits.gapMm,
             base: fixed + NEAR_MM * room.near, slope, source,
           });
-          if (startOf(made) + limits.gapMm > latestStart + 1e-6 && latestStart !== Infinity) continue;
-          if (latestStart === Infinity) last = lessOf(last, made);
+          if (latestStartMm !== Infinity && (startOf(made) + limits.gapMm > latestStartMm + 1e-6 || startOf(made) > latestEndMm + 1e-6)) continue;
+          // What the pieces cost more than each alone: sets of other pieces are compared by it.
+          if (!ideals.has(then)) ideals.set(then, (ideals.get(key) ?? 0) + fixed + slope * bestAlone(piece));
+          if (latestStartMm === Infinity) last = lessOf(last, made);
           else next.set(then, lessOf(next.get(then) ?? [], made));
         }
       }
     }
-    if (next.size > limits.beam) {
-      complete = false;
-      const best = [...next].sort(([, a], [, b]) => startOf(a) - startOf(b)).slice(0, limits.beam);
-      layer = new Map(best);
-    } else layer = next;
+    if (next.size > limits.beam) complete = false;
+    layer = next.size > limits.beam ? kept(next, limits.beam, (key, cost) => cost - (ideals.get(key) ?? 0), (key) => rests.get(key)?.latestEndMm ?? Infinity) : next;
     isFirst = false;
   }
   const bound = valueAt(last, limits.toMm);

@@ -2,10 +2,10 @@ import { compareLayouts, LEVELS, measure, type Level, type Objective } from '../
 import { asItem } from '../place.ts';
 import { stagger } from '../stagger.ts';
 import type { LayoutItem, PlacedItem, RunToLayOut, SpliceSide } from '../types.ts';
-import { bounds } from './bounds.ts';
+import { insertedBound, openedBound, runBounds, type RunBounds } from './bounds.ts';
 import { buildProblem, together, type Built } from './build.ts';
 import { leastInserted } from './inserted.ts';
-import { bodiesOf, inThisOrder, Steps, TOUCH_MM, type Following, type Piece, type Placed, type Problem } from './problem.ts';
+import { inThisOrder, nearTheLoss, Steps, TOUCH_MM, type Following, type Piece, type Placed, type Problem } from './problem.ts';
 import { shortestSpan } from './span.ts';
 import { sweep, type SweepLimits, type SweepResult } from './sweep.ts';
 
@@ -28,12 +28,17 @@ export interface Effort {
   readonly onBetter?: ((layout: LaidOut) => void) | undefined;
 }
 
-/** Enough for eight circuits to be proven; a few hundredths of a second. */
+/** Enough for eight circuits to be proven, and for sixty splices a good answer within two seconds. */
 export const QUICK: Effort = { beam: 1500 };
 /** What the lay-out board takes its time for. */
 export const THOROUGH: Effort = { beam: 20_000 };
 
+/** The beam of an effort holds for so many pieces; for more it is narrowed by the cube, down to the least. */
+const PIECES_AT_FULL_BEAM = 16;
+const LEAST_BEAM = 48;
 const GAP_STEP_MM = 0.005;
+/** Where the search is no proof anyway. */
+const ROUGH_GAP_STEP_MM = 1;
 const FINE_HALVINGS = 20;
 
 /** What a search has found so far. */
@@ -68,17 +73,39 @@ class Search {
   /** No layout needs more over one place than all that are pinned there and one of every item. */
   private readonly mostOver: number;
 
-  constructor(private readonly run: RunToLayOut, private readonly effort: Effort) {
+  private readonly limits: RunBounds;
+  /** The widest clear distance with the fewest splices. */
+  private readonly widestMm: number;
+  private readonly beam: number;
+
+  constructor(private readonly run: RunToLayOut, private readonly effort: Effort, private readonly built: Built) {
     const items = stagger(run);
     const objective = measure(run, items);
-    this.best = { items, objective, bound: bounds(run, objective), open: 'over' };
+    this.limits = runBounds(built.problem, run.keepOuts, run.betweenBodiesMm, false);
+    this.widestMm = runBounds(built.problem, run.keepOuts, run.betweenBodiesMm, true).clearMm;
+    this.best = { items, objective, bound: this.boundOf(objective), open: 'over' };
     this.mostOver = objective.barred > 0 ? run.items.length : objective.over;
+    const pieces = built.problem.units.reduce((sum, unit) => sum + Math.max(...unit.modes.map((mode) => mode.length)), 0);
+    this.beam = Math.max(LEAST_BEAM, Math.round(effort.beam * Math.min(1, (PIECES_AT_FULL_BEAM / Math.max(1, pieces)) ** 3)));
+  }
+
+  /** What cannot be bettered on each level when the ones before it stay as they are. */
+  private boundOf(reached: Objective): Objective {
+    const { over, pairs, splices, peakMm } = this.limits;
+    const clearMm = reached.splices <= splices ? this.widestMm : this.limits.clearMm;
+    const { problem } = this.built;
+    const fewest = reached.splices <= splices;
+    return {
+      barred: 0, over: Math.min(over, reached.over), pairs: Math.min(pairs, reached.pairs), splices: Math.min(splices, reached.splices),
+      clearMm: reached.over > 1 ? this.run.betweenBodiesMm : Math.max(reached.clearMm, clearMm), peakMm: Math.min(peakMm, reached.peakMm),
+      openedMm: Math.min(reached.openedMm, openedBound(problem, reached.clearMm, reached.over, fewest)), insertedMm: Math.min(reached.insertedMm, insertedBound(problem, reached.clearMm, reached.over, fewest)), near: 0,
+    };
   }
 
   private offer(items: readonly PlacedItem[]): void {
     const objective = measure(this.run, items);
     if (compareLayouts(objective, this.best.objective) > 0) return;
-    this.best = { items, objective, bound: bounds(this.run, objective), open: this.best.open };
+    this.best = { items, objective, bound: this.boundOf(objective), open: this.best.open };
     this.effort.onBetter?.(this.best);
   }
 
@@ -90,7 +117,7 @@ class Search {
 
   private swept(built: Built, limits: Omit<SweepLimits, 'beam'>): { readonly steps: Steps; readonly result: SweepResult } {
     const steps = new Steps(built.problem);
-    return { steps, result: sweep(steps, { ...limits, beam: this.effort.beam }) };
+    return { steps, result: sweep(steps, { ...limits, beam: this.beam }) };
   }
 
   /** Levels 1 and 2: how many bodies over one cross-section, overlapping pairs, splices. */
@@ -117,15 +144,17 @@ class Search {
     };
     const full = tryGap(wanted);
     if (full) return full;
-    let [low, high] = [0, wanted];
-    let best = found;
-    while (high - low > GAP_STEP_MM && this.goesOn()) {
-      const middle = (low + high) / 2;
-      const there = tryGap(middle);
-      if (there) [best, low] = [there, middle];
-      else high = middle;
+    let high = found.over === 1 ? Math.min(wanted, (found.swept.bodies <= this.limits.splices ? this.widestMm : this.limits.clearMm) + GAP_STEP_MM) : wanted;
+    const step = found.swept.complete ? GAP_STEP_MM : ROUGH_GAP_STEP_MM;
+    let best = this.widestInOrder(found, high);
+    // A hair above what the order allows: where no order does, that is it. Else halving, so that it does not creep.
+    for (let turn = 0; high - best.gapMm > step && this.goesOn(); turn += 1) {
+      const gapMm = turn % 2 === 0 ? best.gapMm + step : (best.gapMm + high) / 2;
+      const there = tryGap(gapMm);
+      if (there) best = this.widestInOrder(there, high);
+      else high = gapMm;
     }
-    return this.widestInOrder(best, high);
+    return best;
   }
 
   /** The gap of an order to the last thousandth: what the search of all orders leaves open is less than anybody measures. */
@@ -137,7 +166,7 @@ class Search {
       const gapMm = (low + high) / 2;
       const { problem } = buildProblem(this.run, gapMm);
       const steps = new Steps(problem);
-      const swept = sweep(inThisOrder(steps, order), { over: found.over, gapMm, pairsAtMost: found.swept.pairs, bodiesAtMost: found.swept.bodies, beam: this.effort.beam });
+      const swept = sweep(inThisOrder(steps, order), { over: found.over, gapMm, pairsAtMost: found.swept.pairs, bodiesAtMost: found.swept.bodies, beam: this.beam });
       if (swept.placed) [best, low] = [{ ...found, problem, steps, swept: { ...swept, complete: found.swept.complete }, gapMm }, gapMm];
       else high = gapMm;
     }
@@ -160,7 +189,7 @@ class Search {
     while (low < high && this.goesOn()) {
       const middle = (low + high) >> 1;
       const mm = candidates[middle] ?? reached;
-      const result = sweep(steps, { over: found.over, gapMm: found.gapMm, pairsAtMost: found.swept.pairs, bodiesAtMost: found.swept.bodies, diameterAtMost: mm, beam: this.effort.beam });
+      const result = sweep(steps, { over: found.over, gapMm: found.gapMm, pairsAtMost: found.swept.pairs, bodiesAtMost: found.swept.bodies, diameterAtMost: mm, beam: this.beam });
       if (result.placed) {
         best = { ...found, swept: result, peakMm: mm * 1.01 };
         high = middle;
@@ -179,7 +208,7 @@ class Search {
 
   /** Levels 5 to 7 for pieces one after the other. */
   private tightest(following: Following, found: Found): { readonly placed: readonly Placed[]; readonly proven: boolean } | undefined {
-    const limits = { gapMm: found.gapMm, bodiesAtMost: found.swept.bodies, diameterAtMost: found.over > 1 ? Infinity : found.peakMm, beam: this.effort.beam };
+    const limits = { gapMm: found.gapMm, bodiesAtMost: found.swept.bodies, diameterAtMost: found.over > 1 ? Infinity : found.peakMm, beam: this.beam };
     const span = shortestSpan(following, limits);
     if (!span?.placed) return undefined;
     let best: { readonly placed: readonly Placed[]; readonly costMm: number; readonly proven: boolean } | undefined;
@@ -192,7 +221,7 @@ class Search {
   }
 
   solve(): LaidOut {
-    const built = buildProblem(this.run, 0);
+    const { built } = this;
     if (built.problem.units.length === 0) return { ...this.best, bound: this.best.objective, open: undefined };
     const crowded = this.crowding(built);
     if (!crowded?.swept.placed) return this.best;
@@ -211,6 +240,12 @@ class Search {
       if (this.goesOn()) {
         const inOrder = this.tightest(inThisOrder(thin.steps, placed.map((one) => one.piece)), thin);
         if (inOrder) this.offer(itemsOf(this.run, inOrder.placed));
+        if (inOrder && !thin.swept.complete && this.goesOn()) {
+          const fromMm = Math.min(...inOrder.placed.map((one) => one.atMm), thin.problem.lost?.fromMm ?? Infinity);
+          const toMm = Math.max(...inOrder.placed.map((one) => one.atMm + one.piece.lengthMm), thin.problem.lost?.toMm ?? -Infinity);
+          const nearer = leastInserted(nearTheLoss(thin.steps), { gapMm: thin.gapMm, fromMm: fromMm - TOUCH_MM, toMm: toMm + TOUCH_MM, bodiesAtMost: thin.swept.bodies, diameterAtMost: thin.peakMm, beam: this.beam });
+          if (nearer) this.offer(itemsOf(this.run, nearer.placed));
+        }
       }
       if (this.goesOn() && thin.swept.complete) {
         const tight = this.tightest(thin.steps, thin);
@@ -263,7 +298,5 @@ function settle(best: LaidOut, open: Level | undefined): LaidOut {
  * stay, keep-outs are never broken. Up to about eight circuits the answer is proven; beyond that, it comes with bounds.
  */
 export function optimise(run: RunToLayOut, effort: Effort = QUICK): LaidOut {
-  return new Search(run, effort).solve();
+  return new Search(run, effort, buildProblem(run, 0)).solve();
 }
-
-export const bodiesAtLeast = (built: Built): number => built.problem.units.reduce((sum, unit) => sum + Math.min(...unit.modes.map(bodiesOf)), 0);

@@ -76,18 +76,62 @@ export function firstFrom(rooms: readonly Room[], atMm: number): number | undefi
   return undefined;
 }
 
+/** The last place at or before one, of all rooms; none when they begin after. */
+export function lastUpTo(rooms: readonly Room[], atMm: number): number | undefined {
+  for (let index = rooms.length - 1; index >= 0; index -= 1) {
+    const room = rooms[index];
+    if (room && room.fromMm <= atMm + TOUCH_MM) return Math.min(room.toMm, Math.max(atMm, room.fromMm));
+  }
+  return undefined;
+}
+
 export const lastOf = (piece: Piece): number => piece.rooms.at(-1)?.toMm ?? -Infinity;
 export const bodiesOf = (mode: Mode): number => mode.reduce((sum, piece) => sum + piece.bodies.length, 0);
 
+/**
+ * The place from which on nothing needs to begin next: some other piece that comes in any case could lie before it without delaying it.
+ * Infinity when there is none.
+ */
+export function idleFrom(steps: readonly Step[], clearFromMm: number, gapMm: number): number {
+  let least = Infinity;
+  for (const { piece, certain } of steps) {
+    const at = certain ? firstFrom(piece.rooms, clearFromMm) : undefined;
+    if (at !== undefined && at + piece.lengthMm + gapMm < least) least = at + piece.lengthMm + gapMm;
+  }
+  return least;
+}
+
 /** How far units have come, as a key: for every unit a letter, of the mode begun and how many of its pieces lie. */
 const NONE = 'a';
-const letterOf = (mode: number, placed: number): string => String.fromCharCode(98 + mode * 3 + placed - 1);
+const FIRST_CODE = 98;
+/** Most pieces of a mode, with the state in which all of them lie. */
+const PIECES = 3;
 
-/** A piece that may be placed next, and the key that follows. */
+/** A piece that may be placed next. */
 export interface Step {
   readonly unit: number;
   readonly piece: Piece;
-  readonly key: string;
+  /** Whether it comes in any case, now or later. */
+  readonly certain: boolean;
+  readonly letter: string;
+}
+
+/** The key that follows when a step is taken. */
+export const keyAfter = (key: string, { unit, letter }: Step): string => key.slice(0, unit) + letter + key.slice(unit + 1);
+
+/** What a key says about what is still to come. */
+export interface Rest {
+  /** The last place at which the most urgent piece can begin; Infinity when all lie. */
+  readonly latestStartMm: number;
+  /**
+   * The latest end that what lies may have for the rest to fit after it, one after the other, were there no keep-outs and nothing to
+   * wait for: all that can begin at the latest by a place has to lie by then.
+   */
+  readonly latestEndMm: number;
+  /** The same where as many may lie side by side as over a cross-section; a guess then. */
+  readonly latestWideMm: number;
+  /** The fewest bodies that there will be in all. */
+  readonly bodies: number;
 }
 
 /** Which pieces have to lie before another one: of equal ones the more urgent goes first, since exchanging them changes nothing. */
@@ -105,71 +149,111 @@ function goesFirst(a: Piece, b: Piece): boolean {
   return nested && firstA <= firstB + TOUCH_MM && lastOf(a) <= lastOf(b) + TOUCH_MM;
 }
 
-/** The order in which pieces can come: what may follow a key, and whether it is complete. */
+interface Waiting {
+  readonly unit: number;
+  readonly index: number;
+}
+
+interface Entry {
+  readonly unit: number;
+  readonly mode: number;
+  readonly index: number;
+  readonly piece: Piece;
+  readonly lastMm: number;
+}
+
+/** The order in which pieces can come: what may follow a key, and what is left then. */
 export class Steps {
-  private readonly before = new Map<Piece, { readonly unit: number; readonly index: number }[]>();
-  private readonly diameters: (piece: Piece) => number;
+  private readonly before = new Map<Piece, readonly Waiting[]>();
+  private readonly byLast: readonly Entry[];
+  private readonly single: readonly boolean[];
+  /** Of units with a choice of modes, not begun: the latest place for their first piece in any mode, and their fewest bodies. */
+  private readonly unbegunLatest: readonly number[];
+  private readonly bodies: readonly (readonly number[])[];
+  private readonly fewest: readonly number[];
 
   constructor(readonly problem: Problem) {
-    this.diameters = (piece) => problem.diameterMm(piece.bodies.map((body) => body.spec));
-    const single = problem.units.flatMap((unit, index) => (unit.modes.length === 1 ? (unit.modes[0] ?? []).map((piece, at) => ({ unit: index, index: at, piece })) : []));
-    single.forEach((one, i) => {
-      const first = single.filter((other, j) => {
-        if (other.unit === one.unit || !goesFirst(other.piece, one.piece)) return false;
-        if (goesFirst(one.piece, other.piece) && j > i) return false;
-        return Math.abs(this.diameters(one.piece) - this.diameters(other.piece)) < TOUCH_MM;
-      });
-      this.before.set(one.piece, first);
+    const { units } = problem;
+    const diameter = (piece: Piece): number => problem.diameterMm(piece.bodies.map((body) => body.spec));
+    this.single = units.map((unit) => unit.modes.length === 1);
+    this.byLast = units.flatMap((unit, at) => unit.modes.flatMap((mode, m) => mode.map((piece, index) => ({ unit: at, mode: m, index, piece, lastMm: lastOf(piece) })))).sort((a, b) => a.lastMm - b.lastMm);
+    this.unbegunLatest = units.map((unit) => Math.max(...unit.modes.map((mode) => Math.min(...mode.map(lastOf)))));
+    this.bodies = units.map((unit) => unit.modes.map(bodiesOf));
+    this.fewest = this.bodies.map((list) => Math.min(...list));
+    const alone = this.byLast.filter((entry) => this.single[entry.unit]);
+    alone.forEach((one, i) => {
+      this.before.set(one.piece, alone.filter((other, j) =>
+        other.unit !== one.unit && goesFirst(other.piece, one.piece) && !(goesFirst(one.piece, other.piece) && j > i) && Math.abs(diameter(one.piece) - diameter(other.piece)) < TOUCH_MM));
     });
   }
 
   readonly start = (): string => NONE.repeat(this.problem.units.length);
 
-  /** What is begun of a unit: the mode, and how many of its pieces lie. */
-  private begun(key: string, unit: number): { readonly mode: number; readonly placed: number } | undefined {
-    const letter = key.charCodeAt(unit) - 98;
-    return letter < 0 ? undefined : { mode: Math.floor(letter / 3), placed: (letter % 3) + 1 };
-  }
-
   /** What may follow; `any` also what a more urgent equal one should go before. */
   next(key: string, any = false): Step[] {
     const steps: Step[] = [];
-    const add = (unit: number, mode: number, placed: number, piece: Piece | undefined): void => {
+    const add = (unit: number, mode: number, placed: number, certain: boolean): void => {
+      const piece = this.problem.units[unit]?.modes[mode]?.[placed];
       if (!piece) return;
-      const waits = !any && (this.before.get(piece)?.some((other) => (this.begun(key, other.unit)?.placed ?? 0) <= other.index) ?? false);
-      if (!waits) steps.push({ unit, piece, key: key.slice(0, unit) + letterOf(mode, placed + 1) + key.slice(unit + 1) });
+      const waits = !any && this.before.get(piece)?.some((other) => placedOf(key.charCodeAt(other.unit)) <= other.index);
+      if (waits !== true) steps.push({ unit, piece, certain, letter: String.fromCharCode(FIRST_CODE + mode * PIECES + placed) });
     };
-    this.problem.units.forEach((unit, index) => {
-      const begun = this.begun(key, index);
-      if (begun) add(index, begun.mode, begun.placed, unit.modes[begun.mode]?.[begun.placed]);
-      else unit.modes.forEach((mode, at) => add(index, at, 0, mode[0]));
-    });
+    for (let unit = 0; unit < this.problem.units.length; unit += 1) {
+      const code = key.charCodeAt(unit);
+      if (code >= FIRST_CODE) add(unit, modeOf(code), placedOf(code), true);
+      else this.problem.units[unit]?.modes.forEach((_, mode) => add(unit, mode, 0, this.single[unit] === true));
+    }
     return steps;
   }
 
-  /** The last place at which the most urgent piece still to come can begin; Infinity when all lie. */
-  latestStart(key: string): number {
-    let latest = Infinity;
-    this.problem.units.forEach((unit, index) => {
-      const begun = this.begun(key, index);
-      const modes = begun ? [unit.modes[begun.mode]?.slice(begun.placed) ?? []] : unit.modes;
-      const here = Math.max(...modes.map((mode) => Math.min(Infinity, ...mode.map(lastOf))));
-      if (here < latest) latest = here;
-    });
-    return latest;
+  /**
+   * Where what lies might end for the rest to follow, when the rest is put as far right as it goes, the last ones first. A guess, no bound:
+   * another order may need less; but it knows the keep-outs.
+   */
+  roomLeft(key: string, gapMm: number): number {
+    let endMm = Infinity;
+    for (let at = this.byLast.length - 1; at >= 0; at -= 1) {
+      const entry = this.byLast[at];
+      if (!entry) continue;
+      const code = key.charCodeAt(entry.unit);
+      if (code < FIRST_CODE ? entry.mode !== 0 : modeOf(code) !== entry.mode || placedOf(code) > entry.index) continue;
+      endMm = (lastUpTo(entry.piece.rooms, endMm - entry.piece.lengthMm) ?? -1e6) - gapMm;
+    }
+    return endMm;
   }
 
-  /** Bodies that lie, and the fewest that there will be. */
-  countAtLeast(key: string): number {
-    return this.problem.units.reduce((sum, unit, index) => {
-      const begun = this.begun(key, index);
-      return sum + (begun ? bodiesOf(unit.modes[begun.mode] ?? []) : Math.min(...unit.modes.map(bodiesOf)));
-    }, 0);
+  rest(key: string, gapMm: number, over = 1): Rest {
+    let latestStartMm = Infinity;
+    let latestEndMm = Infinity;
+    let latestWideMm = Infinity;
+    let needed = 0;
+    for (const { unit, mode, index, piece, lastMm } of this.byLast) {
+      const code = key.charCodeAt(unit);
+      if (code < FIRST_CODE ? !this.single[unit] : modeOf(code) !== mode || placedOf(code) > index) continue;
+      if (lastMm < latestStartMm) latestStartMm = lastMm;
+      if (lastMm - gapMm - needed < latestEndMm) latestEndMm = lastMm - gapMm - needed;
+      if (lastMm - needed / over < latestWideMm) latestWideMm = lastMm - needed / over;
+      needed += piece.lengthMm + gapMm;
+    }
+    let bodies = 0;
+    for (let unit = 0; unit < this.fewest.length; unit += 1) {
+      const code = key.charCodeAt(unit);
+      if (code < FIRST_CODE) {
+        bodies += this.fewest[unit] ?? 0;
+        const latest = this.unbegunLatest[unit] ?? Infinity;
+        if (latest < latestStartMm) latestStartMm = latest;
+      } else bodies += this.bodies[unit]?.[modeOf(code)] ?? 0;
+    }
+    return { latestStartMm, latestEndMm, latestWideMm, bodies };
   }
 }
 
+const modeOf = (code: number): number => Math.floor((code - FIRST_CODE) / PIECES);
+/** Pieces that lie, of the mode begun. */
+const placedOf = (code: number): number => (code < FIRST_CODE ? 0 : ((code - FIRST_CODE) % PIECES) + 1);
+
 /** Which pieces may follow: all, or in a fixed order the one that is next. */
-export type Following = Pick<Steps, 'problem' | 'start' | 'next' | 'latestStart' | 'countAtLeast'>;
+export type Following = Pick<Steps, 'problem' | 'start' | 'next' | 'rest' | 'roomLeft'>;
 
 /** The order of a layout as the only one. */
 export function inThisOrder(steps: Steps, order: readonly Piece[]): Following {
@@ -177,14 +261,41 @@ export function inThisOrder(steps: Steps, order: readonly Piece[]): Following {
   return {
     problem: steps.problem,
     start: steps.start,
-    latestStart: (key) => steps.latestStart(key),
-    countAtLeast: (key) => steps.countAtLeast(key),
+    rest: (key, gapMm, over) => steps.rest(key, gapMm, over),
+    roomLeft: (key, gapMm) => steps.roomLeft(key, gapMm),
     next: (key): Step[] => {
       const rank = ranks.get(key) ?? 0;
       const step = steps.next(key, true).find((one) => one.piece.key === order[rank]?.key);
       if (!step) return [];
-      ranks.set(step.key, rank + 1);
+      ranks.set(keyAfter(key, step), rank + 1);
       return [step];
     },
+  };
+}
+
+/** How many pieces compete for the next place when only those nearest to where they would lie best are looked at. */
+const COMPETING = 6;
+
+/** Where the left edge of a piece would lie if it were alone: at its loss. */
+export function bestAlone(piece: Piece): number {
+  const slope = piece.ends.reduce((sum, end) => sum + end.sign, 0);
+  const [first, last] = [piece.rooms[0]?.fromMm ?? 0, lastOf(piece)];
+  return slope > 0 ? first : slope < 0 ? last : (first + last) / 2;
+}
+
+/** Only the pieces whose best places come first: for runs with more splices than can be tried in every order. */
+export function nearTheLoss(steps: Steps): Following {
+  const best = new Map<Piece, number>();
+  const at = (piece: Piece): number => {
+    const known = best.get(piece) ?? bestAlone(piece);
+    best.set(piece, known);
+    return known;
+  };
+  return {
+    problem: steps.problem,
+    start: steps.start,
+    rest: (key, gapMm, over) => steps.rest(key, gapMm, over),
+    roomLeft: (key, gapMm) => steps.roomLeft(key, gapMm),
+    next: (key) => steps.next(key).sort((a, b) => at(a.piece) - at(b.piece)).slice(0, COMPETING),
   };
 }

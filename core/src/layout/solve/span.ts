@@ -1,5 +1,5 @@
 import type { Window } from '../../sizing/index.ts';
-import { TOUCH_MM, type Following, type Piece, type Placed } from './problem.ts';
+import { keyAfter, TOUCH_MM, type Following, type Piece, type Placed } from './problem.ts';
 
 /**
  * Pieces one after the other with a gap, by what their span depends on: when the first begins at T (at most `latestMm`), the last ends
@@ -78,17 +78,19 @@ export function shortestSpan(steps: Following, limits: SpanLimits): Span | undef
     const layer = new Map<string, Label[]>();
     for (const label of labels) {
       for (const step of steps.next(label.key)) {
-        if (tooThick(step.piece) || steps.countAtLeast(step.key) > limits.bodiesAtMost) continue;
-        const latest = steps.latestStart(step.key);
-        for (const next of extended(label, step.piece, step.key, limits.gapMm)) {
-          if (next.endMm + limits.gapMm > latest + TOUCH_MM && latest !== Infinity) continue;
+        if (tooThick(step.piece)) continue;
+        const key = keyAfter(label.key, step);
+        const { latestStartMm: latest, bodies } = steps.rest(key, limits.gapMm);
+        if (bodies > limits.bodiesAtMost) continue;
+        for (const made of extended(label, step.piece, key, limits.gapMm)) {
+          if (made.endMm + limits.gapMm > latest + TOUCH_MM && latest !== Infinity) continue;
           if (latest === Infinity) {
-            finals.push(next);
+            finals.push(made);
             continue;
           }
-          const there = layer.get(next.key) ?? [];
-          if (there.some((other) => dominates(other, next))) continue;
-          layer.set(next.key, [...there.filter((other) => !dominates(next, other)), next]);
+          const there = layer.get(made.key) ?? [];
+          if (there.some((other) => dominates(other, made))) continue;
+          layer.set(made.key, [...there.filter((other) => !dominates(made, other)), made]);
         }
       }
     }

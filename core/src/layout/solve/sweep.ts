@@ -1,4 +1,4 @@
-import { firstFrom, TOUCH_MM, type Body, type Following, type Placed, type Piece, type Problem } from './problem.ts';
+import { firstFrom, idleFrom, keyAfter, TOUCH_MM, type Body, type Following, type Placed, type Piece, type Problem, type Rest } from './problem.ts';
 
 /** What a sweep keeps to. */
 export interface SweepLimits {
@@ -38,7 +38,6 @@ export interface SweepResult {
   readonly bodies: number;
   /** Whether nothing was cut: then what was not found is not there. */
   readonly complete: boolean;
-  readonly labels: number;
 }
 
 const endsOf = (piece: Piece, atMm: number, unit: number): Reaching[] => piece.bodies.map((body) => ({ endMm: atMm + body.offsetMm + body.lengthMm, body, unit }));
@@ -107,12 +106,32 @@ function follow(label: Label, piece: Piece, key: string, unit: number, atMm: num
   return { key, pairs, reaching, startMm: atMm, from: label, placed: { piece, atMm } };
 }
 
-/** The best labels of a layer: fewest pairs, then the shortest reach. */
-function cut(layer: Map<string, Label[]>, beam: number): { readonly labels: Label[]; readonly cut: boolean } {
+/** How much later what lies might end; below 0 when bodies still have to overlap. */
+const spareMm = (label: Label, latestEndMm: number): number => latestEndMm - Math.max(label.startMm, label.reaching[0]?.endMm ?? label.startMm);
+
+/** How far what lies is beyond what leaves room for the most urgent, as many side by side as may be; 0 when it is not. */
+function lateMm(label: Label, latestWideMm: number, over: number): number {
+  let ends = 0;
+  for (let index = 0; index < over; index += 1) ends += Math.max(label.startMm, label.reaching[index]?.endMm ?? label.startMm);
+  return Math.max(0, ends / over - latestWideMm);
+}
+
+/** Overlapping pairs that there are and that are likely to come, where every one saves about a body's length. */
+const likelyPairs = (label: Label, spare: number, bodyMm: number): number => label.pairs + Math.max(0, -spare / bodyMm);
+
+/** The best labels of a layer: fewest likely pairs, then the most to spare, half of them by one measure of it and half by the other. */
+function cut(layer: Map<string, Label[]>, beam: number, bodyMm: number, lateOf: (label: Label) => number, spares: readonly ((label: Label) => number)[]): { readonly labels: Label[]; readonly cut: boolean } {
   const labels = [...layer.values()].flat();
   if (labels.length <= beam) return { labels, cut: false };
-  labels.sort((a, b) => a.pairs - b.pairs || (a.reaching[0]?.endMm ?? 0) - (b.reaching[0]?.endMm ?? 0));
-  return { labels: labels.slice(0, beam), cut: true };
+  const kept = new Set<Label>();
+  for (const spareOf of spares) {
+    const judged = labels.map((label) => {
+      const spare = spareOf(label);
+      return { label, spare, late: lateOf(label), pairs: likelyPairs(label, spare, bodyMm) };
+    }).sort((a, b) => a.late - b.late || a.pairs - b.pairs || b.spare - a.spare);
+    for (const { label } of judged.slice(0, Math.ceil(beam / spares.length))) kept.add(label);
+  }
+  return { labels: [...kept], cut: true };
 }
 
 function traced(label: Label): Placed[] {
@@ -132,34 +151,42 @@ export function sweep(steps: Following, limits: SweepLimits): SweepResult {
   let best: Label | undefined;
   let bestBodies = Infinity;
   let complete = true;
-  let made = 0;
   const strict = limits.over > 1;
+  const lengths = problem.units.flatMap((unit) => (unit.modes[0] ?? []).map((piece) => piece.lengthMm));
+  const bodyMm = limits.over === 1 ? Infinity : lengths.reduce((sum, mm) => sum + mm, 0) / Math.max(1, lengths.length);
   while (labels.length > 0) {
     const layer = new Map<string, Label[]>();
-    const facts = new Map<string, { readonly latest: number; readonly bodies: number }>();
-    const factsOf = (key: string) => {
-      const known = facts.get(key) ?? { latest: steps.latestStart(key), bodies: steps.countAtLeast(key) };
+    const facts = new Map<string, Rest>();
+    const restOf = (key: string): Rest => {
+      const known = facts.get(key) ?? steps.rest(key, limits.gapMm, limits.over);
       facts.set(key, known);
       return known;
     };
     for (const label of labels) {
-      for (const step of steps.next(label.key)) {
-        const fact = factsOf(step.key);
-        if (fact.bodies > (limits.bodiesAtMost ?? Infinity)) continue;
-        for (const atMm of places(label, step.piece, limits, step.unit)) {
-          const next = follow(label, step.piece, step.key, step.unit, atMm, limits, problem);
-          if (!next || (best && (next.pairs > best.pairs || (next.pairs === best.pairs && fact.bodies >= bestBodies)))) continue;
-          const earliest = limits.over === 1 ? (next.reaching[0]?.endMm ?? -Infinity) + limits.gapMm : next.startMm;
-          if (fact.latest < earliest - TOUCH_MM) continue;
-          made += 1;
-          if (fact.latest < Infinity) put(layer, next, strict);
-          else if (!best || next.pairs < best.pairs || (next.pairs === best.pairs && fact.bodies < bestBodies)) [best, bestBodies] = [next, fact.bodies];
+      const next = steps.next(label.key);
+      const idle = label.placed ? idleFrom(next, (label.reaching[0]?.endMm ?? -Infinity) + limits.gapMm, limits.gapMm) : Infinity;
+      for (const step of next) {
+        const fits = places(label, step.piece, limits, step.unit).filter((atMm) => atMm < idle - TOUCH_MM);
+        if (fits.length === 0) continue;
+        const key = keyAfter(label.key, step);
+        const { latestStartMm, latestEndMm, bodies } = restOf(key);
+        if (bodies > (limits.bodiesAtMost ?? Infinity)) continue;
+        for (const atMm of fits) {
+          const endMm = atMm + step.piece.lengthMm;
+          if (limits.over === 1 ? endMm > latestEndMm + TOUCH_MM || latestStartMm < endMm + limits.gapMm - TOUCH_MM : latestStartMm < atMm - TOUCH_MM) continue;
+          const made = follow(label, step.piece, key, step.unit, atMm, limits, problem);
+          if (!made || (best && (made.pairs > best.pairs || (made.pairs === best.pairs && bodies >= bestBodies)))) continue;
+          if (latestStartMm < Infinity) put(layer, made, strict);
+          else if (!best || made.pairs < best.pairs || (made.pairs === best.pairs && bodies < bestBodies)) [best, bestBodies] = [made, bodies];
         }
       }
     }
-    const kept = cut(layer, limits.beam);
+    const kept = cut(layer, limits.beam, bodyMm, (label) => (strict ? lateMm(label, restOf(label.key).latestWideMm, limits.over) : 0), [
+      (label) => spareMm(label, restOf(label.key).latestEndMm),
+      (label) => spareMm(label, steps.roomLeft(label.key, limits.gapMm)),
+    ]);
     if (kept.cut) complete = false;
     labels = kept.labels;
   }
-  return best ? { placed: traced(best), pairs: best.pairs, bodies: bestBodies, complete, labels: made } : { pairs: Infinity, bodies: Infinity, complete, labels: made };
+  return best ? { placed: traced(best), pairs: best.pairs, bodies: bestBodies, complete } : { pairs: Infinity, bodies: Infinity, complete };
 }
