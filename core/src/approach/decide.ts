@@ -25,13 +25,15 @@ function pick<T extends { readonly status: string }>(ranked: readonly T[], wante
   return best?.status === 'refused' ? undefined : best;
 }
 
-function slackSentence(site: Site, method: RankedMethod, kind: Finding['kind']): string {
+function slackSentence(site: Site, method: RankedMethod, { finding: { kind }, needsTwo }: DecideInput): string {
   const lost = figure(site.lost.toMm - site.lost.fromMm, 1);
   const joint = method.joints[0];
   const lap = joint?.reach.kind === 'lapped' ? joint.reach.lapMm : 0;
   const takes = lap > 0 ? ` and the joint's lap takes ${figure(lap)}` : '';
   if (kind === 'addCircuit') return site.mainUncut ? 'The main wire stays whole: what is added joins it on a bared window.' : `${1 + site.branchWires.length + 1} ends meet here.`;
   if (method.splices === 1) return `The cut loses ${lost} mm${takes}; the harness gives back ${figure(site.slackMm, 1)}: one splice reaches.`;
+  if (needsTwo === 'room') return 'One splice would reach, but would lie over another body: two, so that the bundle stays slim.';
+  if (needsTwo === 'pair') return "One splice would reach, but the pair's other wire needs two: both get two, so that they stay equally long.";
   const gives = site.slackMm > 0 ? `gives back only ${figure(site.slackMm, 1)}` : 'gives back nothing';
   if (!site.slackKnown) return `The cut loses ${lost} mm and nobody has measured the slack here, so it counts as 0: measuring it might save a splice.`;
   if (site.slackMm + 1e-9 >= site.lost.toMm - site.lost.fromMm + lap) return `The cut loses ${lost} mm; slack would cover it, but one splice finds no legal place here, so two go outside.`;
@@ -102,7 +104,7 @@ export function decide(input: DecideInput): Decision {
   };
   const covers = !copper.cut || copper.coverSecond ? rankCovers(coverSite, practice, catalogue) : [];
   const insertWire = chooseInsertWire(circuit.wire, catalogue.wires, electrical.placeC, lost.toMm - lost.fromMm + INSERT_GUESS_MM, finding.insertWire);
-  const site = siteAt(input, lost, electrical, insertWire, copper.two || input.pairNeedsTwo);
+  const site = siteAt(input, lost, electrical, insertWire, copper.two || input.needsTwo !== undefined);
   const ranked = rankMethods(site, input.shelf);
   const warnings = warningsOf(input, electrical, insertWire.refusedBecause);
   const use = choice?.use ?? input.held?.use;
@@ -133,7 +135,7 @@ export function decide(input: DecideInput): Decision {
     ...base,
     electrical: mended,
     approach: method.splices === 1 ? 'oneSplice' : 'insert',
-    because: [copper.because, slackSentence(site, method, finding.kind), method.because].filter((sentence) => sentence !== ''),
+    because: [copper.because, slackSentence(site, method, input), method.because].filter((sentence) => sentence !== ''),
     ways: waysOnRun(ranked, covers, site, copper, practice), ranked, covers, method, site,
     chosenBy: choice && method.methodId === choice.use ? choice : undefined,
     insertWire: method.splices === 2 ? insertWire : undefined,

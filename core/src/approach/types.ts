@@ -175,7 +175,8 @@ export interface DecideInput {
   readonly held?: Held | undefined;
   readonly redos: readonly Redo[];
   readonly asOf?: string | undefined;
-  readonly pairNeedsTwo: boolean;
+  /** Why two splices are made where one would do: the pair's other wire needs two, or one would lie over another body. */
+  readonly needsTwo?: 'pair' | 'room' | undefined;
   /** Figures of the run shared by all its circuits. */
   readonly runFacts: RunFacts;
   /** The other runs of the circuit's path. */

@@ -2,6 +2,7 @@ import { decide, runFacts, type DecideInput, type RunFacts } from '../approach/i
 import type { Catalogue } from '../catalogue/index.ts';
 import type { Finding } from '../damage/index.ts';
 import type { Circuit, Run } from '../harness/index.ts';
+import type { LaidOut } from '../layout/index.ts';
 import { readyShelf, type ReadyShelf } from '../method/index.ts';
 import type { Practice } from '../practice/index.ts';
 import { mateOf, type JobIndex } from './jobIndex.ts';
@@ -18,11 +19,13 @@ export interface Warm {
   readonly practice: Practice;
   readonly catalogue: Catalogue;
   readonly shelf: ReadyShelf;
+  /** Runs laid out, by all that their layout depends on. */
+  readonly layouts: Map<string, LaidOut>;
   readonly facts: WeakMap<Run, { readonly circuits: readonly Circuit[]; readonly facts: RunFacts }>;
 }
 
 /** Nothing remembered yet. */
-export const warm = (practice: Practice, catalogue: Catalogue): Warm => ({ practice, catalogue, shelf: readyShelf(catalogue, practice), facts: new WeakMap() });
+export const warm = (practice: Practice, catalogue: Catalogue): Warm => ({ practice, catalogue, shelf: readyShelf(catalogue, practice), layouts: new Map(), facts: new WeakMap() });
 
 const sameList = <T>(a: readonly T[], b: readonly T[]): boolean => a.length === b.length && a.every((item, index) => item === b[index]);
 
@@ -36,7 +39,7 @@ function factsOf(run: Run, index: JobIndex, memory: Warm): RunFacts {
 }
 
 /** Decides about one finding; nothing when its circuit or run is not there. */
-export function decideOne(finding: Finding, job: Job, index: JobIndex, memory: Warm, pairNeedsTwo: boolean): Decided | undefined {
+export function decideOne(finding: Finding, job: Job, index: JobIndex, memory: Warm, needsTwo?: DecideInput['needsTwo']): Decided | undefined {
   const circuit = index.circuits.get(finding.circuitId);
   const run = index.runs.get(finding.runId);
   if (!circuit || !run) return undefined;
@@ -47,7 +50,7 @@ export function decideOne(finding: Finding, job: Job, index: JobIndex, memory: W
   const input: DecideInput = {
     finding, circuit, run, nodes: index.nodes, circuitsInRun: index.inRun.get(run.id) ?? [], siblings: index.onCircuit.get(circuit.id) ?? [], foundAt: (nodeId) => index.foundAt.get(nodeId) ?? [],
     practice, catalogue, shelf: held ? readyShelf(catalogue, practice) : memory.shelf, gate: job.gate, circuitsAt: (nodeId) => index.atNode.get(nodeId) ?? [], mappings: job.mappings ?? [],
-    choice: job.choices.filter((choice) => choice.findingId === finding.id).at(-1), held, redos: job.redos, asOf: job.asOf, pairNeedsTwo,
+    choice: job.choices.filter((choice) => choice.findingId === finding.id).at(-1), held, redos: job.redos, asOf: job.asOf, needsTwo,
     runFacts: factsOf(run, index, memory), elsewhere: others.map((other) => ({ where: other.name, facts: factsOf(other, index, memory) })),
   };
   return { finding, circuit, decision: decide(input) };
@@ -55,12 +58,12 @@ export function decideOne(finding: Finding, job: Job, index: JobIndex, memory: W
 
 /** Decides about every finding; where one wire of a pair needs two splices, the other gets two as well. */
 export function decideAll(job: Job, index: JobIndex, memory: Warm): Decided[] {
-  const first = job.findings.flatMap((finding) => decideOne(finding, job, index, memory, false) ?? []);
+  const first = job.findings.flatMap((finding) => decideOne(finding, job, index, memory) ?? []);
   const approachOf = new Map(first.map((one) => [one.finding.id, one.decision.approach]));
   return first.map((one) => {
     if (one.decision.approach !== 'oneSplice') return one;
     const mate = mateOf(one.finding, index);
     if (!mate || approachOf.get(mate.id) !== 'insert') return one;
-    return decideOne(one.finding, job, index, memory, true) ?? one;
+    return decideOne(one.finding, job, index, memory, 'pair') ?? one;
   });
 }

@@ -60,8 +60,7 @@ function totalsOf(findings: readonly FindingPlan[], runs: readonly RunPlan[]): P
  */
 export function plan(job: Job, practice: Practice, catalogue: Catalogue, memory: Warm = warm(practice, catalogue)): Plan {
   const index = indexJob(job);
-  const decided = decideAll(job, index, memory);
-  const { runs, placed } = layOutRuns(job, index, decided, practice);
+  const { runs, placed, decided } = layOutRuns(job, index, decideAll(job, index, memory), memory);
   const findings = decided.map((one) => findingPlan(one, placed.get(one.finding.id), job, index, practice, catalogue));
   const damaged = [...new Set(decided.map((one) => one.circuit))];
   const damagedRuns = job.harness.runs.filter((run) => job.findings.some((finding) => finding.runId === run.id));

@@ -3,7 +3,7 @@ import { stagger, type PlacedItem } from '../layout/index.ts';
 import { decideOne, type Warm } from './decideAll.ts';
 import { findingPlan } from './findingPlan.ts';
 import { indexJob, mateOf } from './jobIndex.ts';
-import { layoutItem, limitsOf } from './layOut.ts';
+import { layoutItem, limitsOf, pinsOf } from './layOut.ts';
 import type { FindingPlan, Job, Plan } from './types.ts';
 
 /** A length under this is no length. */
@@ -21,8 +21,8 @@ export function planOne(job: Job, before: Plan, findingId: string, memory: Warm)
   const index = indexJob(job);
   const mate = mateOf(finding, index);
   const mateInserts = mate !== undefined && before.findings.find((one) => one.findingId === mate.id)?.approach === 'insert';
-  const alone = decideOne(finding, job, index, memory, false);
-  const decided = alone?.decision.approach === 'oneSplice' && mateInserts ? decideOne(finding, job, index, memory, true) : alone;
+  const alone = decideOne(finding, job, index, memory);
+  const decided = alone?.decision.approach === 'oneSplice' && mateInserts ? decideOne(finding, job, index, memory, 'pair') : alone;
   if (!decided) return undefined;
   const { practice, catalogue } = memory;
   const run = index.runs.get(decided.decision.runId);
@@ -34,7 +34,7 @@ export function planOne(job: Job, before: Plan, findingId: string, memory: Warm)
   // Wanted distance first, then none, then over the others, as in the whole layout.
   const placedBeside = (gapMm: number | undefined): PlacedItem | undefined => {
     const taken = gapMm === undefined ? [] : bodies.map((body) => ({ kind: 'splice' as const, name: '', fromMm: body.fromMm - gapMm, toMm: body.toMm + gapMm }));
-    return stagger({ lengthMm: run.lengthMm, keepOuts: [...keep, ...taken], items: [{ ...item, pairFindingId: undefined }], pins: job.pins, ...limitsOf(figures) })[0];
+    return stagger({ lengthMm: run.lengthMm, keepOuts: [...keep, ...taken], items: [{ ...item, pairFindingId: undefined }], pins: pinsOf(job), ...limitsOf(figures) })[0];
   };
   const isClear = (placed: PlacedItem | undefined): boolean => placed?.splices.every((splice) => bodies.every((body) => body.toMm <= splice.fromMm + TOUCH_MM || body.fromMm >= splice.toMm - TOUCH_MM)) ?? false;
   const roomy = placedBeside(figures.betweenBodiesMm);

@@ -5,7 +5,7 @@ import type { MappingCard } from '../mapping/index.ts';
 import type { Circuit, Harness, KeepOut } from '../harness/index.ts';
 import type { ElectricalCheck } from './electricalTypes.ts';
 import type { Kit } from '../kit/index.ts';
-import type { BrokenRule, Pin, ProfileStretch, SpliceSide } from '../layout/index.ts';
+import type { BrokenRule, LaidOut, LayoutWishes, Pin, ProfileStretch, SpliceSide } from '../layout/index.ts';
 import type { MethodFamily, MethodId, RankedMethod, SizedJoint } from '../method/index.ts';
 import type { Check } from '../prove/index.ts';
 import type { InsertWireChoice } from '../sizing/index.ts';
@@ -32,6 +32,8 @@ export interface Job {
   readonly choices: readonly Choice[];
   readonly pins: readonly Pin[];
   readonly redos: readonly Redo[];
+  /** What people decided about the layout. */
+  readonly layout?: LayoutWishes | undefined;
   /** What begun work is made by. */
   readonly held?: readonly Held[] | undefined;
   /** Mapping cards of replaced connectors and pigtails. */
@@ -141,6 +143,8 @@ export interface RunPlan {
   readonly conduitMm?: number | undefined;
   readonly opened?: Stretch | undefined;
   readonly broken: readonly BrokenRule[];
+  /** What the layout reaches, level by level, and how far that is proven. */
+  readonly reached: Pick<LaidOut, 'objective' | 'bound' | 'open'>;
 }
 
 export interface PlanTotals {

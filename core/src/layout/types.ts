@@ -14,6 +14,18 @@ export interface Pin {
   readonly centreMm: number;
 }
 
+/** What people decided about where splices go, besides what is made already. */
+export interface LayoutWishes {
+  /** Splices that a person put where they are. */
+  readonly pins: readonly Pin[];
+  /** Findings that are to get one splice where one would do, whatever lies beside it. */
+  readonly atOne: readonly string[];
+  /** Places that a longer search found, kept as long as they are legal and nothing better is known. */
+  readonly found: readonly Pin[];
+}
+
+export const NO_WISHES: LayoutWishes = { pins: [], atOne: [], found: [] };
+
 /** One finding's splices that want a place. */
 export interface LayoutItem {
   readonly findingId: string;
@@ -35,6 +47,8 @@ export interface RunToLayOut {
   readonly keepOuts: readonly KeepOut[];
   readonly items: readonly LayoutItem[];
   readonly pins: readonly Pin[];
+  /** Places that a search found before, tried first. */
+  readonly found?: readonly Pin[] | undefined;
   readonly betweenBodiesMm: number;
   readonly preferFromConnectorMm: number;
   /** Clearance already in the connectors' keep-outs, mm. */

@@ -16,22 +16,24 @@ interface Making {
   wires: number;
 }
 
-/** Where the left edge of a body may lie, parted where room at a connector begins to be short. */
-function roomsOf(run: RunToLayOut, joint: SizedJoint, window: { readonly fromMm: number; readonly toMm: number }, pinnedMm: number | undefined): Room[] {
+/** Where the left edge of a body may lie, parted where room at a connector begins to be short, and at the middle of a single splice's loss. */
+function roomsOf(run: RunToLayOut, joint: SizedJoint, window: { readonly fromMm: number; readonly toMm: number }, pinnedMm: number | undefined, middleMm: number | undefined): Room[] {
   const long = joint.bodyLengthMm;
   const beyond = run.preferFromConnectorMm - run.connectorClearMm;
   // Left edges at which a body is near: strictly between.
   const nearBetween = run.keepOuts.filter((keep) => keep.kind === 'connector').map((keep) => ({ fromMm: keep.fromMm - beyond - long, toMm: keep.toMm + beyond }));
   const isNear = (atMm: number): boolean => nearBetween.some((one) => atMm > one.fromMm + TOUCH_MM && atMm < one.toMm - TOUCH_MM);
-  if (pinnedMm !== undefined) return [{ fromMm: pinnedMm - long / 2, toMm: pinnedMm - long / 2, near: Number(isNear(pinnedMm - long / 2)) }];
+  if (pinnedMm !== undefined) return [{ fromMm: pinnedMm - long / 2, toMm: pinnedMm - long / 2, near: Number(isNear(pinnedMm - long / 2)), awayMm: 0, awayPerMm: 0 }];
+  const middle = middleMm === undefined ? undefined : middleMm - long / 2;
+  const away = (atMm: number): Pick<Room, 'awayMm' | 'awayPerMm'> => (middle === undefined ? { awayMm: 0, awayPerMm: 0 } : atMm < middle ? { awayMm: middle, awayPerMm: -1 } : { awayMm: -middle, awayPerMm: 1 });
   const inRun = { fromMm: Math.max(window.fromMm, long / 2), toMm: Math.min(window.toMm, run.lengthMm - long / 2) };
   if (inRun.toMm < inRun.fromMm - TOUCH_MM) return [];
   return legalCentres(inRun, long, run.keepOuts).flatMap((part): Room[] => {
     const [from, to] = [part.fromMm - long / 2, part.toMm - long / 2];
-    const cuts = [from, ...nearBetween.flatMap((one) => [one.fromMm, one.toMm]).filter((at) => at > from + TOUCH_MM && at < to - TOUCH_MM).sort((a, b) => a - b), to];
+    const cuts = [from, ...nearBetween.flatMap((one) => [one.fromMm, one.toMm]).concat(middle ?? []).filter((at) => at > from + TOUCH_MM && at < to - TOUCH_MM).sort((a, b) => a - b), to];
     return cuts.slice(1).map((end, index) => {
       const begin = cuts[index] ?? from;
-      return { fromMm: begin, toMm: end, near: Number(isNear((begin + end) / 2)) };
+      return { fromMm: begin, toMm: end, near: Number(isNear((begin + end) / 2)), ...away((begin + end) / 2) };
     });
   });
 }
@@ -56,7 +58,7 @@ function modeOf(making: Making, item: LayoutItem, joints: readonly SizedJoint[])
     return {
       key: spliceId(item.findingId, side), lengthMm: long, pairs: 0, ends: hasWire ? [end] : [],
       bodies: [{ id: spliceId(item.findingId, side), spec, offsetMm: 0, lengthMm: long }],
-      rooms: roomsOf(run, wish.joint, wish.window, pinOf(run, item.findingId, side)),
+      rooms: roomsOf(run, wish.joint, wish.window, pinOf(run, item.findingId, side), side === 'only' ? wish.atMm : undefined),
     };
   });
   if (hasWire) making.wires += 1;
@@ -69,8 +71,8 @@ export function together(key: string, parts: readonly { readonly piece: Piece; r
   const set = parts.map((part) => ({ piece: part.piece, offsetMm: part.offsetMm - first }));
   const rooms = set.reduce<readonly Room[]>((all, { piece, offsetMm }) => all.flatMap((room) => piece.rooms.flatMap((other): Room[] => {
     const [fromMm, toMm] = [Math.max(room.fromMm, other.fromMm - offsetMm), Math.min(room.toMm, other.toMm - offsetMm)];
-    return toMm >= fromMm - TOUCH_MM ? [{ fromMm, toMm: Math.max(fromMm, toMm), near: room.near + other.near }] : [];
-  })), [{ fromMm: -Infinity, toMm: Infinity, near: 0 }]);
+    return toMm >= fromMm - TOUCH_MM ? [{ fromMm, toMm: Math.max(fromMm, toMm), near: room.near + other.near, awayMm: room.awayMm + other.awayMm + other.awayPerMm * offsetMm, awayPerMm: room.awayPerMm + other.awayPerMm }] : [];
+  })), [{ fromMm: -Infinity, toMm: Infinity, near: 0, awayMm: 0, awayPerMm: 0 }]);
   return {
     key, rooms, pairs,
     lengthMm: Math.max(...set.map(({ piece, offsetMm }) => offsetMm + piece.lengthMm)),
@@ -117,9 +119,12 @@ export function buildProblem(run: RunToLayOut, gapMm: number): Built {
   const homeless: LayoutItem[] = [];
   const parted: LayoutItem[] = [];
   const done = new Set<string>();
-  const items = run.items.filter((item) => item.joints.length > 0);
+  // In an order of their own, so that the answer does not depend on the one they came in.
+  const items = run.items.filter((item) => item.joints.length > 0).sort((a, b) => a.lost.fromMm - b.lost.fromMm || a.findingId.localeCompare(b.findingId));
+  // A splice that is pinned tells how its circuit is made.
+  const pinnedAs = (item: LayoutItem, sides: readonly SpliceSide[]): boolean => item.twoJoints !== undefined && run.pins.some((pin) => pin.findingId === item.findingId && sides.includes(pin.side));
   const modesOf = (item: LayoutItem): { readonly as: Mode | undefined; readonly two: Mode | undefined } => ({
-    as: modeOf(making, item, item.joints), two: item.twoJoints && modeOf(making, item, item.twoJoints),
+    as: pinnedAs(item, ['left', 'right']) ? undefined : modeOf(making, item, item.joints), two: item.twoJoints && !pinnedAs(item, ['only']) ? modeOf(making, item, item.twoJoints) : undefined,
   });
   const alone = (item: LayoutItem, modes: ReturnType<typeof modesOf>): void => {
     const there = [modes.as, modes.two].flatMap((mode) => (mode ? [mode] : []));

@@ -2,8 +2,9 @@ import { easeMm } from '../../sizing/index.ts';
 import { extended, leastOf, lessOf, segmentAt, startOf, valueAt, type CostFunction, type Segment } from './cost.ts';
 import { bestAlone, keyAfter, TOUCH_MM, type Following, type Piece, type Placed, type Rest } from './problem.ts';
 
-/** What a body too near to a connector counts beside inserted wire: too little to outweigh a length that anybody could cut. */
-const NEAR_MM = 1e-4;
+/** What a body too near to a connector counts beside inserted wire, and a millimetre of slack spent on a single splice beside that: too little to outweigh a length that anybody could cut. */
+const NEAR_MM = 1e-3;
+const AWAY = 1e-7;
 const EASE_SHARE = 0.01;
 const EASE_LEAST_MM = 3;
 const TRIES = 16;
@@ -36,11 +37,15 @@ function longWires(placed: readonly Placed[], wires: number): boolean[] {
   return between.map((mm) => EASE_SHARE * mm > EASE_LEAST_MM);
 }
 
-const nearCount = (placed: readonly Placed[]): number => 
-  placed.reduce((sum, { piece, atMm }) => sum + Math.min(piece.bodies.length, ...piece.rooms.filter((room) => room.fromMm <= atMm + TOUCH_MM && atMm <= room.toMm + TOUCH_MM).map((room) => room.near)), 0);
+/** What the places of a layout count besides wire: the least of the rooms that a place is in. */
+const wishesMissed = (placed: readonly Placed[]): number =>
+  placed.reduce((sum, { piece, atMm }) => {
+    const here = piece.rooms.filter((room) => room.fromMm <= atMm + TOUCH_MM && atMm <= room.toMm + TOUCH_MM);
+    return sum + (here.length > 0 ? Math.min(...here.map((room) => NEAR_MM * room.near + AWAY * (room.awayMm + room.awayPerMm * atMm))) : 0);
+  }, 0);
 
-/** Inserted wire with bodies near connectors as the last and least of it. */
-const costOf = (placed: readonly Placed[], wires: number): number => insertedMm(placed, wires) + NEAR_MM * nearCount(placed);
+/** Inserted wire, with bodies near connectors and then slack spent as the last and least of it. */
+const costOf = (placed: readonly Placed[], wires: number): number => insertedMm(placed, wires) + wishesMissed(placed);
 
 export interface Inserted {
   readonly placed: readonly Placed[];
@@ -100,7 +105,7 @@ function solveOnce(following: Following, limits: InsertedLimits, long: readonly 
         for (const room of piece.rooms) {
           const made = extended(source.before, {
             fromMm: Math.max(room.fromMm, limits.fromMm), toMm: Math.min(room.toMm, limits.toMm - piece.lengthMm), lengthMm: piece.lengthMm, gapMm: isFirst ? 0 : limits.gapMm,
-            base: fixed + NEAR_MM * room.near, slope, source,
+            base: fixed + NEAR_MM * room.near + AWAY * room.awayMm, slope: slope + AWAY * room.awayPerMm, source,
           });
           if (latestStartMm !== Infinity && (startOf(made) + limits.gapMm > latestStartMm + 1e-6 || startOf(made) > latestEndMm + 1e-6)) continue;
           // What the pieces cost more than each alone: sets of other pieces are compared by it.

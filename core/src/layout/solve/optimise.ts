@@ -1,7 +1,7 @@
 import { compareLayouts, LEVELS, measure, type Level, type Objective } from '../objective.ts';
-import { asItem } from '../place.ts';
+import { asItem, itemsAt, madeWith } from '../place.ts';
 import { stagger } from '../stagger.ts';
-import type { LayoutItem, PlacedItem, RunToLayOut, SpliceSide } from '../types.ts';
+import { spliceId, type LayoutItem, type PlacedItem, type RunToLayOut, type SpliceSide } from '../types.ts';
 import { insertedBound, openedBound, runBounds, type RunBounds } from './bounds.ts';
 import { buildProblem, together, type Built } from './build.ts';
 import { leastInserted } from './inserted.ts';
@@ -41,6 +41,8 @@ const GAP_STEP_MM = 0.005;
 const ROUGH_GAP_STEP_MM = 1;
 const FINE_HALVINGS = 20;
 
+const SIDES = ['only', 'left', 'right'] as const satisfies readonly SpliceSide[];
+
 /** What a search has found so far. */
 interface Found {
   readonly problem: Problem;
@@ -53,16 +55,22 @@ interface Found {
 
 function itemsOf(run: RunToLayOut, placed: readonly Placed[]): PlacedItem[] {
   const centres = new Map<string, number>();
-  for (const { piece, atMm } of placed) for (const body of piece.bodies) centres.set(body.id, atMm + body.offsetMm + body.lengthMm / 2);
+  for (const { piece, atMm } of placed) for (const body of piece.bodies) centres.set(body.id, Math.round((atMm + body.offsetMm + body.lengthMm / 2) * 1e6) / 1e6);
   const pinned = (item: LayoutItem, side: SpliceSide): boolean => run.pins.some((pin) => pin.findingId === item.findingId && pin.side === side);
   return run.items.map((item) => {
-    const isTwo = item.twoJoints !== undefined && centres.has(`${item.findingId}:left`) && !centres.has(`${item.findingId}:only`);
-    const made = isTwo ? { ...item, joints: item.twoJoints ?? item.joints } : item;
-    return asItem(made, new Map((['only', 'left', 'right'] as const).flatMap((side): [SpliceSide, { centreMm: number; pinned: boolean }][] => {
-      const centreMm = centres.get(`${item.findingId}:${side}`);
-      return centreMm === undefined ? [] : [[side, { centreMm, pinned: pinned(item, side) }]];
-    })));
+    const places = SIDES.flatMap((side) => {
+      const centreMm = centres.get(spliceId(item.findingId, side));
+      return centreMm === undefined ? [] : [{ side, centreMm }];
+    });
+    return asItem(madeWith(item, new Set(places.map((place) => place.side))), new Map(places.map(({ side, centreMm }) => [side, { centreMm, pinned: pinned(item, side) }])));
   });
+}
+
+/** What was found before when it is still legal and at least as good as what the rules give. */
+function firstLayout(run: RunToLayOut): readonly PlacedItem[] {
+  const ruled = stagger(run);
+  const found = run.found && run.found.length > 0 ? itemsAt(run, run.found) : undefined;
+  return found && compareLayouts(measure(run, found), measure(run, ruled)) <= 0 ? found : ruled;
 }
 
 /** Search of one run, level by level. */
@@ -79,7 +87,7 @@ class Search {
   private readonly beam: number;
 
   constructor(private readonly run: RunToLayOut, private readonly effort: Effort, private readonly built: Built) {
-    const items = stagger(run);
+    const items = firstLayout(run);
     const objective = measure(run, items);
     this.limits = runBounds(built.problem, run.keepOuts, run.betweenBodiesMm, false);
     this.widestMm = runBounds(built.problem, run.keepOuts, run.betweenBodiesMm, true).clearMm;
@@ -107,6 +115,11 @@ class Search {
     if (compareLayouts(objective, this.best.objective) > 0) return;
     this.best = { items, objective, bound: this.boundOf(objective), open: this.best.open };
     this.effort.onBetter?.(this.best);
+  }
+
+  judged(items: readonly PlacedItem[]): LaidOut {
+    const objective = measure(this.run, items);
+    return settle({ items, objective, bound: this.boundOf(objective), open: 'over' }, 'over');
   }
 
   private goesOn(): boolean {
@@ -220,6 +233,11 @@ class Search {
     return best ? { placed: best.placed, proven: best.proven && span.complete } : { placed: span.placed, proven: false };
   }
 
+  /** The layout to start from, with its bounds. */
+  start(): LaidOut {
+    return this.built.problem.units.length === 0 ? { ...this.best, bound: this.best.objective, open: undefined } : settle(this.best, 'over');
+  }
+
   solve(): LaidOut {
     const { built } = this;
     if (built.problem.units.length === 0) return { ...this.best, bound: this.best.objective, open: undefined };
@@ -299,4 +317,13 @@ function settle(best: LaidOut, open: Level | undefined): LaidOut {
  */
 export function optimise(run: RunToLayOut, effort: Effort = QUICK): LaidOut {
   return new Search(run, effort, buildProblem(run, 0)).solve();
+}
+
+/** The layout to start a search from: by the rules, or what was found before. At once, and with what the bounds prove of it. */
+export const quickLayout = (run: RunToLayOut): LaidOut => new Search(run, QUICK, buildProblem(run, 0)).start();
+
+/** A layout that is given, with what it reaches and the bounds that hold for it. */
+export function asLaidOut(run: RunToLayOut, items: readonly PlacedItem[]): LaidOut {
+  const search = new Search(run, QUICK, buildProblem(run, 0));
+  return search.judged(items);
 }

@@ -3,9 +3,14 @@ import type { Window } from '../../sizing/index.ts';
 /** A length under this is no length: floating dust on touching edges, mm. */
 export const TOUCH_MM = 1e-7;
 
-/** Where the left edge of a piece may lie, mm, and how many of its bodies are then too near to a connector to work in comfort. */
+/**
+ * Where the left edge of a piece may lie, mm; how many of its bodies are then too near to a connector to work in comfort; and how far its
+ * splices are from the middle of their loss: at 0, and per mm to the right.
+ */
 export interface Room extends Window {
   readonly near: number;
+  readonly awayMm: number;
+  readonly awayPerMm: number;
 }
 
 /** One body of a piece: the splice that it is, and where its left edge lies from the piece's. */
@@ -35,7 +40,7 @@ export interface Piece {
   readonly key: string;
   readonly bodies: readonly Body[];
   readonly lengthMm: number;
-  /** From left to right, without touching each other but where `near` changes. */
+  /** From left to right, without touching each other but where what they count changes. */
   readonly rooms: readonly Room[];
   readonly ends: readonly WireEnd[];
   /** Overlapping pairs inside it. */
@@ -141,11 +146,11 @@ function goesFirst(a: Piece, b: Piece): boolean {
   const same = (x: number, y: number): boolean => x === y || Math.abs(x - y) < TOUCH_MM;
   const [firstA, firstB] = [a.rooms[0]?.fromMm ?? 0, b.rooms[0]?.fromMm ?? 0];
   // Rooms that are one list, but that b begins later or ends later.
-  const clipped = (rooms: readonly Room[], from: number, to: number): Room[] => rooms.filter((room) => room.toMm >= from - TOUCH_MM && room.fromMm <= to + TOUCH_MM).map((room) => ({ near: room.near, fromMm: Math.max(from, room.fromMm), toMm: Math.min(to, room.toMm) }));
+  const clipped = (rooms: readonly Room[], from: number, to: number): Room[] => rooms.filter((room) => room.toMm >= from - TOUCH_MM && room.fromMm <= to + TOUCH_MM).map((room) => ({ ...room, fromMm: Math.max(from, room.fromMm), toMm: Math.min(to, room.toMm) }));
   const from = Math.max(firstA, firstB);
   const to = Math.min(lastOf(a), lastOf(b));
   const [cutA, cutB] = [clipped(a.rooms, from, to), clipped(b.rooms, from, to)];
-  const nested = cutA.length === cutB.length && cutA.every((room, index) => same(room.fromMm, cutB[index]?.fromMm ?? NaN) && same(room.toMm, cutB[index]?.toMm ?? NaN) && room.near === cutB[index]?.near);
+  const nested = cutA.length === cutB.length && cutA.every((room, index) => same(room.fromMm, cutB[index]?.fromMm ?? NaN) && same(room.toMm, cutB[index]?.toMm ?? NaN) && room.near === cutB[index]?.near && room.awayPerMm === cutB[index]?.awayPerMm);
   return nested && firstA <= firstB + TOUCH_MM && lastOf(a) <= lastOf(b) + TOUCH_MM;
 }
 
