@@ -12,6 +12,7 @@ export const ERRORS = {
   EDIT_REFUSED: { status: 422, hint: 'Undo that edit and save again; nothing was changed.' },
   HAS_WORK: { status: 409, hint: 'Make the joint again in Prove (rework), or leave the finding as it is.' },
   GATE_CLOSED: { status: 409, hint: 'Open the gate in Survey first.' },
+  PLACE_NOT_LEGAL: { status: 422, hint: 'Put the splice where the board lets it lie.' },
   NO_SUCH_SPLICE: { status: 409, hint: 'The plan has changed since: load the job again.' },
   RECORD_REFUSED: { status: 409, hint: 'Finish what is named and sign again.' },
   SHELF_FILE: { status: 422, hint: 'Correct every line named and import again; nothing was imported.' },

@@ -2,7 +2,7 @@ export { readJobFile, writeJobFile, jobOf, type JobFile, type JobFileInput } fro
 export { JobFileRefused, type FileProblem } from './refusal.ts';
 export { catalogueSchema, partSchema, toolSchema, wireStockSchema } from './catalogueSchemas.ts';
 export { practiceSchema } from './practiceSchema.ts';
-export { choiceSchema, findingSchema, gateEntrySchemas, jobSchema, readingValueSchema } from './schemas.ts';
+export { choiceSchema, findingSchema, gateEntrySchemas, jobSchema, layoutSchema, readingValueSchema } from './schemas.ts';
 export { harnessSchema, machineSchema, wireSchema } from './harnessSchemas.ts';
 export { harnessEditSchema } from './editSchemas.ts';
 export { continuityFields, mappingSchema } from './mappingSchemas.ts';

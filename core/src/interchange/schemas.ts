@@ -31,11 +31,14 @@ export const choiceSchema = Joi.object({ findingId: id.required(), use: Joi.vali
 const pinSchema = Joi.object({ findingId: id.required(), side: Joi.valid('only', 'left', 'right').required(), centreMm: lengthMm.required() });
 const redoSchema = Joi.object({ id: id.required(), findingId: id.required(), lostFromMm: lengthMm.required(), lostToMm: lengthMm.required(), because: longText.required(), ...said });
 
+/** What people decided about the layout. */
+export const layoutSchema = Joi.object({ pins: list(pinSchema).default([]), atOne: list(id).default([]), found: list(pinSchema).default([]) });
+
 export const jobSchema = Joi.object({
   id, number: text.required(), title: text.required(), asOf: date, machine: machineSchema.required(), harness: harnessSchema.required(),
   findings: list(findingSchema).default([]), gate: Joi.object(gateEntrySchemas).default({}), choices: list(choiceSchema).default([]), pins: list(pinSchema).default([]), redos: list(redoSchema).default([]),
   held: list(Joi.object({ findingId: id.required(), way: id.required(), use: Joi.valid(...METHOD_IDS, ...COVER_IDS), partIds: list(text).required() })),
-  mappings: list(mappingSchema),
+  mappings: list(mappingSchema), layout: layoutSchema,
 });
 
 export const readingValueSchema = Joi.alternatives().conditional('.kind', {

@@ -1,7 +1,7 @@
 import { conduitFor } from '../bundle/index.ts';
 import { keepOuts, type Run } from '../harness/index.ts';
 import {
-  brokenRules, bundleProfile, lumpDiameterMm, optimise, QUICK, quickLayout, sectionAt, windowsOf, type LaidOut, type LayoutItem, type Pin, type PlacedItem, type RunToLayOut,
+  brokenRules, bundleProfile, keptLayout, lumpDiameterMm, optimise, QUICK, quickLayout, sectionAt, windowsOf, type LaidOut, type LayoutItem, type Pin, type PlacedItem, type RunToLayOut,
 } from '../layout/index.ts';
 import type { Practice } from '../practice/index.ts';
 import { jacketDiameterMm } from '../wire/index.ts';
@@ -54,7 +54,7 @@ function runToLayOut(run: Run, here: readonly Decided[], two: ReadonlyMap<string
 /** A run laid out: searched while it is small, else by the rules; remembered by all that it depends on. */
 function laidOut(run: RunToLayOut, memory: Warm): LaidOut {
   const bodies = run.items.reduce((sum, item) => sum + Math.max(item.joints.length, item.twoJoints?.length ?? 0), 0);
-  if (bodies > SEARCHED_UP_TO) return quickLayout(run);
+  if (bodies > SEARCHED_UP_TO || keptLayout(run)) return quickLayout(run);
   const key = JSON.stringify(run);
   const known = memory.layouts.get(key) ?? optimise(run, QUICK);
   memory.layouts.delete(key);

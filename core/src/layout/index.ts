@@ -7,5 +7,7 @@ export type { BundleWire, LayoutItem, LayoutWishes, PlacedItem, PlacedSplice, Pi
 export { compareLayouts, firstDifference, LEVELS, measure } from './objective.ts';
 export type { Level, Objective } from './objective.ts';
 export { legalPlaces, windowsOf } from './place.ts';
-export { asLaidOut, optimise, quickLayout, QUICK, THOROUGH } from './solve/optimise.ts';
+export { movedSplice, placesOf } from './move.ts';
+export type { Moved } from './move.ts';
+export { asLaidOut, keptLayout, optimise, quickLayout, QUICK, THOROUGH } from './solve/optimise.ts';
 export type { Effort, LaidOut } from './solve/optimise.ts';

@@ -20,7 +20,7 @@ export interface LayoutWishes {
   readonly pins: readonly Pin[];
   /** Findings that are to get one splice where one would do, whatever lies beside it. */
   readonly atOne: readonly string[];
-  /** Places that a longer search found, kept as long as they are legal and nothing better is known. */
+  /** Places that are kept as they are while they are legal for what is to be made: where the others lay when one was moved, or what a longer search found. None: searched anew. */
   readonly found: readonly Pin[];
 }
 
@@ -47,7 +47,7 @@ export interface RunToLayOut {
   readonly keepOuts: readonly KeepOut[];
   readonly items: readonly LayoutItem[];
   readonly pins: readonly Pin[];
-  /** Places that a search found before, tried first. */
+  /** Places that are kept as they are when there is a legal one for every splice. */
   readonly found?: readonly Pin[] | undefined;
   readonly betweenBodiesMm: number;
   readonly preferFromConnectorMm: number;

@@ -1,4 +1,5 @@
 import { EntitySchema, type EntitySchemaColumnOptions } from 'typeorm';
+import { NO_WISHES } from '@mendum/core';
 import type * as Rows from './rows.ts';
 
 const text = { type: 'text' } as const satisfies EntitySchemaColumnOptions;
@@ -36,7 +37,7 @@ export const CircuitEntity = new EntitySchema<Rows.CircuitRow>({
 export const JobEntity = new EntitySchema<Rows.JobRow>({
   name: 'job',
   columns: {
-    id: key, number: { ...text, unique: true }, title: text, harnessId: text, practiceId: text, status: text, openedOn: text, gate: json, mappings: { ...json, default: '[]' }, held: { ...json, default: '[]' }, version: whole, createdBy: text, createdAt: text, updatedAt: text,
+    id: key, number: { ...text, unique: true }, title: text, harnessId: text, practiceId: text, status: text, openedOn: text, gate: json, mappings: { ...json, default: '[]' }, held: { ...json, default: '[]' }, layout: { ...json, default: JSON.stringify(NO_WISHES) }, version: whole, createdBy: text, createdAt: text, updatedAt: text,
   },
   foreignKeys: ofHarness,
 });

@@ -1,4 +1,4 @@
-import type { Circuit, ConnectorFace, Feature, Finding, Gate, HarnessNode, Held, LockFamily, MappingCard, Practice, ReadingValue, SpliceRecord, Zone } from '@mendum/core';
+import type { Circuit, ConnectorFace, Feature, Finding, Gate, HarnessNode, Held, LayoutWishes, LockFamily, MappingCard, Practice, ReadingValue, SpliceRecord, Zone } from '@mendum/core';
 
 /** Rows as they are stored. Units are in the names; JSON columns hold what is not searched. */
 export interface MachineRow { id: string; name: string; kind: string; systemVoltageV: number }
@@ -12,7 +12,7 @@ export interface CircuitRow {
   wire: Circuit['wire']; runIds: readonly string[];
 }
 export interface JobRow {
-  id: string; number: string; title: string; harnessId: string; practiceId: string; status: 'open' | 'signed'; openedOn: string; gate: Gate; mappings: readonly MappingCard[]; held: readonly Held[]; version: number; createdBy: string; createdAt: string; updatedAt: string;
+  id: string; number: string; title: string; harnessId: string; practiceId: string; status: 'open' | 'signed'; openedOn: string; gate: Gate; mappings: readonly MappingCard[]; held: readonly Held[]; layout: LayoutWishes; version: number; createdBy: string; createdAt: string; updatedAt: string;
 }
 export interface FindingRow { jobId: string; id: string; position: number; circuitId: string; runId: string; kind: Finding['kind']; fromMm: number; toMm: number; body: Finding; version: number }
 export interface ChoiceRow { id: string; jobId: string; findingId: string; use: string | null; reason: string; by: string; at: string }

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { EntityManager } from 'typeorm';
-import { FULL_SHELF, plan, type Catalogue, type Choice, type Finding, type Job, type Plan, type Practice, type Reading } from '@mendum/core';
+import { FULL_SHELF, NO_WISHES, plan, type Catalogue, type Choice, type Finding, type Job, type LayoutWishes, type Plan, type Practice, type Reading } from '@mendum/core';
 import {
   CatalogueEntity, ChoiceEntity, FindingEntity, JobEntity, PhotoEntity, PinEntity, ReadingEntity, RecordEntity, RedoEntity, TickEntity,
 } from '../db/entities.ts';
@@ -47,6 +47,8 @@ export async function keepOwnShelf(manager: EntityManager, jobId: string, catalo
 /** What was signed comes before its corrections, whatever the clock said. */
 const originalsFirst = (records: readonly RecordRow[]): RecordRow[] => [...records].sort((a, b) => Number(a.replacesId !== null) - Number(b.replacesId !== null));
 
+const isEmpty = (wishes: LayoutWishes): boolean => wishes.pins.length + wishes.atOne.length + wishes.found.length === 0;
+
 /** Loads a job whole. @throws AppError NOT_FOUND */
 export async function loadJob(manager: EntityManager, jobId: string): Promise<StoredJob> {
   const row = await manager.findOneBy(JobEntity, { id: jobId });
@@ -69,7 +71,7 @@ export async function loadJob(manager: EntityManager, jobId: string): Promise<St
     readings: readings.map(({ id, spliceId, make, checkId, value, by, at }) => ({ id, spliceId, make, checkId, value, by, at })),
     job: {
       id: row.id, number: row.number, title: row.title, asOf: row.openedOn, machine, harness,
-      findings: findings.map((finding) => finding.body), gate: row.gate, ...(row.mappings.length === 0 ? {} : { mappings: row.mappings }), ...(row.held.length === 0 ? {} : { held: row.held }),
+      findings: findings.map((finding) => finding.body), gate: row.gate, ...(row.mappings.length === 0 ? {} : { mappings: row.mappings }), ...(row.held.length === 0 ? {} : { held: row.held }), ...(isEmpty(row.layout) ? {} : { layout: row.layout }),
       choices: [...latest.values()].flatMap(({ findingId, use, reason, by, at }) => (use === null ? [] : [{ findingId, use: use as Choice['use'], reason, by, at }])),
       pins: pins.map(({ findingId, side, centreMm }) => ({ findingId, side, centreMm })),
       redos: redos.map(({ id, findingId, lostFromMm, lostToMm, because, by, at }) => ({ id, findingId, lostFromMm, lostToMm, because, by, at })),
@@ -117,7 +119,7 @@ export async function insertJob(manager: EntityManager, job: Job, practice: Prac
   const id = randomUUID();
   const number = await freeNumber(manager, job.number);
   await manager.insert(JobEntity, {
-    id, number, title: job.title, harnessId: harnessId ?? (await sameHarness(manager, job.machine, job.harness)) ?? (await insertHarness(manager, job.machine, job.harness)), practiceId: await keepPractice(manager, practice, id), status: 'open', held: job.held ?? [],
+    id, number, title: job.title, harnessId: harnessId ?? (await sameHarness(manager, job.machine, job.harness)) ?? (await insertHarness(manager, job.machine, job.harness)), practiceId: await keepPractice(manager, practice, id), status: 'open', held: job.held ?? [], layout: job.layout ?? NO_WISHES,
     openedOn: job.asOf ?? now.slice(0, 10), gate: job.gate, mappings: job.mappings ?? [], version: 1, createdBy: by, createdAt: now, updatedAt: now,
   });
   for (const [position, finding] of job.findings.entries()) await manager.insert(FindingEntity, findingRow(id, finding, position, 1));

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { Router } from 'express';
 import Joi from 'joi';
-import { COVER_IDS, isAtCavity, makesOf, METHOD_IDS, redoCost, rule, WAYS, type CoverId, type FindingPlan, type Held, type MethodId, type Plan, type ReadingValue, type Way } from '@mendum/core';
+import { COVER_IDS, isAtCavity, makesOf, METHOD_IDS, redoCost, rule, unpinned, WAYS, type CoverId, type FindingPlan, type Held, type MethodId, type Plan, type ReadingValue, type Way } from '@mendum/core';
 import { readingValueSchema } from '@mendum/core/interchange';
 import { ChoiceEntity, JobEntity, PinEntity, ReadingEntity, RedoEntity, TickEntity } from '../db/entities.ts';
 import type { Database } from '../db/open.ts';
@@ -40,7 +40,6 @@ async function pinFinding(manager: EntityManager, stored: StoredJob, plan: Plan,
   const use = finding.cover?.coverId ?? finding.splices[0]?.methodId;
   await hold(manager, stored.row.id, findingId, { findingId, way: finding.approach, ...(use === undefined ? {} : { use }), partIds: partsOfPlan(finding) });
   for (const splice of finding.splices) {
-    if (splice.pinned) continue;
     await manager.upsert(PinEntity, { jobId: stored.row.id, findingId, side: splice.side, centreMm: splice.centreMm }, ['jobId', 'findingId', 'side']);
   }
 }
@@ -127,6 +126,7 @@ export function workRoutes(router: Router, db: Database): void {
       });
       await manager.delete(PinEntity, { jobId: stored.row.id, findingId: finding.findingId });
       await hold(manager, stored.row.id, finding.findingId, undefined);
+      await manager.update(JobEntity, { id: stored.row.id }, { layout: unpinned(stored.row.layout, [finding.findingId]) });
       await audit('made again', stored.row.id, { spliceId: input.spliceId, ...cost, because: input.because });
       return { status: 201, body: cost };
     },

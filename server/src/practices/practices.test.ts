@@ -31,10 +31,14 @@ describe("a shop's own practice", () => {
     await give('0147', 'ours').then((answer) => expect(answer.status).toBe(200));
     const changed: Practice = { ...OURS, figures: { ...OURS.figures, coverAtMostMm: 5 } };
     const effects = (await server.http.post('/api/practices/effect').send({ practice: changed }).expect(200)).body as JobEffect[];
-    expect(effects).toMatchObject([{ number: '0147', keeps: false, changes: [{ circuitNumber: '4', before: expect.stringContaining('Cover') as string }] }]);
-    expect((await server.plan('0147')).findings.find((one) => one.circuitId === effects[0]!.changes[0]!.circuitId)?.approach).toBe('cover');
+    expect(effects).toMatchObject([{ number: '0147', keeps: false }]);
+    // What is cut in place of the cover also moves others: they are named as well.
+    const covered = effects[0]!.changes.find((change) => change.circuitNumber === '4')!;
+    expect(covered.before).toContain('Cover');
+    expect(effects[0]!.changes.filter((change) => change !== covered).every((change) => /centre of|insert/.test(change.because))).toBe(true);
+    expect((await server.plan('0147')).findings.find((one) => one.circuitId === covered.circuitId)?.approach).toBe('cover');
     await server.write('put', '/practices/ours', { practice: changed }).expect(200);
-    expect((await server.plan('0147')).findings.find((one) => one.circuitId === effects[0]!.changes[0]!.circuitId)?.approach).not.toBe('cover');
+    expect((await server.plan('0147')).findings.find((one) => one.circuitId === covered.circuitId)?.approach).not.toBe('cover');
     await server.write('put', '/practices/ours', { practice: changed }).expect(409);
   });
   it('a job with work begun keeps the practice as it was', async () => {

@@ -66,12 +66,11 @@ function itemsOf(run: RunToLayOut, placed: readonly Placed[]): PlacedItem[] {
   });
 }
 
-/** What was found before when it is still legal and at least as good as what the rules give. */
-function firstLayout(run: RunToLayOut): readonly PlacedItem[] {
-  const ruled = stagger(run);
-  const found = run.found && run.found.length > 0 ? itemsAt(run, run.found) : undefined;
-  return found && compareLayouts(measure(run, found), measure(run, ruled)) <= 0 ? found : ruled;
-}
+/** The places that are kept when all are there and legal, else by the rules. */
+const firstLayout = (run: RunToLayOut): readonly PlacedItem[] => keptLayout(run) ?? stagger(run);
+
+/** The layout that is kept: a legal place for every splice; none when one is missing. */
+export const keptLayout = (run: RunToLayOut): readonly PlacedItem[] | undefined => (run.found && run.found.length > 0 ? itemsAt(run, run.found) : undefined);
 
 /** Search of one run, level by level. */
 class Search {

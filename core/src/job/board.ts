@@ -1,0 +1,95 @@
+import type { Decided, FindingPlan, Job, Plan, RunPlan } from './types.ts';
+import { asLaidOut, legalPlaces, NO_WISHES, windowsOf, type LayoutWishes, type Pin, type PlacedItem, type RunToLayOut, type SpliceSide } from '../layout/index.ts';
+import { figure } from '../units/index.ts';
+import { decideAll, type Warm } from './decideAll.ts';
+import { indexJob } from './jobIndex.ts';
+import { runPlanOf, searchOf } from './layOut.ts';
+import type { JobProblem } from './problem.ts';
+
+/** A run of a job on the board: what is laid out, and where it lies. Plain data, so that it goes to and from a worker. */
+export interface Board {
+  readonly runId: string;
+  readonly run: RunToLayOut;
+  readonly items: readonly PlacedItem[];
+}
+
+/** The board of a run. @returns nothing when the job has no such run */
+export function boardOf(job: Job, runId: string, memory: Warm): Board | undefined {
+  const index = indexJob(job);
+  const run = index.runs.get(runId);
+  if (!run) return undefined;
+  const search = searchOf(run, decideAll(job, index, memory), job, index, memory);
+  return { runId, run: search.run, items: search.laid.items };
+}
+
+/** The plan's words of a run with its splices somewhere else: profile, broken rules, what it reaches. */
+export function runPlanAt(job: Job, board: Board, items: readonly PlacedItem[], before: RunPlan): RunPlan {
+  const run = job.harness.runs.find((one) => one.id === board.runId);
+  if (!run) return before;
+  const here: readonly Decided[] = [];
+  const numbers = new Map(job.harness.circuits.map((circuit) => [circuit.id, circuit.number]));
+  const made = runPlanOf(run, board, asLaidOut(board.run, items), here, (id) => numbers.get(id) ?? id);
+  const edges = [...items.flatMap((item) => item.splices), ...board.run.items.map((item) => item.lost), ...(board.run.alsoOpened ?? [])];
+  return { ...made, opened: edges.length > 0 ? { fromMm: Math.min(...edges.map((edge) => edge.fromMm)), toMm: Math.max(...edges.map((edge) => edge.toMm)) } : undefined };
+}
+
+/** A finding's plan with its splices somewhere else: bodies, cuts and insert; its steps and checks follow with the next plan. */
+export function findingPlanAt(plan: FindingPlan, item: PlacedItem): FindingPlan {
+  const places = new Map(item.splices.map((splice) => [splice.side, splice]));
+  if (plan.splices.length !== item.splices.length || plan.splices.every((splice) => places.get(splice.side)?.centreMm === splice.centreMm)) return plan;
+  return {
+    ...plan, x1Mm: item.x1Mm, x2Mm: item.x2Mm, insert: plan.insert && item.insertMm !== undefined ? { ...plan.insert, lengthMm: item.insertMm } : plan.insert,
+    splices: plan.splices.map((splice) => {
+      const at = places.get(splice.side);
+      return at ? { ...splice, centreMm: at.centreMm, fromMm: at.fromMm, toMm: at.toMm, pinned: at.pinned } : splice;
+    }),
+  };
+}
+
+const problem = (code: string, pointer: string, message: string, hint: string): JobProblem => ({ code, pointer, message, hint });
+const SIDE_WORDS: Record<SpliceSide, string> = { only: 'splice', left: 'left splice', right: 'right splice' };
+
+/** What is wrong with wishes for the layout of a job: splices that are not there, are made already, or may not lie where they are put. */
+export function checkWishes(job: Job, wishes: LayoutWishes, memory: Warm): JobProblem[] {
+  const pinned = new Set([...job.pins.map((pin) => pin.findingId), ...(job.held ?? []).map((held) => held.findingId)]);
+  const boards = new Map<string, Board | undefined>();
+  const bare = { ...job, layout: NO_WISHES };
+  const finds = (id: string): string | undefined => job.findings.find((one) => one.id === id)?.runId;
+  return [
+    ...wishes.atOne.flatMap((id, index) => (finds(id) === undefined ? [problem('UNKNOWN_FINDING', `/layout/atOne/${index}`, `There is no finding "${id}" in this job.`, 'Leave it out.')] : [])),
+    ...wishes.pins.flatMap((pin, index): JobProblem[] => {
+      const pointer = `/layout/pins/${index}`;
+      const runId = finds(pin.findingId);
+      if (runId === undefined) return [problem('UNKNOWN_FINDING', pointer, `There is no finding "${pin.findingId}" in this job.`, 'Leave its pin out.')];
+      if (pinned.has(pin.findingId)) return [problem('HAS_WORK', pointer, `The splices of finding "${pin.findingId}" are being made: they stay where they are.`, 'Move another one, or make this one again first.')];
+      if (!boards.has(runId)) boards.set(runId, boardOf(bare, runId, memory));
+      const board = boards.get(runId);
+      const item = board?.run.items.find((one) => one.findingId === pin.findingId);
+      const wish = item && windowsOf(item).get(pin.side);
+      if (!board || !wish) return [problem('NO_SUCH_SPLICE', pointer, `Finding "${pin.findingId}" has no ${SIDE_WORDS[pin.side]}.`, 'Pin the splices that the plan shows.')];
+      const legal = legalPlaces(board.run, wish);
+      if (legal.some((part) => pin.centreMm >= part.fromMm - 0.05 && pin.centreMm <= part.toMm + 0.05)) return [];
+      const where = legal.map((part) => `${figure(part.fromMm, 1)}–${figure(part.toMm, 1)}`).join(', ');
+      return [problem('PLACE_NOT_LEGAL', pointer, `The ${SIDE_WORDS[pin.side]} of finding "${pin.findingId}" may not lie at ${figure(pin.centreMm, 1)} mm.`, where === '' ? 'It has no legal place on this run.' : `Its centre may lie at ${where} mm.`)];
+    }),
+  ];
+}
+
+/** Wishes with splices pinned where they were put; all others of the run stay where they lie. */
+export function pinnedAt(wishes: LayoutWishes, moved: readonly Pin[], kept: readonly Pin[]): LayoutWishes {
+  const same = (a: Pin) => (b: Pin): boolean => a.findingId === b.findingId && a.side === b.side;
+  return {
+    ...wishes,
+    pins: [...wishes.pins.filter((pin) => !moved.some(same(pin))), ...moved],
+    found: [...wishes.found.filter((pin) => !kept.some((other) => other.findingId === pin.findingId)), ...kept],
+  };
+}
+
+/** Wishes without the pins of some findings. */
+export const unpinned = (wishes: LayoutWishes, findingIds: readonly string[]): LayoutWishes => ({ ...wishes, pins: wishes.pins.filter((pin) => !findingIds.includes(pin.findingId)) });
+
+/** Wishes of a run searched anew: what was kept is let go, pins stay. */
+export const searchedAnew = (wishes: LayoutWishes, findingIds: readonly string[]): LayoutWishes => ({ ...wishes, found: wishes.found.filter((place) => !findingIds.includes(place.findingId)) });
+
+/** The findings of a plan that lie on a run. */
+export const findingsOnRun = (plan: Plan, runId: string): string[] => plan.findings.filter((finding) => finding.runId === runId).map((finding) => finding.findingId);
