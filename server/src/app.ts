@@ -11,6 +11,7 @@ import { harnessRoutes } from './harnesses/routes.ts';
 import { mappingRoutes } from './jobs/mapping.ts';
 import { jobRoutes } from './jobs/routes.ts';
 import { surveyRoutes } from './jobs/survey.ts';
+import { templateRoutes } from './template/routes.ts';
 import { layoutRoutes } from './jobs/layout.ts';
 import { workRoutes } from './jobs/work.ts';
 import { photoRoutes } from './photos/routes.ts';
@@ -59,6 +60,7 @@ export function createApp({ db, log, photosDir, webDir, today = () => new Date()
   mappingRoutes(api, db);
   photoRoutes(api, db, photosDir);
   layoutRoutes(api, db);
+  templateRoutes(api, db);
   workRoutes(api, db);
   recordRoutes(api, db, today);
   api.use(noSuchAddress);

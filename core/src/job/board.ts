@@ -1,5 +1,5 @@
 import type { Decided, FindingPlan, Job, Plan, RunPlan } from './types.ts';
-import { asLaidOut, legalPlaces, NO_WISHES, windowsOf, type LayoutWishes, type Pin, type PlacedItem, type RunToLayOut, type SpliceSide } from '../layout/index.ts';
+import { legalPlaces, measure, NO_WISHES, windowsOf, type LayoutWishes, type Pin, type PlacedItem, type RunToLayOut, type SpliceSide } from '../layout/index.ts';
 import { figure } from '../units/index.ts';
 import { decideAll, type Warm } from './decideAll.ts';
 import { indexJob } from './jobIndex.ts';
@@ -22,13 +22,14 @@ export function boardOf(job: Job, runId: string, memory: Warm): Board | undefine
   return { runId, run: search.run, items: search.laid.items };
 }
 
-/** The plan's words of a run with its splices somewhere else: profile, broken rules, what it reaches. */
-export function runPlanAt(job: Job, board: Board, items: readonly PlacedItem[], before: RunPlan): RunPlan {
+/** The plan's words of a run with its splices somewhere else: profile, broken rules, what it reaches. Quick enough for every frame of a drag; what it could reach at best is not asked. */
+export function runPlanAt(job: Job, board: Board, items: readonly PlacedItem[], before: RunPlan, untwistedAtMostMm: number): RunPlan {
   const run = job.harness.runs.find((one) => one.id === board.runId);
   if (!run) return before;
   const here: readonly Decided[] = [];
   const numbers = new Map(job.harness.circuits.map((circuit) => [circuit.id, circuit.number]));
-  const made = runPlanOf(run, board, asLaidOut(board.run, items), here, (id) => numbers.get(id) ?? id);
+  const objective = measure(board.run, items);
+  const made = runPlanOf(run, board, { items, objective, bound: objective, open: 'over' }, here, (id) => numbers.get(id) ?? id, untwistedAtMostMm);
   const edges = [...items.flatMap((item) => item.splices), ...board.run.items.map((item) => item.lost), ...(board.run.alsoOpened ?? [])];
   return { ...made, opened: edges.length > 0 ? { fromMm: Math.min(...edges.map((edge) => edge.fromMm)), toMm: Math.max(...edges.map((edge) => edge.toMm)) } : undefined };
 }

@@ -1,7 +1,7 @@
 import { conduitFor } from '../bundle/index.ts';
 import { keepOuts, type Run } from '../harness/index.ts';
 import {
-  brokenRules, bundleProfile, keptLayout, lumpDiameterMm, optimise, QUICK, quickLayout, sectionAt, windowsOf, type LaidOut, type LayoutItem, type Pin, type PlacedItem, type RunToLayOut,
+  brokenPairRules, brokenRules, bundleProfile, closingOf, keptLayout, lumpDiameterMm, optimise, QUICK, pairLayout, quickLayout, sectionAt, windowsOf, type LaidOut, type LayoutItem, type PairLayout, type Pin, type PlacedItem, type RunToLayOut,
 } from '../layout/index.ts';
 import type { Practice } from '../practice/index.ts';
 import { jacketDiameterMm } from '../wire/index.ts';
@@ -89,8 +89,19 @@ export function searchOf(run: Run, decided: readonly Decided[], job: Job, index:
 /** The decision that a placed item is made by: with two splices where the layout needs them. */
 const asPlaced = (one: Decided, item: PlacedItem | undefined, two: ReadonlyMap<string, Decided>): Decided => (item?.splices.length === 2 && one.decision.approach === 'oneSplice' ? (two.get(one.finding.id) ?? one) : one);
 
+/** Pairs of which both wires are spliced on the run. */
+function pairsOf(wanted: readonly LayoutItem[], placed: readonly PlacedItem[]): PairLayout[] {
+  const byId = new Map(placed.map((item) => [item.findingId, item]));
+  return wanted.flatMap((item): PairLayout[] => {
+    const mate = wanted.find((other) => other.findingId === item.pairFindingId);
+    const [mine, theirs] = [byId.get(item.findingId), mate && byId.get(mate.findingId)];
+    if (!mate || !mine || !theirs || item.findingId > mate.findingId || mine.splices.length === 0 || theirs.splices.length === 0) return [];
+    return [pairLayout({ circuitId: item.circuitId, ...mine }, { circuitId: mate.circuitId, ...theirs })];
+  });
+}
+
 /** What the plan says of a run in which splices lie. */
-export function runPlanOf(run: Run, search: Pick<RunSearch, 'run'>, laid: LaidOut, here: readonly Decided[], numberOf: (circuitId: string) => string): RunPlan {
+export function runPlanOf(run: Run, search: Pick<RunSearch, 'run'>, laid: LaidOut, here: readonly Decided[], numberOf: (circuitId: string) => string, untwistedAtMostMm: number): RunPlan {
   const { keepOuts: keep, wires = [], ...limits } = search.run;
   const splices = laid.items.flatMap((item) => item.splices);
   const profile = bundleProfile(run.lengthMm, wires, splices);
@@ -99,6 +110,8 @@ export function runPlanOf(run: Run, search: Pick<RunSearch, 'run'>, laid: LaidOu
     ...splices.flatMap((splice) => [splice.fromMm, splice.toMm]),
     ...here.filter(({ decision }) => decision.method ?? decision.cover).flatMap(({ decision }) => [decision.lost.fromMm, decision.lost.toMm]),
   ];
+  const opened = edges.length > 0 ? { fromMm: Math.min(...edges), toMm: Math.max(...edges) } : undefined;
+  const pairs = pairsOf(search.run.items, laid.items);
   return {
     runId: run.id,
     keepOuts: keep.map((one) => ({ ...one, fromMm: Math.max(0, one.fromMm), toMm: Math.min(run.lengthMm, one.toMm) })).filter((one) => one.toMm > one.fromMm),
@@ -107,8 +120,13 @@ export function runPlanOf(run: Run, search: Pick<RunSearch, 'run'>, laid: LaidOu
     restMm: sectionAt(wires, []).diameterMm,
     lumpMm: splices.length > 0 ? lumpDiameterMm(wires, splices) : peakMm,
     conduitMm: conduitFor(peakMm),
-    opened: edges.length > 0 ? { fromMm: Math.min(...edges), toMm: Math.max(...edges) } : undefined,
-    broken: brokenRules(splices, keep, limits, (splice) => `Circuit ${numberOf(splice.circuitId)} at ${Math.round(splice.centreMm)}`),
+    opened,
+    broken: [
+      ...brokenRules(splices, keep, limits, (splice) => `Circuit ${numberOf(splice.circuitId)} at ${Math.round(splice.centreMm)}`),
+      ...pairs.flatMap((pair) => brokenPairRules(pair, untwistedAtMostMm, splices.filter((splice) => pair.circuitIds.includes(splice.circuitId)).map((splice) => splice.id), numberOf)),
+    ],
+    pairs,
+    closing: closingOf(run, profile, opened, splices),
     reached: { objective: laid.objective, bound: laid.bound, open: laid.open },
   };
 }
@@ -130,7 +148,7 @@ export function layOutRuns(job: Job, index: JobIndex, decided: readonly Decided[
     const search = searchOf(run, decided, job, index, memory);
     for (const item of search.laid.items) placed.set(item.findingId, item);
     for (const [id, other] of search.two) two.set(id, other);
-    return runPlanOf(run, search, search.laid, here, numberOf);
+    return runPlanOf(run, search, search.laid, here, numberOf, memory.practice.figures.untwistedAtMostMm);
   });
   return { runs, placed, decided: decided.map((one) => asPlaced(one, placed.get(one.finding.id), two)) };
 }

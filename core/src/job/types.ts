@@ -5,7 +5,7 @@ import type { MappingCard } from '../mapping/index.ts';
 import type { Circuit, Harness, KeepOut } from '../harness/index.ts';
 import type { ElectricalCheck } from './electricalTypes.ts';
 import type { Kit } from '../kit/index.ts';
-import type { BrokenRule, LaidOut, LayoutWishes, Pin, ProfileStretch, SpliceSide } from '../layout/index.ts';
+import type { BrokenRule, Closing, LaidOut, LayoutWishes, PairLayout, Pin, ProfileStretch, SpliceSide } from '../layout/index.ts';
 import type { MethodFamily, MethodId, RankedMethod, SizedJoint } from '../method/index.ts';
 import type { Check } from '../prove/index.ts';
 import type { InsertWireChoice } from '../sizing/index.ts';
@@ -143,6 +143,9 @@ export interface RunPlan {
   readonly conduitMm?: number | undefined;
   readonly opened?: Stretch | undefined;
   readonly broken: readonly BrokenRule[];
+  /** Twisted pairs of which both wires are spliced here. */
+  readonly pairs: readonly PairLayout[];
+  readonly closing: Closing;
   /** What the layout reaches, level by level, and how far that is proven. */
   readonly reached: Pick<LaidOut, 'objective' | 'bound' | 'open'>;
 }

@@ -4,7 +4,7 @@ import type { PlacedSplice } from './types.ts';
 
 /** A rule of the layout that a splice breaks or a wish that it could not meet. */
 export interface BrokenRule {
-  readonly ruleId: 'layout.keepOut' | 'layout.overlap' | 'layout.close' | 'layout.nearConnector';
+  readonly ruleId: 'layout.keepOut' | 'layout.overlap' | 'layout.close' | 'layout.nearConnector' | 'layout.pairLength' | 'layout.untwisted';
   readonly strength: 'never' | 'avoid' | 'wish';
   readonly spliceIds: readonly string[];
   readonly because: string;

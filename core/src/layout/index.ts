@@ -11,3 +11,7 @@ export { movedSplice, placesOf } from './move.ts';
 export type { Moved } from './move.ts';
 export { asLaidOut, keptLayout, optimise, quickLayout, QUICK, THOROUGH } from './solve/optimise.ts';
 export type { Effort, LaidOut } from './solve/optimise.ts';
+export { closingOf } from './closing.ts';
+export type { Closing } from './closing.ts';
+export { brokenPairRules, pairLayout, TURNS_PER_M, untwistedAlong } from './pairs.ts';
+export type { PairLayout, Untwisted } from './pairs.ts';

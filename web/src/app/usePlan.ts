@@ -5,7 +5,7 @@ import type { JobView } from '@mendum/core/interchange';
 import type { Planner } from '../workers/planner.worker.ts';
 
 let planner: Remote<Planner> | undefined;
-const thePlanner = (): Remote<Planner> => (planner ??= wrap<Planner>(new Worker(new URL('../workers/planner.worker.ts', import.meta.url), { type: 'module' })));
+export const thePlanner = (): Remote<Planner> => (planner ??= wrap<Planner>(new Worker(new URL('../workers/planner.worker.ts', import.meta.url), { type: 'module' })));
 
 interface Planned {
   readonly forView: JobView;

@@ -1,18 +1,29 @@
-import { colourInWords, figure, packCircles, type WireColour } from '@mendum/core';
+import { memo } from 'react';
+import { bundleSection, colourInWords, figure, type WireColour } from '@mendum/core';
 import { WIRE_HEX } from './colours.ts';
 
 /** One thing that lies in the bundle at a place. */
 export interface InSection {
   readonly key: string;
+  /** The wire's jacket, and what lies in its place. */
+  readonly wireMm: number;
   readonly diameterMm: number;
   readonly colour: WireColour;
   readonly isSplice: boolean;
 }
 
+interface CrossSectionProps {
+  readonly parts: readonly InSection[];
+  readonly size?: number;
+  /** What the drawing's width stands for, mm, where several are to the same scale; else the bundle itself. */
+  readonly acrossMm?: number | undefined;
+}
+
 /** The bundle at one place, cut through: every wire to scale in its colour, splices ringed. */
-export function CrossSection({ parts, size = 120 }: { readonly parts: readonly InSection[]; readonly size?: number }) {
-  const { circles, diameterMm } = packCircles(parts.map((part) => part.diameterMm));
-  const scale = (size - 6) / Math.max(1, diameterMm);
+export const CrossSection = memo(function CrossSection({ parts, size = 120, acrossMm }: CrossSectionProps) {
+  const bodies = new Map(parts.flatMap((part, index): [number, number][] => (part.isSplice ? [[index, part.diameterMm]] : [])));
+  const { circles, diameterMm } = bundleSection(parts.map((part) => part.wireMm), bodies);
+  const scale = (size - 6) / Math.max(1, acrossMm ?? diameterMm);
   const words = `Cross-section ${figure(diameterMm, 1)} mm across: ${parts.map((part) => `${colourInWords(part.colour)}${part.isSplice ? ' (splice)' : ''}`).join(', ')}`;
   return (
     <svg width={size} height={size} viewBox={`${-size / 2} ${-size / 2} ${size} ${size}`} role="img" aria-label={words} className="shrink-0">
@@ -36,4 +47,4 @@ export function CrossSection({ parts, size = 120 }: { readonly parts: readonly I
       })}
     </svg>
   );
-}
+});

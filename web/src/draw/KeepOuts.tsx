@@ -6,6 +6,8 @@ interface KeepOutsProps {
   readonly plot: { readonly left: number; readonly right: number };
   readonly top: number;
   readonly bottom: number;
+  /** Where the names stand: under the stretches, or at a line of their own. */
+  readonly namesAt?: number | undefined;
 }
 
 interface Label {
@@ -27,7 +29,7 @@ function labelsOf(stretches: readonly { readonly words: string; readonly middleP
 }
 
 /** Where no splice may lie: hatched and named; a stretch that flexes is tinted as well. */
-export function KeepOuts({ keepOuts, x, plot, top, bottom }: KeepOutsProps) {
+export function KeepOuts({ keepOuts, x, plot, top, bottom, namesAt = bottom + 17 }: KeepOutsProps) {
   const inside = (at: number): number => Math.min(plot.right, Math.max(plot.left, x(at)));
   const shown = keepOuts.map((keep) => ({ keep, from: inside(keep.fromMm), to: inside(keep.toMm) })).filter(({ from, to }) => to - from >= 0.5);
   const labels = labelsOf(shown.map(({ keep, from, to }) => ({ words: keep.kind === 'flex' ? `${keep.name}, bends` : keep.name, middlePx: (from + to) / 2 })), plot);
@@ -44,7 +46,7 @@ export function KeepOuts({ keepOuts, x, plot, top, bottom }: KeepOutsProps) {
           <g key={`${keep.kind} ${keep.name} ${keep.fromMm}`}>
             {keep.kind === 'flex' ? <rect x={from} y={top} width={to - from} height={bottom - top} fill="var(--copper)" fillOpacity={0.13} /> : null}
             <rect x={from} y={top} width={to - from} height={bottom - top} fill="url(#hatch)" />
-            {label ? <text x={label.atPx} y={bottom + (label.low ? 34 : 17)} textAnchor="middle" fontSize={14} fill="var(--soft)">{label.words}</text> : null}
+            {label ? <text x={label.atPx} y={namesAt + (label.low ? 17 : 0)} textAnchor="middle" fontSize={14} fill="var(--soft)">{label.words}</text> : null}
           </g>
         );
       })}

@@ -8,29 +8,31 @@ interface ProfileProps {
   readonly high: number;
   readonly conduitMm?: number | undefined;
   readonly lumpMm?: number | undefined;
+  /** Whether it says at its left what it is. */
+  readonly named?: boolean;
 }
 
 /** The bundle's diameter along the run on the same scale, with the conduit's inside and the lump that one place for all would make. */
-export function Profile({ profile, x, plot, top, high, conduitMm, lumpMm }: ProfileProps) {
+export function Profile({ profile, x, plot, top, high, conduitMm, lumpMm, named = true }: ProfileProps) {
   const peak = Math.max(conduitMm ?? 0, lumpMm ?? 0, ...profile.map((stretch) => stretch.diameterMm), 1);
   const bottom = top + high;
   const y = (mm: number): number => bottom - (mm / (peak * 1.08)) * high;
   const inside = (at: number): number => Math.min(plot.right, Math.max(plot.left, x(at)));
   const line = profile.map((stretch) => `L${inside(stretch.fromMm)} ${y(stretch.diameterMm)}L${inside(stretch.toMm)} ${y(stretch.diameterMm)}`).join('');
+  const apart = conduitMm === undefined || lumpMm === undefined || Math.abs(y(conduitMm) - y(lumpMm)) > 16;
   const level = (mm: number, words: string, dash: string, weight: number) => (
     <g>
       <line x1={plot.left} x2={plot.right} y1={y(mm)} y2={y(mm)} stroke="var(--ink)" strokeDasharray={dash} />
-      <text x={plot.right + 8} y={y(mm) + 5} fontSize={14} fontWeight={weight} fill={weight > 500 ? 'var(--ink)' : 'var(--soft)'}>{words}</text>
+      <text x={plot.right + 8} y={Math.max(12, y(mm) + (words.startsWith('lump') && !apart ? -6 : 5) + (words.startsWith('conduit') && !apart ? 8 : 0))} fontSize={14} fontWeight={weight} fill={weight > 500 ? 'var(--ink)' : 'var(--soft)'}>{words}</text>
     </g>
   );
-  const apart = conduitMm === undefined || lumpMm === undefined || Math.abs(y(conduitMm) - y(lumpMm)) > 16;
   return (
     <g>
-      <text x={plot.left - 12} y={bottom - 6} textAnchor="end" fontSize={14} fill="var(--soft)">Bundle Ø, mm</text>
+      {named ? <text x={plot.left - 12} y={bottom - 6} textAnchor="end" fontSize={14} fill="var(--soft)">Bundle Ø, mm</text> : null}
       <path d={`M${plot.left} ${bottom}${line}L${plot.right} ${bottom}Z`} fill="var(--wash)" />
       <path d={`M${line.slice(1)}`} fill="none" stroke="var(--copper)" strokeWidth={2} />
       {conduitMm === undefined ? null : level(conduitMm, `conduit ${figure(conduitMm)}`, '9 4', 600)}
-      {lumpMm === undefined || !apart ? null : level(lumpMm, `lump ${figure(lumpMm, 1)}`, '2 4', 400)}
+      {lumpMm === undefined ? null : level(lumpMm, `lump ${figure(lumpMm, 1)}`, '2 4', 400)}
     </g>
   );
 }

@@ -1,13 +1,14 @@
 import { useState } from 'react';
-import { scaleLinear } from 'd3-scale';
-import { figure, jacketDiameterMm, sizeInWords, type Circuit, type Finding, type FindingPlan, type Run, type RunPlan } from '@mendum/core';
+import { figure, type Circuit, type Finding, type FindingPlan, type Run, type RunPlan } from '@mendum/core';
 import { useLength } from '../ui/units.tsx';
 import { RunRow } from './RunRow.tsx';
 import { KeepOuts } from './KeepOuts.tsx';
 import { Profile } from './Profile.tsx';
-import { rowsOf } from './rows.ts';
+import { rowsOf, thickOf } from './rows.ts';
 import { Ruler } from './Ruler.tsx';
+import { RowNames } from './RowNames.tsx';
 import { useRunPointer } from './useRunPointer.ts';
+import { useRunScale } from './useRunScale.ts';
 import { useWidth } from './useWidth.ts';
 import { ZoomBar, type Shown } from './ZoomBar.tsx';
 
@@ -38,9 +39,7 @@ export function RunDrawing({ run, fromName, circuits, findings, runPlan, plans, 
   const [box, width] = useWidth<HTMLDivElement>();
   const { unit, unitMm, plain } = useLength();
   const [shown, setShown] = useState<Shown>({ fromMm: 0, toMm: run.lengthMm });
-  const narrow = width < 760;
-  const plot = { left: narrow ? 142 : 196, right: width - (narrow ? 66 : 104) };
-  const x = scaleLinear([shown.fromMm, shown.toMm], [plot.left, plot.right]);
+  const { narrow, plot, x } = useRunScale(width, shown);
   const rows = rowsOf(circuits, new Set(findings.map((finding) => finding.circuitId)));
   const bottom = TOP + rows.length * ROW + 8;
   const profileTop = bottom + 52;
@@ -60,7 +59,6 @@ export function RunDrawing({ run, fromName, circuits, findings, runPlan, plans, 
     onCursor,
   );
   const { cursorMm, marking } = pointer;
-  const thick = (circuit: Circuit): number => Math.min(11, 3.5 + 1.6 * jacketDiameterMm(circuit.wire));
 
   return (
     <div ref={box} className="w-full min-w-0 overflow-hidden">
@@ -71,15 +69,12 @@ export function RunDrawing({ run, fromName, circuits, findings, runPlan, plans, 
         <KeepOuts keepOuts={runPlan.keepOuts} x={x} plot={plot} top={TOP} bottom={bottom} />
         {rows.map((row, index) => {
           const y = TOP + index * ROW + ROW / 2 + 4;
-          const first = row.kind === 'circuit' ? row.circuit : row.circuits[0];
           return (
             <g key={row.kind === 'circuit' ? row.circuit.id : row.key}>
-              <text x={28} y={y + 5} textAnchor="end" fontSize={15} fontWeight={600} fill="var(--ink)" className="figure">{row.kind === 'circuit' ? row.circuit.number : `${row.circuits.length}×`}</text>
-              <text x={plot.left - 10} y={y + 5} textAnchor="end" fontSize={15} fill="var(--soft)">{row.kind === 'circuit' ? shorten(row.circuit.function, narrow ? 15 : 24) : 'untouched'}</text>
+              <RowNames row={row} y={y} plot={plot} narrow={narrow} />
               <g clipPath={`url(#plot-${run.id})`}>
-                <RunRow row={row} y={y} x={x} endMm={run.lengthMm} thick={first ? thick(first) : 5} findings={findings} plans={plans} selectedId={selectedId} />
+                <RunRow row={row} y={y} x={x} endMm={run.lengthMm} thick={thickOf(row)} findings={findings} plans={plans} selectedId={selectedId} />
               </g>
-              {row.kind === 'circuit' ? <text x={plot.right + 8} y={y + 5} fontSize={14} fill="var(--soft)">{narrow ? sizeInWords(row.circuit.wire.size).replace(/ \(.*/, '') : sizeInWords(row.circuit.wire.size).replace(' copper', '')}</text> : null}
             </g>
           );
         })}
@@ -97,5 +92,3 @@ export function RunDrawing({ run, fromName, circuits, findings, runPlan, plans, 
     </div>
   );
 }
-
-const shorten = (words: string, most: number): string => (words.length > most ? `${words.slice(0, most - 1)}…` : words);

@@ -1,4 +1,4 @@
-import type { Circuit } from '@mendum/core';
+import { jacketDiameterMm, type Circuit } from '@mendum/core';
 
 /** A line of the run drawing: one circuit, or a band of untouched ones. */
 export type Row = { readonly kind: 'circuit'; readonly circuit: Circuit } | { readonly kind: 'band'; readonly key: string; readonly circuits: readonly Circuit[] };
@@ -25,3 +25,6 @@ export function rowsOf(circuits: readonly Circuit[], touched: ReadonlySet<string
   close();
   return rows;
 }
+
+/** How thick a line is drawn, px: as thick as its wire, within what can be told apart. */
+export const thickOf = (row: Row): number => (row.kind === 'circuit' ? Math.min(11, 3.5 + 1.6 * jacketDiameterMm(row.circuit.wire)) : 5);

@@ -2,6 +2,7 @@ import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { applyEdits, EditRefused, type Harness, type HarnessEdit } from '@mendum/core';
 import type { HarnessView } from '@mendum/core/interchange';
 import { keep, recall } from '../../app/kept.ts';
+import { useUndoKeys } from '../../app/useUndoKeys.ts';
 import { notify } from '../../app/notice.ts';
 
 /** Edits not saved yet, those taken back that can be done again, and the version in which they are stored once they were saved. */
@@ -72,18 +73,7 @@ export function useHarnessDraft(view: HarnessView): Draft {
     const [next, ...rest] = stack.undone;
     if (next) setStack({ edits: [...edits, next], undone: rest });
   }, [edits, stack]);
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent): void => {
-      if (!(event.ctrlKey || event.metaKey) || (event.target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(event.target.tagName))) return;
-      const key = event.key.toLowerCase();
-      if (key !== 'z' && key !== 'y') return;
-      event.preventDefault();
-      if (key === 'y' || event.shiftKey) redo();
-      else undo();
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, [undo, redo]);
+  useUndoKeys(undo, redo);
   const edit = (...more: readonly HarnessEdit[]): boolean => {
     try {
       applyEdits({ harness, findings: [] }, more);

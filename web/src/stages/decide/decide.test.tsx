@@ -1,7 +1,7 @@
 import { render, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
-import { READY_PRACTICES } from '@mendum/core';
+import { NO_WISHES, READY_PRACTICES } from '@mendum/core';
 import { circuitOf, findingOf, InJob, viewOf } from '../../test/job.tsx';
 import { standInServer, writesOf } from '../../test/server.ts';
 import { CutTable } from '../layout/CutTable.tsx';
@@ -75,7 +75,7 @@ describe('lay out', () => {
   it('lists cut points from the connector in reading order', () => {
     standInServer({});
     const view = viewOf([findingOf('F1', { fromMm: 700, toMm: 705 }), findingOf('F2', { circuitId: 'C2', fromMm: 200, toMm: 205 })]);
-    render(<InJob view={view}><CutTable plans={planFor(view).findings} run={view.job.harness.runs[0]!} /></InJob>);
+    render(<InJob view={view}><CutTable plans={planFor(view).findings} run={view.job.harness.runs[0]!} live={{ wishes: NO_WISHES, save: () => undefined, unpin: () => undefined }} fixed={new Set()} /></InJob>);
     const rows = screen.getAllByRole('row').slice(1);
     expect(rows.map((row) => row.querySelector('td')?.textContent)).toEqual(['2 Function 2', '1 Function 1']);
     expect(rows[0]?.textContent).toContain('200 · 205');

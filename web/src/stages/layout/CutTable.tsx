@@ -1,35 +1,63 @@
+import { memo } from 'react';
 import clsx from 'clsx';
-import type { FindingPlan, Run } from '@mendum/core';
+import { PinOff } from 'lucide-react';
+import type { Circuit, FindingPlan, Run } from '@mendum/core';
 import { Figure, useLength } from '../../ui/units.tsx';
 import { useOpenJob } from '../job.ts';
+import type { LiveBoard } from './useBoard.ts';
+
+interface CutRowProps {
+  readonly finding: FindingPlan;
+  readonly circuit: Circuit;
+  readonly selected: boolean;
+  readonly isFixed: boolean;
+  readonly atOne: boolean;
+  readonly onSelect: (findingId: string) => void;
+  readonly onUnpin: (findingId: string) => void;
+  readonly onAtOne: (findingId: string, keep: boolean) => void;
+}
+
+/** Whether the two were made of one because bodies would lie over each other, or one is kept at one. */
+const mayBeOne = (finding: FindingPlan): boolean => finding.approach === 'insert' && finding.because.some((sentence) => sentence.startsWith('One splice would reach, but would lie over'));
+
+const CutRow = memo(function CutRow({ finding, circuit, selected, isFixed, atOne, onSelect, onUnpin, onAtOne }: CutRowProps) {
+  const { plain } = useLength();
+  const cuts = finding.splices.length === 0 ? '—' : Math.abs(finding.x1Mm - finding.x2Mm) < 0.05 ? plain(finding.x1Mm) : `${plain(finding.x1Mm)} · ${plain(finding.x2Mm)}`;
+  const places = finding.cover ? plain(finding.cover.atMm, 0) : finding.splices.map((splice) => plain(splice.centreMm)).join(' · ');
+  const pinned = finding.splices.some((splice) => splice.pinned);
+  return (
+    <tr onClick={() => onSelect(finding.findingId)} className={clsx('h-11 cursor-pointer border-b border-rule', selected && 'bg-wash')}>
+      <td className="pr-3"><button type="button" className="min-h-11 text-left font-semibold" onClick={() => onSelect(finding.findingId)}><span className="figure">{circuit.number}</span> {circuit.function}</button></td>
+      <td className="pr-3"><Figure value={cuts} /></td>
+      <td className="pr-3"><Figure value={places} /></td>
+      <td className="pr-3">{finding.insert ? <Figure value={plain(finding.insert.lengthMm, 0)} /> : '—'}</td>
+      <td className="pr-3">{finding.cover?.name ?? finding.splices[0]?.methodName}</td>
+      <td className="text-right whitespace-nowrap">
+        {isFixed ? <span className="text-soft">made</span> : null}
+        {pinned && !isFixed ? <button type="button" className="inline-flex min-h-11 items-center gap-1 underline decoration-rule underline-offset-4" onClick={(event) => { event.stopPropagation(); onUnpin(finding.findingId); }}><PinOff aria-hidden size={18} />Unpin<span className="sr-only"> circuit {circuit.number}</span></button> : null}
+        {!isFixed && (mayBeOne(finding) || atOne) ? <button type="button" className="min-h-11 pl-3 underline decoration-rule underline-offset-4" onClick={(event) => { event.stopPropagation(); onAtOne(finding.findingId, !atOne); }}>{atOne ? 'Let it be two' : 'Keep it at one'}<span className="sr-only">, circuit {circuit.number}</span></button> : null}
+      </td>
+    </tr>
+  );
+});
 
 /** Cut points from the named connector in reading order, with inserts and methods. */
-export function CutTable({ plans, run }: { readonly plans: readonly FindingPlan[]; readonly run: Run }) {
+export function CutTable({ plans, run, live, fixed }: { readonly plans: readonly FindingPlan[]; readonly run: Run; readonly live: Pick<LiveBoard, 'wishes' | 'save' | 'unpin'>; readonly fixed: ReadonlySet<string> }) {
   const { circuitOf, selected, select, nodeName } = useOpenJob();
-  const { plain, unit } = useLength();
-  const made = plans.filter((finding) => finding.splices.length > 0 || finding.cover);
-  const sorted = [...made].sort((a, b) => a.x1Mm - b.x1Mm);
-  const cuts = (finding: FindingPlan): string => (finding.splices.length === 0 ? '—' : Math.abs(finding.x1Mm - finding.x2Mm) < 0.05 ? plain(finding.x1Mm) : `${plain(finding.x1Mm)} · ${plain(finding.x2Mm)}`);
-  const places = (finding: FindingPlan): string => (finding.cover ? plain(finding.cover.atMm, 0) : finding.splices.map((splice) => plain(splice.centreMm)).join(' · '));
+  const { unit } = useLength();
+  const sorted = plans.filter((finding) => finding.splices.length > 0 || finding.cover).sort((a, b) => a.x1Mm - b.x1Mm);
+  const keepAtOne = (findingId: string, keep: boolean): void => live.save({ ...live.wishes, atOne: [...live.wishes.atOne.filter((id) => id !== findingId), ...(keep ? [findingId] : [])] });
   return (
     <table className="w-full text-left">
       <caption className="sr-only">Cut points, {unit} from {nodeName(run.fromNodeId)}</caption>
       <thead className="border-b border-ink text-soft">
-        <tr><th className="pb-1 font-normal">Circuit</th><th className="font-normal">Cut at, {unit}</th><th className="font-normal">Splice centre</th><th className="font-normal">Insert</th><th className="font-normal">Method</th></tr>
+        <tr><th className="pb-1 font-normal">Circuit</th><th className="font-normal">Cut at, {unit} from {nodeName(run.fromNodeId)}</th><th className="font-normal">Splice centre</th><th className="font-normal">Insert</th><th className="font-normal">Method</th><th><span className="sr-only">Pins</span></th></tr>
       </thead>
       <tbody>
-        {sorted.map((finding) => {
-          const circuit = circuitOf(finding.circuitId);
-          return (
-            <tr key={finding.findingId} onClick={() => select(finding.findingId)} className={clsx('h-11 cursor-pointer border-b border-rule', selected?.findingId === finding.findingId && 'bg-wash')}>
-              <td className="pr-3"><button type="button" className="min-h-11 text-left font-semibold" onClick={() => select(finding.findingId)}><span className="figure">{circuit.number}</span> {circuit.function}</button></td>
-              <td className="pr-3"><Figure value={cuts(finding)} /></td>
-              <td className="pr-3"><Figure value={places(finding)} /></td>
-              <td className="pr-3">{finding.insert ? <Figure value={plain(finding.insert.lengthMm, 0)} /> : '—'}</td>
-              <td>{finding.cover?.name ?? finding.splices[0]?.methodName}</td>
-            </tr>
-          );
-        })}
+        {sorted.map((finding) => (
+          <CutRow key={finding.findingId} finding={finding} circuit={circuitOf(finding.circuitId)} selected={selected?.findingId === finding.findingId} isFixed={fixed.has(finding.findingId)} atOne={live.wishes.atOne.includes(finding.findingId)}
+            onSelect={select} onUnpin={(id) => live.unpin([id])} onAtOne={keepAtOne} />
+        ))}
       </tbody>
     </table>
   );

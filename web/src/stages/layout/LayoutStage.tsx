@@ -1,36 +1,70 @@
-import { useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { Link } from 'react-router';
+import { findingsOnRun, placesOf } from '@mendum/core';
+import { useUndoKeys } from '../../app/useUndoKeys.ts';
 import { HarnessTree } from '../../draw/HarnessTree.tsx';
-import { RunDrawing } from '../../draw/RunDrawing.tsx';
 import { Empty } from '../../ui/empty.tsx';
 import { useOpenJob } from '../job.ts';
-import { AtCursor } from './AtCursor.tsx';
+import { AtCursor, Staggered } from './AtCursor.tsx';
+import { Board, type BoardActs } from './Board.tsx';
+import { BoardBar } from './BoardBar.tsx';
+import { Closing } from './Closing.tsx';
 import { CutTable } from './CutTable.tsx';
 import { LayoutSummary } from './LayoutSummary.tsx';
+import { LiveLine } from './LiveLine.tsx';
+import { PairTable } from './PairTable.tsx';
+import { PLANNED_UP_TO, useBoard } from './useBoard.ts';
+import { useSearch } from './useSearch.ts';
 
-/** Where every splice goes along the run, with the bundle's diameter, cut points and inserts. */
+/** Where every splice goes along the run: to be moved by hand, with the bundle's diameter, cut points and inserts following. */
 export function LayoutStage() {
-  const { view, plan, selected, nodeName, pathTo } = useOpenJob();
+  const { view, plan, selected, select, nodeName, pathTo, signed } = useOpenJob();
   const { harness, findings } = view.job;
   const damaged = harness.runs.filter((run) => findings.some((finding) => finding.runId === run.id));
   const [runId, setRunId] = useState(selected?.runId ?? damaged[0]?.id);
   const [cursorMm, setCursorMm] = useState<number>();
   const run = harness.runs.find((one) => one.id === runId) ?? damaged[0];
-  const runPlan = plan.runs.find((one) => one.runId === run?.id);
-  if (!run || !runPlan || findings.length === 0) return <Empty title="Nothing to lay out yet">Mark what was found first. <Link className="underline" to={pathTo('survey')}>Go to Survey</Link></Empty>;
-  const plans = plan.findings.filter((finding) => finding.runId === run.id);
-  const circuits = harness.circuits.filter((circuit) => circuit.runIds.includes(run.id));
+  const live = useBoard(run?.id);
+  const { searching, start, stop } = useSearch((found) => live.save({ ...live.wishes, found: [...live.wishes.found.filter((place) => !found.items.some((item) => item.findingId === place.findingId)), ...placesOf(found.items)] }));
+  const here = useMemo(() => findings.filter((finding) => finding.runId === run?.id), [findings, run?.id]);
+  const circuits = useMemo(() => harness.circuits.filter((circuit) => run && circuit.runIds.includes(run.id)), [harness, run]);
+  const begun = useMemo(() => new Set([...view.job.pins.map((pin) => pin.findingId), ...(view.job.held ?? []).map((held) => held.findingId), ...(signed ? here.map((finding) => finding.id) : [])]), [view.job, signed, here]);
+  useUndoKeys(signed ? undefined : live.undo, signed ? undefined : live.redo);
+  const latest = useRef(live);
+  useEffect(() => {
+    latest.current = live;
+  });
+  const acts = useMemo((): BoardActs => ({
+    move: (findingId, side, wishMm, snapMm) => latest.current.move(findingId, side, wishMm, snapMm)?.centreMm,
+    drop: () => latest.current.drop(),
+    unpin: (findingId) => latest.current.unpin([findingId]),
+  }), []);
+  if (!run || !live.runPlan || findings.length === 0) return <Empty title="Nothing to lay out yet">Mark what was found first. <Link className="underline" to={pathTo('survey')}>Go to Survey</Link></Empty>;
+  const { plans, runPlan } = live;
+  const splices = plans.flatMap((finding) => finding.splices);
+  const atMm = cursorMm ?? splices[0]?.centreMm ?? run.lengthMm / 2;
+  const mine = live.wishes.pins.filter((pin) => here.some((finding) => finding.id === pin.findingId));
+  const search = (): void => {
+    if (live.board && splices.length > PLANNED_UP_TO) start({ ...live.board.run, found: undefined });
+    else live.again();
+  };
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-4">
       {damaged.length > 1 ? <HarnessTree harness={harness} findings={findings} runId={run.id} onPick={setRunId} /> : null}
-      <div>
-        <h2 className="-mb-11 pt-2 text-xl font-semibold">{run.name}</h2>
-        <RunDrawing key={run.id} run={run} fromName={nodeName(run.fromNodeId)} circuits={circuits} findings={findings.filter((finding) => finding.runId === run.id)} runPlan={runPlan} plans={plans} selectedId={selected?.findingId} profile onCursor={setCursorMm} />
-      </div>
-      <div className="grid gap-x-8 gap-y-5 lg:grid-cols-[230px_minmax(0,1fr)_260px]">
-        <AtCursor atMm={cursorMm ?? plans.flatMap((finding) => finding.splices)[0]?.centreMm ?? run.lengthMm / 2} circuits={circuits} plans={plans} runPlan={runPlan} />
-        <CutTable plans={plans} run={run} />
-        <LayoutSummary runPlan={runPlan} plans={plans} run={run} />
+      <Board key={run.id} run={run} fromName={nodeName(run.fromNodeId)} circuits={circuits} findings={here} plans={plans} runPlan={runPlan} selectedId={selected?.findingId} fixed={begun} acts={acts} onSelect={select} onCursor={setCursorMm}
+        line={<LiveLine finding={plans.find((plan) => plan.findingId === selected?.findingId)} runPlan={runPlan} moving={live.moving} />}
+        section={<AtCursor atMm={atMm} circuits={circuits} plans={plans} runPlan={runPlan} />} />
+      <BoardBar live={live} pinned={new Set(mine.map((pin) => pin.findingId)).size} searching={searching} onSearch={search} onStop={stop} template={`/api/jobs/${view.id}/template/${encodeURIComponent(run.id)}`} readOnly={signed} />
+      <div className="grid gap-x-8 gap-y-5 lg:grid-cols-[minmax(0,1fr)_300px]">
+        <div className="grid content-start gap-5">
+          <Staggered circuits={circuits} plans={plans} runPlan={runPlan} />
+          <CutTable plans={plans} run={run} live={live} fixed={begun} />
+          <PairTable plans={plans} runPlan={runPlan} />
+        </div>
+        <div className="grid content-start gap-5">
+          <LayoutSummary runPlan={runPlan} plans={plans} run={run} kept={live.wishes.found.some((place) => findingsOnRun(plan, run.id).includes(place.findingId))} />
+          <Closing run={run} runPlan={runPlan} />
+        </div>
       </div>
     </div>
   );

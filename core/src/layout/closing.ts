@@ -1,0 +1,63 @@
+import { conduitFor, spiralTapeMm } from '../bundle/index.ts';
+import { GENERIC_PARTS, type SleevePart } from '../catalogue/index.ts';
+import type { Stretch } from '../damage/index.ts';
+import { flexStretches, type Run } from '../harness/index.ts';
+import { chooseSleeve } from '../sizing/index.ts';
+import type { ProfileStretch } from './types.ts';
+
+/** How a run is closed once its splices are made. Lengths in mm, places from the run's start. */
+export interface Closing {
+  /** Smallest split conduit for the whole run; none when the bundle is thicker than any. */
+  readonly conduitMm?: number | undefined;
+  /** Half-lapped tape over the opened stretch. */
+  readonly tapeMm: number;
+  /** A sleeve over all that passes the thickest place and grips the thinnest; none is wide enough, or shrinks enough. Only where an end can be freed. */
+  readonly sleeve?: SleevePart | undefined;
+  /** Where the bundle is tied or clipped again. */
+  readonly ties: readonly number[];
+  readonly bends: readonly { readonly name: string; readonly radiusMm: number; readonly moves: boolean }[];
+}
+
+/** The shop's tape: width and thickness, mm, half lapped. */
+const TAPE = { widthMm: 19, thicknessMm: 0.15, lap: 0.5 };
+/** Ties over an opened stretch are at most so far apart, and so far from a body: ours, no published figure. */
+const TIE_EVERY_MM = 200;
+const TIE_FROM_BODY_MM = 25;
+/** A sleeve passes 1.1 × the thickest, and grips 0.9 × the thinnest. */
+const PASS = 1.1;
+const GRIP = 0.9;
+const SLEEVES = GENERIC_PARTS.filter((part): part is SleevePart => part.kind === 'sleeve');
+/** Bend radius as a multiple of the bundle, fixed and where it moves. */
+const BEND_FIXED = 4;
+const BEND_MOVING = 10;
+
+const overlapMm = (a: Stretch, b: Stretch): number => Math.max(0, Math.min(a.toMm, b.toMm) - Math.max(a.fromMm, b.fromMm));
+
+/** The place for a tie nearest to a wished one that lies on no body and in no stretch that bends; none within reach. */
+function tieNear(wishMm: number, barred: readonly Stretch[], reachMm: number): number | undefined {
+  const free = (mm: number): boolean => barred.every((bar) => mm <= bar.fromMm || mm >= bar.toMm);
+  const places = [wishMm, ...barred.flatMap((bar) => [bar.fromMm, bar.toMm])].filter((mm) => Math.abs(mm - wishMm) <= reachMm && free(mm));
+  return places.sort((a, b) => Math.abs(a - wishMm) - Math.abs(b - wishMm))[0];
+}
+
+/**
+ * What closes a run: conduit from the thickest place, tape length summed along the profile, ties clear of bodies and of what bends, and
+ * the least bend radius, 4 × the bundle where it is fixed and 10 × where it moves.
+ */
+export function closingOf(run: Run, profile: readonly ProfileStretch[], opened: Stretch | undefined, bodies: readonly Stretch[]): Closing {
+  const peakMm = Math.max(0, ...profile.map((stretch) => stretch.diameterMm));
+  const inOpened = opened ? profile.filter((stretch) => overlapMm(stretch, opened) > 0) : [];
+  const flexing = flexStretches(run);
+  const barred = [...bodies.map((body) => ({ fromMm: body.fromMm - TIE_FROM_BODY_MM, toMm: body.toMm + TIE_FROM_BODY_MM })), ...flexing];
+  const spans = opened ? Math.max(1, Math.ceil((opened.toMm - opened.fromMm) / TIE_EVERY_MM)) : 0;
+  const wished = opened ? Array.from({ length: spans + 1 }, (_, index) => opened.fromMm + (index * (opened.toMm - opened.fromMm)) / spans) : [];
+  const ties = wished.flatMap((mm) => tieNear(mm, barred, TIE_EVERY_MM) ?? []).map(Math.round).filter((mm) => mm >= 0 && mm <= run.lengthMm);
+  const thickest = (within: Stretch): number => Math.max(0, ...profile.filter((stretch) => overlapMm(stretch, within) > 0).map((stretch) => stretch.diameterMm));
+  return {
+    conduitMm: conduitFor(peakMm),
+    tapeMm: opened ? inOpened.reduce((sum, stretch) => sum + spiralTapeMm({ ...TAPE, diameterMm: stretch.diameterMm, lengthMm: overlapMm(stretch, opened) }), 0) : 0,
+    sleeve: inOpened.length > 0 ? chooseSleeve(SLEEVES, { passMm: Math.max(...inOpened.map((stretch) => stretch.diameterMm)), gripMm: Math.min(...inOpened.map((stretch) => stretch.diameterMm)), adhesive: false, slideFactor: PASS, gripShare: GRIP }) : undefined,
+    ties: [...new Set(ties)].sort((a, b) => a - b),
+    bends: [{ name: 'fixed', radiusMm: BEND_FIXED * peakMm, moves: false }, ...flexing.map((stretch) => ({ name: stretch.name, radiusMm: BEND_MOVING * thickest(stretch), moves: true }))],
+  };
+}

@@ -1,0 +1,100 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { NO_WISHES, type Plan } from '@mendum/core';
+import { makeSafe, startServer, type TestServer } from '../test/server.ts';
+import { templateSvg, touchedCircuits } from './drawing.ts';
+import { sheetsOf, templatePdf } from './pdf.ts';
+
+let server: TestServer;
+let plan: Plan;
+beforeAll(async () => {
+  server = await startServer();
+  await makeSafe(server, '0147');
+  plan = await server.plan('0147');
+}, 60_000);
+afterAll(() => server.close());
+
+const of = async () => {
+  const { job } = await server.job('0147');
+  const run = job.harness.runs[0]!;
+  return { job, plan, run, runPlan: plan.runs.find((one) => one.runId === run.id)! };
+};
+
+describe('the template', () => {
+  it('has a drawing of which one unit is one millimetre, with splices at their true length', async () => {
+    const template = await of();
+    const svg = templateSvg(template, { fromMm: 0, toMm: 1100, circuits: touchedCircuits(template) });
+    expect(svg).toMatch(/^<svg [^>]*width="1100\.000mm"[^>]*viewBox="0 0 1100\.000 /);
+    for (const splice of plan.findings.flatMap((finding) => finding.splices)) {
+      expect(svg).toContain(`<rect x="${splice.fromMm.toFixed(3)}"`);
+      expect(svg).toContain(`width="${(splice.toMm - splice.fromMm).toFixed(3)}"`);
+    }
+    for (const finding of plan.findings.filter((one) => one.splices.length > 0)) expect(svg).toContain(`>cut ${String(Math.round(finding.x1Mm * 10) / 10)}<`);
+  });
+  it('is printed so that 100 mm of it are 100 mm of paper', async () => {
+    const pdf = (await templatePdf(await of(), false)).toString('latin1');
+    // What the drawing is scaled by in the page: points in a millimetre, and nothing else on top of it.
+    const scales = [...pdf.matchAll(/^(\d+\.\d+) 0 0 (\d+\.\d+) 0 0 cm$/gm)].map((match) => [Number(match[1]), Number(match[2])]);
+    expect(scales.length).toBeGreaterThan(0);
+    for (const [across, down] of scales) {
+      expect(across).toBeCloseTo(72 / 25.4, 4);
+      expect(down).toBeCloseTo(72 / 25.4, 4);
+    }
+  });
+  it('covers all that is opened, on sheets that overlap and begin at whole centimetres', async () => {
+    const template = await of();
+    const sheets = sheetsOf(template);
+    const opened = template.runPlan.opened!;
+    expect(sheets[0]!.fromMm).toBeLessThanOrEqual(opened.fromMm);
+    expect(sheets.at(-1)!.toMm).toBeGreaterThanOrEqual(opened.toMm);
+    sheets.slice(1).forEach((sheet, index) => expect(sheets[index]!.toMm - sheet.fromMm).toBe(10));
+    expect(sheets.every((sheet) => sheet.fromMm % 10 === 0)).toBe(true);
+  });
+  it('is fetched as PDF and as SVG; a run that is not there, or with nothing to do, is refused', async () => {
+    const at = await server.at('0147');
+    await server.http.get(`/api${at}/template/R1.pdf`).expect(200).expect('content-type', /pdf/);
+    await server.http.get(`/api${at}/template/R1.svg`).expect(200).expect('content-type', /svg/);
+    expect((await server.http.get(`/api${at}/template/R9.pdf`).expect(404)).body).toMatchObject({ error: { message: expect.stringContaining('R9') as string, hint: expect.stringContaining('R1') as string } });
+    expect((await server.http.get(`/api${at}/template/R2.svg`).expect(404)).body).toMatchObject({ error: { message: expect.stringContaining('nothing to lay under') as string } });
+  });
+});
+
+describe('wishes for the layout', () => {
+  const put = async (layout: object) => {
+    const { version } = await server.job('0147');
+    return server.write('put', `${await server.at('0147')}/layout`, { version, layout: { ...NO_WISHES, ...layout } });
+  };
+  const centre = async (id: string): Promise<number | undefined> => (await server.plan('0147')).findings.flatMap((finding) => finding.splices).find((splice) => splice.id === id)?.centreMm;
+
+  it('a pin is kept, and the rest is laid out around it', async () => {
+    expect((await put({ pins: [{ findingId: 'F1', side: 'right', centreMm: 700 }] })).status).toBe(200);
+    expect(await centre('F1:right')).toBe(700);
+    expect((await server.plan('0147')).runs[0]!.reached.objective).toMatchObject({ over: 1, pairs: 0, clearMm: 40 });
+  });
+  it('places that are kept stay, even where a search would do better', async () => {
+    const now = (await server.plan('0147')).findings.flatMap((finding) => finding.splices).map(({ findingId, side, centreMm }) => ({ findingId, side, centreMm }));
+    const moved = now.map((place) => (place.findingId === 'F1' && place.side === 'right' ? { ...place, centreMm: 710 } : place));
+    expect((await put({ found: moved })).status).toBe(200);
+    expect(await centre('F1:right')).toBe(710);
+    expect((await put({})).status).toBe(200);
+    expect(await centre('F1:right')).not.toBe(710);
+  });
+  it.each([
+    ['in a stretch that bends', { pins: [{ findingId: 'F1', side: 'left', centreMm: 560 }] }, 422, 'PLACE_NOT_LEGAL', 'may not lie at 560 mm'],
+    ['of a finding that is not there', { pins: [{ findingId: 'F99', side: 'left', centreMm: 200 }] }, 404, 'NOT_FOUND', 'F99'],
+    ['of a side that is not made', { pins: [{ findingId: 'F1', side: 'only', centreMm: 200 }] }, 409, 'NO_SUCH_SPLICE', 'no splice'],
+  ])('a pin %s is refused', async (_where, layout, status, code, words) => {
+    const answer = await put(layout);
+    expect(answer.status).toBe(status);
+    expect(answer.body).toMatchObject({ error: { code, message: expect.stringContaining(words) as string } });
+  });
+  it('what is being made does not move, and a stale write is refused', async () => {
+    const before = await server.plan('0147');
+    const splice = before.findings.find((finding) => finding.findingId === 'F1')!.splices[0]!;
+    await put({ pins: [{ findingId: 'F1', side: splice.side, centreMm: splice.centreMm }] });
+    await server.write('put', `${await server.at('0147')}/ticks`, { steps: [{ stepId: splice.steps[0]!.id, spliceId: splice.id }], done: true }).expect(200);
+    expect((await put({ pins: [{ findingId: 'F1', side: splice.side, centreMm: splice.centreMm + 5 }] })).body).toMatchObject({ error: { code: 'HAS_WORK' } });
+    expect((await put({})).status).toBe(200);
+    expect(await centre(splice.id)).toBe(splice.centreMm);
+    expect((await server.write('put', `${await server.at('0147')}/layout`, { version: 1, layout: NO_WISHES })).body).toMatchObject({ error: { code: 'STALE' } });
+  });
+});

@@ -1,0 +1,239 @@
+import { memo, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
+import { figure, type Circuit, type Finding, type FindingPlan, type Run, type RunPlan, type SplicePlan, type SpliceSide } from '@mendum/core';
+import { KeepOuts } from '../../draw/KeepOuts.tsx';
+import { Profile } from '../../draw/Profile.tsx';
+import { RowNames } from '../../draw/RowNames.tsx';
+import { rowsOf, thickOf, type Row } from '../../draw/rows.ts';
+import { Ruler } from '../../draw/Ruler.tsx';
+import { RunRow } from '../../draw/RunRow.tsx';
+import { useRunScale, type RunScale } from '../../draw/useRunScale.ts';
+import { useWidth } from '../../draw/useWidth.ts';
+import { ZoomBar, type Shown } from '../../draw/ZoomBar.tsx';
+import { useLength } from '../../ui/units.tsx';
+
+/** What the board is asked to do with a splice. */
+export interface BoardActs {
+  /** Tells where the splice came to lie; none when it may not go there. */
+  readonly move: (findingId: string, side: SpliceSide, wishMm: number, snapMm?: number) => number | undefined;
+  readonly drop: () => void;
+  readonly unpin: (findingId: string) => void;
+}
+
+interface BoardProps {
+  readonly run: Run;
+  readonly fromName: string;
+  readonly circuits: readonly Circuit[];
+  readonly findings: readonly Finding[];
+  readonly plans: readonly FindingPlan[];
+  readonly runPlan: RunPlan;
+  readonly selectedId: string | undefined;
+  /** Findings whose splices are made already, or that somebody else signed: they do not move. */
+  readonly fixed: ReadonlySet<string>;
+  readonly acts: BoardActs;
+  readonly onSelect: (findingId: string) => void;
+  readonly onCursor: (atMm: number) => void;
+  /** Beside the run's name: what is held, or what to do. */
+  readonly line: ReactNode;
+  /** Beside the profile: the bundle at the cursor. */
+  readonly section: ReactNode;
+}
+
+const ROW = 29;
+const TOP = 24;
+const RULER_HIGH = 44;
+const PROFILE_HIGH = 92;
+/** A finger finds a splice this far beside its middle, px. */
+const REACH_PX = 24;
+/** Within so many pixels a splice snaps to the wanted distance. */
+const SNAP_PX = 7;
+/** A splice moved by keys is kept when no key came for so long, ms. */
+const KEYS_REST_MS = 600;
+
+interface LineProps {
+  readonly row: Row;
+  readonly y: number;
+  readonly scale: RunScale;
+  readonly endMm: number;
+  readonly findings: readonly Finding[];
+  readonly plans: readonly FindingPlan[];
+  readonly selectedId: string | undefined;
+  readonly clip: string;
+}
+
+/** One line: it is drawn anew only when its own splices move. */
+const Line = memo(function Line({ row, y, scale, endMm, findings, plans, selectedId, clip }: LineProps) {
+  return (
+    <g>
+      <RowNames row={row} y={y} plot={scale.plot} narrow={scale.narrow} />
+      <g clipPath={`url(#${clip})`}><RunRow row={row} y={y} x={scale.x} endMm={endMm} thick={thickOf(row)} findings={findings} plans={plans} selectedId={selectedId} /></g>
+    </g>
+  );
+});
+
+/** Lists by circuit that stay the same objects while their members do. */
+function useByCircuit<T extends { readonly circuitId: string }>(all: readonly T[]): (circuitId: string) => readonly T[] {
+  const known = useRef(new Map<string, readonly T[]>());
+  return useMemo(() => {
+    const groups = new Map<string, T[]>();
+    for (const one of all) groups.set(one.circuitId, [...(groups.get(one.circuitId) ?? []), one]);
+    for (const [id, group] of groups) {
+      const before = known.current.get(id);
+      if (before?.length !== group.length || before.some((one, index) => one !== group[index])) known.current.set(id, group);
+    }
+    const lists = new Map([...groups.keys()].map((id) => [id, known.current.get(id) ?? NONE] as const));
+    return (circuitId) => (lists.get(circuitId) ?? NONE) as readonly T[];
+  }, [all]);
+}
+const NONE: readonly never[] = [];
+
+/** A splice as something to take hold of: by finger, by mouse, and by keys. Drawn as a pin when somebody put it there. */
+function Handle({ splice, circuit, y, scale, isFixed, acts, onSelect, legal }: {
+  readonly splice: SplicePlan; readonly circuit: Circuit; readonly y: number; readonly scale: RunScale; readonly isFixed: boolean; readonly acts: BoardActs; readonly onSelect: () => void; readonly legal: { readonly fromMm: number; readonly toMm: number };
+}) {
+  const rest = useRef<number>(undefined);
+  const at = scale.x(splice.centreMm);
+  const onKeyDown = (event: KeyboardEvent<SVGGElement>): void => {
+    const sign = event.key === 'ArrowLeft' ? -1 : event.key === 'ArrowRight' ? 1 : 0;
+    if ((event.key === 'Delete' || event.key === 'Backspace') && splice.pinned && !isFixed) acts.unpin(splice.findingId);
+    if (sign === 0 || isFixed || event.ctrlKey || event.metaKey) return;
+    event.preventDefault();
+    event.stopPropagation();
+    const step = event.shiftKey ? 10 : 1;
+    const wish = splice.centreMm + sign * step;
+    const landed = acts.move(splice.findingId, splice.side, wish);
+    // A keep-out is stepped over: from its edge the next legal place is beyond it.
+    if (landed !== undefined && Math.abs(landed - splice.centreMm) < 1e-6) leap(acts, splice, sign, legal);
+    window.clearTimeout(rest.current);
+    rest.current = window.setTimeout(acts.drop, KEYS_REST_MS);
+  };
+  const side = splice.side === 'only' ? '' : ` ${splice.side}`;
+  return (
+    <g role="slider" tabIndex={0} aria-orientation="horizontal" aria-valuemin={legal.fromMm} aria-valuemax={legal.toMm} aria-valuenow={Math.round(splice.centreMm)} aria-disabled={isFixed}
+      aria-valuetext={`${figure(splice.centreMm, 1)} mm${splice.pinned ? ', pinned' : ''}`} aria-label={`Circuit ${circuit.number} ${circuit.function},${side} splice`}
+      className="handle" onFocus={onSelect} onKeyDown={onKeyDown}>
+      <rect className="grip" x={at - (scale.x(splice.toMm) - scale.x(splice.fromMm)) / 2 - 5} y={y - ROW / 2 + 1} width={scale.x(splice.toMm) - scale.x(splice.fromMm) + 10} height={ROW - 2} rx={5} fill="transparent" />
+      {splice.pinned ? <path d={`M${at} ${y - 11}l-5 -8h10Z`} fill={isFixed ? 'var(--soft)' : 'var(--copper)'} stroke="var(--paper)" strokeWidth={1} /> : null}
+    </g>
+  );
+}
+
+/** Steps a splice over what bars its way, as far as it takes to come out beyond it. */
+function leap(acts: BoardActs, splice: SplicePlan, sign: number, legal: { readonly fromMm: number; readonly toMm: number }): void {
+  const far = sign > 0 ? legal.toMm - splice.centreMm : splice.centreMm - legal.fromMm;
+  for (let by = 20; by < far + 20; by += 20) {
+    const landed = acts.move(splice.findingId, splice.side, splice.centreMm + sign * by);
+    if (landed !== undefined && sign * (landed - splice.centreMm) > 1e-6) return;
+  }
+}
+
+interface Held {
+  readonly findingId: string;
+  readonly side: SpliceSide;
+  /** From the pointer to the splice's centre when it was taken, mm. */
+  readonly offsetMm: number;
+  readonly moved: boolean;
+}
+
+/** The run laid out, to be changed by hand: splices are taken and put elsewhere, and everything that follows from it follows at once. */
+export function Board({ run, fromName, circuits, findings, plans, runPlan, selectedId, fixed, acts, onSelect, onCursor, line, section }: BoardProps) {
+  const [box, width] = useWidth<HTMLDivElement>();
+  const surface = useRef<SVGSVGElement>(null);
+  const { unit, unitMm, plain } = useLength();
+  const [shown, setShown] = useState<Shown>({ fromMm: 0, toMm: run.lengthMm });
+  const [cursorMm, setCursorMm] = useState<number>();
+  const [held, setHeld] = useState<Held>();
+  const frame = useRef<number>(undefined);
+  const scale = useRunScale(width, shown);
+  const { x, plot } = scale;
+  const rows = useMemo(() => rowsOf(circuits, new Set(findings.map((finding) => finding.circuitId))), [circuits, findings]);
+  const findingsOf = useByCircuit(findings);
+  const plansOf = useByCircuit(plans);
+  const high = TOP + rows.length * ROW + 8;
+  const yOf = (index: number): number => TOP + index * ROW + ROW / 2 + 4;
+  const clip = `plot-${run.id}`;
+
+  const mmAt = (clientX: number): number => x.invert(clientX - (surface.current?.getBoundingClientRect().left ?? 0));
+  const spliceAt = (clientX: number, clientY: number): SplicePlan | undefined => {
+    const rect = surface.current?.getBoundingClientRect();
+    const row = rows[Math.floor((clientY - (rect?.top ?? 0) - TOP) / ROW)];
+    if (row?.kind !== 'circuit') return undefined;
+    const px = clientX - (rect?.left ?? 0);
+    const near = plansOf(row.circuit.id).flatMap((plan) => plan.splices).map((splice) => ({ splice, px: Math.max(0, Math.abs(x(splice.centreMm) - px) - (x(splice.toMm) - x(splice.fromMm)) / 2) })).sort((a, b) => a.px - b.px)[0];
+    return near && near.px <= REACH_PX ? near.splice : undefined;
+  };
+  const pointTo = (atMm: number): void => {
+    const inRun = Math.round(Math.min(run.lengthMm, Math.max(0, atMm)));
+    setCursorMm(inRun);
+    onCursor(inRun);
+  };
+  const onPointerDown = (event: PointerEvent<SVGRectElement>): void => {
+    const splice = event.button === 0 ? spliceAt(event.clientX, event.clientY) : undefined;
+    pointTo(mmAt(event.clientX));
+    if (!splice) return;
+    onSelect(splice.findingId);
+    surface.current?.querySelector<SVGGElement>(`[data-splice="${CSS.escape(splice.id)}"] .handle`)?.focus({ preventScroll: true });
+    if (fixed.has(splice.findingId)) return;
+    event.currentTarget.setPointerCapture(event.pointerId);
+    setHeld({ findingId: splice.findingId, side: splice.side, offsetMm: splice.centreMm - mmAt(event.clientX), moved: false });
+  };
+  const onPointerMove = (event: PointerEvent<SVGRectElement>): void => {
+    const { clientX } = event;
+    if (!held) {
+      pointTo(mmAt(clientX));
+      return;
+    }
+    if (frame.current !== undefined) return;
+    frame.current = window.requestAnimationFrame(() => {
+      frame.current = undefined;
+      const landed = acts.move(held.findingId, held.side, mmAt(clientX) + held.offsetMm, SNAP_PX / ((plot.right - plot.left) / (shown.toMm - shown.fromMm)));
+      if (landed !== undefined) pointTo(landed);
+      setHeld((now) => now && { ...now, moved: true });
+    });
+  };
+  const letGo = (): void => {
+    if (frame.current !== undefined) window.cancelAnimationFrame(frame.current);
+    frame.current = undefined;
+    if (held?.moved) acts.drop();
+    setHeld(undefined);
+  };
+
+  const cursor = cursorMm === undefined ? null : <line x1={x(cursorMm)} x2={x(cursorMm)} y1={0} y2={2000} stroke="var(--copper)" strokeWidth={1.5} strokeDasharray="4 4" pointerEvents="none" />;
+  return (
+    <div ref={box} className="w-full min-w-0">
+      <div className="sticky top-0 z-[5] bg-paper">
+        <div className="flex min-h-12 items-center gap-x-4"><h2 className="text-xl font-semibold whitespace-nowrap">{run.name}</h2><div className="min-w-0 flex-1">{line}</div><ZoomBar shown={shown} wholeMm={run.lengthMm} onShow={setShown} /></div>
+        <svg width={width} height={RULER_HIGH} className="block select-none" aria-hidden>
+          <Ruler x={x} plot={plot} top={RULER_HIGH - 4} words={`${unit} from ${fromName}`} unitMm={unitMm} />
+          {cursorMm === undefined ? null : (
+            <g>
+              <rect x={x(cursorMm) - 28} y={6} width={56} height={24} rx={3} fill="var(--copper)" />
+              <text x={x(cursorMm)} y={24} textAnchor="middle" fontSize={16} fontWeight={600} fill="var(--oncopper)" className="figure">{plain(cursorMm, 0)}</text>
+            </g>
+          )}
+        </svg>
+      </div>
+      <svg ref={surface} data-run={run.id} width={width} height={high} role="group" aria-label={`${run.name}, ${figure(run.lengthMm, 0)} mm from ${fromName}: splices to be moved`} style={{ touchAction: 'pan-y' }} className="block select-none">
+        <clipPath id={clip}><rect x={plot.left} y={0} width={plot.right - plot.left} height={high} /></clipPath>
+        <KeepOuts keepOuts={runPlan.keepOuts} x={x} plot={plot} top={TOP - 2} bottom={high} namesAt={14} />
+        {rows.map((row, index) => {
+          const id = row.kind === 'circuit' ? row.circuit.id : row.key;
+          return <Line key={id} row={row} y={yOf(index)} scale={scale} endMm={run.lengthMm} findings={row.kind === 'circuit' ? findingsOf(id) : NONE} plans={row.kind === 'circuit' ? plansOf(id) : NONE} selectedId={row.kind === 'circuit' && findingsOf(id).some((finding) => finding.id === selectedId) ? selectedId : undefined} clip={clip} />;
+        })}
+        {cursor}
+        <rect x={plot.left} y={0} width={plot.right - plot.left} height={high} fill="transparent" style={{ cursor: held ? 'grabbing' : 'default' }} data-testid="board-surface" onPointerDown={onPointerDown} onPointerMove={onPointerMove} onPointerUp={letGo} onPointerCancel={letGo} onPointerLeave={() => { if (!held) setCursorMm(undefined); }} />
+        <g clipPath={`url(#${clip})`} pointerEvents="none">
+          {rows.map((row, index) => (row.kind === 'circuit' ? plansOf(row.circuit.id).flatMap((plan) => plan.splices.map((splice) => (
+            <g key={splice.id} data-splice={splice.id}><Handle splice={splice} circuit={row.circuit} y={yOf(index)} scale={scale} isFixed={fixed.has(plan.findingId)} acts={acts} onSelect={() => onSelect(plan.findingId)} legal={{ fromMm: 0, toMm: run.lengthMm }} /></g>
+          ))) : null))}
+        </g>
+      </svg>
+      <div className="sticky bottom-[calc(3.5rem+var(--notice,0px))] z-[5] border-t border-rule bg-paper">
+        <div className="pointer-events-none absolute top-1 left-0" style={{ width: plot.left }}>{section}</div>
+        <svg width={width} height={PROFILE_HIGH} className="block select-none" role="img" aria-label={`Bundle diameter along the run, ${figure(runPlan.peakMm, 1)} mm at most`}>
+          <Profile profile={runPlan.profile} x={x} plot={plot} top={8} high={PROFILE_HIGH - 12} conduitMm={run.conduitInsideMm ?? runPlan.conduitMm} lumpMm={runPlan.lumpMm > runPlan.peakMm + 0.05 ? runPlan.lumpMm : undefined} named={false} />
+          {cursor}
+        </svg>
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,43 @@
+import { FileDown, Printer, Redo2, Search, Undo2, X } from 'lucide-react';
+import { Button } from '../../ui/button.tsx';
+import { Figure, useLength } from '../../ui/units.tsx';
+import type { LiveBoard } from './useBoard.ts';
+import type { Searching } from './useSearch.ts';
+
+interface BoardBarProps {
+  readonly live: LiveBoard;
+  readonly pinned: number;
+  readonly searching: Searching | undefined;
+  readonly onSearch: () => void;
+  readonly onStop: () => void;
+  readonly template: string;
+  readonly readOnly: boolean;
+}
+
+const LINK = 'inline-flex min-h-11 items-center gap-2 rounded-sm px-3 text-lg underline decoration-rule underline-offset-4 hover:bg-wash';
+
+/** What can be done with the layout as a whole. */
+export function BoardBar({ live, pinned, searching, onSearch, onStop, template, readOnly }: BoardBarProps) {
+  const { plain, unit } = useLength();
+  return (
+    <div className="no-print flex flex-wrap items-center gap-2" role="group" aria-label="Layout">
+      {readOnly ? null : (
+        <>
+          <Button aria-label="Take back" disabled={!live.undo} onClick={live.undo}><Undo2 aria-hidden size={20} /></Button>
+          <Button aria-label="Do again" disabled={!live.redo} onClick={live.redo}><Redo2 aria-hidden size={20} /></Button>
+          {searching ? (
+            <>
+              <span role="status" className="px-2">Searching… {searching.best ? <>best so far: opened <Figure value={plain(searching.best.objective.openedMm, 0)} unit={unit} />, Ø <Figure value={plain(searching.best.objective.peakMm)} unit={unit} /></> : null}</span>
+              <Button onClick={onStop}><X aria-hidden size={20} />Stop with the best so far</Button>
+            </>
+          ) : <Button onClick={onSearch}><Search aria-hidden size={20} />{pinned > 0 ? `Solve again around ${pinned === 1 ? 'my pin' : `my ${pinned} pins`}` : 'Solve again'}</Button>}
+          {pinned > 0 && !searching ? <Button look="quiet" onClick={() => live.save({ ...live.wishes, pins: [] })}>Take all pins out</Button> : null}
+        </>
+      )}
+      <span className="ml-auto flex flex-wrap">
+        <a className={LINK} href={`${template}.pdf`} target="_blank" rel="noreferrer"><Printer aria-hidden size={20} />Template, true size</a>
+        <a className={LINK} href={`${template}.svg`} download><FileDown aria-hidden size={20} />SVG</a>
+      </span>
+    </div>
+  );
+}

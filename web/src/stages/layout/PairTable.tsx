@@ -1,0 +1,36 @@
+import { TURNS_PER_M, type FindingPlan, type RunPlan } from '@mendum/core';
+import { Figure, Length, useLength } from '../../ui/units.tsx';
+import { useOpenJob } from '../job.ts';
+
+/** Whether a limit is kept, as word, shape and colour. */
+const Mark = ({ good, words }: { readonly good: boolean; readonly words: string }) => <b className={good ? 'text-pass' : 'text-rework'}><span aria-hidden>{good ? '● ' : '▲ '}</span>{words}</b>;
+
+/** Twisted pairs and shielded wires: equal inserts, what lies untwisted, and the turns to put back. */
+export function PairTable({ plans, runPlan }: { readonly plans: readonly FindingPlan[]; readonly runPlan: RunPlan }) {
+  const { circuitOf, view } = useOpenJob();
+  const { plain, unit } = useLength();
+  const limit = view.practice.figures.untwistedAtMostMm;
+  const shielded = plans.filter((finding) => finding.splices.length > 0 && circuitOf(finding.circuitId).kind === 'shielded');
+  if (runPlan.pairs.length + shielded.length === 0) return null;
+  return (
+    <section aria-label="Pairs and shields">
+      <h3 className="text-lg font-semibold">Pairs and shields</h3>
+      {runPlan.pairs.map((pair) => {
+        const [a, b] = pair.circuitIds.map(circuitOf);
+        const [first, second] = pair.insertMm;
+        const equal = Math.abs((first ?? 0) - (second ?? 0)) <= 0.5;
+        return (
+          <div key={pair.circuitIds.join(' ')} className="border-b border-rule py-2">
+            <p><b><span className="figure">{a?.number}</span> {a?.function}</b> with <b><span className="figure">{b?.number}</span> {b?.function}</b></p>
+            <p className="flex flex-wrap gap-x-6">
+              {first === undefined ? <span>one splice each</span> : <span>New wire <Figure value={`${plain(first, 0)} · ${plain(second ?? 0, 0)}`} unit={unit} /> <Mark good={equal} words={equal ? 'equal' : 'not equal'} /></span>}
+              <span>Untwisted <Length mm={pair.longestMm} digits={0} /> of at most <Length mm={limit} digits={0} /> <Mark good={pair.longestMm <= limit} words={pair.longestMm <= limit ? 'short enough' : 'too long'} /></span>
+              <span>Twist back <Figure value={`${pair.turns.least}–${pair.turns.most}`} unit="turns" /> ({TURNS_PER_M.least}–{TURNS_PER_M.most} per metre)</span>
+            </p>
+          </div>
+        );
+      })}
+      {shielded.map((finding) => <p key={finding.findingId} className="border-b border-rule py-2"><b><span className="figure">{circuitOf(finding.circuitId).number}</span> {circuitOf(finding.circuitId).function}</b>: join the shield in a splice of its own, beside the core; put a sleeve over the drain wire.</p>)}
+    </section>
+  );
+}

@@ -1,0 +1,109 @@
+import { useEffect, useMemo, useRef, useState } from 'react';
+import {
+  findingPlanAt, findingsOnRun, movedSplice, NO_WISHES, pinnedAt, placesOf, runPlanAt, searchedAnew, unpinned, type Board, type FindingPlan, type LayoutWishes, type Moved, type RunPlan, type SpliceSide,
+} from '@mendum/core';
+import { useChange } from '../../app/change.ts';
+import { thePlanner } from '../../app/usePlan.ts';
+import { useOpenJob } from '../job.ts';
+
+/** Bodies on a run up to which a plan finds the best layout by itself. */
+export const PLANNED_UP_TO = 18;
+
+/** A run on the board: where its splices lie, while they are moved, and what people want of them. */
+export interface LiveBoard {
+  readonly board: Board | undefined;
+  readonly plans: readonly FindingPlan[];
+  readonly runPlan: RunPlan | undefined;
+  readonly wishes: LayoutWishes;
+  /** Whether something was moved that is not planned yet. */
+  readonly moving: boolean;
+  /** Moves a splice on the screen only; nothing when it may not go there. */
+  readonly move: (findingId: string, side: SpliceSide, wishMm: number, snapMm?: number) => Moved | undefined;
+  /** Keeps what was moved. */
+  readonly drop: () => void;
+  readonly save: (wishes: LayoutWishes) => void;
+  readonly unpin: (findingIds: readonly string[]) => void;
+  readonly again: () => void;
+  readonly undo: (() => void) | undefined;
+  readonly redo: (() => void) | undefined;
+}
+
+interface History {
+  readonly past: readonly LayoutWishes[];
+  readonly future: readonly LayoutWishes[];
+}
+
+/** The board of a run, live: what is dragged shows at once, and is saved when it is let go. */
+export function useBoard(runId: string | undefined): LiveBoard {
+  const { view, plan } = useOpenJob();
+  const { change } = useChange(view.id);
+  const [board, setBoard] = useState<Board>();
+  const [moved, setMoved] = useState<Moved>();
+  const [history, setHistory] = useState<History>({ past: [], future: [] });
+  const wishes = view.job.layout ?? NO_WISHES;
+  const latest = useRef({ moved, wishes, version: view.version });
+  latest.current = { moved, wishes, version: view.version };
+
+  useEffect(() => {
+    if (runId === undefined) return undefined;
+    let current = true;
+    const { job, practice, catalogue } = view;
+    void thePlanner().board(job, practice, catalogue, runId).then((made) => current && setBoard(made));
+    return () => {
+      current = false;
+    };
+  }, [view, runId]);
+  // A new plan has taken over what was moved.
+  useEffect(() => setMoved(undefined), [plan]);
+
+  const items = moved?.items ?? (board?.runId === runId ? board?.items : undefined);
+  const base = useMemo(() => plan.findings.filter((finding) => finding.runId === runId), [plan, runId]);
+  const plans = useMemo(() => {
+    if (!moved) return base;
+    const byId = new Map(moved.items.map((item) => [item.findingId, item]));
+    return base.map((finding) => {
+      const item = byId.get(finding.findingId);
+      return item && moved.moved.some((pin) => pin.findingId === finding.findingId) ? findingPlanAt(finding, item) : finding;
+    });
+  }, [base, moved]);
+  const planned = plan.runs.find((one) => one.runId === runId);
+  const runPlan = useMemo(() => (planned && moved && board ? runPlanAt(view.job, board, moved.items, planned, view.practice.figures.untwistedAtMostMm) : planned), [planned, moved, board, view.job, view.practice]);
+
+  const send = async (next: LayoutWishes): Promise<boolean> => {
+    const answer = await change('PUT', '/layout', { version: latest.current.version, layout: next });
+    if (!answer.ok) setMoved(undefined);
+    return answer.ok;
+  };
+  const save = (next: LayoutWishes): void => {
+    const before = latest.current.wishes;
+    void send(next).then((ok) => ok && setHistory(({ past }) => ({ past: [...past, before], future: [] })));
+  };
+  const step = (from: keyof History, to: keyof History) => (): void => {
+    const target = history[from].at(-1);
+    if (!target) return;
+    const now = latest.current.wishes;
+    void send(target).then((ok) => ok && setHistory((all) => ({ ...all, [from]: all[from].slice(0, -1), [to]: [...all[to], now] })));
+  };
+  return {
+    board, plans, runPlan, wishes, save, moving: moved !== undefined,
+    move: (findingId, side, wishMm, snapMm = 0) => {
+      const from = latest.current.moved?.items ?? items;
+      const next = board && from && movedSplice(board.run, from, findingId, side, wishMm, snapMm);
+      if (next) {
+        const before = latest.current.moved?.moved ?? [];
+        const all = { ...next, moved: [...before.filter((pin) => !next.moved.some((one) => one.findingId === pin.findingId && one.side === pin.side)), ...next.moved] };
+        latest.current = { ...latest.current, moved: all };
+        setMoved(all);
+      }
+      return next;
+    },
+    drop: () => {
+      const now = latest.current.moved;
+      if (now) save(pinnedAt(latest.current.wishes, now.moved, placesOf(now.items)));
+    },
+    unpin: (findingIds) => save(unpinned(wishes, findingIds)),
+    again: () => save(searchedAnew(wishes, runId === undefined ? [] : findingsOnRun(plan, runId))),
+    undo: history.past.length > 0 ? step('past', 'future') : undefined,
+    redo: history.future.length > 0 ? step('future', 'past') : undefined,
+  };
+}
