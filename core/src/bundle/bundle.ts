@@ -1,4 +1,4 @@
-import { frontChain, packCircles, repackCircles, type PackedBundle } from './pack.ts';
+import { packCircles } from './pack.ts';
 
 /** From this many wires on, the estimate 1.15·√Σd² stands in for packing. */
 export const ESTIMATE_FROM = 7;
@@ -19,33 +19,4 @@ export function bundleDiameterMm(diametersMm: readonly number[]): number {
     else if (d > second) second = d;
   }
   return Math.max(first + second, ESTIMATE_FACTOR * Math.sqrt(squares));
-}
-
-/** Up to this many circles a bundle is packed; a thicker one is estimated and drawn by a front chain. */
-export const PACKED_UP_TO = 130;
-const REMEMBERED = 600;
-const known = new Map<string, PackedBundle>();
-
-/** Remembers the last answers of a pure function by what they were asked with. */
-function remembered(key: string, work: () => PackedBundle): PackedBundle {
-  const found = known.get(key) ?? work();
-  known.delete(key);
-  known.set(key, found);
-  const [oldest] = known.keys();
-  if (known.size > REMEMBERED && oldest !== undefined) known.delete(oldest);
-  return found;
-}
-
-/**
- * A cross-section of a bundle: its wires packed, with bodies in the place of some of them. Every section of one bundle starts
- * from the same packing of its wires, so that neighbouring sections look alike.
- * @param wiresMm jackets of all wires
- * @param bodiesMm by the wire's index, the diameter of the body that stands in its place
- */
-export function bundleSection(wiresMm: readonly number[], bodiesMm: ReadonlyMap<number, number>): PackedBundle {
-  const parts = wiresMm.map((d, index) => bodiesMm.get(index) ?? d);
-  const words = (list: readonly number[]): string => list.map((d) => d.toFixed(3)).join(' ');
-  if (parts.length > PACKED_UP_TO) return remembered(words(parts), () => ({ ...frontChain(parts), diameterMm: bundleDiameterMm(parts) }));
-  const bare = remembered(words(wiresMm), () => packCircles(wiresMm));
-  return bodiesMm.size === 0 ? bare : remembered(`${words(wiresMm)} with ${words(parts)}`, () => repackCircles(bare, parts));
 }

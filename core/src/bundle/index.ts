@@ -1,4 +1,6 @@
-export { bundleDiameterMm, bundleSection, ESTIMATE_FROM } from './bundle.ts';
+export { bundleDiameterMm, ESTIMATE_FROM } from './bundle.ts';
+export { bundleSection, knownSections, takeSections } from './section.ts';
+export type { KnownSections } from './section.ts';
 export { packCircles } from './pack.ts';
 export type { PackedBundle, PackedCircle } from './pack.ts';
 export { conduitFor, spiralTapeMm, CONDUITS_MM } from './closing.ts';

@@ -1,14 +1,30 @@
 import { bundleSection, type PackedBundle } from '../bundle/index.ts';
 import type { BundleWire, PlacedSplice, ProfileStretch } from './types.ts';
 
+/** Jackets of a bundle's wires as one list that stays the same object, and where each circuit stands in it. */
+interface Bundle {
+  readonly jacketsMm: readonly number[];
+  readonly indexOf: ReadonlyMap<string, number>;
+}
+
+const bundles = new WeakMap<readonly BundleWire[], Bundle>();
+
+function bundleOf(wires: readonly BundleWire[]): Bundle {
+  const known = bundles.get(wires);
+  if (known) return known;
+  const made = { jacketsMm: wires.map((wire) => wire.jacketMm), indexOf: new Map(wires.map((wire, index) => [wire.circuitId, index])) };
+  bundles.set(wires, made);
+  return made;
+}
+
 /** The bundle cut through where some splices lie: every wire, or the body in its place, packed. In the order of the wires. */
-export const sectionAt = (wires: readonly BundleWire[], here: readonly Pick<PlacedSplice, 'circuitId' | 'joint'>[]): PackedBundle => {
-  const bodyOf = new Map(here.map((splice) => [splice.circuitId, splice.joint.bodyDiameterMm]));
-  return bundleSection(wires.map((wire) => wire.jacketMm), new Map(wires.flatMap((wire, index): [number, number][] => {
-    const body = bodyOf.get(wire.circuitId);
-    return body === undefined ? [] : [[index, body]];
+export function sectionAt(wires: readonly BundleWire[], here: readonly Pick<PlacedSplice, 'circuitId' | 'joint'>[]): PackedBundle {
+  const { jacketsMm, indexOf } = bundleOf(wires);
+  return bundleSection(jacketsMm, new Map(here.flatMap((splice): [number, number][] => {
+    const index = indexOf.get(splice.circuitId);
+    return index === undefined ? [] : [[index, splice.joint.bodyDiameterMm]];
   })));
-};
+}
 
 /**
  * The bundle's diameter along a run: every wire's jacket, with the body of a splice in the place of its wire where there is one.

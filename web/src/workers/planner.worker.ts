@@ -1,10 +1,27 @@
 import { expose } from 'comlink';
-import { boardOf, plan, warm, type Board, type Catalogue, type Job, type Plan, type Practice } from '@mendum/core';
+import { boardOf, bundleProfile, knownSections, lumpDiameterMm, plan, warm, type Board, type Catalogue, type Job, type KnownSections, type Plan, type Practice } from '@mendum/core';
+
+/** A board with the bundle's sections packed, so that the page need not pack them under a finger. */
+export interface PackedBoard {
+  readonly board: Board;
+  readonly sections: KnownSections;
+}
+
+function packed(board: Board): PackedBoard {
+  const { lengthMm, wires = [] } = board.run;
+  const splices = board.items.flatMap((item) => item.splices);
+  bundleProfile(lengthMm, wires, splices);
+  lumpDiameterMm(wires, splices);
+  return { board, sections: knownSections(wires.map((wire) => wire.jacketMm)) };
+}
 
 /** Plans off the page's own thread, so that a large job never holds up a finger. */
 const planner = {
   plan: (job: Job, practice: Practice, catalogue: Catalogue): Plan => plan(job, practice, catalogue),
-  board: (job: Job, practice: Practice, catalogue: Catalogue, runId: string): Board | undefined => boardOf(job, runId, warm(practice, catalogue)),
+  board: (job: Job, practice: Practice, catalogue: Catalogue, runId: string): PackedBoard | undefined => {
+    const board = boardOf(job, runId, warm(practice, catalogue));
+    return board && packed(board);
+  },
 };
 export type Planner = typeof planner;
 expose(planner);

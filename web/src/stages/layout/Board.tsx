@@ -1,4 +1,4 @@
-import { memo, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
+import { memo, useCallback, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
 import { figure, type Circuit, type Finding, type FindingPlan, type Run, type RunPlan, type SplicePlan, type SpliceSide } from '@mendum/core';
 import { KeepOuts } from '../../draw/KeepOuts.tsx';
 import { Profile } from '../../draw/Profile.tsx';
@@ -32,8 +32,8 @@ interface BoardProps {
   readonly acts: BoardActs;
   readonly onSelect: (findingId: string) => void;
   readonly onCursor: (atMm: number) => void;
-  /** Beside the run's name: what is held, or what to do. */
-  readonly line: ReactNode;
+  /** Beside the run's name: what is said of the finding that is held or picked. */
+  readonly line: (findingId: string | undefined) => ReactNode;
   /** Beside the profile: the bundle at the cursor. */
   readonly section: ReactNode;
 }
@@ -87,8 +87,8 @@ function useByCircuit<T extends { readonly circuitId: string }>(all: readonly T[
 const NONE: readonly never[] = [];
 
 /** A splice as something to take hold of: by finger, by mouse, and by keys. Drawn as a pin when somebody put it there. */
-function Handle({ splice, circuit, y, scale, isFixed, acts, onSelect, legal }: {
-  readonly splice: SplicePlan; readonly circuit: Circuit; readonly y: number; readonly scale: RunScale; readonly isFixed: boolean; readonly acts: BoardActs; readonly onSelect: () => void; readonly legal: { readonly fromMm: number; readonly toMm: number };
+const Handle = memo(function Handle({ splice, circuit, y, scale, isFixed, acts, onSelect, runMm }: {
+  readonly splice: SplicePlan; readonly circuit: Circuit; readonly y: number; readonly scale: RunScale; readonly isFixed: boolean; readonly acts: BoardActs; readonly onSelect: (findingId: string) => void; readonly runMm: number;
 }) {
   const rest = useRef<number>(undefined);
   const at = scale.x(splice.centreMm);
@@ -102,24 +102,24 @@ function Handle({ splice, circuit, y, scale, isFixed, acts, onSelect, legal }: {
     const wish = splice.centreMm + sign * step;
     const landed = acts.move(splice.findingId, splice.side, wish);
     // A keep-out is stepped over: from its edge the next legal place is beyond it.
-    if (landed !== undefined && Math.abs(landed - splice.centreMm) < 1e-6) leap(acts, splice, sign, legal);
+    if (landed !== undefined && Math.abs(landed - splice.centreMm) < 1e-6) leap(acts, splice, sign, runMm);
     window.clearTimeout(rest.current);
     rest.current = window.setTimeout(acts.drop, KEYS_REST_MS);
   };
   const side = splice.side === 'only' ? '' : ` ${splice.side}`;
   return (
-    <g role="slider" tabIndex={0} aria-orientation="horizontal" aria-valuemin={legal.fromMm} aria-valuemax={legal.toMm} aria-valuenow={Math.round(splice.centreMm)} aria-disabled={isFixed}
+    <g role="slider" tabIndex={0} aria-orientation="horizontal" aria-valuemin={0} aria-valuemax={runMm} aria-valuenow={Math.round(splice.centreMm)} aria-disabled={isFixed}
       aria-valuetext={`${figure(splice.centreMm, 1)} mm${splice.pinned ? ', pinned' : ''}`} aria-label={`Circuit ${circuit.number} ${circuit.function},${side} splice`}
-      className="handle" onFocus={onSelect} onKeyDown={onKeyDown}>
+      className="handle" onFocus={() => onSelect(splice.findingId)} onKeyDown={onKeyDown}>
       <rect className="grip" x={at - (scale.x(splice.toMm) - scale.x(splice.fromMm)) / 2 - 5} y={y - ROW / 2 + 1} width={scale.x(splice.toMm) - scale.x(splice.fromMm) + 10} height={ROW - 2} rx={5} fill="transparent" />
       {splice.pinned ? <path d={`M${at} ${y - 11}l-5 -8h10Z`} fill={isFixed ? 'var(--soft)' : 'var(--copper)'} stroke="var(--paper)" strokeWidth={1} /> : null}
     </g>
   );
-}
+});
 
 /** Steps a splice over what bars its way, as far as it takes to come out beyond it. */
-function leap(acts: BoardActs, splice: SplicePlan, sign: number, legal: { readonly fromMm: number; readonly toMm: number }): void {
-  const far = sign > 0 ? legal.toMm - splice.centreMm : splice.centreMm - legal.fromMm;
+function leap(acts: BoardActs, splice: SplicePlan, sign: number, runMm: number): void {
+  const far = sign > 0 ? runMm - splice.centreMm : splice.centreMm;
   for (let by = 20; by < far + 20; by += 20) {
     const landed = acts.move(splice.findingId, splice.side, splice.centreMm + sign * by);
     if (landed !== undefined && sign * (landed - splice.centreMm) > 1e-6) return;
@@ -143,6 +143,11 @@ export function Board({ run, fromName, circuits, findings, plans, runPlan, selec
   const [cursorMm, setCursorMm] = useState<number>();
   const [held, setHeld] = useState<Held>();
   const frame = useRef<number>(undefined);
+  const pressing = useRef(false);
+  const pickedId = held?.findingId ?? selectedId;
+  const onFocused = useCallback((findingId: string): void => {
+    if (!pressing.current) onSelect(findingId);
+  }, [onSelect]);
   const scale = useRunScale(width, shown);
   const { x, plot } = scale;
   const rows = useMemo(() => rowsOf(circuits, new Set(findings.map((finding) => finding.circuitId))), [circuits, findings]);
@@ -170,9 +175,14 @@ export function Board({ run, fromName, circuits, findings, plans, runPlan, selec
     const splice = event.button === 0 ? spliceAt(event.clientX, event.clientY) : undefined;
     pointTo(mmAt(event.clientX));
     if (!splice) return;
-    onSelect(splice.findingId);
+    // Picked for good when it is let go: the rest of the screen need not follow before.
+    pressing.current = true;
     surface.current?.querySelector<SVGGElement>(`[data-splice="${CSS.escape(splice.id)}"] .handle`)?.focus({ preventScroll: true });
-    if (fixed.has(splice.findingId)) return;
+    pressing.current = false;
+    if (fixed.has(splice.findingId)) {
+      onSelect(splice.findingId);
+      return;
+    }
     event.currentTarget.setPointerCapture(event.pointerId);
     setHeld({ findingId: splice.findingId, side: splice.side, offsetMm: splice.centreMm - mmAt(event.clientX), moved: false });
   };
@@ -194,6 +204,7 @@ export function Board({ run, fromName, circuits, findings, plans, runPlan, selec
     if (frame.current !== undefined) window.cancelAnimationFrame(frame.current);
     frame.current = undefined;
     if (held?.moved) acts.drop();
+    if (held) onSelect(held.findingId);
     setHeld(undefined);
   };
 
@@ -201,7 +212,7 @@ export function Board({ run, fromName, circuits, findings, plans, runPlan, selec
   return (
     <div ref={box} className="w-full min-w-0">
       <div className="sticky top-0 z-[5] bg-paper">
-        <div className="flex min-h-12 items-center gap-x-4"><h2 className="text-xl font-semibold whitespace-nowrap">{run.name}</h2><div className="min-w-0 flex-1">{line}</div><ZoomBar shown={shown} wholeMm={run.lengthMm} onShow={setShown} /></div>
+        <div className="flex min-h-12 items-center gap-x-4"><h2 className="text-xl font-semibold whitespace-nowrap">{run.name}</h2><div className="min-w-0 flex-1">{line(pickedId)}</div><ZoomBar shown={shown} wholeMm={run.lengthMm} onShow={setShown} /></div>
         <svg width={width} height={RULER_HIGH} className="block select-none" aria-hidden>
           <Ruler x={x} plot={plot} top={RULER_HIGH - 4} words={`${unit} from ${fromName}`} unitMm={unitMm} />
           {cursorMm === undefined ? null : (
@@ -217,13 +228,13 @@ export function Board({ run, fromName, circuits, findings, plans, runPlan, selec
         <KeepOuts keepOuts={runPlan.keepOuts} x={x} plot={plot} top={TOP - 2} bottom={high} namesAt={14} />
         {rows.map((row, index) => {
           const id = row.kind === 'circuit' ? row.circuit.id : row.key;
-          return <Line key={id} row={row} y={yOf(index)} scale={scale} endMm={run.lengthMm} findings={row.kind === 'circuit' ? findingsOf(id) : NONE} plans={row.kind === 'circuit' ? plansOf(id) : NONE} selectedId={row.kind === 'circuit' && findingsOf(id).some((finding) => finding.id === selectedId) ? selectedId : undefined} clip={clip} />;
+          return <Line key={id} row={row} y={yOf(index)} scale={scale} endMm={run.lengthMm} findings={row.kind === 'circuit' ? findingsOf(id) : NONE} plans={row.kind === 'circuit' ? plansOf(id) : NONE} selectedId={row.kind === 'circuit' && findingsOf(id).some((finding) => finding.id === pickedId) ? pickedId : undefined} clip={clip} />;
         })}
         {cursor}
         <rect x={plot.left} y={0} width={plot.right - plot.left} height={high} fill="transparent" style={{ cursor: held ? 'grabbing' : 'default' }} data-testid="board-surface" onPointerDown={onPointerDown} onPointerMove={onPointerMove} onPointerUp={letGo} onPointerCancel={letGo} onPointerLeave={() => { if (!held) setCursorMm(undefined); }} />
         <g clipPath={`url(#${clip})`} pointerEvents="none">
           {rows.map((row, index) => (row.kind === 'circuit' ? plansOf(row.circuit.id).flatMap((plan) => plan.splices.map((splice) => (
-            <g key={splice.id} data-splice={splice.id}><Handle splice={splice} circuit={row.circuit} y={yOf(index)} scale={scale} isFixed={fixed.has(plan.findingId)} acts={acts} onSelect={() => onSelect(plan.findingId)} legal={{ fromMm: 0, toMm: run.lengthMm }} /></g>
+            <g key={splice.id} data-splice={splice.id}><Handle splice={splice} circuit={row.circuit} y={yOf(index)} scale={scale} isFixed={fixed.has(plan.findingId)} acts={acts} onSelect={onFocused} runMm={run.lengthMm} /></g>
           ))) : null))}
         </g>
       </svg>

@@ -1,4 +1,4 @@
-import { memo } from 'react';
+import { memo, useEffect, useMemo, useRef } from 'react';
 import clsx from 'clsx';
 import { PinOff } from 'lucide-react';
 import type { Circuit, FindingPlan, Run } from '@mendum/core';
@@ -12,30 +12,34 @@ interface CutRowProps {
   readonly selected: boolean;
   readonly isFixed: boolean;
   readonly atOne: boolean;
-  readonly onSelect: (findingId: string) => void;
-  readonly onUnpin: (findingId: string) => void;
-  readonly onAtOne: (findingId: string, keep: boolean) => void;
+  readonly acts: CutActs;
+}
+
+interface CutActs {
+  readonly select: (findingId: string) => void;
+  readonly unpin: (findingId: string) => void;
+  readonly keepAtOne: (findingId: string, keep: boolean) => void;
 }
 
 /** Whether the two were made of one because bodies would lie over each other, or one is kept at one. */
 const mayBeOne = (finding: FindingPlan): boolean => finding.approach === 'insert' && finding.because.some((sentence) => sentence.startsWith('One splice would reach, but would lie over'));
 
-const CutRow = memo(function CutRow({ finding, circuit, selected, isFixed, atOne, onSelect, onUnpin, onAtOne }: CutRowProps) {
+const CutRow = memo(function CutRow({ finding, circuit, selected, isFixed, atOne, acts }: CutRowProps) {
   const { plain } = useLength();
   const cuts = finding.splices.length === 0 ? '—' : Math.abs(finding.x1Mm - finding.x2Mm) < 0.05 ? plain(finding.x1Mm) : `${plain(finding.x1Mm)} · ${plain(finding.x2Mm)}`;
   const places = finding.cover ? plain(finding.cover.atMm, 0) : finding.splices.map((splice) => plain(splice.centreMm)).join(' · ');
   const pinned = finding.splices.some((splice) => splice.pinned);
   return (
-    <tr onClick={() => onSelect(finding.findingId)} className={clsx('h-11 cursor-pointer border-b border-rule', selected && 'bg-wash')}>
-      <td className="pr-3"><button type="button" className="min-h-11 text-left font-semibold" onClick={() => onSelect(finding.findingId)}><span className="figure">{circuit.number}</span> {circuit.function}</button></td>
+    <tr onClick={() => acts.select(finding.findingId)} className={clsx('h-11 cursor-pointer border-b border-rule', selected && 'bg-wash')}>
+      <td className="pr-3"><button type="button" className="min-h-11 text-left font-semibold" onClick={() => acts.select(finding.findingId)}><span className="figure">{circuit.number}</span> {circuit.function}</button></td>
       <td className="pr-3"><Figure value={cuts} /></td>
       <td className="pr-3"><Figure value={places} /></td>
       <td className="pr-3">{finding.insert ? <Figure value={plain(finding.insert.lengthMm, 0)} /> : '—'}</td>
       <td className="pr-3">{finding.cover?.name ?? finding.splices[0]?.methodName}</td>
       <td className="text-right whitespace-nowrap">
         {isFixed ? <span className="text-soft">made</span> : null}
-        {pinned && !isFixed ? <button type="button" className="inline-flex min-h-11 items-center gap-1 underline decoration-rule underline-offset-4" onClick={(event) => { event.stopPropagation(); onUnpin(finding.findingId); }}><PinOff aria-hidden size={18} />Unpin<span className="sr-only"> circuit {circuit.number}</span></button> : null}
-        {!isFixed && (mayBeOne(finding) || atOne) ? <button type="button" className="min-h-11 pl-3 underline decoration-rule underline-offset-4" onClick={(event) => { event.stopPropagation(); onAtOne(finding.findingId, !atOne); }}>{atOne ? 'Let it be two' : 'Keep it at one'}<span className="sr-only">, circuit {circuit.number}</span></button> : null}
+        {pinned && !isFixed ? <button type="button" className="inline-flex min-h-11 items-center gap-1 underline decoration-rule underline-offset-4" onClick={(event) => { event.stopPropagation(); acts.unpin(finding.findingId); }}><PinOff aria-hidden size={18} />Unpin<span className="sr-only"> circuit {circuit.number}</span></button> : null}
+        {!isFixed && (mayBeOne(finding) || atOne) ? <button type="button" className="min-h-11 pl-3 underline decoration-rule underline-offset-4" onClick={(event) => { event.stopPropagation(); acts.keepAtOne(finding.findingId, !atOne); }}>{atOne ? 'Let it be two' : 'Keep it at one'}<span className="sr-only">, circuit {circuit.number}</span></button> : null}
       </td>
     </tr>
   );
@@ -46,7 +50,18 @@ export function CutTable({ plans, run, live, fixed }: { readonly plans: readonly
   const { circuitOf, selected, select, nodeName } = useOpenJob();
   const { unit } = useLength();
   const sorted = plans.filter((finding) => finding.splices.length > 0 || finding.cover).sort((a, b) => a.x1Mm - b.x1Mm);
-  const keepAtOne = (findingId: string, keep: boolean): void => live.save({ ...live.wishes, atOne: [...live.wishes.atOne.filter((id) => id !== findingId), ...(keep ? [findingId] : [])] });
+  const latest = useRef({ live, select });
+  useEffect(() => {
+    latest.current = { live, select };
+  });
+  const acts = useMemo((): CutActs => ({
+    select: (id) => latest.current.select(id),
+    unpin: (id) => latest.current.live.unpin([id]),
+    keepAtOne: (id, keep) => {
+      const { wishes, save } = latest.current.live;
+      save({ ...wishes, atOne: [...wishes.atOne.filter((other) => other !== id), ...(keep ? [id] : [])] });
+    },
+  }), []);
   return (
     <table className="w-full text-left">
       <caption className="sr-only">Cut points, {unit} from {nodeName(run.fromNodeId)}</caption>
@@ -56,7 +71,7 @@ export function CutTable({ plans, run, live, fixed }: { readonly plans: readonly
       <tbody>
         {sorted.map((finding) => (
           <CutRow key={finding.findingId} finding={finding} circuit={circuitOf(finding.circuitId)} selected={selected?.findingId === finding.findingId} isFixed={fixed.has(finding.findingId)} atOne={live.wishes.atOne.includes(finding.findingId)}
-            onSelect={select} onUnpin={(id) => live.unpin([id])} onAtOne={keepAtOne} />
+            acts={acts} />
         ))}
       </tbody>
     </table>

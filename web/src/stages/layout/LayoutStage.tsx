@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { findingsOnRun, placesOf } from '@mendum/core';
 import { useUndoKeys } from '../../app/useUndoKeys.ts';
@@ -34,6 +34,13 @@ export function LayoutStage() {
   useEffect(() => {
     latest.current = live;
   });
+  const picked = useRef({ select, id: selected?.findingId });
+  useEffect(() => {
+    picked.current = { select, id: selected?.findingId };
+  });
+  const pick = useCallback((findingId: string): void => {
+    if (findingId !== picked.current.id) picked.current.select(findingId);
+  }, []);
   const acts = useMemo((): BoardActs => ({
     move: (findingId, side, wishMm, snapMm) => latest.current.move(findingId, side, wishMm, snapMm)?.centreMm,
     drop: () => latest.current.drop(),
@@ -51,8 +58,8 @@ export function LayoutStage() {
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-4">
       {damaged.length > 1 ? <HarnessTree harness={harness} findings={findings} runId={run.id} onPick={setRunId} /> : null}
-      <Board key={run.id} run={run} fromName={nodeName(run.fromNodeId)} circuits={circuits} findings={here} plans={plans} runPlan={runPlan} selectedId={selected?.findingId} fixed={begun} acts={acts} onSelect={select} onCursor={setCursorMm}
-        line={<LiveLine finding={plans.find((plan) => plan.findingId === selected?.findingId)} runPlan={runPlan} moving={live.moving} />}
+      <Board key={run.id} run={run} fromName={nodeName(run.fromNodeId)} circuits={circuits} findings={here} plans={plans} runPlan={runPlan} selectedId={selected?.findingId} fixed={begun} acts={acts} onSelect={pick} onCursor={setCursorMm}
+        line={(findingId) => <LiveLine finding={plans.find((plan) => plan.findingId === findingId)} runPlan={runPlan} moving={live.moving} />}
         section={<AtCursor atMm={atMm} circuits={circuits} plans={plans} runPlan={runPlan} />} />
       <BoardBar live={live} pinned={new Set(mine.map((pin) => pin.findingId)).size} searching={searching} onSearch={search} onStop={stop} template={`/api/jobs/${view.id}/template/${encodeURIComponent(run.id)}`} readOnly={signed} />
       <div className="grid gap-x-8 gap-y-5 lg:grid-cols-[minmax(0,1fr)_300px]">

@@ -33,6 +33,9 @@ function Reached({ runPlan, kept }: { readonly runPlan: RunPlan; readonly kept: 
   );
 }
 
+/** Broken rules that are spelt out; of more only the number. */
+const MOST_SHOWN = 5;
+
 /** What the layout reached and what still breaks a rule. */
 export function LayoutSummary({ runPlan, plans, run, kept }: { readonly runPlan: RunPlan; readonly plans: readonly FindingPlan[]; readonly run: Run; readonly kept: boolean }) {
   const { pathTo } = useOpenJob();
@@ -44,8 +47,9 @@ export function LayoutSummary({ runPlan, plans, run, kept }: { readonly runPlan:
   return (
     <section aria-label="What the layout reached">
       <p className="text-lg"><b>{splices === 0 ? 'No splice on this run.' : hard.length === 0 ? 'Nothing breaks a rule.' : hard.length === 1 ? 'One rule is broken.' : `${hard.length} rules are broken.`}</b></p>
-      {hard.map((rule) => <p key={rule.because} className="mt-1 border-l-4 border-rework pl-3"><span aria-hidden className="text-rework">▲ </span>{rule.because}</p>)}
-      {wishes.map((rule) => <p key={rule.because} className="mt-1 text-soft">{rule.because}</p>)}
+      {hard.slice(0, MOST_SHOWN).map((rule) => <p key={rule.because} className="mt-1 border-l-4 border-rework pl-3"><span aria-hidden className="text-rework">▲ </span>{rule.because}</p>)}
+      {hard.length > MOST_SHOWN ? <p className="mt-1 text-soft">And {hard.length - MOST_SHOWN} more.</p> : null}
+      {wishes.slice(0, MOST_SHOWN).map((rule) => <p key={rule.because} className="mt-1 text-soft">{rule.because}</p>)}
       {conduit === undefined ? null : <p className="mt-1 text-soft">Conduit {figure(conduit)} inside{margin !== undefined && margin >= 0 ? `: ${figure(margin, 1)} mm to spare` : ': too small, take the next'}.</p>}
       {splices > 0 ? <Reached runPlan={runPlan} kept={kept} /> : null}
       <Link to={pathTo('bench')} className="mt-4 inline-flex min-h-11 w-full items-center justify-center rounded-sm bg-copper px-6 text-lg font-semibold text-oncopper">On to the bench</Link>

@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import {
-  findingPlanAt, findingsOnRun, movedSplice, NO_WISHES, pinnedAt, placesOf, runPlanAt, searchedAnew, unpinned, type Board, type FindingPlan, type LayoutWishes, type Moved, type RunPlan, type SpliceSide,
+  findingPlanAt, findingsOnRun, movedSplice, NO_WISHES, pinnedAt, placesOf, runPlanAt, searchedAnew, takeSections, unpinned, type Board, type FindingPlan, type LayoutWishes, type Moved, type RunPlan, type SpliceSide,
 } from '@mendum/core';
 import { useChange } from '../../app/change.ts';
 import { thePlanner } from '../../app/usePlan.ts';
@@ -28,6 +28,9 @@ export interface LiveBoard {
   readonly redo: (() => void) | undefined;
 }
 
+/** Times that a drag is worked out for nothing. */
+const WARM_UPS = 4;
+
 interface History {
   readonly past: readonly LayoutWishes[];
   readonly future: readonly LayoutWishes[];
@@ -48,11 +51,29 @@ export function useBoard(runId: string | undefined): LiveBoard {
     if (runId === undefined) return undefined;
     let current = true;
     const { job, practice, catalogue } = view;
-    void thePlanner().board(job, practice, catalogue, runId).then((made) => current && setBoard(made));
+    void thePlanner().board(job, practice, catalogue, runId).then((made) => {
+      if (!current) return;
+      if (made) takeSections(made.sections);
+      setBoard(made?.board);
+    });
     return () => {
       current = false;
     };
   }, [view, runId]);
+  // What a drag works out is worked out once before a finger comes, so that its first frame is not the slowest.
+  useEffect(() => {
+    if (!board || board.runId !== runId) return undefined;
+    const before = plan.runs.find((one) => one.runId === runId);
+    const [splice] = board.items.flatMap((item) => item.splices);
+    if (!before || !splice) return undefined;
+    const timer = window.setTimeout(() => {
+      for (let turn = 0; turn < WARM_UPS; turn += 1) {
+        const still = movedSplice(board.run, board.items, splice.findingId, splice.side, splice.centreMm, 1);
+        if (still) runPlanAt(view.job, board, still.items, before, view.practice.figures.untwistedAtMostMm);
+      }
+    }, 0);
+    return () => window.clearTimeout(timer);
+  }, [board, runId, plan, view]);
   // A new plan has taken over what was moved.
   useEffect(() => setMoved(undefined), [plan]);
 
