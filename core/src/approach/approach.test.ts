@@ -1,3 +1,4 @@
+import { NO_WISHES } from '../layout/index.ts';
 import { describe, expect, it, test } from 'vitest';
 import { FULL_SHELF } from '../catalogue/index.ts';
 import type { Zone } from '../harness/index.ts';
@@ -88,8 +89,10 @@ describe('the wire that is inserted', () => {
     const plan = onlyFinding({ kind: 'parted', slackMm: 0, insertWire: wire(1, { size: { basis: 'trade', awg: 16 } }) }, { circuits });
     expect(plan.warnings[0]).toContain('Take trade 14 (2 mm²) or more');
   });
-  it('another colour is used and asks for a tag', () => {
-    const plan = planOf(jobWith([{ kind: 'parted' }], { circuits: [{ wire: wire(2.5, { colour: { base: 'green' } }) }] }));
+  it('another colour is used only when that is allowed, and asks for a tag', () => {
+    const job = jobWith([{ kind: 'parted' }], { circuits: [{ wire: wire(2.5, { colour: { base: 'green' } }) }] });
+    expect(planOf(job).kit.lines.find((line) => line.unit === 'mm')).toMatchObject({ name: expect.stringContaining('green') as string, state: 'short' });
+    const plan = planOf({ ...job, layout: { ...NO_WISHES, otherColours: true } });
     expect(plan.findings[0]?.insert?.wire.colourDiffers).toBe(true);
     expect(plan.kit.wireCuts[0]?.tag).toBe(true);
   });

@@ -103,7 +103,7 @@ export function decide(input: DecideInput): Decision {
     zone: input.run.zone, placeC: electrical.placeC, vapourAired: gate.vapour !== undefined,
   };
   const covers = !copper.cut || copper.coverSecond ? rankCovers(coverSite, practice, catalogue) : [];
-  const insertWire = chooseInsertWire(circuit.wire, catalogue.wires, electrical.placeC, lost.toMm - lost.fromMm + INSERT_GUESS_MM, finding.insertWire);
+  const insertWire = chooseInsertWire(circuit.wire, catalogue.wires, electrical.placeC, lost.toMm - lost.fromMm + INSERT_GUESS_MM, { asked: finding.insertWire, otherColours: input.otherColours });
   const site = siteAt(input, lost, electrical, insertWire, copper.two || input.needsTwo !== undefined);
   const ranked = rankMethods(site, input.shelf);
   const warnings = warningsOf(input, electrical, insertWire.refusedBecause);

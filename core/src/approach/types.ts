@@ -175,6 +175,8 @@ export interface DecideInput {
   readonly held?: Held | undefined;
   readonly redos: readonly Redo[];
   readonly asOf?: string | undefined;
+  /** Whether somebody allows inserts of another colour, tagged at both ends. */
+  readonly otherColours?: boolean | undefined;
   /** Why two splices are made where one would do: the pair's other wire needs two, or one would lie over another body. */
   readonly needsTwo?: 'pair' | 'room' | undefined;
   /** Figures of the run shared by all its circuits. */

@@ -21,6 +21,9 @@ const SHAKE_FROM = 7;
 /** Work that shaking may take, in pairs of circles looked at once per round. */
 const SHAKES_TIMES_PAIRS = 40_000;
 const REPACK_TIMES_PAIRS = 2_000;
+const REPACK_ROUNDS_TIMES_PAIRS = 200_000;
+const REPACK_ROUNDS_LEAST = 20;
+const REPACK_ROUNDS_MOST = 100;
 const SHAKES_MOST = 200;
 /** What a shake tries to win, as a share of the radius. */
 const SQUEEZE = 0.006;
@@ -102,6 +105,7 @@ export function repackCircles(like: PackedBundle, diametersMm: readonly number[]
   const squares = (list: readonly number[]): number => list.reduce((sum, d) => sum + d * d, 0);
   const grown = Math.sqrt(squares(diametersMm) / squares(like.circles.map((circle) => circle.diameterMm)));
   const start = like.circles.map((circle, i): Circle => ({ x: circle.xMm * grown, y: circle.yMm * grown, r: (diametersMm[i] ?? circle.diameterMm) / 2 }));
-  const first = legal(relaxed(start, (grown * like.diameterMm) / 2));
+  const rounds = Math.max(REPACK_ROUNDS_LEAST, Math.min(REPACK_ROUNDS_MOST, Math.floor((2 * REPACK_ROUNDS_TIMES_PAIRS) / (n * (n - 1)))));
+  const first = legal(relaxed(start, (grown * like.diameterMm) / 2, rounds));
   return inOrder(settled(first, shakesFor(n, REPACK_TIMES_PAIRS), [0]), (at) => at);
 }

@@ -32,7 +32,7 @@ const pinSchema = Joi.object({ findingId: id.required(), side: Joi.valid('only',
 const redoSchema = Joi.object({ id: id.required(), findingId: id.required(), lostFromMm: lengthMm.required(), lostToMm: lengthMm.required(), because: longText.required(), ...said });
 
 /** What people decided about the layout. */
-export const layoutSchema = Joi.object({ pins: list(pinSchema).default([]), atOne: list(id).default([]), found: list(pinSchema).default([]) });
+export const layoutSchema = Joi.object({ pins: list(pinSchema).default([]), atOne: list(id).default([]), found: list(pinSchema).default([]), otherColours: Joi.boolean() });
 
 export const jobSchema = Joi.object({
   id, number: text.required(), title: text.required(), asOf: date, machine: machineSchema.required(), harness: harnessSchema.required(),

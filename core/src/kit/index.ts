@@ -1,3 +1,4 @@
 export { kitFor } from './kit.ts';
-export type { Kit, KitLine, KitNeed, SleeveCut, WireCut } from './kit.ts';
-export { sticksNeeded } from './sticks.ts';
+export type { Kit, KitLine, KitNeed, CutGroup, SleeveCut, WireCut } from './kit.ts';
+export { cutSticks, cutWire, KERF_MM, leastBins } from './cutting.ts';
+export type { Cut, CutList, Piece, Reel } from './cutting.ts';

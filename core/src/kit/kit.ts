@@ -1,6 +1,7 @@
 import { GENERIC_PARTS, type Catalogue, type Part } from '../catalogue/index.ts';
+import { figure } from '../units/index.ts';
 import { colourInWords, wireInWords, type WireSpec } from '../wire/index.ts';
-import { sticksNeeded } from './sticks.ts';
+import { cutSticks, cutWire, type CutList, type Piece } from './cutting.ts';
 
 /** What one splice or cover takes. Lengths in mm. */
 export interface KitNeed {
@@ -26,6 +27,14 @@ export interface KitLine {
   readonly note: string;
 }
 
+/** What one wire or sleeve is cut from, piece by piece. */
+export interface CutGroup {
+  readonly id: string;
+  readonly name: string;
+  readonly from: 'stick' | 'reel';
+  readonly list: CutList;
+}
+
 export interface SleeveCut {
   readonly name: string;
   readonly cutMm: number;
@@ -44,6 +53,8 @@ export interface Kit {
   readonly lines: readonly KitLine[];
   readonly sleeveCuts: readonly SleeveCut[];
   readonly wireCuts: readonly WireCut[];
+  /** From which stick or reel each piece comes, so that as little as possible is begun. */
+  readonly cutGroups: readonly CutGroup[];
   readonly tools: readonly string[];
   readonly ready: boolean;
 }
@@ -60,7 +71,7 @@ function lineOf(part: Part | undefined, id: string, need: number, unit: string, 
 export function kitFor(needs: readonly KitNeed[], catalogue: Catalogue): Kit {
   const known = new Map([...GENERIC_PARTS, ...catalogue.parts].map((part) => [part.id, part]));
   const pieces = new Map<string, number>();
-  const cuts = new Map<string, number[]>();
+  const cuts = new Map<string, { mm: number; spliceId: string }[]>();
   const tapes = new Map<string, number>();
   for (const id of new Set(needs.flatMap((need) => (need.sharedPartIds ?? []).map(({ partId, per }) => `${per}\n${partId}`)))) {
     const partId = id.slice(id.indexOf('\n') + 1);
@@ -69,45 +80,57 @@ export function kitFor(needs: readonly KitNeed[], catalogue: Catalogue): Kit {
   for (const need of needs) {
     const bulk = new Set([...need.sleeveCuts, ...need.tapeMm].map((one) => one.partId));
     for (const id of need.partIds) if (!bulk.has(id) && known.get(id)?.kind !== 'solder') pieces.set(id, (pieces.get(id) ?? 0) + 1);
-    for (const { partId, cutMm } of need.sleeveCuts) cuts.set(partId, [...(cuts.get(partId) ?? []), cutMm]);
+    for (const { partId, cutMm } of need.sleeveCuts) cuts.set(partId, [...(cuts.get(partId) ?? []), { mm: cutMm, spliceId: need.spliceId }]);
     for (const { partId, lengthMm } of need.tapeMm) tapes.set(partId, (tapes.get(partId) ?? 0) + lengthMm);
     for (const id of need.partIds) if (known.get(id)?.kind === 'solder') tapes.set(id, 1);
   }
   const lines: KitLine[] = [...pieces].map(([id, need]) => lineOf(known.get(id), id, need, 'piece', catalogue));
+  const cutGroups: CutGroup[] = [];
   for (const [id, list] of cuts) {
     const part = known.get(id);
     const stick = part?.kind === 'sleeve' ? part.stickMm : 1200;
-    lines.push(lineOf(part, id, sticksNeeded(list, stick), 'stick', catalogue));
+    const cutList = cutSticks(list.map((cut, index): Piece => ({ id: `${cut.spliceId} ${index + 1}`, mm: cut.mm })), stick);
+    cutGroups.push({ id, name: part?.name ?? id, from: 'stick', list: cutList });
+    lines.push(lineOf(part, id, cutList.begun, 'stick', catalogue));
   }
   for (const id of tapes.keys()) lines.push(lineOf(known.get(id), id, 1, known.get(id)?.kind === 'solder' ? 'reel' : 'roll', catalogue));
   const wires = needs.flatMap((need) => (need.wire ? [need.wire] : []));
-  lines.push(...wireLines(wires, catalogue));
+  const wireGroups = groupsOfWire(wires, catalogue);
+  cutGroups.push(...wireGroups);
+  lines.push(...wireGroups.map((group) => wireLine(group, wires, catalogue)));
   return {
     lines,
     sleeveCuts: [...cuts].flatMap(([id, list]) =>
-      [...new Set(list)].sort((a, b) => b - a).map((cutMm) => ({ name: known.get(id)?.name ?? id, cutMm, pieces: list.filter((one) => one === cutMm).length })),
+      [...new Set(list.map((cut) => cut.mm))].sort((a, b) => b - a).map((cutMm) => ({ name: known.get(id)?.name ?? id, cutMm, pieces: list.filter((one) => one.mm === cutMm).length })),
     ),
     wireCuts: wires.map((wire) => ({ circuitNumber: wire.circuitNumber, words: wireInWords(wire.spec), colour: colourInWords(wire.spec.colour), lengthMm: wire.lengthMm, tag: wire.tag })),
+    cutGroups,
     tools: [...new Set(needs.flatMap((need) => need.toolNames))],
     ready: lines.every((line) => line.state !== 'short'),
   };
 }
 
-/** One line for each wire of the stock that is drawn on, and one for each wire that has to be found. */
-function wireLines(wires: readonly NonNullable<KitNeed['wire']>[], catalogue: Catalogue): KitLine[] {
-  const groups = new Map<string, NonNullable<KitNeed['wire']>[]>();
-  for (const wire of wires) {
-    const key = wire.stockId ?? `order ${wireInWords(wire.spec)} ${colourInWords(wire.spec.colour)}`;
-    groups.set(key, [...(groups.get(key) ?? []), wire]);
-  }
-  return [...groups].map(([key, group]): KitLine => {
-    const stock = catalogue.wires.find((item) => item.id === key);
-    const need = Math.ceil(sum(group.map((wire) => wire.lengthMm)));
-    const have = stock?.lengthMm ?? 0;
-    const [first] = group;
-    const name = first ? `Wire ${wireInWords(first.spec)}, ${colourInWords(first.spec.colour)}` : key;
-    const state = have < need ? 'short' : group.some((wire) => wire.tag) ? 'instead' : 'have';
-    const note = state === 'short' ? `Find ${need - have} mm more, from a scrap harness or reel.` : state === 'instead' ? 'Another colour: tag both ends with the circuit number.' : '';
-    return { id: key, name, need, have, unit: 'mm', state, note };
+type WireNeed = NonNullable<KitNeed['wire']>;
+
+/** What makes wire the same: size, jacket and colour. Other colours are never cut for one another. */
+const wireKey = (spec: WireSpec): string => `${wireInWords(spec)}, ${colourInWords(spec.colour)}`;
+
+/** The inserts of each wire, cut from its reels, rests and scrap on hand. */
+function groupsOfWire(wires: readonly WireNeed[], catalogue: Catalogue): CutGroup[] {
+  return [...new Set(wires.map((wire) => wireKey(wire.spec)))].map((key): CutGroup => {
+    const pieces = wires.filter((wire) => wireKey(wire.spec) === key).map((wire, index): Piece => ({ id: `circuit ${wire.circuitNumber}${index > 0 && wires.filter((other) => other.circuitNumber === wire.circuitNumber).length > 1 ? ` (${index + 1})` : ''}`, mm: Math.ceil(wire.lengthMm - 1e-6) }));
+    const reels = catalogue.wires.filter((item) => wireKey(item.wire) === key && item.lengthMm > 0).map((item) => ({ id: item.id, lengthMm: item.lengthMm }));
+    return { id: `wire ${key}`, name: `Wire ${key}`, from: 'reel', list: cutWire(pieces, reels) };
   });
+}
+
+function wireLine({ id, name, list }: CutGroup, wires: readonly WireNeed[], catalogue: Catalogue): KitLine {
+  const own = wires.filter((wire) => `wire ${wireKey(wire.spec)}` === id);
+  const need = sum(own.map((wire) => Math.ceil(wire.lengthMm - 1e-6)));
+  const have = sum(catalogue.wires.filter((item) => `wire ${wireKey(item.wire)}` === id).map((item) => item.lengthMm));
+  const missing = list.missing.map((piece) => figure(piece.mm, 0));
+  const tag = own.some((wire) => wire.tag);
+  const short = missing.length > 0;
+  const note = short ? `Find ${missing.slice(0, 4).join(' + ')}${missing.length > 4 ? ` and ${missing.length - 4} more` : ''} mm, each in one piece, from a scrap harness or reel.` : tag ? 'Another colour: tag both ends with the circuit number.' : '';
+  return { id, name, need, have, unit: 'mm', state: short ? 'short' : tag ? 'instead' : 'have', note };
 }

@@ -22,6 +22,8 @@ export interface LayoutWishes {
   readonly atOne: readonly string[];
   /** Places that are kept as they are while they are legal for what is to be made: where the others lay when one was moved, or what a longer search found. None: searched anew. */
   readonly found: readonly Pin[];
+  /** Whether inserts may be of another colour where their own is not on hand: tagged at both ends. */
+  readonly otherColours?: boolean | undefined;
 }
 
 export const NO_WISHES: LayoutWishes = { pins: [], atOne: [], found: [] };

@@ -15,24 +15,25 @@ const sameColour = (a: WireSpec, b: WireSpec): boolean => a.colour.base === b.co
 
 /**
  * The wire for an insert: the one asked for unless it is smaller or cooler than the wire it replaces; else from the wire on
- * hand the same size in the same colour, the same size in another colour, one step larger in the same colour; else the
- * original's own, to be ordered. Never smaller, never solid for stranded.
+ * hand the same size in the same colour, with leave the same size in another colour, one step larger in the same colour; else the
+ * original's own, to be found or ordered. Never smaller, never solid for stranded, never another colour without leave.
  * @param placeC ambient and own heating, which the jacket must stand
  * @param lengthMm that must be on hand in one piece
+ * @param otherColours whether somebody allows another colour, tagged at both ends
  */
 export function chooseInsertWire(
-  old: WireSpec, stock: readonly WireStock[], placeC: number, lengthMm: number, asked?: WireSpec,
+  old: WireSpec, stock: readonly WireStock[], placeC: number, lengthMm: number, { asked, otherColours = false }: { readonly asked?: WireSpec | undefined; readonly otherColours?: boolean } = {},
 ): InsertWireChoice {
   if (asked) {
     const refused = whyRefused(asked, old, placeC);
     if (!refused) return { wire: asked, colourDiffers: !sameColour(asked, old), larger: areaMm2(asked.size) > 1.05 * areaMm2(old.size) };
-    return { ...chooseInsertWire(old, stock, placeC, lengthMm), refusedBecause: refused };
+    return { ...chooseInsertWire(old, stock, placeC, lengthMm, { otherColours }), refusedBecause: refused };
   }
   const area = areaMm2(old.size);
   const step = nextStepMm2(old);
   const fitting = stock
     .filter((item) => item.lengthMm >= lengthMm && whyRefused(item.wire, old, placeC) === undefined)
-    .filter((item) => areaMm2(item.wire.size) <= step * 1.05)
+    .filter((item) => areaMm2(item.wire.size) <= step * 1.05 && (otherColours || sameColour(item.wire, old)))
     .map((item) => {
       const larger = areaMm2(item.wire.size) > 1.05 * area;
       return { item, larger, colourDiffers: !sameColour(item.wire, old) };

@@ -107,9 +107,15 @@ describe('legal places', () => {
 
 describe('wire to insert', () => {
   it('takes the same size and colour from the reel', () => expect(chooseInsertWire(wire(2.5), FULL_SHELF.wires, 60, 300)).toMatchObject({ stockId: 'reel-2.5-red', colourDiffers: false, larger: false }));
-  it('takes another colour with a tag before a larger size', () => expect(chooseInsertWire(wire(2.5, { colour: { base: 'pink' } }), FULL_SHELF.wires, 60, 300)).toMatchObject({ colourDiffers: true, larger: false }));
+  it('never takes another colour unless somebody allows it; then with a tag, and before a larger size', () => {
+    const pink = wire(2.5, { colour: { base: 'pink' } });
+    const own = chooseInsertWire(pink, FULL_SHELF.wires, 60, 300);
+    expect(own).toMatchObject({ colourDiffers: false, wire: { colour: { base: 'pink' } } });
+    expect(own.stockId).toBeUndefined();
+    expect(chooseInsertWire(pink, FULL_SHELF.wires, 60, 300, { otherColours: true })).toMatchObject({ colourDiffers: true, larger: false });
+  });
   it('refuses a smaller one by name and says what would do', () => {
-    const choice = chooseInsertWire(wire(2.5), FULL_SHELF.wires, 60, 300, wire(1.5));
+    const choice = chooseInsertWire(wire(2.5), FULL_SHELF.wires, 60, 300, { asked: wire(1.5) });
     expect(choice.refusedBecause).toBe('1.5 mm² is smaller than the 2.5 mm² that it would replace. Take 2.5 mm² or more.');
     expect(choice.stockId).toBe('reel-2.5-red');
   });

@@ -19,9 +19,9 @@ export function layoutRoutes(router: Router, db: Database): void {
       const problems = checkWishes(stored.job, input.layout, warm(stored.practice, stored.catalogue));
       const [first] = problems;
       if (first) throw new AppError(CODES[first.code] ?? 'BAD_INPUT', first.message, { field: first.pointer, hint: first.hint, details: problems });
-      const { pins, atOne, found } = input.layout;
-      await audit('layout', stored.row.id, { pins, atOne, found: found.length });
-      return { status: 200, body: { version: await touch(manager, stored.row, now, { layout: { pins, atOne, found } }) } };
+      const { pins, atOne, found, otherColours } = input.layout;
+      await audit('layout', stored.row.id, { pins, atOne, found: found.length, otherColours });
+      return { status: 200, body: { version: await touch(manager, stored.row, now, { layout: input.layout }) } };
     },
   });
 }

@@ -47,7 +47,7 @@ export async function keepOwnShelf(manager: EntityManager, jobId: string, catalo
 /** What was signed comes before its corrections, whatever the clock said. */
 const originalsFirst = (records: readonly RecordRow[]): RecordRow[] => [...records].sort((a, b) => Number(a.replacesId !== null) - Number(b.replacesId !== null));
 
-const isEmpty = (wishes: LayoutWishes): boolean => wishes.pins.length + wishes.atOne.length + wishes.found.length === 0;
+const isEmpty = (wishes: LayoutWishes): boolean => wishes.pins.length + wishes.atOne.length + wishes.found.length === 0 && wishes.otherColours !== true;
 
 /** Loads a job whole. @throws AppError NOT_FOUND */
 export async function loadJob(manager: EntityManager, jobId: string): Promise<StoredJob> {

@@ -40,7 +40,7 @@ export function leadFrom(input: DecideInput, electrical: Electrical, lost: Stret
   const stretch = fromNode(input, lost, atStart);
   const insertWire = of.wire
     ? { wire: of.wire, colourDiffers: of.wire.colour.base !== circuit.wire.colour.base || of.wire.colour.stripe !== circuit.wire.colour.stripe, larger: areaMm2(of.wire.size) > 1.05 * areaMm2(circuit.wire.size) }
-    : chooseInsertWire(circuit.wire, catalogue.wires, electrical.placeC, stretch.toMm - stretch.fromMm + LEAD_GUESS_MM, finding.insertWire);
+    : chooseInsertWire(circuit.wire, catalogue.wires, electrical.placeC, stretch.toMm - stretch.fromMm + LEAD_GUESS_MM, { asked: finding.insertWire, otherColours: input.otherColours });
   // The lead itself is free wire: a sleeve can be parked on it.
   const free = atStart ? { freeLeftMm: LEAD_GUESS_MM } : { freeRightMm: LEAD_GUESS_MM };
   const site: Site = { ...siteAt(input, stretch, electrical, insertWire, false), ...free, lead: { atStart, mostMm: of.mostMm } };

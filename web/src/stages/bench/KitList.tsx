@@ -3,6 +3,7 @@ import type { KitLine } from '@mendum/core';
 import { Button } from '../../ui/button.tsx';
 import { Figure, useLength } from '../../ui/units.tsx';
 import { useOpenJob } from '../job.ts';
+import { CutLists } from './CutLists.tsx';
 
 const STATE: Record<KitLine['state'], { readonly word: string; readonly colour: string }> = {
   have: { word: '✓ have', colour: 'text-pass' }, short: { word: '▲ short', colour: 'text-rework' }, instead: { word: '◆ instead', colour: 'text-copper' },
@@ -40,15 +41,7 @@ export function KitList({ onBegin, begun }: { readonly onBegin: () => void; read
         <Button className="no-print mt-5" onClick={() => window.print()}>Print kit and cut list</Button>
       </section>
       <aside className="grid content-start gap-6">
-        {kit.sleeveCuts.length + kit.wireCuts.length === 0 ? null : (
-          <section aria-label="Cut list">
-            <h3 className="border-b border-ink pb-1 text-xl font-semibold">Cut list</h3>
-            <ul>
-              {kit.wireCuts.map((cut) => <li key={`${cut.circuitNumber} ${cut.lengthMm}`} className="border-b border-rule py-2"><b className="text-lg"><Figure value={plain(cut.lengthMm, 0)} unit={unit} /></b> for circuit <b>{cut.circuitNumber}</b><span className="block text-soft">{cut.words}, {cut.colour}{cut.tag ? '; tag both ends' : ''}</span></li>)}
-              {kit.sleeveCuts.map((cut) => <li key={`${cut.name} ${cut.cutMm}`} className="border-b border-rule py-2"><b className="text-lg"><Figure value={`${cut.pieces} × ${plain(cut.cutMm, 0)}`} unit={unit} /></b><span className="block text-soft">{cut.name}</span></li>)}
-            </ul>
-          </section>
-        )}
+        <CutLists kit={kit} />
         <section aria-label="Tools"><h3 className="border-b border-ink pb-1 text-xl font-semibold">Tools</h3><ul>{kit.tools.map((tool) => <li key={tool} className="border-b border-rule py-2">{tool}</li>)}</ul></section>
         <section aria-label="Cautions" className="border-l-4 border-rework pl-4">
           <h3 className="text-xl font-semibold">Before you cut</h3>

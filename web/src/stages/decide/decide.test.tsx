@@ -1,12 +1,9 @@
 import { render, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
-import { NO_WISHES, READY_PRACTICES } from '@mendum/core';
+import { READY_PRACTICES } from '@mendum/core';
 import { circuitOf, findingOf, InJob, viewOf } from '../../test/job.tsx';
 import { standInServer, writesOf } from '../../test/server.ts';
-import { CutTable } from '../layout/CutTable.tsx';
-import { LayoutStage } from '../layout/LayoutStage.tsx';
-import { planFor } from '../../test/job.tsx';
 import { DecideStage } from './DecideStage.tsx';
 
 const two = () => viewOf([findingOf('F1'), findingOf('F2', { circuitId: 'C2', kind: 'cooked', fromMm: 700, toMm: 712 })]);
@@ -68,30 +65,5 @@ describe('a decision opened', () => {
     const circuits = [circuitOf('1', { fuseA: 45 }), circuitOf('2')];
     render(<InJob view={{ ...hot, job: { ...hot.job, harness: { ...hot.job.harness, circuits } } }}><DecideStage /></InJob>);
     expect(screen.getByText(/The fuse of 45 A is above the/)).toBeTruthy();
-  });
-});
-
-describe('lay out', () => {
-  it('lists cut points from the connector in reading order', () => {
-    standInServer({});
-    const view = viewOf([findingOf('F1', { fromMm: 700, toMm: 705 }), findingOf('F2', { circuitId: 'C2', fromMm: 200, toMm: 205 })]);
-    render(<InJob view={view}><CutTable plans={planFor(view).findings} run={view.job.harness.runs[0]!} live={{ wishes: NO_WISHES, save: () => undefined, unpin: () => undefined }} fixed={new Set()} /></InJob>);
-    const rows = screen.getAllByRole('row').slice(1);
-    expect(rows.map((row) => row.querySelector('td')?.textContent)).toEqual(['2 Function 2', '1 Function 1']);
-    expect(rows[0]?.textContent).toContain('200 · 205');
-  });
-
-  it('says that nothing breaks a rule, or which rule is broken', () => {
-    standInServer({});
-    render(<InJob view={viewOf([findingOf('F1')])}><LayoutStage /></InJob>);
-    expect(screen.getByText('Nothing breaks a rule.')).toBeTruthy();
-  });
-
-  it('two splices pinned side by side are a lump, and it says so', () => {
-    standInServer({});
-    const pins = [{ findingId: 'F1', side: 'only' as const, centreMm: 506 }, { findingId: 'F2', side: 'only' as const, centreMm: 510 }];
-    render(<InJob view={viewOf([findingOf('F1'), findingOf('F2', { circuitId: 'C2' })], { job: { pins } })}><LayoutStage /></InJob>);
-    expect(screen.getByText('One rule is broken.')).toBeTruthy();
-    expect(screen.getByText(/lie side by side: a lump/)).toBeTruthy();
   });
 });

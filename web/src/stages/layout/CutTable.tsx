@@ -38,7 +38,7 @@ const CutRow = memo(function CutRow({ finding, circuit, selected, isFixed, atOne
       <td className="pr-3">{finding.cover?.name ?? finding.splices[0]?.methodName}</td>
       <td className="text-right whitespace-nowrap">
         {isFixed ? <span className="text-soft">made</span> : null}
-        {pinned && !isFixed ? <button type="button" className="inline-flex min-h-11 items-center gap-1 underline decoration-rule underline-offset-4" onClick={(event) => { event.stopPropagation(); acts.unpin(finding.findingId); }}><PinOff aria-hidden size={18} />Unpin<span className="sr-only"> circuit {circuit.number}</span></button> : null}
+        {pinned && !isFixed ? <button type="button" aria-label={`Unpin circuit ${circuit.number}`} className="inline-flex min-h-11 items-center gap-1 underline decoration-rule underline-offset-4" onClick={(event) => { event.stopPropagation(); acts.unpin(finding.findingId); }}><PinOff aria-hidden size={18} />Unpin</button> : null}
         {!isFixed && (mayBeOne(finding) || atOne) ? <button type="button" className="min-h-11 pl-3 underline decoration-rule underline-offset-4" onClick={(event) => { event.stopPropagation(); acts.keepAtOne(finding.findingId, !atOne); }}>{atOne ? 'Let it be two' : 'Keep it at one'}<span className="sr-only">, circuit {circuit.number}</span></button> : null}
       </td>
     </tr>
