@@ -22,6 +22,8 @@ export interface LaidOut {
 export interface Effort {
   /** Labels kept in one layer of a search. The search is a proof as long as it needs no more. */
   readonly beam: number;
+  /** How often a wider distance is tried where the search is no proof anyway. */
+  readonly turns: number;
   /** Asked now and then; false ends the search with the best so far. */
   readonly goesOn?: (() => boolean) | undefined;
   /** Hears of every better layout. */
@@ -29,13 +31,15 @@ export interface Effort {
 }
 
 /** Enough for eight circuits to be proven, and for sixty splices a good answer within two seconds. */
-export const QUICK: Effort = { beam: 1500 };
+export const QUICK: Effort = { beam: 1500, turns: 4 };
 /** What the lay-out board takes its time for. */
-export const THOROUGH: Effort = { beam: 20_000 };
+export const THOROUGH: Effort = { beam: 20_000, turns: 8 };
 
 /** The beam of an effort holds for so many pieces; for more it is narrowed by the cube, down to the least. */
 const PIECES_AT_FULL_BEAM = 16;
-const LEAST_BEAM = 48;
+const LEAST_BEAM = 32;
+/** Orders near the losses take less work each: so many times more of them are kept. */
+const NEAR_BEAM_TIMES = 3;
 const GAP_STEP_MM = 0.005;
 /** Where the search is no proof anyway. */
 const ROUGH_GAP_STEP_MM = 1;
@@ -84,6 +88,7 @@ class Search {
   /** The widest clear distance with the fewest splices. */
   private readonly widestMm: number;
   private readonly beam: number;
+  private readonly pieces: number;
 
   constructor(private readonly run: RunToLayOut, private readonly effort: Effort, private readonly built: Built) {
     const items = firstLayout(run);
@@ -92,8 +97,8 @@ class Search {
     this.widestMm = runBounds(built.problem, run.keepOuts, run.betweenBodiesMm, true).clearMm;
     this.best = { items, objective, bound: this.boundOf(objective), open: 'over' };
     this.mostOver = objective.barred > 0 ? run.items.length : objective.over;
-    const pieces = built.problem.units.reduce((sum, unit) => sum + Math.max(...unit.modes.map((mode) => mode.length)), 0);
-    this.beam = Math.max(LEAST_BEAM, Math.round(effort.beam * Math.min(1, (PIECES_AT_FULL_BEAM / Math.max(1, pieces)) ** 3)));
+    this.pieces = built.problem.units.reduce((sum, unit) => sum + Math.max(...unit.modes.map((mode) => mode.length)), 0);
+    this.beam = Math.max(LEAST_BEAM, Math.round(effort.beam * Math.min(1, (PIECES_AT_FULL_BEAM / Math.max(1, this.pieces)) ** 3)));
   }
 
   /** What cannot be bettered on each level when the ones before it stay as they are. */
@@ -127,8 +132,16 @@ class Search {
     return !this.stopped;
   }
 
+  /** Sweeps in every order; of many pieces first only in orders near their losses, which are few and mostly good enough. */
   private swept(built: Built, limits: Omit<SweepLimits, 'beam'>): { readonly steps: Steps; readonly result: SweepResult } {
     const steps = new Steps(built.problem);
+    if (this.pieces > PIECES_AT_FULL_BEAM) {
+      const near = sweep(nearTheLoss(steps), { ...limits, beam: NEAR_BEAM_TIMES * this.beam });
+      // Without overlaps and with the fewest splices there is nothing better to find.
+      if (near.placed && near.pairs <= Math.max(this.limits.pairs, 0) && near.bodies <= this.limits.splices) return { steps, result: { ...near, complete: false } };
+      const all = sweep(steps, { ...limits, beam: this.beam });
+      return { steps, result: !all.placed || near.pairs < all.pairs || (near.pairs === all.pairs && near.bodies < all.bodies) ? { ...near, complete: all.complete && !all.placed && !near.placed } : all };
+    }
     return { steps, result: sweep(steps, { ...limits, beam: this.beam }) };
   }
 
@@ -154,14 +167,16 @@ class Search {
       if (!result.placed && !result.complete) this.proven = false;
       return result.placed ? { ...found, problem: built.problem, steps, swept: result, gapMm } : undefined;
     };
-    const full = tryGap(wanted);
+    const most = found.over === 1 ? (found.swept.bodies <= this.limits.splices ? this.widestMm : this.limits.clearMm) : wanted;
+    const full = most >= wanted ? tryGap(wanted) : undefined;
     if (full) return full;
-    let high = found.over === 1 ? Math.min(wanted, (found.swept.bodies <= this.limits.splices ? this.widestMm : this.limits.clearMm) + GAP_STEP_MM) : wanted;
+    let high = Math.min(wanted, most + GAP_STEP_MM);
     const step = found.swept.complete ? GAP_STEP_MM : ROUGH_GAP_STEP_MM;
+    const turns = found.swept.complete ? Infinity : this.effort.turns;
     let best = this.widestInOrder(found, high);
     // A hair above what the order allows: where no order does, that is it. Else halving, so that it does not creep.
-    for (let turn = 0; high - best.gapMm > step && this.goesOn(); turn += 1) {
-      const gapMm = turn % 2 === 0 ? best.gapMm + step : (best.gapMm + high) / 2;
+    for (let turn = 0; high - best.gapMm > step && turn < turns && this.goesOn(); turn += 1) {
+      const gapMm = found.swept.complete && turn % 2 === 0 ? best.gapMm + step : (best.gapMm + high) / 2;
       const there = tryGap(gapMm);
       if (there) best = this.widestInOrder(there, high);
       else high = gapMm;

@@ -279,7 +279,7 @@ export function inThisOrder(steps: Steps, order: readonly Piece[]): Following {
 }
 
 /** How many pieces compete for the next place when only those nearest to where they would lie best are looked at. */
-const COMPETING = 6;
+const COMPETING = 7;
 
 /** Where the left edge of a piece would lie if it were alone: at its loss. */
 export function bestAlone(piece: Piece): number {

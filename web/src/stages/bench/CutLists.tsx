@@ -18,7 +18,7 @@ function CutBar({ cut, from }: { readonly cut: Cut; readonly from: CutGroup['fro
         {cut.pieces.map((piece) => <span key={piece.id} className="figure flex min-w-0 items-center justify-center overflow-hidden border-r-2 border-copper bg-wash text-sm" style={{ width: `${(100 * piece.mm) / shown}%` }}>{piece.mm / shown > 0.09 ? plain(piece.mm, 0) : ''}</span>)}
       </div>
       <p className="text-base">
-        <Figure value={cut.pieces.map((piece) => `${plain(piece.mm, 0)}${labelOf(piece.id) === '' ? '' : ` (${labelOf(piece.id)})`}`).join(' + ')} unit={unit} className="whitespace-normal" />
+        {cut.pieces.map((piece, index) => <span key={piece.id}>{index > 0 ? ' + ' : ''}<Figure value={plain(piece.mm, 0)} />{labelOf(piece.id) === '' ? '' : ` for circuit ${labelOf(piece.id)}`}</span>)} <span className="text-soft">{unit}</span>
         <span className="text-soft">, <Figure value={plain(cut.leftMm, 0)} /> of <Figure value={plain(cut.lengthMm, 0)} /> left</span>
       </p>
     </div>
@@ -41,7 +41,7 @@ export function CutLists({ kit }: { readonly kit: Kit }) {
         <div key={id} className="border-b border-rule py-2">
           <p className="flex flex-wrap justify-between gap-x-3"><b>{name}</b>{list.cuts.length > 0 ? <span className="text-soft">{from === 'stick' ? `${list.begun} ${list.begun === 1 ? 'stick' : 'sticks'}` : `${list.cuts.length} ${list.cuts.length === 1 ? 'reel or rest' : 'reels or rests'}`}, {list.begun <= list.bound + 1e-6 ? 'least possible' : from === 'stick' ? `at least ${list.bound}` : <>at least <Figure value={plain(list.bound, 0)} unit={unit} /> begun</>}</span> : null}</p>
           {list.cuts.map((cut) => <CutBar key={cut.id} cut={cut} from={from} />)}
-          {list.missing.length > 0 ? <p className="text-rework"><span aria-hidden>▲ </span>To be found: {list.missing.map((piece) => `${plain(piece.mm, 0)} for ${labelOf(piece.id) || 'a splice'}`).join(', ')} {unit}</p> : null}
+          {list.missing.length > 0 ? <p className="text-rework"><span aria-hidden>▲ </span>To be found: {list.missing.map((piece) => `${plain(piece.mm, 0)} ${unit} for circuit ${labelOf(piece.id)}`).join(', ')}</p> : null}
         </div>
       ))}
       {kit.wireCuts.some((cut) => cut.tag) ? <p className="py-2">Wire of another colour: tag both ends of {kit.wireCuts.filter((cut) => cut.tag).map((cut) => `circuit ${cut.circuitNumber}`).join(', ')}.</p> : null}

@@ -33,11 +33,11 @@ export function AtCursor({ atMm, circuits, plans, runPlan }: AtCursorProps) {
   const { plain, unit } = useLength();
   const parts = useSection(circuits, plans.flatMap((finding) => finding.splices).filter((splice) => splice.fromMm <= atMm && atMm <= splice.toMm));
   return (
-    <figure className="flex items-center gap-2">
+    <figure className="flex items-center gap-2 max-lg:gap-1 max-lg:[&_svg]:size-14">
       <CrossSection parts={parts} size={80} acrossMm={Math.max(runPlan.lumpMm, runPlan.peakMm)} />
       <figcaption className="leading-tight">
-        <p className="text-2xl font-semibold"><Figure value={plain(diameterAt(runPlan.profile, atMm))} /></p>
-        <p className="text-soft">{unit} at <Figure value={plain(atMm, 0)} /></p>
+        <p className="text-2xl font-semibold max-lg:text-xl"><Figure value={plain(diameterAt(runPlan.profile, atMm))} /></p>
+        <p className="text-sm whitespace-nowrap text-soft">{unit} at <Figure value={plain(atMm, 0)} /></p>
       </figcaption>
     </figure>
   );

@@ -1,4 +1,4 @@
-import { memo, useCallback, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
+import { memo, useCallback, useEffect, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
 import { figure, type Circuit, type Finding, type FindingPlan, type Run, type RunPlan, type SplicePlan, type SpliceSide } from '@mendum/core';
 import { KeepOuts } from '../../draw/KeepOuts.tsx';
 import { Profile } from '../../draw/Profile.tsx';
@@ -104,8 +104,17 @@ const Handle = memo(function Handle({ splice, circuit, y, scale, isFixed, acts, 
     // A keep-out is stepped over: from its edge the next legal place is beyond it.
     if (landed !== undefined && Math.abs(landed - splice.centreMm) < 1e-6) leap(acts, splice, sign, runMm);
     window.clearTimeout(rest.current);
-    rest.current = window.setTimeout(acts.drop, KEYS_REST_MS);
+    rest.current = window.setTimeout(() => {
+      rest.current = undefined;
+      acts.drop();
+    }, KEYS_REST_MS);
   };
+  // Who goes away before the keys have rested loses nothing.
+  useEffect(() => () => {
+    if (rest.current === undefined) return;
+    window.clearTimeout(rest.current);
+    acts.drop();
+  }, [acts]);
   const side = splice.side === 'only' ? '' : ` ${splice.side}`;
   return (
     <g role="slider" tabIndex={0} aria-orientation="horizontal" aria-valuemin={0} aria-valuemax={runMm} aria-valuenow={Math.round(splice.centreMm)} aria-disabled={isFixed}
