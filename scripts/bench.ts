@@ -1,6 +1,7 @@
 import { performance } from 'node:perf_hooks';
 import { buildFinder } from '../web/src/find/finder.ts';
-import { CRIMP_FIRST, FULL_SHELF, plan, planOne, readPinout, warm, type Circuit, type Finding, type Job } from '@mendum/core';
+import { CRIMP_FIRST, cutSticks, FULL_SHELF, optimise, packCircles, plan, planOne, QUICK, quickLayout, readPinout, warm, type Circuit, type Finding, type Job } from '@mendum/core';
+import { randomRun } from '../core/src/test/randomRun.ts';
 import type { HarnessView } from '@mendum/core/interchange';
 import { readSeparated, writeCsv } from '@mendum/core/spreadsheet';
 
@@ -66,3 +67,34 @@ const read = performance.now();
 const pinout = readPinout({ rows: readSeparated(sheet) }, { nodes: [], runs: [], circuits: [] });
 console.log(`pinout of ${pinout.rows.length} lines from CSV: ${(performance.now() - read).toFixed(0)} ms, target under 2000 ms`);
 console.log(`memory in use: ${(process.memoryUsage().heapUsed / 1e6).toFixed(0)} MB`);
+
+// Laying out: proof for a few circuits, a good answer soon for many.
+const seconds = (ms: number): string => `${(ms / 1000).toFixed(2)} s`;
+for (const [items, lengthMm, runs] of [[8, 1400, 12], [35, 6000, 4]] as const) {
+  const took: number[] = [];
+  const first: number[] = [];
+  const open: string[] = [];
+  let splices = 0;
+  for (let seed = 1; seed <= runs; seed += 1) {
+    const run = randomRun(100 + seed, { items, lengthMm });
+    let start = performance.now();
+    quickLayout(run);
+    first.push(performance.now() - start);
+    start = performance.now();
+    const found = optimise(run, QUICK);
+    took.push(performance.now() - start);
+    splices = Math.max(splices, found.objective.splices);
+    open.push(found.open === undefined ? 'proven' : `${found.open} ${found.objective[found.open].toFixed(0)} of ${found.bound[found.open].toFixed(0)}`);
+  }
+  console.log(`layouts of ${items} circuits (up to ${splices} splices): first legal ${Math.max(...first).toFixed(0)} ms at most; searched ${seconds(Math.max(...took))} at most (target under 2 s); ${open.join(', ')}`);
+}
+{
+  const wires = Array.from({ length: 100 }, (_, index) => 1.2 + ((index * 37) % 50) / 10);
+  const start = performance.now();
+  const { diameterMm } = packCircles(wires);
+  console.log(`100 wires of mixed sizes packed: ${(performance.now() - start).toFixed(0)} ms (target under 300), ${diameterMm.toFixed(2)} mm across`);
+  const pieces = Array.from({ length: 300 }, (_, index) => ({ id: String(index), mm: 30 + ((index * 7919) % 570) }));
+  const cut = performance.now();
+  const list = cutSticks(pieces, 1200);
+  console.log(`300 pieces cut from sticks: ${(performance.now() - cut).toFixed(0)} ms, ${list.begun} sticks, bound ${list.bound}`);
+}

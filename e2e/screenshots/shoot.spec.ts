@@ -41,7 +41,7 @@ test('pictures of the main views', async ({ page, request }) => {
   await expect(page.getByRole('dialog', { name: 'Side by side' })).toBeVisible();
   await shoot(page, 'compare');
   await show(`${harvester}/layout`);
-  await page.getByTestId('run-surface').hover({ position: { x: 420, y: 120 } });
+  await page.getByTestId('board-surface').hover({ position: { x: 420, y: 120 } });
   await shoot(page, 'layout');
   await show(`${harvester}/bench`);
   await page.getByRole('button', { name: 'Begin the first splice' }).click();

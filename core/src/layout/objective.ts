@@ -1,10 +1,14 @@
 import { bundleDiameterMm } from '../bundle/index.ts';
 import type { KeepOut } from '../harness/index.ts';
+import { EQUAL_MM } from './pairs.ts';
 import type { BundleWire, PlacedItem, PlacedSplice, RunToLayOut } from './types.ts';
 
 /** What a layout reaches, in the strict order in which layouts are compared. */
 export interface Objective {
-  /** Bodies that reach into a keep-out although nobody pinned them there: none, unless a wire leaves no other place. */
+  /**
+   * What must not be: bodies that reach into a keep-out although nobody pinned them there, and pairs whose two inserts are not equally long. None,
+   * unless a wire leaves no other place, or pins no equal length.
+   */
   readonly barred: number;
   /** Most bodies over one cross-section, and pairs of bodies that overlap. */
   readonly over: number;
@@ -41,6 +45,14 @@ export function isNear(body: { readonly fromMm: number; readonly toMm: number },
   return keepOuts.some((keep) => keep.kind === 'connector' && body.fromMm < keep.toMm + beyondMm - TOUCH_MM && keep.fromMm - beyondMm + TOUCH_MM < body.toMm);
 }
 
+function unequalPairs(run: RunToLayOut, items: readonly PlacedItem[]): number {
+  const inserts = new Map(items.map((item) => [item.findingId, item.insertMm]));
+  return run.items.filter((item) => {
+    const [mine, theirs] = [inserts.get(item.findingId), item.pairFindingId === undefined ? undefined : inserts.get(item.pairFindingId)];
+    return mine !== undefined && theirs !== undefined && item.findingId < (item.pairFindingId ?? '') && Math.abs(mine - theirs) > EQUAL_MM;
+  }).length;
+}
+
 /** Measures a layout, by the definitions alone. */
 export function measure(run: RunToLayOut, items: readonly PlacedItem[]): Objective {
   const bodies: PlacedSplice[] = items.flatMap((item) => item.splices).sort((a, b) => a.fromMm - b.fromMm);
@@ -60,7 +72,7 @@ export function measure(run: RunToLayOut, items: readonly PlacedItem[]): Objecti
   });
   const opened = [...bodies, ...run.items.map((item) => item.lost), ...(run.alsoOpened ?? [])];
   return {
-    barred: bodies.filter((body) => !body.pinned && run.keepOuts.some((keep) => body.fromMm < keep.toMm - TOUCH_MM && keep.fromMm + TOUCH_MM < body.toMm)).length,
+    barred: unequalPairs(run, items) + bodies.filter((body) => !body.pinned && run.keepOuts.some((keep) => body.fromMm < keep.toMm - TOUCH_MM && keep.fromMm + TOUCH_MM < body.toMm)).length,
     over, pairs, splices: bodies.length, clearMm: Math.max(0, clearMm), peakMm,
     openedMm: opened.length > 0 ? Math.max(...opened.map((one) => one.toMm)) - Math.min(...opened.map((one) => one.fromMm)) : 0,
     insertedMm: items.reduce((sum, item) => sum + (item.insertMm ?? 0), 0),

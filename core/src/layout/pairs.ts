@@ -7,7 +7,7 @@ export const TURNS_PER_M = { least: 33, most: 50 } as const;
 /** Between two splices a pair counts as twisted again when there is room for a whole turn at the loosest twist, mm. */
 const ONE_TURN_MM = 1000 / TURNS_PER_M.least;
 /** Inserts that differ by less are equally long, mm. */
-const EQUAL_MM = 0.5;
+export const EQUAL_MM = 0.5;
 
 /** A stretch of a pair that lies untwisted at its splices. */
 export interface Untwisted {

@@ -96,7 +96,7 @@ class Search {
     this.limits = runBounds(built.problem, run.keepOuts, run.betweenBodiesMm, false);
     this.widestMm = runBounds(built.problem, run.keepOuts, run.betweenBodiesMm, true).clearMm;
     this.best = { items, objective, bound: this.boundOf(objective), open: 'over' };
-    this.mostOver = objective.barred > 0 ? run.items.length : objective.over;
+    this.mostOver = objective.barred > 0 ? Math.max(1, run.items.length) : objective.over;
     this.pieces = built.problem.units.reduce((sum, unit) => sum + Math.max(...unit.modes.map((mode) => mode.length)), 0);
     this.beam = Math.max(LEAST_BEAM, Math.round(effort.beam * Math.min(1, (PIECES_AT_FULL_BEAM / Math.max(1, this.pieces)) ** 3)));
   }

@@ -4,7 +4,7 @@ import { Figure, useLength } from '../../ui/units.tsx';
 import { useOpenJob } from '../job.ts';
 
 const LEVEL_WORDS: Record<Level, string> = {
-  barred: 'Bodies in keep-outs', over: 'Bodies over one place', pairs: 'Pairs that overlap', splices: 'Splices', clearMm: 'Clear between bodies', peakMm: 'Thickest', openedMm: 'Opened', insertedMm: 'New wire', near: 'Close to a connector',
+  barred: 'Must not be', over: 'Bodies over one place', pairs: 'Pairs that overlap', splices: 'Splices', clearMm: 'Clear between bodies', peakMm: 'Thickest', openedMm: 'Opened', insertedMm: 'New wire', near: 'Close to a connector',
 };
 const LENGTHS: readonly Level[] = ['clearMm', 'peakMm', 'openedMm', 'insertedMm'];
 

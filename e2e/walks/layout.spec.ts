@@ -1,0 +1,89 @@
+import { expect, test, type Locator, type Page } from '@playwright/test';
+import { atTheBench, copyOf, makeSafe, watch } from '../bench.ts';
+
+const centreOf = async (handle: Locator): Promise<number> => Number(await handle.getAttribute('aria-valuenow'));
+const handle = (page: Page, name: RegExp): Locator => page.getByRole('slider', { name });
+
+/** Drags a splice along the run by so many pixels, in small steps as a finger does. */
+async function drag(page: Page, what: Locator, byPx: number): Promise<void> {
+  const box = (await what.boundingBox())!;
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  for (let step = 1; step <= 20; step += 1) await page.mouse.move(x + (byPx * step) / 20, y);
+  await page.mouse.up();
+}
+
+test('splices are dragged, nudged, pinned, solved around, taken back and printed', async ({ page, request }) => {
+  const { errors } = watch(page);
+  await atTheBench(page);
+  const id = await copyOf(request, '0147');
+  await makeSafe(request, id);
+  await page.goto(`/jobs/${id}/layout`);
+  await expect(page.getByText('Proven best')).toBeVisible();
+  const right = handle(page, /Circuit 1 .*right/);
+  const other = handle(page, /Circuit 2 .*right/);
+  const [first, others] = [await centreOf(right), await centreOf(other)];
+
+  // Dragged: figures follow, the splice stays where it was put, the others where they were.
+  await drag(page, right, -40);
+  await expect(page.getByRole('button', { name: 'Unpin circuit 1' })).toBeVisible();
+  const dragged = await centreOf(right);
+  expect(dragged).toBeLessThan(first - 20);
+  await expect(page.getByText(/Kept as it lies/)).toBeVisible();
+  expect(await centreOf(other)).toBe(others);
+  await expect(page.getByRole('table', { name: /Cut points/ }).getByRole('row', { name: /Valve A feed/ })).toContainText(String(dragged));
+
+  // Onto another one: it says so, by name.
+  await drag(page, right, -60);
+  await expect(page.getByText(/rules? (is|are) broken/)).toBeVisible();
+
+  // Keys: 1 mm and 10 mm; nothing is lost by a reload.
+  await right.focus();
+  const before = await centreOf(right);
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('Shift+ArrowRight');
+  await expect.poll(() => centreOf(right)).toBe(before + 11);
+  await expect.poll(async () => ((await (await request.get(`/api/jobs/${id}`)).json()) as { job: { layout?: { pins: { centreMm: number }[] } } }).job.layout?.pins[0]?.centreMm).toBeCloseTo(before + 11, 0);
+  await page.reload();
+  await expect.poll(() => centreOf(right)).toBe(before + 11);
+
+  // Solved again around the pin: the pin stays, the rest is proven best for it.
+  await page.getByRole('button', { name: 'Solve again around my pin' }).click();
+  await expect(page.getByText('Proven best')).toBeVisible();
+  expect(await centreOf(right)).toBe(before + 11);
+  await page.getByRole('button', { name: 'Take back' }).click();
+  await expect(page.getByText(/Kept as it lies/)).toBeVisible();
+  await page.getByRole('button', { name: 'Do again' }).click();
+  await expect(page.getByText('Proven best')).toBeVisible();
+  await page.getByRole('button', { name: 'Take all pins out' }).click();
+  await expect.poll(() => centreOf(right)).toBe(first);
+
+  // On paper and as a drawing.
+  const pdf = await request.get((await page.getByRole('link', { name: 'Template, true size' }).getAttribute('href'))!);
+  expect((await pdf.body()).subarray(0, 5).toString()).toBe('%PDF-');
+  const svg = await request.get((await page.getByRole('link', { name: 'SVG' }).getAttribute('href'))!);
+  expect((await svg.text()).slice(0, 4)).toBe('<svg');
+  expect(errors).toEqual([]);
+});
+
+test('on a tablet a finger drags a splice, and the board is not wider than the screen', async ({ browser, request }) => {
+  const page = await (await browser.newContext({ viewport: { width: 820, height: 1180 }, hasTouch: true })).newPage();
+  await atTheBench(page);
+  const id = await copyOf(request, '0147');
+  await makeSafe(request, id);
+  await page.goto(`/jobs/${id}/layout`);
+  const right = handle(page, /Circuit 1 .*right/);
+  await expect(right).toBeVisible();
+  const before = await centreOf(right);
+  const box = (await right.boundingBox())!;
+  const cdp = await page.context().newCDPSession(page);
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+  const touch = (type: 'touchStart' | 'touchMove' | 'touchEnd', at: number) => cdp.send('Input.dispatchTouchEvent', { type, touchPoints: type === 'touchEnd' ? [] : [{ x: at, y }] });
+  await touch('touchStart', x);
+  for (let step = 1; step <= 10; step += 1) await touch('touchMove', x - 4 * step);
+  await touch('touchEnd', x - 40);
+  await expect(page.getByRole('button', { name: 'Unpin circuit 1' })).toBeVisible();
+  expect(await centreOf(right)).toBeLessThan(before - 20);
+  expect(await page.evaluate(() => document.documentElement.scrollWidth - innerWidth)).toBeLessThanOrEqual(0);
+});
