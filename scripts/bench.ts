@@ -1,7 +1,7 @@
 import { performance } from 'node:perf_hooks';
 import { buildFinder } from '../web/src/find/finder.ts';
 import { CRIMP_FIRST, cutSticks, FULL_SHELF, optimise, packCircles, plan, planOne, QUICK, quickLayout, readPinout, warm, type Circuit, type Finding, type Job } from '@mendum/core';
-import { randomRun } from '../core/src/test/randomRun.ts';
+import { randomRun } from '../core/src/layout/test/randomRun.ts';
 import type { HarnessView } from '@mendum/core/interchange';
 import { readSeparated, writeCsv } from '@mendum/core/spreadsheet';
 

@@ -76,15 +76,11 @@ function fitInto(sizes: readonly number[], rooms: readonly number[], steps: { le
   const left = [...rooms];
   const bins = left.map((): number[] => []);
   const rest = sizes.map((_, index) => sum(sizes.slice(index)));
-  let out = false;
   const put = (index: number, from: number): boolean => {
     const size = sizes[index];
     if (size === undefined) return true;
     steps.left -= 1;
-    if (steps.left < 0) {
-      out = true;
-      return false;
-    }
+    if (steps.left < 0) return false;
     if (sum(left.map((room) => (room >= (sizes.at(-1) ?? 0) - GRACE ? room : 0))) < (rest[index] ?? 0) - GRACE) return false;
     const tried = new Set<number>();
     // Of equal sizes the later one goes no further left: the other way round is the same.
@@ -98,11 +94,11 @@ function fitInto(sizes: readonly number[], rooms: readonly number[], steps: { le
       if (put(index + 1, bin)) return true;
       bins[bin]?.pop();
       left[bin] = room;
-      if (out) return false;
+      if (steps.left < 0) return false;
     }
     return false;
   };
-  return put(0, 0) ? bins : out ? undefined : false;
+  return put(0, 0) ? bins : steps.left < 0 ? undefined : false;
 }
 
 /**

@@ -1,8 +1,8 @@
 import highsLoader from 'highs';
 import fc from 'fast-check';
 import { beforeAll, describe, expect, it } from 'vitest';
-import { layoutByProgramme } from '../../test/layoutOracle.ts';
-import { randomRun } from '../../test/randomRun.ts';
+import { layoutByProgramme } from '../test/oracle.ts';
+import { randomRun } from '../test/randomRun.ts';
 import { placesOf } from '../move.ts';
 import { compareLayouts, measure } from '../objective.ts';
 import { stagger } from '../stagger.ts';

@@ -150,7 +150,10 @@ function goesFirst(a: Piece, b: Piece): boolean {
   const from = Math.max(firstA, firstB);
   const to = Math.min(lastOf(a), lastOf(b));
   const [cutA, cutB] = [clipped(a.rooms, from, to), clipped(b.rooms, from, to)];
-  const nested = cutA.length === cutB.length && cutA.every((room, index) => same(room.fromMm, cutB[index]?.fromMm ?? NaN) && same(room.toMm, cutB[index]?.toMm ?? NaN) && room.near === cutB[index]?.near && room.awayPerMm === cutB[index]?.awayPerMm);
+  const nested = cutA.length === cutB.length && cutA.every((room, index) => {
+    const other = cutB[index];
+    return other !== undefined && same(room.fromMm, other.fromMm) && same(room.toMm, other.toMm) && room.near === other.near && room.awayPerMm === other.awayPerMm;
+  });
   return nested && firstA <= firstB + TOUCH_MM && lastOf(a) <= lastOf(b) + TOUCH_MM;
 }
 

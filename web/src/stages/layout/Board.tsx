@@ -49,6 +49,8 @@ const SNAP_PX = 7;
 /** A splice moved by keys is kept when no key came for so long, ms. */
 const KEYS_REST_MS = 600;
 
+const NONE: readonly never[] = [];
+
 interface LineProps {
   readonly row: Row;
   readonly y: number;
@@ -60,6 +62,8 @@ interface LineProps {
   readonly clip: string;
 }
 
+const sameList = <T,>(a: readonly T[], b: readonly T[]): boolean => a === b || (a.length === b.length && a.every((one, index) => one === b[index]));
+
 /** One line: it is drawn anew only when its own splices move. */
 const Line = memo(function Line({ row, y, scale, endMm, findings, plans, selectedId, clip }: LineProps) {
   return (
@@ -68,23 +72,15 @@ const Line = memo(function Line({ row, y, scale, endMm, findings, plans, selecte
       <g clipPath={`url(#${clip})`}><RunRow row={row} y={y} x={scale.x} endMm={endMm} thick={thickOf(row)} findings={findings} plans={plans} selectedId={selectedId} /></g>
     </g>
   );
-});
+}, (a, b) => sameList(a.plans, b.plans) && sameList(a.findings, b.findings) && a.row === b.row && a.y === b.y && a.scale === b.scale && a.endMm === b.endMm && a.selectedId === b.selectedId && a.clip === b.clip);
 
-/** Lists by circuit that stay the same objects while their members do. */
 function useByCircuit<T extends { readonly circuitId: string }>(all: readonly T[]): (circuitId: string) => readonly T[] {
-  const known = useRef(new Map<string, readonly T[]>());
   return useMemo(() => {
     const groups = new Map<string, T[]>();
     for (const one of all) groups.set(one.circuitId, [...(groups.get(one.circuitId) ?? []), one]);
-    for (const [id, group] of groups) {
-      const before = known.current.get(id);
-      if (before?.length !== group.length || before.some((one, index) => one !== group[index])) known.current.set(id, group);
-    }
-    const lists = new Map([...groups.keys()].map((id) => [id, known.current.get(id) ?? NONE] as const));
-    return (circuitId) => (lists.get(circuitId) ?? NONE) as readonly T[];
+    return (circuitId) => groups.get(circuitId) ?? NONE;
   }, [all]);
 }
-const NONE: readonly never[] = [];
 
 /** A splice as something to take hold of: by finger, by mouse, and by keys. Drawn as a pin when somebody put it there. */
 const Handle = memo(function Handle({ splice, circuit, y, scale, isFixed, acts, onSelect, runMm }: {

@@ -1,6 +1,6 @@
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import {
-  findingPlanAt, findingsOnRun, movedSplice, NO_WISHES, pinnedAt, placesOf, runPlanAt, searchedAnew, takeSections, unpinned, type Board, type FindingPlan, type LayoutWishes, type Moved, type RunPlan, type SpliceSide,
+  findingPlanAt, findingsOnRun, movedSplice, NO_WISHES, pinnedAt, placesOf, runPlanAt, searchedAnew, takeSections, unpinned, type Board, type FindingPlan, type LayoutWishes, type Moved, type Plan, type RunPlan, type SpliceSide,
 } from '@mendum/core';
 import { useChange } from '../../app/change.ts';
 import { thePlanner } from '../../app/usePlan.ts';
@@ -28,6 +28,21 @@ export interface LiveBoard {
   readonly redo: (() => void) | undefined;
 }
 
+/** What was moved; and, once it is saved, in which version and over which plan. */
+interface Held {
+  readonly moved: Moved;
+  readonly saved?: { readonly version: number; readonly before: Plan };
+}
+
+/** Writes of the layout under way. */
+interface Line {
+  readonly tail: Promise<boolean>;
+  /** What was sent last, until the job is seen in that version. */
+  readonly sent?: { readonly wishes: LayoutWishes; readonly version: number } | undefined;
+  /** The version that the last answer told. */
+  readonly answered?: number | undefined;
+}
+
 /** Times that a drag is worked out for nothing. */
 const WARM_UPS = 4;
 
@@ -41,11 +56,18 @@ export function useBoard(runId: string | undefined): LiveBoard {
   const { view, plan } = useOpenJob();
   const { change } = useChange(view.id);
   const [board, setBoard] = useState<Board>();
-  const [moved, setMoved] = useState<Moved>();
+  const [held, setHeld] = useState<Held>();
   const [history, setHistory] = useState<History>({ past: [], future: [] });
   const wishes = view.job.layout ?? NO_WISHES;
-  const latest = useRef({ moved, wishes, version: view.version });
-  latest.current = { moved, wishes, version: view.version };
+  // What was moved holds until a plan of what was saved has taken it over.
+  const taken = held?.saved && view.version >= held.saved.version && plan !== held.saved.before;
+  const moved = taken ? undefined : held?.moved;
+  const latest = useRef({ moved, wishes, version: view.version, plan });
+  useLayoutEffect(() => {
+    latest.current = { moved, wishes, version: view.version, plan };
+  });
+  // What is under way: writes go one after the other, each on top of the one before it.
+  const line = useRef<Line>({ tail: Promise.resolve(true) });
 
   useEffect(() => {
     if (runId === undefined) return undefined;
@@ -74,8 +96,6 @@ export function useBoard(runId: string | undefined): LiveBoard {
     }, 0);
     return () => window.clearTimeout(timer);
   }, [board, runId, plan, view]);
-  // A new plan has taken over what was moved.
-  useEffect(() => setMoved(undefined), [plan]);
 
   const items = moved?.items ?? (board?.runId === runId ? board?.items : undefined);
   const base = useMemo(() => plan.findings.filter((finding) => finding.runId === runId), [plan, runId]);
@@ -90,19 +110,40 @@ export function useBoard(runId: string | undefined): LiveBoard {
   const planned = plan.runs.find((one) => one.runId === runId);
   const runPlan = useMemo(() => (planned && moved && board ? runPlanAt(view.job, board, moved.items, planned, view.practice.figures.untwistedAtMostMm) : planned), [planned, moved, board, view.job, view.practice]);
 
-  const send = async (next: LayoutWishes): Promise<boolean> => {
-    const answer = await change('PUT', '/layout', { version: latest.current.version, layout: next });
-    if (!answer.ok) setMoved(undefined);
-    return answer.ok;
+  const wanted = (): LayoutWishes => {
+    const { sent } = line.current;
+    return sent && latest.current.version < sent.version ? sent.wishes : latest.current.wishes;
+  };
+  const send = (next: LayoutWishes): Promise<boolean> => {
+    const before = line.current;
+    const { moved: shown, plan: planNow } = latest.current;
+    const work = async (): Promise<boolean> => {
+      await before.tail;
+      const known = line.current.answered ?? 0;
+      const answer = await change('PUT', '/layout', { version: Math.max(latest.current.version, known), layout: next });
+      if (!answer.ok) {
+        line.current = { tail: line.current.tail };
+        setHeld(undefined);
+        return false;
+      }
+      const version = Number(answer.data.version);
+      line.current = { ...line.current, answered: version, sent: line.current.sent?.wishes === next ? { wishes: next, version } : line.current.sent };
+      // Nothing was moved since: the next plan is the one of this write.
+      setHeld((now) => (now && now.moved === shown ? { ...now, saved: { version, before: planNow } } : now));
+      return true;
+    };
+    const tail = work();
+    line.current = { ...before, tail, sent: { wishes: next, version: Infinity } };
+    return tail;
   };
   const save = (next: LayoutWishes): void => {
-    const before = latest.current.wishes;
+    const before = wanted();
     void send(next).then((ok) => ok && setHistory(({ past }) => ({ past: [...past, before], future: [] })));
   };
-  const step = (from: keyof History, to: keyof History) => (): void => {
+  const step = (from: keyof History, to: keyof History): void => {
     const target = history[from].at(-1);
     if (!target) return;
-    const now = latest.current.wishes;
+    const now = wanted();
     void send(target).then((ok) => ok && setHistory((all) => ({ ...all, [from]: all[from].slice(0, -1), [to]: [...all[to], now] })));
   };
   return {
@@ -114,17 +155,17 @@ export function useBoard(runId: string | undefined): LiveBoard {
         const before = latest.current.moved?.moved ?? [];
         const all = { ...next, moved: [...before.filter((pin) => !next.moved.some((one) => one.findingId === pin.findingId && one.side === pin.side)), ...next.moved] };
         latest.current = { ...latest.current, moved: all };
-        setMoved(all);
+        setHeld({ moved: all });
       }
       return next;
     },
     drop: () => {
       const now = latest.current.moved;
-      if (now) save(pinnedAt(latest.current.wishes, now.moved, placesOf(now.items)));
+      if (now) save(pinnedAt(wanted(), now.moved, placesOf(now.items)));
     },
-    unpin: (findingIds) => save(unpinned(wishes, findingIds)),
-    again: () => save(searchedAnew(wishes, runId === undefined ? [] : findingsOnRun(plan, runId))),
-    undo: history.past.length > 0 ? step('past', 'future') : undefined,
-    redo: history.future.length > 0 ? step('future', 'past') : undefined,
+    unpin: (findingIds) => save(unpinned(wanted(), findingIds)),
+    again: () => save(searchedAnew(wanted(), runId === undefined ? [] : findingsOnRun(plan, runId))),
+    undo: history.past.length > 0 ? () => step('past', 'future') : undefined,
+    redo: history.future.length > 0 ? () => step('future', 'past') : undefined,
   };
 }

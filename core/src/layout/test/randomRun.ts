@@ -1,6 +1,6 @@
-import type { KeepOut } from '../harness/index.ts';
-import type { LayoutItem, RunToLayOut } from '../layout/index.ts';
-import { onlyFinding, WET_SHAKING } from './samples.ts';
+import type { KeepOut } from '../../harness/index.ts';
+import type { LayoutItem, RunToLayOut } from '../index.ts';
+import { onlyFinding, WET_SHAKING } from '../../test/samples.ts';
 
 const JOINT = onlyFinding({ kind: 'parted', slackMm: 40 }, { zone: WET_SHAKING }).splices[0]?.joint;
 

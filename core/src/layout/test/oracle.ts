@@ -1,7 +1,7 @@
 import type { Highs } from 'highs';
-import type { RunToLayOut } from '../layout/index.ts';
-import { buildProblem } from '../layout/solve/build.ts';
-import type { Piece } from '../layout/solve/problem.ts';
+import type { RunToLayOut } from '../index.ts';
+import { buildProblem } from '../solve/build.ts';
+import type { Piece } from '../solve/problem.ts';
 
 /** What a general solver finds for a run, level by level. */
 export interface OracleAnswer {
