@@ -1,6 +1,8 @@
 import { easeMm } from '../../sizing/index.ts';
 import { extended, leastOf, lessOf, segmentAt, startOf, valueAt, type CostFunction, type Segment } from './cost.ts';
-import { bestAlone, keyAfter, TOUCH_MM, type Following, type Piece, type Placed, type Rest } from './problem.ts';
+import { TOUCH_MM, type Piece, type Placed } from './problem.ts';
+import { bestAlone, type Following } from './orders.ts';
+import { keyAfter, type Rest } from './steps.ts';
 
 /** What a body too near to a connector counts beside inserted wire, and a millimetre of slack spent on a single splice beside that: too little to outweigh a length that anybody could cut. */
 const NEAR_MM = 1e-3;

@@ -8,7 +8,8 @@ import { compareLayouts, measure } from '../objective.ts';
 import { stagger } from '../stagger.ts';
 import type { PlacedItem, RunToLayOut } from '../types.ts';
 import { buildProblem } from './build.ts';
-import { optimise, QUICK, quickLayout, THOROUGH, type LaidOut } from './optimise.ts';
+import { QUICK, THOROUGH, type LaidOut } from './laidOut.ts';
+import { optimise, quickLayout } from './optimise.ts';
 
 let highs: Awaited<ReturnType<typeof highsLoader>>;
 beforeAll(async () => {

@@ -1,39 +1,17 @@
-import { compareLayouts, LEVELS, measure, type Level, type Objective } from '../objective.ts';
+import { compareLayouts, measure, type Level, type Objective } from '../objective.ts';
 import { asItem, itemsAt, madeWith } from '../place.ts';
 import { stagger } from '../stagger.ts';
 import { spliceId, type LayoutItem, type PlacedItem, type RunToLayOut, type SpliceSide } from '../types.ts';
 import { insertedBound, openedBound, runBounds, type RunBounds } from './bounds.ts';
-import { buildProblem, together, type Built } from './build.ts';
+import { buildProblem, type Built } from './build.ts';
+import { clustersOf } from './clusters.ts';
+import { QUICK, settle, type Effort, type LaidOut } from './laidOut.ts';
 import { leastInserted } from './inserted.ts';
-import { inThisOrder, nearTheLoss, Steps, TOUCH_MM, type Following, type Piece, type Placed, type Problem } from './problem.ts';
+import { TOUCH_MM, type Placed, type Problem } from './problem.ts';
+import { inThisOrder, nearTheLoss, type Following } from './orders.ts';
+import { Steps } from './steps.ts';
 import { shortestSpan } from './span.ts';
 import { sweep, type SweepLimits, type SweepResult } from './sweep.ts';
-
-/** A run laid out, with what it reaches and how far that is proven. */
-export interface LaidOut {
-  readonly items: readonly PlacedItem[];
-  readonly objective: Objective;
-  /** The best that any layout can reach on a level when the ones before it stay as they are; equal to what is reached where it is proven. */
-  readonly bound: Objective;
-  /** The first level that is not proven; none when the layout is optimal. */
-  readonly open?: Level | undefined;
-}
-
-export interface Effort {
-  /** Labels kept in one layer of a search. The search is a proof as long as it needs no more. */
-  readonly beam: number;
-  /** How often a wider distance is tried where the search is no proof anyway. */
-  readonly turns: number;
-  /** Asked now and then; false ends the search with the best so far. */
-  readonly goesOn?: (() => boolean) | undefined;
-  /** Hears of every better layout. */
-  readonly onBetter?: ((layout: LaidOut) => void) | undefined;
-}
-
-/** Enough for eight circuits to be proven, and for sixty splices a good answer within two seconds. */
-export const QUICK: Effort = { beam: 1500, turns: 4 };
-/** What the lay-out board takes its time for. */
-export const THOROUGH: Effort = { beam: 20_000, turns: 8 };
 
 /** The beam of an effort holds for so many pieces; for more it is narrowed by the cube, down to the least. */
 const PIECES_AT_FULL_BEAM = 16;
@@ -297,31 +275,6 @@ class Search {
     const open: Level | undefined = !provenCrowding ? 'over' : !provenGap ? 'clearMm' : !provenPeak ? 'peakMm' : !isBest ? 'openedMm' : hasPairs && thin.gapMm < 0 ? 'openedMm' : undefined;
     return settle(this.best, open);
   }
-}
-
-/** Overlapping pieces, from left to right, as clusters that move as one. */
-function clustersOf(placed: readonly Placed[]): Piece[] {
-  const clusters: { parts: { piece: Piece; offsetMm: number }[]; endMm: number }[] = [];
-  for (const { piece, atMm } of [...placed].sort((a, b) => a.atMm - b.atMm)) {
-    const last = clusters.at(-1);
-    if (last && atMm < last.endMm - TOUCH_MM) {
-      last.parts.push({ piece, offsetMm: atMm });
-      last.endMm = Math.max(last.endMm, atMm + piece.lengthMm);
-    } else clusters.push({ parts: [{ piece, offsetMm: atMm }], endMm: atMm + piece.lengthMm });
-  }
-  return clusters.map(({ parts }) => (parts.length === 1 && parts[0] ? parts[0].piece : together(parts.map((part) => part.piece.key).join(' '), parts, 0)));
-}
-
-/** Up to the first open level all that is reached is the bound; a bound that is met proves its level, too. */
-function settle(best: LaidOut, open: Level | undefined): LaidOut {
-  const bound = { ...best.bound };
-  for (const level of LEVELS) {
-    const met = level === 'clearMm' ? best.objective.clearMm >= bound.clearMm - 0.01 : best.objective[level] <= bound[level] * (level === 'peakMm' ? 1.01 : 1) + 0.01;
-    if (level === open && !met) return { ...best, bound, open };
-    if (open !== undefined && LEVELS.indexOf(level) >= LEVELS.indexOf(open) && !met) return { ...best, bound, open: level };
-    bound[level] = best.objective[level];
-  }
-  return { ...best, bound, open: undefined };
 }
 
 /**

@@ -1,5 +1,7 @@
 import type { Window } from '../../sizing/index.ts';
-import { keyAfter, TOUCH_MM, type Following, type Piece, type Placed } from './problem.ts';
+import { TOUCH_MM, type Piece, type Placed } from './problem.ts';
+import type { Following } from './orders.ts';
+import { keyAfter } from './steps.ts';
 
 /**
  * Pieces one after the other with a gap, by what their span depends on: when the first begins at T (at most `latestMm`), the last ends

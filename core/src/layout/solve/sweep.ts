@@ -1,4 +1,6 @@
-import { firstFrom, idleFrom, keyAfter, TOUCH_MM, type Body, type Following, type Placed, type Piece, type Problem, type Rest } from './problem.ts';
+import { firstFrom, TOUCH_MM, type Body, type Placed, type Piece, type Problem } from './problem.ts';
+import type { Following } from './orders.ts';
+import { idleFrom, keyAfter, type Rest } from './steps.ts';
 
 /** What a sweep keeps to. */
 export interface SweepLimits {

@@ -1,0 +1,40 @@
+import { LEVELS, type Level, type Objective } from '../objective.ts';
+import type { PlacedItem } from '../types.ts';
+
+/** A run laid out, with what it reaches and how far that is proven. */
+export interface LaidOut {
+  readonly items: readonly PlacedItem[];
+  readonly objective: Objective;
+  /** The best that any layout can reach on a level when the ones before it stay as they are; equal to what is reached where it is proven. */
+  readonly bound: Objective;
+  /** The first level that is not proven; none when the layout is optimal. */
+  readonly open?: Level | undefined;
+}
+
+export interface Effort {
+  /** Labels kept in one layer of a search. The search is a proof as long as it needs no more. */
+  readonly beam: number;
+  /** How often a wider distance is tried where the search is no proof anyway. */
+  readonly turns: number;
+  /** Asked now and then; false ends the search with the best so far. */
+  readonly goesOn?: (() => boolean) | undefined;
+  /** Hears of every better layout. */
+  readonly onBetter?: ((layout: LaidOut) => void) | undefined;
+}
+
+/** Enough for eight circuits to be proven, and for sixty splices a good answer within two seconds. */
+export const QUICK: Effort = { beam: 1500, turns: 4 };
+/** What the lay-out board takes its time for. */
+export const THOROUGH: Effort = { beam: 20_000, turns: 8 };
+
+/** Up to the first open level all that is reached is the bound; a bound that is met proves its level, too. */
+export function settle(best: LaidOut, open: Level | undefined): LaidOut {
+  const bound = { ...best.bound };
+  for (const level of LEVELS) {
+    const met = level === 'clearMm' ? best.objective.clearMm >= bound.clearMm - 0.01 : best.objective[level] <= bound[level] * (level === 'peakMm' ? 1.01 : 1) + 0.01;
+    if (level === open && !met) return { ...best, bound, open };
+    if (open !== undefined && LEVELS.indexOf(level) >= LEVELS.indexOf(open) && !met) return { ...best, bound, open: level };
+    bound[level] = best.objective[level];
+  }
+  return { ...best, bound, open: undefined };
+}
