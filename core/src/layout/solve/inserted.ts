@@ -63,6 +63,8 @@ interface InsertedLimits {
   readonly toMm: number;
   readonly bodiesAtMost: number;
   readonly diameterAtMost: number;
+  /** Whether bodies of one piece may overlap: those of a pair side by side. */
+  readonly sideBySide: boolean;
   /** Keys kept in one layer. */
   readonly beam: number;
 }
@@ -100,7 +102,7 @@ function solveOnce(following: Following, limits: InsertedLimits, long: readonly 
         const rest = rests.get(then) ?? following.rest(then, limits.gapMm);
         rests.set(then, rest);
         const { latestStartMm, latestEndMm, bodies } = rest;
-        if (!fits(piece) || bodies > limits.bodiesAtMost) continue;
+        if (!fits(piece) || (piece.pairs > 0 && !limits.sideBySide) || bodies > limits.bodiesAtMost) continue;
         const slope = piece.ends.reduce((sum, end) => sum + end.sign * share(end.wire), 0);
         const fixed = piece.ends.reduce((sum, end) => sum + end.sign * share(end.wire) * end.offsetMm + (end.addMm === undefined ? 0 : end.addMm + (1 - (long[end.wire] ?? 0)) * EASE_LEAST_MM), 0);
         const source = { piece, before: isFirst ? undefined : before, gapMm: limits.gapMm };

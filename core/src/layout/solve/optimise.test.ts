@@ -55,6 +55,15 @@ describe('every layout', () => {
   }, 30), 120_000);
 });
 
+it('a pair is laid one after the other in the shortest stretch, not side by side', () => {
+  const run = pairOf(randomRun(2, { items: 4, lengthMm: 1500 }));
+  const near = { ...run, items: run.items.map((item, index) => ({ ...item, lost: { fromMm: 600 + 6 * index, toMm: 612 + 6 * index } })), keepOuts: run.keepOuts.filter((keep) => keep.kind === 'connector') };
+  const found = optimise(near);
+  const free = optimise({ ...near, items: near.items.map((item) => ({ ...item, pairFindingId: undefined })) });
+  expect(found.objective).toMatchObject({ over: 1, pairs: 0, clearMm: 40 });
+  expect(found.objective.openedMm).toBeCloseTo(free.objective.openedMm, 3);
+});
+
 describe('one splice or two', () => {
   const crowded = (): RunToLayOut => {
     const run = randomRun(3, { items: 3, lengthMm: 1500 });

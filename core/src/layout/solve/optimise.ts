@@ -1,4 +1,4 @@
-import { compareLayouts, measure, type Level, type Objective } from '../objective.ts';
+import { compareLayouts, firstDifference, measure, type Level, type Objective } from '../objective.ts';
 import { asItem, itemsAt, madeWith } from '../place.ts';
 import { stagger } from '../stagger.ts';
 import { spliceId, type LayoutItem, type PlacedItem, type RunToLayOut, type SpliceSide } from '../types.ts';
@@ -6,7 +6,7 @@ import { insertedBound, openedBound, runBounds, type RunBounds } from './bounds.
 import { buildProblem, type Built } from './build.ts';
 import { clustersOf } from './clusters.ts';
 import { QUICK, settle, type Effort, type LaidOut } from './laidOut.ts';
-import { leastInserted } from './inserted.ts';
+import { leastInserted, type Inserted } from './inserted.ts';
 import { TOUCH_MM, type Placed, type Problem } from './problem.ts';
 import { inThisOrder, nearTheLoss, type Following } from './orders.ts';
 import { Steps } from './steps.ts';
@@ -21,6 +21,8 @@ const NEAR_BEAM_TIMES = 3;
 const GAP_STEP_MM = 0.005;
 /** Where the search is no proof anyway. */
 const ROUGH_GAP_STEP_MM = 1;
+/** Wire is cut to the millimetre: inserted wire that could be less by less than half of one, in all, is the least. */
+const INSERTED_GRACE_MM = 0.5;
 const FINE_HALVINGS = 20;
 
 const SIDES = ['only', 'left', 'right'] as const satisfies readonly SpliceSide[];
@@ -53,6 +55,14 @@ const firstLayout = (run: RunToLayOut): readonly PlacedItem[] => keptLayout(run)
 
 /** The layout that is kept: a legal place for every splice; none when one is missing. */
 export const keptLayout = (run: RunToLayOut): readonly PlacedItem[] | undefined => (run.found && run.found.length > 0 ? itemsAt(run, run.found) : undefined);
+
+/** The tightest places of an order, or of all orders; what is proven of them. */
+interface Tight {
+  readonly placed: readonly Placed[];
+  readonly spanProven: boolean;
+  /** Least inserted wire in so short a stretch; 0 where nothing is proven. */
+  readonly insertedMm: number;
+}
 
 /** Search of one run, level by level. */
 class Search {
@@ -212,17 +222,22 @@ class Search {
   }
 
   /** Levels 5 to 7 for pieces one after the other. */
-  private tightest(following: Following, found: Found): { readonly placed: readonly Placed[]; readonly proven: boolean } | undefined {
-    const limits = { gapMm: found.gapMm, bodiesAtMost: found.swept.bodies, diameterAtMost: found.over > 1 ? Infinity : found.peakMm, beam: this.beam };
+  private tightest(following: Following, found: Found): Tight | undefined {
+    const limits = { gapMm: found.gapMm, bodiesAtMost: found.swept.bodies, diameterAtMost: found.over > 1 ? Infinity : found.peakMm, sideBySide: found.over > 1, beam: this.beam };
     const span = shortestSpan(following, limits);
     if (!span?.placed) return undefined;
-    let best: { readonly placed: readonly Placed[]; readonly costMm: number; readonly proven: boolean } | undefined;
+    let best: Inserted | undefined;
+    let boundMm = Infinity;
+    let complete = span.complete;
     for (const fromMm of span.startsMm) {
       if (best && !this.goesOn()) break;
       const made = leastInserted(following, { ...limits, fromMm: fromMm - TOUCH_MM, toMm: fromMm + span.lengthMm + TOUCH_MM });
-      if (made && (!best || made.costMm < best.costMm - TOUCH_MM)) best = { placed: made.placed, costMm: made.costMm, proven: made.complete && made.costMm <= made.boundMm + 0.05 };
+      if (!made) continue;
+      boundMm = Math.min(boundMm, made.boundMm);
+      complete = complete && made.complete;
+      if (!best || made.costMm < best.costMm - TOUCH_MM) best = made;
     }
-    return best ? { placed: best.placed, proven: best.proven && span.complete } : { placed: span.placed, proven: false };
+    return best ? { placed: best.placed, spanProven: span.complete, insertedMm: complete ? boundMm : 0 } : { placed: span.placed, spanProven: span.complete, insertedMm: 0 };
   }
 
   /** The layout to start from, with its bounds. */
@@ -244,8 +259,7 @@ class Search {
     if (thin.swept.placed) this.offer(itemsOf(this.run, thin.swept.placed));
     const provenPeak = this.proven;
     const placed = thin.swept.placed ?? [];
-    const hasPairs = built.parted.length > 0 || this.run.items.some((item) => item.pairFindingId !== undefined && item.joints.length > 1);
-    let isBest = false;
+    let proof: Tight | undefined;
     if (thin.over === 1) {
       if (this.goesOn()) {
         const inOrder = this.tightest(inThisOrder(thin.steps, placed.map((one) => one.piece)), thin);
@@ -253,7 +267,7 @@ class Search {
         if (inOrder && !thin.swept.complete && this.goesOn()) {
           const fromMm = Math.min(...inOrder.placed.map((one) => one.atMm), thin.problem.lost?.fromMm ?? Infinity);
           const toMm = Math.max(...inOrder.placed.map((one) => one.atMm + one.piece.lengthMm), thin.problem.lost?.toMm ?? -Infinity);
-          const nearer = leastInserted(nearTheLoss(thin.steps), { gapMm: thin.gapMm, fromMm: fromMm - TOUCH_MM, toMm: toMm + TOUCH_MM, bodiesAtMost: thin.swept.bodies, diameterAtMost: thin.peakMm, beam: this.beam });
+          const nearer = leastInserted(nearTheLoss(thin.steps), { gapMm: thin.gapMm, fromMm: fromMm - TOUCH_MM, toMm: toMm + TOUCH_MM, bodiesAtMost: thin.swept.bodies, diameterAtMost: thin.peakMm, sideBySide: false, beam: this.beam });
           if (nearer) this.offer(itemsOf(this.run, nearer.placed));
         }
       }
@@ -261,7 +275,7 @@ class Search {
         const tight = this.tightest(thin.steps, thin);
         if (tight) {
           this.offer(itemsOf(this.run, tight.placed));
-          isBest = tight.proven;
+          proof = tight;
         }
       }
     } else if (this.goesOn()) {
@@ -272,8 +286,9 @@ class Search {
       const tight = this.tightest(clusters.length <= 16 ? steps : inThisOrder(steps, clusters), found);
       if (tight) this.offer(itemsOf(this.run, tight.placed));
     }
-    const open: Level | undefined = !provenCrowding ? 'over' : !provenGap ? 'clearMm' : !provenPeak ? 'peakMm' : !isBest ? 'openedMm' : hasPairs && thin.gapMm < 0 ? 'openedMm' : undefined;
-    return settle(this.best, open);
+    const open: Level | undefined = !provenCrowding ? 'over' : !provenGap ? 'clearMm' : !provenPeak ? 'peakMm' : !proof?.spanProven ? 'openedMm' : this.best.objective.insertedMm > proof.insertedMm + INSERTED_GRACE_MM ? 'insertedMm' : undefined;
+    const bound = proof?.spanProven ? { ...this.best.bound, insertedMm: Math.max(this.best.bound.insertedMm, proof.insertedMm) } : this.best.bound;
+    return settle({ ...this.best, bound }, open);
   }
 }
 
@@ -283,7 +298,20 @@ class Search {
  * stay, keep-outs are never broken. Up to about eight circuits the answer is proven; beyond that, it comes with bounds.
  */
 export function optimise(run: RunToLayOut, effort: Effort = QUICK): LaidOut {
-  return new Search(run, effort, buildProblem(run, 0)).solve();
+  const found = new Search(run, effort, buildProblem(run, 0)).solve();
+  const isPaired = run.items.some((item) => item.pairFindingId !== undefined && (item.joints.length > 1 || item.twoJoints));
+  return found.open === undefined && isPaired ? heldAgainstFree(run, found, effort) : found;
+}
+
+/**
+ * The splices of a pair follow each other directly, which is not the only way to shift them alike: proven is what the same run reaches
+ * without that its pairs be equal.
+ */
+function heldAgainstFree(run: RunToLayOut, found: LaidOut, effort: Effort): LaidOut {
+  const free = { ...run, found: undefined, items: run.items.map((item) => ({ ...item, pairFindingId: undefined })) };
+  const loose = new Search(free, { ...effort, onBetter: undefined }, buildProblem(free, 0)).solve();
+  const level = compareLayouts(found.objective, loose.objective) <= 0 ? undefined : firstDifference(found.objective, loose.objective);
+  return level ? { ...found, open: level, bound: { ...found.bound, [level]: loose.open === undefined ? loose.objective[level] : loose.bound[level] } } : { ...found, open: loose.open };
 }
 
 /** The layout to start a search from: by the rules, or what was found before. At once, and with what the bounds prove of it. */

@@ -61,6 +61,8 @@ interface SpanLimits {
   readonly gapMm: number;
   readonly bodiesAtMost: number;
   readonly diameterAtMost: number;
+  /** Whether bodies of one piece may overlap: those of a pair side by side. */
+  readonly sideBySide: boolean;
   readonly beam: number;
 }
 
@@ -80,7 +82,7 @@ export function shortestSpan(steps: Following, limits: SpanLimits): Span | undef
     const layer = new Map<string, Label[]>();
     for (const label of labels) {
       for (const step of steps.next(label.key)) {
-        if (tooThick(step.piece)) continue;
+        if (tooThick(step.piece) || (step.piece.pairs > 0 && !limits.sideBySide)) continue;
         const key = keyAfter(label.key, step);
         const { latestStartMm: latest, bodies } = steps.rest(key, limits.gapMm);
         if (bodies > limits.bodiesAtMost) continue;
