@@ -21,43 +21,43 @@ test('splices are dragged, nudged, pinned, solved around, taken back and printed
   await makeSafe(request, id);
   await page.goto(`/jobs/${id}/layout`);
   await expect(page.getByText('Proven best')).toBeVisible();
-  const right = handle(page, /Circuit 1 .*right/);
+  const left = handle(page, /Circuit 1 .*left/);
   const other = handle(page, /Circuit 2 .*right/);
-  const [first, others] = [await centreOf(right), await centreOf(other)];
+  const [first, others] = [await centreOf(left), await centreOf(other)];
 
   // Dragged: figures follow, the splice stays where it was put, the others where they were.
-  await drag(page, right, -40);
+  await drag(page, left, -40);
   await expect(page.getByRole('button', { name: 'Unpin circuit 1' })).toBeVisible();
-  const dragged = await centreOf(right);
+  const dragged = await centreOf(left);
   expect(dragged).toBeLessThan(first - 20);
   await expect(page.getByText(/Kept as it lies/)).toBeVisible();
   expect(await centreOf(other)).toBe(others);
   await expect(page.getByRole('table', { name: /Cut points/ }).getByRole('row', { name: /Valve A feed/ })).toContainText(String(dragged));
 
   // Onto another one: it says so, by name.
-  await drag(page, right, -60);
+  await drag(page, left, 100);
   await expect(page.getByText(/rules? (is|are) broken/)).toBeVisible();
 
   // Keys: 1 mm and 10 mm; nothing is lost by a reload.
-  await right.focus();
-  const before = await centreOf(right);
+  await left.focus();
+  const before = await centreOf(left);
   await page.keyboard.press('ArrowRight');
   await page.keyboard.press('Shift+ArrowRight');
-  await expect.poll(() => centreOf(right)).toBe(before + 11);
+  await expect.poll(() => centreOf(left)).toBe(before + 11);
   await expect.poll(async () => ((await (await request.get(`/api/jobs/${id}`)).json()) as { job: { layout?: { pins: { centreMm: number }[] } } }).job.layout?.pins[0]?.centreMm ?? 0).toBeGreaterThan(before + 10);
   await page.reload();
-  await expect.poll(() => centreOf(right)).toBe(before + 11);
+  await expect.poll(() => centreOf(left)).toBe(before + 11);
 
   // Solved again around the pin: the pin stays, the rest is proven best for it.
   await page.getByRole('button', { name: 'Solve again around my pin' }).click();
   await expect(page.getByText('Proven best')).toBeVisible();
-  expect(await centreOf(right)).toBe(before + 11);
+  expect(await centreOf(left)).toBe(before + 11);
   await page.getByRole('button', { name: 'Take back' }).click();
   await expect(page.getByText(/Kept as it lies/)).toBeVisible();
   await page.getByRole('button', { name: 'Do again' }).click();
   await expect(page.getByText('Proven best')).toBeVisible();
   await page.getByRole('button', { name: 'Take all pins out' }).click();
-  await expect.poll(() => centreOf(right)).toBe(first);
+  await expect.poll(() => centreOf(left)).toBe(first);
 
   // On paper and as a drawing.
   const pdf = await request.get((await page.getByRole('link', { name: 'Template, true size' }).getAttribute('href'))!);
@@ -73,10 +73,10 @@ test('on a tablet a finger drags a splice, and the board is not wider than the s
   const id = await copyOf(request, '0147');
   await makeSafe(request, id);
   await page.goto(`/jobs/${id}/layout`);
-  const right = handle(page, /Circuit 1 .*right/);
-  await expect(right).toBeVisible();
-  const before = await centreOf(right);
-  const box = (await right.boundingBox())!;
+  const left = handle(page, /Circuit 1 .*left/);
+  await expect(left).toBeVisible();
+  const before = await centreOf(left);
+  const box = (await left.boundingBox())!;
   const cdp = await page.context().newCDPSession(page);
   const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
   const touch = (type: 'touchStart' | 'touchMove' | 'touchEnd', at: number) => cdp.send('Input.dispatchTouchEvent', { type, touchPoints: type === 'touchEnd' ? [] : [{ x: at, y }] });
@@ -84,6 +84,6 @@ test('on a tablet a finger drags a splice, and the board is not wider than the s
   for (let step = 1; step <= 10; step += 1) await touch('touchMove', x - 4 * step);
   await touch('touchEnd', x - 40);
   await expect(page.getByRole('button', { name: 'Unpin circuit 1' })).toBeVisible();
-  expect(await centreOf(right)).toBeLessThan(before - 20);
+  expect(await centreOf(left)).toBeLessThan(before - 20);
   expect(await page.evaluate(() => document.documentElement.scrollWidth - innerWidth)).toBeLessThanOrEqual(0);
 });
