@@ -53,7 +53,7 @@ export function decideOne(finding: Finding, job: Job, index: JobIndex, memory: W
     choice: job.choices.filter((choice) => choice.findingId === finding.id).at(-1), held, redos: job.redos, asOf: job.asOf, needsTwo, otherColours: job.layout?.otherColours,
     runFacts: factsOf(run, index, memory), elsewhere: others.map((other) => ({ where: other.name, facts: factsOf(other, index, memory) })),
   };
-  return { finding, circuit, decision: decide(input) };
+  return { finding, circuit, decision: decide(input), ...(needsTwo === undefined ? {} : { needsTwo }) };
 }
 
 /** Decides about every finding; where one wire of a pair needs two splices, the other gets two as well. */

@@ -42,6 +42,7 @@ export function findingPlan(decided: Decided, item: PlacedItem | undefined, job:
     x1Mm: item?.x1Mm ?? decision.lost.fromMm,
     x2Mm: item?.x2Mm ?? decision.lost.toMm,
     insert: item?.insertMm !== undefined && decision.insertWire ? { lengthMm: item.insertMm, wire: decision.insertWire } : undefined,
+    ...(decided.needsTwo !== undefined && decision.approach === 'insert' ? { needsTwo: decided.needsTwo } : {}),
     splices: method && item ? item.splices.map((splice) => splicePlan(decided, method, item, splice, around)) : [],
     cover: coverPlan(decided, around),
     cavity: cavityPlan(decided, around, item),

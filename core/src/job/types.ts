@@ -1,4 +1,4 @@
-import type { Approach, CavityWork, Caution, Choice, CoverId, Decision, Electrical, Gate, GateState, Held, RankedCover, RankedWay, Redo, Way } from '../approach/index.ts';
+import type { Approach, CavityWork, Caution, Choice, CoverId, DecideInput, Decision, Electrical, Gate, GateState, Held, RankedCover, RankedWay, Redo, Way } from '../approach/index.ts';
 import type { BenchStep } from '../bench/index.ts';
 import type { Finding, Stretch } from '../damage/index.ts';
 import type { MappingCard } from '../mapping/index.ts';
@@ -121,6 +121,8 @@ export interface FindingPlan {
   readonly x1Mm: number;
   readonly x2Mm: number;
   readonly insert?: InsertPlan | undefined;
+  /** Why two splices are made where one would reach: for the pair's other wire, or because one would lie over another body. */
+  readonly needsTwo?: DecideInput['needsTwo'];
   readonly splices: readonly SplicePlan[];
   readonly cover?: CoverPlan | undefined;
   readonly cavity?: CavityPlan | undefined;
@@ -180,4 +182,6 @@ export interface Decided {
   readonly decision: Decision;
   readonly circuit: Circuit;
   readonly finding: Finding;
+  /** Why it was decided with two splices where one would reach. */
+  readonly needsTwo?: DecideInput['needsTwo'];
 }

@@ -21,9 +21,6 @@ interface CutActs {
   readonly keepAtOne: (findingId: string, keep: boolean) => void;
 }
 
-/** Whether the two were made of one because bodies would lie over each other, or one is kept at one. */
-const mayBeOne = (finding: FindingPlan): boolean => finding.approach === 'insert' && finding.because.some((sentence) => sentence.startsWith('One splice would reach, but would lie over'));
-
 const CutRow = memo(function CutRow({ finding, circuit, selected, isFixed, atOne, acts }: CutRowProps) {
   const { plain } = useLength();
   const cuts = finding.splices.length === 0 ? '—' : Math.abs(finding.x1Mm - finding.x2Mm) < 0.05 ? plain(finding.x1Mm) : `${plain(finding.x1Mm)} · ${plain(finding.x2Mm)}`;
@@ -39,7 +36,7 @@ const CutRow = memo(function CutRow({ finding, circuit, selected, isFixed, atOne
       <td className="text-right whitespace-nowrap">
         {isFixed ? <span className="text-soft">made</span> : null}
         {pinned && !isFixed ? <button type="button" aria-label={`Unpin circuit ${circuit.number}`} className="inline-flex min-h-11 items-center gap-1 underline decoration-rule underline-offset-4" onClick={(event) => { event.stopPropagation(); acts.unpin(finding.findingId); }}><PinOff aria-hidden size={18} />Unpin</button> : null}
-        {!isFixed && (mayBeOne(finding) || atOne) ? <button type="button" className="min-h-11 pl-3 underline decoration-rule underline-offset-4" onClick={(event) => { event.stopPropagation(); acts.keepAtOne(finding.findingId, !atOne); }}>{atOne ? 'Let it be two' : 'Keep it at one'}<span className="sr-only">, circuit {circuit.number}</span></button> : null}
+        {!isFixed && (finding.needsTwo === 'room' || atOne) ? <button type="button" className="min-h-11 pl-3 underline decoration-rule underline-offset-4" onClick={(event) => { event.stopPropagation(); acts.keepAtOne(finding.findingId, !atOne); }}>{atOne ? 'Let it be two' : 'Keep it at one'}<span className="sr-only">, circuit {circuit.number}</span></button> : null}
       </td>
     </tr>
   );
