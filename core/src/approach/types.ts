@@ -94,6 +94,8 @@ export interface Held {
   readonly way: Approach;
   readonly use?: MethodId | CoverId | undefined;
   readonly partIds: readonly string[];
+  /** Whether its insert may be of another colour; work begun before anybody was asked has leave. */
+  readonly otherColours?: boolean | undefined;
 }
 
 /** A joint that was cut out again: what is lost on this wire since, in place of the finding's own stretch. */

@@ -37,7 +37,7 @@ export const layoutSchema = Joi.object({ pins: list(pinSchema).default([]), atOn
 export const jobSchema = Joi.object({
   id, number: text.required(), title: text.required(), asOf: date, machine: machineSchema.required(), harness: harnessSchema.required(),
   findings: list(findingSchema).default([]), gate: Joi.object(gateEntrySchemas).default({}), choices: list(choiceSchema).default([]), pins: list(pinSchema).default([]), redos: list(redoSchema).default([]),
-  held: list(Joi.object({ findingId: id.required(), way: id.required(), use: Joi.valid(...METHOD_IDS, ...COVER_IDS), partIds: list(text).required() })),
+  held: list(Joi.object({ findingId: id.required(), way: id.required(), use: Joi.valid(...METHOD_IDS, ...COVER_IDS), partIds: list(text).required(), otherColours: Joi.boolean() })),
   mappings: list(mappingSchema), layout: layoutSchema,
 });
 

@@ -50,15 +50,21 @@ export function findingPlanAt(plan: FindingPlan, item: PlacedItem): FindingPlan 
 const problem = (code: string, pointer: string, message: string, hint: string): JobProblem => ({ code, pointer, message, hint });
 const SIDE_WORDS: Record<SpliceSide, string> = { only: 'splice', left: 'left splice', right: 'right splice' };
 
-/** What is wrong with wishes for the layout of a job: splices that are not there, are made already, or may not lie where they are put. */
+/**
+ * What is wrong with what is newly wished for the layout of a job: splices that are not there, are made already, or may not lie where they
+ * are put. What stood in the job before is not asked again: the plan leaves out what can no longer be, and it bars nothing else.
+ */
 export function checkWishes(job: Job, wishes: LayoutWishes, memory: Warm): JobProblem[] {
   const pinned = new Set([...job.pins.map((pin) => pin.findingId), ...(job.held ?? []).map((held) => held.findingId)]);
   const boards = new Map<string, Board | undefined>();
   const bare = { ...job, layout: NO_WISHES };
   const finds = (id: string): string | undefined => job.findings.find((one) => one.id === id)?.runId;
+  const stood = job.layout ?? NO_WISHES;
+  const isNew = (pin: Pin): boolean => !stood.pins.some((other) => other.findingId === pin.findingId && other.side === pin.side && other.centreMm === pin.centreMm);
   return [
-    ...wishes.atOne.flatMap((id, index) => (finds(id) === undefined ? [problem('UNKNOWN_FINDING', `/layout/atOne/${index}`, `There is no finding "${id}" in this job.`, 'Leave it out.')] : [])),
+    ...wishes.atOne.flatMap((id, index) => (!stood.atOne.includes(id) && finds(id) === undefined ? [problem('UNKNOWN_FINDING', `/layout/atOne/${index}`, `There is no finding "${id}" in this job.`, 'Leave it out.')] : [])),
     ...wishes.pins.flatMap((pin, index): JobProblem[] => {
+      if (!isNew(pin)) return [];
       const pointer = `/layout/pins/${index}`;
       const runId = finds(pin.findingId);
       if (runId === undefined) return [problem('UNKNOWN_FINDING', pointer, `There is no finding "${pin.findingId}" in this job.`, 'Leave its pin out.')];

@@ -50,7 +50,7 @@ export function decideOne(finding: Finding, job: Job, index: JobIndex, memory: W
   const input: DecideInput = {
     finding, circuit, run, nodes: index.nodes, circuitsInRun: index.inRun.get(run.id) ?? [], siblings: index.onCircuit.get(circuit.id) ?? [], foundAt: (nodeId) => index.foundAt.get(nodeId) ?? [],
     practice, catalogue, shelf: held ? readyShelf(catalogue, practice) : memory.shelf, gate: job.gate, circuitsAt: (nodeId) => index.atNode.get(nodeId) ?? [], mappings: job.mappings ?? [],
-    choice: job.choices.filter((choice) => choice.findingId === finding.id).at(-1), held, redos: job.redos, asOf: job.asOf, needsTwo, otherColours: job.layout?.otherColours,
+    choice: job.choices.filter((choice) => choice.findingId === finding.id).at(-1), held, redos: job.redos, asOf: job.asOf, needsTwo, otherColours: held ? (held.otherColours ?? true) : job.layout?.otherColours,
     runFacts: factsOf(run, index, memory), elsewhere: others.map((other) => ({ where: other.name, facts: factsOf(other, index, memory) })),
   };
   return { finding, circuit, decision: decide(input), ...(needsTwo === undefined ? {} : { needsTwo }) };

@@ -9,7 +9,7 @@ export type { Level, Objective } from './objective.ts';
 export { legalPlaces, windowsOf } from './place.ts';
 export { movedSplice, placesOf } from './move.ts';
 export type { Moved } from './move.ts';
-export { asLaidOut, keptLayout, optimise, quickLayout } from './solve/optimise.ts';
+export { keptLayout, optimise, quickLayout } from './solve/optimise.ts';
 export { QUICK, THOROUGH } from './solve/laidOut.ts';
 export type { Effort, LaidOut } from './solve/laidOut.ts';
 export { closingOf } from './closing.ts';

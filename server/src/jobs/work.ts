@@ -24,10 +24,10 @@ function findMade(plan: Plan, spliceId: string) {
   throw new AppError('NO_SUCH_SPLICE', `There is no splice "${spliceId}" in the plan.`);
 }
 
-/** The held work of a job, with that of one finding put anew or taken out. */
+/** The held work of a job, with that of one finding put anew or taken out; where somebody wished its splices to lie is no wish any more. */
 async function hold(manager: EntityManager, jobId: string, findingId: string, held: Held | undefined): Promise<void> {
   const row = await manager.findOneByOrFail(JobEntity, { id: jobId });
-  await manager.update(JobEntity, { id: jobId }, { held: [...row.held.filter((one) => one.findingId !== findingId), ...(held ? [held] : [])] });
+  await manager.update(JobEntity, { id: jobId }, { held: [...row.held.filter((one) => one.findingId !== findingId), ...(held ? [held] : [])], layout: unpinned(row.layout, [findingId]) });
 }
 
 /** Parts that a finding's plan takes from the shelf. */
@@ -38,7 +38,7 @@ async function pinFinding(manager: EntityManager, stored: StoredJob, plan: Plan,
   const finding = plan.findings.find((one) => one.findingId === findingId);
   if (!finding || stored.job.held?.some((one) => one.findingId === findingId)) return;
   const use = finding.cover?.coverId ?? finding.splices[0]?.methodId;
-  await hold(manager, stored.row.id, findingId, { findingId, way: finding.approach, ...(use === undefined ? {} : { use }), partIds: partsOfPlan(finding) });
+  await hold(manager, stored.row.id, findingId, { findingId, way: finding.approach, ...(use === undefined ? {} : { use }), partIds: partsOfPlan(finding), otherColours: stored.row.layout.otherColours ?? false });
   for (const splice of finding.splices) {
     await manager.upsert(PinEntity, { jobId: stored.row.id, findingId, side: splice.side, centreMm: splice.centreMm }, ['jobId', 'findingId', 'side']);
   }
@@ -126,7 +126,6 @@ export function workRoutes(router: Router, db: Database): void {
       });
       await manager.delete(PinEntity, { jobId: stored.row.id, findingId: finding.findingId });
       await hold(manager, stored.row.id, finding.findingId, undefined);
-      await manager.update(JobEntity, { id: stored.row.id }, { layout: unpinned(stored.row.layout, [finding.findingId]) });
       await audit('made again', stored.row.id, { spliceId: input.spliceId, ...cost, because: input.because });
       return { status: 201, body: cost };
     },

@@ -87,6 +87,26 @@ describe('wishes for the layout', () => {
     expect(answer.status).toBe(status);
     expect(answer.body).toMatchObject({ error: { code, message: expect.stringContaining(words) as string } });
   });
+  it('a pin of what is made since, or of a finding that is gone, bars no other wish', async () => {
+    const at = await server.at('0144');
+    await makeSafe(server, '0144');
+    const wish = async (layout: object) => server.write('put', `${at}/layout`, { version: (await server.job('0144')).version, layout: { ...NO_WISHES, ...layout } });
+    const spliced = (await server.plan('0144')).findings.find((finding) => finding.splices.length > 0)!;
+    const [splice] = spliced.splices;
+    const pin = { findingId: spliced.findingId, side: splice!.side, centreMm: splice!.centreMm };
+    expect((await wish({ pins: [pin], otherColours: true })).status).toBe(200);
+    const wireBefore = (await server.plan('0144')).findings.find((finding) => finding.findingId === pin.findingId)!.insert;
+    await server.write('put', `${at}/ticks`, { steps: [{ stepId: splice!.steps[0]!.id, spliceId: splice!.id }], done: true }).expect(200);
+    // Begun: the pin is no wish any more, and leave that is taken back changes no wire that is cut.
+    expect((await server.job('0144')).job.layout?.pins).toEqual([]);
+    expect((await wish({ otherColours: false })).status).toBe(200);
+    expect((await server.plan('0144')).findings.find((finding) => finding.findingId === pin.findingId)!.insert).toEqual(wireBefore);
+
+    await put({ pins: [{ findingId: 'F2', side: 'left', centreMm: 300 }] }).then((answer) => expect(answer.status).toBe(200));
+    const { findingVersions } = await server.job('0147');
+    await server.write('delete', `${await server.at('0147')}/findings/F2`, { version: findingVersions.F2 }).expect(200);
+    expect((await put({ pins: [{ findingId: 'F2', side: 'left', centreMm: 300 }, { findingId: 'F1', side: 'right', centreMm: 700 }] })).status).toBe(200);
+  });
   it('what is being made does not move, and a stale write is refused', async () => {
     const before = await server.plan('0147');
     const splice = before.findings.find((finding) => finding.findingId === 'F1')!.splices[0]!;

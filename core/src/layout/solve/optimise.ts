@@ -109,11 +109,6 @@ class Search {
     this.effort.onBetter?.(this.best);
   }
 
-  judged(items: readonly PlacedItem[]): LaidOut {
-    const objective = measure(this.run, items);
-    return settle({ items, objective, bound: this.boundOf(objective), open: 'over' }, 'over');
-  }
-
   private goesOn(): boolean {
     if (!this.stopped && this.effort.goesOn && !this.effort.goesOn()) this.stopped = true;
     if (this.stopped) this.proven = false;
@@ -316,9 +311,3 @@ function heldAgainstFree(run: RunToLayOut, found: LaidOut, effort: Effort): Laid
 
 /** The layout to start a search from: by the rules, or what was found before. At once, and with what the bounds prove of it. */
 export const quickLayout = (run: RunToLayOut): LaidOut => new Search(run, QUICK, buildProblem(run, 0)).start();
-
-/** A layout that is given, with what it reaches and the bounds that hold for it. */
-export function asLaidOut(run: RunToLayOut, items: readonly PlacedItem[]): LaidOut {
-  const search = new Search(run, QUICK, buildProblem(run, 0));
-  return search.judged(items);
-}

@@ -50,7 +50,7 @@ export function LayoutStage() {
   const { plans, runPlan } = live;
   const splices = plans.flatMap((finding) => finding.splices);
   const atMm = cursorMm ?? splices[0]?.centreMm ?? run.lengthMm / 2;
-  const mine = live.wishes.pins.filter((pin) => here.some((finding) => finding.id === pin.findingId));
+  const mine = live.wishes.pins.filter((pin) => !begun.has(pin.findingId) && here.some((finding) => finding.id === pin.findingId));
   const search = (): void => {
     if (live.board && splices.length > PLANNED_UP_TO) start({ ...live.board.run, found: undefined });
     else live.again();
