@@ -1,5 +1,5 @@
 import { branchesOf, type Stretch } from '../damage/index.ts';
-import { flexStretches, keepOuts } from '../harness/index.ts';
+import { flexStretches, keepOuts, keepOutsBeyond } from '../harness/index.ts';
 import type { Site } from '../method/index.ts';
 import type { InsertWireChoice } from '../sizing/index.ts';
 import { stepsUp } from '../wire/index.ts';
@@ -8,7 +8,7 @@ import type { DecideInput, Electrical } from './types.ts';
 
 /** The place and the wires of a splice that mends a loss: what every method there is judged by. */
 export function siteAt(input: DecideInput, lost: Stretch, electrical: Electrical, insertWire: InsertWireChoice, twoRequired: boolean): Site {
-  const { finding, circuit, run, nodes, practice, gate, runFacts } = input;
+  const { finding, circuit, run, nodes, practice, gate, runFacts, beyond } = input;
   return {
     circuitNumber: circuit.number, circuitKind: circuit.kind, duty: finding.kind === 'addCircuit' ? 'add' : 'join',
     wire: circuit.wire, farWire: finding.farWire ?? circuit.wire, branchWires: branchesOf(finding), insertWire: insertWire.wire, insertStepsUp: stepsUp(insertWire.wire.size, circuit.wire.size),
@@ -17,6 +17,7 @@ export function siteAt(input: DecideInput, lost: Stretch, electrical: Electrical
     conduitMarginMm: run.conduitInsideMm === undefined ? undefined : run.conduitInsideMm - runFacts.bundleMm,
     lost, slackMm: finding.slackMm ?? 0, slackKnown: finding.slackMm !== undefined,
     keepOuts: keepOuts(run, nodes, practice.figures.clearMm), ...freeWireBeside(run, lost),
+    keepOutsBeyond: beyond && (() => keepOutsBeyond(run, beyond, nodes, practice.figures.clearMm)),
     vapourAired: gate.vapour !== undefined, temporaryUntil: finding.temporaryUntil, asOf: input.asOf, twoRequired,
   };
 }

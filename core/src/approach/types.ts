@@ -1,7 +1,7 @@
 import type { Catalogue } from '../catalogue/index.ts';
 import type { Finding, Stretch } from '../damage/index.ts';
 import type { LockFamily } from '../connector/index.ts';
-import type { Cavity, Circuit, HarnessNode, Run, TerminalFamily } from '../harness/index.ts';
+import type { Beyonds, Cavity, Circuit, HarnessNode, Run, TerminalFamily } from '../harness/index.ts';
 import type { MappingCard } from '../mapping/index.ts';
 import type { LeadSite, MethodId, MethodStatus, RankedMethod, ReadyShelf, RuleHit, Site } from '../method/index.ts';
 import type { Practice } from '../practice/index.ts';
@@ -181,6 +181,8 @@ export interface DecideInput {
   readonly otherColours?: boolean | undefined;
   /** Why two splices are made where one would do: the pair's other wire needs two, or one would lie over another body. */
   readonly needsTwo?: 'pair' | 'room' | undefined;
+  /** Where the circuit goes on past the run's ends, for a repair to reach on. */
+  readonly beyond?: Beyonds | undefined;
   /** Figures of the run shared by all its circuits. */
   readonly runFacts: RunFacts;
   /** The other runs of the circuit's path. */

@@ -28,8 +28,8 @@ export const gateEntrySchemas = {
 } as const;
 
 export const choiceSchema = Joi.object({ findingId: id.required(), use: Joi.valid(...METHOD_IDS, ...COVER_IDS, ...WAYS).required(), reason: longText.required(), ...said });
-const pinSchema = Joi.object({ findingId: id.required(), side: Joi.valid('only', 'left', 'right').required(), centreMm: lengthMm.required() });
-const redoSchema = Joi.object({ id: id.required(), findingId: id.required(), lostFromMm: lengthMm.required(), lostToMm: lengthMm.required(), because: longText.required(), ...said });
+const pinSchema = Joi.object({ findingId: id.required(), side: Joi.valid('only', 'left', 'right').required(), centreMm: lengthMm.required(), runId: id });
+const redoSchema = Joi.object({ id: id.required(), findingId: id.required(), lostFromMm: positionMm.required(), lostToMm: positionMm.required(), because: longText.required(), ...said });
 
 /** What people decided about the layout. */
 export const layoutSchema = Joi.object({ pins: list(pinSchema).default([]), atOne: list(id).default([]), found: list(pinSchema).default([]), otherColours: Joi.boolean() });

@@ -1,9 +1,10 @@
-import type { Decided, FindingPlan, Job, Plan, RunPlan } from './types.ts';
-import { legalPlaces, measure, NO_WISHES, windowsOf, type LayoutWishes, type Pin, type PlacedItem, type RunToLayOut, type SpliceSide } from '../layout/index.ts';
+import type { FindingPlan, Job, Plan, RunPlan, SplicePlan } from './types.ts';
+import { cutOf, legalPlaces, measure, NO_WISHES, windowsOf, type LayoutWishes, type Pin, type PlacedItem, type PlacedSplice, type RunToLayOut, type SpliceSide } from '../layout/index.ts';
 import { figure } from '../units/index.ts';
 import { decideAll, type Warm } from './decideAll.ts';
 import { indexJob } from './jobIndex.ts';
-import { runPlanOf, searchOf } from './layOut.ts';
+import { layOutRuns } from './layOut.ts';
+import { runPlanOf } from './runPlan.ts';
 import type { JobProblem } from './problem.ts';
 
 /** A run of a job on the board: what is laid out, and where it lies. Plain data, so that it goes to and from a worker. */
@@ -16,23 +17,22 @@ export interface Board {
 /** The board of a run. @returns nothing when the job has no such run */
 export function boardOf(job: Job, runId: string, memory: Warm): Board | undefined {
   const index = indexJob(job);
-  const run = index.runs.get(runId);
-  if (!run) return undefined;
-  const search = searchOf(run, decideAll(job, index, memory), job, index, memory);
-  return { runId, run: search.run, items: search.laid.items };
+  const search = layOutRuns(job, index, decideAll(job, index, memory), memory).searched.get(runId);
+  return search && { runId, run: search.run, items: search.laid.items };
 }
 
 /** The plan's words of a run with its splices somewhere else: profile, broken rules, what it reaches. Quick enough for every frame of a drag; what it could reach at best is not asked. */
 export function runPlanAt(job: Job, board: Board, items: readonly PlacedItem[], before: RunPlan, untwistedAtMostMm: number): RunPlan {
   const run = job.harness.runs.find((one) => one.id === board.runId);
   if (!run) return before;
-  const here: readonly Decided[] = [];
   const numbers = new Map(job.harness.circuits.map((circuit) => [circuit.id, circuit.number]));
   const objective = measure(board.run, items);
-  const made = runPlanOf(run, board, { items, objective, bound: objective, open: 'over' }, here, (id) => numbers.get(id) ?? id, untwistedAtMostMm);
-  const edges = [...items.flatMap((item) => item.splices), ...board.run.items.map((item) => item.lost), ...(board.run.alsoOpened ?? [])];
-  return { ...made, opened: edges.length > 0 ? { fromMm: Math.min(...edges.map((edge) => edge.fromMm)), toMm: Math.max(...edges.map((edge) => edge.toMm)) } : undefined };
+  return runPlanOf(run, board, { items, objective, bound: objective, open: 'over' }, (id) => numbers.get(id) ?? id, untwistedAtMostMm);
 }
+
+const movedTo = (at: PlacedSplice, item: PlacedItem): Pick<SplicePlan, 'centreMm' | 'fromMm' | 'toMm' | 'pinned' | 'cutMm'> => ({
+  centreMm: at.centreMm, fromMm: at.fromMm, toMm: at.toMm, pinned: at.pinned, cutMm: at.leavesAtMm === undefined ? (at.side === 'right' ? item.x2Mm : item.x1Mm) : cutOf({ ...at, leavesAtMm: at.leavesAtMm }),
+});
 
 /** A finding's plan with its splices somewhere else: bodies, cuts and insert; its steps and checks follow with the next plan. */
 export function findingPlanAt(plan: FindingPlan, item: PlacedItem): FindingPlan {
@@ -42,7 +42,7 @@ export function findingPlanAt(plan: FindingPlan, item: PlacedItem): FindingPlan 
     ...plan, x1Mm: item.x1Mm, x2Mm: item.x2Mm, insert: plan.insert && item.insertMm !== undefined ? { ...plan.insert, lengthMm: item.insertMm } : plan.insert,
     splices: plan.splices.map((splice) => {
       const at = places.get(splice.side);
-      return at ? { ...splice, centreMm: at.centreMm, fromMm: at.fromMm, toMm: at.toMm, pinned: at.pinned } : splice;
+      return at ? { ...splice, ...movedTo(at, item) } : splice;
     }),
   };
 }
@@ -57,16 +57,17 @@ const SIDE_WORDS: Record<SpliceSide, string> = { only: 'splice', left: 'left spl
 export function checkWishes(job: Job, wishes: LayoutWishes, memory: Warm): JobProblem[] {
   const pinned = new Set([...job.pins.map((pin) => pin.findingId), ...(job.held ?? []).map((held) => held.findingId)]);
   const boards = new Map<string, Board | undefined>();
-  const bare = { ...job, layout: NO_WISHES };
+  // Only where splices are put past an end of their run counts of the wishes: by it the others are asked.
+  const bare = { ...job, layout: { ...NO_WISHES, pins: wishes.pins.filter((pin) => pin.runId !== undefined) } };
   const finds = (id: string): string | undefined => job.findings.find((one) => one.id === id)?.runId;
   const stood = job.layout ?? NO_WISHES;
-  const isNew = (pin: Pin): boolean => !stood.pins.some((other) => other.findingId === pin.findingId && other.side === pin.side && other.centreMm === pin.centreMm);
+  const isNew = (pin: Pin): boolean => !stood.pins.some((other) => other.findingId === pin.findingId && other.side === pin.side && other.centreMm === pin.centreMm && other.runId === pin.runId);
   return [
     ...wishes.atOne.flatMap((id, index) => (!stood.atOne.includes(id) && finds(id) === undefined ? [problem('UNKNOWN_FINDING', `/layout/atOne/${index}`, `There is no finding "${id}" in this job.`, 'Leave it out.')] : [])),
     ...wishes.pins.flatMap((pin, index): JobProblem[] => {
       if (!isNew(pin)) return [];
       const pointer = `/layout/pins/${index}`;
-      const runId = finds(pin.findingId);
+      const runId = finds(pin.findingId) && (pin.runId ?? finds(pin.findingId));
       if (runId === undefined) return [problem('UNKNOWN_FINDING', pointer, `There is no finding "${pin.findingId}" in this job.`, 'Leave its pin out.')];
       if (pinned.has(pin.findingId)) return [problem('HAS_WORK', pointer, `The splices of finding "${pin.findingId}" are being made: they stay where they are.`, 'Move another one, or make this one again first.')];
       if (!boards.has(runId)) boards.set(runId, boardOf(bare, runId, memory));
@@ -88,7 +89,7 @@ export function pinnedAt(wishes: LayoutWishes, moved: readonly Pin[], kept: read
   return {
     ...wishes,
     pins: [...wishes.pins.filter((pin) => !moved.some(same(pin))), ...moved],
-    found: [...wishes.found.filter((pin) => !kept.some((other) => other.findingId === pin.findingId)), ...kept],
+    found: [...wishes.found.filter((pin) => !kept.some(same(pin))), ...kept],
   };
 }
 
@@ -98,5 +99,5 @@ export const unpinned = (wishes: LayoutWishes, findingIds: readonly string[]): L
 /** Wishes of a run searched anew: what was kept is let go, pins stay. */
 export const searchedAnew = (wishes: LayoutWishes, findingIds: readonly string[]): LayoutWishes => ({ ...wishes, found: wishes.found.filter((place) => !findingIds.includes(place.findingId)) });
 
-/** The findings of a plan that lie on a run. */
-export const findingsOnRun = (plan: Plan, runId: string): string[] => plan.findings.filter((finding) => finding.runId === runId).map((finding) => finding.findingId);
+/** The findings of a plan that lie on a run or reach into it. */
+export const findingsOnRun = (plan: Plan, runId: string): string[] => plan.findings.filter((finding) => finding.runId === runId || finding.splices.some((splice) => splice.runId === runId)).map((finding) => finding.findingId);

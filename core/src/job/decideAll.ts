@@ -1,7 +1,7 @@
 import { decide, runFacts, type DecideInput, type RunFacts } from '../approach/index.ts';
 import type { Catalogue } from '../catalogue/index.ts';
 import type { Finding } from '../damage/index.ts';
-import type { Circuit, Run } from '../harness/index.ts';
+import { beyondOf, type Circuit, type Run } from '../harness/index.ts';
 import type { LaidOut } from '../layout/index.ts';
 import { readyShelf, type ReadyShelf } from '../method/index.ts';
 import type { Practice } from '../practice/index.ts';
@@ -47,10 +47,11 @@ export function decideOne(finding: Finding, job: Job, index: JobIndex, memory: W
   const held = job.held?.find((one) => one.findingId === finding.id);
   const catalogue = held ? stillThere(memory.catalogue, held.partIds) : memory.catalogue;
   const others = circuit.runIds.filter((id) => id !== run.id).flatMap((id) => index.runs.get(id) ?? []);
+  const beyond = others.length > 0 ? beyondOf(circuit, run, index.runs, index.nodes) : undefined;
   const input: DecideInput = {
     finding, circuit, run, nodes: index.nodes, circuitsInRun: index.inRun.get(run.id) ?? [], siblings: index.onCircuit.get(circuit.id) ?? [], foundAt: (nodeId) => index.foundAt.get(nodeId) ?? [],
     practice, catalogue, shelf: held ? readyShelf(catalogue, practice) : memory.shelf, gate: job.gate, circuitsAt: (nodeId) => index.atNode.get(nodeId) ?? [], mappings: job.mappings ?? [],
-    choice: job.choices.filter((choice) => choice.findingId === finding.id).at(-1), held, redos: job.redos, asOf: job.asOf, needsTwo, otherColours: held ? (held.otherColours ?? true) : job.layout?.otherColours,
+    choice: job.choices.filter((choice) => choice.findingId === finding.id).at(-1), held, redos: job.redos, asOf: job.asOf, needsTwo, beyond, otherColours: held ? (held.otherColours ?? true) : job.layout?.otherColours,
     runFacts: factsOf(run, index, memory), elsewhere: others.map((other) => ({ where: other.name, facts: factsOf(other, index, memory) })),
   };
   return { finding, circuit, decision: decide(input), ...(needsTwo === undefined ? {} : { needsTwo }) };

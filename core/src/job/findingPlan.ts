@@ -1,5 +1,6 @@
 import type { Way } from '../approach/index.ts';
 import type { Catalogue } from '../catalogue/index.ts';
+import type { Run } from '../harness/index.ts';
 import type { PlacedItem } from '../layout/index.ts';
 import type { Practice } from '../practice/index.ts';
 import { reachCostMm } from '../sizing/index.ts';
@@ -16,6 +17,15 @@ function slackLeft({ decision }: Decided, item: PlacedItem | undefined): number 
   return Math.max(0, decision.slackMm - (item.x2Mm - item.x1Mm) - reachCostMm(splice.joint.reach));
 }
 
+/** Why a splice lies on another run than what it mends. */
+function pastWords(item: PlacedItem | undefined, run: Run, index: JobIndex): string[] {
+  return (item?.splices ?? []).flatMap((splice) => {
+    const other = splice.runId === undefined ? undefined : index.runs.get(splice.runId);
+    const shared = other && [run.fromNodeId, run.toNodeId].find((id) => id === other.fromNodeId || id === other.toNodeId);
+    return other && shared !== undefined ? [`Its ${splice.side} splice lies past ${index.nodes.get(shared)?.name ?? shared}, on ${other.name}: there is no room for it on this side.`] : [];
+  });
+}
+
 /** A decision with its place made into the plan of its finding. */
 export function findingPlan(decided: Decided, item: PlacedItem | undefined, job: Job, index: JobIndex, practice: Practice, catalogue: Catalogue): FindingPlan {
   const { decision } = decided;
@@ -29,7 +39,7 @@ export function findingPlan(decided: Decided, item: PlacedItem | undefined, job:
     runId: decision.runId,
     approach: decision.approach,
     headline: headline(decision, item?.insertMm),
-    because: decision.because,
+    because: [...decision.because, ...pastWords(item, run, index)],
     asks: decision.asks,
     warnings: decision.warnings,
     ranked: decision.ranked,
@@ -43,7 +53,7 @@ export function findingPlan(decided: Decided, item: PlacedItem | undefined, job:
     x2Mm: item?.x2Mm ?? decision.lost.toMm,
     insert: item?.insertMm !== undefined && decision.insertWire ? { lengthMm: item.insertMm, wire: decision.insertWire } : undefined,
     ...(decided.needsTwo !== undefined && decision.approach === 'insert' ? { needsTwo: decided.needsTwo } : {}),
-    splices: method && item ? item.splices.map((splice) => splicePlan(decided, method, item, splice, around)) : [],
+    splices: method && item ? item.splices.map((splice) => splicePlan(decided, method, item, splice, { ...around, run: index.runs.get(splice.runId ?? run.id) ?? run })) : [],
     cover: coverPlan(decided, around),
     cavity: cavityPlan(decided, around, item),
     ways: decision.ways.map((way) => (way.way === decision.approach && item?.insertMm !== undefined && way.way !== 'pigtail' ? { ...way, cost: { ...way.cost, wireMm: Math.round(item.insertMm) } } : way)),

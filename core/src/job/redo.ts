@@ -16,7 +16,8 @@ export interface RedoCost {
  */
 export function redoCost(finding: FindingPlan, splice: SplicePlan, shrunk: boolean): RedoCost {
   const lossPerSideMm = shrunk ? splice.redoLossMm.shrunk : splice.redoLossMm.bare;
-  const lostFromMm = Math.max(0, finding.x1Mm - lossPerSideMm);
+  // Not beyond the run's start, but where the repair reaches past it anyway.
+  const lostFromMm = finding.x1Mm < 0 ? finding.x1Mm - lossPerSideMm : Math.max(0, finding.x1Mm - lossPerSideMm);
   const lostToMm = finding.x2Mm + lossPerSideMm;
   const lapMm = splice.joint.reach.kind === 'lapped' ? splice.joint.reach.lapMm : 0;
   const slackLeftMm = finding.slackMm - (lostToMm - lostFromMm) - lapMm;

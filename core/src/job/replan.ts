@@ -3,7 +3,9 @@ import { stagger, type PlacedItem } from '../layout/index.ts';
 import { decideOne, type Warm } from './decideAll.ts';
 import { findingPlan } from './findingPlan.ts';
 import { indexJob, mateOf } from './jobIndex.ts';
-import { layoutItem, limitsOf, pinsOf } from './layOut.ts';
+import { couldGoPast, hasPlace, PAST_SIDES } from './past.ts';
+import { plan } from './plan.ts';
+import { layoutItem, limitsOf, pinsOf } from './runItems.ts';
 import type { FindingPlan, Job, Plan } from './types.ts';
 
 /** A length under this is no length. */
@@ -29,7 +31,12 @@ export function planOne(job: Job, before: Plan, findingId: string, memory: Warm)
   const item = layoutItem(decided, index);
   if (!run || !item) return findingPlan(decided, undefined, job, index, practice, catalogue);
   const { figures } = practice;
-  const bodies = before.findings.filter((one) => one.runId === run.id && one.findingId !== findingId).flatMap((one) => one.splices);
+  // What reaches past the run's end, or may have to, is no question of this run alone.
+  const could = couldGoPast(decided, index, practice);
+  if ((could.left ?? could.right) && (before.findings.some((one) => one.findingId === findingId && one.splices.some((splice) => splice.runId !== run.id)) || PAST_SIDES.some((side) => could[side] && !hasPlace(item, side, run, index, practice)))) {
+    return plan(job, practice, catalogue, memory).findings.find((one) => one.findingId === findingId);
+  }
+  const bodies = before.findings.filter((one) => one.findingId !== findingId).flatMap((one) => one.splices.filter((splice) => splice.runId === run.id));
   const keep = keepOuts(run, index.nodes, figures.clearMm);
   // Wanted distance first, then none, then over the others, as in the whole layout.
   const placedBeside = (gapMm: number | undefined): PlacedItem | undefined => {

@@ -3,7 +3,7 @@ import type { Decision } from '../approach/index.ts';
 import type { Catalogue } from '../catalogue/index.ts';
 import { branchesOf } from '../damage/index.ts';
 import { isStill, type HarnessNode, type Run } from '../harness/index.ts';
-import type { PlacedItem, PlacedSplice } from '../layout/index.ts';
+import { cutOf, type PlacedItem, type PlacedSplice } from '../layout/index.ts';
 import { methodById, type RankedMethod } from '../method/index.ts';
 import type { Practice } from '../practice/index.ts';
 import { checksFor, pullMinimumN, tugTargetN } from '../prove/index.ts';
@@ -59,20 +59,25 @@ export function splicePlan(decided: Decided, method: RankedMethod, item: PlacedI
   const parked = parkSide(splice, item, method, decision, around.practice);
   const insert = decision.insertWire;
   const between = decision.lead ? 'the new lead' : 'the insert';
+  const reachesPast = splice.leavesAtMm !== undefined;
+  const cutMm = splice.leavesAtMm === undefined ? (splice.side === 'right' ? item.x2Mm : item.x1Mm) : cutOf({ ...splice, leavesAtMm: splice.leavesAtMm });
+  // Where its insert leaves the run, the other end of the run is the outer one.
+  const outerOf = ({ leavesAtMm }: PlacedSplice, side: 'left' | 'right'): string => ((leavesAtMm === undefined ? side === 'left' : leavesAtMm > 0) ? around.run.fromNodeId : around.run.toNodeId);
   const tugN = tugTargetN(areaMm2(thinnest.size));
   return {
-    id: splice.id, findingId: splice.findingId, circuitId: circuit.id, runId: decision.runId, side: splice.side, make,
+    id: splice.id, findingId: splice.findingId, circuitId: circuit.id, runId: around.run.id, side: splice.side, make,
     methodId: method.methodId, methodName: method.name, family: method.family, joint,
     centreMm: splice.centreMm, fromMm: splice.fromMm, toMm: splice.toMm, pinned: splice.pinned, parkSide: parked,
+    cutMm, ...(splice.leavesAtMm === undefined ? {} : { leavesAtMm: splice.leavesAtMm }),
     tugN, pullMinimumN: pullMinimumN(areaMm2(thinnest.size)),
     redoLossMm: { bare: loss(false), shrunk: loss(true) },
     redosLeft: splice.side === 'only' ? Math.max(0, Math.floor((spare + 1e-9) / (2 * loss(true)))) : undefined,
     steps: stepsFor({
       spliceId: splice.id, side: splice.side, make, family: method.family, whole: method.family === 'tap' || methodById(joint.methodId).window === true, joint,
       isLead: decision.lead !== undefined,
-      leftName: splice.side === 'right' ? between : `the ${nodeName(around.run.fromNodeId, around)}`,
-      rightName: splice.side === 'left' ? between : `the ${nodeName(around.run.toNodeId, around)}`,
-      fromName: nodeName(around.run.fromNodeId, around), cutLeftMm: item.x1Mm, cutRightMm: item.x2Mm, insertMm: item.insertMm,
+      leftName: splice.side === 'right' ? between : `the ${nodeName(outerOf(splice, 'left'), around)}`,
+      rightName: splice.side === 'left' ? between : `the ${nodeName(outerOf(splice, 'right'), around)}`,
+      fromName: nodeName(around.run.fromNodeId, around), cutLeftMm: reachesPast ? cutMm : item.x1Mm, cutRightMm: reachesPast ? cutMm : item.x2Mm, insertMm: item.insertMm,
       insertWords: insert && `${sizeInWords(insert.wire.size)}, ${colourInWords(insert.wire.colour)}${insert.colourDiffers ? `: another colour, tag both ends ${circuit.number}` : ''}.`,
       parkSide: parked, parkAtMm: method.family === 'soldered' ? around.practice.figures.parkFromSolderMm : around.practice.figures.parkFromCrimpMm,
       tugN, notch: sizeInWords(thinnest.size), ironW: ironW(thickestMm2), twistBack: circuit.pairWith !== undefined,

@@ -40,7 +40,7 @@ export interface Job {
   readonly mappings?: readonly MappingCard[] | undefined;
 }
 
-/** A splice as it is to be made. Lengths in mm, positions in mm from the run's start. */
+/** A splice as it is to be made. Lengths in mm, positions in mm from the start of the run on which it lies: mostly its finding's, else another one that its circuit goes on in. */
 export interface SplicePlan {
   readonly id: string;
   readonly findingId: string;
@@ -56,6 +56,10 @@ export interface SplicePlan {
   readonly fromMm: number;
   readonly toMm: number;
   readonly pinned: boolean;
+  /** Where the old wire is cut for it on its run; of a single splice the left cut. */
+  readonly cutMm: number;
+  /** Where its inserted wire leaves its run, when the other splice lies on another run. */
+  readonly leavesAtMm?: number | undefined;
   readonly parkSide: 'left' | 'right' | 'insert' | 'clamp';
   /** Force to tug with in service, and the minimum of a sample; N. */
   readonly tugN: number;
@@ -117,7 +121,7 @@ export interface FindingPlan {
   readonly slackMm: number;
   /** Slack that is still there once this repair is made; mm. */
   readonly slackLeftMm: number;
-  /** Remaining ends on both sides of the loss. */
+  /** Remaining ends on both sides of the loss, as the finding's run counts: below 0 and above its length where a repair reaches past its ends. */
   readonly x1Mm: number;
   readonly x2Mm: number;
   readonly insert?: InsertPlan | undefined;

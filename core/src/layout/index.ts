@@ -3,10 +3,10 @@ export { bundleProfile, lumpDiameterMm, diameterAt, sectionAt } from './profile.
 export { brokenRules } from './check.ts';
 export type { BrokenRule } from './check.ts';
 export { spliceId, NO_WISHES } from './types.ts';
-export type { BundleWire, LayoutItem, LayoutWishes, PlacedItem, PlacedSplice, Pin, ProfileStretch, RunToLayOut, SpliceSide } from './types.ts';
+export type { BundleWire, Half, LayoutItem, LayoutWishes, PlacedItem, PlacedSplice, Pin, ProfileStretch, RunToLayOut, SpliceSide } from './types.ts';
 export { compareLayouts, firstDifference, LEVELS, measure } from './objective.ts';
 export type { Level, Objective } from './objective.ts';
-export { legalPlaces, windowsOf } from './place.ts';
+export { cutOf, itemAt, legalPlaces, openedFor, windowsOf } from './place.ts';
 export { movedSplice, placesOf } from './move.ts';
 export type { Moved } from './move.ts';
 export { keptLayout, optimise, quickLayout } from './solve/optimise.ts';

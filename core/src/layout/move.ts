@@ -3,7 +3,7 @@ import { asItem, legalPlaces, windowsOf, madeWith } from './place.ts';
 import type { LayoutItem, Pin, PlacedItem, RunToLayOut, SpliceSide } from './types.ts';
 
 /** Where all splices lie, by name. */
-export const placesOf = (items: readonly PlacedItem[]): Pin[] => items.flatMap((item) => item.splices.map(({ findingId, side, centreMm }) => ({ findingId, side, centreMm })));
+export const placesOf = (items: readonly PlacedItem[]): Pin[] => items.flatMap((item) => item.splices.map(({ findingId, side, centreMm, runId }) => ({ findingId, side, centreMm, ...(runId === undefined ? {} : { runId }) })));
 
 /** What a splice that is moved takes along, and where all lie then. */
 export interface Moved {
@@ -61,7 +61,8 @@ export function movedSplice(run: RunToLayOut, items: readonly PlacedItem[], find
   const snapped = snaps.sort((a, b) => Math.abs(a - wishMm) - Math.abs(b - wishMm))[0];
   const centreMm = snapped ?? nearestLegal(wishMm, legal);
   if (centreMm === undefined) return undefined;
-  const moved = [{ findingId, side, centreMm }, ...(mate ? [{ findingId: mate.item.findingId, side, centreMm: centreMm + byMm }] : [])];
+  const on = mover.item.half?.runId === undefined ? {} : { runId: mover.item.half.runId };
+  const moved = [{ findingId, side, centreMm, ...on }, ...(mate ? [{ findingId: mate.item.findingId, side, centreMm: centreMm + byMm, ...on }] : [])];
   return { items: items.map((placed) => withMoved(run, placed, moved)), moved, centreMm };
 }
 

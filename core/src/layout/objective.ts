@@ -1,6 +1,7 @@
 import { bundleDiameterMm } from '../bundle/index.ts';
 import type { KeepOut } from '../harness/index.ts';
 import { EQUAL_MM } from './pairs.ts';
+import { openedFor } from './place.ts';
 import type { BundleWire, PlacedItem, PlacedSplice, RunToLayOut } from './types.ts';
 
 /** What a layout reaches, in the strict order in which layouts are compared. */
@@ -49,7 +50,9 @@ function unequalPairs(run: RunToLayOut, items: readonly PlacedItem[]): number {
   const inserts = new Map(items.map((item) => [item.findingId, item.insertMm]));
   return run.items.filter((item) => {
     const [mine, theirs] = [inserts.get(item.findingId), item.pairFindingId === undefined ? undefined : inserts.get(item.pairFindingId)];
-    return mine !== undefined && theirs !== undefined && item.findingId < (item.pairFindingId ?? '') && Math.abs(mine - theirs) > EQUAL_MM;
+    // Of halves whose other ends are not known yet, nothing is.
+    const known = !item.half || item.half.beyondMm > 0;
+    return known && mine !== undefined && theirs !== undefined && item.findingId < (item.pairFindingId ?? '') && Math.abs(mine - theirs) > EQUAL_MM;
   }).length;
 }
 
@@ -70,7 +73,7 @@ export function measure(run: RunToLayOut, items: readonly PlacedItem[]): Objecti
     farthestMm = Math.max(farthestMm, body.toMm);
     peakMm = Math.max(peakMm, sectionDiameterMm(wires, [...here, body].map((one) => ({ circuitId: one.circuitId, bodyMm: one.joint.bodyDiameterMm }))));
   });
-  const opened = [...bodies, ...run.items.map((item) => item.lost), ...(run.alsoOpened ?? [])];
+  const opened = [...bodies, ...run.items.map(openedFor), ...(run.alsoOpened ?? [])];
   return {
     barred: unequalPairs(run, items) + bodies.filter((body) => !body.pinned && run.keepOuts.some((keep) => body.fromMm < keep.toMm - TOUCH_MM && keep.fromMm + TOUCH_MM < body.toMm)).length,
     over, pairs, splices: bodies.length, clearMm: Math.max(0, clearMm), peakMm,

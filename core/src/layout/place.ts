@@ -1,16 +1,32 @@
+import type { Stretch } from '../damage/index.ts';
 import type { SizedJoint } from '../method/index.ts';
 import { legalCentres, centreWindowOfLead, centreWindowOfOne, centreWindowsOfTwo, faceFromCentre, insertLengthMm, leadLengthMm, type Window } from '../sizing/index.ts';
-import { spliceId, type LayoutItem, type Pin, type PlacedItem, type PlacedSplice, type RunToLayOut, type SpliceSide } from './types.ts';
+import { spliceId, type Half, type LayoutItem, type Pin, type PlacedItem, type PlacedSplice, type RunToLayOut, type SpliceSide } from './types.ts';
 
 /** Where a splice's centre may lie as far as its wire goes, and where it would lie best if it were alone. */
 export interface Wish {
   readonly window: Window;
   readonly atMm: number;
   readonly joint: SizedJoint;
+  /** On which side of its loss it lies as this run counts. */
+  readonly beside: SpliceSide;
 }
+
+/** A wire has a length, however short. */
+const SMALL_MM = 1e-6;
 
 /** The body of a splice from edge to edge. */
 export const bodyAt = (centreMm: number, joint: SizedJoint): Window => ({ fromMm: centreMm - joint.bodyLengthMm / 2, toMm: centreMm + joint.bodyLengthMm / 2 });
+
+/** Wire that leaves at the run's start ends at a splice on its right. */
+export const besideOf = ({ leavesAtMm }: Pick<Half, 'leavesAtMm'>): 'left' | 'right' => (leavesAtMm <= 0 ? 'right' : 'left');
+
+/** What is opened for an item along its run: its loss; where it reaches past the run's end, all up to there. */
+export function openedFor({ lost, half }: LayoutItem): Stretch {
+  if (!half) return lost;
+  const at = half.leavesAtMm;
+  return besideOf(half) === 'right' ? { fromMm: at, toMm: Math.max(at, lost.toMm) } : { fromMm: Math.min(at, lost.fromMm), toMm: at };
+}
 
 /** What an item wishes: a single splice in the middle of its loss, two as near to the loss as they may lie. */
 export function wishes(item: LayoutItem): { readonly side: SpliceSide; readonly wish: Wish }[] {
@@ -19,16 +35,25 @@ export function wishes(item: LayoutItem): { readonly side: SpliceSide; readonly 
   if (item.lead) {
     const { atStart, mostMm } = item.lead;
     const window = centreWindowOfLead(item.lost, atStart, first.reach, mostMm);
-    return [{ side: atStart ? 'right' : 'left', wish: { window, joint: first, atMm: atStart ? window.fromMm : window.toMm } }];
+    const beside = atStart ? 'right' : 'left';
+    return [{ side: beside, wish: { window, joint: first, beside, atMm: atStart ? window.fromMm : window.toMm } }];
+  }
+  if (item.half && second) {
+    const joint = item.half.side === 'left' ? first : second;
+    const windows = centreWindowsOfTwo(item.lost, joint.reach, joint.reach);
+    const beside = besideOf(item.half);
+    // It lies on this run, however far off the loss is.
+    const window = beside === 'right' ? { fromMm: Math.max(0, windows.right.fromMm), toMm: Infinity } : { fromMm: -Infinity, toMm: Math.min(item.half.leavesAtMm, windows.left.toMm) };
+    return [{ side: item.half.side, wish: { window, joint, beside, atMm: beside === 'right' ? window.fromMm : window.toMm } }];
   }
   if (!second) {
     const window = centreWindowOfOne(item.lost, item.slackMm, first.reach);
-    return [{ side: 'only', wish: { window, joint: first, atMm: (item.lost.fromMm + item.lost.toMm) / 2 } }];
+    return [{ side: 'only', wish: { window, joint: first, beside: 'only', atMm: (item.lost.fromMm + item.lost.toMm) / 2 } }];
   }
   const windows = centreWindowsOfTwo(item.lost, first.reach, second.reach);
   return [
-    { side: 'left', wish: { window: windows.left, joint: first, atMm: windows.left.toMm } },
-    { side: 'right', wish: { window: windows.right, joint: second, atMm: windows.right.fromMm } },
+    { side: 'left', wish: { window: windows.left, joint: first, beside: 'left', atMm: windows.left.toMm } },
+    { side: 'right', wish: { window: windows.right, joint: second, beside: 'right', atMm: windows.right.fromMm } },
   ];
 }
 
@@ -36,7 +61,7 @@ export function wishes(item: LayoutItem): { readonly side: SpliceSide; readonly 
 export function asItem(item: LayoutItem, places: ReadonlyMap<SpliceSide, { readonly centreMm: number; readonly pinned: boolean }>): PlacedItem {
   const splices = wishes(item).map(({ side, wish }): PlacedSplice => {
     const at = places.get(side) ?? { centreMm: wish.atMm, pinned: false };
-    return { id: spliceId(item.findingId, side), findingId: item.findingId, circuitId: item.circuitId, side, joint: wish.joint, ...at, ...bodyAt(at.centreMm, wish.joint) };
+    return { id: spliceId(item.findingId, side), findingId: item.findingId, circuitId: item.circuitId, side, joint: wish.joint, ...(item.half ? { leavesAtMm: item.half.leavesAtMm } : {}), ...(item.half?.runId === undefined ? {} : { runId: item.half.runId }), ...at, ...bodyAt(at.centreMm, wish.joint) };
   });
   const [first, second] = splices;
   if (!first) return { findingId: item.findingId, splices, x1Mm: item.lost.fromMm, x2Mm: item.lost.toMm };
@@ -46,6 +71,13 @@ export function asItem(item: LayoutItem, places: ReadonlyMap<SpliceSide, { reado
     const [x1Mm, x2Mm] = atStart ? [item.lost.fromMm, faceMm] : [faceMm, item.lost.toMm];
     return { findingId: item.findingId, splices, x1Mm, x2Mm, insertMm: leadLengthMm(x2Mm - x1Mm, first.joint.reach, terminalTakesMm) + (item.extraMm ?? 0) };
   }
+  const [left, right] = item.joints;
+  if (item.half && left && right) {
+    const { leavesAtMm, beyondMm } = item.half;
+    const faceMm = faceFromCentre(first.centreMm, besideOf(item.half), first.joint.reach);
+    const [x1Mm, x2Mm] = [Math.min(leavesAtMm, faceMm), Math.max(leavesAtMm, faceMm)];
+    return { findingId: item.findingId, splices, x1Mm, x2Mm, insertMm: insertLengthMm(0, Math.max(SMALL_MM, x2Mm - x1Mm + beyondMm), left.reach, right.reach) + (item.extraMm ?? 0) };
+  }
   if (!second) {
     return { findingId: item.findingId, splices, x1Mm: Math.min(item.lost.fromMm, first.centreMm), x2Mm: Math.max(item.lost.toMm, first.centreMm) };
   }
@@ -53,6 +85,12 @@ export function asItem(item: LayoutItem, places: ReadonlyMap<SpliceSide, { reado
   const x2Mm = faceFromCentre(second.centreMm, 'right', second.joint.reach);
   return { findingId: item.findingId, splices, x1Mm, x2Mm, insertMm: insertLengthMm(x1Mm, x2Mm, first.joint.reach, second.joint.reach) + (item.extraMm ?? 0) };
 }
+
+/** An item with its splices where they lie in a layout. */
+export const itemAt = (item: LayoutItem, placed: PlacedItem): PlacedItem => asItem(item, new Map(placed.splices.map(({ side, centreMm, pinned }) => [side, { centreMm, pinned }])));
+
+/** Where the remaining conductor of a splice's outer wire ends, mm: of one with its inserted wire led past the run's end. */
+export const cutOf = (splice: PlacedSplice & { readonly leavesAtMm: number }): number => faceFromCentre(splice.centreMm, besideOf(splice), splice.joint.reach);
 
 /** Grace for a place that was measured or rounded, mm. */
 const PLACE_GRACE_MM = 0.05;

@@ -12,6 +12,8 @@ export interface Pin {
   readonly findingId: string;
   readonly side: SpliceSide;
   readonly centreMm: number;
+  /** The run on which it lies, where that is not its finding's. */
+  readonly runId?: string | undefined;
 }
 
 /** What people decided about where splices go, besides what is made already. */
@@ -28,6 +30,20 @@ export interface LayoutWishes {
 
 export const NO_WISHES: LayoutWishes = { pins: [], atOne: [], found: [] };
 
+/**
+ * Of a repair that reaches past an end of a run: which of its two splices lies on the run that is looked at. The other one lies on another run
+ * of its circuit.
+ */
+export interface Half {
+  readonly side: 'left' | 'right';
+  /** Where the inserted wire leaves this run: 0 or the run's length, mm. */
+  readonly leavesAtMm: number;
+  /** From there along the inserted wire to the other splice's conductor end, mm. */
+  readonly beyondMm: number;
+  /** This run, where it is not the finding's. */
+  readonly runId?: string | undefined;
+}
+
 /** One finding's splices that want a place. */
 export interface LayoutItem {
   readonly findingId: string;
@@ -35,8 +51,11 @@ export interface LayoutItem {
   readonly joints: readonly SizedJoint[];
   /** Where one splice would do: the two that could be made in its place, when it may get two. */
   readonly twoJoints?: readonly SizedJoint[] | undefined;
+  /** Mm from the run's start; of a half on another run than the finding's it lies past the run's end. */
   readonly lost: Stretch;
   readonly slackMm: number;
+  /** Only one of the two splices lies here. */
+  readonly half?: Half | undefined;
   readonly pairFindingId?: string | undefined;
   /** A new lead from a connector with one splice, and what its terminal takes, mm. */
   readonly lead?: (LeadSite & { readonly terminalTakesMm: number }) | undefined;
@@ -78,6 +97,10 @@ export interface PlacedSplice {
   readonly toMm: number;
   readonly joint: SizedJoint;
   readonly pinned: boolean;
+  /** The run on which it lies, where that is not its finding's. */
+  readonly runId?: string | undefined;
+  /** Where its inserted wire leaves the run, when the other splice lies on another run, mm. */
+  readonly leavesAtMm?: number | undefined;
 }
 
 /** A finding's splices in place, with the remaining ends x1 and x2 and the insert between them. */

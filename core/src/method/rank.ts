@@ -21,9 +21,13 @@ function hasRoom(site: Site, joints: readonly SizedJoint[]): boolean {
     const window = site.lead ? centreWindowOfLead(site.lost, site.lead.atStart, first.reach, site.lead.mostMm) : centreWindowOfOne(site.lost, site.slackMm, first.reach);
     return legalCentres(window, first.bodyLengthMm, site.keepOuts).length > 0;
   }
-  const windows = centreWindowsOfTwo(site.lost, first.reach, second.reach);
-  const leftmost = legalCentres(windows.left, first.bodyLengthMm, site.keepOuts)[0]?.fromMm;
-  const rightmost = legalCentres(windows.right, second.bodyLengthMm, site.keepOuts).at(-1)?.toMm;
+  return hasRoomForTwo(site.lost, first, second, site.keepOuts) || (site.keepOutsBeyond !== undefined && hasRoomForTwo(site.lost, first, second, site.keepOutsBeyond()));
+}
+
+function hasRoomForTwo(lost: Site['lost'], first: SizedJoint, second: SizedJoint, keepOuts: Site['keepOuts']): boolean {
+  const windows = centreWindowsOfTwo(lost, first.reach, second.reach);
+  const leftmost = legalCentres(windows.left, first.bodyLengthMm, keepOuts)[0]?.fromMm;
+  const rightmost = legalCentres(windows.right, second.bodyLengthMm, keepOuts).at(-1)?.toMm;
   if (leftmost === undefined || rightmost === undefined) return false;
   return rightmost - leftmost >= (first.bodyLengthMm + second.bodyLengthMm) / 2 - 1e-9;
 }

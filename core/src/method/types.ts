@@ -121,6 +121,8 @@ export interface Site {
   readonly slackMm: number;
   readonly slackKnown: boolean;
   readonly keepOuts: readonly KeepOut[];
+  /** The same with what lies past the run's ends, where the circuit goes on: for the two splices of an insert, when they find no room else. */
+  readonly keepOutsBeyond?: (() => readonly KeepOut[]) | undefined;
   /** Free wire beside the loss on which a sleeve can be parked, mm. */
   readonly freeLeftMm: number;
   readonly freeRightMm: number;

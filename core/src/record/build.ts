@@ -18,6 +18,8 @@ export interface Made {
   readonly id: string;
   readonly make: number;
   readonly atMm: number;
+  /** The run on which it is, where that is not its finding's. */
+  readonly runId?: string | undefined;
   readonly checks: readonly Check[];
   readonly method: string;
   readonly materials: readonly string[];
@@ -31,7 +33,7 @@ export function madeOf(finding: FindingPlan): Made[] {
     const { seal } = splice.joint;
     const cover = seal.kind === 'sleeve' ? [`${seal.name}, cut ${seal.cutMm} mm`] : seal.kind === 'wrap' ? [`${seal.name}, ${figure(seal.lengthMm, 0)} mm`] : [];
     const insert = finding.insert && (finding.isLead ? finding.approach !== 'pigtail' : splice.side === 'left') ? [`${wireInWords(finding.insert.wire.wire)}, ${colourInWords(finding.insert.wire.wire.colour)}, ${formatMm(finding.insert.lengthMm, 0)}`] : [];
-    return { id: splice.id, make: splice.make, atMm: splice.centreMm, checks: splice.checks, method: splice.methodName, materials: [splice.joint.partName, ...cover, ...insert] };
+    return { id: splice.id, make: splice.make, atMm: splice.centreMm, runId: splice.runId, checks: splice.checks, method: splice.methodName, materials: [splice.joint.partName, ...cover, ...insert] };
   });
   const { cover, cavity } = finding;
   if (cavity) {
@@ -106,38 +108,41 @@ export function buildRecords(job: Job, plan: Plan, readings: readonly Reading[],
   return plan.findings.flatMap((finding) => {
     const circuit = circuitOf.get(finding.circuitId);
     const source = job.findings.find((one) => one.id === finding.findingId);
-    const run = job.harness.runs.find((one) => one.id === finding.runId);
-    if (!circuit || !source || !run) return [];
+    const home = job.harness.runs.find((one) => one.id === finding.runId);
+    if (!circuit || !source || !home) return [];
     const ranked = finding.ranked.find((method) => method.methodId === finding.chosen);
-    return madeOf(finding).map((made): SpliceRecord => ({
-      spliceId: made.id,
-      jobNumber: job.number,
-      machine: job.machine.name,
-      harness: job.harness.name,
-      circuitNumber: circuit.number,
-      circuitFunction: circuit.function,
-      wire: `${wireInWords(circuit.wire)}, ${colourInWords(circuit.wire.colour)}`,
-      run: run.name,
-      atMm: made.atMm,
-      fromName: job.harness.nodes.find((node) => node.id === run.fromNodeId)?.name ?? run.fromNodeId,
-      finding: findingInWords(source),
-      approach: finding.headline,
-      method: made.method,
-      materials: made.materials,
-      tools: made.tools ?? ranked?.toolNames ?? [],
-      because: finding.because,
-      override: finding.chosenBy && `${finding.chosenBy.by} chose this: ${finding.chosenBy.reason}`,
-      insert: finding.insert && formatMm(finding.insert.lengthMm, 0),
-      readings: readingsOf(made, readings),
-      redos: made.make - 1,
-      temporaryUntil: source.temporaryUntil,
-      practice: plan.practice,
-      catalogue: plan.catalogue,
-      isolation: isolationWords(job, when),
-      cautions: plan.cautions,
-      signedBy: signed.by,
-      signedAt: signed.at,
-      note: signed.note,
-    }));
+    return madeOf(finding).map((made): SpliceRecord => {
+      const run = job.harness.runs.find((one) => one.id === made.runId) ?? home;
+      return {
+        spliceId: made.id,
+        jobNumber: job.number,
+        machine: job.machine.name,
+        harness: job.harness.name,
+        circuitNumber: circuit.number,
+        circuitFunction: circuit.function,
+        wire: `${wireInWords(circuit.wire)}, ${colourInWords(circuit.wire.colour)}`,
+        run: run.name,
+        atMm: made.atMm,
+        fromName: job.harness.nodes.find((node) => node.id === run.fromNodeId)?.name ?? run.fromNodeId,
+        finding: findingInWords(source),
+        approach: finding.headline,
+        method: made.method,
+        materials: made.materials,
+        tools: made.tools ?? ranked?.toolNames ?? [],
+        because: finding.because,
+        override: finding.chosenBy && `${finding.chosenBy.by} chose this: ${finding.chosenBy.reason}`,
+        insert: finding.insert && formatMm(finding.insert.lengthMm, 0),
+        readings: readingsOf(made, readings),
+        redos: made.make - 1,
+        temporaryUntil: source.temporaryUntil,
+        practice: plan.practice,
+        catalogue: plan.catalogue,
+        isolation: isolationWords(job, when),
+        cautions: plan.cautions,
+        signedBy: signed.by,
+        signedAt: signed.at,
+        note: signed.note,
+      };
+    });
   });
 }

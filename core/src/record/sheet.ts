@@ -10,12 +10,14 @@ const place = (atMm: number, fromName: string): string => `${figure(atMm, 0)} mm
 
 function plannedLines(job: Job, plan: Plan, readings: readonly Reading[]): SheetLine[] {
   return plan.findings.flatMap((finding) => {
-    const run = job.harness.runs.find((one) => one.id === finding.runId);
-    const from = job.harness.nodes.find((node) => node.id === run?.fromNodeId)?.name ?? '';
+    const fromOf = (runId = finding.runId): string => {
+      const run = job.harness.runs.find((one) => one.id === runId);
+      return job.harness.nodes.find((node) => node.id === run?.fromNodeId)?.name ?? '';
+    };
     return madeOf(finding).map((made): SheetLine => ({
       spliceId: made.id,
       circuit: circuitWords(job, finding.circuitId),
-      place: place(made.atMm, from),
+      place: place(made.atMm, fromOf(made.runId)),
       method: made.method,
       materials: made.materials.join('; '),
       readings: readingsOf(made, readings),

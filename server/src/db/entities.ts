@@ -45,7 +45,7 @@ export const FindingEntity = new EntitySchema<Rows.FindingRow>({
   name: 'finding', columns: { jobId: key, id: key, position: whole, circuitId: text, runId: text, kind: text, fromMm: real, toMm: real, body: json, version: whole }, foreignKeys: ofJob,
 });
 export const ChoiceEntity = new EntitySchema<Rows.ChoiceRow>({ name: 'choice', columns: { id: key, jobId: text, findingId: text, use: optional(text), reason: text, by: text, at: text }, foreignKeys: ofJob });
-export const PinEntity = new EntitySchema<Rows.PinRow>({ name: 'pin', columns: { jobId: key, findingId: key, side: key, centreMm: real }, foreignKeys: ofJob });
+export const PinEntity = new EntitySchema<Rows.PinRow>({ name: 'pin', columns: { jobId: key, findingId: key, side: key, centreMm: real, runId: optional(text) }, foreignKeys: ofJob });
 export const TickEntity = new EntitySchema<Rows.TickRow>({ name: 'tick', columns: { jobId: key, stepId: key, spliceId: text, done: { type: 'boolean' }, by: text, at: text }, foreignKeys: ofJob });
 export const ReadingEntity = new EntitySchema<Rows.ReadingRow>({
   name: 'reading', columns: { id: key, jobId: text, spliceId: text, make: whole, checkId: text, value: json, by: text, at: text, sequence: whole },

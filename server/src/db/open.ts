@@ -6,6 +6,7 @@ import { Init1764000000000 } from './migrations/1764000000000-init.ts';
 import { Connectors1764100000000 } from './migrations/1764100000000-connectors.ts';
 import { Practices1764300000000 } from './migrations/1764300000000-practices.ts';
 import { Layout1764400000000 } from './migrations/1764400000000-layout.ts';
+import { PastEnds1764500000000 } from './migrations/1764500000000-past-ends.ts';
 import { Survey1764200000000 } from './migrations/1764200000000-survey.ts';
 
 /**
@@ -27,7 +28,7 @@ export async function openDatabase(dataDir: string): Promise<Database> {
     type: 'better-sqlite3',
     database: inMemory ? ':memory:' : join(dataDir, 'mendum.sqlite'),
     entities: ENTITIES,
-    migrations: [Init1764000000000, Connectors1764100000000, Survey1764200000000, Practices1764300000000, Layout1764400000000],
+    migrations: [Init1764000000000, Connectors1764100000000, Survey1764200000000, Practices1764300000000, Layout1764400000000, PastEnds1764500000000],
     migrationsRun: true,
     synchronize: false,
     enableWAL: !inMemory,

@@ -16,7 +16,7 @@ export interface JobRow {
 }
 export interface FindingRow { jobId: string; id: string; position: number; circuitId: string; runId: string; kind: Finding['kind']; fromMm: number; toMm: number; body: Finding; version: number }
 export interface ChoiceRow { id: string; jobId: string; findingId: string; use: string | null; reason: string; by: string; at: string }
-export interface PinRow { jobId: string; findingId: string; side: 'only' | 'left' | 'right'; centreMm: number }
+export interface PinRow { jobId: string; findingId: string; side: 'only' | 'left' | 'right'; centreMm: number; runId: string | null }
 export interface TickRow { jobId: string; stepId: string; spliceId: string; done: boolean; by: string; at: string }
 export interface ReadingRow { id: string; jobId: string; spliceId: string; make: number; checkId: string; value: ReadingValue; by: string; at: string; sequence: number }
 export interface RedoRow { id: string; jobId: string; findingId: string; lostFromMm: number; lostToMm: number; because: string; by: string; at: string; sequence: number }

@@ -73,7 +73,7 @@ export async function loadJob(manager: EntityManager, jobId: string): Promise<St
       id: row.id, number: row.number, title: row.title, asOf: row.openedOn, machine, harness,
       findings: findings.map((finding) => finding.body), gate: row.gate, ...(row.mappings.length === 0 ? {} : { mappings: row.mappings }), ...(row.held.length === 0 ? {} : { held: row.held }), ...(isEmpty(row.layout) ? {} : { layout: row.layout }),
       choices: [...latest.values()].flatMap(({ findingId, use, reason, by, at }) => (use === null ? [] : [{ findingId, use: use as Choice['use'], reason, by, at }])),
-      pins: pins.map(({ findingId, side, centreMm }) => ({ findingId, side, centreMm })),
+      pins: pins.map(({ findingId, side, centreMm, runId }) => ({ findingId, side, centreMm, ...(runId === null ? {} : { runId }) })),
       redos: redos.map(({ id, findingId, lostFromMm, lostToMm, because, by, at }) => ({ id, findingId, lostFromMm, lostToMm, because, by, at })),
     },
   };
@@ -124,7 +124,7 @@ export async function insertJob(manager: EntityManager, job: Job, practice: Prac
   });
   for (const [position, finding] of job.findings.entries()) await manager.insert(FindingEntity, findingRow(id, finding, position, 1));
   for (const choice of job.choices) await manager.insert(ChoiceEntity, { id: randomUUID(), jobId: id, ...choice });
-  for (const pin of job.pins) await manager.insert(PinEntity, { jobId: id, ...pin });
+  for (const pin of job.pins) await manager.insert(PinEntity, { jobId: id, runId: null, ...pin });
   for (const [sequence, redo] of job.redos.entries()) await manager.insert(RedoEntity, { ...redo, id: randomUUID(), jobId: id, sequence });
   return { id, number };
 }

@@ -40,7 +40,7 @@ async function pinFinding(manager: EntityManager, stored: StoredJob, plan: Plan,
   const use = finding.cover?.coverId ?? finding.splices[0]?.methodId;
   await hold(manager, stored.row.id, findingId, { findingId, way: finding.approach, ...(use === undefined ? {} : { use }), partIds: partsOfPlan(finding), otherColours: stored.row.layout.otherColours ?? false });
   for (const splice of finding.splices) {
-    await manager.upsert(PinEntity, { jobId: stored.row.id, findingId, side: splice.side, centreMm: splice.centreMm }, ['jobId', 'findingId', 'side']);
+    await manager.upsert(PinEntity, { jobId: stored.row.id, findingId, side: splice.side, centreMm: splice.centreMm, runId: splice.runId === finding.runId ? null : splice.runId }, ['jobId', 'findingId', 'side']);
   }
 }
 

@@ -1,5 +1,5 @@
 import type { Circuit, FindingPlan, Job, Plan, Run, RunPlan } from '@mendum/core';
-import { colourInWords, figure, sizeInWords } from '@mendum/core';
+import { colourInWords, cutsOn, figure, plansOn, sizeInWords } from '@mendum/core';
 
 /** A run with its plan, as it is drawn for the bench. */
 export interface TemplateOf {
@@ -34,7 +34,7 @@ export const rowsThatFit = (heightMm: number): number => Math.max(1, Math.floor(
 
 /** The circuits of a run that something is done on, in the order of their cuts. */
 export function touchedCircuits({ job, plan, run }: Pick<TemplateOf, 'job' | 'plan' | 'run'>): Circuit[] {
-  const made = plan.findings.filter((finding) => finding.runId === run.id && (finding.splices.length > 0 || finding.cover)).sort((a, b) => a.x1Mm - b.x1Mm);
+  const made = plansOn(plan.findings, run).filter((finding) => finding.splices.length > 0 || finding.cover).sort((a, b) => a.x1Mm - b.x1Mm);
   return [...new Set(made.map((finding) => finding.circuitId))].flatMap((id) => job.harness.circuits.find((circuit) => circuit.id === id) ?? []);
 }
 
@@ -81,7 +81,7 @@ function circuitRow(findings: readonly FindingPlan[], circuit: Circuit, part: Te
       out.push(box(x(from), y - 2.2, x(to) - x(from), 4.4, `rx="1.6" fill="#ffffff" stroke="${INK}" stroke-width="0.3"`));
       if (splice.centreMm >= part.fromMm && splice.centreMm <= part.toMm) out.push(line(x(splice.centreMm), y - 2.2, x(splice.centreMm), y + 2.2, 0.15, SOFT), text(x(splice.centreMm), y + 0.9, splice.methodName, { size: 2.2, anchor: 'middle' }));
     }
-    for (const [index, cut] of (finding.splices.length > 0 ? [...new Set([finding.x1Mm, finding.x2Mm])] : []).entries()) {
+    for (const [index, cut] of cutsOn(finding).entries()) {
       if (cut < part.fromMm || cut > part.toMm) continue;
       out.push(line(x(cut), top + 2.9, x(cut), top + 9.6, 0.25, COPPER, '0.8 0.5'), text(x(cut) + (index === 0 ? -0.6 : 0.6), top + 10.2, `cut ${figure(cut, 1)}`, { size: 2.4, anchor: index === 0 ? 'end' : 'start', bold: true }));
     }
@@ -99,7 +99,7 @@ export function templateSvg(of: TemplateOf, part: TemplatePart): string {
     const [from, to] = [Math.max(keep.fromMm, part.fromMm), Math.min(keep.toMm, part.toMm)];
     return box(x(from), RULER_MM, to - from, bottom - RULER_MM, 'fill="#E9E2D4"') + text(x((from + to) / 2), bottom + 3, keep.kind === 'flex' ? `${keep.name}, bends: no splice` : `${keep.name}: no splice`, { size: 2.4, anchor: 'middle', colour: SOFT });
   });
-  const rows = part.circuits.map((circuit, index) => circuitRow(of.plan.findings.filter((finding) => finding.circuitId === circuit.id && finding.runId === of.run.id), circuit, part, RULER_MM + GAP_MM + index * ROW_MM, x));
+  const rows = part.circuits.map((circuit, index) => circuitRow(plansOn(of.plan.findings, of.run).filter((finding) => finding.circuitId === circuit.id), circuit, part, RULER_MM + GAP_MM + index * ROW_MM, x));
   const check = wide >= CHECK_MM + 4 ? line(2, high - 3.5, 2 + CHECK_MM, high - 3.5, 0.5) + line(2, high - 5.5, 2, high - 1.5, 0.25) + line(2 + CHECK_MM, high - 5.5, 2 + CHECK_MM, high - 1.5, 0.25) + text(2 + CHECK_MM + 2, high - 2.6, `This bar is ${CHECK_MM} mm: measure it before you use the sheet.`, { size: 2.6 }) : '';
   return `<svg xmlns="http://www.w3.org/2000/svg" width="${wide.toFixed(3)}mm" height="${high.toFixed(3)}mm" viewBox="0 0 ${wide.toFixed(3)} ${high.toFixed(3)}">${keeps.join('')}${ruler(part, x)}${rows.join('')}${check}</svg>`;
 }

@@ -30,6 +30,7 @@ function Mended({ finding, plan, y, x, thick, selected }: { readonly finding: Fi
           <WireLine x1={x(plan.x1Mm)} x2={x(plan.x2Mm)} y={y} thick={thick} colour={plan.insert.wire.wire.colour} />
         </g>
       ) : null}
+      {plan.splices.map(({ id, leavesAtMm }) => (leavesAtMm === undefined ? null : <path key={`${id} on`} d={`M${x(leavesAtMm)} ${y}l${leavesAtMm <= 0 ? 11 : -11} -7v14Z`} fill="var(--copper)" stroke="var(--sheet)" strokeWidth={1} />))}
       {plan.splices.map((splice) => <SpliceBody key={splice.id} x1={x(splice.fromMm)} x2={x(splice.toMm)} y={y} high={18} family={splice.family} selected={selected} />)}
     </g>
   );

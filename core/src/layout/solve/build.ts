@@ -1,7 +1,7 @@
 import type { SizedJoint } from '../../method/index.ts';
 import { faceFromCentre, legalCentres, reachCostMm, type Reach } from '../../sizing/index.ts';
 import { sectionDiameterMm } from '../objective.ts';
-import { wishes } from '../place.ts';
+import { besideOf, openedFor, wishes } from '../place.ts';
 import { spliceId, type LayoutItem, type RunToLayOut, type SpliceSide } from '../types.ts';
 import { TOUCH_MM, type Body, type Mode, type Piece, type Problem, type Room, type Unit, type WireEnd } from './problem.ts';
 
@@ -49,10 +49,12 @@ function modeOf(making: Making, item: LayoutItem, joints: readonly SizedJoint[])
   const pieces = wishes(made).map(({ side, wish }): Piece => {
     const spec = making.specs.push({ circuitId: item.circuitId, bodyMm: wish.joint.bodyDiameterMm }) - 1;
     const long = wish.joint.bodyLengthMm;
-    const sign = side === 'left' ? -1 : 1;
-    const faceMm = side === 'only' ? 0 : faceFromCentre(long / 2, side, wish.joint.reach);
-    const fixedMm = item.lead ? (item.lead.atStart ? item.lost.fromMm : item.lost.toMm) : 0;
-    const isFirst = item.lead !== undefined || side === 'left';
+    const { beside } = wish;
+    const sign = beside === 'left' ? -1 : 1;
+    const faceMm = beside === 'only' ? 0 : faceFromCentre(long / 2, beside, wish.joint.reach);
+    // Of a wire with one end here, the other one counts as fixed.
+    const fixedMm = item.lead ? (item.lead.atStart ? item.lost.fromMm : item.lost.toMm) : item.half ? item.half.leavesAtMm - sign * item.half.beyondMm : 0;
+    const isFirst = item.lead !== undefined || item.half !== undefined || side === 'left';
     const adds = joints.reduce((sum, joint) => sum + endAddsMm(joint.reach), item.extraMm ?? 0) + (item.lead?.terminalTakesMm ?? 0);
     const end: WireEnd = { wire, sign, offsetMm: faceMm - fixedMm, addMm: isFirst ? adds : undefined };
     return {
@@ -104,6 +106,25 @@ function pairModes(a: Mode, b: Mode, gapMm: number): Mode[] {
   return all.filter((one) => one.every((piece) => piece.rooms.length > 0));
 }
 
+/**
+ * Of a pair that reaches past the run's end, the two splices that lie here, shifted by what both runs have room for: so they are shifted alike on the
+ * other run, too, though each is laid out for itself.
+ */
+function halfPairMode(a: LayoutItem, b: LayoutItem, modes: readonly [Mode | undefined, Mode | undefined], gapMm: number): Mode | undefined {
+  const [[mine], [theirs]] = [modes[0] ?? [], modes[1] ?? []];
+  if (!mine || !theirs || !a.half || !b.half || a.half.side !== b.half.side) return undefined;
+  const longs = [...a.joints, ...b.joints].map((joint) => joint.bodyLengthMm);
+  const [longest, shortest] = [Math.max(...longs), Math.min(...longs)];
+  const shiftMm = 2 * longest - shortest + gapMm;
+  // The one with the smaller id is nearer to the path's begin, whichever way this run counts.
+  const sign = (a.findingId < b.findingId ? 1 : -1) * (a.half.side === besideOf(a.half) ? 1 : -1);
+  const face = (piece: Piece): number => piece.bodies.length > 0 && piece.ends[0] ? piece.ends[0].offsetMm : 0;
+  const fixed = (item: LayoutItem): number => (item.half ? item.half.leavesAtMm - (besideOf(item.half) === 'left' ? -1 : 1) * item.half.beyondMm : 0);
+  const edge = sign * shiftMm + (face(mine) + fixed(a)) - (face(theirs) + fixed(b));
+  const piece = together(`${mine.key} then ${theirs.key}`, [{ piece: mine, offsetMm: 0 }, { piece: theirs, offsetMm: edge }], 0);
+  return piece.rooms.length > 0 ? [piece] : undefined;
+}
+
 export interface Built {
   readonly problem: Problem;
   /** Items for which no legal place was found at all. */
@@ -142,6 +163,11 @@ export function buildProblem(run: RunToLayOut, gapMm: number): Built {
     }
     done.add(mate.findingId);
     const theirs = modesOf(mate);
+    const halves = halfPairMode(item, mate, [mine.as, theirs.as], run.betweenBodiesMm);
+    if (halves) {
+      units.push({ modes: [halves] });
+      continue;
+    }
     const two = pairModes((mine.two ?? mine.as) ?? [], (theirs.two ?? theirs.as) ?? [], gapMm);
     const one = mine.as?.length === 1 && theirs.as?.length === 1 ? [[...mine.as, ...theirs.as], [...theirs.as, ...mine.as]] : [];
     if (one.length + two.length > 0) units.push({ modes: [...one, ...two] });
@@ -153,7 +179,7 @@ export function buildProblem(run: RunToLayOut, gapMm: number): Built {
   }
   const wires = run.wires ?? [];
   const known = new Map<string, number>();
-  const lost = [...items.map((item) => item.lost), ...(run.alsoOpened ?? [])];
+  const lost = [...items.map(openedFor), ...(run.alsoOpened ?? [])];
   const problem: Problem = {
     units, wires: making.wires, wantedMm: gapMm,
     lost: lost.length > 0 ? { fromMm: Math.min(...lost.map((one) => one.fromMm)), toMm: Math.max(...lost.map((one) => one.toMm)) } : undefined,

@@ -1,7 +1,7 @@
 import { memo, useEffect, useMemo, useRef } from 'react';
 import clsx from 'clsx';
 import { PinOff } from 'lucide-react';
-import type { Circuit, FindingPlan, Run } from '@mendum/core';
+import { cutsOn, type Circuit, type FindingPlan, type Run } from '@mendum/core';
 import { Figure, useLength } from '../../ui/units.tsx';
 import { useOpenJob } from '../job.ts';
 import type { LiveBoard } from './useBoard.ts';
@@ -12,6 +12,8 @@ interface CutRowProps {
   readonly selected: boolean;
   readonly isFixed: boolean;
   readonly atOne: boolean;
+  /** The end of the run past which its insert goes on. */
+  readonly past: string | undefined;
   readonly acts: CutActs;
 }
 
@@ -21,9 +23,10 @@ interface CutActs {
   readonly keepAtOne: (findingId: string, keep: boolean) => void;
 }
 
-const CutRow = memo(function CutRow({ finding, circuit, selected, isFixed, atOne, acts }: CutRowProps) {
+const CutRow = memo(function CutRow({ finding, circuit, selected, isFixed, atOne, past, acts }: CutRowProps) {
   const { plain } = useLength();
-  const cuts = finding.splices.length === 0 ? '—' : Math.abs(finding.x1Mm - finding.x2Mm) < 0.05 ? plain(finding.x1Mm) : `${plain(finding.x1Mm)} · ${plain(finding.x2Mm)}`;
+  const cutsMm = cutsOn(finding);
+  const cuts = cutsMm.length === 0 ? '—' : [...new Set(cutsMm.map((mm) => plain(mm)))].join(' · ');
   const places = finding.cover ? plain(finding.cover.atMm, 0) : finding.splices.map((splice) => plain(splice.centreMm)).join(' · ');
   const pinned = finding.splices.some((splice) => splice.pinned);
   return (
@@ -32,7 +35,7 @@ const CutRow = memo(function CutRow({ finding, circuit, selected, isFixed, atOne
       <td className="pr-3"><Figure value={cuts} /></td>
       <td className="pr-3"><Figure value={places} /></td>
       <td className="pr-3">{finding.insert ? <Figure value={plain(finding.insert.lengthMm, 0)} /> : '—'}</td>
-      <td className="pr-3">{finding.cover?.name ?? finding.splices[0]?.methodName}</td>
+      <td className="pr-3">{finding.cover?.name ?? finding.splices[0]?.methodName}{past === undefined ? null : <span className="block text-soft">goes on past {past}</span>}</td>
       <td className="text-right whitespace-nowrap">
         {isFixed ? <span className="text-soft">made</span> : null}
         {pinned && !isFixed ? <button type="button" aria-label={`Unpin circuit ${circuit.number}`} className="inline-flex min-h-11 items-center gap-1 underline decoration-rule underline-offset-4" onClick={(event) => { event.stopPropagation(); acts.unpin(finding.findingId); }}><PinOff aria-hidden size={18} />Unpin</button> : null}
@@ -47,6 +50,10 @@ export function CutTable({ plans, run, live, fixed }: { readonly plans: readonly
   const { circuitOf, selected, select, nodeName } = useOpenJob();
   const { unit } = useLength();
   const sorted = plans.filter((finding) => finding.splices.length > 0 || finding.cover).sort((a, b) => a.x1Mm - b.x1Mm);
+  const pastOf = ({ splices }: FindingPlan): string | undefined => {
+    const leaves = splices.find((splice) => splice.leavesAtMm !== undefined)?.leavesAtMm;
+    return leaves === undefined ? undefined : nodeName(leaves <= 0 ? run.fromNodeId : run.toNodeId);
+  };
   const latest = useRef({ live, select });
   useEffect(() => {
     latest.current = { live, select };
@@ -67,7 +74,7 @@ export function CutTable({ plans, run, live, fixed }: { readonly plans: readonly
       </thead>
       <tbody>
         {sorted.map((finding) => (
-          <CutRow key={finding.findingId} finding={finding} circuit={circuitOf(finding.circuitId)} selected={selected?.findingId === finding.findingId} isFixed={fixed.has(finding.findingId)} atOne={live.wishes.atOne.includes(finding.findingId)}
+          <CutRow key={finding.findingId} finding={finding} circuit={circuitOf(finding.circuitId)} selected={selected?.findingId === finding.findingId} isFixed={fixed.has(finding.findingId)} atOne={live.wishes.atOne.includes(finding.findingId)} past={pastOf(finding)}
             acts={acts} />
         ))}
       </tbody>

@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { Link } from 'react-router';
-import { findingsOnRun, placesOf } from '@mendum/core';
+import { findingsOnRun, pinnedAt, placesOf, plansOn, seenOn } from '@mendum/core';
 import { useUndoKeys } from '../../app/useUndoKeys.ts';
 import { HarnessTree } from '../../draw/HarnessTree.tsx';
 import { Empty } from '../../ui/empty.tsx';
@@ -20,13 +20,13 @@ import { useSearch } from './useSearch.ts';
 export function LayoutStage() {
   const { view, plan, selected, select, nodeName, pathTo, signed } = useOpenJob();
   const { harness, findings } = view.job;
-  const damaged = harness.runs.filter((run) => findings.some((finding) => finding.runId === run.id));
+  const damaged = harness.runs.filter((run) => findings.some((finding) => finding.runId === run.id) || plansOn(plan.findings, run).length > 0);
   const [runId, setRunId] = useState(selected?.runId ?? damaged[0]?.id);
   const [cursorMm, setCursorMm] = useState<number>();
   const run = harness.runs.find((one) => one.id === runId) ?? damaged[0];
   const live = useBoard(run?.id);
-  const { searching, start, stop } = useSearch((found) => live.save({ ...live.wishes, found: [...live.wishes.found.filter((place) => !found.items.some((item) => item.findingId === place.findingId)), ...placesOf(found.items)] }));
-  const here = useMemo(() => findings.filter((finding) => finding.runId === run?.id), [findings, run?.id]);
+  const { searching, start, stop } = useSearch((found) => live.save({ ...live.wishes, found: pinnedAt(live.wishes, [], placesOf(found.items)).found }));
+  const here = useMemo(() => (run ? findings.filter((finding) => finding.runId === run.id || plan.findings.some((one) => one.findingId === finding.id && seenOn(one, run))) : []), [findings, plan, run]);
   const circuits = useMemo(() => harness.circuits.filter((circuit) => run && circuit.runIds.includes(run.id)), [harness, run]);
   const begun = useMemo(() => new Set([...view.job.pins.map((pin) => pin.findingId), ...(view.job.held ?? []).map((held) => held.findingId), ...(signed ? here.map((finding) => finding.id) : [])]), [view.job, signed, here]);
   useUndoKeys(signed ? undefined : live.undo, signed ? undefined : live.redo);
@@ -48,6 +48,7 @@ export function LayoutStage() {
   }), []);
   if (!run || !live.runPlan || findings.length === 0) return <Empty title="Nothing to lay out yet">Mark what was found first. <Link className="underline" to={pathTo('survey')}>Go to Survey</Link></Empty>;
   const { plans, runPlan } = live;
+  const reaching = (id: string): number => plan.findings.filter((finding) => finding.runId !== id && finding.splices.some((splice) => splice.runId === id)).length;
   const splices = plans.flatMap((finding) => finding.splices);
   const atMm = cursorMm ?? splices[0]?.centreMm ?? run.lengthMm / 2;
   const mine = live.wishes.pins.filter((pin) => !begun.has(pin.findingId) && here.some((finding) => finding.id === pin.findingId));
@@ -57,7 +58,7 @@ export function LayoutStage() {
   };
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-4">
-      {damaged.length > 1 ? <HarnessTree harness={harness} findings={findings} runId={run.id} onPick={setRunId} /> : null}
+      {damaged.length > 1 ? <HarnessTree harness={harness} findings={findings} runId={run.id} onPick={setRunId} reaching={reaching} /> : null}
       <Board key={run.id} run={run} fromName={nodeName(run.fromNodeId)} circuits={circuits} findings={here} plans={plans} runPlan={runPlan} selectedId={selected?.findingId} fixed={begun} acts={acts} onSelect={pick} onCursor={setCursorMm}
         line={(findingId) => <LiveLine finding={plans.find((plan) => plan.findingId === findingId)} runPlan={runPlan} moving={live.moving} />}
         section={<AtCursor atMm={atMm} circuits={circuits} plans={plans} runPlan={runPlan} />} />

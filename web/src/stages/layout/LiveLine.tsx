@@ -1,4 +1,4 @@
-import type { FindingPlan, RunPlan } from '@mendum/core';
+import { cutsOn, type FindingPlan, type RunPlan } from '@mendum/core';
 import { Figure, useLength } from '../../ui/units.tsx';
 import { useOpenJob } from '../job.ts';
 
@@ -8,7 +8,7 @@ export function LiveLine({ finding, runPlan, moving }: { readonly finding: Findi
   const { plain, unit } = useLength();
   const hard = runPlan.broken.filter((rule) => rule.strength !== 'wish');
   const [first] = hard;
-  const cuts = finding && finding.splices.length > 0 ? (Math.abs(finding.x1Mm - finding.x2Mm) < 0.05 ? plain(finding.x1Mm) : `${plain(finding.x1Mm)} · ${plain(finding.x2Mm)}`) : undefined;
+  const cuts = finding && finding.splices.length > 0 ? [...new Set(cutsOn(finding).map((mm) => plain(mm)))].join(' · ') : undefined;
   return (
     <div className="flex min-w-0 flex-wrap items-baseline gap-x-4 leading-snug" aria-live={moving ? 'off' : 'polite'}>
       {finding && cuts !== undefined ? (

@@ -1,6 +1,6 @@
 import { useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import {
-  findingPlanAt, findingsOnRun, movedSplice, NO_WISHES, pinnedAt, placesOf, runPlanAt, searchedAnew, takeSections, unpinned, type Board, type FindingPlan, type LayoutWishes, type Moved, type Plan, type RunPlan, type SpliceSide,
+  findingPlanAt, findingsOnRun, movedSplice, NO_WISHES, pinnedAt, placesOf, plansOn, runPlanAt, searchedAnew, takeSections, unpinned, type Board, type FindingPlan, type LayoutWishes, type Moved, type Plan, type RunPlan, type SpliceSide,
 } from '@mendum/core';
 import { useChange } from '../../app/change.ts';
 import { thePlanner } from '../../app/usePlan.ts';
@@ -98,7 +98,8 @@ export function useBoard(runId: string | undefined): LiveBoard {
   }, [board, runId, plan, view]);
 
   const items = moved?.items ?? (board?.runId === runId ? board?.items : undefined);
-  const base = useMemo(() => plan.findings.filter((finding) => finding.runId === runId), [plan, runId]);
+  const run = view.job.harness.runs.find((one) => one.id === runId);
+  const base = useMemo(() => (run ? plansOn(plan.findings, run) : []), [plan, run]);
   const plans = useMemo(() => {
     if (!moved) return base;
     const byId = new Map(moved.items.map((item) => [item.findingId, item]));

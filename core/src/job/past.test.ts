@@ -1,0 +1,164 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { FULL_SHELF } from '../catalogue/index.ts';
+import type { Finding } from '../damage/index.ts';
+import type { NodeKind, Run, Zone } from '../harness/index.ts';
+import { movedSplice, NO_WISHES, placesOf } from '../layout/index.ts';
+import { CRIMP_FIRST } from '../practice/index.ts';
+import { insertLengthMm } from '../sizing/index.ts';
+import { jobWith, planOf, WET_SHAKING, wire } from '../test/samples.ts';
+import { boardOf, checkWishes, cutsOn, findingPlanAt, pinnedAt, plan, planOne, plansOn, redoCost, seenOn, warm, type Job, type Plan } from './index.ts';
+
+const KEEP_MM = 40;
+
+/** A trunk from X1 to the branch B1 and an arm on from there, which counts from the branch or towards it. */
+function branched(findings: readonly (Partial<Finding> & { readonly kind: Finding['kind'] })[], more: { readonly armCounts?: 'away' | 'towards'; readonly node?: NodeKind; readonly armZone?: Zone; readonly armMm?: number; readonly paired?: boolean; readonly circuits?: number } = {}): Job {
+  const { armCounts = 'away', node = 'branch', armZone = WET_SHAKING, armMm = 400 } = more;
+  const base = jobWith(findings, {
+    zone: WET_SHAKING, lengthMm: 800,
+    circuits: Array.from({ length: more.circuits ?? 4 }, (_, index) => ({ kind: 'power' as const, wire: wire(1.5), loadA: 1, runIds: ['R1', 'R2'], ...(more.paired === true && index < 2 ? { kind: 'data' as const, pairWith: `C${2 - index}` } : {}) })),
+  });
+  const [trunk] = base.harness.runs;
+  const arm: Run = { id: 'R2', name: 'Arm', fromNodeId: armCounts === 'away' ? 'B1' : 'X2', toNodeId: armCounts === 'away' ? 'X2' : 'B1', lengthMm: armMm, zone: armZone, features: [] };
+  return { ...base, harness: { ...base.harness, runs: [{ ...trunk!, toNodeId: 'B1' }, arm], nodes: [...base.harness.nodes, { id: 'B1', kind: node, name: 'Branch B1' }] } };
+}
+const cut = (fromMm: number, more: Partial<Finding> = {}): Partial<Finding> & { readonly kind: 'parted' } => ({ kind: 'parted', fromMm, toMm: fromMm + 10, slackMm: 0, ...more }) as Partial<Finding> & { readonly kind: 'parted' };
+const first = (planned: Plan) => planned.findings[0]!;
+
+describe('a loss just before a branch', () => {
+  it.each(['away', 'towards'] as const)('gets its right splice past the branch, and an insert as long as the way (the arm counts %s)', (armCounts) => {
+    const job = branched([cut(775)], { armCounts });
+    const planned = planOf(job);
+    const finding = first(planned);
+    expect(finding.approach).toBe('insert');
+    const [left, right] = finding.splices;
+    expect([left!.runId, right!.runId]).toEqual(['R1', 'R2']);
+    // The body keeps 40 from the branch, as near to the loss as that lets it.
+    const pastMm = armCounts === 'away' ? right!.fromMm : 400 - right!.toMm;
+    expect(pastMm).toBeCloseTo(KEEP_MM, 3);
+    const faceMm = armCounts === 'away' ? right!.cutMm : 400 - right!.cutMm;
+    expect(finding.x2Mm).toBeCloseTo(800 + faceMm, 6);
+    expect(finding.insert?.lengthMm).toBeCloseTo(insertLengthMm(finding.x1Mm, finding.x2Mm, left!.joint.reach, right!.joint.reach), 6);
+    expect(finding.because.at(-1)).toMatch(/right splice lies past Branch B1, on Arm/);
+    expect(planned.runs.every((run) => run.broken.every((rule) => rule.strength !== 'never'))).toBe(true);
+    // Opened from the left splice to the branch, and from there to the right one.
+    expect(planned.runs.map((run) => run.opened)).toEqual([
+      { fromMm: left!.fromMm, toMm: 800 }, armCounts === 'away' ? { fromMm: 0, toMm: right!.toMm } : { fromMm: right!.fromMm, toMm: 400 },
+    ]);
+  });
+  it.each([
+    ['a connector', { node: 'connector' as const }],
+    ['an earlier splice', { node: 'splice' as const }],
+    ['a branch into a hotter place', { armZone: { ...WET_SHAKING, ambientC: 120 } }],
+    ['a branch into fuel vapour', { armZone: { ...WET_SHAKING, fuelVapour: true } }],
+    ['a branch with an arm too short for a body', { armMm: 90 }],
+  ])('no splice goes past %s', (_, more) => {
+    const [finding] = planOf(branched([cut(775)], more)).findings;
+    expect(finding?.splices.every((splice) => splice.runId === 'R1')).toBe(true);
+    expect(finding?.approach).not.toBe('insert');
+  });
+  it('with room on its own run it stays there', () => expect(first(planOf(branched([cut(600)]))).splices.map((splice) => splice.runId)).toEqual(['R1', 'R1']));
+  it('is seen on both runs, each with its own cut', () => {
+    const job = branched([cut(775)]);
+    const finding = first(planOf(job));
+    const [trunk, arm] = job.harness.runs.map((run) => seenOn(finding, run)!);
+    expect([trunk!.splices.map((splice) => splice.side), arm!.splices.map((splice) => splice.side)]).toEqual([['left'], ['right']]);
+    expect([cutsOn(trunk!), cutsOn(arm!)]).toEqual([[finding.x1Mm], [finding.x2Mm - 800]]);
+    expect([trunk!.x2Mm, arm!.x1Mm]).toEqual([800, 0]);
+    expect(plansOn([finding], { id: 'R9', lengthMm: 100 })).toEqual([]);
+  });
+  it('its steps name the cut and the ends of the run that each splice lies on', () => {
+    const [left, right] = first(planOf(branched([cut(775)]))).splices;
+    const words = (splice: typeof left): string => splice!.steps.filter((step) => /^cut/.test(step.id.split('/').at(-1) ?? '')).map((step) => `${step.title} ${step.detail}`).join(' ');
+    expect(words(left)).toMatch(/the X1 end .*from X1/);
+    expect(words(right)).toMatch(new RegExp(`the X2 end .*At ${Math.round(right!.cutMm)} mm from Branch B1`));
+  });
+  it('planned alone it is what the whole plan says', () => {
+    const job = branched([cut(775), cut(300, { circuitId: 'C2' })]);
+    const memory = warm(CRIMP_FIRST, FULL_SHELF);
+    const before = plan(job, CRIMP_FIRST, FULL_SHELF, memory);
+    expect(planOne(job, before, 'F1', memory)).toEqual(before.findings[0]);
+  });
+  it('made again it loses wire on both sides, past the branch too, and reaches farther', () => {
+    const job = branched([cut(775)]);
+    const before = first(planOf(job));
+    const cost = redoCost(before, before.splices[1]!, true);
+    expect(cost.lostToMm).toBeGreaterThan(800);
+    const again = first(planOf({ ...job, redos: [{ id: 'R', findingId: 'F1', lostFromMm: cost.lostFromMm, lostToMm: cost.lostToMm, because: 'let go', by: 'Ines', at: '2030-01-01T10:00:00Z' }] }));
+    expect(again.splices.map((splice) => splice.runId)).toEqual(['R1', 'R2']);
+    expect(again.x2Mm).toBeGreaterThanOrEqual(cost.lostToMm - 1e-6);
+  });
+});
+
+describe('a run too full for its splices', () => {
+  const full = branched(Array.from({ length: 4 }, (_, index) => cut(708, { circuitId: `C${index + 1}` })));
+  it('sends the ones that help past the branch, and none lies over another', () => {
+    const planned = planOf(full);
+    const all = planned.findings.flatMap((finding) => finding.splices);
+    expect(all.filter((splice) => splice.runId === 'R2').length).toBeGreaterThan(0);
+    expect(planned.runs.map((run) => run.reached.objective.over)).toEqual([1, 1]);
+    expect(Math.min(...planned.runs.map((run) => run.reached.objective.clearMm))).toBeGreaterThanOrEqual(39);
+  });
+  it('where nothing is gained all stay', () => {
+    const roomy = branched([cut(200), cut(500, { circuitId: 'C2' })]);
+    expect(planOf(roomy).findings.flatMap((finding) => finding.splices).every((splice) => splice.runId === 'R1')).toBe(true);
+  });
+});
+
+describe('a pair just before a branch', () => {
+  it.each(['away', 'towards'] as const)('goes past with both wires, and both get inserts of one length (the arm counts %s)', (armCounts) => {
+    const planned = planOf(branched([cut(770), cut(772, { circuitId: 'C2' })], { paired: true, armCounts }));
+    const [a, b] = planned.findings;
+    expect([a, b].map((finding) => finding!.splices.map((splice) => splice.runId))).toEqual([['R1', 'R2'], ['R1', 'R2']]);
+    expect(a!.insert?.lengthMm).toBeCloseTo(b!.insert!.lengthMm, 3);
+    expect(planned.runs.flatMap((run) => run.broken).filter((rule) => rule.ruleId === 'layout.pairLength')).toEqual([]);
+    expect(planned.runs.map((run) => run.reached.objective.barred)).toEqual([0, 0]);
+  });
+});
+
+describe('the board of a run that another run\'s repair reaches into', () => {
+  const job = branched([cut(775)]);
+  const memory = warm(CRIMP_FIRST, FULL_SHELF);
+  const arm = boardOf(job, 'R2', memory)!;
+  const [place] = placesOf(arm.items);
+  it('shows its splice, which can be moved there and pinned', () => {
+    expect(place).toMatchObject({ findingId: 'F1', side: 'right', runId: 'R2' });
+    const moved = movedSplice(arm.run, arm.items, 'F1', 'right', place!.centreMm + 30)!;
+    expect(moved.centreMm).toBeCloseTo(place!.centreMm + 30, 6);
+    const seen = seenOn(first(plan(job, CRIMP_FIRST, FULL_SHELF, memory)), job.harness.runs[1]!)!;
+    const live = findingPlanAt(seen, moved.items[0]!);
+    const wishes = pinnedAt(NO_WISHES, moved.moved, placesOf(moved.items));
+    expect(checkWishes(job, wishes, memory)).toEqual([]);
+    const after = first(plan({ ...job, layout: wishes }, CRIMP_FIRST, FULL_SHELF));
+    expect(after.splices[1]).toMatchObject({ runId: 'R2', pinned: true, centreMm: moved.centreMm });
+    expect(live.insert?.lengthMm).toBeCloseTo(after.insert!.lengthMm, 6);
+    expect(live.splices[0]?.cutMm).toBeCloseTo(after.splices[1]!.cutMm, 6);
+  });
+  it.each([
+    ['into the space kept at the branch', { centreMm: 20, runId: 'R2' }, 'PLACE_NOT_LEGAL'],
+    ['to a run that its circuit does not reach', { centreMm: 20, runId: 'R7' }, 'NO_SUCH_SPLICE'],
+  ])('is not put %s', (_, at, code) => expect(checkWishes(job, { ...NO_WISHES, pins: [{ findingId: 'F1', side: 'right', ...at }] }, memory).map((one) => one.code)).toEqual([code]));
+  it('what is made stays past the branch, whatever is found later', () => {
+    const made = { ...job, pins: placesOf([...boardOf(job, 'R1', memory)!.items, ...arm.items]) };
+    const before = first(plan(job, CRIMP_FIRST, FULL_SHELF, memory));
+    const after = first(plan({ ...made, findings: [...made.findings, { ...made.findings[0]!, id: 'F2', circuitId: 'C2', fromMm: 500, toMm: 510 }] }, CRIMP_FIRST, FULL_SHELF));
+    expect(after.splices.map((splice) => [splice.runId, splice.centreMm])).toEqual(before.splices.map((splice) => [splice.runId, splice.centreMm]));
+  });
+});
+
+describe('any losses near a branch', () => {
+  it('no splice breaks a keep-out on any run, and every insert is as long as the way between its ends', () => fc.assert(fc.property(
+    fc.array(fc.integer({ min: 60, max: 788 }), { minLength: 1, maxLength: 4 }), fc.constantFrom('away' as const, 'towards' as const),
+    (places, armCounts) => {
+      const planned = planOf(branched(places.map((fromMm, index) => cut(fromMm, { circuitId: `C${index + 1}` })), { armCounts }));
+      for (const finding of planned.findings) {
+        const [left, right] = finding.splices;
+        if (!left || !right || finding.approach !== 'insert') continue;
+        expect(finding.insert!.lengthMm).toBeCloseTo(insertLengthMm(finding.x1Mm, finding.x2Mm, left.joint.reach, right.joint.reach), 6);
+        expect(finding.x1Mm).toBeLessThanOrEqual(finding.lost.fromMm + 1e-6);
+        expect(finding.x2Mm).toBeGreaterThanOrEqual(finding.lost.toMm - 1e-6);
+      }
+      expect(planned.runs.flatMap((run) => run.broken).filter((rule) => rule.strength === 'never')).toEqual([]);
+    },
+  ), { numRuns: 25, seed: 5 }), 240_000);
+});

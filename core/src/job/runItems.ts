@@ -1,0 +1,33 @@
+import { keepOuts, type Run } from '../harness/index.ts';
+import { windowsOf, type LayoutItem, type Pin, type RunToLayOut } from '../layout/index.ts';
+import type { Practice } from '../practice/index.ts';
+import { jacketDiameterMm } from '../wire/index.ts';
+import { mateOf, type JobIndex } from './jobIndex.ts';
+import type { Decided, Job } from './types.ts';
+
+/** Grace for a pin against the window of its wire, mm. */
+const PIN_GRACE_MM = 0.05;
+
+export const limitsOf = (figures: Practice['figures']): { readonly betweenBodiesMm: number; readonly preferFromConnectorMm: number; readonly connectorClearMm: number } =>
+  ({ betweenBodiesMm: figures.betweenBodiesMm, preferFromConnectorMm: figures.preferFromConnectorMm, connectorClearMm: figures.clearMm.connector });
+
+/** What of a decision wants a place; nothing where no splice is made. */
+export const layoutItem = ({ decision, finding }: Decided, index: JobIndex): LayoutItem | undefined =>
+  decision.method && { findingId: finding.id, circuitId: decision.circuitId, joints: decision.method.joints, lost: decision.lost, slackMm: decision.slackMm, pairFindingId: mateOf(finding, index)?.id, lead: decision.lead, extraMm: decision.extraMm };
+
+/** Splices that stay: made already, and put somewhere by a person. */
+export const pinsOf = ({ pins, layout }: Job): Pin[] => [...pins, ...(layout?.pins ?? []).filter((pin) => !pins.some((made) => made.findingId === pin.findingId))];
+
+/** The run of a job with the items that are laid out on it. @param alsoOpened stretches that are opened besides: covers, and where an insert runs through from end to end */
+export function runToLayOut(run: Run, items: readonly LayoutItem[], alsoOpened: RunToLayOut['alsoOpened'], job: Job, index: JobIndex, practice: Practice): RunToLayOut {
+  const isHere = (pin: Pin, item: LayoutItem): boolean => pin.findingId === item.findingId && pin.runId === item.half?.runId;
+  const pins = pinsOf(job).filter((pin) => items.some((item) => {
+    const window = isHere(pin, item) ? windowsOf(item).get(pin.side)?.window : undefined;
+    return window !== undefined && (job.pins.includes(pin) || (pin.centreMm >= window.fromMm - PIN_GRACE_MM && pin.centreMm <= window.toMm + PIN_GRACE_MM));
+  }));
+  return {
+    lengthMm: run.lengthMm, keepOuts: keepOuts(run, index.nodes, practice.figures.clearMm), items, pins, found: job.layout?.found.filter((place) => items.some((item) => isHere(place, item))), ...limitsOf(practice.figures),
+    wires: (index.inRun.get(run.id) ?? []).map((circuit) => ({ circuitId: circuit.id, jacketMm: jacketDiameterMm(circuit.wire) })).sort((a, b) => a.circuitId.localeCompare(b.circuitId)),
+    alsoOpened,
+  };
+}
