@@ -2,6 +2,7 @@ import { render, screen } from '@testing-library/react';
 import { describe, expect, it, test } from 'vitest';
 import { circuitOf, findingOf, InJob, planFor, viewOf } from '../test/job.tsx';
 import { placeRuns } from './tree.ts';
+import { Profile } from './Profile.tsx';
 import { RunDrawing } from './RunDrawing.tsx';
 import { rowsOf, ROWS_CLEAR } from './rows.ts';
 import { panned, zoomed } from './ZoomBar.tsx';
@@ -48,4 +49,13 @@ it('the run drawing says in words what it shows', () => {
   const plan = planFor(view);
   render(<InJob view={view}><RunDrawing run={view.job.harness.runs[0]!} fromName="X1" circuits={view.job.harness.circuits} findings={view.job.findings} runPlan={plan.runs[0]!} plans={plan.findings} profile /></InJob>);
   expect(screen.getByRole('img', { name: 'Main run, 1000 mm from X1, 2 circuits, 1 findings' })).toBeTruthy();
+});
+
+describe('the names of conduit and lump beside the profile', () => {
+  it.each([[13, 10.9], [13, 13], [13, 13.4], [13, 30], [5, 28]])('do not lie over each other: conduit %f, lump %f', (conduitMm, lumpMm) => {
+    const { container } = render(<svg><Profile profile={[{ fromMm: 0, toMm: 100, diameterMm: 9 }]} x={(mm) => mm} plot={{ left: 0, right: 100 }} top={0} high={70} conduitMm={conduitMm} lumpMm={lumpMm} named={false} /></svg>);
+    const [a, b] = [...container.querySelectorAll('text')].map((name) => Number(name.getAttribute('y')));
+    expect(Math.abs(a! - b!)).toBeGreaterThanOrEqual(14);
+    expect(a! < b!).toBe(conduitMm >= lumpMm);
+  });
 });
