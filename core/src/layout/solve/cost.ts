@@ -94,7 +94,8 @@ export function extended<T>(before: CostFunction<T> | undefined, piece: Extensio
 
 function pushMerged<T>(out: Segment<T>[], segment: Segment<T>): void {
   const last = out.at(-1);
-  if (last?.source === segment.source && last.fixedMm === segment.fixedMm && Math.abs(last.slope - segment.slope) < SMALL && Math.abs(at(last, segment.fromMm) - segment.value) < SMALL) return;
+  const isSame = last !== undefined && last.source === segment.source;
+  if (isSame && last.fixedMm === segment.fixedMm && Math.abs(last.slope - segment.slope) < SMALL && Math.abs(at(last, segment.fromMm) - segment.value) < SMALL) return;
   if (last && segment.fromMm - last.fromMm < SMALL) out.pop();
   out.push(segment);
 }

@@ -1,14 +1,10 @@
 import { easeMm } from '../../sizing/index.ts';
-import { extended, leastOf, lessOf, segmentAt, startOf, valueAt, type CostFunction, type Segment } from './cost.ts';
+import { leastOf, lessOf, segmentAt, startOf, valueAt, type CostFunction, type Segment } from './cost.ts';
+import { AWAY, longOnes, NEAR_MM, wireCost, withPieceAtRight } from './pieceCost.ts';
 import { TOUCH_MM, type Piece, type Placed } from './problem.ts';
 import { bestAlone, type Following } from './orders.ts';
 import { keyAfter, type Rest } from './steps.ts';
 
-/** What a body too near to a connector counts beside inserted wire, and a millimetre of slack spent on a single splice beside that: too little to outweigh a length that anybody could cut. */
-const NEAR_MM = 1e-3;
-const AWAY = 1e-7;
-const EASE_SHARE = 0.01;
-const EASE_LEAST_MM = 3;
 const TRIES = 16;
 
 interface Source {
@@ -30,13 +26,6 @@ export function insertedMm(placed: readonly Placed[], wires: number): number {
     }
   }
   return [...used].reduce((sum, wire) => sum + (between[wire] ?? 0) + easeMm(between[wire] ?? 0), added);
-}
-
-/** Which wires are so long that ease grows with them. */
-function longWires(placed: readonly Placed[], wires: number): boolean[] {
-  const between = Array<number>(wires).fill(0);
-  for (const { piece, atMm } of placed) for (const end of piece.ends) between[end.wire] = (between[end.wire] ?? 0) + end.sign * (atMm + end.offsetMm);
-  return between.map((mm) => EASE_SHARE * mm > EASE_LEAST_MM);
 }
 
 /** What the places of a layout count besides wire: the least of the rooms that a place is in. */
@@ -80,7 +69,6 @@ function kept(layer: ReadonlyMap<string, CostFunction<Source>>, beam: number, re
 
 function solveOnce(following: Following, limits: InsertedLimits, long: readonly number[]): { readonly placed: Placed[]; readonly bound: number; readonly complete: boolean } | undefined {
   const { problem } = following;
-  const share = (wire: number): number => 1 + (long[wire] ?? 0) * EASE_SHARE;
   const thin = new Map<Piece, boolean>();
   const fits = (piece: Piece): boolean => {
     const known = thin.get(piece) ?? piece.bodies.every((body) => problem.diameterMm([body.spec]) <= limits.diameterAtMost + TOUCH_MM);
@@ -103,20 +91,14 @@ function solveOnce(following: Following, limits: InsertedLimits, long: readonly 
         rests.set(then, rest);
         const { latestStartMm, latestEndMm, bodies } = rest;
         if (!fits(piece) || (piece.pairs > 0 && !limits.sideBySide) || bodies > limits.bodiesAtMost) continue;
-        const slope = piece.ends.reduce((sum, end) => sum + end.sign * share(end.wire), 0);
-        const fixed = piece.ends.reduce((sum, end) => sum + end.sign * share(end.wire) * end.offsetMm + (end.addMm === undefined ? 0 : end.addMm + (1 - (long[end.wire] ?? 0)) * EASE_LEAST_MM), 0);
+        const cost = wireCost(piece, long);
         const source = { piece, before: isFirst ? undefined : before, gapMm: limits.gapMm };
-        for (const room of piece.rooms) {
-          const made = extended(source.before, {
-            fromMm: Math.max(room.fromMm, limits.fromMm), toMm: Math.min(room.toMm, limits.toMm - piece.lengthMm), lengthMm: piece.lengthMm, gapMm: isFirst ? 0 : limits.gapMm,
-            base: fixed + NEAR_MM * room.near + AWAY * room.awayMm, slope: slope + AWAY * room.awayPerMm, source,
-          });
-          if (latestStartMm !== Infinity && (startOf(made) + limits.gapMm > latestStartMm + 1e-6 || startOf(made) > latestEndMm + 1e-6)) continue;
-          // What the pieces cost more than each alone: sets of other pieces are compared by it.
-          if (!ideals.has(then)) ideals.set(then, (ideals.get(key) ?? 0) + fixed + slope * bestAlone(piece));
-          if (latestStartMm === Infinity) last = lessOf(last, made);
-          else next.set(then, lessOf(next.get(then) ?? [], made));
-        }
+        const made = withPieceAtRight(source.before, piece, cost, limits, source);
+        if (made.length === 0 || (latestStartMm !== Infinity && (startOf(made) + limits.gapMm > latestStartMm + 1e-6 || startOf(made) > latestEndMm + 1e-6))) continue;
+        // What the pieces cost more than each alone: sets of other pieces are compared by it.
+        if (!ideals.has(then)) ideals.set(then, (ideals.get(key) ?? 0) + cost.fixed + cost.slope * bestAlone(piece));
+        if (latestStartMm === Infinity) last = lessOf(last, made);
+        else next.set(then, lessOf(next.get(then) ?? [], made));
       }
     }
     if (next.size > limits.beam) complete = false;
@@ -158,10 +140,10 @@ export function leastInserted(following: Following, limits: InsertedLimits): Ins
     const boundMm = Math.max(best?.boundMm ?? -Infinity, found.bound);
     best = !best || costMm < best.costMm ? { placed: found.placed, costMm, boundMm, complete: found.complete } : { ...best, boundMm };
     if (best.costMm <= boundMm + 1e-6) break;
-    const now = longWires(found.placed, wires);
-    if (turn === 0 && now.every((is) => !is)) break;
-    now.forEach((is, wire) => { times[wire] = (times[wire] ?? 0) + Number(is); });
-    long = turn === 0 ? now.map(Number) : times.map((count) => count / (turn + 1));
+    const now = longOnes(found.placed, wires);
+    if (turn === 0 && now.every((is) => is === 0)) break;
+    now.forEach((is, wire) => { times[wire] = (times[wire] ?? 0) + is; });
+    long = turn === 0 ? now : times.map((count) => count / (turn + 1));
   }
   return best;
 }

@@ -16,6 +16,8 @@ export interface Effort {
   readonly beam: number;
   /** How often a wider distance is tried where the search is no proof anyway. */
   readonly turns: number;
+  /** How often neighbours of a long row are taken out and put back anew to save wire. */
+  readonly stirs: number;
   /** Asked now and then; false ends the search with the best so far. */
   readonly goesOn?: (() => boolean) | undefined;
   /** Hears of every better layout. */
@@ -23,9 +25,9 @@ export interface Effort {
 }
 
 /** Enough for eight circuits to be proven, and for sixty splices a good answer within two seconds. */
-export const QUICK: Effort = { beam: 1500, turns: 4 };
+export const QUICK: Effort = { beam: 1500, turns: 4, stirs: 60 };
 /** What the lay-out board takes its time for. */
-export const THOROUGH: Effort = { beam: 20_000, turns: 8 };
+export const THOROUGH: Effort = { beam: 20_000, turns: 10, stirs: 1500 };
 
 /** Up to the first open level all that is reached is the bound; a bound that is met proves its level, too. */
 export function settle(best: LaidOut, open: Level | undefined): LaidOut {

@@ -1,0 +1,142 @@
+import { leastInserted, type Inserted } from './inserted.ts';
+import { buildProblem } from './build.ts';
+import { drawnIn, rowFromScratch, rowWithGap, sameOrder, withFewerSplices, withWireSaved } from './longRun.ts';
+import { bestAlone, inThisOrder, nearTheLoss } from './orders.ts';
+import { gapBoundByParts } from './parts.ts';
+import { longOnes } from './pieceCost.ts';
+import { insertedBoundByPrices } from './prices.ts';
+import { TOUCH_MM, type Piece, type Problem } from './problem.ts';
+import { repaired } from './repair.ts';
+import { laid, latenessOf, slotsOf, type RowLimits } from './row.ts';
+import { shortestSpan } from './span.ts';
+import type { Standing } from './standing.ts';
+import { Steps } from './steps.ts';
+import { sweep } from './sweep.ts';
+
+/** Halvings of a clear distance in a fixed order, to the last thousandth of a millimetre. */
+const FINE_HALVINGS = 16;
+/** A clear distance nearer to its bound than this is the widest. */
+const NEAR_ENOUGH_MM = 0.5;
+/** Labels of the sweep that looks for a row when none came of itself. */
+const SWEPT = 100;
+const FROM_LOSSES_STEPS = 120;
+
+/** Nothing else is asked of a row. */
+const ANY = { bodiesAtMost: Infinity, diameterAtMost: Infinity, sideBySide: false, beam: 1 };
+
+const anywhere = (gapMm: number): RowLimits => ({ gapMm, fromMm: -Infinity, toMm: Infinity });
+
+/** An order with its problem, which is built for its gap. */
+interface Row {
+  readonly problem: Problem;
+  readonly order: readonly Piece[];
+  readonly gapMm: number;
+}
+
+/** Where the middle of a piece would lie if it were alone. */
+const middle = (piece: Piece): number => bestAlone(piece) + piece.lengthMm / 2;
+
+/** All pieces in one layer, with the fewest splices that were found. */
+function firstRow({ built: { problem }, goesOn }: Standing): Row | undefined {
+  const order = rowFromScratch(problem, goesOn) ?? sweep(nearTheLoss(new Steps(problem)), { over: 1, gapMm: 0, beam: SWEPT }).placed?.map((one) => one.piece);
+  return order && { problem, order: withFewerSplices(problem, order, goesOn), gapMm: 0 };
+}
+
+/** The same order with the widest gap that it can keep. */
+function stretched({ run, goesOn }: Standing, row: Row, belowMm: number): Row {
+  let best = row;
+  for (let [turn, high] = [0, belowMm]; turn < FINE_HALVINGS && goesOn(); turn += 1) {
+    const gapMm = (best.gapMm + high) / 2;
+    const { problem } = buildProblem(run, gapMm);
+    const order = sameOrder(problem, row.order);
+    if (order.length === row.order.length && latenessOf(slotsOf(order, anywhere(gapMm)), anywhere(gapMm)) <= 0) best = { problem, order, gapMm };
+    else high = gapMm;
+  }
+  return best;
+}
+
+/** The order changed until its gap is as wide as a search finds it. */
+function widened(standing: Standing, row: Row, mostMm: number): Row {
+  const { run, goesOn, effort } = standing;
+  const tried = (from: Row, gapMm: number): Row | undefined => {
+    const { problem } = buildProblem(run, gapMm);
+    const order = rowWithGap(problem, from.order, gapMm, goesOn);
+    return order && { problem, order, gapMm };
+  };
+  const full = tried(row, mostMm);
+  if (full) return full;
+  let best = stretched(standing, row, mostMm);
+  const byLosses = { ...row, order: [...row.order].sort((a, b) => middle(a) - middle(b)) };
+  let high = mostMm;
+  for (let turn = 0; turn < 2 * effort.turns && high - best.gapMm > NEAR_ENOUGH_MM && goesOn(); turn += 1) {
+    const gapMm = (best.gapMm + high) / 2;
+    const found = tried(best, gapMm) ?? tried(row, gapMm) ?? tried(byLosses, gapMm);
+    if (found) best = stretched(standing, found, high);
+    else high = gapMm;
+  }
+  return best;
+}
+
+/** A row with the shortest opened stretch that is found, and the stretch. */
+function drawnTogether({ goesOn }: Standing, { problem, order, gapMm }: Row): { readonly order: readonly Piece[]; readonly limits: RowLimits } {
+  const { lost } = problem;
+  const places = laid(slotsOf(order, anywhere(gapMm)), anywhere(gapMm));
+  const within = { fromMm: Math.min(...places.map((one) => one.atMm), lost?.fromMm ?? Infinity), toMm: Math.max(...places.map((one) => one.atMm + one.piece.lengthMm), lost?.toMm ?? -Infinity) };
+  const rough = drawnIn(order, gapMm, within, lost, goesOn);
+  // In its order the shortest stretch is known exactly.
+  const span = shortestSpan(inThisOrder(new Steps(problem), rough.order), { gapMm, ...ANY });
+  const [fromMm] = span?.startsMm ?? [];
+  return { order: rough.order, limits: span && fromMm !== undefined && span.lengthMm < rough.toMm - rough.fromMm ? { gapMm, fromMm: fromMm - TOUCH_MM, toMm: fromMm + span.lengthMm + TOUCH_MM } : { gapMm, fromMm: rough.fromMm, toMm: rough.toMm } };
+}
+
+/** Inserted wire of a row whose gap and stretch stay: from several orders to start with, and how little it could be. */
+function saved(standing: Standing, problem: Problem, order: readonly Piece[], limits: RowLimits, isFewest: boolean): void {
+  const { goesOn, effort, offer } = standing;
+  let best: Inserted | undefined;
+  const from = (start: readonly Piece[] | undefined): void => {
+    if (!start || !goesOn()) return;
+    const at = laid(slotsOf(start, limits), limits);
+    offer(at);
+    const better = withWireSaved(start, at, problem.wires, limits, effort.stirs, goesOn);
+    const least = leastInserted(inThisOrder(new Steps(problem), better), { ...limits, ...ANY });
+    if (least) offer(least.placed);
+    if (least && (!best || least.costMm < best.costMm)) best = least;
+  };
+  const mended = (wished: readonly Piece[]): readonly Piece[] | undefined => repaired(wished, limits, FROM_LOSSES_STEPS, goesOn);
+  from(order);
+  from(mended([...order].sort((a, b) => middle(a) - middle(b))));
+  if (!best || !goesOn()) return;
+  // Whatever is opened holds all that is lost.
+  const span = standing.best.objective.openedMm;
+  const { lost } = problem;
+  const reach = { gapMm: limits.gapMm, fromMm: lost ? lost.toMm - span - 0.01 : -Infinity, toMm: lost ? lost.fromMm + span + 0.01 : Infinity };
+  const priced = insertedBoundByPrices(problem, reach, isFewest, longOnes(best.placed, problem.wires), best.costMm, goesOn);
+  if (priced.order.length === order.length && priced.order.every((piece) => order.includes(piece))) from(mended(priced.order));
+  standing.leastInsertedMm = priced.boundMm;
+  standing.bounded();
+}
+
+/**
+ * A run with more splices than can be tried in every order, all in one layer: an order is made, then changed piece by piece, level by level: fewer splices,
+ * a wider gap, a shorter stretch, less wire.
+ * @returns whether there is a layer for all of them
+ */
+export function layInOneRow(standing: Standing): boolean {
+  const row = firstRow(standing);
+  if (!row) return false;
+  standing.offer(laid(slotsOf(row.order, anywhere(0)), anywhere(0)));
+  const isFewest = standing.best.objective.splices <= standing.limits.splices;
+  const most = isFewest ? standing.widestMm : standing.limits.clearMm;
+  const wide = widened(standing, row, most);
+  standing.offer(laid(slotsOf(wide.order, anywhere(wide.gapMm)), anywhere(wide.gapMm)));
+  if (isFewest && wide.gapMm < standing.widestMm - 0.01) {
+    standing.widestMm = gapBoundByParts((gapMm) => buildProblem(standing.run, gapMm).problem, wide.gapMm, standing.widestMm, standing.goesOn);
+    standing.bounded();
+  }
+  if (!standing.goesOn()) return true;
+  const drawn = drawnTogether(standing, wide);
+  standing.offer(laid(slotsOf(drawn.order, drawn.limits), drawn.limits));
+  saved(standing, wide.problem, drawn.order, drawn.limits, isFewest);
+  return true;
+}
+

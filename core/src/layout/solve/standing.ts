@@ -1,0 +1,77 @@
+import { compareLayouts, measure, type Objective } from '../objective.ts';
+import type { PlacedItem, RunToLayOut } from '../types.ts';
+import { insertedBound, openedBound, runBounds, type RunBounds } from './bounds.ts';
+import type { Built } from './build.ts';
+import { firstLayout, itemsOf } from './found.ts';
+import { settle, type Effort, type LaidOut } from './laidOut.ts';
+import type { Placed } from './problem.ts';
+import { spliceBoundInOneLayer } from './spliceBound.ts';
+
+/** How a search stands: the best layout so far with its bounds, whether all was proven until now, and whether anybody waits for more. */
+export class Standing {
+  best: LaidOut;
+  proven = true;
+  private stopped = false;
+  readonly limits: RunBounds;
+  /** The widest clear distance with the fewest splices. */
+  widestMm: number;
+  /** Least inserted wire in one layer with the gap that was reached; 0 where it was not asked. */
+  leastInsertedMm = 0;
+  /** No layout needs more over one place than all that are pinned there and one of every item. */
+  readonly mostOver: number;
+  readonly pieces: number;
+
+  private readonly splicesInOneLayer: number;
+
+  constructor(readonly run: RunToLayOut, readonly effort: Effort, readonly built: Built) {
+    const items = firstLayout(run);
+    const objective = measure(run, items);
+    this.limits = runBounds(built.problem, run.keepOuts, run.betweenBodiesMm, false);
+    this.widestMm = runBounds(built.problem, run.keepOuts, run.betweenBodiesMm, true).clearMm;
+    this.splicesInOneLayer = objective.over === 1 || this.limits.over === 1 ? spliceBoundInOneLayer(built.problem, run.keepOuts) : 0;
+    this.best = { items, objective, bound: this.boundOf(objective), open: 'over' };
+    this.mostOver = objective.barred > 0 ? Math.max(1, run.items.length) : objective.over;
+    this.pieces = built.problem.units.reduce((sum, unit) => sum + Math.max(...unit.modes.map((mode) => mode.length)), 0);
+  }
+
+  /** What cannot be bettered on each level when the ones before it stay as they are. */
+  private boundOf(reached: Objective): Objective {
+    const { over, pairs, splices, peakMm } = this.limits;
+    // One over another spares a splice: only in one layer has there to be more.
+    const fewest = reached.splices <= this.limits.splices;
+    const leastSplices = reached.over === 1 ? Math.max(splices, this.splicesInOneLayer) : splices;
+    const clearMm = fewest ? this.widestMm : this.limits.clearMm;
+    const { problem } = this.built;
+    return {
+      barred: 0, over: Math.min(over, reached.over), pairs: Math.min(pairs, reached.pairs), splices: Math.min(leastSplices, reached.splices),
+      clearMm: reached.over > 1 ? this.run.betweenBodiesMm : Math.max(reached.clearMm, clearMm), peakMm: Math.min(peakMm, reached.peakMm),
+      openedMm: Math.min(reached.openedMm, openedBound(problem, reached.clearMm, reached.over, fewest)), insertedMm: Math.min(reached.insertedMm, Math.max(this.leastInsertedMm, insertedBound(problem, reached.clearMm, reached.over, fewest))), near: 0,
+    };
+  }
+
+  /** Takes a layout when it is no worse than the best. */
+  readonly offer = (placed: readonly Placed[]): void => this.offerItems(itemsOf(this.run, placed));
+
+  offerItems(items: readonly PlacedItem[]): void {
+    const objective = measure(this.run, items);
+    if (compareLayouts(objective, this.best.objective) > 0) return;
+    this.best = { items, objective, bound: this.boundOf(objective), open: this.best.open };
+    this.effort.onBetter?.(this.best);
+  }
+
+  /** Bounds anew, when one was found to be tighter. */
+  bounded(): void {
+    this.best = { ...this.best, bound: this.boundOf(this.best.objective) };
+  }
+
+  readonly goesOn = (): boolean => {
+    if (!this.stopped && this.effort.goesOn && !this.effort.goesOn()) this.stopped = true;
+    if (this.stopped) this.proven = false;
+    return !this.stopped;
+  };
+
+  /** The layout to start from, with its bounds. */
+  start(): LaidOut {
+    return this.built.problem.units.length === 0 ? { ...this.best, bound: this.best.objective, open: undefined } : settle(this.best, 'over');
+  }
+}
