@@ -55,8 +55,8 @@ function stretched({ run, goesOn }: Standing, row: Row, belowMm: number): Row {
   return best;
 }
 
-/** The order changed until its gap is as wide as a search finds it. */
-function widened(standing: Standing, row: Row, mostMm: number): Row {
+/** The order changed until its gap is as wide as a search finds it. @param boundOf what no gap can exceed, where one is reached */
+function widened(standing: Standing, row: Row, mostMm: number, boundOf: (reachedMm: number) => number): Row {
   const { run, goesOn, effort } = standing;
   const tried = (from: Row, gapMm: number): Row | undefined => {
     const { problem } = buildProblem(run, gapMm);
@@ -67,7 +67,7 @@ function widened(standing: Standing, row: Row, mostMm: number): Row {
   if (full) return full;
   let best = stretched(standing, row, mostMm);
   const byLosses = { ...row, order: [...row.order].sort((a, b) => middle(a) - middle(b)) };
-  let high = mostMm;
+  let high = boundOf(best.gapMm);
   for (let turn = 0; turn < 2 * effort.turns && high - best.gapMm > NEAR_ENOUGH_MM && goesOn(); turn += 1) {
     const gapMm = (best.gapMm + high) / 2;
     const found = tried(best, gapMm) ?? tried(row, gapMm) ?? tried(byLosses, gapMm);
@@ -122,17 +122,21 @@ function saved(standing: Standing, problem: Problem, order: readonly Piece[], li
  * @returns whether there is a layer for all of them
  */
 export function layInOneRow(standing: Standing): boolean {
-  const row = firstRow(standing);
+  const row = standing.goesOn() ? firstRow(standing) : undefined;
   if (!row) return false;
   standing.offer(laid(slotsOf(row.order, anywhere(0)), anywhere(0)));
   const isFewest = standing.best.objective.splices <= standing.limits.splices;
   const most = isFewest ? standing.widestMm : standing.limits.clearMm;
-  const wide = widened(standing, row, most);
+  const { inOneLayer } = standing;
+  const boundOf = (reachedMm: number): number => {
+    if (!inOneLayer || standing.best.objective.splices > inOneLayer.splices) return most;
+    const mostMm = Math.min(most, standing.widestInOneLayerMm);
+    standing.widestInOneLayerMm = reachedMm < mostMm - 0.01 ? gapBoundByParts((gapMm) => buildProblem(standing.run, gapMm).problem, inOneLayer, reachedMm, mostMm, standing.goesOn) : mostMm;
+    return standing.widestInOneLayerMm;
+  };
+  const wide = widened(standing, row, most, boundOf);
+  boundOf(wide.gapMm);
   standing.offer(laid(slotsOf(wide.order, anywhere(wide.gapMm)), anywhere(wide.gapMm)));
-  if (isFewest && wide.gapMm < standing.widestMm - 0.01) {
-    standing.widestMm = gapBoundByParts((gapMm) => buildProblem(standing.run, gapMm).problem, wide.gapMm, standing.widestMm, standing.goesOn);
-    standing.bounded();
-  }
   if (!standing.goesOn()) return true;
   const drawn = drawnTogether(standing, wide);
   standing.offer(laid(slotsOf(drawn.order, drawn.limits), drawn.limits));

@@ -7,6 +7,7 @@ import { QUICK, settle, type Effort, type LaidOut } from './laidOut.ts';
 import { leastInserted, type Inserted } from './inserted.ts';
 import { layInOneRow } from './longSearch.ts';
 import { TOUCH_MM, type Placed, type Problem } from './problem.ts';
+import { polished } from './polish.ts';
 import { inThisOrder, nearTheLoss, type Following } from './orders.ts';
 import { Standing } from './standing.ts';
 import { Steps } from './steps.ts';
@@ -205,7 +206,9 @@ class Search {
       const steps = new Steps(problem);
       const found = { ...thin, problem, steps };
       const tight = this.tightest(clusters.length <= 16 ? steps : inThisOrder(steps, clusters), found);
+      const apart = (list: readonly Placed[]): Placed[] => list.flatMap(({ piece, atMm }) => placed.filter((one) => one.piece.bodies.every((body) => piece.bodies.some((other) => other.id === body.id))).map((one) => ({ piece: one.piece, atMm: atMm + (piece.bodies.find((body) => body.id === one.piece.bodies[0]?.id)?.offsetMm ?? 0) })));
       if (tight) this.standing.offer(tight.placed);
+      for (const start of [placed, ...(tight ? [apart(tight.placed)] : [])]) this.standing.offer(polished(this.standing.run, start, this.standing.goesOn));
     }
     const open: Level | undefined = !provenCrowding ? 'over' : !provenGap ? 'clearMm' : !provenPeak ? 'peakMm' : !proof?.spanProven ? 'openedMm' : this.standing.best.objective.insertedMm > proof.insertedMm + INSERTED_GRACE_MM ? 'insertedMm' : undefined;
     const bound = proof?.spanProven ? { ...this.standing.best.bound, insertedMm: Math.max(this.standing.best.bound.insertedMm, proof.insertedMm) } : this.standing.best.bound;

@@ -10,6 +10,15 @@ interface Crowded {
   readonly toMm: number;
   /** Splices that there must be besides the fewest. */
   readonly more: number;
+  /** The units that can be what is more, by their index. */
+  readonly units: readonly number[];
+}
+
+/** The fewest splices in one layer, and where there must be more than one for one would take. */
+export interface SpliceBound {
+  readonly splices: number;
+  readonly fewest: number;
+  readonly crowded: readonly Pick<Crowded, 'more' | 'units'>[];
 }
 
 /** Length of a mode's pieces that cannot but lie between two places. */
@@ -29,7 +38,7 @@ function freeMm(fromMm: number, toMm: number, keepOuts: readonly KeepOut[]): num
  * The fewest splices in one layer: where more bodies than fit would have to lie between two places, circuits are made with more splices that need not lie
  * there. Stretches that do not overlap add up.
  */
-export function spliceBoundInOneLayer(problem: Problem, keepOuts: readonly KeepOut[]): number {
+export function spliceBoundInOneLayer(problem: Problem, keepOuts: readonly KeepOut[]): SpliceBound {
   const units = problem.units.map((unit) => {
     const least = Math.min(...unit.modes.map(bodiesOf));
     return { least, modes: unit.modes };
@@ -48,15 +57,15 @@ export function spliceBoundInOneLayer(problem: Problem, keepOuts: readonly KeepO
     for (const toMm of ends) {
       if (toMm <= fromMm) continue;
       let over = -freeMm(fromMm, toMm, sorted);
-      const ways: { readonly mm: number; readonly more: number }[] = [];
-      for (const { least, modes } of units) {
+      const ways: { readonly mm: number; readonly more: number; readonly unit: number }[] = [];
+      units.forEach(({ least, modes }, unit) => {
         const few = Math.min(...modes.map((mode) => (bodiesOf(mode) === least ? insideMm(mode, fromMm, toMm) : Infinity)));
         over += few;
         for (const mode of modes) {
           const mm = few - insideMm(mode, fromMm, toMm);
-          if (bodiesOf(mode) > least && mm > 0) ways.push({ mm, more: bodiesOf(mode) - least });
+          if (bodiesOf(mode) > least && mm > 0) ways.push({ mm, more: bodiesOf(mode) - least, unit });
         }
-      }
+      });
       // Those that free the most for each splice first, parts of them counted: never more than it takes.
       let more = 0;
       for (const way of ways.sort((a, b) => b.mm / b.more - a.mm / a.more)) {
@@ -64,14 +73,17 @@ export function spliceBoundInOneLayer(problem: Problem, keepOuts: readonly KeepO
         more += Math.min(1, over / way.mm) * way.more;
         over -= way.mm;
       }
-      if (more > 0) crowded.push({ fromMm, toMm, more: Math.ceil(more - SMALL_MM) });
+      if (more > 0) crowded.push({ fromMm, toMm, more: Math.ceil(more - SMALL_MM), units: ways.map((way) => way.unit) });
     }
   }
   crowded.sort((a, b) => a.toMm - b.toMm);
-  const best: number[] = [];
+  const best: { readonly more: number; readonly chosen: readonly Crowded[] }[] = [];
+  const none = { more: 0, chosen: [] as readonly Crowded[] };
+  const most = (all: readonly (typeof none)[]): typeof none => all.reduce((a, b) => (b.more > a.more ? b : a), none);
   crowded.forEach((one, index) => {
-    const before = Math.max(0, ...crowded.slice(0, index).map((other, at) => (other.toMm <= one.fromMm + SMALL_MM ? (best[at] ?? 0) : 0)));
-    best.push(before + one.more);
+    const before = most(crowded.slice(0, index).flatMap((other, at) => (other.toMm <= one.fromMm + SMALL_MM ? (best[at] ?? []) : [])));
+    best.push({ more: before.more + one.more, chosen: [...before.chosen, one] });
   });
-  return fewest + Math.max(0, ...best);
+  const { more, chosen } = most(best);
+  return { splices: fewest + more, fewest, crowded: chosen };
 }

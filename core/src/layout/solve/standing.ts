@@ -1,35 +1,42 @@
-import { compareLayouts, measure, type Objective } from '../objective.ts';
+import { compareLayouts, firstDifference, LEVELS, measure, type Objective } from '../objective.ts';
 import type { PlacedItem, RunToLayOut } from '../types.ts';
 import { insertedBound, openedBound, runBounds, type RunBounds } from './bounds.ts';
 import type { Built } from './build.ts';
 import { firstLayout, itemsOf } from './found.ts';
 import { settle, type Effort, type LaidOut } from './laidOut.ts';
 import type { Placed } from './problem.ts';
-import { spliceBoundInOneLayer } from './spliceBound.ts';
+import { spliceBoundInOneLayer, type SpliceBound } from './spliceBound.ts';
+
+/** Bundles whose diameters are within a hundredth are equally thick. */
+export const PEAK_GRACE = 1.01;
 
 /** How a search stands: the best layout so far with its bounds, whether all was proven until now, and whether anybody waits for more. */
 export class Standing {
   best: LaidOut;
   proven = true;
   private stopped = false;
+  private leastPeakMm: number;
   readonly limits: RunBounds;
-  /** The widest clear distance with the fewest splices. */
-  widestMm: number;
+  /** The widest clear distance with the fewest splices; and in one layer with the fewest that it takes. */
+  readonly widestMm: number;
+  widestInOneLayerMm = Infinity;
   /** Least inserted wire in one layer with the gap that was reached; 0 where it was not asked. */
   leastInsertedMm = 0;
   /** No layout needs more over one place than all that are pinned there and one of every item. */
   readonly mostOver: number;
   readonly pieces: number;
 
-  private readonly splicesInOneLayer: number;
+  /** Fewest splices in one layer, where one layer may do. */
+  readonly inOneLayer: SpliceBound | undefined;
 
   constructor(readonly run: RunToLayOut, readonly effort: Effort, readonly built: Built) {
     const items = firstLayout(run);
     const objective = measure(run, items);
     this.limits = runBounds(built.problem, run.keepOuts, run.betweenBodiesMm, false);
     this.widestMm = runBounds(built.problem, run.keepOuts, run.betweenBodiesMm, true).clearMm;
-    this.splicesInOneLayer = objective.over === 1 || this.limits.over === 1 ? spliceBoundInOneLayer(built.problem, run.keepOuts) : 0;
+    this.inOneLayer = this.limits.over === 1 ? spliceBoundInOneLayer(built.problem, run.keepOuts) : undefined;
     this.best = { items, objective, bound: this.boundOf(objective), open: 'over' };
+    this.leastPeakMm = objective.peakMm;
     this.mostOver = objective.barred > 0 ? Math.max(1, run.items.length) : objective.over;
     this.pieces = built.problem.units.reduce((sum, unit) => sum + Math.max(...unit.modes.map((mode) => mode.length)), 0);
   }
@@ -39,8 +46,8 @@ export class Standing {
     const { over, pairs, splices, peakMm } = this.limits;
     // One over another spares a splice: only in one layer has there to be more.
     const fewest = reached.splices <= this.limits.splices;
-    const leastSplices = reached.over === 1 ? Math.max(splices, this.splicesInOneLayer) : splices;
-    const clearMm = fewest ? this.widestMm : this.limits.clearMm;
+    const leastSplices = reached.over === 1 ? Math.max(splices, this.inOneLayer?.splices ?? 0) : splices;
+    const clearMm = Math.min(fewest ? this.widestMm : this.limits.clearMm, reached.over === 1 && reached.splices <= (this.inOneLayer?.splices ?? 0) ? this.widestInOneLayerMm : Infinity);
     const { problem } = this.built;
     return {
       barred: 0, over: Math.min(over, reached.over), pairs: Math.min(pairs, reached.pairs), splices: Math.min(leastSplices, reached.splices),
@@ -54,7 +61,11 @@ export class Standing {
 
   offerItems(items: readonly PlacedItem[]): void {
     const objective = measure(this.run, items);
-    if (compareLayouts(objective, this.best.objective) > 0) return;
+    const level = firstDifference(objective, this.best.objective);
+    const isEarlier = level !== undefined && LEVELS.indexOf(level) < LEVELS.indexOf('peakMm');
+    // Thickness within a hundredth counts as none, but not one hundredth on top of another.
+    if (compareLayouts(objective, this.best.objective) > 0 || (!isEarlier && objective.peakMm > this.leastPeakMm * PEAK_GRACE)) return;
+    this.leastPeakMm = isEarlier ? objective.peakMm : Math.min(this.leastPeakMm, objective.peakMm);
     this.best = { items, objective, bound: this.boundOf(objective), open: this.best.open };
     this.effort.onBetter?.(this.best);
   }

@@ -1,0 +1,34 @@
+import { describe, expect, it } from 'vitest';
+import { compareLayouts, measure } from '../objective.ts';
+import { stagger } from '../stagger.ts';
+import { randomRun } from '../test/randomRun.ts';
+import { itemsOf } from './found.ts';
+import { buildProblem } from './build.ts';
+import { polished } from './polish.ts';
+import type { Placed } from './problem.ts';
+
+describe('a layout with bodies over each other', () => {
+  const seeds = Array.from({ length: 8 }, (_, index) => 100 + index);
+  it.each(seeds)('moved body by body is no worse by the strict order, keeps its splices, and out of what is kept clear (%i)', (seed) => {
+    const run = randomRun(seed, { items: 7, lengthMm: 480 });
+    const start = stagger(run);
+    const pieces = new Map(buildProblem(run, 0).problem.units.flatMap((unit) => unit.modes.flat()).map((piece) => [piece.key, piece]));
+    const placed = start.flatMap((item) => item.splices).flatMap((splice): Placed[] => {
+      const piece = pieces.get(splice.id);
+      return piece ? [{ piece, atMm: splice.fromMm }] : [];
+    });
+    const before = measure(run, itemsOf(run, placed));
+    const after = polished(run, placed, () => true);
+    const objective = measure(run, itemsOf(run, after));
+    expect(before.over).toBeGreaterThan(1);
+    expect(compareLayouts(objective, before)).toBeLessThan(0);
+    expect(objective.barred).toBeLessThanOrEqual(before.barred);
+    expect(after.map((one) => one.piece.key)).toEqual(placed.map((one) => one.piece.key));
+  });
+  it('asked to stop it leaves all where it is', () => {
+    const run = randomRun(100, { items: 5, lengthMm: 480 });
+    const piece = buildProblem(run, 0).problem.units[0]!.modes[0]![0]!;
+    const placed = [{ piece, atMm: piece.rooms[0]!.fromMm }];
+    expect(polished(run, placed, () => false)).toEqual(placed);
+  });
+});
