@@ -6,6 +6,7 @@ export type { Approach, CavityAct, CavityWork, Choice, CoverId, DecideInput, Dec
 export { CAVITY_ACTS, COVER_IDS, WAYS } from './types.ts';
 export { WAY_WORDS } from './ways/work.ts';
 export { decide } from './decide.ts';
+export { withShield, withShieldBeside } from './shield.ts';
 export { electricalOf, runFacts } from './electrical.ts';
 export { rankCovers } from './cover.ts';
 export { ruleBook } from './book.ts';

@@ -3,6 +3,7 @@ import { figure } from '../units/index.ts';
 import type { BenchStep, SpliceToMake } from './types.ts';
 import type { RankedCover } from '../approach/index.ts';
 import { draft, mm, type Draft } from './draft.ts';
+import { shieldBackSteps, shieldJoinSteps } from './shieldSteps.ts';
 import { solderSteps } from './solderSteps.ts';
 
 /** Glue sets and the joint keeps still this long, s. */
@@ -106,7 +107,7 @@ function closeSteps(make: SpliceToMake): Draft[] {
 
 /** The steps that make a splice, in order; the sleeve is a step before the joint. */
 export function stepsFor(make: SpliceToMake): BenchStep[] {
-  const drafts = [...cutSteps(make), ...sleeveSteps(make), ...stripSteps(make), ...joinSteps(make), ...closeSteps(make)];
+  const drafts = [...cutSteps(make), ...sleeveSteps(make), ...shieldBackSteps(make), ...stripSteps(make), ...joinSteps(make), ...closeSteps(make), ...shieldJoinSteps(make)];
   return drafts.map((step) => ({ ...step, spliceId: make.spliceId, id: `${make.spliceId}#${make.make}/${make.joint.methodId}/${step.key}` }));
 }
 

@@ -54,4 +54,6 @@ export interface SpliceToMake {
   readonly stillAndDry: boolean;
   /** The inserted wire is a new lead from a connector. */
   readonly isLead: boolean;
+  /** How the shield is joined beside it, of a shielded circuit. */
+  readonly shield?: { readonly methodName: string; readonly joint: SizedJoint } | undefined;
 }

@@ -1,4 +1,4 @@
-import { decide, runFacts, type DecideInput, type RunFacts } from '../approach/index.ts';
+import { decide, runFacts, withShield, type DecideInput, type RunFacts } from '../approach/index.ts';
 import type { Catalogue } from '../catalogue/index.ts';
 import type { Finding } from '../damage/index.ts';
 import { beyondOf, type Circuit, type Run } from '../harness/index.ts';
@@ -54,7 +54,7 @@ export function decideOne(finding: Finding, job: Job, index: JobIndex, memory: W
     choice: job.choices.filter((choice) => choice.findingId === finding.id).at(-1), held, redos: job.redos, asOf: job.asOf, needsTwo, beyond, otherColours: held ? (held.otherColours ?? true) : job.layout?.otherColours,
     runFacts: factsOf(run, index, memory), elsewhere: others.map((other) => ({ where: other.name, facts: factsOf(other, index, memory) })),
   };
-  return { finding, circuit, decision: decide(input), ...(needsTwo === undefined ? {} : { needsTwo }) };
+  return { finding, circuit, decision: withShield(decide(input), circuit.kind === 'shielded', input.shelf), ...(needsTwo === undefined ? {} : { needsTwo }) };
 }
 
 /** Decides about every finding; where one wire of a pair needs two splices, the other gets two as well. */

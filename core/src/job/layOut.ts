@@ -4,7 +4,7 @@ import { decideOne, type Warm } from './decideAll.ts';
 import { joined, type LaidRun } from './joined.ts';
 import type { JobIndex } from './jobIndex.ts';
 import { couldGoPast, guestItem, mustGoPast, PAST_SIDES, stayingItem, type Past, type PastEnds } from './past.ts';
-import { layoutItem, runToLayOut } from './runItems.ts';
+import { jointsOf, layoutItem, runToLayOut } from './runItems.ts';
 import { runPlanOf } from './runPlan.ts';
 import type { Decided, Job, RunPlan } from './types.ts';
 
@@ -65,6 +65,8 @@ function itemsOn(run: Run, { decided, index }: LayingOut, past: Past): { readonl
   return { items, through };
 }
 
+const twoOf = (two: Decided | undefined): LayoutItem['twoJoints'] => two && jointsOf(two.decision);
+
 /** One run laid out: one splice where one does, and two in its place only when bodies would overlap otherwise. */
 function laidRun(run: Run, of: LayingOut, past: Past): LaidRun {
   const { decided, job, index, memory } = of;
@@ -72,7 +74,7 @@ function laidRun(run: Run, of: LayingOut, past: Past): LaidRun {
   const { items, through } = itemsOn(run, of, past);
   const alsoOpened = [...here.flatMap(({ decision }) => (decision.cover && !decision.method ? [decision.lost] : [])), ...(through ? [{ fromMm: 0, toMm: run.lengthMm }] : [])];
   const made = (two: ReadonlyMap<string, Decided>): RunToLayOut =>
-    runToLayOut(run, items.map((item) => (item.half || two.size === 0 ? item : { ...item, twoJoints: two.get(item.findingId)?.decision.method?.joints })), alsoOpened, job, index, memory.practice);
+    runToLayOut(run, items.map((item) => (item.half || two.size === 0 ? item : { ...item, twoJoints: twoOf(two.get(item.findingId)) })), alsoOpened, job, index, memory.practice);
   const plain = made(new Map());
   const laid = laidOut(plain, memory);
   if (laid.objective.pairs === 0) return { run: plain, two: new Map(), laid };

@@ -13,13 +13,13 @@ import type { FindingPlan, Job, Plan, PlanTotals, RunPlan } from './types.ts';
 function needsOf(plan: FindingPlan, numberOf: (circuitId: string) => string): KitNeed[] {
   const method = plan.ranked.find((ranked) => ranked.methodId === plan.chosen);
   const ofPigtail = plan.approach === 'pigtail';
-  const joints = plan.splices.map(({ id, side, joint }): KitNeed => {
-    const { seal } = joint;
-    const sleeves = seal.kind === 'sleeve' ? [{ partId: seal.partId, cutMm: seal.cutMm }, ...(seal.buildUp ? Array.from({ length: seal.buildUp.side === 'both' ? 2 : 1 }, () => ({ partId: seal.buildUp?.partId ?? '', cutMm: seal.buildUp?.cutMm ?? 0 })) : [])] : [];
+  const joints = plan.splices.map(({ id, side, joint, shield }): KitNeed => {
+    const seals = [joint.seal, ...(shield ? [shield.joint.seal] : [])];
+    const sleeves = seals.flatMap((seal) => (seal.kind === 'sleeve' ? [{ partId: seal.partId, cutMm: seal.cutMm }, ...(seal.buildUp ? Array.from({ length: seal.buildUp.side === 'both' ? 2 : 1 }, () => ({ partId: seal.buildUp?.partId ?? '', cutMm: seal.buildUp?.cutMm ?? 0 })) : [])] : []));
     const insert = plan.insert && !ofPigtail && (side === 'left' || plan.isLead) ? plan.insert : undefined;
     return {
-      spliceId: id, partIds: joint.usesPartIds, sleeveCuts: sleeves, toolNames: method?.toolNames ?? [],
-      tapeMm: seal.kind === 'wrap' ? [{ partId: seal.partId, lengthMm: seal.lengthMm }] : [],
+      spliceId: id, partIds: [...joint.usesPartIds, ...(shield?.joint.usesPartIds ?? [])], sleeveCuts: sleeves, toolNames: method?.toolNames ?? [],
+      tapeMm: seals.flatMap((seal) => (seal.kind === 'wrap' ? [{ partId: seal.partId, lengthMm: seal.lengthMm }] : [])),
       wire: insert && { circuitNumber: numberOf(plan.circuitId), spec: insert.wire.wire, lengthMm: insert.lengthMm, stockId: insert.wire.stockId, tag: insert.wire.colourDiffers },
     };
   });

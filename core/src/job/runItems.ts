@@ -1,5 +1,7 @@
+import { withShieldBeside, type Decision } from '../approach/index.ts';
 import { keepOuts, type Run } from '../harness/index.ts';
 import { windowsOf, type LayoutItem, type Pin, type RunToLayOut } from '../layout/index.ts';
+import type { SizedJoint } from '../method/index.ts';
 import type { Practice } from '../practice/index.ts';
 import { jacketDiameterMm } from '../wire/index.ts';
 import { mateOf, type JobIndex } from './jobIndex.ts';
@@ -11,9 +13,12 @@ const PIN_GRACE_MM = 0.05;
 export const limitsOf = (figures: Practice['figures']): { readonly betweenBodiesMm: number; readonly preferFromConnectorMm: number; readonly connectorClearMm: number } =>
   ({ betweenBodiesMm: figures.betweenBodiesMm, preferFromConnectorMm: figures.preferFromConnectorMm, connectorClearMm: figures.clearMm.connector });
 
+/** The joints of a decision as they take room: a shield's beside each. */
+export const jointsOf = ({ method, shield }: Decision): readonly SizedJoint[] => (method?.joints ?? []).map((joint, index) => withShieldBeside(joint, shield?.joints[index] ?? shield?.joints[0]));
+
 /** What of a decision wants a place; nothing where no splice is made. */
 export const layoutItem = ({ decision, finding }: Decided, index: JobIndex): LayoutItem | undefined =>
-  decision.method && { findingId: finding.id, circuitId: decision.circuitId, joints: decision.method.joints, lost: decision.lost, slackMm: decision.slackMm, pairFindingId: mateOf(finding, index)?.id, lead: decision.lead, extraMm: decision.extraMm };
+  decision.method && { findingId: finding.id, circuitId: decision.circuitId, joints: jointsOf(decision), lost: decision.lost, slackMm: decision.slackMm, pairFindingId: mateOf(finding, index)?.id, lead: decision.lead, extraMm: decision.extraMm };
 
 /** Splices that stay: made already, and put somewhere by a person. */
 export const pinsOf = ({ pins, layout }: Job): Pin[] => [...pins, ...(layout?.pins ?? []).filter((pin) => !pins.some((made) => made.findingId === pin.findingId))];

@@ -63,10 +63,12 @@ export function splicePlan(decided: Decided, method: RankedMethod, item: PlacedI
   const cutMm = splice.leavesAtMm === undefined ? (splice.side === 'right' ? item.x2Mm : item.x1Mm) : cutOf({ ...splice, leavesAtMm: splice.leavesAtMm });
   // Where its insert leaves the run, the other end of the run is the outer one.
   const outerOf = ({ leavesAtMm }: PlacedSplice, side: 'left' | 'right'): string => ((leavesAtMm === undefined ? side === 'left' : leavesAtMm > 0) ? around.run.fromNodeId : around.run.toNodeId);
+  const shieldJoint = decision.shield?.joints[splice.side === 'right' ? 1 : 0] ?? decision.shield?.joints[0];
+  const shield = decision.shield && shieldJoint && { methodName: decision.shield.name, joint: shieldJoint };
   const tugN = tugTargetN(areaMm2(thinnest.size));
   return {
     id: splice.id, findingId: splice.findingId, circuitId: circuit.id, runId: around.run.id, side: splice.side, make,
-    methodId: method.methodId, methodName: method.name, family: method.family, joint,
+    methodId: method.methodId, methodName: method.name, family: method.family, joint, ...(shield ? { shield } : {}),
     centreMm: splice.centreMm, fromMm: splice.fromMm, toMm: splice.toMm, pinned: splice.pinned, parkSide: parked,
     cutMm, ...(splice.leavesAtMm === undefined ? {} : { leavesAtMm: splice.leavesAtMm }),
     tugN, pullMinimumN: pullMinimumN(areaMm2(thinnest.size)),
@@ -74,7 +76,7 @@ export function splicePlan(decided: Decided, method: RankedMethod, item: PlacedI
     redosLeft: splice.side === 'only' ? Math.max(0, Math.floor((spare + 1e-9) / (2 * loss(true)))) : undefined,
     steps: stepsFor({
       spliceId: splice.id, side: splice.side, make, family: method.family, whole: method.family === 'tap' || methodById(joint.methodId).window === true, joint,
-      isLead: decision.lead !== undefined,
+      isLead: decision.lead !== undefined, shield,
       leftName: splice.side === 'right' ? between : `the ${nodeName(outerOf(splice, 'left'), around)}`,
       rightName: splice.side === 'left' ? between : `the ${nodeName(outerOf(splice, 'right'), around)}`,
       fromName: nodeName(around.run.fromNodeId, around), cutLeftMm: reachesPast ? cutMm : item.x1Mm, cutRightMm: reachesPast ? cutMm : item.x2Mm, insertMm: item.insertMm,
@@ -85,7 +87,7 @@ export function splicePlan(decided: Decided, method: RankedMethod, item: PlacedI
     }),
     checks: checksFor({
       family: method.family, seal: joint.seal.kind, tinLead: solder?.kind === 'solder' && solder.alloy === 'tinLead',
-      pullMinimumN: pullMinimumN(areaMm2(thinnest.size)),
+      shielded: shield !== undefined, pullMinimumN: pullMinimumN(areaMm2(thinnest.size)),
       limits: method.family === 'tap' ? undefined : resistanceLimits(thinnest, joint.jointLengthMm, circuit.loadA),
     }),
   };

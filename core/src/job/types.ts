@@ -40,6 +40,12 @@ export interface Job {
   readonly mappings?: readonly MappingCard[] | undefined;
 }
 
+/** How the shield is joined beside a splice of its core. */
+export interface ShieldSplice {
+  readonly methodName: string;
+  readonly joint: SizedJoint;
+}
+
 /** A splice as it is to be made. Lengths in mm, positions in mm from the start of the run on which it lies: mostly its finding's, else another one that its circuit goes on in. */
 export interface SplicePlan {
   readonly id: string;
@@ -52,6 +58,8 @@ export interface SplicePlan {
   readonly methodName: string;
   readonly family: MethodFamily;
   readonly joint: SizedJoint;
+  /** The shield's own splice beside it. */
+  readonly shield?: ShieldSplice | undefined;
   readonly centreMm: number;
   readonly fromMm: number;
   readonly toMm: number;

@@ -53,6 +53,15 @@ const COVER_LOOKS: readonly Check[] = [
   ]),
 ];
 
+const SHIELD_LOOKS: readonly Check[] = [
+  look('shield', 'Shield', 'Look at its own splice, then measure: through from end to end, and nothing to the core.', [
+    good('Joined by itself, drain covered, through from end to end, open to the core'),
+    bad('rework', 'bare', 'Bare drain outside its sleeve', 'It touches something sooner or later.', 'Cover it, sleeve or tape, before the jacket is closed.'),
+    bad('rework', 'open', 'Not through from end to end', 'The shield ends at the splice and shields nothing beyond it.', 'Make the drain’s splice again.'),
+    bad('scrap', 'toCore', 'Through to the core', 'A hair of the shield lies on the core.', `${CUT_OUT} Fold every hair of the shield back first.`),
+  ]),
+];
+
 const SEAL_LOOKS: Record<Provable['seal'], readonly Check[]> = {
   none: [],
   wrap: [
@@ -87,6 +96,7 @@ export function checksFor(subject: Provable): Check[] {
     checks.push({ id: 'resistance', kind: 'resistance', required: true, title: 'Resistance over the joint', how: 'Four leads, across the joint. A beeper says only "joined".', limits: subject.limits });
   }
   checks.push(...SEAL_LOOKS[subject.family === 'cover' && subject.seal === 'builtIn' ? 'sleeve' : subject.seal]);
+  if (subject.shielded === true) checks.push(...SHIELD_LOOKS);
   if (subject.family === 'openClip') checks.push({ id: 'compression', kind: 'compression', required: false, title: 'Copper area after ÷ before', how: 'From a cut sample under the magnifier.' });
   if (subject.family === 'openClip' || subject.family === 'closedBarrel') {
     checks.push({ id: 'samples', kind: 'samples', required: false, title: 'Sample pulls', how: 'On samples, to destruction: three or more, in newtons.', minimumN: subject.pullMinimumN });

@@ -62,4 +62,6 @@ export interface Provable {
   readonly tinLead: boolean;
   readonly pullMinimumN: number;
   readonly limits?: ResistanceLimits | undefined;
+  /** A shield is joined beside it. */
+  readonly shielded?: boolean | undefined;
 }

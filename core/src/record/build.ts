@@ -33,7 +33,7 @@ export function madeOf(finding: FindingPlan): Made[] {
     const { seal } = splice.joint;
     const cover = seal.kind === 'sleeve' ? [`${seal.name}, cut ${seal.cutMm} mm`] : seal.kind === 'wrap' ? [`${seal.name}, ${figure(seal.lengthMm, 0)} mm`] : [];
     const insert = finding.insert && (finding.isLead ? finding.approach !== 'pigtail' : splice.side === 'left') ? [`${wireInWords(finding.insert.wire.wire)}, ${colourInWords(finding.insert.wire.wire.colour)}, ${formatMm(finding.insert.lengthMm, 0)}`] : [];
-    return { id: splice.id, make: splice.make, atMm: splice.centreMm, runId: splice.runId, checks: splice.checks, method: splice.methodName, materials: [splice.joint.partName, ...cover, ...insert] };
+    return { id: splice.id, make: splice.make, atMm: splice.centreMm, runId: splice.runId, checks: splice.checks, method: splice.methodName, materials: [splice.joint.partName, ...cover, ...insert, ...(splice.shield ? [`shield: ${splice.shield.joint.partName}`] : [])] };
   });
   const { cover, cavity } = finding;
   if (cavity) {

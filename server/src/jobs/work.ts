@@ -31,7 +31,7 @@ async function hold(manager: EntityManager, jobId: string, findingId: string, he
 }
 
 /** Parts that a finding's plan takes from the shelf. */
-const partsOfPlan = (finding: FindingPlan): string[] => [...new Set([...finding.splices.flatMap((splice) => splice.joint.usesPartIds), ...(finding.cavity ? [...finding.cavity.work.partIds, ...finding.cavity.work.sharedPartIds] : []), ...finding.covers.flatMap((cover) => (cover.coverId === finding.cover?.coverId && cover.partId !== undefined ? [cover.partId] : []))])];
+const partsOfPlan = (finding: FindingPlan): string[] => [...new Set([...finding.splices.flatMap((splice) => [...splice.joint.usesPartIds, ...(splice.shield?.joint.usesPartIds ?? [])]), ...(finding.cavity ? [...finding.cavity.work.partIds, ...finding.cavity.work.sharedPartIds] : []), ...finding.covers.flatMap((cover) => (cover.coverId === finding.cover?.coverId && cover.partId !== undefined ? [cover.partId] : []))])];
 
 /** Work has begun on a finding: its splices stay where they are and what they are, whatever is found, bought or decided later. */
 async function pinFinding(manager: EntityManager, stored: StoredJob, plan: Plan, findingId: string): Promise<void> {

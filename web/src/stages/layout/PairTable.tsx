@@ -30,7 +30,21 @@ export function PairTable({ plans, runPlan }: { readonly plans: readonly Finding
           </div>
         );
       })}
-      {shielded.map((finding) => <p key={finding.findingId} className="border-b border-rule py-2"><b><span className="figure">{circuitOf(finding.circuitId).number}</span> {circuitOf(finding.circuitId).function}</b>: join the shield in a splice of its own, beside the core; put a sleeve over the drain wire.</p>)}
+      {shielded.map((finding) => {
+        const shield = finding.splices[0]?.shield;
+        return (
+          <div key={finding.findingId} className="border-b border-rule py-2">
+            <p><b><span className="figure">{circuitOf(finding.circuitId).number}</span> {circuitOf(finding.circuitId).function}</b>, its shield</p>
+            {shield ? (
+              <p className="flex flex-wrap gap-x-6">
+                <span>A splice of its own beside each of the core’s: {shield.methodName}, <Length mm={shield.joint.bodyLengthMm} digits={0} /> long</span>
+                {finding.insert ? <span>New drain <Length mm={finding.insert.lengthMm} digits={0} /></span> : null}
+                <span>counted in the thickness</span>
+              </p>
+            ) : <p className="text-rework"><span aria-hidden>▲ </span>No method is allowed for its drain here: join it by hand, in a splice of its own.</p>}
+          </div>
+        );
+      })}
     </section>
   );
 }
