@@ -3,7 +3,7 @@ import { faceFromCentre, legalCentres, reachCostMm, type Reach } from '../../siz
 import { sectionDiameterMm } from '../objective.ts';
 import { besideOf, openedFor, wishes } from '../place.ts';
 import { spliceId, type LayoutItem, type RunToLayOut, type SpliceSide } from '../types.ts';
-import { TOUCH_MM, type Body, type Mode, type Piece, type Problem, type Room, type Unit, type WireEnd } from './problem.ts';
+import { lastOf, TOUCH_MM, type Body, type Mode, type Piece, type Problem, type Room, type Unit, type WireEnd } from './problem.ts';
 
 /** What an end adds to an inserted wire beyond the distance of the faces: the lap, or off the middle stop of a butt. */
 const endAddsMm = (reach: Reach): number => (reach.kind === 'butt' ? -1 : reachCostMm(reach));
@@ -37,6 +37,9 @@ function roomsOf(run: RunToLayOut, joint: SizedJoint, window: { readonly fromMm:
     });
   });
 }
+
+/** Where the conductor of a piece's outer wire ends, from its left edge. */
+const faceOf = (piece: Piece): number => piece.ends[0]?.offsetMm ?? 0;
 
 const pinOf = (run: RunToLayOut, findingId: string, side: SpliceSide): number | undefined => run.pins.find((pin) => pin.findingId === findingId && pin.side === side)?.centreMm;
 
@@ -83,25 +86,35 @@ export function together(key: string, parts: readonly { readonly piece: Piece; r
   };
 }
 
+/** From the first place of a piece to the last of another as they lie best: how far their faces are apart at least. */
+const leastBetweenMm = (left: Piece, right: Piece): number => (right.rooms[0]?.fromMm ?? 0) + faceOf(right) - lastOf(left) - faceOf(left);
+
 /**
- * Both wires of a pair with two splices each, shifted alike so that the inserts are equally long: one after the other with the gap,
- * either first; or side by side, for runs where bodies have to overlap.
+ * Both wires of a pair with two splices each, shifted alike so that the inserts are equally long: one after the other with the gap, or as
+ * far apart as their losses are, either first; one whole repair before the other; or side by side, for runs where bodies have to overlap.
  */
 function pairModes(a: Mode, b: Mode, gapMm: number): Mode[] {
   const [aLeft, aRight, bLeft, bRight] = [a[0], a[1], b[0], b[1]];
   if (!aLeft || !aRight || !bLeft || !bRight) return [];
-  const face = (piece: Piece): number => piece.ends[0]?.offsetMm ?? 0;
   // The second's edge from the first's, when its face lies a shift beyond the first's.
-  const edge = (first: Piece, second: Piece, shiftMm: number): number => shiftMm + face(first) - face(second);
-  const shiftFor = (first: Piece, second: Piece): number => first.lengthMm + gapMm - face(first) + face(second);
-  const mode = (l1: Piece, r1: Piece, l2: Piece, r2: Piece, shiftMm: number, pairs: number): Mode => [
-    together(`${l1.key}${pairs ? ' beside ' : ' then '}${l2.key}`, [{ piece: l1, offsetMm: 0 }, { piece: l2, offsetMm: edge(l1, l2, shiftMm) }], pairs),
-    together(`${r1.key}${pairs ? ' beside ' : ' then '}${r2.key}`, [{ piece: r1, offsetMm: 0 }, { piece: r2, offsetMm: edge(r1, r2, shiftMm) }], pairs),
+  const edge = (first: Piece, second: Piece, shiftMm: number): number => shiftMm + faceOf(first) - faceOf(second);
+  const shiftFor = (first: Piece, second: Piece): number => first.lengthMm + gapMm - faceOf(first) + faceOf(second);
+  const mode = (words: string, l1: Piece, r1: Piece, l2: Piece, r2: Piece, shiftMm: number, pairs: number): Mode => [
+    together(`${l1.key} ${words} ${l2.key}`, [{ piece: l1, offsetMm: 0 }, { piece: l2, offsetMm: edge(l1, l2, shiftMm) }], pairs),
+    together(`${r1.key} ${words} ${r2.key}`, [{ piece: r1, offsetMm: 0 }, { piece: r2, offsetMm: edge(r1, r2, shiftMm) }], pairs),
   ];
+  const closeShift = (l1: Piece, r1: Piece, l2: Piece, r2: Piece): number => Math.max(shiftFor(l1, l2), shiftFor(r1, r2));
+  // As far apart as where each lies best: then both inserts are as short as they can be.
+  const ownShift = (l1: Piece, l2: Piece): number => lastOf(l2) + faceOf(l2) - lastOf(l1) - faceOf(l1);
+  const [first, second] = ownShift(aLeft, bLeft) >= 0 ? [[aLeft, aRight], [bLeft, bRight]] as const : [[bLeft, bRight], [aLeft, aRight]] as const;
+  const far = ownShift(first[0], second[0]);
+  const betweenMm = Math.max(...[first, second].flatMap(([left, right]) => [leastBetweenMm(left, right), shiftFor(left, right)]));
+  const whole = (left: Piece, right: Piece): Piece => together(`${left.key} to ${right.key}`, [{ piece: left, offsetMm: 0 }, { piece: right, offsetMm: edge(left, right, betweenMm) }], 0);
   const all = [
-    mode(aLeft, aRight, bLeft, bRight, Math.max(shiftFor(aLeft, bLeft), shiftFor(aRight, bRight)), 0),
-    mode(bLeft, bRight, aLeft, aRight, Math.max(shiftFor(bLeft, aLeft), shiftFor(bRight, aRight)), 0),
-    mode(aLeft, aRight, bLeft, bRight, 0, 1),
+    mode('then', aLeft, aRight, bLeft, bRight, closeShift(aLeft, aRight, bLeft, bRight), 0),
+    mode('then', bLeft, bRight, aLeft, aRight, closeShift(bLeft, bRight, aLeft, aRight), 0),
+    mode('beside', aLeft, aRight, bLeft, bRight, 0, 1),
+    ...(far > closeShift(...first, ...second) + TOUCH_MM ? [mode('far from', ...first, ...second, far, 0), [whole(...first), whole(...second)]] : []),
   ];
   return all.filter((one) => one.every((piece) => piece.rooms.length > 0));
 }

@@ -86,6 +86,20 @@ describe('one splice or two', () => {
   });
 });
 
+describe('a pair whose wires are lost far apart', () => {
+  const apart = (byMm: number): RunToLayOut => {
+    const run = pairOf(randomRun(5, { items: 3, lengthMm: 1800 }));
+    return { ...run, items: run.items.map((item, index) => (index > 1 ? item : { ...item, lost: { fromMm: 300 + byMm * index, toMm: 312 + byMm * index } })) };
+  };
+  it.each([[0, 162], [90, 162], [250, 82], [500, 82]])('gets inserts of one length, and no longer than its bodies ask for (%i mm apart)', (byMm, atMostMm) => {
+    const found = optimise(apart(byMm));
+    const [a, b] = [0, 1].map((index) => found.items.find((item) => item.findingId === `F${index}`)?.insertMm ?? NaN);
+    expect(a).toBeCloseTo(b!, 3);
+    expect(a).toBeLessThanOrEqual(atMostMm + 1e-6);
+    expect(found.objective).toMatchObject({ barred: 0, over: 1, clearMm: 40 });
+  });
+});
+
 describe('a long search', () => {
   const run = randomRun(11, { items: 24, lengthMm: 4000 });
   it('tells every better one, and says what it did not prove', () => {
