@@ -2,6 +2,7 @@ import { compareLayouts, firstDifference, type Level } from '../objective.ts';
 import type { RunToLayOut } from '../types.ts';
 import { buildProblem, type Built } from './build.ts';
 import { clustersOf } from './clusters.ts';
+import { drawnTogether } from './drawnTogether.ts';
 import type { Found } from './found.ts';
 import { QUICK, settle, type Effort, type LaidOut } from './laidOut.ts';
 import { leastInserted, type Inserted } from './inserted.ts';
@@ -27,6 +28,9 @@ const ROUGH_GAP_STEP_MM = 1;
 /** Wire is cut to the millimetre: inserted wire that could be less by less than half of one, in all, is the least. */
 const INSERTED_GRACE_MM = 0.5;
 const FINE_HALVINGS = 20;
+/** Sweeps for the shortest stretch where bodies lie over each other, by turns of an effort, where they can prove it; and what counts as the shortest. */
+const SWEEPS_BY_TURN = 8;
+const SPAN_GRACE_MM = 0.05;
 
 /** The tightest places of an order, or of all orders; what is proven of them. */
 interface Tight {
@@ -34,6 +38,14 @@ interface Tight {
   readonly spanProven: boolean;
   /** Least inserted wire in so short a stretch; 0 where nothing is proven. */
   readonly insertedMm: number;
+}
+
+/** Clusters parted into the pieces that they were made of. */
+function apartAgain(clusters: readonly Placed[], pieces: readonly Placed[]): Placed[] {
+  return clusters.flatMap(({ piece, atMm }) => pieces.flatMap((one) => {
+    const offset = piece.bodies.find((body) => body.id === one.piece.bodies[0]?.id)?.offsetMm;
+    return offset === undefined ? [] : [{ piece: one.piece, atMm: atMm + offset - (one.piece.bodies[0]?.offsetMm ?? 0) }];
+  }));
 }
 
 /** Search of one run, level by level. */
@@ -165,6 +177,22 @@ class Search {
     return best ? { placed: best.placed, spanProven: span.complete, insertedMm: complete ? boundMm : 0 } : { placed: span.placed, spanProven: span.complete, insertedMm: 0 };
   }
 
+  /** Levels 5 to 7 where bodies lie over each other: the stretch by sweeps, then body by body. */
+  private tightestCrowded(thin: Found): Tight | undefined {
+    const { standing } = this;
+    const { steps, problem, over, gapMm, swept, peakMm } = thin;
+    const drawn = drawnTogether(steps, { over, gapMm, pairsAtMost: swept.pairs, bodiesAtMost: swept.bodies, diameterAtMost: peakMm, beam: this.beam }, problem.lost, standing.best.objective.openedMm, (standing.proven ? SWEEPS_BY_TURN : 1) * standing.effort.turns, standing.goesOn);
+    if (drawn.placed) standing.offer(drawn.placed);
+    const placed = drawn.placed ?? swept.placed ?? [];
+    const clusters = clustersOf(placed);
+    const rigid: Problem = { ...problem, units: clusters.map((piece) => ({ modes: [[piece]] })) };
+    const rigidSteps = new Steps(rigid);
+    const tight = this.tightest(clusters.length <= PIECES_AT_FULL_BEAM ? rigidSteps : inThisOrder(rigidSteps, clusters), { ...thin, problem: rigid, steps: rigidSteps });
+    if (tight) standing.offer(tight.placed);
+    for (const start of [placed, ...(tight ? [apartAgain(tight.placed, placed)] : [])]) standing.offer(polished(standing.run, start, standing.goesOn));
+    return { placed: [], spanProven: standing.best.objective.openedMm <= drawn.boundMm + SPAN_GRACE_MM, insertedMm: 0 };
+  }
+
   solve(): LaidOut {
     const { built } = this.standing;
     if (built.problem.units.length === 0) return { ...this.standing.best, bound: this.standing.best.objective, open: undefined };
@@ -201,14 +229,7 @@ class Search {
         }
       }
     } else if (this.standing.goesOn()) {
-      const clusters = clustersOf(placed);
-      const problem: Problem = { ...thin.problem, units: clusters.map((piece) => ({ modes: [[piece]] })) };
-      const steps = new Steps(problem);
-      const found = { ...thin, problem, steps };
-      const tight = this.tightest(clusters.length <= 16 ? steps : inThisOrder(steps, clusters), found);
-      const apart = (list: readonly Placed[]): Placed[] => list.flatMap(({ piece, atMm }) => placed.filter((one) => one.piece.bodies.every((body) => piece.bodies.some((other) => other.id === body.id))).map((one) => ({ piece: one.piece, atMm: atMm + (piece.bodies.find((body) => body.id === one.piece.bodies[0]?.id)?.offsetMm ?? 0) })));
-      if (tight) this.standing.offer(tight.placed);
-      for (const start of [placed, ...(tight ? [apart(tight.placed)] : [])]) this.standing.offer(polished(this.standing.run, start, this.standing.goesOn));
+      proof = this.tightestCrowded(thin);
     }
     const open: Level | undefined = !provenCrowding ? 'over' : !provenGap ? 'clearMm' : !provenPeak ? 'peakMm' : !proof?.spanProven ? 'openedMm' : this.standing.best.objective.insertedMm > proof.insertedMm + INSERTED_GRACE_MM ? 'insertedMm' : undefined;
     const bound = proof?.spanProven ? { ...this.standing.best.bound, insertedMm: Math.max(this.standing.best.bound.insertedMm, proof.insertedMm) } : this.standing.best.bound;

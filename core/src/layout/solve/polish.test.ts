@@ -1,9 +1,11 @@
 import { describe, expect, it } from 'vitest';
-import { compareLayouts, measure } from '../objective.ts';
+import { compareLayouts, firstDifference, LEVELS, measure } from '../objective.ts';
 import { stagger } from '../stagger.ts';
 import { randomRun } from '../test/randomRun.ts';
 import { itemsOf } from './found.ts';
 import { buildProblem } from './build.ts';
+import { QUICK } from './laidOut.ts';
+import { optimise } from './optimise.ts';
 import { polished } from './polish.ts';
 import type { Placed } from './problem.ts';
 
@@ -31,4 +33,28 @@ describe('a layout with bodies over each other', () => {
     const placed = [{ piece, atMm: piece.rooms[0]!.fromMm }];
     expect(polished(run, placed, () => false)).toEqual(placed);
   });
+});
+
+describe('the search of a run too short for one layer', () => {
+  /** Numbers that are the same every time. */
+  const seeded = (seed: number) => {
+    let state = seed * 7919;
+    return () => (state = (state * 48271) % 2147483647) / 2147483647;
+  };
+  it.each(Array.from({ length: 10 }, (_, index) => 101 + index))('proves its opened stretch, and no layout grown from a random one opens less or lies better before (%i)', (seed) => {
+    const run = randomRun(seed, { items: 5, lengthMm: 420 });
+    const { problem, homeless } = buildProblem(run, 0);
+    const found = optimise(run, QUICK);
+    if (homeless.length > 0 || found.open === undefined || LEVELS.indexOf(found.open) <= LEVELS.indexOf('openedMm')) return;
+    expect(found.objective.openedMm).toBeLessThanOrEqual(found.bound.openedMm + 0.06);
+    const random = seeded(seed);
+    for (let start = 0; start < 12; start += 1) {
+      const placed = problem.units.flatMap((unit) => (unit.modes[Math.floor(random() * unit.modes.length)] ?? []).map((piece) => {
+        const room = piece.rooms[Math.floor(random() * piece.rooms.length)]!;
+        return { piece, atMm: room.fromMm + random() * (room.toMm - room.fromMm) };
+      }));
+      const objective = measure(run, itemsOf(run, polished(run, placed, () => true)));
+      if (compareLayouts(objective, found.objective) < 0) expect(['insertedMm', 'near']).toContain(firstDifference(objective, found.objective));
+    }
+  }, 240_000);
 });

@@ -12,6 +12,10 @@ export interface SweepLimits {
   readonly bodiesAtMost?: number | undefined;
   /** Thickest that the bundle may become, mm. */
   readonly diameterAtMost?: number | undefined;
+  /** Where the first body may begin at the earliest. */
+  readonly fromMm?: number | undefined;
+  /** Of all that keep to these limits the one that ends first is wanted, not the one with the fewest pairs and bodies. */
+  readonly earliestEnd?: boolean | undefined;
   /** Labels kept in one layer; more are cut, and the sweep is then no proof. */
   readonly beam: number;
 }
@@ -76,7 +80,7 @@ function places(label: Label, piece: Piece, limits: SweepLimits, unit: number): 
   const clearFrom = farthest ? farthest.endMm + limits.gapMm : -Infinity;
   const out: number[] = [];
   for (let overlaps = 0; overlaps < Math.min(limits.over, label.reaching.length + 1); overlaps += 1) {
-    const from = overlaps === 0 ? clearFrom : Math.max(label.startMm, label.reaching[overlaps]?.endMm ?? label.startMm);
+    const from = overlaps === 0 ? Math.max(clearFrom, label.startMm) : Math.max(label.startMm, label.reaching[overlaps]?.endMm ?? label.startMm);
     const at = firstFrom(piece.rooms, from);
     if (at === undefined) continue;
     const over = label.reaching.filter((one) => one.endMm > at + TOUCH_MM);
@@ -149,10 +153,14 @@ function traced(label: Label): Placed[] {
  */
 export function sweep(steps: Following, limits: SweepLimits): SweepResult {
   const { problem } = steps;
-  let labels: Label[] = [{ key: steps.start(), pairs: 0, reaching: [], startMm: -Infinity }];
+  let labels: Label[] = [{ key: steps.start(), pairs: 0, reaching: [], startMm: limits.fromMm ?? -Infinity }];
   let best: Label | undefined;
   let bestBodies = Infinity;
   let complete = true;
+  const endOf = (label: Label): number => label.reaching[0]?.endMm ?? -Infinity;
+  /** Whether a finished or unfinished label can still be better than the best. */
+  const falls = (made: Label, bodies: number): boolean =>
+    best !== undefined && (limits.earliestEnd === true ? endOf(made) >= endOf(best) - TOUCH_MM : made.pairs > best.pairs || (made.pairs === best.pairs && bodies >= bestBodies));
   const strict = limits.over > 1;
   const lengths = problem.units.flatMap((unit) => (unit.modes[0] ?? []).map((piece) => piece.lengthMm));
   const bodyMm = limits.over === 1 ? Infinity : lengths.reduce((sum, mm) => sum + mm, 0) / Math.max(1, lengths.length);
@@ -177,9 +185,9 @@ export function sweep(steps: Following, limits: SweepLimits): SweepResult {
           const endMm = atMm + step.piece.lengthMm;
           if (limits.over === 1 ? endMm > latestEndMm + TOUCH_MM || latestStartMm < endMm + limits.gapMm - TOUCH_MM : latestStartMm < atMm - TOUCH_MM) continue;
           const made = follow(label, step.piece, key, step.unit, atMm, limits, problem);
-          if (!made || (best && (made.pairs > best.pairs || (made.pairs === best.pairs && bodies >= bestBodies)))) continue;
+          if (!made || falls(made, bodies)) continue;
           if (latestStartMm < Infinity) put(layer, made, strict);
-          else if (!best || made.pairs < best.pairs || (made.pairs === best.pairs && bodies < bestBodies)) [best, bestBodies] = [made, bodies];
+          else [best, bestBodies] = [made, bodies];
         }
       }
     }
