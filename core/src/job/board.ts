@@ -14,10 +14,10 @@ export interface Board {
   readonly items: readonly PlacedItem[];
 }
 
-/** The board of a run. @returns nothing when the job has no such run */
-export function boardOf(job: Job, runId: string, memory: Warm): Board | undefined {
+/** The board of a run. @param isSearched whether small runs are searched, or lie by the rules @returns nothing when the job has no such run */
+export function boardOf(job: Job, runId: string, memory: Warm, isSearched = true): Board | undefined {
   const index = indexJob(job);
-  const search = layOutRuns(job, index, decideAll(job, index, memory), memory).searched.get(runId);
+  const search = layOutRuns(job, index, decideAll(job, index, memory), memory, isSearched).searched.get(runId);
   return search && { runId, run: search.run, items: search.laid.items };
 }
 
@@ -70,7 +70,7 @@ export function checkWishes(job: Job, wishes: LayoutWishes, memory: Warm): JobPr
       const runId = finds(pin.findingId) && (pin.runId ?? finds(pin.findingId));
       if (runId === undefined) return [problem('UNKNOWN_FINDING', pointer, `There is no finding "${pin.findingId}" in this job.`, 'Leave its pin out.')];
       if (pinned.has(pin.findingId)) return [problem('HAS_WORK', pointer, `The splices of finding "${pin.findingId}" are being made: they stay where they are.`, 'Move another one, or make this one again first.')];
-      if (!boards.has(runId)) boards.set(runId, boardOf(bare, runId, memory));
+      if (!boards.has(runId)) boards.set(runId, boardOf(bare, runId, memory, false));
       const board = boards.get(runId);
       const item = board?.run.items.find((one) => one.findingId === pin.findingId);
       const wish = item && windowsOf(item).get(pin.side);

@@ -9,6 +9,7 @@ export { plan } from './plan.ts';
 export { planOne } from './replan.ts';
 export { warm } from './decideAll.ts';
 export type { Warm } from './decideAll.ts';
+export { memories } from './remembered.ts';
 export { allMakes, makesOf } from './makes.ts';
 export type { Make } from './makes.ts';
 export { redoCost } from './redo.ts';

@@ -25,9 +25,19 @@ function withTwo(one: Decided, job: Job, index: JobIndex, memory: Warm): Decided
 
 const bodiesOf = (run: RunToLayOut): number => run.items.reduce((sum, item) => sum + (item.half ? 1 : Math.max(item.joints.length, item.twoJoints?.length ?? 0)), 0);
 
+/** All that a layout of a job's runs is made from. */
+interface LayingOut {
+  readonly decided: readonly Decided[];
+  readonly job: Job;
+  readonly index: JobIndex;
+  readonly memory: Warm;
+  /** Whether small runs are searched; else all lie by the rules, for whoever asks only where a splice may lie. */
+  readonly isSearched: boolean;
+}
+
 /** A run laid out: searched while it is small, else by the rules; remembered by all that it depends on. */
-function laidOut(run: RunToLayOut, memory: Warm): LaidOut {
-  if (bodiesOf(run) > SEARCHED_UP_TO || keptLayout(run)) return quickLayout(run);
+function laidOut(run: RunToLayOut, { memory, isSearched }: LayingOut): LaidOut {
+  if (!isSearched || bodiesOf(run) > SEARCHED_UP_TO || keptLayout(run)) return quickLayout(run);
   const key = JSON.stringify(run);
   const known = memory.layouts.get(key) ?? optimise(run, QUICK);
   memory.layouts.delete(key);
@@ -35,14 +45,6 @@ function laidOut(run: RunToLayOut, memory: Warm): LaidOut {
   const [oldest] = memory.layouts.keys();
   if (memory.layouts.size > REMEMBERED && oldest !== undefined) memory.layouts.delete(oldest);
   return known;
-}
-
-/** All that a layout of a job's runs is made from. */
-interface LayingOut {
-  readonly decided: readonly Decided[];
-  readonly job: Job;
-  readonly index: JobIndex;
-  readonly memory: Warm;
 }
 
 /** The items of a run: its own findings', as far as their splices lie here, and the splices of others that reach into it. */
@@ -76,7 +78,7 @@ function laidRun(run: Run, of: LayingOut, past: Past): LaidRun {
   const made = (two: ReadonlyMap<string, Decided>): RunToLayOut =>
     runToLayOut(run, items.map((item) => (item.half || two.size === 0 ? item : { ...item, twoJoints: twoOf(two.get(item.findingId)) })), alsoOpened, job, index, memory.practice);
   const plain = made(new Map());
-  const laid = laidOut(plain, memory);
+  const laid = laidOut(plain, of);
   if (laid.objective.pairs === 0) return { run: plain, two: new Map(), laid };
   const two = new Map(here.flatMap((one): [string, Decided][] => {
     const other = withTwo(one, job, index, memory);
@@ -84,7 +86,7 @@ function laidRun(run: Run, of: LayingOut, past: Past): LaidRun {
   }));
   if (two.size === 0) return { run: plain, two, laid };
   const wide = made(two);
-  return { run: wide, two, laid: laidOut(wide, memory) };
+  return { run: wide, two, laid: laidOut(wide, of) };
 }
 
 /** What counts between runs: bodies over each other, splices, distances. Below 0 when the first is the better. */
@@ -125,7 +127,7 @@ function allRuns(of: LayingOut): { readonly runs: ReadonlyMap<string, LaidRun>; 
       const { objective } = runs.get(run.id)?.laid ?? {};
       return objective !== undefined && (objective.over > 1 || objective.clearMm < memory.practice.figures.betweenBodiesMm - 1);
     };
-    if (!isTight() || job.layout?.found.some((place) => runs.get(run.id)?.run.items.some((item) => item.findingId === place.findingId))) continue;
+    if (!of.isSearched || !isTight() || job.layout?.found.some((place) => runs.get(run.id)?.run.items.some((item) => item.findingId === place.findingId))) continue;
     for (const { id, ends } of candidates(run, of, past)) {
       if (!isTight()) break;
       const other = (ends.left ?? ends.right)?.run;
@@ -154,8 +156,8 @@ export interface LaidOutRuns {
 }
 
 /** Every run with damage, laid out: where each finding's splices lie, and what the bundle looks like. */
-export function layOutRuns(job: Job, index: JobIndex, decided: readonly Decided[], memory: Warm): LaidOutRuns {
-  const { runs: apart, past } = allRuns({ decided, job, index, memory });
+export function layOutRuns(job: Job, index: JobIndex, decided: readonly Decided[], memory: Warm, isSearched = true): LaidOutRuns {
+  const { runs: apart, past } = allRuns({ decided, job, index, memory, isSearched });
   const { runs: searched, placed } = joined(apart, past, index, decided);
   const two = new Map<string, Decided>([...searched.values()].flatMap((one) => [...one.two]));
   const numberOf = (circuitId: string): string => index.circuits.get(circuitId)?.number ?? circuitId;

@@ -4,7 +4,6 @@ import { decideOne, type Warm } from './decideAll.ts';
 import { findingPlan } from './findingPlan.ts';
 import { indexJob, mateOf } from './jobIndex.ts';
 import { couldGoPast, hasPlace, PAST_SIDES } from './past.ts';
-import { plan } from './plan.ts';
 import { layoutItem, limitsOf, pinsOf } from './runItems.ts';
 import type { FindingPlan, Job, Plan } from './types.ts';
 
@@ -15,7 +14,7 @@ const TOUCH_MM = 1e-9;
  * One finding planned anew while all others stay as they are: its decision in full, its splices placed between the bodies that are there.
  * For what must answer under a finger; the whole plan, in which the others may give way, follows.
  * @param before the plan in which the others stand
- * @returns nothing when the job has no such finding
+ * @returns nothing when the job has no such finding, or when it reaches past an end of its run: then the whole plan has to say
  */
 export function planOne(job: Job, before: Plan, findingId: string, memory: Warm): FindingPlan | undefined {
   const finding = job.findings.find((one) => one.id === findingId);
@@ -34,7 +33,7 @@ export function planOne(job: Job, before: Plan, findingId: string, memory: Warm)
   // What reaches past the run's end, or may have to, is no question of this run alone.
   const could = couldGoPast(decided, index, practice);
   if ((could.left ?? could.right) && (before.findings.some((one) => one.findingId === findingId && one.splices.some((splice) => splice.runId !== run.id)) || PAST_SIDES.some((side) => could[side] && !hasPlace(item, side, run, index, practice)))) {
-    return plan(job, practice, catalogue, memory).findings.find((one) => one.findingId === findingId);
+    return undefined;
   }
   const bodies = before.findings.filter((one) => one.findingId !== findingId).flatMap((one) => one.splices.filter((splice) => splice.runId === run.id));
   const keep = keepOuts(run, index.nodes, figures.clearMm);

@@ -1,11 +1,11 @@
 import type { Router } from 'express';
-import { checkWishes, warm, type LayoutWishes } from '@mendum/core';
+import { checkWishes, type LayoutWishes } from '@mendum/core';
 import { layoutSchema } from '@mendum/core/interchange';
 import Joi from 'joi';
 import type { Database } from '../db/open.ts';
 import { AppError, type ErrorCode } from '../errors.ts';
 import { changeRoute, mustBeCurrent } from './change.ts';
-import { touch } from './store.ts';
+import { memoryOf, touch } from './store.ts';
 
 const CODES: Readonly<Record<string, ErrorCode>> = { HAS_WORK: 'HAS_WORK', NO_SUCH_SPLICE: 'NO_SUCH_SPLICE', UNKNOWN_FINDING: 'NOT_FOUND', PLACE_NOT_LEGAL: 'PLACE_NOT_LEGAL' };
 
@@ -16,7 +16,7 @@ export function layoutRoutes(router: Router, db: Database): void {
     fields: { version: Joi.number().integer().min(1).required(), layout: layoutSchema.required() },
     work: async ({ input, stored, manager, now, audit }) => {
       mustBeCurrent('The layout', input.version, stored.row.version, stored.row.layout, input.layout);
-      const problems = checkWishes(stored.job, input.layout, warm(stored.practice, stored.catalogue));
+      const problems = checkWishes(stored.job, input.layout, memoryOf(stored.practice, stored.catalogue));
       const [first] = problems;
       if (first) throw new AppError(CODES[first.code] ?? 'BAD_INPUT', first.message, { field: first.pointer, hint: first.hint, details: problems });
       const { pins, atOne, found, otherColours } = input.layout;

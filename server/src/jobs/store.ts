@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { EntityManager } from 'typeorm';
-import { FULL_SHELF, NO_WISHES, plan, type Catalogue, type Choice, type Finding, type Job, type LayoutWishes, type Plan, type Practice, type Reading } from '@mendum/core';
+import { FULL_SHELF, memories, NO_WISHES, plan, type Catalogue, type Choice, type Finding, type Job, type LayoutWishes, type Plan, type Practice, type Reading } from '@mendum/core';
 import {
   CatalogueEntity, ChoiceEntity, FindingEntity, JobEntity, PhotoEntity, PinEntity, ReadingEntity, RecordEntity, RedoEntity, TickEntity,
 } from '../db/entities.ts';
@@ -79,8 +79,15 @@ export async function loadJob(manager: EntityManager, jobId: string): Promise<St
   };
 }
 
+/** Practices and shelves whose plans are remembered: a run that did not change is not searched anew with every write. */
+const KEPT_MEMORIES = 4;
+export const memoryOf = memories(KEPT_MEMORIES);
+
 /** The plan of a stored job: computed, never kept. */
-export const planOf = ({ job, practice, catalogue }: Pick<StoredJob, 'job' | 'practice' | 'catalogue'>): Plan => plan(job, practice, catalogue);
+export function planOf({ job, practice, catalogue }: Pick<StoredJob, 'job' | 'practice' | 'catalogue'>): Plan {
+  const memory = memoryOf(practice, catalogue);
+  return plan(job, memory.practice, memory.catalogue, memory);
+}
 
 /** @throws AppError JOB_SIGNED when the job's record is already signed */
 export function mustBeOpen({ row }: StoredJob): void {

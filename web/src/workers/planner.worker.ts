@@ -1,5 +1,5 @@
 import { expose } from 'comlink';
-import { boardOf, bundleProfile, knownSections, lumpDiameterMm, plan, warm, type Board, type Catalogue, type Job, type KnownSections, type Plan, type Practice } from '@mendum/core';
+import { boardOf, bundleProfile, knownSections, lumpDiameterMm, memories, plan, type Board, type Catalogue, type Job, type KnownSections, type Plan, type Practice } from '@mendum/core';
 
 /** A board with the bundle's sections packed, so that the page need not pack them under a finger. */
 export interface PackedBoard {
@@ -15,11 +15,16 @@ function packed(board: Board): PackedBoard {
   return { board, sections: knownSections(wires.map((wire) => wire.jacketMm)) };
 }
 
+const memoryOf = memories(1);
+
 /** Plans off the page's own thread, so that a large job never holds up a finger. */
 const planner = {
-  plan: (job: Job, practice: Practice, catalogue: Catalogue): Plan => plan(job, practice, catalogue),
+  plan: (job: Job, practice: Practice, catalogue: Catalogue): Plan => {
+    const memory = memoryOf(practice, catalogue);
+    return plan(job, memory.practice, memory.catalogue, memory);
+  },
   board: (job: Job, practice: Practice, catalogue: Catalogue, runId: string): PackedBoard | undefined => {
-    const board = boardOf(job, runId, warm(practice, catalogue));
+    const board = boardOf(job, runId, memoryOf(practice, catalogue));
     return board && packed(board);
   },
 };
