@@ -87,3 +87,35 @@ test('on a tablet a finger drags a splice, and the board is not wider than the s
   expect(await centreOf(left)).toBeLessThan(before - 20);
   expect(await page.evaluate(() => document.documentElement.scrollWidth - innerWidth)).toBeLessThanOrEqual(0);
 });
+
+test('a loss just before the branch: its splice lies on the next run, is moved and pinned there, and stands on that run\'s sheet', async ({ page, request }) => {
+  const { errors } = watch(page);
+  await atTheBench(page);
+  const id = await copyOf(request, '0147');
+  await makeSafe(request, id);
+  const finding = { id: 'near-branch', circuitId: 'C7', runId: 'R1', kind: 'parted', fromMm: 1072, toMm: 1082, cutBackLeftMm: 0, cutBackRightMm: 0, slackMm: 0 };
+  expect((await request.post(`/api/jobs/${id}/findings`, { data: { finding, writeId: crypto.randomUUID(), by: 'Ines Valdur' } })).status()).toBe(201);
+  await page.goto(`/jobs/${id}/decide?finding=near-branch`);
+  await expect(page.getByText(/right splice lies past Branch B1, on Valve run/).first()).toBeVisible();
+  await page.goto(`/jobs/${id}/layout`);
+  const cuts = page.getByRole('table', { name: /Cut points/ });
+  await expect(cuts.getByRole('row', { name: /Catch pressure sensor/ })).toContainText('goes on past Branch B1');
+  await page.getByRole('button', { name: /Valve run.*1 splices of others/ }).click();
+  const right = handle(page, /Circuit 7 .*right/);
+  const before = await centreOf(right);
+  await expect(cuts.getByRole('columnheader', { name: /from Branch B1/ })).toBeVisible();
+  await right.focus();
+  await page.keyboard.press('Shift+ArrowRight');
+  await expect.poll(() => centreOf(right)).toBe(before + 10);
+  await expect(page.getByRole('button', { name: 'Unpin circuit 7' })).toBeVisible();
+  await expect.poll(async () => ((await (await request.get(`/api/jobs/${id}`)).json()) as { job: { layout?: { pins: { runId?: string }[] } } }).job.layout?.pins[0]?.runId).toBe('R2');
+  await page.reload();
+  await page.getByRole('button', { name: /Valve run/ }).click();
+  await expect.poll(() => centreOf(right)).toBe(before + 10);
+  const svg = await request.get((await page.getByRole('link', { name: 'SVG' }).getAttribute('href'))!);
+  expect(await svg.text()).toContain('Catch pressure sensor');
+  // At the bench it is cut by the run that it lies on.
+  await page.goto(`/jobs/${id}/bench?at=near-branch:right`);
+  await expect(page.getByText(/mm from Branch B1/).first()).toBeVisible();
+  expect(errors).toEqual([]);
+});

@@ -189,3 +189,26 @@ it('every change is in the log, in the name of who made it', async () => {
   const rows = await server.db.source.query<{ what: string; by: string }[]>('SELECT what, "by" FROM audit ORDER BY id DESC LIMIT 1');
   expect(rows[0]).toEqual({ what: 'gate', by: 'Ines Valdur' });
 });
+
+describe('a splice past a branch', () => {
+  const nearBranch = { id: 'near-branch', circuitId: 'C7', runId: 'R1', kind: 'parted', fromMm: 1072, toMm: 1082, cutBackLeftMm: 0, cutBackRightMm: 0, slackMm: 0 };
+  it('once begun stays on its run, is exported with it, and lies there again when it is read', async () => {
+    await makeSafe(server, '0147');
+    const at = await server.at('0147');
+    await server.write('post', `${at}/findings`, { finding: nearBranch }).expect(201);
+    const planned = (await server.plan('0147')).findings.find((finding) => finding.findingId === 'near-branch')!;
+    const right = planned.splices.find((splice) => splice.side === 'right')!;
+    expect(planned.splices.map((splice) => splice.runId)).toEqual(['R1', 'R2']);
+    await server.write('put', `${at}/ticks`, { steps: [{ stepId: right.steps[0]!.id, spliceId: right.id }], done: true }).expect(200);
+    const { job } = await server.job('0147');
+    expect(job.pins.filter((pin) => pin.findingId === 'near-branch')).toEqual([
+      { findingId: 'near-branch', side: 'left', centreMm: planned.splices[0]!.centreMm }, { findingId: 'near-branch', side: 'right', centreMm: right.centreMm, runId: 'R2' },
+    ]);
+    const after = (await server.plan('0147')).findings.find((finding) => finding.findingId === 'near-branch')!;
+    expect(after.splices.map((splice) => [splice.runId, splice.centreMm])).toEqual(planned.splices.map((splice) => [splice.runId, splice.centreMm]));
+    const text = (await server.http.get(`/api${at}/file`)).text;
+    const answer = await server.write('post', '/jobs/import', { text }).expect(201);
+    const copy = (await server.http.get(`/api/jobs/${(answer.body as { id: string }).id}`)).body as { job: typeof job };
+    expect([...copy.job.pins].sort((a, b) => a.side.localeCompare(b.side))).toEqual([...job.pins].sort((a, b) => a.side.localeCompare(b.side)));
+  });
+});
