@@ -121,3 +121,40 @@ describe('the board', () => {
     expect(writesOf(server)).toEqual([]);
   });
 });
+
+describe('a repair that reaches past a branch', () => {
+  const branched = () => {
+    const view = viewOf([findingOf('F1', { fromMm: 970, toMm: 980, slackMm: 0 })]);
+    const [main] = view.job.harness.runs;
+    const harness = {
+      ...view.job.harness, nodes: [...view.job.harness.nodes, { id: 'B1', kind: 'branch' as const, name: 'Branch B1' }],
+      runs: [{ ...main!, toNodeId: 'B1' }, { ...main!, id: 'R2', name: 'Arm run', fromNodeId: 'B1', lengthMm: 400 }],
+      circuits: view.job.harness.circuits.map((circuit) => ({ ...circuit, runIds: ['R1', 'R2'] })),
+    };
+    return { ...view, job: { ...view.job, harness } };
+  };
+  it('stands on both runs: here its left splice, with where it goes on, and there its right one', async () => {
+    standInServer({});
+    render(<InJob view={branched()}><LayoutStage /></InJob>);
+    expect(screen.getAllByRole('slider').map((one) => one.getAttribute('aria-label'))).toEqual(['Circuit 1 Function 1, left splice']);
+    const row = (): string => within(screen.getByRole('table', { name: /Cut points/ })).getByRole('row', { name: /Function 1/ }).textContent;
+    expect(row()).toContain('goes on past Branch B1');
+    await userEvent.click(screen.getByRole('button', { name: 'Arm run, 400 mm, 0 findings, 1 splices of others' }));
+    expect(screen.getAllByRole('slider').map((one) => one.getAttribute('aria-label'))).toEqual(['Circuit 1 Function 1, right splice']);
+    expect(screen.getByRole('columnheader', { name: /from Branch B1/ })).toBeTruthy();
+    const plan = planFor(branched()).findings[0]!;
+    expect(row()).toContain(String(plan.splices[1]!.cutMm));
+    expect(row()).not.toContain(String(plan.x2Mm));
+  });
+  it('moved on the run where it lies, it is kept with that run', async () => {
+    const server = standInServer({});
+    render(<InJob view={branched()}><LayoutStage /></InJob>);
+    await userEvent.click(screen.getByRole('button', { name: /^Arm run/ }));
+    const before = Number(handle(/right/).getAttribute('aria-valuenow'));
+    await waitFor(() => {
+      fireEvent.keyDown(handle(/right/), { key: 'ArrowRight', shiftKey: true });
+      expect(Number(handle(/right/).getAttribute('aria-valuenow'))).toBeGreaterThan(before);
+    });
+    await waitFor(() => expect(saved(server)?.pins).toMatchObject([{ findingId: 'F1', side: 'right', runId: 'R2' }]), { timeout: 5000 });
+  });
+});
