@@ -6,7 +6,7 @@ import { drawnTogether } from './drawnTogether.ts';
 import type { Found } from './found.ts';
 import { QUICK, settle, type Effort, type LaidOut } from './laidOut.ts';
 import { leastInserted, type Inserted } from './inserted.ts';
-import { layInOneRow } from './longSearch.ts';
+import { layInOneRow } from './row/longSearch.ts';
 import { TOUCH_MM, type Placed, type Problem } from './problem.ts';
 import { polished } from './polish.ts';
 import { inThisOrder, nearTheLoss, type Following } from './orders.ts';

@@ -73,6 +73,13 @@ export interface Placed {
   readonly atMm: number;
 }
 
+/** Pieces one after the other with a gap between, inside a stretch. */
+export interface RowLimits {
+  readonly gapMm: number;
+  readonly fromMm: number;
+  readonly toMm: number;
+}
+
 /** The first place at or after one, of all rooms; none when they end before. */
 export function firstFrom(rooms: readonly Room[], atMm: number): number | undefined {
   for (const room of rooms) {

@@ -1,11 +1,11 @@
 import { compareLayouts, firstDifference, LEVELS, measure, type Objective } from '../objective.ts';
 import type { PlacedItem, RunToLayOut } from '../types.ts';
-import { insertedBound, openedBound, runBounds, type RunBounds } from './bounds.ts';
+import { insertedBound, openedBound, runBounds, type RunBounds } from './bounds/bounds.ts';
 import type { Built } from './build.ts';
 import { firstLayout, itemsOf } from './found.ts';
 import { settle, type Effort, type LaidOut } from './laidOut.ts';
 import type { Placed } from './problem.ts';
-import { spliceBoundInOneLayer, type SpliceBound } from './spliceBound.ts';
+import { spliceBoundInOneLayer, type SpliceBound } from './bounds/spliceBound.ts';
 
 /** Bundles whose diameters are within a hundredth are equally thick. */
 export const PEAK_GRACE = 1.01;

@@ -1,6 +1,6 @@
-import { easeMm } from '../../sizing/index.ts';
-import type { KeepOut } from '../../harness/index.ts';
-import { bodiesOf, lastOf, TOUCH_MM, type Piece, type Problem } from './problem.ts';
+import { easeMm } from '../../../sizing/index.ts';
+import type { KeepOut } from '../../../harness/index.ts';
+import { bodiesOf, lastOf, TOUCH_MM, type Piece, type Problem } from '../problem.ts';
 
 /** What no layout of a run can better. */
 export interface RunBounds {

@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { KeepOut } from '../../harness/index.ts';
-import type { Mode, Piece, Problem } from './problem.ts';
+import type { KeepOut } from '../../../harness/index.ts';
+import type { Mode, Piece, Problem } from '../problem.ts';
 import { repaired, withPiece } from './repair.ts';
 import { firstPlace, laid, lateMm, latenessOf, slotsOf } from './row.ts';
-import { spliceBoundInOneLayer } from './spliceBound.ts';
+import { spliceBoundInOneLayer } from '../bounds/spliceBound.ts';
 
 const piece = (key: string, rooms: readonly (readonly [number, number])[], lengthMm = 10): Piece => ({
   key, lengthMm, pairs: 0, ends: [], bodies: [{ id: key, spec: 0, offsetMm: 0, lengthMm }], rooms: rooms.map(([fromMm, toMm]) => ({ fromMm, toMm, near: 0, awayMm: 0, awayPerMm: 0 })),

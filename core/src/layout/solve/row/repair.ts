@@ -1,5 +1,5 @@
-import type { Piece } from './problem.ts';
-import { firstPlace, lateMm, latenessOf, slotsOf, type RowLimits, type Slot } from './row.ts';
+import type { Piece, RowLimits } from '../problem.ts';
+import { firstPlace, lateMm, latenessOf, slotsOf, type Slot } from './row.ts';
 
 /** For how many steps a piece that was moved stays where it is. */
 const REST_STEPS = 6;

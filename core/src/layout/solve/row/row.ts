@@ -1,11 +1,4 @@
-import { lastOf, TOUCH_MM, type Piece, type Placed } from './problem.ts';
-
-/** Pieces one after the other with a gap between, inside a stretch. */
-export interface RowLimits {
-  readonly gapMm: number;
-  readonly fromMm: number;
-  readonly toMm: number;
-}
+import { lastOf, TOUCH_MM, type Piece, type Placed, type RowLimits } from '../problem.ts';
 
 /** Where the left edge of a piece may lie, as numbers alone, clipped to the stretch. */
 export interface Slot {

@@ -1,5 +1,5 @@
-import type { KeepOut } from '../../harness/index.ts';
-import { bodiesOf, lastOf, type Mode, type Problem } from './problem.ts';
+import type { KeepOut } from '../../../harness/index.ts';
+import { bodiesOf, lastOf, type Mode, type Problem } from '../problem.ts';
 
 /** Stretches that are looked at begin and end where rooms do; of very many only some. */
 const MOST_EDGES = 60;

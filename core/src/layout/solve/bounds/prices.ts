@@ -1,6 +1,5 @@
-import { wireCost } from './pieceCost.ts';
-import { bodiesOf, type Piece, type Problem } from './problem.ts';
-import type { RowLimits } from './row.ts';
+import { wireCost } from '../pieceCost.ts';
+import { bodiesOf, type Piece, type Problem, type RowLimits } from '../problem.ts';
 
 /** Cells that a run is parted into, and how often their prices are changed. */
 const CELLS = 600;

@@ -1,9 +1,9 @@
 import { withLessWire } from './insertions.ts';
-import { bestAlone } from './orders.ts';
-import { longOnes } from './pieceCost.ts';
-import { bodiesOf, type Mode, type Piece, type Placed, type Problem } from './problem.ts';
+import { bestAlone } from '../orders.ts';
+import { longOnes } from '../pieceCost.ts';
+import { bodiesOf, type Mode, type Piece, type Placed, type Problem, type RowLimits } from '../problem.ts';
 import { repaired, withPiece } from './repair.ts';
-import { laid, slotsOf, type RowLimits } from './row.ts';
+import { laid, slotsOf } from './row.ts';
 
 /** The whole run. */
 const anywhere = (gapMm: number): RowLimits => ({ gapMm, fromMm: -Infinity, toMm: Infinity });

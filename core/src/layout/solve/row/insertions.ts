@@ -1,6 +1,6 @@
-import { leastOf, type CostFunction } from './cost.ts';
-import { mirrored, wireCost, withPieceAtRight, type CostLimits } from './pieceCost.ts';
-import type { Piece } from './problem.ts';
+import { leastOf, type CostFunction } from '../cost.ts';
+import { mirrored, wireCost, withPieceAtRight, type CostLimits } from '../pieceCost.ts';
+import type { Piece } from '../problem.ts';
 
 /** A gain under this is none, mm. */
 const GAIN_MM = 1e-3;

@@ -1,17 +1,17 @@
-import { leastInserted, type Inserted } from './inserted.ts';
-import { buildProblem } from './build.ts';
+import { leastInserted, type Inserted } from '../inserted.ts';
+import { buildProblem } from '../build.ts';
 import { drawnIn, rowFromScratch, rowWithGap, sameOrder, withFewerSplices, withWireSaved } from './longRun.ts';
-import { bestAlone, inThisOrder, nearTheLoss } from './orders.ts';
-import { gapBoundByParts } from './parts.ts';
-import { longOnes } from './pieceCost.ts';
-import { insertedBoundByPrices } from './prices.ts';
-import { TOUCH_MM, type Piece, type Problem } from './problem.ts';
+import { bestAlone, inThisOrder, nearTheLoss } from '../orders.ts';
+import { gapBoundByParts } from '../bounds/parts.ts';
+import { longOnes } from '../pieceCost.ts';
+import { insertedBoundByPrices } from '../bounds/prices.ts';
+import { TOUCH_MM, type Piece, type Problem, type RowLimits } from '../problem.ts';
 import { repaired } from './repair.ts';
-import { laid, latenessOf, slotsOf, type RowLimits } from './row.ts';
-import { shortestSpan } from './span.ts';
-import type { Standing } from './standing.ts';
-import { Steps } from './steps.ts';
-import { sweep } from './sweep.ts';
+import { laid, latenessOf, slotsOf } from './row.ts';
+import { shortestSpan } from '../span.ts';
+import type { Standing } from '../standing.ts';
+import { Steps } from '../steps.ts';
+import { sweep } from '../sweep.ts';
 
 /** Halvings of a clear distance in a fixed order, to the last thousandth of a millimetre. */
 const FINE_HALVINGS = 16;
