@@ -13,7 +13,8 @@ export function HarnessTree({ harness, findings, runId, onPick, reaching }: { re
         {placed.map(({ run, fromMm, toMm, fromRow, row, end }) => {
           const here = findings.filter((finding) => finding.runId === run.id).length;
           const reach = reaching?.(run.id) ?? 0;
-          const said = [here > 0 ? `${here} found` : '', reach > 0 ? `${reach} reaching in` : ''].filter((words) => words !== '').join(', ');
+          const isWide = x(toMm) - x(fromMm) > 150;
+          const said = [here > 0 ? `${here} found` : '', reach > 0 ? (isWide ? `${reach} reaching in` : `+${reach}`) : ''].filter((words) => words !== '').join(isWide ? ', ' : ' ');
           const picked = run.id === runId;
           const path = `M${x(fromMm)} ${y(fromRow)}V${y(row)}H${x(toMm)}`;
           return (
@@ -22,7 +23,7 @@ export function HarnessTree({ harness, findings, runId, onPick, reaching }: { re
               <path d={path} fill="none" stroke="transparent" strokeWidth={44} />
               <path d={path} fill="none" stroke={picked ? 'var(--copper)' : 'var(--ink)'} strokeWidth={picked ? 6 : 3} />
               <text x={(x(fromMm) + x(toMm)) / 2} y={y(row) - 9} textAnchor="middle" fontSize={14} fill={picked ? 'var(--ink)' : 'var(--soft)'} fontWeight={picked ? 600 : 400}>
-                {x(toMm) - x(fromMm) > 150 ? `${run.name}, ` : ''}<tspan className="figure">{figure(run.lengthMm, 0)}</tspan> mm{said === '' ? '' : ` · ${said}`}
+                {isWide ? `${run.name}, ` : ''}<tspan className="figure">{figure(run.lengthMm, 0)}</tspan> mm{said === '' ? '' : ` · ${said}`}
               </text>
               <circle cx={x(toMm)} cy={y(row)} r={6} fill="var(--sheet)" stroke="var(--ink)" strokeWidth={2} />
               <text x={x(toMm) + 12} y={y(row) + 5} fontSize={15} fill="var(--ink)">{end?.kind === 'branch' ? '' : end?.name}</text>

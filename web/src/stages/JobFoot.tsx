@@ -15,7 +15,7 @@ export function JobFoot({ onKeys }: { readonly onKeys: () => void }) {
   const short = plan.kit.lines.filter((line) => line.state === 'short').length;
   const { totals, gate } = plan;
   return (
-    <footer className="no-print sticky bottom-(--notice,0px) z-10 flex min-h-12 flex-wrap items-center gap-x-6 gap-y-1 border-t border-rule bg-sheet px-6 py-1.5">
+    <footer className="no-print sticky bottom-(--notice,0px) z-10 flex min-h-12 flex-wrap items-center gap-x-6 gap-y-1 border-t max-xl:gap-x-4 border-rule bg-sheet px-6 py-1.5">
       <span>Proved <Figure value={`${proved} of ${plan.findings.length}`} /></span>
       <span>Splices <Figure value={String(totals.splices)} /></span>
       <span>Opened <Length mm={totals.openedMm} digits={0} /></span>
