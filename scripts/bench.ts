@@ -70,7 +70,7 @@ console.log(`memory in use: ${(process.memoryUsage().heapUsed / 1e6).toFixed(0)}
 
 // Laying out: proof for a few circuits, a good answer soon for many.
 const seconds = (ms: number): string => `${(ms / 1000).toFixed(2)} s`;
-for (const [items, lengthMm, runs] of [[8, 1400, 12], [35, 6000, 4]] as const) {
+for (const [items, lengthMm, runs] of [[8, 1400, 12], [8, 600, 8], [35, 6000, 12], [30, 4000, 6]] as const) {
   const took: number[] = [];
   const first: number[] = [];
   const open: string[] = [];
@@ -86,7 +86,7 @@ for (const [items, lengthMm, runs] of [[8, 1400, 12], [35, 6000, 4]] as const) {
     splices = Math.max(splices, found.objective.splices);
     open.push(found.open === undefined ? 'proven' : `${found.open} ${found.objective[found.open].toFixed(0)} of ${found.bound[found.open].toFixed(0)}`);
   }
-  console.log(`layouts of ${items} circuits (up to ${splices} splices): first legal ${Math.max(...first).toFixed(0)} ms at most; searched ${seconds(Math.max(...took))} at most (target under 2 s); ${open.join(', ')}`);
+  console.log(`layouts of ${items} circuits on ${lengthMm} mm (up to ${splices} splices): first legal ${Math.max(...first).toFixed(0)} ms at most; searched ${seconds(Math.max(...took))} at most (target under 2 s); ${open.join(', ')}`);
 }
 {
   const wires = Array.from({ length: 100 }, (_, index) => 1.2 + ((index * 37) % 50) / 10);
