@@ -16,4 +16,4 @@ export { redoCost } from './redo.ts';
 export type { RedoCost } from './redo.ts';
 export { boardOf, checkWishes, findingPlanAt, findingsOnRun, pinnedAt, runPlanAt, searchedAnew, unpinned } from './board.ts';
 export type { Board } from './board.ts';
-export { cutsOn, plansOn, seenOn } from './seenOn.ts';
+export { byFirstCut, cutsOn, plansOn, seenOn } from './seenOn.ts';

@@ -23,3 +23,6 @@ export function cutsOn(seen: FindingPlan): number[] {
   if (seen.splices.length === 0) return [];
   return seen.splices.some((splice) => splice.leavesAtMm !== undefined) ? seen.splices.map((splice) => splice.cutMm) : [...new Set([seen.x1Mm, seen.x2Mm])];
 }
+
+/** Reading order along a run: by the first cut, else by where it begins. */
+export const byFirstCut = (a: FindingPlan, b: FindingPlan): number => (cutsOn(a)[0] ?? a.x1Mm) - (cutsOn(b)[0] ?? b.x1Mm);

@@ -1,5 +1,5 @@
 import type { Circuit, FindingPlan, Job, Plan, Run, RunPlan } from '@mendum/core';
-import { colourInWords, cutsOn, figure, plansOn, sizeInWords } from '@mendum/core';
+import { byFirstCut, colourInWords, cutsOn, figure, plansOn, sizeInWords } from '@mendum/core';
 
 /** A run with its plan, as it is drawn for the bench. */
 export interface TemplateOf {
@@ -34,7 +34,7 @@ export const rowsThatFit = (heightMm: number): number => Math.max(1, Math.floor(
 
 /** The circuits of a run that something is done on, in the order of their cuts. */
 export function touchedCircuits({ job, plan, run }: Pick<TemplateOf, 'job' | 'plan' | 'run'>): Circuit[] {
-  const made = plansOn(plan.findings, run).filter((finding) => finding.splices.length > 0 || finding.cover).sort((a, b) => a.x1Mm - b.x1Mm);
+  const made = plansOn(plan.findings, run).filter((finding) => finding.splices.length > 0 || finding.cover).sort(byFirstCut);
   return [...new Set(made.map((finding) => finding.circuitId))].flatMap((id) => job.harness.circuits.find((circuit) => circuit.id === id) ?? []);
 }
 

@@ -1,13 +1,14 @@
 import { compareLayouts, firstDifference, type Level } from '../objective.ts';
 import type { RunToLayOut } from '../types.ts';
 import { buildProblem, type Built } from './build.ts';
+import { insertedBoundByPrices } from './bounds/prices.ts';
 import { clustersOf } from './clusters.ts';
 import { drawnTogether } from './drawnTogether.ts';
 import type { Found } from './found.ts';
 import { QUICK, settle, type Effort, type LaidOut } from './laidOut.ts';
 import { leastInserted, type Inserted } from './inserted.ts';
 import { layInOneRow } from './row/longSearch.ts';
-import { TOUCH_MM, type Placed, type Problem } from './problem.ts';
+import { reachOf, TOUCH_MM, type Placed, type Problem } from './problem.ts';
 import { polished } from './polish.ts';
 import { inThisOrder, nearTheLoss, type Following } from './orders.ts';
 import { Standing } from './standing.ts';
@@ -190,7 +191,10 @@ class Search {
     const tight = this.tightest(clusters.length <= PIECES_AT_FULL_BEAM ? rigidSteps : inThisOrder(rigidSteps, clusters), { ...thin, problem: rigid, steps: rigidSteps });
     if (tight) standing.offer(tight.placed);
     for (const start of [placed, ...(tight ? [apartAgain(tight.placed, placed)] : [])]) standing.offer(polished(standing.run, start, standing.goesOn));
-    return { placed: [], spanProven: standing.best.objective.openedMm <= drawn.boundMm + SPAN_GRACE_MM, insertedMm: 0 };
+    const { openedMm, insertedMm, splices } = standing.best.objective;
+    standing.leastInsertedMm = insertedBoundByPrices(problem, { over, gapMm, ...reachOf(problem.lost, openedMm) }, splices <= standing.limits.splices, [], insertedMm, standing.goesOn).boundMm;
+    standing.bounded();
+    return { placed: [], spanProven: openedMm <= drawn.boundMm + SPAN_GRACE_MM, insertedMm: 0 };
   }
 
   solve(): LaidOut {

@@ -1,7 +1,7 @@
 import { memo, useEffect, useMemo, useRef } from 'react';
 import clsx from 'clsx';
 import { PinOff } from 'lucide-react';
-import { cutsOn, type Circuit, type FindingPlan, type Run } from '@mendum/core';
+import { byFirstCut, cutsOn, type Circuit, type FindingPlan, type Run } from '@mendum/core';
 import { Figure, useLength } from '../../ui/units.tsx';
 import { useOpenJob } from '../job.ts';
 import type { LiveBoard } from './useBoard.ts';
@@ -49,7 +49,7 @@ const CutRow = memo(function CutRow({ finding, circuit, selected, isFixed, atOne
 export function CutTable({ plans, run, live, fixed }: { readonly plans: readonly FindingPlan[]; readonly run: Run; readonly live: Pick<LiveBoard, 'wishes' | 'save' | 'unpin'>; readonly fixed: ReadonlySet<string> }) {
   const { circuitOf, selected, select, nodeName } = useOpenJob();
   const { unit } = useLength();
-  const sorted = plans.filter((finding) => finding.splices.length > 0 || finding.cover).sort((a, b) => a.x1Mm - b.x1Mm);
+  const sorted = plans.filter((finding) => finding.splices.length > 0 || finding.cover).sort(byFirstCut);
   const pastOf = ({ splices }: FindingPlan): string | undefined => {
     const leaves = splices.find((splice) => splice.leavesAtMm !== undefined)?.leavesAtMm;
     return leaves === undefined ? undefined : nodeName(leaves <= 0 ? run.fromNodeId : run.toNodeId);

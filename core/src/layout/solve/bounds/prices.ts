@@ -67,7 +67,7 @@ class Prices {
 }
 
 /**
- * Least inserted wire of any layout in one layer with a gap: every mm of the run gets a price, every piece takes its cheapest place at these prices, and
+ * Least inserted wire of any layout with so many bodies over one place, in one layer with a gap: every mm of the run gets a price, every piece takes its cheapest place at these prices, and
  * what they pay too much is given back. Whatever the prices, no layout costs less; they are raised where pieces crowd.
  * @param fewest whether every unit has its fewest splices
  * @param long which wires are so long that ease grows with them, 0 or 1
@@ -75,8 +75,10 @@ class Prices {
  * @param knownMm what some layout needs
  * @returns the bound, and the pieces in the order in which they lay when it was best: an order worth trying, though they lay over each other
  */
-export function insertedBoundByPrices(problem: Problem, limits: RowLimits, fewest: boolean, long: readonly number[], knownMm: number, goesOn: () => boolean): { readonly boundMm: number; readonly order: readonly Piece[] } {
-  const { gapMm } = limits;
+export function insertedBoundByPrices(problem: Problem, limits: RowLimits & { readonly over?: number }, fewest: boolean, long: readonly number[], knownMm: number, goesOn: () => boolean): { readonly boundMm: number; readonly order: readonly Piece[] } {
+  // Side by side so many lie over one place, without a gap.
+  const { over = 1 } = limits;
+  const gapMm = over === 1 ? limits.gapMm : 0;
   const ready = (piece: Piece): Priced => {
     const rooms = piece.rooms.flatMap((room) => {
       const [from, to] = [Math.max(room.fromMm, limits.fromMm), Math.min(room.toMm, limits.toMm - piece.lengthMm)];
@@ -97,8 +99,8 @@ export function insertedBoundByPrices(problem: Problem, limits: RowLimits, fewes
   let order: readonly Piece[] = [];
   for (let turn = 0; turn < TURNS && share > 0.01 && goesOn(); turn += 1) {
     prices.settle();
-    let sum = -prices.total;
-    const taken = new Float64Array(CELLS).fill(-prices.cellMm);
+    let sum = -over * prices.total;
+    const taken = new Float64Array(CELLS).fill(-over * prices.cellMm);
     const lies: { readonly piece: Piece; readonly middleMm: number }[] = [];
     for (const modes of units) {
       const [mode] = modes.map((pieces) => pieces.map((piece) => ({ piece, ...prices.cheapest(piece) }))).map((pieces) => ({ pieces, cost: pieces.reduce((total, one) => total + one.cost, 0) })).sort((a, b) => a.cost - b.cost);

@@ -5,7 +5,7 @@ import { bestAlone, inThisOrder, nearTheLoss } from '../orders.ts';
 import { gapBoundByParts } from '../bounds/parts.ts';
 import { longOnes } from '../pieceCost.ts';
 import { insertedBoundByPrices } from '../bounds/prices.ts';
-import { TOUCH_MM, type Piece, type Problem, type RowLimits } from '../problem.ts';
+import { reachOf, TOUCH_MM, type Piece, type Problem, type RowLimits } from '../problem.ts';
 import { repaired } from './repair.ts';
 import { laid, latenessOf, slotsOf } from './row.ts';
 import { shortestSpan } from '../span.ts';
@@ -106,11 +106,7 @@ function saved(standing: Standing, problem: Problem, order: readonly Piece[], li
   from(order);
   from(mended([...order].sort((a, b) => middle(a) - middle(b))));
   if (!best || !goesOn()) return;
-  // Whatever is opened holds all that is lost.
-  const span = standing.best.objective.openedMm;
-  const { lost } = problem;
-  const reach = { gapMm: limits.gapMm, fromMm: lost ? lost.toMm - span - 0.01 : -Infinity, toMm: lost ? lost.fromMm + span + 0.01 : Infinity };
-  const priced = insertedBoundByPrices(problem, reach, isFewest, longOnes(best.placed, problem.wires), best.costMm, goesOn);
+  const priced = insertedBoundByPrices(problem, { gapMm: limits.gapMm, ...reachOf(problem.lost, standing.best.objective.openedMm) }, isFewest, longOnes(best.placed, problem.wires), best.costMm, goesOn);
   if (priced.order.length === order.length && priced.order.every((piece) => order.includes(piece))) from(mended(priced.order));
   standing.leastInsertedMm = priced.boundMm;
   standing.bounded();
