@@ -121,5 +121,6 @@ export function insertedBoundByPrices(problem: Problem, limits: RowLimits & { re
     const step = (share * (knownMm - sum)) / steep;
     for (let cell = 0; cell < CELLS; cell += 1) prices.perMm[cell] = Math.max(0, (prices.perMm[cell] ?? 0) + step * (taken[cell] ?? 0));
   }
-  return { boundMm: best, order };
+  // What moves as one is not as full as it is long: others could lie in it, and then the prices prove nothing.
+  return { boundMm: all.every(({ piece }) => piece.bodies.length === 1) ? best : 0, order };
 }

@@ -136,3 +136,17 @@ describe('bounds of long runs', () => {
     expect(objective.insertedMm).toBeLessThanOrEqual(1.2 * bound.insertedMm);
   }, 240_000);
 });
+
+describe('a long run with a pair', () => {
+  it('gives both wires inserts of one length, and claims no bound on the wire', () => {
+    const run = randomRun(7, { items: 14, lengthMm: 3600 });
+    const joint = run.items[0]!.joints[0]!;
+    const paired = { ...run, items: run.items.map((item, index) => (index > 1 ? item : { ...item, joints: [joint, joint], twoJoints: undefined, slackMm: 0, lost: { fromMm: 900 + 20 * index, toMm: 912 + 20 * index }, pairFindingId: `F${1 - index}` })) };
+    const found = optimise(paired, QUICK);
+    const [a, b] = [0, 1].map((index) => found.items.find((item) => item.findingId === `F${index}`)?.insertMm ?? NaN);
+    expect(a).toBeCloseTo(b!, 3);
+    expect(found.objective).toMatchObject({ barred: 0, over: 1 });
+    const { problem } = buildProblem(paired, 40);
+    expect(insertedBoundByPrices(problem, { gapMm: 40, fromMm: 0, toMm: 3600 }, false, [], found.objective.insertedMm, yes).boundMm).toBe(0);
+  }, 240_000);
+});
