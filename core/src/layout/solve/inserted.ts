@@ -46,7 +46,7 @@ export interface Inserted {
   readonly complete: boolean;
 }
 
-interface InsertedLimits {
+export interface InsertedLimits {
   readonly gapMm: number;
   readonly fromMm: number;
   readonly toMm: number;

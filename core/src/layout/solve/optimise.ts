@@ -4,6 +4,7 @@ import { buildProblem, type Built } from './build.ts';
 import { insertedBoundByPrices } from './bounds/prices.ts';
 import { clustersOf } from './clusters.ts';
 import { drawnTogether } from './drawnTogether.ts';
+import { leastWithEase } from './ease.ts';
 import type { Found } from './found.ts';
 import { QUICK, settle, type Effort, type LaidOut } from './laidOut.ts';
 import { leastInserted, type Inserted } from './inserted.ts';
@@ -169,7 +170,8 @@ class Search {
     let complete = span.complete;
     for (const fromMm of span.startsMm) {
       if (best && !this.standing.goesOn()) break;
-      const made = leastInserted(following, { ...limits, fromMm: fromMm - TOUCH_MM, toMm: fromMm + span.lengthMm + TOUCH_MM });
+      const inStretch = { ...limits, fromMm: fromMm - TOUCH_MM, toMm: fromMm + span.lengthMm + TOUCH_MM };
+      const made = following === found.steps ? leastWithEase(found.problem, inStretch, Math.ceil(this.standing.effort.parts / span.startsMm.length), this.standing.goesOn) : leastInserted(following, inStretch);
       if (!made) continue;
       boundMm = Math.min(boundMm, made.boundMm);
       complete = complete && made.complete;
