@@ -10,10 +10,16 @@ const searcher = {
       best = layout;
       onBetter(layout);
     };
+    // What a search ends with says more of the same layout than what it told on the way: how far it is proven.
+    const finish = (layout: LaidOut): LaidOut => {
+      if (best && compareLayouts(layout.objective, best.objective) > 0) return best;
+      best = layout;
+      onBetter(layout);
+      return layout;
+    };
     // A good one soon, then a better one as long as nobody stops it.
-    offer(optimise(run, { ...QUICK, onBetter: offer }));
-    offer(optimise(run, { ...THOROUGH, onBetter: offer }));
-    return best ?? optimise(run, QUICK);
+    const soon = finish(optimise(run, { ...QUICK, onBetter: offer }));
+    return soon.open === undefined ? soon : finish(optimise(run, { ...THOROUGH, onBetter: offer }));
   },
 };
 export type LayoutSearcher = typeof searcher;

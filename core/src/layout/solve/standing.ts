@@ -67,7 +67,7 @@ export class Standing {
     if (compareLayouts(objective, this.best.objective) > 0 || (!isEarlier && objective.peakMm > this.leastPeakMm * PEAK_GRACE)) return;
     this.leastPeakMm = isEarlier ? objective.peakMm : Math.min(this.leastPeakMm, objective.peakMm);
     this.best = { items, objective, bound: this.boundOf(objective), open: this.best.open };
-    this.effort.onBetter?.(this.best);
+    this.effort.onBetter?.(settle(this.best, 'over'));
   }
 
   /** Bounds anew, when one was found to be tighter. */

@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { Link } from 'react-router';
-import { findingsOnRun, pinnedAt, placesOf, plansOn, seenOn } from '@mendum/core';
+import { findingsOnRun, pinnedAt, placesOf, plansOn, seenOn, type Board as BoardOfRun, type RunPlan } from '@mendum/core';
 import { useUndoKeys } from '../../app/useUndoKeys.ts';
 import { HarnessTree } from '../../draw/HarnessTree.tsx';
 import { Empty } from '../../ui/empty.tsx';
@@ -14,6 +14,7 @@ import { LayoutSummary } from './LayoutSummary.tsx';
 import { LiveLine } from './LiveLine.tsx';
 import { PairTable } from './PairTable.tsx';
 import { PLANNED_UP_TO, useBoard } from './useBoard.ts';
+import { useProof } from './useProof.ts';
 import { useSearch } from './useSearch.ts';
 
 /** Where every splice goes along the run: to be moved by hand, with the bundle's diameter, cut points and inserts following. */
@@ -25,7 +26,12 @@ export function LayoutStage() {
   const [cursorMm, setCursorMm] = useState<number>();
   const run = harness.runs.find((one) => one.id === runId) ?? damaged[0];
   const live = useBoard(run?.id);
-  const { searching, start, stop } = useSearch((found) => live.save({ ...live.wishes, found: pinnedAt(live.wishes, [], placesOf(found.items)).found }));
+  const proof = useProof(live.board);
+  const searched = useRef<{ readonly board: BoardOfRun; readonly objective: RunPlan['reached']['objective'] }>(undefined);
+  const { searching, start, stop } = useSearch((found) => {
+    const from = searched.current;
+    if (from && proof.take(from.board.run, found, { items: from.board.items, objective: from.objective })) live.save({ ...live.wishes, found: pinnedAt(live.wishes, [], placesOf(found.items)).found });
+  });
   const here = useMemo(() => (run ? findings.filter((finding) => finding.runId === run.id || plan.findings.some((one) => one.findingId === finding.id && seenOn(one, run))) : []), [findings, plan, run]);
   const circuits = useMemo(() => harness.circuits.filter((circuit) => run && circuit.runIds.includes(run.id)), [harness, run]);
   const begun = useMemo(() => new Set([...view.job.pins.map((pin) => pin.findingId), ...(view.job.held ?? []).map((held) => held.findingId), ...(signed ? here.map((finding) => finding.id) : [])]), [view.job, signed, here]);
@@ -52,9 +58,16 @@ export function LayoutStage() {
   const splices = plans.flatMap((finding) => finding.splices);
   const atMm = cursorMm ?? splices[0]?.centreMm ?? run.lengthMm / 2;
   const mine = live.wishes.pins.filter((pin) => !begun.has(pin.findingId) && here.some((finding) => finding.id === pin.findingId));
+  const kept = live.wishes.found.some((place) => findingsOnRun(plan, run.id).includes(place.findingId));
+  const reached = proof.reached ?? runPlan.reached;
   const search = (): void => {
-    if (live.board && splices.length > PLANNED_UP_TO) start({ ...live.board.run, found: undefined });
-    else live.again();
+    // What a plan finds by itself it finds anew; for what is long, or was left open, a search of its own.
+    if (!live.board || (splices.length <= PLANNED_UP_TO && (kept || reached.open === undefined))) {
+      live.again();
+      return;
+    }
+    searched.current = { board: live.board, objective: runPlan.reached.objective };
+    start({ ...live.board.run, found: undefined });
   };
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-4">
@@ -70,7 +83,7 @@ export function LayoutStage() {
           <PairTable plans={plans} runPlan={runPlan} />
         </div>
         <div className="grid content-start gap-5">
-          <LayoutSummary runPlan={runPlan} plans={plans} run={run} kept={live.wishes.found.some((place) => findingsOnRun(plan, run.id).includes(place.findingId))} />
+          <LayoutSummary runPlan={runPlan} plans={plans} run={run} kept={kept && !proof.reached} reached={reached} />
           <Closing run={run} runPlan={runPlan} />
         </div>
       </div>

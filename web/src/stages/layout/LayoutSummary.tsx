@@ -9,9 +9,9 @@ const LEVEL_WORDS: Record<Level, string> = {
 const LENGTHS: readonly Level[] = ['clearMm', 'peakMm', 'openedMm', 'insertedMm'];
 
 /** What the layout reaches, level by level in the order that decides, and how far it is proven. */
-function Reached({ runPlan, kept }: { readonly runPlan: RunPlan; readonly kept: boolean }) {
+function Reached({ reached, kept }: { readonly reached: RunPlan['reached']; readonly kept: boolean }) {
   const { plain, unit } = useLength();
-  const { objective, bound, open } = runPlan.reached;
+  const { objective, bound, open } = reached;
   const openFrom = open === undefined ? LEVELS.length : LEVELS.indexOf(open);
   const show = (level: Level, value: number): string => (LENGTHS.includes(level) ? plain(value, level === 'peakMm' ? 1 : 0) : String(value));
   return (
@@ -37,7 +37,7 @@ function Reached({ runPlan, kept }: { readonly runPlan: RunPlan; readonly kept: 
 const MOST_SHOWN = 5;
 
 /** What the layout reached and what still breaks a rule. */
-export function LayoutSummary({ runPlan, plans, run, kept }: { readonly runPlan: RunPlan; readonly plans: readonly FindingPlan[]; readonly run: Run; readonly kept: boolean }) {
+export function LayoutSummary({ runPlan, plans, run, kept, reached }: { readonly runPlan: RunPlan; readonly plans: readonly FindingPlan[]; readonly run: Run; readonly kept: boolean; readonly reached: RunPlan['reached'] }) {
   const { pathTo } = useOpenJob();
   const splices = plans.flatMap((finding) => finding.splices).length;
   const hard = runPlan.broken.filter((rule) => rule.strength !== 'wish');
@@ -51,7 +51,7 @@ export function LayoutSummary({ runPlan, plans, run, kept }: { readonly runPlan:
       {hard.length > MOST_SHOWN ? <p className="mt-1 text-soft">And {hard.length - MOST_SHOWN} more.</p> : null}
       {wishes.slice(0, MOST_SHOWN).map((rule) => <p key={rule.because} className="mt-1 text-soft">{rule.because}</p>)}
       {conduit === undefined ? null : <p className="mt-1 text-soft">Conduit {figure(conduit)} inside{margin !== undefined && margin >= 0 ? `: ${figure(margin, 1)} mm to spare` : ': too small, take the next'}.</p>}
-      {splices > 0 ? <Reached runPlan={runPlan} kept={kept} /> : null}
+      {splices > 0 ? <Reached reached={reached} kept={kept} /> : null}
       <Link to={pathTo('bench')} className="mt-4 inline-flex min-h-11 w-full items-center justify-center rounded-sm bg-copper px-6 text-lg font-semibold text-oncopper">On to the bench</Link>
     </section>
   );

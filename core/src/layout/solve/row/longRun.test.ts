@@ -150,3 +150,16 @@ describe('a long run with a pair', () => {
     expect(insertedBoundByPrices(problem, { gapMm: 40, fromMm: 0, toMm: 3600 }, false, [], found.objective.insertedMm, yes).boundMm).toBe(0);
   }, 240_000);
 });
+
+describe('what a search tells on the way', () => {
+  it('says of every layout how far it is proven: bounds that are met count, and the end says no less', () => {
+    const told: { readonly open?: string | undefined; readonly splices: number }[] = [];
+    const found = optimise(randomRun(109, { items: 35, lengthMm: 6000 }), { ...QUICK, onBetter: ({ open, objective, bound }) => {
+      told.push({ open, splices: objective.splices });
+      if (open === undefined || open === 'clearMm') expect(objective.splices).toBe(bound.splices);
+    } });
+    expect(told.length).toBeGreaterThan(2);
+    expect(told.at(-1)?.open).not.toBe('over');
+    expect(found.open).toBe('insertedMm');
+  }, 240_000);
+});
