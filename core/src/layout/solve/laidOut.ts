@@ -18,6 +18,8 @@ export interface Effort {
   readonly turns: number;
   /** How often neighbours of a long row are taken out and put back anew to save wire. */
   readonly stirs: number;
+  /** Orders from the prices of a long row that are tried. */
+  readonly starts: number;
   /** Parts that rooms are searched in for the ease of long wires. */
   readonly parts: number;
   /** Asked now and then; false ends the search with the best so far. */
@@ -27,9 +29,9 @@ export interface Effort {
 }
 
 /** Enough for eight circuits to be proven, and for sixty splices a good answer within two seconds. */
-export const QUICK: Effort = { beam: 1500, turns: 4, stirs: 60, parts: 30 };
+export const QUICK: Effort = { beam: 1500, turns: 4, stirs: 60, starts: 1, parts: 30 };
 /** What the lay-out board takes its time for. */
-export const THOROUGH: Effort = { beam: 20_000, turns: 10, stirs: 1500, parts: 400 };
+export const THOROUGH: Effort = { beam: 20_000, turns: 10, stirs: 400, starts: 12, parts: 400 };
 
 /** Up to the first open level all that is reached is the bound; a bound that is met proves its level, too. */
 export function settle(best: LaidOut, open: Level | undefined): LaidOut {

@@ -73,9 +73,9 @@ class Prices {
  * @param long which wires are so long that ease grows with them, 0 or 1
  * @param within the stretch that no layout leaves
  * @param knownMm what some layout needs
- * @returns the bound, and the pieces in the order in which they lay when it was best: an order worth trying, though they lay over each other
+ * @returns the bound, and the orders in which the pieces lay whenever it rose, the last one last: orders worth trying, though they lay over each other
  */
-export function insertedBoundByPrices(problem: Problem, limits: RowLimits & { readonly over?: number }, fewest: boolean, long: readonly number[], knownMm: number, goesOn: () => boolean): { readonly boundMm: number; readonly order: readonly Piece[] } {
+export function insertedBoundByPrices(problem: Problem, limits: RowLimits & { readonly over?: number }, fewest: boolean, long: readonly number[], knownMm: number, goesOn: () => boolean): { readonly boundMm: number; readonly orders: readonly (readonly Piece[])[] } {
   // Side by side so many lie over one place, without a gap.
   const { over = 1 } = limits;
   const gapMm = over === 1 ? limits.gapMm : 0;
@@ -91,12 +91,12 @@ export function insertedBoundByPrices(problem: Problem, limits: RowLimits & { re
     return unit.modes.filter((mode) => !fewest || bodiesOf(mode) === least).map((mode) => mode.map(ready));
   });
   const all = units.flat(2);
-  if (all.length === 0) return { boundMm: 0, order: [] };
+  if (all.length === 0) return { boundMm: 0, orders: [] };
   const fromMm = Math.min(...all.map((piece) => piece.rooms[0]?.fromMm ?? 0));
   const toMm = Math.max(...all.map((piece) => (piece.rooms.at(-1)?.toMm ?? 0) + piece.takesMm));
   const prices = new Prices(fromMm, (toMm - fromMm) / CELLS);
   let [best, share, still] = [0, FIRST_SHARE, 0];
-  let order: readonly Piece[] = [];
+  const orders: (readonly Piece[])[] = [];
   for (let turn = 0; turn < TURNS && share > 0.01 && goesOn(); turn += 1) {
     prices.settle();
     let sum = -over * prices.total;
@@ -114,7 +114,10 @@ export function insertedBoundByPrices(problem: Problem, limits: RowLimits & { re
       }
     }
     still = sum > best + 1e-3 * Math.abs(best) ? 0 : still + 1;
-    if (sum > best) [best, order] = [sum, lies.sort((a, b) => a.middleMm - b.middleMm).map((one) => one.piece)];
+    if (sum > best) {
+      best = sum;
+      orders.push(lies.sort((a, b) => a.middleMm - b.middleMm).map((one) => one.piece));
+    }
     if (still >= PATIENCE) [share, still] = [share / 2, 0];
     const steep = taken.reduce((total, mm, cell) => total + (mm > 0 || (prices.perMm[cell] ?? 0) > 0 ? mm * mm : 0), 0);
     if (steep < 1e-9 || knownMm - sum <= 0) break;
@@ -122,5 +125,5 @@ export function insertedBoundByPrices(problem: Problem, limits: RowLimits & { re
     for (let cell = 0; cell < CELLS; cell += 1) prices.perMm[cell] = Math.max(0, (prices.perMm[cell] ?? 0) + step * (taken[cell] ?? 0));
   }
   // What moves as one is not as full as it is long: others could lie in it, and then the prices prove nothing.
-  return { boundMm: all.every(({ piece }) => piece.bodies.length === 1) ? best : 0, order };
+  return { boundMm: all.every(({ piece }) => piece.bodies.length === 1) ? best : 0, orders };
 }

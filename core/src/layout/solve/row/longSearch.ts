@@ -107,7 +107,8 @@ function saved(standing: Standing, problem: Problem, order: readonly Piece[], li
   from(mended([...order].sort((a, b) => middle(a) - middle(b))));
   if (!best || !goesOn()) return;
   const priced = insertedBoundByPrices(problem, { gapMm: limits.gapMm, ...reachOf(problem.lost, standing.best.objective.openedMm) }, isFewest, longOnes(best.placed, problem.wires), best.costMm, goesOn);
-  if (priced.order.length === order.length && priced.order.every((piece) => order.includes(piece))) from(mended(priced.order));
+  const same = priced.orders.filter((one) => one.length === order.length && one.every((piece) => order.includes(piece)));
+  for (const one of same.slice(-effort.starts).reverse()) from(mended(one));
   standing.leastInsertedMm = priced.boundMm;
   standing.bounded();
 }
