@@ -5,8 +5,13 @@ import { Steps } from './steps.ts';
 
 /** Inserted wire that could be less by less than this, in all, is the least: wire is cut to the millimetre, mm. */
 const GRACE_MM = 0.5;
+/** How often a part is solved, with what was learned from the whole. */
+const TRIES = 5;
 /** Room narrower than this is not parted any more, mm. */
 const NARROW_MM = 1;
+
+/** From this distance on ease grows with the wire, mm. */
+const TURN_MM = EASE_LEAST_MM / EASE_SHARE;
 
 interface Part {
   readonly problem: Problem;
@@ -29,22 +34,37 @@ function held(problem: Problem, key: string, fromMm: number, toMm: number): Prob
   return units.every((unit) => unit.modes.length > 0) ? { ...problem, units } : undefined;
 }
 
+/** An end of a wire at a piece, with the room that the piece has. */
+interface End {
+  readonly piece: Piece;
+  readonly sign: number;
+  readonly offsetMm: number;
+}
+
+/** The ends of every wire. */
+function endsByWire(problem: Problem): End[][] {
+  const ends = Array.from({ length: problem.wires }, (): End[] => []);
+  for (const piece of problem.units.flatMap((unit) => unit.modes.flat())) for (const { wire, sign, offsetMm } of piece.ends) ends[wire]?.push({ piece, sign, offsetMm });
+  return ends;
+}
+
+/** The least, or the most, that can lie between the faces of a wire. */
+const betweenMm = (ends: readonly End[], least: boolean): number => ends.reduce((sum, { piece, sign, offsetMm }) => sum + sign * (((sign > 0) === least ? firstOf(piece) : lastOf(piece)) + offsetMm), 0);
+
+/** Wires that cannot but be long, 1, or short, 0. */
+const certainOf = (problem: Problem): (number | undefined)[] => endsByWire(problem).map((ends) => (ends.length === 0 || betweenMm(ends, false) <= TURN_MM ? 0 : betweenMm(ends, true) >= TURN_MM ? 1 : undefined));
+
 /** The piece whose room makes its wire's ease most uncertain: of a wire that may be long and may be short, the end with more room. */
 function uncertain(problem: Problem, placed: readonly Placed[]): Placed | undefined {
-  const ends = new Map<number, { readonly one: Placed; readonly sign: number; readonly offsetMm: number }[]>();
-  const byKey = new Map(problem.units.flatMap((unit) => unit.modes.flat()).map((piece) => [piece.key, piece]));
-  for (const { piece, atMm } of placed) {
-    for (const end of piece.ends) ends.set(end.wire, [...(ends.get(end.wire) ?? []), { one: { piece: byKey.get(piece.key) ?? piece, atMm }, sign: end.sign, offsetMm: end.offsetMm }]);
-  }
-  const turnMm = EASE_LEAST_MM / EASE_SHARE;
+  const lies = new Map(placed.map((one) => [one.piece.key, one.atMm]));
+  const roomMm = ({ piece }: End): number => lastOf(piece) - firstOf(piece);
   let best: { readonly one: Placed; readonly off: number } | undefined;
-  for (const all of ends.values()) {
-    const range = (least: boolean): number => all.reduce((sum, { one: { piece }, sign, offsetMm }) => sum + sign * (((sign > 0) === least ? firstOf(piece) : lastOf(piece)) + offsetMm), 0);
-    const [least, most] = [range(true), range(false)];
-    if (least >= turnMm || most <= turnMm) continue;
-    const off = Math.min(most - turnMm, turnMm - least);
-    const [widest] = [...all].sort((a, b) => lastOf(b.one.piece) - firstOf(b.one.piece) - lastOf(a.one.piece) + firstOf(a.one.piece));
-    if (widest && lastOf(widest.one.piece) - firstOf(widest.one.piece) > NARROW_MM && (!best || off > best.off)) best = { one: widest.one, off };
+  for (const ends of endsByWire(problem)) {
+    const [widest] = [...ends].sort((a, b) => roomMm(b) - roomMm(a));
+    const atMm = widest && lies.get(widest.piece.key);
+    if (!widest || atMm === undefined || roomMm(widest) <= NARROW_MM) continue;
+    const off = Math.min(betweenMm(ends, false) - TURN_MM, TURN_MM - betweenMm(ends, true));
+    if (off > 0 && (!best || off > best.off)) best = { one: { piece: widest.piece, atMm }, off };
   }
   return best?.one;
 }
@@ -75,7 +95,7 @@ export function leastWithEase(problem: Problem, limits: InsertedLimits, tries: n
     for (const [a, b] of [[from, atMm], [atMm, to]] as const) {
       left -= 1;
       const there = held(part.problem, one.piece.key, a, b);
-      const found = there && leastInserted(new Steps(there), limits);
+      const found = there && leastInserted(new Steps(there), limits, { mixture: part.found.mixture, certain: certainOf(there), tries: TRIES, enoughMm: best.costMm - GRACE_MM });
       if (!there || !found) continue;
       if (found.costMm < best.costMm) best = { ...found, boundMm: best.boundMm };
       if (!found.complete) closed.push(part.found.boundMm);

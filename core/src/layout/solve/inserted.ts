@@ -6,6 +6,8 @@ import { bestAlone, type Following } from './orders.ts';
 import { keyAfter, type Rest } from './steps.ts';
 
 const TRIES = 16;
+/** What is known of a wire from before counts as so many answers. */
+const KNOWN_WEIGHT = 6;
 
 interface Source {
   readonly piece: Piece;
@@ -44,6 +46,8 @@ export interface Inserted {
   /** No layout of this kind has less. */
   readonly boundMm: number;
   readonly complete: boolean;
+  /** How far each wire counted as long where the bound was best, 0 to 1. */
+  readonly mixture: readonly number[];
 }
 
 export interface InsertedLimits {
@@ -56,6 +60,17 @@ export interface InsertedLimits {
   readonly sideBySide: boolean;
   /** Keys kept in one layer. */
   readonly beam: number;
+}
+
+/** What is known of a problem from one with more room. */
+export interface KnownBefore {
+  /** How far each wire counted as long there. */
+  readonly mixture: readonly number[];
+  /** Wires that cannot but be long, 1, or short, 0. */
+  readonly certain: readonly (number | undefined)[];
+  readonly tries: number;
+  /** A bound that is enough. */
+  readonly enoughMm: number;
 }
 
 /** Half of the keys by what they cost more than they must, half by how much room they leave. */
@@ -126,24 +141,27 @@ function solveOnce(following: Following, limits: InsertedLimits, long: readonly 
  * The places with the least inserted wire inside a stretch, bodies a gap apart, and among those the fewest near connectors: by the least
  * cost of every set of pieces as a function of where it ends. Exact where nothing was cut: ease above 300 mm makes long wires cost a
  * hundredth more, which is settled by trying which wires are long; the bound holds whatever they are.
+ * @param from what was learned from a problem with more room
  */
-export function leastInserted(following: Following, limits: InsertedLimits): Inserted | undefined {
+export function leastInserted(following: Following, limits: InsertedLimits, from?: KnownBefore): Inserted | undefined {
   const { wires } = following.problem;
+  const weight = from ? KNOWN_WEIGHT : 0;
   // How often each wire was long in the answers so far: the mixture is what the bound is best at.
-  const times = Array<number>(wires).fill(0);
-  let long: readonly number[] = times;
+  const times = Array.from({ length: wires }, (_, wire) => weight * (from?.mixture[wire] ?? 0));
+  let long: readonly number[] = from ? from.mixture.map((share, wire) => from.certain[wire] ?? share) : times;
   let best: Inserted | undefined;
-  for (let turn = 0; turn < TRIES; turn += 1) {
+  for (let turn = 0; turn < (from?.tries ?? TRIES); turn += 1) {
     const found = solveOnce(following, limits, long);
     if (!found) return best;
     const costMm = costOf(found.placed, wires);
-    const boundMm = Math.max(best?.boundMm ?? -Infinity, found.bound);
-    best = !best || costMm < best.costMm ? { placed: found.placed, costMm, boundMm, complete: found.complete } : { ...best, boundMm };
-    if (best.costMm <= boundMm + 1e-6) break;
+    const isTighter = found.bound > (best?.boundMm ?? -Infinity);
+    const [boundMm, mixture] = isTighter || !best ? [found.bound, long] : [best.boundMm, best.mixture];
+    best = !best || costMm < best.costMm ? { placed: found.placed, costMm, boundMm, complete: found.complete, mixture } : { ...best, boundMm, mixture };
+    if (best.costMm <= boundMm + 1e-6 || boundMm >= (from?.enoughMm ?? Infinity)) break;
     const now = longOnes(found.placed, wires);
-    if (turn === 0 && now.every((is) => is === 0)) break;
+    if (!from && turn === 0 && now.every((is) => is === 0)) break;
     now.forEach((is, wire) => { times[wire] = (times[wire] ?? 0) + is; });
-    long = turn === 0 ? now : times.map((count) => count / (turn + 1));
+    long = !from && turn === 0 ? now : times.map((count, wire) => from?.certain[wire] ?? count / (weight + turn + 1));
   }
   return best;
 }

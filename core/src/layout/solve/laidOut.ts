@@ -29,9 +29,9 @@ export interface Effort {
 }
 
 /** Enough for eight circuits to be proven, and for sixty splices a good answer within two seconds. */
-export const QUICK: Effort = { beam: 1500, turns: 4, stirs: 60, starts: 1, parts: 30 };
+export const QUICK: Effort = { beam: 1500, turns: 4, stirs: 60, starts: 1, parts: 40 };
 /** What the lay-out board takes its time for. */
-export const THOROUGH: Effort = { beam: 20_000, turns: 10, stirs: 400, starts: 12, parts: 400 };
+export const THOROUGH: Effort = { beam: 20_000, turns: 10, stirs: 400, starts: 12, parts: 2000 };
 
 /** Up to the first open level all that is reached is the bound; a bound that is met proves its level, too. */
 export function settle(best: LaidOut, open: Level | undefined): LaidOut {

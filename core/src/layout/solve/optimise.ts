@@ -21,6 +21,8 @@ import { PIECES_AT_FULL_BEAM, Sweeps } from './sweeps.ts';
 const SWEPT_UP_TO = 24;
 /** Wire is cut to the millimetre: inserted wire that could be less by less than half of one, in all, is the least. */
 const INSERTED_GRACE_MM = 0.5;
+/** So many pieces are searched in all parts of an effort; more take longer each, steeply. */
+const PIECES_IN_ALL_PARTS = 12;
 /** Sweeps for the shortest stretch where bodies lie over each other, by turns of an effort, where they can prove it; and what counts as the shortest. */
 const SWEEPS_BY_TURN = 8;
 const SPAN_GRACE_MM = 0.05;
@@ -60,7 +62,7 @@ class Search {
     for (const fromMm of span.startsMm) {
       if (best && !this.standing.goesOn()) break;
       const inStretch = { ...limits, fromMm: fromMm - TOUCH_MM, toMm: fromMm + span.lengthMm + TOUCH_MM };
-      const made = following === found.steps ? leastWithEase(found.problem, inStretch, Math.ceil(this.standing.effort.parts / span.startsMm.length), this.standing.goesOn) : leastInserted(following, inStretch);
+      const made = following === found.steps ? leastWithEase(found.problem, inStretch, Math.round((this.standing.effort.parts * Math.min(1, (PIECES_IN_ALL_PARTS / this.standing.pieces) ** 10)) / span.startsMm.length), this.standing.goesOn) : leastInserted(following, inStretch);
       if (!made) continue;
       boundMm = Math.min(boundMm, made.boundMm);
       complete = complete && made.complete;
