@@ -54,3 +54,13 @@ it('300 mm of a 12 mm bundle take 1.21 m of tape, half lapped', () => {
 });
 
 test.each([[6, 7], [9, 10], [17, 19], [45.4, 50], [46, undefined]])('a bundle of %f mm takes conduit %s', (bundle, conduit) => expect(conduitFor(bundle)).toBe(conduit));
+
+describe('the diameter of a few wires', () => {
+  it('is the same in whatever order they are named, asked once or again, and what packing them gives', () => fc.assert(fc.property(fc.array(fc.integer({ min: 8, max: 90 }), { minLength: 1, maxLength: 6 }), (tenths) => {
+    const wires = tenths.map((value) => value / 10);
+    const asked = bundleDiameterMm(wires);
+    expect(bundleDiameterMm([...wires].reverse())).toBe(asked);
+    expect(bundleDiameterMm([...wires].sort((a, b) => a - b))).toBe(asked);
+    expect(asked).toBeCloseTo(packCircles([...wires].sort((a, b) => b - a)).diameterMm, 9);
+  }), { numRuns: 60, seed: 31 }));
+});

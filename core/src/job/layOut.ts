@@ -1,5 +1,5 @@
 import type { Run } from '../harness/index.ts';
-import { keptLayout, optimise, QUICK, quickLayout, type LaidOut, type LayoutItem, type PlacedItem, type RunToLayOut } from '../layout/index.ts';
+import { CROWDING, keptLayout, optimise, QUICK, quickLayout, type Effort, type LaidOut, type LayoutItem, type PlacedItem, type RunToLayOut } from '../layout/index.ts';
 import { decideOne, type Warm } from './decideAll.ts';
 import { joined, type LaidRun } from './joined.ts';
 import type { JobIndex } from './jobIndex.ts';
@@ -36,10 +36,10 @@ interface LayingOut {
 }
 
 /** A run laid out: searched while it is small, else by the rules; remembered by all that it depends on. */
-function laidOut(run: RunToLayOut, { memory, isSearched }: LayingOut): LaidOut {
+function laidOut(run: RunToLayOut, { memory, isSearched }: LayingOut, effort: Effort): LaidOut {
   if (!isSearched || bodiesOf(run) > SEARCHED_UP_TO || keptLayout(run)) return quickLayout(run);
-  const key = JSON.stringify(run);
-  const known = memory.layouts.get(key) ?? optimise(run, QUICK);
+  const key = `${effort.crowdingOnly === true ? 'crowding ' : ''}${JSON.stringify(run)}`;
+  const known = memory.layouts.get(key) ?? optimise(run, effort);
   memory.layouts.delete(key);
   memory.layouts.set(key, known);
   const [oldest] = memory.layouts.keys();
@@ -70,7 +70,7 @@ function itemsOn(run: Run, { decided, index }: LayingOut, past: Past): { readonl
 const twoOf = (two: Decided | undefined): LayoutItem['twoJoints'] => two && jointsOf(two.decision);
 
 /** One run laid out: one splice where one does, and two in its place only when bodies would overlap otherwise. */
-function laidRun(run: Run, of: LayingOut, past: Past): LaidRun {
+function laidRun(run: Run, of: LayingOut, past: Past, effort: Effort = QUICK): LaidRun {
   const { decided, job, index, memory } = of;
   const here = decided.filter((one) => one.decision.runId === run.id);
   const { items, through } = itemsOn(run, of, past);
@@ -78,7 +78,7 @@ function laidRun(run: Run, of: LayingOut, past: Past): LaidRun {
   const made = (two: ReadonlyMap<string, Decided>): RunToLayOut =>
     runToLayOut(run, items.map((item) => (item.half || two.size === 0 ? item : { ...item, twoJoints: twoOf(two.get(item.findingId)) })), alsoOpened, job, index, memory.practice);
   const plain = made(new Map());
-  const laid = laidOut(plain, of);
+  const laid = laidOut(plain, of, effort);
   if (laid.objective.pairs === 0) return { run: plain, two: new Map(), laid };
   const two = new Map(here.flatMap((one): [string, Decided][] => {
     const other = withTwo(one, job, index, memory);
@@ -86,7 +86,7 @@ function laidRun(run: Run, of: LayingOut, past: Past): LaidRun {
   }));
   if (two.size === 0) return { run: plain, two, laid };
   const wide = made(two);
-  return { run: wide, two, laid: laidOut(wide, of) };
+  return { run: wide, two, laid: laidOut(wide, of, effort) };
 }
 
 /** What counts between runs: bodies over each other, splices, distances. Below 0 when the first is the better. */
@@ -121,25 +121,25 @@ function candidates(run: Run, { decided, job, index, memory }: LayingOut, past: 
 function allRuns(of: LayingOut): { readonly runs: ReadonlyMap<string, LaidRun>; readonly past: Past } {
   const { job, decided, index, memory } = of;
   let past: Past = mustGoPast(decided, job, index, memory.practice);
-  const runs = new Map(job.harness.runs.map((run) => [run.id, laidRun(run, of, past)]));
-  for (const run of job.harness.runs) {
-    const isTight = (): boolean => {
-      const { objective } = runs.get(run.id)?.laid ?? {};
-      return objective !== undefined && (objective.over > 1 || objective.clearMm < memory.practice.figures.betweenBodiesMm - 1);
-    };
-    if (!of.isSearched || !isTight() || job.layout?.found.some((place) => runs.get(run.id)?.run.items.some((item) => item.findingId === place.findingId))) continue;
-    for (const { id, ends } of candidates(run, of, past)) {
-      if (!isTight()) break;
+  const wantedMm = memory.practice.figures.betweenBodiesMm;
+  // Only how crowded it is tells where splices go; how they lie at best is asked once, at the end.
+  const crowdingOf = (run: Run, sent: Past): LaidRun => laidRun(run, of, sent, CROWDING);
+  for (const run of of.isSearched ? job.harness.runs : []) {
+    const able = candidates(run, of, past);
+    let here = able.length > 0 ? crowdingOf(run, past) : undefined;
+    for (const { id, ends } of able) {
       const other = (ends.left ?? ends.right)?.run;
-      const [here, there] = [runs.get(run.id), other && runs.get(other.id)];
-      if (!other || !here || !there || bodiesOf(here.run) > SEARCHED_UP_TO || bodiesOf(there.run) >= SEARCHED_UP_TO) continue;
+      if (!here || !other || (here.laid.objective.over === 1 && here.laid.objective.clearMm >= wantedMm - 1)) break;
+      const there = crowdingOf(other, past);
+      if (bodiesOf(here.run) > SEARCHED_UP_TO || bodiesOf(there.run) >= SEARCHED_UP_TO || here.run.found?.length || there.run.found?.length) continue;
       const tried: Past = new Map([...past, [id, { ...past.get(id), ...ends }]]);
-      const after = [run, other].map((one) => laidRun(one, of, tried));
+      const after = [run, other].map((one) => crowdingOf(one, tried));
       if (compareCrowding(after, [here, there]) >= 0) continue;
       past = tried;
-      [run, other].forEach((one, at) => after[at] && runs.set(one.id, after[at]));
+      here = after[0];
     }
   }
+  const runs = new Map(job.harness.runs.map((run) => [run.id, laidRun(run, of, past)]));
   return { runs, past };
 }
 

@@ -163,3 +163,24 @@ describe('any losses near a branch', () => {
     },
   ), { numRuns: 25, seed: 5 }), 240_000);
 });
+
+describe('which way splices are sent', () => {
+  const crowd = (count: number, lengthMm: number): Job => {
+    const job = branched(Array.from({ length: count }, (_, index) => cut(120 + Math.round((index * (lengthMm - 240)) / count), { circuitId: `C${index + 1}`, slackMm: index % 3 === 0 ? 30 : 0 })), { circuits: count });
+    return { ...job, harness: { ...job.harness, runs: job.harness.runs.map((run) => (run.id === 'R1' ? { ...run, lengthMm } : run)) } };
+  };
+  it.each([[6, 500], [8, 600]])('%i circuits cut on %i mm: past the branch they lie farther apart than on the trunk alone', (count, lengthMm) => {
+    const open = crowd(count, lengthMm);
+    const shut: Job = { ...open, harness: { ...open.harness, nodes: open.harness.nodes.map((node) => (node.id === 'B1' ? { ...node, kind: 'splice' as const } : node)) } };
+    const [free, alone] = [open, shut].map((job) => planOf(job).runs.map((run) => run.reached.objective));
+    expect(Math.max(...free!.map((one) => one.over))).toBe(1);
+    expect(Math.min(...free!.map((one) => one.clearMm))).toBeGreaterThan(Math.min(...alone!.map((one) => one.clearMm)) + 2);
+  }, 120_000);
+  it('a kept layout sends nobody anew', () => {
+    const job = crowd(6, 500);
+    const memory = warm(CRIMP_FIRST, FULL_SHELF);
+    const found = ['R1', 'R2'].flatMap((id) => placesOf(boardOf(job, id, memory)!.items));
+    const kept = plan({ ...job, layout: { ...NO_WISHES, found } }, CRIMP_FIRST, FULL_SHELF);
+    expect(kept.findings.flatMap((finding) => finding.splices).map((splice) => [splice.id, splice.runId])).toEqual(plan(job, CRIMP_FIRST, FULL_SHELF, memory).findings.flatMap((finding) => finding.splices).map((splice) => [splice.id, splice.runId]));
+  });
+});

@@ -11,7 +11,7 @@ export { movedSplice, placesOf } from './move.ts';
 export type { Moved } from './move.ts';
 export { keptLayout } from './solve/found.ts';
 export { optimise, quickLayout } from './solve/optimise.ts';
-export { QUICK, THOROUGH } from './solve/laidOut.ts';
+export { CROWDING, QUICK, THOROUGH } from './solve/laidOut.ts';
 export type { Effort, LaidOut } from './solve/laidOut.ts';
 export { closingOf } from './closing.ts';
 export type { Closing } from './closing.ts';

@@ -22,6 +22,8 @@ export interface Effort {
   readonly starts: number;
   /** Parts that rooms are searched in for the ease of long wires. */
   readonly parts: number;
+  /** Only how crowded and how far apart: the levels up to the clear distance. */
+  readonly crowdingOnly?: boolean | undefined;
   /** Asked now and then; false ends the search with the best so far. */
   readonly goesOn?: (() => boolean) | undefined;
   /** Hears of every better layout. */
@@ -30,6 +32,8 @@ export interface Effort {
 
 /** Enough for eight circuits to be proven, and for sixty splices a good answer within two seconds. */
 export const QUICK: Effort = { beam: 1500, turns: 4, stirs: 60, starts: 1, parts: 40 };
+/** Enough to tell which of two ways to send splices is the less crowded. */
+export const CROWDING: Effort = { beam: 400, turns: 3, stirs: 0, starts: 0, parts: 0, crowdingOnly: true };
 /** What the lay-out board takes its time for. */
 export const THOROUGH: Effort = { beam: 20_000, turns: 10, stirs: 400, starts: 12, parts: 2000 };
 

@@ -102,6 +102,7 @@ class Search {
     const wide = this.sweeps.widest(crowded);
     if (wide.swept.placed) this.standing.offer(wide.swept.placed);
     const provenGap = this.standing.proven;
+    if (this.standing.effort.crowdingOnly === true) return settle(this.standing.best, 'peakMm');
     const thin = this.sweeps.thinnest(wide);
     if (thin.swept.placed) this.standing.offer(thin.swept.placed);
     const provenPeak = this.standing.proven;

@@ -64,12 +64,13 @@ export class Sweeps {
     const full = most >= wanted ? tryGap(wanted) : undefined;
     if (full) return full;
     let high = Math.min(wanted, most + GAP_STEP_MM);
-    const step = found.swept.complete ? GAP_STEP_MM : ROUGH_GAP_STEP_MM;
-    const turns = found.swept.complete ? Infinity : this.standing.effort.turns;
+    const isExact = found.swept.complete && this.standing.effort.crowdingOnly !== true;
+    const step = isExact ? GAP_STEP_MM : ROUGH_GAP_STEP_MM;
+    const turns = isExact ? Infinity : this.standing.effort.turns;
     let best = this.widestInOrder(found, high);
     // A hair above what the order allows: where no order does, that is it. Else halving, so that it does not creep.
     for (let turn = 0; high - best.gapMm > step && turn < turns && this.standing.goesOn(); turn += 1) {
-      const gapMm = found.swept.complete && turn % 2 === 0 ? best.gapMm + step : (best.gapMm + high) / 2;
+      const gapMm = isExact && turn % 2 === 0 ? best.gapMm + step : (best.gapMm + high) / 2;
       const there = tryGap(gapMm);
       if (there) best = this.widestInOrder(there, high);
       else high = gapMm;
