@@ -62,9 +62,6 @@ export function extended<T>(before: CostFunction<T> | undefined, piece: Extensio
   const out: Segment<T>[] = [];
   let least = Infinity;
   let leastAt = lo;
-  const flat = (fromX: number): void => {
-    out.push({ fromMm: fromX + lengthMm, value: least, slope: 0, fixedMm: leastAt, source });
-  };
   const parts: readonly { readonly from: number; readonly value: number; readonly slope: number }[] = before
     ? before.map((segment) => ({ from: segment.fromMm + shift, value: segment.value, slope: segment.slope }))
     : [{ from: lo, value: 0, slope: 0 }];
@@ -79,7 +76,7 @@ export function extended<T>(before: CostFunction<T> | undefined, piece: Extensio
     if (slope >= -SMALL) {
       if (ha < least - SMALL) {
         [least, leastAt] = [ha, xa];
-        flat(xa);
+        out.push({ fromMm: xa + lengthMm, value: least, slope: 0, fixedMm: leastAt, source });
       }
       return;
     }
@@ -87,7 +84,7 @@ export function extended<T>(before: CostFunction<T> | undefined, piece: Extensio
     const crossing = ha <= least ? xa : xa + (ha - least) / -slope;
     out.push({ fromMm: crossing + lengthMm, value: Math.min(ha, least), slope, source });
     [least, leastAt] = [hb, xb];
-    flat(xb);
+    out.push({ fromMm: xb + lengthMm, value: least, slope: 0, fixedMm: leastAt, source });
   });
   return out;
 }
@@ -99,6 +96,8 @@ function pushMerged<T>(out: Segment<T>[], segment: Segment<T>): void {
   if (last && segment.fromMm - last.fromMm < SMALL) out.pop();
   out.push(segment);
 }
+
+const cutFrom = <T>(segment: Segment<T>, fromMm: number): Segment<T> => ({ fromMm, value: at(segment, fromMm), slope: segment.slope, fixedMm: segment.fixedMm, source: segment.source });
 
 /** The less of two cost functions at every place. */
 export function lessOf<T>(a: CostFunction<T>, b: CostFunction<T>): CostFunction<T> {
@@ -112,7 +111,6 @@ export function lessOf<T>(a: CostFunction<T>, b: CostFunction<T>): CostFunction<
     while ((b[j + 1]?.fromMm ?? Infinity) <= mm + SMALL) j += 1;
     const next = Math.min(a[i + 1]?.fromMm ?? Infinity, b[j + 1]?.fromMm ?? Infinity);
     const [sa, sb] = [a[i], b[j]];
-    const cutFrom = (segment: Segment<T>, from: number): Segment<T> => ({ ...segment, fromMm: from, value: at(segment, from) });
     if (!sa || !sb) {
       const only = sa ?? sb;
       if (only) pushMerged(out, cutFrom(only, mm));

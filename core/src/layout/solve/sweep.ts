@@ -60,15 +60,16 @@ function dominates(a: Label, b: Label): boolean {
 /** With limits to the diameter, which bodies overlap matters, and with own bodies, whose they are. */
 const sameBodies = (a: Label, b: Label): boolean => a.reaching.every((end) => b.reaching.some((other) => other.body === end.body));
 
+const beats = (one: Label, other: Label, strict: boolean): boolean => dominates(one, other) && (!strict || one.reaching.length <= 1 || sameBodies(one, other));
+
 function put(layer: Map<string, Label[]>, label: Label, strict: boolean): boolean {
   const there = layer.get(label.key);
   if (!there) {
     layer.set(label.key, [label]);
     return true;
   }
-  const beats = (one: Label, other: Label): boolean => dominates(one, other) && (!strict || one.reaching.length <= 1 || sameBodies(one, other));
-  if (there.some((other) => beats(other, label))) return false;
-  const kept = there.filter((other) => !beats(label, other));
+  if (there.some((other) => beats(other, label, strict))) return false;
+  const kept = there.filter((other) => !beats(label, other, strict));
   kept.push(label);
   layer.set(label.key, kept);
   return true;

@@ -48,21 +48,23 @@ class Prices {
 
   /** The cheapest place of a piece: at an end of a room, or where one of its edges meets a cell's. */
   cheapest(piece: Priced): { readonly atMm: number; readonly cost: number } {
-    let best = { atMm: piece.rooms[0]?.fromMm ?? 0, cost: Infinity };
-    const ask = (atMm: number): void => {
-      const cost = this.at(piece, atMm);
-      if (cost < best.cost) best = { atMm, cost };
-    };
+    let [atMm, least] = [piece.rooms[0]?.fromMm ?? 0, Infinity];
     for (const room of piece.rooms) {
-      ask(room.fromMm);
-      ask(room.toMm);
+      for (const end of [room.fromMm, room.toMm]) {
+        const cost = this.at(piece, end);
+        if (cost < least) [atMm, least] = [end, cost];
+      }
       for (const shift of [0, piece.takesMm]) {
         const first = Math.ceil((room.fromMm + shift - this.fromMm) / this.cellMm);
         const last = Math.floor((room.toMm + shift - this.fromMm) / this.cellMm);
-        for (let cell = first; cell <= last; cell += 1) ask(this.fromMm + cell * this.cellMm - shift);
+        for (let cell = first; cell <= last; cell += 1) {
+          const edge = this.fromMm + cell * this.cellMm - shift;
+          const cost = this.at(piece, edge);
+          if (cost < least) [atMm, least] = [edge, cost];
+        }
       }
     }
-    return best;
+    return { atMm, cost: least };
   }
 }
 
