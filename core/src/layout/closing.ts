@@ -35,8 +35,9 @@ const overlapMm = (a: Stretch, b: Stretch): number => Math.max(0, Math.min(a.toM
 
 /** The place for a tie nearest to a wished one that lies on no body and in no stretch that bends; none within reach. */
 function tieNear(wishMm: number, barred: readonly Stretch[], reachMm: number): number | undefined {
-  const free = (mm: number): boolean => barred.every((bar) => mm <= bar.fromMm || mm >= bar.toMm);
-  const places = [wishMm, ...barred.flatMap((bar) => [bar.fromMm, bar.toMm])].filter((mm) => Math.abs(mm - wishMm) <= reachMm && free(mm));
+  const near = barred.filter((bar) => bar.fromMm <= wishMm + reachMm && bar.toMm >= wishMm - reachMm);
+  const free = (mm: number): boolean => near.every((bar) => mm <= bar.fromMm || mm >= bar.toMm);
+  const places = [wishMm, ...near.flatMap((bar) => [bar.fromMm, bar.toMm])].filter((mm) => Math.abs(mm - wishMm) <= reachMm && free(mm));
   return places.sort((a, b) => Math.abs(a - wishMm) - Math.abs(b - wishMm))[0];
 }
 
