@@ -22,7 +22,7 @@ export function JobFoot({ onKeys }: { readonly onKeys: () => void }) {
       <span>Slack left <Length mm={totals.slackLeftMm} digits={0} /></span>
       <span>Kit <b className={clsx(short > 0 && 'text-rework')}>{plan.kit.lines.length === 0 ? 'empty' : short > 0 ? `short: ${short} ${short === 1 ? 'line' : 'lines'}` : 'ready'}</b></span>
       <span>Gate <b className={clsx(gate.open ? 'text-pass' : 'text-scrap')}>{gate.open ? 'open' : 'closed'}</b></span>
-      <button type="button" onClick={onKeys} className="ml-auto min-h-11 text-soft hover:text-ink"><span className="max-xl:hidden">Keys <b>1–6</b> stage · <b>n p</b> circuit · <b>/</b> find · </span><b>?</b><span className="xl:hidden"> keys</span></button>
+      <button type="button" onClick={onKeys} className="ml-auto min-h-11 min-w-6 text-soft hover:text-ink"><span className="max-xl:hidden">Keys <b>1–6</b> stage · <b>n p</b> circuit · <b>/</b> find · </span><b>?</b><span className="max-lg:sr-only xl:hidden"> keys</span></button>
     </footer>
   );
 }
