@@ -164,6 +164,40 @@ describe('any losses near a branch', () => {
   ), { numRuns: 25, seed: 5 }), 240_000);
 });
 
+describe('a loss on a short run between two branches', () => {
+  const base = branched([cut(45, { runId: 'R1' })], { armMm: 400 });
+  const [trunk, arm] = base.harness.runs;
+  const root: Run = { ...trunk!, id: 'R0', name: 'Root', fromNodeId: 'X1', toNodeId: 'B0', lengthMm: 400 };
+  const job: Job = {
+    ...base,
+    harness: {
+      ...base.harness, runs: [root, { ...trunk!, fromNodeId: 'B0', lengthMm: 100 }, arm!], nodes: [...base.harness.nodes, { id: 'B0', kind: 'branch', name: 'Branch B0' }],
+      circuits: base.harness.circuits.map((circuit) => ({ ...circuit, runIds: ['R0', 'R1', 'R2'] })),
+    },
+  };
+  const planned = planOf(job);
+  const [finding] = planned.findings;
+  it('reaches past both: a splice on either side, the insert through the whole short run', () => {
+    expect(finding!.splices.map((splice) => splice.runId)).toEqual(['R0', 'R2']);
+    const [left, right] = finding!.splices;
+    expect(finding!.x1Mm).toBeCloseTo(left!.cutMm - 400, 6);
+    expect(finding!.x2Mm).toBeCloseTo(100 + right!.cutMm, 6);
+    expect(finding!.insert?.lengthMm).toBeCloseTo(insertLengthMm(finding!.x1Mm, finding!.x2Mm, left!.joint.reach, right!.joint.reach), 6);
+    expect(planned.runs.map((run) => run.opened)).toEqual([{ fromMm: left!.fromMm, toMm: 400 }, { fromMm: 0, toMm: 100 }, { fromMm: 0, toMm: right!.toMm }]);
+    expect(planned.runs.flatMap((run) => run.broken).filter((rule) => rule.strength === 'never')).toEqual([]);
+  });
+  it('is seen on all three, in the middle as wire that runs through', () => {
+    const [before, middle, after] = job.harness.runs.map((run) => seenOn(finding!, run)!);
+    expect([before!.splices.length, middle!.splices.length, after!.splices.length]).toEqual([1, 0, 1]);
+    expect([middle!.x1Mm, middle!.x2Mm]).toEqual([0, 100]);
+    expect(cutsOn(middle!)).toEqual([]);
+  });
+  it('is laid out on each board', () => {
+    const memory = warm(CRIMP_FIRST, FULL_SHELF);
+    expect(['R0', 'R1', 'R2'].map((id) => boardOf(job, id, memory)!.items.flatMap((item) => item.splices).map((splice) => splice.side))).toEqual([['left'], [], ['right']]);
+  });
+});
+
 describe('which way splices are sent', () => {
   const crowd = (count: number, lengthMm: number): Job => {
     const job = branched(Array.from({ length: count }, (_, index) => cut(120 + Math.round((index * (lengthMm - 240)) / count), { circuitId: `C${index + 1}`, slackMm: index % 3 === 0 ? 30 : 0 })), { circuits: count });

@@ -21,7 +21,7 @@ function Mended({ finding, plan, y, x, thick, selected }: { readonly finding: Fi
     const half = (plan.cover.coverId === 'sleeveCover' ? plan.cover.lengthMm * 0.9 : plan.lost.toMm - plan.lost.fromMm + 24) / 2;
     return <rect x={x(plan.cover.atMm - half)} y={y - thick / 2 - 4} width={x(plan.cover.atMm + half) - x(plan.cover.atMm - half)} height={thick + 8} rx={4} fill="var(--sheet)" fillOpacity={0.75} stroke="var(--ink)" strokeWidth={selected ? 3 : 1.6} strokeDasharray="5 3" />;
   }
-  if (!plan || plan.splices.length === 0) return <DamageMark kind={finding.kind} x1={x(finding.fromMm)} x2={x(finding.toMm)} y={y} thick={thick} />;
+  if (!plan || (plan.splices.length === 0 && !plan.insert)) return <DamageMark kind={finding.kind} x1={x(finding.fromMm)} x2={x(finding.toMm)} y={y} thick={thick} />;
   return (
     <g>
       {plan.insert ? (
