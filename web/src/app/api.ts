@@ -1,5 +1,5 @@
 import { createApi, fetchBaseQuery, retry } from '@reduxjs/toolkit/query/react';
-import type { Catalogue, Practice } from '@mendum/core';
+import type { Catalogue, LayoutWishes, Practice } from '@mendum/core';
 import type { DueBack, HarnessView, JobEffect, JobSummary, JobView, PracticeView, Tick } from '@mendum/core/interchange';
 
 /** A write: who does it and under which id, so that it can be sent again without being done twice. */
@@ -44,8 +44,8 @@ export const api = createApi({
     effect: build.mutation<JobEffect[], Practice>({ query: (practice) => ({ url: '/practices/effect', method: 'POST', body: { practice } }) }),
     write: build.mutation<Record<string, unknown>, Write>({
       query: ({ method, path, body }) => ({ url: path, method, body }),
-      // The new version counts at once, so that the next press is not stale against one's own.
-      async onQueryStarted({ jobId, path }, { dispatch, queryFulfilled }) {
+      // The new version counts at once, so that the next press is not stale against one's own; a layout with it, so that no plan is made of the old one under the new number.
+      async onQueryStarted({ jobId, path, body }, { dispatch, queryFulfilled }) {
         const done = await queryFulfilled.catch(() => undefined);
         const shelfVersion = done?.data.shelfVersion;
         if (typeof shelfVersion === 'number') dispatch(api.util.updateQueryData('shelf', undefined, (draft) => ({ ...draft, version: shelfVersion })));
@@ -54,6 +54,7 @@ export const api = createApi({
         const findingId = /\/findings\/([^/]+)$/.exec(path)?.[1];
         dispatch(api.util.updateQueryData('job', jobId, (draft) => {
           if (findingId !== undefined) return { ...draft, findingVersions: { ...draft.findingVersions, [findingId]: version } };
+          if (path.endsWith('/layout')) return { ...draft, version, job: { ...draft.job, layout: body.layout as LayoutWishes } };
           return path.endsWith('/findings') ? draft : { ...draft, version };
         }));
       },

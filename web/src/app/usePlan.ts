@@ -37,8 +37,8 @@ function atOnce(planned: Planned, view: JobView): Plan | undefined {
   return one && { ...plan, findings: plan.findings.map((finding) => (finding.findingId === id ? one : finding)) };
 }
 
-/** The plan of a job, from the worker; a single changed finding is shown at once, and the last plan stays while the whole is worked out. */
-export function usePlan(view: JobView | undefined): { readonly plan?: Plan | undefined; readonly failed?: string | undefined; readonly fresh: boolean } {
+/** The plan of a job, and the version of the job that it was made from: from the worker; a single changed finding is shown at once, and the last plan stays while the whole is worked out. */
+export function usePlan(view: JobView | undefined): { readonly plan?: Plan | undefined; readonly failed?: string | undefined; readonly fresh: boolean; readonly version: number } {
   const [planned, setPlanned] = useState<Planned>();
   useEffect(() => {
     if (!view) return undefined;
@@ -54,5 +54,5 @@ export function usePlan(view: JobView | undefined): { readonly plan?: Plan | und
   }, [view]);
   const usable = planned?.forView.id === view?.id ? planned : undefined;
   const early = useMemo(() => (usable && view ? atOnce(usable, view) : undefined), [usable, view]);
-  return { plan: early ?? usable?.plan, failed: usable?.failed, fresh: usable?.forView === view };
+  return { plan: early ?? usable?.plan, failed: usable?.failed, fresh: usable?.forView === view, version: usable?.forView.version ?? 0 };
 }

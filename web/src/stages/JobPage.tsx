@@ -30,7 +30,7 @@ export function JobPage() {
   const navigate = useNavigate();
   const [search, setSearch] = useSearchParams();
   const { data: view, error, refetch } = useJobQuery(jobId);
-  const { plan, failed } = usePlan(view);
+  const { plan, failed, version: planVersion } = usePlan(view);
   const [keysShown, setKeysShown] = useState(false);
   const picked = search.get('finding');
   const pathTo = useCallback((name: StageName, finding: string | null = picked) => `/jobs/${jobId}/${name}${finding === null ? '' : `?finding=${encodeURIComponent(finding)}`}`, [jobId, picked]);
@@ -44,14 +44,14 @@ export function JobPage() {
       return thing;
     };
     return {
-      view, plan, selected, signed: view.status === 'signed',
+      view, plan, planVersion, selected, signed: view.status === 'signed',
       pathTo,
       select: (findingId) => setSearch((now) => { now.set('finding', findingId); return now; }, { replace: true }),
       circuitOf: (id) => must(harness.circuits.find((circuit) => circuit.id === id), `Circuit ${id}`),
       findingOf: (id) => must(findings.find((finding) => finding.id === id), `Finding ${id}`),
       nodeName: (id) => harness.nodes.find((node) => node.id === id)?.name ?? id,
     };
-  }, [view, plan, picked, pathTo, setSearch]);
+  }, [view, plan, planVersion, picked, pathTo, setSearch]);
 
   const step = (by: number): void => {
     if (!open?.selected) return;

@@ -6,6 +6,8 @@ import type { JobView, StageName } from '@mendum/core/interchange';
 export interface OpenJob {
   readonly view: JobView;
   readonly plan: Plan;
+  /** The version of the job that the plan was made from: behind the job's while it is planned anew. */
+  readonly planVersion: number;
   readonly selected: FindingPlan | undefined;
   readonly select: (findingId: string) => void;
   /** The address of a stage of this job, with the finding that is picked. */

@@ -33,7 +33,7 @@ export const planFor = (view: JobView) => plan(view.job, CRIMP_FIRST, view.catal
 export function InJob({ view, children }: { readonly view: JobView; readonly children: ReactNode }) {
   const planned = planFor(view);
   const open: OpenJob = {
-    view, plan: planned, selected: planned.findings[0], select: () => undefined, pathTo: (stage) => `/jobs/${view.id}/${stage}`, signed: view.status === 'signed',
+    view, plan: planned, planVersion: view.version, selected: planned.findings[0], select: () => undefined, pathTo: (stage) => `/jobs/${view.id}/${stage}`, signed: view.status === 'signed',
     circuitOf: (id) => view.job.harness.circuits.find((circuit) => circuit.id === id)!,
     findingOf: (id) => view.job.findings.find((finding) => finding.id === id)!,
     nodeName: (id) => view.job.harness.nodes.find((node) => node.id === id)?.name ?? id,

@@ -1,6 +1,6 @@
 import { useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import {
-  findingPlanAt, findingsOnRun, movedSplice, NO_WISHES, pinnedAt, placesOf, plansOn, runPlanAt, searchedAnew, takeSections, unpinned, type Board, type FindingPlan, type LayoutWishes, type Moved, type Plan, type RunPlan, type SpliceSide,
+  findingPlanAt, findingsOnRun, movedSplice, NO_WISHES, pinnedAt, placesOf, plansOn, runPlanAt, searchedAnew, takeSections, unpinned, type Board, type FindingPlan, type LayoutWishes, type Moved, type RunPlan, type SpliceSide,
 } from '@mendum/core';
 import { useChange } from '../../app/change.ts';
 import { thePlanner } from '../../app/usePlan.ts';
@@ -28,10 +28,16 @@ export interface LiveBoard {
   readonly redo: (() => void) | undefined;
 }
 
-/** What was moved; and, once it is saved, in which version and over which plan. */
+/** What was moved; and, once it is saved, in which version. */
 interface Held {
   readonly moved: Moved;
-  readonly saved?: { readonly version: number; readonly before: Plan };
+  readonly saved?: number | undefined;
+}
+
+/** A board, and the version of the job that it was made from. */
+interface BoardOfVersion {
+  readonly board: Board;
+  readonly version: number;
 }
 
 /** Writes of the layout under way. */
@@ -53,18 +59,19 @@ interface History {
 
 /** The board of a run, live: what is dragged shows at once, and is saved when it is let go. */
 export function useBoard(runId: string | undefined): LiveBoard {
-  const { view, plan } = useOpenJob();
+  const { view, plan, planVersion } = useOpenJob();
   const { change } = useChange(view.id);
-  const [board, setBoard] = useState<Board>();
+  const [made, setMade] = useState<BoardOfVersion>();
+  const board = made?.board;
   const [held, setHeld] = useState<Held>();
   const [history, setHistory] = useState<History>({ past: [], future: [] });
   const wishes = view.job.layout ?? NO_WISHES;
-  // What was moved holds until a plan of what was saved has taken it over.
-  const taken = held?.saved && view.version >= held.saved.version && plan !== held.saved.before;
+  // What was moved holds until a plan and a board of what was saved have taken it over: either may come first, and each may be of an earlier write.
+  const taken = held?.saved !== undefined && planVersion >= held.saved && (made?.version ?? 0) >= held.saved;
   const moved = taken ? undefined : held?.moved;
-  const latest = useRef({ moved, wishes, version: view.version, plan });
+  const latest = useRef({ moved, wishes, version: view.version });
   useLayoutEffect(() => {
-    latest.current = { moved, wishes, version: view.version, plan };
+    latest.current = { moved, wishes, version: view.version };
   });
   // What is under way: writes go one after the other, each on top of the one before it.
   const line = useRef<Line>({ tail: Promise.resolve(true) });
@@ -73,10 +80,10 @@ export function useBoard(runId: string | undefined): LiveBoard {
     if (runId === undefined) return undefined;
     let current = true;
     const { job, practice, catalogue } = view;
-    void thePlanner().board(job, practice, catalogue, runId).then((made) => {
+    void thePlanner().board(job, practice, catalogue, runId).then((packed) => {
       if (!current) return;
-      if (made) takeSections(made.sections);
-      setBoard(made?.board);
+      if (packed) takeSections(packed.sections);
+      setMade(packed && { board: packed.board, version: view.version });
     });
     return () => {
       current = false;
@@ -117,7 +124,7 @@ export function useBoard(runId: string | undefined): LiveBoard {
   };
   const send = (next: LayoutWishes): Promise<boolean> => {
     const before = line.current;
-    const { moved: shown, plan: planNow } = latest.current;
+    const { moved: shown } = latest.current;
     const work = async (): Promise<boolean> => {
       await before.tail;
       const known = line.current.answered ?? 0;
@@ -130,7 +137,7 @@ export function useBoard(runId: string | undefined): LiveBoard {
       const version = Number(answer.data.version);
       line.current = { ...line.current, answered: version, sent: line.current.sent?.wishes === next ? { wishes: next, version } : line.current.sent };
       // Nothing was moved since: the next plan is the one of this write.
-      setHeld((now) => (now && now.moved === shown ? { ...now, saved: { version, before: planNow } } : now));
+      setHeld((now) => (now && now.moved === shown ? { ...now, saved: version } : now));
       return true;
     };
     const tail = work();
