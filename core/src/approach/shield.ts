@@ -1,4 +1,5 @@
 import { rankMethods, type ReadyShelf, type RankedMethod, type Site, type SizedJoint } from '../method/index.ts';
+import { chooseInsertWire } from '../sizing/index.ts';
 import type { WireSpec } from '../wire/index.ts';
 import type { Decision } from './types.ts';
 
@@ -11,10 +12,16 @@ export function shieldMethod(site: Site, shelf: ReadyShelf): RankedMethod | unde
   return ranked.find((one) => one.status === 'allowed') ?? ranked.find((one) => one.status === 'shelf' && one.joints.length > 0);
 }
 
-/** A decision of a shielded circuit with how its shield is joined, where anything is spliced. */
+/** Wire beyond the loss that a drain is first assumed to need on top, mm; the layout gives the true length. */
+const DRAIN_GUESS_MM = 150;
+
+/** A decision of a shielded circuit with how its shield is joined, where anything is spliced; and the wire that its drain goes on in beside an insert, of whatever colour is on hand. */
 export function withShield(decision: Decision, isShielded: boolean, shelf: ReadyShelf): Decision {
-  const shield = isShielded && decision.method && decision.site ? shieldMethod(decision.site, shelf) : undefined;
-  return shield ? { ...decision, shield } : decision;
+  const { site } = decision;
+  const method = isShielded && decision.method && site ? shieldMethod(site, shelf) : undefined;
+  if (!method || !site) return decision;
+  const drain = chooseInsertWire(DRAIN, shelf.catalogue.wires, site.placeC, site.lost.toMm - site.lost.fromMm + DRAIN_GUESS_MM, { otherColours: true });
+  return { ...decision, shield: { method, drain } };
 }
 
 /** The body of a core's splice with the shield's beside it: as thick as both, as long as the longer one. */

@@ -136,8 +136,8 @@ export interface Decision {
   readonly ranked: readonly RankedMethod[];
   readonly covers: readonly RankedCover[];
   readonly method?: RankedMethod | undefined;
-  /** How the shield is joined beside each splice, of a shielded circuit. */
-  readonly shield?: RankedMethod | undefined;
+  /** How the shield is joined beside each splice, of a shielded circuit, and the wire that its drain goes on in beside an insert. */
+  readonly shield?: { readonly method: RankedMethod; readonly drain: InsertWireChoice } | undefined;
   readonly cover?: RankedCover | undefined;
   readonly chosenBy?: Choice | undefined;
   /** What a person has to settle; a card with this goes to the top. */

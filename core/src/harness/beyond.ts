@@ -26,22 +26,28 @@ const moisture = (zone: Zone): number => MOISTURES.indexOf(zone.moisture satisfi
 export const isNoHarsher = (there: Zone, here: Zone): boolean =>
   vibration(there) <= vibration(here) && moisture(there) <= moisture(here) && ambientC(there) <= ambientC(here) && (here.fuelVapour || !there.fuelVapour);
 
-function past(circuit: Circuit, run: Run, nodeId: string, runs: ReadonlyMap<string, Run>, nodes: ReadonlyMap<string, HarnessNode>): Beyond | undefined {
-  const kind = nodes.get(nodeId)?.kind;
-  if (kind === undefined || !PASSABLE.includes(kind)) return undefined;
+/** The one run in which a circuit goes on at a node; none where it ends or parts. */
+function goesOnIn(circuit: Circuit, run: Run, nodeId: string, runs: ReadonlyMap<string, Run>): Beyond | undefined {
   const others = circuit.runIds.flatMap((id) => (id === run.id ? [] : (runs.get(id) ?? []))).filter((other) => other.fromNodeId === nodeId || other.toNodeId === nodeId);
   const [only] = others;
-  if (!only || others.length > 1 || !isNoHarsher(only.zone, run.zone)) return undefined;
-  return { run: only, isAway: only.fromNodeId === nodeId };
+  return only && others.length === 1 ? { run: only, isAway: only.fromNodeId === nodeId } : undefined;
 }
+
+/** The runs beside a run along a circuit, whatever lies between and however harsh they are: for what has been made there. */
+export const besideAlong = (circuit: Circuit, run: Run, runs: ReadonlyMap<string, Run>): Beyonds => ({ start: goesOnIn(circuit, run, run.fromNodeId, runs), end: goesOnIn(circuit, run, run.toNodeId, runs) });
 
 /**
  * Where a repair of a circuit may reach on past the ends of a run: past a branch, a grommet or a clip, into the one run in which the circuit
  * goes on, when that is no harsher a place.
  */
-export const beyondOf = (circuit: Circuit, run: Run, runs: ReadonlyMap<string, Run>, nodes: ReadonlyMap<string, HarnessNode>): Beyonds => ({
-  start: past(circuit, run, run.fromNodeId, runs, nodes), end: past(circuit, run, run.toNodeId, runs, nodes),
-});
+export function beyondOf(circuit: Circuit, run: Run, runs: ReadonlyMap<string, Run>, nodes: ReadonlyMap<string, HarnessNode>): Beyonds {
+  const { start, end } = besideAlong(circuit, run, runs);
+  const may = (beyond: Beyond | undefined, nodeId: string): Beyond | undefined => {
+    const kind = nodes.get(nodeId)?.kind;
+    return beyond && kind !== undefined && PASSABLE.includes(kind) && isNoHarsher(beyond.run.zone, run.zone) ? beyond : undefined;
+  };
+  return { start: may(start, run.fromNodeId), end: may(end, run.toNodeId) };
+}
 
 /** A place that lies some mm past the shared end, as the other run counts; below 0 or beyond its length for a place on this side of it. */
 export const placeBeyond = ({ run, isAway }: Beyond, pastMm: number): number => (isAway ? pastMm : run.lengthMm - pastMm);

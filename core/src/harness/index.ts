@@ -9,6 +9,6 @@ export { keepOuts, flexStretches } from './keepOuts.ts';
 export type { Clearances } from './keepOuts.ts';
 export { circuitIdFrom, idFrom } from './ids.ts';
 export { routeBetween } from './route.ts';
-export { beyondOf, isNoHarsher, keepOutsBeyond, placeBeyond } from './beyond.ts';
+export { besideAlong, beyondOf, isNoHarsher, keepOutsBeyond, placeBeyond } from './beyond.ts';
 export type { Beyond, Beyonds } from './beyond.ts';
 export { countsAsLoaded, isPowerKind, KIND_WORDS } from './circuits.ts';

@@ -1,5 +1,5 @@
 import type { FindingPlan, Job, Plan, RunPlan, SplicePlan } from './types.ts';
-import { cutOf, legalPlaces, measure, NO_WISHES, windowsOf, type LayoutWishes, type Pin, type PlacedItem, type PlacedSplice, type RunToLayOut, type SpliceSide } from '../layout/index.ts';
+import { cutOf, legalPlaces, measure, NO_WISHES, PLACE_GRACE_MM, windowsOf, type LayoutWishes, type Pin, type PlacedItem, type PlacedSplice, type RunToLayOut, type SpliceSide } from '../layout/index.ts';
 import { figure } from '../units/index.ts';
 import { decideAll, type Warm } from './decideAll.ts';
 import { indexJob } from './jobIndex.ts';
@@ -31,7 +31,7 @@ export function runPlanAt(job: Job, board: Board, items: readonly PlacedItem[], 
 }
 
 const movedTo = (at: PlacedSplice, item: PlacedItem): Pick<SplicePlan, 'centreMm' | 'fromMm' | 'toMm' | 'pinned' | 'cutMm'> => ({
-  centreMm: at.centreMm, fromMm: at.fromMm, toMm: at.toMm, pinned: at.pinned, cutMm: at.leavesAtMm === undefined ? (at.side === 'right' ? item.x2Mm : item.x1Mm) : cutOf({ ...at, leavesAtMm: at.leavesAtMm }),
+  centreMm: at.centreMm, fromMm: at.fromMm, toMm: at.toMm, pinned: at.pinned, cutMm: cutOf(at, item),
 });
 
 /** A finding's plan with its splices somewhere else: bodies, cuts and insert; its steps and checks follow with the next plan. */
@@ -39,7 +39,7 @@ export function findingPlanAt(plan: FindingPlan, item: PlacedItem): FindingPlan 
   const places = new Map(item.splices.map((splice) => [splice.side, splice]));
   if (plan.splices.length !== item.splices.length || plan.splices.every((splice) => places.get(splice.side)?.centreMm === splice.centreMm)) return plan;
   return {
-    ...plan, x1Mm: item.x1Mm, x2Mm: item.x2Mm, insert: plan.insert && item.insertMm !== undefined ? { ...plan.insert, lengthMm: item.insertMm } : plan.insert,
+    ...plan, x1Mm: item.x1Mm, x2Mm: item.x2Mm, ...(plan.drain && item.insertMm !== undefined ? { drain: { ...plan.drain, lengthMm: item.insertMm } } : {}), insert: plan.insert && item.insertMm !== undefined ? { ...plan.insert, lengthMm: item.insertMm } : plan.insert,
     splices: plan.splices.map((splice) => {
       const at = places.get(splice.side);
       return at ? { ...splice, ...movedTo(at, item) } : splice;
@@ -76,7 +76,7 @@ export function checkWishes(job: Job, wishes: LayoutWishes, memory: Warm): JobPr
       const wish = item && windowsOf(item).get(pin.side);
       if (!board || !wish) return [problem('NO_SUCH_SPLICE', pointer, `Finding "${pin.findingId}" has no ${SIDE_WORDS[pin.side]}.`, 'Pin the splices that the plan shows.')];
       const legal = legalPlaces(board.run, wish);
-      if (legal.some((part) => pin.centreMm >= part.fromMm - 0.05 && pin.centreMm <= part.toMm + 0.05)) return [];
+      if (legal.some((part) => pin.centreMm >= part.fromMm - PLACE_GRACE_MM && pin.centreMm <= part.toMm + PLACE_GRACE_MM)) return [];
       const where = legal.map((part) => `${figure(part.fromMm, 1)}–${figure(part.toMm, 1)}`).join(', ');
       return [problem('PLACE_NOT_LEGAL', pointer, `The ${SIDE_WORDS[pin.side]} of finding "${pin.findingId}" may not lie at ${figure(pin.centreMm, 1)} mm.`, where === '' ? 'It has no legal place on this run.' : `Its centre may lie at ${where} mm.`)];
     }),

@@ -1,5 +1,5 @@
 import { cavitiesOf } from '../connector/index.ts';
-import { AMBIENT_BY_AREA_C, ambientC, type Circuit } from '../harness/index.ts';
+import { AMBIENT_BY_AREA_C, ambientC, besideAlong, type Beyond, type Circuit } from '../harness/index.ts';
 import { endOfCircuit, FINDING_SORTS, FINDING_WORDS, isAtCavity, type CavityFinding, type Finding } from '../damage/index.ts';
 import { figure } from '../units/index.ts';
 import { allowedCurrentA, sizeDisagreement, sizeInWords, type WireSpec } from '../wire/index.ts';
@@ -157,6 +157,20 @@ function checkBelongings(job: Job): JobProblem[] {
   );
 }
 
+/** Splices that are made on a run in which their circuit does not go on from their finding's. */
+function checkPins(job: Job): JobProblem[] {
+  const runs = new Map(job.harness.runs.map((run) => [run.id, run]));
+  return job.pins.flatMap((pin, index): JobProblem[] => {
+    const finding = job.findings.find((one) => one.id === pin.findingId);
+    const circuit = job.harness.circuits.find((one) => one.id === finding?.circuitId);
+    const run = runs.get(finding?.runId ?? '');
+    if (pin.runId === undefined || !circuit || !run) return [];
+    const beside = Object.values(besideAlong(circuit, run, runs)).flatMap((beyond: Beyond | undefined) => (beyond ? [beyond.run.id] : []));
+    if (beside.includes(pin.runId)) return [];
+    return [problem('PIN_ON_ANOTHER_RUN', `/pins/${index}/runId`, `A splice of circuit ${circuit.number} is said to be made on run "${pin.runId}", in which the circuit does not go on from ${run.name}.`, beside.length > 0 ? `It goes on in ${beside.join(' and ')}; leave runId out for ${run.name} itself.` : `Leave runId out: it lies on ${run.name}.`)];
+  });
+}
+
 /** Everything in a job that cannot be planned as it stands, all of it at once; an empty list means that it can. */
 export function checkJob(job: Job): JobProblem[] {
   return [
@@ -166,6 +180,7 @@ export function checkJob(job: Job): JobProblem[] {
     ...checkRuns(job),
     ...checkConnectors(job.harness),
     ...checkBelongings(job),
+    ...checkPins(job),
     ...job.harness.circuits.flatMap((circuit, index) => checkCircuit(circuit, job, `/harness/circuits/${index}`)),
     ...job.findings.flatMap((finding, index) => [
       ...checkFinding(finding, job, `/findings/${index}`),

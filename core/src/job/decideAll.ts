@@ -1,7 +1,7 @@
 import { decide, runFacts, withShield, type DecideInput, type RunFacts } from '../approach/index.ts';
 import type { Catalogue } from '../catalogue/index.ts';
 import type { Finding } from '../damage/index.ts';
-import { beyondOf, type Circuit, type Run } from '../harness/index.ts';
+import { besideAlong, beyondOf, type Circuit, type Run } from '../harness/index.ts';
 import type { LaidOut } from '../layout/index.ts';
 import { readyShelf, type ReadyShelf } from '../method/index.ts';
 import type { Practice } from '../practice/index.ts';
@@ -47,7 +47,9 @@ export function decideOne(finding: Finding, job: Job, index: JobIndex, memory: W
   const held = job.held?.find((one) => one.findingId === finding.id);
   const catalogue = held ? stillThere(memory.catalogue, held.partIds) : memory.catalogue;
   const others = circuit.runIds.filter((id) => id !== run.id).flatMap((id) => index.runs.get(id) ?? []);
-  const beyond = others.length > 0 ? beyondOf(circuit, run, index.runs, index.nodes) : undefined;
+  // What is made past an end of the run stays there, whatever has become of the place since.
+  const isMadePast = job.pins.some((pin) => pin.findingId === finding.id && pin.runId !== undefined);
+  const beyond = others.length === 0 ? undefined : isMadePast ? besideAlong(circuit, run, index.runs) : beyondOf(circuit, run, index.runs, index.nodes);
   const input: DecideInput = {
     finding, circuit, run, nodes: index.nodes, circuitsInRun: index.inRun.get(run.id) ?? [], siblings: index.onCircuit.get(circuit.id) ?? [], foundAt: (nodeId) => index.foundAt.get(nodeId) ?? [],
     practice, catalogue, shelf: held ? readyShelf(catalogue, practice) : memory.shelf, gate: job.gate, circuitsAt: (nodeId) => index.atNode.get(nodeId) ?? [], mappings: job.mappings ?? [],

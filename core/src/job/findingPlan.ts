@@ -52,6 +52,7 @@ export function findingPlan(decided: Decided, item: PlacedItem | undefined, job:
     x1Mm: item?.x1Mm ?? decision.lost.fromMm,
     x2Mm: item?.x2Mm ?? decision.lost.toMm,
     insert: item?.insertMm !== undefined && decision.insertWire ? { lengthMm: item.insertMm, wire: decision.insertWire } : undefined,
+    ...(item?.insertMm !== undefined && decision.shield ? { drain: { lengthMm: item.insertMm, wire: decision.shield.drain } } : {}),
     ...(decided.needsTwo !== undefined && decision.approach === 'insert' ? { needsTwo: decided.needsTwo } : {}),
     splices: method && item ? item.splices.map((splice) => splicePlan(decided, method, item, splice, { ...around, run: index.runs.get(splice.runId ?? run.id) ?? run })) : [],
     cover: coverPlan(decided, around),

@@ -7,7 +7,7 @@ import { movedSplice, NO_WISHES, placesOf } from '../layout/index.ts';
 import { CRIMP_FIRST } from '../practice/index.ts';
 import { insertLengthMm } from '../sizing/index.ts';
 import { jobWith, planOf, WET_SHAKING, wire } from '../test/samples.ts';
-import { boardOf, checkWishes, cutsOn, findingPlanAt, pinnedAt, plan, planOne, plansOn, redoCost, seenOn, warm, type Job, type Plan } from './index.ts';
+import { boardOf, checkJob, checkWishes, cutsOn, findingPlanAt, pinnedAt, plan, planOne, plansOn, redoCost, seenOn, warm, type Job, type Plan } from './index.ts';
 
 const KEEP_MM = 40;
 
@@ -144,6 +144,25 @@ describe('the board of a run that another run\'s repair reaches into', () => {
     const before = first(plan(job, CRIMP_FIRST, FULL_SHELF, memory));
     const after = first(plan({ ...made, findings: [...made.findings, { ...made.findings[0]!, id: 'F2', circuitId: 'C2', fromMm: 500, toMm: 510 }] }, CRIMP_FIRST, FULL_SHELF));
     expect(after.splices.map((splice) => [splice.runId, splice.centreMm])).toEqual(before.splices.map((splice) => [splice.runId, splice.centreMm]));
+  });
+});
+
+describe('what is made past a branch', () => {
+  const job = branched([cut(775)]);
+  const memory = warm(CRIMP_FIRST, FULL_SHELF);
+  const pins = placesOf(['R1', 'R2'].flatMap((id) => boardOf(job, id, memory)!.items));
+  const before = first(plan(job, CRIMP_FIRST, FULL_SHELF, memory)).splices.map((splice) => [splice.runId, splice.centreMm]);
+  it.each([
+    ['the place has become hotter', { ...WET_SHAKING, ambientC: 120 }, 'branch' as const], ['the branch is called an earlier splice', WET_SHAKING, 'splice' as const],
+  ])('stays there though %s', (_, zone, kind) => {
+    const now: Job = { ...job, pins, harness: { ...job.harness, runs: job.harness.runs.map((run) => (run.id === 'R2' ? { ...run, zone } : run)), nodes: job.harness.nodes.map((node) => (node.id === 'B1' ? { ...node, kind } : node)) } };
+    expect(first(planOf(now)).splices.map((splice) => [splice.runId, splice.centreMm])).toEqual(before);
+  });
+  it('on a run that its circuit does not reach is refused by name, with the runs that it could be', () => {
+    expect(checkJob({ ...job, pins })).toEqual([]);
+    expect(checkJob({ ...job, pins: pins.map((pin) => (pin.runId === undefined ? pin : { ...pin, runId: 'R9' })) })).toMatchObject([
+      { code: 'PIN_ON_ANOTHER_RUN', pointer: '/pins/1/runId', message: expect.stringContaining('"R9"'), hint: 'It goes on in R2; leave runId out for Trunk itself.'.replace('Trunk', job.harness.runs[0]!.name) },
+    ]);
   });
 });
 

@@ -1,4 +1,4 @@
-import { beyondOf, keepOuts, placeBeyond, type Beyond, type Run } from '../harness/index.ts';
+import { besideAlong, beyondOf, keepOuts, placeBeyond, type Beyond, type Run } from '../harness/index.ts';
 import { legalPlaces, windowsOf, type Half, type LayoutItem, type Pin } from '../layout/index.ts';
 import type { Practice } from '../practice/index.ts';
 import { layoutItem, pinsOf } from './runItems.ts';
@@ -70,11 +70,14 @@ export function mustGoPast(decided: readonly Decided[], job: Job, index: JobInde
     const could = couldGoPast(one, index, practice);
     const item = layoutItem(one, index);
     if (!run || !item) continue;
+    const beside = besideAlong(one.circuit, run, index.runs);
     for (const side of PAST_SIDES) {
-      const beyond = could[side];
-      if (!beyond) continue;
       const there = saidRun(said, one.finding.id, side);
-      if (there ? there.runId === beyond.run.id : !hasPlace(item, side, run, index, practice)) put(one.finding.id, side, beyond);
+      // What was put or made there stays, whatever has become of the place since.
+      const next = side === 'left' ? beside.start : beside.end;
+      if (there) {
+        if (next && there.runId === next.run.id) put(one.finding.id, side, next);
+      } else if (could[side] && !hasPlace(item, side, run, index, practice)) put(one.finding.id, side, could[side]);
     }
   }
   for (const one of decided) {

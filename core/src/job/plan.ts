@@ -23,7 +23,13 @@ function needsOf(plan: FindingPlan, numberOf: (circuitId: string) => string): Ki
       wire: insert && { circuitNumber: numberOf(plan.circuitId), spec: insert.wire.wire, lengthMm: insert.lengthMm, stockId: insert.wire.stockId, tag: insert.wire.colourDiffers },
     };
   });
-  const { cover, cavity } = plan;
+  const { cover, cavity, drain } = plan;
+  if (drain) {
+    joints.push({
+      spliceId: `${plan.findingId}:drain`, partIds: [], sleeveCuts: [], tapeMm: [], toolNames: [],
+      wire: { circuitNumber: `${numberOf(plan.circuitId)} drain`, spec: drain.wire.wire, lengthMm: drain.lengthMm, stockId: drain.wire.stockId, tag: false },
+    });
+  }
   if (cavity) {
     joints.push({
       spliceId: cavity.id, partIds: cavity.work.partIds, sharedPartIds: cavity.work.sharedPartIds.map((partId) => ({ partId, per: cavity.work.at.nodeId })), sleeveCuts: [], tapeMm: [], toolNames: cavity.work.toolNames,

@@ -1,20 +1,17 @@
 import { withShieldBeside, type Decision } from '../approach/index.ts';
 import { keepOuts, type Run } from '../harness/index.ts';
-import { windowsOf, type LayoutItem, type Pin, type RunToLayOut } from '../layout/index.ts';
+import { PLACE_GRACE_MM, windowsOf, type LayoutItem, type Pin, type RunToLayOut } from '../layout/index.ts';
 import type { SizedJoint } from '../method/index.ts';
 import type { Practice } from '../practice/index.ts';
 import { jacketDiameterMm } from '../wire/index.ts';
 import { mateOf, type JobIndex } from './jobIndex.ts';
 import type { Decided, Job } from './types.ts';
 
-/** Grace for a pin against the window of its wire, mm. */
-const PIN_GRACE_MM = 0.05;
-
 export const limitsOf = (figures: Practice['figures']): { readonly betweenBodiesMm: number; readonly preferFromConnectorMm: number; readonly connectorClearMm: number } =>
   ({ betweenBodiesMm: figures.betweenBodiesMm, preferFromConnectorMm: figures.preferFromConnectorMm, connectorClearMm: figures.clearMm.connector });
 
 /** The joints of a decision as they take room: a shield's beside each. */
-export const jointsOf = ({ method, shield }: Decision): readonly SizedJoint[] => (method?.joints ?? []).map((joint, index) => withShieldBeside(joint, shield?.joints[index] ?? shield?.joints[0]));
+export const jointsOf = ({ method, shield }: Decision): readonly SizedJoint[] => (method?.joints ?? []).map((joint, index) => withShieldBeside(joint, shield?.method.joints[index] ?? shield?.method.joints[0]));
 
 /** What of a decision wants a place; nothing where no splice is made. */
 export const layoutItem = ({ decision, finding }: Decided, index: JobIndex): LayoutItem | undefined =>
@@ -28,7 +25,7 @@ export function runToLayOut(run: Run, items: readonly LayoutItem[], alsoOpened: 
   const isHere = (pin: Pin, item: LayoutItem): boolean => pin.findingId === item.findingId && pin.runId === item.half?.runId;
   const pins = pinsOf(job).filter((pin) => items.some((item) => {
     const window = isHere(pin, item) ? windowsOf(item).get(pin.side)?.window : undefined;
-    return window !== undefined && (job.pins.includes(pin) || (pin.centreMm >= window.fromMm - PIN_GRACE_MM && pin.centreMm <= window.toMm + PIN_GRACE_MM));
+    return window !== undefined && (job.pins.includes(pin) || (pin.centreMm >= window.fromMm - PLACE_GRACE_MM && pin.centreMm <= window.toMm + PLACE_GRACE_MM));
   }));
   return {
     lengthMm: run.lengthMm, keepOuts: keepOuts(run, index.nodes, practice.figures.clearMm), items, pins, found: job.layout?.found.filter((place) => items.some((item) => isHere(place, item))), ...limitsOf(practice.figures),

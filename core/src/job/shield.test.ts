@@ -38,6 +38,13 @@ describe('a shielded circuit that is cut', () => {
     expect(splice!.checks.find((check) => check.id === 'shield')).toMatchObject({ kind: 'look', required: true });
     expect(onlyFinding(cut, plain).splices[0]!.checks.some((check) => check.id === 'shield')).toBe(false);
   });
+  it('its kit holds the new drain beside an insert, as long as that, and none where one splice does', () => {
+    const two = planOf(jobWith([cut], shielded), shielded);
+    const drains = two.kit.wireCuts.filter((wire) => wire.circuitNumber === '1 drain');
+    expect(drains.map((wire) => wire.lengthMm)).toEqual([two.findings[0]!.insert!.lengthMm]);
+    expect(drains[0]?.words).toContain('0.5');
+    expect(planOf(jobWith([oneSplice], shielded), shielded).kit.wireCuts).toEqual([]);
+  });
   it('with nothing on the shelf that holds a drain it says what is missing rather than nothing', () => {
     const all = onlyFinding(cut, shielded).splices[0]!.shield!.joint.usesPartIds;
     const planned = onlyFinding(cut, { ...shielded, catalogue: shelfWithout(...all) });

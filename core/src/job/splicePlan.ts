@@ -60,11 +60,11 @@ export function splicePlan(decided: Decided, method: RankedMethod, item: PlacedI
   const insert = decision.insertWire;
   const between = decision.lead ? 'the new lead' : 'the insert';
   const reachesPast = splice.leavesAtMm !== undefined;
-  const cutMm = splice.leavesAtMm === undefined ? (splice.side === 'right' ? item.x2Mm : item.x1Mm) : cutOf({ ...splice, leavesAtMm: splice.leavesAtMm });
+  const cutMm = cutOf(splice, item);
   // Where its insert leaves the run, the other end of the run is the outer one.
   const outerOf = ({ leavesAtMm }: PlacedSplice, side: 'left' | 'right'): string => ((leavesAtMm === undefined ? side === 'left' : leavesAtMm > 0) ? around.run.fromNodeId : around.run.toNodeId);
-  const shieldJoint = decision.shield?.joints[splice.side === 'right' ? 1 : 0] ?? decision.shield?.joints[0];
-  const shield = decision.shield && shieldJoint && { methodName: decision.shield.name, joint: shieldJoint };
+  const shieldJoint = decision.shield?.method.joints[splice.side === 'right' ? 1 : 0] ?? decision.shield?.method.joints[0];
+  const shield = decision.shield && shieldJoint && { methodName: decision.shield.method.name, joint: shieldJoint };
   const tugN = tugTargetN(areaMm2(thinnest.size));
   return {
     id: splice.id, findingId: splice.findingId, circuitId: circuit.id, runId: around.run.id, side: splice.side, make,

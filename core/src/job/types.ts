@@ -133,6 +133,8 @@ export interface FindingPlan {
   readonly x1Mm: number;
   readonly x2Mm: number;
   readonly insert?: InsertPlan | undefined;
+  /** New drain beside the insert of a shielded circuit. */
+  readonly drain?: InsertPlan | undefined;
   /** Why two splices are made where one would reach: for the pair's other wire, or because one would lie over another body. */
   readonly needsTwo?: DecideInput['needsTwo'];
   readonly splices: readonly SplicePlan[];

@@ -6,7 +6,7 @@ export { spliceId, NO_WISHES } from './types.ts';
 export type { BundleWire, Half, LayoutItem, LayoutWishes, PlacedItem, PlacedSplice, Pin, ProfileStretch, RunToLayOut, SpliceSide } from './types.ts';
 export { compareLayouts, firstDifference, LEVELS, measure } from './objective.ts';
 export type { Level, Objective } from './objective.ts';
-export { cutOf, itemAt, legalPlaces, openedFor, windowsOf } from './place.ts';
+export { cutOf, itemAt, legalPlaces, openedFor, PLACE_GRACE_MM, windowsOf } from './place.ts';
 export { movedSplice, placesOf } from './move.ts';
 export type { Moved } from './move.ts';
 export { keptLayout } from './solve/found.ts';

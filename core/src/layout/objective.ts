@@ -32,7 +32,8 @@ export type Level = (typeof LEVELS)[number];
 /** Differences that count as none: hundredths of a millimetre, and a hundredth of the diameter. */
 const LENGTH_GRACE_MM = 0.01;
 const INSERTED_GRACE_MM = 0.05;
-const PEAK_GRACE = 0.01;
+/** Bundles whose diameters are within a hundredth are equally thick. */
+export const PEAK_GRACE = 0.01;
 const TOUCH_MM = 1e-6;
 
 /** The bundle's diameter for the objective: packed up to six wires, estimated above, as the rules of the shop say. */

@@ -89,11 +89,16 @@ export function asItem(item: LayoutItem, places: ReadonlyMap<SpliceSide, { reado
 /** An item with its splices where they lie in a layout. */
 export const itemAt = (item: LayoutItem, placed: PlacedItem): PlacedItem => asItem(item, new Map(placed.splices.map(({ side, centreMm, pinned }) => [side, { centreMm, pinned }])));
 
-/** Where the remaining conductor of a splice's outer wire ends, mm: of one with its inserted wire led past the run's end. */
-export const cutOf = (splice: PlacedSplice & { readonly leavesAtMm: number }): number => faceFromCentre(splice.centreMm, besideOf(splice), splice.joint.reach);
+/** Where the old wire is cut for a splice, mm from the start of its run; of a single splice the left cut. */
+export function cutOf(splice: PlacedSplice, item: Pick<PlacedItem, 'x1Mm' | 'x2Mm'>): number {
+  const { leavesAtMm, side } = splice;
+  // The item counts as its finding's run does; a splice whose insert leaves its run, as its own.
+  if (leavesAtMm !== undefined) return faceFromCentre(splice.centreMm, besideOf({ leavesAtMm }), splice.joint.reach);
+  return side === 'right' ? item.x2Mm : item.x1Mm;
+}
 
 /** Grace for a place that was measured or rounded, mm. */
-const PLACE_GRACE_MM = 0.05;
+export const PLACE_GRACE_MM = 0.05;
 
 /** Where each splice of an item may have its centre as far as its wire goes; for one that could be two, of both kinds. */
 export const windowsOf = (item: LayoutItem): ReadonlyMap<SpliceSide, Wish> =>

@@ -82,3 +82,22 @@ describe('the sheet', () => {
     expect(left(melted('Pigtail fitted.', true))).toContain('continuity proved.');
   });
 });
+
+describe('the record of a splice past a branch', () => {
+  const base = jobWith([{ kind: 'parted', fromMm: 775, toMm: 785, slackMm: 0 }], { zone: WET_SHAKING, lengthMm: 800, circuits: [{ runIds: ['R1', 'R2'] }] });
+  const [trunk] = base.harness.runs;
+  const far: Job = {
+    ...base, harness: { ...base.harness, runs: [{ ...trunk!, toNodeId: 'B1' }, { ...trunk!, id: 'R2', name: 'Arm', fromNodeId: 'B1', lengthMm: 400 }], nodes: [...base.harness.nodes, { id: 'B1', kind: 'branch', name: 'Branch B1' }] },
+  };
+  const planned = planOf(far);
+  const all = planned.findings[0]!.splices.flatMap((one) => one.checks.flatMap((check): Reading[] => {
+    const value = good(check);
+    return value ? [{ ...reading(check.id, value), id: `${one.id} ${check.id}`, spliceId: one.id }] : [];
+  }));
+  it('says the run on which it lies and from where it is measured; so does the sheet', () => {
+    expect(buildRecords(far, planned, all, SIGNED).map((record) => [record.run, record.fromName, record.atMm])).toEqual([
+      ['Main run', 'X1', planned.findings[0]!.splices[0]!.centreMm], ['Arm', 'Branch B1', planned.findings[0]!.splices[1]!.centreMm],
+    ]);
+    expect(jobSheet(far, planned, all).lines.map((line) => line.place.replace(/^\d+ /, ''))).toEqual(['mm from X1', 'mm from Branch B1']);
+  });
+});

@@ -1,6 +1,6 @@
 import { isDeepStrictEqual } from 'node:util';
 import type { EntityManager } from 'typeorm';
-import { applyEdits, checkJob, EditRefused, type Finding, type Harness, type HarnessEdit, type Surveyed } from '@mendum/core';
+import { applyEdits, checkJob, EditRefused, type Finding, type Harness, type HarnessEdit, type Job, type Surveyed } from '@mendum/core';
 import { FindingEntity, HarnessEntity, JobEntity } from '../db/entities.ts';
 import { AppError } from '../errors.ts';
 import { hasWork, mustBeCurrent } from '../jobs/change.ts';
@@ -17,11 +17,12 @@ function done(state: Surveyed, edits: readonly HarnessEdit[], where: string): Su
   }
 }
 
-/** What a splice that is already made stands on: its finding, run and circuit, names aside. */
-function footing(finding: Finding, { runs, circuits }: Harness): unknown {
-  const run = runs.find((one) => one.id === finding.runId);
+/** What splices that are already made stand on: their finding, their runs and their circuit, names aside. */
+function footing(finding: Finding, { runs, circuits }: Harness, pins: Job['pins']): unknown {
+  const on = new Set([finding.runId, ...pins.flatMap((pin) => (pin.findingId === finding.id ? (pin.runId ?? []) : []))]);
+  const stood = runs.filter((one) => on.has(one.id)).map((run) => ({ ...run, name: '' }));
   const circuit = circuits.find((one) => one.id === finding.circuitId);
-  return JSON.parse(JSON.stringify({ finding, run: run && { ...run, name: '' }, circuit: circuit && { ...circuit, number: '', function: '' } }));
+  return JSON.parse(JSON.stringify({ finding, runs: stood, circuit: circuit && { ...circuit, number: '', function: '' } }));
 }
 
 /** What the edits do to an open job. @throws AppError when they cannot be done under it */
@@ -29,7 +30,7 @@ function inJob(stored: StoredJob, edits: readonly HarnessEdit[]): Surveyed {
   const after = done(stored.job, edits, `Job ${stored.row.number}: `);
   stored.job.findings.forEach((finding, index) => {
     const now = after.findings[index];
-    if (hasWork(stored, finding.id) && now && !isDeepStrictEqual(footing(finding, stored.job.harness), footing(now, after.harness))) {
+    if (hasWork(stored, finding.id) && now && !isDeepStrictEqual(footing(finding, stored.job.harness, stored.job.pins), footing(now, after.harness, stored.job.pins))) {
       throw new AppError('HAS_WORK', `Job ${stored.row.number} has splices made on circuit ${stored.job.harness.circuits.find((one) => one.id === finding.circuitId)?.number ?? finding.circuitId}: its wire and its run cannot change under them.`, { hint: 'Finish and sign that job first; it keeps the harness as it was.' });
     }
   });

@@ -206,6 +206,12 @@ describe('a splice past a branch', () => {
     ]);
     const after = (await server.plan('0147')).findings.find((finding) => finding.findingId === 'near-branch')!;
     expect(after.splices.map((splice) => [splice.runId, splice.centreMm])).toEqual(planned.splices.map((splice) => [splice.runId, splice.centreMm]));
+    // The run that it stands on cannot change under it, no more than its finding's own.
+    const harness = ((await server.http.get('/api/harnesses')).body as { id: string; version: number; runs?: unknown }[]).find((one) => one.id.includes('W12') || JSON.stringify(one).includes('W12'))!;
+    for (const runId of ['R1', 'R2']) {
+      const refused = await server.write('put', `/harnesses/${harness.id}`, { version: harness.version, edits: [{ do: 'changeRun', runId, change: { zone: { area: 'engine', vibration: 'high', moisture: 'wet', fuelVapour: false } } }] });
+      expect([refused.status, refused.body], runId).toMatchObject([409, { error: { code: 'HAS_WORK' } }]);
+    }
     const text = (await server.http.get(`/api${at}/file`)).text;
     const answer = await server.write('post', '/jobs/import', { text }).expect(201);
     const copy = (await server.http.get(`/api/jobs/${(answer.body as { id: string }).id}`)).body as { job: typeof job };

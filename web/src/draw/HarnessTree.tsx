@@ -18,7 +18,7 @@ export function HarnessTree({ harness, findings, runId, onPick, reaching }: { re
           const picked = run.id === runId;
           const path = `M${x(fromMm)} ${y(fromRow)}V${y(row)}H${x(toMm)}`;
           return (
-            <g key={run.id} role="button" tabIndex={0} aria-pressed={picked} aria-label={`${run.name}, ${figure(run.lengthMm, 0)} mm, ${here} findings${reach > 0 ? `, ${reach} splices of others` : ''}`} className="cursor-pointer" onClick={() => onPick(run.id)}
+            <g key={run.id} role="button" tabIndex={0} aria-pressed={picked} aria-label={`${run.name}, ${figure(run.lengthMm, 0)} mm, ${here} ${here === 1 ? 'finding' : 'findings'}${reach > 0 ? `, ${reach} ${reach === 1 ? 'splice' : 'splices'} of others` : ''}`} className="cursor-pointer" onClick={() => onPick(run.id)}
               onKeyDown={(event) => { if (event.key === 'Enter' || event.key === ' ') { event.preventDefault(); onPick(run.id); } }}>
               <path d={path} fill="none" stroke="transparent" strokeWidth={44} />
               <path d={path} fill="none" stroke={picked ? 'var(--copper)' : 'var(--ink)'} strokeWidth={picked ? 6 : 3} />

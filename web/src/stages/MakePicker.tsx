@@ -3,7 +3,7 @@ import type { Make } from '@mendum/core';
 import clsx from 'clsx';
 import { useLength } from '../ui/units.tsx';
 import { useOpenJob } from './job.ts';
-import { atOf, cavityOf } from './where.ts';
+import { atOf, cavityOf, isElsewhere, runOf } from './where.ts';
 
 interface MakePickerProps {
   readonly makes: readonly Make[];
@@ -19,7 +19,7 @@ interface MakePickerProps {
 
 /** Every splice in a row, with how far each is. */
 export function MakePicker({ makes, label, first, standing, className, at, onPick }: MakePickerProps) {
-  const { plan, circuitOf } = useOpenJob();
+  const { plan, view, circuitOf, nodeName } = useOpenJob();
   const { plain } = useLength();
   const circuitNumber = (make: Make): string => {
     const finding = plan.findings.find((one) => one.findingId === make.findingId);
@@ -31,7 +31,7 @@ export function MakePicker({ makes, label, first, standing, className, at, onPic
       {first ? <button type="button" aria-pressed={at === first.id} className={look(at === first.id)} onClick={() => onPick(first.id)}>{first.name}</button> : null}
       {makes.map((make) => (
           <button key={make.id} type="button" aria-pressed={make.id === at} className={look(make.id === at)} onClick={() => onPick(make.id)} title={`Circuit ${circuitNumber(make)}`}>
-            <span className="whitespace-nowrap">{circuitNumber(make)} <span className="font-normal text-soft">at</span> {cavityOf(make) ?? <span className="figure">{plain(atOf(make), 0)}</span>}</span>
+            <span className="whitespace-nowrap">{circuitNumber(make)} <span className="font-normal text-soft">at</span> {cavityOf(make) ?? <span className="figure">{plain(atOf(make), 0)}</span>}{isElsewhere(make, plan) ? <span className="font-normal text-soft"> from {nodeName(runOf(make, plan, view.job.harness.runs)?.fromNodeId ?? '')}</span> : null}</span>
             <span className="text-sm">{standing(make)}</span>
           </button>
       ))}

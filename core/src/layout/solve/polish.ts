@@ -1,9 +1,8 @@
-import { compareLayouts, measure, type Objective } from '../objective.ts';
+import { compareLayouts, measure, PEAK_GRACE, type Objective } from '../objective.ts';
 import type { RunToLayOut } from '../types.ts';
 import { itemsOf } from './found.ts';
 import { bestAlone } from './orders.ts';
 import type { Placed } from './problem.ts';
-import { PEAK_GRACE } from './standing.ts';
 
 /** Rounds over all pieces at most. */
 const ROUNDS = 12;
@@ -34,7 +33,7 @@ export function polished(run: RunToLayOut, placed: readonly Placed[], goesOn: ()
   let best = judge(placed);
   let leastPeakMm = best.objective.peakMm;
   const takes = (tried: Judged): boolean => {
-    if (compareLayouts(tried.objective, best.objective) >= 0 || tried.objective.peakMm > leastPeakMm * PEAK_GRACE) return false;
+    if (compareLayouts(tried.objective, best.objective) >= 0 || tried.objective.peakMm > leastPeakMm * (1 + PEAK_GRACE)) return false;
     best = tried;
     leastPeakMm = Math.min(leastPeakMm, tried.objective.peakMm);
     return true;

@@ -1,4 +1,4 @@
-import { compareLayouts, firstDifference, LEVELS, measure, type Objective } from '../objective.ts';
+import { compareLayouts, firstDifference, LEVELS, measure, PEAK_GRACE, type Objective } from '../objective.ts';
 import type { PlacedItem, RunToLayOut } from '../types.ts';
 import { insertedBound, openedBound, runBounds, type RunBounds } from './bounds/bounds.ts';
 import type { Built } from './build.ts';
@@ -6,9 +6,6 @@ import { firstLayout, itemsOf } from './found.ts';
 import { settle, type Effort, type LaidOut } from './laidOut.ts';
 import type { Placed } from './problem.ts';
 import { spliceBoundInOneLayer, type SpliceBound } from './bounds/spliceBound.ts';
-
-/** Bundles whose diameters are within a hundredth are equally thick. */
-export const PEAK_GRACE = 1.01;
 
 /** How a search stands: the best layout so far with its bounds, whether all was proven until now, and whether anybody waits for more. */
 export class Standing {
@@ -64,7 +61,7 @@ export class Standing {
     const level = firstDifference(objective, this.best.objective);
     const isEarlier = level !== undefined && LEVELS.indexOf(level) < LEVELS.indexOf('peakMm');
     // Thickness within a hundredth counts as none, but not one hundredth on top of another.
-    if (compareLayouts(objective, this.best.objective) > 0 || (!isEarlier && objective.peakMm > this.leastPeakMm * PEAK_GRACE)) return;
+    if (compareLayouts(objective, this.best.objective) > 0 || (!isEarlier && objective.peakMm > this.leastPeakMm * (1 + PEAK_GRACE))) return;
     this.leastPeakMm = isEarlier ? objective.peakMm : Math.min(this.leastPeakMm, objective.peakMm);
     this.best = { items, objective, bound: this.boundOf(objective), open: this.best.open };
     this.effort.onBetter?.(settle(this.best, 'over'));

@@ -1,3 +1,4 @@
+import { PEAK_GRACE } from '../objective.ts';
 import { buildProblem, type Built } from './build.ts';
 import type { Found } from './found.ts';
 import { nearTheLoss, inThisOrder } from './orders.ts';
@@ -100,19 +101,19 @@ export class Sweeps {
     const bodies = problem.units.flatMap((unit) => unit.modes.flatMap((mode) => mode.flatMap((piece) => piece.bodies.map((body) => body.spec))));
     const least = Math.max(...problem.units.map((unit) => Math.min(...unit.modes.map((mode) => Math.max(...mode.flatMap((piece) => piece.bodies.map((body) => problem.diameterMm([body.spec]))))))));
     const reached = this.peakOf(found);
-    if (reached <= least * 1.01) return { ...found, peakMm: least * 1.01 };
+    if (reached <= least * (1 + PEAK_GRACE)) return { ...found, peakMm: least * (1 + PEAK_GRACE) };
     const singles = bodies.map((spec) => problem.diameterMm([spec]));
     const pairs = found.over > 1 ? bodies.flatMap((a, i) => bodies.slice(i + 1).map((b) => problem.diameterMm([a, b]))) : [];
     const candidates = [...new Set([...singles, ...pairs])].filter((mm) => mm >= least && mm < reached).sort((a, b) => a - b);
     if (found.over > 2) this.standing.proven = false;
     let [low, high] = [0, candidates.length];
-    let best: Found = { ...found, peakMm: reached * 1.01 };
+    let best: Found = { ...found, peakMm: reached * (1 + PEAK_GRACE) };
     while (low < high && this.standing.goesOn()) {
       const middle = (low + high) >> 1;
       const mm = candidates[middle] ?? reached;
       const result = sweep(steps, { over: found.over, gapMm: found.gapMm, pairsAtMost: found.swept.pairs, bodiesAtMost: found.swept.bodies, diameterAtMost: mm, beam: this.beam });
       if (result.placed) {
-        best = { ...found, swept: result, peakMm: mm * 1.01 };
+        best = { ...found, swept: result, peakMm: mm * (1 + PEAK_GRACE) };
         high = middle;
       } else {
         if (!result.complete) this.standing.proven = false;

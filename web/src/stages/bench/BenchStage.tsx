@@ -4,6 +4,7 @@ import { Empty } from '../../ui/empty.tsx';
 import { useOpenJob } from '../job.ts';
 import { MakePicker } from '../MakePicker.tsx';
 import { tickedIds } from '../stages.ts';
+import { runOf } from '../where.ts';
 import { KitList } from './KitList.tsx';
 import { StepScreen } from './StepScreen.tsx';
 
@@ -22,7 +23,7 @@ export function BenchStage() {
   if (makes.length === 0) return <Empty title="Nothing to make yet">No finding has an approach that is made at the bench. <Link className="underline" to={pathTo('decide')}>Go to Decide</Link></Empty>;
   const make = makes.find((one) => one.id === at);
   const finding = plan.findings.find((one) => one.findingId === make?.findingId);
-  const run = view.job.harness.runs.find((one) => one.id === (make && 'runId' in make ? make.runId : finding?.runId));
+  const run = make && runOf(make, plan, view.job.harness.runs);
   const ticked = tickedIds(view);
   const standing = (one: Make): React.ReactNode => {
     const done = one.steps.filter((step) => ticked.has(step.id)).length;

@@ -19,7 +19,7 @@ export function FigureStrip({ finding }: { readonly finding: FindingPlan }) {
     if (joint.left.folded || joint.right.folded) facts.push({ name: 'Fold', value: 'doubled over' });
     if (joint.crimpAtMm !== undefined) facts.push({ name: 'Crimp at', value: plain(joint.crimpAtMm, 2), unit });
     if (joint.seal.kind === 'sleeve') facts.push({ name: 'Sleeve cut', value: plain(joint.seal.cutMm, 0), unit });
-    facts.push({ name: 'Body', value: `${plain(joint.bodyLengthMm, 0)} × ${plain(joint.bodyDiameterMm)}`, unit });
+    facts.push({ name: splice.shield ? 'Body, its shield beside' : 'Body', value: `${plain(joint.bodyLengthMm, 0)} × ${plain(joint.bodyDiameterMm)}`, unit });
     facts.push({ name: 'Tug', value: `≤ ${figure(splice.tugN, 0)}`, unit: 'N' });
   }
   const terminal = finding.cavity?.work.terminal;

@@ -1,4 +1,4 @@
-import { TURNS_PER_M, type FindingPlan, type RunPlan } from '@mendum/core';
+import { TURNS_PER_M, wireInWords, type FindingPlan, type RunPlan } from '@mendum/core';
 import { Figure, Length, useLength } from '../../ui/units.tsx';
 import { useOpenJob } from '../job.ts';
 
@@ -38,7 +38,7 @@ export function PairTable({ plans, runPlan }: { readonly plans: readonly Finding
             {shield ? (
               <p className="flex flex-wrap gap-x-6">
                 <span>A splice of its own beside each of the core’s: {shield.methodName}, <Length mm={shield.joint.bodyLengthMm} digits={0} /> long</span>
-                {finding.insert ? <span>New drain <Length mm={finding.insert.lengthMm} digits={0} /></span> : null}
+                {finding.drain ? <span>New drain <Length mm={finding.drain.lengthMm} digits={0} />, {wireInWords(finding.drain.wire.wire)}</span> : null}
                 <span>counted in the thickness</span>
               </p>
             ) : <p className="text-rework"><span aria-hidden>▲ </span>No method is allowed for its drain here: join it by hand, in a splice of its own.</p>}

@@ -139,7 +139,7 @@ describe('a repair that reaches past a branch', () => {
     expect(screen.getAllByRole('slider').map((one) => one.getAttribute('aria-label'))).toEqual(['Circuit 1 Function 1, left splice']);
     const row = (): string => within(screen.getByRole('table', { name: /Cut points/ })).getByRole('row', { name: /Function 1/ }).textContent;
     expect(row()).toContain('goes on past Branch B1');
-    await userEvent.click(screen.getByRole('button', { name: 'Arm run, 400 mm, 0 findings, 1 splices of others' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Arm run, 400 mm, 0 findings, 1 splice of others' }));
     expect(screen.getAllByRole('slider').map((one) => one.getAttribute('aria-label'))).toEqual(['Circuit 1 Function 1, right splice']);
     expect(screen.getByRole('columnheader', { name: /from Branch B1/ })).toBeTruthy();
     const plan = planFor(branched()).findings[0]!;

@@ -4,14 +4,15 @@ import { WireChip } from '../../draw/WireLine.tsx';
 import { Button } from '../../ui/button.tsx';
 import { useLength } from '../../ui/units.tsx';
 import { useOpenJob } from '../job.ts';
-import { atOf, cavityOf } from '../where.ts';
+import { atOf, cavityOf, runOf } from '../where.ts';
 import { readingsOfMake, standingOfMake } from '../stages.ts';
 import { CheckBlock } from './CheckBlock.tsx';
 import { MakeAgain } from './MakeAgain.tsx';
 
 /** One splice or cover with its checks, its rulings, and what a redo would cost. */
 export function ProveMake({ make, circuit, onNext }: { readonly make: Make; readonly circuit: Circuit; readonly onNext: (() => void) | undefined }) {
-  const { view, signed } = useOpenJob();
+  const { view, plan, nodeName, signed } = useOpenJob();
+  const run = runOf(make, plan, view.job.harness.runs);
   const { change, busy } = useChange(view.id);
   const { plain, unit } = useLength();
   const { rulings, standing } = standingOfMake(view, make);
@@ -26,7 +27,7 @@ export function ProveMake({ make, circuit, onNext }: { readonly make: Make; read
         <b className="figure text-2xl">{circuit.number}</b>
         <WireChip colour={circuit.wire.colour} width={90} thick={11} title="the wire" />
         <h2 className="text-2xl font-semibold">{circuit.function}</h2>
-        <span className="text-lg text-soft">{'methodName' in make ? make.methodName : make.name}{cavityOf(make) === undefined ? <> at <span className="figure">{plain(atOf(make), 0)}</span> {unit}</> : <>, {cavityOf(make)}</>}{make.make > 1 ? `, make ${make.make}` : ''}</span>
+        <span className="text-lg text-soft">{'methodName' in make ? make.methodName : make.name}{cavityOf(make) === undefined ? <> at <span className="figure">{plain(atOf(make), 0)}</span> {unit}{run ? ` from ${nodeName(run.fromNodeId)}` : ''}</> : <>, {cavityOf(make)}</>}{make.make > 1 ? `, make ${make.make}` : ''}</span>
         {!signed && looksOpen.length > 1 ? <Button className="ml-auto" disabled={busy} onClick={() => void send(looksOpen.map((check) => ({ checkId: check.id, value: { kind: 'look', answer: 'good' } })))}>All {looksOpen.length} looks are good</Button> : null}
       </div>
       {standing === 'failed' && !signed ? <MakeAgain make={make} ruling={[...rulings.values()].find((ruling) => ruling.verdict === 'scrap') ?? [...rulings.values()].find((ruling) => ruling.verdict === 'rework')} /> : null}

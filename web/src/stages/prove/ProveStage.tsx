@@ -6,13 +6,13 @@ import { useLength } from '../../ui/units.tsx';
 import { StandingMark } from '../../ui/verdict.tsx';
 import { useOpenJob } from '../job.ts';
 import { MakePicker } from '../MakePicker.tsx';
-import { atOf, cavityOf } from '../where.ts';
+import { atOf, cavityOf, isElsewhere, runOf } from '../where.ts';
 import { standingOfMake } from '../stages.ts';
 import { ProveMake } from './ProveMake.tsx';
 
 /** Every splice with the checks of its method; readings are ruled on at once. */
 export function ProveStage() {
-  const { view, plan, circuitOf, selected, pathTo } = useOpenJob();
+  const { view, plan, circuitOf, nodeName, selected, pathTo } = useOpenJob();
   const { plain } = useLength();
   const [search, setSearch] = useSearchParams();
   const makes = allMakes(plan);
@@ -38,7 +38,7 @@ export function ProveStage() {
             <li key={one.id} className="border-b border-rule">
               <button type="button" aria-pressed={one.id === make?.id} onClick={() => goTo(one.id)} className={clsx('flex min-h-14 w-full items-center gap-3 border-l-4 py-1.5 pr-2 pl-3 text-left', one.id === make?.id ? 'border-copper bg-sheet' : 'border-transparent hover:bg-sheet')}>
                 <span className="figure w-7 text-right text-lg font-semibold">{circuitFor(one).number}</span>
-                <span className="min-w-0 flex-1"><span className="block truncate font-semibold">{circuitFor(one).function}</span><span className="text-soft">at {cavityOf(one) ?? <span className="figure">{plain(atOf(one), 0)}</span>}{one.make > 1 ? `, make ${one.make}` : ''}</span></span>
+                <span className="min-w-0 flex-1"><span className="block truncate font-semibold">{circuitFor(one).function}</span><span className="text-soft">at {cavityOf(one) ?? <span className="figure">{plain(atOf(one), 0)}</span>}{isElsewhere(one, plan) ? ` from ${nodeName(runOf(one, plan, view.job.harness.runs)?.fromNodeId ?? '')}` : ''}{one.make > 1 ? `, make ${one.make}` : ''}</span></span>
                 <StandingMark standing={standingOfMake(view, one).standing} />
               </button>
             </li>

@@ -78,7 +78,7 @@ function widened(standing: Standing, row: Row, mostMm: number, boundOf: (reached
 }
 
 /** A row with the shortest opened stretch that is found, and the stretch. */
-function drawnTogether({ goesOn }: Standing, { problem, order, gapMm }: Row): { readonly order: readonly Piece[]; readonly limits: RowLimits } {
+function shortestRow({ goesOn }: Standing, { problem, order, gapMm }: Row): { readonly order: readonly Piece[]; readonly limits: RowLimits } {
   const { lost } = problem;
   const places = laid(slotsOf(order, anywhere(gapMm)), anywhere(gapMm));
   const within = { fromMm: Math.min(...places.map((one) => one.atMm), lost?.fromMm ?? Infinity), toMm: Math.max(...places.map((one) => one.atMm + one.piece.lengthMm), lost?.toMm ?? -Infinity) };
@@ -135,7 +135,7 @@ export function layInOneRow(standing: Standing): boolean {
   boundOf(wide.gapMm);
   standing.offer(laid(slotsOf(wide.order, anywhere(wide.gapMm)), anywhere(wide.gapMm)));
   if (!standing.goesOn()) return true;
-  const drawn = drawnTogether(standing, wide);
+  const drawn = shortestRow(standing, wide);
   standing.offer(laid(slotsOf(drawn.order, drawn.limits), drawn.limits));
   saved(standing, wide.problem, drawn.order, drawn.limits, isFewest);
   return true;
