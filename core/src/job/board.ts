@@ -93,6 +93,10 @@ export function pinnedAt(wishes: LayoutWishes, moved: readonly Pin[], kept: read
   };
 }
 
+/** Wishes with all splices kept where a plan has them: once somebody cuts by a layout, the others stay where they were marked, as long as that is legal. */
+export const keptAsPlanned = (wishes: LayoutWishes, { findings }: Plan): LayoutWishes =>
+  pinnedAt(wishes, [], findings.flatMap((finding) => finding.splices.map(({ findingId, side, centreMm, runId }): Pin => ({ findingId, side, centreMm, ...(runId === finding.runId ? {} : { runId }) }))));
+
 /** Wishes without the pins of some findings. */
 export const unpinned = (wishes: LayoutWishes, findingIds: readonly string[]): LayoutWishes => ({ ...wishes, pins: wishes.pins.filter((pin) => !findingIds.includes(pin.findingId)) });
 

@@ -14,6 +14,6 @@ export { allMakes, makesOf } from './makes.ts';
 export type { Make } from './makes.ts';
 export { redoCost } from './redo.ts';
 export type { RedoCost } from './redo.ts';
-export { boardOf, checkWishes, findingPlanAt, findingsOnRun, pinnedAt, runPlanAt, searchedAnew, unpinned } from './board.ts';
+export { boardOf, checkWishes, findingPlanAt, findingsOnRun, keptAsPlanned, pinnedAt, runPlanAt, searchedAnew, unpinned } from './board.ts';
 export type { Board } from './board.ts';
 export { byFirstCut, cutsOn, plansOn, seenOn } from './seenOn.ts';

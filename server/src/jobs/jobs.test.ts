@@ -218,3 +218,34 @@ describe('a splice past a branch', () => {
     expect([...copy.job.pins].sort((a, b) => a.side.localeCompare(b.side))).toEqual([...job.pins].sort((a, b) => a.side.localeCompare(b.side)));
   });
 });
+
+describe('once work has begun', () => {
+  const more = [['C7', 1072], ['C6', 1000], ['C5', 700]].map(([circuitId, fromMm], index) => ({ id: `more-${index}`, circuitId, runId: 'R1', kind: 'parted', fromMm, toMm: Number(fromMm) + 10, cutBackLeftMm: 0, cutBackRightMm: 0, slackMm: 0 }));
+  const places = async (): Promise<unknown[]> => (await server.plan('0147')).findings.flatMap((finding) => finding.splices.map((splice) => [splice.id, splice.runId, splice.centreMm]));
+  it('the splices that are not begun yet stay where they were marked, whichever is made first', async () => {
+    await makeSafe(server, '0147');
+    const at = await server.at('0147');
+    for (const finding of more) await server.write('post', `${at}/findings`, { finding }).expect(201);
+    const before = await places();
+    for (const finding of (await server.plan('0147')).findings) {
+      const [splice] = finding.splices;
+      if (!splice) continue;
+      await server.write('put', `${at}/ticks`, { steps: [{ stepId: splice.steps[0]!.id, spliceId: splice.id }], done: true }).expect(200);
+      expect(await places(), `after ${splice.id}`).toEqual(before);
+    }
+  });
+  it('a method chosen anew frees its own place: the run is laid out again around what is made', async () => {
+    await makeSafe(server, '0147');
+    const at = await server.at('0147');
+    const [made, other] = (await server.plan('0147')).findings;
+    await server.write('put', `${at}/ticks`, { steps: [{ stepId: made!.splices[0]!.steps[0]!.id, spliceId: made!.splices[0]!.id }], done: true }).expect(200);
+    expect((await server.job('0147')).job.layout?.found.length).toBeGreaterThan(0);
+    const use = other!.ranked.find((method) => method.status === 'allowed' && method.methodId !== other!.chosen)!.methodId;
+    await server.write('post', `${at}/choices`, { findingId: other!.findingId, use, reason: 'to see' }).expect(201);
+    const { job } = await server.job('0147');
+    expect(job.layout?.found.some((place) => place.findingId === other!.findingId)).toBe(false);
+    const after = (await server.plan('0147')).findings;
+    expect(after[0]!.splices.map((splice) => splice.centreMm)).toEqual(made!.splices.map((splice) => splice.centreMm));
+    expect(after[1]!.chosen).toBe(use);
+  });
+});

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { Router } from 'express';
 import Joi from 'joi';
-import { COVER_IDS, isAtCavity, makesOf, METHOD_IDS, redoCost, rule, unpinned, WAYS, type CoverId, type FindingPlan, type Held, type MethodId, type Plan, type ReadingValue, type Way } from '@mendum/core';
+import { COVER_IDS, isAtCavity, keptAsPlanned, makesOf, METHOD_IDS, redoCost, rule, searchedAnew, unpinned, WAYS, type CoverId, type FindingPlan, type Held, type MethodId, type Plan, type ReadingValue, type Way } from '@mendum/core';
 import { readingValueSchema } from '@mendum/core/interchange';
 import { ChoiceEntity, JobEntity, PinEntity, ReadingEntity, RedoEntity, TickEntity } from '../db/entities.ts';
 import type { Database } from '../db/open.ts';
@@ -24,10 +24,14 @@ function findMade(plan: Plan, spliceId: string) {
   throw new AppError('NO_SUCH_SPLICE', `There is no splice "${spliceId}" in the plan.`);
 }
 
-/** The held work of a job, with that of one finding put anew or taken out; where somebody wished its splices to lie is no wish any more. */
-async function hold(manager: EntityManager, jobId: string, findingId: string, held: Held | undefined): Promise<void> {
+/**
+ * The held work of a job, with that of one finding put anew or taken out; where somebody wished its splices to lie is no wish any more. Of work that begins, the others stay where
+ * they are planned; of work that is given up, its places are free again.
+ */
+async function hold(manager: EntityManager, jobId: string, findingId: string, held: Held | undefined, plan?: Plan): Promise<void> {
   const row = await manager.findOneByOrFail(JobEntity, { id: jobId });
-  await manager.update(JobEntity, { id: jobId }, { held: [...row.held.filter((one) => one.findingId !== findingId), ...(held ? [held] : [])], layout: unpinned(row.layout, [findingId]) });
+  const free = unpinned(row.layout, [findingId]);
+  await manager.update(JobEntity, { id: jobId }, { held: [...row.held.filter((one) => one.findingId !== findingId), ...(held ? [held] : [])], layout: plan ? keptAsPlanned(free, plan) : searchedAnew(free, [findingId]) });
 }
 
 /** Parts that a finding's plan takes from the shelf. */
@@ -38,7 +42,7 @@ async function pinFinding(manager: EntityManager, stored: StoredJob, plan: Plan,
   const finding = plan.findings.find((one) => one.findingId === findingId);
   if (!finding || stored.job.held?.some((one) => one.findingId === findingId)) return;
   const use = finding.cover?.coverId ?? finding.splices[0]?.methodId;
-  await hold(manager, stored.row.id, findingId, { findingId, way: finding.approach, ...(use === undefined ? {} : { use }), partIds: partsOfPlan(finding), otherColours: stored.row.layout.otherColours ?? false });
+  await hold(manager, stored.row.id, findingId, { findingId, way: finding.approach, ...(use === undefined ? {} : { use }), partIds: partsOfPlan(finding), otherColours: stored.row.layout.otherColours ?? false }, plan);
   for (const splice of finding.splices) {
     await manager.upsert(PinEntity, { jobId: stored.row.id, findingId, side: splice.side, centreMm: splice.centreMm, runId: splice.runId === finding.runId ? null : splice.runId }, ['jobId', 'findingId', 'side']);
   }
