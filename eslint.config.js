@@ -3,7 +3,7 @@ import reactHooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
 
 export default tseslint.config(
-  { ignores: ['**/dist/**', '**/node_modules/**', 'data/**', '**/test-results/**', '**/playwright-report/**', 'coverage/**'] },
+  { ignores: ['**/dist/**', '**/node_modules/**', 'data/**', '**/test-results/**', '**/playwright-report/**', 'coverage/**', '.stryker-tmp/**', 'reports/**'] },
   js.configs.recommended,
   ...tseslint.configs.strictTypeChecked,
   {

@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { buildInterface, ensureChromium, ensurePackages, run } from './setup.mjs';
 
-// npm test: types, lint, unit, server and browser tests, and a closing line that counts them.
+// npm test: types, format, lint, unit, server and browser tests, and a closing line that counts them.
 ensurePackages();
 ensureChromium();
 let passed = 0;
@@ -23,7 +23,7 @@ function runWithReport(name, script, args, env, read) {
   return count(good, bad === 0 && !well ? 1 : bad);
 }
 
-for (const script of ['types', 'lint']) {
+for (const script of ['types', 'format:check', 'lint']) {
   console.log(`\n— ${script}`);
   const well = run('npm', ['run', '-s', script]);
   count(well ? 1 : 0, well ? 0 : 1);
