@@ -3,11 +3,29 @@ import reactHooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
 
 export default tseslint.config(
-  { ignores: ['**/dist/**', '**/node_modules/**', 'data/**', '**/test-results/**', '**/playwright-report/**', 'coverage/**', '.stryker-tmp/**', 'reports/**'] },
+  {
+    ignores: [
+      '**/dist/**',
+      '**/node_modules/**',
+      'data/**',
+      '**/test-results/**',
+      '**/playwright-report/**',
+      'coverage/**',
+      '.stryker-tmp/**',
+      'reports/**',
+    ],
+  },
   js.configs.recommended,
   ...tseslint.configs.strictTypeChecked,
   {
-    languageOptions: { parserOptions: { projectService: { allowDefaultProject: ['eslint.config.js', 'vitest.config.ts', 'web/vite.config.ts', 'web/vitest.config.ts'] }, tsconfigRootDir: import.meta.dirname } },
+    languageOptions: {
+      parserOptions: {
+        projectService: {
+          allowDefaultProject: ['eslint.config.js', 'vitest.config.ts', 'web/vite.config.ts', 'web/vitest.config.ts'],
+        },
+        tsconfigRootDir: import.meta.dirname,
+      },
+    },
     rules: {
       '@typescript-eslint/restrict-template-expressions': ['error', { allowNumber: true, allowBoolean: true }],
       '@typescript-eslint/no-confusing-void-expression': 'off',
@@ -20,17 +38,44 @@ export default tseslint.config(
       eqeqeq: 'error',
     },
   },
-  { files: ['web/src/**/*.{ts,tsx}'], plugins: { 'react-hooks': reactHooks }, rules: { ...reactHooks.configs.recommended.rules } },
+  {
+    files: ['web/src/**/*.{ts,tsx}'],
+    plugins: { 'react-hooks': reactHooks },
+    rules: { ...reactHooks.configs.recommended.rules },
+  },
   {
     files: ['core/src/**'],
     ignores: ['core/src/**/*.test.ts'],
     rules: {
       'no-restricted-globals': ['error', 'window', 'document', 'process', 'fetch', 'setTimeout', 'Date'],
-      'no-restricted-properties': ['error', { object: 'Math', property: 'random', message: 'The core is deterministic: pass a seed.' }],
+      'no-restricted-properties': [
+        'error',
+        { object: 'Math', property: 'random', message: 'The core is deterministic: pass a seed.' },
+      ],
     },
   },
   // TypeORM types the options of an entity schema as a class that is never made with new.
   { files: ['server/src/db/entities.ts'], rules: { '@typescript-eslint/no-unsafe-class-instance-assignment': 'off' } },
-  { files: ['**/*.test.{ts,tsx}', 'e2e/**', '**/src/test/**'], rules: { '@typescript-eslint/unbound-method': 'off', '@typescript-eslint/no-unnecessary-condition': 'off', '@typescript-eslint/no-non-null-assertion': 'off', '@typescript-eslint/no-unsafe-assignment': 'off' } },
-  { files: ['**/*.{js,mjs,cjs}'], extends: [tseslint.configs.disableTypeChecked], languageOptions: { globals: { process: 'readonly', console: 'readonly', setTimeout: 'readonly', URL: 'readonly', module: 'readonly' } } },
+  {
+    files: ['**/*.test.{ts,tsx}', 'e2e/**', '**/src/test/**'],
+    rules: {
+      '@typescript-eslint/unbound-method': 'off',
+      '@typescript-eslint/no-unnecessary-condition': 'off',
+      '@typescript-eslint/no-non-null-assertion': 'off',
+      '@typescript-eslint/no-unsafe-assignment': 'off',
+    },
+  },
+  {
+    files: ['**/*.{js,mjs,cjs}'],
+    extends: [tseslint.configs.disableTypeChecked],
+    languageOptions: {
+      globals: {
+        process: 'readonly',
+        console: 'readonly',
+        setTimeout: 'readonly',
+        URL: 'readonly',
+        module: 'readonly',
+      },
+    },
+  },
 );

@@ -4,7 +4,16 @@ export default defineConfig({
   test: {
     projects: [
       { test: { name: 'core', root: 'core', include: ['src/**/*.test.ts'], environment: 'node', testTimeout: 60_000 } },
-      { test: { name: 'server', root: 'server', include: ['src/**/*.test.ts'], environment: 'node', testTimeout: 120_000, hookTimeout: 120_000 } },
+      {
+        test: {
+          name: 'server',
+          root: 'server',
+          include: ['src/**/*.test.ts'],
+          environment: 'node',
+          testTimeout: 120_000,
+          hookTimeout: 120_000,
+        },
+      },
       'web/vitest.config.ts',
     ],
   },

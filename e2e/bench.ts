@@ -3,7 +3,8 @@ import { expect, type APIRequestContext, type Page } from '@playwright/test';
 /** Chooses who is at the bench on this device, as if it had been asked before. */
 export async function atTheBench(page: Page, theme: 'light' | 'dark' = 'light'): Promise<void> {
   await page.addInitScript((chosen) => {
-    if (localStorage.getItem('mendum.view') === null) localStorage.setItem('mendum.view', JSON.stringify({ person: 'Ines Valdur', theme: chosen, units: 'mm' }));
+    if (localStorage.getItem('mendum.view') === null)
+      localStorage.setItem('mendum.view', JSON.stringify({ person: 'Ines Valdur', theme: chosen, units: 'mm' }));
   }, theme);
 }
 
@@ -17,7 +18,9 @@ export async function jobId(request: APIRequestContext, number: string): Promise
 /** A copy of a demo job, so that walks do not get in each other's way. */
 export async function copyOf(request: APIRequestContext, number: string): Promise<string> {
   const text = await (await request.get(`/api/jobs/${await jobId(request, number)}/file`)).text();
-  const answer = await request.post('/api/jobs/import', { data: { writeId: crypto.randomUUID(), by: 'Ines Valdur', text } });
+  const answer = await request.post('/api/jobs/import', {
+    data: { writeId: crypto.randomUUID(), by: 'Ines Valdur', text },
+  });
   expect(answer.status()).toBe(201);
   return ((await answer.json()) as { id: string }).id;
 }
@@ -25,7 +28,9 @@ export async function copyOf(request: APIRequestContext, number: string): Promis
 /** Makes a job safe, so that it can be worked on. */
 export async function makeSafe(request: APIRequestContext, id: string): Promise<void> {
   const { version } = (await (await request.get(`/api/jobs/${id}`)).json()) as { version: number };
-  const answer = await request.put(`/api/jobs/${id}/gate/isolation`, { data: { version, how: 'provedDead', writeId: crypto.randomUUID(), by: 'Ines Valdur' } });
+  const answer = await request.put(`/api/jobs/${id}/gate/isolation`, {
+    data: { version, how: 'provedDead', writeId: crypto.randomUUID(), by: 'Ines Valdur' },
+  });
   expect(answer.status()).toBe(200);
 }
 
@@ -37,7 +42,12 @@ export function watch(page: Page): { readonly errors: string[] } {
     if (message.type() === 'error' && !/status of 4\d\d/.test(message.text())) errors.push(message.text());
   });
   page.on('request', (request) => {
-    if (!request.url().startsWith('http://127.0.0.1:') && !request.url().startsWith('data:') && !request.url().startsWith('blob:')) errors.push(`request to ${request.url()}`);
+    if (
+      !request.url().startsWith('http://127.0.0.1:') &&
+      !request.url().startsWith('data:') &&
+      !request.url().startsWith('blob:')
+    )
+      errors.push(`request to ${request.url()}`);
   });
   return { errors };
 }

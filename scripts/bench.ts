@@ -1,6 +1,21 @@
 import { performance } from 'node:perf_hooks';
 import { buildFinder } from '../web/src/find/finder.ts';
-import { CRIMP_FIRST, cutSticks, FULL_SHELF, optimise, packCircles, plan, planOne, QUICK, quickLayout, readPinout, warm, type Circuit, type Finding, type Job } from '@mendum/core';
+import {
+  CRIMP_FIRST,
+  cutSticks,
+  FULL_SHELF,
+  optimise,
+  packCircles,
+  plan,
+  planOne,
+  QUICK,
+  quickLayout,
+  readPinout,
+  warm,
+  type Circuit,
+  type Finding,
+  type Job,
+} from '@mendum/core';
 import { randomRun } from '../core/src/layout/test/randomRun.ts';
 import type { HarnessView } from '@mendum/core/interchange';
 import { readSeparated, writeCsv } from '@mendum/core/spreadsheet';
@@ -9,18 +24,62 @@ import { readSeparated, writeCsv } from '@mendum/core/spreadsheet';
 function jobOf(count: number): Job {
   const sizes = [0.5, 0.75, 1.5, 2.5, 4];
   const circuits = Array.from({ length: count }, (_, index): Circuit => ({
-    id: `C${index}`, number: String(index + 1), function: `Function ${index + 1}`, kind: (['power', 'signal', 'ground', 'lowLevel', 'data'] as const)[index % 5] ?? 'power',
-    wire: { size: { basis: 'metric', areaMm2: sizes[index % 5] ?? 1 }, conductor: { kind: 'stranded' }, jacket: { material: 'xlpe', wall: 'thin' }, colour: { base: 'red' } },
-    from: { nodeId: 'X1', cavity: String(index + 1) }, to: { nodeId: 'X2', cavity: String(index + 1) }, runIds: ['R1'], loadA: 0.5,
-  }));
-  const findings = circuits.map((circuit, index): Finding => ({ id: `F${index}`, circuitId: circuit.id, runId: 'R1', kind: 'parted', fromMm: 300 + index * 160, toMm: 310 + index * 160, cutBackLeftMm: 3, cutBackRightMm: 3, slackMm: index % 3 === 0 ? 40 : 0 }));
-  return {
-    id: 'bench', number: 'bench', title: 'bench', machine: { id: 'M', name: 'bench', kind: 'bench', systemVoltageV: 24 },
-    harness: {
-      id: 'H', name: 'H', nodes: [{ id: 'X1', kind: 'connector', name: 'X1' }, { id: 'X2', kind: 'connector', name: 'X2' }], circuits,
-      runs: [{ id: 'R1', name: 'R1', fromNodeId: 'X1', toNodeId: 'X2', lengthMm: 1000 + count * 170, zone: { area: 'chassis', vibration: 'moderate', moisture: 'wet', fuelVapour: false }, features: [] }],
+    id: `C${index}`,
+    number: String(index + 1),
+    function: `Function ${index + 1}`,
+    kind: (['power', 'signal', 'ground', 'lowLevel', 'data'] as const)[index % 5] ?? 'power',
+    wire: {
+      size: { basis: 'metric', areaMm2: sizes[index % 5] ?? 1 },
+      conductor: { kind: 'stranded' },
+      jacket: { material: 'xlpe', wall: 'thin' },
+      colour: { base: 'red' },
     },
-    findings, gate: { isolation: { how: 'provedDead', by: 'bench', at: '2030-01-01T00:00:00Z' } }, choices: [], pins: [], redos: [],
+    from: { nodeId: 'X1', cavity: String(index + 1) },
+    to: { nodeId: 'X2', cavity: String(index + 1) },
+    runIds: ['R1'],
+    loadA: 0.5,
+  }));
+  const findings = circuits.map((circuit, index): Finding => ({
+    id: `F${index}`,
+    circuitId: circuit.id,
+    runId: 'R1',
+    kind: 'parted',
+    fromMm: 300 + index * 160,
+    toMm: 310 + index * 160,
+    cutBackLeftMm: 3,
+    cutBackRightMm: 3,
+    slackMm: index % 3 === 0 ? 40 : 0,
+  }));
+  return {
+    id: 'bench',
+    number: 'bench',
+    title: 'bench',
+    machine: { id: 'M', name: 'bench', kind: 'bench', systemVoltageV: 24 },
+    harness: {
+      id: 'H',
+      name: 'H',
+      nodes: [
+        { id: 'X1', kind: 'connector', name: 'X1' },
+        { id: 'X2', kind: 'connector', name: 'X2' },
+      ],
+      circuits,
+      runs: [
+        {
+          id: 'R1',
+          name: 'R1',
+          fromNodeId: 'X1',
+          toNodeId: 'X2',
+          lengthMm: 1000 + count * 170,
+          zone: { area: 'chassis', vibration: 'moderate', moisture: 'wet', fuelVapour: false },
+          features: [],
+        },
+      ],
+    },
+    findings,
+    gate: { isolation: { how: 'provedDead', by: 'bench', at: '2030-01-01T00:00:00Z' } },
+    choices: [],
+    pins: [],
+    redos: [],
   };
 }
 
@@ -36,22 +95,43 @@ for (const count of [4, 40, 400]) {
   }).sort((a, b) => a - b);
   const middle = times[Math.floor(ROUNDS / 2)] ?? 0;
   const target = TARGET_MS[count];
-  console.log(`plan of ${String(count).padStart(3)} circuits: ${middle.toFixed(1)} ms (middle of ${ROUNDS}; ${times[0]?.toFixed(1) ?? ''} to ${times.at(-1)?.toFixed(1) ?? ''})${target === undefined ? '' : `, target under ${target} ms`}`);
+  console.log(
+    `plan of ${String(count).padStart(3)} circuits: ${middle.toFixed(1)} ms (middle of ${ROUNDS}; ${times[0]?.toFixed(1) ?? ''} to ${times.at(-1)?.toFixed(1) ?? ''})${target === undefined ? '' : `, target under ${target} ms`}`,
+  );
 }
 const large = jobOf(400);
 const memory = warm(CRIMP_FIRST, FULL_SHELF);
 const whole = plan(large, CRIMP_FIRST, FULL_SHELF, memory);
 const single = Array.from({ length: 25 }, (_, index) => {
   const findingId = `F${index * 13}`;
-  const changed = { ...large, findings: large.findings.map((finding) => (finding.id === findingId ? { ...finding, slackMm: 55 } : finding)) };
+  const changed = {
+    ...large,
+    findings: large.findings.map((finding) => (finding.id === findingId ? { ...finding, slackMm: 55 } : finding)),
+  };
   const start = performance.now();
   planOne(changed, whole, findingId, memory);
   return performance.now() - start;
 }).sort((a, b) => a - b);
-console.log(`one circuit of 400 planned anew: ${(single[12] ?? 0).toFixed(1)} ms (middle of 25; ${single[0]?.toFixed(1) ?? ''} to ${single.at(-1)?.toFixed(1) ?? ''}), target under 16 ms`);
+console.log(
+  `one circuit of 400 planned anew: ${(single[12] ?? 0).toFixed(1)} ms (middle of 25; ${single[0]?.toFixed(1) ?? ''} to ${single.at(-1)?.toFixed(1) ?? ''}), target under 16 ms`,
+);
 const machines = Array.from({ length: 50 }, (_, m): HarnessView => {
   const { harness } = jobOf(100);
-  return { id: `H${m}`, version: 1, machineId: `M${m}`, machine: `Machine ${m}`, machineKind: 'tractor', systemVoltageV: 24, name: `Loom ${m}`, runs: harness.runs, nodes: harness.nodes, circuits: harness.circuits.map((circuit, i) => ({ ...circuit, function: `${['Valve', 'Lamp', 'Sensor', 'Ground', 'Motor'][i % 5] ?? ''} ${['feed', 'left', 'right', 'return'][i % 4] ?? ''} ${m * 100 + i}` })) };
+  return {
+    id: `H${m}`,
+    version: 1,
+    machineId: `M${m}`,
+    machine: `Machine ${m}`,
+    machineKind: 'tractor',
+    systemVoltageV: 24,
+    name: `Loom ${m}`,
+    runs: harness.runs,
+    nodes: harness.nodes,
+    circuits: harness.circuits.map((circuit, i) => ({
+      ...circuit,
+      function: `${['Valve', 'Lamp', 'Sensor', 'Ground', 'Motor'][i % 5] ?? ''} ${['feed', 'left', 'right', 'return'][i % 4] ?? ''} ${m * 100 + i}`,
+    })),
+  };
 });
 const built = performance.now();
 const find = buildFinder(machines);
@@ -59,18 +139,38 @@ console.log(`index of 5000 circuits: ${(performance.now() - built).toFixed(0)} m
 for (const words of ['lamp left', 'snesor', 'X1 77', 'machine 12 ground']) {
   const start = performance.now();
   const count = find(words).length;
-  console.log(`find "${words}" among 5000 circuits: ${(performance.now() - start).toFixed(1)} ms, ${count} shown, target under 50 ms`);
+  console.log(
+    `find "${words}" among 5000 circuits: ${(performance.now() - start).toFixed(1)} ms, ${count} shown, target under 50 ms`,
+  );
 }
 const SHEET_ROWS = 2000;
-const sheet = writeCsv([['Circuit', 'Connector', 'Cavity', 'To connector', 'To cavity', 'Size', 'Colour'], ...Array.from({ length: SHEET_ROWS }, (_, i) => [String(i), 'X1', String(i), 'X2', String(i), i % 3 === 0 ? '1,0 mm²' : '16 AWG', i % 2 === 0 ? 'GN' : 'RD/BK'])]);
+const sheet = writeCsv([
+  ['Circuit', 'Connector', 'Cavity', 'To connector', 'To cavity', 'Size', 'Colour'],
+  ...Array.from({ length: SHEET_ROWS }, (_, i) => [
+    String(i),
+    'X1',
+    String(i),
+    'X2',
+    String(i),
+    i % 3 === 0 ? '1,0 mm²' : '16 AWG',
+    i % 2 === 0 ? 'GN' : 'RD/BK',
+  ]),
+]);
 const read = performance.now();
 const pinout = readPinout({ rows: readSeparated(sheet) }, { nodes: [], runs: [], circuits: [] });
-console.log(`pinout of ${pinout.rows.length} lines from CSV: ${(performance.now() - read).toFixed(0)} ms, target under 2000 ms`);
+console.log(
+  `pinout of ${pinout.rows.length} lines from CSV: ${(performance.now() - read).toFixed(0)} ms, target under 2000 ms`,
+);
 console.log(`memory in use: ${(process.memoryUsage().heapUsed / 1e6).toFixed(0)} MB`);
 
 // Laying out: proof for a few circuits, a good answer soon for many.
 const seconds = (ms: number): string => `${(ms / 1000).toFixed(2)} s`;
-for (const [items, lengthMm, runs] of [[8, 1400, 12], [8, 600, 8], [35, 6000, 12], [30, 4000, 6]] as const) {
+for (const [items, lengthMm, runs] of [
+  [8, 1400, 12],
+  [8, 600, 8],
+  [35, 6000, 12],
+  [30, 4000, 6],
+] as const) {
   const took: number[] = [];
   const first: number[] = [];
   const open: string[] = [];
@@ -84,17 +184,27 @@ for (const [items, lengthMm, runs] of [[8, 1400, 12], [8, 600, 8], [35, 6000, 12
     const found = optimise(run, QUICK);
     took.push(performance.now() - start);
     splices = Math.max(splices, found.objective.splices);
-    open.push(found.open === undefined ? 'proven' : `${found.open} ${found.objective[found.open].toFixed(0)} of ${found.bound[found.open].toFixed(0)}`);
+    open.push(
+      found.open === undefined
+        ? 'proven'
+        : `${found.open} ${found.objective[found.open].toFixed(0)} of ${found.bound[found.open].toFixed(0)}`,
+    );
   }
-  console.log(`layouts of ${items} circuits on ${lengthMm} mm (up to ${splices} splices): first legal ${Math.max(...first).toFixed(0)} ms at most; searched ${seconds(Math.max(...took))} at most (target under 2 s); ${open.join(', ')}`);
+  console.log(
+    `layouts of ${items} circuits on ${lengthMm} mm (up to ${splices} splices): first legal ${Math.max(...first).toFixed(0)} ms at most; searched ${seconds(Math.max(...took))} at most (target under 2 s); ${open.join(', ')}`,
+  );
 }
 {
   const wires = Array.from({ length: 100 }, (_, index) => 1.2 + ((index * 37) % 50) / 10);
   const start = performance.now();
   const { diameterMm } = packCircles(wires);
-  console.log(`100 wires of mixed sizes packed: ${(performance.now() - start).toFixed(0)} ms (target under 300), ${diameterMm.toFixed(2)} mm across`);
+  console.log(
+    `100 wires of mixed sizes packed: ${(performance.now() - start).toFixed(0)} ms (target under 300), ${diameterMm.toFixed(2)} mm across`,
+  );
   const pieces = Array.from({ length: 300 }, (_, index) => ({ id: String(index), mm: 30 + ((index * 7919) % 570) }));
   const cut = performance.now();
   const list = cutSticks(pieces, 1200);
-  console.log(`300 pieces cut from sticks: ${(performance.now() - cut).toFixed(0)} ms, ${list.begun} sticks, bound ${list.bound}`);
+  console.log(
+    `300 pieces cut from sticks: ${(performance.now() - cut).toFixed(0)} ms, ${list.begun} sticks, bound ${list.bound}`,
+  );
 }

@@ -22,12 +22,14 @@ export function run(command, args, env = {}) {
 
 function checkNode() {
   const [major = 0, minor = 0] = process.versions.node.split('.').map(Number);
-  if (major < LEAST_NODE[0] || (major === LEAST_NODE[0] && minor < LEAST_NODE[1])) stop(`Node ${process.versions.node} is too old: Mendum needs ${LEAST_NODE.join('.')} or newer.`);
+  if (major < LEAST_NODE[0] || (major === LEAST_NODE[0] && minor < LEAST_NODE[1]))
+    stop(`Node ${process.versions.node} is too old: Mendum needs ${LEAST_NODE.join('.')} or newer.`);
 }
 
 function installDebian(packages, why) {
   const command = `apt-get install -y --no-install-recommends ${packages.join(' ')}`;
-  if (!has('apt-get')) stop(`${why}: ${packages.join(', ')}. Install them with this machine's package manager and start again.`);
+  if (!has('apt-get'))
+    stop(`${why}: ${packages.join(', ')}. Install them with this machine's package manager and start again.`);
   if (!isRoot()) stop(`${why}. Run this one command and start again:\n\n  sudo ${command}`);
   console.log(`Installing ${packages.join(', ')} from Debian…`);
   const env = { DEBIAN_FRONTEND: 'noninteractive' };
@@ -37,7 +39,13 @@ function installDebian(packages, why) {
 
 /** The SQLite driver is built here where no ready-made one can be had; that takes a compiler. */
 function ensureCompiler() {
-  const missing = [['python3', 'python3'], ['make', 'make'], ['g++', 'g++']].filter(([command]) => !has(command)).map(([, name]) => name);
+  const missing = [
+    ['python3', 'python3'],
+    ['make', 'make'],
+    ['g++', 'g++'],
+  ]
+    .filter(([command]) => !has(command))
+    .map(([, name]) => name);
   if (missing.length > 0) installDebian(missing, 'Building the SQLite driver needs a compiler');
 }
 
@@ -50,12 +58,15 @@ function headersBesideNode() {
 /** Installs the packages of the lock file when they are not there or the lock has changed. */
 export function ensurePackages() {
   checkNode();
-  const lock = createHash('sha256').update(readFileSync(join(root, 'package-lock.json'))).digest('hex');
+  const lock = createHash('sha256')
+    .update(readFileSync(join(root, 'package-lock.json')))
+    .digest('hex');
   const mark = join(root, 'node_modules/.mendum-installed');
   if (existsSync(mark) && readFileSync(mark, 'utf8') === lock) return;
   ensureCompiler();
   console.log('Installing packages; the first time this takes a few minutes…');
-  if (!run('npm', ['ci', '--include=dev'], { ...headersBesideNode(), JOBS: 'max' })) stop('The packages could not be installed: see npm’s words above.');
+  if (!run('npm', ['ci', '--include=dev'], { ...headersBesideNode(), JOBS: 'max' }))
+    stop('The packages could not be installed: see npm’s words above.');
   writeFileSync(mark, lock);
 }
 

@@ -29,10 +29,27 @@ for (const script of ['types', 'format:check', 'lint']) {
   count(well ? 1 : 0, well ? 0 : 1);
 }
 console.log('\n— unit and server tests');
-runWithReport('unit', 'unit', (report) => ['--reporter=default', '--reporter=json', `--outputFile.json=${report}`], () => ({}), (report) => ({ good: report.numPassedTests, bad: report.numFailedTests + report.testResults.filter((file) => file.status === 'failed' && file.assertionResults.length === 0).length }));
+runWithReport(
+  'unit',
+  'unit',
+  (report) => ['--reporter=default', '--reporter=json', `--outputFile.json=${report}`],
+  () => ({}),
+  (report) => ({
+    good: report.numPassedTests,
+    bad:
+      report.numFailedTests +
+      report.testResults.filter((file) => file.status === 'failed' && file.assertionResults.length === 0).length,
+  }),
+);
 console.log('\n— browser tests');
 buildInterface();
-runWithReport('browser', 'browser', () => ['--reporter=list,json'], (report) => ({ PLAYWRIGHT_JSON_OUTPUT_NAME: report }), (report) => ({ good: report.stats.expected + report.stats.flaky, bad: report.stats.unexpected }));
+runWithReport(
+  'browser',
+  'browser',
+  () => ['--reporter=list,json'],
+  (report) => ({ PLAYWRIGHT_JSON_OUTPUT_NAME: report }),
+  (report) => ({ good: report.stats.expected + report.stats.flaky, bad: report.stats.unexpected }),
+);
 
 console.log(`\n${passed} passed, ${failed} failed`);
 process.exit(failed === 0 && passed > 0 ? 0 : 1);

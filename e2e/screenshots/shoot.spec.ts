@@ -37,7 +37,11 @@ test('pictures of the main views', async ({ page, request }) => {
   await show(`${harvester}/decide?finding=F1`);
   await shoot(page, 'decide');
   await page.getByRole('button', { name: /more that are refused/ }).click();
-  await page.getByRole('listitem').filter({ hasText: /^Wrapped solder/ }).getByRole('button', { name: 'Compare' }).click();
+  await page
+    .getByRole('listitem')
+    .filter({ hasText: /^Wrapped solder/ })
+    .getByRole('button', { name: 'Compare' })
+    .click();
   await expect(page.getByRole('dialog', { name: 'Side by side' })).toBeVisible();
   await shoot(page, 'compare');
   await show(`${harvester}/layout`);
@@ -64,7 +68,10 @@ test('pictures of the main views', async ({ page, request }) => {
   await page.getByRole('button', { name: /^connector X32/ }).press('Enter');
   await shoot(page, 'harness');
   await page.getByRole('button', { name: 'Show face and mate' }).click();
-  await page.getByRole('button', { name: /^Cavity 4,/ }).first().click();
+  await page
+    .getByRole('button', { name: /^Cavity 4,/ })
+    .first()
+    .click();
   await shoot(page, 'connector');
   await show('/machines');
   await page.getByRole('button', { name: 'Describe a new harness' }).click();
@@ -80,7 +87,9 @@ test('pictures of the main views', async ({ page, request }) => {
   await expect(page.getByRole('option').first()).toBeVisible();
   await shoot(page, 'find');
   await page.keyboard.press('Escape');
-  await page.evaluate(() => localStorage.setItem('mendum.view', JSON.stringify({ person: 'Ines Valdur', theme: 'dark', units: 'mm' })));
+  await page.evaluate(() =>
+    localStorage.setItem('mendum.view', JSON.stringify({ person: 'Ines Valdur', theme: 'dark', units: 'mm' })),
+  );
   await page.setViewportSize({ width: 820, height: 1180 });
   await show(`${harvester}/layout`);
   await shoot(page, 'layout-tablet-dark');

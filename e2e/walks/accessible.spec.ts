@@ -6,26 +6,50 @@ import { atTheBench, copyOf, jobId, watch } from '../bench.ts';
 async function seriousOn(page: Page, within?: string): Promise<string[]> {
   const builder = new AxeBuilder({ page });
   const { violations } = await (within === undefined ? builder : builder.include(within)).analyze();
-  return violations.filter((one) => one.impact === 'serious' || one.impact === 'critical').map((one) => `${one.id}: ${one.nodes.map((node) => node.target.join(' ')).join(', ')}`);
+  return violations
+    .filter((one) => one.impact === 'serious' || one.impact === 'critical')
+    .map((one) => `${one.id}: ${one.nodes.map((node) => node.target.join(' ')).join(', ')}`);
 }
 
-const SIZES = [{ width: 1280, height: 800 }, { width: 820, height: 1180 }];
+const SIZES = [
+  { width: 1280, height: 800 },
+  { width: 820, height: 1180 },
+];
 
 for (const theme of ['light', 'dark'] as const) {
   for (const size of SIZES) {
-    test(`nothing serious for assistive technology, and nothing cut off: ${theme}, ${size.width} × ${size.height}`, async ({ page, request }) => {
+    test(`nothing serious for assistive technology, and nothing cut off: ${theme}, ${size.width} × ${size.height}`, async ({
+      page,
+      request,
+    }) => {
       const { errors } = watch(page);
       const open = `/jobs/${await copyOf(request, '0146')}`;
       const closed = `/jobs/${await copyOf(request, '0145')}`;
       const signed = `/jobs/${await jobId(request, '0126')}`;
       const melted = `/jobs/${await copyOf(request, '0144')}`;
-      const [loom] = ((await (await request.get('/api/harnesses')).json()) as { id: string; name: string }[]).filter((one) => one.name.includes('W20'));
+      const [loom] = ((await (await request.get('/api/harnesses')).json()) as { id: string; name: string }[]).filter(
+        (one) => one.name.includes('W20'),
+      );
       await page.setViewportSize(size);
       await atTheBench(page, theme);
       const views: readonly (readonly [string, string])[] = [
-        ['/jobs', 'Jobs'], ['/machines', 'Machines'], ['/shelf', 'Shelf'], ['/practice', 'Practice'], ['/due', 'Due back'], [`${closed}/survey`, 'Drive loom W2'], [`${open}/survey`, 'Rear loom W5'], [`${open}/decide`, 'Rear loom W5'],
-        [`${open}/layout`, 'Rear loom W5'], [`${open}/bench`, 'Rear loom W5'], [`${open}/bench?at=F1:left`, 'Rear loom W5'], [`${open}/prove`, 'Rear loom W5'], [`${open}/record`, 'Rear loom W5'], [`${signed}/record`, 'Sieve motor feed'],
-        [`/machines/${loom!.id}`, 'Blade-lift loom W20'], [`/machines/${loom!.id}/face/X22`, 'Connector X22'], [`${melted}/mapping/X20`, 'Mapping card, X20'],
+        ['/jobs', 'Jobs'],
+        ['/machines', 'Machines'],
+        ['/shelf', 'Shelf'],
+        ['/practice', 'Practice'],
+        ['/due', 'Due back'],
+        [`${closed}/survey`, 'Drive loom W2'],
+        [`${open}/survey`, 'Rear loom W5'],
+        [`${open}/decide`, 'Rear loom W5'],
+        [`${open}/layout`, 'Rear loom W5'],
+        [`${open}/bench`, 'Rear loom W5'],
+        [`${open}/bench?at=F1:left`, 'Rear loom W5'],
+        [`${open}/prove`, 'Rear loom W5'],
+        [`${open}/record`, 'Rear loom W5'],
+        [`${signed}/record`, 'Sieve motor feed'],
+        [`/machines/${loom!.id}`, 'Blade-lift loom W20'],
+        [`/machines/${loom!.id}/face/X22`, 'Connector X22'],
+        [`${melted}/mapping/X20`, 'Mapping card, X20'],
       ];
       for (const [path, heading] of views) {
         await page.goto(path);
@@ -44,7 +68,9 @@ for (const theme of ['light', 'dark'] as const) {
       expect(await seriousOn(page, '[role=dialog]')).toEqual([]);
       await page.goto('/machines');
       await page.getByRole('button', { name: 'Describe a new harness' }).click();
-      await page.getByLabel('Or paste cells from a spreadsheet').fill('Circuit\tFrom\tTo\tSize\tColour\n1\tX1-1\tX2-1\t16\tB\n2\tX1-2\tX2-1\t1.0\tR');
+      await page
+        .getByLabel('Or paste cells from a spreadsheet')
+        .fill('Circuit\tFrom\tTo\tSize\tColour\n1\tX1-1\tX2-1\t16\tB\n2\tX1-2\tX2-1\t1.0\tR');
       await page.getByRole('button', { name: 'Read these cells' }).click();
       await expect(page.getByRole('alert', { name: 'What cannot be read' })).toBeVisible();
       expect(await seriousOn(page, '[role=dialog]')).toEqual([]);

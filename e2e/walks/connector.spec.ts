@@ -2,9 +2,15 @@ import { expect, test } from '@playwright/test';
 import { atTheBench, copyOf, watch } from '../bench.ts';
 
 /** A JPEG of one pixel. */
-const PIXEL = Buffer.from('/9j/4AAQSkZJRgABAQAAAQABAAD/2wBDAAMCAgICAgMCAgIDAwMDBAYEBAQEBAgGBgUGCQgKCgkICQkKDA8MCgsOCwkJDRENDg8QEBEQCgwSExIQEw8QEBD/yQALCAABAAEBAREA/8wABgAQEAX/2gAIAQEAAD8A0s8g/9k=', 'base64');
+const PIXEL = Buffer.from(
+  '/9j/4AAQSkZJRgABAQAAAQABAAD/2wBDAAMCAgICAgMCAgIDAwMDBAYEBAQEBAgGBgUGCQgKCgkICQkKDA8MCgsOCwkJDRENDg8QEBEQCgwSExIQEw8QEBD/yQALCAABAAEBAREA/8wABgAQEAX/2gAIAQEAAD8A0s8g/9k=',
+  'base64',
+);
 
-test('a melted connector: every circuit in it at once, a photo, the pigtail mapped by cavity and proved', async ({ page, request }) => {
+test('a melted connector: every circuit in it at once, a photo, the pigtail mapped by cavity and proved', async ({
+  page,
+  request,
+}) => {
   const { errors } = watch(page);
   const id = await copyOf(request, '0144');
   await atTheBench(page);
@@ -39,11 +45,18 @@ test('a melted connector: every circuit in it at once, a photo, the pigtail mapp
 
   // Decide says which way and what to order; the card maps by cavity and warns of the colour.
   await page.keyboard.press('2');
-  await expect(page.getByRole('region', { name: 'Every way of mending it' }).getByRole('listitem').filter({ hasText: 'Pigtail, one splice for every wire' })).toContainText('by cavity and never by colour');
+  await expect(
+    page
+      .getByRole('region', { name: 'Every way of mending it' })
+      .getByRole('listitem')
+      .filter({ hasText: 'Pigtail, one splice for every wire' }),
+  ).toContainText('by cavity and never by colour');
   await page.getByRole('link', { name: /by cavity$/ }).click();
   await expect(page.getByText('Not by colour: the harness wire in brown is circuit 72, in cavity 2.')).toBeVisible();
   await page.getByLabel('Size of the pigtail wire out of cavity 1').selectOption('metric 0.75');
-  await expect(page.getByRole('alert', { name: 'What forbids it' })).toContainText('smaller than the 1.5 mm² of circuit 71');
+  await expect(page.getByRole('alert', { name: 'What forbids it' })).toContainText(
+    'smaller than the 1.5 mm² of circuit 71',
+  );
   await page.getByLabel('Size of the pigtail wire out of cavity 1').selectOption('metric 2');
   await page.getByRole('button', { name: 'Keep this mapping' }).click();
   const prove = page.getByRole('region', { name: 'Continuity' });
@@ -58,15 +71,25 @@ test('a melted connector: every circuit in it at once, a photo, the pigtail mapp
   expect(errors.filter((error) => !/422/.test(error))).toEqual([]);
 });
 
-test('a connector in the hand: picked in the face, it shows in the mate, on the harness and in the list', async ({ page, request }) => {
+test('a connector in the hand: picked in the face, it shows in the mate, on the harness and in the list', async ({
+  page,
+  request,
+}) => {
   await atTheBench(page);
   await page.goto(`/jobs/${await copyOf(request, '0144')}/survey`);
   await page.getByRole('button', { name: 'X22', exact: true }).click();
   const dialog = page.getByRole('dialog', { name: 'Connector X22' });
-  await dialog.getByRole('group', { name: /^X22, wire side/ }).getByRole('button', { name: /^Cavity C/ }).click();
-  await expect(dialog.getByRole('group', { name: /^Mate of X22/ }).getByRole('button', { name: /^Cavity C/ })).toHaveAttribute('aria-pressed', 'true');
+  await dialog
+    .getByRole('group', { name: /^X22, wire side/ })
+    .getByRole('button', { name: /^Cavity C/ })
+    .click();
+  await expect(
+    dialog.getByRole('group', { name: /^Mate of X22/ }).getByRole('button', { name: /^Cavity C/ }),
+  ).toHaveAttribute('aria-pressed', 'true');
   await expect(dialog.getByRole('img', { name: 'The circuit goes through Frame run, Valve run' })).toBeVisible();
-  await expect(dialog.getByRole('list', { name: 'Cavities of X22' }).getByRole('button', { name: /76/ })).toHaveAttribute('aria-pressed', 'true');
+  await expect(
+    dialog.getByRole('list', { name: 'Cavities of X22' }).getByRole('button', { name: /76/ }),
+  ).toHaveAttribute('aria-pressed', 'true');
   await dialog.getByRole('list', { name: 'Cavities of X22' }).getByRole('button', { name: /74/ }).click();
   await expect(dialog.getByRole('region', { name: 'Cavity A' })).toContainText('Lift valve feed');
 });

@@ -29,7 +29,9 @@ const opened = async (page: Page): Promise<ReturnType<Page['getByRole']>> => {
   return page.getByRole('dialog', { name: 'Describe a new harness' });
 };
 
-test('a harness of 14 circuits and three connectors is described from a pasted sheet, edited and exported, in under 3 minutes', async ({ page }) => {
+test('a harness of 14 circuits and three connectors is described from a pasted sheet, edited and exported, in under 3 minutes', async ({
+  page,
+}) => {
   const { errors } = watch(page);
   const started = Date.now();
   const dialog = await opened(page);
@@ -41,11 +43,20 @@ test('a harness of 14 circuits and three connectors is described from a pasted s
   await dialog.getByRole('button', { name: 'Read these cells' }).click();
   await expect(dialog.getByText('14 circuits read')).toBeVisible();
   await expect(dialog.getByText(/Read as IEC 60757 two-letter codes/)).toBeVisible();
-  for (const [name, rows, columns] of [['X40', '2', '7'], ['X41', '2', '4'], ['X42', '2', '3']] as const) {
+  for (const [name, rows, columns] of [
+    ['X40', '2', '7'],
+    ['X41', '2', '4'],
+    ['X42', '2', '3'],
+  ] as const) {
     await dialog.getByLabel(`Rows of ${name}`).fill(rows);
     await dialog.getByLabel(`Columns of ${name}`).fill(columns);
   }
-  for (const [run, mm] of [['X40 to B1', '1850'], ['B1 to X41', '420'], ['B1 to X42', '760']] as const) await dialog.getByLabel(run).fill(mm);
+  for (const [run, mm] of [
+    ['X40 to B1', '1850'],
+    ['B1 to X41', '420'],
+    ['B1 to X42', '760'],
+  ] as const)
+    await dialog.getByLabel(run).fill(mm);
   await dialog.getByRole('button', { name: 'Keep this harness' }).click();
   await expect(page.getByRole('heading', { name: 'Boom loom W40' })).toBeVisible();
   expect(Date.now() - started).toBeLessThan(180_000);
@@ -63,7 +74,9 @@ test('a harness of 14 circuits and three connectors is described from a pasted s
   const run = page.getByRole('form', { name: 'Run X40 to B1' });
   await run.getByLabel('At, from X40').fill('2000');
   await run.getByRole('button', { name: 'Split the run here' }).click();
-  await expect(page.getByRole('status', { name: 'What was done' })).toContainText('B2 at 2000 mm is not on X40 to B1, which is 1850 mm long');
+  await expect(page.getByRole('status', { name: 'What was done' })).toContainText(
+    'B2 at 2000 mm is not on X40 to B1, which is 1850 mm long',
+  );
   await run.getByLabel('At, from X40').fill('600');
   await run.getByLabel('There is a').selectOption('grommet');
   await run.getByRole('button', { name: 'Split the run here' }).click();
@@ -88,15 +101,24 @@ test('a harness of 14 circuits and three connectors is described from a pasted s
   expect(errors).toEqual([]);
 });
 
-test('a sheet on a harness that is there: a new connector is hung, known circuits are changed, signed jobs keep theirs', async ({ page, request }) => {
+test('a sheet on a harness that is there: a new connector is hung, known circuits are changed, signed jobs keep theirs', async ({
+  page,
+  request,
+}) => {
   const looms = (await (await request.get('/api/harnesses')).json()) as { id: string; name: string }[];
   const loom = looms.find((one) => one.name === 'Ramp box loom W1')!;
-  const signed = ((await (await request.get('/api/jobs')).json()) as { id: string; status: string; harness: string }[]).find((job) => job.harness === loom.name && job.status === 'signed')!;
+  const signed = (
+    (await (await request.get('/api/jobs')).json()) as { id: string; status: string; harness: string }[]
+  ).find((job) => job.harness === loom.name && job.status === 'signed')!;
   await atTheBench(page);
   await page.goto(`/machines/${loom.id}`);
   await page.getByRole('button', { name: 'From a sheet' }).click();
   const dialog = page.getByRole('dialog', { name: /^Circuits of Ramp box loom W1/ });
-  await dialog.getByLabel('Or paste cells from a spreadsheet').fill('Circuit\tFrom\tTo\tSize\tColour\n62\tX1-2\tTerminal rail-12\t1.0\tblue\n64\tX1-4\tX5 (3-way)-1\t0.75\tgrey/red');
+  await dialog
+    .getByLabel('Or paste cells from a spreadsheet')
+    .fill(
+      'Circuit\tFrom\tTo\tSize\tColour\n62\tX1-2\tTerminal rail-12\t1.0\tblue\n64\tX1-4\tX5 (3-way)-1\t0.75\tgrey/red',
+    );
   await dialog.getByRole('button', { name: 'Read these cells' }).click();
   await expect(dialog.getByRole('row', { name: /62 Ramp down relay/ })).toBeVisible();
   await dialog.getByLabel('Its run comes from').selectOption({ label: 'Terminal rail' });
@@ -108,13 +130,17 @@ test('a sheet on a harness that is there: a new connector is hung, known circuit
   await page.reload();
   await expect(page.getByRole('row', { name: /62 Ramp down relay/ })).toContainText('1 mm²');
   await expect(page.getByRole('row', { name: /64 Circuit 64/ })).toContainText('X1 4 → X5 1');
-  const kept = (await (await request.get(`/api/jobs/${signed.id}`)).json()) as { job: { harness: { circuits: { number: string }[] } } };
+  const kept = (await (await request.get(`/api/jobs/${signed.id}`)).json()) as {
+    job: { harness: { circuits: { number: string }[] } };
+  };
   expect(kept.job.harness.circuits.map((circuit) => circuit.number)).toEqual(['61', '62', '63']);
 });
 
 test('a sheet with bad lines is refused whole, by line and column; an unclear one asks', async ({ page }) => {
   const dialog = await opened(page);
-  await dialog.getByLabel('Or paste cells from a spreadsheet').fill(SHEET.replace('1.5sq', 'thick').replace('\t214\t', '\t213\t'));
+  await dialog
+    .getByLabel('Or paste cells from a spreadsheet')
+    .fill(SHEET.replace('1.5sq', 'thick').replace('\t214\t', '\t213\t'));
   await dialog.getByRole('button', { name: 'Read these cells' }).click();
   const wrong = dialog.getByRole('alert', { name: 'What cannot be read' });
   await expect(wrong).toContainText('Line 10, column F, Gauge: “thick” is no wire size.');
@@ -122,7 +148,9 @@ test('a sheet with bad lines is refused whole, by line and column; an unclear on
   await expect(dialog.getByRole('button', { name: 'Keep this harness' })).toHaveCount(0);
   await dialog.getByRole('button', { name: 'Another sheet' }).click();
 
-  await dialog.getByLabel('Or paste cells from a spreadsheet').fill('Circuit\tFrom\tTo\tSize\tColour\n1\tX1-1\tX2-1\t16\tB\n2\tX1-2\tX2-2\t18\tR');
+  await dialog
+    .getByLabel('Or paste cells from a spreadsheet')
+    .fill('Circuit\tFrom\tTo\tSize\tColour\n1\tX1-1\tX2-1\t16\tB\n2\tX1-2\tX2-2\t18\tR');
   await dialog.getByRole('button', { name: 'Read these cells' }).click();
   await expect(dialog.getByText(/“B” may mean several colours/)).toBeVisible();
   await dialog.getByLabel('Colours are written in').selectOption('japanese');

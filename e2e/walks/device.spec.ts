@@ -13,7 +13,14 @@ test('keys walk the stages and the circuits, and "?" shows them', async ({ page,
   await page.keyboard.press('p');
   await expect(page.getByRole('article', { name: 'Decision on circuit 24' })).toBeVisible();
   const stages = page.getByRole('navigation', { name: 'Stages' });
-  for (const [key, stage] of [['3', 'layout'], ['4', 'bench'], ['5', 'prove'], ['6', 'record'], ['1', 'survey'], ['2', 'decide']] as const) {
+  for (const [key, stage] of [
+    ['3', 'layout'],
+    ['4', 'bench'],
+    ['5', 'prove'],
+    ['6', 'record'],
+    ['1', 'survey'],
+    ['2', 'decide'],
+  ] as const) {
     await page.keyboard.press(key);
     await expect(page).toHaveURL(new RegExp(`/${stage}\\?finding=F3`));
     await expect(stages.locator('[aria-current=step]')).toHaveCount(1);
@@ -39,14 +46,22 @@ test('name, theme and units are chosen once on a device and kept over a reload',
   await expect(page.getByRole('dialog')).toHaveCount(0);
 });
 
-test('another practice is planned at once; a choice against the ranking can be taken back', async ({ page, request }) => {
+test('another practice is planned at once; a choice against the ranking can be taken back', async ({
+  page,
+  request,
+}) => {
   await atTheBench(page);
   await page.goto(`/jobs/${await copyOf(request, '0131')}/decide`);
   await expect(page.getByRole('heading', { name: /One splice: wrapped solder/ })).toBeVisible();
   await page.getByLabel('Practice').selectOption('crimpFirst');
   await expect(page.getByRole('heading', { name: /One splice: sealed butt, middle/ })).toBeVisible();
   const ways = page.getByRole('region', { name: 'Every method, ranked' });
-  await ways.getByRole('listitem').filter({ hasText: 'Wrapped solder + ' }).first().getByRole('button', { name: 'Use instead' }).click();
+  await ways
+    .getByRole('listitem')
+    .filter({ hasText: 'Wrapped solder + ' })
+    .first()
+    .getByRole('button', { name: 'Use instead' })
+    .click();
   await page.getByLabel('Why?').fill('The box stands still and dry');
   await page.getByRole('button', { name: 'Use it, with this reason' }).click();
   await expect(page.getByText('Chosen by Ines Valdur: The box stands still and dry')).toBeVisible();
@@ -100,8 +115,15 @@ test('the sheet prints alone: no rail, no stages, no buttons', async ({ page, re
 test('the job file that the interface gives out is the one that the command line reads', async ({ page, request }) => {
   await atTheBench(page);
   await page.goto(`/jobs/${await copyOf(request, '0146')}/record`);
-  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Job file' }).click()]);
-  const file = JSON.parse(readFileSync(await download.path(), 'utf8')) as { format: string; shelf: { name: string }; job: { findings: unknown[] } };
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: 'Job file' }).click(),
+  ]);
+  const file = JSON.parse(readFileSync(await download.path(), 'utf8')) as {
+    format: string;
+    shelf: { name: string };
+    job: { findings: unknown[] };
+  };
   expect(file).toMatchObject({ format: 'mendum-job', shelf: { name: 'Tarnbeck Works shelf' } });
   expect(file.job.findings).toHaveLength(3);
 });
@@ -116,11 +138,13 @@ test('"/" finds a circuit anywhere, and shows its cavity under the finger', asyn
   await page.keyboard.press('Enter');
   await expect(page.getByRole('region', { name: 'Cavity 4' })).toContainText('Work lamp');
   const mine = page.getByRole('group', { name: 'X31, wire side, latch up', exact: true });
-  const left = async (cavity: string): Promise<number> => (await mine.getByRole('button', { name: new RegExp(`^Cavity ${cavity},`) }).boundingBox())?.x ?? 0;
+  const left = async (cavity: string): Promise<number> =>
+    (await mine.getByRole('button', { name: new RegExp(`^Cavity ${cavity},`) }).boundingBox())?.x ?? 0;
   expect(await left('1')).toBeGreaterThan(await left('2'));
   await page.getByRole('button', { name: 'Turn over to the mating side' }).click();
   await expect(page.getByText('Mating side: you look into the front, where the mate goes in; latch up.')).toBeVisible();
   const front = page.getByRole('group', { name: 'X31, mating side, latch up', exact: true });
-  const frontLeft = async (cavity: string): Promise<number> => (await front.getByRole('button', { name: new RegExp(`^Cavity ${cavity},`) }).boundingBox())?.x ?? 0;
+  const frontLeft = async (cavity: string): Promise<number> =>
+    (await front.getByRole('button', { name: new RegExp(`^Cavity ${cavity},`) }).boundingBox())?.x ?? 0;
   expect(await frontLeft('1')).toBeLessThan(await frontLeft('2'));
 });

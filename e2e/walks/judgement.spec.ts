@@ -1,19 +1,28 @@
 import { expect, test } from '@playwright/test';
 import { atTheBench, copyOf, proveShown, watch } from '../bench.ts';
 
-test('a judgement is argued with: two methods side by side, what if, what to order, another way', async ({ page, request }) => {
+test('a judgement is argued with: two methods side by side, what if, what to order, another way', async ({
+  page,
+  request,
+}) => {
   const { errors } = watch(page);
   await atTheBench(page);
   const id = await copyOf(request, '0147');
   await page.goto(`/jobs/${id}/survey`);
   await page.getByRole('button', { name: 'Proved dead with a meter' }).click();
   await page.getByRole('link', { name: 'On to Decide' }).click();
-  await expect(page.getByRole('heading', { name: /Two splices and \d+ mm of new wire: sealed butt, middle/ })).toBeVisible();
+  await expect(
+    page.getByRole('heading', { name: /Two splices and \d+ mm of new wire: sealed butt, middle/ }),
+  ).toBeVisible();
 
   // Side by side: the refused one says what would have to change.
   const methods = page.getByRole('region', { name: 'Every method, ranked' });
   await methods.getByRole('button', { name: /more that are refused/ }).click();
-  await methods.getByRole('listitem').filter({ hasText: /^Wrapped solder/ }).getByRole('button', { name: 'Compare' }).click();
+  await methods
+    .getByRole('listitem')
+    .filter({ hasText: /^Wrapped solder/ })
+    .getByRole('button', { name: 'Compare' })
+    .click();
   const compare = page.getByRole('dialog', { name: 'Side by side' });
   await expect(compare.getByRole('row', { name: /^Strip/ })).toContainText('15 mm');
   await expect(compare.getByText('Allowed if the zone did not vibrate.')).toBeVisible();
@@ -29,7 +38,9 @@ test('a judgement is argued with: two methods side by side, what if, what to ord
   await expect(tried.getByRole('region', { name: 'Then' })).not.toContainText('sealed butt, middle');
   await tried.getByRole('button', { name: 'Close' }).click();
   await expect(page.getByRole('heading', { name: /sealed butt, middle/ })).toBeVisible();
-  await expect(page.getByRole('region', { name: 'Electrical check' })).toContainText('a feed wire may take 0.4 V at 24 V');
+  await expect(page.getByRole('region', { name: 'Electrical check' })).toContainText(
+    'a feed wire may take 0.4 V at 24 V',
+  );
 
   // The last middle butts are taken off the shelf: what to order, and what stands in with what it loses.
   await page.goto('/shelf');
@@ -65,7 +76,10 @@ test('a judgement is argued with: two methods side by side, what if, what to ord
   expect(errors).toEqual([]);
 });
 
-test("a shop's own practice: what it would change is shown before it is saved, and then the job is planned by it", async ({ page, request }) => {
+test("a shop's own practice: what it would change is shown before it is saved, and then the job is planned by it", async ({
+  page,
+  request,
+}) => {
   const { errors } = watch(page);
   await atTheBench(page);
   const id = await copyOf(request, '0147');

@@ -32,7 +32,9 @@ test('splices are dragged, nudged, pinned, solved around, taken back and printed
   expect(dragged).toBeLessThan(first - 20);
   await expect(page.getByText(/Kept as it lies/)).toBeVisible();
   expect(await centreOf(other)).toBe(others);
-  await expect(page.getByRole('table', { name: /Cut points/ }).getByRole('row', { name: /Valve A feed/ })).toContainText(String(dragged));
+  await expect(
+    page.getByRole('table', { name: /Cut points/ }).getByRole('row', { name: /Valve A feed/ }),
+  ).toContainText(String(dragged));
 
   // Onto another one: it says so, by name.
   await drag(page, left, 100);
@@ -44,7 +46,16 @@ test('splices are dragged, nudged, pinned, solved around, taken back and printed
   await page.keyboard.press('ArrowRight');
   await page.keyboard.press('Shift+ArrowRight');
   await expect.poll(() => centreOf(left)).toBe(before + 11);
-  await expect.poll(async () => ((await (await request.get(`/api/jobs/${id}`)).json()) as { job: { layout?: { pins: { centreMm: number }[] } } }).job.layout?.pins[0]?.centreMm ?? 0).toBeGreaterThan(before + 10);
+  await expect
+    .poll(
+      async () =>
+        (
+          (await (await request.get(`/api/jobs/${id}`)).json()) as {
+            job: { layout?: { pins: { centreMm: number }[] } };
+          }
+        ).job.layout?.pins[0]?.centreMm ?? 0,
+    )
+    .toBeGreaterThan(before + 10);
   await page.reload();
   await expect.poll(() => centreOf(left)).toBe(before + 11);
 
@@ -67,7 +78,10 @@ test('splices are dragged, nudged, pinned, solved around, taken back and printed
   expect(errors).toEqual([]);
 });
 
-test('on a tablet a finger drags a splice, and the board is not wider than the screen', async ({ browser, request }) => {
+test('on a tablet a finger drags a splice, and the board is not wider than the screen', async ({
+  browser,
+  request,
+}) => {
   const page = await (await browser.newContext({ viewport: { width: 820, height: 1180 }, hasTouch: true })).newPage();
   await atTheBench(page);
   const id = await copyOf(request, '0147');
@@ -79,7 +93,8 @@ test('on a tablet a finger drags a splice, and the board is not wider than the s
   const box = (await left.boundingBox())!;
   const cdp = await page.context().newCDPSession(page);
   const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
-  const touch = (type: 'touchStart' | 'touchMove' | 'touchEnd', at: number) => cdp.send('Input.dispatchTouchEvent', { type, touchPoints: type === 'touchEnd' ? [] : [{ x: at, y }] });
+  const touch = (type: 'touchStart' | 'touchMove' | 'touchEnd', at: number) =>
+    cdp.send('Input.dispatchTouchEvent', { type, touchPoints: type === 'touchEnd' ? [] : [{ x: at, y }] });
   await touch('touchStart', x);
   for (let step = 1; step <= 10; step += 1) await touch('touchMove', x - 4 * step);
   await touch('touchEnd', x - 40);
@@ -88,13 +103,32 @@ test('on a tablet a finger drags a splice, and the board is not wider than the s
   expect(await page.evaluate(() => document.documentElement.scrollWidth - innerWidth)).toBeLessThanOrEqual(0);
 });
 
-test('a loss just before the branch: its splice lies on the next run, is moved and pinned there, and stands on that run\'s sheet', async ({ page, request }) => {
+test("a loss just before the branch: its splice lies on the next run, is moved and pinned there, and stands on that run's sheet", async ({
+  page,
+  request,
+}) => {
   const { errors } = watch(page);
   await atTheBench(page);
   const id = await copyOf(request, '0147');
   await makeSafe(request, id);
-  const finding = { id: 'near-branch', circuitId: 'C7', runId: 'R1', kind: 'parted', fromMm: 1072, toMm: 1082, cutBackLeftMm: 0, cutBackRightMm: 0, slackMm: 0 };
-  expect((await request.post(`/api/jobs/${id}/findings`, { data: { finding, writeId: crypto.randomUUID(), by: 'Ines Valdur' } })).status()).toBe(201);
+  const finding = {
+    id: 'near-branch',
+    circuitId: 'C7',
+    runId: 'R1',
+    kind: 'parted',
+    fromMm: 1072,
+    toMm: 1082,
+    cutBackLeftMm: 0,
+    cutBackRightMm: 0,
+    slackMm: 0,
+  };
+  expect(
+    (
+      await request.post(`/api/jobs/${id}/findings`, {
+        data: { finding, writeId: crypto.randomUUID(), by: 'Ines Valdur' },
+      })
+    ).status(),
+  ).toBe(201);
   await page.goto(`/jobs/${id}/decide?finding=near-branch`);
   await expect(page.getByText(/right splice lies past Branch B1, on Valve run/).first()).toBeVisible();
   await page.goto(`/jobs/${id}/layout`);
@@ -108,7 +142,13 @@ test('a loss just before the branch: its splice lies on the next run, is moved a
   await page.keyboard.press('Shift+ArrowRight');
   await expect.poll(() => centreOf(right)).toBe(before + 10);
   await expect(page.getByRole('button', { name: 'Unpin circuit 7' })).toBeVisible();
-  await expect.poll(async () => ((await (await request.get(`/api/jobs/${id}`)).json()) as { job: { layout?: { pins: { runId?: string }[] } } }).job.layout?.pins[0]?.runId).toBe('R2');
+  await expect
+    .poll(
+      async () =>
+        ((await (await request.get(`/api/jobs/${id}`)).json()) as { job: { layout?: { pins: { runId?: string }[] } } })
+          .job.layout?.pins[0]?.runId,
+    )
+    .toBe('R2');
   await page.reload();
   await page.getByRole('button', { name: /Valve run/ }).click();
   await expect.poll(() => centreOf(right)).toBe(before + 10);

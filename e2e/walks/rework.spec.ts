@@ -24,7 +24,10 @@ test('a joint that lets go is cut out; when the slack is used up one splice beco
   await proveShown(page);
 });
 
-test('high voltage stops at the gate until a procedure is named, and then only that is done', async ({ page, request }) => {
+test('high voltage stops at the gate until a procedure is named, and then only that is done', async ({
+  page,
+  request,
+}) => {
   await atTheBench(page);
   await page.goto(`/jobs/${await copyOf(request, '0145')}/survey`);
   await page.getByRole('button', { name: 'Battery negative is off' }).click();
@@ -43,7 +46,11 @@ test('a job file with one bad line is refused whole, and says where', async ({ p
   await page.goto('/jobs');
   await page.getByRole('button', { name: 'Import a job file' }).click();
   const choose = page.locator('input[type=file]');
-  await choose.setInputFiles({ name: 'job.json', mimeType: 'application/json', buffer: Buffer.from(text.replace('"strandsLost": 5', '"strandsLost": 50')) });
+  await choose.setInputFiles({
+    name: 'job.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(text.replace('"strandsLost": 5', '"strandsLost": 50')),
+  });
   const refusal = page.getByRole('alert');
   await expect(refusal).toContainText('Nothing was imported: one place is not right.');
   await expect(refusal).toContainText('/job/findings/2/strandsLost');

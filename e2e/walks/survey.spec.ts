@@ -7,7 +7,10 @@ const open = async (page: Page, id: string): Promise<void> => {
   await expect(page.getByRole('region', { name: 'Findings' }).getByRole('row')).toHaveCount(4);
 };
 
-test('damage is marked by a drag along the run, refused with the reason where it cannot be, saved, undone', async ({ page, request }) => {
+test('damage is marked by a drag along the run, refused with the reason where it cannot be, saved, undone', async ({
+  page,
+  request,
+}) => {
   const { errors } = watch(page);
   await open(page, await copyOf(request, '0146'));
   const surface = page.getByTestId('run-surface');
@@ -53,16 +56,30 @@ test('a finding is changed and removed by its row, and a removal can be taken ba
   await expect(table.getByRole('row', { name: /21 Tail lamp left/ })).toContainText('90');
   await table.getByRole('button', { name: 'Remove the finding on circuit 24' }).click();
   await expect(table.getByRole('row')).toHaveCount(3);
-  await page.getByRole('status', { name: 'What was done' }).filter({ hasText: 'Finding removed' }).getByRole('button', { name: 'Undo' }).click();
+  await page
+    .getByRole('status', { name: 'What was done' })
+    .filter({ hasText: 'Finding removed' })
+    .getByRole('button', { name: 'Undo' })
+    .click();
   await expect(table.getByRole('row')).toHaveCount(4);
 });
 
-test('two people change the same finding: both versions are shown and nothing is overwritten unasked', async ({ page, request }) => {
+test('two people change the same finding: both versions are shown and nothing is overwritten unasked', async ({
+  page,
+  request,
+}) => {
   const id = await copyOf(request, '0146');
   await open(page, id);
   await page.getByRole('button', { name: 'Change the finding on circuit 21' }).click();
   const view = (await (await request.get(`/api/jobs/${id}`)).json()) as { job: { findings: object[] } };
-  const other = await request.put(`/api/jobs/${id}/findings/F1`, { data: { writeId: crypto.randomUUID(), by: 'Marek Osei', version: 1, finding: { ...view.job.findings[0], slackMm: 44 } } });
+  const other = await request.put(`/api/jobs/${id}/findings/F1`, {
+    data: {
+      writeId: crypto.randomUUID(),
+      by: 'Marek Osei',
+      version: 1,
+      finding: { ...view.job.findings[0], slackMm: 44 },
+    },
+  });
   expect(other.status()).toBe(200);
   await page.getByLabel('Slack, pulled together by hand').fill('55');
   await page.getByRole('button', { name: 'Save the finding' }).click();

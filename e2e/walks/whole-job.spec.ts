@@ -18,11 +18,16 @@ test('a new user takes the harvester from finding to PDF', async ({ page, reques
   await page.getByRole('link', { name: 'On to Decide' }).click();
 
   // Decide: why, in figures; another method with a reason.
-  await expect(page.getByRole('heading', { name: /Two splices and \d+ mm of new wire: sealed butt, middle/ })).toBeVisible();
+  await expect(
+    page.getByRole('heading', { name: /Two splices and \d+ mm of new wire: sealed butt, middle/ }),
+  ).toBeVisible();
   await expect(page.getByText('The cut loses 27 mm and the harness gives back only 10')).toBeVisible();
   await page.keyboard.press('n');
   await expect(page.getByRole('article', { name: 'Decision on circuit 2' })).toBeVisible();
-  const clip = page.getByRole('region', { name: 'Every method, ranked' }).getByRole('listitem').filter({ hasText: /^Splice clip \+ adhesive sleeve/ });
+  const clip = page
+    .getByRole('region', { name: 'Every method, ranked' })
+    .getByRole('listitem')
+    .filter({ hasText: /^Splice clip \+ adhesive sleeve/ });
   await clip.getByRole('button', { name: 'Use instead' }).click();
   await page.getByLabel('Why?').fill('Slimmer under the guard plate');
   await page.getByRole('button', { name: 'Use it, with this reason' }).click();
@@ -69,13 +74,22 @@ test('a new user takes the harvester from finding to PDF', async ({ page, reques
   await expect(page.getByText('✓ Signed by Tove Brandt')).toBeVisible();
   await expect(page.getByText('Chosen against the ranking. Tove Brandt', { exact: false }).first()).toBeVisible();
   const fetched = async (name: string): Promise<Buffer> => {
-    const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name, exact: true }).click()]);
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('link', { name, exact: true }).click(),
+    ]);
     return readFileSync(await download.path());
   };
   expect((await fetched('PDF')).subarray(0, 5).toString()).toBe('%PDF-');
   expect((await fetched('CSV table')).toString()).toContain('Slimmer under the guard plate');
-  expect(JSON.parse((await fetched('JSON record')).toString())).toMatchObject({ format: 'mendum-record', records: { length: 10 } });
-  expect(JSON.parse((await fetched('Job file')).toString())).toMatchObject({ format: 'mendum-job', job: { number: '0147' } });
+  expect(JSON.parse((await fetched('JSON record')).toString())).toMatchObject({
+    format: 'mendum-record',
+    records: { length: 10 },
+  });
+  expect(JSON.parse((await fetched('Job file')).toString())).toMatchObject({
+    format: 'mendum-job',
+    job: { number: '0147' },
+  });
   const view = (await (await request.get(`/api/jobs/${await jobId(request, '0147')}`)).json()) as { status: string };
   expect(view.status).toBe('signed');
   expect(errors).toEqual([]);

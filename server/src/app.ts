@@ -35,13 +35,28 @@ export interface AppOptions {
 const BODY_LIMIT = '6mb';
 
 /** The application without a port, so that tests can send requests to it. */
-export function createApp({ db, log, photosDir, webDir, today = () => new Date().toISOString().slice(0, 10) }: AppOptions): Express {
+export function createApp({
+  db,
+  log,
+  photosDir,
+  webDir,
+  today = () => new Date().toISOString().slice(0, 10),
+}: AppOptions): Express {
   const app = express();
   app.disable('x-powered-by');
   app.use(pinoHttp({ logger: log, autoLogging: log.level === 'debug' }));
   app.use(
     helmet({
-      contentSecurityPolicy: { directives: { 'script-src': ["'self'"], 'style-src': ["'self'", "'unsafe-inline'"], 'worker-src': ["'self'", 'blob:'], 'font-src': ["'self'", 'data:'], 'img-src': ["'self'", 'data:'], 'upgrade-insecure-requests': null } },
+      contentSecurityPolicy: {
+        directives: {
+          'script-src': ["'self'"],
+          'style-src': ["'self'", "'unsafe-inline'"],
+          'worker-src': ["'self'", 'blob:'],
+          'font-src': ["'self'", 'data:'],
+          'img-src': ["'self'", 'data:'],
+          'upgrade-insecure-requests': null,
+        },
+      },
       strictTransportSecurity: false,
     }),
   );

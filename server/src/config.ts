@@ -19,8 +19,16 @@ const schema = Joi.object({
 /** Reads the configuration from the environment. @throws Error naming the variable, its value and what it may be */
 export function readConfig(env: NodeJS.ProcessEnv, root: string): Config {
   const { HOST, PORT, MENDUM_DATA, LOG_LEVEL } = env;
-  const given = Object.fromEntries(Object.entries({ HOST, PORT, MENDUM_DATA, LOG_LEVEL }).filter(([, value]) => value !== undefined && value !== ''));
-  const { error, value } = schema.validate(given) as { error?: Joi.ValidationError; value: { HOST: string; PORT: number; MENDUM_DATA: string; LOG_LEVEL: string } };
-  if (error) throw new Error(`The environment is not right: ${error.message} (it is ${String(error.details[0]?.context?.value)}). Correct or unset it.`);
+  const given = Object.fromEntries(
+    Object.entries({ HOST, PORT, MENDUM_DATA, LOG_LEVEL }).filter(([, value]) => value !== undefined && value !== ''),
+  );
+  const { error, value } = schema.validate(given) as {
+    error?: Joi.ValidationError;
+    value: { HOST: string; PORT: number; MENDUM_DATA: string; LOG_LEVEL: string };
+  };
+  if (error)
+    throw new Error(
+      `The environment is not right: ${error.message} (it is ${String(error.details[0]?.context?.value)}). Correct or unset it.`,
+    );
   return { host: value.HOST, port: value.PORT, dataDir: resolve(root, value.MENDUM_DATA), logLevel: value.LOG_LEVEL };
 }

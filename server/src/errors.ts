@@ -34,7 +34,11 @@ export interface ErrorMore {
 
 /** An error that is shown to people as it is: it names the thing, the value, the limit and what to do. */
 export class AppError extends Error {
-  constructor(readonly code: ErrorCode, message: string, readonly more: ErrorMore = {}) {
+  constructor(
+    readonly code: ErrorCode,
+    message: string,
+    readonly more: ErrorMore = {},
+  ) {
     super(message);
     this.name = 'AppError';
   }
@@ -46,6 +50,14 @@ export class AppError extends Error {
   /** The one error shape. */
   body(): { error: { code: ErrorCode; message: string; field?: string; hint: string; details?: unknown } } {
     const { field, hint, details } = this.more;
-    return { error: { code: this.code, message: this.message, ...(field === undefined ? {} : { field }), hint: hint ?? ERRORS[this.code].hint, ...(details === undefined ? {} : { details }) } };
+    return {
+      error: {
+        code: this.code,
+        message: this.message,
+        ...(field === undefined ? {} : { field }),
+        hint: hint ?? ERRORS[this.code].hint,
+        ...(details === undefined ? {} : { details }),
+      },
+    };
   }
 }

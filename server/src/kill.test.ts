@@ -11,40 +11,54 @@ const ROOT = resolve(import.meta.dirname, '../..');
 let dataDir: string;
 let running: ChildProcess[] = [];
 
-beforeEach(() => { dataDir = mkdtempSync(join(tmpdir(), 'mendum-kill-')); });
+beforeEach(() => {
+  dataDir = mkdtempSync(join(tmpdir(), 'mendum-kill-'));
+});
 afterEach(() => {
   for (const child of running) child.kill('SIGKILL');
   running = [];
   rmSync(dataDir, { recursive: true, force: true });
 });
 
-const freePort = (): Promise<number> => new Promise((done, fail) => {
-  const probe = createServer();
-  probe.on('error', fail);
-  probe.listen(0, '127.0.0.1', () => {
-    const address = probe.address();
-    probe.close(() => done(typeof address === 'object' && address ? address.port : 0));
+const freePort = (): Promise<number> =>
+  new Promise((done, fail) => {
+    const probe = createServer();
+    probe.on('error', fail);
+    probe.listen(0, '127.0.0.1', () => {
+      const address = probe.address();
+      probe.close(() => done(typeof address === 'object' && address ? address.port : 0));
+    });
   });
-});
 
 function spawnServer(port: number, ...more: readonly string[]): ChildProcess {
-  const child = spawn(process.execPath, ['--import', 'tsx', 'server/src/main.ts', '--demo', ...more], { cwd: ROOT, env: { ...process.env, PORT: String(port), MENDUM_DATA: dataDir, LOG_LEVEL: 'error' }, stdio: ['ignore', 'pipe', 'pipe'] });
+  const child = spawn(process.execPath, ['--import', 'tsx', 'server/src/main.ts', '--demo', ...more], {
+    cwd: ROOT,
+    env: { ...process.env, PORT: String(port), MENDUM_DATA: dataDir, LOG_LEVEL: 'error' },
+    stdio: ['ignore', 'pipe', 'pipe'],
+  });
   running.push(child);
   return child;
 }
 
 async function answering(port: number): Promise<void> {
   for (let tries = 0; tries < 400; tries += 1) {
-    if (await fetch(`http://127.0.0.1:${port}/api/health`).then((answer) => answer.ok, () => false)) return;
+    if (
+      await fetch(`http://127.0.0.1:${port}/api/health`).then(
+        (answer) => answer.ok,
+        () => false,
+      )
+    )
+      return;
     await wait(150);
   }
   throw new Error('the server did not come up');
 }
 
-const ended = (child: ChildProcess): Promise<number | null> => new Promise((done) => {
-  if (child.exitCode !== null || child.signalCode !== null) done(child.exitCode);
-  else child.once('exit', (code) => done(code));
-});
+const ended = (child: ChildProcess): Promise<number | null> =>
+  new Promise((done) => {
+    if (child.exitCode !== null || child.signalCode !== null) done(child.exitCode);
+    else child.once('exit', (code) => done(code));
+  });
 
 describe('a server killed while it saves', () => {
   it('loses no write that it had acknowledged', async () => {
@@ -59,8 +73,16 @@ describe('a server killed while it saves', () => {
     const saving = (async () => {
       for (let index = 0; !killed; index += 1) {
         const id = `kept-${index}`;
-        const body = JSON.stringify({ writeId: randomUUID(), by: 'Ines', finding: { id, circuitId: 'C26', runId: 'R1', kind: 'corroded', fromMm: 1 + 3 * index, toMm: 2 + 3 * index } });
-        const answer = await fetch(`${at}/findings`, { method: 'POST', headers: { 'content-type': 'application/json' }, body }).catch(() => undefined);
+        const body = JSON.stringify({
+          writeId: randomUUID(),
+          by: 'Ines',
+          finding: { id, circuitId: 'C26', runId: 'R1', kind: 'corroded', fromMm: 1 + 3 * index, toMm: 2 + 3 * index },
+        });
+        const answer = await fetch(`${at}/findings`, {
+          method: 'POST',
+          headers: { 'content-type': 'application/json' },
+          body,
+        }).catch(() => undefined);
         if (answer?.status === 201) acknowledged.push(id);
       }
     })();
@@ -72,7 +94,9 @@ describe('a server killed while it saves', () => {
 
     spawnServer(port);
     await answering(port);
-    const kept = ((await (await fetch(at)).json()) as { job: { findings: { id: string }[] } }).job.findings.map((finding) => finding.id);
+    const kept = ((await (await fetch(at)).json()) as { job: { findings: { id: string }[] } }).job.findings.map(
+      (finding) => finding.id,
+    );
     expect(acknowledged.length).toBeGreaterThanOrEqual(12);
     expect(acknowledged.filter((id) => !kept.includes(id))).toEqual([]);
   });
@@ -85,7 +109,9 @@ describe('starting and stopping', () => {
     await answering(port);
     const second = spawnServer(port);
     let words = '';
-    second.stderr?.on('data', (part: Buffer) => { words += part.toString(); });
+    second.stderr?.on('data', (part: Buffer) => {
+      words += part.toString();
+    });
     expect(await ended(second)).toBe(1);
     expect(words).toContain(`Port ${port} on 127.0.0.1 is taken`);
   });
@@ -93,8 +119,15 @@ describe('starting and stopping', () => {
     const port = await freePort();
     spawnServer(port);
     await answering(port);
-    const people = async (): Promise<string[]> => ((await (await fetch(`http://127.0.0.1:${port}/api/people`)).json()) as { name: string }[]).map((person) => person.name);
-    await fetch(`http://127.0.0.1:${port}/api/people`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ writeId: randomUUID(), by: 'Kept' }) });
+    const people = async (): Promise<string[]> =>
+      ((await (await fetch(`http://127.0.0.1:${port}/api/people`)).json()) as { name: string }[]).map(
+        (person) => person.name,
+      );
+    await fetch(`http://127.0.0.1:${port}/api/people`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ writeId: randomUUID(), by: 'Kept' }),
+    });
     expect(await ended(spawnServer(port, '--fresh'))).toBe(1);
     expect(existsSync(join(dataDir, 'mendum.sqlite'))).toBe(true);
     expect(await people()).toContain('Kept');
@@ -103,7 +136,11 @@ describe('starting and stopping', () => {
     const port = await freePort();
     const first = spawnServer(port);
     await answering(port);
-    await fetch(`http://127.0.0.1:${port}/api/people`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ writeId: randomUUID(), by: 'Kept' }) });
+    await fetch(`http://127.0.0.1:${port}/api/people`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ writeId: randomUUID(), by: 'Kept' }),
+    });
     first.kill('SIGTERM');
     expect(await ended(first)).toBe(0);
     spawnServer(port);

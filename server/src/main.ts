@@ -33,16 +33,21 @@ if (process.argv.includes('--fresh')) {
   rmSync(photosDir, { recursive: true, force: true });
 }
 const db = await openDatabase(config.dataDir);
-if (process.argv.includes('--demo') && (await seedDemo(db, new Date()))) console.log('The database is new: demo machines, jobs and records were put in.');
+if (process.argv.includes('--demo') && (await seedDemo(db, new Date())))
+  console.log('The database is new: demo machines, jobs and records were put in.');
 
-const server = createApp({ db, log, photosDir, webDir: join(root, 'web/dist') }).listen(config.port, config.host, (error?: Error) => {
-  if (error) {
-    console.error(portWords(config.host, config.port, error));
-    void db.close().finally(() => process.exit(1));
-    return;
-  }
-  console.log(`Mendum is at http://${config.host}:${config.port}`);
-});
+const server = createApp({ db, log, photosDir, webDir: join(root, 'web/dist') }).listen(
+  config.port,
+  config.host,
+  (error?: Error) => {
+    if (error) {
+      console.error(portWords(config.host, config.port, error));
+      void db.close().finally(() => process.exit(1));
+      return;
+    }
+    console.log(`Mendum is at http://${config.host}:${config.port}`);
+  },
+);
 
 /** Answers what is under way, closes the database, and goes. */
 function stop(): void {

@@ -8,7 +8,8 @@ export interface Caution {
 
 /** On every plan and every report. */
 export const MANUAL_FIRST: Caution = {
-  id: 'manual', text: "The maker's service manual and local codes come first: they override what is proposed here.",
+  id: 'manual',
+  text: "The maker's service manual and local codes come first: they override what is proposed here.",
 };
 
 /** What a job is made of, as far as cautions go. */
@@ -24,16 +25,44 @@ export interface CautionCase {
 
 const CAUTIONS: readonly (Caution & { readonly applies: (job: CautionCase) => boolean })[] = [
   { ...MANUAL_FIRST, applies: () => true },
-  { id: 'isolate', text: 'Battery off or the circuit proved dead, engine off and cold, work supported.', applies: () => true },
-  { id: 'airbag', text: "Airbag and belt circuits: the maker's procedure and waiting time, no probing.", applies: (job) => job.airbag },
-  { id: 'highVoltage', text: 'Orange high-voltage cable: qualified people only. Charged capacitors stay dangerous.', applies: (job) => job.highVoltage },
+  {
+    id: 'isolate',
+    text: 'Battery off or the circuit proved dead, engine off and cold, work supported.',
+    applies: () => true,
+  },
+  {
+    id: 'airbag',
+    text: "Airbag and belt circuits: the maker's procedure and waiting time, no probing.",
+    applies: (job) => job.airbag,
+  },
+  {
+    id: 'highVoltage',
+    text: 'Orange high-voltage cable: qualified people only. Charged capacitors stay dangerous.',
+    applies: (job) => job.highVoltage,
+  },
   { id: 'eyes', text: 'Eye protection when cutting, stripping and soldering.', applies: (job) => job.cuts },
-  { id: 'vapour', text: 'Fuel vapour: no flame, no iron; hot air only once aired and measured.', applies: (job) => job.fuelVapour },
-  { id: 'hotAir', text: 'Hot air burns and lights things: low setting, reflector, keep it moving; flame never near fuel.', applies: (job) => job.heats.some((heat) => heat === 'hotAir' || heat === 'ironAndHotAir') },
-  { id: 'iron', text: 'Hot iron: burns, drips, ventilation.', applies: (job) => job.heats.some((heat) => heat === 'iron' || heat === 'ironAndHotAir') },
+  {
+    id: 'vapour',
+    text: 'Fuel vapour: no flame, no iron; hot air only once aired and measured.',
+    applies: (job) => job.fuelVapour,
+  },
+  {
+    id: 'hotAir',
+    text: 'Hot air burns and lights things: low setting, reflector, keep it moving; flame never near fuel.',
+    applies: (job) => job.heats.some((heat) => heat === 'hotAir' || heat === 'ironAndHotAir'),
+  },
+  {
+    id: 'iron',
+    text: 'Hot iron: burns, drips, ventilation.',
+    applies: (job) => job.heats.some((heat) => heat === 'iron' || heat === 'ironAndHotAir'),
+  },
   { id: 'lead', text: 'Leaded solder: wash hands, no food.', applies: (job) => job.leadedSolder },
   { id: 'ratchet', text: 'Ratchet tools do not let go: mind your fingers.', applies: (job) => job.crimps },
-  { id: 'rules', text: 'Aviation, road-legal and marine work have rules of their own, and they come first.', applies: () => true },
+  {
+    id: 'rules',
+    text: 'Aviation, road-legal and marine work have rules of their own, and they come first.',
+    applies: () => true,
+  },
 ];
 
 /** The cautions that apply, in order of weight. */

@@ -18,16 +18,33 @@ export interface CoverSite {
   readonly vapourAired: boolean;
 }
 
-const hit = (ruleId: string, verdict: RuleHit['verdict'], because: string, source: string): RuleHit => ({ ruleId, verdict, because, source, overridable: verdict !== 'refuse' });
+const hit = (ruleId: string, verdict: RuleHit['verdict'], because: string, source: string): RuleHit => ({
+  ruleId,
+  verdict,
+  because,
+  source,
+  overridable: verdict !== 'refuse',
+});
 
 const statusOf = (hits: readonly RuleHit[]): MethodStatus =>
-  hits.some((one) => one.verdict === 'refuse') ? 'refused' : hits.some((one) => one.verdict === 'shelf') ? 'shelf' : 'allowed';
+  hits.some((one) => one.verdict === 'refuse')
+    ? 'refused'
+    : hits.some((one) => one.verdict === 'shelf')
+      ? 'shelf'
+      : 'allowed';
 
 const shelfHit = (name: string): RuleHit => hit('shelf.part', 'shelf', notOnShelf([name]), 'shelf');
 
 function ratedHit(part: { name: string; ratedC: number }, site: CoverSite): RuleHit[] {
   return part.ratedC < site.placeC
-    ? [hit('rated.under', 'refuse', `${part.name} stands ${part.ratedC} °C; ambient and own heating reach ${figure(site.placeC, 0)}.`, 'sleeve, part or tape rated under ambient + own heating')]
+    ? [
+        hit(
+          'rated.under',
+          'refuse',
+          `${part.name} stands ${part.ratedC} °C; ambient and own heating reach ${figure(site.placeC, 0)}.`,
+          'sleeve, part or tape rated under ambient + own heating',
+        ),
+      ]
     : [];
 }
 
@@ -38,18 +55,50 @@ function sleeveCover(site: CoverSite, practice: Practice, catalogue: Catalogue):
   const found = findPart(catalogue, (parts) => chooseSleeve(partsOf(parts, 'sleeve'), need));
   const part = found?.part;
   const hits: RuleHit[] = [];
-  if (site.freedEndMm === undefined) hits.push(hit('cover.noFreeEnd', 'refuse', 'No end of this wire can be freed, so no sleeve can be slid over the place.', 'sleeve when an end can be freed'));
-  if (!part) hits.push(hit('sleeve.none', 'refuse', `No sleeve passes ${figure(passMm)} mm and grips the ${figure(site.jacketMm)} mm jacket.`, 'sleeve choice'));
-  if (site.zone.fuelVapour && !site.vapourAired) hits.push(hit('vapour.hotAir', 'refuse', 'There can be fuel vapour here: no hot air until aired and measured.', 'fuel vapour'));
+  if (site.freedEndMm === undefined)
+    hits.push(
+      hit(
+        'cover.noFreeEnd',
+        'refuse',
+        'No end of this wire can be freed, so no sleeve can be slid over the place.',
+        'sleeve when an end can be freed',
+      ),
+    );
+  if (!part)
+    hits.push(
+      hit(
+        'sleeve.none',
+        'refuse',
+        `No sleeve passes ${figure(passMm)} mm and grips the ${figure(site.jacketMm)} mm jacket.`,
+        'sleeve choice',
+      ),
+    );
+  if (site.zone.fuelVapour && !site.vapourAired)
+    hits.push(
+      hit(
+        'vapour.hotAir',
+        'refuse',
+        'There can be fuel vapour here: no hot air until aired and measured.',
+        'fuel vapour',
+      ),
+    );
   if (found) hits.push(...ratedHit(found.part, site), ...(found.onShelf ? [] : [shelfHit(found.part.name)]));
   const gun = catalogue.tools.find((tool) => tool.tasks.includes('hotAir'));
   if (!gun) hits.push(hit('shelf.tool', 'shelf', 'There is no hot-air gun to shrink a sleeve with.', 'shelf'));
   const status = statusOf(hits);
   return {
     toolNames: gun ? [gun.name] : [],
-    coverId: 'sleeveCover', name: 'Adhesive sleeve over the jacket', status, hits, partId: part?.id, partName: part?.name ?? 'adhesive sleeve',
+    coverId: 'sleeveCover',
+    name: 'Adhesive sleeve over the jacket',
+    status,
+    hits,
+    partId: part?.id,
+    partName: part?.name ?? 'adhesive sleeve',
     lengthMm: part ? sleeveCutMm(site.damageMm, overlapMm, part.series) : 0,
-    because: status === 'allowed' ? `The copper is whole and an end can be freed: a sleeve over ${figure(site.damageMm, 0)} mm of bare place needs no cut.` : (hits[0]?.because ?? ''),
+    because:
+      status === 'allowed'
+        ? `The copper is whole and an end can be freed: a sleeve over ${figure(site.damageMm, 0)} mm of bare place needs no cut.`
+        : (hits[0]?.because ?? ''),
   };
 }
 
@@ -58,17 +107,43 @@ function wrapCover(tape: TapePart['tape'], site: CoverSite, practice: Practice, 
   const part = found?.part;
   const dry = site.zone.moisture === 'dry';
   const hits: RuleHit[] = [];
-  if (tape === 'cloth' && !dry) hits.push(hit('cover.clothDamp', 'refuse', 'Cloth tape holds water: only in a dry run.', 'cloth tape where dry'));
+  if (tape === 'cloth' && !dry)
+    hits.push(hit('cover.clothDamp', 'refuse', 'Cloth tape holds water: only in a dry run.', 'cloth tape where dry'));
   if (found) hits.push(...ratedHit(found.part, site), ...(found.onShelf ? [] : [shelfHit(found.part.name)]));
-  if (tape === 'selfFusing' && site.zone.moisture === 'wet') hits.push(hit('cover.fusingWet', 'warn', 'In a wet run a wrap is second best: free an end if you can and use a sleeve.', 'self-fusing tape where damp'));
+  if (tape === 'selfFusing' && site.zone.moisture === 'wet')
+    hits.push(
+      hit(
+        'cover.fusingWet',
+        'warn',
+        'In a wet run a wrap is second best: free an end if you can and use a sleeve.',
+        'self-fusing tape where damp',
+      ),
+    );
   const status = statusOf(hits);
   const id: CoverId = tape === 'cloth' ? 'clothWrap' : 'fusingWrap';
   return {
-    toolNames: [], coverId: id, name: tape === 'cloth' ? 'Cloth tape over the jacket' : 'Self-fusing tape over the jacket', status, hits, partId: part?.id, partName: part?.name ?? 'tape',
+    toolNames: [],
+    coverId: id,
+    name: tape === 'cloth' ? 'Cloth tape over the jacket' : 'Self-fusing tape over the jacket',
+    status,
+    hits,
+    partId: part?.id,
+    partName: part?.name ?? 'tape',
     lengthMm: part
-      ? spiralTapeMm({ diameterMm: site.jacketMm, lengthMm: site.damageMm + 2 * practice.figures.overlapMm, widthMm: part.widthMm, thicknessMm: part.thicknessMm, lap: 0.5 })
+      ? spiralTapeMm({
+          diameterMm: site.jacketMm,
+          lengthMm: site.damageMm + 2 * practice.figures.overlapMm,
+          widthMm: part.widthMm,
+          thicknessMm: part.thicknessMm,
+          lap: 0.5,
+        })
       : 0,
-    because: status === 'allowed' ? (tape === 'cloth' ? 'Dry here, and tape needs no free end.' : 'Fuses to itself and needs no free end.') : (hits[0]?.because ?? ''),
+    because:
+      status === 'allowed'
+        ? tape === 'cloth'
+          ? 'Dry here, and tape needs no free end.'
+          : 'Fuses to itself and needs no free end.'
+        : (hits[0]?.because ?? ''),
   };
 }
 
@@ -78,7 +153,8 @@ const STATUS_ORDER: Record<MethodStatus, number> = { allowed: 0, shelf: 1, refus
 export function rankCovers(site: CoverSite, practice: Practice, catalogue: Catalogue): RankedCover[] {
   const cloth = wrapCover('cloth', site, practice, catalogue);
   const fusing = wrapCover('selfFusing', site, practice, catalogue);
-  return [sleeveCover(site, practice, catalogue), ...(site.zone.moisture === 'dry' ? [cloth, fusing] : [fusing, cloth])].sort(
-    (a, b) => STATUS_ORDER[a.status] - STATUS_ORDER[b.status],
-  );
+  return [
+    sleeveCover(site, practice, catalogue),
+    ...(site.zone.moisture === 'dry' ? [cloth, fusing] : [fusing, cloth]),
+  ].sort((a, b) => STATUS_ORDER[a.status] - STATUS_ORDER[b.status]);
 }

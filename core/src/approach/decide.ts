@@ -19,7 +19,11 @@ const INSERT_GUESS_MM = 150;
 const NEAR_RATING_K = 15;
 
 /** The chosen entry if it may still be used, else the ranking's own first. */
-function pick<T extends { readonly status: string }>(ranked: readonly T[], wanted: T | undefined, usable: boolean): T | undefined {
+function pick<T extends { readonly status: string }>(
+  ranked: readonly T[],
+  wanted: T | undefined,
+  usable: boolean,
+): T | undefined {
   if (wanted && usable) return wanted;
   const [best] = ranked;
   return best?.status === 'refused' ? undefined : best;
@@ -30,13 +34,21 @@ function slackSentence(site: Site, method: RankedMethod, { finding: { kind }, ne
   const joint = method.joints[0];
   const lap = joint?.reach.kind === 'lapped' ? joint.reach.lapMm : 0;
   const takes = lap > 0 ? ` and the joint's lap takes ${figure(lap)}` : '';
-  if (kind === 'addCircuit') return site.mainUncut ? 'The main wire stays whole: what is added joins it on a bared window.' : `${1 + site.branchWires.length + 1} ends meet here.`;
-  if (method.splices === 1) return `The cut loses ${lost} mm${takes}; the harness gives back ${figure(site.slackMm, 1)}: one splice reaches.`;
-  if (needsTwo === 'room') return 'One splice would reach, but would lie over another body: two, so that the bundle stays slim.';
-  if (needsTwo === 'pair') return "One splice would reach, but the pair's other wire needs two: both get two, so that they stay equally long.";
+  if (kind === 'addCircuit')
+    return site.mainUncut
+      ? 'The main wire stays whole: what is added joins it on a bared window.'
+      : `${1 + site.branchWires.length + 1} ends meet here.`;
+  if (method.splices === 1)
+    return `The cut loses ${lost} mm${takes}; the harness gives back ${figure(site.slackMm, 1)}: one splice reaches.`;
+  if (needsTwo === 'room')
+    return 'One splice would reach, but would lie over another body: two, so that the bundle stays slim.';
+  if (needsTwo === 'pair')
+    return "One splice would reach, but the pair's other wire needs two: both get two, so that they stay equally long.";
   const gives = site.slackMm > 0 ? `gives back only ${figure(site.slackMm, 1)}` : 'gives back nothing';
-  if (!site.slackKnown) return `The cut loses ${lost} mm and nobody has measured the slack here, so it counts as 0: measuring it might save a splice.`;
-  if (site.slackMm + 1e-9 >= site.lost.toMm - site.lost.fromMm + lap) return `The cut loses ${lost} mm; slack would cover it, but one splice finds no legal place here, so two go outside.`;
+  if (!site.slackKnown)
+    return `The cut loses ${lost} mm and nobody has measured the slack here, so it counts as 0: measuring it might save a splice.`;
+  if (site.slackMm + 1e-9 >= site.lost.toMm - site.lost.fromMm + lap)
+    return `The cut loses ${lost} mm; slack would cover it, but one splice finds no legal place here, so two go outside.`;
   return `The cut loses ${lost} mm${takes} and the harness ${gives}: one splice does not reach.`;
 }
 
@@ -46,12 +58,18 @@ function findingWarnings({ finding, circuit }: DecideInput, electrical: Electric
   if (finding.kind === 'cooked') {
     const { ratedC, name } = JACKETS[circuit.wire.jacket.material];
     const near = electrical.placeC >= ratedC - NEAR_RATING_K;
-    warnings.push(`Something cooked this wire: find the cause, or it comes back.${near ? ` ${name} stands ${ratedC} °C and the place reaches ${figure(electrical.placeC, 0)}: take a jacket one class up.` : ''}`);
+    warnings.push(
+      `Something cooked this wire: find the cause, or it comes back.${near ? ` ${name} stands ${ratedC} °C and the place reaches ${figure(electrical.placeC, 0)}: take a jacket one class up.` : ''}`,
+    );
   }
-  if (finding.kind === 'corroded') warnings.push('Corrosion creeps under the jacket: cut back until copper is bright on both sides.');
+  if (finding.kind === 'corroded')
+    warnings.push('Corrosion creeps under the jacket: cut back until copper is bright on both sides.');
   if (finding.kind === 'poorRepair') {
     warnings.push('The earlier joint is cut out whole.');
-    if (finding.sort === 'clampTap' && !finding.branchWires) warnings.push('A clamp-on tap joins another wire on: say which in the finding, and all three ends are joined here.');
+    if (finding.sort === 'clampTap' && !finding.branchWires)
+      warnings.push(
+        'A clamp-on tap joins another wire on: say which in the finding, and all three ends are joined here.',
+      );
   }
   if (finding.kind === 'strandsLost') {
     const left = remainingShare(finding.strandsLost, finding.strandsTotal) * areaMm2(circuit.wire.size);
@@ -61,8 +79,11 @@ function findingWarnings({ finding, circuit }: DecideInput, electrical: Electric
 }
 
 /** What is refused of the wire that was asked for, a fuse too large, and what the damage warns of. */
-const warningsOf = (input: DecideInput, electrical: Electrical, insertRefused: string | undefined): string[] =>
-  [...(insertRefused === undefined ? [] : [insertRefused]), ...fuseWarnings(electrical), ...findingWarnings(input, electrical)];
+const warningsOf = (input: DecideInput, electrical: Electrical, insertRefused: string | undefined): string[] => [
+  ...(insertRefused === undefined ? [] : [insertRefused]),
+  ...fuseWarnings(electrical),
+  ...findingWarnings(input, electrical),
+];
 
 function chooseCover(covers: readonly RankedCover[], use: string | undefined): RankedCover | undefined {
   const wanted = covers.find((cover) => cover.coverId === use);
@@ -80,30 +101,61 @@ export function decide(input: DecideInput): Decision {
   const lost = lostOf(input, neighbours);
   const redoCount = input.redos.filter((redo) => redo.findingId === finding.id).length;
   const base = {
-    findingId: finding.id, circuitId: circuit.id, runId: finding.runId, ranked: [], covers: [], ways: [], warnings: [], lost,
-    slackMm: finding.slackMm ?? 0, electrical, redoCount,
+    findingId: finding.id,
+    circuitId: circuit.id,
+    runId: finding.runId,
+    ranked: [],
+    covers: [],
+    ways: [],
+    warnings: [],
+    lost,
+    slackMm: finding.slackMm ?? 0,
+    electrical,
+    redoCount,
   };
 
   if (circuit.kind === 'airbag' || circuit.kind === 'highVoltage') {
     const entry = gate[circuit.kind];
     return entry
       ? { ...base, approach: 'procedure', because: [`Only what the named procedure says: ${entry.procedure}.`] }
-      : { ...base, approach: 'stopped', because: [`No plan for ${circuit.kind === 'airbag' ? 'an airbag or belt circuit' : 'high voltage'} until the maker's procedure or a qualified person is named at the gate.`], asks: 'Name the procedure at the gate' };
+      : {
+          ...base,
+          approach: 'stopped',
+          because: [
+            `No plan for ${circuit.kind === 'airbag' ? 'an airbag or belt circuit' : 'high voltage'} until the maker's procedure or a qualified person is named at the gate.`,
+          ],
+          asks: 'Name the procedure at the gate',
+        };
   }
 
   if (isAtCavity(finding)) return decideAtCavity(input, finding, electrical, base);
   if (finding.kind === 'addCircuit' && finding.freeCavity) return fillCavity(input, finding, finding.freeCavity, base);
   const leader = neighbours.find((other) => other.fromMm < finding.fromMm);
   const copper = mustCut(input, neighbours);
-  if (copper.cut && leader) return { ...base, approach: 'withOther', because: [copper.because, 'It is cut out together with the place before it.'] };
+  if (copper.cut && leader)
+    return {
+      ...base,
+      approach: 'withOther',
+      because: [copper.because, 'It is cut out together with the place before it.'],
+    };
 
   const jacketMm = jacketDiameterMm(circuit.wire);
   const coverSite = {
-    damageMm: visibleLengthMm(finding), jacketMm, freedEndMm: finding.freedEndMm ?? (isCutAnyway(input) ? jacketMm : undefined),
-    zone: input.run.zone, placeC: electrical.placeC, vapourAired: gate.vapour !== undefined,
+    damageMm: visibleLengthMm(finding),
+    jacketMm,
+    freedEndMm: finding.freedEndMm ?? (isCutAnyway(input) ? jacketMm : undefined),
+    zone: input.run.zone,
+    placeC: electrical.placeC,
+    vapourAired: gate.vapour !== undefined,
   };
   const covers = !copper.cut || copper.coverSecond ? rankCovers(coverSite, practice, catalogue) : [];
-  const insertWire = chooseInsertWire(circuit.wire, catalogue.wires, electrical.placeC, lost.toMm - lost.fromMm + INSERT_GUESS_MM, { asked: finding.insertWire, otherColours: input.otherColours });
+  const insertWire = chooseInsertWire(
+    circuit.wire,
+    catalogue.wires,
+    electrical.placeC,
+    lost.toMm - lost.fromMm + INSERT_GUESS_MM,
+    { asked: finding.insertWire, otherColours: input.otherColours },
+  );
   const site = siteAt(input, lost, electrical, insertWire, copper.two || input.needsTwo !== undefined);
   const ranked = rankMethods(site, input.shelf);
   const warnings = warningsOf(input, electrical, insertWire.refusedBecause);
@@ -115,31 +167,82 @@ export function decide(input: DecideInput): Decision {
     const cover = chooseCover(covers, use);
     if (cover) {
       const chosenBy = choice && cover.coverId === choice.use ? choice : undefined;
-      const covered = finding.kind === 'strandsLost' ? electricalAlong(input, remainingShare(finding.strandsLost, finding.strandsTotal)) : electrical;
-      const spare = copper.coverSecond ? ['One lost strand of a signal may be covered; cutting it out is the better repair.'] : [];
-      return { ...base, electrical: covered, approach: 'cover', because: [copper.because, cover.because], ways: waysOnRun(ranked, covers, site, copper, practice), covers, ranked, cover, chosenBy, warnings: [...warnings, ...spare], site, asks: cover.status === 'shelf' ? cover.because : undefined };
+      const covered =
+        finding.kind === 'strandsLost'
+          ? electricalAlong(input, remainingShare(finding.strandsLost, finding.strandsTotal))
+          : electrical;
+      const spare = copper.coverSecond
+        ? ['One lost strand of a signal may be covered; cutting it out is the better repair.']
+        : [];
+      return {
+        ...base,
+        electrical: covered,
+        approach: 'cover',
+        because: [copper.because, cover.because],
+        ways: waysOnRun(ranked, covers, site, copper, practice),
+        covers,
+        ranked,
+        cover,
+        chosenBy,
+        warnings: [...warnings, ...spare],
+        site,
+        asks: cover.status === 'shelf' ? cover.because : undefined,
+      };
     }
   }
-  const method = pick(ranked, wantedMethod, wantedMethod?.status === 'allowed' || wantedMethod?.usableWithReason === true);
+  const method = pick(
+    ranked,
+    wantedMethod,
+    wantedMethod?.status === 'allowed' || wantedMethod?.usableWithReason === true,
+  );
   if (!method) {
     const ways = waysOnRun(ranked, covers, site, copper, practice);
     const beside = releadBeside(input, electrical, lost, ranked);
     if (beside?.lead.decided.method) {
-      return finish(input, { ...base, covers }, beside.lead, { ways: [...ways, beside.lead.way], because: [copper.because, beside.noRoom], warnings: findingWarnings(input, electrical), wayAsked: false });
+      return finish(input, { ...base, covers }, beside.lead, {
+        ways: [...ways, beside.lead.way],
+        because: [copper.because, beside.noRoom],
+        warnings: findingWarnings(input, electrical),
+        wayAsked: false,
+      });
     }
-    return { ...base, approach: 'byHand', ways, because: [copper.because, `No method is allowed here. ${ranked[0]?.because ?? ''}`], ranked, covers, warnings, site, asks: 'No method is allowed here' };
+    return {
+      ...base,
+      approach: 'byHand',
+      ways,
+      because: [copper.because, `No method is allowed here. ${ranked[0]?.because ?? ''}`],
+      ranked,
+      covers,
+      warnings,
+      site,
+      asks: 'No method is allowed here',
+    };
   }
-  const mended = method.splices === 2 ? withSection(input, { where: 'the insert', facts: input.runFacts, wire: insertWire.wire }) : electrical;
-  const dropped = choice && method.methodId !== choice.use ? [`The choice of ${choice.by} can no longer be used here; the ranking's first stands instead.`] : [];
+  const mended =
+    method.splices === 2
+      ? withSection(input, { where: 'the insert', facts: input.runFacts, wire: insertWire.wire })
+      : electrical;
+  const dropped =
+    choice && method.methodId !== choice.use
+      ? [`The choice of ${choice.by} can no longer be used here; the ranking's first stands instead.`]
+      : [];
   return {
     ...base,
     electrical: mended,
     approach: method.splices === 1 ? 'oneSplice' : 'insert',
     because: [copper.because, slackSentence(site, method, input), method.because].filter((sentence) => sentence !== ''),
-    ways: waysOnRun(ranked, covers, site, copper, practice), ranked, covers, method, site,
+    ways: waysOnRun(ranked, covers, site, copper, practice),
+    ranked,
+    covers,
+    method,
+    site,
     chosenBy: choice && method.methodId === choice.use ? choice : undefined,
     insertWire: method.splices === 2 ? insertWire : undefined,
-    warnings: [...(mended === electrical ? warnings : warningsOf(input, mended, insertWire.refusedBecause)), ...dropped, ...method.hits.filter((hit) => hit.verdict === 'warn').map((hit) => hit.because)],
+    warnings: [
+      ...(mended === electrical ? warnings : warningsOf(input, mended, insertWire.refusedBecause)),
+      ...dropped,
+      ...method.hits.filter((hit) => hit.verdict === 'warn').map((hit) => hit.because),
+    ],
     asks: asksOf(method, mended, finding),
   };
 }
@@ -147,6 +250,7 @@ export function decide(input: DecideInput): Decision {
 function asksOf(method: RankedMethod, electrical: Electrical, finding: Finding): string | undefined {
   if (method.status === 'shelf') return 'Something is not on the shelf';
   if (electrical.fuseProtects === false) return 'The fuse does not protect this wire';
-  if (finding.kind === 'cooked' && finding.note === undefined) return 'What cooked it? Find the cause and note it in the finding';
+  if (finding.kind === 'cooked' && finding.note === undefined)
+    return 'What cooked it? Find the cause and note it in the finding';
   return undefined;
 }

@@ -1,11 +1,20 @@
 import { bundleDiameterMm } from '../bundle/index.ts';
 import { ambientC, countsAsLoaded, type Circuit, type Run } from '../harness/index.ts';
-import { allowedCurrentA, areaMm2, bundleFactor, conductorTemperatureC, jacketDiameterMm, resistanceMilliohm, type WireSpec } from '../wire/index.ts';
+import {
+  allowedCurrentA,
+  areaMm2,
+  bundleFactor,
+  conductorTemperatureC,
+  jacketDiameterMm,
+  resistanceMilliohm,
+  type WireSpec,
+} from '../wire/index.ts';
 import { figure } from '../units/index.ts';
 import type { DecideInput, Electrical, RunFacts } from './types.ts';
 
 /** What two wires must share to carry the same current in the same place. */
-const kindOf = ({ size, conductor, jacket }: WireSpec): string => `${areaMm2(size)} ${conductor.kind} ${jacket.material} ${jacket.wall} ${jacket.outerDiameterMm ?? ''}`;
+const kindOf = ({ size, conductor, jacket }: WireSpec): string =>
+  `${areaMm2(size)} ${conductor.kind} ${jacket.material} ${jacket.wall} ${jacket.outerDiameterMm ?? ''}`;
 
 /** What all circuits of a run share: ambient, which of them heat the bundle, and how thick it is. */
 export function runFacts(run: Run, circuitsInRun: readonly Circuit[]): RunFacts {
@@ -22,7 +31,11 @@ export function runFacts(run: Run, circuitsInRun: readonly Circuit[]): RunFacts 
   return {
     ambientC: ambient,
     aloneA,
-    loadedIds: new Set(circuitsInRun.filter((circuit) => countsAsLoaded(circuit, aloneA.get(circuit.id) ?? 0)).map((circuit) => circuit.id)),
+    loadedIds: new Set(
+      circuitsInRun
+        .filter((circuit) => countsAsLoaded(circuit, aloneA.get(circuit.id) ?? 0))
+        .map((circuit) => circuit.id),
+    ),
     temperatures: new Map(),
     bundleMm: bundleDiameterMm(circuitsInRun.map((circuit) => jacketDiameterMm(circuit.wire))),
   };
@@ -43,7 +56,8 @@ export interface Section {
   readonly facts: RunFacts;
 }
 
-const loadedWith = (facts: RunFacts, circuitId: string): number => facts.loadedIds.size + (facts.loadedIds.has(circuitId) ? 0 : 1);
+const loadedWith = (facts: RunFacts, circuitId: string): number =>
+  facts.loadedIds.size + (facts.loadedIds.has(circuitId) ? 0 : 1);
 
 /**
  * Current, temperature and fuse of a circuit in a run; the wire looked at always counts as loaded. The fuse must protect the weakest
@@ -51,16 +65,26 @@ const loadedWith = (facts: RunFacts, circuitId: string): number => facts.loadedI
  * @param share of the copper that stays in service at the weakest place: 1 once lost strands are cut out, less where they are covered
  * @param sections further pieces of the same path
  */
-export function electricalOf(circuit: Circuit, facts: RunFacts, share = 1, sections: readonly Section[] = []): Electrical {
+export function electricalOf(
+  circuit: Circuit,
+  facts: RunFacts,
+  share = 1,
+  sections: readonly Section[] = [],
+): Electrical {
   const loadedWires = loadedWith(facts, circuit.id);
   const factor = bundleFactor(loadedWires);
   const whole = facts.aloneA.get(circuit.id);
-  const aloneA = share === 1 && whole !== undefined ? whole : allowedCurrentA(circuit.wire, facts.ambientC, undefined, share);
+  const aloneA =
+    share === 1 && whole !== undefined ? whole : allowedCurrentA(circuit.wire, facts.ambientC, undefined, share);
   const bundledA = aloneA * factor;
-  const weakest = sections.reduce((least, section) => {
-    const amps = allowedCurrentA(section.wire, section.facts.ambientC) * bundleFactor(loadedWith(section.facts, circuit.id));
-    return amps < least.amps - 1e-9 ? { amps, where: section.where } : least;
-  }, { amps: bundledA, where: 'here' });
+  const weakest = sections.reduce(
+    (least, section) => {
+      const amps =
+        allowedCurrentA(section.wire, section.facts.ambientC) * bundleFactor(loadedWith(section.facts, circuit.id));
+      return amps < least.amps - 1e-9 ? { amps, where: section.where } : least;
+    },
+    { amps: bundledA, where: 'here' },
+  );
   return {
     areaMm2: areaMm2(circuit.wire.size) * share,
     milliohmPerMetre: resistanceMilliohm(circuit.wire, 1000, undefined, share),
@@ -69,7 +93,8 @@ export function electricalOf(circuit: Circuit, facts: RunFacts, share = 1, secti
     aloneA,
     bundledA,
     weakest,
-    placeC: circuit.loadA === undefined ? facts.ambientC : temperatureC(circuit.wire, circuit.loadA / factor, facts, share),
+    placeC:
+      circuit.loadA === undefined ? facts.ambientC : temperatureC(circuit.wire, circuit.loadA / factor, facts, share),
     fuseA: circuit.fuseA,
     fuseProtects: circuit.fuseA === undefined ? undefined : circuit.fuseA <= weakest.amps + 1e-9,
   };
@@ -82,13 +107,22 @@ const pathOf = ({ circuit, finding, elsewhere, runFacts }: DecideInput): Section
 ];
 
 /** The standing of a finding's circuit along its whole path, with a share of its copper left. */
-export const electricalAlong = (input: DecideInput, share = 1): Electrical => electricalOf(input.circuit, input.runFacts, share, pathOf(input));
+export const electricalAlong = (input: DecideInput, share = 1): Electrical =>
+  electricalOf(input.circuit, input.runFacts, share, pathOf(input));
 
 /** The same with a piece of new wire in the path. */
-export const withSection = (input: DecideInput, section: Section): Electrical => electricalOf(input.circuit, input.runFacts, 1, [...pathOf(input), section]);
+export const withSection = (input: DecideInput, section: Section): Electrical =>
+  electricalOf(input.circuit, input.runFacts, 1, [...pathOf(input), section]);
 
 /** A fuse above what the weakest part of the path may carry. */
-export function fuseWarnings({ fuseA, fuseProtects, weakest, bundledA, loadedWires, ambientC: ambient }: Electrical): string[] {
+export function fuseWarnings({
+  fuseA,
+  fuseProtects,
+  weakest,
+  bundledA,
+  loadedWires,
+  ambientC: ambient,
+}: Electrical): string[] {
   if (fuseA === undefined || fuseProtects !== false) return [];
   return [
     weakest.where === 'here'

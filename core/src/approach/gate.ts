@@ -41,19 +41,35 @@ const numbers = (circuits: readonly Circuit[]): string => circuits.map((circuit)
 export function gateState(gate: Gate, damaged: readonly Circuit[], runs: readonly Run[]): GateState {
   const missing: GateNeed[] = [];
   if (!gate.isolation) {
-    missing.push({ entry: 'isolation', stops: true, because: 'Prove the circuit dead with a meter, or take the battery negative off, and say so here.' });
+    missing.push({
+      entry: 'isolation',
+      stops: true,
+      because: 'Prove the circuit dead with a meter, or take the battery negative off, and say so here.',
+    });
   }
   const airbag = damaged.filter((circuit) => circuit.kind === 'airbag');
   if (airbag.length > 0 && !gate.airbag) {
-    missing.push({ entry: 'airbag', stops: true, because: `Circuit ${numbers(airbag)} is airbag or belt tensioner: name the maker's procedure. Keep its waiting time, never probe.` });
+    missing.push({
+      entry: 'airbag',
+      stops: true,
+      because: `Circuit ${numbers(airbag)} is airbag or belt tensioner: name the maker's procedure. Keep its waiting time, never probe.`,
+    });
   }
   const highVoltage = damaged.filter((circuit) => circuit.kind === 'highVoltage');
   if (highVoltage.length > 0 && !gate.highVoltage) {
-    missing.push({ entry: 'highVoltage', stops: true, because: `Circuit ${numbers(highVoltage)} is high voltage: name the maker's procedure and the qualified person.` });
+    missing.push({
+      entry: 'highVoltage',
+      stops: true,
+      because: `Circuit ${numbers(highVoltage)} is high voltage: name the maker's procedure and the qualified person.`,
+    });
   }
   const vapour = runs.filter((run) => run.zone.fuelVapour);
   if (vapour.length > 0 && !gate.vapour) {
-    missing.push({ entry: 'vapour', stops: false, because: `There can be fuel vapour on ${vapour.map((run) => run.name).join(', ')}: no heat until it is aired and measured.` });
+    missing.push({
+      entry: 'vapour',
+      stops: false,
+      because: `There can be fuel vapour on ${vapour.map((run) => run.name).join(', ')}: no heat until it is aired and measured.`,
+    });
   }
   return { open: missing.every((need) => !need.stops), missing };
 }

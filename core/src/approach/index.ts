@@ -2,7 +2,23 @@ export type { Gate, GateEntry, GateNeed, GateState, SaidBy } from './gate.ts';
 export { gateState, GATE_ENTRIES } from './gate.ts';
 export type { Caution, CautionCase } from './cautions.ts';
 export { cautionsFor, MANUAL_FIRST } from './cautions.ts';
-export type { Approach, CavityAct, CavityWork, Choice, CoverId, DecideInput, Decision, Electrical, FittedTerminal, Held, RankedCover, RankedWay, Redo, RunFacts, Way } from './types.ts';
+export type {
+  Approach,
+  CavityAct,
+  CavityWork,
+  Choice,
+  CoverId,
+  DecideInput,
+  Decision,
+  Electrical,
+  FittedTerminal,
+  Held,
+  RankedCover,
+  RankedWay,
+  Redo,
+  RunFacts,
+  Way,
+} from './types.ts';
 export { CAVITY_ACTS, COVER_IDS, WAYS } from './types.ts';
 export { WAY_WORDS } from './ways/work.ts';
 export { decide } from './decide.ts';

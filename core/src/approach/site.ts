@@ -7,17 +7,39 @@ import { freeWireBeside } from './freeWire.ts';
 import type { DecideInput, Electrical } from './types.ts';
 
 /** The place and the wires of a splice that mends a loss: what every method there is judged by. */
-export function siteAt(input: DecideInput, lost: Stretch, electrical: Electrical, insertWire: InsertWireChoice, twoRequired: boolean): Site {
+export function siteAt(
+  input: DecideInput,
+  lost: Stretch,
+  electrical: Electrical,
+  insertWire: InsertWireChoice,
+  twoRequired: boolean,
+): Site {
   const { finding, circuit, run, nodes, practice, gate, runFacts, beyond } = input;
   return {
-    circuitNumber: circuit.number, circuitKind: circuit.kind, duty: finding.kind === 'addCircuit' ? 'add' : 'join',
-    wire: circuit.wire, farWire: finding.farWire ?? circuit.wire, branchWires: branchesOf(finding), insertWire: insertWire.wire, insertStepsUp: stepsUp(insertWire.wire.size, circuit.wire.size),
-    mainUncut: finding.kind === 'addCircuit' ? finding.mainUncut : undefined, freedEndMm: finding.freedEndMm,
-    zone: run.zone, flexing: flexStretches(run)[0]?.name, ambientC: electrical.ambientC, placeC: electrical.placeC,
+    circuitNumber: circuit.number,
+    circuitKind: circuit.kind,
+    duty: finding.kind === 'addCircuit' ? 'add' : 'join',
+    wire: circuit.wire,
+    farWire: finding.farWire ?? circuit.wire,
+    branchWires: branchesOf(finding),
+    insertWire: insertWire.wire,
+    insertStepsUp: stepsUp(insertWire.wire.size, circuit.wire.size),
+    mainUncut: finding.kind === 'addCircuit' ? finding.mainUncut : undefined,
+    freedEndMm: finding.freedEndMm,
+    zone: run.zone,
+    flexing: flexStretches(run)[0]?.name,
+    ambientC: electrical.ambientC,
+    placeC: electrical.placeC,
     conduitMarginMm: run.conduitInsideMm === undefined ? undefined : run.conduitInsideMm - runFacts.bundleMm,
-    lost, slackMm: finding.slackMm ?? 0, slackKnown: finding.slackMm !== undefined,
-    keepOuts: keepOuts(run, nodes, practice.figures.clearMm), ...freeWireBeside(run, lost),
+    lost,
+    slackMm: finding.slackMm ?? 0,
+    slackKnown: finding.slackMm !== undefined,
+    keepOuts: keepOuts(run, nodes, practice.figures.clearMm),
+    ...freeWireBeside(run, lost),
     keepOutsBeyond: beyond && (() => keepOutsBeyond(run, beyond, nodes, practice.figures.clearMm)),
-    vapourAired: gate.vapour !== undefined, temporaryUntil: finding.temporaryUntil, asOf: input.asOf, twoRequired,
+    vapourAired: gate.vapour !== undefined,
+    temporaryUntil: finding.temporaryUntil,
+    asOf: input.asOf,
+    twoRequired,
   };
 }

@@ -14,7 +14,18 @@ export type CoverId = (typeof COVER_IDS)[number];
 
 /** Ways of mending a circuit, by what is cut, joined and fitted. */
 export const WAYS = [
-  'cover', 'refit', 'correctCavity', 'rehouse', 'newTerminal', 'fillCavity', 'solderToPin', 'oneSplice', 'relead', 'insert', 'extend', 'pigtail',
+  'cover',
+  'refit',
+  'correctCavity',
+  'rehouse',
+  'newTerminal',
+  'fillCavity',
+  'solderToPin',
+  'oneSplice',
+  'relead',
+  'insert',
+  'extend',
+  'pigtail',
 ] as const;
 export type Way = (typeof WAYS)[number];
 
@@ -31,13 +42,28 @@ export interface RankedWay {
   /** What would have to change for a refused one to be possible. */
   readonly allowedIf?: string | undefined;
   /** Wire is about what it takes until the chosen way is laid out; mm. */
-  readonly cost: { readonly splices: number; readonly minutes: number; readonly wireMm: number; readonly parts: readonly string[] };
+  readonly cost: {
+    readonly splices: number;
+    readonly minutes: number;
+    readonly wireMm: number;
+    readonly parts: readonly string[];
+  };
   /** What is not on the shelf. */
   readonly lacks: readonly string[];
 }
 
 /** What is done at the cavity itself. */
-export const CAVITY_ACTS = ['crimpTerminal', 'refit', 'correct', 'rehouse', 'seal', 'plug', 'lockPiece', 'solderToPin', 'pigtail'] as const;
+export const CAVITY_ACTS = [
+  'crimpTerminal',
+  'refit',
+  'correct',
+  'rehouse',
+  'seal',
+  'plug',
+  'lockPiece',
+  'solderToPin',
+  'pigtail',
+] as const;
 export type CavityAct = (typeof CAVITY_ACTS)[number];
 
 /** A terminal sized for a wire, with its seal where the cavity wants one. Lengths in mm. */

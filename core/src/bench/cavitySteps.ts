@@ -15,63 +15,202 @@ const cavity = ({ nodeName, at }: CavityWork): string => `${nodeName}, cavity ${
 
 function freeSteps(work: CavityWork): Draft[] {
   const guide = work.lock === undefined ? undefined : RELEASE_GUIDES[work.lock];
-  return [draft('free', 'free', `Free the terminal of ${cavity(work)}`, guide ? guide.steps.join(' ') : 'Note the cavity, look up how this housing holds its terminals, lift the lock piece first.', guide?.never ?? 'The right wire in the wrong cavity is the most common mistake of all.')];
+  return [
+    draft(
+      'free',
+      'free',
+      `Free the terminal of ${cavity(work)}`,
+      guide
+        ? guide.steps.join(' ')
+        : 'Note the cavity, look up how this housing holds its terminals, lift the lock piece first.',
+      guide?.never ?? 'The right wire in the wrong cavity is the most common mistake of all.',
+    ),
+  ];
 }
 
 function seatSteps(work: CavityWork): Draft[] {
   const guide = work.lock === undefined ? undefined : RELEASE_GUIDES[work.lock];
-  return [draft('seat', 'seat', `Seat it in ${cavity(work)}`, `${guide ? `${guide.refit} ` : ''}Right way round, straight in without turning, click, pull back, then close the lock piece.`, 'No click, no seat: the lock piece does not close over one that stands back.')];
+  return [
+    draft(
+      'seat',
+      'seat',
+      `Seat it in ${cavity(work)}`,
+      `${guide ? `${guide.refit} ` : ''}Right way round, straight in without turning, click, pull back, then close the lock piece.`,
+      'No click, no seat: the lock piece does not close over one that stands back.',
+    ),
+  ];
 }
 
 function terminalSteps(work: CavityWork): Draft[] {
   const { terminal } = work;
-  if (!terminal) return [draft('terminal', 'crimp', 'Crimp the new terminal', 'Note the terminal’s family at the connector: strip, seal and die follow from it.', 'A terminal of another family seats and makes no contact.')];
+  if (!terminal)
+    return [
+      draft(
+        'terminal',
+        'crimp',
+        'Crimp the new terminal',
+        'Note the terminal’s family at the connector: strip, seal and die follow from it.',
+        'A terminal of another family seats and makes no contact.',
+      ),
+    ];
   const form = terminalForm(terminal.family);
-  const seal = terminal.seal ? [draft('wireSeal', 'sleeve', 'Slide the wire seal on now', `${terminal.seal.name}, small end towards the terminal.`, 'It only slides on before crimping: forgetting it costs the terminal.')] : [];
-  const strip = draft('strip', 'strip', 'Strip the end', `Notch ${sizeInWords(work.wire.size)}. ${form === 'housing' ? 'Then trim against the terminal.' : ''}`.trim(), 'A strand cut or nicked? Cut off and strip again.', { figure: mm(terminal.stripMm, 1, STRIP_TOLERANCE_MM) });
+  const seal = terminal.seal
+    ? [
+        draft(
+          'wireSeal',
+          'sleeve',
+          'Slide the wire seal on now',
+          `${terminal.seal.name}, small end towards the terminal.`,
+          'It only slides on before crimping: forgetting it costs the terminal.',
+        ),
+      ]
+    : [];
+  const strip = draft(
+    'strip',
+    'strip',
+    'Strip the end',
+    `Notch ${sizeInWords(work.wire.size)}. ${form === 'housing' ? 'Then trim against the terminal.' : ''}`.trim(),
+    'A strand cut or nicked? Cut off and strip again.',
+    { figure: mm(terminal.stripMm, 1, STRIP_TOLERANCE_MM) },
+  );
   const detail: Record<typeof form, string> = {
     housing: `${terminal.partName}: conductor crimp and jacket crimp in one stroke${terminal.seal ? ', the seal’s neck under the jacket crimp' : ''}. A brush of 0.5–1 mm shows, the jacket edge stands between the two crimps.`,
-    ring: `${terminal.partName}: brush at its tongue, seam to the smooth side of the die.`, fork: `${terminal.partName}: brush at its tongue, seam to the smooth side of the die.`,
-    blade: `${terminal.partName}: jacket up to the barrel, crimp halfway, never on the rim.`, bullet: `${terminal.partName}: jacket up to the barrel, crimp halfway, never on the rim.`,
+    ring: `${terminal.partName}: brush at its tongue, seam to the smooth side of the die.`,
+    fork: `${terminal.partName}: brush at its tongue, seam to the smooth side of the die.`,
+    blade: `${terminal.partName}: jacket up to the barrel, crimp halfway, never on the rim.`,
+    bullet: `${terminal.partName}: jacket up to the barrel, crimp halfway, never on the rim.`,
     ferrule: `${terminal.partName}: all strands in, level with its end, then press.`,
   };
-  return [...seal, strip, draft('terminal', 'crimp', 'Crimp the new terminal', detail[form], 'Metal squeezed out, or longer than an uncrimped one: scrap, and change the setting first.')];
+  return [
+    ...seal,
+    strip,
+    draft(
+      'terminal',
+      'crimp',
+      'Crimp the new terminal',
+      detail[form],
+      'Metal squeezed out, or longer than an uncrimped one: scrap, and change the setting first.',
+    ),
+  ];
 }
 
 /** Fastening of what sits in no housing. */
-const fastenSteps = (work: CavityWork): Draft[] => [draft('fasten', 'seat', `Fasten it at ${cavity(work)}`, 'Bright metal on both faces, washer where it was, torque as the maker says; a blade or bullet home to its stop.', 'Paint or rust under a ring is a resistor.')];
+const fastenSteps = (work: CavityWork): Draft[] => [
+  draft(
+    'fasten',
+    'seat',
+    `Fasten it at ${cavity(work)}`,
+    'Bright metal on both faces, washer where it was, torque as the maker says; a blade or bullet home to its stop.',
+    'Paint or rust under a ring is a resistor.',
+  ),
+];
 
 function actSteps(act: CavityAct, work: CavityWork, habits: Habits): Draft[] {
   switch (act) {
     case 'crimpTerminal':
-      return work.terminal && !isInHousing(work.terminal.family) ? [...terminalSteps(work), ...fastenSteps(work)] : [...(work.acts.includes('rehouse') ? [] : freeSteps(work)), ...terminalSteps(work), ...seatSteps(work)];
+      return work.terminal && !isInHousing(work.terminal.family)
+        ? [...terminalSteps(work), ...fastenSteps(work)]
+        : [...(work.acts.includes('rehouse') ? [] : freeSteps(work)), ...terminalSteps(work), ...seatSteps(work)];
     case 'correct':
-      return [...freeSteps(work), draft('lance', 'look', 'Look at its lance', 'Lifted, not flat; bent or cracked means a new terminal.', 'A flat lance clicks and does not hold.'), ...seatSteps(work)];
+      return [
+        ...freeSteps(work),
+        draft(
+          'lance',
+          'look',
+          'Look at its lance',
+          'Lifted, not flat; bent or cracked means a new terminal.',
+          'A flat lance clicks and does not hold.',
+        ),
+        ...seatSteps(work),
+      ];
     case 'rehouse':
       return [
-        draft('map', 'look', 'Write the cavities down', 'Each wire with its cavity, off the old housing, before anything is freed.', 'Mating side and wire side are mirror images: read one side only.'),
-        ...freeSteps(work), ...(work.acts.includes('crimpTerminal') ? [] : [...seatSteps(work)]),
+        draft(
+          'map',
+          'look',
+          'Write the cavities down',
+          'Each wire with its cavity, off the old housing, before anything is freed.',
+          'Mating side and wire side are mirror images: read one side only.',
+        ),
+        ...freeSteps(work),
+        ...(work.acts.includes('crimpTerminal') ? [] : [...seatSteps(work)]),
       ];
     case 'seal':
-      return [...freeSteps(work), draft('seal', 'seat', 'Put the seal back', `Clean, whole, right way round; ${habits.grease === 'never' ? 'no grease.' : 'grease only as the maker says, never in a sealed data connector unless told.'}`, 'A rolled seal lets water in and looks fine.'), ...seatSteps(work)];
+      return [
+        ...freeSteps(work),
+        draft(
+          'seal',
+          'seat',
+          'Put the seal back',
+          `Clean, whole, right way round; ${habits.grease === 'never' ? 'no grease.' : 'grease only as the maker says, never in a sealed data connector unless told.'}`,
+          'A rolled seal lets water in and looks fine.',
+        ),
+        ...seatSteps(work),
+      ];
     case 'plug':
-      return [draft('plug', 'seat', `Plug ${cavity(work)}`, 'Home to its collar, level with its neighbours.', 'An open cavity lets water into all of them.')];
+      return [
+        draft(
+          'plug',
+          'seat',
+          `Plug ${cavity(work)}`,
+          'Home to its collar, level with its neighbours.',
+          'An open cavity lets water into all of them.',
+        ),
+      ];
     case 'lockPiece':
-      return [draft('lockPiece', 'seat', 'Close the lock piece', 'Every terminal pulled first; then it closes by hand.', 'It will not close over a terminal that stands back: find that one, no force.')];
+      return [
+        draft(
+          'lockPiece',
+          'seat',
+          'Close the lock piece',
+          'Every terminal pulled first; then it closes by hand.',
+          'It will not close over a terminal that stands back: find that one, no force.',
+        ),
+      ];
     case 'refit':
       return seatSteps(work);
     case 'pigtail':
-      return [draft('mapping', 'look', 'Prove the mapping', `Mapping card of ${work.nodeName}: each pigtail wire by cavity, read through with the meter.`, 'Its colours match nothing: by cavity, never by colour.')];
+      return [
+        draft(
+          'mapping',
+          'look',
+          'Prove the mapping',
+          `Mapping card of ${work.nodeName}: each pigtail wire by cavity, read through with the meter.`,
+          'Its colours match nothing: by cavity, never by colour.',
+        ),
+      ];
     case 'solderToPin':
       return [
-        draft('pin', 'free', 'Take the pin out of the plastic', `${cavity(work)}: heat melts the housing. Note the cavity.`, 'Soldered in place, the plastic lets go of the pin.'),
-        draft('solder', 'solder', 'Solder the wire to the pin', 'Tin both, heat the pin, feed into the wire; hold still until it sets.', 'More than 2–3 mm wetted, and it no longer fits its cavity.', { figure: mm(WET_MM, 0), waitS: 10 }),
+        draft(
+          'pin',
+          'free',
+          'Take the pin out of the plastic',
+          `${cavity(work)}: heat melts the housing. Note the cavity.`,
+          'Soldered in place, the plastic lets go of the pin.',
+        ),
+        draft(
+          'solder',
+          'solder',
+          'Solder the wire to the pin',
+          'Tin both, heat the pin, feed into the wire; hold still until it sets.',
+          'More than 2–3 mm wetted, and it no longer fits its cavity.',
+          { figure: mm(WET_MM, 0), waitS: 10 },
+        ),
         ...seatSteps(work),
-        draft('pot', 'seat', 'Hold the back fast and pot it', 'Wire tied back first; then fill until nothing can move.', 'Soldered and loose at the back, it breaks beside the solder.', { waitS: POT_SET_S }),
+        draft(
+          'pot',
+          'seat',
+          'Hold the back fast and pot it',
+          'Wire tied back first; then fill until nothing can move.',
+          'Soldered and loose at the back, it breaks beside the solder.',
+          { waitS: POT_SET_S },
+        ),
       ];
   }
 }
 
 /** The steps of work at a cavity, in the order of its acts. */
 export const stepsAtCavity = (id: string, make: number, work: CavityWork, habits: Habits): BenchStep[] =>
-  work.acts.flatMap((act) => actSteps(act, work, habits).map((step) => ({ ...step, spliceId: id, id: `${id}#${make}/${act}/${step.key}` })));
+  work.acts.flatMap((act) =>
+    actSteps(act, work, habits).map((step) => ({ ...step, spliceId: id, id: `${id}#${make}/${act}/${step.key}` })),
+  );

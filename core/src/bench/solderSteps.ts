@@ -4,16 +4,34 @@ import { draft, mm, type Draft } from './draft.ts';
 import type { SpliceToMake } from './types.ts';
 
 const LOOSE = 'A loose lay fills with solder and breaks.';
-const WINDOW_LAY = { title: 'Wrap it round the main wire', how: (over: string) => `At least three turns, tight, inside the window of ${over} mm.`, mistake: LOOSE };
+const WINDOW_LAY = {
+  title: 'Wrap it round the main wire',
+  how: (over: string) => `At least three turns, tight, inside the window of ${over} mm.`,
+  mistake: LOOSE,
+};
 
 /** How the bare ends are brought together, by method: what to do, over how much, and what goes wrong. */
-const LAYS: Partial<Record<MethodId, { readonly title: string; readonly how: (overMm: string) => string; readonly mistake: string }>> = {
-  interlacedSolder: { title: 'Interlace the strands', how: (over) => `Fan both ends, push them into each other over ${over} mm, smooth down and twist once.`, mistake: LOOSE },
-  lapSolder: { title: 'Lay the tinned ends side by side', how: (over) => `Over ${over} mm, touching along their length.`, mistake: 'The weakest of the soldered: it holds by solder alone, so keep it still.' },
+const LAYS: Partial<
+  Record<MethodId, { readonly title: string; readonly how: (overMm: string) => string; readonly mistake: string }>
+> = {
+  interlacedSolder: {
+    title: 'Interlace the strands',
+    how: (over) => `Fan both ends, push them into each other over ${over} mm, smooth down and twist once.`,
+    mistake: LOOSE,
+  },
+  lapSolder: {
+    title: 'Lay the tinned ends side by side',
+    how: (over) => `Over ${over} mm, touching along their length.`,
+    mistake: 'The weakest of the soldered: it holds by solder alone, so keep it still.',
+  },
   windowSolderSleeve: WINDOW_LAY,
   windowSolderWrap: WINDOW_LAY,
 };
-const WRAPPED = { title: 'Wrap each round the other', how: () => 'Cross at the middle, wrap tight, ends tucked in.', mistake: LOOSE };
+const WRAPPED = {
+  title: 'Wrap each round the other',
+  how: () => 'Cross at the middle, wrap tight, ends tucked in.',
+  mistake: LOOSE,
+};
 
 function layStep({ joint }: SpliceToMake): Draft {
   const { title, how, mistake } = LAYS[joint.methodId] ?? WRAPPED;
@@ -25,13 +43,41 @@ export function solderSteps(make: SpliceToMake): Draft[] {
   const { joint } = make;
   if (joint.methodId === 'solderSleeve') {
     return [
-      draft('wrap', 'wrap', 'Push the strands into each other', `Over ${figure(joint.left.stripMm)} mm, with the solder ring over their middle.`, 'Ring beside the copper: it melts into the glue and not into the strands.', { figure: mm(joint.left.stripMm) }),
-      draft('shrink', 'shrink', 'Melt and shrink it', 'Hot air with the reflector: the ring first, until it runs into the strands, then outwards until glue shows at both ends. Hold it still.', 'Glue first: it shuts before the solder has run.', { waitS: 60 }),
+      draft(
+        'wrap',
+        'wrap',
+        'Push the strands into each other',
+        `Over ${figure(joint.left.stripMm)} mm, with the solder ring over their middle.`,
+        'Ring beside the copper: it melts into the glue and not into the strands.',
+        { figure: mm(joint.left.stripMm) },
+      ),
+      draft(
+        'shrink',
+        'shrink',
+        'Melt and shrink it',
+        'Hot air with the reflector: the ring first, until it runs into the strands, then outwards until glue shows at both ends. Hold it still.',
+        'Glue first: it shuts before the solder has run.',
+        { waitS: 60 },
+      ),
     ];
   }
   return [
-    draft('tin', 'solder', 'Clean and tin', 'Tip and wires, rosin core only. A heat clamp at each jacket.', 'Acid core eats the strands: never.', { figure: { value: make.ironW, digits: 0, unit: 'W iron' } }),
+    draft(
+      'tin',
+      'solder',
+      'Clean and tin',
+      'Tip and wires, rosin core only. A heat clamp at each jacket.',
+      'Acid core eats the strands: never.',
+      { figure: { value: make.ironW, digits: 0, unit: 'W iron' } },
+    ),
     layStep(make),
-    draft('solder', 'solder', 'Solder it', "Heat the wire, feed into the wire and not on to the tip. Strands' outline stays visible. Hold still until it sets.", 'Keep solder out from under the jacket: the stiff place breaks.', { waitS: 10 }),
+    draft(
+      'solder',
+      'solder',
+      'Solder it',
+      "Heat the wire, feed into the wire and not on to the tip. Strands' outline stays visible. Hold still until it sets.",
+      'Keep solder out from under the jacket: the stiff place breaks.',
+      { waitS: 10 },
+    ),
   ];
 }

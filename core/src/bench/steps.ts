@@ -14,13 +14,40 @@ function cutSteps(make: SpliceToMake): Draft[] {
   const square = `Cut square, with a cutter and not a knife.${make.habits.batch === 'oneAtATime' ? ' This wire only: it is finished before the next is cut.' : ''}`;
   const steps: Draft[] = [];
   if (make.side !== 'right') {
-    steps.push(draft('cutLeft', 'cut', `Cut ${make.leftName} end`, `At ${figure(make.cutLeftMm, 0)} mm from ${make.fromName}. ${square}`, 'Copper dull or green at the cut? Cut back until it is bright.', { figure: mm(make.cutLeftMm, 0) }));
+    steps.push(
+      draft(
+        'cutLeft',
+        'cut',
+        `Cut ${make.leftName} end`,
+        `At ${figure(make.cutLeftMm, 0)} mm from ${make.fromName}. ${square}`,
+        'Copper dull or green at the cut? Cut back until it is bright.',
+        { figure: mm(make.cutLeftMm, 0) },
+      ),
+    );
   }
   if (make.side !== 'left') {
-    steps.push(draft('cutRight', 'cut', `Cut ${make.rightName} end`, `At ${figure(make.cutRightMm, 0)} mm from ${make.fromName}. ${square}`, 'Copper dull or green at the cut? Cut back until it is bright.', { figure: mm(make.cutRightMm, 0) }));
+    steps.push(
+      draft(
+        'cutRight',
+        'cut',
+        `Cut ${make.rightName} end`,
+        `At ${figure(make.cutRightMm, 0)} mm from ${make.fromName}. ${square}`,
+        'Copper dull or green at the cut? Cut back until it is bright.',
+        { figure: mm(make.cutRightMm, 0) },
+      ),
+    );
   }
   if (make.insertMm !== undefined && (make.isLead || make.side !== 'right')) {
-    steps.push(draft('cutInsert', 'cut', make.isLead ? 'Cut the new lead' : 'Cut the insert', make.insertWords ?? '', 'Too short cannot be mended: measure, then cut.', { figure: mm(make.insertMm, 0) }));
+    steps.push(
+      draft(
+        'cutInsert',
+        'cut',
+        make.isLead ? 'Cut the new lead' : 'Cut the insert',
+        make.insertWords ?? '',
+        'Too short cannot be mended: measure, then cut.',
+        { figure: mm(make.insertMm, 0) },
+      ),
+    );
   }
   return steps;
 }
@@ -36,10 +63,26 @@ function sleeveSteps(make: SpliceToMake): Draft[] {
   const { seal } = make.joint;
   if (seal.kind !== 'sleeve') return [];
   const built = seal.buildUp
-    ? [draft('buildUp', 'shrink', seal.buildUp.side === 'both' ? 'Build both sides up' : 'Build the thin jacket up', `${seal.buildUp.name}, ${figure(seal.buildUp.cutMm, 0)} mm, shrunk on ${seal.buildUp.side === 'both' ? 'the wires of each side' : 'the thinner wire'} just beside the strip.`, 'Over bare copper it would keep the sleeve from gripping.', { figure: mm(seal.buildUp.cutMm, 0), waitS: COOL_S })]
+    ? [
+        draft(
+          'buildUp',
+          'shrink',
+          seal.buildUp.side === 'both' ? 'Build both sides up' : 'Build the thin jacket up',
+          `${seal.buildUp.name}, ${figure(seal.buildUp.cutMm, 0)} mm, shrunk on ${seal.buildUp.side === 'both' ? 'the wires of each side' : 'the thinner wire'} just beside the strip.`,
+          'Over bare copper it would keep the sleeve from gripping.',
+          { figure: mm(seal.buildUp.cutMm, 0), waitS: COOL_S },
+        ),
+      ]
     : [];
   return [
-    draft('sleeve', 'sleeve', 'Slide the sleeve on now', `${seal.name}, cut ${figure(seal.cutMm, 0)} mm, parked ${PARK_WORDS[make.parkSide](make)}, ${figure(make.parkAtMm, 0)} mm from the work.`, 'Forgetting it is the classic redo: no sleeve goes on afterwards.', { figure: mm(seal.cutMm, 0) }),
+    draft(
+      'sleeve',
+      'sleeve',
+      'Slide the sleeve on now',
+      `${seal.name}, cut ${figure(seal.cutMm, 0)} mm, parked ${PARK_WORDS[make.parkSide](make)}, ${figure(make.parkAtMm, 0)} mm from the work.`,
+      'Forgetting it is the classic redo: no sleeve goes on afterwards.',
+      { figure: mm(seal.cutMm, 0) },
+    ),
     ...built,
   ];
 }
@@ -48,42 +91,115 @@ function stripSteps(make: SpliceToMake): Draft[] {
   const { left, right } = make.joint;
   const foldWords = (folded: boolean): string => (folded ? ' Double it over, flat side by side.' : '');
   const strip = (key: string, title: string, end: SpliceToMake['joint']['left']): Draft =>
-    draft(key, end.folded ? 'fold' : 'strip', title, `Notch ${make.notch}.${foldWords(end.folded)}`, 'A strand cut or nicked? Cut off and strip again.', { figure: mm(end.stripMm, 1, STRIP_TOLERANCE_MM) });
+    draft(
+      key,
+      end.folded ? 'fold' : 'strip',
+      title,
+      `Notch ${make.notch}.${foldWords(end.folded)}`,
+      'A strand cut or nicked? Cut off and strip again.',
+      { figure: mm(end.stripMm, 1, STRIP_TOLERANCE_MM) },
+    );
   if (left.stripMm === 0 && right.stripMm === 0) return [];
   if (make.whole) {
     return [
-      draft('window', 'strip', 'Bare a window', `On the whole wire, at ${figure(make.cutLeftMm, 0)} mm from ${make.fromName}: ring the jacket twice, slit between, peel it off. Notch ${make.notch}.`, 'A strand nicked on a wire that stays whole? Then it has to be cut after all.', { figure: mm(left.stripMm, 1, STRIP_TOLERANCE_MM) }),
+      draft(
+        'window',
+        'strip',
+        'Bare a window',
+        `On the whole wire, at ${figure(make.cutLeftMm, 0)} mm from ${make.fromName}: ring the jacket twice, slit between, peel it off. Notch ${make.notch}.`,
+        'A strand nicked on a wire that stays whole? Then it has to be cut after all.',
+        { figure: mm(left.stripMm, 1, STRIP_TOLERANCE_MM) },
+      ),
       strip('stripRight', 'Strip the wire that joins it', right),
     ];
   }
   if (left.stripMm === right.stripMm) return [strip('strip', 'Strip both ends', left)];
-  return [strip('stripLeft', `Strip ${make.leftName} end`, left), strip('stripRight', `Strip ${make.rightName} end`, right)];
+  return [
+    strip('stripLeft', `Strip ${make.leftName} end`, left),
+    strip('stripRight', `Strip ${make.rightName} end`, right),
+  ];
 }
 
 function joinSteps(make: SpliceToMake): Draft[] {
   const { joint } = make;
   switch (make.family) {
     case 'closedBarrel': {
-      const detail = 'Part seated in the die, ratchet just engaged. Wire in to the stop, jacket up to the barrel and not in it. Squeeze until the ratchet lets go.';
-      const second = make.habits.secondCrimp === 'never' ? '' : ' A second crimp only where there is metal under the support.';
-      const crimp = (key: string, name: string): Draft => draft(key, 'crimp', `Crimp ${name} end`, `${detail}${second}`, 'On the rim it cuts the strands inside an intact jacket and looks fine.', { figure: mm(joint.crimpAtMm ?? 0, 2) });
+      const detail =
+        'Part seated in the die, ratchet just engaged. Wire in to the stop, jacket up to the barrel and not in it. Squeeze until the ratchet lets go.';
+      const second =
+        make.habits.secondCrimp === 'never' ? '' : ' A second crimp only where there is metal under the support.';
+      const crimp = (key: string, name: string): Draft =>
+        draft(
+          key,
+          'crimp',
+          `Crimp ${name} end`,
+          `${detail}${second}`,
+          'On the rim it cuts the strands inside an intact jacket and looks fine.',
+          { figure: mm(joint.crimpAtMm ?? 0, 2) },
+        );
       return [crimp('crimpLeft', make.leftName), crimp('crimpRight', make.rightName)];
     }
     case 'openClip':
       return [
-        draft('lay', 'crimp', make.whole ? 'Close the clip round both' : 'Lay the wires in the clip', `${joint.partName}: conductors side by side over ${figure(joint.jointLengthMm)} mm${joint.sides && !make.whole ? `, sides balanced: ${joint.sides}` : ''}. ${make.habits.strands === 'twist' ? 'Twist the strands once.' : 'Keep the factory lay.'}`, 'A strand astray: roll once in a glove, never with bare fingers.', { figure: mm(joint.jointLengthMm) }),
-        draft('crimp', 'crimp', 'Crimp the clip', 'Open side to the rolling side of the die. Squeeze until the ratchet lets go. A brush shows at both ends.', 'Metal squeezed out beside the die: scrap, and change the setting.'),
-        ...(make.habits.solderCrimps === 'stationary' && make.stillAndDry ? [draft('flow', 'solder', 'Flow solder into the crimp', 'Rosin core, a little, from the brush side; mark the joint as soldered on top of a crimp.', 'Too hot for too long: it wicks under the jacket and the wire breaks there.', { waitS: 10 })] : []),
+        draft(
+          'lay',
+          'crimp',
+          make.whole ? 'Close the clip round both' : 'Lay the wires in the clip',
+          `${joint.partName}: conductors side by side over ${figure(joint.jointLengthMm)} mm${joint.sides && !make.whole ? `, sides balanced: ${joint.sides}` : ''}. ${make.habits.strands === 'twist' ? 'Twist the strands once.' : 'Keep the factory lay.'}`,
+          'A strand astray: roll once in a glove, never with bare fingers.',
+          { figure: mm(joint.jointLengthMm) },
+        ),
+        draft(
+          'crimp',
+          'crimp',
+          'Crimp the clip',
+          'Open side to the rolling side of the die. Squeeze until the ratchet lets go. A brush shows at both ends.',
+          'Metal squeezed out beside the die: scrap, and change the setting.',
+        ),
+        ...(make.habits.solderCrimps === 'stationary' && make.stillAndDry
+          ? [
+              draft(
+                'flow',
+                'solder',
+                'Flow solder into the crimp',
+                'Rosin core, a little, from the brush side; mark the joint as soldered on top of a crimp.',
+                'Too hot for too long: it wicks under the jacket and the wire breaks there.',
+                { waitS: 10 },
+              ),
+            ]
+          : []),
       ];
     case 'closedEnd':
       return [
-        draft('lay', 'crimp', 'Lay the wires parallel', `All from one side, ends level, into ${joint.partName.toLowerCase()} to its bottom.`, 'A wire that stops short is held by its neighbour only.', { figure: mm(joint.left.stripMm) }),
-        draft('crimp', 'crimp', 'Crimp the cap', 'In the middle of its metal. Squeeze until the ratchet lets go; then tug every wire by itself.', 'One loose wire in the cap is a loose circuit.', { figure: mm(joint.crimpAtMm ?? 0) }),
+        draft(
+          'lay',
+          'crimp',
+          'Lay the wires parallel',
+          `All from one side, ends level, into ${joint.partName.toLowerCase()} to its bottom.`,
+          'A wire that stops short is held by its neighbour only.',
+          { figure: mm(joint.left.stripMm) },
+        ),
+        draft(
+          'crimp',
+          'crimp',
+          'Crimp the cap',
+          'In the middle of its metal. Squeeze until the ratchet lets go; then tug every wire by itself.',
+          'One loose wire in the cap is a loose circuit.',
+          { figure: mm(joint.crimpAtMm ?? 0) },
+        ),
       ];
     case 'soldered':
       return solderSteps(make);
     case 'tap':
-      return [draft('press', 'press', 'Press the tap home', `${joint.partName} over both wires, flat, latched.`, 'Temporary: it gets a label with the day it comes back.')];
+      return [
+        draft(
+          'press',
+          'press',
+          'Press the tap home',
+          `${joint.partName} over both wires, flat, latched.`,
+          'Temporary: it gets a label with the day it comes back.',
+        ),
+      ];
   }
 }
 
@@ -92,34 +208,129 @@ function closeSteps(make: SpliceToMake): Draft[] {
   const { seal } = joint;
   const steps: Draft[] = [];
   if (make.family !== 'tap') {
-    steps.push(draft('tug', 'tug', 'Tug it', 'Straight, by gauge, and no further: it stays in service.', 'A twist proves nothing and loosens the copper.', { figure: { value: make.tugN, digits: 0, unit: 'N' } }));
+    steps.push(
+      draft(
+        'tug',
+        'tug',
+        'Tug it',
+        'Straight, by gauge, and no further: it stays in service.',
+        'A twist proves nothing and loosens the copper.',
+        { figure: { value: make.tugN, digits: 0, unit: 'N' } },
+      ),
+    );
   }
   if ((seal.kind === 'builtIn' && joint.methodId !== 'solderSleeve') || seal.kind === 'sleeve') {
     const bring = seal.kind === 'sleeve' ? 'Bring the sleeve over the middle of the joint. ' : '';
-    steps.push(draft('shrink', 'shrink', 'Shrink the sleeve', `${bring}Hot air with the reflector, low, from the middle outwards, until glue shows all round at both ends. Then keep it still.`, 'Ends first traps air and leaves a window.', { waitS: COOL_S, figure: { value: 120, digits: 0, unit: '°C' } }));
+    steps.push(
+      draft(
+        'shrink',
+        'shrink',
+        'Shrink the sleeve',
+        `${bring}Hot air with the reflector, low, from the middle outwards, until glue shows all round at both ends. Then keep it still.`,
+        'Ends first traps air and leaves a window.',
+        { waitS: COOL_S, figure: { value: 120, digits: 0, unit: '°C' } },
+      ),
+    );
   }
   if (seal.kind === 'wrap') {
-    steps.push(draft('tape', 'tape', 'Wrap the seal', `${seal.name}, stretched, half lapped, over jacket on both sides. No heat.`, 'Jacket not reached: water creeps in.', { figure: mm(seal.lengthMm, 0) }));
+    steps.push(
+      draft(
+        'tape',
+        'tape',
+        'Wrap the seal',
+        `${seal.name}, stretched, half lapped, over jacket on both sides. No heat.`,
+        'Jacket not reached: water creeps in.',
+        { figure: mm(seal.lengthMm, 0) },
+      ),
+    );
   }
-  if (make.twistBack) steps.push(draft('twist', 'wrap', 'Twist the pair again', 'To 33–50 turns per metre; at most 50 mm stays untwisted at the splice.', 'One wire longer than the other disturbs the pair.', { figure: mm(50, 0) }));
+  if (make.twistBack)
+    steps.push(
+      draft(
+        'twist',
+        'wrap',
+        'Twist the pair again',
+        'To 33–50 turns per metre; at most 50 mm stays untwisted at the splice.',
+        'One wire longer than the other disturbs the pair.',
+        { figure: mm(50, 0) },
+      ),
+    );
   return steps;
 }
 
 /** The steps that make a splice, in order; the sleeve is a step before the joint. */
 export function stepsFor(make: SpliceToMake): BenchStep[] {
-  const drafts = [...cutSteps(make), ...sleeveSteps(make), ...shieldBackSteps(make), ...stripSteps(make), ...joinSteps(make), ...closeSteps(make), ...shieldJoinSteps(make)];
-  return drafts.map((step) => ({ ...step, spliceId: make.spliceId, id: `${make.spliceId}#${make.make}/${make.joint.methodId}/${step.key}` }));
+  const drafts = [
+    ...cutSteps(make),
+    ...sleeveSteps(make),
+    ...shieldBackSteps(make),
+    ...stripSteps(make),
+    ...joinSteps(make),
+    ...closeSteps(make),
+    ...shieldJoinSteps(make),
+  ];
+  return drafts.map((step) => ({
+    ...step,
+    spliceId: make.spliceId,
+    id: `${make.spliceId}#${make.make}/${make.joint.methodId}/${step.key}`,
+  }));
 }
 
 /** The steps that cover a jacket. */
-export function stepsForCover(spliceId: string, make: number, cover: RankedCover, atMm: number, fromName: string): BenchStep[] {
-  const look = draft('look', 'look', 'Look at the copper', `At ${figure(atMm, 0)} mm from ${fromName}: bright, every strand there.`, 'A strand gone? Change the finding: then it is cut out.', { figure: mm(atMm, 0) });
+export function stepsForCover(
+  spliceId: string,
+  make: number,
+  cover: RankedCover,
+  atMm: number,
+  fromName: string,
+): BenchStep[] {
+  const look = draft(
+    'look',
+    'look',
+    'Look at the copper',
+    `At ${figure(atMm, 0)} mm from ${fromName}: bright, every strand there.`,
+    'A strand gone? Change the finding: then it is cut out.',
+    { figure: mm(atMm, 0) },
+  );
   const sleeve = [
-    draft('free', 'sleeve', 'Free the end', 'Release the terminal from its housing; note its cavity first.', 'The right wire in the wrong cavity is the most common mistake of all.'),
-    draft('sleeve', 'sleeve', 'Slide the sleeve over', `${cover.partName}, cut ${figure(cover.lengthMm, 0)} mm, centred on the place.`, 'Too short: it must lie 12 mm over sound jacket on both sides.', { figure: mm(cover.lengthMm, 0) }),
-    draft('shrink', 'shrink', 'Shrink the sleeve', 'From the middle outwards, until glue shows all round at both ends.', 'Ends first traps air.', { waitS: COOL_S }),
+    draft(
+      'free',
+      'sleeve',
+      'Free the end',
+      'Release the terminal from its housing; note its cavity first.',
+      'The right wire in the wrong cavity is the most common mistake of all.',
+    ),
+    draft(
+      'sleeve',
+      'sleeve',
+      'Slide the sleeve over',
+      `${cover.partName}, cut ${figure(cover.lengthMm, 0)} mm, centred on the place.`,
+      'Too short: it must lie 12 mm over sound jacket on both sides.',
+      { figure: mm(cover.lengthMm, 0) },
+    ),
+    draft(
+      'shrink',
+      'shrink',
+      'Shrink the sleeve',
+      'From the middle outwards, until glue shows all round at both ends.',
+      'Ends first traps air.',
+      { waitS: COOL_S },
+    ),
     draft('refit', 'look', 'Refit the terminal', 'Same cavity, straight in, click, pull back.', 'No click, no seat.'),
   ];
-  const tape = [draft('tape', 'tape', 'Wrap it', `${cover.partName}, half lapped, 12 mm over sound jacket on both sides.`, 'Start and end on clean jacket.', { figure: mm(cover.lengthMm, 0) })];
-  return [look, ...(cover.coverId === 'sleeveCover' ? sleeve : tape)].map((step) => ({ ...step, spliceId, id: `${spliceId}#${make}/${cover.coverId}/${step.key}` }));
+  const tape = [
+    draft(
+      'tape',
+      'tape',
+      'Wrap it',
+      `${cover.partName}, half lapped, 12 mm over sound jacket on both sides.`,
+      'Start and end on clean jacket.',
+      { figure: mm(cover.lengthMm, 0) },
+    ),
+  ];
+  return [look, ...(cover.coverId === 'sleeveCover' ? sleeve : tape)].map((step) => ({
+    ...step,
+    spliceId,
+    id: `${spliceId}#${make}/${cover.coverId}/${step.key}`,
+  }));
 }

@@ -11,7 +11,21 @@ export interface StepFigure {
 }
 
 /** What is drawn to scale beside a step. */
-export type StepDrawing = 'cut' | 'sleeve' | 'strip' | 'fold' | 'crimp' | 'wrap' | 'solder' | 'tug' | 'shrink' | 'tape' | 'look' | 'press' | 'free' | 'seat';
+export type StepDrawing =
+  | 'cut'
+  | 'sleeve'
+  | 'strip'
+  | 'fold'
+  | 'crimp'
+  | 'wrap'
+  | 'solder'
+  | 'tug'
+  | 'shrink'
+  | 'tape'
+  | 'look'
+  | 'press'
+  | 'free'
+  | 'seat';
 
 /** One thing to do, with its one figure, and the mistake that people make there. */
 export interface BenchStep {

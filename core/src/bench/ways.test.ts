@@ -6,10 +6,19 @@ import { DRY_CABIN, onlyFinding, WET_SHAKING, wire, type CaseOptions } from '../
 import type { MethodId } from '../method/index.ts';
 import type { BenchStep } from './types.ts';
 
-const only = (...kinds: Part['kind'][]): Catalogue => ({ ...FULL_SHELF, parts: FULL_SHELF.parts.map((part) => (kinds.includes(part.kind) ? part : { ...part, quantity: 0 })) });
-const withHabits = (habits: Partial<Habits>, of: Practice = CRIMP_FIRST): Practice => ({ ...of, habits: { ...of.habits, ...habits } });
+const only = (...kinds: Part['kind'][]): Catalogue => ({
+  ...FULL_SHELF,
+  parts: FULL_SHELF.parts.map((part) => (kinds.includes(part.kind) ? part : { ...part, quantity: 0 })),
+});
+const withHabits = (habits: Partial<Habits>, of: Practice = CRIMP_FIRST): Practice => ({
+  ...of,
+  habits: { ...of.habits, ...habits },
+});
 function steps(finding: Partial<Finding>, options: CaseOptions, method?: MethodId): readonly BenchStep[] {
-  const plan = onlyFinding({ kind: 'parted', slackMm: 60, ...finding }, { circuits: [{ wire: wire(1.5) }], ...options });
+  const plan = onlyFinding(
+    { kind: 'parted', slackMm: 60, ...finding },
+    { circuits: [{ wire: wire(1.5) }], ...options },
+  );
   if (method) expect(plan.chosen).toBe(method);
   return plan.splices[0]?.steps ?? [];
 }
@@ -17,7 +26,16 @@ const keys = (list: readonly BenchStep[]): string[] => list.map((step) => step.k
 const detail = (list: readonly BenchStep[], key: string): string => list.find((step) => step.key === key)?.detail ?? '';
 
 describe('steps of each way of joining', () => {
-  it('a step-down is made as a butt, each size in its own end', () => expect(keys(steps({ farWire: wire(0.75) }, { zone: WET_SHAKING }, 'stepDown'))).toEqual(['cutLeft', 'cutRight', 'strip', 'crimpLeft', 'crimpRight', 'tug', 'shrink']));
+  it('a step-down is made as a butt, each size in its own end', () =>
+    expect(keys(steps({ farWire: wire(0.75) }, { zone: WET_SHAKING }, 'stepDown'))).toEqual([
+      'cutLeft',
+      'cutRight',
+      'strip',
+      'crimpLeft',
+      'crimpRight',
+      'tug',
+      'shrink',
+    ]));
   it('a cap: wires parallel to its bottom, tugged one by one', () => {
     const cap = steps({}, { catalogue: only('cap') }, 'cap');
     expect(keys(cap)).toEqual(['cutLeft', 'cutRight', 'strip', 'lay', 'crimp', 'tug']);
@@ -30,7 +48,12 @@ describe('steps of each way of joining', () => {
   });
   test.each<[string, Partial<CaseOptions>, MethodId, RegExp]>([
     ['wrapped', { practice: BENCH_SOLDER }, 'wrappedSolder', /Cross at the middle/],
-    ['interlaced above what wraps', { practice: BENCH_SOLDER, circuits: [{ wire: wire(4) }] }, 'interlacedSolder', /Fan both ends, push them into each other over 12 mm/],
+    [
+      'interlaced above what wraps',
+      { practice: BENCH_SOLDER, circuits: [{ wire: wire(4) }] },
+      'interlacedSolder',
+      /Fan both ends, push them into each other over 12 mm/,
+    ],
   ])('solder, %s', (_why, options, method, words) => {
     const soldered = steps({}, options, method);
     expect(detail(soldered, 'wrap')).toMatch(words);
@@ -41,9 +64,22 @@ describe('steps of each way of joining', () => {
     expect(keys(window)).toEqual(['window', 'stripRight', 'lay', 'crimp', 'tug', 'tape']);
     expect(detail(window, 'window')).toContain('ring the jacket twice');
   });
-  it('a tap cuts nothing', () => expect(keys(steps({ kind: 'addCircuit', branchWires: [wire(0.5)], temporaryUntil: '2030-02-01', slackMm: 0 }, { catalogue: only('piercingTap') }, 'piercingTap'))).toEqual(['press']));
+  it('a tap cuts nothing', () =>
+    expect(
+      keys(
+        steps(
+          { kind: 'addCircuit', branchWires: [wire(0.5)], temporaryUntil: '2030-02-01', slackMm: 0 },
+          { catalogue: only('piercingTap') },
+          'piercingTap',
+        ),
+      ),
+    ).toEqual(['press']));
   it('many wires say how the sides are shared out, and build both sides up where no sleeve grips', () => {
-    const many = steps({ kind: 'addCircuit', branchWires: [wire(2.5), wire(2.5)] }, { circuits: [{ wire: wire(2.5) }] }, 'multiClipSleeve');
+    const many = steps(
+      { kind: 'addCircuit', branchWires: [wire(2.5), wire(2.5)] },
+      { circuits: [{ wire: wire(2.5) }] },
+      'multiClipSleeve',
+    );
     expect(detail(many, 'lay')).toContain('sides balanced: 2 + 2 wires, 5 against 5 mm²');
     expect(many.find((step) => step.key === 'buildUp')?.title).toBe('Build both sides up');
   });
@@ -66,7 +102,11 @@ describe('habits of the hand show in the steps', () => {
     expect(keys(steps({}, { ...clip, practice, zone: { ...DRY_CABIN, vibration: 'high' } }))).not.toContain('flow');
   });
   it('the alloy of the practice is the one that is used', () => {
-    const joint = (alloy: string) => onlyFinding({ kind: 'parted', slackMm: 60 }, { circuits: [{ wire: wire(1.5) }], practice: withHabits({ alloy }, BENCH_SOLDER) }).splices[0]?.joint.partId;
+    const joint = (alloy: string) =>
+      onlyFinding(
+        { kind: 'parted', slackMm: 60 },
+        { circuits: [{ wire: wire(1.5) }], practice: withHabits({ alloy }, BENCH_SOLDER) },
+      ).splices[0]?.joint.partId;
     expect([joint('tinLead'), joint('leadFree')]).toEqual(['solder-tinLead', 'solder-leadFree']);
   });
 });

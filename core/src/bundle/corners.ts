@@ -38,9 +38,14 @@ function fitInside(radii: readonly number[], R: number): Circle[] | undefined {
         ])
       : [{ x: R - r, y: 0 }];
     const free = corners.filter(
-      (at) => Math.hypot(at.x, at.y) <= R - r + 1e-7 * R && placed.every((other) => Math.hypot(at.x - other.x, at.y - other.y) >= other.r + r - 1e-7 * R),
+      (at) =>
+        Math.hypot(at.x, at.y) <= R - r + 1e-7 * R &&
+        placed.every((other) => Math.hypot(at.x - other.x, at.y - other.y) >= other.r + r - 1e-7 * R),
     );
-    const best = free.reduce<{ x: number; y: number } | undefined>((far, at) => (!far || Math.hypot(at.x, at.y) > Math.hypot(far.x, far.y) + GRACE ? at : far), undefined);
+    const best = free.reduce<{ x: number; y: number } | undefined>(
+      (far, at) => (!far || Math.hypot(at.x, at.y) > Math.hypot(far.x, far.y) + GRACE ? at : far),
+      undefined,
+    );
     if (!best) return undefined;
     placed.push({ ...best, r });
   }

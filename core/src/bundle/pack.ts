@@ -31,7 +31,10 @@ const SQUEEZE = 0.006;
 /** A quick packing by a front chain: for bundles too thick to shake. */
 export function frontChain(diametersMm: readonly number[]): PackedBundle {
   const order = diametersMm.map((d, index) => ({ index, r: d / 2 })).sort((a, b) => b.r - a.r || a.index - b.index);
-  return inOrder(legal(packSiblings(order.map(({ r }) => ({ r }))).map(({ x, y, r }) => ({ x, y, r }))), (at) => order[at]?.index ?? at);
+  return inOrder(
+    legal(packSiblings(order.map(({ r }) => ({ r }))).map(({ x, y, r }) => ({ x, y, r }))),
+    (at) => order[at]?.index ?? at,
+  );
 }
 
 function firstPacking(radii: readonly number[]): Packing {
@@ -46,7 +49,12 @@ function shaken(circles: readonly Circle[], radius: number, turn: number, random
     const [angle, out] = [2 * Math.PI * random(), radius * Math.sqrt(random())];
     return { x: out * Math.cos(angle), y: out * Math.sin(angle) };
   };
-  if (turn % 4 === 0) return circles.map((circle) => ({ ...circle, x: circle.x + 0.3 * circle.r * (random() - 0.5), y: circle.y + 0.3 * circle.r * (random() - 0.5) }));
+  if (turn % 4 === 0)
+    return circles.map((circle) => ({
+      ...circle,
+      x: circle.x + 0.3 * circle.r * (random() - 0.5),
+      y: circle.y + 0.3 * circle.r * (random() - 0.5),
+    }));
   if (turn % 4 === 3) return circles.map((circle) => ({ ...circle, ...anywhere() }));
   const [a, b] = [pick(), pick()];
   const [first, second] = [circles[a], circles[b]];
@@ -70,7 +78,8 @@ function settled(start: Packing, shakes: number, kinds: readonly number[]): Pack
 }
 
 /** How many shakes of a bundle of n a number of looked-at pairs allows. */
-const shakesFor = (n: number, pairs: number): number => Math.min(SHAKES_MOST, Math.floor((2 * pairs) / Math.max(1, n * (n - 1))));
+const shakesFor = (n: number, pairs: number): number =>
+  Math.min(SHAKES_MOST, Math.floor((2 * pairs) / Math.max(1, n * (n - 1))));
 
 function inOrder(packing: Packing, indexOf: (at: number) => number): PackedBundle {
   const circles: PackedCircle[] = [];
@@ -104,8 +113,15 @@ export function repackCircles(like: PackedBundle, diametersMm: readonly number[]
   if (n < SHAKE_FROM) return packCircles(diametersMm);
   const squares = (list: readonly number[]): number => list.reduce((sum, d) => sum + d * d, 0);
   const grown = Math.sqrt(squares(diametersMm) / squares(like.circles.map((circle) => circle.diameterMm)));
-  const start = like.circles.map((circle, i): Circle => ({ x: circle.xMm * grown, y: circle.yMm * grown, r: (diametersMm[i] ?? circle.diameterMm) / 2 }));
-  const rounds = Math.max(REPACK_ROUNDS_LEAST, Math.min(REPACK_ROUNDS_MOST, Math.floor((2 * REPACK_ROUNDS_TIMES_PAIRS) / (n * (n - 1)))));
+  const start = like.circles.map((circle, i): Circle => ({
+    x: circle.xMm * grown,
+    y: circle.yMm * grown,
+    r: (diametersMm[i] ?? circle.diameterMm) / 2,
+  }));
+  const rounds = Math.max(
+    REPACK_ROUNDS_LEAST,
+    Math.min(REPACK_ROUNDS_MOST, Math.floor((2 * REPACK_ROUNDS_TIMES_PAIRS) / (n * (n - 1)))),
+  );
   const first = legal(relaxed(start, (grown * like.diameterMm) / 2, rounds));
   return inOrder(settled(first, shakesFor(n, REPACK_TIMES_PAIRS), [0]), (at) => at);
 }

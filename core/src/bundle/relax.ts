@@ -29,14 +29,18 @@ export function legal(circles: readonly Circle[]): Packing {
   circles.forEach((a, i) => {
     for (let j = i + 1; j < circles.length; j += 1) {
       const b = circles[j];
-      if (b) spread = Math.max(spread, ((a.r + b.r) * (a.r + b.r)) / Math.max(1e-24, (a.x - b.x) ** 2 + (a.y - b.y) ** 2));
+      if (b)
+        spread = Math.max(spread, ((a.r + b.r) * (a.r + b.r)) / Math.max(1e-24, (a.x - b.x) ** 2 + (a.y - b.y) ** 2));
     }
   });
   const factor = Math.sqrt(spread);
   const apart = circles.map((circle) => ({ x: circle.x * factor, y: circle.y * factor, r: circle.r }));
   const round = packEnclose(apart.map((circle) => ({ ...circle })));
   const middled = apart.map((circle) => ({ x: circle.x - round.x, y: circle.y - round.y, r: circle.r }));
-  return { circles: middled, radius: Math.max(0, ...middled.map((circle) => Math.hypot(circle.x, circle.y) + circle.r)) };
+  return {
+    circles: middled,
+    radius: Math.max(0, ...middled.map((circle) => Math.hypot(circle.x, circle.y) + circle.r)),
+  };
 }
 
 /**

@@ -40,11 +40,15 @@ function sectionsOf(wiresMm: readonly number[]): Sections {
  */
 export function bundleSection(wiresMm: readonly number[], bodiesMm: ReadonlyMap<number, number>): PackedBundle {
   const sections = sectionsOf(wiresMm);
-  const key = [...bodiesMm].sort((a, b) => a[0] - b[0]).map(([index, mm]) => `${index}:${mm.toFixed(3)}`).join(' ');
+  const key = [...bodiesMm]
+    .sort((a, b) => a[0] - b[0])
+    .map(([index, mm]) => `${index}:${mm.toFixed(3)}`)
+    .join(' ');
   const known = sections.get(key);
   if (known) return known;
   const parts = wiresMm.map((d, index) => bodiesMm.get(index) ?? d);
-  if (parts.length > PACKED_UP_TO) return put(sections, key, { ...frontChain(parts), diameterMm: bundleDiameterMm(parts) }, SECTIONS);
+  if (parts.length > PACKED_UP_TO)
+    return put(sections, key, { ...frontChain(parts), diameterMm: bundleDiameterMm(parts) }, SECTIONS);
   if (bodiesMm.size === 0) return put(sections, key, packCircles(wiresMm), SECTIONS);
   return put(sections, key, repackCircles(bundleSection(wiresMm, new Map()), parts), SECTIONS);
 }
@@ -55,7 +59,10 @@ export interface KnownSections {
   readonly sections: readonly (readonly [bodies: string, packed: PackedBundle])[];
 }
 
-export const knownSections = (wiresMm: readonly number[]): KnownSections => ({ wiresMm, sections: [...sectionsOf(wiresMm)] });
+export const knownSections = (wiresMm: readonly number[]): KnownSections => ({
+  wiresMm,
+  sections: [...sectionsOf(wiresMm)],
+});
 
 /** Takes over sections that another thread has packed. */
 export function takeSections({ wiresMm, sections }: KnownSections): void {

@@ -1,7 +1,18 @@
 import { HOUSING_FAMILIES, LOOSE_FAMILIES } from '../harness/index.ts';
 import { GENERIC_ENDS } from './genericEnds.ts';
 import type { PartColour, Range } from './stocked.ts';
-import type { ButtPart, CapPart, Catalogue, ClipPart, Part, SleevePart, SleeveSeries, SolderSleevePart, StepDownPart, Tool } from './types.ts';
+import type {
+  ButtPart,
+  CapPart,
+  Catalogue,
+  ClipPart,
+  Part,
+  SleevePart,
+  SleeveSeries,
+  SolderSleevePart,
+  StepDownPart,
+  Tool,
+} from './types.ts';
 
 /**
  * Typical generic parts with their usual figures (mm, mm², °C): what a shop starts from and edits to what is stamped.
@@ -9,12 +20,29 @@ import type { ButtPart, CapPart, Catalogue, ClipPart, Part, SleevePart, SleeveSe
  */
 const usual = { quantity: 0, figuresFrom: 'usual' } as const;
 
-const COLOUR_OF_SIZE: Readonly<Record<string, PartColour>> = { 'extra small': 'clear', small: 'red', middle: 'blue', large: 'yellow' };
+const COLOUR_OF_SIZE: Readonly<Record<string, PartColour>> = {
+  'extra small': 'clear',
+  small: 'red',
+  middle: 'blue',
+  large: 'yellow',
+};
 
 const butt = (
-  kind: ButtPart['kind'], size: string, range: Range, barrelIdMm: number, barrelLengthMm: number, overallLengthMm: number, crimpedDiameterMm: number,
+  kind: ButtPart['kind'],
+  size: string,
+  range: Range,
+  barrelIdMm: number,
+  barrelLengthMm: number,
+  overallLengthMm: number,
+  crimpedDiameterMm: number,
 ): ButtPart => ({
-  ...usual, kind, range, barrelIdMm, barrelLengthMm, overallLengthMm, crimpedDiameterMm,
+  ...usual,
+  kind,
+  range,
+  barrelIdMm,
+  barrelLengthMm,
+  overallLengthMm,
+  crimpedDiameterMm,
   id: `${kind}-${size}`,
   name: kind === 'sealedButt' ? `Sealed butt, ${size}` : `Plain butt barrel, ${size}`,
   ratedC: kind === 'sealedButt' ? 125 : 200,
@@ -36,55 +64,155 @@ const BUTTS: ButtPart[] = [
   butt('plainButt', 'large', LARGE, 3.5, 15, 15, 5.5),
 ];
 
-const stepDown = (small: string, smallRange: Range, large: string, largeRange: Range, overall: number, crimpedDiameterMm: number): StepDownPart => ({
-  ...usual, kind: 'stepDown', id: `stepDown-${small}–${large}`, name: `Step-down butt, ${small} to ${large}`, smallRange, largeRange,
-  barrelLengthMm: 15, overallLengthMm: overall, crimpedDiameterMm, ratedC: 125,
+const stepDown = (
+  small: string,
+  smallRange: Range,
+  large: string,
+  largeRange: Range,
+  overall: number,
+  crimpedDiameterMm: number,
+): StepDownPart => ({
+  ...usual,
+  kind: 'stepDown',
+  id: `stepDown-${small}–${large}`,
+  name: `Step-down butt, ${small} to ${large}`,
+  smallRange,
+  largeRange,
+  barrelLengthMm: 15,
+  overallLengthMm: overall,
+  crimpedDiameterMm,
+  ratedC: 125,
 });
 
 const STEP_DOWNS: StepDownPart[] = [
-  stepDown('small', SMALL, 'middle', MIDDLE, 38, 5.2), stepDown('middle', MIDDLE, 'large', LARGE, 38, 6.9), stepDown('small', SMALL, 'large', LARGE, 38, 6.9),
+  stepDown('small', SMALL, 'middle', MIDDLE, 38, 5.2),
+  stepDown('middle', MIDDLE, 'large', LARGE, 38, 6.9),
+  stepDown('small', SMALL, 'large', LARGE, 38, 6.9),
 ];
 
 const multiClip = (minMm2: number, maxMm2: number, barrelLengthMm: number, crimpedDiameterMm: number): ClipPart => ({
-  ...usual, kind: 'multiClip', id: `multiClip-${minMm2}–${maxMm2}`, name: `Multi-wire clip ${minMm2}–${maxMm2}`, totalRange: { minMm2, maxMm2 }, barrelLengthMm, lapMm: 14, crimpedDiameterMm, ratedC: 200,
+  ...usual,
+  kind: 'multiClip',
+  id: `multiClip-${minMm2}–${maxMm2}`,
+  name: `Multi-wire clip ${minMm2}–${maxMm2}`,
+  totalRange: { minMm2, maxMm2 },
+  barrelLengthMm,
+  lapMm: 14,
+  crimpedDiameterMm,
+  ratedC: 200,
 });
 
 const MULTI_CLIPS: ClipPart[] = [multiClip(2, 4, 7, 4), multiClip(4, 8, 8, 5.5), multiClip(8, 14, 10, 7.5)];
 
 const cap = (size: string, minMm2: number, maxMm2: number, diameterMm: number): CapPart => ({
-  ...usual, kind: 'cap', id: `cap-${size}`, name: `Closed-end cap, ${size}`, totalRange: { minMm2, maxMm2 }, depthMm: 9, lengthMm: 20, diameterMm, ratedC: 105,
+  ...usual,
+  kind: 'cap',
+  id: `cap-${size}`,
+  name: `Closed-end cap, ${size}`,
+  totalRange: { minMm2, maxMm2 },
+  depthMm: 9,
+  lengthMm: 20,
+  diameterMm,
+  ratedC: 105,
 });
 
 const CAPS: CapPart[] = [cap('small', 0.75, 2.6, 6.5), cap('large', 2.6, 6.6, 8.5)];
 
-const solderSleeve = (minMm2: number, maxMm2: number, overallLengthMm: number, diameterMm: number): SolderSleevePart => ({
-  ...usual, kind: 'solderSleeve', id: `solderSleeve-${minMm2}–${maxMm2}`, name: `Solder-and-seal sleeve ${minMm2}–${maxMm2}`, range: { minMm2, maxMm2 }, lapMm: 8, overallLengthMm, diameterMm, ratedC: 125,
+const solderSleeve = (
+  minMm2: number,
+  maxMm2: number,
+  overallLengthMm: number,
+  diameterMm: number,
+): SolderSleevePart => ({
+  ...usual,
+  kind: 'solderSleeve',
+  id: `solderSleeve-${minMm2}–${maxMm2}`,
+  name: `Solder-and-seal sleeve ${minMm2}–${maxMm2}`,
+  range: { minMm2, maxMm2 },
+  lapMm: 8,
+  overallLengthMm,
+  diameterMm,
+  ratedC: 125,
 });
 
-const SOLDER_SLEEVES: SolderSleevePart[] = [solderSleeve(0.2, 0.52, 26, 2.7), solderSleeve(0.5, 1.5, 40, 4.5), solderSleeve(1.5, 3.4, 42, 6), solderSleeve(3.4, 6, 42, 7)];
+const SOLDER_SLEEVES: SolderSleevePart[] = [
+  solderSleeve(0.2, 0.52, 26, 2.7),
+  solderSleeve(0.5, 1.5, 40, 4.5),
+  solderSleeve(1.5, 3.4, 42, 6),
+  solderSleeve(3.4, 6, 42, 7),
+];
 
-const clip = (mark: string, minMm2: number, maxMm2: number, barrelLengthMm: number, lapMm: number, crimpedDiameterMm: number): ClipPart => ({
-  ...usual, kind: 'clip', id: `clip-${mark}`, name: `Splice clip ${mark}`, totalRange: { minMm2, maxMm2 }, barrelLengthMm, lapMm, crimpedDiameterMm, ratedC: 200,
+const clip = (
+  mark: string,
+  minMm2: number,
+  maxMm2: number,
+  barrelLengthMm: number,
+  lapMm: number,
+  crimpedDiameterMm: number,
+): ClipPart => ({
+  ...usual,
+  kind: 'clip',
+  id: `clip-${mark}`,
+  name: `Splice clip ${mark}`,
+  totalRange: { minMm2, maxMm2 },
+  barrelLengthMm,
+  lapMm,
+  crimpedDiameterMm,
+  ratedC: 200,
 });
 
 const CLIPS: ClipPart[] = [
-  clip('S', 0.35, 1.0, 4.5, 8, 2.2), clip('M', 1.0, 2.0, 5, 9, 2.9), clip('L', 2.0, 3.5, 6, 10, 3.7), clip('XL', 3.5, 6.0, 7, 12, 4.9),
+  clip('S', 0.35, 1.0, 4.5, 8, 2.2),
+  clip('M', 1.0, 2.0, 5, 9, 2.9),
+  clip('L', 2.0, 3.5, 6, 10, 3.7),
+  clip('XL', 3.5, 6.0, 7, 12, 4.9),
 ];
 
 const sleeve = (series: SleeveSeries, suppliedIdMm: number, recoveredIdMm: number): SleevePart => ({
-  ...usual, kind: 'sleeve', series, suppliedIdMm, recoveredIdMm,
+  ...usual,
+  kind: 'sleeve',
+  series,
+  suppliedIdMm,
+  recoveredIdMm,
   id: `sleeve-${series}-${suppliedIdMm}`,
   name: `${series === 'single2to1' ? 'Single-wall' : 'Adhesive'} sleeve ${suppliedIdMm}/${recoveredIdMm}`,
-  ratedC: 125, stickMm: 1200,
+  ratedC: 125,
+  stickMm: 1200,
 });
 
 const pairs = (series: SleeveSeries, list: readonly (readonly [number, number])[]): SleevePart[] =>
   list.map(([supplied, recovered]) => sleeve(series, supplied, recovered));
 
 const SLEEVES: SleevePart[] = [
-  ...pairs('adhesive3to1', [[1.5, 0.5], [3, 1], [4.8, 1.5], [6, 2], [9, 3], [12, 4], [19, 6], [24, 8], [40, 13]]),
-  ...pairs('adhesive4to1', [[4, 1], [8, 2], [12, 3], [16, 4], [24, 6], [32, 8]]),
-  ...pairs('single2to1', [[1.6, 0.8], [2.4, 1.2], [3.2, 1.6], [4.8, 2.4], [6.4, 3.2], [9.5, 4.8], [12.7, 6.4], [19, 9.5]]),
+  ...pairs('adhesive3to1', [
+    [1.5, 0.5],
+    [3, 1],
+    [4.8, 1.5],
+    [6, 2],
+    [9, 3],
+    [12, 4],
+    [19, 6],
+    [24, 8],
+    [40, 13],
+  ]),
+  ...pairs('adhesive4to1', [
+    [4, 1],
+    [8, 2],
+    [12, 3],
+    [16, 4],
+    [24, 6],
+    [32, 8],
+  ]),
+  ...pairs('single2to1', [
+    [1.6, 0.8],
+    [2.4, 1.2],
+    [3.2, 1.6],
+    [4.8, 2.4],
+    [6.4, 3.2],
+    [9.5, 4.8],
+    [12.7, 6.4],
+    [19, 9.5],
+  ]),
 ];
 
 /** One of every generic part known. */
@@ -96,25 +224,127 @@ export const GENERIC_PARTS: readonly Part[] = [
   ...CAPS,
   ...SOLDER_SLEEVES,
   ...SLEEVES,
-  { ...usual, kind: 'tape', id: 'tape-selfFusing', name: 'Self-fusing tape', tape: 'selfFusing', widthMm: 25, thicknessMm: 0.5, ratedC: 180 },
-  { ...usual, kind: 'tape', id: 'tape-cloth', name: 'Cloth tape', tape: 'cloth', widthMm: 19, thicknessMm: 0.15, ratedC: 105 },
-  { ...usual, kind: 'solder', id: 'solder-tinLead', name: 'Solder 60/40 tin-lead, rosin core', alloy: 'tinLead', core: 'rosin', ratedC: 125 },
-  { ...usual, kind: 'solder', id: 'solder-leadFree', name: 'Solder tin-silver-copper, rosin core', alloy: 'leadFree', core: 'rosin', ratedC: 125 },
-  { ...usual, kind: 'piercingTap', id: 'piercingTap-middle', name: 'Piercing tap, middle', range: MIDDLE, lengthMm: 25, thickMm: 14, ratedC: 105 },
-  { ...usual, kind: 'piercingTap', id: 'piercingTap-small', name: 'Piercing tap, small', range: SMALL, lengthMm: 25, thickMm: 14, ratedC: 105 },
+  {
+    ...usual,
+    kind: 'tape',
+    id: 'tape-selfFusing',
+    name: 'Self-fusing tape',
+    tape: 'selfFusing',
+    widthMm: 25,
+    thicknessMm: 0.5,
+    ratedC: 180,
+  },
+  {
+    ...usual,
+    kind: 'tape',
+    id: 'tape-cloth',
+    name: 'Cloth tape',
+    tape: 'cloth',
+    widthMm: 19,
+    thicknessMm: 0.15,
+    ratedC: 105,
+  },
+  {
+    ...usual,
+    kind: 'solder',
+    id: 'solder-tinLead',
+    name: 'Solder 60/40 tin-lead, rosin core',
+    alloy: 'tinLead',
+    core: 'rosin',
+    ratedC: 125,
+  },
+  {
+    ...usual,
+    kind: 'solder',
+    id: 'solder-leadFree',
+    name: 'Solder tin-silver-copper, rosin core',
+    alloy: 'leadFree',
+    core: 'rosin',
+    ratedC: 125,
+  },
+  {
+    ...usual,
+    kind: 'piercingTap',
+    id: 'piercingTap-middle',
+    name: 'Piercing tap, middle',
+    range: MIDDLE,
+    lengthMm: 25,
+    thickMm: 14,
+    ratedC: 105,
+  },
+  {
+    ...usual,
+    kind: 'piercingTap',
+    id: 'piercingTap-small',
+    name: 'Piercing tap, small',
+    range: SMALL,
+    lengthMm: 25,
+    thickMm: 14,
+    ratedC: 105,
+  },
   ...GENERIC_ENDS,
 ];
 
 /** A full set of generic tools, never calibrated: a shop adds its own dates. */
 export const GENERIC_TOOLS: readonly Tool[] = [
-  { id: 'tool-butt', name: 'Ratchet crimper, insulated barrels', tasks: ['crimpSealedButt', 'crimpPlainButt'], range: { minMm2: 0.12, maxMm2: 6.64 }, ratchet: true },
-  { id: 'tool-clip', name: 'Ratchet crimper, open barrels', tasks: ['crimpClip'], range: { minMm2: 0.35, maxMm2: 6 }, ratchet: true },
-  { id: 'tool-multiClip', name: 'Ratchet crimper, multi-wire clips', tasks: ['crimpMultiClip'], range: { minMm2: 0.13, maxMm2: 14 }, ratchet: true },
-  { id: 'tool-cap', name: 'Ratchet crimper, closed-end caps', tasks: ['crimpCap'], range: { minMm2: 0.13, maxMm2: 6.6 }, ratchet: true },
-  { id: 'tool-housingTerminals', name: 'Ratchet crimper, housing terminals', tasks: ['crimpTerminal'], range: { minMm2: 0.13, maxMm2: 6 }, families: HOUSING_FAMILIES, ratchet: true },
-  { id: 'tool-looseTerminals', name: 'Ratchet crimper, insulated terminals and ferrules', tasks: ['crimpTerminal'], range: { minMm2: 0.12, maxMm2: 6.64 }, families: LOOSE_FAMILIES, ratchet: true },
-  { id: 'tool-iron', name: 'Soldering iron 70 W', tasks: ['solder'], range: { minMm2: 0, maxMm2: 2.5 }, ratchet: false },
-  { id: 'tool-iron-140', name: 'Soldering iron 140 W', tasks: ['solder'], range: { minMm2: 0, maxMm2: 6 }, ratchet: false },
+  {
+    id: 'tool-butt',
+    name: 'Ratchet crimper, insulated barrels',
+    tasks: ['crimpSealedButt', 'crimpPlainButt'],
+    range: { minMm2: 0.12, maxMm2: 6.64 },
+    ratchet: true,
+  },
+  {
+    id: 'tool-clip',
+    name: 'Ratchet crimper, open barrels',
+    tasks: ['crimpClip'],
+    range: { minMm2: 0.35, maxMm2: 6 },
+    ratchet: true,
+  },
+  {
+    id: 'tool-multiClip',
+    name: 'Ratchet crimper, multi-wire clips',
+    tasks: ['crimpMultiClip'],
+    range: { minMm2: 0.13, maxMm2: 14 },
+    ratchet: true,
+  },
+  {
+    id: 'tool-cap',
+    name: 'Ratchet crimper, closed-end caps',
+    tasks: ['crimpCap'],
+    range: { minMm2: 0.13, maxMm2: 6.6 },
+    ratchet: true,
+  },
+  {
+    id: 'tool-housingTerminals',
+    name: 'Ratchet crimper, housing terminals',
+    tasks: ['crimpTerminal'],
+    range: { minMm2: 0.13, maxMm2: 6 },
+    families: HOUSING_FAMILIES,
+    ratchet: true,
+  },
+  {
+    id: 'tool-looseTerminals',
+    name: 'Ratchet crimper, insulated terminals and ferrules',
+    tasks: ['crimpTerminal'],
+    range: { minMm2: 0.12, maxMm2: 6.64 },
+    families: LOOSE_FAMILIES,
+    ratchet: true,
+  },
+  {
+    id: 'tool-iron',
+    name: 'Soldering iron 70 W',
+    tasks: ['solder'],
+    range: { minMm2: 0, maxMm2: 2.5 },
+    ratchet: false,
+  },
+  {
+    id: 'tool-iron-140',
+    name: 'Soldering iron 140 W',
+    tasks: ['solder'],
+    range: { minMm2: 0, maxMm2: 6 },
+    ratchet: false,
+  },
   { id: 'tool-hotAir', name: 'Hot-air gun with reflector', tasks: ['hotAir'], ratchet: false },
   { id: 'tool-pliers', name: 'Slip-joint pliers', tasks: ['pressTap'], ratchet: false },
 ];
@@ -127,13 +357,20 @@ const PLENTY = 100;
 
 /** Every generic part in plenty, every generic tool, and reels of thin-wall wire in three colours: what "full shelf" means. */
 export const FULL_SHELF: Catalogue = {
-  id: 'full', version: 1, name: 'Full generic shelf',
+  id: 'full',
+  version: 1,
+  name: 'Full generic shelf',
   parts: GENERIC_PARTS.map((part) => ({ ...part, quantity: PLENTY })),
   tools: GENERIC_TOOLS,
   wires: REEL_SIZES_MM2.flatMap((areaMm2) =>
     REEL_COLOURS.map((base) => ({
       id: `reel-${areaMm2}-${base}`,
-      wire: { size: { basis: 'metric', areaMm2 }, conductor: { kind: 'stranded' }, jacket: { material: 'xlpe', wall: 'thin' }, colour: { base } } as const,
+      wire: {
+        size: { basis: 'metric', areaMm2 },
+        conductor: { kind: 'stranded' },
+        jacket: { material: 'xlpe', wall: 'thin' },
+        colour: { base },
+      } as const,
       lengthMm: REEL_MM,
     })),
   ),

@@ -1,9 +1,33 @@
 export type { PartColour, Range, Stocked } from './stocked.ts';
 export { PART_COLOURS } from './stocked.ts';
 export type {
-  ButtPart, CapPart, Catalogue, ClipPart, Part, PartOf, SleevePart, SleeveSeries, SolderPart, SolderSleevePart, StepDownPart, TapPart, TapePart, Tool, ToolTask, WireStock,
+  ButtPart,
+  CapPart,
+  Catalogue,
+  ClipPart,
+  Part,
+  PartOf,
+  SleevePart,
+  SleeveSeries,
+  SolderPart,
+  SolderSleevePart,
+  StepDownPart,
+  TapPart,
+  TapePart,
+  Tool,
+  ToolTask,
+  WireStock,
 } from './types.ts';
-export type { HousingPart, JacketRange, LockPiecePart, PigtailPart, PlugPart, PottingPart, TerminalPart, WireSealPart } from './ends.ts';
+export type {
+  HousingPart,
+  JacketRange,
+  LockPiecePart,
+  PigtailPart,
+  PlugPart,
+  PottingPart,
+  TerminalPart,
+  WireSealPart,
+} from './ends.ts';
 export { TOOL_TASKS, SLEEVE_SERIES, SLEEVE_SERIES_WORDS } from './types.ts';
 export { GENERIC_PARTS, GENERIC_TOOLS, FULL_SHELF } from './generic.ts';
 export { partsOf, quantityOf, rangeInWords, isStocked, isPerJoint } from './shelf.ts';

@@ -1,6 +1,14 @@
 import type { TerminalFamily } from '../harness/index.ts';
 import type { WireSpec } from '../wire/index.ts';
-import type { HousingPart, LockPiecePart, PigtailPart, PlugPart, PottingPart, TerminalPart, WireSealPart } from './ends.ts';
+import type {
+  HousingPart,
+  LockPiecePart,
+  PigtailPart,
+  PlugPart,
+  PottingPart,
+  TerminalPart,
+  WireSealPart,
+} from './ends.ts';
 import type { Range, Stocked } from './stocked.ts';
 
 /** A butt barrel: crimped from both ends, with (`sealedButt`) or without (`plainButt`) an adhesive tube built in. */
@@ -35,7 +43,9 @@ export interface ClipPart extends Stocked {
 export const SLEEVE_SERIES = ['adhesive3to1', 'adhesive4to1', 'single2to1'] as const;
 export type SleeveSeries = (typeof SLEEVE_SERIES)[number];
 export const SLEEVE_SERIES_WORDS: Record<SleeveSeries, string> = {
-  adhesive3to1: 'adhesive 3:1', adhesive4to1: 'adhesive 4:1', single2to1: 'single wall 2:1',
+  adhesive3to1: 'adhesive 3:1',
+  adhesive4to1: 'adhesive 4:1',
+  single2to1: 'single wall 2:1',
 };
 
 /** Heat-shrink tube in sticks. */
@@ -86,12 +96,42 @@ export interface SolderSleevePart extends Stocked {
 }
 
 export type Part =
-  | ButtPart | StepDownPart | ClipPart | CapPart | SolderSleevePart | SleevePart | TapePart | SolderPart | TapPart
-  | TerminalPart | WireSealPart | PlugPart | PottingPart | HousingPart | LockPiecePart | PigtailPart;
+  | ButtPart
+  | StepDownPart
+  | ClipPart
+  | CapPart
+  | SolderSleevePart
+  | SleevePart
+  | TapePart
+  | SolderPart
+  | TapPart
+  | TerminalPart
+  | WireSealPart
+  | PlugPart
+  | PottingPart
+  | HousingPart
+  | LockPiecePart
+  | PigtailPart;
 /** The part of one kind, where a kind may be one of several that share a shape. */
-export type PartOf<K extends Part['kind']> = Part extends infer P ? (P extends Part ? (K extends P['kind'] ? P : never) : never) : never;
+export type PartOf<K extends Part['kind']> = Part extends infer P
+  ? P extends Part
+    ? K extends P['kind']
+      ? P
+      : never
+    : never
+  : never;
 
-export const TOOL_TASKS = ['crimpSealedButt', 'crimpPlainButt', 'crimpClip', 'crimpMultiClip', 'crimpCap', 'crimpTerminal', 'solder', 'hotAir', 'pressTap'] as const;
+export const TOOL_TASKS = [
+  'crimpSealedButt',
+  'crimpPlainButt',
+  'crimpClip',
+  'crimpMultiClip',
+  'crimpCap',
+  'crimpTerminal',
+  'solder',
+  'hotAir',
+  'pressTap',
+] as const;
 export type ToolTask = (typeof TOOL_TASKS)[number];
 
 /** A tool that is really there. Calibration is an ISO date; without one it was never calibrated. */

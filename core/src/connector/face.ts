@@ -18,7 +18,10 @@ function turned(place: { x: number; y: number }, turns: number): { x: number; y:
  * is turned so that its latch points as it is held. Numbers belong to cavities: they never change with the view.
  */
 export const seenCavities = (face: ConnectorFace, view: FaceView): SeenCavity[] =>
-  cavitiesOf(face).map(({ cavity, x, y }) => ({ cavity, ...turned({ x: view.side === (face.describedFrom ?? 'mating') ? x : -x, y }, TURNS[view.latch]) }));
+  cavitiesOf(face).map(({ cavity, x, y }) => ({
+    cavity,
+    ...turned({ x: view.side === (face.describedFrom ?? 'mating') ? x : -x, y }, TURNS[view.latch]),
+  }));
 
 /** The same view from the other side, with the latch still where it points: left and right, or above and below, change places. */
 export const otherSide = (view: FaceView): FaceView => ({ ...view, side: view.side === 'wire' ? 'mating' : 'wire' });
@@ -37,7 +40,12 @@ export function mateCavities(face: ConnectorFace, view: FaceView): SeenCavity[] 
   return seenCavities(face, otherSide(view));
 }
 
-const AXIS: Record<Direction, { readonly x: number; readonly y: number }> = { left: { x: -1, y: 0 }, right: { x: 1, y: 0 }, above: { x: 0, y: -1 }, below: { x: 0, y: 1 } };
+const AXIS: Record<Direction, { readonly x: number; readonly y: number }> = {
+  left: { x: -1, y: 0 },
+  right: { x: 1, y: 0 },
+  above: { x: 0, y: -1 },
+  below: { x: 0, y: 1 },
+};
 
 /** How far off a straight line a neighbour may lie, as a share of its distance along it. */
 const CONE = 0.6;
@@ -49,7 +57,8 @@ const CONE = 0.6;
  */
 export function neighbour(seen: readonly SeenCavity[], cavity: string, direction: Direction): string | undefined {
   const from = seen.find((one) => one.cavity === cavity);
-  if (!from) throw new RangeError(`There is no cavity ${cavity}: cavities are ${seen.map((one) => one.cavity).join(', ')}.`);
+  if (!from)
+    throw new RangeError(`There is no cavity ${cavity}: cavities are ${seen.map((one) => one.cavity).join(', ')}.`);
   const axis = AXIS[direction];
   const ahead = seen.flatMap((one) => {
     const [dx, dy] = [one.x - from.x, one.y - from.y];
@@ -57,11 +66,17 @@ export function neighbour(seen: readonly SeenCavity[], cavity: string, direction
     const aside = Math.abs(dx * axis.y) + Math.abs(dy * axis.x);
     return along > 1e-9 && aside <= CONE * along + 1e-9 ? [{ cavity: one.cavity, far: along + 2 * aside }] : [];
   });
-  return ahead.reduce<{ cavity: string; far: number } | undefined>((best, one) => (!best || one.far < best.far - 1e-9 ? one : best), undefined)?.cavity;
+  return ahead.reduce<{ cavity: string; far: number } | undefined>(
+    (best, one) => (!best || one.far < best.far - 1e-9 ? one : best),
+    undefined,
+  )?.cavity;
 }
 
 /** What a view shows, in words: which side, who stands where, and where the latch points. */
 export function viewInWords({ side, latch }: FaceView): string {
-  const what = side === 'wire' ? 'Wire side: the wires come towards you' : 'Mating side: you look into the front, where the mate goes in';
+  const what =
+    side === 'wire'
+      ? 'Wire side: the wires come towards you'
+      : 'Mating side: you look into the front, where the mate goes in';
   return `${what}; latch ${latch === 'up' || latch === 'down' ? latch : `to the ${latch}`}.`;
 }

@@ -1,4 +1,14 @@
-export type { CavityLayout, ConnectorFace, Direction, FaceSide, FaceView, GridPlace, LatchDirection, Numbering, SeenCavity } from './types.ts';
+export type {
+  CavityLayout,
+  ConnectorFace,
+  Direction,
+  FaceSide,
+  FaceView,
+  GridPlace,
+  LatchDirection,
+  Numbering,
+  SeenCavity,
+} from './types.ts';
 export { DIRECTIONS, FACE_SIDES, LATCH_DIRECTIONS } from './types.ts';
 export { cavitiesOf } from './numbering.ts';
 export type { NumberedCavity } from './numbering.ts';

@@ -6,7 +6,9 @@ const SKIPPED_LETTERS: readonly string[] = ['I', 'O', 'Q'];
 
 /** The n-th letter label from 0: A … Z, then AA, AB …, without the skipped letters. */
 function letterLabel(index: number, skip: readonly string[]): string {
-  const alphabet = Array.from({ length: 26 }, (_, at) => String.fromCharCode(65 + at)).filter((letter) => !skip.includes(letter));
+  const alphabet = Array.from({ length: 26 }, (_, at) => String.fromCharCode(65 + at)).filter(
+    (letter) => !skip.includes(letter),
+  );
   const base = alphabet.length;
   let rest = index;
   let label = '';
@@ -45,7 +47,10 @@ function labelsOf(ordered: readonly LaidOut[], numbering: Numbering): string[] {
         const before = seen.get(row) ?? 0;
         seen.set(row, before + 1);
         const first = numbering.firsts[row];
-        if (first === undefined) throw new RangeError(`Row ${row + 1} has no first number: give one for each row (${numbering.firsts.length} given).`);
+        if (first === undefined)
+          throw new RangeError(
+            `Row ${row + 1} has no first number: give one for each row (${numbering.firsts.length} given).`,
+          );
         return String(first + before);
       });
     }
@@ -69,6 +74,7 @@ export function cavitiesOf(face: ConnectorFace): NumberedCavity[] {
   const ordered = inOrder(placesOf(face.layout), face.numbering);
   const labels = labelsOf(ordered, face.numbering).map((label) => face.renamed?.[label] ?? label);
   const twice = labels.find((label, index) => labels.indexOf(label) < index);
-  if (twice !== undefined) throw new RangeError(`Cavity ${twice} is there twice: give every cavity a number of its own.`);
+  if (twice !== undefined)
+    throw new RangeError(`Cavity ${twice} is there twice: give every cavity a number of its own.`);
   return ordered.map((place, index) => ({ ...place, cavity: labels[index] ?? '' }));
 }

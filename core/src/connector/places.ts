@@ -10,7 +10,8 @@ export interface LaidOut {
 /** Distance between rings of a round layout, cavity widths. */
 const RING_STEP = 1.1;
 
-const isMissing = (place: GridPlace, missing: readonly GridPlace[]): boolean => missing.some((one) => one.row === place.row && one.column === place.column);
+const isMissing = (place: GridPlace, missing: readonly GridPlace[]): boolean =>
+  missing.some((one) => one.row === place.row && one.column === place.column);
 
 /** Smallest radius, cavity widths, at which so many cavities lie side by side on a ring without touching. */
 const ringNeeds = (count: number): number => (count <= 1 ? 0 : 0.55 / Math.sin(Math.PI / count));
@@ -30,12 +31,14 @@ function ringRadii(counts: readonly number[]): number[] {
  */
 export function placesOf(layout: CavityLayout): LaidOut[] {
   const places = laidOut(layout);
-  if (places.length === 0) throw new RangeError('A connector needs at least one cavity: give rows and columns, rings, or places.');
+  if (places.length === 0)
+    throw new RangeError('A connector needs at least one cavity: give rows and columns, rings, or places.');
   return places;
 }
 
 function whole(value: number, name: string): number {
-  if (!Number.isInteger(value) || value < 1) throw new RangeError(`${name} of a connector cannot be ${value}: give a whole number from 1.`);
+  if (!Number.isInteger(value) || value < 1)
+    throw new RangeError(`${name} of a connector cannot be ${value}: give a whole number from 1.`);
   return value;
 }
 
@@ -44,7 +47,10 @@ function laidOut(layout: CavityLayout): LaidOut[] {
     case 'rows': {
       const rows = whole(layout.rows, 'The rows');
       const columns = whole(layout.columns, 'The columns');
-      return Array.from({ length: rows * columns }, (_, index): GridPlace => ({ row: Math.floor(index / columns), column: index % columns }))
+      return Array.from({ length: rows * columns }, (_, index): GridPlace => ({
+        row: Math.floor(index / columns),
+        column: index % columns,
+      }))
         .filter((place) => !isMissing(place, layout.missing ?? []))
         .map((grid) => ({ grid, x: grid.column - (columns - 1) / 2, y: grid.row - (rows - 1) / 2 }));
     }

@@ -18,8 +18,16 @@ export interface GridPlace {
  * first one, degrees clockwise from the latch or key. `free`: any places, in cavity widths from the middle, x to the right and y down.
  */
 export type CavityLayout =
-  | { readonly kind: 'rows'; readonly rows: number; readonly columns: number; readonly missing?: readonly GridPlace[] | undefined }
-  | { readonly kind: 'round'; readonly rings: readonly { readonly count: number; readonly startDeg?: number | undefined }[] }
+  | {
+      readonly kind: 'rows';
+      readonly rows: number;
+      readonly columns: number;
+      readonly missing?: readonly GridPlace[] | undefined;
+    }
+  | {
+      readonly kind: 'round';
+      readonly rings: readonly { readonly count: number; readonly startDeg?: number | undefined }[];
+    }
   | { readonly kind: 'free'; readonly places: readonly { readonly x: number; readonly y: number }[] };
 
 /**
@@ -30,9 +38,17 @@ export type CavityLayout =
  * `fromRight` begins every row (or the first column) at the right.
  */
 export type Numbering =
-  | { readonly kind: 'rowWise' | 'columnWise' | 'snake'; readonly first?: number | undefined; readonly fromRight?: boolean | undefined }
+  | {
+      readonly kind: 'rowWise' | 'columnWise' | 'snake';
+      readonly first?: number | undefined;
+      readonly fromRight?: boolean | undefined;
+    }
   | { readonly kind: 'rowFirsts'; readonly firsts: readonly number[]; readonly fromRight?: boolean | undefined }
-  | { readonly kind: 'letters'; readonly skip?: readonly string[] | undefined; readonly fromRight?: boolean | undefined };
+  | {
+      readonly kind: 'letters';
+      readonly skip?: readonly string[] | undefined;
+      readonly fromRight?: boolean | undefined;
+    };
 
 /** The face of a connector: layout, numbers, and single numbers that differ from the pattern, by their number in it. */
 export interface ConnectorFace {

@@ -8,7 +8,12 @@ export const lostStretch = (finding: Finding): Stretch => ({
 });
 
 /** Wires that meet the main one here besides its own two ends. */
-export const branchesOf = (finding: Finding): readonly WireSpec[] => (finding.kind === 'addCircuit' ? finding.branchWires : finding.kind === 'poorRepair' ? (finding.branchWires ?? []) : []);
+export const branchesOf = (finding: Finding): readonly WireSpec[] =>
+  finding.kind === 'addCircuit'
+    ? finding.branchWires
+    : finding.kind === 'poorRepair'
+      ? (finding.branchWires ?? [])
+      : [];
 
 /** Length of the visible damage, mm. */
 export const visibleLengthMm = (finding: Stretch): number => finding.toMm - finding.fromMm;

@@ -8,9 +8,28 @@ export interface Stretch {
 }
 
 /** Damage that lies along a wire. */
-export const RUN_FINDING_KINDS = ['jacketRubbed', 'strandsLost', 'parted', 'corroded', 'cooked', 'poorRepair', 'addCircuit'] as const;
+export const RUN_FINDING_KINDS = [
+  'jacketRubbed',
+  'strandsLost',
+  'parted',
+  'corroded',
+  'cooked',
+  'poorRepair',
+  'addCircuit',
+] as const;
 /** Damage at a cavity: of a terminal, of a seal or lock piece, of the housing for the circuits in it, or of the wire right at it. */
-export const CAVITY_FINDING_KINDS = ['terminalDamaged', 'terminalMiscrimped', 'housingBroken', 'housingMelted', 'sealLost', 'lockLost', 'cutFlush', 'tooShort', 'misplaced', 'noMatingPart'] as const;
+export const CAVITY_FINDING_KINDS = [
+  'terminalDamaged',
+  'terminalMiscrimped',
+  'housingBroken',
+  'housingMelted',
+  'sealLost',
+  'lockLost',
+  'cutFlush',
+  'tooShort',
+  'misplaced',
+  'noMatingPart',
+] as const;
 export type RunFindingKind = (typeof RUN_FINDING_KINDS)[number];
 export type CavityFindingKind = (typeof CAVITY_FINDING_KINDS)[number];
 
@@ -39,10 +58,23 @@ export const FINDING_WORDS: Record<FindingKind, string> = {
 
 /** What exactly is seen, for kinds of which there are several sorts. */
 export const FINDING_SORTS: Partial<Record<FindingKind, Readonly<Record<string, string>>>> = {
-  poorRepair: { twistedTaped: 'twisted and taped', clampTap: 'clamp-on tap', bareButt: 'bare butt joint', crackedSolder: 'cracked solder' },
+  poorRepair: {
+    twistedTaped: 'twisted and taped',
+    clampTap: 'clamp-on tap',
+    bareButt: 'bare butt joint',
+    crackedSolder: 'cracked solder',
+  },
   terminalDamaged: { bent: 'bent', spread: 'spread', burnt: 'burnt', pulled: 'pulled off its wire' },
-  misplaced: { wrongCavity: 'in the wrong cavity', backedOut: 'backed out, not latched', bentLance: 'backed out, its lance bent' },
-  sealLost: { wireSeal: 'the seal on the wire, which slides on before crimping', plug: 'the plug of an empty cavity', housingSeal: 'the seal round the housing' },
+  misplaced: {
+    wrongCavity: 'in the wrong cavity',
+    backedOut: 'backed out, not latched',
+    bentLance: 'backed out, its lance bent',
+  },
+  sealLost: {
+    wireSeal: 'the seal on the wire, which slides on before crimping',
+    plug: 'the plug of an empty cavity',
+    housingSeal: 'the seal round the housing',
+  },
 };
 
 interface Base extends Stretch {
@@ -70,15 +102,20 @@ interface Base extends Stretch {
 /** What was found on one wire at one place. A finding at a cavity names it in `at`, and lies at that end of its run. */
 export type Finding =
   | (Base & { readonly kind: Exclude<RunFindingKind, 'strandsLost' | 'addCircuit' | 'poorRepair'> })
-  | (Base & { readonly kind: 'poorRepair';
+  | (Base & {
+      readonly kind: 'poorRepair';
       /** Wires that the earlier repair joined on as well, as a clamp-on tap does: they are joined again. */
-      readonly branchWires?: readonly WireSpec[] | undefined })
+      readonly branchWires?: readonly WireSpec[] | undefined;
+    })
   | (Base & { readonly kind: 'strandsLost'; readonly strandsLost: number; readonly strandsTotal: number })
-  | (Base & { readonly kind: 'addCircuit'; readonly branchWires: readonly WireSpec[];
+  | (Base & {
+      readonly kind: 'addCircuit';
+      readonly branchWires: readonly WireSpec[];
       /** The main wire must stay whole. */
       readonly mainUncut?: boolean | undefined;
       /** An empty cavity that takes the added wire, with its terminal, in place of a joint. */
-      readonly freeCavity?: Cavity | undefined })
+      readonly freeCavity?: Cavity | undefined;
+    })
   | (Base & { readonly kind: Exclude<CavityFindingKind, 'tooShort'>; readonly at: Cavity })
   | (Base & { readonly kind: 'tooShort'; readonly at: Cavity; readonly shortByMm: number });
 

@@ -24,38 +24,61 @@ const moisture = (zone: Zone): number => MOISTURES.indexOf(zone.moisture satisfi
 
 /** Whether a splice that suits one zone suits the other: it shakes no more, is no wetter, no hotter, and has no fuel vapour of its own. */
 export const isNoHarsher = (there: Zone, here: Zone): boolean =>
-  vibration(there) <= vibration(here) && moisture(there) <= moisture(here) && ambientC(there) <= ambientC(here) && (here.fuelVapour || !there.fuelVapour);
+  vibration(there) <= vibration(here) &&
+  moisture(there) <= moisture(here) &&
+  ambientC(there) <= ambientC(here) &&
+  (here.fuelVapour || !there.fuelVapour);
 
 /** The one run in which a circuit goes on at a node; none where it ends or parts. */
 function goesOnIn(circuit: Circuit, run: Run, nodeId: string, runs: ReadonlyMap<string, Run>): Beyond | undefined {
-  const others = circuit.runIds.flatMap((id) => (id === run.id ? [] : (runs.get(id) ?? []))).filter((other) => other.fromNodeId === nodeId || other.toNodeId === nodeId);
+  const others = circuit.runIds
+    .flatMap((id) => (id === run.id ? [] : (runs.get(id) ?? [])))
+    .filter((other) => other.fromNodeId === nodeId || other.toNodeId === nodeId);
   const [only] = others;
   return only && others.length === 1 ? { run: only, isAway: only.fromNodeId === nodeId } : undefined;
 }
 
 /** The runs beside a run along a circuit, whatever lies between and however harsh they are: for what has been made there. */
-export const besideAlong = (circuit: Circuit, run: Run, runs: ReadonlyMap<string, Run>): Beyonds => ({ start: goesOnIn(circuit, run, run.fromNodeId, runs), end: goesOnIn(circuit, run, run.toNodeId, runs) });
+export const besideAlong = (circuit: Circuit, run: Run, runs: ReadonlyMap<string, Run>): Beyonds => ({
+  start: goesOnIn(circuit, run, run.fromNodeId, runs),
+  end: goesOnIn(circuit, run, run.toNodeId, runs),
+});
 
 /**
  * Where a repair of a circuit may reach on past the ends of a run: past a branch, a grommet or a clip, into the one run in which the circuit
  * goes on, when that is no harsher a place.
  */
-export function beyondOf(circuit: Circuit, run: Run, runs: ReadonlyMap<string, Run>, nodes: ReadonlyMap<string, HarnessNode>): Beyonds {
+export function beyondOf(
+  circuit: Circuit,
+  run: Run,
+  runs: ReadonlyMap<string, Run>,
+  nodes: ReadonlyMap<string, HarnessNode>,
+): Beyonds {
   const { start, end } = besideAlong(circuit, run, runs);
   const may = (beyond: Beyond | undefined, nodeId: string): Beyond | undefined => {
     const kind = nodes.get(nodeId)?.kind;
-    return beyond && kind !== undefined && PASSABLE.includes(kind) && isNoHarsher(beyond.run.zone, run.zone) ? beyond : undefined;
+    return beyond && kind !== undefined && PASSABLE.includes(kind) && isNoHarsher(beyond.run.zone, run.zone)
+      ? beyond
+      : undefined;
   };
   return { start: may(start, run.fromNodeId), end: may(end, run.toNodeId) };
 }
 
 /** A place that lies some mm past the shared end, as the other run counts; below 0 or beyond its length for a place on this side of it. */
-export const placeBeyond = ({ run, isAway }: Beyond, pastMm: number): number => (isAway ? pastMm : run.lengthMm - pastMm);
+export const placeBeyond = ({ run, isAway }: Beyond, pastMm: number): number =>
+  isAway ? pastMm : run.lengthMm - pastMm;
 
 /** Keep-outs of a run, its ends open where a circuit goes on, with those of the runs beyond: all as this run counts, below 0 and above its length. */
-export function keepOutsBeyond(run: Run, { start, end }: Beyonds, nodes: ReadonlyMap<string, HarnessNode>, clear: Clearances): KeepOut[] {
+export function keepOutsBeyond(
+  run: Run,
+  { start, end }: Beyonds,
+  nodes: ReadonlyMap<string, HarnessNode>,
+  clear: Clearances,
+): KeepOut[] {
   const own = keepOuts(run, nodes, clear).map((keep) => ({
-    ...keep, fromMm: keep.fromMm === -Infinity && start ? -keep.toMm : keep.fromMm, toMm: keep.toMm === Infinity && end ? 2 * run.lengthMm - keep.fromMm : keep.toMm,
+    ...keep,
+    fromMm: keep.fromMm === -Infinity && start ? -keep.toMm : keep.fromMm,
+    toMm: keep.toMm === Infinity && end ? 2 * run.lengthMm - keep.fromMm : keep.toMm,
   }));
   const seen = (beyond: Beyond | undefined, atStart: boolean): KeepOut[] => {
     if (!beyond) return [];
@@ -64,7 +87,9 @@ export function keepOutsBeyond(run: Run, { start, end }: Beyonds, nodes: Readonl
     return keepOuts(beyond.run, nodes, clear).flatMap((keep) => {
       const [a, b] = [pastMm(keep.fromMm), pastMm(keep.toMm)].sort((x, y) => x - y) as [number, number];
       if (a === -Infinity) return [];
-      return [atStart ? { ...keep, fromMm: -b, toMm: -a } : { ...keep, fromMm: run.lengthMm + a, toMm: run.lengthMm + b }];
+      return [
+        atStart ? { ...keep, fromMm: -b, toMm: -a } : { ...keep, fromMm: run.lengthMm + a, toMm: run.lengthMm + b },
+      ];
     });
   };
   return [...own, ...seen(start, true), ...seen(end, false)].sort((a, b) => a.fromMm - b.fromMm);

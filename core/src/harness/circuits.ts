@@ -13,6 +13,13 @@ export function countsAsLoaded(circuit: Circuit, aloneA: number): boolean {
 }
 
 export const KIND_WORDS: Record<CircuitKind, string> = {
-  power: 'power', ground: 'ground', ignition: 'ignition', signal: 'signal', lowLevel: 'low-level sensor', data: 'data pair',
-  shielded: 'shielded', airbag: 'airbag or belt tensioner', highVoltage: 'high voltage',
+  power: 'power',
+  ground: 'ground',
+  ignition: 'ignition',
+  signal: 'signal',
+  lowLevel: 'low-level sensor',
+  data: 'data pair',
+  shielded: 'shielded',
+  airbag: 'airbag or belt tensioner',
+  highVoltage: 'high voltage',
 };

@@ -1,8 +1,30 @@
 export type {
-  Area, Cavity, CavityFitting, Circuit, CircuitKind, Feature, FeatureKind, Harness, HarnessNode, KeepOut, Moisture, NodeKind, Run, SealState, Vibration, Zone,
+  Area,
+  Cavity,
+  CavityFitting,
+  Circuit,
+  CircuitKind,
+  Feature,
+  FeatureKind,
+  Harness,
+  HarnessNode,
+  KeepOut,
+  Moisture,
+  NodeKind,
+  Run,
+  SealState,
+  Vibration,
+  Zone,
 } from './types.ts';
 export { CIRCUIT_KINDS, AREAS, MOISTURES, VIBRATIONS, NODE_KINDS, FEATURE_KINDS, SEAL_STATES } from './types.ts';
-export { TERMINAL_FAMILIES, HOUSING_FAMILIES, LOOSE_FAMILIES, isInHousing, terminalForm, terminalInWords } from './terminals.ts';
+export {
+  TERMINAL_FAMILIES,
+  HOUSING_FAMILIES,
+  LOOSE_FAMILIES,
+  isInHousing,
+  terminalForm,
+  terminalInWords,
+} from './terminals.ts';
 export type { TerminalFamily, TerminalForm } from './terminals.ts';
 export { ambientC, isVibrating, isStill, vibrationInWords, moistureInWords, AMBIENT_BY_AREA_C } from './zone.ts';
 export { keepOuts, flexStretches } from './keepOuts.ts';

@@ -4,7 +4,8 @@ import type { FeatureKind, HarnessNode, KeepOut, NodeKind, Run } from './types.t
 export type Clearances = Record<Exclude<FeatureKind, 'flex'> | 'connector', number>;
 
 /** An earlier splice that stays keeps bodies as far off as a branch does: 40 from edge to edge, usually. */
-const clearanceOfNode = (kind: NodeKind, clear: Clearances): number => (kind === 'end' ? 0 : clear[kind === 'splice' ? 'branch' : kind]);
+const clearanceOfNode = (kind: NodeKind, clear: Clearances): number =>
+  kind === 'end' ? 0 : clear[kind === 'splice' ? 'branch' : kind];
 
 /**
  * The stretches of a run that no body may enter, clearances included: connector backs, branches, grommets, clips at the

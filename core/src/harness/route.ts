@@ -1,8 +1,14 @@
 import type { Run } from './types.ts';
 
 /** The runs that lead from one node to another without going back, in order; none when they do not hang together. The shortest where there are several. */
-export function routeBetween(runs: readonly Run[], fromNodeId: string, toNodeId: string): readonly string[] | undefined {
-  const reached = new Map<string, { readonly lengthMm: number; readonly runIds: readonly string[] }>([[fromNodeId, { lengthMm: 0, runIds: [] }]]);
+export function routeBetween(
+  runs: readonly Run[],
+  fromNodeId: string,
+  toNodeId: string,
+): readonly string[] | undefined {
+  const reached = new Map<string, { readonly lengthMm: number; readonly runIds: readonly string[] }>([
+    [fromNodeId, { lengthMm: 0, runIds: [] }],
+  ]);
   const open = [fromNodeId];
   for (let nodeId = open.shift(); nodeId !== undefined; nodeId = open.shift()) {
     const here = reached.get(nodeId);

@@ -70,7 +70,15 @@ export interface Run {
 }
 
 export const CIRCUIT_KINDS = [
-  'power', 'ground', 'ignition', 'signal', 'lowLevel', 'data', 'shielded', 'airbag', 'highVoltage',
+  'power',
+  'ground',
+  'ignition',
+  'signal',
+  'lowLevel',
+  'data',
+  'shielded',
+  'airbag',
+  'highVoltage',
 ] as const;
 export type CircuitKind = (typeof CIRCUIT_KINDS)[number];
 

@@ -7,13 +7,17 @@ export const AMBIENT_BY_AREA_C: Record<Area, number> = { cabin: 40, body: 60, ch
 export const ambientC = (zone: Zone): number => zone.ambientC ?? AMBIENT_BY_AREA_C[zone.area];
 
 /** Vibrating means moderate or high. */
-export const isVibrating = (zone: Pick<Zone, 'vibration'>): boolean => zone.vibration === 'moderate' || zone.vibration === 'high';
+export const isVibrating = (zone: Pick<Zone, 'vibration'>): boolean =>
+  zone.vibration === 'moderate' || zone.vibration === 'high';
 
 /** Still means no vibration that counts. */
 export const isStill = (zone: Pick<Zone, 'vibration'>): boolean => !isVibrating(zone);
 
 const VIBRATION_WORDS: Record<Vibration, string> = {
-  none: 'stands still', low: 'hardly shakes', moderate: 'shakes', high: 'shakes hard',
+  none: 'stands still',
+  low: 'hardly shakes',
+  moderate: 'shakes',
+  high: 'shakes hard',
 };
 const MOISTURE_WORDS: Record<Moisture, string> = { dry: 'stays dry', damp: 'is damp', wet: 'gets wet' };
 

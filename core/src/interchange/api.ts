@@ -114,5 +114,11 @@ export interface JobEffect {
 
 /** The one error shape. */
 export interface ErrorBody {
-  readonly error: { readonly code: string; readonly message: string; readonly field?: string; readonly hint?: string; readonly details?: unknown };
+  readonly error: {
+    readonly code: string;
+    readonly message: string;
+    readonly field?: string;
+    readonly hint?: string;
+    readonly details?: unknown;
+  };
 }

@@ -6,7 +6,11 @@ const LONG_TEXT_MOST = 2000;
 const LENGTH_MOST_MM = 1_000_000;
 const LIST_MOST = 5000;
 
-export const id = Joi.string().trim().min(1).max(80).pattern(/^[^\s/#]+$/, 'letters, digits, dots and dashes, without spaces');
+export const id = Joi.string()
+  .trim()
+  .min(1)
+  .max(80)
+  .pattern(/^[^\s/#]+$/, 'letters, digits, dots and dashes, without spaces');
 export const text = Joi.string().trim().min(1).max(TEXT_MOST);
 export const longText = Joi.string().trim().min(1).max(LONG_TEXT_MOST);
 export const lengthMm = Joi.number().min(0).max(LENGTH_MOST_MM);

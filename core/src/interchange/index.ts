@@ -2,12 +2,31 @@ export { readJobFile, writeJobFile, jobOf, type JobFile, type JobFileInput } fro
 export { JobFileRefused, type FileProblem } from './refusal.ts';
 export { catalogueSchema, partSchema, toolSchema, wireStockSchema } from './catalogueSchemas.ts';
 export { practiceSchema } from './practiceSchema.ts';
-export { choiceSchema, findingSchema, gateEntrySchemas, jobSchema, layoutSchema, readingValueSchema } from './schemas.ts';
+export {
+  choiceSchema,
+  findingSchema,
+  gateEntrySchemas,
+  jobSchema,
+  layoutSchema,
+  readingValueSchema,
+} from './schemas.ts';
 export { harnessSchema, machineSchema, wireSchema } from './harnessSchemas.ts';
 export { harnessEditSchema } from './editSchemas.ts';
 export { continuityFields, mappingSchema } from './mappingSchemas.ts';
 export { problemsOf } from './problems.ts';
-export type { DueBack, ErrorBody, HarnessView, JobEffect, JobSummary, JobView, KeptRecord, PhotoView, PracticeView, StageName, Tick } from './api.ts';
+export type {
+  DueBack,
+  ErrorBody,
+  HarnessView,
+  JobEffect,
+  JobSummary,
+  JobView,
+  KeptRecord,
+  PhotoView,
+  PracticeView,
+  StageName,
+  Tick,
+} from './api.ts';
 export { shelfEditSchema } from './catalogueSchemas.ts';
 export { readShelfTable, writeShelfTable } from './shelfTable.ts';
 export type { TableProblem, TableReading } from './shelfTable.ts';

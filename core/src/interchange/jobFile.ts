@@ -28,11 +28,21 @@ export interface JobFileInput {
 const fileSchema = Joi.object({
   format: Joi.valid('mendum-job').required(),
   version: Joi.valid(1).required(),
-  practice: Joi.alternatives().conditional(Joi.object(), { then: practiceSchema, otherwise: Joi.valid(...READY_PRACTICES.map((practice) => practice.id)) }).default('crimpFirst'),
+  practice: Joi.alternatives()
+    .conditional(Joi.object(), {
+      then: practiceSchema,
+      otherwise: Joi.valid(...READY_PRACTICES.map((practice) => practice.id)),
+    })
+    .default('crimpFirst'),
   shelf: Joi.alternatives()
-    .conditional(Joi.string(), { then: Joi.valid('full') , otherwise: Joi.alternatives().conditional('.without', {
-      is: Joi.exist(), then: Joi.object({ without: Joi.array().items(Joi.string()).required() }), otherwise: catalogueSchema,
-    }) })
+    .conditional(Joi.string(), {
+      then: Joi.valid('full'),
+      otherwise: Joi.alternatives().conditional('.without', {
+        is: Joi.exist(),
+        then: Joi.object({ without: Joi.array().items(Joi.string()).required() }),
+        otherwise: catalogueSchema,
+      }),
+    })
     .default('full'),
   job: jobSchema.required(),
 });
@@ -42,7 +52,9 @@ function catalogueOf(shelf: JobFile['shelf']): Catalogue {
   if (!('without' in shelf)) return shelf;
   const gone = new Set(shelf.without);
   return {
-    ...FULL_SHELF, id: 'full-without', name: 'Full generic shelf, some missing',
+    ...FULL_SHELF,
+    id: 'full-without',
+    name: 'Full generic shelf, some missing',
     parts: FULL_SHELF.parts.map((part) => (gone.has(part.id) ? { ...part, quantity: 0 } : part)),
     tools: FULL_SHELF.tools.filter((tool) => !gone.has(tool.id)),
     wires: FULL_SHELF.wires.filter((wire) => !gone.has(wire.id)),
@@ -53,12 +65,24 @@ function unknownShelfNames(shelf: JobFile['shelf']): FileProblem[] {
   if (shelf === 'full' || !('without' in shelf)) return [];
   const known = new Set([...FULL_SHELF.parts, ...FULL_SHELF.tools, ...FULL_SHELF.wires].map((item) => item.id));
   return shelf.without.flatMap((id, index) =>
-    known.has(id) ? [] : [{ code: 'UNKNOWN_PART', pointer: pointerOf(['shelf', 'without', index]), message: `"${id}" is not on the full shelf.`, hint: 'Use an id of the full shelf, such as sealedButt-middle.' }],
+    known.has(id)
+      ? []
+      : [
+          {
+            code: 'UNKNOWN_PART',
+            pointer: pointerOf(['shelf', 'without', index]),
+            message: `"${id}" is not on the full shelf.`,
+            hint: 'Use an id of the full shelf, such as sealedButt-middle.',
+          },
+        ],
   );
 }
 
 /** A job as it stands in a validated file; its number serves as id where it has none. */
-export const jobOf = (raw: Omit<Job, 'id'> & { readonly id?: string | undefined }): Job => ({ ...raw, id: raw.id ?? raw.number });
+export const jobOf = (raw: Omit<Job, 'id'> & { readonly id?: string | undefined }): Job => ({
+  ...raw,
+  id: raw.id ?? raw.number,
+});
 
 /**
  * Reads a job file: shape, values, and whether it can be planned at all. All or nothing.
@@ -70,15 +94,33 @@ export function readJobFile(text: string): { readonly file: JobFile } & JobFileI
   try {
     raw = JSON.parse(text);
   } catch (error) {
-    throw new JobFileRefused([{ code: 'NOT_JSON', pointer: '', message: `This is not JSON: ${error instanceof Error ? error.message : String(error)}.`, hint: 'Export the job again, or correct the file at that place.' }]);
+    throw new JobFileRefused([
+      {
+        code: 'NOT_JSON',
+        pointer: '',
+        message: `This is not JSON: ${error instanceof Error ? error.message : String(error)}.`,
+        hint: 'Export the job again, or correct the file at that place.',
+      },
+    ]);
   }
   const checked = fileSchema.validate(raw, { abortEarly: false, convert: false, errors: { label: 'key' } });
   if (checked.error) throw new JobFileRefused(problemsOf(checked.error));
   const file = checked.value as Omit<JobFile, 'job'> & { readonly job: Omit<Job, 'id'> & { readonly id?: string } };
   const job = jobOf(file.job);
-  const problems = [...unknownShelfNames(file.shelf), ...checkJob(job).map((one) => ({ ...one, pointer: `/job${one.pointer}` }))];
+  const problems = [
+    ...unknownShelfNames(file.shelf),
+    ...checkJob(job).map((one) => ({ ...one, pointer: `/job${one.pointer}` })),
+  ];
   if (problems.length > 0) throw new JobFileRefused(problems);
-  return { file: { ...file, job }, job, practice: typeof file.practice === 'string' ? (practiceById(file.practice) ?? READY_PRACTICES[0] ?? neverEmpty()) : file.practice, catalogue: catalogueOf(file.shelf) };
+  return {
+    file: { ...file, job },
+    job,
+    practice:
+      typeof file.practice === 'string'
+        ? (practiceById(file.practice) ?? READY_PRACTICES[0] ?? neverEmpty())
+        : file.practice,
+    catalogue: catalogueOf(file.shelf),
+  };
 }
 
 function neverEmpty(): never {
@@ -87,5 +129,9 @@ function neverEmpty(): never {
 
 /** The file of a job, from which `readJobFile` gives the same job, practice and shelf. */
 export const writeJobFile = (job: Job, practice: Practice, catalogue: Catalogue): JobFile => ({
-  format: 'mendum-job', version: 1, practice: practiceById(practice.id) ? practice.id : practice, shelf: catalogue.id === FULL_SHELF.id ? 'full' : catalogue, job,
+  format: 'mendum-job',
+  version: 1,
+  practice: practiceById(practice.id) ? practice.id : practice,
+  shelf: catalogue.id === FULL_SHELF.id ? 'full' : catalogue,
+  job,
 });

@@ -4,7 +4,8 @@ import type { FileProblem } from './refusal.ts';
 const escape = (part: string | number): string => String(part).replaceAll('~', '~0').replaceAll('/', '~1');
 
 /** A path as a JSON pointer (RFC 6901). */
-export const pointerOf = (path: readonly (string | number)[]): string => path.map((part) => `/${escape(part)}`).join('');
+export const pointerOf = (path: readonly (string | number)[]): string =>
+  path.map((part) => `/${escape(part)}`).join('');
 
 const shown = (value: unknown): string => {
   if (value === undefined) return 'nothing';

@@ -8,15 +8,52 @@ import { mappingSchema } from './mappingSchemas.ts';
 
 /** What was found on one wire. Kinds with figures of their own, or a cavity, ask for them; the others refuse them. */
 export const findingSchema = Joi.object({
-  id: id.required(), circuitId: id.required(), runId: id.required(), kind: Joi.valid(...FINDING_KINDS).required(),
-  fromMm: positionMm.required(), toMm: positionMm.required(), cutBackLeftMm: lengthMm.default(0), cutBackRightMm: lengthMm.default(0),
-  slackMm: lengthMm, freedEndMm: Joi.number().greater(0).max(200), farWire: wireSchema, insertWire: wireSchema, temporaryUntil: date, note: longText, sort: id,
-  at: cavitySchema.when('kind', { is: Joi.valid(...CAVITY_FINDING_KINDS), then: Joi.required(), otherwise: Joi.forbidden() }),
-  shortByMm: Joi.number().greater(0).max(100_000).when('kind', { is: 'tooShort', then: Joi.required(), otherwise: Joi.forbidden() }),
-  strandsLost: Joi.number().integer().min(1).max(2000).when('kind', { is: 'strandsLost', then: Joi.required(), otherwise: Joi.forbidden() }),
-  strandsTotal: Joi.number().integer().min(1).max(2000).when('kind', { is: 'strandsLost', then: Joi.required(), otherwise: Joi.forbidden() }),
-  branchWires: list(wireSchema).min(1).max(8).when('kind', { switch: [{ is: 'addCircuit', then: Joi.required() }, { is: 'poorRepair', then: Joi.optional() }], otherwise: Joi.forbidden() }),
-  mainUncut: Joi.boolean().when('kind', { is: 'addCircuit', otherwise: Joi.forbidden() }), freeCavity: cavitySchema.when('kind', { is: 'addCircuit', otherwise: Joi.forbidden() }),
+  id: id.required(),
+  circuitId: id.required(),
+  runId: id.required(),
+  kind: Joi.valid(...FINDING_KINDS).required(),
+  fromMm: positionMm.required(),
+  toMm: positionMm.required(),
+  cutBackLeftMm: lengthMm.default(0),
+  cutBackRightMm: lengthMm.default(0),
+  slackMm: lengthMm,
+  freedEndMm: Joi.number().greater(0).max(200),
+  farWire: wireSchema,
+  insertWire: wireSchema,
+  temporaryUntil: date,
+  note: longText,
+  sort: id,
+  at: cavitySchema.when('kind', {
+    is: Joi.valid(...CAVITY_FINDING_KINDS),
+    then: Joi.required(),
+    otherwise: Joi.forbidden(),
+  }),
+  shortByMm: Joi.number()
+    .greater(0)
+    .max(100_000)
+    .when('kind', { is: 'tooShort', then: Joi.required(), otherwise: Joi.forbidden() }),
+  strandsLost: Joi.number()
+    .integer()
+    .min(1)
+    .max(2000)
+    .when('kind', { is: 'strandsLost', then: Joi.required(), otherwise: Joi.forbidden() }),
+  strandsTotal: Joi.number()
+    .integer()
+    .min(1)
+    .max(2000)
+    .when('kind', { is: 'strandsLost', then: Joi.required(), otherwise: Joi.forbidden() }),
+  branchWires: list(wireSchema)
+    .min(1)
+    .max(8)
+    .when('kind', {
+      switch: [
+        { is: 'addCircuit', then: Joi.required() },
+        { is: 'poorRepair', then: Joi.optional() },
+      ],
+      otherwise: Joi.forbidden(),
+    }),
+  mainUncut: Joi.boolean().when('kind', { is: 'addCircuit', otherwise: Joi.forbidden() }),
+  freeCavity: cavitySchema.when('kind', { is: 'addCircuit', otherwise: Joi.forbidden() }),
 });
 
 const said = { by: text.required(), at: instant.required() };
@@ -27,26 +64,85 @@ export const gateEntrySchemas = {
   vapour: Joi.object({ reading: longText.required(), ...said }),
 } as const;
 
-export const choiceSchema = Joi.object({ findingId: id.required(), use: Joi.valid(...METHOD_IDS, ...COVER_IDS, ...WAYS).required(), reason: longText.required(), ...said });
-const pinSchema = Joi.object({ findingId: id.required(), side: Joi.valid('only', 'left', 'right').required(), centreMm: lengthMm.required(), runId: id });
-const redoSchema = Joi.object({ id: id.required(), findingId: id.required(), lostFromMm: positionMm.required(), lostToMm: positionMm.required(), because: longText.required(), ...said });
+export const choiceSchema = Joi.object({
+  findingId: id.required(),
+  use: Joi.valid(...METHOD_IDS, ...COVER_IDS, ...WAYS).required(),
+  reason: longText.required(),
+  ...said,
+});
+const pinSchema = Joi.object({
+  findingId: id.required(),
+  side: Joi.valid('only', 'left', 'right').required(),
+  centreMm: lengthMm.required(),
+  runId: id,
+});
+const redoSchema = Joi.object({
+  id: id.required(),
+  findingId: id.required(),
+  lostFromMm: positionMm.required(),
+  lostToMm: positionMm.required(),
+  because: longText.required(),
+  ...said,
+});
 
 /** What people decided about the layout. */
-export const layoutSchema = Joi.object({ pins: list(pinSchema).default([]), atOne: list(id).default([]), found: list(pinSchema).default([]), otherColours: Joi.boolean() });
+export const layoutSchema = Joi.object({
+  pins: list(pinSchema).default([]),
+  atOne: list(id).default([]),
+  found: list(pinSchema).default([]),
+  otherColours: Joi.boolean(),
+});
 
 export const jobSchema = Joi.object({
-  id, number: text.required(), title: text.required(), asOf: date, machine: machineSchema.required(), harness: harnessSchema.required(),
-  findings: list(findingSchema).default([]), gate: Joi.object(gateEntrySchemas).default({}), choices: list(choiceSchema).default([]), pins: list(pinSchema).default([]), redos: list(redoSchema).default([]),
-  held: list(Joi.object({ findingId: id.required(), way: id.required(), use: Joi.valid(...METHOD_IDS, ...COVER_IDS), partIds: list(text).required(), otherColours: Joi.boolean() })),
-  mappings: list(mappingSchema), layout: layoutSchema,
+  id,
+  number: text.required(),
+  title: text.required(),
+  asOf: date,
+  machine: machineSchema.required(),
+  harness: harnessSchema.required(),
+  findings: list(findingSchema).default([]),
+  gate: Joi.object(gateEntrySchemas).default({}),
+  choices: list(choiceSchema).default([]),
+  pins: list(pinSchema).default([]),
+  redos: list(redoSchema).default([]),
+  held: list(
+    Joi.object({
+      findingId: id.required(),
+      way: id.required(),
+      use: Joi.valid(...METHOD_IDS, ...COVER_IDS),
+      partIds: list(text).required(),
+      otherColours: Joi.boolean(),
+    }),
+  ),
+  mappings: list(mappingSchema),
+  layout: layoutSchema,
 });
 
 export const readingValueSchema = Joi.alternatives().conditional('.kind', {
   switch: [
     { is: 'look', then: Joi.object({ kind: Joi.valid('look').required(), answer: text.required() }) },
-    { is: 'tug', then: Joi.object({ kind: Joi.valid('tug').required(), newtons: Joi.number().min(0).max(10_000).required(), held: Joi.boolean().required() }) },
-    { is: 'resistance', then: Joi.object({ kind: Joi.valid('resistance').required(), milliohm: Joi.number().min(0).max(1e6).required() }) },
-    { is: 'compression', then: Joi.object({ kind: Joi.valid('compression').required(), share: Joi.number().greater(0).max(1.5).required() }) },
+    {
+      is: 'tug',
+      then: Joi.object({
+        kind: Joi.valid('tug').required(),
+        newtons: Joi.number().min(0).max(10_000).required(),
+        held: Joi.boolean().required(),
+      }),
+    },
+    {
+      is: 'resistance',
+      then: Joi.object({ kind: Joi.valid('resistance').required(), milliohm: Joi.number().min(0).max(1e6).required() }),
+    },
+    {
+      is: 'compression',
+      then: Joi.object({
+        kind: Joi.valid('compression').required(),
+        share: Joi.number().greater(0).max(1.5).required(),
+      }),
+    },
   ],
-  otherwise: Joi.object({ kind: Joi.valid('samples').required(), newtons: Joi.array().items(Joi.number().min(0).max(20_000)).min(1).max(100).required() }),
+  otherwise: Joi.object({
+    kind: Joi.valid('samples').required(),
+    newtons: Joi.array().items(Joi.number().min(0).max(20_000)).min(1).max(100).required(),
+  }),
 });

@@ -11,12 +11,26 @@ const editsOf = (rows: readonly (readonly string[])[]): readonly CatalogueEdit[]
   if (!read.ok) throw new Error(JSON.stringify(read.problems[0]));
   return read.edits;
 };
-const HEAD = ['Kind', 'Id', 'Name', 'Quantity', 'Rated °C', 'Copper in all from mm²', 'Copper in all to mm²', 'Barrel length mm', 'Lap mm', 'Thickness crimped mm'];
+const HEAD = [
+  'Kind',
+  'Id',
+  'Name',
+  'Quantity',
+  'Rated °C',
+  'Copper in all from mm²',
+  'Copper in all to mm²',
+  'Barrel length mm',
+  'Lap mm',
+  'Thickness crimped mm',
+];
 const CLIP = ['clip', 'clip-S', 'Splice clip S', '12', '200', '0.35', '1', '4.5', '8', '2.2'];
 
 describe('a shelf as a table', () => {
   it('goes out and comes back as it was, every part, tool and wire', () => {
-    const back = editCatalogue({ ...FULL_SHELF, parts: [], tools: [], wires: [] }, editsOf(writeShelfTable(FULL_SHELF)));
+    const back = editCatalogue(
+      { ...FULL_SHELF, parts: [], tools: [], wires: [] },
+      editsOf(writeShelfTable(FULL_SHELF)),
+    );
     expect(back.parts).toEqual(FULL_SHELF.parts.map((part) => ({ ...part })));
     expect(back.wires).toEqual(FULL_SHELF.wires);
     expect(back.tools).toEqual(FULL_SHELF.tools.map((tool) => ({ ...tool })));
@@ -24,23 +38,84 @@ describe('a shelf as a table', () => {
   it('takes columns in any order, a decimal comma, and passes over empty lines', () => {
     const order = [4, 0, 1, 9, 2, 3, 8, 7, 6, 5];
     const turned = (row: readonly string[]): string[] => order.map((index) => row[index] ?? '');
-    expect(editsOf([turned(HEAD), [], turned(CLIP.map((text) => text.replace('.', ',')))])).toEqual([{ kind: 'setPart', part: { kind: 'clip', id: 'clip-S', name: 'Splice clip S', quantity: 12, ratedC: 200, figuresFrom: 'usual', totalRange: { minMm2: 0.35, maxMm2: 1 }, barrelLengthMm: 4.5, lapMm: 8, crimpedDiameterMm: 2.2 } }]);
+    expect(editsOf([turned(HEAD), [], turned(CLIP.map((text) => text.replace('.', ',')))])).toEqual([
+      {
+        kind: 'setPart',
+        part: {
+          kind: 'clip',
+          id: 'clip-S',
+          name: 'Splice clip S',
+          quantity: 12,
+          ratedC: 200,
+          figuresFrom: 'usual',
+          totalRange: { minMm2: 0.35, maxMm2: 1 },
+          barrelLengthMm: 4.5,
+          lapMm: 8,
+          crimpedDiameterMm: 2.2,
+        },
+      },
+    ]);
   });
   test.each<[string, readonly (readonly string[])[], Partial<TableProblem>, RegExp]>([
     ['no headers', [['a', 'b']], { line: 1, column: 'Kind, Id' }, /must name the columns/],
-    ['a column nobody knows', [[...HEAD, 'Price'], [...CLIP, '3']], { line: 1, column: 'Price' }, /No column of a shelf/],
-    ['an unknown kind', [HEAD, CLIP.map((text) => (text === 'clip' ? 'glue' : text))], { line: 2, column: 'Kind', value: 'glue' }, /A kind is one of sealedButt/],
-    ['a figure that is none', [HEAD, CLIP.map((text) => (text === '12' ? 'many' : text))], { line: 2, column: 'Quantity', value: 'many' }, /must be a number/],
-    ['a range upside down', [HEAD, CLIP.map((text) => (text === '0.35' ? '2' : text))], { line: 2, column: 'Copper in all to mm²', value: '1' }, /must be greater/],
-    ['a figure missing', [HEAD, CLIP.map((text) => (text === '8' ? '' : text))], { line: 2, column: 'Lap mm' }, /is required/],
+    [
+      'a column nobody knows',
+      [
+        [...HEAD, 'Price'],
+        [...CLIP, '3'],
+      ],
+      { line: 1, column: 'Price' },
+      /No column of a shelf/,
+    ],
+    [
+      'an unknown kind',
+      [HEAD, CLIP.map((text) => (text === 'clip' ? 'glue' : text))],
+      { line: 2, column: 'Kind', value: 'glue' },
+      /A kind is one of sealedButt/,
+    ],
+    [
+      'a figure that is none',
+      [HEAD, CLIP.map((text) => (text === '12' ? 'many' : text))],
+      { line: 2, column: 'Quantity', value: 'many' },
+      /must be a number/,
+    ],
+    [
+      'a range upside down',
+      [HEAD, CLIP.map((text) => (text === '0.35' ? '2' : text))],
+      { line: 2, column: 'Copper in all to mm²', value: '1' },
+      /must be greater/,
+    ],
+    [
+      'a figure missing',
+      [HEAD, CLIP.map((text) => (text === '8' ? '' : text))],
+      { line: 2, column: 'Lap mm' },
+      /is required/,
+    ],
     ['the same id twice', [HEAD, CLIP, CLIP], { line: 3, column: 'Id', value: 'clip-S' }, /stands in line 2 already/],
     ['headers alone', [HEAD], { line: 2 }, /no line under the headers/],
-    ['a tool that does nothing', [['Kind', 'Id', 'Name', 'Tasks', 'Ratchet'], ['tool', 't', 'Pliers', '', 'no']], { line: 2, column: 'Tasks' }, /must contain at least 1/],
-    ['a wire of no size', [['Kind', 'Id', 'Size known as', 'Size', 'Conductor', 'Jacket', 'Wall', 'Base colour', 'Length mm'], ['wire', 'w', 'metric', '', 'stranded', 'xlpe', 'thin', 'red', '100']], { line: 2, column: 'Size' }, /.+/],
+    [
+      'a tool that does nothing',
+      [
+        ['Kind', 'Id', 'Name', 'Tasks', 'Ratchet'],
+        ['tool', 't', 'Pliers', '', 'no'],
+      ],
+      { line: 2, column: 'Tasks' },
+      /must contain at least 1/,
+    ],
+    [
+      'a wire of no size',
+      [
+        ['Kind', 'Id', 'Size known as', 'Size', 'Conductor', 'Jacket', 'Wall', 'Base colour', 'Length mm'],
+        ['wire', 'w', 'metric', '', 'stranded', 'xlpe', 'thin', 'red', '100'],
+      ],
+      { line: 2, column: 'Size' },
+      /.+/,
+    ],
   ])('%s is refused by line and column', (_why, rows, where, why) => {
     const [problem] = problemsOf(rows);
     expect(problem).toMatchObject(where);
     expect(problem?.why).toMatch(why);
   });
-  it('names every bad cell, and takes nothing', () => expect(problemsOf([HEAD, CLIP.map((text) => (text === '12' || text === '200' ? 'x' : text))])).toHaveLength(2));
+  it('names every bad cell, and takes nothing', () =>
+    expect(problemsOf([HEAD, CLIP.map((text) => (text === '12' || text === '200' ? 'x' : text))])).toHaveLength(2));
 });

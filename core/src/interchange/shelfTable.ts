@@ -1,4 +1,13 @@
-import { fieldText, PART_FIELDS, withField, type Catalogue, type CatalogueEdit, type Part, type Tool, type WireStock } from '../catalogue/index.ts';
+import {
+  fieldText,
+  PART_FIELDS,
+  withField,
+  type Catalogue,
+  type CatalogueEdit,
+  type Part,
+  type Tool,
+  type WireStock,
+} from '../catalogue/index.ts';
 import { colourInWords, type ColourName } from '../wire/index.ts';
 import { partSchema, toolSchema, wireStockSchema } from './catalogueSchemas.ts';
 
@@ -11,7 +20,9 @@ export interface TableProblem {
 }
 
 /** A shelf's table as it was read: the edits it stands for, or every bad cell. */
-export type TableReading = { readonly ok: true; readonly edits: readonly CatalogueEdit[] } | { readonly ok: false; readonly problems: readonly TableProblem[] };
+export type TableReading =
+  | { readonly ok: true; readonly edits: readonly CatalogueEdit[] }
+  | { readonly ok: false; readonly problems: readonly TableProblem[] };
 
 interface Column {
   readonly title: string;
@@ -20,33 +31,99 @@ interface Column {
 }
 
 const COMMON: readonly Column[] = [
-  { title: 'Id', path: 'id', number: false }, { title: 'Name', path: 'name', number: false }, { title: 'Quantity', path: 'quantity', number: true }, { title: 'Place', path: 'place', number: false },
-  { title: 'Colour', path: 'colour', number: false }, { title: 'Rated °C', path: 'ratedC', number: true }, { title: 'Figures from', path: 'figuresFrom', number: false },
+  { title: 'Id', path: 'id', number: false },
+  { title: 'Name', path: 'name', number: false },
+  { title: 'Quantity', path: 'quantity', number: true },
+  { title: 'Place', path: 'place', number: false },
+  { title: 'Colour', path: 'colour', number: false },
+  { title: 'Rated °C', path: 'ratedC', number: true },
+  { title: 'Figures from', path: 'figuresFrom', number: false },
 ];
 const titled = (title: string, unit: string | undefined): string => (unit === undefined ? title : `${title} ${unit}`);
-const columnsOf = (kind: Part['kind']): Column[] => [...COMMON, ...PART_FIELDS[kind].map((field) => ({ title: titled(field.title, field.unit), path: field.path, number: field.type === 'number' }))];
+const columnsOf = (kind: Part['kind']): Column[] => [
+  ...COMMON,
+  ...PART_FIELDS[kind].map((field) => ({
+    title: titled(field.title, field.unit),
+    path: field.path,
+    number: field.type === 'number',
+  })),
+];
 const isPartKind = (kind: string): kind is Part['kind'] => Object.hasOwn(PART_FIELDS, kind);
-const TOOL_COLUMNS = ['Id', 'Name', 'Tasks', 'Copper from mm²', 'Copper to mm²', 'Terminal families', 'Ratchet', 'Calibrated until'] as const;
-const WIRE_COLUMNS = ['Id', 'Size known as', 'Size', 'Conductor', 'Jacket', 'Wall', 'Base colour', 'Stripe', 'Length mm'] as const;
-const HEADERS: readonly string[] = ['Kind', ...new Set([...Object.keys(PART_FIELDS).flatMap((kind) => (isPartKind(kind) ? columnsOf(kind).map((column) => column.title) : [])), ...TOOL_COLUMNS, ...WIRE_COLUMNS])];
+const TOOL_COLUMNS = [
+  'Id',
+  'Name',
+  'Tasks',
+  'Copper from mm²',
+  'Copper to mm²',
+  'Terminal families',
+  'Ratchet',
+  'Calibrated until',
+] as const;
+const WIRE_COLUMNS = [
+  'Id',
+  'Size known as',
+  'Size',
+  'Conductor',
+  'Jacket',
+  'Wall',
+  'Base colour',
+  'Stripe',
+  'Length mm',
+] as const;
+const HEADERS: readonly string[] = [
+  'Kind',
+  ...new Set([
+    ...Object.keys(PART_FIELDS).flatMap((kind) =>
+      isPartKind(kind) ? columnsOf(kind).map((column) => column.title) : [],
+    ),
+    ...TOOL_COLUMNS,
+    ...WIRE_COLUMNS,
+  ]),
+];
 
 const cell = (value: unknown): string => (typeof value === 'string' || typeof value === 'number' ? String(value) : '');
 
 function toolCells(tool: Tool): Record<string, string> {
-  return { Id: tool.id, Name: tool.name, Tasks: tool.tasks.join('; '), 'Copper from mm²': cell(tool.range?.minMm2), 'Copper to mm²': cell(tool.range?.maxMm2), 'Terminal families': tool.families?.join('; ') ?? '', Ratchet: tool.ratchet ? 'yes' : 'no', 'Calibrated until': cell(tool.calibratedUntil) };
+  return {
+    Id: tool.id,
+    Name: tool.name,
+    Tasks: tool.tasks.join('; '),
+    'Copper from mm²': cell(tool.range?.minMm2),
+    'Copper to mm²': cell(tool.range?.maxMm2),
+    'Terminal families': tool.families?.join('; ') ?? '',
+    Ratchet: tool.ratchet ? 'yes' : 'no',
+    'Calibrated until': cell(tool.calibratedUntil),
+  };
 }
 
 function wireCells({ id, wire, lengthMm }: WireStock): Record<string, string> {
   const { size } = wire;
-  return { Id: id, 'Size known as': size.basis, Size: String(size.basis === 'metric' ? size.areaMm2 : size.awg), Conductor: wire.conductor.kind, Jacket: wire.jacket.material, Wall: wire.jacket.wall, 'Base colour': wire.colour.base, Stripe: wire.colour.stripe ?? '', 'Length mm': String(lengthMm), Name: colourInWords(wire.colour) };
+  return {
+    Id: id,
+    'Size known as': size.basis,
+    Size: String(size.basis === 'metric' ? size.areaMm2 : size.awg),
+    Conductor: wire.conductor.kind,
+    Jacket: wire.jacket.material,
+    Wall: wire.jacket.wall,
+    'Base colour': wire.colour.base,
+    Stripe: wire.colour.stripe ?? '',
+    'Length mm': String(lengthMm),
+    Name: colourInWords(wire.colour),
+  };
 }
 
 /** A shelf as a table: one line for each part, tool and wire, under one line of headers. `readShelfTable` reads it back. */
 export function writeShelfTable(catalogue: Catalogue): string[][] {
-  const line = (kind: string, cells: Readonly<Record<string, string>>): string[] => HEADERS.map((header) => (header === 'Kind' ? kind : (cells[header] ?? '')));
+  const line = (kind: string, cells: Readonly<Record<string, string>>): string[] =>
+    HEADERS.map((header) => (header === 'Kind' ? kind : (cells[header] ?? '')));
   return [
     [...HEADERS],
-    ...catalogue.parts.map((part) => line(part.kind, Object.fromEntries(columnsOf(part.kind).map((column) => [column.title, fieldText(part, column.path)])))),
+    ...catalogue.parts.map((part) =>
+      line(
+        part.kind,
+        Object.fromEntries(columnsOf(part.kind).map((column) => [column.title, fieldText(part, column.path)])),
+      ),
+    ),
     ...catalogue.tools.map((tool) => line('tool', toolCells(tool))),
     ...catalogue.wires.map((stock) => line('wire', wireCells(stock))),
   ];
@@ -57,28 +134,72 @@ const numberIn = (text: string): number | string => {
   const plain = text.trim().replace(',', '.');
   return plain !== '' && Number.isFinite(Number(plain)) ? Number(plain) : text;
 };
-const listIn = (text: string): string[] => text.split(/[;,]/).map((one) => one.trim()).filter((one) => one !== '');
-const yes = (text: string): boolean | string => (/^(yes|y|1|true)$/i.test(text) ? true : /^(no|n|0|false|)$/i.test(text) ? false : text);
+const listIn = (text: string): string[] =>
+  text
+    .split(/[;,]/)
+    .map((one) => one.trim())
+    .filter((one) => one !== '');
+const yes = (text: string): boolean | string =>
+  /^(yes|y|1|true)$/i.test(text) ? true : /^(no|n|0|false|)$/i.test(text) ? false : text;
 
 function sizeIn(basis: string, text: string): unknown {
   const value = numberIn(text);
-  return basis === 'metric' ? { basis, areaMm2: value } : ({ basis, awg: value });
+  return basis === 'metric' ? { basis, areaMm2: value } : { basis, awg: value };
 }
 
 /** The thing that a line stands for, before it is checked, and the column that each of its fields came from. */
-function thingOf(kind: string, get: (title: string) => string): { readonly thing: object; readonly columns: readonly { readonly path: string; readonly title: string }[] } | undefined {
+function thingOf(
+  kind: string,
+  get: (title: string) => string,
+):
+  | { readonly thing: object; readonly columns: readonly { readonly path: string; readonly title: string }[] }
+  | undefined {
   if (kind === 'tool') {
-    const [from, to, families, until] = [get('Copper from mm²'), get('Copper to mm²'), listIn(get('Terminal families')), get('Calibrated until')];
+    const [from, to, families, until] = [
+      get('Copper from mm²'),
+      get('Copper to mm²'),
+      listIn(get('Terminal families')),
+      get('Calibrated until'),
+    ];
     return {
-      thing: { id: get('Id'), name: get('Name'), tasks: listIn(get('Tasks')), ratchet: yes(get('Ratchet')), ...(from === '' && to === '' ? {} : { range: { minMm2: numberIn(from), maxMm2: numberIn(to) } }), ...(families.length === 0 ? {} : { families }), ...(until === '' ? {} : { calibratedUntil: until }) },
-      columns: [{ path: 'range.minMm2', title: 'Copper from mm²' }, { path: 'range.maxMm2', title: 'Copper to mm²' }, { path: 'families', title: 'Terminal families' }, { path: 'calibratedUntil', title: 'Calibrated until' }, { path: 'tasks', title: 'Tasks' }],
+      thing: {
+        id: get('Id'),
+        name: get('Name'),
+        tasks: listIn(get('Tasks')),
+        ratchet: yes(get('Ratchet')),
+        ...(from === '' && to === '' ? {} : { range: { minMm2: numberIn(from), maxMm2: numberIn(to) } }),
+        ...(families.length === 0 ? {} : { families }),
+        ...(until === '' ? {} : { calibratedUntil: until }),
+      },
+      columns: [
+        { path: 'range.minMm2', title: 'Copper from mm²' },
+        { path: 'range.maxMm2', title: 'Copper to mm²' },
+        { path: 'families', title: 'Terminal families' },
+        { path: 'calibratedUntil', title: 'Calibrated until' },
+        { path: 'tasks', title: 'Tasks' },
+      ],
     };
   }
   if (kind === 'wire') {
     const stripe = get('Stripe');
     return {
-      thing: { id: get('Id'), lengthMm: numberIn(get('Length mm')), wire: { size: sizeIn(get('Size known as'), get('Size')), conductor: { kind: get('Conductor') }, jacket: { material: get('Jacket'), wall: get('Wall') }, colour: { base: get('Base colour') as ColourName, ...(stripe === '' ? {} : { stripe }) } } },
-      columns: [{ path: 'wire.size', title: 'Size' }, { path: 'wire.colour', title: 'Base colour' }, { path: 'wire.jacket', title: 'Jacket' }, { path: 'wire.conductor', title: 'Conductor' }, { path: 'lengthMm', title: 'Length mm' }],
+      thing: {
+        id: get('Id'),
+        lengthMm: numberIn(get('Length mm')),
+        wire: {
+          size: sizeIn(get('Size known as'), get('Size')),
+          conductor: { kind: get('Conductor') },
+          jacket: { material: get('Jacket'), wall: get('Wall') },
+          colour: { base: get('Base colour') as ColourName, ...(stripe === '' ? {} : { stripe }) },
+        },
+      },
+      columns: [
+        { path: 'wire.size', title: 'Size' },
+        { path: 'wire.colour', title: 'Base colour' },
+        { path: 'wire.jacket', title: 'Jacket' },
+        { path: 'wire.conductor', title: 'Conductor' },
+        { path: 'lengthMm', title: 'Length mm' },
+      ],
     };
   }
   if (!isPartKind(kind)) return undefined;
@@ -100,8 +221,26 @@ const SCHEMAS = { tool: toolSchema, wire: wireStockSchema } as const;
 export function readShelfTable(rows: readonly (readonly string[])[]): TableReading {
   const headers = (rows[0] ?? []).map((title) => title.trim());
   const missing = ['Kind', 'Id'].filter((title) => !headers.includes(title));
-  if (missing.length > 0) return { ok: false, problems: [{ line: 1, column: missing.join(', '), value: headers.slice(0, 4).join(' | '), why: `The first line must name the columns; ${missing.join(' and ')} ${missing.length === 1 ? 'is' : 'are'} missing. Export the shelf to see them all.` }] };
-  const problems: TableProblem[] = headers.filter((title) => title !== '' && !HEADERS.includes(title)).map((title) => ({ line: 1, column: title, value: title, why: 'No column of a shelf is called so. Correct its name, or take it out.' }));
+  if (missing.length > 0)
+    return {
+      ok: false,
+      problems: [
+        {
+          line: 1,
+          column: missing.join(', '),
+          value: headers.slice(0, 4).join(' | '),
+          why: `The first line must name the columns; ${missing.join(' and ')} ${missing.length === 1 ? 'is' : 'are'} missing. Export the shelf to see them all.`,
+        },
+      ],
+    };
+  const problems: TableProblem[] = headers
+    .filter((title) => title !== '' && !HEADERS.includes(title))
+    .map((title) => ({
+      line: 1,
+      column: title,
+      value: title,
+      why: 'No column of a shelf is called so. Correct its name, or take it out.',
+    }));
   const edits: CatalogueEdit[] = [];
   const seen = new Map<string, number>();
   rows.slice(1).forEach((row, index) => {
@@ -111,24 +250,43 @@ export function readShelfTable(rows: readonly (readonly string[])[]): TableReadi
     const kind = get('Kind');
     const made = thingOf(kind, get);
     if (!made) {
-      problems.push({ line, column: 'Kind', value: kind, why: `A kind is one of ${[...Object.keys(PART_FIELDS), 'tool', 'wire'].join(', ')}.` });
+      problems.push({
+        line,
+        column: 'Kind',
+        value: kind,
+        why: `A kind is one of ${[...Object.keys(PART_FIELDS), 'tool', 'wire'].join(', ')}.`,
+      });
       return;
     }
     const key = `${kind === 'tool' || kind === 'wire' ? kind : 'part'} ${get('Id')}`;
     const before = seen.get(key);
-    if (before !== undefined) problems.push({ line, column: 'Id', value: get('Id'), why: `The same id stands in line ${before} already.` });
+    if (before !== undefined)
+      problems.push({ line, column: 'Id', value: get('Id'), why: `The same id stands in line ${before} already.` });
     seen.set(key, line);
-    const checked = (kind === 'tool' || kind === 'wire' ? SCHEMAS[kind] : partSchema).validate(made.thing, { abortEarly: false, convert: false, errors: { label: 'key' } });
+    const checked = (kind === 'tool' || kind === 'wire' ? SCHEMAS[kind] : partSchema).validate(made.thing, {
+      abortEarly: false,
+      convert: false,
+      errors: { label: 'key' },
+    });
     for (const detail of checked.error?.details ?? []) {
       const path = detail.path.join('.');
-      const column = made.columns.find((one) => path === one.path || path.startsWith(`${one.path}.`) || one.path.startsWith(`${path}.`))?.title ?? path;
-      problems.push({ line, column, value: cell(headers.includes(column) ? get(column) : detail.context?.value), why: `${detail.message.replaceAll('"', '')}.` });
+      const column =
+        made.columns.find(
+          (one) => path === one.path || path.startsWith(`${one.path}.`) || one.path.startsWith(`${path}.`),
+        )?.title ?? path;
+      problems.push({
+        line,
+        column,
+        value: cell(headers.includes(column) ? get(column) : detail.context?.value),
+        why: `${detail.message.replaceAll('"', '')}.`,
+      });
     }
     if (checked.error) return;
     if (kind === 'tool') edits.push({ kind: 'setTool', tool: checked.value as Tool });
     else if (kind === 'wire') edits.push({ kind: 'setWire', wire: checked.value as WireStock });
     else edits.push({ kind: 'setPart', part: checked.value as Part });
   });
-  if (problems.length === 0 && edits.length === 0) problems.push({ line: 2, column: '', value: '', why: 'There is no line under the headers.' });
+  if (problems.length === 0 && edits.length === 0)
+    problems.push({ line: 2, column: '', value: '', why: 'There is no line under the headers.' });
   return problems.length > 0 ? { ok: false, problems } : { ok: true, edits };
 }

@@ -4,10 +4,30 @@ import { FULL_SHELF } from '../catalogue/index.ts';
 import { movedSplice, NO_WISHES, placesOf, type LayoutWishes } from '../layout/index.ts';
 import { CRIMP_FIRST } from '../practice/index.ts';
 import { jobWith, WET_SHAKING, wire } from '../test/samples.ts';
-import { boardOf, checkWishes, findingPlanAt, findingsOnRun, pinnedAt, plan, runPlanAt, searchedAnew, unpinned, warm } from './index.ts';
+import {
+  boardOf,
+  checkWishes,
+  findingPlanAt,
+  findingsOnRun,
+  pinnedAt,
+  plan,
+  runPlanAt,
+  searchedAnew,
+  unpinned,
+  warm,
+} from './index.ts';
 
 const circuits = [2.5, 1.5].map((area) => ({ kind: 'power' as const, wire: wire(area), loadA: 1 }));
-const job = jobWith(circuits.map((_, index) => ({ kind: 'parted' as const, circuitId: `C${index + 1}`, fromMm: 700 + 8 * index, toMm: 710 + 8 * index, slackMm: 0 })), { circuits, zone: WET_SHAKING, lengthMm: 1500 });
+const job = jobWith(
+  circuits.map((_, index) => ({
+    kind: 'parted' as const,
+    circuitId: `C${index + 1}`,
+    fromMm: 700 + 8 * index,
+    toMm: 710 + 8 * index,
+    slackMm: 0,
+  })),
+  { circuits, zone: WET_SHAKING, lengthMm: 1500 },
+);
 const memory = warm(CRIMP_FIRST, FULL_SHELF);
 const planned = plan(job, CRIMP_FIRST, FULL_SHELF, memory);
 const runId = job.harness.runs[0]!.id;
@@ -17,26 +37,46 @@ const placed = placesOf(board.items);
 
 describe('the board of a run', () => {
   it('lies as the plan lies', () => {
-    expect(placed.map((place) => place.centreMm)).toEqual(planned.findings.flatMap((finding) => finding.splices).map((splice) => splice.centreMm));
+    expect(placed.map((place) => place.centreMm)).toEqual(
+      planned.findings.flatMap((finding) => finding.splices).map((splice) => splice.centreMm),
+    );
     expect(boardOf(job, 'no run', memory)).toBeUndefined();
   });
   it('what is moved on it is what the plan says once it is pinned there, and the others are kept', () => {
     const [first] = placed;
     const moved = movedSplice(board.run, board.items, first!.findingId, first!.side, first!.centreMm - 25)!;
     const live = runPlanAt(job, board, moved.items, planned.runs[0]!, CRIMP_FIRST.figures.untwistedAtMostMm);
-    const after = plan({ ...job, layout: pinnedAt(NO_WISHES, moved.moved, placesOf(moved.items)) }, CRIMP_FIRST, FULL_SHELF);
+    const after = plan(
+      { ...job, layout: pinnedAt(NO_WISHES, moved.moved, placesOf(moved.items)) },
+      CRIMP_FIRST,
+      FULL_SHELF,
+    );
     const run = after.runs[0]!;
     expect(run.profile).toEqual(live.profile);
     expect(run.broken).toEqual(live.broken);
     expect(run.opened).toEqual(live.opened);
     for (const finding of planned.findings) {
-      const there = findingPlanAt(finding, moved.items.find((item) => item.findingId === finding.findingId)!);
+      const there = findingPlanAt(
+        finding,
+        moved.items.find((item) => item.findingId === finding.findingId)!,
+      );
       const now = after.findings.find((one) => one.findingId === finding.findingId)!;
-      expect([there.x1Mm, there.x2Mm, there.insert?.lengthMm, there.splices.map((splice) => splice.centreMm)]).toEqual([now.x1Mm, now.x2Mm, now.insert?.lengthMm, now.splices.map((splice) => splice.centreMm)]);
+      expect([there.x1Mm, there.x2Mm, there.insert?.lengthMm, there.splices.map((splice) => splice.centreMm)]).toEqual([
+        now.x1Mm,
+        now.x2Mm,
+        now.insert?.lengthMm,
+        now.splices.map((splice) => splice.centreMm),
+      ]);
     }
   });
   it('what did not move stays the same object, so that it need not be drawn anew', () => {
-    for (const finding of planned.findings) expect(findingPlanAt(finding, board.items.find((item) => item.findingId === finding.findingId)!)).toBe(finding);
+    for (const finding of planned.findings)
+      expect(
+        findingPlanAt(
+          finding,
+          board.items.find((item) => item.findingId === finding.findingId)!,
+        ),
+      ).toBe(finding);
   });
   it('sections packed in one thread are taken over by another', () => {
     const wiresMm = [2, 2.5, 3];
@@ -59,23 +99,54 @@ describe('wishes for the layout', () => {
   });
   it('what the plan shows may be pinned', () => expect(checkWishes(job, wishes({ pins: placed }), memory)).toEqual([]));
   test.each([
-    { code: 'PLACE_NOT_LEGAL', layout: { pins: [{ findingId: 'F1', side: 'left' as const, centreMm: 30 }] }, words: 'may not lie at 30 mm', hint: 'Its centre may lie at 58' },
-    { code: 'PLACE_NOT_LEGAL', layout: { pins: [{ findingId: 'F1', side: 'left' as const, centreMm: 900 }] }, words: 'left splice of finding "F1"', hint: '700.5 mm' },
-    { code: 'NO_SUCH_SPLICE', layout: { pins: [{ findingId: 'F1', side: 'only' as const, centreMm: 700 }] }, words: 'has no splice', hint: 'Pin the splices that the plan shows.' },
-    { code: 'UNKNOWN_FINDING', layout: { pins: [{ findingId: 'F9', side: 'left' as const, centreMm: 700 }] }, words: 'no finding "F9"', hint: 'Leave its pin out.' },
+    {
+      code: 'PLACE_NOT_LEGAL',
+      layout: { pins: [{ findingId: 'F1', side: 'left' as const, centreMm: 30 }] },
+      words: 'may not lie at 30 mm',
+      hint: 'Its centre may lie at 58',
+    },
+    {
+      code: 'PLACE_NOT_LEGAL',
+      layout: { pins: [{ findingId: 'F1', side: 'left' as const, centreMm: 900 }] },
+      words: 'left splice of finding "F1"',
+      hint: '700.5 mm',
+    },
+    {
+      code: 'NO_SUCH_SPLICE',
+      layout: { pins: [{ findingId: 'F1', side: 'only' as const, centreMm: 700 }] },
+      words: 'has no splice',
+      hint: 'Pin the splices that the plan shows.',
+    },
+    {
+      code: 'UNKNOWN_FINDING',
+      layout: { pins: [{ findingId: 'F9', side: 'left' as const, centreMm: 700 }] },
+      words: 'no finding "F9"',
+      hint: 'Leave its pin out.',
+    },
     { code: 'UNKNOWN_FINDING', layout: { atOne: ['F9'] }, words: 'no finding "F9"', hint: 'Leave it out.' },
   ])('$code is said with what is wrong and what to do: $words', ({ code, layout, words, hint }) => {
     const [problem, ...more] = checkWishes(job, wishes(layout), memory);
     expect(more).toEqual([]);
-    expect(problem).toMatchObject({ code, message: expect.stringContaining(words) as string, hint: expect.stringContaining(hint) as string });
+    expect(problem).toMatchObject({
+      code,
+      message: expect.stringContaining(words) as string,
+      hint: expect.stringContaining(hint) as string,
+    });
   });
   it('what is being made is not moved', () => {
     const begun = { ...job, pins: placed.filter((place) => place.findingId === 'F1') };
-    expect(checkWishes(begun, wishes({ pins: [{ findingId: 'F1', side: 'left', centreMm: 300 }] }), memory)).toMatchObject([{ code: 'HAS_WORK' }]);
+    expect(
+      checkWishes(begun, wishes({ pins: [{ findingId: 'F1', side: 'left', centreMm: 300 }] }), memory),
+    ).toMatchObject([{ code: 'HAS_WORK' }]);
   });
   it('a pin that lies in what is lost since is not kept', () => {
-    const wider = { ...job, findings: job.findings.map((finding) => (finding.id === 'F1' ? { ...finding, fromMm: 500 } : finding)), layout: wishes({ pins: [{ findingId: 'F1', side: 'left' as const, centreMm: 600 }] }) };
-    const splice = plan(wider, CRIMP_FIRST, FULL_SHELF).findings.find((finding) => finding.findingId === 'F1')!.splices[0]!;
+    const wider = {
+      ...job,
+      findings: job.findings.map((finding) => (finding.id === 'F1' ? { ...finding, fromMm: 500 } : finding)),
+      layout: wishes({ pins: [{ findingId: 'F1', side: 'left' as const, centreMm: 600 }] }),
+    };
+    const splice = plan(wider, CRIMP_FIRST, FULL_SHELF).findings.find((finding) => finding.findingId === 'F1')!
+      .splices[0]!;
     expect(splice.centreMm).toBeLessThanOrEqual(500.5);
     expect(splice.pinned).toBe(false);
   });

@@ -7,7 +7,11 @@ import type { Surroundings } from './splicePlan.ts';
 import type { CavityPlan, Decided } from './types.ts';
 
 /** Work at a cavity made into a plan: its steps and its checks. */
-export function cavityPlan({ decision, finding, circuit }: Decided, { run, practice }: Surroundings, item: PlacedItem | undefined): CavityPlan | undefined {
+export function cavityPlan(
+  { decision, finding, circuit }: Decided,
+  { run, practice }: Surroundings,
+  item: PlacedItem | undefined,
+): CavityPlan | undefined {
   const { cavity: work } = decision;
   if (!work) return undefined;
   const id = `${finding.id}:cavity`;
@@ -15,12 +19,26 @@ export function cavityPlan({ decision, finding, circuit }: Decided, { run, pract
   const { terminal, acts } = work;
   const crimps = acts.includes('crimpTerminal');
   return {
-    id, findingId: finding.id, name: work.name, work, atMm: work.at.nodeId === run.fromNodeId ? 0 : work.at.nodeId === run.toNodeId ? run.lengthMm : (item?.x1Mm ?? finding.fromMm), make,
+    id,
+    findingId: finding.id,
+    name: work.name,
+    work,
+    atMm:
+      work.at.nodeId === run.fromNodeId
+        ? 0
+        : work.at.nodeId === run.toNodeId
+          ? run.lengthMm
+          : (item?.x1Mm ?? finding.fromMm),
+    make,
     steps: stepsAtCavity(id, make, work, practice.habits),
     checks: checksAtCavity({
-      crimpsTerminal: crimps, inHousing: terminal === undefined || isInHousing(terminal.family), wireSeal: terminal?.seal !== undefined || acts.includes('seal'),
-      seats: !acts.includes('plug') && !acts.includes('pigtail'), soldered: acts.includes('solderToPin'),
-      pullMinimumN: pullMinimumN(areaMm2(work.wire.size)), limits: crimps ? resistanceLimits(work.wire, LEAST_JOINT_MM, circuit.loadA) : undefined,
+      crimpsTerminal: crimps,
+      inHousing: terminal === undefined || isInHousing(terminal.family),
+      wireSeal: terminal?.seal !== undefined || acts.includes('seal'),
+      seats: !acts.includes('plug') && !acts.includes('pigtail'),
+      soldered: acts.includes('solderToPin'),
+      pullMinimumN: pullMinimumN(areaMm2(work.wire.size)),
+      limits: crimps ? resistanceLimits(work.wire, LEAST_JOINT_MM, circuit.loadA) : undefined,
     }),
   };
 }

@@ -10,7 +10,10 @@ import type { Decided, Job } from './types.ts';
 
 /** Parts that begun work has taken count as there for it. */
 const stillThere = (catalogue: Catalogue, partIds: readonly string[]): Catalogue => ({
-  ...catalogue, parts: catalogue.parts.map((part) => (partIds.includes(part.id) && part.quantity < TAKEN ? { ...part, quantity: TAKEN } : part)),
+  ...catalogue,
+  parts: catalogue.parts.map((part) =>
+    partIds.includes(part.id) && part.quantity < TAKEN ? { ...part, quantity: TAKEN } : part,
+  ),
 });
 const TAKEN = 2;
 
@@ -25,9 +28,16 @@ export interface Warm {
 }
 
 /** Nothing remembered yet. */
-export const warm = (practice: Practice, catalogue: Catalogue): Warm => ({ practice, catalogue, shelf: readyShelf(catalogue, practice), layouts: new Map(), facts: new WeakMap() });
+export const warm = (practice: Practice, catalogue: Catalogue): Warm => ({
+  practice,
+  catalogue,
+  shelf: readyShelf(catalogue, practice),
+  layouts: new Map(),
+  facts: new WeakMap(),
+});
 
-const sameList = <T>(a: readonly T[], b: readonly T[]): boolean => a.length === b.length && a.every((item, index) => item === b[index]);
+const sameList = <T>(a: readonly T[], b: readonly T[]): boolean =>
+  a.length === b.length && a.every((item, index) => item === b[index]);
 
 function factsOf(run: Run, index: JobIndex, memory: Warm): RunFacts {
   const circuits = index.inRun.get(run.id) ?? [];
@@ -39,7 +49,13 @@ function factsOf(run: Run, index: JobIndex, memory: Warm): RunFacts {
 }
 
 /** Decides about one finding; nothing when its circuit or run is not there. */
-export function decideOne(finding: Finding, job: Job, index: JobIndex, memory: Warm, needsTwo?: DecideInput['needsTwo']): Decided | undefined {
+export function decideOne(
+  finding: Finding,
+  job: Job,
+  index: JobIndex,
+  memory: Warm,
+  needsTwo?: DecideInput['needsTwo'],
+): Decided | undefined {
   const circuit = index.circuits.get(finding.circuitId);
   const run = index.runs.get(finding.runId);
   if (!circuit || !run) return undefined;
@@ -49,14 +65,42 @@ export function decideOne(finding: Finding, job: Job, index: JobIndex, memory: W
   const others = circuit.runIds.filter((id) => id !== run.id).flatMap((id) => index.runs.get(id) ?? []);
   // What is made past an end of the run stays there, whatever has become of the place since.
   const isMadePast = job.pins.some((pin) => pin.findingId === finding.id && pin.runId !== undefined);
-  const beyond = others.length === 0 ? undefined : isMadePast ? besideAlong(circuit, run, index.runs) : beyondOf(circuit, run, index.runs, index.nodes);
+  const beyond =
+    others.length === 0
+      ? undefined
+      : isMadePast
+        ? besideAlong(circuit, run, index.runs)
+        : beyondOf(circuit, run, index.runs, index.nodes);
   const input: DecideInput = {
-    finding, circuit, run, nodes: index.nodes, circuitsInRun: index.inRun.get(run.id) ?? [], siblings: index.onCircuit.get(circuit.id) ?? [], foundAt: (nodeId) => index.foundAt.get(nodeId) ?? [],
-    practice, catalogue, shelf: held ? readyShelf(catalogue, practice) : memory.shelf, gate: job.gate, circuitsAt: (nodeId) => index.atNode.get(nodeId) ?? [], mappings: job.mappings ?? [],
-    choice: job.choices.filter((choice) => choice.findingId === finding.id).at(-1), held, redos: job.redos, asOf: job.asOf, needsTwo, beyond, otherColours: held ? (held.otherColours ?? true) : job.layout?.otherColours,
-    runFacts: factsOf(run, index, memory), elsewhere: others.map((other) => ({ where: other.name, facts: factsOf(other, index, memory) })),
+    finding,
+    circuit,
+    run,
+    nodes: index.nodes,
+    circuitsInRun: index.inRun.get(run.id) ?? [],
+    siblings: index.onCircuit.get(circuit.id) ?? [],
+    foundAt: (nodeId) => index.foundAt.get(nodeId) ?? [],
+    practice,
+    catalogue,
+    shelf: held ? readyShelf(catalogue, practice) : memory.shelf,
+    gate: job.gate,
+    circuitsAt: (nodeId) => index.atNode.get(nodeId) ?? [],
+    mappings: job.mappings ?? [],
+    choice: job.choices.filter((choice) => choice.findingId === finding.id).at(-1),
+    held,
+    redos: job.redos,
+    asOf: job.asOf,
+    needsTwo,
+    beyond,
+    otherColours: held ? (held.otherColours ?? true) : job.layout?.otherColours,
+    runFacts: factsOf(run, index, memory),
+    elsewhere: others.map((other) => ({ where: other.name, facts: factsOf(other, index, memory) })),
   };
-  return { finding, circuit, decision: withShield(decide(input), circuit.kind === 'shielded', input.shelf), ...(needsTwo === undefined ? {} : { needsTwo }) };
+  return {
+    finding,
+    circuit,
+    decision: withShield(decide(input), circuit.kind === 'shielded', input.shelf),
+    ...(needsTwo === undefined ? {} : { needsTwo }),
+  };
 }
 
 /** Decides about every finding; where one wire of a pair needs two splices, the other gets two as well. */

@@ -21,13 +21,25 @@ function slackLeft({ decision }: Decided, item: PlacedItem | undefined): number 
 function pastWords(item: PlacedItem | undefined, run: Run, index: JobIndex): string[] {
   return (item?.splices ?? []).flatMap((splice) => {
     const other = splice.runId === undefined ? undefined : index.runs.get(splice.runId);
-    const shared = other && [run.fromNodeId, run.toNodeId].find((id) => id === other.fromNodeId || id === other.toNodeId);
-    return other && shared !== undefined ? [`Its ${splice.side} splice lies past ${index.nodes.get(shared)?.name ?? shared}, on ${other.name}: there is no room for it on this side.`] : [];
+    const shared =
+      other && [run.fromNodeId, run.toNodeId].find((id) => id === other.fromNodeId || id === other.toNodeId);
+    return other && shared !== undefined
+      ? [
+          `Its ${splice.side} splice lies past ${index.nodes.get(shared)?.name ?? shared}, on ${other.name}: there is no room for it on this side.`,
+        ]
+      : [];
   });
 }
 
 /** A decision with its place made into the plan of its finding. */
-export function findingPlan(decided: Decided, item: PlacedItem | undefined, job: Job, index: JobIndex, practice: Practice, catalogue: Catalogue): FindingPlan {
+export function findingPlan(
+  decided: Decided,
+  item: PlacedItem | undefined,
+  job: Job,
+  index: JobIndex,
+  practice: Practice,
+  catalogue: Catalogue,
+): FindingPlan {
   const { decision } = decided;
   const run = index.runs.get(decision.runId) ?? job.harness.runs[0];
   if (!run) throw new RangeError('The harness has no run.');
@@ -44,20 +56,40 @@ export function findingPlan(decided: Decided, item: PlacedItem | undefined, job:
     warnings: decision.warnings,
     ranked: decision.ranked,
     covers: decision.covers,
-    chosen: decision.cover?.coverId ?? method?.methodId ?? (decision.ways.some((way) => way.way === decision.approach) ? (decision.approach as Way) : undefined),
+    chosen:
+      decision.cover?.coverId ??
+      method?.methodId ??
+      (decision.ways.some((way) => way.way === decision.approach) ? (decision.approach as Way) : undefined),
     chosenBy: decision.chosenBy,
     lost: decision.lost,
     slackMm: decision.slackMm,
     slackLeftMm: slackLeft(decided, item),
     x1Mm: item?.x1Mm ?? decision.lost.fromMm,
     x2Mm: item?.x2Mm ?? decision.lost.toMm,
-    insert: item?.insertMm !== undefined && decision.insertWire ? { lengthMm: item.insertMm, wire: decision.insertWire } : undefined,
-    ...(item?.insertMm !== undefined && decision.shield ? { drain: { lengthMm: item.insertMm, wire: decision.shield.drain } } : {}),
+    insert:
+      item?.insertMm !== undefined && decision.insertWire
+        ? { lengthMm: item.insertMm, wire: decision.insertWire }
+        : undefined,
+    ...(item?.insertMm !== undefined && decision.shield
+      ? { drain: { lengthMm: item.insertMm, wire: decision.shield.drain } }
+      : {}),
     ...(decided.needsTwo !== undefined && decision.approach === 'insert' ? { needsTwo: decided.needsTwo } : {}),
-    splices: method && item ? item.splices.map((splice) => splicePlan(decided, method, item, splice, { ...around, run: index.runs.get(splice.runId ?? run.id) ?? run })) : [],
+    splices:
+      method && item
+        ? item.splices.map((splice) =>
+            splicePlan(decided, method, item, splice, {
+              ...around,
+              run: index.runs.get(splice.runId ?? run.id) ?? run,
+            }),
+          )
+        : [],
     cover: coverPlan(decided, around),
     cavity: cavityPlan(decided, around, item),
-    ways: decision.ways.map((way) => (way.way === decision.approach && item?.insertMm !== undefined && way.way !== 'pigtail' ? { ...way, cost: { ...way.cost, wireMm: Math.round(item.insertMm) } } : way)),
+    ways: decision.ways.map((way) =>
+      way.way === decision.approach && item?.insertMm !== undefined && way.way !== 'pigtail'
+        ? { ...way, cost: { ...way.cost, wireMm: Math.round(item.insertMm) } }
+        : way,
+    ),
     isLead: decision.lead !== undefined,
     electrical: decision.electrical,
     check: electricalCheck(decided, item, job),

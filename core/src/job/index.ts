@@ -1,4 +1,14 @@
-export type { CoverPlan, FindingPlan, InsertPlan, Job, Machine, Plan, PlanTotals, RunPlan, SplicePlan } from './types.ts';
+export type {
+  CoverPlan,
+  FindingPlan,
+  InsertPlan,
+  Job,
+  Machine,
+  Plan,
+  PlanTotals,
+  RunPlan,
+  SplicePlan,
+} from './types.ts';
 export type { CavityPlan } from './types.ts';
 export type { ElectricalCheck, ElectricalLine, LimitStanding } from './electricalTypes.ts';
 export { planChanges, whatIfInputs } from './whatIf.ts';
@@ -14,6 +24,16 @@ export { allMakes, makesOf } from './makes.ts';
 export type { Make } from './makes.ts';
 export { redoCost } from './redo.ts';
 export type { RedoCost } from './redo.ts';
-export { boardOf, checkWishes, findingPlanAt, findingsOnRun, keptAsPlanned, pinnedAt, runPlanAt, searchedAnew, unpinned } from './board.ts';
+export {
+  boardOf,
+  checkWishes,
+  findingPlanAt,
+  findingsOnRun,
+  keptAsPlanned,
+  pinnedAt,
+  runPlanAt,
+  searchedAnew,
+  unpinned,
+} from './board.ts';
 export type { Board } from './board.ts';
 export { byFirstCut, cutsOn, plansOn, seenOn } from './seenOn.ts';

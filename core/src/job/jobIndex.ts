@@ -16,7 +16,8 @@ export interface JobIndex {
   readonly foundAt: ReadonlyMap<string, readonly Finding[]>;
 }
 
-const byId = <T extends { readonly id: string }>(items: readonly T[]): Map<string, T> => new Map(items.map((item) => [item.id, item]));
+const byId = <T extends { readonly id: string }>(items: readonly T[]): Map<string, T> =>
+  new Map(items.map((item) => [item.id, item]));
 
 function groupBy<T>(items: readonly T[], keyOf: (item: T) => string | undefined): Map<string, T[]> {
   const groups = new Map<string, T[]>();
@@ -36,11 +37,22 @@ export function indexJob(job: Job): JobIndex {
     circuits: byId(harness.circuits),
     runs: byId(harness.runs),
     nodes: byId(harness.nodes),
-    pairedBy: new Map(harness.circuits.flatMap((circuit) => (circuit.pairWith === undefined ? [] : [[circuit.pairWith, circuit.id] as const]))),
+    pairedBy: new Map(
+      harness.circuits.flatMap((circuit) =>
+        circuit.pairWith === undefined ? [] : [[circuit.pairWith, circuit.id] as const],
+      ),
+    ),
     onCircuit: groupBy(job.findings, (finding) => finding.circuitId),
     foundAt: groupBy(job.findings, (finding) => (isAtCavity(finding) ? finding.at.nodeId : undefined)),
-    atNode: new Map(harness.nodes.map((node) => [node.id, harness.circuits.filter((circuit) => circuit.from.nodeId === node.id || circuit.to.nodeId === node.id)])),
-    inRun: new Map(harness.runs.map((run) => [run.id, harness.circuits.filter((circuit) => circuit.runIds.includes(run.id))])),
+    atNode: new Map(
+      harness.nodes.map((node) => [
+        node.id,
+        harness.circuits.filter((circuit) => circuit.from.nodeId === node.id || circuit.to.nodeId === node.id),
+      ]),
+    ),
+    inRun: new Map(
+      harness.runs.map((run) => [run.id, harness.circuits.filter((circuit) => circuit.runIds.includes(run.id))]),
+    ),
   };
 }
 

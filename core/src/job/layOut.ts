@@ -1,5 +1,16 @@
 import type { Run } from '../harness/index.ts';
-import { CROWDING, keptLayout, optimise, QUICK, quickLayout, type Effort, type LaidOut, type LayoutItem, type PlacedItem, type RunToLayOut } from '../layout/index.ts';
+import {
+  CROWDING,
+  keptLayout,
+  optimise,
+  QUICK,
+  quickLayout,
+  type Effort,
+  type LaidOut,
+  type LayoutItem,
+  type PlacedItem,
+  type RunToLayOut,
+} from '../layout/index.ts';
 import { decideOne, type Warm } from './decideAll.ts';
 import { joined, type LaidRun } from './joined.ts';
 import type { JobIndex } from './jobIndex.ts';
@@ -23,7 +34,8 @@ function withTwo(one: Decided, job: Job, index: JobIndex, memory: Warm): Decided
   return two?.decision.approach === 'insert' && two.decision.method?.joints.length === 2 ? two : undefined;
 }
 
-const bodiesOf = (run: RunToLayOut): number => run.items.reduce((sum, item) => sum + (item.half ? 1 : Math.max(item.joints.length, item.twoJoints?.length ?? 0)), 0);
+const bodiesOf = (run: RunToLayOut): number =>
+  run.items.reduce((sum, item) => sum + (item.half ? 1 : Math.max(item.joints.length, item.twoJoints?.length ?? 0)), 0);
 
 /** All that a layout of a job's runs is made from. */
 interface LayingOut {
@@ -48,7 +60,11 @@ function laidOut(run: RunToLayOut, { memory, isSearched }: LayingOut, effort: Ef
 }
 
 /** The items of a run: its own findings', as far as their splices lie here, and the splices of others that reach into it. */
-function itemsOn(run: Run, { decided, index }: LayingOut, past: Past): { readonly items: LayoutItem[]; readonly through: boolean } {
+function itemsOn(
+  run: Run,
+  { decided, index }: LayingOut,
+  past: Past,
+): { readonly items: LayoutItem[]; readonly through: boolean } {
   let through = false;
   const items = decided.flatMap((one): LayoutItem[] => {
     const ends = past.get(one.finding.id);
@@ -62,7 +78,9 @@ function itemsOn(run: Run, { decided, index }: LayingOut, past: Past): { readonl
       if (!staying) through = true;
       return staying ? [staying] : [];
     }
-    return PAST_SIDES.flatMap((side) => (ends?.[side]?.run.id === run.id ? [guestItem(item, side, home, ends[side])] : []));
+    return PAST_SIDES.flatMap((side) =>
+      ends?.[side]?.run.id === run.id ? [guestItem(item, side, home, ends[side])] : [],
+    );
   });
   return { items, through };
 }
@@ -74,16 +92,30 @@ function laidRun(run: Run, of: LayingOut, past: Past, effort: Effort = QUICK): L
   const { decided, job, index, memory } = of;
   const here = decided.filter((one) => one.decision.runId === run.id);
   const { items, through } = itemsOn(run, of, past);
-  const alsoOpened = [...here.flatMap(({ decision }) => (decision.cover && !decision.method ? [decision.lost] : [])), ...(through ? [{ fromMm: 0, toMm: run.lengthMm }] : [])];
+  const alsoOpened = [
+    ...here.flatMap(({ decision }) => (decision.cover && !decision.method ? [decision.lost] : [])),
+    ...(through ? [{ fromMm: 0, toMm: run.lengthMm }] : []),
+  ];
   const made = (two: ReadonlyMap<string, Decided>): RunToLayOut =>
-    runToLayOut(run, items.map((item) => (item.half || two.size === 0 ? item : { ...item, twoJoints: twoOf(two.get(item.findingId)) })), alsoOpened, job, index, memory.practice);
+    runToLayOut(
+      run,
+      items.map((item) =>
+        item.half || two.size === 0 ? item : { ...item, twoJoints: twoOf(two.get(item.findingId)) },
+      ),
+      alsoOpened,
+      job,
+      index,
+      memory.practice,
+    );
   const plain = made(new Map());
   const laid = laidOut(plain, of, effort);
   if (laid.objective.pairs === 0) return { run: plain, two: new Map(), laid };
-  const two = new Map(here.flatMap((one): [string, Decided][] => {
-    const other = withTwo(one, job, index, memory);
-    return other ? [[one.finding.id, other]] : [];
-  }));
+  const two = new Map(
+    here.flatMap((one): [string, Decided][] => {
+      const other = withTwo(one, job, index, memory);
+      return other ? [[one.finding.id, other]] : [];
+    }),
+  );
   if (two.size === 0) return { run: plain, two, laid };
   const wide = made(two);
   return { run: wide, two, laid: laidOut(wide, of, effort) };
@@ -94,21 +126,47 @@ function compareCrowding(a: readonly LaidRun[], b: readonly LaidRun[]): number {
   const facts = (runs: readonly LaidRun[]): number[] => {
     const all = runs.map(({ laid }) => laid.objective);
     const sum = (key: 'barred' | 'pairs' | 'splices'): number => all.reduce((total, one) => total + one[key], 0);
-    return [sum('barred'), Math.max(...all.map((one) => one.over)), sum('pairs'), sum('splices'), -Math.round(Math.min(...all.map((one) => one.clearMm)))];
+    return [
+      sum('barred'),
+      Math.max(...all.map((one) => one.over)),
+      sum('pairs'),
+      sum('splices'),
+      -Math.round(Math.min(...all.map((one) => one.clearMm))),
+    ];
   };
   const [mine, theirs] = [facts(a), facts(b)];
   return mine.map((value, index) => value - (theirs[index] ?? 0)).find((difference) => difference !== 0) ?? 0;
 }
 
 /** Splices of a run that might go past one of its ends, those nearest to the end first. */
-function candidates(run: Run, { decided, job, index, memory }: LayingOut, past: Past): { readonly id: string; readonly ends: PastEnds }[] {
-  const said = new Set([...job.pins, ...(job.layout?.pins ?? []), ...(job.layout?.found ?? [])].map((pin) => pin.findingId));
-  const own = decided.filter((one) => one.decision.runId === run.id && !said.has(one.finding.id) && !past.has(one.finding.id) && layoutItem(one, index)?.pairFindingId === undefined);
+function candidates(
+  run: Run,
+  { decided, job, index, memory }: LayingOut,
+  past: Past,
+): { readonly id: string; readonly ends: PastEnds }[] {
+  const said = new Set(
+    [...job.pins, ...(job.layout?.pins ?? []), ...(job.layout?.found ?? [])].map((pin) => pin.findingId),
+  );
+  const own = decided.filter(
+    (one) =>
+      one.decision.runId === run.id &&
+      !said.has(one.finding.id) &&
+      !past.has(one.finding.id) &&
+      layoutItem(one, index)?.pairFindingId === undefined,
+  );
   return PAST_SIDES.flatMap((side) => {
     const able = own.flatMap((one) => {
       const beyond = couldGoPast(one, index, memory.practice)[side];
       const { lost } = one.decision;
-      return beyond ? [{ id: one.finding.id, ends: { [side]: beyond }, awayMm: side === 'left' ? lost.fromMm : run.lengthMm - lost.toMm }] : [];
+      return beyond
+        ? [
+            {
+              id: one.finding.id,
+              ends: { [side]: beyond },
+              awayMm: side === 'left' ? lost.fromMm : run.lengthMm - lost.toMm,
+            },
+          ]
+        : [];
     });
     return able.sort((a, b) => a.awayMm - b.awayMm).slice(0, TRIED_PAST);
   });
@@ -131,7 +189,13 @@ function allRuns(of: LayingOut): { readonly runs: ReadonlyMap<string, LaidRun>; 
       const other = (ends.left ?? ends.right)?.run;
       if (!here || !other || (here.laid.objective.over === 1 && here.laid.objective.clearMm >= wantedMm - 1)) break;
       const there = crowdingOf(other, past);
-      if (bodiesOf(here.run) > SEARCHED_UP_TO || bodiesOf(there.run) >= SEARCHED_UP_TO || here.run.found?.length || there.run.found?.length) continue;
+      if (
+        bodiesOf(here.run) > SEARCHED_UP_TO ||
+        bodiesOf(there.run) >= SEARCHED_UP_TO ||
+        here.run.found?.length ||
+        there.run.found?.length
+      )
+        continue;
       const tried: Past = new Map([...past, [id, { ...past.get(id), ...ends }]]);
       const after = [run, other].map((one) => crowdingOf(one, tried));
       if (compareCrowding(after, [here, there]) >= 0) continue;
@@ -144,7 +208,8 @@ function allRuns(of: LayingOut): { readonly runs: ReadonlyMap<string, LaidRun>; 
 }
 
 /** The decision that a placed item is made by: with two splices where the layout needs them. */
-const asPlaced = (one: Decided, item: PlacedItem | undefined, two: ReadonlyMap<string, Decided>): Decided => (item?.splices.length === 2 && one.decision.approach === 'oneSplice' ? (two.get(one.finding.id) ?? one) : one);
+const asPlaced = (one: Decided, item: PlacedItem | undefined, two: ReadonlyMap<string, Decided>): Decided =>
+  item?.splices.length === 2 && one.decision.approach === 'oneSplice' ? (two.get(one.finding.id) ?? one) : one;
 
 export interface LaidOutRuns {
   readonly runs: RunPlan[];
@@ -156,7 +221,13 @@ export interface LaidOutRuns {
 }
 
 /** Every run with damage, laid out: where each finding's splices lie, and what the bundle looks like. */
-export function layOutRuns(job: Job, index: JobIndex, decided: readonly Decided[], memory: Warm, isSearched = true): LaidOutRuns {
+export function layOutRuns(
+  job: Job,
+  index: JobIndex,
+  decided: readonly Decided[],
+  memory: Warm,
+  isSearched = true,
+): LaidOutRuns {
   const { runs: apart, past } = allRuns({ decided, job, index, memory, isSearched });
   const { runs: searched, placed } = joined(apart, past, index, decided);
   const two = new Map<string, Decided>([...searched.values()].flatMap((one) => [...one.two]));

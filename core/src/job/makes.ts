@@ -4,7 +4,11 @@ import type { CavityPlan, CoverPlan, FindingPlan, Plan, SplicePlan } from './typ
 export type Make = SplicePlan | CoverPlan | CavityPlan;
 
 /** What a finding's plan makes: its splices, its cover, its work at a cavity. */
-export const makesOf = (finding: FindingPlan): Make[] => [...finding.splices, ...(finding.cover ? [finding.cover] : []), ...(finding.cavity ? [finding.cavity] : [])];
+export const makesOf = (finding: FindingPlan): Make[] => [
+  ...finding.splices,
+  ...(finding.cover ? [finding.cover] : []),
+  ...(finding.cavity ? [finding.cavity] : []),
+];
 
 /** Everything that a job makes, in the order of its findings. */
 export const allMakes = (plan: Plan): Make[] => plan.findings.flatMap(makesOf);

@@ -44,32 +44,81 @@ const CLIP_TABLE = [
   { name: 'clip-XL', from: 3.5, to: 6.0, lap: 12, diameter: 4.9 },
 ];
 const SLEEVE_TABLE = [
-  [1.5, 0.5, '3to1'], [3, 1, '3to1'], [4, 1, '4to1'], [4.8, 1.5, '3to1'], [6, 2, '3to1'], [8, 2, '4to1'], [9, 3, '3to1'], [12, 4, '3to1'], [12, 3, '4to1'], [16, 4, '4to1'], [19, 6, '3to1'], [24, 8, '3to1'], [24, 6, '4to1'], [32, 8, '4to1'], [40, 13, '3to1'],
+  [1.5, 0.5, '3to1'],
+  [3, 1, '3to1'],
+  [4, 1, '4to1'],
+  [4.8, 1.5, '3to1'],
+  [6, 2, '3to1'],
+  [8, 2, '4to1'],
+  [9, 3, '3to1'],
+  [12, 4, '3to1'],
+  [12, 3, '4to1'],
+  [16, 4, '4to1'],
+  [19, 6, '3to1'],
+  [24, 8, '3to1'],
+  [24, 6, '4to1'],
+  [32, 8, '4to1'],
+  [40, 13, '3to1'],
 ] as const;
 
-const inside = (area: number, from: number, to: number): boolean => area >= from * 0.98 - 1e-12 && area <= to * 1.02 + 1e-12;
+const inside = (area: number, from: number, to: number): boolean =>
+  area >= from * 0.98 - 1e-12 && area <= to * 1.02 + 1e-12;
 const jacketOf = (area: number): number => 1.14 * Math.sqrt((4 * area) / Math.PI) + 0.8;
 
-function sleeveFor(left: number, right: number, jointDiameter: number, jointLength: number): { name: string; cut: number } | undefined {
+function sleeveFor(
+  left: number,
+  right: number,
+  jointDiameter: number,
+  jointLength: number,
+): { name: string; cut: number } | undefined {
   const pass = 1.1 * Math.max(jointDiameter, jacketOf(left), jacketOf(right));
   const grip = 0.9 * Math.min(jacketOf(left), jacketOf(right));
   for (const [supplied, recovered, series] of SLEEVE_TABLE) {
-    if (supplied >= pass - 1e-9 && recovered <= grip + 1e-9) return { name: `sleeve-adhesive${series}-${supplied}`, cut: Math.ceil((jointLength + 24) / 0.9 - 1e-9) };
+    if (supplied >= pass - 1e-9 && recovered <= grip + 1e-9)
+      return { name: `sleeve-adhesive${series}-${supplied}`, cut: Math.ceil((jointLength + 24) / 0.9 - 1e-9) };
   }
   return undefined;
 }
 
 /** Every candidate for one joint, best first by the printed order; the thinner wire is doubled only where nothing holds both. */
 function candidates(q: Question, left: number, right: number): Omit<Answer, 'approach'>[] {
-  const butts = BUTT_TABLE.filter((row) => inside(left, row.from, row.to) && inside(right, row.from, row.to)).map((row) => ({ method: 'sealedButt', part: row.name, stripMm: (row.barrel - 1) / 2, bodyMm: row.overall })).slice(0, 1);
-  const clips = CLIP_TABLE.filter((row) => inside(left + right, row.from, row.to)).slice(0, 1).flatMap((row) => {
-    const sleeve = sleeveFor(left, right, row.diameter, row.lap);
-    return sleeve ? [{ method: 'clipSleeve', part: row.name, stripMm: row.lap, sleeve: sleeve.name, cutMm: sleeve.cut, bodyMm: sleeve.cut * 0.9 }] : [];
-  });
-  const plains = PLAIN_TABLE.filter((row) => inside(left, row.from, row.to) && inside(right, row.from, row.to)).slice(0, 1).flatMap((row) => {
-    const sleeve = sleeveFor(left, right, row.diameter, 15);
-    return sleeve ? [{ method: 'plainSleeve', part: row.name, stripMm: 7, sleeve: sleeve.name, cutMm: sleeve.cut, bodyMm: sleeve.cut * 0.9 }] : [];
-  });
+  const butts = BUTT_TABLE.filter((row) => inside(left, row.from, row.to) && inside(right, row.from, row.to))
+    .map((row) => ({ method: 'sealedButt', part: row.name, stripMm: (row.barrel - 1) / 2, bodyMm: row.overall }))
+    .slice(0, 1);
+  const clips = CLIP_TABLE.filter((row) => inside(left + right, row.from, row.to))
+    .slice(0, 1)
+    .flatMap((row) => {
+      const sleeve = sleeveFor(left, right, row.diameter, row.lap);
+      return sleeve
+        ? [
+            {
+              method: 'clipSleeve',
+              part: row.name,
+              stripMm: row.lap,
+              sleeve: sleeve.name,
+              cutMm: sleeve.cut,
+              bodyMm: sleeve.cut * 0.9,
+            },
+          ]
+        : [];
+    });
+  const plains = PLAIN_TABLE.filter((row) => inside(left, row.from, row.to) && inside(right, row.from, row.to))
+    .slice(0, 1)
+    .flatMap((row) => {
+      const sleeve = sleeveFor(left, right, row.diameter, 15);
+      return sleeve
+        ? [
+            {
+              method: 'plainSleeve',
+              part: row.name,
+              stripMm: 7,
+              sleeve: sleeve.name,
+              cutMm: sleeve.cut,
+              bodyMm: sleeve.cut * 0.9,
+            },
+          ]
+        : [];
+    });
   const clipFirst = !q.wet && q.lowLevel && left <= 0.52;
   return clipFirst ? [...clips, ...butts, ...plains] : [...butts, ...clips, ...plains];
 }
@@ -88,41 +137,81 @@ function answer(q: Question): Answer | undefined {
 
 describe('an independent table agrees with the engine', () => {
   const AREAS = [0.35, 0.5, 0.75, 1, 1.5, 2.5, 4];
-  const question = fc.record<Question>({
-    leftMm2: fc.constantFrom(...AREAS), rightMm2: fc.constantFrom(...AREAS), lostMm: fc.integer({ min: 1, max: 40 }), slackMm: fc.integer({ min: 0, max: 60 }), wet: fc.boolean(), shaking: fc.boolean(), lowLevel: fc.boolean(),
-  }).filter((q) => candidates(q, q.leftMm2, q.rightMm2).some((one) => one.method !== 'clipSleeve') && candidates(q, q.leftMm2, q.leftMm2).length > 0);
+  const question = fc
+    .record<Question>({
+      leftMm2: fc.constantFrom(...AREAS),
+      rightMm2: fc.constantFrom(...AREAS),
+      lostMm: fc.integer({ min: 1, max: 40 }),
+      slackMm: fc.integer({ min: 0, max: 60 }),
+      wet: fc.boolean(),
+      shaking: fc.boolean(),
+      lowLevel: fc.boolean(),
+    })
+    .filter(
+      (q) =>
+        candidates(q, q.leftMm2, q.rightMm2).some((one) => one.method !== 'clipSleeve') &&
+        candidates(q, q.leftMm2, q.leftMm2).length > 0,
+    );
 
   it('on approach, method, part, strip, sleeve, cut and body, in 500 cases', () => {
-    fc.assert(fc.property(question, (q) => {
-      const expected = answer(q);
-      fc.pre(expected !== undefined);
-      const zone = { area: 'body', vibration: q.shaking ? 'high' : 'none', moisture: q.wet ? 'wet' : 'dry', fuelVapour: false } as const;
-      const [plan] = planOf(jobWith(
-        [{ kind: 'parted', fromMm: 1500, toMm: 1500 + q.lostMm, slackMm: q.slackMm, farWire: wire(q.rightMm2) }],
-        { lengthMm: 3000, zone, circuits: [{ kind: q.lowLevel ? 'lowLevel' : 'signal', wire: wire(q.leftMm2), loadA: 0.1 }] },
-      )).findings;
-      const joint = plan?.splices[0]?.joint;
-      const got: Answer = {
-        approach: plan?.approach as Answer['approach'], method: String(plan?.chosen), part: String(joint?.partId), stripMm: Number(joint?.left.stripMm),
-        ...(joint?.seal.kind === 'sleeve' ? { sleeve: joint.seal.partId, cutMm: joint.seal.cutMm } : {}), bodyMm: Math.round(Number(joint?.bodyLengthMm) * 1e6) / 1e6,
-      };
-      expect(got).toEqual({ ...expected, bodyMm: Math.round((expected?.bodyMm ?? 0) * 1e6) / 1e6 });
-    }), { numRuns: 500, seed: 42 });
+    fc.assert(
+      fc.property(question, (q) => {
+        const expected = answer(q);
+        fc.pre(expected !== undefined);
+        const zone = {
+          area: 'body',
+          vibration: q.shaking ? 'high' : 'none',
+          moisture: q.wet ? 'wet' : 'dry',
+          fuelVapour: false,
+        } as const;
+        const [plan] = planOf(
+          jobWith(
+            [{ kind: 'parted', fromMm: 1500, toMm: 1500 + q.lostMm, slackMm: q.slackMm, farWire: wire(q.rightMm2) }],
+            {
+              lengthMm: 3000,
+              zone,
+              circuits: [{ kind: q.lowLevel ? 'lowLevel' : 'signal', wire: wire(q.leftMm2), loadA: 0.1 }],
+            },
+          ),
+        ).findings;
+        const joint = plan?.splices[0]?.joint;
+        const got: Answer = {
+          approach: plan?.approach as Answer['approach'],
+          method: String(plan?.chosen),
+          part: String(joint?.partId),
+          stripMm: Number(joint?.left.stripMm),
+          ...(joint?.seal.kind === 'sleeve' ? { sleeve: joint.seal.partId, cutMm: joint.seal.cutMm } : {}),
+          bodyMm: Math.round(Number(joint?.bodyLengthMm) * 1e6) / 1e6,
+        };
+        expect(got).toEqual({ ...expected, bodyMm: Math.round((expected?.bodyMm ?? 0) * 1e6) / 1e6 });
+      }),
+      { numRuns: 500, seed: 42 },
+    );
   });
 
   it('on the insert: faces, ease, and the centres of the two joints', () => {
-    fc.assert(fc.property(question, (q) => {
-      const [plan] = planOf(jobWith([{ kind: 'parted', fromMm: 1500, toMm: 1500 + q.lostMm, slackMm: 0, farWire: wire(q.rightMm2) }], { lengthMm: 3000, circuits: [{ kind: 'signal', wire: wire(q.leftMm2), loadA: 0.1 }] })).findings;
-      if (plan?.approach !== 'insert') return;
-      const [left, right] = plan.splices;
-      const between = plan.x2Mm - plan.x1Mm;
-      const share = (splice: typeof left): number => (splice?.joint.reach.kind === 'lapped' ? splice.joint.reach.lapMm : -1);
-      expect(plan.insert?.lengthMm).toBeCloseTo(between + share(left) + share(right) + Math.max(3, between / 100), 6);
-      const inward = (splice: typeof left): number => (splice?.joint.reach.kind === 'lapped' ? -splice.joint.reach.lapMm / 2 : 0.5);
-      expect(left?.centreMm).toBeCloseTo(plan.x1Mm + inward(left), 6);
-      expect(right?.centreMm).toBeCloseTo(plan.x2Mm - inward(right), 6);
-      expect(plan.x1Mm).toBeLessThanOrEqual(1500 + 1e-6);
-      expect(plan.x2Mm).toBeGreaterThanOrEqual(1500 + q.lostMm - 1e-6);
-    }), { numRuns: 150, seed: 43 });
+    fc.assert(
+      fc.property(question, (q) => {
+        const [plan] = planOf(
+          jobWith([{ kind: 'parted', fromMm: 1500, toMm: 1500 + q.lostMm, slackMm: 0, farWire: wire(q.rightMm2) }], {
+            lengthMm: 3000,
+            circuits: [{ kind: 'signal', wire: wire(q.leftMm2), loadA: 0.1 }],
+          }),
+        ).findings;
+        if (plan?.approach !== 'insert') return;
+        const [left, right] = plan.splices;
+        const between = plan.x2Mm - plan.x1Mm;
+        const share = (splice: typeof left): number =>
+          splice?.joint.reach.kind === 'lapped' ? splice.joint.reach.lapMm : -1;
+        expect(plan.insert?.lengthMm).toBeCloseTo(between + share(left) + share(right) + Math.max(3, between / 100), 6);
+        const inward = (splice: typeof left): number =>
+          splice?.joint.reach.kind === 'lapped' ? -splice.joint.reach.lapMm / 2 : 0.5;
+        expect(left?.centreMm).toBeCloseTo(plan.x1Mm + inward(left), 6);
+        expect(right?.centreMm).toBeCloseTo(plan.x2Mm - inward(right), 6);
+        expect(plan.x1Mm).toBeLessThanOrEqual(1500 + 1e-6);
+        expect(plan.x2Mm).toBeGreaterThanOrEqual(1500 + q.lostMm - 1e-6);
+      }),
+      { numRuns: 150, seed: 43 },
+    );
   });
 });

@@ -7,45 +7,102 @@ import { movedSplice, NO_WISHES, placesOf } from '../layout/index.ts';
 import { CRIMP_FIRST } from '../practice/index.ts';
 import { insertLengthMm } from '../sizing/index.ts';
 import { jobWith, planOf, WET_SHAKING, wire } from '../test/samples.ts';
-import { boardOf, checkJob, checkWishes, cutsOn, findingPlanAt, pinnedAt, plan, planOne, plansOn, redoCost, seenOn, warm, type Job, type Plan } from './index.ts';
+import {
+  boardOf,
+  checkJob,
+  checkWishes,
+  cutsOn,
+  findingPlanAt,
+  pinnedAt,
+  plan,
+  planOne,
+  plansOn,
+  redoCost,
+  seenOn,
+  warm,
+  type Job,
+  type Plan,
+} from './index.ts';
 
 const KEEP_MM = 40;
 
 /** A trunk from X1 to the branch B1 and an arm on from there, which counts from the branch or towards it. */
-function branched(findings: readonly (Partial<Finding> & { readonly kind: Finding['kind'] })[], more: { readonly armCounts?: 'away' | 'towards'; readonly node?: NodeKind; readonly armZone?: Zone; readonly armMm?: number; readonly paired?: boolean; readonly circuits?: number } = {}): Job {
+function branched(
+  findings: readonly (Partial<Finding> & { readonly kind: Finding['kind'] })[],
+  more: {
+    readonly armCounts?: 'away' | 'towards';
+    readonly node?: NodeKind;
+    readonly armZone?: Zone;
+    readonly armMm?: number;
+    readonly paired?: boolean;
+    readonly circuits?: number;
+  } = {},
+): Job {
   const { armCounts = 'away', node = 'branch', armZone = WET_SHAKING, armMm = 400 } = more;
   const base = jobWith(findings, {
-    zone: WET_SHAKING, lengthMm: 800,
-    circuits: Array.from({ length: more.circuits ?? 4 }, (_, index) => ({ kind: 'power' as const, wire: wire(1.5), loadA: 1, runIds: ['R1', 'R2'], ...(more.paired === true && index < 2 ? { kind: 'data' as const, pairWith: `C${2 - index}` } : {}) })),
+    zone: WET_SHAKING,
+    lengthMm: 800,
+    circuits: Array.from({ length: more.circuits ?? 4 }, (_, index) => ({
+      kind: 'power' as const,
+      wire: wire(1.5),
+      loadA: 1,
+      runIds: ['R1', 'R2'],
+      ...(more.paired === true && index < 2 ? { kind: 'data' as const, pairWith: `C${2 - index}` } : {}),
+    })),
   });
   const [trunk] = base.harness.runs;
-  const arm: Run = { id: 'R2', name: 'Arm', fromNodeId: armCounts === 'away' ? 'B1' : 'X2', toNodeId: armCounts === 'away' ? 'X2' : 'B1', lengthMm: armMm, zone: armZone, features: [] };
-  return { ...base, harness: { ...base.harness, runs: [{ ...trunk!, toNodeId: 'B1' }, arm], nodes: [...base.harness.nodes, { id: 'B1', kind: node, name: 'Branch B1' }] } };
+  const arm: Run = {
+    id: 'R2',
+    name: 'Arm',
+    fromNodeId: armCounts === 'away' ? 'B1' : 'X2',
+    toNodeId: armCounts === 'away' ? 'X2' : 'B1',
+    lengthMm: armMm,
+    zone: armZone,
+    features: [],
+  };
+  return {
+    ...base,
+    harness: {
+      ...base.harness,
+      runs: [{ ...trunk!, toNodeId: 'B1' }, arm],
+      nodes: [...base.harness.nodes, { id: 'B1', kind: node, name: 'Branch B1' }],
+    },
+  };
 }
-const cut = (fromMm: number, more: Partial<Finding> = {}): Partial<Finding> & { readonly kind: 'parted' } => ({ kind: 'parted', fromMm, toMm: fromMm + 10, slackMm: 0, ...more }) as Partial<Finding> & { readonly kind: 'parted' };
+const cut = (fromMm: number, more: Partial<Finding> = {}): Partial<Finding> & { readonly kind: 'parted' } =>
+  ({ kind: 'parted', fromMm, toMm: fromMm + 10, slackMm: 0, ...more }) as Partial<Finding> & {
+    readonly kind: 'parted';
+  };
 const first = (planned: Plan) => planned.findings[0]!;
 
 describe('a loss just before a branch', () => {
-  it.each(['away', 'towards'] as const)('gets its right splice past the branch, and an insert as long as the way (the arm counts %s)', (armCounts) => {
-    const job = branched([cut(775)], { armCounts });
-    const planned = planOf(job);
-    const finding = first(planned);
-    expect(finding.approach).toBe('insert');
-    const [left, right] = finding.splices;
-    expect([left!.runId, right!.runId]).toEqual(['R1', 'R2']);
-    // The body keeps 40 from the branch, as near to the loss as that lets it.
-    const pastMm = armCounts === 'away' ? right!.fromMm : 400 - right!.toMm;
-    expect(pastMm).toBeCloseTo(KEEP_MM, 3);
-    const faceMm = armCounts === 'away' ? right!.cutMm : 400 - right!.cutMm;
-    expect(finding.x2Mm).toBeCloseTo(800 + faceMm, 6);
-    expect(finding.insert?.lengthMm).toBeCloseTo(insertLengthMm(finding.x1Mm, finding.x2Mm, left!.joint.reach, right!.joint.reach), 6);
-    expect(finding.because.at(-1)).toMatch(/right splice lies past Branch B1, on Arm/);
-    expect(planned.runs.every((run) => run.broken.every((rule) => rule.strength !== 'never'))).toBe(true);
-    // Opened from the left splice to the branch, and from there to the right one.
-    expect(planned.runs.map((run) => run.opened)).toEqual([
-      { fromMm: left!.fromMm, toMm: 800 }, armCounts === 'away' ? { fromMm: 0, toMm: right!.toMm } : { fromMm: right!.fromMm, toMm: 400 },
-    ]);
-  });
+  it.each(['away', 'towards'] as const)(
+    'gets its right splice past the branch, and an insert as long as the way (the arm counts %s)',
+    (armCounts) => {
+      const job = branched([cut(775)], { armCounts });
+      const planned = planOf(job);
+      const finding = first(planned);
+      expect(finding.approach).toBe('insert');
+      const [left, right] = finding.splices;
+      expect([left!.runId, right!.runId]).toEqual(['R1', 'R2']);
+      // The body keeps 40 from the branch, as near to the loss as that lets it.
+      const pastMm = armCounts === 'away' ? right!.fromMm : 400 - right!.toMm;
+      expect(pastMm).toBeCloseTo(KEEP_MM, 3);
+      const faceMm = armCounts === 'away' ? right!.cutMm : 400 - right!.cutMm;
+      expect(finding.x2Mm).toBeCloseTo(800 + faceMm, 6);
+      expect(finding.insert?.lengthMm).toBeCloseTo(
+        insertLengthMm(finding.x1Mm, finding.x2Mm, left!.joint.reach, right!.joint.reach),
+        6,
+      );
+      expect(finding.because.at(-1)).toMatch(/right splice lies past Branch B1, on Arm/);
+      expect(planned.runs.every((run) => run.broken.every((rule) => rule.strength !== 'never'))).toBe(true);
+      // Opened from the left splice to the branch, and from there to the right one.
+      expect(planned.runs.map((run) => run.opened)).toEqual([
+        { fromMm: left!.fromMm, toMm: 800 },
+        armCounts === 'away' ? { fromMm: 0, toMm: right!.toMm } : { fromMm: right!.fromMm, toMm: 400 },
+      ]);
+    },
+  );
   it.each([
     ['a connector', { node: 'connector' as const }],
     ['an earlier splice', { node: 'splice' as const }],
@@ -57,19 +114,27 @@ describe('a loss just before a branch', () => {
     expect(finding?.splices.every((splice) => splice.runId === 'R1')).toBe(true);
     expect(finding?.approach).not.toBe('insert');
   });
-  it('with room on its own run it stays there', () => expect(first(planOf(branched([cut(600)]))).splices.map((splice) => splice.runId)).toEqual(['R1', 'R1']));
+  it('with room on its own run it stays there', () =>
+    expect(first(planOf(branched([cut(600)]))).splices.map((splice) => splice.runId)).toEqual(['R1', 'R1']));
   it('is seen on both runs, each with its own cut', () => {
     const job = branched([cut(775)]);
     const finding = first(planOf(job));
     const [trunk, arm] = job.harness.runs.map((run) => seenOn(finding, run)!);
-    expect([trunk!.splices.map((splice) => splice.side), arm!.splices.map((splice) => splice.side)]).toEqual([['left'], ['right']]);
+    expect([trunk!.splices.map((splice) => splice.side), arm!.splices.map((splice) => splice.side)]).toEqual([
+      ['left'],
+      ['right'],
+    ]);
     expect([cutsOn(trunk!), cutsOn(arm!)]).toEqual([[finding.x1Mm], [finding.x2Mm - 800]]);
     expect([trunk!.x2Mm, arm!.x1Mm]).toEqual([800, 0]);
     expect(plansOn([finding], { id: 'R9', lengthMm: 100 })).toEqual([]);
   });
   it('its steps name the cut and the ends of the run that each splice lies on', () => {
     const [left, right] = first(planOf(branched([cut(775)]))).splices;
-    const words = (splice: typeof left): string => splice!.steps.filter((step) => /^cut/.test(step.id.split('/').at(-1) ?? '')).map((step) => `${step.title} ${step.detail}`).join(' ');
+    const words = (splice: typeof left): string =>
+      splice!.steps
+        .filter((step) => /^cut/.test(step.id.split('/').at(-1) ?? ''))
+        .map((step) => `${step.title} ${step.detail}`)
+        .join(' ');
     expect(words(left)).toMatch(/the X1 end .*from X1/);
     expect(words(right)).toMatch(new RegExp(`the X2 end .*At ${Math.round(right!.cutMm)} mm from Branch B1`));
   });
@@ -78,14 +143,31 @@ describe('a loss just before a branch', () => {
     const memory = warm(CRIMP_FIRST, FULL_SHELF);
     const before = plan(job, CRIMP_FIRST, FULL_SHELF, memory);
     expect(planOne(job, before, 'F1', memory)).toBeUndefined();
-    expect(planOne(job, before, 'F2', memory)?.splices.map((splice) => splice.side)).toEqual(before.findings[1]?.splices.map((splice) => splice.side));
+    expect(planOne(job, before, 'F2', memory)?.splices.map((splice) => splice.side)).toEqual(
+      before.findings[1]?.splices.map((splice) => splice.side),
+    );
   });
   it('made again it loses wire on both sides, past the branch too, and reaches farther', () => {
     const job = branched([cut(775)]);
     const before = first(planOf(job));
     const cost = redoCost(before, before.splices[1]!, true);
     expect(cost.lostToMm).toBeGreaterThan(800);
-    const again = first(planOf({ ...job, redos: [{ id: 'R', findingId: 'F1', lostFromMm: cost.lostFromMm, lostToMm: cost.lostToMm, because: 'let go', by: 'Ines', at: '2030-01-01T10:00:00Z' }] }));
+    const again = first(
+      planOf({
+        ...job,
+        redos: [
+          {
+            id: 'R',
+            findingId: 'F1',
+            lostFromMm: cost.lostFromMm,
+            lostToMm: cost.lostToMm,
+            because: 'let go',
+            by: 'Ines',
+            at: '2030-01-01T10:00:00Z',
+          },
+        ],
+      }),
+    );
     expect(again.splices.map((splice) => splice.runId)).toEqual(['R1', 'R2']);
     expect(again.x2Mm).toBeGreaterThanOrEqual(cost.lostToMm - 1e-6);
   });
@@ -102,22 +184,34 @@ describe('a run too full for its splices', () => {
   });
   it('where nothing is gained all stay', () => {
     const roomy = branched([cut(200), cut(500, { circuitId: 'C2' })]);
-    expect(planOf(roomy).findings.flatMap((finding) => finding.splices).every((splice) => splice.runId === 'R1')).toBe(true);
+    expect(
+      planOf(roomy)
+        .findings.flatMap((finding) => finding.splices)
+        .every((splice) => splice.runId === 'R1'),
+    ).toBe(true);
   });
 });
 
 describe('a pair just before a branch', () => {
-  it.each(['away', 'towards'] as const)('goes past with both wires, and both get inserts of one length (the arm counts %s)', (armCounts) => {
-    const planned = planOf(branched([cut(770), cut(772, { circuitId: 'C2' })], { paired: true, armCounts }));
-    const [a, b] = planned.findings;
-    expect([a, b].map((finding) => finding!.splices.map((splice) => splice.runId))).toEqual([['R1', 'R2'], ['R1', 'R2']]);
-    expect(a!.insert?.lengthMm).toBeCloseTo(b!.insert!.lengthMm, 3);
-    expect(planned.runs.flatMap((run) => run.broken).filter((rule) => rule.ruleId === 'layout.pairLength')).toEqual([]);
-    expect(planned.runs.map((run) => run.reached.objective.barred)).toEqual([0, 0]);
-  });
+  it.each(['away', 'towards'] as const)(
+    'goes past with both wires, and both get inserts of one length (the arm counts %s)',
+    (armCounts) => {
+      const planned = planOf(branched([cut(770), cut(772, { circuitId: 'C2' })], { paired: true, armCounts }));
+      const [a, b] = planned.findings;
+      expect([a, b].map((finding) => finding!.splices.map((splice) => splice.runId))).toEqual([
+        ['R1', 'R2'],
+        ['R1', 'R2'],
+      ]);
+      expect(a!.insert?.lengthMm).toBeCloseTo(b!.insert!.lengthMm, 3);
+      expect(planned.runs.flatMap((run) => run.broken).filter((rule) => rule.ruleId === 'layout.pairLength')).toEqual(
+        [],
+      );
+      expect(planned.runs.map((run) => run.reached.objective.barred)).toEqual([0, 0]);
+    },
+  );
 });
 
-describe('the board of a run that another run\'s repair reaches into', () => {
+describe("the board of a run that another run's repair reaches into", () => {
   const job = branched([cut(775)]);
   const memory = warm(CRIMP_FIRST, FULL_SHELF);
   const arm = boardOf(job, 'R2', memory)!;
@@ -138,12 +232,29 @@ describe('the board of a run that another run\'s repair reaches into', () => {
   it.each([
     ['into the space kept at the branch', { centreMm: 20, runId: 'R2' }, 'PLACE_NOT_LEGAL'],
     ['to a run that its circuit does not reach', { centreMm: 20, runId: 'R7' }, 'NO_SUCH_SPLICE'],
-  ])('is not put %s', (_, at, code) => expect(checkWishes(job, { ...NO_WISHES, pins: [{ findingId: 'F1', side: 'right', ...at }] }, memory).map((one) => one.code)).toEqual([code]));
+  ])('is not put %s', (_, at, code) =>
+    expect(
+      checkWishes(job, { ...NO_WISHES, pins: [{ findingId: 'F1', side: 'right', ...at }] }, memory).map(
+        (one) => one.code,
+      ),
+    ).toEqual([code]),
+  );
   it('what is made stays past the branch, whatever is found later', () => {
     const made = { ...job, pins: placesOf([...boardOf(job, 'R1', memory)!.items, ...arm.items]) };
     const before = first(plan(job, CRIMP_FIRST, FULL_SHELF, memory));
-    const after = first(plan({ ...made, findings: [...made.findings, { ...made.findings[0]!, id: 'F2', circuitId: 'C2', fromMm: 500, toMm: 510 }] }, CRIMP_FIRST, FULL_SHELF));
-    expect(after.splices.map((splice) => [splice.runId, splice.centreMm])).toEqual(before.splices.map((splice) => [splice.runId, splice.centreMm]));
+    const after = first(
+      plan(
+        {
+          ...made,
+          findings: [...made.findings, { ...made.findings[0]!, id: 'F2', circuitId: 'C2', fromMm: 500, toMm: 510 }],
+        },
+        CRIMP_FIRST,
+        FULL_SHELF,
+      ),
+    );
+    expect(after.splices.map((splice) => [splice.runId, splice.centreMm])).toEqual(
+      before.splices.map((splice) => [splice.runId, splice.centreMm]),
+    );
   });
 });
 
@@ -151,36 +262,72 @@ describe('what is made past a branch', () => {
   const job = branched([cut(775)]);
   const memory = warm(CRIMP_FIRST, FULL_SHELF);
   const pins = placesOf(['R1', 'R2'].flatMap((id) => boardOf(job, id, memory)!.items));
-  const before = first(plan(job, CRIMP_FIRST, FULL_SHELF, memory)).splices.map((splice) => [splice.runId, splice.centreMm]);
+  const before = first(plan(job, CRIMP_FIRST, FULL_SHELF, memory)).splices.map((splice) => [
+    splice.runId,
+    splice.centreMm,
+  ]);
   it.each([
-    ['the place has become hotter', { ...WET_SHAKING, ambientC: 120 }, 'branch' as const], ['the branch is called an earlier splice', WET_SHAKING, 'splice' as const],
+    ['the place has become hotter', { ...WET_SHAKING, ambientC: 120 }, 'branch' as const],
+    ['the branch is called an earlier splice', WET_SHAKING, 'splice' as const],
   ])('stays there though %s', (_, zone, kind) => {
-    const now: Job = { ...job, pins, harness: { ...job.harness, runs: job.harness.runs.map((run) => (run.id === 'R2' ? { ...run, zone } : run)), nodes: job.harness.nodes.map((node) => (node.id === 'B1' ? { ...node, kind } : node)) } };
+    const now: Job = {
+      ...job,
+      pins,
+      harness: {
+        ...job.harness,
+        runs: job.harness.runs.map((run) => (run.id === 'R2' ? { ...run, zone } : run)),
+        nodes: job.harness.nodes.map((node) => (node.id === 'B1' ? { ...node, kind } : node)),
+      },
+    };
     expect(first(planOf(now)).splices.map((splice) => [splice.runId, splice.centreMm])).toEqual(before);
   });
   it('on a run that its circuit does not reach is refused by name, with the runs that it could be', () => {
     expect(checkJob({ ...job, pins })).toEqual([]);
-    expect(checkJob({ ...job, pins: pins.map((pin) => (pin.runId === undefined ? pin : { ...pin, runId: 'R9' })) })).toMatchObject([
-      { code: 'PIN_ON_ANOTHER_RUN', pointer: '/pins/1/runId', message: expect.stringContaining('"R9"'), hint: 'It goes on in R2; leave runId out for Trunk itself.'.replace('Trunk', job.harness.runs[0]!.name) },
+    expect(
+      checkJob({ ...job, pins: pins.map((pin) => (pin.runId === undefined ? pin : { ...pin, runId: 'R9' })) }),
+    ).toMatchObject([
+      {
+        code: 'PIN_ON_ANOTHER_RUN',
+        pointer: '/pins/1/runId',
+        message: expect.stringContaining('"R9"'),
+        hint: 'It goes on in R2; leave runId out for Trunk itself.'.replace('Trunk', job.harness.runs[0]!.name),
+      },
     ]);
   });
 });
 
 describe('any losses near a branch', () => {
-  it('no splice breaks a keep-out on any run, and every insert is as long as the way between its ends', () => fc.assert(fc.property(
-    fc.array(fc.integer({ min: 60, max: 788 }), { minLength: 1, maxLength: 4 }), fc.constantFrom('away' as const, 'towards' as const),
-    (places, armCounts) => {
-      const planned = planOf(branched(places.map((fromMm, index) => cut(fromMm, { circuitId: `C${index + 1}` })), { armCounts }));
-      for (const finding of planned.findings) {
-        const [left, right] = finding.splices;
-        if (!left || !right || finding.approach !== 'insert') continue;
-        expect(finding.insert!.lengthMm).toBeCloseTo(insertLengthMm(finding.x1Mm, finding.x2Mm, left.joint.reach, right.joint.reach), 6);
-        expect(finding.x1Mm).toBeLessThanOrEqual(finding.lost.fromMm + 1e-6);
-        expect(finding.x2Mm).toBeGreaterThanOrEqual(finding.lost.toMm - 1e-6);
-      }
-      expect(planned.runs.flatMap((run) => run.broken).filter((rule) => rule.strength === 'never')).toEqual([]);
-    },
-  ), { numRuns: 25, seed: 5 }), 240_000);
+  it(
+    'no splice breaks a keep-out on any run, and every insert is as long as the way between its ends',
+    () =>
+      fc.assert(
+        fc.property(
+          fc.array(fc.integer({ min: 60, max: 788 }), { minLength: 1, maxLength: 4 }),
+          fc.constantFrom('away' as const, 'towards' as const),
+          (places, armCounts) => {
+            const planned = planOf(
+              branched(
+                places.map((fromMm, index) => cut(fromMm, { circuitId: `C${index + 1}` })),
+                { armCounts },
+              ),
+            );
+            for (const finding of planned.findings) {
+              const [left, right] = finding.splices;
+              if (!left || !right || finding.approach !== 'insert') continue;
+              expect(finding.insert!.lengthMm).toBeCloseTo(
+                insertLengthMm(finding.x1Mm, finding.x2Mm, left.joint.reach, right.joint.reach),
+                6,
+              );
+              expect(finding.x1Mm).toBeLessThanOrEqual(finding.lost.fromMm + 1e-6);
+              expect(finding.x2Mm).toBeGreaterThanOrEqual(finding.lost.toMm - 1e-6);
+            }
+            expect(planned.runs.flatMap((run) => run.broken).filter((rule) => rule.strength === 'never')).toEqual([]);
+          },
+        ),
+        { numRuns: 25, seed: 5 },
+      ),
+    240_000,
+  );
 });
 
 describe('a loss on a short run between two branches', () => {
@@ -190,7 +337,9 @@ describe('a loss on a short run between two branches', () => {
   const job: Job = {
     ...base,
     harness: {
-      ...base.harness, runs: [root, { ...trunk!, fromNodeId: 'B0', lengthMm: 100 }, arm!], nodes: [...base.harness.nodes, { id: 'B0', kind: 'branch', name: 'Branch B0' }],
+      ...base.harness,
+      runs: [root, { ...trunk!, fromNodeId: 'B0', lengthMm: 100 }, arm!],
+      nodes: [...base.harness.nodes, { id: 'B0', kind: 'branch', name: 'Branch B0' }],
       circuits: base.harness.circuits.map((circuit) => ({ ...circuit, runIds: ['R0', 'R1', 'R2'] })),
     },
   };
@@ -201,8 +350,15 @@ describe('a loss on a short run between two branches', () => {
     const [left, right] = finding!.splices;
     expect(finding!.x1Mm).toBeCloseTo(left!.cutMm - 400, 6);
     expect(finding!.x2Mm).toBeCloseTo(100 + right!.cutMm, 6);
-    expect(finding!.insert?.lengthMm).toBeCloseTo(insertLengthMm(finding!.x1Mm, finding!.x2Mm, left!.joint.reach, right!.joint.reach), 6);
-    expect(planned.runs.map((run) => run.opened)).toEqual([{ fromMm: left!.fromMm, toMm: 400 }, { fromMm: 0, toMm: 100 }, { fromMm: 0, toMm: right!.toMm }]);
+    expect(finding!.insert?.lengthMm).toBeCloseTo(
+      insertLengthMm(finding!.x1Mm, finding!.x2Mm, left!.joint.reach, right!.joint.reach),
+      6,
+    );
+    expect(planned.runs.map((run) => run.opened)).toEqual([
+      { fromMm: left!.fromMm, toMm: 400 },
+      { fromMm: 0, toMm: 100 },
+      { fromMm: 0, toMm: right!.toMm },
+    ]);
     expect(planned.runs.flatMap((run) => run.broken).filter((rule) => rule.strength === 'never')).toEqual([]);
   });
   it('is seen on all three, in the middle as wire that runs through', () => {
@@ -213,27 +369,63 @@ describe('a loss on a short run between two branches', () => {
   });
   it('is laid out on each board', () => {
     const memory = warm(CRIMP_FIRST, FULL_SHELF);
-    expect(['R0', 'R1', 'R2'].map((id) => boardOf(job, id, memory)!.items.flatMap((item) => item.splices).map((splice) => splice.side))).toEqual([['left'], [], ['right']]);
+    expect(
+      ['R0', 'R1', 'R2'].map((id) =>
+        boardOf(job, id, memory)!
+          .items.flatMap((item) => item.splices)
+          .map((splice) => splice.side),
+      ),
+    ).toEqual([['left'], [], ['right']]);
   });
 });
 
 describe('which way splices are sent', () => {
   const crowd = (count: number, lengthMm: number): Job => {
-    const job = branched(Array.from({ length: count }, (_, index) => cut(120 + Math.round((index * (lengthMm - 240)) / count), { circuitId: `C${index + 1}`, slackMm: index % 3 === 0 ? 30 : 0 })), { circuits: count });
-    return { ...job, harness: { ...job.harness, runs: job.harness.runs.map((run) => (run.id === 'R1' ? { ...run, lengthMm } : run)) } };
+    const job = branched(
+      Array.from({ length: count }, (_, index) =>
+        cut(120 + Math.round((index * (lengthMm - 240)) / count), {
+          circuitId: `C${index + 1}`,
+          slackMm: index % 3 === 0 ? 30 : 0,
+        }),
+      ),
+      { circuits: count },
+    );
+    return {
+      ...job,
+      harness: { ...job.harness, runs: job.harness.runs.map((run) => (run.id === 'R1' ? { ...run, lengthMm } : run)) },
+    };
   };
-  it.each([[6, 500], [8, 600]])('%i circuits cut on %i mm: past the branch they lie farther apart than on the trunk alone', (count, lengthMm) => {
-    const open = crowd(count, lengthMm);
-    const shut: Job = { ...open, harness: { ...open.harness, nodes: open.harness.nodes.map((node) => (node.id === 'B1' ? { ...node, kind: 'splice' as const } : node)) } };
-    const [free, alone] = [open, shut].map((job) => planOf(job).runs.map((run) => run.reached.objective));
-    expect(Math.max(...free!.map((one) => one.over))).toBe(1);
-    expect(Math.min(...free!.map((one) => one.clearMm))).toBeGreaterThan(Math.min(...alone!.map((one) => one.clearMm)) + 2);
-  }, 120_000);
+  it.each([
+    [6, 500],
+    [8, 600],
+  ])(
+    '%i circuits cut on %i mm: past the branch they lie farther apart than on the trunk alone',
+    (count, lengthMm) => {
+      const open = crowd(count, lengthMm);
+      const shut: Job = {
+        ...open,
+        harness: {
+          ...open.harness,
+          nodes: open.harness.nodes.map((node) => (node.id === 'B1' ? { ...node, kind: 'splice' as const } : node)),
+        },
+      };
+      const [free, alone] = [open, shut].map((job) => planOf(job).runs.map((run) => run.reached.objective));
+      expect(Math.max(...free!.map((one) => one.over))).toBe(1);
+      expect(Math.min(...free!.map((one) => one.clearMm))).toBeGreaterThan(
+        Math.min(...alone!.map((one) => one.clearMm)) + 2,
+      );
+    },
+    120_000,
+  );
   it('a kept layout sends nobody anew', () => {
     const job = crowd(6, 500);
     const memory = warm(CRIMP_FIRST, FULL_SHELF);
     const found = ['R1', 'R2'].flatMap((id) => placesOf(boardOf(job, id, memory)!.items));
     const kept = plan({ ...job, layout: { ...NO_WISHES, found } }, CRIMP_FIRST, FULL_SHELF);
-    expect(kept.findings.flatMap((finding) => finding.splices).map((splice) => [splice.id, splice.runId])).toEqual(plan(job, CRIMP_FIRST, FULL_SHELF, memory).findings.flatMap((finding) => finding.splices).map((splice) => [splice.id, splice.runId]));
+    expect(kept.findings.flatMap((finding) => finding.splices).map((splice) => [splice.id, splice.runId])).toEqual(
+      plan(job, CRIMP_FIRST, FULL_SHELF, memory)
+        .findings.flatMap((finding) => finding.splices)
+        .map((splice) => [splice.id, splice.runId]),
+    );
   });
 });

@@ -15,41 +15,85 @@ function needsOf(plan: FindingPlan, numberOf: (circuitId: string) => string): Ki
   const ofPigtail = plan.approach === 'pigtail';
   const joints = plan.splices.map(({ id, side, joint, shield }): KitNeed => {
     const seals = [joint.seal, ...(shield ? [shield.joint.seal] : [])];
-    const sleeves = seals.flatMap((seal) => (seal.kind === 'sleeve' ? [{ partId: seal.partId, cutMm: seal.cutMm }, ...(seal.buildUp ? Array.from({ length: seal.buildUp.side === 'both' ? 2 : 1 }, () => ({ partId: seal.buildUp?.partId ?? '', cutMm: seal.buildUp?.cutMm ?? 0 })) : [])] : []));
+    const sleeves = seals.flatMap((seal) =>
+      seal.kind === 'sleeve'
+        ? [
+            { partId: seal.partId, cutMm: seal.cutMm },
+            ...(seal.buildUp
+              ? Array.from({ length: seal.buildUp.side === 'both' ? 2 : 1 }, () => ({
+                  partId: seal.buildUp?.partId ?? '',
+                  cutMm: seal.buildUp?.cutMm ?? 0,
+                }))
+              : []),
+          ]
+        : [],
+    );
     const insert = plan.insert && !ofPigtail && (side === 'left' || plan.isLead) ? plan.insert : undefined;
     return {
-      spliceId: id, partIds: [...joint.usesPartIds, ...(shield?.joint.usesPartIds ?? [])], sleeveCuts: sleeves, toolNames: method?.toolNames ?? [],
+      spliceId: id,
+      partIds: [...joint.usesPartIds, ...(shield?.joint.usesPartIds ?? [])],
+      sleeveCuts: sleeves,
+      toolNames: method?.toolNames ?? [],
       tapeMm: seals.flatMap((seal) => (seal.kind === 'wrap' ? [{ partId: seal.partId, lengthMm: seal.lengthMm }] : [])),
-      wire: insert && { circuitNumber: numberOf(plan.circuitId), spec: insert.wire.wire, lengthMm: insert.lengthMm, stockId: insert.wire.stockId, tag: insert.wire.colourDiffers },
+      wire: insert && {
+        circuitNumber: numberOf(plan.circuitId),
+        spec: insert.wire.wire,
+        lengthMm: insert.lengthMm,
+        stockId: insert.wire.stockId,
+        tag: insert.wire.colourDiffers,
+      },
     };
   });
   const { cover, cavity, drain } = plan;
   if (drain) {
     joints.push({
-      spliceId: `${plan.findingId}:drain`, partIds: [], sleeveCuts: [], tapeMm: [], toolNames: [],
-      wire: { circuitNumber: `${numberOf(plan.circuitId)} drain`, spec: drain.wire.wire, lengthMm: drain.lengthMm, stockId: drain.wire.stockId, tag: false },
+      spliceId: `${plan.findingId}:drain`,
+      partIds: [],
+      sleeveCuts: [],
+      tapeMm: [],
+      toolNames: [],
+      wire: {
+        circuitNumber: `${numberOf(plan.circuitId)} drain`,
+        spec: drain.wire.wire,
+        lengthMm: drain.lengthMm,
+        stockId: drain.wire.stockId,
+        tag: false,
+      },
     });
   }
   if (cavity) {
     joints.push({
-      spliceId: cavity.id, partIds: cavity.work.partIds, sharedPartIds: cavity.work.sharedPartIds.map((partId) => ({ partId, per: cavity.work.at.nodeId })), sleeveCuts: [], tapeMm: [], toolNames: cavity.work.toolNames,
+      spliceId: cavity.id,
+      partIds: cavity.work.partIds,
+      sharedPartIds: cavity.work.sharedPartIds.map((partId) => ({ partId, per: cavity.work.at.nodeId })),
+      sleeveCuts: [],
+      tapeMm: [],
+      toolNames: cavity.work.toolNames,
     });
   }
   const ranked = plan.covers.find((one) => one.coverId === cover?.coverId);
   const partId = ranked?.partId;
   if (!cover || partId === undefined) return joints;
   const isSleeve = cover.coverId === 'sleeveCover';
-  return [...joints, {
-    spliceId: cover.id, partIds: [], toolNames: ranked?.toolNames ?? [],
-    sleeveCuts: isSleeve ? [{ partId, cutMm: cover.lengthMm }] : [], tapeMm: isSleeve ? [] : [{ partId, lengthMm: cover.lengthMm }],
-  }];
+  return [
+    ...joints,
+    {
+      spliceId: cover.id,
+      partIds: [],
+      toolNames: ranked?.toolNames ?? [],
+      sleeveCuts: isSleeve ? [{ partId, cutMm: cover.lengthMm }] : [],
+      tapeMm: isSleeve ? [] : [{ partId, lengthMm: cover.lengthMm }],
+    },
+  ];
 }
 
 function totalsOf(findings: readonly FindingPlan[], runs: readonly RunPlan[]): PlanTotals {
   const sum = (values: readonly number[]): number => values.reduce((total, value) => total + value, 0);
   return {
     findings: findings.length,
-    decided: findings.filter((finding) => finding.asks === undefined && finding.approach !== 'stopped' && finding.approach !== 'byHand').length,
+    decided: findings.filter(
+      (finding) => finding.asks === undefined && finding.approach !== 'stopped' && finding.approach !== 'byHand',
+    ).length,
     splices: sum(findings.map((finding) => finding.splices.length)),
     covers: findings.filter((finding) => finding.cover).length,
     openedMm: roundTo(sum(runs.map((run) => (run.opened ? run.opened.toMm - run.opened.fromMm : 0))), 6),
@@ -64,7 +108,12 @@ function totalsOf(findings: readonly FindingPlan[], runs: readonly RunPlan[]): P
  * the server, in the command line and in tests; `memory` only saves working out again what is the same. Run `checkJob` first: a job with problems is planned as far as it goes.
  * @throws RangeError on a gauge, label or strand count that does not exist
  */
-export function plan(job: Job, practice: Practice, catalogue: Catalogue, memory: Warm = warm(practice, catalogue)): Plan {
+export function plan(
+  job: Job,
+  practice: Practice,
+  catalogue: Catalogue,
+  memory: Warm = warm(practice, catalogue),
+): Plan {
   const index = indexJob(job);
   const { runs, placed, decided } = layOutRuns(job, index, decideAll(job, index, memory), memory);
   const findings = decided.map((one) => findingPlan(one, placed.get(one.finding.id), job, index, practice, catalogue));
@@ -72,7 +121,11 @@ export function plan(job: Job, practice: Practice, catalogue: Catalogue, memory:
   const damagedRuns = job.harness.runs.filter((run) => job.findings.some((finding) => finding.runId === run.id));
   const methods = decided.flatMap(({ decision }) => (decision.method ? [methodById(decision.method.methodId)] : []));
   const coversHeat = decided.some(({ decision }) => decision.cover?.coverId === 'sleeveCover');
-  const solderIds = new Set(findings.flatMap((finding) => finding.splices.flatMap((splice) => (splice.family === 'soldered' ? [splice.joint.partId] : []))));
+  const solderIds = new Set(
+    findings.flatMap((finding) =>
+      finding.splices.flatMap((splice) => (splice.family === 'soldered' ? [splice.joint.partId] : [])),
+    ),
+  );
   const numberOf = (circuitId: string): string => index.circuits.get(circuitId)?.number ?? circuitId;
   return {
     format: 'mendum-plan',
@@ -85,14 +138,19 @@ export function plan(job: Job, practice: Practice, catalogue: Catalogue, memory:
       cuts: methods.length > 0,
       heats: [...methods.map((method) => method.heat), ...(coversHeat ? (['hotAir'] as const) : [])],
       crimps: methods.some((method) => method.family === 'closedBarrel' || method.family === 'openClip'),
-      leadedSolder: catalogue.parts.some((part) => part.kind === 'solder' && part.alloy === 'tinLead' && solderIds.has(part.id)),
+      leadedSolder: catalogue.parts.some(
+        (part) => part.kind === 'solder' && part.alloy === 'tinLead' && solderIds.has(part.id),
+      ),
       fuelVapour: damagedRuns.some((run) => run.zone.fuelVapour),
       airbag: damaged.some((circuit) => circuit.kind === 'airbag'),
       highVoltage: damaged.some((circuit) => circuit.kind === 'highVoltage'),
     }),
     findings,
     runs,
-    kit: kitFor(findings.flatMap((finding) => needsOf(finding, numberOf)), catalogue),
+    kit: kitFor(
+      findings.flatMap((finding) => needsOf(finding, numberOf)),
+      catalogue,
+    ),
     totals: totalsOf(findings, runs),
   };
 }

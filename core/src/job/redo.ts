@@ -22,5 +22,11 @@ export function redoCost(finding: FindingPlan, splice: SplicePlan, shrunk: boole
   const lapMm = splice.joint.reach.kind === 'lapped' ? splice.joint.reach.lapMm : 0;
   const slackLeftMm = finding.slackMm - (lostToMm - lostFromMm) - lapMm;
   const becomes = splice.side !== 'only' ? 'longerInsert' : slackLeftMm >= -1e-9 ? 'oneSplice' : 'twoSplices';
-  return { lossPerSideMm, lostFromMm, lostToMm, slackLeftMm: splice.side === 'only' ? Math.max(0, slackLeftMm) : finding.slackMm, becomes };
+  return {
+    lossPerSideMm,
+    lostFromMm,
+    lostToMm,
+    slackLeftMm: splice.side === 'only' ? Math.max(0, slackLeftMm) : finding.slackMm,
+    becomes,
+  };
 }

@@ -21,9 +21,11 @@ export function planOne(job: Job, before: Plan, findingId: string, memory: Warm)
   if (!finding) return undefined;
   const index = indexJob(job);
   const mate = mateOf(finding, index);
-  const mateInserts = mate !== undefined && before.findings.find((one) => one.findingId === mate.id)?.approach === 'insert';
+  const mateInserts =
+    mate !== undefined && before.findings.find((one) => one.findingId === mate.id)?.approach === 'insert';
   const alone = decideOne(finding, job, index, memory);
-  const decided = alone?.decision.approach === 'oneSplice' && mateInserts ? decideOne(finding, job, index, memory, 'pair') : alone;
+  const decided =
+    alone?.decision.approach === 'oneSplice' && mateInserts ? decideOne(finding, job, index, memory, 'pair') : alone;
   if (!decided) return undefined;
   const { practice, catalogue } = memory;
   const run = index.runs.get(decided.decision.runId);
@@ -32,17 +34,42 @@ export function planOne(job: Job, before: Plan, findingId: string, memory: Warm)
   const { figures } = practice;
   // What reaches past the run's end, or may have to, is no question of this run alone.
   const could = couldGoPast(decided, index, practice);
-  if ((could.left ?? could.right) && (before.findings.some((one) => one.findingId === findingId && one.splices.some((splice) => splice.runId !== run.id)) || PAST_SIDES.some((side) => could[side] && !hasPlace(item, side, run, index, practice)))) {
+  if (
+    (could.left ?? could.right) &&
+    (before.findings.some(
+      (one) => one.findingId === findingId && one.splices.some((splice) => splice.runId !== run.id),
+    ) ||
+      PAST_SIDES.some((side) => could[side] && !hasPlace(item, side, run, index, practice)))
+  ) {
     return undefined;
   }
-  const bodies = before.findings.filter((one) => one.findingId !== findingId).flatMap((one) => one.splices.filter((splice) => splice.runId === run.id));
+  const bodies = before.findings
+    .filter((one) => one.findingId !== findingId)
+    .flatMap((one) => one.splices.filter((splice) => splice.runId === run.id));
   const keep = keepOuts(run, index.nodes, figures.clearMm);
   // Wanted distance first, then none, then over the others, as in the whole layout.
   const placedBeside = (gapMm: number | undefined): PlacedItem | undefined => {
-    const taken = gapMm === undefined ? [] : bodies.map((body) => ({ kind: 'splice' as const, name: '', fromMm: body.fromMm - gapMm, toMm: body.toMm + gapMm }));
-    return stagger({ lengthMm: run.lengthMm, keepOuts: [...keep, ...taken], items: [{ ...item, pairFindingId: undefined }], pins: pinsOf(job), ...limitsOf(figures) })[0];
+    const taken =
+      gapMm === undefined
+        ? []
+        : bodies.map((body) => ({
+            kind: 'splice' as const,
+            name: '',
+            fromMm: body.fromMm - gapMm,
+            toMm: body.toMm + gapMm,
+          }));
+    return stagger({
+      lengthMm: run.lengthMm,
+      keepOuts: [...keep, ...taken],
+      items: [{ ...item, pairFindingId: undefined }],
+      pins: pinsOf(job),
+      ...limitsOf(figures),
+    })[0];
   };
-  const isClear = (placed: PlacedItem | undefined): boolean => placed?.splices.every((splice) => bodies.every((body) => body.toMm <= splice.fromMm + TOUCH_MM || body.fromMm >= splice.toMm - TOUCH_MM)) ?? false;
+  const isClear = (placed: PlacedItem | undefined): boolean =>
+    placed?.splices.every((splice) =>
+      bodies.every((body) => body.toMm <= splice.fromMm + TOUCH_MM || body.fromMm >= splice.toMm - TOUCH_MM),
+    ) ?? false;
   const roomy = placedBeside(figures.betweenBodiesMm);
   const close = isClear(roomy) ? roomy : placedBeside(0);
   return findingPlan(decided, isClear(close) ? close : placedBeside(undefined), job, index, practice, catalogue);

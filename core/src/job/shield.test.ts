@@ -7,7 +7,10 @@ const cut = { kind: 'parted' as const, fromMm: 400, toMm: 410, slackMm: 0 };
 const oneSplice = { ...cut, slackMm: 30 };
 
 describe('a shielded circuit that is cut', () => {
-  it.each([['two splices', cut, 2], ['one splice', oneSplice, 1]] as const)('with %s gets a splice of the shield beside each, with its own part and sleeve', (_, finding, count) => {
+  it.each([
+    ['two splices', cut, 2],
+    ['one splice', oneSplice, 1],
+  ] as const)('with %s gets a splice of the shield beside each, with its own part and sleeve', (_, finding, count) => {
     const planned = onlyFinding(finding, shielded);
     expect(planned.splices).toHaveLength(count);
     for (const { shield, joint } of planned.splices) {
@@ -15,7 +18,10 @@ describe('a shielded circuit that is cut', () => {
       expect(shield?.joint.usesPartIds.length).toBeGreaterThan(0);
       // A wet place: the drain's splice is sealed as well.
       expect(shield?.joint.seal.kind).not.toBe('none');
-      expect(joint.bodyDiameterMm).toBeCloseTo(onlyFinding(finding, plain).splices[0]!.joint.bodyDiameterMm + shield!.joint.bodyDiameterMm, 6);
+      expect(joint.bodyDiameterMm).toBeCloseTo(
+        onlyFinding(finding, plain).splices[0]!.joint.bodyDiameterMm + shield!.joint.bodyDiameterMm,
+        6,
+      );
     }
   });
   it('is as thick there as both, and the lump counts them', () => {

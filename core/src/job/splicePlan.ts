@@ -34,9 +34,17 @@ function wiresOf(decided: Decided, side: PlacedSplice['side']): WireSpec[] {
   return side === 'left' ? [circuit.wire, insert] : [insert, far, ...branches];
 }
 
-function parkSide(splice: PlacedSplice, item: PlacedItem, method: RankedMethod, decision: Decision, practice: Practice): SplicePlan['parkSide'] {
+function parkSide(
+  splice: PlacedSplice,
+  item: PlacedItem,
+  method: RankedMethod,
+  decision: Decision,
+  practice: Practice,
+): SplicePlan['parkSide'] {
   const { seal } = splice.joint;
-  const need = (seal.kind === 'sleeve' ? seal.cutMm : 0) + (method.family === 'soldered' ? practice.figures.parkFromSolderMm : practice.figures.parkFromCrimpMm);
+  const need =
+    (seal.kind === 'sleeve' ? seal.cutMm : 0) +
+    (method.family === 'soldered' ? practice.figures.parkFromSolderMm : practice.figures.parkFromCrimpMm);
   const [left, right] = [decision.site?.freeLeftMm ?? 0, decision.site?.freeRightMm ?? 0];
   if (item.insertMm !== undefined && item.insertMm >= need) return 'insert';
   if (splice.side !== 'right' && left >= need && left >= (splice.side === 'left' ? 0 : right)) return 'left';
@@ -45,7 +53,13 @@ function parkSide(splice: PlacedSplice, item: PlacedItem, method: RankedMethod, 
 }
 
 /** One placed splice made into a plan: pull, limits, redo costs, steps and checks. */
-export function splicePlan(decided: Decided, method: RankedMethod, item: PlacedItem, splice: PlacedSplice, around: Surroundings): SplicePlan {
+export function splicePlan(
+  decided: Decided,
+  method: RankedMethod,
+  item: PlacedItem,
+  splice: PlacedSplice,
+  around: Surroundings,
+): SplicePlan {
   const { circuit, decision } = decided;
   const { joint } = splice;
   const wires = wiresOf(decided, splice.side);
@@ -53,7 +67,13 @@ export function splicePlan(decided: Decided, method: RankedMethod, item: PlacedI
   const thickestMm2 = Math.max(...wires.map((wire) => areaMm2(wire.size)));
   const make = decision.redoCount + 1;
   const stripMm = Math.max(joint.left.stripMm, joint.right.stripMm);
-  const loss = (shrunk: boolean): number => redoLossPerSideMm({ stripMm, jointLengthMm: joint.jointLengthMm, bodyLengthMm: joint.bodyLengthMm, shrunk: shrunk && joint.seal.kind !== 'none' });
+  const loss = (shrunk: boolean): number =>
+    redoLossPerSideMm({
+      stripMm,
+      jointLengthMm: joint.jointLengthMm,
+      bodyLengthMm: joint.bodyLengthMm,
+      shrunk: shrunk && joint.seal.kind !== 'none',
+    });
   const spare = decision.slackMm - (item.x2Mm - item.x1Mm) - reachCostMm(joint.reach);
   const solder = around.catalogue.parts.find((part) => part.id === joint.partId);
   const parked = parkSide(splice, item, method, decision, around.practice);
@@ -62,32 +82,71 @@ export function splicePlan(decided: Decided, method: RankedMethod, item: PlacedI
   const reachesPast = splice.leavesAtMm !== undefined;
   const cutMm = cutOf(splice, item);
   // Where its insert leaves the run, the other end of the run is the outer one.
-  const outerOf = ({ leavesAtMm }: PlacedSplice, side: 'left' | 'right'): string => ((leavesAtMm === undefined ? side === 'left' : leavesAtMm > 0) ? around.run.fromNodeId : around.run.toNodeId);
-  const shieldJoint = decision.shield?.method.joints[splice.side === 'right' ? 1 : 0] ?? decision.shield?.method.joints[0];
+  const outerOf = ({ leavesAtMm }: PlacedSplice, side: 'left' | 'right'): string =>
+    (leavesAtMm === undefined ? side === 'left' : leavesAtMm > 0) ? around.run.fromNodeId : around.run.toNodeId;
+  const shieldJoint =
+    decision.shield?.method.joints[splice.side === 'right' ? 1 : 0] ?? decision.shield?.method.joints[0];
   const shield = decision.shield && shieldJoint && { methodName: decision.shield.method.name, joint: shieldJoint };
   const tugN = tugTargetN(areaMm2(thinnest.size));
   return {
-    id: splice.id, findingId: splice.findingId, circuitId: circuit.id, runId: around.run.id, side: splice.side, make,
-    methodId: method.methodId, methodName: method.name, family: method.family, joint, ...(shield ? { shield } : {}),
-    centreMm: splice.centreMm, fromMm: splice.fromMm, toMm: splice.toMm, pinned: splice.pinned, parkSide: parked,
-    cutMm, ...(splice.leavesAtMm === undefined ? {} : { leavesAtMm: splice.leavesAtMm }),
-    tugN, pullMinimumN: pullMinimumN(areaMm2(thinnest.size)),
+    id: splice.id,
+    findingId: splice.findingId,
+    circuitId: circuit.id,
+    runId: around.run.id,
+    side: splice.side,
+    make,
+    methodId: method.methodId,
+    methodName: method.name,
+    family: method.family,
+    joint,
+    ...(shield ? { shield } : {}),
+    centreMm: splice.centreMm,
+    fromMm: splice.fromMm,
+    toMm: splice.toMm,
+    pinned: splice.pinned,
+    parkSide: parked,
+    cutMm,
+    ...(splice.leavesAtMm === undefined ? {} : { leavesAtMm: splice.leavesAtMm }),
+    tugN,
+    pullMinimumN: pullMinimumN(areaMm2(thinnest.size)),
     redoLossMm: { bare: loss(false), shrunk: loss(true) },
     redosLeft: splice.side === 'only' ? Math.max(0, Math.floor((spare + 1e-9) / (2 * loss(true)))) : undefined,
     steps: stepsFor({
-      spliceId: splice.id, side: splice.side, make, family: method.family, whole: method.family === 'tap' || methodById(joint.methodId).window === true, joint,
-      isLead: decision.lead !== undefined, shield,
+      spliceId: splice.id,
+      side: splice.side,
+      make,
+      family: method.family,
+      whole: method.family === 'tap' || methodById(joint.methodId).window === true,
+      joint,
+      isLead: decision.lead !== undefined,
+      shield,
       leftName: splice.side === 'right' ? between : `the ${nodeName(outerOf(splice, 'left'), around)}`,
       rightName: splice.side === 'left' ? between : `the ${nodeName(outerOf(splice, 'right'), around)}`,
-      fromName: nodeName(around.run.fromNodeId, around), cutLeftMm: reachesPast ? cutMm : item.x1Mm, cutRightMm: reachesPast ? cutMm : item.x2Mm, insertMm: item.insertMm,
-      insertWords: insert && `${sizeInWords(insert.wire.size)}, ${colourInWords(insert.wire.colour)}${insert.colourDiffers ? `: another colour, tag both ends ${circuit.number}` : ''}.`,
-      parkSide: parked, parkAtMm: method.family === 'soldered' ? around.practice.figures.parkFromSolderMm : around.practice.figures.parkFromCrimpMm,
-      tugN, notch: sizeInWords(thinnest.size), ironW: ironW(thickestMm2), twistBack: circuit.pairWith !== undefined,
-      habits: around.practice.habits, stillAndDry: isStill(around.run.zone) && around.run.zone.moisture === 'dry',
+      fromName: nodeName(around.run.fromNodeId, around),
+      cutLeftMm: reachesPast ? cutMm : item.x1Mm,
+      cutRightMm: reachesPast ? cutMm : item.x2Mm,
+      insertMm: item.insertMm,
+      insertWords:
+        insert &&
+        `${sizeInWords(insert.wire.size)}, ${colourInWords(insert.wire.colour)}${insert.colourDiffers ? `: another colour, tag both ends ${circuit.number}` : ''}.`,
+      parkSide: parked,
+      parkAtMm:
+        method.family === 'soldered'
+          ? around.practice.figures.parkFromSolderMm
+          : around.practice.figures.parkFromCrimpMm,
+      tugN,
+      notch: sizeInWords(thinnest.size),
+      ironW: ironW(thickestMm2),
+      twistBack: circuit.pairWith !== undefined,
+      habits: around.practice.habits,
+      stillAndDry: isStill(around.run.zone) && around.run.zone.moisture === 'dry',
     }),
     checks: checksFor({
-      family: method.family, seal: joint.seal.kind, tinLead: solder?.kind === 'solder' && solder.alloy === 'tinLead',
-      shielded: shield !== undefined, pullMinimumN: pullMinimumN(areaMm2(thinnest.size)),
+      family: method.family,
+      seal: joint.seal.kind,
+      tinLead: solder?.kind === 'solder' && solder.alloy === 'tinLead',
+      shielded: shield !== undefined,
+      pullMinimumN: pullMinimumN(areaMm2(thinnest.size)),
       limits: method.family === 'tap' ? undefined : resistanceLimits(thinnest, joint.jointLengthMm, circuit.loadA),
     }),
   };
@@ -102,8 +161,20 @@ export function coverPlan(decided: Decided, around: Surroundings): CoverPlan | u
   const make = decision.redoCount + 1;
   const atMm = (finding.fromMm + finding.toMm) / 2;
   return {
-    id, findingId: finding.id, coverId: cover.coverId, name: cover.name, partName: cover.partName, lengthMm: cover.lengthMm, atMm, make,
+    id,
+    findingId: finding.id,
+    coverId: cover.coverId,
+    name: cover.name,
+    partName: cover.partName,
+    lengthMm: cover.lengthMm,
+    atMm,
+    make,
     steps: stepsForCover(id, make, cover, atMm, nodeName(around.run.fromNodeId, around)),
-    checks: checksFor({ family: 'cover', seal: cover.coverId === 'sleeveCover' ? 'sleeve' : 'wrap', tinLead: false, pullMinimumN: 0 }),
+    checks: checksFor({
+      family: 'cover',
+      seal: cover.coverId === 'sleeveCover' ? 'sleeve' : 'wrap',
+      tinLead: false,
+      pullMinimumN: 0,
+    }),
   };
 }

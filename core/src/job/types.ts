@@ -1,11 +1,36 @@
-import type { Approach, CavityWork, Caution, Choice, CoverId, DecideInput, Decision, Electrical, Gate, GateState, Held, RankedCover, RankedWay, Redo, Way } from '../approach/index.ts';
+import type {
+  Approach,
+  CavityWork,
+  Caution,
+  Choice,
+  CoverId,
+  DecideInput,
+  Decision,
+  Electrical,
+  Gate,
+  GateState,
+  Held,
+  RankedCover,
+  RankedWay,
+  Redo,
+  Way,
+} from '../approach/index.ts';
 import type { BenchStep } from '../bench/index.ts';
 import type { Finding, Stretch } from '../damage/index.ts';
 import type { MappingCard } from '../mapping/index.ts';
 import type { Circuit, Harness, KeepOut } from '../harness/index.ts';
 import type { ElectricalCheck } from './electricalTypes.ts';
 import type { Kit } from '../kit/index.ts';
-import type { BrokenRule, Closing, LaidOut, LayoutWishes, PairLayout, Pin, ProfileStretch, SpliceSide } from '../layout/index.ts';
+import type {
+  BrokenRule,
+  Closing,
+  LaidOut,
+  LayoutWishes,
+  PairLayout,
+  Pin,
+  ProfileStretch,
+  SpliceSide,
+} from '../layout/index.ts';
 import type { MethodFamily, MethodId, RankedMethod, SizedJoint } from '../method/index.ts';
 import type { Check } from '../prove/index.ts';
 import type { InsertWireChoice } from '../sizing/index.ts';

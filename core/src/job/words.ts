@@ -7,7 +7,9 @@ const lower = (text: string): string => text.charAt(0).toLowerCase() + text.slic
 /** A joint's part and seal in a few words: "sealed butt, middle", "splice clip L + adhesive sleeve 6/2". */
 function jointWords(decision: Decision): string {
   const names = (decision.method?.joints ?? []).map((joint) =>
-    joint.seal.kind === 'sleeve' || joint.seal.kind === 'wrap' ? `${joint.partId.startsWith('solder') ? lower(methodById(joint.methodId).name.split(' + ')[0] ?? '') : lower(joint.partName)} + ${lower(joint.seal.name)}` : lower(joint.partName),
+    joint.seal.kind === 'sleeve' || joint.seal.kind === 'wrap'
+      ? `${joint.partId.startsWith('solder') ? lower(methodById(joint.methodId).name.split(' + ')[0] ?? '') : lower(joint.partName)} + ${lower(joint.seal.name)}`
+      : lower(joint.partName),
   );
   return [...new Set(names)].join(' and ');
 }
@@ -15,7 +17,9 @@ function jointWords(decision: Decision): string {
 /** A new terminal and its seal in a few words. */
 function terminalWords({ cavity }: Decision): string {
   const terminal = cavity?.terminal;
-  return terminal ? `${lower(terminal.partName)}${terminal.seal ? ` + ${lower(terminal.seal.name)}` : ''}` : 'a terminal still to be named';
+  return terminal
+    ? `${lower(terminal.partName)}${terminal.seal ? ` + ${lower(terminal.seal.name)}` : ''}`
+    : 'a terminal still to be named';
 }
 
 /** What is done about a finding, in one line. */

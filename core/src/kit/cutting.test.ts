@@ -20,7 +20,16 @@ describe('cutting', () => {
     expect(list.cuts.flatMap((cut) => cut.pieces)).toHaveLength(5);
   });
   it('no wire on hand leaves every piece to be found, the longest first', () => {
-    expect(cutWire(pieces([120, 300]), [])).toEqual({ cuts: [], missing: [{ id: 'circuit 2', mm: 300 }, { id: 'circuit 1', mm: 120 }], begun: 0, bound: 0 });
+    expect(cutWire(pieces([120, 300]), [])).toEqual({
+      cuts: [],
+      missing: [
+        { id: 'circuit 2', mm: 300 },
+        { id: 'circuit 1', mm: 120 },
+      ],
+      begun: 0,
+      bound: 0,
+    });
   });
-  it('nothing to cut begins no reel', () => expect(cutWire([], [{ id: 'reel', lengthMm: 1000 }])).toMatchObject({ cuts: [], missing: [], begun: 0 }));
+  it('nothing to cut begins no reel', () =>
+    expect(cutWire([], [{ id: 'reel', lengthMm: 1000 }])).toMatchObject({ cuts: [], missing: [], begun: 0 }));
 });

@@ -30,7 +30,8 @@ export interface CutList {
   readonly bound: number;
 }
 
-const longestFirst = (pieces: readonly Piece[]): Piece[] => [...pieces].sort((a, b) => b.mm - a.mm || a.id.localeCompare(b.id));
+const longestFirst = (pieces: readonly Piece[]): Piece[] =>
+  [...pieces].sort((a, b) => b.mm - a.mm || a.id.localeCompare(b.id));
 const sum = (values: readonly number[]): number => values.reduce((total, value) => total + value, 0);
 
 /**
@@ -56,7 +57,8 @@ function bestFit(sizes: readonly number[], rooms: readonly number[], more: numbe
   const bins = left.map((): number[] => []);
   for (const [index, size] of sizes.entries()) {
     let best = -1;
-    for (let bin = 0; bin < left.length; bin += 1) if ((left[bin] ?? 0) >= size - GRACE && (best < 0 || (left[bin] ?? 0) < (left[best] ?? 0))) best = bin;
+    for (let bin = 0; bin < left.length; bin += 1)
+      if ((left[bin] ?? 0) >= size - GRACE && (best < 0 || (left[bin] ?? 0) < (left[best] ?? 0))) best = bin;
     if (best < 0) {
       if (more === undefined || size > more + GRACE) return undefined;
       left.push(more);
@@ -70,7 +72,11 @@ function bestFit(sizes: readonly number[], rooms: readonly number[], more: numbe
 }
 
 /** Whether sizes fit into given rooms, by trying every room for every size, the largest first; undefined when the steps ran out. */
-function fitInto(sizes: readonly number[], rooms: readonly number[], steps: { left: number }): number[][] | false | undefined {
+function fitInto(
+  sizes: readonly number[],
+  rooms: readonly number[],
+  steps: { left: number },
+): number[][] | false | undefined {
   const quick = bestFit(sizes, rooms, undefined);
   if (quick) return quick;
   const left = [...rooms];
@@ -81,7 +87,8 @@ function fitInto(sizes: readonly number[], rooms: readonly number[], steps: { le
     if (size === undefined) return true;
     steps.left -= 1;
     if (steps.left < 0) return false;
-    if (sum(left.map((room) => (room >= (sizes.at(-1) ?? 0) - GRACE ? room : 0))) < (rest[index] ?? 0) - GRACE) return false;
+    if (sum(left.map((room) => (room >= (sizes.at(-1) ?? 0) - GRACE ? room : 0))) < (rest[index] ?? 0) - GRACE)
+      return false;
     const tried = new Set<number>();
     // Of equal sizes the later one goes no further left: the other way round is the same.
     for (let bin = index > 0 && sizes[index - 1] === size ? from : 0; bin < left.length; bin += 1) {
@@ -109,7 +116,10 @@ function fitInto(sizes: readonly number[], rooms: readonly number[], steps: { le
 export function cutSticks(pieces: readonly Piece[], stickMm: number, kerfMm = KERF_MM): CutList {
   const sorted = longestFirst(pieces);
   const long = sorted.find((piece) => piece.mm > stickMm + GRACE);
-  if (long) throw new RangeError(`A piece of ${figure(long.mm, 1)} mm cannot be cut from sticks of ${stickMm} mm: take a longer stick.`);
+  if (long)
+    throw new RangeError(
+      `A piece of ${figure(long.mm, 1)} mm cannot be cut from sticks of ${stickMm} mm: take a longer stick.`,
+    );
   const room = stickMm + kerfMm;
   const sizes = sorted.map((piece) => piece.mm + kerfMm);
   let bins = bestFit(sizes, [], room) ?? [];
@@ -123,7 +133,12 @@ export function cutSticks(pieces: readonly Piece[], stickMm: number, kerfMm = KE
   }
   const cuts = bins.map((bin, index): Cut => {
     const own = bin.flatMap((at) => sorted[at] ?? []);
-    return { id: `stick ${index + 1}`, lengthMm: stickMm, pieces: own, leftMm: Math.max(0, stickMm - sum(own.map((piece) => piece.mm)) - kerfMm * own.length) };
+    return {
+      id: `stick ${index + 1}`,
+      lengthMm: stickMm,
+      pieces: own,
+      leftMm: Math.max(0, stickMm - sum(own.map((piece) => piece.mm)) - kerfMm * own.length),
+    };
   });
   return { cuts, missing: [], begun: cuts.length, bound };
 }
@@ -147,21 +162,37 @@ export function cutWire(pieces: readonly Piece[], reels: readonly Reel[]): CutLi
   const fitting: Piece[] = [];
   const missing: Piece[] = [];
   const steps = { left: STEPS };
-  const holds = (list: readonly Piece[], from: readonly Reel[]): number[][] | false | undefined => fitInto(longestFirst(list).map((piece) => piece.mm), from.map((reel) => reel.lengthMm), steps);
+  const holds = (list: readonly Piece[], from: readonly Reel[]): number[][] | false | undefined =>
+    fitInto(
+      longestFirst(list).map((piece) => piece.mm),
+      from.map((reel) => reel.lengthMm),
+      steps,
+    );
   // The longest first: what does not fit beside them has to be found.
   for (const piece of longestFirst(pieces)) (holds([...fitting, piece], stock) ? fitting : missing).push(piece);
   const needed = sum(fitting.map((piece) => piece.mm));
-  const choices = Array.from({ length: 2 ** stock.length }, (_, bits) => stock.filter((__, index) => (bits >> index) & 1)).map((chosen) => ({ chosen, mm: sum(chosen.map((reel) => reel.lengthMm)) }))
-    .filter(({ mm }) => mm >= needed - GRACE).sort((a, b) => a.mm - b.mm || a.chosen.length - b.chosen.length);
+  const choices = Array.from({ length: 2 ** stock.length }, (_, bits) =>
+    stock.filter((__, index) => (bits >> index) & 1),
+  )
+    .map((chosen) => ({ chosen, mm: sum(chosen.map((reel) => reel.lengthMm)) }))
+    .filter(({ mm }) => mm >= needed - GRACE)
+    .sort((a, b) => a.mm - b.mm || a.chosen.length - b.chosen.length);
   const sorted = longestFirst(fitting);
   for (const { chosen, mm } of choices) {
     const bins = holds(fitting, chosen);
     if (!bins) continue;
-    const cuts = bins.map((bin, index): Cut => {
-      const own = bin.flatMap((at) => sorted[at] ?? []);
-      const reel = chosen[index] ?? { id: '', lengthMm: 0 };
-      return { id: reel.id, lengthMm: reel.lengthMm, pieces: own, leftMm: reel.lengthMm - sum(own.map((piece) => piece.mm)) };
-    }).filter((cut) => cut.pieces.length > 0);
+    const cuts = bins
+      .map((bin, index): Cut => {
+        const own = bin.flatMap((at) => sorted[at] ?? []);
+        const reel = chosen[index] ?? { id: '', lengthMm: 0 };
+        return {
+          id: reel.id,
+          lengthMm: reel.lengthMm,
+          pieces: own,
+          leftMm: reel.lengthMm - sum(own.map((piece) => piece.mm)),
+        };
+      })
+      .filter((cut) => cut.pieces.length > 0);
     return { cuts, missing, begun: sum(cuts.map((cut) => cut.lengthMm)), bound: Math.min(mm, choices[0]?.mm ?? 0) };
   }
   return { cuts: [], missing, begun: 0, bound: 0 };

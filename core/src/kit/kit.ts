@@ -12,7 +12,15 @@ export interface KitNeed {
   readonly toolNames: readonly string[];
   /** Parts of which one serves all needs that name the same thing, as a housing does for its connector. */
   readonly sharedPartIds?: readonly { readonly partId: string; readonly per: string }[] | undefined;
-  readonly wire?: { readonly circuitNumber: string; readonly spec: WireSpec; readonly lengthMm: number; readonly stockId?: string | undefined; readonly tag: boolean } | undefined;
+  readonly wire?:
+    | {
+        readonly circuitNumber: string;
+        readonly spec: WireSpec;
+        readonly lengthMm: number;
+        readonly stockId?: string | undefined;
+        readonly tag: boolean;
+      }
+    | undefined;
 }
 
 /** One line of the kit list: `have` all, `short` of some, or something `instead`. */
@@ -64,7 +72,15 @@ const sum = (values: readonly number[]): number => values.reduce((total, value) 
 function lineOf(part: Part | undefined, id: string, need: number, unit: string, catalogue: Catalogue): KitLine {
   const have = catalogue.parts.find((listed) => listed.id === id)?.quantity ?? 0;
   const short = have < need;
-  return { id, name: part?.name ?? id, need, have, unit, state: short ? 'short' : 'have', note: short ? `Order ${need - have}.` : '' };
+  return {
+    id,
+    name: part?.name ?? id,
+    need,
+    have,
+    unit,
+    state: short ? 'short' : 'have',
+    note: short ? `Order ${need - have}.` : '',
+  };
 }
 
 /** Kit list and cut list for a whole job, counted together and held against the shelf. */
@@ -73,14 +89,18 @@ export function kitFor(needs: readonly KitNeed[], catalogue: Catalogue): Kit {
   const pieces = new Map<string, number>();
   const cuts = new Map<string, { mm: number; spliceId: string }[]>();
   const tapes = new Map<string, number>();
-  for (const id of new Set(needs.flatMap((need) => (need.sharedPartIds ?? []).map(({ partId, per }) => `${per}\n${partId}`)))) {
+  for (const id of new Set(
+    needs.flatMap((need) => (need.sharedPartIds ?? []).map(({ partId, per }) => `${per}\n${partId}`)),
+  )) {
     const partId = id.slice(id.indexOf('\n') + 1);
     pieces.set(partId, (pieces.get(partId) ?? 0) + 1);
   }
   for (const need of needs) {
     const bulk = new Set([...need.sleeveCuts, ...need.tapeMm].map((one) => one.partId));
-    for (const id of need.partIds) if (!bulk.has(id) && known.get(id)?.kind !== 'solder') pieces.set(id, (pieces.get(id) ?? 0) + 1);
-    for (const { partId, cutMm } of need.sleeveCuts) cuts.set(partId, [...(cuts.get(partId) ?? []), { mm: cutMm, spliceId: need.spliceId }]);
+    for (const id of need.partIds)
+      if (!bulk.has(id) && known.get(id)?.kind !== 'solder') pieces.set(id, (pieces.get(id) ?? 0) + 1);
+    for (const { partId, cutMm } of need.sleeveCuts)
+      cuts.set(partId, [...(cuts.get(partId) ?? []), { mm: cutMm, spliceId: need.spliceId }]);
     for (const { partId, lengthMm } of need.tapeMm) tapes.set(partId, (tapes.get(partId) ?? 0) + lengthMm);
     for (const id of need.partIds) if (known.get(id)?.kind === 'solder') tapes.set(id, 1);
   }
@@ -89,11 +109,15 @@ export function kitFor(needs: readonly KitNeed[], catalogue: Catalogue): Kit {
   for (const [id, list] of cuts) {
     const part = known.get(id);
     const stick = part?.kind === 'sleeve' ? part.stickMm : 1200;
-    const cutList = cutSticks(list.map((cut, index): Piece => ({ id: `${cut.spliceId} ${index + 1}`, mm: cut.mm })), stick);
+    const cutList = cutSticks(
+      list.map((cut, index): Piece => ({ id: `${cut.spliceId} ${index + 1}`, mm: cut.mm })),
+      stick,
+    );
     cutGroups.push({ id, name: part?.name ?? id, from: 'stick', list: cutList });
     lines.push(lineOf(part, id, cutList.begun, 'stick', catalogue));
   }
-  for (const id of tapes.keys()) lines.push(lineOf(known.get(id), id, 1, known.get(id)?.kind === 'solder' ? 'reel' : 'roll', catalogue));
+  for (const id of tapes.keys())
+    lines.push(lineOf(known.get(id), id, 1, known.get(id)?.kind === 'solder' ? 'reel' : 'roll', catalogue));
   const wires = needs.flatMap((need) => (need.wire ? [need.wire] : []));
   const wireGroups = groupsOfWire(wires, catalogue);
   cutGroups.push(...wireGroups);
@@ -101,9 +125,21 @@ export function kitFor(needs: readonly KitNeed[], catalogue: Catalogue): Kit {
   return {
     lines,
     sleeveCuts: [...cuts].flatMap(([id, list]) =>
-      [...new Set(list.map((cut) => cut.mm))].sort((a, b) => b - a).map((cutMm) => ({ name: known.get(id)?.name ?? id, cutMm, pieces: list.filter((one) => one.mm === cutMm).length })),
+      [...new Set(list.map((cut) => cut.mm))]
+        .sort((a, b) => b - a)
+        .map((cutMm) => ({
+          name: known.get(id)?.name ?? id,
+          cutMm,
+          pieces: list.filter((one) => one.mm === cutMm).length,
+        })),
     ),
-    wireCuts: wires.map((wire) => ({ circuitNumber: wire.circuitNumber, words: wireInWords(wire.spec), colour: colourInWords(wire.spec.colour), lengthMm: wire.lengthMm, tag: wire.tag })),
+    wireCuts: wires.map((wire) => ({
+      circuitNumber: wire.circuitNumber,
+      words: wireInWords(wire.spec),
+      colour: colourInWords(wire.spec.colour),
+      lengthMm: wire.lengthMm,
+      tag: wire.tag,
+    })),
     cutGroups,
     tools: [...new Set(needs.flatMap((need) => need.toolNames))],
     ready: lines.every((line) => line.state !== 'short'),
@@ -118,8 +154,15 @@ const wireKey = (spec: WireSpec): string => `${wireInWords(spec)}, ${colourInWor
 /** The inserts of each wire, cut from its reels, rests and scrap on hand. */
 function groupsOfWire(wires: readonly WireNeed[], catalogue: Catalogue): CutGroup[] {
   return [...new Set(wires.map((wire) => wireKey(wire.spec)))].map((key): CutGroup => {
-    const pieces = wires.filter((wire) => wireKey(wire.spec) === key).map((wire, index): Piece => ({ id: `circuit ${wire.circuitNumber}${index > 0 && wires.filter((other) => other.circuitNumber === wire.circuitNumber).length > 1 ? ` (${index + 1})` : ''}`, mm: Math.ceil(wire.lengthMm - 1e-6) }));
-    const reels = catalogue.wires.filter((item) => wireKey(item.wire) === key && item.lengthMm > 0).map((item) => ({ id: item.id, lengthMm: item.lengthMm }));
+    const pieces = wires
+      .filter((wire) => wireKey(wire.spec) === key)
+      .map((wire, index): Piece => ({
+        id: `circuit ${wire.circuitNumber}${index > 0 && wires.filter((other) => other.circuitNumber === wire.circuitNumber).length > 1 ? ` (${index + 1})` : ''}`,
+        mm: Math.ceil(wire.lengthMm - 1e-6),
+      }));
+    const reels = catalogue.wires
+      .filter((item) => wireKey(item.wire) === key && item.lengthMm > 0)
+      .map((item) => ({ id: item.id, lengthMm: item.lengthMm }));
     return { id: `wire ${key}`, name: `Wire ${key}`, from: 'reel', list: cutWire(pieces, reels) };
   });
 }
@@ -131,6 +174,10 @@ function wireLine({ id, name, list }: CutGroup, wires: readonly WireNeed[], cata
   const missing = list.missing.map((piece) => figure(piece.mm, 0));
   const tag = own.some((wire) => wire.tag);
   const short = missing.length > 0;
-  const note = short ? `Find ${missing.slice(0, 4).join(' + ')}${missing.length > 4 ? ` and ${missing.length - 4} more` : ''} mm, each in one piece, from a scrap harness or reel.` : tag ? 'Another colour: tag both ends with the circuit number.' : '';
+  const note = short
+    ? `Find ${missing.slice(0, 4).join(' + ')}${missing.length > 4 ? ` and ${missing.length - 4} more` : ''} mm, each in one piece, from a scrap harness or reel.`
+    : tag
+      ? 'Another colour: tag both ends with the circuit number.'
+      : '';
   return { id, name, need, have, unit: 'mm', state: short ? 'short' : tag ? 'instead' : 'have', note };
 }

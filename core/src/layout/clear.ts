@@ -68,7 +68,14 @@ function clearToTheLeft({ byEnd }: Sorted, atMm: number, padMm: number): number 
 type Sweep = typeof clearToTheRight;
 
 /** Sweeps past keep-outs and bodies in turn until neither moves the place any more. */
-function settle(sweep: Sweep, keep: Sorted, keepPadMm: number, bodies: Sorted, bodyPadMm: number, startMm: number): number {
+function settle(
+  sweep: Sweep,
+  keep: Sorted,
+  keepPadMm: number,
+  bodies: Sorted,
+  bodyPadMm: number,
+  startMm: number,
+): number {
   let at = startMm;
   for (;;) {
     const next = sweep(bodies, sweep(keep, at, keepPadMm), bodyPadMm);
@@ -82,7 +89,12 @@ function settle(sweep: Sweep, keep: Sorted, keepPadMm: number, bodies: Sorted, b
  * by half the body and the gap; on a tie the left one, and none when the window has no clear place. Two sweeps in place of all
  * legal stretches, since only the nearest is wanted.
  */
-export function nearestClear(wish: { readonly atMm: number; readonly window: Window; readonly bodyLengthMm: number }, keep: Sorted, bodies: Sorted, gapMm: number): number | undefined {
+export function nearestClear(
+  wish: { readonly atMm: number; readonly window: Window; readonly bodyLengthMm: number },
+  keep: Sorted,
+  bodies: Sorted,
+  gapMm: number,
+): number | undefined {
   const half = wish.bodyLengthMm / 2;
   const start = Math.min(Math.max(wish.atMm, wish.window.fromMm), wish.window.toMm);
   const left = settle(clearToTheLeft, keep, half, bodies, half + gapMm, start);

@@ -31,13 +31,16 @@ const SLEEVES = GENERIC_PARTS.filter((part): part is SleevePart => part.kind ===
 const BEND_FIXED = 4;
 const BEND_MOVING = 10;
 
-const overlapMm = (a: Stretch, b: Stretch): number => Math.max(0, Math.min(a.toMm, b.toMm) - Math.max(a.fromMm, b.fromMm));
+const overlapMm = (a: Stretch, b: Stretch): number =>
+  Math.max(0, Math.min(a.toMm, b.toMm) - Math.max(a.fromMm, b.fromMm));
 
 /** The place for a tie nearest to a wished one that lies on no body and in no stretch that bends; none within reach. */
 function tieNear(wishMm: number, barred: readonly Stretch[], reachMm: number): number | undefined {
   const near = barred.filter((bar) => bar.fromMm <= wishMm + reachMm && bar.toMm >= wishMm - reachMm);
   const free = (mm: number): boolean => near.every((bar) => mm <= bar.fromMm || mm >= bar.toMm);
-  const places = [wishMm, ...near.flatMap((bar) => [bar.fromMm, bar.toMm])].filter((mm) => Math.abs(mm - wishMm) <= reachMm && free(mm));
+  const places = [wishMm, ...near.flatMap((bar) => [bar.fromMm, bar.toMm])].filter(
+    (mm) => Math.abs(mm - wishMm) <= reachMm && free(mm),
+  );
   return places.sort((a, b) => Math.abs(a - wishMm) - Math.abs(b - wishMm))[0];
 }
 
@@ -45,20 +48,52 @@ function tieNear(wishMm: number, barred: readonly Stretch[], reachMm: number): n
  * What closes a run: conduit from the thickest place, tape length summed along the profile, ties clear of bodies and of what bends, and
  * the least bend radius, 4 × the bundle where it is fixed and 10 × where it moves.
  */
-export function closingOf(run: Run, profile: readonly ProfileStretch[], opened: Stretch | undefined, bodies: readonly Stretch[]): Closing {
+export function closingOf(
+  run: Run,
+  profile: readonly ProfileStretch[],
+  opened: Stretch | undefined,
+  bodies: readonly Stretch[],
+): Closing {
   const peakMm = Math.max(0, ...profile.map((stretch) => stretch.diameterMm));
   const inOpened = opened ? profile.filter((stretch) => overlapMm(stretch, opened) > 0) : [];
   const flexing = flexStretches(run);
-  const barred = [...bodies.map((body) => ({ fromMm: body.fromMm - TIE_FROM_BODY_MM, toMm: body.toMm + TIE_FROM_BODY_MM })), ...flexing];
+  const barred = [
+    ...bodies.map((body) => ({ fromMm: body.fromMm - TIE_FROM_BODY_MM, toMm: body.toMm + TIE_FROM_BODY_MM })),
+    ...flexing,
+  ];
   const spans = opened ? Math.max(1, Math.ceil((opened.toMm - opened.fromMm) / TIE_EVERY_MM)) : 0;
-  const wished = opened ? Array.from({ length: spans + 1 }, (_, index) => opened.fromMm + (index * (opened.toMm - opened.fromMm)) / spans) : [];
-  const ties = wished.flatMap((mm) => tieNear(mm, barred, TIE_EVERY_MM) ?? []).map(Math.round).filter((mm) => mm >= 0 && mm <= run.lengthMm);
-  const thickest = (within: Stretch): number => Math.max(0, ...profile.filter((stretch) => overlapMm(stretch, within) > 0).map((stretch) => stretch.diameterMm));
+  const wished = opened
+    ? Array.from({ length: spans + 1 }, (_, index) => opened.fromMm + (index * (opened.toMm - opened.fromMm)) / spans)
+    : [];
+  const ties = wished
+    .flatMap((mm) => tieNear(mm, barred, TIE_EVERY_MM) ?? [])
+    .map(Math.round)
+    .filter((mm) => mm >= 0 && mm <= run.lengthMm);
+  const thickest = (within: Stretch): number =>
+    Math.max(0, ...profile.filter((stretch) => overlapMm(stretch, within) > 0).map((stretch) => stretch.diameterMm));
   return {
     conduitMm: conduitFor(peakMm),
-    tapeMm: opened ? inOpened.reduce((sum, stretch) => sum + spiralTapeMm({ ...TAPE, diameterMm: stretch.diameterMm, lengthMm: overlapMm(stretch, opened) }), 0) : 0,
-    sleeve: inOpened.length > 0 ? chooseSleeve(SLEEVES, { passMm: Math.max(...inOpened.map((stretch) => stretch.diameterMm)), gripMm: Math.min(...inOpened.map((stretch) => stretch.diameterMm)), adhesive: false, slideFactor: PASS, gripShare: GRIP }) : undefined,
+    tapeMm: opened
+      ? inOpened.reduce(
+          (sum, stretch) =>
+            sum + spiralTapeMm({ ...TAPE, diameterMm: stretch.diameterMm, lengthMm: overlapMm(stretch, opened) }),
+          0,
+        )
+      : 0,
+    sleeve:
+      inOpened.length > 0
+        ? chooseSleeve(SLEEVES, {
+            passMm: Math.max(...inOpened.map((stretch) => stretch.diameterMm)),
+            gripMm: Math.min(...inOpened.map((stretch) => stretch.diameterMm)),
+            adhesive: false,
+            slideFactor: PASS,
+            gripShare: GRIP,
+          })
+        : undefined,
     ties: [...new Set(ties)].sort((a, b) => a - b),
-    bends: [{ name: 'fixed', radiusMm: BEND_FIXED * peakMm, moves: false }, ...flexing.map((stretch) => ({ name: stretch.name, radiusMm: BEND_MOVING * thickest(stretch), moves: true }))],
+    bends: [
+      { name: 'fixed', radiusMm: BEND_FIXED * peakMm, moves: false },
+      ...flexing.map((stretch) => ({ name: stretch.name, radiusMm: BEND_MOVING * thickest(stretch), moves: true })),
+    ],
   };
 }

@@ -3,7 +3,18 @@ export { bundleProfile, lumpDiameterMm, diameterAt, sectionAt } from './profile.
 export { brokenRules } from './check.ts';
 export type { BrokenRule } from './check.ts';
 export { spliceId, NO_WISHES } from './types.ts';
-export type { BundleWire, Half, LayoutItem, LayoutWishes, PlacedItem, PlacedSplice, Pin, ProfileStretch, RunToLayOut, SpliceSide } from './types.ts';
+export type {
+  BundleWire,
+  Half,
+  LayoutItem,
+  LayoutWishes,
+  PlacedItem,
+  PlacedSplice,
+  Pin,
+  ProfileStretch,
+  RunToLayOut,
+  SpliceSide,
+} from './types.ts';
 export { compareLayouts, firstDifference, LEVELS, measure } from './objective.ts';
 export type { Level, Objective } from './objective.ts';
 export { cutOf, itemAt, legalPlaces, openedFor, PLACE_GRACE_MM, windowsOf } from './place.ts';

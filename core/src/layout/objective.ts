@@ -26,7 +26,17 @@ export interface Objective {
 }
 
 /** Levels in their order. */
-export const LEVELS = ['barred', 'over', 'pairs', 'splices', 'clearMm', 'peakMm', 'openedMm', 'insertedMm', 'near'] as const satisfies readonly (keyof Objective)[];
+export const LEVELS = [
+  'barred',
+  'over',
+  'pairs',
+  'splices',
+  'clearMm',
+  'peakMm',
+  'openedMm',
+  'insertedMm',
+  'near',
+] as const satisfies readonly (keyof Objective)[];
 export type Level = (typeof LEVELS)[number];
 
 /** Differences that count as none: hundredths of a millimetre, and a hundredth of the diameter. */
@@ -37,23 +47,47 @@ export const PEAK_GRACE = 0.01;
 const TOUCH_MM = 1e-6;
 
 /** The bundle's diameter for the objective: packed up to six wires, estimated above, as the rules of the shop say. */
-export function sectionDiameterMm(wires: readonly BundleWire[], here: readonly { readonly circuitId: string; readonly bodyMm: number }[]): number {
+export function sectionDiameterMm(
+  wires: readonly BundleWire[],
+  here: readonly { readonly circuitId: string; readonly bodyMm: number }[],
+): number {
   const spliced = new Set(here.map((body) => body.circuitId));
-  return bundleDiameterMm([...wires.filter((wire) => !spliced.has(wire.circuitId)).map((wire) => wire.jacketMm), ...here.map((body) => body.bodyMm)]);
+  return bundleDiameterMm([
+    ...wires.filter((wire) => !spliced.has(wire.circuitId)).map((wire) => wire.jacketMm),
+    ...here.map((body) => body.bodyMm),
+  ]);
 }
 
 /** Whether a body has less room at a connector than is preferred. */
-export function isNear(body: { readonly fromMm: number; readonly toMm: number }, keepOuts: readonly KeepOut[], beyondMm: number): boolean {
-  return keepOuts.some((keep) => keep.kind === 'connector' && body.fromMm < keep.toMm + beyondMm - TOUCH_MM && keep.fromMm - beyondMm + TOUCH_MM < body.toMm);
+export function isNear(
+  body: { readonly fromMm: number; readonly toMm: number },
+  keepOuts: readonly KeepOut[],
+  beyondMm: number,
+): boolean {
+  return keepOuts.some(
+    (keep) =>
+      keep.kind === 'connector' &&
+      body.fromMm < keep.toMm + beyondMm - TOUCH_MM &&
+      keep.fromMm - beyondMm + TOUCH_MM < body.toMm,
+  );
 }
 
 function unequalPairs(run: RunToLayOut, items: readonly PlacedItem[]): number {
   const inserts = new Map(items.map((item) => [item.findingId, item.insertMm]));
   return run.items.filter((item) => {
-    const [mine, theirs] = [inserts.get(item.findingId), item.pairFindingId === undefined ? undefined : inserts.get(item.pairFindingId)];
+    const [mine, theirs] = [
+      inserts.get(item.findingId),
+      item.pairFindingId === undefined ? undefined : inserts.get(item.pairFindingId),
+    ];
     // Of halves whose other ends are not known yet, nothing is.
     const known = !item.half || item.half.beyondMm > 0;
-    return known && mine !== undefined && theirs !== undefined && item.findingId < (item.pairFindingId ?? '') && Math.abs(mine - theirs) > EQUAL_MM;
+    return (
+      known &&
+      mine !== undefined &&
+      theirs !== undefined &&
+      item.findingId < (item.pairFindingId ?? '') &&
+      Math.abs(mine - theirs) > EQUAL_MM
+    );
   }).length;
 }
 
@@ -72,20 +106,44 @@ export function measure(run: RunToLayOut, items: readonly PlacedItem[]): Objecti
     pairs += here.length;
     if (here.length === 0 && index > 0) clearMm = Math.min(clearMm, body.fromMm - farthestMm);
     farthestMm = Math.max(farthestMm, body.toMm);
-    peakMm = Math.max(peakMm, sectionDiameterMm(wires, [...here, body].map((one) => ({ circuitId: one.circuitId, bodyMm: one.joint.bodyDiameterMm }))));
+    peakMm = Math.max(
+      peakMm,
+      sectionDiameterMm(
+        wires,
+        [...here, body].map((one) => ({ circuitId: one.circuitId, bodyMm: one.joint.bodyDiameterMm })),
+      ),
+    );
   });
   const opened = [...bodies, ...run.items.map(openedFor), ...(run.alsoOpened ?? [])];
   return {
-    barred: unequalPairs(run, items) + bodies.filter((body) => !body.pinned && run.keepOuts.some((keep) => body.fromMm < keep.toMm - TOUCH_MM && keep.fromMm + TOUCH_MM < body.toMm)).length,
-    over, pairs, splices: bodies.length, clearMm: Math.max(0, clearMm), peakMm,
-    openedMm: opened.length > 0 ? Math.max(...opened.map((one) => one.toMm)) - Math.min(...opened.map((one) => one.fromMm)) : 0,
+    barred:
+      unequalPairs(run, items) +
+      bodies.filter(
+        (body) =>
+          !body.pinned &&
+          run.keepOuts.some((keep) => body.fromMm < keep.toMm - TOUCH_MM && keep.fromMm + TOUCH_MM < body.toMm),
+      ).length,
+    over,
+    pairs,
+    splices: bodies.length,
+    clearMm: Math.max(0, clearMm),
+    peakMm,
+    openedMm:
+      opened.length > 0 ? Math.max(...opened.map((one) => one.toMm)) - Math.min(...opened.map((one) => one.fromMm)) : 0,
     insertedMm: items.reduce((sum, item) => sum + (item.insertMm ?? 0), 0),
     near: bodies.filter((body) => isNear(body, run.keepOuts, run.preferFromConnectorMm - run.connectorClearMm)).length,
   };
 }
 
 /** Grace of a level between two values: less than it is no difference. */
-const graceOf = (level: Level, a: number, b: number): number => (level === 'peakMm' ? PEAK_GRACE * Math.min(a, b) : level === 'insertedMm' ? INSERTED_GRACE_MM : level === 'clearMm' || level === 'openedMm' ? LENGTH_GRACE_MM : 0);
+const graceOf = (level: Level, a: number, b: number): number =>
+  level === 'peakMm'
+    ? PEAK_GRACE * Math.min(a, b)
+    : level === 'insertedMm'
+      ? INSERTED_GRACE_MM
+      : level === 'clearMm' || level === 'openedMm'
+        ? LENGTH_GRACE_MM
+        : 0;
 
 /** The first level on which two layouts differ, or none. */
 export function firstDifference(a: Objective, b: Objective): Level | undefined {

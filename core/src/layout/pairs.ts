@@ -49,18 +49,44 @@ export function pairLayout(a: PairSide, b: PairSide): PairLayout {
   const untwisted = untwistedAlong(all);
   const span = all.length > 0 ? Math.max(...all.map((one) => one.toMm)) - Math.min(...all.map((one) => one.fromMm)) : 0;
   return {
-    circuitIds: [a.circuitId, b.circuitId], insertMm: [a.insertMm, b.insertMm], untwisted, longestMm: Math.max(0, ...untwisted.map((one) => one.toMm - one.fromMm)),
+    circuitIds: [a.circuitId, b.circuitId],
+    insertMm: [a.insertMm, b.insertMm],
+    untwisted,
+    longestMm: Math.max(0, ...untwisted.map((one) => one.toMm - one.fromMm)),
     turns: { least: Math.ceil((TURNS_PER_M.least * span) / 1000), most: Math.floor((TURNS_PER_M.most * span) / 1000) },
   };
 }
 
 /** What a pair's layout breaks: inserts of different length, and more untwisted than a pair may be. */
-export function brokenPairRules(pair: PairLayout, untwistedAtMostMm: number, spliceIds: readonly string[], nameOf: (circuitId: string) => string): BrokenRule[] {
+export function brokenPairRules(
+  pair: PairLayout,
+  untwistedAtMostMm: number,
+  spliceIds: readonly string[],
+  nameOf: (circuitId: string) => string,
+): BrokenRule[] {
   const [a, b] = pair.insertMm;
   const names = pair.circuitIds.map(nameOf).join(' and ');
   const differ = (a ?? 0) - (b ?? 0);
   return [
-    ...(Math.abs(differ) > EQUAL_MM ? [{ ruleId: 'layout.pairLength' as const, strength: 'avoid' as const, spliceIds, because: `The pair ${names} gets ${figure(a ?? 0, 0)} and ${figure(b ?? 0, 0)} mm of new wire: both must be equally long.` }] : []),
-    ...(pair.longestMm > untwistedAtMostMm + 1e-6 ? [{ ruleId: 'layout.untwisted' as const, strength: 'avoid' as const, spliceIds, because: `The pair ${names} lies untwisted over ${figure(pair.longestMm, 0)} mm (at most ${figure(untwistedAtMostMm, 0)}): leave room for a turn between its splices.` }] : []),
+    ...(Math.abs(differ) > EQUAL_MM
+      ? [
+          {
+            ruleId: 'layout.pairLength' as const,
+            strength: 'avoid' as const,
+            spliceIds,
+            because: `The pair ${names} gets ${figure(a ?? 0, 0)} and ${figure(b ?? 0, 0)} mm of new wire: both must be equally long.`,
+          },
+        ]
+      : []),
+    ...(pair.longestMm > untwistedAtMostMm + 1e-6
+      ? [
+          {
+            ruleId: 'layout.untwisted' as const,
+            strength: 'avoid' as const,
+            spliceIds,
+            because: `The pair ${names} lies untwisted over ${figure(pair.longestMm, 0)} mm (at most ${figure(untwistedAtMostMm, 0)}): leave room for a turn between its splices.`,
+          },
+        ]
+      : []),
   ];
 }

@@ -1,7 +1,25 @@
 import type { Stretch } from '../damage/index.ts';
 import type { SizedJoint } from '../method/index.ts';
-import { legalCentres, centreWindowOfLead, centreWindowOfOne, centreWindowsOfTwo, faceFromCentre, insertLengthMm, leadLengthMm, type Window } from '../sizing/index.ts';
-import { spliceId, type Half, type LayoutItem, type Pin, type PlacedItem, type PlacedSplice, type RunToLayOut, type SpliceSide } from './types.ts';
+import {
+  legalCentres,
+  centreWindowOfLead,
+  centreWindowOfOne,
+  centreWindowsOfTwo,
+  faceFromCentre,
+  insertLengthMm,
+  leadLengthMm,
+  type Window,
+} from '../sizing/index.ts';
+import {
+  spliceId,
+  type Half,
+  type LayoutItem,
+  type Pin,
+  type PlacedItem,
+  type PlacedSplice,
+  type RunToLayOut,
+  type SpliceSide,
+} from './types.ts';
 
 /** Where a splice's centre may lie as far as its wire goes, and where it would lie best if it were alone. */
 export interface Wish {
@@ -16,16 +34,22 @@ export interface Wish {
 const SMALL_MM = 1e-6;
 
 /** The body of a splice from edge to edge. */
-export const bodyAt = (centreMm: number, joint: SizedJoint): Window => ({ fromMm: centreMm - joint.bodyLengthMm / 2, toMm: centreMm + joint.bodyLengthMm / 2 });
+export const bodyAt = (centreMm: number, joint: SizedJoint): Window => ({
+  fromMm: centreMm - joint.bodyLengthMm / 2,
+  toMm: centreMm + joint.bodyLengthMm / 2,
+});
 
 /** Wire that leaves at the run's start ends at a splice on its right. */
-export const besideOf = ({ leavesAtMm }: Pick<Half, 'leavesAtMm'>): 'left' | 'right' => (leavesAtMm <= 0 ? 'right' : 'left');
+export const besideOf = ({ leavesAtMm }: Pick<Half, 'leavesAtMm'>): 'left' | 'right' =>
+  leavesAtMm <= 0 ? 'right' : 'left';
 
 /** What is opened for an item along its run: its loss; where it reaches past the run's end, all up to there. */
 export function openedFor({ lost, half }: LayoutItem): Stretch {
   if (!half) return lost;
   const at = half.leavesAtMm;
-  return besideOf(half) === 'right' ? { fromMm: at, toMm: Math.max(at, lost.toMm) } : { fromMm: Math.min(at, lost.fromMm), toMm: at };
+  return besideOf(half) === 'right'
+    ? { fromMm: at, toMm: Math.max(at, lost.toMm) }
+    : { fromMm: Math.min(at, lost.fromMm), toMm: at };
 }
 
 /** What an item wishes: a single splice in the middle of its loss, two as near to the loss as they may lie. */
@@ -43,12 +67,19 @@ export function wishes(item: LayoutItem): { readonly side: SpliceSide; readonly 
     const windows = centreWindowsOfTwo(item.lost, joint.reach, joint.reach);
     const beside = besideOf(item.half);
     // It lies on this run, however far off the loss is.
-    const window = beside === 'right' ? { fromMm: Math.max(0, windows.right.fromMm), toMm: Infinity } : { fromMm: -Infinity, toMm: Math.min(item.half.leavesAtMm, windows.left.toMm) };
-    return [{ side: item.half.side, wish: { window, joint, beside, atMm: beside === 'right' ? window.fromMm : window.toMm } }];
+    const window =
+      beside === 'right'
+        ? { fromMm: Math.max(0, windows.right.fromMm), toMm: Infinity }
+        : { fromMm: -Infinity, toMm: Math.min(item.half.leavesAtMm, windows.left.toMm) };
+    return [
+      { side: item.half.side, wish: { window, joint, beside, atMm: beside === 'right' ? window.fromMm : window.toMm } },
+    ];
   }
   if (!second) {
     const window = centreWindowOfOne(item.lost, item.slackMm, first.reach);
-    return [{ side: 'only', wish: { window, joint: first, beside: 'only', atMm: (item.lost.fromMm + item.lost.toMm) / 2 } }];
+    return [
+      { side: 'only', wish: { window, joint: first, beside: 'only', atMm: (item.lost.fromMm + item.lost.toMm) / 2 } },
+    ];
   }
   const windows = centreWindowsOfTwo(item.lost, first.reach, second.reach);
   return [
@@ -58,10 +89,23 @@ export function wishes(item: LayoutItem): { readonly side: SpliceSide; readonly 
 }
 
 /** An item with its splices in place: bodies, remaining ends and insert. A side without a place lies where it wishes. */
-export function asItem(item: LayoutItem, places: ReadonlyMap<SpliceSide, { readonly centreMm: number; readonly pinned: boolean }>): PlacedItem {
+export function asItem(
+  item: LayoutItem,
+  places: ReadonlyMap<SpliceSide, { readonly centreMm: number; readonly pinned: boolean }>,
+): PlacedItem {
   const splices = wishes(item).map(({ side, wish }): PlacedSplice => {
     const at = places.get(side) ?? { centreMm: wish.atMm, pinned: false };
-    return { id: spliceId(item.findingId, side), findingId: item.findingId, circuitId: item.circuitId, side, joint: wish.joint, ...(item.half ? { leavesAtMm: item.half.leavesAtMm } : {}), ...(item.half?.runId === undefined ? {} : { runId: item.half.runId }), ...at, ...bodyAt(at.centreMm, wish.joint) };
+    return {
+      id: spliceId(item.findingId, side),
+      findingId: item.findingId,
+      circuitId: item.circuitId,
+      side,
+      joint: wish.joint,
+      ...(item.half ? { leavesAtMm: item.half.leavesAtMm } : {}),
+      ...(item.half?.runId === undefined ? {} : { runId: item.half.runId }),
+      ...at,
+      ...bodyAt(at.centreMm, wish.joint),
+    };
   });
   const [first, second] = splices;
   if (!first) return { findingId: item.findingId, splices, x1Mm: item.lost.fromMm, x2Mm: item.lost.toMm };
@@ -69,25 +113,50 @@ export function asItem(item: LayoutItem, places: ReadonlyMap<SpliceSide, { reado
     const { atStart, terminalTakesMm } = item.lead;
     const faceMm = faceFromCentre(first.centreMm, atStart ? 'right' : 'left', first.joint.reach);
     const [x1Mm, x2Mm] = atStart ? [item.lost.fromMm, faceMm] : [faceMm, item.lost.toMm];
-    return { findingId: item.findingId, splices, x1Mm, x2Mm, insertMm: leadLengthMm(x2Mm - x1Mm, first.joint.reach, terminalTakesMm) + (item.extraMm ?? 0) };
+    return {
+      findingId: item.findingId,
+      splices,
+      x1Mm,
+      x2Mm,
+      insertMm: leadLengthMm(x2Mm - x1Mm, first.joint.reach, terminalTakesMm) + (item.extraMm ?? 0),
+    };
   }
   const [left, right] = item.joints;
   if (item.half && left && right) {
     const { leavesAtMm, beyondMm } = item.half;
     const faceMm = faceFromCentre(first.centreMm, besideOf(item.half), first.joint.reach);
     const [x1Mm, x2Mm] = [Math.min(leavesAtMm, faceMm), Math.max(leavesAtMm, faceMm)];
-    return { findingId: item.findingId, splices, x1Mm, x2Mm, insertMm: insertLengthMm(0, Math.max(SMALL_MM, x2Mm - x1Mm + beyondMm), left.reach, right.reach) + (item.extraMm ?? 0) };
+    return {
+      findingId: item.findingId,
+      splices,
+      x1Mm,
+      x2Mm,
+      insertMm:
+        insertLengthMm(0, Math.max(SMALL_MM, x2Mm - x1Mm + beyondMm), left.reach, right.reach) + (item.extraMm ?? 0),
+    };
   }
   if (!second) {
-    return { findingId: item.findingId, splices, x1Mm: Math.min(item.lost.fromMm, first.centreMm), x2Mm: Math.max(item.lost.toMm, first.centreMm) };
+    return {
+      findingId: item.findingId,
+      splices,
+      x1Mm: Math.min(item.lost.fromMm, first.centreMm),
+      x2Mm: Math.max(item.lost.toMm, first.centreMm),
+    };
   }
   const x1Mm = faceFromCentre(first.centreMm, 'left', first.joint.reach);
   const x2Mm = faceFromCentre(second.centreMm, 'right', second.joint.reach);
-  return { findingId: item.findingId, splices, x1Mm, x2Mm, insertMm: insertLengthMm(x1Mm, x2Mm, first.joint.reach, second.joint.reach) + (item.extraMm ?? 0) };
+  return {
+    findingId: item.findingId,
+    splices,
+    x1Mm,
+    x2Mm,
+    insertMm: insertLengthMm(x1Mm, x2Mm, first.joint.reach, second.joint.reach) + (item.extraMm ?? 0),
+  };
 }
 
 /** An item with its splices where they lie in a layout. */
-export const itemAt = (item: LayoutItem, placed: PlacedItem): PlacedItem => asItem(item, new Map(placed.splices.map(({ side, centreMm, pinned }) => [side, { centreMm, pinned }])));
+export const itemAt = (item: LayoutItem, placed: PlacedItem): PlacedItem =>
+  asItem(item, new Map(placed.splices.map(({ side, centreMm, pinned }) => [side, { centreMm, pinned }])));
 
 /** Where the old wire is cut for a splice, mm from the start of its run; of a single splice the left cut. */
 export function cutOf(splice: PlacedSplice, item: Pick<PlacedItem, 'x1Mm' | 'x2Mm'>): number {
@@ -102,19 +171,35 @@ export const PLACE_GRACE_MM = 0.05;
 
 /** Where each splice of an item may have its centre as far as its wire goes; for one that could be two, of both kinds. */
 export const windowsOf = (item: LayoutItem): ReadonlyMap<SpliceSide, Wish> =>
-  new Map([...wishes(item), ...(item.twoJoints ? wishes({ ...item, joints: item.twoJoints }) : [])].map(({ side, wish }): [SpliceSide, Wish] => [side, wish]));
+  new Map(
+    [...wishes(item), ...(item.twoJoints ? wishes({ ...item, joints: item.twoJoints }) : [])].map(
+      ({ side, wish }): [SpliceSide, Wish] => [side, wish],
+    ),
+  );
 
 /** The stretches in which a splice's centre may lie: as far as its wire goes, in the run, and clear of keep-outs. */
 export const legalPlaces = (run: Pick<RunToLayOut, 'lengthMm' | 'keepOuts'>, { window, joint }: Wish): Window[] =>
-  legalCentres({ fromMm: Math.max(window.fromMm, joint.bodyLengthMm / 2), toMm: Math.min(window.toMm, run.lengthMm - joint.bodyLengthMm / 2) }, joint.bodyLengthMm, run.keepOuts);
+  legalCentres(
+    {
+      fromMm: Math.max(window.fromMm, joint.bodyLengthMm / 2),
+      toMm: Math.min(window.toMm, run.lengthMm - joint.bodyLengthMm / 2),
+    },
+    joint.bodyLengthMm,
+    run.keepOuts,
+  );
 
 /** An item made with the joints that places are given for: as decided, or with two where one would do. */
-export const madeWith = (item: LayoutItem, sides: ReadonlySet<SpliceSide>): LayoutItem => (item.twoJoints && sides.has('left') && sides.has('right') && !sides.has('only') ? { ...item, joints: item.twoJoints } : item);
+export const madeWith = (item: LayoutItem, sides: ReadonlySet<SpliceSide>): LayoutItem =>
+  item.twoJoints && sides.has('left') && sides.has('right') && !sides.has('only')
+    ? { ...item, joints: item.twoJoints }
+    : item;
 
 /** The items with their splices at given places; none when one has no place, or one that is not legal. */
 export function itemsAt(run: RunToLayOut, places: readonly Pin[]): PlacedItem[] | undefined {
   const placed = run.items.map((item) => {
-    const own = new Map(places.filter((place) => place.findingId === item.findingId).map((place) => [place.side, place.centreMm]));
+    const own = new Map(
+      places.filter((place) => place.findingId === item.findingId).map((place) => [place.side, place.centreMm]),
+    );
     const made = madeWith(item, new Set(own.keys()));
     const wanted = wishes(made);
     const centres = new Map<SpliceSide, { readonly centreMm: number; readonly pinned: boolean }>();
@@ -122,7 +207,13 @@ export function itemsAt(run: RunToLayOut, places: readonly Pin[]): PlacedItem[] 
       const pin = run.pins.find((one) => one.findingId === item.findingId && one.side === side);
       const centreMm = own.get(side);
       if (centreMm === undefined || (pin && Math.abs(pin.centreMm - centreMm) > PLACE_GRACE_MM)) return undefined;
-      if (!pin && !legalPlaces(run, wish).some((part) => centreMm >= part.fromMm - PLACE_GRACE_MM && centreMm <= part.toMm + PLACE_GRACE_MM)) return undefined;
+      if (
+        !pin &&
+        !legalPlaces(run, wish).some(
+          (part) => centreMm >= part.fromMm - PLACE_GRACE_MM && centreMm <= part.toMm + PLACE_GRACE_MM,
+        )
+      )
+        return undefined;
       centres.set(side, { centreMm: pin?.centreMm ?? centreMm, pinned: pin !== undefined });
     }
     return asItem(made, centres);

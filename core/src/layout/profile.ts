@@ -12,26 +12,43 @@ const bundles = new WeakMap<readonly BundleWire[], Bundle>();
 function bundleOf(wires: readonly BundleWire[]): Bundle {
   const known = bundles.get(wires);
   if (known) return known;
-  const made = { jacketsMm: wires.map((wire) => wire.jacketMm), indexOf: new Map(wires.map((wire, index) => [wire.circuitId, index])) };
+  const made = {
+    jacketsMm: wires.map((wire) => wire.jacketMm),
+    indexOf: new Map(wires.map((wire, index) => [wire.circuitId, index])),
+  };
   bundles.set(wires, made);
   return made;
 }
 
 /** The bundle cut through where some splices lie: every wire, or the body in its place, packed. In the order of the wires. */
-export function sectionAt(wires: readonly BundleWire[], here: readonly Pick<PlacedSplice, 'circuitId' | 'joint'>[]): PackedBundle {
+export function sectionAt(
+  wires: readonly BundleWire[],
+  here: readonly Pick<PlacedSplice, 'circuitId' | 'joint'>[],
+): PackedBundle {
   const { jacketsMm, indexOf } = bundleOf(wires);
-  return bundleSection(jacketsMm, new Map(here.flatMap((splice): [number, number][] => {
-    const index = indexOf.get(splice.circuitId);
-    return index === undefined ? [] : [[index, splice.joint.bodyDiameterMm]];
-  })));
+  return bundleSection(
+    jacketsMm,
+    new Map(
+      here.flatMap((splice): [number, number][] => {
+        const index = indexOf.get(splice.circuitId);
+        return index === undefined ? [] : [[index, splice.joint.bodyDiameterMm]];
+      }),
+    ),
+  );
 }
 
 /**
  * The bundle's diameter along a run: every wire's jacket, with the body of a splice in the place of its wire where there is one.
  * Stretches from 0 to the run's length, in order, without gaps.
  */
-export function bundleProfile(lengthMm: number, wires: readonly BundleWire[], splices: readonly PlacedSplice[]): ProfileStretch[] {
-  const edges = [0, lengthMm, ...splices.flatMap((splice) => [splice.fromMm, splice.toMm])].filter((at) => at >= 0 && at <= lengthMm);
+export function bundleProfile(
+  lengthMm: number,
+  wires: readonly BundleWire[],
+  splices: readonly PlacedSplice[],
+): ProfileStretch[] {
+  const edges = [0, lengthMm, ...splices.flatMap((splice) => [splice.fromMm, splice.toMm])].filter(
+    (at) => at >= 0 && at <= lengthMm,
+  );
   const marks = [...new Set(edges)].sort((a, b) => a - b);
   const coming = [...splices].sort((a, b) => a.fromMm - b.fromMm);
   let next = 0;
@@ -51,7 +68,8 @@ export function bundleProfile(lengthMm: number, wires: readonly BundleWire[], sp
 }
 
 /** The lump that all splices of a run would make at one place, mm: one body per circuit. */
-export const lumpDiameterMm = (wires: readonly BundleWire[], splices: readonly PlacedSplice[]): number => sectionAt(wires, splices).diameterMm;
+export const lumpDiameterMm = (wires: readonly BundleWire[], splices: readonly PlacedSplice[]): number =>
+  sectionAt(wires, splices).diameterMm;
 
 /** The bundle's diameter at a place; that of the nearest end beyond the run. */
 export const diameterAt = (profile: readonly ProfileStretch[], atMm: number): number =>

@@ -13,7 +13,9 @@ const grown = (bar: Barred, byMm: number): Barred => ({ fromMm: bar.fromMm - byM
 
 /** The keep-outs with room to work at connectors. */
 function roomy(run: RunToLayOut): Barred[] {
-  return run.keepOuts.map((keep) => (keep.kind === 'connector' ? grown(keep, run.preferFromConnectorMm - run.connectorClearMm) : keep));
+  return run.keepOuts.map((keep) =>
+    keep.kind === 'connector' ? grown(keep, run.preferFromConnectorMm - run.connectorClearMm) : keep,
+  );
 }
 
 /** Keep-outs and the gap between bodies that one round of placing keeps to. */
@@ -49,12 +51,18 @@ function leastCrowded(wish: Wish, keep: readonly Barred[], placed: readonly Barr
   const legal = legalCentres(wish.window, wish.joint.bodyLengthMm, keep);
   const half = wish.joint.bodyLengthMm / 2;
   const edges = placed.flatMap((other) => [other.fromMm - half, other.toMm + half]);
-  const candidates = legal.flatMap((part) => [
-    Math.min(Math.max(wish.atMm, part.fromMm), part.toMm), part.fromMm, part.toMm, ...edges.filter((edge) => edge > part.fromMm && edge < part.toMm),
-  ]).filter(Number.isFinite);
+  const candidates = legal
+    .flatMap((part) => [
+      Math.min(Math.max(wish.atMm, part.fromMm), part.toMm),
+      part.fromMm,
+      part.toMm,
+      ...edges.filter((edge) => edge > part.fromMm && edge < part.toMm),
+    ])
+    .filter(Number.isFinite);
   const starts = placed.map((other) => other.fromMm).sort((a, b) => a - b);
   const ends = placed.map((other) => other.toMm).sort((a, b) => a - b);
-  const over = (centre: number): number => countBelow(starts, centre + half - 1e-9) - countBelow(ends, centre - half + 1e-9);
+  const over = (centre: number): number =>
+    countBelow(starts, centre + half - 1e-9) - countBelow(ends, centre - half + 1e-9);
   return candidates
     .map((centre) => ({ centre, crowd: over(centre), away: Math.abs(centre - wish.atMm) }))
     .sort((a, b) => a.crowd - b.crowd || a.away - b.away || a.centre - b.centre)[0]?.centre;
@@ -70,7 +78,12 @@ function place(wish: Wish, plots: readonly Plot[], placed: Sorted, own: readonly
 }
 
 /** Centres for both wires of a pair, shifted alike on both sides so that the two inserts are equally long. */
-function placePair(a: LayoutItem, b: LayoutItem, plots: readonly Plot[], placed: Sorted): [Map<SpliceSide, number>, Map<SpliceSide, number>] | undefined {
+function placePair(
+  a: LayoutItem,
+  b: LayoutItem,
+  plots: readonly Plot[],
+  placed: Sorted,
+): [Map<SpliceSide, number>, Map<SpliceSide, number>] | undefined {
   const [aLeft, aRight] = wishes(a);
   const [bLeft, bRight] = wishes(b);
   if (!aLeft || !aRight || !bLeft || !bRight) return undefined;
@@ -81,9 +94,15 @@ function placePair(a: LayoutItem, b: LayoutItem, plots: readonly Plot[], placed:
       const legalOfOne = legalCentres(one.window, one.joint.bodyLengthMm, bars);
       const legalOfOther = legalCentres(other.window, other.joint.bodyLengthMm, bars);
       const both = legalOfOne.flatMap((here) =>
-        legalOfOther.map((there) => ({ fromMm: Math.max(here.fromMm, there.fromMm - shiftMm), toMm: Math.min(here.toMm, there.toMm - shiftMm) })),
+        legalOfOther.map((there) => ({
+          fromMm: Math.max(here.fromMm, there.fromMm - shiftMm),
+          toMm: Math.min(here.toMm, there.toMm - shiftMm),
+        })),
       );
-      return nearestLegal(one.atMm, both.filter((part) => part.toMm >= part.fromMm - 1e-9));
+      return nearestLegal(
+        one.atMm,
+        both.filter((part) => part.toMm >= part.fromMm - 1e-9),
+      );
     };
     const options = [longest + gapMm, -(longest + gapMm)].flatMap((shiftMm) => {
       const left = together(aLeft.wish, bLeft.wish, shiftMm);
@@ -93,8 +112,14 @@ function placePair(a: LayoutItem, b: LayoutItem, plots: readonly Plot[], placed:
     const best = options.sort((x, y) => x.spread - y.spread)[0];
     if (best) {
       return [
-        new Map([['left', best.left], ['right', best.right]]),
-        new Map([['left', best.left + best.shiftMm], ['right', best.right + best.shiftMm]]),
+        new Map([
+          ['left', best.left],
+          ['right', best.right],
+        ]),
+        new Map([
+          ['left', best.left + best.shiftMm],
+          ['right', best.right + best.shiftMm],
+        ]),
       ];
     }
   }
@@ -109,14 +134,19 @@ function placePair(a: LayoutItem, b: LayoutItem, plots: readonly Plot[], placed:
  */
 export function stagger(run: RunToLayOut): PlacedItem[] {
   const paired = (item: LayoutItem): number => Number(item.pairFindingId === undefined);
-  const items = [...run.items].sort((a, b) => paired(a) - paired(b) || a.lost.fromMm - b.lost.fromMm || a.findingId.localeCompare(b.findingId));
+  const items = [...run.items].sort(
+    (a, b) => paired(a) - paired(b) || a.lost.fromMm - b.lost.fromMm || a.findingId.localeCompare(b.findingId),
+  );
   const plots = plotsOf(run);
   const placed = noBodies();
   const done = new Map<string, PlacedItem>();
   const pinOf = (item: LayoutItem, side: SpliceSide): number | undefined =>
     run.pins.find((pin) => pin.findingId === item.findingId && pin.side === side)?.centreMm;
   const finish = (item: LayoutItem, centres: ReadonlyMap<SpliceSide, number>): void => {
-    const result = asItem(item, new Map([...centres].map(([side, centreMm]) => [side, { centreMm, pinned: pinOf(item, side) !== undefined }])));
+    const result = asItem(
+      item,
+      new Map([...centres].map(([side, centreMm]) => [side, { centreMm, pinned: pinOf(item, side) !== undefined }])),
+    );
     done.set(item.findingId, result);
   };
 
@@ -132,7 +162,10 @@ export function stagger(run: RunToLayOut): PlacedItem[] {
     const anyPinned = [item, mate].some((one) => one && wishes(one).some(({ side }) => pinOf(one, side) !== undefined));
     const pair = mate && !anyPinned ? placePair(item, mate, plots, placed) : undefined;
     if (mate && pair) {
-      for (const [one, centres] of [[item, pair[0]], [mate, pair[1]]] as const) {
+      for (const [one, centres] of [
+        [item, pair[0]],
+        [mate, pair[1]],
+      ] as const) {
         for (const { side, wish } of wishes(one)) placed.add(bodyAt(centres.get(side) ?? wish.atMm, wish.joint));
         finish(one, centres);
       }

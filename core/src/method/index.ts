@@ -1,5 +1,20 @@
 export type {
-  EndPrep, Heat, LeadSite, Method, MethodCase, MethodFamily, MethodId, MethodStatus, Preference, RankedMethod, Rule, RuleHit, Seal, Site, SizedJoint, Verdict,
+  EndPrep,
+  Heat,
+  LeadSite,
+  Method,
+  MethodCase,
+  MethodFamily,
+  MethodId,
+  MethodStatus,
+  Preference,
+  RankedMethod,
+  Rule,
+  RuleHit,
+  Seal,
+  Site,
+  SizedJoint,
+  Verdict,
 } from './types.ts';
 export { METHOD_IDS } from './types.ts';
 export { methodBook, switchableRuleIds } from './book.ts';

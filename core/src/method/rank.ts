@@ -1,9 +1,22 @@
 import {
-  centreWindowOfLead, centreWindowOfOne, centreWindowsOfTwo, legalCentres, splicesFromSlack,
+  centreWindowOfLead,
+  centreWindowOfOne,
+  centreWindowsOfTwo,
+  legalCentres,
+  splicesFromSlack,
 } from '../sizing/index.ts';
 import { figure } from '../units/index.ts';
 import { METHODS } from './kinds/index.ts';
-import { missingParts, pickTools, sizeFromShelf, wantedAt, type Failure, type ReadyShelf, type Sized, type Wanted } from './ready.ts';
+import {
+  missingParts,
+  pickTools,
+  sizeFromShelf,
+  wantedAt,
+  type Failure,
+  type ReadyShelf,
+  type Sized,
+  type Wanted,
+} from './ready.ts';
 import { CARE_RULES } from './rules/care.ts';
 import { orderOf, PREFERENCES } from './rules/preference.ts';
 import { PLACE_RULES, PRACTICE_RULES } from './rules/place.ts';
@@ -18,10 +31,15 @@ function hasRoom(site: Site, joints: readonly SizedJoint[]): boolean {
   const [first, second] = joints;
   if (!first) return false;
   if (!second) {
-    const window = site.lead ? centreWindowOfLead(site.lost, site.lead.atStart, first.reach, site.lead.mostMm) : centreWindowOfOne(site.lost, site.slackMm, first.reach);
+    const window = site.lead
+      ? centreWindowOfLead(site.lost, site.lead.atStart, first.reach, site.lead.mostMm)
+      : centreWindowOfOne(site.lost, site.slackMm, first.reach);
     return legalCentres(window, first.bodyLengthMm, site.keepOuts).length > 0;
   }
-  return hasRoomForTwo(site.lost, first, second, site.keepOuts) || (site.keepOutsBeyond !== undefined && hasRoomForTwo(site.lost, first, second, site.keepOutsBeyond()));
+  return (
+    hasRoomForTwo(site.lost, first, second, site.keepOuts) ||
+    (site.keepOutsBeyond !== undefined && hasRoomForTwo(site.lost, first, second, site.keepOutsBeyond()))
+  );
 }
 
 function hasRoomForTwo(lost: Site['lost'], first: SizedJoint, second: SizedJoint, keepOuts: Site['keepOuts']): boolean {
@@ -33,12 +51,19 @@ function hasRoomForTwo(lost: Site['lost'], first: SizedJoint, second: SizedJoint
 }
 
 const NO_ROOM: Omit<RuleHit, 'because'> = {
-  ruleId: 'place.noRoom', verdict: 'refuse', overridable: false, source: 'keep-outs are never broken', allowedIf: 'a keep-out were moved, or the stub beside the connector released',
+  ruleId: 'place.noRoom',
+  verdict: 'refuse',
+  overridable: false,
+  source: 'keep-outs are never broken',
+  allowedIf: 'a keep-out were moved, or the stub beside the connector released',
 };
 
 function noRoomSentence(site: Site, joints: readonly SizedJoint[]): string {
   const body = Math.max(...joints.map((joint) => joint.bodyLengthMm));
-  const near = site.keepOuts.map((keep) => keep.name).filter((name) => name !== '').join(', ');
+  const near = site.keepOuts
+    .map((keep) => keep.name)
+    .filter((name) => name !== '')
+    .join(', ');
   return `Its body of ${figure(body, 1)} mm finds no legal place beside the loss at ${figure(site.lost.fromMm, 0)}–${figure(site.lost.toMm, 0)} mm (kept clear: ${near}).`;
 }
 
@@ -62,23 +87,54 @@ function prepare(method: Method, site: Site, shelf: ReadyShelf, wanted: Wants): 
   if (!site.twoRequired) {
     const one = build(1);
     const reach = 'joints' in one.sized ? one.sized.joints[0]?.reach : undefined;
-    const reaches = reach !== undefined && splicesFromSlack(site.lost.toMm - site.lost.fromMm, site.slackMm, reach) === 1;
+    const reaches =
+      reach !== undefined && splicesFromSlack(site.lost.toMm - site.lost.fromMm, site.slackMm, reach) === 1;
     if (!reach || method.family === 'tap' || method.window || (reaches && one.room)) return one;
   }
   return build(2);
 }
 
-const SIZING_RULES: Record<Failure['lacks'], string> = { barrel: 'size.noPartHolds', sleeve: 'sleeve.none', wires: 'size.tooManyWires', duty: 'tap.cannotRejoin' };
+const SIZING_RULES: Record<Failure['lacks'], string> = {
+  barrel: 'size.noPartHolds',
+  sleeve: 'sleeve.none',
+  wires: 'size.tooManyWires',
+  duty: 'tap.cannotRejoin',
+};
 
 /** What rules look at, and what bars the method before they do. */
-function caseOf({ method, splices, sized, room }: Prepared, site: Site, shelf: ReadyShelf, wanted: Wants): { where: MethodCase; barred: RuleHit[] } {
+function caseOf(
+  { method, splices, sized, room }: Prepared,
+  site: Site,
+  shelf: ReadyShelf,
+  wanted: Wants,
+): { where: MethodCase; barred: RuleHit[] } {
   const { tools, missing } = pickTools(method, site, wanted[splices], shelf);
   const joints = 'joints' in sized ? sized.joints : [];
   const where: MethodCase = {
-    method, site, practice: shelf.practice, catalogue: shelf.catalogue, facts: shelf.facts, joints, splices, tools, missingTasks: missing,
+    method,
+    site,
+    practice: shelf.practice,
+    catalogue: shelf.catalogue,
+    facts: shelf.facts,
+    joints,
+    splices,
+    tools,
+    missingTasks: missing,
     missingParts: 'joints' in sized ? missingParts(joints, shelf.facts, sized.parts) : [],
   };
-  if (!('joints' in sized)) return { where, barred: [{ ruleId: SIZING_RULES[sized.lacks], verdict: 'refuse', because: sized.because, source: 'an end whose copper no part holds', overridable: false }] };
+  if (!('joints' in sized))
+    return {
+      where,
+      barred: [
+        {
+          ruleId: SIZING_RULES[sized.lacks],
+          verdict: 'refuse',
+          because: sized.because,
+          source: 'an end whose copper no part holds',
+          overridable: false,
+        },
+      ],
+    };
   return { where, barred: room ? [] : [{ ...NO_ROOM, because: noRoomSentence(site, joints) }] };
 }
 
@@ -89,10 +145,32 @@ const FREE_ENOUGH_MM = 500;
 function siteKey(site: Site, wanted: Wants, prepared: readonly Prepared[]): string {
   const { zone, lost, lead } = site;
   const free = Math.max(site.freeLeftMm, site.freeRightMm);
-  const positions = prepared.every((one) => one.room) ? '' : `${lost.fromMm} ${lost.toMm} ${site.keepOuts.map((keep) => keep.name).join()}`;
+  const positions = prepared.every((one) => one.room)
+    ? ''
+    : `${lost.fromMm} ${lost.toMm} ${site.keepOuts.map((keep) => keep.name).join()}`;
   return [
-    wanted[1].key, wanted[2].key, site.duty, site.circuitKind, zone.area, zone.vibration, zone.moisture, zone.fuelVapour, site.flexing, site.placeC, site.conduitMarginMm, site.vapourAired, site.temporaryUntil, site.asOf,
-    site.mainUncut, site.freedEndMm, site.insertStepsUp, site.insertWire.size.basis, lead?.atStart, lead?.mostMm, free >= FREE_ENOUGH_MM ? 'free' : `${free} ${lost.toMm - lost.fromMm}`, positions,
+    wanted[1].key,
+    wanted[2].key,
+    site.duty,
+    site.circuitKind,
+    zone.area,
+    zone.vibration,
+    zone.moisture,
+    zone.fuelVapour,
+    site.flexing,
+    site.placeC,
+    site.conduitMarginMm,
+    site.vapourAired,
+    site.temporaryUntil,
+    site.asOf,
+    site.mainUncut,
+    site.freedEndMm,
+    site.insertStepsUp,
+    site.insertWire.size.basis,
+    lead?.atStart,
+    lead?.mostMm,
+    free >= FREE_ENOUGH_MM ? 'free' : `${free} ${lost.toMm - lost.fromMm}`,
+    positions,
     prepared.map((one) => (one.room ? one.splices : -one.splices)).join(''),
   ].join('|');
 }
@@ -101,10 +179,12 @@ function siteKey(site: Site, wanted: Wants, prepared: readonly Prepared[]): stri
 const compareRefused = (a: MethodCase, b: MethodCase): number => a.method.order.damp - b.method.order.damp;
 
 /** Rules that the shop has switched off say nothing; a refusal that no practice may lift cannot be switched off. */
-export const isSwitchable = (rule: Pick<Rule, 'overridable' | 'verdict'>): boolean => rule.overridable && rule.verdict !== 'shelf';
+export const isSwitchable = (rule: Pick<Rule, 'overridable' | 'verdict'>): boolean =>
+  rule.overridable && rule.verdict !== 'shelf';
 
 /** What each preference holds against a method, in their order. */
-const penaltiesOf = (where: MethodCase): number[] => PREFERENCES.map((preference) => (where.practice.off.includes(preference.id) ? 0 : preference.penalty(where)));
+const penaltiesOf = (where: MethodCase): number[] =>
+  PREFERENCES.map((preference) => (where.practice.off.includes(preference.id) ? 0 : preference.penalty(where)));
 
 function comparePenalties(a: readonly number[], b: readonly number[]): number {
   for (const [index, penalty] of a.entries()) {
@@ -118,12 +198,31 @@ const lower = (text: string): string => `${text.charAt(0).toLowerCase()}${text.s
 
 /** The preference that decided between two, told from the better one's side or from the other's. */
 const decider = (better: MethodCase, worse: MethodCase, isBest: boolean): RuleHit | undefined => {
-  const rule = PREFERENCES.find((preference) => !better.practice.off.includes(preference.id) && Math.abs(preference.penalty(better) - preference.penalty(worse)) > 1e-9);
-  return rule && { ruleId: rule.id, verdict: 'prefer', because: isBest ? rule.because(better, worse) : (rule.against?.(better, worse) ?? `After ${lower(better.method.name)}: ${lower(rule.because(better, worse))}`), source: rule.source, overridable: true };
+  const rule = PREFERENCES.find(
+    (preference) =>
+      !better.practice.off.includes(preference.id) &&
+      Math.abs(preference.penalty(better) - preference.penalty(worse)) > 1e-9,
+  );
+  return (
+    rule && {
+      ruleId: rule.id,
+      verdict: 'prefer',
+      because: isBest
+        ? rule.because(better, worse)
+        : (rule.against?.(better, worse) ??
+          `After ${lower(better.method.name)}: ${lower(rule.because(better, worse))}`),
+      source: rule.source,
+      overridable: true,
+    }
+  );
 };
 
 const statusOf = (hits: readonly RuleHit[]): MethodStatus =>
-  hits.some((hit) => hit.verdict === 'refuse') ? 'refused' : hits.some((hit) => hit.verdict === 'shelf') ? 'shelf' : 'allowed';
+  hits.some((hit) => hit.verdict === 'refuse')
+    ? 'refused'
+    : hits.some((hit) => hit.verdict === 'shelf')
+      ? 'shelf'
+      : 'allowed';
 
 const STATUS_ORDER: Record<MethodStatus, number> = { allowed: 0, shelf: 1, refused: 2 };
 
@@ -145,7 +244,8 @@ export function rankMethods(site: Site, shelf: ReadyShelf): readonly RankedMetho
 
 function rank(prepared: readonly Prepared[], site: Site, shelf: ReadyShelf, wanted: Wants): RankedMethod[] {
   const { practice } = shelf;
-  const rules = practice.off.length === 0 ? RULES : RULES.filter((rule) => !(isSwitchable(rule) && practice.off.includes(rule.id)));
+  const rules =
+    practice.off.length === 0 ? RULES : RULES.filter((rule) => !(isSwitchable(rule) && practice.off.includes(rule.id)));
   const judged = prepared.map((one) => {
     const { method } = one;
     const { where, barred } = caseOf(one, site, shelf, wanted);
@@ -154,26 +254,55 @@ function rank(prepared: readonly Prepared[], site: Site, shelf: ReadyShelf, want
     const spoken = asked.flatMap((rule): RuleHit[] => {
       const because = rule.speaks(where);
       if (because === undefined) return [];
-      return [{ ruleId: rule.id, verdict: rule.verdict, because, source: rule.source, overridable: rule.overridable, allowedIf: rule.allowedIf }];
+      return [
+        {
+          ruleId: rule.id,
+          verdict: rule.verdict,
+          because,
+          source: rule.source,
+          overridable: rule.overridable,
+          allowedIf: rule.allowedIf,
+        },
+      ];
     });
     const hits = [...barred, ...spoken];
     return { where, hits, status: statusOf(hits) };
   });
-  const firstSoldered = judged.filter(({ where, status }) => where.method.family === 'soldered' && status === 'allowed').sort((a, b) => orderOf(a.where) - orderOf(b.where))[0];
-  const cases = judged.map((one) => (one === firstSoldered ? { ...one, where: { ...one.where, firstOfSoldered: true } } : one)).map((one) => ({ ...one, penalties: one.status === 'refused' ? [] : penaltiesOf(one.where) })).sort((a, b) => STATUS_ORDER[a.status] - STATUS_ORDER[b.status] || (a.status === 'refused' ? compareRefused(a.where, b.where) : comparePenalties(a.penalties, b.penalties)));
+  const firstSoldered = judged
+    .filter(({ where, status }) => where.method.family === 'soldered' && status === 'allowed')
+    .sort((a, b) => orderOf(a.where) - orderOf(b.where))[0];
+  const cases = judged
+    .map((one) => (one === firstSoldered ? { ...one, where: { ...one.where, firstOfSoldered: true } } : one))
+    .map((one) => ({ ...one, penalties: one.status === 'refused' ? [] : penaltiesOf(one.where) }))
+    .sort(
+      (a, b) =>
+        STATUS_ORDER[a.status] - STATUS_ORDER[b.status] ||
+        (a.status === 'refused' ? compareRefused(a.where, b.where) : comparePenalties(a.penalties, b.penalties)),
+    );
 
   const [best, second] = cases;
   // What the best is told apart from: the first allowed one that is made another way, which says more than its own like.
-  const unlike = cases.find(({ where, status }, index) => index > 0 && status === 'allowed' && (where.method.family === 'closedBarrel' || where.method.family === 'openClip') && where.method.family !== best?.where.method.family);
+  const unlike = cases.find(
+    ({ where, status }, index) =>
+      index > 0 &&
+      status === 'allowed' &&
+      (where.method.family === 'closedBarrel' || where.method.family === 'openClip') &&
+      where.method.family !== best?.where.method.family,
+  );
   const possible = cases.filter(({ status }) => status !== 'refused');
-  const firstIfStocked = possible.reduce<(typeof possible)[number] | undefined>((first, one) => (first && comparePenalties(first.penalties, one.penalties) <= 0 ? first : one), undefined);
+  const firstIfStocked = possible.reduce<(typeof possible)[number] | undefined>(
+    (first, one) => (first && comparePenalties(first.penalties, one.penalties) <= 0 ? first : one),
+    undefined,
+  );
   return cases.map((one, index) => {
     const { where, hits, status } = one;
     const rival = index === 0 ? (unlike ?? second) : best;
     const decided =
       status !== 'allowed' || !best || !rival || rival.status !== 'allowed'
         ? undefined
-        : index === 0 ? decider(where, rival.where, true) : decider(best.where, where, false);
+        : index === 0
+          ? decider(where, rival.where, true)
+          : decider(best.where, where, false);
     return {
       methodId: where.method.id,
       name: where.method.name,
@@ -185,14 +314,22 @@ function rank(prepared: readonly Prepared[], site: Site, shelf: ReadyShelf, want
       because: sentence(status, hits, decided, index === 0),
       toolNames: where.tools.map((tool) => tool.name),
       lacks: [...where.missingParts, ...where.missingTasks.map((task) => TASK_WORDS[task])],
-      usableWithReason: where.joints.length > 0 && hits.every((hit) => (hit.verdict !== 'refuse' && hit.verdict !== 'shelf') || hit.overridable),
+      usableWithReason:
+        where.joints.length > 0 &&
+        hits.every((hit) => (hit.verdict !== 'refuse' && hit.verdict !== 'shelf') || hit.overridable),
       firstIfStocked: one === firstIfStocked,
     };
   });
 }
 
-function sentence(status: MethodStatus, hits: readonly RuleHit[], decided: RuleHit | undefined, isBest: boolean): string {
-  if (status !== 'allowed') return hits.find((hit) => hit.verdict === (status === 'refused' ? 'refuse' : 'shelf'))?.because ?? '';
+function sentence(
+  status: MethodStatus,
+  hits: readonly RuleHit[],
+  decided: RuleHit | undefined,
+  isBest: boolean,
+): string {
+  if (status !== 'allowed')
+    return hits.find((hit) => hit.verdict === (status === 'refused' ? 'refuse' : 'shelf'))?.because ?? '';
   if (!decided) return isBest ? 'The only one that every rule allows here.' : '';
   return decided.because;
 }

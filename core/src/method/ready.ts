@@ -1,4 +1,12 @@
-import { GENERIC_PARTS, isPerJoint, partsOf, type Catalogue, type Part, type Tool, type ToolTask } from '../catalogue/index.ts';
+import {
+  GENERIC_PARTS,
+  isPerJoint,
+  partsOf,
+  type Catalogue,
+  type Part,
+  type Tool,
+  type ToolTask,
+} from '../catalogue/index.ts';
 import type { Practice } from '../practice/index.ts';
 import { holds, sumAreaMm2, type JointWires } from '../sizing/index.ts';
 import { wireFacts, type WireFacts } from '../wire/index.ts';
@@ -12,7 +20,10 @@ function jointsWanted(site: Site, splices: 1 | 2): JointWires[] {
   const insert = wireFacts(site.insertWire);
   if (site.lead) return site.lead.atStart ? [{ left: [insert], right: [far] }] : [{ left: [own], right: [insert] }];
   if (splices === 1) return [{ left: [own], right: [far, ...branches] }];
-  return [{ left: [own], right: [insert] }, { left: [insert], right: [far, ...branches] }];
+  return [
+    { left: [own], right: [insert] },
+    { left: [insert], right: [far, ...branches] },
+  ];
 }
 
 export type Failure = Extract<Sizing, { readonly ok: false }>;
@@ -23,11 +34,25 @@ export interface Sized {
 }
 
 /** Sizes every joint from one set of parts; the first failure speaks for all. */
-function sizeAll(method: Method, wanted: readonly JointWires[], site: Pick<Site, 'duty' | 'freedEndMm'>, parts: readonly Part[], practice: Practice): Sized | Failure {
+function sizeAll(
+  method: Method,
+  wanted: readonly JointWires[],
+  site: Pick<Site, 'duty' | 'freedEndMm'>,
+  parts: readonly Part[],
+  practice: Practice,
+): Sized | Failure {
   const joints: SizedJoint[] = [];
-  const amongUnlike = wanted.length > 1 && wanted.some(({ left, right }) => Math.abs(sumAreaMm2(left) - sumAreaMm2(right)) > 1e-9);
+  const amongUnlike =
+    wanted.length > 1 && wanted.some(({ left, right }) => Math.abs(sumAreaMm2(left) - sumAreaMm2(right)) > 1e-9);
   for (const wires of wanted) {
-    const sized = method.size({ wires, duty: site.duty, parts, practice, amongUnlike, freedEndMm: method.window ? site.freedEndMm : undefined });
+    const sized = method.size({
+      wires,
+      duty: site.duty,
+      parts,
+      practice,
+      amongUnlike,
+      freedEndMm: method.window ? site.freedEndMm : undefined,
+    });
     if (!sized.ok) return sized;
     joints.push(sized.joint);
   }
@@ -49,22 +74,36 @@ export interface ReadyShelf {
 }
 
 function shelfFacts(catalogue: Catalogue): ShelfFacts {
-  const sleeves = [...partsOf(catalogue.parts, 'sleeve'), ...partsOf(GENERIC_PARTS, 'sleeve')].filter((part) => part.series !== 'single2to1');
+  const sleeves = [...partsOf(catalogue.parts, 'sleeve'), ...partsOf(GENERIC_PARTS, 'sleeve')].filter(
+    (part) => part.series !== 'single2to1',
+  );
   const stocked = catalogue.parts.filter((part) => part.quantity > 0);
   return {
-    byId: new Map(catalogue.parts.map((part) => [part.id, part])), bestSleeveC: Math.max(...sleeves.map((part) => part.ratedC)),
+    byId: new Map(catalogue.parts.map((part) => [part.id, part])),
+    bestSleeveC: Math.max(...sleeves.map((part) => part.ratedC)),
     stockedButts: [...partsOf(stocked, 'sealedButt'), ...partsOf(stocked, 'plainButt')],
   };
 }
 
 /** Makes a catalogue ready for one plan. */
 export function readyShelf(catalogue: Catalogue, practice: Practice): ReadyShelf {
-  const stocked = (splices: number): Part[] => catalogue.parts.filter((part) => part.quantity >= (isPerJoint(part) ? splices : 1));
-  return { catalogue, practice, stockedFor: { 1: stocked(1), 2: stocked(2) }, sized: new Map(), tooled: new Map(), ranked: new Map(), facts: shelfFacts(catalogue) };
+  const stocked = (splices: number): Part[] =>
+    catalogue.parts.filter((part) => part.quantity >= (isPerJoint(part) ? splices : 1));
+  return {
+    catalogue,
+    practice,
+    stockedFor: { 1: stocked(1), 2: stocked(2) },
+    sized: new Map(),
+    tooled: new Map(),
+    ranked: new Map(),
+    facts: shelfFacts(catalogue),
+  };
 }
 
-const wireKey = (wire: WireFacts): string => `${wire.areaMm2}/${wire.conductorMm}/${wire.jacketMm}/${String(wire.solid)}`;
-const jointsKey = (joints: readonly JointWires[]): string => joints.map((joint) => `${joint.left.map(wireKey).join('+')}|${joint.right.map(wireKey).join('+')}`).join(' ');
+const wireKey = (wire: WireFacts): string =>
+  `${wire.areaMm2}/${wire.conductorMm}/${wire.jacketMm}/${String(wire.solid)}`;
+const jointsKey = (joints: readonly JointWires[]): string =>
+  joints.map((joint) => `${joint.left.map(wireKey).join('+')}|${joint.right.map(wireKey).join('+')}`).join(' ');
 
 /** The joints of a repair, and the key under which what was worked out for them is remembered. */
 export interface Wanted {
@@ -76,7 +115,13 @@ export interface Wanted {
 const FIXED: ReadonlySet<Failure['lacks']> = new Set(['wires', 'duty']);
 
 /** First from what is on the shelf, then from what is listed, then from what exists; so a missing part can be named. */
-export function sizeFromShelf(method: Method, { joints, key: wiresKey }: Wanted, site: Site, splices: 1 | 2, shelf: ReadyShelf): Sized | Failure {
+export function sizeFromShelf(
+  method: Method,
+  { joints, key: wiresKey }: Wanted,
+  site: Site,
+  splices: 1 | 2,
+  shelf: ReadyShelf,
+): Sized | Failure {
   const key = `${method.id} ${site.duty} ${splices} ${method.window ? (site.freedEndMm ?? '') : ''} ${wiresKey}`;
   const known = shelf.sized.get(key);
   if (known) return known;
@@ -102,7 +147,8 @@ export function missingParts(joints: readonly SizedJoint[], { byId }: ShelfFacts
 }
 
 const rankOfTool = (tool: Tool, asOf: string | undefined): number =>
-  (tool.ratchet ? 0 : 2) + (tool.calibratedUntil !== undefined && (asOf === undefined || tool.calibratedUntil >= asOf) ? 0 : 1);
+  (tool.ratchet ? 0 : 2) +
+  (tool.calibratedUntil !== undefined && (asOf === undefined || tool.calibratedUntil >= asOf) ? 0 : 1);
 
 interface Tooled {
   readonly tools: readonly Tool[];
@@ -122,7 +168,10 @@ export function pickTools(method: Method, site: Site, { joints, key: wiresKey }:
   for (const task of method.tasks) {
     const able = shelf.catalogue.tools
       .filter((tool) => tool.tasks.includes(task))
-      .filter(({ range }) => range === undefined || (BY_TOTAL.has(task) ? totals : sums.flat()).every((area) => holds(range, area)))
+      .filter(
+        ({ range }) =>
+          range === undefined || (BY_TOTAL.has(task) ? totals : sums.flat()).every((area) => holds(range, area)),
+      )
       .sort((a, b) => rankOfTool(a, site.asOf) - rankOfTool(b, site.asOf) || a.id.localeCompare(b.id));
     if (able[0]) tools.push(able[0]);
     else missing.push(task);

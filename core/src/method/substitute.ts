@@ -14,8 +14,12 @@ export interface Substitute {
 /** Most substitutes that are named. */
 const NAMED = 3;
 
-const body = (method: RankedMethod): { readonly long: number; readonly thick: number } => ({ long: Math.max(0, ...method.joints.map((joint) => joint.bodyLengthMm)), thick: Math.max(0, ...method.joints.map((joint) => joint.bodyDiameterMm)) });
-const standsC = (method: RankedMethod): number => Math.min(...method.joints.flatMap((joint) => joint.rated.map((one) => one.ratedC)));
+const body = (method: RankedMethod): { readonly long: number; readonly thick: number } => ({
+  long: Math.max(0, ...method.joints.map((joint) => joint.bodyLengthMm)),
+  thick: Math.max(0, ...method.joints.map((joint) => joint.bodyDiameterMm)),
+});
+const standsC = (method: RankedMethod): number =>
+  Math.min(...method.joints.flatMap((joint) => joint.rated.map((one) => one.ratedC)));
 
 /** What one method has less, or costs more, than another: splices, seal, thickness, length, heat, steps, minutes. */
 export function whatItLoses(wanted: RankedMethod, other: RankedMethod): string[] {
@@ -23,14 +27,21 @@ export function whatItLoses(wanted: RankedMethod, other: RankedMethod): string[]
   const [wantedBody, otherBody] = [body(wanted), body(other)];
   const loses: string[] = [];
   if (other.splices > wanted.splices) loses.push('a second splice');
-  if (a.seal === 'builtIn' && b.seal !== 'builtIn') loses.push(b.seal === 'sleeve' ? 'the built-in seal: a sleeve has to be slid on first' : 'the seal');
-  if (otherBody.thick > wantedBody.thick + 0.05) loses.push(`${figure(otherBody.thick - wantedBody.thick, 1)} mm thicker`);
+  if (a.seal === 'builtIn' && b.seal !== 'builtIn')
+    loses.push(b.seal === 'sleeve' ? 'the built-in seal: a sleeve has to be slid on first' : 'the seal');
+  if (otherBody.thick > wantedBody.thick + 0.05)
+    loses.push(`${figure(otherBody.thick - wantedBody.thick, 1)} mm thicker`);
   if (otherBody.long > wantedBody.long + 0.5) loses.push(`${figure(otherBody.long - wantedBody.long, 0)} mm longer`);
   if (standsC(other) < standsC(wanted)) loses.push(`stands ${standsC(other)} °C instead of ${standsC(wanted)}`);
-  if (other.joints.some((joint) => joint.left.folded || joint.right.folded) && !wanted.joints.some((joint) => joint.left.folded || joint.right.folded)) loses.push('the copper has to be doubled over');
+  if (
+    other.joints.some((joint) => joint.left.folded || joint.right.folded) &&
+    !wanted.joints.some((joint) => joint.left.folded || joint.right.folded)
+  )
+    loses.push('the copper has to be doubled over');
   const steps = b.steps - a.steps;
   if (steps > 0) loses.push(steps === 1 ? 'one step more' : `${steps} steps more`);
-  if (b.minutes > a.minutes) loses.push(b.minutes - a.minutes === 1 ? 'a minute more' : `${b.minutes - a.minutes} minutes more`);
+  if (b.minutes > a.minutes)
+    loses.push(b.minutes - a.minutes === 1 ? 'a minute more' : `${b.minutes - a.minutes} minutes more`);
   return loses;
 }
 
@@ -38,5 +49,12 @@ export function whatItLoses(wanted: RankedMethod, other: RankedMethod): string[]
 export function substituteFor(ranked: readonly RankedMethod[]): Substitute | undefined {
   const wanted = ranked.find((method) => method.firstIfStocked && method.status === 'shelf');
   if (!wanted) return undefined;
-  return { wanted, order: wanted.lacks, instead: ranked.filter((method) => method.status === 'allowed').slice(0, NAMED).map((method) => ({ method, loses: whatItLoses(wanted, method) })) };
+  return {
+    wanted,
+    order: wanted.lacks,
+    instead: ranked
+      .filter((method) => method.status === 'allowed')
+      .slice(0, NAMED)
+      .map((method) => ({ method, loses: whatItLoses(wanted, method) })),
+  };
 }

@@ -6,8 +6,24 @@ import type { JointWires, Reach } from '../sizing/index.ts';
 import type { WireSpec } from '../wire/index.ts';
 
 export const METHOD_IDS = [
-  'sealedButt', 'stepDown', 'clipSleeve', 'multiClipSleeve', 'plainSleeve', 'wrappedSolder', 'interlacedSolder', 'lapSolder', 'solderSleeve',
-  'windowClipSleeve', 'windowClipWrap', 'windowSolderSleeve', 'windowSolderWrap', 'clipWrap', 'multiClipWrap', 'plainWrap', 'cap', 'piercingTap',
+  'sealedButt',
+  'stepDown',
+  'clipSleeve',
+  'multiClipSleeve',
+  'plainSleeve',
+  'wrappedSolder',
+  'interlacedSolder',
+  'lapSolder',
+  'solderSleeve',
+  'windowClipSleeve',
+  'windowClipWrap',
+  'windowSolderSleeve',
+  'windowSolderWrap',
+  'clipWrap',
+  'multiClipWrap',
+  'plainWrap',
+  'cap',
+  'piercingTap',
 ] as const;
 export type MethodId = (typeof METHOD_IDS)[number];
 
@@ -25,9 +41,24 @@ export interface EndPrep {
 /** What keeps water off a joint. */
 export type Seal =
   | { readonly kind: 'builtIn' }
-  | { readonly kind: 'sleeve'; readonly partId: string; readonly name: string; readonly suppliedIdMm: number; readonly recoveredIdMm: number;
-      readonly cutMm: number; readonly passesMm: number; readonly gripsMm: number;
-      readonly buildUp?: { readonly partId: string; readonly name: string; readonly cutMm: number; readonly side: 'left' | 'right' | 'both' } | undefined }
+  | {
+      readonly kind: 'sleeve';
+      readonly partId: string;
+      readonly name: string;
+      readonly suppliedIdMm: number;
+      readonly recoveredIdMm: number;
+      readonly cutMm: number;
+      readonly passesMm: number;
+      readonly gripsMm: number;
+      readonly buildUp?:
+        | {
+            readonly partId: string;
+            readonly name: string;
+            readonly cutMm: number;
+            readonly side: 'left' | 'right' | 'both';
+          }
+        | undefined;
+    }
   | { readonly kind: 'wrap'; readonly partId: string; readonly name: string; readonly lengthMm: number }
   | { readonly kind: 'none' };
 

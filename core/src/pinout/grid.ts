@@ -31,26 +31,44 @@ export function columnLetter(index: number): string {
 function connectorOfHeading(text: string, known: readonly string[]): string | undefined {
   const plain = text.trim();
   const named = known.find((name) => name.toLowerCase() === plain.toLowerCase());
-  return named ?? /^(?:connector|conn\.?|plug|housing|stecker)\s*:?\s+([^\s:,(]+)/i.exec(plain)?.[1] ?? /\b(?:connector|plug|stecker)\s+([A-Za-z]*\d[\w.-]*)/i.exec(plain)?.[1];
+  return (
+    named ??
+    /^(?:connector|conn\.?|plug|housing|stecker)\s*:?\s+([^\s:,(]+)/i.exec(plain)?.[1] ??
+    /\b(?:connector|plug|stecker)\s+([A-Za-z]*\d[\w.-]*)/i.exec(plain)?.[1]
+  );
 }
 
 /** The connector that a title over the headers names, the last one where there are several. */
 function titleConnector(above: readonly (readonly string[])[], known: readonly string[]): string | undefined {
-  return above.flatMap((row) => {
-    const filled = row.filter((cell) => cell.trim() !== '');
-    return filled.length === 1 ? (connectorOfHeading(filled[0] ?? '', known) ?? []) : [];
-  }).at(-1);
+  return above
+    .flatMap((row) => {
+      const filled = row.filter((cell) => cell.trim() !== '');
+      return filled.length === 1 ? (connectorOfHeading(filled[0] ?? '', known) ?? []) : [];
+    })
+    .at(-1);
 }
 
 /** A line that names a cavity and no wire in it: number, size and colours are missing, and its words say so or nothing. */
 function isEmptyCavity(cells: GridRow['cells']): boolean {
   const bare = (field: PinoutField): boolean => saysNothing(cells[field] ?? '');
   const wireless = (['size', 'sizeMm2', 'sizeAwg', 'colour', 'stripe', 'to', 'toCavity'] as const).every(bare);
-  return wireless && (cells.fromCavity ?? cells.from) !== undefined && saysEmptyCavity(cells.number ?? '') && saysEmptyCavity(cells.function ?? '');
+  return (
+    wireless &&
+    (cells.fromCavity ?? cells.from) !== undefined &&
+    saysEmptyCavity(cells.number ?? '') &&
+    saysEmptyCavity(cells.function ?? '')
+  );
 }
 
 /** Sorts the lines under the headers: blank ones and headings aside, repeated headers aside, the rest with their cells by field. */
-export function gridOf(rows: readonly (readonly string[])[], fields: readonly (PinoutField | null)[], start: number, firstLine: number, knownConnectors: readonly string[], headerOf: (index: number) => string): Grid {
+export function gridOf(
+  rows: readonly (readonly string[])[],
+  fields: readonly (PinoutField | null)[],
+  start: number,
+  firstLine: number,
+  knownConnectors: readonly string[],
+  headerOf: (index: number) => string,
+): Grid {
   const out: GridRow[] = [];
   const plugged: GridRow[] = [];
   const skipped: { line: number; text: string }[] = [];
@@ -74,7 +92,10 @@ export function gridOf(rows: readonly (readonly string[])[], fields: readonly (P
         return;
       }
     }
-    if (filled.every((cell) => /^[-=_*.]{2,}$/.test(cell)) || matchHeaders(row).filter((field) => field !== null).length >= Math.max(2, Math.ceil(known * 0.7))) {
+    if (
+      filled.every((cell) => /^[-=_*.]{2,}$/.test(cell)) ||
+      matchHeaders(row).filter((field) => field !== null).length >= Math.max(2, Math.ceil(known * 0.7))
+    ) {
       skipped.push({ line, text: filled.join(' ') });
       return;
     }
@@ -84,7 +105,14 @@ export function gridOf(rows: readonly (readonly string[])[], fields: readonly (P
       let cell = (row[index] ?? '').trim();
       if (saysSameAsAbove(cell) || (cell === '' && MERGED.has(field))) {
         const value = above.get(field);
-        if (value === undefined && cell !== '') problems.push({ line, column: `${columnLetter(index)}, ${headerOf(index)}`, value: cell, why: 'It says “as above”, and nothing stands above it.', remedy: 'Write the value itself.' });
+        if (value === undefined && cell !== '')
+          problems.push({
+            line,
+            column: `${columnLetter(index)}, ${headerOf(index)}`,
+            value: cell,
+            why: 'It says “as above”, and nothing stands above it.',
+            remedy: 'Write the value itself.',
+          });
         cell = value ?? '';
       }
       if (cell === '') return;
@@ -92,7 +120,11 @@ export function gridOf(rows: readonly (readonly string[])[], fields: readonly (P
       above.set(field, cell);
     });
     const emptyCavity = isEmptyCavity(cells);
-    if (emptyCavity && /plug|blocked|blind/i.test([cells.number, cells.function, cells.fromSeal, cells.fromTerminal].join(' '))) plugged.push({ line, cells, under });
+    if (
+      emptyCavity &&
+      /plug|blocked|blind/i.test([cells.number, cells.function, cells.fromSeal, cells.fromTerminal].join(' '))
+    )
+      plugged.push({ line, cells, under });
     if (emptyCavity || Object.keys(cells).length === 0) skipped.push({ line, text: filled.join(' ') });
     else out.push({ line, cells, under });
   });

@@ -26,15 +26,32 @@ export interface HalfRow {
  * Lines that name one end only are halves: two with the same number are both ends of one circuit, as when each connector is listed by
  * itself. Their wires must agree. A half without its other half is a problem.
  */
-export function joinHalves(rows: readonly HalfRow[], nameOf: (nodeId: string) => string, columnOf: (field: PinoutField) => string | undefined): { readonly whole: readonly HalfRow[]; readonly problems: readonly PinoutProblem[] } {
+export function joinHalves(
+  rows: readonly HalfRow[],
+  nameOf: (nodeId: string) => string,
+  columnOf: (field: PinoutField) => string | undefined,
+): { readonly whole: readonly HalfRow[]; readonly problems: readonly PinoutProblem[] } {
   const problems: PinoutProblem[] = [];
   const firstOf = new Map<string, HalfRow>();
   const whole: HalfRow[] = [];
   const used = new Set<string>();
   for (const row of rows) {
     if (row.said.to || !row.said.from) {
-      if (!row.said.from && !row.said.to) problems.push({ line: row.line, value: row.part.number ?? row.part.function, why: 'The line names neither connector nor cavity.', remedy: 'Say where the wire starts and where it ends.' });
-      else if (!row.said.from) problems.push({ line: row.line, column: columnOf('fromCavity') ?? columnOf('from'), value: '', why: 'The line does not say where the wire starts.', remedy: 'Give connector and cavity.' });
+      if (!row.said.from && !row.said.to)
+        problems.push({
+          line: row.line,
+          value: row.part.number ?? row.part.function,
+          why: 'The line names neither connector nor cavity.',
+          remedy: 'Say where the wire starts and where it ends.',
+        });
+      else if (!row.said.from)
+        problems.push({
+          line: row.line,
+          column: columnOf('fromCavity') ?? columnOf('from'),
+          value: '',
+          why: 'The line does not say where the wire starts.',
+          remedy: 'Give connector and cavity.',
+        });
       else whole.push(row);
       continue;
     }
@@ -45,21 +62,48 @@ export function joinHalves(rows: readonly HalfRow[], nameOf: (nodeId: string) =>
       continue;
     }
     if (used.has(number)) {
-      problems.push({ line: row.line, column: columnOf('number'), value: number, why: `Circuit ${number} has more than two ends in this sheet.`, remedy: 'Give the wires of a splice numbers of their own, such as 12a and 12b.' });
+      problems.push({
+        line: row.line,
+        column: columnOf('number'),
+        value: number,
+        why: `Circuit ${number} has more than two ends in this sheet.`,
+        remedy: 'Give the wires of a splice numbers of their own, such as 12a and 12b.',
+      });
       continue;
     }
     used.add(number);
     const [a, b] = [first.part.wire, row.part.wire];
-    if (a && b && (sizeInWords(a.size) !== sizeInWords(b.size) || colourInWords(a.colour) !== colourInWords(b.colour))) {
-      problems.push({ line: row.line, column: columnOf('number'), value: number, why: `Circuit ${number} is ${sizeInWords(b.size)} ${colourInWords(b.colour)} here and ${sizeInWords(a.size)} ${colourInWords(a.colour)} on line ${first.line}.`, remedy: 'Correct one of the two lines; where the wire really changes, give its parts numbers of their own.' });
+    if (
+      a &&
+      b &&
+      (sizeInWords(a.size) !== sizeInWords(b.size) || colourInWords(a.colour) !== colourInWords(b.colour))
+    ) {
+      problems.push({
+        line: row.line,
+        column: columnOf('number'),
+        value: number,
+        why: `Circuit ${number} is ${sizeInWords(b.size)} ${colourInWords(b.colour)} here and ${sizeInWords(a.size)} ${colourInWords(a.colour)} on line ${first.line}.`,
+        remedy: 'Correct one of the two lines; where the wire really changes, give its parts numbers of their own.',
+      });
       continue;
     }
-    whole.push({ ...first, to: row.from, said: { from: true, to: true }, part: { ...first.part, function: first.part.function === '' ? row.part.function : first.part.function } });
+    whole.push({
+      ...first,
+      to: row.from,
+      said: { from: true, to: true },
+      part: { ...first.part, function: first.part.function === '' ? row.part.function : first.part.function },
+    });
   }
   for (const row of rows) {
     if (row.said.to || !row.said.from || (row.part.number !== undefined && used.has(row.part.number))) continue;
     const where = row.from ? `${nameOf(row.from.nodeId)} ${row.from.cavity}` : 'one end';
-    problems.push({ line: row.line, column: columnOf('toCavity') ?? columnOf('number'), value: row.part.number ?? '', why: `The line says that the wire starts at ${where}, and not where it ends.`, remedy: 'Give the far connector and cavity, or the line of the other end under the same circuit number.' });
+    problems.push({
+      line: row.line,
+      column: columnOf('toCavity') ?? columnOf('number'),
+      value: row.part.number ?? '',
+      why: `The line says that the wire starts at ${where}, and not where it ends.`,
+      remedy: 'Give the far connector and cavity, or the line of the other end under the same circuit number.',
+    });
   }
   return { whole: whole.sort((a, b) => a.line - b.line), problems };
 }

@@ -5,21 +5,35 @@ import type { PinoutField } from './types.ts';
  * A circuit that the harness has already, as a sheet changes it: what the sheet has no column for stays as it is known. A cell that is
  * there and empty says that there is none.
  */
-export function withWhatIsKnown(circuit: Circuit, before: Circuit | undefined, fields: ReadonlySet<PinoutField | null>): Circuit {
+export function withWhatIsKnown(
+  circuit: Circuit,
+  before: Circuit | undefined,
+  fields: ReadonlySet<PinoutField | null>,
+): Circuit {
   if (!before) return circuit;
   const says = (...columns: PinoutField[]): boolean => columns.some((column) => fields.has(column));
   const { fuseA, loadA, pairWith, ...plain } = circuit;
-  const now = { fuseA: says('fuse') ? fuseA : before.fuseA, loadA: says('load') ? loadA : before.loadA, pairWith: says('pair') ? pairWith : before.pairWith };
+  const now = {
+    fuseA: says('fuse') ? fuseA : before.fuseA,
+    loadA: says('load') ? loadA : before.loadA,
+    pairWith: says('pair') ? pairWith : before.pairWith,
+  };
   return {
     ...plain,
     function: says('function') ? circuit.function : before.function,
-    kind: says('kind') ? circuit.kind : says('function') && circuit.function !== before.function ? circuit.kind : before.kind,
+    kind: says('kind')
+      ? circuit.kind
+      : says('function') && circuit.function !== before.function
+        ? circuit.kind
+        : before.kind,
     wire: {
       size: circuit.wire.size,
       colour: says('colour', 'stripe') ? circuit.wire.colour : before.wire.colour,
       conductor: says('conductor', 'strands') ? circuit.wire.conductor : before.wire.conductor,
       jacket: says('jacket', 'wall', 'outerDiameter') ? circuit.wire.jacket : before.wire.jacket,
     },
-    ...(now.fuseA === undefined ? {} : { fuseA: now.fuseA }), ...(now.loadA === undefined ? {} : { loadA: now.loadA }), ...(now.pairWith === undefined ? {} : { pairWith: now.pairWith }),
+    ...(now.fuseA === undefined ? {} : { fuseA: now.fuseA }),
+    ...(now.loadA === undefined ? {} : { loadA: now.loadA }),
+    ...(now.pairWith === undefined ? {} : { pairWith: now.pairWith }),
   };
 }

@@ -8,7 +8,18 @@ import { findHeaderRow, groupsAbove, matchHeaders } from './headers.ts';
 import { joinHalves, type HalfRow } from './halves.ts';
 import { withWhatIsKnown } from './known.ts';
 import { colourText, judgeBareSizes, wireOf, type Blame } from './wires.ts';
-import type { BareSize, ColumnMatch, PinoutChoices, PinoutField, PinoutHarness, PinoutProblem, PinoutQuestion, PinoutReading, PinoutRow, Sheet } from './types.ts';
+import type {
+  BareSize,
+  ColumnMatch,
+  PinoutChoices,
+  PinoutField,
+  PinoutHarness,
+  PinoutProblem,
+  PinoutQuestion,
+  PinoutReading,
+  PinoutRow,
+  Sheet,
+} from './types.ts';
 
 /** Most lines and columns that are read at once. */
 export const PINOUT_MOST_LINES = 5000;
@@ -21,22 +32,52 @@ const whole = (value: string, why: string, remedy: string): PinoutProblem => ({ 
 function matchColumns(rows: readonly (readonly string[])[], headerRow: number, choices: PinoutChoices): ColumnMatch[] {
   const width = Math.max(0, ...rows.map((row) => row.length));
   const headers = rows[headerRow] ?? [];
-  const matched = headerRow < 0 ? [] : matchHeaders(Array.from({ length: width }, (_, index) => headers[index] ?? ''), groupsAbove(rows, headerRow));
+  const matched =
+    headerRow < 0
+      ? []
+      : matchHeaders(
+          Array.from({ length: width }, (_, index) => headers[index] ?? ''),
+          groupsAbove(rows, headerRow),
+        );
   return Array.from({ length: width }, (_, index) => {
     const chosen = choices.columns?.[index];
-    return { index, letter: columnLetter(index), header: headerRow < 0 ? '' : (headers[index] ?? '').trim(), field: chosen === undefined ? (matched[index] ?? null) : chosen, samples: rows.slice(headerRow + 1).map((row) => (row[index] ?? '').trim()).filter((cell) => cell !== '').slice(0, 3) };
+    return {
+      index,
+      letter: columnLetter(index),
+      header: headerRow < 0 ? '' : (headers[index] ?? '').trim(),
+      field: chosen === undefined ? (matched[index] ?? null) : chosen,
+      samples: rows
+        .slice(headerRow + 1)
+        .map((row) => (row[index] ?? '').trim())
+        .filter((cell) => cell !== '')
+        .slice(0, 3),
+    };
   });
 }
 
 /** A circuit's id from its number: the stored one's when the harness has it already. */
-const idOf = (number: string, harness: PinoutHarness): string => harness.circuits.find((one) => one.number === number)?.id ?? circuitIdFrom(number);
+const idOf = (number: string, harness: PinoutHarness): string =>
+  harness.circuits.find((one) => one.number === number)?.id ?? circuitIdFrom(number);
 
-function runsOf(text: string | undefined, from: Cavity, to: Cavity, runs: readonly Run[], blame: Blame): readonly string[] {
+function runsOf(
+  text: string | undefined,
+  from: Cavity,
+  to: Cavity,
+  runs: readonly Run[],
+  blame: Blame,
+): readonly string[] {
   if (text === undefined || saysNothing(text)) return routeBetween(runs, from.nodeId, to.nodeId) ?? [];
   return text.split(';').flatMap((part) => {
     const name = part.trim();
     const run = runs.find((one) => one.name.toLowerCase() === name.toLowerCase() || one.id === name);
-    if (!run) blame('runs', `The harness has no run “${name}”.`, runs.length === 0 ? 'Leave the column out; the way is found from the ends.' : `Runs are ${runs.map((one) => one.name).join('; ')}.`);
+    if (!run)
+      blame(
+        'runs',
+        `The harness has no run “${name}”.`,
+        runs.length === 0
+          ? 'Leave the column out; the way is found from the ends.'
+          : `Runs are ${runs.map((one) => one.name).join('; ')}.`,
+      );
     return run ? [run.id] : [];
   });
 }
@@ -50,12 +91,22 @@ interface Settled {
 }
 
 /** What the line says of the circuit itself: number, function, kind, wire, currents. Everything that is wrong is blamed on its cell. */
-function circuitPart(row: GridRow, settled: Settled, blame: Blame): HalfRow['part'] & { readonly wire: WireSpec | undefined } {
+function circuitPart(
+  row: GridRow,
+  settled: Settled,
+  blame: Blame,
+): HalfRow['part'] & { readonly wire: WireSpec | undefined } {
   const { cells } = row;
   const notes: string[] = [];
   const words = cells.function ?? '';
-  if (words.length > TEXT_MOST) blame('function', `The function has ${words.length} characters.`, `Shorten it to ${TEXT_MOST}.`);
-  if ((cells.number ?? '').length > NUMBER_MOST) blame('number', `The circuit number has ${(cells.number ?? '').length} characters.`, `Shorten it to ${NUMBER_MOST}.`);
+  if (words.length > TEXT_MOST)
+    blame('function', `The function has ${words.length} characters.`, `Shorten it to ${TEXT_MOST}.`);
+  if ((cells.number ?? '').length > NUMBER_MOST)
+    blame(
+      'number',
+      `The circuit number has ${(cells.number ?? '').length} characters.`,
+      `Shorten it to ${NUMBER_MOST}.`,
+    );
   const kindRead = cells.kind === undefined || saysNothing(cells.kind) ? undefined : readKind(cells.kind);
   if (kindRead && !kindRead.ok) blame('kind', kindRead.why, kindRead.remedy);
   const guessed = kindFromFunction(words) ?? 'signal';
@@ -65,24 +116,63 @@ function circuitPart(row: GridRow, settled: Settled, blame: Blame): HalfRow['par
     if (text === undefined || saysNothing(text)) return undefined;
     const read = readAmps(text, what);
     if (!read.ok) blame(field, `“${text}”: ${read.why}`, read.remedy);
-    if (read.ok && field === 'fuse' && !(read.value > 0)) blame('fuse', `“${text}”: a fuse is above 0 A.`, 'Leave the cell empty when there is none.');
+    if (read.ok && field === 'fuse' && !(read.value > 0))
+      blame('fuse', `“${text}”: a fuse is above 0 A.`, 'Leave the cell empty when there is none.');
     return read.ok ? read.value : undefined;
   };
-  const pair = cells.pair === undefined || saysNothing(cells.pair) || /^(?:no|false|0)$/i.test(cells.pair) ? undefined : cells.pair;
+  const pair =
+    cells.pair === undefined || saysNothing(cells.pair) || /^(?:no|false|0)$/i.test(cells.pair)
+      ? undefined
+      : cells.pair;
   return {
-    number: cells.number?.replace(/^(\d+)\.0+$/, '$1'), function: words, kind: kindRead?.ok ? kindRead.value : guessed, wire: wireOf(row, settled.colours, settled.bare, settled.choices, blame),
-    fuseA: amps('fuse', 'fuse'), loadA: amps('load', 'load'), pair, runs: cells.runs, notes,
+    number: cells.number?.replace(/^(\d+)\.0+$/, '$1'),
+    function: words,
+    kind: kindRead?.ok ? kindRead.value : guessed,
+    wire: wireOf(row, settled.colours, settled.bare, settled.choices, blame),
+    fuseA: amps('fuse', 'fuse'),
+    loadA: amps('load', 'load'),
+    pair,
+    runs: cells.runs,
+    notes,
   };
 }
 
-function questionsOf(rows: readonly GridRow[], fields: ReadonlySet<PinoutField | null>, asked: { readonly colours: string | undefined; readonly bare: boolean }, choices: PinoutChoices): PinoutQuestion[] {
+function questionsOf(
+  rows: readonly GridRow[],
+  fields: ReadonlySet<PinoutField | null>,
+  asked: { readonly colours: string | undefined; readonly bare: boolean },
+  choices: PinoutChoices,
+): PinoutQuestion[] {
   const questions: PinoutQuestion[] = [];
   if (asked.colours !== undefined) questions.push({ kind: 'colours', because: asked.colours });
-  if (!fields.has('colour') && choices.withoutColours === undefined) questions.push({ kind: 'noColours', because: 'No column holds colours. Set the column above that does, or say that there are none.' });
-  if (asked.bare) questions.push({ kind: 'bareSizes', because: 'Sizes such as “16” stand without a unit: they may be mm², AWG copper or a trade label, and the column does not tell.' });
-  const nameless = rows.some((row) => row.cells.from === undefined && row.cells.fromConnector === undefined && row.under === undefined && row.cells.fromCavity !== undefined);
-  if (nameless && choices.fromConnector === undefined) questions.push({ kind: 'fromConnector', because: 'Lines name a cavity and no connector. Which connector are they of?' });
-  if (fields.has('toCavity') && !fields.has('toConnector') && !fields.has('to') && choices.toConnector === undefined) questions.push({ kind: 'toConnector', because: 'The far cavities are of no named connector. Which connector are they of?' });
+  if (!fields.has('colour') && choices.withoutColours === undefined)
+    questions.push({
+      kind: 'noColours',
+      because: 'No column holds colours. Set the column above that does, or say that there are none.',
+    });
+  if (asked.bare)
+    questions.push({
+      kind: 'bareSizes',
+      because:
+        'Sizes such as “16” stand without a unit: they may be mm², AWG copper or a trade label, and the column does not tell.',
+    });
+  const nameless = rows.some(
+    (row) =>
+      row.cells.from === undefined &&
+      row.cells.fromConnector === undefined &&
+      row.under === undefined &&
+      row.cells.fromCavity !== undefined,
+  );
+  if (nameless && choices.fromConnector === undefined)
+    questions.push({
+      kind: 'fromConnector',
+      because: 'Lines name a cavity and no connector. Which connector are they of?',
+    });
+  if (fields.has('toCavity') && !fields.has('toConnector') && !fields.has('to') && choices.toConnector === undefined)
+    questions.push({
+      kind: 'toConnector',
+      because: 'The far cavities are of no named connector. Which connector are they of?',
+    });
   return questions;
 }
 
@@ -101,26 +191,52 @@ interface Placed {
 }
 
 /** What stands twice: a circuit number, a cavity. The line that comes second is the one to blame. */
-function doubles(rows: readonly Placed[], finder: EndFinder, nameOf: (nodeId: string) => string, columnOf: (field: PinoutField) => string | undefined): PinoutProblem[] {
+function doubles(
+  rows: readonly Placed[],
+  finder: EndFinder,
+  nameOf: (nodeId: string) => string,
+  columnOf: (field: PinoutField) => string | undefined,
+): PinoutProblem[] {
   const numbers = new Map<string, number>();
   const cavities = new Map<string, { readonly line: number; readonly number: string }>();
   return rows.flatMap(({ line, number, from, to }) => {
     const problems: PinoutProblem[] = [];
     const before = numbers.get(number);
-    if (before !== undefined) problems.push({ line, column: columnOf('number'), value: number, why: `Circuit ${number} is on line ${before} already.`, remedy: 'Give each circuit its own number.' });
+    if (before !== undefined)
+      problems.push({
+        line,
+        column: columnOf('number'),
+        value: number,
+        why: `Circuit ${number} is on line ${before} already.`,
+        remedy: 'Give each circuit its own number.',
+      });
     numbers.set(number, line);
-    for (const [end, field] of [[from, 'fromCavity'], [to, 'toCavity']] as const) {
+    for (const [end, field] of [
+      [from, 'fromCavity'],
+      [to, 'toCavity'],
+    ] as const) {
       if (!finder.takesOneEach(end.nodeId)) continue;
       const key = `${end.nodeId} ${end.cavity}`;
       const taken = cavities.get(key);
-      if (taken) problems.push({ line, column: columnOf(field), value: end.cavity, why: `Cavity ${end.cavity} of ${nameOf(end.nodeId)} holds circuit ${taken.number} already, from line ${taken.line}.`, remedy: 'A cavity takes one circuit; correct one of the two lines.' });
+      if (taken)
+        problems.push({
+          line,
+          column: columnOf(field),
+          value: end.cavity,
+          why: `Cavity ${end.cavity} of ${nameOf(end.nodeId)} holds circuit ${taken.number} already, from line ${taken.line}.`,
+          remedy: 'A cavity takes one circuit; correct one of the two lines.',
+        });
       cavities.set(key, { line, number });
     }
     return problems;
   });
 }
 
-function pairUp(rows: readonly PinoutRow[], pairs: ReadonlyMap<number, string>, columnOf: (field: PinoutField) => string | undefined): { readonly rows: PinoutRow[]; readonly problems: PinoutProblem[] } {
+function pairUp(
+  rows: readonly PinoutRow[],
+  pairs: ReadonlyMap<number, string>,
+  columnOf: (field: PinoutField) => string | undefined,
+): { readonly rows: PinoutRow[]; readonly problems: PinoutProblem[] } {
   const problems: PinoutProblem[] = [];
   const paired = rows.map((row): PinoutRow => {
     const said = pairs.get(row.line);
@@ -129,7 +245,16 @@ function pairUp(rows: readonly PinoutRow[], pairs: ReadonlyMap<number, string>, 
     const sharing = rows.filter((other) => other !== row && pairs.get(other.line) === said);
     const partner = byNumber ?? (sharing.length === 1 ? sharing[0] : undefined);
     if (!partner) {
-      problems.push({ line: row.line, column: columnOf('pair'), value: said, why: sharing.length > 1 ? `“${said}” is on ${sharing.length + 1} lines; a pair has two wires.` : `There is no circuit ${said} to be paired with.`, remedy: 'Write the number of the other wire, or the same mark on just the two lines of a pair.' });
+      problems.push({
+        line: row.line,
+        column: columnOf('pair'),
+        value: said,
+        why:
+          sharing.length > 1
+            ? `“${said}” is on ${sharing.length + 1} lines; a pair has two wires.`
+            : `There is no circuit ${said} to be paired with.`,
+        remedy: 'Write the number of the other wire, or the same mark on just the two lines of a pair.',
+      });
       return row;
     }
     return { ...row, circuit: { ...row.circuit, pairWith: partner.circuit.id } };
@@ -143,7 +268,12 @@ function pairUp(rows: readonly PinoutRow[], pairs: ReadonlyMap<number, string>, 
  * question nothing may be imported; `importable` says so.
  * `onLine` is called as lines are read, with how many are done of how many.
  */
-export function readPinout(sheet: Sheet, harness: PinoutHarness, choices: PinoutChoices = {}, onLine?: (done: number, of: number) => void): PinoutReading {
+export function readPinout(
+  sheet: Sheet,
+  harness: PinoutHarness,
+  choices: PinoutChoices = {},
+  onLine?: (done: number, of: number) => void,
+): PinoutReading {
   const firstLine = sheet.firstLine ?? 1;
   const headerRow = choices.headerRow ?? findHeaderRow(sheet.rows);
   const columns = matchColumns(sheet.rows, headerRow, choices);
@@ -152,13 +282,45 @@ export function readPinout(sheet: Sheet, harness: PinoutHarness, choices: Pinout
     const column = columns.find((one) => one.field === field);
     return column && (column.header === '' ? column.letter : `${column.letter}, ${column.header}`);
   };
-  const empty = { headerRow, columns, colours: judgeColourSystem([]), rows: [], newConnectors: [], fittings: [], skipped: [], questions: [] };
+  const empty = {
+    headerRow,
+    columns,
+    colours: judgeColourSystem([]),
+    rows: [],
+    newConnectors: [],
+    fittings: [],
+    skipped: [],
+    questions: [],
+  };
   const refuse = (problem: PinoutProblem): PinoutReading => ({ ...empty, problems: [problem] });
-  if (sheet.rows.every((row) => row.every((cell) => cell.trim() === ''))) return refuse(whole('', 'The sheet is empty.', 'Choose a sheet with one line for each circuit.'));
-  if (sheet.rows.length > PINOUT_MOST_LINES + 50) return refuse(whole(String(sheet.rows.length), `The sheet has ${sheet.rows.length} lines; ${PINOUT_MOST_LINES} are read at most.`, 'Import it in parts.'));
-  if (columns.length > COLUMNS_MOST) return refuse(whole(String(columns.length), `The sheet has ${columns.length} columns; ${COLUMNS_MOST} are read at most.`, 'Leave out what is no pinout.'));
+  if (sheet.rows.every((row) => row.every((cell) => cell.trim() === '')))
+    return refuse(whole('', 'The sheet is empty.', 'Choose a sheet with one line for each circuit.'));
+  if (sheet.rows.length > PINOUT_MOST_LINES + 50)
+    return refuse(
+      whole(
+        String(sheet.rows.length),
+        `The sheet has ${sheet.rows.length} lines; ${PINOUT_MOST_LINES} are read at most.`,
+        'Import it in parts.',
+      ),
+    );
+  if (columns.length > COLUMNS_MOST)
+    return refuse(
+      whole(
+        String(columns.length),
+        `The sheet has ${columns.length} columns; ${COLUMNS_MOST} are read at most.`,
+        'Leave out what is no pinout.',
+      ),
+    );
   if (!fields.some((field) => field === 'fromCavity' || field === 'from' || field === 'number')) {
-    return refuse(whole('', headerRow < 0 ? 'No line of headers was found: none has two columns that are known.' : 'No column holds circuit numbers or cavities.', 'Say below what each column holds.'));
+    return refuse(
+      whole(
+        '',
+        headerRow < 0
+          ? 'No line of headers was found: none has two columns that are known.'
+          : 'No column holds circuit numbers or cavities.',
+        'Say below what each column holds.',
+      ),
+    );
   }
 
   const known = harness.nodes.map((node) => node.name);
@@ -167,17 +329,33 @@ export function readPinout(sheet: Sheet, harness: PinoutHarness, choices: Pinout
   const system = choices.colours ?? judged.system;
   const bare = judgeBareSizes(grid.rows, choices);
   const problems: PinoutProblem[] = [...grid.problems];
-  const questions = questionsOf(grid.rows, new Set(fields), { colours: system === undefined ? judged.because : undefined, bare: bare === undefined }, choices);
+  const questions = questionsOf(
+    grid.rows,
+    new Set(fields),
+    { colours: system === undefined ? judged.because : undefined, bare: bare === undefined },
+    choices,
+  );
   const finder = new EndFinder(harness, choices);
   const settled: Settled = { harness, choices, colours: system, bare: bare === 'none' ? undefined : bare, finder };
 
   const oneEnded = isOneEnded(grid.rows, new Set(fields));
-  if (oneEnded && choices.toConnector === undefined) questions.push({ kind: 'toConnector', because: 'The sheet lists one end of each wire. What do they all go to? Name it; its places are called by the circuit numbers.' });
+  if (oneEnded && choices.toConnector === undefined)
+    questions.push({
+      kind: 'toConnector',
+      because:
+        'The sheet lists one end of each wire. What do they all go to? Name it; its places are called by the circuit numbers.',
+    });
   const halves = grid.rows.map((row, index): HalfRow => {
     if (index % 100 === 0) onLine?.(index, grid.rows.length);
     const blame: Blame = (field, why, remedy) => {
-      const answered = (field === 'colour' && ((system === undefined && why.includes(' may be ')) || questions.some((one) => one.kind === 'noColours'))) || (field === 'size' && bare === undefined && /no unit/.test(why)) || (/^The line names cavity/.test(why) && questions.some((one) => one.kind === 'fromConnector' || one.kind === 'toConnector'));
-      if (!answered) problems.push({ line: row.line, column: columnOf(field), value: row.cells[field] ?? '', why, remedy });
+      const answered =
+        (field === 'colour' &&
+          ((system === undefined && why.includes(' may be ')) || questions.some((one) => one.kind === 'noColours'))) ||
+        (field === 'size' && bare === undefined && /no unit/.test(why)) ||
+        (/^The line names cavity/.test(why) &&
+          questions.some((one) => one.kind === 'fromConnector' || one.kind === 'toConnector'));
+      if (!answered)
+        problems.push({ line: row.line, column: columnOf(field), value: row.cells[field] ?? '', why, remedy });
     };
     const part = circuitPart(row, settled, blame);
     const [from, to] = (['from', 'to'] as const).map((side) => {
@@ -187,47 +365,112 @@ export function readPinout(sheet: Sheet, harness: PinoutHarness, choices: Pinout
     });
     if (oneEnded) {
       if (!from?.place) return { line: row.line, part, from: undefined, to: undefined, said: { from: true, to: true } };
-      const far = finder.farEnd(choices.toConnector ?? 'far end', part.number ?? `${from.place.nodeId}.${from.place.cavity}`);
+      const far = finder.farEnd(
+        choices.toConnector ?? 'far end',
+        part.number ?? `${from.place.nodeId}.${from.place.cavity}`,
+      );
       if (!far.ok) blame('number', far.why, far.remedy);
-      return { line: row.line, part, from: from.place, to: far.ok ? far.value : undefined, said: { from: true, to: true } };
+      return {
+        line: row.line,
+        part,
+        from: from.place,
+        to: far.ok ? far.value : undefined,
+        said: { from: true, to: true },
+      };
     }
-    return { line: row.line, part, from: from?.place, to: to?.place, said: { from: from?.said ?? false, to: to?.said ?? false } };
+    return {
+      line: row.line,
+      part,
+      from: from?.place,
+      to: to?.place,
+      said: { from: from?.said ?? false, to: to?.said ?? false },
+    };
   });
   onLine?.(grid.rows.length, grid.rows.length);
 
   const nameOf = (nodeId: string): string => harness.nodes.find((node) => node.id === nodeId)?.name ?? nodeId;
   const joined = joinHalves(halves, nameOf, columnOf);
   problems.push(...joined.problems);
-  const placed = joined.whole.flatMap(({ line, part, from, to }) => (from && to ? [{ line, part, from, to, number: part.number ?? `${nameOf(from.nodeId)}.${from.cavity}`.slice(0, NUMBER_MOST) }] : []));
+  const placed = joined.whole.flatMap(({ line, part, from, to }) =>
+    from && to
+      ? [{ line, part, from, to, number: part.number ?? `${nameOf(from.nodeId)}.${from.cavity}`.slice(0, NUMBER_MOST) }]
+      : [],
+  );
   const rows = placed.flatMap(({ line, part, from, to, number }): PinoutRow[] => {
     if (!part.wire) return [];
-    const runIds = runsOf(part.runs, from, to, harness.runs, (field, why, remedy) => { problems.push({ line, column: columnOf(field), value: part.runs ?? '', why, remedy }); return undefined; });
-    const circuit: Circuit = { id: idOf(number, harness), number, function: part.function === '' ? `Circuit ${number}` : part.function, kind: part.kind, wire: part.wire, from, to, runIds, ...(part.fuseA === undefined ? {} : { fuseA: part.fuseA }), ...(part.loadA === undefined ? {} : { loadA: part.loadA }) };
+    const runIds = runsOf(part.runs, from, to, harness.runs, (field, why, remedy) => {
+      problems.push({ line, column: columnOf(field), value: part.runs ?? '', why, remedy });
+      return undefined;
+    });
+    const circuit: Circuit = {
+      id: idOf(number, harness),
+      number,
+      function: part.function === '' ? `Circuit ${number}` : part.function,
+      kind: part.kind,
+      wire: part.wire,
+      from,
+      to,
+      runIds,
+      ...(part.fuseA === undefined ? {} : { fuseA: part.fuseA }),
+      ...(part.loadA === undefined ? {} : { loadA: part.loadA }),
+    };
     const before = harness.circuits.find((one) => one.number === number);
-    return [{ line, circuit: withWhatIsKnown(circuit, before, new Set(fields)), notes: before && !fields.includes('kind') ? [] : part.notes }];
+    return [
+      {
+        line,
+        circuit: withWhatIsKnown(circuit, before, new Set(fields)),
+        notes: before && !fields.includes('kind') ? [] : part.notes,
+      },
+    ];
   });
-  const pairs = new Map(joined.whole.flatMap(({ line, part }) => (part.pair === undefined ? [] : [[line, part.pair] as const])));
+  const pairs = new Map(
+    joined.whole.flatMap(({ line, part }) => (part.pair === undefined ? [] : [[line, part.pair] as const])),
+  );
   const { rows: paired, problems: unpaired } = pairUp(rows, pairs, columnOf);
   problems.push(...doubles(placed, finder, nameOf, columnOf), ...(problems.length === 0 ? unpaired : []));
-  if (grid.rows.length === 0) problems.push(whole('', 'There are headers and no line under them.', 'Give one line for each circuit.'));
+  if (grid.rows.length === 0)
+    problems.push(whole('', 'There are headers and no line under them.', 'Give one line for each circuit.'));
   const { fittings, problems: unfit } = readFittings(grid.rows, halves, nameOf, columnOf);
   problems.push(...unfit);
   const plugs = grid.plugged.flatMap((row): PinoutReading['fittings'] => {
     const outcome = finder.end(row, 'from')?.outcome;
-    if (outcome && !outcome.ok && !/^The line names cavity/.test(outcome.why)) problems.push({ line: row.line, column: columnOf('fromCavity'), value: row.cells.fromCavity ?? '', why: outcome.why, remedy: outcome.remedy });
+    if (outcome && !outcome.ok && !/^The line names cavity/.test(outcome.why))
+      problems.push({
+        line: row.line,
+        column: columnOf('fromCavity'),
+        value: row.cells.fromCavity ?? '',
+        why: outcome.why,
+        remedy: outcome.remedy,
+      });
     return outcome?.ok ? [{ connector: nameOf(outcome.value.nodeId), cavity: outcome.value.cavity, seal: 'plug' }] : [];
   });
-  return { headerRow, columns, colours: choices.colours === undefined ? judged : { ...judged, system: choices.colours, because: 'Read under the system that was chosen.' }, rows: paired, newConnectors: finder.newConnectors, fittings: [...fittings, ...plugs], skipped: grid.skipped, problems: problems.sort((a, b) => a.line - b.line), questions };
+  return {
+    headerRow,
+    columns,
+    colours:
+      choices.colours === undefined
+        ? judged
+        : { ...judged, system: choices.colours, because: 'Read under the system that was chosen.' },
+    rows: paired,
+    newConnectors: finder.newConnectors,
+    fittings: [...fittings, ...plugs],
+    skipped: grid.skipped,
+    problems: problems.sort((a, b) => a.line - b.line),
+    questions,
+  };
 }
 
 /** Whether all of a sheet can be taken: no problem and no open question. */
-export const importable = (reading: PinoutReading): boolean => reading.problems.length === 0 && reading.questions.length === 0 && reading.rows.length > 0;
+export const importable = (reading: PinoutReading): boolean =>
+  reading.problems.length === 0 && reading.questions.length === 0 && reading.rows.length > 0;
 
 /** Which of several sheets to open first: the one of whose headers most are known; the first when none has any. */
 export function likeliestSheet(sheets: readonly Sheet[]): number {
   const known = sheets.map(({ rows }) => {
     const headerRow = findHeaderRow(rows);
-    return headerRow < 0 ? 0 : matchHeaders(rows[headerRow] ?? [], groupsAbove(rows, headerRow)).filter((field) => field !== null).length;
+    return headerRow < 0
+      ? 0
+      : matchHeaders(rows[headerRow] ?? [], groupsAbove(rows, headerRow)).filter((field) => field !== null).length;
   });
   return Math.max(0, known.indexOf(Math.max(0, ...known)));
 }

@@ -3,8 +3,33 @@ import type { ColourSystem, SystemVerdict, WireColour } from '../wire/index.ts';
 
 /** What a column of a pinout can hold. `from` and `to` hold connector and cavity in one cell, such as X31-4. */
 export const PINOUT_FIELDS = [
-  'number', 'function', 'kind', 'from', 'fromConnector', 'fromCavity', 'to', 'toConnector', 'toCavity', 'size', 'sizeMm2', 'sizeAwg', 'colour', 'stripe', 'conductor', 'strands', 'jacket', 'wall', 'outerDiameter',
-  'fuse', 'load', 'pair', 'runs', 'fromTerminal', 'fromSeal', 'toTerminal', 'toSeal',
+  'number',
+  'function',
+  'kind',
+  'from',
+  'fromConnector',
+  'fromCavity',
+  'to',
+  'toConnector',
+  'toCavity',
+  'size',
+  'sizeMm2',
+  'sizeAwg',
+  'colour',
+  'stripe',
+  'conductor',
+  'strands',
+  'jacket',
+  'wall',
+  'outerDiameter',
+  'fuse',
+  'load',
+  'pair',
+  'runs',
+  'fromTerminal',
+  'fromSeal',
+  'toTerminal',
+  'toSeal',
 ] as const;
 export type PinoutField = (typeof PINOUT_FIELDS)[number];
 
@@ -95,12 +120,19 @@ export interface PinoutReading {
   readonly rows: readonly PinoutRow[];
   readonly newConnectors: readonly NewConnector[];
   /** Terminals, seals and plugs by connector name and cavity. */
-  readonly fittings: readonly { readonly connector: string; readonly cavity: string; readonly terminal?: TerminalFamily | undefined; readonly seal?: SealState | undefined }[];
+  readonly fittings: readonly {
+    readonly connector: string;
+    readonly cavity: string;
+    readonly terminal?: TerminalFamily | undefined;
+    readonly seal?: SealState | undefined;
+  }[];
   readonly skipped: readonly { readonly line: number; readonly text: string }[];
   readonly problems: readonly PinoutProblem[];
   readonly questions: readonly PinoutQuestion[];
 }
 
 /** A colour, or the marks of a cell that could not be read. */
-export type CellOutcome<T> = { readonly ok: true; readonly value: T; readonly note?: string } | { readonly ok: false; readonly why: string; readonly remedy: string };
+export type CellOutcome<T> =
+  | { readonly ok: true; readonly value: T; readonly note?: string }
+  | { readonly ok: false; readonly why: string; readonly remedy: string };
 export type ColourCell = CellOutcome<WireColour>;

@@ -19,28 +19,72 @@ export interface Habit {
 
 export const HABITS: readonly Habit[] = [
   {
-    id: 'strands', question: 'Twist the strands before a crimp?', ourReason: 'Keep the lay; roll once in a glove or cloth if a strand is astray.',
-    sides: [{ id: 'keepLay', name: 'Keep the factory lay', because: 'Fingers leave oil, and the factory lay is right.' }, { id: 'twist', name: 'Twist them once', because: 'It keeps the strands together on their way in.' }],
+    id: 'strands',
+    question: 'Twist the strands before a crimp?',
+    ourReason: 'Keep the lay; roll once in a glove or cloth if a strand is astray.',
+    sides: [
+      { id: 'keepLay', name: 'Keep the factory lay', because: 'Fingers leave oil, and the factory lay is right.' },
+      { id: 'twist', name: 'Twist them once', because: 'It keeps the strands together on their way in.' },
+    ],
   },
   {
-    id: 'secondCrimp', question: 'A second crimp on one barrel?', ourReason: 'Only where the barrel has metal under the support.',
-    sides: [{ id: 'whenSupported', name: 'Where there is metal under the support', because: 'It holds the jacket too, and nothing bends at the copper.' }, { id: 'never', name: 'Never', because: 'Narrow barrels have no room, and ratchet dies do both at once.' }],
+    id: 'secondCrimp',
+    question: 'A second crimp on one barrel?',
+    ourReason: 'Only where the barrel has metal under the support.',
+    sides: [
+      {
+        id: 'whenSupported',
+        name: 'Where there is metal under the support',
+        because: 'It holds the jacket too, and nothing bends at the copper.',
+      },
+      { id: 'never', name: 'Never', because: 'Narrow barrels have no room, and ratchet dies do both at once.' },
+    ],
   },
   {
-    id: 'alloy', question: 'Which solder?', ourReason: 'Either, recorded, since the look of a good joint differs. Acid core is refused in every practice.',
-    sides: [{ id: 'either', name: 'Either, as it lies there', because: 'Both make a good joint; the record says which.' }, { id: 'tinLead', name: 'Tin-lead', because: 'It flows better, and is shiny when good.' }, { id: 'leadFree', name: 'Lead-free', because: 'It is cleaner, and dull when good.' }],
+    id: 'alloy',
+    question: 'Which solder?',
+    ourReason: 'Either, recorded, since the look of a good joint differs. Acid core is refused in every practice.',
+    sides: [
+      { id: 'either', name: 'Either, as it lies there', because: 'Both make a good joint; the record says which.' },
+      { id: 'tinLead', name: 'Tin-lead', because: 'It flows better, and is shiny when good.' },
+      { id: 'leadFree', name: 'Lead-free', because: 'It is cleaner, and dull when good.' },
+    ],
   },
   {
-    id: 'solderCrimps', question: 'Solder a crimp as well?', ourReason: 'No: heat and wicking weaken it. In a bench practice on stationary equipment at most, and marked as such.',
-    sides: [{ id: 'no', name: 'No', because: 'Heat and wicking weaken it, and it adds nothing to a good crimp.' }, { id: 'stationary', name: 'On still, dry equipment', because: 'It makes sure.' }],
+    id: 'solderCrimps',
+    question: 'Solder a crimp as well?',
+    ourReason:
+      'No: heat and wicking weaken it. In a bench practice on stationary equipment at most, and marked as such.',
+    sides: [
+      { id: 'no', name: 'No', because: 'Heat and wicking weaken it, and it adds nothing to a good crimp.' },
+      { id: 'stationary', name: 'On still, dry equipment', because: 'It makes sure.' },
+    ],
   },
   {
-    id: 'batch', question: 'Cut all wires, then join?', ourReason: 'Batch only wires that cannot be confused; otherwise one at a time.',
-    sides: [{ id: 'distinct', name: 'Only wires that cannot be confused', because: 'Faster with one die, and nothing gets crossed.' }, { id: 'oneAtATime', name: 'One at a time, always', because: 'Wires get crossed.' }],
+    id: 'batch',
+    question: 'Cut all wires, then join?',
+    ourReason: 'Batch only wires that cannot be confused; otherwise one at a time.',
+    sides: [
+      {
+        id: 'distinct',
+        name: 'Only wires that cannot be confused',
+        because: 'Faster with one die, and nothing gets crossed.',
+      },
+      { id: 'oneAtATime', name: 'One at a time, always', because: 'Wires get crossed.' },
+    ],
   },
   {
-    id: 'grease', question: 'Grease in connectors?', ourReason: 'Power and lamp connectors as the maker says; not in sealed data connectors unless told.',
-    sides: [{ id: 'asMaker', name: 'As the maker says', because: 'It keeps water out where it is meant to be, and is not on every seal.' }, { id: 'never', name: 'Never', because: 'It attracts dirt.' }],
+    id: 'grease',
+    question: 'Grease in connectors?',
+    ourReason: 'Power and lamp connectors as the maker says; not in sealed data connectors unless told.',
+    sides: [
+      {
+        id: 'asMaker',
+        name: 'As the maker says',
+        because: 'It keeps water out where it is meant to be, and is not on every seal.',
+      },
+      { id: 'never', name: 'Never', because: 'It attracts dirt.' },
+    ],
   },
 ];
 

@@ -1,4 +1,12 @@
 export type { Practice, PracticeFigures, School } from './practice.ts';
-export { CRIMP_FIRST, CRIMP_ONLY, BENCH_SOLDER, READY_PRACTICES, DEFAULT_FIGURES, SCHOOLS, practiceById } from './practice.ts';
+export {
+  CRIMP_FIRST,
+  CRIMP_ONLY,
+  BENCH_SOLDER,
+  READY_PRACTICES,
+  DEFAULT_FIGURES,
+  SCHOOLS,
+  practiceById,
+} from './practice.ts';
 export { HABIT_IDS, HABITS, OUR_HABITS } from './habits.ts';
 export type { Habit, HabitId, Habits, HabitSide } from './habits.ts';

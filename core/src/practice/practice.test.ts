@@ -5,7 +5,10 @@ describe('ready practices', () => {
   it('are one for each school, with both sides of the argument and nothing switched off', () => {
     expect(READY_PRACTICES.map((practice) => practice.school)).toEqual([...SCHOOLS]);
     for (const practice of READY_PRACTICES) {
-      expect([practice.because.length > 30, practice.otherSide.length > 30, practice.off, practice.habits], practice.id).toEqual([true, true, [], OUR_HABITS]);
+      expect(
+        [practice.because.length > 30, practice.otherSide.length > 30, practice.off, practice.habits],
+        practice.id,
+      ).toEqual([true, true, [], OUR_HABITS]);
       expect(practiceById(practice.id)).toBe(practice);
     }
     expect(practiceById('nobody')).toBeUndefined();
@@ -14,7 +17,10 @@ describe('ready practices', () => {
     expect(HABITS.map((habit) => habit.id)).toEqual([...HABIT_IDS]);
     for (const habit of HABITS) {
       expect(OUR_HABITS[habit.id], habit.question).toBe(habit.sides[0].id);
-      expect(habit.sides.every((side) => side.because.length > 10), habit.question).toBe(true);
+      expect(
+        habit.sides.every((side) => side.because.length > 10),
+        habit.question,
+      ).toBe(true);
     }
   });
 });

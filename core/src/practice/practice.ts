@@ -65,7 +65,15 @@ export const DEFAULT_FIGURES: PracticeFigures = {
 };
 
 const ready = (id: School, name: string, because: string, otherSide: string): Practice => ({
-  id, version: 1, name, school: id, because, otherSide, figures: DEFAULT_FIGURES, off: [], habits: OUR_HABITS,
+  id,
+  version: 1,
+  name,
+  school: id,
+  because,
+  otherSide,
+  figures: DEFAULT_FIGURES,
+  off: [],
+  habits: OUR_HABITS,
 });
 
 /** Ours by default. */
@@ -93,4 +101,5 @@ export const BENCH_SOLDER = ready(
 export const READY_PRACTICES: readonly Practice[] = [CRIMP_FIRST, CRIMP_ONLY, BENCH_SOLDER];
 
 /** A ready practice by its id; none when there is no such practice. */
-export const practiceById = (id: string): Practice | undefined => READY_PRACTICES.find((practice) => practice.id === id);
+export const practiceById = (id: string): Practice | undefined =>
+  READY_PRACTICES.find((practice) => practice.id === id);

@@ -16,34 +16,100 @@ export interface ProvableAtCavity {
 
 const TERMINAL_LOOK = look('terminal.crimp', 'Terminal crimp', 'From the side and from above, a magnifier helps.', [
   good('Brush seen, jacket edge between the crimps, flared mouth, no metal beside the die'),
-  bad('scrap', 'flash', 'Metal squeezed out beside or below', 'Die too small or closed too far.', `Change the setting before the next one. ${CUT_OUT}`),
-  bad('scrap', 'long', 'Longer than an uncrimped one', 'Over-crimped.', `Change the setting before the next one. ${CUT_OUT}`),
-  bad('scrap', 'jacketIn', 'Jacket in the conductor crimp, or strands outside', 'Stripped too short, or a strand astray.', `${CUT_OUT} Strip to the terminal’s own length.`),
+  bad(
+    'scrap',
+    'flash',
+    'Metal squeezed out beside or below',
+    'Die too small or closed too far.',
+    `Change the setting before the next one. ${CUT_OUT}`,
+  ),
+  bad(
+    'scrap',
+    'long',
+    'Longer than an uncrimped one',
+    'Over-crimped.',
+    `Change the setting before the next one. ${CUT_OUT}`,
+  ),
+  bad(
+    'scrap',
+    'jacketIn',
+    'Jacket in the conductor crimp, or strands outside',
+    'Stripped too short, or a strand astray.',
+    `${CUT_OUT} Strip to the terminal’s own length.`,
+  ),
 ]);
 const SEAT_LOOK = look('cavity.seated', 'Seated', 'Click heard, pulled back, lock piece closed.', [
   good('Clicked, held the pull, lock piece closed'),
-  bad('rework', 'back', 'Comes back, or the lock piece does not close', 'Lance flat, or not home.', 'Free it, lift the lance, and seat it again; bent means a new terminal.'),
-  bad('rework', 'wrong', 'In another cavity than the pinout says', 'Read from the other side of the connector.', 'Free it and move it: nothing is powered before.'),
+  bad(
+    'rework',
+    'back',
+    'Comes back, or the lock piece does not close',
+    'Lance flat, or not home.',
+    'Free it, lift the lance, and seat it again; bent means a new terminal.',
+  ),
+  bad(
+    'rework',
+    'wrong',
+    'In another cavity than the pinout says',
+    'Read from the other side of the connector.',
+    'Free it and move it: nothing is powered before.',
+  ),
 ]);
 const SEAL_LOOK = look('cavity.seal', 'Wire seal', 'At the back of the connector.', [
-  good('In its cavity all round, neck under the jacket crimp'), bad('rework', 'rolled', 'Rolled, cut or missing', 'Slid over a sharp edge.', 'New seal, which means a new terminal.'),
+  good('In its cavity all round, neck under the jacket crimp'),
+  bad('rework', 'rolled', 'Rolled, cut or missing', 'Slid over a sharp edge.', 'New seal, which means a new terminal.'),
 ]);
 const SOLDER_LOOK = look('pin.solder', 'Solder and potting', 'Before and after potting.', [
   good('Wet 2–3 mm, outline of strands visible; the back held fast and potted, nothing moves'),
   bad('scrap', 'thick', 'Too thick for its cavity', 'Wetted too far.', 'New pin: draw the solder off and wet 2–3 mm.'),
   bad('rework', 'moves', 'Something moves', 'Not held before potting.', 'Tie the wire back and pot again.'),
 ]);
-const FUNCTION_LOOK = look('cavity.function', 'Every function of the connector', 'Switched and watched, not only the one that was mended.', [
-  good('All of them work'), bad('rework', 'wrong', 'Something else answers, or nothing does', 'Two wires are crossed.', 'Prove the mapping again, cavity by cavity.'),
-]);
+const FUNCTION_LOOK = look(
+  'cavity.function',
+  'Every function of the connector',
+  'Switched and watched, not only the one that was mended.',
+  [
+    good('All of them work'),
+    bad(
+      'rework',
+      'wrong',
+      'Something else answers, or nothing does',
+      'Two wires are crossed.',
+      'Prove the mapping again, cavity by cavity.',
+    ),
+  ],
+);
 
 /** The checks of work at a cavity, in the order in which they are made. */
 export function checksAtCavity(subject: ProvableAtCavity): Check[] {
   const checks: Check[] = [];
   if (subject.crimpsTerminal) {
-    checks.push(TERMINAL_LOOK, { id: 'tug', kind: 'tug', required: true, title: 'Tug', how: `Pull straight to ${figure(subject.pullMinimumN / 2, 0)} N with a gauge and no further: it stays in service.`, targetN: subject.pullMinimumN / 2, minimumN: subject.pullMinimumN });
-    if (subject.limits) checks.push({ id: 'resistance', kind: 'resistance', required: true, title: 'Resistance over the terminal', how: 'Four leads, from the wire to the mating contact. A beeper says only "joined".', limits: subject.limits });
-    checks.push({ id: 'samples', kind: 'samples', required: false, title: 'Sample pulls', how: 'On samples, to destruction: three or more, in newtons.', minimumN: subject.pullMinimumN });
+    checks.push(TERMINAL_LOOK, {
+      id: 'tug',
+      kind: 'tug',
+      required: true,
+      title: 'Tug',
+      how: `Pull straight to ${figure(subject.pullMinimumN / 2, 0)} N with a gauge and no further: it stays in service.`,
+      targetN: subject.pullMinimumN / 2,
+      minimumN: subject.pullMinimumN,
+    });
+    if (subject.limits)
+      checks.push({
+        id: 'resistance',
+        kind: 'resistance',
+        required: true,
+        title: 'Resistance over the terminal',
+        how: 'Four leads, from the wire to the mating contact. A beeper says only "joined".',
+        limits: subject.limits,
+      });
+    checks.push({
+      id: 'samples',
+      kind: 'samples',
+      required: false,
+      title: 'Sample pulls',
+      how: 'On samples, to destruction: three or more, in newtons.',
+      minimumN: subject.pullMinimumN,
+    });
   }
   if (subject.wireSeal) checks.push(SEAL_LOOK);
   if (subject.soldered) checks.push(SOLDER_LOOK);

@@ -8,8 +8,25 @@ import type { Ruling } from './types.ts';
  */
 export function judgeCompression(share: number): Ruling {
   const words = `copper pressed to ${figure(share)} of its area`;
-  if (share < 0.75) return { verdict: 'scrap', watch: false, cause: `Over-crimped: ${words}, under 0.75.`, next: 'Cut it out; open the setting before the next one.' };
-  if (share > 0.95) return { verdict: 'scrap', watch: false, cause: `Loose: ${words}, over 0.95.`, next: 'Cut it off; take the right die or close the setting.' };
+  if (share < 0.75)
+    return {
+      verdict: 'scrap',
+      watch: false,
+      cause: `Over-crimped: ${words}, under 0.75.`,
+      next: 'Cut it out; open the setting before the next one.',
+    };
+  if (share > 0.95)
+    return {
+      verdict: 'scrap',
+      watch: false,
+      cause: `Loose: ${words}, over 0.95.`,
+      next: 'Cut it off; take the right die or close the setting.',
+    };
   if (share >= 0.8 && share <= 0.9) return { verdict: 'pass', watch: false, cause: `Good: ${words}.`, next: '' };
-  return { verdict: 'pass', watch: true, cause: `Near a limit: ${words}; 0.80 to 0.90 is good.`, next: 'Check the setting before the next one.' };
+  return {
+    verdict: 'pass',
+    watch: true,
+    cause: `Near a limit: ${words}; 0.80 to 0.90 is good.`,
+    next: 'Check the setting before the next one.',
+  };
 }

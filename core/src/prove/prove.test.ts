@@ -1,9 +1,29 @@
 import { describe, expect, it, test } from 'vitest';
 import { wire } from '../test/samples.ts';
 import { resistanceLimits } from '../wire/index.ts';
-import { checksFor, judgeCompression, judgeSamples, pullMinimumN, rule, standingOf, tugTargetN, type Reading, type ReadingValue } from './index.ts';
+import {
+  checksFor,
+  judgeCompression,
+  judgeSamples,
+  pullMinimumN,
+  rule,
+  standingOf,
+  tugTargetN,
+  type Reading,
+  type ReadingValue,
+} from './index.ts';
 
-test.each([[0.13, 13], [0.35, 36], [0.5, 58], [0.75, 58], [0.8, 89], [2, 222], [2.5, 222], [4, 311], [5, 311]])('a crimp on %f mm² must hold %i N', (area, newtons) => {
+test.each([
+  [0.13, 13],
+  [0.35, 36],
+  [0.5, 58],
+  [0.75, 58],
+  [0.8, 89],
+  [2, 222],
+  [2.5, 222],
+  [4, 311],
+  [5, 311],
+])('a crimp on %f mm² must hold %i N', (area, newtons) => {
   expect(pullMinimumN(area)).toBe(newtons);
   expect(tugTargetN(area)).toBe(newtons / 2);
 });
@@ -28,20 +48,39 @@ describe('sample pulls against 222 N', () => {
 });
 
 test.each([
-  [0.74, 'scrap', false], [0.75, 'pass', true], [0.79, 'pass', true], [0.8, 'pass', false], [0.9, 'pass', false], [0.91, 'pass', true], [0.95, 'pass', true], [0.96, 'scrap', false],
-] as const)('copper pressed to %f is %s (watch %s)', (share, verdict, watch) => expect(judgeCompression(share)).toMatchObject({ verdict, watch }));
+  [0.74, 'scrap', false],
+  [0.75, 'pass', true],
+  [0.79, 'pass', true],
+  [0.8, 'pass', false],
+  [0.9, 'pass', false],
+  [0.91, 'pass', true],
+  [0.95, 'pass', true],
+  [0.96, 'scrap', false],
+] as const)('copper pressed to %f is %s (watch %s)', (share, verdict, watch) =>
+  expect(judgeCompression(share)).toMatchObject({ verdict, watch }),
+);
 
 describe('resistance of a joint', () => {
   it('is good up to the same length of wire, not under 10 mm, and alarms at twice that', () => {
     const limits = resistanceLimits(wire(0.5), 8);
     expect(limits.goodMilliohm).toBeCloseTo(0.3517, 3);
-    expect(limits).toMatchObject({ alarmFrom: 'twice the wire', alarmMilliohm: expect.closeTo(2 * limits.goodMilliohm, 9) });
+    expect(limits).toMatchObject({
+      alarmFrom: 'twice the wire',
+      alarmMilliohm: expect.closeTo(2 * limits.goodMilliohm, 9),
+    });
   });
-  it('alarms at 50 mV ÷ load when that is less', () => expect(resistanceLimits(wire(0.5), 15, 100)).toMatchObject({ alarmMilliohm: 0.5, alarmFrom: '50 mV under load' }));
+  it('alarms at 50 mV ÷ load when that is less', () =>
+    expect(resistanceLimits(wire(0.5), 15, 100)).toMatchObject({ alarmMilliohm: 0.5, alarmFrom: '50 mV under load' }));
 });
 
 describe('rulings on a sealed butt of 2.5 mm²', () => {
-  const checks = checksFor({ family: 'closedBarrel', seal: 'builtIn', tinLead: false, pullMinimumN: 222, limits: resistanceLimits(wire(2.5), 15, 8) });
+  const checks = checksFor({
+    family: 'closedBarrel',
+    seal: 'builtIn',
+    tinLead: false,
+    pullMinimumN: 222,
+    limits: resistanceLimits(wire(2.5), 15, 8),
+  });
   const ruled = (id: string, value: ReadingValue): ReturnType<typeof rule> => {
     const check = checks.find((one) => one.id === id);
     if (!check) throw new Error(`no check ${id}`);
@@ -61,16 +100,28 @@ describe('rulings on a sealed butt of 2.5 mm²', () => {
     expect(ruling.cause).toMatch(cause);
     if (verdict !== 'pass') expect(ruling.next).not.toBe('');
   });
-  it('a tug far over the target passes, with a second look asked for', () => expect(ruled('tug', { kind: 'tug', newtons: 200, held: true })).toMatchObject({ verdict: 'pass', watch: true }));
+  it('a tug far over the target passes, with a second look asked for', () =>
+    expect(ruled('tug', { kind: 'tug', newtons: 200, held: true })).toMatchObject({ verdict: 'pass', watch: true }));
   it('refuses an answer that the check does not have, and a reading of another kind', () => {
     expect(() => ruled('barrel.crimp', { kind: 'look', answer: 'fine' })).toThrow(/no answer "fine"/);
     expect(() => ruled('tug', { kind: 'resistance', milliohm: 1 })).toThrow(/wants a tug/);
   });
 
-  const reading = (checkId: string, value: ReadingValue): Reading => ({ id: checkId, spliceId: 'F1:only', make: 1, checkId, value, by: 'Ines', at: '2030-01-01T09:00:00Z' });
+  const reading = (checkId: string, value: ReadingValue): Reading => ({
+    id: checkId,
+    spliceId: 'F1:only',
+    make: 1,
+    checkId,
+    value,
+    by: 'Ines',
+    at: '2030-01-01T09:00:00Z',
+  });
   const all = [
-    reading('barrel.wire', { kind: 'look', answer: 'good' }), reading('barrel.crimp', { kind: 'look', answer: 'good' }), reading('tug', { kind: 'tug', newtons: 111, held: true }),
-    reading('resistance', { kind: 'resistance', milliohm: 0.1 }), reading('seal.glue', { kind: 'look', answer: 'good' }),
+    reading('barrel.wire', { kind: 'look', answer: 'good' }),
+    reading('barrel.crimp', { kind: 'look', answer: 'good' }),
+    reading('tug', { kind: 'tug', newtons: 111, held: true }),
+    reading('resistance', { kind: 'resistance', milliohm: 0.1 }),
+    reading('seal.glue', { kind: 'look', answer: 'good' }),
   ];
   it('is proved when every required check has passed, and not before', () => {
     expect(standingOf(checks, all).standing).toBe('passed');
@@ -79,12 +130,15 @@ describe('rulings on a sealed butt of 2.5 mm²', () => {
   it('fails with one rework and passes again with a later good reading', () => {
     const failed = [...all, reading('seal.glue', { kind: 'look', answer: 'noGlue' })];
     expect(standingOf(checks, failed).standing).toBe('failed');
-    expect(standingOf(checks, [...failed, reading('seal.glue', { kind: 'look', answer: 'good' })]).standing).toBe('passed');
+    expect(standingOf(checks, [...failed, reading('seal.glue', { kind: 'look', answer: 'good' })]).standing).toBe(
+      'passed',
+    );
   });
 });
 
 it('good solder looks dull or shiny by its alloy, and the check says which', () => {
-  const how = (tinLead: boolean): string => checksFor({ family: 'soldered', seal: 'sleeve', tinLead, pullMinimumN: 133 })[0]?.how ?? '';
+  const how = (tinLead: boolean): string =>
+    checksFor({ family: 'soldered', seal: 'sleeve', tinLead, pullMinimumN: 133 })[0]?.how ?? '';
   expect(how(true)).toContain('shiny');
   expect(how(false)).toContain('dull');
 });

@@ -4,7 +4,20 @@ import type { Ruling } from './types.ts';
 
 /** Minimum pull of crimped copper in lbf by gauge (UL 486A table values). Gauge 0 is 1/0. */
 const MINIMUM_LBF: readonly (readonly [awg: number, lbf: number])[] = [
-  [26, 3], [24, 5], [22, 8], [20, 13], [18, 20], [16, 30], [14, 50], [12, 70], [10, 80], [8, 90], [6, 100], [4, 140], [2, 180], [0, 250],
+  [26, 3],
+  [24, 5],
+  [22, 8],
+  [20, 13],
+  [18, 20],
+  [16, 30],
+  [14, 50],
+  [12, 70],
+  [10, 80],
+  [8, 90],
+  [6, 100],
+  [4, 140],
+  [2, 180],
+  [0, 250],
 ];
 /** A wire takes the row of the largest gauge whose copper is at most this many times its own. */
 const ROW_SHARE = 1.05;
@@ -46,23 +59,52 @@ const SAMPLES_FOR_SPREAD = 5;
 export function judgeSamples(newtons: readonly number[], minimumN: number): SampleRuling {
   const bad = newtons.find((pull) => !(pull >= 0));
   if (newtons.length === 0 || bad !== undefined) {
-    throw new RangeError(bad === undefined ? 'No pulls were given: pull at least 3 samples.' : `A pull of ${bad} N cannot be: give 0 or more.`);
+    throw new RangeError(
+      bad === undefined
+        ? 'No pulls were given: pull at least 3 samples.'
+        : `A pull of ${bad} N cannot be: give 0 or more.`,
+    );
   }
   const count = newtons.length;
   const smallestN = Math.min(...newtons);
   const meanN = newtons.reduce((sum, pull) => sum + pull, 0) / count;
-  const deviationN = count > 1 ? Math.sqrt(newtons.reduce((sum, pull) => sum + (pull - meanN) ** 2, 0) / (count - 1)) : 0;
+  const deviationN =
+    count > 1 ? Math.sqrt(newtons.reduce((sum, pull) => sum + (pull - meanN) ** 2, 0) / (count - 1)) : 0;
   const cpk = deviationN > 0 ? (meanN - minimumN) / (3 * deviationN) : undefined;
   const figures = { count, smallestN, meanN, deviationN, cpk };
   if (smallestN < minimumN) {
-    return { ...figures, verdict: 'scrap', watch: false, cause: `A sample let go at ${figure(smallestN, 0)} N; ${minimumN} are wanted.`, next: 'Change tool or setting and pull new samples before making another joint.' };
+    return {
+      ...figures,
+      verdict: 'scrap',
+      watch: false,
+      cause: `A sample let go at ${figure(smallestN, 0)} N; ${minimumN} are wanted.`,
+      next: 'Change tool or setting and pull new samples before making another joint.',
+    };
   }
   if (count < SAMPLES_LEAST) {
-    return { ...figures, verdict: 'open', watch: false, cause: `${count} of at least ${SAMPLES_LEAST} samples pulled.`, next: 'Pull more samples.' };
+    return {
+      ...figures,
+      verdict: 'open',
+      watch: false,
+      cause: `${count} of at least ${SAMPLES_LEAST} samples pulled.`,
+      next: 'Pull more samples.',
+    };
   }
   const low = meanN - 3 * deviationN;
   if (count >= SAMPLES_FOR_SPREAD && low < minimumN) {
-    return { ...figures, verdict: 'rework', watch: false, cause: `They scatter: mean less three deviations is ${figure(low, 0)} N, under ${minimumN}.`, next: 'Find what differs between the samples and pull again.' };
+    return {
+      ...figures,
+      verdict: 'rework',
+      watch: false,
+      cause: `They scatter: mean less three deviations is ${figure(low, 0)} N, under ${minimumN}.`,
+      next: 'Find what differs between the samples and pull again.',
+    };
   }
-  return { ...figures, verdict: 'pass', watch: false, cause: `${count} samples, smallest ${figure(smallestN, 0)} N, mean ${figure(meanN, 0)}.`, next: '' };
+  return {
+    ...figures,
+    verdict: 'pass',
+    watch: false,
+    cause: `${count} samples, smallest ${figure(smallestN, 0)} N, mean ${figure(meanN, 0)}.`,
+    next: '',
+  };
 }

@@ -11,13 +11,27 @@ const pass = (cause: string, watch = false, next = ''): Ruling => ({ verdict: 'p
 function ruleTug(check: Extract<Check, { kind: 'tug' }>, value: Extract<ReadingValue, { kind: 'tug' }>): Ruling {
   const target = figure(check.targetN, 0);
   if (!value.held) {
-    return { verdict: 'scrap', watch: false, cause: `It let go at ${figure(value.newtons, 0)} N; it must hold ${target} and ${check.minimumN} on a sample.`, next: 'Check die and strip, cut it out and make it again.' };
+    return {
+      verdict: 'scrap',
+      watch: false,
+      cause: `It let go at ${figure(value.newtons, 0)} N; it must hold ${target} and ${check.minimumN} on a sample.`,
+      next: 'Check die and strip, cut it out and make it again.',
+    };
   }
   if (value.newtons < ENOUGH_SHARE * check.targetN) {
-    return { verdict: 'open', watch: false, cause: `${figure(value.newtons, 0)} N proves nothing yet.`, next: `Pull to ${target} N.` };
+    return {
+      verdict: 'open',
+      watch: false,
+      cause: `${figure(value.newtons, 0)} N proves nothing yet.`,
+      next: `Pull to ${target} N.`,
+    };
   }
   if (value.newtons > check.targetN * 1.05) {
-    return pass(`Held ${figure(value.newtons, 0)} N, more than the ${target} that a joint in service should see.`, true, 'Look at the crimp again.');
+    return pass(
+      `Held ${figure(value.newtons, 0)} N, more than the ${target} that a joint in service should see.`,
+      true,
+      'Look at the crimp again.',
+    );
   }
   return pass(`Held ${figure(value.newtons, 0)} N of ${target}.`);
 }
@@ -27,10 +41,20 @@ function ruleResistance(check: Extract<Check, { kind: 'resistance' }>, milliohm:
   const reads = `${figure(milliohm, 3)} mΩ`;
   const alarmed = alarmFrom === 'twice the wire' ? milliohm >= alarmMilliohm - 1e-12 : milliohm > alarmMilliohm + 1e-12;
   if (alarmed) {
-    return { verdict: 'scrap', watch: false, cause: `${reads}: alarm ${alarmFrom === 'twice the wire' ? 'at' : 'above'} ${figure(alarmMilliohm, 3)} (${alarmFrom}). It runs hot and melts its neighbours.`, next: 'Measure once more with clean clips; if it stays, cut it out.' };
+    return {
+      verdict: 'scrap',
+      watch: false,
+      cause: `${reads}: alarm ${alarmFrom === 'twice the wire' ? 'at' : 'above'} ${figure(alarmMilliohm, 3)} (${alarmFrom}). It runs hot and melts its neighbours.`,
+      next: 'Measure once more with clean clips; if it stays, cut it out.',
+    };
   }
-  if (milliohm <= goodMilliohm + 1e-12) return pass(`${reads}, no more than the same length of wire (${figure(goodMilliohm, 3)}).`);
-  return pass(`${reads}: above the wire's own ${figure(goodMilliohm, 3)}, under the alarm at ${figure(alarmMilliohm, 3)}.`, true, 'Measure again when it is closed.');
+  if (milliohm <= goodMilliohm + 1e-12)
+    return pass(`${reads}, no more than the same length of wire (${figure(goodMilliohm, 3)}).`);
+  return pass(
+    `${reads}: above the wire's own ${figure(goodMilliohm, 3)}, under the alarm at ${figure(alarmMilliohm, 3)}.`,
+    true,
+    'Measure again when it is closed.',
+  );
 }
 
 /**
@@ -38,32 +62,44 @@ function ruleResistance(check: Extract<Check, { kind: 'resistance' }>, milliohm:
  * @throws RangeError when the reading is of another kind than the check, names no answer, or is out of range
  */
 export function rule(check: Check, value: ReadingValue): Ruling {
-  if (check.kind !== value.kind) throw new RangeError(`${check.title} wants a ${check.kind} reading, not ${value.kind}.`);
+  if (check.kind !== value.kind)
+    throw new RangeError(`${check.title} wants a ${check.kind} reading, not ${value.kind}.`);
   switch (value.kind) {
     case 'look': {
       const answers = check.kind === 'look' ? check.answers : [];
       const answer = answers.find((one) => one.value === value.answer);
-      if (!answer) throw new RangeError(`${check.title} has no answer "${value.answer}": use ${answers.map((one) => one.value).join(', ')}.`);
+      if (!answer)
+        throw new RangeError(
+          `${check.title} has no answer "${value.answer}": use ${answers.map((one) => one.value).join(', ')}.`,
+        );
       return { verdict: answer.verdict, watch: answer.watch, cause: answer.cause, next: answer.next };
     }
     case 'tug':
       if (!(value.newtons >= 0)) throw new RangeError(`A tug of ${value.newtons} N cannot be: give 0 or more.`);
       return ruleTug(check as Extract<Check, { kind: 'tug' }>, value);
     case 'resistance':
-      if (!(value.milliohm >= 0)) throw new RangeError(`A resistance of ${value.milliohm} mΩ cannot be: give 0 or more.`);
+      if (!(value.milliohm >= 0))
+        throw new RangeError(`A resistance of ${value.milliohm} mΩ cannot be: give 0 or more.`);
       return ruleResistance(check as Extract<Check, { kind: 'resistance' }>, value.milliohm);
     case 'compression':
-      if (!(value.share > 0 && value.share <= 1.5)) throw new RangeError(`An area share of ${value.share} cannot be: it lies above 0 and up to 1.5.`);
+      if (!(value.share > 0 && value.share <= 1.5))
+        throw new RangeError(`An area share of ${value.share} cannot be: it lies above 0 and up to 1.5.`);
       return judgeCompression(value.share);
     case 'samples': {
-      const { verdict, watch, cause, next } = judgeSamples(value.newtons, (check as Extract<Check, { kind: 'samples' }>).minimumN);
+      const { verdict, watch, cause, next } = judgeSamples(
+        value.newtons,
+        (check as Extract<Check, { kind: 'samples' }>).minimumN,
+      );
       return { verdict, watch, cause, next };
     }
   }
 }
 
 /** The last reading of each check decides: any rework or scrap fails the joint; all required ones passed proves it. */
-export function standingOf(checks: readonly Check[], readings: readonly Reading[]): { readonly standing: Standing; readonly rulings: ReadonlyMap<string, Ruling> } {
+export function standingOf(
+  checks: readonly Check[],
+  readings: readonly Reading[],
+): { readonly standing: Standing; readonly rulings: ReadonlyMap<string, Ruling> } {
   const rulings = new Map<string, Ruling>();
   for (const check of checks) {
     const last = readings.filter((reading) => reading.checkId === check.id).at(-1);

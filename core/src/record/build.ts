@@ -7,7 +7,10 @@ import type { RecordReading, SpliceRecord } from './types.ts';
 
 /** A record that cannot be made, with the splices that stand in the way. */
 export class RecordRefused extends Error {
-  constructor(message: string, readonly spliceIds: readonly string[]) {
+  constructor(
+    message: string,
+    readonly spliceIds: readonly string[],
+  ) {
     super(message);
     this.name = 'RecordRefused';
   }
@@ -31,24 +34,72 @@ export interface Made {
 export function madeOf(finding: FindingPlan): Made[] {
   const splices = finding.splices.map((splice): Made => {
     const { seal } = splice.joint;
-    const cover = seal.kind === 'sleeve' ? [`${seal.name}, cut ${seal.cutMm} mm`] : seal.kind === 'wrap' ? [`${seal.name}, ${figure(seal.lengthMm, 0)} mm`] : [];
-    const insert = finding.insert && (finding.isLead ? finding.approach !== 'pigtail' : splice.side === 'left') ? [`${wireInWords(finding.insert.wire.wire)}, ${colourInWords(finding.insert.wire.wire.colour)}, ${formatMm(finding.insert.lengthMm, 0)}`] : [];
-    return { id: splice.id, make: splice.make, atMm: splice.centreMm, runId: splice.runId, checks: splice.checks, method: splice.methodName, materials: [splice.joint.partName, ...cover, ...insert, ...(splice.shield ? [`shield: ${splice.shield.joint.partName}`] : [])] };
+    const cover =
+      seal.kind === 'sleeve'
+        ? [`${seal.name}, cut ${seal.cutMm} mm`]
+        : seal.kind === 'wrap'
+          ? [`${seal.name}, ${figure(seal.lengthMm, 0)} mm`]
+          : [];
+    const insert =
+      finding.insert && (finding.isLead ? finding.approach !== 'pigtail' : splice.side === 'left')
+        ? [
+            `${wireInWords(finding.insert.wire.wire)}, ${colourInWords(finding.insert.wire.wire.colour)}, ${formatMm(finding.insert.lengthMm, 0)}`,
+          ]
+        : [];
+    return {
+      id: splice.id,
+      make: splice.make,
+      atMm: splice.centreMm,
+      runId: splice.runId,
+      checks: splice.checks,
+      method: splice.methodName,
+      materials: [
+        splice.joint.partName,
+        ...cover,
+        ...insert,
+        ...(splice.shield ? [`shield: ${splice.shield.joint.partName}`] : []),
+      ],
+    };
   });
   const { cover, cavity } = finding;
   if (cavity) {
     const { work } = cavity;
-    const materials = [...(work.terminal ? [work.terminal.partName, ...(work.terminal.seal ? [work.terminal.seal.name] : [])] : []), `${work.nodeName}, cavity ${work.at.cavity}`];
-    splices.push({ id: cavity.id, make: cavity.make, atMm: cavity.atMm, checks: cavity.checks, method: cavity.name, materials, tools: work.toolNames });
+    const materials = [
+      ...(work.terminal ? [work.terminal.partName, ...(work.terminal.seal ? [work.terminal.seal.name] : [])] : []),
+      `${work.nodeName}, cavity ${work.at.cavity}`,
+    ];
+    splices.push({
+      id: cavity.id,
+      make: cavity.make,
+      atMm: cavity.atMm,
+      checks: cavity.checks,
+      method: cavity.name,
+      materials,
+      tools: work.toolNames,
+    });
   }
-  return cover ? [...splices, { id: cover.id, make: cover.make, atMm: cover.atMm, checks: cover.checks, method: cover.name, materials: [`${cover.partName}, ${figure(cover.lengthMm, 0)} mm`] }] : splices;
+  return cover
+    ? [
+        ...splices,
+        {
+          id: cover.id,
+          make: cover.make,
+          atMm: cover.atMm,
+          checks: cover.checks,
+          method: cover.name,
+          materials: [`${cover.partName}, ${figure(cover.lengthMm, 0)} mm`],
+        },
+      ]
+    : splices;
 }
 
 /** A reading's value as it is written on the sheet. */
 export function readingWords(check: Check | undefined, value: ReadingValue): string {
   switch (value.kind) {
     case 'look':
-      return check?.kind === 'look' ? (check.answers.find((answer) => answer.value === value.answer)?.words ?? value.answer) : value.answer;
+      return check?.kind === 'look'
+        ? (check.answers.find((answer) => answer.value === value.answer)?.words ?? value.answer)
+        : value.answer;
     case 'tug':
       return `${figure(value.newtons, 0)} N, ${value.held ? 'held' : 'let go'}`;
     case 'resistance':
@@ -68,7 +119,16 @@ export function readingsOf(made: Made, readings: readonly Reading[]): RecordRead
       const check = made.checks.find((one) => one.id === reading.checkId);
       const ruling: Ruling | undefined = check && standingOf([check], [reading]).rulings.get(check.id);
       if (!check || !ruling) return [];
-      return [{ title: check.title, words: readingWords(check, reading.value), ruling, by: reading.by, at: reading.at, make: reading.make }];
+      return [
+        {
+          title: check.title,
+          words: readingWords(check, reading.value),
+          ruling,
+          by: reading.by,
+          at: reading.at,
+          make: reading.make,
+        },
+      ];
     });
 }
 
@@ -88,7 +148,13 @@ export function isolationWords(job: Job, when: When): string {
  * The records of a job, one for each splice, cover and work at a cavity.
  * @throws RecordRefused when a splice has no readings, has not passed, or the plan still leaves a finding open
  */
-export function buildRecords(job: Job, plan: Plan, readings: readonly Reading[], signed: { readonly by: string; readonly at: string; readonly note: string }, when: When = inUtc): SpliceRecord[] {
+export function buildRecords(
+  job: Job,
+  plan: Plan,
+  readings: readonly Reading[],
+  signed: { readonly by: string; readonly at: string; readonly note: string },
+  when: When = inUtc,
+): SpliceRecord[] {
   const circuitOf = new Map(job.harness.circuits.map((circuit) => [circuit.id, circuit]));
   const open: string[] = [];
   const without: string[] = [];
@@ -100,10 +166,34 @@ export function buildRecords(job: Job, plan: Plan, readings: readonly Reading[],
     }
   }
   const numbers = (ids: readonly string[]): string =>
-    [...new Set(ids.map((id) => circuitOf.get(plan.findings.find((finding) => madeOf(finding).some((made) => made.id === id))?.circuitId ?? '')?.number ?? id))].join(', ');
-  if (!plan.gate.open) throw new RecordRefused(`The gate is not open: ${plan.gate.missing.filter((need) => need.stops).map((need) => need.because).join(' ')}`, []);
-  if (without.length > 0) throw new RecordRefused(`There are no readings for the splices of circuit ${numbers(without)}. Take them in Prove; a record without readings is refused.`, without);
-  if (open.length > 0) throw new RecordRefused(`The readings of circuit ${numbers(open)} are not all passed. Finish them in Prove, or make the joint again.`, open);
+    [
+      ...new Set(
+        ids.map(
+          (id) =>
+            circuitOf.get(
+              plan.findings.find((finding) => madeOf(finding).some((made) => made.id === id))?.circuitId ?? '',
+            )?.number ?? id,
+        ),
+      ),
+    ].join(', ');
+  if (!plan.gate.open)
+    throw new RecordRefused(
+      `The gate is not open: ${plan.gate.missing
+        .filter((need) => need.stops)
+        .map((need) => need.because)
+        .join(' ')}`,
+      [],
+    );
+  if (without.length > 0)
+    throw new RecordRefused(
+      `There are no readings for the splices of circuit ${numbers(without)}. Take them in Prove; a record without readings is refused.`,
+      without,
+    );
+  if (open.length > 0)
+    throw new RecordRefused(
+      `The readings of circuit ${numbers(open)} are not all passed. Finish them in Prove, or make the joint again.`,
+      open,
+    );
 
   return plan.findings.flatMap((finding) => {
     const circuit = circuitOf.get(finding.circuitId);

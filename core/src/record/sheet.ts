@@ -21,7 +21,10 @@ function plannedLines(job: Job, plan: Plan, readings: readonly Reading[]): Sheet
       method: made.method,
       materials: made.materials.join('; '),
       readings: readingsOf(made, readings),
-      standing: standingOf(made.checks, readings.filter((reading) => reading.spliceId === made.id && reading.make === made.make)).standing,
+      standing: standingOf(
+        made.checks,
+        readings.filter((reading) => reading.spliceId === made.id && reading.make === made.make),
+      ).standing,
       override: finding.chosenBy && `${finding.chosenBy.by}: ${finding.chosenBy.reason}`,
       temporaryUntil: job.findings.find((one) => one.id === finding.findingId)?.temporaryUntil,
       redos: made.make - 1,
@@ -31,8 +34,16 @@ function plannedLines(job: Job, plan: Plan, readings: readonly Reading[]): Sheet
 }
 
 const recordedLine = (record: SpliceRecord): SheetLine => ({
-  spliceId: record.spliceId, circuit: `${record.circuitNumber} ${record.circuitFunction}`, place: place(record.atMm, record.fromName), method: record.method, materials: record.materials.join('; '),
-  readings: record.readings, standing: 'passed', override: record.override, temporaryUntil: record.temporaryUntil, redos: record.redos,
+  spliceId: record.spliceId,
+  circuit: `${record.circuitNumber} ${record.circuitFunction}`,
+  place: place(record.atMm, record.fromName),
+  method: record.method,
+  materials: record.materials.join('; '),
+  readings: record.readings,
+  standing: 'passed',
+  override: record.override,
+  temporaryUntil: record.temporaryUntil,
+  redos: record.redos,
 });
 
 function circuitWords(job: Job, id: string): string {
@@ -51,7 +62,12 @@ function noteAtCavity(job: Job, plan: FindingPlan): string | undefined {
   if (!finding || !isAtCavity(finding)) return undefined;
   const node = job.harness.nodes.find((one) => one.id === finding.at.nodeId);
   const card = job.mappings?.find((one) => one.nodeId === finding.at.nodeId);
-  const mapped = node && card ? (isProved(node, job.harness, card) ? ' Pigtail mapped by cavity, continuity proved.' : ' Pigtail mapped by cavity, continuity not proved yet.') : '';
+  const mapped =
+    node && card
+      ? isProved(node, job.harness, card)
+        ? ' Pigtail mapped by cavity, continuity proved.'
+        : ' Pigtail mapped by cavity, continuity not proved yet.'
+      : '';
   return `${node?.name ?? finding.at.nodeId}, cavity ${finding.at.cavity}: ${findingInWords(finding)}. ${finding.note ?? 'What was done is not noted.'}${mapped}`;
 }
 
@@ -59,7 +75,13 @@ function noteAtCavity(job: Job, plan: FindingPlan): string | undefined {
  * The sheet of a job: every splice with its place, materials and readings, and the cautions that apply. Once signed it is what was
  * recorded then, whatever shelf, practice or rules have become since; before, it is the work as it stands.
  */
-export function jobSheet(job: Job, plan: Plan, readings: readonly Reading[], records: readonly SpliceRecord[] = [], when: When = inUtc): JobSheet {
+export function jobSheet(
+  job: Job,
+  plan: Plan,
+  readings: readonly Reading[],
+  records: readonly SpliceRecord[] = [],
+  when: When = inUtc,
+): JobSheet {
   const [signed] = records;
   return {
     jobNumber: job.number,
@@ -69,7 +91,9 @@ export function jobSheet(job: Job, plan: Plan, readings: readonly Reading[], rec
     isolation: signed?.isolation ?? isolationWords(job, when),
     practice: signed?.practice.name ?? plan.practice.name,
     lines: signed ? records.map(recordedLine) : plannedLines(job, plan, readings),
-    leftToYou: plan.findings.filter((finding) => madeOf(finding).length === 0).map((finding) => ({ circuit: circuitWords(job, finding.circuitId), what: leftWords(job, finding) })),
+    leftToYou: plan.findings
+      .filter((finding) => madeOf(finding).length === 0)
+      .map((finding) => ({ circuit: circuitWords(job, finding.circuitId), what: leftWords(job, finding) })),
     cautions: signed?.cautions ?? plan.cautions,
   };
 }

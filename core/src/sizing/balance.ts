@@ -13,7 +13,8 @@ const MOST_WIRES = 16;
 export function balanceSides(joint: JointWires): JointWires {
   const wires = [...joint.left, ...joint.right];
   if (wires.length <= 2) return joint;
-  if (wires.length > MOST_WIRES) throw new RangeError(`${wires.length} wires in one joint: at most ${MOST_WIRES} can be shared out on two sides.`);
+  if (wires.length > MOST_WIRES)
+    throw new RangeError(`${wires.length} wires in one joint: at most ${MOST_WIRES} can be shared out on two sides.`);
   const total = sumAreaMm2(wires);
   let best: { left: WireFacts[]; right: WireFacts[]; copper: number; count: number } | undefined;
   for (let mask = 1; mask < 1 << wires.length; mask += 2) {

@@ -100,4 +100,6 @@ export function fitStepDown(parts: readonly StepDownPart[], joint: JointWires): 
 
 /** The solder-and-seal sleeve that holds both sides; the lowest upper limit goes first. */
 export const fitSolderSleeve = (parts: readonly SolderSleevePart[], joint: JointWires): SolderSleevePart | undefined =>
-  [...parts].sort(byUpperLimit).find((part) => holds(part.range, sumAreaMm2(joint.left)) && holds(part.range, sumAreaMm2(joint.right)));
+  [...parts]
+    .sort(byUpperLimit)
+    .find((part) => holds(part.range, sumAreaMm2(joint.left)) && holds(part.range, sumAreaMm2(joint.right)));

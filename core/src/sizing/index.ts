@@ -1,11 +1,29 @@
 export { holds, fitButt, fitSolderSleeve, fitStepDown, fitTotal, sumAreaMm2, RANGE_TOLERANCE } from './barrel.ts';
 export type { ButtFit, JointWires, StepDownFit } from './barrel.ts';
 export { balanceSides } from './balance.ts';
-export { fitPigtail, fitTerminal, fitWireSeal, newTerminalTakesMm, takesJacket, TERMINAL_EXTRA_MM } from './terminal.ts';
+export {
+  fitPigtail,
+  fitTerminal,
+  fitWireSeal,
+  newTerminalTakesMm,
+  takesJacket,
+  TERMINAL_EXTRA_MM,
+} from './terminal.ts';
 export { stripClosedBarrelMm, crimpPointMm, BARREL_STOP_MM, STRIP_TOLERANCE_MM } from './strip.ts';
 export { chooseSleeve, sleeveCutMm, recoveredLengthMm, recoveredWallMm, lengthwiseShrink } from './sleeve.ts';
 export type { SleeveNeed } from './sleeve.ts';
-export { easeMm, insertLengthMm, reachCostMm, splicesFromSlack, centreWindowOfLead, centreWindowOfOne, centreWindowsOfTwo, leadLengthMm, centreFromFace, faceFromCentre } from './insert.ts';
+export {
+  easeMm,
+  insertLengthMm,
+  reachCostMm,
+  splicesFromSlack,
+  centreWindowOfLead,
+  centreWindowOfOne,
+  centreWindowsOfTwo,
+  leadLengthMm,
+  centreFromFace,
+  faceFromCentre,
+} from './insert.ts';
 export type { Reach, Window, Side } from './insert.ts';
 export { legalCentres, nearestLegal } from './place.ts';
 export { redoLossPerSideMm, REDO_EXTRA_MM } from './redo.ts';

@@ -31,7 +31,10 @@ const insertShareMm = (reach: Reach): number => (reach.kind === 'butt' ? -2 * HA
  * @example faces 310 and 455: butt both ends => 146, lapped 9 both ends => 166
  */
 export function insertLengthMm(x1: number, x2: number, left: Reach, right: Reach): number {
-  if (!(x2 > x1)) throw new RangeError(`An insert between ${x1} and ${x2} mm has no length: the second face must lie beyond the first.`);
+  if (!(x2 > x1))
+    throw new RangeError(
+      `An insert between ${x1} and ${x2} mm has no length: the second face must lie beyond the first.`,
+    );
   return x2 - x1 + insertShareMm(left) + insertShareMm(right) + easeMm(x2 - x1);
 }
 
@@ -71,7 +74,8 @@ export function centreWindowOfOne(lost: Stretch, slackMm: number, reach: Reach):
  * @example 115.5 to a butt, terminal strip 4.5, 15 inside the housing => 115.5 − 1 + 3 + 19.5 = 137
  */
 export function leadLengthMm(betweenMm: number, reach: Reach, terminalTakesMm: number): number {
-  if (!(betweenMm > 0)) throw new RangeError(`A lead of ${betweenMm} mm has no length: the splice must lie beyond the connector.`);
+  if (!(betweenMm > 0))
+    throw new RangeError(`A lead of ${betweenMm} mm has no length: the splice must lie beyond the connector.`);
   return betweenMm + insertShareMm(reach) + easeMm(betweenMm) + terminalTakesMm;
 }
 
@@ -82,7 +86,11 @@ export const centreWindowOfLead = (lost: Stretch, atStart: boolean, reach: Reach
     : { fromMm: lost.toMm - mostMm, toMm: centreFromFace(lost.fromMm, 'left', reach) };
 
 /** Where the centres of the two splices of an insert may lie: the left cut at or before the loss, the right at or after it. */
-export function centreWindowsOfTwo(lost: Stretch, left: Reach, right: Reach): { readonly left: Window; readonly right: Window } {
+export function centreWindowsOfTwo(
+  lost: Stretch,
+  left: Reach,
+  right: Reach,
+): { readonly left: Window; readonly right: Window } {
   return {
     left: { fromMm: -Infinity, toMm: centreFromFace(lost.fromMm, 'left', left) },
     right: { fromMm: centreFromFace(lost.toMm, 'right', right), toMm: Infinity },

@@ -11,7 +11,8 @@ export interface InsertWireChoice {
   readonly refusedBecause?: string | undefined;
 }
 
-const sameColour = (a: WireSpec, b: WireSpec): boolean => a.colour.base === b.colour.base && a.colour.stripe === b.colour.stripe;
+const sameColour = (a: WireSpec, b: WireSpec): boolean =>
+  a.colour.base === b.colour.base && a.colour.stripe === b.colour.stripe;
 
 /**
  * The wire for an insert: the one asked for unless it is smaller or cooler than the wire it replaces; else from the wire on
@@ -22,11 +23,20 @@ const sameColour = (a: WireSpec, b: WireSpec): boolean => a.colour.base === b.co
  * @param otherColours whether somebody allows another colour, tagged at both ends
  */
 export function chooseInsertWire(
-  old: WireSpec, stock: readonly WireStock[], placeC: number, lengthMm: number, { asked, otherColours = false }: { readonly asked?: WireSpec | undefined; readonly otherColours?: boolean } = {},
+  old: WireSpec,
+  stock: readonly WireStock[],
+  placeC: number,
+  lengthMm: number,
+  { asked, otherColours = false }: { readonly asked?: WireSpec | undefined; readonly otherColours?: boolean } = {},
 ): InsertWireChoice {
   if (asked) {
     const refused = whyRefused(asked, old, placeC);
-    if (!refused) return { wire: asked, colourDiffers: !sameColour(asked, old), larger: areaMm2(asked.size) > 1.05 * areaMm2(old.size) };
+    if (!refused)
+      return {
+        wire: asked,
+        colourDiffers: !sameColour(asked, old),
+        larger: areaMm2(asked.size) > 1.05 * areaMm2(old.size),
+      };
     return { ...chooseInsertWire(old, stock, placeC, lengthMm, { otherColours }), refusedBecause: refused };
   }
   const area = areaMm2(old.size);
@@ -38,7 +48,12 @@ export function chooseInsertWire(
       const larger = areaMm2(item.wire.size) > 1.05 * area;
       return { item, larger, colourDiffers: !sameColour(item.wire, old) };
     })
-    .sort((a, b) => Number(a.larger) - Number(b.larger) || Number(a.colourDiffers) - Number(b.colourDiffers) || a.item.id.localeCompare(b.item.id));
+    .sort(
+      (a, b) =>
+        Number(a.larger) - Number(b.larger) ||
+        Number(a.colourDiffers) - Number(b.colourDiffers) ||
+        a.item.id.localeCompare(b.item.id),
+    );
   const [best] = fitting;
   if (!best) return { wire: { ...old, jacket: { ...old.jacket } }, colourDiffers: false, larger: false };
   return { wire: best.item.wire, stockId: best.item.id, colourDiffers: best.colourDiffers, larger: best.larger };
@@ -53,7 +68,9 @@ function whyRefused(next: WireSpec, old: WireSpec, placeC: number): string | und
     const remedy = would ? `Take ${sizeInWords(would)} or more.` : `No size of that series would do.`;
     return `${sizeInWords(next.size)} is smaller than the ${sizeInWords(old.size)} that it would replace. ${remedy}`;
   }
-  if (next.conductor.kind === 'solid' && old.conductor.kind === 'stranded') return 'Solid wire does not replace stranded wire.';
-  if (ratedC(next) < placeC) return `Its jacket stands ${ratedC(next)} °C and the place can reach ${Math.round(placeC)} °C.`;
+  if (next.conductor.kind === 'solid' && old.conductor.kind === 'stranded')
+    return 'Solid wire does not replace stranded wire.';
+  if (ratedC(next) < placeC)
+    return `Its jacket stands ${ratedC(next)} °C and the place can reach ${Math.round(placeC)} °C.`;
   return undefined;
 }

@@ -9,7 +9,11 @@ const TOUCH_MM = 1e-9;
  * allowed. In order from left to right, maybe single points, maybe none.
  * @param bodyLengthMm overall length of the joint with its sleeve, 0 or more
  */
-export function legalCentres(window: Window, bodyLengthMm: number, keepOuts: readonly Pick<KeepOut, 'fromMm' | 'toMm'>[]): Window[] {
+export function legalCentres(
+  window: Window,
+  bodyLengthMm: number,
+  keepOuts: readonly Pick<KeepOut, 'fromMm' | 'toMm'>[],
+): Window[] {
   const half = bodyLengthMm / 2;
   const barred = keepOuts
     .map((keep) => ({ fromMm: keep.fromMm - half, toMm: keep.toMm + half }))

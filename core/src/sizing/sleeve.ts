@@ -29,8 +29,15 @@ export function chooseSleeve(sleeves: readonly SleevePart[], need: SleeveNeed): 
   let best: SleevePart | undefined;
   for (const sleeve of sleeves) {
     if (need.adhesive && sleeve.series === 'single2to1') continue;
-    if (sleeve.suppliedIdMm < need.slideFactor * need.passMm - 1e-9 || sleeve.recoveredIdMm > need.gripShare * need.gripMm + 1e-9) continue;
-    const better = !best || sleeve.suppliedIdMm < best.suppliedIdMm || (sleeve.suppliedIdMm === best.suppliedIdMm && sleeve.recoveredIdMm > best.recoveredIdMm);
+    if (
+      sleeve.suppliedIdMm < need.slideFactor * need.passMm - 1e-9 ||
+      sleeve.recoveredIdMm > need.gripShare * need.gripMm + 1e-9
+    )
+      continue;
+    const better =
+      !best ||
+      sleeve.suppliedIdMm < best.suppliedIdMm ||
+      (sleeve.suppliedIdMm === best.suppliedIdMm && sleeve.recoveredIdMm > best.recoveredIdMm);
     if (better) best = sleeve;
   }
   return best;
@@ -44,4 +51,5 @@ export const sleeveCutMm = (jointLengthMm: number, overlapMm: number, series: Sl
   ceilTo((jointLengthMm + 2 * overlapMm) / (1 - lengthwiseShrink(series)));
 
 /** Length in mm that a cut sleeve has once it has shrunk. */
-export const recoveredLengthMm = (cutMm: number, series: SleeveSeries): number => cutMm * (1 - lengthwiseShrink(series));
+export const recoveredLengthMm = (cutMm: number, series: SleeveSeries): number =>
+  cutMm * (1 - lengthwiseShrink(series));

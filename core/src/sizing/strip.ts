@@ -9,7 +9,9 @@ export const STRIP_TOLERANCE_MM = 0.5;
  */
 export function stripClosedBarrelMm(barrelLengthMm: number, folded: boolean): number {
   if (!(barrelLengthMm > BARREL_STOP_MM)) {
-    throw new RangeError(`A barrel of ${barrelLengthMm} mm cannot hold two ends: it must be longer than its stop of ${BARREL_STOP_MM} mm.`);
+    throw new RangeError(
+      `A barrel of ${barrelLengthMm} mm cannot hold two ends: it must be longer than its stop of ${BARREL_STOP_MM} mm.`,
+    );
   }
   const once = (barrelLengthMm - BARREL_STOP_MM) / 2;
   return folded ? 2 * once : once;

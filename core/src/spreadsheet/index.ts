@@ -12,8 +12,16 @@ export const SHEET_FILE_MOST = 10_000_000;
 /** The sheets of a CSV, TSV or XLSX file; which of them it is shows in its first bytes, not in its name. @throws SheetRefused */
 export async function readSheetFile(bytes: Uint8Array, name: string): Promise<NamedSheet[]> {
   if (bytes.length === 0) throw new SheetRefused(`${name} is empty.`, 'Choose the file with the pinout.');
-  if (bytes.length > SHEET_FILE_MOST) throw new SheetRefused(`${name} has ${(bytes.length / 1e6).toFixed(1)} MB; ${SHEET_FILE_MOST / 1e6} MB are read at most.`, 'Leave pictures and other sheets out of it.');
+  if (bytes.length > SHEET_FILE_MOST)
+    throw new SheetRefused(
+      `${name} has ${(bytes.length / 1e6).toFixed(1)} MB; ${SHEET_FILE_MOST / 1e6} MB are read at most.`,
+      'Leave pictures and other sheets out of it.',
+    );
   if (bytes[0] === 0x50 && bytes[1] === 0x4b) return readWorkbook(bytes);
-  if (bytes[0] === 0xd0 && bytes[1] === 0xcf) throw new SheetRefused(`${name} is an old or an encrypted workbook.`, 'Save it as XLSX or CSV, without a password.');
+  if (bytes[0] === 0xd0 && bytes[1] === 0xcf)
+    throw new SheetRefused(
+      `${name} is an old or an encrypted workbook.`,
+      'Save it as XLSX or CSV, without a password.',
+    );
   return [{ name, rows: readSeparated(decodeText(bytes)) }];
 }

@@ -8,10 +8,68 @@ const cells = async (file: Uint8Array): Promise<string[][]> => (await readSheetF
 
 describe('separated text', () => {
   test.each([
-    ['commas', 'Cav,Wire\n1,red', [['Cav', 'Wire'], ['1', 'red']]], ['semicolons with decimal commas', 'Cav;Size\n1;1,0 mm²\n2;0,5', [['Cav', 'Size'], ['1', '1,0 mm²'], ['2', '0,5']]],
-    ['tabs, as they are pasted', 'Cav\tWire\r\n1\tred\r\n', [['Cav', 'Wire'], ['1', 'red'], ['']]], ['quoted cells with separators in them', 'Cav,Wire\n1,"red, with black"', [['Cav', 'Wire'], ['1', 'red, with black']]],
-    ['ditto marks, one and two', 'Cav\tSize\n1\t0.5\n2\t"\n3\t"', [['Cav', 'Size'], ['1', '0.5'], ['2', '"'], ['3', '"']]], ['a ditto mark between commas, beside a quoted cell', 'a,b\n1,"x,"\n2,",3', [['a', 'b'], ['1', 'x,'], ['2', '"', '3']]],
-    ['ditto marks side by side, and at the end of lines', 'a\tb\tc\n1\t"\t"\n2\t"\t"', [['a', 'b', 'c'], ['1', '"', '"'], ['2', '"', '"']]], ['an empty quoted cell, and a cell of one separator', 'a,b,c\n1,"",","', [['a', 'b', 'c'], ['1', '', ',']]],
+    [
+      'commas',
+      'Cav,Wire\n1,red',
+      [
+        ['Cav', 'Wire'],
+        ['1', 'red'],
+      ],
+    ],
+    [
+      'semicolons with decimal commas',
+      'Cav;Size\n1;1,0 mm²\n2;0,5',
+      [
+        ['Cav', 'Size'],
+        ['1', '1,0 mm²'],
+        ['2', '0,5'],
+      ],
+    ],
+    ['tabs, as they are pasted', 'Cav\tWire\r\n1\tred\r\n', [['Cav', 'Wire'], ['1', 'red'], ['']]],
+    [
+      'quoted cells with separators in them',
+      'Cav,Wire\n1,"red, with black"',
+      [
+        ['Cav', 'Wire'],
+        ['1', 'red, with black'],
+      ],
+    ],
+    [
+      'ditto marks, one and two',
+      'Cav\tSize\n1\t0.5\n2\t"\n3\t"',
+      [
+        ['Cav', 'Size'],
+        ['1', '0.5'],
+        ['2', '"'],
+        ['3', '"'],
+      ],
+    ],
+    [
+      'a ditto mark between commas, beside a quoted cell',
+      'a,b\n1,"x,"\n2,",3',
+      [
+        ['a', 'b'],
+        ['1', 'x,'],
+        ['2', '"', '3'],
+      ],
+    ],
+    [
+      'ditto marks side by side, and at the end of lines',
+      'a\tb\tc\n1\t"\t"\n2\t"\t"',
+      [
+        ['a', 'b', 'c'],
+        ['1', '"', '"'],
+        ['2', '"', '"'],
+      ],
+    ],
+    [
+      'an empty quoted cell, and a cell of one separator',
+      'a,b,c\n1,"",","',
+      [
+        ['a', 'b', 'c'],
+        ['1', '', ','],
+      ],
+    ],
     ['a line that names its separator', 'sep=|\nCav|Wire\n1|red', [[], ['Cav', 'Wire'], ['1', 'red']]],
   ])('%s', (_name, text, rows) => expect(readSeparated(text)).toEqual(rows));
   it('in UTF-16 and in the Western single-byte set', async () => {
@@ -20,8 +78,12 @@ describe('separated text', () => {
     expect(await cells(new Uint8Array([0x47, 0x72, 0xf6, 0xdf, 0x65, 0x3b, 0x31]))).toEqual([['Größe', '1']]);
   });
   test.each([
-    ['nothing', new Uint8Array(), 'is empty'], ['a picture', new Uint8Array([0x89, 0x50, 0x4e, 0x47, 0, 0, 0, 1]), 'no text'], ['an old workbook', new Uint8Array([0xd0, 0xcf, 0x11, 0xe0]), 'old or an encrypted'],
-    ['a broken workbook', new Uint8Array([0x50, 0x4b, 3, 4, 9, 9]), 'cannot be read as XLSX'], ['an open quotation mark', bytes('a,b\n1,"red'), 'Line 2 has a quotation mark'], ['11 MB', new Uint8Array(SHEET_FILE_MOST + 1), '10.0 MB; 10 MB are read at most'],
+    ['nothing', new Uint8Array(), 'is empty'],
+    ['a picture', new Uint8Array([0x89, 0x50, 0x4e, 0x47, 0, 0, 0, 1]), 'no text'],
+    ['an old workbook', new Uint8Array([0xd0, 0xcf, 0x11, 0xe0]), 'old or an encrypted'],
+    ['a broken workbook', new Uint8Array([0x50, 0x4b, 3, 4, 9, 9]), 'cannot be read as XLSX'],
+    ['an open quotation mark', bytes('a,b\n1,"red'), 'Line 2 has a quotation mark'],
+    ['11 MB', new Uint8Array(SHEET_FILE_MOST + 1), '10.0 MB; 10 MB are read at most'],
   ])('%s is refused', async (_name, file, why) => expect(readSheetFile(file, 'pinout')).rejects.toThrow(why));
 });
 
@@ -38,24 +100,59 @@ describe('workbooks', () => {
     sheet.addRow(['Connector X32']);
     sheet.mergeCells('A4:D4');
     const sheets = await readSheetFile(new Uint8Array(await book.xlsx.writeBuffer()), 'book.xlsx');
-    expect(sheets).toEqual([{ name: 'X31', rows: [['Connector', 'Cavity', 'Size', 'Note'], ['X31', '1', '0.5', '2'], ['X31', '2', '1', 'see below'], ['Connector X32', '', '', '']] }]);
+    expect(sheets).toEqual([
+      {
+        name: 'X31',
+        rows: [
+          ['Connector', 'Cavity', 'Size', 'Note'],
+          ['X31', '1', '0.5', '2'],
+          ['X31', '2', '1', 'see below'],
+          ['Connector X32', '', '', ''],
+        ],
+      },
+    ]);
   });
 });
 
 describe('what is written', () => {
   const text = fc.string({ maxLength: 12, unit: 'grapheme' }).filter((cell) => !/[\p{Cc}\p{Cs}\uFEFF]/u.test(cell));
-  const risky = fc.constantFrom('=1+1', '+12V', '-5', '@SUM(A1)', "'=x", "''+x", '=HYPERLINK("a")', "'quoted'", '1,5', 'a;b', 'line\nbreak', '"');
-  const grid = fc.array(fc.tuple(fc.oneof(text, risky), fc.oneof(text, risky), fc.constant('x')), { minLength: 2, maxLength: 6 });
+  const risky = fc.constantFrom(
+    '=1+1',
+    '+12V',
+    '-5',
+    '@SUM(A1)',
+    "'=x",
+    "''+x",
+    '=HYPERLINK("a")',
+    "'quoted'",
+    '1,5',
+    'a;b',
+    'line\nbreak',
+    '"',
+  );
+  const grid = fc.array(fc.tuple(fc.oneof(text, risky), fc.oneof(text, risky), fc.constant('x')), {
+    minLength: 2,
+    maxLength: 6,
+  });
   it('CSV is read back without loss, and no cell begins like a formula', async () => {
-    await fc.assert(fc.asyncProperty(grid, async (rows) => {
-      const head = [['A', 'B', 'C'], ...rows];
-      const csv = writeCsv(head);
-      expect((await cells(bytes(csv))).slice(0, head.length)).toEqual(head);
-    }), { numRuns: 200 });
+    await fc.assert(
+      fc.asyncProperty(grid, async (rows) => {
+        const head = [['A', 'B', 'C'], ...rows];
+        const csv = writeCsv(head);
+        expect((await cells(bytes(csv))).slice(0, head.length)).toEqual(head);
+      }),
+      { numRuns: 200 },
+    );
     for (const cell of ['=1+1', '+12V', '-5', '@SUM(A1)']) expect(writeCsv([[cell, 'x']])).toContain(`'${cell}`);
   });
   it('XLSX holds formula-like cells as text and is read back without loss', async () => {
-    const rows = [['A', 'B'], ['=1+1', '+12V'], ['-5', '@SUM(A1)'], ["'=x", '1.0'], ['0.5', 'é²']];
+    const rows = [
+      ['A', 'B'],
+      ['=1+1', '+12V'],
+      ['-5', '@SUM(A1)'],
+      ["'=x", '1.0'],
+      ['0.5', 'é²'],
+    ];
     const file = await writeWorkbook(rows, 'Shaker [W12]');
     expect(await cells(file)).toEqual(rows);
     const book = new ExcelJS.Workbook();

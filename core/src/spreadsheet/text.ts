@@ -12,9 +12,15 @@ export const unguard = (cell: string): string => (GUARDED.test(cell) ? cell.slic
 /** Bytes of a text file as text: by its byte order mark, else UTF-8, else the Western single-byte set. @throws SheetRefused when it is no text */
 export function decodeText(bytes: Uint8Array): string {
   const [a, b] = bytes;
-  const text = a === 0xff && b === 0xfe ? new TextDecoder('utf-16le').decode(bytes) : a === 0xfe && b === 0xff ? new TextDecoder('utf-16be').decode(bytes) : decodeByteText(bytes);
+  const text =
+    a === 0xff && b === 0xfe
+      ? new TextDecoder('utf-16le').decode(bytes)
+      : a === 0xfe && b === 0xff
+        ? new TextDecoder('utf-16be').decode(bytes)
+        : decodeByteText(bytes);
   // eslint-disable-next-line no-control-regex -- a control character is just what tells that it is no text
-  if (/[\u0000-\u0008\u000e-\u001f]/.test(text.slice(0, 4000))) throw new SheetRefused('The file is no text: it has control characters in it.', 'Save it as CSV, TSV or XLSX.');
+  if (/[\u0000-\u0008\u000e-\u001f]/.test(text.slice(0, 4000)))
+    throw new SheetRefused('The file is no text: it has control characters in it.', 'Save it as CSV, TSV or XLSX.');
   return text;
 }
 
@@ -29,17 +35,22 @@ function decodeByteText(bytes: Uint8Array): string {
 /** Which character parts the cells: the one of tab, semicolon, comma and bar that gives most lines the same number of cells, above one. */
 function delimiterOf(text: string): string {
   const counts = ['\t', ';', ',', '|'].map((delimiter) => {
-    const rows = Papa.parse<string[]>(text, { delimiter, preview: 60, skipEmptyLines: 'greedy' }).data.map((row) => row.length);
+    const rows = Papa.parse<string[]>(text, { delimiter, preview: 60, skipEmptyLines: 'greedy' }).data.map(
+      (row) => row.length,
+    );
     const usual = Math.max(0, ...rows);
     const even = rows.filter((cells) => cells === usual).length / Math.max(1, rows.length);
     return { delimiter, score: usual < 2 ? 0 : even * Math.min(usual, 12) };
   });
-  return counts.reduce((best, one) => (one.score > best.score ? one : best)).score > 0 ? counts.reduce((best, one) => (one.score > best.score ? one : best)).delimiter : ',';
+  return counts.reduce((best, one) => (one.score > best.score ? one : best)).score > 0
+    ? counts.reduce((best, one) => (one.score > best.score ? one : best)).delimiter
+    : ',';
 }
 
 /** Where the quoted cell that opens at a place closes; -1 when it never does. */
 function closingOf(text: string, open: number): number {
-  for (let at = text.indexOf('"', open + 1); at !== -1; at = text.indexOf('"', at + 2)) if (text[at + 1] !== '"') return at;
+  for (let at = text.indexOf('"', open + 1); at !== -1; at = text.indexOf('"', at + 2))
+    if (text[at + 1] !== '"') return at;
   return -1;
 }
 
@@ -48,7 +59,8 @@ function closingOf(text: string, open: number): number {
  * opens with its separator and closes on its own line is a quoted one all the same.
  */
 function doubleDittos(text: string, delimiter: string): string {
-  const ends = (sign: string | undefined): boolean => sign === undefined || sign === delimiter || sign === '\n' || sign === '\r';
+  const ends = (sign: string | undefined): boolean =>
+    sign === undefined || sign === delimiter || sign === '\n' || sign === '\r';
   const parts: string[] = [];
   let copied = 0;
   let atStart = true;
@@ -77,10 +89,18 @@ export function readSeparated(text: string): string[][] {
   const delimiter = declared?.[1] ?? delimiterOf(body);
   const result = Papa.parse<string[]>(doubleDittos(body, delimiter), { delimiter });
   const broken = result.errors.find((error) => error.type === 'Quotes');
-  if (broken) throw new SheetRefused(`Line ${(broken.row ?? 0) + 1} has a quotation mark that is not closed.`, 'Close it, or double it where it means inches.');
+  if (broken)
+    throw new SheetRefused(
+      `Line ${(broken.row ?? 0) + 1} has a quotation mark that is not closed.`,
+      'Close it, or double it where it means inches.',
+    );
   const rows = result.data.map((row) => row.map(unguard));
   return declared ? [[], ...rows] : rows;
 }
 
 /** Rows as CSV with a byte order mark, so that ² and umlauts survive; cells that look like formulas stay text. */
-export const writeCsv = (rows: readonly (readonly string[])[]): string => `\uFEFF${Papa.unparse(rows.map((row) => row.map(guard)), { newline: '\r\n' })}\r\n`;
+export const writeCsv = (rows: readonly (readonly string[])[]): string =>
+  `\uFEFF${Papa.unparse(
+    rows.map((row) => row.map(guard)),
+    { newline: '\r\n' },
+  )}\r\n`;

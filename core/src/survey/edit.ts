@@ -5,11 +5,16 @@ import { EditRefused, type HarnessEdit, type RunChange, type Surveyed } from './
 
 function addRun(state: Surveyed, run: Run, node: HarnessNode | undefined): Surveyed {
   const { harness } = state;
-  if (harness.runs.some((one) => one.id === run.id)) throw new EditRefused(`Run "${run.id}" is there already.`, 'Use another id.');
-  if (node && harness.nodes.some((one) => one.id === node.id || one.name.toLowerCase() === node.name.toLowerCase())) throw new EditRefused(`${node.name} is there already.`, 'Give the new one another name.');
+  if (harness.runs.some((one) => one.id === run.id))
+    throw new EditRefused(`Run "${run.id}" is there already.`, 'Use another id.');
+  if (node && harness.nodes.some((one) => one.id === node.id || one.name.toLowerCase() === node.name.toLowerCase()))
+    throw new EditRefused(`${node.name} is there already.`, 'Give the new one another name.');
   const nodes = node ? [...harness.nodes, node] : harness.nodes;
-  for (const end of [run.fromNodeId, run.toNodeId]) if (!nodes.some((one) => one.id === end)) throw new EditRefused(`${run.name} ends at "${end}", which is not in the harness.`, 'Name a node that is there.');
-  if (routeBetween(harness.runs, run.fromNodeId, run.toNodeId) || run.fromNodeId === run.toNodeId) throw new EditRefused(`${run.name} would close a loop.`, 'A harness is a tree; bring the run to a new node.');
+  for (const end of [run.fromNodeId, run.toNodeId])
+    if (!nodes.some((one) => one.id === end))
+      throw new EditRefused(`${run.name} ends at "${end}", which is not in the harness.`, 'Name a node that is there.');
+  if (routeBetween(harness.runs, run.fromNodeId, run.toNodeId) || run.fromNodeId === run.toNodeId)
+    throw new EditRefused(`${run.name} would close a loop.`, 'A harness is a tree; bring the run to a new node.');
   return { ...state, harness: { ...harness, nodes, runs: [...harness.runs, run] } };
 }
 
@@ -17,16 +22,28 @@ function changeRun(state: Surveyed, runId: string, change: RunChange): Surveyed 
   runOf(state, runId);
   const { conduitInsideMm, name, zone, features } = change;
   const changed = (run: Run): Run => ({
-    ...run, name: name ?? run.name, zone: zone ?? run.zone, features: features ?? run.features, conduitInsideMm: conduitInsideMm === null ? undefined : (conduitInsideMm ?? run.conduitInsideMm),
+    ...run,
+    name: name ?? run.name,
+    zone: zone ?? run.zone,
+    features: features ?? run.features,
+    conduitInsideMm: conduitInsideMm === null ? undefined : (conduitInsideMm ?? run.conduitInsideMm),
   });
-  return { ...state, harness: { ...state.harness, runs: state.harness.runs.map((run) => (run.id === runId ? changed(run) : run)) } };
+  return {
+    ...state,
+    harness: { ...state.harness, runs: state.harness.runs.map((run) => (run.id === runId ? changed(run) : run)) },
+  };
 }
 
 function changeNode(state: Surveyed, node: HarnessNode): Surveyed {
   nodeOf(state, node.id);
-  const twin = state.harness.nodes.find((one) => one.id !== node.id && one.name.toLowerCase() === node.name.toLowerCase());
+  const twin = state.harness.nodes.find(
+    (one) => one.id !== node.id && one.name.toLowerCase() === node.name.toLowerCase(),
+  );
   if (twin) throw new EditRefused(`There is a node ${twin.name} already.`, 'Give each its own name.');
-  return { ...state, harness: { ...state.harness, nodes: state.harness.nodes.map((one) => (one.id === node.id ? node : one)) } };
+  return {
+    ...state,
+    harness: { ...state.harness, nodes: state.harness.nodes.map((one) => (one.id === node.id ? node : one)) },
+  };
 }
 
 /** Takes away a run at the end of the tree with its last node. */
@@ -34,12 +51,26 @@ function removeRun(state: Surveyed, runId: string): Surveyed {
   const { harness, findings } = state;
   const run = runOf(state, runId);
   const through = harness.circuits.find((circuit) => circuit.runIds.includes(runId));
-  if (through) throw new EditRefused(`Circuit ${through.number} goes through ${run.name}.`, 'Remove its circuits or give them another way first.');
-  if (findings.some((finding) => finding.runId === runId)) throw new EditRefused(`Something was found on ${run.name}.`, 'Remove the finding first.');
-  if (harness.runs.length === 1) throw new EditRefused(`${run.name} is the only run.`, 'A harness has one run at least.');
+  if (through)
+    throw new EditRefused(
+      `Circuit ${through.number} goes through ${run.name}.`,
+      'Remove its circuits or give them another way first.',
+    );
+  if (findings.some((finding) => finding.runId === runId))
+    throw new EditRefused(`Something was found on ${run.name}.`, 'Remove the finding first.');
+  if (harness.runs.length === 1)
+    throw new EditRefused(`${run.name} is the only run.`, 'A harness has one run at least.');
   const bare = [run.toNodeId, run.fromNodeId].find((id) => runsAt(state, id).length === 1);
-  if (bare === undefined) throw new EditRefused(`${run.name} lies between other runs.`, 'Remove what hangs behind it first.');
-  return { ...state, harness: { ...harness, runs: harness.runs.filter((one) => one.id !== runId), nodes: harness.nodes.filter((node) => node.id !== bare) } };
+  if (bare === undefined)
+    throw new EditRefused(`${run.name} lies between other runs.`, 'Remove what hangs behind it first.');
+  return {
+    ...state,
+    harness: {
+      ...harness,
+      runs: harness.runs.filter((one) => one.id !== runId),
+      nodes: harness.nodes.filter((node) => node.id !== bare),
+    },
+  };
 }
 
 /** Circuits whose way follows from their ends where they have none. @throws EditRefused when no run leads from one end to the other */
@@ -49,11 +80,21 @@ function setCircuits(state: Surveyed, circuits: readonly Circuit[]): Surveyed {
     if (circuit.runIds.length > 0) return circuit;
     const way = routeBetween(harness.runs, circuit.from.nodeId, circuit.to.nodeId);
     const name = (id: string): string => harness.nodes.find((node) => node.id === id)?.name ?? id;
-    if (!way) throw new EditRefused(`No run leads from ${name(circuit.from.nodeId)} to ${name(circuit.to.nodeId)}, where circuit ${circuit.number} goes.`, 'Add the runs between them first.');
+    if (!way)
+      throw new EditRefused(
+        `No run leads from ${name(circuit.from.nodeId)} to ${name(circuit.to.nodeId)}, where circuit ${circuit.number} goes.`,
+        'Add the runs between them first.',
+      );
     return { ...circuit, runIds: way };
   });
-  const lost = findings.find((finding) => !routed.some((circuit) => circuit.id === finding.circuitId && circuit.runIds.includes(finding.runId)));
-  if (lost) throw new EditRefused(`Something was found on circuit ${harness.circuits.find((one) => one.id === lost.circuitId)?.number ?? lost.circuitId}, and it would be gone from there.`, 'Keep the circuit on its run, or remove the finding first.');
+  const lost = findings.find(
+    (finding) => !routed.some((circuit) => circuit.id === finding.circuitId && circuit.runIds.includes(finding.runId)),
+  );
+  if (lost)
+    throw new EditRefused(
+      `Something was found on circuit ${harness.circuits.find((one) => one.id === lost.circuitId)?.number ?? lost.circuitId}, and it would be gone from there.`,
+      'Keep the circuit on its run, or remove the finding first.',
+    );
   return { ...state, harness: { ...harness, circuits: routed } };
 }
 
@@ -64,7 +105,11 @@ function atTheirCavities(findings: readonly Finding[], { harness, findings: alon
     if (!isAtCavity(finding)) return now.get(finding.id) ?? finding;
     const circuit = harness.circuits.find((one) => one.id === finding.circuitId);
     const end = circuit && endOfCircuit(circuit, harness.runs, finding.at.nodeId);
-    if (!end) throw new EditRefused(`Something was found at ${finding.at.nodeId} ${finding.at.cavity}, and its circuit would not be there any more.`, 'Remove the finding first.');
+    if (!end)
+      throw new EditRefused(
+        `Something was found at ${finding.at.nodeId} ${finding.at.cavity}, and its circuit would not be there any more.`,
+        'Remove the finding first.',
+      );
     const { runId, fromMm, toMm, cavity } = end;
     return { ...finding, runId, fromMm, toMm, at: { ...finding.at, cavity } };
   });
@@ -72,24 +117,48 @@ function atTheirCavities(findings: readonly Finding[], { harness, findings: alon
 
 /** Does one edit. The findings keep their place on the harness. @throws EditRefused with what stands in the way */
 export function applyEdit(state: Surveyed, edit: HarnessEdit): Surveyed {
-  const after = edited({ harness: state.harness, findings: state.findings.filter((finding) => !isAtCavity(finding)) }, edit);
+  const after = edited(
+    { harness: state.harness, findings: state.findings.filter((finding) => !isAtCavity(finding)) },
+    edit,
+  );
   return { harness: after.harness, findings: atTheirCavities(state.findings, after) };
 }
 
 function edited(state: Surveyed, edit: HarnessEdit): Surveyed {
   const { circuits } = state.harness;
   switch (edit.do) {
-    case 'addRun': return addRun(state, edit.run, edit.node);
-    case 'changeRun': return changeRun(state, edit.runId, edit.change);
-    case 'setLength': return setLength(state, edit.runId, edit.lengthMm);
-    case 'splitRun': return splitRun(state, edit.runId, edit.atMm, edit.node, edit.newRunId, edit.newName);
-    case 'joinRuns': return joinRuns(state, edit.nodeId);
-    case 'moveNode': return moveNode(state, edit.nodeId, edit.byMm);
-    case 'changeNode': return changeNode(state, edit.node);
-    case 'removeRun': return removeRun(state, edit.runId);
-    case 'setCircuit': return setCircuits(state, circuits.some((one) => one.id === edit.circuit.id) ? circuits.map((one) => (one.id === edit.circuit.id ? edit.circuit : one)) : [...circuits, edit.circuit]);
-    case 'removeCircuit': return setCircuits(state, circuits.filter((one) => one.id !== edit.circuitId).map((one) => (one.pairWith === edit.circuitId ? { ...one, pairWith: undefined } : one)));
-    case 'setCircuits': return setCircuits(state, edit.circuits);
+    case 'addRun':
+      return addRun(state, edit.run, edit.node);
+    case 'changeRun':
+      return changeRun(state, edit.runId, edit.change);
+    case 'setLength':
+      return setLength(state, edit.runId, edit.lengthMm);
+    case 'splitRun':
+      return splitRun(state, edit.runId, edit.atMm, edit.node, edit.newRunId, edit.newName);
+    case 'joinRuns':
+      return joinRuns(state, edit.nodeId);
+    case 'moveNode':
+      return moveNode(state, edit.nodeId, edit.byMm);
+    case 'changeNode':
+      return changeNode(state, edit.node);
+    case 'removeRun':
+      return removeRun(state, edit.runId);
+    case 'setCircuit':
+      return setCircuits(
+        state,
+        circuits.some((one) => one.id === edit.circuit.id)
+          ? circuits.map((one) => (one.id === edit.circuit.id ? edit.circuit : one))
+          : [...circuits, edit.circuit],
+      );
+    case 'removeCircuit':
+      return setCircuits(
+        state,
+        circuits
+          .filter((one) => one.id !== edit.circuitId)
+          .map((one) => (one.pairWith === edit.circuitId ? { ...one, pairWith: undefined } : one)),
+      );
+    case 'setCircuits':
+      return setCircuits(state, edit.circuits);
   }
 }
 

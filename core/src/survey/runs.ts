@@ -5,18 +5,30 @@ import { EditRefused, type Surveyed } from './types.ts';
 
 export const runOf = ({ harness }: Surveyed, runId: string): Run => {
   const run = harness.runs.find((one) => one.id === runId);
-  if (!run) throw new EditRefused(`Run "${runId}" is not in the harness.`, `Runs are ${harness.runs.map((one) => one.id).join(', ')}.`);
+  if (!run)
+    throw new EditRefused(
+      `Run "${runId}" is not in the harness.`,
+      `Runs are ${harness.runs.map((one) => one.id).join(', ')}.`,
+    );
   return run;
 };
 
 export const nodeOf = ({ harness }: Surveyed, nodeId: string): HarnessNode => {
   const node = harness.nodes.find((one) => one.id === nodeId);
-  if (!node) throw new EditRefused(`Node "${nodeId}" is not in the harness.`, `Nodes are ${harness.nodes.map((one) => one.id).join(', ')}.`);
+  if (!node)
+    throw new EditRefused(
+      `Node "${nodeId}" is not in the harness.`,
+      `Nodes are ${harness.nodes.map((one) => one.id).join(', ')}.`,
+    );
   return node;
 };
 
-export const runsAt = ({ harness }: Surveyed, nodeId: string): Run[] => harness.runs.filter((run) => run.fromNodeId === nodeId || run.toNodeId === nodeId);
-const on = ({ findings }: Surveyed, run: Run): OnRun => ({ features: run.features, findings: findings.filter((finding) => finding.runId === run.id) });
+export const runsAt = ({ harness }: Surveyed, nodeId: string): Run[] =>
+  harness.runs.filter((run) => run.fromNodeId === nodeId || run.toNodeId === nodeId);
+const on = ({ findings }: Surveyed, run: Run): OnRun => ({
+  features: run.features,
+  findings: findings.filter((finding) => finding.runId === run.id),
+});
 
 /** Findings in the order in which they were, each as it is now. */
 function inOrder(state: Surveyed, changed: readonly Surveyed['findings'][number][]): Surveyed['findings'] {
@@ -25,7 +37,11 @@ function inOrder(state: Surveyed, changed: readonly Surveyed['findings'][number]
 }
 
 /** Circuits with the runs that they take now, in the order of their way. */
-const rerouted = (circuits: readonly Circuit[], runs: readonly Run[], idsOf: (ids: readonly string[]) => readonly string[]): Circuit[] =>
+const rerouted = (
+  circuits: readonly Circuit[],
+  runs: readonly Run[],
+  idsOf: (ids: readonly string[]) => readonly string[],
+): Circuit[] =>
   circuits.map((circuit) => {
     const runIds = idsOf(circuit.runIds);
     const way = routeBetween(runs, circuit.from.nodeId, circuit.to.nodeId);
@@ -34,24 +50,53 @@ const rerouted = (circuits: readonly Circuit[], runs: readonly Run[], idsOf: (id
   });
 
 /** Sets a node into a run. @throws EditRefused outside the run, on an id that is taken, in the middle of a finding */
-export function splitRun(state: Surveyed, runId: string, atMm: number, node: HarnessNode, newRunId: string, newName: string): Surveyed {
+export function splitRun(
+  state: Surveyed,
+  runId: string,
+  atMm: number,
+  node: HarnessNode,
+  newRunId: string,
+  newName: string,
+): Surveyed {
   const { harness } = state;
   const run = runOf(state, runId);
-  if (!(atMm >= 1 && atMm <= run.lengthMm - 1)) throw new EditRefused(`${node.name} at ${figure(atMm)} mm is not on ${run.name}, which is ${figure(run.lengthMm)} mm long.`, `Put it between 1 and ${figure(run.lengthMm - 1)} mm.`);
-  if (harness.nodes.some((one) => one.id === node.id) || harness.runs.some((one) => one.id === newRunId)) throw new EditRefused(`The id ${harness.runs.some((one) => one.id === newRunId) ? newRunId : node.id} is taken.`, 'Use another.');
+  if (!(atMm >= 1 && atMm <= run.lengthMm - 1))
+    throw new EditRefused(
+      `${node.name} at ${figure(atMm)} mm is not on ${run.name}, which is ${figure(run.lengthMm)} mm long.`,
+      `Put it between 1 and ${figure(run.lengthMm - 1)} mm.`,
+    );
+  if (harness.nodes.some((one) => one.id === node.id) || harness.runs.some((one) => one.id === newRunId))
+    throw new EditRefused(
+      `The id ${harness.runs.some((one) => one.id === newRunId) ? newRunId : node.id} is taken.`,
+      'Use another.',
+    );
   const { first, second } = partedAt(on(state, run), atMm, run.id, newRunId, node.name);
   const before: Run = { ...run, toNodeId: node.id, lengthMm: atMm, features: first.features };
-  const behind: Run = { ...run, id: newRunId, name: newName, fromNodeId: node.id, lengthMm: run.lengthMm - atMm, features: second.features };
+  const behind: Run = {
+    ...run,
+    id: newRunId,
+    name: newName,
+    fromNodeId: node.id,
+    lengthMm: run.lengthMm - atMm,
+    features: second.features,
+  };
   const runs = harness.runs.flatMap((one) => (one.id === run.id ? [before, behind] : [one]));
-  const circuits = rerouted(harness.circuits, runs, (ids) => ids.flatMap((id) => (id === run.id ? [run.id, newRunId] : [id])));
-  return { harness: { ...harness, nodes: [...harness.nodes, node], runs, circuits }, findings: inOrder(state, [...first.findings, ...second.findings]) };
+  const circuits = rerouted(harness.circuits, runs, (ids) =>
+    ids.flatMap((id) => (id === run.id ? [run.id, newRunId] : [id])),
+  );
+  return {
+    harness: { ...harness, nodes: [...harness.nodes, node], runs, circuits },
+    findings: inOrder(state, [...first.findings, ...second.findings]),
+  };
 }
 
 /** What is left of a node that was taken out: a clip or grommet stays a thing along the run. */
 function leftBy(node: HarnessNode, atMm: number, features: readonly Feature[]): Feature[] {
   const { kind } = node;
   if (kind !== 'clip' && kind !== 'grommet') return [];
-  return features.some((feature) => feature.kind === kind && feature.fromMm <= atMm && feature.toMm >= atMm) ? [] : [{ kind, name: node.name, fromMm: atMm, toMm: atMm }];
+  return features.some((feature) => feature.kind === kind && feature.fromMm <= atMm && feature.toMm >= atMm)
+    ? []
+    : [{ kind, name: node.name, fromMm: atMm, toMm: atMm }];
 }
 
 /** Takes a node out between two runs, which become one. @throws EditRefused where more or fewer meet, a circuit ends, or the runs differ */
@@ -59,22 +104,43 @@ export function joinRuns(state: Surveyed, nodeId: string): Surveyed {
   const { harness } = state;
   const node = nodeOf(state, nodeId);
   const [a, b, ...more] = runsAt(state, nodeId);
-  if (!a || !b || more.length > 0) throw new EditRefused(`${more.length + (a ? 1 : 0) + (b ? 1 : 0)} runs meet at ${node.name}; two can be joined.`, 'Remove or join the others first.');
+  if (!a || !b || more.length > 0)
+    throw new EditRefused(
+      `${more.length + (a ? 1 : 0) + (b ? 1 : 0)} runs meet at ${node.name}; two can be joined.`,
+      'Remove or join the others first.',
+    );
   const ending = harness.circuits.find((circuit) => circuit.from.nodeId === nodeId || circuit.to.nodeId === nodeId);
   if (ending) throw new EditRefused(`Circuit ${ending.number} ends at ${node.name}.`, 'Give it another end first.');
   const alone = harness.circuits.find((circuit) => circuit.runIds.includes(a.id) !== circuit.runIds.includes(b.id));
-  if (alone) throw new EditRefused(`Circuit ${alone.number} goes through ${alone.runIds.includes(a.id) ? a.name : b.name} and not through ${alone.runIds.includes(a.id) ? b.name : a.name}.`, 'Runs are joined where the same circuits go through both.');
-  if (JSON.stringify(a.zone) !== JSON.stringify(b.zone) || a.conduitInsideMm !== b.conduitInsideMm) throw new EditRefused(`${a.name} and ${b.name} are in different zones or conduits.`, 'Make zone and conduit of both alike first, or leave them two.');
+  if (alone)
+    throw new EditRefused(
+      `Circuit ${alone.number} goes through ${alone.runIds.includes(a.id) ? a.name : b.name} and not through ${alone.runIds.includes(a.id) ? b.name : a.name}.`,
+      'Runs are joined where the same circuits go through both.',
+    );
+  if (JSON.stringify(a.zone) !== JSON.stringify(b.zone) || a.conduitInsideMm !== b.conduitInsideMm)
+    throw new EditRefused(
+      `${a.name} and ${b.name} are in different zones or conduits.`,
+      'Make zone and conduit of both alike first, or leave them two.',
+    );
   const firstWay = a.toNodeId === nodeId ? a : b.toNodeId === nodeId ? b : undefined;
   const first = firstWay ? { run: firstWay, on: on(state, firstWay) } : turned(a, on(state, a));
   const other = first.run.id === a.id ? b : a;
   const second = other.fromNodeId === nodeId ? { run: other, on: on(state, other) } : turned(other, on(state, other));
   const joined = together(first.on, second.on, first.run.lengthMm, a.id);
   const features = [...joined.features, ...leftBy(node, first.run.lengthMm, joined.features)];
-  const run: Run = { ...a, fromNodeId: first.run.fromNodeId, toNodeId: second.run.toNodeId, lengthMm: first.run.lengthMm + second.run.lengthMm, features };
+  const run: Run = {
+    ...a,
+    fromNodeId: first.run.fromNodeId,
+    toNodeId: second.run.toNodeId,
+    lengthMm: first.run.lengthMm + second.run.lengthMm,
+    features,
+  };
   const runs = harness.runs.flatMap((one) => (one.id === a.id ? [run] : one.id === b.id ? [] : [one]));
   const circuits = rerouted(harness.circuits, runs, (ids) => ids.filter((id) => id !== b.id));
-  return { harness: { ...harness, nodes: harness.nodes.filter((one) => one.id !== nodeId), runs, circuits }, findings: inOrder(state, joined.findings) };
+  return {
+    harness: { ...harness, nodes: harness.nodes.filter((one) => one.id !== nodeId), runs, circuits },
+    findings: inOrder(state, joined.findings),
+  };
 }
 
 /** The run by which a node is reached from the first node of the harness; none for that node itself. */
@@ -86,7 +152,12 @@ function runTowardsStart(state: Surveyed, nodeId: string): Run | undefined {
 }
 
 /** Seen so that it ends (or starts) at a node, with whether it had to be turned for that. */
-function facing(state: Surveyed, run: Run, nodeId: string, as: 'end' | 'start'): { readonly run: Run; readonly on: OnRun; readonly isTurned: boolean } {
+function facing(
+  state: Surveyed,
+  run: Run,
+  nodeId: string,
+  as: 'end' | 'start',
+): { readonly run: Run; readonly on: OnRun; readonly isTurned: boolean } {
   const fits = as === 'end' ? run.toNodeId === nodeId : run.fromNodeId === nodeId;
   return fits ? { run, on: on(state, run), isTurned: false } : { ...turned(run, on(state, run)), isTurned: true };
 }
@@ -100,19 +171,28 @@ export function moveNode(state: Surveyed, nodeId: string, byMm: number): Surveye
   const { harness } = state;
   const node = nodeOf(state, nodeId);
   const before = runTowardsStart(state, nodeId);
-  if (!before) throw new EditRefused(`${node.name} is where the distances start.`, 'Change the length of its run instead.');
+  if (!before)
+    throw new EditRefused(`${node.name} is where the distances start.`, 'Change the length of its run instead.');
   const behind = runsAt(state, nodeId).find((run) => run.id !== before.id);
   if (!behind) return setLength(state, before.id, before.lengthMm + byMm);
   const [a, b] = [facing(state, before, nodeId, 'end'), facing(state, behind, nodeId, 'start')];
   const atMm = a.run.lengthMm + byMm;
   const wholeMm = a.run.lengthMm + b.run.lengthMm;
-  if (!(atMm >= 1 && atMm <= wholeMm - 1)) throw new EditRefused(`${node.name} cannot go to ${figure(atMm)} mm: its line is ${figure(wholeMm)} mm long.`, `Keep it between 1 and ${figure(wholeMm - 1)} mm.`);
+  if (!(atMm >= 1 && atMm <= wholeMm - 1))
+    throw new EditRefused(
+      `${node.name} cannot go to ${figure(atMm)} mm: its line is ${figure(wholeMm)} mm long.`,
+      `Keep it between 1 and ${figure(wholeMm - 1)} mm.`,
+    );
   const line = together(a.on, b.on, a.run.lengthMm, before.id);
   const parted = partedAt(line, atMm, before.id, behind.id, node.name);
   for (const finding of [...parted.first.findings, ...parted.second.findings]) {
     const circuit = harness.circuits.find((one) => one.id === finding.circuitId);
     const run = finding.runId === before.id ? before : behind;
-    if (circuit && !circuit.runIds.includes(finding.runId)) throw new EditRefused(`The finding on circuit ${circuit.number} would come to lie on ${run.name}, where that circuit does not go.`, 'Move the node less far, or correct the finding first.');
+    if (circuit && !circuit.runIds.includes(finding.runId))
+      throw new EditRefused(
+        `The finding on circuit ${circuit.number} would come to lie on ${run.name}, where that circuit does not go.`,
+        'Move the node less far, or correct the finding first.',
+      );
   }
   const back = (side: typeof a, part: OnRun, lengthMm: number): { readonly run: Run; readonly on: OnRun } => {
     const now = { run: { ...side.run, lengthMm, features: part.features }, on: part };
@@ -126,8 +206,22 @@ export function moveNode(state: Surveyed, nodeId: string, byMm: number): Surveye
 /** Gives a run another length, measured from its start. @throws EditRefused when something on it would lie outside */
 export function setLength(state: Surveyed, runId: string, lengthMm: number): Surveyed {
   const run = runOf(state, runId);
-  if (!(lengthMm >= 1 && lengthMm <= 1_000_000)) throw new EditRefused(`${run.name} cannot be ${figure(lengthMm)} mm long.`, 'Lengths run from 1 mm to 1 km.');
-  const far = [...run.features.map((feature) => ({ what: feature.name, atMm: feature.toMm })), ...on(state, run).findings.map((finding) => ({ what: 'a finding', atMm: finding.toMm + finding.cutBackRightMm }))].find((one) => one.atMm > lengthMm);
-  if (far) throw new EditRefused(`${run.name} cannot be ${figure(lengthMm)} mm long: ${far.what} on it reaches to ${figure(far.atMm)} mm.`, 'Correct that first.');
-  return { ...state, harness: { ...state.harness, runs: state.harness.runs.map((one) => (one.id === runId ? { ...one, lengthMm } : one)) } };
+  if (!(lengthMm >= 1 && lengthMm <= 1_000_000))
+    throw new EditRefused(`${run.name} cannot be ${figure(lengthMm)} mm long.`, 'Lengths run from 1 mm to 1 km.');
+  const far = [
+    ...run.features.map((feature) => ({ what: feature.name, atMm: feature.toMm })),
+    ...on(state, run).findings.map((finding) => ({ what: 'a finding', atMm: finding.toMm + finding.cutBackRightMm })),
+  ].find((one) => one.atMm > lengthMm);
+  if (far)
+    throw new EditRefused(
+      `${run.name} cannot be ${figure(lengthMm)} mm long: ${far.what} on it reaches to ${figure(far.atMm)} mm.`,
+      'Correct that first.',
+    );
+  return {
+    ...state,
+    harness: {
+      ...state.harness,
+      runs: state.harness.runs.map((one) => (one.id === runId ? { ...one, lengthMm } : one)),
+    },
+  };
 }

@@ -9,34 +9,71 @@ export interface OnRun {
   readonly findings: readonly Finding[];
 }
 
-const moved = (finding: Finding, runId: string, byMm: number): Finding => ({ ...finding, runId, fromMm: finding.fromMm + byMm, toMm: finding.toMm + byMm });
-const shifted = (feature: Feature, byMm: number): Feature => ({ ...feature, fromMm: feature.fromMm + byMm, toMm: feature.toMm + byMm });
+const moved = (finding: Finding, runId: string, byMm: number): Finding => ({
+  ...finding,
+  runId,
+  fromMm: finding.fromMm + byMm,
+  toMm: finding.toMm + byMm,
+});
+const shifted = (feature: Feature, byMm: number): Feature => ({
+  ...feature,
+  fromMm: feature.fromMm + byMm,
+  toMm: feature.toMm + byMm,
+});
 
 /** The same run seen from its other end. */
 export function turned(run: Run, on: OnRun): { readonly run: Run; readonly on: OnRun } {
-  const features = on.features.map((feature) => ({ ...feature, fromMm: run.lengthMm - feature.toMm, toMm: run.lengthMm - feature.fromMm })).reverse();
+  const features = on.features
+    .map((feature) => ({ ...feature, fromMm: run.lengthMm - feature.toMm, toMm: run.lengthMm - feature.fromMm }))
+    .reverse();
   return {
     run: { ...run, fromNodeId: run.toNodeId, toNodeId: run.fromNodeId, features },
-    on: { features, findings: on.findings.map((finding) => ({ ...finding, fromMm: run.lengthMm - finding.toMm, toMm: run.lengthMm - finding.fromMm, cutBackLeftMm: finding.cutBackRightMm, cutBackRightMm: finding.cutBackLeftMm })) },
+    on: {
+      features,
+      findings: on.findings.map((finding) => ({
+        ...finding,
+        fromMm: run.lengthMm - finding.toMm,
+        toMm: run.lengthMm - finding.fromMm,
+        cutBackLeftMm: finding.cutBackRightMm,
+        cutBackRightMm: finding.cutBackLeftMm,
+      })),
+    },
   };
 }
 
 /** Parts what lies on a run at a place. A feature that lies over it is in both; a finding that does is refused. */
-export function partedAt(on: OnRun, atMm: number, firstRunId: string, secondRunId: string, place: string): { readonly first: OnRun; readonly second: OnRun } {
+export function partedAt(
+  on: OnRun,
+  atMm: number,
+  firstRunId: string,
+  secondRunId: string,
+  place: string,
+): { readonly first: OnRun; readonly second: OnRun } {
   for (const finding of on.findings) {
     const lost = lostStretch(finding);
     if (lost.fromMm < atMm && lost.toMm > atMm) {
-      throw new EditRefused(`${place} would stand at ${figure(atMm)} mm, in the middle of a finding that reaches from ${figure(lost.fromMm)} to ${figure(lost.toMm)} mm.`, 'Put it beside the finding; a finding lies on one run.');
+      throw new EditRefused(
+        `${place} would stand at ${figure(atMm)} mm, in the middle of a finding that reaches from ${figure(lost.fromMm)} to ${figure(lost.toMm)} mm.`,
+        'Put it beside the finding; a finding lies on one run.',
+      );
     }
   }
   return {
     first: {
-      features: on.features.filter((feature) => feature.fromMm < atMm || feature.toMm <= atMm).map((feature) => ({ ...feature, toMm: Math.min(feature.toMm, atMm) })),
-      findings: on.findings.filter((finding) => lostStretch(finding).toMm <= atMm).map((finding) => moved(finding, firstRunId, 0)),
+      features: on.features
+        .filter((feature) => feature.fromMm < atMm || feature.toMm <= atMm)
+        .map((feature) => ({ ...feature, toMm: Math.min(feature.toMm, atMm) })),
+      findings: on.findings
+        .filter((finding) => lostStretch(finding).toMm <= atMm)
+        .map((finding) => moved(finding, firstRunId, 0)),
     },
     second: {
-      features: on.features.filter((feature) => feature.toMm > atMm).map((feature) => shifted({ ...feature, fromMm: Math.max(feature.fromMm, atMm) }, -atMm)),
-      findings: on.findings.filter((finding) => lostStretch(finding).toMm > atMm).map((finding) => moved(finding, secondRunId, -atMm)),
+      features: on.features
+        .filter((feature) => feature.toMm > atMm)
+        .map((feature) => shifted({ ...feature, fromMm: Math.max(feature.fromMm, atMm) }, -atMm)),
+      findings: on.findings
+        .filter((finding) => lostStretch(finding).toMm > atMm)
+        .map((finding) => moved(finding, secondRunId, -atMm)),
     },
   };
 }
@@ -46,10 +83,22 @@ export function together(first: OnRun, second: OnRun, seamMm: number, runId: str
   const behind = second.features.map((feature) => shifted(feature, seamMm));
   const features: Feature[] = [...first.features];
   for (const feature of behind) {
-    const at = features.findIndex((one) => one.kind === feature.kind && one.name === feature.name && Math.abs(one.toMm - seamMm) < 1e-9 && Math.abs(feature.fromMm - seamMm) < 1e-9);
+    const at = features.findIndex(
+      (one) =>
+        one.kind === feature.kind &&
+        one.name === feature.name &&
+        Math.abs(one.toMm - seamMm) < 1e-9 &&
+        Math.abs(feature.fromMm - seamMm) < 1e-9,
+    );
     const before = features[at];
     if (before) features[at] = { ...before, toMm: feature.toMm };
     else features.push(feature);
   }
-  return { features, findings: [...first.findings.map((finding) => moved(finding, runId, 0)), ...second.findings.map((finding) => moved(finding, runId, seamMm))] };
+  return {
+    features,
+    findings: [
+      ...first.findings.map((finding) => moved(finding, runId, 0)),
+      ...second.findings.map((finding) => moved(finding, runId, seamMm)),
+    ],
+  };
 }

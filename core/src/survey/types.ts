@@ -19,7 +19,14 @@ export type HarnessEdit =
   | { readonly do: 'addRun'; readonly run: Run; readonly node?: HarnessNode | undefined }
   | { readonly do: 'changeRun'; readonly runId: string; readonly change: RunChange }
   | { readonly do: 'setLength'; readonly runId: string; readonly lengthMm: number }
-  | { readonly do: 'splitRun'; readonly runId: string; readonly atMm: number; readonly node: HarnessNode; readonly newRunId: string; readonly newName: string }
+  | {
+      readonly do: 'splitRun';
+      readonly runId: string;
+      readonly atMm: number;
+      readonly node: HarnessNode;
+      readonly newRunId: string;
+      readonly newName: string;
+    }
   | { readonly do: 'joinRuns'; readonly nodeId: string }
   | { readonly do: 'moveNode'; readonly nodeId: string; readonly byMm: number }
   | { readonly do: 'changeNode'; readonly node: HarnessNode }
@@ -36,7 +43,10 @@ export interface Surveyed {
 
 /** An edit that cannot be: what stands in the way, and what to do. */
 export class EditRefused extends Error {
-  constructor(message: string, readonly remedy: string) {
+  constructor(
+    message: string,
+    readonly remedy: string,
+  ) {
     super(message);
     this.name = 'EditRefused';
   }

@@ -10,7 +10,8 @@ const GAS_CONSTANT_J_PER_KG_K = 287.05;
 const SPECIFIC_HEAT_J_PER_KG_K = 1007;
 
 /** Growth of a property from 0 °C by Sutherland's law with its constant, both in K. */
-const sutherland = (kelvin: number, constant: number): number => (kelvin / KELVIN) ** 1.5 * ((KELVIN + constant) / (kelvin + constant));
+const sutherland = (kelvin: number, constant: number): number =>
+  (kelvin / KELVIN) ** 1.5 * ((KELVIN + constant) / (kelvin + constant));
 
 /**
  * Air at a film temperature in °C, from Sutherland's law for viscosity (1.716e-5 Pa·s at 0 °C, S = 110.4 K) and

@@ -1,6 +1,25 @@
 /** Plain colour words; which short form a maker prints is a matter of import, not of storage. */
 export const COLOURS = [
-  'black', 'white', 'red', 'green', 'blue', 'yellow', 'brown', 'orange', 'violet', 'grey', 'pink', 'tan', 'light blue', 'light green', 'dark blue', 'dark green', 'turquoise', 'gold', 'silver', 'natural',
+  'black',
+  'white',
+  'red',
+  'green',
+  'blue',
+  'yellow',
+  'brown',
+  'orange',
+  'violet',
+  'grey',
+  'pink',
+  'tan',
+  'light blue',
+  'light green',
+  'dark blue',
+  'dark green',
+  'turquoise',
+  'gold',
+  'silver',
+  'natural',
 ] as const;
 export type ColourName = (typeof COLOURS)[number];
 

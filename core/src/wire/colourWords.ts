@@ -1,5 +1,12 @@
 import type { ColourName, WireColour } from './colour.ts';
-import { COLOUR_SYSTEM_WORDS, COLOUR_SYSTEMS, FULL_WORDS, LOOSE_FORMS, SHORT_FORMS, type ColourSystem } from './colourSystems.ts';
+import {
+  COLOUR_SYSTEM_WORDS,
+  COLOUR_SYSTEMS,
+  FULL_WORDS,
+  LOOSE_FORMS,
+  SHORT_FORMS,
+  type ColourSystem,
+} from './colourSystems.ts';
 
 /** What a colour word came to: a colour, a question because it may mean several, or nothing that is known. */
 export type ColourReading =
@@ -14,12 +21,17 @@ const STRIPE_WORDS = /\s*\b(?:STRIPE|STRIPED|TRACER|TRACE|STR)\b\s*/g;
 /** Shades that belong to the word behind them, however they are tied to it: LT. BLU, DK-GRN. */
 const SHADES = /\b(LT|DK|LIGHT|DARK)[-.\s]+(?=[A-Z])/g;
 
-const meaning = (word: string, system: ColourSystem): ColourName | undefined => FULL_WORDS.get(word) ?? (system === 'words' ? undefined : SHORT_FORMS[system][word]);
+const meaning = (word: string, system: ColourSystem): ColourName | undefined =>
+  FULL_WORDS.get(word) ?? (system === 'words' ? undefined : SHORT_FORMS[system][word]);
 
 /** The parts of a colour text as written: base, then stripe. */
 function partsOf(text: string): string[] {
   const upper = tidy(text).toUpperCase().replace(STRIPE_WORDS, ' ').replace(SHADES, '$1 ').trim();
-  return upper.replace(/(\s)W\/\s*/, '$1WITH ').split(SEPARATOR).map((part) => part.trim()).filter((part) => part !== '');
+  return upper
+    .replace(/(\s)W\/\s*/, '$1WITH ')
+    .split(SEPARATOR)
+    .map((part) => part.trim())
+    .filter((part) => part !== '');
 }
 
 /** Both colours of a form without a separator, such as RDBK or "red black": every way to cut it in two that a system reads. */
@@ -30,13 +42,15 @@ function cutInTwo(word: string, system: ColourSystem): WireColour[] {
     // Letters run together only in short forms; full words need a space between them.
     if (word[at] !== ' ' && word[at - 1] !== ' ' && (left.length > 3 || right.length > 3)) continue;
     const [base, stripe] = [meaning(left, system), meaning(right, system)];
-    if (base !== undefined && stripe !== undefined && !cuts.some((cut) => cut.base === base && cut.stripe === stripe)) cuts.push(base === stripe ? { base } : { base, stripe });
+    if (base !== undefined && stripe !== undefined && !cuts.some((cut) => cut.base === base && cut.stripe === stripe))
+      cuts.push(base === stripe ? { base } : { base, stripe });
   }
   return cuts;
 }
 
 const same = (a: WireColour, b: WireColour): boolean => a.base === b.base && a.stripe === b.stripe;
-const distinct = (colours: readonly WireColour[]): WireColour[] => colours.filter((colour, index) => colours.findIndex((other) => same(other, colour)) === index);
+const distinct = (colours: readonly WireColour[]): WireColour[] =>
+  colours.filter((colour, index) => colours.findIndex((other) => same(other, colour)) === index);
 
 /** Every colour that a text can be in one system. */
 function inSystem(parts: readonly string[], system: ColourSystem): WireColour[] {
@@ -52,8 +66,13 @@ function inSystem(parts: readonly string[], system: ColourSystem): WireColour[] 
 /** What shorthand without a system may stand for, each part by itself. */
 function loosely(parts: readonly string[]): WireColour[] {
   const [first = '', second] = parts;
-  const options = (word: string): readonly ColourName[] => LOOSE_FORMS[word] ?? [FULL_WORDS.get(word)].filter((name) => name !== undefined);
-  return second === undefined ? options(first).map((base) => ({ base })) : options(first).flatMap((base) => options(second).map((stripe) => (base === stripe ? { base } : { base, stripe })));
+  const options = (word: string): readonly ColourName[] =>
+    LOOSE_FORMS[word] ?? [FULL_WORDS.get(word)].filter((name) => name !== undefined);
+  return second === undefined
+    ? options(first).map((base) => ({ base }))
+    : options(first).flatMap((base) =>
+        options(second).map((stripe) => (base === stripe ? { base } : { base, stripe })),
+      );
 }
 
 /**
@@ -63,12 +82,25 @@ function loosely(parts: readonly string[]): WireColour[] {
 export function readColour(text: string, system?: ColourSystem): ColourReading {
   const parts = partsOf(text);
   if (parts.length === 0) return { kind: 'unread', text, why: 'It is empty.' };
-  if (parts.length > 2) return { kind: 'unread', text, why: `It has ${parts.length} colours; a wire has a base and at most one stripe.` };
-  const found = distinct(system === undefined ? [...COLOUR_SYSTEMS.flatMap((one) => inSystem(parts, one)), ...loosely(parts)] : inSystem(parts, system));
+  if (parts.length > 2)
+    return { kind: 'unread', text, why: `It has ${parts.length} colours; a wire has a base and at most one stripe.` };
+  const found = distinct(
+    system === undefined
+      ? [...COLOUR_SYSTEMS.flatMap((one) => inSystem(parts, one)), ...loosely(parts)]
+      : inSystem(parts, system),
+  );
   const [only] = found;
   if (only === undefined) {
-    const elsewhere = system === undefined ? [] : COLOUR_SYSTEMS.filter((one) => one !== system && inSystem(parts, one).length > 0);
-    return { kind: 'unread', text, why: elsewhere.length > 0 ? `It is not read in ${COLOUR_SYSTEM_WORDS[system ?? 'words']}; it would be in ${elsewhere.map((one) => COLOUR_SYSTEM_WORDS[one]).join(' or ')}.` : 'It is no colour word that is known.' };
+    const elsewhere =
+      system === undefined ? [] : COLOUR_SYSTEMS.filter((one) => one !== system && inSystem(parts, one).length > 0);
+    return {
+      kind: 'unread',
+      text,
+      why:
+        elsewhere.length > 0
+          ? `It is not read in ${COLOUR_SYSTEM_WORDS[system ?? 'words']}; it would be in ${elsewhere.map((one) => COLOUR_SYSTEM_WORDS[one]).join(' or ')}.`
+          : 'It is no colour word that is known.',
+    };
   }
   return found.length === 1 ? { kind: 'read', colour: only } : { kind: 'ask', text, mayBe: found };
 }
@@ -91,7 +123,11 @@ export interface SystemVerdict {
   readonly evidence: readonly SystemEvidence[];
 }
 
-const quoted = (texts: readonly string[]): string => `${texts.slice(0, 4).map((text) => `“${text}”`).join(', ')}${texts.length > 4 ? ` and ${texts.length - 4} more` : ''}`;
+const quoted = (texts: readonly string[]): string =>
+  `${texts
+    .slice(0, 4)
+    .map((text) => `“${text}”`)
+    .join(', ')}${texts.length > 4 ? ` and ${texts.length - 4} more` : ''}`;
 
 /**
  * Chooses one system for a whole list. A system is taken when it reads the most and either something in the list is read by it alone,
@@ -99,12 +135,19 @@ const quoted = (texts: readonly string[]): string => `${texts.slice(0, 4).map((t
  */
 export function judgeColourSystem(texts: readonly string[]): SystemVerdict {
   const different = [...new Set(texts.map((text) => tidy(text).toUpperCase()).filter((text) => text !== ''))];
-  const readBy = new Map(COLOUR_SYSTEMS.map((system) => [system, different.filter((text) => readColour(text, system).kind === 'read')]));
+  const readBy = new Map(
+    COLOUR_SYSTEMS.map((system) => [system, different.filter((text) => readColour(text, system).kind === 'read')]),
+  );
   const evidence = COLOUR_SYSTEMS.map((system): SystemEvidence => {
     const read = readBy.get(system) ?? [];
     return {
-      system, reads: read.length, of: different.length, unread: different.filter((text) => !read.includes(text)),
-      onlyHere: read.filter((text) => !COLOUR_SYSTEMS.some((other) => other !== system && readBy.get(other)?.includes(text))),
+      system,
+      reads: read.length,
+      of: different.length,
+      unread: different.filter((text) => !read.includes(text)),
+      onlyHere: read.filter(
+        (text) => !COLOUR_SYSTEMS.some((other) => other !== system && readBy.get(other)?.includes(text)),
+      ),
     };
   }).sort((a, b) => b.reads - a.reads || b.onlyHere.length - a.onlyHere.length);
   const most = evidence[0]?.reads ?? 0;
@@ -112,14 +155,39 @@ export function judgeColourSystem(texts: readonly string[]): SystemVerdict {
   if (most === 0) return { because: 'No system reads any of these colours.', evidence };
   const best = evidence.filter((one) => one.reads === most);
   const [first] = best;
-  const agree = different.every((text) => distinct(best.flatMap((one) => { const reading = readColour(text, one.system); return reading.kind === 'read' ? [reading.colour] : []; })).length <= 1);
+  const agree = different.every(
+    (text) =>
+      distinct(
+        best.flatMap((one) => {
+          const reading = readColour(text, one.system);
+          return reading.kind === 'read' ? [reading.colour] : [];
+        }),
+      ).length <= 1,
+  );
   const doubtful = different.filter((text) => readColour(text).kind === 'ask');
-  if (first && best.length === 1 && (first.onlyHere.some((text) => !doubtful.includes(text) && !isLoose(text)) || doubtful.length === 0)) {
-    return { system: first.system, because: `Read as ${COLOUR_SYSTEM_WORDS[first.system]}: it reads ${first.reads} of ${first.of}${first.onlyHere.length > 0 ? `, and ${quoted(first.onlyHere)} ${first.onlyHere.length === 1 ? 'is' : 'are'} read in no other` : ''}.`, evidence };
+  if (
+    first &&
+    best.length === 1 &&
+    (first.onlyHere.some((text) => !doubtful.includes(text) && !isLoose(text)) || doubtful.length === 0)
+  ) {
+    return {
+      system: first.system,
+      because: `Read as ${COLOUR_SYSTEM_WORDS[first.system]}: it reads ${first.reads} of ${first.of}${first.onlyHere.length > 0 ? `, and ${quoted(first.onlyHere)} ${first.onlyHere.length === 1 ? 'is' : 'are'} read in no other` : ''}.`,
+      evidence,
+    };
   }
-  if (first && agree && doubtful.length === 0) return { system: first.system, because: `Read as ${COLOUR_SYSTEM_WORDS[first.system]}: whichever system is taken, these colours come out the same.`, evidence };
-  return { because: `${quoted(doubtful)} may mean several colours, and nothing in the list tells which system it is. Choose the system.`, evidence };
+  if (first && agree && doubtful.length === 0)
+    return {
+      system: first.system,
+      because: `Read as ${COLOUR_SYSTEM_WORDS[first.system]}: whichever system is taken, these colours come out the same.`,
+      evidence,
+    };
+  return {
+    because: `${quoted(doubtful)} may mean several colours, and nothing in the list tells which system it is. Choose the system.`,
+    evidence,
+  };
 }
 
 /** Whether every part of a text is shorthand that people write without a system, so that it is no evidence for one. */
-const isLoose = (text: string): boolean => partsOf(text).every((part) => part !== 'L' && LOOSE_FORMS[part] !== undefined);
+const isLoose = (text: string): boolean =>
+  partsOf(text).every((part) => part !== 'L' && LOOSE_FORMS[part] !== undefined);

@@ -2,7 +2,8 @@ import { areaMm2, sizeInWords, type WireSize } from './size.ts';
 import type { WireColour } from './colour.ts';
 
 /** Stranded or solid copper; the strand count is needed only where strands are lost. */
-export type Conductor = { readonly kind: 'stranded'; readonly strands?: number | undefined } | { readonly kind: 'solid' };
+export type Conductor =
+  { readonly kind: 'stranded'; readonly strands?: number | undefined } | { readonly kind: 'solid' };
 
 export type JacketMaterial = 'pvc' | 'pvc105' | 'xlpe' | 'etfe' | 'silicone' | 'ptfe';
 export type JacketWall = 'extraThin' | 'thin' | 'general' | 'heavy' | 'pvcPrimary';
@@ -23,7 +24,10 @@ export interface WireSpec {
 }
 
 /** Rated conductor temperature, °C, and thermal conductivity, W/mK, of jacket materials; common engineering values. */
-export const JACKETS: Record<JacketMaterial, { readonly name: string; readonly ratedC: number; readonly conductivityWPerMK: number }> = {
+export const JACKETS: Record<
+  JacketMaterial,
+  { readonly name: string; readonly ratedC: number; readonly conductivityWPerMK: number }
+> = {
   pvc: { name: 'PVC', ratedC: 85, conductivityWPerMK: 0.19 },
   pvc105: { name: 'PVC 105', ratedC: 105, conductivityWPerMK: 0.19 },
   xlpe: { name: 'cross-linked polyethylene', ratedC: 125, conductivityWPerMK: 0.28 },

@@ -19,8 +19,7 @@ function heatToAirWPerM(outerDiameterMm: number, surfaceC: number, ambientC: num
   const { conductivityWPerMK, kinematicViscosityM2PerS, prandtl } = airAt(filmC);
   const rayleigh =
     (GRAVITY_M_PER_S2 * rise * diameterM ** 3 * prandtl) / ((filmC + KELVIN) * kinematicViscosityM2PerS ** 2);
-  const nusselt =
-    (0.6 + (0.387 * rayleigh ** (1 / 6)) / (1 + (0.559 / prandtl) ** (9 / 16)) ** (8 / 27)) ** 2;
+  const nusselt = (0.6 + (0.387 * rayleigh ** (1 / 6)) / (1 + (0.559 / prandtl) ** (9 / 16)) ** (8 / 27)) ** 2;
   const convection = (nusselt * conductivityWPerMK) / diameterM;
   const surfaceK = surfaceC + KELVIN;
   const ambientK = ambientC + KELVIN;
@@ -30,7 +29,8 @@ function heatToAirWPerM(outerDiameterMm: number, surfaceC: number, ambientC: num
 
 /** Heat in W per metre and kelvin that passes the jacket: 2πk/ln(D/dc). */
 const jacketConductanceWPerMK = (wire: WireSpec): number =>
-  (2 * Math.PI * JACKETS[wire.jacket.material].conductivityWPerMK) / Math.log(jacketDiameterMm(wire) / conductorDiameterMm(wire));
+  (2 * Math.PI * JACKETS[wire.jacket.material].conductivityWPerMK) /
+  Math.log(jacketDiameterMm(wire) / conductorDiameterMm(wire));
 
 /** Bisection on a rising function; 40 halvings leave less than 1e-12 of the span. */
 function solveRising(low: number, high: number, isBelow: (x: number) => boolean): number {

@@ -1,9 +1,31 @@
 export {
-  awgAreaMm2, awgDiameterMm, awgLabel, areaMm2, sizeInWords, isSmaller, nextSizeThatWouldDo, sizeDisagreement, stepsUp,
-  METRIC_SIZES_MM2, TRADE_PAIRS_MM2, NEVER_SMALLER_SHARE, LARGEST_AWG, SMALLEST_AWG,
+  awgAreaMm2,
+  awgDiameterMm,
+  awgLabel,
+  areaMm2,
+  sizeInWords,
+  isSmaller,
+  nextSizeThatWouldDo,
+  sizeDisagreement,
+  stepsUp,
+  METRIC_SIZES_MM2,
+  TRADE_PAIRS_MM2,
+  NEVER_SMALLER_SHARE,
+  LARGEST_AWG,
+  SMALLEST_AWG,
 } from './size.ts';
 export type { WireSize } from './size.ts';
-export { conductorDiameterMm, jacketDiameterMm, ratedC, wireFacts, wireInWords, remainingShare, JACKETS, WALLS_MM, BUNCHED_FACTOR } from './conductor.ts';
+export {
+  conductorDiameterMm,
+  jacketDiameterMm,
+  ratedC,
+  wireFacts,
+  wireInWords,
+  remainingShare,
+  JACKETS,
+  WALLS_MM,
+  BUNCHED_FACTOR,
+} from './conductor.ts';
 export type { WireSpec, Conductor, Jacket, JacketMaterial, JacketWall, WireFacts } from './conductor.ts';
 export { resistanceMilliohm, LAY_STRANDED, RHO20_OHM_MM2_PER_M, ALPHA20_PER_K } from './resistance.ts';
 export { JOINT_DROP_MV, LEAST_JOINT_MM, resistanceLimits } from './joint.ts';

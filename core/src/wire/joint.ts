@@ -24,7 +24,9 @@ export function resistanceLimits(wire: WireSpec, jointLengthMm: number, loadA?: 
   const alarms: readonly ResistanceLimits[] = [
     { goodMilliohm, alarmMilliohm: 2 * goodMilliohm, alarmFrom: 'twice the wire' },
     { goodMilliohm, alarmMilliohm: HIGHEST_MILLIOHM, alarmFrom: '5 mΩ' },
-    ...(loadA !== undefined && loadA > 0 ? [{ goodMilliohm, alarmMilliohm: JOINT_DROP_MV / loadA, alarmFrom: '50 mV under load' as const }] : []),
+    ...(loadA !== undefined && loadA > 0
+      ? [{ goodMilliohm, alarmMilliohm: JOINT_DROP_MV / loadA, alarmFrom: '50 mV under load' as const }]
+      : []),
   ];
   return alarms.reduce((least, next) => (next.alarmMilliohm < least.alarmMilliohm ? next : least));
 }

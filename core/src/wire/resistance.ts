@@ -22,7 +22,10 @@ export function resistanceMilliohm(
   share = 1,
 ): number {
   if (!(lengthMm >= 0)) throw new RangeError(`A length of ${lengthMm} mm has no resistance: give 0 or more.`);
-  if (!(share > 0 && share <= 1)) throw new RangeError(`A copper share of ${share} cannot be: it lies above 0 and up to 1.`);
+  if (!(share > 0 && share <= 1))
+    throw new RangeError(`A copper share of ${share} cannot be: it lies above 0 and up to 1.`);
   const lay = wire.conductor.kind === 'stranded' ? LAY_STRANDED : 1;
-  return ((lay * RHO20_OHM_MM2_PER_M * lengthMm) / (areaMm2(wire.size) * share)) * (1 + ALPHA20_PER_K * (temperatureC - 20));
+  return (
+    ((lay * RHO20_OHM_MM2_PER_M * lengthMm) / (areaMm2(wire.size) * share)) * (1 + ALPHA20_PER_K * (temperatureC - 20))
+  );
 }

@@ -17,7 +17,16 @@ export const METRIC_SIZES_MM2: readonly number[] = [
 
 /** Trade labels and the metric copper they stand for, mm² (SAE J1128). */
 export const TRADE_PAIRS_MM2: ReadonlyMap<number, number> = new Map([
-  [22, 0.35], [20, 0.5], [18, 0.8], [16, 1], [14, 2], [12, 3], [10, 5], [8, 8], [6, 13], [4, 19],
+  [22, 0.35],
+  [20, 0.5],
+  [18, 0.8],
+  [16, 1],
+  [14, 2],
+  [12, 3],
+  [10, 5],
+  [8, 8],
+  [6, 13],
+  [4, 19],
 ]);
 
 /** New copper may be down to this share of the old and still count as "not smaller". */
@@ -28,7 +37,9 @@ export const LARGEST_AWG = -3;
 export const SMALLEST_AWG = 30;
 
 /** Gauges that wire is made in: the even ones, and all from 1 up; thinnest first. */
-const GAUGES_MADE = Array.from({ length: SMALLEST_AWG - LARGEST_AWG + 1 }, (_, i) => SMALLEST_AWG - i).filter((awg) => awg % 2 === 0 || awg <= 1);
+const GAUGES_MADE = Array.from({ length: SMALLEST_AWG - LARGEST_AWG + 1 }, (_, i) => SMALLEST_AWG - i).filter(
+  (awg) => awg % 2 === 0 || awg <= 1,
+);
 
 /** A label area may differ this much from its gauge before the two are said to disagree. */
 const AREA_AGREES_SHARE = 0.05;
@@ -62,7 +73,9 @@ export function areaMm2(size: WireSize): number {
     case 'trade': {
       const area = TRADE_PAIRS_MM2.get(size.awg);
       if (area === undefined) {
-        throw new RangeError(`Trade label ${size.awg} is not known: labels are ${[...TRADE_PAIRS_MM2.keys()].join(', ')}.`);
+        throw new RangeError(
+          `Trade label ${size.awg} is not known: labels are ${[...TRADE_PAIRS_MM2.keys()].join(', ')}.`,
+        );
       }
       return area;
     }
@@ -115,7 +128,9 @@ export function sizeDisagreement(size: WireSize): string | undefined {
   if (Math.abs(size.areaMm2 - meant) <= AREA_AGREES_SHARE * meant) return undefined;
   const other: WireSize | undefined =
     size.basis === 'awg'
-      ? TRADE_PAIRS_MM2.has(size.awg) ? { basis: 'trade', awg: size.awg } : undefined
+      ? TRADE_PAIRS_MM2.has(size.awg)
+        ? { basis: 'trade', awg: size.awg }
+        : undefined
       : { basis: 'awg', awg: size.awg };
   const fits = other && Math.abs(size.areaMm2 - areaMm2(other)) <= AREA_AGREES_SHARE * areaMm2(other);
   const remedy = fits
@@ -127,6 +142,11 @@ export function sizeDisagreement(size: WireSize): string | undefined {
 /** Sizes of `next`'s own series by which it is larger than `old`: 0 when it is not. `stepsUp(4, 2.5)` is 2 (3, then 4). */
 export function stepsUp(next: WireSize, old: WireSize): number {
   const [from, to] = [areaMm2(old), areaMm2(next)];
-  const series = next.basis === 'metric' ? METRIC_SIZES_MM2 : next.basis === 'trade' ? [...TRADE_PAIRS_MM2.values()] : GAUGES_MADE.map(awgAreaMm2);
+  const series =
+    next.basis === 'metric'
+      ? METRIC_SIZES_MM2
+      : next.basis === 'trade'
+        ? [...TRADE_PAIRS_MM2.values()]
+        : GAUGES_MADE.map(awgAreaMm2);
   return series.filter((area) => area > from * 1.05 && area <= to * 1.000001).length;
 }

@@ -9,8 +9,17 @@ import { EXAMPLES } from './examples.ts';
 
 const ROOT = resolve(import.meta.dirname, '../../..');
 const FOLDER = join(ROOT, 'docs/formats/examples');
-const planCommand = (args: readonly string[], input?: string) => spawnSync(process.execPath, ['--import', 'tsx', 'server/src/cli/main.ts', ...args], { cwd: ROOT, encoding: 'utf8', ...(input === undefined ? {} : { input }) });
-const errorOf = (stderr: string) => JSON.parse(stderr) as { error: { code: string; field: string; message: string; hint: string }; problems: { pointer: string }[] };
+const planCommand = (args: readonly string[], input?: string) =>
+  spawnSync(process.execPath, ['--import', 'tsx', 'server/src/cli/main.ts', ...args], {
+    cwd: ROOT,
+    encoding: 'utf8',
+    ...(input === undefined ? {} : { input }),
+  });
+const errorOf = (stderr: string) =>
+  JSON.parse(stderr) as {
+    error: { code: string; field: string; message: string; hint: string };
+    problems: { pointer: string }[];
+  };
 const harvester = readFileSync(join(FOLDER, 'harvester.json'), 'utf8');
 
 describe('the command that plans a file', () => {
@@ -27,7 +36,13 @@ describe('the command that plans a file', () => {
     expect(stdout.split('\n')[1]).toBe('  "format": "mendum-plan",');
   });
   test.each([
-    ['a bad field', ['-'], harvester.replace('"fromMm": 545', '"fromMm": 5450'), 'FINDING_NO_LENGTH', '/job/findings/0/toMm'],
+    [
+      'a bad field',
+      ['-'],
+      harvester.replace('"fromMm": 545', '"fromMm": 5450'),
+      'FINDING_NO_LENGTH',
+      '/job/findings/0/toMm',
+    ],
     ['a bad kind', ['-'], harvester.replace('"corroded"', '"rusty"'), 'BAD_VALUE', '/job/findings/4/kind'],
     ['no JSON', ['-'], 'parted', 'NOT_JSON', ''],
     ['an empty file', ['-'], '', 'NOT_JSON', ''],
@@ -37,12 +52,16 @@ describe('the command that plans a file', () => {
   ] as const)('%s: ends with 2 and an error object on standard error', (_why, args, input, code, field) => {
     const { status, stdout, stderr } = planCommand(args, input);
     expect([status, stdout]).toEqual([2, '']);
-    expect(errorOf(stderr)).toMatchObject({ error: { code, field, message: expect.any(String), hint: expect.any(String) } });
+    expect(errorOf(stderr)).toMatchObject({
+      error: { code, field, message: expect.any(String), hint: expect.any(String) },
+    });
   });
 });
 
 describe('the format', () => {
-  const validate = new Ajv2020({ allErrors: true, useDefaults: false, strict: false }).compile(JSON.parse(readFileSync(join(ROOT, 'docs/formats/job.schema.json'), 'utf8')) as object);
+  const validate = new Ajv2020({ allErrors: true, useDefaults: false, strict: false }).compile(
+    JSON.parse(readFileSync(join(ROOT, 'docs/formats/job.schema.json'), 'utf8')) as object,
+  );
   const example = (): Record<string, never> => JSON.parse(harvester) as Record<string, never>;
 
   test.each(Object.entries(EXAMPLES))('%s is the demo as it is, fits the schema, and can be planned', (name, make) => {
@@ -51,13 +70,30 @@ describe('the format', () => {
     expect(validate(JSON.parse(text)), JSON.stringify(validate.errors)).toBe(true);
     expect(() => readJobFile(text)).not.toThrow();
   });
-  it('has three examples and no others lying about', () => expect(readdirSync(FOLDER).sort()).toEqual(Object.keys(EXAMPLES).sort()));
+  it('has three examples and no others lying about', () =>
+    expect(readdirSync(FOLDER).sort()).toEqual(Object.keys(EXAMPLES).sort()));
 
   // What the schema refuses the reader refuses, and the other way round, for everything that concerns a field by itself.
   test.each([
-    ['/version', 2], ['/practice', 'x'], ['/shelf', 'empty'], ['/shelf', { without: 'x' }], ['/job/title', ''], ['/job/machine/systemVoltageV', 0], ['/job/harness/runs/0/lengthMm', 0], ['/job/harness/runs/0/zone/moisture', 'soggy'],
-    ['/job/harness/circuits/0/wire/size', { basis: 'trade', awg: 15 }], ['/job/harness/circuits/0/wire/colour/base', 'mauve'], ['/job/harness/circuits/0/runIds', []], ['/job/harness/nodes/0/id', 'two words'], ['/job/findings/0/kind', 'strandsLost'],
-    ['/job/findings/0/slackMm', -1], ['/job/findings/0/temporaryUntil', 'soon'], ['/job/findings/1/strandsLost', 0], ['/job/gate/isolation/how', 'hoped'], ['/job/asOf', '20 May'], ['/job/findings/0/extra', 1],
+    ['/version', 2],
+    ['/practice', 'x'],
+    ['/shelf', 'empty'],
+    ['/shelf', { without: 'x' }],
+    ['/job/title', ''],
+    ['/job/machine/systemVoltageV', 0],
+    ['/job/harness/runs/0/lengthMm', 0],
+    ['/job/harness/runs/0/zone/moisture', 'soggy'],
+    ['/job/harness/circuits/0/wire/size', { basis: 'trade', awg: 15 }],
+    ['/job/harness/circuits/0/wire/colour/base', 'mauve'],
+    ['/job/harness/circuits/0/runIds', []],
+    ['/job/harness/nodes/0/id', 'two words'],
+    ['/job/findings/0/kind', 'strandsLost'],
+    ['/job/findings/0/slackMm', -1],
+    ['/job/findings/0/temporaryUntil', 'soon'],
+    ['/job/findings/1/strandsLost', 0],
+    ['/job/gate/isolation/how', 'hoped'],
+    ['/job/asOf', '20 May'],
+    ['/job/findings/0/extra', 1],
   ])('%s = %j is refused by both', (pointer, value) => {
     const file = example();
     const path = pointer.split('/').slice(1);

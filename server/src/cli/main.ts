@@ -7,7 +7,12 @@ const USAGE = 'npm run -s plan -- job.json [--pretty]   ("-" reads standard inpu
 /** Writes the error object to standard error: the first problem in the one shape, all of them in `problems`. */
 function refuse(problems: readonly FileProblem[]): void {
   const [first] = problems;
-  const error = { code: first?.code ?? 'JOB_FILE', message: first?.message ?? 'The file cannot be planned.', field: first?.pointer ?? '', hint: first?.hint ?? USAGE };
+  const error = {
+    code: first?.code ?? 'JOB_FILE',
+    message: first?.message ?? 'The file cannot be planned.',
+    field: first?.pointer ?? '',
+    hint: first?.hint ?? USAGE,
+  };
   process.stderr.write(`${JSON.stringify({ error, problems })}\n`);
   process.exitCode = 2;
 }
@@ -26,14 +31,23 @@ const unknown = args.find((arg) => arg.startsWith('-') && arg !== '-' && arg !==
 const paths = args.filter((arg) => !arg.startsWith('-') || arg === '-');
 const [path] = paths;
 if (unknown !== undefined || path === undefined || paths.length > 1) {
-  refuse([{ code: 'USAGE', pointer: '', message: unknown === undefined ? `Name one job file; ${paths.length} were named.` : `"${unknown}" is no option.`, hint: USAGE }]);
+  refuse([
+    {
+      code: 'USAGE',
+      pointer: '',
+      message: unknown === undefined ? `Name one job file; ${paths.length} were named.` : `"${unknown}" is no option.`,
+      hint: USAGE,
+    },
+  ]);
 } else {
   const text = read(path);
   if (typeof text !== 'string') refuse([text]);
   else {
     try {
       const { job, practice, catalogue } = readJobFile(text);
-      process.stdout.write(`${JSON.stringify(plan(job, practice, catalogue), null, args.includes('--pretty') ? 2 : undefined)}\n`);
+      process.stdout.write(
+        `${JSON.stringify(plan(job, practice, catalogue), null, args.includes('--pretty') ? 2 : undefined)}\n`,
+      );
     } catch (error) {
       if (error instanceof JobFileRefused) refuse(error.problems);
       else throw error;

@@ -7,29 +7,74 @@ const real = { type: 'real' } as const satisfies EntitySchemaColumnOptions;
 const whole = { type: 'integer' } as const satisfies EntitySchemaColumnOptions;
 const json = { type: 'simple-json' } as const satisfies EntitySchemaColumnOptions;
 const key = { type: 'text', primary: true } as const satisfies EntitySchemaColumnOptions;
-const optional = <T extends EntitySchemaColumnOptions>(column: T): T & { nullable: true } => ({ ...column, nullable: true });
+const optional = <T extends EntitySchemaColumnOptions>(column: T): T & { nullable: true } => ({
+  ...column,
+  nullable: true,
+});
 
-export const MachineEntity = new EntitySchema<Rows.MachineRow>({ name: 'machine', columns: { id: key, name: text, kind: text, systemVoltageV: real } });
+export const MachineEntity = new EntitySchema<Rows.MachineRow>({
+  name: 'machine',
+  columns: { id: key, name: text, kind: text, systemVoltageV: real },
+});
 export const HarnessEntity = new EntitySchema<Rows.HarnessRow>({
-  name: 'harness', columns: { id: key, machineId: text, name: text, version: { ...whole, default: 1 }, keptFor: optional(text) },
+  name: 'harness',
+  columns: { id: key, machineId: text, name: text, version: { ...whole, default: 1 }, keptFor: optional(text) },
   foreignKeys: [{ target: 'machine', columnNames: ['machineId'], referencedColumnNames: ['id'] }],
 });
 const ofHarness = [{ target: 'harness', columnNames: ['harnessId'], referencedColumnNames: ['id'] }];
 const ofJob = [{ target: 'job', columnNames: ['jobId'], referencedColumnNames: ['id'] }];
 
 export const NodeEntity = new EntitySchema<Rows.NodeRow>({
-  name: 'node', columns: { harnessId: key, id: key, position: whole, kind: text, name: text, ways: optional(whole), face: optional(json), lock: optional(text), fittings: optional(json) }, foreignKeys: ofHarness,
+  name: 'node',
+  columns: {
+    harnessId: key,
+    id: key,
+    position: whole,
+    kind: text,
+    name: text,
+    ways: optional(whole),
+    face: optional(json),
+    lock: optional(text),
+    fittings: optional(json),
+  },
+  foreignKeys: ofHarness,
 });
 export const RunEntity = new EntitySchema<Rows.RunRow>({
   name: 'run',
-  columns: { harnessId: key, id: key, position: whole, name: text, fromNodeId: text, toNodeId: text, lengthMm: real, conduitInsideMm: optional(real), zone: json, features: json },
+  columns: {
+    harnessId: key,
+    id: key,
+    position: whole,
+    name: text,
+    fromNodeId: text,
+    toNodeId: text,
+    lengthMm: real,
+    conduitInsideMm: optional(real),
+    zone: json,
+    features: json,
+  },
   foreignKeys: ofHarness,
 });
 export const CircuitEntity = new EntitySchema<Rows.CircuitRow>({
   name: 'circuit',
   columns: {
-    harnessId: key, id: key, position: whole, number: text, function: text, kind: text, areaMm2: real, colourBase: text, fromNodeId: text, fromCavity: text, toNodeId: text, toCavity: text,
-    fuseA: optional(real), loadA: optional(real), pairWith: optional(text), wire: json, runIds: json,
+    harnessId: key,
+    id: key,
+    position: whole,
+    number: text,
+    function: text,
+    kind: text,
+    areaMm2: real,
+    colourBase: text,
+    fromNodeId: text,
+    fromCavity: text,
+    toNodeId: text,
+    toCavity: text,
+    fuseA: optional(real),
+    loadA: optional(real),
+    pairWith: optional(text),
+    wire: json,
+    runIds: json,
   },
   uniques: [{ name: 'one_circuit_per_number', columns: ['harnessId', 'number'] }],
   foreignKeys: ofHarness,
@@ -37,42 +82,165 @@ export const CircuitEntity = new EntitySchema<Rows.CircuitRow>({
 export const JobEntity = new EntitySchema<Rows.JobRow>({
   name: 'job',
   columns: {
-    id: key, number: { ...text, unique: true }, title: text, harnessId: text, practiceId: text, status: text, openedOn: text, gate: json, mappings: { ...json, default: '[]' }, held: { ...json, default: '[]' }, layout: { ...json, default: JSON.stringify(NO_WISHES) }, version: whole, createdBy: text, createdAt: text, updatedAt: text,
+    id: key,
+    number: { ...text, unique: true },
+    title: text,
+    harnessId: text,
+    practiceId: text,
+    status: text,
+    openedOn: text,
+    gate: json,
+    mappings: { ...json, default: '[]' },
+    held: { ...json, default: '[]' },
+    layout: { ...json, default: JSON.stringify(NO_WISHES) },
+    version: whole,
+    createdBy: text,
+    createdAt: text,
+    updatedAt: text,
   },
   foreignKeys: ofHarness,
 });
 export const FindingEntity = new EntitySchema<Rows.FindingRow>({
-  name: 'finding', columns: { jobId: key, id: key, position: whole, circuitId: text, runId: text, kind: text, fromMm: real, toMm: real, body: json, version: whole }, foreignKeys: ofJob,
+  name: 'finding',
+  columns: {
+    jobId: key,
+    id: key,
+    position: whole,
+    circuitId: text,
+    runId: text,
+    kind: text,
+    fromMm: real,
+    toMm: real,
+    body: json,
+    version: whole,
+  },
+  foreignKeys: ofJob,
 });
-export const ChoiceEntity = new EntitySchema<Rows.ChoiceRow>({ name: 'choice', columns: { id: key, jobId: text, findingId: text, use: optional(text), reason: text, by: text, at: text }, foreignKeys: ofJob });
-export const PinEntity = new EntitySchema<Rows.PinRow>({ name: 'pin', columns: { jobId: key, findingId: key, side: key, centreMm: real, runId: optional(text) }, foreignKeys: ofJob });
-export const TickEntity = new EntitySchema<Rows.TickRow>({ name: 'tick', columns: { jobId: key, stepId: key, spliceId: text, done: { type: 'boolean' }, by: text, at: text }, foreignKeys: ofJob });
+export const ChoiceEntity = new EntitySchema<Rows.ChoiceRow>({
+  name: 'choice',
+  columns: { id: key, jobId: text, findingId: text, use: optional(text), reason: text, by: text, at: text },
+  foreignKeys: ofJob,
+});
+export const PinEntity = new EntitySchema<Rows.PinRow>({
+  name: 'pin',
+  columns: { jobId: key, findingId: key, side: key, centreMm: real, runId: optional(text) },
+  foreignKeys: ofJob,
+});
+export const TickEntity = new EntitySchema<Rows.TickRow>({
+  name: 'tick',
+  columns: { jobId: key, stepId: key, spliceId: text, done: { type: 'boolean' }, by: text, at: text },
+  foreignKeys: ofJob,
+});
 export const ReadingEntity = new EntitySchema<Rows.ReadingRow>({
-  name: 'reading', columns: { id: key, jobId: text, spliceId: text, make: whole, checkId: text, value: json, by: text, at: text, sequence: whole },
-  indices: [{ name: 'reading_by_splice', columns: ['jobId', 'spliceId'] }], foreignKeys: ofJob,
+  name: 'reading',
+  columns: {
+    id: key,
+    jobId: text,
+    spliceId: text,
+    make: whole,
+    checkId: text,
+    value: json,
+    by: text,
+    at: text,
+    sequence: whole,
+  },
+  indices: [{ name: 'reading_by_splice', columns: ['jobId', 'spliceId'] }],
+  foreignKeys: ofJob,
 });
 export const RedoEntity = new EntitySchema<Rows.RedoRow>({
-  name: 'redo', columns: { id: key, jobId: text, findingId: text, lostFromMm: real, lostToMm: real, because: text, by: text, at: text, sequence: whole }, foreignKeys: ofJob,
+  name: 'redo',
+  columns: {
+    id: key,
+    jobId: text,
+    findingId: text,
+    lostFromMm: real,
+    lostToMm: real,
+    because: text,
+    by: text,
+    at: text,
+    sequence: whole,
+  },
+  foreignKeys: ofJob,
 });
 export const RecordEntity = new EntitySchema<Rows.RecordRow>({
-  name: 'record', columns: { id: key, jobId: text, spliceId: text, circuitNumber: text, temporaryUntil: optional(text), replacesId: optional(text), body: json, signedBy: text, signedAt: text },
-  indices: [{ name: 'record_by_job', columns: ['jobId'] }], foreignKeys: ofJob,
+  name: 'record',
+  columns: {
+    id: key,
+    jobId: text,
+    spliceId: text,
+    circuitNumber: text,
+    temporaryUntil: optional(text),
+    replacesId: optional(text),
+    body: json,
+    signedBy: text,
+    signedAt: text,
+  },
+  indices: [{ name: 'record_by_job', columns: ['jobId'] }],
+  foreignKeys: ofJob,
 });
 export const AuditEntity = new EntitySchema<Rows.AuditRow>({
-  name: 'audit', columns: { id: { type: 'integer', primary: true, generated: 'increment' }, at: text, by: text, what: text, jobId: optional(text), detail: json },
+  name: 'audit',
+  columns: {
+    id: { type: 'integer', primary: true, generated: 'increment' },
+    at: text,
+    by: text,
+    what: text,
+    jobId: optional(text),
+    detail: json,
+  },
 });
-export const ReceiptEntity = new EntitySchema<Rows.ReceiptRow>({ name: 'receipt', columns: { writeId: key, at: text, digest: text, status: whole, body: json } });
+export const ReceiptEntity = new EntitySchema<Rows.ReceiptRow>({
+  name: 'receipt',
+  columns: { writeId: key, at: text, digest: text, status: whole, body: json },
+});
 export const PersonEntity = new EntitySchema<Rows.PersonRow>({ name: 'person', columns: { name: key, since: text } });
-export const CatalogueEntity = new EntitySchema<Rows.CatalogueRow>({ name: 'catalogue', columns: { id: key, version: whole, body: json } });
+export const CatalogueEntity = new EntitySchema<Rows.CatalogueRow>({
+  name: 'catalogue',
+  columns: { id: key, version: whole, body: json },
+});
 
-export const PracticeEntity = new EntitySchema<Rows.PracticeRow>({ name: 'practice', columns: { id: key, version: whole, kept: { type: 'boolean' }, body: json } });
+export const PracticeEntity = new EntitySchema<Rows.PracticeRow>({
+  name: 'practice',
+  columns: { id: key, version: whole, kept: { type: 'boolean' }, body: json },
+});
 
 export const PhotoEntity = new EntitySchema<Rows.PhotoRow>({
-  name: 'photo', columns: { id: key, jobId: text, findingId: text, name: text, type: text, sizeBytes: whole, widthPx: whole, heightPx: whole, by: text, at: text, removed: { type: 'boolean' } },
-  indices: [{ name: 'photo_by_job', columns: ['jobId'] }], foreignKeys: ofJob,
+  name: 'photo',
+  columns: {
+    id: key,
+    jobId: text,
+    findingId: text,
+    name: text,
+    type: text,
+    sizeBytes: whole,
+    widthPx: whole,
+    heightPx: whole,
+    by: text,
+    at: text,
+    removed: { type: 'boolean' },
+  },
+  indices: [{ name: 'photo_by_job', columns: ['jobId'] }],
+  foreignKeys: ofJob,
 });
 
 export const ENTITIES = [
-  MachineEntity, HarnessEntity, NodeEntity, RunEntity, CircuitEntity, JobEntity, FindingEntity, ChoiceEntity, PinEntity, TickEntity, ReadingEntity, RedoEntity, RecordEntity,
-  AuditEntity, ReceiptEntity, PersonEntity, CatalogueEntity, PracticeEntity, PhotoEntity,
+  MachineEntity,
+  HarnessEntity,
+  NodeEntity,
+  RunEntity,
+  CircuitEntity,
+  JobEntity,
+  FindingEntity,
+  ChoiceEntity,
+  PinEntity,
+  TickEntity,
+  ReadingEntity,
+  RedoEntity,
+  RecordEntity,
+  AuditEntity,
+  ReceiptEntity,
+  PersonEntity,
+  CatalogueEntity,
+  PracticeEntity,
+  PhotoEntity,
 ];

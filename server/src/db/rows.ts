@@ -1,32 +1,204 @@
-import type { Circuit, ConnectorFace, Feature, Finding, Gate, HarnessNode, Held, LayoutWishes, LockFamily, MappingCard, Practice, ReadingValue, SpliceRecord, Zone } from '@mendum/core';
+import type {
+  Circuit,
+  ConnectorFace,
+  Feature,
+  Finding,
+  Gate,
+  HarnessNode,
+  Held,
+  LayoutWishes,
+  LockFamily,
+  MappingCard,
+  Practice,
+  ReadingValue,
+  SpliceRecord,
+  Zone,
+} from '@mendum/core';
 
 /** Rows as they are stored. Units are in the names; JSON columns hold what is not searched. */
-export interface MachineRow { id: string; name: string; kind: string; systemVoltageV: number }
+export interface MachineRow {
+  id: string;
+  name: string;
+  kind: string;
+  systemVoltageV: number;
+}
 /** `keptFor`: the harness that went on when this state of it was kept aside for signed jobs. */
-export interface HarnessRow { id: string; machineId: string; name: string; version: number; keptFor: string | null }
-export interface NodeRow { harnessId: string; id: string; position: number; kind: HarnessNode['kind']; name: string; ways: number | null; face: ConnectorFace | null; lock: LockFamily | null; fittings: HarnessNode['fittings'] | null }
-export interface RunRow { harnessId: string; id: string; position: number; name: string; fromNodeId: string; toNodeId: string; lengthMm: number; conduitInsideMm: number | null; zone: Zone; features: readonly Feature[] }
+export interface HarnessRow {
+  id: string;
+  machineId: string;
+  name: string;
+  version: number;
+  keptFor: string | null;
+}
+export interface NodeRow {
+  harnessId: string;
+  id: string;
+  position: number;
+  kind: HarnessNode['kind'];
+  name: string;
+  ways: number | null;
+  face: ConnectorFace | null;
+  lock: LockFamily | null;
+  fittings: HarnessNode['fittings'] | null;
+}
+export interface RunRow {
+  harnessId: string;
+  id: string;
+  position: number;
+  name: string;
+  fromNodeId: string;
+  toNodeId: string;
+  lengthMm: number;
+  conduitInsideMm: number | null;
+  zone: Zone;
+  features: readonly Feature[];
+}
 export interface CircuitRow {
-  harnessId: string; id: string; position: number; number: string; function: string; kind: Circuit['kind']; areaMm2: number; colourBase: string;
-  fromNodeId: string; fromCavity: string; toNodeId: string; toCavity: string; fuseA: number | null; loadA: number | null; pairWith: string | null;
-  wire: Circuit['wire']; runIds: readonly string[];
+  harnessId: string;
+  id: string;
+  position: number;
+  number: string;
+  function: string;
+  kind: Circuit['kind'];
+  areaMm2: number;
+  colourBase: string;
+  fromNodeId: string;
+  fromCavity: string;
+  toNodeId: string;
+  toCavity: string;
+  fuseA: number | null;
+  loadA: number | null;
+  pairWith: string | null;
+  wire: Circuit['wire'];
+  runIds: readonly string[];
 }
 export interface JobRow {
-  id: string; number: string; title: string; harnessId: string; practiceId: string; status: 'open' | 'signed'; openedOn: string; gate: Gate; mappings: readonly MappingCard[]; held: readonly Held[]; layout: LayoutWishes; version: number; createdBy: string; createdAt: string; updatedAt: string;
+  id: string;
+  number: string;
+  title: string;
+  harnessId: string;
+  practiceId: string;
+  status: 'open' | 'signed';
+  openedOn: string;
+  gate: Gate;
+  mappings: readonly MappingCard[];
+  held: readonly Held[];
+  layout: LayoutWishes;
+  version: number;
+  createdBy: string;
+  createdAt: string;
+  updatedAt: string;
 }
-export interface FindingRow { jobId: string; id: string; position: number; circuitId: string; runId: string; kind: Finding['kind']; fromMm: number; toMm: number; body: Finding; version: number }
-export interface ChoiceRow { id: string; jobId: string; findingId: string; use: string | null; reason: string; by: string; at: string }
-export interface PinRow { jobId: string; findingId: string; side: 'only' | 'left' | 'right'; centreMm: number; runId: string | null }
-export interface TickRow { jobId: string; stepId: string; spliceId: string; done: boolean; by: string; at: string }
-export interface ReadingRow { id: string; jobId: string; spliceId: string; make: number; checkId: string; value: ReadingValue; by: string; at: string; sequence: number }
-export interface RedoRow { id: string; jobId: string; findingId: string; lostFromMm: number; lostToMm: number; because: string; by: string; at: string; sequence: number }
+export interface FindingRow {
+  jobId: string;
+  id: string;
+  position: number;
+  circuitId: string;
+  runId: string;
+  kind: Finding['kind'];
+  fromMm: number;
+  toMm: number;
+  body: Finding;
+  version: number;
+}
+export interface ChoiceRow {
+  id: string;
+  jobId: string;
+  findingId: string;
+  use: string | null;
+  reason: string;
+  by: string;
+  at: string;
+}
+export interface PinRow {
+  jobId: string;
+  findingId: string;
+  side: 'only' | 'left' | 'right';
+  centreMm: number;
+  runId: string | null;
+}
+export interface TickRow {
+  jobId: string;
+  stepId: string;
+  spliceId: string;
+  done: boolean;
+  by: string;
+  at: string;
+}
+export interface ReadingRow {
+  id: string;
+  jobId: string;
+  spliceId: string;
+  make: number;
+  checkId: string;
+  value: ReadingValue;
+  by: string;
+  at: string;
+  sequence: number;
+}
+export interface RedoRow {
+  id: string;
+  jobId: string;
+  findingId: string;
+  lostFromMm: number;
+  lostToMm: number;
+  because: string;
+  by: string;
+  at: string;
+  sequence: number;
+}
 export interface RecordRow {
-  id: string; jobId: string; spliceId: string; circuitNumber: string; temporaryUntil: string | null; replacesId: string | null; body: SpliceRecord; signedBy: string; signedAt: string;
+  id: string;
+  jobId: string;
+  spliceId: string;
+  circuitNumber: string;
+  temporaryUntil: string | null;
+  replacesId: string | null;
+  body: SpliceRecord;
+  signedBy: string;
+  signedAt: string;
 }
-export interface AuditRow { id: number; at: string; by: string; what: string; jobId: string | null; detail: unknown }
-export interface ReceiptRow { writeId: string; at: string; digest: string; status: number; body: unknown }
-export interface PersonRow { name: string; since: string }
-export interface CatalogueRow { id: string; version: number; body: unknown }
+export interface AuditRow {
+  id: number;
+  at: string;
+  by: string;
+  what: string;
+  jobId: string | null;
+  detail: unknown;
+}
+export interface ReceiptRow {
+  writeId: string;
+  at: string;
+  digest: string;
+  status: number;
+  body: unknown;
+}
+export interface PersonRow {
+  name: string;
+  since: string;
+}
+export interface CatalogueRow {
+  id: string;
+  version: number;
+  body: unknown;
+}
 /** `kept`: no longer offered, and kept for the jobs that are planned by it. */
-export interface PracticeRow { id: string; version: number; kept: boolean; body: Practice }
-export interface PhotoRow { id: string; jobId: string; findingId: string; name: string; type: string; sizeBytes: number; widthPx: number; heightPx: number; by: string; at: string; removed: boolean }
+export interface PracticeRow {
+  id: string;
+  version: number;
+  kept: boolean;
+  body: Practice;
+}
+export interface PhotoRow {
+  id: string;
+  jobId: string;
+  findingId: string;
+  name: string;
+  type: string;
+  sizeBytes: number;
+  widthPx: number;
+  heightPx: number;
+  by: string;
+  at: string;
+  removed: boolean;
+}

@@ -1,29 +1,69 @@
 import type { Circuit, CircuitKind, ColourName, HarnessNode, LockFamily, TerminalFamily, WireSpec } from '@mendum/core';
 
 /** A stranded, thin-wall, cross-linked wire, as most of the demo's machines have. */
-export const wire = (areaMm2: number, base: ColourName, stripe?: ColourName, more: Partial<WireSpec> = {}): WireSpec => ({
-  size: { basis: 'metric', areaMm2 }, conductor: { kind: 'stranded' }, jacket: { material: 'xlpe', wall: 'thin' }, colour: stripe === undefined ? { base } : { base, stripe }, ...more,
+export const wire = (
+  areaMm2: number,
+  base: ColourName,
+  stripe?: ColourName,
+  more: Partial<WireSpec> = {},
+): WireSpec => ({
+  size: { basis: 'metric', areaMm2 },
+  conductor: { kind: 'stranded' },
+  jacket: { material: 'xlpe', wall: 'thin' },
+  colour: stripe === undefined ? { base } : { base, stripe },
+  ...more,
 });
 
 /** A connector of rows and columns, numbered row by row on its mating side with the latch up. */
 export const connector = (id: string, rows: number, columns: number, lock: LockFamily): HarnessNode => ({
-  id, kind: 'connector', name: id, ways: rows * columns, lock, face: { layout: { kind: 'rows', rows, columns }, numbering: { kind: 'rowWise' } },
+  id,
+  kind: 'connector',
+  name: id,
+  ways: rows * columns,
+  lock,
+  face: { layout: { kind: 'rows', rows, columns }, numbering: { kind: 'rowWise' } },
 });
 
 /** A sealed connector with the terminal of each cavity in use; the others are plugged. */
-export const fitted = (node: HarnessNode, terminals: Readonly<Record<string, TerminalFamily>>, plugged: readonly string[] = []): HarnessNode => ({
-  ...node, fittings: { ...Object.fromEntries(Object.entries(terminals).map(([cavity, terminal]) => [cavity, { terminal, seal: 'seal' as const }])), ...Object.fromEntries(plugged.map((cavity) => [cavity, { seal: 'plug' as const }])) },
+export const fitted = (
+  node: HarnessNode,
+  terminals: Readonly<Record<string, TerminalFamily>>,
+  plugged: readonly string[] = [],
+): HarnessNode => ({
+  ...node,
+  fittings: {
+    ...Object.fromEntries(
+      Object.entries(terminals).map(([cavity, terminal]) => [cavity, { terminal, seal: 'seal' as const }]),
+    ),
+    ...Object.fromEntries(plugged.map((cavity) => [cavity, { seal: 'plug' as const }])),
+  },
 });
 
 /** A circuit from cavity to cavity; its id is made from its number. */
 export const circuit = (
-  number: string, words: string, kind: CircuitKind, spec: WireSpec, from: readonly [string, string], to: readonly [string, string], runIds: readonly string[], more: Partial<Circuit> = {},
+  number: string,
+  words: string,
+  kind: CircuitKind,
+  spec: WireSpec,
+  from: readonly [string, string],
+  to: readonly [string, string],
+  runIds: readonly string[],
+  more: Partial<Circuit> = {},
 ): Circuit => ({
-  id: `C${number}`, number, function: words, kind, wire: spec, from: { nodeId: from[0], cavity: from[1] }, to: { nodeId: to[0], cavity: to[1] }, runIds, ...more,
+  id: `C${number}`,
+  number,
+  function: words,
+  kind,
+  wire: spec,
+  from: { nodeId: from[0], cavity: from[1] },
+  to: { nodeId: to[0], cavity: to[1] },
+  runIds,
+  ...more,
 });
 
 /** ISO date so many days from a day; the demo never looks stale. */
-export const dayFrom = (today: Date, days: number): string => new Date(today.getTime() + days * 86_400_000).toISOString().slice(0, 10);
+export const dayFrom = (today: Date, days: number): string =>
+  new Date(today.getTime() + days * 86_400_000).toISOString().slice(0, 10);
 
 /** ISO date-time so many days from a day, at an hour of its own. */
 export const momentFrom = (today: Date, days: number, hour: number, minute = 0): string =>

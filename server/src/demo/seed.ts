@@ -1,7 +1,26 @@
 import { randomUUID } from 'node:crypto';
 import type { EntityManager } from 'typeorm';
-import { allMakes, BENCH_SOLDER, buildRecords, CRIMP_FIRST, redoCost, type Check, type Job, type Practice, type ReadingValue, type SplicePlan } from '@mendum/core';
-import { CatalogueEntity, JobEntity, PersonEntity, ReadingEntity, RecordEntity, RedoEntity, TickEntity } from '../db/entities.ts';
+import {
+  allMakes,
+  BENCH_SOLDER,
+  buildRecords,
+  CRIMP_FIRST,
+  redoCost,
+  type Check,
+  type Job,
+  type Practice,
+  type ReadingValue,
+  type SplicePlan,
+} from '@mendum/core';
+import {
+  CatalogueEntity,
+  JobEntity,
+  PersonEntity,
+  ReadingEntity,
+  RecordEntity,
+  RedoEntity,
+  TickEntity,
+} from '../db/entities.ts';
 import type { Database } from '../db/open.ts';
 import { inLocalTime } from '../record/when.ts';
 import { insertJob, loadJob, planOf, touch } from '../jobs/store.ts';
@@ -18,7 +37,10 @@ function goodReading(check: Check, index: number): ReadingValue | undefined {
     case 'tug':
       return { kind: 'tug', newtons: Math.round(check.targetN * (0.97 + 0.01 * (index % 4))), held: true };
     case 'resistance':
-      return { kind: 'resistance', milliohm: Math.round(1000 * check.limits.goodMilliohm * (0.72 + 0.05 * (index % 5))) / 1000 };
+      return {
+        kind: 'resistance',
+        milliohm: Math.round(1000 * check.limits.goodMilliohm * (0.72 + 0.05 * (index % 5))) / 1000,
+      };
     case 'compression':
     case 'samples':
       return undefined;
@@ -37,10 +59,25 @@ async function readAll(manager: EntityManager, jobId: string, by: string, at: st
   const stored = await loadJob(manager, jobId);
   let sequence = stored.readings.length;
   for (const made of allMakes(planOf(stored))) {
-    for (const step of made.steps) await manager.upsert(TickEntity, { jobId, stepId: step.id, spliceId: made.id, done: true, by, at }, ['jobId', 'stepId']);
+    for (const step of made.steps)
+      await manager.upsert(TickEntity, { jobId, stepId: step.id, spliceId: made.id, done: true, by, at }, [
+        'jobId',
+        'stepId',
+      ]);
     for (const check of made.checks) {
       const value = goodReading(check, sequence);
-      if (value) await manager.insert(ReadingEntity, { id: randomUUID(), jobId, spliceId: made.id, make: made.make, checkId: check.id, value, by, at, sequence });
+      if (value)
+        await manager.insert(ReadingEntity, {
+          id: randomUUID(),
+          jobId,
+          spliceId: made.id,
+          make: made.make,
+          checkId: check.id,
+          value,
+          by,
+          at,
+          sequence,
+        });
       sequence += 1;
     }
   }
@@ -53,9 +90,29 @@ async function failOnce(manager: EntityManager, jobId: string, by: string, at: s
   const splice: SplicePlan | undefined = finding?.splices[0];
   const tug = splice?.checks.find((check) => check.kind === 'tug');
   if (!finding || !splice || tug?.kind !== 'tug') return;
-  await manager.insert(ReadingEntity, { id: randomUUID(), jobId, spliceId: splice.id, make: 1, checkId: tug.id, value: { kind: 'tug', newtons: Math.round(tug.targetN * 0.4), held: false }, by, at, sequence: 0 });
+  await manager.insert(ReadingEntity, {
+    id: randomUUID(),
+    jobId,
+    spliceId: splice.id,
+    make: 1,
+    checkId: tug.id,
+    value: { kind: 'tug', newtons: Math.round(tug.targetN * 0.4), held: false },
+    by,
+    at,
+    sequence: 0,
+  });
   const cost = redoCost(finding, splice, false);
-  await manager.insert(RedoEntity, { id: randomUUID(), jobId, findingId: finding.findingId, lostFromMm: cost.lostFromMm, lostToMm: cost.lostToMm, because: 'Let go under the tug: stripped short, wire not at the stop.', by, at, sequence: 0 });
+  await manager.insert(RedoEntity, {
+    id: randomUUID(),
+    jobId,
+    findingId: finding.findingId,
+    lostFromMm: cost.lostFromMm,
+    lostToMm: cost.lostToMm,
+    because: 'Let go under the tug: stripped short, wire not at the stop.',
+    by,
+    at,
+    sequence: 0,
+  });
 }
 
 async function finish(manager: EntityManager, { job, practice, by, note, failFirst }: Finished): Promise<void> {
@@ -65,8 +122,24 @@ async function finish(manager: EntityManager, { job, practice, by, note, failFir
   await readAll(manager, id, by, `${day}T09:40:00.000Z`);
   const stored = await loadJob(manager, id);
   const signedAt = `${day}T10:15:00.000Z`;
-  for (const body of buildRecords(stored.job, planOf(stored), stored.readings, { by, at: signedAt, note }, inLocalTime)) {
-    await manager.insert(RecordEntity, { id: randomUUID(), jobId: id, spliceId: body.spliceId, circuitNumber: body.circuitNumber, temporaryUntil: body.temporaryUntil ?? null, replacesId: null, body, signedBy: by, signedAt });
+  for (const body of buildRecords(
+    stored.job,
+    planOf(stored),
+    stored.readings,
+    { by, at: signedAt, note },
+    inLocalTime,
+  )) {
+    await manager.insert(RecordEntity, {
+      id: randomUUID(),
+      jobId: id,
+      spliceId: body.spliceId,
+      circuitNumber: body.circuitNumber,
+      temporaryUntil: body.temporaryUntil ?? null,
+      replacesId: null,
+      body,
+      signedBy: by,
+      signedAt,
+    });
   }
   await touch(manager, stored.row, signedAt, { status: 'signed' });
 }
@@ -84,15 +157,39 @@ export async function seedDemo(db: Database, today: Date): Promise<boolean> {
     const shelf = tarnbeckShelf(today);
     await manager.insert(CatalogueEntity, { id: 'shelf', version: shelf.version, body: shelf });
     const finished: readonly Finished[] = [
-      { job: harvesterLampJob(today), practice: CRIMP_FIRST, by: 'Ines Valdur', note: 'Machine back at work the same morning.', failFirst: false },
-      { job: tugSeatJob(today), practice: CRIMP_FIRST, by: 'Ines Valdur', note: 'Wrapped on the apron.', failFirst: false },
-      { job: tractorMotorJob(today), practice: CRIMP_FIRST, by: 'Marek Osei', note: 'Made again once; the strip stop of the tool was off.', failFirst: true },
+      {
+        job: harvesterLampJob(today),
+        practice: CRIMP_FIRST,
+        by: 'Ines Valdur',
+        note: 'Machine back at work the same morning.',
+        failFirst: false,
+      },
+      {
+        job: tugSeatJob(today),
+        practice: CRIMP_FIRST,
+        by: 'Ines Valdur',
+        note: 'Wrapped on the apron.',
+        failFirst: false,
+      },
+      {
+        job: tractorMotorJob(today),
+        practice: CRIMP_FIRST,
+        by: 'Marek Osei',
+        note: 'Made again once; the strip stop of the tool was off.',
+        failFirst: true,
+      },
       { job: ferryJob(today), practice: BENCH_SOLDER, by: 'Marek Osei', note: '', failFirst: false },
       { job: tractorBrakeJob(today), practice: CRIMP_FIRST, by: 'Ines Valdur', note: '', failFirst: false },
     ];
     for (const one of finished) await finish(manager, one);
-    const open: readonly (readonly [Job, string, number])[] = [[resurfacerJob(today), 'Ines Valdur', 6], [tugJob(today), 'Ines Valdur', 9], [tractorJob(today), 'Marek Osei', 8], [harvesterJob(today), 'Ines Valdur', 7]];
-    for (const [job, by, hour] of open) await insertJob(manager, job, CRIMP_FIRST, by, `${job.asOf ?? ''}T0${hour}:10:00.000Z`);
+    const open: readonly (readonly [Job, string, number])[] = [
+      [resurfacerJob(today), 'Ines Valdur', 6],
+      [tugJob(today), 'Ines Valdur', 9],
+      [tractorJob(today), 'Marek Osei', 8],
+      [harvesterJob(today), 'Ines Valdur', 7],
+    ];
+    for (const [job, by, hour] of open)
+      await insertJob(manager, job, CRIMP_FIRST, by, `${job.asOf ?? ''}T0${hour}:10:00.000Z`);
     return true;
   });
 }

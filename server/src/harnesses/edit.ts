@@ -1,6 +1,15 @@
 import { isDeepStrictEqual } from 'node:util';
 import type { EntityManager } from 'typeorm';
-import { applyEdits, checkJob, EditRefused, type Finding, type Harness, type HarnessEdit, type Job, type Surveyed } from '@mendum/core';
+import {
+  applyEdits,
+  checkJob,
+  EditRefused,
+  type Finding,
+  type Harness,
+  type HarnessEdit,
+  type Job,
+  type Surveyed,
+} from '@mendum/core';
 import { FindingEntity, HarnessEntity, JobEntity } from '../db/entities.ts';
 import { AppError } from '../errors.ts';
 import { hasWork, mustBeCurrent } from '../jobs/change.ts';
@@ -12,17 +21,23 @@ function done(state: Surveyed, edits: readonly HarnessEdit[], where: string): Su
   try {
     return applyEdits(state, edits);
   } catch (error) {
-    if (error instanceof EditRefused) throw new AppError('EDIT_REFUSED', `${where}${error.message}`, { hint: error.remedy });
+    if (error instanceof EditRefused)
+      throw new AppError('EDIT_REFUSED', `${where}${error.message}`, { hint: error.remedy });
     throw error;
   }
 }
 
 /** What splices that are already made stand on: their finding, their runs and their circuit, names aside. */
 function footing(finding: Finding, { runs, circuits }: Harness, pins: Job['pins']): unknown {
-  const on = new Set([finding.runId, ...pins.flatMap((pin) => (pin.findingId === finding.id ? (pin.runId ?? []) : []))]);
+  const on = new Set([
+    finding.runId,
+    ...pins.flatMap((pin) => (pin.findingId === finding.id ? (pin.runId ?? []) : [])),
+  ]);
   const stood = runs.filter((one) => on.has(one.id)).map((run) => ({ ...run, name: '' }));
   const circuit = circuits.find((one) => one.id === finding.circuitId);
-  return JSON.parse(JSON.stringify({ finding, runs: stood, circuit: circuit && { ...circuit, number: '', function: '' } }));
+  return JSON.parse(
+    JSON.stringify({ finding, runs: stood, circuit: circuit && { ...circuit, number: '', function: '' } }),
+  );
 }
 
 /** What the edits do to an open job. @throws AppError when they cannot be done under it */
@@ -30,12 +45,27 @@ function inJob(stored: StoredJob, edits: readonly HarnessEdit[]): Surveyed {
   const after = done(stored.job, edits, `Job ${stored.row.number}: `);
   stored.job.findings.forEach((finding, index) => {
     const now = after.findings[index];
-    if (hasWork(stored, finding.id) && now && !isDeepStrictEqual(footing(finding, stored.job.harness, stored.job.pins), footing(now, after.harness, stored.job.pins))) {
-      throw new AppError('HAS_WORK', `Job ${stored.row.number} has splices made on circuit ${stored.job.harness.circuits.find((one) => one.id === finding.circuitId)?.number ?? finding.circuitId}: its wire and its run cannot change under them.`, { hint: 'Finish and sign that job first; it keeps the harness as it was.' });
+    if (
+      hasWork(stored, finding.id) &&
+      now &&
+      !isDeepStrictEqual(
+        footing(finding, stored.job.harness, stored.job.pins),
+        footing(now, after.harness, stored.job.pins),
+      )
+    ) {
+      throw new AppError(
+        'HAS_WORK',
+        `Job ${stored.row.number} has splices made on circuit ${stored.job.harness.circuits.find((one) => one.id === finding.circuitId)?.number ?? finding.circuitId}: its wire and its run cannot change under them.`,
+        { hint: 'Finish and sign that job first; it keeps the harness as it was.' },
+      );
     }
   });
   const [problem] = checkJob({ ...stored.job, ...after });
-  if (problem) throw new AppError('EDIT_REFUSED', `Job ${stored.row.number}: ${problem.message}`, { field: problem.pointer, hint: problem.hint });
+  if (problem)
+    throw new AppError('EDIT_REFUSED', `Job ${stored.row.number}: ${problem.message}`, {
+      field: problem.pointer,
+      hint: problem.hint,
+    });
   return after;
 }
 
@@ -44,13 +74,30 @@ function inJob(stored: StoredJob, edits: readonly HarnessEdit[]): Surveyed {
  * @returns its new version
  * @throws AppError NOT_FOUND, STALE, EDIT_REFUSED, HAS_WORK
  */
-export async function editHarness(manager: EntityManager, id: string, version: number, edits: readonly HarnessEdit[], now: string): Promise<number> {
+export async function editHarness(
+  manager: EntityManager,
+  id: string,
+  version: number,
+  edits: readonly HarnessEdit[],
+  now: string,
+): Promise<number> {
   const row = await manager.findOneBy(HarnessEntity, { id });
   if (!row || row.keptFor !== null) throw new AppError('NOT_FOUND', `There is no harness "${id}".`);
   const { machine, harness } = await loadHarness(manager, id);
   mustBeCurrent('The harness', version, row.version, harness, edits);
   const after = done({ harness, findings: [] }, edits, '').harness;
-  const [problem] = checkJob({ id: '', number: '', title: '', machine, harness: after, findings: [], gate: {}, choices: [], pins: [], redos: [] });
+  const [problem] = checkJob({
+    id: '',
+    number: '',
+    title: '',
+    machine,
+    harness: after,
+    findings: [],
+    gate: {},
+    choices: [],
+    pins: [],
+    redos: [],
+  });
   if (problem) throw new AppError('EDIT_REFUSED', problem.message, { field: problem.pointer, hint: problem.hint });
 
   const jobs = await manager.findBy(JobEntity, { harnessId: id });
@@ -60,11 +107,16 @@ export async function editHarness(manager: EntityManager, id: string, version: n
     for (const [position, finding] of findings.entries()) {
       const before = stored.job.findings[position];
       if (isDeepStrictEqual(finding, before)) continue;
-      await manager.update(FindingEntity, { jobId: job.id, id: finding.id }, findingRow(job.id, finding, position, (stored.findingVersions[finding.id] ?? 1) + 1));
+      await manager.update(
+        FindingEntity,
+        { jobId: job.id, id: finding.id },
+        findingRow(job.id, finding, position, (stored.findingVersions[finding.id] ?? 1) + 1),
+      );
     }
     await manager.update(JobEntity, { id: job.id }, { version: job.version + 1, updatedAt: now });
   }
-  if (jobs.some((job) => job.status === 'signed')) await manager.update(JobEntity, { harnessId: id, status: 'signed' }, { harnessId: await keepAside(manager, id) });
+  if (jobs.some((job) => job.status === 'signed'))
+    await manager.update(JobEntity, { harnessId: id, status: 'signed' }, { harnessId: await keepAside(manager, id) });
   await replaceHarness(manager, id, after, row.version + 1);
   return row.version + 1;
 }

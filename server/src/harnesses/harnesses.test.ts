@@ -3,13 +3,23 @@ import type { HarnessView } from '@mendum/core/interchange';
 import { makeSafe, startServer, type TestServer } from '../test/server.ts';
 
 let server: TestServer;
-beforeEach(async () => { server = await startServer(); });
+beforeEach(async () => {
+  server = await startServer();
+});
 afterEach(() => server.close());
 
 const harnesses = async (): Promise<HarnessView[]> => (await server.http.get('/api/harnesses')).body as HarnessView[];
 const named = async (name: RegExp): Promise<HarnessView> => (await harnesses()).find((one) => name.test(one.name))!;
-const split = (runId: string, atMm: number) => ({ do: 'splitRun', runId, atMm, node: { id: 'N9', kind: 'branch', name: 'N9' }, newRunId: 'R9', newName: 'Rear part' });
-const edit = async (view: HarnessView, edits: readonly object[], version = view.version) => server.write('put', `/harnesses/${view.id}`, { version, edits });
+const split = (runId: string, atMm: number) => ({
+  do: 'splitRun',
+  runId,
+  atMm,
+  node: { id: 'N9', kind: 'branch', name: 'N9' },
+  newRunId: 'R9',
+  newName: 'Rear part',
+});
+const edit = async (view: HarnessView, edits: readonly object[], version = view.version) =>
+  server.write('put', `/harnesses/${view.id}`, { version, edits });
 
 describe('a harness is edited', () => {
   it('what was found in open jobs goes along, and the plan with it', async () => {
@@ -17,8 +27,15 @@ describe('a harness is edited', () => {
     const before = await server.job('0146');
     expect((await edit(loom, [split('R1', 900)])).status).toBe(200);
     const after = await server.job('0146');
-    expect(after.job.harness.runs.map((run) => [run.id, run.lengthMm])).toEqual([['R1', 900], ['R9', 700]]);
-    expect(after.job.findings.map((finding) => [finding.id, finding.runId, finding.fromMm])).toEqual(before.job.findings.map((finding) => (finding.fromMm > 900 ? [finding.id, 'R9', finding.fromMm - 900] : [finding.id, 'R1', finding.fromMm])));
+    expect(after.job.harness.runs.map((run) => [run.id, run.lengthMm])).toEqual([
+      ['R1', 900],
+      ['R9', 700],
+    ]);
+    expect(after.job.findings.map((finding) => [finding.id, finding.runId, finding.fromMm])).toEqual(
+      before.job.findings.map((finding) =>
+        finding.fromMm > 900 ? [finding.id, 'R9', finding.fromMm - 900] : [finding.id, 'R1', finding.fromMm],
+      ),
+    );
     expect(after.findingVersions.F3).toBe(before.findingVersions.F3! + 1);
     expect((await server.plan('0146')).findings).toHaveLength(3);
     expect((await named(/W5/)).version).toBe(loom.version + 1);
@@ -26,7 +43,9 @@ describe('a harness is edited', () => {
 
   it('a signed job keeps the harness as it was', async () => {
     const loom = await named(/W5/);
-    const signed = ((await server.http.get('/api/jobs')).body as { number: string; status: string; harness: string }[]).find((job) => job.status === 'signed' && /W5/.test(job.harness))!;
+    const signed = (
+      (await server.http.get('/api/jobs')).body as { number: string; status: string; harness: string }[]
+    ).find((job) => job.status === 'signed' && /W5/.test(job.harness))!;
     const before = (await server.job(signed.number)).job;
     const count = (await harnesses()).length;
     await edit(loom, [{ do: 'setLength', runId: 'R1', lengthMm: 2000 }]);
@@ -37,10 +56,29 @@ describe('a harness is edited', () => {
   });
 
   test.each([
-    ['in the middle of a finding', split('R1', 620), 'EDIT_REFUSED', /Job 0146: N9 would stand at 620 mm, in the middle of a finding/],
+    [
+      'in the middle of a finding',
+      split('R1', 620),
+      'EDIT_REFUSED',
+      /Job 0146: N9 would stand at 620 mm, in the middle of a finding/,
+    ],
     ['with a run that is not there', split('R7', 620), 'EDIT_REFUSED', /Run "R7" is not in the harness/],
     ['so that a finding would lie outside', { do: 'setLength', runId: 'R1', lengthMm: 1400 }, undefined, /./],
-    ['with a circuit in a cavity that is not there', { do: 'changeNode', node: { id: 'X12', kind: 'connector', name: 'X12', ways: 4, face: { layout: { kind: 'rows', rows: 2, columns: 2 }, numbering: { kind: 'rowWise' } } } }, 'EDIT_REFUSED', /Circuit 25 is in cavity 5 of X12, which has no such cavity/],
+    [
+      'with a circuit in a cavity that is not there',
+      {
+        do: 'changeNode',
+        node: {
+          id: 'X12',
+          kind: 'connector',
+          name: 'X12',
+          ways: 4,
+          face: { layout: { kind: 'rows', rows: 2, columns: 2 }, numbering: { kind: 'rowWise' } },
+        },
+      },
+      'EDIT_REFUSED',
+      /Circuit 25 is in cavity 5 of X12, which has no such cavity/,
+    ],
     ['by something that is no edit', { do: 'paint' }, 'BAD_INPUT', /do/],
   ])('refused %s, and nothing is changed', async (_name, one, code, message) => {
     const loom = await named(/W5/);
@@ -65,7 +103,12 @@ describe('a harness is edited', () => {
     await makeSafe(server, '0146');
     const plan = await server.plan('0146');
     const [splice] = plan.findings[0]!.splices;
-    await server.write('put', `${await server.at('0146')}/ticks`, { done: true, steps: [{ stepId: splice!.steps[0]!.id, spliceId: splice!.id }] }).expect(200);
+    await server
+      .write('put', `${await server.at('0146')}/ticks`, {
+        done: true,
+        steps: [{ stepId: splice!.steps[0]!.id, spliceId: splice!.id }],
+      })
+      .expect(200);
     const loom = await named(/W5/);
     expect((await edit(loom, [split('R1', 900)])).body).toMatchObject({ error: { code: 'HAS_WORK' } });
     const renamed = await edit(loom, [{ do: 'changeRun', runId: 'R1', change: { name: 'Long run' } }]);
@@ -75,10 +118,20 @@ describe('a harness is edited', () => {
 
 describe('a harness is described anew', () => {
   const zone = { area: 'body', vibration: 'low', moisture: 'dry', fuelVapour: false };
-  const harness = { name: 'Door loom', nodes: [{ id: 'X1', kind: 'connector', name: 'X1' }, { id: 'X2', kind: 'connector', name: 'X2' }], runs: [{ id: 'R1', name: 'Run', fromNodeId: 'X1', toNodeId: 'X2', lengthMm: 700, zone }], circuits: [] };
+  const harness = {
+    name: 'Door loom',
+    nodes: [
+      { id: 'X1', kind: 'connector', name: 'X1' },
+      { id: 'X2', kind: 'connector', name: 'X2' },
+    ],
+    runs: [{ id: 'R1', name: 'Run', fromNodeId: 'X1', toNodeId: 'X2', lengthMm: 700, zone }],
+    circuits: [],
+  };
   it('on a machine that is there already, which is not stored twice', async () => {
     const machine = { name: 'Dunmarra 70', kind: 'beach-cleaning tractor', systemVoltageV: 12 };
-    await server.write('post', '/harnesses', { machine, harness: { ...harness, runs: [{ ...harness.runs[0], toNodeId: 'X9' }] } }).expect(422);
+    await server
+      .write('post', '/harnesses', { machine, harness: { ...harness, runs: [{ ...harness.runs[0], toNodeId: 'X9' }] } })
+      .expect(422);
     const answer = await server.write('post', '/harnesses', { machine, harness });
     expect(answer.status).toBe(201);
     const all = await harnesses();

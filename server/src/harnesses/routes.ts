@@ -12,20 +12,46 @@ import { editHarness } from './edit.ts';
 import { insertHarness, loadHarness } from './store.ts';
 
 const newBody = writeBody({ machine: machineSchema.required(), harness: harnessSchema.required() });
-const editBody = writeBody({ version: Joi.number().integer().min(1).required(), edits: Joi.array().items(harnessEditSchema).min(1).max(500).required() });
+const editBody = writeBody({
+  version: Joi.number().integer().min(1).required(),
+  edits: Joi.array().items(harnessEditSchema).min(1).max(500).required(),
+});
 
 async function viewOf(manager: EntityManager, id: string): Promise<HarnessView> {
   const row = await manager.findOneBy(HarnessEntity, { id });
   if (!row) throw new AppError('NOT_FOUND', `There is no harness "${id}".`);
   const { machine, harness } = await loadHarness(manager, id);
-  return { id, version: row.version, machineId: machine.id, machine: machine.name, machineKind: machine.kind, systemVoltageV: machine.systemVoltageV, name: harness.name, runs: harness.runs, circuits: harness.circuits, nodes: harness.nodes };
+  return {
+    id,
+    version: row.version,
+    machineId: machine.id,
+    machine: machine.name,
+    machineKind: machine.kind,
+    systemVoltageV: machine.systemVoltageV,
+    name: harness.name,
+    runs: harness.runs,
+    circuits: harness.circuits,
+    nodes: harness.nodes,
+  };
 }
 
 /** @throws AppError BAD_INPUT naming the first thing in a new harness that cannot be */
 function mustHang(machine: Machine, harness: Harness): void {
-  const problems = checkJob({ id: '', number: '', title: '', machine, harness, findings: [], gate: {}, choices: [], pins: [], redos: [] });
+  const problems = checkJob({
+    id: '',
+    number: '',
+    title: '',
+    machine,
+    harness,
+    findings: [],
+    gate: {},
+    choices: [],
+    pins: [],
+    redos: [],
+  });
   const [first] = problems;
-  if (first) throw new AppError('BAD_INPUT', first.message, { field: first.pointer, hint: first.hint, details: problems });
+  if (first)
+    throw new AppError('BAD_INPUT', first.message, { field: first.pointer, hint: first.hint, details: problems });
 }
 
 /** Machines with their harnesses: listed, described anew, edited. */
@@ -33,7 +59,8 @@ export function harnessRoutes(router: Router, db: Database): void {
   router.get('/harnesses', async (_req, res) => {
     const views = await db.read(async (manager) => {
       const list: HarnessView[] = [];
-      for (const row of await manager.findBy(HarnessEntity, { keptFor: IsNull() })) list.push(await viewOf(manager, row.id));
+      for (const row of await manager.findBy(HarnessEntity, { keptFor: IsNull() }))
+        list.push(await viewOf(manager, row.id));
       return list.sort((a, b) => a.machine.localeCompare(b.machine) || a.name.localeCompare(b.name));
     });
     res.json(views);
@@ -44,7 +71,12 @@ export function harnessRoutes(router: Router, db: Database): void {
     const answer = await writeOnce(db, input, 'harness described', input, async ({ manager, audit }) => {
       mustHang(input.machine, input.harness);
       const id = await insertHarness(manager, input.machine, input.harness);
-      await audit('harness described', null, { id, machine: input.machine.name, harness: input.harness.name, circuits: input.harness.circuits.length });
+      await audit('harness described', null, {
+        id,
+        machine: input.machine.name,
+        harness: input.harness.name,
+        circuits: input.harness.circuits.length,
+      });
       return { status: 201, body: { id } };
     });
     res.status(answer.status).json(answer.body);

@@ -8,11 +8,23 @@ import type { CircuitRow } from '../db/rows.ts';
 const orUndefined = <T>(value: T | null): T | undefined => value ?? undefined;
 
 const circuitOf = (row: CircuitRow): Circuit => ({
-  id: row.id, number: row.number, function: row.function, kind: row.kind, wire: row.wire, from: { nodeId: row.fromNodeId, cavity: row.fromCavity }, to: { nodeId: row.toNodeId, cavity: row.toCavity },
-  runIds: row.runIds, fuseA: orUndefined(row.fuseA), loadA: orUndefined(row.loadA), pairWith: orUndefined(row.pairWith),
+  id: row.id,
+  number: row.number,
+  function: row.function,
+  kind: row.kind,
+  wire: row.wire,
+  from: { nodeId: row.fromNodeId, cavity: row.fromCavity },
+  to: { nodeId: row.toNodeId, cavity: row.toCavity },
+  runIds: row.runIds,
+  fuseA: orUndefined(row.fuseA),
+  loadA: orUndefined(row.loadA),
+  pairWith: orUndefined(row.pairWith),
 });
 
-export async function loadHarness(manager: EntityManager, harnessId: string): Promise<{ machine: Machine; harness: Harness }> {
+export async function loadHarness(
+  manager: EntityManager,
+  harnessId: string,
+): Promise<{ machine: Machine; harness: Harness }> {
   const row = await manager.findOneByOrFail(HarnessEntity, { id: harnessId });
   const machine = await manager.findOneByOrFail(MachineEntity, { id: row.machineId });
   const order = { where: { harnessId }, order: { position: 'ASC' } } as const;
@@ -22,17 +34,40 @@ export async function loadHarness(manager: EntityManager, harnessId: string): Pr
   return {
     machine,
     harness: {
-      id: row.id, name: row.name,
-      nodes: nodes.map((node) => ({ id: node.id, kind: node.kind, name: node.name, ways: orUndefined(node.ways), face: orUndefined(node.face), lock: orUndefined(node.lock), fittings: orUndefined(node.fittings) })),
-      runs: runs.map((run) => ({ id: run.id, name: run.name, fromNodeId: run.fromNodeId, toNodeId: run.toNodeId, lengthMm: run.lengthMm, conduitInsideMm: orUndefined(run.conduitInsideMm), zone: run.zone, features: run.features })),
+      id: row.id,
+      name: row.name,
+      nodes: nodes.map((node) => ({
+        id: node.id,
+        kind: node.kind,
+        name: node.name,
+        ways: orUndefined(node.ways),
+        face: orUndefined(node.face),
+        lock: orUndefined(node.lock),
+        fittings: orUndefined(node.fittings),
+      })),
+      runs: runs.map((run) => ({
+        id: run.id,
+        name: run.name,
+        fromNodeId: run.fromNodeId,
+        toNodeId: run.toNodeId,
+        lengthMm: run.lengthMm,
+        conduitInsideMm: orUndefined(run.conduitInsideMm),
+        zone: run.zone,
+        features: run.features,
+      })),
       circuits: circuits.map(circuitOf),
     },
   };
 }
 
 /** The harness that is stored already with the same contents on the same machine, in whatever order its fields came. */
-export async function sameHarness(manager: EntityManager, machine: Machine, harness: Harness): Promise<string | undefined> {
-  const plain = (one: { machine: Machine; harness: Harness }): unknown => JSON.parse(JSON.stringify({ machine: { ...one.machine, id: '' }, harness: { ...one.harness, id: '' } }));
+export async function sameHarness(
+  manager: EntityManager,
+  machine: Machine,
+  harness: Harness,
+): Promise<string | undefined> {
+  const plain = (one: { machine: Machine; harness: Harness }): unknown =>
+    JSON.parse(JSON.stringify({ machine: { ...one.machine, id: '' }, harness: { ...one.harness, id: '' } }));
   const wanted = plain({ machine, harness });
   for (const row of await manager.findBy(HarnessEntity, { name: harness.name, keptFor: IsNull() })) {
     if (isDeepStrictEqual(plain(await loadHarness(manager, row.id)), wanted)) return row.id;
@@ -50,21 +85,67 @@ async function machineIdOf(manager: EntityManager, { name, kind, systemVoltageV 
 }
 
 async function insertParts(manager: EntityManager, harnessId: string, harness: Harness): Promise<void> {
-  if (harness.nodes.length > 0) await manager.insert(NodeEntity, harness.nodes.map((node, position) => ({ harnessId, position, id: node.id, kind: node.kind, name: node.name, ways: node.ways ?? null, face: node.face ?? null, lock: node.lock ?? null, fittings: node.fittings ?? null })));
-  await manager.insert(RunEntity, harness.runs.map((run, position) => ({ ...run, features: [...run.features], harnessId, position, conduitInsideMm: run.conduitInsideMm ?? null })));
+  if (harness.nodes.length > 0)
+    await manager.insert(
+      NodeEntity,
+      harness.nodes.map((node, position) => ({
+        harnessId,
+        position,
+        id: node.id,
+        kind: node.kind,
+        name: node.name,
+        ways: node.ways ?? null,
+        face: node.face ?? null,
+        lock: node.lock ?? null,
+        fittings: node.fittings ?? null,
+      })),
+    );
+  await manager.insert(
+    RunEntity,
+    harness.runs.map((run, position) => ({
+      ...run,
+      features: [...run.features],
+      harnessId,
+      position,
+      conduitInsideMm: run.conduitInsideMm ?? null,
+    })),
+  );
   for (let start = 0; start < harness.circuits.length; start += 40) {
-    await manager.insert(CircuitEntity, harness.circuits.slice(start, start + 40).map((circuit, at) => ({
-      harnessId, position: start + at, id: circuit.id, number: circuit.number, function: circuit.function, kind: circuit.kind, areaMm2: areaMm2(circuit.wire.size), colourBase: circuit.wire.colour.base,
-      fromNodeId: circuit.from.nodeId, fromCavity: circuit.from.cavity, toNodeId: circuit.to.nodeId, toCavity: circuit.to.cavity,
-      fuseA: circuit.fuseA ?? null, loadA: circuit.loadA ?? null, pairWith: circuit.pairWith ?? null, wire: circuit.wire, runIds: [...circuit.runIds],
-    })));
+    await manager.insert(
+      CircuitEntity,
+      harness.circuits.slice(start, start + 40).map((circuit, at) => ({
+        harnessId,
+        position: start + at,
+        id: circuit.id,
+        number: circuit.number,
+        function: circuit.function,
+        kind: circuit.kind,
+        areaMm2: areaMm2(circuit.wire.size),
+        colourBase: circuit.wire.colour.base,
+        fromNodeId: circuit.from.nodeId,
+        fromCavity: circuit.from.cavity,
+        toNodeId: circuit.to.nodeId,
+        toCavity: circuit.to.cavity,
+        fuseA: circuit.fuseA ?? null,
+        loadA: circuit.loadA ?? null,
+        pairWith: circuit.pairWith ?? null,
+        wire: circuit.wire,
+        runIds: [...circuit.runIds],
+      })),
+    );
   }
 }
 
 /** Stores a harness under a new id, with its machine where that is new; ids inside the harness stay. */
 export async function insertHarness(manager: EntityManager, machine: Machine, harness: Harness): Promise<string> {
   const harnessId = randomUUID();
-  await manager.insert(HarnessEntity, { id: harnessId, machineId: await machineIdOf(manager, machine), name: harness.name, version: 1, keptFor: null });
+  await manager.insert(HarnessEntity, {
+    id: harnessId,
+    machineId: await machineIdOf(manager, machine),
+    name: harness.name,
+    version: 1,
+    keptFor: null,
+  });
   await insertParts(manager, harnessId, harness);
   return harnessId;
 }
@@ -80,7 +161,12 @@ export async function keepAside(manager: EntityManager, harnessId: string): Prom
 }
 
 /** Puts another state of a harness in place of the stored one. */
-export async function replaceHarness(manager: EntityManager, harnessId: string, harness: Harness, version: number): Promise<void> {
+export async function replaceHarness(
+  manager: EntityManager,
+  harnessId: string,
+  harness: Harness,
+  version: number,
+): Promise<void> {
   for (const part of [NodeEntity, RunEntity, CircuitEntity]) await manager.delete(part, { harnessId });
   await insertParts(manager, harnessId, harness);
   await manager.update(HarnessEntity, { id: harnessId }, { name: harness.name, version });

@@ -13,7 +13,11 @@ export function checked<T>(schema: Joi.ObjectSchema, req: Request): T {
   if (result.error) {
     const problems = problemsOf(result.error);
     const [first] = problems;
-    throw new AppError('BAD_INPUT', first?.message ?? 'The input is not right.', { field: first?.pointer, hint: first?.hint, details: problems });
+    throw new AppError('BAD_INPUT', first?.message ?? 'The input is not right.', {
+      field: first?.pointer,
+      hint: first?.hint,
+      details: problems,
+    });
   }
   return result.value as T;
 }
@@ -28,7 +32,10 @@ export function checkedQuery<T>(schema: Joi.ObjectSchema, req: Request): T {
   const result = schema.validate(req.query, { abortEarly: true, errors: { label: 'key' } });
   if (result.error) {
     const [first] = problemsOf(result.error);
-    throw new AppError('BAD_INPUT', first?.message ?? 'The address is not right.', { field: first?.pointer, hint: first?.hint });
+    throw new AppError('BAD_INPUT', first?.message ?? 'The address is not right.', {
+      field: first?.pointer,
+      hint: first?.hint,
+    });
   }
   return result.value as T;
 }
@@ -58,11 +65,18 @@ function asAppError(thrown: unknown): AppError {
   if (thrown instanceof AppError) return thrown;
   if (thrown instanceof JobFileRefused) {
     const [first] = thrown.problems;
-    return new AppError('JOB_FILE', `${first?.message ?? 'The file cannot be read.'}${thrown.problems.length > 1 ? ` (and ${thrown.problems.length - 1} more)` : ''}`, { field: first?.pointer, hint: first?.hint, details: thrown.problems });
+    return new AppError(
+      'JOB_FILE',
+      `${first?.message ?? 'The file cannot be read.'}${thrown.problems.length > 1 ? ` (and ${thrown.problems.length - 1} more)` : ''}`,
+      { field: first?.pointer, hint: first?.hint, details: thrown.problems },
+    );
   }
   const { type, limit, length } = (typeof thrown === 'object' && thrown !== null ? thrown : {}) as ParserError;
   if (type === 'entity.too.large') {
-    return new AppError('BODY_TOO_LARGE', `The body of ${length === undefined ? 'this request' : megabytes(length)} is over the limit of ${megabytes(limit ?? 0)}.`);
+    return new AppError(
+      'BODY_TOO_LARGE',
+      `The body of ${length === undefined ? 'this request' : megabytes(length)} is over the limit of ${megabytes(limit ?? 0)}.`,
+    );
   }
   if (type === 'entity.parse.failed') return new AppError('NOT_JSON', 'The body is not JSON.');
   return new AppError('INTERNAL', 'Something went wrong on the server.');

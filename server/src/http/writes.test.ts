@@ -5,7 +5,9 @@ import { openDatabase, type Database } from '../db/open.ts';
 import { writeOnce, type Answer, type WriteWork } from './writes.ts';
 
 let db: Database;
-beforeEach(async () => { db = await openDatabase(':memory:'); });
+beforeEach(async () => {
+  db = await openDatabase(':memory:');
+});
 afterEach(() => db.close());
 
 /** A write that puts a person in and says how often it was done. */
@@ -21,7 +23,9 @@ describe('writes', () => {
   it('many at once are done one after the other, all of them', async () => {
     const done: string[] = [];
     const names = Array.from({ length: 20 }, (_, index) => `Person ${index}`);
-    await Promise.all(names.map((name) => writeOnce(db, { writeId: randomUUID(), by: name }, 'put', name, putting(name, done))));
+    await Promise.all(
+      names.map((name) => writeOnce(db, { writeId: randomUUID(), by: name }, 'put', name, putting(name, done))),
+    );
     expect(await db.read((manager) => manager.count(PersonEntity))).toBe(20);
     expect(done).toEqual(names);
   });
@@ -50,6 +54,8 @@ describe('writes', () => {
   it('the same id for another kind of write is refused', async () => {
     const head = { writeId: randomUUID(), by: 'Ines' };
     await writeOnce(db, head, 'put', 'Ines', putting('Ines', []));
-    await expect(writeOnce(db, head, 'take', 'Ines', putting('Marek', []))).rejects.toThrow('was used for another write');
+    await expect(writeOnce(db, head, 'take', 'Ines', putting('Marek', []))).rejects.toThrow(
+      'was used for another write',
+    );
   });
 });

@@ -22,18 +22,31 @@ export interface WriteWork {
   readonly audit: (what: string, jobId: string | null, detail: unknown) => Promise<void>;
 }
 
-const digestOf = (what: string, content: unknown): string => createHash('sha256').update(`${what} ${JSON.stringify(content)}`).digest('hex');
+const digestOf = (what: string, content: unknown): string =>
+  createHash('sha256')
+    .update(`${what} ${JSON.stringify(content)}`)
+    .digest('hex');
 
 /**
  * Does a write once: the same write id with the same content gives the stored answer again without doing anything; with other
  * content it is refused. Receipt, audit line and change are one transaction.
  */
-export function writeOnce(db: Database, head: WriteHead, what: string, content: unknown, work: (work: WriteWork) => Promise<Answer>, now = new Date().toISOString()): Promise<Answer> {
+export function writeOnce(
+  db: Database,
+  head: WriteHead,
+  what: string,
+  content: unknown,
+  work: (work: WriteWork) => Promise<Answer>,
+  now = new Date().toISOString(),
+): Promise<Answer> {
   const digest = digestOf(what, content);
   return db.write(async (manager) => {
     const receipt = await manager.findOneBy(ReceiptEntity, { writeId: head.writeId });
     if (receipt) {
-      if (receipt.digest !== digest) throw new AppError('WRITE_ID_REUSED', `The write id ${head.writeId} was used for another write.`, { field: '/writeId' });
+      if (receipt.digest !== digest)
+        throw new AppError('WRITE_ID_REUSED', `The write id ${head.writeId} was used for another write.`, {
+          field: '/writeId',
+        });
       return { status: receipt.status, body: receipt.body };
     }
     const answer = await work({
@@ -43,7 +56,13 @@ export function writeOnce(db: Database, head: WriteHead, what: string, content: 
         await manager.insert(AuditEntity, { at: now, by: head.by, what: done, jobId, detail: detail as object });
       },
     });
-    await manager.insert(ReceiptEntity, { writeId: head.writeId, at: now, digest, status: answer.status, body: answer.body as object });
+    await manager.insert(ReceiptEntity, {
+      writeId: head.writeId,
+      at: now,
+      digest,
+      status: answer.status,
+      body: answer.body as object,
+    });
     return answer;
   });
 }

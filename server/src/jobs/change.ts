@@ -38,7 +38,13 @@ export function changeRoute<T>(router: Router, db: Database, route: ChangeRoute<
       let made: Plan | undefined;
       const plan = (): Plan => (made ??= planOf(stored));
       if (route.behindGate && !plan().gate.open) {
-        throw new AppError('GATE_CLOSED', `The gate of job ${stored.row.number} is closed: ${plan().gate.missing.filter((need) => need.stops).map((need) => need.because).join(' ')}`);
+        throw new AppError(
+          'GATE_CLOSED',
+          `The gate of job ${stored.row.number} is closed: ${plan()
+            .gate.missing.filter((need) => need.stops)
+            .map((need) => need.because)
+            .join(' ')}`,
+        );
       }
       const done = await route.work({ ...work, input, stored, plan, req });
       await work.manager.update(JobEntity, { id: stored.row.id }, { updatedAt: work.now });
@@ -51,10 +57,15 @@ export function changeRoute<T>(router: Router, db: Database, route: ChangeRoute<
 /** @throws AppError STALE with what is stored, unless both versions agree */
 export function mustBeCurrent(what: string, sent: number, stored: number, now: unknown, yours: unknown): void {
   if (sent === stored) return;
-  throw new AppError('STALE', `${what} is at version ${stored}, and yours was made from version ${sent}: it was not saved.`, { field: '/version', details: { stored: now, storedVersion: stored, yours } });
+  throw new AppError(
+    'STALE',
+    `${what} is at version ${stored}, and yours was made from version ${sent}: it was not saved.`,
+    { field: '/version', details: { stored: now, storedVersion: stored, yours } },
+  );
 }
 
 /** Whether anything was ticked, read or made again on a finding's splices, in any make. */
 export const hasWork = ({ job, ticks, readings }: StoredJob, findingId: string): boolean =>
   job.redos.some((redo) => redo.findingId === findingId) ||
-  ticks.some((tick) => tick.done && tick.spliceId.startsWith(`${findingId}:`)) || readings.some((reading) => reading.spliceId.startsWith(`${findingId}:`));
+  ticks.some((tick) => tick.done && tick.spliceId.startsWith(`${findingId}:`)) ||
+  readings.some((reading) => reading.spliceId.startsWith(`${findingId}:`));

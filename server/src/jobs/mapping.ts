@@ -17,25 +17,50 @@ function connectorOf({ job, row }: StoredJob, id: string): HarnessNode {
 /** Mapping cards of replaced connectors and pigtails: kept while they are filled in, proved by continuity. */
 export function mappingRoutes(router: Router, db: Database): void {
   changeRoute<{ version: number; card: MappingCard }>(router, db, {
-    method: 'put', path: '/mappings/:nodeId', what: 'mapping card', behindGate: false, fields: { version: Joi.number().integer().min(1).required(), card: mappingSchema.required() },
+    method: 'put',
+    path: '/mappings/:nodeId',
+    what: 'mapping card',
+    behindGate: false,
+    fields: { version: Joi.number().integer().min(1).required(), card: mappingSchema.required() },
     work: async ({ input, stored, manager, now, audit, req }) => {
       const node = connectorOf(stored, param(req, 'nodeId'));
       const before = stored.row.mappings.find((one) => one.nodeId === node.id);
       mustBeCurrent('The job', input.version, stored.row.version, before, input.card);
-      if (input.card.nodeId !== node.id) throw new AppError('BAD_INPUT', `The card is of connector "${input.card.nodeId}" and the address says "${node.id}".`, { field: '/card/nodeId' });
+      if (input.card.nodeId !== node.id)
+        throw new AppError(
+          'BAD_INPUT',
+          `The card is of connector "${input.card.nodeId}" and the address says "${node.id}".`,
+          { field: '/card/nodeId' },
+        );
       // A card that is still being filled in may lack circuits; what is on it must be right.
       const [problem] = checkMapping(node, stored.job.harness, input.card).filter((one) => one.kind !== 'missing');
-      if (problem) throw new AppError('MAPPING_REFUSED', problem.because, { hint: problem.remedy, details: checkMapping(node, stored.job.harness, input.card) });
+      if (problem)
+        throw new AppError('MAPPING_REFUSED', problem.because, {
+          hint: problem.remedy,
+          details: checkMapping(node, stored.job.harness, input.card),
+        });
       // Readings were taken on the joints as they were: other joints, other readings.
-      const same = JSON.stringify([before?.pigtail, before?.joins]) === JSON.stringify([input.card.pigtail, input.card.joins]);
+      const same =
+        JSON.stringify([before?.pigtail, before?.joins]) === JSON.stringify([input.card.pigtail, input.card.joins]);
       const card: MappingCard = { ...input.card, readings: same ? (before?.readings ?? []) : [] };
       await audit('mapping card', stored.row.id, card);
-      return { status: 200, body: { version: await touch(manager, stored.row, now, { mappings: [...stored.row.mappings.filter((one) => one.nodeId !== node.id), card] }) } };
+      return {
+        status: 200,
+        body: {
+          version: await touch(manager, stored.row, now, {
+            mappings: [...stored.row.mappings.filter((one) => one.nodeId !== node.id), card],
+          }),
+        },
+      };
     },
   });
 
   changeRoute<{ cavity: string; soundsAt: string | null; neighbourSounds: boolean }>(router, db, {
-    method: 'post', path: '/mappings/:nodeId/readings', what: 'continuity reading', behindGate: true, fields: continuityFields,
+    method: 'post',
+    path: '/mappings/:nodeId/readings',
+    what: 'continuity reading',
+    behindGate: true,
+    fields: continuityFields,
     work: async ({ input, stored, manager, now, audit, req }) => {
       const node = connectorOf(stored, param(req, 'nodeId'));
       const card = stored.row.mappings.find((one) => one.nodeId === node.id);
@@ -45,7 +70,9 @@ export function mappingRoutes(router: Router, db: Database): void {
       const { cavity, soundsAt, neighbourSounds } = input;
       const reading = { cavity, soundsAt, neighbourSounds, by: input.by, at: now };
       await audit('continuity reading', stored.row.id, { nodeId: node.id, ...reading });
-      const mappings = stored.row.mappings.map((one) => (one.nodeId === node.id ? { ...one, readings: [...one.readings, reading] } : one));
+      const mappings = stored.row.mappings.map((one) =>
+        one.nodeId === node.id ? { ...one, readings: [...one.readings, reading] } : one,
+      );
       return { status: 201, body: { version: await touch(manager, stored.row, now, { mappings }) } };
     },
   });

@@ -11,7 +11,10 @@ import { writeOnce, type WriteHead } from '../http/writes.ts';
 import { insertJob, keepOwnShelf, loadJob, nextNumber, planOf } from './store.ts';
 import { jobSummaries, jobView } from './views.ts';
 
-const newJobBody = writeBody({ title: Joi.string().trim().min(1).max(200).required(), harnessId: Joi.string().min(1).max(80).required() });
+const newJobBody = writeBody({
+  title: Joi.string().trim().min(1).max(200).required(),
+  harnessId: Joi.string().min(1).max(80).required(),
+});
 const importBody = writeBody({ text: Joi.string().min(1).max(5_000_000).required() });
 
 /** Listing, opening, importing and exporting jobs. */
@@ -30,17 +33,40 @@ export function jobRoutes(router: Router, db: Database): void {
 
   router.get('/jobs/:jobId/file', async (req, res) => {
     const { job, practice, catalogue, row } = await db.read((manager) => loadJob(manager, param(req, 'jobId')));
-    res.attachment(`job-${row.number}.json`).type('application/json').send(`${JSON.stringify(writeJobFile(job, practice, catalogue), null, 2)}\n`);
+    res
+      .attachment(`job-${row.number}.json`)
+      .type('application/json')
+      .send(`${JSON.stringify(writeJobFile(job, practice, catalogue), null, 2)}\n`);
   });
 
   router.post('/jobs', async (req, res) => {
     const input = checked<WriteHead & { title: string; harnessId: string }>(newJobBody, req);
     const answer = await writeOnce(db, input, 'job opened', input, async ({ manager, now, audit }) => {
-      if (!(await manager.existsBy(HarnessEntity, { id: input.harnessId }))) throw new AppError('NOT_FOUND', `There is no harness "${input.harnessId}".`, { field: '/harnessId' });
+      if (!(await manager.existsBy(HarnessEntity, { id: input.harnessId })))
+        throw new AppError('NOT_FOUND', `There is no harness "${input.harnessId}".`, { field: '/harnessId' });
       const { machine, harness } = await loadHarness(manager, input.harnessId);
       const number = await nextNumber(manager);
-      const job = { id: '', number, title: input.title, asOf: now.slice(0, 10), machine, harness, findings: [], gate: {}, choices: [], pins: [], redos: [] };
-      const made = await insertJob(manager, job, practiceById('crimpFirst') ?? CRIMP_FIRST, input.by, now, input.harnessId);
+      const job = {
+        id: '',
+        number,
+        title: input.title,
+        asOf: now.slice(0, 10),
+        machine,
+        harness,
+        findings: [],
+        gate: {},
+        choices: [],
+        pins: [],
+        redos: [],
+      };
+      const made = await insertJob(
+        manager,
+        job,
+        practiceById('crimpFirst') ?? CRIMP_FIRST,
+        input.by,
+        now,
+        input.harnessId,
+      );
       await audit('job opened', made.id, { title: input.title });
       return { status: 201, body: made };
     });

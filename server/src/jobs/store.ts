@@ -1,8 +1,30 @@
 import { randomUUID } from 'node:crypto';
 import type { EntityManager } from 'typeorm';
-import { FULL_SHELF, memories, NO_WISHES, plan, type Catalogue, type Choice, type Finding, type Job, type LayoutWishes, type Plan, type Practice, type Reading } from '@mendum/core';
 import {
-  CatalogueEntity, ChoiceEntity, FindingEntity, JobEntity, PhotoEntity, PinEntity, ReadingEntity, RecordEntity, RedoEntity, TickEntity,
+  FULL_SHELF,
+  memories,
+  NO_WISHES,
+  plan,
+  type Catalogue,
+  type Choice,
+  type Finding,
+  type Job,
+  type LayoutWishes,
+  type Plan,
+  type Practice,
+  type Reading,
+} from '@mendum/core';
+import {
+  CatalogueEntity,
+  ChoiceEntity,
+  FindingEntity,
+  JobEntity,
+  PhotoEntity,
+  PinEntity,
+  ReadingEntity,
+  RecordEntity,
+  RedoEntity,
+  TickEntity,
 } from '../db/entities.ts';
 import type { JobRow, PhotoRow, RecordRow, TickRow } from '../db/rows.ts';
 import { AppError } from '../errors.ts';
@@ -33,9 +55,14 @@ export const SHELF_ID = 'shelf';
 const ownShelfId = (jobId: string): string => `job:${jobId}`;
 
 /** The shelf that a job is planned from: its own where it came with one in a file, else the shop's. */
-async function loadCatalogueOf(manager: EntityManager, jobId: string): Promise<{ catalogue: Catalogue; ownShelf: boolean }> {
+async function loadCatalogueOf(
+  manager: EntityManager,
+  jobId: string,
+): Promise<{ catalogue: Catalogue; ownShelf: boolean }> {
   const own = await manager.findOneBy(CatalogueEntity, { id: ownShelfId(jobId) });
-  return own ? { catalogue: own.body as Catalogue, ownShelf: true } : { catalogue: await loadShelf(manager), ownShelf: false };
+  return own
+    ? { catalogue: own.body as Catalogue, ownShelf: true }
+    : { catalogue: await loadShelf(manager), ownShelf: false };
 }
 
 /** Keeps the shelf that came with a job's file, unless it is the shop's own. */
@@ -45,9 +72,11 @@ export async function keepOwnShelf(manager: EntityManager, jobId: string, catalo
 }
 
 /** What was signed comes before its corrections, whatever the clock said. */
-const originalsFirst = (records: readonly RecordRow[]): RecordRow[] => [...records].sort((a, b) => Number(a.replacesId !== null) - Number(b.replacesId !== null));
+const originalsFirst = (records: readonly RecordRow[]): RecordRow[] =>
+  [...records].sort((a, b) => Number(a.replacesId !== null) - Number(b.replacesId !== null));
 
-const isEmpty = (wishes: LayoutWishes): boolean => wishes.pins.length + wishes.atOne.length + wishes.found.length === 0 && wishes.otherColours !== true;
+const isEmpty = (wishes: LayoutWishes): boolean =>
+  wishes.pins.length + wishes.atOne.length + wishes.found.length === 0 && wishes.otherColours !== true;
 
 /** Loads a job whole. @throws AppError NOT_FOUND */
 export async function loadJob(manager: EntityManager, jobId: string): Promise<StoredJob> {
@@ -68,13 +97,45 @@ export async function loadJob(manager: EntityManager, jobId: string): Promise<St
     ticks: await manager.find(TickEntity, { where: { jobId } }),
     records: originalsFirst(await manager.find(RecordEntity, { where: { jobId }, order: { signedAt: 'ASC' } })),
     photos: await manager.find(PhotoEntity, { where: { jobId, removed: false }, order: { at: 'ASC' } }),
-    readings: readings.map(({ id, spliceId, make, checkId, value, by, at }) => ({ id, spliceId, make, checkId, value, by, at })),
+    readings: readings.map(({ id, spliceId, make, checkId, value, by, at }) => ({
+      id,
+      spliceId,
+      make,
+      checkId,
+      value,
+      by,
+      at,
+    })),
     job: {
-      id: row.id, number: row.number, title: row.title, asOf: row.openedOn, machine, harness,
-      findings: findings.map((finding) => finding.body), gate: row.gate, ...(row.mappings.length === 0 ? {} : { mappings: row.mappings }), ...(row.held.length === 0 ? {} : { held: row.held }), ...(isEmpty(row.layout) ? {} : { layout: row.layout }),
-      choices: [...latest.values()].flatMap(({ findingId, use, reason, by, at }) => (use === null ? [] : [{ findingId, use: use as Choice['use'], reason, by, at }])),
-      pins: pins.map(({ findingId, side, centreMm, runId }) => ({ findingId, side, centreMm, ...(runId === null ? {} : { runId }) })),
-      redos: redos.map(({ id, findingId, lostFromMm, lostToMm, because, by, at }) => ({ id, findingId, lostFromMm, lostToMm, because, by, at })),
+      id: row.id,
+      number: row.number,
+      title: row.title,
+      asOf: row.openedOn,
+      machine,
+      harness,
+      findings: findings.map((finding) => finding.body),
+      gate: row.gate,
+      ...(row.mappings.length === 0 ? {} : { mappings: row.mappings }),
+      ...(row.held.length === 0 ? {} : { held: row.held }),
+      ...(isEmpty(row.layout) ? {} : { layout: row.layout }),
+      choices: [...latest.values()].flatMap(({ findingId, use, reason, by, at }) =>
+        use === null ? [] : [{ findingId, use: use as Choice['use'], reason, by, at }],
+      ),
+      pins: pins.map(({ findingId, side, centreMm, runId }) => ({
+        findingId,
+        side,
+        centreMm,
+        ...(runId === null ? {} : { runId }),
+      })),
+      redos: redos.map(({ id, findingId, lostFromMm, lostToMm, because, by, at }) => ({
+        id,
+        findingId,
+        lostFromMm,
+        lostToMm,
+        because,
+        by,
+        at,
+      })),
     },
   };
 }
@@ -91,21 +152,31 @@ export function planOf({ job, practice, catalogue }: Pick<StoredJob, 'job' | 'pr
 
 /** @throws AppError JOB_SIGNED when the job's record is already signed */
 export function mustBeOpen({ row }: StoredJob): void {
-  if (row.status === 'signed') throw new AppError('JOB_SIGNED', `Job ${row.number} is signed: its record cannot be changed.`);
+  if (row.status === 'signed')
+    throw new AppError('JOB_SIGNED', `Job ${row.number} is signed: its record cannot be changed.`);
 }
 
 /** Marks a job as changed and gives its new version. */
-export async function touch(manager: EntityManager, row: JobRow, now: string, change: Partial<JobRow> = {}): Promise<number> {
+export async function touch(
+  manager: EntityManager,
+  row: JobRow,
+  now: string,
+  change: Partial<JobRow> = {},
+): Promise<number> {
   const version = row.version + 1;
   await manager.update(JobEntity, { id: row.id }, { ...change, version, updatedAt: now });
   return version;
 }
 
-const takenNumbers = async (manager: EntityManager): Promise<string[]> => (await manager.find(JobEntity, { select: { number: true } })).map((row) => row.number);
+const takenNumbers = async (manager: EntityManager): Promise<string[]> =>
+  (await manager.find(JobEntity, { select: { number: true } })).map((row) => row.number);
 
 /** One above the highest plain number so far, four digits. */
 export async function nextNumber(manager: EntityManager): Promise<string> {
-  return String(Math.max(0, ...(await takenNumbers(manager)).map(Number).filter(Number.isInteger)) + 1).padStart(4, '0');
+  return String(Math.max(0, ...(await takenNumbers(manager)).map(Number).filter(Number.isInteger)) + 1).padStart(
+    4,
+    '0',
+  );
 }
 
 /** The number a job gets: the wished one, else with -2, -3 … where it is taken. */
@@ -117,21 +188,71 @@ async function freeNumber(manager: EntityManager, wished: string): Promise<strin
 }
 
 /** One row of the findings table. */
-export const findingRow = (jobId: string, finding: Finding, position: number, version: number): { jobId: string; id: string; position: number; circuitId: string; runId: string; kind: Finding['kind']; fromMm: number; toMm: number; body: Finding; version: number } => ({
-  jobId, id: finding.id, position, circuitId: finding.circuitId, runId: finding.runId, kind: finding.kind, fromMm: finding.fromMm, toMm: finding.toMm, body: finding, version,
+export const findingRow = (
+  jobId: string,
+  finding: Finding,
+  position: number,
+  version: number,
+): {
+  jobId: string;
+  id: string;
+  position: number;
+  circuitId: string;
+  runId: string;
+  kind: Finding['kind'];
+  fromMm: number;
+  toMm: number;
+  body: Finding;
+  version: number;
+} => ({
+  jobId,
+  id: finding.id,
+  position,
+  circuitId: finding.circuitId,
+  runId: finding.runId,
+  kind: finding.kind,
+  fromMm: finding.fromMm,
+  toMm: finding.toMm,
+  body: finding,
+  version,
 });
 
 /** Stores a job from a file, with its machine and harness; the job gets a new id and a free number. */
-export async function insertJob(manager: EntityManager, job: Job, practice: Practice, by: string, now: string, harnessId?: string): Promise<{ id: string; number: string }> {
+export async function insertJob(
+  manager: EntityManager,
+  job: Job,
+  practice: Practice,
+  by: string,
+  now: string,
+  harnessId?: string,
+): Promise<{ id: string; number: string }> {
   const id = randomUUID();
   const number = await freeNumber(manager, job.number);
   await manager.insert(JobEntity, {
-    id, number, title: job.title, harnessId: harnessId ?? (await sameHarness(manager, job.machine, job.harness)) ?? (await insertHarness(manager, job.machine, job.harness)), practiceId: await keepPractice(manager, practice, id), status: 'open', held: job.held ?? [], layout: job.layout ?? NO_WISHES,
-    openedOn: job.asOf ?? now.slice(0, 10), gate: job.gate, mappings: job.mappings ?? [], version: 1, createdBy: by, createdAt: now, updatedAt: now,
+    id,
+    number,
+    title: job.title,
+    harnessId:
+      harnessId ??
+      (await sameHarness(manager, job.machine, job.harness)) ??
+      (await insertHarness(manager, job.machine, job.harness)),
+    practiceId: await keepPractice(manager, practice, id),
+    status: 'open',
+    held: job.held ?? [],
+    layout: job.layout ?? NO_WISHES,
+    openedOn: job.asOf ?? now.slice(0, 10),
+    gate: job.gate,
+    mappings: job.mappings ?? [],
+    version: 1,
+    createdBy: by,
+    createdAt: now,
+    updatedAt: now,
   });
-  for (const [position, finding] of job.findings.entries()) await manager.insert(FindingEntity, findingRow(id, finding, position, 1));
+  for (const [position, finding] of job.findings.entries())
+    await manager.insert(FindingEntity, findingRow(id, finding, position, 1));
   for (const choice of job.choices) await manager.insert(ChoiceEntity, { id: randomUUID(), jobId: id, ...choice });
   for (const pin of job.pins) await manager.insert(PinEntity, { jobId: id, runId: null, ...pin });
-  for (const [sequence, redo] of job.redos.entries()) await manager.insert(RedoEntity, { ...redo, id: randomUUID(), jobId: id, sequence });
+  for (const [sequence, redo] of job.redos.entries())
+    await manager.insert(RedoEntity, { ...redo, id: randomUUID(), jobId: id, sequence });
   return { id, number };
 }

@@ -1,7 +1,25 @@
 import { randomUUID } from 'node:crypto';
 import type { Router } from 'express';
 import Joi from 'joi';
-import { COVER_IDS, isAtCavity, keptAsPlanned, makesOf, METHOD_IDS, redoCost, rule, searchedAnew, unpinned, WAYS, type CoverId, type FindingPlan, type Held, type MethodId, type Plan, type ReadingValue, type Way } from '@mendum/core';
+import {
+  COVER_IDS,
+  isAtCavity,
+  keptAsPlanned,
+  makesOf,
+  METHOD_IDS,
+  redoCost,
+  rule,
+  searchedAnew,
+  unpinned,
+  WAYS,
+  type CoverId,
+  type FindingPlan,
+  type Held,
+  type MethodId,
+  type Plan,
+  type ReadingValue,
+  type Way,
+} from '@mendum/core';
 import { readingValueSchema } from '@mendum/core/interchange';
 import { ChoiceEntity, JobEntity, PinEntity, ReadingEntity, RedoEntity, TickEntity } from '../db/entities.ts';
 import type { Database } from '../db/open.ts';
@@ -19,7 +37,8 @@ function findMade(plan: Plan, spliceId: string) {
     const splice = finding.splices.find((one) => one.id === spliceId);
     if (splice) return { finding, made: splice, splice, cover: undefined };
     if (finding.cavity?.id === spliceId) return { finding, made: finding.cavity, splice: undefined, cover: undefined };
-    if (finding.cover?.id === spliceId) return { finding, made: finding.cover, splice: undefined, cover: finding.cover };
+    if (finding.cover?.id === spliceId)
+      return { finding, made: finding.cover, splice: undefined, cover: finding.cover };
   }
   throw new AppError('NO_SUCH_SPLICE', `There is no splice "${spliceId}" in the plan.`);
 }
@@ -28,90 +47,219 @@ function findMade(plan: Plan, spliceId: string) {
  * The held work of a job, with that of one finding put anew or taken out; where somebody wished its splices to lie is no wish any more. Of work that begins, the others stay where
  * they are planned; of work that is given up, its places are free again.
  */
-async function hold(manager: EntityManager, jobId: string, findingId: string, held: Held | undefined, plan?: Plan): Promise<void> {
+async function hold(
+  manager: EntityManager,
+  jobId: string,
+  findingId: string,
+  held: Held | undefined,
+  plan?: Plan,
+): Promise<void> {
   const row = await manager.findOneByOrFail(JobEntity, { id: jobId });
   const free = unpinned(row.layout, [findingId]);
-  await manager.update(JobEntity, { id: jobId }, { held: [...row.held.filter((one) => one.findingId !== findingId), ...(held ? [held] : [])], layout: plan ? keptAsPlanned(free, plan) : searchedAnew(free, [findingId]) });
+  await manager.update(
+    JobEntity,
+    { id: jobId },
+    {
+      held: [...row.held.filter((one) => one.findingId !== findingId), ...(held ? [held] : [])],
+      layout: plan ? keptAsPlanned(free, plan) : searchedAnew(free, [findingId]),
+    },
+  );
 }
 
 /** Parts that a finding's plan takes from the shelf. */
-const partsOfPlan = (finding: FindingPlan): string[] => [...new Set([...finding.splices.flatMap((splice) => [...splice.joint.usesPartIds, ...(splice.shield?.joint.usesPartIds ?? [])]), ...(finding.cavity ? [...finding.cavity.work.partIds, ...finding.cavity.work.sharedPartIds] : []), ...finding.covers.flatMap((cover) => (cover.coverId === finding.cover?.coverId && cover.partId !== undefined ? [cover.partId] : []))])];
+const partsOfPlan = (finding: FindingPlan): string[] => [
+  ...new Set([
+    ...finding.splices.flatMap((splice) => [...splice.joint.usesPartIds, ...(splice.shield?.joint.usesPartIds ?? [])]),
+    ...(finding.cavity ? [...finding.cavity.work.partIds, ...finding.cavity.work.sharedPartIds] : []),
+    ...finding.covers.flatMap((cover) =>
+      cover.coverId === finding.cover?.coverId && cover.partId !== undefined ? [cover.partId] : [],
+    ),
+  ]),
+];
 
 /** Work has begun on a finding: its splices stay where they are and what they are, whatever is found, bought or decided later. */
 async function pinFinding(manager: EntityManager, stored: StoredJob, plan: Plan, findingId: string): Promise<void> {
   const finding = plan.findings.find((one) => one.findingId === findingId);
   if (!finding || stored.job.held?.some((one) => one.findingId === findingId)) return;
   const use = finding.cover?.coverId ?? finding.splices[0]?.methodId;
-  await hold(manager, stored.row.id, findingId, { findingId, way: finding.approach, ...(use === undefined ? {} : { use }), partIds: partsOfPlan(finding), otherColours: stored.row.layout.otherColours ?? false }, plan);
+  await hold(
+    manager,
+    stored.row.id,
+    findingId,
+    {
+      findingId,
+      way: finding.approach,
+      ...(use === undefined ? {} : { use }),
+      partIds: partsOfPlan(finding),
+      otherColours: stored.row.layout.otherColours ?? false,
+    },
+    plan,
+  );
   for (const splice of finding.splices) {
-    await manager.upsert(PinEntity, { jobId: stored.row.id, findingId, side: splice.side, centreMm: splice.centreMm, runId: splice.runId === finding.runId ? null : splice.runId }, ['jobId', 'findingId', 'side']);
+    await manager.upsert(
+      PinEntity,
+      {
+        jobId: stored.row.id,
+        findingId,
+        side: splice.side,
+        centreMm: splice.centreMm,
+        runId: splice.runId === finding.runId ? null : splice.runId,
+      },
+      ['jobId', 'findingId', 'side'],
+    );
   }
 }
 
 /** Decisions against the ranking, ticked steps, readings and joints that are made again. */
 export function workRoutes(router: Router, db: Database): void {
   changeRoute<{ findingId: string; use: MethodId | CoverId | Way | null; reason?: string }>(router, db, {
-    method: 'post', path: '/choices', what: 'choice', behindGate: true,
-    fields: { findingId: id, use: Joi.valid(...METHOD_IDS, ...COVER_IDS, ...WAYS, null).required(), reason: Joi.string().trim().min(3).max(2000).when('use', { is: null, then: Joi.optional(), otherwise: Joi.required() }) },
+    method: 'post',
+    path: '/choices',
+    what: 'choice',
+    behindGate: true,
+    fields: {
+      findingId: id,
+      use: Joi.valid(...METHOD_IDS, ...COVER_IDS, ...WAYS, null).required(),
+      reason: Joi.string()
+        .trim()
+        .min(3)
+        .max(2000)
+        .when('use', { is: null, then: Joi.optional(), otherwise: Joi.required() }),
+    },
     work: async ({ input, stored, plan, manager, now, audit }) => {
       const finding = plan().findings.find((one) => one.findingId === input.findingId);
-      if (!finding) throw new AppError('NOT_FOUND', `There is no finding "${input.findingId}" in job ${stored.row.number}.`);
-      const begun = makesOf(finding).some((made) => stored.ticks.some((tick) => tick.done && tick.stepId.startsWith(`${made.id}#${made.make}/`)) || stored.readings.some((reading) => reading.spliceId === made.id && reading.make === made.make));
-      if (begun) throw new AppError('HAS_WORK', 'This splice is being made already: its method stays until it is made again.');
+      if (!finding)
+        throw new AppError('NOT_FOUND', `There is no finding "${input.findingId}" in job ${stored.row.number}.`);
+      const begun = makesOf(finding).some(
+        (made) =>
+          stored.ticks.some((tick) => tick.done && tick.stepId.startsWith(`${made.id}#${made.make}/`)) ||
+          stored.readings.some((reading) => reading.spliceId === made.id && reading.make === made.make),
+      );
+      if (begun)
+        throw new AppError('HAS_WORK', 'This splice is being made already: its method stays until it is made again.');
       if (input.use !== null) {
         const method = finding.ranked.find((one) => one.methodId === input.use);
         const cover = finding.covers.find((one) => one.coverId === input.use);
         const source = stored.job.findings.find((one) => one.id === input.findingId);
         const way = source && isAtCavity(source) ? finding.ways.find((one) => one.way === input.use) : undefined;
-        const allowed = way && !method && !cover ? way.status !== 'refused' : method ? method.status === 'allowed' || method.usableWithReason : cover !== undefined && cover.status !== 'refused';
+        const allowed =
+          way && !method && !cover
+            ? way.status !== 'refused'
+            : method
+              ? method.status === 'allowed' || method.usableWithReason
+              : cover !== undefined && cover.status !== 'refused';
         if (!allowed) {
-          const because = method?.because ?? cover?.because ?? way?.because ?? 'It is not in the ranking of this finding.';
-          throw new AppError('BAD_INPUT', `"${method?.name ?? cover?.name ?? input.use}" cannot be used here, with or without a reason: ${because}`, { field: '/use', hint: 'Change what the rule looks at, or choose another method.' });
+          const because =
+            method?.because ?? cover?.because ?? way?.because ?? 'It is not in the ranking of this finding.';
+          throw new AppError(
+            'BAD_INPUT',
+            `"${method?.name ?? cover?.name ?? input.use}" cannot be used here, with or without a reason: ${because}`,
+            { field: '/use', hint: 'Change what the rule looks at, or choose another method.' },
+          );
         }
       }
       await hold(manager, stored.row.id, input.findingId, undefined);
-      await manager.insert(ChoiceEntity, { id: randomUUID(), jobId: stored.row.id, findingId: input.findingId, use: input.use, reason: input.reason ?? '', by: input.by, at: now });
+      await manager.insert(ChoiceEntity, {
+        id: randomUUID(),
+        jobId: stored.row.id,
+        findingId: input.findingId,
+        use: input.use,
+        reason: input.reason ?? '',
+        by: input.by,
+        at: now,
+      });
       await audit('choice', stored.row.id, { findingId: input.findingId, use: input.use, reason: input.reason });
       return { status: 201, body: { use: input.use } };
     },
   });
 
   changeRoute<{ steps: { stepId: string; spliceId: string }[]; done: boolean }>(router, db, {
-    method: 'put', path: '/ticks', what: 'ticks', behindGate: true,
-    fields: { steps: Joi.array().items(Joi.object({ stepId: id, spliceId: id })).min(1).max(500).required(), done: Joi.boolean().required() },
+    method: 'put',
+    path: '/ticks',
+    what: 'ticks',
+    behindGate: true,
+    fields: {
+      steps: Joi.array()
+        .items(Joi.object({ stepId: id, spliceId: id }))
+        .min(1)
+        .max(500)
+        .required(),
+      done: Joi.boolean().required(),
+    },
     work: async ({ input, stored, plan, manager, now, audit }) => {
       const pinned = new Set<string>();
       for (const { stepId, spliceId } of input.steps) {
         const { finding, made } = findMade(plan(), spliceId);
-        if (!made.steps.some((step) => step.id === stepId)) throw new AppError('NO_SUCH_SPLICE', `Step "${stepId}" does not belong to this splice any more.`);
-        await manager.upsert(TickEntity, { jobId: stored.row.id, stepId, spliceId, done: input.done, by: input.by, at: now }, ['jobId', 'stepId']);
+        if (!made.steps.some((step) => step.id === stepId))
+          throw new AppError('NO_SUCH_SPLICE', `Step "${stepId}" does not belong to this splice any more.`);
+        await manager.upsert(
+          TickEntity,
+          { jobId: stored.row.id, stepId, spliceId, done: input.done, by: input.by, at: now },
+          ['jobId', 'stepId'],
+        );
         if (input.done && !pinned.has(finding.findingId)) await pinFinding(manager, stored, plan(), finding.findingId);
         pinned.add(finding.findingId);
       }
-      await audit(input.done ? 'steps ticked' : 'steps unticked', stored.row.id, { steps: input.steps.map((step) => step.stepId) });
+      await audit(input.done ? 'steps ticked' : 'steps unticked', stored.row.id, {
+        steps: input.steps.map((step) => step.stepId),
+      });
       return { status: 200, body: { ticked: input.steps.length } };
     },
   });
 
   changeRoute<{ readings: { spliceId: string; make: number; checkId: string; value: ReadingValue }[] }>(router, db, {
-    method: 'post', path: '/readings', what: 'readings', behindGate: true,
+    method: 'post',
+    path: '/readings',
+    what: 'readings',
+    behindGate: true,
     fields: {
-      readings: Joi.array().items(Joi.object({ spliceId: id, make: Joi.number().integer().min(1).required(), checkId: id, value: readingValueSchema.required() })).min(1).max(50).required(),
+      readings: Joi.array()
+        .items(
+          Joi.object({
+            spliceId: id,
+            make: Joi.number().integer().min(1).required(),
+            checkId: id,
+            value: readingValueSchema.required(),
+          }),
+        )
+        .min(1)
+        .max(50)
+        .required(),
     },
     work: async ({ input, stored, plan, manager, now, audit }) => {
       const rulings: unknown[] = [];
       for (const [index, reading] of input.readings.entries()) {
         const { finding, made } = findMade(plan(), reading.spliceId);
-        if (made.make !== reading.make) throw new AppError('NO_SUCH_SPLICE', `This splice is at its make ${made.make}, and the reading is of make ${reading.make}.`);
+        if (made.make !== reading.make)
+          throw new AppError(
+            'NO_SUCH_SPLICE',
+            `This splice is at its make ${made.make}, and the reading is of make ${reading.make}.`,
+          );
         const check = made.checks.find((one) => one.id === reading.checkId);
-        if (!check) throw new AppError('BAD_INPUT', `The check "${reading.checkId}" does not belong to ${made.id}.`, { field: `/readings/${index}/checkId`, hint: `Its checks are: ${made.checks.map((one) => one.id).join(', ')}.` });
+        if (!check)
+          throw new AppError('BAD_INPUT', `The check "${reading.checkId}" does not belong to ${made.id}.`, {
+            field: `/readings/${index}/checkId`,
+            hint: `Its checks are: ${made.checks.map((one) => one.id).join(', ')}.`,
+          });
         try {
           rulings.push({ spliceId: made.id, checkId: check.id, ruling: rule(check, reading.value) });
         } catch (error) {
-          throw new AppError('BAD_INPUT', error instanceof Error ? error.message : 'The reading is not right.', { field: `/readings/${index}/value` });
+          throw new AppError('BAD_INPUT', error instanceof Error ? error.message : 'The reading is not right.', {
+            field: `/readings/${index}/value`,
+          });
         }
         await pinFinding(manager, stored, plan(), finding.findingId);
-        await manager.insert(ReadingEntity, { id: randomUUID(), jobId: stored.row.id, spliceId: made.id, make: made.make, checkId: check.id, value: reading.value, by: input.by, at: now, sequence: stored.readings.length + index });
+        await manager.insert(ReadingEntity, {
+          id: randomUUID(),
+          jobId: stored.row.id,
+          spliceId: made.id,
+          make: made.make,
+          checkId: check.id,
+          value: reading.value,
+          by: input.by,
+          at: now,
+          sequence: stored.readings.length + index,
+        });
       }
       await audit('readings', stored.row.id, input.readings);
       return { status: 201, body: { rulings } };
@@ -119,14 +267,33 @@ export function workRoutes(router: Router, db: Database): void {
   });
 
   changeRoute<{ spliceId: string; make: number; shrunk: boolean; because: string }>(router, db, {
-    method: 'post', path: '/redos', what: 'made again', behindGate: true,
-    fields: { spliceId: id, make: Joi.number().integer().min(1).required(), shrunk: Joi.boolean().required(), because: longText },
+    method: 'post',
+    path: '/redos',
+    what: 'made again',
+    behindGate: true,
+    fields: {
+      spliceId: id,
+      make: Joi.number().integer().min(1).required(),
+      shrunk: Joi.boolean().required(),
+      because: longText,
+    },
     work: async ({ input, stored, plan, manager, now, audit }) => {
       const { finding, made, splice } = findMade(plan(), input.spliceId);
-      if (made.make !== input.make) throw new AppError('NO_SUCH_SPLICE', `This splice is at its make ${made.make} already.`);
-      const cost = splice ? redoCost(finding, splice, input.shrunk) : { lostFromMm: finding.lost.fromMm, lostToMm: finding.lost.toMm };
+      if (made.make !== input.make)
+        throw new AppError('NO_SUCH_SPLICE', `This splice is at its make ${made.make} already.`);
+      const cost = splice
+        ? redoCost(finding, splice, input.shrunk)
+        : { lostFromMm: finding.lost.fromMm, lostToMm: finding.lost.toMm };
       await manager.insert(RedoEntity, {
-        id: randomUUID(), jobId: stored.row.id, findingId: finding.findingId, lostFromMm: cost.lostFromMm, lostToMm: cost.lostToMm, because: input.because, by: input.by, at: now, sequence: stored.job.redos.length,
+        id: randomUUID(),
+        jobId: stored.row.id,
+        findingId: finding.findingId,
+        lostFromMm: cost.lostFromMm,
+        lostToMm: cost.lostToMm,
+        because: input.because,
+        by: input.by,
+        at: now,
+        sequence: stored.job.redos.length,
       });
       await manager.delete(PinEntity, { jobId: stored.row.id, findingId: finding.findingId });
       await hold(manager, stored.row.id, finding.findingId, undefined);

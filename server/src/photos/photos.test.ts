@@ -7,27 +7,53 @@ import { afterAll, beforeAll, describe, expect, it, test } from 'vitest';
 import { startServer, type TestServer } from '../test/server.ts';
 
 let server: TestServer;
-beforeAll(async () => { server = await startServer(); });
+beforeAll(async () => {
+  server = await startServer();
+});
 afterAll(() => server.close());
 
-const picture = (wide = 60, high = 40): Sharp => sharp({ create: { width: wide, height: high, channels: 3, background: '#a8541f' } });
-const send = async (body: Buffer, type = 'image/jpeg', id: string = randomUUID(), finding = 'F1'): Promise<request.Response> =>
-  server.http.post(`/api${await server.at('0147')}/findings/${finding}/photos?writeId=${id}&by=Ines&name=arm.jpg`).set('content-type', type).send(body);
+const picture = (wide = 60, high = 40): Sharp =>
+  sharp({ create: { width: wide, height: high, channels: 3, background: '#a8541f' } });
+const send = async (
+  body: Buffer,
+  type = 'image/jpeg',
+  id: string = randomUUID(),
+  finding = 'F1',
+): Promise<request.Response> =>
+  server.http
+    .post(`/api${await server.at('0147')}/findings/${finding}/photos?writeId=${id}&by=Ines&name=arm.jpg`)
+    .set('content-type', type)
+    .send(body);
 
 describe('photos of a finding', () => {
-  test.each(['jpeg', 'png', 'webp'] as const)('a %s is kept in its folder, listed, shown, and small', async (format) => {
-    const answer = await send(await picture().toFormat(format).toBuffer(), `image/${format}`);
-    expect(answer.status).toBe(201);
-    const { id } = answer.body as { id: string };
-    expect((await server.job('0147')).photos.find((photo) => photo.id === id)).toMatchObject({ findingId: 'F1', name: 'arm.jpg', widthPx: 60, heightPx: 40, by: 'Ines' });
-    const shown = await server.http.get(`/api/photos/${id}`);
-    expect([shown.status, shown.headers['content-type']]).toEqual([200, `image/${format}`]);
-    expect((await server.http.get(`/api/photos/${id}/small`)).headers['content-type']).toBe('image/webp');
-    expect(readdirSync(server.photosDir).filter((name) => name.startsWith(id))).toHaveLength(2);
-  });
+  test.each(['jpeg', 'png', 'webp'] as const)(
+    'a %s is kept in its folder, listed, shown, and small',
+    async (format) => {
+      const answer = await send(await picture().toFormat(format).toBuffer(), `image/${format}`);
+      expect(answer.status).toBe(201);
+      const { id } = answer.body as { id: string };
+      expect((await server.job('0147')).photos.find((photo) => photo.id === id)).toMatchObject({
+        findingId: 'F1',
+        name: 'arm.jpg',
+        widthPx: 60,
+        heightPx: 40,
+        by: 'Ines',
+      });
+      const shown = await server.http.get(`/api/photos/${id}`);
+      expect([shown.status, shown.headers['content-type']]).toEqual([200, `image/${format}`]);
+      expect((await server.http.get(`/api/photos/${id}/small`)).headers['content-type']).toBe('image/webp');
+      expect(readdirSync(server.photosDir).filter((name) => name.startsWith(id))).toHaveLength(2);
+    },
+  );
 
   it('the position where it was taken, and all else that a camera notes, is gone; it stands upright', async () => {
-    const taken = await picture().withExif({ IFD0: { Make: 'Cam', Orientation: '6' }, IFD3: { GPSLatitudeRef: 'N', GPSLatitude: '47/1 30/1 0/1' } }).jpeg().toBuffer();
+    const taken = await picture()
+      .withExif({
+        IFD0: { Make: 'Cam', Orientation: '6' },
+        IFD3: { GPSLatitudeRef: 'N', GPSLatitude: '47/1 30/1 0/1' },
+      })
+      .jpeg()
+      .toBuffer();
     expect(taken.includes('GPS') || (await sharp(taken).metadata()).exif !== undefined).toBe(true);
     const { id } = (await send(taken)).body as { id: string };
     const kept = readFileSync(join(server.photosDir, `${id}.jpg`));
@@ -43,7 +69,13 @@ describe('photos of a finding', () => {
   });
 
   test.each([
-    ['an SVG that says it is a PNG', Buffer.from('<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"><script>1</script></svg>'), 'image/png', 422, 'PHOTO_REFUSED'],
+    [
+      'an SVG that says it is a PNG',
+      Buffer.from('<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"><script>1</script></svg>'),
+      'image/png',
+      422,
+      'PHOTO_REFUSED',
+    ],
     ['text', Buffer.from('not a photo'), 'image/jpeg', 422, 'PHOTO_REFUSED'],
     ['a broken JPEG', Buffer.from([0xff, 0xd8, 0xff, 0xe0, 0, 16, 1, 2, 3]), 'image/jpeg', 422, 'PHOTO_REFUSED'],
     ['another type', Buffer.from('GIF89a'), 'image/gif', 422, 'PHOTO_REFUSED'],
@@ -58,7 +90,8 @@ describe('photos of a finding', () => {
   it('sent twice it is kept once; taken away it can be brought back; an unknown finding has none', async () => {
     const [id, body] = [randomUUID(), await picture(20, 20).jpeg().toBuffer()];
     expect((await send(body, 'image/jpeg', id)).body).toEqual((await send(body, 'image/jpeg', id)).body);
-    const has = async (): Promise<number> => (await server.job('0147')).photos.filter((photo) => photo.id === id).length;
+    const has = async (): Promise<number> =>
+      (await server.job('0147')).photos.filter((photo) => photo.id === id).length;
     expect(await has()).toBe(1);
     await server.write('put', `${await server.at('0147')}/photos/${id}`, { removed: true }).expect(200);
     expect(await has()).toBe(0);
@@ -71,6 +104,8 @@ describe('photos of a finding', () => {
   it('a twelfth is the last', async () => {
     const body = await picture(8, 8).jpeg().toBuffer();
     for (let n = 0; n < 12; n += 1) expect((await send(body, 'image/jpeg', randomUUID(), 'F2')).status).toBe(201);
-    expect((await send(body, 'image/jpeg', randomUUID(), 'F2')).body).toMatchObject({ error: { code: 'PHOTO_REFUSED', message: expect.stringContaining('12 are kept at most') as string } });
+    expect((await send(body, 'image/jpeg', randomUUID(), 'F2')).body).toMatchObject({
+      error: { code: 'PHOTO_REFUSED', message: expect.stringContaining('12 are kept at most') as string },
+    });
   });
 });

@@ -12,7 +12,11 @@ import { changeRoute } from '../jobs/change.ts';
 import { loadJob, mustBeOpen } from '../jobs/store.ts';
 import { PHOTO_MOST_BYTES, PHOTO_TYPES, readPicture } from './picture.ts';
 
-const query = Joi.object({ writeId: Joi.string().guid().required(), by: Joi.string().trim().min(1).max(80).required(), name: Joi.string().trim().min(1).max(120).default('photo') });
+const query = Joi.object({
+  writeId: Joi.string().guid().required(),
+  by: Joi.string().trim().min(1).max(80).required(),
+  name: Joi.string().trim().min(1).max(120).default('photo'),
+});
 const FINDING_MOST = 12;
 
 /** Writes a file so that it is on the disk before it is spoken of. */
@@ -29,32 +33,64 @@ async function keep(folder: string, name: string, bytes: Buffer): Promise<void> 
 
 /** Photos of findings: taken in, shown, taken away and brought back. Files lie in a folder of their own. */
 export function photoRoutes(router: Router, db: Database, folder: string): void {
-  router.post('/jobs/:jobId/findings/:findingId/photos', express.raw({ type: [...PHOTO_TYPES, 'application/octet-stream'], limit: PHOTO_MOST_BYTES }), async (req, res) => {
-    const input = checkedQuery<WriteHead & { name: string }>(query, req);
-    if (!Buffer.isBuffer(req.body)) throw new AppError('PHOTO_REFUSED', `A photo is sent as ${PHOTO_TYPES.join(', ')}.`);
-    const [jobId, findingId, body] = [param(req, 'jobId'), param(req, 'findingId'), req.body];
-    const answer = await writeOnce(db, input, 'photo added', { jobId, findingId, digest: createHash('sha256').update(body).digest('hex') }, async ({ manager, now, audit }) => {
-      const stored = await loadJob(manager, jobId);
-      mustBeOpen(stored);
-      if (!(await manager.existsBy(FindingEntity, { jobId, id: findingId }))) throw new AppError('NOT_FOUND', `There is no finding "${findingId}" in job ${stored.row.number}.`);
-      const count = await manager.countBy(PhotoEntity, { jobId, findingId, removed: false });
-      if (count >= FINDING_MOST) throw new AppError('PHOTO_REFUSED', `This finding has ${count} photos; ${FINDING_MOST} are kept at most.`, { hint: 'Take one away first.' });
-      const picture = await readPicture(body);
-      const id = input.writeId;
-      await keep(folder, `${id}.${picture.ending}`, picture.bytes);
-      await keep(folder, `${id}.small.webp`, picture.small);
-      await manager.insert(PhotoEntity, { id, jobId, findingId, name: input.name, type: picture.type, sizeBytes: picture.bytes.length, widthPx: picture.widthPx, heightPx: picture.heightPx, by: input.by, at: now, removed: false });
-      await audit('photo added', jobId, { id, findingId });
-      return { status: 201, body: { id } };
-    });
-    res.status(answer.status).json(answer.body);
-  });
+  router.post(
+    '/jobs/:jobId/findings/:findingId/photos',
+    express.raw({ type: [...PHOTO_TYPES, 'application/octet-stream'], limit: PHOTO_MOST_BYTES }),
+    async (req, res) => {
+      const input = checkedQuery<WriteHead & { name: string }>(query, req);
+      if (!Buffer.isBuffer(req.body))
+        throw new AppError('PHOTO_REFUSED', `A photo is sent as ${PHOTO_TYPES.join(', ')}.`);
+      const [jobId, findingId, body] = [param(req, 'jobId'), param(req, 'findingId'), req.body];
+      const answer = await writeOnce(
+        db,
+        input,
+        'photo added',
+        { jobId, findingId, digest: createHash('sha256').update(body).digest('hex') },
+        async ({ manager, now, audit }) => {
+          const stored = await loadJob(manager, jobId);
+          mustBeOpen(stored);
+          if (!(await manager.existsBy(FindingEntity, { jobId, id: findingId })))
+            throw new AppError('NOT_FOUND', `There is no finding "${findingId}" in job ${stored.row.number}.`);
+          const count = await manager.countBy(PhotoEntity, { jobId, findingId, removed: false });
+          if (count >= FINDING_MOST)
+            throw new AppError('PHOTO_REFUSED', `This finding has ${count} photos; ${FINDING_MOST} are kept at most.`, {
+              hint: 'Take one away first.',
+            });
+          const picture = await readPicture(body);
+          const id = input.writeId;
+          await keep(folder, `${id}.${picture.ending}`, picture.bytes);
+          await keep(folder, `${id}.small.webp`, picture.small);
+          await manager.insert(PhotoEntity, {
+            id,
+            jobId,
+            findingId,
+            name: input.name,
+            type: picture.type,
+            sizeBytes: picture.bytes.length,
+            widthPx: picture.widthPx,
+            heightPx: picture.heightPx,
+            by: input.by,
+            at: now,
+            removed: false,
+          });
+          await audit('photo added', jobId, { id, findingId });
+          return { status: 201, body: { id } };
+        },
+      );
+      res.status(answer.status).json(answer.body);
+    },
+  );
 
   changeRoute<{ removed: boolean }>(router, db, {
-    method: 'put', path: '/photos/:photoId', what: 'photo taken away or back', behindGate: false, fields: { removed: Joi.boolean().required() },
+    method: 'put',
+    path: '/photos/:photoId',
+    what: 'photo taken away or back',
+    behindGate: false,
+    fields: { removed: Joi.boolean().required() },
     work: async ({ input, stored, manager, audit, req }) => {
       const id = param(req, 'photoId');
-      if (!(await manager.existsBy(PhotoEntity, { id, jobId: stored.row.id }))) throw new AppError('NOT_FOUND', `There is no photo "${id}" in job ${stored.row.number}.`);
+      if (!(await manager.existsBy(PhotoEntity, { id, jobId: stored.row.id })))
+        throw new AppError('NOT_FOUND', `There is no photo "${id}" in job ${stored.row.number}.`);
       await manager.update(PhotoEntity, { id }, { removed: input.removed });
       await audit(input.removed ? 'photo taken away' : 'photo brought back', stored.row.id, { id });
       return { status: 200, body: { removed: input.removed } };
@@ -65,9 +101,15 @@ export function photoRoutes(router: Router, db: Database, folder: string): void 
     router.get(`/photos/:photoId${small ? '/small' : ''}`, async (req, res) => {
       const row = await db.read((manager) => manager.findOneBy(PhotoEntity, { id: param(req, 'photoId') }));
       if (!row) throw new AppError('NOT_FOUND', 'There is no such photo.');
-      const ending = PHOTO_TYPES.find((type) => type === row.type) === 'image/jpeg' ? 'jpg' : row.type.slice('image/'.length);
+      const ending =
+        PHOTO_TYPES.find((type) => type === row.type) === 'image/jpeg' ? 'jpg' : row.type.slice('image/'.length);
       res.set('Cache-Control', 'private, max-age=31536000, immutable').type(small ? 'image/webp' : row.type);
-      await new Promise<void>((done, failed) => res.sendFile(small ? `${row.id}.small.webp` : `${row.id}.${ending}`, { root: folder }, (error?: Error) => { if (error) failed(error); else done(); }));
+      await new Promise<void>((done, failed) =>
+        res.sendFile(small ? `${row.id}.small.webp` : `${row.id}.${ending}`, { root: folder }, (error?: Error) => {
+          if (error) failed(error);
+          else done();
+        }),
+      );
     });
   }
 }

@@ -4,17 +4,21 @@ import type { JobEffect, PracticeView } from '@mendum/core/interchange';
 import { JobEntity, PracticeEntity } from '../db/entities.ts';
 import { loadJob, planOf, type StoredJob } from '../jobs/store.ts';
 
-const jobsBy = (manager: EntityManager, practiceId: string): Promise<number> => manager.countBy(JobEntity, { practiceId, status: 'open' });
+const jobsBy = (manager: EntityManager, practiceId: string): Promise<number> =>
+  manager.countBy(JobEntity, { practiceId, status: 'open' });
 
 /** Ready practices, then the shop's own; what jobs keep of earlier ones is not listed. */
 export async function listPractices(manager: EntityManager): Promise<PracticeView[]> {
   const views: PracticeView[] = [];
-  for (const practice of READY_PRACTICES) views.push({ practice, ready: true, jobs: await jobsBy(manager, practice.id) });
-  for (const row of await manager.find(PracticeEntity, { where: { kept: false }, order: { id: 'ASC' } })) views.push({ practice: row.body, ready: false, jobs: await jobsBy(manager, row.id) });
+  for (const practice of READY_PRACTICES)
+    views.push({ practice, ready: true, jobs: await jobsBy(manager, practice.id) });
+  for (const row of await manager.find(PracticeEntity, { where: { kept: false }, order: { id: 'ASC' } }))
+    views.push({ practice: row.body, ready: false, jobs: await jobsBy(manager, row.id) });
   return views;
 }
 
-const hasBegun = (stored: StoredJob): boolean => (stored.job.held ?? []).length > 0 || stored.ticks.some((tick) => tick.done) || stored.readings.length > 0;
+const hasBegun = (stored: StoredJob): boolean =>
+  (stored.job.held ?? []).length > 0 || stored.ticks.some((tick) => tick.done) || stored.readings.length > 0;
 
 /** Open jobs by a practice for which the changed practice would choose otherwise; those with work begun keep what they have. */
 export async function effectsOf(manager: EntityManager, changed: Practice): Promise<JobEffect[]> {
@@ -24,8 +28,15 @@ export async function effectsOf(manager: EntityManager, changed: Practice): Prom
     const stored = await loadJob(manager, id);
     const changes = planChanges(planOf(stored), planOf({ ...stored, practice: changed }));
     if (changes.length === 0) continue;
-    const number = (circuitId: string): string => stored.job.harness.circuits.find((circuit) => circuit.id === circuitId)?.number ?? circuitId;
-    effects.push({ jobId: id, number: stored.row.number, title: stored.row.title, keeps: hasBegun(stored), changes: changes.map((change) => ({ ...change, circuitNumber: number(change.circuitId) })) });
+    const number = (circuitId: string): string =>
+      stored.job.harness.circuits.find((circuit) => circuit.id === circuitId)?.number ?? circuitId;
+    effects.push({
+      jobId: id,
+      number: stored.row.number,
+      title: stored.row.title,
+      keeps: hasBegun(stored),
+      changes: changes.map((change) => ({ ...change, circuitNumber: number(change.circuitId) })),
+    });
   }
   return effects;
 }
@@ -36,7 +47,13 @@ export async function keepForBegun(manager: EntityManager, old: Practice): Promi
   for (const row of rows) {
     if (!hasBegun(await loadJob(manager, row.id))) continue;
     const keptId = `${old.id}@${old.version}`;
-    if (!(await manager.existsBy(PracticeEntity, { id: keptId }))) await manager.insert(PracticeEntity, { id: keptId, version: old.version, kept: true, body: { ...old, id: keptId } });
+    if (!(await manager.existsBy(PracticeEntity, { id: keptId })))
+      await manager.insert(PracticeEntity, {
+        id: keptId,
+        version: old.version,
+        kept: true,
+        body: { ...old, id: keptId },
+      });
     await manager.update(JobEntity, { id: row.id }, { practiceId: keptId, version: row.version + 1 });
   }
 }

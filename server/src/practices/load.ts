@@ -16,6 +16,11 @@ export async function keepPractice(manager: EntityManager, practice: Practice, j
   const row = await manager.findOneBy(PracticeEntity, { id: practice.id });
   if (row && JSON.stringify(row.body) === JSON.stringify(practice)) return practice.id;
   const id = row ? `${practice.id}@${jobId}` : practice.id;
-  await manager.insert(PracticeEntity, { id, version: practice.version, kept: row !== null, body: { ...practice, id } });
+  await manager.insert(PracticeEntity, {
+    id,
+    version: practice.version,
+    kept: row !== null,
+    body: { ...practice, id },
+  });
   return id;
 }

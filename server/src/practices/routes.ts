@@ -15,7 +15,11 @@ const effectBody = Joi.object({ practice: practiceSchema.required() });
 
 /** @throws AppError BAD_INPUT for the id of a ready practice, which stays as it is */
 function mustBeOwn(id: string): void {
-  if (practiceById(id)) throw new AppError('BAD_INPUT', `"${id}" is a ready practice and stays as it is.`, { field: '/practice/id', hint: 'Make a copy of it, and change the copy.' });
+  if (practiceById(id))
+    throw new AppError('BAD_INPUT', `"${id}" is a ready practice and stays as it is.`, {
+      field: '/practice/id',
+      hint: 'Make a copy of it, and change the copy.',
+    });
 }
 
 /** Ready practices and a shop's own: listed, copied, changed, taken away; and what a change would alter, before it is saved. */
@@ -34,8 +38,17 @@ export function practiceRoutes(router: Router, db: Database): void {
     const { practice } = input;
     mustBeOwn(practice.id);
     const answer = await writeOnce(db, input, 'practice made', input, async ({ manager, audit }) => {
-      if (await manager.existsBy(PracticeEntity, { id: practice.id })) throw new AppError('BAD_INPUT', `There is a practice "${practice.id}" already.`, { field: '/practice/id', hint: 'Give the copy another name.' });
-      await manager.insert(PracticeEntity, { id: practice.id, version: 1, kept: false, body: { ...practice, version: 1 } });
+      if (await manager.existsBy(PracticeEntity, { id: practice.id }))
+        throw new AppError('BAD_INPUT', `There is a practice "${practice.id}" already.`, {
+          field: '/practice/id',
+          hint: 'Give the copy another name.',
+        });
+      await manager.insert(PracticeEntity, {
+        id: practice.id,
+        version: 1,
+        kept: false,
+        body: { ...practice, version: 1 },
+      });
       await audit('practice made', null, { id: practice.id, name: practice.name });
       return { status: 201, body: { id: practice.id, practiceVersion: 1 } };
     });
@@ -64,9 +77,14 @@ export function practiceRoutes(router: Router, db: Database): void {
     const id = param(req, 'practiceId');
     mustBeOwn(id);
     const answer = await writeOnce(db, input, 'practice taken away', { id, input }, async ({ manager, audit }) => {
-      if (!(await manager.existsBy(PracticeEntity, { id, kept: false }))) throw new AppError('NOT_FOUND', `There is no practice "${id}".`);
-      const jobs = await manager.find(JobEntity, { where: { practiceId: id, status: 'open' }, select: { number: true } });
-      if (jobs.length > 0) throw new AppError('PRACTICE_USED', `Job ${jobs.map((job) => job.number).join(', ')} is planned by it.`);
+      if (!(await manager.existsBy(PracticeEntity, { id, kept: false })))
+        throw new AppError('NOT_FOUND', `There is no practice "${id}".`);
+      const jobs = await manager.find(JobEntity, {
+        where: { practiceId: id, status: 'open' },
+        select: { number: true },
+      });
+      if (jobs.length > 0)
+        throw new AppError('PRACTICE_USED', `Job ${jobs.map((job) => job.number).join(', ')} is planned by it.`);
       await manager.update(PracticeEntity, { id }, { kept: true });
       await audit('practice taken away', null, { id });
       return { status: 200, body: { id } };

@@ -7,7 +7,14 @@ const folder = join(dirname(createRequire(import.meta.url).resolve('pdfmake/pack
 
 /** Sets the fonts once, and forbids the PDF maker every address and every other file. */
 export function setUpPdf(): typeof pdfmake {
-  pdfmake.setFonts({ Sheet: { normal: join(folder, 'Roboto-Regular.ttf'), bold: join(folder, 'Roboto-Medium.ttf'), italics: join(folder, 'Roboto-Italic.ttf'), bolditalics: join(folder, 'Roboto-MediumItalic.ttf') } });
+  pdfmake.setFonts({
+    Sheet: {
+      normal: join(folder, 'Roboto-Regular.ttf'),
+      bold: join(folder, 'Roboto-Medium.ttf'),
+      italics: join(folder, 'Roboto-Italic.ttf'),
+      bolditalics: join(folder, 'Roboto-MediumItalic.ttf'),
+    },
+  });
   pdfmake.setUrlAccessPolicy(() => false);
   pdfmake.setLocalAccessPolicy((path) => path.startsWith(folder));
   return pdfmake;

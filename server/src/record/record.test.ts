@@ -3,11 +3,19 @@ import type { Check, ReadingValue } from '@mendum/core';
 import { startServer, type TestServer } from '../test/server.ts';
 
 let server: TestServer;
-beforeEach(async () => { server = await startServer(); });
+beforeEach(async () => {
+  server = await startServer();
+});
 afterEach(() => server.close());
 
 const good = (check: Check): ReadingValue | undefined =>
-  check.kind === 'look' ? { kind: 'look', answer: 'good' } : check.kind === 'tug' ? { kind: 'tug', newtons: check.targetN, held: true } : check.kind === 'resistance' ? { kind: 'resistance', milliohm: check.limits.goodMilliohm / 2 } : undefined;
+  check.kind === 'look'
+    ? { kind: 'look', answer: 'good' }
+    : check.kind === 'tug'
+      ? { kind: 'tug', newtons: check.targetN, held: true }
+      : check.kind === 'resistance'
+        ? { kind: 'resistance', milliohm: check.limits.goodMilliohm / 2 }
+        : undefined;
 
 async function proveAll(number: string): Promise<void> {
   const at = await server.at(number);
@@ -24,17 +32,33 @@ describe('signing', () => {
   it('is refused for splices without readings, by circuit', async () => {
     const { version } = await server.job('0146');
     const answer = await server.write('post', `${await server.at('0146')}/sign`, { version });
-    expect([answer.status, answer.body]).toMatchObject([409, { error: { code: 'RECORD_REFUSED', message: expect.stringContaining('no readings for the splices of circuit 21, 22, 24') } }]);
+    expect([answer.status, answer.body]).toMatchObject([
+      409,
+      {
+        error: {
+          code: 'RECORD_REFUSED',
+          message: expect.stringContaining('no readings for the splices of circuit 21, 22, 24'),
+        },
+      },
+    ]);
   });
   it('makes one record for each splice; after that the job stands', async () => {
     await proveAll('0146');
     const at = await server.at('0146');
     const { version } = await server.job('0146');
-    expect((await server.write('post', `${at}/sign`, { version, note: 'salt washed off' })).body).toMatchObject({ records: 5 });
+    expect((await server.write('post', `${at}/sign`, { version, note: 'salt washed off' })).body).toMatchObject({
+      records: 5,
+    });
     const view = await server.job('0146');
     expect(view.status).toBe('signed');
     expect(view.records[0]?.body).toMatchObject({ note: 'salt washed off', signedBy: 'Ines Valdur' });
-    expect((await server.write('post', `${at}/findings`, { finding: { id: 'x', circuitId: 'C26', runId: 'R1', kind: 'parted', fromMm: 10, toMm: 20 } })).body).toMatchObject({ error: { code: 'JOB_SIGNED' } });
+    expect(
+      (
+        await server.write('post', `${at}/findings`, {
+          finding: { id: 'x', circuitId: 'C26', runId: 'R1', kind: 'parted', fromMm: 10, toMm: 20 },
+        })
+      ).body,
+    ).toMatchObject({ error: { code: 'JOB_SIGNED' } });
   });
 });
 
@@ -43,13 +67,19 @@ describe('a signed record', () => {
     const [record] = (await server.job('0126')).records;
     await server.write('post', `/records/${record!.id}/corrections`, { text: 'The tool was number 4.' }).expect(201);
     const { records } = await server.job('0126');
-    expect(records.map((one) => [one.replacesId, one.body.note])).toEqual([[undefined, record!.body.note], [record!.id, 'The tool was number 4.']]);
+    expect(records.map((one) => [one.replacesId, one.body.note])).toEqual([
+      [undefined, record!.body.note],
+      [record!.id, 'The tool was number 4.'],
+    ]);
     expect((await server.write('post', `/records/${record!.id}/corrections`, { text: 'No, 5.' })).status).toBe(409);
   });
   it('goes out as JSON, newest only', async () => {
     const [record] = (await server.job('0126')).records;
     await server.write('post', `/records/${record!.id}/corrections`, { text: 'Right now.' }).expect(201);
-    const body = (await server.http.get(`/api${await server.at('0126')}/record.json`)).body as { format: string; records: { body: { note: string } }[] };
+    const body = (await server.http.get(`/api${await server.at('0126')}/record.json`)).body as {
+      format: string;
+      records: { body: { note: string } }[];
+    };
     expect(body).toMatchObject({ format: 'mendum-record', version: 1 });
     expect(body.records.map((one) => one.body.note)).toEqual(['Right now.']);
   });
@@ -63,22 +93,32 @@ describe('a signed record', () => {
     expect(row).toContain(`"'=HYPERLINK(`);
   });
   it('goes out as a PDF', async () => {
-    const answer = await server.http.get(`/api${await server.at('0126')}/record.pdf`).buffer(true).parse((res, done) => {
-      const parts: Buffer[] = [];
-      res.on('data', (part: Buffer) => parts.push(part));
-      res.on('end', () => done(null, Buffer.concat(parts)));
-    });
+    const answer = await server.http
+      .get(`/api${await server.at('0126')}/record.pdf`)
+      .buffer(true)
+      .parse((res, done) => {
+        const parts: Buffer[] = [];
+        res.on('data', (part: Buffer) => parts.push(part));
+        res.on('end', () => done(null, Buffer.concat(parts)));
+      });
     expect((answer.body as Buffer).subarray(0, 5).toString()).toBe('%PDF-');
     expect((answer.body as Buffer).length).toBeGreaterThan(5000);
   });
-  it('there is no table of a job that is not signed', async () => expect((await server.http.get(`/api${await server.at('0146')}/record.csv`)).body).toMatchObject({ error: { code: 'RECORD_REFUSED' } }));
+  it('there is no table of a job that is not signed', async () =>
+    expect((await server.http.get(`/api${await server.at('0146')}/record.csv`)).body).toMatchObject({
+      error: { code: 'RECORD_REFUSED' },
+    }));
 });
 
 describe('the demo', () => {
   it('has the harvester open with its findings, and five finished repairs', async () => {
     const jobs = (await server.http.get('/api/jobs')).body as { number: string; status: string }[];
     expect(jobs.filter((job) => job.status === 'signed')).toHaveLength(5);
-    expect((await server.job('0147')).job).toMatchObject({ machine: { name: 'Ovrell 420' }, harness: { circuits: { length: 14 } }, findings: { length: 6 } });
+    expect((await server.job('0147')).job).toMatchObject({
+      machine: { name: 'Ovrell 420' },
+      harness: { circuits: { length: 14 } },
+      findings: { length: 6 },
+    });
   });
   it('has temporary repairs due, two of them overdue, and one repair that failed and was made again', async () => {
     const due = (await server.http.get('/api/due')).body as { until: string; overdue: boolean }[];

@@ -16,7 +16,15 @@ import { sheetPdf, type SheetSignature } from './pdf.ts';
 import { inLocalTime } from './when.ts';
 
 const recordRowOf = (jobId: string, body: SpliceRecord, replacesId: string | null): RecordRow => ({
-  id: randomUUID(), jobId, spliceId: body.spliceId, circuitNumber: body.circuitNumber, temporaryUntil: body.temporaryUntil ?? null, replacesId, body, signedBy: body.signedBy, signedAt: body.signedAt,
+  id: randomUUID(),
+  jobId,
+  spliceId: body.spliceId,
+  circuitNumber: body.circuitNumber,
+  temporaryUntil: body.temporaryUntil ?? null,
+  replacesId,
+  body,
+  signedBy: body.signedBy,
+  signedAt: body.signedAt,
 });
 
 /** The records that count: those that no correction replaces. */
@@ -27,17 +35,27 @@ export function standing(records: readonly RecordRow[]): RecordRow[] {
 
 function signatureOf({ records }: StoredJob): SheetSignature | undefined {
   const [first] = records;
-  return first && { by: first.signedBy, at: first.signedAt, note: [...new Set(standing(records).map((record) => record.body.note))].filter((note) => note !== '').join(' · ') };
+  return (
+    first && {
+      by: first.signedBy,
+      at: first.signedAt,
+      note: [...new Set(standing(records).map((record) => record.body.note))].filter((note) => note !== '').join(' · '),
+    }
+  );
 }
 
 /** @throws AppError RECORD_REFUSED saying which splices stand in the way */
 function recordsOf(stored: StoredJob, signed: { by: string; at: string; note: string }): SpliceRecord[] {
   try {
     const records = buildRecords(stored.job, planOf(stored), stored.readings, signed, inLocalTime);
-    if (records.length === 0) throw new AppError('RECORD_REFUSED', `Job ${stored.row.number} has no splice and no cover to record.`, { hint: 'Add what was found in Survey first.' });
+    if (records.length === 0)
+      throw new AppError('RECORD_REFUSED', `Job ${stored.row.number} has no splice and no cover to record.`, {
+        hint: 'Add what was found in Survey first.',
+      });
     return records;
   } catch (error) {
-    if (error instanceof RecordRefused) throw new AppError('RECORD_REFUSED', error.message, { details: { spliceIds: error.spliceIds } });
+    if (error instanceof RecordRefused)
+      throw new AppError('RECORD_REFUSED', error.message, { details: { spliceIds: error.spliceIds } });
     throw error;
   }
 }
@@ -45,13 +63,20 @@ function recordsOf(stored: StoredJob, signed: { by: string; at: string; note: st
 /** Signing, correcting and giving out records. Nothing here changes a row that is there. */
 export function recordRoutes(router: Router, db: Database, today: () => string): void {
   changeRoute<{ version: number; note?: string }>(router, db, {
-    method: 'post', path: '/sign', what: 'signed', behindGate: true, fields: { version: Joi.number().integer().min(1).required(), note: Joi.string().trim().max(2000).allow('') },
+    method: 'post',
+    path: '/sign',
+    what: 'signed',
+    behindGate: true,
+    fields: { version: Joi.number().integer().min(1).required(), note: Joi.string().trim().max(2000).allow('') },
     work: async ({ input, stored, manager, now, audit }) => {
       mustBeCurrent('The job', input.version, stored.row.version, stored.row.status, 'signed');
       const records = recordsOf(stored, { by: input.by, at: now, note: input.note ?? '' });
       for (const record of records) await manager.insert(RecordEntity, recordRowOf(stored.row.id, record, null));
       await audit('signed', stored.row.id, { records: records.length });
-      return { status: 201, body: { version: await touch(manager, stored.row, now, { status: 'signed' }), records: records.length } };
+      return {
+        status: 201,
+        body: { version: await touch(manager, stored.row, now, { status: 'signed' }), records: records.length },
+      };
     },
   });
 
@@ -59,45 +84,96 @@ export function recordRoutes(router: Router, db: Database, today: () => string):
   router.post('/records/:recordId/corrections', async (req, res) => {
     const input = checked<WriteHead & { text: string }>(correctionBody, req);
     const recordId = param(req, 'recordId');
-    const answer = await writeOnce(db, input, 'record corrected', { recordId, input }, async ({ manager, now, audit }) => {
-      const old = await manager.findOneBy(RecordEntity, { id: recordId });
-      if (!old) throw new AppError('NOT_FOUND', `There is no record "${recordId}".`);
-      if (await manager.existsBy(RecordEntity, { replacesId: recordId })) throw new AppError('STALE', 'This record has been corrected already.', { hint: 'Correct the newest one instead.' });
-      const row = recordRowOf(old.jobId, { ...old.body, note: input.text, signedBy: input.by, signedAt: now }, old.id);
-      await manager.insert(RecordEntity, row);
-      await audit('record corrected', old.jobId, { recordId, text: input.text });
-      return { status: 201, body: { id: row.id } };
-    });
+    const answer = await writeOnce(
+      db,
+      input,
+      'record corrected',
+      { recordId, input },
+      async ({ manager, now, audit }) => {
+        const old = await manager.findOneBy(RecordEntity, { id: recordId });
+        if (!old) throw new AppError('NOT_FOUND', `There is no record "${recordId}".`);
+        if (await manager.existsBy(RecordEntity, { replacesId: recordId }))
+          throw new AppError('STALE', 'This record has been corrected already.', {
+            hint: 'Correct the newest one instead.',
+          });
+        const row = recordRowOf(
+          old.jobId,
+          { ...old.body, note: input.text, signedBy: input.by, signedAt: now },
+          old.id,
+        );
+        await manager.insert(RecordEntity, row);
+        await audit('record corrected', old.jobId, { recordId, text: input.text });
+        return { status: 201, body: { id: row.id } };
+      },
+    );
     res.status(answer.status).json(answer.body);
   });
 
   router.get('/jobs/:jobId/record.pdf', async (req, res) => {
     const stored = await db.read((manager) => loadJob(manager, param(req, 'jobId')));
-    const pdf = await sheetPdf(jobSheet(stored.job, planOf(stored), stored.readings, standing(stored.records).map((record) => record.body), inLocalTime), signatureOf(stored), new Date().toISOString());
+    const pdf = await sheetPdf(
+      jobSheet(
+        stored.job,
+        planOf(stored),
+        stored.readings,
+        standing(stored.records).map((record) => record.body),
+        inLocalTime,
+      ),
+      signatureOf(stored),
+      new Date().toISOString(),
+    );
     res.attachment(`job-${stored.row.number}.pdf`).type('application/pdf').send(pdf);
   });
 
   const signedRecords = async (jobId: string): Promise<{ number: string; records: RecordRow[] }> => {
     const { row, records } = await db.read((manager) => loadJob(manager, jobId));
-    if (records.length === 0) throw new AppError('RECORD_REFUSED', `Job ${row.number} is not signed yet: it has no record to give out as a table.`, { hint: 'Sign it in Record; the PDF shows the work as it stands.' });
+    if (records.length === 0)
+      throw new AppError(
+        'RECORD_REFUSED',
+        `Job ${row.number} is not signed yet: it has no record to give out as a table.`,
+        { hint: 'Sign it in Record; the PDF shows the work as it stands.' },
+      );
     return { number: row.number, records: standing(records) };
   };
 
   router.get('/jobs/:jobId/record.csv', async (req, res) => {
     const { number, records } = await signedRecords(param(req, 'jobId'));
-    const csv = stringify(records.map((record) => recordRow(record.body)), { header: true, columns: [...recordColumns], bom: true, escape_formulas: true });
+    const csv = stringify(
+      records.map((record) => recordRow(record.body)),
+      { header: true, columns: [...recordColumns], bom: true, escape_formulas: true },
+    );
     res.attachment(`job-${number}.csv`).type('text/csv').send(csv);
   });
 
   router.get('/jobs/:jobId/record.json', async (req, res) => {
     const { number, records } = await signedRecords(param(req, 'jobId'));
-    const kept = records.map(({ id, spliceId, replacesId, body }): KeptRecord => ({ id, spliceId, replacesId: replacesId ?? undefined, body }));
-    res.attachment(`job-${number}-record.json`).type('application/json').send(`${JSON.stringify({ format: 'mendum-record', version: 1, records: kept }, null, 2)}\n`);
+    const kept = records.map(({ id, spliceId, replacesId, body }): KeptRecord => ({
+      id,
+      spliceId,
+      replacesId: replacesId ?? undefined,
+      body,
+    }));
+    res
+      .attachment(`job-${number}-record.json`)
+      .type('application/json')
+      .send(`${JSON.stringify({ format: 'mendum-record', version: 1, records: kept }, null, 2)}\n`);
   });
 
   router.get('/due', async (_req, res) => {
     const records = standing(await db.read((manager) => manager.find(RecordEntity)));
-    const due = records.flatMap((record): DueBack[] => (record.temporaryUntil === null ? [] : [{ recordId: record.id, jobId: record.jobId, until: record.temporaryUntil, overdue: record.temporaryUntil < today(), body: record.body }]));
+    const due = records.flatMap((record): DueBack[] =>
+      record.temporaryUntil === null
+        ? []
+        : [
+            {
+              recordId: record.id,
+              jobId: record.jobId,
+              until: record.temporaryUntil,
+              overdue: record.temporaryUntil < today(),
+              body: record.body,
+            },
+          ],
+    );
     res.json(due.sort((a, b) => a.until.localeCompare(b.until)));
   });
 }

@@ -12,14 +12,23 @@ import { writeOnce, type WriteHead } from '../http/writes.ts';
 import { mustBeCurrent } from '../jobs/change.ts';
 import { loadShelf, SHELF_ID } from '../jobs/store.ts';
 
-const editBody = writeBody({ version: Joi.number().integer().min(1).required(), edits: Joi.array().items(shelfEditSchema).min(1).max(2000).required() });
+const editBody = writeBody({
+  version: Joi.number().integer().min(1).required(),
+  edits: Joi.array().items(shelfEditSchema).min(1).max(2000).required(),
+});
 
-const importBody = writeBody({ version: Joi.number().integer().min(1).required(), text: Joi.string().min(1).max(2_000_000).required() });
+const importBody = writeBody({
+  version: Joi.number().integer().min(1).required(),
+  text: Joi.string().min(1).max(2_000_000).required(),
+});
 
 async function saveEdits(manager: EntityManager, version: number, edits: readonly CatalogueEdit[]): Promise<number> {
   const now = await loadShelf(manager);
   mustBeCurrent('The shelf', version, now.version, now.version, version);
-  const next: Catalogue = editCatalogue(now === FULL_SHELF ? { ...FULL_SHELF, id: SHELF_ID, name: 'Shelf' } : now, edits);
+  const next: Catalogue = editCatalogue(
+    now === FULL_SHELF ? { ...FULL_SHELF, id: SHELF_ID, name: 'Shelf' } : now,
+    edits,
+  );
   await manager.upsert(CatalogueEntity, { id: SHELF_ID, version: next.version, body: next as object }, ['id']);
   return next.version;
 }
@@ -32,7 +41,10 @@ export function shelfRoutes(router: Router, db: Database): void {
 
   router.get('/shelf/file', async (_req, res) => {
     const shelf = await db.read(loadShelf);
-    res.attachment('shelf.csv').type('text/csv; charset=utf-8').send(writeCsv(writeShelfTable(shelf)));
+    res
+      .attachment('shelf.csv')
+      .type('text/csv; charset=utf-8')
+      .send(writeCsv(writeShelfTable(shelf)));
   });
 
   router.post('/shelf/import', async (req, res) => {
@@ -40,7 +52,11 @@ export function shelfRoutes(router: Router, db: Database): void {
     const read = readShelfTable(readSeparated(input.text));
     if (!read.ok) {
       const [first] = read.problems;
-      throw new AppError('SHELF_FILE', `Line ${first?.line ?? 1}, ${first?.column === '' ? 'all of it' : `column “${first?.column ?? ''}”`}, “${first?.value ?? ''}”: ${first?.why ?? ''}${read.problems.length > 1 ? ` (and ${read.problems.length - 1} more)` : ''}`, { details: read.problems });
+      throw new AppError(
+        'SHELF_FILE',
+        `Line ${first?.line ?? 1}, ${first?.column === '' ? 'all of it' : `column “${first?.column ?? ''}”`}, “${first?.value ?? ''}”: ${first?.why ?? ''}${read.problems.length > 1 ? ` (and ${read.problems.length - 1} more)` : ''}`,
+        { details: read.problems },
+      );
     }
     const answer = await writeOnce(db, input, 'shelf imported', input, async ({ manager, audit }) => {
       const shelfVersion = await saveEdits(manager, input.version, read.edits);

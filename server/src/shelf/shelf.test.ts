@@ -3,29 +3,46 @@ import type { Catalogue, ClipPart } from '@mendum/core';
 import { startServer, makeSafe, type TestServer } from '../test/server.ts';
 
 let server: TestServer;
-beforeAll(async () => { server = await startServer(); });
-afterAll(async () => { await server.close(); });
+beforeAll(async () => {
+  server = await startServer();
+});
+afterAll(async () => {
+  await server.close();
+});
 const shelf = async (): Promise<Catalogue> => (await server.http.get('/api/shelf')).body as Catalogue;
 
 describe('the shelf', () => {
   it('is changed part by part, and plans follow', async () => {
     const before = await shelf();
     const butt = before.parts.find((part) => part.id === 'sealedButt-middle')!;
-    await server.write('put', '/shelf', { version: before.version, edits: [{ kind: 'setPart', part: { ...butt, quantity: 0 } }] }).expect(200);
+    await server
+      .write('put', '/shelf', { version: before.version, edits: [{ kind: 'setPart', part: { ...butt, quantity: 0 } }] })
+      .expect(200);
     expect(await shelf()).toMatchObject({ version: before.version + 1 });
-    expect((await server.plan('0147')).findings.find((finding) => finding.circuitId === 'C1')?.splices[0]?.joint.partId).not.toBe('sealedButt-middle');
-    await server.write('put', '/shelf', { version: before.version + 1, edits: [{ kind: 'setPart', part: butt }] }).expect(200);
+    expect(
+      (await server.plan('0147')).findings.find((finding) => finding.circuitId === 'C1')?.splices[0]?.joint.partId,
+    ).not.toBe('sealedButt-middle');
+    await server
+      .write('put', '/shelf', { version: before.version + 1, edits: [{ kind: 'setPart', part: butt }] })
+      .expect(200);
   });
   it('a stale change is refused, and nothing is lost', async () => {
     const { version, parts } = await shelf();
-    const answer = await server.write('put', '/shelf', { version: version - 1, edits: [{ kind: 'removePart', id: parts[0]!.id }] }).expect(409);
+    const answer = await server
+      .write('put', '/shelf', { version: version - 1, edits: [{ kind: 'removePart', id: parts[0]!.id }] })
+      .expect(409);
     expect(answer.body).toMatchObject({ error: { code: 'STALE' } });
     expect((await shelf()).parts).toHaveLength(parts.length);
   });
   it('a part with a figure that cannot be is refused by name', async () => {
     const { version, parts } = await shelf();
     const clip = parts.find((part): part is ClipPart => part.kind === 'clip')!;
-    const answer = await server.write('put', '/shelf', { version, edits: [{ kind: 'setPart', part: { ...clip, totalRange: { minMm2: 3, maxMm2: 1 } } }] }).expect(422);
+    const answer = await server
+      .write('put', '/shelf', {
+        version,
+        edits: [{ kind: 'setPart', part: { ...clip, totalRange: { minMm2: 3, maxMm2: 1 } } }],
+      })
+      .expect(422);
     expect(answer.body).toMatchObject({ error: { code: 'BAD_INPUT', field: '/edits/0/part/totalRange/maxMm2' } });
   });
   it('goes out as CSV and comes back, all or nothing', async () => {
@@ -34,9 +51,13 @@ describe('the shelf', () => {
     const { version } = await shelf();
     const bad = file.replace('Splice clip S,30', 'Splice clip S,many');
     const refused = await server.write('post', '/shelf/import', { version, text: bad }).expect(422);
-    expect(refused.body).toMatchObject({ error: { code: 'SHELF_FILE', message: expect.stringMatching(/column “Quantity”, “many”/) as string } });
+    expect(refused.body).toMatchObject({
+      error: { code: 'SHELF_FILE', message: expect.stringMatching(/column “Quantity”, “many”/) as string },
+    });
     expect((await shelf()).version).toBe(version);
-    await server.write('post', '/shelf/import', { version, text: file.replace('Splice clip S,30', 'Splice clip S,31') }).expect(200);
+    await server
+      .write('post', '/shelf/import', { version, text: file.replace('Splice clip S,30', 'Splice clip S,31') })
+      .expect(200);
     expect((await shelf()).parts.find((part) => part.id === 'clip-S')?.quantity).toBe(31);
   });
 });
@@ -46,13 +67,36 @@ describe('work that has begun', () => {
     await makeSafe(server, '0147');
     const finding = (await server.plan('0147')).findings.find((one) => one.circuitId === 'C1')!;
     const [splice] = finding.splices;
-    await server.write('put', `${await server.at('0147')}/ticks`, { steps: [{ stepId: splice!.steps[0]!.id, spliceId: splice!.id }], done: true }).expect(200);
+    await server
+      .write('put', `${await server.at('0147')}/ticks`, {
+        steps: [{ stepId: splice!.steps[0]!.id, spliceId: splice!.id }],
+        done: true,
+      })
+      .expect(200);
     const now = await shelf();
     const used = splice!.joint.partId;
-    await server.write('put', '/shelf', { version: now.version, edits: [{ kind: 'setPart', part: { ...now.parts.find((part) => part.id === used)!, quantity: 0 } }] }).expect(200);
+    await server
+      .write('put', '/shelf', {
+        version: now.version,
+        edits: [{ kind: 'setPart', part: { ...now.parts.find((part) => part.id === used)!, quantity: 0 } }],
+      })
+      .expect(200);
     const held = (await server.plan('0147')).findings.find((one) => one.circuitId === 'C1');
-    expect([held?.chosen, held?.splices[0]?.joint.partId, held?.splices[0]?.centreMm]).toEqual([finding.chosen, used, splice!.centreMm]);
-    await server.write('post', `${await server.at('0147')}/redos`, { spliceId: splice!.id, make: 1, shrunk: false, because: 'Tried.' }).expect(201);
-    expect((await server.plan('0147')).findings.find((one) => one.circuitId === 'C1')?.splices[0]?.joint.partId).not.toBe(used);
+    expect([held?.chosen, held?.splices[0]?.joint.partId, held?.splices[0]?.centreMm]).toEqual([
+      finding.chosen,
+      used,
+      splice!.centreMm,
+    ]);
+    await server
+      .write('post', `${await server.at('0147')}/redos`, {
+        spliceId: splice!.id,
+        make: 1,
+        shrunk: false,
+        because: 'Tried.',
+      })
+      .expect(201);
+    expect(
+      (await server.plan('0147')).findings.find((one) => one.circuitId === 'C1')?.splices[0]?.joint.partId,
+    ).not.toBe(used);
   });
 });

@@ -1,6 +1,13 @@
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces.js';
 import { setUpPdf } from '../record/fonts.ts';
-import { partHeightMm, rowsThatFit, templateSvg, touchedCircuits, type TemplateOf, type TemplatePart } from './drawing.ts';
+import {
+  partHeightMm,
+  rowsThatFit,
+  templateSvg,
+  touchedCircuits,
+  type TemplateOf,
+  type TemplatePart,
+} from './drawing.ts';
 
 /** Points of a PDF in a millimetre. */
 const PT_PER_MM = 72 / 25.4;
@@ -22,8 +29,13 @@ export function sheetsOf(of: TemplateOf): TemplatePart[] {
   const fromMm = Math.max(0, Math.floor((opened.fromMm - 60) / 10) * 10);
   const toMm = Math.min(of.run.lengthMm, Math.ceil((opened.toMm + 60) / 10) * 10);
   const rows = rowsThatFit(SHEET.high - 2 * SHEET.margin - SHEET.head);
-  const groups = Array.from({ length: Math.max(1, Math.ceil(circuits.length / rows)) }, (_, index) => circuits.slice(index * rows, (index + 1) * rows));
-  const stretches = Array.from({ length: Math.max(1, Math.ceil((toMm - fromMm - OVERLAP_MM) / step)) }, (_, index) => ({ fromMm: fromMm + index * step, toMm: Math.min(toMm, fromMm + index * step + usable) }));
+  const groups = Array.from({ length: Math.max(1, Math.ceil(circuits.length / rows)) }, (_, index) =>
+    circuits.slice(index * rows, (index + 1) * rows),
+  );
+  const stretches = Array.from({ length: Math.max(1, Math.ceil((toMm - fromMm - OVERLAP_MM) / step)) }, (_, index) => ({
+    fromMm: fromMm + index * step,
+    toMm: Math.min(toMm, fromMm + index * step + usable),
+  }));
   return stretches.flatMap((stretch) => groups.map((group) => ({ ...stretch, circuits: group })));
 }
 
@@ -32,19 +44,42 @@ function definition(of: TemplateOf): TDocumentDefinitions {
   const from = of.job.harness.nodes.find((node) => node.id === of.run.fromNodeId)?.name ?? of.run.fromNodeId;
   const content = sheets.flatMap((part, index): Content[] => [
     {
-      columns: [{ text: `${of.run.name}: ${Math.round(part.fromMm)}–${Math.round(part.toMm)} mm from ${from}`, bold: true, fontSize: 12 }, { text: `Sheet ${index + 1} of ${sheets.length}. Print at 100 %, not fitted to the page.${index > 0 ? ` Lay it over the last ${OVERLAP_MM} mm of the sheet before.` : ''}`, alignment: 'right', fontSize: 9, color: '#5E5A52' }],
-      ...(index > 0 ? { pageBreak: 'before' as const } : {}), margin: [0, 0, 0, 6],
+      columns: [
+        {
+          text: `${of.run.name}: ${Math.round(part.fromMm)}–${Math.round(part.toMm)} mm from ${from}`,
+          bold: true,
+          fontSize: 12,
+        },
+        {
+          text: `Sheet ${index + 1} of ${sheets.length}. Print at 100 %, not fitted to the page.${index > 0 ? ` Lay it over the last ${OVERLAP_MM} mm of the sheet before.` : ''}`,
+          alignment: 'right',
+          fontSize: 9,
+          color: '#5E5A52',
+        },
+      ],
+      ...(index > 0 ? { pageBreak: 'before' as const } : {}),
+      margin: [0, 0, 0, 6],
     },
     { svg: templateSvg(of, part), width: pt(part.toMm - part.fromMm), height: pt(partHeightMm(part.circuits.length)) },
   ]);
   return {
     info: { title: `Template, job ${of.job.number}, ${of.run.name}`, creator: 'Mendum' },
-    pageSize: 'A4', pageOrientation: 'landscape', pageMargins: [pt(SHEET.margin), pt(SHEET.margin), pt(SHEET.margin), pt(SHEET.margin)],
+    pageSize: 'A4',
+    pageOrientation: 'landscape',
+    pageMargins: [pt(SHEET.margin), pt(SHEET.margin), pt(SHEET.margin), pt(SHEET.margin)],
     defaultStyle: { font: 'Sheet', fontSize: 9, color: '#1D2021' },
-    footer: () => ({ margin: [pt(SHEET.margin), 0, pt(SHEET.margin), 0], fontSize: 7.5, color: '#5E5A52', text: `Job ${of.job.number}. The maker's service manual and local codes come first.` }),
+    footer: () => ({
+      margin: [pt(SHEET.margin), 0, pt(SHEET.margin), 0],
+      fontSize: 7.5,
+      color: '#5E5A52',
+      text: `Job ${of.job.number}. The maker's service manual and local codes come first.`,
+    }),
     content,
   };
 }
 
 /** A run's template at true size, over as many sheets of A4 as it takes. `compress` off leaves the drawing readable for a test. */
-export const templatePdf = (of: TemplateOf, compress = true): Promise<Buffer> => setUpPdf().createPdf({ ...definition(of), compress }).getBuffer();
+export const templatePdf = (of: TemplateOf, compress = true): Promise<Buffer> =>
+  setUpPdf()
+    .createPdf({ ...definition(of), compress })
+    .getBuffer();

@@ -13,17 +13,31 @@ export function templateRoutes(router: Router, db: Database): void {
     const plan = planOf(stored);
     const run = stored.job.harness.runs.find((one) => one.id === runId);
     const runPlan = plan.runs.find((one) => one.runId === runId);
-    if (!run || !runPlan) throw new AppError('NOT_FOUND', `Job ${stored.row.number} has no run "${runId}".`, { hint: `Its runs are ${stored.job.harness.runs.map((one) => one.id).join(', ')}.` });
-    if (touchedCircuits({ job: stored.job, plan, run }).length === 0) throw new AppError('NOT_FOUND', `Nothing is spliced or covered on ${run.name}: there is nothing to lay under it.`, { hint: 'Mark what was found first, or open the gate.' });
+    if (!run || !runPlan)
+      throw new AppError('NOT_FOUND', `Job ${stored.row.number} has no run "${runId}".`, {
+        hint: `Its runs are ${stored.job.harness.runs.map((one) => one.id).join(', ')}.`,
+      });
+    if (touchedCircuits({ job: stored.job, plan, run }).length === 0)
+      throw new AppError(
+        'NOT_FOUND',
+        `Nothing is spliced or covered on ${run.name}: there is nothing to lay under it.`,
+        { hint: 'Mark what was found first, or open the gate.' },
+      );
     return { job: stored.job, plan, run, runPlan };
   };
   router.get('/jobs/:jobId/template/:runId.pdf', async (req, res) => {
     const of = await load(param(req, 'jobId'), param(req, 'runId'));
-    res.setHeader('Content-Disposition', `inline; filename="template-${of.job.number}-${of.run.id.replace(/[^\w.-]/g, '_')}.pdf"`);
+    res.setHeader(
+      'Content-Disposition',
+      `inline; filename="template-${of.job.number}-${of.run.id.replace(/[^\w.-]/g, '_')}.pdf"`,
+    );
     res.type('application/pdf').send(await templatePdf(of));
   });
   router.get('/jobs/:jobId/template/:runId.svg', async (req, res) => {
     const of = await load(param(req, 'jobId'), param(req, 'runId'));
-    res.attachment(`layout-${of.job.number}-${of.run.id.replace(/[^\w.-]/g, '_')}.svg`).type('image/svg+xml').send(templateSvg(of, { fromMm: 0, toMm: of.run.lengthMm, circuits: touchedCircuits(of) }));
+    res
+      .attachment(`layout-${of.job.number}-${of.run.id.replace(/[^\w.-]/g, '_')}.svg`)
+      .type('image/svg+xml')
+      .send(templateSvg(of, { fromMm: 0, toMm: of.run.lengthMm, circuits: touchedCircuits(of) }));
   });
 }

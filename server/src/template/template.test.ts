@@ -28,12 +28,16 @@ describe('the template', () => {
       expect(svg).toContain(`<rect x="${splice.fromMm.toFixed(3)}"`);
       expect(svg).toContain(`width="${(splice.toMm - splice.fromMm).toFixed(3)}"`);
     }
-    for (const finding of plan.findings.filter((one) => one.splices.length > 0)) expect(svg).toContain(`>cut ${String(Math.round(finding.x1Mm * 10) / 10)}<`);
+    for (const finding of plan.findings.filter((one) => one.splices.length > 0))
+      expect(svg).toContain(`>cut ${String(Math.round(finding.x1Mm * 10) / 10)}<`);
   });
   it('is printed so that 100 mm of it are 100 mm of paper', async () => {
     const pdf = (await templatePdf(await of(), false)).toString('latin1');
     // What the drawing is scaled by in the page: points in a millimetre, and nothing else on top of it.
-    const scales = [...pdf.matchAll(/^(\d+\.\d+) 0 0 (\d+\.\d+) 0 0 cm$/gm)].map((match) => [Number(match[1]), Number(match[2])]);
+    const scales = [...pdf.matchAll(/^(\d+\.\d+) 0 0 (\d+\.\d+) 0 0 cm$/gm)].map((match) => [
+      Number(match[1]),
+      Number(match[2]),
+    ]);
     expect(scales.length).toBeGreaterThan(0);
     for (const [across, down] of scales) {
       expect(across).toBeCloseTo(72 / 25.4, 4);
@@ -53,8 +57,12 @@ describe('the template', () => {
     const at = await server.at('0147');
     await server.http.get(`/api${at}/template/R1.pdf`).expect(200).expect('content-type', /pdf/);
     await server.http.get(`/api${at}/template/R1.svg`).expect(200).expect('content-type', /svg/);
-    expect((await server.http.get(`/api${at}/template/R9.pdf`).expect(404)).body).toMatchObject({ error: { message: expect.stringContaining('R9') as string, hint: expect.stringContaining('R1') as string } });
-    expect((await server.http.get(`/api${at}/template/R2.svg`).expect(404)).body).toMatchObject({ error: { message: expect.stringContaining('nothing to lay under') as string } });
+    expect((await server.http.get(`/api${at}/template/R9.pdf`).expect(404)).body).toMatchObject({
+      error: { message: expect.stringContaining('R9') as string, hint: expect.stringContaining('R1') as string },
+    });
+    expect((await server.http.get(`/api${at}/template/R2.svg`).expect(404)).body).toMatchObject({
+      error: { message: expect.stringContaining('nothing to lay under') as string },
+    });
   });
 });
 
@@ -63,7 +71,9 @@ describe('wishes for the layout', () => {
     const { version } = await server.job('0147');
     return server.write('put', `${await server.at('0147')}/layout`, { version, layout: { ...NO_WISHES, ...layout } });
   };
-  const centre = async (id: string): Promise<number | undefined> => (await server.plan('0147')).findings.flatMap((finding) => finding.splices).find((splice) => splice.id === id)?.centreMm;
+  const centre = async (id: string): Promise<number | undefined> =>
+    (await server.plan('0147')).findings.flatMap((finding) => finding.splices).find((splice) => splice.id === id)
+      ?.centreMm;
 
   it('a pin is kept, and the rest is laid out around it', async () => {
     expect((await put({ pins: [{ findingId: 'F1', side: 'right', centreMm: 700 }] })).status).toBe(200);
@@ -71,17 +81,39 @@ describe('wishes for the layout', () => {
     expect((await server.plan('0147')).runs[0]!.reached.objective).toMatchObject({ over: 1, pairs: 0, clearMm: 40 });
   });
   it('places that are kept stay, even where a search would do better', async () => {
-    const now = (await server.plan('0147')).findings.flatMap((finding) => finding.splices).map(({ findingId, side, centreMm }) => ({ findingId, side, centreMm }));
-    const moved = now.map((place) => (place.findingId === 'F1' && place.side === 'right' ? { ...place, centreMm: 710 } : place));
+    const now = (await server.plan('0147')).findings
+      .flatMap((finding) => finding.splices)
+      .map(({ findingId, side, centreMm }) => ({ findingId, side, centreMm }));
+    const moved = now.map((place) =>
+      place.findingId === 'F1' && place.side === 'right' ? { ...place, centreMm: 710 } : place,
+    );
     expect((await put({ found: moved })).status).toBe(200);
     expect(await centre('F1:right')).toBe(710);
     expect((await put({})).status).toBe(200);
     expect(await centre('F1:right')).not.toBe(710);
   });
   it.each([
-    ['in a stretch that bends', { pins: [{ findingId: 'F1', side: 'left', centreMm: 560 }] }, 422, 'PLACE_NOT_LEGAL', 'may not lie at 560 mm'],
-    ['of a finding that is not there', { pins: [{ findingId: 'F99', side: 'left', centreMm: 200 }] }, 404, 'NOT_FOUND', 'F99'],
-    ['of a side that is not made', { pins: [{ findingId: 'F1', side: 'only', centreMm: 200 }] }, 409, 'NO_SUCH_SPLICE', 'no splice'],
+    [
+      'in a stretch that bends',
+      { pins: [{ findingId: 'F1', side: 'left', centreMm: 560 }] },
+      422,
+      'PLACE_NOT_LEGAL',
+      'may not lie at 560 mm',
+    ],
+    [
+      'of a finding that is not there',
+      { pins: [{ findingId: 'F99', side: 'left', centreMm: 200 }] },
+      404,
+      'NOT_FOUND',
+      'F99',
+    ],
+    [
+      'of a side that is not made',
+      { pins: [{ findingId: 'F1', side: 'only', centreMm: 200 }] },
+      409,
+      'NO_SUCH_SPLICE',
+      'no splice',
+    ],
   ])('a pin %s is refused', async (_where, layout, status, code, words) => {
     const answer = await put(layout);
     expect(answer.status).toBe(status);
@@ -90,31 +122,61 @@ describe('wishes for the layout', () => {
   it('a pin of what is made since, or of a finding that is gone, bars no other wish', async () => {
     const at = await server.at('0144');
     await makeSafe(server, '0144');
-    const wish = async (layout: object) => server.write('put', `${at}/layout`, { version: (await server.job('0144')).version, layout: { ...NO_WISHES, ...layout } });
+    const wish = async (layout: object) =>
+      server.write('put', `${at}/layout`, {
+        version: (await server.job('0144')).version,
+        layout: { ...NO_WISHES, ...layout },
+      });
     const spliced = (await server.plan('0144')).findings.find((finding) => finding.splices.length > 0)!;
     const [splice] = spliced.splices;
     const pin = { findingId: spliced.findingId, side: splice!.side, centreMm: splice!.centreMm };
     expect((await wish({ pins: [pin], otherColours: true })).status).toBe(200);
-    const wireBefore = (await server.plan('0144')).findings.find((finding) => finding.findingId === pin.findingId)!.insert;
-    await server.write('put', `${at}/ticks`, { steps: [{ stepId: splice!.steps[0]!.id, spliceId: splice!.id }], done: true }).expect(200);
+    const wireBefore = (await server.plan('0144')).findings.find(
+      (finding) => finding.findingId === pin.findingId,
+    )!.insert;
+    await server
+      .write('put', `${at}/ticks`, { steps: [{ stepId: splice!.steps[0]!.id, spliceId: splice!.id }], done: true })
+      .expect(200);
     // Begun: the pin is no wish any more, and leave that is taken back changes no wire that is cut.
     expect((await server.job('0144')).job.layout?.pins).toEqual([]);
     expect((await wish({ otherColours: false })).status).toBe(200);
-    expect((await server.plan('0144')).findings.find((finding) => finding.findingId === pin.findingId)!.insert).toEqual(wireBefore);
+    expect((await server.plan('0144')).findings.find((finding) => finding.findingId === pin.findingId)!.insert).toEqual(
+      wireBefore,
+    );
 
-    await put({ pins: [{ findingId: 'F2', side: 'left', centreMm: 300 }] }).then((answer) => expect(answer.status).toBe(200));
+    await put({ pins: [{ findingId: 'F2', side: 'left', centreMm: 300 }] }).then((answer) =>
+      expect(answer.status).toBe(200),
+    );
     const { findingVersions } = await server.job('0147');
     await server.write('delete', `${await server.at('0147')}/findings/F2`, { version: findingVersions.F2 }).expect(200);
-    expect((await put({ pins: [{ findingId: 'F2', side: 'left', centreMm: 300 }, { findingId: 'F1', side: 'right', centreMm: 700 }] })).status).toBe(200);
+    expect(
+      (
+        await put({
+          pins: [
+            { findingId: 'F2', side: 'left', centreMm: 300 },
+            { findingId: 'F1', side: 'right', centreMm: 700 },
+          ],
+        })
+      ).status,
+    ).toBe(200);
   });
   it('what is being made does not move, and a stale write is refused', async () => {
     const before = await server.plan('0147');
     const splice = before.findings.find((finding) => finding.findingId === 'F1')!.splices[0]!;
     await put({ pins: [{ findingId: 'F1', side: splice.side, centreMm: splice.centreMm }] });
-    await server.write('put', `${await server.at('0147')}/ticks`, { steps: [{ stepId: splice.steps[0]!.id, spliceId: splice.id }], done: true }).expect(200);
-    expect((await put({ pins: [{ findingId: 'F1', side: splice.side, centreMm: splice.centreMm + 5 }] })).body).toMatchObject({ error: { code: 'HAS_WORK' } });
+    await server
+      .write('put', `${await server.at('0147')}/ticks`, {
+        steps: [{ stepId: splice.steps[0]!.id, spliceId: splice.id }],
+        done: true,
+      })
+      .expect(200);
+    expect(
+      (await put({ pins: [{ findingId: 'F1', side: splice.side, centreMm: splice.centreMm + 5 }] })).body,
+    ).toMatchObject({ error: { code: 'HAS_WORK' } });
     expect((await put({})).status).toBe(200);
     expect(await centre(splice.id)).toBe(splice.centreMm);
-    expect((await server.write('put', `${await server.at('0147')}/layout`, { version: 1, layout: NO_WISHES })).body).toMatchObject({ error: { code: 'STALE' } });
+    expect(
+      (await server.write('put', `${await server.at('0147')}/layout`, { version: 1, layout: NO_WISHES })).body,
+    ).toMatchObject({ error: { code: 'STALE' } });
   });
 });

@@ -28,7 +28,9 @@ export async function startServer(): Promise<TestServer> {
   const db = await openDatabase(':memory:');
   await seedDemo(db, TODAY);
   const photosDir = mkdtempSync(join(tmpdir(), 'mendum-photos-'));
-  const http = request(createApp({ db, photosDir, log: pino({ level: 'silent' }), today: () => TODAY.toISOString().slice(0, 10) }));
+  const http = request(
+    createApp({ db, photosDir, log: pino({ level: 'silent' }), today: () => TODAY.toISOString().slice(0, 10) }),
+  );
   const idOf = async (number: string): Promise<string> => {
     const list = (await http.get('/api/jobs')).body as { id: string; number: string }[];
     const found = list.find((job) => job.number === number);
@@ -36,8 +38,11 @@ export async function startServer(): Promise<TestServer> {
     return found.id;
   };
   return {
-    db, http, photosDir,
-    write: (method, path, fields = {}, writeId = randomUUID()) => http[method](`/api${path}`).send({ writeId, by: 'Ines Valdur', ...fields }),
+    db,
+    http,
+    photosDir,
+    write: (method, path, fields = {}, writeId = randomUUID()) =>
+      http[method](`/api${path}`).send({ writeId, by: 'Ines Valdur', ...fields }),
     at: async (number) => `/jobs/${await idOf(number)}`,
     job: async (number) => (await http.get(`/api/jobs/${await idOf(number)}`)).body as JobView,
     plan: async (number) => (await http.get(`/api/jobs/${await idOf(number)}/plan`)).body as Plan,

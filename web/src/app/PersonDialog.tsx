@@ -20,20 +20,42 @@ export function PersonDialog({ open, onClose }: { readonly open: boolean; readon
     setName('');
     onClose();
     const result = await write({ method: 'POST', path: '/people', body: { writeId: uuid(), by: chosen } });
-    if ('error' in result && result.error) notify('The name is kept on this device; the server will hear of it with the next thing you save.');
+    if ('error' in result && result.error)
+      notify('The name is kept on this device; the server will hear of it with the next thing you save.');
   };
   const submit = (event: { preventDefault: () => void }): void => {
     event.preventDefault();
     if (name.trim() !== '') void choose(name.trim());
   };
   return (
-    <Dialog open={open} onOpenChange={(next) => { if (!next) onClose(); }} firm={person === null} title="Who is at the bench?" about="Your name stands on every decision, reading and sign-off made on this device.">
+    <Dialog
+      open={open}
+      onOpenChange={(next) => {
+        if (!next) onClose();
+      }}
+      firm={person === null}
+      title="Who is at the bench?"
+      about="Your name stands on every decision, reading and sign-off made on this device."
+    >
       <div className="grid gap-2">
-        {people.map((one) => <Button key={one.name} onClick={() => void choose(one.name)} className="!justify-start">{one.name}{one.name === person ? <span className="font-normal text-soft">now</span> : null}</Button>)}
+        {people.map((one) => (
+          <Button key={one.name} onClick={() => void choose(one.name)} className="!justify-start">
+            {one.name}
+            {one.name === person ? <span className="font-normal text-soft">now</span> : null}
+          </Button>
+        ))}
       </div>
       <form onSubmit={submit} className="mt-5 grid gap-3">
-        <TextField label={people.length > 0 ? 'Somebody else' : 'Your name'} value={name} maxLength={80} onChange={(event) => setName(event.target.value)} autoComplete="name" />
-        <Button type="submit" look="copper" disabled={name.trim() === ''}>Take this name</Button>
+        <TextField
+          label={people.length > 0 ? 'Somebody else' : 'Your name'}
+          value={name}
+          maxLength={80}
+          onChange={(event) => setName(event.target.value)}
+          autoComplete="name"
+        />
+        <Button type="submit" look="copper" disabled={name.trim() === ''}>
+          Take this name
+        </Button>
       </form>
     </Dialog>
   );

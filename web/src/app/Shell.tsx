@@ -19,7 +19,9 @@ export function Shell() {
     <div className="flex min-h-dvh">
       <Rail onPerson={() => setAsking(true)} onFind={() => setFinding(true)} />
       <main className="flex min-w-0 flex-1 flex-col" style={{ '--notice': notice ? '64px' : '0px' } as CSSProperties}>
-        <div className="min-w-0 flex-1"><Outlet /></div>
+        <div className="min-w-0 flex-1">
+          <Outlet />
+        </div>
         <NoticeBar />
       </main>
       {finding ? <FindDialog onClose={() => setFinding(false)} /> : null}

@@ -13,7 +13,14 @@ it('a saved layout stands in the job together with its new version, before the j
   const answers = globalThis.fetch;
   vi.stubGlobal('fetch', (input: Request) => (input.method === 'GET' ? new Promise(() => undefined) : answers(input)));
   const layout: LayoutWishes = { ...NO_WISHES, pins: [{ findingId: 'F1', side: 'only', centreMm: 510 }] };
-  await store.dispatch(api.endpoints.write.initiate({ method: 'PUT', path: '/jobs/J/layout', jobId: 'J', body: { writeId: 'w', by: 'Ines Valdur', version: 1, layout } }));
+  await store.dispatch(
+    api.endpoints.write.initiate({
+      method: 'PUT',
+      path: '/jobs/J/layout',
+      jobId: 'J',
+      body: { writeId: 'w', by: 'Ines Valdur', version: 1, layout },
+    }),
+  );
   await vi.waitFor(() => expect(api.endpoints.job.select('J')(store.getState()).data?.version).toBe(2));
   expect(api.endpoints.job.select('J')(store.getState()).data?.job.layout).toEqual(layout);
 });

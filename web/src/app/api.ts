@@ -1,6 +1,14 @@
 import { createApi, fetchBaseQuery, retry } from '@reduxjs/toolkit/query/react';
 import type { Catalogue, LayoutWishes, Practice } from '@mendum/core';
-import type { DueBack, HarnessView, JobEffect, JobSummary, JobView, PracticeView, Tick } from '@mendum/core/interchange';
+import type {
+  DueBack,
+  HarnessView,
+  JobEffect,
+  JobSummary,
+  JobView,
+  PracticeView,
+  Tick,
+} from '@mendum/core/interchange';
 
 /** A write: who does it and under which id, so that it can be sent again without being done twice. */
 export interface Write {
@@ -13,7 +21,12 @@ export interface Write {
 
 interface TickWrite {
   readonly jobId: string;
-  readonly body: { readonly writeId: string; readonly by: string; readonly steps: readonly { readonly stepId: string; readonly spliceId: string }[]; readonly done: boolean };
+  readonly body: {
+    readonly writeId: string;
+    readonly by: string;
+    readonly steps: readonly { readonly stepId: string; readonly spliceId: string }[];
+    readonly done: boolean;
+  };
 }
 
 /** A dropped network is tried again with the same write id; anything that the server answered is final. */
@@ -26,7 +39,8 @@ const baseQuery = retry(
   { maxRetries: 3 },
 );
 
-const asTicks = (write: TickWrite['body'], at: string): Tick[] => write.steps.map(({ stepId, spliceId }) => ({ stepId, spliceId, done: write.done, by: write.by, at }));
+const asTicks = (write: TickWrite['body'], at: string): Tick[] =>
+  write.steps.map(({ stepId, spliceId }) => ({ stepId, spliceId, done: write.done, by: write.by, at }));
 
 export const api = createApi({
   reducerPath: 'api',
@@ -34,33 +48,53 @@ export const api = createApi({
   tagTypes: ['Jobs', 'Job', 'Due', 'People', 'Shelf', 'Harnesses', 'Practices'],
   endpoints: (build) => ({
     jobs: build.query<JobSummary[], void>({ query: () => '/jobs', providesTags: ['Jobs'] }),
-    job: build.query<JobView, string>({ query: (id) => `/jobs/${id}`, providesTags: (_result, _error, id) => [{ type: 'Job', id }] }),
+    job: build.query<JobView, string>({
+      query: (id) => `/jobs/${id}`,
+      providesTags: (_result, _error, id) => [{ type: 'Job', id }],
+    }),
     due: build.query<DueBack[], void>({ query: () => '/due', providesTags: ['Due'] }),
     people: build.query<{ name: string; since: string }[], void>({ query: () => '/people', providesTags: ['People'] }),
     shelf: build.query<Catalogue, void>({ query: () => '/shelf', providesTags: ['Shelf'] }),
     practices: build.query<PracticeView[], void>({ query: () => '/practices', providesTags: ['Practices'] }),
     harnesses: build.query<HarnessView[], void>({ query: () => '/harnesses', providesTags: ['Harnesses'] }),
     /** What a changed practice would alter in open jobs; nothing is saved. */
-    effect: build.mutation<JobEffect[], Practice>({ query: (practice) => ({ url: '/practices/effect', method: 'POST', body: { practice } }) }),
+    effect: build.mutation<JobEffect[], Practice>({
+      query: (practice) => ({ url: '/practices/effect', method: 'POST', body: { practice } }),
+    }),
     write: build.mutation<Record<string, unknown>, Write>({
       query: ({ method, path, body }) => ({ url: path, method, body }),
       // The new version counts at once, so that the next press is not stale against one's own; a layout with it, so that no plan is made of the old one under the new number.
       async onQueryStarted({ jobId, path, body }, { dispatch, queryFulfilled }) {
         const done = await queryFulfilled.catch(() => undefined);
         const shelfVersion = done?.data.shelfVersion;
-        if (typeof shelfVersion === 'number') dispatch(api.util.updateQueryData('shelf', undefined, (draft) => ({ ...draft, version: shelfVersion })));
+        if (typeof shelfVersion === 'number')
+          dispatch(api.util.updateQueryData('shelf', undefined, (draft) => ({ ...draft, version: shelfVersion })));
         const version = done?.data.version;
         if (jobId === undefined || typeof version !== 'number') return;
         const findingId = /\/findings\/([^/]+)$/.exec(path)?.[1];
-        dispatch(api.util.updateQueryData('job', jobId, (draft) => {
-          if (findingId !== undefined) return { ...draft, findingVersions: { ...draft.findingVersions, [findingId]: version } };
-          if (path.endsWith('/layout')) return { ...draft, version, job: { ...draft.job, layout: body.layout as LayoutWishes } };
-          return path.endsWith('/findings') ? draft : { ...draft, version };
-        }));
+        dispatch(
+          api.util.updateQueryData('job', jobId, (draft) => {
+            if (findingId !== undefined)
+              return { ...draft, findingVersions: { ...draft.findingVersions, [findingId]: version } };
+            if (path.endsWith('/layout'))
+              return { ...draft, version, job: { ...draft.job, layout: body.layout as LayoutWishes } };
+            return path.endsWith('/findings') ? draft : { ...draft, version };
+          }),
+        );
       },
       invalidatesTags: (_result, _error, { jobId, path }) => [
-        'Jobs', ...(jobId === undefined ? [] : [{ type: 'Job' as const, id: jobId }]), ...(path.startsWith('/people') ? ['People' as const] : []), ...(/sign|correction/.test(path) ? ['Due' as const] : []), ...(/import|^\/harnesses/.test(path) ? ['Harnesses' as const] : []), ...(path.startsWith('/harnesses/') ? ['Job' as const] : []),
-        ...(path.startsWith('/shelf') ? ['Shelf' as const, 'Job' as const] : []), ...(path.startsWith('/practices') ? ['Practices' as const, 'Job' as const] : path.endsWith('/practice') ? ['Practices' as const] : []),
+        'Jobs',
+        ...(jobId === undefined ? [] : [{ type: 'Job' as const, id: jobId }]),
+        ...(path.startsWith('/people') ? ['People' as const] : []),
+        ...(/sign|correction/.test(path) ? ['Due' as const] : []),
+        ...(/import|^\/harnesses/.test(path) ? ['Harnesses' as const] : []),
+        ...(path.startsWith('/harnesses/') ? ['Job' as const] : []),
+        ...(path.startsWith('/shelf') ? ['Shelf' as const, 'Job' as const] : []),
+        ...(path.startsWith('/practices')
+          ? ['Practices' as const, 'Job' as const]
+          : path.endsWith('/practice')
+            ? ['Practices' as const]
+            : []),
       ],
     }),
     tick: build.mutation<unknown, TickWrite>({
@@ -71,7 +105,13 @@ export const api = createApi({
         const patch = dispatch(
           api.util.updateQueryData('job', jobId, (draft) => {
             const changed = new Set(body.steps.map((step) => step.stepId));
-            return { ...draft, ticks: [...draft.ticks.filter((tick) => !changed.has(tick.stepId)), ...asTicks(body, new Date().toISOString())] };
+            return {
+              ...draft,
+              ticks: [
+                ...draft.ticks.filter((tick) => !changed.has(tick.stepId)),
+                ...asTicks(body, new Date().toISOString()),
+              ],
+            };
           }),
         );
         await queryFulfilled.catch(() => patch.undo());
@@ -80,4 +120,15 @@ export const api = createApi({
   }),
 });
 
-export const { useJobsQuery, useJobQuery, useDueQuery, usePeopleQuery, useShelfQuery, useHarnessesQuery, usePracticesQuery, useEffectMutation, useWriteMutation, useTickMutation } = api;
+export const {
+  useJobsQuery,
+  useJobQuery,
+  useDueQuery,
+  usePeopleQuery,
+  useShelfQuery,
+  useHarnessesQuery,
+  usePracticesQuery,
+  useEffectMutation,
+  useWriteMutation,
+  useTickMutation,
+} = api;

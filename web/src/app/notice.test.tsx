@@ -7,8 +7,12 @@ import { NoticeBar } from './NoticeBar.tsx';
 const bar = (): HTMLElement => screen.getByRole('status', { name: 'What was done' });
 
 describe('what was done', () => {
-  beforeEach(() => { dismissNotice(); });
-  afterEach(() => { vi.useRealTimers(); });
+  beforeEach(() => {
+    dismissNotice();
+  });
+  afterEach(() => {
+    vi.useRealTimers();
+  });
   it('is said with its way back, which is gone once it was taken', async () => {
     const undo = vi.fn();
     render(<NoticeBar />);
@@ -30,12 +34,18 @@ describe('what was done', () => {
     vi.useFakeTimers();
     render(<NoticeBar />);
     act(() => notify('Saved'));
-    act(() => { vi.advanceTimersByTime(9001); });
+    act(() => {
+      vi.advanceTimersByTime(9001);
+    });
     expect(bar().textContent).toBe('');
     act(() => notify('Removed', { undo: () => undefined }));
-    act(() => { vi.advanceTimersByTime(20_000); });
+    act(() => {
+      vi.advanceTimersByTime(20_000);
+    });
     expect(bar().textContent).toContain('Removed');
-    act(() => { vi.advanceTimersByTime(11_000); });
+    act(() => {
+      vi.advanceTimersByTime(11_000);
+    });
     expect(bar().textContent).toBe('');
   });
 });

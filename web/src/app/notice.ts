@@ -26,7 +26,10 @@ function put(next: Notice | undefined): void {
 }
 
 /** Says something at the foot of the screen; it takes the place of what stood there. */
-export function notify(words: string, more: { readonly hint?: string | undefined; readonly wrong?: boolean; readonly undo?: () => void } = {}): void {
+export function notify(
+  words: string,
+  more: { readonly hint?: string | undefined; readonly wrong?: boolean; readonly undo?: () => void } = {},
+): void {
   count += 1;
   put({ id: count, words, hint: more.hint, wrong: more.wrong ?? false, undo: more.undo });
 }

@@ -14,13 +14,28 @@ export const router = createBrowserRouter([
       { index: true, element: <Navigate to="/jobs" replace /> },
       { path: 'jobs', Component: JobsPlace },
       { path: 'jobs/:jobId', Component: JobPage },
-      { path: 'jobs/:jobId/mapping/:nodeId', lazy: async () => ({ Component: (await import('../cards/MappingPage.tsx')).MappingPage }) },
+      {
+        path: 'jobs/:jobId/mapping/:nodeId',
+        lazy: async () => ({ Component: (await import('../cards/MappingPage.tsx')).MappingPage }),
+      },
       { path: 'jobs/:jobId/:stage', Component: JobPage },
-      { path: 'machines', lazy: async () => ({ Component: (await import('../places/machines/MachinesPlace.tsx')).MachinesPlace }) },
-      { path: 'machines/:harnessId', lazy: async () => ({ Component: (await import('../places/machines/HarnessPage.tsx')).HarnessPage }) },
-      { path: 'machines/:harnessId/face/:nodeId', lazy: async () => ({ Component: (await import('../cards/FaceCard.tsx')).FaceCard }) },
+      {
+        path: 'machines',
+        lazy: async () => ({ Component: (await import('../places/machines/MachinesPlace.tsx')).MachinesPlace }),
+      },
+      {
+        path: 'machines/:harnessId',
+        lazy: async () => ({ Component: (await import('../places/machines/HarnessPage.tsx')).HarnessPage }),
+      },
+      {
+        path: 'machines/:harnessId/face/:nodeId',
+        lazy: async () => ({ Component: (await import('../cards/FaceCard.tsx')).FaceCard }),
+      },
       { path: 'shelf', lazy: async () => ({ Component: (await import('../places/shelf/ShelfPlace.tsx')).ShelfPlace }) },
-      { path: 'practice', lazy: async () => ({ Component: (await import('../places/practice/PracticePlace.tsx')).PracticePlace }) },
+      {
+        path: 'practice',
+        lazy: async () => ({ Component: (await import('../places/practice/PracticePlace.tsx')).PracticePlace }),
+      },
       { path: 'due', lazy: async () => ({ Component: (await import('../places/DuePlace.tsx')).DuePlace }) },
       { path: '*', Component: Lost },
     ],

@@ -5,7 +5,10 @@ import { applyTheme } from './theme.ts';
 import { rememberView, viewSlice } from './view.ts';
 
 export const makeStore = () =>
-  configureStore({ reducer: { [api.reducerPath]: api.reducer, view: viewSlice.reducer }, middleware: (defaults) => defaults().concat(api.middleware) });
+  configureStore({
+    reducer: { [api.reducerPath]: api.reducer, view: viewSlice.reducer },
+    middleware: (defaults) => defaults().concat(api.middleware),
+  });
 
 export type Store = ReturnType<typeof makeStore>;
 export type RootState = ReturnType<Store['getState']>;

@@ -1,6 +1,7 @@
 import { useEffect, useLayoutEffect, useRef } from 'react';
 
-const isTyping = (target: EventTarget | null): boolean => target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
+const isTyping = (target: EventTarget | null): boolean =>
+  target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
 
 /** Keys of a screen, by what they print. Silent while somebody types, in dialogs, and with control keys held. */
 export function useKeys(keys: Readonly<Record<string, () => void>>): void {
@@ -11,7 +12,14 @@ export function useKeys(keys: Readonly<Record<string, () => void>>): void {
   });
   useEffect(() => {
     const onKey = (event: KeyboardEvent): void => {
-      if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target) || document.querySelector('[role=dialog]')) return;
+      if (
+        event.ctrlKey ||
+        event.metaKey ||
+        event.altKey ||
+        isTyping(event.target) ||
+        document.querySelector('[role=dialog]')
+      )
+        return;
       const act = latest.current[event.key];
       if (!act) return;
       event.preventDefault();

@@ -4,7 +4,11 @@ import { useEffect } from 'react';
 export function useUndoKeys(undo: (() => void) | undefined, redo: (() => void) | undefined): void {
   useEffect(() => {
     const onKey = (event: KeyboardEvent): void => {
-      if (!(event.ctrlKey || event.metaKey) || (event.target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(event.target.tagName))) return;
+      if (
+        !(event.ctrlKey || event.metaKey) ||
+        (event.target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(event.target.tagName))
+      )
+        return;
       const key = event.key.toLowerCase();
       if (key !== 'z' && key !== 'y') return;
       event.preventDefault();

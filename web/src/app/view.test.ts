@@ -14,13 +14,25 @@ describe('what a device remembers', () => {
     expect(rememberedView()).toEqual({ person: 'Ines', units: 'inch', theme: before === 'dark' ? 'light' : 'dark' });
     expect(document.documentElement.dataset.theme).toBe(rememberedView().theme);
   });
-  test.each(['not json', '7', '{"person": 7, "theme": "pink", "units": "feet"}', '{"person": ""}'])('a damaged memory counts as none: %s', (text) => {
-    localStorage.setItem('mendum.view', text);
-    expect(rememberedView()).toMatchObject({ person: null, units: 'mm' });
-  });
+  test.each(['not json', '7', '{"person": 7, "theme": "pink", "units": "feet"}', '{"person": ""}'])(
+    'a damaged memory counts as none: %s',
+    (text) => {
+      localStorage.setItem('mendum.view', text);
+      expect(rememberedView()).toMatchObject({ person: null, units: 'mm' });
+    },
+  );
 });
 
 describe('the error of a write', () => {
-  it('is what the server said', () => expect(errorOf({ status: 409, data: { error: { code: 'STALE', message: 'm', hint: 'h' } } })).toEqual({ code: 'STALE', message: 'm', hint: 'h' }));
-  it('or that it did not answer, and that pressing again does nothing twice', () => expect(errorOf({ status: 'FETCH_ERROR' })).toMatchObject({ code: 'UNREACHABLE', hint: expect.stringContaining('nothing is done twice') }));
+  it('is what the server said', () =>
+    expect(errorOf({ status: 409, data: { error: { code: 'STALE', message: 'm', hint: 'h' } } })).toEqual({
+      code: 'STALE',
+      message: 'm',
+      hint: 'h',
+    }));
+  it('or that it did not answer, and that pressing again does nothing twice', () =>
+    expect(errorOf({ status: 'FETCH_ERROR' })).toMatchObject({
+      code: 'UNREACHABLE',
+      hint: expect.stringContaining('nothing is done twice'),
+    }));
 });

@@ -12,7 +12,8 @@ export interface ViewState {
 }
 
 const KEY = 'mendum.view';
-const deviceTheme = (): Theme => (typeof matchMedia === 'function' && matchMedia('(prefers-color-scheme: dark)').matches ? 'dark' : 'light');
+const deviceTheme = (): Theme =>
+  typeof matchMedia === 'function' && matchMedia('(prefers-color-scheme: dark)').matches ? 'dark' : 'light';
 
 /** What this device remembered; a damaged memory counts as none. */
 export function rememberedView(): ViewState {

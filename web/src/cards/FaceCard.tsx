@@ -1,5 +1,15 @@
 import { useParams } from 'react-router';
-import { cavitiesOf, colourInWords, mateCavities, RELEASE_GUIDES, seenCavities, sizeInWords, terminalInWords, viewInWords, type FaceView } from '@mendum/core';
+import {
+  cavitiesOf,
+  colourInWords,
+  mateCavities,
+  RELEASE_GUIDES,
+  seenCavities,
+  sizeInWords,
+  terminalInWords,
+  viewInWords,
+  type FaceView,
+} from '@mendum/core';
 import { useHarnessesQuery } from '../app/api.ts';
 import { circuitInCavity } from '../connector/ConnectorView.tsx';
 import { FaceDrawing } from '../connector/FaceDrawing.tsx';
@@ -8,43 +18,122 @@ import { SEAL_WORDS } from '../connector/words.ts';
 import { Empty, Working } from '../ui/empty.tsx';
 import { CardPage } from './CardPage.tsx';
 
-const SIDES: readonly FaceView[] = [{ side: 'wire', latch: 'up' }, { side: 'mating', latch: 'up' }];
+const SIDES: readonly FaceView[] = [
+  { side: 'wire', latch: 'up' },
+  { side: 'mating', latch: 'up' },
+];
 
 /** A connector's card: both sides with the latch up, every cavity in words, and how a terminal comes out. */
 export function FaceCard() {
   const { harnessId, nodeId } = useParams();
   const { data } = useHarnessesQuery();
-  if (!data) return <div className="p-8"><Working words="Fetching the connector…" /></div>;
+  if (!data)
+    return (
+      <div className="p-8">
+        <Working words="Fetching the connector…" />
+      </div>
+    );
   const view = data.find((one) => one.id === harnessId);
   const node = view?.nodes.find((one) => one.id === nodeId);
-  if (!view || !node?.face) return <div className="p-8"><Empty title="This connector is not described">Describe its face in Machines.</Empty></div>;
+  if (!view || !node?.face)
+    return (
+      <div className="p-8">
+        <Empty title="This connector is not described">Describe its face in Machines.</Empty>
+      </div>
+    );
   const { face } = node;
   const nameOf = (id: string): string => view.nodes.find((one) => one.id === id)?.name ?? id;
   const guide = node.lock === undefined ? undefined : RELEASE_GUIDES[node.lock];
   return (
-    <CardPage title={`Connector ${node.name}`} about={`${view.machine}, ${view.name}`} back={{ to: `/machines/${view.id}`, words: view.name }}>
+    <CardPage
+      title={`Connector ${node.name}`}
+      about={`${view.machine}, ${view.name}`}
+      back={{ to: `/machines/${view.id}`, words: view.name }}
+    >
       <div className="grid items-start gap-6 lg:grid-cols-2 print:grid-cols-2">
-        {SIDES.map((side) => <div key={side.side}><FaceDrawing title={node.name} own seen={seenCavities(face, side)} view={side} circuitIn={(cavity) => circuitInCavity(view.circuits, node.id, cavity)} picked={undefined} onPick={() => undefined} /><p className="text-lg">{viewInWords(side)}</p></div>)}
+        {SIDES.map((side) => (
+          <div key={side.side}>
+            <FaceDrawing
+              title={node.name}
+              own
+              seen={seenCavities(face, side)}
+              view={side}
+              circuitIn={(cavity) => circuitInCavity(view.circuits, node.id, cavity)}
+              picked={undefined}
+              onPick={() => undefined}
+            />
+            <p className="text-lg">{viewInWords(side)}</p>
+          </div>
+        ))}
       </div>
-      <p className="my-3 text-lg">The mate’s face shows the same numbers mirrored: on its mating side, latch up, the top row reads <b className="figure">{topRow(mateCavities(face, { side: 'mating', latch: 'up' }))}</b>.</p>
+      <p className="my-3 text-lg">
+        The mate’s face shows the same numbers mirrored: on its mating side, latch up, the top row reads{' '}
+        <b className="figure">{topRow(mateCavities(face, { side: 'mating', latch: 'up' }))}</b>.
+      </p>
       <table className="w-full text-left text-lg">
-        <thead className="border-b border-ink text-soft"><tr><th className="font-normal">Cavity</th><th className="font-normal">Circuit</th><th className="font-normal">Wire</th><th className="font-normal">Goes to</th><th className="font-normal">Terminal</th><th className="font-normal">Seal</th></tr></thead>
+        <thead className="border-b border-ink text-soft">
+          <tr>
+            <th className="font-normal">Cavity</th>
+            <th className="font-normal">Circuit</th>
+            <th className="font-normal">Wire</th>
+            <th className="font-normal">Goes to</th>
+            <th className="font-normal">Terminal</th>
+            <th className="font-normal">Seal</th>
+          </tr>
+        </thead>
         <tbody>
           {cavitiesOf(face).map(({ cavity }) => {
             const circuit = circuitInCavity(view.circuits, node.id, cavity);
-            const far = circuit && (circuit.from.nodeId === node.id && circuit.from.cavity === cavity ? circuit.to : circuit.from);
+            const far =
+              circuit &&
+              (circuit.from.nodeId === node.id && circuit.from.cavity === cavity ? circuit.to : circuit.from);
             const fit = node.fittings?.[cavity];
             return (
               <tr key={cavity} className="border-b border-rule">
                 <td className="figure py-1 font-semibold">{cavity}</td>
-                {circuit && far ? <><td><b className="figure">{circuit.number}</b> {circuit.function}</td><td><span className="flex items-center gap-2"><WireChip width={44} colour={circuit.wire.colour} title="" />{colourInWords(circuit.wire.colour)}, {sizeInWords(circuit.wire.size)}</span></td><td>{nameOf(far.nodeId)} <span className="figure">{far.cavity}</span></td></> : <td colSpan={3} className="text-soft">empty</td>}
-                <td>{fit?.terminal === undefined ? '' : terminalInWords(fit.terminal)}</td><td className={fit?.seal === 'missing' ? 'font-semibold text-scrap' : ''}>{fit?.seal === undefined ? '' : SEAL_WORDS[fit.seal]}</td>
+                {circuit && far ? (
+                  <>
+                    <td>
+                      <b className="figure">{circuit.number}</b> {circuit.function}
+                    </td>
+                    <td>
+                      <span className="flex items-center gap-2">
+                        <WireChip width={44} colour={circuit.wire.colour} title="" />
+                        {colourInWords(circuit.wire.colour)}, {sizeInWords(circuit.wire.size)}
+                      </span>
+                    </td>
+                    <td>
+                      {nameOf(far.nodeId)} <span className="figure">{far.cavity}</span>
+                    </td>
+                  </>
+                ) : (
+                  <td colSpan={3} className="text-soft">
+                    empty
+                  </td>
+                )}
+                <td>{fit?.terminal === undefined ? '' : terminalInWords(fit.terminal)}</td>
+                <td className={fit?.seal === 'missing' ? 'font-semibold text-scrap' : ''}>
+                  {fit?.seal === undefined ? '' : SEAL_WORDS[fit.seal]}
+                </td>
               </tr>
             );
           })}
         </tbody>
       </table>
-      {guide ? <section className="mt-5 text-lg"><h2 className="text-xl font-semibold">Free a terminal: {guide.name.toLowerCase()}</h2><ol className="list-decimal pl-7">{guide.steps.map((step) => <li key={step}>{step}</li>)}</ol><p className="border-l-4 border-rework pl-3">{guide.never}</p><p>{guide.lift} {guide.refit}</p></section> : null}
+      {guide ? (
+        <section className="mt-5 text-lg">
+          <h2 className="text-xl font-semibold">Free a terminal: {guide.name.toLowerCase()}</h2>
+          <ol className="list-decimal pl-7">
+            {guide.steps.map((step) => (
+              <li key={step}>{step}</li>
+            ))}
+          </ol>
+          <p className="border-l-4 border-rework pl-3">{guide.never}</p>
+          <p>
+            {guide.lift} {guide.refit}
+          </p>
+        </section>
+      ) : null}
     </CardPage>
   );
 }
@@ -52,5 +141,9 @@ export function FaceCard() {
 /** The numbers of the uppermost row from left to right. */
 function topRow(seen: ReturnType<typeof seenCavities>): string {
   const top = Math.min(...seen.map((one) => one.y));
-  return seen.filter((one) => one.y - top < 0.3).sort((a, b) => a.x - b.x).map((one) => one.cavity).join(' ');
+  return seen
+    .filter((one) => one.y - top < 0.3)
+    .sort((a, b) => a.x - b.x)
+    .map((one) => one.cavity)
+    .join(' ');
 }

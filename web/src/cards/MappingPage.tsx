@@ -1,6 +1,17 @@
 import { useState } from 'react';
 import { useParams } from 'react-router';
-import { checkMapping, continuityNeeds, isProved, joinsByCavity, mappingLines, type ColourName, type HarnessNode, type MappingCard, type PigtailWire, type WireSize } from '@mendum/core';
+import {
+  checkMapping,
+  continuityNeeds,
+  isProved,
+  joinsByCavity,
+  mappingLines,
+  type ColourName,
+  type HarnessNode,
+  type MappingCard,
+  type PigtailWire,
+  type WireSize,
+} from '@mendum/core';
 import type { JobView } from '@mendum/core/interchange';
 import { useJobQuery } from '../app/api.ts';
 import { errorOf, useChange } from '../app/change.ts';
@@ -18,38 +29,107 @@ function MappingEditor({ view, node }: { readonly view: JobView; readonly node: 
   const stored = view.job.mappings?.find((one) => one.nodeId === node.id);
   const [typed, setTyped] = useState<readonly PigtailWire[]>();
   const pigtail = typed ?? stored?.pigtail ?? [];
-  const card: MappingCard = { nodeId: node.id, pigtail, joins: joinsByCavity(node, harness.circuits, pigtail), readings: typed ? [] : (stored?.readings ?? []) };
+  const card: MappingCard = {
+    nodeId: node.id,
+    pigtail,
+    joins: joinsByCavity(node, harness.circuits, pigtail),
+    readings: typed ? [] : (stored?.readings ?? []),
+  };
   const problems = checkMapping(node, harness, card);
   const missing = problems.filter((problem) => problem.kind === 'missing');
   const wrong = problems.filter((problem) => problem.kind !== 'missing');
   const signed = view.status === 'signed';
   const proved = isProved(node, harness, card);
-  const set = (cavity: string, part: { readonly base?: ColourName | undefined; readonly stripe?: ColourName | undefined; readonly size?: WireSize | undefined } | undefined): void => {
+  const set = (
+    cavity: string,
+    part:
+      | {
+          readonly base?: ColourName | undefined;
+          readonly stripe?: ColourName | undefined;
+          readonly size?: WireSize | undefined;
+        }
+      | undefined,
+  ): void => {
     const others = pigtail.filter((wire) => wire.cavity !== cavity);
     const before = pigtail.find((wire) => wire.cavity === cavity);
     if (!part) setTyped(others);
-    else setTyped([...others, { cavity, colour: { base: part.base ?? before?.colour.base ?? 'black', ...('stripe' in part ? (part.stripe === undefined ? {} : { stripe: part.stripe }) : before?.colour.stripe === undefined ? {} : { stripe: before.colour.stripe }) }, size: part.size ?? before?.size ?? { basis: 'metric', areaMm2: 1 } }]);
+    else
+      setTyped([
+        ...others,
+        {
+          cavity,
+          colour: {
+            base: part.base ?? before?.colour.base ?? 'black',
+            ...('stripe' in part
+              ? part.stripe === undefined
+                ? {}
+                : { stripe: part.stripe }
+              : before?.colour.stripe === undefined
+                ? {}
+                : { stripe: before.colour.stripe }),
+          },
+          size: part.size ?? before?.size ?? { basis: 'metric', areaMm2: 1 },
+        },
+      ]);
   };
   const save = async (): Promise<void> => {
-    const outcome = await change('PUT', `/mappings/${node.id}`, { version: view.version, card: { ...card, readings: [] } });
+    const outcome = await change('PUT', `/mappings/${node.id}`, {
+      version: view.version,
+      card: { ...card, readings: [] },
+    });
     if (!outcome.ok) return;
     setTyped(undefined);
     notify(missing.length === 0 ? 'The mapping is kept' : 'Kept so far; some circuits have no pigtail wire yet');
   };
   return (
-    <CardPage title={`Mapping card, ${node.name}`} about={`Job ${view.job.number}, ${view.job.machine.name}, ${harness.name}`} back={{ to: `/jobs/${view.id}/survey`, words: 'Survey' }}>
-      <p className="border-l-4 border-copper pl-3 text-xl"><b>By cavity, never by colour.</b> Look which wire comes out of each cavity of the new connector, and say its colour and size.</p>
-      <MappingTable lines={mappingLines(node, harness.circuits, pigtail)} nodeName={node.name} signed={signed} onChange={set} />
-      {wrong.length === 0 ? null : <ul role="alert" aria-label="What forbids it" className="grid gap-2">{wrong.map((problem) => <li key={`${problem.cavity} ${problem.because}`} className="border-l-4 border-scrap pl-3 text-lg"><b className="text-scrap">{problem.because}</b> {problem.remedy}</li>)}</ul>}
+    <CardPage
+      title={`Mapping card, ${node.name}`}
+      about={`Job ${view.job.number}, ${view.job.machine.name}, ${harness.name}`}
+      back={{ to: `/jobs/${view.id}/survey`, words: 'Survey' }}
+    >
+      <p className="border-l-4 border-copper pl-3 text-xl">
+        <b>By cavity, never by colour.</b> Look which wire comes out of each cavity of the new connector, and say its
+        colour and size.
+      </p>
+      <MappingTable
+        lines={mappingLines(node, harness.circuits, pigtail)}
+        nodeName={node.name}
+        signed={signed}
+        onChange={set}
+      />
+      {wrong.length === 0 ? null : (
+        <ul role="alert" aria-label="What forbids it" className="grid gap-2">
+          {wrong.map((problem) => (
+            <li key={`${problem.cavity} ${problem.because}`} className="border-l-4 border-scrap pl-3 text-lg">
+              <b className="text-scrap">{problem.because}</b> {problem.remedy}
+            </li>
+          ))}
+        </ul>
+      )}
       {signed || !typed ? null : (
         <div className="no-print mt-4 flex flex-wrap items-center gap-4">
-          <Button look="copper" disabled={busy || wrong.length > 0} onClick={() => void save()}>Keep this mapping</Button>
-          {missing.length > 0 ? <p className="text-lg text-rework">{missing.length} {missing.length === 1 ? 'circuit has' : 'circuits have'} no pigtail wire yet: {missing.map((problem) => `cavity ${problem.cavity}`).join(', ')}.</p> : null}
+          <Button look="copper" disabled={busy || wrong.length > 0} onClick={() => void save()}>
+            Keep this mapping
+          </Button>
+          {missing.length > 0 ? (
+            <p className="text-lg text-rework">
+              {missing.length} {missing.length === 1 ? 'circuit has' : 'circuits have'} no pigtail wire yet:{' '}
+              {missing.map((problem) => `cavity ${problem.cavity}`).join(', ')}.
+            </p>
+          ) : null}
         </div>
       )}
       {problems.length === 0 && !typed ? (
-        <ContinuityList needs={continuityNeeds(node, harness, card)} node={node} nodeName={(id) => harness.nodes.find((one) => one.id === id)?.name ?? id} proved={proved} locked={signed}
-          onRead={(cavity, soundsAt, neighbourSounds) => void change('POST', `/mappings/${node.id}/readings`, { cavity, soundsAt, neighbourSounds })} />
+        <ContinuityList
+          needs={continuityNeeds(node, harness, card)}
+          node={node}
+          nodeName={(id) => harness.nodes.find((one) => one.id === id)?.name ?? id}
+          proved={proved}
+          locked={signed}
+          onRead={(cavity, soundsAt, neighbourSounds) =>
+            void change('POST', `/mappings/${node.id}/readings`, { cavity, soundsAt, neighbourSounds })
+          }
+        />
       ) : null}
     </CardPage>
   );
@@ -61,9 +141,24 @@ export function MappingPage() {
   const { data: view, error, refetch } = useJobQuery(jobId);
   if (error) {
     const { message, hint } = errorOf(error);
-    return <div className="p-8"><Failed message={message} hint={hint} onRetry={() => void refetch()} /></div>;
+    return (
+      <div className="p-8">
+        <Failed message={message} hint={hint} onRetry={() => void refetch()} />
+      </div>
+    );
   }
-  if (!view) return <div className="p-8"><Working words="Fetching the job…" /></div>;
+  if (!view)
+    return (
+      <div className="p-8">
+        <Working words="Fetching the job…" />
+      </div>
+    );
   const node = view.job.harness.nodes.find((one) => one.id === nodeId && one.kind === 'connector');
-  return node ? <MappingEditor view={view} node={node} /> : <div className="p-8"><Empty title="This connector is not in the job">Pick it in Survey.</Empty></div>;
+  return node ? (
+    <MappingEditor view={view} node={node} />
+  ) : (
+    <div className="p-8">
+      <Empty title="This connector is not in the job">Pick it in Survey.</Empty>
+    </div>
+  );
 }

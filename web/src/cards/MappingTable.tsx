@@ -1,28 +1,101 @@
-import { COLOURS, colourInWords, METRIC_SIZES_MM2, sizeInWords, TRADE_PAIRS_MM2, areaMm2, type ColourName, type MappingLine, type PigtailWire, type WireSize } from '@mendum/core';
+import {
+  COLOURS,
+  colourInWords,
+  METRIC_SIZES_MM2,
+  sizeInWords,
+  TRADE_PAIRS_MM2,
+  areaMm2,
+  type ColourName,
+  type MappingLine,
+  type PigtailWire,
+  type WireSize,
+} from '@mendum/core';
 import { WireChip } from '../draw/WireLine.tsx';
 
-const SIZES: readonly WireSize[] = [...METRIC_SIZES_MM2.filter((area) => area <= 25).map((area): WireSize => ({ basis: 'metric', areaMm2: area })), ...[22, 20, 18, 16, 14, 12, 10, 8].map((awg): WireSize => ({ basis: 'awg', awg })), ...[...TRADE_PAIRS_MM2.keys()].map((awg): WireSize => ({ basis: 'trade', awg }))];
+const SIZES: readonly WireSize[] = [
+  ...METRIC_SIZES_MM2.filter((area) => area <= 25).map((area): WireSize => ({ basis: 'metric', areaMm2: area })),
+  ...[22, 20, 18, 16, 14, 12, 10, 8].map((awg): WireSize => ({ basis: 'awg', awg })),
+  ...[...TRADE_PAIRS_MM2.keys()].map((awg): WireSize => ({ basis: 'trade', awg })),
+];
 const sizeKey = (size: WireSize): string => `${size.basis} ${size.basis === 'metric' ? size.areaMm2 : size.awg}`;
 
-type Change = (cavity: string, part: { readonly base?: ColourName | undefined; readonly stripe?: ColourName | undefined; readonly size?: WireSize | undefined } | undefined) => void;
+type Change = (
+  cavity: string,
+  part:
+    | {
+        readonly base?: ColourName | undefined;
+        readonly stripe?: ColourName | undefined;
+        readonly size?: WireSize | undefined;
+      }
+    | undefined,
+) => void;
 
 const BOX = 'min-h-11 rounded-sm border border-soft bg-paper px-1 text-lg';
 
 /** The pigtail wire out of one cavity: colour, stripe, size. */
-function PigtailCell({ cavity, wire, suggested, onChange }: { readonly cavity: string; readonly wire: PigtailWire | undefined; readonly suggested: WireSize | undefined; readonly onChange: Change }) {
+function PigtailCell({
+  cavity,
+  wire,
+  suggested,
+  onChange,
+}: {
+  readonly cavity: string;
+  readonly wire: PigtailWire | undefined;
+  readonly suggested: WireSize | undefined;
+  readonly onChange: Change;
+}) {
   const sizes = wire && !SIZES.some((size) => sizeKey(size) === sizeKey(wire.size)) ? [wire.size, ...SIZES] : SIZES;
   return (
     <span className="no-print flex flex-wrap gap-1">
-      <select aria-label={`Colour of the pigtail wire out of cavity ${cavity}`} className={BOX} value={wire?.colour.base ?? ''} onChange={(event) => onChange(cavity, event.target.value === '' ? undefined : { base: event.target.value as ColourName, ...(wire ? {} : { size: suggested }) })}>
-        <option value="">—</option>{COLOURS.map((name) => <option key={name}>{name}</option>)}
+      <select
+        aria-label={`Colour of the pigtail wire out of cavity ${cavity}`}
+        className={BOX}
+        value={wire?.colour.base ?? ''}
+        onChange={(event) =>
+          onChange(
+            cavity,
+            event.target.value === ''
+              ? undefined
+              : { base: event.target.value as ColourName, ...(wire ? {} : { size: suggested }) },
+          )
+        }
+      >
+        <option value="">—</option>
+        {COLOURS.map((name) => (
+          <option key={name}>{name}</option>
+        ))}
       </select>
       {wire ? (
         <>
-          <select aria-label={`Stripe of the pigtail wire out of cavity ${cavity}`} className={BOX} value={wire.colour.stripe ?? ''} onChange={(event) => onChange(cavity, { stripe: event.target.value === '' ? undefined : (event.target.value as ColourName) })}>
-            <option value="">no stripe</option>{COLOURS.map((name) => <option key={name}>{name}</option>)}
+          <select
+            aria-label={`Stripe of the pigtail wire out of cavity ${cavity}`}
+            className={BOX}
+            value={wire.colour.stripe ?? ''}
+            onChange={(event) =>
+              onChange(cavity, { stripe: event.target.value === '' ? undefined : (event.target.value as ColourName) })
+            }
+          >
+            <option value="">no stripe</option>
+            {COLOURS.map((name) => (
+              <option key={name}>{name}</option>
+            ))}
           </select>
-          <select aria-label={`Size of the pigtail wire out of cavity ${cavity}`} className={BOX} value={sizeKey(wire.size)} onChange={(event) => { const size = sizes.find((one) => sizeKey(one) === event.target.value); if (size) onChange(cavity, { size }); }}>
-            {sizes.map((size) => <option key={sizeKey(size)} value={sizeKey(size)}>{size.basis === 'metric' ? `${areaMm2(size)} mm²` : `${size.basis === 'awg' ? 'AWG' : 'trade'} ${size.awg}`}</option>)}
+          <select
+            aria-label={`Size of the pigtail wire out of cavity ${cavity}`}
+            className={BOX}
+            value={sizeKey(wire.size)}
+            onChange={(event) => {
+              const size = sizes.find((one) => sizeKey(one) === event.target.value);
+              if (size) onChange(cavity, { size });
+            }}
+          >
+            {sizes.map((size) => (
+              <option key={sizeKey(size)} value={sizeKey(size)}>
+                {size.basis === 'metric'
+                  ? `${areaMm2(size)} mm²`
+                  : `${size.basis === 'awg' ? 'AWG' : 'trade'} ${size.awg}`}
+              </option>
+            ))}
           </select>
         </>
       ) : null}
@@ -31,18 +104,57 @@ function PigtailCell({ cavity, wire, suggested, onChange }: { readonly cavity: s
 }
 
 /** Cavity by cavity: the harness wire that belongs there and the pigtail wire that comes out of it, printed large. */
-export function MappingTable({ lines, nodeName, signed, onChange }: { readonly lines: readonly MappingLine[]; readonly nodeName: string; readonly signed: boolean; readonly onChange: Change }) {
+export function MappingTable({
+  lines,
+  nodeName,
+  signed,
+  onChange,
+}: {
+  readonly lines: readonly MappingLine[];
+  readonly nodeName: string;
+  readonly signed: boolean;
+  readonly onChange: Change;
+}) {
   return (
     <table className="my-4 w-full text-left text-lg print:text-2xl">
-      <thead className="border-b border-ink text-soft"><tr><th className="font-normal">{nodeName}</th><th className="font-normal">Harness wire</th><th className="font-normal">Pigtail wire</th></tr></thead>
+      <thead className="border-b border-ink text-soft">
+        <tr>
+          <th className="font-normal">{nodeName}</th>
+          <th className="font-normal">Harness wire</th>
+          <th className="font-normal">Pigtail wire</th>
+        </tr>
+      </thead>
       <tbody>
         {lines.map(({ cavity, circuit, pigtail, trap }) => (
           <tr key={cavity} className="border-b border-rule align-top">
             <td className="figure py-2 pr-4 text-3xl font-semibold print:text-5xl">{cavity}</td>
-            <td className="py-2 pr-4">{circuit ? <><span className="flex items-center gap-3"><WireChip thick={14} colour={circuit.wire.colour} title="" />{colourInWords(circuit.wire.colour)}, {sizeInWords(circuit.wire.size)}</span><span className="text-soft"><b className="figure text-ink">{circuit.number}</b> {circuit.function}</span></> : <span className="text-soft">empty{pigtail ? ': cut its wire back, seal its end, note it' : ''}</span>}</td>
+            <td className="py-2 pr-4">
+              {circuit ? (
+                <>
+                  <span className="flex items-center gap-3">
+                    <WireChip thick={14} colour={circuit.wire.colour} title="" />
+                    {colourInWords(circuit.wire.colour)}, {sizeInWords(circuit.wire.size)}
+                  </span>
+                  <span className="text-soft">
+                    <b className="figure text-ink">{circuit.number}</b> {circuit.function}
+                  </span>
+                </>
+              ) : (
+                <span className="text-soft">empty{pigtail ? ': cut its wire back, seal its end, note it' : ''}</span>
+              )}
+            </td>
             <td className="py-2">
-              {pigtail ? <span className="flex items-center gap-3"><WireChip thick={14} colour={pigtail.colour} title="" />{colourInWords(pigtail.colour)}, {sizeInWords(pigtail.size)}</span> : <span className="text-soft print:hidden">{circuit ? 'which wire comes out here?' : ''}</span>}
-              {signed ? null : <PigtailCell cavity={cavity} wire={pigtail} suggested={circuit?.wire.size} onChange={onChange} />}
+              {pigtail ? (
+                <span className="flex items-center gap-3">
+                  <WireChip thick={14} colour={pigtail.colour} title="" />
+                  {colourInWords(pigtail.colour)}, {sizeInWords(pigtail.size)}
+                </span>
+              ) : (
+                <span className="text-soft print:hidden">{circuit ? 'which wire comes out here?' : ''}</span>
+              )}
+              {signed ? null : (
+                <PigtailCell cavity={cavity} wire={pigtail} suggested={circuit?.wire.size} onChange={onChange} />
+              )}
               {trap === undefined ? null : <p className="border-l-4 border-rework pl-2">{trap}</p>}
             </td>
           </tr>

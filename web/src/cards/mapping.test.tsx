@@ -9,12 +9,35 @@ import { viewOf } from '../test/job.tsx';
 import { standInServer, writesOf } from '../test/server.ts';
 import { MappingPage } from './MappingPage.tsx';
 
-const wires: MappingCard['pigtail'] = [{ cavity: '1', colour: { base: 'brown' }, size: { basis: 'metric', areaMm2: 2.5 } }, { cavity: '2', colour: { base: 'blue' }, size: { basis: 'metric', areaMm2: 2.5 } }];
-const card: MappingCard = { nodeId: 'X1', pigtail: wires, joins: [{ circuitId: 'C1', pigtailCavity: '1' }, { circuitId: 'C2', pigtailCavity: '2' }], readings: [] };
+const wires: MappingCard['pigtail'] = [
+  { cavity: '1', colour: { base: 'brown' }, size: { basis: 'metric', areaMm2: 2.5 } },
+  { cavity: '2', colour: { base: 'blue' }, size: { basis: 'metric', areaMm2: 2.5 } },
+];
+const card: MappingCard = {
+  nodeId: 'X1',
+  pigtail: wires,
+  joins: [
+    { circuitId: 'C1', pigtailCavity: '1' },
+    { circuitId: 'C2', pigtailCavity: '2' },
+  ],
+  readings: [],
+};
 
 const show = (mappings: readonly MappingCard[]) => {
-  const sent = standInServer({ '/jobs/J': { body: viewOf([], { job: { mappings } }) }, 'PUT /jobs/J/mappings/X1': { status: 200, body: { version: 2 } }, 'POST /jobs/J/mappings/X1/readings': { status: 201, body: { version: 2 } } });
-  render(<Provider store={makeStore()}><MemoryRouter initialEntries={['/jobs/J/mapping/X1']}><Routes><Route path="/jobs/:jobId/mapping/:nodeId" element={<MappingPage />} /></Routes></MemoryRouter></Provider>);
+  const sent = standInServer({
+    '/jobs/J': { body: viewOf([], { job: { mappings } }) },
+    'PUT /jobs/J/mappings/X1': { status: 200, body: { version: 2 } },
+    'POST /jobs/J/mappings/X1/readings': { status: 201, body: { version: 2 } },
+  });
+  render(
+    <Provider store={makeStore()}>
+      <MemoryRouter initialEntries={['/jobs/J/mapping/X1']}>
+        <Routes>
+          <Route path="/jobs/:jobId/mapping/:nodeId" element={<MappingPage />} />
+        </Routes>
+      </MemoryRouter>
+    </Provider>,
+  );
   return sent;
 };
 
@@ -24,17 +47,35 @@ describe('a mapping card', () => {
     await userEvent.selectOptions(await screen.findByLabelText('Colour of the pigtail wire out of cavity 1'), 'brown');
     expect(screen.getByText(/1 circuit has no pigtail wire yet: cavity 2/)).toBeTruthy();
     await userEvent.selectOptions(screen.getByLabelText('Size of the pigtail wire out of cavity 1'), 'metric 1');
-    expect(screen.getByRole('alert', { name: 'What forbids it' }).textContent).toContain('1 mm², smaller than the 2.5 mm² of circuit 1. Use a pigtail with 2.5 mm² or more there.');
+    expect(screen.getByRole('alert', { name: 'What forbids it' }).textContent).toContain(
+      '1 mm², smaller than the 2.5 mm² of circuit 1. Use a pigtail with 2.5 mm² or more there.',
+    );
     expect(screen.getByRole('button', { name: 'Keep this mapping' })).toHaveProperty('disabled', true);
     await userEvent.selectOptions(screen.getByLabelText('Size of the pigtail wire out of cavity 1'), 'metric 2.5');
     await userEvent.click(screen.getByRole('button', { name: 'Keep this mapping' }));
-    await waitFor(() => expect(writesOf(sent)).toMatchObject([{ path: '/jobs/J/mappings/X1', body: { card: { nodeId: 'X1', pigtail: [wires[0]], joins: [{ circuitId: 'C1', pigtailCavity: '1' }] } } }]));
+    await waitFor(() =>
+      expect(writesOf(sent)).toMatchObject([
+        {
+          path: '/jobs/J/mappings/X1',
+          body: { card: { nodeId: 'X1', pigtail: [wires[0]], joins: [{ circuitId: 'C1', pigtailCavity: '1' }] } },
+        },
+      ]),
+    );
   });
   it('once complete it is proved by a reading for each circuit; a swap is found by where it sounds', async () => {
-    const sent = show([{ ...card, readings: [{ cavity: '2', soundsAt: '1', neighbourSounds: false, by: 'Ines', at: '2030-01-01T08:00:00Z' }] }]);
+    const sent = show([
+      {
+        ...card,
+        readings: [{ cavity: '2', soundsAt: '1', neighbourSounds: false, by: 'Ines', at: '2030-01-01T08:00:00Z' }],
+      },
+    ]);
     const list = await screen.findByRole('region', { name: 'Continuity' });
     expect(list.textContent).toContain('Circuit 2 comes out in cavity 1 and belongs in 2: it is swapped.');
     await userEvent.click(within(list).getByRole('button', { name: 'Sounds at 1 only' }));
-    await waitFor(() => expect(writesOf(sent)).toMatchObject([{ path: '/jobs/J/mappings/X1/readings', body: { cavity: '1', soundsAt: '1', neighbourSounds: false } }]));
+    await waitFor(() =>
+      expect(writesOf(sent)).toMatchObject([
+        { path: '/jobs/J/mappings/X1/readings', body: { cavity: '1', soundsAt: '1', neighbourSounds: false } },
+      ]),
+    );
   });
 });

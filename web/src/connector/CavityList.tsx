@@ -18,9 +18,26 @@ export function CavityList({ node, circuitIn, picked, onPick }: CavityListProps)
         const seal = node.fittings?.[cavity]?.seal;
         return (
           <li key={cavity} className="border-b border-rule">
-            <button type="button" aria-pressed={cavity === picked} className={clsx('flex min-h-11 w-full items-center gap-3 px-2 text-left', cavity === picked ? 'border-l-4 border-copper bg-wash font-semibold' : 'hover:bg-wash')} onClick={() => onPick(cavity)}>
+            <button
+              type="button"
+              aria-pressed={cavity === picked}
+              className={clsx(
+                'flex min-h-11 w-full items-center gap-3 px-2 text-left',
+                cavity === picked ? 'border-l-4 border-copper bg-wash font-semibold' : 'hover:bg-wash',
+              )}
+              onClick={() => onPick(cavity)}
+            >
               <span className="figure w-7 text-right">{cavity}</span>
-              {circuit ? <><WireChip width={36} colour={circuit.wire.colour} title={colourInWords(circuit.wire.colour)} /><span className="min-w-0 flex-1 truncate"><span className="figure">{circuit.number}</span> {circuit.function}</span></> : <span className="flex-1 text-soft">empty{seal === 'plug' ? ', plugged' : ''}</span>}
+              {circuit ? (
+                <>
+                  <WireChip width={36} colour={circuit.wire.colour} title={colourInWords(circuit.wire.colour)} />
+                  <span className="min-w-0 flex-1 truncate">
+                    <span className="figure">{circuit.number}</span> {circuit.function}
+                  </span>
+                </>
+              ) : (
+                <span className="flex-1 text-soft">empty{seal === 'plug' ? ', plugged' : ''}</span>
+              )}
               {seal === 'missing' ? <span className="font-semibold text-scrap">seal missing</span> : null}
             </button>
           </li>

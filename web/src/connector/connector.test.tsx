@@ -6,9 +6,25 @@ import { circuitOf } from '../test/job.tsx';
 import { ConnectorView } from './ConnectorView.tsx';
 
 const face: ConnectorFace = { layout: { kind: 'rows', rows: 1, columns: 3 }, numbering: { kind: 'rowWise' } };
-const show = () => render(<ConnectorView node={{ id: 'X1', kind: 'connector', name: 'X1', ways: 3, face, lock: 'frontLance' }} circuits={[circuitOf('1'), circuitOf('2')]} nodeName={(id) => id} />);
+const show = () =>
+  render(
+    <ConnectorView
+      node={{ id: 'X1', kind: 'connector', name: 'X1', ways: 3, face, lock: 'frontLance' }}
+      circuits={[circuitOf('1'), circuitOf('2')]}
+      nodeName={(id) => id}
+    />,
+  );
 /** Cavity numbers of a drawing from left to right. */
-const order = (name: RegExp): string => within(screen.getByRole('group', { name })).getAllByRole('button').map((cavity) => ({ x: Number(cavity.querySelector('text')?.getAttribute('x')), number: cavity.querySelector('text')?.textContent ?? '' })).sort((a, b) => a.x - b.x).map((one) => one.number).join(' ');
+const order = (name: RegExp): string =>
+  within(screen.getByRole('group', { name }))
+    .getAllByRole('button')
+    .map((cavity) => ({
+      x: Number(cavity.querySelector('text')?.getAttribute('x')),
+      number: cavity.querySelector('text')?.textContent ?? '',
+    }))
+    .sort((a, b) => a.x - b.x)
+    .map((one) => one.number)
+    .join(' ');
 
 describe('a connector in the hand', () => {
   it('begins on the wire side, mirrored, and says so in words', () => {
@@ -24,7 +40,9 @@ describe('a connector in the hand', () => {
   });
   it('a cavity picked in one view is picked in the mate, with its circuit and what lies round it as it is seen', async () => {
     show();
-    await userEvent.click(within(screen.getByRole('group', { name: /^X1, wire/ })).getByRole('button', { name: /^Cavity 2/ }));
+    await userEvent.click(
+      within(screen.getByRole('group', { name: /^X1, wire/ })).getByRole('button', { name: /^Cavity 2/ }),
+    );
     expect(screen.getAllByRole('button', { name: /^Cavity 2/, pressed: true })).toHaveLength(2);
     const region = screen.getByRole('region', { name: 'Cavity 2' });
     expect(region.textContent).toContain('Function 2');

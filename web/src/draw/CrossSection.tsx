@@ -21,12 +21,24 @@ interface CrossSectionProps {
 
 /** The bundle at one place, cut through: every wire to scale in its colour, splices ringed. */
 export const CrossSection = memo(function CrossSection({ parts, size = 120, acrossMm }: CrossSectionProps) {
-  const bodies = new Map(parts.flatMap((part, index): [number, number][] => (part.isSplice ? [[index, part.diameterMm]] : [])));
-  const { circles, diameterMm } = bundleSection(parts.map((part) => part.wireMm), bodies);
+  const bodies = new Map(
+    parts.flatMap((part, index): [number, number][] => (part.isSplice ? [[index, part.diameterMm]] : [])),
+  );
+  const { circles, diameterMm } = bundleSection(
+    parts.map((part) => part.wireMm),
+    bodies,
+  );
   const scale = (size - 6) / Math.max(1, acrossMm ?? diameterMm);
   const words = `Cross-section ${figure(diameterMm, 1)} mm across: ${parts.map((part) => `${colourInWords(part.colour)}${part.isSplice ? ' (splice)' : ''}`).join(', ')}`;
   return (
-    <svg width={size} height={size} viewBox={`${-size / 2} ${-size / 2} ${size} ${size}`} role="img" aria-label={words} className="shrink-0">
+    <svg
+      width={size}
+      height={size}
+      viewBox={`${-size / 2} ${-size / 2} ${size} ${size}`}
+      role="img"
+      aria-label={words}
+      className="shrink-0"
+    >
       <circle r={(diameterMm * scale) / 2 + 1.5} fill="none" stroke="var(--copper)" strokeWidth={1.5} />
       {circles.map((circle, index) => {
         const part = parts[index];
@@ -40,8 +52,17 @@ export const CrossSection = memo(function CrossSection({ parts, size = 120, acro
           </g>
         ) : (
           <g key={part.key}>
-            <circle {...at} r={r - 0.5} fill={WIRE_HEX[part.colour.base]} stroke="var(--ink)" strokeWidth={1} strokeOpacity={0.75} />
-            {part.colour.stripe === undefined ? null : <circle {...at} r={r * 0.4} fill={WIRE_HEX[part.colour.stripe]} />}
+            <circle
+              {...at}
+              r={r - 0.5}
+              fill={WIRE_HEX[part.colour.base]}
+              stroke="var(--ink)"
+              strokeWidth={1}
+              strokeOpacity={0.75}
+            />
+            {part.colour.stripe === undefined ? null : (
+              <circle {...at} r={r * 0.4} fill={WIRE_HEX[part.colour.stripe]} />
+            )}
           </g>
         );
       })}

@@ -12,7 +12,9 @@ interface DamageMarkProps {
 
 /** A torn edge from top to bottom, as a path going down or up. */
 const torn = (x: number, top: number, high: number, down: boolean): string => {
-  const teeth = [0, 0.25, 0.5, 0.75, 1].map((share, index) => `${x + (index % 2 === 0 ? -2.5 : 2.5)} ${top + share * high}`);
+  const teeth = [0, 0.25, 0.5, 0.75, 1].map(
+    (share, index) => `${x + (index % 2 === 0 ? -2.5 : 2.5)} ${top + share * high}`,
+  );
   return (down ? teeth : teeth.reverse()).join('L');
 };
 
@@ -41,16 +43,30 @@ function RunMark({ kind, x1, x2, y, thick }: DamageMarkProps) {
       return (
         <g>
           <path d={gap} fill="#4E9E84" {...ink} />
-          {[0.2, 0.5, 0.8].map((share) => <circle key={share} cx={left + share * 2 * half} cy={y + (share === 0.5 ? -2 : 2)} r={1.8} fill="#1F5C49" />)}
+          {[0.2, 0.5, 0.8].map((share) => (
+            <circle key={share} cx={left + share * 2 * half} cy={y + (share === 0.5 ? -2 : 2)} r={1.8} fill="#1F5C49" />
+          ))}
         </g>
       );
     case 'cooked':
-      return <path d={`${gap}M${left} ${y}L${right} ${y}`} fill="#4A2A1A" stroke="#E5791A" strokeWidth={1.5} strokeDasharray="3 2" />;
+      return (
+        <path
+          d={`${gap}M${left} ${y}L${right} ${y}`}
+          fill="#4A2A1A"
+          stroke="#E5791A"
+          strokeWidth={1.5}
+          strokeDasharray="3 2"
+        />
+      );
     case 'poorRepair':
       return (
         <g>
           <rect x={left} y={top - 2} width={2 * half} height={high + 4} rx={3} fill="#5B5F63" {...ink} />
-          <path d={[0.25, 0.5, 0.75].map((share) => `M${left + share * 2 * half + 2} ${top - 2}l-4 ${high + 4}`).join('')} stroke="#C9CCCF" strokeWidth={1} />
+          <path
+            d={[0.25, 0.5, 0.75].map((share) => `M${left + share * 2 * half + 2} ${top - 2}l-4 ${high + 4}`).join('')}
+            stroke="#C9CCCF"
+            strokeWidth={1}
+          />
         </g>
       );
     case 'addCircuit':

@@ -3,34 +3,90 @@ import { treeScale } from './tree.ts';
 import { useWidth } from './useWidth.ts';
 
 /** The harness as a small tree to scale, with distances and how much was found on each run. Picking a run shows it. */
-export function HarnessTree({ harness, findings, runId, onPick, reaching }: { readonly harness: Harness; readonly findings: readonly Finding[]; readonly runId: string; readonly onPick: (runId: string) => void; readonly reaching?: ((runId: string) => number) | undefined }) {
+export function HarnessTree({
+  harness,
+  findings,
+  runId,
+  onPick,
+  reaching,
+}: {
+  readonly harness: Harness;
+  readonly findings: readonly Finding[];
+  readonly runId: string;
+  readonly onPick: (runId: string) => void;
+  readonly reaching?: ((runId: string) => number) | undefined;
+}) {
   const [box, width] = useWidth<HTMLDivElement>(600);
   const { placed, first, x, y, high } = treeScale(harness, width, 46);
   return (
     <div ref={box} className="w-full min-w-0 overflow-hidden">
       <svg width={width} height={high} className="tree block" role="group" aria-label={`${harness.name}: pick a run`}>
-        <text x={0} y={y(0) + 5} fontSize={16} fontWeight={600} fill="var(--ink)">{first?.name}</text>
+        <text x={0} y={y(0) + 5} fontSize={16} fontWeight={600} fill="var(--ink)">
+          {first?.name}
+        </text>
         {placed.map(({ run, fromMm, toMm, fromRow, row, end }) => {
           const here = findings.filter((finding) => finding.runId === run.id).length;
           const reach = reaching?.(run.id) ?? 0;
           const isWide = x(toMm) - x(fromMm) > 150;
-          const said = [here > 0 ? `${here} found` : '', reach > 0 ? (isWide ? `${reach} reaching in` : `+${reach}`) : ''].filter((words) => words !== '').join(isWide ? ', ' : ' ');
+          const said = [
+            here > 0 ? `${here} found` : '',
+            reach > 0 ? (isWide ? `${reach} reaching in` : `+${reach}`) : '',
+          ]
+            .filter((words) => words !== '')
+            .join(isWide ? ', ' : ' ');
           const picked = run.id === runId;
           const path = `M${x(fromMm)} ${y(fromRow)}V${y(row)}H${x(toMm)}`;
           return (
-            <g key={run.id} role="button" tabIndex={0} aria-pressed={picked} aria-label={`${run.name}, ${figure(run.lengthMm, 0)} mm, ${here} ${here === 1 ? 'finding' : 'findings'}${reach > 0 ? `, ${reach} ${reach === 1 ? 'splice' : 'splices'} of others` : ''}`} className="cursor-pointer" onClick={() => onPick(run.id)}
-              onKeyDown={(event) => { if (event.key === 'Enter' || event.key === ' ') { event.preventDefault(); onPick(run.id); } }}>
+            <g
+              key={run.id}
+              role="button"
+              tabIndex={0}
+              aria-pressed={picked}
+              aria-label={`${run.name}, ${figure(run.lengthMm, 0)} mm, ${here} ${here === 1 ? 'finding' : 'findings'}${reach > 0 ? `, ${reach} ${reach === 1 ? 'splice' : 'splices'} of others` : ''}`}
+              className="cursor-pointer"
+              onClick={() => onPick(run.id)}
+              onKeyDown={(event) => {
+                if (event.key === 'Enter' || event.key === ' ') {
+                  event.preventDefault();
+                  onPick(run.id);
+                }
+              }}
+            >
               <path d={path} fill="none" stroke="transparent" strokeWidth={44} />
-              <path d={path} fill="none" stroke={picked ? 'var(--copper)' : 'var(--ink)'} strokeWidth={picked ? 6 : 3} />
-              <text x={(x(fromMm) + x(toMm)) / 2} y={y(row) - 9} textAnchor="middle" fontSize={14} fill={picked ? 'var(--ink)' : 'var(--soft)'} fontWeight={picked ? 600 : 400}>
-                {isWide ? `${run.name}, ` : ''}<tspan className="figure">{figure(run.lengthMm, 0)}</tspan> mm{said === '' ? '' : ` · ${said}`}
+              <path
+                d={path}
+                fill="none"
+                stroke={picked ? 'var(--copper)' : 'var(--ink)'}
+                strokeWidth={picked ? 6 : 3}
+              />
+              <text
+                x={(x(fromMm) + x(toMm)) / 2}
+                y={y(row) - 9}
+                textAnchor="middle"
+                fontSize={14}
+                fill={picked ? 'var(--ink)' : 'var(--soft)'}
+                fontWeight={picked ? 600 : 400}
+              >
+                {isWide ? `${run.name}, ` : ''}
+                <tspan className="figure">{figure(run.lengthMm, 0)}</tspan> mm{said === '' ? '' : ` · ${said}`}
               </text>
               <circle cx={x(toMm)} cy={y(row)} r={6} fill="var(--sheet)" stroke="var(--ink)" strokeWidth={2} />
-              <text x={x(toMm) + 12} y={y(row) + 5} fontSize={15} fill="var(--ink)">{end?.kind === 'branch' ? '' : end?.name}</text>
+              <text x={x(toMm) + 12} y={y(row) + 5} fontSize={15} fill="var(--ink)">
+                {end?.kind === 'branch' ? '' : end?.name}
+              </text>
             </g>
           );
         })}
-        <rect x={x(0) - 7} y={y(0) - 9} width={14} height={18} rx={2} fill="var(--sheet)" stroke="var(--ink)" strokeWidth={2} />
+        <rect
+          x={x(0) - 7}
+          y={y(0) - 9}
+          width={14}
+          height={18}
+          rx={2}
+          fill="var(--sheet)"
+          stroke="var(--ink)"
+          strokeWidth={2}
+        />
       </svg>
     </div>
   );

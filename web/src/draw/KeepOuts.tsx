@@ -17,7 +17,10 @@ interface Label {
 }
 
 /** Places names under their stretches; one that would touch the name before it goes a line lower. */
-function labelsOf(stretches: readonly { readonly words: string; readonly middlePx: number }[], plot: KeepOutsProps['plot']): Label[] {
+function labelsOf(
+  stretches: readonly { readonly words: string; readonly middlePx: number }[],
+  plot: KeepOutsProps['plot'],
+): Label[] {
   let endPx = -Infinity;
   return stretches.map(({ words, middlePx }) => {
     const wide = words.length * 6.6;
@@ -31,8 +34,16 @@ function labelsOf(stretches: readonly { readonly words: string; readonly middleP
 /** Where no splice may lie: hatched and named; a stretch that flexes is tinted as well. */
 export function KeepOuts({ keepOuts, x, plot, top, bottom, namesAt = bottom + 17 }: KeepOutsProps) {
   const inside = (at: number): number => Math.min(plot.right, Math.max(plot.left, x(at)));
-  const shown = keepOuts.map((keep) => ({ keep, from: inside(keep.fromMm), to: inside(keep.toMm) })).filter(({ from, to }) => to - from >= 0.5);
-  const labels = labelsOf(shown.map(({ keep, from, to }) => ({ words: keep.kind === 'flex' ? `${keep.name}, bends` : keep.name, middlePx: (from + to) / 2 })), plot);
+  const shown = keepOuts
+    .map((keep) => ({ keep, from: inside(keep.fromMm), to: inside(keep.toMm) }))
+    .filter(({ from, to }) => to - from >= 0.5);
+  const labels = labelsOf(
+    shown.map(({ keep, from, to }) => ({
+      words: keep.kind === 'flex' ? `${keep.name}, bends` : keep.name,
+      middlePx: (from + to) / 2,
+    })),
+    plot,
+  );
   return (
     <g>
       <defs>
@@ -44,9 +55,21 @@ export function KeepOuts({ keepOuts, x, plot, top, bottom, namesAt = bottom + 17
         const label = labels[index];
         return (
           <g key={`${keep.kind} ${keep.name} ${keep.fromMm}`}>
-            {keep.kind === 'flex' ? <rect x={from} y={top} width={to - from} height={bottom - top} fill="var(--copper)" fillOpacity={0.13} /> : null}
+            {keep.kind === 'flex' ? (
+              <rect x={from} y={top} width={to - from} height={bottom - top} fill="var(--copper)" fillOpacity={0.13} />
+            ) : null}
             <rect x={from} y={top} width={to - from} height={bottom - top} fill="url(#hatch)" />
-            {label ? <text x={label.atPx} y={namesAt + (label.low ? 17 : 0)} textAnchor="middle" fontSize={14} fill="var(--soft)">{label.words}</text> : null}
+            {label ? (
+              <text
+                x={label.atPx}
+                y={namesAt + (label.low ? 17 : 0)}
+                textAnchor="middle"
+                fontSize={14}
+                fill="var(--soft)"
+              >
+                {label.words}
+              </text>
+            ) : null}
           </g>
         );
       })}

@@ -18,13 +18,19 @@ export function Ruler({ x: mmScale, plot, top, words, unitMm }: RulerProps) {
   const small = x.ticks(labels.length * 5).filter((at) => Math.abs(at / step - Math.round(at / step)) > 1e-6);
   return (
     <g>
-      <text x={plot.left - 10} y={top - 14} textAnchor="end" fontSize={14} fill="var(--soft)">{words}</text>
+      <text x={plot.left - 10} y={top - 14} textAnchor="end" fontSize={14} fill="var(--soft)">
+        {words}
+      </text>
       <line x1={plot.left} x2={plot.right} y1={top} y2={top} stroke="var(--ink)" />
-      {small.map((at) => <line key={at} x1={x(at)} x2={x(at)} y1={top - 5} y2={top} stroke="var(--ink)" strokeOpacity={0.6} />)}
+      {small.map((at) => (
+        <line key={at} x1={x(at)} x2={x(at)} y1={top - 5} y2={top} stroke="var(--ink)" strokeOpacity={0.6} />
+      ))}
       {labels.map((at) => (
         <g key={at}>
           <line x1={x(at)} x2={x(at)} y1={top - 9} y2={top} stroke="var(--ink)" />
-          <text x={x(at)} y={top - 15} textAnchor="middle" fontSize={15} fill="var(--ink)" className="figure">{figure(at, 2)}</text>
+          <text x={x(at)} y={top - 15} textAnchor="middle" fontSize={15} fill="var(--ink)" className="figure">
+            {figure(at, 2)}
+          </text>
         </g>
       ))}
     </g>

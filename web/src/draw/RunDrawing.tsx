@@ -35,7 +35,18 @@ const TOP = 44;
  * The signature drawing: a stretch of harness to scale along a ruler from a named connector. Every wire in its colours, damage as torn
  * marks or splices at their true length, keep-outs hatched and named, and the bundle's diameter below.
  */
-export function RunDrawing({ run, fromName, circuits, findings, runPlan, plans, selectedId, profile = false, onMark, onCursor }: RunDrawingProps) {
+export function RunDrawing({
+  run,
+  fromName,
+  circuits,
+  findings,
+  runPlan,
+  plans,
+  selectedId,
+  profile = false,
+  onMark,
+  onCursor,
+}: RunDrawingProps) {
   const [box, width] = useWidth<HTMLDivElement>();
   const { unit, unitMm, plain } = useLength();
   const [shown, setShown] = useState<Shown>({ fromMm: 0, toMm: run.lengthMm });
@@ -53,8 +64,15 @@ export function RunDrawing({ run, fromName, circuits, findings, runPlan, plans, 
       (({ rowIndex, startMm, endMm }) => {
         const row = rows[rowIndex];
         if (!row) return;
-        const [from, to] = Math.abs(endMm - startMm) < 2 ? [startMm - TAP_MM / 2, startMm + TAP_MM / 2] : [Math.min(startMm, endMm), Math.max(startMm, endMm)];
-        onMark(row.kind === 'circuit' ? [row.circuit.id] : row.circuits.slice(0, 1).map((circuit) => circuit.id), fit(from), fit(to));
+        const [from, to] =
+          Math.abs(endMm - startMm) < 2
+            ? [startMm - TAP_MM / 2, startMm + TAP_MM / 2]
+            : [Math.min(startMm, endMm), Math.max(startMm, endMm)];
+        onMark(
+          row.kind === 'circuit' ? [row.circuit.id] : row.circuits.slice(0, 1).map((circuit) => circuit.id),
+          fit(from),
+          fit(to),
+        );
       }),
     onCursor,
   );
@@ -63,8 +81,18 @@ export function RunDrawing({ run, fromName, circuits, findings, runPlan, plans, 
   return (
     <div ref={box} className="w-full min-w-0 overflow-hidden">
       <ZoomBar shown={shown} wholeMm={run.lengthMm} onShow={setShown} />
-      <svg data-run={run.id} width={width} height={high} role="img" aria-label={`${run.name}, ${figure(run.lengthMm, 0)} mm from ${fromName}, ${circuits.length} circuits, ${findings.length} findings`} style={{ touchAction: onMark ? 'none' : 'pan-y' }} className="block select-none">
-        <clipPath id={`plot-${run.id}`}><rect x={plot.left} y={0} width={plot.right - plot.left} height={high} /></clipPath>
+      <svg
+        data-run={run.id}
+        width={width}
+        height={high}
+        role="img"
+        aria-label={`${run.name}, ${figure(run.lengthMm, 0)} mm from ${fromName}, ${circuits.length} circuits, ${findings.length} findings`}
+        style={{ touchAction: onMark ? 'none' : 'pan-y' }}
+        className="block select-none"
+      >
+        <clipPath id={`plot-${run.id}`}>
+          <rect x={plot.left} y={0} width={plot.right - plot.left} height={high} />
+        </clipPath>
         <Ruler x={x} plot={plot} top={TOP - 8} words={`${unit} from ${fromName}`} unitMm={unitMm} />
         <KeepOuts keepOuts={runPlan.keepOuts} x={x} plot={plot} top={TOP} bottom={bottom} />
         {rows.map((row, index) => {
@@ -73,21 +101,77 @@ export function RunDrawing({ run, fromName, circuits, findings, runPlan, plans, 
             <g key={row.kind === 'circuit' ? row.circuit.id : row.key}>
               <RowNames row={row} y={y} plot={plot} narrow={narrow} />
               <g clipPath={`url(#plot-${run.id})`}>
-                <RunRow row={row} y={y} x={x} endMm={run.lengthMm} thick={thickOf(row)} findings={findings} plans={plans} selectedId={selectedId} />
+                <RunRow
+                  row={row}
+                  y={y}
+                  x={x}
+                  endMm={run.lengthMm}
+                  thick={thickOf(row)}
+                  findings={findings}
+                  plans={plans}
+                  selectedId={selectedId}
+                />
               </g>
             </g>
           );
         })}
-        {profile ? <Profile profile={runPlan.profile} x={x} plot={plot} top={profileTop} high={90} conduitMm={run.conduitInsideMm ?? runPlan.conduitMm} lumpMm={runPlan.lumpMm > runPlan.peakMm + 0.05 ? runPlan.lumpMm : undefined} /> : null}
-        {marking ? <rect x={x(Math.min(marking.startMm, marking.endMm))} y={TOP + marking.rowIndex * ROW + 4} width={Math.max(2, Math.abs(x(marking.endMm) - x(marking.startMm)))} height={ROW} fill="var(--copper)" fillOpacity={0.35} stroke="var(--copper)" /> : null}
+        {profile ? (
+          <Profile
+            profile={runPlan.profile}
+            x={x}
+            plot={plot}
+            top={profileTop}
+            high={90}
+            conduitMm={run.conduitInsideMm ?? runPlan.conduitMm}
+            lumpMm={runPlan.lumpMm > runPlan.peakMm + 0.05 ? runPlan.lumpMm : undefined}
+          />
+        ) : null}
+        {marking ? (
+          <rect
+            x={x(Math.min(marking.startMm, marking.endMm))}
+            y={TOP + marking.rowIndex * ROW + 4}
+            width={Math.max(2, Math.abs(x(marking.endMm) - x(marking.startMm)))}
+            height={ROW}
+            fill="var(--copper)"
+            fillOpacity={0.35}
+            stroke="var(--copper)"
+          />
+        ) : null}
         {cursorMm === undefined ? null : (
           <g pointerEvents="none">
-            <line x1={x(cursorMm)} x2={x(cursorMm)} y1={TOP - 12} y2={high - 4} stroke="var(--copper)" strokeWidth={1.5} strokeDasharray="4 4" />
+            <line
+              x1={x(cursorMm)}
+              x2={x(cursorMm)}
+              y1={TOP - 12}
+              y2={high - 4}
+              stroke="var(--copper)"
+              strokeWidth={1.5}
+              strokeDasharray="4 4"
+            />
             <rect x={x(cursorMm) - 26} y={2} width={52} height={22} rx={3} fill="var(--copper)" />
-            <text x={x(cursorMm)} y={18} textAnchor="middle" fontSize={15} fontWeight={600} fill="var(--oncopper)" className="figure">{plain(cursorMm, 0)}</text>
+            <text
+              x={x(cursorMm)}
+              y={18}
+              textAnchor="middle"
+              fontSize={15}
+              fontWeight={600}
+              fill="var(--oncopper)"
+              className="figure"
+            >
+              {plain(cursorMm, 0)}
+            </text>
           </g>
         )}
-        <rect x={plot.left} y={0} width={plot.right - plot.left} height={high} fill="transparent" className={onMark ? 'cursor-crosshair' : ''} data-testid="run-surface" {...pointer.handlers} />
+        <rect
+          x={plot.left}
+          y={0}
+          width={plot.right - plot.left}
+          height={high}
+          fill="transparent"
+          className={onMark ? 'cursor-crosshair' : ''}
+          data-testid="run-surface"
+          {...pointer.handlers}
+        />
       </svg>
     </div>
   );

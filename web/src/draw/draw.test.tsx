@@ -9,17 +9,29 @@ import { panned, zoomed } from './ZoomBar.tsx';
 
 describe('lines of the run drawing', () => {
   const circuits = (count: number) => Array.from({ length: count }, (_, index) => circuitOf(String(index + 1)));
-  it('a clear number of circuits has a line each', () => expect(rowsOf(circuits(ROWS_CLEAR), new Set()).every((row) => row.kind === 'circuit')).toBe(true));
+  it('a clear number of circuits has a line each', () =>
+    expect(rowsOf(circuits(ROWS_CLEAR), new Set()).every((row) => row.kind === 'circuit')).toBe(true));
   it('120 circuits: untouched neighbours share a band, touched ones stand alone', () => {
     const rows = rowsOf(circuits(120), new Set(['C30', 'C31', 'C90']));
-    expect(rows.map((row) => (row.kind === 'circuit' ? row.circuit.number : row.circuits.length))).toEqual([29, '30', '31', 58, '90', 30]);
+    expect(rows.map((row) => (row.kind === 'circuit' ? row.circuit.number : row.circuits.length))).toEqual([
+      29,
+      '30',
+      '31',
+      58,
+      '90',
+      30,
+    ]);
   });
-  it('a band of one is a line', () => expect(rowsOf(circuits(20), new Set(['C1', 'C3']))[1]).toMatchObject({ kind: 'circuit' }));
+  it('a band of one is a line', () =>
+    expect(rowsOf(circuits(20), new Set(['C1', 'C3']))[1]).toMatchObject({ kind: 'circuit' }));
 });
 
 describe('the part of a run that is shown', () => {
   test.each([
-    [{ fromMm: 0, toMm: 1000 }, 0.5, { fromMm: 250, toMm: 750 }], [{ fromMm: 0, toMm: 100 }, 4, { fromMm: 0, toMm: 400 }], [{ fromMm: 900, toMm: 1000 }, 2, { fromMm: 800, toMm: 1000 }], [{ fromMm: 0, toMm: 1000 }, 2, { fromMm: 0, toMm: 1000 }],
+    [{ fromMm: 0, toMm: 1000 }, 0.5, { fromMm: 250, toMm: 750 }],
+    [{ fromMm: 0, toMm: 100 }, 4, { fromMm: 0, toMm: 400 }],
+    [{ fromMm: 900, toMm: 1000 }, 2, { fromMm: 800, toMm: 1000 }],
+    [{ fromMm: 0, toMm: 1000 }, 2, { fromMm: 0, toMm: 1000 }],
   ])('%o zoomed by %f is %o', (shown, factor, after) => expect(zoomed(shown, factor, 1000)).toEqual(after));
   it('is never narrower than 60 mm, nor wider than a run shorter than that', () => {
     expect(zoomed({ fromMm: 500, toMm: 570 }, 0.1, 1000)).toEqual({ fromMm: 505, toMm: 565 });
@@ -32,14 +44,32 @@ describe('the part of a run that is shown', () => {
 });
 
 describe('the harness tree', () => {
-  const run = (id: string, fromNodeId: string, toNodeId: string, lengthMm: number) => ({ id, name: id, fromNodeId, toNodeId, lengthMm, zone: { area: 'body', vibration: 'none', moisture: 'dry', fuelVapour: false } as const, features: [] });
+  const run = (id: string, fromNodeId: string, toNodeId: string, lengthMm: number) => ({
+    id,
+    name: id,
+    fromNodeId,
+    toNodeId,
+    lengthMm,
+    zone: { area: 'body', vibration: 'none', moisture: 'dry', fuelVapour: false } as const,
+    features: [],
+  });
   const nodes = ['X', 'B', 'Y', 'Z'].map((id) => ({ id, kind: 'connector' as const, name: id }));
   it('places runs by distance, branches on rows of their own, whichever way they are described', () => {
-    const placed = placeRuns({ nodes, runs: [run('1', 'X', 'B', 300), run('2', 'B', 'Y', 200), run('3', 'Z', 'B', 100)] });
-    expect(placed.map(({ run: { id }, fromMm, toMm, row }) => [id, fromMm, toMm, row])).toEqual([['1', 0, 300, 0], ['2', 300, 500, 0], ['3', 300, 400, 1]]);
+    const placed = placeRuns({
+      nodes,
+      runs: [run('1', 'X', 'B', 300), run('2', 'B', 'Y', 200), run('3', 'Z', 'B', 100)],
+    });
+    expect(placed.map(({ run: { id }, fromMm, toMm, row }) => [id, fromMm, toMm, row])).toEqual([
+      ['1', 0, 300, 0],
+      ['2', 300, 500, 0],
+      ['3', 300, 400, 1],
+    ]);
   });
   it('draws the runs of a loop once each', () => {
-    const placed = placeRuns({ nodes, runs: [run('1', 'X', 'B', 300), run('2', 'B', 'Y', 200), run('3', 'Y', 'X', 100)] });
+    const placed = placeRuns({
+      nodes,
+      runs: [run('1', 'X', 'B', 300), run('2', 'B', 'Y', 200), run('3', 'Y', 'X', 100)],
+    });
     expect(placed.map((one) => one.run.id).sort()).toEqual(['1', '2', '3']);
   });
 });
@@ -47,13 +77,44 @@ describe('the harness tree', () => {
 it('the run drawing says in words what it shows', () => {
   const view = viewOf([findingOf('F1')]);
   const plan = planFor(view);
-  render(<InJob view={view}><RunDrawing run={view.job.harness.runs[0]!} fromName="X1" circuits={view.job.harness.circuits} findings={view.job.findings} runPlan={plan.runs[0]!} plans={plan.findings} profile /></InJob>);
+  render(
+    <InJob view={view}>
+      <RunDrawing
+        run={view.job.harness.runs[0]!}
+        fromName="X1"
+        circuits={view.job.harness.circuits}
+        findings={view.job.findings}
+        runPlan={plan.runs[0]!}
+        plans={plan.findings}
+        profile
+      />
+    </InJob>,
+  );
   expect(screen.getByRole('img', { name: 'Main run, 1000 mm from X1, 2 circuits, 1 findings' })).toBeTruthy();
 });
 
 describe('the names of conduit and lump beside the profile', () => {
-  it.each([[13, 10.9], [13, 13], [13, 13.4], [13, 30], [5, 28]])('do not lie over each other: conduit %f, lump %f', (conduitMm, lumpMm) => {
-    const { container } = render(<svg><Profile profile={[{ fromMm: 0, toMm: 100, diameterMm: 9 }]} x={(mm) => mm} plot={{ left: 0, right: 100 }} top={0} high={70} conduitMm={conduitMm} lumpMm={lumpMm} named={false} /></svg>);
+  it.each([
+    [13, 10.9],
+    [13, 13],
+    [13, 13.4],
+    [13, 30],
+    [5, 28],
+  ])('do not lie over each other: conduit %f, lump %f', (conduitMm, lumpMm) => {
+    const { container } = render(
+      <svg>
+        <Profile
+          profile={[{ fromMm: 0, toMm: 100, diameterMm: 9 }]}
+          x={(mm) => mm}
+          plot={{ left: 0, right: 100 }}
+          top={0}
+          high={70}
+          conduitMm={conduitMm}
+          lumpMm={lumpMm}
+          named={false}
+        />
+      </svg>,
+    );
     const [a, b] = [...container.querySelectorAll('text')].map((name) => Number(name.getAttribute('y')));
     expect(Math.abs(a! - b!)).toBeGreaterThanOrEqual(14);
     expect(a! < b!).toBe(conduitMm >= lumpMm);

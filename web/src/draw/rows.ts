@@ -1,7 +1,9 @@
 import { jacketDiameterMm, type Circuit } from '@mendum/core';
 
 /** A line of the run drawing: one circuit, or a band of untouched ones. */
-export type Row = { readonly kind: 'circuit'; readonly circuit: Circuit } | { readonly kind: 'band'; readonly key: string; readonly circuits: readonly Circuit[] };
+export type Row =
+  | { readonly kind: 'circuit'; readonly circuit: Circuit }
+  | { readonly kind: 'band'; readonly key: string; readonly circuits: readonly Circuit[] };
 
 /** Up to this many circuits each has a line of its own. */
 export const ROWS_CLEAR = 18;
@@ -13,7 +15,12 @@ export function rowsOf(circuits: readonly Circuit[], touched: ReadonlySet<string
   let band: Circuit[] = [];
   const close = (): void => {
     const [first] = band;
-    if (first) rows.push(band.length === 1 ? { kind: 'circuit', circuit: first } : { kind: 'band', key: `band ${first.id}`, circuits: band });
+    if (first)
+      rows.push(
+        band.length === 1
+          ? { kind: 'circuit', circuit: first }
+          : { kind: 'band', key: `band ${first.id}`, circuits: band },
+      );
     band = [];
   };
   for (const circuit of circuits) {
@@ -27,4 +34,5 @@ export function rowsOf(circuits: readonly Circuit[], touched: ReadonlySet<string
 }
 
 /** How thick a line is drawn, px: as thick as its wire, within what can be told apart. */
-export const thickOf = (row: Row): number => (row.kind === 'circuit' ? Math.min(11, 3.5 + 1.6 * jacketDiameterMm(row.circuit.wire)) : 5);
+export const thickOf = (row: Row): number =>
+  row.kind === 'circuit' ? Math.min(11, 3.5 + 1.6 * jacketDiameterMm(row.circuit.wire)) : 5;

@@ -19,14 +19,24 @@ export function placeRuns(harness: Pick<Harness, 'nodes' | 'runs'>): PlacedRun[]
   const placed: PlacedRun[] = [];
   let rows = 0;
   const walk = (nodeId: string, atMm: number, row: number): void => {
-    const leaving = harness.runs.filter((run) => !done.has(run.id) && (run.fromNodeId === nodeId || run.toNodeId === nodeId));
+    const leaving = harness.runs.filter(
+      (run) => !done.has(run.id) && (run.fromNodeId === nodeId || run.toNodeId === nodeId),
+    );
     leaving.forEach((run, index) => {
       if (done.has(run.id)) return;
       done.add(run.id);
       const forward = run.fromNodeId === nodeId;
       const far = forward ? run.toNodeId : run.fromNodeId;
       const own = index === 0 ? row : (rows += 1);
-      placed.push({ run, fromMm: atMm, toMm: atMm + run.lengthMm, fromRow: row, row: own, end: nodes.get(far), forward });
+      placed.push({
+        run,
+        fromMm: atMm,
+        toMm: atMm + run.lengthMm,
+        fromRow: row,
+        row: own,
+        end: nodes.get(far),
+        forward,
+      });
       walk(far, atMm + run.lengthMm, own);
     });
   };
@@ -54,5 +64,12 @@ export function treeScale(harness: Pick<Harness, 'nodes' | 'runs'>, width: numbe
   const whole = Math.max(1, ...placed.map((one) => one.toMm));
   const pxPerMm = (width - 190) / whole;
   const y = (row: number): number => 34 + row * rowPx;
-  return { placed, first: harness.nodes.find((node) => node.id === harness.runs[0]?.fromNodeId), x: (mm) => 72 + mm * pxPerMm, y, pxPerMm, high: y(Math.max(0, ...placed.map((one) => one.row))) + 34 };
+  return {
+    placed,
+    first: harness.nodes.find((node) => node.id === harness.runs[0]?.fromNodeId),
+    x: (mm) => 72 + mm * pxPerMm,
+    y,
+    pxPerMm,
+    high: y(Math.max(0, ...placed.map((one) => one.row))) + 34,
+  };
 }

@@ -20,7 +20,12 @@ interface RunPointer {
 }
 
 /** Cursor, and marking by drag or tap. A drag that is cancelled marks nothing. */
-export function useRunPointer(toMm: (clientX: number) => number, rowAt: (clientY: number) => number, onMarked: ((marking: Marking) => void) | undefined, onCursor: ((atMm: number) => void) | undefined): RunPointer {
+export function useRunPointer(
+  toMm: (clientX: number) => number,
+  rowAt: (clientY: number) => number,
+  onMarked: ((marking: Marking) => void) | undefined,
+  onCursor: ((atMm: number) => void) | undefined,
+): RunPointer {
   const [cursorMm, setCursorMm] = useState<number>();
   const [marking, setMarking] = useState<Marking>();
   const moveTo = (atMm: number): void => {
@@ -28,7 +33,8 @@ export function useRunPointer(toMm: (clientX: number) => number, rowAt: (clientY
     onCursor?.(atMm);
   };
   return {
-    cursorMm, marking,
+    cursorMm,
+    marking,
     handlers: {
       onPointerDown: (event) => {
         moveTo(toMm(event.clientX));

@@ -16,18 +16,52 @@ export function NewJob({ onClose }: { readonly onClose: () => void }) {
   const picked = harnesses.find((one) => one.id === harnessId) ?? harnesses[0];
   const begin = async (): Promise<void> => {
     if (!picked) return;
-    const outcome = await change('POST', '/jobs', { title: title.trim() === '' ? picked.name : title.trim(), harnessId: picked.id });
+    const outcome = await change('POST', '/jobs', {
+      title: title.trim() === '' ? picked.name : title.trim(),
+      harnessId: picked.id,
+    });
     if (outcome.ok) void navigate(`/jobs/${String(outcome.data.id)}/survey`);
   };
   return (
-    <Dialog open onOpenChange={(open) => { if (!open) onClose(); }} title="New job">
-      {harnesses.length === 0 ? <p className="text-lg">No harness is known yet. Describe one in Machines, or import a job file: its machine and harness come with it.</p> : (
-        <form className="grid gap-4" onSubmit={(event) => { event.preventDefault(); void begin(); }}>
-          <Select label="Machine and harness" value={picked?.id ?? ''} onChange={(event) => setHarnessId(event.target.value)}>
-            {harnesses.map((one) => <option key={one.id} value={one.id}>{`${one.machine}: ${one.name}`}</option>)}
+    <Dialog
+      open
+      onOpenChange={(open) => {
+        if (!open) onClose();
+      }}
+      title="New job"
+    >
+      {harnesses.length === 0 ? (
+        <p className="text-lg">
+          No harness is known yet. Describe one in Machines, or import a job file: its machine and harness come with it.
+        </p>
+      ) : (
+        <form
+          className="grid gap-4"
+          onSubmit={(event) => {
+            event.preventDefault();
+            void begin();
+          }}
+        >
+          <Select
+            label="Machine and harness"
+            value={picked?.id ?? ''}
+            onChange={(event) => setHarnessId(event.target.value)}
+          >
+            {harnesses.map((one) => (
+              <option key={one.id} value={one.id}>{`${one.machine}: ${one.name}`}</option>
+            ))}
           </Select>
-          <TextField label="Title" value={title} maxLength={200} placeholder={picked?.name} hint="What it will be found by later." onChange={(event) => setTitle(event.target.value)} />
-          <Button type="submit" look="copper" disabled={busy}>Begin with Survey</Button>
+          <TextField
+            label="Title"
+            value={title}
+            maxLength={200}
+            placeholder={picked?.name}
+            hint="What it will be found by later."
+            onChange={(event) => setTitle(event.target.value)}
+          />
+          <Button type="submit" look="copper" disabled={busy}>
+            Begin with Survey
+          </Button>
         </form>
       )}
     </Dialog>

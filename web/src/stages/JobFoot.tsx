@@ -16,13 +16,38 @@ export function JobFoot({ onKeys }: { readonly onKeys: () => void }) {
   const { totals, gate } = plan;
   return (
     <footer className="no-print sticky bottom-(--notice,0px) z-10 flex min-h-12 flex-wrap items-center gap-x-6 gap-y-1 border-t max-xl:gap-x-4 border-rule bg-sheet px-6 py-1.5">
-      <span>Proved <Figure value={`${proved} of ${plan.findings.length}`} /></span>
-      <span>Splices <Figure value={String(totals.splices)} /></span>
-      <span>Opened <Length mm={totals.openedMm} digits={0} /></span>
-      <span>Slack left <Length mm={totals.slackLeftMm} digits={0} /></span>
-      <span>Kit <b className={clsx(short > 0 && 'text-rework')}>{plan.kit.lines.length === 0 ? 'empty' : short > 0 ? `short: ${short} ${short === 1 ? 'line' : 'lines'}` : 'ready'}</b></span>
-      <span>Gate <b className={clsx(gate.open ? 'text-pass' : 'text-scrap')}>{gate.open ? 'open' : 'closed'}</b></span>
-      <button type="button" onClick={onKeys} className="ml-auto min-h-11 min-w-6 text-soft hover:text-ink"><span className="max-xl:hidden">Keys <b>1–6</b> stage · <b>n p</b> circuit · <b>/</b> find · </span><b>?</b><span className="max-lg:sr-only xl:hidden"> keys</span></button>
+      <span>
+        Proved <Figure value={`${proved} of ${plan.findings.length}`} />
+      </span>
+      <span>
+        Splices <Figure value={String(totals.splices)} />
+      </span>
+      <span>
+        Opened <Length mm={totals.openedMm} digits={0} />
+      </span>
+      <span>
+        Slack left <Length mm={totals.slackLeftMm} digits={0} />
+      </span>
+      <span>
+        Kit{' '}
+        <b className={clsx(short > 0 && 'text-rework')}>
+          {plan.kit.lines.length === 0
+            ? 'empty'
+            : short > 0
+              ? `short: ${short} ${short === 1 ? 'line' : 'lines'}`
+              : 'ready'}
+        </b>
+      </span>
+      <span>
+        Gate <b className={clsx(gate.open ? 'text-pass' : 'text-scrap')}>{gate.open ? 'open' : 'closed'}</b>
+      </span>
+      <button type="button" onClick={onKeys} className="ml-auto min-h-11 min-w-6 text-soft hover:text-ink">
+        <span className="max-xl:hidden">
+          Keys <b>1–6</b> stage · <b>n p</b> circuit · <b>/</b> find ·{' '}
+        </span>
+        <b>?</b>
+        <span className="max-lg:sr-only xl:hidden"> keys</span>
+      </button>
     </footer>
   );
 }

@@ -6,7 +6,13 @@ import { StageLine } from './StageLine.tsx';
 import type { StageState } from './stages.ts';
 
 /** Title, machine, what was made safe, and the stages. */
-export function JobHead({ stage, states }: { readonly stage: StageName; readonly states: Readonly<Record<StageName, StageState>> }) {
+export function JobHead({
+  stage,
+  states,
+}: {
+  readonly stage: StageName;
+  readonly states: Readonly<Record<StageName, StageState>>;
+}) {
   const { view, plan, signed, pathTo } = useOpenJob();
   const { job } = view;
   const { isolation } = job.gate;
@@ -14,9 +20,16 @@ export function JobHead({ stage, states }: { readonly stage: StageName; readonly
     <header className="no-print border-b border-rule bg-sheet">
       <div className="flex flex-wrap items-baseline gap-x-4 px-6 pt-3 pb-1">
         <h1 className="text-2xl font-semibold">{job.title}</h1>
-        <p className="text-soft">{job.machine.name}, {job.machine.kind} · {figure(job.machine.systemVoltageV)} V · job <span className="figure">{job.number}</span></p>
+        <p className="text-soft">
+          {job.machine.name}, {job.machine.kind} · {figure(job.machine.systemVoltageV)} V · job{' '}
+          <span className="figure">{job.number}</span>
+        </p>
         <p className={isolation ? 'ml-auto font-medium text-pass' : 'ml-auto font-medium text-scrap'}>
-          {signed ? '✓ Signed' : isolation ? `✓ ${isolation.how === 'provedDead' ? 'Proved dead' : 'Battery off'}, ${isolation.by} ${clockTime(isolation.at)}` : '✕ Not made safe yet'}
+          {signed
+            ? '✓ Signed'
+            : isolation
+              ? `✓ ${isolation.how === 'provedDead' ? 'Proved dead' : 'Battery off'}, ${isolation.by} ${clockTime(isolation.at)}`
+              : '✕ Not made safe yet'}
         </p>
       </div>
       <StageLine pathTo={pathTo} current={stage} states={states} gateOpen={plan.gate.open || signed} />

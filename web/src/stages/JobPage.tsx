@@ -18,7 +18,14 @@ import { RecordStage } from './record/RecordStage.tsx';
 import { stageStates, STAGES } from './stages.ts';
 import { SurveyStage } from './survey/SurveyStage.tsx';
 
-const SCREENS: Record<StageName, () => React.ReactNode> = { survey: SurveyStage, decide: DecideStage, layout: LayoutStage, bench: BenchStage, prove: ProveStage, record: RecordStage };
+const SCREENS: Record<StageName, () => React.ReactNode> = {
+  survey: SurveyStage,
+  decide: DecideStage,
+  layout: LayoutStage,
+  bench: BenchStage,
+  prove: ProveStage,
+  record: RecordStage,
+};
 const isStage = (word: string | undefined): word is StageName => STAGES.some((stage) => stage.name === word);
 
 /** The picked finding as the address says it now: ahead of the screen when keys come fast. */
@@ -33,7 +40,11 @@ export function JobPage() {
   const { plan, failed, version: planVersion } = usePlan(view);
   const [keysShown, setKeysShown] = useState(false);
   const picked = search.get('finding');
-  const pathTo = useCallback((name: StageName, finding: string | null = picked) => `/jobs/${jobId}/${name}${finding === null ? '' : `?finding=${encodeURIComponent(finding)}`}`, [jobId, picked]);
+  const pathTo = useCallback(
+    (name: StageName, finding: string | null = picked) =>
+      `/jobs/${jobId}/${name}${finding === null ? '' : `?finding=${encodeURIComponent(finding)}`}`,
+    [jobId, picked],
+  );
 
   const open = useMemo((): OpenJob | undefined => {
     if (!view || !plan) return undefined;
@@ -44,11 +55,30 @@ export function JobPage() {
       return thing;
     };
     return {
-      view, plan, planVersion, selected, signed: view.status === 'signed',
+      view,
+      plan,
+      planVersion,
+      selected,
+      signed: view.status === 'signed',
       pathTo,
-      select: (findingId) => setSearch((now) => { now.set('finding', findingId); return now; }, { replace: true }),
-      circuitOf: (id) => must(harness.circuits.find((circuit) => circuit.id === id), `Circuit ${id}`),
-      findingOf: (id) => must(findings.find((finding) => finding.id === id), `Finding ${id}`),
+      select: (findingId) =>
+        setSearch(
+          (now) => {
+            now.set('finding', findingId);
+            return now;
+          },
+          { replace: true },
+        ),
+      circuitOf: (id) =>
+        must(
+          harness.circuits.find((circuit) => circuit.id === id),
+          `Circuit ${id}`,
+        ),
+      findingOf: (id) =>
+        must(
+          findings.find((finding) => finding.id === id),
+          `Finding ${id}`,
+        ),
       nodeName: (id) => harness.nodes.find((node) => node.id === id)?.name ?? id,
     };
   }, [view, plan, planVersion, picked, pathTo, setSearch]);
@@ -64,22 +94,44 @@ export function JobPage() {
   const goTo = (name: StageName): void => {
     if (name === 'survey' || open?.plan.gate.open) void navigate(pathTo(name, pickedInAddress()));
   };
-  useKeys({ ...Object.fromEntries(STAGES.map(({ name }, index) => [String(index + 1), () => goTo(name)])), n: () => step(1), p: () => step(-1), '?': () => setKeysShown(true) });
+  useKeys({
+    ...Object.fromEntries(STAGES.map(({ name }, index) => [String(index + 1), () => goTo(name)])),
+    n: () => step(1),
+    p: () => step(-1),
+    '?': () => setKeysShown(true),
+  });
 
   if (error) {
     const { message, hint } = errorOf(error);
-    return <div className="p-8"><Failed message={message} hint={hint} onRetry={() => void refetch()} /></div>;
+    return (
+      <div className="p-8">
+        <Failed message={message} hint={hint} onRetry={() => void refetch()} />
+      </div>
+    );
   }
-  if (failed !== undefined) return <div className="p-8"><Failed message="This job cannot be planned." hint={failed} onRetry={() => void refetch()} /></div>;
-  if (!open) return <div className="p-8"><Working words={view ? 'Working out the plan…' : 'Fetching the job…'} /></div>;
+  if (failed !== undefined)
+    return (
+      <div className="p-8">
+        <Failed message="This job cannot be planned." hint={failed} onRetry={() => void refetch()} />
+      </div>
+    );
+  if (!open)
+    return (
+      <div className="p-8">
+        <Working words={view ? 'Working out the plan…' : 'Fetching the job…'} />
+      </div>
+    );
   if (!isStage(stage)) return <Navigate to={`/jobs/${jobId}/${open.signed ? 'record' : 'survey'}`} replace />;
-  if (stage !== 'survey' && !open.plan.gate.open && !open.signed) return <Navigate to={`/jobs/${jobId}/survey`} replace />;
+  if (stage !== 'survey' && !open.plan.gate.open && !open.signed)
+    return <Navigate to={`/jobs/${jobId}/survey`} replace />;
   const Screen = SCREENS[stage];
   return (
     <JobContext value={open}>
       <div className="flex min-h-[calc(100dvh-var(--notice,0px))] flex-col">
         <JobHead stage={stage} states={stageStates(open.view, open.plan)} />
-        <div className="flex flex-1 flex-col px-6 py-5"><Screen /></div>
+        <div className="flex flex-1 flex-col px-6 py-5">
+          <Screen />
+        </div>
         <JobFoot onKeys={() => setKeysShown(true)} />
       </div>
       <KeysDialog open={keysShown} onClose={() => setKeysShown(false)} stage={stage} />

@@ -11,27 +11,73 @@ const at = '2030-01-01T09:00:00Z';
 
 describe("each stage's own state", () => {
   const states = (view: ReturnType<typeof viewOf>) => stageStates(view, planFor(view));
-  it('nothing found, gate closed: all empty', () => expect(Object.values(states(viewOf([], { job: { gate: {} } })))).toEqual(Array(6).fill('empty')));
-  it('found behind a closed gate: survey is in work, the rest waits', () => expect(states(viewOf([findingOf('F1')], { job: { gate: {} } }))).toMatchObject({ survey: 'work', decide: 'empty', layout: 'empty' }));
-  it('found and made safe: decided and laid out without a word', () => expect(states(viewOf([findingOf('F1')]))).toMatchObject({ survey: 'done', decide: 'done', layout: 'done', bench: 'empty', prove: 'empty' }));
+  it('nothing found, gate closed: all empty', () =>
+    expect(Object.values(states(viewOf([], { job: { gate: {} } })))).toEqual(Array(6).fill('empty')));
+  it('found behind a closed gate: survey is in work, the rest waits', () =>
+    expect(states(viewOf([findingOf('F1')], { job: { gate: {} } }))).toMatchObject({
+      survey: 'work',
+      decide: 'empty',
+      layout: 'empty',
+    }));
+  it('found and made safe: decided and laid out without a word', () =>
+    expect(states(viewOf([findingOf('F1')]))).toMatchObject({
+      survey: 'done',
+      decide: 'done',
+      layout: 'done',
+      bench: 'empty',
+      prove: 'empty',
+    }));
   it('something is not on the shelf: decide needs a look', () => {
     const view = viewOf([findingOf('F1')]);
-    const bare = { ...view, catalogue: { ...view.catalogue, parts: view.catalogue.parts.map((part) => ({ ...part, quantity: 0 })) } };
+    const bare = {
+      ...view,
+      catalogue: { ...view.catalogue, parts: view.catalogue.parts.map((part) => ({ ...part, quantity: 0 })) },
+    };
     expect(states(bare)).toMatchObject({ decide: 'look' });
   });
   it('some steps ticked: in work; all: done', () => {
     const view = viewOf([findingOf('F1')]);
     const steps = planFor(view).findings[0]!.splices[0]!.steps;
-    const tick = (count: number) => viewOf(view.job.findings, { ticks: steps.slice(0, count).map((step) => ({ stepId: step.id, spliceId: step.spliceId, done: true, by: 'Ines', at })) });
+    const tick = (count: number) =>
+      viewOf(view.job.findings, {
+        ticks: steps
+          .slice(0, count)
+          .map((step) => ({ stepId: step.id, spliceId: step.spliceId, done: true, by: 'Ines', at })),
+      });
     expect([states(tick(2)).bench, states(tick(steps.length)).bench]).toEqual(['work', 'done']);
   });
   it('a failed reading: prove needs a look', () => {
-    const view = viewOf([findingOf('F1')], { readings: [{ id: '1', spliceId: 'F1:only', make: 1, checkId: 'tug', value: { kind: 'tug', newtons: 40, held: false }, by: 'Ines', at }] });
+    const view = viewOf([findingOf('F1')], {
+      readings: [
+        {
+          id: '1',
+          spliceId: 'F1:only',
+          make: 1,
+          checkId: 'tug',
+          value: { kind: 'tug', newtons: 40, held: false },
+          by: 'Ines',
+          at,
+        },
+      ],
+    });
     expect(states(view).prove).toBe('look');
   });
   it('a reading of an earlier make counts no more', () => {
     const redo = { id: 'R', findingId: 'F1', lostFromMm: 491, lostToMm: 521, because: 'let go', by: 'Ines', at };
-    const view = viewOf([findingOf('F1', { slackMm: 60 })], { job: { redos: [redo] }, readings: [{ id: '1', spliceId: 'F1:only', make: 1, checkId: 'tug', value: { kind: 'tug', newtons: 40, held: false }, by: 'Ines', at }] });
+    const view = viewOf([findingOf('F1', { slackMm: 60 })], {
+      job: { redos: [redo] },
+      readings: [
+        {
+          id: '1',
+          spliceId: 'F1:only',
+          make: 1,
+          checkId: 'tug',
+          value: { kind: 'tug', newtons: 40, held: false },
+          by: 'Ines',
+          at,
+        },
+      ],
+    });
     expect(states(view).prove).toBe('empty');
   });
 });
@@ -39,7 +85,11 @@ describe("each stage's own state", () => {
 describe('the ranking', () => {
   it('shows every method, why the refused are refused, and lets only usable ones be used', async () => {
     const view = viewOf([findingOf('F1')]);
-    render(<InJob view={view}><Ranking finding={planFor(view).findings[0]!} /></InJob>);
+    render(
+      <InJob view={view}>
+        <Ranking finding={planFor(view).findings[0]!} />
+      </InJob>,
+    );
     await userEvent.click(screen.getByRole('button', { name: /more that are refused/ }));
     const lines = screen.getAllByRole('listitem');
     expect(lines).toHaveLength(METHOD_IDS.length);
@@ -52,7 +102,11 @@ describe('the ranking', () => {
   });
   it('asks for a reason, and for more than two letters of it', async () => {
     const view = viewOf([findingOf('F1')]);
-    render(<InJob view={view}><Ranking finding={planFor(view).findings[0]!} /></InJob>);
+    render(
+      <InJob view={view}>
+        <Ranking finding={planFor(view).findings[0]!} />
+      </InJob>,
+    );
     await userEvent.click(screen.getAllByRole('button', { name: 'Use instead' })[0]!);
     await userEvent.type(screen.getByLabelText('Why?'), 'ok');
     await userEvent.click(screen.getByRole('button', { name: 'Use it, with this reason' }));

@@ -3,16 +3,23 @@ import type { JobView, StageName } from '@mendum/core/interchange';
 
 /** The six stages in their order; keys 1 to 6. */
 export const STAGES: readonly { readonly name: StageName; readonly title: string }[] = [
-  { name: 'survey', title: 'Survey' }, { name: 'decide', title: 'Decide' }, { name: 'layout', title: 'Lay out' }, { name: 'bench', title: 'Bench' }, { name: 'prove', title: 'Prove' }, { name: 'record', title: 'Record' },
+  { name: 'survey', title: 'Survey' },
+  { name: 'decide', title: 'Decide' },
+  { name: 'layout', title: 'Lay out' },
+  { name: 'bench', title: 'Bench' },
+  { name: 'prove', title: 'Prove' },
+  { name: 'record', title: 'Record' },
 ];
 
 export type StageState = 'empty' | 'work' | 'done' | 'look';
 
 /** The readings of a splice at its present make. */
-export const readingsOfMake = (view: JobView, make: Make) => view.readings.filter((reading) => reading.spliceId === make.id && reading.make === make.make);
+export const readingsOfMake = (view: JobView, make: Make) =>
+  view.readings.filter((reading) => reading.spliceId === make.id && reading.make === make.make);
 export const standingOfMake = (view: JobView, make: Make) => standingOf(make.checks, readingsOfMake(view, make));
 
-export const tickedIds = (view: JobView): ReadonlySet<string> => new Set(view.ticks.filter((tick) => tick.done).map((tick) => tick.stepId));
+export const tickedIds = (view: JobView): ReadonlySet<string> =>
+  new Set(view.ticks.filter((tick) => tick.done).map((tick) => tick.stepId));
 
 /** Each stage's own state, from what is stored and planned. */
 export function stageStates(view: JobView, plan: Plan): Record<StageName, StageState> {
@@ -32,7 +39,13 @@ export function stageStates(view: JobView, plan: Plan): Record<StageName, StageS
     decide: !open || !found ? 'empty' : asks ? 'look' : 'done',
     layout: !open || !placed ? 'empty' : broken ? 'look' : 'done',
     bench: done === 0 ? 'empty' : done === steps.length ? 'done' : 'work',
-    prove: standings.includes('failed') ? 'look' : !read ? 'empty' : standings.every((standing) => standing === 'passed') ? 'done' : 'work',
+    prove: standings.includes('failed')
+      ? 'look'
+      : !read
+        ? 'empty'
+        : standings.every((standing) => standing === 'passed')
+          ? 'done'
+          : 'work',
     record: view.status === 'signed' ? 'done' : 'empty',
   };
 }

@@ -16,10 +16,17 @@ export function standInServer(replies: Readonly<Record<string, Reply | ((sent: S
     const request = input instanceof Request ? input : new Request(String(input), init);
     const path = new URL(request.url).pathname.replace('/api', '');
     const text = request.method === 'GET' ? '' : await request.text();
-    const one: Sent = { method: request.method, path, body: text === '' ? undefined : (JSON.parse(text) as Record<string, unknown>) };
+    const one: Sent = {
+      method: request.method,
+      path,
+      body: text === '' ? undefined : (JSON.parse(text) as Record<string, unknown>),
+    };
     sent.push(one);
     const reply = replies[`${one.method} ${path}`] ?? replies[path];
-    const { status = 200, body } = typeof reply === 'function' ? reply(one) : (reply ?? { status: 404, body: { error: { code: 'NOT_FOUND', message: `nothing at ${path}` } } });
+    const { status = 200, body } =
+      typeof reply === 'function'
+        ? reply(one)
+        : (reply ?? { status: 404, body: { error: { code: 'NOT_FOUND', message: `nothing at ${path}` } } });
     return new Response(JSON.stringify(body), { status, headers: { 'content-type': 'application/json' } });
   });
   return sent;

@@ -3,9 +3,15 @@ import { afterEach } from 'vitest';
 
 // What jsdom lacks and Radix and the drawings ask for.
 globalThis.ResizeObserver ??= class {
-  observe(): void { /* sizes never change here */ }
-  unobserve(): void { /* nothing to stop */ }
-  disconnect(): void { /* nothing to stop */ }
+  observe(): void {
+    /* sizes never change here */
+  }
+  unobserve(): void {
+    /* nothing to stop */
+  }
+  disconnect(): void {
+    /* nothing to stop */
+  }
 };
 Element.prototype.scrollIntoView ??= () => undefined;
 Element.prototype.hasPointerCapture ??= () => false;

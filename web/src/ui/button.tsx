@@ -18,7 +18,12 @@ export function Button({ look = 'plain', size = 'normal', className, type = 'but
   return (
     <button
       type={type}
-      className={clsx('inline-flex items-center justify-center gap-2 rounded-sm border disabled:border-rule disabled:bg-transparent disabled:text-soft disabled:no-underline', size === 'large' ? 'min-h-16 px-8 text-2xl' : 'min-h-11 px-4 text-lg', LOOKS[look], className)}
+      className={clsx(
+        'inline-flex items-center justify-center gap-2 rounded-sm border disabled:border-rule disabled:bg-transparent disabled:text-soft disabled:no-underline',
+        size === 'large' ? 'min-h-16 px-8 text-2xl' : 'min-h-11 px-4 text-lg',
+        LOOKS[look],
+        className,
+      )}
       {...rest}
     />
   );

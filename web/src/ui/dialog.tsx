@@ -27,7 +27,14 @@ export function Dialog({ open, onOpenChange, title, about, children, shape = 'bo
           onEscapeKeyDown={hold}
           onInteractOutside={hold}
           {...(about === undefined ? { 'aria-describedby': undefined } : {})}
-          className={clsx('fixed z-50 flex flex-col bg-sheet text-ink shadow-2xl', shape === 'sheet' ? 'inset-y-0 right-0 w-full max-w-[620px]' : 'top-1/2 left-1/2 max-h-[94dvh] -translate-x-1/2 -translate-y-1/2 rounded-sm border border-rule', shape === 'wide' && 'w-[min(1160px,96vw)]', shape === 'box' && 'w-[min(560px,94vw)]')}
+          className={clsx(
+            'fixed z-50 flex flex-col bg-sheet text-ink shadow-2xl',
+            shape === 'sheet'
+              ? 'inset-y-0 right-0 w-full max-w-[620px]'
+              : 'top-1/2 left-1/2 max-h-[94dvh] -translate-x-1/2 -translate-y-1/2 rounded-sm border border-rule',
+            shape === 'wide' && 'w-[min(1160px,96vw)]',
+            shape === 'box' && 'w-[min(560px,94vw)]',
+          )}
         >
           <div className="flex items-start gap-4 border-b border-rule px-6 py-4">
             <div className="min-w-0 flex-1">
@@ -35,7 +42,10 @@ export function Dialog({ open, onOpenChange, title, about, children, shape = 'bo
               {about === undefined ? null : <Radix.Description className="mt-1 text-soft">{about}</Radix.Description>}
             </div>
             {firm ? null : (
-              <Radix.Close className="-mr-2 inline-flex size-11 items-center justify-center rounded-sm hover:bg-wash" aria-label="Close">
+              <Radix.Close
+                className="-mr-2 inline-flex size-11 items-center justify-center rounded-sm hover:bg-wash"
+                aria-label="Close"
+              >
                 <X aria-hidden />
               </Radix.Close>
             )}

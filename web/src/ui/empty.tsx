@@ -12,15 +12,31 @@ export function Empty({ title, children }: { readonly title: string; readonly ch
 
 /** What is shown while something over half a second is under way. */
 export const Working = ({ words }: { readonly words: string }) => (
-  <p role="status" className="px-2 py-10 text-xl text-soft motion-safe:animate-pulse">{words}</p>
+  <p role="status" className="px-2 py-10 text-xl text-soft motion-safe:animate-pulse">
+    {words}
+  </p>
 );
 
 /** A load that failed, with the way to try again. */
-export function Failed({ message, hint, onRetry }: { readonly message: string; readonly hint?: string | undefined; readonly onRetry: () => void }) {
+export function Failed({
+  message,
+  hint,
+  onRetry,
+}: {
+  readonly message: string;
+  readonly hint?: string | undefined;
+  readonly onRetry: () => void;
+}) {
   return (
     <Empty title={message}>
       {hint}
-      <button type="button" className="mt-4 block min-h-11 rounded-sm border border-ink px-4 font-semibold text-ink" onClick={onRetry}>Try again</button>
+      <button
+        type="button"
+        className="mt-4 block min-h-11 rounded-sm border border-ink px-4 font-semibold text-ink"
+        onClick={onRetry}
+      >
+        Try again
+      </button>
     </Empty>
   );
 }

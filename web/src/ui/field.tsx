@@ -1,4 +1,10 @@
-import { useId, type InputHTMLAttributes, type ReactNode, type SelectHTMLAttributes, type TextareaHTMLAttributes } from 'react';
+import {
+  useId,
+  type InputHTMLAttributes,
+  type ReactNode,
+  type SelectHTMLAttributes,
+  type TextareaHTMLAttributes,
+} from 'react';
 import clsx from 'clsx';
 
 const BOX = 'min-h-11 w-full rounded-sm border bg-paper px-3 text-lg';
@@ -14,43 +20,97 @@ interface Labelled {
 function Field({ id, label, hint, wrong, children }: Labelled & { readonly id: string; readonly children: ReactNode }) {
   return (
     <div>
-      <label htmlFor={id} className="mb-1 block font-medium">{label}</label>
+      <label htmlFor={id} className="mb-1 block font-medium">
+        {label}
+      </label>
       {children}
-      {wrong === undefined ? null : <p id={`${id}-more`} className="mt-1 text-scrap" role="alert">{wrong}</p>}
-      {wrong === undefined && hint !== undefined ? <p id={`${id}-more`} className="mt-1 text-sm text-soft">{hint}</p> : null}
+      {wrong === undefined ? null : (
+        <p id={`${id}-more`} className="mt-1 text-scrap" role="alert">
+          {wrong}
+        </p>
+      )}
+      {wrong === undefined && hint !== undefined ? (
+        <p id={`${id}-more`} className="mt-1 text-sm text-soft">
+          {hint}
+        </p>
+      ) : null}
     </div>
   );
 }
 
-const described = (id: string, { hint, wrong }: Labelled) => (hint === undefined && wrong === undefined ? {} : { 'aria-describedby': `${id}-more` });
+const described = (id: string, { hint, wrong }: Labelled) =>
+  hint === undefined && wrong === undefined ? {} : { 'aria-describedby': `${id}-more` };
 
-export function TextField({ label, hint, wrong, className, ...rest }: Labelled & InputHTMLAttributes<HTMLInputElement>) {
+export function TextField({
+  label,
+  hint,
+  wrong,
+  className,
+  ...rest
+}: Labelled & InputHTMLAttributes<HTMLInputElement>) {
   const id = useId();
   return (
     <Field id={id} label={label} hint={hint} wrong={wrong}>
-      <input id={id} className={clsx(BOX, border(wrong), className)} aria-invalid={wrong !== undefined} {...described(id, { label, hint, wrong })} {...rest} />
+      <input
+        id={id}
+        className={clsx(BOX, border(wrong), className)}
+        aria-invalid={wrong !== undefined}
+        {...described(id, { label, hint, wrong })}
+        {...rest}
+      />
     </Field>
   );
 }
 
 /** A number with its unit behind it. */
-export function NumberField({ label, hint, wrong, unit, className, ...rest }: Labelled & { readonly unit: string } & InputHTMLAttributes<HTMLInputElement>) {
+export function NumberField({
+  label,
+  hint,
+  wrong,
+  unit,
+  className,
+  ...rest
+}: Labelled & { readonly unit: string } & InputHTMLAttributes<HTMLInputElement>) {
   const id = useId();
   return (
     <Field id={id} label={label} hint={hint} wrong={wrong}>
       <span className="flex items-stretch">
-        <input id={id} type="number" inputMode="decimal" step="any" className={clsx(BOX, border(wrong), 'figure rounded-r-none', className)} aria-invalid={wrong !== undefined} {...described(id, { label, hint, wrong })} {...rest} />
-        <span className="flex min-w-12 items-center justify-center rounded-r-sm border border-l-0 border-soft px-2 text-soft">{unit}</span>
+        <input
+          id={id}
+          type="number"
+          inputMode="decimal"
+          step="any"
+          className={clsx(BOX, border(wrong), 'figure rounded-r-none', className)}
+          aria-invalid={wrong !== undefined}
+          {...described(id, { label, hint, wrong })}
+          {...rest}
+        />
+        <span className="flex min-w-12 items-center justify-center rounded-r-sm border border-l-0 border-soft px-2 text-soft">
+          {unit}
+        </span>
       </span>
     </Field>
   );
 }
 
-export function TextArea({ label, hint, wrong, className, ...rest }: Labelled & TextareaHTMLAttributes<HTMLTextAreaElement>) {
+export function TextArea({
+  label,
+  hint,
+  wrong,
+  className,
+  ...rest
+}: Labelled & TextareaHTMLAttributes<HTMLTextAreaElement>) {
   const id = useId();
   return (
     <Field id={id} label={label} hint={hint} wrong={wrong}>
-      <textarea id={id} rows={3} className={clsx(BOX, border(wrong), 'py-2', className)} aria-invalid={wrong !== undefined} {...described(id, { label, hint, wrong })} {...rest} />
+      <textarea
+        id={id}
+        rows={3}
+        className={clsx(BOX, border(wrong), 'py-2', className)}
+        aria-invalid={wrong !== undefined}
+        {...described(id, { label, hint, wrong })}
+        {...rest}
+      />
     </Field>
   );
 }
@@ -59,7 +119,9 @@ export function Select({ label, hint, wrong, children, ...rest }: Labelled & Sel
   const id = useId();
   return (
     <Field id={id} label={label} hint={hint} wrong={wrong}>
-      <select id={id} className={clsx(BOX, border(wrong))} {...described(id, { label, hint, wrong })} {...rest}>{children}</select>
+      <select id={id} className={clsx(BOX, border(wrong))} {...described(id, { label, hint, wrong })} {...rest}>
+        {children}
+      </select>
     </Field>
   );
 }

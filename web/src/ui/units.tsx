@@ -2,9 +2,14 @@ import { figure, MM_PER_INCH, mmToInches } from '@mendum/core';
 import { useAppSelector } from '../app/store.ts';
 
 /** A length in the chosen view: whole or one decimal in mm, three decimals in inches. */
-export function useLength(): { readonly unit: string; readonly unitMm: number; readonly show: (mm: number, digits?: number) => string; readonly plain: (mm: number, digits?: number) => string;
+export function useLength(): {
+  readonly unit: string;
+  readonly unitMm: number;
+  readonly show: (mm: number, digits?: number) => string;
+  readonly plain: (mm: number, digits?: number) => string;
   /** As many decimals as there are, zeros too: strips read 7.0. */
-  readonly fixed: (mm: number, digits?: number) => string } {
+  readonly fixed: (mm: number, digits?: number) => string;
+} {
   const inch = useAppSelector((state) => state.view.units) === 'inch';
   const plain = (mm: number, digits = 1): string => (inch ? figure(mmToInches(mm), 2) : figure(mm, digits));
   const unit = inch ? 'in' : 'mm';
@@ -13,7 +18,15 @@ export function useLength(): { readonly unit: string; readonly unitMm: number; r
 }
 
 /** A figure in the monospace, its unit after it in the text face. */
-export function Figure({ value, unit, className = '' }: { readonly value: string; readonly unit?: string | undefined; readonly className?: string }) {
+export function Figure({
+  value,
+  unit,
+  className = '',
+}: {
+  readonly value: string;
+  readonly unit?: string | undefined;
+  readonly className?: string;
+}) {
   return (
     <span className={`whitespace-nowrap ${className}`}>
       <span className="figure">{value}</span>
@@ -23,7 +36,15 @@ export function Figure({ value, unit, className = '' }: { readonly value: string
 }
 
 /** A length as a figure, in the chosen view. */
-export function Length({ mm, digits, className }: { readonly mm: number; readonly digits?: number; readonly className?: string }) {
+export function Length({
+  mm,
+  digits,
+  className,
+}: {
+  readonly mm: number;
+  readonly digits?: number;
+  readonly className?: string;
+}) {
   const { plain, unit } = useLength();
   return <Figure value={plain(mm, digits)} unit={unit} className={className ?? ''} />;
 }

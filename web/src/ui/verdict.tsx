@@ -9,11 +9,29 @@ const LOOK: Record<VerdictWord, { readonly word: string; readonly colour: string
 };
 
 /** A ruling's word with its own shape and colour; never told by colour alone. */
-export function Verdict({ verdict, watch = false, className }: { readonly verdict: VerdictWord; readonly watch?: boolean; readonly className?: string }) {
+export function Verdict({
+  verdict,
+  watch = false,
+  className,
+}: {
+  readonly verdict: VerdictWord;
+  readonly watch?: boolean;
+  readonly className?: string;
+}) {
   const { word, colour, path } = LOOK[verdict];
   return (
     <span className={clsx('inline-flex items-center gap-1.5 font-semibold whitespace-nowrap', colour, className)}>
-      <svg viewBox="0 0 18 18" className="size-[1em] shrink-0" aria-hidden fill="none" stroke="currentColor" strokeWidth="2.4" strokeLinejoin="round"><path d={path} /></svg>
+      <svg
+        viewBox="0 0 18 18"
+        className="size-[1em] shrink-0"
+        aria-hidden
+        fill="none"
+        stroke="currentColor"
+        strokeWidth="2.4"
+        strokeLinejoin="round"
+      >
+        <path d={path} />
+      </svg>
       {word}
       {watch ? <span className="font-normal">, watch it</span> : null}
     </span>
@@ -22,4 +40,8 @@ export function Verdict({ verdict, watch = false, className }: { readonly verdic
 
 const STANDING: Record<Standing, VerdictWord> = { passed: 'pass', failed: 'scrap', unproved: 'open' };
 export const StandingMark = ({ standing }: { readonly standing: Standing }) =>
-  standing === 'failed' ? <span className="font-semibold text-scrap">✕ Failed</span> : <Verdict verdict={STANDING[standing]} />;
+  standing === 'failed' ? (
+    <span className="font-semibold text-scrap">✕ Failed</span>
+  ) : (
+    <Verdict verdict={STANDING[standing]} />
+  );

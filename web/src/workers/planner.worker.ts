@@ -1,5 +1,18 @@
 import { expose } from 'comlink';
-import { boardOf, bundleProfile, knownSections, lumpDiameterMm, memories, plan, type Board, type Catalogue, type Job, type KnownSections, type Plan, type Practice } from '@mendum/core';
+import {
+  boardOf,
+  bundleProfile,
+  knownSections,
+  lumpDiameterMm,
+  memories,
+  plan,
+  type Board,
+  type Catalogue,
+  type Job,
+  type KnownSections,
+  type Plan,
+  type Practice,
+} from '@mendum/core';
 
 /** A board with the bundle's sections packed, so that the page need not pack them under a finger. */
 export interface PackedBoard {

@@ -7,17 +7,39 @@ import { terminalFor } from './terminal.ts';
 import { ACT_MINUTES, cavityWork, WAY_WORDS } from './work.ts';
 
 /** A circuit added at a free cavity: a terminated lead goes in and the plug comes out; no wire is cut. */
-export function fillCavity(input: DecideInput, finding: FindingOf<'addCircuit'>, at: Cavity, base: Undecided): Decision {
+export function fillCavity(
+  input: DecideInput,
+  finding: FindingOf<'addCircuit'>,
+  at: Cavity,
+  base: Undecided,
+): Decision {
   const node = input.nodes.get(at.nodeId);
   const [wire = input.circuit.wire] = finding.branchWires;
   const fit = terminalFor(wire, node, at.cavity, input.run.zone, input.catalogue);
   const where = `${node?.name ?? at.nodeId}, cavity ${at.cavity}`;
   const misfit = fit.unknown !== undefined && fit.family !== undefined;
   const way: RankedWay = {
-    way: 'fillCavity', status: misfit || fit.lacks.length > 0 ? 'shelf' : 'allowed', ruleId: 'way.fillCavity', lacks: fit.lacks,
-    cost: { splices: 0, minutes: ACT_MINUTES.crimpTerminal, wireMm: 0, parts: [fit.terminal?.partName, fit.terminal?.seal?.name].filter((name) => name !== undefined) },
-    because: fit.unknown ?? (fit.lacks.length > 0 ? notOnShelf(fit.lacks) : `${where} is free: a lead with its own terminal${fit.terminal ? ` (${fit.terminal.partName})` : ''} goes in, the plug comes out, and no wire is cut.`),
+    way: 'fillCavity',
+    status: misfit || fit.lacks.length > 0 ? 'shelf' : 'allowed',
+    ruleId: 'way.fillCavity',
+    lacks: fit.lacks,
+    cost: {
+      splices: 0,
+      minutes: ACT_MINUTES.crimpTerminal,
+      wireMm: 0,
+      parts: [fit.terminal?.partName, fit.terminal?.seal?.name].filter((name) => name !== undefined),
+    },
+    because:
+      fit.unknown ??
+      (fit.lacks.length > 0
+        ? notOnShelf(fit.lacks)
+        : `${where} is free: a lead with its own terminal${fit.terminal ? ` (${fit.terminal.partName})` : ''} goes in, the plug comes out, and no wire is cut.`),
   };
   const decided = { cavity: cavityWork({ name: WAY_WORDS.fillCavity, acts: ['crimpTerminal'], at, node, wire, fit }) };
-  return finish(input, base, { way, decided }, { ways: [way], because: [], warnings: [], wayAsked: input.choice?.use === 'fillCavity' });
+  return finish(
+    input,
+    base,
+    { way, decided },
+    { ways: [way], because: [], warnings: [], wayAsked: input.choice?.use === 'fillCavity' },
+  );
 }

@@ -20,8 +20,14 @@ export interface Around {
   readonly wayAsked: boolean;
 }
 
-function asksOf(way: RankedWay, decided: Partial<Decision>, electrical: Electrical, cause: string | undefined): string | undefined {
-  if (way.status === 'shelf') return way.lacks.length > 0 ? `Order: ${way.lacks.join(', ')}` : 'No terminal known fits this wire';
+function asksOf(
+  way: RankedWay,
+  decided: Partial<Decision>,
+  electrical: Electrical,
+  cause: string | undefined,
+): string | undefined {
+  if (way.status === 'shelf')
+    return way.lacks.length > 0 ? `Order: ${way.lacks.join(', ')}` : 'No terminal known fits this wire';
   if (decided.cavity?.acts.includes('crimpTerminal') && !decided.cavity.terminal) return NOT_NOTED;
   return electrical.fuseProtects === false ? 'The fuse does not protect this wire' : cause;
 }
@@ -36,14 +42,33 @@ export function finish(input: DecideInput, base: Undecided, { way, decided }: Ca
   const usable = wanted !== undefined && (wanted.status === 'allowed' || wanted.usableWithReason);
   const method = usable ? wanted : decided.method;
   const { insertWire } = decided;
-  const electrical = method && insertWire ? withSection(input, { where: decided.lead ? 'the new lead' : 'the insert', facts: input.runFacts, wire: insertWire.wire }) : base.electrical;
+  const electrical =
+    method && insertWire
+      ? withSection(input, {
+          where: decided.lead ? 'the new lead' : 'the insert',
+          facts: input.runFacts,
+          wire: insertWire.wire,
+        })
+      : base.electrical;
   const chosenBy = choice && (around.wayAsked || (usable && choice.use === wanted.methodId)) ? choice : undefined;
-  const dropped = choice && !chosenBy ? [`The choice of ${choice.by} can no longer be used here; the first that is possible stands instead.`] : [];
+  const dropped =
+    choice && !chosenBy
+      ? [`The choice of ${choice.by} can no longer be used here; the first that is possible stands instead.`]
+      : [];
   return {
-    ...base, ...decided, electrical, method, approach: way.way, ways: around.ways, chosenBy,
+    ...base,
+    ...decided,
+    electrical,
+    method,
+    approach: way.way,
+    ways: around.ways,
+    chosenBy,
     because: [...around.because, way.because, ...(method ? [method.because] : [])].filter((words) => words !== ''),
     warnings: [
-      ...(insertWire?.refusedBecause === undefined ? [] : [insertWire.refusedBecause]), ...fuseWarnings(electrical), ...around.warnings, ...dropped,
+      ...(insertWire?.refusedBecause === undefined ? [] : [insertWire.refusedBecause]),
+      ...fuseWarnings(electrical),
+      ...around.warnings,
+      ...dropped,
       ...(method?.hits.filter((hit) => hit.verdict === 'warn').map((hit) => hit.because) ?? []),
     ],
     asks: asksOf(way, decided, electrical, around.cause),

@@ -32,21 +32,54 @@ export interface Lead {
 
 /** The loss seen from a connector: everything from its back to the far edge of what is gone. */
 const fromNode = ({ run }: DecideInput, lost: Stretch, atStart: boolean): Stretch =>
-  atStart ? { fromMm: 0, toMm: Math.max(lost.toMm, 1) } : { fromMm: Math.min(lost.fromMm, run.lengthMm - 1), toMm: run.lengthMm };
+  atStart
+    ? { fromMm: 0, toMm: Math.max(lost.toMm, 1) }
+    : { fromMm: Math.min(lost.fromMm, run.lengthMm - 1), toMm: run.lengthMm };
 
 /** A new lead from a node: its wire, and every method for the one splice beyond the keep-out. */
-export function leadFrom(input: DecideInput, electrical: Electrical, lost: Stretch, atStart: boolean, terminalTakesMm: number, of: { readonly wire?: WireSpec; readonly mostMm?: number } = {}): Lead {
+export function leadFrom(
+  input: DecideInput,
+  electrical: Electrical,
+  lost: Stretch,
+  atStart: boolean,
+  terminalTakesMm: number,
+  of: { readonly wire?: WireSpec; readonly mostMm?: number } = {},
+): Lead {
   const { finding, circuit, catalogue } = input;
   const stretch = fromNode(input, lost, atStart);
   const insertWire = of.wire
-    ? { wire: of.wire, colourDiffers: of.wire.colour.base !== circuit.wire.colour.base || of.wire.colour.stripe !== circuit.wire.colour.stripe, larger: areaMm2(of.wire.size) > 1.05 * areaMm2(circuit.wire.size) }
-    : chooseInsertWire(circuit.wire, catalogue.wires, electrical.placeC, stretch.toMm - stretch.fromMm + LEAD_GUESS_MM, { asked: finding.insertWire, otherColours: input.otherColours });
+    ? {
+        wire: of.wire,
+        colourDiffers:
+          of.wire.colour.base !== circuit.wire.colour.base || of.wire.colour.stripe !== circuit.wire.colour.stripe,
+        larger: areaMm2(of.wire.size) > 1.05 * areaMm2(circuit.wire.size),
+      }
+    : chooseInsertWire(
+        circuit.wire,
+        catalogue.wires,
+        electrical.placeC,
+        stretch.toMm - stretch.fromMm + LEAD_GUESS_MM,
+        { asked: finding.insertWire, otherColours: input.otherColours },
+      );
   // The lead itself is free wire: a sleeve can be parked on it.
   const free = atStart ? { freeLeftMm: LEAD_GUESS_MM } : { freeRightMm: LEAD_GUESS_MM };
-  const site: Site = { ...siteAt(input, stretch, electrical, insertWire, false), ...free, lead: { atStart, mostMm: of.mostMm } };
+  const site: Site = {
+    ...siteAt(input, stretch, electrical, insertWire, false),
+    ...free,
+    lead: { atStart, mostMm: of.mostMm },
+  };
   const ranked = rankMethods(site, input.shelf);
   const [best] = ranked;
-  return { atStart, lost: stretch, site, insertWire, ranked, method: best?.status === 'refused' ? undefined : best, terminalTakesMm, mostMm: of.mostMm };
+  return {
+    atStart,
+    lost: stretch,
+    site,
+    insertWire,
+    ranked,
+    method: best?.status === 'refused' ? undefined : best,
+    terminalTakesMm,
+    mostMm: of.mostMm,
+  };
 }
 
 /** Usual minutes of one splice, where no method is chosen yet. */
@@ -56,70 +89,183 @@ const NO_ROOM = 'No splice finds a legal place on this run beyond the connector.
 
 /** A relead judged: new terminal, new lead, one splice. */
 function releadWay(input: DecideInput, lead: Lead, fit: TerminalFit): RankedWay {
-  const parts = [fit.terminal?.partName, fit.terminal?.seal?.name, lead.method?.joints[0]?.partName].filter((name) => name !== undefined);
+  const parts = [fit.terminal?.partName, fit.terminal?.seal?.name, lead.method?.joints[0]?.partName].filter(
+    (name) => name !== undefined,
+  );
   const minutes = ACT_MINUTES.crimpTerminal + (lead.method ? methodById(lead.method.methodId).minutes : 0);
-  const cost = { splices: 1, minutes, wireMm: Math.round(lead.lost.toMm - lead.lost.fromMm + input.practice.figures.clearMm.connector), parts };
-  if (!lead.method) return { way: 'relead', status: 'refused', because: lead.ranked[0]?.because ?? NO_ROOM, ruleId: lead.ranked[0]?.hits[0]?.ruleId ?? 'place.noRoom', allowedIf: 'a splice found a legal place on the run', cost, lacks: [] };
-  const lacks = [...fit.lacks, ...(lead.method.status === 'shelf' ? [lead.method.joints[0]?.partName ?? lead.method.name] : [])];
+  const cost = {
+    splices: 1,
+    minutes,
+    wireMm: Math.round(lead.lost.toMm - lead.lost.fromMm + input.practice.figures.clearMm.connector),
+    parts,
+  };
+  if (!lead.method)
+    return {
+      way: 'relead',
+      status: 'refused',
+      because: lead.ranked[0]?.because ?? NO_ROOM,
+      ruleId: lead.ranked[0]?.hits[0]?.ruleId ?? 'place.noRoom',
+      allowedIf: 'a splice found a legal place on the run',
+      cost,
+      lacks: [],
+    };
+  const lacks = [
+    ...fit.lacks,
+    ...(lead.method.status === 'shelf' ? [lead.method.joints[0]?.partName ?? lead.method.name] : []),
+  ];
   const misfit = fit.unknown !== undefined && fit.family !== undefined;
   const status = lacks.length > 0 || misfit ? 'shelf' : 'allowed';
   return {
-    way: 'relead', status, ruleId: 'way.relead', cost, lacks,
-    because: misfit ? (fit.unknown ?? '') : lacks.length > 0 ? notOnShelf(lacks) : `A new lead with its own terminal${fit.terminal ? ` (${fit.terminal.partName})` : ''} needs no slack: one splice, beyond the ${figure(input.practice.figures.clearMm.connector, 0)} mm that stay clear at the connector.${fit.unknown ? ` ${fit.unknown}` : ''}`,
+    way: 'relead',
+    status,
+    ruleId: 'way.relead',
+    cost,
+    lacks,
+    because: misfit
+      ? (fit.unknown ?? '')
+      : lacks.length > 0
+        ? notOnShelf(lacks)
+        : `A new lead with its own terminal${fit.terminal ? ` (${fit.terminal.partName})` : ''} needs no slack: one splice, beyond the ${figure(input.practice.figures.clearMm.connector, 0)} mm that stay clear at the connector.${fit.unknown ? ` ${fit.unknown}` : ''}`,
   };
 }
 
 /** Circuits with an end at a node, the thickest of them first. */
 const thickestAt = (input: DecideInput, nodeId: string): WireSpec | undefined =>
-  input.circuitsAt(nodeId).map((circuit) => circuit.wire).sort((a, b) => areaMm2(b.size) - areaMm2(a.size))[0];
+  input
+    .circuitsAt(nodeId)
+    .map((circuit) => circuit.wire)
+    .sort((a, b) => areaMm2(b.size) - areaMm2(a.size))[0];
 
 /** A pigtail judged: one splice for every wire of the connector, none of its wires smaller. */
-export function pigtailFor(input: DecideInput, electrical: Electrical, node: HarnessNode, lost: Stretch): { readonly way: RankedWay; readonly part?: PigtailPart; readonly lead?: Lead } {
+export function pigtailFor(
+  input: DecideInput,
+  electrical: Electrical,
+  node: HarnessNode,
+  lost: Stretch,
+): { readonly way: RankedWay; readonly part?: PigtailPart; readonly lead?: Lead } {
   const circuits = input.circuitsAt(node.id);
   const thickest = thickestAt(input, node.id) ?? input.circuit.wire;
   const mapped = input.mappings.find((card) => card.nodeId === node.id);
   const join = mapped?.joins.find((one) => one.circuitId === input.circuit.id);
   const lead = join && mapped?.pigtail.find((wire) => wire.cavity === join.pigtailCavity);
-  const found = findPart(input.catalogue, (parts) => fitPigtail(partsOf(parts, 'pigtail'), node.ways, Math.max(1, circuits.length), areaMm2(thickest.size)));
+  const found = findPart(input.catalogue, (parts) =>
+    fitPigtail(partsOf(parts, 'pigtail'), node.ways, Math.max(1, circuits.length), areaMm2(thickest.size)),
+  );
   const count = Math.max(1, circuits.length);
   const cost = { splices: count, minutes: SPLICE_MINUTES * count, wireMm: 0, parts: [found?.part.name ?? 'pigtail'] };
   if (lead && isSmaller(lead.size, input.circuit.wire.size)) {
-    return { way: { way: 'pigtail', status: 'refused', ruleId: 'wire.smaller', because: `Its wire in cavity ${lead.cavity} is smaller than the circuit's own: no wire of a pigtail may be.`, allowedIf: 'its wires were no smaller', cost, lacks: [] } };
+    return {
+      way: {
+        way: 'pigtail',
+        status: 'refused',
+        ruleId: 'wire.smaller',
+        because: `Its wire in cavity ${lead.cavity} is smaller than the circuit's own: no wire of a pigtail may be.`,
+        allowedIf: 'its wires were no smaller',
+        cost,
+        lacks: [],
+      },
+    };
   }
-  if (!found && !lead) return { way: { way: 'pigtail', status: 'refused', ruleId: 'way.noPigtail', because: `No pigtail is known with ${node.ways ?? count} ways and no wire under ${figure(areaMm2(thickest.size))} mm².`, allowedIf: 'a pigtail with no wire smaller were to be had', cost, lacks: [] } };
+  if (!found && !lead)
+    return {
+      way: {
+        way: 'pigtail',
+        status: 'refused',
+        ruleId: 'way.noPigtail',
+        because: `No pigtail is known with ${node.ways ?? count} ways and no wire under ${figure(areaMm2(thickest.size))} mm².`,
+        allowedIf: 'a pigtail with no wire smaller were to be had',
+        cost,
+        lacks: [],
+      },
+    };
   // A pigtail that is mapped by cavity lies on the bench already: nothing of it is taken from the shelf.
   const part = lead ? undefined : found?.part;
-  const wire: WireSpec = lead ? { ...input.circuit.wire, size: lead.size, colour: lead.colour } : { ...input.circuit.wire, size: { basis: 'metric', areaMm2: part?.areaMm2 ?? areaMm2(thickest.size) } };
-  const made = leadFrom(input, electrical, lost, startsAt(input, node.id), 0, { wire, ...(part ? { mostMm: part.leadMm } : {}) });
-  if (!made.method) return { way: { way: 'pigtail', status: 'refused', ruleId: made.ranked[0]?.hits[0]?.ruleId ?? 'place.noRoom', because: made.ranked[0]?.because ?? NO_ROOM, allowedIf: 'its wires reached a legal place', cost, lacks: [] } };
+  const wire: WireSpec = lead
+    ? { ...input.circuit.wire, size: lead.size, colour: lead.colour }
+    : { ...input.circuit.wire, size: { basis: 'metric', areaMm2: part?.areaMm2 ?? areaMm2(thickest.size) } };
+  const made = leadFrom(input, electrical, lost, startsAt(input, node.id), 0, {
+    wire,
+    ...(part ? { mostMm: part.leadMm } : {}),
+  });
+  if (!made.method)
+    return {
+      way: {
+        way: 'pigtail',
+        status: 'refused',
+        ruleId: made.ranked[0]?.hits[0]?.ruleId ?? 'place.noRoom',
+        because: made.ranked[0]?.because ?? NO_ROOM,
+        allowedIf: 'its wires reached a legal place',
+        cost,
+        lacks: [],
+      },
+    };
   const lacks = lead || found?.onShelf ? [] : [part?.name ?? 'pigtail'];
   return {
-    lead: made, ...(part ? { part } : {}),
+    lead: made,
+    ...(part ? { part } : {}),
     way: {
-      way: 'pigtail', status: lacks.length > 0 || made.method.status === 'shelf' ? 'shelf' : 'allowed', ruleId: 'way.pigtail', cost, lacks,
-      because: lacks.length > 0 ? notOnShelf(lacks) : `A pigtail with no wire under ${figure(areaMm2(thickest.size))} mm²: ${count === 1 ? 'one splice' : `${count} splices, one for every wire`}, mapped by cavity and never by colour.`,
+      way: 'pigtail',
+      status: lacks.length > 0 || made.method.status === 'shelf' ? 'shelf' : 'allowed',
+      ruleId: 'way.pigtail',
+      cost,
+      lacks,
+      because:
+        lacks.length > 0
+          ? notOnShelf(lacks)
+          : `A pigtail with no wire under ${figure(areaMm2(thickest.size))} mm²: ${count === 1 ? 'one splice' : `${count} splices, one for every wire`}, mapped by cavity and never by colour.`,
     },
   };
 }
 
 /** The terminal at a cavity of a circuit's end, for the wire that will sit in it. */
-export const fitAt = (input: DecideInput, node: HarnessNode | undefined, cavity: string, wire: WireSpec): TerminalFit => terminalFor(wire, node, cavity, input.run.zone, input.catalogue);
+export const fitAt = (input: DecideInput, node: HarnessNode | undefined, cavity: string, wire: WireSpec): TerminalFit =>
+  terminalFor(wire, node, cavity, input.run.zone, input.catalogue);
 
 /** What a lead turns into: its loss, its splice, its wire. */
-export const leadDecided = ({ lost, site, insertWire, ranked, method, atStart, mostMm, terminalTakesMm }: Lead): Candidate['decided'] => ({ lost, site, insertWire, ranked, method, lead: { atStart, mostMm, terminalTakesMm } });
+export const leadDecided = ({
+  lost,
+  site,
+  insertWire,
+  ranked,
+  method,
+  atStart,
+  mostMm,
+  terminalTakesMm,
+}: Lead): Candidate['decided'] => ({
+  lost,
+  site,
+  insertWire,
+  ranked,
+  method,
+  lead: { atStart, mostMm, terminalTakesMm },
+});
 
 /** A new lead with its own terminal from a cavity at one end of the run; a lead that was too short gets what it lacked. */
 export function releadFrom(input: DecideInput, electrical: Electrical, lost: Stretch, end: Cavity): Candidate {
   const { finding, circuit, nodes, practice } = input;
   const node = nodes.get(end.nodeId);
   const first = fitAt(input, node, end.cavity, circuit.wire);
-  const lead = leadFrom(input, electrical, lost, startsAt(input, end.nodeId), (first.terminal?.stripMm ?? 0) + practice.figures.insideHousingMm);
+  const lead = leadFrom(
+    input,
+    electrical,
+    lost,
+    startsAt(input, end.nodeId),
+    (first.terminal?.stripMm ?? 0) + practice.figures.insideHousingMm,
+  );
   const fit = fitAt(input, node, end.cavity, lead.insertWire.wire);
   return {
     way: releadWay(input, lead, fit),
     decided: {
-      ...leadDecided(lead), extraMm: finding.kind === 'tooShort' ? finding.shortByMm : undefined,
-      cavity: cavityWork({ name: WAY_WORDS.relead, acts: ['crimpTerminal'], at: end, node, wire: lead.insertWire.wire, fit }),
+      ...leadDecided(lead),
+      extraMm: finding.kind === 'tooShort' ? finding.shortByMm : undefined,
+      cavity: cavityWork({
+        name: WAY_WORDS.relead,
+        acts: ['crimpTerminal'],
+        at: end,
+        node,
+        wire: lead.insertWire.wire,
+        fit,
+      }),
     },
   };
 }

@@ -15,39 +15,116 @@ interface Copper {
 
 function coverWay(covers: readonly RankedCover[], copper: Copper): RankedWay {
   const [cover] = covers;
-  if (!cover) return { way: 'cover', status: 'refused', ruleId: 'way.copperLost', because: copper.because, allowedIf: 'the copper were whole and all its strands there', cost: { splices: 0, minutes: ACT_MINUTES.cover, wireMm: 0, parts: [] }, lacks: [] };
+  if (!cover)
+    return {
+      way: 'cover',
+      status: 'refused',
+      ruleId: 'way.copperLost',
+      because: copper.because,
+      allowedIf: 'the copper were whole and all its strands there',
+      cost: { splices: 0, minutes: ACT_MINUTES.cover, wireMm: 0, parts: [] },
+      lacks: [],
+    };
   return {
-    way: 'cover', status: cover.status, ruleId: cover.hits[0]?.ruleId ?? 'way.cover', because: copper.coverSecond ? `Second to cutting it out. ${cover.because}` : cover.because, allowedIf: cover.hits.find((hit) => hit.verdict === 'refuse')?.allowedIf,
-    cost: { splices: 0, minutes: ACT_MINUTES.cover, wireMm: 0, parts: [cover.partName] }, lacks: cover.status === 'shelf' ? [cover.partName] : [],
+    way: 'cover',
+    status: cover.status,
+    ruleId: cover.hits[0]?.ruleId ?? 'way.cover',
+    because: copper.coverSecond ? `Second to cutting it out. ${cover.because}` : cover.because,
+    allowedIf: cover.hits.find((hit) => hit.verdict === 'refuse')?.allowedIf,
+    cost: { splices: 0, minutes: ACT_MINUTES.cover, wireMm: 0, parts: [cover.partName] },
+    lacks: cover.status === 'shelf' ? [cover.partName] : [],
   };
 }
 
 /** Wire that an insert takes before it is laid out, about: from body to body with their distance, and no less than what is lost; mm. */
-const insertAboutMm = (lostMm: number, best: RankedMethod | undefined, practice: Practice): number => Math.round(Math.max(lostMm, Math.max(0, ...(best?.joints.map((joint) => joint.bodyLengthMm) ?? [])) + practice.figures.betweenBodiesMm));
+const insertAboutMm = (lostMm: number, best: RankedMethod | undefined, practice: Practice): number =>
+  Math.round(
+    Math.max(
+      lostMm,
+      Math.max(0, ...(best?.joints.map((joint) => joint.bodyLengthMm) ?? [])) + practice.figures.betweenBodiesMm,
+    ),
+  );
 
-function spliceWay(way: 'oneSplice' | 'insert', ranked: readonly RankedMethod[], site: Site, practice: Practice): RankedWay {
+function spliceWay(
+  way: 'oneSplice' | 'insert',
+  ranked: readonly RankedMethod[],
+  site: Site,
+  practice: Practice,
+): RankedWay {
   const splices = way === 'oneSplice' ? 1 : 2;
-  const best = ranked.find((method) => method.splices === splices && method.status !== 'refused') ?? ranked.find((method) => method.splices === splices && method.joints.length > 0);
+  const best =
+    ranked.find((method) => method.splices === splices && method.status !== 'refused') ??
+    ranked.find((method) => method.splices === splices && method.joints.length > 0);
   const lostMm = site.lost.toMm - site.lost.fromMm;
-  const cost = { splices, minutes: splices * (best ? methodById(best.methodId).minutes : SPLICE_MINUTES), wireMm: way === 'insert' ? insertAboutMm(lostMm, best, practice) : 0, parts: best?.joints[0] ? [best.joints[0].partName] : [] };
-  if (best && best.status !== 'refused') return { way, status: best.status, ruleId: `way.${way}`, because: best.because, cost, lacks: best.lacks };
+  const cost = {
+    splices,
+    minutes: splices * (best ? methodById(best.methodId).minutes : SPLICE_MINUTES),
+    wireMm: way === 'insert' ? insertAboutMm(lostMm, best, practice) : 0,
+    parts: best?.joints[0] ? [best.joints[0].partName] : [],
+  };
+  if (best && best.status !== 'refused')
+    return { way, status: best.status, ruleId: `way.${way}`, because: best.because, cost, lacks: best.lacks };
   if (way === 'oneSplice' && lostMm > site.slackMm) {
-    return { way, status: 'refused', ruleId: 'way.slack', allowedIf: `the harness gave back ${figure(lostMm, 1)} mm`, because: site.slackKnown ? `The cut loses ${figure(lostMm, 1)} mm and the harness gives back ${figure(site.slackMm, 1)}.` : `The cut loses ${figure(lostMm, 1)} mm and nobody has measured the slack.`, cost, lacks: [] };
+    return {
+      way,
+      status: 'refused',
+      ruleId: 'way.slack',
+      allowedIf: `the harness gave back ${figure(lostMm, 1)} mm`,
+      because: site.slackKnown
+        ? `The cut loses ${figure(lostMm, 1)} mm and the harness gives back ${figure(site.slackMm, 1)}.`
+        : `The cut loses ${figure(lostMm, 1)} mm and nobody has measured the slack.`,
+      cost,
+      lacks: [],
+    };
   }
-  if (way === 'insert' && !site.twoRequired && ranked.some((method) => method.splices === 1 && method.status !== 'refused')) {
-    return { way, status: 'refused', ruleId: 'prefer.fewestSplices', allowedIf: 'slack did not cover what is lost', because: 'One splice reaches, so no second one is made.', cost, lacks: [] };
+  if (
+    way === 'insert' &&
+    !site.twoRequired &&
+    ranked.some((method) => method.splices === 1 && method.status !== 'refused')
+  ) {
+    return {
+      way,
+      status: 'refused',
+      ruleId: 'prefer.fewestSplices',
+      allowedIf: 'slack did not cover what is lost',
+      because: 'One splice reaches, so no second one is made.',
+      cost,
+      lacks: [],
+    };
   }
   const why = best ?? ranked[0];
   const refusal = why?.hits.find((hit) => hit.verdict === 'refuse');
-  return { way, status: 'refused', ruleId: refusal?.ruleId ?? 'way.none', allowedIf: refusal?.allowedIf, because: why?.because ?? 'No method makes it.', cost, lacks: [] };
+  return {
+    way,
+    status: 'refused',
+    ruleId: refusal?.ruleId ?? 'way.none',
+    allowedIf: refusal?.allowedIf,
+    because: why?.because ?? 'No method makes it.',
+    cost,
+    lacks: [],
+  };
 }
 
 /** The ways of a finding along the run: cover, one splice, insert, each with its best method. */
-export const waysOnRun = (ranked: readonly RankedMethod[], covers: readonly RankedCover[], site: Site, copper: Copper, practice: Practice): RankedWay[] =>
-  [...(site.duty === 'add' ? [] : [coverWay(covers, copper)]), spliceWay('oneSplice', ranked, site, practice), spliceWay('insert', ranked, site, practice)];
+export const waysOnRun = (
+  ranked: readonly RankedMethod[],
+  covers: readonly RankedCover[],
+  site: Site,
+  copper: Copper,
+  practice: Practice,
+): RankedWay[] => [
+  ...(site.duty === 'add' ? [] : [coverWay(covers, copper)]),
+  spliceWay('oneSplice', ranked, site, practice),
+  spliceWay('insert', ranked, site, practice),
+];
 
 /** A new lead from the nearer connector, for a loss so near to it that no splice finds a legal place on both sides. */
-export function releadBeside(input: DecideInput, electrical: Electrical, lost: Stretch, ranked: readonly RankedMethod[]): { readonly lead: Candidate; readonly noRoom: string } | undefined {
+export function releadBeside(
+  input: DecideInput,
+  electrical: Electrical,
+  lost: Stretch,
+  ranked: readonly RankedMethod[],
+): { readonly lead: Candidate; readonly noRoom: string } | undefined {
   const { run, circuit, finding } = input;
   const noRoom = ranked.find((one) => one.hits.some((hit) => hit.ruleId === 'place.noRoom'));
   if (!noRoom || branchesOf(finding).length > 0) return undefined;

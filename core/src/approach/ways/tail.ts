@@ -25,21 +25,68 @@ export function newTerminalWay(finding: CavityFinding, fit: TerminalFit, redos =
   const lost = finding.cutBackLeftMm + finding.cutBackRightMm + redos * newTerminalTakesMm(stripMm, 0);
   const takes = newTerminalTakesMm(stripMm, lost);
   const slack = finding.slackMm ?? 0;
-  const cost = { splices: 0, minutes: ACT_MINUTES.crimpTerminal, wireMm: Math.round(takes), parts: [fit.terminal?.partName, fit.terminal?.seal?.name].filter((name) => name !== undefined) };
+  const cost = {
+    splices: 0,
+    minutes: ACT_MINUTES.crimpTerminal,
+    wireMm: Math.round(takes),
+    parts: [fit.terminal?.partName, fit.terminal?.seal?.name].filter((name) => name !== undefined),
+  };
   const sum = `strip ${figure(stripMm, 1)} + ${TERMINAL_EXTRA_MM}${lost > 0 ? ` + ${figure(lost, 1)} lost` : ''} = ${figure(takes, 1)} mm`;
   if (takes > slack + 1e-9) {
     return {
-      way: 'newTerminal', status: 'refused', ruleId: 'way.tailTooShort', allowedIf: `the tail gave ${figure(takes, 1)} mm`, cost, lacks: [],
-      because: finding.slackMm === undefined ? `A new terminal takes ${sum} of the tail, and nobody has measured what it gives: unknown counts as 0.` : `A new terminal takes ${sum} of the tail, which gives only ${figure(slack, 1)}.`,
+      way: 'newTerminal',
+      status: 'refused',
+      ruleId: 'way.tailTooShort',
+      allowedIf: `the tail gave ${figure(takes, 1)} mm`,
+      cost,
+      lacks: [],
+      because:
+        finding.slackMm === undefined
+          ? `A new terminal takes ${sum} of the tail, and nobody has measured what it gives: unknown counts as 0.`
+          : `A new terminal takes ${sum} of the tail, which gives only ${figure(slack, 1)}.`,
     };
   }
-  if (fit.unknown !== undefined && fit.family !== undefined) return { way: 'newTerminal', status: 'shelf', ruleId: 'way.terminalUnknown', because: fit.unknown, cost, lacks: [] };
-  if (fit.lacks.length > 0) return { way: 'newTerminal', status: 'shelf', ruleId: 'shelf.part', because: notOnShelf(fit.lacks), cost, lacks: fit.lacks };
-  return { way: 'newTerminal', status: 'allowed', ruleId: 'way.newTerminal', because: `The tail gives ${figure(slack, 1)} mm and a new terminal${fit.terminal ? ` (${fit.terminal.partName})` : ''} takes ${sum}: no splice.${fit.unknown ? ` ${fit.unknown}` : ''}`, cost, lacks: [] };
+  if (fit.unknown !== undefined && fit.family !== undefined)
+    return {
+      way: 'newTerminal',
+      status: 'shelf',
+      ruleId: 'way.terminalUnknown',
+      because: fit.unknown,
+      cost,
+      lacks: [],
+    };
+  if (fit.lacks.length > 0)
+    return {
+      way: 'newTerminal',
+      status: 'shelf',
+      ruleId: 'shelf.part',
+      because: notOnShelf(fit.lacks),
+      cost,
+      lacks: fit.lacks,
+    };
+  return {
+    way: 'newTerminal',
+    status: 'allowed',
+    ruleId: 'way.newTerminal',
+    because: `The tail gives ${figure(slack, 1)} mm and a new terminal${fit.terminal ? ` (${fit.terminal.partName})` : ''} takes ${sum}: no splice.${fit.unknown ? ` ${fit.unknown}` : ''}`,
+    cost,
+    lacks: [],
+  };
 }
 
 /** A lead made longer by an insert between two splices, where the run has room beyond the connector; a redo has taken what lay between them. */
-export function extendWay(input: DecideInput, site: Site, shortByMm: number, atStart: boolean, redo?: Redo): { readonly way: RankedWay; readonly site: Site; readonly ranked: readonly RankedMethod[]; readonly method?: RankedMethod | undefined } {
+export function extendWay(
+  input: DecideInput,
+  site: Site,
+  shortByMm: number,
+  atStart: boolean,
+  redo?: Redo,
+): {
+  readonly way: RankedWay;
+  readonly site: Site;
+  readonly ranked: readonly RankedMethod[];
+  readonly method?: RankedMethod | undefined;
+} {
   const { run, practice } = input;
   const from = practice.figures.clearMm.connector + (atStart ? EXTEND_AT_START_MM : EXTEND_AT_END_MM);
   const middle = atStart ? Math.min(from, run.lengthMm / 2) : Math.max(run.lengthMm - from, run.lengthMm / 2);
@@ -48,11 +95,33 @@ export function extendWay(input: DecideInput, site: Site, shortByMm: number, atS
   const ranked = rankMethods(here, input.shelf);
   const [best] = ranked;
   const method = best?.status === 'refused' ? undefined : best;
-  const cost = { splices: 2, minutes: 2 * SPLICE_MINUTES, wireMm: Math.round(shortByMm + (method?.joints[0]?.bodyLengthMm ?? 0) + practice.figures.betweenBodiesMm), parts: method ? [method.joints[0]?.partName ?? method.name] : [] };
+  const cost = {
+    splices: 2,
+    minutes: 2 * SPLICE_MINUTES,
+    wireMm: Math.round(shortByMm + (method?.joints[0]?.bodyLengthMm ?? 0) + practice.figures.betweenBodiesMm),
+    parts: method ? [method.joints[0]?.partName ?? method.name] : [],
+  };
   return {
-    site: here, ranked, method,
+    site: here,
+    ranked,
+    method,
     way: method
-      ? { way: 'extend', status: method.status, ruleId: 'way.extend', cost, lacks: method.lacks, because: `It lacks ${figure(shortByMm, 0)} mm: an insert between two splices, same colour, never smaller.` }
-      : { way: 'extend', status: 'refused', ruleId: best?.hits[0]?.ruleId ?? 'place.noRoom', allowedIf: 'two splices found a legal place', cost, lacks: [], because: best?.because ?? 'No two splices find a legal place on this run.' },
+      ? {
+          way: 'extend',
+          status: method.status,
+          ruleId: 'way.extend',
+          cost,
+          lacks: method.lacks,
+          because: `It lacks ${figure(shortByMm, 0)} mm: an insert between two splices, same colour, never smaller.`,
+        }
+      : {
+          way: 'extend',
+          status: 'refused',
+          ruleId: best?.hits[0]?.ruleId ?? 'place.noRoom',
+          allowedIf: 'two splices found a legal place',
+          cost,
+          lacks: [],
+          because: best?.because ?? 'No two splices find a legal place on this run.',
+        },
   };
 }

@@ -1,5 +1,12 @@
 import { findPart, partsOf, type Catalogue } from '../../catalogue/index.ts';
-import { isInHousing, terminalInWords, type CavityFitting, type HarnessNode, type TerminalFamily, type Zone } from '../../harness/index.ts';
+import {
+  isInHousing,
+  terminalInWords,
+  type CavityFitting,
+  type HarnessNode,
+  type TerminalFamily,
+  type Zone,
+} from '../../harness/index.ts';
 import { fitTerminal, fitWireSeal, holds } from '../../sizing/index.ts';
 import { figure } from '../../units/index.ts';
 import { wireFacts, type WireSpec } from '../../wire/index.ts';
@@ -17,36 +24,74 @@ export interface TerminalFit {
 }
 
 /** Whether a wire in the cavity wants a seal of its own: as noted, else by the place. */
-const wantsSeal = (fitting: CavityFitting | undefined, node: HarnessNode | undefined, zone: Zone, family: TerminalFamily): boolean =>
-  isInHousing(family) && node?.kind === 'connector' && (fitting?.seal === undefined ? zone.moisture !== 'dry' : fitting.seal === 'seal' || fitting.seal === 'missing');
+const wantsSeal = (
+  fitting: CavityFitting | undefined,
+  node: HarnessNode | undefined,
+  zone: Zone,
+  family: TerminalFamily,
+): boolean =>
+  isInHousing(family) &&
+  node?.kind === 'connector' &&
+  (fitting?.seal === undefined ? zone.moisture !== 'dry' : fitting.seal === 'seal' || fitting.seal === 'missing');
 
 /**
  * The terminal that fits a wire in a cavity: of the family noted there, by copper and jacket, with the wire seal that takes the jacket, and
  * the ratchet tool with its die. What is missing is named.
  */
-export function terminalFor(wire: WireSpec, node: HarnessNode | undefined, cavity: string, zone: Zone, catalogue: Catalogue): TerminalFit {
+export function terminalFor(
+  wire: WireSpec,
+  node: HarnessNode | undefined,
+  cavity: string,
+  zone: Zone,
+  catalogue: Catalogue,
+): TerminalFit {
   const fitting = node?.fittings?.[cavity];
   const family = fitting?.terminal;
   const where = `${node?.name ?? 'the connector'}, cavity ${cavity}`;
-  if (family === undefined) return { toolNames: [], lacks: [], unknown: `Nobody has noted which terminal sits in ${where}: note its family at the connector, and it is sized.` };
+  if (family === undefined)
+    return {
+      toolNames: [],
+      lacks: [],
+      unknown: `Nobody has noted which terminal sits in ${where}: note its family at the connector, and it is sized.`,
+    };
   const facts = wireFacts(wire);
   const words = terminalInWords(family);
   const found = findPart(catalogue, (parts) => fitTerminal(partsOf(parts, 'terminal'), family, facts));
-  if (!found) return { family, toolNames: [], lacks: [], unknown: `No ${words} holds ${figure(facts.areaMm2, 3)} mm² with a jacket of ${figure(facts.jacketMm)} mm.` };
+  if (!found)
+    return {
+      family,
+      toolNames: [],
+      lacks: [],
+      unknown: `No ${words} holds ${figure(facts.areaMm2, 3)} mm² with a jacket of ${figure(facts.jacketMm)} mm.`,
+    };
   const { part } = found;
-  const seal = wantsSeal(fitting, node, zone, family) ? findPart(catalogue, (parts) => fitWireSeal(partsOf(parts, 'wireSeal'), facts.jacketMm)) : undefined;
+  const seal = wantsSeal(fitting, node, zone, family)
+    ? findPart(catalogue, (parts) => fitWireSeal(partsOf(parts, 'wireSeal'), facts.jacketMm))
+    : undefined;
   const sealMissing = wantsSeal(fitting, node, zone, family) && !seal;
-  const tools = catalogue.tools.filter((tool) => tool.tasks.includes('crimpTerminal') && (tool.families?.includes(family) ?? true) && (tool.range === undefined || holds(tool.range, facts.areaMm2)));
+  const tools = catalogue.tools.filter(
+    (tool) =>
+      tool.tasks.includes('crimpTerminal') &&
+      (tool.families?.includes(family) ?? true) &&
+      (tool.range === undefined || holds(tool.range, facts.areaMm2)),
+  );
   const tool = [...tools].sort((a, b) => Number(b.ratchet) - Number(a.ratchet))[0];
   return {
     family,
     terminal: {
-      family, partId: part.id, partName: part.name, stripMm: part.stripMm,
+      family,
+      partId: part.id,
+      partName: part.name,
+      stripMm: part.stripMm,
       fitsWords: `${figure(facts.areaMm2, 3)} mm² in ${figure(part.range.minMm2)}–${figure(part.range.maxMm2)} mm²${part.jacketMm ? `, jacket ${figure(facts.jacketMm)} in ${figure(part.jacketMm.minMm)}–${figure(part.jacketMm.maxMm)} mm` : ''}`,
       seal: seal && { partId: seal.part.id, name: seal.part.name },
     },
     toolNames: tool ? [tool.name] : [],
-    lacks: [...(found.onShelf ? [] : [part.name]), ...(seal && !seal.onShelf ? [seal.part.name] : []), ...(tool ? [] : [`die for the ${words}`])],
+    lacks: [
+      ...(found.onShelf ? [] : [part.name]),
+      ...(seal && !seal.onShelf ? [seal.part.name] : []),
+      ...(tool ? [] : [`die for the ${words}`]),
+    ],
     unknown: sealMissing ? `No wire seal takes a jacket of ${figure(facts.jacketMm)} mm.` : undefined,
   };
 }

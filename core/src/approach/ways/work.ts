@@ -5,16 +5,36 @@ import type { TerminalFit } from './terminal.ts';
 
 /** What each way is called on cards and sheets. */
 export const WAY_WORDS: Record<Way, string> = {
-  cover: 'Cover the jacket', refit: 'Put the lost piece back', correctCavity: 'Free it and seat it where it belongs', rehouse: 'Move the terminals into a new housing', newTerminal: 'New terminal',
-  fillCavity: 'Fill the free cavity', solderToPin: 'Solder to the pin and pot the back', oneSplice: 'One splice', relead: 'New lead with its own terminal, one splice', insert: 'Insert between two splices',
-  extend: 'Lengthen by an insert between two splices', pigtail: 'Pigtail, one splice for every wire',
+  cover: 'Cover the jacket',
+  refit: 'Put the lost piece back',
+  correctCavity: 'Free it and seat it where it belongs',
+  rehouse: 'Move the terminals into a new housing',
+  newTerminal: 'New terminal',
+  fillCavity: 'Fill the free cavity',
+  solderToPin: 'Solder to the pin and pot the back',
+  oneSplice: 'One splice',
+  relead: 'New lead with its own terminal, one splice',
+  insert: 'Insert between two splices',
+  extend: 'Lengthen by an insert between two splices',
+  pigtail: 'Pigtail, one splice for every wire',
 };
 
 /** What is asked while nobody has noted which terminal sits in a cavity. */
 export const NOT_NOTED = 'The terminal is not noted';
 
 /** Minutes that an act takes at the bench; ours, for ranking and planning. */
-export const ACT_MINUTES: Record<CavityAct | 'cover', number> = { cover: 4, crimpTerminal: 6, refit: 3, correct: 4, rehouse: 10, seal: 3, plug: 1, lockPiece: 2, solderToPin: 12, pigtail: 4 };
+export const ACT_MINUTES: Record<CavityAct | 'cover', number> = {
+  cover: 4,
+  crimpTerminal: 6,
+  refit: 3,
+  correct: 4,
+  rehouse: 10,
+  seal: 3,
+  plug: 1,
+  lockPiece: 2,
+  solderToPin: 12,
+  pigtail: 4,
+};
 
 /** What work at a cavity is made of. */
 export interface WorkOf {
@@ -30,11 +50,28 @@ export interface WorkOf {
 }
 
 /** Puts work at a cavity together: its terminal's parts and tool come from the fit. */
-export function cavityWork({ name, acts, at, node, wire, fit, partIds = [], sharedPartIds = [], toolNames = [] }: WorkOf): CavityWork {
+export function cavityWork({
+  name,
+  acts,
+  at,
+  node,
+  wire,
+  fit,
+  partIds = [],
+  sharedPartIds = [],
+  toolNames = [],
+}: WorkOf): CavityWork {
   const terminal = fit?.terminal;
   return {
-    acts, at, name, wire, nodeName: node?.name ?? at.nodeId, lock: node?.lock, terminal,
+    acts,
+    at,
+    name,
+    wire,
+    nodeName: node?.name ?? at.nodeId,
+    lock: node?.lock,
+    terminal,
     partIds: [...(terminal ? [terminal.partId, ...(terminal.seal ? [terminal.seal.partId] : [])] : []), ...partIds],
-    sharedPartIds, toolNames: [...(fit?.toolNames ?? []), ...toolNames],
+    sharedPartIds,
+    toolNames: [...(fit?.toolNames ?? []), ...toolNames],
   };
 }

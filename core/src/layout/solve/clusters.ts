@@ -11,5 +11,7 @@ export function clustersOf(placed: readonly Placed[]): Piece[] {
       last.endMm = Math.max(last.endMm, atMm + piece.lengthMm);
     } else clusters.push({ parts: [{ piece, offsetMm: atMm }], endMm: atMm + piece.lengthMm });
   }
-  return clusters.map(({ parts }) => (parts.length === 1 && parts[0] ? parts[0].piece : together(parts.map((part) => part.piece.key).join(' '), parts, 0)));
+  return clusters.map(({ parts }) =>
+    parts.length === 1 && parts[0] ? parts[0].piece : together(parts.map((part) => part.piece.key).join(' '), parts, 0),
+  );
 }

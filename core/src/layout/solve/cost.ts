@@ -92,12 +92,24 @@ export function extended<T>(before: CostFunction<T> | undefined, piece: Extensio
 function pushMerged<T>(out: Segment<T>[], segment: Segment<T>): void {
   const last = out.at(-1);
   const isSame = last !== undefined && last.source === segment.source;
-  if (isSame && last.fixedMm === segment.fixedMm && Math.abs(last.slope - segment.slope) < SMALL && Math.abs(at(last, segment.fromMm) - segment.value) < SMALL) return;
+  if (
+    isSame &&
+    last.fixedMm === segment.fixedMm &&
+    Math.abs(last.slope - segment.slope) < SMALL &&
+    Math.abs(at(last, segment.fromMm) - segment.value) < SMALL
+  )
+    return;
   if (last && segment.fromMm - last.fromMm < SMALL) out.pop();
   out.push(segment);
 }
 
-const cutFrom = <T>(segment: Segment<T>, fromMm: number): Segment<T> => ({ fromMm, value: at(segment, fromMm), slope: segment.slope, fixedMm: segment.fixedMm, source: segment.source });
+const cutFrom = <T>(segment: Segment<T>, fromMm: number): Segment<T> => ({
+  fromMm,
+  value: at(segment, fromMm),
+  slope: segment.slope,
+  fixedMm: segment.fixedMm,
+  source: segment.source,
+});
 
 /** The less of two cost functions at every place. */
 export function lessOf<T>(a: CostFunction<T>, b: CostFunction<T>): CostFunction<T> {
@@ -116,7 +128,8 @@ export function lessOf<T>(a: CostFunction<T>, b: CostFunction<T>): CostFunction<
       if (only) pushMerged(out, cutFrom(only, mm));
     } else {
       const [va, vb] = [at(sa, mm), at(sb, mm)];
-      const [first, second] = va <= vb + SMALL && !(Math.abs(va - vb) <= SMALL && sb.slope < sa.slope - SMALL) ? [sa, sb] : [sb, sa];
+      const [first, second] =
+        va <= vb + SMALL && !(Math.abs(va - vb) <= SMALL && sb.slope < sa.slope - SMALL) ? [sa, sb] : [sb, sa];
       pushMerged(out, cutFrom(first, mm));
       if (second.slope < first.slope - SMALL) {
         const crossing = mm + (at(second, mm) - at(first, mm)) / (first.slope - second.slope);

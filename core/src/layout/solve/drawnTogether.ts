@@ -26,14 +26,27 @@ interface Between {
  * @param reachedMm what some layout opens
  * @param tries sweeps at most
  */
-export function drawnTogether(steps: Steps, limits: SweepLimits, lost: Window | undefined, reachedMm: number, tries: number, goesOn: () => boolean): DrawnTogether {
+export function drawnTogether(
+  steps: Steps,
+  limits: SweepLimits,
+  lost: Window | undefined,
+  reachedMm: number,
+  tries: number,
+  goesOn: () => boolean,
+): DrawnTogether {
   const { units } = steps.problem;
-  const firsts = units.flatMap((unit) => unit.modes.flatMap((mode) => mode.map((piece) => piece.rooms[0]?.fromMm ?? Infinity)));
-  const latest = Math.min(...units.map((unit) => Math.max(...unit.modes.map((mode) => Math.min(...mode.map(lastOf))))), lost?.fromMm ?? Infinity);
+  const firsts = units.flatMap((unit) =>
+    unit.modes.flatMap((mode) => mode.map((piece) => piece.rooms[0]?.fromMm ?? Infinity)),
+  );
+  const latest = Math.min(
+    ...units.map((unit) => Math.max(...unit.modes.map((mode) => Math.min(...mode.map(lastOf))))),
+    lost?.fromMm ?? Infinity,
+  );
   let best = reachedMm;
   let placed: readonly Placed[] | undefined;
   let left = tries;
-  const openedFrom = (endMm: number, startMm: number): number => Math.max(endMm, lost?.toMm ?? -Infinity) - Math.min(startMm, lost?.fromMm ?? Infinity);
+  const openedFrom = (endMm: number, startMm: number): number =>
+    Math.max(endMm, lost?.toMm ?? -Infinity) - Math.min(startMm, lost?.fromMm ?? Infinity);
   /** Earliest end of all when the first begins at a place or later; where that was cut, no end is known for certain. */
   const endFrom = (startMm: number): { readonly endMm: number; readonly complete: boolean } => {
     left -= 1;
@@ -58,9 +71,11 @@ export function drawnTogether(steps: Steps, limits: SweepLimits, lost: Window | 
     const there = endFrom(middle);
     if (!there.complete) return { placed, boundMm: 0 };
     // Places before the middle: no earlier end than at their begin, and no later start than the middle.
-    const before = next.leastMm + Math.min(next.toMm, lost?.fromMm ?? Infinity) - Math.min(middle, lost?.fromMm ?? Infinity);
+    const before =
+      next.leastMm + Math.min(next.toMm, lost?.fromMm ?? Infinity) - Math.min(middle, lost?.fromMm ?? Infinity);
     if (middle < next.toMm) open.push({ fromMm: next.fromMm, toMm: middle, leastMm: before });
-    if (there.endMm < Infinity && middle < next.toMm) open.push({ fromMm: middle, toMm: next.toMm, leastMm: openedFrom(there.endMm, next.toMm) });
+    if (there.endMm < Infinity && middle < next.toMm)
+      open.push({ fromMm: middle, toMm: next.toMm, leastMm: openedFrom(there.endMm, next.toMm) });
   }
   return { placed, boundMm: Math.min(best, ...open.map((one) => one.leastMm)) };
 }

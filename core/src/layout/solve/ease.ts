@@ -23,13 +23,21 @@ const firstOf = (piece: Piece): number => piece.rooms[0]?.fromMm ?? Infinity;
 /** The problem with one piece held between two places; nothing when it has none there. */
 function held(problem: Problem, key: string, fromMm: number, toMm: number): Problem | undefined {
   const units = problem.units.map((unit) => ({
-    modes: unit.modes.map((mode) => mode.map((piece) => (piece.key !== key ? piece : {
-      ...piece,
-      rooms: piece.rooms.flatMap((room) => {
-        const [from, to] = [Math.max(room.fromMm, fromMm), Math.min(room.toMm, toMm)];
-        return to >= from - TOUCH_MM ? [{ ...room, fromMm: from, toMm: Math.max(from, to) }] : [];
-      }),
-    }))).filter((mode) => mode.every((piece) => piece.rooms.length > 0)),
+    modes: unit.modes
+      .map((mode) =>
+        mode.map((piece) =>
+          piece.key !== key
+            ? piece
+            : {
+                ...piece,
+                rooms: piece.rooms.flatMap((room) => {
+                  const [from, to] = [Math.max(room.fromMm, fromMm), Math.min(room.toMm, toMm)];
+                  return to >= from - TOUCH_MM ? [{ ...room, fromMm: from, toMm: Math.max(from, to) }] : [];
+                }),
+              },
+        ),
+      )
+      .filter((mode) => mode.every((piece) => piece.rooms.length > 0)),
   }));
   return units.every((unit) => unit.modes.length > 0) ? { ...problem, units } : undefined;
 }
@@ -44,15 +52,23 @@ interface End {
 /** The ends of every wire. */
 function endsByWire(problem: Problem): End[][] {
   const ends = Array.from({ length: problem.wires }, (): End[] => []);
-  for (const piece of problem.units.flatMap((unit) => unit.modes.flat())) for (const { wire, sign, offsetMm } of piece.ends) ends[wire]?.push({ piece, sign, offsetMm });
+  for (const piece of problem.units.flatMap((unit) => unit.modes.flat()))
+    for (const { wire, sign, offsetMm } of piece.ends) ends[wire]?.push({ piece, sign, offsetMm });
   return ends;
 }
 
 /** The least, or the most, that can lie between the faces of a wire. */
-const betweenMm = (ends: readonly End[], least: boolean): number => ends.reduce((sum, { piece, sign, offsetMm }) => sum + sign * (((sign > 0) === least ? firstOf(piece) : lastOf(piece)) + offsetMm), 0);
+const betweenMm = (ends: readonly End[], least: boolean): number =>
+  ends.reduce(
+    (sum, { piece, sign, offsetMm }) => sum + sign * ((sign > 0 === least ? firstOf(piece) : lastOf(piece)) + offsetMm),
+    0,
+  );
 
 /** Wires that cannot but be long, 1, or short, 0. */
-const certainOf = (problem: Problem): (number | undefined)[] => endsByWire(problem).map((ends) => (ends.length === 0 || betweenMm(ends, false) <= TURN_MM ? 0 : betweenMm(ends, true) >= TURN_MM ? 1 : undefined));
+const certainOf = (problem: Problem): (number | undefined)[] =>
+  endsByWire(problem).map((ends) =>
+    ends.length === 0 || betweenMm(ends, false) <= TURN_MM ? 0 : betweenMm(ends, true) >= TURN_MM ? 1 : undefined,
+  );
 
 /** The piece whose room makes its wire's ease most uncertain: of a wire that may be long and may be short, the end with more room. */
 function uncertain(problem: Problem, placed: readonly Placed[]): Placed | undefined {
@@ -74,13 +90,18 @@ function uncertain(problem: Problem, placed: readonly Placed[]): Placed | undefi
  * parts are searched, the one that promises less first.
  * @param tries parts that are searched at most
  */
-export function leastWithEase(problem: Problem, limits: InsertedLimits, tries: number, goesOn: () => boolean): Inserted | undefined {
+export function leastWithEase(
+  problem: Problem,
+  limits: InsertedLimits,
+  tries: number,
+  goesOn: () => boolean,
+): Inserted | undefined {
   const root = leastInserted(new Steps(problem), limits);
   if (!root?.complete) return root;
   let best = root;
   const open: Part[] = [{ problem, found: root }];
   const closed: number[] = [];
-  for (let left = tries; open.length > 0; ) {
+  for (let left = tries; open.length > 0;) {
     open.sort((a, b) => b.found.boundMm - a.found.boundMm);
     const part = open.at(-1);
     if (!part || part.found.boundMm >= best.costMm - GRACE_MM || left <= 0 || !goesOn()) break;
@@ -92,15 +113,29 @@ export function leastWithEase(problem: Problem, limits: InsertedLimits, tries: n
     }
     const [from, to] = [firstOf(one.piece), lastOf(one.piece)];
     const atMm = one.atMm > from + NARROW_MM / 2 && one.atMm < to - NARROW_MM / 2 ? one.atMm : (from + to) / 2;
-    for (const [a, b] of [[from, atMm], [atMm, to]] as const) {
+    for (const [a, b] of [
+      [from, atMm],
+      [atMm, to],
+    ] as const) {
       left -= 1;
       const there = held(part.problem, one.piece.key, a, b);
-      const found = there && leastInserted(new Steps(there), limits, { mixture: part.found.mixture, certain: certainOf(there), tries: TRIES, enoughMm: best.costMm - GRACE_MM });
+      const found =
+        there &&
+        leastInserted(new Steps(there), limits, {
+          mixture: part.found.mixture,
+          certain: certainOf(there),
+          tries: TRIES,
+          enoughMm: best.costMm - GRACE_MM,
+        });
       if (!there || !found) continue;
       if (found.costMm < best.costMm) best = { ...found, boundMm: best.boundMm };
       if (!found.complete) closed.push(part.found.boundMm);
       else open.push({ problem: there, found: { ...found, boundMm: Math.max(found.boundMm, part.found.boundMm) } });
     }
   }
-  return { ...best, complete: root.complete, boundMm: Math.min(best.costMm, ...open.map((one) => one.found.boundMm), ...closed) };
+  return {
+    ...best,
+    complete: root.complete,
+    boundMm: Math.min(best.costMm, ...open.map((one) => one.found.boundMm), ...closed),
+  };
 }

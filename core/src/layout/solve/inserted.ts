@@ -34,7 +34,12 @@ export function insertedMm(placed: readonly Placed[], wires: number): number {
 const wishesMissed = (placed: readonly Placed[]): number =>
   placed.reduce((sum, { piece, atMm }) => {
     const here = piece.rooms.filter((room) => room.fromMm <= atMm + TOUCH_MM && atMm <= room.toMm + TOUCH_MM);
-    return sum + (here.length > 0 ? Math.min(...here.map((room) => NEAR_MM * room.near + AWAY * (room.awayMm + room.awayPerMm * atMm))) : 0);
+    return (
+      sum +
+      (here.length > 0
+        ? Math.min(...here.map((room) => NEAR_MM * room.near + AWAY * (room.awayMm + room.awayPerMm * atMm)))
+        : 0)
+    );
   }, 0);
 
 /** Inserted wire, with bodies near connectors and then slack spent as the last and least of it. */
@@ -74,19 +79,35 @@ export interface KnownBefore {
 }
 
 /** Half of the keys by what they cost more than they must, half by how much room they leave. */
-function kept(layer: ReadonlyMap<string, CostFunction<Source>>, beam: number, regretOf: (key: string, cost: number) => number, latestEndOf: (key: string) => number): Map<string, CostFunction<Source>> {
-  const judged = [...layer].map(([key, fn]) => ({ key, fn, regret: regretOf(key, leastOf(fn)), spare: latestEndOf(key) - startOf(fn) }));
+function kept(
+  layer: ReadonlyMap<string, CostFunction<Source>>,
+  beam: number,
+  regretOf: (key: string, cost: number) => number,
+  latestEndOf: (key: string) => number,
+): Map<string, CostFunction<Source>> {
+  const judged = [...layer].map(([key, fn]) => ({
+    key,
+    fn,
+    regret: regretOf(key, leastOf(fn)),
+    spare: latestEndOf(key) - startOf(fn),
+  }));
   const half = Math.ceil(beam / 2);
   const best = [...judged].sort((a, b) => a.regret - b.regret).slice(0, half);
   const roomy = [...judged].sort((a, b) => b.spare - a.spare).slice(0, half);
   return new Map([...best, ...roomy].map(({ key, fn }) => [key, fn]));
 }
 
-function solveOnce(following: Following, limits: InsertedLimits, long: readonly number[]): { readonly placed: Placed[]; readonly bound: number; readonly complete: boolean } | undefined {
+function solveOnce(
+  following: Following,
+  limits: InsertedLimits,
+  long: readonly number[],
+): { readonly placed: Placed[]; readonly bound: number; readonly complete: boolean } | undefined {
   const { problem } = following;
   const thin = new Map<Piece, boolean>();
   const fits = (piece: Piece): boolean => {
-    const known = thin.get(piece) ?? piece.bodies.every((body) => problem.diameterMm([body.spec]) <= limits.diameterAtMost + TOUCH_MM);
+    const known =
+      thin.get(piece) ??
+      piece.bodies.every((body) => problem.diameterMm([body.spec]) <= limits.diameterAtMost + TOUCH_MM);
     thin.set(piece, known);
     return known;
   };
@@ -109,7 +130,12 @@ function solveOnce(following: Following, limits: InsertedLimits, long: readonly 
         const cost = wireCost(piece, long);
         const source = { piece, before: isFirst ? undefined : before, gapMm: limits.gapMm };
         const made = withPieceAtRight(source.before, piece, cost, limits, source);
-        if (made.length === 0 || (latestStartMm !== Infinity && (startOf(made) + limits.gapMm > latestStartMm + 1e-6 || startOf(made) > latestEndMm + 1e-6))) continue;
+        if (
+          made.length === 0 ||
+          (latestStartMm !== Infinity &&
+            (startOf(made) + limits.gapMm > latestStartMm + 1e-6 || startOf(made) > latestEndMm + 1e-6))
+        )
+          continue;
         // What the pieces cost more than each alone: sets of other pieces are compared by it.
         if (!ideals.has(then)) ideals.set(then, (ideals.get(key) ?? 0) + cost.fixed + cost.slope * bestAlone(piece));
         if (latestStartMm === Infinity) last = lessOf(last, made);
@@ -117,7 +143,15 @@ function solveOnce(following: Following, limits: InsertedLimits, long: readonly 
       }
     }
     if (next.size > limits.beam) complete = false;
-    layer = next.size > limits.beam ? kept(next, limits.beam, (key, cost) => cost - (ideals.get(key) ?? 0), (key) => rests.get(key)?.latestEndMm ?? Infinity) : next;
+    layer =
+      next.size > limits.beam
+        ? kept(
+            next,
+            limits.beam,
+            (key, cost) => cost - (ideals.get(key) ?? 0),
+            (key) => rests.get(key)?.latestEndMm ?? Infinity,
+          )
+        : next;
     isFirst = false;
   }
   const bound = valueAt(last, limits.toMm);
@@ -156,11 +190,16 @@ export function leastInserted(following: Following, limits: InsertedLimits, from
     const costMm = costOf(found.placed, wires);
     const isTighter = found.bound > (best?.boundMm ?? -Infinity);
     const [boundMm, mixture] = isTighter || !best ? [found.bound, long] : [best.boundMm, best.mixture];
-    best = !best || costMm < best.costMm ? { placed: found.placed, costMm, boundMm, complete: found.complete, mixture } : { ...best, boundMm, mixture };
+    best =
+      !best || costMm < best.costMm
+        ? { placed: found.placed, costMm, boundMm, complete: found.complete, mixture }
+        : { ...best, boundMm, mixture };
     if (best.costMm <= boundMm + 1e-6 || boundMm >= (from?.enoughMm ?? Infinity)) break;
     const now = longOnes(found.placed, wires);
     if (!from && turn === 0 && now.every((is) => is === 0)) break;
-    now.forEach((is, wire) => { times[wire] = (times[wire] ?? 0) + is; });
+    now.forEach((is, wire) => {
+      times[wire] = (times[wire] ?? 0) + is;
+    });
     long = !from && turn === 0 ? now : times.map((count, wire) => from?.certain[wire] ?? count / (weight + turn + 1));
   }
   return best;

@@ -41,9 +41,13 @@ export const THOROUGH: Effort = { beam: 20_000, turns: 10, stirs: 400, starts: 1
 export function settle(best: LaidOut, open: Level | undefined): LaidOut {
   const bound = { ...best.bound };
   for (const level of LEVELS) {
-    const met = level === 'clearMm' ? best.objective.clearMm >= bound.clearMm - 0.01 : best.objective[level] <= bound[level] * (level === 'peakMm' ? 1 + PEAK_GRACE : 1) + 0.01;
+    const met =
+      level === 'clearMm'
+        ? best.objective.clearMm >= bound.clearMm - 0.01
+        : best.objective[level] <= bound[level] * (level === 'peakMm' ? 1 + PEAK_GRACE : 1) + 0.01;
     if (level === open && !met) return { ...best, bound, open };
-    if (open !== undefined && LEVELS.indexOf(level) >= LEVELS.indexOf(open) && !met) return { ...best, bound, open: level };
+    if (open !== undefined && LEVELS.indexOf(level) >= LEVELS.indexOf(open) && !met)
+      return { ...best, bound, open: level };
     bound[level] = best.objective[level];
   }
   return { ...best, bound, open: undefined };

@@ -16,48 +16,108 @@ beforeAll(async () => {
   highs = await highsLoader();
 });
 
-const centres = (items: readonly PlacedItem[]): Record<string, number> => Object.fromEntries(items.flatMap((item) => item.splices).map((splice) => [splice.id, splice.centreMm]));
-const pairOf = (run: RunToLayOut): RunToLayOut => ({ ...run, items: run.items.map((item, index) => (index > 1 ? item : { ...item, joints: [item.joints[0]!, item.joints[0]!].map((joint) => ({ ...joint, bodyLengthMm: 36 })), twoJoints: undefined, slackMm: 0, pairFindingId: `F${1 - index}` })) });
+const centres = (items: readonly PlacedItem[]): Record<string, number> =>
+  Object.fromEntries(items.flatMap((item) => item.splices).map((splice) => [splice.id, splice.centreMm]));
+const pairOf = (run: RunToLayOut): RunToLayOut => ({
+  ...run,
+  items: run.items.map((item, index) =>
+    index > 1
+      ? item
+      : {
+          ...item,
+          joints: [item.joints[0]!, item.joints[0]!].map((joint) => ({ ...joint, bodyLengthMm: 36 })),
+          twoJoints: undefined,
+          slackMm: 0,
+          pairFindingId: `F${1 - index}`,
+        },
+  ),
+});
 
 describe('every layout', () => {
-  const anySeed = fc.record({ seed: fc.integer({ min: 1, max: 5000 }), items: fc.integer({ min: 1, max: 6 }), lengthMm: fc.constantFrom(500, 900, 1500) });
+  const anySeed = fc.record({
+    seed: fc.integer({ min: 1, max: 5000 }),
+    items: fc.integer({ min: 1, max: 6 }),
+    lengthMm: fc.constantFrom(500, 900, 1500),
+  });
   const check = (law: (run: RunToLayOut, found: LaidOut) => void, numRuns = 40): void =>
-    fc.assert(fc.property(anySeed, ({ seed, items, lengthMm }) => {
-      const run = randomRun(seed, { items, lengthMm });
-      law(run, optimise(run));
-    }), { numRuns, seed: 12 });
+    fc.assert(
+      fc.property(anySeed, ({ seed, items, lengthMm }) => {
+        const run = randomRun(seed, { items, lengthMm });
+        law(run, optimise(run));
+      }),
+      { numRuns, seed: 12 },
+    );
 
-  it('keeps out of keep-outs, lays no circuit\'s two over each other, and is no worse than the rules', () => check((run, found) => {
-    if (buildProblem(run, 0).homeless.length > 0) return;
-    expect(found.objective.barred).toBe(0);
-    for (const item of found.items) if (item.splices.length === 2) expect(item.splices[1]!.fromMm).toBeGreaterThanOrEqual(item.splices[0]!.toMm - 1e-5);
-    const ruled = measure(run, stagger(run));
-    if (ruled.barred === 0) expect(compareLayouts(found.objective, ruled)).toBeLessThanOrEqual(0);
-  }), 120_000);
-  it('has bounds that it does not better', () => check((_run, { objective, bound }) => {
-    for (const level of ['over', 'pairs', 'splices', 'openedMm', 'insertedMm', 'near'] as const) expect(bound[level]).toBeLessThanOrEqual(objective[level] + 0.01);
-    expect(bound.clearMm).toBeGreaterThanOrEqual(objective.clearMm - 0.01);
-  }), 120_000);
-  it('does not depend on the order of the findings', () => check((run, found) => expect(centres(optimise({ ...run, items: [...run.items].reverse() }).items)).toEqual(centres(found.items)), 15), 120_000);
-  it('leaves what is pinned where it is, and is kept as it lies when that is asked', () => check((run, found) => {
-    const [splice] = found.items.flatMap((item) => item.splices);
-    const pinned = optimise({ ...run, pins: [{ findingId: splice!.findingId, side: splice!.side, centreMm: splice!.centreMm }] });
-    expect(centres(pinned.items)[splice!.id]).toBeCloseTo(splice!.centreMm, 9);
-    expect(compareLayouts(pinned.objective, found.objective)).toBeGreaterThanOrEqual(0);
-    expect(centres(quickLayout({ ...run, found: placesOf(found.items) }).items)).toEqual(centres(found.items));
-  }, 20), 120_000);
-  it('gives both wires of a pair equally long inserts', () => check((run) => {
-    if (run.items.length < 2) return;
-    const paired = pairOf(run);
-    if (buildProblem(paired, 40).parted.length + buildProblem(paired, 0).parted.length > 0) return;
-    const [a, b] = optimise(paired).items;
-    if (a?.insertMm !== undefined && b?.insertMm !== undefined) expect(a.insertMm).toBeCloseTo(b.insertMm, 4);
-  }, 30), 120_000);
+  it(
+    "keeps out of keep-outs, lays no circuit's two over each other, and is no worse than the rules",
+    () =>
+      check((run, found) => {
+        if (buildProblem(run, 0).homeless.length > 0) return;
+        expect(found.objective.barred).toBe(0);
+        for (const item of found.items)
+          if (item.splices.length === 2)
+            expect(item.splices[1]!.fromMm).toBeGreaterThanOrEqual(item.splices[0]!.toMm - 1e-5);
+        const ruled = measure(run, stagger(run));
+        if (ruled.barred === 0) expect(compareLayouts(found.objective, ruled)).toBeLessThanOrEqual(0);
+      }),
+    120_000,
+  );
+  it(
+    'has bounds that it does not better',
+    () =>
+      check((_run, { objective, bound }) => {
+        for (const level of ['over', 'pairs', 'splices', 'openedMm', 'insertedMm', 'near'] as const)
+          expect(bound[level]).toBeLessThanOrEqual(objective[level] + 0.01);
+        expect(bound.clearMm).toBeGreaterThanOrEqual(objective.clearMm - 0.01);
+      }),
+    120_000,
+  );
+  it(
+    'does not depend on the order of the findings',
+    () =>
+      check(
+        (run, found) =>
+          expect(centres(optimise({ ...run, items: [...run.items].reverse() }).items)).toEqual(centres(found.items)),
+        15,
+      ),
+    120_000,
+  );
+  it(
+    'leaves what is pinned where it is, and is kept as it lies when that is asked',
+    () =>
+      check((run, found) => {
+        const [splice] = found.items.flatMap((item) => item.splices);
+        const pinned = optimise({
+          ...run,
+          pins: [{ findingId: splice!.findingId, side: splice!.side, centreMm: splice!.centreMm }],
+        });
+        expect(centres(pinned.items)[splice!.id]).toBeCloseTo(splice!.centreMm, 9);
+        expect(compareLayouts(pinned.objective, found.objective)).toBeGreaterThanOrEqual(0);
+        expect(centres(quickLayout({ ...run, found: placesOf(found.items) }).items)).toEqual(centres(found.items));
+      }, 20),
+    120_000,
+  );
+  it(
+    'gives both wires of a pair equally long inserts',
+    () =>
+      check((run) => {
+        if (run.items.length < 2) return;
+        const paired = pairOf(run);
+        if (buildProblem(paired, 40).parted.length + buildProblem(paired, 0).parted.length > 0) return;
+        const [a, b] = optimise(paired).items;
+        if (a?.insertMm !== undefined && b?.insertMm !== undefined) expect(a.insertMm).toBeCloseTo(b.insertMm, 4);
+      }, 30),
+    120_000,
+  );
 });
 
 it('a pair is laid one after the other in the shortest stretch, not side by side', () => {
   const run = pairOf(randomRun(2, { items: 4, lengthMm: 1500 }));
-  const near = { ...run, items: run.items.map((item, index) => ({ ...item, lost: { fromMm: 600 + 6 * index, toMm: 612 + 6 * index } })), keepOuts: run.keepOuts.filter((keep) => keep.kind === 'connector') };
+  const near = {
+    ...run,
+    items: run.items.map((item, index) => ({ ...item, lost: { fromMm: 600 + 6 * index, toMm: 612 + 6 * index } })),
+    keepOuts: run.keepOuts.filter((keep) => keep.kind === 'connector'),
+  };
   const found = optimise(near);
   const free = optimise({ ...near, items: near.items.map((item) => ({ ...item, pairFindingId: undefined })) });
   expect(found.objective).toMatchObject({ over: 1, pairs: 0, clearMm: 40 });
@@ -68,7 +128,16 @@ describe('one splice or two', () => {
   const crowded = (): RunToLayOut => {
     const run = randomRun(3, { items: 3, lengthMm: 1500 });
     const [joint] = run.items[0]!.joints;
-    return { ...run, items: run.items.map((item) => ({ ...item, lost: { fromMm: 300, toMm: 310 }, slackMm: 10, joints: [joint!], twoJoints: [joint!, joint!] })) };
+    return {
+      ...run,
+      items: run.items.map((item) => ({
+        ...item,
+        lost: { fromMm: 300, toMm: 310 },
+        slackMm: 10,
+        joints: [joint!],
+        twoJoints: [joint!, joint!],
+      })),
+    };
   };
   it('a circuit gets two only where bodies would lie over each other otherwise', () => {
     const found = optimise(crowded());
@@ -89,9 +158,19 @@ describe('one splice or two', () => {
 describe('a pair whose wires are lost far apart', () => {
   const apart = (byMm: number): RunToLayOut => {
     const run = pairOf(randomRun(5, { items: 3, lengthMm: 1800 }));
-    return { ...run, items: run.items.map((item, index) => (index > 1 ? item : { ...item, lost: { fromMm: 300 + byMm * index, toMm: 312 + byMm * index } })) };
+    return {
+      ...run,
+      items: run.items.map((item, index) =>
+        index > 1 ? item : { ...item, lost: { fromMm: 300 + byMm * index, toMm: 312 + byMm * index } },
+      ),
+    };
   };
-  it.each([[0, 162], [90, 162], [250, 82], [500, 82]])('gets inserts of one length, and no longer than its bodies ask for (%i mm apart)', (byMm, atMostMm) => {
+  it.each([
+    [0, 162],
+    [90, 162],
+    [250, 82],
+    [500, 82],
+  ])('gets inserts of one length, and no longer than its bodies ask for (%i mm apart)', (byMm, atMostMm) => {
     const found = optimise(apart(byMm));
     const [a, b] = [0, 1].map((index) => found.items.find((item) => item.findingId === `F${index}`)?.insertMm ?? NaN);
     expect(a).toBeCloseTo(b!, 3);
@@ -106,7 +185,11 @@ describe('a long search', () => {
     const heard: LaidOut[] = [];
     const found = optimise(run, { ...QUICK, onBetter: (layout) => heard.push(layout) });
     expect(found.objective.barred).toBe(0);
-    heard.slice(1).forEach((layout, index) => expect(compareLayouts(layout.objective, heard[index]!.objective)).toBeLessThanOrEqual(0));
+    heard
+      .slice(1)
+      .forEach((layout, index) =>
+        expect(compareLayouts(layout.objective, heard[index]!.objective)).toBeLessThanOrEqual(0),
+      );
     expect(compareLayouts(found.objective, quickLayout(run).objective)).toBeLessThan(0);
   }, 240_000);
   it('can be stopped, and gives the best so far', () => {
@@ -117,15 +200,19 @@ describe('a long search', () => {
 });
 
 describe('a layout', () => {
-  it.each(Array.from({ length: 24 }, (_, seed) => seed + 1))('of a few circuits is what a general solver finds, level by level (%i)', (seed) => {
-    const run = randomRun(seed, { items: 2 + (seed % 3), lengthMm: seed % 4 === 0 ? 420 : 900 });
-    const found = optimise(run, THOROUGH);
-    const wanted = layoutByProgramme(highs, run);
-    expect(found.objective).toMatchObject({ over: wanted?.over, pairs: wanted?.pairs, splices: wanted?.splices });
-    if (wanted?.clearMm === undefined) return;
-    expect(found.objective.clearMm).toBeCloseTo(wanted.clearMm, 2);
-    expect(found.objective.openedMm).toBeCloseTo(wanted.openedMm ?? NaN, 1);
-    expect(found.objective.insertedMm).toBeCloseTo(wanted.insertedMm ?? NaN, 0);
-    expect(found.objective.near).toBe(wanted.near);
-  }, 240_000);
+  it.each(Array.from({ length: 24 }, (_, seed) => seed + 1))(
+    'of a few circuits is what a general solver finds, level by level (%i)',
+    (seed) => {
+      const run = randomRun(seed, { items: 2 + (seed % 3), lengthMm: seed % 4 === 0 ? 420 : 900 });
+      const found = optimise(run, THOROUGH);
+      const wanted = layoutByProgramme(highs, run);
+      expect(found.objective).toMatchObject({ over: wanted?.over, pairs: wanted?.pairs, splices: wanted?.splices });
+      if (wanted?.clearMm === undefined) return;
+      expect(found.objective.clearMm).toBeCloseTo(wanted.clearMm, 2);
+      expect(found.objective.openedMm).toBeCloseTo(wanted.openedMm ?? NaN, 1);
+      expect(found.objective.insertedMm).toBeCloseTo(wanted.insertedMm ?? NaN, 0);
+      expect(found.objective.near).toBe(wanted.near);
+    },
+    240_000,
+  );
 });

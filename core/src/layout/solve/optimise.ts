@@ -37,10 +37,14 @@ interface Tight {
 
 /** Clusters parted into the pieces that they were made of. */
 function apartAgain(clusters: readonly Placed[], pieces: readonly Placed[]): Placed[] {
-  return clusters.flatMap(({ piece, atMm }) => pieces.flatMap((one) => {
-    const offset = piece.bodies.find((body) => body.id === one.piece.bodies[0]?.id)?.offsetMm;
-    return offset === undefined ? [] : [{ piece: one.piece, atMm: atMm + offset - (one.piece.bodies[0]?.offsetMm ?? 0) }];
-  }));
+  return clusters.flatMap(({ piece, atMm }) =>
+    pieces.flatMap((one) => {
+      const offset = piece.bodies.find((body) => body.id === one.piece.bodies[0]?.id)?.offsetMm;
+      return offset === undefined
+        ? []
+        : [{ piece: one.piece, atMm: atMm + offset - (one.piece.bodies[0]?.offsetMm ?? 0) }];
+    }),
+  );
 }
 
 /** Search of one run, level by level. */
@@ -53,7 +57,13 @@ class Search {
 
   /** Levels 5 to 7 for pieces one after the other. */
   private tightest(following: Following, found: Found): Tight | undefined {
-    const limits = { gapMm: found.gapMm, bodiesAtMost: found.swept.bodies, diameterAtMost: found.over > 1 ? Infinity : found.peakMm, sideBySide: found.over > 1, beam: this.sweeps.beam };
+    const limits = {
+      gapMm: found.gapMm,
+      bodiesAtMost: found.swept.bodies,
+      diameterAtMost: found.over > 1 ? Infinity : found.peakMm,
+      sideBySide: found.over > 1,
+      beam: this.sweeps.beam,
+    };
     const span = shortestSpan(following, limits);
     if (!span?.placed) return undefined;
     let best: Inserted | undefined;
@@ -62,39 +72,84 @@ class Search {
     for (const fromMm of span.startsMm) {
       if (best && !this.standing.goesOn()) break;
       const inStretch = { ...limits, fromMm: fromMm - TOUCH_MM, toMm: fromMm + span.lengthMm + TOUCH_MM };
-      const made = following === found.steps ? leastWithEase(found.problem, inStretch, Math.round((this.standing.effort.parts * Math.min(1, (PIECES_IN_ALL_PARTS / this.standing.pieces) ** 10)) / span.startsMm.length), this.standing.goesOn) : leastInserted(following, inStretch);
+      const made =
+        following === found.steps
+          ? leastWithEase(
+              found.problem,
+              inStretch,
+              Math.round(
+                (this.standing.effort.parts * Math.min(1, (PIECES_IN_ALL_PARTS / this.standing.pieces) ** 10)) /
+                  span.startsMm.length,
+              ),
+              this.standing.goesOn,
+            )
+          : leastInserted(following, inStretch);
       if (!made) continue;
       boundMm = Math.min(boundMm, made.boundMm);
       complete = complete && made.complete;
       if (!best || made.costMm < best.costMm - TOUCH_MM) best = made;
     }
-    return best ? { placed: best.placed, spanProven: span.complete, insertedMm: complete ? boundMm : 0 } : { placed: span.placed, spanProven: span.complete, insertedMm: 0 };
+    return best
+      ? { placed: best.placed, spanProven: span.complete, insertedMm: complete ? boundMm : 0 }
+      : { placed: span.placed, spanProven: span.complete, insertedMm: 0 };
   }
 
   /** Levels 5 to 7 where bodies lie over each other: the stretch by sweeps, then body by body. */
   private tightestCrowded(thin: Found): Tight | undefined {
     const { standing } = this;
     const { steps, problem, over, gapMm, swept, peakMm } = thin;
-    const drawn = drawnTogether(steps, { over, gapMm, pairsAtMost: swept.pairs, bodiesAtMost: swept.bodies, diameterAtMost: peakMm, beam: this.sweeps.beam }, problem.lost, standing.best.objective.openedMm, (standing.proven ? SWEEPS_BY_TURN : 1) * standing.effort.turns, standing.goesOn);
+    const drawn = drawnTogether(
+      steps,
+      {
+        over,
+        gapMm,
+        pairsAtMost: swept.pairs,
+        bodiesAtMost: swept.bodies,
+        diameterAtMost: peakMm,
+        beam: this.sweeps.beam,
+      },
+      problem.lost,
+      standing.best.objective.openedMm,
+      (standing.proven ? SWEEPS_BY_TURN : 1) * standing.effort.turns,
+      standing.goesOn,
+    );
     if (drawn.placed) standing.offer(drawn.placed);
     const placed = drawn.placed ?? swept.placed ?? [];
     const clusters = clustersOf(placed);
     const rigid: Problem = { ...problem, units: clusters.map((piece) => ({ modes: [[piece]] })) };
     const rigidSteps = new Steps(rigid);
-    const tight = this.tightest(clusters.length <= PIECES_AT_FULL_BEAM ? rigidSteps : inThisOrder(rigidSteps, clusters), { ...thin, problem: rigid, steps: rigidSteps });
+    const tight = this.tightest(
+      clusters.length <= PIECES_AT_FULL_BEAM ? rigidSteps : inThisOrder(rigidSteps, clusters),
+      { ...thin, problem: rigid, steps: rigidSteps },
+    );
     if (tight) standing.offer(tight.placed);
-    for (const start of [placed, ...(tight ? [apartAgain(tight.placed, placed)] : [])]) standing.offer(polished(standing.run, start, standing.goesOn));
+    for (const start of [placed, ...(tight ? [apartAgain(tight.placed, placed)] : [])])
+      standing.offer(polished(standing.run, start, standing.goesOn));
     const { openedMm, insertedMm, splices } = standing.best.objective;
-    standing.leastInsertedMm = insertedBoundByPrices(problem, { over, gapMm, ...reachOf(problem.lost, openedMm) }, splices <= standing.limits.splices, [], insertedMm, standing.goesOn).boundMm;
+    standing.leastInsertedMm = insertedBoundByPrices(
+      problem,
+      { over, gapMm, ...reachOf(problem.lost, openedMm) },
+      splices <= standing.limits.splices,
+      [],
+      insertedMm,
+      standing.goesOn,
+    ).boundMm;
     standing.bounded();
     return { placed: [], spanProven: openedMm <= drawn.boundMm + SPAN_GRACE_MM, insertedMm: 0 };
   }
 
   solve(): LaidOut {
     const { built } = this.standing;
-    if (built.problem.units.length === 0) return { ...this.standing.best, bound: this.standing.best.objective, open: undefined };
+    if (built.problem.units.length === 0)
+      return { ...this.standing.best, bound: this.standing.best.objective, open: undefined };
     // Of many pieces, an order that is changed piece by piece finds more than a sweep that has to cut.
-    if (this.standing.pieces > PIECES_AT_FULL_BEAM && this.standing.limits.over === 1 && layInOneRow(this.standing) && this.standing.pieces > SWEPT_UP_TO) return settle(this.standing.best, 'over');
+    if (
+      this.standing.pieces > PIECES_AT_FULL_BEAM &&
+      this.standing.limits.over === 1 &&
+      layInOneRow(this.standing) &&
+      this.standing.pieces > SWEPT_UP_TO
+    )
+      return settle(this.standing.best, 'over');
     const crowded = this.sweeps.crowding(built);
     if (!crowded?.swept.placed) return this.standing.best;
     this.standing.offer(crowded.swept.placed);
@@ -110,12 +165,29 @@ class Search {
     let proof: Tight | undefined;
     if (thin.over === 1) {
       if (this.standing.goesOn()) {
-        const inOrder = this.tightest(inThisOrder(thin.steps, placed.map((one) => one.piece)), thin);
+        const inOrder = this.tightest(
+          inThisOrder(
+            thin.steps,
+            placed.map((one) => one.piece),
+          ),
+          thin,
+        );
         if (inOrder) this.standing.offer(inOrder.placed);
         if (inOrder && !thin.swept.complete && this.standing.goesOn()) {
           const fromMm = Math.min(...inOrder.placed.map((one) => one.atMm), thin.problem.lost?.fromMm ?? Infinity);
-          const toMm = Math.max(...inOrder.placed.map((one) => one.atMm + one.piece.lengthMm), thin.problem.lost?.toMm ?? -Infinity);
-          const nearer = leastInserted(nearTheLoss(thin.steps), { gapMm: thin.gapMm, fromMm: fromMm - TOUCH_MM, toMm: toMm + TOUCH_MM, bodiesAtMost: thin.swept.bodies, diameterAtMost: thin.peakMm, sideBySide: false, beam: this.sweeps.beam });
+          const toMm = Math.max(
+            ...inOrder.placed.map((one) => one.atMm + one.piece.lengthMm),
+            thin.problem.lost?.toMm ?? -Infinity,
+          );
+          const nearer = leastInserted(nearTheLoss(thin.steps), {
+            gapMm: thin.gapMm,
+            fromMm: fromMm - TOUCH_MM,
+            toMm: toMm + TOUCH_MM,
+            bodiesAtMost: thin.swept.bodies,
+            diameterAtMost: thin.peakMm,
+            sideBySide: false,
+            beam: this.sweeps.beam,
+          });
           if (nearer) this.standing.offer(nearer.placed);
         }
       }
@@ -129,8 +201,20 @@ class Search {
     } else if (this.standing.goesOn()) {
       proof = this.tightestCrowded(thin);
     }
-    const open: Level | undefined = !provenCrowding ? 'over' : !provenGap ? 'clearMm' : !provenPeak ? 'peakMm' : !proof?.spanProven ? 'openedMm' : this.standing.best.objective.insertedMm > proof.insertedMm + INSERTED_GRACE_MM ? 'insertedMm' : undefined;
-    const bound = proof?.spanProven ? { ...this.standing.best.bound, insertedMm: Math.max(this.standing.best.bound.insertedMm, proof.insertedMm) } : this.standing.best.bound;
+    const open: Level | undefined = !provenCrowding
+      ? 'over'
+      : !provenGap
+        ? 'clearMm'
+        : !provenPeak
+          ? 'peakMm'
+          : !proof?.spanProven
+            ? 'openedMm'
+            : this.standing.best.objective.insertedMm > proof.insertedMm + INSERTED_GRACE_MM
+              ? 'insertedMm'
+              : undefined;
+    const bound = proof?.spanProven
+      ? { ...this.standing.best.bound, insertedMm: Math.max(this.standing.best.bound.insertedMm, proof.insertedMm) }
+      : this.standing.best.bound;
     return settle({ ...this.standing.best, bound }, open);
   }
 }
@@ -142,7 +226,9 @@ class Search {
  */
 export function optimise(run: RunToLayOut, effort: Effort = QUICK): LaidOut {
   const found = new Search(new Standing(run, effort, buildProblem(run, 0))).solve();
-  const isPaired = run.items.some((item) => item.pairFindingId !== undefined && (item.joints.length > 1 || item.twoJoints));
+  const isPaired = run.items.some(
+    (item) => item.pairFindingId !== undefined && (item.joints.length > 1 || item.twoJoints),
+  );
   return found.open === undefined && isPaired ? heldAgainstFree(run, found, effort) : found;
 }
 
@@ -153,8 +239,17 @@ export function optimise(run: RunToLayOut, effort: Effort = QUICK): LaidOut {
 function heldAgainstFree(run: RunToLayOut, found: LaidOut, effort: Effort): LaidOut {
   const free = { ...run, found: undefined, items: run.items.map((item) => ({ ...item, pairFindingId: undefined })) };
   const loose = new Search(new Standing(free, { ...effort, onBetter: undefined }, buildProblem(free, 0))).solve();
-  const level = compareLayouts(found.objective, loose.objective) <= 0 ? undefined : firstDifference(found.objective, loose.objective);
-  return level ? { ...found, open: level, bound: { ...found.bound, [level]: loose.open === undefined ? loose.objective[level] : loose.bound[level] } } : { ...found, open: loose.open };
+  const level =
+    compareLayouts(found.objective, loose.objective) <= 0
+      ? undefined
+      : firstDifference(found.objective, loose.objective);
+  return level
+    ? {
+        ...found,
+        open: level,
+        bound: { ...found.bound, [level]: loose.open === undefined ? loose.objective[level] : loose.bound[level] },
+      }
+    : { ...found, open: loose.open };
 }
 
 /** The layout to start a search from: by the rules, or what was found before. At once, and with what the bounds prove of it. */

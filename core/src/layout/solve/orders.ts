@@ -45,6 +45,10 @@ export function nearTheLoss(steps: Steps): Following {
     start: steps.start,
     rest: (key, gapMm, over) => steps.rest(key, gapMm, over),
     roomLeft: (key, gapMm) => steps.roomLeft(key, gapMm),
-    next: (key) => steps.next(key).sort((a, b) => at(a.piece) - at(b.piece)).slice(0, COMPETING),
+    next: (key) =>
+      steps
+        .next(key)
+        .sort((a, b) => at(a.piece) - at(b.piece))
+        .slice(0, COMPETING),
   };
 }

@@ -12,14 +12,21 @@ export function wireCost(piece: Piece, long: readonly number[]): { readonly fixe
   const share = (wire: number): number => 1 + (long[wire] ?? 0) * EASE_SHARE;
   return {
     slope: piece.ends.reduce((sum, end) => sum + end.sign * share(end.wire), 0),
-    fixed: piece.ends.reduce((sum, end) => sum + end.sign * share(end.wire) * end.offsetMm + (end.addMm === undefined ? 0 : end.addMm + (1 - (long[end.wire] ?? 0)) * EASE_LEAST_MM), 0),
+    fixed: piece.ends.reduce(
+      (sum, end) =>
+        sum +
+        end.sign * share(end.wire) * end.offsetMm +
+        (end.addMm === undefined ? 0 : end.addMm + (1 - (long[end.wire] ?? 0)) * EASE_LEAST_MM),
+      0,
+    ),
   };
 }
 
 /** Which wires are so long as they lie that their ease grows with them: 1 for those, else 0. */
 export function longOnes(placed: readonly Placed[], wires: number): number[] {
   const between = Array<number>(wires).fill(0);
-  for (const { piece, atMm } of placed) for (const end of piece.ends) between[end.wire] = (between[end.wire] ?? 0) + end.sign * (atMm + end.offsetMm);
+  for (const { piece, atMm } of placed)
+    for (const end of piece.ends) between[end.wire] = (between[end.wire] ?? 0) + end.sign * (atMm + end.offsetMm);
   return between.map((mm) => Number(EASE_SHARE * mm > EASE_LEAST_MM));
 }
 
@@ -31,11 +38,29 @@ export interface CostLimits {
 }
 
 /** The cost with one more piece at the right of all others, in whichever of its rooms. */
-export function withPieceAtRight<T>(before: CostFunction<T> | undefined, piece: Piece, cost: { readonly fixed: number; readonly slope: number }, limits: CostLimits, source: T): CostFunction<T> {
-  return piece.rooms.reduce<CostFunction<T>>((least, room) => lessOf(least, extended(before, {
-    fromMm: Math.max(room.fromMm, limits.fromMm), toMm: Math.min(room.toMm, limits.toMm - piece.lengthMm), lengthMm: piece.lengthMm, gapMm: before ? limits.gapMm : 0,
-    base: cost.fixed + NEAR_MM * room.near + AWAY * room.awayMm, slope: cost.slope + AWAY * room.awayPerMm, source,
-  })), []);
+export function withPieceAtRight<T>(
+  before: CostFunction<T> | undefined,
+  piece: Piece,
+  cost: { readonly fixed: number; readonly slope: number },
+  limits: CostLimits,
+  source: T,
+): CostFunction<T> {
+  return piece.rooms.reduce<CostFunction<T>>(
+    (least, room) =>
+      lessOf(
+        least,
+        extended(before, {
+          fromMm: Math.max(room.fromMm, limits.fromMm),
+          toMm: Math.min(room.toMm, limits.toMm - piece.lengthMm),
+          lengthMm: piece.lengthMm,
+          gapMm: before ? limits.gapMm : 0,
+          base: cost.fixed + NEAR_MM * room.near + AWAY * room.awayMm,
+          slope: cost.slope + AWAY * room.awayPerMm,
+          source,
+        }),
+      ),
+    [],
+  );
 }
 
 /** Where a piece may lie as seen in a mirror at 0: a left edge at x is one at −x − length there. */
@@ -43,6 +68,14 @@ export function mirrored(piece: Piece): Piece {
   const long = piece.lengthMm;
   return {
     ...piece,
-    rooms: piece.rooms.map((room) => ({ fromMm: -room.toMm - long, toMm: -room.fromMm - long, near: room.near, awayMm: room.awayMm - room.awayPerMm * long, awayPerMm: -room.awayPerMm })).reverse(),
+    rooms: piece.rooms
+      .map((room) => ({
+        fromMm: -room.toMm - long,
+        toMm: -room.fromMm - long,
+        near: room.near,
+        awayMm: room.awayMm - room.awayPerMm * long,
+        awayPerMm: -room.awayPerMm,
+      }))
+      .reverse(),
   };
 }

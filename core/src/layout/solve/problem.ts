@@ -98,7 +98,10 @@ export function lastUpTo(rooms: readonly Room[], atMm: number): number | undefin
 }
 
 /** How far bodies may lie when so much is opened: whatever is opened holds all that is lost. */
-export const reachOf = (lost: Window | undefined, openedMm: number): Window => ({ fromMm: lost ? lost.toMm - openedMm - 0.01 : -Infinity, toMm: lost ? lost.fromMm + openedMm + 0.01 : Infinity });
+export const reachOf = (lost: Window | undefined, openedMm: number): Window => ({
+  fromMm: lost ? lost.toMm - openedMm - 0.01 : -Infinity,
+  toMm: lost ? lost.fromMm + openedMm + 0.01 : Infinity,
+});
 
 export const lastOf = (piece: Piece): number => piece.rooms.at(-1)?.toMm ?? -Infinity;
 export const bodiesOf = (mode: Mode): number => mode.reduce((sum, piece) => sum + piece.bodies.length, 0);

@@ -40,7 +40,17 @@ function extended(label: Label, piece: Piece, key: string, gapMm: number): Label
     const from = first ? room.fromMm : Math.max(label.endMm + gap, room.fromMm);
     if (from > room.toMm + TOUCH_MM) return [];
     const before = first ? 0 : label.lengthMm + gap;
-    return [{ key, endMm: from + piece.lengthMm, latestMm: Math.min(label.latestMm, room.toMm - before), lengthMm: before + piece.lengthMm, from: label, piece, room }];
+    return [
+      {
+        key,
+        endMm: from + piece.lengthMm,
+        latestMm: Math.min(label.latestMm, room.toMm - before),
+        lengthMm: before + piece.lengthMm,
+        from: label,
+        piece,
+        room,
+      },
+    ];
   });
 }
 
@@ -74,7 +84,8 @@ const dominates = (a: Label, b: Label): boolean => a.endMm <= b.endMm + TOUCH_MM
  */
 export function shortestSpan(steps: Following, limits: SpanLimits): Span | undefined {
   const { problem } = steps;
-  const tooThick = (piece: Piece): boolean => piece.bodies.some((body) => problem.diameterMm([body.spec]) > limits.diameterAtMost + TOUCH_MM);
+  const tooThick = (piece: Piece): boolean =>
+    piece.bodies.some((body) => problem.diameterMm([body.spec]) > limits.diameterAtMost + TOUCH_MM);
   let labels: Label[] = [{ key: steps.start(), endMm: -Infinity, latestMm: Infinity, lengthMm: 0 }];
   const finals: Label[] = [];
   let complete = true;
@@ -105,15 +116,31 @@ export function shortestSpan(steps: Following, limits: SpanLimits): Span | undef
       complete = false;
     }
   }
-  const judged = finals.map((label) => ({ label, ...shortest(label, problem.lost) })).sort((a, b) => a.spanMm - b.spanMm);
+  const judged = finals
+    .map((label) => ({ label, ...shortest(label, problem.lost) }))
+    .sort((a, b) => a.spanMm - b.spanMm);
   const [best] = judged;
   if (!best) return undefined;
   const asShort = judged.filter((one) => one.spanMm <= best.spanMm + TOUCH_MM);
   const startsMm = asShort.flatMap(({ label, startMm }) => {
     // Of a rigid row that may slide, both ends.
     const from = Math.max(Math.max(problem.lost?.toMm ?? -Infinity, label.endMm) - best.spanMm, -1e9);
-    return [startMm, ...(from < startMm - TOUCH_MM && from + best.spanMm >= label.endMm - TOUCH_MM && label.lengthMm <= best.spanMm + TOUCH_MM ? [from] : [])];
+    return [
+      startMm,
+      ...(from < startMm - TOUCH_MM &&
+      from + best.spanMm >= label.endMm - TOUCH_MM &&
+      label.lengthMm <= best.spanMm + TOUCH_MM
+        ? [from]
+        : []),
+    ];
   });
-  const unique = startsMm.sort((a, b) => a - b).filter((at, index, all) => index === 0 || at - (all[index - 1] ?? at) > TOUCH_MM);
-  return { lengthMm: best.spanMm, startsMm: unique, complete, placed: placedFrom(best.label, best.startMm, limits.gapMm) };
+  const unique = startsMm
+    .sort((a, b) => a - b)
+    .filter((at, index, all) => index === 0 || at - (all[index - 1] ?? at) > TOUCH_MM);
+  return {
+    lengthMm: best.spanMm,
+    startsMm: unique,
+    complete,
+    placed: placedFrom(best.label, best.startMm, limits.gapMm),
+  };
 }

@@ -26,7 +26,11 @@ export class Standing {
   /** Fewest splices in one layer, where one layer may do. */
   readonly inOneLayer: SpliceBound | undefined;
 
-  constructor(readonly run: RunToLayOut, readonly effort: Effort, readonly built: Built) {
+  constructor(
+    readonly run: RunToLayOut,
+    readonly effort: Effort,
+    readonly built: Built,
+  ) {
     const items = firstLayout(run);
     const objective = measure(run, items);
     this.limits = runBounds(built.problem, run.keepOuts, run.betweenBodiesMm, false);
@@ -35,7 +39,10 @@ export class Standing {
     this.best = { items, objective, bound: this.boundOf(objective), open: 'over' };
     this.leastPeakMm = objective.peakMm;
     this.mostOver = objective.barred > 0 ? Math.max(1, run.items.length) : objective.over;
-    this.pieces = built.problem.units.reduce((sum, unit) => sum + Math.max(...unit.modes.map((mode) => mode.length)), 0);
+    this.pieces = built.problem.units.reduce(
+      (sum, unit) => sum + Math.max(...unit.modes.map((mode) => mode.length)),
+      0,
+    );
   }
 
   /** What cannot be bettered on each level when the ones before it stay as they are. */
@@ -44,12 +51,24 @@ export class Standing {
     // One over another spares a splice: only in one layer has there to be more.
     const fewest = reached.splices <= this.limits.splices;
     const leastSplices = reached.over === 1 ? Math.max(splices, this.inOneLayer?.splices ?? 0) : splices;
-    const clearMm = Math.min(fewest ? this.widestMm : this.limits.clearMm, reached.over === 1 && reached.splices <= (this.inOneLayer?.splices ?? 0) ? this.widestInOneLayerMm : Infinity);
+    const clearMm = Math.min(
+      fewest ? this.widestMm : this.limits.clearMm,
+      reached.over === 1 && reached.splices <= (this.inOneLayer?.splices ?? 0) ? this.widestInOneLayerMm : Infinity,
+    );
     const { problem } = this.built;
     return {
-      barred: 0, over: Math.min(over, reached.over), pairs: Math.min(pairs, reached.pairs), splices: Math.min(leastSplices, reached.splices),
-      clearMm: reached.over > 1 ? this.run.betweenBodiesMm : Math.max(reached.clearMm, clearMm), peakMm: Math.min(peakMm, reached.peakMm),
-      openedMm: Math.min(reached.openedMm, openedBound(problem, reached.clearMm, reached.over, fewest)), insertedMm: Math.min(reached.insertedMm, Math.max(this.leastInsertedMm, insertedBound(problem, reached.clearMm, reached.over, fewest))), near: 0,
+      barred: 0,
+      over: Math.min(over, reached.over),
+      pairs: Math.min(pairs, reached.pairs),
+      splices: Math.min(leastSplices, reached.splices),
+      clearMm: reached.over > 1 ? this.run.betweenBodiesMm : Math.max(reached.clearMm, clearMm),
+      peakMm: Math.min(peakMm, reached.peakMm),
+      openedMm: Math.min(reached.openedMm, openedBound(problem, reached.clearMm, reached.over, fewest)),
+      insertedMm: Math.min(
+        reached.insertedMm,
+        Math.max(this.leastInsertedMm, insertedBound(problem, reached.clearMm, reached.over, fewest)),
+      ),
+      near: 0,
     };
   }
 
@@ -61,7 +80,11 @@ export class Standing {
     const level = firstDifference(objective, this.best.objective);
     const isEarlier = level !== undefined && LEVELS.indexOf(level) < LEVELS.indexOf('peakMm');
     // Thickness within a hundredth counts as none, but not one hundredth on top of another.
-    if (compareLayouts(objective, this.best.objective) > 0 || (!isEarlier && objective.peakMm > this.leastPeakMm * (1 + PEAK_GRACE))) return;
+    if (
+      compareLayouts(objective, this.best.objective) > 0 ||
+      (!isEarlier && objective.peakMm > this.leastPeakMm * (1 + PEAK_GRACE))
+    )
+      return;
     this.leastPeakMm = isEarlier ? objective.peakMm : Math.min(this.leastPeakMm, objective.peakMm);
     this.best = { items, objective, bound: this.boundOf(objective), open: this.best.open };
     this.effort.onBetter?.(settle(this.best, 'over'));
@@ -80,6 +103,8 @@ export class Standing {
 
   /** The layout to start from, with its bounds. */
   start(): LaidOut {
-    return this.built.problem.units.length === 0 ? { ...this.best, bound: this.best.objective, open: undefined } : settle(this.best, 'over');
+    return this.built.problem.units.length === 0
+      ? { ...this.best, bound: this.best.objective, open: undefined }
+      : settle(this.best, 'over');
   }
 }

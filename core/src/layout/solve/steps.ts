@@ -29,7 +29,8 @@ export interface Step {
 }
 
 /** The key that follows when a step is taken. */
-export const keyAfter = (key: string, { unit, letter }: Step): string => key.slice(0, unit) + letter + key.slice(unit + 1);
+export const keyAfter = (key: string, { unit, letter }: Step): string =>
+  key.slice(0, unit) + letter + key.slice(unit + 1);
 
 /** What a key says about what is still to come. */
 export interface Rest {
@@ -49,18 +50,30 @@ export interface Rest {
 /** Which pieces have to lie before another one: of equal ones the more urgent goes first, since exchanging them changes nothing. */
 function goesFirst(a: Piece, b: Piece): boolean {
   const alike = a.bodies.length === 1 && b.bodies.length === 1 && Math.abs(a.lengthMm - b.lengthMm) < TOUCH_MM;
-  if (!alike || a.ends.length !== b.ends.length || a.ends.some((end, index) => end.sign !== b.ends[index]?.sign)) return false;
+  if (!alike || a.ends.length !== b.ends.length || a.ends.some((end, index) => end.sign !== b.ends[index]?.sign))
+    return false;
   const same = (x: number, y: number): boolean => x === y || Math.abs(x - y) < TOUCH_MM;
   const [firstA, firstB] = [a.rooms[0]?.fromMm ?? 0, b.rooms[0]?.fromMm ?? 0];
   // Rooms that are one list, but that b begins later or ends later.
-  const clipped = (rooms: readonly Room[], from: number, to: number): Room[] => rooms.filter((room) => room.toMm >= from - TOUCH_MM && room.fromMm <= to + TOUCH_MM).map((room) => ({ ...room, fromMm: Math.max(from, room.fromMm), toMm: Math.min(to, room.toMm) }));
+  const clipped = (rooms: readonly Room[], from: number, to: number): Room[] =>
+    rooms
+      .filter((room) => room.toMm >= from - TOUCH_MM && room.fromMm <= to + TOUCH_MM)
+      .map((room) => ({ ...room, fromMm: Math.max(from, room.fromMm), toMm: Math.min(to, room.toMm) }));
   const from = Math.max(firstA, firstB);
   const to = Math.min(lastOf(a), lastOf(b));
   const [cutA, cutB] = [clipped(a.rooms, from, to), clipped(b.rooms, from, to)];
-  const nested = cutA.length === cutB.length && cutA.every((room, index) => {
-    const other = cutB[index];
-    return other !== undefined && same(room.fromMm, other.fromMm) && same(room.toMm, other.toMm) && room.near === other.near && room.awayPerMm === other.awayPerMm;
-  });
+  const nested =
+    cutA.length === cutB.length &&
+    cutA.every((room, index) => {
+      const other = cutB[index];
+      return (
+        other !== undefined &&
+        same(room.fromMm, other.fromMm) &&
+        same(room.toMm, other.toMm) &&
+        room.near === other.near &&
+        room.awayPerMm === other.awayPerMm
+      );
+    });
   return nested && firstA <= firstB + TOUCH_MM && lastOf(a) <= lastOf(b) + TOUCH_MM;
 }
 
@@ -91,14 +104,28 @@ export class Steps {
     const { units } = problem;
     const diameter = (piece: Piece): number => problem.diameterMm(piece.bodies.map((body) => body.spec));
     this.single = units.map((unit) => unit.modes.length === 1);
-    this.byLast = units.flatMap((unit, at) => unit.modes.flatMap((mode, m) => mode.map((piece, index) => ({ unit: at, mode: m, index, piece, lastMm: lastOf(piece) })))).sort((a, b) => a.lastMm - b.lastMm);
+    this.byLast = units
+      .flatMap((unit, at) =>
+        unit.modes.flatMap((mode, m) =>
+          mode.map((piece, index) => ({ unit: at, mode: m, index, piece, lastMm: lastOf(piece) })),
+        ),
+      )
+      .sort((a, b) => a.lastMm - b.lastMm);
     this.unbegunLatest = units.map((unit) => Math.max(...unit.modes.map((mode) => Math.min(...mode.map(lastOf)))));
     this.bodies = units.map((unit) => unit.modes.map(bodiesOf));
     this.fewest = this.bodies.map((list) => Math.min(...list));
     const alone = this.byLast.filter((entry) => this.single[entry.unit]);
     alone.forEach((one, i) => {
-      this.before.set(one.piece, alone.filter((other, j) =>
-        other.unit !== one.unit && goesFirst(other.piece, one.piece) && !(goesFirst(one.piece, other.piece) && j > i) && Math.abs(diameter(one.piece) - diameter(other.piece)) < TOUCH_MM));
+      this.before.set(
+        one.piece,
+        alone.filter(
+          (other, j) =>
+            other.unit !== one.unit &&
+            goesFirst(other.piece, one.piece) &&
+            !(goesFirst(one.piece, other.piece) && j > i) &&
+            Math.abs(diameter(one.piece) - diameter(other.piece)) < TOUCH_MM,
+        ),
+      );
     });
   }
 
@@ -110,8 +137,10 @@ export class Steps {
     const add = (unit: number, mode: number, placed: number, certain: boolean): void => {
       const piece = this.problem.units[unit]?.modes[mode]?.[placed];
       if (!piece) return;
-      const waits = !any && this.before.get(piece)?.some((other) => placedOf(key.charCodeAt(other.unit)) <= other.index);
-      if (waits !== true) steps.push({ unit, piece, certain, letter: String.fromCharCode(FIRST_CODE + mode * PIECES + placed) });
+      const waits =
+        !any && this.before.get(piece)?.some((other) => placedOf(key.charCodeAt(other.unit)) <= other.index);
+      if (waits !== true)
+        steps.push({ unit, piece, certain, letter: String.fromCharCode(FIRST_CODE + mode * PIECES + placed) });
     };
     for (let unit = 0; unit < this.problem.units.length; unit += 1) {
       const code = key.charCodeAt(unit);

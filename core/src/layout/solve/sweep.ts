@@ -46,7 +46,8 @@ export interface SweepResult {
   readonly complete: boolean;
 }
 
-const endsOf = (piece: Piece, atMm: number, unit: number): Reaching[] => piece.bodies.map((body) => ({ endMm: atMm + body.offsetMm + body.lengthMm, body, unit }));
+const endsOf = (piece: Piece, atMm: number, unit: number): Reaching[] =>
+  piece.bodies.map((body) => ({ endMm: atMm + body.offsetMm + body.lengthMm, body, unit }));
 
 /** Whether what follows one label can follow the other as well or better. */
 function dominates(a: Label, b: Label): boolean {
@@ -58,9 +59,11 @@ function dominates(a: Label, b: Label): boolean {
 }
 
 /** With limits to the diameter, which bodies overlap matters, and with own bodies, whose they are. */
-const sameBodies = (a: Label, b: Label): boolean => a.reaching.every((end) => b.reaching.some((other) => other.body === end.body));
+const sameBodies = (a: Label, b: Label): boolean =>
+  a.reaching.every((end) => b.reaching.some((other) => other.body === end.body));
 
-const beats = (one: Label, other: Label, strict: boolean): boolean => dominates(one, other) && (!strict || one.reaching.length <= 1 || sameBodies(one, other));
+const beats = (one: Label, other: Label, strict: boolean): boolean =>
+  dominates(one, other) && (!strict || one.reaching.length <= 1 || sameBodies(one, other));
 
 function put(layer: Map<string, Label[]>, label: Label, strict: boolean): boolean {
   const there = layer.get(label.key);
@@ -81,7 +84,10 @@ function places(label: Label, piece: Piece, limits: SweepLimits, unit: number): 
   const clearFrom = farthest ? farthest.endMm + limits.gapMm : -Infinity;
   const out: number[] = [];
   for (let overlaps = 0; overlaps < Math.min(limits.over, label.reaching.length + 1); overlaps += 1) {
-    const from = overlaps === 0 ? Math.max(clearFrom, label.startMm) : Math.max(label.startMm, label.reaching[overlaps]?.endMm ?? label.startMm);
+    const from =
+      overlaps === 0
+        ? Math.max(clearFrom, label.startMm)
+        : Math.max(label.startMm, label.reaching[overlaps]?.endMm ?? label.startMm);
     const at = firstFrom(piece.rooms, from);
     if (at === undefined) continue;
     const over = label.reaching.filter((one) => one.endMm > at + TOUCH_MM);
@@ -95,31 +101,56 @@ function places(label: Label, piece: Piece, limits: SweepLimits, unit: number): 
 function crowd(over: readonly Reaching[], piece: Piece, atMm: number): Reaching[][] {
   return piece.bodies.map((body) => {
     const start = atMm + body.offsetMm;
-    const own = piece.bodies.filter((other) => other !== body && atMm + other.offsetMm <= start + TOUCH_MM && atMm + other.offsetMm + other.lengthMm > start + TOUCH_MM);
-    return [...over.filter((one) => one.endMm > start + TOUCH_MM), ...[...own, body].map((one) => ({ endMm: atMm + one.offsetMm + one.lengthMm, body: one, unit: -1 }))];
+    const own = piece.bodies.filter(
+      (other) =>
+        other !== body &&
+        atMm + other.offsetMm <= start + TOUCH_MM &&
+        atMm + other.offsetMm + other.lengthMm > start + TOUCH_MM,
+    );
+    return [
+      ...over.filter((one) => one.endMm > start + TOUCH_MM),
+      ...[...own, body].map((one) => ({ endMm: atMm + one.offsetMm + one.lengthMm, body: one, unit: -1 })),
+    ];
   });
 }
 
-function follow(label: Label, piece: Piece, key: string, unit: number, atMm: number, limits: SweepLimits, problem: Problem): Label | undefined {
+function follow(
+  label: Label,
+  piece: Piece,
+  key: string,
+  unit: number,
+  atMm: number,
+  limits: SweepLimits,
+  problem: Problem,
+): Label | undefined {
   const over = label.reaching.filter((one) => one.endMm > atMm + TOUCH_MM);
   const crowds = crowd(over, piece, atMm);
-  const pairs = label.pairs + piece.pairs + crowds.reduce((sum, here) => sum + here.filter((one) => one.unit !== -1).length, 0);
+  const pairs =
+    label.pairs + piece.pairs + crowds.reduce((sum, here) => sum + here.filter((one) => one.unit !== -1).length, 0);
   if (pairs > (limits.pairsAtMost ?? Infinity)) return undefined;
   for (const here of crowds) {
     if (here.length > limits.over) return undefined;
-    if (limits.diameterAtMost !== undefined && problem.diameterMm(here.map((one) => one.body.spec)) > limits.diameterAtMost + TOUCH_MM) return undefined;
+    if (
+      limits.diameterAtMost !== undefined &&
+      problem.diameterMm(here.map((one) => one.body.spec)) > limits.diameterAtMost + TOUCH_MM
+    )
+      return undefined;
   }
-  const reaching = [...over, ...endsOf(piece, atMm, unit)].sort((a, b) => b.endMm - a.endMm).slice(0, Math.max(limits.over, piece.bodies.length));
+  const reaching = [...over, ...endsOf(piece, atMm, unit)]
+    .sort((a, b) => b.endMm - a.endMm)
+    .slice(0, Math.max(limits.over, piece.bodies.length));
   return { key, pairs, reaching, startMm: atMm, from: label, placed: { piece, atMm } };
 }
 
 /** How much later what lies might end; below 0 when bodies still have to overlap. */
-const spareMm = (label: Label, latestEndMm: number): number => latestEndMm - Math.max(label.startMm, label.reaching[0]?.endMm ?? label.startMm);
+const spareMm = (label: Label, latestEndMm: number): number =>
+  latestEndMm - Math.max(label.startMm, label.reaching[0]?.endMm ?? label.startMm);
 
 /** How far what lies is beyond what leaves room for the most urgent, as many side by side as may be; 0 when it is not. */
 function lateMm(label: Label, latestWideMm: number, over: number): number {
   let ends = 0;
-  for (let index = 0; index < over; index += 1) ends += Math.max(label.startMm, label.reaching[index]?.endMm ?? label.startMm);
+  for (let index = 0; index < over; index += 1)
+    ends += Math.max(label.startMm, label.reaching[index]?.endMm ?? label.startMm);
   return Math.max(0, ends / over - latestWideMm);
 }
 
@@ -127,15 +158,23 @@ function lateMm(label: Label, latestWideMm: number, over: number): number {
 const likelyPairs = (label: Label, spare: number, bodyMm: number): number => label.pairs + Math.max(0, -spare / bodyMm);
 
 /** The best labels of a layer: fewest likely pairs, then the most to spare, half of them by one measure of it and half by the other. */
-function cut(layer: Map<string, Label[]>, beam: number, bodyMm: number, lateOf: (label: Label) => number, spares: readonly ((label: Label) => number)[]): { readonly labels: Label[]; readonly cut: boolean } {
+function cut(
+  layer: Map<string, Label[]>,
+  beam: number,
+  bodyMm: number,
+  lateOf: (label: Label) => number,
+  spares: readonly ((label: Label) => number)[],
+): { readonly labels: Label[]; readonly cut: boolean } {
   const labels = [...layer.values()].flat();
   if (labels.length <= beam) return { labels, cut: false };
   const kept = new Set<Label>();
   for (const spareOf of spares) {
-    const judged = labels.map((label) => {
-      const spare = spareOf(label);
-      return { label, spare, late: lateOf(label), pairs: likelyPairs(label, spare, bodyMm) };
-    }).sort((a, b) => a.late - b.late || a.pairs - b.pairs || b.spare - a.spare);
+    const judged = labels
+      .map((label) => {
+        const spare = spareOf(label);
+        return { label, spare, late: lateOf(label), pairs: likelyPairs(label, spare, bodyMm) };
+      })
+      .sort((a, b) => a.late - b.late || a.pairs - b.pairs || b.spare - a.spare);
     for (const { label } of judged.slice(0, Math.ceil(beam / spares.length))) kept.add(label);
   }
   return { labels: [...kept], cut: true };
@@ -161,7 +200,10 @@ export function sweep(steps: Following, limits: SweepLimits): SweepResult {
   const endOf = (label: Label): number => label.reaching[0]?.endMm ?? -Infinity;
   /** Whether a finished or unfinished label can still be better than the best. */
   const falls = (made: Label, bodies: number): boolean =>
-    best !== undefined && (limits.earliestEnd === true ? endOf(made) >= endOf(best) - TOUCH_MM : made.pairs > best.pairs || (made.pairs === best.pairs && bodies >= bestBodies));
+    best !== undefined &&
+    (limits.earliestEnd === true
+      ? endOf(made) >= endOf(best) - TOUCH_MM
+      : made.pairs > best.pairs || (made.pairs === best.pairs && bodies >= bestBodies));
   const strict = limits.over > 1;
   const lengths = problem.units.flatMap((unit) => (unit.modes[0] ?? []).map((piece) => piece.lengthMm));
   const bodyMm = limits.over === 1 ? Infinity : lengths.reduce((sum, mm) => sum + mm, 0) / Math.max(1, lengths.length);
@@ -175,7 +217,9 @@ export function sweep(steps: Following, limits: SweepLimits): SweepResult {
     };
     for (const label of labels) {
       const next = steps.next(label.key);
-      const idle = label.placed ? idleFrom(next, (label.reaching[0]?.endMm ?? -Infinity) + limits.gapMm, limits.gapMm) : Infinity;
+      const idle = label.placed
+        ? idleFrom(next, (label.reaching[0]?.endMm ?? -Infinity) + limits.gapMm, limits.gapMm)
+        : Infinity;
       for (const step of next) {
         const fits = places(label, step.piece, limits, step.unit).filter((atMm) => atMm < idle - TOUCH_MM);
         if (fits.length === 0) continue;
@@ -184,7 +228,12 @@ export function sweep(steps: Following, limits: SweepLimits): SweepResult {
         if (bodies > (limits.bodiesAtMost ?? Infinity)) continue;
         for (const atMm of fits) {
           const endMm = atMm + step.piece.lengthMm;
-          if (limits.over === 1 ? endMm > latestEndMm + TOUCH_MM || latestStartMm < endMm + limits.gapMm - TOUCH_MM : latestStartMm < atMm - TOUCH_MM) continue;
+          if (
+            limits.over === 1
+              ? endMm > latestEndMm + TOUCH_MM || latestStartMm < endMm + limits.gapMm - TOUCH_MM
+              : latestStartMm < atMm - TOUCH_MM
+          )
+            continue;
           const made = follow(label, step.piece, key, step.unit, atMm, limits, problem);
           if (!made || falls(made, bodies)) continue;
           if (latestStartMm < Infinity) put(layer, made, strict);
@@ -192,12 +241,20 @@ export function sweep(steps: Following, limits: SweepLimits): SweepResult {
         }
       }
     }
-    const kept = cut(layer, limits.beam, bodyMm, (label) => (strict ? lateMm(label, restOf(label.key).latestWideMm, limits.over) : 0), [
-      (label) => spareMm(label, restOf(label.key).latestEndMm),
-      (label) => spareMm(label, steps.roomLeft(label.key, limits.gapMm)),
-    ]);
+    const kept = cut(
+      layer,
+      limits.beam,
+      bodyMm,
+      (label) => (strict ? lateMm(label, restOf(label.key).latestWideMm, limits.over) : 0),
+      [
+        (label) => spareMm(label, restOf(label.key).latestEndMm),
+        (label) => spareMm(label, steps.roomLeft(label.key, limits.gapMm)),
+      ],
+    );
     if (kept.cut) complete = false;
     labels = kept.labels;
   }
-  return best ? { placed: traced(best), pairs: best.pairs, bodies: bestBodies, complete } : { pairs: Infinity, bodies: Infinity, complete };
+  return best
+    ? { placed: traced(best), pairs: best.pairs, bodies: bestBodies, complete }
+    : { pairs: Infinity, bodies: Infinity, complete };
 }

@@ -23,18 +23,35 @@ export class Sweeps {
 
   constructor(private readonly standing: Standing) {
     const { effort, pieces } = standing;
-    this.beam = Math.max(LEAST_BEAM, Math.round(effort.beam * Math.min(1, (PIECES_AT_FULL_BEAM / Math.max(1, pieces)) ** 3)));
+    this.beam = Math.max(
+      LEAST_BEAM,
+      Math.round(effort.beam * Math.min(1, (PIECES_AT_FULL_BEAM / Math.max(1, pieces)) ** 3)),
+    );
   }
 
   /** Sweeps in every order; of many pieces first only in orders near their losses, which are few and mostly good enough. */
-  private swept(built: Built, limits: Omit<SweepLimits, 'beam'>): { readonly steps: Steps; readonly result: SweepResult } {
+  private swept(
+    built: Built,
+    limits: Omit<SweepLimits, 'beam'>,
+  ): { readonly steps: Steps; readonly result: SweepResult } {
     const steps = new Steps(built.problem);
     if (this.standing.pieces > PIECES_AT_FULL_BEAM) {
       const near = sweep(nearTheLoss(steps), { ...limits, beam: NEAR_BEAM_TIMES * this.beam });
       // Without overlaps and with the fewest splices there is nothing better to find.
-      if (near.placed && near.pairs <= Math.max(this.standing.limits.pairs, 0) && near.bodies <= this.standing.limits.splices) return { steps, result: { ...near, complete: false } };
+      if (
+        near.placed &&
+        near.pairs <= Math.max(this.standing.limits.pairs, 0) &&
+        near.bodies <= this.standing.limits.splices
+      )
+        return { steps, result: { ...near, complete: false } };
       const all = sweep(steps, { ...limits, beam: this.beam });
-      return { steps, result: !all.placed || near.pairs < all.pairs || (near.pairs === all.pairs && near.bodies < all.bodies) ? { ...near, complete: all.complete && !all.placed && !near.placed } : all };
+      return {
+        steps,
+        result:
+          !all.placed || near.pairs < all.pairs || (near.pairs === all.pairs && near.bodies < all.bodies)
+            ? { ...near, complete: all.complete && !all.placed && !near.placed }
+            : all,
+      };
     }
     return { steps, result: sweep(steps, { ...limits, beam: this.beam }) };
   }
@@ -57,11 +74,21 @@ export class Sweeps {
     const wanted = this.standing.run.betweenBodiesMm;
     const tryGap = (gapMm: number): Found | undefined => {
       const built = buildProblem(this.standing.run, gapMm);
-      const { steps, result } = this.swept(built, { over: found.over, gapMm, pairsAtMost: found.swept.pairs, bodiesAtMost: found.swept.bodies });
+      const { steps, result } = this.swept(built, {
+        over: found.over,
+        gapMm,
+        pairsAtMost: found.swept.pairs,
+        bodiesAtMost: found.swept.bodies,
+      });
       if (!result.placed && !result.complete) this.standing.proven = false;
       return result.placed ? { ...found, problem: built.problem, steps, swept: result, gapMm } : undefined;
     };
-    const most = found.over === 1 ? (found.swept.bodies <= this.standing.limits.splices ? this.standing.widestMm : this.standing.limits.clearMm) : wanted;
+    const most =
+      found.over === 1
+        ? found.swept.bodies <= this.standing.limits.splices
+          ? this.standing.widestMm
+          : this.standing.limits.clearMm
+        : wanted;
     const full = most >= wanted ? tryGap(wanted) : undefined;
     if (full) return full;
     let high = Math.min(wanted, most + GAP_STEP_MM);
@@ -88,8 +115,15 @@ export class Sweeps {
       const gapMm = (low + high) / 2;
       const { problem } = buildProblem(this.standing.run, gapMm);
       const steps = new Steps(problem);
-      const swept = sweep(inThisOrder(steps, order), { over: found.over, gapMm, pairsAtMost: found.swept.pairs, bodiesAtMost: found.swept.bodies, beam: this.beam });
-      if (swept.placed) [best, low] = [{ ...found, problem, steps, swept: { ...swept, complete: found.swept.complete }, gapMm }, gapMm];
+      const swept = sweep(inThisOrder(steps, order), {
+        over: found.over,
+        gapMm,
+        pairsAtMost: found.swept.pairs,
+        bodiesAtMost: found.swept.bodies,
+        beam: this.beam,
+      });
+      if (swept.placed)
+        [best, low] = [{ ...found, problem, steps, swept: { ...swept, complete: found.swept.complete }, gapMm }, gapMm];
       else high = gapMm;
     }
     return best;
@@ -98,20 +132,40 @@ export class Sweeps {
   /** Level 4: the thinnest that the bundle's thickest place can be, and within a hundredth of it. */
   thinnest(found: Found): Found {
     const { problem, steps } = found;
-    const bodies = problem.units.flatMap((unit) => unit.modes.flatMap((mode) => mode.flatMap((piece) => piece.bodies.map((body) => body.spec))));
-    const least = Math.max(...problem.units.map((unit) => Math.min(...unit.modes.map((mode) => Math.max(...mode.flatMap((piece) => piece.bodies.map((body) => problem.diameterMm([body.spec]))))))));
+    const bodies = problem.units.flatMap((unit) =>
+      unit.modes.flatMap((mode) => mode.flatMap((piece) => piece.bodies.map((body) => body.spec))),
+    );
+    const least = Math.max(
+      ...problem.units.map((unit) =>
+        Math.min(
+          ...unit.modes.map((mode) =>
+            Math.max(...mode.flatMap((piece) => piece.bodies.map((body) => problem.diameterMm([body.spec])))),
+          ),
+        ),
+      ),
+    );
     const reached = this.peakOf(found);
     if (reached <= least * (1 + PEAK_GRACE)) return { ...found, peakMm: least * (1 + PEAK_GRACE) };
     const singles = bodies.map((spec) => problem.diameterMm([spec]));
-    const pairs = found.over > 1 ? bodies.flatMap((a, i) => bodies.slice(i + 1).map((b) => problem.diameterMm([a, b]))) : [];
-    const candidates = [...new Set([...singles, ...pairs])].filter((mm) => mm >= least && mm < reached).sort((a, b) => a - b);
+    const pairs =
+      found.over > 1 ? bodies.flatMap((a, i) => bodies.slice(i + 1).map((b) => problem.diameterMm([a, b]))) : [];
+    const candidates = [...new Set([...singles, ...pairs])]
+      .filter((mm) => mm >= least && mm < reached)
+      .sort((a, b) => a - b);
     if (found.over > 2) this.standing.proven = false;
     let [low, high] = [0, candidates.length];
     let best: Found = { ...found, peakMm: reached * (1 + PEAK_GRACE) };
     while (low < high && this.standing.goesOn()) {
       const middle = (low + high) >> 1;
       const mm = candidates[middle] ?? reached;
-      const result = sweep(steps, { over: found.over, gapMm: found.gapMm, pairsAtMost: found.swept.pairs, bodiesAtMost: found.swept.bodies, diameterAtMost: mm, beam: this.beam });
+      const result = sweep(steps, {
+        over: found.over,
+        gapMm: found.gapMm,
+        pairsAtMost: found.swept.pairs,
+        bodiesAtMost: found.swept.bodies,
+        diameterAtMost: mm,
+        beam: this.beam,
+      });
       if (result.placed) {
         best = { ...found, swept: result, peakMm: mm * (1 + PEAK_GRACE) };
         high = middle;
@@ -124,7 +178,22 @@ export class Sweeps {
   }
 
   private peakOf({ problem, swept }: Found): number {
-    const bodies = (swept.placed ?? []).flatMap(({ piece, atMm }) => piece.bodies.map((body) => ({ spec: body.spec, fromMm: atMm + body.offsetMm, toMm: atMm + body.offsetMm + body.lengthMm })));
-    return Math.max(0, ...bodies.map((body) => problem.diameterMm(bodies.filter((other) => other.fromMm <= body.fromMm + TOUCH_MM && other.toMm > body.fromMm + TOUCH_MM).map((other) => other.spec))));
+    const bodies = (swept.placed ?? []).flatMap(({ piece, atMm }) =>
+      piece.bodies.map((body) => ({
+        spec: body.spec,
+        fromMm: atMm + body.offsetMm,
+        toMm: atMm + body.offsetMm + body.lengthMm,
+      })),
+    );
+    return Math.max(
+      0,
+      ...bodies.map((body) =>
+        problem.diameterMm(
+          bodies
+            .filter((other) => other.fromMm <= body.fromMm + TOUCH_MM && other.toMm > body.fromMm + TOUCH_MM)
+            .map((other) => other.spec),
+        ),
+      ),
+    );
   }
 }

@@ -29,7 +29,9 @@ interface Model {
 export function layoutByProgramme(highs: Highs, run: RunToLayOut): OracleAnswer | undefined {
   const { problem } = buildProblem(run, 0);
   const modes = problem.units.flatMap((unit, u) => unit.modes.map((mode, m) => ({ u, m, mode })));
-  const bodies: { piece: Piece; name: string; use: string; u: number; m: number }[] = modes.flatMap(({ u, m, mode }) => mode.map((piece, p) => ({ piece, name: `x${u}_${m}_${p}`, use: `m${u}_${m}`, u, m })));
+  const bodies: { piece: Piece; name: string; use: string; u: number; m: number }[] = modes.flatMap(({ u, m, mode }) =>
+    mode.map((piece, p) => ({ piece, name: `x${u}_${m}_${p}`, use: `m${u}_${m}`, u, m })),
+  );
   const model: Model = { rows: [], binaries: new Set() };
   const { rows, binaries } = model;
   problem.units.forEach((unit, u) => rows.push(`${unit.modes.map((_, m) => `m${u}_${m}`).join(' + ')} = 1`));
@@ -46,18 +48,27 @@ export function layoutByProgramme(highs: Highs, run: RunToLayOut): OracleAnswer 
   });
   const overlaps: string[] = [];
   const pairOf = new Map<string, string>();
-  bodies.forEach((a, i) => bodies.slice(i + 1).forEach((b, k) => {
-    if (a.u === b.u && a.m !== b.m) return;
-    const id = `${i}_${i + 1 + k}`;
-    const [before, after, over] = [`b${id}`, `a${id}`, `o${id}`];
-    for (const binary of [before, after, over]) binaries.add(binary);
-    pairOf.set(id, over);
-    // Both used: one of the three. A body that is not made has no order.
-    rows.push(`${before} + ${after} + ${over} - ${a.use} - ${b.use} >= -1`, `${over} - ${a.use} <= 0`, `${over} - ${b.use} <= 0`);
-    rows.push(`${b.name} - ${a.name} - gap - ${BIG} ${before} >= ${a.piece.lengthMm - BIG}`, `${a.name} - ${b.name} - gap - ${BIG} ${after} >= ${b.piece.lengthMm - BIG}`);
-    if (a.u === b.u) rows.push(`${over} = 0`, `${before} - ${a.use} = 0`);
-    overlaps.push(over);
-  }));
+  bodies.forEach((a, i) =>
+    bodies.slice(i + 1).forEach((b, k) => {
+      if (a.u === b.u && a.m !== b.m) return;
+      const id = `${i}_${i + 1 + k}`;
+      const [before, after, over] = [`b${id}`, `a${id}`, `o${id}`];
+      for (const binary of [before, after, over]) binaries.add(binary);
+      pairOf.set(id, over);
+      // Both used: one of the three. A body that is not made has no order.
+      rows.push(
+        `${before} + ${after} + ${over} - ${a.use} - ${b.use} >= -1`,
+        `${over} - ${a.use} <= 0`,
+        `${over} - ${b.use} <= 0`,
+      );
+      rows.push(
+        `${b.name} - ${a.name} - gap - ${BIG} ${before} >= ${a.piece.lengthMm - BIG}`,
+        `${a.name} - ${b.name} - gap - ${BIG} ${after} >= ${b.piece.lengthMm - BIG}`,
+      );
+      if (a.u === b.u) rows.push(`${over} = 0`, `${before} - ${a.use} = 0`);
+      overlaps.push(over);
+    }),
+  );
   const solve = (objective: string, more: readonly string[]): { value: number } | undefined => {
     const text = `${objective}\nSubject To\n${[...rows, ...more].map((row, index) => ` r${index}: ${row}`).join('\n')}\nBounds\n 0 <= gap <= ${run.betweenBodiesMm}\n${bodies.map(({ name }) => ` 0 <= ${name} <= ${BIG}`).join('\n')}\n left >= -${BIG}\n 0 <= ease\nBinary\n ${[...binaries].join(' ')}\nEnd`;
     const answer = highs.solve(text, { output_flag: false, mip_rel_gap: 0, mip_abs_gap: 1e-7, time_limit: 120 });
@@ -74,11 +85,15 @@ export function layoutByProgramme(highs: Highs, run: RunToLayOut): OracleAnswer 
     const crowd: string[] = [];
     if (over === 1) crowd.push(`${sum(overlaps)} = 0`);
     if (over === 2) {
-      bodies.forEach((_, i) => bodies.slice(i + 1).forEach((__, j) => bodies.slice(i + j + 2).forEach((___, k) => {
-        const [a, b, c] = [i, i + j + 1, i + j + k + 2];
-        const three = [pairOf.get(`${a}_${b}`), pairOf.get(`${b}_${c}`), pairOf.get(`${a}_${c}`)];
-        if (three.every((one) => one !== undefined)) crowd.push(`${three.join(' + ')} <= 2`);
-      })));
+      bodies.forEach((_, i) =>
+        bodies.slice(i + 1).forEach((__, j) =>
+          bodies.slice(i + j + 2).forEach((___, k) => {
+            const [a, b, c] = [i, i + j + 1, i + j + k + 2];
+            const three = [pairOf.get(`${a}_${b}`), pairOf.get(`${b}_${c}`), pairOf.get(`${a}_${c}`)];
+            if (three.every((one) => one !== undefined)) crowd.push(`${three.join(' + ')} <= 2`);
+          }),
+        ),
+      );
     }
     const none = [...crowd, 'gap = 0'];
     const pairs = solve(`Minimize\n ${sum(overlaps)}`, none);
@@ -91,28 +106,57 @@ export function layoutByProgramme(highs: Highs, run: RunToLayOut): OracleAnswer 
     const withSplices = [...withPairs, `${sum(splices)} <= ${answer.splices}`];
     const clear = solve('Maximize\n gap', withSplices);
     const atGap = [...withSplices, `gap >= ${(clear?.value ?? 0) - 1e-5}`];
-    const span: string[] = bodies.flatMap(({ piece, name, use }) => [`right - ${name} - ${BIG} ${use} >= ${piece.lengthMm - BIG}`, `left - ${name} + ${BIG} ${use} <= ${BIG}`]);
+    const span: string[] = bodies.flatMap(({ piece, name, use }) => [
+      `right - ${name} - ${BIG} ${use} >= ${piece.lengthMm - BIG}`,
+      `left - ${name} + ${BIG} ${use} <= ${BIG}`,
+    ]);
     if (problem.lost) span.push(`right >= ${problem.lost.toMm}`, `left <= ${problem.lost.fromMm}`);
     const opened = solve('Minimize\n right - left', [...atGap, ...span]);
     const atSpan = [...atGap, ...span, `right - left <= ${(opened?.value ?? 0) + 1e-4}`];
     const wires = new Map<number, string[]>();
     const uses = new Map<number, { use: string; constant: number; added: number }>();
-    bodies.forEach(({ piece, name, use }) => piece.ends.forEach((end) => {
-      wires.set(end.wire, [...(wires.get(end.wire) ?? []), `${end.sign > 0 ? '+' : '-'} ${name}`]);
-      const so = uses.get(end.wire) ?? { use, constant: 0, added: 0 };
-      uses.set(end.wire, { use, constant: so.constant + end.sign * end.offsetMm, added: so.added + (end.addMm ?? 0) });
-    }));
+    bodies.forEach(({ piece, name, use }) =>
+      piece.ends.forEach((end) => {
+        wires.set(end.wire, [...(wires.get(end.wire) ?? []), `${end.sign > 0 ? '+' : '-'} ${name}`]);
+        const so = uses.get(end.wire) ?? { use, constant: 0, added: 0 };
+        uses.set(end.wire, {
+          use,
+          constant: so.constant + end.sign * end.offsetMm,
+          added: so.added + (end.addMm ?? 0),
+        });
+      }),
+    );
     const lengths: string[] = [];
     for (const [wire, terms] of wires) {
       const { use, constant, added } = uses.get(wire) ?? { use: '', constant: 0, added: 0 };
       // Inserted: distance, added, and ease of 3 or a hundredth.
-      lengths.push(`w${wire} ${terms.map((term) => (term.startsWith('+') ? `- ${term.slice(2)}` : `+ ${term.slice(2)}`)).join(' ')} - ${BIG} ${use} >= ${constant + added + 3 - BIG}`);
-      lengths.push(`w${wire} ${terms.map((term) => (term.startsWith('+') ? `- 1.01 ${term.slice(2)}` : `+ 1.01 ${term.slice(2)}`)).join(' ')} - ${BIG} ${use} >= ${1.01 * constant + added - BIG}`);
+      lengths.push(
+        `w${wire} ${terms.map((term) => (term.startsWith('+') ? `- ${term.slice(2)}` : `+ ${term.slice(2)}`)).join(' ')} - ${BIG} ${use} >= ${constant + added + 3 - BIG}`,
+      );
+      lengths.push(
+        `w${wire} ${terms.map((term) => (term.startsWith('+') ? `- 1.01 ${term.slice(2)}` : `+ 1.01 ${term.slice(2)}`)).join(' ')} - ${BIG} ${use} >= ${1.01 * constant + added - BIG}`,
+      );
     }
-    const inserted = wires.size > 0 ? solve(`Minimize\n ${[...wires.keys()].map((wire) => `w${wire}`).join(' + ')}`, [...atSpan, ...lengths]) : { value: 0 };
-    const atLength = wires.size > 0 ? [...atSpan, ...lengths, `${[...wires.keys()].map((wire) => `w${wire}`).join(' + ')} <= ${(inserted?.value ?? 0) + 0.01}`] : atSpan;
+    const inserted =
+      wires.size > 0
+        ? solve(`Minimize\n ${[...wires.keys()].map((wire) => `w${wire}`).join(' + ')}`, [...atSpan, ...lengths])
+        : { value: 0 };
+    const atLength =
+      wires.size > 0
+        ? [
+            ...atSpan,
+            ...lengths,
+            `${[...wires.keys()].map((wire) => `w${wire}`).join(' + ')} <= ${(inserted?.value ?? 0) + 0.01}`,
+          ]
+        : atSpan;
     const near = nearTerms.length > 0 ? solve(`Minimize\n ${sum(nearTerms)}`, atLength) : { value: 0 };
-    return { ...answer, clearMm: clear?.value ?? 0, openedMm: opened?.value ?? 0, insertedMm: inserted?.value ?? 0, near: Math.round(near?.value ?? 0) };
+    return {
+      ...answer,
+      clearMm: clear?.value ?? 0,
+      openedMm: opened?.value ?? 0,
+      insertedMm: inserted?.value ?? 0,
+      near: Math.round(near?.value ?? 0),
+    };
   }
   return undefined;
 }

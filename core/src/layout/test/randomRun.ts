@@ -14,14 +14,19 @@ function seeded(seed: number): () => number {
 }
 
 /** A made-up run with damage: connectors at both ends, a flexing stretch, a clip, and circuits of which some could have one splice. */
-export function randomRun(seed: number, { items, lengthMm }: { readonly items: number; readonly lengthMm: number }): RunToLayOut {
+export function randomRun(
+  seed: number,
+  { items, lengthMm }: { readonly items: number; readonly lengthMm: number },
+): RunToLayOut {
   if (!JOINT) throw new RangeError('The sample finding has no splice.');
   const random = seeded(seed);
   const flexMm = Math.round(lengthMm * (0.3 + 0.3 * random()));
   const clipMm = Math.round(lengthMm * (0.65 + 0.2 * random()));
   const keepOuts: KeepOut[] = [
-    { kind: 'connector', name: 'X1 back', fromMm: -Infinity, toMm: 40 }, { kind: 'flex', name: 'arm', fromMm: flexMm, toMm: flexMm + 50 },
-    { kind: 'clip', name: 'clip', fromMm: clipMm - 25, toMm: clipMm + 25 }, { kind: 'connector', name: 'X2 back', fromMm: lengthMm - 40, toMm: Infinity },
+    { kind: 'connector', name: 'X1 back', fromMm: -Infinity, toMm: 40 },
+    { kind: 'flex', name: 'arm', fromMm: flexMm, toMm: flexMm + 50 },
+    { kind: 'clip', name: 'clip', fromMm: clipMm - 25, toMm: clipMm + 25 },
+    { kind: 'connector', name: 'X2 back', fromMm: lengthMm - 40, toMm: Infinity },
   ];
   const list = Array.from({ length: items }, (_, index): LayoutItem => {
     const fromMm = Math.round(100 + random() * (lengthMm - 230));
@@ -30,11 +35,25 @@ export function randomRun(seed: number, { items, lengthMm }: { readonly items: n
     const one = random() < 0.35;
     const spare = Math.round(30 * random());
     return {
-      findingId: `F${index}`, circuitId: `C${index}`, lost, joints: one ? [joint] : [joint, joint], twoJoints: one ? [joint, joint] : undefined, slackMm: one ? lost.toMm - lost.fromMm + spare : 0,
+      findingId: `F${index}`,
+      circuitId: `C${index}`,
+      lost,
+      joints: one ? [joint] : [joint, joint],
+      twoJoints: one ? [joint, joint] : undefined,
+      slackMm: one ? lost.toMm - lost.fromMm + spare : 0,
     };
   });
   return {
-    lengthMm, keepOuts, items: list, pins: [], betweenBodiesMm: 40, preferFromConnectorMm: 75, connectorClearMm: 40,
-    wires: Array.from({ length: items + 8 }, (_, index) => ({ circuitId: `C${index}`, jacketMm: 1.8 + (index % 4) * 0.4 })),
+    lengthMm,
+    keepOuts,
+    items: list,
+    pins: [],
+    betweenBodiesMm: 40,
+    preferFromConnectorMm: 75,
+    connectorClearMm: 40,
+    wires: Array.from({ length: items + 8 }, (_, index) => ({
+      circuitId: `C${index}`,
+      jacketMm: 1.8 + (index % 4) * 0.4,
+    })),
   };
 }

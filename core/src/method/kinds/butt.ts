@@ -8,7 +8,8 @@ import { sealBare, sealPartIds } from './sealing.ts';
 const MOST_WIRES_IN_BUTT = 3;
 
 function fitWords(request: SizingRequest, fit: ButtFit): string {
-  const end = (areaMm2: number, folded: boolean): string => (folded ? `${figure(areaMm2, 3)} mm² doubled to ${figure(2 * areaMm2, 3)}` : `${figure(areaMm2, 3)} mm²`);
+  const end = (areaMm2: number, folded: boolean): string =>
+    folded ? `${figure(areaMm2, 3)} mm² doubled to ${figure(2 * areaMm2, 3)}` : `${figure(areaMm2, 3)} mm²`;
   const left = end(sumAreaMm2(request.wires.left), fit.leftFolded);
   const right = end(sumAreaMm2(request.wires.right), fit.rightFolded);
   return `${left === right ? left : `${left} and ${right}`} in ${rangeInWords(fit.part.range)}`;
@@ -39,28 +40,49 @@ function bareJoint(methodId: MethodId, request: SizingRequest, fit: ButtFit): Si
 function sizeButt(methodId: MethodId, kind: ButtPart['kind'], request: SizingRequest): Sizing {
   const count = request.wires.left.length + request.wires.right.length;
   if (count > MOST_WIRES_IN_BUTT) {
-    return { ok: false, lacks: 'wires', because: `${count} wires meet here; a butt takes ${MOST_WIRES_IN_BUTT} in all.` };
+    return {
+      ok: false,
+      lacks: 'wires',
+      because: `${count} wires meet here; a butt takes ${MOST_WIRES_IN_BUTT} in all.`,
+    };
   }
   const fit = fitButt(partsOf(request.parts, kind), request.wires);
   if (!fit) {
     const left = sumAreaMm2(request.wires.left);
     const right = sumAreaMm2(request.wires.right);
-    return { ok: false, lacks: 'barrel', because: `No ${kind === 'sealedButt' ? 'sealed butt' : 'plain barrel'} holds ${figure(left, 3)} mm² on one side and ${figure(right, 3)} mm² on the other.` };
+    return {
+      ok: false,
+      lacks: 'barrel',
+      because: `No ${kind === 'sealedButt' ? 'sealed butt' : 'plain barrel'} holds ${figure(left, 3)} mm² on one side and ${figure(right, 3)} mm² on the other.`,
+    };
   }
   return { ok: true, joint: bareJoint(methodId, request, fit) };
 }
 
 /** A butt barrel crimped from both ends with its adhesive tube built in. */
 export const sealedButt: Method = {
-  id: 'sealedButt', name: 'Sealed butt', family: 'closedBarrel', heat: 'hotAir', seal: 'builtIn',
-  order: { damp: 1, dry: 1 }, tasks: ['crimpSealedButt', 'hotAir'], steps: 6, minutes: 4,
+  id: 'sealedButt',
+  name: 'Sealed butt',
+  family: 'closedBarrel',
+  heat: 'hotAir',
+  seal: 'builtIn',
+  order: { damp: 1, dry: 1 },
+  tasks: ['crimpSealedButt', 'hotAir'],
+  steps: 6,
+  minutes: 4,
   size: (request) => sizeButt('sealedButt', 'sealedButt', request),
 };
 
 const plainBarrel = (id: MethodId, seal: 'sleeve' | 'wrap', order: number): Method => ({
-  id, name: seal === 'sleeve' ? 'Plain barrel + adhesive sleeve' : 'Plain barrel + wrapped seal', family: 'closedBarrel',
-  heat: seal === 'sleeve' ? 'hotAir' : 'none', seal, order: { damp: order, dry: order },
-  tasks: seal === 'sleeve' ? ['crimpPlainButt', 'hotAir'] : ['crimpPlainButt'], steps: 8, minutes: 6,
+  id,
+  name: seal === 'sleeve' ? 'Plain barrel + adhesive sleeve' : 'Plain barrel + wrapped seal',
+  family: 'closedBarrel',
+  heat: seal === 'sleeve' ? 'hotAir' : 'none',
+  seal,
+  order: { damp: order, dry: order },
+  tasks: seal === 'sleeve' ? ['crimpPlainButt', 'hotAir'] : ['crimpPlainButt'],
+  steps: 8,
+  minutes: 6,
   size: (request) => {
     const sized = sizeButt(id, 'plainButt', request);
     if (!sized.ok) return sized;
@@ -70,7 +92,12 @@ const plainBarrel = (id: MethodId, seal: 'sleeve' | 'wrap', order: number): Meth
     const { rated, ...body } = outcome.sealed;
     return {
       ok: true,
-      joint: { ...sized.joint, ...body, rated: [...sized.joint.rated, ...rated], usesPartIds: [sized.joint.partId, ...sealPartIds(body.seal)] },
+      joint: {
+        ...sized.joint,
+        ...body,
+        rated: [...sized.joint.rated, ...rated],
+        usesPartIds: [sized.joint.partId, ...sealPartIds(body.seal)],
+      },
     };
   },
 });

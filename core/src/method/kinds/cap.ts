@@ -5,8 +5,15 @@ import type { Method } from '../types.ts';
 
 /** A closed-end cap crimped over wires that lie parallel: nothing seals its open side. */
 export const cap: Method = {
-  id: 'cap', name: 'Closed-end cap', family: 'closedEnd', heat: 'none', seal: 'none',
-  order: { damp: 24, dry: 24 }, tasks: ['crimpCap'], steps: 4, minutes: 3,
+  id: 'cap',
+  name: 'Closed-end cap',
+  family: 'closedEnd',
+  heat: 'none',
+  seal: 'none',
+  order: { damp: 24, dry: 24 },
+  tasks: ['crimpCap'],
+  steps: 4,
+  minutes: 3,
   size: (request) => {
     const total = sumAreaMm2(request.wires.left) + sumAreaMm2(request.wires.right);
     const part = fitTotal(partsOf(request.parts, 'cap'), total);
@@ -15,9 +22,22 @@ export const cap: Method = {
     return {
       ok: true,
       joint: {
-        methodId: 'cap', partId: part.id, partName: part.name, fitsWords: `${figure(total, 3)} mm² in ${rangeInWords(part.totalRange)}`, upperLimitMm2: part.totalRange.maxMm2,
-        reach: { kind: 'lapped', lapMm: part.depthMm }, left: end, right: end, jointLengthMm: part.lengthMm, bodyLengthMm: part.lengthMm, bodyDiameterMm: part.diameterMm,
-        crimpAtMm: part.depthMm / 2, seal: { kind: 'none' }, rated: [{ name: part.name, ratedC: part.ratedC }], usesPartIds: [part.id], foldMissing: false,
+        methodId: 'cap',
+        partId: part.id,
+        partName: part.name,
+        fitsWords: `${figure(total, 3)} mm² in ${rangeInWords(part.totalRange)}`,
+        upperLimitMm2: part.totalRange.maxMm2,
+        reach: { kind: 'lapped', lapMm: part.depthMm },
+        left: end,
+        right: end,
+        jointLengthMm: part.lengthMm,
+        bodyLengthMm: part.lengthMm,
+        bodyDiameterMm: part.diameterMm,
+        crimpAtMm: part.depthMm / 2,
+        seal: { kind: 'none' },
+        rated: [{ name: part.name, ratedC: part.ratedC }],
+        usesPartIds: [part.id],
+        foldMissing: false,
         sides: 'all wires from one side, parallel',
       },
     };

@@ -23,9 +23,15 @@ function sidesInWords({ left, right }: JointWires): string | undefined {
 
 /** An open-barrel clip in which conductors lie side by side; its range is for all copper together, and its sides are balanced. */
 const openClip = (id: MethodId, of: ClipKind, seal: 'sleeve' | 'wrap', order: number): Method => ({
-  id, name: `${of.name} + ${seal === 'sleeve' ? 'adhesive sleeve' : 'wrapped seal'}`, family: 'openClip',
-  heat: seal === 'sleeve' ? 'hotAir' : 'none', seal, order: { damp: order, dry: order },
-  tasks: seal === 'sleeve' ? [of.task, 'hotAir'] : [of.task], steps: 7, minutes: 5,
+  id,
+  name: `${of.name} + ${seal === 'sleeve' ? 'adhesive sleeve' : 'wrapped seal'}`,
+  family: 'openClip',
+  heat: seal === 'sleeve' ? 'hotAir' : 'none',
+  seal,
+  order: { damp: order, dry: order },
+  tasks: seal === 'sleeve' ? [of.task, 'hotAir'] : [of.task],
+  steps: 7,
+  minutes: 5,
   size: (request) => {
     const wires = balanceSides(request.wires);
     const left = sumAreaMm2(wires.left);

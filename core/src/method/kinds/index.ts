@@ -9,8 +9,24 @@ import { windowClipSleeve, windowClipWrap, windowSolderSleeve, windowSolderWrap 
 
 /** Every method there is. */
 export const METHODS: readonly Method[] = [
-  sealedButt, stepDown, clipSleeve, multiClipSleeve, plainSleeve, wrappedSolder, interlacedSolder, lapSolder, solderSleeve,
-  windowClipSleeve, windowClipWrap, windowSolderSleeve, windowSolderWrap, clipWrap, multiClipWrap, plainWrap, cap, piercingTap,
+  sealedButt,
+  stepDown,
+  clipSleeve,
+  multiClipSleeve,
+  plainSleeve,
+  wrappedSolder,
+  interlacedSolder,
+  lapSolder,
+  solderSleeve,
+  windowClipSleeve,
+  windowClipWrap,
+  windowSolderSleeve,
+  windowSolderWrap,
+  clipWrap,
+  multiClipWrap,
+  plainWrap,
+  cap,
+  piercingTap,
 ];
 
 const BY_ID = Object.fromEntries(METHODS.map((method) => [method.id, method])) as Record<MethodId, Method>;

@@ -5,12 +5,23 @@ import type { Method } from '../types.ts';
 
 /** A clamp-on tap that pierces the jacket: only to add a circuit, only as a dated temporary. */
 export const piercingTap: Method = {
-  id: 'piercingTap', name: 'Piercing tap (temporary)', family: 'tap', heat: 'none', seal: 'none',
-  order: { damp: 30, dry: 30 }, tasks: ['pressTap'], steps: 3, minutes: 2,
+  id: 'piercingTap',
+  name: 'Piercing tap (temporary)',
+  family: 'tap',
+  heat: 'none',
+  seal: 'none',
+  order: { damp: 30, dry: 30 },
+  tasks: ['pressTap'],
+  steps: 3,
+  minutes: 2,
   size: (request) => {
     const [main] = request.wires.left;
     if (request.duty !== 'add' || !main) {
-      return { ok: false, lacks: 'duty', because: 'A piercing tap takes a branch off a whole wire; it cannot rejoin a parted one.' };
+      return {
+        ok: false,
+        lacks: 'duty',
+        because: 'A piercing tap takes a branch off a whole wire; it cannot rejoin a parted one.',
+      };
     }
     const added = request.wires.left.length + request.wires.right.length - 2;
     if (added > 1) return { ok: false, lacks: 'wires', because: `${added} wires are to be added; a tap takes one.` };

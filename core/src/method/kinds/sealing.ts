@@ -38,12 +38,24 @@ function sealWithSleeve(request: SizingRequest, joint: BareJoint): SealOutcome {
   const sleeves = partsOf(request.parts, 'sleeve');
   const need = { adhesive: true, slideFactor, gripShare };
   const thinnest = (list: readonly WireFacts[]): number => Math.min(...list.map((wire) => wire.jacketMm));
-  const bare = { left: { passMm: jacketsMm(wires.left), gripMm: thinnest(wires.left) }, right: { passMm: jacketsMm(wires.right), gripMm: thinnest(wires.right) } };
+  const bare = {
+    left: { passMm: jacketsMm(wires.left), gripMm: thinnest(wires.left) },
+    right: { passMm: jacketsMm(wires.right), gripMm: thinnest(wires.right) },
+  };
   const thinSide = bare.left.gripMm <= bare.right.gripMm ? 'left' : 'right';
 
   /** The outer sleeve once some sides are built up with a short one of their own. */
-  const withBuiltUp = (sides: readonly ('left' | 'right')[]): { sleeve: SleevePart; gripMm: number; passMm: number; short: SleevePart | undefined } | undefined => {
-    const short = sides.length === 0 ? undefined : chooseSleeve(sleeves, { ...need, passMm: Math.max(...sides.map((side) => bare[side].passMm)), gripMm: Math.min(...sides.map((side) => bare[side].gripMm)) });
+  const withBuiltUp = (
+    sides: readonly ('left' | 'right')[],
+  ): { sleeve: SleevePart; gripMm: number; passMm: number; short: SleevePart | undefined } | undefined => {
+    const short =
+      sides.length === 0
+        ? undefined
+        : chooseSleeve(sleeves, {
+            ...need,
+            passMm: Math.max(...sides.map((side) => bare[side].passMm)),
+            gripMm: Math.min(...sides.map((side) => bare[side].gripMm)),
+          });
     if (sides.length > 0 && !short) return undefined;
     const of = (side: 'left' | 'right'): { passMm: number; gripMm: number } => {
       const builtUpMm = short && sides.includes(side) ? bare[side].passMm + 2 * recoveredWallMm(short) : undefined;
@@ -76,13 +88,27 @@ function sealWithSleeve(request: SizingRequest, joint: BareJoint): SealOutcome {
     ok: true,
     sealed: {
       seal: {
-        kind: 'sleeve', partId: sleeve.id, name: sleeve.name, suppliedIdMm: sleeve.suppliedIdMm, recoveredIdMm: sleeve.recoveredIdMm,
-        cutMm, passesMm: found.passMm, gripsMm: found.gripMm,
-        buildUp: short && { partId: short.id, name: short.name, cutMm: BUILD_UP_CUT_MM, side: built.length === 2 ? 'both' : thinSide },
+        kind: 'sleeve',
+        partId: sleeve.id,
+        name: sleeve.name,
+        suppliedIdMm: sleeve.suppliedIdMm,
+        recoveredIdMm: sleeve.recoveredIdMm,
+        cutMm,
+        passesMm: found.passMm,
+        gripsMm: found.gripMm,
+        buildUp: short && {
+          partId: short.id,
+          name: short.name,
+          cutMm: BUILD_UP_CUT_MM,
+          side: built.length === 2 ? 'both' : thinSide,
+        },
       },
       bodyLengthMm: recoveredLengthMm(cutMm, sleeve.series),
       bodyDiameterMm: joint.diameterMm + 2 * recoveredWallMm(sleeve),
-      rated: [{ name: sleeve.name, ratedC: sleeve.ratedC }, ...(short ? [{ name: short.name, ratedC: short.ratedC }] : [])],
+      rated: [
+        { name: sleeve.name, ratedC: sleeve.ratedC },
+        ...(short ? [{ name: short.name, ratedC: short.ratedC }] : []),
+      ],
     },
   };
 }
@@ -96,8 +122,16 @@ function sealWithWrap(request: SizingRequest, joint: BareJoint): SealOutcome {
     ok: true,
     sealed: {
       seal: {
-        kind: 'wrap', partId: tape.id, name: tape.name,
-        lengthMm: spiralTapeMm({ diameterMm: joint.diameterMm, lengthMm, widthMm: tape.widthMm, thicknessMm: tape.thicknessMm, lap: 0.5 }),
+        kind: 'wrap',
+        partId: tape.id,
+        name: tape.name,
+        lengthMm: spiralTapeMm({
+          diameterMm: joint.diameterMm,
+          lengthMm,
+          widthMm: tape.widthMm,
+          thicknessMm: tape.thicknessMm,
+          lap: 0.5,
+        }),
       },
       bodyLengthMm: lengthMm,
       bodyDiameterMm: joint.diameterMm + 2 * WRAP_LAYERS * tape.thicknessMm,

@@ -21,56 +21,148 @@ interface Lay {
 
 /** A joint of one wire from each side under an adhesive sleeve. Acid-core solder does not count as solder. */
 const soldered = (lay: Lay): Method => ({
-  id: lay.id, name: lay.name, family: 'soldered', heat: 'ironAndHotAir', seal: 'sleeve',
-  order: { damp: lay.order, dry: lay.order }, tasks: ['solder', 'hotAir'], steps: 9, minutes: lay.minutes,
+  id: lay.id,
+  name: lay.name,
+  family: 'soldered',
+  heat: 'ironAndHotAir',
+  seal: 'sleeve',
+  order: { damp: lay.order, dry: lay.order },
+  tasks: ['solder', 'hotAir'],
+  steps: 9,
+  minutes: lay.minutes,
   size: (request) => {
     const { left, right } = request.wires;
     const [a] = left;
     const [b] = right;
-    if (left.length !== 1 || right.length !== 1 || !a || !b) return { ok: false, lacks: 'wires', because: `${left.length + right.length} wires meet here; a ${lay.words} joint takes one from each side.` };
+    if (left.length !== 1 || right.length !== 1 || !a || !b)
+      return {
+        ok: false,
+        lacks: 'wires',
+        because: `${left.length + right.length} wires meet here; a ${lay.words} joint takes one from each side.`,
+      };
     const thickest = Math.max(a.areaMm2, b.areaMm2);
-    if (thickest > lay.mostMm2 * 1.02) return { ok: false, lacks: 'barrel', because: `${figure(thickest)} mm² is over the ${lay.mostMm2} mm² that can still be ${lay.words}.` };
+    if (thickest > lay.mostMm2 * 1.02)
+      return {
+        ok: false,
+        lacks: 'barrel',
+        because: `${figure(thickest)} mm² is over the ${lay.mostMm2} mm² that can still be ${lay.words}.`,
+      };
     const solder = rosinSolder(request);
     if (!solder) return { ok: false, lacks: 'barrel', because: NO_ROSIN };
-    const outcome = sealBare('sleeve', request, { lengthMm: lay.jointMm, diameterMm: lay.thickness * Math.max(a.conductorMm, b.conductorMm) });
+    const outcome = sealBare('sleeve', request, {
+      lengthMm: lay.jointMm,
+      diameterMm: lay.thickness * Math.max(a.conductorMm, b.conductorMm),
+    });
     if (!outcome.ok) return { ok: false, lacks: 'sleeve', because: outcome.because };
     const { rated, ...body } = outcome.sealed;
     return {
       ok: true,
       joint: {
-        ...body, methodId: lay.id, partId: solder.id, partName: solder.name, fitsWords: `${figure(a.areaMm2, 3)} and ${figure(b.areaMm2, 3)} mm², up to ${lay.mostMm2}`, upperLimitMm2: lay.mostMm2,
-        reach: { kind: 'lapped', lapMm: lay.lapMm }, left: { stripMm: lay.stripMm, folded: false }, right: { stripMm: lay.stripMm, folded: false }, jointLengthMm: lay.jointMm,
-        rated: [{ name: 'soldered joint', ratedC: solder.ratedC }, ...rated], usesPartIds: [solder.id, ...sealPartIds(body.seal)], foldMissing: false,
+        ...body,
+        methodId: lay.id,
+        partId: solder.id,
+        partName: solder.name,
+        fitsWords: `${figure(a.areaMm2, 3)} and ${figure(b.areaMm2, 3)} mm², up to ${lay.mostMm2}`,
+        upperLimitMm2: lay.mostMm2,
+        reach: { kind: 'lapped', lapMm: lay.lapMm },
+        left: { stripMm: lay.stripMm, folded: false },
+        right: { stripMm: lay.stripMm, folded: false },
+        jointLengthMm: lay.jointMm,
+        rated: [{ name: 'soldered joint', ratedC: solder.ratedC }, ...rated],
+        usesPartIds: [solder.id, ...sealPartIds(body.seal)],
+        foldMissing: false,
       },
     };
   },
 });
 
 /** Each conductor wrapped round the other, which uses the strips up: the strongest of the soldered. */
-export const wrappedSolder = soldered({ id: 'wrappedSolder', name: 'Wrapped solder + adhesive sleeve', words: 'wrapped', stripMm: 15, lapMm: 0, jointMm: 18, thickness: 2.4, mostMm2: 4, minutes: 8, order: 10 });
+export const wrappedSolder = soldered({
+  id: 'wrappedSolder',
+  name: 'Wrapped solder + adhesive sleeve',
+  words: 'wrapped',
+  stripMm: 15,
+  lapMm: 0,
+  jointMm: 18,
+  thickness: 2.4,
+  mostMm2: 4,
+  minutes: 8,
+  order: 10,
+});
 /** Strands pushed into each other and twisted. */
-export const interlacedSolder = soldered({ id: 'interlacedSolder', name: 'Interlaced solder + adhesive sleeve', words: 'interlaced', stripMm: 12, lapMm: 12, jointMm: 14, thickness: 1.6, mostMm2: 6, minutes: 8, order: 11 });
+export const interlacedSolder = soldered({
+  id: 'interlacedSolder',
+  name: 'Interlaced solder + adhesive sleeve',
+  words: 'interlaced',
+  stripMm: 12,
+  lapMm: 12,
+  jointMm: 14,
+  thickness: 1.6,
+  mostMm2: 6,
+  minutes: 8,
+  order: 11,
+});
 /** Tinned ends laid beside each other and reflowed: the weakest of the soldered, for space only. */
-export const lapSolder = soldered({ id: 'lapSolder', name: 'Lap solder + adhesive sleeve', words: 'lapped', stripMm: 10, lapMm: 10, jointMm: 10, thickness: 2, mostMm2: 6, minutes: 7, order: 12 });
+export const lapSolder = soldered({
+  id: 'lapSolder',
+  name: 'Lap solder + adhesive sleeve',
+  words: 'lapped',
+  stripMm: 10,
+  lapMm: 10,
+  jointMm: 10,
+  thickness: 2,
+  mostMm2: 6,
+  minutes: 7,
+  order: 12,
+});
 
 /** A clear sleeve with solder and glue in it, melted by hot air. */
 export const solderSleeve: Method = {
-  id: 'solderSleeve', name: 'Solder-and-seal sleeve', family: 'soldered', heat: 'hotAir', seal: 'builtIn',
-  order: { damp: 16, dry: 16 }, tasks: ['hotAir'], steps: 5, minutes: 4,
+  id: 'solderSleeve',
+  name: 'Solder-and-seal sleeve',
+  family: 'soldered',
+  heat: 'hotAir',
+  seal: 'builtIn',
+  order: { damp: 16, dry: 16 },
+  tasks: ['hotAir'],
+  steps: 5,
+  minutes: 4,
   size: (request) => {
     const left = sumAreaMm2(request.wires.left);
     const right = sumAreaMm2(request.wires.right);
     const count = request.wires.left.length + request.wires.right.length;
-    if (count > 3) return { ok: false, lacks: 'wires', because: `${count} wires meet here; a solder-and-seal sleeve takes 3 in all.` };
+    if (count > 3)
+      return {
+        ok: false,
+        lacks: 'wires',
+        because: `${count} wires meet here; a solder-and-seal sleeve takes 3 in all.`,
+      };
     const part = fitSolderSleeve(partsOf(request.parts, 'solderSleeve'), request.wires);
-    if (!part) return { ok: false, lacks: 'barrel', because: `No solder-and-seal sleeve holds ${figure(left, 3)} mm² on one side and ${figure(right, 3)} on the other.` };
+    if (!part)
+      return {
+        ok: false,
+        lacks: 'barrel',
+        because: `No solder-and-seal sleeve holds ${figure(left, 3)} mm² on one side and ${figure(right, 3)} on the other.`,
+      };
     const end = { stripMm: part.lapMm, folded: false };
     return {
       ok: true,
       joint: {
-        methodId: 'solderSleeve', partId: part.id, partName: part.name, fitsWords: `${figure(left, 3)} and ${figure(right, 3)} mm² in ${rangeInWords(part.range)}`, upperLimitMm2: part.range.maxMm2,
-        reach: { kind: 'lapped', lapMm: part.lapMm }, left: end, right: end, jointLengthMm: part.lapMm, bodyLengthMm: part.overallLengthMm, bodyDiameterMm: part.diameterMm,
-        seal: { kind: 'builtIn' }, rated: [{ name: part.name, ratedC: part.ratedC }], usesPartIds: [part.id], foldMissing: false,
+        methodId: 'solderSleeve',
+        partId: part.id,
+        partName: part.name,
+        fitsWords: `${figure(left, 3)} and ${figure(right, 3)} mm² in ${rangeInWords(part.range)}`,
+        upperLimitMm2: part.range.maxMm2,
+        reach: { kind: 'lapped', lapMm: part.lapMm },
+        left: end,
+        right: end,
+        jointLengthMm: part.lapMm,
+        bodyLengthMm: part.overallLengthMm,
+        bodyDiameterMm: part.diameterMm,
+        seal: { kind: 'builtIn' },
+        rated: [{ name: part.name, ratedC: part.ratedC }],
+        usesPartIds: [part.id],
+        foldMissing: false,
       },
     };
   },

@@ -9,8 +9,15 @@ import { sealedButt } from './butt.ts';
  * butt: a step-down would not hold it.
  */
 export const stepDown: Method = {
-  id: 'stepDown', name: 'Step-down butt', family: 'closedBarrel', heat: 'hotAir', seal: 'builtIn',
-  order: { damp: 5, dry: 5 }, tasks: ['crimpSealedButt', 'hotAir'], steps: 6, minutes: 4,
+  id: 'stepDown',
+  name: 'Step-down butt',
+  family: 'closedBarrel',
+  heat: 'hotAir',
+  seal: 'builtIn',
+  order: { damp: 5, dry: 5 },
+  tasks: ['crimpSealedButt', 'hotAir'],
+  steps: 6,
+  minutes: 4,
   size: (request): Sizing => {
     const left = sumAreaMm2(request.wires.left);
     const right = sumAreaMm2(request.wires.right);
@@ -19,19 +26,42 @@ export const stepDown: Method = {
     if (!fit) {
       const even = fitButt(partsOf(request.parts, 'sealedButt'), request.wires);
       if (request.amongUnlike && even) return sealedButt.size(request);
-      return { ok: false, lacks: 'barrel', because: thin === thick ? `Both sides are ${figure(thin, 3)} mm²: there is nothing to step down.` : `No step-down holds ${figure(thin, 3)} mm² in its small end and ${figure(thick, 3)} in its large one.` };
+      return {
+        ok: false,
+        lacks: 'barrel',
+        because:
+          thin === thick
+            ? `Both sides are ${figure(thin, 3)} mm²: there is nothing to step down.`
+            : `No step-down holds ${figure(thin, 3)} mm² in its small end and ${figure(thick, 3)} in its large one.`,
+      };
     }
-    if (request.wires.left.length + request.wires.right.length > 3) return { ok: false, lacks: 'wires', because: `${request.wires.left.length + request.wires.right.length} wires meet here; a butt takes 3 in all.` };
+    if (request.wires.left.length + request.wires.right.length > 3)
+      return {
+        ok: false,
+        lacks: 'wires',
+        because: `${request.wires.left.length + request.wires.right.length} wires meet here; a butt takes 3 in all.`,
+      };
     const { part } = fit;
     const end = { stripMm: stripClosedBarrelMm(part.barrelLengthMm, false), folded: false };
     return {
       ok: true,
       joint: {
-        methodId: 'stepDown', partId: part.id, partName: part.name,
+        methodId: 'stepDown',
+        partId: part.id,
+        partName: part.name,
         fitsWords: `${figure(thin, 3)} mm² in ${rangeInWords(part.smallRange)} and ${figure(thick, 3)} mm² in ${rangeInWords(part.largeRange)}`,
         upperLimitMm2: part.largeRange.maxMm2,
-        reach: { kind: 'butt' }, left: end, right: end, jointLengthMm: part.barrelLengthMm, bodyLengthMm: part.overallLengthMm, bodyDiameterMm: part.crimpedDiameterMm,
-        crimpAtMm: crimpPointMm(part.barrelLengthMm), seal: { kind: 'builtIn' }, rated: [{ name: part.name, ratedC: part.ratedC }], usesPartIds: [part.id], foldMissing: false,
+        reach: { kind: 'butt' },
+        left: end,
+        right: end,
+        jointLengthMm: part.barrelLengthMm,
+        bodyLengthMm: part.overallLengthMm,
+        bodyDiameterMm: part.crimpedDiameterMm,
+        crimpAtMm: crimpPointMm(part.barrelLengthMm),
+        seal: { kind: 'builtIn' },
+        rated: [{ name: part.name, ratedC: part.ratedC }],
+        usesPartIds: [part.id],
+        foldMissing: false,
         sides: `the ${fit.smallSide} end is the small one`,
       },
     };

@@ -14,36 +14,77 @@ const WRAPPED_THICKNESS = 2.2;
 const LEAST_TURNS = 3;
 
 /** The main wire and the wires that are joined to it. */
-function mainAndTaps({ wires, duty }: SizingRequest): { readonly main: WireFacts; readonly taps: readonly WireFacts[] } | undefined {
+function mainAndTaps({
+  wires,
+  duty,
+}: SizingRequest): { readonly main: WireFacts; readonly taps: readonly WireFacts[] } | undefined {
   const [main] = wires.left;
   return duty === 'add' && main ? { main, taps: wires.right.slice(1) } : undefined;
 }
 
-const CANNOT_REJOIN: Sizing = { ok: false, lacks: 'duty', because: 'A window is bared on a whole wire to join another to it; it cannot rejoin a parted one.' };
+const CANNOT_REJOIN: Sizing = {
+  ok: false,
+  lacks: 'duty',
+  because: 'A window is bared on a whole wire to join another to it; it cannot rejoin a parted one.',
+};
 
 type Figures = Omit<SizedJoint, 'seal' | 'bodyLengthMm' | 'bodyDiameterMm' | 'usesPartIds' | 'rated' | 'foldMissing'>;
 
-function covered(seal: 'sleeve' | 'wrap', request: SizingRequest, bare: BareJoint, part: ClipPart | SolderPart, figures: Figures): Sizing {
+function covered(
+  seal: 'sleeve' | 'wrap',
+  request: SizingRequest,
+  bare: BareJoint,
+  part: ClipPart | SolderPart,
+  figures: Figures,
+): Sizing {
   const outcome = sealBare(seal, request, bare);
   if (!outcome.ok) return { ok: false, lacks: 'sleeve', because: outcome.because };
   const { rated, ...body } = outcome.sealed;
-  return { ok: true, joint: { ...figures, ...body, rated: [{ name: part.kind === 'solder' ? 'soldered joint' : part.name, ratedC: part.ratedC }, ...rated], usesPartIds: [part.id, ...sealPartIds(body.seal)], foldMissing: false } };
+  return {
+    ok: true,
+    joint: {
+      ...figures,
+      ...body,
+      rated: [{ name: part.kind === 'solder' ? 'soldered joint' : part.name, ratedC: part.ratedC }, ...rated],
+      usesPartIds: [part.id, ...sealPartIds(body.seal)],
+      foldMissing: false,
+    },
+  };
 }
 
 /** A clip closed round the bared, uncut main wire and the wires that join it: main and taps count once each. */
 const windowClip = (id: MethodId, seal: 'sleeve' | 'wrap', order: number): Method => ({
-  id, name: `Bared window, clip + ${seal === 'sleeve' ? 'adhesive sleeve' : 'wrapped seal'}`, family: 'openClip', window: true,
-  heat: seal === 'sleeve' ? 'hotAir' : 'none', seal, order: { damp: order, dry: order }, tasks: seal === 'sleeve' ? ['crimpClip', 'hotAir'] : ['crimpClip'], steps: 6, minutes: 6,
+  id,
+  name: `Bared window, clip + ${seal === 'sleeve' ? 'adhesive sleeve' : 'wrapped seal'}`,
+  family: 'openClip',
+  window: true,
+  heat: seal === 'sleeve' ? 'hotAir' : 'none',
+  seal,
+  order: { damp: order, dry: order },
+  tasks: seal === 'sleeve' ? ['crimpClip', 'hotAir'] : ['crimpClip'],
+  steps: 6,
+  minutes: 6,
   size: (request) => {
     const meet = mainAndTaps(request);
     if (!meet) return CANNOT_REJOIN;
     const taps = sumAreaMm2(meet.taps);
     const total = `${figure(meet.main.areaMm2, 3)} + ${figure(taps, 3)} = ${figure(meet.main.areaMm2 + taps, 3)} mm²`;
-    const part = fitTotal([...partsOf(request.parts, 'clip'), ...partsOf(request.parts, 'multiClip')], meet.main.areaMm2 + taps);
+    const part = fitTotal(
+      [...partsOf(request.parts, 'clip'), ...partsOf(request.parts, 'multiClip')],
+      meet.main.areaMm2 + taps,
+    );
     if (!part) return { ok: false, lacks: 'barrel', because: `No clip holds ${total}.` };
     return covered(seal, request, { lengthMm: part.lapMm, diameterMm: part.crimpedDiameterMm }, part, {
-      methodId: id, partId: part.id, partName: part.name, fitsWords: `${total} in ${rangeInWords(part.totalRange)}`, upperLimitMm2: part.totalRange.maxMm2,
-      reach: { kind: 'lapped', lapMm: 0 }, left: { stripMm: part.lapMm, folded: false }, right: { stripMm: part.lapMm, folded: false }, jointLengthMm: part.lapMm, crimpAtMm: part.barrelLengthMm / 2,
+      methodId: id,
+      partId: part.id,
+      partName: part.name,
+      fitsWords: `${total} in ${rangeInWords(part.totalRange)}`,
+      upperLimitMm2: part.totalRange.maxMm2,
+      reach: { kind: 'lapped', lapMm: 0 },
+      left: { stripMm: part.lapMm, folded: false },
+      right: { stripMm: part.lapMm, folded: false },
+      jointLengthMm: part.lapMm,
+      crimpAtMm: part.barrelLengthMm / 2,
       sides: `window of ${figure(part.lapMm)} mm on the whole wire`,
     });
   },
@@ -51,22 +92,47 @@ const windowClip = (id: MethodId, seal: 'sleeve' | 'wrap', order: number): Metho
 
 /** One wire wrapped at least three turns round the bared window of a main wire no thinner than itself, and soldered. */
 const windowSolder = (id: MethodId, seal: 'sleeve' | 'wrap', order: number): Method => ({
-  id, name: `Bared window, wrapped solder + ${seal === 'sleeve' ? 'adhesive sleeve' : 'wrapped seal'}`, family: 'soldered', window: true,
-  heat: seal === 'sleeve' ? 'ironAndHotAir' : 'iron', seal, order: { damp: order, dry: order }, tasks: seal === 'sleeve' ? ['solder', 'hotAir'] : ['solder'], steps: 7, minutes: 9,
+  id,
+  name: `Bared window, wrapped solder + ${seal === 'sleeve' ? 'adhesive sleeve' : 'wrapped seal'}`,
+  family: 'soldered',
+  window: true,
+  heat: seal === 'sleeve' ? 'ironAndHotAir' : 'iron',
+  seal,
+  order: { damp: order, dry: order },
+  tasks: seal === 'sleeve' ? ['solder', 'hotAir'] : ['solder'],
+  steps: 7,
+  minutes: 9,
   size: (request) => {
     const meet = mainAndTaps(request);
     if (!meet) return CANNOT_REJOIN;
     const [tap, more] = meet.taps;
-    if (!tap || more) return { ok: false, lacks: 'wires', because: `${meet.taps.length} wires are to be added; a wrapped window takes one.` };
+    if (!tap || more)
+      return {
+        ok: false,
+        lacks: 'wires',
+        because: `${meet.taps.length} wires are to be added; a wrapped window takes one.`,
+      };
     const { main } = meet;
-    if (tap.areaMm2 > main.areaMm2 * 1.02) return { ok: false, lacks: 'barrel', because: `The ${figure(tap.areaMm2, 3)} mm² that is added is thicker than the ${figure(main.areaMm2, 3)} mm² main wire: it cannot be wrapped round it.` };
+    if (tap.areaMm2 > main.areaMm2 * 1.02)
+      return {
+        ok: false,
+        lacks: 'barrel',
+        because: `The ${figure(tap.areaMm2, 3)} mm² that is added is thicker than the ${figure(main.areaMm2, 3)} mm² main wire: it cannot be wrapped round it.`,
+      };
     const solder = rosinSolder(request);
     if (!solder) return { ok: false, lacks: 'barrel', because: NO_ROSIN };
     const turns = LEAST_TURNS * Math.PI * (main.conductorMm + tap.conductorMm);
     const windowMm = Math.min(WINDOW_MOST_MM, Math.max(WINDOW_LEAST_MM, ceilTo((LEAST_TURNS + 1) * tap.conductorMm)));
     return covered(seal, request, { lengthMm: WRAPPED_MM, diameterMm: WRAPPED_THICKNESS * main.conductorMm }, solder, {
-      methodId: id, partId: solder.id, partName: solder.name, fitsWords: `${figure(tap.areaMm2, 3)} mm² round ${figure(main.areaMm2, 3)} mm²`, upperLimitMm2: main.areaMm2,
-      reach: { kind: 'lapped', lapMm: 0 }, left: { stripMm: windowMm, folded: false }, right: { stripMm: ceilTo(turns), folded: false }, jointLengthMm: WRAPPED_MM,
+      methodId: id,
+      partId: solder.id,
+      partName: solder.name,
+      fitsWords: `${figure(tap.areaMm2, 3)} mm² round ${figure(main.areaMm2, 3)} mm²`,
+      upperLimitMm2: main.areaMm2,
+      reach: { kind: 'lapped', lapMm: 0 },
+      left: { stripMm: windowMm, folded: false },
+      right: { stripMm: ceilTo(turns), folded: false },
+      jointLengthMm: WRAPPED_MM,
       sides: `window of ${figure(windowMm)} mm, at least ${LEAST_TURNS} turns`,
     });
   },

@@ -5,7 +5,11 @@ import type { Rule } from '../types.ts';
 /** What a kind of circuit asks for, whatever the method. */
 export const CARE_RULES: readonly Rule[] = [
   {
-    id: 'care.lowLevel', subject: 'low-level circuit', verdict: 'require', overridable: true, source: 'a low-level signal reads the joint as well',
+    id: 'care.lowLevel',
+    subject: 'low-level circuit',
+    verdict: 'require',
+    overridable: true,
+    source: 'a low-level signal reads the joint as well',
     speaks: ({ site, joints }) => {
       const [joint] = joints;
       if (site.circuitKind !== 'lowLevel' || !joint) return undefined;
@@ -14,20 +18,44 @@ export const CARE_RULES: readonly Rule[] = [
     },
   },
   {
-    id: 'care.pair', subject: 'twisted pair', verdict: 'require', overridable: true, source: 'untwisted 50 at most, 33–50 turns per metre',
-    speaks: ({ site, practice }) => (site.circuitKind === 'data' ? `A data wire: at most ${figure(practice.figures.untwistedAtMostMm, 0)} mm untwisted, twisted again at 33–50 turns per metre, both wires equally long.` : undefined),
+    id: 'care.pair',
+    subject: 'twisted pair',
+    verdict: 'require',
+    overridable: true,
+    source: 'untwisted 50 at most, 33–50 turns per metre',
+    speaks: ({ site, practice }) =>
+      site.circuitKind === 'data'
+        ? `A data wire: at most ${figure(practice.figures.untwistedAtMostMm, 0)} mm untwisted, twisted again at 33–50 turns per metre, both wires equally long.`
+        : undefined,
   },
   {
-    id: 'care.shield', subject: 'shield', verdict: 'require', overridable: true, source: 'the shield is joined separately, its drain insulated',
-    speaks: ({ site }) => (site.circuitKind === 'shielded' ? 'Join the shield by itself, beside the core’s splice, and insulate its drain.' : undefined),
-  },
-  {
-    id: 'care.pulsed', subject: 'ignition or injector feed', verdict: 'require', overridable: true, source: 'voltage drop of a joint under load',
+    id: 'care.shield',
+    subject: 'shield',
+    verdict: 'require',
+    overridable: true,
+    source: 'the shield is joined separately, its drain insulated',
     speaks: ({ site }) =>
-      site.circuitKind === 'ignition' ? `An ignition or injector feed pulses: measure the drop over the joint while it runs, at most ${JOINT_DROP_MV} mV; a beeper proves nothing.` : undefined,
+      site.circuitKind === 'shielded'
+        ? 'Join the shield by itself, beside the core’s splice, and insulate its drain.'
+        : undefined,
   },
   {
-    id: 'care.stepUp', subject: 'larger insert', verdict: 'warn', overridable: true, source: 'a step up over two sizes: check barrel, terminal and seal',
+    id: 'care.pulsed',
+    subject: 'ignition or injector feed',
+    verdict: 'require',
+    overridable: true,
+    source: 'voltage drop of a joint under load',
+    speaks: ({ site }) =>
+      site.circuitKind === 'ignition'
+        ? `An ignition or injector feed pulses: measure the drop over the joint while it runs, at most ${JOINT_DROP_MV} mV; a beeper proves nothing.`
+        : undefined,
+  },
+  {
+    id: 'care.stepUp',
+    subject: 'larger insert',
+    verdict: 'warn',
+    overridable: true,
+    source: 'a step up over two sizes: check barrel, terminal and seal',
     speaks: ({ site, splices }) => {
       if (splices !== 2 || site.insertStepsUp <= 2) return undefined;
       return `The insert's ${figure(areaMm2(site.insertWire.size), 2)} mm² is ${site.insertStepsUp} sizes above the ${figure(areaMm2(site.wire.size), 2)} it replaces: check that barrel, terminal and seal still take it.`;

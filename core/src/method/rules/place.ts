@@ -7,7 +7,11 @@ const VAPOUR = 'fuel vapour: no flame, no iron, hot air only once aired and meas
 /** Refusals that come from the place: they hold in every practice. */
 export const PLACE_RULES: readonly Rule[] = [
   {
-    id: 'solder.vibrating', subject: 'soldered joint', verdict: 'refuse', overridable: false, source: 'refused in every practice',
+    id: 'solder.vibrating',
+    subject: 'soldered joint',
+    verdict: 'refuse',
+    overridable: false,
+    source: 'refused in every practice',
     allowedIf: 'the zone did not vibrate',
     speaks: ({ method, site }) =>
       method.family === 'soldered' && isVibrating(site.zone)
@@ -15,25 +19,47 @@ export const PLACE_RULES: readonly Rule[] = [
         : undefined,
   },
   {
-    id: 'solder.flexing', subject: 'soldered joint', verdict: 'refuse', overridable: false, source: 'refused in every practice',
+    id: 'solder.flexing',
+    subject: 'soldered joint',
+    verdict: 'refuse',
+    overridable: false,
+    source: 'refused in every practice',
     allowedIf: 'no part of the run bent in use',
     speaks: ({ method, site }) =>
-      method.family === 'soldered' && site.flexing !== undefined ? `${site.flexing} bends in use: the stiff end of a soldered joint breaks on a run that moves.` : undefined,
+      method.family === 'soldered' && site.flexing !== undefined
+        ? `${site.flexing} bends in use: the stiff end of a soldered joint breaks on a run that moves.`
+        : undefined,
   },
   {
-    id: 'solder.hot', subject: 'soldered joint', verdict: 'refuse', overridable: false, source: 'soldered joints stand 125 °C',
+    id: 'solder.hot',
+    subject: 'soldered joint',
+    verdict: 'refuse',
+    overridable: false,
+    source: 'soldered joints stand 125 °C',
     allowedIf: 'the place stayed under 125 °C',
     speaks: ({ method, site }) =>
-      method.family === 'soldered' && site.placeC > 125 ? `The place can reach ${figure(site.placeC, 0)} °C; a soldered joint stands 125.` : undefined,
+      method.family === 'soldered' && site.placeC > 125
+        ? `The place can reach ${figure(site.placeC, 0)} °C; a soldered joint stands 125.`
+        : undefined,
   },
   {
-    id: 'vapour.iron', subject: 'iron or flame', verdict: 'refuse', overridable: false, source: VAPOUR,
+    id: 'vapour.iron',
+    subject: 'iron or flame',
+    verdict: 'refuse',
+    overridable: false,
+    source: VAPOUR,
     allowedIf: 'there were no fuel vapour',
     speaks: ({ method, site }) =>
-      (method.heat === 'ironAndHotAir' || method.heat === 'iron') && site.zone.fuelVapour ? 'There can be fuel vapour here: no iron and no flame, aired or not.' : undefined,
+      (method.heat === 'ironAndHotAir' || method.heat === 'iron') && site.zone.fuelVapour
+        ? 'There can be fuel vapour here: no iron and no flame, aired or not.'
+        : undefined,
   },
   {
-    id: 'vapour.hotAir', subject: 'hot air', verdict: 'refuse', overridable: false, source: VAPOUR,
+    id: 'vapour.hotAir',
+    subject: 'hot air',
+    verdict: 'refuse',
+    overridable: false,
+    source: VAPOUR,
     allowedIf: 'the zone were aired and measured, and the gate said so',
     speaks: ({ method, site }) =>
       method.heat === 'hotAir' && site.zone.fuelVapour && !site.vapourAired
@@ -41,7 +67,11 @@ export const PLACE_RULES: readonly Rule[] = [
         : undefined,
   },
   {
-    id: 'seal.wrapInWet', subject: 'wrapped seal', verdict: 'refuse', overridable: false, source: 'a damp or wet run needs an adhesive sleeve; a wrap seals a cut wire only where vapour forbids heat',
+    id: 'seal.wrapInWet',
+    subject: 'wrapped seal',
+    verdict: 'refuse',
+    overridable: false,
+    source: 'a damp or wet run needs an adhesive sleeve; a wrap seals a cut wire only where vapour forbids heat',
     allowedIf: 'vapour forbade heat here',
     speaks: ({ method, site }) =>
       method.seal === 'wrap' && site.zone.moisture !== 'dry' && (!site.zone.fuelVapour || site.vapourAired)
@@ -49,21 +79,41 @@ export const PLACE_RULES: readonly Rule[] = [
         : undefined,
   },
   {
-    id: 'seal.wrapInDry', subject: 'wrapped seal', verdict: 'refuse', overridable: false, source: 'tape only where no end can be freed, vapour forbids heat, or no sleeve stands the place',
+    id: 'seal.wrapInDry',
+    subject: 'wrapped seal',
+    verdict: 'refuse',
+    overridable: false,
+    source: 'tape only where no end can be freed, vapour forbids heat, or no sleeve stands the place',
     allowedIf: 'no sleeve could be slid on, or none stood the heat of the place',
     speaks: ({ method, site, facts }) =>
-      method.seal === 'wrap' && site.zone.moisture === 'dry' && !site.zone.fuelVapour && facts.bestSleeveC >= site.placeC && !(method.window && site.freedEndMm === undefined)
-        ? (method.window ? 'An end can be freed, so a sleeve can be slid on: tape is for where none can.' : 'The wire is cut, so a sleeve can be slid on: tape is for where none can.')
+      method.seal === 'wrap' &&
+      site.zone.moisture === 'dry' &&
+      !site.zone.fuelVapour &&
+      facts.bestSleeveC >= site.placeC &&
+      !(method.window && site.freedEndMm === undefined)
+        ? method.window
+          ? 'An end can be freed, so a sleeve can be slid on: tape is for where none can.'
+          : 'The wire is cut, so a sleeve can be slid on: tape is for where none can.'
         : undefined,
   },
   {
-    id: 'seal.missing', subject: 'open joint', verdict: 'refuse', overridable: false, source: 'a damp or wet run needs a sealed joint',
+    id: 'seal.missing',
+    subject: 'open joint',
+    verdict: 'refuse',
+    overridable: false,
+    source: 'a damp or wet run needs a sealed joint',
     allowedIf: 'the run stayed dry',
     speaks: ({ method, site }) =>
-      method.seal === 'none' && method.family !== 'closedEnd' && site.zone.moisture !== 'dry' ? `The run ${moistureInWords(site.zone)} and this joint has no seal.` : undefined,
+      method.seal === 'none' && method.family !== 'closedEnd' && site.zone.moisture !== 'dry'
+        ? `The run ${moistureInWords(site.zone)} and this joint has no seal.`
+        : undefined,
   },
   {
-    id: 'rated.under', subject: 'temperature', verdict: 'refuse', overridable: false, source: 'sleeve, part or tape rated under ambient + own heating',
+    id: 'rated.under',
+    subject: 'temperature',
+    verdict: 'refuse',
+    overridable: false,
+    source: 'sleeve, part or tape rated under ambient + own heating',
     allowedIf: 'the place stayed cooler',
     speaks: ({ joints, site }) => {
       const weak = joints.flatMap((joint) => joint.rated).find((item) => item.ratedC < site.placeC);
@@ -71,7 +121,11 @@ export const PLACE_RULES: readonly Rule[] = [
     },
   },
   {
-    id: 'cap.place', subject: 'closed-end cap', verdict: 'refuse', overridable: false, source: 'a closed-end cap belongs in a dry, still cabin only',
+    id: 'cap.place',
+    subject: 'closed-end cap',
+    verdict: 'refuse',
+    overridable: false,
+    source: 'a closed-end cap belongs in a dry, still cabin only',
     allowedIf: 'the run stood still and dry',
     speaks: ({ method, site }) =>
       method.family === 'closedEnd' && (site.zone.moisture !== 'dry' || isVibrating(site.zone))
@@ -79,7 +133,11 @@ export const PLACE_RULES: readonly Rule[] = [
         : undefined,
   },
   {
-    id: 'cap.sensitive', subject: 'closed-end cap', verdict: 'refuse', overridable: false, source: 'never a cap on low-level or data circuits',
+    id: 'cap.sensitive',
+    subject: 'closed-end cap',
+    verdict: 'refuse',
+    overridable: false,
+    source: 'never a cap on low-level or data circuits',
     allowedIf: 'the circuit carried power',
     speaks: ({ method, site }) =>
       method.family === 'closedEnd' && (site.circuitKind === 'lowLevel' || site.circuitKind === 'data')
@@ -87,17 +145,35 @@ export const PLACE_RULES: readonly Rule[] = [
         : undefined,
   },
   {
-    id: 'window.mainUncut', subject: 'main wire', verdict: 'refuse', overridable: false, source: 'the main wire must not be cut', allowedIf: 'the main wire might be cut',
+    id: 'window.mainUncut',
+    subject: 'main wire',
+    verdict: 'refuse',
+    overridable: false,
+    source: 'the main wire must not be cut',
+    allowedIf: 'the main wire might be cut',
     speaks: ({ method, site }) =>
-      site.mainUncut && !method.window && method.family !== 'tap' ? 'The main wire must stay whole, and this joint cuts it: bare a window on it instead.' : undefined,
+      site.mainUncut && !method.window && method.family !== 'tap'
+        ? 'The main wire must stay whole, and this joint cuts it: bare a window on it instead.'
+        : undefined,
   },
   {
-    id: 'window.noFreeEnd', subject: 'sleeve', verdict: 'refuse', overridable: false, source: 'a sleeve must be slid on first', allowedIf: 'an end were freed',
+    id: 'window.noFreeEnd',
+    subject: 'sleeve',
+    verdict: 'refuse',
+    overridable: false,
+    source: 'a sleeve must be slid on first',
+    allowedIf: 'an end were freed',
     speaks: ({ method, site }) =>
-      method.window && method.seal === 'sleeve' && site.freedEndMm === undefined ? 'Nothing is cut and no end can be freed, so no sleeve can be slid over the window.' : undefined,
+      method.window && method.seal === 'sleeve' && site.freedEndMm === undefined
+        ? 'Nothing is cut and no end can be freed, so no sleeve can be slid over the window.'
+        : undefined,
   },
   {
-    id: 'tap.permanent', subject: 'piercing tap', verdict: 'refuse', overridable: false, source: 'never a permanent repair',
+    id: 'tap.permanent',
+    subject: 'piercing tap',
+    verdict: 'refuse',
+    overridable: false,
+    source: 'never a permanent repair',
     allowedIf: 'it were a temporary repair with a date to come back',
     speaks: ({ method, site }) =>
       method.family === 'tap' && site.temporaryUntil === undefined
@@ -109,14 +185,27 @@ export const PLACE_RULES: readonly Rule[] = [
 /** Refusals that come from the shop's school. */
 export const PRACTICE_RULES: readonly Rule[] = [
   {
-    id: 'practice.crimpOnly', subject: 'soldered joint', verdict: 'refuse', overridable: true, source: 'practice: crimp only', allowedIf: 'the practice were crimp first or bench solder',
-    speaks: ({ method, practice }) => (method.family === 'soldered' && practice.school === 'crimpOnly' ? 'The practice is crimp only.' : undefined),
+    id: 'practice.crimpOnly',
+    subject: 'soldered joint',
+    verdict: 'refuse',
+    overridable: true,
+    source: 'practice: crimp only',
+    allowedIf: 'the practice were crimp first or bench solder',
+    speaks: ({ method, practice }) =>
+      method.family === 'soldered' && practice.school === 'crimpOnly' ? 'The practice is crimp only.' : undefined,
   },
   {
-    id: 'practice.solderStillAndDry', subject: 'soldered joint', verdict: 'refuse', overridable: true, source: 'practice: crimp first allows solder where the whole joint is still and dry',
+    id: 'practice.solderStillAndDry',
+    subject: 'soldered joint',
+    verdict: 'refuse',
+    overridable: true,
+    source: 'practice: crimp first allows solder where the whole joint is still and dry',
     allowedIf: 'the run stayed dry, or the practice were bench solder',
     speaks: ({ method, practice, site }) =>
-      method.family === 'soldered' && practice.school === 'crimpFirst' && isStill(site.zone) && site.zone.moisture !== 'dry'
+      method.family === 'soldered' &&
+      practice.school === 'crimpFirst' &&
+      isStill(site.zone) &&
+      site.zone.moisture !== 'dry'
         ? `The run ${moistureInWords(site.zone)}: crimp first allows solder only where it is still and dry.`
         : undefined,
   },

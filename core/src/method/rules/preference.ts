@@ -17,8 +17,12 @@ const isThinSensitive = ({ site }: MethodCase): boolean =>
 const folds = ({ joints }: MethodCase): boolean => joints.some((joint) => joint.left.folded || joint.right.folded);
 const bodyMm = ({ joints }: MethodCase): number => Math.max(0, ...joints.map((joint) => joint.bodyDiameterMm));
 const isCurrent = ({ tools, site }: MethodCase): boolean =>
-  tools.every((tool) => !tool.tasks.some((task) => task.startsWith('crimp')) ||
-    (tool.ratchet && (tool.calibratedUntil === undefined || site.asOf === undefined || tool.calibratedUntil >= site.asOf)));
+  tools.every(
+    (tool) =>
+      !tool.tasks.some((task) => task.startsWith('crimp')) ||
+      (tool.ratchet &&
+        (tool.calibratedUntil === undefined || site.asOf === undefined || tool.calibratedUntil >= site.asOf)),
+  );
 
 /** Wrapping suits this copper, mm²; above and below it strands are interlaced. */
 const WRAPS_FROM_MM2 = 0.35;
@@ -45,81 +49,141 @@ function needsStepDown({ site, facts }: MethodCase): boolean {
 }
 
 /** How the allowed are ordered: the first of these on which two methods differ decides between them. */
-const LAY_WORDS: Partial<Record<MethodCase['method']['id'], string>> = { wrappedSolder: 'a wrapped, soldered joint', interlacedSolder: 'an interlaced, soldered joint', lapSolder: 'a lapped, soldered joint' };
+const LAY_WORDS: Partial<Record<MethodCase['method']['id'], string>> = {
+  wrappedSolder: 'a wrapped, soldered joint',
+  interlacedSolder: 'an interlaced, soldered joint',
+  lapSolder: 'a lapped, soldered joint',
+};
 
 export const PREFERENCES: readonly Preference[] = [
   {
-    id: 'prefer.fewestSplices', subject: 'approach', source: 'the approach comes first: fewest splices',
+    id: 'prefer.fewestSplices',
+    subject: 'approach',
+    source: 'the approach comes first: fewest splices',
     penalty: ({ splices }) => splices,
     because: (better, worse) => {
       const lap = worse.joints[0]?.reach;
-      const taken = lap?.kind === 'lapped' && lap.lapMm > 0 ? ` takes a lap of ${figure(lap.lapMm)} mm as well and` : '';
+      const taken =
+        lap?.kind === 'lapped' && lap.lapMm > 0 ? ` takes a lap of ${figure(lap.lapMm)} mm as well and` : '';
       return `${worse.method.name}${taken} would need ${worse.splices === 2 ? 'two splices' : `${worse.splices} splices`}${better.splices === 1 ? '; this one does it with one' : ''}.`;
     },
     against: (_better, worse) => `It would need ${worse.splices === 2 ? 'two splices' : `${worse.splices} splices`}.`,
   },
   {
-    id: 'prefer.builtInSeal', subject: 'sleeve', source: 'no room to park a sleeve: built-in seal first',
-    penalty: (where) => Number(noRoomToPark(where) || (where.method.family === 'closedEnd' && freeWireMm(where) < where.practice.figures.parkFromCrimpMm + 4 * where.practice.figures.overlapMm)),
+    id: 'prefer.builtInSeal',
+    subject: 'sleeve',
+    source: 'no room to park a sleeve: built-in seal first',
+    penalty: (where) =>
+      Number(
+        noRoomToPark(where) ||
+          (where.method.family === 'closedEnd' &&
+            freeWireMm(where) < where.practice.figures.parkFromCrimpMm + 4 * where.practice.figures.overlapMm),
+      ),
     because: () => 'There is no room to park a sleeve, so a built-in seal goes first.',
   },
   {
-    id: 'prefer.benchSolder', subject: 'practice', source: 'practice: bench solder',
+    id: 'prefer.benchSolder',
+    subject: 'practice',
+    source: 'practice: bench solder',
     penalty: ({ practice, firstOfSoldered }) => Number(practice.school === 'benchSolder' && !firstOfSoldered),
-    because: (better) => `Bench solder practice, and the run stands still${isDry(better) ? ' and dry' : ''}: ${LAY_WORDS[better.method.id] ?? 'a soldered joint'} is slim and lasts.`,
+    because: (better) =>
+      `Bench solder practice, and the run stands still${isDry(better) ? ' and dry' : ''}: ${LAY_WORDS[better.method.id] ?? 'a soldered joint'} is slim and lasts.`,
   },
   {
-    id: 'prefer.slimClip', subject: 'bundle', source: 'dry and tight, or thin low-level or data wire: clip first',
-    penalty: (where) => Number(isDry(where) && (isTight(where) || isThinSensitive(where)) && where.method.family !== 'openClip'),
+    id: 'prefer.slimClip',
+    subject: 'bundle',
+    source: 'dry and tight, or thin low-level or data wire: clip first',
+    penalty: (where) =>
+      Number(isDry(where) && (isTight(where) || isThinSensitive(where)) && where.method.family !== 'openClip'),
     because: (better) =>
       isThinSensitive(better)
         ? `A ${better.site.circuitKind === 'data' ? 'data' : 'low-level'} wire in a dry run: a clip is short and slim, with nothing to disturb it.`
         : `The conduit leaves only ${figure(better.site.conduitMarginMm ?? 0, 1)} mm: a clip is the slimmest.`,
   },
   {
-    id: 'prefer.solidFolded', subject: 'solid wire', source: 'solid wire: folded in a barrel',
+    id: 'prefer.solidFolded',
+    subject: 'solid wire',
+    source: 'solid wire: folded in a barrel',
     penalty: (where) => Number(hasSolid(where.site) && !folds(where)),
     because: () => 'Solid wire doubled over in a barrel cannot turn or creep out.',
   },
   {
-    id: 'prefer.stepDown', subject: 'two sizes', source: 'two sizes: step-down when no plain barrel holds both',
+    id: 'prefer.stepDown',
+    subject: 'two sizes',
+    source: 'two sizes: step-down when no plain barrel holds both',
     penalty: (where) => Number(where.method.id !== 'stepDown' && needsStepDown(where)),
-    because: ({ site }) => `${figure(areaMm2(site.wire.size), 2)} against ${figure(areaMm2(site.farWire.size), 2)} mm², and no one barrel holds both: a step-down grips each in a bore of its own.`,
+    because: ({ site }) =>
+      `${figure(areaMm2(site.wire.size), 2)} against ${figure(areaMm2(site.farWire.size), 2)} mm², and no one barrel holds both: a step-down grips each in a bore of its own.`,
   },
   {
-    id: 'prefer.unfolded', subject: 'fold-over', source: 'right size without folding goes first',
+    id: 'prefer.unfolded',
+    subject: 'fold-over',
+    source: 'right size without folding goes first',
     penalty: (where) => Number(!hasSolid(where.site) && folds(where)),
     because: () => 'It holds the copper as it is; the other needs it doubled over.',
   },
   {
-    id: 'prefer.clipForMany', subject: 'number of wires', source: 'three wires and more: clip first',
+    id: 'prefer.clipForMany',
+    subject: 'number of wires',
+    source: 'three wires and more: clip first',
     penalty: ({ site, method }) => Number(site.branchWires.length > 0 && method.family !== 'openClip'),
-    because: (better) => `${2 + better.site.branchWires.length} wires meet: side by side in a clip all of them lie under the crimp.`,
+    because: (better) =>
+      `${2 + better.site.branchWires.length} wires meet: side by side in a clip all of them lie under the crimp.`,
   },
   {
-    id: 'prefer.threeEnds', subject: 'circuit to be added', source: 'three-end splice; a bared window when the main wire must not be cut',
+    id: 'prefer.threeEnds',
+    subject: 'circuit to be added',
+    source: 'three-end splice; a bared window when the main wire must not be cut',
     penalty: ({ method }) => Number(method.window === true),
     because: () => 'The main wire may be cut: three ends in one crimp hold better than a joint on a bared window.',
   },
   {
-    id: 'prefer.lowestLimit', subject: 'number of wires', source: 'the part whose upper limit is lowest among those that hold',
-    penalty: ({ site, method, joints }) => (site.branchWires.length > 0 && method.family === 'openClip' ? Math.max(0, ...joints.map((joint) => joint.upperLimitMm2)) : 0),
-    because: (better, worse) => `${better.joints[0]?.fitsWords ?? better.method.name}: its upper limit of ${figure(better.joints[0]?.upperLimitMm2 ?? 0)} mm² is nearer than ${figure(worse.joints[0]?.upperLimitMm2 ?? 0)}, so the crimp closes tighter${better.joints[0]?.sides ? `; sides ${better.joints[0].sides}` : ''}.`,
+    id: 'prefer.lowestLimit',
+    subject: 'number of wires',
+    source: 'the part whose upper limit is lowest among those that hold',
+    penalty: ({ site, method, joints }) =>
+      site.branchWires.length > 0 && method.family === 'openClip'
+        ? Math.max(0, ...joints.map((joint) => joint.upperLimitMm2))
+        : 0,
+    because: (better, worse) =>
+      `${better.joints[0]?.fitsWords ?? better.method.name}: its upper limit of ${figure(better.joints[0]?.upperLimitMm2 ?? 0)} mm² is nearer than ${figure(worse.joints[0]?.upperLimitMm2 ?? 0)}, so the crimp closes tighter${better.joints[0]?.sides ? `; sides ${better.joints[0].sides}` : ''}.`,
   },
   {
-    id: 'prefer.order', subject: 'method', source: 'damp or wet: sealed butt, clip + sleeve, plain barrel + sleeve; dry the same',
+    id: 'prefer.order',
+    subject: 'method',
+    source: 'damp or wet: sealed butt, clip + sleeve, plain barrel + sleeve; dry the same',
     penalty: orderOf,
     because: (better, worse) => orderBecause(better, worse),
     against: (better, worse) => orderAgainst(better, worse),
   },
   {
-    id: 'prefer.ratchet', subject: 'tool', source: 'ratchet tool in calibration first',
+    id: 'prefer.ratchet',
+    subject: 'tool',
+    source: 'ratchet tool in calibration first',
     penalty: (where) => Number(!isCurrent(where)),
     because: () => 'Its ratchet tool is in calibration.',
   },
-  { id: 'prefer.fewerSteps', subject: 'work', source: SOURCE, penalty: ({ method }) => method.steps, because: (better, worse) => `${worse.method.steps - better.method.steps} steps fewer.` },
-  { id: 'prefer.shorter', subject: 'work', source: SOURCE, penalty: ({ method }) => method.minutes, because: (better, worse) => `${worse.method.minutes - better.method.minutes} minutes less.` },
-  { id: 'prefer.slimmer', subject: 'bundle', source: SOURCE, penalty: bodyMm, because: (better, worse) => `Slimmer by ${figure(bodyMm(worse) - bodyMm(better), 1)} mm.` },
+  {
+    id: 'prefer.fewerSteps',
+    subject: 'work',
+    source: SOURCE,
+    penalty: ({ method }) => method.steps,
+    because: (better, worse) => `${worse.method.steps - better.method.steps} steps fewer.`,
+  },
+  {
+    id: 'prefer.shorter',
+    subject: 'work',
+    source: SOURCE,
+    penalty: ({ method }) => method.minutes,
+    because: (better, worse) => `${worse.method.minutes - better.method.minutes} minutes less.`,
+  },
+  {
+    id: 'prefer.slimmer',
+    subject: 'bundle',
+    source: SOURCE,
+    penalty: bodyMm,
+    because: (better, worse) => `Slimmer by ${figure(bodyMm(worse) - bodyMm(better), 1)} mm.`,
+  },
 ];
 
 const stepsMore = (count: number): string => (count === 1 ? 'one step more' : `${count} steps more`);
@@ -140,8 +204,13 @@ function orderBecause(better: MethodCase, worse: MethodCase): string {
   if (better.method.seal === 'builtIn') {
     const place = isDry(better) ? '' : `The run ${moistureInWords(better.site.zone)}, and its `;
     const sentence = place ? `${place}seal is built in` : 'Its seal is built in';
-    return extra > 0 ? `${sentence}: ${extra === 1 ? 'one step' : `${extra} steps`} fewer and no sleeve to forget.` : `${sentence}.`;
+    return extra > 0
+      ? `${sentence}: ${extra === 1 ? 'one step' : `${extra} steps`} fewer and no sleeve to forget.`
+      : `${sentence}.`;
   }
-  if (worse.method.family === 'soldered') return 'A crimp is a cold weld with nothing to wick; solder comes after it here.';
-  return slim > 0 ? `As sound, and slimmer by ${figure(slim, 1)} mm.` : `As sound, with ${extra === 1 ? 'one step' : `${extra} steps`} fewer.`;
+  if (worse.method.family === 'soldered')
+    return 'A crimp is a cold weld with nothing to wick; solder comes after it here.';
+  return slim > 0
+    ? `As sound, and slimmer by ${figure(slim, 1)} mm.`
+    : `As sound, with ${extra === 1 ? 'one step' : `${extra} steps`} fewer.`;
 }

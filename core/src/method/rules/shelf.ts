@@ -4,16 +4,28 @@ import { isVibrating } from '../../harness/index.ts';
 import type { MethodCase, Rule, Site } from '../types.ts';
 
 export const TASK_WORDS: Record<ToolTask, string> = {
-  crimpSealedButt: 'a crimper for sealed butts', crimpPlainButt: 'a crimper for plain barrels', crimpClip: 'a crimper for open clips',
-  crimpMultiClip: 'a crimper for multi-wire clips', crimpCap: 'a crimper for closed-end caps', crimpTerminal: 'a crimper for the terminal',
-  solder: 'an iron big enough', hotAir: 'a hot-air gun', pressTap: 'pliers',
+  crimpSealedButt: 'a crimper for sealed butts',
+  crimpPlainButt: 'a crimper for plain barrels',
+  crimpClip: 'a crimper for open clips',
+  crimpMultiClip: 'a crimper for multi-wire clips',
+  crimpCap: 'a crimper for closed-end caps',
+  crimpTerminal: 'a crimper for the terminal',
+  solder: 'an iron big enough',
+  hotAir: 'a hot-air gun',
+  pressTap: 'pliers',
 };
 
 /** Whether any wire of the joint is solid. */
-export const hasSolid = (site: Site): boolean => [site.wire, site.farWire, ...site.branchWires].some((wire) => wire.conductor.kind === 'solid');
+export const hasSolid = (site: Site): boolean =>
+  [site.wire, site.farWire, ...site.branchWires].some((wire) => wire.conductor.kind === 'solid');
 
 /** Room in mm that a sleeve wants on one side: its own length and its distance from the work. */
-export function parkingNeedMm({ joints, method, practice }: Pick<MethodCase, 'joints' | 'method' | 'practice'>): { readonly sleeveMm: number; readonly clearMm: number } | undefined {
+export function parkingNeedMm({
+  joints,
+  method,
+  practice,
+}: Pick<MethodCase, 'joints' | 'method' | 'practice'>):
+  { readonly sleeveMm: number; readonly clearMm: number } | undefined {
   const cuts = joints.flatMap((joint) => (joint.seal.kind === 'sleeve' ? [joint.seal.cutMm] : []));
   if (cuts.length === 0) return undefined;
   const clearMm = method.family === 'soldered' ? practice.figures.parkFromSolderMm : practice.figures.parkFromCrimpMm;
@@ -33,7 +45,12 @@ export function noRoomToPark(where: MethodCase): boolean {
 /** Refusals by what is not there (it can be ordered) and warnings about tools, sleeves and wire. */
 export const SHELF_RULES: readonly Rule[] = [
   {
-    id: 'sleeve.cannotSlide', subject: 'sleeve', verdict: 'refuse', overridable: false, source: 'a sleeve must be slid on first', allowedIf: 'an end were freed',
+    id: 'sleeve.cannotSlide',
+    subject: 'sleeve',
+    verdict: 'refuse',
+    overridable: false,
+    source: 'a sleeve must be slid on first',
+    allowedIf: 'an end were freed',
     speaks: (where) => {
       const need = parkingNeedMm(where);
       return need && freeWireMm(where) < need.sleeveMm
@@ -42,30 +59,60 @@ export const SHELF_RULES: readonly Rule[] = [
     },
   },
   {
-    id: 'shelf.part', subject: 'part', verdict: 'shelf', overridable: true, source: 'shelf', allowedIf: 'the part were on the shelf',
+    id: 'shelf.part',
+    subject: 'part',
+    verdict: 'shelf',
+    overridable: true,
+    source: 'shelf',
+    allowedIf: 'the part were on the shelf',
     speaks: ({ missingParts }) => (missingParts.length > 0 ? notOnShelf(missingParts) : undefined),
   },
   {
-    id: 'shelf.tool', subject: 'tool', verdict: 'shelf', overridable: true, source: 'shelf', allowedIf: 'the tool or die were there',
+    id: 'shelf.tool',
+    subject: 'tool',
+    verdict: 'shelf',
+    overridable: true,
+    source: 'shelf',
+    allowedIf: 'the tool or die were there',
     speaks: ({ missingTasks }) =>
-      missingTasks.length > 0 ? `There is no ${missingTasks.map((task) => TASK_WORDS[task].replace(/^an? /, '')).join(' and no ')} for this size.` : undefined,
+      missingTasks.length > 0
+        ? `There is no ${missingTasks.map((task) => TASK_WORDS[task].replace(/^an? /, '')).join(' and no ')} for this size.`
+        : undefined,
   },
   {
-    id: 'tool.hand', subject: 'tool', verdict: 'warn', overridable: true, source: 'hands differ: a ratchet does not let go early',
+    id: 'tool.hand',
+    subject: 'tool',
+    verdict: 'warn',
+    overridable: true,
+    source: 'hands differ: a ratchet does not let go early',
     speaks: ({ tools }) => {
       const hand = tools.find((tool) => !tool.ratchet && tool.tasks.some((task) => task.startsWith('crimp')));
       return hand && `${hand.name} has no ratchet: tug every crimp and look at each one twice.`;
     },
   },
   {
-    id: 'tool.calibration', subject: 'tool', verdict: 'warn', overridable: true, source: 'a crimper is trusted until its calibration runs out',
+    id: 'tool.calibration',
+    subject: 'tool',
+    verdict: 'warn',
+    overridable: true,
+    source: 'a crimper is trusted until its calibration runs out',
     speaks: ({ tools, site }) => {
-      const old = tools.find((tool) => tool.ratchet && tool.calibratedUntil !== undefined && site.asOf !== undefined && tool.calibratedUntil < site.asOf);
+      const old = tools.find(
+        (tool) =>
+          tool.ratchet &&
+          tool.calibratedUntil !== undefined &&
+          site.asOf !== undefined &&
+          tool.calibratedUntil < site.asOf,
+      );
       return old && `${old.name} was calibrated until ${old.calibratedUntil}: pull a sample before you trust it.`;
     },
   },
   {
-    id: 'sleeve.park', subject: 'sleeve', verdict: 'warn', overridable: true, source: 'parked clear of the heat, or with a heat clamp between',
+    id: 'sleeve.park',
+    subject: 'sleeve',
+    verdict: 'warn',
+    overridable: true,
+    source: 'parked clear of the heat, or with a heat clamp between',
     speaks: (where) => {
       const need = parkingNeedMm(where);
       return need && noRoomToPark(where) && freeWireMm(where) >= need.sleeveMm
@@ -74,18 +121,38 @@ export const SHELF_RULES: readonly Rule[] = [
     },
   },
   {
-    id: 'fold.missing', subject: 'fold-over', verdict: 'warn', overridable: true, source: 'solid or thin copper is doubled where the barrel has room',
-    speaks: ({ joints }) => (joints.some((joint) => joint.foldMissing) ? 'No barrel takes this copper doubled over: it goes in single, so tug it with care.' : undefined),
+    id: 'fold.missing',
+    subject: 'fold-over',
+    verdict: 'warn',
+    overridable: true,
+    source: 'solid or thin copper is doubled where the barrel has room',
+    speaks: ({ joints }) =>
+      joints.some((joint) => joint.foldMissing)
+        ? 'No barrel takes this copper doubled over: it goes in single, so tug it with care.'
+        : undefined,
   },
   {
-    id: 'sleeve.buildUp', subject: 'sleeve', verdict: 'require', overridable: true, source: 'jackets too unlike for one sleeve',
+    id: 'sleeve.buildUp',
+    subject: 'sleeve',
+    verdict: 'require',
+    overridable: true,
+    source: 'jackets too unlike for one sleeve',
     speaks: ({ joints }) => {
-      const built = joints.flatMap((joint) => (joint.seal.kind === 'sleeve' && joint.seal.buildUp ? [joint.seal.buildUp] : []))[0];
-      return built && `Build ${built.side === 'both' ? 'the wires of both sides' : 'the thinner jacket'} up with ${built.name} first: no one sleeve passes the joint and grips both.`;
+      const built = joints.flatMap((joint) =>
+        joint.seal.kind === 'sleeve' && joint.seal.buildUp ? [joint.seal.buildUp] : [],
+      )[0];
+      return (
+        built &&
+        `Build ${built.side === 'both' ? 'the wires of both sides' : 'the thinner jacket'} up with ${built.name} first: no one sleeve passes the joint and grips both.`
+      );
     },
   },
   {
-    id: 'solid.vibrating', subject: 'solid wire', verdict: 'warn', overridable: true, source: 'solid wire breaks where it shakes',
+    id: 'solid.vibrating',
+    subject: 'solid wire',
+    verdict: 'warn',
+    overridable: true,
+    source: 'solid wire breaks where it shakes',
     speaks: ({ site }) =>
       hasSolid(site) && isVibrating(site.zone)
         ? 'Solid wire does not belong in a shaking run: a stranded insert of the same size would mend it.'

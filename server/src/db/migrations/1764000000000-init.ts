@@ -43,6 +43,25 @@ export class Init1764000000000 implements MigrationInterface {
     for (const table of APPEND_ONLY) {
       for (const verb of ['update', 'delete']) await runner.query(`DROP TRIGGER "${table}_no_${verb}"`);
     }
-    for (const table of ['catalogue', 'person', 'receipt', 'audit', 'record', 'redo', 'reading', 'tick', 'pin', 'choice', 'finding', 'job', 'circuit', 'run', 'node', 'harness', 'machine']) await runner.query(`DROP TABLE "${table}"`);
+    for (const table of [
+      'catalogue',
+      'person',
+      'receipt',
+      'audit',
+      'record',
+      'redo',
+      'reading',
+      'tick',
+      'pin',
+      'choice',
+      'finding',
+      'job',
+      'circuit',
+      'run',
+      'node',
+      'harness',
+      'machine',
+    ])
+      await runner.query(`DROP TABLE "${table}"`);
   }
 }

@@ -12,7 +12,9 @@ export class Survey1764200000000 implements MigrationInterface {
     await runner.query('ALTER TABLE "harness" ADD COLUMN "keptFor" text');
     await runner.query('ALTER TABLE "node" ADD COLUMN "fittings" text');
     await runner.query(`ALTER TABLE "job" ADD COLUMN "mappings" text NOT NULL DEFAULT '[]'`);
-    await runner.query('CREATE TABLE "photo" ("id" text PRIMARY KEY NOT NULL, "jobId" text NOT NULL, "findingId" text NOT NULL, "name" text NOT NULL, "type" text NOT NULL, "sizeBytes" integer NOT NULL, "widthPx" integer NOT NULL, "heightPx" integer NOT NULL, "by" text NOT NULL, "at" text NOT NULL, "removed" boolean NOT NULL, CONSTRAINT "FK_7abaf392a82235bc7da2281a56d" FOREIGN KEY ("jobId") REFERENCES "job" ("id") ON DELETE NO ACTION ON UPDATE NO ACTION)');
+    await runner.query(
+      'CREATE TABLE "photo" ("id" text PRIMARY KEY NOT NULL, "jobId" text NOT NULL, "findingId" text NOT NULL, "name" text NOT NULL, "type" text NOT NULL, "sizeBytes" integer NOT NULL, "widthPx" integer NOT NULL, "heightPx" integer NOT NULL, "by" text NOT NULL, "at" text NOT NULL, "removed" boolean NOT NULL, CONSTRAINT "FK_7abaf392a82235bc7da2281a56d" FOREIGN KEY ("jobId") REFERENCES "job" ("id") ON DELETE NO ACTION ON UPDATE NO ACTION)',
+    );
     await runner.query('CREATE INDEX "photo_by_job" ON "photo" ("jobId")');
   }
 

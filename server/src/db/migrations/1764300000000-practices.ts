@@ -5,7 +5,9 @@ export class Practices1764300000000 implements MigrationInterface {
   name = 'Practices1764300000000';
 
   async up(runner: QueryRunner): Promise<void> {
-    await runner.query('CREATE TABLE "practice" ("id" text PRIMARY KEY NOT NULL, "version" integer NOT NULL, "kept" boolean NOT NULL, "body" text NOT NULL)');
+    await runner.query(
+      'CREATE TABLE "practice" ("id" text PRIMARY KEY NOT NULL, "version" integer NOT NULL, "kept" boolean NOT NULL, "body" text NOT NULL)',
+    );
     await runner.query(`ALTER TABLE "job" ADD COLUMN "held" text NOT NULL DEFAULT '[]'`);
   }
 

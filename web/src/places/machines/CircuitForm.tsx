@@ -1,5 +1,15 @@
 import { useState } from 'react';
-import { cavitiesOf, CIRCUIT_KINDS, KIND_WORDS, readColour, colourInWords, sizeInWords, type Circuit, type CircuitKind, type Harness } from '@mendum/core';
+import {
+  cavitiesOf,
+  CIRCUIT_KINDS,
+  KIND_WORDS,
+  readColour,
+  colourInWords,
+  sizeInWords,
+  type Circuit,
+  type CircuitKind,
+  type Harness,
+} from '@mendum/core';
 import { WireChip } from '../../draw/WireLine.tsx';
 import { JacketFields, WireFields } from '../../ui/wireFields.tsx';
 import { Button } from '../../ui/button.tsx';
@@ -25,26 +35,81 @@ function ColourWord({ onRead }: { readonly onRead: (colour: CircuitDraft['wire']
   };
   return (
     <div>
-      <TextField label="Colour as it is printed" hint="RD/BK, BLK-YEL, sw/ge, red/black: read at once." value={word} maxLength={40} wrong={reading?.kind === 'unread' ? `“${word}”: ${reading.why}` : undefined} onChange={(event) => typed(event.target.value)} />
+      <TextField
+        label="Colour as it is printed"
+        hint="RD/BK, BLK-YEL, sw/ge, red/black: read at once."
+        value={word}
+        maxLength={40}
+        wrong={reading?.kind === 'unread' ? `“${word}”: ${reading.why}` : undefined}
+        onChange={(event) => typed(event.target.value)}
+      />
       {reading?.kind === 'ask' ? (
         <fieldset className="mt-2 border-l-4 border-rework pl-3">
           <legend className="font-semibold">“{word}” may mean several. Which is it?</legend>
-          <div className="flex flex-wrap gap-2">{reading.mayBe.map((colour) => <Button key={colourInWords(colour)} onClick={() => { onRead(colour); setWord(colourInWords(colour)); }}><WireChip width={40} colour={colour} title="" />{colourInWords(colour)}</Button>)}</div>
+          <div className="flex flex-wrap gap-2">
+            {reading.mayBe.map((colour) => (
+              <Button
+                key={colourInWords(colour)}
+                onClick={() => {
+                  onRead(colour);
+                  setWord(colourInWords(colour));
+                }}
+              >
+                <WireChip width={40} colour={colour} title="" />
+                {colourInWords(colour)}
+              </Button>
+            ))}
+          </div>
         </fieldset>
       ) : null}
     </div>
   );
 }
 
-function End({ label, harness, node, cavity, wrong, onChange }: { readonly label: string; readonly harness: Harness; readonly node: string; readonly cavity: string; readonly wrong: string | undefined; readonly onChange: (node: string, cavity: string) => void }) {
+function End({
+  label,
+  harness,
+  node,
+  cavity,
+  wrong,
+  onChange,
+}: {
+  readonly label: string;
+  readonly harness: Harness;
+  readonly node: string;
+  readonly cavity: string;
+  readonly wrong: string | undefined;
+  readonly onChange: (node: string, cavity: string) => void;
+}) {
   const ends = harness.nodes.filter((one) => one.kind === 'connector' || one.kind === 'end' || one.kind === 'splice');
   const face = ends.find((one) => one.id === node)?.face;
   return (
     <div className="grid grid-cols-[2fr_1fr] gap-2">
-      <Select label={label} value={node} onChange={(event) => onChange(event.target.value, cavity)}>{ends.map((one) => <option key={one.id} value={one.id}>{one.name}</option>)}</Select>
+      <Select label={label} value={node} onChange={(event) => onChange(event.target.value, cavity)}>
+        {ends.map((one) => (
+          <option key={one.id} value={one.id}>
+            {one.name}
+          </option>
+        ))}
+      </Select>
       {face ? (
-        <Select label="Cavity" value={cavity} wrong={wrong} onChange={(event) => onChange(node, event.target.value)}><option value="">—</option>{cavitiesOf(face).map((one) => <option key={one.cavity} value={one.cavity}>{one.cavity}</option>)}</Select>
-      ) : <TextField label="Cavity" value={cavity} wrong={wrong} maxLength={10} onChange={(event) => onChange(node, event.target.value)} />}
+        <Select label="Cavity" value={cavity} wrong={wrong} onChange={(event) => onChange(node, event.target.value)}>
+          <option value="">—</option>
+          {cavitiesOf(face).map((one) => (
+            <option key={one.cavity} value={one.cavity}>
+              {one.cavity}
+            </option>
+          ))}
+        </Select>
+      ) : (
+        <TextField
+          label="Cavity"
+          value={cavity}
+          wrong={wrong}
+          maxLength={10}
+          onChange={(event) => onChange(node, event.target.value)}
+        />
+      )}
     </div>
   );
 }
@@ -60,30 +125,98 @@ export function CircuitForm({ harness, circuit, onSave, onRemove, onClose }: Cir
     if (made.ok && onSave(made.circuit)) onClose();
   };
   return (
-    <form noValidate className="grid gap-5" onSubmit={(event) => { event.preventDefault(); save(); }}>
+    <form
+      noValidate
+      className="grid gap-5"
+      onSubmit={(event) => {
+        event.preventDefault();
+        save();
+      }}
+    >
       <div className="grid gap-3 sm:grid-cols-[1fr_2fr]">
-        <TextField label="Number" value={draft.number} wrong={wrong.number} maxLength={20} onChange={(event) => set({ number: event.target.value })} />
-        <TextField label="Function" value={draft.function} maxLength={200} onChange={(event) => set({ function: event.target.value })} />
+        <TextField
+          label="Number"
+          value={draft.number}
+          wrong={wrong.number}
+          maxLength={20}
+          onChange={(event) => set({ number: event.target.value })}
+        />
+        <TextField
+          label="Function"
+          value={draft.function}
+          maxLength={200}
+          onChange={(event) => set({ function: event.target.value })}
+        />
       </div>
-      <Select label="Kind" value={draft.kind} onChange={(event) => set({ kind: event.target.value as CircuitKind })}>{CIRCUIT_KINDS.map((kind) => <option key={kind} value={kind}>{KIND_WORDS[kind]}</option>)}</Select>
+      <Select label="Kind" value={draft.kind} onChange={(event) => set({ kind: event.target.value as CircuitKind })}>
+        {CIRCUIT_KINDS.map((kind) => (
+          <option key={kind} value={kind}>
+            {KIND_WORDS[kind]}
+          </option>
+        ))}
+      </Select>
       <div className="grid gap-4 sm:grid-cols-2">
-        <End label="From" harness={harness} node={draft.fromNode} cavity={draft.fromCavity} wrong={wrong.fromCavity} onChange={(fromNode, fromCavity) => set({ fromNode, fromCavity })} />
-        <End label="To" harness={harness} node={draft.toNode} cavity={draft.toCavity} wrong={wrong.toCavity} onChange={(toNode, toCavity) => set({ toNode, toCavity })} />
+        <End
+          label="From"
+          harness={harness}
+          node={draft.fromNode}
+          cavity={draft.fromCavity}
+          wrong={wrong.fromCavity}
+          onChange={(fromNode, fromCavity) => set({ fromNode, fromCavity })}
+        />
+        <End
+          label="To"
+          harness={harness}
+          node={draft.toNode}
+          cavity={draft.toCavity}
+          wrong={wrong.toCavity}
+          onChange={(toNode, toCavity) => set({ toNode, toCavity })}
+        />
       </div>
       <section className="grid gap-3">
-        <h3 className="flex items-center gap-3 text-lg font-semibold">Wire <WireChip colour={draft.wire.colour} title={colourInWords(draft.wire.colour)} /><span className="font-normal text-soft">{colourInWords(draft.wire.colour)}, {sizeInWords(draft.wire.size)}</span></h3>
+        <h3 className="flex items-center gap-3 text-lg font-semibold">
+          Wire <WireChip colour={draft.wire.colour} title={colourInWords(draft.wire.colour)} />
+          <span className="font-normal text-soft">
+            {colourInWords(draft.wire.colour)}, {sizeInWords(draft.wire.size)}
+          </span>
+        </h3>
         <ColourWord onRead={(colour) => setDraft((now) => ({ ...now, wire: { ...now.wire, colour } }))} />
         <WireFields wire={draft.wire} onChange={(wire) => set({ wire })} />
         <JacketFields wire={draft.wire} onChange={(wire) => set({ wire })} />
       </section>
       <div className="grid gap-3 sm:grid-cols-3">
-        <NumberField label="Fuse" unit="A" value={draft.fuse} wrong={wrong.fuse} onChange={(event) => set({ fuse: event.target.value })} />
-        <NumberField label="Load" unit="A" value={draft.load} wrong={wrong.load} onChange={(event) => set({ load: event.target.value })} />
-        <Select label="Twisted with" value={draft.pairWith} onChange={(event) => set({ pairWith: event.target.value })}><option value="">none</option>{harness.circuits.filter((one) => one.id !== circuit?.id).map((one) => <option key={one.id} value={one.id}>{`${one.number} ${one.function}`}</option>)}</Select>
+        <NumberField
+          label="Fuse"
+          unit="A"
+          value={draft.fuse}
+          wrong={wrong.fuse}
+          onChange={(event) => set({ fuse: event.target.value })}
+        />
+        <NumberField
+          label="Load"
+          unit="A"
+          value={draft.load}
+          wrong={wrong.load}
+          onChange={(event) => set({ load: event.target.value })}
+        />
+        <Select label="Twisted with" value={draft.pairWith} onChange={(event) => set({ pairWith: event.target.value })}>
+          <option value="">none</option>
+          {harness.circuits
+            .filter((one) => one.id !== circuit?.id)
+            .map((one) => (
+              <option key={one.id} value={one.id}>{`${one.number} ${one.function}`}</option>
+            ))}
+        </Select>
       </div>
       <div className="sticky -bottom-5 -mx-6 -mb-5 flex gap-3 border-t border-rule bg-sheet px-6 py-3">
-        <Button type="submit" look="copper" className="flex-1">{circuit ? 'Keep the circuit' : 'Add the circuit'}</Button>
-        {onRemove ? <Button look="scrap" onClick={onRemove}>Remove</Button> : null}
+        <Button type="submit" look="copper" className="flex-1">
+          {circuit ? 'Keep the circuit' : 'Add the circuit'}
+        </Button>
+        {onRemove ? (
+          <Button look="scrap" onClick={onRemove}>
+            Remove
+          </Button>
+        ) : null}
         <Button onClick={onClose}>Cancel</Button>
       </div>
     </form>

@@ -21,9 +21,20 @@ import { NodeForm } from './NodeForm.tsx';
 import { RunForm } from './RunForm.tsx';
 import { TreeEditor, type Picked } from './TreeEditor.tsx';
 
-type Open = { readonly what: 'circuit'; readonly circuit: Circuit | undefined } | { readonly what: 'import' } | { readonly what: 'face' | 'show'; readonly node: HarnessNode; readonly cavity?: string | undefined };
+type Open =
+  | { readonly what: 'circuit'; readonly circuit: Circuit | undefined }
+  | { readonly what: 'import' }
+  | { readonly what: 'face' | 'show'; readonly node: HarnessNode; readonly cavity?: string | undefined };
 
-const matches = (circuit: Circuit, words: string): boolean => words.toLowerCase().split(/\s+/).every((word) => `${circuit.number} ${circuit.function} ${circuit.wire.colour.base} ${circuit.wire.colour.stripe ?? ''} ${circuit.from.nodeId} ${circuit.to.nodeId}`.toLowerCase().includes(word));
+const matches = (circuit: Circuit, words: string): boolean =>
+  words
+    .toLowerCase()
+    .split(/\s+/)
+    .every((word) =>
+      `${circuit.number} ${circuit.function} ${circuit.wire.colour.base} ${circuit.wire.colour.stripe ?? ''} ${circuit.from.nodeId} ${circuit.to.nodeId}`
+        .toLowerCase()
+        .includes(word),
+    );
 
 /** One harness: its tree to scale, the form of what is picked, its connectors and circuits. Edits are undone, redone and saved together. */
 function HarnessEditor({ view }: { readonly view: HarnessView }) {
@@ -33,10 +44,13 @@ function HarnessEditor({ view }: { readonly view: HarnessView }) {
   const navigate = useNavigate();
   const [search] = useSearchParams();
   const found = harness.circuits.find((circuit) => circuit.id === search.get('circuit'));
-  const foundEnd = found && [found.from, found.to].find((end) => harness.nodes.some((node) => node.id === end.nodeId && node.face));
+  const foundEnd =
+    found && [found.from, found.to].find((end) => harness.nodes.some((node) => node.id === end.nodeId && node.face));
   const foundNode = harness.nodes.find((node) => node.id === foundEnd?.nodeId);
   const [picked, setPicked] = useState<Picked>();
-  const [open, setOpen] = useState<Open | undefined>(foundNode && foundEnd ? { what: 'show', node: foundNode, cavity: foundEnd.cavity } : undefined);
+  const [open, setOpen] = useState<Open | undefined>(
+    foundNode && foundEnd ? { what: 'show', node: foundNode, cavity: foundEnd.cavity } : undefined,
+  );
   const [words, setWords] = useState('');
   const run = picked?.kind === 'run' ? harness.runs.find((one) => one.id === picked.id) : undefined;
   const node = picked?.kind === 'node' ? harness.nodes.find((one) => one.id === picked.id) : undefined;
@@ -59,44 +73,172 @@ function HarnessEditor({ view }: { readonly view: HarnessView }) {
     <div className="px-6 pb-10">
       <header className="flex flex-wrap items-end gap-x-5 gap-y-2 pt-4 pb-2">
         <div className="min-w-0 flex-1">
-          <Link to="/machines" className="inline-flex min-h-11 items-center underline underline-offset-4">Machines</Link>
+          <Link to="/machines" className="inline-flex min-h-11 items-center underline underline-offset-4">
+            Machines
+          </Link>
           <h1 className="text-3xl font-semibold">{harness.name}</h1>
-          <p className="text-lg text-soft">{view.machine}, {view.machineKind}, {figure(view.systemVoltageV)} V · {harness.circuits.length} circuits</p>
+          <p className="text-lg text-soft">
+            {view.machine}, {view.machineKind}, {figure(view.systemVoltageV)} V · {harness.circuits.length} circuits
+          </p>
         </div>
         <div className="flex flex-wrap gap-2">
-          <Button look="quiet" disabled={count > 0 || busy || harness.circuits.length === 0} onClick={() => void openJob()}>Open a job on it</Button>
-          <Button aria-label="Undo" disabled={count === 0} onClick={draft.undo}><Undo2 aria-hidden /></Button>
-          <Button aria-label="Redo" disabled={!draft.canRedo} onClick={draft.redo}><Redo2 aria-hidden /></Button>
-          <Button disabled={count === 0} onClick={draft.discard}>Discard</Button>
-          <Button look="copper" disabled={count === 0 || busy} onClick={() => void save()}>{count === 0 ? 'Saved' : `Save ${count} ${count === 1 ? 'change' : 'changes'}`}</Button>
+          <Button
+            look="quiet"
+            disabled={count > 0 || busy || harness.circuits.length === 0}
+            onClick={() => void openJob()}
+          >
+            Open a job on it
+          </Button>
+          <Button aria-label="Undo" disabled={count === 0} onClick={draft.undo}>
+            <Undo2 aria-hidden />
+          </Button>
+          <Button aria-label="Redo" disabled={!draft.canRedo} onClick={draft.redo}>
+            <Redo2 aria-hidden />
+          </Button>
+          <Button disabled={count === 0} onClick={draft.discard}>
+            Discard
+          </Button>
+          <Button look="copper" disabled={count === 0 || busy} onClick={() => void save()}>
+            {count === 0 ? 'Saved' : `Save ${count} ${count === 1 ? 'change' : 'changes'}`}
+          </Button>
         </div>
       </header>
       <section aria-label="Harness to scale" className="border-y border-rule py-2">
-        <TreeEditor harness={harness} picked={picked} onPick={setPicked} onMove={(nodeId, byMm) => draft.edit({ do: 'moveNode', nodeId, byMm })} />
-        {picked === undefined ? <p className="pb-1 text-soft">Tap a run or a node to change it. Drag a node along its line to move it.</p> : null}
+        <TreeEditor
+          harness={harness}
+          picked={picked}
+          onPick={setPicked}
+          onMove={(nodeId, byMm) => draft.edit({ do: 'moveNode', nodeId, byMm })}
+        />
+        {picked === undefined ? (
+          <p className="pb-1 text-soft">Tap a run or a node to change it. Drag a node along its line to move it.</p>
+        ) : null}
       </section>
-      {run ? <section aria-label="Picked run" className="border-b border-ink py-4"><RunForm key={`${run.id} ${picked?.kind === 'run' ? (picked.atMm ?? '') : ''} ${run.lengthMm}`} harness={harness} run={run} atMm={picked?.kind === 'run' ? picked.atMm : undefined} onEdit={draft.edit} /></section> : null}
-      {node ? <section aria-label="Picked node" className="border-b border-ink py-4"><NodeForm key={node.id} harness={harness} node={node} onEdit={draft.edit} onFace={() => setOpen({ what: 'face', node })} onShow={() => setOpen({ what: 'show', node })} /></section> : null}
+      {run ? (
+        <section aria-label="Picked run" className="border-b border-ink py-4">
+          <RunForm
+            key={`${run.id} ${picked?.kind === 'run' ? (picked.atMm ?? '') : ''} ${run.lengthMm}`}
+            harness={harness}
+            run={run}
+            atMm={picked?.kind === 'run' ? picked.atMm : undefined}
+            onEdit={draft.edit}
+          />
+        </section>
+      ) : null}
+      {node ? (
+        <section aria-label="Picked node" className="border-b border-ink py-4">
+          <NodeForm
+            key={node.id}
+            harness={harness}
+            node={node}
+            onEdit={draft.edit}
+            onFace={() => setOpen({ what: 'face', node })}
+            onShow={() => setOpen({ what: 'show', node })}
+          />
+        </section>
+      ) : null}
       <section aria-label="Circuits" className="pt-4">
         <div className="mb-2 flex flex-wrap items-center gap-3">
           <h2 className="text-xl font-semibold">Circuits</h2>
           <Button onClick={() => setOpen({ what: 'import' })}>From a sheet</Button>
           <Button onClick={() => setOpen({ what: 'circuit', circuit: undefined })}>Add one</Button>
-          <Button look="quiet" disabled={harness.circuits.length === 0} onClick={() => void download('csv', rows(), harness.name)}>CSV</Button>
-          <Button look="quiet" disabled={harness.circuits.length === 0} onClick={() => void download('xlsx', rows(), harness.name)}>XLSX</Button>
-          <div className="ml-auto w-64"><TextField label="Find a circuit" type="search" value={words} onChange={(event) => setWords(event.target.value)} /></div>
+          <Button
+            look="quiet"
+            disabled={harness.circuits.length === 0}
+            onClick={() => void download('csv', rows(), harness.name)}
+          >
+            CSV
+          </Button>
+          <Button
+            look="quiet"
+            disabled={harness.circuits.length === 0}
+            onClick={() => void download('xlsx', rows(), harness.name)}
+          >
+            XLSX
+          </Button>
+          <div className="ml-auto w-64">
+            <TextField
+              label="Find a circuit"
+              type="search"
+              value={words}
+              onChange={(event) => setWords(event.target.value)}
+            />
+          </div>
         </div>
-        <CircuitTable harness={harness} circuits={words.trim() === '' ? harness.circuits : harness.circuits.filter((circuit) => matches(circuit, words.trim()))} markedId={found?.id} onOpen={(circuit) => setOpen({ what: 'circuit', circuit })} />
+        <CircuitTable
+          harness={harness}
+          circuits={
+            words.trim() === ''
+              ? harness.circuits
+              : harness.circuits.filter((circuit) => matches(circuit, words.trim()))
+          }
+          markedId={found?.id}
+          onOpen={(circuit) => setOpen({ what: 'circuit', circuit })}
+        />
       </section>
-      {open?.what === 'import' ? <ImportPinout harness={harness} onTake={(edits) => draft.edit(...edits)} onClose={close} /> : null}
-      <Dialog shape="sheet" open={open?.what === 'circuit'} onOpenChange={(is) => { if (!is) close(); }} title={open?.what === 'circuit' && open.circuit ? `Circuit ${open.circuit.number}` : 'A new circuit'}>
-        {open?.what === 'circuit' ? <CircuitForm harness={harness} circuit={open.circuit} onSave={(circuit) => draft.edit({ do: 'setCircuit', circuit })} onRemove={open.circuit ? () => { if (open.circuit && draft.edit({ do: 'removeCircuit', circuitId: open.circuit.id })) close(); } : undefined} onClose={close} /> : null}
+      {open?.what === 'import' ? (
+        <ImportPinout harness={harness} onTake={(edits) => draft.edit(...edits)} onClose={close} />
+      ) : null}
+      <Dialog
+        shape="sheet"
+        open={open?.what === 'circuit'}
+        onOpenChange={(is) => {
+          if (!is) close();
+        }}
+        title={open?.what === 'circuit' && open.circuit ? `Circuit ${open.circuit.number}` : 'A new circuit'}
+      >
+        {open?.what === 'circuit' ? (
+          <CircuitForm
+            harness={harness}
+            circuit={open.circuit}
+            onSave={(circuit) => draft.edit({ do: 'setCircuit', circuit })}
+            onRemove={
+              open.circuit
+                ? () => {
+                    if (open.circuit && draft.edit({ do: 'removeCircuit', circuitId: open.circuit.id })) close();
+                  }
+                : undefined
+            }
+            onClose={close}
+          />
+        ) : null}
       </Dialog>
-      <Dialog shape="wide" open={open?.what === 'face'} onOpenChange={(is) => { if (!is) close(); }} title={`The face of ${open?.what === 'face' ? open.node.name : ''}`}>
-        {open?.what === 'face' ? <FaceForm name={open.node.name} face={open.node.face} onDone={(face, ways) => { if (draft.edit({ do: 'changeNode', node: { ...open.node, face, ways } })) close(); }} onClose={close} /> : null}
+      <Dialog
+        shape="wide"
+        open={open?.what === 'face'}
+        onOpenChange={(is) => {
+          if (!is) close();
+        }}
+        title={`The face of ${open?.what === 'face' ? open.node.name : ''}`}
+      >
+        {open?.what === 'face' ? (
+          <FaceForm
+            name={open.node.name}
+            face={open.node.face}
+            onDone={(face, ways) => {
+              if (draft.edit({ do: 'changeNode', node: { ...open.node, face, ways } })) close();
+            }}
+            onClose={close}
+          />
+        ) : null}
       </Dialog>
-      <Dialog shape="wide" open={shown?.face !== undefined} onOpenChange={(is) => { if (!is) close(); }} title={`Connector ${shown?.name ?? ''}`}>
-        {shown?.face ? <ConnectorView harness={harness} node={{ ...shown, face: shown.face }} circuits={harness.circuits} nodeName={nodeName} startCavity={open?.what === 'show' ? open.cavity : undefined} /> : null}
+      <Dialog
+        shape="wide"
+        open={shown?.face !== undefined}
+        onOpenChange={(is) => {
+          if (!is) close();
+        }}
+        title={`Connector ${shown?.name ?? ''}`}
+      >
+        {shown?.face ? (
+          <ConnectorView
+            harness={harness}
+            node={{ ...shown, face: shown.face }}
+            circuits={harness.circuits}
+            nodeName={nodeName}
+            startCavity={open?.what === 'show' ? open.cavity : undefined}
+          />
+        ) : null}
       </Dialog>
     </div>
   );
@@ -109,10 +251,28 @@ export function HarnessPage() {
   const [search] = useSearchParams();
   if (error) {
     const { message, hint } = errorOf(error);
-    return <div className="p-8"><Failed message={message} hint={hint} onRetry={() => void refetch()} /></div>;
+    return (
+      <div className="p-8">
+        <Failed message={message} hint={hint} onRetry={() => void refetch()} />
+      </div>
+    );
   }
-  if (!data) return <div className="p-8"><Working words="Fetching the harness…" /></div>;
+  if (!data)
+    return (
+      <div className="p-8">
+        <Working words="Fetching the harness…" />
+      </div>
+    );
   const view = data.find((one) => one.id === harnessId);
-  if (!view) return <div className="p-8"><Empty title="This harness is not there"><Link className="underline" to="/machines">To the machines</Link></Empty></div>;
+  if (!view)
+    return (
+      <div className="p-8">
+        <Empty title="This harness is not there">
+          <Link className="underline" to="/machines">
+            To the machines
+          </Link>
+        </Empty>
+      </div>
+    );
   return <HarnessEditor key={`${view.id} ${search.get('circuit') ?? ''}`} view={view} />;
 }

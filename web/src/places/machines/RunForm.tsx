@@ -1,5 +1,18 @@
 import { useState } from 'react';
-import { AREAS, figure, MOISTURES, VIBRATIONS, FEATURE_KINDS, NODE_KINDS, type Feature, type FeatureKind, type Harness, type HarnessEdit, type NodeKind, type Run } from '@mendum/core';
+import {
+  AREAS,
+  figure,
+  MOISTURES,
+  VIBRATIONS,
+  FEATURE_KINDS,
+  NODE_KINDS,
+  type Feature,
+  type FeatureKind,
+  type Harness,
+  type HarnessEdit,
+  type NodeKind,
+  type Run,
+} from '@mendum/core';
 import { Button } from '../../ui/button.tsx';
 import { NumberField, Select, TextField } from '../../ui/field.tsx';
 import { numberOf } from '../../ui/typed.ts';
@@ -19,30 +32,62 @@ function FeatureList({ run, onEdit }: Pick<RunFormProps, 'run' | 'onEdit'>) {
   const [kind, setKind] = useState<FeatureKind>('clip');
   const [from, setFrom] = useState('');
   const [to, setTo] = useState('');
-  const set = (features: readonly Feature[]): boolean => onEdit({ do: 'changeRun', runId: run.id, change: { features } });
+  const set = (features: readonly Feature[]): boolean =>
+    onEdit({ do: 'changeRun', runId: run.id, change: { features } });
   const fromMm = numberOf(from);
   const toMm = to.trim() === '' ? fromMm : numberOf(to);
   const right = fromMm >= 0 && toMm >= fromMm && toMm <= run.lengthMm;
   const add = (): void => {
     const name = `${FEATURE_WORDS[kind]} ${run.features.filter((one) => one.kind === kind).length + 1}`;
-    if (right && set([...run.features, { kind, name, fromMm, toMm }].sort((a, b) => a.fromMm - b.fromMm))) { setFrom(''); setTo(''); }
+    if (right && set([...run.features, { kind, name, fromMm, toMm }].sort((a, b) => a.fromMm - b.fromMm))) {
+      setFrom('');
+      setTo('');
+    }
   };
   return (
     <fieldset className="grid gap-2 border-t border-rule pt-3">
       <legend className="text-lg font-semibold">Along it</legend>
-      {run.features.length === 0 ? <p className="text-soft">No clip, grommet or bending stretch is noted. Splices keep clear of them.</p> : (
-        <ul>{run.features.map((feature) => (
-          <li key={`${feature.kind} ${feature.name} ${feature.fromMm}`} className="flex items-center gap-3 border-b border-rule">
-            <b>{feature.name}</b><span><span className="figure">{figure(feature.fromMm, 0)}–{figure(feature.toMm, 0)}</span> <span className="text-soft">mm, {FEATURE_WORDS[feature.kind]}</span></span>
-            <Button look="quiet" className="ml-auto" aria-label={`Remove ${feature.name}`} onClick={() => set(run.features.filter((one) => one !== feature))}>Remove</Button>
-          </li>
-        ))}</ul>
+      {run.features.length === 0 ? (
+        <p className="text-soft">No clip, grommet or bending stretch is noted. Splices keep clear of them.</p>
+      ) : (
+        <ul>
+          {run.features.map((feature) => (
+            <li
+              key={`${feature.kind} ${feature.name} ${feature.fromMm}`}
+              className="flex items-center gap-3 border-b border-rule"
+            >
+              <b>{feature.name}</b>
+              <span>
+                <span className="figure">
+                  {figure(feature.fromMm, 0)}–{figure(feature.toMm, 0)}
+                </span>{' '}
+                <span className="text-soft">mm, {FEATURE_WORDS[feature.kind]}</span>
+              </span>
+              <Button
+                look="quiet"
+                className="ml-auto"
+                aria-label={`Remove ${feature.name}`}
+                onClick={() => set(run.features.filter((one) => one !== feature))}
+              >
+                Remove
+              </Button>
+            </li>
+          ))}
+        </ul>
       )}
       <div className="grid items-end gap-2 sm:grid-cols-[1fr_1fr_1fr_auto]">
-        <Select label="Kind" value={kind} onChange={(event) => setKind(event.target.value as FeatureKind)}>{FEATURE_KINDS.map((one) => <option key={one} value={one}>{FEATURE_WORDS[one]}</option>)}</Select>
+        <Select label="Kind" value={kind} onChange={(event) => setKind(event.target.value as FeatureKind)}>
+          {FEATURE_KINDS.map((one) => (
+            <option key={one} value={one}>
+              {FEATURE_WORDS[one]}
+            </option>
+          ))}
+        </Select>
         <NumberField label="From" unit="mm" value={from} onChange={(event) => setFrom(event.target.value)} />
         <NumberField label="To" unit="mm" value={to} onChange={(event) => setTo(event.target.value)} />
-        <Button disabled={!right} onClick={add}>Note it</Button>
+        <Button disabled={!right} onClick={add}>
+          Note it
+        </Button>
       </div>
     </fieldset>
   );
@@ -57,39 +102,152 @@ export function RunForm({ harness, run, atMm, onEdit }: RunFormProps) {
   const [at, setAt] = useState(atMm === undefined ? '' : String(atMm));
   const [kind, setKind] = useState<NodeKind>('branch');
   const nameOf = (id: string): string => harness.nodes.find((node) => node.id === id)?.name ?? id;
-  const zone = (change: Partial<Run['zone']>): void => void onEdit({ do: 'changeRun', runId: run.id, change: { zone: { ...run.zone, ...change } } });
+  const zone = (change: Partial<Run['zone']>): void =>
+    void onEdit({ do: 'changeRun', runId: run.id, change: { zone: { ...run.zone, ...change } } });
   const keep = (): void => {
-    if (name.trim() !== '' && name.trim() !== run.name) onEdit({ do: 'changeRun', runId: run.id, change: { name: name.trim() } });
+    if (name.trim() !== '' && name.trim() !== run.name)
+      onEdit({ do: 'changeRun', runId: run.id, change: { name: name.trim() } });
   };
   const measure = (): void => {
     const lengthMm = numberOf(length);
-    if (lengthMm !== run.lengthMm && !Number.isNaN(lengthMm) && !onEdit({ do: 'setLength', runId: run.id, lengthMm })) setLength(String(run.lengthMm));
+    if (lengthMm !== run.lengthMm && !Number.isNaN(lengthMm) && !onEdit({ do: 'setLength', runId: run.id, lengthMm }))
+      setLength(String(run.lengthMm));
   };
   const split = (): void => {
-    const id = freeId(kind === 'clip' ? 'K' : kind === 'grommet' ? 'G' : kind === 'branch' ? 'B' : 'N', harness.nodes.flatMap((node) => [node.id, node.name]));
-    onEdit({ do: 'splitRun', runId: run.id, atMm: numberOf(at), node: { id, kind, name: id }, newRunId: freeId('R', harness.runs.map((one) => one.id)), newName: `${id} to ${nameOf(run.toNodeId)}` });
+    const id = freeId(
+      kind === 'clip' ? 'K' : kind === 'grommet' ? 'G' : kind === 'branch' ? 'B' : 'N',
+      harness.nodes.flatMap((node) => [node.id, node.name]),
+    );
+    onEdit({
+      do: 'splitRun',
+      runId: run.id,
+      atMm: numberOf(at),
+      node: { id, kind, name: id },
+      newRunId: freeId(
+        'R',
+        harness.runs.map((one) => one.id),
+      ),
+      newName: `${id} to ${nameOf(run.toNodeId)}`,
+    });
   };
   return (
-    <form aria-label={`Run ${run.name}`} className="grid gap-4" onSubmit={(event) => { event.preventDefault(); keep(); measure(); }}>
-      <p className="text-soft">Run from <b className="text-ink">{nameOf(run.fromNodeId)}</b> to <b className="text-ink">{nameOf(run.toNodeId)}</b>; distances count from {nameOf(run.fromNodeId)}.</p>
+    <form
+      aria-label={`Run ${run.name}`}
+      className="grid gap-4"
+      onSubmit={(event) => {
+        event.preventDefault();
+        keep();
+        measure();
+      }}
+    >
+      <p className="text-soft">
+        Run from <b className="text-ink">{nameOf(run.fromNodeId)}</b> to{' '}
+        <b className="text-ink">{nameOf(run.toNodeId)}</b>; distances count from {nameOf(run.fromNodeId)}.
+      </p>
       <div className="grid gap-3 sm:grid-cols-3">
-        <TextField label="Name" value={name} maxLength={200} onChange={(event) => setName(event.target.value)} onBlur={keep} />
-        <NumberField label="Length" unit="mm" value={length} onChange={(event) => setLength(event.target.value)} onBlur={measure} />
-        <NumberField label="Conduit, inside" unit="mm" value={conduit} onChange={(event) => setConduit(event.target.value)} onBlur={() => { const mm = numberOf(conduit); if (conduit.trim() === '' ? run.conduitInsideMm !== undefined : mm > 0 && mm !== run.conduitInsideMm) onEdit({ do: 'changeRun', runId: run.id, change: { conduitInsideMm: conduit.trim() === '' ? null : mm } }); }} />
-        <Select label="Where it lies" value={run.zone.area} onChange={(event) => zone({ area: event.target.value as Run['zone']['area'] })}>{AREAS.map((one) => <option key={one}>{one}</option>)}</Select>
-        <Select label="Vibration" value={run.zone.vibration} onChange={(event) => zone({ vibration: event.target.value as Run['zone']['vibration'] })}>{VIBRATIONS.map((one) => <option key={one}>{one}</option>)}</Select>
-        <Select label="Moisture" value={run.zone.moisture} onChange={(event) => zone({ moisture: event.target.value as Run['zone']['moisture'] })}>{MOISTURES.map((one) => <option key={one}>{one}</option>)}</Select>
-        <NumberField label="Hottest it gets" hint="Empty: the usual one of where it lies." unit="°C" value={ambient} onChange={(event) => setAmbient(event.target.value)} onBlur={() => { const c = numberOf(ambient); if (ambient.trim() === '' ? run.zone.ambientC !== undefined : c !== run.zone.ambientC && c >= -60 && c <= 400) zone({ ambientC: ambient.trim() === '' ? undefined : c }); }} />
-        <label className="flex min-h-11 items-center gap-3 text-lg"><input type="checkbox" className="size-6 accent-(--copper)" checked={run.zone.fuelVapour} onChange={(event) => zone({ fuelVapour: event.target.checked })} />Fuel vapour near</label>
+        <TextField
+          label="Name"
+          value={name}
+          maxLength={200}
+          onChange={(event) => setName(event.target.value)}
+          onBlur={keep}
+        />
+        <NumberField
+          label="Length"
+          unit="mm"
+          value={length}
+          onChange={(event) => setLength(event.target.value)}
+          onBlur={measure}
+        />
+        <NumberField
+          label="Conduit, inside"
+          unit="mm"
+          value={conduit}
+          onChange={(event) => setConduit(event.target.value)}
+          onBlur={() => {
+            const mm = numberOf(conduit);
+            if (conduit.trim() === '' ? run.conduitInsideMm !== undefined : mm > 0 && mm !== run.conduitInsideMm)
+              onEdit({
+                do: 'changeRun',
+                runId: run.id,
+                change: { conduitInsideMm: conduit.trim() === '' ? null : mm },
+              });
+          }}
+        />
+        <Select
+          label="Where it lies"
+          value={run.zone.area}
+          onChange={(event) => zone({ area: event.target.value as Run['zone']['area'] })}
+        >
+          {AREAS.map((one) => (
+            <option key={one}>{one}</option>
+          ))}
+        </Select>
+        <Select
+          label="Vibration"
+          value={run.zone.vibration}
+          onChange={(event) => zone({ vibration: event.target.value as Run['zone']['vibration'] })}
+        >
+          {VIBRATIONS.map((one) => (
+            <option key={one}>{one}</option>
+          ))}
+        </Select>
+        <Select
+          label="Moisture"
+          value={run.zone.moisture}
+          onChange={(event) => zone({ moisture: event.target.value as Run['zone']['moisture'] })}
+        >
+          {MOISTURES.map((one) => (
+            <option key={one}>{one}</option>
+          ))}
+        </Select>
+        <NumberField
+          label="Hottest it gets"
+          hint="Empty: the usual one of where it lies."
+          unit="°C"
+          value={ambient}
+          onChange={(event) => setAmbient(event.target.value)}
+          onBlur={() => {
+            const c = numberOf(ambient);
+            if (
+              ambient.trim() === '' ? run.zone.ambientC !== undefined : c !== run.zone.ambientC && c >= -60 && c <= 400
+            )
+              zone({ ambientC: ambient.trim() === '' ? undefined : c });
+          }}
+        />
+        <label className="flex min-h-11 items-center gap-3 text-lg">
+          <input
+            type="checkbox"
+            className="size-6 accent-(--copper)"
+            checked={run.zone.fuelVapour}
+            onChange={(event) => zone({ fuelVapour: event.target.checked })}
+          />
+          Fuel vapour near
+        </label>
       </div>
       <FeatureList run={run} onEdit={onEdit} />
       <fieldset className="grid items-end gap-2 border-t border-rule pt-3 sm:grid-cols-[1fr_1fr_auto]">
         <legend className="text-lg font-semibold">Split it</legend>
-        <NumberField label={`At, from ${nameOf(run.fromNodeId)}`} unit="mm" value={at} onChange={(event) => setAt(event.target.value)} />
-        <Select label="There is a" value={kind} onChange={(event) => setKind(event.target.value as NodeKind)}>{NODE_KINDS.filter((one) => one !== 'end' && one !== 'connector').map((one) => <option key={one} value={one}>{NODE_WORDS[one]}</option>)}</Select>
-        <Button disabled={Number.isNaN(numberOf(at))} onClick={split}>Split the run here</Button>
+        <NumberField
+          label={`At, from ${nameOf(run.fromNodeId)}`}
+          unit="mm"
+          value={at}
+          onChange={(event) => setAt(event.target.value)}
+        />
+        <Select label="There is a" value={kind} onChange={(event) => setKind(event.target.value as NodeKind)}>
+          {NODE_KINDS.filter((one) => one !== 'end' && one !== 'connector').map((one) => (
+            <option key={one} value={one}>
+              {NODE_WORDS[one]}
+            </option>
+          ))}
+        </Select>
+        <Button disabled={Number.isNaN(numberOf(at))} onClick={split}>
+          Split the run here
+        </Button>
       </fieldset>
-      <Button look="quiet" className="justify-self-start" onClick={() => onEdit({ do: 'removeRun', runId: run.id })}>Remove this run and its end</Button>
+      <Button look="quiet" className="justify-self-start" onClick={() => onEdit({ do: 'removeRun', runId: run.id })}>
+        Remove this run and its end
+      </Button>
     </form>
   );
 }

@@ -17,27 +17,51 @@ export interface CircuitDraft {
 }
 
 export function circuitDraftOf(circuit: Circuit | undefined, harness: Harness): CircuitDraft {
-  const ends = harness.nodes.filter((node) => node.kind === 'connector' || node.kind === 'end' || node.kind === 'splice');
+  const ends = harness.nodes.filter(
+    (node) => node.kind === 'connector' || node.kind === 'end' || node.kind === 'splice',
+  );
   return {
-    number: circuit?.number ?? '', function: circuit?.function ?? '', kind: circuit?.kind ?? 'power',
-    wire: circuit?.wire ?? { size: { basis: 'metric', areaMm2: 1 }, conductor: { kind: 'stranded' }, jacket: { material: 'xlpe', wall: 'thin' }, colour: { base: 'black' } },
-    fromNode: circuit?.from.nodeId ?? ends[0]?.id ?? '', fromCavity: circuit?.from.cavity ?? '', toNode: circuit?.to.nodeId ?? ends[1]?.id ?? '', toCavity: circuit?.to.cavity ?? '',
-    fuse: String(circuit?.fuseA ?? ''), load: String(circuit?.loadA ?? ''), pairWith: circuit?.pairWith ?? '',
+    number: circuit?.number ?? '',
+    function: circuit?.function ?? '',
+    kind: circuit?.kind ?? 'power',
+    wire: circuit?.wire ?? {
+      size: { basis: 'metric', areaMm2: 1 },
+      conductor: { kind: 'stranded' },
+      jacket: { material: 'xlpe', wall: 'thin' },
+      colour: { base: 'black' },
+    },
+    fromNode: circuit?.from.nodeId ?? ends[0]?.id ?? '',
+    fromCavity: circuit?.from.cavity ?? '',
+    toNode: circuit?.to.nodeId ?? ends[1]?.id ?? '',
+    toCavity: circuit?.to.cavity ?? '',
+    fuse: String(circuit?.fuseA ?? ''),
+    load: String(circuit?.loadA ?? ''),
+    pairWith: circuit?.pairWith ?? '',
   };
 }
 
 export type CircuitWrongs = Partial<Record<'number' | 'fromCavity' | 'toCavity' | 'fuse' | 'load', string>>;
 
 /** The circuit that a draft describes, or what is wrong with its fields. The way through the harness follows from its ends. */
-export function circuitOf(draft: CircuitDraft, before: Circuit | undefined, harness: Harness): { readonly ok: true; readonly circuit: Circuit } | { readonly ok: false; readonly wrong: CircuitWrongs } {
+export function circuitOf(
+  draft: CircuitDraft,
+  before: Circuit | undefined,
+  harness: Harness,
+): { readonly ok: true; readonly circuit: Circuit } | { readonly ok: false; readonly wrong: CircuitWrongs } {
   const number = draft.number.trim();
   const others = harness.circuits.filter((one) => one.id !== before?.id);
   const wrong: { -readonly [K in keyof CircuitWrongs]: CircuitWrongs[K] } = {};
   if (number === '' || number.length > 20) wrong.number = 'Give a number of 1 to 20 characters.';
-  else if (others.some((one) => one.number === number)) wrong.number = `Circuit ${number} is there already: give it another number.`;
-  for (const [key, nodeId, cavity] of [['fromCavity', draft.fromNode, draft.fromCavity.trim()], ['toCavity', draft.toNode, draft.toCavity.trim()]] as const) {
+  else if (others.some((one) => one.number === number))
+    wrong.number = `Circuit ${number} is there already: give it another number.`;
+  for (const [key, nodeId, cavity] of [
+    ['fromCavity', draft.fromNode, draft.fromCavity.trim()],
+    ['toCavity', draft.toNode, draft.toCavity.trim()],
+  ] as const) {
     // A stud, a splice or an open end takes several wires; a cavity takes one.
-    const taken = harness.nodes.some((node) => node.id === nodeId && node.kind !== 'connector') ? undefined : others.find((one) => [one.from, one.to].some((end) => end.nodeId === nodeId && end.cavity === cavity));
+    const taken = harness.nodes.some((node) => node.id === nodeId && node.kind !== 'connector')
+      ? undefined
+      : others.find((one) => [one.from, one.to].some((end) => end.nodeId === nodeId && end.cavity === cavity));
     if (cavity === '' || cavity.length > 10) wrong[key] = 'Give its cavity, 1 to 10 characters.';
     else if (taken) wrong[key] = `Cavity ${cavity} holds circuit ${taken.number} already.`;
   }
@@ -53,9 +77,23 @@ export function circuitOf(draft: CircuitDraft, before: Circuit | undefined, harn
   const to = { nodeId: draft.toNode, cavity: draft.toCavity.trim() };
   const sameWay = before?.from.nodeId === from.nodeId && before.to.nodeId === to.nodeId;
   const wanted = circuitIdFrom(number);
-  const id = before?.id ?? (harness.circuits.some((one) => one.id === wanted) ? `${wanted}-${harness.circuits.length + 1}` : wanted);
+  const id =
+    before?.id ??
+    (harness.circuits.some((one) => one.id === wanted) ? `${wanted}-${harness.circuits.length + 1}` : wanted);
   return {
     ok: true,
-    circuit: { id, number, function: draft.function.trim() === '' ? `Circuit ${number}` : draft.function.trim(), kind: draft.kind, wire: draft.wire, from, to, runIds: sameWay ? before.runIds : [], ...(fuseA === undefined ? {} : { fuseA }), ...(loadA === undefined ? {} : { loadA }), ...(draft.pairWith === '' ? {} : { pairWith: draft.pairWith }) },
+    circuit: {
+      id,
+      number,
+      function: draft.function.trim() === '' ? `Circuit ${number}` : draft.function.trim(),
+      kind: draft.kind,
+      wire: draft.wire,
+      from,
+      to,
+      runIds: sameWay ? before.runIds : [],
+      ...(fuseA === undefined ? {} : { fuseA }),
+      ...(loadA === undefined ? {} : { loadA }),
+      ...(draft.pairWith === '' ? {} : { pairWith: draft.pairWith }),
+    },
   };
 }

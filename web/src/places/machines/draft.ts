@@ -14,7 +14,13 @@ interface Stack {
 
 const EMPTY: Stack = { edits: [], undone: [] };
 const keyOf = (view: HarnessView): string => `mendum.harness.${view.id}`;
-const storedOf = (view: HarnessView): Harness => ({ id: view.id, name: view.name, nodes: view.nodes, runs: view.runs, circuits: view.circuits });
+const storedOf = (view: HarnessView): Harness => ({
+  id: view.id,
+  name: view.name,
+  nodes: view.nodes,
+  runs: view.runs,
+  circuits: view.circuits,
+});
 
 /** The harness with edits done on it, or nothing where they cannot be. */
 function withEdits(harness: Harness, edits: readonly HarnessEdit[]): Harness | undefined {
@@ -28,7 +34,9 @@ function withEdits(harness: Harness, edits: readonly HarnessEdit[]): Harness | u
 /** What this device kept of an unsaved draft; a damaged memory, or one that does not fit any more, counts as none. */
 function remembered(view: HarnessView): Stack {
   const kept = recall(keyOf(view));
-  return Array.isArray(kept) && withEdits(storedOf(view), kept as HarnessEdit[]) ? { edits: kept as HarnessEdit[], undone: [] } : EMPTY;
+  return Array.isArray(kept) && withEdits(storedOf(view), kept as HarnessEdit[])
+    ? { edits: kept as HarnessEdit[], undone: [] }
+    : EMPTY;
 }
 
 export interface Draft {
@@ -52,7 +60,10 @@ export interface Draft {
 export function useHarnessDraft(view: HarnessView): Draft {
   const stored = useMemo(() => storedOf(view), [view]);
   const [stack, setStack] = useState<Stack>(() => remembered(view));
-  const wanted = useMemo(() => (stack.savedIn !== undefined && view.version >= stack.savedIn ? [] : stack.edits), [stack, view.version]);
+  const wanted = useMemo(
+    () => (stack.savedIn !== undefined && view.version >= stack.savedIn ? [] : stack.edits),
+    [stack, view.version],
+  );
   const made = useMemo(() => withEdits(stored, wanted), [stored, wanted]);
   const harness = made ?? stored;
   const edits = useMemo(() => (made ? wanted : []), [made, wanted]);
@@ -61,8 +72,15 @@ export function useHarnessDraft(view: HarnessView): Draft {
     if (lastVersion.current === view.version) return;
     lastVersion.current = view.version;
     if (wanted.length === 0) return;
-    if (made) notify('Somebody saved this harness in between.', { hint: 'Your changes are done on top of theirs: look, and save again.' });
-    else notify('Somebody saved this harness in between.', { hint: 'Your changes cannot be done on top of theirs any more and were put aside.', wrong: true });
+    if (made)
+      notify('Somebody saved this harness in between.', {
+        hint: 'Your changes are done on top of theirs: look, and save again.',
+      });
+    else
+      notify('Somebody saved this harness in between.', {
+        hint: 'Your changes cannot be done on top of theirs any more and were put aside.',
+        wrong: true,
+      });
   }, [view.version, wanted, made]);
   useEffect(() => keep(keyOf(view), edits.length === 0 ? undefined : edits), [view, edits]);
   const undo = useCallback((): void => {
@@ -85,7 +103,16 @@ export function useHarnessDraft(view: HarnessView): Draft {
     setStack({ edits: [...edits, ...more], undone: [] });
     return true;
   };
-  return { harness, edits, canRedo: stack.undone.length > 0, edit, undo, redo, discard: () => setStack(EMPTY), saved: (version) => setStack({ edits, undone: [], savedIn: version }) };
+  return {
+    harness,
+    edits,
+    canRedo: stack.undone.length > 0,
+    edit,
+    undo,
+    redo,
+    discard: () => setStack(EMPTY),
+    saved: (version) => setStack({ edits, undone: [], savedIn: version }),
+  };
 }
 
 /** A free id with a letter before a number: R4, B2. */

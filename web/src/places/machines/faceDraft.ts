@@ -21,14 +21,38 @@ export interface FaceDraft {
   readonly renamed: Readonly<Record<string, string>>;
 }
 
-export const NEW_FACE: FaceDraft = { describedFrom: 'mating', layout: 'rows', rows: '', columns: '', missing: [], rings: '', places: '', numbering: 'rowWise', first: '1', firsts: '', fromRight: false, renamed: {} };
+export const NEW_FACE: FaceDraft = {
+  describedFrom: 'mating',
+  layout: 'rows',
+  rows: '',
+  columns: '',
+  missing: [],
+  rings: '',
+  places: '',
+  numbering: 'rowWise',
+  first: '1',
+  firsts: '',
+  fromRight: false,
+  renamed: {},
+};
 
 export function faceDraftOf(face: ConnectorFace | undefined): FaceDraft {
   if (!face) return NEW_FACE;
   const { layout, numbering } = face;
   return {
-    ...NEW_FACE, describedFrom: face.describedFrom ?? 'mating', layout: layout.kind, renamed: face.renamed ?? {}, numbering: numbering.kind, fromRight: numbering.fromRight ?? false,
-    ...(layout.kind === 'rows' ? { rows: String(layout.rows), columns: String(layout.columns), missing: (layout.missing ?? []).map((place) => `${place.row + 1}.${place.column + 1}`) } : {}),
+    ...NEW_FACE,
+    describedFrom: face.describedFrom ?? 'mating',
+    layout: layout.kind,
+    renamed: face.renamed ?? {},
+    numbering: numbering.kind,
+    fromRight: numbering.fromRight ?? false,
+    ...(layout.kind === 'rows'
+      ? {
+          rows: String(layout.rows),
+          columns: String(layout.columns),
+          missing: (layout.missing ?? []).map((place) => `${place.row + 1}.${place.column + 1}`),
+        }
+      : {}),
     ...(layout.kind === 'round' ? { rings: layout.rings.map((ring) => ring.count).join(', ') } : {}),
     ...(layout.kind === 'free' ? { places: layout.places.map((place) => `${place.x} ${place.y}`).join('\n') } : {}),
     ...('first' in numbering && numbering.first !== undefined ? { first: String(numbering.first) } : {}),
@@ -36,24 +60,52 @@ export function faceDraftOf(face: ConnectorFace | undefined): FaceDraft {
   };
 }
 
-const numbersOf = (text: string): number[] => text.split(/[\s,;]+/).filter((part) => part !== '').map(numberOf);
+const numbersOf = (text: string): number[] =>
+  text
+    .split(/[\s,;]+/)
+    .filter((part) => part !== '')
+    .map(numberOf);
 
 function layoutOf(draft: FaceDraft): ConnectorFace['layout'] | string {
   switch (draft.layout) {
     case 'rows': {
       const [rows, columns] = [numberOf(draft.rows), numberOf(draft.columns)];
-      if (!(Number.isInteger(rows) && rows >= 1 && rows <= 40 && Number.isInteger(columns) && columns >= 1 && columns <= 100)) return 'Give whole numbers: 1 to 40 rows and 1 to 100 columns.';
-      const missing = draft.missing.map((place) => place.split('.').map((part) => Number(part) - 1)).flatMap(([row, column]) => (row !== undefined && column !== undefined && row < rows && column < columns ? [{ row, column }] : []));
+      if (!(
+        Number.isInteger(rows) &&
+        rows >= 1 &&
+        rows <= 40 &&
+        Number.isInteger(columns) &&
+        columns >= 1 &&
+        columns <= 100
+      ))
+        return 'Give whole numbers: 1 to 40 rows and 1 to 100 columns.';
+      const missing = draft.missing
+        .map((place) => place.split('.').map((part) => Number(part) - 1))
+        .flatMap(([row, column]) =>
+          row !== undefined && column !== undefined && row < rows && column < columns ? [{ row, column }] : [],
+        );
       return { kind: 'rows', rows, columns, ...(missing.length > 0 ? { missing } : {}) };
     }
     case 'round': {
       const rings = numbersOf(draft.rings);
-      return rings.length > 0 && rings.every((count) => Number.isInteger(count) && count >= 1 && count <= 400) ? { kind: 'round', rings: rings.map((count) => ({ count })) } : 'Give the number of cavities in each ring, from the outside in, such as 6, 1.';
+      return rings.length > 0 && rings.every((count) => Number.isInteger(count) && count >= 1 && count <= 400)
+        ? { kind: 'round', rings: rings.map((count) => ({ count })) }
+        : 'Give the number of cavities in each ring, from the outside in, such as 6, 1.';
     }
     case 'free': {
       // A comma is a decimal one here: the two figures stand apart by a space.
-      const places = draft.places.split('\n').filter((line) => line.trim() !== '').map((line) => line.trim().split(/[\s;]+/).map(numberOf));
-      return places.length > 0 && places.every((place) => place.length === 2 && !place.some(Number.isNaN)) ? { kind: 'free', places: places.map(([x = 0, y = 0]) => ({ x, y })) } : 'Give each cavity a line: how far right and how far down from the middle, in cavity widths.';
+      const places = draft.places
+        .split('\n')
+        .filter((line) => line.trim() !== '')
+        .map((line) =>
+          line
+            .trim()
+            .split(/[\s;]+/)
+            .map(numberOf),
+        );
+      return places.length > 0 && places.every((place) => place.length === 2 && !place.some(Number.isNaN))
+        ? { kind: 'free', places: places.map(([x = 0, y = 0]) => ({ x, y })) }
+        : 'Give each cavity a line: how far right and how far down from the middle, in cavity widths.';
     }
   }
 }
@@ -63,19 +115,32 @@ function numberingOf(draft: FaceDraft): Numbering | string {
   if (draft.numbering === 'letters') return { kind: 'letters', ...fromRight };
   if (draft.numbering === 'rowFirsts') {
     const firsts = numbersOf(draft.firsts);
-    return firsts.length > 0 && firsts.every(Number.isInteger) ? { kind: 'rowFirsts', firsts, ...fromRight } : 'Give the number that is moulded at the start of each row, such as 1, 8.';
+    return firsts.length > 0 && firsts.every(Number.isInteger)
+      ? { kind: 'rowFirsts', firsts, ...fromRight }
+      : 'Give the number that is moulded at the start of each row, such as 1, 8.';
   }
   const first = numberOf(draft.first);
-  return Number.isInteger(first) && first >= 0 ? { kind: draft.numbering, ...(first === 1 ? {} : { first }), ...fromRight } : 'Give the first number, such as 1.';
+  return Number.isInteger(first) && first >= 0
+    ? { kind: draft.numbering, ...(first === 1 ? {} : { first }), ...fromRight }
+    : 'Give the first number, such as 1.';
 }
 
 /** The face that a draft describes, or what is still wrong with it. */
-export function faceOf(draft: FaceDraft): { readonly ok: true; readonly face: ConnectorFace; readonly ways: number } | { readonly ok: false; readonly why: string } {
+export function faceOf(
+  draft: FaceDraft,
+):
+  | { readonly ok: true; readonly face: ConnectorFace; readonly ways: number }
+  | { readonly ok: false; readonly why: string } {
   const layout = layoutOf(draft);
   if (typeof layout === 'string') return { ok: false, why: layout };
   const numbering = numberingOf(draft);
   if (typeof numbering === 'string') return { ok: false, why: numbering };
-  const face: ConnectorFace = { layout, numbering, ...(draft.describedFrom === 'wire' ? { describedFrom: 'wire' } : {}), ...(Object.keys(draft.renamed).length > 0 ? { renamed: draft.renamed } : {}) };
+  const face: ConnectorFace = {
+    layout,
+    numbering,
+    ...(draft.describedFrom === 'wire' ? { describedFrom: 'wire' } : {}),
+    ...(Object.keys(draft.renamed).length > 0 ? { renamed: draft.renamed } : {}),
+  };
   try {
     return { ok: true, face, ways: cavitiesOf(face).length };
   } catch (error) {

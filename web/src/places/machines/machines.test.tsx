@@ -17,23 +17,72 @@ import { HarnessPage } from './HarnessPage.tsx';
 import { NodeForm } from './NodeForm.tsx';
 
 const VIEW: HarnessView = {
-  id: 'H1', version: 4, machineId: 'M', machine: 'Ovrell 420', machineKind: 'harvester', systemVoltageV: 24, name: 'Loom W9',
-  nodes: [{ id: 'X1', kind: 'connector', name: 'X1', face: { layout: { kind: 'rows', rows: 1, columns: 3 }, numbering: { kind: 'rowWise' } } }, { id: 'B1', kind: 'branch', name: 'B1' }, { id: 'X2', kind: 'connector', name: 'X2' }],
-  runs: [{ id: 'R1', name: 'Trunk', fromNodeId: 'X1', toNodeId: 'B1', lengthMm: 800, zone: { area: 'chassis', vibration: 'high', moisture: 'wet', fuelVapour: false }, features: [] }, { id: 'R2', name: 'Tail', fromNodeId: 'B1', toNodeId: 'X2', lengthMm: 200, zone: { area: 'chassis', vibration: 'high', moisture: 'wet', fuelVapour: false }, features: [] }],
+  id: 'H1',
+  version: 4,
+  machineId: 'M',
+  machine: 'Ovrell 420',
+  machineKind: 'harvester',
+  systemVoltageV: 24,
+  name: 'Loom W9',
+  nodes: [
+    {
+      id: 'X1',
+      kind: 'connector',
+      name: 'X1',
+      face: { layout: { kind: 'rows', rows: 1, columns: 3 }, numbering: { kind: 'rowWise' } },
+    },
+    { id: 'B1', kind: 'branch', name: 'B1' },
+    { id: 'X2', kind: 'connector', name: 'X2' },
+  ],
+  runs: [
+    {
+      id: 'R1',
+      name: 'Trunk',
+      fromNodeId: 'X1',
+      toNodeId: 'B1',
+      lengthMm: 800,
+      zone: { area: 'chassis', vibration: 'high', moisture: 'wet', fuelVapour: false },
+      features: [],
+    },
+    {
+      id: 'R2',
+      name: 'Tail',
+      fromNodeId: 'B1',
+      toNodeId: 'X2',
+      lengthMm: 200,
+      zone: { area: 'chassis', vibration: 'high', moisture: 'wet', fuelVapour: false },
+      features: [],
+    },
+  ],
   circuits: [circuitOf('1', { runIds: ['R1', 'R2'] })],
 };
 
 const show = () => {
-  const sent = standInServer({ '/harnesses': { body: [VIEW] }, 'PUT /harnesses/H1': { status: 200, body: { harnessVersion: 5 } } });
+  const sent = standInServer({
+    '/harnesses': { body: [VIEW] },
+    'PUT /harnesses/H1': { status: 200, body: { harnessVersion: 5 } },
+  });
   renderPage();
   return sent;
 };
 const renderPage = (): void => {
   const store = makeStore();
   store.dispatch(personChosen('Ines Valdur'));
-  render(<Provider store={store}><MemoryRouter initialEntries={['/machines/H1']}><Routes><Route path="/machines/:harnessId" element={<HarnessPage />} /></Routes><NoticeBar /></MemoryRouter></Provider>);
+  render(
+    <Provider store={store}>
+      <MemoryRouter initialEntries={['/machines/H1']}>
+        <Routes>
+          <Route path="/machines/:harnessId" element={<HarnessPage />} />
+        </Routes>
+        <NoticeBar />
+      </MemoryRouter>
+    </Provider>,
+  );
 };
-beforeEach(() => { localStorage.clear(); dismissNotice(); });
+beforeEach(() => {
+  localStorage.clear();
+  dismissNotice();
+});
 
 describe('a harness on its page', () => {
   it('a node is moved by the arrow keys, undone, done again, and saved as edits', async () => {
@@ -46,12 +95,21 @@ describe('a harness on its page', () => {
     fireEvent.keyDown(window, { key: 'y', ctrlKey: true });
     expect(await screen.findByRole('button', { name: 'Run Trunk, 810 mm' })).toBeTruthy();
     await userEvent.click(screen.getByRole('button', { name: 'Save 1 change' }));
-    await waitFor(() => expect(writesOf(sent)).toMatchObject([{ path: '/harnesses/H1', body: { version: 4, by: 'Ines Valdur', edits: [{ do: 'moveNode', nodeId: 'B1', byMm: 10 }] } }]));
+    await waitFor(() =>
+      expect(writesOf(sent)).toMatchObject([
+        {
+          path: '/harnesses/H1',
+          body: { version: 4, by: 'Ines Valdur', edits: [{ do: 'moveNode', nodeId: 'B1', byMm: 10 }] },
+        },
+      ]),
+    );
   });
   it('what cannot be is refused with the reason, and nothing is changed', async () => {
     show();
     fireEvent.keyDown(await screen.findByRole('button', { name: /^connector X1/ }), { key: 'ArrowLeft' });
-    expect((await screen.findByRole('status', { name: 'What was done' })).textContent).toContain('X1 is where the distances start.');
+    expect((await screen.findByRole('status', { name: 'What was done' })).textContent).toContain(
+      'X1 is where the distances start.',
+    );
     expect(screen.getByRole('button', { name: 'Saved' })).toBeTruthy();
   });
   it('an unsaved change is still there after a reload of the page', async () => {
@@ -61,11 +119,18 @@ describe('a harness on its page', () => {
     expect(screen.getByRole('button', { name: 'Save 1 change' })).toBeTruthy();
   });
   it('when somebody saved in between, the edits are done on top of theirs and can be saved again', async () => {
-    const theirs: HarnessView = { ...VIEW, version: 5, runs: VIEW.runs.map((run) => (run.id === 'R1' ? { ...run, name: 'Long trunk' } : run)) };
+    const theirs: HarnessView = {
+      ...VIEW,
+      version: 5,
+      runs: VIEW.runs.map((run) => (run.id === 'R1' ? { ...run, name: 'Long trunk' } : run)),
+    };
     let asked = 0;
     const sent = standInServer({
       '/harnesses': () => ({ body: [(asked += 1) === 1 ? VIEW : theirs] }),
-      'PUT /harnesses/H1': () => (asked === 1 ? { status: 409, body: { error: { code: 'STALE', message: 'The harness is at version 5.' } } } : { status: 200, body: { harnessVersion: 6 } }),
+      'PUT /harnesses/H1': () =>
+        asked === 1
+          ? { status: 409, body: { error: { code: 'STALE', message: 'The harness is at version 5.' } } }
+          : { status: 200, body: { harnessVersion: 6 } },
     });
     renderPage();
     fireEvent.keyDown(await screen.findByRole('button', { name: /^branch B1/ }), { key: 'ArrowRight' });
@@ -73,12 +138,23 @@ describe('a harness on its page', () => {
     expect(await screen.findByRole('button', { name: 'Run Long trunk, 801 mm' })).toBeTruthy();
     expect(screen.getByRole('status', { name: 'What was done' }).textContent).toContain('done on top of theirs');
     await userEvent.click(screen.getByRole('button', { name: 'Save 1 change' }));
-    await waitFor(() => expect(writesOf(sent).map((write) => (write.body as { version: number }).version)).toEqual([4, 5]));
+    await waitFor(() =>
+      expect(writesOf(sent).map((write) => (write.body as { version: number }).version)).toEqual([4, 5]),
+    );
   });
   it('where they cannot be done on top, that is said and theirs stand', async () => {
-    const theirs: HarnessView = { ...VIEW, version: 5, nodes: VIEW.nodes.filter((node) => node.id !== 'B1'), runs: [{ ...VIEW.runs[0]!, toNodeId: 'X2', lengthMm: 1000 }], circuits: [{ ...VIEW.circuits[0]!, runIds: ['R1'] }] };
+    const theirs: HarnessView = {
+      ...VIEW,
+      version: 5,
+      nodes: VIEW.nodes.filter((node) => node.id !== 'B1'),
+      runs: [{ ...VIEW.runs[0]!, toNodeId: 'X2', lengthMm: 1000 }],
+      circuits: [{ ...VIEW.circuits[0]!, runIds: ['R1'] }],
+    };
     let asked = 0;
-    standInServer({ '/harnesses': () => ({ body: [(asked += 1) === 1 ? VIEW : theirs] }), 'PUT /harnesses/H1': { status: 409, body: { error: { code: 'STALE', message: 'The harness is at version 5.' } } } });
+    standInServer({
+      '/harnesses': () => ({ body: [(asked += 1) === 1 ? VIEW : theirs] }),
+      'PUT /harnesses/H1': { status: 409, body: { error: { code: 'STALE', message: 'The harness is at version 5.' } } },
+    });
     renderPage();
     fireEvent.keyDown(await screen.findByRole('button', { name: /^branch B1/ }), { key: 'ArrowRight' });
     await userEvent.click(screen.getByRole('button', { name: 'Save 1 change' }));
@@ -106,7 +182,26 @@ describe('a harness on its page', () => {
 describe('terminals where wires end', () => {
   const form = (node: HarnessNode) => {
     const edits: HarnessEdit[] = [];
-    render(<MemoryRouter><NodeForm harness={{ id: 'H', name: 'W9', nodes: [node], runs: [], circuits: [circuitOf('1', { to: { nodeId: node.id, cavity: 'stud' } })] }} node={node} onEdit={(edit) => { edits.push(edit); return true; }} onFace={() => undefined} onShow={() => undefined} /></MemoryRouter>);
+    render(
+      <MemoryRouter>
+        <NodeForm
+          harness={{
+            id: 'H',
+            name: 'W9',
+            nodes: [node],
+            runs: [],
+            circuits: [circuitOf('1', { to: { nodeId: node.id, cavity: 'stud' } })],
+          }}
+          node={node}
+          onEdit={(edit) => {
+            edits.push(edit);
+            return true;
+          }}
+          onFace={() => undefined}
+          onShow={() => undefined}
+        />
+      </MemoryRouter>,
+    );
     return edits;
   };
   it('at a stud the terminal alone is noted, by the place that its circuit names', async () => {
@@ -123,17 +218,28 @@ describe('terminals where wires end', () => {
 });
 
 describe('a circuit as it is typed', () => {
-  const harness = { ...VIEW, circuits: [circuitOf('1', { runIds: ['R1', 'R2'] }), circuitOf('2', { runIds: ['R1', 'R2'] })] };
+  const harness = {
+    ...VIEW,
+    circuits: [circuitOf('1', { runIds: ['R1', 'R2'] }), circuitOf('2', { runIds: ['R1', 'R2'] })],
+  };
   const draft = circuitDraftOf(harness.circuits[1], harness);
   test.each([
-    [{ number: '' }, 'number', /1 to 20 characters/], [{ number: '1' }, 'number', /Circuit 1 is there already/], [{ fromCavity: '1' }, 'fromCavity', /holds circuit 1 already/], [{ toCavity: '' }, 'toCavity', /Give its cavity/], [{ fuse: '-3' }, 'fuse', /0.01 to 5000 A/],
+    [{ number: '' }, 'number', /1 to 20 characters/],
+    [{ number: '1' }, 'number', /Circuit 1 is there already/],
+    [{ fromCavity: '1' }, 'fromCavity', /holds circuit 1 already/],
+    [{ toCavity: '' }, 'toCavity', /Give its cavity/],
+    [{ fuse: '-3' }, 'fuse', /0.01 to 5000 A/],
   ] as const)('%o is refused', (part, field, why) => {
     const result = made({ ...draft, ...part }, harness.circuits[1], harness);
     expect(result.ok ? undefined : result.wrong[field]).toMatch(why);
   });
   it('keeps its id and way when its ends stay, and finds its way anew when they do not', () => {
     const same = made({ ...draft, function: 'Pump' }, harness.circuits[1], harness);
-    expect(same.ok && [same.circuit.id, same.circuit.runIds, same.circuit.function]).toEqual(['C2', ['R1', 'R2'], 'Pump']);
+    expect(same.ok && [same.circuit.id, same.circuit.runIds, same.circuit.function]).toEqual([
+      'C2',
+      ['R1', 'R2'],
+      'Pump',
+    ]);
     const other = made({ ...draft, toNode: 'B1' }, harness.circuits[1], harness);
     expect(other.ok && other.circuit.runIds).toEqual([]);
   });
@@ -141,14 +247,21 @@ describe('a circuit as it is typed', () => {
 
 describe('a face as it is typed', () => {
   test.each([
-    ['rows with a place missing', { rows: '2', columns: '3', missing: ['2.2'] }, 5], ['first numbers of the rows', { rows: '2', columns: '7', numbering: 'rowFirsts', firsts: '1, 8' }, 14], ['rings', { layout: 'round', rings: '6, 1' }, 7], ['free places', { layout: 'free', places: '0 0\n1,5 0' }, 2],
+    ['rows with a place missing', { rows: '2', columns: '3', missing: ['2.2'] }, 5],
+    ['first numbers of the rows', { rows: '2', columns: '7', numbering: 'rowFirsts', firsts: '1, 8' }, 14],
+    ['rings', { layout: 'round', rings: '6, 1' }, 7],
+    ['free places', { layout: 'free', places: '0 0\n1,5 0' }, 2],
   ] as const)('%s', (_name, part, ways) => {
     const result = faceOf({ ...NEW_FACE, ...part });
     expect(result.ok && result.ways).toBe(ways);
     if (result.ok) expect(faceOf(faceDraftOf(result.face))).toEqual(result);
   });
   test.each([
-    [{ rows: '', columns: '3' }, /1 to 40 rows/], [{ layout: 'round', rings: 'six' }, /each ring/], [{ layout: 'free', places: '1' }, /each cavity a line/], [{ rows: '2', columns: '2', numbering: 'rowFirsts', firsts: '1' }, /Row 2 has no first number/], [{ rows: '1', columns: '2', renamed: { 1: '2' } }, /2/],
+    [{ rows: '', columns: '3' }, /1 to 40 rows/],
+    [{ layout: 'round', rings: 'six' }, /each ring/],
+    [{ layout: 'free', places: '1' }, /each cavity a line/],
+    [{ rows: '2', columns: '2', numbering: 'rowFirsts', firsts: '1' }, /Row 2 has no first number/],
+    [{ rows: '1', columns: '2', renamed: { 1: '2' } }, /2/],
   ] as const)('%o says what is wrong', (part, why) => {
     const result = faceOf({ ...NEW_FACE, ...part });
     expect(result.ok ? '' : result.why).toMatch(why);

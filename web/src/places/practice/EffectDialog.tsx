@@ -20,11 +20,33 @@ function Effects({ effects }: { readonly effects: readonly JobEffect[] }) {
     <ul className="grid gap-4">
       {effects.map((effect) => (
         <li key={effect.jobId}>
-          <p className="text-lg font-semibold">{effect.number} {effect.title}{effect.keeps ? <span className="font-normal text-soft"> — work has begun: it keeps the practice as it is</span> : null}</p>
+          <p className="text-lg font-semibold">
+            {effect.number} {effect.title}
+            {effect.keeps ? (
+              <span className="font-normal text-soft"> — work has begun: it keeps the practice as it is</span>
+            ) : null}
+          </p>
           {effect.keeps ? null : (
             <table className="w-full text-left">
-              <thead className="text-soft"><tr><th className="w-24 font-medium">Circuit</th><th className="w-2/5 font-medium">Now</th><th className="font-medium">Then</th></tr></thead>
-              <tbody>{effect.changes.map((change) => <tr key={change.findingId} className="border-t border-rule align-top"><td className="py-1 figure">{change.circuitNumber}</td><td className="py-1 pr-4">{change.before}</td><td className="py-1"><b>{change.after}</b><span className="block text-soft">{change.because}</span></td></tr>)}</tbody>
+              <thead className="text-soft">
+                <tr>
+                  <th className="w-24 font-medium">Circuit</th>
+                  <th className="w-2/5 font-medium">Now</th>
+                  <th className="font-medium">Then</th>
+                </tr>
+              </thead>
+              <tbody>
+                {effect.changes.map((change) => (
+                  <tr key={change.findingId} className="border-t border-rule align-top">
+                    <td className="py-1 figure">{change.circuitNumber}</td>
+                    <td className="py-1 pr-4">{change.before}</td>
+                    <td className="py-1">
+                      <b>{change.after}</b>
+                      <span className="block text-soft">{change.because}</span>
+                    </td>
+                  </tr>
+                ))}
+              </tbody>
             </table>
           )}
         </li>
@@ -41,10 +63,26 @@ export function EffectDialog({ practice, busy, onSave, onClose }: EffectDialogPr
   }, [ask, practice]);
   const failed = error && errorOf(error);
   return (
-    <Dialog open shape="wide" onOpenChange={(open) => { if (!open) onClose(); }} title={`What ${practice.name} would change`} about="Open jobs that are planned by it.">
-      {failed ? <Failed message={failed.message} hint={failed.hint} onRetry={() => void ask(practice)} /> : !data ? <Working words="Planning the open jobs again…" /> : <Effects effects={data} />}
+    <Dialog
+      open
+      shape="wide"
+      onOpenChange={(open) => {
+        if (!open) onClose();
+      }}
+      title={`What ${practice.name} would change`}
+      about="Open jobs that are planned by it."
+    >
+      {failed ? (
+        <Failed message={failed.message} hint={failed.hint} onRetry={() => void ask(practice)} />
+      ) : !data ? (
+        <Working words="Planning the open jobs again…" />
+      ) : (
+        <Effects effects={data} />
+      )}
       <div className="mt-5 flex gap-3 border-t border-rule pt-4">
-        <Button look="copper" disabled={busy || !data} onClick={onSave}>Save the practice</Button>
+        <Button look="copper" disabled={busy || !data} onClick={onSave}>
+          Save the practice
+        </Button>
         <Button onClick={onClose}>Go on changing it</Button>
       </div>
     </Dialog>

@@ -14,7 +14,8 @@ import { Place } from '../Place.tsx';
 import { EffectDialog } from './EffectDialog.tsx';
 import { PracticeEditor } from './PracticeEditor.tsx';
 
-const jobsWords = ({ jobs, ready }: PracticeView): string => `${ready ? 'ready' : "the shop's own"}${jobs === 0 ? '' : `, ${jobs} open ${jobs === 1 ? 'job' : 'jobs'}`}`;
+const jobsWords = ({ jobs, ready }: PracticeView): string =>
+  `${ready ? 'ready' : "the shop's own"}${jobs === 0 ? '' : `, ${jobs} open ${jobs === 1 ? 'job' : 'jobs'}`}`;
 
 const sameBut = (a: Practice, b: Practice): boolean => JSON.stringify(a) === JSON.stringify(b);
 
@@ -43,19 +44,29 @@ function OwnPractice({ view, onGone }: { readonly view: PracticeView; readonly o
   const remove = async (): Promise<void> => {
     const outcome = await change('DELETE', `/practices/${draft.id}`);
     if (!outcome.ok) return;
-    notify(`${draft.name} is taken away`, { undo: () => void change('POST', '/practices', { practice: { ...draft, id: uuid(), version: 1 } }) });
+    notify(`${draft.name} is taken away`, {
+      undo: () => void change('POST', '/practices', { practice: { ...draft, id: uuid(), version: 1 } }),
+    });
     onGone();
   };
   return (
     <>
       <PracticeEditor practice={draft} onChange={setDraft} />
       <div className="sticky bottom-0 -mx-2 mt-6 flex flex-wrap items-center gap-3 border-t border-ink bg-paper px-2 py-3">
-        <Button look="copper" disabled={!changed || busy} onClick={() => setAsking(true)}>See what it changes, and save</Button>
-        <Button disabled={!changed} onClick={() => setDraft(view.practice)}>Undo the changes</Button>
+        <Button look="copper" disabled={!changed || busy} onClick={() => setAsking(true)}>
+          See what it changes, and save
+        </Button>
+        <Button disabled={!changed} onClick={() => setDraft(view.practice)}>
+          Undo the changes
+        </Button>
         <span className="text-soft">{changed ? 'Not saved yet.' : ''}</span>
-        <Button look="scrap" className="ml-auto" disabled={busy || view.jobs > 0} onClick={() => void remove()}>Take it away</Button>
+        <Button look="scrap" className="ml-auto" disabled={busy || view.jobs > 0} onClick={() => void remove()}>
+          Take it away
+        </Button>
       </div>
-      {asking ? <EffectDialog practice={draft} busy={busy} onSave={() => void save()} onClose={() => setAsking(false)} /> : null}
+      {asking ? (
+        <EffectDialog practice={draft} busy={busy} onSave={() => void save()} onClose={() => setAsking(false)} />
+      ) : null}
     </>
   );
 }
@@ -74,24 +85,60 @@ export function PracticePlace() {
     if (outcome.ok) show(practice.id);
   };
   return (
-    <Place title="Practice" about="Where good technicians disagree, and the rules that every plan obeys. The practice of a job is chosen in Decide.">
-      {failed ? <Failed message={failed.message} hint={failed.hint} onRetry={() => void refetch()} /> : !data || !open ? <Working words="Fetching the practices…" /> : (
+    <Place
+      title="Practice"
+      about="Where good technicians disagree, and the rules that every plan obeys. The practice of a job is chosen in Decide."
+    >
+      {failed ? (
+        <Failed message={failed.message} hint={failed.hint} onRetry={() => void refetch()} />
+      ) : !data || !open ? (
+        <Working words="Fetching the practices…" />
+      ) : (
         <div className="grid gap-x-8 gap-y-5 lg:grid-cols-[260px_minmax(0,1fr)]">
           <nav aria-label="Practices">
             <ul className="border-t border-rule">
               {data.map((view) => (
                 <li key={view.practice.id} className="border-b border-rule">
-                  <button type="button" aria-current={view === open} className={clsx('flex min-h-14 w-full flex-col items-start justify-center px-3 py-1 text-left hover:bg-wash', view === open && 'border-l-4 border-copper bg-wash')} onClick={() => show(view.practice.id)}>
-                    <span className="text-lg font-semibold">{view.practice.name}</span><span className="text-soft">{jobsWords(view)}</span>
+                  <button
+                    type="button"
+                    aria-current={view === open}
+                    className={clsx(
+                      'flex min-h-14 w-full flex-col items-start justify-center px-3 py-1 text-left hover:bg-wash',
+                      view === open && 'border-l-4 border-copper bg-wash',
+                    )}
+                    onClick={() => show(view.practice.id)}
+                  >
+                    <span className="text-lg font-semibold">{view.practice.name}</span>
+                    <span className="text-soft">{jobsWords(view)}</span>
                   </button>
                 </li>
               ))}
             </ul>
-            <Button className="mt-3 w-full" disabled={busy} onClick={() => void copy(open.practice)}>Make our own copy</Button>
+            <Button className="mt-3 w-full" disabled={busy} onClick={() => void copy(open.practice)}>
+              Make our own copy
+            </Button>
           </nav>
           <section aria-label={open.practice.name} className="min-w-0">
-            <h2 className="text-3xl font-semibold">{open.practice.name}{open.practice.id === 'crimpFirst' ? <span className="ml-2 text-lg font-normal text-soft">ours by default</span> : null}</h2>
-            {open.ready ? <><p className="text-soft">A ready practice stays as it is. Make a copy of it to change what your shop does otherwise.</p><PracticeEditor practice={open.practice} /></> : <OwnPractice key={`${open.practice.id} ${open.practice.version}`} view={open} onGone={() => show(undefined)} />}
+            <h2 className="text-3xl font-semibold">
+              {open.practice.name}
+              {open.practice.id === 'crimpFirst' ? (
+                <span className="ml-2 text-lg font-normal text-soft">ours by default</span>
+              ) : null}
+            </h2>
+            {open.ready ? (
+              <>
+                <p className="text-soft">
+                  A ready practice stays as it is. Make a copy of it to change what your shop does otherwise.
+                </p>
+                <PracticeEditor practice={open.practice} />
+              </>
+            ) : (
+              <OwnPractice
+                key={`${open.practice.id} ${open.practice.version}`}
+                view={open}
+                onGone={() => show(undefined)}
+              />
+            )}
           </section>
         </div>
       )}

@@ -25,15 +25,51 @@ interface FrameProps extends Omit<ItemFormProps<never>, 'item' | 'onSave'> {
 }
 
 /** The sheet of one thing on the shelf: its fields, and a foot that stays in reach of the thumb. */
-export function ItemForm({ title, about, words, isNew, busy, refused, onSubmit, onRemove, onClose, children }: FrameProps) {
+export function ItemForm({
+  title,
+  about,
+  words,
+  isNew,
+  busy,
+  refused,
+  onSubmit,
+  onRemove,
+  onClose,
+  children,
+}: FrameProps) {
   return (
-    <Dialog open shape="sheet" onOpenChange={(open) => { if (!open) onClose(); }} title={title} {...(about === undefined ? {} : { about })}>
-      <form noValidate className="grid gap-4" onSubmit={(event) => { event.preventDefault(); onSubmit(); }}>
+    <Dialog
+      open
+      shape="sheet"
+      onOpenChange={(open) => {
+        if (!open) onClose();
+      }}
+      title={title}
+      {...(about === undefined ? {} : { about })}
+    >
+      <form
+        noValidate
+        className="grid gap-4"
+        onSubmit={(event) => {
+          event.preventDefault();
+          onSubmit();
+        }}
+      >
         {children}
-        {refused ? <p role="alert" className="border-l-4 border-scrap pl-3"><b className="text-scrap">{refused.message}</b> {refused.hint}</p> : null}
+        {refused ? (
+          <p role="alert" className="border-l-4 border-scrap pl-3">
+            <b className="text-scrap">{refused.message}</b> {refused.hint}
+          </p>
+        ) : null}
         <div className="sticky -bottom-5 -mx-6 -mb-5 flex gap-3 border-t border-rule bg-sheet px-6 py-3">
-          <Button type="submit" look="copper" disabled={busy} className="flex-1">{isNew ? words.add : words.save}</Button>
-          {isNew ? null : <Button look="scrap" disabled={busy} onClick={onRemove}>{words.remove}</Button>}
+          <Button type="submit" look="copper" disabled={busy} className="flex-1">
+            {isNew ? words.add : words.save}
+          </Button>
+          {isNew ? null : (
+            <Button look="scrap" disabled={busy} onClick={onRemove}>
+              {words.remove}
+            </Button>
+          )}
           <Button onClick={onClose}>Cancel</Button>
         </div>
       </form>

@@ -1,11 +1,32 @@
 import { useState } from 'react';
-import { colourDisagreement, fieldText, LOCK_FAMILIES, PART_COLOURS, PART_FIELDS, PART_KIND_WORDS, RELEASE_GUIDES, SLEEVE_SERIES, TERMINAL_FAMILIES, terminalInWords, withField, type Part, type PartField } from '@mendum/core';
+import {
+  colourDisagreement,
+  fieldText,
+  LOCK_FAMILIES,
+  PART_COLOURS,
+  PART_FIELDS,
+  PART_KIND_WORDS,
+  RELEASE_GUIDES,
+  SLEEVE_SERIES,
+  TERMINAL_FAMILIES,
+  terminalInWords,
+  withField,
+  type Part,
+  type PartField,
+} from '@mendum/core';
 import { NumberField, Select, TextField } from '../../ui/field.tsx';
 import { numberOf } from '../../ui/typed.ts';
 import { ItemForm, type ItemFormProps } from './ItemForm.tsx';
 import { CHOICE_WORDS } from './words.ts';
 
-const CHOICES: Readonly<Record<string, readonly string[]>> = { series: SLEEVE_SERIES, tape: ['selfFusing', 'cloth'], alloy: ['tinLead', 'leadFree'], core: ['rosin', 'acid'], family: TERMINAL_FAMILIES, lock: LOCK_FAMILIES };
+const CHOICES: Readonly<Record<string, readonly string[]>> = {
+  series: SLEEVE_SERIES,
+  tape: ['selfFusing', 'cloth'],
+  alloy: ['tinLead', 'leadFree'],
+  core: ['rosin', 'acid'],
+  family: TERMINAL_FAMILIES,
+  lock: LOCK_FAMILIES,
+};
 
 function choiceWords(path: string, value: string): string {
   if (path === 'family') return terminalInWords(value as (typeof TERMINAL_FAMILIES)[number]);
@@ -19,7 +40,8 @@ export function PartForm({ item: part, onSave, ...frame }: ItemFormProps<Part>) 
   const [typed, setTyped] = useState<Readonly<Record<string, string>>>({});
   const [wrong, setWrong] = useState<Readonly<Record<string, string>>>({});
   const number = (path: string, optional: boolean, least: number) => ({
-    value: typed[path] ?? fieldText(made, path), wrong: wrong[path],
+    value: typed[path] ?? fieldText(made, path),
+    wrong: wrong[path],
     onChange: (event: { target: { value: string } }) => {
       const text = event.target.value;
       setTyped({ ...typed, [path]: text });
@@ -31,30 +53,91 @@ export function PartForm({ item: part, onSave, ...frame }: ItemFormProps<Part>) 
   const check = (): void => {
     const bad: Record<string, string> = {};
     for (const [path, text] of Object.entries(typed)) {
-      const optional = path === 'place' || PART_FIELDS[made.kind].some((field) => field.path === path && field.optional);
+      const optional =
+        path === 'place' || PART_FIELDS[made.kind].some((field) => field.path === path && field.optional);
       if (text.trim() === '' ? !optional : !(numberOf(text) >= 0)) bad[path] = 'Give a number of 0 or more.';
     }
     setWrong(bad);
     if (Object.keys(bad).length === 0) onSave(made);
   };
-  const figureField = (field: PartField) => field.type === 'choice' ? (
-    <Select key={field.path} label={field.title} value={fieldText(made, field.path)} onChange={(event) => setMade(withField(made, field.path, event.target.value))}>
-      {(CHOICES[field.path] ?? []).map((value) => <option key={value} value={value}>{choiceWords(field.path, value)}</option>)}
-    </Select>
-  ) : <NumberField key={field.path} label={field.title} unit={field.unit ?? ''} {...number(field.path, field.optional === true, 0)} />;
+  const figureField = (field: PartField) =>
+    field.type === 'choice' ? (
+      <Select
+        key={field.path}
+        label={field.title}
+        value={fieldText(made, field.path)}
+        onChange={(event) => setMade(withField(made, field.path, event.target.value))}
+      >
+        {(CHOICES[field.path] ?? []).map((value) => (
+          <option key={value} value={value}>
+            {choiceWords(field.path, value)}
+          </option>
+        ))}
+      </Select>
+    ) : (
+      <NumberField
+        key={field.path}
+        label={field.title}
+        unit={field.unit ?? ''}
+        {...number(field.path, field.optional === true, 0)}
+      />
+    );
   const disagrees = colourDisagreement(made);
   return (
-    <ItemForm {...frame} title={frame.isNew ? `New ${PART_KIND_WORDS[made.kind]}` : made.name} about="What is stamped on the part wins over what is usual for its kind." words={{ add: 'Put it on the shelf', save: 'Save the part', remove: 'Take off the list' }} onSubmit={check}>
-      <TextField label="Name" value={made.name} maxLength={200} onChange={(event) => setMade({ ...made, name: event.target.value })} />
+    <ItemForm
+      {...frame}
+      title={frame.isNew ? `New ${PART_KIND_WORDS[made.kind]}` : made.name}
+      about="What is stamped on the part wins over what is usual for its kind."
+      words={{ add: 'Put it on the shelf', save: 'Save the part', remove: 'Take off the list' }}
+      onSubmit={check}
+    >
+      <TextField
+        label="Name"
+        value={made.name}
+        maxLength={200}
+        onChange={(event) => setMade({ ...made, name: event.target.value })}
+      />
       <div className="grid grid-cols-2 gap-3">
         <NumberField label="There are" unit="pcs" {...number('quantity', false, 0)} />
-        <TextField label="Where it lies" value={made.place ?? ''} maxLength={200} onChange={(event) => setMade(withField(made, 'place', event.target.value === '' ? undefined : event.target.value))} />
+        <TextField
+          label="Where it lies"
+          value={made.place ?? ''}
+          maxLength={200}
+          onChange={(event) =>
+            setMade(withField(made, 'place', event.target.value === '' ? undefined : event.target.value))
+          }
+        />
         {PART_FIELDS[made.kind].map(figureField)}
         <NumberField label="Stands" unit="°C" {...number('ratedC', false, 0)} />
-        <Select label="Figures are" value={made.figuresFrom} onChange={(event) => setMade(withField(made, 'figuresFrom', event.target.value))}><option value="stamped">as stamped</option><option value="usual">usual for its kind</option></Select>
-        <Select label="Colour" value={made.colour ?? ''} onChange={(event) => setMade(withField(made, 'colour', event.target.value === '' ? undefined : event.target.value))}><option value="">none</option>{PART_COLOURS.map((colour) => <option key={colour}>{colour}</option>)}</Select>
+        <Select
+          label="Figures are"
+          value={made.figuresFrom}
+          onChange={(event) => setMade(withField(made, 'figuresFrom', event.target.value))}
+        >
+          <option value="stamped">as stamped</option>
+          <option value="usual">usual for its kind</option>
+        </Select>
+        <Select
+          label="Colour"
+          value={made.colour ?? ''}
+          onChange={(event) =>
+            setMade(withField(made, 'colour', event.target.value === '' ? undefined : event.target.value))
+          }
+        >
+          <option value="">none</option>
+          {PART_COLOURS.map((colour) => (
+            <option key={colour}>{colour}</option>
+          ))}
+        </Select>
       </div>
-      {disagrees === undefined ? null : <p className="border-l-4 border-rework pl-3"><span aria-hidden className="text-rework">▲ </span>{disagrees}</p>}
+      {disagrees === undefined ? null : (
+        <p className="border-l-4 border-rework pl-3">
+          <span aria-hidden className="text-rework">
+            ▲{' '}
+          </span>
+          {disagrees}
+        </p>
+      )}
     </ItemForm>
   );
 }

@@ -16,10 +16,21 @@ export function ReelForm({ item: reel, onSave, ...frame }: ItemFormProps<WireSto
     else onSave({ ...reel, wire, lengthMm });
   };
   return (
-    <ItemForm {...frame} title={frame.isNew ? 'New wire' : 'Wire on hand'} words={{ add: 'Add the wire', save: 'Save the wire', remove: 'Used up' }} onSubmit={save}>
+    <ItemForm
+      {...frame}
+      title={frame.isNew ? 'New wire' : 'Wire on hand'}
+      words={{ add: 'Add the wire', save: 'Save the wire', remove: 'Used up' }}
+      onSubmit={save}
+    >
       <WireFields wire={wire} onChange={setWire} />
       <JacketFields wire={wire} onChange={setWire} />
-      <NumberField label="Left of it" unit="mm" value={length} wrong={wrong} onChange={(event) => setLength(event.target.value)} />
+      <NumberField
+        label="Left of it"
+        unit="mm"
+        value={length}
+        wrong={wrong}
+        onChange={(event) => setLength(event.target.value)}
+      />
     </ItemForm>
   );
 }

@@ -1,6 +1,16 @@
 import { useState } from 'react';
 import clsx from 'clsx';
-import { colourInWords, GENERIC_PARTS, PART_KIND_WORDS, wireInWords, type Catalogue, type CatalogueEdit, type Part, type Tool, type WireStock } from '@mendum/core';
+import {
+  colourInWords,
+  GENERIC_PARTS,
+  PART_KIND_WORDS,
+  wireInWords,
+  type Catalogue,
+  type CatalogueEdit,
+  type Part,
+  type Tool,
+  type WireStock,
+} from '@mendum/core';
 import type { ErrorBody } from '@mendum/core/interchange';
 import { v4 as uuid } from 'uuid';
 import { useShelfQuery } from '../../app/api.ts';
@@ -23,12 +33,28 @@ const TABS = ['parts', 'tools', 'wire'] as const;
 type Tab = (typeof TABS)[number];
 const TAB_WORDS: Record<Tab, string> = { parts: 'Parts', tools: 'Tools and dies', wire: 'Wire on hand' };
 
-type Open = { readonly what: 'part'; readonly part: Part; readonly isNew: boolean } | { readonly what: 'tool'; readonly tool: Tool; readonly isNew: boolean } | { readonly what: 'wire'; readonly reel: WireStock; readonly isNew: boolean } | { readonly what: 'import' };
+type Open =
+  | { readonly what: 'part'; readonly part: Part; readonly isNew: boolean }
+  | { readonly what: 'tool'; readonly tool: Tool; readonly isNew: boolean }
+  | { readonly what: 'wire'; readonly reel: WireStock; readonly isNew: boolean }
+  | { readonly what: 'import' };
 
 const NEW_TOOL: Omit<Tool, 'id'> = { name: '', tasks: [], ratchet: true };
-const NEW_REEL: Omit<WireStock, 'id'> = { wire: { size: { basis: 'metric', areaMm2: 1 }, conductor: { kind: 'stranded' }, jacket: { material: 'xlpe', wall: 'thin' }, colour: { base: 'black' } }, lengthMm: 1000 };
+const NEW_REEL: Omit<WireStock, 'id'> = {
+  wire: {
+    size: { basis: 'metric', areaMm2: 1 },
+    conductor: { kind: 'stranded' },
+    jacket: { material: 'xlpe', wall: 'thin' },
+    colour: { base: 'black' },
+  },
+  lengthMm: 1000,
+};
 
-const matching = (part: Part, words: string): boolean => words.toLowerCase().split(/\s+/).every((word) => `${part.name} ${PART_KIND_WORDS[part.kind]} ${part.place ?? ''}`.toLowerCase().includes(word));
+const matching = (part: Part, words: string): boolean =>
+  words
+    .toLowerCase()
+    .split(/\s+/)
+    .every((word) => `${part.name} ${PART_KIND_WORDS[part.kind]} ${part.place ?? ''}`.toLowerCase().includes(word));
 
 /** A generic part as the start of a new one of its kind. */
 const templateOf = (kind: Part['kind']): Part | undefined => GENERIC_PARTS.find((part) => part.kind === kind);
@@ -37,10 +63,28 @@ function Tools({ shelf, onOpen }: { readonly shelf: Catalogue; readonly onOpen: 
   return (
     <ul className="border-t border-ink">
       {shelf.tools.map((tool) => (
-        <li key={tool.id} className="grid gap-x-4 border-b border-rule py-1 sm:grid-cols-[minmax(0,4fr)_minmax(0,4fr)_minmax(0,3fr)] sm:items-center">
-          <button type="button" className="min-h-11 text-left underline decoration-rule underline-offset-4 hover:bg-wash" onClick={() => onOpen(tool)}>{tool.name}</button>
-          <span>{tool.tasks.map((task) => TASK_WORDS[task]).join(', ')}{tool.range ? `, ${tool.range.minMm2}–${tool.range.maxMm2} mm²` : ''}</span>
-          <span className="text-soft">{tool.ratchet ? (tool.calibratedUntil === undefined ? 'ratchet, never calibrated' : `ratchet, calibrated until ${tool.calibratedUntil}`) : 'no ratchet'}</span>
+        <li
+          key={tool.id}
+          className="grid gap-x-4 border-b border-rule py-1 sm:grid-cols-[minmax(0,4fr)_minmax(0,4fr)_minmax(0,3fr)] sm:items-center"
+        >
+          <button
+            type="button"
+            className="min-h-11 text-left underline decoration-rule underline-offset-4 hover:bg-wash"
+            onClick={() => onOpen(tool)}
+          >
+            {tool.name}
+          </button>
+          <span>
+            {tool.tasks.map((task) => TASK_WORDS[task]).join(', ')}
+            {tool.range ? `, ${tool.range.minMm2}–${tool.range.maxMm2} mm²` : ''}
+          </span>
+          <span className="text-soft">
+            {tool.ratchet
+              ? tool.calibratedUntil === undefined
+                ? 'ratchet, never calibrated'
+                : `ratchet, calibrated until ${tool.calibratedUntil}`
+              : 'no ratchet'}
+          </span>
         </li>
       ))}
     </ul>
@@ -48,13 +92,24 @@ function Tools({ shelf, onOpen }: { readonly shelf: Catalogue; readonly onOpen: 
 }
 
 function Wire({ shelf, onOpen }: { readonly shelf: Catalogue; readonly onOpen: (reel: WireStock) => void }) {
-  if (shelf.wires.length === 0) return <Empty title="No wire on hand">Add reels and lengths out of scrap harnesses: inserts and leads are chosen from them.</Empty>;
+  if (shelf.wires.length === 0)
+    return (
+      <Empty title="No wire on hand">
+        Add reels and lengths out of scrap harnesses: inserts and leads are chosen from them.
+      </Empty>
+    );
   return (
     <ul className="border-t border-ink">
       {shelf.wires.map((stock) => (
         <li key={stock.id} className="flex items-center gap-3 border-b border-rule">
           <WireChip colour={stock.wire.colour} title={colourInWords(stock.wire.colour)} />
-          <button type="button" className="min-h-11 flex-1 text-left underline decoration-rule underline-offset-4 hover:bg-wash" onClick={() => onOpen(stock)}>{wireInWords(stock.wire)}, {colourInWords(stock.wire.colour)}</button>
+          <button
+            type="button"
+            className="min-h-11 flex-1 text-left underline decoration-rule underline-offset-4 hover:bg-wash"
+            onClick={() => onOpen(stock)}
+          >
+            {wireInWords(stock.wire)}, {colourInWords(stock.wire.colour)}
+          </button>
           <Length mm={stock.lengthMm} digits={0} />
         </li>
       ))}
@@ -72,9 +127,16 @@ export function ShelfPlace() {
   const [open, setOpen] = useState<Open>();
   const [refused, setRefused] = useState<ErrorBody['error']>();
   const failed = error && errorOf(error);
-  const close = (): void => { setOpen(undefined); setRefused(undefined); };
+  const close = (): void => {
+    setOpen(undefined);
+    setRefused(undefined);
+  };
 
-  const save = async (edits: readonly CatalogueEdit[], said: string, undo?: readonly CatalogueEdit[]): Promise<void> => {
+  const save = async (
+    edits: readonly CatalogueEdit[],
+    said: string,
+    undo?: readonly CatalogueEdit[],
+  ): Promise<void> => {
     if (!shelf) return;
     const outcome = await change('PUT', '/shelf', { version: shelf.version, edits }, { quiet: true });
     if (!outcome.ok) {
@@ -85,44 +147,190 @@ export function ShelfPlace() {
     }
     close();
     const version = outcome.data.shelfVersion;
-    notify(said, undo && typeof version === 'number' ? { undo: () => void change('PUT', '/shelf', { version, edits: undo }) } : {});
+    notify(
+      said,
+      undo && typeof version === 'number' ? { undo: () => void change('PUT', '/shelf', { version, edits: undo }) } : {},
+    );
   };
-  const shown = (shelf?.parts ?? []).filter((part) => (everything || part.quantity > 0 || words.trim() !== '') && matching(part, words.trim()));
+  const shown = (shelf?.parts ?? []).filter(
+    (part) => (everything || part.quantity > 0 || words.trim() !== '') && matching(part, words.trim()),
+  );
   const form = { busy, refused, onClose: close };
   const actions = (
     <div className="flex flex-wrap gap-3">
-      <a href="/api/shelf/file" download className="inline-flex min-h-11 items-center rounded-sm border border-ink bg-sheet px-4 text-lg font-semibold hover:bg-wash">Export as CSV</a>
+      <a
+        href="/api/shelf/file"
+        download
+        className="inline-flex min-h-11 items-center rounded-sm border border-ink bg-sheet px-4 text-lg font-semibold hover:bg-wash"
+      >
+        Export as CSV
+      </a>
       <Button onClick={() => setOpen({ what: 'import' })}>Import CSV</Button>
     </div>
   );
   return (
-    <Place title="Shelf" about={shelf ? `${shelf.name}. Plans use what is here; what is missing is named with what to order.` : 'What is really there.'} actions={actions}>
-      {failed ? <Failed message={failed.message} hint={failed.hint} onRetry={() => void refetch()} /> : !shelf ? <Working words="Fetching the shelf…" /> : (
+    <Place
+      title="Shelf"
+      about={
+        shelf
+          ? `${shelf.name}. Plans use what is here; what is missing is named with what to order.`
+          : 'What is really there.'
+      }
+      actions={actions}
+    >
+      {failed ? (
+        <Failed message={failed.message} hint={failed.hint} onRetry={() => void refetch()} />
+      ) : !shelf ? (
+        <Working words="Fetching the shelf…" />
+      ) : (
         <>
           <div role="tablist" aria-label="What is on the shelf" className="mb-4 flex border-b border-rule">
-            {TABS.map((one) => <button key={one} type="button" role="tab" aria-selected={tab === one} className={clsx('min-h-12 px-5 text-lg', tab === one ? 'border-b-4 border-copper font-semibold' : 'text-soft hover:bg-wash')} onClick={() => setTab(one)}>{TAB_WORDS[one]}</button>)}
+            {TABS.map((one) => (
+              <button
+                key={one}
+                type="button"
+                role="tab"
+                aria-selected={tab === one}
+                className={clsx(
+                  'min-h-12 px-5 text-lg',
+                  tab === one ? 'border-b-4 border-copper font-semibold' : 'text-soft hover:bg-wash',
+                )}
+                onClick={() => setTab(one)}
+              >
+                {TAB_WORDS[one]}
+              </button>
+            ))}
           </div>
           {tab === 'parts' ? (
             <>
               <div className="mb-4 flex flex-wrap items-end gap-x-6 gap-y-3">
-                <div className="w-72"><TextField label="Find a part" type="search" value={words} onChange={(event) => setWords(event.target.value)} /></div>
-                <label className="flex min-h-11 items-center gap-3"><input type="checkbox" className="size-6 accent-(--copper)" checked={everything} onChange={(event) => setEverything(event.target.checked)} />Show what is known but not there, too</label>
-                <div className="ml-auto w-72"><Select label="Add a part of a new kind" value="" onChange={(event) => { const from = templateOf(event.target.value as Part['kind']); if (from) setOpen({ what: 'part', isNew: true, part: { ...from, id: uuid(), quantity: 1, figuresFrom: 'stamped' } }); }}><option value="">Choose its kind…</option>{Object.entries(PART_KIND_WORDS).map(([kind, name]) => <option key={kind} value={kind}>{name}</option>)}</Select></div>
+                <div className="w-72">
+                  <TextField
+                    label="Find a part"
+                    type="search"
+                    value={words}
+                    onChange={(event) => setWords(event.target.value)}
+                  />
+                </div>
+                <label className="flex min-h-11 items-center gap-3">
+                  <input
+                    type="checkbox"
+                    className="size-6 accent-(--copper)"
+                    checked={everything}
+                    onChange={(event) => setEverything(event.target.checked)}
+                  />
+                  Show what is known but not there, too
+                </label>
+                <div className="ml-auto w-72">
+                  <Select
+                    label="Add a part of a new kind"
+                    value=""
+                    onChange={(event) => {
+                      const from = templateOf(event.target.value as Part['kind']);
+                      if (from)
+                        setOpen({
+                          what: 'part',
+                          isNew: true,
+                          part: { ...from, id: uuid(), quantity: 1, figuresFrom: 'stamped' },
+                        });
+                    }}
+                  >
+                    <option value="">Choose its kind…</option>
+                    {Object.entries(PART_KIND_WORDS).map(([kind, name]) => (
+                      <option key={kind} value={kind}>
+                        {name}
+                      </option>
+                    ))}
+                  </Select>
+                </div>
               </div>
-              {shown.length === 0 ? <Empty title={words.trim() === '' ? 'Nothing is on the shelf' : `Nothing matches “${words}”`}>Show what is known, and count what is there; or import a table.</Empty> : (
+              {shown.length === 0 ? (
+                <Empty title={words.trim() === '' ? 'Nothing is on the shelf' : `Nothing matches “${words}”`}>
+                  Show what is known, and count what is there; or import a table.
+                </Empty>
+              ) : (
                 <div className="grid items-start gap-x-10 gap-y-7 xl:grid-cols-2">
-                  {GROUPS.map((group) => ({ group, parts: shown.filter((part) => group.kinds.includes(part.kind)) })).filter(({ parts }) => parts.length > 0).map(({ group, parts }) => (
-                    <PartList key={group.title} group={group} parts={parts} busy={busy} onOpen={(part) => setOpen({ what: 'part', part, isNew: false })} onCount={(part, quantity) => void save([{ kind: 'setPart', part: { ...part, quantity } }], `${part.name}: ${quantity}`, [{ kind: 'setPart', part }])} />
-                  ))}
+                  {GROUPS.map((group) => ({ group, parts: shown.filter((part) => group.kinds.includes(part.kind)) }))
+                    .filter(({ parts }) => parts.length > 0)
+                    .map(({ group, parts }) => (
+                      <PartList
+                        key={group.title}
+                        group={group}
+                        parts={parts}
+                        busy={busy}
+                        onOpen={(part) => setOpen({ what: 'part', part, isNew: false })}
+                        onCount={(part, quantity) =>
+                          void save([{ kind: 'setPart', part: { ...part, quantity } }], `${part.name}: ${quantity}`, [
+                            { kind: 'setPart', part },
+                          ])
+                        }
+                      />
+                    ))}
                 </div>
               )}
             </>
           ) : null}
-          {tab === 'tools' ? <><Tools shelf={shelf} onOpen={(tool) => setOpen({ what: 'tool', tool, isNew: false })} /><Button className="mt-4" onClick={() => setOpen({ what: 'tool', isNew: true, tool: { ...NEW_TOOL, id: uuid() } })}>Add a tool</Button></> : null}
-          {tab === 'wire' ? <><Wire shelf={shelf} onOpen={(reel) => setOpen({ what: 'wire', reel, isNew: false })} /><Button className="mt-4" onClick={() => setOpen({ what: 'wire', isNew: true, reel: { ...NEW_REEL, id: uuid() } })}>Add wire</Button></> : null}
-          {open?.what === 'part' ? <PartForm item={open.part} {...form} isNew={open.isNew} onSave={(part) => void save([{ kind: 'setPart', part }], `${part.name} is saved`)} onRemove={() => void save([{ kind: 'removePart', id: open.part.id }], `${open.part.name} is off the list`, [{ kind: 'setPart', part: open.part }])} /> : null}
-          {open?.what === 'tool' ? <ToolForm item={open.tool} {...form} isNew={open.isNew} onSave={(tool) => void save([{ kind: 'setTool', tool }], `${tool.name} is saved`)} onRemove={() => void save([{ kind: 'removeTool', id: open.tool.id }], `${open.tool.name} is off the list`, [{ kind: 'setTool', tool: open.tool }])} /> : null}
-          {open?.what === 'wire' ? <ReelForm item={open.reel} {...form} isNew={open.isNew} onSave={(wire) => void save([{ kind: 'setWire', wire }], 'The wire is saved')} onRemove={() => void save([{ kind: 'removeWire', id: open.reel.id }], 'The wire is off the list', [{ kind: 'setWire', wire: open.reel }])} /> : null}
+          {tab === 'tools' ? (
+            <>
+              <Tools shelf={shelf} onOpen={(tool) => setOpen({ what: 'tool', tool, isNew: false })} />
+              <Button
+                className="mt-4"
+                onClick={() => setOpen({ what: 'tool', isNew: true, tool: { ...NEW_TOOL, id: uuid() } })}
+              >
+                Add a tool
+              </Button>
+            </>
+          ) : null}
+          {tab === 'wire' ? (
+            <>
+              <Wire shelf={shelf} onOpen={(reel) => setOpen({ what: 'wire', reel, isNew: false })} />
+              <Button
+                className="mt-4"
+                onClick={() => setOpen({ what: 'wire', isNew: true, reel: { ...NEW_REEL, id: uuid() } })}
+              >
+                Add wire
+              </Button>
+            </>
+          ) : null}
+          {open?.what === 'part' ? (
+            <PartForm
+              item={open.part}
+              {...form}
+              isNew={open.isNew}
+              onSave={(part) => void save([{ kind: 'setPart', part }], `${part.name} is saved`)}
+              onRemove={() =>
+                void save([{ kind: 'removePart', id: open.part.id }], `${open.part.name} is off the list`, [
+                  { kind: 'setPart', part: open.part },
+                ])
+              }
+            />
+          ) : null}
+          {open?.what === 'tool' ? (
+            <ToolForm
+              item={open.tool}
+              {...form}
+              isNew={open.isNew}
+              onSave={(tool) => void save([{ kind: 'setTool', tool }], `${tool.name} is saved`)}
+              onRemove={() =>
+                void save([{ kind: 'removeTool', id: open.tool.id }], `${open.tool.name} is off the list`, [
+                  { kind: 'setTool', tool: open.tool },
+                ])
+              }
+            />
+          ) : null}
+          {open?.what === 'wire' ? (
+            <ReelForm
+              item={open.reel}
+              {...form}
+              isNew={open.isNew}
+              onSave={(wire) => void save([{ kind: 'setWire', wire }], 'The wire is saved')}
+              onRemove={() =>
+                void save([{ kind: 'removeWire', id: open.reel.id }], 'The wire is off the list', [
+                  { kind: 'setWire', wire: open.reel },
+                ])
+              }
+            />
+          ) : null}
           {open?.what === 'import' ? <ShelfImport version={shelf.version} onClose={close} /> : null}
         </>
       )}

@@ -10,11 +10,23 @@ import { makeStore } from '../../app/store.ts';
 import { standInServer, writesOf, type Sent } from '../../test/server.ts';
 import { ShelfPlace } from './ShelfPlace.tsx';
 
-const SMALL: Catalogue = { ...FULL_SHELF, parts: FULL_SHELF.parts.filter((part) => part.kind === 'clip'), tools: FULL_SHELF.tools.slice(0, 2), wires: FULL_SHELF.wires.slice(0, 1) };
+const SMALL: Catalogue = {
+  ...FULL_SHELF,
+  parts: FULL_SHELF.parts.filter((part) => part.kind === 'clip'),
+  tools: FULL_SHELF.tools.slice(0, 2),
+  wires: FULL_SHELF.wires.slice(0, 1),
+};
 const SAVED = { '/shelf': { body: SMALL }, 'PUT /shelf': { body: { shelfVersion: 2 } } };
 const show = (replies: Parameters<typeof standInServer>[0] = SAVED): Sent[] => {
   const sent = standInServer(replies);
-  render(<Provider store={makeStore()}><MemoryRouter><ShelfPlace /><NoticeBar /></MemoryRouter></Provider>);
+  render(
+    <Provider store={makeStore()}>
+      <MemoryRouter>
+        <ShelfPlace />
+        <NoticeBar />
+      </MemoryRouter>
+    </Provider>,
+  );
   return sent;
 };
 const edits = (sent: readonly Sent[]): unknown => writesOf(sent).at(-1)?.body?.edits;
@@ -28,7 +40,14 @@ describe('parts', () => {
     await userEvent.clear(within(form).getByLabelText('Jacket to'));
     await userEvent.type(within(form).getByLabelText('Jacket to'), '1.8');
     await userEvent.click(within(form).getByRole('button', { name: 'Put it on the shelf' }));
-    await waitFor(() => expect(edits(sent)).toMatchObject([{ kind: 'setPart', part: { kind: 'wireSeal', quantity: 1, figuresFrom: 'stamped', jacketMm: { minMm: 1.2, maxMm: 1.8 } } }]));
+    await waitFor(() =>
+      expect(edits(sent)).toMatchObject([
+        {
+          kind: 'setPart',
+          part: { kind: 'wireSeal', quantity: 1, figuresFrom: 'stamped', jacketMm: { minMm: 1.2, maxMm: 1.8 } },
+        },
+      ]),
+    );
     expect(await screen.findByText(/is saved/)).toBeTruthy();
   });
   it('one is taken off the list, and comes back with Undo', async () => {
@@ -41,7 +60,13 @@ describe('parts', () => {
     expect(writesOf(sent).at(-1)?.body?.version).toBe(2);
   });
   it('what the server refuses is said in the form, with what was typed still there', async () => {
-    show({ '/shelf': { body: SMALL }, 'PUT /shelf': { status: 422, body: { error: { code: 'BAD_INPUT', message: 'maxMm2 must be greater', hint: 'Correct it.' } } } });
+    show({
+      '/shelf': { body: SMALL },
+      'PUT /shelf': {
+        status: 422,
+        body: { error: { code: 'BAD_INPUT', message: 'maxMm2 must be greater', hint: 'Correct it.' } },
+      },
+    });
     await userEvent.click(await screen.findByRole('button', { name: 'Splice clip S' }));
     await userEvent.clear(screen.getByLabelText('Copper in all to'));
     await userEvent.type(screen.getByLabelText('Copper in all to'), '0.1');
@@ -61,11 +86,21 @@ describe('tools and wire', () => {
     ['Tools and dies', SMALL.tools[0]?.name ?? '', 'Save the tool'],
     ['Wire on hand', /0.35 mm² stranded/, 'Save the wire'],
   ])('%s: what the server refuses is said in the form', async (tab, opener, button) => {
-    show({ '/shelf': { body: SMALL }, 'PUT /shelf': { status: 409, body: { error: { code: 'STALE', message: 'Somebody changed the shelf in between', hint: 'Look, and save again.' } } } });
+    show({
+      '/shelf': { body: SMALL },
+      'PUT /shelf': {
+        status: 409,
+        body: {
+          error: { code: 'STALE', message: 'Somebody changed the shelf in between', hint: 'Look, and save again.' },
+        },
+      },
+    });
     await userEvent.click(await screen.findByRole('tab', { name: tab }));
     await userEvent.click(screen.getByRole('button', { name: opener }));
     await userEvent.click(screen.getByRole('button', { name: button }));
-    expect((await screen.findByRole('alert')).textContent).toBe('Somebody changed the shelf in between Look, and save again.');
+    expect((await screen.findByRole('alert')).textContent).toBe(
+      'Somebody changed the shelf in between Look, and save again.',
+    );
     expect(screen.getByRole('dialog')).toBeTruthy();
   });
   it('a tool says what it does and until when it is calibrated; one that does nothing is refused', async () => {
@@ -80,7 +115,20 @@ describe('tools and wire', () => {
     await userEvent.type(screen.getByLabelText('Dies from'), '1');
     await userEvent.type(screen.getByLabelText('Dies to'), '6');
     await userEvent.click(screen.getByRole('button', { name: 'Add the tool' }));
-    await waitFor(() => expect(edits(sent)).toMatchObject([{ kind: 'setTool', tool: { name: 'Second crimper', tasks: ['crimpTerminal'], families: ['ringM8'], range: { minMm2: 1, maxMm2: 6 }, ratchet: true } }]));
+    await waitFor(() =>
+      expect(edits(sent)).toMatchObject([
+        {
+          kind: 'setTool',
+          tool: {
+            name: 'Second crimper',
+            tasks: ['crimpTerminal'],
+            families: ['ringM8'],
+            range: { minMm2: 1, maxMm2: 6 },
+            ratchet: true,
+          },
+        },
+      ]),
+    );
   });
   it('wire is measured, and used up', async () => {
     const sent = show();
@@ -97,13 +145,28 @@ describe('tools and wire', () => {
 
 describe('a table taken over', () => {
   it('names every bad line and takes nothing', async () => {
-    const details = [{ line: 2, column: 'Quantity', value: 'many', why: 'must be a number.' }, { line: 3, column: 'Kind', value: 'glue', why: 'A kind is one of these.' }];
-    const sent = show({ '/shelf': { body: SMALL }, 'POST /shelf/import': { status: 422, body: { error: { code: 'SHELF_FILE', message: 'Line 2, column “Quantity”', hint: 'Correct it.', details } } } });
+    const details = [
+      { line: 2, column: 'Quantity', value: 'many', why: 'must be a number.' },
+      { line: 3, column: 'Kind', value: 'glue', why: 'A kind is one of these.' },
+    ];
+    const sent = show({
+      '/shelf': { body: SMALL },
+      'POST /shelf/import': {
+        status: 422,
+        body: { error: { code: 'SHELF_FILE', message: 'Line 2, column “Quantity”', hint: 'Correct it.', details } },
+      },
+    });
     await userEvent.click(await screen.findByRole('button', { name: 'Import CSV' }));
     await userEvent.type(screen.getByLabelText('Or paste the cells'), 'Kind,Id');
     await userEvent.click(screen.getByRole('button', { name: 'Take these lines over' }));
     const alert = await screen.findByRole('alert');
-    expect(within(alert).getAllByRole('listitem').map((item) => item.textContent)).toEqual(['Line 2, Quantity: “many” — must be a number.', 'Line 3, Kind: “glue” — A kind is one of these.']);
-    expect(writesOf(sent)).toMatchObject([{ path: '/shelf/import', body: { text: 'Kind,Id', version: SMALL.version } }]);
+    expect(
+      within(alert)
+        .getAllByRole('listitem')
+        .map((item) => item.textContent),
+    ).toEqual(['Line 2, Quantity: “many” — must be a number.', 'Line 3, Kind: “glue” — A kind is one of these.']);
+    expect(writesOf(sent)).toMatchObject([
+      { path: '/shelf/import', body: { text: 'Kind,Id', version: SMALL.version } },
+    ]);
   });
 });

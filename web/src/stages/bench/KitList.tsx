@@ -6,7 +6,9 @@ import { useOpenJob } from '../job.ts';
 import { CutLists } from './CutLists.tsx';
 
 const STATE: Record<KitLine['state'], { readonly word: string; readonly colour: string }> = {
-  have: { word: '✓ have', colour: 'text-pass' }, short: { word: '▲ short', colour: 'text-rework' }, instead: { word: '◆ instead', colour: 'text-copper' },
+  have: { word: '✓ have', colour: 'text-pass' },
+  short: { word: '▲ short', colour: 'text-rework' },
+  instead: { word: '◆ instead', colour: 'text-copper' },
 };
 
 /** Kit, cut list and tools for the whole job, held against the shelf; and the cautions before anything is cut. */
@@ -23,29 +25,65 @@ export function KitList({ onBegin, begun }: { readonly onBegin: () => void; read
             <h2 className="text-[28px] font-semibold">{kit.ready ? 'Everything is there' : 'Something is short'}</h2>
             <p className="text-lg text-soft">For the whole job, against {view.catalogue.name}.</p>
           </div>
-          <Button look="copper" size="large" className="no-print" onClick={onBegin}>{begun ? 'Go on with the work' : 'Begin the first splice'}</Button>
+          <Button look="copper" size="large" className="no-print" onClick={onBegin}>
+            {begun ? 'Go on with the work' : 'Begin the first splice'}
+          </Button>
         </div>
         <table className="w-full text-left text-lg">
-          <thead className="border-b border-ink text-base text-soft"><tr><th className="pb-1 font-normal">Part</th><th className="text-right font-normal">Need</th><th className="text-right font-normal">Have</th><th className="pl-5 font-normal">Shelf</th></tr></thead>
+          <thead className="border-b border-ink text-base text-soft">
+            <tr>
+              <th className="pb-1 font-normal">Part</th>
+              <th className="text-right font-normal">Need</th>
+              <th className="text-right font-normal">Have</th>
+              <th className="pl-5 font-normal">Shelf</th>
+            </tr>
+          </thead>
           <tbody>
             {kit.lines.map((line) => (
               <tr key={line.id} className="border-b border-rule">
-                <td className="py-2 pr-3">{line.name}{line.note === '' ? null : <span className="block text-base text-soft">{line.note}</span>}</td>
-                <td className="text-right"><Figure value={amount(line, line.need)} unit={line.unit === 'mm' ? unit : line.need === 1 ? line.unit : `${line.unit}s`} /></td>
-                <td className="pl-4 text-right"><Figure value={amount(line, line.have)} /></td>
-                <td className={clsx('pl-5 font-semibold whitespace-nowrap', STATE[line.state].colour)}>{STATE[line.state].word}</td>
+                <td className="py-2 pr-3">
+                  {line.name}
+                  {line.note === '' ? null : <span className="block text-base text-soft">{line.note}</span>}
+                </td>
+                <td className="text-right">
+                  <Figure
+                    value={amount(line, line.need)}
+                    unit={line.unit === 'mm' ? unit : line.need === 1 ? line.unit : `${line.unit}s`}
+                  />
+                </td>
+                <td className="pl-4 text-right">
+                  <Figure value={amount(line, line.have)} />
+                </td>
+                <td className={clsx('pl-5 font-semibold whitespace-nowrap', STATE[line.state].colour)}>
+                  {STATE[line.state].word}
+                </td>
               </tr>
             ))}
           </tbody>
         </table>
-        <Button className="no-print mt-5" onClick={() => window.print()}>Print kit and cut list</Button>
+        <Button className="no-print mt-5" onClick={() => window.print()}>
+          Print kit and cut list
+        </Button>
       </section>
       <aside className="grid content-start gap-6">
         <CutLists kit={kit} />
-        <section aria-label="Tools"><h3 className="border-b border-ink pb-1 text-xl font-semibold">Tools</h3><ul>{kit.tools.map((tool) => <li key={tool} className="border-b border-rule py-2">{tool}</li>)}</ul></section>
+        <section aria-label="Tools">
+          <h3 className="border-b border-ink pb-1 text-xl font-semibold">Tools</h3>
+          <ul>
+            {kit.tools.map((tool) => (
+              <li key={tool} className="border-b border-rule py-2">
+                {tool}
+              </li>
+            ))}
+          </ul>
+        </section>
         <section aria-label="Cautions" className="border-l-4 border-rework pl-4">
           <h3 className="text-xl font-semibold">Before you cut</h3>
-          <ul className="mt-1 grid gap-1">{cautions.map((caution) => <li key={caution.id}>{caution.text}</li>)}</ul>
+          <ul className="mt-1 grid gap-1">
+            {cautions.map((caution) => (
+              <li key={caution.id}>{caution.text}</li>
+            ))}
+          </ul>
         </section>
       </aside>
     </div>

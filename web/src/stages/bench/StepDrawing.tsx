@@ -7,12 +7,31 @@ const WIDE = 660;
 const Y = 80;
 const THICK = 36;
 
-function Copper({ x, wide, thick = THICK - 8, y = Y }: { readonly x: number; readonly wide: number; readonly thick?: number; readonly y?: number }) {
+function Copper({
+  x,
+  wide,
+  thick = THICK - 8,
+  y = Y,
+}: {
+  readonly x: number;
+  readonly wide: number;
+  readonly thick?: number;
+  readonly y?: number;
+}) {
   const lines = [0.2, 0.4, 0.6, 0.8];
   return (
     <g>
       <rect x={x} y={y - thick / 2} width={wide} height={thick} fill={COPPER_HEX} />
-      {lines.map((share) => <line key={share} x1={x} x2={x + wide} y1={y - thick / 2 + share * thick} y2={y - thick / 2 + share * thick} stroke={COPPER_LINE_HEX} />)}
+      {lines.map((share) => (
+        <line
+          key={share}
+          x1={x}
+          x2={x + wide}
+          y1={y - thick / 2 + share * thick}
+          y2={y - thick / 2 + share * thick}
+          stroke={COPPER_LINE_HEX}
+        />
+      ))}
     </g>
   );
 }
@@ -22,52 +41,256 @@ function Dimension({ from, to, words }: { readonly from: number; readonly to: nu
   return (
     <g stroke="var(--ink)" strokeWidth={1.5} fill="none">
       <path d={`M${from} 22v34M${to} 22v34M${from} 34H${to}M${from + 9} 29l-9 5l9 5M${to - 9} 29l9 5l-9 5`} />
-      <text x={(from + to) / 2} y={22} textAnchor="middle" fontSize={24} fontWeight={600} fill="var(--ink)" stroke="none" className="figure">{words}</text>
+      <text
+        x={(from + to) / 2}
+        y={22}
+        textAnchor="middle"
+        fontSize={24}
+        fontWeight={600}
+        fill="var(--ink)"
+        stroke="none"
+        className="figure"
+      >
+        {words}
+      </text>
     </g>
   );
 }
 
-const Caption = ({ x, words }: { readonly x: number; readonly words: string }) => <text x={x} y={148} textAnchor="middle" fontSize={18} fill="var(--soft)">{words}</text>;
+const Caption = ({ x, words }: { readonly x: number; readonly words: string }) => (
+  <text x={x} y={148} textAnchor="middle" fontSize={18} fill="var(--soft)">
+    {words}
+  </text>
+);
 
 /** The thing itself at this step, in the wire's own colours. */
-export function StepDrawing({ step, make, colour }: { readonly step: BenchStep; readonly make: Make; readonly colour: WireColour }) {
+export function StepDrawing({
+  step,
+  make,
+  colour,
+}: {
+  readonly step: BenchStep;
+  readonly make: Make;
+  readonly colour: WireColour;
+}) {
   const { fixed } = useLength();
   const joint = 'joint' in make ? make.joint : undefined;
   const length = step.figure?.unit === 'mm' ? fixed(step.figure.value, step.figure.digits) : undefined;
-  const sleeve = (x: number, wide: number, high = 60) => <rect x={x} y={Y - high / 2} width={wide} height={high} rx={12} fill="var(--sheet)" fillOpacity={0.82} stroke="var(--ink)" strokeWidth={2} />;
+  const sleeve = (x: number, wide: number, high = 60) => (
+    <rect
+      x={x}
+      y={Y - high / 2}
+      width={wide}
+      height={high}
+      rx={12}
+      fill="var(--sheet)"
+      fillOpacity={0.82}
+      stroke="var(--ink)"
+      strokeWidth={2}
+    />
+  );
   const wire = (x1: number, x2: number) => <WireLine x1={x1} x2={x2} y={Y} thick={THICK} colour={colour} />;
-  const barrel = (x: number, wide: number) => <rect x={x} y={Y - 24} width={wide} height={48} rx={3} fill="var(--copper)" />;
-  const arrow = (x: number) => <path d={`M${x} 18v26m-9 -10l9 12l9 -12`} fill="none" stroke="var(--ink)" strokeWidth={3} />;
+  const barrel = (x: number, wide: number) => (
+    <rect x={x} y={Y - 24} width={wide} height={48} rx={3} fill="var(--copper)" />
+  );
+  const arrow = (x: number) => (
+    <path d={`M${x} 18v26m-9 -10l9 12l9 -12`} fill="none" stroke="var(--ink)" strokeWidth={3} />
+  );
   const picture = (): React.ReactNode => {
     switch (step.drawing) {
       case 'cut':
-        return <>{wire(2, 320)}{wire(352, WIDE)}<path d="M336 22v106" stroke="var(--scrap)" strokeWidth={3} strokeDasharray="10 6" /><Caption x={336} words={step.key === 'cutInsert' ? 'both ends square' : 'square, copper bright'} /></>;
+        return (
+          <>
+            {wire(2, 320)}
+            {wire(352, WIDE)}
+            <path d="M336 22v106" stroke="var(--scrap)" strokeWidth={3} strokeDasharray="10 6" />
+            <Caption x={336} words={step.key === 'cutInsert' ? 'both ends square' : 'square, copper bright'} />
+          </>
+        );
       case 'strip':
       case 'fold':
-        return <>{wire(2, 380)}{step.drawing === 'fold' ? <><Copper x={380} wide={110} thick={13} y={Y - 8} /><Copper x={380} wide={110} thick={13} y={Y + 8} /><path d={`M490 ${Y - 8}a8 8 0 0 1 0 16`} fill="none" stroke={COPPER_HEX} strokeWidth={12} /></> : <Copper x={380} wide={200} />}<Dimension from={380} to={step.drawing === 'fold' ? 496 : 580} words={length ?? ''} /><Caption x={300} words="clean square edge" /><Caption x={500} words={step.drawing === 'fold' ? 'stripped twice as long, then doubled' : 'no strand cut'} /></>;
+        return (
+          <>
+            {wire(2, 380)}
+            {step.drawing === 'fold' ? (
+              <>
+                <Copper x={380} wide={110} thick={13} y={Y - 8} />
+                <Copper x={380} wide={110} thick={13} y={Y + 8} />
+                <path d={`M490 ${Y - 8}a8 8 0 0 1 0 16`} fill="none" stroke={COPPER_HEX} strokeWidth={12} />
+              </>
+            ) : (
+              <Copper x={380} wide={200} />
+            )}
+            <Dimension from={380} to={step.drawing === 'fold' ? 496 : 580} words={length ?? ''} />
+            <Caption x={300} words="clean square edge" />
+            <Caption
+              x={500}
+              words={step.drawing === 'fold' ? 'stripped twice as long, then doubled' : 'no strand cut'}
+            />
+          </>
+        );
       case 'sleeve':
-        return <>{wire(2, 470)}<Copper x={470} wide={120} />{sleeve(90, 190)}<Dimension from={90} to={280} words={length ?? ''} /><Caption x={185} words="parked, away from the heat" /></>;
+        return (
+          <>
+            {wire(2, 470)}
+            <Copper x={470} wide={120} />
+            {sleeve(90, 190)}
+            <Dimension from={90} to={280} words={length ?? ''} />
+            <Caption x={185} words="parked, away from the heat" />
+          </>
+        );
       case 'crimp':
-        return 'family' in make && make.family === 'openClip'
-          ? <>{wire(2, 250)}{wire(410, WIDE)}<Copper x={250} wide={160} thick={12} y={Y - 8} /><Copper x={250} wide={160} thick={12} y={Y + 8} />{step.key === 'crimp' ? <rect x={285} y={Y - 26} width={90} height={52} rx={10} fill="var(--copper)" /> : <path d={`M285 ${Y - 34}V${Y + 26}H375V${Y - 34}`} fill="none" stroke="var(--copper)" strokeWidth={9} />}{step.key === 'crimp' ? arrow(330) : null}<Caption x={330} words="brush at both ends" /></>
-          : <>{wire(2, 236)}{wire(424, WIDE)}{joint?.seal.kind === 'builtIn' ? sleeve(140, 380, 76) : null}{barrel(240, 89)}{barrel(331, 89)}{arrow(step.key === 'crimpLeft' ? 285 : 375)}<Caption x={330} words={`${length ?? ''} from the barrel's end, never the rim`} /></>;
+        return 'family' in make && make.family === 'openClip' ? (
+          <>
+            {wire(2, 250)}
+            {wire(410, WIDE)}
+            <Copper x={250} wide={160} thick={12} y={Y - 8} />
+            <Copper x={250} wide={160} thick={12} y={Y + 8} />
+            {step.key === 'crimp' ? (
+              <rect x={285} y={Y - 26} width={90} height={52} rx={10} fill="var(--copper)" />
+            ) : (
+              <path d={`M285 ${Y - 34}V${Y + 26}H375V${Y - 34}`} fill="none" stroke="var(--copper)" strokeWidth={9} />
+            )}
+            {step.key === 'crimp' ? arrow(330) : null}
+            <Caption x={330} words="brush at both ends" />
+          </>
+        ) : (
+          <>
+            {wire(2, 236)}
+            {wire(424, WIDE)}
+            {joint?.seal.kind === 'builtIn' ? sleeve(140, 380, 76) : null}
+            {barrel(240, 89)}
+            {barrel(331, 89)}
+            {arrow(step.key === 'crimpLeft' ? 285 : 375)}
+            <Caption x={330} words={`${length ?? ''} from the barrel's end, never the rim`} />
+          </>
+        );
       case 'wrap':
       case 'solder':
-        return <>{wire(2, 240)}{wire(420, WIDE)}<rect x={240} y={Y - 16} width={180} height={32} rx={14} fill={step.drawing === 'solder' ? '#B9BDC0' : COPPER_HEX} />{[262, 286, 310, 334, 358, 382, 404].map((x) => <path key={x} d={`M${x - 8} ${Y + 18}l14 -36`} stroke={COPPER_LINE_HEX} strokeWidth={5} />)}<Caption x={330} words={step.drawing === 'solder' ? "strands' outline stays visible" : 'tight, ends tucked in'} /></>;
+        return (
+          <>
+            {wire(2, 240)}
+            {wire(420, WIDE)}
+            <rect
+              x={240}
+              y={Y - 16}
+              width={180}
+              height={32}
+              rx={14}
+              fill={step.drawing === 'solder' ? '#B9BDC0' : COPPER_HEX}
+            />
+            {[262, 286, 310, 334, 358, 382, 404].map((x) => (
+              <path key={x} d={`M${x - 8} ${Y + 18}l14 -36`} stroke={COPPER_LINE_HEX} strokeWidth={5} />
+            ))}
+            <Caption
+              x={330}
+              words={step.drawing === 'solder' ? "strands' outline stays visible" : 'tight, ends tucked in'}
+            />
+          </>
+        );
       case 'tug':
-        return <>{wire(60, WIDE - 60)}{sleeve(250, 160)}<path d={`M50 ${Y}H8m12 -10l-12 10l12 10M${WIDE - 50} ${Y}h42m-12 -10l12 10l-12 10`} fill="none" stroke="var(--ink)" strokeWidth={4} /><Caption x={330} words="straight, by gauge" /></>;
+        return (
+          <>
+            {wire(60, WIDE - 60)}
+            {sleeve(250, 160)}
+            <path
+              d={`M50 ${Y}H8m12 -10l-12 10l12 10M${WIDE - 50} ${Y}h42m-12 -10l12 10l-12 10`}
+              fill="none"
+              stroke="var(--ink)"
+              strokeWidth={4}
+            />
+            <Caption x={330} words="straight, by gauge" />
+          </>
+        );
       case 'shrink':
-        return <>{wire(2, WIDE)}{sleeve(180, 300, 52)}<ellipse cx={180} cy={Y} rx={6} ry={24} fill={COPPER_HEX} fillOpacity={0.7} /><ellipse cx={480} cy={Y} rx={6} ry={24} fill={COPPER_HEX} fillOpacity={0.7} /><path d={`M330 34H230m12 -8l-12 8l12 8M330 34h100m-12 -8l12 8l-12 8`} fill="none" stroke="var(--scrap)" strokeWidth={3} /><Caption x={330} words="middle outwards, glue all round at both ends" /></>;
+        return (
+          <>
+            {wire(2, WIDE)}
+            {sleeve(180, 300, 52)}
+            <ellipse cx={180} cy={Y} rx={6} ry={24} fill={COPPER_HEX} fillOpacity={0.7} />
+            <ellipse cx={480} cy={Y} rx={6} ry={24} fill={COPPER_HEX} fillOpacity={0.7} />
+            <path
+              d={`M330 34H230m12 -8l-12 8l12 8M330 34h100m-12 -8l12 8l-12 8`}
+              fill="none"
+              stroke="var(--scrap)"
+              strokeWidth={3}
+            />
+            <Caption x={330} words="middle outwards, glue all round at both ends" />
+          </>
+        );
       case 'tape':
-        return <>{wire(2, WIDE)}<rect x={200} y={Y - 25} width={260} height={50} rx={4} fill="#4A4E52" stroke="var(--ink)" />{[222, 254, 286, 318, 350, 382, 414].map((x) => <path key={x} d={`M${x} ${Y + 25}l24 -50`} stroke="#8C9197" strokeWidth={2} />)}<Caption x={330} words="stretched, half lapped" /></>;
+        return (
+          <>
+            {wire(2, WIDE)}
+            <rect x={200} y={Y - 25} width={260} height={50} rx={4} fill="#4A4E52" stroke="var(--ink)" />
+            {[222, 254, 286, 318, 350, 382, 414].map((x) => (
+              <path key={x} d={`M${x} ${Y + 25}l24 -50`} stroke="#8C9197" strokeWidth={2} />
+            ))}
+            <Caption x={330} words="stretched, half lapped" />
+          </>
+        );
       case 'look':
-        return <>{wire(2, 270)}{wire(390, WIDE)}<Copper x={270} wide={120} /><circle cx={330} cy={Y} r={62} fill="none" stroke="var(--ink)" strokeWidth={4} /><path d={`M374 ${Y + 44}l40 30`} stroke="var(--ink)" strokeWidth={8} /></>;
+        return (
+          <>
+            {wire(2, 270)}
+            {wire(390, WIDE)}
+            <Copper x={270} wide={120} />
+            <circle cx={330} cy={Y} r={62} fill="none" stroke="var(--ink)" strokeWidth={4} />
+            <path d={`M374 ${Y + 44}l40 30`} stroke="var(--ink)" strokeWidth={8} />
+          </>
+        );
       case 'free':
       case 'seat':
-        return <>{wire(2, 300)}<rect x={300} y={Y - 12} width={120} height={24} fill="var(--copper)" /><path d={`M360 ${Y - 12}l26 -12v12`} fill="var(--copper)" /><path d={`M440 ${Y - 44}H620V${Y + 44}H440M440 ${Y - 44}v24M440 ${Y + 44}v-24M440 ${Y - 20}H600V${Y + 20}H440`} fill="none" stroke="var(--ink)" strokeWidth={2.5} /><path d={step.drawing === 'free' ? `M400 ${Y + 40}H320m14 -9l-14 9l14 9` : `M320 ${Y + 40}h80m-14 -9l14 9l-14 9`} fill="none" stroke="var(--ink)" strokeWidth={4} /><Caption x={330} words={step.drawing === 'free' ? 'lance pressed down first' : 'click, then pull back'} /></>;
+        return (
+          <>
+            {wire(2, 300)}
+            <rect x={300} y={Y - 12} width={120} height={24} fill="var(--copper)" />
+            <path d={`M360 ${Y - 12}l26 -12v12`} fill="var(--copper)" />
+            <path
+              d={`M440 ${Y - 44}H620V${Y + 44}H440M440 ${Y - 44}v24M440 ${Y + 44}v-24M440 ${Y - 20}H600V${Y + 20}H440`}
+              fill="none"
+              stroke="var(--ink)"
+              strokeWidth={2.5}
+            />
+            <path
+              d={
+                step.drawing === 'free' ? `M400 ${Y + 40}H320m14 -9l-14 9l14 9` : `M320 ${Y + 40}h80m-14 -9l14 9l-14 9`
+              }
+              fill="none"
+              stroke="var(--ink)"
+              strokeWidth={4}
+            />
+            <Caption x={330} words={step.drawing === 'free' ? 'lance pressed down first' : 'click, then pull back'} />
+          </>
+        );
       case 'press':
-        return <>{wire(2, WIDE)}<rect x={250} y={Y - 44} width={160} height={88} rx={10} fill="var(--sheet)" stroke="var(--ink)" strokeWidth={2} /><path d={`M300 ${Y - 22}h60l-30 40Z`} fill="var(--copper)" />{arrow(330)}</>;
+        return (
+          <>
+            {wire(2, WIDE)}
+            <rect
+              x={250}
+              y={Y - 44}
+              width={160}
+              height={88}
+              rx={10}
+              fill="var(--sheet)"
+              stroke="var(--ink)"
+              strokeWidth={2}
+            />
+            <path d={`M300 ${Y - 22}h60l-30 40Z`} fill="var(--copper)" />
+            {arrow(330)}
+          </>
+        );
     }
   };
-  return <svg viewBox={`0 0 ${WIDE} 156`} className="mt-5 w-full max-w-[660px]" role="img" aria-label={`${step.title}${step.figure ? `, ${figure(step.figure.value, step.figure.digits)} ${step.figure.unit}` : ''}`}>{picture()}</svg>;
+  return (
+    <svg
+      viewBox={`0 0 ${WIDE} 156`}
+      className="mt-5 w-full max-w-[660px]"
+      role="img"
+      aria-label={`${step.title}${step.figure ? `, ${figure(step.figure.value, step.figure.digits)} ${step.figure.unit}` : ''}`}
+    >
+      {picture()}
+    </svg>
+  );
 }

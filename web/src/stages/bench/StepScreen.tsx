@@ -49,7 +49,10 @@ export function StepScreen({ make, finding, run, onMake }: StepScreenProps) {
     goOn(index);
   };
   const doneAll = (): void => {
-    void tick(make.steps.filter((one) => !ticked.has(one.id)), true);
+    void tick(
+      make.steps.filter((one) => !ticked.has(one.id)),
+      true,
+    );
     goOn(make.steps.length);
   };
   const back = (): void => setShown(Math.max(0, index - 1));
@@ -62,35 +65,98 @@ export function StepScreen({ make, finding, run, onMake }: StepScreenProps) {
         <b className="figure text-2xl">{circuit.number}</b>
         <WireChip colour={circuit.wire.colour} width={120} thick={13} title="the wire" />
         <b>{circuit.function}</b>
-        <span className="text-soft">{makeWord(make)}{cavityOf(make) === undefined ? <> at <span className="figure text-ink">{plain(atOf(make), 0)}</span> {unit} from {nodeName(run.fromNodeId)}</> : <>, {cavityOf(make)}</>}{make.make > 1 ? `, make ${make.make}` : ''}</span>
-        <span className="ml-auto text-soft">step <span className="figure text-ink">{index + 1} of {make.steps.length}</span></span>
+        <span className="text-soft">
+          {makeWord(make)}
+          {cavityOf(make) === undefined ? (
+            <>
+              {' '}
+              at <span className="figure text-ink">{plain(atOf(make), 0)}</span> {unit} from {nodeName(run.fromNodeId)}
+            </>
+          ) : (
+            <>, {cavityOf(make)}</>
+          )}
+          {make.make > 1 ? `, make ${make.make}` : ''}
+        </span>
+        <span className="ml-auto text-soft">
+          step{' '}
+          <span className="figure text-ink">
+            {index + 1} of {make.steps.length}
+          </span>
+        </span>
       </div>
       <div className="grid flex-1 content-center items-center gap-8 py-6 lg:grid-cols-[1fr_minmax(300px,380px)]">
         <div>
-          <h2 className="text-[44px] leading-tight font-semibold">{step.title}{isDone ? <span className="ml-3 align-middle text-2xl text-pass">✓ done</span> : null}</h2>
+          <h2 className="text-[44px] leading-tight font-semibold">
+            {step.title}
+            {isDone ? <span className="ml-3 align-middle text-2xl text-pass">✓ done</span> : null}
+          </h2>
           <p className="mt-2 max-w-[44ch] text-2xl leading-snug">{step.detail}</p>
           <StepDrawing step={step} make={make} colour={circuit.wire.colour} />
         </div>
         <div className="lg:border-l lg:border-ink lg:pl-8">
           {step.figure ? (
             <p className="mb-5">
-              <span className="figure block text-[88px] leading-none font-semibold">{isMm ? fixed(step.figure.value, step.figure.digits) : figure(step.figure.value, step.figure.digits)}</span>
-              <span className="text-2xl text-soft">{isMm ? unit : step.figure.unit}{step.figure.tolerance === undefined ? '' : ` ± ${plain(step.figure.tolerance)}`}</span>
+              <span className="figure block text-[88px] leading-none font-semibold">
+                {isMm ? fixed(step.figure.value, step.figure.digits) : figure(step.figure.value, step.figure.digits)}
+              </span>
+              <span className="text-2xl text-soft">
+                {isMm ? unit : step.figure.unit}
+                {step.figure.tolerance === undefined ? '' : ` ± ${plain(step.figure.tolerance)}`}
+              </span>
             </p>
           ) : null}
-          <p className="border-l-4 border-rework pl-4 text-xl">{step.mistake}{'redosLeft' in make && make.redosLeft !== undefined ? <span className="block text-soft">{make.redosLeft === 0 ? 'No redo of wire left here.' : `${make.redosLeft} ${make.redosLeft === 1 ? 'redo' : 'redos'} of wire left here.`}</span> : null}</p>
+          <p className="border-l-4 border-rework pl-4 text-xl">
+            {step.mistake}
+            {'redosLeft' in make && make.redosLeft !== undefined ? (
+              <span className="block text-soft">
+                {make.redosLeft === 0
+                  ? 'No redo of wire left here.'
+                  : `${make.redosLeft} ${make.redosLeft === 1 ? 'redo' : 'redos'} of wire left here.`}
+              </span>
+            ) : null}
+          </p>
           {step.waitS === undefined ? null : <Timer key={step.id} seconds={step.waitS} />}
         </div>
       </div>
       <div className="flex flex-wrap items-center gap-3">
-        <Button size="large" onClick={back} disabled={index === 0}>Back</Button>
-        {step.drawing === 'strip' || step.drawing === 'fold' ? <Button size="large" onClick={() => setGauge(true)}>Hold wire against screen</Button> : null}
-        {isDone && !signed ? <Button look="quiet" onClick={() => void tick([step], false)}>Not done after all</Button> : null}
-        {!madeAll && !signed ? <Button look="quiet" onClick={doneAll}>All steps of this one are done</Button> : null}
-        {signed ? null : <Button look="quiet" onClick={() => void navigate(`/jobs/${view.id}/prove?finding=${make.findingId}&splice=${encodeURIComponent(make.id)}`)}>It went wrong</Button>}
-        <Button look="copper" size="large" className="ml-auto" onClick={done}>{index + 1 < make.steps.length ? 'Done, next' : next ? 'Done, next splice' : 'Done, on to Prove'}</Button>
+        <Button size="large" onClick={back} disabled={index === 0}>
+          Back
+        </Button>
+        {step.drawing === 'strip' || step.drawing === 'fold' ? (
+          <Button size="large" onClick={() => setGauge(true)}>
+            Hold wire against screen
+          </Button>
+        ) : null}
+        {isDone && !signed ? (
+          <Button look="quiet" onClick={() => void tick([step], false)}>
+            Not done after all
+          </Button>
+        ) : null}
+        {!madeAll && !signed ? (
+          <Button look="quiet" onClick={doneAll}>
+            All steps of this one are done
+          </Button>
+        ) : null}
+        {signed ? null : (
+          <Button
+            look="quiet"
+            onClick={() =>
+              void navigate(`/jobs/${view.id}/prove?finding=${make.findingId}&splice=${encodeURIComponent(make.id)}`)
+            }
+          >
+            It went wrong
+          </Button>
+        )}
+        <Button look="copper" size="large" className="ml-auto" onClick={done}>
+          {index + 1 < make.steps.length ? 'Done, next' : next ? 'Done, next splice' : 'Done, on to Prove'}
+        </Button>
       </div>
-      <TrueSize open={gauge} onClose={() => setGauge(false)} lengthMm={step.figure?.value ?? 0} colour={circuit.wire.colour} />
+      <TrueSize
+        open={gauge}
+        onClose={() => setGauge(false)}
+        lengthMm={step.figure?.value ?? 0}
+        colour={circuit.wire.colour}
+      />
     </section>
   );
 }

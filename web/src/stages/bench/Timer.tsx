@@ -17,8 +17,21 @@ export function Timer({ seconds }: { readonly seconds: number }) {
   const running = endsAt !== undefined && left > 0;
   return (
     <div className="mt-5" role="timer">
-      {left === 0 ? <p className="text-2xl font-semibold text-pass">✓ {seconds} s are over</p> : running ? <p className="text-3xl font-semibold"><span className="figure">{left}</span> s, keep it still</p> : null}
-      <Button onClick={() => { setLeft(seconds); setEndsAt(Date.now() + seconds * 1000); }}>{endsAt === undefined ? `Wait ${seconds} s` : 'Start again'}</Button>
+      {left === 0 ? (
+        <p className="text-2xl font-semibold text-pass">✓ {seconds} s are over</p>
+      ) : running ? (
+        <p className="text-3xl font-semibold">
+          <span className="figure">{left}</span> s, keep it still
+        </p>
+      ) : null}
+      <Button
+        onClick={() => {
+          setLeft(seconds);
+          setEndsAt(Date.now() + seconds * 1000);
+        }}
+      >
+        {endsAt === undefined ? `Wait ${seconds} s` : 'Start again'}
+      </Button>
     </div>
   );
 }

@@ -32,12 +32,38 @@ export function TrueSize({ open, onClose, lengthMm, colour }: TrueSizeProps) {
     setSet(pxPerMm);
   };
   return (
-    <Dialog open={open} onOpenChange={(next) => { if (!next) onClose(); }} title={set === undefined ? 'Set the screen once' : `Strip ${plain(lengthMm)} ${unit}, true size`} about={set === undefined ? 'Hold a bank card flat on the screen and move the slider until the frame is as wide as the card.' : 'Hold the wire against it: end on the line, jacket edge on the other.'}>
+    <Dialog
+      open={open}
+      onOpenChange={(next) => {
+        if (!next) onClose();
+      }}
+      title={set === undefined ? 'Set the screen once' : `Strip ${plain(lengthMm)} ${unit}, true size`}
+      about={
+        set === undefined
+          ? 'Hold a bank card flat on the screen and move the slider until the frame is as wide as the card.'
+          : 'Hold the wire against it: end on the line, jacket edge on the other.'
+      }
+    >
       {set === undefined ? (
         <div className="grid gap-4">
-          <div className="overflow-x-auto"><div className="h-40 rounded-lg border-2 border-ink" style={{ width: CARD_MM * pxPerMm }} /></div>
-          <label className="grid gap-2 font-medium">Width of the frame<input type="range" min={2} max={8} step={0.01} value={pxPerMm} onChange={(event) => setPxPerMm(Number(event.target.value))} className="h-11 accent-(--copper)" /></label>
-          <Button look="copper" onClick={keepScale}>It is as wide as the card</Button>
+          <div className="overflow-x-auto">
+            <div className="h-40 rounded-lg border-2 border-ink" style={{ width: CARD_MM * pxPerMm }} />
+          </div>
+          <label className="grid gap-2 font-medium">
+            Width of the frame
+            <input
+              type="range"
+              min={2}
+              max={8}
+              step={0.01}
+              value={pxPerMm}
+              onChange={(event) => setPxPerMm(Number(event.target.value))}
+              className="h-11 accent-(--copper)"
+            />
+          </label>
+          <Button look="copper" onClick={keepScale}>
+            It is as wide as the card
+          </Button>
         </div>
       ) : (
         <div className="grid gap-4">

@@ -12,12 +12,19 @@ import { Timer } from './Timer.tsx';
 import { TrueSize } from './TrueSize.tsx';
 
 const view = viewOf([findingOf('F1')]);
-const ticksFor = (count: number): Tick[] => planFor(view).findings[0]!.splices[0]!.steps.slice(0, count).map((step) => ({ stepId: step.id, spliceId: step.spliceId, done: true, by: 'Ines', at: '2030-01-01T09:00:00Z' }));
+const ticksFor = (count: number): Tick[] =>
+  planFor(view)
+    .findings[0]!.splices[0]!.steps.slice(0, count)
+    .map((step) => ({ stepId: step.id, spliceId: step.spliceId, done: true, by: 'Ines', at: '2030-01-01T09:00:00Z' }));
 const showStep = (ticks: readonly Tick[] = []) => {
   const shown = viewOf(view.job.findings, { ticks });
   const finding = planFor(shown).findings[0]!;
   const onMake = vi.fn();
-  render(<InJob view={shown}><StepScreen make={finding.splices[0]!} finding={finding} run={shown.job.harness.runs[0]!} onMake={onMake} /></InJob>);
+  render(
+    <InJob view={shown}>
+      <StepScreen make={finding.splices[0]!} finding={finding} run={shown.job.harness.runs[0]!} onMake={onMake} />
+    </InJob>,
+  );
   return onMake;
 };
 
@@ -25,19 +32,40 @@ afterEach(() => vi.useRealTimers());
 
 describe('kit', () => {
   it('says that everything is there, with need and have', () => {
-    render(<InJob view={view}><KitList onBegin={() => undefined} begun={false} /></InJob>);
+    render(
+      <InJob view={view}>
+        <KitList onBegin={() => undefined} begun={false} />
+      </InJob>,
+    );
     expect(screen.getByRole('heading', { name: 'Everything is there' })).toBeTruthy();
-    expect(screen.getByRole('row', { name: /Sealed butt, middle/ }).textContent).toBe('Sealed butt, middle1 piece100✓ have');
+    expect(screen.getByRole('row', { name: /Sealed butt, middle/ }).textContent).toBe(
+      'Sealed butt, middle1 piece100✓ have',
+    );
   });
   it('says what is short and what to order', () => {
-    const none = { ...viewOf([findingOf('F1')]), catalogue: { ...FULL_SHELF, parts: FULL_SHELF.parts.map((part) => ({ ...part, quantity: 0 })) } };
-    render(<InJob view={none}><KitList onBegin={() => undefined} begun={false} /></InJob>);
+    const none = {
+      ...viewOf([findingOf('F1')]),
+      catalogue: { ...FULL_SHELF, parts: FULL_SHELF.parts.map((part) => ({ ...part, quantity: 0 })) },
+    };
+    render(
+      <InJob view={none}>
+        <KitList onBegin={() => undefined} begun={false} />
+      </InJob>,
+    );
     expect(screen.getByRole('heading', { name: 'Something is short' })).toBeTruthy();
     expect(screen.getByText('Order 1.')).toBeTruthy();
   });
   it('shows the cautions, the manual first', () => {
-    render(<InJob view={view}><KitList onBegin={() => undefined} begun={false} /></InJob>);
-    expect(within(screen.getByRole('complementary').querySelector('[aria-label=Cautions]') as HTMLElement).getAllByRole('listitem')[0]?.textContent).toContain('service manual');
+    render(
+      <InJob view={view}>
+        <KitList onBegin={() => undefined} begun={false} />
+      </InJob>,
+    );
+    expect(
+      within(screen.getByRole('complementary').querySelector('[aria-label=Cautions]') as HTMLElement).getAllByRole(
+        'listitem',
+      )[0]?.textContent,
+    ).toContain('service manual');
   });
 });
 
@@ -52,7 +80,9 @@ describe('one step at a time', () => {
     showStep();
     await userEvent.click(screen.getByRole('button', { name: 'Done, next' }));
     expect(screen.getByRole('heading', { name: 'Cut the X2 end' })).toBeTruthy();
-    expect(writesOf(sent)).toMatchObject([{ body: { done: true, steps: [{ stepId: 'F1:only#1/sealedButt/cutLeft' }] } }]);
+    expect(writesOf(sent)).toMatchObject([
+      { body: { done: true, steps: [{ stepId: 'F1:only#1/sealedButt/cutLeft' }] } },
+    ]);
   });
   it('Enter and b do the same from the keyboard', async () => {
     standInServer({ 'PUT /jobs/J/ticks': { body: { ticked: 1 } } });
@@ -75,7 +105,11 @@ describe('one step at a time', () => {
 });
 
 it('nothing to make says where to go', () => {
-  render(<InJob view={viewOf([])}><BenchStage /></InJob>);
+  render(
+    <InJob view={viewOf([])}>
+      <BenchStage />
+    </InJob>,
+  );
   expect(screen.getByRole('link', { name: 'Go to Decide' })).toBeTruthy();
 });
 
@@ -97,10 +131,18 @@ it('a timer counts down and says when it is over', () => {
 
 it('the strip gauge is set once against a card and remembered', async () => {
   const props = { open: true, onClose: () => undefined, lengthMm: 7, colour: { base: 'red' } } as const;
-  const { unmount } = render(<InJob view={view}><TrueSize {...props} /></InJob>);
+  const { unmount } = render(
+    <InJob view={view}>
+      <TrueSize {...props} />
+    </InJob>,
+  );
   await userEvent.click(screen.getByRole('button', { name: 'It is as wide as the card' }));
   expect(screen.getByRole('dialog', { name: 'Strip 7 mm, true size' })).toBeTruthy();
   unmount();
-  render(<InJob view={view}><TrueSize {...props} /></InJob>);
+  render(
+    <InJob view={view}>
+      <TrueSize {...props} />
+    </InJob>,
+  );
   expect(screen.queryByText('Set the screen once')).toBeNull();
 });

@@ -15,15 +15,35 @@ export function DecideStage() {
   const practices = (data ?? []).map((one) => one.practice);
   const offered = practices.some((one) => one.id === view.practiceId) ? practices : [view.practice, ...practices];
   if (plan.findings.length === 0) {
-    return <Empty title="Nothing to decide yet">Mark what was found first. <Link className="underline" to={pathTo('survey')}>Go to Survey</Link></Empty>;
+    return (
+      <Empty title="Nothing to decide yet">
+        Mark what was found first.{' '}
+        <Link className="underline" to={pathTo('survey')}>
+          Go to Survey
+        </Link>
+      </Empty>
+    );
   }
   return (
     <div className="grid gap-x-7 gap-y-5 lg:grid-cols-[minmax(320px,390px)_minmax(0,1fr)]">
       <div>
-        <Select label="Practice" value={view.practiceId} disabled={busy || signed} onChange={(event) => void change('PUT', '/practice', { version: view.version, practiceId: event.target.value })}>
-          {offered.map((practice) => <option key={practice.id} value={practice.id}>{practice.name}</option>)}
+        <Select
+          label="Practice"
+          value={view.practiceId}
+          disabled={busy || signed}
+          onChange={(event) =>
+            void change('PUT', '/practice', { version: view.version, practiceId: event.target.value })
+          }
+        >
+          {offered.map((practice) => (
+            <option key={practice.id} value={practice.id}>
+              {practice.name}
+            </option>
+          ))}
         </Select>
-        {view.ownShelf ? <p className="mt-2 text-sm text-soft">Planned from the shelf that came in the job's file.</p> : null}
+        {view.ownShelf ? (
+          <p className="mt-2 text-sm text-soft">Planned from the shelf that came in the job's file.</p>
+        ) : null}
         <CardList />
       </div>
       {selected ? <DecisionDetail key={selected.findingId} finding={selected} /> : null}

@@ -22,28 +22,93 @@ export function DecisionDetail({ finding }: { readonly finding: FindingPlan }) {
   const found = findingOf(finding.findingId);
   return (
     <article aria-label={`Decision on circuit ${circuit.number}`}>
-      <p className="text-soft">{circuit.number} {circuit.function}, {sizeInWords(circuit.wire.size)}, {nodeName(circuit.from.nodeId)} {circuit.from.cavity} → {nodeName(circuit.to.nodeId)} {circuit.to.cavity}: {findingInWords(found)}</p>
+      <p className="text-soft">
+        {circuit.number} {circuit.function}, {sizeInWords(circuit.wire.size)}, {nodeName(circuit.from.nodeId)}{' '}
+        {circuit.from.cavity} → {nodeName(circuit.to.nodeId)} {circuit.to.cavity}: {findingInWords(found)}
+      </p>
       <h2 className="mt-1 text-[28px] leading-tight font-semibold">{finding.headline}</h2>
       <p className="mt-2 max-w-[75ch] text-xl leading-snug">{finding.because.join(' ')}</p>
       {finding.chosenBy ? (
-        <p className="mt-2 border-l-4 border-copper pl-3 text-lg"><b>Chosen by {finding.chosenBy.by}:</b> {finding.chosenBy.reason} {signed ? null : <Button look="quiet" disabled={busy} onClick={() => void change('POST', '/choices', { findingId: finding.findingId, use: null })}>Back to the ranking</Button>}</p>
+        <p className="mt-2 border-l-4 border-copper pl-3 text-lg">
+          <b>Chosen by {finding.chosenBy.by}:</b> {finding.chosenBy.reason}{' '}
+          {signed ? null : (
+            <Button
+              look="quiet"
+              disabled={busy}
+              onClick={() => void change('POST', '/choices', { findingId: finding.findingId, use: null })}
+            >
+              Back to the ranking
+            </Button>
+          )}
+        </p>
       ) : null}
-      {finding.warnings.map((warning) => <p key={warning} className="mt-2 border-l-4 border-rework pl-3 text-lg"><span aria-hidden className="text-rework">▲ </span>{warning}</p>)}
+      {finding.warnings.map((warning) => (
+        <p key={warning} className="mt-2 border-l-4 border-rework pl-3 text-lg">
+          <span aria-hidden className="text-rework">
+            ▲{' '}
+          </span>
+          {warning}
+        </p>
+      ))}
       {finding.asks === undefined ? null : <p className="mt-2 text-lg font-semibold text-rework">▲ {finding.asks}</p>}
       <OrderOrInstead finding={finding} />
-      {isAtCavity(found) && finding.ways.some((way) => way.way === 'pigtail') ? <Link to={`/jobs/${view.id}/mapping/${found.at.nodeId}`} className="inline-flex min-h-11 items-center text-lg underline underline-offset-4">{finding.approach === 'pigtail' ? 'Map the pigtail by cavity' : 'Pigtail instead: map it by cavity'}</Link> : null}
-      {splice ? <div className="my-2"><JointPicture splice={splice} colour={circuit.wire.colour} /></div> : null}
-      <div className="my-3"><FigureStrip finding={finding} /></div>
-      {finding.cavity?.work.terminal ? <p>{finding.cavity.work.terminal.partName}: {finding.cavity.work.terminal.fitsWords}, strip <span className="figure">{figure(finding.cavity.work.terminal.stripMm, 1)}</span> mm.{finding.cavity.work.terminal.seal ? ` ${finding.cavity.work.terminal.seal.name}, slid on before crimping.` : ''}</p> : null}
-      {splice ? <p>{splice.joint.partName}: {splice.joint.fitsWords}{splice.joint.sides === undefined ? '' : `; ${splice.joint.sides}`}.{splice.joint.seal.kind === 'sleeve' ? ` ${splice.joint.seal.name} passes ${figure(splice.joint.seal.passesMm, 1)} and grips ${figure(splice.joint.seal.gripsMm, 2)} mm.` : ''}</p> : null}
-      {signed || finding.approach === 'stopped' || finding.approach === 'procedure' ? null : <Button className="mt-2" onClick={() => setTrying(true)}>What if…</Button>}
-      <div className="mt-5"><Ways finding={finding} /></div>
-      <div className="mt-5"><Ranking finding={finding} /></div>
-      <div className="mt-5"><ElectricalTable finding={finding} /></div>
+      {isAtCavity(found) && finding.ways.some((way) => way.way === 'pigtail') ? (
+        <Link
+          to={`/jobs/${view.id}/mapping/${found.at.nodeId}`}
+          className="inline-flex min-h-11 items-center text-lg underline underline-offset-4"
+        >
+          {finding.approach === 'pigtail' ? 'Map the pigtail by cavity' : 'Pigtail instead: map it by cavity'}
+        </Link>
+      ) : null}
+      {splice ? (
+        <div className="my-2">
+          <JointPicture splice={splice} colour={circuit.wire.colour} />
+        </div>
+      ) : null}
+      <div className="my-3">
+        <FigureStrip finding={finding} />
+      </div>
+      {finding.cavity?.work.terminal ? (
+        <p>
+          {finding.cavity.work.terminal.partName}: {finding.cavity.work.terminal.fitsWords}, strip{' '}
+          <span className="figure">{figure(finding.cavity.work.terminal.stripMm, 1)}</span> mm.
+          {finding.cavity.work.terminal.seal
+            ? ` ${finding.cavity.work.terminal.seal.name}, slid on before crimping.`
+            : ''}
+        </p>
+      ) : null}
+      {splice ? (
+        <p>
+          {splice.joint.partName}: {splice.joint.fitsWords}
+          {splice.joint.sides === undefined ? '' : `; ${splice.joint.sides}`}.
+          {splice.joint.seal.kind === 'sleeve'
+            ? ` ${splice.joint.seal.name} passes ${figure(splice.joint.seal.passesMm, 1)} and grips ${figure(splice.joint.seal.gripsMm, 2)} mm.`
+            : ''}
+        </p>
+      ) : null}
+      {signed || finding.approach === 'stopped' || finding.approach === 'procedure' ? null : (
+        <Button className="mt-2" onClick={() => setTrying(true)}>
+          What if…
+        </Button>
+      )}
+      <div className="mt-5">
+        <Ways finding={finding} />
+      </div>
+      <div className="mt-5">
+        <Ranking finding={finding} />
+      </div>
+      <div className="mt-5">
+        <ElectricalTable finding={finding} />
+      </div>
       {trying ? <WhatIf finding={finding} onClose={() => setTrying(false)} /> : null}
       <div className="mt-4 flex flex-wrap items-center gap-4">
         <p className="max-w-[60ch] text-soft">{plan.cautions[0]?.text}</p>
-        <Link to={pathTo('layout')} className="ml-auto inline-flex min-h-11 items-center rounded-sm bg-copper px-6 text-lg font-semibold text-oncopper">On to Lay out</Link>
+        <Link
+          to={pathTo('layout')}
+          className="ml-auto inline-flex min-h-11 items-center rounded-sm bg-copper px-6 text-lg font-semibold text-oncopper"
+        >
+          On to Lay out
+        </Link>
       </div>
     </article>
   );

@@ -5,11 +5,24 @@ export function OrderOrInstead({ finding }: { readonly finding: FindingPlan }) {
   const substitute = substituteFor(finding.ranked);
   if (!substitute) return null;
   return (
-    <section aria-label="What to order, and what to do meanwhile" className="mt-3 border-l-4 border-rework pl-3 text-lg">
-      <p><b>{substitute.wanted.name} would go first.</b> Order: {substitute.order.join(', ')}.</p>
-      {substitute.instead.length === 0 ? <p>Nothing on the shelf stands in for it.</p> : (
+    <section
+      aria-label="What to order, and what to do meanwhile"
+      className="mt-3 border-l-4 border-rework pl-3 text-lg"
+    >
+      <p>
+        <b>{substitute.wanted.name} would go first.</b> Order: {substitute.order.join(', ')}.
+      </p>
+      {substitute.instead.length === 0 ? (
+        <p>Nothing on the shelf stands in for it.</p>
+      ) : (
         <ol>
-          {substitute.instead.map(({ method, loses }, index) => <li key={method.methodId}>{index === 0 ? 'Meanwhile: ' : 'Or: '}<b>{method.name}</b>{loses.length === 0 ? ', which loses nothing.' : `. It loses: ${loses.join('; ')}.`}</li>)}
+          {substitute.instead.map(({ method, loses }, index) => (
+            <li key={method.methodId}>
+              {index === 0 ? 'Meanwhile: ' : 'Or: '}
+              <b>{method.name}</b>
+              {loses.length === 0 ? ', which loses nothing.' : `. It loses: ${loses.join('; ')}.`}
+            </li>
+          ))}
         </ol>
       )}
     </section>

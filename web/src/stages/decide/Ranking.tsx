@@ -18,12 +18,31 @@ interface Line {
 }
 
 const linesOf = (finding: FindingPlan): Line[] => [
-  ...finding.covers.map((cover) => ({ id: cover.coverId, name: cover.name, status: cover.status, because: cover.because, hits: cover.hits, usable: cover.status !== 'refused' })),
-  ...finding.ranked.map((method) => ({ id: method.methodId, name: method.name, status: method.status, because: method.because, hits: method.hits, usable: method.status === 'allowed' || method.usableWithReason, splices: method.splices })),
+  ...finding.covers.map((cover) => ({
+    id: cover.coverId,
+    name: cover.name,
+    status: cover.status,
+    because: cover.because,
+    hits: cover.hits,
+    usable: cover.status !== 'refused',
+  })),
+  ...finding.ranked.map((method) => ({
+    id: method.methodId,
+    name: method.name,
+    status: method.status,
+    because: method.because,
+    hits: method.hits,
+    usable: method.status === 'allowed' || method.usableWithReason,
+    splices: method.splices,
+  })),
 ];
 
 const VERDICT: Record<RuleHit['verdict'], { readonly word: string; readonly colour: string }> = {
-  refuse: { word: '✕ refuses', colour: 'text-scrap' }, shelf: { word: '○ not there', colour: 'text-rework' }, warn: { word: '▲ warns', colour: 'text-rework' }, require: { word: '● requires', colour: 'text-ink' }, prefer: { word: '↑ decides', colour: 'text-pass' },
+  refuse: { word: '✕ refuses', colour: 'text-scrap' },
+  shelf: { word: '○ not there', colour: 'text-rework' },
+  warn: { word: '▲ warns', colour: 'text-rework' },
+  require: { word: '● requires', colour: 'text-ink' },
+  prefer: { word: '↑ decides', colour: 'text-pass' },
 };
 
 function Rules({ hits }: { readonly hits: readonly RuleHit[] }) {
@@ -33,7 +52,13 @@ function Rules({ hits }: { readonly hits: readonly RuleHit[] }) {
       {hits.map((hit) => (
         <li key={`${hit.ruleId} ${hit.because}`} className="grid gap-x-3 sm:grid-cols-[6.5rem_1fr]">
           <span className={clsx('font-semibold', VERDICT[hit.verdict].colour)}>{VERDICT[hit.verdict].word}</span>
-          <span>{hit.because}{hit.allowedIf === undefined ? null : <span className="text-soft"> Allowed if {hit.allowedIf}.</span>}<span className="block text-sm text-soft">Rule {hit.ruleId}: {hit.source}.</span></span>
+          <span>
+            {hit.because}
+            {hit.allowedIf === undefined ? null : <span className="text-soft"> Allowed if {hit.allowedIf}.</span>}
+            <span className="block text-sm text-soft">
+              Rule {hit.ruleId}: {hit.source}.
+            </span>
+          </span>
         </li>
       ))}
     </ul>
@@ -53,7 +78,9 @@ export function Ranking({ finding }: { readonly finding: FindingPlan }) {
   const lines = linesOf(finding);
   if (lines.length === 0) return null;
   const allowed = lines.filter((line) => line.status === 'allowed');
-  const shown = all ? lines : lines.filter((line, index) => line.status !== 'refused' || line.id === finding.chosen || index < SHOWN_AT_FIRST);
+  const shown = all
+    ? lines
+    : lines.filter((line, index) => line.status !== 'refused' || line.id === finding.chosen || index < SHOWN_AT_FIRST);
   const first = finding.ranked.find((method) => method.methodId === finding.chosen) ?? finding.ranked[0];
   return (
     <section aria-label="Every method, ranked">
@@ -67,14 +94,41 @@ export function Ranking({ finding }: { readonly finding: FindingPlan }) {
               <div className="grid items-center gap-x-4 sm:grid-cols-[210px_1fr_auto]">
                 <div className={clsx(line.status === 'refused' && !chosen && 'text-soft')}>
                   <p className="font-semibold">{line.name}</p>
-                  {chosen ? <p className="font-semibold text-pass">✓ chosen{finding.chosenBy ? ' by hand' : ''}</p> : line.status === 'refused' ? <p className="text-scrap">✕ refused</p> : line.status === 'shelf' ? <p className="text-rework">○ not on the shelf</p>
-                    : <span aria-hidden className="mt-1 block h-1.5 rounded-sm bg-copper/60" style={{ width: `${Math.max(20, 80 - place * 15)}%` }} />}
+                  {chosen ? (
+                    <p className="font-semibold text-pass">✓ chosen{finding.chosenBy ? ' by hand' : ''}</p>
+                  ) : line.status === 'refused' ? (
+                    <p className="text-scrap">✕ refused</p>
+                  ) : line.status === 'shelf' ? (
+                    <p className="text-rework">○ not on the shelf</p>
+                  ) : (
+                    <span
+                      aria-hidden
+                      className="mt-1 block h-1.5 rounded-sm bg-copper/60"
+                      style={{ width: `${Math.max(20, 80 - place * 15)}%` }}
+                    />
+                  )}
                 </div>
-                <p className={clsx(line.status === 'refused' && 'text-soft')}>{line.because === '' ? 'Allowed.' : line.because}</p>
+                <p className={clsx(line.status === 'refused' && 'text-soft')}>
+                  {line.because === '' ? 'Allowed.' : line.because}
+                </p>
                 <div className="flex items-center">
-                  <Button look="quiet" aria-expanded={open === line.id} onClick={() => setOpen(open === line.id ? undefined : line.id)}>Rules</Button>
-                  {line.splices !== undefined && first && line.id !== first.methodId ? <Button look="quiet" onClick={() => setAgainst(line.id as MethodId)}>Compare</Button> : null}
-                  {!signed && !chosen && line.usable ? <Button look="quiet" onClick={() => setInstead(line)}>Use instead</Button> : null}
+                  <Button
+                    look="quiet"
+                    aria-expanded={open === line.id}
+                    onClick={() => setOpen(open === line.id ? undefined : line.id)}
+                  >
+                    Rules
+                  </Button>
+                  {line.splices !== undefined && first && line.id !== first.methodId ? (
+                    <Button look="quiet" onClick={() => setAgainst(line.id as MethodId)}>
+                      Compare
+                    </Button>
+                  ) : null}
+                  {!signed && !chosen && line.usable ? (
+                    <Button look="quiet" onClick={() => setInstead(line)}>
+                      Use instead
+                    </Button>
+                  ) : null}
                 </div>
               </div>
               {open === line.id ? <Rules hits={line.hits} /> : null}
@@ -82,9 +136,23 @@ export function Ranking({ finding }: { readonly finding: FindingPlan }) {
           );
         })}
       </ol>
-      {shown.length < lines.length ? <Button look="quiet" onClick={() => setAll(true)}>Show {lines.length - shown.length} more that are refused</Button> : null}
-      {against !== undefined && first ? <Compare finding={finding} a={first.methodId} b={against} onClose={() => setAgainst(undefined)} /> : null}
-      {instead ? <UseInstead findingId={finding.findingId} use={instead.id} name={instead.name} because={instead.because} onClose={() => setInstead(undefined)} /> : null}
+      {shown.length < lines.length ? (
+        <Button look="quiet" onClick={() => setAll(true)}>
+          Show {lines.length - shown.length} more that are refused
+        </Button>
+      ) : null}
+      {against !== undefined && first ? (
+        <Compare finding={finding} a={first.methodId} b={against} onClose={() => setAgainst(undefined)} />
+      ) : null}
+      {instead ? (
+        <UseInstead
+          findingId={finding.findingId}
+          use={instead.id}
+          name={instead.name}
+          because={instead.because}
+          onClose={() => setInstead(undefined)}
+        />
+      ) : null}
     </section>
   );
 }

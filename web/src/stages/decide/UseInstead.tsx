@@ -32,10 +32,31 @@ export function UseInstead({ findingId, use, name, because, onClose }: UseInstea
     onClose();
   };
   return (
-    <Dialog open onOpenChange={(open) => { if (!open) onClose(); }} title={`Use ${name.toLowerCase()} here`} about={because === '' ? undefined : because}>
-      <form className="grid gap-4" onSubmit={(event) => { event.preventDefault(); void take(); }}>
-        <TextArea label="Why?" value={reason} wrong={wrong} maxLength={2000} onChange={(event) => setReason(event.target.value)} />
-        <Button type="submit" look="copper" disabled={busy}>Use it, with this reason</Button>
+    <Dialog
+      open
+      onOpenChange={(open) => {
+        if (!open) onClose();
+      }}
+      title={`Use ${name.toLowerCase()} here`}
+      about={because === '' ? undefined : because}
+    >
+      <form
+        className="grid gap-4"
+        onSubmit={(event) => {
+          event.preventDefault();
+          void take();
+        }}
+      >
+        <TextArea
+          label="Why?"
+          value={reason}
+          wrong={wrong}
+          maxLength={2000}
+          onChange={(event) => setReason(event.target.value)}
+        />
+        <Button type="submit" look="copper" disabled={busy}>
+          Use it, with this reason
+        </Button>
       </form>
     </Dialog>
   );

@@ -7,7 +7,9 @@ import { useOpenJob } from '../job.ts';
 import { UseInstead } from './UseInstead.tsx';
 
 const STATUS: Record<RankedWay['status'], { readonly word: string; readonly colour: string }> = {
-  allowed: { word: '✓ possible', colour: 'text-pass' }, shelf: { word: '○ to be ordered', colour: 'text-rework' }, refused: { word: '✕ not here', colour: 'text-scrap' },
+  allowed: { word: '✓ possible', colour: 'text-pass' },
+  shelf: { word: '○ to be ordered', colour: 'text-rework' },
+  refused: { word: '✕ not here', colour: 'text-scrap' },
 };
 
 /** Every way of mending it, in the order in which a master tries them: possible or not, why, and what it costs. */
@@ -23,23 +25,53 @@ export function Ways({ finding }: { readonly finding: FindingPlan }) {
         {finding.ways.map((way) => {
           const chosen = way.way === finding.approach;
           return (
-            <li key={way.way} className="grid items-center gap-x-4 border-b border-rule py-1.5 sm:grid-cols-[210px_1fr_auto]">
+            <li
+              key={way.way}
+              className="grid items-center gap-x-4 border-b border-rule py-1.5 sm:grid-cols-[210px_1fr_auto]"
+            >
               <div>
                 <p className={clsx('font-semibold', way.status === 'refused' && 'text-soft')}>{WAY_WORDS[way.way]}</p>
-                <p className={clsx('font-semibold', chosen ? 'text-pass' : STATUS[way.status].colour)}>{chosen ? '✓ chosen' : STATUS[way.status].word}</p>
+                <p className={clsx('font-semibold', chosen ? 'text-pass' : STATUS[way.status].colour)}>
+                  {chosen ? '✓ chosen' : STATUS[way.status].word}
+                </p>
               </div>
-              <p className={clsx(way.status === 'refused' && 'text-soft')}>{way.because}{way.status === 'refused' && way.allowedIf !== undefined ? <span className="text-soft"> Possible if {way.allowedIf}.</span> : null}</p>
+              <p className={clsx(way.status === 'refused' && 'text-soft')}>
+                {way.because}
+                {way.status === 'refused' && way.allowedIf !== undefined ? (
+                  <span className="text-soft"> Possible if {way.allowedIf}.</span>
+                ) : null}
+              </p>
               <div className="flex items-center gap-4">
                 <p className="text-right whitespace-nowrap text-soft">
-                  <Figure value={String(way.cost.splices)} unit={way.cost.splices === 1 ? 'splice' : 'splices'} /> · <Figure value={String(way.cost.minutes)} unit="min" />{way.cost.wireMm > 0 ? <> · {chosen ? '' : 'about '}<Figure value={String(way.cost.wireMm)} unit="mm wire" /></> : null}
+                  <Figure value={String(way.cost.splices)} unit={way.cost.splices === 1 ? 'splice' : 'splices'} /> ·{' '}
+                  <Figure value={String(way.cost.minutes)} unit="min" />
+                  {way.cost.wireMm > 0 ? (
+                    <>
+                      {' '}
+                      · {chosen ? '' : 'about '}
+                      <Figure value={String(way.cost.wireMm)} unit="mm wire" />
+                    </>
+                  ) : null}
                 </p>
-                {changeable && !signed && !chosen && way.status !== 'refused' ? <Button look="quiet" onClick={() => setInstead(way)}>Use instead</Button> : null}
+                {changeable && !signed && !chosen && way.status !== 'refused' ? (
+                  <Button look="quiet" onClick={() => setInstead(way)}>
+                    Use instead
+                  </Button>
+                ) : null}
               </div>
             </li>
           );
         })}
       </ol>
-      {instead ? <UseInstead findingId={finding.findingId} use={instead.way} name={WAY_WORDS[instead.way]} because={instead.because} onClose={() => setInstead(undefined)} /> : null}
+      {instead ? (
+        <UseInstead
+          findingId={finding.findingId}
+          use={instead.way}
+          name={WAY_WORDS[instead.way]}
+          because={instead.because}
+          onClose={() => setInstead(undefined)}
+        />
+      ) : null}
     </section>
   );
 }

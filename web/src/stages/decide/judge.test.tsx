@@ -17,33 +17,69 @@ const PRACTICES = { '/practices': { body: READY_PRACTICES.map((practice) => ({ p
 const first = (view: JobView) => planFor(view).findings[0]!;
 /** A burnt terminal at the end of circuit 1, in a housing that is known. */
 function burnt(slackMm = 25): JobView {
-  const finding = { ...findingOf('F1'), kind: 'terminalDamaged', sort: 'burnt', at: { nodeId: 'X2', cavity: '1' }, fromMm: 999, toMm: 1000, slackMm } as Finding;
+  const finding = {
+    ...findingOf('F1'),
+    kind: 'terminalDamaged',
+    sort: 'burnt',
+    at: { nodeId: 'X2', cavity: '1' },
+    fromMm: 999,
+    toMm: 1000,
+    slackMm,
+  } as Finding;
   const view = viewOf([finding]);
-  const nodes = view.job.harness.nodes.map((node) => (node.id === 'X2' ? { ...node, ways: 2, lock: 'frontLance' as const, fittings: { 1: { terminal: '2.8' as const } } } : node));
+  const nodes = view.job.harness.nodes.map((node) =>
+    node.id === 'X2'
+      ? { ...node, ways: 2, lock: 'frontLance' as const, fittings: { 1: { terminal: '2.8' as const } } }
+      : node,
+  );
   return { ...view, job: { ...view.job, harness: { ...view.job.harness, nodes } } };
 }
-const without = (view: JobView, id: string): JobView => ({ ...view, catalogue: { ...FULL_SHELF, parts: FULL_SHELF.parts.map((part) => (part.id === id ? { ...part, quantity: 0 } : part)) } });
+const without = (view: JobView, id: string): JobView => ({
+  ...view,
+  catalogue: {
+    ...FULL_SHELF,
+    parts: FULL_SHELF.parts.map((part) => (part.id === id ? { ...part, quantity: 0 } : part)),
+  },
+});
 
 describe('ways of mending it', () => {
   it('stand in their order, each with its reason and its cost; the refused say what would make them possible', () => {
-    render(<InJob view={viewOf([findingOf('F1', { slackMm: 5 })])}><Ways finding={first(viewOf([findingOf('F1', { slackMm: 5 })]))} /></InJob>);
+    render(
+      <InJob view={viewOf([findingOf('F1', { slackMm: 5 })])}>
+        <Ways finding={first(viewOf([findingOf('F1', { slackMm: 5 })]))} />
+      </InJob>,
+    );
     const lines = screen.getAllByRole('listitem');
-    expect(lines.map((line) => /✓ chosen|✕ not here|✓ possible/.exec(line.textContent ?? '')?.[0])).toEqual(['✕ not here', '✕ not here', '✓ chosen']);
+    expect(lines.map((line) => /✓ chosen|✕ not here|✓ possible/.exec(line.textContent ?? '')?.[0])).toEqual([
+      '✕ not here',
+      '✕ not here',
+      '✓ chosen',
+    ]);
     expect(lines[1]?.textContent).toContain('Possible if the harness gave back 12 mm.');
     expect(lines[2]?.textContent).toMatch(/2 splices · 8 min · \d+ mm wire/);
   });
   it('another one that is possible is used with a reason', async () => {
     const sent = standInServer({ 'POST /jobs/J/choices': { status: 201, body: {} } });
-    render(<InJob view={burnt()}><Ways finding={first(burnt())} /></InJob>);
+    render(
+      <InJob view={burnt()}>
+        <Ways finding={first(burnt())} />
+      </InJob>,
+    );
     const lead = screen.getAllByRole('listitem').find((line) => line.textContent?.includes('New lead'))!;
     await userEvent.click(within(lead).getByRole('button', { name: 'Use instead' }));
     await userEvent.type(screen.getByLabelText('Why?'), 'tail is stiff');
     await userEvent.click(screen.getByRole('button', { name: 'Use it, with this reason' }));
-    await waitFor(() => expect(writesOf(sent)).toMatchObject([{ body: { findingId: 'F1', use: 'relead', reason: 'tail is stiff' } }]));
+    await waitFor(() =>
+      expect(writesOf(sent)).toMatchObject([{ body: { findingId: 'F1', use: 'relead', reason: 'tail is stiff' } }]),
+    );
   });
   it('a new terminal shows its part, its strip and what is asked', () => {
     standInServer(PRACTICES);
-    render(<InJob view={burnt()}><DecideStage /></InJob>);
+    render(
+      <InJob view={burnt()}>
+        <DecideStage />
+      </InJob>,
+    );
     expect(screen.getByRole('heading', { name: 'New terminal: 2.8 mm terminal + wire seal 2.2–2.9' })).toBeTruthy();
     expect(screen.getByText(/What burnt it\? Find the cause/)).toBeTruthy();
     expect(screen.getByText('Terminal strip').parentElement?.textContent).toContain('5.0');
@@ -66,7 +102,11 @@ describe('what if', () => {
   it('another place, slack, practice or shelf is tried, and nothing is sent', async () => {
     const sent = standInServer(PRACTICES);
     const view = viewOf([findingOf('F1', { slackMm: 5 })]);
-    render(<InJob view={view}><WhatIf finding={first(view)} onClose={() => undefined} /></InJob>);
+    render(
+      <InJob view={view}>
+        <WhatIf finding={first(view)} onClose={() => undefined} />
+      </InJob>,
+    );
     const then = screen.getByRole('region', { name: 'Then' });
     expect(then.textContent).toContain('Two splices');
     await userEvent.clear(screen.getByLabelText('Slack'));
@@ -89,7 +129,9 @@ describe('a part that is not there', () => {
     render(<OrderOrInstead finding={first(view)} />);
     const said = screen.getByRole('region', { name: 'What to order, and what to do meanwhile' }).textContent;
     expect(said).toContain('Sealed butt would go first. Order: Sealed butt, middle.');
-    expect(said).toContain('Meanwhile: Splice clip + adhesive sleeve. It loses: the built-in seal: a sleeve has to be slid on first; 1.7 mm thicker');
+    expect(said).toContain(
+      'Meanwhile: Splice clip + adhesive sleeve. It loses: the built-in seal: a sleeve has to be slid on first; 1.7 mm thicker',
+    );
   });
   it('says nothing while the best is there', () => {
     render(<OrderOrInstead finding={first(viewOf([findingOf('F1')]))} />);
@@ -100,8 +142,11 @@ describe('a part that is not there', () => {
 it('the electrical check holds each figure against its limit', () => {
   const view = viewOf([findingOf('F1')]);
   const circuits = view.job.harness.circuits.map((circuit) => ({ ...circuit, loadA: 10, fuseA: 45 }));
-  render(<ElectricalTable finding={first({ ...view, job: { ...view.job, harness: { ...view.job.harness, circuits } } })} />);
-  const line = (name: string) => screen.getAllByRole('listitem').find((one) => one.textContent?.startsWith(name))?.textContent;
+  render(
+    <ElectricalTable finding={first({ ...view, job: { ...view.job, harness: { ...view.job.harness, circuits } } })} />,
+  );
+  const line = (name: string) =>
+    screen.getAllByRole('listitem').find((one) => one.textContent?.startsWith(name))?.textContent;
   expect(line('Fuse')).toMatch(/Fuse 45 A against \d+(\.\d)? A .*✕ over/);
   expect(line('Voltage drop')).toMatch(/a feed wire may take 0.4 V at 24 V\.✓ in order/);
 });
@@ -110,8 +155,18 @@ describe('what is planned anew at once', () => {
   const before = viewOf([findingOf('F1'), findingOf('F2', { circuitId: 'C2' })]);
   const change = (job: Partial<JobView['job']>): JobView => ({ ...before, job: { ...before.job, ...job } });
   it.each([
-    ['one finding changed', change({ findings: [before.job.findings[0]!, { ...before.job.findings[1]!, slackMm: 1 }] }), 'F2'],
-    ['one choice more', change({ choices: [{ findingId: 'F1', use: 'clipSleeve', reason: 'slim', by: 'Ines', at: '2030-01-01T09:00:00Z' }] }), 'F1'],
+    [
+      'one finding changed',
+      change({ findings: [before.job.findings[0]!, { ...before.job.findings[1]!, slackMm: 1 }] }),
+      'F2',
+    ],
+    [
+      'one choice more',
+      change({
+        choices: [{ findingId: 'F1', use: 'clipSleeve', reason: 'slim', by: 'Ines', at: '2030-01-01T09:00:00Z' }],
+      }),
+      'F1',
+    ],
     ['nothing changed', change({}), undefined],
     ['two findings changed', change({ findings: before.job.findings.map((finding) => ({ ...finding })) }), undefined],
     ['a finding more', change({ findings: [...before.job.findings, findingOf('F3')] }), undefined],

@@ -1,5 +1,24 @@
-import { memo, useCallback, useEffect, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
-import { figure, type Circuit, type Finding, type FindingPlan, type Run, type RunPlan, type SplicePlan, type SpliceSide } from '@mendum/core';
+import {
+  memo,
+  useCallback,
+  useEffect,
+  useMemo,
+  useRef,
+  useState,
+  type KeyboardEvent,
+  type PointerEvent,
+  type ReactNode,
+} from 'react';
+import {
+  figure,
+  type Circuit,
+  type Finding,
+  type FindingPlan,
+  type Run,
+  type RunPlan,
+  type SplicePlan,
+  type SpliceSide,
+} from '@mendum/core';
 import { KeepOuts } from '../../draw/KeepOuts.tsx';
 import { Profile } from '../../draw/Profile.tsx';
 import { RowNames } from '../../draw/RowNames.tsx';
@@ -62,19 +81,44 @@ interface LineProps {
   readonly clip: string;
 }
 
-const sameList = <T,>(a: readonly T[], b: readonly T[]): boolean => a === b || (a.length === b.length && a.every((one, index) => one === b[index]));
+const sameList = <T,>(a: readonly T[], b: readonly T[]): boolean =>
+  a === b || (a.length === b.length && a.every((one, index) => one === b[index]));
 
 /** One line: it is drawn anew only when its own splices move. */
-const Line = memo(function Line({ row, y, scale, endMm, findings, plans, selectedId, clip }: LineProps) {
-  return (
-    <g>
-      <RowNames row={row} y={y} plot={scale.plot} narrow={scale.narrow} />
-      <g clipPath={`url(#${clip})`}><RunRow row={row} y={y} x={scale.x} endMm={endMm} thick={thickOf(row)} findings={findings} plans={plans} selectedId={selectedId} /></g>
-    </g>
-  );
-}, (a, b) => sameList(a.plans, b.plans) && sameList(a.findings, b.findings) && a.row === b.row && a.y === b.y && a.scale === b.scale && a.endMm === b.endMm && a.selectedId === b.selectedId && a.clip === b.clip);
+const Line = memo(
+  function Line({ row, y, scale, endMm, findings, plans, selectedId, clip }: LineProps) {
+    return (
+      <g>
+        <RowNames row={row} y={y} plot={scale.plot} narrow={scale.narrow} />
+        <g clipPath={`url(#${clip})`}>
+          <RunRow
+            row={row}
+            y={y}
+            x={scale.x}
+            endMm={endMm}
+            thick={thickOf(row)}
+            findings={findings}
+            plans={plans}
+            selectedId={selectedId}
+          />
+        </g>
+      </g>
+    );
+  },
+  (a, b) =>
+    sameList(a.plans, b.plans) &&
+    sameList(a.findings, b.findings) &&
+    a.row === b.row &&
+    a.y === b.y &&
+    a.scale === b.scale &&
+    a.endMm === b.endMm &&
+    a.selectedId === b.selectedId &&
+    a.clip === b.clip,
+);
 
-function useByCircuit<T extends { readonly circuitId: string }>(all: readonly T[]): (circuitId: string) => readonly T[] {
+function useByCircuit<T extends { readonly circuitId: string }>(
+  all: readonly T[],
+): (circuitId: string) => readonly T[] {
   return useMemo(() => {
     const groups = new Map<string, T[]>();
     for (const one of all) groups.set(one.circuitId, [...(groups.get(one.circuitId) ?? []), one]);
@@ -83,14 +127,31 @@ function useByCircuit<T extends { readonly circuitId: string }>(all: readonly T[
 }
 
 /** A splice as something to take hold of: by finger, by mouse, and by keys. Drawn as a pin when somebody put it there. */
-const Handle = memo(function Handle({ splice, circuit, y, scale, isFixed, acts, onSelect, runMm }: {
-  readonly splice: SplicePlan; readonly circuit: Circuit; readonly y: number; readonly scale: RunScale; readonly isFixed: boolean; readonly acts: BoardActs; readonly onSelect: (findingId: string) => void; readonly runMm: number;
+const Handle = memo(function Handle({
+  splice,
+  circuit,
+  y,
+  scale,
+  isFixed,
+  acts,
+  onSelect,
+  runMm,
+}: {
+  readonly splice: SplicePlan;
+  readonly circuit: Circuit;
+  readonly y: number;
+  readonly scale: RunScale;
+  readonly isFixed: boolean;
+  readonly acts: BoardActs;
+  readonly onSelect: (findingId: string) => void;
+  readonly runMm: number;
 }) {
   const rest = useRef<number>(undefined);
   const at = scale.x(splice.centreMm);
   const onKeyDown = (event: KeyboardEvent<SVGGElement>): void => {
     const sign = event.key === 'ArrowLeft' ? -1 : event.key === 'ArrowRight' ? 1 : 0;
-    if ((event.key === 'Delete' || event.key === 'Backspace') && splice.pinned && !isFixed) acts.unpin(splice.findingId);
+    if ((event.key === 'Delete' || event.key === 'Backspace') && splice.pinned && !isFixed)
+      acts.unpin(splice.findingId);
     if (sign === 0 || isFixed || event.ctrlKey || event.metaKey) return;
     event.preventDefault();
     event.stopPropagation();
@@ -106,18 +167,47 @@ const Handle = memo(function Handle({ splice, circuit, y, scale, isFixed, acts, 
     }, KEYS_REST_MS);
   };
   // Who goes away before the keys have rested loses nothing.
-  useEffect(() => () => {
-    if (rest.current === undefined) return;
-    window.clearTimeout(rest.current);
-    acts.drop();
-  }, [acts]);
+  useEffect(
+    () => () => {
+      if (rest.current === undefined) return;
+      window.clearTimeout(rest.current);
+      acts.drop();
+    },
+    [acts],
+  );
   const side = splice.side === 'only' ? '' : ` ${splice.side}`;
   return (
-    <g role="slider" tabIndex={0} aria-orientation="horizontal" aria-valuemin={0} aria-valuemax={runMm} aria-valuenow={Math.round(splice.centreMm)} aria-disabled={isFixed}
-      aria-valuetext={`${figure(splice.centreMm, 1)} mm${splice.pinned ? ', pinned' : ''}`} aria-label={`Circuit ${circuit.number} ${circuit.function},${side} splice`}
-      className="handle" onFocus={() => onSelect(splice.findingId)} onKeyDown={onKeyDown}>
-      <rect className="grip" x={at - (scale.x(splice.toMm) - scale.x(splice.fromMm)) / 2 - 5} y={y - ROW / 2 + 1} width={scale.x(splice.toMm) - scale.x(splice.fromMm) + 10} height={ROW - 2} rx={5} fill="transparent" />
-      {splice.pinned ? <path d={`M${at} ${y - 11}l-5 -8h10Z`} fill={isFixed ? 'var(--soft)' : 'var(--copper)'} stroke="var(--paper)" strokeWidth={1} /> : null}
+    <g
+      role="slider"
+      tabIndex={0}
+      aria-orientation="horizontal"
+      aria-valuemin={0}
+      aria-valuemax={runMm}
+      aria-valuenow={Math.round(splice.centreMm)}
+      aria-disabled={isFixed}
+      aria-valuetext={`${figure(splice.centreMm, 1)} mm${splice.pinned ? ', pinned' : ''}`}
+      aria-label={`Circuit ${circuit.number} ${circuit.function},${side} splice`}
+      className="handle"
+      onFocus={() => onSelect(splice.findingId)}
+      onKeyDown={onKeyDown}
+    >
+      <rect
+        className="grip"
+        x={at - (scale.x(splice.toMm) - scale.x(splice.fromMm)) / 2 - 5}
+        y={y - ROW / 2 + 1}
+        width={scale.x(splice.toMm) - scale.x(splice.fromMm) + 10}
+        height={ROW - 2}
+        rx={5}
+        fill="transparent"
+      />
+      {splice.pinned ? (
+        <path
+          d={`M${at} ${y - 11}l-5 -8h10Z`}
+          fill={isFixed ? 'var(--soft)' : 'var(--copper)'}
+          stroke="var(--paper)"
+          strokeWidth={1}
+        />
+      ) : null}
     </g>
   );
 });
@@ -140,7 +230,21 @@ interface Held {
 }
 
 /** The run laid out, to be changed by hand: splices are taken and put elsewhere, and everything that follows from it follows at once. */
-export function Board({ run, fromName, circuits, findings, plans, runPlan, selectedId, fixed, acts, onSelect, onCursor, line, section }: BoardProps) {
+export function Board({
+  run,
+  fromName,
+  circuits,
+  findings,
+  plans,
+  runPlan,
+  selectedId,
+  fixed,
+  acts,
+  onSelect,
+  onCursor,
+  line,
+  section,
+}: BoardProps) {
   const [box, width] = useWidth<HTMLDivElement>();
   const surface = useRef<SVGSVGElement>(null);
   const { unit, unitMm, plain } = useLength();
@@ -150,12 +254,18 @@ export function Board({ run, fromName, circuits, findings, plans, runPlan, selec
   const frame = useRef<number>(undefined);
   const pressing = useRef(false);
   const pickedId = held?.findingId ?? selectedId;
-  const onFocused = useCallback((findingId: string): void => {
-    if (!pressing.current) onSelect(findingId);
-  }, [onSelect]);
+  const onFocused = useCallback(
+    (findingId: string): void => {
+      if (!pressing.current) onSelect(findingId);
+    },
+    [onSelect],
+  );
   const scale = useRunScale(width, shown);
   const { x, plot } = scale;
-  const rows = useMemo(() => rowsOf(circuits, new Set(findings.map((finding) => finding.circuitId))), [circuits, findings]);
+  const rows = useMemo(
+    () => rowsOf(circuits, new Set(findings.map((finding) => finding.circuitId))),
+    [circuits, findings],
+  );
   const findingsOf = useByCircuit(findings);
   const plansOf = useByCircuit(plans);
   const high = TOP + rows.length * ROW + 8;
@@ -168,7 +278,13 @@ export function Board({ run, fromName, circuits, findings, plans, runPlan, selec
     const row = rows[Math.floor((clientY - (rect?.top ?? 0) - TOP) / ROW)];
     if (row?.kind !== 'circuit') return undefined;
     const px = clientX - (rect?.left ?? 0);
-    const near = plansOf(row.circuit.id).flatMap((plan) => plan.splices).map((splice) => ({ splice, px: Math.max(0, Math.abs(x(splice.centreMm) - px) - (x(splice.toMm) - x(splice.fromMm)) / 2) })).sort((a, b) => a.px - b.px)[0];
+    const near = plansOf(row.circuit.id)
+      .flatMap((plan) => plan.splices)
+      .map((splice) => ({
+        splice,
+        px: Math.max(0, Math.abs(x(splice.centreMm) - px) - (x(splice.toMm) - x(splice.fromMm)) / 2),
+      }))
+      .sort((a, b) => a.px - b.px)[0];
     return near && near.px <= REACH_PX ? near.splice : undefined;
   };
   const pointTo = (atMm: number): void => {
@@ -182,14 +298,21 @@ export function Board({ run, fromName, circuits, findings, plans, runPlan, selec
     if (!splice) return;
     // Picked for good when it is let go: the rest of the screen need not follow before.
     pressing.current = true;
-    surface.current?.querySelector<SVGGElement>(`[data-splice="${CSS.escape(splice.id)}"] .handle`)?.focus({ preventScroll: true });
+    surface.current
+      ?.querySelector<SVGGElement>(`[data-splice="${CSS.escape(splice.id)}"] .handle`)
+      ?.focus({ preventScroll: true });
     pressing.current = false;
     if (fixed.has(splice.findingId)) {
       onSelect(splice.findingId);
       return;
     }
     event.currentTarget.setPointerCapture(event.pointerId);
-    setHeld({ findingId: splice.findingId, side: splice.side, offsetMm: splice.centreMm - mmAt(event.clientX), moved: false });
+    setHeld({
+      findingId: splice.findingId,
+      side: splice.side,
+      offsetMm: splice.centreMm - mmAt(event.clientX),
+      moved: false,
+    });
   };
   const onPointerMove = (event: PointerEvent<SVGRectElement>): void => {
     const { clientX } = event;
@@ -200,7 +323,12 @@ export function Board({ run, fromName, circuits, findings, plans, runPlan, selec
     if (frame.current !== undefined) return;
     frame.current = window.requestAnimationFrame(() => {
       frame.current = undefined;
-      const landed = acts.move(held.findingId, held.side, mmAt(clientX) + held.offsetMm, SNAP_PX / ((plot.right - plot.left) / (shown.toMm - shown.fromMm)));
+      const landed = acts.move(
+        held.findingId,
+        held.side,
+        mmAt(clientX) + held.offsetMm,
+        SNAP_PX / ((plot.right - plot.left) / (shown.toMm - shown.fromMm)),
+      );
       if (landed !== undefined) pointTo(landed);
       setHeld((now) => now && { ...now, moved: true });
     });
@@ -213,40 +341,142 @@ export function Board({ run, fromName, circuits, findings, plans, runPlan, selec
     setHeld(undefined);
   };
 
-  const cursor = cursorMm === undefined ? null : <line x1={x(cursorMm)} x2={x(cursorMm)} y1={0} y2={2000} stroke="var(--copper)" strokeWidth={1.5} strokeDasharray="4 4" pointerEvents="none" />;
+  const cursor =
+    cursorMm === undefined ? null : (
+      <line
+        x1={x(cursorMm)}
+        x2={x(cursorMm)}
+        y1={0}
+        y2={2000}
+        stroke="var(--copper)"
+        strokeWidth={1.5}
+        strokeDasharray="4 4"
+        pointerEvents="none"
+      />
+    );
   return (
     <div ref={box} className="w-full min-w-0">
       <div className="sticky top-0 z-[5] bg-paper">
-        <div className="flex min-h-12 items-center gap-x-4"><h2 className="text-xl font-semibold whitespace-nowrap">{run.name}</h2><div className="min-w-0 flex-1">{line(pickedId)}</div><ZoomBar shown={shown} wholeMm={run.lengthMm} onShow={setShown} /></div>
+        <div className="flex min-h-12 items-center gap-x-4">
+          <h2 className="text-xl font-semibold whitespace-nowrap">{run.name}</h2>
+          <div className="min-w-0 flex-1">{line(pickedId)}</div>
+          <ZoomBar shown={shown} wholeMm={run.lengthMm} onShow={setShown} />
+        </div>
         <svg width={width} height={RULER_HIGH} className="block select-none" aria-hidden>
           <Ruler x={x} plot={plot} top={RULER_HIGH - 4} words={`${unit} from ${fromName}`} unitMm={unitMm} />
           {cursorMm === undefined ? null : (
             <g>
               <rect x={x(cursorMm) - 28} y={6} width={56} height={24} rx={3} fill="var(--copper)" />
-              <text x={x(cursorMm)} y={24} textAnchor="middle" fontSize={16} fontWeight={600} fill="var(--oncopper)" className="figure">{plain(cursorMm, 0)}</text>
+              <text
+                x={x(cursorMm)}
+                y={24}
+                textAnchor="middle"
+                fontSize={16}
+                fontWeight={600}
+                fill="var(--oncopper)"
+                className="figure"
+              >
+                {plain(cursorMm, 0)}
+              </text>
             </g>
           )}
         </svg>
       </div>
-      <svg ref={surface} data-run={run.id} width={width} height={high} role="group" aria-label={`${run.name}, ${figure(run.lengthMm, 0)} mm from ${fromName}: splices to be moved`} style={{ touchAction: 'pan-y' }} className="block select-none">
-        <clipPath id={clip}><rect x={plot.left} y={0} width={plot.right - plot.left} height={high} /></clipPath>
+      <svg
+        ref={surface}
+        data-run={run.id}
+        width={width}
+        height={high}
+        role="group"
+        aria-label={`${run.name}, ${figure(run.lengthMm, 0)} mm from ${fromName}: splices to be moved`}
+        style={{ touchAction: 'pan-y' }}
+        className="block select-none"
+      >
+        <clipPath id={clip}>
+          <rect x={plot.left} y={0} width={plot.right - plot.left} height={high} />
+        </clipPath>
         <KeepOuts keepOuts={runPlan.keepOuts} x={x} plot={plot} top={TOP - 2} bottom={high} namesAt={14} />
         {rows.map((row, index) => {
           const id = row.kind === 'circuit' ? row.circuit.id : row.key;
-          return <Line key={id} row={row} y={yOf(index)} scale={scale} endMm={run.lengthMm} findings={row.kind === 'circuit' ? findingsOf(id) : NONE} plans={row.kind === 'circuit' ? plansOf(id) : NONE} selectedId={row.kind === 'circuit' && findingsOf(id).some((finding) => finding.id === pickedId) ? pickedId : undefined} clip={clip} />;
+          return (
+            <Line
+              key={id}
+              row={row}
+              y={yOf(index)}
+              scale={scale}
+              endMm={run.lengthMm}
+              findings={row.kind === 'circuit' ? findingsOf(id) : NONE}
+              plans={row.kind === 'circuit' ? plansOf(id) : NONE}
+              selectedId={
+                row.kind === 'circuit' && findingsOf(id).some((finding) => finding.id === pickedId)
+                  ? pickedId
+                  : undefined
+              }
+              clip={clip}
+            />
+          );
         })}
         {cursor}
-        <rect x={plot.left} y={0} width={plot.right - plot.left} height={high} fill="transparent" style={{ cursor: held ? 'grabbing' : 'default' }} data-testid="board-surface" onPointerDown={onPointerDown} onPointerMove={onPointerMove} onPointerUp={letGo} onPointerCancel={letGo} onPointerLeave={() => { if (!held) setCursorMm(undefined); }} />
+        <rect
+          x={plot.left}
+          y={0}
+          width={plot.right - plot.left}
+          height={high}
+          fill="transparent"
+          style={{ cursor: held ? 'grabbing' : 'default' }}
+          data-testid="board-surface"
+          onPointerDown={onPointerDown}
+          onPointerMove={onPointerMove}
+          onPointerUp={letGo}
+          onPointerCancel={letGo}
+          onPointerLeave={() => {
+            if (!held) setCursorMm(undefined);
+          }}
+        />
         <g clipPath={`url(#${clip})`} pointerEvents="none">
-          {rows.map((row, index) => (row.kind === 'circuit' ? plansOf(row.circuit.id).flatMap((plan) => plan.splices.map((splice) => (
-            <g key={splice.id} data-splice={splice.id}><Handle splice={splice} circuit={row.circuit} y={yOf(index)} scale={scale} isFixed={fixed.has(plan.findingId)} acts={acts} onSelect={onFocused} runMm={run.lengthMm} /></g>
-          ))) : null))}
+          {rows.map((row, index) =>
+            row.kind === 'circuit'
+              ? plansOf(row.circuit.id).flatMap((plan) =>
+                  plan.splices.map((splice) => (
+                    <g key={splice.id} data-splice={splice.id}>
+                      <Handle
+                        splice={splice}
+                        circuit={row.circuit}
+                        y={yOf(index)}
+                        scale={scale}
+                        isFixed={fixed.has(plan.findingId)}
+                        acts={acts}
+                        onSelect={onFocused}
+                        runMm={run.lengthMm}
+                      />
+                    </g>
+                  )),
+                )
+              : null,
+          )}
         </g>
       </svg>
       <div className="sticky bottom-[calc(3.5rem+var(--notice,0px))] z-[5] border-t border-rule bg-paper">
-        <div className="pointer-events-none absolute top-1 left-0" style={{ width: plot.left }}>{section}</div>
-        <svg width={width} height={PROFILE_HIGH} className="block select-none" role="img" aria-label={`Bundle diameter along the run, ${figure(runPlan.peakMm, 1)} mm at most`}>
-          <Profile profile={runPlan.profile} x={x} plot={plot} top={8} high={PROFILE_HIGH - 12} conduitMm={run.conduitInsideMm ?? runPlan.conduitMm} lumpMm={runPlan.lumpMm > runPlan.peakMm + 0.05 ? runPlan.lumpMm : undefined} named={false} />
+        <div className="pointer-events-none absolute top-1 left-0" style={{ width: plot.left }}>
+          {section}
+        </div>
+        <svg
+          width={width}
+          height={PROFILE_HIGH}
+          className="block select-none"
+          role="img"
+          aria-label={`Bundle diameter along the run, ${figure(runPlan.peakMm, 1)} mm at most`}
+        >
+          <Profile
+            profile={runPlan.profile}
+            x={x}
+            plot={plot}
+            top={8}
+            high={PROFILE_HIGH - 12}
+            conduitMm={run.conduitInsideMm ?? runPlan.conduitMm}
+            lumpMm={runPlan.lumpMm > runPlan.peakMm + 0.05 ? runPlan.lumpMm : undefined}
+            named={false}
+          />
           {cursor}
         </svg>
       </div>

@@ -14,7 +14,8 @@ interface BoardBarProps {
   readonly readOnly: boolean;
 }
 
-const LINK = 'inline-flex min-h-11 items-center gap-2 rounded-sm px-3 text-lg underline decoration-rule underline-offset-4 hover:bg-wash';
+const LINK =
+  'inline-flex min-h-11 items-center gap-2 rounded-sm px-3 text-lg underline decoration-rule underline-offset-4 hover:bg-wash';
 
 /** What can be done with the layout as a whole. */
 export function BoardBar({ live, pinned, searching, onSearch, onStop, template, readOnly }: BoardBarProps) {
@@ -23,20 +24,50 @@ export function BoardBar({ live, pinned, searching, onSearch, onStop, template, 
     <div className="no-print flex flex-wrap items-center gap-2" role="group" aria-label="Layout">
       {readOnly ? null : (
         <>
-          <Button aria-label="Take back" disabled={!live.undo} onClick={live.undo}><Undo2 aria-hidden size={20} /></Button>
-          <Button aria-label="Do again" disabled={!live.redo} onClick={live.redo}><Redo2 aria-hidden size={20} /></Button>
+          <Button aria-label="Take back" disabled={!live.undo} onClick={live.undo}>
+            <Undo2 aria-hidden size={20} />
+          </Button>
+          <Button aria-label="Do again" disabled={!live.redo} onClick={live.redo}>
+            <Redo2 aria-hidden size={20} />
+          </Button>
           {searching ? (
             <>
-              <span role="status" className="px-2">Searching… {searching.best ? <>best so far: opened <Figure value={plain(searching.best.objective.openedMm, 0)} unit={unit} />, Ø <Figure value={plain(searching.best.objective.peakMm)} unit={unit} /></> : null}</span>
-              <Button onClick={onStop}><X aria-hidden size={20} />Stop with the best so far</Button>
+              <span role="status" className="px-2">
+                Searching…{' '}
+                {searching.best ? (
+                  <>
+                    best so far: opened <Figure value={plain(searching.best.objective.openedMm, 0)} unit={unit} />, Ø{' '}
+                    <Figure value={plain(searching.best.objective.peakMm)} unit={unit} />
+                  </>
+                ) : null}
+              </span>
+              <Button onClick={onStop}>
+                <X aria-hidden size={20} />
+                Stop with the best so far
+              </Button>
             </>
-          ) : <Button onClick={onSearch}><Search aria-hidden size={20} />{pinned > 0 ? `Solve again around ${pinned === 1 ? 'my pin' : `my ${pinned} pins`}` : 'Solve again'}</Button>}
-          {pinned > 0 && !searching ? <Button look="quiet" onClick={() => live.save({ ...live.wishes, pins: [] })}>Take all pins out</Button> : null}
+          ) : (
+            <Button onClick={onSearch}>
+              <Search aria-hidden size={20} />
+              {pinned > 0 ? `Solve again around ${pinned === 1 ? 'my pin' : `my ${pinned} pins`}` : 'Solve again'}
+            </Button>
+          )}
+          {pinned > 0 && !searching ? (
+            <Button look="quiet" onClick={() => live.save({ ...live.wishes, pins: [] })}>
+              Take all pins out
+            </Button>
+          ) : null}
         </>
       )}
       <span className="ml-auto flex flex-wrap">
-        <a className={LINK} href={`${template}.pdf`} target="_blank" rel="noreferrer"><Printer aria-hidden size={20} />Template, true size</a>
-        <a className={LINK} href={`${template}.svg`} download><FileDown aria-hidden size={20} />SVG</a>
+        <a className={LINK} href={`${template}.pdf`} target="_blank" rel="noreferrer">
+          <Printer aria-hidden size={20} />
+          Template, true size
+        </a>
+        <a className={LINK} href={`${template}.svg`} download>
+          <FileDown aria-hidden size={20} />
+          SVG
+        </a>
       </span>
     </div>
   );

@@ -1,6 +1,14 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { Link } from 'react-router';
-import { findingsOnRun, pinnedAt, placesOf, plansOn, seenOn, type Board as BoardOfRun, type RunPlan } from '@mendum/core';
+import {
+  findingsOnRun,
+  pinnedAt,
+  placesOf,
+  plansOn,
+  seenOn,
+  type Board as BoardOfRun,
+  type RunPlan,
+} from '@mendum/core';
 import { useUndoKeys } from '../../app/useUndoKeys.ts';
 import { HarnessTree } from '../../draw/HarnessTree.tsx';
 import { Empty } from '../../ui/empty.tsx';
@@ -21,20 +29,45 @@ import { useSearch } from './useSearch.ts';
 export function LayoutStage() {
   const { view, plan, selected, select, nodeName, pathTo, signed } = useOpenJob();
   const { harness, findings } = view.job;
-  const damaged = harness.runs.filter((run) => findings.some((finding) => finding.runId === run.id) || plansOn(plan.findings, run).length > 0);
+  const damaged = harness.runs.filter(
+    (run) => findings.some((finding) => finding.runId === run.id) || plansOn(plan.findings, run).length > 0,
+  );
   const [runId, setRunId] = useState(selected?.runId ?? damaged[0]?.id);
   const [cursorMm, setCursorMm] = useState<number>();
   const run = harness.runs.find((one) => one.id === runId) ?? damaged[0];
   const live = useBoard(run?.id);
   const proof = useProof(live.board);
-  const searched = useRef<{ readonly board: BoardOfRun; readonly objective: RunPlan['reached']['objective'] }>(undefined);
+  const searched = useRef<{ readonly board: BoardOfRun; readonly objective: RunPlan['reached']['objective'] }>(
+    undefined,
+  );
   const { searching, start, stop } = useSearch((found) => {
     const from = searched.current;
-    if (from && proof.take(from.board.run, found, { items: from.board.items, objective: from.objective })) live.save({ ...live.wishes, found: pinnedAt(live.wishes, [], placesOf(found.items)).found });
+    if (from && proof.take(from.board.run, found, { items: from.board.items, objective: from.objective }))
+      live.save({ ...live.wishes, found: pinnedAt(live.wishes, [], placesOf(found.items)).found });
   });
-  const here = useMemo(() => (run ? findings.filter((finding) => finding.runId === run.id || plan.findings.some((one) => one.findingId === finding.id && seenOn(one, run))) : []), [findings, plan, run]);
-  const circuits = useMemo(() => harness.circuits.filter((circuit) => run && circuit.runIds.includes(run.id)), [harness, run]);
-  const begun = useMemo(() => new Set([...view.job.pins.map((pin) => pin.findingId), ...(view.job.held ?? []).map((held) => held.findingId), ...(signed ? here.map((finding) => finding.id) : [])]), [view.job, signed, here]);
+  const here = useMemo(
+    () =>
+      run
+        ? findings.filter(
+            (finding) =>
+              finding.runId === run.id || plan.findings.some((one) => one.findingId === finding.id && seenOn(one, run)),
+          )
+        : [],
+    [findings, plan, run],
+  );
+  const circuits = useMemo(
+    () => harness.circuits.filter((circuit) => run && circuit.runIds.includes(run.id)),
+    [harness, run],
+  );
+  const begun = useMemo(
+    () =>
+      new Set([
+        ...view.job.pins.map((pin) => pin.findingId),
+        ...(view.job.held ?? []).map((held) => held.findingId),
+        ...(signed ? here.map((finding) => finding.id) : []),
+      ]),
+    [view.job, signed, here],
+  );
   useUndoKeys(signed ? undefined : live.undo, signed ? undefined : live.redo);
   const latest = useRef(live);
   useEffect(() => {
@@ -47,17 +80,32 @@ export function LayoutStage() {
   const pick = useCallback((findingId: string): void => {
     if (findingId !== picked.current.id) picked.current.select(findingId);
   }, []);
-  const acts = useMemo((): BoardActs => ({
-    move: (findingId, side, wishMm, snapMm) => latest.current.move(findingId, side, wishMm, snapMm)?.centreMm,
-    drop: () => latest.current.drop(),
-    unpin: (findingId) => latest.current.unpin([findingId]),
-  }), []);
-  if (!run || !live.runPlan || findings.length === 0) return <Empty title="Nothing to lay out yet">Mark what was found first. <Link className="underline" to={pathTo('survey')}>Go to Survey</Link></Empty>;
+  const acts = useMemo(
+    (): BoardActs => ({
+      move: (findingId, side, wishMm, snapMm) => latest.current.move(findingId, side, wishMm, snapMm)?.centreMm,
+      drop: () => latest.current.drop(),
+      unpin: (findingId) => latest.current.unpin([findingId]),
+    }),
+    [],
+  );
+  if (!run || !live.runPlan || findings.length === 0)
+    return (
+      <Empty title="Nothing to lay out yet">
+        Mark what was found first.{' '}
+        <Link className="underline" to={pathTo('survey')}>
+          Go to Survey
+        </Link>
+      </Empty>
+    );
   const { plans, runPlan } = live;
-  const reaching = (id: string): number => plan.findings.filter((finding) => finding.runId !== id && finding.splices.some((splice) => splice.runId === id)).length;
+  const reaching = (id: string): number =>
+    plan.findings.filter((finding) => finding.runId !== id && finding.splices.some((splice) => splice.runId === id))
+      .length;
   const splices = plans.flatMap((finding) => finding.splices);
   const atMm = cursorMm ?? splices[0]?.centreMm ?? run.lengthMm / 2;
-  const mine = live.wishes.pins.filter((pin) => !begun.has(pin.findingId) && here.some((finding) => finding.id === pin.findingId));
+  const mine = live.wishes.pins.filter(
+    (pin) => !begun.has(pin.findingId) && here.some((finding) => finding.id === pin.findingId),
+  );
   const kept = live.wishes.found.some((place) => findingsOnRun(plan, run.id).includes(place.findingId));
   const reached = proof.reached ?? runPlan.reached;
   const search = (): void => {
@@ -71,11 +119,40 @@ export function LayoutStage() {
   };
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-4">
-      {damaged.length > 1 ? <HarnessTree harness={harness} findings={findings} runId={run.id} onPick={setRunId} reaching={reaching} /> : null}
-      <Board key={run.id} run={run} fromName={nodeName(run.fromNodeId)} circuits={circuits} findings={here} plans={plans} runPlan={runPlan} selectedId={selected?.findingId} fixed={begun} acts={acts} onSelect={pick} onCursor={setCursorMm}
-        line={(findingId) => <LiveLine finding={plans.find((plan) => plan.findingId === findingId)} runPlan={runPlan} moving={live.moving} />}
-        section={<AtCursor atMm={atMm} circuits={circuits} plans={plans} runPlan={runPlan} />} />
-      <BoardBar live={live} pinned={new Set(mine.map((pin) => pin.findingId)).size} searching={searching} onSearch={search} onStop={stop} template={`/api/jobs/${view.id}/template/${encodeURIComponent(run.id)}`} readOnly={signed} />
+      {damaged.length > 1 ? (
+        <HarnessTree harness={harness} findings={findings} runId={run.id} onPick={setRunId} reaching={reaching} />
+      ) : null}
+      <Board
+        key={run.id}
+        run={run}
+        fromName={nodeName(run.fromNodeId)}
+        circuits={circuits}
+        findings={here}
+        plans={plans}
+        runPlan={runPlan}
+        selectedId={selected?.findingId}
+        fixed={begun}
+        acts={acts}
+        onSelect={pick}
+        onCursor={setCursorMm}
+        line={(findingId) => (
+          <LiveLine
+            finding={plans.find((plan) => plan.findingId === findingId)}
+            runPlan={runPlan}
+            moving={live.moving}
+          />
+        )}
+        section={<AtCursor atMm={atMm} circuits={circuits} plans={plans} runPlan={runPlan} />}
+      />
+      <BoardBar
+        live={live}
+        pinned={new Set(mine.map((pin) => pin.findingId)).size}
+        searching={searching}
+        onSearch={search}
+        onStop={stop}
+        template={`/api/jobs/${view.id}/template/${encodeURIComponent(run.id)}`}
+        readOnly={signed}
+      />
       <div className="grid gap-x-8 gap-y-5 lg:grid-cols-[minmax(0,1fr)_300px]">
         <div className="grid content-start gap-5">
           <Staggered circuits={circuits} plans={plans} runPlan={runPlan} />

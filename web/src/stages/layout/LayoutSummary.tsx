@@ -4,7 +4,15 @@ import { Figure, useLength } from '../../ui/units.tsx';
 import { useOpenJob } from '../job.ts';
 
 const LEVEL_WORDS: Record<Level, string> = {
-  barred: 'Must not be', over: 'Bodies over one place', pairs: 'Pairs that overlap', splices: 'Splices', clearMm: 'Clear between bodies', peakMm: 'Thickest', openedMm: 'Opened', insertedMm: 'New wire', near: 'Close to a connector',
+  barred: 'Must not be',
+  over: 'Bodies over one place',
+  pairs: 'Pairs that overlap',
+  splices: 'Splices',
+  clearMm: 'Clear between bodies',
+  peakMm: 'Thickest',
+  openedMm: 'Opened',
+  insertedMm: 'New wire',
+  near: 'Close to a connector',
 };
 const LENGTHS: readonly Level[] = ['clearMm', 'peakMm', 'openedMm', 'insertedMm'];
 
@@ -13,20 +21,61 @@ function Reached({ reached, kept }: { readonly reached: RunPlan['reached']; read
   const { plain, unit } = useLength();
   const { objective, bound, open } = reached;
   const openFrom = open === undefined ? LEVELS.length : LEVELS.indexOf(open);
-  const show = (level: Level, value: number): string => (LENGTHS.includes(level) ? plain(value, level === 'peakMm' ? 1 : 0) : String(value));
+  const show = (level: Level, value: number): string =>
+    LENGTHS.includes(level) ? plain(value, level === 'peakMm' ? 1 : 0) : String(value);
   return (
     <>
-      <p className="mt-2">{open === undefined ? <><span aria-hidden className="text-pass">● </span><b>Proven best</b>, in this order:</> : <><span aria-hidden className="text-rework">▲ </span>{kept ? <>Kept as it lies. What a search might reach stands beside it:</> : <>Not proven best from “{LEVEL_WORDS[open].toLowerCase()}” on:</>}</>}</p>
+      <p className="mt-2">
+        {open === undefined ? (
+          <>
+            <span aria-hidden className="text-pass">
+              ●{' '}
+            </span>
+            <b>Proven best</b>, in this order:
+          </>
+        ) : (
+          <>
+            <span aria-hidden className="text-rework">
+              ▲{' '}
+            </span>
+            {kept ? (
+              <>Kept as it lies. What a search might reach stands beside it:</>
+            ) : (
+              <>Not proven best from “{LEVEL_WORDS[open].toLowerCase()}” on:</>
+            )}
+          </>
+        )}
+      </p>
       <table className="w-full">
-        <thead className="sr-only"><tr><th>What counts</th><th>Reached</th><th>No layout betters</th></tr></thead>
+        <thead className="sr-only">
+          <tr>
+            <th>What counts</th>
+            <th>Reached</th>
+            <th>No layout betters</th>
+          </tr>
+        </thead>
         <tbody>
-          {LEVELS.filter((level) => level !== 'barred' && !(level === 'pairs' && objective.pairs === 0)).map((level) => (
-            <tr key={level} className="border-b border-rule">
-              <th scope="row" className="py-1 text-left font-normal">{LEVEL_WORDS[level]}</th>
-              <td className="text-right"><Figure value={show(level, objective[level])} unit={LENGTHS.includes(level) ? unit : undefined} /></td>
-              <td className="pl-3 text-right text-soft">{LEVELS.indexOf(level) < openFrom ? '' : <>{level === 'clearMm' ? '≤' : '≥'} <Figure value={show(level, bound[level])} /></>}</td>
-            </tr>
-          ))}
+          {LEVELS.filter((level) => level !== 'barred' && !(level === 'pairs' && objective.pairs === 0)).map(
+            (level) => (
+              <tr key={level} className="border-b border-rule">
+                <th scope="row" className="py-1 text-left font-normal">
+                  {LEVEL_WORDS[level]}
+                </th>
+                <td className="text-right">
+                  <Figure value={show(level, objective[level])} unit={LENGTHS.includes(level) ? unit : undefined} />
+                </td>
+                <td className="pl-3 text-right text-soft">
+                  {LEVELS.indexOf(level) < openFrom ? (
+                    ''
+                  ) : (
+                    <>
+                      {level === 'clearMm' ? '≤' : '≥'} <Figure value={show(level, bound[level])} />
+                    </>
+                  )}
+                </td>
+              </tr>
+            ),
+          )}
         </tbody>
       </table>
     </>
@@ -37,7 +86,19 @@ function Reached({ reached, kept }: { readonly reached: RunPlan['reached']; read
 const MOST_SHOWN = 5;
 
 /** What the layout reached and what still breaks a rule. */
-export function LayoutSummary({ runPlan, plans, run, kept, reached }: { readonly runPlan: RunPlan; readonly plans: readonly FindingPlan[]; readonly run: Run; readonly kept: boolean; readonly reached: RunPlan['reached'] }) {
+export function LayoutSummary({
+  runPlan,
+  plans,
+  run,
+  kept,
+  reached,
+}: {
+  readonly runPlan: RunPlan;
+  readonly plans: readonly FindingPlan[];
+  readonly run: Run;
+  readonly kept: boolean;
+  readonly reached: RunPlan['reached'];
+}) {
   const { pathTo } = useOpenJob();
   const splices = plans.flatMap((finding) => finding.splices).length;
   const hard = runPlan.broken.filter((rule) => rule.strength !== 'wish');
@@ -46,13 +107,44 @@ export function LayoutSummary({ runPlan, plans, run, kept, reached }: { readonly
   const margin = conduit === undefined ? undefined : conduit - runPlan.peakMm;
   return (
     <section aria-label="What the layout reached">
-      <p className="text-lg"><b>{splices === 0 ? 'No splice on this run.' : hard.length === 0 ? 'Nothing breaks a rule.' : hard.length === 1 ? 'One rule is broken.' : `${hard.length} rules are broken.`}</b></p>
-      {hard.slice(0, MOST_SHOWN).map((rule) => <p key={rule.because} className="mt-1 border-l-4 border-rework pl-3"><span aria-hidden className="text-rework">▲ </span>{rule.because}</p>)}
+      <p className="text-lg">
+        <b>
+          {splices === 0
+            ? 'No splice on this run.'
+            : hard.length === 0
+              ? 'Nothing breaks a rule.'
+              : hard.length === 1
+                ? 'One rule is broken.'
+                : `${hard.length} rules are broken.`}
+        </b>
+      </p>
+      {hard.slice(0, MOST_SHOWN).map((rule) => (
+        <p key={rule.because} className="mt-1 border-l-4 border-rework pl-3">
+          <span aria-hidden className="text-rework">
+            ▲{' '}
+          </span>
+          {rule.because}
+        </p>
+      ))}
       {hard.length > MOST_SHOWN ? <p className="mt-1 text-soft">And {hard.length - MOST_SHOWN} more.</p> : null}
-      {wishes.slice(0, MOST_SHOWN).map((rule) => <p key={rule.because} className="mt-1 text-soft">{rule.because}</p>)}
-      {conduit === undefined ? null : <p className="mt-1 text-soft">Conduit {figure(conduit)} inside{margin !== undefined && margin >= 0 ? `: ${figure(margin, 1)} mm to spare` : ': too small, take the next'}.</p>}
+      {wishes.slice(0, MOST_SHOWN).map((rule) => (
+        <p key={rule.because} className="mt-1 text-soft">
+          {rule.because}
+        </p>
+      ))}
+      {conduit === undefined ? null : (
+        <p className="mt-1 text-soft">
+          Conduit {figure(conduit)} inside
+          {margin !== undefined && margin >= 0 ? `: ${figure(margin, 1)} mm to spare` : ': too small, take the next'}.
+        </p>
+      )}
       {splices > 0 ? <Reached reached={reached} kept={kept} /> : null}
-      <Link to={pathTo('bench')} className="mt-4 inline-flex min-h-11 w-full items-center justify-center rounded-sm bg-copper px-6 text-lg font-semibold text-oncopper">On to the bench</Link>
+      <Link
+        to={pathTo('bench')}
+        className="mt-4 inline-flex min-h-11 w-full items-center justify-center rounded-sm bg-copper px-6 text-lg font-semibold text-oncopper"
+      >
+        On to the bench
+      </Link>
     </section>
   );
 }

@@ -12,21 +12,38 @@ vi.mock('../../app/usePlan.ts', () => ({
   thePlanner: () => ({
     board: (job: Job, practice: Practice, catalogue: Catalogue, runId: string) => {
       const board = boardOf(job, runId, warm(practice, catalogue));
-      return Promise.resolve(board && { board, sections: knownSections((board.run.wires ?? []).map((wire) => wire.jacketMm)) });
+      return Promise.resolve(
+        board && { board, sections: knownSections((board.run.wires ?? []).map((wire) => wire.jacketMm)) },
+      );
     },
   }),
 }));
 
-const two = () => viewOf([findingOf('F1', { slackMm: 0 }), findingOf('F2', { circuitId: 'C2', slackMm: 0, fromMm: 520, toMm: 530 })]);
+const two = () =>
+  viewOf([findingOf('F1', { slackMm: 0 }), findingOf('F2', { circuitId: 'C2', slackMm: 0, fromMm: 520, toMm: 530 })]);
 const handle = (name: RegExp): HTMLElement => screen.getByRole('slider', { name });
-const saved = (server: ReturnType<typeof standInServer>) => writesOf(server).at(-1)?.body?.layout as { pins: { findingId: string; side: string; centreMm: number }[]; found: unknown[]; atOne: string[] } | undefined;
+const saved = (server: ReturnType<typeof standInServer>) =>
+  writesOf(server).at(-1)?.body?.layout as
+    { pins: { findingId: string; side: string; centreMm: number }[]; found: unknown[]; atOne: string[] } | undefined;
 
 describe('the cut table', () => {
   it('lists cut points from the connector in reading order, with the figures of the plan', () => {
     standInServer({});
-    const view = viewOf([findingOf('F1', { fromMm: 700, toMm: 705, slackMm: 0 }), findingOf('F2', { circuitId: 'C2', fromMm: 200, toMm: 205, slackMm: 0 })]);
+    const view = viewOf([
+      findingOf('F1', { fromMm: 700, toMm: 705, slackMm: 0 }),
+      findingOf('F2', { circuitId: 'C2', fromMm: 200, toMm: 205, slackMm: 0 }),
+    ]);
     const plan = planFor(view);
-    render(<InJob view={view}><CutTable plans={plan.findings} run={view.job.harness.runs[0]!} live={{ wishes: NO_WISHES, save: () => undefined, unpin: () => undefined }} fixed={new Set()} /></InJob>);
+    render(
+      <InJob view={view}>
+        <CutTable
+          plans={plan.findings}
+          run={view.job.harness.runs[0]!}
+          live={{ wishes: NO_WISHES, save: () => undefined, unpin: () => undefined }}
+          fixed={new Set()}
+        />
+      </InJob>,
+    );
     const rows = screen.getAllByRole('row').slice(1);
     expect(rows.map((row) => row.querySelector('td')?.textContent)).toEqual(['2 Function 2', '1 Function 1']);
     const second = plan.findings.find((finding) => finding.circuitId === 'C2')!;
@@ -37,17 +54,30 @@ describe('the cut table', () => {
 describe('the board', () => {
   it('says what is reached level by level, that it is proven, and that nothing breaks a rule', () => {
     standInServer({});
-    render(<InJob view={two()}><LayoutStage /></InJob>);
+    render(
+      <InJob view={two()}>
+        <LayoutStage />
+      </InJob>,
+    );
     expect(screen.getByText('Nothing breaks a rule.')).toBeTruthy();
     expect(screen.getByText('Proven best')).toBeTruthy();
-    expect(screen.getByRole('rowheader', { name: 'Clear between bodies' }).parentElement?.textContent).toContain('40 mm');
+    expect(screen.getByRole('rowheader', { name: 'Clear between bodies' }).parentElement?.textContent).toContain(
+      '40 mm',
+    );
     expect(screen.getByText(/slimmer than the lump/)).toBeTruthy();
   });
 
   it('two splices pinned side by side are a lump, and it says so', () => {
     standInServer({});
-    const pins = [{ findingId: 'F1', side: 'only' as const, centreMm: 506 }, { findingId: 'F2', side: 'only' as const, centreMm: 510 }];
-    render(<InJob view={viewOf([findingOf('F1'), findingOf('F2', { circuitId: 'C2' })], { job: { pins } })}><LayoutStage /></InJob>);
+    const pins = [
+      { findingId: 'F1', side: 'only' as const, centreMm: 506 },
+      { findingId: 'F2', side: 'only' as const, centreMm: 510 },
+    ];
+    render(
+      <InJob view={viewOf([findingOf('F1'), findingOf('F2', { circuitId: 'C2' })], { job: { pins } })}>
+        <LayoutStage />
+      </InJob>,
+    );
     expect(screen.getByText('One rule is broken.')).toBeTruthy();
     expect(screen.getAllByText(/lie side by side: a lump/).length).toBeGreaterThan(0);
   });
@@ -55,7 +85,11 @@ describe('the board', () => {
   it('arrow keys move a splice by 1 mm and with Shift by 10; cuts follow at once, and it is kept as a pin', async () => {
     const server = standInServer({});
     const view = two();
-    render(<InJob view={view}><LayoutStage /></InJob>);
+    render(
+      <InJob view={view}>
+        <LayoutStage />
+      </InJob>,
+    );
     const before = planFor(view).findings[0]!.splices.find((splice) => splice.side === 'left')!.centreMm;
     await waitFor(() => {
       fireEvent.keyDown(handle(/Circuit 1 .*left/), { key: 'ArrowLeft' });
@@ -66,14 +100,23 @@ describe('the board', () => {
     expect(Math.abs(one - Math.round(before - 1))).toBeLessThanOrEqual(0);
     fireEvent.keyDown(handle(/Circuit 1 .*left/), { key: 'ArrowLeft', shiftKey: true });
     expect(now()).toBe(one - 10);
-    expect(within(screen.getByRole('table', { name: /Cut points/ })).getByRole('row', { name: /Function 1/ }).textContent).toContain(String(before - 11));
-    await waitFor(() => expect(saved(server)?.pins).toEqual([{ findingId: 'F1', side: 'left', centreMm: before - 11 }]), { timeout: 5000 });
+    expect(
+      within(screen.getByRole('table', { name: /Cut points/ })).getByRole('row', { name: /Function 1/ }).textContent,
+    ).toContain(String(before - 11));
+    await waitFor(
+      () => expect(saved(server)?.pins).toEqual([{ findingId: 'F1', side: 'left', centreMm: before - 11 }]),
+      { timeout: 5000 },
+    );
     expect(saved(server)?.found).toHaveLength(4);
   });
 
   it('what is dragged into a keep-out stays at its edge', async () => {
     standInServer({});
-    render(<InJob view={two()}><LayoutStage /></InJob>);
+    render(
+      <InJob view={two()}>
+        <LayoutStage />
+      </InJob>,
+    );
     const key = { key: 'ArrowLeft', shiftKey: true };
     await waitFor(() => {
       fireEvent.keyDown(handle(/Circuit 1 .*left/), key);
@@ -90,7 +133,11 @@ describe('the board', () => {
     const splices = planFor(pinned).findings.flatMap((finding) => finding.splices);
     const places = splices.map(({ findingId, side, centreMm }) => ({ findingId, side, centreMm }));
     const view = { ...pinned, job: { ...pinned.job, layout: { pins: places.slice(0, 1), atOne: [], found: places } } };
-    render(<InJob view={view}><LayoutStage /></InJob>);
+    render(
+      <InJob view={view}>
+        <LayoutStage />
+      </InJob>,
+    );
     expect(screen.getByText(/Kept as it lies/)).toBeTruthy();
     await userEvent.click(screen.getByRole('button', { name: 'Solve again around my pin' }));
     await waitFor(() => expect(saved(server)).toMatchObject({ pins: places.slice(0, 1), found: [] }));
@@ -102,8 +149,14 @@ describe('the board', () => {
     const server = standInServer({});
     // Three losses at one place with just slack enough: one splice each would lie over the others.
     const circuits = [circuitOf('1'), circuitOf('2'), circuitOf('3')];
-    const plain = viewOf(circuits.map((circuit, index) => findingOf(`F${index + 1}`, { circuitId: circuit.id, slackMm: 12 })));
-    render(<InJob view={{ ...plain, job: { ...plain.job, harness: { ...plain.job.harness, circuits } } }}><LayoutStage /></InJob>);
+    const plain = viewOf(
+      circuits.map((circuit, index) => findingOf(`F${index + 1}`, { circuitId: circuit.id, slackMm: 12 })),
+    );
+    render(
+      <InJob view={{ ...plain, job: { ...plain.job, harness: { ...plain.job.harness, circuits } } }}>
+        <LayoutStage />
+      </InJob>,
+    );
     const [keep] = screen.getAllByRole('button', { name: /Keep it at one/ });
     await userEvent.click(keep!);
     await waitFor(() => expect(saved(server)?.atOne).toHaveLength(1));
@@ -113,8 +166,22 @@ describe('the board', () => {
     const server = standInServer({});
     const view = two();
     const splice = planFor(view).findings[0]!.splices[0]!;
-    const made = { ...view, job: { ...view.job, pins: planFor(view).findings[0]!.splices.map(({ findingId, side, centreMm }) => ({ findingId, side, centreMm })) } };
-    render(<InJob view={made}><LayoutStage /></InJob>);
+    const made = {
+      ...view,
+      job: {
+        ...view.job,
+        pins: planFor(view).findings[0]!.splices.map(({ findingId, side, centreMm }) => ({
+          findingId,
+          side,
+          centreMm,
+        })),
+      },
+    };
+    render(
+      <InJob view={made}>
+        <LayoutStage />
+      </InJob>,
+    );
     await waitFor(() => expect(handle(/Circuit 1 .*left/).getAttribute('aria-disabled')).toBe('true'));
     fireEvent.keyDown(handle(/Circuit 1 .*left/), { key: 'ArrowLeft' });
     expect(Number(handle(/Circuit 1 .*left/).getAttribute('aria-valuenow'))).toBe(Math.round(splice.centreMm));
@@ -127,20 +194,33 @@ describe('a repair that reaches past a branch', () => {
     const view = viewOf([findingOf('F1', { fromMm: 970, toMm: 980, slackMm: 0 })]);
     const [main] = view.job.harness.runs;
     const harness = {
-      ...view.job.harness, nodes: [...view.job.harness.nodes, { id: 'B1', kind: 'branch' as const, name: 'Branch B1' }],
-      runs: [{ ...main!, toNodeId: 'B1' }, { ...main!, id: 'R2', name: 'Arm run', fromNodeId: 'B1', lengthMm: 400 }],
+      ...view.job.harness,
+      nodes: [...view.job.harness.nodes, { id: 'B1', kind: 'branch' as const, name: 'Branch B1' }],
+      runs: [
+        { ...main!, toNodeId: 'B1' },
+        { ...main!, id: 'R2', name: 'Arm run', fromNodeId: 'B1', lengthMm: 400 },
+      ],
       circuits: view.job.harness.circuits.map((circuit) => ({ ...circuit, runIds: ['R1', 'R2'] })),
     };
     return { ...view, job: { ...view.job, harness } };
   };
   it('stands on both runs: here its left splice, with where it goes on, and there its right one', async () => {
     standInServer({});
-    render(<InJob view={branched()}><LayoutStage /></InJob>);
-    expect(screen.getAllByRole('slider').map((one) => one.getAttribute('aria-label'))).toEqual(['Circuit 1 Function 1, left splice']);
-    const row = (): string => within(screen.getByRole('table', { name: /Cut points/ })).getByRole('row', { name: /Function 1/ }).textContent;
+    render(
+      <InJob view={branched()}>
+        <LayoutStage />
+      </InJob>,
+    );
+    expect(screen.getAllByRole('slider').map((one) => one.getAttribute('aria-label'))).toEqual([
+      'Circuit 1 Function 1, left splice',
+    ]);
+    const row = (): string =>
+      within(screen.getByRole('table', { name: /Cut points/ })).getByRole('row', { name: /Function 1/ }).textContent;
     expect(row()).toContain('goes on past Branch B1');
     await userEvent.click(screen.getByRole('button', { name: 'Arm run, 400 mm, 0 findings, 1 splice of others' }));
-    expect(screen.getAllByRole('slider').map((one) => one.getAttribute('aria-label'))).toEqual(['Circuit 1 Function 1, right splice']);
+    expect(screen.getAllByRole('slider').map((one) => one.getAttribute('aria-label'))).toEqual([
+      'Circuit 1 Function 1, right splice',
+    ]);
     expect(screen.getByRole('columnheader', { name: /from Branch B1/ })).toBeTruthy();
     const plan = planFor(branched()).findings[0]!;
     expect(row()).toContain(String(plan.splices[1]!.cutMm));
@@ -148,13 +228,19 @@ describe('a repair that reaches past a branch', () => {
   });
   it('moved on the run where it lies, it is kept with that run', async () => {
     const server = standInServer({});
-    render(<InJob view={branched()}><LayoutStage /></InJob>);
+    render(
+      <InJob view={branched()}>
+        <LayoutStage />
+      </InJob>,
+    );
     await userEvent.click(screen.getByRole('button', { name: /^Arm run/ }));
     const before = Number(handle(/right/).getAttribute('aria-valuenow'));
     await waitFor(() => {
       fireEvent.keyDown(handle(/right/), { key: 'ArrowRight', shiftKey: true });
       expect(Number(handle(/right/).getAttribute('aria-valuenow'))).toBeGreaterThan(before);
     });
-    await waitFor(() => expect(saved(server)?.pins).toMatchObject([{ findingId: 'F1', side: 'right', runId: 'R2' }]), { timeout: 5000 });
+    await waitFor(() => expect(saved(server)?.pins).toMatchObject([{ findingId: 'F1', side: 'right', runId: 'R2' }]), {
+      timeout: 5000,
+    });
   });
 });

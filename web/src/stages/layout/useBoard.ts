@@ -1,6 +1,22 @@
 import { useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import {
-  findingPlanAt, findingsOnRun, movedSplice, NO_WISHES, pinnedAt, placesOf, plansOn, runPlanAt, searchedAnew, takeSections, unpinned, type Board, type FindingPlan, type LayoutWishes, type Moved, type RunPlan, type SpliceSide,
+  findingPlanAt,
+  findingsOnRun,
+  movedSplice,
+  NO_WISHES,
+  pinnedAt,
+  placesOf,
+  plansOn,
+  runPlanAt,
+  searchedAnew,
+  takeSections,
+  unpinned,
+  type Board,
+  type FindingPlan,
+  type LayoutWishes,
+  type Moved,
+  type RunPlan,
+  type SpliceSide,
 } from '@mendum/core';
 import { useChange } from '../../app/change.ts';
 import { thePlanner } from '../../app/usePlan.ts';
@@ -80,11 +96,13 @@ export function useBoard(runId: string | undefined): LiveBoard {
     if (runId === undefined) return undefined;
     let current = true;
     const { job, practice, catalogue } = view;
-    void thePlanner().board(job, practice, catalogue, runId).then((packed) => {
-      if (!current) return;
-      if (packed) takeSections(packed.sections);
-      setMade(packed && { board: packed.board, version: view.version });
-    });
+    void thePlanner()
+      .board(job, practice, catalogue, runId)
+      .then((packed) => {
+        if (!current) return;
+        if (packed) takeSections(packed.sections);
+        setMade(packed && { board: packed.board, version: view.version });
+      });
     return () => {
       current = false;
     };
@@ -112,11 +130,19 @@ export function useBoard(runId: string | undefined): LiveBoard {
     const byId = new Map(moved.items.map((item) => [item.findingId, item]));
     return base.map((finding) => {
       const item = byId.get(finding.findingId);
-      return item && moved.moved.some((pin) => pin.findingId === finding.findingId) ? findingPlanAt(finding, item) : finding;
+      return item && moved.moved.some((pin) => pin.findingId === finding.findingId)
+        ? findingPlanAt(finding, item)
+        : finding;
     });
   }, [base, moved]);
   const planned = plan.runs.find((one) => one.runId === runId);
-  const runPlan = useMemo(() => (planned && moved && board ? runPlanAt(view.job, board, moved.items, planned, view.practice.figures.untwistedAtMostMm) : planned), [planned, moved, board, view.job, view.practice]);
+  const runPlan = useMemo(
+    () =>
+      planned && moved && board
+        ? runPlanAt(view.job, board, moved.items, planned, view.practice.figures.untwistedAtMostMm)
+        : planned,
+    [planned, moved, board, view.job, view.practice],
+  );
 
   const wanted = (): LayoutWishes => {
     const { sent } = line.current;
@@ -135,7 +161,11 @@ export function useBoard(runId: string | undefined): LiveBoard {
         return false;
       }
       const version = Number(answer.data.version);
-      line.current = { ...line.current, answered: version, sent: line.current.sent?.wishes === next ? { wishes: next, version } : line.current.sent };
+      line.current = {
+        ...line.current,
+        answered: version,
+        sent: line.current.sent?.wishes === next ? { wishes: next, version } : line.current.sent,
+      };
       // Nothing was moved since: the next plan is the one of this write.
       setHeld((now) => (now && now.moved === shown ? { ...now, saved: version } : now));
       return true;
@@ -152,16 +182,31 @@ export function useBoard(runId: string | undefined): LiveBoard {
     const target = history[from].at(-1);
     if (!target) return;
     const now = wanted();
-    void send(target).then((ok) => ok && setHistory((all) => ({ ...all, [from]: all[from].slice(0, -1), [to]: [...all[to], now] })));
+    void send(target).then(
+      (ok) => ok && setHistory((all) => ({ ...all, [from]: all[from].slice(0, -1), [to]: [...all[to], now] })),
+    );
   };
   return {
-    board, plans, runPlan, wishes, save, moving: moved !== undefined,
+    board,
+    plans,
+    runPlan,
+    wishes,
+    save,
+    moving: moved !== undefined,
     move: (findingId, side, wishMm, snapMm = 0) => {
       const from = latest.current.moved?.items ?? items;
       const next = board && from && movedSplice(board.run, from, findingId, side, wishMm, snapMm);
       if (next) {
         const before = latest.current.moved?.moved ?? [];
-        const all = { ...next, moved: [...before.filter((pin) => !next.moved.some((one) => one.findingId === pin.findingId && one.side === pin.side)), ...next.moved] };
+        const all = {
+          ...next,
+          moved: [
+            ...before.filter(
+              (pin) => !next.moved.some((one) => one.findingId === pin.findingId && one.side === pin.side),
+            ),
+            ...next.moved,
+          ],
+        };
         latest.current = { ...latest.current, moved: all };
         setHeld({ moved: all });
       }

@@ -1,10 +1,19 @@
 import { useMemo, useState } from 'react';
-import { compareLayouts, placesOf, type Board, type LaidOut, type PlacedItem, type RunPlan, type RunToLayOut } from '@mendum/core';
+import {
+  compareLayouts,
+  placesOf,
+  type Board,
+  type LaidOut,
+  type PlacedItem,
+  type RunPlan,
+  type RunToLayOut,
+} from '@mendum/core';
 
 type Reached = RunPlan['reached'];
 
 /** A run with places in it, as words: what was proven of one holds for the same again. */
-const keyOf = (run: RunToLayOut, items: readonly PlacedItem[]): string => JSON.stringify([{ ...run, found: undefined }, placesOf(items)]);
+const keyOf = (run: RunToLayOut, items: readonly PlacedItem[]): string =>
+  JSON.stringify([{ ...run, found: undefined }, placesOf(items)]);
 
 /**
  * What a search has proven of the layout that lies on the board. A layout that is kept is not searched again with every plan; as long as it lies as the
@@ -14,9 +23,16 @@ export function useProof(board: Board | undefined) {
   const [proof, setProof] = useState<{ readonly key: string; readonly reached: Reached }>();
   const key = useMemo(() => (board ? keyOf(board.run, board.items) : undefined), [board]);
   /** Takes what a search ended with. @returns whether it is better than what lies there */
-  const take = (searched: RunToLayOut, found: LaidOut, now: { readonly items: readonly PlacedItem[]; readonly objective: Reached['objective'] }): boolean => {
+  const take = (
+    searched: RunToLayOut,
+    found: LaidOut,
+    now: { readonly items: readonly PlacedItem[]; readonly objective: Reached['objective'] },
+  ): boolean => {
     const isBetter = compareLayouts(found.objective, now.objective) < 0;
-    setProof({ key: keyOf(searched, isBetter ? found.items : now.items), reached: { objective: isBetter ? found.objective : now.objective, bound: found.bound, open: found.open } });
+    setProof({
+      key: keyOf(searched, isBetter ? found.items : now.items),
+      reached: { objective: isBetter ? found.objective : now.objective, bound: found.bound, open: found.open },
+    });
     return isBetter;
   };
   return { reached: proof && proof.key === key ? proof.reached : undefined, take };

@@ -31,9 +31,11 @@ export function useSearch(onFound: (layout: LaidOut) => void) {
       best.current = layout;
       setSearching({ best: layout });
     };
-    void wrap<LayoutSearcher>(mine).search(run, proxy(better)).then((found) => {
-      if (worker.current === mine) end(found);
-    });
+    void wrap<LayoutSearcher>(mine)
+      .search(run, proxy(better))
+      .then((found) => {
+        if (worker.current === mine) end(found);
+      });
   };
   return { searching, start, stop: () => end(best.current) };
 }

@@ -10,7 +10,15 @@ import { CheckBlock } from './CheckBlock.tsx';
 import { MakeAgain } from './MakeAgain.tsx';
 
 /** One splice or cover with its checks, its rulings, and what a redo would cost. */
-export function ProveMake({ make, circuit, onNext }: { readonly make: Make; readonly circuit: Circuit; readonly onNext: (() => void) | undefined }) {
+export function ProveMake({
+  make,
+  circuit,
+  onNext,
+}: {
+  readonly make: Make;
+  readonly circuit: Circuit;
+  readonly onNext: (() => void) | undefined;
+}) {
   const { view, plan, nodeName, signed } = useOpenJob();
   const run = runOf(make, plan, view.job.harness.runs);
   const { change, busy } = useChange(view.id);
@@ -20,31 +28,75 @@ export function ProveMake({ make, circuit, onNext }: { readonly make: Make; read
   const looks = make.checks.filter((check) => check.kind === 'look');
   const looksOpen = looks.filter((check) => !rulings.has(check.id));
   const send = (values: readonly { readonly checkId: string; readonly value: ReadingValue }[]): Promise<boolean> =>
-    change('POST', '/readings', { readings: values.map((one) => ({ ...one, spliceId: make.id, make: make.make })) }).then((outcome) => outcome.ok);
+    change('POST', '/readings', {
+      readings: values.map((one) => ({ ...one, spliceId: make.id, make: make.make })),
+    }).then((outcome) => outcome.ok);
   return (
     <section aria-label={`Checks of circuit ${circuit.number}`}>
       <div className="flex flex-wrap items-center gap-x-4 gap-y-1">
         <b className="figure text-2xl">{circuit.number}</b>
         <WireChip colour={circuit.wire.colour} width={90} thick={11} title="the wire" />
         <h2 className="text-2xl font-semibold">{circuit.function}</h2>
-        <span className="text-lg text-soft">{'methodName' in make ? make.methodName : make.name}{cavityOf(make) === undefined ? <> at <span className="figure">{plain(atOf(make), 0)}</span> {unit}{run ? ` from ${nodeName(run.fromNodeId)}` : ''}</> : <>, {cavityOf(make)}</>}{make.make > 1 ? `, make ${make.make}` : ''}</span>
-        {!signed && looksOpen.length > 1 ? <Button className="ml-auto" disabled={busy} onClick={() => void send(looksOpen.map((check) => ({ checkId: check.id, value: { kind: 'look', answer: 'good' } })))}>All {looksOpen.length} looks are good</Button> : null}
+        <span className="text-lg text-soft">
+          {'methodName' in make ? make.methodName : make.name}
+          {cavityOf(make) === undefined ? (
+            <>
+              {' '}
+              at <span className="figure">{plain(atOf(make), 0)}</span> {unit}
+              {run ? ` from ${nodeName(run.fromNodeId)}` : ''}
+            </>
+          ) : (
+            <>, {cavityOf(make)}</>
+          )}
+          {make.make > 1 ? `, make ${make.make}` : ''}
+        </span>
+        {!signed && looksOpen.length > 1 ? (
+          <Button
+            className="ml-auto"
+            disabled={busy}
+            onClick={() =>
+              void send(looksOpen.map((check) => ({ checkId: check.id, value: { kind: 'look', answer: 'good' } })))
+            }
+          >
+            All {looksOpen.length} looks are good
+          </Button>
+        ) : null}
       </div>
-      {standing === 'failed' && !signed ? <MakeAgain make={make} ruling={[...rulings.values()].find((ruling) => ruling.verdict === 'scrap') ?? [...rulings.values()].find((ruling) => ruling.verdict === 'rework')} /> : null}
+      {standing === 'failed' && !signed ? (
+        <MakeAgain
+          make={make}
+          ruling={
+            [...rulings.values()].find((ruling) => ruling.verdict === 'scrap') ??
+            [...rulings.values()].find((ruling) => ruling.verdict === 'rework')
+          }
+        />
+      ) : null}
       <ol className="mt-3 border-t border-ink">
         {make.checks.map((check) => (
           <li key={check.id} className="border-b border-rule py-3">
-            <CheckBlock check={check} ruling={rulings.get(check.id)} reading={readings.filter((reading) => reading.checkId === check.id).at(-1)} locked={signed || busy} onRead={(value) => send([{ checkId: check.id, value }])} />
+            <CheckBlock
+              check={check}
+              ruling={rulings.get(check.id)}
+              reading={readings.filter((reading) => reading.checkId === check.id).at(-1)}
+              locked={signed || busy}
+              onRead={(value) => send([{ checkId: check.id, value }])}
+            />
           </li>
         ))}
       </ol>
       {standing === 'passed' ? (
         <div className="mt-4 flex flex-wrap items-center gap-4">
           <p className="text-xl font-semibold text-pass">✓ Proved: every check of this one passed.</p>
-          {onNext ? <Button look="copper" onClick={onNext}>Next one</Button> : null}
+          {onNext ? (
+            <Button look="copper" onClick={onNext}>
+              Next one
+            </Button>
+          ) : null}
         </div>
       ) : null}
-      <p className="mt-4 text-soft">When all are proved, switch and watch every function on that connector, not only the one mended.</p>
+      <p className="mt-4 text-soft">
+        When all are proved, switch and watch every function on that connector, not only the one mended.
+      </p>
     </section>
   );
 }

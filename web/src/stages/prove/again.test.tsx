@@ -6,8 +6,21 @@ import { findingOf, InJob, viewOf } from '../../test/job.tsx';
 import { standInServer, writesOf } from '../../test/server.ts';
 import { ProveStage } from './ProveStage.tsx';
 
-const letGo = (make = 1): Reading => ({ id: `t${make}`, spliceId: 'F1:only', make, checkId: 'tug', value: { kind: 'tug', newtons: 40, held: false }, by: 'Ines', at: '2030-01-01T09:00:00Z' });
-const show = (slackMm: number) => render(<InJob view={viewOf([findingOf('F1', { slackMm })], { readings: [letGo()] })}><ProveStage /></InJob>);
+const letGo = (make = 1): Reading => ({
+  id: `t${make}`,
+  spliceId: 'F1:only',
+  make,
+  checkId: 'tug',
+  value: { kind: 'tug', newtons: 40, held: false },
+  by: 'Ines',
+  at: '2030-01-01T09:00:00Z',
+});
+const show = (slackMm: number) =>
+  render(
+    <InJob view={viewOf([findingOf('F1', { slackMm })], { readings: [letGo()] })}>
+      <ProveStage />
+    </InJob>,
+  );
 
 describe('a joint that let go', () => {
   it('says the cause, the next action and what it costs, before it is accepted', () => {
@@ -15,37 +28,61 @@ describe('a joint that let go', () => {
     show(60);
     const again = screen.getByRole('region', { name: 'Make it again' });
     expect(again.textContent).toContain('It let go at 40 N; it must hold 111 and 222 on a sample.');
-    expect(again.textContent).toContain('Cutting it out costs 9 mm on each side. One splice still reaches: 30 mm of slack are left then.');
+    expect(again.textContent).toContain(
+      'Cutting it out costs 9 mm on each side. One splice still reaches: 30 mm of slack are left then.',
+    );
   });
   it('costs more once its sleeve was shrunk, and may turn one splice into two', async () => {
     standInServer({});
     show(40);
     await userEvent.click(screen.getByLabelText('Its sleeve has been shrunk'));
-    expect(screen.getByRole('region', { name: 'Make it again' }).textContent).toContain('19.5 mm on each side. The slack is used up: one splice becomes two');
+    expect(screen.getByRole('region', { name: 'Make it again' }).textContent).toContain(
+      '19.5 mm on each side. The slack is used up: one splice becomes two',
+    );
   });
   it('sends what was decided, with its cause', async () => {
     const sent = standInServer({ 'POST /jobs/J/redos': { status: 201, body: {} } });
     show(60);
     await userEvent.click(screen.getByRole('button', { name: 'Cut it out and make it again' }));
-    await waitFor(() => expect(writesOf(sent)).toMatchObject([{ body: { spliceId: 'F1:only', make: 1, shrunk: false, because: expect.stringContaining('let go at 40 N') } }]));
+    await waitFor(() =>
+      expect(writesOf(sent)).toMatchObject([
+        { body: { spliceId: 'F1:only', make: 1, shrunk: false, because: expect.stringContaining('let go at 40 N') } },
+      ]),
+    );
   });
 });
 
 describe('proving', () => {
   it('all looks are good in one tap, as one write', async () => {
     const sent = standInServer({ 'POST /jobs/J/readings': { status: 201, body: { rulings: [] } } });
-    render(<InJob view={viewOf([findingOf('F1')])}><ProveStage /></InJob>);
+    render(
+      <InJob view={viewOf([findingOf('F1')])}>
+        <ProveStage />
+      </InJob>,
+    );
     await userEvent.click(screen.getByRole('button', { name: 'All 3 looks are good' }));
     await waitFor(() => expect(writesOf(sent)).toHaveLength(1));
-    expect((writesOf(sent)[0]?.body?.readings as { checkId: string }[]).map((reading) => reading.checkId)).toEqual(['barrel.wire', 'barrel.crimp', 'seal.glue']);
+    expect((writesOf(sent)[0]?.body?.readings as { checkId: string }[]).map((reading) => reading.checkId)).toEqual([
+      'barrel.wire',
+      'barrel.crimp',
+      'seal.glue',
+    ]);
   });
   it('without anything made it says where to go', () => {
-    render(<InJob view={viewOf([])}><ProveStage /></InJob>);
+    render(
+      <InJob view={viewOf([])}>
+        <ProveStage />
+      </InJob>,
+    );
     expect(screen.getByText('Nothing to prove yet')).toBeTruthy();
   });
   it('a watch passes and says what to do', () => {
     const watch: Reading = { ...letGo(), value: { kind: 'tug', newtons: 140, held: true } };
-    render(<InJob view={viewOf([findingOf('F1')], { readings: [watch] })}><ProveStage /></InJob>);
+    render(
+      <InJob view={viewOf([findingOf('F1')], { readings: [watch] })}>
+        <ProveStage />
+      </InJob>,
+    );
     expect(screen.getByText('Look at the crimp again.')).toBeTruthy();
     expect(screen.queryByRole('region', { name: 'Make it again' })).toBeNull();
   });

@@ -9,7 +9,13 @@ import { Select, TextArea } from '../../ui/field.tsx';
 import { useOpenJob } from '../job.ts';
 
 /** A signed record is never changed: a correction is a new one that names the old. */
-export function Corrections({ records, all }: { readonly records: readonly KeptRecord[]; readonly all: readonly KeptRecord[] }) {
+export function Corrections({
+  records,
+  all,
+}: {
+  readonly records: readonly KeptRecord[];
+  readonly all: readonly KeptRecord[];
+}) {
   const { view } = useOpenJob();
   const { change, busy } = useChange();
   const dispatch = useAppDispatch();
@@ -26,13 +32,50 @@ export function Corrections({ records, all }: { readonly records: readonly KeptR
   };
   return (
     <>
-      <Button look="quiet" onClick={() => { setRecordId(records[0]?.id ?? ''); setOpen(true); }}>Correct the record</Button>
-      {corrected > 0 ? <p className="text-soft">{corrected} {corrected === 1 ? 'record was' : 'records were'} corrected; the earlier text is kept.</p> : null}
-      <Dialog open={open} onOpenChange={setOpen} title="Correct the record" about="The signed record stays as it is. Your correction is added as a new one that names it.">
-        <form className="grid gap-4" onSubmit={(event) => { event.preventDefault(); if (text.trim().length >= 3) void send(); }}>
-          <Select label="Which splice?" value={recordId} onChange={(event) => setRecordId(event.target.value)}>{records.map((record) => <option key={record.id} value={record.id}>{`${record.body.circuitNumber} ${record.body.circuitFunction} at ${Math.round(record.body.atMm)} mm`}</option>)}</Select>
-          <TextArea label="What is right" value={text} maxLength={2000} onChange={(event) => setText(event.target.value)} />
-          <Button type="submit" look="copper" disabled={busy || text.trim().length < 3}>Add the correction</Button>
+      <Button
+        look="quiet"
+        onClick={() => {
+          setRecordId(records[0]?.id ?? '');
+          setOpen(true);
+        }}
+      >
+        Correct the record
+      </Button>
+      {corrected > 0 ? (
+        <p className="text-soft">
+          {corrected} {corrected === 1 ? 'record was' : 'records were'} corrected; the earlier text is kept.
+        </p>
+      ) : null}
+      <Dialog
+        open={open}
+        onOpenChange={setOpen}
+        title="Correct the record"
+        about="The signed record stays as it is. Your correction is added as a new one that names it."
+      >
+        <form
+          className="grid gap-4"
+          onSubmit={(event) => {
+            event.preventDefault();
+            if (text.trim().length >= 3) void send();
+          }}
+        >
+          <Select label="Which splice?" value={recordId} onChange={(event) => setRecordId(event.target.value)}>
+            {records.map((record) => (
+              <option
+                key={record.id}
+                value={record.id}
+              >{`${record.body.circuitNumber} ${record.body.circuitFunction} at ${Math.round(record.body.atMm)} mm`}</option>
+            ))}
+          </Select>
+          <TextArea
+            label="What is right"
+            value={text}
+            maxLength={2000}
+            onChange={(event) => setText(event.target.value)}
+          />
+          <Button type="submit" look="copper" disabled={busy || text.trim().length < 3}>
+            Add the correction
+          </Button>
         </form>
       </Dialog>
     </>

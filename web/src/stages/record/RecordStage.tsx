@@ -9,7 +9,8 @@ import { useOpenJob } from '../job.ts';
 import { Corrections } from './Corrections.tsx';
 import { Sheet } from './Sheet.tsx';
 
-const LINK = 'flex min-h-11 items-center justify-center rounded-sm border border-ink bg-sheet px-4 text-lg font-semibold hover:bg-wash';
+const LINK =
+  'flex min-h-11 items-center justify-center rounded-sm border border-ink bg-sheet px-4 text-lg font-semibold hover:bg-wash';
 
 /** The sheet as it will print, sign-off, and the record to take along. */
 export function RecordStage() {
@@ -20,7 +21,13 @@ export function RecordStage() {
   const [refusal, setRefusal] = useState<{ readonly message: string; readonly hint: string }>();
   const replaced = new Set(view.records.map((record) => record.replacesId));
   const records = view.records.filter((record) => !replaced.has(record.id));
-  const sheet = jobSheet(view.job, plan, view.readings, records.map((record) => record.body), when);
+  const sheet = jobSheet(
+    view.job,
+    plan,
+    view.readings,
+    records.map((record) => record.body),
+    when,
+  );
   const [first] = records;
   const sign = async (): Promise<void> => {
     const outcome = await change('POST', '/sign', { version: view.version, note: note.trim() }, { quiet: true });
@@ -30,23 +37,63 @@ export function RecordStage() {
   const open = sheet.lines.filter((line) => line.standing !== 'passed').length;
   return (
     <div className="grid gap-8 lg:grid-cols-[1fr_300px]">
-      <Sheet sheet={sheet} signature={first && { by: first.body.signedBy, at: first.body.signedAt, note: first.body.note }} />
+      <Sheet
+        sheet={sheet}
+        signature={first && { by: first.body.signedBy, at: first.body.signedAt, note: first.body.note }}
+      />
       <aside className="no-print grid content-start gap-3">
-        {signed ? <p className="text-xl font-semibold text-pass">✓ Signed by {first?.body.signedBy}</p> : (
+        {signed ? (
+          <p className="text-xl font-semibold text-pass">✓ Signed by {first?.body.signedBy}</p>
+        ) : (
           <section aria-label="Sign-off" className="grid gap-3 border-b border-rule pb-5">
             <h2 className="text-xl font-semibold">Sign off</h2>
-            <p>{open === 0 ? 'Every splice and cover is proved.' : `${open} of ${sheet.lines.length} not proved yet: finish them in Prove.`}</p>
-            <TextArea label="Note for whoever reads this in two years" value={note} maxLength={2000} onChange={(event) => setNote(event.target.value)} />
-            {refusal ? <p role="alert" className="text-scrap">{refusal.message} {refusal.hint}</p> : null}
-            <Button look="copper" disabled={busy || open > 0 || sheet.lines.length === 0} onClick={() => void sign()}>Sign as {person}</Button>
+            <p>
+              {open === 0
+                ? 'Every splice and cover is proved.'
+                : `${open} of ${sheet.lines.length} not proved yet: finish them in Prove.`}
+            </p>
+            <TextArea
+              label="Note for whoever reads this in two years"
+              value={note}
+              maxLength={2000}
+              onChange={(event) => setNote(event.target.value)}
+            />
+            {refusal ? (
+              <p role="alert" className="text-scrap">
+                {refusal.message} {refusal.hint}
+              </p>
+            ) : null}
+            <Button look="copper" disabled={busy || open > 0 || sheet.lines.length === 0} onClick={() => void sign()}>
+              Sign as {person}
+            </Button>
           </section>
         )}
-        <a className={signed ? `${LINK} !border-copper !bg-copper !text-oncopper` : LINK} href={`${base}/record.pdf`} download>PDF</a>
-        {signed ? <a className={LINK} href={`${base}/record.csv`} download>CSV table</a> : null}
-        {signed ? <a className={LINK} href={`${base}/record.json`} download>JSON record</a> : null}
-        <a className={LINK} href={`${base}/file`} download>Job file</a>
+        <a
+          className={signed ? `${LINK} !border-copper !bg-copper !text-oncopper` : LINK}
+          href={`${base}/record.pdf`}
+          download
+        >
+          PDF
+        </a>
+        {signed ? (
+          <a className={LINK} href={`${base}/record.csv`} download>
+            CSV table
+          </a>
+        ) : null}
+        {signed ? (
+          <a className={LINK} href={`${base}/record.json`} download>
+            JSON record
+          </a>
+        ) : null}
+        <a className={LINK} href={`${base}/file`} download>
+          Job file
+        </a>
         <Button onClick={() => window.print()}>Print</Button>
-        {signed ? <Corrections records={records} all={view.records} /> : <p className="text-soft">CSV and JSON come with the signature.</p>}
+        {signed ? (
+          <Corrections records={records} all={view.records} />
+        ) : (
+          <p className="text-soft">CSV and JSON come with the signature.</p>
+        )}
       </aside>
     </div>
   );

@@ -7,41 +7,103 @@ interface SheetProps {
   readonly signature: { readonly by: string; readonly at: string; readonly note: string } | undefined;
 }
 
-const Fact = ({ name, value }: { readonly name: string; readonly value: string }) => <div><dt className="text-sm text-soft">{name}</dt><dd>{value}</dd></div>;
+const Fact = ({ name, value }: { readonly name: string; readonly value: string }) => (
+  <div>
+    <dt className="text-sm text-soft">{name}</dt>
+    <dd>{value}</dd>
+  </div>
+);
 
 /** The record as it prints: what was done to which circuit, where, how, with what, how it read, by whom. */
 export function Sheet({ sheet, signature }: SheetProps) {
   return (
     <article className="print-sheet border border-rule bg-sheet p-8" aria-label="Repair record">
-      <header className="flex items-baseline gap-4"><h2 className="text-[28px] font-semibold">{sheet.title}</h2><span className="ml-auto text-soft">job <span className="figure">{sheet.jobNumber}</span></span></header>
+      <header className="flex items-baseline gap-4">
+        <h2 className="text-[28px] font-semibold">{sheet.title}</h2>
+        <span className="ml-auto text-soft">
+          job <span className="figure">{sheet.jobNumber}</span>
+        </span>
+      </header>
       <dl className="mt-3 grid grid-cols-2 gap-x-6 gap-y-2 border-b border-ink pb-3 sm:grid-cols-4">
-        <Fact name="Machine" value={sheet.machine} /><Fact name="Harness" value={sheet.harness} /><Fact name="Made safe" value={sheet.isolation} /><Fact name="Practice" value={sheet.practice} />
+        <Fact name="Machine" value={sheet.machine} />
+        <Fact name="Harness" value={sheet.harness} />
+        <Fact name="Made safe" value={sheet.isolation} />
+        <Fact name="Practice" value={sheet.practice} />
       </dl>
       {sheet.lines.length === 0 ? <p className="py-6 text-lg text-soft">Nothing is made yet.</p> : null}
       {sheet.lines.map((line) => (
-        <section key={line.spliceId} className="grid break-inside-avoid gap-x-5 gap-y-1 border-b border-rule py-3 sm:grid-cols-[170px_190px_1fr]">
-          <div><p className="font-semibold">{line.circuit}</p><p className="text-soft">{line.place}</p><StandingMark standing={line.standing} /></div>
+        <section
+          key={line.spliceId}
+          className="grid break-inside-avoid gap-x-5 gap-y-1 border-b border-rule py-3 sm:grid-cols-[170px_190px_1fr]"
+        >
           <div>
-            <p>{line.method}</p><p className="text-soft">{line.materials}</p>
-            {line.note === undefined ? null : <p className="text-soft">{line.note}</p>}
-            {line.override === undefined ? null : <p className="text-copper">Chosen against the ranking. {line.override}</p>}
-            {line.temporaryUntil === undefined ? null : <p className="font-semibold text-rework">Temporary until {line.temporaryUntil}</p>}
-            {line.redos > 0 ? <p className="text-soft">Made again {line.redos === 1 ? 'once' : `${line.redos} times`}</p> : null}
+            <p className="font-semibold">{line.circuit}</p>
+            <p className="text-soft">{line.place}</p>
+            <StandingMark standing={line.standing} />
           </div>
-          {line.readings.length === 0 ? <p className="text-soft">No readings yet</p> : (
+          <div>
+            <p>{line.method}</p>
+            <p className="text-soft">{line.materials}</p>
+            {line.note === undefined ? null : <p className="text-soft">{line.note}</p>}
+            {line.override === undefined ? null : (
+              <p className="text-copper">Chosen against the ranking. {line.override}</p>
+            )}
+            {line.temporaryUntil === undefined ? null : (
+              <p className="font-semibold text-rework">Temporary until {line.temporaryUntil}</p>
+            )}
+            {line.redos > 0 ? (
+              <p className="text-soft">Made again {line.redos === 1 ? 'once' : `${line.redos} times`}</p>
+            ) : null}
+          </div>
+          {line.readings.length === 0 ? (
+            <p className="text-soft">No readings yet</p>
+          ) : (
             <ul>
               {line.readings.map((reading) => (
-                <li key={`${reading.title} ${reading.make} ${reading.at} ${reading.words}`} className="flex flex-wrap items-baseline gap-x-2"><span className="text-soft">{reading.title}{reading.make > 1 || line.redos > 0 ? ` (make ${reading.make})` : ''}:</span><span>{reading.words}</span><Verdict verdict={reading.ruling.verdict} watch={reading.ruling.watch} /></li>
+                <li
+                  key={`${reading.title} ${reading.make} ${reading.at} ${reading.words}`}
+                  className="flex flex-wrap items-baseline gap-x-2"
+                >
+                  <span className="text-soft">
+                    {reading.title}
+                    {reading.make > 1 || line.redos > 0 ? ` (make ${reading.make})` : ''}:
+                  </span>
+                  <span>{reading.words}</span>
+                  <Verdict verdict={reading.ruling.verdict} watch={reading.ruling.watch} />
+                </li>
               ))}
             </ul>
           )}
         </section>
       ))}
       {sheet.leftToYou.length === 0 ? null : (
-        <section className="border-b border-rule py-3"><h3 className="font-semibold">Left to a person</h3>{sheet.leftToYou.map((one) => <p key={`${one.circuit} ${one.what}`}><b>{one.circuit}:</b> {one.what}</p>)}</section>
+        <section className="border-b border-rule py-3">
+          <h3 className="font-semibold">Left to a person</h3>
+          {sheet.leftToYou.map((one) => (
+            <p key={`${one.circuit} ${one.what}`}>
+              <b>{one.circuit}:</b> {one.what}
+            </p>
+          ))}
+        </section>
       )}
-      <section className="py-3"><h3 className="font-semibold">Cautions that apply</h3><ul className="list-disc pl-5">{sheet.cautions.map((caution) => <li key={caution.id}>{caution.text}</li>)}</ul></section>
-      <footer className="border-t border-ink pt-3">{signature ? <p><b>Signed by {signature.by}</b>, {when(signature.at)}{signature.note === '' ? '' : `. ${signature.note}`}</p> : <p className="text-soft">Not signed: this is the state of the work and not a record.</p>}</footer>
+      <section className="py-3">
+        <h3 className="font-semibold">Cautions that apply</h3>
+        <ul className="list-disc pl-5">
+          {sheet.cautions.map((caution) => (
+            <li key={caution.id}>{caution.text}</li>
+          ))}
+        </ul>
+      </section>
+      <footer className="border-t border-ink pt-3">
+        {signature ? (
+          <p>
+            <b>Signed by {signature.by}</b>, {when(signature.at)}
+            {signature.note === '' ? '' : `. ${signature.note}`}
+          </p>
+        ) : (
+          <p className="text-soft">Not signed: this is the state of the work and not a record.</p>
+        )}
+      </footer>
     </article>
   );
 }

@@ -34,7 +34,11 @@ function signed(note = 'done'): JobView {
 }
 
 const show = (view: JobView): void => {
-  render(<InJob view={view}><RecordStage /></InJob>);
+  render(
+    <InJob view={view}>
+      <RecordStage />
+    </InJob>,
+  );
 };
 
 describe('before it is signed', () => {
@@ -59,14 +63,29 @@ describe('before it is signed', () => {
     show(proved());
     await userEvent.type(screen.getByLabelText(/Note for whoever/), 'salt washed off');
     await userEvent.click(screen.getByRole('button', { name: /^Sign as/ }));
-    await waitFor(() => expect(writesOf(sent)).toMatchObject([{ path: '/jobs/J/sign', body: { version: 1, note: 'salt washed off' } }]));
+    await waitFor(() =>
+      expect(writesOf(sent)).toMatchObject([{ path: '/jobs/J/sign', body: { version: 1, note: 'salt washed off' } }]),
+    );
   });
 
   it('a refused signature says why, where it was pressed', async () => {
-    standInServer({ 'POST /jobs/J/sign': { status: 409, body: { error: { code: 'RECORD_REFUSED', message: 'There are no readings for circuit 1.', hint: 'Take them in Prove.' } } } });
+    standInServer({
+      'POST /jobs/J/sign': {
+        status: 409,
+        body: {
+          error: {
+            code: 'RECORD_REFUSED',
+            message: 'There are no readings for circuit 1.',
+            hint: 'Take them in Prove.',
+          },
+        },
+      },
+    });
     show(proved());
     await userEvent.click(screen.getByRole('button', { name: /^Sign as/ }));
-    expect((await screen.findByRole('alert')).textContent).toBe('There are no readings for circuit 1. Take them in Prove.');
+    expect((await screen.findByRole('alert')).textContent).toBe(
+      'There are no readings for circuit 1. Take them in Prove.',
+    );
   });
 });
 
@@ -78,8 +97,14 @@ describe('the sheet', () => {
     expect(sheet.textContent).toContain('506 mm from X1');
     expect(sheet.textContent).toContain('Temporary until 2030-03-01');
     const lists = within(sheet).getAllByRole('list');
-    expect(within(lists[0]!).getAllByRole('listitem').map((line) => line.textContent)).toContain('Tug:111 N, heldPass');
-    expect(within(lists.at(-1)!).getAllByRole('listitem')[0]?.textContent).toContain("The maker's service manual and local codes come first");
+    expect(
+      within(lists[0]!)
+        .getAllByRole('listitem')
+        .map((line) => line.textContent),
+    ).toContain('Tug:111 N, heldPass');
+    expect(within(lists.at(-1)!).getAllByRole('listitem')[0]?.textContent).toContain(
+      "The maker's service manual and local codes come first",
+    );
   });
 });
 
@@ -101,14 +126,22 @@ describe('once signed', () => {
     expect(add.disabled).toBe(true);
     await userEvent.type(screen.getByLabelText('What is right'), 'Tool 4, not 3.');
     await userEvent.click(add);
-    await waitFor(() => expect(writesOf(sent)).toMatchObject([{ path: '/records/R1/corrections', body: { text: 'Tool 4, not 3.' } }]));
+    await waitFor(() =>
+      expect(writesOf(sent)).toMatchObject([{ path: '/records/R1/corrections', body: { text: 'Tool 4, not 3.' } }]),
+    );
   });
 
   it('shows the newest text and says how many were corrected', () => {
     standInServer({});
     const first = signed('old words');
     const [record] = first.records;
-    show({ ...first, records: [record!, { id: 'R2', spliceId: record!.spliceId, replacesId: 'R1', body: { ...record!.body, note: 'new words' } }] });
+    show({
+      ...first,
+      records: [
+        record!,
+        { id: 'R2', spliceId: record!.spliceId, replacesId: 'R1', body: { ...record!.body, note: 'new words' } },
+      ],
+    });
     expect(screen.getByText('1 record was corrected; the earlier text is kept.')).toBeTruthy();
     const sheet = screen.getByRole('article', { name: 'Repair record' });
     expect(sheet.textContent).toContain('new words');

@@ -20,26 +20,61 @@ interface BranchFieldsProps {
 export function BranchFields({ draft, wrong, own, harness, onChange }: BranchFieldsProps) {
   const adding = draft.kind === 'addCircuit';
   const wires = draft.branchWires;
-  const put = (index: number, wire: WireSpec): void => onChange({ branchWires: wires.map((one, at) => (at === index ? wire : one)) });
+  const put = (index: number, wire: WireSpec): void =>
+    onChange({ branchWires: wires.map((one, at) => (at === index ? wire : one)) });
   return (
     <section className="grid gap-3">
       <h3 className="font-medium">{adding ? 'What is added' : 'Wires that the earlier repair joined on as well'}</h3>
       {wires.map((wire, index) => (
         <div key={index} className="border-l-2 border-rule pl-3">
           <WireFields wire={wire} onChange={(next) => put(index, next)} />
-          {wires.length > (adding ? 1 : 0) ? <Button look="quiet" onClick={() => onChange({ branchWires: wires.filter((_, at) => at !== index) })}>Without this wire</Button> : null}
+          {wires.length > (adding ? 1 : 0) ? (
+            <Button look="quiet" onClick={() => onChange({ branchWires: wires.filter((_, at) => at !== index) })}>
+              Without this wire
+            </Button>
+          ) : null}
         </div>
       ))}
-      {wires.length < MOST && own ? <Button className="justify-self-start" onClick={() => onChange({ branchWires: [...wires, own] })}>{wires.length === 0 ? 'Add a wire' : 'Add another wire'}</Button> : null}
+      {wires.length < MOST && own ? (
+        <Button className="justify-self-start" onClick={() => onChange({ branchWires: [...wires, own] })}>
+          {wires.length === 0 ? 'Add a wire' : 'Add another wire'}
+        </Button>
+      ) : null}
       {adding ? (
         <>
-          <label className="flex min-h-11 items-center gap-3"><input type="checkbox" className="size-6 accent-(--copper)" checked={draft.mainUncut} onChange={(event) => onChange({ mainUncut: event.target.checked })} />The main wire must stay whole</label>
+          <label className="flex min-h-11 items-center gap-3">
+            <input
+              type="checkbox"
+              className="size-6 accent-(--copper)"
+              checked={draft.mainUncut}
+              onChange={(event) => onChange({ mainUncut: event.target.checked })}
+            />
+            The main wire must stay whole
+          </label>
           <div className="grid gap-3 sm:grid-cols-2">
-            <Select label="Or into a free cavity of" value={draft.freeNodeId} onChange={(event) => onChange({ freeNodeId: event.target.value })}>
+            <Select
+              label="Or into a free cavity of"
+              value={draft.freeNodeId}
+              onChange={(event) => onChange({ freeNodeId: event.target.value })}
+            >
               <option value="">none: join it here</option>
-              {harness.nodes.filter((node) => node.kind === 'connector').map((node) => <option key={node.id} value={node.id}>{node.name}</option>)}
+              {harness.nodes
+                .filter((node) => node.kind === 'connector')
+                .map((node) => (
+                  <option key={node.id} value={node.id}>
+                    {node.name}
+                  </option>
+                ))}
             </Select>
-            {draft.freeNodeId === '' ? null : <TextField label="Which cavity" value={draft.freeCavity} maxLength={10} wrong={wrong.freeCavity} onChange={(event) => onChange({ freeCavity: event.target.value })} />}
+            {draft.freeNodeId === '' ? null : (
+              <TextField
+                label="Which cavity"
+                value={draft.freeCavity}
+                maxLength={10}
+                wrong={wrong.freeCavity}
+                onChange={(event) => onChange({ freeCavity: event.target.value })}
+              />
+            )}
           </div>
         </>
       ) : null}

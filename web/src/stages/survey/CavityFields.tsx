@@ -12,36 +12,106 @@ interface CavityFieldsProps {
 }
 
 /** What exactly is seen, where a kind has several sorts. */
-export function SortPicker({ kind, sort, onChange }: { readonly kind: FindingKind; readonly sort: string; readonly onChange: (sort: string) => void }) {
+export function SortPicker({
+  kind,
+  sort,
+  onChange,
+}: {
+  readonly kind: FindingKind;
+  readonly sort: string;
+  readonly onChange: (sort: string) => void;
+}) {
   const sorts = FINDING_SORTS[kind];
   if (!sorts) return null;
   return (
     <div role="radiogroup" aria-label="Which sort" className="flex flex-wrap gap-2">
-      {Object.entries(sorts).map(([id, words]) => <Button key={id} role="radio" aria-checked={sort === id} className={sort === id ? '!border-2 !border-copper !bg-wash' : ''} onClick={() => onChange(sort === id ? '' : id)}>{words}</Button>)}
+      {Object.entries(sorts).map(([id, words]) => (
+        <Button
+          key={id}
+          role="radio"
+          aria-checked={sort === id}
+          className={sort === id ? '!border-2 !border-copper !bg-wash' : ''}
+          onClick={() => onChange(sort === id ? '' : id)}
+        >
+          {words}
+        </Button>
+      ))}
     </div>
   );
 }
 
 /** Kinds at which wire may be lost behind the terminal. */
-const BEHIND: ReadonlySet<FindingKind> = new Set<FindingKind>(['terminalDamaged', 'terminalMiscrimped', 'cutFlush', 'housingMelted', 'housingBroken']);
+const BEHIND: ReadonlySet<FindingKind> = new Set<FindingKind>([
+  'terminalDamaged',
+  'terminalMiscrimped',
+  'cutFlush',
+  'housingMelted',
+  'housingBroken',
+]);
 
 /** At which connector, and for the housing every circuit in it at once. */
 export function CavityFields({ harness, draft, wrong, many, onChange }: CavityFieldsProps) {
   const shared = endsOf(harness.circuits, draft.circuitIds);
   const ends = harness.nodes.filter((node) => node.kind === 'connector' || node.kind === 'end');
   const housing = draft.kind === 'housingBroken' || draft.kind === 'housingMelted' || draft.kind === 'lockLost';
-  const inIt = harness.circuits.filter((circuit) => circuit.from.nodeId === draft.atNodeId || circuit.to.nodeId === draft.atNodeId);
-  const cavities = inIt.filter((circuit) => draft.circuitIds.includes(circuit.id)).map((circuit) => (circuit.from.nodeId === draft.atNodeId ? circuit.from.cavity : circuit.to.cavity));
+  const inIt = harness.circuits.filter(
+    (circuit) => circuit.from.nodeId === draft.atNodeId || circuit.to.nodeId === draft.atNodeId,
+  );
+  const cavities = inIt
+    .filter((circuit) => draft.circuitIds.includes(circuit.id))
+    .map((circuit) => (circuit.from.nodeId === draft.atNodeId ? circuit.from.cavity : circuit.to.cavity));
   return (
     <section className="grid gap-3 sm:grid-cols-2">
-      <Select label="At which connector?" value={draft.atNodeId} wrong={wrong.at} hint={cavities.length > 0 ? `Cavity ${cavities.join(', ')}` : undefined} onChange={(event) => onChange({ atNodeId: event.target.value })}>
+      <Select
+        label="At which connector?"
+        value={draft.atNodeId}
+        wrong={wrong.at}
+        hint={cavities.length > 0 ? `Cavity ${cavities.join(', ')}` : undefined}
+        onChange={(event) => onChange({ atNodeId: event.target.value })}
+      >
         <option value="">—</option>
-        {ends.map((node) => <option key={node.id} value={node.id} disabled={draft.circuitIds.length > 0 && !housing && !shared.has(node.id)}>{node.name}</option>)}
+        {ends.map((node) => (
+          <option
+            key={node.id}
+            value={node.id}
+            disabled={draft.circuitIds.length > 0 && !housing && !shared.has(node.id)}
+          >
+            {node.name}
+          </option>
+        ))}
       </Select>
-      {draft.kind === 'tooShort' ? <NumberField label="It lacks" unit="mm" value={draft.shortByMm} wrong={wrong.shortByMm} onChange={(event) => onChange({ shortByMm: event.target.value })} /> : null}
-      {housing && many && inIt.length > 0 ? <Button className="self-end" onClick={() => onChange({ circuitIds: inIt.map((circuit) => circuit.id) })}>Every circuit in it ({inIt.length})</Button> : null}
-      {BEHIND.has(draft.kind) ? <NumberField label="Wire lost behind it" hint="Until copper is bright and the jacket supple." unit="mm" value={draft.cutBackLeftMm} wrong={wrong.cutBackLeftMm} onChange={(event) => onChange({ cutBackLeftMm: event.target.value })} /> : null}
-      <NumberField label="Slack of the tail" hint="Not measured counts as 0." unit="mm" value={draft.slackMm} wrong={wrong.slackMm} onChange={(event) => onChange({ slackMm: event.target.value })} />
+      {draft.kind === 'tooShort' ? (
+        <NumberField
+          label="It lacks"
+          unit="mm"
+          value={draft.shortByMm}
+          wrong={wrong.shortByMm}
+          onChange={(event) => onChange({ shortByMm: event.target.value })}
+        />
+      ) : null}
+      {housing && many && inIt.length > 0 ? (
+        <Button className="self-end" onClick={() => onChange({ circuitIds: inIt.map((circuit) => circuit.id) })}>
+          Every circuit in it ({inIt.length})
+        </Button>
+      ) : null}
+      {BEHIND.has(draft.kind) ? (
+        <NumberField
+          label="Wire lost behind it"
+          hint="Until copper is bright and the jacket supple."
+          unit="mm"
+          value={draft.cutBackLeftMm}
+          wrong={wrong.cutBackLeftMm}
+          onChange={(event) => onChange({ cutBackLeftMm: event.target.value })}
+        />
+      ) : null}
+      <NumberField
+        label="Slack of the tail"
+        hint="Not measured counts as 0."
+        unit="mm"
+        value={draft.slackMm}
+        wrong={wrong.slackMm}
+        onChange={(event) => onChange({ slackMm: event.target.value })}
+      />
     </section>
   );
 }

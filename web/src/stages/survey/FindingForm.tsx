@@ -1,5 +1,14 @@
 import { useState } from 'react';
-import { allowedCurrentA, areaMm2, figure, isCavityKind, lostStretch, remainingShare, type Circuit, type Finding } from '@mendum/core';
+import {
+  allowedCurrentA,
+  areaMm2,
+  figure,
+  isCavityKind,
+  lostStretch,
+  remainingShare,
+  type Circuit,
+  type Finding,
+} from '@mendum/core';
 import { useChange, type Outcome } from '../../app/change.ts';
 import { Button } from '../../ui/button.tsx';
 import { NumberField, Select, TextArea, TextField } from '../../ui/field.tsx';
@@ -23,23 +32,47 @@ interface FindingFormProps {
 
 /** The stretch that is gone, as it follows from what is typed. */
 function LostWords({ draft }: { readonly draft: Draft }) {
-  const [fromMm, toMm, left, right] = [draft.fromMm, draft.toMm, draft.cutBackLeftMm, draft.cutBackRightMm].map(numberOf);
-  if (fromMm === undefined || toMm === undefined || left === undefined || right === undefined || !(toMm > fromMm)) return null;
+  const [fromMm, toMm, left, right] = [draft.fromMm, draft.toMm, draft.cutBackLeftMm, draft.cutBackRightMm].map(
+    numberOf,
+  );
+  if (fromMm === undefined || toMm === undefined || left === undefined || right === undefined || !(toMm > fromMm))
+    return null;
   const lost = lostStretch({ fromMm, toMm, cutBackLeftMm: left, cutBackRightMm: right } as Finding);
   if (!Number.isFinite(lost.toMm - lost.fromMm)) return null;
-  return <p className="text-lg">Lost once cut back: <b className="figure">{figure(lost.toMm - lost.fromMm, 1)}</b> mm</p>;
+  return (
+    <p className="text-lg">
+      Lost once cut back: <b className="figure">{figure(lost.toMm - lost.fromMm, 1)}</b> mm
+    </p>
+  );
 }
 
-type FieldProps = { readonly value: string; readonly wrong: string | undefined; readonly onChange: (event: { target: { value: string } }) => void };
+type FieldProps = {
+  readonly value: string;
+  readonly wrong: string | undefined;
+  readonly onChange: (event: { target: { value: string } }) => void;
+};
 
 /** Visible extent and cut-back, kept apart, with what is lost once cut back. */
-function StretchFields({ draft, startName, text }: { readonly draft: Draft; readonly startName: string; readonly text: (key: 'fromMm' | 'toMm' | 'cutBackLeftMm' | 'cutBackRightMm') => FieldProps }) {
+function StretchFields({
+  draft,
+  startName,
+  text,
+}: {
+  readonly draft: Draft;
+  readonly startName: string;
+  readonly text: (key: 'fromMm' | 'toMm' | 'cutBackLeftMm' | 'cutBackRightMm') => FieldProps;
+}) {
   return (
     <>
       <div className="grid gap-3 sm:grid-cols-2">
         <NumberField label={`From, mm off ${startName}`} unit="mm" {...text('fromMm')} />
         <NumberField label="To" unit="mm" {...text('toMm')} />
-        <NumberField label="Cut back towards the start" hint="Until copper is bright and the jacket supple." unit="mm" {...text('cutBackLeftMm')} />
+        <NumberField
+          label="Cut back towards the start"
+          hint="Until copper is bright and the jacket supple."
+          unit="mm"
+          {...text('cutBackLeftMm')}
+        />
         <NumberField label="Cut back towards the end" unit="mm" {...text('cutBackRightMm')} />
       </div>
       <LostWords draft={draft} />
@@ -53,11 +86,19 @@ function StrandsLeft({ draft, circuit }: { readonly draft: Draft; readonly circu
   if (!circuit || !(lost >= 1) || !(total >= lost) || !Number.isInteger(lost) || !Number.isInteger(total)) return null;
   const share = remainingShare(lost, total);
   const left = share * areaMm2(circuit.wire.size);
-  const thinned = lost === total ? 0 : allowedCurrentA({ ...circuit.wire, size: { basis: 'metric', areaMm2: left } }, 40);
+  const thinned =
+    lost === total ? 0 : allowedCurrentA({ ...circuit.wire, size: { basis: 'metric', areaMm2: left } }, 40);
   return (
     <p className="text-lg sm:col-span-2">
-      Left at that spot: <b className="figure">{figure(left)}</b> mm² of {figure(areaMm2(circuit.wire.size))}, which may carry <b className="figure">{figure(thinned, 1)}</b> A alone at 40 °C
-      {circuit.fuseA === undefined ? '; its fuse is not known.' : thinned < circuit.fuseA ? <b className="text-scrap">; its fuse of {circuit.fuseA} A does not protect it.</b> : `; its fuse is ${circuit.fuseA} A.`}
+      Left at that spot: <b className="figure">{figure(left)}</b> mm² of {figure(areaMm2(circuit.wire.size))}, which may
+      carry <b className="figure">{figure(thinned, 1)}</b> A alone at 40 °C
+      {circuit.fuseA === undefined ? (
+        '; its fuse is not known.'
+      ) : thinned < circuit.fuseA ? (
+        <b className="text-scrap">; its fuse of {circuit.fuseA} A does not protect it.</b>
+      ) : (
+        `; its fuse is ${circuit.fuseA} A.`
+      )}
     </p>
   );
 }
@@ -73,8 +114,22 @@ export function FindingForm({ start, version, onSaved, onClose }: FindingFormPro
   const edit = version !== undefined;
   const atCavity = isCavityKind(draft.kind);
   const set = (part: Partial<Draft>): void => setDraft((now) => ({ ...now, ...part }));
-  const text = (key: 'fromMm' | 'toMm' | 'cutBackLeftMm' | 'cutBackRightMm' | 'slackMm' | 'freedEndMm' | 'strandsLost' | 'strandsTotal') =>
-    ({ value: draft[key], wrong: wrong[key], onChange: (event: { target: { value: string } }) => set({ [key]: event.target.value }) }) as const;
+  const text = (
+    key:
+      | 'fromMm'
+      | 'toMm'
+      | 'cutBackLeftMm'
+      | 'cutBackRightMm'
+      | 'slackMm'
+      | 'freedEndMm'
+      | 'strandsLost'
+      | 'strandsTotal',
+  ) =>
+    ({
+      value: draft[key],
+      wrong: wrong[key],
+      onChange: (event: { target: { value: string } }) => set({ [key]: event.target.value }),
+    }) as const;
   const allowedRuns = runsOf(harness.circuits, draft.circuitIds);
   const run = harness.runs.find((one) => one.id === draft.runId);
   const firstCircuit = harness.circuits.find((circuit) => circuit.id === draft.circuitIds[0]);
@@ -85,11 +140,16 @@ export function FindingForm({ start, version, onSaved, onClose }: FindingFormPro
     else setWrong({ [field?.split('/')[2] ?? 'job']: `${message} ${hint ?? ''}` });
   };
   const save = async (asVersion: number | undefined): Promise<void> => {
-    const result = findingsOf(draft, { ...view.job, findings: view.job.findings.filter((finding) => finding.id !== draft.id) });
+    const result = findingsOf(draft, {
+      ...view.job,
+      findings: view.job.findings.filter((finding) => finding.id !== draft.id),
+    });
     setWrong(result.ok ? {} : result.wrong);
     if (!result.ok) return;
     for (const finding of result.findings) {
-      const outcome = edit ? await change('PUT', `/findings/${finding.id}`, { version: asVersion, finding }, { quiet: true }) : await change('POST', '/findings', { finding }, { quiet: true });
+      const outcome = edit
+        ? await change('PUT', `/findings/${finding.id}`, { version: asVersion, finding }, { quiet: true })
+        : await change('POST', '/findings', { finding }, { quiet: true });
       if (!outcome.ok) {
         refused(outcome);
         return;
@@ -104,24 +164,73 @@ export function FindingForm({ start, version, onSaved, onClose }: FindingFormPro
 
   return (
     <form onSubmit={submit} noValidate className="grid gap-5">
-      {stale ? <StaleNotice stale={stale} busy={busy} onKeepMine={() => { setStale(undefined); void save(stale.storedVersion); }} onTakeTheirs={onClose} /> : null}
+      {stale ? (
+        <StaleNotice
+          stale={stale}
+          busy={busy}
+          onKeepMine={() => {
+            setStale(undefined);
+            void save(stale.storedVersion);
+          }}
+          onTakeTheirs={onClose}
+        />
+      ) : null}
       <section>
         <h3 className="mb-1 font-medium">{edit ? 'Circuit' : 'Circuit, or several that the damage runs across'}</h3>
-        <CircuitPicker circuits={harness.circuits} picked={draft.circuitIds} many={!edit} onPick={(circuitIds) => { const runs = runsOf(harness.circuits, circuitIds); set({ circuitIds, runId: runs.has(draft.runId) || runs.size === 0 ? draft.runId : ([...runs][0] ?? draft.runId) }); }} />
-        {wrong.circuitId === undefined ? null : <p className="mt-1 text-scrap" role="alert">{wrong.circuitId}</p>}
+        <CircuitPicker
+          circuits={harness.circuits}
+          picked={draft.circuitIds}
+          many={!edit}
+          onPick={(circuitIds) => {
+            const runs = runsOf(harness.circuits, circuitIds);
+            set({
+              circuitIds,
+              runId: runs.has(draft.runId) || runs.size === 0 ? draft.runId : ([...runs][0] ?? draft.runId),
+            });
+          }}
+        />
+        {wrong.circuitId === undefined ? null : (
+          <p className="mt-1 text-scrap" role="alert">
+            {wrong.circuitId}
+          </p>
+        )}
       </section>
       <section>
         <h3 className="mb-1 font-medium">What is it?</h3>
-        <KindPicker kind={draft.kind} onPick={(kind) => set({ kind, branchWires: kind === 'addCircuit' && draft.branchWires.length === 0 && firstCircuit ? [firstCircuit.wire] : draft.branchWires })} />
+        <KindPicker
+          kind={draft.kind}
+          onPick={(kind) =>
+            set({
+              kind,
+              branchWires:
+                kind === 'addCircuit' && draft.branchWires.length === 0 && firstCircuit
+                  ? [firstCircuit.wire]
+                  : draft.branchWires,
+            })
+          }
+        />
       </section>
       <SortPicker kind={draft.kind} sort={draft.sort} onChange={(sort) => set({ sort })} />
       {atCavity ? <CavityFields harness={harness} draft={draft} wrong={wrong} many={!edit} onChange={set} /> : null}
       {harness.runs.length > 1 && !atCavity ? (
-        <Select label="On which run?" value={draft.runId} wrong={wrong.runId} onChange={(event) => set({ runId: event.target.value })}>
-          {harness.runs.map((one) => <option key={one.id} value={one.id} disabled={allowedRuns.size > 0 && !allowedRuns.has(one.id)}>{`${one.name}, ${figure(one.lengthMm, 0)} mm from ${nodeName(one.fromNodeId)}`}</option>)}
+        <Select
+          label="On which run?"
+          value={draft.runId}
+          wrong={wrong.runId}
+          onChange={(event) => set({ runId: event.target.value })}
+        >
+          {harness.runs.map((one) => (
+            <option
+              key={one.id}
+              value={one.id}
+              disabled={allowedRuns.size > 0 && !allowedRuns.has(one.id)}
+            >{`${one.name}, ${figure(one.lengthMm, 0)} mm from ${nodeName(one.fromNodeId)}`}</option>
+          ))}
         </Select>
       ) : null}
-      {atCavity ? null : <StretchFields draft={draft} startName={run ? nodeName(run.fromNodeId) : 'the start'} text={text} />}
+      {atCavity ? null : (
+        <StretchFields draft={draft} startName={run ? nodeName(run.fromNodeId) : 'the start'} text={text} />
+      )}
       {draft.kind === 'strandsLost' ? (
         <div className="grid gap-3 sm:grid-cols-2">
           <NumberField label="Strands lost" unit="of" {...text('strandsLost')} />
@@ -129,27 +238,65 @@ export function FindingForm({ start, version, onSaved, onClose }: FindingFormPro
           <StrandsLeft draft={draft} circuit={firstCircuit} />
         </div>
       ) : null}
-      {draft.kind === 'addCircuit' || draft.kind === 'poorRepair' ? <BranchFields draft={draft} wrong={wrong} own={firstCircuit?.wire} harness={harness} onChange={set} /> : null}
+      {draft.kind === 'addCircuit' || draft.kind === 'poorRepair' ? (
+        <BranchFields draft={draft} wrong={wrong} own={firstCircuit?.wire} harness={harness} onChange={set} />
+      ) : null}
       {atCavity ? null : (
         <>
           <div className="grid gap-3 sm:grid-cols-2">
-            <NumberField label="Slack, pulled together by hand" hint="Not measured counts as 0; measuring it might save a splice." unit="mm" {...text('slackMm')} />
-            <NumberField label="Widest thing on the freed end" hint="Terminal that a sleeve must pass; leave empty if no end can be freed." unit="mm" {...text('freedEndMm')} />
+            <NumberField
+              label="Slack, pulled together by hand"
+              hint="Not measured counts as 0; measuring it might save a splice."
+              unit="mm"
+              {...text('slackMm')}
+            />
+            <NumberField
+              label="Widest thing on the freed end"
+              hint="Terminal that a sleeve must pass; leave empty if no end can be freed."
+              unit="mm"
+              {...text('freedEndMm')}
+            />
           </div>
           <section>
             <label className="flex min-h-11 items-center gap-3">
-              <input type="checkbox" className="size-6 accent-(--copper)" checked={draft.farWire !== undefined} onChange={(event) => set({ farWire: event.target.checked ? firstCircuit?.wire : undefined })} />
+              <input
+                type="checkbox"
+                className="size-6 accent-(--copper)"
+                checked={draft.farWire !== undefined}
+                onChange={(event) => set({ farWire: event.target.checked ? firstCircuit?.wire : undefined })}
+              />
               The wire beyond the damage is another one
             </label>
             {draft.farWire ? <WireFields wire={draft.farWire} onChange={(farWire) => set({ farWire })} /> : null}
           </section>
         </>
       )}
-      <TextField type="date" label="Temporary until" hint="Leave empty for a permanent repair. A temporary one comes back on its day." value={draft.temporaryUntil} onChange={(event) => set({ temporaryUntil: event.target.value })} />
-      <TextArea label="Note" value={draft.note} maxLength={2000} onChange={(event) => set({ note: event.target.value })} />
-      {wrong.job === undefined ? null : <p className="text-lg text-scrap" role="alert">{wrong.job}</p>}
+      <TextField
+        type="date"
+        label="Temporary until"
+        hint="Leave empty for a permanent repair. A temporary one comes back on its day."
+        value={draft.temporaryUntil}
+        onChange={(event) => set({ temporaryUntil: event.target.value })}
+      />
+      <TextArea
+        label="Note"
+        value={draft.note}
+        maxLength={2000}
+        onChange={(event) => set({ note: event.target.value })}
+      />
+      {wrong.job === undefined ? null : (
+        <p className="text-lg text-scrap" role="alert">
+          {wrong.job}
+        </p>
+      )}
       <div className="sticky -bottom-5 -mx-6 -mb-5 flex gap-3 border-t border-rule bg-sheet px-6 py-3">
-        <Button type="submit" look="copper" disabled={busy} className="flex-1">{edit ? 'Save the finding' : draft.circuitIds.length > 1 ? `Add to ${draft.circuitIds.length} circuits` : 'Add the finding'}</Button>
+        <Button type="submit" look="copper" disabled={busy} className="flex-1">
+          {edit
+            ? 'Save the finding'
+            : draft.circuitIds.length > 1
+              ? `Add to ${draft.circuitIds.length} circuits`
+              : 'Add the finding'}
+        </Button>
         <Button onClick={onClose}>Cancel</Button>
       </div>
     </form>

@@ -13,17 +13,35 @@ import { Dialog } from '../../ui/dialog.tsx';
 const PHOTO_MOST = 10_000_000;
 
 /** Sends photos one after the other, each under its own id; says what was refused. */
-function usePhotoSender(jobId: string, findingId: string): { readonly sending: string | undefined; readonly send: (files: readonly File[]) => Promise<void> } {
+function usePhotoSender(
+  jobId: string,
+  findingId: string,
+): { readonly sending: string | undefined; readonly send: (files: readonly File[]) => Promise<void> } {
   const dispatch = useAppDispatch();
   const person = useAppSelector((state) => state.view.person) ?? '';
   const [sending, setSending] = useState<string>();
   const sendOne = async (file: File): Promise<ErrorBody['error'] | undefined> => {
-    if (file.size === 0 || file.size > PHOTO_MOST) return { code: 'PHOTO_REFUSED', message: `${file.name} has ${(file.size / 1e6).toFixed(1)} MB.`, hint: `A photo has up to ${PHOTO_MOST / 1e6} MB.` };
+    if (file.size === 0 || file.size > PHOTO_MOST)
+      return {
+        code: 'PHOTO_REFUSED',
+        message: `${file.name} has ${(file.size / 1e6).toFixed(1)} MB.`,
+        hint: `A photo has up to ${PHOTO_MOST / 1e6} MB.`,
+      };
     const words = new URLSearchParams({ writeId: uuid(), by: person, name: file.name.slice(0, 120) });
-    const answer = await fetch(`${location.origin}/api/jobs/${jobId}/findings/${findingId}/photos?${words}`, { method: 'POST', headers: { 'content-type': file.type === '' ? 'application/octet-stream' : file.type }, body: file }).catch(() => undefined);
+    const answer = await fetch(`${location.origin}/api/jobs/${jobId}/findings/${findingId}/photos?${words}`, {
+      method: 'POST',
+      headers: { 'content-type': file.type === '' ? 'application/octet-stream' : file.type },
+      body: file,
+    }).catch(() => undefined);
     if (answer?.ok) return undefined;
     const body = (await answer?.json().catch(() => undefined)) as ErrorBody | undefined;
-    return body?.error ?? { code: 'UNREACHABLE', message: `${file.name} was not sent: the server did not answer.`, hint: 'Choose it again.' };
+    return (
+      body?.error ?? {
+        code: 'UNREACHABLE',
+        message: `${file.name} was not sent: the server did not answer.`,
+        hint: 'Choose it again.',
+      }
+    );
   };
   const send = async (files: readonly File[]): Promise<void> => {
     let kept = 0;
@@ -41,7 +59,19 @@ function usePhotoSender(jobId: string, findingId: string): { readonly sending: s
 }
 
 /** The photos of a finding as thumbnails, and the way to attach one. */
-export function Photos({ jobId, findingId, photos, circuit, signed }: { readonly jobId: string; readonly findingId: string; readonly photos: readonly PhotoView[]; readonly circuit: string; readonly signed: boolean }) {
+export function Photos({
+  jobId,
+  findingId,
+  photos,
+  circuit,
+  signed,
+}: {
+  readonly jobId: string;
+  readonly findingId: string;
+  readonly photos: readonly PhotoView[];
+  readonly circuit: string;
+  readonly signed: boolean;
+}) {
   const { sending, send } = usePhotoSender(jobId, findingId);
   const { change } = useChange(jobId);
   const [open, setOpen] = useState<PhotoView>();
@@ -54,26 +84,60 @@ export function Photos({ jobId, findingId, photos, circuit, signed }: { readonly
   const remove = async (photo: PhotoView): Promise<void> => {
     setOpen(undefined);
     const outcome = await change('PUT', `/photos/${photo.id}`, { removed: true });
-    if (outcome.ok) notify('Photo taken away', { undo: () => void change('PUT', `/photos/${photo.id}`, { removed: false }) });
+    if (outcome.ok)
+      notify('Photo taken away', { undo: () => void change('PUT', `/photos/${photo.id}`, { removed: false }) });
   };
   return (
     <span className="flex flex-wrap items-center justify-end gap-1.5" onClick={(event) => event.stopPropagation()}>
       {own.map((photo, index) => (
-        <button key={photo.id} type="button" className="size-11 overflow-hidden rounded-sm border border-soft" aria-label={`Photo ${index + 1} of circuit ${circuit}, ${photo.name}`} onClick={() => setOpen(photo)}>
+        <button
+          key={photo.id}
+          type="button"
+          className="size-11 overflow-hidden rounded-sm border border-soft"
+          aria-label={`Photo ${index + 1} of circuit ${circuit}, ${photo.name}`}
+          onClick={() => setOpen(photo)}
+        >
           <img src={`/api/photos/${photo.id}/small`} alt="" className="size-full object-cover" />
         </button>
       ))}
       {signed ? null : (
-        <label className="inline-flex size-11 cursor-pointer items-center justify-center rounded-sm hover:bg-wash focus-within:outline-3 focus-within:outline-copper" title="Attach a photo">
+        <label
+          className="inline-flex size-11 cursor-pointer items-center justify-center rounded-sm hover:bg-wash focus-within:outline-3 focus-within:outline-copper"
+          title="Attach a photo"
+        >
           {sending === undefined ? <Camera size={20} aria-hidden /> : <span className="text-sm">{sending}</span>}
-          <input type="file" accept="image/jpeg,image/png,image/webp" multiple className="sr-only" disabled={sending !== undefined} aria-label={`Attach photos to the finding on circuit ${circuit}`} onChange={choose} />
+          <input
+            type="file"
+            accept="image/jpeg,image/png,image/webp"
+            multiple
+            className="sr-only"
+            disabled={sending !== undefined}
+            aria-label={`Attach photos to the finding on circuit ${circuit}`}
+            onChange={choose}
+          />
         </label>
       )}
-      <Dialog shape="wide" open={open !== undefined} onOpenChange={(is) => { if (!is) setOpen(undefined); }} title={`Circuit ${circuit}: ${open?.name ?? ''}`} about={open ? `By ${open.by}, ${open.widthPx} × ${open.heightPx}; where it was taken is not kept.` : undefined}>
+      <Dialog
+        shape="wide"
+        open={open !== undefined}
+        onOpenChange={(is) => {
+          if (!is) setOpen(undefined);
+        }}
+        title={`Circuit ${circuit}: ${open?.name ?? ''}`}
+        about={open ? `By ${open.by}, ${open.widthPx} × ${open.heightPx}; where it was taken is not kept.` : undefined}
+      >
         {open ? (
           <div className="grid gap-4">
-            <img src={`/api/photos/${open.id}`} alt={`What was found on circuit ${circuit}`} className="mx-auto max-h-[64dvh] max-w-full" />
-            {signed ? null : <Button look="scrap" className="justify-self-start" onClick={() => void remove(open)}>Take it away</Button>}
+            <img
+              src={`/api/photos/${open.id}`}
+              alt={`What was found on circuit ${circuit}`}
+              className="mx-auto max-h-[64dvh] max-w-full"
+            />
+            {signed ? null : (
+              <Button look="scrap" className="justify-self-start" onClick={() => void remove(open)}>
+                Take it away
+              </Button>
+            )}
           </div>
         ) : null}
       </Dialog>

@@ -17,15 +17,49 @@ import { FindingsTable } from './FindingsTable.tsx';
 import { GateBlock } from './GateBlock.tsx';
 
 /** The connectors of the harness: their faces, and the mapping card of one that is replaced. */
-function ConnectorLine({ jobId, harnessId, connectors, mapped, onShow }: { readonly jobId: string; readonly harnessId: string | undefined; readonly connectors: readonly HarnessNode[]; readonly mapped: readonly MappingCard[]; readonly onShow: (nodeId: string) => void }) {
-  const change = harnessId === undefined ? null : <Link to={`/machines/${harnessId}`} className="ml-auto inline-flex min-h-11 items-center text-lg underline underline-offset-4">Change the harness</Link>;
+function ConnectorLine({
+  jobId,
+  harnessId,
+  connectors,
+  mapped,
+  onShow,
+}: {
+  readonly jobId: string;
+  readonly harnessId: string | undefined;
+  readonly connectors: readonly HarnessNode[];
+  readonly mapped: readonly MappingCard[];
+  readonly onShow: (nodeId: string) => void;
+}) {
+  const change =
+    harnessId === undefined ? null : (
+      <Link
+        to={`/machines/${harnessId}`}
+        className="ml-auto inline-flex min-h-11 items-center text-lg underline underline-offset-4"
+      >
+        Change the harness
+      </Link>
+    );
   if (connectors.length === 0) return <p className="flex">{change}</p>;
   return (
     <p className="flex flex-wrap items-center gap-x-2">
       <span className="text-soft">Connector faces:</span>
-      {connectors.map((node) => <Button key={node.id} look="quiet" onClick={() => onShow(node.id)}>{node.name}</Button>)}
+      {connectors.map((node) => (
+        <Button key={node.id} look="quiet" onClick={() => onShow(node.id)}>
+          {node.name}
+        </Button>
+      ))}
       <span className="ml-4 text-soft">Pigtail mapped by cavity:</span>
-      {connectors.map((node) => <Link key={node.id} to={`/jobs/${jobId}/mapping/${node.id}`} aria-label={`Mapping card of ${node.name}`} className="inline-flex min-h-11 items-center px-4 text-lg underline underline-offset-4 hover:bg-wash">{node.name}{mapped.some((card) => card.nodeId === node.id) ? ' ✓' : ''}</Link>)}
+      {connectors.map((node) => (
+        <Link
+          key={node.id}
+          to={`/jobs/${jobId}/mapping/${node.id}`}
+          aria-label={`Mapping card of ${node.name}`}
+          className="inline-flex min-h-11 items-center px-4 text-lg underline underline-offset-4 hover:bg-wash"
+        >
+          {node.name}
+          {mapped.some((card) => card.nodeId === node.id) ? ' ✓' : ''}
+        </Link>
+      ))}
       {change}
     </p>
   );
@@ -46,7 +80,8 @@ export function SurveyStage() {
   const add = (): void => setForm({ start: newDraft([], run?.id ?? '', undefined, undefined) });
   useKeys(signed ? {} : { a: add });
 
-  const takeBack = (added: readonly Finding[]): void => void Promise.all(added.map((finding) => change('DELETE', `/findings/${finding.id}`, { version: 1 })));
+  const takeBack = (added: readonly Finding[]): void =>
+    void Promise.all(added.map((finding) => change('DELETE', `/findings/${finding.id}`, { version: 1 })));
   const saved = (made: readonly Finding[]): void => {
     const isNew = form?.version === undefined;
     const before = findings.find((finding) => finding.id === made[0]?.id);
@@ -54,11 +89,17 @@ export function SurveyStage() {
     setForm(undefined);
     if (made[0]) select(made[0].id);
     notify(isNew ? `${made.length === 1 ? 'Finding' : `${made.length} findings`} added` : 'Finding saved', {
-      undo: () => { if (isNew) takeBack(made); else if (before && version !== undefined) void change('PUT', `/findings/${before.id}`, { version: version + 1, finding: before }); },
+      undo: () => {
+        if (isNew) takeBack(made);
+        else if (before && version !== undefined)
+          void change('PUT', `/findings/${before.id}`, { version: version + 1, finding: before });
+      },
     });
   };
   const remove = async (finding: Finding): Promise<void> => {
-    const outcome = await change('DELETE', `/findings/${finding.id}`, { version: view.findingVersions[finding.id] ?? 1 });
+    const outcome = await change('DELETE', `/findings/${finding.id}`, {
+      version: view.findingVersions[finding.id] ?? 1,
+    });
     if (outcome.ok) notify('Finding removed', { undo: () => void change('POST', '/findings', { finding }) });
   };
 
@@ -66,30 +107,97 @@ export function SurveyStage() {
     <div className="grid grid-cols-[minmax(0,1fr)] gap-5">
       <GateBlock />
       <section aria-label="Harness">
-        {harness.runs.length > 1 ? <HarnessTree harness={harness} findings={findings} runId={run?.id ?? ''} onPick={setRunId} /> : null}
-        <ConnectorLine jobId={view.id} harnessId={signed ? undefined : harness.id} onShow={setConnectorId} connectors={connectors} mapped={view.job.mappings ?? []} />
+        {harness.runs.length > 1 ? (
+          <HarnessTree harness={harness} findings={findings} runId={run?.id ?? ''} onPick={setRunId} />
+        ) : null}
+        <ConnectorLine
+          jobId={view.id}
+          harnessId={signed ? undefined : harness.id}
+          onShow={setConnectorId}
+          connectors={connectors}
+          mapped={view.job.mappings ?? []}
+        />
         <div className="-mb-11 flex items-baseline gap-3 pt-2">
           <h2 className="text-xl font-semibold">{run?.name}</h2>
           {signed ? null : <p className="text-soft max-md:hidden">Drag along a wire to mark damage, or tap it.</p>}
         </div>
         {run && runPlan ? (
-          <RunDrawing key={run.id} run={run} fromName={nodeName(run.fromNodeId)} circuits={harness.circuits.filter((circuit) => circuit.runIds.includes(run.id))} findings={findings.filter((finding) => finding.runId === run.id)} runPlan={runPlan} selectedId={selected?.findingId}
-            onMark={signed ? undefined : (circuitIds, fromMm, toMm) => setForm({ start: newDraft(circuitIds, run.id, fromMm, toMm) })} />
+          <RunDrawing
+            key={run.id}
+            run={run}
+            fromName={nodeName(run.fromNodeId)}
+            circuits={harness.circuits.filter((circuit) => circuit.runIds.includes(run.id))}
+            findings={findings.filter((finding) => finding.runId === run.id)}
+            runPlan={runPlan}
+            selectedId={selected?.findingId}
+            onMark={
+              signed
+                ? undefined
+                : (circuitIds, fromMm, toMm) => setForm({ start: newDraft(circuitIds, run.id, fromMm, toMm) })
+            }
+          />
         ) : null}
       </section>
       <section aria-label="Findings">
         <div className="mb-2 flex flex-wrap items-center gap-4">
           <h2 className="text-xl font-semibold">Found</h2>
           {signed ? null : <Button onClick={add}>Add a finding</Button>}
-          {plan.gate.open && findings.length > 0 ? <Link to={pathTo('decide')} className="ml-auto inline-flex min-h-11 items-center rounded-sm bg-copper px-6 text-lg font-semibold text-oncopper">On to Decide</Link> : null}
+          {plan.gate.open && findings.length > 0 ? (
+            <Link
+              to={pathTo('decide')}
+              className="ml-auto inline-flex min-h-11 items-center rounded-sm bg-copper px-6 text-lg font-semibold text-oncopper"
+            >
+              On to Decide
+            </Link>
+          ) : null}
         </div>
-        {findings.length === 0 ? <Empty title="Nothing marked yet">Go along the harness from {run ? nodeName(run.fromNodeId) : 'its connector'} and mark what you see: drag along a wire above, or press “Add a finding”.</Empty> : <FindingsTable onEdit={(finding) => setForm({ start: draftOf(finding), version: view.findingVersions[finding.id] ?? 1 })} onRemove={(finding) => void remove(finding)} />}
+        {findings.length === 0 ? (
+          <Empty title="Nothing marked yet">
+            Go along the harness from {run ? nodeName(run.fromNodeId) : 'its connector'} and mark what you see: drag
+            along a wire above, or press “Add a finding”.
+          </Empty>
+        ) : (
+          <FindingsTable
+            onEdit={(finding) => setForm({ start: draftOf(finding), version: view.findingVersions[finding.id] ?? 1 })}
+            onRemove={(finding) => void remove(finding)}
+          />
+        )}
       </section>
-      <Dialog shape="wide" open={connector !== undefined} onOpenChange={(open) => { if (!open) setConnectorId(undefined); }} title={`Connector ${connector?.name ?? ''}`}>
-        {connector ? <ConnectorView harness={harness} key={connector.id} node={connector} circuits={harness.circuits} nodeName={nodeName} /> : null}
+      <Dialog
+        shape="wide"
+        open={connector !== undefined}
+        onOpenChange={(open) => {
+          if (!open) setConnectorId(undefined);
+        }}
+        title={`Connector ${connector?.name ?? ''}`}
+      >
+        {connector ? (
+          <ConnectorView
+            harness={harness}
+            key={connector.id}
+            node={connector}
+            circuits={harness.circuits}
+            nodeName={nodeName}
+          />
+        ) : null}
       </Dialog>
-      <Dialog shape="sheet"  open={form !== undefined} onOpenChange={(open) => { if (!open) setForm(undefined); }} title={form?.version === undefined ? 'What was found' : 'Change the finding'}>
-        {form ? <FindingForm key={form.start.id} start={form.start} version={form.version} onSaved={saved} onClose={() => setForm(undefined)} /> : null}
+      <Dialog
+        shape="sheet"
+        open={form !== undefined}
+        onOpenChange={(open) => {
+          if (!open) setForm(undefined);
+        }}
+        title={form?.version === undefined ? 'What was found' : 'Change the finding'}
+      >
+        {form ? (
+          <FindingForm
+            key={form.start.id}
+            start={form.start}
+            version={form.version}
+            onSaved={saved}
+            onClose={() => setForm(undefined)}
+          />
+        ) : null}
       </Dialog>
     </div>
   );

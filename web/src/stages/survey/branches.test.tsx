@@ -13,13 +13,32 @@ const adding: Draft = { ...newDraft(['C1'], 'R1', 500, 510), kind: 'addCircuit',
 
 function Form({ start, onDraft }: { readonly start: Draft; readonly onDraft: (draft: Draft) => void }) {
   const [draft, setDraft] = useState(start);
-  return <BranchFields draft={draft} wrong={{}} own={own} harness={job.harness} onChange={(part) => { const next = { ...draft, ...part }; setDraft(next); onDraft(next); }} />;
+  return (
+    <BranchFields
+      draft={draft}
+      wrong={{}}
+      own={own}
+      harness={job.harness}
+      onChange={(part) => {
+        const next = { ...draft, ...part };
+        setDraft(next);
+        onDraft(next);
+      }}
+    />
+  );
 }
 
 describe('wires that join a circuit', () => {
   it('are added and taken away; one that is added always stays', async () => {
     let last = adding;
-    render(<Form start={adding} onDraft={(draft) => { last = draft; }} />);
+    render(
+      <Form
+        start={adding}
+        onDraft={(draft) => {
+          last = draft;
+        }}
+      />,
+    );
     expect(screen.queryByRole('button', { name: 'Without this wire' })).toBeNull();
     await userEvent.click(screen.getByRole('button', { name: 'Add another wire' }));
     expect(last.branchWires).toHaveLength(2);
@@ -28,31 +47,73 @@ describe('wires that join a circuit', () => {
   });
   it('the main wire may have to stay whole, or a free cavity takes what is added', async () => {
     let last = adding;
-    render(<Form start={adding} onDraft={(draft) => { last = draft; }} />);
+    render(
+      <Form
+        start={adding}
+        onDraft={(draft) => {
+          last = draft;
+        }}
+      />,
+    );
     await userEvent.click(screen.getByRole('checkbox', { name: 'The main wire must stay whole' }));
     await userEvent.selectOptions(screen.getByLabelText('Or into a free cavity of'), 'X2');
     await userEvent.type(screen.getByLabelText('Which cavity'), '9');
     expect(last).toMatchObject({ mainUncut: true, freeNodeId: 'X2', freeCavity: '9' });
-    expect(findingsOf(last, job)).toMatchObject({ ok: true, findings: [{ kind: 'addCircuit', mainUncut: true, freeCavity: { nodeId: 'X2', cavity: '9' } }] });
-    expect(findingsOf({ ...last, freeCavity: ' ' }, job)).toMatchObject({ ok: false, wrong: { freeCavity: 'Say which cavity is free.' } });
+    expect(findingsOf(last, job)).toMatchObject({
+      ok: true,
+      findings: [{ kind: 'addCircuit', mainUncut: true, freeCavity: { nodeId: 'X2', cavity: '9' } }],
+    });
+    expect(findingsOf({ ...last, freeCavity: ' ' }, job)).toMatchObject({
+      ok: false,
+      wrong: { freeCavity: 'Say which cavity is free.' },
+    });
   });
   it('an earlier repair may have joined none, and then nothing is said of it', () => {
     render(<Form start={{ ...newDraft(['C1'], 'R1', 500, 510), kind: 'poorRepair' }} onDraft={() => undefined} />);
     expect(screen.getByRole('button', { name: 'Add a wire' })).toBeTruthy();
     expect(screen.queryByRole('checkbox')).toBeNull();
-    expect(findingsOf({ ...newDraft(['C1'], 'R1', 500, 510), kind: 'poorRepair' }, job)).toMatchObject({ ok: true, findings: [{ kind: 'poorRepair' }] });
+    expect(findingsOf({ ...newDraft(['C1'], 'R1', 500, 510), kind: 'poorRepair' }, job)).toMatchObject({
+      ok: true,
+      findings: [{ kind: 'poorRepair' }],
+    });
   });
   it('a finding that is opened again keeps them', () => {
     const tap = { ...findingOf('F1'), kind: 'poorRepair', sort: 'clampTap', branchWires: [own] } as Finding;
     expect(draftOf(tap)).toMatchObject({ branchWires: [own], sort: 'clampTap' });
-    const cavity = { ...findingOf('F1'), kind: 'addCircuit', branchWires: [own], mainUncut: true, freeCavity: { nodeId: 'X1', cavity: '7' } } as Finding;
+    const cavity = {
+      ...findingOf('F1'),
+      kind: 'addCircuit',
+      branchWires: [own],
+      mainUncut: true,
+      freeCavity: { nodeId: 'X1', cavity: '7' },
+    } as Finding;
     expect(draftOf(cavity)).toMatchObject({ mainUncut: true, freeNodeId: 'X1', freeCavity: '7' });
   });
   it('wire lost behind a terminal is kept with the finding', () => {
-    const draft: Draft = { ...newDraft(['C1'], 'R1', undefined, undefined), kind: 'terminalDamaged', atNodeId: 'X2', cutBackLeftMm: '6', slackMm: '20' };
-    expect(findingsOf(draft, job)).toMatchObject({ ok: true, findings: [{ kind: 'terminalDamaged', cutBackLeftMm: 6, cutBackRightMm: 0, slackMm: 20, at: { nodeId: 'X2', cavity: '1' } }] });
+    const draft: Draft = {
+      ...newDraft(['C1'], 'R1', undefined, undefined),
+      kind: 'terminalDamaged',
+      atNodeId: 'X2',
+      cutBackLeftMm: '6',
+      slackMm: '20',
+    };
+    expect(findingsOf(draft, job)).toMatchObject({
+      ok: true,
+      findings: [
+        {
+          kind: 'terminalDamaged',
+          cutBackLeftMm: 6,
+          cutBackRightMm: 0,
+          slackMm: 20,
+          at: { nodeId: 'X2', cavity: '1' },
+        },
+      ],
+    });
     const atStart = findingsOf({ ...draft, atNodeId: 'X1' }, job);
-    expect(atStart).toMatchObject({ ok: true, findings: [{ cutBackLeftMm: 0, cutBackRightMm: 6, at: { nodeId: 'X1' } }] });
+    expect(atStart).toMatchObject({
+      ok: true,
+      findings: [{ cutBackLeftMm: 0, cutBackRightMm: 6, at: { nodeId: 'X1' } }],
+    });
     if (atStart.ok) expect(draftOf(atStart.findings[0]!).cutBackLeftMm).toBe('6');
   });
 });

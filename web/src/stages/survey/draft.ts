@@ -1,5 +1,19 @@
 import { v4 as uuid } from 'uuid';
-import { branchesOf, checkFinding, checkOverlap, endOfCircuit, FINDING_SORTS, isAtCavity, isCavityKind, type Circuit, type Finding, type FindingKind, type Job, type JobProblem, type WireSpec } from '@mendum/core';
+import {
+  branchesOf,
+  checkFinding,
+  checkOverlap,
+  endOfCircuit,
+  FINDING_SORTS,
+  isAtCavity,
+  isCavityKind,
+  type Circuit,
+  type Finding,
+  type FindingKind,
+  type Job,
+  type JobProblem,
+  type WireSpec,
+} from '@mendum/core';
 import { numberOf } from '../../ui/typed.ts';
 
 /** A finding as it is being typed: text until it is checked. Lengths in mm. */
@@ -34,29 +48,71 @@ export interface Draft {
 const shown = (value: number | undefined): string => (value === undefined ? '' : String(value));
 
 /** A new draft on some circuits and a stretch. */
-export function newDraft(circuitIds: readonly string[], runId: string, fromMm: number | undefined, toMm: number | undefined): Draft {
+export function newDraft(
+  circuitIds: readonly string[],
+  runId: string,
+  fromMm: number | undefined,
+  toMm: number | undefined,
+): Draft {
   return {
-    id: uuid(), circuitIds, runId, kind: 'parted', fromMm: shown(fromMm), toMm: shown(toMm), cutBackLeftMm: '0', cutBackRightMm: '0', slackMm: '', freedEndMm: '',
-    strandsLost: '', strandsTotal: '', sort: '', atNodeId: '', shortByMm: '', branchWires: [], mainUncut: false, freeNodeId: '', freeCavity: '', farWire: undefined, temporaryUntil: '', note: '',
+    id: uuid(),
+    circuitIds,
+    runId,
+    kind: 'parted',
+    fromMm: shown(fromMm),
+    toMm: shown(toMm),
+    cutBackLeftMm: '0',
+    cutBackRightMm: '0',
+    slackMm: '',
+    freedEndMm: '',
+    strandsLost: '',
+    strandsTotal: '',
+    sort: '',
+    atNodeId: '',
+    shortByMm: '',
+    branchWires: [],
+    mainUncut: false,
+    freeNodeId: '',
+    freeCavity: '',
+    farWire: undefined,
+    temporaryUntil: '',
+    note: '',
   };
 }
 
 /** The draft of a finding that is there. */
 export function draftOf(finding: Finding): Draft {
   return {
-    id: finding.id, circuitIds: [finding.circuitId], runId: finding.runId, kind: finding.kind, fromMm: shown(finding.fromMm), toMm: shown(finding.toMm),
-    cutBackLeftMm: shown(isAtCavity(finding) ? finding.cutBackLeftMm + finding.cutBackRightMm : finding.cutBackLeftMm), cutBackRightMm: shown(finding.cutBackRightMm), slackMm: shown(finding.slackMm), freedEndMm: shown(finding.freedEndMm),
-    strandsLost: finding.kind === 'strandsLost' ? shown(finding.strandsLost) : '', strandsTotal: finding.kind === 'strandsLost' ? shown(finding.strandsTotal) : '',
-    sort: finding.sort ?? '', atNodeId: isAtCavity(finding) ? finding.at.nodeId : '', shortByMm: finding.kind === 'tooShort' ? shown(finding.shortByMm) : '',
-    branchWires: branchesOf(finding), mainUncut: finding.kind === 'addCircuit' && finding.mainUncut === true,
-    freeNodeId: finding.kind === 'addCircuit' ? (finding.freeCavity?.nodeId ?? '') : '', freeCavity: finding.kind === 'addCircuit' ? (finding.freeCavity?.cavity ?? '') : '', farWire: finding.farWire, temporaryUntil: finding.temporaryUntil ?? '', note: finding.note ?? '',
+    id: finding.id,
+    circuitIds: [finding.circuitId],
+    runId: finding.runId,
+    kind: finding.kind,
+    fromMm: shown(finding.fromMm),
+    toMm: shown(finding.toMm),
+    cutBackLeftMm: shown(isAtCavity(finding) ? finding.cutBackLeftMm + finding.cutBackRightMm : finding.cutBackLeftMm),
+    cutBackRightMm: shown(finding.cutBackRightMm),
+    slackMm: shown(finding.slackMm),
+    freedEndMm: shown(finding.freedEndMm),
+    strandsLost: finding.kind === 'strandsLost' ? shown(finding.strandsLost) : '',
+    strandsTotal: finding.kind === 'strandsLost' ? shown(finding.strandsTotal) : '',
+    sort: finding.sort ?? '',
+    atNodeId: isAtCavity(finding) ? finding.at.nodeId : '',
+    shortByMm: finding.kind === 'tooShort' ? shown(finding.shortByMm) : '',
+    branchWires: branchesOf(finding),
+    mainUncut: finding.kind === 'addCircuit' && finding.mainUncut === true,
+    freeNodeId: finding.kind === 'addCircuit' ? (finding.freeCavity?.nodeId ?? '') : '',
+    freeCavity: finding.kind === 'addCircuit' ? (finding.freeCavity?.cavity ?? '') : '',
+    farWire: finding.farWire,
+    temporaryUntil: finding.temporaryUntil ?? '',
+    note: finding.note ?? '',
   };
 }
 
 /** What is wrong with a draft, by field; `job` is for what concerns no field of its own. */
 export type Wrongs = Readonly<Record<string, string>>;
 
-export type DraftResult = { readonly ok: true; readonly findings: readonly Finding[] } | { readonly ok: false; readonly wrong: Wrongs };
+export type DraftResult =
+  { readonly ok: true; readonly findings: readonly Finding[] } | { readonly ok: false; readonly wrong: Wrongs };
 
 const MUST = ['fromMm', 'toMm', 'cutBackLeftMm', 'cutBackRightMm'] as const;
 
@@ -67,22 +123,54 @@ function build(draft: Draft, circuitId: string, id: string, { harness }: Job): F
   const slack = optional(draft.slackMm).value;
   const freed = optional(draft.freedEndMm).value;
   const base = {
-    id, circuitId, runId: draft.runId, fromMm: numberOf(draft.fromMm), toMm: numberOf(draft.toMm), cutBackLeftMm: numberOf(draft.cutBackLeftMm), cutBackRightMm: numberOf(draft.cutBackRightMm),
-    ...(slack === undefined ? {} : { slackMm: slack }), ...(freed === undefined ? {} : { freedEndMm: freed }), ...(draft.farWire ? { farWire: draft.farWire } : {}),
-    ...(draft.temporaryUntil === '' ? {} : { temporaryUntil: draft.temporaryUntil }), ...(draft.note.trim() === '' ? {} : { note: draft.note.trim() }),
+    id,
+    circuitId,
+    runId: draft.runId,
+    fromMm: numberOf(draft.fromMm),
+    toMm: numberOf(draft.toMm),
+    cutBackLeftMm: numberOf(draft.cutBackLeftMm),
+    cutBackRightMm: numberOf(draft.cutBackRightMm),
+    ...(slack === undefined ? {} : { slackMm: slack }),
+    ...(freed === undefined ? {} : { freedEndMm: freed }),
+    ...(draft.farWire ? { farWire: draft.farWire } : {}),
+    ...(draft.temporaryUntil === '' ? {} : { temporaryUntil: draft.temporaryUntil }),
+    ...(draft.note.trim() === '' ? {} : { note: draft.note.trim() }),
     ...(draft.sort !== '' && FINDING_SORTS[draft.kind]?.[draft.sort] !== undefined ? { sort: draft.sort } : {}),
   };
-  if (draft.kind === 'strandsLost') return { ...base, kind: draft.kind, strandsLost: numberOf(draft.strandsLost), strandsTotal: numberOf(draft.strandsTotal) };
-  if (draft.kind === 'addCircuit') return { ...base, kind: draft.kind, branchWires: draft.branchWires, ...(draft.mainUncut ? { mainUncut: true } : {}), ...(draft.freeNodeId === '' ? {} : { freeCavity: { nodeId: draft.freeNodeId, cavity: draft.freeCavity.trim() } }) };
-  if (draft.kind === 'poorRepair') return { ...base, kind: draft.kind, ...(draft.branchWires.length === 0 ? {} : { branchWires: draft.branchWires }) };
+  if (draft.kind === 'strandsLost')
+    return {
+      ...base,
+      kind: draft.kind,
+      strandsLost: numberOf(draft.strandsLost),
+      strandsTotal: numberOf(draft.strandsTotal),
+    };
+  if (draft.kind === 'addCircuit')
+    return {
+      ...base,
+      kind: draft.kind,
+      branchWires: draft.branchWires,
+      ...(draft.mainUncut ? { mainUncut: true } : {}),
+      ...(draft.freeNodeId === '' ? {} : { freeCavity: { nodeId: draft.freeNodeId, cavity: draft.freeCavity.trim() } }),
+    };
+  if (draft.kind === 'poorRepair')
+    return { ...base, kind: draft.kind, ...(draft.branchWires.length === 0 ? {} : { branchWires: draft.branchWires }) };
   if (isCavityKind(draft.kind)) {
     const circuit = harness.circuits.find((one) => one.id === circuitId);
-    const { cavity = '', ...place } = (circuit && endOfCircuit(circuit, harness.runs, draft.atNodeId)) ?? { runId: draft.runId, fromMm: 0, toMm: 1 };
+    const { cavity = '', ...place } = (circuit && endOfCircuit(circuit, harness.runs, draft.atNodeId)) ?? {
+      runId: draft.runId,
+      fromMm: 0,
+      toMm: 1,
+    };
     const behindMm = Number.isFinite(base.cutBackLeftMm) ? base.cutBackLeftMm : 0;
     // What is lost behind a terminal lies inward from its end of the run.
-    const inward = place.fromMm === 0 ? { cutBackLeftMm: 0, cutBackRightMm: behindMm } : { cutBackLeftMm: behindMm, cutBackRightMm: 0 };
+    const inward =
+      place.fromMm === 0
+        ? { cutBackLeftMm: 0, cutBackRightMm: behindMm }
+        : { cutBackLeftMm: behindMm, cutBackRightMm: 0 };
     const here = { ...base, ...place, ...inward, at: { nodeId: draft.atNodeId, cavity } };
-    return draft.kind === 'tooShort' ? { ...here, kind: draft.kind, shortByMm: numberOf(draft.shortByMm) } : { ...here, kind: draft.kind };
+    return draft.kind === 'tooShort'
+      ? { ...here, kind: draft.kind, shortByMm: numberOf(draft.shortByMm) }
+      : { ...here, kind: draft.kind };
   }
   return { ...base, kind: draft.kind };
 }
@@ -91,13 +179,17 @@ function build(draft: Draft, circuitId: string, id: string, { harness }: Job): F
 export function findingsOf(draft: Draft, job: Job): DraftResult {
   const wrong: Record<string, string> = {};
   const atCavity = isCavityKind(draft.kind);
-  if (!atCavity) for (const key of MUST) if (!Number.isFinite(numberOf(draft[key]))) wrong[key] = 'Give a length in mm.';
+  if (!atCavity)
+    for (const key of MUST) if (!Number.isFinite(numberOf(draft[key]))) wrong[key] = 'Give a length in mm.';
   for (const key of ['slackMm', 'freedEndMm'] as const) {
-    if (draft[key].trim() !== '' && !(numberOf(draft[key]) >= 0)) wrong[key] = 'Give a length of 0 mm or more, or leave it empty.';
+    if (draft[key].trim() !== '' && !(numberOf(draft[key]) >= 0))
+      wrong[key] = 'Give a length of 0 mm or more, or leave it empty.';
   }
-  for (const key of ['cutBackLeftMm', 'cutBackRightMm'] as const) if (numberOf(draft[key]) < 0) wrong[key] = 'A cut-back is 0 mm or more.';
+  for (const key of ['cutBackLeftMm', 'cutBackRightMm'] as const)
+    if (numberOf(draft[key]) < 0) wrong[key] = 'A cut-back is 0 mm or more.';
   if (atCavity && draft.atNodeId === '') wrong.at = 'Say at which connector.';
-  if (draft.kind === 'tooShort' && !(numberOf(draft.shortByMm) > 0)) wrong.shortByMm = 'Give what it lacks, above 0 mm.';
+  if (draft.kind === 'tooShort' && !(numberOf(draft.shortByMm) > 0))
+    wrong.shortByMm = 'Give what it lacks, above 0 mm.';
   if (draft.circuitIds.length === 0) wrong.circuitId = 'Pick the circuit that it is on.';
   if (draft.kind === 'strandsLost') {
     for (const key of ['strandsLost', 'strandsTotal'] as const) {
@@ -105,12 +197,18 @@ export function findingsOf(draft: Draft, job: Job): DraftResult {
       if (!Number.isInteger(count) || count < 1) wrong[key] = 'Count the strands: a whole number from 1.';
     }
   }
-  if (draft.kind === 'addCircuit' && draft.freeNodeId !== '' && draft.freeCavity.trim() === '') wrong.freeCavity = 'Say which cavity is free.';
+  if (draft.kind === 'addCircuit' && draft.freeNodeId !== '' && draft.freeCavity.trim() === '')
+    wrong.freeCavity = 'Say which cavity is free.';
   if (draft.kind === 'addCircuit' && draft.branchWires.length === 0) wrong.branchWires = 'Say which wire is added.';
   if (Object.keys(wrong).length > 0) return { ok: false, wrong };
-  const findings = draft.circuitIds.map((circuitId, index) => build(draft, circuitId, index === 0 ? draft.id : uuid(), job));
+  const findings = draft.circuitIds.map((circuitId, index) =>
+    build(draft, circuitId, index === 0 ? draft.id : uuid(), job),
+  );
   for (const finding of findings) {
-    for (const problem of [...checkFinding(finding, job, '/finding'), ...checkOverlap(finding, job.findings, '/finding')]) {
+    for (const problem of [
+      ...checkFinding(finding, job, '/finding'),
+      ...checkOverlap(finding, job.findings, '/finding'),
+    ]) {
       wrong[fieldOf(problem)] ??= `${problem.message} ${problem.hint}`;
     }
   }
@@ -128,5 +226,9 @@ export const runsOf = (circuits: readonly Circuit[], circuitIds: readonly string
 export const endsOf = (circuits: readonly Circuit[], circuitIds: readonly string[]): ReadonlySet<string> => {
   const picked = circuits.filter((circuit) => circuitIds.includes(circuit.id));
   const [first] = picked;
-  return new Set((first ? [first.from.nodeId, first.to.nodeId] : []).filter((id) => picked.every((circuit) => circuit.from.nodeId === id || circuit.to.nodeId === id)));
+  return new Set(
+    (first ? [first.from.nodeId, first.to.nodeId] : []).filter((id) =>
+      picked.every((circuit) => circuit.from.nodeId === id || circuit.to.nodeId === id),
+    ),
+  );
 };

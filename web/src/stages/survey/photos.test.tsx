@@ -10,11 +10,24 @@ import { personChosen } from '../../app/view.ts';
 import { standInServer, writesOf } from '../../test/server.ts';
 import { Photos } from './Photos.tsx';
 
-const photo = (id: string, findingId = 'F1'): PhotoView => ({ id, findingId, name: `${id}.jpg`, widthPx: 60, heightPx: 40, by: 'Ines', at: '2030-01-01T08:00:00Z' });
+const photo = (id: string, findingId = 'F1'): PhotoView => ({
+  id,
+  findingId,
+  name: `${id}.jpg`,
+  widthPx: 60,
+  heightPx: 40,
+  by: 'Ines',
+  at: '2030-01-01T08:00:00Z',
+});
 const show = (photos: readonly PhotoView[], signed = false) => {
   const store = makeStore();
   store.dispatch(personChosen('Ines Valdur'));
-  render(<Provider store={store}><Photos jobId="J" findingId="F1" photos={photos} circuit="7" signed={signed} /><NoticeBar /></Provider>);
+  render(
+    <Provider store={store}>
+      <Photos jobId="J" findingId="F1" photos={photos} circuit="7" signed={signed} />
+      <NoticeBar />
+    </Provider>,
+  );
 };
 beforeEach(dismissNotice);
 
@@ -33,14 +46,18 @@ describe('photos of a finding', () => {
     await userEvent.click(screen.getByRole('button', { name: /^Photo 1/ }));
     await userEvent.click(screen.getByRole('button', { name: 'Take it away' }));
     await userEvent.click(await screen.findByRole('button', { name: 'Undo' }));
-    await waitFor(() => expect(writesOf(sent).map((write) => (write.body as { removed: boolean }).removed)).toEqual([true, false]));
+    await waitFor(() =>
+      expect(writesOf(sent).map((write) => (write.body as { removed: boolean }).removed)).toEqual([true, false]),
+    );
   });
   it('too large a one is refused before it is sent', async () => {
     const sent = standInServer({});
     show([]);
     const large = new File([new Uint8Array(10_000_001)], 'huge.jpg', { type: 'image/jpeg' });
     await userEvent.upload(screen.getByLabelText('Attach photos to the finding on circuit 7'), large);
-    expect((await screen.findByRole('status', { name: 'What was done' })).textContent).toContain('huge.jpg has 10.0 MB. A photo has up to 10 MB.');
+    expect((await screen.findByRole('status', { name: 'What was done' })).textContent).toContain(
+      'huge.jpg has 10.0 MB. A photo has up to 10 MB.',
+    );
     expect(writesOf(sent)).toEqual([]);
   });
   it('of a signed job stand as they are', async () => {

@@ -11,7 +11,11 @@ const view = viewOf([]);
 const show = (more: Partial<React.ComponentProps<typeof FindingForm>> = {}) => {
   const onSaved = vi.fn();
   const onClose = vi.fn();
-  render(<InJob view={view}><FindingForm start={newDraft([], 'R1', 500, 512)} onSaved={onSaved} onClose={onClose} {...more} /></InJob>);
+  render(
+    <InJob view={view}>
+      <FindingForm start={newDraft([], 'R1', 500, 512)} onSaved={onSaved} onClose={onClose} {...more} />
+    </InJob>,
+  );
   return { onSaved, onClose };
 };
 
@@ -61,14 +65,25 @@ describe('describing a finding', () => {
     await userEvent.click(screen.getByRole('button', { name: /Function 1/ }));
     await userEvent.click(screen.getByLabelText('The wire beyond the damage is another one'));
     await userEvent.selectOptions(screen.getByLabelText('Size known as'), 'trade');
-    const sizes = within(screen.getByLabelText('Size')).getAllByRole('option').map((option) => option.textContent);
+    const sizes = within(screen.getByLabelText('Size'))
+      .getAllByRole('option')
+      .map((option) => option.textContent);
     expect(sizes).toContain('16 (1 mm²)');
     await userEvent.selectOptions(screen.getByLabelText('Size known as'), 'awg');
-    expect(within(screen.getByLabelText('Size')).getAllByRole('option').map((option) => option.textContent)).toContain('16 (1.31 mm²)');
+    expect(
+      within(screen.getByLabelText('Size'))
+        .getAllByRole('option')
+        .map((option) => option.textContent),
+    ).toContain('16 (1.31 mm²)');
   });
 
   it('shows what the server refuses at the field it names', async () => {
-    standInServer({ 'POST /jobs/J/findings': { status: 422, body: { error: { code: 'BAD_INPUT', message: 'It overlaps.', field: '/finding/fromMm', hint: 'Move one.' } } } });
+    standInServer({
+      'POST /jobs/J/findings': {
+        status: 422,
+        body: { error: { code: 'BAD_INPUT', message: 'It overlaps.', field: '/finding/fromMm', hint: 'Move one.' } },
+      },
+    });
     const { onSaved } = show();
     await userEvent.click(screen.getByRole('button', { name: /Function 1/ }));
     await userEvent.click(screen.getByRole('button', { name: 'Add the finding' }));
@@ -83,7 +98,16 @@ describe('describing a finding', () => {
       'PUT /jobs/J/findings/F1': () => {
         if (!first) return { body: { version: 4 } };
         first = false;
-        return { status: 409, body: { error: { code: 'STALE', message: 'stale', details: { stored: findingOf('F1', { slackMm: 44 }), storedVersion: 3, yours: mine } } } };
+        return {
+          status: 409,
+          body: {
+            error: {
+              code: 'STALE',
+              message: 'stale',
+              details: { stored: findingOf('F1', { slackMm: 44 }), storedVersion: 3, yours: mine },
+            },
+          },
+        };
       },
     });
     const { onSaved } = show({ start: draftOf(mine), version: 2 });
@@ -101,15 +125,27 @@ describe('the gate', () => {
   const closed = viewOf([findingOf('F1')], { job: { gate: {} } });
   it('asks to make it safe, and says how it was done', async () => {
     const sent = standInServer({ 'PUT /jobs/J/gate/isolation': { body: { version: 2 } } });
-    render(<InJob view={closed}><GateBlock /></InJob>);
+    render(
+      <InJob view={closed}>
+        <GateBlock />
+      </InJob>,
+    );
     await userEvent.click(screen.getByRole('button', { name: 'Battery negative is off' }));
-    await waitFor(() => expect(writesOf(sent)).toMatchObject([{ path: '/jobs/J/gate/isolation', body: { how: 'batteryOff', version: 1 } }]));
+    await waitFor(() =>
+      expect(writesOf(sent)).toMatchObject([
+        { path: '/jobs/J/gate/isolation', body: { how: 'batteryOff', version: 1 } },
+      ]),
+    );
   });
   it('high voltage wants a procedure in words before its button works', async () => {
     standInServer({});
     const high = viewOf([findingOf('F1')]);
     const circuits = high.job.harness.circuits.map((circuit) => ({ ...circuit, kind: 'highVoltage' as const }));
-    render(<InJob view={{ ...high, job: { ...high.job, harness: { ...high.job.harness, circuits } } }}><GateBlock /></InJob>);
+    render(
+      <InJob view={{ ...high, job: { ...high.job, harness: { ...high.job.harness, circuits } } }}>
+        <GateBlock />
+      </InJob>,
+    );
     const button = screen.getByRole('button', { name: 'Procedure named' });
     expect((button as HTMLButtonElement).disabled).toBe(true);
     await userEvent.type(screen.getByRole('textbox'), 'Sheet HV-4');
@@ -117,7 +153,11 @@ describe('the gate', () => {
   });
   it('once open it says who said so, and can be taken back', () => {
     standInServer({});
-    render(<InJob view={viewOf([findingOf('F1')])}><GateBlock /></InJob>);
+    render(
+      <InJob view={viewOf([findingOf('F1')])}>
+        <GateBlock />
+      </InJob>,
+    );
     expect(screen.getByRole('region', { name: 'Safety gate' }).textContent).toContain('proved dead with a meter');
     expect(screen.getByRole('button', { name: 'Take back' })).toBeTruthy();
   });

@@ -56,13 +56,20 @@ function usableMm(fromMm: number, toMm: number, keepOuts: readonly KeepOut[], sh
  * distances as it takes. Every two places where rooms begin and end are looked at.
  * @param fewest whether the layout has no more splices than it must
  */
-export function runBounds(problem: Problem, keepOuts: readonly KeepOut[], wantedMm: number, fewest: boolean): RunBounds {
+export function runBounds(
+  problem: Problem,
+  keepOuts: readonly KeepOut[],
+  wantedMm: number,
+  fewest: boolean,
+): RunBounds {
   const pieces = certainPieces(problem, fewest);
   const sorted = [...keepOuts].sort((a, b) => a.fromMm - b.fromMm);
   const all = [...new Set(pieces.map(firstOf))].sort((a, b) => a - b);
   // Of very many only some are looked at: a weaker bound is one, too.
   const starts = all.filter((_, index) => index % Math.ceil(all.length / MOST_STARTS) === 0);
-  const byEnd = pieces.map((piece) => ({ piece, firstMm: firstOf(piece), endMm: lastOf(piece) + piece.lengthMm })).sort((a, b) => a.endMm - b.endMm);
+  const byEnd = pieces
+    .map((piece) => ({ piece, firstMm: firstOf(piece), endMm: lastOf(piece) + piece.lengthMm }))
+    .sort((a, b) => a.endMm - b.endMm);
   let [over, pairs, clearMm] = [pieces.length > 0 || problem.units.length > 0 ? 1 : 0, 0, wantedMm];
   for (const fromMm of starts) {
     let [length, count, longest, shortest] = [0, 0, 0, Infinity];
@@ -75,13 +82,26 @@ export function runBounds(problem: Problem, keepOuts: readonly KeepOut[], wanted
       const usable = usableMm(fromMm, endMm, sorted, shortest);
       over = Math.max(over, Math.ceil((length - 1e-6) / Math.max(1e-9, usable)));
       pairs = Math.max(pairs, Math.ceil((length - usable - 1e-6) / longest));
-      if (count > 1) clearMm = Math.min(clearMm, widestGap(endMm - fromMm - length, count - 1, sorted.filter((keep) => keep.fromMm > fromMm && keep.toMm < endMm).map((keep) => keep.toMm - keep.fromMm)));
+      if (count > 1)
+        clearMm = Math.min(
+          clearMm,
+          widestGap(
+            endMm - fromMm - length,
+            count - 1,
+            sorted.filter((keep) => keep.fromMm > fromMm && keep.toMm < endMm).map((keep) => keep.toMm - keep.fromMm),
+          ),
+        );
     }
   }
-  const least = (mode: readonly Piece[]): number => Math.max(...mode.flatMap((piece) => piece.bodies.map((body) => problem.diameterMm([body.spec]))));
+  const least = (mode: readonly Piece[]): number =>
+    Math.max(...mode.flatMap((piece) => piece.bodies.map((body) => problem.diameterMm([body.spec]))));
   return {
-    over, pairs, clearMm,
-    splices: sum(problem.units.map((unit) => Math.min(...unit.modes.map((mode) => sum(mode.map((piece) => piece.bodies.length)))))),
+    over,
+    pairs,
+    clearMm,
+    splices: sum(
+      problem.units.map((unit) => Math.min(...unit.modes.map((mode) => sum(mode.map((piece) => piece.bodies.length))))),
+    ),
     peakMm: Math.max(0, ...problem.units.map((unit) => Math.min(...unit.modes.map(least)))),
   };
 }
@@ -113,15 +133,20 @@ export function openedBound(problem: Problem, gapMm: number, layers: number, few
 export function insertedBound(problem: Problem, gapMm: number, layers: number, fewest: boolean): number {
   const pieces = certainPieces(problem, fewest).filter((piece) => piece.ends.length > 0);
   const sidesMm = (sign: 1 | -1): number => {
-    const own = pieces.filter((piece) => piece.ends.every((end) => end.sign === sign)).map((piece) => ({ piece, at: sign > 0 ? firstOf(piece) : -lastOf(piece) })).sort((a, b) => a.at - b.at);
+    const own = pieces
+      .filter((piece) => piece.ends.every((end) => end.sign === sign))
+      .map((piece) => ({ piece, at: sign > 0 ? firstOf(piece) : -lastOf(piece) }))
+      .sort((a, b) => a.at - b.at);
     const step = layers === 1 ? Math.min(...own.map(({ piece }) => piece.lengthMm)) + gapMm : 0;
     let before = -Infinity;
-    return sum(own.map(({ piece, at }) => {
-      before = Math.max(at, before + step);
-      // A pair's piece stands for both its wires: it counts from where it alone could lie.
-      const mm = piece.ends.length > 1 ? at : before;
-      return sum(piece.ends.map((end) => mm + sign * end.offsetMm));
-    }));
+    return sum(
+      own.map(({ piece, at }) => {
+        before = Math.max(at, before + step);
+        // A pair's piece stands for both its wires: it counts from where it alone could lie.
+        const mm = piece.ends.length > 1 ? at : before;
+        return sum(piece.ends.map((end) => mm + sign * end.offsetMm));
+      }),
+    );
   };
   const wires = new Set(pieces.flatMap((piece) => piece.ends.map((end) => end.wire)));
   const distances = sidesMm(1) + sidesMm(-1);

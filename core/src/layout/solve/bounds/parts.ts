@@ -18,7 +18,10 @@ const inFewest = (unit: Unit): Unit => ({ modes: unit.modes.filter((mode) => bod
 function narrowness(unit: Unit): { readonly middleMm: number; readonly roomMm: number } {
   const pieces = inFewest(unit).modes.flat();
   const first = (piece: (typeof pieces)[number]): number => piece.rooms[0]?.fromMm ?? 0;
-  return { middleMm: (Math.min(...pieces.map(first)) + Math.max(...pieces.map(lastOf))) / 2, roomMm: Math.min(...pieces.map((piece) => lastOf(piece) - first(piece))) };
+  return {
+    middleMm: (Math.min(...pieces.map(first)) + Math.max(...pieces.map(lastOf))) / 2,
+    roomMm: Math.min(...pieces.map((piece) => lastOf(piece) - first(piece))),
+  };
 }
 
 /**
@@ -28,7 +31,13 @@ function narrowness(unit: Unit): { readonly middleMm: number; readonly roomMm: n
  * @param bound the fewest splices, and where more are needed: elsewhere there are none to spare
  * @returns a gap between the two given ones that is not exceeded
  */
-export function gapBoundByParts(built: (gapMm: number) => Problem, bound: SpliceBound, reachedMm: number, mostMm: number, goesOn: () => boolean): number {
+export function gapBoundByParts(
+  built: (gapMm: number) => Problem,
+  bound: SpliceBound,
+  reachedMm: number,
+  mostMm: number,
+  goesOn: () => boolean,
+): number {
   let [low, high] = [reachedMm, mostMm];
   for (let turn = 0; turn < HALVINGS && high - low > 0.02 && goesOn(); turn += 1) {
     // First whether hardly more than what is reached can be had: mostly that is all.
@@ -43,13 +52,27 @@ export function gapBoundByParts(built: (gapMm: number) => Problem, bound: Splice
 
 /** Whether a few circuits cannot keep a gap even among themselves. */
 function barredBySome(problem: Problem, bound: SpliceBound, gapMm: number): boolean {
-  const narrow = problem.units.map((unit, index) => ({ unit, index, ...narrowness(unit) })).filter((one) => one.roomMm < NARROW_MM).sort((a, b) => a.middleMm - b.middleMm);
+  const narrow = problem.units
+    .map((unit, index) => ({ unit, index, ...narrowness(unit) }))
+    .filter((one) => one.roomMm < NARROW_MM)
+    .sort((a, b) => a.middleMm - b.middleMm);
   for (let from = 0; from === 0 || from + TOGETHER < narrow.length + STRIDE; from += STRIDE) {
     const group = narrow.slice(from, from + TOGETHER);
     if (group.length < 2) return false;
-    const spare = bound.splices - bound.fewest - bound.crowded.reduce((sum, one) => sum + (group.some(({ index }) => one.units.includes(index)) ? 0 : one.more), 0);
+    const spare =
+      bound.splices -
+      bound.fewest -
+      bound.crowded.reduce(
+        (sum, one) => sum + (group.some(({ index }) => one.units.includes(index)) ? 0 : one.more),
+        0,
+      );
     const units = group.map(({ unit }) => (spare > 0 ? unit : inFewest(unit)));
-    const result = sweep(new Steps({ ...problem, units }), { over: 1, gapMm, bodiesAtMost: units.reduce((sum, unit) => sum + least(unit), 0) + spare, beam: LABELS });
+    const result = sweep(new Steps({ ...problem, units }), {
+      over: 1,
+      gapMm,
+      bodiesAtMost: units.reduce((sum, unit) => sum + least(unit), 0) + spare,
+      beam: LABELS,
+    });
     if (!result.placed && result.complete) return true;
   }
   return false;

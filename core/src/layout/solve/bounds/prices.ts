@@ -22,10 +22,14 @@ class Prices {
   readonly perMm = new Float64Array(CELLS);
   private readonly upTo = new Float64Array(CELLS + 1);
 
-  constructor(private readonly fromMm: number, readonly cellMm: number) {}
+  constructor(
+    private readonly fromMm: number,
+    readonly cellMm: number,
+  ) {}
 
   settle(): void {
-    for (let cell = 0; cell < CELLS; cell += 1) this.upTo[cell + 1] = (this.upTo[cell] ?? 0) + (this.perMm[cell] ?? 0) * this.cellMm;
+    for (let cell = 0; cell < CELLS; cell += 1)
+      this.upTo[cell + 1] = (this.upTo[cell] ?? 0) + (this.perMm[cell] ?? 0) * this.cellMm;
   }
 
   get total(): number {
@@ -77,7 +81,14 @@ class Prices {
  * @param knownMm what some layout needs
  * @returns the bound, and the orders in which the pieces lay whenever it rose, the last one last: orders worth trying, though they lay over each other
  */
-export function insertedBoundByPrices(problem: Problem, limits: RowLimits & { readonly over?: number }, fewest: boolean, long: readonly number[], knownMm: number, goesOn: () => boolean): { readonly boundMm: number; readonly orders: readonly (readonly Piece[])[] } {
+export function insertedBoundByPrices(
+  problem: Problem,
+  limits: RowLimits & { readonly over?: number },
+  fewest: boolean,
+  long: readonly number[],
+  knownMm: number,
+  goesOn: () => boolean,
+): { readonly boundMm: number; readonly orders: readonly (readonly Piece[])[] } {
   // Side by side so many lie over one place, without a gap.
   const { over = 1 } = limits;
   const gapMm = over === 1 ? limits.gapMm : 0;
@@ -86,7 +97,12 @@ export function insertedBoundByPrices(problem: Problem, limits: RowLimits & { re
       const [from, to] = [Math.max(room.fromMm, limits.fromMm), Math.min(room.toMm, limits.toMm - piece.lengthMm)];
       return to >= from ? [{ fromMm: from, toMm: to }] : [];
     });
-    return { piece, rooms: rooms.length > 0 ? rooms : piece.rooms, takesMm: piece.lengthMm + gapMm, ...wireCost(piece, long) };
+    return {
+      piece,
+      rooms: rooms.length > 0 ? rooms : piece.rooms,
+      takesMm: piece.lengthMm + gapMm,
+      ...wireCost(piece, long),
+    };
   };
   const units = problem.units.map((unit) => {
     const least = Math.min(...unit.modes.map(bodiesOf));
@@ -105,7 +121,10 @@ export function insertedBoundByPrices(problem: Problem, limits: RowLimits & { re
     const taken = new Float64Array(CELLS).fill(-over * prices.cellMm);
     const lies: { readonly piece: Piece; readonly middleMm: number }[] = [];
     for (const modes of units) {
-      const [mode] = modes.map((pieces) => pieces.map((piece) => ({ piece, ...prices.cheapest(piece) }))).map((pieces) => ({ pieces, cost: pieces.reduce((total, one) => total + one.cost, 0) })).sort((a, b) => a.cost - b.cost);
+      const [mode] = modes
+        .map((pieces) => pieces.map((piece) => ({ piece, ...prices.cheapest(piece) })))
+        .map((pieces) => ({ pieces, cost: pieces.reduce((total, one) => total + one.cost, 0) }))
+        .sort((a, b) => a.cost - b.cost);
       for (const { piece, atMm, cost } of mode?.pieces ?? []) {
         sum += cost;
         lies.push({ piece: piece.piece, middleMm: atMm + piece.piece.lengthMm / 2 });
@@ -124,7 +143,8 @@ export function insertedBoundByPrices(problem: Problem, limits: RowLimits & { re
     const steep = taken.reduce((total, mm, cell) => total + (mm > 0 || (prices.perMm[cell] ?? 0) > 0 ? mm * mm : 0), 0);
     if (steep < 1e-9 || knownMm - sum <= 0) break;
     const step = (share * (knownMm - sum)) / steep;
-    for (let cell = 0; cell < CELLS; cell += 1) prices.perMm[cell] = Math.max(0, (prices.perMm[cell] ?? 0) + step * (taken[cell] ?? 0));
+    for (let cell = 0; cell < CELLS; cell += 1)
+      prices.perMm[cell] = Math.max(0, (prices.perMm[cell] ?? 0) + step * (taken[cell] ?? 0));
   }
   // What moves as one is not as full as it is long: others could lie in it, and then the prices prove nothing.
   return { boundMm: all.every(({ piece }) => piece.bodies.length === 1) ? best : 0, orders };

@@ -22,7 +22,15 @@ export interface SpliceBound {
 }
 
 /** Length of a mode's pieces that cannot but lie between two places. */
-const insideMm = (mode: Mode, fromMm: number, toMm: number): number => mode.reduce((sum, piece) => sum + ((piece.rooms[0]?.fromMm ?? -Infinity) >= fromMm - SMALL_MM && lastOf(piece) + piece.lengthMm <= toMm + SMALL_MM ? piece.lengthMm : 0), 0);
+const insideMm = (mode: Mode, fromMm: number, toMm: number): number =>
+  mode.reduce(
+    (sum, piece) =>
+      sum +
+      ((piece.rooms[0]?.fromMm ?? -Infinity) >= fromMm - SMALL_MM && lastOf(piece) + piece.lengthMm <= toMm + SMALL_MM
+        ? piece.lengthMm
+        : 0),
+    0,
+  );
 
 /** Length between two places that is not kept out of. */
 function freeMm(fromMm: number, toMm: number, keepOuts: readonly KeepOut[]): number {
@@ -59,7 +67,9 @@ export function spliceBoundInOneLayer(problem: Problem, keepOuts: readonly KeepO
       let over = -freeMm(fromMm, toMm, sorted);
       const ways: { readonly mm: number; readonly more: number; readonly unit: number }[] = [];
       units.forEach(({ least, modes }, unit) => {
-        const few = Math.min(...modes.map((mode) => (bodiesOf(mode) === least ? insideMm(mode, fromMm, toMm) : Infinity)));
+        const few = Math.min(
+          ...modes.map((mode) => (bodiesOf(mode) === least ? insideMm(mode, fromMm, toMm) : Infinity)),
+        );
         over += few;
         for (const mode of modes) {
           const mm = few - insideMm(mode, fromMm, toMm);
@@ -73,7 +83,8 @@ export function spliceBoundInOneLayer(problem: Problem, keepOuts: readonly KeepO
         more += Math.min(1, over / way.mm) * way.more;
         over -= way.mm;
       }
-      if (more > 0) crowded.push({ fromMm, toMm, more: Math.ceil(more - SMALL_MM), units: ways.map((way) => way.unit) });
+      if (more > 0)
+        crowded.push({ fromMm, toMm, more: Math.ceil(more - SMALL_MM), units: ways.map((way) => way.unit) });
     }
   }
   crowded.sort((a, b) => a.toMm - b.toMm);
@@ -81,7 +92,9 @@ export function spliceBoundInOneLayer(problem: Problem, keepOuts: readonly KeepO
   const none = { more: 0, chosen: [] as readonly Crowded[] };
   const most = (all: readonly (typeof none)[]): typeof none => all.reduce((a, b) => (b.more > a.more ? b : a), none);
   crowded.forEach((one, index) => {
-    const before = most(crowded.slice(0, index).flatMap((other, at) => (other.toMm <= one.fromMm + SMALL_MM ? (best[at] ?? []) : [])));
+    const before = most(
+      crowded.slice(0, index).flatMap((other, at) => (other.toMm <= one.fromMm + SMALL_MM ? (best[at] ?? []) : [])),
+    );
     best.push({ more: before.more + one.more, chosen: [...before.chosen, one] });
   });
   const { more, chosen } = most(best);

@@ -23,7 +23,9 @@ const valueFrom = (fn: Cost, index: number, mm: number): number => {
 function leastBetween(left: Cost, right: Cost, gapMm: number): number {
   let least = Infinity;
   // At places where either changes: left ones rising, right ones falling with the place.
-  const turns = [...left.map((segment) => segment.fromMm), ...right.map((segment) => -segment.fromMm - gapMm)].sort((a, b) => a - b);
+  const turns = [...left.map((segment) => segment.fromMm), ...right.map((segment) => -segment.fromMm - gapMm)].sort(
+    (a, b) => a - b,
+  );
   let [i, j] = [-1, right.length - 1];
   for (const mm of turns) {
     while ((left[i + 1]?.fromMm ?? Infinity) <= mm + 1e-9) i += 1;
@@ -49,7 +51,11 @@ function costsFromLeft(order: readonly Priced[], before: Cost | undefined, limit
 /** Costs of what lies after and the pieces from the 0th, 1st, 2nd… on, seen in a mirror. */
 function costsFromRight(order: readonly Priced[], after: Cost | undefined, limits: CostLimits): (Cost | undefined)[] {
   const seen = { gapMm: limits.gapMm, fromMm: -limits.toMm, toMm: -limits.fromMm };
-  return costsFromLeft([...order].reverse().map((one) => ({ ...one, piece: one.inMirror, cost: one.mirrorCost })), after, seen).reverse();
+  return costsFromLeft(
+    [...order].reverse().map((one) => ({ ...one, piece: one.inMirror, cost: one.mirrorCost })),
+    after,
+    seen,
+  ).reverse();
 }
 
 /** A stretch of an order that is looked at by itself: what lies before and after it stays. */
@@ -59,7 +65,12 @@ interface Part {
 }
 
 /** Where in a part of an order a piece costs least, and what all cost then; Infinity where it fits nowhere. */
-function bestPlace(rest: readonly Priced[], one: Priced, { before, after }: Part, limits: CostLimits): { readonly index: number; readonly costMm: number } {
+function bestPlace(
+  rest: readonly Priced[],
+  one: Priced,
+  { before, after }: Part,
+  limits: CostLimits,
+): { readonly index: number; readonly costMm: number } {
   const left = costsFromLeft(rest, before, limits);
   const right = costsFromRight(rest, after, limits);
   let best = { index: 0, costMm: Infinity };
@@ -75,10 +86,18 @@ function bestPlace(rest: readonly Priced[], one: Priced, { before, after }: Part
   return best;
 }
 
-const putIn = (rest: readonly Priced[], one: Priced, index: number): Priced[] => [...rest.slice(0, index), one, ...rest.slice(index)];
+const putIn = (rest: readonly Priced[], one: Priced, index: number): Priced[] => [
+  ...rest.slice(0, index),
+  one,
+  ...rest.slice(index),
+];
 
 /** Each piece taken out and put back where all together cost least, until none gains. */
-function settled(order: readonly Priced[], limits: CostLimits, goesOn: () => boolean): { readonly order: readonly Priced[]; readonly costMm: number } {
+function settled(
+  order: readonly Priced[],
+  limits: CostLimits,
+  goesOn: () => boolean,
+): { readonly order: readonly Priced[]; readonly costMm: number } {
   let [now, costMm] = [order, Infinity];
   let still = 0;
   for (let turn = 0; still < order.length && goesOn(); turn += 1) {
@@ -100,7 +119,13 @@ const TAKEN_OUT = 5;
 const PUT_WITHIN = 5;
 
 /** Neighbours taken out together and put back one by one, in turning orders, wherever that gains. */
-function stirred(order: readonly Priced[], startMm: number, limits: CostLimits, turns: number, goesOn: () => boolean): readonly Priced[] {
+function stirred(
+  order: readonly Priced[],
+  startMm: number,
+  limits: CostLimits,
+  turns: number,
+  goesOn: () => boolean,
+): readonly Priced[] {
   let [now, costMm] = [order, startMm];
   let left = costsFromLeft(now, undefined, limits);
   let right = costsFromRight(now, undefined, limits);
@@ -110,7 +135,9 @@ function stirred(order: readonly Priced[], startMm: number, limits: CostLimits, 
     const at = (turn * 7) % steps;
     const [from, to] = [Math.max(0, at - PUT_WITHIN), Math.min(now.length, at + TAKEN_OUT + PUT_WITHIN)];
     const out = now.slice(at, at + TAKEN_OUT);
-    const sequence = out.map((_, index) => out[(index * (1 + (turn % (TAKEN_OUT - 1))) + turn) % out.length]).filter((one, index, all): one is Priced => one !== undefined && all.indexOf(one) === index);
+    const sequence = out
+      .map((_, index) => out[(index * (1 + (turn % (TAKEN_OUT - 1))) + turn) % out.length])
+      .filter((one, index, all): one is Priced => one !== undefined && all.indexOf(one) === index);
     const all = [...sequence, ...out.filter((one) => !sequence.includes(one))];
     let part: Priced[] | undefined = [...now.slice(from, at), ...now.slice(at + TAKEN_OUT, to)];
     let costs = Infinity;
@@ -138,10 +165,21 @@ function stirred(order: readonly Priced[], startMm: number, limits: CostLimits, 
  * @param long how far each wire counts as one whose ease grows with it, 0 to 1
  * @param turns how often neighbours are tried
  */
-export function withLessWire(order: readonly Piece[], limits: CostLimits, long: readonly number[], turns: number, goesOn: () => boolean): Piece[] {
+export function withLessWire(
+  order: readonly Piece[],
+  limits: CostLimits,
+  long: readonly number[],
+  turns: number,
+  goesOn: () => boolean,
+): Piece[] {
   const priced = order.map((piece): Priced => {
     const cost = wireCost(piece, long);
-    return { piece, cost, inMirror: mirrored(piece), mirrorCost: { fixed: cost.fixed - cost.slope * piece.lengthMm, slope: -cost.slope } };
+    return {
+      piece,
+      cost,
+      inMirror: mirrored(piece),
+      mirrorCost: { fixed: cost.fixed - cost.slope * piece.lengthMm, slope: -cost.slope },
+    };
   });
   const first = settled(priced, limits, goesOn);
   return stirred(first.order, first.costMm, limits, turns, goesOn).map((one) => one.piece);

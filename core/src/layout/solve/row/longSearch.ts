@@ -38,7 +38,9 @@ const middle = (piece: Piece): number => bestAlone(piece) + piece.lengthMm / 2;
 
 /** All pieces in one layer, with the fewest splices that were found. */
 function firstRow({ built: { problem }, goesOn }: Standing): Row | undefined {
-  const order = rowFromScratch(problem, goesOn) ?? sweep(nearTheLoss(new Steps(problem)), { over: 1, gapMm: 0, beam: SWEPT }).placed?.map((one) => one.piece);
+  const order =
+    rowFromScratch(problem, goesOn) ??
+    sweep(nearTheLoss(new Steps(problem)), { over: 1, gapMm: 0, beam: SWEPT }).placed?.map((one) => one.piece);
   return order && { problem, order: withFewerSplices(problem, order, goesOn), gapMm: 0 };
 }
 
@@ -49,7 +51,8 @@ function stretched({ run, goesOn }: Standing, row: Row, belowMm: number): Row {
     const gapMm = (best.gapMm + high) / 2;
     const { problem } = buildProblem(run, gapMm);
     const order = sameOrder(problem, row.order);
-    if (order.length === row.order.length && latenessOf(slotsOf(order, anywhere(gapMm)), anywhere(gapMm)) <= 0) best = { problem, order, gapMm };
+    if (order.length === row.order.length && latenessOf(slotsOf(order, anywhere(gapMm)), anywhere(gapMm)) <= 0)
+      best = { problem, order, gapMm };
     else high = gapMm;
   }
   return best;
@@ -78,19 +81,37 @@ function widened(standing: Standing, row: Row, mostMm: number, boundOf: (reached
 }
 
 /** A row with the shortest opened stretch that is found, and the stretch. */
-function shortestRow({ goesOn }: Standing, { problem, order, gapMm }: Row): { readonly order: readonly Piece[]; readonly limits: RowLimits } {
+function shortestRow(
+  { goesOn }: Standing,
+  { problem, order, gapMm }: Row,
+): { readonly order: readonly Piece[]; readonly limits: RowLimits } {
   const { lost } = problem;
   const places = laid(slotsOf(order, anywhere(gapMm)), anywhere(gapMm));
-  const within = { fromMm: Math.min(...places.map((one) => one.atMm), lost?.fromMm ?? Infinity), toMm: Math.max(...places.map((one) => one.atMm + one.piece.lengthMm), lost?.toMm ?? -Infinity) };
+  const within = {
+    fromMm: Math.min(...places.map((one) => one.atMm), lost?.fromMm ?? Infinity),
+    toMm: Math.max(...places.map((one) => one.atMm + one.piece.lengthMm), lost?.toMm ?? -Infinity),
+  };
   const rough = drawnIn(order, gapMm, within, lost, goesOn);
   // In its order the shortest stretch is known exactly.
   const span = shortestSpan(inThisOrder(new Steps(problem), rough.order), { gapMm, ...ANY });
   const [fromMm] = span?.startsMm ?? [];
-  return { order: rough.order, limits: span && fromMm !== undefined && span.lengthMm < rough.toMm - rough.fromMm ? { gapMm, fromMm: fromMm - TOUCH_MM, toMm: fromMm + span.lengthMm + TOUCH_MM } : { gapMm, fromMm: rough.fromMm, toMm: rough.toMm } };
+  return {
+    order: rough.order,
+    limits:
+      span && fromMm !== undefined && span.lengthMm < rough.toMm - rough.fromMm
+        ? { gapMm, fromMm: fromMm - TOUCH_MM, toMm: fromMm + span.lengthMm + TOUCH_MM }
+        : { gapMm, fromMm: rough.fromMm, toMm: rough.toMm },
+  };
 }
 
 /** Inserted wire of a row whose gap and stretch stay: from several orders to start with, and how little it could be. */
-function saved(standing: Standing, problem: Problem, order: readonly Piece[], limits: RowLimits, isFewest: boolean): void {
+function saved(
+  standing: Standing,
+  problem: Problem,
+  order: readonly Piece[],
+  limits: RowLimits,
+  isFewest: boolean,
+): void {
   const { goesOn, effort, offer } = standing;
   let best: Inserted | undefined;
   const from = (start: readonly Piece[] | undefined): void => {
@@ -102,12 +123,22 @@ function saved(standing: Standing, problem: Problem, order: readonly Piece[], li
     if (least) offer(least.placed);
     if (least && (!best || least.costMm < best.costMm)) best = least;
   };
-  const mended = (wished: readonly Piece[]): readonly Piece[] | undefined => repaired(wished, limits, FROM_LOSSES_STEPS, goesOn);
+  const mended = (wished: readonly Piece[]): readonly Piece[] | undefined =>
+    repaired(wished, limits, FROM_LOSSES_STEPS, goesOn);
   from(order);
   from(mended([...order].sort((a, b) => middle(a) - middle(b))));
   if (!best || !goesOn()) return;
-  const priced = insertedBoundByPrices(problem, { gapMm: limits.gapMm, ...reachOf(problem.lost, standing.best.objective.openedMm) }, isFewest, longOnes(best.placed, problem.wires), best.costMm, goesOn);
-  const same = priced.orders.filter((one) => one.length === order.length && one.every((piece) => order.includes(piece)));
+  const priced = insertedBoundByPrices(
+    problem,
+    { gapMm: limits.gapMm, ...reachOf(problem.lost, standing.best.objective.openedMm) },
+    isFewest,
+    longOnes(best.placed, problem.wires),
+    best.costMm,
+    goesOn,
+  );
+  const same = priced.orders.filter(
+    (one) => one.length === order.length && one.every((piece) => order.includes(piece)),
+  );
   for (const one of same.slice(-effort.starts).reverse()) from(mended(one));
   standing.leastInsertedMm = priced.boundMm;
   standing.bounded();
@@ -128,7 +159,16 @@ export function layInOneRow(standing: Standing): boolean {
   const boundOf = (reachedMm: number): number => {
     if (!inOneLayer || standing.best.objective.splices > inOneLayer.splices) return most;
     const mostMm = Math.min(most, standing.widestInOneLayerMm);
-    standing.widestInOneLayerMm = reachedMm < mostMm - 0.01 ? gapBoundByParts((gapMm) => buildProblem(standing.run, gapMm).problem, inOneLayer, reachedMm, mostMm, standing.goesOn) : mostMm;
+    standing.widestInOneLayerMm =
+      reachedMm < mostMm - 0.01
+        ? gapBoundByParts(
+            (gapMm) => buildProblem(standing.run, gapMm).problem,
+            inOneLayer,
+            reachedMm,
+            mostMm,
+            standing.goesOn,
+          )
+        : mostMm;
     return standing.widestInOneLayerMm;
   };
   const wide = widened(standing, row, most, boundOf);
@@ -140,4 +180,3 @@ export function layInOneRow(standing: Standing): boolean {
   saved(standing, wide.problem, drawn.order, drawn.limits, isFewest);
   return true;
 }
-

@@ -25,7 +25,14 @@ function prefix(order: readonly Slot[], gapMm: number): { readonly next: number[
 }
 
 /** The lateness of an order with a piece put in at an index; given up once it is no better than what is known. */
-function latenessWith(rest: readonly Slot[], slot: Slot, index: number, start: { readonly next: number; readonly late: number }, gapMm: number, belowMm: number): number {
+function latenessWith(
+  rest: readonly Slot[],
+  slot: Slot,
+  index: number,
+  start: { readonly next: number; readonly late: number },
+  gapMm: number,
+  belowMm: number,
+): number {
   let at = firstPlace(slot, start.next);
   let late = start.late + lateMm(slot, at);
   let next = at + slot.lengthMm + gapMm;
@@ -55,7 +62,12 @@ const movedTo = (order: readonly Slot[], from: number, to: number): Slot[] => {
 };
 
 /** The best way to take one piece, the late one or one before it, to another place in the order. */
-function bestShift(order: readonly Slot[], late: number, gapMm: number, rests: (slot: Slot) => boolean): Move | undefined {
+function bestShift(
+  order: readonly Slot[],
+  late: number,
+  gapMm: number,
+  rests: (slot: Slot) => boolean,
+): Move | undefined {
   let best: { readonly from: number; readonly to: number; readonly late: number } | undefined;
   for (let from = late; from >= Math.max(0, late - REACH_BACK); from -= 1) {
     const slot = order[from];
@@ -77,7 +89,13 @@ function bestShift(order: readonly Slot[], late: number, gapMm: number, rests: (
 }
 
 /** The best exchange of two pieces, one of them late or before the late one. */
-function bestSwap(order: readonly Slot[], late: number, gapMm: number, rests: (slot: Slot) => boolean, belowMm: number): Move | undefined {
+function bestSwap(
+  order: readonly Slot[],
+  late: number,
+  gapMm: number,
+  rests: (slot: Slot) => boolean,
+  belowMm: number,
+): Move | undefined {
   const begun = prefix(order, gapMm);
   let best: { readonly i: number; readonly j: number; readonly late: number } | undefined;
   for (let i = Math.max(0, late - REACH_BACK); i <= late; i += 1) {
@@ -100,7 +118,11 @@ function bestSwap(order: readonly Slot[], late: number, gapMm: number, rests: (s
   const [first, second] = best ? [order[best.i], order[best.j]] : [];
   if (!best || !first || !second) return undefined;
   const { i, j } = best;
-  return { order: order.map((slot, at) => (at === i ? second : at === j ? first : slot)), moved: [first, second], late: best.late };
+  return {
+    order: order.map((slot, at) => (at === i ? second : at === j ? first : slot)),
+    moved: [first, second],
+    late: best.late,
+  };
 }
 
 /**
@@ -108,7 +130,12 @@ function bestSwap(order: readonly Slot[], late: number, gapMm: number, rests: (s
  * is late then, or two change places. A search that may fail where there is an order.
  * @param steps how many changes are made at most
  */
-export function repaired(order: readonly Piece[], limits: RowLimits, steps: number, goesOn: () => boolean = () => true): Piece[] | undefined {
+export function repaired(
+  order: readonly Piece[],
+  limits: RowLimits,
+  steps: number,
+  goesOn: () => boolean = () => true,
+): Piece[] | undefined {
   let slots: readonly Slot[] = slotsOf(order, limits);
   if (slots.some((slot) => slot.from.length === 0)) return undefined;
   const resting = new Map<Slot, number>();
@@ -119,7 +146,8 @@ export function repaired(order: readonly Piece[], limits: RowLimits, steps: numb
     const lateMmNow = latenessOf(slots, limits);
     const rests = (slot: Slot): boolean => (resting.get(slot) ?? -1) > step;
     const shift = bestShift(slots, late, limits.gapMm, rests);
-    const swap = shift && shift.late < lateMmNow ? undefined : bestSwap(slots, late, limits.gapMm, rests, shift?.late ?? Infinity);
+    const swap =
+      shift && shift.late < lateMmNow ? undefined : bestSwap(slots, late, limits.gapMm, rests, shift?.late ?? Infinity);
     const move = swap ?? shift;
     if (!move) return undefined;
     slots = move.order;
@@ -129,14 +157,27 @@ export function repaired(order: readonly Piece[], limits: RowLimits, steps: numb
 }
 
 /** An order with a piece put in where least is late, then repaired. */
-export function withPiece(order: readonly Piece[], piece: Piece, limits: RowLimits, steps: number, goesOn?: () => boolean): Piece[] | undefined {
+export function withPiece(
+  order: readonly Piece[],
+  piece: Piece,
+  limits: RowLimits,
+  steps: number,
+  goesOn?: () => boolean,
+): Piece[] | undefined {
   const rest = slotsOf(order, limits);
   const [slot] = slotsOf([piece], limits);
   if (!slot || slot.from.length === 0) return undefined;
   const begun = prefix(rest, limits.gapMm);
   let [best, least] = [0, Infinity];
   for (let to = 0; to <= rest.length; to += 1) {
-    const late = latenessWith(rest, slot, to, { next: begun.next[to] ?? 0, late: begun.late[to] ?? 0 }, limits.gapMm, least);
+    const late = latenessWith(
+      rest,
+      slot,
+      to,
+      { next: begun.next[to] ?? 0, late: begun.late[to] ?? 0 },
+      limits.gapMm,
+      least,
+    );
     if (late < least) [best, least] = [to, late];
   }
   return repaired([...order.slice(0, best), piece, ...order.slice(best)], limits, steps, goesOn);

@@ -16,14 +16,21 @@ export function slotsOf(order: readonly Piece[], { fromMm, toMm }: RowLimits): S
       const [from, to] = [Math.max(room.fromMm, fromMm), Math.min(room.toMm, toMm - piece.lengthMm)];
       return to >= from - TOUCH_MM ? [{ from, to: Math.max(from, to) }] : [];
     });
-    return { piece, lengthMm: piece.lengthMm, from: rooms.map((room) => room.from), to: rooms.map((room) => room.to), lastMm: rooms.at(-1)?.to ?? Math.min(lastOf(piece), fromMm) - 1e3 };
+    return {
+      piece,
+      lengthMm: piece.lengthMm,
+      from: rooms.map((room) => room.from),
+      to: rooms.map((room) => room.to),
+      lastMm: rooms.at(-1)?.to ?? Math.min(lastOf(piece), fromMm) - 1e3,
+    };
   });
 }
 
 /** The first place from a place on; past the last one, the place itself: it is late there. */
 export function firstPlace(slot: Slot, atMm: number): number {
   for (let room = 0; room < slot.to.length; room += 1) {
-    if ((slot.to[room] ?? 0) >= atMm - TOUCH_MM) return Math.max(slot.from[room] ?? atMm, Math.min(atMm, slot.to[room] ?? atMm));
+    if ((slot.to[room] ?? 0) >= atMm - TOUCH_MM)
+      return Math.max(slot.from[room] ?? atMm, Math.min(atMm, slot.to[room] ?? atMm));
   }
   return atMm;
 }

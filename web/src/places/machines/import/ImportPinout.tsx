@@ -21,38 +21,85 @@ export function ImportPinout({ harness, onTake, onClose }: ImportPinoutProps) {
   const [replaceAll, setReplaceAll] = useState(false);
   const [hangs, setHangs] = useState<Readonly<Record<string, { readonly from: string; readonly length: string }>>>({});
   const { reading } = sheet;
-  const hangOf = (name: string): { readonly from: string; readonly length: string } => hangs[name] ?? { from: harness.nodes.find((node) => node.kind === 'branch')?.id ?? harness.nodes[0]?.id ?? '', length: '' };
-  const attachments = new Map((reading?.newConnectors ?? []).flatMap(({ name }): [string, Attachment][] => {
-    const { from, length } = hangOf(name);
-    const lengthMm = numberOf(length);
-    return lengthMm >= 1 ? [[name, { fromNodeId: from, lengthMm }]] : [];
-  }));
+  const hangOf = (name: string): { readonly from: string; readonly length: string } =>
+    hangs[name] ?? {
+      from: harness.nodes.find((node) => node.kind === 'branch')?.id ?? harness.nodes[0]?.id ?? '',
+      length: '',
+    };
+  const attachments = new Map(
+    (reading?.newConnectors ?? []).flatMap(({ name }): [string, Attachment][] => {
+      const { from, length } = hangOf(name);
+      const lengthMm = numberOf(length);
+      return lengthMm >= 1 ? [[name, { fromNodeId: from, lengthMm }]] : [];
+    }),
+  );
   const result = reading && importable(reading) ? importEdits(harness, reading, attachments, replaceAll) : undefined;
   const hung = attachments.size === (reading?.newConnectors.length ?? 0);
   const ready = result?.problems.length === 0 && hung;
-  const others = reading ? harness.circuits.filter((circuit) => !reading.rows.some((row) => row.circuit.number === circuit.number)).length : 0;
+  const others = reading
+    ? harness.circuits.filter((circuit) => !reading.rows.some((row) => row.circuit.number === circuit.number)).length
+    : 0;
   return (
-    <Dialog open shape="wide" onOpenChange={(open) => { if (!open) onClose(); }} title={`Circuits of ${harness.name} from a sheet`} about="Everything in it is taken over, or nothing.">
+    <Dialog
+      open
+      shape="wide"
+      onOpenChange={(open) => {
+        if (!open) onClose();
+      }}
+      title={`Circuits of ${harness.name} from a sheet`}
+      about="Everything in it is taken over, or nothing."
+    >
       <SheetReading of={sheet} nodes={harness.nodes}>
         {reading && importable(reading) ? (
           <>
             {reading.newConnectors.map(({ name, cavities }) => (
               <fieldset key={name} className="grid gap-3 border-t border-rule pt-3 sm:grid-cols-2">
-                <legend className="text-lg font-semibold">{name} is new, with {cavities.length} {cavities.length === 1 ? 'cavity' : 'cavities'}. Where does it hang?</legend>
-                <Select label="Its run comes from" value={hangOf(name).from} onChange={(event) => setHangs({ ...hangs, [name]: { ...hangOf(name), from: event.target.value } })}>
-                  {harness.nodes.map((node) => <option key={node.id} value={node.id}>{node.name}</option>)}
+                <legend className="text-lg font-semibold">
+                  {name} is new, with {cavities.length} {cavities.length === 1 ? 'cavity' : 'cavities'}. Where does it
+                  hang?
+                </legend>
+                <Select
+                  label="Its run comes from"
+                  value={hangOf(name).from}
+                  onChange={(event) => setHangs({ ...hangs, [name]: { ...hangOf(name), from: event.target.value } })}
+                >
+                  {harness.nodes.map((node) => (
+                    <option key={node.id} value={node.id}>
+                      {node.name}
+                    </option>
+                  ))}
                 </Select>
-                <NumberField label="Length of that run" unit="mm" value={hangOf(name).length} onChange={(event) => setHangs({ ...hangs, [name]: { ...hangOf(name), length: event.target.value } })} />
+                <NumberField
+                  label="Length of that run"
+                  unit="mm"
+                  value={hangOf(name).length}
+                  onChange={(event) => setHangs({ ...hangs, [name]: { ...hangOf(name), length: event.target.value } })}
+                />
               </fieldset>
             ))}
             {others > 0 ? (
               <label className="flex min-h-11 items-center gap-3 text-lg">
-                <input type="checkbox" className="size-6 accent-(--copper)" checked={replaceAll} onChange={(event) => setReplaceAll(event.target.checked)} />
+                <input
+                  type="checkbox"
+                  className="size-6 accent-(--copper)"
+                  checked={replaceAll}
+                  onChange={(event) => setReplaceAll(event.target.checked)}
+                />
                 Remove the {others} {others === 1 ? 'circuit' : 'circuits'} that the sheet does not name
               </label>
             ) : null}
             <SheetProblems problems={result?.problems ?? []} />
-            <Button look="copper" disabled={!ready} onClick={() => { if (ready && onTake(result.edits)) onClose(); }}>{hung ? `Take over ${reading.rows.length} ${reading.rows.length === 1 ? 'circuit' : 'circuits'}` : 'Give the lengths of the new runs'}</Button>
+            <Button
+              look="copper"
+              disabled={!ready}
+              onClick={() => {
+                if (ready && onTake(result.edits)) onClose();
+              }}
+            >
+              {hung
+                ? `Take over ${reading.rows.length} ${reading.rows.length === 1 ? 'circuit' : 'circuits'}`
+                : 'Give the lengths of the new runs'}
+            </Button>
           </>
         ) : null}
       </SheetReading>

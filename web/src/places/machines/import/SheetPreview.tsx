@@ -1,4 +1,12 @@
-import { colourInWords, KIND_WORDS, PINOUT_FIELDS, sizeInWords, type PinoutChoices, type PinoutField, type PinoutReading } from '@mendum/core';
+import {
+  colourInWords,
+  KIND_WORDS,
+  PINOUT_FIELDS,
+  sizeInWords,
+  type PinoutChoices,
+  type PinoutField,
+  type PinoutReading,
+} from '@mendum/core';
 import { WireChip } from '../../../draw/WireLine.tsx';
 import { FIELD_WORDS } from './fieldWords.ts';
 
@@ -6,18 +14,46 @@ import { FIELD_WORDS } from './fieldWords.ts';
 const SHOWN = 60;
 
 /** Every column with its header, first values and what it is taken for; a wrong match is set right here. */
-export function SheetColumns({ reading, onChange }: { readonly reading: PinoutReading; readonly onChange: (columns: NonNullable<PinoutChoices['columns']>) => void }) {
-  const set = (index: number, field: PinoutField | null): void => onChange(Object.fromEntries(reading.columns.map((column) => [column.index, column.index === index ? field : column.field === field ? null : column.field])));
+export function SheetColumns({
+  reading,
+  onChange,
+}: {
+  readonly reading: PinoutReading;
+  readonly onChange: (columns: NonNullable<PinoutChoices['columns']>) => void;
+}) {
+  const set = (index: number, field: PinoutField | null): void =>
+    onChange(
+      Object.fromEntries(
+        reading.columns.map((column) => [
+          column.index,
+          column.index === index ? field : column.field === field ? null : column.field,
+        ]),
+      ),
+    );
   return (
     <section aria-label="Columns" className="min-w-0">
       <h3 className="mb-1 text-lg font-semibold">Columns</h3>
       <div className="flex gap-3 overflow-x-auto pb-2">
         {reading.columns.map((column) => (
           <label key={column.index} className="w-44 shrink-0 border-t-2 border-ink pt-1">
-            <span className="block truncate"><span className="figure text-soft">{column.letter}</span> <b>{column.header === '' ? 'no header' : column.header}</b></span>
-            <select aria-label={`Column ${column.letter}${column.header === '' ? '' : `, ${column.header}`} holds`} className={`min-h-11 w-full rounded-sm border bg-paper px-1 ${column.field === null ? 'border-soft text-soft' : 'border-copper'}`} value={column.field ?? ''} onChange={(event) => set(column.index, event.target.value === '' ? null : (event.target.value as PinoutField))}>
+            <span className="block truncate">
+              <span className="figure text-soft">{column.letter}</span>{' '}
+              <b>{column.header === '' ? 'no header' : column.header}</b>
+            </span>
+            <select
+              aria-label={`Column ${column.letter}${column.header === '' ? '' : `, ${column.header}`} holds`}
+              className={`min-h-11 w-full rounded-sm border bg-paper px-1 ${column.field === null ? 'border-soft text-soft' : 'border-copper'}`}
+              value={column.field ?? ''}
+              onChange={(event) =>
+                set(column.index, event.target.value === '' ? null : (event.target.value as PinoutField))
+              }
+            >
               <option value="">left out</option>
-              {PINOUT_FIELDS.map((field) => <option key={field} value={field}>{FIELD_WORDS[field]}</option>)}
+              {PINOUT_FIELDS.map((field) => (
+                <option key={field} value={field}>
+                  {FIELD_WORDS[field]}
+                </option>
+              ))}
             </select>
             <span className="mt-1 block truncate text-sm text-soft">{column.samples.join(' · ')}</span>
           </label>
@@ -32,11 +68,23 @@ export function SheetProblems({ problems }: { readonly problems: PinoutReading['
   if (problems.length === 0) return null;
   return (
     <section role="alert" aria-label="What cannot be read">
-      <h3 className="text-lg font-semibold text-scrap">Nothing can be taken over yet: {problems.length} {problems.length === 1 ? 'place' : 'places'} cannot be read.</h3>
+      <h3 className="text-lg font-semibold text-scrap">
+        Nothing can be taken over yet: {problems.length} {problems.length === 1 ? 'place' : 'places'} cannot be read.
+      </h3>
       <ul className="mt-1 grid max-h-64 gap-2 overflow-y-auto">
         {problems.slice(0, 200).map((problem) => (
           <li key={`${problem.line} ${problem.column ?? ''} ${problem.why}`} className="border-l-4 border-scrap pl-3">
-            <b>{problem.line === 0 ? 'The sheet' : <>Line <span className="figure">{problem.line}</span></>}{problem.column === undefined ? '' : `, column ${problem.column}`}:</b> {problem.why} <span className="text-soft">{problem.remedy}</span>
+            <b>
+              {problem.line === 0 ? (
+                'The sheet'
+              ) : (
+                <>
+                  Line <span className="figure">{problem.line}</span>
+                </>
+              )}
+              {problem.column === undefined ? '' : `, column ${problem.column}`}:
+            </b>{' '}
+            {problem.why} <span className="text-soft">{problem.remedy}</span>
           </li>
         ))}
       </ul>
@@ -45,21 +93,61 @@ export function SheetProblems({ problems }: { readonly problems: PinoutReading['
 }
 
 /** The circuits as they were read. */
-export function SheetRows({ reading, nodeName }: { readonly reading: PinoutReading; readonly nodeName: (id: string) => string }) {
+export function SheetRows({
+  reading,
+  nodeName,
+}: {
+  readonly reading: PinoutReading;
+  readonly nodeName: (id: string) => string;
+}) {
   if (reading.rows.length === 0) return null;
   return (
     <section aria-label="Circuits read" className="min-w-0">
-      <h3 className="text-lg font-semibold">{reading.rows.length} {reading.rows.length === 1 ? 'circuit' : 'circuits'} read{reading.skipped.length > 0 ? <span className="font-normal text-soft">; {reading.skipped.length} other {reading.skipped.length === 1 ? 'line' : 'lines'} left out ({reading.skipped.slice(0, 3).map((one) => `${one.line}: “${one.text.slice(0, 24)}”`).join(', ')})</span> : null}</h3>
+      <h3 className="text-lg font-semibold">
+        {reading.rows.length} {reading.rows.length === 1 ? 'circuit' : 'circuits'} read
+        {reading.skipped.length > 0 ? (
+          <span className="font-normal text-soft">
+            ; {reading.skipped.length} other {reading.skipped.length === 1 ? 'line' : 'lines'} left out (
+            {reading.skipped
+              .slice(0, 3)
+              .map((one) => `${one.line}: “${one.text.slice(0, 24)}”`)
+              .join(', ')}
+            )
+          </span>
+        ) : null}
+      </h3>
       <div className="max-h-72 overflow-auto">
         <table className="w-full text-left">
-          <thead className="sticky top-0 border-b border-ink bg-sheet text-soft"><tr><th className="pr-3 font-normal">Line</th><th className="pr-3 font-normal">No.</th><th className="pr-3 font-normal">Function</th><th className="pr-3 font-normal">Kind</th><th className="pr-3 font-normal">Wire</th><th className="font-normal">From → to</th></tr></thead>
+          <thead className="sticky top-0 border-b border-ink bg-sheet text-soft">
+            <tr>
+              <th className="pr-3 font-normal">Line</th>
+              <th className="pr-3 font-normal">No.</th>
+              <th className="pr-3 font-normal">Function</th>
+              <th className="pr-3 font-normal">Kind</th>
+              <th className="pr-3 font-normal">Wire</th>
+              <th className="font-normal">From → to</th>
+            </tr>
+          </thead>
           <tbody>
             {reading.rows.slice(0, SHOWN).map(({ line, circuit, notes }) => (
               <tr key={line} className="border-b border-rule">
-                <td className="figure pr-3 text-soft">{line}</td><td className="figure pr-3">{circuit.number}</td><td className="pr-3 font-semibold">{circuit.function}</td>
-                <td className="pr-3">{KIND_WORDS[circuit.kind]}{notes.includes('kind') ? <span className="text-soft"> (from its function)</span> : null}</td>
-                <td className="pr-3"><span className="flex items-center gap-2"><WireChip width={40} colour={circuit.wire.colour} title={colourInWords(circuit.wire.colour)} />{colourInWords(circuit.wire.colour)}, {sizeInWords(circuit.wire.size)}</span></td>
-                <td className="whitespace-nowrap">{nodeName(circuit.from.nodeId)} <span className="figure">{circuit.from.cavity}</span> → {nodeName(circuit.to.nodeId)} <span className="figure">{circuit.to.cavity}</span></td>
+                <td className="figure pr-3 text-soft">{line}</td>
+                <td className="figure pr-3">{circuit.number}</td>
+                <td className="pr-3 font-semibold">{circuit.function}</td>
+                <td className="pr-3">
+                  {KIND_WORDS[circuit.kind]}
+                  {notes.includes('kind') ? <span className="text-soft"> (from its function)</span> : null}
+                </td>
+                <td className="pr-3">
+                  <span className="flex items-center gap-2">
+                    <WireChip width={40} colour={circuit.wire.colour} title={colourInWords(circuit.wire.colour)} />
+                    {colourInWords(circuit.wire.colour)}, {sizeInWords(circuit.wire.size)}
+                  </span>
+                </td>
+                <td className="whitespace-nowrap">
+                  {nodeName(circuit.from.nodeId)} <span className="figure">{circuit.from.cavity}</span> →{' '}
+                  {nodeName(circuit.to.nodeId)} <span className="figure">{circuit.to.cavity}</span>
+                </td>
               </tr>
             ))}
           </tbody>

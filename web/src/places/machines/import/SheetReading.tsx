@@ -22,19 +22,47 @@ export function SheetReading({ of, nodes, children }: SheetReadingProps) {
   return (
     <div className="grid min-w-0 grid-cols-[minmax(0,1fr)] gap-5">
       <div className="flex flex-wrap items-center gap-4">
-        {sheets.length > 1 ? <Select label="Sheet" value={String(sheet)} onChange={(event) => of.pickSheet(Number(event.target.value))}>{sheets.map((name, index) => <option key={name} value={index}>{name}</option>)}</Select> : <p className="text-lg"><b>{sheets[0]}</b></p>}
-        <Button look="quiet" onClick={of.close}>Another sheet</Button>
-        {progress ? <label className="flex items-center gap-2 text-lg">Reading <progress value={progress.done} max={Math.max(1, progress.of)} /> <span className="figure">{progress.done}</span> of <span className="figure">{progress.of}</span></label> : null}
+        {sheets.length > 1 ? (
+          <Select label="Sheet" value={String(sheet)} onChange={(event) => of.pickSheet(Number(event.target.value))}>
+            {sheets.map((name, index) => (
+              <option key={name} value={index}>
+                {name}
+              </option>
+            ))}
+          </Select>
+        ) : (
+          <p className="text-lg">
+            <b>{sheets[0]}</b>
+          </p>
+        )}
+        <Button look="quiet" onClick={of.close}>
+          Another sheet
+        </Button>
+        {progress ? (
+          <label className="flex items-center gap-2 text-lg">
+            Reading <progress value={progress.done} max={Math.max(1, progress.of)} />{' '}
+            <span className="figure">{progress.done}</span> of <span className="figure">{progress.of}</span>
+          </label>
+        ) : null}
       </div>
       {reading ? (
         <>
           <SheetColumns reading={reading} onChange={(columns) => of.choose({ columns })} />
-          <SheetQuestions reading={reading} choices={choices} connectors={nodes.map((node) => node.name)} onChange={of.choose} />
+          <SheetQuestions
+            reading={reading}
+            choices={choices}
+            connectors={nodes.map((node) => node.name)}
+            onChange={of.choose}
+          />
           <SheetProblems problems={reading.problems} />
           <SheetRows reading={reading} nodeName={nodeName} />
           {children}
         </>
-      ) : <p role="status" className="text-lg text-soft">Reading the sheet…</p>}
+      ) : (
+        <p role="status" className="text-lg text-soft">
+          Reading the sheet…
+        </p>
+      )}
     </div>
   );
 }

@@ -5,7 +5,11 @@ import { openFile, openPasted } from './sheets.ts';
 import type { Opened } from '../../../workers/sheet.worker.ts';
 
 /** Where the pinout comes from: a file, or cells pasted out of a spreadsheet. */
-export function SheetSource({ onOpened }: { readonly onOpened: (sheets: readonly string[], likeliest: number) => void }) {
+export function SheetSource({
+  onOpened,
+}: {
+  readonly onOpened: (sheets: readonly string[], likeliest: number) => void;
+}) {
   const [pasted, setPasted] = useState('');
   const [busy, setBusy] = useState(false);
   const [refused, setRefused] = useState<{ readonly why: string; readonly remedy: string }>();
@@ -20,13 +24,42 @@ export function SheetSource({ onOpened }: { readonly onOpened: (sheets: readonly
     <div className="grid gap-5">
       <label className="flex min-h-14 cursor-pointer items-center justify-center rounded-sm border border-ink px-4 text-lg font-semibold hover:bg-wash focus-within:outline-3 focus-within:outline-offset-2 focus-within:outline-copper">
         {busy ? 'Opening…' : 'Choose a file: CSV, TSV or XLSX'}
-        <input type="file" accept=".csv,.tsv,.txt,.xlsx" className="sr-only" disabled={busy} onChange={(event) => { const file = event.target.files?.[0]; event.target.value = ''; if (file) void open(() => openFile(file)); }} />
+        <input
+          type="file"
+          accept=".csv,.tsv,.txt,.xlsx"
+          className="sr-only"
+          disabled={busy}
+          onChange={(event) => {
+            const file = event.target.files?.[0];
+            event.target.value = '';
+            if (file) void open(() => openFile(file));
+          }}
+        />
       </label>
-      <form className="grid gap-3" onSubmit={(event) => { event.preventDefault(); void open(() => openPasted(pasted)); }}>
-        <TextArea label="Or paste cells from a spreadsheet" hint="With the line of headers. Columns may come in any order; each is shown before anything is taken over." rows={9} value={pasted} onChange={(event) => setPasted(event.target.value)} className="figure" />
-        <Button type="submit" look="copper" disabled={busy || pasted.trim() === ''}>Read these cells</Button>
+      <form
+        className="grid gap-3"
+        onSubmit={(event) => {
+          event.preventDefault();
+          void open(() => openPasted(pasted));
+        }}
+      >
+        <TextArea
+          label="Or paste cells from a spreadsheet"
+          hint="With the line of headers. Columns may come in any order; each is shown before anything is taken over."
+          rows={9}
+          value={pasted}
+          onChange={(event) => setPasted(event.target.value)}
+          className="figure"
+        />
+        <Button type="submit" look="copper" disabled={busy || pasted.trim() === ''}>
+          Read these cells
+        </Button>
       </form>
-      {refused ? <p role="alert" className="border-l-4 border-scrap pl-3 text-lg"><b className="text-scrap">{refused.why}</b> {refused.remedy}</p> : null}
+      {refused ? (
+        <p role="alert" className="border-l-4 border-scrap pl-3 text-lg">
+          <b className="text-scrap">{refused.why}</b> {refused.remedy}
+        </p>
+      ) : null}
     </div>
   );
 }
