@@ -24,6 +24,9 @@ const ROOMS = [
   'spreadsheet',
 ];
 
+/** Tests and what they share. */
+const OF_TESTS = '\\.test\\.ts$|/test/';
+
 module.exports = {
   forbidden: [
     { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
@@ -31,7 +34,7 @@ module.exports = {
     {
       name: 'core-without-node',
       severity: 'error',
-      from: { path: '^core/src', pathNot: '\\.test\\.ts$' },
+      from: { path: '^core/src', pathNot: OF_TESTS },
       to: { dependencyTypes: ['core'] },
     },
     {
@@ -45,13 +48,13 @@ module.exports = {
     ...ROOMS.map((room, index) => ({
       name: `${room}-looks-down-only`,
       severity: 'error',
-      from: { path: `^core/src/${room}/`, pathNot: '\\.test\\.ts$' },
+      from: { path: `^core/src/${room}/`, pathNot: OF_TESTS },
       to: { path: `^core/src/(${ROOMS.slice(index + 1).join('|') || '(?!)'})/` },
     })),
     ...ROOMS.map((room) => ({
       name: `${room}-by-its-index`,
       severity: 'error',
-      from: { path: '^core/src/([^/]+)/', pathNot: [`^core/src/${room}/`, '\\.test\\.ts$'] },
+      from: { path: '^core/src/([^/]+)/', pathNot: [`^core/src/${room}/`, OF_TESTS] },
       to: { path: `^core/src/${room}/`, pathNot: `^core/src/${room}/index\\.ts$` },
     })),
   ],

@@ -1,24 +1,12 @@
-import { HOUSING_FAMILIES, LOOSE_FAMILIES } from '../harness/index.ts';
 import { GENERIC_ENDS } from './genericEnds.ts';
 import type { PartColour, Range } from './stocked.ts';
-import type {
-  ButtPart,
-  CapPart,
-  Catalogue,
-  ClipPart,
-  Part,
-  SleevePart,
-  SleeveSeries,
-  SolderSleevePart,
-  StepDownPart,
-  Tool,
-} from './types.ts';
+import type { ButtPart, CapPart, ClipPart, Part, SolderSleevePart, StepDownPart } from './types.ts';
+import { SLEEVES, usual } from './genericSleeves.ts';
 
 /**
  * Typical generic parts with their usual figures (mm, mm², °C): what a shop starts from and edits to what is stamped.
  * Quantities are nought: this is what exists, not what is there.
  */
-const usual = { quantity: 0, figuresFrom: 'usual' } as const;
 
 const COLOUR_OF_SIZE: Readonly<Record<string, PartColour>> = {
   'extra small': 'clear',
@@ -168,53 +156,6 @@ const CLIPS: ClipPart[] = [
   clip('XL', 3.5, 6.0, 7, 12, 4.9),
 ];
 
-const sleeve = (series: SleeveSeries, suppliedIdMm: number, recoveredIdMm: number): SleevePart => ({
-  ...usual,
-  kind: 'sleeve',
-  series,
-  suppliedIdMm,
-  recoveredIdMm,
-  id: `sleeve-${series}-${suppliedIdMm}`,
-  name: `${series === 'single2to1' ? 'Single-wall' : 'Adhesive'} sleeve ${suppliedIdMm}/${recoveredIdMm}`,
-  ratedC: 125,
-  stickMm: 1200,
-});
-
-const pairs = (series: SleeveSeries, list: readonly (readonly [number, number])[]): SleevePart[] =>
-  list.map(([supplied, recovered]) => sleeve(series, supplied, recovered));
-
-const SLEEVES: SleevePart[] = [
-  ...pairs('adhesive3to1', [
-    [1.5, 0.5],
-    [3, 1],
-    [4.8, 1.5],
-    [6, 2],
-    [9, 3],
-    [12, 4],
-    [19, 6],
-    [24, 8],
-    [40, 13],
-  ]),
-  ...pairs('adhesive4to1', [
-    [4, 1],
-    [8, 2],
-    [12, 3],
-    [16, 4],
-    [24, 6],
-    [32, 8],
-  ]),
-  ...pairs('single2to1', [
-    [1.6, 0.8],
-    [2.4, 1.2],
-    [3.2, 1.6],
-    [4.8, 2.4],
-    [6.4, 3.2],
-    [9.5, 4.8],
-    [12.7, 6.4],
-    [19, 9.5],
-  ]),
-];
-
 /** One of every generic part known. */
 export const GENERIC_PARTS: readonly Part[] = [
   ...BUTTS,
@@ -284,94 +225,3 @@ export const GENERIC_PARTS: readonly Part[] = [
   },
   ...GENERIC_ENDS,
 ];
-
-/** A full set of generic tools, never calibrated: a shop adds its own dates. */
-export const GENERIC_TOOLS: readonly Tool[] = [
-  {
-    id: 'tool-butt',
-    name: 'Ratchet crimper, insulated barrels',
-    tasks: ['crimpSealedButt', 'crimpPlainButt'],
-    range: { minMm2: 0.12, maxMm2: 6.64 },
-    ratchet: true,
-  },
-  {
-    id: 'tool-clip',
-    name: 'Ratchet crimper, open barrels',
-    tasks: ['crimpClip'],
-    range: { minMm2: 0.35, maxMm2: 6 },
-    ratchet: true,
-  },
-  {
-    id: 'tool-multiClip',
-    name: 'Ratchet crimper, multi-wire clips',
-    tasks: ['crimpMultiClip'],
-    range: { minMm2: 0.13, maxMm2: 14 },
-    ratchet: true,
-  },
-  {
-    id: 'tool-cap',
-    name: 'Ratchet crimper, closed-end caps',
-    tasks: ['crimpCap'],
-    range: { minMm2: 0.13, maxMm2: 6.6 },
-    ratchet: true,
-  },
-  {
-    id: 'tool-housingTerminals',
-    name: 'Ratchet crimper, housing terminals',
-    tasks: ['crimpTerminal'],
-    range: { minMm2: 0.13, maxMm2: 6 },
-    families: HOUSING_FAMILIES,
-    ratchet: true,
-  },
-  {
-    id: 'tool-looseTerminals',
-    name: 'Ratchet crimper, insulated terminals and ferrules',
-    tasks: ['crimpTerminal'],
-    range: { minMm2: 0.12, maxMm2: 6.64 },
-    families: LOOSE_FAMILIES,
-    ratchet: true,
-  },
-  {
-    id: 'tool-iron',
-    name: 'Soldering iron 70 W',
-    tasks: ['solder'],
-    range: { minMm2: 0, maxMm2: 2.5 },
-    ratchet: false,
-  },
-  {
-    id: 'tool-iron-140',
-    name: 'Soldering iron 140 W',
-    tasks: ['solder'],
-    range: { minMm2: 0, maxMm2: 6 },
-    ratchet: false,
-  },
-  { id: 'tool-hotAir', name: 'Hot-air gun with reflector', tasks: ['hotAir'], ratchet: false },
-  { id: 'tool-pliers', name: 'Slip-joint pliers', tasks: ['pressTap'], ratchet: false },
-];
-
-/** Metric sizes and colours of the reels of a full shelf, and what is on each, mm. */
-const REEL_SIZES_MM2 = [0.35, 0.5, 0.75, 1, 1.5, 2.5, 4, 6];
-const REEL_COLOURS = ['black', 'red', 'white'] as const;
-const REEL_MM = 10_000;
-const PLENTY = 100;
-
-/** Every generic part in plenty, every generic tool, and reels of thin-wall wire in three colours: what "full shelf" means. */
-export const FULL_SHELF: Catalogue = {
-  id: 'full',
-  version: 1,
-  name: 'Full generic shelf',
-  parts: GENERIC_PARTS.map((part) => ({ ...part, quantity: PLENTY })),
-  tools: GENERIC_TOOLS,
-  wires: REEL_SIZES_MM2.flatMap((areaMm2) =>
-    REEL_COLOURS.map((base) => ({
-      id: `reel-${areaMm2}-${base}`,
-      wire: {
-        size: { basis: 'metric', areaMm2 },
-        conductor: { kind: 'stranded' },
-        jacket: { material: 'xlpe', wall: 'thin' },
-        colour: { base },
-      } as const,
-      lengthMm: REEL_MM,
-    })),
-  ),
-};

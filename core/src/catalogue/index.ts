@@ -29,7 +29,9 @@ export type {
   WireSealPart,
 } from './ends.ts';
 export { TOOL_TASKS, SLEEVE_SERIES, SLEEVE_SERIES_WORDS } from './types.ts';
-export { GENERIC_PARTS, GENERIC_TOOLS, FULL_SHELF } from './generic.ts';
+export { GENERIC_PARTS } from './generic.ts';
+export { GENERIC_TOOLS } from './genericTools.ts';
+export { FULL_SHELF } from './fullShelf.ts';
 export { partsOf, quantityOf, rangeInWords, isStocked, isPerJoint } from './shelf.ts';
 export { colourDisagreement } from './colour.ts';
 export { editCatalogue } from './edit.ts';

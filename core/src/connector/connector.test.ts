@@ -183,12 +183,10 @@ describe('laws of every view', () => {
       .map(({ r, c, kind, fromRight, back }): ConnectorFace =>
         rows(r, c, { numbering: { kind, fromRight }, ...(back ? { describedFrom: 'wire' as const } : {}) }),
       ),
-    fc
-      .array(fc.integer({ min: 1, max: 12 }), { minLength: 1, maxLength: 3 })
-      .map((counts): ConnectorFace => ({
-        layout: { kind: 'round', rings: counts.map((count) => ({ count })) },
-        numbering: { kind: 'rowWise' },
-      })),
+    fc.array(fc.integer({ min: 1, max: 12 }), { minLength: 1, maxLength: 3 }).map((counts): ConnectorFace => ({
+      layout: { kind: 'round', rings: counts.map((count) => ({ count })) },
+      numbering: { kind: 'rowWise' },
+    })),
   );
   const view = fc.record({ side: fc.constantFrom(...FACE_SIDES), latch: fc.constantFrom(...LATCH_DIRECTIONS) });
   const key = (seen: readonly SeenCavity[]): string[] =>

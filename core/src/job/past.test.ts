@@ -1,79 +1,13 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { FULL_SHELF } from '../catalogue/index.ts';
-import type { Finding } from '../damage/index.ts';
-import type { NodeKind, Run, Zone } from '../harness/index.ts';
-import { movedSplice, NO_WISHES, placesOf } from '../layout/index.ts';
+import type { Run } from '../harness/index.ts';
+import { NO_WISHES, placesOf } from '../layout/index.ts';
 import { CRIMP_FIRST } from '../practice/index.ts';
 import { insertLengthMm } from '../sizing/index.ts';
-import { jobWith, planOf, WET_SHAKING, wire } from '../test/samples.ts';
-import {
-  boardOf,
-  checkJob,
-  checkWishes,
-  cutsOn,
-  findingPlanAt,
-  pinnedAt,
-  plan,
-  planOne,
-  plansOn,
-  redoCost,
-  seenOn,
-  warm,
-  type Job,
-  type Plan,
-} from './index.ts';
-
-const KEEP_MM = 40;
-
-/** A trunk from X1 to the branch B1 and an arm on from there, which counts from the branch or towards it. */
-function branched(
-  findings: readonly (Partial<Finding> & { readonly kind: Finding['kind'] })[],
-  more: {
-    readonly armCounts?: 'away' | 'towards';
-    readonly node?: NodeKind;
-    readonly armZone?: Zone;
-    readonly armMm?: number;
-    readonly paired?: boolean;
-    readonly circuits?: number;
-  } = {},
-): Job {
-  const { armCounts = 'away', node = 'branch', armZone = WET_SHAKING, armMm = 400 } = more;
-  const base = jobWith(findings, {
-    zone: WET_SHAKING,
-    lengthMm: 800,
-    circuits: Array.from({ length: more.circuits ?? 4 }, (_, index) => ({
-      kind: 'power' as const,
-      wire: wire(1.5),
-      loadA: 1,
-      runIds: ['R1', 'R2'],
-      ...(more.paired === true && index < 2 ? { kind: 'data' as const, pairWith: `C${2 - index}` } : {}),
-    })),
-  });
-  const [trunk] = base.harness.runs;
-  const arm: Run = {
-    id: 'R2',
-    name: 'Arm',
-    fromNodeId: armCounts === 'away' ? 'B1' : 'X2',
-    toNodeId: armCounts === 'away' ? 'X2' : 'B1',
-    lengthMm: armMm,
-    zone: armZone,
-    features: [],
-  };
-  return {
-    ...base,
-    harness: {
-      ...base.harness,
-      runs: [{ ...trunk!, toNodeId: 'B1' }, arm],
-      nodes: [...base.harness.nodes, { id: 'B1', kind: node, name: 'Branch B1' }],
-    },
-  };
-}
-const cut = (fromMm: number, more: Partial<Finding> = {}): Partial<Finding> & { readonly kind: 'parted' } =>
-  ({ kind: 'parted', fromMm, toMm: fromMm + 10, slackMm: 0, ...more }) as Partial<Finding> & {
-    readonly kind: 'parted';
-  };
-const first = (planned: Plan) => planned.findings[0]!;
+import { planOf, WET_SHAKING } from '../test/samples.ts';
+import { boardOf, cutsOn, plan, planOne, plansOn, redoCost, seenOn, warm, type Job } from './index.ts';
+import { KEEP_MM, branched, cut, first } from './test/branched.ts';
 
 describe('a loss just before a branch', () => {
   it.each(['away', 'towards'] as const)(
@@ -209,91 +143,6 @@ describe('a pair just before a branch', () => {
       expect(planned.runs.map((run) => run.reached.objective.barred)).toEqual([0, 0]);
     },
   );
-});
-
-describe("the board of a run that another run's repair reaches into", () => {
-  const job = branched([cut(775)]);
-  const memory = warm(CRIMP_FIRST, FULL_SHELF);
-  const arm = boardOf(job, 'R2', memory)!;
-  const [place] = placesOf(arm.items);
-  it('shows its splice, which can be moved there and pinned', () => {
-    expect(place).toMatchObject({ findingId: 'F1', side: 'right', runId: 'R2' });
-    const moved = movedSplice(arm.run, arm.items, 'F1', 'right', place!.centreMm + 30)!;
-    expect(moved.centreMm).toBeCloseTo(place!.centreMm + 30, 6);
-    const seen = seenOn(first(plan(job, CRIMP_FIRST, FULL_SHELF, memory)), job.harness.runs[1]!)!;
-    const live = findingPlanAt(seen, moved.items[0]!);
-    const wishes = pinnedAt(NO_WISHES, moved.moved, placesOf(moved.items));
-    expect(checkWishes(job, wishes, memory)).toEqual([]);
-    const after = first(plan({ ...job, layout: wishes }, CRIMP_FIRST, FULL_SHELF));
-    expect(after.splices[1]).toMatchObject({ runId: 'R2', pinned: true, centreMm: moved.centreMm });
-    expect(live.insert?.lengthMm).toBeCloseTo(after.insert!.lengthMm, 6);
-    expect(live.splices[0]?.cutMm).toBeCloseTo(after.splices[1]!.cutMm, 6);
-  });
-  it.each([
-    ['into the space kept at the branch', { centreMm: 20, runId: 'R2' }, 'PLACE_NOT_LEGAL'],
-    ['to a run that its circuit does not reach', { centreMm: 20, runId: 'R7' }, 'NO_SUCH_SPLICE'],
-  ])('is not put %s', (_, at, code) =>
-    expect(
-      checkWishes(job, { ...NO_WISHES, pins: [{ findingId: 'F1', side: 'right', ...at }] }, memory).map(
-        (one) => one.code,
-      ),
-    ).toEqual([code]),
-  );
-  it('what is made stays past the branch, whatever is found later', () => {
-    const made = { ...job, pins: placesOf([...boardOf(job, 'R1', memory)!.items, ...arm.items]) };
-    const before = first(plan(job, CRIMP_FIRST, FULL_SHELF, memory));
-    const after = first(
-      plan(
-        {
-          ...made,
-          findings: [...made.findings, { ...made.findings[0]!, id: 'F2', circuitId: 'C2', fromMm: 500, toMm: 510 }],
-        },
-        CRIMP_FIRST,
-        FULL_SHELF,
-      ),
-    );
-    expect(after.splices.map((splice) => [splice.runId, splice.centreMm])).toEqual(
-      before.splices.map((splice) => [splice.runId, splice.centreMm]),
-    );
-  });
-});
-
-describe('what is made past a branch', () => {
-  const job = branched([cut(775)]);
-  const memory = warm(CRIMP_FIRST, FULL_SHELF);
-  const pins = placesOf(['R1', 'R2'].flatMap((id) => boardOf(job, id, memory)!.items));
-  const before = first(plan(job, CRIMP_FIRST, FULL_SHELF, memory)).splices.map((splice) => [
-    splice.runId,
-    splice.centreMm,
-  ]);
-  it.each([
-    ['the place has become hotter', { ...WET_SHAKING, ambientC: 120 }, 'branch' as const],
-    ['the branch is called an earlier splice', WET_SHAKING, 'splice' as const],
-  ])('stays there though %s', (_, zone, kind) => {
-    const now: Job = {
-      ...job,
-      pins,
-      harness: {
-        ...job.harness,
-        runs: job.harness.runs.map((run) => (run.id === 'R2' ? { ...run, zone } : run)),
-        nodes: job.harness.nodes.map((node) => (node.id === 'B1' ? { ...node, kind } : node)),
-      },
-    };
-    expect(first(planOf(now)).splices.map((splice) => [splice.runId, splice.centreMm])).toEqual(before);
-  });
-  it('on a run that its circuit does not reach is refused by name, with the runs that it could be', () => {
-    expect(checkJob({ ...job, pins })).toEqual([]);
-    expect(
-      checkJob({ ...job, pins: pins.map((pin) => (pin.runId === undefined ? pin : { ...pin, runId: 'R9' })) }),
-    ).toMatchObject([
-      {
-        code: 'PIN_ON_ANOTHER_RUN',
-        pointer: '/pins/1/runId',
-        message: expect.stringContaining('"R9"'),
-        hint: 'It goes on in R2; leave runId out for Trunk itself.'.replace('Trunk', job.harness.runs[0]!.name),
-      },
-    ]);
-  });
 });
 
 describe('any losses near a branch', () => {

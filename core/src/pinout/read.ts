@@ -1,33 +1,29 @@
-import { judgeColourSystem, type WireSpec } from '../wire/index.ts';
-import { circuitIdFrom, routeBetween, type Cavity, type Circuit, type Run } from '../harness/index.ts';
-import { kindFromFunction, readAmps, readKind, saysNothing } from './cells.ts';
+import { judgeColourSystem } from '../wire/index.ts';
+import { circuitIdFrom, type Circuit } from '../harness/index.ts';
 import { EndFinder } from './ends.ts';
 import { readFittings } from './fittings.ts';
-import { columnLetter, gridOf, type GridRow } from './grid.ts';
+import { columnLetter, gridOf } from './grid.ts';
 import { findHeaderRow, groupsAbove, matchHeaders } from './headers.ts';
 import { joinHalves, type HalfRow } from './halves.ts';
 import { withWhatIsKnown } from './known.ts';
-import { colourText, judgeBareSizes, wireOf, type Blame } from './wires.ts';
+import { colourText, judgeBareSizes, type Blame } from './wires.ts';
 import type {
-  BareSize,
   ColumnMatch,
   PinoutChoices,
   PinoutField,
   PinoutHarness,
   PinoutProblem,
-  PinoutQuestion,
   PinoutReading,
   PinoutRow,
   Sheet,
 } from './types.ts';
+import { whole, doubles, pairUp } from './doubles.ts';
+import { questionsOf, isOneEnded } from './questions.ts';
+import { NUMBER_MOST, runsOf, type Settled, circuitPart } from './circuitPart.ts';
 
 /** Most lines and columns that are read at once. */
 export const PINOUT_MOST_LINES = 5000;
 const COLUMNS_MOST = 100;
-const TEXT_MOST = 200;
-const NUMBER_MOST = 20;
-
-const whole = (value: string, why: string, remedy: string): PinoutProblem => ({ line: 0, value, why, remedy });
 
 function matchColumns(rows: readonly (readonly string[])[], headerRow: number, choices: PinoutChoices): ColumnMatch[] {
   const width = Math.max(0, ...rows.map((row) => row.length));
@@ -58,209 +54,6 @@ function matchColumns(rows: readonly (readonly string[])[], headerRow: number, c
 /** A circuit's id from its number: the stored one's when the harness has it already. */
 const idOf = (number: string, harness: PinoutHarness): string =>
   harness.circuits.find((one) => one.number === number)?.id ?? circuitIdFrom(number);
-
-function runsOf(
-  text: string | undefined,
-  from: Cavity,
-  to: Cavity,
-  runs: readonly Run[],
-  blame: Blame,
-): readonly string[] {
-  if (text === undefined || saysNothing(text)) return routeBetween(runs, from.nodeId, to.nodeId) ?? [];
-  return text.split(';').flatMap((part) => {
-    const name = part.trim();
-    const run = runs.find((one) => one.name.toLowerCase() === name.toLowerCase() || one.id === name);
-    if (!run)
-      blame(
-        'runs',
-        `The harness has no run “${name}”.`,
-        runs.length === 0
-          ? 'Leave the column out; the way is found from the ends.'
-          : `Runs are ${runs.map((one) => one.name).join('; ')}.`,
-      );
-    return run ? [run.id] : [];
-  });
-}
-
-interface Settled {
-  readonly harness: PinoutHarness;
-  readonly choices: PinoutChoices;
-  readonly colours: ReturnType<typeof judgeColourSystem>['system'];
-  readonly bare: BareSize | undefined;
-  readonly finder: EndFinder;
-}
-
-/** What the line says of the circuit itself: number, function, kind, wire, currents. Everything that is wrong is blamed on its cell. */
-function circuitPart(
-  row: GridRow,
-  settled: Settled,
-  blame: Blame,
-): HalfRow['part'] & { readonly wire: WireSpec | undefined } {
-  const { cells } = row;
-  const notes: string[] = [];
-  const words = cells.function ?? '';
-  if (words.length > TEXT_MOST)
-    blame('function', `The function has ${words.length} characters.`, `Shorten it to ${TEXT_MOST}.`);
-  if ((cells.number ?? '').length > NUMBER_MOST)
-    blame(
-      'number',
-      `The circuit number has ${(cells.number ?? '').length} characters.`,
-      `Shorten it to ${NUMBER_MOST}.`,
-    );
-  const kindRead = cells.kind === undefined || saysNothing(cells.kind) ? undefined : readKind(cells.kind);
-  if (kindRead && !kindRead.ok) blame('kind', kindRead.why, kindRead.remedy);
-  const guessed = kindFromFunction(words) ?? 'signal';
-  if (!kindRead) notes.push('kind');
-  const amps = (field: 'fuse' | 'load', what: string): number | undefined => {
-    const text = cells[field];
-    if (text === undefined || saysNothing(text)) return undefined;
-    const read = readAmps(text, what);
-    if (!read.ok) blame(field, `“${text}”: ${read.why}`, read.remedy);
-    if (read.ok && field === 'fuse' && !(read.value > 0))
-      blame('fuse', `“${text}”: a fuse is above 0 A.`, 'Leave the cell empty when there is none.');
-    return read.ok ? read.value : undefined;
-  };
-  const pair =
-    cells.pair === undefined || saysNothing(cells.pair) || /^(?:no|false|0)$/i.test(cells.pair)
-      ? undefined
-      : cells.pair;
-  return {
-    number: cells.number?.replace(/^(\d+)\.0+$/, '$1'),
-    function: words,
-    kind: kindRead?.ok ? kindRead.value : guessed,
-    wire: wireOf(row, settled.colours, settled.bare, settled.choices, blame),
-    fuseA: amps('fuse', 'fuse'),
-    loadA: amps('load', 'load'),
-    pair,
-    runs: cells.runs,
-    notes,
-  };
-}
-
-function questionsOf(
-  rows: readonly GridRow[],
-  fields: ReadonlySet<PinoutField | null>,
-  asked: { readonly colours: string | undefined; readonly bare: boolean },
-  choices: PinoutChoices,
-): PinoutQuestion[] {
-  const questions: PinoutQuestion[] = [];
-  if (asked.colours !== undefined) questions.push({ kind: 'colours', because: asked.colours });
-  if (!fields.has('colour') && choices.withoutColours === undefined)
-    questions.push({
-      kind: 'noColours',
-      because: 'No column holds colours. Set the column above that does, or say that there are none.',
-    });
-  if (asked.bare)
-    questions.push({
-      kind: 'bareSizes',
-      because:
-        'Sizes such as “16” stand without a unit: they may be mm², AWG copper or a trade label, and the column does not tell.',
-    });
-  const nameless = rows.some(
-    (row) =>
-      row.cells.from === undefined &&
-      row.cells.fromConnector === undefined &&
-      row.under === undefined &&
-      row.cells.fromCavity !== undefined,
-  );
-  if (nameless && choices.fromConnector === undefined)
-    questions.push({
-      kind: 'fromConnector',
-      because: 'Lines name a cavity and no connector. Which connector are they of?',
-    });
-  if (fields.has('toCavity') && !fields.has('toConnector') && !fields.has('to') && choices.toConnector === undefined)
-    questions.push({
-      kind: 'toConnector',
-      because: 'The far cavities are of no named connector. Which connector are they of?',
-    });
-  return questions;
-}
-
-/** Whether a sheet lists one end of every wire only: no column of far ends, and no number that stands twice. */
-function isOneEnded(rows: readonly GridRow[], fields: ReadonlySet<PinoutField | null>): boolean {
-  if (fields.has('to') || fields.has('toConnector') || fields.has('toCavity')) return false;
-  const numbers = rows.flatMap((row) => row.cells.number ?? []);
-  return new Set(numbers).size === numbers.length;
-}
-
-interface Placed {
-  readonly line: number;
-  readonly number: string;
-  readonly from: Cavity;
-  readonly to: Cavity;
-}
-
-/** What stands twice: a circuit number, a cavity. The line that comes second is the one to blame. */
-function doubles(
-  rows: readonly Placed[],
-  finder: EndFinder,
-  nameOf: (nodeId: string) => string,
-  columnOf: (field: PinoutField) => string | undefined,
-): PinoutProblem[] {
-  const numbers = new Map<string, number>();
-  const cavities = new Map<string, { readonly line: number; readonly number: string }>();
-  return rows.flatMap(({ line, number, from, to }) => {
-    const problems: PinoutProblem[] = [];
-    const before = numbers.get(number);
-    if (before !== undefined)
-      problems.push({
-        line,
-        column: columnOf('number'),
-        value: number,
-        why: `Circuit ${number} is on line ${before} already.`,
-        remedy: 'Give each circuit its own number.',
-      });
-    numbers.set(number, line);
-    for (const [end, field] of [
-      [from, 'fromCavity'],
-      [to, 'toCavity'],
-    ] as const) {
-      if (!finder.takesOneEach(end.nodeId)) continue;
-      const key = `${end.nodeId} ${end.cavity}`;
-      const taken = cavities.get(key);
-      if (taken)
-        problems.push({
-          line,
-          column: columnOf(field),
-          value: end.cavity,
-          why: `Cavity ${end.cavity} of ${nameOf(end.nodeId)} holds circuit ${taken.number} already, from line ${taken.line}.`,
-          remedy: 'A cavity takes one circuit; correct one of the two lines.',
-        });
-      cavities.set(key, { line, number });
-    }
-    return problems;
-  });
-}
-
-function pairUp(
-  rows: readonly PinoutRow[],
-  pairs: ReadonlyMap<number, string>,
-  columnOf: (field: PinoutField) => string | undefined,
-): { readonly rows: PinoutRow[]; readonly problems: PinoutProblem[] } {
-  const problems: PinoutProblem[] = [];
-  const paired = rows.map((row): PinoutRow => {
-    const said = pairs.get(row.line);
-    if (said === undefined) return row;
-    const byNumber = rows.find((other) => other !== row && other.circuit.number === said);
-    const sharing = rows.filter((other) => other !== row && pairs.get(other.line) === said);
-    const partner = byNumber ?? (sharing.length === 1 ? sharing[0] : undefined);
-    if (!partner) {
-      problems.push({
-        line: row.line,
-        column: columnOf('pair'),
-        value: said,
-        why:
-          sharing.length > 1
-            ? `“${said}” is on ${sharing.length + 1} lines; a pair has two wires.`
-            : `There is no circuit ${said} to be paired with.`,
-        remedy: 'Write the number of the other wire, or the same mark on just the two lines of a pair.',
-      });
-      return row;
-    }
-    return { ...row, circuit: { ...row.circuit, pairWith: partner.circuit.id } };
-  });
-  return { rows: paired, problems };
-}
 
 /**
  * Reads a pinout: finds the header row, matches the columns, chooses one colour system by evidence, and reads every line into a circuit.

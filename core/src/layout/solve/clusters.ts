@@ -1,4 +1,4 @@
-import { together } from './build.ts';
+import { together } from './pairModes.ts';
 import { TOUCH_MM, type Piece, type Placed } from './problem.ts';
 
 /** Overlapping pieces, from left to right, as clusters that move as one. */

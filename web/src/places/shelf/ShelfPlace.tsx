@@ -1,33 +1,22 @@
 import { useState } from 'react';
 import clsx from 'clsx';
-import {
-  colourInWords,
-  GENERIC_PARTS,
-  PART_KIND_WORDS,
-  wireInWords,
-  type Catalogue,
-  type CatalogueEdit,
-  type Part,
-  type Tool,
-  type WireStock,
-} from '@mendum/core';
+import { GENERIC_PARTS, PART_KIND_WORDS, type CatalogueEdit, type Part, type Tool, type WireStock } from '@mendum/core';
 import type { ErrorBody } from '@mendum/core/interchange';
 import { v4 as uuid } from 'uuid';
 import { useShelfQuery } from '../../app/api.ts';
 import { errorOf, showError, useChange } from '../../app/change.ts';
 import { notify } from '../../app/notice.ts';
-import { WireChip } from '../../draw/WireLine.tsx';
 import { Button } from '../../ui/button.tsx';
 import { Empty, Failed, Working } from '../../ui/empty.tsx';
 import { Select, TextField } from '../../ui/field.tsx';
-import { Length } from '../../ui/units.tsx';
 import { Place } from '../Place.tsx';
 import { PartForm } from './PartForm.tsx';
 import { PartList } from './PartList.tsx';
 import { ReelForm } from './ReelForm.tsx';
 import { ShelfImport } from './ShelfImport.tsx';
 import { ToolForm } from './ToolForm.tsx';
-import { GROUPS, TASK_WORDS } from './words.ts';
+import { GROUPS } from './words.ts';
+import { Tools, Wire } from './ShelfLists.tsx';
 
 const TABS = ['parts', 'tools', 'wire'] as const;
 type Tab = (typeof TABS)[number];
@@ -58,64 +47,6 @@ const matching = (part: Part, words: string): boolean =>
 
 /** A generic part as the start of a new one of its kind. */
 const templateOf = (kind: Part['kind']): Part | undefined => GENERIC_PARTS.find((part) => part.kind === kind);
-
-function Tools({ shelf, onOpen }: { readonly shelf: Catalogue; readonly onOpen: (tool: Tool) => void }) {
-  return (
-    <ul className="border-t border-ink">
-      {shelf.tools.map((tool) => (
-        <li
-          key={tool.id}
-          className="grid gap-x-4 border-b border-rule py-1 sm:grid-cols-[minmax(0,4fr)_minmax(0,4fr)_minmax(0,3fr)] sm:items-center"
-        >
-          <button
-            type="button"
-            className="min-h-11 text-left underline decoration-rule underline-offset-4 hover:bg-wash"
-            onClick={() => onOpen(tool)}
-          >
-            {tool.name}
-          </button>
-          <span>
-            {tool.tasks.map((task) => TASK_WORDS[task]).join(', ')}
-            {tool.range ? `, ${tool.range.minMm2}–${tool.range.maxMm2} mm²` : ''}
-          </span>
-          <span className="text-soft">
-            {tool.ratchet
-              ? tool.calibratedUntil === undefined
-                ? 'ratchet, never calibrated'
-                : `ratchet, calibrated until ${tool.calibratedUntil}`
-              : 'no ratchet'}
-          </span>
-        </li>
-      ))}
-    </ul>
-  );
-}
-
-function Wire({ shelf, onOpen }: { readonly shelf: Catalogue; readonly onOpen: (reel: WireStock) => void }) {
-  if (shelf.wires.length === 0)
-    return (
-      <Empty title="No wire on hand">
-        Add reels and lengths out of scrap harnesses: inserts and leads are chosen from them.
-      </Empty>
-    );
-  return (
-    <ul className="border-t border-ink">
-      {shelf.wires.map((stock) => (
-        <li key={stock.id} className="flex items-center gap-3 border-b border-rule">
-          <WireChip colour={stock.wire.colour} title={colourInWords(stock.wire.colour)} />
-          <button
-            type="button"
-            className="min-h-11 flex-1 text-left underline decoration-rule underline-offset-4 hover:bg-wash"
-            onClick={() => onOpen(stock)}
-          >
-            {wireInWords(stock.wire)}, {colourInWords(stock.wire.colour)}
-          </button>
-          <Length mm={stock.lengthMm} digits={0} />
-        </li>
-      ))}
-    </ul>
-  );
-}
 
 /** What is really there: parts with what they take, tools with their dies, wire by colour; kept up to date by hand or from a table. */
 export function ShelfPlace() {

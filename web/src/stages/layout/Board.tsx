@@ -1,14 +1,4 @@
-import {
-  memo,
-  useCallback,
-  useEffect,
-  useMemo,
-  useRef,
-  useState,
-  type KeyboardEvent,
-  type PointerEvent,
-  type ReactNode,
-} from 'react';
+import { useCallback, useMemo, useRef, useState, type PointerEvent, type ReactNode } from 'react';
 import {
   figure,
   type Circuit,
@@ -21,22 +11,14 @@ import {
 } from '@mendum/core';
 import { KeepOuts } from '../../draw/KeepOuts.tsx';
 import { Profile } from '../../draw/Profile.tsx';
-import { RowNames } from '../../draw/RowNames.tsx';
-import { rowsOf, thickOf, type Row } from '../../draw/rows.ts';
+import { rowsOf } from '../../draw/rows.ts';
 import { Ruler } from '../../draw/Ruler.tsx';
-import { RunRow } from '../../draw/RunRow.tsx';
-import { useRunScale, type RunScale } from '../../draw/useRunScale.ts';
+import { useRunScale } from '../../draw/useRunScale.ts';
 import { useWidth } from '../../draw/useWidth.ts';
 import { ZoomBar, type Shown } from '../../draw/ZoomBar.tsx';
 import { useLength } from '../../ui/units.tsx';
-
-/** What the board is asked to do with a splice. */
-export interface BoardActs {
-  /** Tells where the splice came to lie; none when it may not go there. */
-  readonly move: (findingId: string, side: SpliceSide, wishMm: number, snapMm?: number) => number | undefined;
-  readonly drop: () => void;
-  readonly unpin: (findingId: string) => void;
-}
+import { Handle, ROW, type BoardActs } from './SpliceHandle.tsx';
+import { Line, NONE, useByCircuit } from './BoardLine.tsx';
 
 interface BoardProps {
   readonly run: Run;
@@ -57,7 +39,6 @@ interface BoardProps {
   readonly section: ReactNode;
 }
 
-const ROW = 29;
 const TOP = 24;
 const RULER_HIGH = 44;
 const PROFILE_HIGH = 92;
@@ -65,162 +46,6 @@ const PROFILE_HIGH = 92;
 const REACH_PX = 24;
 /** Within so many pixels a splice snaps to the wanted distance. */
 const SNAP_PX = 7;
-/** A splice moved by keys is kept when no key came for so long, ms. */
-const KEYS_REST_MS = 600;
-
-const NONE: readonly never[] = [];
-
-interface LineProps {
-  readonly row: Row;
-  readonly y: number;
-  readonly scale: RunScale;
-  readonly endMm: number;
-  readonly findings: readonly Finding[];
-  readonly plans: readonly FindingPlan[];
-  readonly selectedId: string | undefined;
-  readonly clip: string;
-}
-
-const sameList = <T,>(a: readonly T[], b: readonly T[]): boolean =>
-  a === b || (a.length === b.length && a.every((one, index) => one === b[index]));
-
-/** One line: it is drawn anew only when its own splices move. */
-const Line = memo(
-  function Line({ row, y, scale, endMm, findings, plans, selectedId, clip }: LineProps) {
-    return (
-      <g>
-        <RowNames row={row} y={y} plot={scale.plot} narrow={scale.narrow} />
-        <g clipPath={`url(#${clip})`}>
-          <RunRow
-            row={row}
-            y={y}
-            x={scale.x}
-            endMm={endMm}
-            thick={thickOf(row)}
-            findings={findings}
-            plans={plans}
-            selectedId={selectedId}
-          />
-        </g>
-      </g>
-    );
-  },
-  (a, b) =>
-    sameList(a.plans, b.plans) &&
-    sameList(a.findings, b.findings) &&
-    a.row === b.row &&
-    a.y === b.y &&
-    a.scale === b.scale &&
-    a.endMm === b.endMm &&
-    a.selectedId === b.selectedId &&
-    a.clip === b.clip,
-);
-
-function useByCircuit<T extends { readonly circuitId: string }>(
-  all: readonly T[],
-): (circuitId: string) => readonly T[] {
-  return useMemo(() => {
-    const groups = new Map<string, T[]>();
-    for (const one of all) groups.set(one.circuitId, [...(groups.get(one.circuitId) ?? []), one]);
-    return (circuitId) => groups.get(circuitId) ?? NONE;
-  }, [all]);
-}
-
-/** A splice as something to take hold of: by finger, by mouse, and by keys. Drawn as a pin when somebody put it there. */
-const Handle = memo(function Handle({
-  splice,
-  circuit,
-  y,
-  scale,
-  isFixed,
-  acts,
-  onSelect,
-  runMm,
-}: {
-  readonly splice: SplicePlan;
-  readonly circuit: Circuit;
-  readonly y: number;
-  readonly scale: RunScale;
-  readonly isFixed: boolean;
-  readonly acts: BoardActs;
-  readonly onSelect: (findingId: string) => void;
-  readonly runMm: number;
-}) {
-  const rest = useRef<number>(undefined);
-  const at = scale.x(splice.centreMm);
-  const onKeyDown = (event: KeyboardEvent<SVGGElement>): void => {
-    const sign = event.key === 'ArrowLeft' ? -1 : event.key === 'ArrowRight' ? 1 : 0;
-    if ((event.key === 'Delete' || event.key === 'Backspace') && splice.pinned && !isFixed)
-      acts.unpin(splice.findingId);
-    if (sign === 0 || isFixed || event.ctrlKey || event.metaKey) return;
-    event.preventDefault();
-    event.stopPropagation();
-    const step = event.shiftKey ? 10 : 1;
-    const wish = splice.centreMm + sign * step;
-    const landed = acts.move(splice.findingId, splice.side, wish);
-    // A keep-out is stepped over: from its edge the next legal place is beyond it.
-    if (landed !== undefined && Math.abs(landed - splice.centreMm) < 1e-6) leap(acts, splice, sign, runMm);
-    window.clearTimeout(rest.current);
-    rest.current = window.setTimeout(() => {
-      rest.current = undefined;
-      acts.drop();
-    }, KEYS_REST_MS);
-  };
-  // Who goes away before the keys have rested loses nothing.
-  useEffect(
-    () => () => {
-      if (rest.current === undefined) return;
-      window.clearTimeout(rest.current);
-      acts.drop();
-    },
-    [acts],
-  );
-  const side = splice.side === 'only' ? '' : ` ${splice.side}`;
-  return (
-    <g
-      role="slider"
-      tabIndex={0}
-      aria-orientation="horizontal"
-      aria-valuemin={0}
-      aria-valuemax={runMm}
-      aria-valuenow={Math.round(splice.centreMm)}
-      aria-disabled={isFixed}
-      aria-valuetext={`${figure(splice.centreMm, 1)} mm${splice.pinned ? ', pinned' : ''}`}
-      aria-label={`Circuit ${circuit.number} ${circuit.function},${side} splice`}
-      className="handle"
-      onFocus={() => onSelect(splice.findingId)}
-      onKeyDown={onKeyDown}
-    >
-      <rect
-        className="grip"
-        x={at - (scale.x(splice.toMm) - scale.x(splice.fromMm)) / 2 - 5}
-        y={y - ROW / 2 + 1}
-        width={scale.x(splice.toMm) - scale.x(splice.fromMm) + 10}
-        height={ROW - 2}
-        rx={5}
-        fill="transparent"
-      />
-      {splice.pinned ? (
-        <path
-          d={`M${at} ${y - 11}l-5 -8h10Z`}
-          fill={isFixed ? 'var(--soft)' : 'var(--copper)'}
-          stroke="var(--paper)"
-          strokeWidth={1}
-        />
-      ) : null}
-    </g>
-  );
-});
-
-/** Steps a splice over what bars its way, as far as it takes to come out beyond it. */
-function leap(acts: BoardActs, splice: SplicePlan, sign: number, runMm: number): void {
-  const far = sign > 0 ? runMm - splice.centreMm : splice.centreMm;
-  for (let by = 20; by < far + 20; by += 20) {
-    const landed = acts.move(splice.findingId, splice.side, splice.centreMm + sign * by);
-    if (landed !== undefined && sign * (landed - splice.centreMm) > 1e-6) return;
-  }
-}
-
 interface Held {
   readonly findingId: string;
   readonly side: SpliceSide;

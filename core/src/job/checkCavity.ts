@@ -1,0 +1,103 @@
+import { cavitiesOf } from '../connector/index.ts';
+import { endOfCircuit, FINDING_WORDS, isAtCavity, type CavityFinding, type Finding } from '../damage/index.ts';
+import type { JobProblem } from './problem.ts';
+import type { Job } from './types.ts';
+import { problem } from './checkHarness.ts';
+
+/** A finding at a cavity that its circuit is not in, or that lies at another end of the run. */
+export function checkCavity(finding: Finding, { harness }: Pick<Job, 'harness'>, pointer: string): JobProblem[] {
+  if (!isAtCavity(finding)) return [];
+  const circuit = harness.circuits.find((one) => one.id === finding.circuitId);
+  const name = harness.nodes.find((node) => node.id === finding.at.nodeId)?.name ?? finding.at.nodeId;
+  const end = circuit && endOfCircuit(circuit, harness.runs, finding.at.nodeId);
+  if (!circuit || !end || end.cavity !== finding.at.cavity) {
+    const ends = circuit
+      ? [circuit.from, circuit.to]
+          .map((one) => `${harness.nodes.find((node) => node.id === one.nodeId)?.name ?? one.nodeId} ${one.cavity}`)
+          .join(' and ')
+      : '';
+    return [
+      problem(
+        'NOT_ITS_CAVITY',
+        `${pointer}/at`,
+        `Circuit ${circuit?.number ?? finding.circuitId} is not in cavity ${finding.at.cavity} of ${name}.`,
+        `Its ends are in ${ends}.`,
+      ),
+    ];
+  }
+  return end.runId === finding.runId
+    ? []
+    : [
+        problem(
+          'NOT_ITS_CAVITY',
+          `${pointer}/runId`,
+          `Cavity ${finding.at.cavity} of ${name} is not at run "${finding.runId}".`,
+          `It is at run ${end.runId}.`,
+        ),
+      ];
+}
+
+/** A free cavity that is none: not of this harness, not of the connector, or some circuit's already. */
+export function checkFreeCavity(finding: Finding, { harness }: Pick<Job, 'harness'>, pointer: string): JobProblem[] {
+  if (finding.kind !== 'addCircuit' || !finding.freeCavity) return [];
+  const { nodeId, cavity } = finding.freeCavity;
+  const node = harness.nodes.find((one) => one.id === nodeId && one.kind === 'connector');
+  if (!node)
+    return [
+      problem(
+        'UNKNOWN_NODE',
+        `${pointer}/freeCavity/nodeId`,
+        `"${nodeId}" is no connector of the harness.`,
+        `Connectors are: ${harness.nodes
+          .filter((one) => one.kind === 'connector')
+          .map((one) => one.id)
+          .join(', ')}.`,
+      ),
+    ];
+  if (node.face && !cavitiesOf(node.face).some((one) => one.cavity === cavity))
+    return [
+      problem(
+        'UNKNOWN_CAVITY',
+        `${pointer}/freeCavity/cavity`,
+        `${node.name} has no cavity ${cavity}.`,
+        `Cavities are: ${cavitiesOf(node.face)
+          .map((one) => one.cavity)
+          .join(', ')}.`,
+      ),
+    ];
+  const owner = harness.circuits.find((circuit) =>
+    [circuit.from, circuit.to].some((end) => end.nodeId === nodeId && end.cavity === cavity),
+  );
+  return owner
+    ? [
+        problem(
+          'CAVITY_TAKEN',
+          `${pointer}/freeCavity/cavity`,
+          `Cavity ${cavity} of ${node.name} is not free: circuit ${owner.number} is in it.`,
+          'Name an empty one, or join the wire along the run.',
+        ),
+      ]
+    : [];
+}
+
+/** The same thing found twice at one cavity. */
+export function sameAgain(finding: CavityFinding, others: readonly Finding[], pointer: string): JobProblem[] {
+  const twin = others.some(
+    (one) =>
+      one.id !== finding.id &&
+      one.kind === finding.kind &&
+      isAtCavity(one) &&
+      one.at.nodeId === finding.at.nodeId &&
+      one.at.cavity === finding.at.cavity,
+  );
+  return twin
+    ? [
+        problem(
+          'FOUND_TWICE',
+          `${pointer}/kind`,
+          `"${FINDING_WORDS[finding.kind]}" is noted for cavity ${finding.at.cavity} already.`,
+          'Change the one that is there.',
+        ),
+      ]
+    : [];
+}

@@ -1,0 +1,189 @@
+import { describe, expect, it, test } from 'vitest';
+import { importable, readPinout } from './index.ts';
+import { EMPTY, read, circuits, clean } from './test/sheets.ts';
+
+describe('what is asked and not guessed', () => {
+  const bare = `
+Circuit | Connector | Cavity | To connector | To cavity | Size | Colour
+1 | X31 | 1 | X32 | 1 | 16 | B
+2 | X31 | 2 | X32 | 2 | 18 | G`;
+  it('bare sizes and lone letters are questions, and nothing else is wrong', () => {
+    const reading = read(bare);
+    expect(reading.questions.map((one) => one.kind)).toEqual(['colours', 'bareSizes']);
+    expect(reading.problems).toEqual([]);
+    expect(importable(reading)).toBe(false);
+  });
+  it('what stands twice, and a colour of no system, are named all the same, before they are answered', () => {
+    expect(read(bare.replace('| G', '| plaid')).problems.map((one) => [one.line, one.why])).toEqual([
+      [3, '“plaid”: It is no colour word that is known.'],
+    ]);
+    expect(read(bare.replace('X32 | 2', 'X32 | 1')).problems.map((one) => one.why)).toEqual([
+      'Cavity 1 of X32 holds circuit 1 already, from line 2.',
+    ]);
+  });
+  it('answered, they are read', () => {
+    const reading = clean(read(bare, { colours: 'japanese', bareSizes: 'trade' }));
+    expect(circuits(reading)).toEqual([
+      '1 Circuit 1 trade16 black X31.1-X32.1',
+      '2 Circuit 2 trade18 green X31.2-X32.2',
+    ]);
+  });
+  it('a bare 1 among decimals is metric', () => {
+    expect(circuits(clean(read(bare.replace('16 | B', '1 | red').replace('18 | G', '1.5 | black'))))).toEqual([
+      '1 Circuit 1 1 red X31.1-X32.1',
+      '2 Circuit 2 1.5 black X31.2-X32.2',
+    ]);
+  });
+  it('a sheet of one connector by itself: where its wires go', () => {
+    const sheet = `
+Cavity | Wire | Colour | mm² | Function
+1 | 11 | red | 1.0 | Pump feed
+2 | 12 | black | 1.0 | Pump ground`;
+    const asked = read(sheet, { fromConnector: 'X31' });
+    expect([asked.questions.map((one) => one.kind), asked.problems]).toEqual([['toConnector'], []]);
+    const told = clean(read(sheet, { fromConnector: 'X31', toConnector: 'Pump' }));
+    expect(circuits(told)).toEqual(['11 Pump feed 1 red X31.1-Pump.11', '12 Pump ground 1 black X31.2-Pump.12']);
+    expect(told.newConnectors).toEqual([{ name: 'Pump', isEnd: true, cavities: ['11', '12'] }]);
+  });
+  it('cavities of no named connector', () => {
+    const sheet = `
+Pin | Circuit | To connector | To pin | Size | Colour
+1 | 1 | X32 | 1 | 1.0 | red`;
+    expect(read(sheet, { columns: { 3: 'toCavity' } }).questions.map((one) => one.kind)).toEqual(['fromConnector']);
+    expect(circuits(clean(read(sheet, { columns: { 3: 'toCavity' }, fromConnector: 'X31' })))).toEqual([
+      '1 Circuit 1 1 red X31.1-X32.1',
+    ]);
+  });
+});
+
+describe('sheets that are refused, each with line, column and reason', () => {
+  const HEAD = 'Circuit | Connector | Cavity | To connector | To cavity | Size | Colour | Fuse';
+  const GOOD = '1 | X31 | 1 | X32 | 1 | 1.0 mm² | red | 10 A';
+  test.each([
+    [
+      'two lines with one number',
+      '1 | X31 | 2 | X32 | 2 | 1.0 mm² | red |',
+      3,
+      'A, Circuit',
+      'Circuit 1 is on line 2 already.',
+    ],
+    [
+      'one cavity for two circuits',
+      '2 | X31 | 1 | X32 | 2 | 1.0 mm² | red |',
+      3,
+      'C, Cavity',
+      'Cavity 1 of X31 holds circuit 1 already, from line 2.',
+    ],
+    [
+      'a cavity that the face does not have',
+      '2 | X31 | 15 | X32 | 2 | 1.0 mm² | red |',
+      3,
+      'C, Cavity',
+      'X31 has no cavity 15.',
+    ],
+    ['a size that is none', '2 | X31 | 2 | X32 | 2 | thick | red |', 3, 'F, Size', '“thick” is no wire size.'],
+    [
+      'several wires in a size',
+      '2 | X31 | 2 | X32 | 2 | 2x0.5 | red |',
+      3,
+      'F, Size',
+      '“2x0.5” is more than one wire, or a strand count.',
+    ],
+    ['no size', '2 | X31 | 2 | X32 | 2 |  | red |', 3, 'F, Size', 'The wire size is missing.'],
+    [
+      'a colour of another world',
+      '2 | X31 | 2 | X32 | 2 | 1.0 | plaid |',
+      3,
+      'G, Colour',
+      '“plaid”: It is no colour word that is known.',
+    ],
+    [
+      'three colours',
+      '2 | X31 | 2 | X32 | 2 | 1.0 | red/blue/green |',
+      3,
+      'G, Colour',
+      '“red/blue/green”: It has 3 colours; a wire has a base and at most one stripe.',
+    ],
+    ['a fuse in words', '2 | X31 | 2 | X32 | 2 | 1.0 | red | big', 3, 'H, Fuse', '“big”: The fuse is no current.'],
+    ['no far end', '2 | X31 | 2 |  |  | 1.0 | red |', 3, 'D, To connector', 'The line names X32 and no cavity.'],
+    ['a gauge that does not exist', '2 | X31 | 2 | X32 | 2 | 44 AWG | red |', 3, 'F, Size', 'Gauge 44 is not known.'],
+  ])('%s', (_name, line, at, column, why) => {
+    const reading = read(`${HEAD}\n${GOOD}\n${line}`);
+    expect(reading.problems.filter((one) => one.line === at)).toEqual([
+      expect.objectContaining({ line: at, column: expect.stringContaining(column), why: expect.stringContaining(why) }),
+    ]);
+    expect(importable(reading)).toBe(false);
+  });
+  it('all of them at once, in the order of the lines', () => {
+    const reading = read(
+      `${HEAD}\n${GOOD}\n2 | X31 | 2 | X32 | 2 | thick | plaid |\n3 | X31 | 99 | X32 | 3 | 1.0 | red | x`,
+    );
+    expect(reading.problems.map((one) => one.line)).toEqual([3, 3, 4, 4]);
+  });
+  it('an empty sheet, one without headers, headers without lines, "as above" under nothing', () => {
+    expect(readPinout({ rows: [['', ''], []] }, EMPTY).problems[0]?.why).toBe('The sheet is empty.');
+    expect(
+      readPinout(
+        {
+          rows: [
+            ['7', 'red'],
+            ['8', 'blue'],
+          ],
+        },
+        EMPTY,
+      ).problems[0]?.why,
+    ).toContain('No line of headers');
+    expect(read(HEAD).problems.map((one) => one.why)).toEqual(['There are headers and no line under them.']);
+    expect(read(`${HEAD}\n1 | X31 | 1 | X32 | 1 | same | red |`).problems[0]).toMatchObject({
+      line: 2,
+      column: 'F, Size',
+      value: 'same',
+    });
+  });
+  it('a stripe without a base, a colour that is missing, a sheet without colours', () => {
+    const sheet = [
+      'Circuit | From | To | Size | Color 1 | Color 2',
+      '1 | X31-1 | X32-1 | 1.0 | - | red',
+      '2 | X31-2 | X32-2 | 1.0 |  |',
+      '3 | X31-3 | X32-3 | 1.0 | red | green',
+    ].join('\n');
+    expect(read(sheet).problems.map((one) => [one.line, one.why])).toEqual([
+      [2, 'There is a stripe, red, and no base colour.'],
+      [3, 'The colour is missing.'],
+    ]);
+    const none = ['Circuit | From | To | Size', '1 | X31-1 | X32-1 | 1.0'].join('\n');
+    expect([read(none).questions.map((one) => one.kind), read(none).problems]).toEqual([['noColours'], []]);
+    expect(circuits(clean(read(none, { withoutColours: true })))).toEqual(['1 Circuit 1 1 natural X31.1-X32.1']);
+  });
+  it('a title that names the connector, over headers in another language', () => {
+    const sheet = [
+      'Stecker X31',
+      'Kammer | Leitung | Farbe | Querschnitt (mm²) | Funktion | Nach Stecker | Nach Kammer',
+      '1 | 301 | sw | 0,75 | Lampe links | X32 | 1',
+      '2 | 302 | rt/ws | wie oben | Versorgung | X32 | 2',
+    ].join('\n');
+    expect(circuits(clean(read(sheet)))).toEqual([
+      '301 Lampe links 0.75 black X31.1-X32.1',
+      '302 Versorgung 0.75 red/white X31.2-X32.2',
+    ]);
+  });
+  it('a number with three ends, a pair of three, a gauge and an area that disagree', () => {
+    const halves = [
+      'Connector | Cavity | Circuit | Size | Colour',
+      'X31 | 1 | 5 | 1.0 | red',
+      'X32 | 1 | 5 | 1.0 | red',
+      'Sensor plug | 1 | 5 | 1.0 | red',
+    ].join('\n');
+    expect(read(halves).problems.map((one) => [one.line, one.why])).toEqual([
+      [4, 'Circuit 5 has more than two ends in this sheet.'],
+    ]);
+    const changes = [
+      'Connector | Cavity | Circuit | Size | Colour',
+      'X31 | 1 | 5 | 1.0 | red',
+      'X32 | 1 | 5 | 1.5 | red',
+    ].join('\n');
+    expect(read(changes).problems[0]?.why).toContain('is 1.5 mm² red here and 1 mm² red on line 2');
+    const both = ['Circuit | From | To | AWG | mm² | Colour', '1 | X31-1 | X32-1 | 16 | 2.5 | red'].join('\n');
+    expect(read(both).problems[0]?.why).toContain('Gauge 16 and 2.5 mm² disagree');
+  });
+});

@@ -1,0 +1,63 @@
+import { colourInWords, wireInWords, type Catalogue, type Tool, type WireStock } from '@mendum/core';
+import { WireChip } from '../../draw/WireLine.tsx';
+import { Empty } from '../../ui/empty.tsx';
+import { Length } from '../../ui/units.tsx';
+import { TASK_WORDS } from './words.ts';
+
+export function Tools({ shelf, onOpen }: { readonly shelf: Catalogue; readonly onOpen: (tool: Tool) => void }) {
+  return (
+    <ul className="border-t border-ink">
+      {shelf.tools.map((tool) => (
+        <li
+          key={tool.id}
+          className="grid gap-x-4 border-b border-rule py-1 sm:grid-cols-[minmax(0,4fr)_minmax(0,4fr)_minmax(0,3fr)] sm:items-center"
+        >
+          <button
+            type="button"
+            className="min-h-11 text-left underline decoration-rule underline-offset-4 hover:bg-wash"
+            onClick={() => onOpen(tool)}
+          >
+            {tool.name}
+          </button>
+          <span>
+            {tool.tasks.map((task) => TASK_WORDS[task]).join(', ')}
+            {tool.range ? `, ${tool.range.minMm2}–${tool.range.maxMm2} mm²` : ''}
+          </span>
+          <span className="text-soft">
+            {tool.ratchet
+              ? tool.calibratedUntil === undefined
+                ? 'ratchet, never calibrated'
+                : `ratchet, calibrated until ${tool.calibratedUntil}`
+              : 'no ratchet'}
+          </span>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+export function Wire({ shelf, onOpen }: { readonly shelf: Catalogue; readonly onOpen: (reel: WireStock) => void }) {
+  if (shelf.wires.length === 0)
+    return (
+      <Empty title="No wire on hand">
+        Add reels and lengths out of scrap harnesses: inserts and leads are chosen from them.
+      </Empty>
+    );
+  return (
+    <ul className="border-t border-ink">
+      {shelf.wires.map((stock) => (
+        <li key={stock.id} className="flex items-center gap-3 border-b border-rule">
+          <WireChip colour={stock.wire.colour} title={colourInWords(stock.wire.colour)} />
+          <button
+            type="button"
+            className="min-h-11 flex-1 text-left underline decoration-rule underline-offset-4 hover:bg-wash"
+            onClick={() => onOpen(stock)}
+          >
+            {wireInWords(stock.wire)}, {colourInWords(stock.wire.colour)}
+          </button>
+          <Length mm={stock.lengthMm} digits={0} />
+        </li>
+      ))}
+    </ul>
+  );
+}

@@ -1,0 +1,38 @@
+import { render } from '@testing-library/react';
+import type { ReactNode } from 'react';
+import { Provider } from 'react-redux';
+import { MemoryRouter } from 'react-router';
+import { FULL_SHELF } from '@mendum/core';
+import type { JobSummary } from '@mendum/core/interchange';
+import { makeStore } from '../../app/store.ts';
+
+export const show = (place: ReactNode) =>
+  render(
+    <Provider store={makeStore()}>
+      <MemoryRouter>{place}</MemoryRouter>
+    </Provider>,
+  );
+export const job = (number: string, title: string, more: Partial<JobSummary> = {}): JobSummary => ({
+  id: `J${number}`,
+  number,
+  title,
+  machine: 'Ovrell 420',
+  harness: 'W12',
+  status: 'open',
+  stage: 'survey',
+  findings: 2,
+  openedOn: '2030-01-01',
+  updatedAt: new Date().toISOString(),
+  ...more,
+});
+export const JOBS = [
+  job('0147', 'Shaker-head harness'),
+  job('0146', 'Rear loom', { machine: 'Dunmarra 70', stage: 'prove' }),
+  job('0126', 'Sieve motor', { status: 'signed', stage: 'record' }),
+];
+
+/** A shelf small enough for a screen in a test. */
+export const FEW_PARTS = {
+  ...FULL_SHELF,
+  parts: FULL_SHELF.parts.filter((part) => part.kind === 'sealedButt' || part.kind === 'clip'),
+};
