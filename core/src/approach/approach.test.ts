@@ -34,7 +34,7 @@ describe('a jacket that is through, copper whole', () => {
     const plan = planOf(
       jobWith([
         { ...rubbed, slackMm: 120 },
-        { kind: 'jacketRubbed', fromMm: 580, toMm: 595 },
+        { kind: 'jacketRubbed', fromMm: 580, toMm: 595, slackMm: 120 },
       ]),
     );
     expect(plan.findings.map((finding) => finding.approach)).toEqual(['oneSplice', 'withOther']);
@@ -121,8 +121,11 @@ describe('splices from slack', () => {
     expect(plan.because.join(' ')).toMatch(/finds no legal place.*needs no slack/);
     expect(plan.splices[0]?.fromMm).toBeGreaterThanOrEqual(40);
   });
-  it('slack that covers the loss moves a single splice out of a keep-out', () => {
-    const plan = onlyFinding({ kind: 'parted', fromMm: 40, toMm: 46, slackMm: 60 }, { zone: WET_SHAKING });
+  it('spare slack moves a single splice out of a keep-out, 10 mm at most', () => {
+    const at = (fromMm: number) =>
+      onlyFinding({ kind: 'parted', fromMm, toMm: fromMm + 6, slackMm: 60 }, { zone: WET_SHAKING });
+    expect(at(41).approach).not.toBe('oneSplice');
+    const plan = onlyFinding({ kind: 'parted', fromMm: 42, toMm: 48, slackMm: 60 }, { zone: WET_SHAKING });
     expect(plan.approach).toBe('oneSplice');
     expect(plan.splices[0]?.fromMm).toBeGreaterThanOrEqual(40 - 1e-9);
   });

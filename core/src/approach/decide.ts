@@ -1,9 +1,9 @@
-import { isAtCavity, strandsInWords, visibleLengthMm, type Finding } from '../damage/index.ts';
+import { findingInWords, isAtCavity, strandsInWords, visibleLengthMm, type Finding } from '../damage/index.ts';
 import { rankMethods, type RankedMethod, type Site } from '../method/index.ts';
 import { chooseInsertWire } from '../sizing/index.ts';
 import { figure } from '../units/index.ts';
 import { areaMm2, JACKETS, jacketDiameterMm, remainingShare } from '../wire/index.ts';
-import { isCutAnyway, jacketNeighbours, lostOf, mustCut } from './copper.ts';
+import { capital, isCutAnyway, lostOf, mustCut, takenByOne } from './copper.ts';
 import { rankCovers } from './cover.ts';
 import { electricalAlong, fuseWarnings, withSection } from './electrical.ts';
 import { siteAt } from './site.ts';
@@ -52,6 +52,23 @@ function slackSentence(site: Site, method: RankedMethod, { finding: { kind }, ne
   return `The cut loses ${lost} mm${takes} and the harness ${gives}: one splice does not reach.`;
 }
 
+/** What else is mended by the same work, and what of the wire's slack goes to other work. */
+function sharedWords({ share }: DecideInput): string[] {
+  const { takes, cutsOut, othersTakeMm, slackMm } = share;
+  const others = takes.filter((one) => one.kind !== 'jacketRubbed');
+  return [
+    ...(others.length > 0
+      ? [
+          `It takes away ${others.map((one) => `${findingInWords(one)} at ${figure(one.fromMm, 0)} mm`).join(', ')} as well: one repair in place of ${takes.length + 1}.`,
+        ]
+      : []),
+    ...cutsOut.map((one) => `The ${one.words} at ${figure(one.fromMm, 0)}–${figure(one.toMm, 0)} mm is cut out whole.`),
+    ...(othersTakeMm > 0
+      ? [`Of ${figure(slackMm + othersTakeMm, 1)} mm slack on this wire, other cuts take ${figure(othersTakeMm, 1)}.`]
+      : []),
+  ];
+}
+
 /** What the kind of damage itself warns of. */
 function findingWarnings({ finding, circuit }: DecideInput, electrical: Electrical): string[] {
   const warnings: string[] = [];
@@ -97,8 +114,8 @@ function chooseCover(covers: readonly RankedCover[], use: string | undefined): R
 export function decide(input: DecideInput): Decision {
   const { finding, circuit, gate, choice, practice, catalogue } = input;
   const electrical = electricalAlong(input);
-  const neighbours = jacketNeighbours(input);
-  const lost = lostOf(input, neighbours);
+  const { share } = input;
+  const lost = lostOf(input);
   const redoCount = input.redos.filter((redo) => redo.findingId === finding.id).length;
   const base = {
     findingId: finding.id,
@@ -109,7 +126,9 @@ export function decide(input: DecideInput): Decision {
     ways: [],
     warnings: [],
     lost,
-    slackMm: finding.slackMm ?? 0,
+    slackMm: share.slackMm,
+    within: share.within,
+    takes: share.takes.map((one) => one.id),
     electrical,
     redoCount,
   };
@@ -128,16 +147,16 @@ export function decide(input: DecideInput): Decision {
         };
   }
 
-  if (isAtCavity(finding)) return decideAtCavity(input, finding, electrical, base);
-  if (finding.kind === 'addCircuit' && finding.freeCavity) return fillCavity(input, finding, finding.freeCavity, base);
-  const leader = neighbours.find((other) => other.fromMm < finding.fromMm);
-  const copper = mustCut(input, neighbours);
-  if (copper.cut && leader)
+  if (share.takenBy)
     return {
       ...base,
       approach: 'withOther',
-      because: [copper.because, 'It is cut out together with the place before it.'],
+      takenBy: share.takenBy.id,
+      because: [capital(findingInWords(finding)), takenByOne(finding, share.takenBy)],
     };
+  if (isAtCavity(finding)) return decideAtCavity(input, finding, electrical, base);
+  if (finding.kind === 'addCircuit' && finding.freeCavity) return fillCavity(input, finding, finding.freeCavity, base);
+  const copper = mustCut(input);
 
   const jacketMm = jacketDiameterMm(circuit.wire);
   const coverSite = {
@@ -230,7 +249,9 @@ export function decide(input: DecideInput): Decision {
     ...base,
     electrical: mended,
     approach: method.splices === 1 ? 'oneSplice' : 'insert',
-    because: [copper.because, slackSentence(site, method, input), method.because].filter((sentence) => sentence !== ''),
+    because: [copper.because, ...sharedWords(input), slackSentence(site, method, input), method.because].filter(
+      (sentence) => sentence !== '',
+    ),
     ways: waysOnRun(ranked, covers, site, copper, practice),
     ranked,
     covers,

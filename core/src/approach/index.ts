@@ -18,10 +18,12 @@ export type {
   Redo,
   RunFacts,
   Way,
+  WorkShare,
 } from './types.ts';
-export { CAVITY_ACTS, COVER_IDS, WAYS } from './types.ts';
+export { aloneOnWire, CAVITY_ACTS, COVER_IDS, WAYS } from './types.ts';
 export { WAY_WORDS } from './ways/work.ts';
 export { decide } from './decide.ts';
+export { jacketClusters, takenByOne } from './copper.ts';
 export { withShield, withShieldBeside } from './shield.ts';
 export { electricalOf, runFacts } from './electrical.ts';
 export { rankCovers } from './cover.ts';

@@ -14,14 +14,14 @@ export function siteAt(
   insertWire: InsertWireChoice,
   twoRequired: boolean,
 ): Site {
-  const { finding, circuit, run, nodes, practice, gate, runFacts, beyond } = input;
+  const { finding, share, circuit, run, nodes, practice, gate, runFacts, beyond } = input;
   return {
     circuitNumber: circuit.number,
     circuitKind: circuit.kind,
-    duty: finding.kind === 'addCircuit' ? 'add' : 'join',
+    duty: [finding, ...share.takes].some((one) => one.kind === 'addCircuit') ? 'add' : 'join',
     wire: circuit.wire,
     farWire: finding.farWire ?? circuit.wire,
-    branchWires: branchesOf(finding),
+    branchWires: [finding, ...share.takes].flatMap(branchesOf),
     insertWire: insertWire.wire,
     insertStepsUp: stepsUp(insertWire.wire.size, circuit.wire.size),
     mainUncut: finding.kind === 'addCircuit' ? finding.mainUncut : undefined,
@@ -32,8 +32,9 @@ export function siteAt(
     placeC: electrical.placeC,
     conduitMarginMm: run.conduitInsideMm === undefined ? undefined : run.conduitInsideMm - runFacts.bundleMm,
     lost,
-    slackMm: finding.slackMm ?? 0,
-    slackKnown: finding.slackMm !== undefined,
+    within: share.within,
+    slackMm: share.slackMm,
+    slackKnown: share.slackKnown,
     keepOuts: keepOuts(run, nodes, practice.figures.clearMm),
     ...freeWireBeside(run, lost),
     keepOutsBeyond: beyond && (() => keepOutsBeyond(run, beyond, nodes, practice.figures.clearMm)),

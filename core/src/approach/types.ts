@@ -1,5 +1,5 @@
 import type { Catalogue } from '../catalogue/index.ts';
-import type { Finding, Stretch } from '../damage/index.ts';
+import type { EarlierRepair, Finding, Stretch } from '../damage/index.ts';
 import type { LockFamily } from '../connector/index.ts';
 import type { Beyonds, Cavity, Circuit, HarnessNode, Run, TerminalFamily } from '../harness/index.ts';
 import type { MappingCard } from '../mapping/index.ts';
@@ -120,6 +120,8 @@ export interface Held {
   readonly way: Approach;
   readonly use?: MethodId | CoverId | undefined;
   readonly partIds: readonly string[];
+  /** Findings that its work takes away. */
+  readonly takes?: readonly string[] | undefined;
   /** Whether its insert may be of another colour; work begun before anybody was asked has leave. */
   readonly otherColours?: boolean | undefined;
 }
@@ -171,6 +173,12 @@ export interface Decision {
   readonly warnings: readonly string[];
   readonly lost: Stretch;
   readonly slackMm: number;
+  readonly within?: Stretch | undefined;
+  /** Slack that a new terminal takes of the tail. */
+  readonly takesMm?: number | undefined;
+  /** Findings that this work takes away; and the one whose work takes this one away. */
+  readonly takes: readonly string[];
+  readonly takenBy?: string | undefined;
   readonly insertWire?: InsertWireChoice | undefined;
   /** Every way that was looked at, in the order in which a master tries them. */
   readonly ways: readonly RankedWay[];
@@ -184,9 +192,36 @@ export interface Decision {
   readonly redoCount: number;
 }
 
+/** What one piece of work on a wire mends besides its own finding, and what of the wire it may use. Lengths in mm. */
+export interface WorkShare {
+  /** Other findings of the circuit that it takes away. */
+  readonly takes: readonly Finding[];
+  /** Earlier repairs that are cut out with it. */
+  readonly cutsOut: readonly EarlierRepair[];
+  /** Slack of the circuit between its fixed points, less what other work on it takes. */
+  readonly slackMm: number;
+  readonly slackKnown: boolean;
+  readonly othersTakeMm: number;
+  /** The stretch of the wire that is free for its bodies; absent where nothing else is on the wire. */
+  readonly within?: Stretch | undefined;
+  /** The finding whose work takes this one away. */
+  readonly takenBy?: Finding | undefined;
+}
+
+/** The share of a finding that is alone on its wire. */
+export const aloneOnWire = (finding: Finding): WorkShare => ({
+  takes: [],
+  cutsOut: [],
+  slackMm: finding.slackMm ?? 0,
+  slackKnown: finding.slackMm !== undefined,
+  othersTakeMm: 0,
+});
+
 /** Everything that deciding about one finding looks at. */
 export interface DecideInput {
   readonly finding: Finding;
+  /** What its work shares with other work on the same wire. */
+  readonly share: WorkShare;
   readonly circuit: Circuit;
   readonly run: Run;
   readonly nodes: ReadonlyMap<string, HarnessNode>;

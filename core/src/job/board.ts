@@ -14,7 +14,8 @@ import {
   type SpliceSide,
 } from '../layout/index.ts';
 import { figure } from '../units/index.ts';
-import { decideAll, type Warm } from './decideAll.ts';
+import { decideAll } from './decideAll.ts';
+import type { Warm } from './decideOne.ts';
 import { indexJob } from './jobIndex.ts';
 import { layOutRuns } from './layOut.ts';
 import { runPlanOf } from './runPlan.ts';

@@ -1,116 +1,48 @@
-import { decide, runFacts, withShield, type DecideInput, type RunFacts } from '../approach/index.ts';
-import type { Catalogue } from '../catalogue/index.ts';
 import type { Finding } from '../damage/index.ts';
-import { besideAlong, beyondOf, type Circuit, type Run } from '../harness/index.ts';
-import type { LaidOut } from '../layout/index.ts';
-import { readyShelf, type ReadyShelf } from '../method/index.ts';
-import type { Practice } from '../practice/index.ts';
-import { mateOf, type JobIndex } from './jobIndex.ts';
+import { decideOne, type Warm } from './decideOne.ts';
+import { groupBy, mateOf, type JobIndex } from './jobIndex.ts';
+import { decideLine } from './together/line.ts';
 import type { Decided, Job } from './types.ts';
 
-/** Parts that begun work has taken count as there for it. */
-const stillThere = (catalogue: Catalogue, partIds: readonly string[]): Catalogue => ({
-  ...catalogue,
-  parts: catalogue.parts.map((part) =>
-    partIds.includes(part.id) && part.quantity < TAKEN ? { ...part, quantity: TAKEN } : part,
-  ),
-});
-const TAKEN = 2;
+const lineOf = ({ circuitId, runId }: Pick<Finding, 'circuitId' | 'runId'>): string => `${circuitId} ${runId}`;
 
-/** What deciding remembers between plans of one practice and shelf: the shelf made ready, and what the circuits of each run share. */
-export interface Warm {
-  readonly practice: Practice;
-  readonly catalogue: Catalogue;
-  readonly shelf: ReadyShelf;
-  /** Runs laid out, by all that their layout depends on. */
-  readonly layouts: Map<string, LaidOut>;
-  readonly facts: WeakMap<Run, { readonly circuits: readonly Circuit[]; readonly facts: RunFacts }>;
+/** Decides about all findings of one wire on one run, those together that share it. */
+export function decideWire(findings: readonly Finding[], job: Job, index: JobIndex, memory: Warm): Decided[] {
+  const [first] = findings;
+  const run = first && index.runs.get(first.runId);
+  if (!first || !run) return [];
+  const earlier = (job.earlier ?? []).filter((one) => lineOf(one) === lineOf(first));
+  if (findings.length === 1 && earlier.length === 0) {
+    const decided = decideOne(first, job, index, memory);
+    return decided ? [decided] : [];
+  }
+  return decideLine(
+    { run, findings, earlier },
+    {
+      job,
+      practice: memory.practice,
+      decide: (finding, share) => decideOne(finding, job, index, memory, undefined, share),
+    },
+  );
 }
 
-/** Nothing remembered yet. */
-export const warm = (practice: Practice, catalogue: Catalogue): Warm => ({
-  practice,
-  catalogue,
-  shelf: readyShelf(catalogue, practice),
-  layouts: new Map(),
-  facts: new WeakMap(),
-});
-
-const sameList = <T>(a: readonly T[], b: readonly T[]): boolean =>
-  a.length === b.length && a.every((item, index) => item === b[index]);
-
-function factsOf(run: Run, index: JobIndex, memory: Warm): RunFacts {
-  const circuits = index.inRun.get(run.id) ?? [];
-  const known = memory.facts.get(run);
-  if (known && sameList(known.circuits, circuits)) return known.facts;
-  const facts = runFacts(run, circuits);
-  memory.facts.set(run, { circuits, facts });
-  return facts;
-}
-
-/** Decides about one finding; nothing when its circuit or run is not there. */
-export function decideOne(
-  finding: Finding,
-  job: Job,
-  index: JobIndex,
-  memory: Warm,
-  needsTwo?: DecideInput['needsTwo'],
-): Decided | undefined {
-  const circuit = index.circuits.get(finding.circuitId);
-  const run = index.runs.get(finding.runId);
-  if (!circuit || !run) return undefined;
-  const { practice } = memory;
-  const held = job.held?.find((one) => one.findingId === finding.id);
-  const catalogue = held ? stillThere(memory.catalogue, held.partIds) : memory.catalogue;
-  const others = circuit.runIds.filter((id) => id !== run.id).flatMap((id) => index.runs.get(id) ?? []);
-  // What is made past an end of the run stays there, whatever has become of the place since.
-  const isMadePast = job.pins.some((pin) => pin.findingId === finding.id && pin.runId !== undefined);
-  const beyond =
-    others.length === 0
-      ? undefined
-      : isMadePast
-        ? besideAlong(circuit, run, index.runs)
-        : beyondOf(circuit, run, index.runs, index.nodes);
-  const input: DecideInput = {
-    finding,
-    circuit,
-    run,
-    nodes: index.nodes,
-    circuitsInRun: index.inRun.get(run.id) ?? [],
-    siblings: index.onCircuit.get(circuit.id) ?? [],
-    foundAt: (nodeId) => index.foundAt.get(nodeId) ?? [],
-    practice,
-    catalogue,
-    shelf: held ? readyShelf(catalogue, practice) : memory.shelf,
-    gate: job.gate,
-    circuitsAt: (nodeId) => index.atNode.get(nodeId) ?? [],
-    mappings: job.mappings ?? [],
-    choice: job.choices.filter((choice) => choice.findingId === finding.id).at(-1),
-    held,
-    redos: job.redos,
-    asOf: job.asOf,
-    needsTwo,
-    beyond,
-    otherColours: held ? (held.otherColours ?? true) : job.layout?.otherColours,
-    runFacts: factsOf(run, index, memory),
-    elsewhere: others.map((other) => ({ where: other.name, facts: factsOf(other, index, memory) })),
-  };
-  return {
-    finding,
-    circuit,
-    decision: withShield(decide(input), circuit.kind === 'shielded', input.shelf),
-    ...(needsTwo === undefined ? {} : { needsTwo }),
-  };
-}
-
-/** Decides about every finding; where one wire of a pair needs two splices, the other gets two as well. */
+/** Decides about every finding, those of one wire together; where one wire of a pair needs two splices, the other gets two as well. */
 export function decideAll(job: Job, index: JobIndex, memory: Warm): Decided[] {
-  const first = job.findings.flatMap((finding) => decideOne(finding, job, index, memory) ?? []);
-  const approachOf = new Map(first.map((one) => [one.finding.id, one.decision.approach]));
-  return first.map((one) => {
-    if (one.decision.approach !== 'oneSplice') return one;
+  const lines = groupBy(job.findings, lineOf);
+  const byId = new Map(
+    [...lines.values()].flatMap((line) => decideWire(line, job, index, memory)).map((one) => [one.finding.id, one]),
+  );
+  return job.findings.flatMap((finding): Decided[] => {
+    const one = byId.get(finding.id);
+    if (one?.decision.approach !== 'oneSplice') return one ? [one] : [];
     const mate = mateOf(one.finding, index);
-    if (!mate || approachOf.get(mate.id) !== 'insert') return one;
-    return decideOne(one.finding, job, index, memory, 'pair') ?? one;
+    if (!mate || byId.get(mate.id)?.decision.approach !== 'insert') return [one];
+    return [decideOne(one.finding, job, index, memory, 'pair', one.share) ?? one];
   });
+}
+
+/** Decides about one finding as it stands among the others of its wire. */
+export function decideAmong(finding: Finding, job: Job, index: JobIndex, memory: Warm): Decided | undefined {
+  const line = (index.onCircuit.get(finding.circuitId) ?? []).filter((one) => lineOf(one) === lineOf(finding));
+  return decideWire(line, job, index, memory).find((one) => one.finding.id === finding.id);
 }

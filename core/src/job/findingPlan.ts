@@ -62,6 +62,8 @@ export function findingPlan(
       (decision.ways.some((way) => way.way === decision.approach) ? (decision.approach as Way) : undefined),
     chosenBy: decision.chosenBy,
     lost: decision.lost,
+    takes: decision.takes,
+    ...(decision.takenBy === undefined ? {} : { takenBy: decision.takenBy }),
     slackMm: decision.slackMm,
     slackLeftMm: slackLeft(decided, item),
     x1Mm: item?.x1Mm ?? decision.lost.fromMm,

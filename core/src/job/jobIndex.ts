@@ -19,7 +19,8 @@ export interface JobIndex {
 const byId = <T extends { readonly id: string }>(items: readonly T[]): Map<string, T> =>
   new Map(items.map((item) => [item.id, item]));
 
-function groupBy<T>(items: readonly T[], keyOf: (item: T) => string | undefined): Map<string, T[]> {
+/** Things by a key, in their order; those without one are left out. */
+export function groupBy<T>(items: readonly T[], keyOf: (item: T) => string | undefined): Map<string, T[]> {
   const groups = new Map<string, T[]>();
   for (const item of items) {
     const key = keyOf(item);

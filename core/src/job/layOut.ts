@@ -11,7 +11,7 @@ import {
   type PlacedItem,
   type RunToLayOut,
 } from '../layout/index.ts';
-import { decideOne, type Warm } from './decideAll.ts';
+import { decideOne, type Warm } from './decideOne.ts';
 import { joined, type LaidRun } from './joined.ts';
 import type { JobIndex } from './jobIndex.ts';
 import { couldGoPast, guestItem, mustGoPast, PAST_SIDES, stayingItem, type Past, type PastEnds } from './past.ts';
@@ -30,7 +30,7 @@ function withTwo(one: Decided, job: Job, index: JobIndex, memory: Warm): Decided
   const kept = job.layout?.atOne.includes(one.finding.id) ?? false;
   const held = job.held?.some((other) => other.findingId === one.finding.id) ?? false;
   if (one.decision.approach !== 'oneSplice' || kept || held || one.finding.kind === 'addCircuit') return undefined;
-  const two = decideOne(one.finding, job, index, memory, 'room');
+  const two = decideOne(one.finding, job, index, memory, 'room', one.share);
   return two?.decision.approach === 'insert' && two.decision.method?.joints.length === 2 ? two : undefined;
 }
 

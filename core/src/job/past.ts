@@ -58,8 +58,13 @@ export function couldGoPast(one: Decided, index: JobIndex, practice: Practice): 
   const item = layoutItem(one, index);
   if (!run || !item || item.lead || item.joints.length !== 2 || one.circuit.runIds.length < 2) return {};
   const beyonds = beyondOf(one.circuit, run, index.runs, index.nodes);
+  // Past what lies on its own wire no splice goes.
+  const bars = (side: PastSide): boolean =>
+    side === 'left' ? (item.within?.fromMm ?? -Infinity) > -Infinity : (item.within?.toMm ?? Infinity) < Infinity;
   const reach = (side: PastSide, beyond: Beyond | undefined): Beyond | undefined =>
-    beyond && hasPlace(guestItem(item, side, run, beyond), side, beyond.run, index, practice) ? beyond : undefined;
+    beyond && !bars(side) && hasPlace(guestItem(item, side, run, beyond), side, beyond.run, index, practice)
+      ? beyond
+      : undefined;
   return { left: reach('left', beyonds.start), right: reach('right', beyonds.end) };
 }
 

@@ -1,6 +1,6 @@
 import type { Catalogue } from '../catalogue/index.ts';
 import type { Practice } from '../practice/index.ts';
-import { warm, type Warm } from './decideAll.ts';
+import { warm, type Warm } from './decideOne.ts';
 
 /** Rankings after which what is remembered is let go, so that it does not grow for ever. */
 const MOST_RANKED = 4000;

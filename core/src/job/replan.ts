@@ -1,6 +1,7 @@
 import { keepOuts } from '../harness/index.ts';
 import { stagger, type PlacedItem } from '../layout/index.ts';
-import { decideOne, type Warm } from './decideAll.ts';
+import { decideAmong } from './decideAll.ts';
+import { decideOne, type Warm } from './decideOne.ts';
 import { findingPlan } from './findingPlan.ts';
 import { indexJob, mateOf } from './jobIndex.ts';
 import { couldGoPast, hasPlace, PAST_SIDES } from './past.ts';
@@ -23,9 +24,11 @@ export function planOne(job: Job, before: Plan, findingId: string, memory: Warm)
   const mate = mateOf(finding, index);
   const mateInserts =
     mate !== undefined && before.findings.find((one) => one.findingId === mate.id)?.approach === 'insert';
-  const alone = decideOne(finding, job, index, memory);
+  const alone = decideAmong(finding, job, index, memory);
   const decided =
-    alone?.decision.approach === 'oneSplice' && mateInserts ? decideOne(finding, job, index, memory, 'pair') : alone;
+    alone?.decision.approach === 'oneSplice' && mateInserts
+      ? decideOne(finding, job, index, memory, 'pair', alone.share)
+      : alone;
   if (!decided) return undefined;
   const { practice, catalogue } = memory;
   const run = index.runs.get(decided.decision.runId);

@@ -29,6 +29,7 @@ export const layoutItem = ({ decision, finding }: Decided, index: JobIndex): Lay
     joints: jointsOf(decision),
     lost: decision.lost,
     slackMm: decision.slackMm,
+    within: decision.within,
     pairFindingId: mateOf(finding, index)?.id,
     lead: decision.lead,
     extraMm: decision.extraMm,

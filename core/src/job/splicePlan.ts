@@ -4,10 +4,10 @@ import type { Catalogue } from '../catalogue/index.ts';
 import { branchesOf } from '../damage/index.ts';
 import { isStill, type HarnessNode, type Run } from '../harness/index.ts';
 import { cutOf, type PlacedItem, type PlacedSplice } from '../layout/index.ts';
-import { methodById, type RankedMethod } from '../method/index.ts';
+import { methodById, redoPerSideMm, type RankedMethod } from '../method/index.ts';
 import type { Practice } from '../practice/index.ts';
 import { checksFor, pullMinimumN, tugTargetN } from '../prove/index.ts';
-import { redoLossPerSideMm, reachCostMm } from '../sizing/index.ts';
+import { reachCostMm } from '../sizing/index.ts';
 import { areaMm2, colourInWords, resistanceLimits, sizeInWords, type WireSpec } from '../wire/index.ts';
 import type { CoverPlan, Decided, SplicePlan } from './types.ts';
 
@@ -66,14 +66,7 @@ export function splicePlan(
   const thinnest = wires.reduce((least, wire) => (areaMm2(wire.size) < areaMm2(least.size) ? wire : least));
   const thickestMm2 = Math.max(...wires.map((wire) => areaMm2(wire.size)));
   const make = decision.redoCount + 1;
-  const stripMm = Math.max(joint.left.stripMm, joint.right.stripMm);
-  const loss = (shrunk: boolean): number =>
-    redoLossPerSideMm({
-      stripMm,
-      jointLengthMm: joint.jointLengthMm,
-      bodyLengthMm: joint.bodyLengthMm,
-      shrunk: shrunk && joint.seal.kind !== 'none',
-    });
+  const loss = (shrunk: boolean): number => redoPerSideMm(joint, shrunk);
   const spare = decision.slackMm - (item.x2Mm - item.x1Mm) - reachCostMm(joint.reach);
   const solder = around.catalogue.parts.find((part) => part.id === joint.partId);
   const parked = parkSide(splice, item, method, decision, around.practice);
@@ -116,7 +109,7 @@ export function splicePlan(
       side: splice.side,
       make,
       family: method.family,
-      whole: method.family === 'tap' || methodById(joint.methodId).window === true,
+      whole: methodById(joint.methodId).leavesWhole === true,
       joint,
       isLead: decision.lead !== undefined,
       shield,

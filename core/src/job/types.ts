@@ -14,9 +14,10 @@ import type {
   RankedWay,
   Redo,
   Way,
+  WorkShare,
 } from '../approach/index.ts';
 import type { BenchStep } from '../bench/index.ts';
-import type { Finding, Stretch } from '../damage/index.ts';
+import type { EarlierRepair, Finding, Stretch } from '../damage/index.ts';
 import type { MappingCard } from '../mapping/index.ts';
 import type { Circuit, Harness, KeepOut } from '../harness/index.ts';
 import type { ElectricalCheck } from './electricalTypes.ts';
@@ -57,6 +58,8 @@ export interface Job {
   readonly choices: readonly Choice[];
   readonly pins: readonly Pin[];
   readonly redos: readonly Redo[];
+  /** Repairs of earlier jobs that are on the harness already. */
+  readonly earlier?: readonly EarlierRepair[] | undefined;
   /** What people decided about the layout. */
   readonly layout?: LayoutWishes | undefined;
   /** What begun work is made by. */
@@ -151,6 +154,9 @@ export interface FindingPlan {
   readonly chosen?: MethodId | CoverId | Way | undefined;
   readonly chosenBy?: Choice | undefined;
   readonly lost: Stretch;
+  /** Findings that are mended by the same work; and the one whose work mends this one. */
+  readonly takes: readonly string[];
+  readonly takenBy?: string | undefined;
   readonly slackMm: number;
   /** Slack that is still there once this repair is made; mm. */
   readonly slackLeftMm: number;
@@ -221,6 +227,8 @@ export interface Decided {
   readonly decision: Decision;
   readonly circuit: Circuit;
   readonly finding: Finding;
+  /** What its work shares with other work on the same wire. */
+  readonly share: WorkShare;
   /** Why it was decided with two splices where one would reach. */
   readonly needsTwo?: DecideInput['needsTwo'];
 }

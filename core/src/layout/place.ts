@@ -1,9 +1,10 @@
 import type { Stretch } from '../damage/index.ts';
-import type { SizedJoint } from '../method/index.ts';
+import { spareOf, type SizedJoint } from '../method/index.ts';
 import {
   legalCentres,
   centreWindowOfLead,
   centreWindowOfOne,
+  centresWithin,
   centreWindowsOfTwo,
   faceFromCentre,
   insertLengthMm,
@@ -52,8 +53,21 @@ export function openedFor({ lost, half }: LayoutItem): Stretch {
     : { fromMm: Math.min(at, lost.fromMm), toMm: at };
 }
 
+/** A wish kept to the stretch of its own wire that is free for it. */
+function keptWithin(wish: Wish, within: Stretch | undefined): Wish {
+  if (!within) return wish;
+  const window = centresWithin(wish.window, wish.joint.bodyLengthMm, within);
+  return { ...wish, window, atMm: Math.max(window.fromMm, Math.min(window.toMm, wish.atMm)) };
+}
+
 /** What an item wishes: a single splice in the middle of its loss, two as near to the loss as they may lie. */
 export function wishes(item: LayoutItem): { readonly side: SpliceSide; readonly wish: Wish }[] {
+  // On another run than its finding's nothing of its own wire is known to lie in the way.
+  const within = item.half?.runId === undefined ? item.within : undefined;
+  return freeWishes(item).map(({ side, wish }) => ({ side, wish: keptWithin(wish, within) }));
+}
+
+function freeWishes(item: LayoutItem): { readonly side: SpliceSide; readonly wish: Wish }[] {
   const [first, second] = item.joints;
   if (!first) return [];
   if (item.lead) {
@@ -76,7 +90,7 @@ export function wishes(item: LayoutItem): { readonly side: SpliceSide; readonly 
     ];
   }
   if (!second) {
-    const window = centreWindowOfOne(item.lost, item.slackMm, first.reach);
+    const window = centreWindowOfOne(item.lost, spareOf(first, item.lost, item.slackMm));
     return [
       { side: 'only', wish: { window, joint: first, beside: 'only', atMm: (item.lost.fromMm + item.lost.toMm) / 2 } },
     ];

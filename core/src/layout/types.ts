@@ -54,6 +54,8 @@ export interface LayoutItem {
   /** Mm from the run's start; of a half on another run than the finding's it lies past the run's end. */
   readonly lost: Stretch;
   readonly slackMm: number;
+  /** The stretch of its own wire that is free for its bodies, on its finding's run; absent where nothing else is on the wire. */
+  readonly within?: Stretch | undefined;
   /** Only one of the two splices lies here. */
   readonly half?: Half | undefined;
   readonly pairFindingId?: string | undefined;

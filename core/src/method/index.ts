@@ -16,6 +16,7 @@ export type {
   SizedJoint,
   Verdict,
 } from './types.ts';
+export { redoPerSideMm, spareOf } from './redo.ts';
 export { METHOD_IDS } from './types.ts';
 export { methodBook, switchableRuleIds } from './book.ts';
 export type { BookEntry } from './book.ts';

@@ -2,8 +2,10 @@ import {
   centreWindowOfLead,
   centreWindowOfOne,
   centreWindowsOfTwo,
+  centresWithin,
   legalCentres,
   splicesFromSlack,
+  type Window,
 } from '../sizing/index.ts';
 import { figure } from '../units/index.ts';
 import { METHODS } from './kinds/index.ts';
@@ -17,6 +19,7 @@ import {
   type Sized,
   type Wanted,
 } from './ready.ts';
+import { spareOf } from './redo.ts';
 import { CARE_RULES } from './rules/care.ts';
 import { orderOf, PREFERENCES } from './rules/preference.ts';
 import { PLACE_RULES, PRACTICE_RULES } from './rules/place.ts';
@@ -33,19 +36,28 @@ function hasRoom(site: Site, joints: readonly SizedJoint[]): boolean {
   if (!second) {
     const window = site.lead
       ? centreWindowOfLead(site.lost, site.lead.atStart, first.reach, site.lead.mostMm)
-      : centreWindowOfOne(site.lost, site.slackMm, first.reach);
-    return legalCentres(window, first.bodyLengthMm, site.keepOuts).length > 0;
+      : centreWindowOfOne(site.lost, spareOf(first, site.lost, site.slackMm));
+    return (
+      legalCentres(centresWithin(window, first.bodyLengthMm, site.within), first.bodyLengthMm, site.keepOuts).length > 0
+    );
   }
   return (
-    hasRoomForTwo(site.lost, first, second, site.keepOuts) ||
-    (site.keepOutsBeyond !== undefined && hasRoomForTwo(site.lost, first, second, site.keepOutsBeyond()))
+    hasRoomForTwo(site, first, second, site.keepOuts) ||
+    (site.keepOutsBeyond !== undefined && hasRoomForTwo(site, first, second, site.keepOutsBeyond()))
   );
 }
 
-function hasRoomForTwo(lost: Site['lost'], first: SizedJoint, second: SizedJoint, keepOuts: Site['keepOuts']): boolean {
+function hasRoomForTwo(
+  { lost, within }: Site,
+  first: SizedJoint,
+  second: SizedJoint,
+  keepOuts: Site['keepOuts'],
+): boolean {
   const windows = centreWindowsOfTwo(lost, first.reach, second.reach);
-  const leftmost = legalCentres(windows.left, first.bodyLengthMm, keepOuts)[0]?.fromMm;
-  const rightmost = legalCentres(windows.right, second.bodyLengthMm, keepOuts).at(-1)?.toMm;
+  const legal = (window: Window, { bodyLengthMm }: SizedJoint): Window[] =>
+    legalCentres(centresWithin(window, bodyLengthMm, within), bodyLengthMm, keepOuts);
+  const leftmost = legal(windows.left, first)[0]?.fromMm;
+  const rightmost = legal(windows.right, second).at(-1)?.toMm;
   if (leftmost === undefined || rightmost === undefined) return false;
   return rightmost - leftmost >= (first.bodyLengthMm + second.bodyLengthMm) / 2 - 1e-9;
 }
@@ -89,7 +101,7 @@ function prepare(method: Method, site: Site, shelf: ReadyShelf, wanted: Wants): 
     const reach = 'joints' in one.sized ? one.sized.joints[0]?.reach : undefined;
     const reaches =
       reach !== undefined && splicesFromSlack(site.lost.toMm - site.lost.fromMm, site.slackMm, reach) === 1;
-    if (!reach || method.family === 'tap' || method.window || (reaches && one.room)) return one;
+    if (!reach || method.leavesWhole || (reaches && one.room)) return one;
   }
   return build(2);
 }
@@ -147,7 +159,7 @@ function siteKey(site: Site, wanted: Wants, prepared: readonly Prepared[]): stri
   const free = Math.max(site.freeLeftMm, site.freeRightMm);
   const positions = prepared.every((one) => one.room)
     ? ''
-    : `${lost.fromMm} ${lost.toMm} ${site.keepOuts.map((keep) => keep.name).join()}`;
+    : `${lost.fromMm} ${lost.toMm} ${site.within?.fromMm ?? ''} ${site.within?.toMm ?? ''} ${site.keepOuts.map((keep) => keep.name).join()}`;
   return [
     wanted[1].key,
     wanted[2].key,

@@ -110,8 +110,10 @@ export interface Method {
   readonly id: MethodId;
   readonly name: string;
   readonly family: MethodFamily;
-  /** Made on a bared window of a main wire that stays whole. */
+  /** Made on a bared window of a main wire. */
   readonly window?: boolean | undefined;
+  /** The main wire is not cut for it: it stays whole. */
+  readonly leavesWhole?: boolean | undefined;
   readonly heat: Heat;
   readonly seal: Seal['kind'];
   /** Place in the order of preference, lower first, in damp or wet runs and in dry ones. */
@@ -152,6 +154,8 @@ export interface Site {
   readonly slackMm: number;
   readonly slackKnown: boolean;
   readonly keepOuts: readonly KeepOut[];
+  /** The stretch of its own wire that is free for its bodies: as far as the next work, cover or earlier repair on it. */
+  readonly within?: Stretch | undefined;
   /** The same with what lies past the run's ends, where the circuit goes on: for the two splices of an insert, when they find no room else. */
   readonly keepOutsBeyond?: (() => readonly KeepOut[]) | undefined;
   /** Free wire beside the loss on which a sleeve can be parked, mm. */

@@ -16,6 +16,8 @@ export {
   easeMm,
   insertLengthMm,
   reachCostMm,
+  spareMm,
+  SPARE_AT_MOST_MM,
   splicesFromSlack,
   centreWindowOfLead,
   centreWindowOfOne,
@@ -25,7 +27,7 @@ export {
   faceFromCentre,
 } from './insert.ts';
 export type { Reach, Window, Side } from './insert.ts';
-export { legalCentres, nearestLegal } from './place.ts';
+export { centresWithin, legalCentres, nearestLegal } from './place.ts';
 export { redoLossPerSideMm, REDO_EXTRA_MM } from './redo.ts';
 export { chooseInsertWire } from './insertWire.ts';
 export type { InsertWireChoice } from './insertWire.ts';

@@ -57,14 +57,23 @@ export function faceFromCentre(centreMm: number, side: Side, reach: Reach): numb
   return side === 'left' ? centreMm - inward : centreMm + inward;
 }
 
+/** Most wire that is cut away only to gain room or to open less of the harness, mm, unless the user allows more. */
+export const SPARE_AT_MOST_MM = 10;
+
 /**
- * Where the centre of a single splice may lie: slack left over, e = slack − lost − lap, may be spent on cutting back on
- * either side, so from start − e to end + e. Only meaningful when `splicesFromSlack` says 1.
+ * Slack in mm that a single splice may spend on cutting back further: min(10, slack − lost − lap − one redo after shrinking), not
+ * under 0. One redo stays in hand, so that a joint that fails does not turn one splice into two.
+ * @param redoMm what both sides lose together when the joint is cut out after its sleeve has shrunk
+ * @example lost 12, slack 60, a sealed butt (redo 2 × 19.5): min(10, 60 − 12 − 39) = 9
  */
-export function centreWindowOfOne(lost: Stretch, slackMm: number, reach: Reach): Window {
-  const spare = Math.max(0, slackMm - (lost.toMm - lost.fromMm) - reachCostMm(reach));
-  return { fromMm: lost.fromMm - spare, toMm: lost.toMm + spare };
-}
+export const spareMm = (lostMm: number, slackMm: number, reach: Reach, redoMm: number): number =>
+  Math.max(0, Math.min(SPARE_AT_MOST_MM, slackMm - lostMm - reachCostMm(reach) - redoMm));
+
+/** Where the centre of a single splice may lie: from its loss's start − spare to its end + spare. */
+export const centreWindowOfOne = (lost: Stretch, spare: number): Window => ({
+  fromMm: lost.fromMm - spare,
+  toMm: lost.toMm + spare,
+});
 
 /**
  * Length in mm to cut a new lead from its terminal at a connector's back to the one splice: as an insert with one joint, and what the

@@ -1,3 +1,4 @@
+import type { Stretch } from '../damage/index.ts';
 import type { KeepOut } from '../harness/index.ts';
 import type { Window } from './insert.ts';
 
@@ -30,6 +31,15 @@ export function legalCentres(
   if (at <= window.toMm + TOUCH_MM) free.push({ fromMm: at, toMm: Math.max(at, window.toMm) });
   return free.filter((part) => Number.isFinite(part.fromMm) || Number.isFinite(part.toMm));
 }
+
+/** The part of a window in which a whole body lies within a stretch: a window with its start beyond its end where there is none. */
+export const centresWithin = (window: Window, bodyLengthMm: number, within: Stretch | undefined): Window =>
+  within
+    ? {
+        fromMm: Math.max(window.fromMm, within.fromMm + bodyLengthMm / 2),
+        toMm: Math.min(window.toMm, within.toMm - bodyLengthMm / 2),
+      }
+    : window;
 
 /** The legal centre nearest to the wished one; on a tie the left one. */
 export function nearestLegal(wishMm: number, legal: readonly Window[]): number | undefined {

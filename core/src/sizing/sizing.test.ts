@@ -18,6 +18,7 @@ import {
   nearestLegal,
   redoLossPerSideMm,
   sleeveCutMm,
+  spareMm,
   splicesFromSlack,
   stripClosedBarrelMm,
   type Reach,
@@ -123,8 +124,19 @@ describe('insert and slack', () => {
   ])('lost $lost, slack $slack, $reach.kind: $splices', ({ lost, slack, reach, splices }) =>
     expect(splicesFromSlack(lost, slack, reach)).toBe(splices),
   );
-  it('slack left over lets a single splice move to either side', () =>
-    expect(centreWindowOfOne({ fromMm: 500, toMm: 512 }, 30, BUTT)).toEqual({ fromMm: 482, toMm: 530 }));
+  // Spare = min(10, slack − lost (− lap) − one redo after shrinking), not under 0; a sealed butt's redo takes 39.
+  test.each([
+    { lost: 12, slack: 60, reach: BUTT, redo: 39, spare: 9 },
+    { lost: 12, slack: 61, reach: BUTT, redo: 39, spare: 10 },
+    { lost: 12, slack: 200, reach: BUTT, redo: 39, spare: 10 },
+    { lost: 12, slack: 51, reach: BUTT, redo: 39, spare: 0 },
+    { lost: 12, slack: 30, reach: BUTT, redo: 39, spare: 0 },
+    { lost: 12, slack: 60, reach: lapped(9), redo: 36, spare: 3 },
+  ])('of $slack mm slack with $lost lost, $spare may be spent on cutting back', ({ lost, slack, reach, redo, spare }) =>
+    expect(spareMm(lost, slack, reach, redo)).toBe(spare),
+  );
+  it('a single splice may lie as far beyond its loss as there is spare', () =>
+    expect(centreWindowOfOne({ fromMm: 500, toMm: 512 }, 9)).toEqual({ fromMm: 491, toMm: 521 }));
   it("a cut and its centre are each other's inverse, on both sides and for every reach", () => {
     fc.assert(
       fc.property(

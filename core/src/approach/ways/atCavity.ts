@@ -4,7 +4,7 @@ import { findingInWords, type CavityFinding, type Stretch } from '../../damage/i
 import type { HarnessNode } from '../../harness/index.ts';
 import { fitWireSeal } from '../../sizing/index.ts';
 import { jacketDiameterMm } from '../../wire/index.ts';
-import { capital } from '../copper.ts';
+import { alsoLost, capital } from '../copper.ts';
 import type { DecideInput, Decision, Electrical, RankedWay, Redo } from '../types.ts';
 import { finish, type Candidate, type Undecided } from './finish.ts';
 import { hottestAt, refitWay, rehouseWay } from './housing.ts';
@@ -31,9 +31,13 @@ function lostAt({ finding, input }: At): Stretch {
   const { lengthMm } = input.run;
   const cut = finding.cutBackLeftMm + finding.cutBackRightMm;
   const redo = redosOf(input, finding).at(-1);
+  const also = alsoLost(input);
   return startsAt(input, finding.at.nodeId)
-    ? { fromMm: 0, toMm: Math.max(cut, redo?.lostToMm ?? 0) }
-    : { fromMm: Math.min(lengthMm - cut, redo?.lostFromMm ?? lengthMm), toMm: lengthMm };
+    ? { fromMm: 0, toMm: Math.max(cut, redo?.lostToMm ?? 0, ...also.map((one) => one.toMm)) }
+    : {
+        fromMm: Math.min(lengthMm - cut, redo?.lostFromMm ?? lengthMm, ...also.map((one) => one.fromMm)),
+        toMm: lengthMm,
+      };
 }
 
 const redosOf = (input: DecideInput, finding: CavityFinding): readonly Redo[] =>
@@ -41,8 +45,13 @@ const redosOf = (input: DecideInput, finding: CavityFinding): readonly Redo[] =>
 
 function newTerminal(at: At): Candidate {
   const fit = fitAt(at.input, at.node, at.finding.at.cavity, at.input.circuit.wire);
-  const way = newTerminalWay(at.finding, fit, redosOf(at.input, at.finding).length);
-  return { way, decided: { cavity: work(at, way, { acts: ['crimpTerminal'], fit }) } };
+  const also = alsoLost(at.input);
+  const { lengthMm } = at.input.run;
+  const alsoMm = startsAt(at.input, at.finding.at.nodeId)
+    ? Math.max(0, ...also.map((one) => one.toMm))
+    : Math.max(0, ...also.map((one) => lengthMm - one.fromMm));
+  const { way, takesMm } = newTerminalWay(at.input, at.finding, fit, alsoMm);
+  return { way, decided: { takesMm, cavity: work(at, way, { acts: ['crimpTerminal'], fit }) } };
 }
 
 const relead = (at: At): Candidate => releadFrom(at.input, at.electrical, lostAt(at), at.finding.at);

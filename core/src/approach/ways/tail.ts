@@ -4,7 +4,7 @@ import { rankMethods, type RankedMethod, type Site } from '../../method/index.ts
 import { newTerminalTakesMm, TERMINAL_EXTRA_MM } from '../../sizing/index.ts';
 import { figure } from '../../units/index.ts';
 import { freeWireBeside } from '../freeWire.ts';
-import type { DecideInput, RankedWay, Redo } from '../types.ts';
+import type { DecideInput, RankedWay, Redo, WorkShare } from '../types.ts';
 import { SPLICE_MINUTES } from './lead.ts';
 import type { TerminalFit } from './terminal.ts';
 import { ACT_MINUTES } from './work.ts';
@@ -19,12 +19,23 @@ const EXTEND_AT_START_MM = 65;
 const EXTEND_AT_END_MM = 110;
 
 /** A new terminal on the old wire, judged: the tail's slack must cover its strip, 2 mm and what is lost. */
-export function newTerminalWay(finding: CavityFinding, fit: TerminalFit, redos = 0): RankedWay {
+export function newTerminalWay(
+  { share, redos }: DecideInput,
+  finding: CavityFinding,
+  fit: TerminalFit,
+  alsoLostMm: number,
+): { readonly way: RankedWay; readonly takesMm: number } {
   const stripMm = fit.terminal?.stripMm ?? USUAL_STRIP_MM;
   // A terminal that is cut off again takes its strip and 2 mm each time.
-  const lost = finding.cutBackLeftMm + finding.cutBackRightMm + redos * newTerminalTakesMm(stripMm, 0);
+  const again = redos.filter((redo) => redo.findingId === finding.id).length * newTerminalTakesMm(stripMm, 0);
+  const lost = Math.max(finding.cutBackLeftMm + finding.cutBackRightMm + again, alsoLostMm);
+  const takesMm = newTerminalTakesMm(stripMm, lost);
+  return { way: terminalWay(share, fit, stripMm, lost), takesMm };
+}
+
+function terminalWay(share: WorkShare, fit: TerminalFit, stripMm: number, lost: number): RankedWay {
   const takes = newTerminalTakesMm(stripMm, lost);
-  const slack = finding.slackMm ?? 0;
+  const slack = share.slackMm;
   const cost = {
     splices: 0,
     minutes: ACT_MINUTES.crimpTerminal,
@@ -40,10 +51,9 @@ export function newTerminalWay(finding: CavityFinding, fit: TerminalFit, redos =
       allowedIf: `the tail gave ${figure(takes, 1)} mm`,
       cost,
       lacks: [],
-      because:
-        finding.slackMm === undefined
-          ? `A new terminal takes ${sum} of the tail, and nobody has measured what it gives: unknown counts as 0.`
-          : `A new terminal takes ${sum} of the tail, which gives only ${figure(slack, 1)}.`,
+      because: !share.slackKnown
+        ? `A new terminal takes ${sum} of the tail, and nobody has measured what it gives: unknown counts as 0.`
+        : `A new terminal takes ${sum} of the tail, which gives only ${figure(slack, 1)}.`,
     };
   }
   if (fit.unknown !== undefined && fit.family !== undefined)

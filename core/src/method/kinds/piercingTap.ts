@@ -8,6 +8,7 @@ export const piercingTap: Method = {
   id: 'piercingTap',
   name: 'Piercing tap (temporary)',
   family: 'tap',
+  leavesWhole: true,
   heat: 'none',
   seal: 'none',
   order: { damp: 30, dry: 30 },

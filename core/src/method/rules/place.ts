@@ -152,7 +152,7 @@ export const PLACE_RULES: readonly Rule[] = [
     source: 'the main wire must not be cut',
     allowedIf: 'the main wire might be cut',
     speaks: ({ method, site }) =>
-      site.mainUncut && !method.window && method.family !== 'tap'
+      site.mainUncut && !method.leavesWhole
         ? 'The main wire must stay whole, and this joint cuts it: bare a window on it instead.'
         : undefined,
   },
