@@ -1,9 +1,9 @@
 import { spiralTapeMm } from '../bundle/index.ts';
 import { findPart, notOnShelf, partsOf, type Catalogue, type TapePart } from '../catalogue/index.ts';
 import type { Zone } from '../harness/index.ts';
-import type { RuleHit } from '../method/index.ts';
+import { WRAP_LAYERS, type RuleHit } from '../method/index.ts';
 import type { Practice } from '../practice/index.ts';
-import { chooseSleeve, sleeveCutMm } from '../sizing/index.ts';
+import { chooseSleeve, recoveredWallMm, sleeveCutMm } from '../sizing/index.ts';
 import { figure } from '../units/index.ts';
 import type { MethodStatus } from '../method/index.ts';
 import type { CoverId, RankedCover } from './types.ts';
@@ -94,6 +94,7 @@ function sleeveCover(site: CoverSite, practice: Practice, catalogue: Catalogue):
     hits,
     partId: part?.id,
     partName: part?.name ?? 'adhesive sleeve',
+    diameterMm: site.jacketMm + 2 * (part ? recoveredWallMm(part) : 0),
     lengthMm: part ? sleeveCutMm(site.damageMm, overlapMm, part.series) : 0,
     because:
       status === 'allowed'
@@ -129,6 +130,7 @@ function wrapCover(tape: TapePart['tape'], site: CoverSite, practice: Practice, 
     hits,
     partId: part?.id,
     partName: part?.name ?? 'tape',
+    diameterMm: site.jacketMm + (part ? 2 * WRAP_LAYERS * part.thicknessMm : 0),
     lengthMm: part
       ? spiralTapeMm({
           diameterMm: site.jacketMm,

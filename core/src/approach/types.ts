@@ -100,6 +100,8 @@ export interface RankedCover {
   readonly partName: string;
   /** Sleeve length to cut, or tape length to take. */
   readonly lengthMm: number;
+  /** Over the jacket once it is on. */
+  readonly diameterMm: number;
   readonly toolNames: readonly string[];
   readonly hits: readonly RuleHit[];
   readonly because: string;

@@ -85,6 +85,18 @@ const redoSchema = Joi.object({
   ...said,
 });
 
+/** A repair of an earlier job that is on a wire already. */
+const earlierSchema = Joi.object({
+  id: id.required(),
+  circuitId: id.required(),
+  runId: id.required(),
+  kind: Joi.valid('splice', 'cover').required(),
+  fromMm: positionMm.required(),
+  toMm: positionMm.required(),
+  diameterMm: Joi.number().greater(0).max(200).required(),
+  words: text.required(),
+});
+
 /** What people decided about the layout. */
 export const layoutSchema = Joi.object({
   pins: list(pinSchema).default([]),
@@ -111,9 +123,11 @@ export const jobSchema = Joi.object({
       way: id.required(),
       use: Joi.valid(...METHOD_IDS, ...COVER_IDS),
       partIds: list(text).required(),
+      takes: list(id),
       otherColours: Joi.boolean(),
     }),
   ),
+  earlier: list(earlierSchema),
   mappings: list(mappingSchema),
   layout: layoutSchema,
 });

@@ -156,6 +156,23 @@ function checkBelongings(job: Job): JobProblem[] {
   );
 }
 
+/** Earlier repairs on a wire or a run that is not there, or beyond its end. */
+function checkEarlier({ harness, earlier = [] }: Job): JobProblem[] {
+  return earlier.flatMap((one, index): JobProblem[] => {
+    const run = harness.runs.find((other) => other.id === one.runId);
+    const circuit = harness.circuits.find((other) => other.id === one.circuitId);
+    const wrong =
+      !run || !circuit?.runIds.includes(run.id)
+        ? `The earlier repair "${one.id}" is on a circuit or a run that this harness does not have.`
+        : one.toMm < one.fromMm || one.fromMm < 0 || one.toMm > run.lengthMm
+          ? `The earlier repair "${one.id}" at ${figure(one.fromMm)}–${figure(one.toMm)} mm does not lie on ${run.name}, which is ${figure(run.lengthMm)} mm long.`
+          : undefined;
+    return wrong === undefined
+      ? []
+      : [problem('EARLIER_ELSEWHERE', `/earlier/${index}`, wrong, 'Correct its place, or leave it out.')];
+  });
+}
+
 /** Splices that are made on a run in which their circuit does not go on from their finding's. */
 function checkPins(job: Job): JobProblem[] {
   const runs = new Map(job.harness.runs.map((run) => [run.id, run]));
@@ -191,6 +208,7 @@ export function checkJob(job: Job): JobProblem[] {
     ...checkConnectors(job.harness),
     ...checkBelongings(job),
     ...checkPins(job),
+    ...checkEarlier(job),
     ...job.harness.circuits.flatMap((circuit, index) => checkCircuit(circuit, job, `/harness/circuits/${index}`)),
     ...job.findings.flatMap((finding, index) => [
       ...checkFinding(finding, job, `/findings/${index}`),

@@ -63,6 +63,7 @@ export function findingPlan(
     chosenBy: decision.chosenBy,
     lost: decision.lost,
     takes: decision.takes,
+    cutsOut: decided.share.cutsOut,
     ...(decision.takenBy === undefined ? {} : { takenBy: decision.takenBy }),
     slackMm: decision.slackMm,
     slackLeftMm: slackLeft(decided, item),

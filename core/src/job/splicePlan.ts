@@ -9,6 +9,7 @@ import type { Practice } from '../practice/index.ts';
 import { checksFor, pullMinimumN, tugTargetN } from '../prove/index.ts';
 import { reachCostMm } from '../sizing/index.ts';
 import { areaMm2, colourInWords, resistanceLimits, sizeInWords, type WireSpec } from '../wire/index.ts';
+import { coveredBy } from './together/extent.ts';
 import type { CoverPlan, Decided, SplicePlan } from './types.ts';
 
 /** The surroundings that a splice's words and figures need. */
@@ -161,6 +162,8 @@ export function coverPlan(decided: Decided, around: Surroundings): CoverPlan | u
     partName: cover.partName,
     lengthMm: cover.lengthMm,
     atMm,
+    covers: coveredBy(finding, around.practice),
+    diameterMm: cover.diameterMm,
     make,
     steps: stepsForCover(id, make, cover, atMm, nodeName(around.run.fromNodeId, around)),
     checks: checksFor({

@@ -117,6 +117,9 @@ export interface CoverPlan {
   readonly partName: string;
   readonly lengthMm: number;
   readonly atMm: number;
+  /** What of the wire lies under it, from edge to edge, and how thick it is; mm. */
+  readonly covers: Stretch;
+  readonly diameterMm: number;
   readonly make: number;
   readonly steps: readonly BenchStep[];
   readonly checks: readonly Check[];
@@ -157,6 +160,8 @@ export interface FindingPlan {
   /** Findings that are mended by the same work; and the one whose work mends this one. */
   readonly takes: readonly string[];
   readonly takenBy?: string | undefined;
+  /** Earlier repairs that are cut out with it. */
+  readonly cutsOut: readonly EarlierRepair[];
   readonly slackMm: number;
   /** Slack that is still there once this repair is made; mm. */
   readonly slackLeftMm: number;

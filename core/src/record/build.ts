@@ -1,4 +1,4 @@
-import { findingInWords } from '../damage/index.ts';
+import { findingInWords, type EarlierRepair, type Stretch } from '../damage/index.ts';
 import type { FindingPlan, Job, Plan } from '../job/index.ts';
 import { standingOf, type Check, type Reading, type ReadingValue, type Ruling } from '../prove/index.ts';
 import { figure, formatMm } from '../units/index.ts';
@@ -23,6 +23,8 @@ export interface Made {
   readonly atMm: number;
   /** The run on which it is, where that is not its finding's. */
   readonly runId?: string | undefined;
+  /** From edge to edge on its run, and how thick; nothing at a cavity. */
+  readonly body?: (Stretch & { readonly kind: EarlierRepair['kind']; readonly diameterMm: number }) | undefined;
   readonly checks: readonly Check[];
   readonly method: string;
   readonly materials: readonly string[];
@@ -51,6 +53,7 @@ export function madeOf(finding: FindingPlan): Made[] {
       make: splice.make,
       atMm: splice.centreMm,
       runId: splice.runId,
+      body: { kind: 'splice', fromMm: splice.fromMm, toMm: splice.toMm, diameterMm: splice.joint.bodyDiameterMm },
       checks: splice.checks,
       method: splice.methodName,
       materials: [
@@ -85,6 +88,7 @@ export function madeOf(finding: FindingPlan): Made[] {
           id: cover.id,
           make: cover.make,
           atMm: cover.atMm,
+          body: { kind: 'cover', ...cover.covers, diameterMm: cover.diameterMm },
           checks: cover.checks,
           method: cover.name,
           materials: [`${cover.partName}, ${figure(cover.lengthMm, 0)} mm`],
@@ -232,6 +236,8 @@ export function buildRecords(
         signedBy: signed.by,
         signedAt: signed.at,
         note: signed.note,
+        ...(made.body ? { onWire: { ...made.body, circuitId: circuit.id, runId: run.id } } : {}),
+        ...(finding.cutsOut.length > 0 ? { cutsOut: finding.cutsOut.map((one) => one.id) } : {}),
       };
     });
   });

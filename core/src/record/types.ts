@@ -1,3 +1,4 @@
+import type { EarlierRepair } from '../damage/index.ts';
 import type { Caution } from '../approach/index.ts';
 import type { Ruling, Standing } from '../prove/index.ts';
 
@@ -42,6 +43,10 @@ export interface SpliceRecord {
   readonly signedBy: string;
   readonly signedAt: string;
   readonly note: string;
+  /** Its body on the wire, for jobs that come later; absent for work at a cavity, and in records made before it was kept. */
+  readonly onWire?: Omit<EarlierRepair, 'id' | 'words'> | undefined;
+  /** Earlier repairs that were cut out with it, by id. */
+  readonly cutsOut?: readonly string[] | undefined;
 }
 
 /** One line of the sheet, signed or not yet. */

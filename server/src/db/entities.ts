@@ -92,6 +92,7 @@ export const JobEntity = new EntitySchema<Rows.JobRow>({
     gate: json,
     mappings: { ...json, default: '[]' },
     held: { ...json, default: '[]' },
+    earlier: { ...json, default: '[]' },
     layout: { ...json, default: JSON.stringify(NO_WISHES) },
     version: whole,
     createdBy: text,

@@ -7,6 +7,7 @@ import { Connectors1764100000000 } from './migrations/1764100000000-connectors.t
 import { Practices1764300000000 } from './migrations/1764300000000-practices.ts';
 import { Layout1764400000000 } from './migrations/1764400000000-layout.ts';
 import { PastEnds1764500000000 } from './migrations/1764500000000-past-ends.ts';
+import { Earlier1764600000000 } from './migrations/1764600000000-earlier.ts';
 import { Survey1764200000000 } from './migrations/1764200000000-survey.ts';
 
 /**
@@ -35,6 +36,7 @@ export async function openDatabase(dataDir: string): Promise<Database> {
       Practices1764300000000,
       Layout1764400000000,
       PastEnds1764500000000,
+      Earlier1764600000000,
     ],
     migrationsRun: true,
     synchronize: false,

@@ -1,6 +1,7 @@
 import type {
   Circuit,
   ConnectorFace,
+  EarlierRepair,
   Feature,
   Finding,
   Gate,
@@ -83,6 +84,8 @@ export interface JobRow {
   gate: Gate;
   mappings: readonly MappingCard[];
   held: readonly Held[];
+  /** Repairs on its harness that came with its file. */
+  earlier: readonly EarlierRepair[];
   layout: LayoutWishes;
   version: number;
   createdBy: string;

@@ -29,6 +29,7 @@ import {
 import type { JobRow, PhotoRow, RecordRow, TickRow } from '../db/rows.ts';
 import { AppError } from '../errors.ts';
 import { insertHarness, loadHarness, sameHarness } from '../harnesses/store.ts';
+import { earlierOn, stillOn } from './earlier.ts';
 import { keepPractice, loadPractice } from '../practices/load.ts';
 
 /** A job with everything that people have added to it. */
@@ -89,13 +90,19 @@ export async function loadJob(manager: EntityManager, jobId: string): Promise<St
   const readings = await manager.find(ReadingEntity, { where: { jobId }, order: { sequence: 'ASC' } });
   const redos = await manager.find(RedoEntity, { where: { jobId }, order: { sequence: 'ASC' } });
   const pins = await manager.find(PinEntity, { where: { jobId } });
+  const records = originalsFirst(await manager.find(RecordEntity, { where: { jobId }, order: { signedAt: 'ASC' } }));
+  const recorded = await earlierOn(manager, row, records[0]?.signedAt);
+  const earlier = stillOn(
+    [...row.earlier.filter((one) => !recorded.some((other) => other.id === one.id)), ...recorded],
+    harness,
+  );
   return {
     row,
     practice: await loadPractice(manager, row.practiceId),
     ...(await loadCatalogueOf(manager, jobId)),
     findingVersions: Object.fromEntries(findings.map((finding) => [finding.id, finding.version])),
     ticks: await manager.find(TickEntity, { where: { jobId } }),
-    records: originalsFirst(await manager.find(RecordEntity, { where: { jobId }, order: { signedAt: 'ASC' } })),
+    records,
     photos: await manager.find(PhotoEntity, { where: { jobId, removed: false }, order: { at: 'ASC' } }),
     readings: readings.map(({ id, spliceId, make, checkId, value, by, at }) => ({
       id,
@@ -117,6 +124,7 @@ export async function loadJob(manager: EntityManager, jobId: string): Promise<St
       gate: row.gate,
       ...(row.mappings.length === 0 ? {} : { mappings: row.mappings }),
       ...(row.held.length === 0 ? {} : { held: row.held }),
+      ...(earlier.length === 0 ? {} : { earlier }),
       ...(isEmpty(row.layout) ? {} : { layout: row.layout }),
       choices: [...latest.values()].flatMap(({ findingId, use, reason, by, at }) =>
         use === null ? [] : [{ findingId, use: use as Choice['use'], reason, by, at }],
@@ -239,6 +247,7 @@ export async function insertJob(
     practiceId: await keepPractice(manager, practice, id),
     status: 'open',
     held: job.held ?? [],
+    earlier: job.earlier ?? [],
     layout: job.layout ?? NO_WISHES,
     openedOn: job.asOf ?? now.slice(0, 10),
     gate: job.gate,

@@ -5,6 +5,7 @@ import Joi from 'joi';
 import { buildRecords, jobSheet, recordColumns, recordRow, RecordRefused, type SpliceRecord } from '@mendum/core';
 import type { DueBack, KeptRecord } from '@mendum/core/interchange';
 import { RecordEntity } from '../db/entities.ts';
+import { standing } from './standing.ts';
 import type { RecordRow } from '../db/rows.ts';
 import type { Database } from '../db/open.ts';
 import { AppError } from '../errors.ts';
@@ -26,12 +27,6 @@ const recordRowOf = (jobId: string, body: SpliceRecord, replacesId: string | nul
   signedBy: body.signedBy,
   signedAt: body.signedAt,
 });
-
-/** The records that count: those that no correction replaces. */
-export function standing(records: readonly RecordRow[]): RecordRow[] {
-  const replaced = new Set(records.map((record) => record.replacesId));
-  return records.filter((record) => !replaced.has(record.id));
-}
 
 function signatureOf({ records }: StoredJob): SheetSignature | undefined {
   const [first] = records;

@@ -24,7 +24,7 @@ type SealOutcome = { readonly ok: true; readonly sealed: Sealed } | { readonly o
 /** Length of the short sleeve that builds a thin jacket up, mm before it shrinks. */
 const BUILD_UP_CUT_MM = 20;
 /** Layers of self-fusing tape, half lapped. */
-const WRAP_LAYERS = 2;
+export const WRAP_LAYERS = 2;
 
 const jacketsMm = (wires: readonly WireFacts[]): number => bundleDiameterMm(wires.map((wire) => wire.jacketMm));
 

@@ -1,0 +1,60 @@
+import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { makeSafe, startServer, type TestServer } from '../test/server.ts';
+
+let server: TestServer;
+beforeEach(async () => {
+  server = await startServer();
+});
+afterEach(() => server.close());
+
+/** A new job on the harness of a signed one, with a wire cut right beside what was repaired then. */
+async function beside(signed: string) {
+  const { job, plan } = { job: (await server.job(signed)).job, plan: await server.plan(signed) };
+  const splice = plan.findings.flatMap((finding) => finding.splices)[0]!;
+  const harness = (
+    (await server.http.get('/api/harnesses')).body as { id: string; machine: string; name: string }[]
+  ).find((one) => one.machine === job.machine.name && one.name === job.harness.name)!;
+  const { number } = (await server.write('post', '/jobs', { title: 'Again', harnessId: harness.id })).body as {
+    number: string;
+  };
+  await makeSafe(server, number);
+  const at = await server.at(number);
+  const finding = {
+    id: 'F1',
+    circuitId: splice.circuitId,
+    runId: splice.runId,
+    kind: 'parted',
+    fromMm: splice.toMm + 5,
+    toMm: splice.toMm + 9,
+    cutBackLeftMm: 0,
+    cutBackRightMm: 0,
+    slackMm: 0,
+  };
+  return { splice, number, at, finding, added: await server.write('post', `${at}/findings`, { finding }) };
+}
+
+describe('what was repaired earlier on the same harness', () => {
+  it('is on the wires of a new job, and is cut out whole where a loss comes near', async () => {
+    const { splice, number, added } = await beside('0126');
+    expect(added.status).toBe(201);
+    const { earlier } = (await server.job(number)).job;
+    expect(earlier).toContainEqual(
+      expect.objectContaining({ circuitId: splice.circuitId, fromMm: splice.fromMm, toMm: splice.toMm }),
+    );
+    const [finding] = (await server.plan(number)).findings;
+    expect(finding?.cutsOut.map((one) => one.fromMm)).toEqual([splice.fromMm]);
+    expect(finding?.lost.fromMm).toBe(splice.fromMm);
+    expect(finding?.because.join(' ')).toContain('job 0126');
+  });
+  it('a signed job does not find its own splices, nor those of jobs that came after it', async () =>
+    expect((await server.job('0126')).job.earlier).toBeUndefined());
+  it('comes back out of a job file', async () => {
+    const { number, at } = await beside('0126');
+    const { text } = await server.http.get(`/api${at}/file`);
+    const { earlier } = (await server.job(number)).job;
+    expect((JSON.parse(text) as { job: { earlier: unknown[] } }).job.earlier).toEqual(earlier);
+    const answer = await server.write('post', '/jobs/import', { text }).expect(201);
+    const { number: again } = answer.body as { number: string };
+    expect((await server.job(again)).job.earlier).toEqual(earlier);
+  });
+});
