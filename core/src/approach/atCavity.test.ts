@@ -141,7 +141,7 @@ describe('the approach at a cavity, first that is possible', () => {
       at('tooShort'),
       { ...LAMP, catalogue: NO_TERMINALS },
       { approach: 'extend' },
-      /lacks 40 mm: an insert between two splices/,
+      /lacks 40 mm: cut once, and an insert between two splices/,
     ],
     [
       'in the wrong cavity',

@@ -156,6 +156,11 @@ export interface Electrical {
   readonly fuseProtects?: boolean | undefined;
 }
 
+/** How much longer the run gets by an insert on every wire of a lead, mm. */
+export interface Lengthening {
+  readonly byMm: number;
+}
+
 /** The decision about one finding, before its place along the harness is known. */
 export interface Decision {
   readonly findingId: string;
@@ -189,6 +194,8 @@ export interface Decision {
   /** The one splice of a new lead, and the wire that a lead too short gets on top. */
   readonly lead?: (LeadSite & { readonly terminalTakesMm: number }) | undefined;
   readonly extraMm?: number | undefined;
+  /** The run grows: this wire is cut once and its faces lie so far apart on the run as it will be. */
+  readonly lengthens?: Lengthening | undefined;
   readonly site?: Site | undefined;
   readonly electrical: Electrical;
   readonly redoCount: number;
@@ -206,6 +213,8 @@ export interface WorkShare {
   readonly othersTakeMm: number;
   /** The stretch of the wire that is free for its bodies; absent where nothing else is on the wire. */
   readonly within?: Stretch | undefined;
+  /** The way by which its whole connector is mended. */
+  readonly way?: Way | undefined;
   /** The finding whose work takes this one away. */
   readonly takenBy?: Finding | undefined;
 }

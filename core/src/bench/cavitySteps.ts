@@ -28,14 +28,14 @@ function freeSteps(work: CavityWork): Draft[] {
   ];
 }
 
-function seatSteps(work: CavityWork): Draft[] {
+function seatSteps(work: CavityWork, closes = true): Draft[] {
   const guide = work.lock === undefined ? undefined : RELEASE_GUIDES[work.lock];
   return [
     draft(
       'seat',
       'seat',
       `Seat it in ${cavity(work)}`,
-      `${guide ? `${guide.refit} ` : ''}Right way round, straight in without turning, click, pull back, then close the lock piece.`,
+      `${guide ? `${guide.refit} ` : ''}Right way round, straight in without turning, click, pull back${closes ? ', then close the lock piece' : '; the lock piece stays open for the next wire'}.`,
       'No click, no seat: the lock piece does not close over one that stands back.',
     ),
   ];
@@ -105,12 +105,23 @@ const fastenSteps = (work: CavityWork): Draft[] => [
   ),
 ];
 
-function actSteps(act: CavityAct, work: CavityWork, habits: Habits): Draft[] {
+/** Where one wire stands in a piece of work on its connector: what is done once for all of them is done with the first, or with the last. */
+export interface InPiece {
+  readonly wires: number;
+  readonly isFirst: boolean;
+  readonly isLast: boolean;
+}
+
+function actSteps(act: CavityAct, work: CavityWork, habits: Habits, piece: InPiece): Draft[] {
   switch (act) {
     case 'crimpTerminal':
       return work.terminal && !isInHousing(work.terminal.family)
         ? [...terminalSteps(work), ...fastenSteps(work)]
-        : [...(work.acts.includes('rehouse') ? [] : freeSteps(work)), ...terminalSteps(work), ...seatSteps(work)];
+        : [
+            ...(work.acts.includes('rehouse') ? [] : freeSteps(work)),
+            ...terminalSteps(work),
+            ...seatSteps(work, piece.isLast),
+          ];
     case 'correct':
       return [
         ...freeSteps(work),
@@ -125,15 +136,19 @@ function actSteps(act: CavityAct, work: CavityWork, habits: Habits): Draft[] {
       ];
     case 'rehouse':
       return [
-        draft(
-          'map',
-          'look',
-          'Write the cavities down',
-          'Each wire with its cavity, off the old housing, before anything is freed.',
-          'Mating side and wire side are mirror images: read one side only.',
-        ),
+        ...(piece.isFirst
+          ? [
+              draft(
+                'map',
+                'look',
+                'Write the cavities down',
+                `${piece.wires > 1 ? `All ${piece.wires} wires` : 'Each wire'} with its cavity, off the old housing, before anything is freed.`,
+                'Mating side and wire side are mirror images: read one side only.',
+              ),
+            ]
+          : []),
         ...freeSteps(work),
-        ...(work.acts.includes('crimpTerminal') ? [] : [...seatSteps(work)]),
+        ...(work.acts.includes('crimpTerminal') ? [] : seatSteps(work, piece.isLast)),
       ];
     case 'seal':
       return [
@@ -170,6 +185,16 @@ function actSteps(act: CavityAct, work: CavityWork, habits: Habits): Draft[] {
     case 'refit':
       return seatSteps(work);
     case 'pigtail':
+      if (!piece.isFirst)
+        return [
+          draft(
+            'mapping',
+            'look',
+            `Take the pigtail’s wire for cavity ${work.at.cavity}`,
+            `By the mapping card of ${work.nodeName}, which is proved already; tag it with its cavity.`,
+            'Its colours match nothing: by cavity, never by colour.',
+          ),
+        ];
       return [
         draft(
           'mapping',
@@ -210,7 +235,17 @@ function actSteps(act: CavityAct, work: CavityWork, habits: Habits): Draft[] {
 }
 
 /** The steps of work at a cavity, in the order of its acts. */
-export const stepsAtCavity = (id: string, make: number, work: CavityWork, habits: Habits): BenchStep[] =>
+export const stepsAtCavity = (
+  id: string,
+  make: number,
+  work: CavityWork,
+  habits: Habits,
+  piece: InPiece = { wires: 1, isFirst: true, isLast: true },
+): BenchStep[] =>
   work.acts.flatMap((act) =>
-    actSteps(act, work, habits).map((step) => ({ ...step, spliceId: id, id: `${id}#${make}/${act}/${step.key}` })),
+    actSteps(act, work, habits, piece).map((step) => ({
+      ...step,
+      spliceId: id,
+      id: `${id}#${make}/${act}/${step.key}`,
+    })),
   );

@@ -17,6 +17,10 @@ export const isCavityKind = (kind: FindingKind): kind is CavityFindingKind =>
   (CAVITY_FINDING_KINDS as readonly string[]).includes(kind);
 export const isAtCavity = (finding: Finding): finding is CavityFinding => isCavityKind(finding.kind);
 
+/** Damage of the connector itself: what mends it mends it for every circuit in it. */
+const OF_WHOLE_CONNECTOR: readonly FindingKind[] = ['housingBroken', 'housingMelted'];
+export const isOfWholeConnector = (kind: FindingKind): boolean => OF_WHOLE_CONNECTOR.includes(kind);
+
 /** The run by which a circuit reaches a node, and the end of it there; none when the circuit does not end at that node. */
 export function endOfCircuit(
   circuit: Circuit,

@@ -43,8 +43,9 @@ export function runPlanAt(
   before: RunPlan,
   untwistedAtMostMm: number,
 ): RunPlan {
-  const run = job.harness.runs.find((one) => one.id === board.runId);
-  if (!run) return before;
+  const asWas = job.harness.runs.find((one) => one.id === board.runId);
+  if (!asWas) return before;
+  const run = { ...asWas, lengthMm: board.run.lengthMm };
   const numbers = new Map(job.harness.circuits.map((circuit) => [circuit.id, circuit.number]));
   const objective = measure(board.run, items);
   return runPlanOf(
@@ -53,6 +54,7 @@ export function runPlanAt(
     { items, objective, bound: objective, open: 'over' },
     (id) => numbers.get(id) ?? id,
     untwistedAtMostMm,
+    before.growths,
   );
 }
 

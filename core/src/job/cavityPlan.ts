@@ -4,13 +4,14 @@ import type { PlacedItem } from '../layout/index.ts';
 import { checksAtCavity, pullMinimumN } from '../prove/index.ts';
 import { areaMm2, LEAST_JOINT_MM, resistanceLimits } from '../wire/index.ts';
 import type { Surroundings } from './splicePlan.ts';
-import type { CavityPlan, Decided } from './types.ts';
+import type { CavityPlan, Decided, PieceOfWork } from './types.ts';
 
 /** Work at a cavity made into a plan: its steps and its checks. */
 export function cavityPlan(
   { decision, finding, circuit }: Decided,
   { run, practice }: Surroundings,
   item: PlacedItem | undefined,
+  piece?: PieceOfWork,
 ): CavityPlan | undefined {
   const { cavity: work } = decision;
   if (!work) return undefined;
@@ -30,7 +31,11 @@ export function cavityPlan(
           ? run.lengthMm
           : (item?.x1Mm ?? finding.fromMm),
     make,
-    steps: stepsAtCavity(id, make, work, practice.habits),
+    steps: stepsAtCavity(id, make, work, practice.habits, {
+      wires: piece?.findingIds.length ?? 1,
+      isFirst: piece === undefined || piece.findingIds[0] === finding.id,
+      isLast: piece === undefined || piece.findingIds.at(-1) === finding.id,
+    }),
     checks: checksAtCavity({
       crimpsTerminal: crimps,
       inHousing: terminal === undefined || isInHousing(terminal.family),

@@ -1,19 +1,28 @@
+import { aloneOnWire, type Way } from '../approach/index.ts';
 import type { Finding } from '../damage/index.ts';
 import { decideOne, type Warm } from './decideOne.ts';
 import { groupBy, mateOf, type JobIndex } from './jobIndex.ts';
 import { decideLine } from './together/line.ts';
+import { waysOfPieces } from './together/pieces.ts';
 import type { Decided, Job } from './types.ts';
 
 const lineOf = ({ circuitId, runId }: Pick<Finding, 'circuitId' | 'runId'>): string => `${circuitId} ${runId}`;
 
 /** Decides about all findings of one wire on one run, those together that share it. */
-export function decideWire(findings: readonly Finding[], job: Job, index: JobIndex, memory: Warm): Decided[] {
+export function decideWire(
+  findings: readonly Finding[],
+  job: Job,
+  index: JobIndex,
+  memory: Warm,
+  ways: ReadonlyMap<string, Way> = new Map(),
+): Decided[] {
   const [first] = findings;
   const run = first && index.runs.get(first.runId);
   if (!first || !run) return [];
   const earlier = (job.earlier ?? []).filter((one) => lineOf(one) === lineOf(first));
   if (findings.length === 1 && earlier.length === 0) {
-    const decided = decideOne(first, job, index, memory);
+    const share = { ...aloneOnWire(first), way: ways.get(first.id) };
+    const decided = decideOne(first, job, index, memory, undefined, share);
     return decided ? [decided] : [];
   }
   return decideLine(
@@ -21,7 +30,8 @@ export function decideWire(findings: readonly Finding[], job: Job, index: JobInd
     {
       job,
       practice: memory.practice,
-      decide: (finding, share) => decideOne(finding, job, index, memory, undefined, share),
+      decide: (finding, share) =>
+        decideOne(finding, job, index, memory, undefined, { ...share, way: ways.get(finding.id) }),
     },
   );
 }
@@ -29,9 +39,11 @@ export function decideWire(findings: readonly Finding[], job: Job, index: JobInd
 /** Decides about every finding, those of one wire together; where one wire of a pair needs two splices, the other gets two as well. */
 export function decideAll(job: Job, index: JobIndex, memory: Warm): Decided[] {
   const lines = groupBy(job.findings, lineOf);
-  const byId = new Map(
-    [...lines.values()].flatMap((line) => decideWire(line, job, index, memory)).map((one) => [one.finding.id, one]),
-  );
+  const all = (ways?: ReadonlyMap<string, Way>): Decided[] =>
+    [...lines.values()].flatMap((line) => decideWire(line, job, index, memory, ways));
+  const each = all();
+  const ways = waysOfPieces(each, job.choices);
+  const byId = new Map((ways.size > 0 ? all(ways) : each).map((one) => [one.finding.id, one]));
   return job.findings.flatMap((finding): Decided[] => {
     const one = byId.get(finding.id);
     if (one?.decision.approach !== 'oneSplice') return one ? [one] : [];

@@ -8,7 +8,7 @@ import { cavityPlan } from './cavityPlan.ts';
 import { electricalCheck } from './electricalCheck.ts';
 import type { JobIndex } from './jobIndex.ts';
 import { coverPlan, splicePlan } from './splicePlan.ts';
-import type { Decided, FindingPlan, Job } from './types.ts';
+import type { Decided, FindingPlan, Job, PieceOfWork } from './types.ts';
 import { headline } from './words.ts';
 
 function slackLeft({ decision }: Decided, item: PlacedItem | undefined): number {
@@ -39,6 +39,7 @@ export function findingPlan(
   index: JobIndex,
   practice: Practice,
   catalogue: Catalogue,
+  piece?: PieceOfWork,
 ): FindingPlan {
   const { decision } = decided;
   const run = index.runs.get(decision.runId) ?? job.harness.runs[0];
@@ -87,7 +88,7 @@ export function findingPlan(
           )
         : [],
     cover: coverPlan(decided, around),
-    cavity: cavityPlan(decided, around, item),
+    cavity: cavityPlan(decided, around, item, piece),
     ways: decision.ways.map((way) =>
       way.way === decision.approach && item?.insertMm !== undefined && way.way !== 'pigtail'
         ? { ...way, cost: { ...way.cost, wireMm: Math.round(item.insertMm) } }

@@ -4,6 +4,7 @@ export type {
   InsertPlan,
   Job,
   Machine,
+  PieceOfWork,
   Plan,
   PlanTotals,
   RunPlan,
@@ -22,6 +23,7 @@ export type { Warm } from './decideOne.ts';
 export { memories } from './remembered.ts';
 export { allMakes, makesOf } from './makes.ts';
 export type { Make } from './makes.ts';
+export { asLaid } from './grow.ts';
 export { redoCost } from './redo.ts';
 export type { RedoCost } from './redo.ts';
 export {

@@ -12,6 +12,7 @@ import {
   type RunToLayOut,
 } from '../layout/index.ts';
 import { decideOne, type Warm } from './decideOne.ts';
+import { onGrownRuns } from './grow.ts';
 import { joined, type LaidRun } from './joined.ts';
 import type { JobIndex } from './jobIndex.ts';
 import { couldGoPast, guestItem, mustGoPast, PAST_SIDES, stayingItem, type Past, type PastEnds } from './past.ts';
@@ -212,6 +213,9 @@ const asPlaced = (one: Decided, item: PlacedItem | undefined, two: ReadonlyMap<s
   item?.splices.length === 2 && one.decision.approach === 'oneSplice' ? (two.get(one.finding.id) ?? one) : one;
 
 export interface LaidOutRuns {
+  /** The job and its index on the runs as they will be. */
+  readonly job: Job;
+  readonly index: JobIndex;
   readonly runs: RunPlan[];
   readonly placed: ReadonlyMap<string, PlacedItem>;
   /** The decisions as they are made: some with two splices where one would have done. */
@@ -222,19 +226,30 @@ export interface LaidOutRuns {
 
 /** Every run with damage, laid out: where each finding's splices lie, and what the bundle looks like. */
 export function layOutRuns(
-  job: Job,
-  index: JobIndex,
-  decided: readonly Decided[],
+  asIs: Job,
+  indexAsIs: JobIndex,
+  decidedAsIs: readonly Decided[],
   memory: Warm,
   isSearched = true,
 ): LaidOutRuns {
+  // Leads that are lengthened make their runs longer: all is laid out on the runs as they will be.
+  const { job, index, decided, growths } = onGrownRuns(asIs, indexAsIs, decidedAsIs);
   const { runs: apart, past } = allRuns({ decided, job, index, memory, isSearched });
   const { runs: searched, placed } = joined(apart, past, index, decided);
   const two = new Map<string, Decided>([...searched.values()].flatMap((one) => [...one.two]));
   const numberOf = (circuitId: string): string => index.circuits.get(circuitId)?.number ?? circuitId;
   const runs = job.harness.runs.flatMap((run): RunPlan[] => {
     const search = searched.get(run.id);
-    return search ? [runPlanOf(run, search, search.laid, numberOf, memory.practice.figures.untwistedAtMostMm)] : [];
+    return search
+      ? [runPlanOf(run, search, search.laid, numberOf, memory.practice.figures.untwistedAtMostMm, growths.get(run.id))]
+      : [];
   });
-  return { runs, placed, decided: decided.map((one) => asPlaced(one, placed.get(one.finding.id), two)), searched };
+  return {
+    runs,
+    placed,
+    job,
+    index,
+    decided: decided.map((one) => asPlaced(one, placed.get(one.finding.id), two)),
+    searched,
+  };
 }

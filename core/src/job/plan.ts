@@ -9,6 +9,7 @@ import { decideAll } from './decideAll.ts';
 import { warm, type Warm } from './decideOne.ts';
 import { indexJob } from './jobIndex.ts';
 import { layOutRuns } from './layOut.ts';
+import { piecesOf } from './together/pieces.ts';
 import type { FindingPlan, Job, Plan, PlanTotals, RunPlan } from './types.ts';
 
 function needsOf(plan: FindingPlan, numberOf: (circuitId: string) => string): KitNeed[] {
@@ -110,14 +111,19 @@ function totalsOf(findings: readonly FindingPlan[], runs: readonly RunPlan[]): P
  * @throws RangeError on a gauge, label or strand count that does not exist
  */
 export function plan(
-  job: Job,
+  asIs: Job,
   practice: Practice,
   catalogue: Catalogue,
   memory: Warm = warm(practice, catalogue),
 ): Plan {
-  const index = indexJob(job);
-  const { runs, placed, decided } = layOutRuns(job, index, decideAll(job, index, memory), memory);
-  const findings = decided.map((one) => findingPlan(one, placed.get(one.finding.id), job, index, practice, catalogue));
+  const indexAsIs = indexJob(asIs);
+  const laid = layOutRuns(asIs, indexAsIs, decideAll(asIs, indexAsIs, memory), memory);
+  const { runs, placed, decided, job, index } = laid;
+  const pieces = piecesOf(decided, (id) => index.nodes.get(id)?.name ?? id);
+  const partOf = new Map(pieces.flatMap((piece) => piece.findingIds.map((id) => [id, piece] as const)));
+  const findings = decided.map((one) =>
+    findingPlan(one, placed.get(one.finding.id), job, index, practice, catalogue, partOf.get(one.finding.id)),
+  );
   const damaged = [...new Set(decided.map((one) => one.circuit))];
   const damagedRuns = job.harness.runs.filter((run) => job.findings.some((finding) => finding.runId === run.id));
   const methods = decided.flatMap(({ decision }) => (decision.method ? [methodById(decision.method.methodId)] : []));
@@ -147,6 +153,7 @@ export function plan(
       highVoltage: damaged.some((circuit) => circuit.kind === 'highVoltage'),
     }),
     findings,
+    pieces,
     runs,
     kit: kitFor(
       findings.flatMap((finding) => needsOf(finding, numberOf)),

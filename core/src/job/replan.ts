@@ -29,7 +29,9 @@ export function planOne(job: Job, before: Plan, findingId: string, memory: Warm)
     alone?.decision.approach === 'oneSplice' && mateInserts
       ? decideOne(finding, job, index, memory, 'pair', alone.share)
       : alone;
-  if (!decided) return undefined;
+  // A run that grows moves what lies on it: the whole plan has to say.
+  const grows = before.runs.find((one) => one.runId === finding.runId)?.growths;
+  if (!decided || decided.decision.lengthens || grows) return undefined;
   const { practice, catalogue } = memory;
   const run = index.runs.get(decided.decision.runId);
   const item = layoutItem(decided, index);

@@ -1,5 +1,5 @@
 import { conduitFor } from '../bundle/index.ts';
-import type { Run } from '../harness/index.ts';
+import type { Growth, Run } from '../harness/index.ts';
 import {
   brokenPairRules,
   brokenRules,
@@ -43,6 +43,7 @@ export function runPlanOf(
   laid: LaidOut,
   numberOf: (circuitId: string) => string,
   untwistedAtMostMm: number,
+  growths: readonly Growth[] = [],
 ): RunPlan {
   const { keepOuts: keep, wires = [], ...limits } = search.run;
   const splices = laid.items.flatMap((item) => item.splices);
@@ -56,6 +57,8 @@ export function runPlanOf(
   const pairs = pairsOf(search.run.items, laid.items);
   return {
     runId: run.id,
+    lengthMm: run.lengthMm,
+    ...(growths.length > 0 ? { growths } : {}),
     keepOuts: keep
       .map((one) => ({ ...one, fromMm: Math.max(0, one.fromMm), toMm: Math.min(run.lengthMm, one.toMm) }))
       .filter((one) => one.toMm > one.fromMm),

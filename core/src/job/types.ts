@@ -19,7 +19,7 @@ import type {
 import type { BenchStep } from '../bench/index.ts';
 import type { EarlierRepair, Finding, Stretch } from '../damage/index.ts';
 import type { MappingCard } from '../mapping/index.ts';
-import type { Circuit, Harness, KeepOut } from '../harness/index.ts';
+import type { Circuit, Growth, Harness, KeepOut } from '../harness/index.ts';
 import type { ElectricalCheck } from './electricalTypes.ts';
 import type { Kit } from '../kit/index.ts';
 import type {
@@ -142,6 +142,16 @@ export interface InsertPlan {
   readonly wire: InsertWireChoice;
 }
 
+/** A connector that is replaced whole: one piece of work for all the findings at it. */
+export interface PieceOfWork {
+  readonly id: string;
+  readonly nodeId: string;
+  readonly nodeName: string;
+  readonly way: Way;
+  /** In the order of the work. */
+  readonly findingIds: readonly string[];
+}
+
 /** What the plan says about one finding. */
 export interface FindingPlan {
   readonly findingId: string;
@@ -186,6 +196,9 @@ export interface FindingPlan {
 /** One run with its splices in place. */
 export interface RunPlan {
   readonly runId: string;
+  /** As it will be: longer than it was where a lead on it is lengthened. */
+  readonly lengthMm: number;
+  readonly growths?: readonly Growth[] | undefined;
   /** Clearances included, as far as they lie on the run. */
   readonly keepOuts: readonly KeepOut[];
   readonly profile: readonly ProfileStretch[];
@@ -222,6 +235,8 @@ export interface Plan {
   readonly gate: GateState;
   readonly cautions: readonly Caution[];
   readonly findings: readonly FindingPlan[];
+  /** Connectors that are replaced whole. */
+  readonly pieces: readonly PieceOfWork[];
   readonly runs: readonly RunPlan[];
   readonly kit: Kit;
   readonly totals: PlanTotals;

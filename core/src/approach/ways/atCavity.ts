@@ -9,7 +9,8 @@ import type { DecideInput, Decision, Electrical, RankedWay, Redo } from '../type
 import { finish, type Candidate, type Undecided } from './finish.ts';
 import { hottestAt, refitWay, rehouseWay } from './housing.ts';
 import { fitAt, leadDecided, pigtailFor, releadFrom, startsAt } from './lead.ts';
-import { extendWay, newTerminalWay } from './tail.ts';
+import { extendWay } from './lengthen.ts';
+import { newTerminalWay } from './tail.ts';
 import { ACT_MINUTES, cavityWork, WAY_WORDS, type WorkOf } from './work.ts';
 
 type At = {
@@ -111,6 +112,7 @@ function extend(at: At, short: number, from: Candidate): Candidate | undefined {
   const made = extendWay(
     at.input,
     { ...site, lead: undefined },
+    at.finding.at.nodeId,
     short,
     startsAt(at.input, at.finding.at.nodeId),
     redosOf(at.input, at.finding).at(-1),
@@ -123,7 +125,7 @@ function extend(at: At, short: number, from: Candidate): Candidate | undefined {
       ranked: made.ranked,
       method: made.method,
       insertWire,
-      extraMm: short,
+      lengthens: made.lengthens,
     },
   };
 }
@@ -305,7 +307,9 @@ export function decideAtCavity(
   const { choice, held } = input;
   const at: At = { input, finding, node: input.nodes.get(finding.at.nodeId), electrical };
   const list = candidates(at).filter((one) => one !== undefined);
-  const asked = list.find(({ way }) => way.way === (choice?.use ?? held?.way) && way.status !== 'refused');
+  const asked = list.find(
+    ({ way }) => way.way === (input.share.way ?? choice?.use ?? held?.way) && way.status !== 'refused',
+  );
   const chosen =
     asked ?? list.find(({ way }) => way.status === 'allowed') ?? list.find(({ way }) => way.status === 'shelf');
   const ways = list.map(({ way }) => way);
@@ -327,6 +331,6 @@ export function decideAtCavity(
     because: [found, ...passed],
     warnings: warningsAt(at, chosen.way),
     cause: causeAt(at),
-    wayAsked: choice !== undefined && asked !== undefined,
+    wayAsked: choice !== undefined && asked?.way.way === choice.use,
   });
 }

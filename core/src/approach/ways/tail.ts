@@ -1,22 +1,13 @@
 import { notOnShelf } from '../../catalogue/index.ts';
 import type { CavityFinding } from '../../damage/index.ts';
-import { rankMethods, type RankedMethod, type Site } from '../../method/index.ts';
 import { newTerminalTakesMm, TERMINAL_EXTRA_MM } from '../../sizing/index.ts';
 import { figure } from '../../units/index.ts';
-import { freeWireBeside } from '../freeWire.ts';
-import type { DecideInput, RankedWay, Redo, WorkShare } from '../types.ts';
-import { SPLICE_MINUTES } from './lead.ts';
+import type { DecideInput, RankedWay, WorkShare } from '../types.ts';
 import type { TerminalFit } from './terminal.ts';
 import { ACT_MINUTES } from './work.ts';
 
 /** Strip assumed while the terminal is not known, mm. */
 const USUAL_STRIP_MM = 7;
-/**
- * From the connector's clearance to where the left of the two splices that lengthen a lead is wished, mm: at a run's end the right one,
- * with its distance, still has to find room before the connector.
- */
-const EXTEND_AT_START_MM = 65;
-const EXTEND_AT_END_MM = 110;
 
 /** A new terminal on the old wire, judged: the tail's slack must cover its strip, 2 mm and what is lost. */
 export function newTerminalWay(
@@ -81,57 +72,5 @@ function terminalWay(share: WorkShare, fit: TerminalFit, stripMm: number, lost: 
     because: `The tail gives ${figure(slack, 1)} mm and a new terminal${fit.terminal ? ` (${fit.terminal.partName})` : ''} takes ${sum}: no splice.${fit.unknown ? ` ${fit.unknown}` : ''}`,
     cost,
     lacks: [],
-  };
-}
-
-/** A lead made longer by an insert between two splices, where the run has room beyond the connector; a redo has taken what lay between them. */
-export function extendWay(
-  input: DecideInput,
-  site: Site,
-  shortByMm: number,
-  atStart: boolean,
-  redo?: Redo,
-): {
-  readonly way: RankedWay;
-  readonly site: Site;
-  readonly ranked: readonly RankedMethod[];
-  readonly method?: RankedMethod | undefined;
-} {
-  const { run, practice } = input;
-  const from = practice.figures.clearMm.connector + (atStart ? EXTEND_AT_START_MM : EXTEND_AT_END_MM);
-  const middle = atStart ? Math.min(from, run.lengthMm / 2) : Math.max(run.lengthMm - from, run.lengthMm / 2);
-  const lost = redo ? { fromMm: redo.lostFromMm, toMm: redo.lostToMm } : { fromMm: middle, toMm: middle };
-  const here: Site = { ...site, lost, twoRequired: true, ...freeWireBeside(run, lost) };
-  const ranked = rankMethods(here, input.shelf);
-  const [best] = ranked;
-  const method = best?.status === 'refused' ? undefined : best;
-  const cost = {
-    splices: 2,
-    minutes: 2 * SPLICE_MINUTES,
-    wireMm: Math.round(shortByMm + (method?.joints[0]?.bodyLengthMm ?? 0) + practice.figures.betweenBodiesMm),
-    parts: method ? [method.joints[0]?.partName ?? method.name] : [],
-  };
-  return {
-    site: here,
-    ranked,
-    method,
-    way: method
-      ? {
-          way: 'extend',
-          status: method.status,
-          ruleId: 'way.extend',
-          cost,
-          lacks: method.lacks,
-          because: `It lacks ${figure(shortByMm, 0)} mm: an insert between two splices, same colour, never smaller.`,
-        }
-      : {
-          way: 'extend',
-          status: 'refused',
-          ruleId: best?.hits[0]?.ruleId ?? 'place.noRoom',
-          allowedIf: 'two splices found a legal place',
-          cost,
-          lacks: [],
-          because: best?.because ?? 'No two splices find a legal place on this run.',
-        },
   };
 }

@@ -5,6 +5,7 @@ import type { Pin } from '../../layout/index.ts';
 import { methodById, spareOf, type SizedJoint } from '../../method/index.ts';
 import type { Practice } from '../../practice/index.ts';
 import {
+  centreFromFace,
   centreWindowOfLead,
   centreWindowOfOne,
   centreWindowsOfTwo,
@@ -32,6 +33,15 @@ export const coveredBy = ({ fromMm, toMm }: Stretch, { figures }: Practice): Str
   fromMm: fromMm - figures.overlapMm,
   toMm: toMm + figures.overlapMm,
 });
+
+/** The stretch that two splices take whose faces are where they have to be: neither is moved to make room for others. */
+export function bodiesAround(faces: Stretch, [left, right = left]: readonly SizedJoint[]): Stretch {
+  if (!left || !right) return faces;
+  return {
+    fromMm: centreFromFace(faces.fromMm, 'left', left.reach) - left.bodyLengthMm / 2,
+    toMm: centreFromFace(faces.toMm, 'right', right.reach) + right.bodyLengthMm / 2,
+  };
+}
 
 function ofSplices(decision: Decision, joints: readonly SizedJoint[], keepOuts: readonly KeepOut[], run: Run): Extent {
   const { lost, lead, slackMm } = decision;
@@ -98,7 +108,9 @@ export function extentOf(
         },
         false,
       );
-    return ofSplices(decision, joints, decision.site.keepOuts, run);
+    return decision.lengthens
+      ? fixed(bodiesAround(decision.lost, joints), false)
+      : ofSplices(decision, joints, decision.site.keepOuts, run);
   }
   if (decision.takesMm !== undefined && decision.cavity)
     return decision.cavity.at.nodeId === run.fromNodeId

@@ -138,3 +138,51 @@ describe('what was repaired earlier', () => {
     expect(finding).toMatchObject({ approach: 'insert', lost: { fromMm: 500, toMm: 551 } });
   });
 });
+
+describe('a connector that is replaced whole', () => {
+  const OPTIONS: CaseOptions = { ...WET, circuits: [{ wire: wire(1.5) }, { wire: wire(1.5) }, { wire: wire(1.5) }] };
+  const melted = (circuit: number, kind: Finding['kind'] = 'housingMelted'): Found =>
+    atX2(kind, { circuitId: `C${circuit}`, at: { nodeId: 'X2', cavity: String(circuit) }, note: 'corroded ground' });
+  const ofNode = (findings: readonly Found[], node: object, more: object = {}): Plan => {
+    const job = jobWith(findings, OPTIONS);
+    const nodes = job.harness.nodes.map((one) => (one.id === 'X2' ? { ...one, ways: 3, ...node } : one));
+    return planOf({ ...job, ...more, harness: { ...job.harness, nodes } }, OPTIONS);
+  };
+  it('is one piece of work for all its findings', () => {
+    const plan = ofNode([melted(1), melted(2), melted(3)], {});
+    expect(plan.pieces).toEqual([
+      { id: 'X2 pigtail', nodeId: 'X2', nodeName: 'X2', way: 'pigtail', findingIds: ['F1', 'F2', 'F3'] },
+    ]);
+    expect(plan.findings.map((one) => one.cavity?.steps[0]?.title)).toEqual([
+      'Prove the mapping',
+      'Take the pigtail’s wire for cavity 2',
+      'Take the pigtail’s wire for cavity 3',
+    ]);
+  });
+  it('a pigtail takes a bad terminal beside it as well', () => {
+    const node = { fittings: { '3': { terminal: '2.8' } } };
+    expect(approaches(ofNode([melted(1), { ...melted(3, 'terminalDamaged'), slackMm: 40 }], node))).toEqual([
+      'pigtail',
+      'pigtail',
+    ]);
+  });
+  it('one way for all: where one wire forbids the pigtail, all are moved', () => {
+    const node = { lock: 'liftedWedge' };
+    const broken = [melted(1, 'housingBroken'), melted(2, 'housingBroken')];
+    expect(approaches(ofNode(broken, node))).toEqual(['rehouse', 'rehouse']);
+    const choice = {
+      findingId: 'F2',
+      use: 'pigtail' as const,
+      reason: 'quicker',
+      by: 'Ines',
+      at: '2030-01-01T08:00:00Z',
+    };
+    expect(approaches(ofNode(broken, node, { choices: [choice] }))).toEqual(['pigtail', 'pigtail']);
+  });
+  it('what is done once for all wires is a step of the first, and the lock closes with the last', () => {
+    const { findings } = ofNode([melted(1, 'housingBroken'), melted(2, 'housingBroken')], { lock: 'liftedWedge' });
+    const details = findings.map((one) => one.cavity!.steps.map((step) => `${step.title} ${step.detail}`).join(' '));
+    expect(details.map((words) => words.includes('Write the cavities down'))).toEqual([true, false]);
+    expect(details.map((words) => words.includes('then close the lock piece'))).toEqual([false, true]);
+  });
+});

@@ -1,5 +1,5 @@
 import clsx from 'clsx';
-import { colourInWords, type FindingPlan } from '@mendum/core';
+import { colourInWords, type FindingPlan, type PieceOfWork, type Plan } from '@mendum/core';
 import { WireChip } from '../../draw/WireLine.tsx';
 import { useOpenJob } from '../job.ts';
 
@@ -44,16 +44,35 @@ export function approachWords(finding: FindingPlan): string {
 const methodName = (finding: FindingPlan): string =>
   finding.cover?.name ?? finding.splices[0]?.methodName ?? finding.cavity?.work.terminal?.partName ?? finding.headline;
 
+/** One card: what is mended by one piece of work, and the findings that belong to it. */
+interface Card {
+  readonly leading: FindingPlan;
+  readonly piece: PieceOfWork | undefined;
+  readonly findings: readonly FindingPlan[];
+}
+
+/** A card for each connector that is replaced whole, and for each other finding; those that ask for a person first, then as they were found. */
+function cardsOf({ findings, pieces }: Plan): Card[] {
+  const cards = findings.flatMap((finding): Card[] => {
+    const piece = pieces.find((one) => one.findingIds.includes(finding.findingId));
+    if (!piece) return [{ leading: finding, piece, findings: [finding] }];
+    if (piece.findingIds[0] !== finding.findingId) return [];
+    const members = findings.filter((one) => piece.findingIds.includes(one.findingId));
+    return [{ leading: members.find((one) => one.asks !== undefined) ?? finding, piece, findings: members }];
+  });
+  const asking = ({ leading }: Card): number => Number(leading.asks === undefined && leading.approach !== 'byHand');
+  return cards.sort((a, b) => asking(a) - asking(b));
+}
+
 /** Cards in order: those that ask for a person first, then as they were found. */
 export function CardList() {
   const { plan, selected, select, circuitOf } = useOpenJob();
-  const asking = (finding: FindingPlan): number => Number(finding.asks === undefined && finding.approach !== 'byHand');
-  const cards = [...plan.findings].sort((a, b) => asking(a) - asking(b));
   return (
     <ul className="mt-4 border-t border-rule">
-      {cards.map((finding) => {
+      {cardsOf(plan).map(({ leading: finding, piece, findings }) => {
         const circuit = circuitOf(finding.circuitId);
-        const on = finding.findingId === selected?.findingId;
+        const on = findings.some((one) => one.findingId === selected?.findingId);
+        const numbers = findings.map((one) => circuitOf(one.circuitId).number).join(', ');
         return (
           <li key={finding.findingId} className="border-b border-rule">
             <button
@@ -65,10 +84,12 @@ export function CardList() {
                 on ? 'border-copper bg-sheet' : 'border-transparent hover:bg-sheet',
               )}
             >
-              <span className="figure w-7 text-right text-lg font-semibold">{circuit.number}</span>
+              {piece ? null : <span className="figure w-7 text-right text-lg font-semibold">{circuit.number}</span>}
               <span className="min-w-0 flex-1">
                 <span className="flex items-baseline gap-2">
-                  <span className="truncate text-lg font-semibold">{circuit.function}</span>
+                  <span className="truncate text-lg font-semibold">
+                    {piece ? `Connector ${piece.nodeName}` : circuit.function}
+                  </span>
                   {finding.asks === undefined ? (
                     <span className="ml-auto whitespace-nowrap text-soft">{approachWords(finding)}</span>
                   ) : (
@@ -76,8 +97,16 @@ export function CardList() {
                   )}
                 </span>
                 <span className="flex items-center gap-3 text-soft">
-                  <WireChip colour={circuit.wire.colour} title={colourInWords(circuit.wire.colour)} />
-                  <span className="truncate">{methodName(finding)}</span>
+                  {piece ? (
+                    <span className="truncate">
+                      {findings.length === 1 ? 'circuit' : `${findings.length} circuits:`} {numbers}
+                    </span>
+                  ) : (
+                    <>
+                      <WireChip colour={circuit.wire.colour} title={colourInWords(circuit.wire.colour)} />
+                      <span className="truncate">{methodName(finding)}</span>
+                    </>
+                  )}
                   {finding.chosenBy ? <span className="ml-auto whitespace-nowrap text-copper">your choice</span> : null}
                 </span>
               </span>

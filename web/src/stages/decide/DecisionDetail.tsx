@@ -8,13 +8,14 @@ import { ElectricalTable } from './ElectricalTable.tsx';
 import { FigureStrip } from './FigureStrip.tsx';
 import { JointPicture } from './JointPicture.tsx';
 import { OrderOrInstead } from './OrderOrInstead.tsx';
+import { PieceOfCard } from './PieceOfCard.tsx';
 import { Ranking } from './Ranking.tsx';
 import { Ways } from './Ways.tsx';
 import { WhatIf } from './WhatIf.tsx';
 
 /** One decision opened: what is done, because of what, drawn, in figures, and every other way ranked. */
 export function DecisionDetail({ finding }: { readonly finding: FindingPlan }) {
-  const { view, circuitOf, findingOf, plan, signed, nodeName, pathTo } = useOpenJob();
+  const { view, circuitOf, findingOf, plan, signed, select, nodeName, pathTo } = useOpenJob();
   const { change, busy } = useChange(view.id);
   const circuit = circuitOf(finding.circuitId);
   const [splice] = finding.splices;
@@ -22,12 +23,18 @@ export function DecisionDetail({ finding }: { readonly finding: FindingPlan }) {
   const found = findingOf(finding.findingId);
   return (
     <article aria-label={`Decision on circuit ${circuit.number}`}>
+      <PieceOfCard finding={finding} />
       <p className="text-soft">
         {circuit.number} {circuit.function}, {sizeInWords(circuit.wire.size)}, {nodeName(circuit.from.nodeId)}{' '}
         {circuit.from.cavity} → {nodeName(circuit.to.nodeId)} {circuit.to.cavity}: {findingInWords(found)}
       </p>
       <h2 className="mt-1 text-[28px] leading-tight font-semibold">{finding.headline}</h2>
       <p className="mt-2 max-w-[75ch] text-xl leading-snug">{finding.because.join(' ')}</p>
+      {finding.takenBy === undefined ? null : (
+        <Button className="mt-2" onClick={() => select(finding.takenBy ?? '')}>
+          Open the repair that takes it away
+        </Button>
+      )}
       {finding.chosenBy ? (
         <p className="mt-2 border-l-4 border-copper pl-3 text-lg">
           <b>Chosen by {finding.chosenBy.by}:</b> {finding.chosenBy.reason}{' '}

@@ -1,6 +1,7 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import {
+  asLaid,
   findingsOnRun,
   pinnedAt,
   placesOf,
@@ -29,7 +30,7 @@ import { useSearch } from './useSearch.ts';
 /** Where every splice goes along the run: to be moved by hand, with the bundle's diameter, cut points and inserts following. */
 export function LayoutStage() {
   const { view, plan, selected, select, nodeName, pathTo, signed } = useOpenJob();
-  const { harness, findings } = view.job;
+  const { harness, findings } = useMemo(() => asLaid(view.job, plan.runs), [view.job, plan.runs]);
   const damaged = harness.runs.filter(
     (run) => findings.some((finding) => finding.runId === run.id) || plansOn(plan.findings, run).length > 0,
   );
