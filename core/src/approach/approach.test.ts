@@ -3,6 +3,7 @@ import { describe, expect, it, test } from 'vitest';
 import { FULL_SHELF } from '../catalogue/index.ts';
 import type { Zone } from '../harness/index.ts';
 import { DRY_CABIN, GATE_OPEN, jobWith, onlyFinding, planOf, WET_SHAKING, wire } from '../test/samples.ts';
+import type { Act } from '../method/index.ts';
 import { cautionsFor, gateState } from './index.ts';
 
 const rubbed = { kind: 'jacketRubbed' as const, toMm: 520 };
@@ -267,9 +268,7 @@ describe('the gate', () => {
 
 describe('cautions', () => {
   const none = {
-    cuts: false,
-    heats: [],
-    crimps: false,
+    acts: new Set<Act>(),
     leadedSolder: false,
     fuelVapour: false,
     airbag: false,
@@ -279,17 +278,34 @@ describe('cautions', () => {
     cautionsFor({ ...none, ...more }).map((caution) => caution.id);
   it("the maker's manual comes first on every plan", () => expect(ids({})[0]).toBe('manual'));
   test.each([
-    [{ leadedSolder: true }, 'lead'],
+    [{ acts: new Set<Act>(['iron']), leadedSolder: true }, 'lead'],
     [{ fuelVapour: true }, 'vapour'],
     [{ airbag: true }, 'airbag'],
     [{ highVoltage: true }, 'highVoltage'],
-    [{ crimps: true }, 'ratchet'],
-    [{ cuts: true }, 'eyes'],
-    [{ heats: ['ironAndHotAir'] as const }, 'iron'],
-    [{ heats: ['hotAir'] as const }, 'hotAir'],
+    [{ acts: new Set<Act>(['crimp']) }, 'ratchet'],
+    [{ acts: new Set<Act>(['cut']) }, 'eyes'],
+    [{ acts: new Set<Act>(['strip']) }, 'eyes'],
+    [{ acts: new Set<Act>(['iron']) }, 'eyes'],
+    [{ acts: new Set<Act>(['iron']) }, 'iron'],
+    [{ acts: new Set<Act>(['hotAir']) }, 'hotAir'],
+    [{ acts: new Set<Act>(['flame']) }, 'hotAir'],
+    [{ acts: new Set<Act>(['glue']) }, 'glue'],
   ])('%o shows %s', (more, id) => {
     expect(ids(more)).toContain(id);
     expect(ids({})).not.toContain(id);
+  });
+  it('a pull and leaded solder that nothing melts ask for none', () =>
+    expect(ids({ acts: new Set<Act>(['pull']), leadedSolder: true })).toEqual(ids({})));
+  it('soldering to a pin cautions iron, eyes, lead and the compound, as what is done asks for', () => {
+    const pin = { kind: 'noMatingPart' as const, at: { nodeId: 'X2', cavity: '1' }, fromMm: 999, toMm: 1000 };
+    const leaded = {
+      ...FULL_SHELF,
+      parts: FULL_SHELF.parts.filter((part) => part.kind !== 'solder' || part.alloy === 'tinLead'),
+    };
+    const plan = planOf(jobWith([pin as never]), { catalogue: leaded });
+    expect(plan.findings[0]?.approach).toBe('solderToPin');
+    expect(plan.cautions.map((one) => one.id)).toEqual(expect.arrayContaining(['iron', 'eyes', 'lead', 'glue']));
+    expect(plan.cautions.map((one) => one.id)).not.toContain('hotAir');
   });
 });
 

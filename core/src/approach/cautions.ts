@@ -1,4 +1,4 @@
-import type { Heat } from '../method/index.ts';
+import type { Act } from '../method/index.ts';
 
 /** A caution that is shown on the plan and on every sheet where it applies. */
 export interface Caution {
@@ -12,16 +12,20 @@ export const MANUAL_FIRST: Caution = {
   text: "The maker's service manual and local codes come first: they override what is proposed here.",
 };
 
-/** What a job is made of, as far as cautions go. */
+/** What is done in a job and where, as far as cautions go. */
 export interface CautionCase {
-  readonly cuts: boolean;
-  readonly heats: readonly Heat[];
-  readonly crimps: boolean;
+  /** Everything that its steps do. */
+  readonly acts: ReadonlySet<Act>;
   readonly leadedSolder: boolean;
   readonly fuelVapour: boolean;
   readonly airbag: boolean;
   readonly highVoltage: boolean;
 }
+
+const does =
+  (...acts: readonly Act[]) =>
+  ({ acts: done }: CautionCase): boolean =>
+    acts.some((act) => done.has(act));
 
 const CAUTIONS: readonly (Caution & { readonly applies: (job: CautionCase) => boolean })[] = [
   { ...MANUAL_FIRST, applies: () => true },
@@ -40,7 +44,7 @@ const CAUTIONS: readonly (Caution & { readonly applies: (job: CautionCase) => bo
     text: 'Orange high-voltage cable: qualified people only. Charged capacitors stay dangerous.',
     applies: (job) => job.highVoltage,
   },
-  { id: 'eyes', text: 'Eye protection when cutting, stripping and soldering.', applies: (job) => job.cuts },
+  { id: 'eyes', text: 'Eye protection when cutting, stripping and soldering.', applies: does('cut', 'strip', 'iron') },
   {
     id: 'vapour',
     text: 'Fuel vapour: no flame, no iron; hot air only once aired and measured.',
@@ -49,15 +53,20 @@ const CAUTIONS: readonly (Caution & { readonly applies: (job: CautionCase) => bo
   {
     id: 'hotAir',
     text: 'Hot air burns and lights things: low setting, reflector, keep it moving; flame never near fuel.',
-    applies: (job) => job.heats.some((heat) => heat === 'hotAir' || heat === 'ironAndHotAir'),
+    applies: does('hotAir', 'flame'),
   },
   {
     id: 'iron',
     text: 'Hot iron: burns, drips, ventilation.',
-    applies: (job) => job.heats.some((heat) => heat === 'iron' || heat === 'ironAndHotAir'),
+    applies: does('iron'),
   },
-  { id: 'lead', text: 'Leaded solder: wash hands, no food.', applies: (job) => job.leadedSolder },
-  { id: 'ratchet', text: 'Ratchet tools do not let go: mind your fingers.', applies: (job) => job.crimps },
+  {
+    id: 'lead',
+    text: 'Leaded solder: wash hands, no food.',
+    applies: (job) => job.leadedSolder && job.acts.has('iron'),
+  },
+  { id: 'ratchet', text: 'Ratchet tools do not let go: mind your fingers.', applies: does('crimp') },
+  { id: 'glue', text: 'Potting compound: gloves, fresh air, and what its own sheet says.', applies: does('glue') },
   {
     id: 'rules',
     text: 'Aviation, road-legal and marine work have rules of their own, and they come first.',

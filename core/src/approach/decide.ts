@@ -1,6 +1,6 @@
 import { findingInWords, isAtCavity, strandsInWords, visibleLengthMm, type Finding } from '../damage/index.ts';
 import { rankMethods, type RankedMethod, type Site } from '../method/index.ts';
-import { chooseInsertWire } from '../sizing/index.ts';
+import { chooseInsertWire, reachCostMm } from '../sizing/index.ts';
 import { figure } from '../units/index.ts';
 import { areaMm2, JACKETS, jacketDiameterMm, remainingShare } from '../wire/index.ts';
 import { capital, isCutAnyway, lostOf, mustCut, takenByOne } from './copper.ts';
@@ -32,7 +32,7 @@ function pick<T extends { readonly status: string }>(
 function slackSentence(site: Site, method: RankedMethod, { finding: { kind }, needsTwo }: DecideInput): string {
   const lost = figure(site.lost.toMm - site.lost.fromMm, 1);
   const joint = method.joints[0];
-  const lap = joint?.reach.kind === 'lapped' ? joint.reach.lapMm : 0;
+  const lap = joint ? reachCostMm(joint.reach) : 0;
   const takes = lap > 0 ? ` and the joint's lap takes ${figure(lap)}` : '';
   if (kind === 'addCircuit')
     return site.mainUncut

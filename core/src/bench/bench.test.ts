@@ -33,11 +33,11 @@ describe('steps', () => {
     expect(keys(insert, 1)).not.toContain('cutInsert');
     expect(keys(insert, 1)[0]).toBe('cutRight');
   });
-  it('solder: tin, wrap, solder, and a sleeve parked 100 away', () => {
-    expect(keys(solder)).toEqual(['cutLeft', 'cutRight', 'sleeve', 'strip', 'tin', 'wrap', 'solder', 'tug', 'shrink']);
+  it('solder: flux the bare ends, wrap, solder, and a sleeve parked 100 away; nothing is tinned', () => {
+    expect(keys(solder)).toEqual(['cutLeft', 'cutRight', 'sleeve', 'strip', 'flux', 'wrap', 'solder', 'tug', 'shrink']);
     expect(stepOf(solder, 'sleeve')?.detail).toContain('100 mm from the work');
     expect(stepOf(solder, 'strip')?.figure?.value).toBe(15);
-    expect(stepOf(solder, 'tin')?.figure).toMatchObject({ value: 70, unit: 'W iron' });
+    expect(stepOf(solder, 'solder')?.figure).toMatchObject({ value: 70, unit: 'W iron' });
   });
   it('two sizes in a barrel, one of them doubled: two strips of their own', () => {
     const plan = onlyFinding(
@@ -78,5 +78,27 @@ describe('covering', () => {
   ])('with %o: %o', (more, steps) => {
     const plan = onlyFinding({ kind: 'jacketRubbed', toMm: 520, ...more }, { zone: DRY_CABIN, practice: CRIMP_FIRST });
     expect(plan.cover?.steps.map((step) => step.key)).toEqual(steps);
+  });
+});
+
+describe('no figure of its own in a step', () => {
+  const figures = { ...CRIMP_FIRST.figures, untwistedAtMostMm: 25, overlapMm: 15 };
+  const practice = { ...CRIMP_FIRST, figures };
+  it('25 in the practice is 25 in the step', () => {
+    const pair = planOf(
+      jobWith([{ kind: 'parted' }], {
+        circuits: [{ kind: 'data', wire: wire(0.5), pairWith: 'C2' }, { wire: wire(0.5) }],
+      }),
+      { practice },
+    ).findings[0]!;
+    const twist = pair.splices[0]!.steps.find((step) => step.key === 'twist')!;
+    expect(twist.figure?.value).toBe(25);
+    expect(`${twist.title} ${twist.detail}`).toContain('at most 25 mm');
+    expect(JSON.stringify(pair)).not.toContain('at most 50 mm');
+  });
+  it('so is the overlap of a cover', () => {
+    const cover = onlyFinding({ kind: 'jacketRubbed', toMm: 520, freedEndMm: 4 }, { practice }).cover!;
+    expect(cover.steps.map((step) => `${step.detail} ${step.mistake}`).join(' ')).toContain('15 mm over sound jacket');
+    expect(cover.covers).toEqual({ fromMm: 485, toMm: 535 });
   });
 });

@@ -217,7 +217,7 @@ function actSteps(act: CavityAct, work: CavityWork, habits: Habits, piece: InPie
           'solder',
           'solder',
           'Solder the wire to the pin',
-          'Tin both, heat the pin, feed into the wire; hold still until it sets.',
+          'Clean, flux, heat the pin, feed into the wire; hold still until it sets.',
           'More than 2–3 mm wetted, and it no longer fits its cavity.',
           { figure: mm(WET_MM, 0), waitS: 10 },
         ),
@@ -228,7 +228,7 @@ function actSteps(act: CavityAct, work: CavityWork, habits: Habits, piece: InPie
           'Hold the back fast and pot it',
           'Wire tied back first; then fill until nothing can move.',
           'Soldered and loose at the back, it breaks beside the solder.',
-          { waitS: POT_SET_S },
+          { waitS: POT_SET_S, acts: ['glue'] },
         ),
       ];
   }

@@ -1,3 +1,4 @@
+import type { Act } from '../method/index.ts';
 import type { BenchStep, StepDrawing } from './types.ts';
 
 /** A step before it is known whose it is. */
@@ -10,6 +11,24 @@ export const mm = (value: number, digits = 1, tolerance?: number): BenchStep['fi
   tolerance,
 });
 
+/** What a step does by what is drawn for it; a step that does something else says so itself. */
+const ACTS_OF: Record<StepDrawing, readonly Act[]> = {
+  cut: ['cut'],
+  strip: ['strip'],
+  fold: ['strip'],
+  crimp: ['crimp'],
+  press: ['crimp'],
+  solder: ['iron'],
+  shrink: ['hotAir'],
+  tug: ['pull'],
+  sleeve: [],
+  wrap: [],
+  tape: [],
+  look: [],
+  free: [],
+  seat: [],
+};
+
 /** A step: what is drawn, what to do, how, and the mistake that people make there. */
 export const draft = (
   key: string,
@@ -18,4 +37,4 @@ export const draft = (
   detail: string,
   mistake: string,
   more: Partial<Draft> = {},
-): Draft => ({ key, drawing, title, detail, mistake, ...more });
+): Draft => ({ key, drawing, title, detail, mistake, acts: ACTS_OF[drawing], ...more });

@@ -53,7 +53,7 @@ export function shieldJoinSteps({ shield, side }: SpliceToMake): Draft[] {
     ),
     draft(
       'shieldCover',
-      'shrink',
+      seal.kind === 'wrap' ? 'tape' : 'shrink',
       'Insulate the drain',
       `${over}. No bare drain stays outside; close the outer jacket over both.`,
       'A bare drain touches something sooner or later: then a current runs in the shield.',

@@ -35,7 +35,9 @@ const WRAPPED = {
 
 function layStep({ joint }: SpliceToMake): Draft {
   const { title, how, mistake } = LAYS[joint.methodId] ?? WRAPPED;
-  return draft('wrap', 'wrap', title, how(figure(joint.left.stripMm)), mistake, { figure: mm(joint.left.stripMm) });
+  // Tinned ends overlap by what stays of them; others by all that is bared.
+  const overMm = joint.left.stripMm - (joint.reach.kind === 'lapped' ? (joint.reach.tinnedMm ?? 0) : 0);
+  return draft('wrap', 'wrap', title, how(figure(overMm)), mistake, { figure: mm(overMm) });
 }
 
 /** The steps of a soldered joint, from tinning to the set solder; a solder-and-seal sleeve melts and seals in one. */
@@ -46,7 +48,7 @@ export function solderSteps(make: SpliceToMake): Draft[] {
       draft(
         'wrap',
         'wrap',
-        'Push the strands into each other',
+        make.solid ? 'Lay the conductors side by side' : 'Push the strands into each other',
         `Over ${figure(joint.left.stripMm)} mm, with the solder ring over their middle.`,
         'Ring beside the copper: it melts into the glue and not into the strands.',
         { figure: mm(joint.left.stripMm) },
@@ -61,15 +63,36 @@ export function solderSteps(make: SpliceToMake): Draft[] {
       ),
     ];
   }
+  const tinned = joint.reach.kind === 'lapped' ? joint.reach.tinnedMm : undefined;
   return [
-    draft(
-      'tin',
-      'solder',
-      'Clean and tin',
-      'Tip and wires, rosin core only. A heat clamp at each jacket.',
-      'Acid core eats the strands: never.',
-      { figure: { value: make.ironW, digits: 0, unit: 'W iron' } },
-    ),
+    ...(tinned === undefined
+      ? [
+          draft(
+            'flux',
+            'wrap',
+            'Clean and flux the bare ends',
+            'Rosin flux, wires bare: tinned strands cannot be meshed or wrapped. A heat clamp at each jacket.',
+            'Acid core eats the strands: never.',
+          ),
+        ]
+      : [
+          draft(
+            'tin',
+            'solder',
+            'Clean and tin',
+            'Tip and wires, rosin core only. A heat clamp at each jacket.',
+            'Acid core eats the strands: never.',
+            { figure: { value: make.ironW, digits: 0, unit: 'W iron' } },
+          ),
+          draft(
+            'level',
+            'cut',
+            'Cut both tinned ends square and level',
+            `${figure(tinned)} mm off each: ${figure(joint.left.stripMm - tinned)} mm of tinned wire stays.`,
+            'A ball of solder at the tip holds the wires apart.',
+            { figure: mm(joint.left.stripMm - tinned) },
+          ),
+        ]),
     layStep(make),
     draft(
       'solder',
@@ -77,7 +100,7 @@ export function solderSteps(make: SpliceToMake): Draft[] {
       'Solder it',
       "Heat the wire, feed into the wire and not on to the tip. Strands' outline stays visible. Hold still until it sets.",
       'Keep solder out from under the jacket: the stiff place breaks.',
-      { waitS: 10 },
+      { waitS: 10, figure: { value: make.ironW, digits: 0, unit: 'W iron' } },
     ),
   ];
 }

@@ -1,4 +1,5 @@
-import { STRIP_TOLERANCE_MM } from '../sizing/index.ts';
+import { RECOVERS_AT_C, STRIP_TOLERANCE_MM } from '../sizing/index.ts';
+import { TURNS_PER_M } from '../wire/index.ts';
 import { figure } from '../units/index.ts';
 import type { BenchStep, SpliceToMake } from './types.ts';
 import type { RankedCover } from '../approach/index.ts';
@@ -145,7 +146,7 @@ function closeSteps(make: SpliceToMake): Draft[] {
         'Shrink the sleeve',
         `${bring}Hot air with the reflector, low, from the middle outwards, until glue shows all round at both ends. Then keep it still.`,
         'Ends first traps air and leaves a window.',
-        { waitS: COOL_S, figure: { value: 120, digits: 0, unit: '°C' } },
+        { waitS: COOL_S, figure: { value: RECOVERS_AT_C, digits: 0, unit: '°C' } },
       ),
     );
   }
@@ -167,9 +168,9 @@ function closeSteps(make: SpliceToMake): Draft[] {
         'twist',
         'wrap',
         'Twist the pair again',
-        'To 33–50 turns per metre; at most 50 mm stays untwisted at the splice.',
+        `To ${TURNS_PER_M.least}–${TURNS_PER_M.most} turns per metre; at most ${figure(make.untwistedAtMostMm, 0)} mm stays untwisted at the splice.`,
         'One wire longer than the other disturbs the pair.',
-        { figure: mm(50, 0) },
+        { figure: mm(make.untwistedAtMostMm, 0) },
       ),
     );
   return steps;
@@ -200,6 +201,7 @@ export function stepsForCover(
   cover: RankedCover,
   atMm: number,
   fromName: string,
+  overlapMm: number,
 ): BenchStep[] {
   const look = draft(
     'look',
@@ -222,7 +224,7 @@ export function stepsForCover(
       'sleeve',
       'Slide the sleeve over',
       `${cover.partName}, cut ${figure(cover.lengthMm, 0)} mm, centred on the place.`,
-      'Too short: it must lie 12 mm over sound jacket on both sides.',
+      `Too short: it must lie ${figure(overlapMm)} mm over sound jacket on both sides.`,
       { figure: mm(cover.lengthMm, 0) },
     ),
     draft(
@@ -240,7 +242,7 @@ export function stepsForCover(
       'tape',
       'tape',
       'Wrap it',
-      `${cover.partName}, half lapped, 12 mm over sound jacket on both sides.`,
+      `${cover.partName}, half lapped, ${figure(overlapMm)} mm over sound jacket on both sides.`,
       'Start and end on clean jacket.',
       { figure: mm(cover.lengthMm, 0) },
     ),

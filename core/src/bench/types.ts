@@ -1,5 +1,4 @@
-import type { SizedJoint } from '../method/index.ts';
-import type { MethodFamily } from '../method/index.ts';
+import type { Act, MethodFamily, SizedJoint } from '../method/index.ts';
 import type { SpliceSide } from '../layout/index.ts';
 import type { Habits } from '../practice/index.ts';
 
@@ -39,6 +38,8 @@ export interface BenchStep {
   readonly mistake: string;
   readonly waitS?: number | undefined;
   readonly drawing: StepDrawing;
+  /** What hands and tools do in it: cautions follow from it. */
+  readonly acts: readonly Act[];
 }
 
 /** A splice with all that its steps mention. */
@@ -59,8 +60,12 @@ export interface SpliceToMake {
   readonly insertWords?: string | undefined;
   readonly parkSide: 'left' | 'right' | 'insert' | 'clamp';
   readonly parkAtMm: number;
+  /** Most length of a pair that may lie untwisted, mm. */
+  readonly untwistedAtMostMm: number;
   readonly tugN: number;
   readonly notch: string;
+  /** A wire of it is solid: it cannot be pushed into another's strands. */
+  readonly solid: boolean;
   readonly ironW: number;
   readonly twistBack: boolean;
   readonly habits: Habits;

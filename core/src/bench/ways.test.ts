@@ -57,7 +57,13 @@ describe('steps of each way of joining', () => {
   ])('solder, %s', (_why, options, method, words) => {
     const soldered = steps({}, options, method);
     expect(detail(soldered, 'wrap')).toMatch(words);
-    expect(keys(soldered)).toEqual(expect.arrayContaining(['sleeve', 'tin', 'wrap', 'solder', 'shrink']));
+    expect(keys(soldered)).toEqual(expect.arrayContaining(['sleeve', 'flux', 'wrap', 'solder', 'shrink']));
+  });
+  it('a lap alone is tinned, cut level and laid over what stays', () => {
+    const lap = steps({}, { practice: BENCH_SOLDER }, 'lapSolder');
+    expect(keys(lap)).toEqual(expect.arrayContaining(['strip', 'tin', 'level', 'wrap', 'solder']));
+    expect(lap.splices[0]?.joint.left.stripMm).toBe(13);
+    expect(lap.splices[0]?.steps.find((step) => step.key === 'wrap')?.figure?.value).toBe(10);
   });
   it('a bared window: nothing is cut, the window is bared on the whole wire, and taped where no end is free', () => {
     const window = steps({ kind: 'addCircuit', branchWires: [wire(0.5)], mainUncut: true }, {}, 'windowClipWrap');

@@ -2,7 +2,7 @@ import { cautionsFor, gateState } from '../approach/index.ts';
 import type { Catalogue } from '../catalogue/index.ts';
 import { kitFor, type KitNeed } from '../kit/index.ts';
 import { findingPlan } from './findingPlan.ts';
-import { methodById } from '../method/index.ts';
+import type { Act } from '../method/index.ts';
 import type { Practice } from '../practice/index.ts';
 import { roundTo } from '../units/index.ts';
 import { decideAll } from './decideAll.ts';
@@ -104,6 +104,30 @@ function totalsOf(findings: readonly FindingPlan[], runs: readonly RunPlan[]): P
   };
 }
 
+/** Everything that the steps of a plan do, and whether leaded solder is among what they use. */
+function workOf(
+  findings: readonly FindingPlan[],
+  catalogue: Catalogue,
+): { readonly acts: ReadonlySet<Act>; readonly leadedSolder: boolean } {
+  const makes = findings.flatMap(({ splices, cover, cavity }) => [
+    ...splices,
+    ...(cover ? [cover] : []),
+    ...(cavity ? [cavity] : []),
+  ]);
+  const used = new Set(
+    findings.flatMap(({ splices, cavity }) => [
+      ...splices.flatMap(({ joint, shield }) => [...joint.usesPartIds, ...(shield?.joint.usesPartIds ?? [])]),
+      ...(cavity?.work.partIds ?? []),
+    ]),
+  );
+  return {
+    acts: new Set(makes.flatMap((make) => make.steps.flatMap((step) => step.acts))),
+    leadedSolder: catalogue.parts.some(
+      (part) => part.kind === 'solder' && part.alloy === 'tinLead' && used.has(part.id),
+    ),
+  };
+}
+
 /**
  * The plan of a job: for every finding the approach, every method ranked with its reasons, sizes, splice places, inserts, kit, bench
  * steps and checks. A pure function without hidden state: the same job, practice and catalogue give the same plan, in a worker, on
@@ -126,13 +150,7 @@ export function plan(
   );
   const damaged = [...new Set(decided.map((one) => one.circuit))];
   const damagedRuns = job.harness.runs.filter((run) => job.findings.some((finding) => finding.runId === run.id));
-  const methods = decided.flatMap(({ decision }) => (decision.method ? [methodById(decision.method.methodId)] : []));
-  const coversHeat = decided.some(({ decision }) => decision.cover?.coverId === 'sleeveCover');
-  const solderIds = new Set(
-    findings.flatMap((finding) =>
-      finding.splices.flatMap((splice) => (splice.family === 'soldered' ? [splice.joint.partId] : [])),
-    ),
-  );
+  const { acts, leadedSolder } = workOf(findings, catalogue);
   const numberOf = (circuitId: string): string => index.circuits.get(circuitId)?.number ?? circuitId;
   return {
     format: 'mendum-plan',
@@ -142,12 +160,8 @@ export function plan(
     catalogue: { id: catalogue.id, version: catalogue.version, name: catalogue.name },
     gate: gateState(job.gate, damaged, damagedRuns),
     cautions: cautionsFor({
-      cuts: methods.length > 0,
-      heats: [...methods.map((method) => method.heat), ...(coversHeat ? (['hotAir'] as const) : [])],
-      crimps: methods.some((method) => method.family === 'closedBarrel' || method.family === 'openClip'),
-      leadedSolder: catalogue.parts.some(
-        (part) => part.kind === 'solder' && part.alloy === 'tinLead' && solderIds.has(part.id),
-      ),
+      acts,
+      leadedSolder,
       fuelVapour: damagedRuns.some((run) => run.zone.fuelVapour),
       airbag: damaged.some((circuit) => circuit.kind === 'airbag'),
       highVoltage: damaged.some((circuit) => circuit.kind === 'highVoltage'),

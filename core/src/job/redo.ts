@@ -1,3 +1,4 @@
+import { reachCostMm } from '../sizing/index.ts';
 import type { FindingPlan, SplicePlan } from './types.ts';
 
 /** What cutting out a joint costs before it is accepted. Lengths in mm. */
@@ -19,8 +20,7 @@ export function redoCost(finding: FindingPlan, splice: SplicePlan, shrunk: boole
   // Not beyond the run's start, but where the repair reaches past it anyway.
   const lostFromMm = finding.x1Mm < 0 ? finding.x1Mm - lossPerSideMm : Math.max(0, finding.x1Mm - lossPerSideMm);
   const lostToMm = finding.x2Mm + lossPerSideMm;
-  const lapMm = splice.joint.reach.kind === 'lapped' ? splice.joint.reach.lapMm : 0;
-  const slackLeftMm = finding.slackMm - (lostToMm - lostFromMm) - lapMm;
+  const slackLeftMm = finding.slackMm - (lostToMm - lostFromMm) - reachCostMm(splice.joint.reach);
   const becomes = splice.side !== 'only' ? 'longerInsert' : slackLeftMm >= -1e-9 ? 'oneSplice' : 'twoSplices';
   return {
     lossPerSideMm,

@@ -128,7 +128,9 @@ export function splicePlan(
         method.family === 'soldered'
           ? around.practice.figures.parkFromSolderMm
           : around.practice.figures.parkFromCrimpMm,
+      untwistedAtMostMm: around.practice.figures.untwistedAtMostMm,
       tugN,
+      solid: wires.some((wire) => wire.conductor.kind === 'solid'),
       notch: sizeInWords(thinnest.size),
       ironW: ironW(thickestMm2),
       twistBack: circuit.pairWith !== undefined,
@@ -165,7 +167,14 @@ export function coverPlan(decided: Decided, around: Surroundings): CoverPlan | u
     covers: coveredBy(finding, around.practice),
     diameterMm: cover.diameterMm,
     make,
-    steps: stepsForCover(id, make, cover, atMm, nodeName(around.run.fromNodeId, around)),
+    steps: stepsForCover(
+      id,
+      make,
+      cover,
+      atMm,
+      nodeName(around.run.fromNodeId, around),
+      around.practice.figures.overlapMm,
+    ),
     checks: checksFor({
       family: 'cover',
       seal: cover.coverId === 'sleeveCover' ? 'sleeve' : 'wrap',

@@ -1,8 +1,8 @@
 import { describe, expect, test } from 'vitest';
-import { CRIMP_ONLY } from '../practice/index.ts';
+import { BENCH_SOLDER, CRIMP_ONLY } from '../practice/index.ts';
 import { DRY_CABIN, onlyFinding, wire, type CaseOptions } from '../test/samples.ts';
 import type { WireSpec } from '../wire/index.ts';
-import { SLACK, DAMP, VAPOUR, WET, CASES } from './test/tradeCases.ts';
+import { SLACK, DAMP, VAPOUR, WET, CASES, solid } from './test/tradeCases.ts';
 
 describe('answers of the printed tables', () => {
   test.each(CASES)('$why', ({ wire: own, far, finding, options, kind, approach, method, part, strips }) => {
@@ -26,6 +26,13 @@ describe('answers of the printed tables', () => {
     ['hot air in vapour', wire(1.5), { zone: VAPOUR }, 'sealedButt', 'vapour.hotAir'],
     ['an iron in vapour', wire(1.5), { zone: VAPOUR }, 'wrappedSolder', 'vapour.iron'],
     ['a part under its place', wire(1.5), { zone: { ...DRY_CABIN, ambientC: 130 } }, 'sealedButt', 'rated.under'],
+    [
+      'solid strands that there are none of',
+      solid(18),
+      { practice: BENCH_SOLDER },
+      'interlacedSolder',
+      'solid.interlaced',
+    ],
     ['a tap that stays', wire(1.5), {}, 'piercingTap', 'tap.permanent'],
     ['a window on a parted wire', wire(1.5), {}, 'windowClipWrap', 'tap.cannotRejoin'],
     ['solder in a crimp-only shop', wire(1.5), { practice: CRIMP_ONLY }, 'solderSleeve', 'practice.crimpOnly'],

@@ -26,5 +26,5 @@ export { CROWDING, QUICK, THOROUGH } from './solve/laidOut.ts';
 export type { Effort, LaidOut } from './solve/laidOut.ts';
 export { closingOf } from './closing.ts';
 export type { Closing } from './closing.ts';
-export { brokenPairRules, pairLayout, TURNS_PER_M, untwistedAlong } from './pairs.ts';
+export { brokenPairRules, pairLayout, untwistedAlong } from './pairs.ts';
 export type { PairLayout, Untwisted } from './pairs.ts';

@@ -1,9 +1,8 @@
 import type { BrokenRule } from './check.ts';
 import { figure } from '../units/index.ts';
+import { TURNS_PER_M } from '../wire/index.ts';
 import type { PlacedSplice } from './types.ts';
 
-/** Turns per metre to which a twisted pair is restored. */
-export const TURNS_PER_M = { least: 33, most: 50 } as const;
 /** Between two splices a pair counts as twisted again when there is room for a whole turn at the loosest twist, mm. */
 const ONE_TURN_MM = 1000 / TURNS_PER_M.least;
 /** Inserts that differ by less are equally long, mm. */

@@ -16,6 +16,7 @@ export type {
   SizedJoint,
   Verdict,
 } from './types.ts';
+export { ACTS, type Act } from './acts.ts';
 export { WRAP_LAYERS } from './kinds/sealing.ts';
 export { redoPerSideMm, spareOf } from './redo.ts';
 export { METHOD_IDS } from './types.ts';

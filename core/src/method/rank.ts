@@ -110,6 +110,7 @@ const SIZING_RULES: Record<Failure['lacks'], string> = {
   barrel: 'size.noPartHolds',
   sleeve: 'sleeve.none',
   wires: 'size.tooManyWires',
+  solid: 'solid.interlaced',
   duty: 'tap.cannotRejoin',
 };
 

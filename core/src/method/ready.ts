@@ -112,7 +112,7 @@ export interface Wanted {
 }
 
 /** What no other part would mend: the number of wires and the duty. */
-const FIXED: ReadonlySet<Failure['lacks']> = new Set(['wires', 'duty']);
+const FIXED: ReadonlySet<Failure['lacks']> = new Set(['wires', 'solid', 'duty']);
 
 /** First from what is on the shelf, then from what is listed, then from what exists; so a missing part can be named. */
 export function sizeFromShelf(

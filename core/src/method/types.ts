@@ -91,7 +91,7 @@ export interface SizedJoint {
 /** Sizing either gives a joint or says which figure stands in the way; `sleeve` failures are told apart from copper that nothing holds. */
 export type Sizing =
   | { readonly ok: true; readonly joint: SizedJoint }
-  | { readonly ok: false; readonly lacks: 'barrel' | 'sleeve' | 'wires' | 'duty'; readonly because: string };
+  | { readonly ok: false; readonly lacks: 'barrel' | 'sleeve' | 'wires' | 'solid' | 'duty'; readonly because: string };
 
 /** The wires of a joint and what sizing may use. */
 export interface SizingRequest {

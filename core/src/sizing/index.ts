@@ -10,7 +10,14 @@ export {
   TERMINAL_EXTRA_MM,
 } from './terminal.ts';
 export { stripClosedBarrelMm, crimpPointMm, BARREL_STOP_MM, STRIP_TOLERANCE_MM } from './strip.ts';
-export { chooseSleeve, sleeveCutMm, recoveredLengthMm, recoveredWallMm, lengthwiseShrink } from './sleeve.ts';
+export {
+  RECOVERS_AT_C,
+  chooseSleeve,
+  sleeveCutMm,
+  recoveredLengthMm,
+  recoveredWallMm,
+  lengthwiseShrink,
+} from './sleeve.ts';
 export type { SleeveNeed } from './sleeve.ts';
 export {
   easeMm,

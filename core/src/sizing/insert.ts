@@ -2,9 +2,15 @@ import type { Stretch } from '../damage/index.ts';
 
 /**
  * How a joint spends wire. A butt's ends stop half a millimetre from its middle; lapped conductors lie beside each other for
- * `lapMm`; a wrapped joint uses its strips up in the wrapping (lap 0).
+ * `lapMm`; a wrapped joint uses its strips up in the wrapping (lap 0). Ends that are tinned first are cut level afterwards, which takes
+ * `tinnedMm` of each.
  */
-export type Reach = { readonly kind: 'butt' } | { readonly kind: 'lapped'; readonly lapMm: number };
+export type Reach =
+  | { readonly kind: 'butt' }
+  | { readonly kind: 'lapped'; readonly lapMm: number; readonly tinnedMm?: number | undefined };
+
+/** What cutting tinned ends level takes of each end, mm. */
+const levelledMm = (reach: Reach): number => (reach.kind === 'butt' ? 0 : (reach.tinnedMm ?? 0));
 
 /** Where a joint's centre may lie, mm from the run's start. */
 export interface Window {
@@ -22,7 +28,9 @@ const EASE_SHARE = 0.01;
 /** Ease in mm for an insert between faces that far apart: max(3, 1 %). */
 export const easeMm = (betweenFacesMm: number): number => Math.max(EASE_LEAST_MM, EASE_SHARE * betweenFacesMm);
 
-const insertShareMm = (reach: Reach): number => (reach.kind === 'butt' ? -2 * HALF_STOP_MM : reach.lapMm);
+// Where ends are cut level, the old wire's and the insert's own.
+const insertShareMm = (reach: Reach): number =>
+  reach.kind === 'butt' ? -2 * HALF_STOP_MM : reach.lapMm + 2 * levelledMm(reach);
 
 /**
  * Length in mm to cut an inserted wire between remaining ends at x1 and x2: butt (x2 − x1) − 2·1.0 + ease, lapped by o
@@ -38,22 +46,26 @@ export function insertLengthMm(x1: number, x2: number, left: Reach, right: Reach
   return x2 - x1 + insertShareMm(left) + insertShareMm(right) + easeMm(x2 - x1);
 }
 
-/** Wire in mm that one joint takes beyond what is lost: a butt nothing, a lapped joint its lap. */
-export const reachCostMm = (reach: Reach): number => (reach.kind === 'butt' ? 0 : reach.lapMm);
+/** Wire in mm that one joint takes beyond what is lost: a butt nothing, a lapped joint its lap, and what its tinned ends are cut level by. */
+export const reachCostMm = (reach: Reach): number => (reach.kind === 'butt' ? 0 : reach.lapMm + 2 * levelledMm(reach));
 
 /** One splice when slack covers what is lost and the joint's lap, else two. Unknown slack counts as 0. */
 export const splicesFromSlack = (lostMm: number, slackMm: number, reach: Reach): 1 | 2 =>
   lostMm + reachCostMm(reach) <= slackMm + 1e-9 ? 1 : 2;
 
+/** From the cut to the joint's centre, towards the loss; mm. */
+const inwardMm = (reach: Reach): number =>
+  reach.kind === 'butt' ? HALF_STOP_MM : -(reach.lapMm / 2 + levelledMm(reach));
+
 /** Centre of a joint in mm from the conductor end that it takes on its outer side. */
 export function centreFromFace(faceMm: number, side: Side, reach: Reach): number {
-  const inward = reach.kind === 'butt' ? HALF_STOP_MM : -reach.lapMm / 2;
+  const inward = inwardMm(reach);
   return side === 'left' ? faceMm + inward : faceMm - inward;
 }
 
 /** The cut in mm that puts a joint's centre where it is: the inverse of `centreFromFace`. */
 export function faceFromCentre(centreMm: number, side: Side, reach: Reach): number {
-  const inward = reach.kind === 'butt' ? HALF_STOP_MM : -reach.lapMm / 2;
+  const inward = inwardMm(reach);
   return side === 'left' ? centreMm - inward : centreMm + inward;
 }
 

@@ -11,13 +11,15 @@ export interface InsertWireChoice {
   readonly refusedBecause?: string | undefined;
 }
 
+const STRANDED = { kind: 'stranded' } as const;
+
 const sameColour = (a: WireSpec, b: WireSpec): boolean =>
   a.colour.base === b.colour.base && a.colour.stripe === b.colour.stripe;
 
 /**
  * The wire for an insert: the one asked for unless it is smaller or cooler than the wire it replaces; else from the wire on
  * hand the same size in the same colour, with leave the same size in another colour, one step larger in the same colour; else the
- * original's own, to be found or ordered. Never smaller, never solid for stranded, never another colour without leave.
+ * original's own, to be found or ordered. Never smaller, never solid, never another colour without leave.
  * @param placeC ambient and own heating, which the jacket must stand
  * @param lengthMm that must be on hand in one piece
  * @param otherColours whether somebody allows another colour, tagged at both ends
@@ -55,7 +57,7 @@ export function chooseInsertWire(
         a.item.id.localeCompare(b.item.id),
     );
   const [best] = fitting;
-  if (!best) return { wire: { ...old, jacket: { ...old.jacket } }, colourDiffers: false, larger: false };
+  if (!best) return { wire: { ...old, conductor: STRANDED }, colourDiffers: false, larger: false };
   return { wire: best.item.wire, stockId: best.item.id, colourDiffers: best.colourDiffers, larger: best.larger };
 }
 
@@ -68,8 +70,8 @@ function whyRefused(next: WireSpec, old: WireSpec, placeC: number): string | und
     const remedy = would ? `Take ${sizeInWords(would)} or more.` : `No size of that series would do.`;
     return `${sizeInWords(next.size)} is smaller than the ${sizeInWords(old.size)} that it would replace. ${remedy}`;
   }
-  if (next.conductor.kind === 'solid' && old.conductor.kind === 'stranded')
-    return 'Solid wire does not replace stranded wire.';
+  if (next.conductor.kind === 'solid')
+    return 'Inserted wire is stranded, whatever it replaces: solid wire breaks at its splices.';
   if (ratedC(next) < placeC)
     return `Its jacket stands ${ratedC(next)} °C and the place can reach ${Math.round(placeC)} °C.`;
   return undefined;

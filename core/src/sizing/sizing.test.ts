@@ -28,6 +28,8 @@ const SEALED = partsOf(GENERIC_PARTS, 'sealedButt');
 const CLIPS = partsOf(GENERIC_PARTS, 'clip');
 const SLEEVES = partsOf(GENERIC_PARTS, 'sleeve');
 const BUTT: Reach = { kind: 'butt' };
+/** A lap of 10 whose tinned ends are cut level by 3 each. */
+const TINNED: Reach = { kind: 'lapped', lapMm: 10, tinnedMm: 3 };
 const lapped = (lapMm: number): Reach => ({ kind: 'lapped', lapMm });
 
 describe('barrel by copper', () => {
@@ -121,6 +123,8 @@ describe('insert and slack', () => {
     { lost: 12, slack: 11.9, reach: BUTT, splices: 2 },
     { lost: 12, slack: 21, reach: lapped(9), splices: 1 },
     { lost: 12, slack: 20, reach: lapped(9), splices: 2 },
+    { lost: 12, slack: 28, reach: TINNED, splices: 1 },
+    { lost: 12, slack: 27.9, reach: TINNED, splices: 2 },
   ])('lost $lost, slack $slack, $reach.kind: $splices', ({ lost, slack, reach, splices }) =>
     expect(splicesFromSlack(lost, slack, reach)).toBe(splices),
   );
@@ -142,7 +146,7 @@ describe('insert and slack', () => {
       fc.property(
         fc.double({ min: 0, max: 1e4, noNaN: true }),
         fc.constantFrom('left' as const, 'right' as const),
-        fc.constantFrom(BUTT, lapped(0), lapped(9)),
+        fc.constantFrom(BUTT, lapped(0), lapped(9), TINNED),
         (face, side, reach) => {
           expect(faceFromCentre(centreFromFace(face, side, reach), side, reach)).toBeCloseTo(face, 9);
         },
@@ -212,6 +216,13 @@ describe('wire to insert', () => {
       '1.5 mm² is smaller than the 2.5 mm² that it would replace. Take 2.5 mm² or more.',
     );
     expect(choice.stockId).toBe('reel-2.5-red');
+  });
+  it('is stranded, whatever it replaces', () => {
+    const solid = wire(2.5, { conductor: { kind: 'solid' }, colour: { base: 'pink' } });
+    expect(chooseInsertWire(solid, FULL_SHELF.wires, 60, 300).wire.conductor.kind).toBe('stranded');
+    expect(chooseInsertWire(wire(2.5), FULL_SHELF.wires, 60, 300, { asked: solid }).refusedBecause).toContain(
+      'stranded',
+    );
   });
   it('orders the original when no reel has it', () =>
     expect(chooseInsertWire(wire(13), FULL_SHELF.wires, 60, 300).stockId).toBeUndefined());

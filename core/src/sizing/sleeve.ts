@@ -4,6 +4,9 @@ import { ceilTo } from '../units/index.ts';
 /** Lengthwise shrink: adhesive tube 10 %, single wall 5 %. */
 export const lengthwiseShrink = (series: SleeveSeries): number => (series === 'single2to1' ? 0.05 : 0.1);
 
+/** A tube recovers at about this, °C. Source: numbers, sleeves. */
+export const RECOVERS_AT_C = 120;
+
 /** Wall in mm once recovered: single 0.5; adhesive 1.0 up to 6 supplied, 1.5 up to 12, 2.0 above. */
 export function recoveredWallMm(sleeve: Pick<SleevePart, 'series' | 'suppliedIdMm'>): number {
   if (sleeve.series === 'single2to1') return 0.5;

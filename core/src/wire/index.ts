@@ -38,3 +38,4 @@ export { COLOUR_SYSTEMS, COLOUR_SYSTEM_WORDS } from './colourSystems.ts';
 export type { ColourSystem } from './colourSystems.ts';
 export { judgeColourSystem, readColour } from './colourWords.ts';
 export type { ColourReading, SystemEvidence, SystemVerdict } from './colourWords.ts';
+export { TURNS_PER_M } from './twist.ts';

@@ -10,7 +10,7 @@ import type { WireSpec } from '../../wire/index.ts';
 const awg = (gauge: number, more: Partial<WireSpec> = {}): WireSpec =>
   wire(1, { size: { basis: 'awg', awg: gauge }, ...more });
 const trade = (gauge: number): WireSpec => wire(1, { size: { basis: 'trade', awg: gauge } });
-const solid = (gauge: number): WireSpec => awg(gauge, { conductor: { kind: 'solid' } });
+export const solid = (gauge: number): WireSpec => awg(gauge, { conductor: { kind: 'solid' } });
 const only = (...kinds: Part['kind'][]): Catalogue => ({
   ...FULL_SHELF,
   parts: FULL_SHELF.parts.map((part) => (kinds.includes(part.kind) ? part : { ...part, quantity: 0 })),

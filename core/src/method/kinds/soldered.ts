@@ -12,6 +12,10 @@ interface Lay {
   readonly words: string;
   readonly stripMm: number;
   readonly lapMm: number;
+  /** Tinned before it is laid; each end is then cut level, which takes this much of it. */
+  readonly tinnedMm?: number | undefined;
+  /** Strands are pushed into strands: solid wire has none. */
+  readonly strandedOnly?: boolean | undefined;
   readonly jointMm: number;
   readonly thickness: number;
   readonly mostMm2: number;
@@ -40,6 +44,8 @@ const soldered = (lay: Lay): Method => ({
         lacks: 'wires',
         because: `${left.length + right.length} wires meet here; a ${lay.words} joint takes one from each side.`,
       };
+    if (lay.strandedOnly && (a.solid || b.solid))
+      return { ok: false, lacks: 'solid', because: `Solid wire has no strands to be ${lay.words}: wrap it or lap it.` };
     const thickest = Math.max(a.areaMm2, b.areaMm2);
     if (thickest > lay.mostMm2 * 1.02)
       return {
@@ -64,7 +70,7 @@ const soldered = (lay: Lay): Method => ({
         partName: solder.name,
         fitsWords: `${figure(a.areaMm2, 3)} and ${figure(b.areaMm2, 3)} mm², up to ${lay.mostMm2}`,
         upperLimitMm2: lay.mostMm2,
-        reach: { kind: 'lapped', lapMm: lay.lapMm },
+        reach: { kind: 'lapped', lapMm: lay.lapMm, ...(lay.tinnedMm === undefined ? {} : { tinnedMm: lay.tinnedMm }) },
         left: { stripMm: lay.stripMm, folded: false },
         right: { stripMm: lay.stripMm, folded: false },
         jointLengthMm: lay.jointMm,
@@ -94,6 +100,7 @@ export const interlacedSolder = soldered({
   id: 'interlacedSolder',
   name: 'Interlaced solder + adhesive sleeve',
   words: 'interlaced',
+  strandedOnly: true,
   stripMm: 12,
   lapMm: 12,
   jointMm: 14,
@@ -107,8 +114,9 @@ export const lapSolder = soldered({
   id: 'lapSolder',
   name: 'Lap solder + adhesive sleeve',
   words: 'lapped',
-  stripMm: 10,
+  stripMm: 13,
   lapMm: 10,
+  tinnedMm: 3,
   jointMm: 10,
   thickness: 2,
   mostMm2: 6,

@@ -1,5 +1,5 @@
 import { figure } from '../../units/index.ts';
-import { areaMm2, JOINT_DROP_MV, resistanceLimits } from '../../wire/index.ts';
+import { areaMm2, JOINT_DROP_MV, resistanceLimits, TURNS_PER_M } from '../../wire/index.ts';
 import type { Rule } from '../types.ts';
 
 /** What a kind of circuit asks for, whatever the method. */
@@ -25,7 +25,7 @@ export const CARE_RULES: readonly Rule[] = [
     source: 'untwisted 50 at most, 33–50 turns per metre',
     speaks: ({ site, practice }) =>
       site.circuitKind === 'data'
-        ? `A data wire: at most ${figure(practice.figures.untwistedAtMostMm, 0)} mm untwisted, twisted again at 33–50 turns per metre, both wires equally long.`
+        ? `A data wire: at most ${figure(practice.figures.untwistedAtMostMm, 0)} mm untwisted, twisted again at ${TURNS_PER_M.least}–${TURNS_PER_M.most} turns per metre, both wires equally long.`
         : undefined,
   },
   {

@@ -1,4 +1,5 @@
 import { circuitIdFrom, type Circuit, type CircuitKind, type Harness, type WireSpec } from '@mendum/core';
+import { restOf } from '../../ui/rest.ts';
 import { numberOf } from '../../ui/typed.ts';
 
 /** A circuit as it is typed. */
@@ -42,6 +43,21 @@ export function circuitDraftOf(circuit: Circuit | undefined, harness: Harness): 
 
 export type CircuitWrongs = Partial<Record<'number' | 'fromCavity' | 'toCavity' | 'fuse' | 'load', string>>;
 
+/** What the form has fields for, or works out. */
+const MADE_HERE = [
+  'id',
+  'number',
+  'function',
+  'kind',
+  'wire',
+  'from',
+  'to',
+  'runIds',
+  'fuseA',
+  'loadA',
+  'pairWith',
+] as const;
+
 /** The circuit that a draft describes, or what is wrong with its fields. The way through the harness follows from its ends. */
 export function circuitOf(
   draft: CircuitDraft,
@@ -83,6 +99,7 @@ export function circuitOf(
   return {
     ok: true,
     circuit: {
+      ...(before ? restOf(before, MADE_HERE) : {}),
       id,
       number,
       function: draft.function.trim() === '' ? `Circuit ${number}` : draft.function.trim(),

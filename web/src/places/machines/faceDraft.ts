@@ -19,6 +19,8 @@ export interface FaceDraft {
   readonly firsts: string;
   readonly fromRight: boolean;
   readonly renamed: Readonly<Record<string, string>>;
+  /** The face that was opened: what of it has no field here is kept. */
+  readonly before: ConnectorFace | undefined;
 }
 
 export const NEW_FACE: FaceDraft = {
@@ -34,6 +36,7 @@ export const NEW_FACE: FaceDraft = {
   firsts: '',
   fromRight: false,
   renamed: {},
+  before: undefined,
 };
 
 export function faceDraftOf(face: ConnectorFace | undefined): FaceDraft {
@@ -41,6 +44,7 @@ export function faceDraftOf(face: ConnectorFace | undefined): FaceDraft {
   const { layout, numbering } = face;
   return {
     ...NEW_FACE,
+    before: face,
     describedFrom: face.describedFrom ?? 'mating',
     layout: layout.kind,
     renamed: face.renamed ?? {},
@@ -66,6 +70,10 @@ const numbersOf = (text: string): number[] =>
     .filter((part) => part !== '')
     .map(numberOf);
 
+/** A ring as it was: the angle of its first cavity has no field here. */
+const ringBefore = ({ before }: FaceDraft, ring: number): object =>
+  before?.layout.kind === 'round' ? (before.layout.rings[ring] ?? {}) : {};
+
 function layoutOf(draft: FaceDraft): ConnectorFace['layout'] | string {
   switch (draft.layout) {
     case 'rows': {
@@ -89,7 +97,7 @@ function layoutOf(draft: FaceDraft): ConnectorFace['layout'] | string {
     case 'round': {
       const rings = numbersOf(draft.rings);
       return rings.length > 0 && rings.every((count) => Number.isInteger(count) && count >= 1 && count <= 400)
-        ? { kind: 'round', rings: rings.map((count) => ({ count })) }
+        ? { kind: 'round', rings: rings.map((count, ring) => ({ ...ringBefore(draft, ring), count })) }
         : 'Give the number of cavities in each ring, from the outside in, such as 6, 1.';
     }
     case 'free': {
@@ -112,7 +120,13 @@ function layoutOf(draft: FaceDraft): ConnectorFace['layout'] | string {
 
 function numberingOf(draft: FaceDraft): Numbering | string {
   const fromRight = draft.fromRight ? { fromRight: true } : {};
-  if (draft.numbering === 'letters') return { kind: 'letters', ...fromRight };
+  const before = draft.before?.numbering;
+  if (draft.numbering === 'letters')
+    return {
+      kind: 'letters',
+      ...(before?.kind === 'letters' && before.skip ? { skip: before.skip } : {}),
+      ...fromRight,
+    };
   if (draft.numbering === 'rowFirsts') {
     const firsts = numbersOf(draft.firsts);
     return firsts.length > 0 && firsts.every(Number.isInteger)

@@ -8,6 +8,7 @@ import {
   type ToolTask,
 } from '@mendum/core';
 import { NumberField, Select, TextField } from '../../ui/field.tsx';
+import { restOf } from '../../ui/rest.ts';
 import { numberOf } from '../../ui/typed.ts';
 import { ItemForm, type ItemFormProps } from './ItemForm.tsx';
 import { TASK_WORDS } from './words.ts';
@@ -30,6 +31,7 @@ export function ToolForm({ item: tool, onSave, ...frame }: ItemFormProps<Tool>) 
       return setWrong('Its dies go from a smaller to a larger copper area in mm², or leave both empty.');
     const { id, name, tasks, ratchet, calibratedUntil, families } = made;
     return onSave({
+      ...restOf(made, ['range', 'families', 'calibratedUntil']),
       id,
       name,
       tasks,

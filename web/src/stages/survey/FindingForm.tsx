@@ -268,6 +268,18 @@ export function FindingForm({ start, version, onSaved, onClose }: FindingFormPro
               The wire beyond the damage is another one
             </label>
             {draft.farWire ? <WireFields wire={draft.farWire} onChange={(farWire) => set({ farWire })} /> : null}
+            <label className="flex min-h-11 items-center gap-3">
+              <input
+                type="checkbox"
+                className="size-6 accent-(--copper)"
+                checked={draft.insertWire !== undefined}
+                onChange={(event) => set({ insertWire: event.target.checked ? firstCircuit?.wire : undefined })}
+              />
+              Take this wire as insert, if one is needed
+            </label>
+            {draft.insertWire ? (
+              <WireFields wire={draft.insertWire} onChange={(insertWire) => set({ insertWire })} />
+            ) : null}
           </section>
         </>
       )}

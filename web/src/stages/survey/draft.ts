@@ -14,6 +14,7 @@ import {
   type JobProblem,
   type WireSpec,
 } from '@mendum/core';
+import { restOf } from '../../ui/rest.ts';
 import { numberOf } from '../../ui/typed.ts';
 
 /** A finding as it is being typed: text until it is checked. Lengths in mm. */
@@ -41,6 +42,10 @@ export interface Draft {
   readonly freeNodeId: string;
   readonly freeCavity: string;
   readonly farWire: WireSpec | undefined;
+  /** The wire asked for as an insert. */
+  readonly insertWire: WireSpec | undefined;
+  /** What of a finding that is edited has no field here: it is kept as it is. */
+  readonly rest: Readonly<Record<string, unknown>>;
   readonly temporaryUntil: string;
   readonly note: string;
 }
@@ -75,10 +80,38 @@ export function newDraft(
     freeNodeId: '',
     freeCavity: '',
     farWire: undefined,
+    insertWire: undefined,
+    rest: {},
     temporaryUntil: '',
     note: '',
   };
 }
+
+/** What the form has fields for, of every kind of finding. */
+const MADE_HERE = [
+  'id',
+  'circuitId',
+  'runId',
+  'kind',
+  'fromMm',
+  'toMm',
+  'cutBackLeftMm',
+  'cutBackRightMm',
+  'slackMm',
+  'freedEndMm',
+  'farWire',
+  'insertWire',
+  'temporaryUntil',
+  'note',
+  'sort',
+  'at',
+  'shortByMm',
+  'strandsLost',
+  'strandsTotal',
+  'branchWires',
+  'mainUncut',
+  'freeCavity',
+] as const;
 
 /** The draft of a finding that is there. */
 export function draftOf(finding: Finding): Draft {
@@ -103,6 +136,8 @@ export function draftOf(finding: Finding): Draft {
     freeNodeId: finding.kind === 'addCircuit' ? (finding.freeCavity?.nodeId ?? '') : '',
     freeCavity: finding.kind === 'addCircuit' ? (finding.freeCavity?.cavity ?? '') : '',
     farWire: finding.farWire,
+    insertWire: finding.insertWire,
+    rest: restOf(finding, MADE_HERE),
     temporaryUntil: finding.temporaryUntil ?? '',
     note: finding.note ?? '',
   };
@@ -123,6 +158,7 @@ function build(draft: Draft, circuitId: string, id: string, { harness }: Job): F
   const slack = optional(draft.slackMm).value;
   const freed = optional(draft.freedEndMm).value;
   const base = {
+    ...draft.rest,
     id,
     circuitId,
     runId: draft.runId,
@@ -133,6 +169,7 @@ function build(draft: Draft, circuitId: string, id: string, { harness }: Job): F
     ...(slack === undefined ? {} : { slackMm: slack }),
     ...(freed === undefined ? {} : { freedEndMm: freed }),
     ...(draft.farWire ? { farWire: draft.farWire } : {}),
+    ...(draft.insertWire ? { insertWire: draft.insertWire } : {}),
     ...(draft.temporaryUntil === '' ? {} : { temporaryUntil: draft.temporaryUntil }),
     ...(draft.note.trim() === '' ? {} : { note: draft.note.trim() }),
     ...(draft.sort !== '' && FINDING_SORTS[draft.kind]?.[draft.sort] !== undefined ? { sort: draft.sort } : {}),

@@ -1,0 +1,96 @@
+import { describe, expect, it, test } from 'vitest';
+import {
+  CAVITY_FINDING_KINDS,
+  FINDING_KINDS,
+  FINDING_SORTS,
+  type CavityFindingKind,
+  type Finding,
+  type FindingKind,
+  type Job,
+  type WireSpec,
+} from '@mendum/core';
+import { viewOf } from '../../test/job.tsx';
+import { draftOf, findingsOf } from './draft.ts';
+
+/** A thing with every field that its type has: the compiler fails where one is missing. */
+type Whole<T> = { readonly [K in keyof T]-?: Exclude<T[K], undefined> };
+
+const WIRE: Whole<WireSpec> = {
+  size: { basis: 'awg', awg: 14 },
+  conductor: { kind: 'stranded', strands: 19 },
+  jacket: { material: 'etfe', wall: 'general', outerDiameterMm: 3.3 },
+  colour: { base: 'green', stripe: 'yellow' },
+};
+/** The members of the union that may be of a kind. */
+type Of<K extends FindingKind> = Finding extends infer F
+  ? F extends { readonly kind: infer Kinds }
+    ? K extends Kinds
+      ? F
+      : never
+    : never
+  : never;
+const JOB: Job = { ...viewOf([]).job, findings: [] };
+
+const base = {
+  id: 'F',
+  circuitId: 'C1',
+  runId: 'R1',
+  fromMm: 300,
+  toMm: 330,
+  cutBackLeftMm: 3,
+  cutBackRightMm: 4,
+  slackMm: 12,
+  freedEndMm: 5.2,
+  farWire: WIRE,
+  insertWire: { ...WIRE, colour: { base: 'pink' } },
+  temporaryUntil: '2031-02-03',
+  note: 'seen on the north side',
+} as const;
+const at = { nodeId: 'X1', cavity: '1' };
+const atEnd = { ...base, fromMm: 0, toMm: 1, cutBackLeftMm: 0, at };
+const more = {
+  strandsLost: { strandsLost: 3, strandsTotal: 19 },
+  addCircuit: { branchWires: [WIRE], mainUncut: true, freeCavity: { nodeId: 'X2', cavity: '14' } },
+  poorRepair: { branchWires: [WIRE] },
+};
+const sortOf = (kind: FindingKind): string => Object.keys(FINDING_SORTS[kind] ?? { none: '' })[0]!;
+
+/** A finding of every kind with every field of its type. */
+const FULL: { readonly [K in FindingKind]: Whole<Of<K>> } = {
+  jacketRubbed: { ...base, kind: 'jacketRubbed', sort: '' },
+  parted: { ...base, kind: 'parted', sort: '' },
+  corroded: { ...base, kind: 'corroded', sort: '' },
+  cooked: { ...base, kind: 'cooked', sort: '' },
+  strandsLost: { ...base, ...more.strandsLost, kind: 'strandsLost', sort: '' },
+  poorRepair: { ...base, ...more.poorRepair, kind: 'poorRepair', sort: sortOf('poorRepair') },
+  addCircuit: { ...base, ...more.addCircuit, kind: 'addCircuit', sort: '' },
+  ...(Object.fromEntries(
+    CAVITY_FINDING_KINDS.map((kind) => [
+      kind,
+      { ...atEnd, kind, sort: sortOf(kind), ...(kind === 'tooShort' ? { shortByMm: 40 } : {}) },
+    ]),
+  ) as { readonly [K in CavityFindingKind]: Whole<Of<K>> }),
+};
+/** A sort belongs to kinds that have sorts. */
+const stored = (kind: FindingKind): Finding => {
+  const { sort, ...finding } = FULL[kind];
+  return (FINDING_SORTS[kind] ? { ...finding, sort } : finding) as Finding;
+};
+
+describe('a finding opened and saved', () => {
+  test.each(FINDING_KINDS)('%s keeps every field that it has', (kind) => {
+    const finding = stored(kind);
+    const result = findingsOf(draftOf(finding), JOB);
+    expect(result.ok ? result.findings[0] : result.wrong).toEqual(finding);
+  });
+  it('keeps a field that the form has never heard of', () => {
+    const finding = { ...stored('parted'), weather: 'rain' } as unknown as Finding;
+    const result = findingsOf(draftOf(finding), JOB);
+    expect(result.ok && result.findings[0]).toEqual(finding);
+  });
+  it('lets go of what is emptied', () => {
+    const result = findingsOf({ ...draftOf(stored('parted')), slackMm: '', note: '', insertWire: undefined }, JOB);
+    expect(result.ok && Object.keys(result.findings[0]!)).not.toEqual(expect.arrayContaining(['slackMm']));
+    expect(result.ok && result.findings[0]).not.toHaveProperty('insertWire');
+  });
+});
