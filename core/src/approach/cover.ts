@@ -1,9 +1,9 @@
 import { spiralTapeMm } from '../bundle/index.ts';
-import { findPart, notOnShelf, partsOf, type Catalogue, type TapePart } from '../catalogue/index.ts';
+import { findStanding, notOnShelf, partsOf, type Catalogue, type Part, type TapePart } from '../catalogue/index.ts';
 import type { Zone } from '../harness/index.ts';
 import { WRAP_LAYERS, type RuleHit } from '../method/index.ts';
 import type { Practice } from '../practice/index.ts';
-import { chooseSleeve, recoveredWallMm, sleeveCutMm } from '../sizing/index.ts';
+import { byPreference, overSleeveMm, sleeveCutMm, sleeveFits } from '../sizing/index.ts';
 import { figure } from '../units/index.ts';
 import type { MethodStatus } from '../method/index.ts';
 import type { CoverId, RankedCover } from './types.ts';
@@ -51,8 +51,14 @@ function ratedHit(part: { name: string; ratedC: number }, site: CoverSite): Rule
 function sleeveCover(site: CoverSite, practice: Practice, catalogue: Catalogue): RankedCover {
   const { overlapMm, slideFactor, gripShare } = practice.figures;
   const passMm = Math.max(site.freedEndMm ?? 0, site.jacketMm);
-  const need = { passMm, gripMm: site.jacketMm, adhesive: true, slideFactor, gripShare };
-  const found = findPart(catalogue, (parts) => chooseSleeve(partsOf(parts, 'sleeve'), need));
+  const need = { passMm, gripMm: site.jacketMm, slideFactor, gripShare };
+  const fits = (adhesive: boolean) => (parts: readonly Part[]) =>
+    sleeveFits(partsOf(parts, 'sleeve'), { ...need, adhesive });
+  const glued = findStanding(catalogue, site.placeC, fits(true));
+  // A single wall only where it is dry and no adhesive sleeve that is there fits or stands the place.
+  const isGlued = glued?.onShelf === true && glued.part.ratedC >= site.placeC;
+  const plain = isGlued || site.zone.moisture !== 'dry' ? undefined : findStanding(catalogue, site.placeC, fits(false));
+  const found = plain?.onShelf && plain.part.ratedC >= site.placeC ? plain : glued;
   const part = found?.part;
   const hits: RuleHit[] = [];
   if (site.freedEndMm === undefined)
@@ -94,7 +100,7 @@ function sleeveCover(site: CoverSite, practice: Practice, catalogue: Catalogue):
     hits,
     partId: part?.id,
     partName: part?.name ?? 'adhesive sleeve',
-    diameterMm: site.jacketMm + 2 * (part ? recoveredWallMm(part) : 0),
+    diameterMm: part ? overSleeveMm(site.jacketMm, part) : site.jacketMm,
     lengthMm: part ? sleeveCutMm(site.damageMm, overlapMm, part.series) : 0,
     because:
       status === 'allowed'
@@ -104,7 +110,11 @@ function sleeveCover(site: CoverSite, practice: Practice, catalogue: Catalogue):
 }
 
 function wrapCover(tape: TapePart['tape'], site: CoverSite, practice: Practice, catalogue: Catalogue): RankedCover {
-  const found = findPart(catalogue, (parts) => partsOf(parts, 'tape').find((one) => one.tape === tape));
+  const found = findStanding(catalogue, site.placeC, (parts) =>
+    partsOf(parts, 'tape')
+      .filter((one) => one.tape === tape)
+      .sort(byPreference((one) => ({ upperLimitMm2: 0, diameterMm: one.thicknessMm, lengthMm: 0 }))),
+  );
   const part = found?.part;
   const dry = site.zone.moisture === 'dry';
   const hits: RuleHit[] = [];

@@ -138,13 +138,14 @@ function closeSteps(make: SpliceToMake): Draft[] {
     );
   }
   if ((seal.kind === 'builtIn' && joint.methodId !== 'solderSleeve') || seal.kind === 'sleeve') {
+    const glued = seal.kind === 'builtIn' || seal.adhesive;
     const bring = seal.kind === 'sleeve' ? 'Bring the sleeve over the middle of the joint. ' : '';
     steps.push(
       draft(
         'shrink',
         'shrink',
         'Shrink the sleeve',
-        `${bring}Hot air with the reflector, low, from the middle outwards, until glue shows all round at both ends. Then keep it still.`,
+        `${bring}Hot air with the reflector, low, from the middle outwards, ${glued ? 'until glue shows all round at both ends' : 'until it is tight all round: a single wall has no glue'}. Then keep it still.`,
         'Ends first traps air and leaves a window.',
         { waitS: COOL_S, figure: { value: RECOVERS_AT_C, digits: 0, unit: '°C' } },
       ),

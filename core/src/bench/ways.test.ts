@@ -2,7 +2,7 @@ import { describe, expect, it, test } from 'vitest';
 import { FULL_SHELF, type Catalogue, type Part } from '../catalogue/index.ts';
 import type { Finding } from '../damage/index.ts';
 import { BENCH_SOLDER, CRIMP_FIRST, type Habits, type Practice } from '../practice/index.ts';
-import { DRY_CABIN, onlyFinding, WET_SHAKING, wire, type CaseOptions } from '../test/samples.ts';
+import { DRY_CABIN, jobWith, onlyFinding, planOf, WET_SHAKING, wire, type CaseOptions } from '../test/samples.ts';
 import type { MethodId } from '../method/index.ts';
 import type { BenchStep } from './types.ts';
 
@@ -60,10 +60,20 @@ describe('steps of each way of joining', () => {
     expect(keys(soldered)).toEqual(expect.arrayContaining(['sleeve', 'flux', 'wrap', 'solder', 'shrink']));
   });
   it('a lap alone is tinned, cut level and laid over what stays', () => {
-    const lap = steps({}, { practice: BENCH_SOLDER }, 'lapSolder');
+    const job = jobWith([{ kind: 'parted', slackMm: 60 }], { circuits: [{ wire: wire(1.5) }] });
+    const choice = {
+      findingId: 'F1',
+      use: 'lapSolder' as const,
+      reason: 'no room',
+      by: 'Ines',
+      at: '2030-01-01T08:00:00Z',
+    };
+    const [plan] = planOf({ ...job, choices: [choice] }, { practice: BENCH_SOLDER }).findings;
+    expect(plan?.chosen).toBe('lapSolder');
+    const lap = plan?.splices[0]?.steps ?? [];
     expect(keys(lap)).toEqual(expect.arrayContaining(['strip', 'tin', 'level', 'wrap', 'solder']));
-    expect(lap.splices[0]?.joint.left.stripMm).toBe(13);
-    expect(lap.splices[0]?.steps.find((step) => step.key === 'wrap')?.figure?.value).toBe(10);
+    const figureOf = (key: string): number | undefined => lap.find((step) => step.key === key)?.figure?.value;
+    expect(['strip', 'level', 'wrap'].map(figureOf)).toEqual([13, 10, 10]);
   });
   it('a bared window: nothing is cut, the window is bared on the whole wire, and taped where no end is free', () => {
     const window = steps({ kind: 'addCircuit', branchWires: [wire(0.5)], mainUncut: true }, {}, 'windowClipWrap');

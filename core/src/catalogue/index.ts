@@ -38,4 +38,4 @@ export { editCatalogue } from './edit.ts';
 export type { CatalogueEdit } from './edit.ts';
 export { fieldOf, fieldText, PART_FIELDS, PART_KIND_WORDS, withField } from './fields.ts';
 export type { PartField } from './fields.ts';
-export { findPart, notOnShelf } from './find.ts';
+export { findPart, findStanding, mostOf, notOnShelf } from './find.ts';

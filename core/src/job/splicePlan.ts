@@ -140,6 +140,7 @@ export function splicePlan(
     checks: checksFor({
       family: method.family,
       seal: joint.seal.kind,
+      glueless: joint.seal.kind === 'sleeve' && !joint.seal.adhesive,
       tinLead: solder?.kind === 'solder' && solder.alloy === 'tinLead',
       shielded: shield !== undefined,
       pullMinimumN: pullMinimumN(areaMm2(thinnest.size)),

@@ -1,12 +1,4 @@
-import {
-  centreWindowOfLead,
-  centreWindowOfOne,
-  centreWindowsOfTwo,
-  centresWithin,
-  legalCentres,
-  splicesFromSlack,
-  type Window,
-} from '../sizing/index.ts';
+import { splicesFromSlack } from '../sizing/index.ts';
 import { figure } from '../units/index.ts';
 import { METHODS } from './kinds/index.ts';
 import {
@@ -19,7 +11,7 @@ import {
   type Sized,
   type Wanted,
 } from './ready.ts';
-import { spareOf } from './redo.ts';
+import { hasRoom } from './room.ts';
 import { CARE_RULES } from './rules/care.ts';
 import { orderOf, PREFERENCES } from './rules/preference.ts';
 import { PLACE_RULES, PRACTICE_RULES } from './rules/place.ts';
@@ -28,39 +20,6 @@ import type { Method, MethodCase, MethodStatus, RankedMethod, Rule, RuleHit, Sit
 
 /** Every rule that bars, warns or requires, in the order in which they are shown. */
 export const RULES: readonly Rule[] = [...PLACE_RULES, ...PRACTICE_RULES, ...SHELF_RULES, ...CARE_RULES];
-
-/** Whether the joints' bodies find a legal place, by their windows and the keep-outs; a circuit's own two never overlap. */
-function hasRoom(site: Site, joints: readonly SizedJoint[]): boolean {
-  const [first, second] = joints;
-  if (!first) return false;
-  if (!second) {
-    const window = site.lead
-      ? centreWindowOfLead(site.lost, site.lead.atStart, first.reach, site.lead.mostMm)
-      : centreWindowOfOne(site.lost, spareOf(first, site.lost, site.slackMm));
-    return (
-      legalCentres(centresWithin(window, first.bodyLengthMm, site.within), first.bodyLengthMm, site.keepOuts).length > 0
-    );
-  }
-  return (
-    hasRoomForTwo(site, first, second, site.keepOuts) ||
-    (site.keepOutsBeyond !== undefined && hasRoomForTwo(site, first, second, site.keepOutsBeyond()))
-  );
-}
-
-function hasRoomForTwo(
-  { lost, within }: Site,
-  first: SizedJoint,
-  second: SizedJoint,
-  keepOuts: Site['keepOuts'],
-): boolean {
-  const windows = centreWindowsOfTwo(lost, first.reach, second.reach);
-  const legal = (window: Window, { bodyLengthMm }: SizedJoint): Window[] =>
-    legalCentres(centresWithin(window, bodyLengthMm, within), bodyLengthMm, keepOuts);
-  const leftmost = legal(windows.left, first)[0]?.fromMm;
-  const rightmost = legal(windows.right, second).at(-1)?.toMm;
-  if (leftmost === undefined || rightmost === undefined) return false;
-  return rightmost - leftmost >= (first.bodyLengthMm + second.bodyLengthMm) / 2 - 1e-9;
-}
 
 const NO_ROOM: Omit<RuleHit, 'because'> = {
   ruleId: 'place.noRoom',
@@ -101,6 +60,11 @@ function prepare(method: Method, site: Site, shelf: ReadyShelf, wanted: Wants): 
     const reach = 'joints' in one.sized ? one.sized.joints[0]?.reach : undefined;
     const reaches =
       reach !== undefined && splicesFromSlack(site.lost.toMm - site.lost.fromMm, site.slackMm, reach) === 1;
+    // What holds no joint of one splice may hold both of an insert, whose own wire is another one.
+    if (!reach && !method.leavesWhole) {
+      const two = build(2);
+      return 'joints' in two.sized ? two : one;
+    }
     if (!reach || method.leavesWhole || (reaches && one.room)) return one;
   }
   return build(2);
@@ -155,7 +119,9 @@ function caseOf(
 const FREE_ENOUGH_MM = 500;
 
 /** Everything of a site that a ranking depends on, once each method's splices and room are known. */
-function siteKey(site: Site, wanted: Wants, prepared: readonly Prepared[]): string {
+function siteKey(site: Site, wanted: Wants, prepared: readonly Prepared[], shelf: ReadyShelf): string {
+  // What is picked differs from place to place: joints are the same only when they are the same thing.
+  const idOf = (joints: readonly SizedJoint[]): string => joints.map((joint) => shelf.numberOf(joint)).join('+');
   const { zone, lost, lead } = site;
   const free = Math.max(site.freeLeftMm, site.freeRightMm);
   const positions = prepared.every((one) => one.room)
@@ -184,7 +150,9 @@ function siteKey(site: Site, wanted: Wants, prepared: readonly Prepared[]): stri
     lead?.mostMm,
     free >= FREE_ENOUGH_MM ? 'free' : `${free} ${lost.toMm - lost.fromMm}`,
     positions,
-    prepared.map((one) => (one.room ? one.splices : -one.splices)).join(''),
+    prepared
+      .map(({ room, splices, sized }) => `${room ? splices : -splices}${'joints' in sized ? idOf(sized.joints) : ''}`)
+      .join(),
   ].join('|');
 }
 
@@ -247,7 +215,7 @@ const STATUS_ORDER: Record<MethodStatus, number> = { allowed: 0, shelf: 1, refus
 export function rankMethods(site: Site, shelf: ReadyShelf): readonly RankedMethod[] {
   const wanted = { 1: wantedAt(site, 1), 2: wantedAt(site, 2) };
   const prepared = METHODS.map((method) => prepare(method, site, shelf, wanted));
-  const key = siteKey(site, wanted, prepared);
+  const key = siteKey(site, wanted, prepared, shelf);
   const known = shelf.ranked.get(key);
   if (known) return known;
   const ranked = rank(prepared, site, shelf, wanted);

@@ -9,22 +9,10 @@ import {
 } from '../catalogue/index.ts';
 import type { Practice } from '../practice/index.ts';
 import { holds, sumAreaMm2, type JointWires } from '../sizing/index.ts';
-import { wireFacts, type WireFacts } from '../wire/index.ts';
+import { jointsWanted } from './wanted.ts';
+import { needsAt, pickFor, type Picked } from './pick.ts';
+import type { WireFacts } from '../wire/index.ts';
 import type { Method, RankedMethod, ShelfFacts, Site, SizedJoint, Sizing } from './types.ts';
-
-/** The joints of a repair with one splice, or with an insert between two. */
-function jointsWanted(site: Site, splices: 1 | 2): JointWires[] {
-  const own = wireFacts(site.wire);
-  const far = wireFacts(site.farWire);
-  const branches = site.branchWires.map(wireFacts);
-  const insert = wireFacts(site.insertWire);
-  if (site.lead) return site.lead.atStart ? [{ left: [insert], right: [far] }] : [{ left: [own], right: [insert] }];
-  if (splices === 1) return [{ left: [own], right: [far, ...branches] }];
-  return [
-    { left: [own], right: [insert] },
-    { left: [insert], right: [far, ...branches] },
-  ];
-}
 
 export type Failure = Extract<Sizing, { readonly ok: false }>;
 
@@ -33,6 +21,9 @@ export interface Sized {
   readonly parts: readonly Part[];
 }
 
+/** By joint: everything that holds its copper, best by size first. */
+type Choices = readonly (readonly SizedJoint[])[];
+
 /** Sizes every joint from one set of parts; the first failure speaks for all. */
 function sizeAll(
   method: Method,
@@ -40,8 +31,8 @@ function sizeAll(
   site: Pick<Site, 'duty' | 'freedEndMm'>,
   parts: readonly Part[],
   practice: Practice,
-): Sized | Failure {
-  const joints: SizedJoint[] = [];
+): Choices | Failure {
+  const choices: (readonly SizedJoint[])[] = [];
   const amongUnlike =
     wanted.length > 1 && wanted.some(({ left, right }) => Math.abs(sumAreaMm2(left) - sumAreaMm2(right)) > 1e-9);
   for (const wires of wanted) {
@@ -54,9 +45,9 @@ function sizeAll(
       freedEndMm: method.window ? site.freedEndMm : undefined,
     });
     if (!sized.ok) return sized;
-    joints.push(sized.joint);
+    choices.push(sized.joints);
   }
-  return { joints, parts };
+  return choices;
 }
 
 /**
@@ -66,8 +57,11 @@ function sizeAll(
 export interface ReadyShelf {
   readonly catalogue: Catalogue;
   readonly practice: Practice;
-  readonly stockedFor: { readonly 1: readonly Part[]; readonly 2: readonly Part[] };
-  readonly sized: Map<string, Sized | Failure>;
+  /** What parts are taken from: what is there, what is listed, what exists; so that a missing part can be named. */
+  readonly tiers: readonly (readonly Part[])[];
+  readonly sized: Map<string, Choices | Failure>;
+  /** A number for each sized joint, as long as the shelf lives. */
+  readonly numberOf: (joint: SizedJoint) => number;
   readonly tooled: Map<string, Tooled>;
   readonly ranked: Map<string, readonly RankedMethod[]>;
   readonly facts: ShelfFacts;
@@ -85,15 +79,45 @@ function shelfFacts(catalogue: Catalogue): ShelfFacts {
   };
 }
 
+/** Numbers things in the order in which they are first asked for. */
+function numbering(): (joint: SizedJoint) => number {
+  const numbers = new WeakMap<SizedJoint, number>();
+  let last = 0;
+  return (joint) => {
+    const known = numbers.get(joint);
+    if (known !== undefined) return known;
+    last += 1;
+    numbers.set(joint, last);
+    return last;
+  };
+}
+
+/** Whether two lines are the same part, however many there are and wherever they lie. */
+function isSamePart(one: Part, other: Part): boolean {
+  const figures = (part: Part): string =>
+    JSON.stringify({ ...part, quantity: 0, place: undefined, figuresFrom: 'usual', colour: undefined });
+  return figures(one) === figures(other);
+}
+
+/** What is there; what is listed, where that is more; what exists, where that is more still. */
+function tiersOf({ parts }: Catalogue): readonly (readonly Part[])[] {
+  const stocked = parts.filter((part) => part.quantity >= 1);
+  const byId = new Map(parts.map((part) => [part.id, part]));
+  const isListed = GENERIC_PARTS.every((part) => {
+    const own = byId.get(part.id);
+    return own !== undefined && isSamePart(own, part);
+  });
+  return [stocked, ...(stocked.length < parts.length ? [parts] : []), ...(isListed ? [] : [GENERIC_PARTS])];
+}
+
 /** Makes a catalogue ready for one plan. */
 export function readyShelf(catalogue: Catalogue, practice: Practice): ReadyShelf {
-  const stocked = (splices: number): Part[] =>
-    catalogue.parts.filter((part) => part.quantity >= (isPerJoint(part) ? splices : 1));
   return {
     catalogue,
     practice,
-    stockedFor: { 1: stocked(1), 2: stocked(2) },
+    tiers: tiersOf(catalogue),
     sized: new Map(),
+    numberOf: numbering(),
     tooled: new Map(),
     ranked: new Map(),
     facts: shelfFacts(catalogue),
@@ -114,24 +138,53 @@ export interface Wanted {
 /** What no other part would mend: the number of wires and the duty. */
 const FIXED: ReadonlySet<Failure['lacks']> = new Set(['wires', 'solid', 'duty']);
 
-/** First from what is on the shelf, then from what is listed, then from what exists; so a missing part can be named. */
+/** Whether what is taken already leaves enough of a joint's parts for another joint. */
+function isLeft(joint: SizedJoint, taken: readonly SizedJoint[], { facts }: ReadyShelf): boolean {
+  return joint.usesPartIds.every((id) => {
+    const part = facts.byId.get(id);
+    const used = taken.filter((other) => other.usesPartIds.includes(id)).length;
+    return !part || !isPerJoint(part) || part.quantity > used;
+  });
+}
+
+/**
+ * A method's joints for a site, each part picked for its place: first from what is on the shelf, then from what is listed, then from what
+ * exists. A part that would have to be ordered and stands the place goes before one that lies there and does not.
+ */
 export function sizeFromShelf(
   method: Method,
-  { joints, key: wiresKey }: Wanted,
+  { joints: wanted, key: wiresKey }: Wanted,
   site: Site,
   splices: 1 | 2,
   shelf: ReadyShelf,
 ): Sized | Failure {
-  const key = `${method.id} ${site.duty} ${splices} ${method.window ? (site.freedEndMm ?? '') : ''} ${wiresKey}`;
-  const known = shelf.sized.get(key);
-  if (known) return known;
-  let outcome: Sized | Failure = { ok: false, lacks: 'barrel', because: 'Nothing is listed.' };
-  for (const parts of [shelf.stockedFor[splices], shelf.catalogue.parts, GENERIC_PARTS]) {
-    outcome = sizeAll(method, joints, site, parts, shelf.practice);
-    if ('joints' in outcome || FIXED.has(outcome.lacks)) break;
+  const key = `${method.id} ${site.duty} ${method.window ? (site.freedEndMm ?? '') : ''} ${wiresKey}`;
+  const needs = needsAt(site, splices);
+  let failure: Failure = { ok: false, lacks: 'barrel', because: 'Nothing is listed.' };
+  let best: (Sized & { readonly refused: number }) | undefined;
+  for (const [tier, parts] of shelf.tiers.entries()) {
+    const tierKey = `${tier} ${key}`;
+    const choices = shelf.sized.get(tierKey) ?? sizeAll(method, wanted, site, parts, shelf.practice);
+    shelf.sized.set(tierKey, choices);
+    if ('ok' in choices) {
+      failure = choices;
+      if (FIXED.has(choices.lacks)) break;
+      continue;
+    }
+    const picked: Picked[] = [];
+    for (const [at, all] of choices.entries()) {
+      const side = choices.length === 1 ? 'only' : at === 0 ? 'left' : 'right';
+      const taken = picked.map((one) => one.joint);
+      const open = tier === 0 && taken.length > 0 ? all.filter((joint) => isLeft(joint, taken, shelf)) : all;
+      const one = pickFor(needs, open, side);
+      if (one) picked.push(one);
+    }
+    if (picked.length < choices.length) continue;
+    const refused = picked.reduce((sum, { misses }) => sum + misses.refused, 0);
+    if (!best || refused < best.refused) best = { joints: picked.map(({ joint }) => joint), parts, refused };
+    if (refused === 0) break;
   }
-  shelf.sized.set(key, outcome);
-  return outcome;
+  return best ?? failure;
 }
 
 export function missingParts(joints: readonly SizedJoint[], { byId }: ShelfFacts, parts: readonly Part[]): string[] {

@@ -50,6 +50,8 @@ export type Seal =
       readonly cutMm: number;
       readonly passesMm: number;
       readonly gripsMm: number;
+      /** Glue inside; a single wall has none and seals only where it is dry. */
+      readonly adhesive: boolean;
       readonly buildUp?:
         | {
             readonly partId: string;
@@ -88,9 +90,9 @@ export interface SizedJoint {
   readonly foldMissing: boolean;
 }
 
-/** Sizing either gives a joint or says which figure stands in the way; `sleeve` failures are told apart from copper that nothing holds. */
+/** Sizing either gives the joints that hold the copper, best by size first, or says which figure stands in the way; `sleeve` failures are told apart from copper that nothing holds. */
 export type Sizing =
-  | { readonly ok: true; readonly joint: SizedJoint }
+  | { readonly ok: true; readonly joints: readonly SizedJoint[] }
   | { readonly ok: false; readonly lacks: 'barrel' | 'sleeve' | 'wires' | 'solid' | 'duty'; readonly because: string };
 
 /** The wires of a joint and what sizing may use. */

@@ -187,6 +187,18 @@ function sealLook(): Check {
   ]);
 }
 
+/** A sleeve without glue: where it is dry. */
+const TIGHT_LOOK = look('seal.tight', 'Sleeve', 'Once it is cold: tight all round, over jacket on both sides.', [
+  good('Tight, no window, over jacket on both sides'),
+  bad(
+    'rework',
+    'loose',
+    'Loose, split or short',
+    'Too large, too hot, or cut too short.',
+    'Cut it off and slide a new one on, or wrap it.',
+  ),
+]);
+
 /** The checks that belong to a method and its seal, in the order in which they are made. */
 export function checksFor(subject: Provable): Check[] {
   const looks: Record<Provable['family'], readonly Check[]> = {
@@ -220,7 +232,8 @@ export function checksFor(subject: Provable): Check[] {
       limits: subject.limits,
     });
   }
-  checks.push(...SEAL_LOOKS[subject.family === 'cover' && subject.seal === 'builtIn' ? 'sleeve' : subject.seal]);
+  if (subject.glueless === true) checks.push(TIGHT_LOOK);
+  else checks.push(...SEAL_LOOKS[subject.family === 'cover' && subject.seal === 'builtIn' ? 'sleeve' : subject.seal]);
   if (subject.shielded === true) checks.push(...SHIELD_LOOKS);
   if (subject.family === 'openClip')
     checks.push({

@@ -26,7 +26,35 @@ export const holds = (range: Range, areaMm2: number): boolean =>
 /** The copper of an end's wires adds up. */
 export const sumAreaMm2 = (wires: readonly WireFacts[]): number => wires.reduce((sum, wire) => sum + wire.areaMm2, 0);
 
-const byUpperLimit = (a: { range: Range }, b: { range: Range }): number => a.range.maxMm2 - b.range.maxMm2;
+/** What decides between parts that hold the same copper; lengths and diameters in mm. */
+interface Figures {
+  readonly upperLimitMm2: number;
+  readonly diameterMm: number;
+  readonly lengthMm: number;
+}
+
+/**
+ * Parts by preference: lowest upper limit, then thinner, shorter, more in stock. Which line of the shelf they stand on never decides: of
+ * parts that are alike in all of these the id does, so that the answer is always the same.
+ */
+export const byPreference =
+  <T extends { readonly id: string; readonly quantity: number }>(figuresOf: (part: T) => Figures) =>
+  (a: T, b: T): number => {
+    const [one, other] = [figuresOf(a), figuresOf(b)];
+    return (
+      one.upperLimitMm2 - other.upperLimitMm2 ||
+      one.diameterMm - other.diameterMm ||
+      one.lengthMm - other.lengthMm ||
+      b.quantity - a.quantity ||
+      (a.id < b.id ? -1 : Number(a.id > b.id))
+    );
+  };
+
+const byButt = byPreference<ButtPart>((part) => ({
+  upperLimitMm2: part.range.maxMm2,
+  diameterMm: part.crimpedDiameterMm,
+  lengthMm: part.overallLengthMm,
+}));
 
 function endFits(part: ButtPart, wires: readonly WireFacts[], folded: boolean): boolean {
   const [lone] = wires;
@@ -42,16 +70,13 @@ function foldWanted(wires: readonly WireFacts[], parts: readonly ButtPart[]): bo
 }
 
 /**
- * The butt for a joint: among those that hold both ends, the one with the lowest upper limit. Folds are settled first: solid
+ * The butts for a joint, best first: those that hold both ends, by preference. Folds are settled first: solid
  * wire and copper below every range are doubled where the doubled copper is in range and lies side by side in the bore;
  * where two sizes find no barrel together, the thinner lone wire is tried doubled.
- * @returns nothing when no part holds both ends in any way
+ * @returns none when no part holds both ends in any way
  */
-export function fitButt(parts: readonly ButtPart[], joint: JointWires): ButtFit | undefined {
-  const sorted = [...parts].sort(byUpperLimit);
-  const find = (leftFolded: boolean, rightFolded: boolean): ButtPart | undefined =>
-    sorted.find((part) => endFits(part, joint.left, leftFolded) && endFits(part, joint.right, rightFolded));
-
+export function buttFits(parts: readonly ButtPart[], joint: JointWires): readonly ButtFit[] {
+  const sorted = [...parts].sort(byButt);
   const wantLeft = foldWanted(joint.left, parts);
   const wantRight = foldWanted(joint.right, parts);
   const thinnerIsLeft = sumAreaMm2(joint.left) < sumAreaMm2(joint.right);
@@ -62,24 +87,41 @@ export function fitButt(parts: readonly ButtPart[], joint: JointWires): ButtFit 
     [false, false],
     [joint.left.length === 1 && thinnerIsLeft, joint.right.length === 1 && !thinnerIsLeft],
   ];
+  const fits: ButtFit[] = [];
   for (const [leftFolded, rightFolded] of tries) {
-    const part = find(leftFolded, rightFolded);
-    if (part) {
-      const foldMissing = (wantLeft && !leftFolded) || (wantRight && !rightFolded);
-      return { part, leftFolded, rightFolded, foldMissing };
+    const foldMissing = (wantLeft && !leftFolded) || (wantRight && !rightFolded);
+    for (const part of sorted) {
+      const isKnown = fits.some((fit) => fit.part === part);
+      if (!isKnown && endFits(part, joint.left, leftFolded) && endFits(part, joint.right, rightFolded))
+        fits.push({ part, leftFolded, rightFolded, foldMissing });
     }
   }
-  return undefined;
+  return fits;
 }
 
-/** The part whose range for all copper together holds every wire of the joint; the lowest upper limit goes first. */
-export function fitTotal<T extends ClipPart | CapPart>(parts: readonly T[], totalMm2: number): T | undefined {
-  let best: T | undefined;
-  for (const part of parts) {
-    if (holds(part.totalRange, totalMm2) && (!best || part.totalRange.maxMm2 < best.totalRange.maxMm2)) best = part;
-  }
-  return best;
-}
+/** The best butt for a joint by its size alone. */
+export const fitButt = (parts: readonly ButtPart[], joint: JointWires): ButtFit | undefined =>
+  buttFits(parts, joint)[0];
+
+const lengthOf = (part: ClipPart | CapPart): number => (part.kind === 'cap' ? part.lengthMm : part.lapMm);
+const thicknessOf = (part: ClipPart | CapPart): number =>
+  part.kind === 'cap' ? part.diameterMm : part.crimpedDiameterMm;
+
+/** The parts whose range for all copper together holds every wire of the joint, best first. */
+export const totalFits = <T extends ClipPart | CapPart>(parts: readonly T[], totalMm2: number): readonly T[] =>
+  parts
+    .filter((part) => holds(part.totalRange, totalMm2))
+    .sort(
+      byPreference<T>((part) => ({
+        upperLimitMm2: part.totalRange.maxMm2,
+        diameterMm: thicknessOf(part),
+        lengthMm: lengthOf(part),
+      })),
+    );
+
+/** The best of those by its size alone. */
+export const fitTotal = <T extends ClipPart | CapPart>(parts: readonly T[], totalMm2: number): T | undefined =>
+  totalFits(parts, totalMm2)[0];
 
 /** A step-down butt and the side that goes into its small end. */
 export interface StepDownFit {
@@ -87,19 +129,38 @@ export interface StepDownFit {
   readonly smallSide: 'left' | 'right';
 }
 
-/** The step-down whose small end holds the one side and whose large end the other; of several the one with the lowest upper limits. */
-export function fitStepDown(parts: readonly StepDownPart[], joint: JointWires): StepDownFit | undefined {
+/** The step-downs whose small end holds the one side and whose large end the other, best first: the lowest upper limit of the large end, then of the small one. */
+export function stepDownFits(parts: readonly StepDownPart[], joint: JointWires): readonly StepDownFit[] {
   const left = sumAreaMm2(joint.left);
   const right = sumAreaMm2(joint.right);
   const smallSide = left <= right ? 'left' : 'right';
-  const part = parts
+  const alike = byPreference<StepDownPart>((part) => ({
+    upperLimitMm2: part.smallRange.maxMm2,
+    diameterMm: part.crimpedDiameterMm,
+    lengthMm: part.overallLengthMm,
+  }));
+  return parts
     .filter((one) => holds(one.smallRange, Math.min(left, right)) && holds(one.largeRange, Math.max(left, right)))
-    .sort((a, b) => a.largeRange.maxMm2 - b.largeRange.maxMm2 || a.smallRange.maxMm2 - b.smallRange.maxMm2)[0];
-  return part && { part, smallSide };
+    .sort((a, b) => a.largeRange.maxMm2 - b.largeRange.maxMm2 || alike(a, b))
+    .map((part) => ({ part, smallSide }));
 }
 
-/** The solder-and-seal sleeve that holds both sides; the lowest upper limit goes first. */
+/** The best step-down by its size alone. */
+export const fitStepDown = (parts: readonly StepDownPart[], joint: JointWires): StepDownFit | undefined =>
+  stepDownFits(parts, joint)[0];
+
+/** The solder-and-seal sleeves that hold both sides, best first. */
+export const solderSleeveFits = (parts: readonly SolderSleevePart[], joint: JointWires): readonly SolderSleevePart[] =>
+  parts
+    .filter((part) => [joint.left, joint.right].every((side) => holds(part.range, sumAreaMm2(side))))
+    .sort(
+      byPreference<SolderSleevePart>((part) => ({
+        upperLimitMm2: part.range.maxMm2,
+        diameterMm: part.diameterMm,
+        lengthMm: part.overallLengthMm,
+      })),
+    );
+
+/** The best of those by its size alone. */
 export const fitSolderSleeve = (parts: readonly SolderSleevePart[], joint: JointWires): SolderSleevePart | undefined =>
-  [...parts]
-    .sort(byUpperLimit)
-    .find((part) => holds(part.range, sumAreaMm2(joint.left)) && holds(part.range, sumAreaMm2(joint.right)));
+  solderSleeveFits(parts, joint)[0];

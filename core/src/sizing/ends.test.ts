@@ -5,10 +5,10 @@ import { facts } from '../test/samples.ts';
 import {
   balanceSides,
   centreWindowOfLead,
-  fitPigtail,
+  pigtailFits,
   fitSolderSleeve,
   fitStepDown,
-  fitTerminal,
+  terminalFits,
   fitWireSeal,
   leadLengthMm,
   newTerminalTakesMm,
@@ -86,7 +86,7 @@ describe('parts for two sizes, and for the end of a wire', () => {
     ['ferrule8', 1.5, 'terminal-ferrule8-1.5'],
     ['ferrule8', 1, 'terminal-ferrule8-1'],
   ] as const)('%s for %f mm²: %s', (family, area, id) =>
-    expect(fitTerminal(partsOf(GENERIC_PARTS, 'terminal'), family, facts(area))?.id).toBe(id),
+    expect(terminalFits(partsOf(GENERIC_PARTS, 'terminal'), family, facts(area))[0]?.id).toBe(id),
   );
   test.each([
     [1.3, 'wireSeal-1.2–1.6'],
@@ -99,9 +99,9 @@ describe('parts for two sizes, and for the end of a wire', () => {
   );
   it('a pigtail has the ways and no wire smaller', () => {
     const pigtails = partsOf(GENERIC_PARTS, 'pigtail');
-    expect(fitPigtail(pigtails, 3, 3, 1.3)?.id).toBe('pigtail-3-1.5');
-    expect(fitPigtail(pigtails, undefined, 4, 0.5)?.id).toBe('pigtail-4-0.75');
-    expect(fitPigtail(pigtails, 2, 2, 4)).toBeUndefined();
+    expect(pigtailFits(pigtails, 3, 3, 1.3)[0]?.id).toBe('pigtail-3-1.5');
+    expect(pigtailFits(pigtails, undefined, 4, 0.5)[0]?.id).toBe('pigtail-4-0.75');
+    expect(pigtailFits(pigtails, 2, 2, 4)).toEqual([]);
   });
 });
 

@@ -1,18 +1,34 @@
-export { holds, fitButt, fitSolderSleeve, fitStepDown, fitTotal, sumAreaMm2, RANGE_TOLERANCE } from './barrel.ts';
+export {
+  buttFits,
+  byPreference,
+  holds,
+  fitButt,
+  fitSolderSleeve,
+  fitStepDown,
+  fitTotal,
+  solderSleeveFits,
+  stepDownFits,
+  sumAreaMm2,
+  totalFits,
+  RANGE_TOLERANCE,
+} from './barrel.ts';
 export type { ButtFit, JointWires, StepDownFit } from './barrel.ts';
 export { balanceSides } from './balance.ts';
 export {
-  fitPigtail,
-  fitTerminal,
   fitWireSeal,
   newTerminalTakesMm,
+  pigtailFits,
   takesJacket,
+  terminalFits,
+  wireSealFits,
   TERMINAL_EXTRA_MM,
 } from './terminal.ts';
 export { stripClosedBarrelMm, crimpPointMm, BARREL_STOP_MM, STRIP_TOLERANCE_MM } from './strip.ts';
 export {
   RECOVERS_AT_C,
   chooseSleeve,
+  overSleeveMm,
+  sleeveFits,
   sleeveCutMm,
   recoveredLengthMm,
   recoveredWallMm,

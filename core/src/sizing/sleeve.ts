@@ -24,26 +24,41 @@ export interface SleeveNeed {
 }
 
 /**
- * The sleeve: smallest supplied bore ≥ slideFactor · pass, with a recovered bore ≤ gripShare · grip; of equal supplied
- * bores the larger recovered one.
+ * Sleeves that will do, best first: smallest supplied bore ≥ slideFactor · pass, with a recovered bore ≤ gripShare · grip; of equal
+ * supplied bores the larger recovered one, then more in stock.
  * @example passing 4.9 and gripping 2.83 takes 6/2: 5.39 ≤ 6 and 2 ≤ 2.55
  */
-export function chooseSleeve(sleeves: readonly SleevePart[], need: SleeveNeed): SleevePart | undefined {
-  let best: SleevePart | undefined;
-  for (const sleeve of sleeves) {
-    if (need.adhesive && sleeve.series === 'single2to1') continue;
-    if (
-      sleeve.suppliedIdMm < need.slideFactor * need.passMm - 1e-9 ||
-      sleeve.recoveredIdMm > need.gripShare * need.gripMm + 1e-9
+export const sleeveFits = (sleeves: readonly SleevePart[], need: SleeveNeed): readonly SleevePart[] =>
+  sleeves
+    .filter(
+      (sleeve) =>
+        !(need.adhesive && sleeve.series === 'single2to1') &&
+        sleeve.suppliedIdMm >= need.slideFactor * need.passMm - 1e-9 &&
+        sleeve.recoveredIdMm <= need.gripShare * need.gripMm + 1e-9,
     )
-      continue;
-    const better =
-      !best ||
-      sleeve.suppliedIdMm < best.suppliedIdMm ||
-      (sleeve.suppliedIdMm === best.suppliedIdMm && sleeve.recoveredIdMm > best.recoveredIdMm);
-    if (better) best = sleeve;
-  }
-  return best;
+    .sort(
+      (a, b) =>
+        a.suppliedIdMm - b.suppliedIdMm ||
+        b.recoveredIdMm - a.recoveredIdMm ||
+        b.quantity - a.quantity ||
+        (a.id < b.id ? -1 : Number(a.id > b.id)),
+    );
+
+/** The best sleeve by its size alone. */
+export const chooseSleeve = (sleeves: readonly SleevePart[], need: SleeveNeed): SleevePart | undefined =>
+  sleeveFits(sleeves, need)[0];
+
+/**
+ * Thickness in mm over a sleeve that has shrunk on something D thick: √(D² + 4·w·(recovered id + w)), w the recovered wall. A tube keeps its
+ * cross-section: stretched over a thicker thing its wall is thinner.
+ * @example over 4.9 with 6/2: √(24.01 + 4 · 1 · 3) = 6.0
+ */
+export function overSleeveMm(
+  diameterMm: number,
+  sleeve: Pick<SleevePart, 'series' | 'suppliedIdMm' | 'recoveredIdMm'>,
+): number {
+  const wall = recoveredWallMm(sleeve);
+  return Math.sqrt(diameterMm ** 2 + 4 * wall * (sleeve.recoveredIdMm + wall));
 }
 
 /**

@@ -1,6 +1,6 @@
 import type { JacketRange, PigtailPart, TerminalPart, WireSealPart } from '../catalogue/index.ts';
 import type { WireFacts } from '../wire/index.ts';
-import { holds, RANGE_TOLERANCE } from './barrel.ts';
+import { byPreference, holds, RANGE_TOLERANCE } from './barrel.ts';
 
 /** Beyond its strip, a new terminal takes this much of the tail, mm. */
 export const TERMINAL_EXTRA_MM = 2;
@@ -9,12 +9,12 @@ export const TERMINAL_EXTRA_MM = 2;
 export const takesJacket = (range: JacketRange, jacketMm: number): boolean =>
   jacketMm >= range.minMm * (1 - RANGE_TOLERANCE) - 1e-12 && jacketMm <= range.maxMm * (1 + RANGE_TOLERANCE) + 1e-12;
 
-/** The terminal of a family that holds the wire's copper and whose jacket crimp grips its jacket; the lowest upper limit goes first. */
-export const fitTerminal = (
+/** The terminals of a family that hold the wire's copper and whose jacket crimp grips its jacket, best first: lowest upper limit, more in stock. */
+export const terminalFits = (
   parts: readonly TerminalPart[],
   family: TerminalPart['family'],
   wire: WireFacts,
-): TerminalPart | undefined =>
+): readonly TerminalPart[] =>
   parts
     .filter(
       (part) =>
@@ -22,25 +22,31 @@ export const fitTerminal = (
         holds(part.range, wire.areaMm2) &&
         (part.jacketMm === undefined || takesJacket(part.jacketMm, wire.jacketMm)),
     )
-    .sort((a, b) => a.range.maxMm2 - b.range.maxMm2)[0];
+    .sort(byPreference((part) => ({ upperLimitMm2: part.range.maxMm2, diameterMm: 0, lengthMm: part.stripMm })));
+
+/** The wire seals that take a jacket, the smaller first. */
+export const wireSealFits = (parts: readonly WireSealPart[], jacketMm: number): readonly WireSealPart[] =>
+  parts
+    .filter((part) => takesJacket(part.jacketMm, jacketMm))
+    .sort(byPreference((part) => ({ upperLimitMm2: part.jacketMm.maxMm, diameterMm: 0, lengthMm: 0 })));
 
 /** The wire seal that takes a jacket; the smaller of two that do. */
 export const fitWireSeal = (parts: readonly WireSealPart[], jacketMm: number): WireSealPart | undefined =>
-  parts.filter((part) => takesJacket(part.jacketMm, jacketMm)).sort((a, b) => a.jacketMm.maxMm - b.jacketMm.maxMm)[0];
+  wireSealFits(parts, jacketMm)[0];
 
-/** The pigtail with the connector's ways, or enough for its wires where they are not known, and no wire smaller than 0.95 of the circuit's copper; the least copper, then the fewest ways. */
-export const fitPigtail = (
+/** The pigtails with the connector's ways, or enough for its wires where they are not known, and no wire smaller than 0.95 of the circuit's copper: the least copper first, then the fewest ways. */
+export const pigtailFits = (
   parts: readonly PigtailPart[],
   ways: number | undefined,
   wires: number,
   areaMm2: number,
-): PigtailPart | undefined =>
+): readonly PigtailPart[] =>
   parts
     .filter(
       (part) =>
         (ways === undefined ? part.ways >= wires : part.ways === ways) && part.areaMm2 >= 0.95 * areaMm2 - 1e-12,
     )
-    .sort((a, b) => a.areaMm2 - b.areaMm2 || a.ways - b.ways)[0];
+    .sort(byPreference((part) => ({ upperLimitMm2: part.areaMm2, diameterMm: part.ways, lengthMm: 0 })));
 
 /** What a new terminal takes of its tail: its strip, 2 mm, and what is lost; mm. */
 export const newTerminalTakesMm = (stripMm: number, lostMm: number): number => stripMm + TERMINAL_EXTRA_MM + lostMm;

@@ -1,4 +1,4 @@
-import { findPart, notOnShelf, partsOf } from '../../catalogue/index.ts';
+import { findPart, mostOf, notOnShelf, partsOf } from '../../catalogue/index.ts';
 import { RELEASE_GUIDES } from '../../connector/index.ts';
 import { findingInWords, type CavityFinding, type Stretch } from '../../damage/index.ts';
 import type { HarnessNode } from '../../harness/index.ts';
@@ -45,7 +45,7 @@ const redosOf = (input: DecideInput, finding: CavityFinding): readonly Redo[] =>
   input.redos.filter((redo) => redo.findingId === finding.id);
 
 function newTerminal(at: At): Candidate {
-  const fit = fitAt(at.input, at.node, at.finding.at.cavity, at.input.circuit.wire);
+  const fit = fitAt(at.input, at.node, at.finding.at.cavity, at.input.circuit.wire, at.electrical);
   const also = alsoLost(at.input);
   const { lengthMm } = at.input.run;
   const alsoMm = startsAt(at.input, at.finding.at.nodeId)
@@ -99,7 +99,7 @@ function rehouse(at: At, withTerminals: boolean): Candidate | undefined {
       cavity: work(at, both, {
         name: 'New housing with new terminals',
         acts: ['rehouse', 'crimpTerminal'],
-        fit: fitAt(at.input, at.node, at.finding.at.cavity, at.input.circuit.wire),
+        fit: fitAt(at.input, at.node, at.finding.at.cavity, at.input.circuit.wire, at.electrical),
         sharedPartIds: part ? [part.id] : [],
       }),
     },
@@ -137,8 +137,10 @@ function refit(at: At): Candidate {
       input,
       node?.lock === undefined ? `lock piece for ${node?.name ?? 'the connector'}` : 'The lock piece',
       (parts) =>
-        partsOf(parts, 'lockPiece').find(
-          (one) => one.lock === node?.lock && (node.ways === undefined || one.ways === node.ways),
+        mostOf(
+          partsOf(parts, 'lockPiece').filter(
+            (one) => one.lock === node?.lock && (node.ways === undefined || one.ways === node.ways),
+          ),
         ),
     );
     const known =
@@ -154,7 +156,7 @@ function refit(at: At): Candidate {
     };
   }
   if (finding.sort === 'plug') {
-    const { way, part } = refitWay(input, 'The plug', (parts) => partsOf(parts, 'plug')[0]);
+    const { way, part } = refitWay(input, 'The plug', (parts) => mostOf(partsOf(parts, 'plug')));
     return { way, decided: { cavity: work(at, way, { acts: ['plug'], partIds: part ? [part.id] : [] }) } };
   }
   const ofWire = finding.sort !== 'housingSeal';
@@ -187,8 +189,10 @@ function correct(at: At): Candidate {
 
 function solderToPin(at: At): Candidate {
   const { input } = at;
-  const solder = findPart(input.catalogue, (parts) => partsOf(parts, 'solder').find((part) => part.core === 'rosin'));
-  const potting = findPart(input.catalogue, (parts) => partsOf(parts, 'potting')[0]);
+  const solder = findPart(input.catalogue, (parts) =>
+    mostOf(partsOf(parts, 'solder').filter((part) => part.core === 'rosin')),
+  );
+  const potting = findPart(input.catalogue, (parts) => mostOf(partsOf(parts, 'potting')));
   const iron = input.catalogue.tools.find((tool) => tool.tasks.includes('solder'));
   const lacks = [
     ...(solder?.onShelf ? [] : [solder?.part.name ?? 'rosin-core solder']),

@@ -15,7 +15,7 @@ export function fillCavity(
 ): Decision {
   const node = input.nodes.get(at.nodeId);
   const [wire = input.circuit.wire] = finding.branchWires;
-  const fit = terminalFor(wire, node, at.cavity, input.run.zone, input.catalogue);
+  const fit = terminalFor(wire, node, at.cavity, input.run.zone, input.catalogue, base.electrical.placeC);
   const where = `${node?.name ?? at.nodeId}, cavity ${at.cavity}`;
   const misfit = fit.unknown !== undefined && fit.family !== undefined;
   const way: RankedWay = {

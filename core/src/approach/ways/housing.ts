@@ -1,4 +1,4 @@
-import { findPart, notOnShelf, partsOf, type Part } from '../../catalogue/index.ts';
+import { findPart, mostOf, notOnShelf, partsOf, type Part } from '../../catalogue/index.ts';
 import type { HarnessNode } from '../../harness/index.ts';
 import { figure } from '../../units/index.ts';
 import { allowedCurrentA, LEAST_JOINT_MM, resistanceLimits } from '../../wire/index.ts';
@@ -24,8 +24,10 @@ export function rehouseWay(input: DecideInput, node: HarnessNode): { readonly wa
     };
   }
   const found = findPart(input.catalogue, (parts) =>
-    partsOf(parts, 'housing').find(
-      (part) => part.lock === lock && (node.ways === undefined || part.ways === node.ways),
+    mostOf(
+      partsOf(parts, 'housing').filter(
+        (part) => part.lock === lock && (node.ways === undefined || part.ways === node.ways),
+      ),
     ),
   );
   if (!found)

@@ -1,8 +1,8 @@
 import type { Stretch } from '../../damage/index.ts';
 import type { Cavity, HarnessNode } from '../../harness/index.ts';
 import { methodById, rankMethods, type RankedMethod, type Site } from '../../method/index.ts';
-import { chooseInsertWire, fitPigtail, type InsertWireChoice } from '../../sizing/index.ts';
-import { findPart, notOnShelf, partsOf, type PigtailPart } from '../../catalogue/index.ts';
+import { chooseInsertWire, pigtailFits, type InsertWireChoice } from '../../sizing/index.ts';
+import { findStanding, notOnShelf, partsOf, type PigtailPart } from '../../catalogue/index.ts';
 import { figure } from '../../units/index.ts';
 import { areaMm2, isSmaller, type WireSpec } from '../../wire/index.ts';
 import { siteAt } from '../site.ts';
@@ -109,6 +109,16 @@ function releadWay(input: DecideInput, lead: Lead, fit: TerminalFit): RankedWay 
       cost,
       lacks: [],
     };
+  if (fit.refused !== undefined)
+    return {
+      way: 'relead',
+      status: 'refused',
+      ruleId: 'rated.under',
+      because: fit.refused,
+      allowedIf: 'the place stayed cooler, or a terminal that stands it were to be had',
+      cost,
+      lacks: [],
+    };
   const lacks = [
     ...fit.lacks,
     ...(lead.method.status === 'shelf' ? [lead.method.joints[0]?.partName ?? lead.method.name] : []),
@@ -148,8 +158,8 @@ export function pigtailFor(
   const mapped = input.mappings.find((card) => card.nodeId === node.id);
   const join = mapped?.joins.find((one) => one.circuitId === input.circuit.id);
   const lead = join && mapped?.pigtail.find((wire) => wire.cavity === join.pigtailCavity);
-  const found = findPart(input.catalogue, (parts) =>
-    fitPigtail(partsOf(parts, 'pigtail'), node.ways, Math.max(1, circuits.length), areaMm2(thickest.size)),
+  const found = findStanding(input.catalogue, electrical.placeC, (parts) =>
+    pigtailFits(partsOf(parts, 'pigtail'), node.ways, Math.max(1, circuits.length), areaMm2(thickest.size)),
   );
   const count = Math.max(1, circuits.length);
   const cost = { splices: count, minutes: SPLICE_MINUTES * count, wireMm: 0, parts: [found?.part.name ?? 'pigtail'] };
@@ -218,8 +228,13 @@ export function pigtailFor(
 }
 
 /** The terminal at a cavity of a circuit's end, for the wire that will sit in it. */
-export const fitAt = (input: DecideInput, node: HarnessNode | undefined, cavity: string, wire: WireSpec): TerminalFit =>
-  terminalFor(wire, node, cavity, input.run.zone, input.catalogue);
+export const fitAt = (
+  input: DecideInput,
+  node: HarnessNode | undefined,
+  cavity: string,
+  wire: WireSpec,
+  { placeC }: Electrical,
+): TerminalFit => terminalFor(wire, node, cavity, input.run.zone, input.catalogue, placeC);
 
 /** What a lead turns into: its loss, its splice, its wire. */
 export const leadDecided = ({
@@ -244,7 +259,7 @@ export const leadDecided = ({
 export function releadFrom(input: DecideInput, electrical: Electrical, lost: Stretch, end: Cavity): Candidate {
   const { finding, circuit, nodes, practice } = input;
   const node = nodes.get(end.nodeId);
-  const first = fitAt(input, node, end.cavity, circuit.wire);
+  const first = fitAt(input, node, end.cavity, circuit.wire, electrical);
   const lead = leadFrom(
     input,
     electrical,
@@ -252,7 +267,7 @@ export function releadFrom(input: DecideInput, electrical: Electrical, lost: Str
     startsAt(input, end.nodeId),
     (first.terminal?.stripMm ?? 0) + practice.figures.insideHousingMm,
   );
-  const fit = fitAt(input, node, end.cavity, lead.insertWire.wire);
+  const fit = fitAt(input, node, end.cavity, lead.insertWire.wire, electrical);
   return {
     way: releadWay(input, lead, fit),
     decided: {

@@ -47,6 +47,16 @@ function terminalWay(share: WorkShare, fit: TerminalFit, stripMm: number, lost: 
         : `A new terminal takes ${sum} of the tail, which gives only ${figure(slack, 1)}.`,
     };
   }
+  if (fit.refused !== undefined)
+    return {
+      way: 'newTerminal',
+      status: 'refused',
+      ruleId: 'rated.under',
+      because: fit.refused,
+      allowedIf: 'the place stayed cooler, or a terminal that stands it were to be had',
+      cost,
+      lacks: [],
+    };
   if (fit.unknown !== undefined && fit.family !== undefined)
     return {
       way: 'newTerminal',

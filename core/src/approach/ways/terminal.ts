@@ -1,4 +1,4 @@
-import { findPart, partsOf, type Catalogue } from '../../catalogue/index.ts';
+import { findStanding, partsOf, type Catalogue } from '../../catalogue/index.ts';
 import {
   isInHousing,
   terminalInWords,
@@ -7,7 +7,7 @@ import {
   type TerminalFamily,
   type Zone,
 } from '../../harness/index.ts';
-import { fitTerminal, fitWireSeal, holds } from '../../sizing/index.ts';
+import { holds, terminalFits, wireSealFits } from '../../sizing/index.ts';
 import { figure } from '../../units/index.ts';
 import { wireFacts, type WireSpec } from '../../wire/index.ts';
 import type { FittedTerminal } from '../types.ts';
@@ -21,6 +21,8 @@ export interface TerminalFit {
   readonly lacks: readonly string[];
   /** What nobody has noted or nothing can mend. */
   readonly unknown?: string | undefined;
+  /** Why the best there is may not be used here. */
+  readonly refused?: string | undefined;
 }
 
 /** Whether a wire in the cavity wants a seal of its own: as noted, else by the place. */
@@ -44,6 +46,7 @@ export function terminalFor(
   cavity: string,
   zone: Zone,
   catalogue: Catalogue,
+  placeC: number,
 ): TerminalFit {
   const fitting = node?.fittings?.[cavity];
   const family = fitting?.terminal;
@@ -56,7 +59,7 @@ export function terminalFor(
     };
   const facts = wireFacts(wire);
   const words = terminalInWords(family);
-  const found = findPart(catalogue, (parts) => fitTerminal(partsOf(parts, 'terminal'), family, facts));
+  const found = findStanding(catalogue, placeC, (parts) => terminalFits(partsOf(parts, 'terminal'), family, facts));
   if (!found)
     return {
       family,
@@ -66,16 +69,17 @@ export function terminalFor(
     };
   const { part } = found;
   const seal = wantsSeal(fitting, node, zone, family)
-    ? findPart(catalogue, (parts) => fitWireSeal(partsOf(parts, 'wireSeal'), facts.jacketMm))
+    ? findStanding(catalogue, placeC, (parts) => wireSealFits(partsOf(parts, 'wireSeal'), facts.jacketMm))
     : undefined;
   const sealMissing = wantsSeal(fitting, node, zone, family) && !seal;
+  const weak = [part, ...(seal ? [seal.part] : [])].find((one) => one.ratedC < placeC);
   const tools = catalogue.tools.filter(
     (tool) =>
       tool.tasks.includes('crimpTerminal') &&
       (tool.families?.includes(family) ?? true) &&
       (tool.range === undefined || holds(tool.range, facts.areaMm2)),
   );
-  const tool = [...tools].sort((a, b) => Number(b.ratchet) - Number(a.ratchet))[0];
+  const tool = [...tools].sort((a, b) => Number(b.ratchet) - Number(a.ratchet) || (a.id < b.id ? -1 : 1))[0];
   return {
     family,
     terminal: {
@@ -92,6 +96,7 @@ export function terminalFor(
       ...(seal && !seal.onShelf ? [seal.part.name] : []),
       ...(tool ? [] : [`die for the ${words}`]),
     ],
+    ...(weak ? { refused: `${weak.name} is rated ${weak.ratedC} °C; the place reaches ${figure(placeC, 0)}.` } : {}),
     unknown: sealMissing ? `No wire seal takes a jacket of ${figure(facts.jacketMm)} mm.` : undefined,
   };
 }

@@ -1,8 +1,8 @@
 import { partsOf, rangeInWords, type ButtPart } from '../../catalogue/index.ts';
-import { crimpPointMm, fitButt, stripClosedBarrelMm, sumAreaMm2, type ButtFit } from '../../sizing/index.ts';
+import { buttFits, crimpPointMm, stripClosedBarrelMm, sumAreaMm2, type ButtFit } from '../../sizing/index.ts';
 import { figure } from '../../units/index.ts';
 import type { Method, MethodId, SizedJoint, Sizing, SizingRequest } from '../types.ts';
-import { sealBare, sealPartIds } from './sealing.ts';
+import { eachSized, sealedJoints } from './sealing.ts';
 
 /** Two wires in one end of a butt only up to three wires in all. */
 const MOST_WIRES_IN_BUTT = 3;
@@ -46,8 +46,8 @@ function sizeButt(methodId: MethodId, kind: ButtPart['kind'], request: SizingReq
       because: `${count} wires meet here; a butt takes ${MOST_WIRES_IN_BUTT} in all.`,
     };
   }
-  const fit = fitButt(partsOf(request.parts, kind), request.wires);
-  if (!fit) {
+  const fits = buttFits(partsOf(request.parts, kind), request.wires);
+  if (fits.length === 0) {
     const left = sumAreaMm2(request.wires.left);
     const right = sumAreaMm2(request.wires.right);
     return {
@@ -56,7 +56,7 @@ function sizeButt(methodId: MethodId, kind: ButtPart['kind'], request: SizingReq
       because: `No ${kind === 'sealedButt' ? 'sealed butt' : 'plain barrel'} holds ${figure(left, 3)} mm² on one side and ${figure(right, 3)} mm² on the other.`,
     };
   }
-  return { ok: true, joint: bareJoint(methodId, request, fit) };
+  return { ok: true, joints: fits.map((fit) => bareJoint(methodId, request, fit)) };
 }
 
 /** A butt barrel crimped from both ends with its adhesive tube built in. */
@@ -86,19 +86,9 @@ const plainBarrel = (id: MethodId, seal: 'sleeve' | 'wrap', order: number): Meth
   size: (request) => {
     const sized = sizeButt(id, 'plainButt', request);
     if (!sized.ok) return sized;
-    const bare = { lengthMm: sized.joint.jointLengthMm, diameterMm: sized.joint.bodyDiameterMm };
-    const outcome = sealBare(seal, request, bare);
-    if (!outcome.ok) return { ok: false, lacks: 'sleeve', because: outcome.because };
-    const { rated, ...body } = outcome.sealed;
-    return {
-      ok: true,
-      joint: {
-        ...sized.joint,
-        ...body,
-        rated: [...sized.joint.rated, ...rated],
-        usesPartIds: [sized.joint.partId, ...sealPartIds(body.seal)],
-      },
-    };
+    return eachSized(sized.joints, sized, ({ seal: _none, bodyLengthMm: _long, bodyDiameterMm, ...joint }) =>
+      sealedJoints(seal, request, { lengthMm: joint.jointLengthMm, diameterMm: bodyDiameterMm }, joint),
+    );
   },
 });
 

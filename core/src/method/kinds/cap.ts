@@ -1,5 +1,5 @@
 import { partsOf, rangeInWords } from '../../catalogue/index.ts';
-import { fitTotal, sumAreaMm2 } from '../../sizing/index.ts';
+import { totalFits, sumAreaMm2 } from '../../sizing/index.ts';
 import { figure } from '../../units/index.ts';
 import type { Method } from '../types.ts';
 
@@ -16,20 +16,20 @@ export const cap: Method = {
   minutes: 3,
   size: (request) => {
     const total = sumAreaMm2(request.wires.left) + sumAreaMm2(request.wires.right);
-    const part = fitTotal(partsOf(request.parts, 'cap'), total);
-    if (!part) return { ok: false, lacks: 'barrel', because: `No cap holds ${figure(total, 3)} mm² in all.` };
-    const end = { stripMm: part.depthMm, folded: false };
+    const parts = totalFits(partsOf(request.parts, 'cap'), total);
+    if (parts.length === 0)
+      return { ok: false, lacks: 'barrel', because: `No cap holds ${figure(total, 3)} mm² in all.` };
     return {
       ok: true,
-      joint: {
+      joints: parts.map((part) => ({
         methodId: 'cap',
         partId: part.id,
         partName: part.name,
         fitsWords: `${figure(total, 3)} mm² in ${rangeInWords(part.totalRange)}`,
         upperLimitMm2: part.totalRange.maxMm2,
         reach: { kind: 'lapped', lapMm: part.depthMm },
-        left: end,
-        right: end,
+        left: { stripMm: part.depthMm, folded: false },
+        right: { stripMm: part.depthMm, folded: false },
         jointLengthMm: part.lengthMm,
         bodyLengthMm: part.lengthMm,
         bodyDiameterMm: part.diameterMm,
@@ -39,7 +39,7 @@ export const cap: Method = {
         usesPartIds: [part.id],
         foldMissing: false,
         sides: 'all wires from one side, parallel',
-      },
+      })),
     };
   },
 };

@@ -1,8 +1,8 @@
 import { partsOf, rangeInWords, type ClipPart, type ToolTask } from '../../catalogue/index.ts';
-import { balanceSides, fitTotal, sumAreaMm2, type JointWires } from '../../sizing/index.ts';
+import { balanceSides, totalFits, sumAreaMm2, type JointWires } from '../../sizing/index.ts';
 import { figure } from '../../units/index.ts';
-import type { Method, MethodId, SizedJoint } from '../types.ts';
-import { sealBare, sealPartIds } from './sealing.ts';
+import type { Method, MethodId } from '../types.ts';
+import { eachSized, sealedJoints } from './sealing.ts';
 
 interface ClipKind {
   readonly kind: ClipPart['kind'];
@@ -36,30 +36,31 @@ const openClip = (id: MethodId, of: ClipKind, seal: 'sleeve' | 'wrap', order: nu
     const wires = balanceSides(request.wires);
     const left = sumAreaMm2(wires.left);
     const right = sumAreaMm2(wires.right);
-    const part = fitTotal(partsOf(request.parts, of.kind), left + right);
     const total = `${figure(left, 3)} + ${figure(right, 3)} = ${figure(left + right, 3)} mm²`;
-    if (!part) return { ok: false, lacks: 'barrel', because: `No ${of.none} holds ${total}.` };
-    const outcome = sealBare(seal, { ...request, wires }, { lengthMm: part.lapMm, diameterMm: part.crimpedDiameterMm });
-    if (!outcome.ok) return { ok: false, lacks: 'sleeve', because: outcome.because };
-    const { rated, ...body } = outcome.sealed;
-    const joint: SizedJoint = {
-      ...body,
-      methodId: id,
-      partId: part.id,
-      partName: part.name,
-      fitsWords: `${total} in ${rangeInWords(part.totalRange)}`,
-      upperLimitMm2: part.totalRange.maxMm2,
-      reach: { kind: 'lapped', lapMm: part.lapMm },
-      left: { stripMm: part.lapMm, folded: false },
-      right: { stripMm: part.lapMm, folded: false },
-      jointLengthMm: part.lapMm,
-      crimpAtMm: part.barrelLengthMm / 2,
-      sides: sidesInWords(wires),
-      rated: [{ name: part.name, ratedC: part.ratedC }, ...rated],
-      usesPartIds: [part.id, ...sealPartIds(body.seal)],
-      foldMissing: false,
-    };
-    return { ok: true, joint };
+    const none = { ok: false, lacks: 'barrel', because: `No ${of.none} holds ${total}.` } as const;
+    return eachSized(totalFits(partsOf(request.parts, of.kind), left + right), none, (part) =>
+      sealedJoints(
+        seal,
+        { ...request, wires },
+        { lengthMm: part.lapMm, diameterMm: part.crimpedDiameterMm },
+        {
+          methodId: id,
+          partId: part.id,
+          partName: part.name,
+          fitsWords: `${total} in ${rangeInWords(part.totalRange)}`,
+          upperLimitMm2: part.totalRange.maxMm2,
+          reach: { kind: 'lapped', lapMm: part.lapMm },
+          left: { stripMm: part.lapMm, folded: false },
+          right: { stripMm: part.lapMm, folded: false },
+          jointLengthMm: part.lapMm,
+          crimpAtMm: part.barrelLengthMm / 2,
+          sides: sidesInWords(wires),
+          rated: [{ name: part.name, ratedC: part.ratedC }],
+          usesPartIds: [part.id],
+          foldMissing: false,
+        },
+      ),
+    );
   },
 });
 

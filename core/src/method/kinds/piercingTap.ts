@@ -1,5 +1,5 @@
 import { partsOf, rangeInWords } from '../../catalogue/index.ts';
-import { holds } from '../../sizing/index.ts';
+import { byPreference, holds } from '../../sizing/index.ts';
 import { figure } from '../../units/index.ts';
 import type { Method } from '../types.ts';
 
@@ -26,11 +26,16 @@ export const piercingTap: Method = {
     }
     const added = request.wires.left.length + request.wires.right.length - 2;
     if (added > 1) return { ok: false, lacks: 'wires', because: `${added} wires are to be added; a tap takes one.` };
-    const part = partsOf(request.parts, 'piercingTap').find((tap) => holds(tap.range, main.areaMm2));
-    if (!part) return { ok: false, lacks: 'barrel', because: `No tap fits ${figure(main.areaMm2, 3)} mm².` };
+    const parts = partsOf(request.parts, 'piercingTap')
+      .filter((tap) => holds(tap.range, main.areaMm2))
+      .sort(
+        byPreference((tap) => ({ upperLimitMm2: tap.range.maxMm2, diameterMm: tap.thickMm, lengthMm: tap.lengthMm })),
+      );
+    if (parts.length === 0)
+      return { ok: false, lacks: 'barrel', because: `No tap fits ${figure(main.areaMm2, 3)} mm².` };
     return {
       ok: true,
-      joint: {
+      joints: parts.map((part) => ({
         methodId: 'piercingTap',
         partId: part.id,
         partName: part.name,
@@ -46,7 +51,7 @@ export const piercingTap: Method = {
         rated: [{ name: part.name, ratedC: part.ratedC }],
         usesPartIds: [part.id],
         foldMissing: false,
-      },
+      })),
     };
   },
 };

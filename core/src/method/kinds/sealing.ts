@@ -1,10 +1,10 @@
 import { bundleDiameterMm } from '../../bundle/index.ts';
 import { partsOf, type SleevePart } from '../../catalogue/index.ts';
-import { chooseSleeve, recoveredLengthMm, recoveredWallMm, sleeveCutMm } from '../../sizing/index.ts';
+import { byPreference, overSleeveMm, recoveredLengthMm, sleeveCutMm, sleeveFits } from '../../sizing/index.ts';
 import { spiralTapeMm } from '../../bundle/index.ts';
 import { figure } from '../../units/index.ts';
 import type { WireFacts } from '../../wire/index.ts';
-import type { Seal, SizingRequest } from '../types.ts';
+import type { Seal, SizedJoint, Sizing, SizingRequest } from '../types.ts';
 
 /** A bare joint that is to be covered, mm. */
 export interface BareJoint {
@@ -19,7 +19,8 @@ interface Sealed {
   readonly rated: { readonly name: string; readonly ratedC: number }[];
 }
 
-type SealOutcome = { readonly ok: true; readonly sealed: Sealed } | { readonly ok: false; readonly because: string };
+type SealOutcome =
+  { readonly ok: true; readonly all: readonly Sealed[] } | { readonly ok: false; readonly because: string };
 
 /** Length of the short sleeve that builds a thin jacket up, mm before it shrinks. */
 const BUILD_UP_CUT_MM = 20;
@@ -28,65 +29,75 @@ export const WRAP_LAYERS = 2;
 
 const jacketsMm = (wires: readonly WireFacts[]): number => bundleDiameterMm(wires.map((wire) => wire.jacketMm));
 
+/** Sleeves in their order without those that an earlier one betters: no place wants one that stands less and is thicker. */
+const undominated = (sleeves: readonly SleevePart[], overMm: number): readonly SleevePart[] =>
+  sleeves.filter((sleeve, at) =>
+    sleeves
+      .slice(0, at)
+      .every(
+        (other) => other.ratedC < sleeve.ratedC || overSleeveMm(overMm, other) > overSleeveMm(overMm, sleeve) + 1e-9,
+      ),
+  );
+
+type EndSide = 'left' | 'right';
+
+/** What a sleeve has to pass and grip once some sides are built up with a short one of their own. */
+interface Over {
+  readonly passMm: number;
+  readonly gripMm: number;
+  readonly sides: readonly EndSide[];
+  readonly short: SleevePart | undefined;
+}
+
 /**
- * An adhesive sleeve over a joint: it passes the joint and the jackets of either side, and grips the thinnest jacket. Where the
- * jackets are too unlike, the thinner is first built up with a short sleeve of its own.
+ * Sleeves over a joint, best first: each passes the joint and the jackets of either side, and grips the thinnest jacket. Where the
+ * jackets are too unlike, the thinner is first built up with a short sleeve of its own. Every series that is there is looked at, the usual
+ * overlap before the short one, and a single wall last.
  */
 function sealWithSleeve(request: SizingRequest, joint: BareJoint): SealOutcome {
   const { wires, practice } = request;
-  const { overlapMm, slideFactor, gripShare } = practice.figures;
+  const { overlapMm, overlapShortMm, slideFactor, gripShare } = practice.figures;
   const sleeves = partsOf(request.parts, 'sleeve');
-  const need = { adhesive: true, slideFactor, gripShare };
+  const need = { slideFactor, gripShare };
   const thinnest = (list: readonly WireFacts[]): number => Math.min(...list.map((wire) => wire.jacketMm));
   const bare = {
     left: { passMm: jacketsMm(wires.left), gripMm: thinnest(wires.left) },
     right: { passMm: jacketsMm(wires.right), gripMm: thinnest(wires.right) },
   };
-  const thinSide = bare.left.gripMm <= bare.right.gripMm ? 'left' : 'right';
-
-  /** The outer sleeve once some sides are built up with a short one of their own. */
-  const withBuiltUp = (
-    sides: readonly ('left' | 'right')[],
-  ): { sleeve: SleevePart; gripMm: number; passMm: number; short: SleevePart | undefined } | undefined => {
-    const short =
-      sides.length === 0
-        ? undefined
-        : chooseSleeve(sleeves, {
-            ...need,
-            passMm: Math.max(...sides.map((side) => bare[side].passMm)),
-            gripMm: Math.min(...sides.map((side) => bare[side].gripMm)),
-          });
-    if (sides.length > 0 && !short) return undefined;
-    const of = (side: 'left' | 'right'): { passMm: number; gripMm: number } => {
-      const builtUpMm = short && sides.includes(side) ? bare[side].passMm + 2 * recoveredWallMm(short) : undefined;
-      return builtUpMm === undefined ? bare[side] : { passMm: builtUpMm, gripMm: builtUpMm };
+  const thinSide: EndSide = bare.left.gripMm <= bare.right.gripMm ? 'left' : 'right';
+  const overWith = (sides: readonly EndSide[], short: SleevePart | undefined): Over => {
+    const of = (side: EndSide): { passMm: number; gripMm: number } => {
+      if (!short || !sides.includes(side)) return bare[side];
+      const builtUpMm = overSleeveMm(bare[side].passMm, short);
+      return { passMm: builtUpMm, gripMm: builtUpMm };
     };
-    const passMm = Math.max(joint.diameterMm, of('left').passMm, of('right').passMm, request.freedEndMm ?? 0);
-    const gripMm = Math.min(of('left').gripMm, of('right').gripMm);
-    const sleeve = chooseSleeve(sleeves, { ...need, passMm, gripMm });
-    return sleeve && { sleeve, gripMm, passMm, short };
-  };
-  const tries: readonly (readonly ('left' | 'right')[])[] = [[], [thinSide], ['left', 'right']];
-  let found: ReturnType<typeof withBuiltUp>;
-  let built: readonly ('left' | 'right')[] = [];
-  for (const sides of tries) {
-    found = withBuiltUp(sides);
-    built = sides;
-    if (found) break;
-  }
-  if (!found) {
-    const passMm = Math.max(joint.diameterMm, bare.left.passMm, bare.right.passMm, request.freedEndMm ?? 0);
-    const gripMm = Math.min(bare.left.gripMm, bare.right.gripMm);
     return {
-      ok: false,
-      because: `No adhesive sleeve passes ${figure(passMm)} mm (${figure(slideFactor * passMm)} of bore wanted) and grips the ${figure(gripMm)} mm jacket (${figure(gripShare * gripMm)} or less when shrunk).`,
+      sides,
+      short,
+      passMm: Math.max(joint.diameterMm, of('left').passMm, of('right').passMm, request.freedEndMm ?? 0),
+      gripMm: Math.min(of('left').gripMm, of('right').gripMm),
     };
-  }
-  const { sleeve, short } = found;
-  const cutMm = sleeveCutMm(joint.lengthMm, overlapMm, sleeve.series);
-  return {
-    ok: true,
-    sealed: {
+  };
+  const builtUp = (sides: readonly EndSide[]): Over[] =>
+    sleeveFits(sleeves, {
+      ...need,
+      adhesive: true,
+      passMm: Math.max(...sides.map((side) => bare[side].passMm)),
+      gripMm: Math.min(...sides.map((side) => bare[side].gripMm)),
+    })
+      .filter((short, at, all) => all.slice(0, at).every((other) => other.ratedC < short.ratedC))
+      .map((short) => overWith(sides, short));
+  const plain = overWith([], undefined);
+  const fitsOver = (over: Over): readonly SleevePart[] =>
+    undominated(sleeveFits(sleeves, { ...need, ...over, adhesive: true }), joint.diameterMm);
+  // Jackets are built up only where they are too unlike for any one sleeve.
+  const [overs = []] = [[plain], builtUp([thinSide]), builtUp(['left', 'right'])].filter((list) =>
+    list.some((over) => fitsOver(over).length > 0),
+  );
+  const overlaps = overlapShortMm < overlapMm ? [overlapMm, overlapShortMm] : [overlapMm];
+  const sealed = (sleeve: SleevePart, { passMm, gripMm, sides, short }: Over, overMm: number): Sealed => {
+    const cutMm = sleeveCutMm(joint.lengthMm, overMm, sleeve.series);
+    return {
       seal: {
         kind: 'sleeve',
         partId: sleeve.id,
@@ -94,33 +105,53 @@ function sealWithSleeve(request: SizingRequest, joint: BareJoint): SealOutcome {
         suppliedIdMm: sleeve.suppliedIdMm,
         recoveredIdMm: sleeve.recoveredIdMm,
         cutMm,
-        passesMm: found.passMm,
-        gripsMm: found.gripMm,
+        passesMm: passMm,
+        gripsMm: gripMm,
+        adhesive: sleeve.series !== 'single2to1',
         buildUp: short && {
           partId: short.id,
           name: short.name,
           cutMm: BUILD_UP_CUT_MM,
-          side: built.length === 2 ? 'both' : thinSide,
+          side: sides.length === 2 ? 'both' : thinSide,
         },
       },
       bodyLengthMm: recoveredLengthMm(cutMm, sleeve.series),
-      bodyDiameterMm: joint.diameterMm + 2 * recoveredWallMm(sleeve),
+      bodyDiameterMm: overSleeveMm(joint.diameterMm, sleeve),
       rated: [
         { name: sleeve.name, ratedC: sleeve.ratedC },
         ...(short ? [{ name: short.name, ratedC: short.ratedC }] : []),
       ],
-    },
+    };
+  };
+  const single = sleeves.filter((sleeve) => sleeve.series === 'single2to1');
+  const all = [
+    ...overs.flatMap((over) => {
+      const fits = fitsOver(over);
+      return overlaps.flatMap((overMm) => fits.map((sleeve) => sealed(sleeve, over, overMm)));
+    }),
+    ...overlaps.flatMap((overMm) =>
+      undominated(sleeveFits(single, { ...need, ...plain, adhesive: false }), joint.diameterMm).map((sleeve) =>
+        sealed(sleeve, plain, overMm),
+      ),
+    ),
+  ];
+  if (all.length > 0) return { ok: true, all };
+  return {
+    ok: false,
+    because: `No adhesive sleeve passes ${figure(plain.passMm)} mm (${figure(slideFactor * plain.passMm)} of bore wanted) and grips the ${figure(plain.gripMm)} mm jacket (${figure(gripShare * plain.gripMm)} or less when shrunk).`,
   };
 }
 
 /** Self-fusing tape, half lapped, over the joint and the usual overlap of jacket on each side. */
 function sealWithWrap(request: SizingRequest, joint: BareJoint): SealOutcome {
-  const tape = partsOf(request.parts, 'tape').find((part) => part.tape === 'selfFusing');
-  if (!tape) return { ok: false, because: 'There is no self-fusing tape to wrap it with.' };
+  const tapes = partsOf(request.parts, 'tape')
+    .filter((part) => part.tape === 'selfFusing')
+    .sort(byPreference((part) => ({ upperLimitMm2: 0, diameterMm: part.thicknessMm, lengthMm: 0 })));
+  if (tapes.length === 0) return { ok: false, because: 'There is no self-fusing tape to wrap it with.' };
   const lengthMm = joint.lengthMm + 2 * request.practice.figures.overlapMm;
   return {
     ok: true,
-    sealed: {
+    all: tapes.map((tape) => ({
       seal: {
         kind: 'wrap',
         partId: tape.id,
@@ -136,13 +167,43 @@ function sealWithWrap(request: SizingRequest, joint: BareJoint): SealOutcome {
       bodyLengthMm: lengthMm,
       bodyDiameterMm: joint.diameterMm + 2 * WRAP_LAYERS * tape.thicknessMm,
       rated: [{ name: tape.name, ratedC: tape.ratedC }],
-    },
+    })),
   };
 }
 
-/** Seals a bare joint one way or the other. */
+/** Seals a bare joint one way or the other, best first. */
 export const sealBare = (seal: 'sleeve' | 'wrap', request: SizingRequest, joint: BareJoint): SealOutcome =>
   seal === 'sleeve' ? sealWithSleeve(request, joint) : sealWithWrap(request, joint);
+
+/** A joint as it is before its seal is known. */
+export type Unsealed = Omit<SizedJoint, 'seal' | 'bodyLengthMm' | 'bodyDiameterMm'>;
+
+/** A bare joint with each of its seals; what rates the joint itself and its parts come first. */
+export function sealedJoints(
+  seal: 'sleeve' | 'wrap',
+  request: SizingRequest,
+  bare: BareJoint,
+  joint: Unsealed,
+): Sizing {
+  const outcome = sealBare(seal, request, bare);
+  if (!outcome.ok) return { ok: false, lacks: 'sleeve', because: outcome.because };
+  return {
+    ok: true,
+    joints: outcome.all.map(({ rated, ...body }) => ({
+      ...joint,
+      ...body,
+      rated: [...joint.rated, ...rated],
+      usesPartIds: [...joint.usesPartIds, ...sealPartIds(body.seal)],
+    })),
+  };
+}
+
+/** Several parts sized alike, in their order: all joints of those that can be made; the first failure where none can. */
+export function eachSized<T>(parts: readonly T[], none: Sizing, size: (part: T) => Sizing): Sizing {
+  const all = parts.map(size);
+  const joints = all.flatMap((one) => (one.ok ? one.joints : []));
+  return joints.length > 0 ? { ok: true, joints } : (all[0] ?? none);
+}
 
 /** The part ids that a seal takes from the shelf. */
 export function sealPartIds(seal: Seal): string[] {

@@ -1,9 +1,9 @@
 import { partsOf, rangeInWords } from '../../catalogue/index.ts';
-import { fitSolderSleeve, sumAreaMm2 } from '../../sizing/index.ts';
+import { solderSleeveFits, sumAreaMm2 } from '../../sizing/index.ts';
 import { figure } from '../../units/index.ts';
 import type { Method, MethodId } from '../types.ts';
-import { NO_ROSIN, rosinSolder } from './rosin.ts';
-import { sealBare, sealPartIds } from './sealing.ts';
+import { NO_ROSIN, rosinSolders } from './rosin.ts';
+import { eachSized, sealedJoints } from './sealing.ts';
 
 /** How a soldered joint is laid: lengths in mm, thickness against the thicker conductor, most copper per wire in mm². */
 interface Lay {
@@ -53,18 +53,9 @@ const soldered = (lay: Lay): Method => ({
         lacks: 'barrel',
         because: `${figure(thickest)} mm² is over the ${lay.mostMm2} mm² that can still be ${lay.words}.`,
       };
-    const solder = rosinSolder(request);
-    if (!solder) return { ok: false, lacks: 'barrel', because: NO_ROSIN };
-    const outcome = sealBare('sleeve', request, {
-      lengthMm: lay.jointMm,
-      diameterMm: lay.thickness * Math.max(a.conductorMm, b.conductorMm),
-    });
-    if (!outcome.ok) return { ok: false, lacks: 'sleeve', because: outcome.because };
-    const { rated, ...body } = outcome.sealed;
-    return {
-      ok: true,
-      joint: {
-        ...body,
+    const bare = { lengthMm: lay.jointMm, diameterMm: lay.thickness * Math.max(a.conductorMm, b.conductorMm) };
+    return eachSized(rosinSolders(request), { ok: false, lacks: 'barrel', because: NO_ROSIN }, (solder) =>
+      sealedJoints('sleeve', request, bare, {
         methodId: lay.id,
         partId: solder.id,
         partName: solder.name,
@@ -74,11 +65,11 @@ const soldered = (lay: Lay): Method => ({
         left: { stripMm: lay.stripMm, folded: false },
         right: { stripMm: lay.stripMm, folded: false },
         jointLengthMm: lay.jointMm,
-        rated: [{ name: 'soldered joint', ratedC: solder.ratedC }, ...rated],
-        usesPartIds: [solder.id, ...sealPartIds(body.seal)],
+        rated: [{ name: 'soldered joint', ratedC: solder.ratedC }],
+        usesPartIds: [solder.id],
         foldMissing: false,
-      },
-    };
+      }),
+    );
   },
 });
 
@@ -145,25 +136,24 @@ export const solderSleeve: Method = {
         lacks: 'wires',
         because: `${count} wires meet here; a solder-and-seal sleeve takes 3 in all.`,
       };
-    const part = fitSolderSleeve(partsOf(request.parts, 'solderSleeve'), request.wires);
-    if (!part)
+    const parts = solderSleeveFits(partsOf(request.parts, 'solderSleeve'), request.wires);
+    if (parts.length === 0)
       return {
         ok: false,
         lacks: 'barrel',
         because: `No solder-and-seal sleeve holds ${figure(left, 3)} mm² on one side and ${figure(right, 3)} on the other.`,
       };
-    const end = { stripMm: part.lapMm, folded: false };
     return {
       ok: true,
-      joint: {
+      joints: parts.map((part) => ({
         methodId: 'solderSleeve',
         partId: part.id,
         partName: part.name,
         fitsWords: `${figure(left, 3)} and ${figure(right, 3)} mm² in ${rangeInWords(part.range)}`,
         upperLimitMm2: part.range.maxMm2,
         reach: { kind: 'lapped', lapMm: part.lapMm },
-        left: end,
-        right: end,
+        left: { stripMm: part.lapMm, folded: false },
+        right: { stripMm: part.lapMm, folded: false },
         jointLengthMm: part.lapMm,
         bodyLengthMm: part.overallLengthMm,
         bodyDiameterMm: part.diameterMm,
@@ -171,7 +161,7 @@ export const solderSleeve: Method = {
         rated: [{ name: part.name, ratedC: part.ratedC }],
         usesPartIds: [part.id],
         foldMissing: false,
-      },
+      })),
     };
   },
 };

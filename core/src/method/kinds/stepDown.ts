@@ -1,5 +1,5 @@
 import { partsOf, rangeInWords } from '../../catalogue/index.ts';
-import { crimpPointMm, fitButt, fitStepDown, stripClosedBarrelMm, sumAreaMm2 } from '../../sizing/index.ts';
+import { crimpPointMm, fitButt, stepDownFits, stripClosedBarrelMm, sumAreaMm2 } from '../../sizing/index.ts';
 import { figure } from '../../units/index.ts';
 import type { Method, Sizing } from '../types.ts';
 import { sealedButt } from './butt.ts';
@@ -22,8 +22,8 @@ export const stepDown: Method = {
     const left = sumAreaMm2(request.wires.left);
     const right = sumAreaMm2(request.wires.right);
     const [thin, thick] = [Math.min(left, right), Math.max(left, right)];
-    const fit = fitStepDown(partsOf(request.parts, 'stepDown'), request.wires);
-    if (!fit) {
+    const fits = stepDownFits(partsOf(request.parts, 'stepDown'), request.wires);
+    if (fits.length === 0) {
       const even = fitButt(partsOf(request.parts, 'sealedButt'), request.wires);
       if (request.amongUnlike && even) return sealedButt.size(request);
       return {
@@ -41,19 +41,17 @@ export const stepDown: Method = {
         lacks: 'wires',
         because: `${request.wires.left.length + request.wires.right.length} wires meet here; a butt takes 3 in all.`,
       };
-    const { part } = fit;
-    const end = { stripMm: stripClosedBarrelMm(part.barrelLengthMm, false), folded: false };
     return {
       ok: true,
-      joint: {
+      joints: fits.map(({ part, smallSide }) => ({
         methodId: 'stepDown',
         partId: part.id,
         partName: part.name,
         fitsWords: `${figure(thin, 3)} mm² in ${rangeInWords(part.smallRange)} and ${figure(thick, 3)} mm² in ${rangeInWords(part.largeRange)}`,
         upperLimitMm2: part.largeRange.maxMm2,
         reach: { kind: 'butt' },
-        left: end,
-        right: end,
+        left: { stripMm: stripClosedBarrelMm(part.barrelLengthMm, false), folded: false },
+        right: { stripMm: stripClosedBarrelMm(part.barrelLengthMm, false), folded: false },
         jointLengthMm: part.barrelLengthMm,
         bodyLengthMm: part.overallLengthMm,
         bodyDiameterMm: part.crimpedDiameterMm,
@@ -62,8 +60,8 @@ export const stepDown: Method = {
         rated: [{ name: part.name, ratedC: part.ratedC }],
         usesPartIds: [part.id],
         foldMissing: false,
-        sides: `the ${fit.smallSide} end is the small one`,
-      },
+        sides: `the ${smallSide} end is the small one`,
+      })),
     };
   },
 };

@@ -1,10 +1,10 @@
-import { partsOf, rangeInWords, type ClipPart, type SolderPart } from '../../catalogue/index.ts';
-import { fitTotal, sumAreaMm2 } from '../../sizing/index.ts';
+import { partsOf, rangeInWords } from '../../catalogue/index.ts';
+import { totalFits, sumAreaMm2 } from '../../sizing/index.ts';
 import { ceilTo, figure } from '../../units/index.ts';
 import type { WireFacts } from '../../wire/index.ts';
-import type { Method, MethodId, SizedJoint, Sizing, SizingRequest } from '../types.ts';
-import { NO_ROSIN, rosinSolder } from './rosin.ts';
-import { sealBare, sealPartIds, type BareJoint } from './sealing.ts';
+import type { Method, MethodId, Sizing, SizingRequest } from '../types.ts';
+import { NO_ROSIN, rosinSolders } from './rosin.ts';
+import { eachSized, sealedJoints } from './sealing.ts';
 
 /** The bared window of a soldered tap: shortest and longest, mm; the wrapped joint's length and its thickness against the main conductor. */
 const WINDOW_LEAST_MM = 8;
@@ -28,30 +28,6 @@ const CANNOT_REJOIN: Sizing = {
   because: 'A window is bared on a whole wire to join another to it; it cannot rejoin a parted one.',
 };
 
-type Figures = Omit<SizedJoint, 'seal' | 'bodyLengthMm' | 'bodyDiameterMm' | 'usesPartIds' | 'rated' | 'foldMissing'>;
-
-function covered(
-  seal: 'sleeve' | 'wrap',
-  request: SizingRequest,
-  bare: BareJoint,
-  part: ClipPart | SolderPart,
-  figures: Figures,
-): Sizing {
-  const outcome = sealBare(seal, request, bare);
-  if (!outcome.ok) return { ok: false, lacks: 'sleeve', because: outcome.because };
-  const { rated, ...body } = outcome.sealed;
-  return {
-    ok: true,
-    joint: {
-      ...figures,
-      ...body,
-      rated: [{ name: part.kind === 'solder' ? 'soldered joint' : part.name, ratedC: part.ratedC }, ...rated],
-      usesPartIds: [part.id, ...sealPartIds(body.seal)],
-      foldMissing: false,
-    },
-  };
-}
-
 /** A clip closed round the bared, uncut main wire and the wires that join it: main and taps count once each. */
 const windowClip = (id: MethodId, seal: 'sleeve' | 'wrap', order: number): Method => ({
   id,
@@ -70,24 +46,33 @@ const windowClip = (id: MethodId, seal: 'sleeve' | 'wrap', order: number): Metho
     if (!meet) return CANNOT_REJOIN;
     const taps = sumAreaMm2(meet.taps);
     const total = `${figure(meet.main.areaMm2, 3)} + ${figure(taps, 3)} = ${figure(meet.main.areaMm2 + taps, 3)} mm²`;
-    const part = fitTotal(
+    const parts = totalFits(
       [...partsOf(request.parts, 'clip'), ...partsOf(request.parts, 'multiClip')],
       meet.main.areaMm2 + taps,
     );
-    if (!part) return { ok: false, lacks: 'barrel', because: `No clip holds ${total}.` };
-    return covered(seal, request, { lengthMm: part.lapMm, diameterMm: part.crimpedDiameterMm }, part, {
-      methodId: id,
-      partId: part.id,
-      partName: part.name,
-      fitsWords: `${total} in ${rangeInWords(part.totalRange)}`,
-      upperLimitMm2: part.totalRange.maxMm2,
-      reach: { kind: 'lapped', lapMm: 0 },
-      left: { stripMm: part.lapMm, folded: false },
-      right: { stripMm: part.lapMm, folded: false },
-      jointLengthMm: part.lapMm,
-      crimpAtMm: part.barrelLengthMm / 2,
-      sides: `window of ${figure(part.lapMm)} mm on the whole wire`,
-    });
+    return eachSized(parts, { ok: false, lacks: 'barrel', because: `No clip holds ${total}.` }, (part) =>
+      sealedJoints(
+        seal,
+        request,
+        { lengthMm: part.lapMm, diameterMm: part.crimpedDiameterMm },
+        {
+          methodId: id,
+          partId: part.id,
+          partName: part.name,
+          fitsWords: `${total} in ${rangeInWords(part.totalRange)}`,
+          upperLimitMm2: part.totalRange.maxMm2,
+          reach: { kind: 'lapped', lapMm: 0 },
+          left: { stripMm: part.lapMm, folded: false },
+          right: { stripMm: part.lapMm, folded: false },
+          jointLengthMm: part.lapMm,
+          crimpAtMm: part.barrelLengthMm / 2,
+          sides: `window of ${figure(part.lapMm)} mm on the whole wire`,
+          rated: [{ name: part.name, ratedC: part.ratedC }],
+          usesPartIds: [part.id],
+          foldMissing: false,
+        },
+      ),
+    );
   },
 });
 
@@ -121,22 +106,26 @@ const windowSolder = (id: MethodId, seal: 'sleeve' | 'wrap', order: number): Met
         lacks: 'barrel',
         because: `The ${figure(tap.areaMm2, 3)} mm² that is added is thicker than the ${figure(main.areaMm2, 3)} mm² main wire: it cannot be wrapped round it.`,
       };
-    const solder = rosinSolder(request);
-    if (!solder) return { ok: false, lacks: 'barrel', because: NO_ROSIN };
     const turns = LEAST_TURNS * Math.PI * (main.conductorMm + tap.conductorMm);
     const windowMm = Math.min(WINDOW_MOST_MM, Math.max(WINDOW_LEAST_MM, ceilTo((LEAST_TURNS + 1) * tap.conductorMm)));
-    return covered(seal, request, { lengthMm: WRAPPED_MM, diameterMm: WRAPPED_THICKNESS * main.conductorMm }, solder, {
-      methodId: id,
-      partId: solder.id,
-      partName: solder.name,
-      fitsWords: `${figure(tap.areaMm2, 3)} mm² round ${figure(main.areaMm2, 3)} mm²`,
-      upperLimitMm2: main.areaMm2,
-      reach: { kind: 'lapped', lapMm: 0 },
-      left: { stripMm: windowMm, folded: false },
-      right: { stripMm: ceilTo(turns), folded: false },
-      jointLengthMm: WRAPPED_MM,
-      sides: `window of ${figure(windowMm)} mm, at least ${LEAST_TURNS} turns`,
-    });
+    const bare = { lengthMm: WRAPPED_MM, diameterMm: WRAPPED_THICKNESS * main.conductorMm };
+    return eachSized(rosinSolders(request), { ok: false, lacks: 'barrel', because: NO_ROSIN }, (solder) =>
+      sealedJoints(seal, request, bare, {
+        methodId: id,
+        partId: solder.id,
+        partName: solder.name,
+        fitsWords: `${figure(tap.areaMm2, 3)} mm² round ${figure(main.areaMm2, 3)} mm²`,
+        upperLimitMm2: main.areaMm2,
+        reach: { kind: 'lapped', lapMm: 0 },
+        left: { stripMm: windowMm, folded: false },
+        right: { stripMm: ceilTo(turns), folded: false },
+        jointLengthMm: WRAPPED_MM,
+        sides: `window of ${figure(windowMm)} mm, at least ${LEAST_TURNS} turns`,
+        rated: [{ name: 'soldered joint', ratedC: solder.ratedC }],
+        usesPartIds: [solder.id],
+        foldMissing: false,
+      }),
+    );
   },
 });
 

@@ -1,5 +1,6 @@
 import { isStill, isVibrating, moistureInWords, vibrationInWords } from '../../harness/index.ts';
 import { figure } from '../../units/index.ts';
+import { jacketDiameterMm } from '../../wire/index.ts';
 import type { Rule } from '../types.ts';
 
 const VAPOUR = 'fuel vapour: no flame, no iron, hot air only once aired and measured';
@@ -118,6 +119,35 @@ export const PLACE_RULES: readonly Rule[] = [
     speaks: ({ joints, site }) => {
       const weak = joints.flatMap((joint) => joint.rated).find((item) => item.ratedC < site.placeC);
       return weak && `${weak.name} stands ${weak.ratedC} °C; ambient and own heating reach ${figure(site.placeC, 0)}.`;
+    },
+  },
+  {
+    id: 'seal.singleWall',
+    subject: 'single-wall sleeve',
+    verdict: 'refuse',
+    overridable: false,
+    source: 'numbers, sleeves: single wall only where it is dry',
+    allowedIf: 'the run stayed dry',
+    speaks: ({ joints, site }) => {
+      const plain = joints.map(({ seal }) => seal).find((seal) => seal.kind === 'sleeve' && !seal.adhesive);
+      return plain?.kind === 'sleeve' && site.zone.moisture !== 'dry'
+        ? `The run ${moistureInWords(site.zone)} and ${plain.name} has no glue: water creeps in at both ends.`
+        : undefined;
+    },
+  },
+  {
+    id: 'place.thick',
+    subject: 'thickness',
+    verdict: 'warn',
+    overridable: true,
+    source: 'numbers, joints: a part is picked for its place; thickness warns',
+    speaks: ({ joints, site }) => {
+      if (site.conduitMarginMm === undefined) return undefined;
+      const thickest = jacketDiameterMm(site.wire) + site.conduitMarginMm;
+      const thick = Math.max(...joints.map((joint) => joint.bodyDiameterMm));
+      return thick > thickest
+        ? `Its body is ${figure(thick, 1)} mm thick and the conduit leaves ${figure(Math.max(0, thickest), 1)}: take the next conduit, or leave it open there.`
+        : undefined;
     },
   },
   {

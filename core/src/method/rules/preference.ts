@@ -1,5 +1,6 @@
 import { moistureInWords } from '../../harness/index.ts';
-import { holds } from '../../sizing/index.ts';
+import { holds, sumAreaMm2 } from '../../sizing/index.ts';
+import { jointsWanted } from '../wanted.ts';
 import { figure } from '../../units/index.ts';
 import { areaMm2 } from '../../wire/index.ts';
 import type { MethodCase, Preference } from '../types.ts';
@@ -40,12 +41,15 @@ export function orderOf(where: Pick<MethodCase, 'method' | 'site'>): number {
   return site.zone.moisture === 'dry' ? method.order.dry : method.order.damp;
 }
 
-/** Whether two sizes meet and no one butt on the shelf holds both as they are. */
-function needsStepDown({ site, facts }: MethodCase): boolean {
-  if (site.branchWires.length > 0) return false;
-  const [a, b] = [areaMm2(site.wire.size), areaMm2(site.farWire.size)];
-  if (Math.abs(a - b) <= 1e-9) return false;
-  return !facts.stockedButts.some((part) => holds(part.range, a) && holds(part.range, b));
+/** Two sizes that meet in one joint of the repair, an insert's and a lead's own wire among them, and that no one butt on the shelf holds both as they are; mm². */
+function unlikeEnds({ site, facts, splices }: MethodCase): readonly [number, number] | undefined {
+  if (site.branchWires.length > 0) return undefined;
+  return jointsWanted(site, splices)
+    .map(({ left, right }): [number, number] => [sumAreaMm2(left), sumAreaMm2(right)])
+    .find(
+      ([a, b]) =>
+        Math.abs(a - b) > 1e-9 && !facts.stockedButts.some((part) => holds(part.range, a) && holds(part.range, b)),
+    );
 }
 
 /** How the allowed are ordered: the first of these on which two methods differ decides between them. */
@@ -111,9 +115,11 @@ export const PREFERENCES: readonly Preference[] = [
     id: 'prefer.stepDown',
     subject: 'two sizes',
     source: 'two sizes: step-down when no plain barrel holds both',
-    penalty: (where) => Number(where.method.id !== 'stepDown' && needsStepDown(where)),
-    because: ({ site }) =>
-      `${figure(areaMm2(site.wire.size), 2)} against ${figure(areaMm2(site.farWire.size), 2)} mm², and no one barrel holds both: a step-down grips each in a bore of its own.`,
+    penalty: (where) => Number(where.method.id !== 'stepDown' && unlikeEnds(where) !== undefined),
+    because: (better) => {
+      const [a = 0, b = 0] = unlikeEnds(better) ?? [];
+      return `${figure(a, 2)} against ${figure(b, 2)} mm², and no one barrel holds both: a step-down grips each in a bore of its own.`;
+    },
   },
   {
     id: 'prefer.unfolded',

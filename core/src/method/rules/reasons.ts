@@ -134,6 +134,16 @@ export const REASONS: Readonly<Record<string, Reason>> = {
     'A short sleeve on the thinner one first: the outer then grips both.',
     'A larger ratio tube might do both.',
   ),
+  'seal.singleWall': reason(
+    'Single-wall sleeve',
+    'Without glue it keeps dust off and water in.',
+    'It is slim, and shrinks on anything.',
+  ),
+  'place.thick': reason(
+    'A body thicker than its conduit leaves',
+    'It will not go back in, or it chafes.',
+    'A split conduit gapes a little, and gives.',
+  ),
   'solid.vibrating': reason(
     'Solid wire where it shakes',
     'It breaks at the first bend beside the joint.',
