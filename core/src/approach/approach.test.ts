@@ -305,7 +305,7 @@ describe('cautions', () => {
       ...FULL_SHELF,
       parts: FULL_SHELF.parts.filter((part) => part.kind !== 'solder' || part.alloy === 'tinLead'),
     };
-    const plan = planOf(jobWith([pin as never]), { catalogue: leaded });
+    const plan = planOf(jobWith([pin]), { catalogue: leaded });
     expect(plan.findings[0]?.approach).toBe('solderToPin');
     expect(plan.cautions.map((one) => one.id)).toEqual(expect.arrayContaining(['iron', 'eyes', 'lead', 'glue']));
     expect(plan.cautions.map((one) => one.id)).not.toContain('hotAir');

@@ -7,15 +7,14 @@ import type { Plan } from './types.ts';
 
 /** No terminals to be had, so that leads are lengthened and not led anew. */
 const NO_TERMINALS: Catalogue = { ...FULL_SHELF, parts: FULL_SHELF.parts.filter((part) => part.kind !== 'terminal') };
-const short = (shortByMm: number, circuit = 1, atStart = false): Partial<Finding> & { readonly kind: 'tooShort' } =>
-  ({
-    kind: 'tooShort',
-    shortByMm,
-    circuitId: `C${circuit}`,
-    at: { nodeId: atStart ? 'X1' : 'X2', cavity: String(circuit) },
-    fromMm: atStart ? 0 : 999,
-    toMm: atStart ? 1 : 1000,
-  }) as Partial<Finding> & { readonly kind: 'tooShort' };
+const short = (shortByMm: number, circuit = 1, atStart = false): Partial<Finding> & { readonly kind: 'tooShort' } => ({
+  kind: 'tooShort',
+  shortByMm,
+  circuitId: `C${circuit}`,
+  at: { nodeId: atStart ? 'X1' : 'X2', cavity: String(circuit) },
+  fromMm: atStart ? 0 : 999,
+  toMm: atStart ? 1 : 1000,
+});
 const OPTIONS: CaseOptions = {
   zone: WET_SHAKING,
   catalogue: NO_TERMINALS,

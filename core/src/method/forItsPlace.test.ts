@@ -63,10 +63,13 @@ describe('a part is picked for its place, not for its size alone', () => {
     expect([ranked.status, ranked.joints[0]?.partId]).toEqual(['allowed', id]);
   });
   it('a shorter one where the room between the keep-outs is short', () => {
-    const catalogue = withButts({ overallLengthMm: 60 }, {
-      overallLengthMm: 36,
-      range: { minMm2: 1, maxMm2: 4 },
-    } as Partial<Part>);
+    const catalogue = withButts(
+      { overallLengthMm: 60 },
+      {
+        overallLengthMm: 36,
+        range: { minMm2: 1, maxMm2: 4 },
+      },
+    );
     const features = [
       { kind: 'flex' as const, name: 'left', fromMm: 300, toMm: 484 },
       { kind: 'flex' as const, name: 'right', fromMm: 528, toMm: 700 },
@@ -89,11 +92,7 @@ describe('a part is picked for its place, not for its size alone', () => {
     expect(ranked.hits.find((hit) => hit.ruleId === 'place.thick')?.verdict).toBe('warn');
   });
   it('an insert takes one of each when there is but one of the best', () => {
-    const ranked = butt(
-      withButts({ quantity: 1 }, { quantity: 1, crimpedDiameterMm: 6 } as Partial<Part>),
-      {},
-      { slackMm: 0 },
-    );
+    const ranked = butt(withButts({ quantity: 1 }, { quantity: 1, crimpedDiameterMm: 6 }), {}, { slackMm: 0 });
     expect([ranked.status, ranked.joints.map((joint) => joint.partId)]).toEqual(['allowed', ['own-0', 'own-1']]);
   });
 });

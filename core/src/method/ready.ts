@@ -175,8 +175,9 @@ export function sizeFromShelf(
     for (const [at, all] of choices.entries()) {
       const side = choices.length === 1 ? 'only' : at === 0 ? 'left' : 'right';
       const taken = picked.map((one) => one.joint);
-      const open = tier === 0 && taken.length > 0 ? all.filter((joint) => isLeft(joint, taken, shelf)) : all;
-      const one = pickFor(needs, open, side);
+      // Of what is used up by the first joint another is wanted: it is named as what is missing.
+      const left = all.filter((joint) => isLeft(joint, taken, shelf));
+      const one = pickFor(needs, tier === 0 && left.length > 0 ? left : all, side);
       if (one) picked.push(one);
     }
     if (picked.length < choices.length) continue;

@@ -64,4 +64,6 @@ export interface Provable {
   readonly limits?: ResistanceLimits | undefined;
   /** A shield is joined beside it. */
   readonly shielded?: boolean | undefined;
+  /** Its sleeve is a single wall without glue. */
+  readonly glueless?: boolean | undefined;
 }

@@ -73,7 +73,7 @@ const anyJob = fc
         freedEndMm: 5,
         ...(kind === 'strandsLost' ? { strandsLost: 3, strandsTotal: 19 } : {}),
         ...(kind === 'addCircuit' ? { branchWires: [wire(1)] } : {}),
-      } as Partial<Finding>);
+      });
     }
     for (const { kind, circuit, atStart, slackMm } of ends) {
       const [circuitId, nodeId] = [`C${circuit + 1}`, atStart ? 'X1' : 'X2'];
@@ -86,7 +86,7 @@ const anyJob = fc
         toMm: atStart ? 1 : LENGTH_MM,
         slackMm,
         ...(kind === 'tooShort' ? { shortByMm: 50 } : {}),
-      } as Partial<Finding>);
+      });
     }
     const job = jobWith(found as Parameters<typeof jobWith>[0], {
       zone: wet ? WET_SHAKING : DRY_CABIN,

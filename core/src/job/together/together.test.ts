@@ -13,8 +13,14 @@ const rubbed = (fromMm: number, toMm: number): Found => ({
   slackMm: undefined,
   freedEndMm: 4,
 });
-const atX2 = (kind: Finding['kind'], more: object = {}): Found =>
-  ({ kind, at: { nodeId: 'X2', cavity: '1' }, fromMm: 999, toMm: 1000, slackMm: undefined, ...more }) as Found;
+const atX2 = (kind: Finding['kind'], more: object = {}): Found => ({
+  kind,
+  at: { nodeId: 'X2', cavity: '1' },
+  fromMm: 999,
+  toMm: 1000,
+  slackMm: undefined,
+  ...more,
+});
 const planned = (findings: readonly Found[], options: CaseOptions = WET): Plan =>
   planOf(jobWith(findings, options), options);
 const approaches = (plan: Plan): string[] => plan.findings.map((one) => one.approach);

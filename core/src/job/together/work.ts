@@ -53,7 +53,7 @@ export function mayJoin(a: Work, b: Work): boolean {
   if (a.begunBy !== undefined || b.begunBy !== undefined) return false;
   const cavities = [...a.findings, ...b.findings].flatMap((one) => (isAtCavity(one) ? [one.at.nodeId] : []));
   const whole = [...a.findings, ...b.findings].some(
-    (one) => one.kind === 'addCircuit' && (one.mainUncut ?? one.freeCavity),
+    (one) => one.kind === 'addCircuit' && (one.mainUncut === true || one.freeCavity !== undefined),
   );
-  return new Set(cavities).size <= 1 && whole === false;
+  return new Set(cavities).size <= 1 && !whole;
 }

@@ -86,8 +86,8 @@ const plainBarrel = (id: MethodId, seal: 'sleeve' | 'wrap', order: number): Meth
   size: (request) => {
     const sized = sizeButt(id, 'plainButt', request);
     if (!sized.ok) return sized;
-    return eachSized(sized.joints, sized, ({ seal: _none, bodyLengthMm: _long, bodyDiameterMm, ...joint }) =>
-      sealedJoints(seal, request, { lengthMm: joint.jointLengthMm, diameterMm: bodyDiameterMm }, joint),
+    return eachSized(sized.joints, sized, (joint) =>
+      sealedJoints(seal, request, { lengthMm: joint.jointLengthMm, diameterMm: joint.bodyDiameterMm }, joint),
     );
   },
 });

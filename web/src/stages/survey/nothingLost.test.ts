@@ -74,7 +74,7 @@ const FULL: { readonly [K in FindingKind]: Whole<Of<K>> } = {
 /** A sort belongs to kinds that have sorts. */
 const stored = (kind: FindingKind): Finding => {
   const { sort, ...finding } = FULL[kind];
-  return (FINDING_SORTS[kind] ? { ...finding, sort } : finding) as Finding;
+  return FINDING_SORTS[kind] ? { ...finding, sort } : finding;
 };
 
 describe('a finding opened and saved', () => {
