@@ -9,7 +9,7 @@ import { siteAt } from '../site.ts';
 import type { DecideInput, Electrical, RankedWay } from '../types.ts';
 import type { Candidate } from './finish.ts';
 import { terminalFor, type TerminalFit } from './terminal.ts';
-import { ACT_MINUTES, cavityWork, WAY_WORDS } from './work.ts';
+import { ACT_MINUTES, cavityWork, underRated, WAY_WORDS } from './work.ts';
 
 /** Wire beyond the connector's clearance that a lead is first assumed to need, mm; the layout gives the true length. */
 const LEAD_GUESS_MM = 200;
@@ -109,16 +109,7 @@ function releadWay(input: DecideInput, lead: Lead, fit: TerminalFit): RankedWay 
       cost,
       lacks: [],
     };
-  if (fit.refused !== undefined)
-    return {
-      way: 'relead',
-      status: 'refused',
-      ruleId: 'rated.under',
-      because: fit.refused,
-      allowedIf: 'the place stayed cooler, or a terminal that stands it were to be had',
-      cost,
-      lacks: [],
-    };
+  if (fit.refused !== undefined) return underRated('relead', fit.refused, cost);
   const lacks = [
     ...fit.lacks,
     ...(lead.method.status === 'shelf' ? [lead.method.joints[0]?.partName ?? lead.method.name] : []),

@@ -1,6 +1,6 @@
 import type { Cavity, HarnessNode } from '../../harness/index.ts';
 import type { WireSpec } from '../../wire/index.ts';
-import type { CavityAct, CavityWork, Way } from '../types.ts';
+import type { CavityAct, CavityWork, RankedWay, Way } from '../types.ts';
 import type { TerminalFit } from './terminal.ts';
 
 /** What each way is called on cards and sheets. */
@@ -75,3 +75,14 @@ export function cavityWork({
     toolNames: [...(fit?.toolNames ?? []), ...toolNames],
   };
 }
+
+/** A way refused because the best terminal or seal there is does not stand the place. */
+export const underRated = (way: Way, because: string, cost: RankedWay['cost']): RankedWay => ({
+  way,
+  status: 'refused',
+  ruleId: 'rated.under',
+  because,
+  allowedIf: 'the place stayed cooler, or a terminal that stands it were to be had',
+  cost,
+  lacks: [],
+});

@@ -130,7 +130,7 @@ describe('a part that is not there', () => {
     const said = screen.getByRole('region', { name: 'What to order, and what to do meanwhile' }).textContent;
     expect(said).toContain('Sealed butt would go first. Order: Sealed butt, middle.');
     expect(said).toContain(
-      'Meanwhile: Splice clip + adhesive sleeve. It loses: the built-in seal: a sleeve has to be slid on first; 1.7 mm thicker',
+      'Meanwhile: Splice clip + adhesive sleeve. It loses: the built-in seal: a sleeve has to be slid on first; 0.8 mm thicker',
     );
   });
   it('says nothing while the best is there', () => {
