@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
 import { figure, LEVELS, type FindingPlan, type Level, type Run, type RunPlan } from '@mendum/core';
-import { Figure, useLength } from '../../ui/units.tsx';
+import { Figure, Length, useLength } from '../../ui/units.tsx';
 import { useOpenJob } from '../job.ts';
 
 const LEVEL_WORDS: Record<Level, string> = {
@@ -105,8 +105,15 @@ export function LayoutSummary({
   const wishes = runPlan.broken.filter((rule) => rule.strength === 'wish');
   const conduit = run.conduitInsideMm ?? runPlan.conduitMm;
   const margin = conduit === undefined ? undefined : conduit - runPlan.peakMm;
+  const grownMm = (runPlan.growths ?? []).reduce((sum, { byMm }) => sum + byMm, 0);
   return (
     <section aria-label="What the layout reached">
+      {grownMm > 0 ? (
+        <p className="text-lg">
+          {run.name} grows from <Length mm={runPlan.lengthMm - grownMm} digits={0} /> to{' '}
+          <Length mm={runPlan.lengthMm} digits={0} />: a lead on it is lengthened. Places are those on the longer run.
+        </p>
+      ) : null}
       <p className="text-lg">
         <b>
           {splices === 0
