@@ -157,31 +157,36 @@ function cutInto(
   return undefined;
 }
 
-/** Of neighbours that together would need fewer splices, the two that save most; then those with the shorter stretch. */
-function savingOf(
-  decided: readonly DecidedWork[],
-  context: LineContext,
-  slack: Slack,
-): readonly [number, number] | undefined {
+/**
+ * Of neighbours that together would need fewer splices, those that save most; then those with the shorter stretch. Three that follow each
+ * other may save what no two of them do.
+ */
+function savingOf(decided: readonly DecidedWork[], context: LineContext, slack: Slack): readonly number[] | undefined {
   const splices = ({ decision }: Decided): number => decision.method?.splices ?? 0;
-  let best: { readonly pair: readonly [number, number]; readonly saves: number; readonly mm: number } | undefined;
-  for (const [at, a] of decided.entries()) {
-    const b = decided[at + 1];
-    if (!b || !cuts(a.decided) || !cuts(b.decided) || !mayJoin(a.work, b.work)) continue;
-    const both = splices(a.decided) + splices(b.decided);
-    const work = joinedWork(a.work, b.work);
-    const mm = lengthMm(lostBy(work));
-    if (both < 2 || mm > JOINED_AT_MOST_MM + DUST_MM) continue;
-    const others = decided
-      .filter((one) => one !== a && one !== b)
-      .reduce((sum, one) => sum + slackTakenMm(one.decided.decision), 0);
-    const together = context.decide(leaderOf(work), shareOf(work, slack, others, undefined));
-    if (!together?.decision.method) continue;
-    const saves = both - splices(together);
-    if (saves > 0 && (!best || saves > best.saves || (saves === best.saves && mm < best.mm)))
-      best = { pair: [at, at + 1], saves, mm };
+  let best: { readonly works: readonly number[]; readonly saves: number; readonly mm: number } | undefined;
+  for (const [at, first] of decided.entries()) {
+    let work = first.work;
+    const group = [at];
+    for (const [after, next] of decided.slice(at + 1).entries()) {
+      if (!cuts(first.decided) || !cuts(next.decided) || !mayJoin(work, next.work)) break;
+      work = joinedWork(work, next.work);
+      const mm = lengthMm(lostBy(work));
+      if (mm > JOINED_AT_MOST_MM + DUST_MM) break;
+      group.push(at + 1 + after);
+      const apart = group.reduce((sum, one) => sum + (decided[one] ? splices(decided[one].decided) : 0), 0);
+      // One splice at least is left.
+      if (apart - 1 < Math.max(1, best?.saves ?? 0)) continue;
+      const others = decided
+        .filter((_, other) => !group.includes(other))
+        .reduce((sum, one) => sum + slackTakenMm(one.decided.decision), 0);
+      const together = context.decide(leaderOf(work), shareOf(work, slack, others, undefined));
+      if (!together?.decision.method) continue;
+      const saves = apart - splices(together);
+      if (saves > 0 && (!best || saves > best.saves || (saves === best.saves && mm < best.mm)))
+        best = { works: [...group], saves, mm };
+    }
   }
-  return best?.pair;
+  return best?.works;
 }
 
 const middle = (mm: number, fromMm: number, toMm: number): number => Math.min(Math.max(mm, fromMm), toMm);
@@ -291,9 +296,9 @@ export function decideLine(line: Line, context: LineContext): Decided[] {
   const slack = slackOf(line.findings);
   let works = inOrder(firstWorks(line, context));
   for (;;) {
-    const join = ([at, to]: readonly [number, number]): void => {
-      const [a, b] = [works[at], works[to]];
-      if (a && b) works = inOrder([...works.filter((_, other) => other !== at && other !== to), joinedWork(a, b)]);
+    const join = (together: readonly number[]): void => {
+      const [first, ...rest] = works.filter((_, at) => together.includes(at));
+      if (first) works = inOrder([...works.filter((_, at) => !together.includes(at)), rest.reduce(joinedWork, first)]);
     };
     const free = decideShared(
       works,

@@ -77,6 +77,16 @@ describe('findings of one wire joined', () => {
       [parted(500, 504, 30), parted(510, 514, 30)],
       ['oneSplice', 'withOther'],
     ],
+    [
+      'three single splices within 400: one insert saves a splice, though no two of them save one',
+      [parted(300, 304, 30), parted(450, 454, 30), parted(600, 604, 30)],
+      ['insert', 'withOther', 'withOther'],
+    ],
+    [
+      'three over more than 400: three',
+      [parted(200, 204, 30), parted(450, 454, 30), parted(700, 704, 30)],
+      ['oneSplice', 'oneSplice', 'oneSplice'],
+    ],
     ['two single splices with room: two', [parted(300, 304, 30), parted(500, 504, 30)], ['oneSplice', 'oneSplice']],
   ] as const)('%s', (_why, findings, expected) => expect(approaches(planned(findings))).toEqual(expected));
   it('the one that goes with the other names it, and the loss is that of both', () => {
