@@ -30,14 +30,15 @@ export const WRAP_LAYERS = 2;
 const jacketsMm = (wires: readonly WireFacts[]): number => bundleDiameterMm(wires.map((wire) => wire.jacketMm));
 
 /** Sleeves in their order without those that an earlier one betters: no place wants one that stands less and is thicker. */
-const undominated = (sleeves: readonly SleevePart[], overMm: number): readonly SleevePart[] =>
-  sleeves.filter((sleeve, at) =>
-    sleeves
-      .slice(0, at)
-      .every(
-        (other) => other.ratedC < sleeve.ratedC || overSleeveMm(overMm, other) > overSleeveMm(overMm, sleeve) + 1e-9,
-      ),
-  );
+function undominated(sleeves: readonly SleevePart[], overMm: number): readonly SleevePart[] {
+  const kept: { readonly sleeve: SleevePart; readonly thickMm: number }[] = [];
+  for (const sleeve of sleeves) {
+    const thickMm = overSleeveMm(overMm, sleeve);
+    const isBettered = kept.some((other) => other.sleeve.ratedC >= sleeve.ratedC && other.thickMm <= thickMm + 1e-9);
+    if (!isBettered) kept.push({ sleeve, thickMm });
+  }
+  return kept.map(({ sleeve }) => sleeve);
+}
 
 type EndSide = 'left' | 'right';
 
@@ -88,12 +89,16 @@ function sealWithSleeve(request: SizingRequest, joint: BareJoint): SealOutcome {
       .filter((short, at, all) => all.slice(0, at).every((other) => other.ratedC < short.ratedC))
       .map((short) => overWith(sides, short));
   const plain = overWith([], undefined);
-  const fitsOver = (over: Over): readonly SleevePart[] =>
-    undominated(sleeveFits(sleeves, { ...need, ...over, adhesive: true }), joint.diameterMm);
+  const withFits = (over: Over): { readonly over: Over; readonly fits: readonly SleevePart[] } => ({
+    over,
+    fits: undominated(sleeveFits(sleeves, { ...need, ...over, adhesive: true }), joint.diameterMm),
+  });
   // Jackets are built up only where they are too unlike for any one sleeve.
-  const [overs = []] = [[plain], builtUp([thinSide]), builtUp(['left', 'right'])].filter((list) =>
-    list.some((over) => fitsOver(over).length > 0),
-  );
+  let overs = [withFits(plain)];
+  for (const sides of [[thinSide], ['left', 'right']] as const) {
+    if (overs.some(({ fits }) => fits.length > 0)) break;
+    overs = builtUp(sides).map(withFits);
+  }
   const overlaps = overlapShortMm < overlapMm ? [overlapMm, overlapShortMm] : [overlapMm];
   const sealed = (sleeve: SleevePart, { passMm, gripMm, sides, short }: Over, overMm: number): Sealed => {
     const cutMm = sleeveCutMm(joint.lengthMm, overMm, sleeve.series);
@@ -125,10 +130,9 @@ function sealWithSleeve(request: SizingRequest, joint: BareJoint): SealOutcome {
   };
   const single = sleeves.filter((sleeve) => sleeve.series === 'single2to1');
   const all = [
-    ...overs.flatMap((over) => {
-      const fits = fitsOver(over);
-      return overlaps.flatMap((overMm) => fits.map((sleeve) => sealed(sleeve, over, overMm)));
-    }),
+    ...overs.flatMap(({ over, fits }) =>
+      overlaps.flatMap((overMm) => fits.map((sleeve) => sealed(sleeve, over, overMm))),
+    ),
     ...overlaps.flatMap((overMm) =>
       undominated(sleeveFits(single, { ...need, ...plain, adhesive: false }), joint.diameterMm).map((sleeve) =>
         sealed(sleeve, plain, overMm),
