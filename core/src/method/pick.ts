@@ -20,6 +20,8 @@ export const needsAt = (site: Site, splices: 1 | 2): PlaceNeeds => ({
 
 /** What a part does not meet: what refuses it, and what only warns. */
 export interface Misses {
+  /** It finds a legal place by itself. */
+  readonly isPlaced: boolean;
   readonly refused: number;
   readonly warned: number;
 }
@@ -31,13 +33,15 @@ export function missesAt(
   side: 'only' | 'left' | 'right',
 ): Misses {
   const { seal } = joint;
+  const isPlaced = hasPlace(site, joint, side);
   const failures = [
     joint.rated.some((part) => part.ratedC < site.placeC),
-    !hasPlace(site, joint, side),
+    !isPlaced,
     seal.kind === 'sleeve' && seal.cutMm > freeMm,
     seal.kind === 'sleeve' && !seal.adhesive && site.zone.moisture !== 'dry',
   ];
   return {
+    isPlaced,
     refused: failures.filter(Boolean).length,
     warned: Number(thickestMm !== undefined && joint.bodyDiameterMm > thickestMm),
   };

@@ -52,7 +52,12 @@ type Wants = { readonly 1: Wanted; readonly 2: Wanted };
 function prepare(method: Method, site: Site, shelf: ReadyShelf, wanted: Wants): Prepared {
   const build = (splices: 1 | 2): Prepared => {
     const sized = sizeFromShelf(method, wanted[splices], site, splices, shelf);
-    return { method, splices, sized, room: !('joints' in sized) || hasRoom(site, sized.joints) };
+    return {
+      method,
+      splices,
+      sized,
+      room: !('joints' in sized) || (sized.arePlaced && (sized.joints.length === 1 || hasRoom(site, sized.joints))),
+    };
   };
   if (site.lead) return build(1);
   if (!site.twoRequired) {

@@ -18,6 +18,8 @@ export type Failure = Extract<Sizing, { readonly ok: false }>;
 
 export interface Sized {
   readonly joints: readonly SizedJoint[];
+  /** Each of its joints finds a legal place by itself. */
+  readonly arePlaced: boolean;
   readonly parts: readonly Part[];
 }
 
@@ -182,7 +184,13 @@ export function sizeFromShelf(
     }
     if (picked.length < choices.length) continue;
     const refused = picked.reduce((sum, { misses }) => sum + misses.refused, 0);
-    if (!best || refused < best.refused) best = { joints: picked.map(({ joint }) => joint), parts, refused };
+    if (!best || refused < best.refused)
+      best = {
+        joints: picked.map(({ joint }) => joint),
+        arePlaced: picked.every(({ misses }) => misses.isPlaced),
+        parts,
+        refused,
+      };
     if (refused === 0) break;
   }
   return best ?? failure;
