@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { FULL_SHELF } from '../catalogue/index.ts';
 import { DRY_CABIN, jobWith, planOf, WET_SHAKING, wire } from '../test/samples.ts';
 import { at, planned, LAMP } from './test/atCavity.ts';
 
@@ -48,5 +49,25 @@ describe('a new lead', () => {
     expect(plan.kit.lines.find((line) => line.id === 'pigtail-2-1.5')?.need).toBe(1);
     expect(plan.totals.splices).toBe(2);
     expect(plan.kit.wireCuts).toEqual([]);
+  });
+});
+
+describe('a terminal that does not stand its place', () => {
+  const ofRating = (ratedC: number, ambientC: number) =>
+    planned(at('cutFlush'), {
+      ...LAMP,
+      zone: { ...WET_SHAKING, ambientC },
+      circuits: [{ wire: wire(1.5, { jacket: { material: 'etfe', wall: 'thin' } }), loadA: 0 }],
+      catalogue: {
+        ...FULL_SHELF,
+        parts: FULL_SHELF.parts.map((part) =>
+          part.kind === 'terminal' ? { ...part, ratedC } : { ...part, ratedC: 150 },
+        ),
+      },
+    }).ways.find((way) => way.way === 'relead');
+  it('refuses the lead by its rating, and the rating itself is enough', () => {
+    expect(ofRating(130, 130)?.status).toBe('allowed');
+    expect(ofRating(129, 130)).toMatchObject({ status: 'refused', ruleId: 'rated.under' });
+    expect(ofRating(129, 130)?.because).toContain('is rated 129 °C; the place reaches 130');
   });
 });

@@ -1,6 +1,7 @@
 import { describe, expect, it, test } from 'vitest';
 import type { EarlierRepair, Finding } from '../../damage/index.ts';
 import { jobWith, planOf, WET_SHAKING, wire, type CaseOptions } from '../../test/samples.ts';
+import { checkJob } from '../check.ts';
 import type { Plan } from '../types.ts';
 
 type Found = Partial<Finding> & { readonly kind: Finding['kind'] };
@@ -201,4 +202,22 @@ describe('a connector that is replaced whole', () => {
     expect(details.map((words) => words.includes('Write the cavities down'))).toEqual([true, false]);
     expect(details.map((words) => words.includes('then close the lock piece'))).toEqual([false, true]);
   });
+});
+
+describe('an earlier repair that cannot be where it is said to be', () => {
+  test.each([
+    ['on a run that is not there', { runId: 'R9' }, 'a circuit or a run that this harness does not have'],
+    ['on a circuit that is not there', { circuitId: 'C9' }, 'a circuit or a run that this harness does not have'],
+    ['beyond its run', { toMm: 1000.1 }, 'does not lie on Main run, which is 1000 mm long'],
+    ['turned round', { fromMm: 600, toMm: 590 }, 'does not lie on Main run'],
+  ])('%s is refused by name', (_why, more, words) => {
+    const job = { ...jobWith([], WET), earlier: [{ ...earlier(505, 541), ...more }] };
+    expect(
+      checkJob(job)
+        .map((one) => one.message)
+        .join(' '),
+    ).toContain(words);
+  });
+  it('at the very end of its run it may be', () =>
+    expect(checkJob({ ...jobWith([], WET), earlier: [earlier(960, 1000)] })).toEqual([]));
 });
