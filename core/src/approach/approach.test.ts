@@ -3,7 +3,7 @@ import { describe, expect, it, test } from 'vitest';
 import { FULL_SHELF } from '../catalogue/index.ts';
 import type { Zone } from '../harness/index.ts';
 import { DRY_CABIN, GATE_OPEN, jobWith, onlyFinding, planOf, WET_SHAKING, wire } from '../test/samples.ts';
-import type { Act } from '../method/index.ts';
+import type { Act } from '../step/index.ts';
 import { cautionsFor, gateState } from './index.ts';
 
 const rubbed = { kind: 'jacketRubbed' as const, toMm: 520 };

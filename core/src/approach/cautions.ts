@@ -1,4 +1,4 @@
-import type { Act } from '../method/index.ts';
+import type { Act } from '../step/index.ts';
 
 /** A caution that is shown on the plan and on every sheet where it applies. */
 export interface Caution {

@@ -1,7 +1,9 @@
 import { spiralTapeMm } from '../bundle/index.ts';
-import { findStanding, notOnShelf, partsOf, type Catalogue, type Part, type TapePart } from '../catalogue/index.ts';
+import { findStanding, notOnShelf, partsOf, type Catalogue, type Part } from '../catalogue/index.ts';
+import type { TapePart } from '../stock/index.ts';
+import { WRAP_LAYERS } from '../family/index.ts';
 import type { Zone } from '../harness/index.ts';
-import { WRAP_LAYERS, type RuleHit } from '../method/index.ts';
+import type { RuleHit } from '../method/index.ts';
 import type { Practice } from '../practice/index.ts';
 import { byPreference, overSleeveMm, sleeveCutMm, sleeveFits } from '../sizing/index.ts';
 import { figure } from '../units/index.ts';

@@ -1,4 +1,5 @@
-import { rankMethods, type ReadyShelf, type RankedMethod, type Site, type SizedJoint } from '../method/index.ts';
+import { rankMethods, type ReadyShelf, type RankedMethod, type Site } from '../method/index.ts';
+import type { SizedJoint } from '../family/index.ts';
 import { chooseInsertWire } from '../sizing/index.ts';
 import type { WireSpec } from '../wire/index.ts';
 import type { Decision } from './types.ts';

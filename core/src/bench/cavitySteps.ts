@@ -4,8 +4,7 @@ import { isInHousing, terminalForm } from '../harness/index.ts';
 import type { Habits } from '../practice/index.ts';
 import { STRIP_TOLERANCE_MM } from '../sizing/index.ts';
 import { sizeInWords } from '../wire/index.ts';
-import { draft, mm, type Draft } from './draft.ts';
-import type { BenchStep } from './types.ts';
+import { draft, mm, type BenchStep, type Draft } from '../step/index.ts';
 
 /** Solder wets only this much of a pin, so that it still fits its cavity; mm. */
 const WET_MM = 3;

@@ -1,13 +1,14 @@
 import { STRIP_TOLERANCE_MM } from '../sizing/index.ts';
 import { figure } from '../units/index.ts';
-import { draft, mm, type Draft } from './draft.ts';
-import type { SpliceToMake } from './types.ts';
+import { familyOf } from '../family/index.ts';
+import { draft, mm, type Draft } from '../step/index.ts';
+import type { CloseWork, SpliceToMake } from './types.ts';
 
 /** What the outer jacket is opened beyond the core's body on each side, so that the shield can be folded back and joined, mm. */
 const BEYOND_BODY_MM = 10;
 
 /** Before the core is stripped: its shield out of the way. */
-export function shieldBackSteps({ joint, shield }: SpliceToMake): Draft[] {
+export function shieldBackSteps({ joint, shield }: Pick<SpliceToMake, 'joint'> & CloseWork): Draft[] {
   if (!shield) return [];
   const openMm = Math.ceil(Math.max(joint.bodyLengthMm, shield.joint.bodyLengthMm) / 2 + BEYOND_BODY_MM);
   return [
@@ -45,7 +46,7 @@ export function shieldJoinSteps({ shield, side }: SpliceToMake): Draft[] {
     ),
     draft(
       'shieldJoin',
-      joint.crimpAtMm === undefined ? 'solder' : 'crimp',
+      familyOf(joint.methodId).joins === 'solder' ? 'solder' : 'crimp',
       'Join the shield by itself',
       `${joint.partName}, beside the core’s splice and not in it.`,
       'Joined into the core’s barrel, the shield shields nothing any more.',

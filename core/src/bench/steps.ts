@@ -1,11 +1,11 @@
 import { RECOVERS_AT_C, STRIP_TOLERANCE_MM } from '../sizing/index.ts';
 import { TURNS_PER_M } from '../wire/index.ts';
 import { figure } from '../units/index.ts';
-import type { BenchStep, SpliceToMake } from './types.ts';
+import { draft, mm, type BenchStep, type Draft } from '../step/index.ts';
+import { familyOf } from '../family/index.ts';
+import type { SpliceToMake } from './types.ts';
 import type { RankedCover } from '../approach/index.ts';
-import { draft, mm, type Draft } from './draft.ts';
 import { shieldBackSteps, shieldJoinSteps } from './shieldSteps.ts';
-import { joinSteps } from './joinSteps.ts';
 
 /** Glue sets and the joint keeps still this long, s. */
 const COOL_S = 60;
@@ -123,9 +123,10 @@ function stripSteps(make: SpliceToMake): Draft[] {
 
 function closeSteps(make: SpliceToMake): Draft[] {
   const { joint } = make;
+  const family = familyOf(joint.methodId);
   const { seal } = joint;
   const steps: Draft[] = [];
-  if (make.family !== 'tap') {
+  if (family.proof.isTugged) {
     steps.push(
       draft(
         'tug',
@@ -137,7 +138,7 @@ function closeSteps(make: SpliceToMake): Draft[] {
       ),
     );
   }
-  if ((seal.kind === 'builtIn' && joint.methodId !== 'solderSleeve') || seal.kind === 'sleeve') {
+  if ((seal.kind === 'builtIn' && !family.sealsInOne) || seal.kind === 'sleeve') {
     const glued = seal.kind === 'builtIn' || seal.adhesive;
     const bring = seal.kind === 'sleeve' ? 'Bring the sleeve over the middle of the joint. ' : '';
     steps.push(
@@ -184,7 +185,7 @@ export function stepsFor(make: SpliceToMake): BenchStep[] {
     ...sleeveSteps(make),
     ...shieldBackSteps(make),
     ...stripSteps(make),
-    ...joinSteps(make),
+    ...familyOf(make.joint.methodId).joinSteps(make),
     ...closeSteps(make),
     ...shieldJoinSteps(make),
   ];

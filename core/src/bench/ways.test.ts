@@ -3,8 +3,8 @@ import { FULL_SHELF, type Catalogue, type Part } from '../catalogue/index.ts';
 import type { Finding } from '../damage/index.ts';
 import { BENCH_SOLDER, CRIMP_FIRST, type Habits, type Practice } from '../practice/index.ts';
 import { DRY_CABIN, jobWith, onlyFinding, planOf, WET_SHAKING, wire, type CaseOptions } from '../test/samples.ts';
-import type { MethodId } from '../method/index.ts';
-import type { BenchStep } from './types.ts';
+import type { MethodId } from '../family/index.ts';
+import type { BenchStep } from '../step/index.ts';
 
 const only = (...kinds: Part['kind'][]): Catalogue => ({
   ...FULL_SHELF,

@@ -1,18 +1,19 @@
 import { describe, expect, it, test } from 'vitest';
 import {
-  colourDisagreement,
   editCatalogue,
+  fieldOf,
   fieldText,
   FULL_SHELF,
   GENERIC_PARTS,
   isPerJoint,
-  PART_FIELDS,
+  kindOf,
   withField,
-  type ButtPart,
+  type PartOf,
   type Part,
 } from './index.ts';
+import { colourDisagreement } from '../stock/index.ts';
 
-const butt = (more: Partial<ButtPart> = {}): ButtPart => ({
+const butt = (more: Partial<PartOf<'sealedButt'>> = {}): PartOf<'sealedButt'> => ({
   kind: 'sealedButt',
   id: 'b',
   name: 'Butt',
@@ -29,7 +30,7 @@ const butt = (more: Partial<ButtPart> = {}): ButtPart => ({
 });
 
 describe('colour against stamp', () => {
-  test.each<[string, Partial<ButtPart>, RegExp | undefined]>([
+  test.each<[string, Partial<PartOf<'sealedButt'>>, RegExp | undefined]>([
     ['they agree', {}, undefined],
     ['within 5 %', { range: { minMm2: 0.34, maxMm2: 1.06 } }, undefined],
     [
@@ -52,7 +53,7 @@ describe('parts as they are listed', () => {
   it('every generic part has its own id, and every field of its kind', () => {
     expect(new Set(GENERIC_PARTS.map((part) => part.id)).size).toBe(GENERIC_PARTS.length);
     for (const part of GENERIC_PARTS)
-      for (const field of PART_FIELDS[part.kind])
+      for (const field of kindOf(part.kind).fields)
         if (!field.optional) expect(fieldText(part, field.path), `${part.id} ${field.path}`).not.toBe('');
   });
   it('sleeves, tape and solder serve many joints, all else one', () =>
@@ -66,7 +67,7 @@ describe('parts as they are listed', () => {
     expect(withField(part, 'range.maxMm2', 2)).toMatchObject({ range: { minMm2: 0.33, maxMm2: 2 } });
     expect('colour' in withField(part, 'colour', undefined)).toBe(false);
     expect(withField({ a: { b: 1 } }, 'a.b', undefined)).toEqual({});
-    expect(part.range.maxMm2).toBe(1.04);
+    expect(fieldOf(part, 'range.maxMm2')).toBe(1.04);
   });
 });
 

@@ -1,4 +1,5 @@
-import type { Catalogue, Part, Tool, WireStock } from './types.ts';
+import type { WireStock } from '../stock/index.ts';
+import type { Catalogue, Part, Tool } from './types.ts';
 
 /** A change of a shelf, by the id of what it is about. */
 export type CatalogueEdit =

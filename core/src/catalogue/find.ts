@@ -1,4 +1,4 @@
-import { GENERIC_PARTS } from './generic.ts';
+import { GENERIC_PARTS } from './kinds.ts';
 import type { Catalogue, Part } from './types.ts';
 
 /** A part from what is there, else from what is listed, else from what exists. */

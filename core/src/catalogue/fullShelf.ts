@@ -1,6 +1,5 @@
 import type { Catalogue } from './types.ts';
-import { GENERIC_TOOLS } from './genericTools.ts';
-import { GENERIC_PARTS } from './generic.ts';
+import { GENERIC_PARTS, GENERIC_TOOLS } from './kinds.ts';
 
 /** Metric sizes and colours of the reels of a full shelf, and what is on each, mm. */
 const REEL_SIZES_MM2 = [0.35, 0.5, 0.75, 1, 1.5, 2.5, 4, 6];

@@ -1,5 +1,4 @@
-import { figure } from '../units/index.ts';
-import type { Range } from './stocked.ts';
+import { kindOf } from './kinds.ts';
 import type { Catalogue, Part, PartOf } from './types.ts';
 
 /** The parts of one kind. */
@@ -12,11 +11,5 @@ export const quantityOf = (catalogue: Catalogue, partId: string): number =>
 
 export const isStocked = (part: Part): boolean => part.quantity > 0;
 
-/** "1.04–2.63 mm²". */
-export const rangeInWords = (range: Range): string => `${figure(range.minMm2)}–${figure(range.maxMm2)} mm²`;
-
-/** Parts of which one stick, roll or reel does for many joints; of all others a joint or a cavity takes one each. */
-const BULK: ReadonlySet<Part['kind']> = new Set(['sleeve', 'tape', 'solder']);
-
-/** Whether each joint or cavity takes a piece of its own. */
-export const isPerJoint = (part: Part): boolean => !BULK.has(part.kind);
+/** Whether each joint or cavity takes a piece of its own; of a stick, roll or reel one does for many. */
+export const isPerJoint = (part: Part): boolean => kindOf(part.kind).isBulk !== true;

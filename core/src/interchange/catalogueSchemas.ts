@@ -1,6 +1,6 @@
 import Joi from 'joi';
-import { PART_COLOURS, SLEEVE_SERIES, TOOL_TASKS } from '../catalogue/index.ts';
-import { LOCK_FAMILIES } from '../connector/index.ts';
+import { PART_KINDS, TOOL_TASK_IDS, type Part } from '../catalogue/index.ts';
+import { PART_COLOURS, type PartField, type PartKind } from '../stock/index.ts';
 import { TERMINAL_FAMILIES } from '../harness/index.ts';
 import { date, lengthMm, list, text } from './fields.ts';
 import { wireSchema } from './harnessSchemas.ts';
@@ -9,13 +9,6 @@ const rangeSchema = Joi.object({
   minMm2: Joi.number().min(0).max(500).required(),
   maxMm2: Joi.number().greater(Joi.ref('minMm2')).max(500).required(),
 });
-const jacketSchema = Joi.object({
-  minMm: Joi.number().min(0).max(100).required(),
-  maxMm: Joi.number().greater(Joi.ref('minMm')).max(100).required(),
-});
-const size = Joi.number().greater(0).max(500).required();
-const barrelMm = Joi.number().greater(1).max(200).required();
-const ways = Joi.number().integer().min(1).max(400).required();
 const stocked = {
   id: text.required(),
   name: text.required(),
@@ -25,63 +18,47 @@ const stocked = {
   place: text,
   colour: Joi.valid(...PART_COLOURS),
 };
-const kind = (name: string, fields: Joi.SchemaMap): { is: string; then: Joi.ObjectSchema } => ({
-  is: name,
-  then: Joi.object({ kind: Joi.valid(name).required(), ...stocked, ...fields }),
+
+/** What a field of a part may hold, from what its kind says of it. */
+function fieldSchema(field: PartField): Joi.Schema {
+  if (field.choices) return Joi.valid(...field.choices.map(({ value }) => value)).required();
+  const number = field.type === 'whole' ? Joi.number().integer() : Joi.number();
+  const from = field.fromIsAllowed ? number.min(field.from) : number.greater(field.from);
+  const above = field.above?.split('.').at(-1);
+  return (above === undefined ? from : number.greater(Joi.ref(above))).max(field.to).required();
+}
+
+/** The fields of a kind, those of one nested thing together; a nested thing is left out only where all of it may be. */
+function fieldsSchema(fields: readonly PartField[]): Joi.SchemaMap {
+  const roots = [...new Set(fields.map((field) => field.path.split('.')[0] ?? field.path))];
+  return Object.fromEntries(
+    roots.map((root): [string, Joi.Schema] => {
+      const of = fields.filter((field) => field.path === root || field.path.startsWith(`${root}.`));
+      const [lone] = of;
+      if (lone?.path === root) return [root, fieldSchema(lone)];
+      const nested = Joi.object(
+        Object.fromEntries(of.map((one) => [one.path.slice(root.length + 1), fieldSchema(one)])),
+      );
+      return [root, of.every((one) => one.optional) ? nested : nested.required()];
+    }),
+  );
+}
+
+const kindSchema = ({ kind, fields }: PartKind<Part>): { is: string; then: Joi.ObjectSchema } => ({
+  is: kind,
+  then: Joi.object({ kind: Joi.valid(kind).required(), ...stocked, ...fieldsSchema(fields) }),
 });
-const clip = { totalRange: rangeSchema.required(), barrelLengthMm: size, lapMm: size, crimpedDiameterMm: size };
-const butt = {
-  range: rangeSchema.required(),
-  barrelIdMm: size,
-  barrelLengthMm: barrelMm,
-  overallLengthMm: size,
-  crimpedDiameterMm: size,
-};
 
 /** A part of any kind, with the figures that its kind has. */
 export const partSchema = Joi.alternatives().conditional('.kind', {
-  switch: [
-    kind('plainButt', butt),
-    kind('stepDown', {
-      smallRange: rangeSchema.required(),
-      largeRange: rangeSchema.required(),
-      barrelLengthMm: barrelMm,
-      overallLengthMm: size,
-      crimpedDiameterMm: size,
-    }),
-    kind('clip', clip),
-    kind('multiClip', clip),
-    kind('cap', { totalRange: rangeSchema.required(), depthMm: size, lengthMm: size, diameterMm: size }),
-    kind('solderSleeve', { range: rangeSchema.required(), lapMm: size, overallLengthMm: size, diameterMm: size }),
-    kind('sleeve', {
-      series: Joi.valid(...SLEEVE_SERIES).required(),
-      suppliedIdMm: size,
-      recoveredIdMm: size,
-      stickMm: Joi.number().greater(0).max(10_000).required(),
-    }),
-    kind('tape', { tape: Joi.valid('selfFusing', 'cloth').required(), widthMm: size, thicknessMm: size }),
-    kind('solder', { alloy: Joi.valid('tinLead', 'leadFree').required(), core: Joi.valid('rosin', 'acid').required() }),
-    kind('piercingTap', { range: rangeSchema.required(), lengthMm: size, thickMm: size }),
-    kind('terminal', {
-      family: Joi.valid(...TERMINAL_FAMILIES).required(),
-      range: rangeSchema.required(),
-      jacketMm: jacketSchema,
-      stripMm: size,
-    }),
-    kind('wireSeal', { jacketMm: jacketSchema.required() }),
-    kind('plug', {}),
-    kind('potting', {}),
-    kind('housing', { lock: Joi.valid(...LOCK_FAMILIES).required(), ways }),
-    kind('lockPiece', { lock: Joi.valid(...LOCK_FAMILIES).required(), ways }),
-    kind('pigtail', { ways, areaMm2: size, leadMm: size }),
-  ],
-  otherwise: kind('sealedButt', butt).then,
+  switch: PART_KINDS.map(kindSchema),
+  otherwise: Joi.object({ kind: Joi.valid(...PART_KINDS.map(({ kind }) => kind)).required() }).unknown(),
 });
 
 export const toolSchema = Joi.object({
   id: text.required(),
   name: text.required(),
-  tasks: list(Joi.valid(...TOOL_TASKS))
+  tasks: list(Joi.valid(...TOOL_TASK_IDS))
     .min(1)
     .required(),
   range: rangeSchema,

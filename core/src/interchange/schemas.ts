@@ -1,7 +1,7 @@
 import Joi from 'joi';
 import { COVER_IDS, WAYS } from '../approach/index.ts';
 import { CAVITY_FINDING_KINDS, FINDING_KINDS } from '../damage/index.ts';
-import { METHOD_IDS } from '../method/index.ts';
+import { METHOD_IDS } from '../family/index.ts';
 import { date, id, instant, lengthMm, list, longText, positionMm, text } from './fields.ts';
 import { cavitySchema, harnessSchema, machineSchema, wireSchema } from './harnessSchemas.ts';
 import { mappingSchema } from './mappingSchemas.ts';

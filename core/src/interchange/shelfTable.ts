@@ -1,13 +1,15 @@
 import {
   fieldText,
-  PART_FIELDS,
+  isPartKind,
+  kindOf,
+  PART_KINDS,
   withField,
   type Catalogue,
   type CatalogueEdit,
   type Part,
   type Tool,
-  type WireStock,
 } from '../catalogue/index.ts';
+import type { WireStock } from '../stock/index.ts';
 import { colourInWords, type ColourName } from '../wire/index.ts';
 import { partSchema, toolSchema, wireStockSchema } from './catalogueSchemas.ts';
 
@@ -42,13 +44,12 @@ const COMMON: readonly Column[] = [
 const titled = (title: string, unit: string | undefined): string => (unit === undefined ? title : `${title} ${unit}`);
 const columnsOf = (kind: Part['kind']): Column[] => [
   ...COMMON,
-  ...PART_FIELDS[kind].map((field) => ({
+  ...kindOf(kind).fields.map((field) => ({
     title: titled(field.title, field.unit),
     path: field.path,
-    number: field.type === 'number',
+    number: field.type !== 'choice',
   })),
 ];
-const isPartKind = (kind: string): kind is Part['kind'] => Object.hasOwn(PART_FIELDS, kind);
 const TOOL_COLUMNS = [
   'Id',
   'Name',
@@ -73,9 +74,7 @@ const WIRE_COLUMNS = [
 const HEADERS: readonly string[] = [
   'Kind',
   ...new Set([
-    ...Object.keys(PART_FIELDS).flatMap((kind) =>
-      isPartKind(kind) ? columnsOf(kind).map((column) => column.title) : [],
-    ),
+    ...PART_KINDS.flatMap(({ kind }) => columnsOf(kind).map((column) => column.title)),
     ...TOOL_COLUMNS,
     ...WIRE_COLUMNS,
   ]),
@@ -254,7 +253,7 @@ export function readShelfTable(rows: readonly (readonly string[])[]): TableReadi
         line,
         column: 'Kind',
         value: kind,
-        why: `A kind is one of ${[...Object.keys(PART_FIELDS), 'tool', 'wire'].join(', ')}.`,
+        why: `A kind is one of ${[...PART_KINDS.map(({ kind }) => kind), 'tool', 'wire'].join(', ')}.`,
       });
       return;
     }

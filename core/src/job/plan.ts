@@ -2,7 +2,7 @@ import { cautionsFor, gateState } from '../approach/index.ts';
 import type { Catalogue } from '../catalogue/index.ts';
 import { kitFor, type KitNeed } from '../kit/index.ts';
 import { findingPlan } from './findingPlan.ts';
-import type { Act } from '../method/index.ts';
+import type { Act } from '../step/index.ts';
 import type { Practice } from '../practice/index.ts';
 import { roundTo } from '../units/index.ts';
 import { decideAll } from './decideAll.ts';

@@ -1,7 +1,7 @@
 import { withShieldBeside, type Decision } from '../approach/index.ts';
 import { keepOuts, type Run } from '../harness/index.ts';
 import { PLACE_GRACE_MM, windowsOf, type LayoutItem, type Pin, type RunToLayOut } from '../layout/index.ts';
-import type { SizedJoint } from '../method/index.ts';
+import type { SizedJoint } from '../family/index.ts';
 import type { Practice } from '../practice/index.ts';
 import { jacketDiameterMm } from '../wire/index.ts';
 import { mateOf, type JobIndex } from './jobIndex.ts';

@@ -4,9 +4,10 @@ import type { Catalogue } from '../catalogue/index.ts';
 import { branchesOf } from '../damage/index.ts';
 import { isStill, type HarnessNode, type Run } from '../harness/index.ts';
 import { cutOf, type PlacedItem, type PlacedSplice } from '../layout/index.ts';
-import { methodById, redoPerSideMm, type RankedMethod } from '../method/index.ts';
+import { parkDistanceMm, redoPerSideMm, type RankedMethod } from '../method/index.ts';
+import { familyOf, glyphOf, methodById } from '../family/index.ts';
 import type { Practice } from '../practice/index.ts';
-import { checksFor, pullMinimumN, tugTargetN } from '../prove/index.ts';
+import { checksFor, checksForCover, pullMinimumN, tugTargetN } from '../prove/index.ts';
 import { reachCostMm } from '../sizing/index.ts';
 import { areaMm2, colourInWords, resistanceLimits, sizeInWords, type WireSpec } from '../wire/index.ts';
 import { coveredBy } from './together/extent.ts';
@@ -38,14 +39,11 @@ function wiresOf(decided: Decided, side: PlacedSplice['side']): WireSpec[] {
 function parkSide(
   splice: PlacedSplice,
   item: PlacedItem,
-  method: RankedMethod,
+  parkAtMm: number,
   decision: Decision,
-  practice: Practice,
 ): SplicePlan['parkSide'] {
   const { seal } = splice.joint;
-  const need =
-    (seal.kind === 'sleeve' ? seal.cutMm : 0) +
-    (method.family === 'soldered' ? practice.figures.parkFromSolderMm : practice.figures.parkFromCrimpMm);
+  const need = (seal.kind === 'sleeve' ? seal.cutMm : 0) + parkAtMm;
   const [left, right] = [decision.site?.freeLeftMm ?? 0, decision.site?.freeRightMm ?? 0];
   if (item.insertMm !== undefined && item.insertMm >= need) return 'insert';
   if (splice.side !== 'right' && left >= need && left >= (splice.side === 'left' ? 0 : right)) return 'left';
@@ -70,7 +68,9 @@ export function splicePlan(
   const loss = (shrunk: boolean): number => redoPerSideMm(joint, shrunk);
   const spare = decision.slackMm - (item.x2Mm - item.x1Mm) - reachCostMm(joint.reach);
   const solder = around.catalogue.parts.find((part) => part.id === joint.partId);
-  const parked = parkSide(splice, item, method, decision, around.practice);
+  const family = familyOf(method.methodId);
+  const parkAtMm = parkDistanceMm(family, around.practice);
+  const parked = parkSide(splice, item, parkAtMm, decision);
   const insert = decision.insertWire;
   const between = decision.lead ? 'the new lead' : 'the insert';
   const reachesPast = splice.leavesAtMm !== undefined;
@@ -91,7 +91,7 @@ export function splicePlan(
     make,
     methodId: method.methodId,
     methodName: method.name,
-    family: method.family,
+    glyph: glyphOf(method.methodId),
     joint,
     ...(shield ? { shield } : {}),
     centreMm: splice.centreMm,
@@ -109,7 +109,6 @@ export function splicePlan(
       spliceId: splice.id,
       side: splice.side,
       make,
-      family: method.family,
       whole: methodById(joint.methodId).leavesWhole === true,
       joint,
       isLead: decision.lead !== undefined,
@@ -124,10 +123,7 @@ export function splicePlan(
         insert &&
         `${sizeInWords(insert.wire.size)}, ${colourInWords(insert.wire.colour)}${insert.colourDiffers ? `: another colour, tag both ends ${circuit.number}` : ''}.`,
       parkSide: parked,
-      parkAtMm:
-        method.family === 'soldered'
-          ? around.practice.figures.parkFromSolderMm
-          : around.practice.figures.parkFromCrimpMm,
+      parkAtMm,
       untwistedAtMostMm: around.practice.figures.untwistedAtMostMm,
       tugN,
       solid: wires.some((wire) => wire.conductor.kind === 'solid'),
@@ -138,13 +134,13 @@ export function splicePlan(
       stillAndDry: isStill(around.run.zone) && around.run.zone.moisture === 'dry',
     }),
     checks: checksFor({
-      family: method.family,
+      proof: familyOf(joint.methodId).proof,
       seal: joint.seal.kind,
       glueless: joint.seal.kind === 'sleeve' && !joint.seal.adhesive,
       tinLead: solder?.kind === 'solder' && solder.alloy === 'tinLead',
       shielded: shield !== undefined,
       pullMinimumN: pullMinimumN(areaMm2(thinnest.size)),
-      limits: method.family === 'tap' ? undefined : resistanceLimits(thinnest, joint.jointLengthMm, circuit.loadA),
+      limits: resistanceLimits(thinnest, joint.jointLengthMm, circuit.loadA),
     }),
   };
 }
@@ -176,11 +172,6 @@ export function coverPlan(decided: Decided, around: Surroundings): CoverPlan | u
       nodeName(around.run.fromNodeId, around),
       around.practice.figures.overlapMm,
     ),
-    checks: checksFor({
-      family: 'cover',
-      seal: cover.coverId === 'sleeveCover' ? 'sleeve' : 'wrap',
-      tinLead: false,
-      pullMinimumN: 0,
-    }),
+    checks: checksForCover(cover.coverId === 'sleeveCover' ? 'sleeve' : 'wrap'),
   };
 }

@@ -16,7 +16,8 @@ import type {
   Way,
   WorkShare,
 } from '../approach/index.ts';
-import type { BenchStep } from '../bench/index.ts';
+import type { BenchStep } from '../step/index.ts';
+import type { GlyphName, MethodId, SizedJoint } from '../family/index.ts';
 import type { EarlierRepair, Finding, Stretch } from '../damage/index.ts';
 import type { MappingCard } from '../mapping/index.ts';
 import type { Circuit, Growth, Harness, KeepOut } from '../harness/index.ts';
@@ -32,7 +33,7 @@ import type {
   ProfileStretch,
   SpliceSide,
 } from '../layout/index.ts';
-import type { MethodFamily, MethodId, RankedMethod, SizedJoint } from '../method/index.ts';
+import type { RankedMethod } from '../method/index.ts';
 import type { Check } from '../prove/index.ts';
 import type { InsertWireChoice } from '../sizing/index.ts';
 
@@ -84,7 +85,8 @@ export interface SplicePlan {
   readonly make: number;
   readonly methodId: MethodId;
   readonly methodName: string;
-  readonly family: MethodFamily;
+  /** Name of its family's drawing. */
+  readonly glyph: GlyphName;
   readonly joint: SizedJoint;
   /** The shield's own splice beside it. */
   readonly shield?: ShieldSplice | undefined;

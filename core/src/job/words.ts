@@ -1,4 +1,4 @@
-import { methodById } from '../method/index.ts';
+import { familyOf, methodById } from '../family/index.ts';
 import { WAY_WORDS, type Decision } from '../approach/index.ts';
 import { formatMm } from '../units/index.ts';
 
@@ -8,7 +8,7 @@ const lower = (text: string): string => text.charAt(0).toLowerCase() + text.slic
 function jointWords(decision: Decision): string {
   const names = (decision.method?.joints ?? []).map((joint) =>
     joint.seal.kind === 'sleeve' || joint.seal.kind === 'wrap'
-      ? `${joint.partId.startsWith('solder') ? lower(methodById(joint.methodId).name.split(' + ')[0] ?? '') : lower(joint.partName)} + ${lower(joint.seal.name)}`
+      ? `${familyOf(joint.methodId).joins === 'solder' ? lower(methodById(joint.methodId).name.split(' + ')[0] ?? '') : lower(joint.partName)} + ${lower(joint.seal.name)}`
       : lower(joint.partName),
   );
   return [...new Set(names)].join(' and ');

@@ -1,5 +1,6 @@
 import { conduitFor, spiralTapeMm } from '../bundle/index.ts';
-import { GENERIC_PARTS, type SleevePart } from '../catalogue/index.ts';
+import { GENERIC_PARTS } from '../catalogue/index.ts';
+import type { SleevePart } from '../stock/index.ts';
 import type { Stretch } from '../damage/index.ts';
 import { flexStretches, type Run } from '../harness/index.ts';
 import { chooseSleeve } from '../sizing/index.ts';

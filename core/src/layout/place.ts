@@ -1,5 +1,6 @@
 import type { Stretch } from '../damage/index.ts';
-import { spareOf, type SizedJoint } from '../method/index.ts';
+import { spareOf } from '../method/index.ts';
+import type { SizedJoint } from '../family/index.ts';
 import {
   legalCentres,
   centreWindowOfLead,

@@ -1,6 +1,7 @@
 import type { Stretch } from '../damage/index.ts';
 import type { KeepOut } from '../harness/index.ts';
-import type { LeadSite, SizedJoint } from '../method/index.ts';
+import type { LeadSite } from '../method/index.ts';
+import type { SizedJoint } from '../family/index.ts';
 
 export type SpliceSide = 'only' | 'left' | 'right';
 

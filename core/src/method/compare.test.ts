@@ -4,7 +4,6 @@ import { DRY_CABIN, onlyFinding, shelfWithout, WET_SHAKING, wire, type CaseOptio
 import {
   compareMethods,
   methodBook,
-  type MethodId,
   PREFERENCES,
   type RankedMethod,
   RULES,
@@ -12,6 +11,7 @@ import {
   switchableRuleIds,
   whatItLoses,
 } from './index.ts';
+import type { MethodId } from '../family/index.ts';
 
 const plan = (options: CaseOptions) =>
   onlyFinding({ kind: 'parted', slackMm: 60 }, { circuits: [{ wire: wire(1.5) }], ...options });

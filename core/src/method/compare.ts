@@ -1,6 +1,6 @@
 import { figure } from '../units/index.ts';
-import { methodById } from './kinds/index.ts';
-import type { RankedMethod, RuleHit, SizedJoint } from './types.ts';
+import { methodById, type SizedJoint } from '../family/index.ts';
+import type { RankedMethod, RuleHit } from './types.ts';
 
 /** One figure of two methods side by side; empty where a method has none. */
 export interface ComparedFigure {

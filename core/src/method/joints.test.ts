@@ -3,7 +3,7 @@ import { GENERIC_PARTS, type Part } from '../catalogue/index.ts';
 import { BENCH_SOLDER, CRIMP_FIRST } from '../practice/index.ts';
 import { facts, wire } from '../test/samples.ts';
 import { wireFacts, type WireFacts } from '../wire/index.ts';
-import { methodById, type MethodId, type SizedJoint } from './index.ts';
+import { methodById, type MethodId, type SizedJoint } from '../family/index.ts';
 
 const size = (
   id: MethodId,

@@ -1,6 +1,7 @@
 import { jacketDiameterMm } from '../wire/index.ts';
 import { hasPlace } from './room.ts';
-import type { Site, SizedJoint } from './types.ts';
+import type { SizedJoint } from '../family/index.ts';
+import type { Site } from './types.ts';
 
 /** What of a place a part has to meet besides its size; lengths in mm. */
 interface PlaceNeeds {

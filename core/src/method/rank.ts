@@ -1,6 +1,7 @@
+import { TOOL_TASKS } from '../catalogue/index.ts';
+import { familyOf, METHODS, type AnyMethod, type SizedJoint } from '../family/index.ts';
 import { splicesFromSlack } from '../sizing/index.ts';
 import { figure } from '../units/index.ts';
-import { METHODS } from './kinds/index.ts';
 import {
   missingParts,
   pickTools,
@@ -15,8 +16,8 @@ import { hasRoom } from './room.ts';
 import { CARE_RULES } from './rules/care.ts';
 import { orderOf, PREFERENCES } from './rules/preference.ts';
 import { PLACE_RULES, PRACTICE_RULES } from './rules/place.ts';
-import { SHELF_RULES, TASK_WORDS } from './rules/shelf.ts';
-import type { Method, MethodCase, MethodStatus, RankedMethod, Rule, RuleHit, Site, SizedJoint } from './types.ts';
+import { SHELF_RULES } from './rules/shelf.ts';
+import type { MethodCase, MethodStatus, RankedMethod, Rule, RuleHit, Site } from './types.ts';
 
 /** Every rule that bars, warns or requires, in the order in which they are shown. */
 export const RULES: readonly Rule[] = [...PLACE_RULES, ...PRACTICE_RULES, ...SHELF_RULES, ...CARE_RULES];
@@ -40,7 +41,7 @@ function noRoomSentence(site: Site, joints: readonly SizedJoint[]): string {
 
 /** How one method stands at a site before any rule is asked: its splices, its joints if they can be sized, and whether they find room. */
 interface Prepared {
-  readonly method: Method;
+  readonly method: AnyMethod;
   readonly splices: 1 | 2;
   readonly sized: Sized | Failure;
   readonly room: boolean;
@@ -49,7 +50,7 @@ interface Prepared {
 type Wants = { readonly 1: Wanted; readonly 2: Wanted };
 
 /** One method sized with the fewest splices that its reach and the keep-outs allow. */
-function prepare(method: Method, site: Site, shelf: ReadyShelf, wanted: Wants): Prepared {
+function prepare(method: AnyMethod, site: Site, shelf: ReadyShelf, wanted: Wants): Prepared {
   const build = (splices: 1 | 2): Prepared => {
     const sized = sizeFromShelf(method, wanted[splices], site, splices, shelf);
     return {
@@ -94,6 +95,7 @@ function caseOf(
   const joints = 'joints' in sized ? sized.joints : [];
   const where: MethodCase = {
     method,
+    family: familyOf(method.id),
     site,
     practice: shelf.practice,
     catalogue: shelf.catalogue,
@@ -162,7 +164,7 @@ function siteKey(site: Site, wanted: Wants, prepared: readonly Prepared[], shelf
 }
 
 /** Refused methods stand in the plain order of methods: what they would have been good at no longer counts. */
-const compareRefused = (a: MethodCase, b: MethodCase): number => a.method.order.damp - b.method.order.damp;
+const compareRefused = (a: MethodCase, b: MethodCase): number => orderOf(a) - orderOf(b);
 
 /** Rules that the shop has switched off say nothing; a refusal that no practice may lift cannot be switched off. */
 export const isSwitchable = (rule: Pick<Rule, 'overridable' | 'verdict'>): boolean =>
@@ -233,10 +235,9 @@ function rank(prepared: readonly Prepared[], site: Site, shelf: ReadyShelf, want
   const rules =
     practice.off.length === 0 ? RULES : RULES.filter((rule) => !(isSwitchable(rule) && practice.off.includes(rule.id)));
   const judged = prepared.map((one) => {
-    const { method } = one;
     const { where, barred } = caseOf(one, site, shelf, wanted);
     // A method that cannot do this at all is not asked about the place as well.
-    const asked = barred.some((hit) => hit.ruleId === 'tap.cannotRejoin') && method.family !== 'tap' ? [] : rules;
+    const asked = barred.some((hit) => hit.ruleId === 'tap.cannotRejoin') && !where.family.temporary ? [] : rules;
     const spoken = asked.flatMap((rule): RuleHit[] => {
       const because = rule.speaks(where);
       if (because === undefined) return [];
@@ -255,7 +256,7 @@ function rank(prepared: readonly Prepared[], site: Site, shelf: ReadyShelf, want
     return { where, hits, status: statusOf(hits) };
   });
   const firstSoldered = judged
-    .filter(({ where, status }) => where.method.family === 'soldered' && status === 'allowed')
+    .filter(({ where, status }) => where.family.joins === 'solder' && status === 'allowed')
     .sort((a, b) => orderOf(a.where) - orderOf(b.where))[0];
   const cases = judged
     .map((one) => (one === firstSoldered ? { ...one, where: { ...one.where, firstOfSoldered: true } } : one))
@@ -272,8 +273,9 @@ function rank(prepared: readonly Prepared[], site: Site, shelf: ReadyShelf, want
     ({ where, status }, index) =>
       index > 0 &&
       status === 'allowed' &&
-      (where.method.family === 'closedBarrel' || where.method.family === 'openClip') &&
-      where.method.family !== best?.where.method.family,
+      where.family.joins === 'crimp' &&
+      !where.family.openEnded &&
+      where.family !== best?.where.family,
   );
   const possible = cases.filter(({ status }) => status !== 'refused');
   const firstIfStocked = possible.reduce<(typeof possible)[number] | undefined>(
@@ -292,14 +294,13 @@ function rank(prepared: readonly Prepared[], site: Site, shelf: ReadyShelf, want
     return {
       methodId: where.method.id,
       name: where.method.name,
-      family: where.method.family,
       status,
       splices: where.splices,
       joints: where.joints,
       hits: decided ? [...hits, decided] : hits,
       because: sentence(status, hits, decided, index === 0),
       toolNames: where.tools.map((tool) => tool.name),
-      lacks: [...where.missingParts, ...where.missingTasks.map((task) => TASK_WORDS[task])],
+      lacks: [...where.missingParts, ...where.missingTasks.map((task) => TOOL_TASKS[task].tool)],
       usableWithReason:
         where.joints.length > 0 &&
         hits.every((hit) => (hit.verdict !== 'refuse' && hit.verdict !== 'shelf') || hit.overridable),

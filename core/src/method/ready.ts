@@ -1,18 +1,20 @@
 import {
   GENERIC_PARTS,
   isPerJoint,
+  kindOf,
   partsOf,
+  TOOL_TASKS,
   type Catalogue,
   type Part,
   type Tool,
-  type ToolTask,
 } from '../catalogue/index.ts';
 import type { Practice } from '../practice/index.ts';
 import { holds, sumAreaMm2, type JointWires } from '../sizing/index.ts';
 import { jointsWanted } from './wanted.ts';
 import { needsAt, pickFor, type Picked } from './pick.ts';
 import type { WireFacts } from '../wire/index.ts';
-import type { Method, RankedMethod, ShelfFacts, Site, SizedJoint, Sizing } from './types.ts';
+import type { AnyMethod, SizedJoint, Sizing, ToolTask } from '../family/index.ts';
+import type { RankedMethod, ShelfFacts, Site } from './types.ts';
 
 export type Failure = Extract<Sizing, { readonly ok: false }>;
 
@@ -28,7 +30,7 @@ type Choices = readonly (readonly SizedJoint[])[];
 
 /** Sizes every joint from one set of parts; the first failure speaks for all. */
 function sizeAll(
-  method: Method,
+  method: AnyMethod,
   wanted: readonly JointWires[],
   site: Pick<Site, 'duty' | 'freedEndMm'>,
   parts: readonly Part[],
@@ -77,7 +79,7 @@ function shelfFacts(catalogue: Catalogue): ShelfFacts {
   return {
     byId: new Map(catalogue.parts.map((part) => [part.id, part])),
     bestSleeveC: Math.max(...sleeves.map((part) => part.ratedC)),
-    stockedButts: [...partsOf(stocked, 'sealedButt'), ...partsOf(stocked, 'plainButt')],
+    bores: stocked.flatMap((part) => kindOf(part.kind).boreOf?.(part) ?? []),
   };
 }
 
@@ -154,7 +156,7 @@ function isLeft(joint: SizedJoint, taken: readonly SizedJoint[], { facts }: Read
  * exists. A part that would have to be ordered and stands the place goes before one that lies there and does not.
  */
 export function sizeFromShelf(
-  method: Method,
+  method: AnyMethod,
   { joints: wanted, key: wiresKey }: Wanted,
   site: Site,
   splices: 1 | 2,
@@ -218,7 +220,7 @@ interface Tooled {
 }
 
 /** The best tool for each task of a method, and the tasks for which there is none. */
-export function pickTools(method: Method, site: Site, { joints, key: wiresKey }: Wanted, shelf: ReadyShelf): Tooled {
+export function pickTools(method: AnyMethod, site: Site, { joints, key: wiresKey }: Wanted, shelf: ReadyShelf): Tooled {
   const key = `${method.id} ${site.asOf ?? ''} ${wiresKey}`;
   const known = shelf.tooled.get(key);
   if (known) return known;
@@ -232,7 +234,8 @@ export function pickTools(method: Method, site: Site, { joints, key: wiresKey }:
       .filter((tool) => tool.tasks.includes(task))
       .filter(
         ({ range }) =>
-          range === undefined || (BY_TOTAL.has(task) ? totals : sums.flat()).every((area) => holds(range, area)),
+          range === undefined ||
+          (TOOL_TASKS[task].isByTotal ? totals : sums.flat()).every((area) => holds(range, area)),
       )
       .sort((a, b) => rankOfTool(a, site.asOf) - rankOfTool(b, site.asOf) || a.id.localeCompare(b.id));
     if (able[0]) tools.push(able[0]);
@@ -242,9 +245,6 @@ export function pickTools(method: Method, site: Site, { joints, key: wiresKey }:
   shelf.tooled.set(key, tooled);
   return tooled;
 }
-
-/** Dies of these close round all wires at once: their range is for the copper in all. */
-const BY_TOTAL: ReadonlySet<ToolTask> = new Set<ToolTask>(['crimpClip', 'crimpMultiClip', 'crimpCap']);
 
 /** The joints wanted at a site, with their key. */
 export function wantedAt(site: Site, splices: 1 | 2): Wanted {

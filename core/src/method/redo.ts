@@ -1,6 +1,6 @@
 import type { Stretch } from '../damage/index.ts';
 import { redoLossPerSideMm, spareMm } from '../sizing/index.ts';
-import type { SizedJoint } from './types.ts';
+import type { SizedJoint } from '../family/index.ts';
 
 /** Wire in mm that each side loses when a sized joint is cut out, before or after its sleeve has shrunk. */
 export const redoPerSideMm = (joint: SizedJoint, shrunk: boolean): number =>

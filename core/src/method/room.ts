@@ -7,7 +7,8 @@ import {
   type Window,
 } from '../sizing/index.ts';
 import { spareOf } from './redo.ts';
-import type { Site, SizedJoint } from './types.ts';
+import type { SizedJoint } from '../family/index.ts';
+import type { Site } from './types.ts';
 
 const legal = (site: Site, window: Window, { bodyLengthMm }: SizedJoint, keepOuts: Site['keepOuts']): Window[] =>
   legalCentres(centresWithin(window, bodyLengthMm, site.within), bodyLengthMm, keepOuts);

@@ -11,7 +11,8 @@ import {
   wire,
   type CaseOptions,
 } from '../test/samples.ts';
-import { METHODS, PREFERENCES, RULES, type MethodId } from './index.ts';
+import { PREFERENCES, RULES } from './index.ts';
+import { METHODS, type MethodId } from '../family/index.ts';
 
 const PARTED = { kind: 'parted' as const, slackMm: 40 };
 const hitsOf = (id: MethodId, options: CaseOptions, finding: Parameters<typeof onlyFinding>[0] = PARTED) =>

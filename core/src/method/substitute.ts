@@ -1,5 +1,5 @@
 import { figure } from '../units/index.ts';
-import { methodById } from './kinds/index.ts';
+import { methodById } from '../family/index.ts';
 import type { RankedMethod } from './types.ts';
 
 /** A method that stands in for one that only lacks something on the shelf, and what is lost by it. */

@@ -1,131 +1,10 @@
-import type { Catalogue, Part, PartOf, Tool, ToolTask } from '../catalogue/index.ts';
-import type { CircuitKind, KeepOut, Zone } from '../harness/index.ts';
+import type { Catalogue, Part, Tool } from '../catalogue/index.ts';
 import type { Stretch } from '../damage/index.ts';
+import type { AnyMethod, Family, MethodId, SizedJoint, ToolTask } from '../family/index.ts';
+import type { CircuitKind, KeepOut, Zone } from '../harness/index.ts';
 import type { Practice } from '../practice/index.ts';
-import type { JointWires, Reach } from '../sizing/index.ts';
+import type { Range } from '../stock/index.ts';
 import type { WireSpec } from '../wire/index.ts';
-
-export const METHOD_IDS = [
-  'sealedButt',
-  'stepDown',
-  'clipSleeve',
-  'multiClipSleeve',
-  'plainSleeve',
-  'wrappedSolder',
-  'interlacedSolder',
-  'lapSolder',
-  'solderSleeve',
-  'windowClipSleeve',
-  'windowClipWrap',
-  'windowSolderSleeve',
-  'windowSolderWrap',
-  'clipWrap',
-  'multiClipWrap',
-  'plainWrap',
-  'cap',
-  'piercingTap',
-] as const;
-export type MethodId = (typeof METHOD_IDS)[number];
-
-/** How the joint is made; steps and checks follow from it. */
-export type MethodFamily = 'closedBarrel' | 'closedEnd' | 'openClip' | 'soldered' | 'tap';
-/** What heat the method brings to the place. */
-export type Heat = 'none' | 'hotAir' | 'iron' | 'ironAndHotAir';
-
-/** How one end of a joint is prepared. */
-export interface EndPrep {
-  readonly stripMm: number;
-  readonly folded: boolean;
-}
-
-/** What keeps water off a joint. */
-export type Seal =
-  | { readonly kind: 'builtIn' }
-  | {
-      readonly kind: 'sleeve';
-      readonly partId: string;
-      readonly name: string;
-      readonly suppliedIdMm: number;
-      readonly recoveredIdMm: number;
-      readonly cutMm: number;
-      readonly passesMm: number;
-      readonly gripsMm: number;
-      /** Glue inside; a single wall has none and seals only where it is dry. */
-      readonly adhesive: boolean;
-      readonly buildUp?:
-        | {
-            readonly partId: string;
-            readonly name: string;
-            readonly cutMm: number;
-            readonly side: 'left' | 'right' | 'both';
-          }
-        | undefined;
-    }
-  | { readonly kind: 'wrap'; readonly partId: string; readonly name: string; readonly lengthMm: number }
-  | { readonly kind: 'none' };
-
-/** One joint by one method, with every figure that is needed to make it. Lengths and diameters in mm. */
-export interface SizedJoint {
-  readonly methodId: MethodId;
-  readonly partId: string;
-  readonly partName: string;
-  readonly fitsWords: string;
-  /** Upper limit of what holds the copper, mm². */
-  readonly upperLimitMm2: number;
-  /** How the wires lie in it, where that is not one from each side. */
-  readonly sides?: string | undefined;
-  readonly reach: Reach;
-  readonly left: EndPrep;
-  readonly right: EndPrep;
-  /** The joint itself, and the whole body with its seal. */
-  readonly jointLengthMm: number;
-  readonly bodyLengthMm: number;
-  readonly bodyDiameterMm: number;
-  /** Crimp places from the barrel's ends; none for soldered joints. */
-  readonly crimpAtMm?: number | undefined;
-  readonly seal: Seal;
-  /** Everything in it that has a temperature limit. */
-  readonly rated: readonly { readonly name: string; readonly ratedC: number }[];
-  readonly usesPartIds: readonly string[];
-  readonly foldMissing: boolean;
-}
-
-/** Sizing either gives the joints that hold the copper, best by size first, or says which figure stands in the way; `sleeve` failures are told apart from copper that nothing holds. */
-export type Sizing =
-  | { readonly ok: true; readonly joints: readonly SizedJoint[] }
-  | { readonly ok: false; readonly lacks: 'barrel' | 'sleeve' | 'wires' | 'solid' | 'duty'; readonly because: string };
-
-/** The wires of a joint and what sizing may use. */
-export interface SizingRequest {
-  readonly wires: JointWires;
-  readonly duty: 'join' | 'add';
-  readonly parts: readonly Part[];
-  readonly practice: Practice;
-  /** One of several joints of a repair, some of which are between unlike sizes. */
-  readonly amongUnlike?: boolean | undefined;
-  /** Largest thing on the freed end that a sleeve has to pass where no wire is cut, mm. */
-  readonly freedEndMm?: number | undefined;
-}
-
-/** A way of joining wires. Adding one is adding a file with one of these and naming it in the list. */
-export interface Method {
-  readonly id: MethodId;
-  readonly name: string;
-  readonly family: MethodFamily;
-  /** Made on a bared window of a main wire. */
-  readonly window?: boolean | undefined;
-  /** The main wire is not cut for it: it stays whole. */
-  readonly leavesWhole?: boolean | undefined;
-  readonly heat: Heat;
-  readonly seal: Seal['kind'];
-  /** Place in the order of preference, lower first, in damp or wet runs and in dry ones. */
-  readonly order: { readonly damp: number; readonly dry: number };
-  readonly tasks: readonly ToolTask[];
-  /** Bench steps and minutes per joint, by which equals are ranked. */
-  readonly steps: number;
-  readonly minutes: number;
-  readonly size: (request: SizingRequest) => Sizing;
-}
 
 /** A lead that starts at a connector: at the run's start or its end; a pigtail's is only so long. */
 export interface LeadSite {
@@ -182,13 +61,14 @@ export interface ShelfFacts {
   readonly byId: ReadonlyMap<string, Part>;
   /** What the best adhesive sleeve stands, listed or usual, °C. */
   readonly bestSleeveC: number;
-  /** Butts that are there, with or without a seal. */
-  readonly stockedButts: readonly PartOf<'sealedButt' | 'plainButt'>[];
+  /** Bores that are there and take both ends of a joint as they are. */
+  readonly bores: readonly Range[];
 }
 
 /** What a rule looks at: one method, sized, at one site. */
 export interface MethodCase {
-  readonly method: Method;
+  readonly method: AnyMethod;
+  readonly family: Family;
   readonly site: Site;
   readonly practice: Practice;
   readonly catalogue: Catalogue;
@@ -247,7 +127,6 @@ export type MethodStatus = 'allowed' | 'shelf' | 'refused';
 export interface RankedMethod {
   readonly methodId: MethodId;
   readonly name: string;
-  readonly family: MethodFamily;
   readonly status: MethodStatus;
   readonly splices: 1 | 2;
   /** One joint, or left and right of an insert; none when nothing holds the copper. */

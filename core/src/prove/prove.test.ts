@@ -1,6 +1,7 @@
 import { describe, expect, it, test } from 'vitest';
 import { wire } from '../test/samples.ts';
 import { resistanceLimits } from '../wire/index.ts';
+import { familyOf } from '../family/index.ts';
 import {
   checksFor,
   judgeCompression,
@@ -75,7 +76,7 @@ describe('resistance of a joint', () => {
 
 describe('rulings on a sealed butt of 2.5 mm²', () => {
   const checks = checksFor({
-    family: 'closedBarrel',
+    proof: familyOf('sealedButt').proof,
     seal: 'builtIn',
     tinLead: false,
     pullMinimumN: 222,
@@ -138,7 +139,7 @@ describe('rulings on a sealed butt of 2.5 mm²', () => {
 
 it('good solder looks dull or shiny by its alloy, and the check says which', () => {
   const how = (tinLead: boolean): string =>
-    checksFor({ family: 'soldered', seal: 'sleeve', tinLead, pullMinimumN: 133 })[0]?.how ?? '';
+    checksFor({ proof: familyOf('wrappedSolder').proof, seal: 'sleeve', tinLead, pullMinimumN: 133 })[0]?.how ?? '';
   expect(how(true)).toContain('shiny');
   expect(how(false)).toContain('dull');
 });

@@ -55,10 +55,21 @@ export interface Reading {
 /** Where a splice stands with its readings. */
 export type Standing = 'unproved' | 'passed' | 'failed';
 
-/** What proving looks at: a joint or a cover in its place. */
+/** How the joints of a family are proved: the looks of its own, and which of the usual readings say something about it. */
+export interface JoinProof {
+  readonly looks: (facts: { readonly tinLead: boolean }) => readonly Check[];
+  /** Copper is held: a tug tests it. */
+  readonly isTugged: boolean;
+  /** It is made to stay: its resistance is read. */
+  readonly isMeasured: boolean;
+  /** Samples of it can be cut (copper area after ÷ before) and pulled to destruction. */
+  readonly samples: { readonly cut: boolean; readonly pulled: boolean };
+}
+
+/** What proving looks at: a joint in its place. */
 export interface Provable {
-  readonly family: 'closedBarrel' | 'closedEnd' | 'openClip' | 'soldered' | 'tap' | 'cover';
-  readonly seal: 'builtIn' | 'sleeve' | 'wrap' | 'none';
+  readonly proof: JoinProof;
+  readonly seal: SealKind;
   readonly tinLead: boolean;
   readonly pullMinimumN: number;
   readonly limits?: ResistanceLimits | undefined;
@@ -67,3 +78,6 @@ export interface Provable {
   /** Its sleeve is a single wall without glue. */
   readonly glueless?: boolean | undefined;
 }
+
+/** What keeps water off a joint, as far as it can be looked at. */
+export type SealKind = 'builtIn' | 'sleeve' | 'wrap' | 'none';

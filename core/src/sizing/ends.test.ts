@@ -6,8 +6,6 @@ import {
   balanceSides,
   centreWindowOfLead,
   pigtailFits,
-  fitSolderSleeve,
-  fitStepDown,
   terminalFits,
   fitWireSeal,
   leadLengthMm,
@@ -54,29 +52,7 @@ describe('sides of a joint of many wires', () => {
     ));
 });
 
-describe('parts for two sizes, and for the end of a wire', () => {
-  test.each([
-    [1, 4, 'stepDown-small–large', 'left'],
-    [4, 1, 'stepDown-small–large', 'right'],
-    [0.75, 1.5, 'stepDown-small–middle', 'left'],
-    [2.5, 4, 'stepDown-middle–large', 'left'],
-    [1, 1, undefined, undefined],
-    [0.2, 4, undefined, undefined],
-  ] as const)('%f to %f mm²: %s, small end %s', (left, right, id, side) => {
-    const fit = fitStepDown(partsOf(GENERIC_PARTS, 'stepDown'), { left: [facts(left)], right: [facts(right)] });
-    expect([fit?.part.id, fit?.smallSide]).toEqual([id, side]);
-  });
-  test.each([
-    [0.35, 'solderSleeve-0.2–0.52'],
-    [0.5, 'solderSleeve-0.2–0.52'],
-    [0.75, 'solderSleeve-0.5–1.5'],
-    [2.5, 'solderSleeve-1.5–3.4'],
-    [4, 'solderSleeve-3.4–6'],
-  ])('solder-and-seal for %f mm²: %s', (area, id) =>
-    expect(
-      fitSolderSleeve(partsOf(GENERIC_PARTS, 'solderSleeve'), { left: [facts(area)], right: [facts(area)] })?.id,
-    ).toBe(id),
-  );
+describe('parts for the end of a wire', () => {
   test.each([
     ['0.64', 0.5, 'terminal-0.64'],
     ['1.5', 1.5, 'terminal-1.5'],

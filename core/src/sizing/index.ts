@@ -1,18 +1,5 @@
-export {
-  buttFits,
-  byPreference,
-  holds,
-  fitButt,
-  fitSolderSleeve,
-  fitStepDown,
-  fitTotal,
-  solderSleeveFits,
-  stepDownFits,
-  sumAreaMm2,
-  totalFits,
-  RANGE_TOLERANCE,
-} from './barrel.ts';
-export type { ButtFit, JointWires, StepDownFit } from './barrel.ts';
+export { byPreference, holds, sumAreaMm2, totalFits, RANGE_TOLERANCE } from './barrel.ts';
+export type { Figures, JointWires } from './barrel.ts';
 export { balanceSides } from './balance.ts';
 export {
   fitWireSeal,

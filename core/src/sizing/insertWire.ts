@@ -1,4 +1,4 @@
-import type { WireStock } from '../catalogue/index.ts';
+import type { WireStock } from '../stock/index.ts';
 import { areaMm2, isSmaller, nextSizeThatWouldDo, ratedC, sizeInWords, type WireSpec } from '../wire/index.ts';
 
 /** The wire to insert and where it comes from. */

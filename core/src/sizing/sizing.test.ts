@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it, test } from 'vitest';
 import { FULL_SHELF, GENERIC_PARTS, partsOf } from '../catalogue/index.ts';
-import { facts, wire } from '../test/samples.ts';
+import { wire } from '../test/samples.ts';
 import {
   centreFromFace,
   centreWindowOfOne,
@@ -10,8 +10,6 @@ import {
   crimpPointMm,
   easeMm,
   faceFromCentre,
-  fitButt,
-  fitTotal,
   holds,
   insertLengthMm,
   legalCentres,
@@ -24,59 +22,13 @@ import {
   type Reach,
 } from './index.ts';
 
-const SEALED = partsOf(GENERIC_PARTS, 'sealedButt');
-const CLIPS = partsOf(GENERIC_PARTS, 'clip');
 const SLEEVES = partsOf(GENERIC_PARTS, 'sleeve');
 const BUTT: Reach = { kind: 'butt' };
 /** A lap of 10 whose tinned ends are cut level by 3 each. */
 const TINNED: Reach = { kind: 'lapped', lapMm: 10, tinnedMm: 3 };
 const lapped = (lapMm: number): Reach => ({ kind: 'lapped', lapMm });
 
-describe('barrel by copper', () => {
-  test.each([
-    { areas: [2.5, 2.5], part: 'middle', folded: false },
-    { areas: [1, 1], part: 'small', folded: false },
-    { areas: [4, 4], part: 'large', folded: false },
-    { areas: [0.22, 0.22], part: 'extra small', folded: false },
-    { areas: [1.06, 1.06], part: 'small', folded: false },
-    { areas: [1.5, 2.5], part: 'middle', folded: false },
-  ])('$areas mm² take $part', ({ areas: [left = 0, right = 0], part, folded }) => {
-    const fit = fitButt(SEALED, { left: [facts(left)], right: [facts(right)] });
-    expect(fit?.part.id).toBe(`sealedButt-${part}`);
-    expect([fit?.leftFolded, fit?.rightFolded]).toEqual([folded, folded]);
-  });
-  it('copper below every range goes in doubled where it fits', () => {
-    const noClear = SEALED.filter((part) => part.range.minMm2 > 0.2);
-    const fit = fitButt(noClear, { left: [facts(0.22)], right: [facts(0.22)] });
-    expect(fit).toMatchObject({ part: { id: 'sealedButt-small' }, leftFolded: true, rightFolded: true });
-  });
-  it('solid wire too thick to lie double takes the next larger barrel, or goes in single with a warning', () => {
-    const solid = { conductor: { kind: 'solid' as const } };
-    expect(fitButt(SEALED, { left: [facts(1.3, solid)], right: [facts(1.3, solid)] })).toMatchObject({
-      part: { id: 'sealedButt-large' },
-      leftFolded: true,
-      foldMissing: false,
-    });
-    expect(fitButt(SEALED, { left: [facts(2.5, solid)], right: [facts(2.5, solid)] })).toMatchObject({
-      part: { id: 'sealedButt-middle' },
-      leftFolded: false,
-      foldMissing: true,
-    });
-  });
-  it('several wires in one end add up', () =>
-    expect(fitButt(SEALED, { left: [facts(0.75), facts(0.75)], right: [facts(1.5)] })?.part.id).toBe(
-      'sealedButt-middle',
-    ));
-  it('nothing holds 10 mm²', () => expect(fitButt(SEALED, { left: [facts(10)], right: [facts(10)] })).toBeUndefined());
-  test.each([
-    [2.5, 2.5, 'XL'],
-    [0.5, 0.5, 'S'],
-    [1, 1, 'M'],
-    [1, 4, 'XL'],
-    [1.5, 1.5, 'L'],
-  ])('clip for %f + %f mm² is %s', (left, right, mark) => {
-    expect(fitTotal(CLIPS, facts(left).areaMm2 + facts(right).areaMm2)?.id).toBe(`clip-${mark}`);
-  });
+describe('copper in a range', () => {
   it('both limits have 2 % of tolerance and no more', () => {
     expect(holds({ minMm2: 1, maxMm2: 2 }, 0.98)).toBe(true);
     expect(holds({ minMm2: 1, maxMm2: 2 }, 0.979)).toBe(false);

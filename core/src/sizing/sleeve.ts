@@ -1,4 +1,4 @@
-import type { SleevePart, SleeveSeries } from '../catalogue/index.ts';
+import type { SleevePart, SleeveSeries } from '../stock/index.ts';
 import { ceilTo } from '../units/index.ts';
 
 /** Lengthwise shrink: adhesive tube 10 %, single wall 5 %. */

@@ -1,4 +1,4 @@
-import type { JacketRange, PigtailPart, TerminalPart, WireSealPart } from '../catalogue/index.ts';
+import type { JacketRange, PigtailPart, TerminalPart, WireSealPart } from '../stock/index.ts';
 import type { WireFacts } from '../wire/index.ts';
 import { byPreference, holds, RANGE_TOLERANCE } from './barrel.ts';
 

@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import type { Catalogue, ClipPart } from '@mendum/core';
+import type { Catalogue, PartOf } from '@mendum/core';
 import { startServer, makeSafe, type TestServer } from '../test/server.ts';
 
 let server: TestServer;
@@ -36,7 +36,7 @@ describe('the shelf', () => {
   });
   it('a part with a figure that cannot be is refused by name', async () => {
     const { version, parts } = await shelf();
-    const clip = parts.find((part): part is ClipPart => part.kind === 'clip')!;
+    const clip = parts.find((part): part is PartOf<'clip'> => part.kind === 'clip')!;
     const answer = await server
       .write('put', '/shelf', {
         version,

@@ -13,7 +13,7 @@ import {
 import { useHarnessesQuery } from '../app/api.ts';
 import { circuitInCavity } from '../connector/ConnectorView.tsx';
 import { FaceDrawing } from '../connector/FaceDrawing.tsx';
-import { WireChip } from '../draw/WireLine.tsx';
+import { WireChip } from '../shapes/WireLine.tsx';
 import { SEAL_WORDS } from '../connector/words.ts';
 import { Empty, Working } from '../ui/empty.tsx';
 import { CardPage } from './CardPage.tsx';

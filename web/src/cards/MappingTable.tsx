@@ -10,7 +10,7 @@ import {
   type PigtailWire,
   type WireSize,
 } from '@mendum/core';
-import { WireChip } from '../draw/WireLine.tsx';
+import { WireChip } from '../shapes/WireLine.tsx';
 
 const SIZES: readonly WireSize[] = [
   ...METRIC_SIZES_MM2.filter((area) => area <= 25).map((area): WireSize => ({ basis: 'metric', areaMm2: area })),

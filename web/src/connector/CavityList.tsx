@@ -1,6 +1,6 @@
 import clsx from 'clsx';
 import { cavitiesOf, colourInWords, type Circuit, type ConnectorFace, type HarnessNode } from '@mendum/core';
-import { WireChip } from '../draw/WireLine.tsx';
+import { WireChip } from '../shapes/WireLine.tsx';
 
 interface CavityListProps {
   readonly node: HarnessNode & { readonly face: ConnectorFace };

@@ -17,7 +17,7 @@ import {
   type Harness,
   type HarnessNode,
 } from '@mendum/core';
-import { WireChip } from '../draw/WireLine.tsx';
+import { WireChip } from '../shapes/WireLine.tsx';
 import { Button } from '../ui/button.tsx';
 import { CavityList } from './CavityList.tsx';
 import { CircuitWay } from './CircuitWay.tsx';

@@ -1,6 +1,6 @@
 import clsx from 'clsx';
 import { colourInWords, type Circuit, type FaceView, type SeenCavity } from '@mendum/core';
-import { WIRE_HEX } from '../draw/colours.ts';
+import { WIRE_HEX } from '../shapes/colours.ts';
 
 interface FaceDrawingProps {
   readonly title: string;

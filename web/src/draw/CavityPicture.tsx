@@ -1,5 +1,5 @@
 import type { CavityFindingKind } from '@mendum/core';
-import { COPPER_HEX } from './colours.ts';
+import { COPPER_HEX } from '../shapes/colours.ts';
 
 const INK = { stroke: 'var(--ink)', strokeWidth: 1.5 } as const;
 

@@ -1,6 +1,6 @@
 import { memo } from 'react';
 import { bundleSection, colourInWords, figure, type WireColour } from '@mendum/core';
-import { WIRE_HEX } from './colours.ts';
+import { WIRE_HEX } from '../shapes/colours.ts';
 
 /** One thing that lies in the bundle at a place. */
 export interface InSection {

@@ -1,6 +1,6 @@
 import { isCavityKind, type FindingKind, type RunFindingKind } from '@mendum/core';
 import { CavityMark, CavityPicture } from './CavityPicture.tsx';
-import { COPPER_HEX } from './colours.ts';
+import { COPPER_HEX } from '../shapes/colours.ts';
 
 interface DamageMarkProps {
   readonly kind: RunFindingKind;

@@ -2,7 +2,7 @@ import type { Finding, FindingPlan } from '@mendum/core';
 import { DamageMark } from './DamageMark.tsx';
 import type { Row } from './rows.ts';
 import { SpliceBody } from './SpliceBody.tsx';
-import { WireLine } from './WireLine.tsx';
+import { WireLine } from '../shapes/WireLine.tsx';
 
 interface RunRowProps {
   readonly row: Row;
@@ -84,7 +84,7 @@ function Mended({
           x2={x(splice.toMm)}
           y={y}
           high={18}
-          family={splice.family}
+          glyph={splice.glyph}
           selected={selected}
         />
       ))}

@@ -3,7 +3,7 @@ import clsx from 'clsx';
 import { useNavigate } from 'react-router';
 import { colourInWords, sizeInWords } from '@mendum/core';
 import { useHarnessesQuery } from '../app/api.ts';
-import { WireChip } from '../draw/WireLine.tsx';
+import { WireChip } from '../shapes/WireLine.tsx';
 import { Dialog } from '../ui/dialog.tsx';
 import { buildFinder, type FoundCircuit } from './finder.ts';
 

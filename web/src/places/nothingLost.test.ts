@@ -2,7 +2,7 @@ import { describe, expect, it, test } from 'vitest';
 import {
   fieldText,
   GENERIC_PARTS,
-  PART_FIELDS,
+  kindOf,
   withField,
   type Circuit,
   type ConnectorFace,
@@ -95,7 +95,7 @@ describe('a part opened and saved', () => {
   test.each(GENERIC_PARTS.map((part): [string, Part] => [part.name, part]))(
     '%s: every figure as it is shown',
     (_name, part) => {
-      const shown = [...PART_FIELDS[part.kind], { path: 'ratedC', type: 'number' as const }];
+      const shown = [...kindOf(part.kind).fields, { path: 'ratedC', type: 'number' as const }];
       const saved = shown.reduce<Part>((made, { path, type }) => {
         const text = fieldText(made, path);
         return text === '' ? made : withField(made, path, type === 'choice' ? text : Number(text));

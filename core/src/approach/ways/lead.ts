@@ -1,8 +1,10 @@
 import type { Stretch } from '../../damage/index.ts';
 import type { Cavity, HarnessNode } from '../../harness/index.ts';
-import { methodById, rankMethods, type RankedMethod, type Site } from '../../method/index.ts';
+import { rankMethods, type RankedMethod, type Site } from '../../method/index.ts';
+import { methodById } from '../../family/index.ts';
+import type { PigtailPart } from '../../stock/index.ts';
 import { chooseInsertWire, pigtailFits, type InsertWireChoice } from '../../sizing/index.ts';
-import { findStanding, notOnShelf, partsOf, type PigtailPart } from '../../catalogue/index.ts';
+import { findStanding, notOnShelf, partsOf } from '../../catalogue/index.ts';
 import { figure } from '../../units/index.ts';
 import { areaMm2, isSmaller, type WireSpec } from '../../wire/index.ts';
 import { siteAt } from '../site.ts';

@@ -1,5 +1,6 @@
 import { branchesOf, type Stretch } from '../../damage/index.ts';
-import { methodById, type RankedMethod, type Site } from '../../method/index.ts';
+import type { RankedMethod, Site } from '../../method/index.ts';
+import { methodById } from '../../family/index.ts';
 import { figure } from '../../units/index.ts';
 import type { Practice } from '../../practice/index.ts';
 import type { DecideInput, Electrical, RankedCover, RankedWay } from '../types.ts';

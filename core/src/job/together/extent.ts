@@ -2,7 +2,8 @@ import type { Decision } from '../../approach/index.ts';
 import type { Stretch } from '../../damage/index.ts';
 import type { KeepOut, Run } from '../../harness/index.ts';
 import type { Pin } from '../../layout/index.ts';
-import { methodById, spareOf, type SizedJoint } from '../../method/index.ts';
+import { spareOf } from '../../method/index.ts';
+import { methodById, type SizedJoint } from '../../family/index.ts';
 import type { Practice } from '../../practice/index.ts';
 import {
   centreFromFace,

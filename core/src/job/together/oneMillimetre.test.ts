@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { lostStretch, type EarlierRepair, type Finding, type FindingKind, type Stretch } from '../../damage/index.ts';
 import type { Feature } from '../../harness/index.ts';
 import { DRY_CABIN, jobWith, planOf, WET_SHAKING, wire } from '../../test/samples.ts';
-import { methodById } from '../../method/index.ts';
+import { methodById } from '../../family/index.ts';
 import { checkJob, type FindingPlan, type Job, type Plan, type SplicePlan } from '../index.ts';
 
 const LENGTH_MM = 2400;

@@ -1,4 +1,4 @@
-import type { SizedJoint } from '../../method/index.ts';
+import type { SizedJoint } from '../../family/index.ts';
 import { faceFromCentre, legalCentres, reachCostMm, type Reach } from '../../sizing/index.ts';
 import { sectionDiameterMm } from '../objective.ts';
 import { openedFor, wishes } from '../place.ts';

@@ -1,7 +1,16 @@
-import { isStill, isVibrating, moistureInWords, vibrationInWords } from '../../harness/index.ts';
+import { isStill, isVibrating, moistureInWords, vibrationInWords, type CircuitKind } from '../../harness/index.ts';
 import { figure } from '../../units/index.ts';
 import { jacketDiameterMm } from '../../wire/index.ts';
 import type { Rule } from '../types.ts';
+
+const capital = (words: string): string => `${words.charAt(0).toUpperCase()}${words.slice(1)}`;
+
+/** Circuits that read a joint along with their signal, as they are called. */
+const SENSITIVE: Partial<Record<CircuitKind, string>> = {
+  lowLevel: 'low-level',
+  data: 'data',
+  shielded: 'shielded',
+};
 
 const VAPOUR = 'fuel vapour: no flame, no iron, hot air only once aired and measured';
 
@@ -14,8 +23,8 @@ export const PLACE_RULES: readonly Rule[] = [
     overridable: false,
     source: 'refused in every practice',
     allowedIf: 'the zone did not vibrate',
-    speaks: ({ method, site }) =>
-      method.family === 'soldered' && isVibrating(site.zone)
+    speaks: ({ family, site }) =>
+      family.joins === 'solder' && isVibrating(site.zone)
         ? `The run ${vibrationInWords(site.zone)}: wicked solder makes a stiff end, and the wire breaks beside it.`
         : undefined,
   },
@@ -26,8 +35,8 @@ export const PLACE_RULES: readonly Rule[] = [
     overridable: false,
     source: 'refused in every practice',
     allowedIf: 'no part of the run bent in use',
-    speaks: ({ method, site }) =>
-      method.family === 'soldered' && site.flexing !== undefined
+    speaks: ({ family, site }) =>
+      family.joins === 'solder' && site.flexing !== undefined
         ? `${site.flexing} bends in use: the stiff end of a soldered joint breaks on a run that moves.`
         : undefined,
   },
@@ -38,8 +47,8 @@ export const PLACE_RULES: readonly Rule[] = [
     overridable: false,
     source: 'soldered joints stand 125 °C',
     allowedIf: 'the place stayed under 125 °C',
-    speaks: ({ method, site }) =>
-      method.family === 'soldered' && site.placeC > 125
+    speaks: ({ family, site }) =>
+      family.joins === 'solder' && site.placeC > 125
         ? `The place can reach ${figure(site.placeC, 0)} °C; a soldered joint stands 125.`
         : undefined,
   },
@@ -51,7 +60,7 @@ export const PLACE_RULES: readonly Rule[] = [
     source: VAPOUR,
     allowedIf: 'there were no fuel vapour',
     speaks: ({ method, site }) =>
-      (method.heat === 'ironAndHotAir' || method.heat === 'iron') && site.zone.fuelVapour
+      (method.acts.includes('iron') || method.acts.includes('flame')) && site.zone.fuelVapour
         ? 'There can be fuel vapour here: no iron and no flame, aired or not.'
         : undefined,
   },
@@ -63,7 +72,7 @@ export const PLACE_RULES: readonly Rule[] = [
     source: VAPOUR,
     allowedIf: 'the zone were aired and measured, and the gate said so',
     speaks: ({ method, site }) =>
-      method.heat === 'hotAir' && site.zone.fuelVapour && !site.vapourAired
+      method.acts.includes('hotAir') && !method.acts.includes('iron') && site.zone.fuelVapour && !site.vapourAired
         ? 'There can be fuel vapour here: shrinking with hot air waits until the zone is aired and measured.'
         : undefined,
   },
@@ -104,8 +113,8 @@ export const PLACE_RULES: readonly Rule[] = [
     overridable: false,
     source: 'a damp or wet run needs a sealed joint',
     allowedIf: 'the run stayed dry',
-    speaks: ({ method, site }) =>
-      method.seal === 'none' && method.family !== 'closedEnd' && site.zone.moisture !== 'dry'
+    speaks: ({ method, family, site }) =>
+      method.seal === 'none' && !family.openEnded && site.zone.moisture !== 'dry'
         ? `The run ${moistureInWords(site.zone)} and this joint has no seal.`
         : undefined,
   },
@@ -157,9 +166,9 @@ export const PLACE_RULES: readonly Rule[] = [
     overridable: false,
     source: 'a closed-end cap belongs in a dry, still cabin only',
     allowedIf: 'the run stood still and dry',
-    speaks: ({ method, site }) =>
-      method.family === 'closedEnd' && (site.zone.moisture !== 'dry' || isVibrating(site.zone))
-        ? `The run ${site.zone.moisture === 'dry' ? vibrationInWords(site.zone) : moistureInWords(site.zone)}: a cap is open at one end and hangs on its wires, so only where it is dry and still.`
+    speaks: ({ family, site }) =>
+      family.openEnded && (site.zone.moisture !== 'dry' || isVibrating(site.zone))
+        ? `The run ${site.zone.moisture === 'dry' ? vibrationInWords(site.zone) : moistureInWords(site.zone)}: ${family.openEnded.because}, so only where it is dry and still.`
         : undefined,
   },
   {
@@ -167,12 +176,12 @@ export const PLACE_RULES: readonly Rule[] = [
     subject: 'closed-end cap',
     verdict: 'refuse',
     overridable: false,
-    source: 'never a cap on low-level or data circuits',
+    source: 'choosing, refusals: never on low-level, data or shielded circuits',
     allowedIf: 'the circuit carried power',
-    speaks: ({ method, site }) =>
-      method.family === 'closedEnd' && (site.circuitKind === 'lowLevel' || site.circuitKind === 'data')
-        ? `A ${site.circuitKind === 'data' ? 'data' : 'low-level'} circuit: a cap's resistance wanders, and its reading with it.`
-        : undefined,
+    speaks: ({ family, site }) => {
+      const sort = SENSITIVE[site.circuitKind];
+      return family.openEnded && sort !== undefined ? `A ${sort} circuit: ${family.openEnded.reading}.` : undefined;
+    },
   },
   {
     id: 'window.mainUncut',
@@ -205,9 +214,9 @@ export const PLACE_RULES: readonly Rule[] = [
     overridable: false,
     source: 'never a permanent repair',
     allowedIf: 'it were a temporary repair with a date to come back',
-    speaks: ({ method, site }) =>
-      method.family === 'tap' && site.temporaryUntil === undefined
-        ? 'A piercing tap loses contact and lets water in: never as a permanent repair, only as a temporary with a date.'
+    speaks: ({ family, site }) =>
+      family.temporary !== undefined && site.temporaryUntil === undefined
+        ? `${capital(family.temporary)}: never as a permanent repair, only as a temporary with a date.`
         : undefined,
   },
 ];
@@ -221,8 +230,8 @@ export const PRACTICE_RULES: readonly Rule[] = [
     overridable: true,
     source: 'practice: crimp only',
     allowedIf: 'the practice were crimp first or bench solder',
-    speaks: ({ method, practice }) =>
-      method.family === 'soldered' && practice.school === 'crimpOnly' ? 'The practice is crimp only.' : undefined,
+    speaks: ({ family, practice }) =>
+      family.joins === 'solder' && practice.school === 'crimpOnly' ? 'The practice is crimp only.' : undefined,
   },
   {
     id: 'practice.solderStillAndDry',
@@ -231,8 +240,8 @@ export const PRACTICE_RULES: readonly Rule[] = [
     overridable: true,
     source: 'practice: crimp first allows solder where the whole joint is still and dry',
     allowedIf: 'the run stayed dry, or the practice were bench solder',
-    speaks: ({ method, practice, site }) =>
-      method.family === 'soldered' &&
+    speaks: ({ family, practice, site }) =>
+      family.joins === 'solder' &&
       practice.school === 'crimpFirst' &&
       isStill(site.zone) &&
       site.zone.moisture !== 'dry'

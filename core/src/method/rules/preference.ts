@@ -1,8 +1,9 @@
+import { TOOL_TASKS } from '../../catalogue/index.ts';
 import { moistureInWords } from '../../harness/index.ts';
 import { holds, sumAreaMm2 } from '../../sizing/index.ts';
 import { jointsWanted } from '../wanted.ts';
 import { figure } from '../../units/index.ts';
-import { areaMm2 } from '../../wire/index.ts';
+import { areaMm2, wireFacts } from '../../wire/index.ts';
 import type { MethodCase, Preference } from '../types.ts';
 import { freeWireMm, hasSolid, noRoomToPark } from './shelf.ts';
 
@@ -20,45 +21,26 @@ const bodyMm = ({ joints }: MethodCase): number => Math.max(0, ...joints.map((jo
 const isCurrent = ({ tools, site }: MethodCase): boolean =>
   tools.every(
     (tool) =>
-      !tool.tasks.some((task) => task.startsWith('crimp')) ||
+      !tool.tasks.some((task) => TOOL_TASKS[task].isCrimp) ||
       (tool.ratchet &&
         (tool.calibratedUntil === undefined || site.asOf === undefined || tool.calibratedUntil >= site.asOf)),
   );
 
-/** Wrapping suits this copper, mm²; above and below it strands are interlaced. */
-const WRAPS_FROM_MM2 = 0.35;
-const WRAPS_TO_MM2 = 2.5;
-const FIRST_SOLDERED = 10;
-
-/** A method's place in the plain order; of the soldered, wrapped goes first for what wraps well, else interlaced. */
-export function orderOf(where: Pick<MethodCase, 'method' | 'site'>): number {
-  const { method, site } = where;
-  if (method.id === 'wrappedSolder' || method.id === 'interlacedSolder') {
-    const thickest = Math.max(areaMm2(site.wire.size), areaMm2(site.farWire.size));
-    const wraps = thickest >= WRAPS_FROM_MM2 - 1e-9 && thickest <= WRAPS_TO_MM2 * 1.02;
-    return FIRST_SOLDERED + Number((method.id === 'wrappedSolder') !== wraps);
-  }
-  return site.zone.moisture === 'dry' ? method.order.dry : method.order.damp;
-}
+/** A method's place in the plain order. */
+export const orderOf = ({ method, site }: Pick<MethodCase, 'method' | 'site'>): number =>
+  typeof method.order === 'number'
+    ? method.order
+    : method.order({ own: wireFacts(site.wire), far: wireFacts(site.farWire) });
 
 /** Two sizes that meet in one joint of the repair, an insert's and a lead's own wire among them, and that no one butt on the shelf holds both as they are; mm². */
 function unlikeEnds({ site, facts, splices }: MethodCase): readonly [number, number] | undefined {
   if (site.branchWires.length > 0) return undefined;
   return jointsWanted(site, splices)
     .map(({ left, right }): [number, number] => [sumAreaMm2(left), sumAreaMm2(right)])
-    .find(
-      ([a, b]) =>
-        Math.abs(a - b) > 1e-9 && !facts.stockedButts.some((part) => holds(part.range, a) && holds(part.range, b)),
-    );
+    .find(([a, b]) => Math.abs(a - b) > 1e-9 && !facts.bores.some((bore) => holds(bore, a) && holds(bore, b)));
 }
 
 /** How the allowed are ordered: the first of these on which two methods differ decides between them. */
-const LAY_WORDS: Partial<Record<MethodCase['method']['id'], string>> = {
-  wrappedSolder: 'a wrapped, soldered joint',
-  interlacedSolder: 'an interlaced, soldered joint',
-  lapSolder: 'a lapped, soldered joint',
-};
-
 export const PREFERENCES: readonly Preference[] = [
   {
     id: 'prefer.fewestSplices',
@@ -80,7 +62,7 @@ export const PREFERENCES: readonly Preference[] = [
     penalty: (where) =>
       Number(
         noRoomToPark(where) ||
-          (where.method.family === 'closedEnd' &&
+          (where.family.openEnded !== undefined &&
             freeWireMm(where) < where.practice.figures.parkFromCrimpMm + 4 * where.practice.figures.overlapMm),
       ),
     because: () => 'There is no room to park a sleeve, so a built-in seal goes first.',
@@ -91,14 +73,13 @@ export const PREFERENCES: readonly Preference[] = [
     source: 'practice: bench solder',
     penalty: ({ practice, firstOfSoldered }) => Number(practice.school === 'benchSolder' && !firstOfSoldered),
     because: (better) =>
-      `Bench solder practice, and the run stands still${isDry(better) ? ' and dry' : ''}: ${LAY_WORDS[better.method.id] ?? 'a soldered joint'} is slim and lasts.`,
+      `Bench solder practice, and the run stands still${isDry(better) ? ' and dry' : ''}: ${better.method.lay ?? 'a soldered joint'} is slim and lasts.`,
   },
   {
     id: 'prefer.slimClip',
     subject: 'bundle',
     source: 'dry and tight, or thin low-level or data wire: clip first',
-    penalty: (where) =>
-      Number(isDry(where) && (isTight(where) || isThinSensitive(where)) && where.method.family !== 'openClip'),
+    penalty: (where) => Number(isDry(where) && (isTight(where) || isThinSensitive(where)) && !where.family.sideBySide),
     because: (better) =>
       isThinSensitive(better)
         ? `A ${better.site.circuitKind === 'data' ? 'data' : 'low-level'} wire in a dry run: a clip is short and slim, with nothing to disturb it.`
@@ -115,7 +96,7 @@ export const PREFERENCES: readonly Preference[] = [
     id: 'prefer.stepDown',
     subject: 'two sizes',
     source: 'two sizes: step-down when no plain barrel holds both',
-    penalty: (where) => Number(where.method.id !== 'stepDown' && unlikeEnds(where) !== undefined),
+    penalty: (where) => Number(!where.method.gripsTwoSizes && unlikeEnds(where) !== undefined),
     because: (better) => {
       const [a = 0, b = 0] = unlikeEnds(better) ?? [];
       return `${figure(a, 2)} against ${figure(b, 2)} mm², and no one barrel holds both: a step-down grips each in a bore of its own.`;
@@ -132,7 +113,7 @@ export const PREFERENCES: readonly Preference[] = [
     id: 'prefer.clipForMany',
     subject: 'number of wires',
     source: 'three wires and more: clip first',
-    penalty: ({ site, method }) => Number(site.branchWires.length > 0 && method.family !== 'openClip'),
+    penalty: ({ site, family }) => Number(site.branchWires.length > 0 && !family.sideBySide),
     because: (better) =>
       `${2 + better.site.branchWires.length} wires meet: side by side in a clip all of them lie under the crimp.`,
   },
@@ -147,10 +128,8 @@ export const PREFERENCES: readonly Preference[] = [
     id: 'prefer.lowestLimit',
     subject: 'number of wires',
     source: 'the part whose upper limit is lowest among those that hold',
-    penalty: ({ site, method, joints }) =>
-      site.branchWires.length > 0 && method.family === 'openClip'
-        ? Math.max(0, ...joints.map((joint) => joint.upperLimitMm2))
-        : 0,
+    penalty: ({ site, family, joints }) =>
+      site.branchWires.length > 0 && family.sideBySide ? Math.max(0, ...joints.map((joint) => joint.upperLimitMm2)) : 0,
     because: (better, worse) =>
       `${better.joints[0]?.fitsWords ?? better.method.name}: its upper limit of ${figure(better.joints[0]?.upperLimitMm2 ?? 0)} mm² is nearer than ${figure(worse.joints[0]?.upperLimitMm2 ?? 0)}, so the crimp closes tighter${better.joints[0]?.sides ? `; sides ${better.joints[0].sides}` : ''}.`,
   },
@@ -196,7 +175,7 @@ const stepsMore = (count: number): string => (count === 1 ? 'one step more' : `$
 
 /** What the later one in the order has and lacks: slimmer or not, with a sleeve to slide on, and more steps. */
 function orderAgainst(better: MethodCase, worse: MethodCase): string {
-  if (worse.method.family === 'soldered') return orderBecause(better, worse);
+  if (worse.family.joins === 'solder') return orderBecause(better, worse);
   const slimmer = bodyMm(better) - bodyMm(worse);
   const extra = worse.method.steps - better.method.steps;
   const sleeve = worse.method.seal === 'sleeve' ? 'needs a sleeve slid on first' : 'needs a wrapped seal';
@@ -214,7 +193,7 @@ function orderBecause(better: MethodCase, worse: MethodCase): string {
       ? `${sentence}: ${extra === 1 ? 'one step' : `${extra} steps`} fewer and no sleeve to forget.`
       : `${sentence}.`;
   }
-  if (worse.method.family === 'soldered')
+  if (worse.family.joins === 'solder')
     return 'A crimp is a cold weld with nothing to wick; solder comes after it here.';
   return slim > 0
     ? `As sound, and slimmer by ${figure(slim, 1)} mm.`

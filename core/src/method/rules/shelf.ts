@@ -1,19 +1,8 @@
-import { notOnShelf, type ToolTask } from '../../catalogue/index.ts';
+import { notOnShelf, TOOL_TASKS } from '../../catalogue/index.ts';
 import { figure } from '../../units/index.ts';
 import { isVibrating } from '../../harness/index.ts';
+import { parkDistanceMm } from '../park.ts';
 import type { MethodCase, Rule, Site } from '../types.ts';
-
-export const TASK_WORDS: Record<ToolTask, string> = {
-  crimpSealedButt: 'a crimper for sealed butts',
-  crimpPlainButt: 'a crimper for plain barrels',
-  crimpClip: 'a crimper for open clips',
-  crimpMultiClip: 'a crimper for multi-wire clips',
-  crimpCap: 'a crimper for closed-end caps',
-  crimpTerminal: 'a crimper for the terminal',
-  solder: 'an iron big enough',
-  hotAir: 'a hot-air gun',
-  pressTap: 'pliers',
-};
 
 /** Whether any wire of the joint is solid. */
 export const hasSolid = (site: Site): boolean =>
@@ -22,13 +11,13 @@ export const hasSolid = (site: Site): boolean =>
 /** Room in mm that a sleeve wants on one side: its own length and its distance from the work. */
 export function parkingNeedMm({
   joints,
-  method,
+  family,
   practice,
-}: Pick<MethodCase, 'joints' | 'method' | 'practice'>):
+}: Pick<MethodCase, 'joints' | 'family' | 'practice'>):
   { readonly sleeveMm: number; readonly clearMm: number } | undefined {
   const cuts = joints.flatMap((joint) => (joint.seal.kind === 'sleeve' ? [joint.seal.cutMm] : []));
   if (cuts.length === 0) return undefined;
-  const clearMm = method.family === 'soldered' ? practice.figures.parkFromSolderMm : practice.figures.parkFromCrimpMm;
+  const clearMm = parkDistanceMm(family, practice);
   return { sleeveMm: Math.max(...cuts), clearMm };
 }
 
@@ -76,7 +65,7 @@ export const SHELF_RULES: readonly Rule[] = [
     allowedIf: 'the tool or die were there',
     speaks: ({ missingTasks }) =>
       missingTasks.length > 0
-        ? `There is no ${missingTasks.map((task) => TASK_WORDS[task].replace(/^an? /, '')).join(' and no ')} for this size.`
+        ? `There is no ${missingTasks.map((task) => TOOL_TASKS[task].tool.replace(/^an? /, '')).join(' and no ')} for this size.`
         : undefined,
   },
   {
@@ -86,7 +75,7 @@ export const SHELF_RULES: readonly Rule[] = [
     overridable: true,
     source: 'hands differ: a ratchet does not let go early',
     speaks: ({ tools }) => {
-      const hand = tools.find((tool) => !tool.ratchet && tool.tasks.some((task) => task.startsWith('crimp')));
+      const hand = tools.find((tool) => !tool.ratchet && tool.tasks.some((task) => TOOL_TASKS[task].isCrimp));
       return hand && `${hand.name} has no ratchet: tug every crimp and look at each one twice.`;
     },
   },

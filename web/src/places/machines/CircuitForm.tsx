@@ -10,7 +10,7 @@ import {
   type CircuitKind,
   type Harness,
 } from '@mendum/core';
-import { WireChip } from '../../draw/WireLine.tsx';
+import { WireChip } from '../../shapes/WireLine.tsx';
 import { JacketFields, WireFields } from '../../ui/wireFields.tsx';
 import { Button } from '../../ui/button.tsx';
 import { NumberField, Select, TextField } from '../../ui/field.tsx';

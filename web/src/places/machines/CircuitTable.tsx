@@ -1,6 +1,6 @@
 import { useEffect, useRef } from 'react';
 import { colourInWords, KIND_WORDS, sizeInWords, type Circuit, type Harness } from '@mendum/core';
-import { WireChip } from '../../draw/WireLine.tsx';
+import { WireChip } from '../../shapes/WireLine.tsx';
 import { Empty } from '../../ui/empty.tsx';
 
 interface CircuitTableProps {

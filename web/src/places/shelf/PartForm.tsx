@@ -2,14 +2,8 @@ import { useState } from 'react';
 import {
   colourDisagreement,
   fieldText,
-  LOCK_FAMILIES,
+  kindOf,
   PART_COLOURS,
-  PART_FIELDS,
-  PART_KIND_WORDS,
-  RELEASE_GUIDES,
-  SLEEVE_SERIES,
-  TERMINAL_FAMILIES,
-  terminalInWords,
   withField,
   type Part,
   type PartField,
@@ -17,22 +11,6 @@ import {
 import { NumberField, Select, TextField } from '../../ui/field.tsx';
 import { numberOf } from '../../ui/typed.ts';
 import { ItemForm, type ItemFormProps } from './ItemForm.tsx';
-import { CHOICE_WORDS } from './words.ts';
-
-const CHOICES: Readonly<Record<string, readonly string[]>> = {
-  series: SLEEVE_SERIES,
-  tape: ['selfFusing', 'cloth'],
-  alloy: ['tinLead', 'leadFree'],
-  core: ['rosin', 'acid'],
-  family: TERMINAL_FAMILIES,
-  lock: LOCK_FAMILIES,
-};
-
-function choiceWords(path: string, value: string): string {
-  if (path === 'family') return terminalInWords(value as (typeof TERMINAL_FAMILIES)[number]);
-  if (path === 'lock') return RELEASE_GUIDES[value as (typeof LOCK_FAMILIES)[number]].name;
-  return CHOICE_WORDS[value] ?? value;
-}
 
 /** A part with its figures as stamped: what is typed is kept until it is right. */
 export function PartForm({ item: part, onSave, ...frame }: ItemFormProps<Part>) {
@@ -54,7 +32,7 @@ export function PartForm({ item: part, onSave, ...frame }: ItemFormProps<Part>) 
     const bad: Record<string, string> = {};
     for (const [path, text] of Object.entries(typed)) {
       const optional =
-        path === 'place' || PART_FIELDS[made.kind].some((field) => field.path === path && field.optional);
+        path === 'place' || kindOf(made.kind).fields.some((field) => field.path === path && field.optional);
       if (text.trim() === '' ? !optional : !(numberOf(text) >= 0)) bad[path] = 'Give a number of 0 or more.';
     }
     setWrong(bad);
@@ -68,9 +46,9 @@ export function PartForm({ item: part, onSave, ...frame }: ItemFormProps<Part>) 
         value={fieldText(made, field.path)}
         onChange={(event) => setMade(withField(made, field.path, event.target.value))}
       >
-        {(CHOICES[field.path] ?? []).map((value) => (
+        {(field.choices ?? []).map(({ value, words }) => (
           <option key={value} value={value}>
-            {choiceWords(field.path, value)}
+            {words}
           </option>
         ))}
       </Select>
@@ -86,7 +64,7 @@ export function PartForm({ item: part, onSave, ...frame }: ItemFormProps<Part>) 
   return (
     <ItemForm
       {...frame}
-      title={frame.isNew ? `New ${PART_KIND_WORDS[made.kind]}` : made.name}
+      title={frame.isNew ? `New ${kindOf(made.kind).words}` : made.name}
       about="What is stamped on the part wins over what is usual for its kind."
       words={{ add: 'Put it on the shelf', save: 'Save the part', remove: 'Take off the list' }}
       onSubmit={check}
@@ -107,7 +85,7 @@ export function PartForm({ item: part, onSave, ...frame }: ItemFormProps<Part>) 
             setMade(withField(made, 'place', event.target.value === '' ? undefined : event.target.value))
           }
         />
-        {PART_FIELDS[made.kind].map(figureField)}
+        {kindOf(made.kind).fields.map(figureField)}
         <NumberField label="Stands" unit="°C" {...number('ratedC', false, 0)} />
         <Select
           label="Figures are"

@@ -1,8 +1,7 @@
-import { colourInWords, wireInWords, type Catalogue, type Tool, type WireStock } from '@mendum/core';
-import { WireChip } from '../../draw/WireLine.tsx';
+import { colourInWords, TOOL_TASKS, wireInWords, type Catalogue, type Tool, type WireStock } from '@mendum/core';
+import { WireChip } from '../../shapes/WireLine.tsx';
 import { Empty } from '../../ui/empty.tsx';
 import { Length } from '../../ui/units.tsx';
-import { TASK_WORDS } from './words.ts';
 
 export function Tools({ shelf, onOpen }: { readonly shelf: Catalogue; readonly onOpen: (tool: Tool) => void }) {
   return (
@@ -20,7 +19,7 @@ export function Tools({ shelf, onOpen }: { readonly shelf: Catalogue; readonly o
             {tool.name}
           </button>
           <span>
-            {tool.tasks.map((task) => TASK_WORDS[task]).join(', ')}
+            {tool.tasks.map((task) => TOOL_TASKS[task].does).join(', ')}
             {tool.range ? `, ${tool.range.minMm2}–${tool.range.maxMm2} mm²` : ''}
           </span>
           <span className="text-soft">

@@ -1,6 +1,14 @@
 import { useState } from 'react';
 import clsx from 'clsx';
-import { GENERIC_PARTS, PART_KIND_WORDS, type CatalogueEdit, type Part, type Tool, type WireStock } from '@mendum/core';
+import {
+  GENERIC_PARTS,
+  kindOf,
+  PART_KINDS,
+  type CatalogueEdit,
+  type Part,
+  type Tool,
+  type WireStock,
+} from '@mendum/core';
 import type { ErrorBody } from '@mendum/core/interchange';
 import { v4 as uuid } from 'uuid';
 import { useShelfQuery } from '../../app/api.ts';
@@ -15,7 +23,7 @@ import { PartList } from './PartList.tsx';
 import { ReelForm } from './ReelForm.tsx';
 import { ShelfImport } from './ShelfImport.tsx';
 import { ToolForm } from './ToolForm.tsx';
-import { GROUPS } from './words.ts';
+import { GROUPS, groupOf } from './words.ts';
 import { Tools, Wire } from './ShelfLists.tsx';
 
 const TABS = ['parts', 'tools', 'wire'] as const;
@@ -43,7 +51,7 @@ const matching = (part: Part, words: string): boolean =>
   words
     .toLowerCase()
     .split(/\s+/)
-    .every((word) => `${part.name} ${PART_KIND_WORDS[part.kind]} ${part.place ?? ''}`.toLowerCase().includes(word));
+    .every((word) => `${part.name} ${kindOf(part.kind).words} ${part.place ?? ''}`.toLowerCase().includes(word));
 
 /** A generic part as the start of a new one of its kind. */
 const templateOf = (kind: Part['kind']): Part | undefined => GENERIC_PARTS.find((part) => part.kind === kind);
@@ -167,7 +175,7 @@ export function ShelfPlace() {
                     }}
                   >
                     <option value="">Choose its kind…</option>
-                    {Object.entries(PART_KIND_WORDS).map(([kind, name]) => (
+                    {PART_KINDS.map(({ kind, words: name }) => (
                       <option key={kind} value={kind}>
                         {name}
                       </option>
@@ -181,7 +189,7 @@ export function ShelfPlace() {
                 </Empty>
               ) : (
                 <div className="grid items-start gap-x-10 gap-y-7 xl:grid-cols-2">
-                  {GROUPS.map((group) => ({ group, parts: shown.filter((part) => group.kinds.includes(part.kind)) }))
+                  {GROUPS.map((group) => ({ group, parts: shown.filter((part) => groupOf(part) === group.id) }))
                     .filter(({ parts }) => parts.length > 0)
                     .map(({ group, parts }) => (
                       <PartList

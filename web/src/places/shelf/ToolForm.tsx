@@ -2,16 +2,15 @@ import { useState } from 'react';
 import {
   TERMINAL_FAMILIES,
   terminalInWords,
+  TOOL_TASK_IDS,
   TOOL_TASKS,
   type TerminalFamily,
   type Tool,
-  type ToolTask,
 } from '@mendum/core';
 import { NumberField, Select, TextField } from '../../ui/field.tsx';
 import { restOf } from '../../ui/rest.ts';
 import { numberOf } from '../../ui/typed.ts';
 import { ItemForm, type ItemFormProps } from './ItemForm.tsx';
-import { TASK_WORDS } from './words.ts';
 
 const toggled = <T,>(list: readonly T[], one: T): readonly T[] =>
   list.includes(one) ? list.filter((other) => other !== one) : [...list, one];
@@ -57,7 +56,7 @@ export function ToolForm({ item: tool, onSave, ...frame }: ItemFormProps<Tool>) 
       <fieldset>
         <legend className="font-medium">What it does</legend>
         <div className="grid gap-x-4 sm:grid-cols-2">
-          {TOOL_TASKS.map((task: ToolTask) => (
+          {TOOL_TASK_IDS.map((task) => (
             <label key={task} className="flex min-h-11 items-center gap-3">
               <input
                 type="checkbox"
@@ -65,7 +64,7 @@ export function ToolForm({ item: tool, onSave, ...frame }: ItemFormProps<Tool>) 
                 checked={made.tasks.includes(task)}
                 onChange={() => setMade({ ...made, tasks: toggled(made.tasks, task) })}
               />
-              {TASK_WORDS[task]}
+              {TOOL_TASKS[task].does}
             </label>
           ))}
         </div>

@@ -1,67 +1,8 @@
 import { figure, type BenchStep, type Make, type WireColour } from '@mendum/core';
-import { COPPER_HEX, COPPER_LINE_HEX } from '../../draw/colours.ts';
-import { WireLine } from '../../draw/WireLine.tsx';
+import { COPPER_HEX, COPPER_LINE_HEX } from '../../shapes/colours.ts';
+import { Arrow, Caption, Copper, Dimension, Tube, WIDE, Wire, Y } from '../../shapes/stepShapes.tsx';
+import { BARREL, GLYPHS } from '../../glyph/index.ts';
 import { useLength } from '../../ui/units.tsx';
-
-const WIDE = 660;
-const Y = 80;
-const THICK = 36;
-
-function Copper({
-  x,
-  wide,
-  thick = THICK - 8,
-  y = Y,
-}: {
-  readonly x: number;
-  readonly wide: number;
-  readonly thick?: number;
-  readonly y?: number;
-}) {
-  const lines = [0.2, 0.4, 0.6, 0.8];
-  return (
-    <g>
-      <rect x={x} y={y - thick / 2} width={wide} height={thick} fill={COPPER_HEX} />
-      {lines.map((share) => (
-        <line
-          key={share}
-          x1={x}
-          x2={x + wide}
-          y1={y - thick / 2 + share * thick}
-          y2={y - thick / 2 + share * thick}
-          stroke={COPPER_LINE_HEX}
-        />
-      ))}
-    </g>
-  );
-}
-
-/** A dimension line over a drawing. */
-function Dimension({ from, to, words }: { readonly from: number; readonly to: number; readonly words: string }) {
-  return (
-    <g stroke="var(--ink)" strokeWidth={1.5} fill="none">
-      <path d={`M${from} 22v34M${to} 22v34M${from} 34H${to}M${from + 9} 29l-9 5l9 5M${to - 9} 29l9 5l-9 5`} />
-      <text
-        x={(from + to) / 2}
-        y={22}
-        textAnchor="middle"
-        fontSize={24}
-        fontWeight={600}
-        fill="var(--ink)"
-        stroke="none"
-        className="figure"
-      >
-        {words}
-      </text>
-    </g>
-  );
-}
-
-const Caption = ({ x, words }: { readonly x: number; readonly words: string }) => (
-  <text x={x} y={148} textAnchor="middle" fontSize={18} fill="var(--soft)">
-    {words}
-  </text>
-);
 
 /** The thing itself at this step, in the wire's own colours. */
 export function StepDrawing({
@@ -76,26 +17,8 @@ export function StepDrawing({
   const { fixed } = useLength();
   const joint = 'joint' in make ? make.joint : undefined;
   const length = step.figure?.unit === 'mm' ? fixed(step.figure.value, step.figure.digits) : undefined;
-  const sleeve = (x: number, wide: number, high = 60) => (
-    <rect
-      x={x}
-      y={Y - high / 2}
-      width={wide}
-      height={high}
-      rx={12}
-      fill="var(--sheet)"
-      fillOpacity={0.82}
-      stroke="var(--ink)"
-      strokeWidth={2}
-    />
-  );
-  const wire = (x1: number, x2: number) => <WireLine x1={x1} x2={x2} y={Y} thick={THICK} colour={colour} />;
-  const barrel = (x: number, wide: number) => (
-    <rect x={x} y={Y - 24} width={wide} height={48} rx={3} fill="var(--copper)" />
-  );
-  const arrow = (x: number) => (
-    <path d={`M${x} 18v26m-9 -10l9 12l9 -12`} fill="none" stroke="var(--ink)" strokeWidth={3} />
-  );
+  const sleeve = (x: number, wide: number, high?: number) => <Tube x={x} wide={wide} high={high} />;
+  const wire = (from: number, to: number) => <Wire from={from} to={to} colour={colour} />;
   const picture = (): React.ReactNode => {
     switch (step.drawing) {
       case 'cut':
@@ -140,31 +63,12 @@ export function StepDrawing({
           </>
         );
       case 'crimp':
-        return 'family' in make && make.family === 'openClip' ? (
-          <>
-            {wire(2, 250)}
-            {wire(410, WIDE)}
-            <Copper x={250} wide={160} thick={12} y={Y - 8} />
-            <Copper x={250} wide={160} thick={12} y={Y + 8} />
-            {step.key === 'crimp' ? (
-              <rect x={285} y={Y - 26} width={90} height={52} rx={10} fill="var(--copper)" />
-            ) : (
-              <path d={`M285 ${Y - 34}V${Y + 26}H375V${Y - 34}`} fill="none" stroke="var(--copper)" strokeWidth={9} />
-            )}
-            {step.key === 'crimp' ? arrow(330) : null}
-            <Caption x={330} words="brush at both ends" />
-          </>
-        ) : (
-          <>
-            {wire(2, 236)}
-            {wire(424, WIDE)}
-            {joint?.seal.kind === 'builtIn' ? sleeve(140, 380, 76) : null}
-            {barrel(240, 89)}
-            {barrel(331, 89)}
-            {arrow(step.key === 'crimpLeft' ? 285 : 375)}
-            <Caption x={330} words={`${length ?? ''} from the barrel's end, never the rim`} />
-          </>
-        );
+        return (('glyph' in make ? GLYPHS[make.glyph].crimpStep : undefined) ?? BARREL.crimpStep)({
+          colour,
+          key: step.key,
+          length,
+          sealedBefore: joint?.seal.kind === 'builtIn',
+        });
       case 'wrap':
       case 'solder':
         return (
@@ -278,7 +182,7 @@ export function StepDrawing({
               strokeWidth={2}
             />
             <path d={`M300 ${Y - 22}h60l-30 40Z`} fill="var(--copper)" />
-            {arrow(330)}
+            <Arrow x={330} />
           </>
         );
     }

@@ -3,7 +3,7 @@ import { useNavigate } from 'react-router';
 import { allMakes, figure, type FindingPlan, type Make, type Run } from '@mendum/core';
 import { useTicks } from '../../app/change.ts';
 import { useKeys } from '../../app/useKeys.ts';
-import { WireChip } from '../../draw/WireLine.tsx';
+import { WireChip } from '../../shapes/WireLine.tsx';
 import { Button } from '../../ui/button.tsx';
 import { useLength } from '../../ui/units.tsx';
 import { useOpenJob } from '../job.ts';

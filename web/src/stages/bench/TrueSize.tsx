@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import type { WireColour } from '@mendum/core';
 import { keep, recall } from '../../app/kept.ts';
-import { COPPER_HEX } from '../../draw/colours.ts';
-import { WireLine } from '../../draw/WireLine.tsx';
+import { COPPER_HEX } from '../../shapes/colours.ts';
+import { WireLine } from '../../shapes/WireLine.tsx';
 import { Button } from '../../ui/button.tsx';
 import { Dialog } from '../../ui/dialog.tsx';
 import { useLength } from '../../ui/units.tsx';

@@ -1,6 +1,6 @@
 import clsx from 'clsx';
 import { colourInWords, type FindingPlan, type PieceOfWork, type Plan } from '@mendum/core';
-import { WireChip } from '../../draw/WireLine.tsx';
+import { WireChip } from '../../shapes/WireLine.tsx';
 import { useOpenJob } from '../job.ts';
 
 /** The approach in a word or two. */

@@ -1,64 +1,9 @@
 import type { SplicePlan, WireColour } from '@mendum/core';
-import { COPPER_HEX, COPPER_LINE_HEX } from '../../draw/colours.ts';
-import { WireLine } from '../../draw/WireLine.tsx';
+import { WireLine } from '../../shapes/WireLine.tsx';
+import { GLYPHS, JOINT } from '../../glyph/index.ts';
 import { useLength } from '../../ui/units.tsx';
 
-const WIDE = 700;
-const MIDDLE = WIDE / 2;
-const Y = 62;
-
-function Inside({
-  splice,
-  half,
-  jointHalf,
-}: {
-  readonly splice: SplicePlan;
-  readonly half: number;
-  readonly jointHalf: number;
-}) {
-  const { family } = splice;
-  const strand = (x1: number, x2: number, y: number) => (
-    <line x1={x1} x2={x2} y1={y} y2={y} stroke={COPPER_LINE_HEX} strokeWidth={1} />
-  );
-  if (family === 'closedBarrel') {
-    return (
-      <g>
-        <rect x={MIDDLE - jointHalf} y={Y - 17} width={jointHalf - 2} height={34} fill="var(--copper)" />
-        <rect x={MIDDLE + 2} y={Y - 17} width={jointHalf - 2} height={34} fill="var(--copper)" />
-      </g>
-    );
-  }
-  if (family === 'openClip') {
-    return (
-      <g>
-        <rect x={MIDDLE - jointHalf} y={Y - 8} width={jointHalf * 2} height={7} fill={COPPER_HEX} />
-        <rect x={MIDDLE - jointHalf} y={Y + 1} width={jointHalf * 2} height={7} fill={COPPER_HEX} />
-        {strand(MIDDLE - jointHalf, MIDDLE + jointHalf, Y - 4.5)}
-        {strand(MIDDLE - jointHalf, MIDDLE + jointHalf, Y + 4.5)}
-        <rect
-          x={MIDDLE - jointHalf * 0.55}
-          y={Y - 14}
-          width={jointHalf * 1.1}
-          height={28}
-          rx={4}
-          fill="var(--copper)"
-          fillOpacity={0.9}
-        />
-      </g>
-    );
-  }
-  if (family === 'soldered') {
-    return (
-      <g>
-        <rect x={MIDDLE - jointHalf} y={Y - 10} width={jointHalf * 2} height={20} rx={8} fill={COPPER_HEX} />
-        {Array.from({ length: 9 }, (_, i) => MIDDLE - jointHalf + 6 + i * ((2 * jointHalf - 12) / 8)).map((x) => (
-          <path key={x} d={`M${x - 3} ${Y + 10}l6 -20`} stroke={COPPER_LINE_HEX} strokeWidth={2} />
-        ))}
-      </g>
-    );
-  }
-  return <rect x={MIDDLE - half} y={Y - 16} width={half * 2} height={32} fill="var(--copper)" />;
-}
+const { wide: WIDE, middle: MIDDLE, y: Y } = JOINT;
 
 /** The joint to scale, cut open: barrel, clip or wraps, where it is crimped and how far the wire is stripped. */
 export function JointPicture({ splice, colour }: { readonly splice: SplicePlan; readonly colour: WireColour }) {
@@ -67,12 +12,8 @@ export function JointPicture({ splice, colour }: { readonly splice: SplicePlan; 
   const scale = Math.min(9, 420 / joint.bodyLengthMm);
   const half = (joint.bodyLengthMm * scale) / 2;
   const jointHalf = (joint.jointLengthMm * scale) / 2;
-  const crimps =
-    joint.crimpAtMm === undefined
-      ? []
-      : splice.family === 'openClip'
-        ? [MIDDLE]
-        : [MIDDLE - jointHalf + joint.crimpAtMm * scale, MIDDLE + jointHalf - joint.crimpAtMm * scale];
+  const glyph = GLYPHS[splice.glyph];
+  const crimps = glyph.crimpsAt(joint, jointHalf, scale);
   const strip = (joint.left.folded ? joint.left.stripMm / 2 : joint.left.stripMm) * scale;
   const stripFrom = MIDDLE - jointHalf;
   return (
@@ -95,7 +36,7 @@ export function JointPicture({ splice, colour }: { readonly splice: SplicePlan; 
         stroke="var(--ink)"
         strokeWidth={2}
       />
-      <Inside splice={splice} half={half} jointHalf={jointHalf} />
+      {glyph.inside({ half, jointHalf })}
       {crimps.map((x) => (
         <path key={x} d={`M${x} 18v10m-4 -5l4 6l4 -6`} fill="none" stroke="var(--ink)" strokeWidth={2} />
       ))}

@@ -1,8 +1,15 @@
+import type { ReactNode } from 'react';
 import { CAVITY_PICTURES } from './cavityPictures.tsx';
-import { SPLICE_PICTURES } from './splicePictures.tsx';
+import { GLYPHS } from '../../glyph/index.ts';
+import { SEAL_PICTURES } from './sealPictures.tsx';
 
 /** What is seen, good and bad, by check and answer. */
-const PICTURES = { ...SPLICE_PICTURES, ...CAVITY_PICTURES };
+const PICTURES: Readonly<Record<string, ReactNode>> = Object.assign(
+  {},
+  SEAL_PICTURES,
+  CAVITY_PICTURES,
+  ...Object.values(GLYPHS).map(({ looks }) => looks),
+);
 
 export function LookPicture({ checkId, answer }: { readonly checkId: string; readonly answer: string }) {
   const picture = PICTURES[`${checkId} ${answer}`];

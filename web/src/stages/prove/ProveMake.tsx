@@ -1,6 +1,6 @@
 import type { Circuit, Make, ReadingValue } from '@mendum/core';
 import { useChange } from '../../app/change.ts';
-import { WireChip } from '../../draw/WireLine.tsx';
+import { WireChip } from '../../shapes/WireLine.tsx';
 import { Button } from '../../ui/button.tsx';
 import { useLength } from '../../ui/units.tsx';
 import { useOpenJob } from '../job.ts';

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
-import { COPPER_HEX } from '../../draw/colours.ts';
-import { wireFrom, copper, brush, terminal, cavity, inCavity } from './lookShapes.tsx';
+import { COPPER_HEX } from '../../shapes/colours.ts';
+import { wireFrom, copper, brush, terminal, cavity, inCavity } from '../../shapes/lookShapes.tsx';
 
 /** How terminals look at their cavity, good and bad, by check and answer. */
 export const CAVITY_PICTURES: Readonly<Record<string, ReactNode>> = {

@@ -1,6 +1,6 @@
 import clsx from 'clsx';
 import { colourInWords, sizeInWords, type Circuit } from '@mendum/core';
-import { WireChip } from '../../draw/WireLine.tsx';
+import { WireChip } from '../../shapes/WireLine.tsx';
 
 interface CircuitPickerProps {
   readonly circuits: readonly Circuit[];

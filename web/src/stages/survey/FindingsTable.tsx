@@ -2,7 +2,7 @@ import clsx from 'clsx';
 import { Pencil, Trash2 } from 'lucide-react';
 import { colourInWords, findingInWords, isAtCavity, lostStretch, strandsInWords, type Finding } from '@mendum/core';
 import { DamagePicture } from '../../draw/DamageMark.tsx';
-import { WireChip } from '../../draw/WireLine.tsx';
+import { WireChip } from '../../shapes/WireLine.tsx';
 import { Figure, useLength } from '../../ui/units.tsx';
 import { useOpenJob } from '../job.ts';
 import { Photos } from './Photos.tsx';

@@ -7,7 +7,7 @@ import {
   type PinoutField,
   type PinoutReading,
 } from '@mendum/core';
-import { WireChip } from '../../../draw/WireLine.tsx';
+import { WireChip } from '../../../shapes/WireLine.tsx';
 import { FIELD_WORDS } from './fieldWords.ts';
 
 /** How many lines of a long sheet are shown. */

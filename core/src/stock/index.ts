@@ -1,0 +1,33 @@
+export type { PartColour, Range, Stocked } from './stocked.ts';
+export { PART_COLOURS } from './stocked.ts';
+export {
+  areaField,
+  choiceField,
+  countField,
+  jacketFields,
+  mmField,
+  ofKind,
+  rangeFields,
+  rangeInWords,
+  SHELF_GROUPS,
+  usual,
+} from './kind.ts';
+export type { AnyPart, FieldChoice, PartField, PartKind, ShelfGroup } from './kind.ts';
+export { SLEEVE_SERIES, SLEEVE_SERIES_WORDS } from './supplyTypes.ts';
+export type { SleevePart, SleeveSeries, SolderPart, TapePart } from './supplyTypes.ts';
+export { SLEEVE, SOLDER, TAPE } from './supplies.ts';
+export type {
+  HousingPart,
+  JacketRange,
+  LockPiecePart,
+  PigtailPart,
+  PlugPart,
+  PottingPart,
+  TerminalPart,
+  WireSealPart,
+} from './ends.ts';
+export { HOUSING, LOCK_PIECE, PIGTAIL, PLUG, POTTING, TERMINAL, WIRE_SEAL } from './endKinds.ts';
+export { COMMON_TASKS, COMMON_TOOLS } from './tools.ts';
+export type { AnyTool, CommonTask, Task, WireStock } from './tools.ts';
+export { BARREL_CLASSES, colourDisagreement } from './colour.ts';
+export type { BarrelClass } from './colour.ts';
