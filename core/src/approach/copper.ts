@@ -1,18 +1,20 @@
 import {
+  addsCircuit,
   findingInWords,
   isAtCavity,
+  isJacketOnly,
+  leavesAt,
   lostStretch,
+  runKindOf,
   visibleLengthMm,
   type Finding,
+  type RunFinding,
   type Stretch,
 } from '../damage/index.ts';
-import { flexStretches, isPowerKind } from '../harness/index.ts';
+import { flexStretches } from '../harness/index.ts';
 import { figure } from '../units/index.ts';
 import type { Practice } from '../practice/index.ts';
 import type { DecideInput } from './types.ts';
-
-/** From this many strands on, a single lost one on a signal may be covered. */
-const STRANDS_FOR_COVER = 19;
 
 const overlaps = (a: Stretch, b: Stretch): boolean => a.fromMm < b.toMm && b.fromMm < a.toMm;
 
@@ -26,9 +28,7 @@ export function jacketClusters(findings: readonly Finding[], practice: Practice)
   const groups: Finding[][] = [];
   for (const finding of findings) {
     const near = groups.filter(
-      (group) =>
-        finding.kind === 'jacketRubbed' &&
-        group.some((other) => other.kind === 'jacketRubbed' && within(finding, other)),
+      (group) => isJacketOnly(finding) && group.some((other) => isJacketOnly(other) && within(finding, other)),
     );
     for (const group of near) groups.splice(groups.indexOf(group), 1);
     groups.push([...near.flat(), finding]);
@@ -38,13 +38,13 @@ export function jacketClusters(findings: readonly Finding[], practice: Practice)
 
 /** Why a finding is taken away by another's work, in a sentence. */
 export const takenByOne = (finding: Finding, other: Finding): string =>
-  finding.kind === 'jacketRubbed' && other.kind === 'jacketRubbed'
+  isJacketOnly(finding) && isJacketOnly(other)
     ? 'It is cut out together with the place before it.'
     : `It lies on the stretch that is replaced for “${findingInWords(other)}” at ${figure(other.fromMm, 0)} mm, and goes with it.`;
 
 /** Jackets that are through beside this one, cut out as one with it. */
 const jacketNeighbours = ({ finding, share }: DecideInput): readonly Finding[] =>
-  finding.kind === 'jacketRubbed' ? share.takes.filter((other) => other.kind === 'jacketRubbed') : [];
+  isJacketOnly(finding) ? share.takes.filter(isJacketOnly) : [];
 
 /** Why a jacket with whole copper is cut out all the same; nothing when it may be covered. */
 function whyCutJacket(input: DecideInput): { because: string; two: boolean } | undefined {
@@ -78,10 +78,10 @@ export const isCutAnyway = ({ finding, siblings, run, practice }: DecideInput): 
       other.id !== finding.id &&
       other.circuitId === finding.circuitId &&
       other.runId === finding.runId &&
-      (other.kind === 'jacketRubbed'
+      (isJacketOnly(other)
         ? visibleLengthMm(other) > practice.figures.coverAtMostMm ||
           flexStretches(run).some((stretch) => overlaps(stretch, other))
-        : other.kind !== 'strandsLost' && !isAtCavity(other)),
+        : leavesAt(other) !== 'strands' && !isAtCavity(other)),
   );
 
 /** What goes with a finding's work: other findings along the run, with their cut-back, and earlier repairs. Findings at the cavity itself lose nothing more. */
@@ -100,7 +100,7 @@ export function lostOf(input: DecideInput): Stretch {
   });
   const redo = redos.filter((one) => one.findingId === finding.id).at(-1);
   if (redo) return withAll({ fromMm: redo.lostFromMm, toMm: redo.lostToMm });
-  if (finding.kind === 'addCircuit') {
+  if (addsCircuit(finding)) {
     const middle = (finding.fromMm + finding.toMm) / 2;
     return withAll({ fromMm: middle - finding.cutBackLeftMm, toMm: middle + finding.cutBackRightMm });
   }
@@ -110,25 +110,25 @@ export function lostOf(input: DecideInput): Stretch {
 /** Words as a sentence. */
 export const capital = (words: string): string => `${words.charAt(0).toUpperCase()}${words.slice(1)}.`;
 
-/** The copper question of a finding: does it have to be cut, why, and may it be covered instead? */
-export function mustCut(input: DecideInput): { cut: boolean; two: boolean; because: string; coverSecond: boolean } {
-  const { finding, circuit } = input;
-  if (finding.kind === 'jacketRubbed') {
+/** The copper question of a finding along a run: does it have to be cut, why, and may it be covered instead? */
+export function mustCut(
+  input: DecideInput,
+  finding: RunFinding,
+  placeC: number,
+): { cut: boolean; two: boolean; because: string; coverSecond: boolean } {
+  const { circuit } = input;
+  if (isJacketOnly(finding)) {
     const why = whyCutJacket(input);
     return why
       ? { cut: true, coverSecond: false, ...why }
       : { cut: false, two: false, because: 'Copper whole, all strands there: cover it.', coverSecond: false };
   }
-  const coverSecond =
-    finding.kind === 'strandsLost' &&
-    finding.strandsLost === 1 &&
-    finding.strandsTotal >= STRANDS_FOR_COVER &&
-    !isPowerKind(circuit.kind);
-  const because =
-    finding.kind === 'strandsLost'
-      ? isPowerKind(circuit.kind)
-        ? `Every lost strand counts on a ${circuit.kind} wire: cut out, never covered.`
-        : 'Strands are lost: cut out.'
-      : capital(findingInWords(finding));
-  return { cut: true, two: false, because, coverSecond };
+  const kind = runKindOf(finding.kind);
+  const at = { wire: circuit.wire, circuitKind: circuit.kind, placeC };
+  return {
+    cut: true,
+    two: false,
+    because: kind.whyCut?.(finding, at) ?? capital(findingInWords(finding)),
+    coverSecond: kind.mayBeCovered?.(finding, at) ?? false,
+  };
 }

@@ -1,8 +1,18 @@
-import { findingInWords, isAtCavity, strandsInWords, visibleLengthMm, type Finding } from '../damage/index.ts';
+import {
+  addsCircuit,
+  damageOf,
+  findingInWords,
+  isAtCavity,
+  isJacketOnly,
+  runKindOf,
+  shareLeft,
+  visibleLengthMm,
+  type Finding,
+} from '../damage/index.ts';
 import { rankMethods, type RankedMethod, type Site } from '../method/index.ts';
 import { chooseInsertWire, reachCostMm } from '../sizing/index.ts';
 import { figure } from '../units/index.ts';
-import { areaMm2, JACKETS, jacketDiameterMm, remainingShare } from '../wire/index.ts';
+import { jacketDiameterMm } from '../wire/index.ts';
 import { capital, isCutAnyway, lostOf, mustCut, takenByOne } from './copper.ts';
 import { rankCovers } from './cover.ts';
 import { electricalAlong, fuseWarnings, withSection } from './electrical.ts';
@@ -15,8 +25,6 @@ import { releadBeside, waysOnRun } from './ways/onRun.ts';
 
 /** Wire beyond the loss that an insert is first assumed to need on top, mm; the layout gives the true length. */
 const INSERT_GUESS_MM = 150;
-/** A jacket within this of its rating is proposed one class up, K. */
-const NEAR_RATING_K = 15;
 
 /** The chosen entry if it may still be used, else the ranking's own first. */
 function pick<T extends { readonly status: string }>(
@@ -29,12 +37,12 @@ function pick<T extends { readonly status: string }>(
   return best?.status === 'refused' ? undefined : best;
 }
 
-function slackSentence(site: Site, method: RankedMethod, { finding: { kind }, needsTwo }: DecideInput): string {
+function slackSentence(site: Site, method: RankedMethod, { finding, needsTwo }: DecideInput): string {
   const lost = figure(site.lost.toMm - site.lost.fromMm, 1);
   const joint = method.joints[0];
   const lap = joint ? reachCostMm(joint.reach) : 0;
   const takes = lap > 0 ? ` and the joint's lap takes ${figure(lap)}` : '';
-  if (kind === 'addCircuit')
+  if (addsCircuit(finding))
     return site.mainUncut
       ? 'The main wire stays whole: what is added joins it on a bared window.'
       : `${1 + site.branchWires.length + 1} ends meet here.`;
@@ -55,7 +63,7 @@ function slackSentence(site: Site, method: RankedMethod, { finding: { kind }, ne
 /** What else is mended by the same work, and what of the wire's slack goes to other work. */
 function sharedWords({ share }: DecideInput): string[] {
   const { takes, cutsOut, othersTakeMm, slackMm } = share;
-  const others = takes.filter((one) => one.kind !== 'jacketRubbed');
+  const others = takes.filter((one) => !isJacketOnly(one));
   return [
     ...(others.length > 0
       ? [
@@ -70,30 +78,10 @@ function sharedWords({ share }: DecideInput): string[] {
 }
 
 /** What the kind of damage itself warns of. */
-function findingWarnings({ finding, circuit }: DecideInput, electrical: Electrical): string[] {
-  const warnings: string[] = [];
-  if (finding.kind === 'cooked') {
-    const { ratedC, name } = JACKETS[circuit.wire.jacket.material];
-    const near = electrical.placeC >= ratedC - NEAR_RATING_K;
-    warnings.push(
-      `Something cooked this wire: find the cause, or it comes back.${near ? ` ${name} stands ${ratedC} °C and the place reaches ${figure(electrical.placeC, 0)}: take a jacket one class up.` : ''}`,
-    );
-  }
-  if (finding.kind === 'corroded')
-    warnings.push('Corrosion creeps under the jacket: cut back until copper is bright on both sides.');
-  if (finding.kind === 'poorRepair') {
-    warnings.push('The earlier joint is cut out whole.');
-    if (finding.sort === 'clampTap' && !finding.branchWires)
-      warnings.push(
-        'A clamp-on tap joins another wire on: say which in the finding, and all three ends are joined here.',
-      );
-  }
-  if (finding.kind === 'strandsLost') {
-    const left = remainingShare(finding.strandsLost, finding.strandsTotal) * areaMm2(circuit.wire.size);
-    warnings.push(`${strandsInWords(finding)}: ${figure(left)} mm² at that one hot spot.`);
-  }
-  return warnings;
-}
+const findingWarnings = ({ finding, circuit }: DecideInput, { placeC }: Electrical): readonly string[] =>
+  isAtCavity(finding)
+    ? []
+    : (runKindOf(finding.kind).warnings?.(finding, { wire: circuit.wire, circuitKind: circuit.kind, placeC }) ?? []);
 
 /** What is refused of the wire that was asked for, a fuse too large, and what the damage warns of. */
 const warningsOf = (input: DecideInput, electrical: Electrical, insertRefused: string | undefined): string[] => [
@@ -155,8 +143,8 @@ export function decide(input: DecideInput): Decision {
       because: [capital(findingInWords(finding)), takenByOne(finding, share.takenBy)],
     };
   if (isAtCavity(finding)) return decideAtCavity(input, finding, electrical, base);
-  if (finding.kind === 'addCircuit' && finding.freeCavity) return fillCavity(input, finding, finding.freeCavity, base);
-  const copper = mustCut(input);
+  if ('freeCavity' in finding && finding.freeCavity) return fillCavity(input, finding, finding.freeCavity, base);
+  const copper = mustCut(input, finding, electrical.placeC);
 
   const jacketMm = jacketDiameterMm(circuit.wire);
   const coverSite = {
@@ -186,10 +174,8 @@ export function decide(input: DecideInput): Decision {
     const cover = chooseCover(covers, use);
     if (cover) {
       const chosenBy = choice && cover.coverId === choice.use ? choice : undefined;
-      const covered =
-        finding.kind === 'strandsLost'
-          ? electricalAlong(input, remainingShare(finding.strandsLost, finding.strandsTotal))
-          : electrical;
+      const share = shareLeft(finding);
+      const covered = share < 1 ? electricalAlong(input, share) : electrical;
       const spare = copper.coverSecond
         ? ['One lost strand of a signal may be covered; cutting it out is the better repair.']
         : [];
@@ -271,7 +257,5 @@ export function decide(input: DecideInput): Decision {
 function asksOf(method: RankedMethod, electrical: Electrical, finding: Finding): string | undefined {
   if (method.status === 'shelf') return 'Something is not on the shelf';
   if (electrical.fuseProtects === false) return 'The fuse does not protect this wire';
-  if (finding.kind === 'cooked' && finding.note === undefined)
-    return 'What cooked it? Find the cause and note it in the finding';
-  return undefined;
+  return finding.note === undefined ? damageOf(finding.kind).asks?.(finding) : undefined;
 }

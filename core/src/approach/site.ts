@@ -1,4 +1,4 @@
-import { branchesOf, type Stretch } from '../damage/index.ts';
+import { addsCircuit, branchesOf, type Stretch } from '../damage/index.ts';
 import { flexStretches, keepOuts, keepOutsBeyond } from '../harness/index.ts';
 import type { Site } from '../method/index.ts';
 import type { InsertWireChoice } from '../sizing/index.ts';
@@ -18,13 +18,13 @@ export function siteAt(
   return {
     circuitNumber: circuit.number,
     circuitKind: circuit.kind,
-    duty: [finding, ...share.takes].some((one) => one.kind === 'addCircuit') ? 'add' : 'join',
+    duty: [finding, ...share.takes].some(addsCircuit) ? 'add' : 'join',
     wire: circuit.wire,
     farWire: finding.farWire ?? circuit.wire,
     branchWires: [finding, ...share.takes].flatMap(branchesOf),
     insertWire: insertWire.wire,
     insertStepsUp: stepsUp(insertWire.wire.size, circuit.wire.size),
-    mainUncut: finding.kind === 'addCircuit' ? finding.mainUncut : undefined,
+    mainUncut: 'mainUncut' in finding ? finding.mainUncut : undefined,
     freedEndMm: finding.freedEndMm,
     zone: run.zone,
     flexing: flexStretches(run)[0]?.name,

@@ -1,25 +1,13 @@
 import type { Circuit, Run } from '../harness/index.ts';
-import {
-  CAVITY_FINDING_KINDS,
-  FINDING_SORTS,
-  FINDING_WORDS,
-  type CavityFinding,
-  type CavityFindingKind,
-  type Finding,
-  type FindingKind,
-  type Stretch,
-} from './types.ts';
+import type { Stretch } from './base.ts';
+import { cavityKindOf, isCavityKind, type FindingKind } from './types.ts';
 
 /** Length on the run that a finding at a cavity is drawn at, mm. */
 const AT_CAVITY_MM = 1;
 
-export const isCavityKind = (kind: FindingKind): kind is CavityFindingKind =>
-  (CAVITY_FINDING_KINDS as readonly string[]).includes(kind);
-export const isAtCavity = (finding: Finding): finding is CavityFinding => isCavityKind(finding.kind);
-
 /** Damage of the connector itself: what mends it mends it for every circuit in it. */
-const OF_WHOLE_CONNECTOR: readonly FindingKind[] = ['housingBroken', 'housingMelted'];
-export const isOfWholeConnector = (kind: FindingKind): boolean => OF_WHOLE_CONNECTOR.includes(kind);
+export const isOfWholeConnector = (kind: FindingKind): boolean =>
+  isCavityKind(kind) && cavityKindOf(kind).ofHousing === 'all';
 
 /** The run by which a circuit reaches a node, and the end of it there; none when the circuit does not end at that node. */
 export function endOfCircuit(
@@ -40,10 +28,4 @@ export function endOfCircuit(
     fromMm: atStart ? 0 : run.lengthMm - long,
     toMm: atStart ? long : run.lengthMm,
   };
-}
-
-/** The kind in words, with its sort: "terminal damaged: burnt". */
-export function findingInWords(finding: Finding): string {
-  const sort = finding.sort === undefined ? undefined : FINDING_SORTS[finding.kind]?.[finding.sort];
-  return `${FINDING_WORDS[finding.kind]}${sort === undefined ? '' : `: ${sort}`}${finding.kind === 'tooShort' ? `, by ${finding.shortByMm} mm` : ''}`;
 }

@@ -1,4 +1,4 @@
-import type { Stretch } from './types.ts';
+import type { Stretch } from './base.ts';
 
 /** A repair of an earlier job that is on a wire already; its body from edge to edge, mm from the run's start. */
 export interface EarlierRepair extends Stretch {

@@ -1,13 +1,35 @@
+export type { Stretch } from './base.ts';
+export type { CavityWay, DamagedWire, OwnField, OwnFields } from './kind.ts';
 export type {
   CavityFinding,
   CavityFindingKind,
   Finding,
   FindingKind,
   FindingOf,
+  RunFinding,
   RunFindingKind,
-  Stretch,
 } from './types.ts';
-export { CAVITY_FINDING_KINDS, FINDING_KINDS, FINDING_SORTS, FINDING_WORDS, RUN_FINDING_KINDS } from './types.ts';
+export {
+  CAVITY_FINDING_KINDS,
+  cavityKindOf,
+  damageOf,
+  FINDING_KINDS,
+  isAtCavity,
+  isCavityKind,
+  ownFieldsOf,
+  RUN_FINDING_KINDS,
+  runKindOf,
+} from './types.ts';
 export type { EarlierRepair } from './earlier.ts';
-export { endOfCircuit, findingInWords, isAtCavity, isCavityKind, isOfWholeConnector } from './cavity.ts';
-export { branchesOf, lostStretch, visibleLengthMm, strandsInWords } from './stretch.ts';
+export { endOfCircuit, isOfWholeConnector } from './cavity.ts';
+export {
+  addsCircuit,
+  branchesOf,
+  findingInWords,
+  isJacketOnly,
+  leavesAt,
+  lostStretch,
+  shareLeft,
+  shortByMm,
+  visibleLengthMm,
+} from './stretch.ts';

@@ -1,10 +1,37 @@
 import Joi from 'joi';
 import { COVER_IDS, WAYS } from '../approach/index.ts';
-import { CAVITY_FINDING_KINDS, FINDING_KINDS } from '../damage/index.ts';
+import { CAVITY_FINDING_KINDS, FINDING_KINDS, ownFieldsOf, type OwnField } from '../damage/index.ts';
 import { METHOD_IDS } from '../family/index.ts';
 import { date, id, instant, lengthMm, list, longText, positionMm, text } from './fields.ts';
 import { cavitySchema, harnessSchema, machineSchema, wireSchema } from './harnessSchemas.ts';
 import { mappingSchema } from './mappingSchemas.ts';
+
+/** A field of some kinds' own, by what it may hold. */
+const OWN: Readonly<Record<OwnField['type'], Joi.Schema>> = {
+  count: Joi.number().integer().min(1).max(2000),
+  length: Joi.number().greater(0).max(100_000),
+  wires: list(wireSchema).min(1).max(8),
+  flag: Joi.boolean(),
+  cavity: cavitySchema,
+};
+
+/** The fields that some kinds have of their own: asked for or allowed where a kind has them, refused elsewhere. */
+function ownSchemas(): Joi.SchemaMap {
+  const all = FINDING_KINDS.flatMap((kind) =>
+    Object.entries(ownFieldsOf(kind)).map(([name, { type, required }]) => ({ kind, name, type, required })),
+  );
+  return Object.fromEntries(
+    all.map(({ name, type }): [string, Joi.Schema] => [
+      name,
+      OWN[type].when('kind', {
+        switch: all
+          .filter((one) => one.name === name)
+          .map(({ kind, required }) => ({ is: kind, then: required ? Joi.required() : Joi.optional() })),
+        otherwise: Joi.forbidden(),
+      }),
+    ]),
+  );
+}
 
 /** What was found on one wire. Kinds with figures of their own, or a cavity, ask for them; the others refuse them. */
 export const findingSchema = Joi.object({
@@ -28,32 +55,7 @@ export const findingSchema = Joi.object({
     then: Joi.required(),
     otherwise: Joi.forbidden(),
   }),
-  shortByMm: Joi.number()
-    .greater(0)
-    .max(100_000)
-    .when('kind', { is: 'tooShort', then: Joi.required(), otherwise: Joi.forbidden() }),
-  strandsLost: Joi.number()
-    .integer()
-    .min(1)
-    .max(2000)
-    .when('kind', { is: 'strandsLost', then: Joi.required(), otherwise: Joi.forbidden() }),
-  strandsTotal: Joi.number()
-    .integer()
-    .min(1)
-    .max(2000)
-    .when('kind', { is: 'strandsLost', then: Joi.required(), otherwise: Joi.forbidden() }),
-  branchWires: list(wireSchema)
-    .min(1)
-    .max(8)
-    .when('kind', {
-      switch: [
-        { is: 'addCircuit', then: Joi.required() },
-        { is: 'poorRepair', then: Joi.optional() },
-      ],
-      otherwise: Joi.forbidden(),
-    }),
-  mainUncut: Joi.boolean().when('kind', { is: 'addCircuit', otherwise: Joi.forbidden() }),
-  freeCavity: cavitySchema.when('kind', { is: 'addCircuit', otherwise: Joi.forbidden() }),
+  ...ownSchemas(),
 });
 
 const said = { by: text.required(), at: instant.required() };

@@ -1,5 +1,5 @@
 import { besideAlong, type Beyond } from '../harness/index.ts';
-import { FINDING_SORTS, FINDING_WORDS, isAtCavity, type Finding } from '../damage/index.ts';
+import { branchesOf, damageOf, isAtCavity, type Finding } from '../damage/index.ts';
 import { figure } from '../units/index.ts';
 import { checkConnectors } from './checkConnectors.ts';
 import type { JobProblem } from './problem.ts';
@@ -77,38 +77,28 @@ export function checkFinding(finding: Finding, job: Pick<Job, 'harness'>, pointe
     ...checkFreeCavity(finding, job, pointer),
     ...checkSort(finding, pointer),
   );
-  if (finding.kind === 'strandsLost' && finding.strandsLost > finding.strandsTotal) {
-    problems.push(
-      problem(
-        'STRANDS',
-        `${pointer}/strandsLost`,
-        `${finding.strandsLost} of ${finding.strandsTotal} strands cannot be lost.`,
-        'Count again: lost strands are at most all of them.',
-      ),
-    );
-  }
+  const wrong = damageOf(finding.kind).problem?.(finding);
+  if (wrong) problems.push(problem(wrong.code, `${pointer}/${wrong.field}`, wrong.message, wrong.hint));
   for (const [key, wire] of [
     ['farWire', finding.farWire],
     ['insertWire', finding.insertWire],
   ] as const) {
     if (wire) problems.push(...checkWire(wire, `${pointer}/${key}`, key === 'farWire' ? 'The far wire' : 'The insert'));
   }
-  if (finding.kind === 'addCircuit') {
-    finding.branchWires.forEach((wire, index) =>
-      problems.push(...checkWire(wire, `${pointer}/branchWires/${index}`, 'The added wire')),
-    );
-  }
+  branchesOf(finding).forEach((wire, index) =>
+    problems.push(...checkWire(wire, `${pointer}/branchWires/${index}`, 'The added wire')),
+  );
   return problems;
 }
 
 function checkSort(finding: Finding, pointer: string): JobProblem[] {
-  const sorts = FINDING_SORTS[finding.kind];
+  const { sorts, words } = damageOf(finding.kind);
   if (finding.sort === undefined || sorts?.[finding.sort] !== undefined) return [];
   return [
     problem(
       'NO_SUCH_SORT',
       `${pointer}/sort`,
-      `"${finding.sort}" is no sort of ${FINDING_WORDS[finding.kind]}.`,
+      `"${finding.sort}" is no sort of ${words}.`,
       sorts ? `Sorts are ${Object.keys(sorts).join(', ')}.` : 'Leave it out.',
     ),
   ];

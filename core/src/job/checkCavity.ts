@@ -1,5 +1,5 @@
 import { cavitiesOf } from '../connector/index.ts';
-import { endOfCircuit, FINDING_WORDS, isAtCavity, type CavityFinding, type Finding } from '../damage/index.ts';
+import { endOfCircuit, damageOf, isAtCavity, type CavityFinding, type Finding } from '../damage/index.ts';
 import type { JobProblem } from './problem.ts';
 import type { Job } from './types.ts';
 import { problem } from './checkHarness.ts';
@@ -39,7 +39,7 @@ export function checkCavity(finding: Finding, { harness }: Pick<Job, 'harness'>,
 
 /** A free cavity that is none: not of this harness, not of the connector, or some circuit's already. */
 export function checkFreeCavity(finding: Finding, { harness }: Pick<Job, 'harness'>, pointer: string): JobProblem[] {
-  if (finding.kind !== 'addCircuit' || !finding.freeCavity) return [];
+  if (!('freeCavity' in finding) || !finding.freeCavity) return [];
   const { nodeId, cavity } = finding.freeCavity;
   const node = harness.nodes.find((one) => one.id === nodeId && one.kind === 'connector');
   if (!node)
@@ -95,7 +95,7 @@ export function sameAgain(finding: CavityFinding, others: readonly Finding[], po
         problem(
           'FOUND_TWICE',
           `${pointer}/kind`,
-          `"${FINDING_WORDS[finding.kind]}" is noted for cavity ${finding.at.cavity} already.`,
+          `"${damageOf(finding.kind).words}" is noted for cavity ${finding.at.cavity} already.`,
           'Change the one that is there.',
         ),
       ]

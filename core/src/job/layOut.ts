@@ -1,3 +1,4 @@
+import { addsCircuit } from '../damage/index.ts';
 import type { Run } from '../harness/index.ts';
 import {
   CROWDING,
@@ -30,7 +31,7 @@ const TRIED_PAST = 4;
 function withTwo(one: Decided, job: Job, index: JobIndex, memory: Warm): Decided | undefined {
   const kept = job.layout?.atOne.includes(one.finding.id) ?? false;
   const held = job.held?.some((other) => other.findingId === one.finding.id) ?? false;
-  if (one.decision.approach !== 'oneSplice' || kept || held || one.finding.kind === 'addCircuit') return undefined;
+  if (one.decision.approach !== 'oneSplice' || kept || held || addsCircuit(one.finding)) return undefined;
   const two = decideOne(one.finding, job, index, memory, 'room', one.share);
   return two?.decision.approach === 'insert' && two.decision.method?.joints.length === 2 ? two : undefined;
 }

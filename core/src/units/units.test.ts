@@ -1,5 +1,5 @@
 import { describe, expect, it, test } from 'vitest';
-import { lostStretch, strandsInWords, visibleLengthMm, type Finding } from '../damage/index.ts';
+import { findingInWords, lostStretch, visibleLengthMm, type Finding } from '../damage/index.ts';
 import { colourInWords, isColour } from '../wire/index.ts';
 import {
   ceilTo,
@@ -62,7 +62,7 @@ describe('what was found, in words and lengths', () => {
     expect(lostStretch(finding)).toEqual({ fromMm: 96, toMm: 118 });
   });
   it('strands are counted, and what is left of the copper', () =>
-    expect(strandsInWords(finding)).toBe('3 of 19 strands lost, 16/19 of the copper left'));
+    expect(findingInWords(finding)).toBe('strands nicked or broken, 3 of 19 lost, 16/19 of the copper left'));
 });
 
 describe('colours', () => {

@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import type { CavityFindingKind } from '@mendum/core';
 import { COPPER_HEX } from '../shapes/colours.ts';
 
@@ -51,97 +52,86 @@ const Cross = ({ x, y }: { readonly x: number; readonly y: number }) => (
   <path d={`M${x - 5} ${y - 5}l10 10m0 -10l-10 10`} stroke="var(--scrap)" strokeWidth={3} />
 );
 
-function parts(kind: CavityFindingKind) {
-  switch (kind) {
-    case 'terminalDamaged':
-      return <Terminal x={50} twist={9} />;
-    case 'terminalMiscrimped':
-      return (
-        <g>
-          <Terminal x={50} />
-          <path d="M44 12q-6 -8 -12 -3m12 13q-4 9 -11 4" fill="none" stroke={COPPER_HEX} strokeWidth={2.5} />
-        </g>
-      );
-    case 'housingBroken':
-      return (
-        <g transform="translate(-16 0)">
-          <Housing broken />
-          <path d="M52 6v-5h14" fill="none" {...INK} />
-          <Cross x={74} y={2 + 5} />
-        </g>
-      );
-    case 'housingMelted':
-      return (
-        <g transform="translate(-16 0)">
-          <Housing melted />
-        </g>
-      );
-    case 'sealLost':
-      return (
-        <g>
-          <rect x={12} y={13} width={36} height={8} fill="#C8232C" {...INK} />
-          <ellipse
-            cx={62}
-            cy={17}
-            rx={7}
-            ry={11}
-            fill="none"
-            stroke="var(--rework)"
-            strokeWidth={3}
-            strokeDasharray="4 3"
-          />
-        </g>
-      );
-    case 'lockLost':
-      return (
-        <g transform="translate(-16 0)">
-          <Housing />
-          <path d="M52 11h24v7h-24Z" fill="none" stroke="var(--rework)" strokeWidth={2.5} strokeDasharray="4 3" />
-        </g>
-      );
-    case 'cutFlush':
-      return (
-        <g>
-          <Housing />
-          <rect x={40} y={13} width={6} height={8} fill="#C8232C" {...INK} />
-          <path d="M36 6l5 5l-5 5l5 5l-5 6" fill="none" stroke="var(--scrap)" strokeWidth={2.5} />
-        </g>
-      );
-    case 'tooShort':
-      return (
-        <g>
-          <Housing />
-          <rect x={6} y={13} width={18} height={8} fill="#C8232C" {...INK} />
-          <path d="M28 17h14m-4 -4l4 4l-4 4" fill="none" stroke="var(--copper)" strokeWidth={2.5} />
-        </g>
-      );
-    case 'misplaced':
-      return (
-        <g>
-          <Housing />
-          <path d="M52 9h10v7h-10ZM52 18h10v7h-10Z" fill="none" {...INK} />
-          <path d="M24 22q14 4 26 -1" fill="none" stroke="#C8232C" strokeWidth={6} />
-          <Cross x={72} y={21} />
-        </g>
-      );
-    case 'noMatingPart':
-      return (
-        <g>
-          <Housing />
-          <path d="M28 17h18" stroke={COPPER_HEX} strokeWidth={5} />
-          <text x={10} y={25} fontSize={24} fontWeight={600} fill="var(--rework)">
-            ?
-          </text>
-        </g>
-      );
-  }
-}
+/** What is seen at the end of the wire, by kind. */
+const PARTS: Readonly<Record<CavityFindingKind, ReactNode>> = {
+  terminalDamaged: <Terminal x={50} twist={9} />,
+  terminalMiscrimped: (
+    <g>
+      <Terminal x={50} />
+      <path d="M44 12q-6 -8 -12 -3m12 13q-4 9 -11 4" fill="none" stroke={COPPER_HEX} strokeWidth={2.5} />
+    </g>
+  ),
+  housingBroken: (
+    <g transform="translate(-16 0)">
+      <Housing broken />
+      <path d="M52 6v-5h14" fill="none" {...INK} />
+      <Cross x={74} y={2 + 5} />
+    </g>
+  ),
+  housingMelted: (
+    <g transform="translate(-16 0)">
+      <Housing melted />
+    </g>
+  ),
+  sealLost: (
+    <g>
+      <rect x={12} y={13} width={36} height={8} fill="#C8232C" {...INK} />
+      <ellipse
+        cx={62}
+        cy={17}
+        rx={7}
+        ry={11}
+        fill="none"
+        stroke="var(--rework)"
+        strokeWidth={3}
+        strokeDasharray="4 3"
+      />
+    </g>
+  ),
+  lockLost: (
+    <g transform="translate(-16 0)">
+      <Housing />
+      <path d="M52 11h24v7h-24Z" fill="none" stroke="var(--rework)" strokeWidth={2.5} strokeDasharray="4 3" />
+    </g>
+  ),
+  cutFlush: (
+    <g>
+      <Housing />
+      <rect x={40} y={13} width={6} height={8} fill="#C8232C" {...INK} />
+      <path d="M36 6l5 5l-5 5l5 5l-5 6" fill="none" stroke="var(--scrap)" strokeWidth={2.5} />
+    </g>
+  ),
+  tooShort: (
+    <g>
+      <Housing />
+      <rect x={6} y={13} width={18} height={8} fill="#C8232C" {...INK} />
+      <path d="M28 17h14m-4 -4l4 4l-4 4" fill="none" stroke="var(--copper)" strokeWidth={2.5} />
+    </g>
+  ),
+  misplaced: (
+    <g>
+      <Housing />
+      <path d="M52 9h10v7h-10ZM52 18h10v7h-10Z" fill="none" {...INK} />
+      <path d="M24 22q14 4 26 -1" fill="none" stroke="#C8232C" strokeWidth={6} />
+      <Cross x={72} y={21} />
+    </g>
+  ),
+  noMatingPart: (
+    <g>
+      <Housing />
+      <path d="M28 17h18" stroke={COPPER_HEX} strokeWidth={5} />
+      <text x={10} y={25} fontSize={24} fontWeight={600} fill="var(--rework)">
+        ?
+      </text>
+    </g>
+  ),
+};
 
 /** What a finding at a cavity looks like. */
 export function CavityPicture({ kind }: { readonly kind: CavityFindingKind }) {
   return (
     <svg viewBox="0 0 96 34" className="h-9 w-24" aria-hidden>
-      {parts(kind)}
+      {PARTS[kind]}
     </svg>
   );
 }

@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import { isCavityKind, type FindingKind, type RunFindingKind } from '@mendum/core';
 import { CavityMark, CavityPicture } from './CavityPicture.tsx';
 import { COPPER_HEX } from '../shapes/colours.ts';
@@ -18,65 +19,75 @@ const torn = (x: number, top: number, high: number, down: boolean): string => {
   return (down ? teeth : teeth.reverse()).join('L');
 };
 
-/** Damage as it looks on the wire: a gap with torn edges, bared copper, green creeping, a taped lump. Widths under 8 px are widened. */
+/** Where a mark is drawn: its middle and edges, its top and height, and the torn gap there. */
+interface Spot {
+  readonly middle: number;
+  readonly half: number;
+  readonly left: number;
+  readonly right: number;
+  readonly y: number;
+  readonly thick: number;
+  readonly top: number;
+  readonly high: number;
+  readonly gap: string;
+}
+
+const INK = { stroke: 'var(--ink)', strokeWidth: 1 } as const;
+
+/** Damage as it looks on the wire: a gap with torn edges, bared copper, green creeping, a taped lump. */
+const MARKS: Readonly<Record<RunFindingKind, (spot: Spot) => ReactNode>> = {
+  parted: ({ gap }) => <path d={gap} fill="var(--paper)" {...INK} />,
+  strandsLost: ({ middle, left, right, y, top, gap }) => (
+    <g>
+      <path d={gap} fill={COPPER_HEX} {...INK} />
+      <path d={`M${left + 2} ${top}L${middle} ${y + 1}L${right - 2} ${top}Z`} fill="var(--paper)" {...INK} />
+    </g>
+  ),
+  jacketRubbed: ({ gap }) => <path d={gap} fill={COPPER_HEX} {...INK} />,
+  corroded: ({ half, left, y, gap }) => (
+    <g>
+      <path d={gap} fill="#4E9E84" {...INK} />
+      {[0.2, 0.5, 0.8].map((share) => (
+        <circle key={share} cx={left + share * 2 * half} cy={y + (share === 0.5 ? -2 : 2)} r={1.8} fill="#1F5C49" />
+      ))}
+    </g>
+  ),
+  cooked: ({ left, right, y, gap }) => (
+    <path
+      d={`${gap}M${left} ${y}L${right} ${y}`}
+      fill="#4A2A1A"
+      stroke="#E5791A"
+      strokeWidth={1.5}
+      strokeDasharray="3 2"
+    />
+  ),
+  poorRepair: ({ half, left, top, high }) => (
+    <g>
+      <rect x={left} y={top - 2} width={2 * half} height={high + 4} rx={3} fill="#5B5F63" {...INK} />
+      <path
+        d={[0.25, 0.5, 0.75].map((share) => `M${left + share * 2 * half + 2} ${top - 2}l-4 ${high + 4}`).join('')}
+        stroke="#C9CCCF"
+        strokeWidth={1}
+      />
+    </g>
+  ),
+  addCircuit: ({ middle, y, thick }) => (
+    <g stroke="var(--copper)" strokeWidth={2.5}>
+      <circle cx={middle} cy={y} r={thick / 2 + 3} fill="var(--sheet)" />
+      <path d={`M${middle - 4} ${y}h8M${middle} ${y - 4}v8`} />
+    </g>
+  ),
+};
+
+/** Widths under 8 px are widened. */
 function RunMark({ kind, x1, x2, y, thick }: DamageMarkProps) {
   const middle = (x1 + x2) / 2;
   const half = Math.max(4, (x2 - x1) / 2);
   const [left, right] = [middle - half, middle + half];
   const top = y - thick / 2 - 2;
   const high = thick + 4;
-  const ink = { stroke: 'var(--ink)', strokeWidth: 1 };
   const gap = `M${torn(left, top, high, true)}L${torn(right, top, high, false)}Z`;
-  switch (kind) {
-    case 'parted':
-      return <path d={gap} fill="var(--paper)" {...ink} />;
-    case 'strandsLost':
-      return (
-        <g>
-          <path d={gap} fill={COPPER_HEX} {...ink} />
-          <path d={`M${left + 2} ${top}L${middle} ${y + 1}L${right - 2} ${top}Z`} fill="var(--paper)" {...ink} />
-        </g>
-      );
-    case 'jacketRubbed':
-      return <path d={gap} fill={COPPER_HEX} {...ink} />;
-    case 'corroded':
-      return (
-        <g>
-          <path d={gap} fill="#4E9E84" {...ink} />
-          {[0.2, 0.5, 0.8].map((share) => (
-            <circle key={share} cx={left + share * 2 * half} cy={y + (share === 0.5 ? -2 : 2)} r={1.8} fill="#1F5C49" />
-          ))}
-        </g>
-      );
-    case 'cooked':
-      return (
-        <path
-          d={`${gap}M${left} ${y}L${right} ${y}`}
-          fill="#4A2A1A"
-          stroke="#E5791A"
-          strokeWidth={1.5}
-          strokeDasharray="3 2"
-        />
-      );
-    case 'poorRepair':
-      return (
-        <g>
-          <rect x={left} y={top - 2} width={2 * half} height={high + 4} rx={3} fill="#5B5F63" {...ink} />
-          <path
-            d={[0.25, 0.5, 0.75].map((share) => `M${left + share * 2 * half + 2} ${top - 2}l-4 ${high + 4}`).join('')}
-            stroke="#C9CCCF"
-            strokeWidth={1}
-          />
-        </g>
-      );
-    case 'addCircuit':
-      return (
-        <g stroke="var(--copper)" strokeWidth={2.5}>
-          <circle cx={middle} cy={y} r={thick / 2 + 3} fill="var(--sheet)" />
-          <path d={`M${middle - 4} ${y}h8M${middle} ${y - 4}v8`} />
-        </g>
-      );
-  }
+  return MARKS[kind]({ middle, half, left, right, y, thick, top, high, gap });
 }
 
 /** Any finding on its wire: along it as it looks, at a cavity as a flag at that end. */

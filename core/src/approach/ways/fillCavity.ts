@@ -1,5 +1,5 @@
 import { notOnShelf } from '../../catalogue/index.ts';
-import type { FindingOf } from '../../damage/index.ts';
+import { branchesOf, type Finding } from '../../damage/index.ts';
 import type { Cavity } from '../../harness/index.ts';
 import type { DecideInput, Decision, RankedWay } from '../types.ts';
 import { finish, type Undecided } from './finish.ts';
@@ -7,14 +7,9 @@ import { terminalFor } from './terminal.ts';
 import { ACT_MINUTES, cavityWork, WAY_WORDS } from './work.ts';
 
 /** A circuit added at a free cavity: a terminated lead goes in and the plug comes out; no wire is cut. */
-export function fillCavity(
-  input: DecideInput,
-  finding: FindingOf<'addCircuit'>,
-  at: Cavity,
-  base: Undecided,
-): Decision {
+export function fillCavity(input: DecideInput, finding: Finding, at: Cavity, base: Undecided): Decision {
   const node = input.nodes.get(at.nodeId);
-  const [wire = input.circuit.wire] = finding.branchWires;
+  const [wire = input.circuit.wire] = branchesOf(finding);
   const fit = terminalFor(wire, node, at.cavity, input.run.zone, input.catalogue, base.electrical.placeC);
   const where = `${node?.name ?? at.nodeId}, cavity ${at.cavity}`;
   const misfit = fit.unknown !== undefined && fit.family !== undefined;

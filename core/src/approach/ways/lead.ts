@@ -1,4 +1,4 @@
-import type { Stretch } from '../../damage/index.ts';
+import { shortByMm, type Stretch } from '../../damage/index.ts';
 import type { Cavity, HarnessNode } from '../../harness/index.ts';
 import { rankMethods, type RankedMethod, type Site } from '../../method/index.ts';
 import { methodById } from '../../family/index.ts';
@@ -265,7 +265,7 @@ export function releadFrom(input: DecideInput, electrical: Electrical, lost: Str
     way: releadWay(input, lead, fit),
     decided: {
       ...leadDecided(lead),
-      extraMm: finding.kind === 'tooShort' ? finding.shortByMm : undefined,
+      extraMm: shortByMm(finding),
       cavity: cavityWork({
         name: WAY_WORDS.relead,
         acts: ['crimpTerminal'],

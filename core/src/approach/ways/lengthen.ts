@@ -1,3 +1,4 @@
+import { shortByMm as shortOf } from '../../damage/index.ts';
 import { keepOuts, runGrown, type Run } from '../../harness/index.ts';
 import { rankMethods, type RankedMethod, type Site } from '../../method/index.ts';
 import { centreFromFace } from '../../sizing/index.ts';
@@ -75,9 +76,9 @@ function leadOf(
   nodeId: string,
   shortByMm: number,
 ): { readonly byMm: number; readonly order: number } {
-  const wires = foundAt(nodeId).flatMap((one) => (one.kind === 'tooShort' ? [one] : []));
+  const wires = foundAt(nodeId).filter((one) => shortOf(one) !== undefined);
   return {
-    byMm: Math.max(shortByMm, ...wires.map((one) => one.shortByMm)),
+    byMm: Math.max(shortByMm, ...wires.map((one) => shortOf(one) ?? 0)),
     order: Math.max(
       0,
       wires.findIndex((one) => one.id === finding.id),

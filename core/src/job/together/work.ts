@@ -1,4 +1,13 @@
-import { isAtCavity, lostStretch, type EarlierRepair, type Finding, type Stretch } from '../../damage/index.ts';
+import {
+  addsCircuit,
+  cavityKindOf,
+  isAtCavity,
+  isJacketOnly,
+  lostStretch,
+  type EarlierRepair,
+  type Finding,
+  type Stretch,
+} from '../../damage/index.ts';
 
 /** One piece of work on the wire of a circuit along one run: the findings that it mends, in order along the run, and the earlier repairs that go with it. */
 export interface Work {
@@ -8,12 +17,16 @@ export interface Work {
   readonly begunBy?: string | undefined;
 }
 
+/** It loses nothing: wire is added, to a lead or as a circuit. */
+const addsWire = (finding: Finding): boolean =>
+  addsCircuit(finding) || (isAtCavity(finding) && cavityKindOf(finding.kind).addsWire === true);
+
 /** What lead the work in its place: what is at a cavity before what is along the run, what is cut before what is only bare, the larger loss first, then the left one. */
 const rank = (finding: Finding): readonly number[] => [
   isAtCavity(finding) ? 0 : 1,
-  finding.kind === 'tooShort' || finding.kind === 'addCircuit' ? 0 : 1,
-  finding.kind === 'jacketRubbed' ? 1 : 0,
-  finding.kind === 'jacketRubbed' ? 0 : -lengthMm(lostStretch(finding)),
+  addsWire(finding) ? 0 : 1,
+  isJacketOnly(finding) ? 1 : 0,
+  isJacketOnly(finding) ? 0 : -lengthMm(lostStretch(finding)),
   finding.fromMm,
 ];
 
@@ -53,7 +66,7 @@ export function mayJoin(a: Work, b: Work): boolean {
   if (a.begunBy !== undefined || b.begunBy !== undefined) return false;
   const cavities = [...a.findings, ...b.findings].flatMap((one) => (isAtCavity(one) ? [one.at.nodeId] : []));
   const whole = [...a.findings, ...b.findings].some(
-    (one) => one.kind === 'addCircuit' && (one.mainUncut === true || one.freeCavity !== undefined),
+    (one) => ('mainUncut' in one && one.mainUncut === true) || ('freeCavity' in one && one.freeCavity !== undefined),
   );
   return new Set(cavities).size <= 1 && !whole;
 }

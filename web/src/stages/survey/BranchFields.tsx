@@ -1,4 +1,4 @@
-import type { Harness, WireSpec } from '@mendum/core';
+import { ownFieldsOf, type Harness, type WireSpec } from '@mendum/core';
 import { Button } from '../../ui/button.tsx';
 import { Select, TextField } from '../../ui/field.tsx';
 import { WireFields } from '../../ui/wireFields.tsx';
@@ -18,7 +18,7 @@ interface BranchFieldsProps {
 
 /** The wires that join the circuit's own here, and whether that may be cut; or the free cavity that takes the new one. */
 export function BranchFields({ draft, wrong, own, harness, onChange }: BranchFieldsProps) {
-  const adding = draft.kind === 'addCircuit';
+  const adding = ownFieldsOf(draft.kind).branchWires?.required === true;
   const wires = draft.branchWires;
   const put = (index: number, wire: WireSpec): void =>
     onChange({ branchWires: wires.map((one, at) => (at === index ? wire : one)) });

@@ -1,4 +1,4 @@
-import { FINDING_SORTS, type FindingKind, type Harness } from '@mendum/core';
+import { cavityKindOf, damageOf, isCavityKind, type FindingKind, type Harness } from '@mendum/core';
 import { Button } from '../../ui/button.tsx';
 import { NumberField, Select } from '../../ui/field.tsx';
 import { endsOf, type Draft, type Wrongs } from './draft.ts';
@@ -21,7 +21,7 @@ export function SortPicker({
   readonly sort: string;
   readonly onChange: (sort: string) => void;
 }) {
-  const sorts = FINDING_SORTS[kind];
+  const { sorts } = damageOf(kind);
   if (!sorts) return null;
   return (
     <div role="radiogroup" aria-label="Which sort" className="flex flex-wrap gap-2">
@@ -40,20 +40,12 @@ export function SortPicker({
   );
 }
 
-/** Kinds at which wire may be lost behind the terminal. */
-const BEHIND: ReadonlySet<FindingKind> = new Set<FindingKind>([
-  'terminalDamaged',
-  'terminalMiscrimped',
-  'cutFlush',
-  'housingMelted',
-  'housingBroken',
-]);
-
 /** At which connector, and for the housing every circuit in it at once. */
 export function CavityFields({ harness, draft, wrong, many, onChange }: CavityFieldsProps) {
   const shared = endsOf(harness.circuits, draft.circuitIds);
   const ends = harness.nodes.filter((node) => node.kind === 'connector' || node.kind === 'end');
-  const housing = draft.kind === 'housingBroken' || draft.kind === 'housingMelted' || draft.kind === 'lockLost';
+  const kind = isCavityKind(draft.kind) ? cavityKindOf(draft.kind) : undefined;
+  const housing = kind?.ofHousing !== undefined;
   const inIt = harness.circuits.filter(
     (circuit) => circuit.from.nodeId === draft.atNodeId || circuit.to.nodeId === draft.atNodeId,
   );
@@ -80,21 +72,12 @@ export function CavityFields({ harness, draft, wrong, many, onChange }: CavityFi
           </option>
         ))}
       </Select>
-      {draft.kind === 'tooShort' ? (
-        <NumberField
-          label="It lacks"
-          unit="mm"
-          value={draft.shortByMm}
-          wrong={wrong.shortByMm}
-          onChange={(event) => onChange({ shortByMm: event.target.value })}
-        />
-      ) : null}
       {housing && many && inIt.length > 0 ? (
         <Button className="self-end" onClick={() => onChange({ circuitIds: inIt.map((circuit) => circuit.id) })}>
           Every circuit in it ({inIt.length})
         </Button>
       ) : null}
-      {BEHIND.has(draft.kind) ? (
+      {kind?.losesBehind ? (
         <NumberField
           label="Wire lost behind it"
           hint="Until copper is bright and the jacket supple."

@@ -5,6 +5,7 @@ import {
   figure,
   isCavityKind,
   lostStretch,
+  ownFieldsOf,
   remainingShare,
   type Circuit,
   type Finding,
@@ -17,7 +18,7 @@ import { useOpenJob } from '../job.ts';
 import { CavityFields, SortPicker } from './CavityFields.tsx';
 import { BranchFields } from './BranchFields.tsx';
 import { CircuitPicker } from './CircuitPicker.tsx';
-import { findingsOf, runsOf, type Draft, type Wrongs } from './draft.ts';
+import { figuresOf, findingsOf, runsOf, type Draft, type Wrongs } from './draft.ts';
 import { KindPicker } from './KindPicker.tsx';
 import { StaleNotice, type Stale } from './StaleNotice.tsx';
 import { WireFields } from '../../ui/wireFields.tsx';
@@ -37,7 +38,7 @@ function LostWords({ draft }: { readonly draft: Draft }) {
   );
   if (fromMm === undefined || toMm === undefined || left === undefined || right === undefined || !(toMm > fromMm))
     return null;
-  const lost = lostStretch({ fromMm, toMm, cutBackLeftMm: left, cutBackRightMm: right } as Finding);
+  const lost = lostStretch({ fromMm, toMm, cutBackLeftMm: left, cutBackRightMm: right });
   if (!Number.isFinite(lost.toMm - lost.fromMm)) return null;
   return (
     <p className="text-lg">
@@ -82,7 +83,7 @@ function StretchFields({
 
 /** What the lost strands leave, in mm² and against the fuse. */
 function StrandsLeft({ draft, circuit }: { readonly draft: Draft; readonly circuit: Circuit | undefined }) {
-  const [lost, total] = [numberOf(draft.strandsLost), numberOf(draft.strandsTotal)];
+  const [lost, total] = [numberOf(draft.own.strandsLost ?? ''), numberOf(draft.own.strandsTotal ?? '')];
   if (!circuit || !(lost >= 1) || !(total >= lost) || !Number.isInteger(lost) || !Number.isInteger(total)) return null;
   const share = remainingShare(lost, total);
   const left = share * areaMm2(circuit.wire.size);
@@ -113,18 +114,10 @@ export function FindingForm({ start, version, onSaved, onClose }: FindingFormPro
   const [stale, setStale] = useState<Stale>();
   const edit = version !== undefined;
   const atCavity = isCavityKind(draft.kind);
+  const own = ownFieldsOf(draft.kind);
+  const figures = figuresOf(draft.kind);
   const set = (part: Partial<Draft>): void => setDraft((now) => ({ ...now, ...part }));
-  const text = (
-    key:
-      | 'fromMm'
-      | 'toMm'
-      | 'cutBackLeftMm'
-      | 'cutBackRightMm'
-      | 'slackMm'
-      | 'freedEndMm'
-      | 'strandsLost'
-      | 'strandsTotal',
-  ) =>
+  const text = (key: 'fromMm' | 'toMm' | 'cutBackLeftMm' | 'cutBackRightMm' | 'slackMm' | 'freedEndMm') =>
     ({
       value: draft[key],
       wrong: wrong[key],
@@ -203,7 +196,7 @@ export function FindingForm({ start, version, onSaved, onClose }: FindingFormPro
             set({
               kind,
               branchWires:
-                kind === 'addCircuit' && draft.branchWires.length === 0 && firstCircuit
+                ownFieldsOf(kind).branchWires?.required && draft.branchWires.length === 0 && firstCircuit
                   ? [firstCircuit.wire]
                   : draft.branchWires,
             })
@@ -231,14 +224,22 @@ export function FindingForm({ start, version, onSaved, onClose }: FindingFormPro
       {atCavity ? null : (
         <StretchFields draft={draft} startName={run ? nodeName(run.fromNodeId) : 'the start'} text={text} />
       )}
-      {draft.kind === 'strandsLost' ? (
+      {figures.length > 0 ? (
         <div className="grid gap-3 sm:grid-cols-2">
-          <NumberField label="Strands lost" unit="of" {...text('strandsLost')} />
-          <NumberField label="Strands in the wire" unit="all" {...text('strandsTotal')} />
+          {figures.map(([name, { title, unit = '' }]) => (
+            <NumberField
+              key={name}
+              label={title}
+              unit={unit}
+              value={draft.own[name] ?? ''}
+              wrong={wrong[name]}
+              onChange={(event) => set({ own: { ...draft.own, [name]: event.target.value } })}
+            />
+          ))}
           <StrandsLeft draft={draft} circuit={firstCircuit} />
         </div>
       ) : null}
-      {draft.kind === 'addCircuit' || draft.kind === 'poorRepair' ? (
+      {own.branchWires ? (
         <BranchFields draft={draft} wrong={wrong} own={firstCircuit?.wire} harness={harness} onChange={set} />
       ) : null}
       {atCavity ? null : (

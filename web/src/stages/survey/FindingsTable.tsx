@@ -1,6 +1,6 @@
 import clsx from 'clsx';
 import { Pencil, Trash2 } from 'lucide-react';
-import { colourInWords, findingInWords, isAtCavity, lostStretch, strandsInWords, type Finding } from '@mendum/core';
+import { colourInWords, findingInWords, isAtCavity, lostStretch, type Finding } from '@mendum/core';
 import { DamagePicture } from '../../draw/DamageMark.tsx';
 import { WireChip } from '../../shapes/WireLine.tsx';
 import { Figure, useLength } from '../../ui/units.tsx';
@@ -62,7 +62,7 @@ export function FindingsTable({ onEdit, onRemove }: FindingsTableProps) {
                     <DamagePicture kind={finding.kind} />
                   </span>
                   <span>
-                    {finding.kind === 'strandsLost' ? strandsInWords(finding) : findingInWords(finding)}
+                    {findingInWords(finding)}
                     {finding.temporaryUntil === undefined ? null : (
                       <b className="block text-rework">temporary until {finding.temporaryUntil}</b>
                     )}

@@ -1,5 +1,5 @@
 import clsx from 'clsx';
-import { CAVITY_FINDING_KINDS, FINDING_WORDS, RUN_FINDING_KINDS, type FindingKind } from '@mendum/core';
+import { CAVITY_FINDING_KINDS, damageOf, RUN_FINDING_KINDS, type FindingKind } from '@mendum/core';
 import { DamagePicture } from '../../draw/DamageMark.tsx';
 
 const GROUPS = [
@@ -34,7 +34,7 @@ export function KindPicker({
                 )}
               >
                 <DamagePicture kind={one} />
-                {FINDING_WORDS[one]}
+                {damageOf(one).words}
               </button>
             ))}
           </div>

@@ -1,4 +1,4 @@
-import { FINDING_WORDS, figure, type Finding } from '@mendum/core';
+import { damageOf, figure, type Finding } from '@mendum/core';
 import { Button } from '../../ui/button.tsx';
 
 /** What the server says of a write that was made from an old version. */
@@ -12,7 +12,7 @@ const Version = ({ title, finding }: { readonly title: string; readonly finding:
   <div>
     <p className="font-semibold">{title}</p>
     <p>
-      {FINDING_WORDS[finding.kind]}, {figure(finding.fromMm)}–{figure(finding.toMm)} mm
+      {damageOf(finding.kind).words}, {figure(finding.fromMm)}–{figure(finding.toMm)} mm
     </p>
     <p className="text-soft">
       cut back {figure(finding.cutBackLeftMm)} and {figure(finding.cutBackRightMm)}, slack{' '}

@@ -42,10 +42,15 @@ describe('a finding as it is typed', () => {
     ['no circuit', { circuitIds: [] }, 'circuitId', 'Pick the circuit'],
     ['slack below nought', { slackMm: '-3' }, 'slackMm', '0 mm or more'],
     ['a cut-back below nought', { cutBackLeftMm: '-3' }, 'cutBackLeftMm', '0 mm or more'],
-    ['half a strand', { kind: 'strandsLost', strandsLost: '1.5', strandsTotal: '19' }, 'strandsLost', 'whole number'],
+    [
+      'half a strand',
+      { kind: 'strandsLost', own: { strandsLost: '1.5', strandsTotal: '19' } },
+      'strandsLost',
+      'whole number',
+    ],
     [
       'more strands than there are',
-      { kind: 'strandsLost', strandsLost: '20', strandsTotal: '19' },
+      { kind: 'strandsLost', own: { strandsLost: '20', strandsTotal: '19' } },
       'strandsLost',
       '20 of 19',
     ],

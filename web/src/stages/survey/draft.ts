@@ -3,15 +3,17 @@ import {
   branchesOf,
   checkFinding,
   checkOverlap,
+  damageOf,
   endOfCircuit,
-  FINDING_SORTS,
   isAtCavity,
   isCavityKind,
+  ownFieldsOf,
   type Circuit,
   type Finding,
   type FindingKind,
   type Job,
   type JobProblem,
+  type OwnField,
   type WireSpec,
 } from '@mendum/core';
 import { restOf } from '../../ui/rest.ts';
@@ -29,13 +31,12 @@ export interface Draft {
   readonly cutBackRightMm: string;
   readonly slackMm: string;
   readonly freedEndMm: string;
-  readonly strandsLost: string;
-  readonly strandsTotal: string;
+  /** Figures that only its kind has, by name. */
+  readonly own: Readonly<Record<string, string>>;
   /** What exactly, for kinds of which there are several sorts. */
   readonly sort: string;
   /** Connector or end at which a cavity finding is. */
   readonly atNodeId: string;
-  readonly shortByMm: string;
   readonly branchWires: readonly WireSpec[];
   readonly mainUncut: boolean;
   /** A free cavity that takes what is added, in place of a joint. */
@@ -70,11 +71,9 @@ export function newDraft(
     cutBackRightMm: '0',
     slackMm: '',
     freedEndMm: '',
-    strandsLost: '',
-    strandsTotal: '',
+    own: {},
     sort: '',
     atNodeId: '',
-    shortByMm: '',
     branchWires: [],
     mainUncut: false,
     freeNodeId: '',
@@ -85,6 +84,21 @@ export function newDraft(
     temporaryUntil: '',
     note: '',
   };
+}
+
+/** The figures that a kind has of its own: each is typed in a field of its own. */
+export const figuresOf = (kind: FindingKind): readonly (readonly [name: string, field: OwnField])[] =>
+  Object.entries(ownFieldsOf(kind)).filter(([, { type }]) => type === 'count' || type === 'length');
+
+/** The figures of its own that a finding has, as text. */
+function ownOf(finding: Finding): Readonly<Record<string, string>> {
+  const values: Readonly<Record<string, unknown>> = { ...finding };
+  return Object.fromEntries(
+    figuresOf(finding.kind).map(([name]) => {
+      const value = values[name];
+      return [name, typeof value === 'number' ? String(value) : ''];
+    }),
+  );
 }
 
 /** What the form has fields for, of every kind of finding. */
@@ -105,12 +119,6 @@ const MADE_HERE = [
   'note',
   'sort',
   'at',
-  'shortByMm',
-  'strandsLost',
-  'strandsTotal',
-  'branchWires',
-  'mainUncut',
-  'freeCavity',
 ] as const;
 
 /** The draft of a finding that is there. */
@@ -126,18 +134,19 @@ export function draftOf(finding: Finding): Draft {
     cutBackRightMm: shown(finding.cutBackRightMm),
     slackMm: shown(finding.slackMm),
     freedEndMm: shown(finding.freedEndMm),
-    strandsLost: finding.kind === 'strandsLost' ? shown(finding.strandsLost) : '',
-    strandsTotal: finding.kind === 'strandsLost' ? shown(finding.strandsTotal) : '',
+    own: ownOf(finding),
     sort: finding.sort ?? '',
     atNodeId: isAtCavity(finding) ? finding.at.nodeId : '',
-    shortByMm: finding.kind === 'tooShort' ? shown(finding.shortByMm) : '',
     branchWires: branchesOf(finding),
-    mainUncut: finding.kind === 'addCircuit' && finding.mainUncut === true,
-    freeNodeId: finding.kind === 'addCircuit' ? (finding.freeCavity?.nodeId ?? '') : '',
-    freeCavity: finding.kind === 'addCircuit' ? (finding.freeCavity?.cavity ?? '') : '',
+    mainUncut: 'mainUncut' in finding && finding.mainUncut === true,
+    freeNodeId: 'freeCavity' in finding ? (finding.freeCavity?.nodeId ?? '') : '',
+    freeCavity: 'freeCavity' in finding ? (finding.freeCavity?.cavity ?? '') : '',
     farWire: finding.farWire,
     insertWire: finding.insertWire,
-    rest: restOf(finding, MADE_HERE),
+    rest: restOf({ ...finding } as Readonly<Record<string, unknown>>, [
+      ...MADE_HERE,
+      ...Object.keys(ownFieldsOf(finding.kind)),
+    ]),
     temporaryUntil: finding.temporaryUntil ?? '',
     note: finding.note ?? '',
   };
@@ -152,6 +161,26 @@ export type DraftResult =
 const MUST = ['fromMm', 'toMm', 'cutBackLeftMm', 'cutBackRightMm'] as const;
 
 const fieldOf = (problem: JobProblem): string => problem.pointer.split('/')[2] ?? 'job';
+
+/** The fields that a kind has of its own, as they are typed and picked. */
+function ownBuilt(draft: Draft): object {
+  const has = ownFieldsOf(draft.kind);
+  const figures = figuresOf(draft.kind).map(([name]) => [name, numberOf(draft.own[name] ?? '')] as const);
+  return {
+    ...Object.fromEntries(figures),
+    ...(has.branchWires && (has.branchWires.required || draft.branchWires.length > 0)
+      ? { branchWires: draft.branchWires }
+      : {}),
+    ...(has.mainUncut && draft.mainUncut ? { mainUncut: true } : {}),
+    ...(has.freeCavity && draft.freeNodeId !== ''
+      ? { freeCavity: { nodeId: draft.freeNodeId, cavity: draft.freeCavity.trim() } }
+      : {}),
+  };
+}
+
+/** Whether a figure of a kind's own is what it may be. */
+const isOwnFigure = ({ type }: OwnField, value: number): boolean =>
+  type === 'count' ? Number.isInteger(value) && value >= 1 : value > 0;
 
 function build(draft: Draft, circuitId: string, id: string, { harness }: Job): Finding {
   const optional = (text: string): { readonly value?: number } => (text.trim() === '' ? {} : { value: numberOf(text) });
@@ -172,25 +201,9 @@ function build(draft: Draft, circuitId: string, id: string, { harness }: Job): F
     ...(draft.insertWire ? { insertWire: draft.insertWire } : {}),
     ...(draft.temporaryUntil === '' ? {} : { temporaryUntil: draft.temporaryUntil }),
     ...(draft.note.trim() === '' ? {} : { note: draft.note.trim() }),
-    ...(draft.sort !== '' && FINDING_SORTS[draft.kind]?.[draft.sort] !== undefined ? { sort: draft.sort } : {}),
+    ...(draft.sort !== '' && damageOf(draft.kind).sorts?.[draft.sort] !== undefined ? { sort: draft.sort } : {}),
+    ...ownBuilt(draft),
   };
-  if (draft.kind === 'strandsLost')
-    return {
-      ...base,
-      kind: draft.kind,
-      strandsLost: numberOf(draft.strandsLost),
-      strandsTotal: numberOf(draft.strandsTotal),
-    };
-  if (draft.kind === 'addCircuit')
-    return {
-      ...base,
-      kind: draft.kind,
-      branchWires: draft.branchWires,
-      ...(draft.mainUncut ? { mainUncut: true } : {}),
-      ...(draft.freeNodeId === '' ? {} : { freeCavity: { nodeId: draft.freeNodeId, cavity: draft.freeCavity.trim() } }),
-    };
-  if (draft.kind === 'poorRepair')
-    return { ...base, kind: draft.kind, ...(draft.branchWires.length === 0 ? {} : { branchWires: draft.branchWires }) };
   if (isCavityKind(draft.kind)) {
     const circuit = harness.circuits.find((one) => one.id === circuitId);
     const { cavity = '', ...place } = (circuit && endOfCircuit(circuit, harness.runs, draft.atNodeId)) ?? {
@@ -205,11 +218,9 @@ function build(draft: Draft, circuitId: string, id: string, { harness }: Job): F
         ? { cutBackLeftMm: 0, cutBackRightMm: behindMm }
         : { cutBackLeftMm: behindMm, cutBackRightMm: 0 };
     const here = { ...base, ...place, ...inward, at: { nodeId: draft.atNodeId, cavity } };
-    return draft.kind === 'tooShort'
-      ? { ...here, kind: draft.kind, shortByMm: numberOf(draft.shortByMm) }
-      : { ...here, kind: draft.kind };
+    return { ...here, kind: draft.kind } as Finding;
   }
-  return { ...base, kind: draft.kind };
+  return { ...base, kind: draft.kind } as Finding;
 }
 
 /** Checks a draft and makes its findings, one for each circuit; the first keeps the draft's id. */
@@ -225,18 +236,13 @@ export function findingsOf(draft: Draft, job: Job): DraftResult {
   for (const key of ['cutBackLeftMm', 'cutBackRightMm'] as const)
     if (numberOf(draft[key]) < 0) wrong[key] = 'A cut-back is 0 mm or more.';
   if (atCavity && draft.atNodeId === '') wrong.at = 'Say at which connector.';
-  if (draft.kind === 'tooShort' && !(numberOf(draft.shortByMm) > 0))
-    wrong.shortByMm = 'Give what it lacks, above 0 mm.';
   if (draft.circuitIds.length === 0) wrong.circuitId = 'Pick the circuit that it is on.';
-  if (draft.kind === 'strandsLost') {
-    for (const key of ['strandsLost', 'strandsTotal'] as const) {
-      const count = numberOf(draft[key]);
-      if (!Number.isInteger(count) || count < 1) wrong[key] = 'Count the strands: a whole number from 1.';
-    }
-  }
-  if (draft.kind === 'addCircuit' && draft.freeNodeId !== '' && draft.freeCavity.trim() === '')
-    wrong.freeCavity = 'Say which cavity is free.';
-  if (draft.kind === 'addCircuit' && draft.branchWires.length === 0) wrong.branchWires = 'Say which wire is added.';
+  const has = ownFieldsOf(draft.kind);
+  for (const [name, field] of figuresOf(draft.kind))
+    if (!isOwnFigure(field, numberOf(draft.own[name] ?? ''))) wrong[name] = field.wanted;
+  if (has.freeCavity && draft.freeNodeId !== '' && draft.freeCavity.trim() === '')
+    wrong.freeCavity = has.freeCavity.wanted;
+  if (has.branchWires?.required && draft.branchWires.length === 0) wrong.branchWires = has.branchWires.wanted;
   if (Object.keys(wrong).length > 0) return { ok: false, wrong };
   const findings = draft.circuitIds.map((circuitId, index) =>
     build(draft, circuitId, index === 0 ? draft.id : uuid(), job),

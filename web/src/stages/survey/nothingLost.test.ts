@@ -1,8 +1,8 @@
 import { describe, expect, it, test } from 'vitest';
 import {
   CAVITY_FINDING_KINDS,
+  damageOf,
   FINDING_KINDS,
-  FINDING_SORTS,
   type CavityFindingKind,
   type Finding,
   type FindingKind,
@@ -53,7 +53,7 @@ const more = {
   addCircuit: { branchWires: [WIRE], mainUncut: true, freeCavity: { nodeId: 'X2', cavity: '14' } },
   poorRepair: { branchWires: [WIRE] },
 };
-const sortOf = (kind: FindingKind): string => Object.keys(FINDING_SORTS[kind] ?? { none: '' })[0]!;
+const sortOf = (kind: FindingKind): string => Object.keys(damageOf(kind).sorts ?? { none: '' })[0]!;
 
 /** A finding of every kind with every field of its type. */
 const FULL: { readonly [K in FindingKind]: Whole<Of<K>> } = {
@@ -74,7 +74,7 @@ const FULL: { readonly [K in FindingKind]: Whole<Of<K>> } = {
 /** A sort belongs to kinds that have sorts. */
 const stored = (kind: FindingKind): Finding => {
   const { sort, ...finding } = FULL[kind];
-  return FINDING_SORTS[kind] ? { ...finding, sort } : finding;
+  return damageOf(kind).sorts ? { ...finding, sort } : finding;
 };
 
 describe('a finding opened and saved', () => {

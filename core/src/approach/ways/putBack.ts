@@ -1,0 +1,123 @@
+import { findPart, mostOf, notOnShelf, partsOf } from '../../catalogue/index.ts';
+import { cavityKindOf } from '../../damage/index.ts';
+import { fitWireSeal } from '../../sizing/index.ts';
+import { jacketDiameterMm } from '../../wire/index.ts';
+import type { RankedWay } from '../types.ts';
+import { work, type At } from './at.ts';
+import type { Candidate } from './finish.ts';
+import { refitWay } from './housing.ts';
+import { ACT_MINUTES } from './work.ts';
+
+/** What was lost is put back: a lock piece, a plug, a seal. */
+export function refit(at: At): Candidate {
+  const { input, finding, node } = at;
+  const back = cavityKindOf(finding.kind).putsBack?.(finding) ?? 'wireSeal';
+  if (back === 'lockPiece') {
+    const { way, part } = refitWay(
+      input,
+      node?.lock === undefined ? `lock piece for ${node?.name ?? 'the connector'}` : 'The lock piece',
+      (parts) =>
+        mostOf(
+          partsOf(parts, 'lockPiece').filter(
+            (one) => one.lock === node?.lock && (node.ways === undefined || one.ways === node.ways),
+          ),
+        ),
+    );
+    const known =
+      node?.lock === undefined
+        ? {
+            ...way,
+            because: `Nobody has noted how ${node?.name ?? 'the connector'} holds its terminals, so the lock piece cannot be named: note it, or put the old piece back.`,
+          }
+        : way;
+    return {
+      way: known,
+      decided: { cavity: work(at, known, { acts: ['lockPiece'], sharedPartIds: part ? [part.id] : [] }) },
+    };
+  }
+  if (back === 'plug') {
+    const { way, part } = refitWay(input, 'The plug', (parts) => mostOf(partsOf(parts, 'plug')));
+    return { way, decided: { cavity: work(at, way, { acts: ['plug'], partIds: part ? [part.id] : [] }) } };
+  }
+  const ofWire = back === 'wireSeal';
+  const { way, part } = refitWay(
+    input,
+    ofWire ? 'The wire’s seal' : 'The seal round the housing',
+    ofWire ? (parts) => fitWireSeal(partsOf(parts, 'wireSeal'), jacketDiameterMm(input.circuit.wire)) : undefined,
+  );
+  return { way, decided: { cavity: work(at, way, { acts: ['seal'], partIds: part ? [part.id] : [] }) } };
+}
+
+const plainWay = (way: 'correctCavity', because: string): RankedWay => ({
+  way,
+  status: 'allowed',
+  because,
+  ruleId: `way.${way}`,
+  cost: { splices: 0, minutes: ACT_MINUTES.correct, wireMm: 0, parts: [] },
+  lacks: [],
+});
+
+/** Freed, looked at and seated where it belongs. */
+export function correct(at: At): Candidate {
+  const way = plainWay(
+    'correctCavity',
+    at.finding.sort === 'backedOut'
+      ? 'It is whole and only not latched: free it, lift its lance, and seat it again until it clicks.'
+      : 'The right wire in the wrong cavity: free it, look at its lance, and seat it where the pinout says.',
+  );
+  return { way, decided: { cavity: work(at, way, { acts: ['correct'] }) } };
+}
+
+/** Soldered to the pin and potted, where no mating part is to be had; never in vapour. */
+export function solderToPin(at: At): Candidate {
+  const { input } = at;
+  const solder = findPart(input.catalogue, (parts) =>
+    mostOf(partsOf(parts, 'solder').filter((part) => part.core === 'rosin')),
+  );
+  const potting = findPart(input.catalogue, (parts) => mostOf(partsOf(parts, 'potting')));
+  const iron = input.catalogue.tools.find((tool) => tool.tasks.includes('solder'));
+  const lacks = [
+    ...(solder?.onShelf ? [] : [solder?.part.name ?? 'rosin-core solder']),
+    ...(potting?.onShelf ? [] : [potting?.part.name ?? 'potting compound']),
+    ...(iron ? [] : ['a soldering iron']),
+  ];
+  const cost = {
+    splices: 0,
+    minutes: ACT_MINUTES.solderToPin,
+    wireMm: 3,
+    parts: [solder?.part.name, potting?.part.name].filter((name) => name !== undefined),
+  };
+  const vapour = input.run.zone.fuelVapour;
+  const way: RankedWay = vapour
+    ? {
+        way: 'solderToPin',
+        status: 'refused',
+        ruleId: 'vapour.iron',
+        allowedIf: 'it were done away from the vapour, at the bench',
+        cost,
+        lacks: [],
+        because:
+          'There can be fuel vapour here: no iron and no flame, aired or not. Take the part out and solder it at the bench.',
+      }
+    : {
+        way: 'solderToPin',
+        status: lacks.length > 0 ? 'shelf' : 'allowed',
+        ruleId: 'way.solderToPin',
+        cost,
+        lacks,
+        because:
+          lacks.length > 0
+            ? notOnShelf(lacks)
+            : 'No mating part is to be had: soldered to the pin and potted, with the back held fast so that nothing can move. The one soldered joint that every practice keeps.',
+      };
+  return {
+    way,
+    decided: {
+      cavity: work(at, way, {
+        acts: ['solderToPin'],
+        partIds: [solder?.part.id, potting?.part.id].filter((id) => id !== undefined),
+        toolNames: iron ? [iron.name] : [],
+      }),
+    },
+  };
+}
