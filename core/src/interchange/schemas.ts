@@ -2,6 +2,7 @@ import Joi from 'joi';
 import { COVER_IDS, WAYS } from '../approach/index.ts';
 import { CAVITY_FINDING_KINDS, FINDING_KINDS, ownFieldsOf, type OwnField } from '../damage/index.ts';
 import { METHOD_IDS } from '../family/index.ts';
+import { READINGS, type ReadingField } from '../prove/index.ts';
 import { date, id, instant, lengthMm, list, longText, positionMm, text } from './fields.ts';
 import { cavitySchema, harnessSchema, machineSchema, wireSchema } from './harnessSchemas.ts';
 import { mappingSchema } from './mappingSchemas.ts';
@@ -134,31 +135,23 @@ export const jobSchema = Joi.object({
   layout: layoutSchema,
 });
 
+/** One thing of a reading, within the limits that its kind sets. */
+function readingField(field: ReadingField): Joi.Schema {
+  if (field.type === 'flag') return Joi.boolean().required();
+  if (field.type === 'word') return text.required();
+  const from = field.fromIsAllowed ? Joi.number().min(field.from) : Joi.number().greater(field.from);
+  const number = from.max(field.to);
+  return field.type === 'number' ? number.required() : Joi.array().items(number).min(1).max(100).required();
+}
+
+/** What was read, by its kind. */
 export const readingValueSchema = Joi.alternatives().conditional('.kind', {
-  switch: [
-    { is: 'look', then: Joi.object({ kind: Joi.valid('look').required(), answer: text.required() }) },
-    {
-      is: 'tug',
-      then: Joi.object({
-        kind: Joi.valid('tug').required(),
-        newtons: Joi.number().min(0).max(10_000).required(),
-        held: Joi.boolean().required(),
-      }),
-    },
-    {
-      is: 'resistance',
-      then: Joi.object({ kind: Joi.valid('resistance').required(), milliohm: Joi.number().min(0).max(1e6).required() }),
-    },
-    {
-      is: 'compression',
-      then: Joi.object({
-        kind: Joi.valid('compression').required(),
-        share: Joi.number().greater(0).max(1.5).required(),
-      }),
-    },
-  ],
-  otherwise: Joi.object({
-    kind: Joi.valid('samples').required(),
-    newtons: Joi.array().items(Joi.number().min(0).max(20_000)).min(1).max(100).required(),
-  }),
+  switch: READINGS.map(({ kind, fields }) => ({
+    is: kind,
+    then: Joi.object({
+      kind: Joi.valid(kind).required(),
+      ...Object.fromEntries(Object.entries(fields).map(([name, field]) => [name, readingField(field)])),
+    }),
+  })),
+  otherwise: Joi.object({ kind: Joi.valid(...READINGS.map(({ kind }) => kind)).required() }).unknown(),
 });

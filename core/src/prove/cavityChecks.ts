@@ -1,7 +1,9 @@
-import { figure } from '../units/index.ts';
 import { bad, CUT_OUT, good, look } from './looks.ts';
 import type { ResistanceLimits } from '../wire/index.ts';
-import type { Check } from './types.ts';
+import type { Check } from './check.ts';
+import { resistanceCheck } from './kinds/resistance.ts';
+import { samplesCheck } from './kinds/samples.ts';
+import { tugCheck } from './kinds/tug.ts';
 
 /** What is looked at and measured on work at a cavity. */
 export interface ProvableAtCavity {
@@ -84,32 +86,16 @@ const FUNCTION_LOOK = look(
 export function checksAtCavity(subject: ProvableAtCavity): Check[] {
   const checks: Check[] = [];
   if (subject.crimpsTerminal) {
-    checks.push(TERMINAL_LOOK, {
-      id: 'tug',
-      kind: 'tug',
-      required: true,
-      title: 'Tug',
-      how: `Pull straight to ${figure(subject.pullMinimumN / 2, 0)} N with a gauge and no further: it stays in service.`,
-      targetN: subject.pullMinimumN / 2,
-      minimumN: subject.pullMinimumN,
-    });
+    checks.push(TERMINAL_LOOK, tugCheck(subject.pullMinimumN));
     if (subject.limits)
-      checks.push({
-        id: 'resistance',
-        kind: 'resistance',
-        required: true,
-        title: 'Resistance over the terminal',
-        how: 'Four leads, from the wire to the mating contact. A beeper says only "joined".',
-        limits: subject.limits,
-      });
-    checks.push({
-      id: 'samples',
-      kind: 'samples',
-      required: false,
-      title: 'Sample pulls',
-      how: 'On samples, to destruction: three or more, in newtons.',
-      minimumN: subject.pullMinimumN,
-    });
+      checks.push(
+        resistanceCheck(
+          subject.limits,
+          'Resistance over the terminal',
+          'Four leads, from the wire to the mating contact. A beeper says only "joined".',
+        ),
+      );
+    checks.push(samplesCheck(subject.pullMinimumN));
   }
   if (subject.wireSeal) checks.push(SEAL_LOOK);
   if (subject.soldered) checks.push(SOLDER_LOOK);

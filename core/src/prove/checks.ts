@@ -1,6 +1,10 @@
-import { figure } from '../units/index.ts';
 import { bad, CUT_OUT, good, look } from './looks.ts';
-import type { Check, Provable } from './types.ts';
+import type { Check } from './check.ts';
+import { COMPRESSION_CHECK } from './kinds/compression.ts';
+import { resistanceCheck } from './kinds/resistance.ts';
+import { samplesCheck } from './kinds/samples.ts';
+import { tugCheck } from './kinds/tug.ts';
+import type { Provable, SealKind } from './proof.ts';
 
 const COVER_LOOKS: readonly Check[] = [
   look('cover.copper', 'Copper under the cover', 'Looked at before it was covered.', [
@@ -42,7 +46,7 @@ const SHIELD_LOOKS: readonly Check[] = [
   ]),
 ];
 
-const SEAL_LOOKS: Record<Provable['seal'], readonly Check[]> = {
+const SEAL_LOOKS: Record<SealKind, readonly Check[]> = {
   none: [],
   wrap: [
     look('seal.wrap', 'Wrapped seal', 'Stretched, half lapped, over jacket on both sides.', [
@@ -95,47 +99,19 @@ const TIGHT_LOOK = look('seal.tight', 'Sleeve', 'Once it is cold: tight all roun
 /** The checks of a joint: its family's looks, the usual readings that say something about it, its seal, its shield; in the order in which they are made. */
 export function checksFor({ proof, seal, tinLead, pullMinimumN, limits, shielded, glueless }: Provable): Check[] {
   const checks: Check[] = [...proof.looks({ tinLead })];
-  if (proof.isTugged) {
-    const targetN = pullMinimumN / 2;
-    checks.push({
-      id: 'tug',
-      kind: 'tug',
-      required: true,
-      title: 'Tug',
-      how: `Pull straight to ${figure(targetN, 0)} N with a gauge and no further: it stays in service.`,
-      targetN,
-      minimumN: pullMinimumN,
-    });
-  }
-  if (proof.isMeasured && limits) {
-    checks.push({
-      id: 'resistance',
-      kind: 'resistance',
-      required: true,
-      title: 'Resistance over the joint',
-      how: 'Four leads, across the joint. A beeper says only "joined".',
-      limits,
-    });
-  }
+  if (proof.isTugged) checks.push(tugCheck(pullMinimumN));
+  if (proof.isMeasured && limits)
+    checks.push(
+      resistanceCheck(
+        limits,
+        'Resistance over the joint',
+        'Four leads, across the joint. A beeper says only "joined".',
+      ),
+    );
   checks.push(...(glueless === true ? [TIGHT_LOOK] : SEAL_LOOKS[seal]));
   if (shielded === true) checks.push(...SHIELD_LOOKS);
-  if (proof.samples.cut)
-    checks.push({
-      id: 'compression',
-      kind: 'compression',
-      required: false,
-      title: 'Copper area after ÷ before',
-      how: 'From a cut sample under the magnifier.',
-    });
-  if (proof.samples.pulled)
-    checks.push({
-      id: 'samples',
-      kind: 'samples',
-      required: false,
-      title: 'Sample pulls',
-      how: 'On samples, to destruction: three or more, in newtons.',
-      minimumN: pullMinimumN,
-    });
+  if (proof.samples.cut) checks.push(COMPRESSION_CHECK);
+  if (proof.samples.pulled) checks.push(samplesCheck(pullMinimumN));
   return checks;
 }
 

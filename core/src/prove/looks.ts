@@ -1,4 +1,8 @@
-import type { Check, LookAnswer } from './types.ts';
+import type { CheckBase } from './kind.ts';
+import type { LookAnswer, Ruling } from './types.ts';
+
+/** A ruling that lets it pass, maybe only just. */
+export const pass = (cause: string, watch = false, next = ''): Ruling => ({ verdict: 'pass', watch, cause, next });
 
 export const good = (words: string): LookAnswer => ({
   value: 'good',
@@ -17,7 +21,12 @@ export const bad = (
 ): LookAnswer => ({ value, words, verdict, watch: false, cause, next });
 
 /** A look at a joint that has to be answered. */
-export const look = (id: string, title: string, how: string, answers: readonly LookAnswer[]): Check => ({
+export const look = (
+  id: string,
+  title: string,
+  how: string,
+  answers: readonly LookAnswer[],
+): CheckBase & { readonly kind: 'look'; readonly answers: readonly LookAnswer[] } => ({
   id,
   kind: 'look',
   title,

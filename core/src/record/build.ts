@@ -1,6 +1,6 @@
 import { findingInWords, type EarlierRepair, type Stretch } from '../damage/index.ts';
 import type { FindingPlan, Job, Plan } from '../job/index.ts';
-import { standingOf, type Check, type Reading, type ReadingValue, type Ruling } from '../prove/index.ts';
+import { readingWords, standingOf, type Check, type Reading, type Ruling } from '../prove/index.ts';
 import { figure, formatMm } from '../units/index.ts';
 import { colourInWords, wireInWords } from '../wire/index.ts';
 import type { RecordReading, SpliceRecord } from './types.ts';
@@ -95,24 +95,6 @@ export function madeOf(finding: FindingPlan): Made[] {
         },
       ]
     : splices;
-}
-
-/** A reading's value as it is written on the sheet. */
-export function readingWords(check: Check | undefined, value: ReadingValue): string {
-  switch (value.kind) {
-    case 'look':
-      return check?.kind === 'look'
-        ? (check.answers.find((answer) => answer.value === value.answer)?.words ?? value.answer)
-        : value.answer;
-    case 'tug':
-      return `${figure(value.newtons, 0)} N, ${value.held ? 'held' : 'let go'}`;
-    case 'resistance':
-      return `${figure(value.milliohm, 3)} mΩ`;
-    case 'compression':
-      return figure(value.share);
-    case 'samples':
-      return `${value.newtons.map((pull) => figure(pull, 0)).join(', ')} N`;
-  }
 }
 
 /** The readings of one splice, earlier makes too, each with its ruling. */

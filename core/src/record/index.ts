@@ -1,4 +1,4 @@
-export { buildRecords, readingWords, RecordRefused } from './build.ts';
+export { buildRecords, RecordRefused } from './build.ts';
 export type { When } from './build.ts';
 export { recordColumns, recordRow } from './rows.ts';
 export type { JobSheet, RecordReading, SheetLine, SpliceRecord } from './types.ts';

@@ -198,35 +198,41 @@ function Samples({
   );
 }
 
-function Entry({ check, reading, locked, onRead }: Omit<CheckBlockProps, 'ruling'>) {
-  switch (check.kind) {
-    case 'look':
-      return <Look check={check} reading={reading} locked={locked} onRead={onRead} />;
-    case 'tug':
-      return <Tug check={check} locked={locked} onRead={onRead} />;
-    case 'resistance':
-      return (
-        <Measured
-          label="Reads"
-          unit="mΩ"
-          hint={`Good up to ${figure(check.limits.goodMilliohm, 3)}; alarm at ${figure(check.limits.alarmMilliohm, 3)}.`}
-          locked={locked}
-          onValue={(milliohm) => onRead({ kind: 'resistance', milliohm })}
-        />
-      );
-    case 'compression':
-      return (
-        <Measured
-          label="After ÷ before"
-          unit="1"
-          hint="0.80 to 0.90 is good."
-          locked={locked}
-          onValue={(share) => onRead({ kind: 'compression', share })}
-        />
-      );
-    case 'samples':
-      return <Samples check={check} locked={locked} onRead={onRead} />;
-  }
+type EntryOf<K extends Check['kind']> = (props: {
+  readonly check: Of<K>;
+  readonly reading: Reading | undefined;
+  readonly locked: boolean;
+  readonly onRead: Read;
+}) => React.ReactNode;
+
+/** How a reading of each kind is entered. */
+const ENTRIES: { readonly [K in Check['kind']]: EntryOf<K> } = {
+  look: Look,
+  tug: Tug,
+  resistance: ({ check, locked, onRead }) => (
+    <Measured
+      label="Reads"
+      unit="mΩ"
+      hint={`Good up to ${figure(check.limits.goodMilliohm, 3)}; alarm at ${figure(check.limits.alarmMilliohm, 3)}.`}
+      locked={locked}
+      onValue={(milliohm) => onRead({ kind: 'resistance', milliohm })}
+    />
+  ),
+  compression: ({ locked, onRead }) => (
+    <Measured
+      label="After ÷ before"
+      unit="1"
+      hint="0.80 to 0.90 is good."
+      locked={locked}
+      onValue={(share) => onRead({ kind: 'compression', share })}
+    />
+  ),
+  samples: Samples,
+};
+
+function Entry(props: Omit<CheckBlockProps, 'ruling'>) {
+  const One = ENTRIES[props.check.kind] as EntryOf<Check['kind']>;
+  return <One {...(props as Parameters<EntryOf<Check['kind']>>[0])} />;
 }
 
 /** One check: how it is made, its entry, and the ruling with cause and next action. */

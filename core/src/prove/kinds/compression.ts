@@ -1,5 +1,6 @@
-import { figure } from '../units/index.ts';
-import type { Ruling } from './types.ts';
+import { figure } from '../../units/index.ts';
+import { readingKind, type CheckBase } from '../kind.ts';
+import type { Ruling } from '../types.ts';
 
 /**
  * Rules on a conductor crimp by copper area after ÷ before: 0.80–0.90 good; 0.75–0.80 and 0.90–0.95 warning; above 0.95 loose:
@@ -30,3 +31,19 @@ export function judgeCompression(share: number): Ruling {
     next: 'Check the setting before the next one.',
   };
 }
+
+export const compression = readingKind({
+  kind: 'compression',
+  fields: { share: { type: 'number', words: 'An area share', unit: '', from: 0, fromIsAllowed: false, to: 1.5 } },
+  rule: (_check: CheckBase, { share }) => judgeCompression(share),
+  words: ({ share }) => figure(share),
+});
+
+/** Copper area after ÷ before, where somebody cuts a sample. */
+export const COMPRESSION_CHECK: CheckBase & { readonly kind: 'compression' } = {
+  id: 'compression',
+  kind: 'compression',
+  required: false,
+  title: 'Copper area after ÷ before',
+  how: 'From a cut sample under the magnifier.',
+};

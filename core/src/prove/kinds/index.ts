@@ -1,0 +1,8 @@
+import { compression } from './compression.ts';
+import { look } from './look.ts';
+import { resistance } from './resistance.ts';
+import { samples } from './samples.ts';
+import { tug } from './tug.ts';
+
+/** Every kind of reading: a new one is a file of its own, named here. */
+export const READINGS = [look, tug, resistance, compression, samples] as const;

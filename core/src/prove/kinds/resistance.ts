@@ -1,0 +1,52 @@
+import { figure } from '../../units/index.ts';
+import type { ResistanceLimits } from '../../wire/index.ts';
+import { readingKind, type CheckBase } from '../kind.ts';
+import { pass } from '../looks.ts';
+
+/** A resistance over a joint, measured with four leads. */
+interface ResistanceCheck extends CheckBase {
+  readonly limits: ResistanceLimits;
+}
+
+export const resistance = readingKind({
+  kind: 'resistance',
+  fields: {
+    milliohm: { type: 'number', words: 'A resistance', unit: 'mΩ', from: 0, fromIsAllowed: true, to: 1e6 },
+  },
+  rule: (check: ResistanceCheck, { milliohm }) => {
+    const { goodMilliohm, alarmMilliohm, alarmFrom } = check.limits;
+    const reads = `${figure(milliohm, 3)} mΩ`;
+    const alarmed =
+      alarmFrom === 'twice the wire' ? milliohm >= alarmMilliohm - 1e-12 : milliohm > alarmMilliohm + 1e-12;
+    if (alarmed) {
+      return {
+        verdict: 'scrap',
+        watch: false,
+        cause: `${reads}: alarm ${alarmFrom === 'twice the wire' ? 'at' : 'above'} ${figure(alarmMilliohm, 3)} (${alarmFrom}). It runs hot and melts its neighbours.`,
+        next: 'Measure once more with clean clips; if it stays, cut it out.',
+      };
+    }
+    if (milliohm <= goodMilliohm + 1e-12)
+      return pass(`${reads}, no more than the same length of wire (${figure(goodMilliohm, 3)}).`);
+    return pass(
+      `${reads}: above the wire's own ${figure(goodMilliohm, 3)}, under the alarm at ${figure(alarmMilliohm, 3)}.`,
+      true,
+      'Measure again when it is closed.',
+    );
+  },
+  words: ({ milliohm }) => `${figure(milliohm, 3)} mΩ`,
+});
+
+/** The resistance over a joint or a terminal. */
+export const resistanceCheck = (
+  limits: ResistanceLimits,
+  title: string,
+  how: string,
+): ResistanceCheck & { readonly kind: 'resistance' } => ({
+  id: 'resistance',
+  kind: 'resistance',
+  required: true,
+  title,
+  how,
+  limits,
+});

@@ -1,0 +1,29 @@
+import type { ResistanceLimits } from '../wire/index.ts';
+import type { Check } from './check.ts';
+
+/** How the joints of a family are proved: the looks of its own, and which of the usual readings say something about it. */
+export interface JoinProof {
+  readonly looks: (facts: { readonly tinLead: boolean }) => readonly Check[];
+  /** Copper is held: a tug tests it. */
+  readonly isTugged: boolean;
+  /** It is made to stay: its resistance is read. */
+  readonly isMeasured: boolean;
+  /** Samples of it can be cut (copper area after ÷ before) and pulled to destruction. */
+  readonly samples: { readonly cut: boolean; readonly pulled: boolean };
+}
+
+/** What proving looks at: a joint in its place. */
+export interface Provable {
+  readonly proof: JoinProof;
+  readonly seal: SealKind;
+  readonly tinLead: boolean;
+  readonly pullMinimumN: number;
+  readonly limits?: ResistanceLimits | undefined;
+  /** A shield is joined beside it. */
+  readonly shielded?: boolean | undefined;
+  /** Its sleeve is a single wall without glue. */
+  readonly glueless?: boolean | undefined;
+}
+
+/** What keeps water off a joint, as far as it can be looked at. */
+export type SealKind = 'builtIn' | 'sleeve' | 'wrap' | 'none';
