@@ -1,7 +1,8 @@
 import { describe, expect, it, test } from 'vitest';
 import type { Finding } from '../damage/index.ts';
 import type { Circuit, HarnessNode } from '../harness/index.ts';
-import { checkJob, planChanges, redoCost, type Job } from '../job/index.ts';
+import { checkJob, type Job } from '../job/index.ts';
+import { planChanges, redoCost } from '../plan/index.ts';
 import { DRY_CABIN, jobWith, onlyFinding, planOf, WET_SHAKING, wire } from '../test/samples.ts';
 import { ruleBook, type Choice } from './index.ts';
 

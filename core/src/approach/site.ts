@@ -16,7 +16,6 @@ export function siteAt(
 ): Site {
   const { finding, share, circuit, run, nodes, practice, gate, runFacts, beyond } = input;
   return {
-    circuitNumber: circuit.number,
     circuitKind: circuit.kind,
     duty: [finding, ...share.takes].some(addsCircuit) ? 'add' : 'join',
     wire: circuit.wire,
@@ -28,7 +27,6 @@ export function siteAt(
     freedEndMm: finding.freedEndMm,
     zone: run.zone,
     flexing: flexStretches(run)[0]?.name,
-    ambientC: electrical.ambientC,
     placeC: electrical.placeC,
     conduitMarginMm: run.conduitInsideMm === undefined ? undefined : run.conduitInsideMm - runFacts.bundleMm,
     lost,

@@ -162,23 +162,25 @@ export interface Lengthening {
   readonly byMm: number;
 }
 
-/** The decision about one finding, before its place along the harness is known. */
-export interface Decision {
-  readonly findingId: string;
-  readonly circuitId: string;
-  readonly runId: string;
+/** What is done about a finding and why, as people read it. */
+export interface DecidedWords {
   readonly approach: Approach;
   readonly because: readonly string[];
-  readonly ranked: readonly RankedMethod[];
-  readonly covers: readonly RankedCover[];
-  readonly method?: RankedMethod | undefined;
-  /** How the shield is joined beside each splice, of a shielded circuit, and the wire that its drain goes on in beside an insert. */
-  readonly shield?: { readonly method: RankedMethod; readonly drain: InsertWireChoice } | undefined;
-  readonly cover?: RankedCover | undefined;
-  readonly chosenBy?: Choice | undefined;
+  readonly warnings: readonly string[];
   /** What a person has to settle; a card with this goes to the top. */
   readonly asks?: string | undefined;
-  readonly warnings: readonly string[];
+  readonly chosenBy?: Choice | undefined;
+}
+
+/** Everything that was looked at, judged: methods, covers, and every way in the order in which a master tries them. */
+export interface Looked {
+  readonly ranked: readonly RankedMethod[];
+  readonly covers: readonly RankedCover[];
+  readonly ways: readonly RankedWay[];
+}
+
+/** What it takes of its wire; mm. */
+export interface DecidedWire {
   readonly lost: Stretch;
   readonly slackMm: number;
   readonly within?: Stretch | undefined;
@@ -187,9 +189,17 @@ export interface Decision {
   /** Findings that this work takes away; and the one whose work takes this one away. */
   readonly takes: readonly string[];
   readonly takenBy?: string | undefined;
+  readonly redoCount: number;
+}
+
+/** What it is made by. */
+export interface DecidedWork {
+  readonly method?: RankedMethod | undefined;
+  readonly site?: Site | undefined;
   readonly insertWire?: InsertWireChoice | undefined;
-  /** Every way that was looked at, in the order in which a master tries them. */
-  readonly ways: readonly RankedWay[];
+  /** How the shield is joined beside each splice, of a shielded circuit, and the wire that its drain goes on in beside an insert. */
+  readonly shield?: { readonly method: RankedMethod; readonly drain: InsertWireChoice } | undefined;
+  readonly cover?: RankedCover | undefined;
   /** Work at a cavity that belongs to it. */
   readonly cavity?: CavityWork | undefined;
   /** The one splice of a new lead, and the wire that a lead too short gets on top. */
@@ -197,9 +207,14 @@ export interface Decision {
   readonly extraMm?: number | undefined;
   /** The run grows: this wire is cut once and its faces lie so far apart on the run as it will be. */
   readonly lengthens?: Lengthening | undefined;
-  readonly site?: Site | undefined;
+}
+
+/** The decision about one finding, before its place along the harness is known. */
+export interface Decision extends DecidedWords, Looked, DecidedWire, DecidedWork {
+  readonly findingId: string;
+  readonly circuitId: string;
+  readonly runId: string;
   readonly electrical: Electrical;
-  readonly redoCount: number;
 }
 
 /** What one piece of work on a wire mends besides its own finding, and what of the wire it may use. Lengths in mm. */
@@ -229,33 +244,30 @@ export const aloneOnWire = (finding: Finding): WorkShare => ({
   othersTakeMm: 0,
 });
 
-/** Everything that deciding about one finding looks at. */
-export interface DecideInput {
+/** What was found, and what people decided about it so far. */
+export interface DecideFinding {
   readonly finding: Finding;
+  readonly circuit: Circuit;
   /** What its work shares with other work on the same wire. */
   readonly share: WorkShare;
-  readonly circuit: Circuit;
+  /** The findings on the same circuit, this one included, and those at a node. */
+  readonly siblings: readonly Finding[];
+  readonly foundAt: (nodeId: string) => readonly Finding[];
+  readonly choice?: Choice | undefined;
+  readonly held?: Held | undefined;
+  readonly redos: readonly Redo[];
+  /** Why two splices are made where one would do: the pair's other wire needs two, or one would lie over another body. */
+  readonly needsTwo?: 'pair' | 'room' | undefined;
+}
+
+/** The harness round it. */
+export interface DecideHarness {
   readonly run: Run;
   readonly nodes: ReadonlyMap<string, HarnessNode>;
   readonly circuitsInRun: readonly Circuit[];
   /** All circuits with an end at a node. */
   readonly circuitsAt: (nodeId: string) => readonly Circuit[];
   readonly mappings: readonly MappingCard[];
-  /** The findings on the same circuit, this one included, and those at a node. */
-  readonly siblings: readonly Finding[];
-  readonly foundAt: (nodeId: string) => readonly Finding[];
-  readonly practice: Practice;
-  readonly catalogue: Catalogue;
-  readonly shelf: ReadyShelf;
-  readonly gate: Gate;
-  readonly choice?: Choice | undefined;
-  readonly held?: Held | undefined;
-  readonly redos: readonly Redo[];
-  readonly asOf?: string | undefined;
-  /** Whether somebody allows inserts of another colour, tagged at both ends. */
-  readonly otherColours?: boolean | undefined;
-  /** Why two splices are made where one would do: the pair's other wire needs two, or one would lie over another body. */
-  readonly needsTwo?: 'pair' | 'room' | undefined;
   /** Where the circuit goes on past the run's ends, for a repair to reach on. */
   readonly beyond?: Beyonds | undefined;
   /** Figures of the run shared by all its circuits. */
@@ -263,6 +275,20 @@ export interface DecideInput {
   /** The other runs of the circuit's path. */
   readonly elsewhere: readonly { readonly where: string; readonly facts: RunFacts }[];
 }
+
+/** The shop: how it works, what it has, what its gate says. */
+export interface DecideShop {
+  readonly practice: Practice;
+  readonly catalogue: Catalogue;
+  readonly shelf: ReadyShelf;
+  readonly gate: Gate;
+  readonly asOf?: string | undefined;
+  /** Whether somebody allows inserts of another colour, tagged at both ends. */
+  readonly otherColours?: boolean | undefined;
+}
+
+/** Everything that deciding about one finding looks at. */
+export interface DecideInput extends DecideFinding, DecideHarness, DecideShop {}
 
 export interface RunFacts {
   readonly ambientC: number;

@@ -84,7 +84,7 @@ describe('steps of each way of joining', () => {
     expect(
       keys(
         steps(
-          { kind: 'addCircuit', branchWires: [wire(0.5)], temporaryUntil: '2030-02-01', slackMm: 0 },
+          { kind: 'addCircuit', branchWires: [wire(1.5)], temporaryUntil: '2030-02-01', slackMm: 0 },
           { catalogue: only('piercingTap') },
           'piercingTap',
         ),

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it, test } from 'vitest';
-import { bundleDiameterMm, bundleSection, conduitFor, packCircles, spiralTapeMm } from './index.ts';
+import { bundleDiameterMm, bundleSection, bundleWithBodiesMm, conduitFor, packCircles, spiralTapeMm } from './index.ts';
 
 describe('bundle', () => {
   test.each([
@@ -131,4 +131,22 @@ describe('the diameter of a few wires', () => {
       }),
       { numRuns: 60, seed: 31 },
     ));
+});
+
+describe('a bundle in which some wires have given way to bodies', () => {
+  it('is as thick as all of it together, few wires or many', () => {
+    const d = fc.double({ min: 0.8, max: 6, noNaN: true });
+    fc.assert(
+      fc.property(
+        fc.array(d, { minLength: 1, maxLength: 40 }),
+        fc.array(fc.tuple(fc.nat(39), d), { maxLength: 6 }),
+        fc.array(d, { maxLength: 2 }),
+        (wires, put, more) => {
+          const bodies = new Map(put.filter(([index]) => index < wires.length));
+          const all = [...wires.map((wire, index) => bodies.get(index) ?? wire), ...more];
+          expect(bundleWithBodiesMm(wires, bodies, more)).toBeCloseTo(bundleDiameterMm(all), 9);
+        },
+      ),
+    );
+  });
 });

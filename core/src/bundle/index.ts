@@ -1,5 +1,5 @@
-export { bundleDiameterMm, ESTIMATE_FROM } from './bundle.ts';
-export { bundleSection, knownSections, takeSections } from './section.ts';
+export { bundleDiameterMm, bundleWithBodiesMm, ESTIMATE_FROM } from './bundle.ts';
+export { bundleSection, knownSections, sectionThicknessMm, takeSections } from './section.ts';
 export type { KnownSections } from './section.ts';
 export { packCircles } from './pack.ts';
 export type { PackedBundle, PackedCircle } from './pack.ts';

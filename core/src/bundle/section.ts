@@ -1,4 +1,4 @@
-import { bundleDiameterMm } from './bundle.ts';
+import { bundleDiameterMm, bundleWithBodiesMm } from './bundle.ts';
 import { frontChain, packCircles, repackCircles, type PackedBundle } from './pack.ts';
 
 /** Up to this many circles a bundle is packed; a thicker one is estimated and drawn by a front chain. */
@@ -51,6 +51,15 @@ export function bundleSection(wiresMm: readonly number[], bodiesMm: ReadonlyMap<
     return put(sections, key, { ...frontChain(parts), diameterMm: bundleDiameterMm(parts) }, SECTIONS);
   if (bodiesMm.size === 0) return put(sections, key, packCircles(wiresMm), SECTIONS);
   return put(sections, key, repackCircles(bundleSection(wiresMm, new Map()), parts), SECTIONS);
+}
+
+/**
+ * The diameter of a bundle's cross-section, mm: the packed one's, or the estimate by which a thick bundle is drawn as well. Nothing is packed
+ * for a bundle that is only estimated.
+ */
+export function sectionThicknessMm(wiresMm: readonly number[], bodiesMm: ReadonlyMap<number, number>): number {
+  if (wiresMm.length <= PACKED_UP_TO) return bundleSection(wiresMm, bodiesMm).diameterMm;
+  return bundleWithBodiesMm(wiresMm, bodiesMm);
 }
 
 /** The packed sections of a bundle: another thread can take them over and need not pack them again. */

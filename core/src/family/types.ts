@@ -2,15 +2,8 @@ import type { Habits } from '../practice/index.ts';
 import type { JoinProof } from '../prove/index.ts';
 import type { Act, Draft } from '../step/index.ts';
 import type { AnyTool, CommonTask, PartKind, Task } from '../stock/index.ts';
-import type { WireFacts } from '../wire/index.ts';
 import type { Seal, SizedJoint } from './joint.ts';
 import type { Sizing, SizingRequest } from './sizing.ts';
-
-/** The wires of a splice, as far as a method's place in the order looks at them. */
-export interface OrderedFor {
-  readonly own: WireFacts;
-  readonly far: WireFacts;
-}
 
 /** A way of joining wires: one part or lay, one seal. */
 export interface Method<Id extends string = string, T extends string = string> {
@@ -25,8 +18,8 @@ export interface Method<Id extends string = string, T extends string = string> {
   /** What hands and tools do in it, besides cutting and stripping the wire: what may be done at the place, and the cautions, follow from it. */
   readonly acts: readonly Act[];
   readonly seal: Seal['kind'];
-  /** Place in the order of preference, lower first; where that hangs on the copper, by it. */
-  readonly order: number | ((wires: OrderedFor) => number);
+  /** Place in the order of preference, lower first; where that hangs on the copper, by the thickest that is joined, mm². */
+  readonly order: number | ((thickestMm2: number) => number);
   /** The joint in a sentence about a shop that solders first: "a wrapped, soldered joint". */
   readonly lay?: string;
   /** What tools have to do for it: its family's own tasks, or those that are everybody's. */

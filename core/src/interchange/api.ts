@@ -1,7 +1,7 @@
 import type { Catalogue } from '../catalogue/index.ts';
 import type { Circuit, HarnessNode, Run } from '../harness/index.ts';
 import type { Job } from '../job/index.ts';
-import type { PlanChange } from '../job/index.ts';
+import type { PlanChange } from '../plan/index.ts';
 import type { Practice } from '../practice/index.ts';
 import type { Reading } from '../prove/index.ts';
 import type { SpliceRecord } from '../record/index.ts';

@@ -1,41 +1,6 @@
-export type {
-  CoverPlan,
-  FindingPlan,
-  InsertPlan,
-  Job,
-  Machine,
-  PieceOfWork,
-  Plan,
-  PlanTotals,
-  RunPlan,
-  SplicePlan,
-} from './types.ts';
-export type { CavityPlan } from './types.ts';
-export type { ElectricalCheck, ElectricalLine, LimitStanding } from './electricalTypes.ts';
-export { planChanges, whatIfInputs } from './whatIf.ts';
-export type { PlanChange, WhatIf } from './whatIf.ts';
+export type { Job, Machine } from './types.ts';
 export { checkFinding, checkJob, checkOverlap } from './check.ts';
+export { problem } from './checkHarness.ts';
 export type { JobProblem } from './problem.ts';
-export { plan } from './plan.ts';
-export { planOne } from './replan.ts';
-export { warm } from './decideOne.ts';
-export type { Warm } from './decideOne.ts';
-export { memories } from './remembered.ts';
-export { allMakes, makesOf } from './makes.ts';
-export type { Make } from './makes.ts';
-export { asLaid } from './grow.ts';
-export { redoCost } from './redo.ts';
-export type { RedoCost } from './redo.ts';
-export {
-  boardOf,
-  checkWishes,
-  findingPlanAt,
-  findingsOnRun,
-  keptAsPlanned,
-  pinnedAt,
-  runPlanAt,
-  searchedAnew,
-  unpinned,
-} from './board.ts';
-export type { Board } from './board.ts';
-export { byFirstCut, cutsOn, plansOn, seenOn } from './seenOn.ts';
+export { groupBy, indexJob, mateOf } from './jobIndex.ts';
+export type { JobIndex } from './jobIndex.ts';

@@ -1,7 +1,8 @@
-import { bundleDiameterMm } from '../bundle/index.ts';
+import { bundleWithBodiesMm } from '../bundle/index.ts';
 import type { KeepOut } from '../harness/index.ts';
 import { EQUAL_MM } from './pairs.ts';
 import { openedFor } from './place.ts';
+import { bundleOf } from './profile.ts';
 import type { BundleWire, PlacedItem, PlacedSplice, RunToLayOut } from './types.ts';
 
 /** What a layout reaches, in the strict order in which layouts are compared. */
@@ -51,11 +52,16 @@ export function sectionDiameterMm(
   wires: readonly BundleWire[],
   here: readonly { readonly circuitId: string; readonly bodyMm: number }[],
 ): number {
-  const spliced = new Set(here.map((body) => body.circuitId));
-  return bundleDiameterMm([
-    ...wires.filter((wire) => !spliced.has(wire.circuitId)).map((wire) => wire.jacketMm),
-    ...here.map((body) => body.bodyMm),
-  ]);
+  const { jacketsMm, indexOf } = bundleOf(wires);
+  const inPlace = new Map<number, number>();
+  const more: number[] = [];
+  for (const { circuitId, bodyMm } of here) {
+    const index = indexOf.get(circuitId);
+    // A wire has one place: a second body of it is one more.
+    if (index === undefined || inPlace.has(index)) more.push(bodyMm);
+    else inPlace.set(index, bodyMm);
+  }
+  return bundleWithBodiesMm(jacketsMm, inPlace, more);
 }
 
 /** Whether a body has less room at a connector than is preferred. */

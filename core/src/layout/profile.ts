@@ -1,4 +1,4 @@
-import { bundleSection, type PackedBundle } from '../bundle/index.ts';
+import { sectionThicknessMm } from '../bundle/index.ts';
 import type { BundleWire, PlacedSplice, ProfileStretch } from './types.ts';
 
 /** Jackets of a bundle's wires as one list that stays the same object, and where each circuit stands in it. */
@@ -9,7 +9,8 @@ interface Bundle {
 
 const bundles = new WeakMap<readonly BundleWire[], Bundle>();
 
-function bundleOf(wires: readonly BundleWire[]): Bundle {
+/** A bundle's jackets and places, worked out once of a list that is not changed. */
+export function bundleOf(wires: readonly BundleWire[]): Bundle {
   const known = bundles.get(wires);
   if (known) return known;
   const made = {
@@ -21,12 +22,12 @@ function bundleOf(wires: readonly BundleWire[]): Bundle {
 }
 
 /** The bundle cut through where some splices lie: every wire, or the body in its place, packed. In the order of the wires. */
-export function sectionAt(
+export function sectionMm(
   wires: readonly BundleWire[],
   here: readonly Pick<PlacedSplice, 'circuitId' | 'joint'>[],
-): PackedBundle {
+): number {
   const { jacketsMm, indexOf } = bundleOf(wires);
-  return bundleSection(
+  return sectionThicknessMm(
     jacketsMm,
     new Map(
       here.flatMap((splice): [number, number][] => {
@@ -62,14 +63,14 @@ export function bundleProfile(
       next += 1;
     }
     here = here.filter((splice) => middle < splice.toMm);
-    stretches.push({ fromMm, toMm, diameterMm: sectionAt(wires, here).diameterMm });
+    stretches.push({ fromMm, toMm, diameterMm: sectionMm(wires, here) });
   });
   return stretches;
 }
 
 /** The lump that all splices of a run would make at one place, mm: one body per circuit. */
 export const lumpDiameterMm = (wires: readonly BundleWire[], splices: readonly PlacedSplice[]): number =>
-  sectionAt(wires, splices).diameterMm;
+  sectionMm(wires, splices);
 
 /** The bundle's diameter at a place; that of the nearest end beyond the run. */
 export const diameterAt = (profile: readonly ProfileStretch[], atMm: number): number =>

@@ -118,7 +118,7 @@ describe('several wires', () => {
     expect(because('wrappedSolder', [facts(0.5)], [facts(0.5), facts(0.5)])).toContain('wires: 3 wires meet here'));
   it('a tap takes a branch off a whole wire and rejoins nothing', () => {
     expect(because('piercingTap', [facts(1.5)], [facts(1.5)])).toContain('cannot rejoin');
-    expect(joint('piercingTap', [facts(1.5)], [facts(1.5), facts(0.75)], 'add')).toMatchObject({
+    expect(joint('piercingTap', [facts(1.5)], [facts(1.5), facts(1.25)], 'add')).toMatchObject({
       partId: 'piercingTap-middle',
       seal: { kind: 'none' },
     });

@@ -4,7 +4,7 @@ import type { SizedJoint } from '../family/index.ts';
 import type { Site } from './types.ts';
 
 /** What of a place a part has to meet besides its size; lengths in mm. */
-interface PlaceNeeds {
+export interface PlaceNeeds {
   readonly site: Site;
   /** Most free wire on which a sleeve can be parked. */
   readonly freeMm: number;
@@ -19,32 +19,29 @@ export const needsAt = (site: Site, splices: 1 | 2): PlaceNeeds => ({
   thickestMm: site.conduitMarginMm === undefined ? undefined : jacketDiameterMm(site.wire) + site.conduitMarginMm,
 });
 
-/** What a part does not meet: what refuses it, and what only warns. */
-export interface Misses {
-  /** It finds a legal place by itself. */
-  readonly isPlaced: boolean;
+/** How much a part does not meet: what refuses it, and what only warns. */
+interface Count {
   readonly refused: number;
   readonly warned: number;
 }
+/** What a part does not meet at a place. */
+export interface Misses extends Count {
+  /** It finds a legal place by itself. */
+  readonly isPlaced: boolean;
+}
 
-/** What a joint does not meet at a place: its rating, its length between the keep-outs, its sleeve's parking, a seal without glue in the damp; and, as a warning, its thickness. */
-export function missesAt(
-  { site, freeMm, thickestMm }: PlaceNeeds,
-  joint: SizedJoint,
-  side: 'only' | 'left' | 'right',
-): Misses {
-  const { seal } = joint;
-  const isPlaced = hasPlace(site, joint, side);
-  const failures = [
-    joint.rated.some((part) => part.ratedC < site.placeC),
-    !isPlaced,
-    seal.kind === 'sleeve' && seal.cutMm > freeMm,
-    seal.kind === 'sleeve' && !seal.adhesive && site.zone.moisture !== 'dry',
-  ];
+const isLess = (one: Count, other: Count): boolean =>
+  one.refused < other.refused || (one.refused === other.refused && one.warned < other.warned);
+
+/** What of a place a joint does not meet by itself, wherever it finds room: its rating, its sleeve's parking, a seal without glue in the damp; and, as a warning, its thickness. */
+function missesByItself({ site, freeMm, thickestMm }: PlaceNeeds, { seal, rated, bodyDiameterMm }: SizedJoint): Count {
+  const isSleeve = seal.kind === 'sleeve';
   return {
-    isPlaced,
-    refused: failures.filter(Boolean).length,
-    warned: Number(thickestMm !== undefined && joint.bodyDiameterMm > thickestMm),
+    refused:
+      Number(rated.some((part) => part.ratedC < site.placeC)) +
+      Number(isSleeve && seal.cutMm > freeMm) +
+      Number(isSleeve && !seal.adhesive && site.zone.moisture !== 'dry'),
+    warned: Number(thickestMm !== undefined && bodyDiameterMm > thickestMm),
   };
 }
 
@@ -65,13 +62,13 @@ export function pickFor(
 ): Picked | undefined {
   let best: Picked | undefined;
   for (const joint of joints) {
-    const misses = missesAt(needs, joint, side);
+    const byItself = missesByItself(needs, joint);
+    // Whether it finds room is asked only of what could still be better.
+    if (best && !isLess(byItself, best.misses)) continue;
+    const isPlaced = hasPlace(needs.site, joint, side);
+    const misses = { isPlaced, refused: byItself.refused + Number(!isPlaced), warned: byItself.warned };
     if (misses.refused + misses.warned === 0) return { joint, misses };
-    const isBetter =
-      !best ||
-      misses.refused < best.misses.refused ||
-      (misses.refused === best.misses.refused && misses.warned < best.misses.warned);
-    if (isBetter) best = { joint, misses };
+    if (!best || isLess(misses, best.misses)) best = { joint, misses };
   }
   return best;
 }

@@ -7,11 +7,12 @@ import {
   pickTools,
   sizeFromShelf,
   wantedAt,
+  type Prepared,
+  type ToRank,
   type Failure,
   type ReadyShelf,
-  type Sized,
-  type Wanted,
 } from './ready.ts';
+import { needsAt } from './pick.ts';
 import { hasRoom } from './room.ts';
 import { CARE_RULES } from './rules/care.ts';
 import { orderOf, PREFERENCES } from './rules/preference.ts';
@@ -39,24 +40,18 @@ function noRoomSentence(site: Site, joints: readonly SizedJoint[]): string {
   return `Its body of ${figure(body, 1)} mm finds no legal place beside the loss at ${figure(site.lost.fromMm, 0)}–${figure(site.lost.toMm, 0)} mm (kept clear: ${near}).`;
 }
 
-/** How one method stands at a site before any rule is asked: its splices, its joints if they can be sized, and whether they find room. */
-interface Prepared {
-  readonly method: AnyMethod;
-  readonly splices: 1 | 2;
-  readonly sized: Sized | Failure;
-  readonly room: boolean;
-}
-
-type Wants = { readonly 1: Wanted; readonly 2: Wanted };
+/** Free wire beyond this is as good as any, mm: no sleeve and no parking wants more. */
+const FREE_ENOUGH_MM = 500;
 
 /** One method sized with the fewest splices that its reach and the keep-outs allow. */
-function prepare(method: AnyMethod, site: Site, shelf: ReadyShelf, wanted: Wants): Prepared {
+function prepare(method: AnyMethod, site: Site, shelf: ReadyShelf, wanted: ToRank['wanted']): Prepared {
   const build = (splices: 1 | 2): Prepared => {
     const sized = sizeFromShelf(method, wanted[splices], site, splices, shelf);
     return {
       method,
       splices,
       sized,
+      freeMm: Math.min(FREE_ENOUGH_MM, needsAt(site, splices).freeMm),
       room: !('joints' in sized) || (sized.arePlaced && (sized.joints.length === 1 || hasRoom(site, sized.joints))),
     };
   };
@@ -86,10 +81,10 @@ const SIZING_RULES: Record<Failure['lacks'], string> = {
 
 /** What rules look at, and what bars the method before they do. */
 function caseOf(
-  { method, splices, sized, room }: Prepared,
+  { method, splices, sized, room, freeMm }: Prepared,
   site: Site,
   shelf: ReadyShelf,
-  wanted: Wants,
+  wanted: ToRank['wanted'],
 ): { where: MethodCase; barred: RuleHit[] } {
   const { tools, missing } = pickTools(method, site, wanted[splices], shelf);
   const joints = 'joints' in sized ? sized.joints : [];
@@ -100,8 +95,10 @@ function caseOf(
     practice: shelf.practice,
     catalogue: shelf.catalogue,
     facts: shelf.facts,
+    wires: wanted[splices].joints,
     joints,
     splices,
+    freeMm,
     tools,
     missingTasks: missing,
     missingParts: 'joints' in sized ? missingParts(joints, shelf.facts, sized.parts) : [],
@@ -120,47 +117,6 @@ function caseOf(
       ],
     };
   return { where, barred: room ? [] : [{ ...NO_ROOM, because: noRoomSentence(site, joints) }] };
-}
-
-/** Free wire beyond this is as good as any, mm: no sleeve and no parking wants more. */
-const FREE_ENOUGH_MM = 500;
-
-/** Everything of a site that a ranking depends on, once each method's splices and room are known. */
-function siteKey(site: Site, wanted: Wants, prepared: readonly Prepared[], shelf: ReadyShelf): string {
-  // What is picked differs from place to place: joints are the same only when they are the same thing.
-  const idOf = (joints: readonly SizedJoint[]): string => joints.map((joint) => shelf.numberOf(joint)).join('+');
-  const { zone, lost, lead } = site;
-  const free = Math.max(site.freeLeftMm, site.freeRightMm);
-  const positions = prepared.every((one) => one.room)
-    ? ''
-    : `${lost.fromMm} ${lost.toMm} ${site.within?.fromMm ?? ''} ${site.within?.toMm ?? ''} ${site.keepOuts.map((keep) => keep.name).join()}`;
-  return [
-    wanted[1].key,
-    wanted[2].key,
-    site.duty,
-    site.circuitKind,
-    zone.area,
-    zone.vibration,
-    zone.moisture,
-    zone.fuelVapour,
-    site.flexing,
-    site.placeC,
-    site.conduitMarginMm,
-    site.vapourAired,
-    site.temporaryUntil,
-    site.asOf,
-    site.mainUncut,
-    site.freedEndMm,
-    site.insertStepsUp,
-    site.insertWire.size.basis,
-    lead?.atStart,
-    lead?.mostMm,
-    free >= FREE_ENOUGH_MM ? 'free' : `${free} ${lost.toMm - lost.fromMm}`,
-    positions,
-    prepared
-      .map(({ room, splices, sized }) => `${room ? splices : -splices}${'joints' in sized ? idOf(sized.joints) : ''}`)
-      .join(),
-  ].join('|');
 }
 
 /** Refused methods stand in the plain order of methods: what they would have been good at no longer counts. */
@@ -220,17 +176,13 @@ const STATUS_ORDER: Record<MethodStatus, number> = { allowed: 0, shelf: 1, refus
  * Pure: the same site, practice and catalogue always give the same ranking; what the shelf remembers is only what it would work out again.
  */
 export function rankMethods(site: Site, shelf: ReadyShelf): readonly RankedMethod[] {
-  const wanted = { 1: wantedAt(site, 1), 2: wantedAt(site, 2) };
-  const prepared = METHODS.map((method) => prepare(method, site, shelf, wanted));
-  const key = siteKey(site, wanted, prepared, shelf);
-  const known = shelf.ranked.get(key);
-  if (known) return known;
-  const ranked = rank(prepared, site, shelf, wanted);
-  shelf.ranked.set(key, ranked);
-  return ranked;
+  const wanted = { 1: wantedAt(site, 1, shelf), 2: wantedAt(site, 2, shelf) };
+  const prepared = METHODS.map((method) => shelf.alike.prepared(prepare(method, site, shelf, wanted)));
+  return shelf.ranked.recall({ prepared: shelf.alike.list(prepared), site, wanted }, (seen) => rank(seen, shelf));
 }
 
-function rank(prepared: readonly Prepared[], site: Site, shelf: ReadyShelf, wanted: Wants): RankedMethod[] {
+/** A ranking is of a place, and of how each method stands there before any rule is asked. */
+function rank({ prepared, site, wanted }: ToRank, shelf: ReadyShelf): RankedMethod[] {
   const { practice } = shelf;
   const rules =
     practice.off.length === 0 ? RULES : RULES.filter((rule) => !(isSwitchable(rule) && practice.off.includes(rule.id)));

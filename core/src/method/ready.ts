@@ -10,8 +10,10 @@ import {
 } from '../catalogue/index.ts';
 import type { Practice } from '../practice/index.ts';
 import { holds, sumAreaMm2, type JointWires } from '../sizing/index.ts';
+import { alike } from './alike.ts';
+import { rememberByReads, type Remembered } from './byReads.ts';
 import { jointsWanted } from './wanted.ts';
-import { needsAt, pickFor, type Picked } from './pick.ts';
+import { needsAt, pickFor, type Picked, type PlaceNeeds } from './pick.ts';
 import type { WireFacts } from '../wire/index.ts';
 import type { AnyMethod, SizedJoint, Sizing, ToolTask } from '../family/index.ts';
 import type { RankedMethod, ShelfFacts, Site } from './types.ts';
@@ -63,11 +65,11 @@ export interface ReadyShelf {
   readonly practice: Practice;
   /** What parts are taken from: what is there, what is listed, what exists; so that a missing part can be named. */
   readonly tiers: readonly (readonly Part[])[];
-  readonly sized: Map<string, Choices | Failure>;
-  /** A number for each sized joint, as long as the shelf lives. */
-  readonly numberOf: (joint: SizedJoint) => number;
-  readonly tooled: Map<string, Tooled>;
-  readonly ranked: Map<string, readonly RankedMethod[]>;
+  /** What is the same is the same thing: joints picked, methods prepared. */
+  readonly alike: Alikes;
+  readonly wanted: Map<string, Wanted>;
+  /** Rankings so far, each by what the rules read of its place. */
+  readonly ranked: Remembered<ToRank, readonly RankedMethod[]>;
   readonly facts: ShelfFacts;
 }
 
@@ -83,17 +85,30 @@ function shelfFacts(catalogue: Catalogue): ShelfFacts {
   };
 }
 
-/** Numbers things in the order in which they are first asked for. */
-function numbering(): (joint: SizedJoint) => number {
-  const numbers = new WeakMap<SizedJoint, number>();
-  let last = 0;
-  return (joint) => {
-    const known = numbers.get(joint);
-    if (known !== undefined) return known;
-    last += 1;
-    numbers.set(joint, last);
-    return last;
-  };
+/** How one method stands at a site before any rule is asked: its splices, its joints if they can be sized, and whether they find room. */
+export interface Prepared {
+  readonly method: AnyMethod;
+  readonly splices: 1 | 2;
+  readonly sized: Sized | Failure;
+  readonly room: boolean;
+  /** Free wire beside it, mm, as far as any sleeve could want it. */
+  readonly freeMm: number;
+}
+
+/** What is the same is the same thing, by the shape of the thing. */
+interface Alikes {
+  readonly joints: (of: readonly SizedJoint[]) => readonly SizedJoint[];
+  readonly sized: (of: Sized) => Sized;
+  readonly wanted: (of: Wanted) => Wanted;
+  readonly prepared: (of: Prepared) => Prepared;
+  readonly list: (of: readonly Prepared[]) => readonly Prepared[];
+}
+
+/** All that a ranking is made from, besides the shelf. */
+export interface ToRank {
+  readonly site: Site;
+  readonly wanted: { readonly 1: Wanted; readonly 2: Wanted };
+  readonly prepared: readonly Prepared[];
 }
 
 /** Whether two lines are the same part, however many there are and wherever they lie. */
@@ -103,27 +118,39 @@ function isSamePart(one: Part, other: Part): boolean {
   return figures(one) === figures(other);
 }
 
-/** What is there; what is listed, where that is more; what exists, where that is more still. */
+const TIERS = new WeakMap<readonly Part[], readonly (readonly Part[])[]>();
+
+/** What is there; what is listed, where that is more; what exists, where that is more still. Told once of a list, which is never changed. */
 function tiersOf({ parts }: Catalogue): readonly (readonly Part[])[] {
+  const known = TIERS.get(parts);
+  if (known) return known;
   const stocked = parts.filter((part) => part.quantity >= 1);
   const byId = new Map(parts.map((part) => [part.id, part]));
   const isListed = GENERIC_PARTS.every((part) => {
     const own = byId.get(part.id);
     return own !== undefined && isSamePart(own, part);
   });
-  return [stocked, ...(stocked.length < parts.length ? [parts] : []), ...(isListed ? [] : [GENERIC_PARTS])];
+  const tiers = [stocked, ...(stocked.length < parts.length ? [parts] : []), ...(isListed ? [] : [GENERIC_PARTS])];
+  TIERS.set(parts, tiers);
+  return tiers;
 }
 
 /** Makes a catalogue ready for one plan. */
 export function readyShelf(catalogue: Catalogue, practice: Practice): ReadyShelf {
+  const firsts = new WeakSet<object>();
   return {
     catalogue,
     practice,
     tiers: tiersOf(catalogue),
-    sized: new Map(),
-    numberOf: numbering(),
-    tooled: new Map(),
-    ranked: new Map(),
+    alike: {
+      joints: alike(firsts),
+      sized: alike(firsts),
+      wanted: alike(firsts),
+      prepared: alike(firsts),
+      list: alike(firsts),
+    },
+    wanted: new Map(),
+    ranked: rememberByReads((value) => firsts.has(value)),
     facts: shelfFacts(catalogue),
   };
 }
@@ -133,11 +160,15 @@ const wireKey = (wire: WireFacts): string =>
 const jointsKey = (joints: readonly JointWires[]): string =>
   joints.map((joint) => `${joint.left.map(wireKey).join('+')}|${joint.right.map(wireKey).join('+')}`).join(' ');
 
-/** The joints of a repair, and the key under which what was worked out for them is remembered. */
-export interface Wanted {
+/** The joints of a repair, what they are for, and what was worked out for them so far. */
+export interface Wanted extends Pick<Site, 'duty' | 'freedEndMm'> {
   readonly joints: readonly JointWires[];
-  readonly key: string;
+  /** By method: what each tier of the shelf has for them. */
+  readonly sized: Map<AnyMethod, (Choices | Failure)[]>;
+  readonly tooled: Map<string, Tooled>;
 }
+
+const NOTHING_LISTED: Failure = { ok: false, lacks: 'barrel', because: 'Nothing is listed.' };
 
 /** What no other part would mend: the number of wires and the duty. */
 const FIXED: ReadonlySet<Failure['lacks']> = new Set(['wires', 'solid', 'duty']);
@@ -151,51 +182,72 @@ function isLeft(joint: SizedJoint, taken: readonly SizedJoint[], { facts }: Read
   });
 }
 
+/** A joint of each wanted one, picked for its place from what one tier has; nothing where some joint has none. */
+function pickAll(
+  choices: Choices,
+  needs: PlaceNeeds,
+  isStock: boolean,
+  shelf: ReadyShelf,
+): readonly Picked[] | undefined {
+  const [only, other] = choices;
+  const first = only && pickFor(needs, only, other ? 'left' : 'only');
+  if (!first) return undefined;
+  if (!other) return [first];
+  // Of what is used up by the first joint another is wanted: it is named as what is missing.
+  const left = isStock ? other.filter((joint) => isLeft(joint, [first.joint], shelf)) : other;
+  const second = pickFor(needs, left.length > 0 ? left : other, 'right');
+  return second && [first, second];
+}
+
 /**
  * A method's joints for a site, each part picked for its place: first from what is on the shelf, then from what is listed, then from what
  * exists. A part that would have to be ordered and stands the place goes before one that lies there and does not.
  */
 export function sizeFromShelf(
   method: AnyMethod,
-  { joints: wanted, key: wiresKey }: Wanted,
+  wanted: Wanted,
   site: Site,
   splices: 1 | 2,
   shelf: ReadyShelf,
 ): Sized | Failure {
-  const key = `${method.id} ${site.duty} ${method.window ? (site.freedEndMm ?? '') : ''} ${wiresKey}`;
   const needs = needsAt(site, splices);
-  let failure: Failure = { ok: false, lacks: 'barrel', because: 'Nothing is listed.' };
-  let best: (Sized & { readonly refused: number }) | undefined;
+  let failure: Failure = NOTHING_LISTED;
+  let best:
+    { readonly picked: readonly Picked[]; readonly parts: readonly Part[]; readonly refused: number } | undefined;
   for (const [tier, parts] of shelf.tiers.entries()) {
-    const tierKey = `${tier} ${key}`;
-    const choices = shelf.sized.get(tierKey) ?? sizeAll(method, wanted, site, parts, shelf.practice);
-    shelf.sized.set(tierKey, choices);
+    const choices = choicesOf(method, wanted, tier, parts, shelf.practice);
     if ('ok' in choices) {
       failure = choices;
       if (FIXED.has(choices.lacks)) break;
       continue;
     }
-    const picked: Picked[] = [];
-    for (const [at, all] of choices.entries()) {
-      const side = choices.length === 1 ? 'only' : at === 0 ? 'left' : 'right';
-      const taken = picked.map((one) => one.joint);
-      // Of what is used up by the first joint another is wanted: it is named as what is missing.
-      const left = all.filter((joint) => isLeft(joint, taken, shelf));
-      const one = pickFor(needs, tier === 0 && left.length > 0 ? left : all, side);
-      if (one) picked.push(one);
-    }
-    if (picked.length < choices.length) continue;
+    const picked = pickAll(choices, needs, tier === 0, shelf);
+    if (!picked) continue;
     const refused = picked.reduce((sum, { misses }) => sum + misses.refused, 0);
-    if (!best || refused < best.refused)
-      best = {
-        joints: picked.map(({ joint }) => joint),
-        arePlaced: picked.every(({ misses }) => misses.isPlaced),
-        parts,
-        refused,
-      };
+    if (!best || refused < best.refused) best = { picked, parts, refused };
     if (refused === 0) break;
   }
-  return best ?? failure;
+  if (!best) return failure;
+  const joints = shelf.alike.joints(best.picked.map(({ joint }) => joint));
+  const arePlaced = best.picked.every(({ misses }) => misses.isPlaced);
+  return shelf.alike.sized({ joints, arePlaced, parts: best.parts });
+}
+
+/** Everything that a tier has for the wanted joints, worked out once. */
+function choicesOf(
+  method: AnyMethod,
+  { joints, duty, freedEndMm, sized }: Wanted,
+  tier: number,
+  parts: readonly Part[],
+  practice: Practice,
+): Choices | Failure {
+  const byTier = sized.get(method) ?? [];
+  const known = byTier[tier];
+  if (known) return known;
+  const made = sizeAll(method, joints, { duty, freedEndMm }, parts, practice);
+  byTier[tier] = made;
+  sized.set(method, byTier);
+  return made;
 }
 
 export function missingParts(joints: readonly SizedJoint[], { byId }: ShelfFacts, parts: readonly Part[]): string[] {
@@ -220,10 +272,10 @@ interface Tooled {
 }
 
 /** The best tool for each task of a method, and the tasks for which there is none. */
-export function pickTools(method: AnyMethod, site: Site, { joints, key: wiresKey }: Wanted, shelf: ReadyShelf): Tooled {
-  const key = `${method.id} ${site.asOf ?? ''} ${wiresKey}`;
-  const known = shelf.tooled.get(key);
-  if (known) return known;
+export function pickTools(method: AnyMethod, site: Site, { joints, tooled: known }: Wanted, shelf: ReadyShelf): Tooled {
+  const key = `${method.id} ${site.asOf ?? ''}`;
+  const before = known.get(key);
+  if (before) return before;
   const sums = joints.map((joint) => [sumAreaMm2(joint.left), sumAreaMm2(joint.right)] as const);
   // On a bared window the main wire runs through and counts once.
   const totals = sums.map(([left, right]) => (method.window ? right : left + right));
@@ -242,12 +294,18 @@ export function pickTools(method: AnyMethod, site: Site, { joints, key: wiresKey
     else missing.push(task);
   }
   const tooled = { tools, missing };
-  shelf.tooled.set(key, tooled);
+  known.set(key, tooled);
   return tooled;
 }
 
-/** The joints wanted at a site, with their key. */
-export function wantedAt(site: Site, splices: 1 | 2): Wanted {
+/** The joints wanted at a site: the same thing for all sites that want the same. */
+export function wantedAt(site: Site, splices: 1 | 2, shelf: ReadyShelf): Wanted {
+  const { duty, freedEndMm } = site;
   const joints = jointsWanted(site, splices);
-  return { joints, key: jointsKey(joints) };
+  const key = `${duty} ${freedEndMm ?? ''} ${jointsKey(joints)}`;
+  const known = shelf.wanted.get(key);
+  if (known) return known;
+  const made = shelf.alike.wanted({ joints, duty, freedEndMm, sized: new Map(), tooled: new Map() });
+  shelf.wanted.set(key, made);
+  return made;
 }

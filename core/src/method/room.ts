@@ -8,7 +8,10 @@ import {
 } from '../sizing/index.ts';
 import { spareOf } from './redo.ts';
 import type { SizedJoint } from '../family/index.ts';
-import type { Site } from './types.ts';
+import type { SiteRoom, SiteWires } from './types.ts';
+
+/** What finding room looks at. */
+type Site = SiteRoom & Pick<SiteWires, 'lead'>;
 
 const legal = (site: Site, window: Window, { bodyLengthMm }: SizedJoint, keepOuts: Site['keepOuts']): Window[] =>
   legalCentres(centresWithin(window, bodyLengthMm, site.within), bodyLengthMm, keepOuts);

@@ -66,7 +66,7 @@ describe('refusals, in every practice', () => {
   test.each(cases)('$why: $rule', ({ id, zone, rule }) => {
     for (const practice of practices) {
       const finding =
-        id === 'piercingTap' ? { kind: 'addCircuit' as const, branchWires: [wire(0.75)], slackMm: 0 } : PARTED;
+        id === 'piercingTap' ? { kind: 'addCircuit' as const, branchWires: [wire(1.5)], slackMm: 0 } : PARTED;
       expect(
         refusals(
           id,
@@ -122,7 +122,7 @@ describe('refusals, in every practice', () => {
     }));
   it('a tap may serve as a dated temporary in a dry run', () => {
     const plan = onlyFinding(
-      { kind: 'addCircuit', branchWires: [wire(0.75)], slackMm: 0, temporaryUntil: '2030-02-01' },
+      { kind: 'addCircuit', branchWires: [wire(1.25)], slackMm: 0, temporaryUntil: '2030-02-01' },
       { circuits: [{ wire: wire(1.5) }] },
     );
     expect(plan.ranked.find((one) => one.methodId === 'piercingTap')?.status).toBe('allowed');

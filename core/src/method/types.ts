@@ -3,6 +3,7 @@ import type { Stretch } from '../damage/index.ts';
 import type { AnyMethod, Family, MethodId, SizedJoint, ToolTask } from '../family/index.ts';
 import type { CircuitKind, KeepOut, Zone } from '../harness/index.ts';
 import type { Practice } from '../practice/index.ts';
+import type { JointWires } from '../sizing/index.ts';
 import type { Range } from '../stock/index.ts';
 import type { WireSpec } from '../wire/index.ts';
 
@@ -12,9 +13,8 @@ export interface LeadSite {
   readonly mostMm?: number | undefined;
 }
 
-/** The place and the wire that a method is chosen for. */
-export interface Site {
-  readonly circuitNumber: string;
+/** What is joined, and what for. */
+export interface SiteWires {
   readonly circuitKind: CircuitKind;
   readonly duty: 'join' | 'add';
   readonly wire: WireSpec;
@@ -23,14 +23,31 @@ export interface Site {
   readonly insertWire: WireSpec;
   /** Sizes of its series by which the insert is larger than the wire it replaces. */
   readonly insertStepsUp: number;
+  /** The main wire must stay whole where a circuit is added. */
+  readonly mainUncut?: boolean | undefined;
+  /** Largest thing on an end that can be freed, mm; absent when none can. */
+  readonly freedEndMm?: number | undefined;
+  /** A new lead from a connector with one splice: which end of the run it starts at, and how long it may be, mm. */
+  readonly lead?: LeadSite | undefined;
+  readonly temporaryUntil?: string | undefined;
+}
+
+/** What the place does to a joint. */
+export interface SitePlace {
   readonly zone: Zone;
   /** Name of a stretch of the run that bends in use; absent when none does. */
   readonly flexing?: string | undefined;
-  readonly ambientC: number;
   /** Ambient and own heating by the load, °C. */
   readonly placeC: number;
   /** Conduit bore less bundle at this place, mm; unknown when the conduit is. */
   readonly conduitMarginMm?: number | undefined;
+  readonly vapourAired: boolean;
+  /** Day against which calibration is read; unknown means calibration dates are taken as they stand. */
+  readonly asOf?: string | undefined;
+}
+
+/** What of the wire there is for it: positions along the run, mm. */
+export interface SiteRoom {
   readonly lost: Stretch;
   readonly slackMm: number;
   readonly slackKnown: boolean;
@@ -39,22 +56,15 @@ export interface Site {
   readonly within?: Stretch | undefined;
   /** The same with what lies past the run's ends, where the circuit goes on: for the two splices of an insert, when they find no room else. */
   readonly keepOutsBeyond?: (() => readonly KeepOut[]) | undefined;
-  /** Free wire beside the loss on which a sleeve can be parked, mm. */
+  /** Free wire beside the loss on which a sleeve can be parked. */
   readonly freeLeftMm: number;
   readonly freeRightMm: number;
-  readonly vapourAired: boolean;
-  readonly temporaryUntil?: string | undefined;
-  /** Day against which calibration is read; unknown means calibration dates are taken as they stand. */
-  readonly asOf?: string | undefined;
-  /** The main wire must stay whole where a circuit is added. */
-  readonly mainUncut?: boolean | undefined;
-  /** Largest thing on an end that can be freed, mm; absent when none can. */
-  readonly freedEndMm?: number | undefined;
-  /** A new lead from a connector with one splice: which end of the run it starts at, and how long it may be, mm. */
-  readonly lead?: LeadSite | undefined;
   /** Two splices whatever the slack: the pair's other wire needs them. */
   readonly twoRequired: boolean;
 }
+
+/** The place and the wire that a method is chosen for. */
+export interface Site extends SiteWires, SitePlace, SiteRoom {}
 
 /** What rules ask of a shelf time and again, looked up once. */
 export interface ShelfFacts {
@@ -73,8 +83,12 @@ export interface MethodCase {
   readonly practice: Practice;
   readonly catalogue: Catalogue;
   readonly facts: ShelfFacts;
+  /** The wires of each joint that is wanted. */
+  readonly wires: readonly JointWires[];
   readonly joints: readonly SizedJoint[];
   readonly splices: 1 | 2;
+  /** Most free wire on either side, mm; the inserted wire of a two-splice repair is free by itself. Beyond what any sleeve wants it is not told apart. */
+  readonly freeMm: number;
   readonly tools: readonly Tool[];
   readonly missingTasks: readonly ToolTask[];
   readonly missingParts: readonly string[];

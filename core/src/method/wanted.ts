@@ -1,9 +1,9 @@
 import type { JointWires } from '../sizing/index.ts';
 import { wireFacts } from '../wire/index.ts';
-import type { Site } from './types.ts';
+import type { SiteWires } from './types.ts';
 
 /** The joints of a repair with one splice, or with an insert between two. */
-export function jointsWanted(site: Site, splices: 1 | 2): JointWires[] {
+export function jointsWanted(site: SiteWires, splices: 1 | 2): JointWires[] {
   const own = wireFacts(site.wire);
   const far = wireFacts(site.farWire);
   const branches = site.branchWires.map(wireFacts);

@@ -1,5 +1,6 @@
 import { findingInWords, type EarlierRepair, type Stretch } from '../damage/index.ts';
-import type { FindingPlan, Job, Plan } from '../job/index.ts';
+import type { Job } from '../job/index.ts';
+import type { FindingPlan, Plan } from '../plan/index.ts';
 import { readingWords, standingOf, type Check, type Reading, type Ruling } from '../prove/index.ts';
 import { figure, formatMm } from '../units/index.ts';
 import { colourInWords, wireInWords } from '../wire/index.ts';

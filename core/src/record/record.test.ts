@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import type { Job, Plan } from '../job/index.ts';
+import type { Job } from '../job/index.ts';
+import type { Plan } from '../plan/index.ts';
 import type { Check, Reading, ReadingValue } from '../prove/index.ts';
 import { jobWith, planOf, WET_SHAKING } from '../test/samples.ts';
 import { buildRecords, jobSheet, recordColumns, recordRow, RecordRefused } from './index.ts';

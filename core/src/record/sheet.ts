@@ -1,5 +1,6 @@
 import { findingInWords, isAtCavity } from '../damage/index.ts';
-import type { FindingPlan, Job, Plan } from '../job/index.ts';
+import type { Job } from '../job/index.ts';
+import type { FindingPlan, Plan } from '../plan/index.ts';
 import { isProved } from '../mapping/index.ts';
 import { standingOf, type Reading } from '../prove/index.ts';
 import { figure } from '../units/index.ts';

@@ -12,9 +12,8 @@ export interface RecordReading {
   readonly make: number;
 }
 
-/** The record of one splice, cover or work at a cavity: what was done to which circuit, where, how, with what, how it read, by whom, when. */
-export interface SpliceRecord {
-  readonly spliceId: string;
+/** Where it is: machine, circuit, place on the run. */
+export interface RecordPlace {
   readonly jobNumber: string;
   readonly machine: string;
   readonly harness: string;
@@ -24,6 +23,10 @@ export interface SpliceRecord {
   readonly run: string;
   readonly atMm: number;
   readonly fromName: string;
+}
+
+/** What was found and done there, with what, and why that way. */
+export interface RecordWork {
   readonly finding: string;
   readonly approach: string;
   readonly method: string;
@@ -32,9 +35,20 @@ export interface SpliceRecord {
   readonly because: readonly string[];
   readonly override?: string | undefined;
   readonly insert?: string | undefined;
-  readonly readings: readonly RecordReading[];
   readonly redos: number;
   readonly temporaryUntil?: string | undefined;
+}
+
+/** What of it stays on the wire for jobs that come later. */
+export interface RecordLeft {
+  /** Its body on the wire; absent for work at a cavity, and in records made before it was kept. */
+  readonly onWire?: Omit<EarlierRepair, 'id' | 'words'> | undefined;
+  /** Earlier repairs that were cut out with it, by id. */
+  readonly cutsOut?: readonly string[] | undefined;
+}
+
+/** By which rules and under what care it was done, and who answers for it. */
+export interface RecordSigned {
   readonly practice: { readonly id: string; readonly version: number; readonly name: string };
   readonly catalogue: { readonly id: string; readonly version: number; readonly name: string };
   /** How the machine was made safe, and the cautions that applied. */
@@ -43,10 +57,12 @@ export interface SpliceRecord {
   readonly signedBy: string;
   readonly signedAt: string;
   readonly note: string;
-  /** Its body on the wire, for jobs that come later; absent for work at a cavity, and in records made before it was kept. */
-  readonly onWire?: Omit<EarlierRepair, 'id' | 'words'> | undefined;
-  /** Earlier repairs that were cut out with it, by id. */
-  readonly cutsOut?: readonly string[] | undefined;
+}
+
+/** The record of one splice, cover or work at a cavity: what was done to which circuit, where, how, with what, how it read, by whom, when. */
+export interface SpliceRecord extends RecordPlace, RecordWork, RecordLeft, RecordSigned {
+  readonly spliceId: string;
+  readonly readings: readonly RecordReading[];
 }
 
 /** One line of the sheet, signed or not yet. */

@@ -57,9 +57,25 @@ export interface PartKind<P extends AnyPart = AnyPart> {
   boreOf?(part: P): Range;
 }
 
-/** The parts of one kind. */
-export const ofKind = <P extends AnyPart>(parts: readonly AnyPart[], { kind }: PartKind<P>): P[] =>
-  parts.filter((part): part is P => part.kind === kind);
+/** Lists parted by kind so far: a list is never changed, and the same one is asked for every method. */
+const PARTED = new WeakMap<readonly AnyPart[], Map<string, readonly AnyPart[]>>();
+
+function partedByKind(parts: readonly AnyPart[]): ReadonlyMap<string, readonly AnyPart[]> {
+  const known = PARTED.get(parts);
+  if (known) return known;
+  const made = new Map<string, AnyPart[]>();
+  for (const part of parts) {
+    const list = made.get(part.kind);
+    if (list) list.push(part);
+    else made.set(part.kind, [part]);
+  }
+  PARTED.set(parts, made);
+  return made;
+}
+
+/** The parts of one kind, in their order. */
+export const ofKind = <P extends AnyPart>(parts: readonly AnyPart[], { kind }: PartKind<P>): readonly P[] =>
+  (partedByKind(parts).get(kind) ?? []) as readonly P[];
 
 /** "1.04–2.63 mm²". */
 export const rangeInWords = (range: Range): string => `${figure(range.minMm2)}–${figure(range.maxMm2)} mm²`;

@@ -2,7 +2,8 @@ import { CRIMP_FIRST, type Practice } from '../practice/index.ts';
 import { FULL_SHELF, type Catalogue } from '../catalogue/index.ts';
 import type { Finding } from '../damage/index.ts';
 import type { Circuit, Feature, Run, Zone } from '../harness/index.ts';
-import { plan, type FindingPlan, type Job, type Plan } from '../job/index.ts';
+import type { Job } from '../job/index.ts';
+import { plan, type FindingPlan, type Plan } from '../plan/index.ts';
 import { wireFacts, type WireFacts, type WireSpec } from '../wire/index.ts';
 
 /** A stranded, thin-wall, cross-linked wire of a metric size, unless said otherwise. */

@@ -1,7 +1,7 @@
 import { FULL_SHELF, type Catalogue } from '../../catalogue/index.ts';
 import { type CavityFindingKind, type Finding } from '../../damage/index.ts';
 import type { HarnessNode, TerminalFamily } from '../../harness/index.ts';
-import { type FindingPlan } from '../../job/index.ts';
+import type { FindingPlan } from '../../plan/index.ts';
 import { jobWith, planOf, WET_SHAKING, wire, type CaseOptions } from '../../test/samples.ts';
 
 /** A finding in cavity 1 of X2, at the end of the run of 1000. */

@@ -1,7 +1,7 @@
 import { figure } from '../../units/index.ts';
 import type { CommonTask } from '../../stock/index.ts';
 import { eachSized, sealedJoints } from '../seal/sealing.ts';
-import type { Method, OrderedFor } from '../types.ts';
+import type { Method } from '../types.ts';
 import { NO_ROSIN, rosinSolders } from './rosin.ts';
 
 /** How a soldered joint is laid: lengths in mm, thickness against the thicker conductor, most copper per wire in mm². */
@@ -76,10 +76,8 @@ const soldered = <Id extends string>(lay: Lay<Id>): Method<Id, CommonTask> => ({
 const WRAPS_FROM_MM2 = 0.35;
 const WRAPS_TO_MM2 = 2.5;
 const FIRST = 10;
-const wraps = ({ own, far }: OrderedFor): boolean => {
-  const thickest = Math.max(own.areaMm2, far.areaMm2);
-  return thickest >= WRAPS_FROM_MM2 - 1e-9 && thickest <= WRAPS_TO_MM2 * 1.02;
-};
+const wraps = (thickestMm2: number): boolean =>
+  thickestMm2 >= WRAPS_FROM_MM2 - 1e-9 && thickestMm2 <= WRAPS_TO_MM2 * 1.02;
 
 /** Each conductor wrapped round the other, which uses the strips up: the strongest of the soldered. */
 export const wrappedSolder = soldered({
@@ -92,7 +90,7 @@ export const wrappedSolder = soldered({
   thickness: 2.4,
   mostMm2: 4,
   minutes: 8,
-  order: (wires) => FIRST + Number(!wraps(wires)),
+  order: (thickestMm2) => FIRST + Number(!wraps(thickestMm2)),
 });
 /** Strands pushed into each other and twisted. */
 export const interlacedSolder = soldered({
@@ -106,7 +104,7 @@ export const interlacedSolder = soldered({
   thickness: 1.6,
   mostMm2: 6,
   minutes: 8,
-  order: (wires) => FIRST + Number(wraps(wires)),
+  order: (thickestMm2) => FIRST + Number(wraps(thickestMm2)),
 });
 /** Tinned ends laid beside each other and reflowed: the weakest of the soldered, for space only. */
 export const lapSolder = soldered({

@@ -1,11 +1,10 @@
 import { TOOL_TASKS } from '../../catalogue/index.ts';
 import { moistureInWords } from '../../harness/index.ts';
-import { holds, sumAreaMm2 } from '../../sizing/index.ts';
-import { jointsWanted } from '../wanted.ts';
+import { holds, sumAreaMm2, type JointWires } from '../../sizing/index.ts';
 import { figure } from '../../units/index.ts';
-import { areaMm2, wireFacts } from '../../wire/index.ts';
+import { areaMm2 } from '../../wire/index.ts';
 import type { MethodCase, Preference } from '../types.ts';
-import { freeWireMm, hasSolid, noRoomToPark } from './shelf.ts';
+import { hasSolid, noRoomToPark } from './shelf.ts';
 
 const SOURCE = 'order of preference';
 /** Low-level and data wires up to this copper are joined slim and short, mm² (AWG 20 counts). */
@@ -26,16 +25,17 @@ const isCurrent = ({ tools, site }: MethodCase): boolean =>
         (tool.calibratedUntil === undefined || site.asOf === undefined || tool.calibratedUntil >= site.asOf)),
   );
 
-/** A method's place in the plain order. */
-export const orderOf = ({ method, site }: Pick<MethodCase, 'method' | 'site'>): number =>
-  typeof method.order === 'number'
-    ? method.order
-    : method.order({ own: wireFacts(site.wire), far: wireFacts(site.farWire) });
+/** A method's place in the plain order, for the copper that it joins. */
+export const orderOf = ({ method, wires }: Pick<MethodCase, 'method' | 'wires'>): number =>
+  typeof method.order === 'number' ? method.order : method.order(thickestOf(wires));
+
+const thickestOf = (wires: readonly JointWires[]): number =>
+  Math.max(...wires.flatMap(({ left, right }) => [...left, ...right].map((wire) => wire.areaMm2)));
 
 /** Two sizes that meet in one joint of the repair, an insert's and a lead's own wire among them, and that no one butt on the shelf holds both as they are; mm². */
-function unlikeEnds({ site, facts, splices }: MethodCase): readonly [number, number] | undefined {
+function unlikeEnds({ site, facts, wires }: MethodCase): readonly [number, number] | undefined {
   if (site.branchWires.length > 0) return undefined;
-  return jointsWanted(site, splices)
+  return wires
     .map(({ left, right }): [number, number] => [sumAreaMm2(left), sumAreaMm2(right)])
     .find(([a, b]) => Math.abs(a - b) > 1e-9 && !facts.bores.some((bore) => holds(bore, a) && holds(bore, b)));
 }
@@ -63,7 +63,7 @@ export const PREFERENCES: readonly Preference[] = [
       Number(
         noRoomToPark(where) ||
           (where.family.openEnded !== undefined &&
-            freeWireMm(where) < where.practice.figures.parkFromCrimpMm + 4 * where.practice.figures.overlapMm),
+            where.freeMm < where.practice.figures.parkFromCrimpMm + 4 * where.practice.figures.overlapMm),
       ),
     because: () => 'There is no room to park a sleeve, so a built-in seal goes first.',
   },

@@ -21,14 +21,10 @@ export function parkingNeedMm({
   return { sleeveMm: Math.max(...cuts), clearMm };
 }
 
-/** Most free wire on either side; the inserted wire of a two-splice repair is free by itself. */
-export const freeWireMm = ({ site, splices }: MethodCase): number =>
-  Math.max(site.freeLeftMm, site.freeRightMm, splices === 2 ? site.lost.toMm - site.lost.fromMm : 0);
-
 /** Whether a sleeve finds no side where it can be parked clear of the work. */
 export function noRoomToPark(where: MethodCase): boolean {
   const need = parkingNeedMm(where);
-  return need !== undefined && freeWireMm(where) < need.sleeveMm + need.clearMm;
+  return need !== undefined && where.freeMm < need.sleeveMm + need.clearMm;
 }
 
 /** Refusals by what is not there (it can be ordered) and warnings about tools, sleeves and wire. */
@@ -42,8 +38,8 @@ export const SHELF_RULES: readonly Rule[] = [
     allowedIf: 'an end were freed',
     speaks: (where) => {
       const need = parkingNeedMm(where);
-      return need && freeWireMm(where) < need.sleeveMm
-        ? `The sleeve is ${figure(need.sleeveMm, 0)} mm and there is only ${figure(freeWireMm(where), 0)} mm of free wire on either side to slide it on.`
+      return need && where.freeMm < need.sleeveMm
+        ? `The sleeve is ${figure(need.sleeveMm, 0)} mm and there is only ${figure(where.freeMm, 0)} mm of free wire on either side to slide it on.`
         : undefined;
     },
   },
@@ -104,8 +100,8 @@ export const SHELF_RULES: readonly Rule[] = [
     source: 'parked clear of the heat, or with a heat clamp between',
     speaks: (where) => {
       const need = parkingNeedMm(where);
-      return need && noRoomToPark(where) && freeWireMm(where) >= need.sleeveMm
-        ? `Only ${figure(freeWireMm(where), 0)} mm to park the sleeve (${figure(need.sleeveMm + need.clearMm, 0)} wanted): put a heat clamp between.`
+      return need && noRoomToPark(where) && where.freeMm >= need.sleeveMm
+        ? `Only ${figure(where.freeMm, 0)} mm to park the sleeve (${figure(need.sleeveMm + need.clearMm, 0)} wanted): put a heat clamp between.`
         : undefined;
     },
   },

@@ -19,29 +19,37 @@ import {
 import { restOf } from '../../ui/rest.ts';
 import { numberOf } from '../../ui/typed.ts';
 
-/** A finding as it is being typed: text until it is checked. Lengths in mm. */
-export interface Draft {
-  readonly id: string;
+/** Where it is, as it is typed; lengths in mm. */
+interface DraftPlace {
   readonly circuitIds: readonly string[];
   readonly runId: string;
-  readonly kind: FindingKind;
   readonly fromMm: string;
   readonly toMm: string;
   readonly cutBackLeftMm: string;
   readonly cutBackRightMm: string;
   readonly slackMm: string;
   readonly freedEndMm: string;
-  /** Figures that only its kind has, by name. */
-  readonly own: Readonly<Record<string, string>>;
-  /** What exactly, for kinds of which there are several sorts. */
-  readonly sort: string;
   /** Connector or end at which a cavity finding is. */
   readonly atNodeId: string;
+}
+
+/** What exactly, as far as only some kinds ask it. */
+interface DraftOwn {
+  /** One of the kind's sorts. */
+  readonly sort: string;
+  /** Figures that only its kind has, by name. */
+  readonly own: Readonly<Record<string, string>>;
   readonly branchWires: readonly WireSpec[];
   readonly mainUncut: boolean;
   /** A free cavity that takes what is added, in place of a joint. */
   readonly freeNodeId: string;
   readonly freeCavity: string;
+}
+
+/** A finding as it is being typed: text until it is checked. */
+export interface Draft extends DraftPlace, DraftOwn {
+  readonly id: string;
+  readonly kind: FindingKind;
   readonly farWire: WireSpec | undefined;
   /** The wire asked for as an insert. */
   readonly insertWire: WireSpec | undefined;

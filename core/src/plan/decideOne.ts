@@ -1,0 +1,116 @@
+import {
+  aloneOnWire,
+  decide,
+  runFacts,
+  withShield,
+  type DecideInput,
+  type RunFacts,
+  type WorkShare,
+} from '../approach/index.ts';
+import type { Catalogue } from '../catalogue/index.ts';
+import type { Finding } from '../damage/index.ts';
+import { besideAlong, beyondOf, type Circuit, type Run } from '../harness/index.ts';
+import type { LaidOut } from '../layout/index.ts';
+import { readyShelf, type ReadyShelf } from '../method/index.ts';
+import type { Practice } from '../practice/index.ts';
+import type { JobIndex } from '../job/index.ts';
+import type { Job } from '../job/index.ts';
+import type { Decided } from './types.ts';
+
+/** Parts that begun work has taken count as there for it. */
+const stillThere = (catalogue: Catalogue, partIds: readonly string[]): Catalogue => ({
+  ...catalogue,
+  parts: catalogue.parts.map((part) =>
+    partIds.includes(part.id) && part.quantity < TAKEN ? { ...part, quantity: TAKEN } : part,
+  ),
+});
+const TAKEN = 2;
+
+/** What deciding remembers between plans of one practice and shelf: the shelf made ready, and what the circuits of each run share. */
+export interface Warm {
+  readonly practice: Practice;
+  readonly catalogue: Catalogue;
+  readonly shelf: ReadyShelf;
+  /** Runs laid out, by all that their layout depends on. */
+  readonly layouts: Map<string, LaidOut>;
+  readonly facts: WeakMap<Run, { readonly circuits: readonly Circuit[]; readonly facts: RunFacts }>;
+}
+
+/** Nothing remembered yet. */
+export const warm = (practice: Practice, catalogue: Catalogue): Warm => ({
+  practice,
+  catalogue,
+  shelf: readyShelf(catalogue, practice),
+  layouts: new Map(),
+  facts: new WeakMap(),
+});
+
+const sameList = <T>(a: readonly T[], b: readonly T[]): boolean =>
+  a.length === b.length && a.every((item, index) => item === b[index]);
+
+function factsOf(run: Run, index: JobIndex, memory: Warm): RunFacts {
+  const circuits = index.inRun.get(run.id) ?? [];
+  const known = memory.facts.get(run);
+  if (known && sameList(known.circuits, circuits)) return known.facts;
+  const facts = runFacts(run, circuits);
+  memory.facts.set(run, { circuits, facts });
+  return facts;
+}
+
+/** Decides about one finding; nothing when its circuit or run is not there. */
+export function decideOne(
+  finding: Finding,
+  job: Job,
+  index: JobIndex,
+  memory: Warm,
+  needsTwo?: DecideInput['needsTwo'],
+  share: WorkShare = aloneOnWire(finding),
+): Decided | undefined {
+  const circuit = index.circuits.get(finding.circuitId);
+  const run = index.runs.get(finding.runId);
+  if (!circuit || !run) return undefined;
+  const { practice } = memory;
+  const held = job.held?.find((one) => one.findingId === finding.id);
+  const catalogue = held ? stillThere(memory.catalogue, held.partIds) : memory.catalogue;
+  const others = circuit.runIds.filter((id) => id !== run.id).flatMap((id) => index.runs.get(id) ?? []);
+  // What is made past an end of the run stays there, whatever has become of the place since.
+  const isMadePast = job.pins.some((pin) => pin.findingId === finding.id && pin.runId !== undefined);
+  const beyond =
+    others.length === 0
+      ? undefined
+      : isMadePast
+        ? besideAlong(circuit, run, index.runs)
+        : beyondOf(circuit, run, index.runs, index.nodes);
+  const input: DecideInput = {
+    finding,
+    share,
+    circuit,
+    run,
+    nodes: index.nodes,
+    circuitsInRun: index.inRun.get(run.id) ?? [],
+    siblings: index.onCircuit.get(circuit.id) ?? [],
+    foundAt: (nodeId) => index.foundAt.get(nodeId) ?? [],
+    practice,
+    catalogue,
+    shelf: held ? readyShelf(catalogue, practice) : memory.shelf,
+    gate: job.gate,
+    circuitsAt: (nodeId) => index.atNode.get(nodeId) ?? [],
+    mappings: job.mappings ?? [],
+    choice: job.choices.filter((choice) => choice.findingId === finding.id).at(-1),
+    held,
+    redos: job.redos,
+    asOf: job.asOf,
+    needsTwo,
+    beyond,
+    otherColours: held ? (held.otherColours ?? true) : job.layout?.otherColours,
+    runFacts: factsOf(run, index, memory),
+    elsewhere: others.map((other) => ({ where: other.name, facts: factsOf(other, index, memory) })),
+  };
+  return {
+    finding,
+    circuit,
+    share,
+    decision: withShield(decide(input), circuit.kind === 'shielded', input.shelf),
+    ...(needsTwo === undefined ? {} : { needsTwo }),
+  };
+}

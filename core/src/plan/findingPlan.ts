@@ -1,0 +1,102 @@
+import type { Way } from '../approach/index.ts';
+import type { Catalogue } from '../catalogue/index.ts';
+import type { Run } from '../harness/index.ts';
+import type { PlacedItem } from '../layout/index.ts';
+import type { Practice } from '../practice/index.ts';
+import { reachCostMm } from '../sizing/index.ts';
+import { cavityPlan } from './cavityPlan.ts';
+import { electricalCheck } from './electricalCheck.ts';
+import type { JobIndex } from '../job/index.ts';
+import { coverPlan, splicePlan } from './splicePlan.ts';
+import type { Job } from '../job/index.ts';
+import type { Decided, FindingPlan, PieceOfWork } from './types.ts';
+import { headline } from './words.ts';
+
+function slackLeft({ decision }: Decided, item: PlacedItem | undefined): number {
+  const [splice, other] = item?.splices ?? [];
+  if (!item || !splice || other) return decision.slackMm;
+  return Math.max(0, decision.slackMm - (item.x2Mm - item.x1Mm) - reachCostMm(splice.joint.reach));
+}
+
+/** Why a splice lies on another run than what it mends. */
+function pastWords(item: PlacedItem | undefined, run: Run, index: JobIndex): string[] {
+  return (item?.splices ?? []).flatMap((splice) => {
+    const other = splice.runId === undefined ? undefined : index.runs.get(splice.runId);
+    const shared =
+      other && [run.fromNodeId, run.toNodeId].find((id) => id === other.fromNodeId || id === other.toNodeId);
+    return other && shared !== undefined
+      ? [
+          `Its ${splice.side} splice lies past ${index.nodes.get(shared)?.name ?? shared}, on ${other.name}: there is no room for it on this side.`,
+        ]
+      : [];
+  });
+}
+
+/** A decision with its place made into the plan of its finding. */
+export function findingPlan(
+  decided: Decided,
+  item: PlacedItem | undefined,
+  job: Job,
+  index: JobIndex,
+  practice: Practice,
+  catalogue: Catalogue,
+  piece?: PieceOfWork,
+): FindingPlan {
+  const { decision } = decided;
+  const run = index.runs.get(decision.runId) ?? job.harness.runs[0];
+  if (!run) throw new RangeError('The harness has no run.');
+  const around = { run, nodes: index.nodes, practice, catalogue };
+  const { method } = decision;
+  return {
+    findingId: decision.findingId,
+    circuitId: decision.circuitId,
+    runId: decision.runId,
+    approach: decision.approach,
+    headline: headline(decision, item?.insertMm),
+    because: [...decision.because, ...pastWords(item, run, index)],
+    asks: decision.asks,
+    warnings: decision.warnings,
+    ranked: decision.ranked,
+    covers: decision.covers,
+    chosen:
+      decision.cover?.coverId ??
+      method?.methodId ??
+      (decision.ways.some((way) => way.way === decision.approach) ? (decision.approach as Way) : undefined),
+    chosenBy: decision.chosenBy,
+    lost: decision.lost,
+    takes: decision.takes,
+    cutsOut: decided.share.cutsOut,
+    ...(decision.takenBy === undefined ? {} : { takenBy: decision.takenBy }),
+    slackMm: decision.slackMm,
+    slackLeftMm: slackLeft(decided, item),
+    x1Mm: item?.x1Mm ?? decision.lost.fromMm,
+    x2Mm: item?.x2Mm ?? decision.lost.toMm,
+    insert:
+      item?.insertMm !== undefined && decision.insertWire
+        ? { lengthMm: item.insertMm, wire: decision.insertWire }
+        : undefined,
+    ...(item?.insertMm !== undefined && decision.shield
+      ? { drain: { lengthMm: item.insertMm, wire: decision.shield.drain } }
+      : {}),
+    ...(decided.needsTwo !== undefined && decision.approach === 'insert' ? { needsTwo: decided.needsTwo } : {}),
+    splices:
+      method && item
+        ? item.splices.map((splice) =>
+            splicePlan(decided, method, item, splice, {
+              ...around,
+              run: index.runs.get(splice.runId ?? run.id) ?? run,
+            }),
+          )
+        : [],
+    cover: coverPlan(decided, around),
+    cavity: cavityPlan(decided, around, item, piece),
+    ways: decision.ways.map((way) =>
+      way.way === decision.approach && item?.insertMm !== undefined && way.way !== 'pigtail'
+        ? { ...way, cost: { ...way.cost, wireMm: Math.round(item.insertMm) } }
+        : way,
+    ),
+    isLead: decision.lead !== undefined,
+    electrical: decision.electrical,
+    check: electricalCheck(decided, item, job),
+  };
+}

@@ -1,0 +1,28 @@
+export type { CavityPlan, CoverPlan, SplicePlan } from './made.ts';
+export type { FindingPlan, InsertPlan, PieceOfWork, Plan, PlanTotals, RunPlan } from './types.ts';
+export type { ElectricalCheck, ElectricalLine, LimitStanding } from './electricalTypes.ts';
+export { planChanges, whatIfInputs } from './whatIf.ts';
+export type { PlanChange, WhatIf } from './whatIf.ts';
+export { plan } from './plan.ts';
+export { planOne } from './replan.ts';
+export { warm } from './decideOne.ts';
+export type { Warm } from './decideOne.ts';
+export { memories } from './remembered.ts';
+export { allMakes, makesOf } from './makes.ts';
+export type { Make } from './makes.ts';
+export { asLaid } from './grow.ts';
+export { redoCost } from './redo.ts';
+export type { RedoCost } from './redo.ts';
+export {
+  boardOf,
+  checkWishes,
+  findingPlanAt,
+  findingsOnRun,
+  keptAsPlanned,
+  pinnedAt,
+  runPlanAt,
+  searchedAnew,
+  unpinned,
+} from './board.ts';
+export type { Board } from './board.ts';
+export { byFirstCut, cutsOn, plansOn, seenOn } from './seenOn.ts';

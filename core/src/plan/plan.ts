@@ -1,0 +1,179 @@
+import { cautionsFor, gateState } from '../approach/index.ts';
+import type { Catalogue } from '../catalogue/index.ts';
+import { kitFor, type KitNeed } from '../kit/index.ts';
+import { findingPlan } from './findingPlan.ts';
+import type { Act } from '../step/index.ts';
+import type { Practice } from '../practice/index.ts';
+import { roundTo } from '../units/index.ts';
+import { decideAll } from './decideAll.ts';
+import { warm, type Warm } from './decideOne.ts';
+import { indexJob } from '../job/index.ts';
+import { layOutRuns } from './layOut.ts';
+import { piecesOf } from './together/pieces.ts';
+import type { Job } from '../job/index.ts';
+import type { FindingPlan, Plan, PlanTotals, RunPlan } from './types.ts';
+
+function needsOf(plan: FindingPlan, numberOf: (circuitId: string) => string): KitNeed[] {
+  const method = plan.ranked.find((ranked) => ranked.methodId === plan.chosen);
+  const ofPigtail = plan.approach === 'pigtail';
+  const joints = plan.splices.map(({ id, side, joint, shield }): KitNeed => {
+    const seals = [joint.seal, ...(shield ? [shield.joint.seal] : [])];
+    const sleeves = seals.flatMap((seal) =>
+      seal.kind === 'sleeve'
+        ? [
+            { partId: seal.partId, cutMm: seal.cutMm },
+            ...(seal.buildUp
+              ? Array.from({ length: seal.buildUp.side === 'both' ? 2 : 1 }, () => ({
+                  partId: seal.buildUp?.partId ?? '',
+                  cutMm: seal.buildUp?.cutMm ?? 0,
+                }))
+              : []),
+          ]
+        : [],
+    );
+    const insert = plan.insert && !ofPigtail && (side === 'left' || plan.isLead) ? plan.insert : undefined;
+    return {
+      spliceId: id,
+      partIds: [...joint.usesPartIds, ...(shield?.joint.usesPartIds ?? [])],
+      sleeveCuts: sleeves,
+      toolNames: method?.toolNames ?? [],
+      tapeMm: seals.flatMap((seal) => (seal.kind === 'wrap' ? [{ partId: seal.partId, lengthMm: seal.lengthMm }] : [])),
+      wire: insert && {
+        circuitNumber: numberOf(plan.circuitId),
+        spec: insert.wire.wire,
+        lengthMm: insert.lengthMm,
+        stockId: insert.wire.stockId,
+        tag: insert.wire.colourDiffers,
+      },
+    };
+  });
+  const { cover, cavity, drain } = plan;
+  if (drain) {
+    joints.push({
+      spliceId: `${plan.findingId}:drain`,
+      partIds: [],
+      sleeveCuts: [],
+      tapeMm: [],
+      toolNames: [],
+      wire: {
+        circuitNumber: `${numberOf(plan.circuitId)} drain`,
+        spec: drain.wire.wire,
+        lengthMm: drain.lengthMm,
+        stockId: drain.wire.stockId,
+        tag: false,
+      },
+    });
+  }
+  if (cavity) {
+    joints.push({
+      spliceId: cavity.id,
+      partIds: cavity.work.partIds,
+      sharedPartIds: cavity.work.sharedPartIds.map((partId) => ({ partId, per: cavity.work.at.nodeId })),
+      sleeveCuts: [],
+      tapeMm: [],
+      toolNames: cavity.work.toolNames,
+    });
+  }
+  const ranked = plan.covers.find((one) => one.coverId === cover?.coverId);
+  const partId = ranked?.partId;
+  if (!cover || partId === undefined) return joints;
+  const isSleeve = cover.coverId === 'sleeveCover';
+  return [
+    ...joints,
+    {
+      spliceId: cover.id,
+      partIds: [],
+      toolNames: ranked?.toolNames ?? [],
+      sleeveCuts: isSleeve ? [{ partId, cutMm: cover.lengthMm }] : [],
+      tapeMm: isSleeve ? [] : [{ partId, lengthMm: cover.lengthMm }],
+    },
+  ];
+}
+
+function totalsOf(findings: readonly FindingPlan[], runs: readonly RunPlan[]): PlanTotals {
+  const sum = (values: readonly number[]): number => values.reduce((total, value) => total + value, 0);
+  return {
+    findings: findings.length,
+    decided: findings.filter(
+      (finding) => finding.asks === undefined && finding.approach !== 'stopped' && finding.approach !== 'byHand',
+    ).length,
+    splices: sum(findings.map((finding) => finding.splices.length)),
+    covers: findings.filter((finding) => finding.cover).length,
+    openedMm: roundTo(sum(runs.map((run) => (run.opened ? run.opened.toMm - run.opened.fromMm : 0))), 6),
+    insertedMm: roundTo(sum(findings.map((finding) => finding.insert?.lengthMm ?? 0)), 6),
+    slackLeftMm: findings.length > 0 ? Math.min(...findings.map((finding) => finding.slackLeftMm)) : 0,
+  };
+}
+
+/** Everything that the steps of a plan do, and whether leaded solder is among what they use. */
+function workOf(
+  findings: readonly FindingPlan[],
+  catalogue: Catalogue,
+): { readonly acts: ReadonlySet<Act>; readonly leadedSolder: boolean } {
+  const makes = findings.flatMap(({ splices, cover, cavity }) => [
+    ...splices,
+    ...(cover ? [cover] : []),
+    ...(cavity ? [cavity] : []),
+  ]);
+  const used = new Set(
+    findings.flatMap(({ splices, cavity }) => [
+      ...splices.flatMap(({ joint, shield }) => [...joint.usesPartIds, ...(shield?.joint.usesPartIds ?? [])]),
+      ...(cavity?.work.partIds ?? []),
+    ]),
+  );
+  return {
+    acts: new Set(makes.flatMap((make) => make.steps.flatMap((step) => step.acts))),
+    leadedSolder: catalogue.parts.some(
+      (part) => part.kind === 'solder' && part.alloy === 'tinLead' && used.has(part.id),
+    ),
+  };
+}
+
+/**
+ * The plan of a job: for every finding the approach, every method ranked with its reasons, sizes, splice places, inserts, kit, bench
+ * steps and checks. A pure function without hidden state: the same job, practice and catalogue give the same plan, in a worker, on
+ * the server, in the command line and in tests; `memory` only saves working out again what is the same. Run `checkJob` first: a job with problems is planned as far as it goes.
+ * @throws RangeError on a gauge, label or strand count that does not exist
+ */
+export function plan(
+  asIs: Job,
+  practice: Practice,
+  catalogue: Catalogue,
+  memory: Warm = warm(practice, catalogue),
+): Plan {
+  const indexAsIs = indexJob(asIs);
+  const laid = layOutRuns(asIs, indexAsIs, decideAll(asIs, indexAsIs, memory), memory);
+  const { runs, placed, decided, job, index } = laid;
+  const pieces = piecesOf(decided, (id) => index.nodes.get(id)?.name ?? id);
+  const partOf = new Map(pieces.flatMap((piece) => piece.findingIds.map((id) => [id, piece] as const)));
+  const findings = decided.map((one) =>
+    findingPlan(one, placed.get(one.finding.id), job, index, practice, catalogue, partOf.get(one.finding.id)),
+  );
+  const damaged = [...new Set(decided.map((one) => one.circuit))];
+  const damagedRuns = job.harness.runs.filter((run) => job.findings.some((finding) => finding.runId === run.id));
+  const { acts, leadedSolder } = workOf(findings, catalogue);
+  const numberOf = (circuitId: string): string => index.circuits.get(circuitId)?.number ?? circuitId;
+  return {
+    format: 'mendum-plan',
+    version: 1,
+    jobId: job.id,
+    practice: { id: practice.id, version: practice.version, name: practice.name },
+    catalogue: { id: catalogue.id, version: catalogue.version, name: catalogue.name },
+    gate: gateState(job.gate, damaged, damagedRuns),
+    cautions: cautionsFor({
+      acts,
+      leadedSolder,
+      fuelVapour: damagedRuns.some((run) => run.zone.fuelVapour),
+      airbag: damaged.some((circuit) => circuit.kind === 'airbag'),
+      highVoltage: damaged.some((circuit) => circuit.kind === 'highVoltage'),
+    }),
+    findings,
+    pieces,
+    runs,
+    kit: kitFor(
+      findings.flatMap((finding) => needsOf(finding, numberOf)),
+      catalogue,
+    ),
+    totals: totalsOf(findings, runs),
+  };
+}

@@ -1,0 +1,91 @@
+import { conduitFor } from '../bundle/index.ts';
+import type { Growth, Run } from '../harness/index.ts';
+import {
+  brokenPairRules,
+  brokenRules,
+  bundleProfile,
+  closingOf,
+  lumpDiameterMm,
+  openedFor,
+  pairLayout,
+  sectionMm,
+  type LaidOut,
+  type LayoutItem,
+  type PairLayout,
+  type PlacedItem,
+  type RunToLayOut,
+} from '../layout/index.ts';
+import type { RunPlan } from './types.ts';
+
+/** Pairs of which both wires are spliced on the run. */
+function pairsOf(wanted: readonly LayoutItem[], placed: readonly PlacedItem[]): PairLayout[] {
+  const byId = new Map(placed.map((item) => [item.findingId, item]));
+  return wanted.flatMap((item): PairLayout[] => {
+    const mate = wanted.find((other) => other.findingId === item.pairFindingId);
+    const [mine, theirs] = [byId.get(item.findingId), mate && byId.get(mate.findingId)];
+    if (
+      !mate ||
+      !mine ||
+      !theirs ||
+      item.findingId > mate.findingId ||
+      mine.splices.length === 0 ||
+      theirs.splices.length === 0
+    )
+      return [];
+    return [pairLayout({ circuitId: item.circuitId, ...mine }, { circuitId: mate.circuitId, ...theirs })];
+  });
+}
+
+/** What the plan says of a run in which splices lie. */
+export function runPlanOf(
+  run: Run,
+  search: { readonly run: RunToLayOut },
+  laid: LaidOut,
+  numberOf: (circuitId: string) => string,
+  untwistedAtMostMm: number,
+  growths: readonly Growth[] = [],
+): RunPlan {
+  const { keepOuts: keep, wires = [], ...limits } = search.run;
+  const splices = laid.items.flatMap((item) => item.splices);
+  const profile = bundleProfile(run.lengthMm, wires, splices);
+  const peakMm = Math.max(0, ...profile.map((stretch) => stretch.diameterMm));
+  const edges = [...splices, ...search.run.items.map(openedFor), ...(search.run.alsoOpened ?? [])];
+  const opened =
+    edges.length > 0
+      ? { fromMm: Math.min(...edges.map((edge) => edge.fromMm)), toMm: Math.max(...edges.map((edge) => edge.toMm)) }
+      : undefined;
+  const pairs = pairsOf(search.run.items, laid.items);
+  return {
+    runId: run.id,
+    lengthMm: run.lengthMm,
+    ...(growths.length > 0 ? { growths } : {}),
+    keepOuts: keep
+      .map((one) => ({ ...one, fromMm: Math.max(0, one.fromMm), toMm: Math.min(run.lengthMm, one.toMm) }))
+      .filter((one) => one.toMm > one.fromMm),
+    profile,
+    peakMm,
+    restMm: sectionMm(wires, []),
+    lumpMm: splices.length > 0 ? lumpDiameterMm(wires, splices) : peakMm,
+    conduitMm: conduitFor(peakMm),
+    opened,
+    broken: [
+      ...brokenRules(
+        splices,
+        keep,
+        limits,
+        (splice) => `Circuit ${numberOf(splice.circuitId)} at ${Math.round(splice.centreMm)}`,
+      ),
+      ...pairs.flatMap((pair) =>
+        brokenPairRules(
+          pair,
+          untwistedAtMostMm,
+          splices.filter((splice) => pair.circuitIds.includes(splice.circuitId)).map((splice) => splice.id),
+          numberOf,
+        ),
+      ),
+    ],
+    pairs,
+    closing: closingOf(run, profile, opened, splices),
+    reached: { objective: laid.objective, bound: laid.bound, open: laid.open },
+  };
+}
