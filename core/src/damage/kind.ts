@@ -108,6 +108,8 @@ export interface CavityKind<K extends string = string, F extends OwnFields = Own
   isFromHeat?(finding: Base & Own<F>): boolean;
 }
 
+// No field of its own is known of any kind: what reads a finding by its kind reads what all findings have.
+// eslint-disable-next-line @typescript-eslint/no-generated-empty-object-type
 type NoFields = Readonly<Record<never, never>>;
 /** Any kind along a wire, whatever fields it has of its own. */
 export type AnyRunKind = Omit<RunKind<string, NoFields>, 'own'> & { readonly own: OwnFields };

@@ -150,7 +150,9 @@ export const readingValueSchema = Joi.alternatives().conditional('.kind', {
     is: kind,
     then: Joi.object({
       kind: Joi.valid(kind).required(),
-      ...Object.fromEntries(Object.entries(fields).map(([name, field]) => [name, readingField(field)])),
+      ...Object.fromEntries(
+        Object.entries<ReadingField>(fields).map(([name, field]): [string, Joi.Schema] => [name, readingField(field)]),
+      ),
     }),
   })),
   otherwise: Joi.object({ kind: Joi.valid(...READINGS.map(({ kind }) => kind)).required() }).unknown(),

@@ -44,7 +44,7 @@ describe('an answer remembered by what was read for it', () => {
     expect(times()).toBe(3);
   });
   it('lists count by their length and what was looked at, nested things by being there', () => {
-    const { of, times } = counted(({ run }) => `${run?.marks.map((mark) => mark * 2).join() ?? 'no run'}`);
+    const { of, times } = counted(({ run }) => run?.marks.map((mark) => mark * 2).join() ?? 'no run');
     expect([of(DRY), of({ ...DRY, run: { name: 'Other', marks: [10, 20] } }), times()]).toEqual(['20,40', '20,40', 1]);
     expect(of({ ...DRY, run: { name: 'Main', marks: [10, 20, 30] } })).toBe('20,40,60');
     expect(of({ ...DRY, run: { name: 'Main', marks: [10, 21] } })).toBe('20,42');

@@ -1,19 +1,18 @@
-import type { ReadingKind, Values } from './kind.ts';
-import { READINGS } from './kinds/index.ts';
+import type { ReadingFields, Values } from './kind.ts';
+import type { READINGS } from './kinds/index.ts';
 
 type One = (typeof READINGS)[number];
+type CheckOf<R> = R extends { readonly kind: infer K; rule(check: infer C, value: never): unknown }
+  ? C & { readonly kind: K }
+  : never;
+type ValueOf<R> = R extends { readonly kind: infer K; readonly fields: infer F extends ReadingFields }
+  ? { readonly kind: K } & Values<F>
+  : never;
+
 /** Something that is looked at or measured on a joint. */
-export type Check = One extends infer R
-  ? R extends ReadingKind<infer K, infer C, infer _F>
-    ? C & { readonly kind: K }
-    : never
-  : never;
+export type Check = CheckOf<One>;
 /** What was read: an answer's value, a tug, a number, or a row of sample pulls in N. */
-export type ReadingValue = One extends infer R
-  ? R extends ReadingKind<infer K, infer _C, infer F>
-    ? { readonly kind: K } & Values<F>
-    : never
-  : never;
+export type ReadingValue = ValueOf<One>;
 export type CheckKind = Check['kind'];
 
 /** A reading as it is kept: which check of which make of which splice, by whom, when. */

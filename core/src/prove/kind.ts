@@ -64,6 +64,6 @@ export function refuseImpossible(fields: ReadingFields, value: Readonly<Record<s
       (figure) => typeof figure !== 'number' || !(fromIsAllowed ? figure >= from : figure > from) || !(figure <= to),
     );
     if (wrong !== undefined)
-      throw new RangeError(`${words} of ${String(wrong)} ${unit} cannot be: ${limits}.`.replace('  ', ' '));
+      throw new RangeError(`${words} of ${JSON.stringify(wrong)} ${unit} cannot be: ${limits}.`.replace('  ', ' '));
   }
 }

@@ -4,15 +4,14 @@ import { GLYPHS } from '../../glyph/index.ts';
 import { SEAL_PICTURES } from './sealPictures.tsx';
 
 /** What is seen, good and bad, by check and answer. */
-const PICTURES: Readonly<Record<string, ReactNode>> = Object.assign(
-  {},
-  SEAL_PICTURES,
-  CAVITY_PICTURES,
-  ...Object.values(GLYPHS).map(({ looks }) => looks),
+const PICTURES: ReadonlyMap<string, ReactNode> = new Map(
+  [SEAL_PICTURES, CAVITY_PICTURES, ...Object.values(GLYPHS).map(({ looks }) => looks)].flatMap((looks) =>
+    Object.entries(looks),
+  ),
 );
 
 export function LookPicture({ checkId, answer }: { readonly checkId: string; readonly answer: string }) {
-  const picture = PICTURES[`${checkId} ${answer}`];
+  const picture = PICTURES.get(`${checkId} ${answer}`);
   return picture === undefined ? null : (
     <svg viewBox="0 0 160 56" className="h-12 w-full max-w-40" aria-hidden>
       {picture}

@@ -151,7 +151,7 @@ export function draftOf(finding: Finding): Draft {
     freeCavity: 'freeCavity' in finding ? (finding.freeCavity?.cavity ?? '') : '',
     farWire: finding.farWire,
     insertWire: finding.insertWire,
-    rest: restOf({ ...finding } as Readonly<Record<string, unknown>>, [
+    rest: restOf({ ...finding }, [
       ...MADE_HERE,
       ...Object.keys(ownFieldsOf(finding.kind)),
     ]),
