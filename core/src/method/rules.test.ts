@@ -12,7 +12,7 @@ import {
   type CaseOptions,
 } from '../test/samples.ts';
 import { PREFERENCES, RULES } from './index.ts';
-import { METHODS, type MethodId } from '../family/index.ts';
+import { methodById, METHOD_IDS, METHODS, type MethodId } from '../family/index.ts';
 
 const PARTED = { kind: 'parted' as const, slackMm: 40 };
 const hitsOf = (id: MethodId, options: CaseOptions, finding: Parameters<typeof onlyFinding>[0] = PARTED) =>
@@ -231,26 +231,14 @@ describe('order among the allowed', () => {
 it('where nothing is allowed the refused stand in the plain order of methods, the tap last', () => {
   const plan = onlyFinding({ kind: 'parted', fromMm: 20, toMm: 26, slackMm: 0 }, { lengthMm: 70 });
   expect(plan.approach).toBe('byHand');
-  expect(plan.ranked.map((one) => one.methodId)).toEqual([
-    'sealedButt',
-    'clipSleeve',
-    'plainSleeve',
-    'multiClipSleeve',
-    'stepDown',
-    'windowClipSleeve',
-    'windowClipWrap',
-    'wrappedSolder',
-    'interlacedSolder',
-    'lapSolder',
-    'windowSolderSleeve',
-    'windowSolderWrap',
-    'solderSleeve',
-    'clipWrap',
-    'plainWrap',
-    'multiClipWrap',
-    'cap',
-    'piercingTap',
-  ]);
+  const ids = plan.ranked.map((one) => one.methodId);
+  expect([...ids].sort()).toEqual([...METHOD_IDS].sort());
+  const places = ids.map((id) => {
+    const { order } = methodById(id);
+    return typeof order === 'number' ? order : order(2.5);
+  });
+  expect(places).toEqual([...places].sort((a, b) => a - b));
+  expect([ids[0], ids[1], ids.at(-1)]).toEqual(['sealedButt', 'clipSleeve', 'piercingTap']);
 });
 
 describe('warnings', () => {
