@@ -2,6 +2,7 @@ import type { GlyphName } from '@mendum/core';
 import { BARREL } from './barrel.tsx';
 import { CAP } from './cap.tsx';
 import { CLIP } from './clip.tsx';
+import { PRESSED_BARREL } from './pressedBarrel.tsx';
 import { RING } from './ring.tsx';
 import { TOOTH } from './tooth.tsx';
 import { TURNS } from './turns.tsx';
@@ -13,6 +14,7 @@ export { JOINT, type Glyph } from './types.ts';
 /** The drawing of every family, by the name that the family gives. */
 export const GLYPHS: Readonly<Record<GlyphName, Glyph>> = {
   barrel: BARREL,
+  pressedBarrel: PRESSED_BARREL,
   clip: CLIP,
   cap: CAP,
   turns: TURNS,
