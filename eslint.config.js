@@ -21,7 +21,13 @@ export default tseslint.config(
     languageOptions: {
       parserOptions: {
         projectService: {
-          allowDefaultProject: ['eslint.config.js', 'vitest.config.ts', 'web/vite.config.ts', 'web/vitest.config.ts'],
+          allowDefaultProject: [
+            'eslint.config.js',
+            'vitest.config.ts',
+            'vitest.stryker.config.ts',
+            'web/vite.config.ts',
+            'web/vitest.config.ts',
+          ],
         },
         tsconfigRootDir: import.meta.dirname,
       },

@@ -29,23 +29,26 @@ import { ferryJob, tractorBrakeJob, tractorJob, tractorMotorJob, tugJob, tugSeat
 import { resurfacerJob } from './resurfacer.ts';
 import { tarnbeckShelf } from './shelf.ts';
 
-/** A reading that passes its check, with a little scatter that depends on nothing but the place in the row. */
-function goodReading(check: Check, index: number): ReadingValue | undefined {
-  switch (check.kind) {
-    case 'look':
-      return { kind: 'look', answer: 'good' };
-    case 'tug':
-      return { kind: 'tug', newtons: Math.round(check.targetN * (0.97 + 0.01 * (index % 4))), held: true };
-    case 'resistance':
-      return {
-        kind: 'resistance',
-        milliohm: Math.round(1000 * check.limits.goodMilliohm * (0.72 + 0.05 * (index % 5))) / 1000,
-      };
-    case 'compression':
-    case 'samples':
-      return undefined;
-  }
-}
+type Good = {
+  readonly [K in Check['kind']]: (check: Extract<Check, { kind: K }>, index: number) => ReadingValue | undefined;
+};
+/** A reading of each kind that passes its check, with a little scatter that depends on nothing but the place in the row. */
+const GOOD: Good = {
+  look: () => ({ kind: 'look', answer: 'good' }),
+  tug: ({ targetN }, index) => ({
+    kind: 'tug',
+    newtons: Math.round(targetN * (0.97 + 0.01 * (index % 4))),
+    held: true,
+  }),
+  resistance: ({ limits }, index) => ({
+    kind: 'resistance',
+    milliohm: Math.round(1000 * limits.goodMilliohm * (0.72 + 0.05 * (index % 5))) / 1000,
+  }),
+  compression: () => undefined,
+  samples: () => undefined,
+};
+const goodReading = (check: Check, index: number): ReadingValue | undefined =>
+  (GOOD[check.kind] as (check: Check, index: number) => ReadingValue | undefined)(check, index);
 
 interface Finished {
   readonly job: Job;
