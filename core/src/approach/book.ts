@@ -1,4 +1,4 @@
-import { methodBook, type BookEntry } from '../method/index.ts';
+import { methodBook, type BookEntry, type Source } from '../method/index.ts';
 
 type Condition = Pick<BookEntry, 'id' | 'subject' | 'verdict' | 'title' | 'because' | 'otherSide' | 'source'>;
 
@@ -9,10 +9,10 @@ const condition = (
   title: string,
   because: string,
   otherSide: string,
-  source: string,
+  source: Source,
 ): Condition => ({ id, subject, verdict, title, because, otherSide, source });
 
-const TABLE = 'approach by finding';
+const TABLE: Source = 'trade practice';
 
 /** What decides about ways of mending, before a method is looked at: conditions of the approaches, in their order. */
 const CONDITIONS: readonly Condition[] = [
@@ -41,7 +41,7 @@ const CONDITIONS: readonly Condition[] = [
     'Cloth tape in damp or wet',
     'It holds water against the place.',
     'It was there from the works.',
-    'cloth tape where dry',
+    TABLE,
   ),
   condition(
     'cover.fusingWet',
@@ -50,7 +50,7 @@ const CONDITIONS: readonly Condition[] = [
     'A wrap in the wet',
     'Free an end if you can, and use a sleeve.',
     'Stretched self-fusing tape holds for years.',
-    'self-fusing tape where damp',
+    TABLE,
   ),
   condition('way.cover', 'cover', 'prefer', 'Cover whole copper', 'Nothing is cut.', '', TABLE),
   condition(
@@ -60,7 +60,7 @@ const CONDITIONS: readonly Condition[] = [
     'One splice where slack does not cover what is lost',
     'The wire would be pulled tight, and the splice with it.',
     'A harness gives more than it seems to.',
-    'lost + lap ≤ slack',
+    'geometry of the harness: slack as measured',
   ),
   condition(
     'way.oneSplice',
@@ -96,7 +96,7 @@ const CONDITIONS: readonly Condition[] = [
     'A new terminal on a tail too short',
     'It takes its strip, 2 mm and what is lost.',
     'The wire stretches a little.',
-    'strip + 2 + lost ≤ slack',
+    'geometry of the harness: slack as measured',
   ),
   condition(
     'way.terminalUnknown',
@@ -151,7 +151,7 @@ const CONDITIONS: readonly Condition[] = [
     'A wire smaller than the one it replaces',
     'It runs hotter than its fuse knows.',
     'The load is small.',
-    'never smaller: at least 0.95 of the copper',
+    'our own figure: 0.95 of the copper',
   ),
   condition(
     'way.lockUnknown',

@@ -3,7 +3,7 @@ import { findStanding, notOnShelf, partsOf, type Catalogue, type Part } from '..
 import type { TapePart } from '../stock/index.ts';
 import { WRAP_LAYERS } from '../family/index.ts';
 import type { Zone } from '../harness/index.ts';
-import type { RuleHit } from '../method/index.ts';
+import type { RuleHit, Source } from '../method/index.ts';
 import type { Practice } from '../practice/index.ts';
 import { byPreference, overSleeveMm, sleeveCutMm, sleeveFits } from '../sizing/index.ts';
 import { figure } from '../units/index.ts';
@@ -20,7 +20,7 @@ export interface CoverSite {
   readonly vapourAired: boolean;
 }
 
-const hit = (ruleId: string, verdict: RuleHit['verdict'], because: string, source: string): RuleHit => ({
+const hit = (ruleId: string, verdict: RuleHit['verdict'], because: string, source: Source): RuleHit => ({
   ruleId,
   verdict,
   because,
@@ -35,7 +35,7 @@ const statusOf = (hits: readonly RuleHit[]): MethodStatus =>
       ? 'shelf'
       : 'allowed';
 
-const shelfHit = (name: string): RuleHit => hit('shelf.part', 'shelf', notOnShelf([name]), 'shelf');
+const shelfHit = (name: string): RuleHit => hit('shelf.part', 'shelf', notOnShelf([name]), 'counted on the shelf');
 
 function ratedHit(part: { name: string; ratedC: number }, site: CoverSite): RuleHit[] {
   return part.ratedC < site.placeC
@@ -44,7 +44,7 @@ function ratedHit(part: { name: string; ratedC: number }, site: CoverSite): Rule
           'rated.under',
           'refuse',
           `${part.name} stands ${part.ratedC} °C; ambient and own heating reach ${figure(site.placeC, 0)}.`,
-          'sleeve, part or tape rated under ambient + own heating',
+          'stamped on the part, else usual; physics of copper: own heating by its load',
         ),
       ]
     : [];
@@ -69,7 +69,7 @@ function sleeveCover(site: CoverSite, practice: Practice, catalogue: Catalogue):
         'cover.noFreeEnd',
         'refuse',
         'No end of this wire can be freed, so no sleeve can be slid over the place.',
-        'sleeve when an end can be freed',
+        'geometry of the harness',
       ),
     );
   if (!part)
@@ -78,7 +78,7 @@ function sleeveCover(site: CoverSite, practice: Practice, catalogue: Catalogue):
         'sleeve.none',
         'refuse',
         `No sleeve passes ${figure(passMm)} mm and grips the ${figure(site.jacketMm)} mm jacket.`,
-        'sleeve choice',
+        'practice figure: how a sleeve slides and grips',
       ),
     );
   if (site.zone.fuelVapour && !site.vapourAired)
@@ -87,12 +87,13 @@ function sleeveCover(site: CoverSite, practice: Practice, catalogue: Catalogue):
         'vapour.hotAir',
         'refuse',
         'There can be fuel vapour here: no hot air until aired and measured.',
-        'fuel vapour',
+        'trade practice',
       ),
     );
   if (found) hits.push(...ratedHit(found.part, site), ...(found.onShelf ? [] : [shelfHit(found.part.name)]));
   const gun = catalogue.tools.find((tool) => tool.tasks.includes('hotAir'));
-  if (!gun) hits.push(hit('shelf.tool', 'shelf', 'There is no hot-air gun to shrink a sleeve with.', 'shelf'));
+  if (!gun)
+    hits.push(hit('shelf.tool', 'shelf', 'There is no hot-air gun to shrink a sleeve with.', 'counted on the shelf'));
   const status = statusOf(hits);
   return {
     toolNames: gun ? [gun.name] : [],
@@ -121,7 +122,7 @@ function wrapCover(tape: TapePart['tape'], site: CoverSite, practice: Practice, 
   const dry = site.zone.moisture === 'dry';
   const hits: RuleHit[] = [];
   if (tape === 'cloth' && !dry)
-    hits.push(hit('cover.clothDamp', 'refuse', 'Cloth tape holds water: only in a dry run.', 'cloth tape where dry'));
+    hits.push(hit('cover.clothDamp', 'refuse', 'Cloth tape holds water: only in a dry run.', 'trade practice'));
   if (found) hits.push(...ratedHit(found.part, site), ...(found.onShelf ? [] : [shelfHit(found.part.name)]));
   if (tape === 'selfFusing' && site.zone.moisture === 'wet')
     hits.push(
@@ -129,7 +130,7 @@ function wrapCover(tape: TapePart['tape'], site: CoverSite, practice: Practice, 
         'cover.fusingWet',
         'warn',
         'In a wet run a wrap is second best: free an end if you can and use a sleeve.',
-        'self-fusing tape where damp',
+        'trade practice',
       ),
     );
   const status = statusOf(hits);

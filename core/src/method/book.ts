@@ -1,6 +1,7 @@
 import { RULES, isSwitchable } from './rank.ts';
 import { PREFERENCES } from './rules/preference.ts';
 import { REASONS, type Reason } from './rules/reasons.ts';
+import type { Source } from './source.ts';
 import type { Verdict } from './types.ts';
 
 /** A rule as it stands in the book that a shop reads: what it does, why, what is said against it, and whether it may be switched off. */
@@ -8,7 +9,7 @@ export interface BookEntry extends Reason {
   readonly id: string;
   readonly subject: string;
   readonly verdict: Verdict;
-  readonly source: string;
+  readonly source: Source;
   readonly switchable: boolean;
   readonly allowedIf?: string | undefined;
 }
@@ -17,11 +18,15 @@ const NONE: Reason = { title: '', because: '', otherSide: '' };
 
 /** Sizing and room refuse by themselves; no practice lifts them. */
 const FIXED: readonly Pick<BookEntry, 'id' | 'subject' | 'source'>[] = [
-  { id: 'size.noPartHolds', subject: 'size', source: 'an end whose copper no part holds' },
-  { id: 'size.tooManyWires', subject: 'size', source: 'two in one end of a butt only up to three in all' },
-  { id: 'sleeve.none', subject: 'sleeve', source: 'sleeve choice' },
-  { id: 'tap.cannotRejoin', subject: 'circuit to be added', source: 'taps and windows add' },
-  { id: 'place.noRoom', subject: 'room', source: 'keep-outs are never broken' },
+  {
+    id: 'size.noPartHolds',
+    subject: 'size',
+    source: 'stamped on the part, else usual: copper range, 2 % at both limits',
+  },
+  { id: 'size.tooManyWires', subject: 'size', source: 'trade practice' },
+  { id: 'sleeve.none', subject: 'sleeve', source: 'practice figure: how a sleeve slides and grips' },
+  { id: 'tap.cannotRejoin', subject: 'circuit to be added', source: 'trade practice' },
+  { id: 'place.noRoom', subject: 'room', source: 'geometry of the harness; practice figure: distances kept clear' },
 ];
 
 /** Every rule about methods, refusals first, then warnings and what is required, then the order of preference. */

@@ -21,3 +21,4 @@ export { isSwitchable, rankMethods, RULES } from './rank.ts';
 export { readyShelf } from './ready.ts';
 export type { ReadyShelf } from './ready.ts';
 export { PREFERENCES } from './rules/preference.ts';
+export { ORIGINS, type Source } from './source.ts';

@@ -14,6 +14,7 @@ import {
 } from './ready.ts';
 import { needsAt } from './pick.ts';
 import { hasRoom } from './room.ts';
+import type { Source } from './source.ts';
 import { CARE_RULES } from './rules/care.ts';
 import { orderOf, PREFERENCES } from './rules/preference.ts';
 import { PLACE_RULES, PRACTICE_RULES } from './rules/place.ts';
@@ -27,7 +28,7 @@ const NO_ROOM: Omit<RuleHit, 'because'> = {
   ruleId: 'place.noRoom',
   verdict: 'refuse',
   overridable: false,
-  source: 'keep-outs are never broken',
+  source: 'geometry of the harness; practice figure: distances kept clear',
   allowedIf: 'a keep-out were moved, or the stub beside the connector released',
 };
 
@@ -79,6 +80,15 @@ const SIZING_RULES: Record<Failure['lacks'], string> = {
   duty: 'tap.cannotRejoin',
 };
 
+/** Where a sizing that failed got its figures. */
+const BARRED_FROM: Record<Failure['lacks'], Source> = {
+  barrel: 'stamped on the part, else usual: copper range, 2 % at both limits',
+  sleeve: 'practice figure: how a sleeve slides and grips',
+  wires: 'trade practice',
+  solid: 'trade practice',
+  duty: 'trade practice',
+};
+
 /** What rules look at, and what bars the method before they do. */
 function caseOf(
   { method, splices, sized, room, freeMm }: Prepared,
@@ -111,7 +121,7 @@ function caseOf(
           ruleId: SIZING_RULES[sized.lacks],
           verdict: 'refuse',
           because: sized.because,
-          source: 'an end whose copper no part holds',
+          source: BARRED_FROM[sized.lacks],
           overridable: false,
         },
       ],

@@ -6,6 +6,7 @@ import type { Practice } from '../practice/index.ts';
 import type { JointWires } from '../sizing/index.ts';
 import type { Range } from '../stock/index.ts';
 import type { WireSpec } from '../wire/index.ts';
+import type { Source } from './source.ts';
 
 /** A lead that starts at a connector: at the run's start or its end; a pigtail's is only so long. */
 export interface LeadSite {
@@ -104,7 +105,7 @@ export interface RuleHit {
   readonly ruleId: string;
   readonly verdict: Verdict;
   readonly because: string;
-  readonly source: string;
+  readonly source: Source;
   /** Whether a person may use the method all the same, with a reason. */
   readonly overridable: boolean;
   /** What would have to change for the refusal to fall. */
@@ -116,7 +117,7 @@ export interface Rule {
   readonly id: string;
   readonly subject: string;
   readonly verdict: Exclude<Verdict, 'prefer'>;
-  readonly source: string;
+  readonly source: Source;
   readonly overridable: boolean;
   readonly allowedIf?: string;
   /** The sentence, figures filled in, where the rule applies. */
@@ -127,7 +128,7 @@ export interface Rule {
 export interface Preference {
   readonly id: string;
   readonly subject: string;
-  readonly source: string;
+  readonly source: Source;
   readonly penalty: (where: MethodCase) => number;
   /** Why the one with the lower penalty goes before the other. */
   readonly because: (better: MethodCase, worse: MethodCase) => string;

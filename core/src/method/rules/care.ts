@@ -9,7 +9,7 @@ export const CARE_RULES: readonly Rule[] = [
     subject: 'low-level circuit',
     verdict: 'require',
     overridable: true,
-    source: 'a low-level signal reads the joint as well',
+    source: 'physics of copper: resistance at 20 °C of the joint’s length, not under 10 mm',
     speaks: ({ site, joints }) => {
       const [joint] = joints;
       if (site.circuitKind !== 'lowLevel' || !joint) return undefined;
@@ -22,7 +22,7 @@ export const CARE_RULES: readonly Rule[] = [
     subject: 'twisted pair',
     verdict: 'require',
     overridable: true,
-    source: 'untwisted 50 at most, 33–50 turns per metre',
+    source: 'practice figure: untwisted at most',
     speaks: ({ site, practice }) =>
       site.circuitKind === 'data'
         ? `A data wire: at most ${figure(practice.figures.untwistedAtMostMm, 0)} mm untwisted, twisted again at ${TURNS_PER_M.least}–${TURNS_PER_M.most} turns per metre, both wires equally long.`
@@ -33,7 +33,7 @@ export const CARE_RULES: readonly Rule[] = [
     subject: 'shield',
     verdict: 'require',
     overridable: true,
-    source: 'the shield is joined separately, its drain insulated',
+    source: 'trade practice',
     speaks: ({ site }) =>
       site.circuitKind === 'shielded'
         ? 'Join the shield by itself, beside the core’s splice, and insulate its drain.'
@@ -44,7 +44,7 @@ export const CARE_RULES: readonly Rule[] = [
     subject: 'ignition or injector feed',
     verdict: 'require',
     overridable: true,
-    source: 'voltage drop of a joint under load',
+    source: 'trade practice: usual limit of a drop over one joint',
     speaks: ({ site }) =>
       site.circuitKind === 'ignition'
         ? `An ignition or injector feed pulses: measure the drop over the joint while it runs, at most ${JOINT_DROP_MV} mV; a beeper proves nothing.`
@@ -55,7 +55,7 @@ export const CARE_RULES: readonly Rule[] = [
     subject: 'larger insert',
     verdict: 'warn',
     overridable: true,
-    source: 'a step up over two sizes: check barrel, terminal and seal',
+    source: 'our own figure: two sizes of its series',
     speaks: ({ site, splices }) => {
       if (splices !== 2 || site.insertStepsUp <= 2) return undefined;
       return `The insert's ${figure(areaMm2(site.insertWire.size), 2)} mm² is ${site.insertStepsUp} sizes above the ${figure(areaMm2(site.wire.size), 2)} it replaces: check that barrel, terminal and seal still take it.`;

@@ -12,8 +12,6 @@ const SENSITIVE: Partial<Record<CircuitKind, string>> = {
   shielded: 'shielded',
 };
 
-const VAPOUR = 'fuel vapour: no flame, no iron, hot air only once aired and measured';
-
 /** Refusals that come from the place: they hold in every practice. */
 export const PLACE_RULES: readonly Rule[] = [
   {
@@ -21,7 +19,7 @@ export const PLACE_RULES: readonly Rule[] = [
     subject: 'soldered joint',
     verdict: 'refuse',
     overridable: false,
-    source: 'refused in every practice',
+    source: 'trade practice',
     allowedIf: 'the zone did not vibrate',
     speaks: ({ family, site }) =>
       family.joins === 'solder' && isVibrating(site.zone)
@@ -33,7 +31,7 @@ export const PLACE_RULES: readonly Rule[] = [
     subject: 'soldered joint',
     verdict: 'refuse',
     overridable: false,
-    source: 'refused in every practice',
+    source: 'trade practice',
     allowedIf: 'no part of the run bent in use',
     speaks: ({ family, site }) =>
       family.joins === 'solder' && site.flexing !== undefined
@@ -45,7 +43,7 @@ export const PLACE_RULES: readonly Rule[] = [
     subject: 'soldered joint',
     verdict: 'refuse',
     overridable: false,
-    source: 'soldered joints stand 125 °C',
+    source: 'trade practice: soldered joints are rated 125 °C',
     allowedIf: 'the place stayed under 125 °C',
     speaks: ({ family, site }) =>
       family.joins === 'solder' && site.placeC > 125
@@ -57,7 +55,7 @@ export const PLACE_RULES: readonly Rule[] = [
     subject: 'iron or flame',
     verdict: 'refuse',
     overridable: false,
-    source: VAPOUR,
+    source: 'trade practice',
     allowedIf: 'there were no fuel vapour',
     speaks: ({ method, site }) =>
       (method.acts.includes('iron') || method.acts.includes('flame')) && site.zone.fuelVapour
@@ -69,7 +67,7 @@ export const PLACE_RULES: readonly Rule[] = [
     subject: 'hot air',
     verdict: 'refuse',
     overridable: false,
-    source: VAPOUR,
+    source: 'trade practice',
     allowedIf: 'the zone were aired and measured, and the gate said so',
     speaks: ({ method, site }) =>
       method.acts.includes('hotAir') && !method.acts.includes('iron') && site.zone.fuelVapour && !site.vapourAired
@@ -81,7 +79,7 @@ export const PLACE_RULES: readonly Rule[] = [
     subject: 'wrapped seal',
     verdict: 'refuse',
     overridable: false,
-    source: 'a damp or wet run needs an adhesive sleeve; a wrap seals a cut wire only where vapour forbids heat',
+    source: 'trade practice',
     allowedIf: 'vapour forbade heat here',
     speaks: ({ method, site }) =>
       method.seal === 'wrap' && site.zone.moisture !== 'dry' && (!site.zone.fuelVapour || site.vapourAired)
@@ -93,7 +91,7 @@ export const PLACE_RULES: readonly Rule[] = [
     subject: 'wrapped seal',
     verdict: 'refuse',
     overridable: false,
-    source: 'tape only where no end can be freed, vapour forbids heat, or no sleeve stands the place',
+    source: 'trade practice',
     allowedIf: 'no sleeve could be slid on, or none stood the heat of the place',
     speaks: ({ method, site, facts }) =>
       method.seal === 'wrap' &&
@@ -111,7 +109,7 @@ export const PLACE_RULES: readonly Rule[] = [
     subject: 'open joint',
     verdict: 'refuse',
     overridable: false,
-    source: 'a damp or wet run needs a sealed joint',
+    source: 'trade practice',
     allowedIf: 'the run stayed dry',
     speaks: ({ method, family, site }) =>
       method.seal === 'none' && !family.openEnded && site.zone.moisture !== 'dry'
@@ -123,7 +121,7 @@ export const PLACE_RULES: readonly Rule[] = [
     subject: 'temperature',
     verdict: 'refuse',
     overridable: false,
-    source: 'sleeve, part or tape rated under ambient + own heating',
+    source: 'stamped on the part, else usual; physics of copper: own heating by its load',
     allowedIf: 'the place stayed cooler',
     speaks: ({ joints, site }) => {
       const weak = joints.flatMap((joint) => joint.rated).find((item) => item.ratedC < site.placeC);
@@ -135,7 +133,7 @@ export const PLACE_RULES: readonly Rule[] = [
     subject: 'single-wall sleeve',
     verdict: 'refuse',
     overridable: false,
-    source: 'numbers, sleeves: single wall only where it is dry',
+    source: 'trade practice',
     allowedIf: 'the run stayed dry',
     speaks: ({ joints, site }) => {
       const plain = joints.map(({ seal }) => seal).find((seal) => seal.kind === 'sleeve' && !seal.adhesive);
@@ -149,7 +147,7 @@ export const PLACE_RULES: readonly Rule[] = [
     subject: 'thickness',
     verdict: 'warn',
     overridable: true,
-    source: 'numbers, joints: a part is picked for its place; thickness warns',
+    source: 'geometry of the harness: conduit bore less bundle',
     speaks: ({ joints, site }) => {
       if (site.conduitMarginMm === undefined) return undefined;
       const thickest = jacketDiameterMm(site.wire) + site.conduitMarginMm;
@@ -164,7 +162,7 @@ export const PLACE_RULES: readonly Rule[] = [
     subject: 'closed-end cap',
     verdict: 'refuse',
     overridable: false,
-    source: 'a closed-end cap belongs in a dry, still cabin only',
+    source: 'trade practice',
     allowedIf: 'the run stood still and dry',
     speaks: ({ family, site }) =>
       family.openEnded && (site.zone.moisture !== 'dry' || isVibrating(site.zone))
@@ -176,7 +174,7 @@ export const PLACE_RULES: readonly Rule[] = [
     subject: 'closed-end cap',
     verdict: 'refuse',
     overridable: false,
-    source: 'choosing, refusals: never on low-level, data or shielded circuits',
+    source: 'trade practice',
     allowedIf: 'the circuit carried power',
     speaks: ({ family, site }) => {
       const sort = SENSITIVE[site.circuitKind];
@@ -188,7 +186,7 @@ export const PLACE_RULES: readonly Rule[] = [
     subject: 'main wire',
     verdict: 'refuse',
     overridable: false,
-    source: 'the main wire must not be cut',
+    source: 'trade practice',
     allowedIf: 'the main wire might be cut',
     speaks: ({ method, site }) =>
       site.mainUncut && !method.leavesWhole
@@ -200,7 +198,7 @@ export const PLACE_RULES: readonly Rule[] = [
     subject: 'sleeve',
     verdict: 'refuse',
     overridable: false,
-    source: 'a sleeve must be slid on first',
+    source: 'geometry of the harness',
     allowedIf: 'an end were freed',
     speaks: ({ method, site }) =>
       method.window && method.seal === 'sleeve' && site.freedEndMm === undefined
@@ -212,7 +210,7 @@ export const PLACE_RULES: readonly Rule[] = [
     subject: 'piercing tap',
     verdict: 'refuse',
     overridable: false,
-    source: 'never a permanent repair',
+    source: 'trade practice',
     allowedIf: 'it were a temporary repair with a date to come back',
     speaks: ({ family, site }) =>
       family.temporary !== undefined && site.temporaryUntil === undefined
@@ -228,7 +226,7 @@ export const PRACTICE_RULES: readonly Rule[] = [
     subject: 'soldered joint',
     verdict: 'refuse',
     overridable: true,
-    source: 'practice: crimp only',
+    source: 'the shop’s school',
     allowedIf: 'the practice were crimp first or bench solder',
     speaks: ({ family, practice }) =>
       family.joins === 'solder' && practice.school === 'crimpOnly' ? 'The practice is crimp only.' : undefined,
@@ -238,7 +236,7 @@ export const PRACTICE_RULES: readonly Rule[] = [
     subject: 'soldered joint',
     verdict: 'refuse',
     overridable: true,
-    source: 'practice: crimp first allows solder where the whole joint is still and dry',
+    source: 'the shop’s school',
     allowedIf: 'the run stayed dry, or the practice were bench solder',
     speaks: ({ family, practice, site }) =>
       family.joins === 'solder' &&

@@ -6,7 +6,6 @@ import { areaMm2 } from '../../wire/index.ts';
 import type { MethodCase, Preference } from '../types.ts';
 import { hasSolid, noRoomToPark } from './shelf.ts';
 
-const SOURCE = 'order of preference';
 /** Low-level and data wires up to this copper are joined slim and short, mm² (AWG 20 counts). */
 const THIN_MM2 = 0.52;
 
@@ -45,7 +44,7 @@ export const PREFERENCES: readonly Preference[] = [
   {
     id: 'prefer.fewestSplices',
     subject: 'approach',
-    source: 'the approach comes first: fewest splices',
+    source: 'trade practice',
     penalty: ({ splices }) => splices,
     because: (better, worse) => {
       const lap = worse.joints[0]?.reach;
@@ -58,7 +57,7 @@ export const PREFERENCES: readonly Preference[] = [
   {
     id: 'prefer.builtInSeal',
     subject: 'sleeve',
-    source: 'no room to park a sleeve: built-in seal first',
+    source: 'practice figure: where a sleeve is parked, from a crimp and from solder',
     penalty: (where) =>
       Number(
         noRoomToPark(where) ||
@@ -70,7 +69,7 @@ export const PREFERENCES: readonly Preference[] = [
   {
     id: 'prefer.benchSolder',
     subject: 'practice',
-    source: 'practice: bench solder',
+    source: 'the shop’s school',
     penalty: ({ practice, firstOfSoldered }) => Number(practice.school === 'benchSolder' && !firstOfSoldered),
     because: (better) =>
       `Bench solder practice, and the run stands still${isDry(better) ? ' and dry' : ''}: ${better.method.lay ?? 'a soldered joint'} is slim and lasts.`,
@@ -78,7 +77,7 @@ export const PREFERENCES: readonly Preference[] = [
   {
     id: 'prefer.slimClip',
     subject: 'bundle',
-    source: 'dry and tight, or thin low-level or data wire: clip first',
+    source: 'practice figure: tight conduit margin',
     penalty: (where) => Number(isDry(where) && (isTight(where) || isThinSensitive(where)) && !where.family.sideBySide),
     because: (better) =>
       isThinSensitive(better)
@@ -88,14 +87,14 @@ export const PREFERENCES: readonly Preference[] = [
   {
     id: 'prefer.solidFolded',
     subject: 'solid wire',
-    source: 'solid wire: folded in a barrel',
+    source: 'trade practice',
     penalty: (where) => Number(hasSolid(where.site) && !folds(where)),
     because: () => 'Solid wire doubled over in a barrel cannot turn or creep out.',
   },
   {
     id: 'prefer.stepDown',
     subject: 'two sizes',
-    source: 'two sizes: step-down when no plain barrel holds both',
+    source: 'trade practice',
     penalty: (where) => Number(!where.method.gripsTwoSizes && unlikeEnds(where) !== undefined),
     because: (better) => {
       const [a = 0, b = 0] = unlikeEnds(better) ?? [];
@@ -105,14 +104,14 @@ export const PREFERENCES: readonly Preference[] = [
   {
     id: 'prefer.unfolded',
     subject: 'fold-over',
-    source: 'right size without folding goes first',
+    source: 'trade practice',
     penalty: (where) => Number(!hasSolid(where.site) && folds(where)),
     because: () => 'It holds the copper as it is; the other needs it doubled over.',
   },
   {
     id: 'prefer.clipForMany',
     subject: 'number of wires',
-    source: 'three wires and more: clip first',
+    source: 'trade practice',
     penalty: ({ site, family }) => Number(site.branchWires.length > 0 && !family.sideBySide),
     because: (better) =>
       `${2 + better.site.branchWires.length} wires meet: side by side in a clip all of them lie under the crimp.`,
@@ -120,14 +119,14 @@ export const PREFERENCES: readonly Preference[] = [
   {
     id: 'prefer.threeEnds',
     subject: 'circuit to be added',
-    source: 'three-end splice; a bared window when the main wire must not be cut',
+    source: 'trade practice',
     penalty: ({ method }) => Number(method.window === true),
     because: () => 'The main wire may be cut: three ends in one crimp hold better than a joint on a bared window.',
   },
   {
     id: 'prefer.lowestLimit',
     subject: 'number of wires',
-    source: 'the part whose upper limit is lowest among those that hold',
+    source: 'stamped on the part, else usual: copper range',
     penalty: ({ site, family, joints }) =>
       site.branchWires.length > 0 && family.sideBySide ? Math.max(0, ...joints.map((joint) => joint.upperLimitMm2)) : 0,
     because: (better, worse) =>
@@ -136,7 +135,7 @@ export const PREFERENCES: readonly Preference[] = [
   {
     id: 'prefer.order',
     subject: 'method',
-    source: 'damp or wet: sealed butt, clip + sleeve, plain barrel + sleeve; dry the same',
+    source: 'trade practice',
     penalty: orderOf,
     because: (better, worse) => orderBecause(better, worse),
     against: (better, worse) => orderAgainst(better, worse),
@@ -144,28 +143,28 @@ export const PREFERENCES: readonly Preference[] = [
   {
     id: 'prefer.ratchet',
     subject: 'tool',
-    source: 'ratchet tool in calibration first',
+    source: 'the tool’s own record',
     penalty: (where) => Number(!isCurrent(where)),
     because: () => 'Its ratchet tool is in calibration.',
   },
   {
     id: 'prefer.fewerSteps',
     subject: 'work',
-    source: SOURCE,
+    source: 'our own figure: bench steps of each method',
     penalty: ({ method }) => method.steps,
     because: (better, worse) => `${worse.method.steps - better.method.steps} steps fewer.`,
   },
   {
     id: 'prefer.shorter',
     subject: 'work',
-    source: SOURCE,
+    source: 'our own figure: minutes of each method',
     penalty: ({ method }) => method.minutes,
     because: (better, worse) => `${worse.method.minutes - better.method.minutes} minutes less.`,
   },
   {
     id: 'prefer.slimmer',
     subject: 'bundle',
-    source: SOURCE,
+    source: 'stamped on the part, else usual: thickness crimped',
     penalty: bodyMm,
     because: (better, worse) => `Slimmer by ${figure(bodyMm(worse) - bodyMm(better), 1)} mm.`,
   },

@@ -34,7 +34,7 @@ export const SHELF_RULES: readonly Rule[] = [
     subject: 'sleeve',
     verdict: 'refuse',
     overridable: false,
-    source: 'a sleeve must be slid on first',
+    source: 'geometry of the harness: free wire beside the joint',
     allowedIf: 'an end were freed',
     speaks: (where) => {
       const need = parkingNeedMm(where);
@@ -48,7 +48,7 @@ export const SHELF_RULES: readonly Rule[] = [
     subject: 'part',
     verdict: 'shelf',
     overridable: true,
-    source: 'shelf',
+    source: 'counted on the shelf',
     allowedIf: 'the part were on the shelf',
     speaks: ({ missingParts }) => (missingParts.length > 0 ? notOnShelf(missingParts) : undefined),
   },
@@ -57,7 +57,7 @@ export const SHELF_RULES: readonly Rule[] = [
     subject: 'tool',
     verdict: 'shelf',
     overridable: true,
-    source: 'shelf',
+    source: 'counted on the shelf',
     allowedIf: 'the tool or die were there',
     speaks: ({ missingTasks }) =>
       missingTasks.length > 0
@@ -69,7 +69,7 @@ export const SHELF_RULES: readonly Rule[] = [
     subject: 'tool',
     verdict: 'warn',
     overridable: true,
-    source: 'hands differ: a ratchet does not let go early',
+    source: 'the tool’s own record',
     speaks: ({ tools }) => {
       const hand = tools.find((tool) => !tool.ratchet && tool.tasks.some((task) => TOOL_TASKS[task].isCrimp));
       return hand && `${hand.name} has no ratchet: tug every crimp and look at each one twice.`;
@@ -80,7 +80,7 @@ export const SHELF_RULES: readonly Rule[] = [
     subject: 'tool',
     verdict: 'warn',
     overridable: true,
-    source: 'a crimper is trusted until its calibration runs out',
+    source: 'the tool’s own record: calibrated until',
     speaks: ({ tools, site }) => {
       const old = tools.find(
         (tool) =>
@@ -97,7 +97,7 @@ export const SHELF_RULES: readonly Rule[] = [
     subject: 'sleeve',
     verdict: 'warn',
     overridable: true,
-    source: 'parked clear of the heat, or with a heat clamp between',
+    source: 'practice figure: where a sleeve is parked, from a crimp and from solder',
     speaks: (where) => {
       const need = parkingNeedMm(where);
       return need && noRoomToPark(where) && where.freeMm >= need.sleeveMm
@@ -110,7 +110,7 @@ export const SHELF_RULES: readonly Rule[] = [
     subject: 'fold-over',
     verdict: 'warn',
     overridable: true,
-    source: 'solid or thin copper is doubled where the barrel has room',
+    source: 'stamped on the part, else usual: copper range and bore',
     speaks: ({ joints }) =>
       joints.some((joint) => joint.foldMissing)
         ? 'No barrel takes this copper doubled over: it goes in single, so tug it with care.'
@@ -121,7 +121,7 @@ export const SHELF_RULES: readonly Rule[] = [
     subject: 'sleeve',
     verdict: 'require',
     overridable: true,
-    source: 'jackets too unlike for one sleeve',
+    source: 'practice figure: how a sleeve slides and grips',
     speaks: ({ joints }) => {
       const built = joints.flatMap((joint) =>
         joint.seal.kind === 'sleeve' && joint.seal.buildUp ? [joint.seal.buildUp] : [],
@@ -137,7 +137,7 @@ export const SHELF_RULES: readonly Rule[] = [
     subject: 'solid wire',
     verdict: 'warn',
     overridable: true,
-    source: 'solid wire breaks where it shakes',
+    source: 'trade practice',
     speaks: ({ site }) =>
       hasSolid(site) && isVibrating(site.zone)
         ? 'Solid wire does not belong in a shaking run: a stranded insert of the same size would mend it.'
