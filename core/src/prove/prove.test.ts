@@ -71,7 +71,22 @@ describe('resistance of a joint', () => {
     });
   });
   it('alarms at 50 mV ÷ load when that is less', () =>
-    expect(resistanceLimits(wire(0.5), 15, 100)).toMatchObject({ alarmMilliohm: 0.5, alarmFrom: '50 mV under load' }));
+    expect(resistanceLimits(wire(0.5), 15, 60)).toMatchObject({
+      alarmMilliohm: expect.closeTo(50 / 60, 9),
+      alarmFrom: '50 mV under load',
+    }));
+  test.each([
+    [0.75, 10, 0.3, 0.6, 'the least that a shop meter shows'],
+    [0.5, 10, 0.352, 0.703, 'twice the wire'],
+    [0.05, 20, 7.034, 5, '5 mΩ'],
+    [35, 38, 0.3, 0.6, 'the least that a shop meter shows'],
+  ])('%f mm² over %f mm: good to %f, alarm at %f from %s', (area, long, good, alarm, from) => {
+    const limits = resistanceLimits(wire(area), long);
+    expect([limits.goodMilliohm, limits.alarmMilliohm]).toEqual([expect.closeTo(good, 3), expect.closeTo(alarm, 3)]);
+    expect(limits.alarmFrom).toBe(from);
+  });
+  it('a heavy load asks no less than a shop meter shows', () =>
+    expect(resistanceLimits(wire(0.5), 15, 100)).toMatchObject({ alarmMilliohm: 0.6 }));
 });
 
 describe('rulings on a sealed butt of 2.5 mm²', () => {
@@ -94,7 +109,7 @@ describe('rulings on a sealed butt of 2.5 mm²', () => {
     ['tug', { kind: 'tug', newtons: 20, held: true }, 'open', /proves nothing/],
     ['tug', { kind: 'tug', newtons: 60, held: false }, 'scrap', /let go at 60 N/],
     ['resistance', { kind: 'resistance', milliohm: 0.1 }, 'pass', /same length of wire/],
-    ['resistance', { kind: 'resistance', milliohm: 0.3 }, 'scrap', /alarm/],
+    ['resistance', { kind: 'resistance', milliohm: 0.7 }, 'scrap', /alarm/],
   ])('%s %j: %s', (id, value, verdict, cause) => {
     const ruling = ruled(id, value);
     expect(ruling.verdict).toBe(verdict);

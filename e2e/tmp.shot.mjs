@@ -1,0 +1,17 @@
+import { chromium } from 'playwright';
+import fs from 'node:fs';
+const base='http://127.0.0.1:4711';
+const b = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox'] });
+const page = await b.newPage({ viewport: { width: 1280, height: 800 } });
+await page.goto(base + '/'); await page.getByRole('button', { name: 'Ines Valdur' }).first().click().catch(() => {});
+const text = fs.readFileSync('/tmp/t/own.json', 'utf8');
+const res = await page.evaluate(async (text) => { const r = await fetch('/api/jobs/import', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ text, by: 'Ines Valdur', writeId: crypto.randomUUID() }) }); return [r.status, await r.text()]; }, text);
+const id = JSON.parse(res[1]).id; console.log(res[0], id); fs.writeFileSync('/tmp/t/jid', id);
+const shot = async (n, full = false) => { await page.waitForTimeout(700); await page.screenshot({ path: `/tmp/t/${n}.png`, fullPage: full }); };
+await page.goto(`${base}/jobs/${id}/decide`); await page.waitForTimeout(1500); await shot('d1');
+console.log(page.url());
+await page.goto(`${base}/jobs/${id}/bench`); await page.waitForTimeout(1200); await shot('b1');
+await page.goto(`${base}/jobs/${id}/layout`); await page.waitForTimeout(1200); await shot('l1');
+await page.goto(`${base}/jobs/${id}/prove`); await page.waitForTimeout(1200); await shot('p1');
+await page.goto(`${base}/shelf`); await page.waitForTimeout(800); await shot('s1');
+await b.close();
