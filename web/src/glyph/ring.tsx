@@ -24,9 +24,9 @@ export const RING: Glyph = {
     'ring.melted good': (
       <>
         {inSleeve}
+        {sleeve}
         <rect x={56} y={21} width={48} height={14} rx={6} fill={SOLDER} />
         {turns('#8C9197')}
-        {sleeve}
         {glue(40)}
         {glue(120)}
       </>
@@ -34,16 +34,16 @@ export const RING: Glyph = {
     'ring.melted ring': (
       <>
         {inSleeve}
-        {copper(56, 104)}
         {sleeve}
+        {copper(56, 104)}
         <rect x={72} y={15} width={16} height={26} rx={5} fill="none" stroke={SOLDER} strokeWidth={5} />
       </>
     ),
     'ring.melted beside': (
       <>
         {inSleeve}
-        <rect x={56} y={24} width={48} height={8} fill={COPPER_HEX} />
         {sleeve}
+        <rect x={56} y={24} width={48} height={8} fill={COPPER_HEX} />
         <path d="M40 18q8 10 0 20M44 18q8 10 0 20" stroke={SOLDER} strokeWidth={5} fill="none" />
       </>
     ),

@@ -131,6 +131,7 @@ const MADE_HERE = [
 
 /** The draft of a finding that is there. */
 export function draftOf(finding: Finding): Draft {
+  const all: Readonly<Record<string, unknown>> = { ...finding };
   return {
     id: finding.id,
     circuitIds: [finding.circuitId],
@@ -151,10 +152,7 @@ export function draftOf(finding: Finding): Draft {
     freeCavity: 'freeCavity' in finding ? (finding.freeCavity?.cavity ?? '') : '',
     farWire: finding.farWire,
     insertWire: finding.insertWire,
-    rest: restOf({ ...finding }, [
-      ...MADE_HERE,
-      ...Object.keys(ownFieldsOf(finding.kind)),
-    ]),
+    rest: restOf(all, [...MADE_HERE, ...Object.keys(ownFieldsOf(finding.kind))]),
     temporaryUntil: finding.temporaryUntil ?? '',
     note: finding.note ?? '',
   };
