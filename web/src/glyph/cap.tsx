@@ -2,6 +2,10 @@ import { copper, wireFrom } from '../shapes/lookShapes.tsx';
 import { Arrow, Caption, Copper, Wire, Y } from '../shapes/stepShapes.tsx';
 import { JOINT, type Glyph } from './types.ts';
 
+const shell = (
+  <rect x={80} y={12} width={60} height={32} rx={10} fill="var(--copper)" fillOpacity={0.55} stroke="var(--copper)" />
+);
+
 /** A cap over wires that come from one side. */
 export const CAP: Glyph = {
   mark: ({ x, y, wide, high }) => (
@@ -34,32 +38,14 @@ export const CAP: Glyph = {
     'cap.wires good': (
       <>
         {wireFrom(2, 80)}
-        <rect
-          x={80}
-          y={12}
-          width={60}
-          height={32}
-          rx={10}
-          fill="var(--copper)"
-          fillOpacity={0.55}
-          stroke="var(--copper)"
-        />
+        {shell}
         {copper(80, 126)}
       </>
     ),
     'cap.wires loose': (
       <>
         {wireFrom(2, 60)}
-        <rect
-          x={80}
-          y={12}
-          width={60}
-          height={32}
-          rx={10}
-          fill="var(--copper)"
-          fillOpacity={0.55}
-          stroke="var(--copper)"
-        />
+        {shell}
         {copper(60, 90)}
       </>
     ),
@@ -67,16 +53,7 @@ export const CAP: Glyph = {
       <>
         {wireFrom(2, 48)}
         {copper(48, 126)}
-        <rect
-          x={80}
-          y={12}
-          width={60}
-          height={32}
-          rx={10}
-          fill="var(--copper)"
-          fillOpacity={0.55}
-          stroke="var(--copper)"
-        />
+        {shell}
       </>
     ),
   },

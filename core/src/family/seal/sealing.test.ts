@@ -144,7 +144,12 @@ describe('joints of several parts', () => {
     foldMissing: false,
   };
   it('name what they use and what rates them, the joint’s own first', () => {
-    const made = sealedJoints('sleeve', request([tube('short', 4, 0.8), tube('outer', 9, 2.6)], [0.5], [4]), BARE, joint);
+    const made = sealedJoints(
+      'sleeve',
+      request([tube('short', 4, 0.8), tube('outer', 9, 2.6)], [0.5], [4]),
+      BARE,
+      joint,
+    );
     expect(made.ok && made.joints[0]).toMatchObject({
       usesPartIds: ['p', 'outer', 'short'],
       rated: [{ name: 'Part' }, { name: 'Sleeve outer' }, { name: 'Sleeve short' }],

@@ -232,7 +232,7 @@ const ENTRIES: { readonly [K in Check['kind']]: EntryOf<K> } = {
 
 function Entry(props: Omit<CheckBlockProps, 'ruling'>) {
   const One = ENTRIES[props.check.kind] as EntryOf<Check['kind']>;
-  return <One {...(props)} />;
+  return <One {...props} />;
 }
 
 /** One check: how it is made, its entry, and the ruling with cause and next action. */
