@@ -63,7 +63,7 @@ describe('what to order, and what stands in for it', () => {
       'the built-in seal: a sleeve has to be slid on first',
 
       'one step more',
-      'a minute more',
+      'one minute more',
     ]);
   });
   it('says nothing while the best is there', () =>

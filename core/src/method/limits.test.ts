@@ -27,5 +27,9 @@ describe('every rule speaks where it should, and not one step beside it', () => 
         .filter(({ overridable }) => overridable)
         .map(({ id }) => id),
     ).toEqual(['practice.crimpOnly', 'practice.solderStillAndDry']);
+    expect(RULES.filter(({ verdict, overridable }) => verdict === 'require' && !overridable)).toEqual([]);
+    expect(RULES.filter(({ verdict, overridable }) => verdict === 'warn' && !overridable).map(({ id }) => id)).toEqual(
+      [],
+    );
   });
 });

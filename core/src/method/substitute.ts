@@ -1,4 +1,4 @@
-import { figure } from '../units/index.ts';
+import { counted, figure } from '../units/index.ts';
 import { methodById } from '../family/index.ts';
 import type { RankedMethod } from './types.ts';
 
@@ -39,9 +39,8 @@ export function whatItLoses(wanted: RankedMethod, other: RankedMethod): string[]
   )
     loses.push('the copper has to be doubled over');
   const steps = b.steps - a.steps;
-  if (steps > 0) loses.push(steps === 1 ? 'one step more' : `${steps} steps more`);
-  if (b.minutes > a.minutes)
-    loses.push(b.minutes - a.minutes === 1 ? 'a minute more' : `${b.minutes - a.minutes} minutes more`);
+  if (steps > 0) loses.push(`${counted(steps, 'step')} more`);
+  if (b.minutes > a.minutes) loses.push(`${counted(b.minutes - a.minutes, 'minute')} more`);
   return loses;
 }
 

@@ -1,9 +1,9 @@
 import { TOOL_TASKS } from '../../catalogue/index.ts';
-import { moistureInWords } from '../../harness/index.ts';
 import { holds, sumAreaMm2, type JointWires } from '../../sizing/index.ts';
-import { figure } from '../../units/index.ts';
+import { counted, figure } from '../../units/index.ts';
 import { areaMm2 } from '../../wire/index.ts';
 import type { MethodCase, Preference } from '../types.ts';
+import { bodyMm, orderAgainst, orderBecause, splicesInWords } from './orderWords.ts';
 import { hasSolid, noRoomToPark } from './shelf.ts';
 
 /** Low-level and data wires up to this copper are joined slim and short, mm² (AWG 20 counts). */
@@ -15,7 +15,6 @@ const isTight = ({ site, practice }: MethodCase): boolean =>
 const isThinSensitive = ({ site }: MethodCase): boolean =>
   (site.circuitKind === 'lowLevel' || site.circuitKind === 'data') && areaMm2(site.wire.size) <= THIN_MM2;
 const folds = ({ joints }: MethodCase): boolean => joints.some((joint) => joint.left.folded || joint.right.folded);
-const bodyMm = ({ joints }: MethodCase): number => Math.max(0, ...joints.map((joint) => joint.bodyDiameterMm));
 const isCurrent = ({ tools, site }: MethodCase): boolean =>
   tools.every(
     (tool) =>
@@ -50,9 +49,9 @@ export const PREFERENCES: readonly Preference[] = [
       const lap = worse.joints[0]?.reach;
       const taken =
         lap?.kind === 'lapped' && lap.lapMm > 0 ? ` takes a lap of ${figure(lap.lapMm)} mm as well and` : '';
-      return `${worse.method.name}${taken} would need ${worse.splices === 2 ? 'two splices' : `${worse.splices} splices`}${better.splices === 1 ? '; this one does it with one' : ''}.`;
+      return `${worse.method.name}${taken} would need ${splicesInWords(worse)}${better.splices === 1 ? '; this one does it with one' : ''}.`;
     },
-    against: (_better, worse) => `It would need ${worse.splices === 2 ? 'two splices' : `${worse.splices} splices`}.`,
+    against: (_better, worse) => `It would need ${splicesInWords(worse)}.`,
   },
   {
     id: 'prefer.builtInSeal',
@@ -129,16 +128,19 @@ export const PREFERENCES: readonly Preference[] = [
     source: 'stamped on the part, else usual: copper range',
     penalty: ({ site, family, joints }) =>
       site.branchWires.length > 0 && family.sideBySide ? Math.max(0, ...joints.map((joint) => joint.upperLimitMm2)) : 0,
-    because: (better, worse) =>
-      `${better.joints[0]?.fitsWords ?? better.method.name}: its upper limit of ${figure(better.joints[0]?.upperLimitMm2 ?? 0)} mm² is nearer than ${figure(worse.joints[0]?.upperLimitMm2 ?? 0)}, so the crimp closes tighter${better.joints[0]?.sides ? `; sides ${better.joints[0].sides}` : ''}.`,
+    because: (better, worse) => {
+      const [joint, limit] = [better.joints[0], worse.joints[0]?.upperLimitMm2];
+      if (!joint || limit === undefined) return `${better.method.name}: the crimp closes tighter.`;
+      return `${joint.fitsWords}: its upper limit of ${figure(joint.upperLimitMm2)} mm² is nearer than ${figure(limit)}, so the crimp closes tighter${joint.sides ? `; sides ${joint.sides}` : ''}.`;
+    },
   },
   {
     id: 'prefer.order',
     subject: 'method',
     source: 'trade practice',
     penalty: orderOf,
-    because: (better, worse) => orderBecause(better, worse),
-    against: (better, worse) => orderAgainst(better, worse),
+    because: orderBecause,
+    against: orderAgainst,
   },
   {
     id: 'prefer.ratchet',
@@ -152,49 +154,21 @@ export const PREFERENCES: readonly Preference[] = [
     subject: 'work',
     source: 'our own figure: bench steps of each method',
     penalty: ({ method }) => method.steps,
-    because: (better, worse) => `${worse.method.steps - better.method.steps} steps fewer.`,
+    because: (better, worse) => `As sound, and ${counted(worse.method.steps - better.method.steps, 'step')} fewer.`,
   },
   {
     id: 'prefer.shorter',
     subject: 'work',
     source: 'our own figure: minutes of each method',
     penalty: ({ method }) => method.minutes,
-    because: (better, worse) => `${worse.method.minutes - better.method.minutes} minutes less.`,
+    because: (better, worse) =>
+      `As sound, and ${counted(worse.method.minutes - better.method.minutes, 'minute')} less.`,
   },
   {
     id: 'prefer.slimmer',
     subject: 'bundle',
     source: 'stamped on the part, else usual: thickness crimped',
     penalty: bodyMm,
-    because: (better, worse) => `Slimmer by ${figure(bodyMm(worse) - bodyMm(better), 1)} mm.`,
+    because: (better, worse) => `As sound, and ${figure(bodyMm(worse) - bodyMm(better), 1)} mm slimmer.`,
   },
 ];
-
-const stepsMore = (count: number): string => (count === 1 ? 'one step more' : `${count} steps more`);
-
-/** What the later one in the order has and lacks: slimmer or not, with a sleeve to slide on, and more steps. */
-function orderAgainst(better: MethodCase, worse: MethodCase): string {
-  if (worse.family.joins === 'solder') return orderBecause(better, worse);
-  const slimmer = bodyMm(better) - bodyMm(worse);
-  const extra = worse.method.steps - better.method.steps;
-  const sleeve = worse.method.seal === 'sleeve' ? 'needs a sleeve slid on first' : 'needs a wrapped seal';
-  const start = slimmer > 0.05 ? `Slimmer by ${figure(slimmer, 1)} mm, but ${sleeve}` : `As sound, but ${sleeve}`;
-  return `${start}${extra > 0 ? `: ${stepsMore(extra)}` : ''}.`;
-}
-
-function orderBecause(better: MethodCase, worse: MethodCase): string {
-  const extra = worse.method.steps - better.method.steps;
-  const slim = bodyMm(worse) - bodyMm(better);
-  if (better.method.seal === 'builtIn') {
-    const place = isDry(better) ? '' : `The run ${moistureInWords(better.site.zone)}, and its `;
-    const sentence = place ? `${place}seal is built in` : 'Its seal is built in';
-    return extra > 0
-      ? `${sentence}: ${extra === 1 ? 'one step' : `${extra} steps`} fewer and no sleeve to forget.`
-      : `${sentence}.`;
-  }
-  if (worse.family.joins === 'solder')
-    return 'A crimp is a cold weld with nothing to wick; solder comes after it here.';
-  return slim > 0
-    ? `As sound, and slimmer by ${figure(slim, 1)} mm.`
-    : `As sound, with ${extra === 1 ? 'one step' : `${extra} steps`} fewer.`;
-}

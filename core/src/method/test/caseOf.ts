@@ -80,6 +80,16 @@ export const built: Partial<SizedJoint> = {
     buildUp: { partId: 'b', name: 'Short sleeve', cutMm: 20, side: 'left' },
   } as SizedJoint['seal'],
 };
+/** The same method with two joints, each with what is said of it. */
+export const twoOf = (
+  id: MethodId,
+  first: Partial<SizedJoint>,
+  second: Partial<SizedJoint>,
+  put: Put = {},
+): MethodCase => {
+  const where = caseOf(id, put);
+  return { ...where, splices: 2, joints: [first, second].map((more) => ({ ...where.joints[0]!, ...more })) };
+};
 export const rated = (ratedC: number): Partial<SizedJoint> => ({ rated: [{ name: 'Part', ratedC }] });
 
 /** Of every rule a place where it speaks, what it says there, and the places nearest to it where it does not. */

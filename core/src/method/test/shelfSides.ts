@@ -1,6 +1,6 @@
 import { BENCH_SOLDER, CRIMP_ONLY } from '../../practice/index.ts';
 import { wire } from '../../test/samples.ts';
-import { built, caseOf, hand, ratchet, sleeve, type Sides } from './caseOf.ts';
+import { built, caseOf, hand, ratchet, sleeve, twoOf, type Sides } from './caseOf.ts';
 
 /** Both sides of every rule about practice, shelf, sleeve and care. */
 export const SHELF_SIDES: Sides = {
@@ -29,6 +29,11 @@ export const SHELF_SIDES: Sides = {
       caseOf('clipSleeve', { joint: sleeve(30), case: { freeMm: 30 } }),
       caseOf('sealedButt', { case: { freeMm: 1 } }),
     ],
+    [
+      /The sleeve is 40 mm and there is only 39 mm/,
+      twoOf('clipSleeve', sleeve(40), sleeve(30), { case: { freeMm: 39 } }),
+      twoOf('clipSleeve', sleeve(40), sleeve(30), { case: { freeMm: 40 } }),
+    ],
   ],
   'shelf.part': [
     [/Not on the shelf: Clip L/, caseOf('clipSleeve', { case: { missingParts: ['Clip L'] } }), caseOf('clipSleeve')],
@@ -47,6 +52,7 @@ export const SHELF_SIDES: Sides = {
       caseOf('clipSleeve', { case: { tools: [ratchet] } }),
       caseOf('clipSleeve', { case: { tools: [{ ...hand, tasks: ['hotAir'] }] } }),
     ],
+    [/Pliers/, caseOf('clipSleeve', { case: { tools: [{ ...hand, tasks: ['hotAir', 'crimpClip'] }] } })],
   ],
   'tool.calibration': [
     [
@@ -76,12 +82,22 @@ export const SHELF_SIDES: Sides = {
     ],
     [/Only 30 mm/, caseOf('clipSleeve', { joint: sleeve(30), case: { freeMm: 30 } })],
   ],
-  'fold.missing': [[/goes in single/, caseOf('sealedButt', { joint: { foldMissing: true } }), caseOf('sealedButt')]],
+  'fold.missing': [
+    [/goes in single/, caseOf('sealedButt', { joint: { foldMissing: true } }), caseOf('sealedButt')],
+    [/goes in single/, twoOf('sealedButt', {}, { foldMissing: true })],
+  ],
   'sleeve.buildUp': [
     [
       /Build the thinner jacket up with Short sleeve/,
       caseOf('clipSleeve', { joint: built }),
       caseOf('clipSleeve', { joint: sleeve(30) }),
+      caseOf('sealedButt'),
+    ],
+    [
+      /Build the wires of both sides up with Short sleeve/,
+      twoOf('clipSleeve', sleeve(30), {
+        seal: { ...built.seal, buildUp: { partId: 'b', name: 'Short sleeve', cutMm: 20, side: 'both' } } as never,
+      }),
     ],
   ],
   'solid.vibrating': [
