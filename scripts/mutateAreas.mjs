@@ -28,6 +28,6 @@ export const AREAS = {
   },
   approaches: {
     mutate: code('approach', 'approach/ways', 'damage', 'damage/kinds'),
-    tests: ['src/approach/**/*.test.ts', 'src/plan/judgement.test.ts'],
+    tests: ['src/approach/**/*.test.ts', 'src/damage/**/*.test.ts'],
   },
 };
