@@ -15,6 +15,7 @@ const ROOMS = [
   'prove',
   'step',
   'family',
+  'terminal',
   'catalogue',
   'method',
   'approach',

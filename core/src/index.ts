@@ -13,6 +13,7 @@ export * from './sizing/index.ts';
 export * from './prove/index.ts';
 export * from './step/index.ts';
 export * from './family/index.ts';
+export * from './terminal/index.ts';
 export * from './catalogue/index.ts';
 export * from './method/index.ts';
 export * from './approach/index.ts';

@@ -68,14 +68,14 @@ describe('the approach at a cavity, first that is possible', () => {
       at('terminalDamaged', { slackMm: 25 }),
       { zone: WET_SHAKING },
       { approach: 'newTerminal', asks: 'The terminal is not noted' },
-      /note its family at the connector/,
+      /note its family there/,
     ],
     [
       'a ring at a stud, bolted and not seated',
       at('terminalDamaged', { slackMm: 25 }),
       { ...LAMP, terminal: 'ringM8', node: { kind: 'end', ways: undefined } },
       { approach: 'newTerminal' },
-      /Ring M8, middle\) takes strip 7 \+ 2 = 9/,
+      /Ring M8 with adhesive tube, middle\) takes strip 7 \+ 2 = 9/,
     ],
     [
       '11: housing broken, lock family unknown',

@@ -1,4 +1,5 @@
 import { methodBook, type BookEntry, type Source } from '../method/index.ts';
+import { endBook } from './ends/reasons.ts';
 
 type Condition = Pick<BookEntry, 'id' | 'subject' | 'verdict' | 'title' | 'because' | 'otherSide' | 'source'>;
 
@@ -202,8 +203,9 @@ const CONDITIONS: readonly Condition[] = [
   ),
 ];
 
-/** Every rule there is: what decides about ways, then about methods, then the order of preference. */
+/** Every rule there is: what decides about ways, then about terminals, then about methods; each with its order of preference. */
 export const ruleBook = (): BookEntry[] => [
   ...CONDITIONS.map((entry) => ({ ...entry, switchable: false })),
+  ...endBook(),
   ...methodBook(),
 ];

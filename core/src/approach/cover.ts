@@ -1,12 +1,13 @@
 import { spiralTapeMm } from '../bundle/index.ts';
-import { findStanding, notOnShelf, partsOf, type Catalogue, type Part } from '../catalogue/index.ts';
+import { findStanding, partsOf, type Catalogue, type Part } from '../catalogue/index.ts';
 import type { TapePart } from '../stock/index.ts';
 import { WRAP_LAYERS } from '../family/index.ts';
 import type { Zone } from '../harness/index.ts';
-import type { RuleHit, Source } from '../method/index.ts';
+import type { RuleHit } from '../method/index.ts';
 import type { Practice } from '../practice/index.ts';
 import { byPreference, overSleeveMm, sleeveCutMm, sleeveFits } from '../sizing/index.ts';
 import { figure } from '../units/index.ts';
+import { hit, ratedHits, shelfHit, statusOf } from './hits.ts';
 import type { MethodStatus } from '../method/index.ts';
 import type { CoverId, RankedCover } from './types.ts';
 
@@ -18,36 +19,6 @@ export interface CoverSite {
   readonly zone: Zone;
   readonly placeC: number;
   readonly vapourAired: boolean;
-}
-
-const hit = (ruleId: string, verdict: RuleHit['verdict'], because: string, source: Source): RuleHit => ({
-  ruleId,
-  verdict,
-  because,
-  source,
-  overridable: verdict !== 'refuse',
-});
-
-const statusOf = (hits: readonly RuleHit[]): MethodStatus =>
-  hits.some((one) => one.verdict === 'refuse')
-    ? 'refused'
-    : hits.some((one) => one.verdict === 'shelf')
-      ? 'shelf'
-      : 'allowed';
-
-const shelfHit = (name: string): RuleHit => hit('shelf.part', 'shelf', notOnShelf([name]), 'counted on the shelf');
-
-function ratedHit(part: { name: string; ratedC: number }, site: CoverSite): RuleHit[] {
-  return part.ratedC < site.placeC
-    ? [
-        hit(
-          'rated.under',
-          'refuse',
-          `${part.name} stands ${part.ratedC} °C; ambient and own heating reach ${figure(site.placeC, 0)}.`,
-          'stamped on the part, else usual; physics of copper: own heating by its load',
-        ),
-      ]
-    : [];
 }
 
 function sleeveCover(site: CoverSite, practice: Practice, catalogue: Catalogue): RankedCover {
@@ -90,7 +61,7 @@ function sleeveCover(site: CoverSite, practice: Practice, catalogue: Catalogue):
         'trade practice',
       ),
     );
-  if (found) hits.push(...ratedHit(found.part, site), ...(found.onShelf ? [] : [shelfHit(found.part.name)]));
+  if (found) hits.push(...ratedHits([found.part], site.placeC), ...(found.onShelf ? [] : [shelfHit(found.part.name)]));
   const gun = catalogue.tools.find((tool) => tool.tasks.includes('hotAir'));
   if (!gun)
     hits.push(hit('shelf.tool', 'shelf', 'There is no hot-air gun to shrink a sleeve with.', 'counted on the shelf'));
@@ -123,7 +94,7 @@ function wrapCover(tape: TapePart['tape'], site: CoverSite, practice: Practice, 
   const hits: RuleHit[] = [];
   if (tape === 'cloth' && !dry)
     hits.push(hit('cover.clothDamp', 'refuse', 'Cloth tape holds water: only in a dry run.', 'trade practice'));
-  if (found) hits.push(...ratedHit(found.part, site), ...(found.onShelf ? [] : [shelfHit(found.part.name)]));
+  if (found) hits.push(...ratedHits([found.part], site.placeC), ...(found.onShelf ? [] : [shelfHit(found.part.name)]));
   if (tape === 'selfFusing' && site.zone.moisture === 'wet')
     hits.push(
       hit(

@@ -8,6 +8,7 @@ import type { MethodId } from '../family/index.ts';
 import type { Practice } from '../practice/index.ts';
 import type { InsertWireChoice } from '../sizing/index.ts';
 import type { WireSpec } from '../wire/index.ts';
+import type { Attach, EndSeal, RankedEnd } from './ends/types.ts';
 import type { Gate } from './gate.ts';
 
 export const COVER_IDS = ['sleeveCover', 'fusingWrap', 'clothWrap'] as const;
@@ -72,9 +73,16 @@ export interface FittedTerminal {
   readonly family: TerminalFamily;
   readonly partId: string;
   readonly partName: string;
+  /** What holds the copper; and whether it goes in doubled over. */
+  readonly attach: Attach;
+  readonly folded: boolean;
   readonly fitsWords: string;
   readonly stripMm: number;
-  readonly seal?: { readonly partId: string; readonly name: string } | undefined;
+  /** Metal under its jacket support takes a second crimp; wings of its own grip the jacket. */
+  readonly hasMetalSupport: boolean;
+  readonly gripsJacket: boolean;
+  readonly seal?: EndSeal | undefined;
+  readonly usesPartIds: readonly string[];
 }
 
 /** Work at a cavity: the acts in their order, with all they take. */
@@ -90,6 +98,9 @@ export interface CavityWork {
   readonly sharedPartIds: readonly string[];
   readonly toolNames: readonly string[];
   readonly wire: WireSpec;
+  /** Every terminal that was looked at for it, and what is to be watched at the one taken. */
+  readonly terminals: readonly RankedEnd[];
+  readonly warnings: readonly string[];
 }
 
 /** A way of covering a jacket whose copper is whole. Lengths in mm. */

@@ -1,10 +1,9 @@
 import type { CavityAct, CavityWork } from '../approach/index.ts';
 import { RELEASE_GUIDES } from '../connector/index.ts';
-import { isInHousing, terminalForm } from '../harness/index.ts';
+import { isInHousing } from '../harness/index.ts';
 import type { Habits } from '../practice/index.ts';
-import { STRIP_TOLERANCE_MM } from '../sizing/index.ts';
-import { sizeInWords } from '../wire/index.ts';
 import { draft, mm, type BenchStep, type Draft } from '../step/index.ts';
+import { fastenSteps, terminalSteps } from './terminalSteps.ts';
 
 /** Solder wets only this much of a pin, so that it still fits its cavity; mm. */
 const WET_MM = 3;
@@ -39,70 +38,6 @@ function seatSteps(work: CavityWork, closes = true): Draft[] {
     ),
   ];
 }
-
-function terminalSteps(work: CavityWork): Draft[] {
-  const { terminal } = work;
-  if (!terminal)
-    return [
-      draft(
-        'terminal',
-        'crimp',
-        'Crimp the new terminal',
-        'Note the terminal’s family at the connector: strip, seal and die follow from it.',
-        'A terminal of another family seats and makes no contact.',
-      ),
-    ];
-  const form = terminalForm(terminal.family);
-  const seal = terminal.seal
-    ? [
-        draft(
-          'wireSeal',
-          'sleeve',
-          'Slide the wire seal on now',
-          `${terminal.seal.name}, small end towards the terminal.`,
-          'It only slides on before crimping: forgetting it costs the terminal.',
-        ),
-      ]
-    : [];
-  const strip = draft(
-    'strip',
-    'strip',
-    'Strip the end',
-    `Notch ${sizeInWords(work.wire.size)}. ${form === 'housing' ? 'Then trim against the terminal.' : ''}`.trim(),
-    'A strand cut or nicked? Cut off and strip again.',
-    { figure: mm(terminal.stripMm, 1, STRIP_TOLERANCE_MM) },
-  );
-  const detail: Record<typeof form, string> = {
-    housing: `${terminal.partName}: conductor crimp and jacket crimp in one stroke${terminal.seal ? ', the seal’s neck under the jacket crimp' : ''}. A brush of 0.5–1 mm shows, the jacket edge stands between the two crimps.`,
-    ring: `${terminal.partName}: brush at its tongue, seam to the smooth side of the die.`,
-    fork: `${terminal.partName}: brush at its tongue, seam to the smooth side of the die.`,
-    blade: `${terminal.partName}: jacket up to the barrel, crimp halfway, never on the rim.`,
-    bullet: `${terminal.partName}: jacket up to the barrel, crimp halfway, never on the rim.`,
-    ferrule: `${terminal.partName}: all strands in, level with its end, then press.`,
-  };
-  return [
-    ...seal,
-    strip,
-    draft(
-      'terminal',
-      'crimp',
-      'Crimp the new terminal',
-      detail[form],
-      'Metal squeezed out, or longer than an uncrimped one: scrap, and change the setting first.',
-    ),
-  ];
-}
-
-/** Fastening of what sits in no housing. */
-const fastenSteps = (work: CavityWork): Draft[] => [
-  draft(
-    'fasten',
-    'seat',
-    `Fasten it at ${cavity(work)}`,
-    'Bright metal on both faces, washer where it was, torque as the maker says; a blade or bullet home to its stop.',
-    'Paint or rust under a ring is a resistor.',
-  ),
-];
 
 /** Where one wire stands in a piece of work on its connector: what is done once for all of them is done with the first, or with the last. */
 export interface InPiece {

@@ -10,11 +10,11 @@ import {
   SLEEVE,
   SOLDER,
   TAPE,
-  TERMINAL,
   WIRE_SEAL,
   type PartKind,
   type Task,
 } from '../stock/index.ts';
+import { TERMINAL, TERMINAL_TOOLS } from '../terminal/index.ts';
 import type { Part, Tool } from './types.ts';
 
 /** Every kind of part there is: the families' own, and those that are everybody's. */
@@ -52,4 +52,4 @@ export const TOOL_TASKS: Readonly<Record<ToolTask, Task>> = { ...FAMILY_TASKS, .
 export const TOOL_TASK_IDS = Object.keys(TOOL_TASKS) as readonly ToolTask[];
 
 /** A full set of generic tools, never calibrated: a shop adds its own dates. */
-export const GENERIC_TOOLS: readonly Tool[] = [...FAMILY_TOOLS, ...COMMON_TOOLS];
+export const GENERIC_TOOLS: readonly Tool[] = [...FAMILY_TOOLS, ...TERMINAL_TOOLS, ...COMMON_TOOLS];

@@ -21,11 +21,17 @@ export {
   TERMINAL_FAMILIES,
   HOUSING_FAMILIES,
   LOOSE_FAMILIES,
+  TERMINAL_FORMS,
+  END_USES,
+  STUDS,
+  TABS_MM,
   isInHousing,
+  studOf,
+  tabOf,
   terminalForm,
   terminalInWords,
 } from './terminals.ts';
-export type { TerminalFamily, TerminalForm } from './terminals.ts';
+export type { EndUse, Stud, TabMm, TerminalFamily, TerminalForm } from './terminals.ts';
 export { ambientC, isVibrating, isStill, vibrationInWords, moistureInWords, AMBIENT_BY_AREA_C } from './zone.ts';
 export { keepOuts, flexStretches } from './keepOuts.ts';
 export type { Clearances } from './keepOuts.ts';

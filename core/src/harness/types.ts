@@ -1,6 +1,6 @@
 import type { ConnectorFace, LockFamily } from '../connector/index.ts';
 import type { WireSpec } from '../wire/index.ts';
-import type { TerminalFamily } from './terminals.ts';
+import type { EndUse, Stud, TabMm, TerminalFamily } from './terminals.ts';
 
 export const NODE_KINDS = ['connector', 'branch', 'grommet', 'clip', 'splice', 'end'] as const;
 export type NodeKind = (typeof NODE_KINDS)[number];
@@ -13,6 +13,11 @@ export type SealState = (typeof SEAL_STATES)[number];
 export interface CavityFitting {
   readonly terminal?: TerminalFamily | undefined;
   readonly seal?: SealState | undefined;
+  /** What the end is for, by which a terminal is proposed where none is noted. */
+  readonly use?: EndUse | undefined;
+  /** The stud or screw there, and the width of the tab there, mm. */
+  readonly stud?: Stud | undefined;
+  readonly tabMm?: TabMm | undefined;
 }
 
 /** A named point of the harness between two runs or at the end of one. */

@@ -21,11 +21,11 @@ const stocked = {
 
 /** What a field of a part may hold, from what its kind says of it. */
 function fieldSchema(field: PartField): Joi.Schema {
-  if (field.choices) return Joi.valid(...field.choices.map(({ value }) => value)).required();
+  if (field.choices) return Joi.valid(...field.choices.map(({ value }) => value));
   const number = field.type === 'whole' ? Joi.number().integer() : Joi.number();
   const from = field.fromIsAllowed ? number.min(field.from) : number.greater(field.from);
   const above = field.above?.split('.').at(-1);
-  return (above === undefined ? from : number.greater(Joi.ref(above))).max(field.to).required();
+  return (above === undefined ? from : number.greater(Joi.ref(above))).max(field.to);
 }
 
 /** The fields of a kind, those of one nested thing together; a nested thing is left out only where all of it may be. */
@@ -35,9 +35,9 @@ function fieldsSchema(fields: readonly PartField[]): Joi.SchemaMap {
     roots.map((root): [string, Joi.Schema] => {
       const of = fields.filter((field) => field.path === root || field.path.startsWith(`${root}.`));
       const [lone] = of;
-      if (lone?.path === root) return [root, fieldSchema(lone)];
+      if (lone?.path === root) return [root, lone.optional ? fieldSchema(lone) : fieldSchema(lone).required()];
       const nested = Joi.object(
-        Object.fromEntries(of.map((one) => [one.path.slice(root.length + 1), fieldSchema(one)])),
+        Object.fromEntries(of.map((one) => [one.path.slice(root.length + 1), fieldSchema(one).required()])),
       );
       return [root, of.every((one) => one.optional) ? nested : nested.required()];
     }),

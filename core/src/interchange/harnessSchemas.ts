@@ -3,10 +3,13 @@ import { FACE_SIDES, LOCK_FAMILIES } from '../connector/index.ts';
 import {
   AREAS,
   CIRCUIT_KINDS,
+  END_USES,
   FEATURE_KINDS,
   MOISTURES,
   NODE_KINDS,
   SEAL_STATES,
+  STUDS,
+  TABS_MM,
   TERMINAL_FAMILIES,
   VIBRATIONS,
 } from '../harness/index.ts';
@@ -153,7 +156,13 @@ export const nodeSchema = Joi.object({
   fittings: Joi.object()
     .pattern(
       Joi.string().max(10),
-      Joi.object({ terminal: Joi.valid(...TERMINAL_FAMILIES), seal: Joi.valid(...SEAL_STATES) }),
+      Joi.object({
+        terminal: Joi.valid(...TERMINAL_FAMILIES),
+        seal: Joi.valid(...SEAL_STATES),
+        use: Joi.valid(...END_USES),
+        stud: Joi.valid(...STUDS),
+        tabMm: Joi.valid(...TABS_MM),
+      }),
     )
     .when('kind', { is: Joi.valid('connector', 'end'), otherwise: Joi.forbidden() }),
 });

@@ -1,11 +1,32 @@
 import { stepsAtCavity } from '../bench/index.ts';
 import { isInHousing } from '../harness/index.ts';
 import type { PlacedItem } from '../layout/index.ts';
-import { checksAtCavity, pullMinimumN } from '../prove/index.ts';
-import { areaMm2, LEAST_JOINT_MM, resistanceLimits } from '../wire/index.ts';
+import { checksAtCavity, pullMinimumN, type ProvableAtCavity } from '../prove/index.ts';
+import { formOf, FORMS } from '../terminal/index.ts';
+import type { CavityWork } from '../approach/index.ts';
+import { areaMm2, contactLimits, LEAST_JOINT_MM, resistanceLimits } from '../wire/index.ts';
 import type { Surroundings } from './splicePlan.ts';
 import type { CavityPlan } from './made.ts';
 import type { Decided, PieceOfWork } from './types.ts';
+
+/** What is proved of a terminal: while it is not named, as one in a housing. */
+function provableTerminal({ terminal, wire }: CavityWork, loadA: number | undefined): ProvableAtCavity['terminal'] {
+  const form = terminal ? formOf(terminal.family) : FORMS.housing;
+  const good = terminal && form.contactMilliohm(terminal.family);
+  const seal = terminal?.seal?.kind ?? 'none';
+  return {
+    attach: terminal?.attach ?? 'crimp',
+    looks: form.looks({
+      part: { name: terminal?.partName ?? 'terminal', support: terminal?.hasMetalSupport ? 'metal' : undefined },
+      gripsJacket: terminal?.gripsJacket ?? true,
+      hasWireSeal: seal === 'wireSeal',
+    }),
+    isTugged: form.isTugged,
+    seal: seal === 'ownTube' ? 'builtIn' : seal,
+    limits: resistanceLimits(wire, LEAST_JOINT_MM, loadA),
+    contact: good === undefined ? undefined : contactLimits(good, loadA),
+  };
+}
 
 /** Work at a cavity made into a plan: its steps and its checks. */
 export function cavityPlan(
@@ -38,13 +59,12 @@ export function cavityPlan(
       isLast: piece === undefined || piece.findingIds.at(-1) === finding.id,
     }),
     checks: checksAtCavity({
-      crimpsTerminal: crimps,
+      terminal: crimps ? provableTerminal(work, circuit.loadA) : undefined,
       inHousing: terminal === undefined || isInHousing(terminal.family),
-      wireSeal: terminal?.seal !== undefined || acts.includes('seal'),
+      wireSeal: acts.includes('seal'),
       seats: !acts.includes('plug') && !acts.includes('pigtail'),
       soldered: acts.includes('solderToPin'),
       pullMinimumN: pullMinimumN(areaMm2(work.wire.size)),
-      limits: crimps ? resistanceLimits(work.wire, LEAST_JOINT_MM, circuit.loadA) : undefined,
     }),
   };
 }

@@ -65,12 +65,13 @@ function needsOf(plan: FindingPlan, numberOf: (circuitId: string) => string): Ki
     });
   }
   if (cavity) {
+    const seal = cavity.work.terminal?.seal;
     joints.push({
       spliceId: cavity.id,
       partIds: cavity.work.partIds,
       sharedPartIds: cavity.work.sharedPartIds.map((partId) => ({ partId, per: cavity.work.at.nodeId })),
-      sleeveCuts: [],
-      tapeMm: [],
+      sleeveCuts: seal?.kind === 'sleeve' ? [{ partId: seal.partId, cutMm: seal.cutMm }] : [],
+      tapeMm: seal?.kind === 'wrap' ? [{ partId: seal.partId, lengthMm: seal.lengthMm }] : [],
       toolNames: cavity.work.toolNames,
     });
   }

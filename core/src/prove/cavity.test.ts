@@ -1,17 +1,22 @@
 import { describe, expect, it, test } from 'vitest';
+import { formOf } from '../terminal/index.ts';
 import { checksAtCavity, standingOf, type ProvableAtCavity, type Reading } from './index.ts';
 
 const TERMINAL: ProvableAtCavity = {
-  crimpsTerminal: true,
+  terminal: {
+    attach: 'crimp',
+    looks: formOf('2.8').looks({ part: { name: '2.8', support: undefined }, gripsJacket: true, hasWireSeal: true }),
+    seal: 'wireSeal',
+    isTugged: true,
+    limits: { goodMilliohm: 0.07, alarmMilliohm: 0.14, alarmFrom: 'twice the wire' },
+  },
   inHousing: true,
-  wireSeal: true,
+  wireSeal: false,
   seats: true,
   soldered: false,
   pullMinimumN: 222,
-  limits: { goodMilliohm: 0.07, alarmMilliohm: 0.14, alarmFrom: 'twice the wire' },
 };
 const NOTHING: ProvableAtCavity = {
-  crimpsTerminal: false,
   inHousing: true,
   wireSeal: false,
   seats: false,
@@ -28,8 +33,31 @@ describe('checks of work at a cavity', () => {
     ],
     [
       'a ring at a stud is not seated',
-      { ...TERMINAL, inHousing: false, wireSeal: false },
+      { ...TERMINAL, inHousing: false, terminal: { ...TERMINAL.terminal!, seal: 'none' } },
       ['terminal.crimp', 'tug', 'resistance', 'samples', 'cavity.function'],
+    ],
+    [
+      'a ring under its sleeve, read to the stud as well',
+      {
+        ...TERMINAL,
+        inHousing: false,
+        terminal: {
+          ...TERMINAL.terminal!,
+          seal: 'sleeve',
+          contact: { goodMilliohm: 1, alarmMilliohm: 2, alarmFrom: 'twice the good contact' },
+        },
+      },
+      ['terminal.crimp', 'tug', 'resistance', 'contact', 'seal.glue', 'samples', 'cavity.function'],
+    ],
+    [
+      'a lug is not tugged: its die is judged by its mark',
+      { ...TERMINAL, inHousing: false, terminal: { ...TERMINAL.terminal!, seal: 'none', isTugged: false } },
+      ['terminal.crimp', 'resistance', 'samples', 'cavity.function'],
+    ],
+    [
+      'a soldered terminal',
+      { ...TERMINAL, inHousing: false, terminal: { ...TERMINAL.terminal!, seal: 'none', attach: 'solder' } },
+      ['terminal.solder', 'tug', 'resistance', 'samples', 'cavity.function'],
     ],
     ['one that is only seated again', { ...NOTHING, seats: true }, ['cavity.seated', 'cavity.function']],
     [
@@ -61,7 +89,11 @@ describe('checks of work at a cavity', () => {
     ['flash', 'failed'],
     ['long', 'failed'],
   ])('a crimp that looks %s: %s', (answer, standing) => {
-    const checks = checksAtCavity({ ...TERMINAL, wireSeal: false, seats: false, limits: undefined });
+    const checks = checksAtCavity({
+      ...TERMINAL,
+      seats: false,
+      terminal: { ...TERMINAL.terminal!, seal: 'none' },
+    }).filter(({ id }) => id !== 'resistance');
     const at = (checkId: string, value: Reading['value']): Reading => ({
       id: checkId,
       spliceId: 'F1:cavity',

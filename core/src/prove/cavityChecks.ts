@@ -1,45 +1,36 @@
 import { bad, CUT_OUT, good, look } from './looks.ts';
 import type { ResistanceLimits } from '../wire/index.ts';
 import type { Check } from './check.ts';
-import { resistanceCheck } from './kinds/resistance.ts';
+import type { SealKind } from './proof.ts';
+import { SEAL_LOOKS } from './sealLooks.ts';
+import { contactCheck, resistanceCheck } from './kinds/resistance.ts';
 import { samplesCheck } from './kinds/samples.ts';
 import { tugCheck } from './kinds/tug.ts';
 
 /** What is looked at and measured on work at a cavity. */
 export interface ProvableAtCavity {
-  readonly crimpsTerminal: boolean;
+  /** A terminal goes onto the wire: how it is held, what is looked at, and what it may read. */
+  readonly terminal?:
+    | {
+        readonly attach: 'crimp' | 'solder';
+        readonly looks: readonly Check[];
+        /** A hand says something: heavy dies are judged by their own mark. */
+        readonly isTugged: boolean;
+        /** A wire seal in its cavity, or glue and tape round its barrel. */
+        readonly seal: 'wireSeal' | SealKind;
+        /** From the wire to its own body; and to the mating contact, where that can be measured. */
+        readonly limits: ResistanceLimits;
+        readonly contact?: ResistanceLimits | undefined;
+      }
+    | undefined;
   readonly inHousing: boolean;
+  /** A wire seal is put back, with no terminal crimped. */
   readonly wireSeal: boolean;
   readonly seats: boolean;
   readonly soldered: boolean;
   readonly pullMinimumN: number;
-  readonly limits?: ResistanceLimits | undefined;
 }
 
-const TERMINAL_LOOK = look('terminal.crimp', 'Terminal crimp', 'From the side and from above, a magnifier helps.', [
-  good('Brush seen, jacket edge between the crimps, flared mouth, no metal beside the die'),
-  bad(
-    'scrap',
-    'flash',
-    'Metal squeezed out beside or below',
-    'Die too small or closed too far.',
-    `Change the setting before the next one. ${CUT_OUT}`,
-  ),
-  bad(
-    'scrap',
-    'long',
-    'Longer than an uncrimped one',
-    'Over-crimped.',
-    `Change the setting before the next one. ${CUT_OUT}`,
-  ),
-  bad(
-    'scrap',
-    'jacketIn',
-    'Jacket in the conductor crimp, or strands outside',
-    'Stripped too short, or a strand astray.',
-    `${CUT_OUT} Strip to the terminal’s own length.`,
-  ),
-]);
 const SEAT_LOOK = look('cavity.seated', 'Seated', 'Click heard, pulled back, lock piece closed.', [
   good('Clicked, held the pull, lock piece closed'),
   bad(
@@ -60,6 +51,11 @@ const SEAT_LOOK = look('cavity.seated', 'Seated', 'Click heard, pulled back, loc
 const SEAL_LOOK = look('cavity.seal', 'Wire seal', 'At the back of the connector.', [
   good('In its cavity all round, neck under the jacket crimp'),
   bad('rework', 'rolled', 'Rolled, cut or missing', 'Slid over a sharp edge.', 'New seal, which means a new terminal.'),
+]);
+const SOLDERED_LOOK = look('terminal.solder', 'Soldered terminal', 'Before it is sealed.', [
+  good('Wet all round, strands seen in outline, jacket clear of the solder'),
+  bad('scrap', 'cold', 'Grainy, cracked, or a blob', 'It moved, or was not hot enough.', CUT_OUT),
+  bad('scrap', 'wicked', 'Solder under the jacket', 'Too long under the iron.', CUT_OUT),
 ]);
 const SOLDER_LOOK = look('pin.solder', 'Solder and potting', 'Before and after potting.', [
   good('Wet 2–3 mm, outline of strands visible; the back held fast and potted, nothing moves'),
@@ -85,19 +81,22 @@ const FUNCTION_LOOK = look(
 /** The checks of work at a cavity, in the order in which they are made. */
 export function checksAtCavity(subject: ProvableAtCavity): Check[] {
   const checks: Check[] = [];
-  if (subject.crimpsTerminal) {
-    checks.push(TERMINAL_LOOK, tugCheck(subject.pullMinimumN));
-    if (subject.limits)
-      checks.push(
-        resistanceCheck(
-          subject.limits,
-          'Resistance over the terminal',
-          'Four leads, from the wire to the mating contact. A beeper says only "joined".',
-        ),
-      );
-    checks.push(samplesCheck(subject.pullMinimumN));
+  const { terminal, pullMinimumN } = subject;
+  if (terminal) {
+    checks.push(...(terminal.attach === 'solder' ? [SOLDERED_LOOK] : terminal.looks));
+    if (terminal.isTugged) checks.push(tugCheck(pullMinimumN));
+    checks.push(
+      resistanceCheck(
+        terminal.limits,
+        'Resistance of the crimp',
+        'Four leads, from the wire to the terminal’s own body beside the crimp. A beeper says only "joined".',
+      ),
+    );
+    if (terminal.contact) checks.push(contactCheck(terminal.contact));
+    if (terminal.seal !== 'wireSeal') checks.push(...SEAL_LOOKS[terminal.seal]);
+    checks.push(samplesCheck(pullMinimumN));
   }
-  if (subject.wireSeal) checks.push(SEAL_LOOK);
+  if (subject.wireSeal || terminal?.seal === 'wireSeal') checks.push(SEAL_LOOK);
   if (subject.soldered) checks.push(SOLDER_LOOK);
   if (subject.seats && subject.inHousing) checks.push(SEAT_LOOK);
   checks.push(FUNCTION_LOOK);

@@ -4,7 +4,8 @@ import { COMPRESSION_CHECK } from './kinds/compression.ts';
 import { resistanceCheck } from './kinds/resistance.ts';
 import { samplesCheck } from './kinds/samples.ts';
 import { tugCheck } from './kinds/tug.ts';
-import type { Provable, SealKind } from './proof.ts';
+import type { Provable } from './proof.ts';
+import { SEAL_LOOKS } from './sealLooks.ts';
 
 const COVER_LOOKS: readonly Check[] = [
   look('cover.copper', 'Copper under the cover', 'Looked at before it was covered.', [
@@ -45,44 +46,6 @@ const SHIELD_LOOKS: readonly Check[] = [
     ),
   ]),
 ];
-
-const SEAL_LOOKS: Record<SealKind, readonly Check[]> = {
-  none: [],
-  wrap: [
-    look('seal.wrap', 'Wrapped seal', 'Stretched, half lapped, over jacket on both sides.', [
-      good('Tight, half lapped, over jacket on both sides'),
-      bad(
-        'rework',
-        'gap',
-        'A gap, or jacket not reached',
-        'Wrapped too short or too loose.',
-        'Take the tape off and wrap again.',
-      ),
-    ]),
-  ],
-  sleeve: [sealLook()],
-  builtIn: [sealLook()],
-};
-
-function sealLook(): Check {
-  return look('seal.glue', 'Seal', 'Once it is cold: glue seen all round at both ends.', [
-    good('Tight, glue all round at both ends'),
-    bad(
-      'rework',
-      'noGlue',
-      'Glue missing at an end',
-      'Not hot enough at that end.',
-      'Warm that end again, from the middle outwards.',
-    ),
-    bad(
-      'scrap',
-      'window',
-      'A window, split or burnt',
-      'Overheated, or pierced by a strand.',
-      `${CUT_OUT} A sleeve cannot be changed without cutting.`,
-    ),
-  ]);
-}
 
 /** A sleeve without glue: where it is dry. */
 const TIGHT_LOOK = look('seal.tight', 'Sleeve', 'Once it is cold: tight all round, over jacket on both sides.', [

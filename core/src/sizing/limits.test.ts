@@ -1,5 +1,6 @@
 import { describe, expect, it, test } from 'vitest';
-import { BARREL_CLASSES, SLEEVE, TERMINAL, type SleevePart, type TerminalPart } from '../stock/index.ts';
+import { BARREL_CLASSES, SLEEVE, type SleevePart, type TerminalPart } from '../stock/index.ts';
+import { TERMINAL } from '../terminal/index.ts';
 import { facts } from '../test/samples.ts';
 import {
   balanceSides,

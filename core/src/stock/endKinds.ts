@@ -1,5 +1,4 @@
 import { LOCK_FAMILIES, RELEASE_GUIDES } from '../connector/index.ts';
-import { TERMINAL_FAMILIES, terminalInWords } from '../harness/index.ts';
 import { figure } from '../units/index.ts';
 import type {
   HousingPart,
@@ -8,20 +7,10 @@ import type {
   PigtailPart,
   PlugPart,
   PottingPart,
-  TerminalPart,
   WireSealPart,
 } from './ends.ts';
-import {
-  areaField,
-  choiceField,
-  countField,
-  jacketFields,
-  mmField,
-  rangeFields,
-  rangeInWords,
-  type PartKind,
-} from './kind.ts';
-import { HOUSINGS, LOCK_PIECES, PIGTAILS, PLUGS, POTTINGS, TERMINALS, WIRE_SEALS } from './usualEnds.ts';
+import { areaField, choiceField, countField, jacketFields, mmField, type PartKind } from './kind.ts';
+import { HOUSINGS, LOCK_PIECES, PIGTAILS, PLUGS, POTTINGS, WIRE_SEALS } from './usualEnds.ts';
 
 const MOST_WAYS = 400;
 const ways = countField('ways', 'Ways', 1, MOST_WAYS);
@@ -31,25 +20,6 @@ const lock = choiceField(
   LOCK_FAMILIES.map((value) => ({ value, words: RELEASE_GUIDES[value].name })),
 );
 const jackets = (range: JacketRange): string => `jacket ${figure(range.minMm)}–${figure(range.maxMm)} mm`;
-
-export const TERMINAL: PartKind<TerminalPart> = {
-  kind: 'terminal',
-  words: 'terminal',
-  group: 'terminals',
-  fields: [
-    choiceField(
-      'family',
-      'Terminal family',
-      TERMINAL_FAMILIES.map((value) => ({ value, words: terminalInWords(value) })),
-    ),
-    ...rangeFields('range'),
-    ...jacketFields(true),
-    mmField('stripMm', 'Strip'),
-  ],
-  fits: (part) =>
-    `${rangeInWords(part.range)}, strip ${figure(part.stripMm)} mm${part.jacketMm ? `, ${jackets(part.jacketMm)}` : ''}`,
-  usual: TERMINALS,
-};
 
 export const WIRE_SEAL: PartKind<WireSealPart> = {
   kind: 'wireSeal',

@@ -8,7 +8,11 @@ export interface JacketRange {
   readonly maxMm: number;
 }
 
-/** A terminal to crimp on a wire's end: in a housing, or a ring, fork, blade, bullet or ferrule. */
+/** What a terminal's barrel has round it: nothing, a collar that insulates, or a tube with glue that shrinks over the jacket. */
+export const TERMINAL_BODIES = ['bare', 'insulated', 'ownTube'] as const;
+export type TerminalBody = (typeof TERMINAL_BODIES)[number];
+
+/** A terminal to crimp on a wire's end: in a housing, or a ring, fork, blade, bullet, ferrule or lug. */
 export interface TerminalPart extends Stocked {
   readonly kind: 'terminal';
   readonly family: TerminalFamily;
@@ -16,6 +20,16 @@ export interface TerminalPart extends Stocked {
   /** Jackets that its jacket crimp grips; absent where it has none. */
   readonly jacketMm?: JacketRange | undefined;
   readonly stripMm: number;
+  /** Usual for its form where the part does not say. */
+  readonly body?: TerminalBody | undefined;
+  /** What stands under the jacket support: metal takes a second crimp, plastic alone does not. */
+  readonly support?: 'metal' | 'plastic' | undefined;
+  /** The most it may carry, A, where it says so. */
+  readonly ratedA?: number | undefined;
+  /** Bore of its barrel, where it is closed; and its barrel outside, over which a sleeve has to go; mm. */
+  readonly barrelIdMm?: number | undefined;
+  readonly barrelLengthMm?: number | undefined;
+  readonly barrelOuterMm?: number | undefined;
 }
 
 /** A seal round one wire in its cavity; it slides on before the terminal is crimped. */

@@ -5,6 +5,7 @@ export {
   choiceField,
   countField,
   jacketFields,
+  mayLack,
   mmField,
   ofKind,
   rangeFields,
@@ -23,10 +24,12 @@ export type {
   PigtailPart,
   PlugPart,
   PottingPart,
+  TerminalBody,
   TerminalPart,
   WireSealPart,
 } from './ends.ts';
-export { HOUSING, LOCK_PIECE, PIGTAIL, PLUG, POTTING, TERMINAL, WIRE_SEAL } from './endKinds.ts';
+export { TERMINAL_BODIES } from './ends.ts';
+export { HOUSING, LOCK_PIECE, PIGTAIL, PLUG, POTTING, WIRE_SEAL } from './endKinds.ts';
 export { COMMON_TASKS, COMMON_TOOLS } from './tools.ts';
 export type { AnyTool, CommonTask, Task, WireStock } from './tools.ts';
 export { BARREL_CLASSES, colourDisagreement } from './colour.ts';

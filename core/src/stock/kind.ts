@@ -17,7 +17,7 @@ export interface PartField {
   /** Path in the part, with a dot where it is nested. */
   readonly path: string;
   readonly title: string;
-  readonly unit?: 'mm' | 'mm²';
+  readonly unit?: 'mm' | 'mm²' | 'A';
   readonly type: 'number' | 'whole' | 'choice';
   /** It is above this, or at least this where `fromIsAllowed`. */
   readonly from: number;
@@ -146,6 +146,9 @@ export const choiceField = (path: string, title: string, choices: readonly Field
   to: 0,
   choices,
 });
+
+/** The same field, which a part may be without. */
+export const mayLack = (field: PartField): PartField => ({ ...field, optional: true });
 
 /** Of every part that stands for its kind: nothing is there, and its figures are the usual ones. */
 export const usual = { quantity: 0, figuresFrom: 'usual' } as const;

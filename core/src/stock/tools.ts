@@ -1,4 +1,4 @@
-import { HOUSING_FAMILIES, LOOSE_FAMILIES, type TerminalFamily } from '../harness/index.ts';
+import type { TerminalFamily } from '../harness/index.ts';
 import type { WireSpec } from '../wire/index.ts';
 import type { Range } from './stocked.ts';
 
@@ -37,22 +37,6 @@ export type CommonTask = keyof typeof COMMON_TASKS;
 
 /** Generic tools for those, never calibrated: a shop adds its own dates. */
 export const COMMON_TOOLS: readonly AnyTool<CommonTask>[] = [
-  {
-    id: 'tool-housingTerminals',
-    name: 'Ratchet crimper, housing terminals',
-    tasks: ['crimpTerminal'],
-    range: { minMm2: 0.13, maxMm2: 6 },
-    families: HOUSING_FAMILIES,
-    ratchet: true,
-  },
-  {
-    id: 'tool-looseTerminals',
-    name: 'Ratchet crimper, insulated terminals and ferrules',
-    tasks: ['crimpTerminal'],
-    range: { minMm2: 0.12, maxMm2: 6.64 },
-    families: LOOSE_FAMILIES,
-    ratchet: true,
-  },
   {
     id: 'tool-iron',
     name: 'Soldering iron 70 W',

@@ -28,7 +28,7 @@ export {
 } from './conductor.ts';
 export type { WireSpec, Conductor, Jacket, JacketMaterial, JacketWall, WireFacts } from './conductor.ts';
 export { resistanceMilliohm, LAY_STRANDED, RHO20_OHM_MM2_PER_M, ALPHA20_PER_K } from './resistance.ts';
-export { JOINT_DROP_MV, LEAST_JOINT_MM, resistanceLimits } from './joint.ts';
+export { JOINT_DROP_MV, LEAST_JOINT_MM, contactLimits, resistanceLimits } from './joint.ts';
 export type { ResistanceLimits } from './joint.ts';
 export { airAt } from './air.ts';
 export { allowedCurrentA, conductorTemperatureC, bundleFactor } from './current.ts';

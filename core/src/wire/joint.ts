@@ -5,7 +5,8 @@ import { resistanceMilliohm } from './resistance.ts';
 export interface ResistanceLimits {
   readonly goodMilliohm: number;
   readonly alarmMilliohm: number;
-  readonly alarmFrom: 'twice the wire' | '5 mΩ' | '50 mV under load' | 'the least that a shop meter shows';
+  readonly alarmFrom:
+    'twice the wire' | 'twice the good contact' | '5 mΩ' | '50 mV under load' | 'the least that a shop meter shows';
 }
 
 /** A joint or terminal is judged as at least this length of wire, mm. */
@@ -36,4 +37,24 @@ export function resistanceLimits(wire: WireSpec, jointLengthMm: number, loadA?: 
   return least.alarmMilliohm < LEAST_ALARM_MILLIOHM
     ? { goodMilliohm, alarmMilliohm: LEAST_ALARM_MILLIOHM, alarmFrom: 'the least that a shop meter shows' }
     : least;
+}
+
+/**
+ * From the wire to the mating contact: good up to what its family's contact reads, alarm at twice that and above, or above 50 mV ÷ load,
+ * whichever is least; good is never above the alarm. Source: numbers, current.
+ * @param goodMilliohm what a good contact of the family reads, mΩ
+ */
+export function contactLimits(goodMilliohm: number, loadA?: number): ResistanceLimits {
+  const ofLoad = loadA !== undefined && loadA > 0 ? JOINT_DROP_MV / loadA : Infinity;
+  const least = Math.max(LEAST_ALARM_MILLIOHM, Math.min(2 * goodMilliohm, ofLoad));
+  return {
+    goodMilliohm: Math.min(goodMilliohm, least),
+    alarmMilliohm: least,
+    alarmFrom:
+      least === 2 * goodMilliohm
+        ? 'twice the good contact'
+        : least === ofLoad
+          ? '50 mV under load'
+          : 'the least that a shop meter shows',
+  };
 }

@@ -1,4 +1,4 @@
-import type { FeatureKind, NodeKind, SealState } from '@mendum/core';
+import type { EndUse, FeatureKind, NodeKind, SealState } from '@mendum/core';
 
 export const NODE_WORDS: Record<NodeKind, string> = {
   connector: 'connector',
@@ -19,4 +19,12 @@ export const SEAL_WORDS: Record<SealState, string> = {
   plug: 'plug',
   none: 'none needed',
   missing: 'missing',
+};
+export const USE_WORDS: Record<EndUse, string> = {
+  housing: 'sits in a housing',
+  stays: 'must not come off',
+  screwStays: 'its screw stays in',
+  parted: 'is parted often',
+  tab: 'tab of a relay or switch',
+  clamp: 'screw clamp',
 };

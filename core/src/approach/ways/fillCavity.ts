@@ -10,7 +10,7 @@ import { ACT_MINUTES, cavityWork, WAY_WORDS } from './work.ts';
 export function fillCavity(input: DecideInput, finding: Finding, at: Cavity, base: Undecided): Decision {
   const node = input.nodes.get(at.nodeId);
   const [wire = input.circuit.wire] = branchesOf(finding);
-  const fit = terminalFor(wire, node, at.cavity, input.run.zone, input.catalogue, base.electrical.placeC);
+  const fit = terminalFor(input, wire, node, at.cavity, base.electrical);
   const where = `${node?.name ?? at.nodeId}, cavity ${at.cavity}`;
   const misfit = fit.unknown !== undefined && fit.family !== undefined;
   const way: RankedWay = {

@@ -69,6 +69,7 @@ export function finish(input: DecideInput, base: Undecided, { way, decided }: Ca
       ...fuseWarnings(electrical),
       ...around.warnings,
       ...dropped,
+      ...(decided.cavity?.warnings ?? []),
       ...(method?.hits.filter((hit) => hit.verdict === 'warn').map((hit) => hit.because) ?? []),
     ],
     asks: asksOf(way, decided, electrical, around.cause),

@@ -11,7 +11,7 @@ import { siteAt } from '../site.ts';
 import type { DecideInput, Electrical, RankedWay } from '../types.ts';
 import type { Candidate } from './finish.ts';
 import { terminalFor, type TerminalFit } from './terminal.ts';
-import { ACT_MINUTES, cavityWork, underRated, WAY_WORDS } from './work.ts';
+import { ACT_MINUTES, cavityWork, unfit, WAY_WORDS } from './work.ts';
 
 /** Wire beyond the connector's clearance that a lead is first assumed to need, mm; the layout gives the true length. */
 const LEAD_GUESS_MM = 200;
@@ -111,7 +111,7 @@ function releadWay(input: DecideInput, lead: Lead, fit: TerminalFit): RankedWay 
       cost,
       lacks: [],
     };
-  if (fit.refused !== undefined) return underRated('relead', fit.refused, cost);
+  if (fit.refused !== undefined) return unfit('relead', fit.refused, cost);
   const lacks = [
     ...fit.lacks,
     ...(lead.method.status === 'shelf' ? [lead.method.joints[0]?.partName ?? lead.method.name] : []),
@@ -226,8 +226,8 @@ export const fitAt = (
   node: HarnessNode | undefined,
   cavity: string,
   wire: WireSpec,
-  { placeC }: Electrical,
-): TerminalFit => terminalFor(wire, node, cavity, input.run.zone, input.catalogue, placeC);
+  electrical: Electrical,
+): TerminalFit => terminalFor(input, wire, node, cavity, electrical);
 
 /** What a lead turns into: its loss, its splice, its wire. */
 export const leadDecided = ({

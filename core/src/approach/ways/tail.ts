@@ -4,7 +4,7 @@ import { newTerminalTakesMm, TERMINAL_EXTRA_MM } from '../../sizing/index.ts';
 import { figure } from '../../units/index.ts';
 import type { DecideInput, RankedWay, WorkShare } from '../types.ts';
 import type { TerminalFit } from './terminal.ts';
-import { ACT_MINUTES, underRated } from './work.ts';
+import { ACT_MINUTES, unfit } from './work.ts';
 
 /** Strip assumed while the terminal is not known, mm. */
 const USUAL_STRIP_MM = 7;
@@ -47,7 +47,7 @@ function terminalWay(share: WorkShare, fit: TerminalFit, stripMm: number, lost: 
         : `A new terminal takes ${sum} of the tail, which gives only ${figure(slack, 1)}.`,
     };
   }
-  if (fit.refused !== undefined) return underRated('newTerminal', fit.refused, cost);
+  if (fit.refused !== undefined) return unfit('newTerminal', fit.refused, cost);
   if (fit.unknown !== undefined && fit.family !== undefined)
     return {
       way: 'newTerminal',

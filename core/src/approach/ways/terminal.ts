@@ -1,16 +1,11 @@
-import { findStanding, partsOf, type Catalogue } from '../../catalogue/index.ts';
-import {
-  isInHousing,
-  terminalInWords,
-  type CavityFitting,
-  type HarnessNode,
-  type TerminalFamily,
-  type Zone,
-} from '../../harness/index.ts';
-import { holds, terminalFits, wireSealFits } from '../../sizing/index.ts';
+import { flexStretches, terminalInWords, type HarnessNode, type TerminalFamily } from '../../harness/index.ts';
+import type { TerminalPart } from '../../stock/index.ts';
 import { figure } from '../../units/index.ts';
-import { wireFacts, type WireSpec } from '../../wire/index.ts';
-import type { FittedTerminal } from '../types.ts';
+import { wireFacts, type WireFacts, type WireSpec } from '../../wire/index.ts';
+import { unknownOf } from '../ends/candidates.ts';
+import { rankEnds } from '../ends/rank.ts';
+import type { RankedEnd } from '../ends/types.ts';
+import type { DecideInput, Electrical, FittedTerminal } from '../types.ts';
 
 /** A terminal for one wire in one cavity, what of it is not on the shelf, and what is not known. */
 export interface TerminalFit {
@@ -21,82 +16,98 @@ export interface TerminalFit {
   readonly lacks: readonly string[];
   /** What nobody has noted or nothing can mend. */
   readonly unknown?: string | undefined;
-  /** Why the best there is may not be used here. */
-  readonly refused?: string | undefined;
+  /** Why the best there is may not be used here, by which rule, and what would lift it. */
+  readonly refused?:
+    { readonly ruleId: string; readonly because: string; readonly allowedIf?: string | undefined } | undefined;
+  /** What is to be watched at it. */
+  readonly warnings: readonly string[];
+  /** Every terminal that was looked at. */
+  readonly ranked: readonly RankedEnd[];
 }
 
-/** Whether a wire in the cavity wants a seal of its own: as noted, else by the place. */
-const wantsSeal = (
-  fitting: CavityFitting | undefined,
-  node: HarnessNode | undefined,
-  zone: Zone,
-  family: TerminalFamily,
-): boolean =>
-  isInHousing(family) &&
-  node?.kind === 'connector' &&
-  (fitting?.seal === undefined ? zone.moisture !== 'dry' : fitting.seal === 'seal' || fitting.seal === 'missing');
+/** What is asked while a terminal cannot be named. */
+const ASKED: Readonly<Record<NonNullable<ReturnType<typeof unknownOf>>, (where: string) => string>> = {
+  use: (where) =>
+    `Nobody has noted which terminal sits in ${where}: note its family there, or what the end is for, and it is sized.`,
+  family: (where) => `${where} is in a housing of a family that nobody has noted: note it, and the terminal is sized.`,
+  stud: (where) => `Nobody has noted which stud ${where} goes under: measure it across the thread (M6 is 6 mm).`,
+  tab: (where) => `Nobody has noted how wide the tab of ${where} is: measure it, 2.8 to 9.5 mm stand on one relay.`,
+};
+
+const fitsWords = (part: TerminalPart, wire: WireFacts, folded: boolean): string =>
+  [
+    `${folded ? '2 × ' : ''}${figure(wire.areaMm2, 3)} mm² in ${figure(part.range.minMm2)}–${figure(part.range.maxMm2)} mm²`,
+    ...(part.jacketMm
+      ? [`jacket ${figure(wire.jacketMm)} in ${figure(part.jacketMm.minMm)}–${figure(part.jacketMm.maxMm)} mm`]
+      : []),
+  ].join(', ');
+
+function fitted(
+  { attach, folded, seal, stripMm, usesPartIds }: RankedEnd,
+  part: TerminalPart,
+  wire: WireFacts,
+): FittedTerminal {
+  return {
+    family: part.family,
+    partId: part.id,
+    partName: part.name,
+    attach,
+    folded,
+    stripMm,
+    fitsWords: fitsWords(part, wire, folded),
+    hasMetalSupport: part.support === 'metal',
+    gripsJacket: part.jacketMm !== undefined,
+    seal,
+    usesPartIds,
+  };
+}
 
 /**
- * The terminal that fits a wire in a cavity: of the family noted there, by copper and jacket, with the wire seal that takes the jacket, and
- * the ratchet tool with its die. What is missing is named.
+ * The terminal that fits a wire at an end: the first of the ranking that no rule refuses. Where none does it is said why, and what of it is
+ * missing is named.
  */
 export function terminalFor(
+  input: DecideInput,
   wire: WireSpec,
   node: HarnessNode | undefined,
   cavity: string,
-  zone: Zone,
-  catalogue: Catalogue,
-  placeC: number,
+  { placeC }: Electrical,
 ): TerminalFit {
   const fitting = node?.fittings?.[cavity];
-  const family = fitting?.terminal;
-  const where = `${node?.name ?? 'the connector'}, cavity ${cavity}`;
-  if (family === undefined)
-    return {
-      toolNames: [],
-      lacks: [],
-      unknown: `Nobody has noted which terminal sits in ${where}: note its family at the connector, and it is sized.`,
-    };
   const facts = wireFacts(wire);
-  const words = terminalInWords(family);
-  const found = findStanding(catalogue, placeC, (parts) => terminalFits(partsOf(parts, 'terminal'), family, facts));
-  if (!found)
-    return {
-      family,
-      toolNames: [],
-      lacks: [],
-      unknown: `No ${words} holds ${figure(facts.areaMm2, 3)} mm² with a jacket of ${figure(facts.jacketMm)} mm.`,
-    };
-  const { part } = found;
-  const seal = wantsSeal(fitting, node, zone, family)
-    ? findStanding(catalogue, placeC, (parts) => wireSealFits(partsOf(parts, 'wireSeal'), facts.jacketMm))
-    : undefined;
-  const sealMissing = wantsSeal(fitting, node, zone, family) && !seal;
-  const weak = [part, ...(seal ? [seal.part] : [])].find((one) => one.ratedC < placeC);
-  const tools = catalogue.tools.filter(
-    (tool) =>
-      tool.tasks.includes('crimpTerminal') &&
-      (tool.families?.includes(family) ?? true) &&
-      (tool.range === undefined || holds(tool.range, facts.areaMm2)),
-  );
-  const tool = [...tools].sort((a, b) => Number(b.ratchet) - Number(a.ratchet) || (a.id < b.id ? -1 : 1))[0];
+  const ranked = rankEnds({
+    wire: facts,
+    fitting,
+    isConnector: node?.kind === 'connector',
+    zone: input.run.zone,
+    flexing: flexStretches(input.run)[0]?.name,
+    placeC,
+    loadA: input.circuit.loadA,
+    vapourAired: input.gate.vapour !== undefined,
+    asOf: input.asOf,
+    practice: input.practice,
+    catalogue: input.catalogue,
+  });
+  const where = `${node?.name ?? 'the connector'}, cavity ${cavity}`;
+  const asks = unknownOf(fitting);
+  if (asks !== undefined) return { toolNames: [], lacks: [], warnings: [], ranked, unknown: ASKED[asks](where) };
+  const [best] = ranked;
+  const family = best?.family ?? fitting?.terminal;
+  const nothing = { family, toolNames: [], lacks: [], warnings: [], ranked };
+  if (!best?.part) {
+    const words = family === undefined ? 'terminal' : terminalInWords(family);
+    return { ...nothing, unknown: best?.because ?? `No ${words} holds ${figure(facts.areaMm2, 3)} mm².` };
+  }
+  const bar = best.hits.find(({ verdict }) => verdict === 'refuse');
   return {
-    family,
-    terminal: {
-      family,
-      partId: part.id,
-      partName: part.name,
-      stripMm: part.stripMm,
-      fitsWords: `${figure(facts.areaMm2, 3)} mm² in ${figure(part.range.minMm2)}–${figure(part.range.maxMm2)} mm²${part.jacketMm ? `, jacket ${figure(facts.jacketMm)} in ${figure(part.jacketMm.minMm)}–${figure(part.jacketMm.maxMm)} mm` : ''}`,
-      seal: seal && { partId: seal.part.id, name: seal.part.name },
-    },
-    toolNames: tool ? [tool.name] : [],
-    lacks: [
-      ...(found.onShelf ? [] : [part.name]),
-      ...(seal && !seal.onShelf ? [seal.part.name] : []),
-      ...(tool ? [] : [`die for the ${words}`]),
-    ],
-    ...(weak ? { refused: `${weak.name} is rated ${weak.ratedC} °C; the place reaches ${figure(placeC, 0)}.` } : {}),
-    unknown: sealMissing ? `No wire seal takes a jacket of ${figure(facts.jacketMm)} mm.` : undefined,
+    ...nothing,
+    terminal: fitted(best, best.part, facts),
+    toolNames: best.toolNames,
+    lacks: best.lacks,
+    warnings: best.hits.filter(({ verdict }) => verdict === 'warn').map(({ because }) => because),
+    ...(bar && bar.ruleId !== 'end.sealMissing'
+      ? { refused: { ruleId: bar.ruleId, because: bar.because, allowedIf: bar.allowedIf } }
+      : {}),
+    unknown: bar?.ruleId === 'end.sealMissing' ? bar.because : undefined,
   };
 }

@@ -70,19 +70,19 @@ export function cavityWork({
     nodeName: node?.name ?? at.nodeId,
     lock: node?.lock,
     terminal,
-    partIds: [...(terminal ? [terminal.partId, ...(terminal.seal ? [terminal.seal.partId] : [])] : []), ...partIds],
+    partIds: [...(terminal?.usesPartIds ?? []), ...partIds],
     sharedPartIds,
     toolNames: [...(fit?.toolNames ?? []), ...toolNames],
+    terminals: fit?.ranked ?? [],
+    warnings: fit?.warnings ?? [],
   };
 }
 
-/** A way refused because the best terminal or seal there is does not stand the place. */
-export const underRated = (way: Way, because: string, cost: RankedWay['cost']): RankedWay => ({
+/** A way refused because the best terminal there is may not be used at the place. */
+export const unfit = (way: Way, refused: NonNullable<TerminalFit['refused']>, cost: RankedWay['cost']): RankedWay => ({
   way,
   status: 'refused',
-  ruleId: 'rated.under',
-  because,
-  allowedIf: 'the place stayed cooler, or a terminal that stands it were to be had',
+  ...refused,
   cost,
   lacks: [],
 });

@@ -28,6 +28,6 @@ export const heavyBarrel = family({
     },
   ],
   joinSteps: heavySteps,
-  proof: { looks: () => HEAVY_LOOKS, isTugged: true, isMeasured: true, samples: { cut: false, pulled: true } },
+  proof: { looks: () => HEAVY_LOOKS, isTugged: false, isMeasured: true, samples: { cut: false, pulled: true } },
   glyph: 'pressedBarrel',
 });

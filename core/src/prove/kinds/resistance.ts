@@ -10,7 +10,7 @@ interface ResistanceCheck extends CheckBase {
 
 /** Twice the wire is an alarm itself, and so is what stands in for it; the other limits are passed before they are. */
 const isAtLimit = (from: ResistanceLimits['alarmFrom']): boolean =>
-  from === 'twice the wire' || from === 'the least that a shop meter shows';
+  from === 'twice the wire' || from === 'twice the good contact' || from === 'the least that a shop meter shows';
 
 export const resistance = readingKind({
   kind: 'resistance',
@@ -29,12 +29,9 @@ export const resistance = readingKind({
         next: 'Measure once more with clean clips; if it stays, cut it out.',
       };
     }
-    if (milliohm <= goodMilliohm + 1e-12)
-      return pass(
-        `${reads}, no more than the same length of wire, or than a shop meter shows (${figure(goodMilliohm, 3)}).`,
-      );
+    if (milliohm <= goodMilliohm + 1e-12) return pass(`${reads}: good up to ${figure(goodMilliohm, 3)}.`);
     return pass(
-      `${reads}: above ${figure(goodMilliohm, 3)}, the wire's own or what a shop meter shows, under the alarm at ${figure(alarmMilliohm, 3)}.`,
+      `${reads}: above the good ${figure(goodMilliohm, 3)}, under the alarm at ${figure(alarmMilliohm, 3)}.`,
       true,
       'Measure again when it is closed.',
     );
@@ -53,5 +50,15 @@ export const resistanceCheck = (
   required: true,
   title,
   how,
+  limits,
+});
+
+/** The resistance from a wire to the mating contact, which holds a contact as well as a crimp: two readings that must not be mixed up. */
+export const contactCheck = (limits: ResistanceLimits): ResistanceCheck & { readonly kind: 'resistance' } => ({
+  id: 'contact',
+  kind: 'resistance',
+  required: false,
+  title: 'Resistance through the contact',
+  how: 'Four leads, plugged or fastened, from the wire to the mating contact or the stud.',
   limits,
 });

@@ -47,7 +47,10 @@ function HarnessEditor({ view }: { readonly view: HarnessView }) {
   const foundEnd =
     found && [found.from, found.to].find((end) => harness.nodes.some((node) => node.id === end.nodeId && node.face));
   const foundNode = harness.nodes.find((node) => node.id === foundEnd?.nodeId);
-  const [picked, setPicked] = useState<Picked>();
+  const asked = harness.nodes.find((one) => one.id === search.get('node'))?.id;
+  const [picked, setPicked] = useState<Picked | undefined>(
+    asked === undefined ? undefined : { kind: 'node', id: asked },
+  );
   const [open, setOpen] = useState<Open | undefined>(
     foundNode && foundEnd ? { what: 'show', node: foundNode, cavity: foundEnd.cavity } : undefined,
   );
@@ -134,6 +137,7 @@ function HarnessEditor({ view }: { readonly view: HarnessView }) {
             onEdit={draft.edit}
             onFace={() => setOpen({ what: 'face', node })}
             onShow={() => setOpen({ what: 'show', node })}
+            isAsked={node.id === asked}
           />
         </section>
       ) : null}

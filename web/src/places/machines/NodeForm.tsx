@@ -6,25 +6,19 @@ import {
   LOCK_FAMILIES,
   NODE_KINDS,
   RELEASE_GUIDES,
-  SEAL_STATES,
-  TERMINAL_FAMILIES,
-  terminalInWords,
   USUAL_ZONE,
-  type CavityFitting,
   type Harness,
   type HarnessEdit,
   type HarnessNode,
   type LockFamily,
   type NodeKind,
-  type SealState,
-  type TerminalFamily,
 } from '@mendum/core';
-import { circuitInCavity } from '../../connector/ConnectorView.tsx';
 import { Button } from '../../ui/button.tsx';
 import { NumberField, Select, TextField } from '../../ui/field.tsx';
 import { numberOf } from '../../ui/typed.ts';
 import { freeId } from './draft.ts';
-import { NODE_WORDS, SEAL_WORDS } from '../../connector/words.ts';
+import { NODE_WORDS } from '../../connector/words.ts';
+import { Fittings } from './Fittings.tsx';
 
 interface NodeFormProps {
   readonly harness: Harness;
@@ -32,6 +26,8 @@ interface NodeFormProps {
   readonly onEdit: (...edits: readonly HarnessEdit[]) => boolean;
   readonly onFace: () => void;
   readonly onShow: () => void;
+  /** Its terminals are asked for: they stand open. */
+  readonly isAsked?: boolean;
 }
 
 /** A new run that hangs on this node, with what is at its other end. */
@@ -89,121 +85,8 @@ function NewRun({ harness, node, onEdit }: Pick<NodeFormProps, 'harness' | 'node
   );
 }
 
-/** Where wires end at a node: the cavities of its face, else the places that its circuits name. */
-const placesOf = (harness: Harness, node: HarnessNode): string[] =>
-  node.face
-    ? cavitiesOf(node.face).map(({ cavity }) => cavity)
-    : [
-        ...new Set(
-          harness.circuits.flatMap(({ from, to }) =>
-            [from, to].filter((end) => end.nodeId === node.id).map((end) => end.cavity),
-          ),
-        ),
-      ];
-
-/** Terminal family and seal of each cavity; at studs and tabs the terminal alone. */
-function Fittings({ harness, node, onEdit }: Pick<NodeFormProps, 'harness' | 'node' | 'onEdit'>) {
-  const places = node.kind === 'connector' || node.kind === 'end' ? placesOf(harness, node) : [];
-  if (places.length === 0) return null;
-  const sealed = node.kind === 'connector';
-  const set = (cavity: string, part: CavityFitting): void =>
-    void onEdit({
-      do: 'changeNode',
-      node: { ...node, fittings: { ...node.fittings, [cavity]: { ...node.fittings?.[cavity], ...part } } },
-    });
-  const all = (part: CavityFitting): void =>
-    void onEdit({
-      do: 'changeNode',
-      node: {
-        ...node,
-        fittings: Object.fromEntries(places.map((cavity) => [cavity, { ...node.fittings?.[cavity], ...part }])),
-      },
-    });
-  const terminals = (
-    <>
-      {<option value="">not noted</option>}
-      {TERMINAL_FAMILIES.map((one) => (
-        <option key={one} value={one}>
-          {terminalInWords(one)}
-        </option>
-      ))}
-    </>
-  );
-  return (
-    <details className="border-t border-rule">
-      <summary className="flex min-h-11 cursor-pointer items-center text-lg font-semibold underline underline-offset-4">
-        {sealed ? 'Terminals and seals in its cavities' : 'Terminals at its places'}
-      </summary>
-      <div className="mb-2 max-w-xs">
-        <Select
-          label="All its terminals"
-          value=""
-          onChange={(event) => {
-            if (event.target.value !== '') all({ terminal: event.target.value as TerminalFamily });
-          }}
-        >
-          {terminals}
-        </Select>
-      </div>
-      <table className="w-full text-left">
-        <thead className="border-b border-ink text-soft">
-          <tr>
-            <th className="font-normal">{sealed ? 'Cavity' : 'Place'}</th>
-            <th className="font-normal">Circuit</th>
-            <th className="font-normal">Terminal</th>
-            {sealed ? <th className="font-normal">Seal</th> : null}
-          </tr>
-        </thead>
-        <tbody>
-          {places.map((cavity) => (
-            <tr key={cavity} className="border-b border-rule">
-              <td className="figure">{cavity}</td>
-              <td>
-                {circuitInCavity(harness.circuits, node.id, cavity)?.number ?? <span className="text-soft">empty</span>}
-              </td>
-              <td>
-                <select
-                  aria-label={`Terminal in cavity ${cavity}`}
-                  className="min-h-11 bg-paper"
-                  value={node.fittings?.[cavity]?.terminal ?? ''}
-                  onChange={(event) =>
-                    set(cavity, {
-                      terminal: event.target.value === '' ? undefined : (event.target.value as TerminalFamily),
-                    })
-                  }
-                >
-                  {terminals}
-                </select>
-              </td>
-              {sealed ? (
-                <td>
-                  <select
-                    aria-label={`Seal of cavity ${cavity}`}
-                    className="min-h-11 bg-paper"
-                    value={node.fittings?.[cavity]?.seal ?? ''}
-                    onChange={(event) =>
-                      set(cavity, { seal: event.target.value === '' ? undefined : (event.target.value as SealState) })
-                    }
-                  >
-                    <option value="">not noted</option>
-                    {SEAL_STATES.map((one) => (
-                      <option key={one} value={one}>
-                        {SEAL_WORDS[one]}
-                      </option>
-                    ))}
-                  </select>
-                </td>
-              ) : null}
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </details>
-  );
-}
-
 /** A node beside the drawing: what it is, its face and lock when it is a connector, runs added or joined. */
-export function NodeForm({ harness, node, onEdit, onFace, onShow }: NodeFormProps) {
+export function NodeForm({ harness, node, onEdit, onFace, onShow, isAsked = false }: NodeFormProps) {
   const [name, setName] = useState(node.name);
   const meeting = harness.runs.filter((run) => run.fromNodeId === node.id || run.toNodeId === node.id).length;
   const rename = (): void => {
@@ -284,7 +167,7 @@ export function NodeForm({ harness, node, onEdit, onFace, onShow }: NodeFormProp
           ) : null}
         </div>
       ) : null}
-      <Fittings harness={harness} node={node} onEdit={onEdit} />
+      <Fittings harness={harness} node={node} onEdit={onEdit} isAsked={isAsked} />
       <NewRun harness={harness} node={node} onEdit={onEdit} />
       {meeting === 2 ? (
         <Button look="quiet" className="justify-self-start" onClick={() => onEdit({ do: 'joinRuns', nodeId: node.id })}>

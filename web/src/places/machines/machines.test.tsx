@@ -207,7 +207,7 @@ describe('terminals where wires end', () => {
   it('at a stud the terminal alone is noted, by the place that its circuit names', async () => {
     const edits = form({ id: 'E1', kind: 'end', name: 'Frame' });
     await userEvent.click(screen.getByText('Terminals at its places'));
-    await userEvent.selectOptions(screen.getByLabelText('Terminal in cavity stud'), 'ringM8');
+    await userEvent.selectOptions(screen.getByLabelText('Terminal at place stud'), 'ringM8');
     expect(screen.queryByLabelText('Seal of cavity stud')).toBeNull();
     expect(edits).toMatchObject([{ do: 'changeNode', node: { id: 'E1', fittings: { stud: { terminal: 'ringM8' } } } }]);
   });

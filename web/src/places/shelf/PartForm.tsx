@@ -44,8 +44,11 @@ export function PartForm({ item: part, onSave, ...frame }: ItemFormProps<Part>) 
         key={field.path}
         label={field.title}
         value={fieldText(made, field.path)}
-        onChange={(event) => setMade(withField(made, field.path, event.target.value))}
+        onChange={(event) =>
+          setMade(withField(made, field.path, event.target.value === '' ? undefined : event.target.value))
+        }
       >
+        {field.optional ? <option value="">as usual for it</option> : null}
         {(field.choices ?? []).map(({ value, words }) => (
           <option key={value} value={value}>
             {words}

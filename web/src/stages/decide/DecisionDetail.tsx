@@ -10,6 +10,7 @@ import { JointPicture } from './JointPicture.tsx';
 import { OrderOrInstead } from './OrderOrInstead.tsx';
 import { PieceOfCard } from './PieceOfCard.tsx';
 import { Ranking } from './Ranking.tsx';
+import { Terminals } from './Terminals.tsx';
 import { Ways } from './Ways.tsx';
 import { WhatIf } from './WhatIf.tsx';
 
@@ -79,9 +80,7 @@ export function DecisionDetail({ finding }: { readonly finding: FindingPlan }) {
         <p>
           {finding.cavity.work.terminal.partName}: {finding.cavity.work.terminal.fitsWords}, strip{' '}
           <span className="figure">{figure(finding.cavity.work.terminal.stripMm, 1)}</span> mm.
-          {finding.cavity.work.terminal.seal
-            ? ` ${finding.cavity.work.terminal.seal.name}, slid on before crimping.`
-            : ''}
+          {finding.cavity.work.terminal.seal ? ` Sealed by ${finding.cavity.work.terminal.seal.name}.` : ''}
         </p>
       ) : null}
       {splice ? (
@@ -100,6 +99,9 @@ export function DecisionDetail({ finding }: { readonly finding: FindingPlan }) {
       )}
       <div className="mt-5">
         <Ways finding={finding} />
+      </div>
+      <div className="mt-5">
+        <Terminals finding={finding} />
       </div>
       <div className="mt-5">
         <Ranking finding={finding} />

@@ -1,0 +1,41 @@
+import { notOnShelf } from '../catalogue/index.ts';
+import type { MethodStatus, RuleHit, Source } from '../method/index.ts';
+import { figure } from '../units/index.ts';
+
+/** A rule that has spoken about a cover or a terminal; what it refuses no practice lifts. */
+export const hit = (
+  ruleId: string,
+  verdict: RuleHit['verdict'],
+  because: string,
+  source: Source,
+  allowedIf?: string,
+): RuleHit => ({ ruleId, verdict, because, source, overridable: verdict !== 'refuse', allowedIf });
+
+/** Where something stands by what the rules said. */
+export const statusOf = (hits: readonly RuleHit[]): MethodStatus =>
+  hits.some((one) => one.verdict === 'refuse')
+    ? 'refused'
+    : hits.some((one) => one.verdict === 'shelf')
+      ? 'shelf'
+      : 'allowed';
+
+export const shelfHit = (...names: readonly string[]): RuleHit =>
+  hit('shelf.part', 'shelf', notOnShelf(names), 'counted on the shelf');
+
+/** Refused where a part does not stand the heat of the place. @param placeC ambient and own heating, °C */
+export const ratedHits = (
+  parts: readonly { readonly name: string; readonly ratedC: number }[],
+  placeC: number,
+): RuleHit[] =>
+  parts
+    .filter((part) => part.ratedC < placeC)
+    .slice(0, 1)
+    .map((part) =>
+      hit(
+        'rated.under',
+        'refuse',
+        `${part.name} stands ${part.ratedC} °C; ambient and own heating reach ${figure(placeC, 0)}.`,
+        'stamped on the part, else usual; physics of copper: own heating by its load',
+        'the place stayed cooler, or a part that stands it were to be had',
+      ),
+    );

@@ -1,0 +1,38 @@
+import { terminalInWords, type TerminalFamily } from '../harness/index.ts';
+import { BARREL_CLASSES, usual, type TerminalPart } from '../stock/index.ts';
+
+const capital = (words: string): string => `${words.charAt(0).toUpperCase()}${words.slice(1)}`;
+/** The name of a part of a family: "Ring M6". */
+export const named = (family: TerminalFamily): string => capital(terminalInWords(family));
+
+/** Strip with its brush, bore and thickness of an insulated barrel, by class, mm. Source: numbers, joints; thickness as of a butt. */
+const BY_CLASS = {
+  small: { stripMm: 7, barrelIdMm: 1.7, outerMm: 4.2 },
+  middle: { stripMm: 7, barrelIdMm: 2.3, outerMm: 5.2 },
+  large: { stripMm: 8, barrelIdMm: 3.5, outerMm: 6.9 },
+} as const;
+const BARREL_MM = 10;
+
+/** A family's terminals with a closed barrel: three sizes with a collar that insulates, and three with a tube and glue of their own. */
+export const closedBarrels = (family: TerminalFamily): readonly TerminalPart[] =>
+  (['insulated', 'ownTube'] as const).flatMap((body) =>
+    (['small', 'middle', 'large'] as const).map((size): TerminalPart => ({
+      ...usual,
+      kind: 'terminal',
+      family,
+      id: `terminal-${family}-${size}${body === 'ownTube' ? '-tube' : ''}`,
+      name: `${named(family)}${body === 'ownTube' ? ' with adhesive tube' : ''}, ${size}`,
+      range: BARREL_CLASSES[size].range,
+      stripMm: BY_CLASS[size].stripMm,
+      colour: BARREL_CLASSES[size].colour,
+      body,
+      barrelIdMm: BY_CLASS[size].barrelIdMm,
+      barrelLengthMm: BARREL_MM,
+      barrelOuterMm: BY_CLASS[size].outerMm,
+      ratedC: body === 'ownTube' ? 125 : 105,
+    })),
+  );
+
+/** How an insulated barrel is crimped. */
+export const closedBarrelCrimp = (name: string, support: TerminalPart['support']): string =>
+  `${name}: barrel in its nest by colour dot, tongue out, seam to the smooth side. Wire in to the stop, jacket up to the barrel. Crimp halfway along it, never on the rim${support === 'metal' ? '; then a second crimp over the jacket, where the metal support is' : ''}.`;
