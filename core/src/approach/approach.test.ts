@@ -5,6 +5,7 @@ import type { Zone } from '../harness/index.ts';
 import { DRY_CABIN, GATE_OPEN, jobWith, onlyFinding, planOf, WET_SHAKING, wire } from '../test/samples.ts';
 import type { Act } from '../step/index.ts';
 import { cautionsFor, gateState } from './index.ts';
+import { asked } from './test/asked.ts';
 
 const rubbed = { kind: 'jacketRubbed' as const, toMm: 520 };
 
@@ -118,7 +119,7 @@ describe('splices from slack', () => {
     ));
   it('no legal room beside a connector: a new lead with one splice beyond the keep-out, with the reason', () => {
     const plan = onlyFinding({ kind: 'parted', fromMm: 20, toMm: 30, slackMm: 0 }, { zone: WET_SHAKING });
-    expect(plan).toMatchObject({ approach: 'relead', isLead: true, asks: 'The terminal is not noted' });
+    expect(plan).toMatchObject({ approach: 'relead', isLead: true, asks: asked(/^Nobody has noted which terminal/) });
     expect(plan.because.join(' ')).toMatch(/finds no legal place.*needs no slack/);
     expect(plan.splices[0]?.fromMm).toBeGreaterThanOrEqual(40);
   });
@@ -182,22 +183,6 @@ describe('cooked wire', () => {
     expect(onlyFinding({ kind: 'cooked', slackMm: 40 }, { circuits: [{ wire: pvc }] }).warnings.join()).not.toContain(
       'one class up',
     );
-  });
-});
-
-describe('a card that asks for a person', () => {
-  it('cooked: asks for the cause until it is noted', () => {
-    expect(onlyFinding({ kind: 'cooked', slackMm: 40 }).asks).toContain('What cooked it?');
-    expect(onlyFinding({ kind: 'cooked', slackMm: 40, note: 'Bearing dry, motor overloaded.' }).asks).toBeUndefined();
-  });
-});
-
-describe('fuse', () => {
-  it('above what the wire may carry in its bundle: the card asks for a person', () => {
-    const circuits = [{ wire: wire(0.5), fuseA: 12 }, { wire: wire(0.5) }, { wire: wire(0.5) }, { wire: wire(0.5) }];
-    const plan = onlyFinding({ kind: 'parted', slackMm: 40 }, { circuits });
-    expect(plan.electrical).toMatchObject({ loadedWires: 4, fuseProtects: false });
-    expect(plan.asks).toBe('The fuse does not protect this wire');
   });
 });
 
@@ -310,15 +295,4 @@ describe('cautions', () => {
     expect(plan.cautions.map((one) => one.id)).toEqual(expect.arrayContaining(['iron', 'eyes', 'lead', 'glue']));
     expect(plan.cautions.map((one) => one.id)).not.toContain('hotAir');
   });
-});
-
-it('nothing on the shelf at all: the plan still says what to order', () => {
-  const plan = onlyFinding(
-    { kind: 'parted', slackMm: 40 },
-    {
-      zone: WET_SHAKING,
-      catalogue: { ...FULL_SHELF, parts: FULL_SHELF.parts.map((part) => ({ ...part, quantity: 0 })) },
-    },
-  );
-  expect(plan).toMatchObject({ approach: 'oneSplice', chosen: 'sealedButt', asks: 'Something is not on the shelf' });
 });

@@ -4,6 +4,7 @@ import { CAVITY_FINDING_KINDS, type Finding } from '../damage/index.ts';
 import { CRIMP_ONLY } from '../practice/index.ts';
 import { jobWith, planOf, shelfWithout, WET_SHAKING, wire } from '../test/samples.ts';
 import { at, planned, LAMP, NO_TERMINALS, NO_PIGTAILS, type At } from './test/atCavity.ts';
+import { asked } from './test/asked.ts';
 
 describe('the approach at a cavity, first that is possible', () => {
   test.each<[string, Finding, At, object, RegExp]>([
@@ -11,7 +12,7 @@ describe('the approach at a cavity, first that is possible', () => {
       '10: terminal burnt, tail slack 25, terminal and die there',
       at('terminalDamaged', { sort: 'burnt', slackMm: 25 }),
       LAMP,
-      { approach: 'newTerminal', splices: [], asks: 'What burnt it? Find the cause and note it in the finding' },
+      { approach: 'newTerminal', splices: [], asks: asked(/^What burnt it/) },
       /tail gives 25 mm .* strip 5 \+ 2 = 7 mm: no splice/,
     ],
     [
@@ -46,7 +47,7 @@ describe('the approach at a cavity, first that is possible', () => {
       'no pigtail either: order, and say which',
       at('terminalDamaged', { slackMm: 25 }),
       { ...LAMP, catalogue: NO_PIGTAILS },
-      { approach: 'newTerminal', asks: 'Order: 2.8 mm terminal' },
+      { approach: 'newTerminal', asks: asked(/^Order 1 × 2.8 mm terminal: 0.5–2.5 mm²/) },
       /Not on the shelf: 2.8 mm terminal/,
     ],
     [
@@ -60,14 +61,17 @@ describe('the approach at a cavity, first that is possible', () => {
           tools: FULL_SHELF.tools.filter((tool) => tool.id !== 'tool-housingTerminals'),
         },
       },
-      { approach: 'newTerminal', asks: 'Order: die for the 2.8 mm terminal' },
+      { approach: 'newTerminal', asks: asked(/^Order 1 × die for the 2.8 mm terminal$/) },
       /die for/,
     ],
     [
       'terminal not noted',
       at('terminalDamaged', { slackMm: 25 }),
       { zone: WET_SHAKING },
-      { approach: 'newTerminal', asks: 'The terminal is not noted' },
+      {
+        approach: 'newTerminal',
+        asks: asked(/^Nobody has noted which terminal/, { on: 'fitting', nodeId: 'X2', cavity: '1' }),
+      },
       /note its family there/,
     ],
     [
@@ -102,7 +106,7 @@ describe('the approach at a cavity, first that is possible', () => {
       'housing melted: a pigtail, and which ran hot',
       at('housingMelted'),
       { ...LAMP, node: { lock: 'frontLance' } },
-      { approach: 'pigtail', asks: 'Which circuit ran hot? Find the cause and note it in the finding' },
+      { approach: 'pigtail', asks: asked(/^Which circuit ran hot/) },
       /no wire under 1.5/,
     ],
     [
@@ -116,7 +120,7 @@ describe('the approach at a cavity, first that is possible', () => {
           parts: NO_PIGTAILS.parts.map((part) => (part.kind === 'terminal' ? { ...part, quantity: 9 } : part)),
         },
       },
-      { approach: 'rehouse', asks: undefined },
+      { approach: 'rehouse', asks: [] },
       /new housing/,
     ],
     ['a plug', at('sealLost', { sort: 'plug' }), LAMP, { approach: 'refit' }, /The plug goes back/],

@@ -1,5 +1,5 @@
 import { spiralTapeMm } from '../bundle/index.ts';
-import { findStanding, partsOf, type Catalogue, type Part } from '../catalogue/index.ts';
+import { findStanding, lackNamed, lackOf, partsOf, type Catalogue, type Part } from '../catalogue/index.ts';
 import type { TapePart } from '../stock/index.ts';
 import { WRAP_LAYERS } from '../family/index.ts';
 import type { Zone } from '../harness/index.ts';
@@ -61,12 +61,18 @@ function sleeveCover(site: CoverSite, practice: Practice, catalogue: Catalogue):
         'trade practice',
       ),
     );
-  if (found) hits.push(...ratedHits([found.part], site.placeC), ...(found.onShelf ? [] : [shelfHit(found.part.name)]));
   const gun = catalogue.tools.find((tool) => tool.tasks.includes('hotAir'));
+  const lacks = [
+    ...(found && !found.onShelf ? [lackOf(found.part)] : []),
+    ...(gun ? [] : [lackNamed('a hot-air gun to shrink a sleeve with')]),
+  ];
+  if (found) hits.push(...ratedHits([found.part], site.placeC));
+  if (found && !found.onShelf) hits.push(shelfHit(lackOf(found.part)));
   if (!gun)
     hits.push(hit('shelf.tool', 'shelf', 'There is no hot-air gun to shrink a sleeve with.', 'counted on the shelf'));
   const status = statusOf(hits);
   return {
+    lacks,
     toolNames: gun ? [gun.name] : [],
     coverId: 'sleeveCover',
     name: 'Adhesive sleeve over the jacket',
@@ -94,7 +100,9 @@ function wrapCover(tape: TapePart['tape'], site: CoverSite, practice: Practice, 
   const hits: RuleHit[] = [];
   if (tape === 'cloth' && !dry)
     hits.push(hit('cover.clothDamp', 'refuse', 'Cloth tape holds water: only in a dry run.', 'trade practice'));
-  if (found) hits.push(...ratedHits([found.part], site.placeC), ...(found.onShelf ? [] : [shelfHit(found.part.name)]));
+  const lacks = found && !found.onShelf ? [lackOf(found.part)] : [];
+  if (found) hits.push(...ratedHits([found.part], site.placeC));
+  if (lacks.length > 0) hits.push(shelfHit(...lacks));
   if (tape === 'selfFusing' && site.zone.moisture === 'wet')
     hits.push(
       hit(
@@ -107,6 +115,7 @@ function wrapCover(tape: TapePart['tape'], site: CoverSite, practice: Practice, 
   const status = statusOf(hits);
   const id: CoverId = tape === 'cloth' ? 'clothWrap' : 'fusingWrap';
   return {
+    lacks,
     toolNames: [],
     coverId: id,
     name: tape === 'cloth' ? 'Cloth tape over the jacket' : 'Self-fusing tape over the jacket',

@@ -7,13 +7,14 @@ import {
   runKindOf,
   shareLeft,
   visibleLengthMm,
-  type Finding,
 } from '../damage/index.ts';
 import { rankMethods, type RankedMethod, type Site } from '../method/index.ts';
 import { chooseInsertWire, reachCostMm } from '../sizing/index.ts';
 import { figure } from '../units/index.ts';
 import { jacketDiameterMm } from '../wire/index.ts';
 import { capital, isCutAnyway, lostOf, mustCut, takenByOne } from './copper.ts';
+import { asksWithoutMethod, causeAsks, fuseAsks, orders } from './asks.ts';
+import type { Ask } from './askTypes.ts';
 import { rankCovers } from './cover.ts';
 import { electricalAlong, fuseWarnings, withSection } from './electrical.ts';
 import { siteAt } from './site.ts';
@@ -119,6 +120,7 @@ export function decide(input: DecideInput): Decision {
     takes: share.takes.map((one) => one.id),
     electrical,
     redoCount,
+    asks: [],
   };
 
   if (circuit.kind === 'airbag' || circuit.kind === 'highVoltage') {
@@ -131,7 +133,13 @@ export function decide(input: DecideInput): Decision {
           because: [
             `No plan for ${circuit.kind === 'airbag' ? 'an airbag or belt circuit' : 'high voltage'} until the maker's procedure or a qualified person is named at the gate.`,
           ],
-          asks: 'Name the procedure at the gate',
+          asks: [
+            {
+              does: 'note',
+              words: 'Name the procedure at the gate',
+              at: { on: 'gate', entry: circuit.kind },
+            },
+          ],
         };
   }
 
@@ -191,7 +199,7 @@ export function decide(input: DecideInput): Decision {
         chosenBy,
         warnings: [...warnings, ...spare],
         site,
-        asks: cover.status === 'shelf' ? cover.because : undefined,
+        asks: orders(cover.lacks),
       };
     }
   }
@@ -220,7 +228,7 @@ export function decide(input: DecideInput): Decision {
       covers,
       warnings,
       site,
-      asks: 'No method is allowed here',
+      asks: asksWithoutMethod(ranked, input),
     };
   }
   const mended =
@@ -250,12 +258,12 @@ export function decide(input: DecideInput): Decision {
       ...dropped,
       ...method.hits.filter((hit) => hit.verdict === 'warn').map((hit) => hit.because),
     ],
-    asks: asksOf(method, mended, finding),
+    asks: asksOf(method, mended, input),
   };
 }
 
-function asksOf(method: RankedMethod, electrical: Electrical, finding: Finding): string | undefined {
-  if (method.status === 'shelf') return 'Something is not on the shelf';
-  if (electrical.fuseProtects === false) return 'The fuse does not protect this wire';
-  return finding.note === undefined ? damageOf(finding.kind).asks?.(finding) : undefined;
-}
+const asksOf = (method: RankedMethod, electrical: Electrical, input: DecideInput): readonly Ask[] => [
+  ...orders(method.status === 'shelf' ? method.lacks : []),
+  ...fuseAsks(input, electrical),
+  ...causeAsks(input.finding, damageOf(input.finding.kind).asks?.(input.finding)),
+];

@@ -1,4 +1,4 @@
-import { notOnShelf } from '../catalogue/index.ts';
+import { notOnShelf, type Lack } from '../catalogue/index.ts';
 import type { MethodStatus, RuleHit, Source } from '../method/index.ts';
 import { figure } from '../units/index.ts';
 
@@ -19,8 +19,8 @@ export const statusOf = (hits: readonly RuleHit[]): MethodStatus =>
       ? 'shelf'
       : 'allowed';
 
-export const shelfHit = (...names: readonly string[]): RuleHit =>
-  hit('shelf.part', 'shelf', notOnShelf(names), 'counted on the shelf');
+export const shelfHit = (...lacks: readonly Lack[]): RuleHit =>
+  hit('shelf.part', 'shelf', notOnShelf(lacks), 'counted on the shelf');
 
 /** Refused where a part does not stand the heat of the place. @param placeC ambient and own heating, °C */
 export const ratedHits = (

@@ -2,6 +2,8 @@ export type { Gate, GateEntry, GateNeed, GateState, SaidBy } from './gate.ts';
 export { gateState, GATE_ENTRIES } from './gate.ts';
 export type { Caution, CautionCase } from './cautions.ts';
 export { cautionsFor, MANUAL_FIRST } from './cautions.ts';
+export type { AnsweredAt, Ask, CircuitField, FindingField, RunField } from './askTypes.ts';
+export { liftedAt } from './asks.ts';
 export type { Attach, EndSeal, RankedEnd } from './ends/types.ts';
 export type {
   Approach,

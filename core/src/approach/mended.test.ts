@@ -5,6 +5,7 @@ import { checkJob, type Job } from '../job/index.ts';
 import { planChanges, redoCost } from '../plan/index.ts';
 import { DRY_CABIN, jobWith, onlyFinding, planOf, WET_SHAKING, wire } from '../test/samples.ts';
 import { ruleBook, type Choice } from './index.ts';
+import { asked } from './test/asked.ts';
 
 const SAID = { by: 'Ines', at: '2030-01-01T08:00:00Z' };
 /** A job with one finding at cavity 1 of X2, the far end of its run, where a 2.8 terminal sits. */
@@ -45,7 +46,7 @@ describe('a decision at a cavity is held to the same as one along a run', () => 
   });
   it('a fuse above what the wire may carry asks for a person', () => {
     const plan = first(jobAt('cutFlush', {}, { fuseA: 45 }));
-    expect(plan.asks).toBe('The fuse does not protect this wire');
+    expect(plan.asks).toEqual(asked(/^The 45 A fuse does not protect this wire, which may carry 27.9 A/));
     expect(plan.warnings.join(' ')).toContain('The fuse of 45 A is above');
   });
   it('the new lead counts as a section of the path', () => {
@@ -149,7 +150,10 @@ describe('a free cavity', () => {
   );
   it('that is free may be named, and its terminal is asked for where nobody noted it', () => {
     expect(checkJob(adding('X2', '2'))).toEqual([]);
-    expect(first(adding('X2', '2'))).toMatchObject({ approach: 'fillCavity', asks: 'The terminal is not noted' });
+    expect(first(adding('X2', '2'))).toMatchObject({
+      approach: 'fillCavity',
+      asks: asked(/^Nobody has noted which terminal/),
+    });
   });
 });
 

@@ -13,7 +13,7 @@ describe('a new lead', () => {
     const [plan] = whole.findings;
     expect(plan).toMatchObject({
       approach: 'relead',
-      asks: undefined,
+      asks: [],
       isLead: true,
       cavity: { work: { terminal: { partId: 'terminal-2.8', seal: { partId: 'wireSeal-2.2–2.9' } } } },
     });

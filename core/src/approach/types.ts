@@ -1,4 +1,4 @@
-import type { Catalogue } from '../catalogue/index.ts';
+import type { Catalogue, Lack } from '../catalogue/index.ts';
 import type { EarlierRepair, Finding, Stretch } from '../damage/index.ts';
 import type { LockFamily } from '../connector/index.ts';
 import type { Beyonds, Cavity, Circuit, HarnessNode, Run, TerminalFamily } from '../harness/index.ts';
@@ -9,6 +9,7 @@ import type { Practice } from '../practice/index.ts';
 import type { InsertWireChoice } from '../sizing/index.ts';
 import type { WireSpec } from '../wire/index.ts';
 import type { Attach, EndSeal, RankedEnd } from './ends/types.ts';
+import type { Ask } from './askTypes.ts';
 import type { Gate } from './gate.ts';
 
 export const COVER_IDS = ['sleeveCover', 'fusingWrap', 'clothWrap'] as const;
@@ -51,7 +52,7 @@ export interface RankedWay {
     readonly parts: readonly string[];
   };
   /** What is not on the shelf. */
-  readonly lacks: readonly string[];
+  readonly lacks: readonly Lack[];
 }
 
 /** What is done at the cavity itself. */
@@ -101,6 +102,8 @@ export interface CavityWork {
   /** Every terminal that was looked at for it, and what is to be watched at the one taken. */
   readonly terminals: readonly RankedEnd[];
   readonly warnings: readonly string[];
+  /** What has to be noted before a terminal can be named, or why none can. */
+  readonly unknown?: string | undefined;
 }
 
 /** A way of covering a jacket whose copper is whole. Lengths in mm. */
@@ -117,6 +120,8 @@ export interface RankedCover {
   readonly toolNames: readonly string[];
   readonly hits: readonly RuleHit[];
   readonly because: string;
+  /** Parts and tools that are not there. */
+  readonly lacks: readonly Lack[];
 }
 
 /** A person's choice against the ranking. */
@@ -178,8 +183,8 @@ export interface DecidedWords {
   readonly approach: Approach;
   readonly because: readonly string[];
   readonly warnings: readonly string[];
-  /** What a person has to settle; a card with this goes to the top. */
-  readonly asks?: string | undefined;
+  /** What a person has to order, measure, note or settle, the first of them first; a card with any goes to the top. */
+  readonly asks: readonly Ask[];
   readonly chosenBy?: Choice | undefined;
 }
 

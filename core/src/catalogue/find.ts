@@ -1,4 +1,4 @@
-import { GENERIC_PARTS } from './kinds.ts';
+import { GENERIC_PARTS, kindOf } from './kinds.ts';
 import type { Catalogue, Part } from './types.ts';
 
 /** A part from what is there, else from what is listed, else from what exists. */
@@ -31,6 +31,28 @@ export function findStanding<T extends Part>(
   return standing ?? findPart(catalogue, (parts) => fits(parts)[0]);
 }
 
+/** Something that is known and not there: what to order, and how many. */
+export interface Lack {
+  readonly name: string;
+  readonly number: number;
+  /** What it takes: range, jacket, rating. Nothing for a tool. */
+  readonly fits?: string | undefined;
+}
+
+/** A part that has to be ordered. @param number how many */
+export const lackOf = (part: Part, number = 1): Lack => ({
+  name: part.name,
+  number,
+  fits: kindOf(part.kind).fits(part),
+});
+
+/** A tool, or a part that nobody has described, that has to be found or ordered. */
+export const lackNamed = (name: string): Lack => ({ name, number: 1 });
+
 /** What is said of things that are known and not there. */
-export const notOnShelf = (names: readonly string[]): string =>
-  `Not on the shelf: ${names.join(', ')}. It can be ordered.`;
+export const notOnShelf = (lacks: readonly Lack[]): string =>
+  `Not on the shelf: ${lacks.map(({ name }) => name).join(', ')}. It can be ordered.`;
+
+/** "2 × Ring M6, middle: 1.04–2.63 mm², strip 7 mm". */
+export const orderInWords = ({ name, number, fits }: Lack): string =>
+  `${number} × ${name}${fits === undefined || fits === '' ? '' : `: ${fits}`}`;

@@ -5,4 +5,5 @@ export { partsOf, quantityOf, isStocked, isPerJoint } from './shelf.ts';
 export { editCatalogue } from './edit.ts';
 export type { CatalogueEdit } from './edit.ts';
 export { fieldOf, fieldText, withField } from './fields.ts';
-export { findPart, findStanding, mostOf, notOnShelf } from './find.ts';
+export type { Lack } from './find.ts';
+export { findPart, findStanding, lackNamed, lackOf, mostOf, notOnShelf, orderInWords } from './find.ts';

@@ -53,7 +53,7 @@ describe('what to order, and what stands in for it', () => {
   it('names the part, the substitutes in their order, and what each loses', () => {
     const substitute = substituteFor(plan(short).ranked);
     expect(substitute?.wanted.methodId).toBe('sealedButt');
-    expect(substitute?.order).toEqual(['Sealed butt, middle']);
+    expect(substitute?.order).toEqual([{ name: 'Sealed butt, middle', number: 1, fits: '1.04–2.63 mm² an end' }]);
     expect(substitute?.instead.map(({ method }) => method.methodId)).toEqual([
       'clipSleeve',
       'plainSleeve',

@@ -79,7 +79,7 @@ describe('a part is picked for its place, not for its size alone', () => {
   });
   it('what stands the place and has to be ordered goes before what lies there and does not', () => {
     const ranked = butt(withButts({ ratedC: 125 }, { ratedC: 150, quantity: 0 }), { zone: HOT });
-    expect(ranked).toMatchObject({ status: 'shelf', lacks: ['own 1'] });
+    expect(ranked).toMatchObject({ status: 'shelf', lacks: [{ name: 'own 1', number: 1 }] });
   });
   it('where none stands it, the rating refuses by name', () => {
     const ranked = butt(withButts({ ratedC: 120 }), { zone: HOT });

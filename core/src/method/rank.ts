@@ -1,4 +1,4 @@
-import { TOOL_TASKS } from '../catalogue/index.ts';
+import { lackNamed, TOOL_TASKS } from '../catalogue/index.ts';
 import { familyOf, METHODS, type AnyMethod, type SizedJoint } from '../family/index.ts';
 import { splicesFromSlack } from '../sizing/index.ts';
 import { figure } from '../units/index.ts';
@@ -262,7 +262,7 @@ function rank({ prepared, site, wanted }: ToRank, shelf: ReadyShelf): RankedMeth
       hits: decided ? [...hits, decided] : hits,
       because: sentence(status, hits, decided, index === 0),
       toolNames: where.tools.map((tool) => tool.name),
-      lacks: [...where.missingParts, ...where.missingTasks.map((task) => TOOL_TASKS[task].tool)],
+      lacks: [...where.missingParts, ...where.missingTasks.map((task) => lackNamed(TOOL_TASKS[task].tool))],
       usableWithReason:
         where.joints.length > 0 &&
         hits.every((hit) => (hit.verdict !== 'refuse' && hit.verdict !== 'shelf') || hit.overridable),

@@ -2,9 +2,12 @@ import {
   GENERIC_PARTS,
   isPerJoint,
   kindOf,
+  lackNamed,
+  lackOf,
   partsOf,
   TOOL_TASKS,
   type Catalogue,
+  type Lack,
   type Part,
   type Tool,
 } from '../catalogue/index.ts';
@@ -250,7 +253,7 @@ function choicesOf(
   return made;
 }
 
-export function missingParts(joints: readonly SizedJoint[], { byId }: ShelfFacts, parts: readonly Part[]): string[] {
+export function missingParts(joints: readonly SizedJoint[], { byId }: ShelfFacts, parts: readonly Part[]): Lack[] {
   const uses = new Map<string, number>();
   for (const joint of joints) {
     for (const id of new Set(joint.usesPartIds)) uses.set(id, (uses.get(id) ?? 0) + 1);
@@ -258,7 +261,9 @@ export function missingParts(joints: readonly SizedJoint[], { byId }: ShelfFacts
   return [...uses].flatMap(([id, count]) => {
     const listed = byId.get(id);
     const part = listed ?? parts.find((other) => other.id === id);
-    return (listed?.quantity ?? 0) >= (part && !isPerJoint(part) ? 1 : count) ? [] : [part?.name ?? id];
+    const [have, need] = [listed?.quantity ?? 0, part && !isPerJoint(part) ? 1 : count];
+    if (have >= need) return [];
+    return [part ? lackOf(part, need - have) : lackNamed(id)];
   });
 }
 

@@ -1,3 +1,4 @@
+import type { Lack } from '../catalogue/index.ts';
 import { counted, figure } from '../units/index.ts';
 import { methodById } from '../family/index.ts';
 import type { RankedMethod } from './types.ts';
@@ -6,7 +7,7 @@ import type { RankedMethod } from './types.ts';
 export interface Substitute {
   readonly wanted: RankedMethod;
   /** What to order for the wanted one. */
-  readonly order: readonly string[];
+  readonly order: readonly Lack[];
   /** What may be done now instead, best first, each with what it loses; none when nothing is there. */
   readonly instead: readonly { readonly method: RankedMethod; readonly loses: readonly string[] }[];
 }

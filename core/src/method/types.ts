@@ -1,4 +1,4 @@
-import type { Catalogue, Part, Tool } from '../catalogue/index.ts';
+import type { Catalogue, Lack, Part, Tool } from '../catalogue/index.ts';
 import type { Stretch } from '../damage/index.ts';
 import type { AnyMethod, Family, MethodId, SizedJoint, ToolTask } from '../family/index.ts';
 import type { CircuitKind, KeepOut, Zone } from '../harness/index.ts';
@@ -92,7 +92,7 @@ export interface MethodCase {
   readonly freeMm: number;
   readonly tools: readonly Tool[];
   readonly missingTasks: readonly ToolTask[];
-  readonly missingParts: readonly string[];
+  readonly missingParts: readonly Lack[];
   /** The best of the soldered that are allowed here; told once all are known. */
   readonly firstOfSoldered?: boolean | undefined;
 }
@@ -151,7 +151,7 @@ export interface RankedMethod {
   readonly because: string;
   readonly toolNames: readonly string[];
   /** Parts and tools that are not there. */
-  readonly lacks: readonly string[];
+  readonly lacks: readonly Lack[];
   readonly usableWithReason: boolean;
   /** It would go first if only everything were on the shelf. */
   readonly firstIfStocked: boolean;

@@ -96,7 +96,7 @@ function totalsOf(findings: readonly FindingPlan[], runs: readonly RunPlan[]): P
   return {
     findings: findings.length,
     decided: findings.filter(
-      (finding) => finding.asks === undefined && finding.approach !== 'stopped' && finding.approach !== 'byHand',
+      (finding) => finding.asks.length === 0 && finding.approach !== 'stopped' && finding.approach !== 'byHand',
     ).length,
     splices: sum(findings.map((finding) => finding.splices.length)),
     covers: findings.filter((finding) => finding.cover).length,

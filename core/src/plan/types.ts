@@ -1,5 +1,6 @@
 import type {
   Approach,
+  Ask,
   Caution,
   Choice,
   CoverId,
@@ -42,7 +43,7 @@ export interface FindingVerdict {
   readonly approach: Approach;
   readonly headline: string;
   readonly because: readonly string[];
-  readonly asks?: string | undefined;
+  readonly asks: readonly Ask[];
   readonly warnings: readonly string[];
   /** Why two splices are made where one would reach: for the pair's other wire, or because one would lie over another body. */
   readonly needsTwo?: DecideInput['needsTwo'];

@@ -31,7 +31,7 @@ export function stageStates(view: JobView, plan: Plan): Record<StageName, StageS
   const read = makes.some((make) => readingsOfMake(view, make).length > 0);
   const open = plan.gate.open;
   const found = plan.findings.length > 0;
-  const asks = plan.findings.some((finding) => finding.asks !== undefined);
+  const asks = plan.findings.some((finding) => finding.asks.length > 0);
   const broken = plan.runs.some((run) => run.broken.some((rule) => rule.strength !== 'wish'));
   const placed = makes.length > 0;
   return {

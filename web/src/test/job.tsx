@@ -92,7 +92,15 @@ export function viewOf(
 export const planFor = (view: JobView) => plan(view.job, CRIMP_FIRST, view.catalogue);
 
 /** A screen's part with a job open round it. */
-export function InJob({ view, children }: { readonly view: JobView; readonly children: ReactNode }) {
+export function InJob({
+  view,
+  address = '/',
+  children,
+}: {
+  readonly view: JobView;
+  readonly address?: string;
+  readonly children: ReactNode;
+}) {
   const planned = planFor(view);
   const open: OpenJob = {
     view,
@@ -108,7 +116,7 @@ export function InJob({ view, children }: { readonly view: JobView; readonly chi
   };
   return (
     <Provider store={makeStore()}>
-      <MemoryRouter>
+      <MemoryRouter initialEntries={[address]}>
         <JobContext value={open}>{children}</JobContext>
       </MemoryRouter>
     </Provider>

@@ -76,6 +76,7 @@ export function WireFields({
     <div className="grid grid-cols-2 gap-3 sm:grid-cols-3">
       <Select
         label="Size known as"
+        name="wire"
         value={size.basis}
         onChange={(event) =>
           onChange({ ...wire, size: nearest(event.target.value as WireSize['basis'], areaMm2(size)) })

@@ -1,4 +1,13 @@
-import { findPart, GENERIC_PARTS, mostOf, partsOf, type Catalogue, type Tool } from '../../catalogue/index.ts';
+import {
+  findPart,
+  GENERIC_PARTS,
+  lackNamed,
+  lackOf,
+  mostOf,
+  partsOf,
+  type Catalogue,
+  type Tool,
+} from '../../catalogue/index.ts';
 import {
   studOf,
   tabOf,
@@ -126,11 +135,15 @@ export function casesOf(site: EndSite, family: TerminalFamily): readonly EndCase
         hotAir: needsHeat ? hotAir : undefined,
         solderId: attach === 'solder' ? rosin?.part.id : undefined,
         lacks: [
-          ...(part.quantity > 0 ? [] : [part.name]),
-          ...(found && !found.onShelf ? [found.seal.name] : []),
-          ...(tool ? [] : [attach === 'solder' ? 'an iron big enough' : `die for the ${terminalInWords(family)}`]),
-          ...(needsHeat && !hotAir ? ['a hot-air gun'] : []),
-          ...(attach === 'solder' && !rosin?.onShelf ? [rosin?.part.name ?? 'rosin-core solder'] : []),
+          ...(part.quantity > 0 ? [] : [lackOf(part)]),
+          ...(found && !found.onShelf ? [found.part ? lackOf(found.part) : lackNamed(found.seal.name)] : []),
+          ...(tool
+            ? []
+            : [lackNamed(attach === 'solder' ? 'an iron big enough' : `die for the ${terminalInWords(family)}`)]),
+          ...(needsHeat && !hotAir ? [lackNamed('a hot-air gun')] : []),
+          ...(attach === 'solder' && !rosin?.onShelf
+            ? [rosin ? lackOf(rosin.part) : lackNamed('rosin-core solder')]
+            : []),
         ],
       };
     });

@@ -1,5 +1,5 @@
 import { spiralTapeMm } from '../../bundle/index.ts';
-import { findStanding, partsOf } from '../../catalogue/index.ts';
+import { findStanding, partsOf, type Part } from '../../catalogue/index.ts';
 import { lengthwiseShrink, sleeveFits, wireSealFits } from '../../sizing/index.ts';
 import type { TerminalPart } from '../../stock/index.ts';
 import { bodyOf, type Form } from '../../terminal/index.ts';
@@ -13,7 +13,7 @@ const THICKER_BY_MM = 1.5;
 /** A seal that was found, what of it is taken from the shelf, and whether it is there. */
 export interface FoundSeal {
   readonly seal: EndSeal;
-  readonly part?: { readonly id: string; readonly name: string; readonly ratedC: number } | undefined;
+  readonly part?: Part | undefined;
   readonly onShelf: boolean;
 }
 

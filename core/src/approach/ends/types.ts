@@ -1,4 +1,4 @@
-import type { Catalogue, Tool } from '../../catalogue/index.ts';
+import type { Catalogue, Lack, Part, Tool } from '../../catalogue/index.ts';
 import type { CavityFitting, TerminalFamily, Zone } from '../../harness/index.ts';
 import type { MethodStatus, RuleHit } from '../../method/index.ts';
 import type { Practice } from '../../practice/index.ts';
@@ -52,9 +52,9 @@ export interface EndCase {
   /** The solder it is held with, where it is soldered. */
   readonly solderId?: string | undefined;
   /** Its seal as a part, where it is one. */
-  readonly sealPart?: { readonly id: string; readonly name: string; readonly ratedC: number } | undefined;
+  readonly sealPart?: Part | undefined;
   /** Names of parts and tools that are not there. */
-  readonly lacks: readonly string[];
+  readonly lacks: readonly Lack[];
 }
 
 /** One line of the ranking of terminals. */
@@ -72,7 +72,7 @@ export interface RankedEnd {
   readonly folded: boolean;
   readonly seal?: EndSeal | undefined;
   readonly toolNames: readonly string[];
-  readonly lacks: readonly string[];
+  readonly lacks: readonly Lack[];
   /** The terminal, its seal, its solder. */
   readonly usesPartIds: readonly string[];
 }

@@ -1,6 +1,7 @@
 import { RELEASE_GUIDES } from '../../connector/index.ts';
 import { cavityKindOf, findingInWords, type CavityFinding, type CavityWay } from '../../damage/index.ts';
 import type { HarnessNode } from '../../harness/index.ts';
+import { asksWithoutWay } from '../asks.ts';
 import { capital } from '../copper.ts';
 import type { DecideInput, Decision, Electrical, RankedWay } from '../types.ts';
 import { extend, newTerminal, pigtail, rehouse, relead } from './anew.ts';
@@ -8,6 +9,7 @@ import type { At } from './at.ts';
 import { finish, type Candidate, type Undecided } from './finish.ts';
 import { hottestAt } from './housing.ts';
 import { correct, refit, solderToPin } from './putBack.ts';
+import { WAY_WORDS } from './work.ts';
 
 /** How each way is judged; a kind of damage says which of them may mend it. */
 const JUDGES: Readonly<Record<CavityWay, (at: At) => Candidate | undefined>> = {
@@ -74,7 +76,7 @@ export function decideAtCavity(
       approach: 'byHand',
       ways,
       because: [found, ways[0]?.because ?? ''],
-      asks: 'Nothing is possible here as it stands',
+      asks: asksWithoutWay(ways, ({ way }) => WAY_WORDS[way], input),
     };
   const passed = ways
     .slice(0, list.indexOf(chosen))
@@ -84,7 +86,7 @@ export function decideAtCavity(
     ways,
     because: [found, ...passed],
     warnings: warningsAt(at, chosen.way),
-    cause: finding.note === undefined ? cavityKindOf(finding.kind).asks?.(finding) : undefined,
+    cause: cavityKindOf(finding.kind).asks?.(finding),
     wayAsked: choice !== undefined && asked?.way.way === choice.use,
   });
 }

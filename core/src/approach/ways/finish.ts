@@ -1,5 +1,7 @@
 import { fuseWarnings, withSection } from '../electrical.ts';
 import type { DecideInput, Decision, Electrical, RankedWay } from '../types.ts';
+import { causeAsks, fuseAsks, orders } from '../asks.ts';
+import type { Ask } from '../askTypes.ts';
 import { NOT_NOTED } from './work.ts';
 
 /** A way judged, and what it turns into once it is chosen. */
@@ -22,14 +24,21 @@ export interface Around {
 
 function asksOf(
   way: RankedWay,
-  decided: Partial<Decision>,
+  { cavity }: Partial<Decision>,
   electrical: Electrical,
+  input: DecideInput,
   cause: string | undefined,
-): string | undefined {
-  if (way.status === 'shelf')
-    return way.lacks.length > 0 ? `Order: ${way.lacks.join(', ')}` : 'No terminal known fits this wire';
-  if (decided.cavity?.acts.includes('crimpTerminal') && !decided.cavity.terminal) return NOT_NOTED;
-  return electrical.fuseProtects === false ? 'The fuse does not protect this wire' : cause;
+): readonly Ask[] {
+  const wantsTerminal = cavity?.acts.includes('crimpTerminal') === true && !cavity.terminal;
+  const hasNone = way.status === 'shelf' && way.lacks.length === 0;
+  return [
+    ...orders(way.status === 'shelf' ? way.lacks : []),
+    ...(cavity && (wantsTerminal || hasNone)
+      ? [{ does: 'note', words: cavity.unknown ?? NOT_NOTED, at: { on: 'fitting', ...cavity.at } } as const]
+      : []),
+    ...fuseAsks(input, electrical),
+    ...causeAsks(input.finding, cause),
+  ];
 }
 
 /**
@@ -72,6 +81,6 @@ export function finish(input: DecideInput, base: Undecided, { way, decided }: Ca
       ...(decided.cavity?.warnings ?? []),
       ...(method?.hits.filter((hit) => hit.verdict === 'warn').map((hit) => hit.because) ?? []),
     ],
-    asks: asksOf(way, decided, electrical, around.cause),
+    asks: asksOf(way, decided, electrical, input, around.cause),
   };
 }

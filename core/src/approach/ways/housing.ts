@@ -1,4 +1,4 @@
-import { findPart, mostOf, notOnShelf, partsOf, type Part } from '../../catalogue/index.ts';
+import { findPart, lackNamed, lackOf, mostOf, notOnShelf, partsOf, type Part } from '../../catalogue/index.ts';
 import type { HarnessNode } from '../../harness/index.ts';
 import { figure } from '../../units/index.ts';
 import { allowedCurrentA, LEAST_JOINT_MM, resistanceLimits } from '../../wire/index.ts';
@@ -50,10 +50,10 @@ export function rehouseWay(input: DecideInput, node: HarnessNode): { readonly wa
       status: onShelf ? 'allowed' : 'shelf',
       ruleId: 'way.rehouse',
       cost: { ...cost, parts: [part.name] },
-      lacks: onShelf ? [] : [part.name],
+      lacks: onShelf ? [] : [lackOf(part)],
       because: onShelf
         ? `The terminals are good and the lock family is known: ${wires === 1 ? 'it moves' : `${wires} move`} into a new housing, cavity by cavity, and nothing is cut.`
-        : notOnShelf([part.name]),
+        : notOnShelf([lackOf(part)]),
     },
   };
 }
@@ -84,7 +84,7 @@ export function refitWay(
 ): { readonly way: RankedWay; readonly part?: Part } {
   const found = wanted && findPart(input.catalogue, wanted);
   const part = found?.part;
-  const lacks = wanted && !found?.onShelf ? [part?.name ?? name] : [];
+  const lacks = wanted && !found?.onShelf ? [part ? lackOf(part) : lackNamed(name)] : [];
   return {
     ...(part ? { part } : {}),
     way: {

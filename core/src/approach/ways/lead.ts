@@ -4,7 +4,7 @@ import { rankMethods, type RankedMethod, type Site } from '../../method/index.ts
 import { methodById } from '../../family/index.ts';
 import type { PigtailPart } from '../../stock/index.ts';
 import { chooseInsertWire, pigtailFits, type InsertWireChoice } from '../../sizing/index.ts';
-import { findStanding, notOnShelf, partsOf } from '../../catalogue/index.ts';
+import { findStanding, lackNamed, lackOf, notOnShelf, partsOf } from '../../catalogue/index.ts';
 import { figure } from '../../units/index.ts';
 import { areaMm2, isSmaller, type WireSpec } from '../../wire/index.ts';
 import { siteAt } from '../site.ts';
@@ -112,10 +112,7 @@ function releadWay(input: DecideInput, lead: Lead, fit: TerminalFit): RankedWay 
       lacks: [],
     };
   if (fit.refused !== undefined) return unfit('relead', fit.refused, cost);
-  const lacks = [
-    ...fit.lacks,
-    ...(lead.method.status === 'shelf' ? [lead.method.joints[0]?.partName ?? lead.method.name] : []),
-  ];
+  const lacks = [...fit.lacks, ...(lead.method.status === 'shelf' ? lead.method.lacks : [])];
   const misfit = fit.unknown !== undefined && fit.family !== undefined;
   const status = lacks.length > 0 || misfit ? 'shelf' : 'allowed';
   return {
@@ -202,7 +199,7 @@ export function pigtailFor(
         lacks: [],
       },
     };
-  const lacks = lead || found?.onShelf ? [] : [part?.name ?? 'pigtail'];
+  const lacks = lead || found?.onShelf ? [] : [part ? lackOf(part) : lackNamed('pigtail')];
   return {
     lead: made,
     ...(part ? { part } : {}),

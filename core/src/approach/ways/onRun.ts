@@ -33,7 +33,7 @@ function coverWay(covers: readonly RankedCover[], copper: Copper): RankedWay {
     because: copper.coverSecond ? `Second to cutting it out. ${cover.because}` : cover.because,
     allowedIf: cover.hits.find((hit) => hit.verdict === 'refuse')?.allowedIf,
     cost: { splices: 0, minutes: ACT_MINUTES.cover, wireMm: 0, parts: [cover.partName] },
-    lacks: cover.status === 'shelf' ? [cover.partName] : [],
+    lacks: cover.lacks,
   };
 }
 

@@ -1,4 +1,4 @@
-import { findPart, mostOf, notOnShelf, partsOf } from '../../catalogue/index.ts';
+import { findPart, lackNamed, lackOf, mostOf, notOnShelf, partsOf } from '../../catalogue/index.ts';
 import { cavityKindOf } from '../../damage/index.ts';
 import { fitWireSeal } from '../../sizing/index.ts';
 import { jacketDiameterMm } from '../../wire/index.ts';
@@ -77,9 +77,9 @@ export function solderToPin(at: At): Candidate {
   const potting = findPart(input.catalogue, (parts) => mostOf(partsOf(parts, 'potting')));
   const iron = input.catalogue.tools.find((tool) => tool.tasks.includes('solder'));
   const lacks = [
-    ...(solder?.onShelf ? [] : [solder?.part.name ?? 'rosin-core solder']),
-    ...(potting?.onShelf ? [] : [potting?.part.name ?? 'potting compound']),
-    ...(iron ? [] : ['a soldering iron']),
+    ...(solder?.onShelf ? [] : [solder ? lackOf(solder.part) : lackNamed('rosin-core solder')]),
+    ...(potting?.onShelf ? [] : [potting ? lackOf(potting.part) : lackNamed('potting compound')]),
+    ...(iron ? [] : [lackNamed('a soldering iron')]),
   ];
   const cost = {
     splices: 0,

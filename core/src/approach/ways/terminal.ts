@@ -1,4 +1,5 @@
 import { flexStretches, terminalInWords, type HarnessNode, type TerminalFamily } from '../../harness/index.ts';
+import type { Lack } from '../../catalogue/index.ts';
 import type { TerminalPart } from '../../stock/index.ts';
 import { figure } from '../../units/index.ts';
 import { wireFacts, type WireFacts, type WireSpec } from '../../wire/index.ts';
@@ -13,7 +14,7 @@ export interface TerminalFit {
   readonly terminal?: FittedTerminal | undefined;
   readonly toolNames: readonly string[];
   /** Names of what would have to be ordered. */
-  readonly lacks: readonly string[];
+  readonly lacks: readonly Lack[];
   /** What nobody has noted or nothing can mend. */
   readonly unknown?: string | undefined;
   /** Why the best there is may not be used here, by which rule, and what would lift it. */

@@ -75,6 +75,7 @@ export function cavityWork({
     toolNames: [...(fit?.toolNames ?? []), ...toolNames],
     terminals: fit?.ranked ?? [],
     warnings: fit?.warnings ?? [],
+    unknown: fit?.unknown,
   };
 }
 

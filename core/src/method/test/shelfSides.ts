@@ -1,3 +1,4 @@
+import { lackNamed } from '../../catalogue/index.ts';
 import { BENCH_SOLDER, CRIMP_ONLY } from '../../practice/index.ts';
 import { wire } from '../../test/samples.ts';
 import { built, caseOf, hand, ratchet, sleeve, twoOf, type Sides } from './caseOf.ts';
@@ -36,7 +37,11 @@ export const SHELF_SIDES: Sides = {
     ],
   ],
   'shelf.part': [
-    [/Not on the shelf: Clip L/, caseOf('clipSleeve', { case: { missingParts: ['Clip L'] } }), caseOf('clipSleeve')],
+    [
+      /Not on the shelf: Clip L/,
+      caseOf('clipSleeve', { case: { missingParts: [lackNamed('Clip L')] } }),
+      caseOf('clipSleeve'),
+    ],
   ],
   'shelf.tool': [
     [

@@ -187,6 +187,7 @@ export function CircuitForm({ harness, circuit, onSave, onRemove, onClose }: Cir
       <div className="grid gap-3 sm:grid-cols-3">
         <NumberField
           label="Fuse"
+          name="fuseA"
           unit="A"
           value={draft.fuse}
           wrong={wrong.fuse}
@@ -194,6 +195,7 @@ export function CircuitForm({ harness, circuit, onSave, onRemove, onClose }: Cir
         />
         <NumberField
           label="Load"
+          name="loadA"
           unit="A"
           value={draft.load}
           wrong={wrong.load}

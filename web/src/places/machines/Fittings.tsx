@@ -12,6 +12,7 @@ import {
   type HarnessNode,
   type TerminalFamily,
 } from '@mendum/core';
+import { fieldName } from '../../answer/path.ts';
 import { circuitInCavity } from '../../connector/ConnectorView.tsx';
 import { SEAL_WORDS, USE_WORDS } from '../../connector/words.ts';
 import { Select } from '../../ui/field.tsx';
@@ -142,6 +143,7 @@ export function Fittings({ harness, node, onEdit, isAsked }: FittingsProps) {
                 {columns.map(({ title, field, choices }) => (
                   <td key={field}>
                     <select
+                      name={field === 'terminal' ? fieldName.fitting(cavity) : undefined}
                       aria-label={`${title} ${isConnector ? (field === 'seal' ? 'of' : 'in') : 'at'} ${isConnector ? 'cavity' : 'place'} ${cavity}`}
                       className="min-h-11 bg-paper"
                       value={String(node.fittings?.[cavity]?.[field] ?? '')}

@@ -1,3 +1,4 @@
+import { useAskedField } from '../../answer/useAskedField.ts';
 import { useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { Redo2, Undo2 } from 'lucide-react';
@@ -47,12 +48,23 @@ function HarnessEditor({ view }: { readonly view: HarnessView }) {
   const foundEnd =
     found && [found.from, found.to].find((end) => harness.nodes.some((node) => node.id === end.nodeId && node.face));
   const foundNode = harness.nodes.find((node) => node.id === foundEnd?.nodeId);
+  useAskedField();
   const asked = harness.nodes.find((one) => one.id === search.get('node'))?.id;
+  const askedRun = harness.runs.find((one) => one.id === search.get('run'))?.id;
+  const askedCircuit = harness.circuits.find((one) => one.id === search.get('edit'));
   const [picked, setPicked] = useState<Picked | undefined>(
-    asked === undefined ? undefined : { kind: 'node', id: asked },
+    asked !== undefined
+      ? { kind: 'node', id: asked }
+      : askedRun !== undefined
+        ? { kind: 'run', id: askedRun }
+        : undefined,
   );
   const [open, setOpen] = useState<Open | undefined>(
-    foundNode && foundEnd ? { what: 'show', node: foundNode, cavity: foundEnd.cavity } : undefined,
+    askedCircuit
+      ? { what: 'circuit', circuit: askedCircuit }
+      : foundNode && foundEnd
+        ? { what: 'show', node: foundNode, cavity: foundEnd.cavity }
+        : undefined,
   );
   const [words, setWords] = useState('');
   const run = picked?.kind === 'run' ? harness.runs.find((one) => one.id === picked.id) : undefined;

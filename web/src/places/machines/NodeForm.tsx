@@ -129,6 +129,7 @@ export function NodeForm({ harness, node, onEdit, onFace, onShow, isAsked = fals
         {node.kind === 'connector' ? (
           <Select
             label="Its terminals are held by"
+            name="lock"
             value={node.lock ?? ''}
             onChange={(event) =>
               onEdit({

@@ -76,7 +76,12 @@ function FeatureList({ run, onEdit }: Pick<RunFormProps, 'run' | 'onEdit'>) {
         </ul>
       )}
       <div className="grid items-end gap-2 sm:grid-cols-[1fr_1fr_1fr_auto]">
-        <Select label="Kind" value={kind} onChange={(event) => setKind(event.target.value as FeatureKind)}>
+        <Select
+          label="Kind"
+          name="features"
+          value={kind}
+          onChange={(event) => setKind(event.target.value as FeatureKind)}
+        >
           {FEATURE_KINDS.map((one) => (
             <option key={one} value={one}>
               {FEATURE_WORDS[one]}
@@ -185,6 +190,7 @@ export function RunForm({ harness, run, atMm, onEdit }: RunFormProps) {
         </Select>
         <Select
           label="Vibration"
+          name="vibration"
           value={run.zone.vibration}
           onChange={(event) => zone({ vibration: event.target.value as Run['zone']['vibration'] })}
         >
@@ -194,6 +200,7 @@ export function RunForm({ harness, run, atMm, onEdit }: RunFormProps) {
         </Select>
         <Select
           label="Moisture"
+          name="moisture"
           value={run.zone.moisture}
           onChange={(event) => zone({ moisture: event.target.value as Run['zone']['moisture'] })}
         >
@@ -203,6 +210,7 @@ export function RunForm({ harness, run, atMm, onEdit }: RunFormProps) {
         </Select>
         <NumberField
           label="Hottest it gets"
+          name="ambientC"
           hint="Empty: the usual one of where it lies."
           unit="°C"
           value={ambient}
@@ -218,6 +226,7 @@ export function RunForm({ harness, run, atMm, onEdit }: RunFormProps) {
         <label className="flex min-h-11 items-center gap-3 text-lg">
           <input
             type="checkbox"
+            name="fuelVapour"
             className="size-6 accent-(--copper)"
             checked={run.zone.fuelVapour}
             onChange={(event) => zone({ fuelVapour: event.target.checked })}

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { useSearchParams } from 'react-router';
 import clsx from 'clsx';
 import {
   GENERIC_PARTS,
@@ -61,7 +62,8 @@ export function ShelfPlace() {
   const { data: shelf, error, refetch } = useShelfQuery();
   const { change, busy } = useChange();
   const [tab, setTab] = useState<Tab>('parts');
-  const [words, setWords] = useState('');
+  const [search] = useSearchParams();
+  const [words, setWords] = useState(search.get('find') ?? '');
   const [everything, setEverything] = useState(false);
   const [open, setOpen] = useState<Open>();
   const [refused, setRefused] = useState<ErrorBody['error']>();

@@ -58,9 +58,9 @@ function cardsOf({ findings, pieces }: Plan): Card[] {
     if (!piece) return [{ leading: finding, piece, findings: [finding] }];
     if (piece.findingIds[0] !== finding.findingId) return [];
     const members = findings.filter((one) => piece.findingIds.includes(one.findingId));
-    return [{ leading: members.find((one) => one.asks !== undefined) ?? finding, piece, findings: members }];
+    return [{ leading: members.find((one) => one.asks.length > 0) ?? finding, piece, findings: members }];
   });
-  const asking = ({ leading }: Card): number => Number(leading.asks === undefined && leading.approach !== 'byHand');
+  const asking = ({ leading }: Card): number => Number(leading.asks.length === 0 && leading.approach !== 'byHand');
   return cards.sort((a, b) => asking(a) - asking(b));
 }
 
@@ -90,10 +90,10 @@ export function CardList() {
                   <span className="truncate text-lg font-semibold">
                     {piece ? `Connector ${piece.nodeName}` : circuit.function}
                   </span>
-                  {finding.asks === undefined ? (
+                  {finding.asks.length === 0 ? (
                     <span className="ml-auto whitespace-nowrap text-soft">{approachWords(finding)}</span>
                   ) : (
-                    <span className="ml-auto font-semibold whitespace-nowrap text-rework">▲ asks for you</span>
+                    <span className="ml-auto font-semibold whitespace-nowrap text-rework">▲ needs you</span>
                   )}
                 </span>
                 <span className="flex items-center gap-3 text-soft">

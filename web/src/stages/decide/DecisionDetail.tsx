@@ -4,6 +4,7 @@ import { figure, findingInWords, isAtCavity, sizeInWords, type FindingPlan } fro
 import { useChange } from '../../app/change.ts';
 import { Button } from '../../ui/button.tsx';
 import { useOpenJob } from '../job.ts';
+import { Asks } from './Asks.tsx';
 import { ElectricalTable } from './ElectricalTable.tsx';
 import { FigureStrip } from './FigureStrip.tsx';
 import { JointPicture } from './JointPicture.tsx';
@@ -58,7 +59,7 @@ export function DecisionDetail({ finding }: { readonly finding: FindingPlan }) {
           {warning}
         </p>
       ))}
-      {finding.asks === undefined ? null : <p className="mt-2 text-lg font-semibold text-rework">▲ {finding.asks}</p>}
+      <Asks asks={finding.asks} />
       <OrderOrInstead finding={finding} />
       {isAtCavity(found) && finding.ways.some((way) => way.way === 'pigtail') ? (
         <Link

@@ -1,4 +1,4 @@
-import { substituteFor, type FindingPlan } from '@mendum/core';
+import { orderInWords, substituteFor, type FindingPlan } from '@mendum/core';
 
 /** Where the method that would go first only lacks a part or die: what to order, and what stands in for it with what it loses. */
 export function OrderOrInstead({ finding }: { readonly finding: FindingPlan }) {
@@ -10,7 +10,7 @@ export function OrderOrInstead({ finding }: { readonly finding: FindingPlan }) {
       className="mt-3 border-l-4 border-rework pl-3 text-lg"
     >
       <p>
-        <b>{substitute.wanted.name} would go first.</b> Order: {substitute.order.join(', ')}.
+        <b>{substitute.wanted.name} would go first.</b> Order {substitute.order.map(orderInWords).join('; ')}.
       </p>
       {substitute.instead.length === 0 ? (
         <p>Nothing on the shelf stands in for it.</p>

@@ -31,7 +31,7 @@ export function PieceOfCard({ finding }: { readonly finding: FindingPlan }) {
               >
                 <span className="figure">{circuitOf(one.circuitId).number}</span>{' '}
                 <span className="text-soft">{circuitOf(one.circuitId).function}</span>
-                {one.asks === undefined ? null : <span className="text-rework"> ▲</span>}
+                {one.asks.length === 0 ? null : <span className="text-rework"> ▲</span>}
               </button>
             </li>
           );

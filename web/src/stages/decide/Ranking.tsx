@@ -104,7 +104,7 @@ export function Ranking({ finding }: { readonly finding: FindingPlan }) {
                   ) : null}
                 </div>
               </div>
-              {open === line.id ? <Rules hits={line.hits} /> : null}
+              {open === line.id ? <Rules hits={line.hits} findingId={finding.findingId} /> : null}
             </li>
           );
         })}

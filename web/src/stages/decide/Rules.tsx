@@ -1,5 +1,7 @@
 import clsx from 'clsx';
-import type { RuleHit } from '@mendum/core';
+import { liftedAt, type RuleHit } from '@mendum/core';
+import { AnswerLink } from '../../answer/AnswerLink.tsx';
+import { useOpenJob } from '../job.ts';
 
 const VERDICT: Record<RuleHit['verdict'], { readonly word: string; readonly colour: string }> = {
   refuse: { word: '✕ refuses', colour: 'text-scrap' },
@@ -10,7 +12,9 @@ const VERDICT: Record<RuleHit['verdict'], { readonly word: string; readonly colo
 };
 
 /** What every rule said, with its source and what would lift a refusal. */
-export function Rules({ hits }: { readonly hits: readonly RuleHit[] }) {
+export function Rules({ hits, findingId }: { readonly hits: readonly RuleHit[]; readonly findingId: string }) {
+  const { findingOf } = useOpenJob();
+  const finding = findingOf(findingId);
   if (hits.length === 0) return <p className="py-2 text-soft">No rule speaks against it, and none prefers it.</p>;
   return (
     <ul className="grid gap-2 py-2">
@@ -19,7 +23,12 @@ export function Rules({ hits }: { readonly hits: readonly RuleHit[] }) {
           <span className={clsx('font-semibold', VERDICT[hit.verdict].colour)}>{VERDICT[hit.verdict].word}</span>
           <span>
             {hit.because}
-            {hit.allowedIf === undefined ? null : <span className="text-soft"> Allowed if {hit.allowedIf}.</span>}
+            {hit.allowedIf === undefined ? null : (
+              <span className="text-soft">
+                {' '}
+                Allowed if {hit.allowedIf}. <AnswerLink at={liftedAt(hit.ruleId, finding)} />
+              </span>
+            )}
             <span className="block text-sm text-soft">
               Rule {hit.ruleId}: {hit.source}.
             </span>

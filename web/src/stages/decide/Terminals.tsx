@@ -70,7 +70,7 @@ export function Terminals({ finding }: { readonly finding: FindingPlan }) {
                   Rules
                 </Button>
               </div>
-              {open === one.id ? <Rules hits={one.hits} /> : null}
+              {open === one.id ? <Rules hits={one.hits} findingId={finding.findingId} /> : null}
             </li>
           );
         })}

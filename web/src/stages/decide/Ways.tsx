@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import clsx from 'clsx';
-import { isAtCavity, WAY_WORDS, type FindingPlan, type RankedWay } from '@mendum/core';
+import { isAtCavity, liftedAt, WAY_WORDS, type FindingPlan, type RankedWay } from '@mendum/core';
+import { AnswerLink } from '../../answer/AnswerLink.tsx';
 import { Button } from '../../ui/button.tsx';
 import { Figure } from '../../ui/units.tsx';
 import { useOpenJob } from '../job.ts';
@@ -9,7 +10,7 @@ import { UseInstead } from './UseInstead.tsx';
 const STATUS: Record<RankedWay['status'], { readonly word: string; readonly colour: string }> = {
   allowed: { word: '✓ possible', colour: 'text-pass' },
   shelf: { word: '○ to be ordered', colour: 'text-rework' },
-  refused: { word: '✕ not here', colour: 'text-scrap' },
+  refused: { word: '✕ refused', colour: 'text-scrap' },
 };
 
 /** Every way of mending it, in the order in which a master tries them: possible or not, why, and what it costs. */
@@ -17,7 +18,8 @@ export function Ways({ finding }: { readonly finding: FindingPlan }) {
   const { signed, findingOf } = useOpenJob();
   const [instead, setInstead] = useState<RankedWay>();
   if (finding.ways.length === 0) return null;
-  const changeable = isAtCavity(findingOf(finding.findingId));
+  const found = findingOf(finding.findingId);
+  const changeable = isAtCavity(found);
   return (
     <section aria-label="Every way of mending it">
       <h3 className="text-xl font-semibold">Ways of mending it</h3>
@@ -38,7 +40,10 @@ export function Ways({ finding }: { readonly finding: FindingPlan }) {
               <p className={clsx(way.status === 'refused' && 'text-soft')}>
                 {way.because}
                 {way.status === 'refused' && way.allowedIf !== undefined ? (
-                  <span className="text-soft"> Possible if {way.allowedIf}.</span>
+                  <span className="text-soft">
+                    {' '}
+                    Possible if {way.allowedIf}. <AnswerLink at={liftedAt(way.ruleId, found)} />
+                  </span>
                 ) : null}
               </p>
               <div className="flex items-center gap-4">

@@ -158,7 +158,11 @@ export function WhatIf({ finding, onClose }: { readonly finding: FindingPlan; re
           <h3 className="text-soft">Then</h3>
           <p className={same ? 'text-xl font-semibold' : 'text-xl font-semibold text-copper'}>{then.headline}</p>
           <p className="mt-1">{then.because.join(' ')}</p>
-          {then.asks === undefined ? null : <p className="mt-1 font-semibold text-rework">▲ {then.asks}</p>}
+          {then.asks.map(({ words }) => (
+            <p key={words} className="mt-1 font-semibold text-rework">
+              ▲ {words}
+            </p>
+          ))}
         </section>
       </div>
       {others.length > 0 ? (

@@ -19,7 +19,7 @@ describe('the cards', () => {
     );
     const cards = screen.getAllByRole('button', { name: /Function/ });
     expect(cards[0]?.textContent).toContain('Function 2');
-    expect(cards[0]?.textContent).toContain('asks for you');
+    expect(cards[0]?.textContent).toContain('needs you');
     expect(cards[1]?.textContent).toContain('1 splice');
   });
 

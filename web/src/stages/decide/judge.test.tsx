@@ -50,9 +50,9 @@ describe('ways of mending it', () => {
       </InJob>,
     );
     const lines = screen.getAllByRole('listitem');
-    expect(lines.map((line) => /✓ chosen|✕ not here|✓ possible/.exec(line.textContent ?? '')?.[0])).toEqual([
-      '✕ not here',
-      '✕ not here',
+    expect(lines.map((line) => /✓ chosen|✕ refused|✓ possible/.exec(line.textContent ?? '')?.[0])).toEqual([
+      '✕ refused',
+      '✕ refused',
       '✓ chosen',
     ]);
     expect(lines[1]?.textContent).toContain('Possible if the harness gave back 12 mm.');
@@ -128,7 +128,7 @@ describe('a part that is not there', () => {
     const view = without(viewOf([findingOf('F1')]), 'sealedButt-middle');
     render(<OrderOrInstead finding={first(view)} />);
     const said = screen.getByRole('region', { name: 'What to order, and what to do meanwhile' }).textContent;
-    expect(said).toContain('Sealed butt would go first. Order: Sealed butt, middle.');
+    expect(said).toContain('Sealed butt would go first. Order 1 × Sealed butt, middle: 1.04–2.63 mm² an end.');
     expect(said).toContain(
       'Meanwhile: Splice clip + adhesive sleeve. It loses: the built-in seal: a sleeve has to be slid on first; 0.8 mm thicker',
     );

@@ -88,7 +88,8 @@ export function CavityFields({ harness, draft, wrong, many, onChange }: CavityFi
         />
       ) : null}
       <NumberField
-        label="Slack of the tail"
+        label="Slack of this wire"
+        name="slackMm"
         hint="Not measured counts as 0."
         unit="mm"
         value={draft.slackMm}

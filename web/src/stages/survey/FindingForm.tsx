@@ -48,6 +48,7 @@ function LostWords({ draft }: { readonly draft: Draft }) {
 }
 
 type FieldProps = {
+  readonly name: string;
   readonly value: string;
   readonly wrong: string | undefined;
   readonly onChange: (event: { target: { value: string } }) => void;
@@ -119,6 +120,7 @@ export function FindingForm({ start, version, onSaved, onClose }: FindingFormPro
   const set = (part: Partial<Draft>): void => setDraft((now) => ({ ...now, ...part }));
   const text = (key: 'fromMm' | 'toMm' | 'cutBackLeftMm' | 'cutBackRightMm' | 'slackMm' | 'freedEndMm') =>
     ({
+      name: key,
       value: draft[key],
       wrong: wrong[key],
       onChange: (event: { target: { value: string } }) => set({ [key]: event.target.value }),
@@ -272,6 +274,7 @@ export function FindingForm({ start, version, onSaved, onClose }: FindingFormPro
             <label className="flex min-h-11 items-center gap-3">
               <input
                 type="checkbox"
+                name="insertWire"
                 className="size-6 accent-(--copper)"
                 checked={draft.insertWire !== undefined}
                 onChange={(event) => set({ insertWire: event.target.checked ? firstCircuit?.wire : undefined })}
@@ -293,6 +296,7 @@ export function FindingForm({ start, version, onSaved, onClose }: FindingFormPro
       />
       <TextArea
         label="Note"
+        name="note"
         value={draft.note}
         maxLength={2000}
         onChange={(event) => set({ note: event.target.value })}

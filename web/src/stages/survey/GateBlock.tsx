@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import type { GateEntry, GateNeed } from '@mendum/core';
+import { fieldName } from '../../answer/path.ts';
 import { useChange } from '../../app/change.ts';
 import { Button } from '../../ui/button.tsx';
 import { TextField } from '../../ui/field.tsx';
@@ -68,7 +69,12 @@ function Need({ need, first }: { readonly need: GateNeed; readonly first: boolea
       </p>
       <p className="mt-1 mb-3 text-lg">{need.because}</p>
       <div className="grid items-end gap-3 sm:grid-cols-[1fr_auto]">
-        <TextField label={label} value={words} onChange={(event) => setWords(event.target.value)} />
+        <TextField
+          name={fieldName.gate(need.entry)}
+          label={label}
+          value={words}
+          onChange={(event) => setWords(event.target.value)}
+        />
         <Button type="submit" look={first && need.stops ? 'copper' : 'plain'} disabled={busy || words.trim() === ''}>
           {button}
         </Button>

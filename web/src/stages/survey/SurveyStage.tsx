@@ -1,6 +1,7 @@
 import { useState } from 'react';
-import { Link } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import type { Finding, HarnessNode, MappingCard } from '@mendum/core';
+import { useAskedField } from '../../answer/useAskedField.ts';
 import { useChange } from '../../app/change.ts';
 import { notify } from '../../app/notice.ts';
 import { useKeys } from '../../app/useKeys.ts';
@@ -71,7 +72,24 @@ export function SurveyStage() {
   const { change } = useChange(view.id);
   const { harness, findings } = view.job;
   const [runId, setRunId] = useState(selected?.runId ?? harness.runs[0]?.id ?? '');
-  const [form, setForm] = useState<{ readonly start: Draft; readonly version?: number | undefined }>();
+  const [search, setSearch] = useSearchParams();
+  const field = useAskedField();
+  const [form, setForm] = useState<{ readonly start: Draft; readonly version?: number | undefined } | undefined>(() => {
+    const asked = findings.find(({ id }) => id === search.get('finding'));
+    if (field === undefined || field.includes('.') || !asked || signed) return undefined;
+    return { start: draftOf(asked), version: view.findingVersions[asked.id] ?? 1 };
+  });
+  const closeForm = (): void => {
+    setForm(undefined);
+    if (field !== undefined)
+      setSearch(
+        (now) => {
+          now.delete('field');
+          return now;
+        },
+        { replace: true },
+      );
+  };
   const [connectorId, setConnectorId] = useState<string>();
   const connectors = harness.nodes.flatMap((node) => (node.face ? [{ ...node, face: node.face }] : []));
   const connector = connectors.find((node) => node.id === connectorId);
@@ -86,7 +104,7 @@ export function SurveyStage() {
     const isNew = form?.version === undefined;
     const before = findings.find((finding) => finding.id === made[0]?.id);
     const version = form?.version;
-    setForm(undefined);
+    closeForm();
     if (made[0]) select(made[0].id);
     notify(isNew ? `${made.length === 1 ? 'Finding' : `${made.length} findings`} added` : 'Finding saved', {
       undo: () => {
@@ -185,7 +203,7 @@ export function SurveyStage() {
         shape="sheet"
         open={form !== undefined}
         onOpenChange={(open) => {
-          if (!open) setForm(undefined);
+          if (!open) closeForm();
         }}
         title={form?.version === undefined ? 'What was found' : 'Change the finding'}
       >
@@ -195,7 +213,7 @@ export function SurveyStage() {
             start={form.start}
             version={form.version}
             onSaved={saved}
-            onClose={() => setForm(undefined)}
+            onClose={closeForm}
           />
         ) : null}
       </Dialog>

@@ -1,0 +1,141 @@
+import { orderInWords, type Lack } from '../catalogue/index.ts';
+import { isAtCavity, type Finding } from '../damage/index.ts';
+import type { RankedMethod } from '../method/index.ts';
+import { figure } from '../units/index.ts';
+import type { AnsweredAt, Ask, CircuitField, FindingField, RunField } from './askTypes.ts';
+import type { DecideInput, Electrical, RankedWay } from './types.ts';
+
+/** What to order, line by line: how many, which, and what it takes. */
+export const orders = (lacks: readonly Lack[]): readonly Ask[] =>
+  lacks.map((lack) => ({ does: 'order', words: `Order ${orderInWords(lack)}`, at: { on: 'shelf', name: lack.name } }));
+
+/** Which field lifts a refusal of that rule, at this finding; none where no field does. */
+export const liftedAt = (ruleId: string, finding: Finding): AnsweredAt | undefined => LIFTED[ruleId]?.(finding);
+
+const onFinding =
+  (field: FindingField) =>
+  ({ id }: Finding): AnsweredAt => ({ on: 'finding', findingId: id, field });
+const onRun =
+  (field: RunField) =>
+  ({ runId }: Finding): AnsweredAt => ({ on: 'run', runId, field });
+const onCircuit =
+  (field: CircuitField) =>
+  ({ circuitId }: Finding): AnsweredAt => ({ on: 'circuit', circuitId, field });
+const onPractice = (): AnsweredAt => ({ on: 'practice' });
+const atCavity =
+  (make: (nodeId: string, cavity: string) => AnsweredAt) =>
+  (finding: Finding): AnsweredAt | undefined =>
+    isAtCavity(finding)
+      ? make(finding.at.nodeId, finding.at.cavity)
+      : 'freeCavity' in finding && finding.freeCavity
+        ? make(finding.freeCavity.nodeId, finding.freeCavity.cavity)
+        : undefined;
+const onFitting = atCavity((nodeId, cavity) => ({ on: 'fitting', nodeId, cavity }));
+const onLock = atCavity((nodeId) => ({ on: 'node', nodeId, field: 'lock' }));
+
+/** By rule: the field that its refusal hangs on. */
+const LIFTED: Readonly<Record<string, (finding: Finding) => AnsweredAt | undefined>> = {
+  'sleeve.cannotSlide': onFinding('freedEndMm'),
+  'cover.noFreeEnd': onFinding('freedEndMm'),
+  'sleeve.none': onFinding('freedEndMm'),
+  'way.slack': onFinding('slackMm'),
+  'way.tailTooShort': onFinding('slackMm'),
+  'wire.smaller': onFinding('insertWire'),
+  'place.noRoom': onRun('features'),
+  'rated.under': onRun('ambientC'),
+  'solder.hot': onRun('ambientC'),
+  'solder.vibrating': onRun('vibration'),
+  'solder.flexing': onRun('features'),
+  'vapour.iron': onRun('fuelVapour'),
+  'vapour.hotAir': () => ({ on: 'gate', entry: 'vapour' }),
+  'cover.clothDamp': onRun('moisture'),
+  'end.sealMissing': onRun('moisture'),
+  'end.amps': onCircuit('loadA'),
+  'end.solid': onCircuit('wire'),
+  'end.use': onFitting,
+  'size.noPartHolds': onCircuit('wire'),
+  'way.terminalUnknown': onFitting,
+  'way.lockUnknown': onLock,
+  'practice.crimpOnly': onPractice,
+  'practice.solderStillAndDry': onPractice,
+};
+
+/** Something judged and refused: by which rule, why, and what would lift it. */
+interface Refused {
+  readonly name: string;
+  readonly ruleId: string;
+  readonly because: string;
+  readonly allowedIf?: string | undefined;
+}
+
+/** What would make the nearest of the refused possible; what no field lifts is left to the maker's procedure. */
+function whatLifts(refused: readonly Refused[], input: DecideInput): readonly Ask[] {
+  const seen = new Set<string>();
+  return refused.flatMap(({ name, ruleId, because, allowedIf }): Ask[] => {
+    if (allowedIf === undefined || seen.has(allowedIf)) return [];
+    seen.add(allowedIf);
+    const at = liftedAt(ruleId, input.finding);
+    return [{ does: at ? 'note' : 'decide', words: `${name} would do if ${allowedIf}. ${because}`, at }];
+  });
+}
+
+/** Last resort, said wherever nothing that we know is possible. */
+const MAKER: Ask = {
+  does: 'decide',
+  words: 'Else ask the maker of the harness for its own procedure, or replace the harness from connector to connector.',
+};
+/** Most of the ways out that are named. */
+const NAMED = 3;
+
+/** What to do where no method may be used on a run: the nearest first, slack to be measured, else the maker. */
+export function asksWithoutMethod(ranked: readonly RankedMethod[], input: DecideInput): readonly Ask[] {
+  const nearest = ranked.flatMap(({ name, hits }): Refused[] => {
+    const bars = hits.filter(({ verdict }) => verdict === 'refuse');
+    const [bar] = bars;
+    return bar && bars.length === 1 ? [{ name, ...bar }] : [];
+  });
+  const measure: readonly Ask[] = input.share.slackKnown
+    ? []
+    : [
+        {
+          does: 'measure',
+          words: 'Pull the harness together by hand and note the slack: one splice needs less room than two',
+          at: { on: 'finding', findingId: input.finding.id, field: 'slackMm' },
+        },
+      ];
+  return [...measure, ...whatLifts(nearest, input).slice(0, NAMED), MAKER];
+}
+
+/** What to do where no way at a cavity is possible. */
+export const asksWithoutWay = (
+  ways: readonly RankedWay[],
+  nameOf: (way: RankedWay) => string,
+  input: DecideInput,
+): readonly Ask[] => [
+  ...whatLifts(
+    ways.map((way) => ({ ...way, name: nameOf(way) })),
+    input,
+  ).slice(0, NAMED),
+  MAKER,
+];
+
+/** What to do about a fuse that lets more through than the path may carry; nothing where it protects. */
+export function fuseAsks(
+  { circuit }: Pick<DecideInput, 'circuit'>,
+  { fuseA, fuseProtects, weakest }: Electrical,
+): readonly Ask[] {
+  if (fuseProtects !== false || fuseA === undefined) return [];
+  return [
+    {
+      does: 'measure',
+      words: `The ${figure(fuseA)} A fuse does not protect this wire, which may carry ${figure(weakest.amps, 1)} A: read the fuse in its holder, and the maker’s diagram`,
+      at: { on: 'circuit', circuitId: circuit.id, field: 'fuseA' },
+    },
+  ];
+}
+
+/** The cause of the damage, where nobody has noted it. */
+export const causeAsks = (finding: Finding, asked: string | undefined): readonly Ask[] =>
+  asked === undefined || finding.note !== undefined
+    ? []
+    : [{ does: 'note', words: asked, at: { on: 'finding', findingId: finding.id, field: 'note' } }];

@@ -1,0 +1,18 @@
+import { Link } from 'react-router';
+import type { AnsweredAt } from '@mendum/core';
+import { useOpenJob } from '../stages/job.ts';
+import { linkWords, pathOf } from './path.ts';
+
+/** To the very field that answers what is asked, or lifts what is refused. */
+export function AnswerLink({ at }: { readonly at: AnsweredAt | undefined }) {
+  const { view, signed } = useOpenJob();
+  if (at === undefined || signed) return null;
+  return (
+    <Link
+      to={pathOf(at, { jobId: view.id, harnessId: view.job.harness.id })}
+      className="inline-flex min-h-11 items-center font-semibold text-copper underline underline-offset-4"
+    >
+      {linkWords(at)}
+    </Link>
+  );
+}
