@@ -109,7 +109,7 @@ describe('no plan is silent: whatever cannot be made now says what to do', () =>
       for (const spec of wires) {
         const options = { zone, catalogue, practice, circuits: [{ wire: spec }] };
         const plans = [
-          ...kinds.map((kind) => onlyFinding({ kind, slackMm: 2, ...own } as never, options)),
+          ...kinds.map((kind) => onlyFinding({ kind, slackMm: 2, ...own }, options)),
           ...CAVITY_FINDING_KINDS.map((kind) => planned(at(kind), options)),
         ];
         for (const { approach, asks, splices, cavity, cover, headline } of plans) {

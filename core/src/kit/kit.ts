@@ -64,6 +64,9 @@ export interface Kit {
   /** From which stick or reel each piece comes, so that as little as possible is begun. */
   readonly cutGroups: readonly CutGroup[];
   readonly tools: readonly string[];
+  /** Numbers of circuits that have no answer yet: what they take is not counted. */
+  readonly unanswered: readonly string[];
+  /** Everything is there, and nothing is left uncounted. */
   readonly ready: boolean;
 }
 
@@ -83,8 +86,11 @@ function lineOf(part: Part | undefined, id: string, need: number, unit: string, 
   };
 }
 
-/** Kit list and cut list for a whole job, counted together and held against the shelf. */
-export function kitFor(needs: readonly KitNeed[], catalogue: Catalogue): Kit {
+/**
+ * Kit list and cut list for a whole job, counted together and held against the shelf.
+ * @param unanswered numbers of circuits for which nothing could be counted
+ */
+export function kitFor(needs: readonly KitNeed[], catalogue: Catalogue, unanswered: readonly string[] = []): Kit {
   const known = new Map([...GENERIC_PARTS, ...catalogue.parts].map((part) => [part.id, part]));
   const pieces = new Map<string, number>();
   const cuts = new Map<string, { mm: number; spliceId: string }[]>();
@@ -142,7 +148,8 @@ export function kitFor(needs: readonly KitNeed[], catalogue: Catalogue): Kit {
     })),
     cutGroups,
     tools: [...new Set(needs.flatMap((need) => need.toolNames))],
-    ready: lines.every((line) => line.state !== 'short'),
+    unanswered,
+    ready: unanswered.length === 0 && lines.every((line) => line.state !== 'short'),
   };
 }
 

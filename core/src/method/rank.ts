@@ -111,6 +111,7 @@ function caseOf(
     freeMm,
     tools,
     missingTasks: missing,
+    passed: 'joints' in sized ? sized.passed : [],
     missingParts: 'joints' in sized ? missingParts(joints, shelf.facts, sized.parts) : [],
   };
   if (!('joints' in sized))
@@ -263,6 +264,7 @@ function rank({ prepared, site, wanted }: ToRank, shelf: ReadyShelf): RankedMeth
       because: sentence(status, hits, decided, index === 0),
       toolNames: where.tools.map((tool) => tool.name),
       lacks: [...where.missingParts, ...where.missingTasks.map((task) => lackNamed(TOOL_TASKS[task].tool))],
+      passed: where.passed,
       usableWithReason:
         where.joints.length > 0 &&
         hits.every((hit) => (hit.verdict !== 'refuse' && hit.verdict !== 'shelf') || hit.overridable),

@@ -16,7 +16,7 @@ import { holds, sumAreaMm2, type JointWires } from '../sizing/index.ts';
 import { alike } from './alike.ts';
 import { rememberByReads, type Remembered } from './byReads.ts';
 import { jointsWanted } from './wanted.ts';
-import { needsAt, pickFor, type Picked, type PlaceNeeds } from './pick.ts';
+import { needsAt, pickFor, whyPassed, type Picked, type PlaceNeeds } from './pick.ts';
 import type { WireFacts } from '../wire/index.ts';
 import type { AnyMethod, SizedJoint, Sizing, ToolTask } from '../family/index.ts';
 import type { RankedMethod, ShelfFacts, Site } from './types.ts';
@@ -28,6 +28,8 @@ export interface Sized {
   /** Each of its joints finds a legal place by itself. */
   readonly arePlaced: boolean;
   readonly parts: readonly Part[];
+  /** Why parts that go before these by their size are not taken here, each by its name. */
+  readonly passed: readonly string[];
 }
 
 /** By joint: everything that holds its copper, best by size first. */
@@ -214,6 +216,7 @@ export function sizeFromShelf(
   shelf: ReadyShelf,
 ): Sized | Failure {
   const needs = needsAt(site, splices);
+  const firsts: Choices[] = [];
   let failure: Failure = NOTHING_LISTED;
   let best:
     { readonly picked: readonly Picked[]; readonly parts: readonly Part[]; readonly refused: number } | undefined;
@@ -224,6 +227,7 @@ export function sizeFromShelf(
       if (FIXED.has(choices.lacks)) break;
       continue;
     }
+    firsts.push(choices);
     const picked = pickAll(choices, needs, tier === 0, shelf);
     if (!picked) continue;
     const refused = picked.reduce((sum, { misses }) => sum + misses.refused, 0);
@@ -233,7 +237,23 @@ export function sizeFromShelf(
   if (!best) return failure;
   const joints = shelf.alike.joints(best.picked.map(({ joint }) => joint));
   const arePlaced = best.picked.every(({ misses }) => misses.isPlaced);
-  return shelf.alike.sized({ joints, arePlaced, parts: best.parts });
+  return shelf.alike.sized({ joints, arePlaced, parts: best.parts, passed: passedOver(firsts, best.picked, needs) });
+}
+
+/** Why what goes first by size on each tier is not what was picked. */
+function passedOver(firsts: readonly Choices[], picked: readonly Picked[], needs: PlaceNeeds): readonly string[] {
+  const [side, other] = picked.length > 1 ? (['left', 'right'] as const) : (['only', 'only'] as const);
+  return [
+    ...new Set(
+      firsts.flatMap((choices) =>
+        choices.flatMap(([first], index) => {
+          const taken = picked[index]?.joint;
+          if (!first || !taken || first.partId === taken.partId) return [];
+          return whyPassed(needs, first, index === 0 ? side : other) ?? [];
+        }),
+      ),
+    ),
+  ];
 }
 
 /** Everything that a tier has for the wanted joints, worked out once. */

@@ -93,6 +93,8 @@ export interface MethodCase {
   readonly tools: readonly Tool[];
   readonly missingTasks: readonly ToolTask[];
   readonly missingParts: readonly Lack[];
+  /** Why parts that go before by their size are not taken here. */
+  readonly passed: readonly string[];
   /** The best of the soldered that are allowed here; told once all are known. */
   readonly firstOfSoldered?: boolean | undefined;
 }
@@ -152,6 +154,8 @@ export interface RankedMethod {
   readonly toolNames: readonly string[];
   /** Parts and tools that are not there. */
   readonly lacks: readonly Lack[];
+  /** Why parts that go before its own by their size are not taken here, each by its name. */
+  readonly passed: readonly string[];
   readonly usableWithReason: boolean;
   /** It would go first if only everything were on the shelf. */
   readonly firstIfStocked: boolean;

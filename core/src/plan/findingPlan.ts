@@ -32,6 +32,13 @@ function pastWords(item: PlacedItem | undefined, run: Run, index: JobIndex): str
   });
 }
 
+/** What was refused by name although another part is taken: of its joints, and of its terminal. */
+const passedOver = ({ method, cavity }: Decided['decision']): readonly string[] => [
+  ...(method?.passed ?? []),
+  ...(cavity?.terminals.find(({ part, attach }) => part?.id === cavity.terminal?.partId && attach === cavity.terminal?.attach)
+    ?.passed ?? []),
+];
+
 /** A decision with its place made into the plan of its finding. */
 export function findingPlan(
   decided: Decided,
@@ -56,6 +63,8 @@ export function findingPlan(
     because: [...decision.because, ...pastWords(item, run, index)],
     asks: decision.asks,
     warnings: decision.warnings,
+    passed: passedOver(decision),
+    ...(decided.finding.temporaryUntil === undefined ? {} : { temporaryUntil: decided.finding.temporaryUntil }),
     ranked: decision.ranked,
     covers: decision.covers,
     chosen:

@@ -91,6 +91,12 @@ function needsOf(plan: FindingPlan, numberOf: (circuitId: string) => string): Ki
   ];
 }
 
+/** Nothing is made for it yet: no method or way is possible, a procedure is not named, or its terminal has no name. */
+const hasNoAnswer = ({ approach, cavity }: FindingPlan): boolean =>
+  approach === 'byHand' ||
+  approach === 'stopped' ||
+  (cavity !== undefined && cavity.work.acts.includes('crimpTerminal') && !cavity.work.terminal);
+
 function totalsOf(findings: readonly FindingPlan[], runs: readonly RunPlan[]): PlanTotals {
   const sum = (values: readonly number[]): number => values.reduce((total, value) => total + value, 0);
   return {
@@ -174,6 +180,7 @@ export function plan(
     kit: kitFor(
       findings.flatMap((finding) => needsOf(finding, numberOf)),
       catalogue,
+      [...new Set(findings.filter(hasNoAnswer).map(({ circuitId }) => numberOf(circuitId)))],
     ),
     totals: totalsOf(findings, runs),
   };

@@ -45,6 +45,10 @@ export interface FindingVerdict {
   readonly because: readonly string[];
   readonly asks: readonly Ask[];
   readonly warnings: readonly string[];
+  /** Why parts that go before the ones taken are refused here, each by its name. */
+  readonly passed: readonly string[];
+  /** The day by which a temporary repair is made anew; absent for a permanent one. */
+  readonly temporaryUntil?: string | undefined;
   /** Why two splices are made where one would reach: for the pair's other wire, or because one would lie over another body. */
   readonly needsTwo?: DecideInput['needsTwo'];
 }

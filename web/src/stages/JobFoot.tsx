@@ -13,6 +13,7 @@ export function JobFoot({ onKeys }: { readonly onKeys: () => void }) {
     return own.length > 0 && own.every((make) => standingOfMake(view, make).standing === 'passed');
   }).length;
   const short = plan.kit.lines.filter((line) => line.state === 'short').length;
+  const unanswered = plan.kit.unanswered.length;
   const { totals, gate } = plan;
   return (
     <footer className="no-print sticky bottom-(--notice,0px) z-10 flex min-h-12 flex-wrap items-center gap-x-6 gap-y-1 border-t max-xl:gap-x-4 border-rule bg-sheet px-6 py-1.5">
@@ -30,12 +31,14 @@ export function JobFoot({ onKeys }: { readonly onKeys: () => void }) {
       </span>
       <span>
         Kit{' '}
-        <b className={clsx(short > 0 && 'text-rework')}>
-          {plan.kit.lines.length === 0
-            ? 'empty'
-            : short > 0
-              ? `short: ${short} ${short === 1 ? 'line' : 'lines'}`
-              : 'ready'}
+        <b className={clsx((short > 0 || unanswered > 0) && 'text-rework')}>
+          {short > 0
+            ? `short: ${short} ${short === 1 ? 'line' : 'lines'}`
+            : unanswered > 0
+              ? `${unanswered} without an answer`
+              : plan.kit.lines.length === 0
+                ? 'empty'
+                : 'ready'}
         </b>
       </span>
       <span>

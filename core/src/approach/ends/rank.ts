@@ -16,7 +16,8 @@ interface Judged {
   readonly status: MethodStatus;
 }
 
-const bars = ({ hits }: Judged): number => hits.filter(({ verdict }) => verdict === 'refuse').length;
+const isBar = ({ verdict }: RuleHit): boolean => verdict === 'refuse';
+const bars = ({ hits }: Judged): number => hits.filter(isBar).length;
 const compare = (a: Judged, b: Judged): number =>
   ORDER[a.status] - ORDER[b.status] ||
   (a.status === 'refused' ? bars(a) - bars(b) : 0) ||
@@ -26,14 +27,21 @@ const idOf = ({ part, attach }: EndCase): string =>
   attach === 'solder' ? `${part.family} solder` : `${part.family} ${bodyOf(part)}`;
 const nameOf = ({ part, attach }: EndCase): string => (attach === 'solder' ? `${part.name}, soldered` : part.name);
 
+/** The best of its family, body and hold, and why its like in another size that would go before it is refused. */
+interface Shown extends Judged {
+  readonly passed: readonly string[];
+}
+
 /** Only the best of each family, body and hold is shown: the others are its own like in another size. */
-function bestOfEach(all: readonly Judged[]): readonly Judged[] {
-  const seen = new Set<string>();
-  return [...all].sort(compare).filter(({ where }) => {
-    const id = idOf(where);
-    const isNew = !seen.has(id);
-    seen.add(id);
-    return isNew;
+function bestOfEach(all: readonly Judged[]): readonly Shown[] {
+  const byId = new Map<string, Judged[]>();
+  for (const one of [...all].sort(compare)) byId.set(idOf(one.where), [...(byId.get(idOf(one.where)) ?? []), one]);
+  return [...byId.values()].flatMap(([best, ...others]): Shown[] => {
+    if (!best) return [];
+    const passed = others.filter(
+      ({ where, status }) => status === 'refused' && best.status !== 'refused' && compareEnds(where, best.where) < 0,
+    );
+    return [{ ...best, passed: passed.flatMap(({ hits }) => hits.find(isBar)?.because ?? []) }];
   });
 }
 
@@ -49,6 +57,7 @@ const refused = (id: string, name: string, family: TerminalFamily | undefined, w
   folded: false,
   toolNames: [],
   lacks: [],
+  passed: [],
   usesPartIds: [],
 });
 
@@ -103,7 +112,7 @@ export function rankEnds(site: EndSite): readonly RankedEnd[] {
   );
   const [best, second] = judged;
   const ranked = judged.map((one, index): RankedEnd => {
-    const { where, hits, status } = one;
+    const { where, hits, status, passed } = one;
     const rival = index === 0 ? second : best;
     const why =
       status === 'allowed' && rival?.status === 'allowed' ? whyOf(where, rival.where, index === 0) : undefined;
@@ -122,6 +131,7 @@ export function rankEnds(site: EndSite): readonly RankedEnd[] {
       seal: where.seal,
       toolNames: [where.tool, where.hotAir].flatMap((tool) => (tool ? [tool.name] : [])),
       lacks: where.lacks,
+      passed,
       usesPartIds: [where.part.id, where.sealPart?.id, where.solderId].filter((id) => id !== undefined),
     };
   });

@@ -73,6 +73,8 @@ export interface RankedEnd {
   readonly seal?: EndSeal | undefined;
   readonly toolNames: readonly string[];
   readonly lacks: readonly Lack[];
+  /** Why its like in another size that would go before it is refused, each by its name. */
+  readonly passed: readonly string[];
   /** The terminal, its seal, its solder. */
   readonly usesPartIds: readonly string[];
 }

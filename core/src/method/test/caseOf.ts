@@ -56,6 +56,7 @@ export function caseOf(id: MethodId, put: Put = {}): MethodCase {
     tools: [],
     missingTasks: [],
     missingParts: [],
+    passed: [],
     ...put.case,
   };
 }

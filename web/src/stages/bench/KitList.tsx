@@ -1,5 +1,6 @@
 import clsx from 'clsx';
-import type { KitLine } from '@mendum/core';
+import { Link } from 'react-router';
+import type { Kit, KitLine } from '@mendum/core';
 import { Button } from '../../ui/button.tsx';
 import { Figure, useLength } from '../../ui/units.tsx';
 import { useOpenJob } from '../job.ts';
@@ -11,9 +12,16 @@ const STATE: Record<KitLine['state'], { readonly word: string; readonly colour: 
   instead: { word: '◆ instead', colour: 'text-copper' },
 };
 
+/** Whether everything is there, and whether everything is counted. */
+function standingOfKit({ ready, lines, unanswered }: Kit): string {
+  if (ready) return 'Everything is there';
+  if (lines.some(({ state }) => state === 'short')) return 'Something is short';
+  return `${unanswered.length === 1 ? 'One circuit has' : `${unanswered.length} circuits have`} no answer yet`;
+}
+
 /** Kit, cut list and tools for the whole job, held against the shelf; and the cautions before anything is cut. */
 export function KitList({ onBegin, begun }: { readonly onBegin: () => void; readonly begun: boolean }) {
-  const { plan, view } = useOpenJob();
+  const { plan, view, pathTo } = useOpenJob();
   const { plain, unit } = useLength();
   const { kit, cautions } = plan;
   const amount = (line: KitLine, value: number): string => (line.unit === 'mm' ? plain(value, 0) : String(value));
@@ -22,8 +30,16 @@ export function KitList({ onBegin, begun }: { readonly onBegin: () => void; read
       <section aria-label="Kit">
         <div className="mb-3 flex flex-wrap items-end gap-x-6 gap-y-3">
           <div className="min-w-0 flex-1">
-            <h2 className="text-[28px] font-semibold">{kit.ready ? 'Everything is there' : 'Something is short'}</h2>
+            <h2 className="text-[28px] font-semibold">{standingOfKit(kit)}</h2>
             <p className="text-lg text-soft">For the whole job, against {view.catalogue.name}.</p>
+            {kit.unanswered.length === 0 ? null : (
+              <p className="text-lg text-rework">
+                ▲ Not counted: circuit {kit.unanswered.join(', ')}.{' '}
+                <Link to={pathTo('decide')} className="underline underline-offset-4">
+                  Decide what is done about {kit.unanswered.length === 1 ? 'it' : 'them'}
+                </Link>
+              </p>
+            )}
           </div>
           <Button look="copper" size="large" className="no-print" onClick={onBegin}>
             {begun ? 'Go on with the work' : 'Begin the first splice'}

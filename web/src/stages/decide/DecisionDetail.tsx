@@ -32,6 +32,9 @@ export function DecisionDetail({ finding }: { readonly finding: FindingPlan }) {
       </p>
       <h2 className="mt-1 text-[28px] leading-tight font-semibold">{finding.headline}</h2>
       <p className="mt-2 max-w-[75ch] text-xl leading-snug">{finding.because.join(' ')}</p>
+      {finding.passed.length === 0 ? null : (
+        <p className="mt-1 max-w-[75ch] text-lg text-soft">Not taken: {finding.passed.join(' ')}</p>
+      )}
       {finding.takenBy === undefined ? null : (
         <Button className="mt-2" onClick={() => select(finding.takenBy ?? '')}>
           Open the repair that takes it away
@@ -51,6 +54,11 @@ export function DecisionDetail({ finding }: { readonly finding: FindingPlan }) {
           )}
         </p>
       ) : null}
+      {finding.temporaryUntil === undefined ? null : (
+        <p className="mt-2 text-lg font-semibold text-rework">
+          ▲ Temporary: comes back by {finding.temporaryUntil} for the permanent repair.
+        </p>
+      )}
       {finding.warnings.map((warning) => (
         <p key={warning} className="mt-2 border-l-4 border-rework pl-3 text-lg">
           <span aria-hidden className="text-rework">
