@@ -18,6 +18,7 @@ export const AREAS = {
       'src/family/**/*.test.ts',
       'src/method/joints.test.ts',
       'src/method/forItsPlace.test.ts',
+      'src/method/joined.test.ts',
       'src/bench/*.test.ts',
     ],
   },

@@ -2,6 +2,8 @@ import { orderInWords, type Lack } from '../catalogue/index.ts';
 import { isAtCavity, type Finding } from '../damage/index.ts';
 import type { RankedMethod } from '../method/index.ts';
 import { figure } from '../units/index.ts';
+import { CANNOT_BE_C } from '../wire/index.ts';
+import { ADDED_WIRE } from './electrical.ts';
 import type { AnsweredAt, Ask, CircuitField, FindingField, RunField } from './askTypes.ts';
 import type { DecideInput, Electrical, RankedWay } from './types.ts';
 
@@ -119,20 +121,49 @@ export const asksWithoutWay = (
   MAKER,
 ];
 
+/** Fuses that are made, A. */
+const FUSES_A = [1, 2, 3, 4, 5, 7.5, 10, 15, 20, 25, 30, 35, 40, 50, 60, 80, 100, 125, 150, 175, 200, 250, 300];
+
 /** What to do about a fuse that lets more through than the path may carry; nothing where it protects. */
 export function fuseAsks(
   { circuit }: Pick<DecideInput, 'circuit'>,
   { fuseA, fuseProtects, weakest }: Electrical,
 ): readonly Ask[] {
   if (fuseProtects !== false || fuseA === undefined) return [];
+  const at = { on: 'circuit', circuitId: circuit.id, field: 'fuseA' } as const;
+  const may = figure(weakest.amps, 1);
+  if (weakest.where !== ADDED_WIRE)
+    return [
+      {
+        does: 'measure',
+        words: `The ${figure(fuseA)} A fuse does not protect this wire, which may carry ${may} A: read the fuse in its holder, and the maker’s diagram`,
+        at,
+      },
+    ];
+  const own = FUSES_A.filter((amps) => amps <= weakest.amps).at(-1);
   return [
     {
-      does: 'measure',
-      words: `The ${figure(fuseA)} A fuse does not protect this wire, which may carry ${figure(weakest.amps, 1)} A: read the fuse in its holder, and the maker’s diagram`,
-      at: { on: 'circuit', circuitId: circuit.id, field: 'fuseA' },
+      does: 'decide',
+      words: `The ${figure(fuseA)} A fuse does not protect the added wire, which may carry ${may} A: ${own === undefined ? 'take' : `give it a fuse of its own, ${figure(own)} A at most, where it branches off, or take`} a thicker wire`,
+      at,
     },
   ];
 }
+
+/** A load that cannot be is asked for again. */
+export const loadAsks = (
+  { circuit }: Pick<DecideInput, 'circuit'>,
+  { impossibleLoadA, areaMm2 }: Electrical,
+): readonly Ask[] =>
+  impossibleLoadA === undefined
+    ? []
+    : [
+        {
+          does: 'measure',
+          words: `${figure(impossibleLoadA)} A cannot flow in ${figure(areaMm2)} mm², it would pass ${CANNOT_BE_C} °C: check the load, and the size of the wire`,
+          at: { on: 'circuit', circuitId: circuit.id, field: 'loadA' },
+        },
+      ];
 
 /** The cause of the damage, where nobody has noted it. */
 export const causeAsks = (finding: Finding, asked: string | undefined): readonly Ask[] =>

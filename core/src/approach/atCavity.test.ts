@@ -204,7 +204,7 @@ describe('the approach at a cavity, first that is possible', () => {
         { wire: wire(1.5), loadA: 14 },
       ],
     });
-    expect(plan.warnings.join(' ')).toMatch(/circuit 2 first, 14 A of the \d+(\.\d)? A/);
+    expect(plan.warnings.join(' ')).toMatch(/Circuit 2 first: 14 A of the \d+(\.\d)? A/);
     expect(plan.warnings.join(' ')).toContain('note the finding for circuit 2 as well');
   });
   it('a person may choose another way that is possible', () => {

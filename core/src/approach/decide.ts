@@ -13,7 +13,7 @@ import { chooseInsertWire, reachCostMm } from '../sizing/index.ts';
 import { figure } from '../units/index.ts';
 import { jacketDiameterMm } from '../wire/index.ts';
 import { capital, isCutAnyway, lostOf, mustCut, takenByOne } from './copper.ts';
-import { asksWithoutMethod, causeAsks, fuseAsks, orders } from './asks.ts';
+import { asksWithoutMethod, causeAsks, fuseAsks, loadAsks, orders } from './asks.ts';
 import type { Ask } from './askTypes.ts';
 import { rankCovers } from './cover.ts';
 import { electricalAlong, fuseWarnings, withSection } from './electrical.ts';
@@ -79,10 +79,14 @@ function sharedWords({ share }: DecideInput): string[] {
 }
 
 /** What the kind of damage itself warns of. */
-const findingWarnings = ({ finding, circuit }: DecideInput, { placeC }: Electrical): readonly string[] =>
-  isAtCavity(finding)
-    ? []
-    : (runKindOf(finding.kind).warnings?.(finding, { wire: circuit.wire, circuitKind: circuit.kind, placeC }) ?? []);
+function findingWarnings(input: DecideInput, { placeC }: Electrical): readonly string[] {
+  const { finding, circuit } = input;
+  if (isAtCavity(finding)) return [];
+  const share = shareLeft(finding);
+  const left = share < 1 && share > 0 ? { leftA: electricalAlong(input, share).bundledA } : {};
+  const { wire, kind: circuitKind, fuseA } = circuit;
+  return runKindOf(finding.kind).warnings?.(finding, { wire, circuitKind, placeC, fuseA, ...left }) ?? [];
+}
 
 /** What is refused of the wire that was asked for, a fuse too large, and what the damage warns of. */
 const warningsOf = (input: DecideInput, electrical: Electrical, insertRefused: string | undefined): string[] => [
@@ -197,9 +201,12 @@ export function decide(input: DecideInput): Decision {
         ranked,
         cover,
         chosenBy,
-        warnings: [...warnings, ...spare],
+        warnings: [
+          ...(covered === electrical ? warnings : warningsOf(input, covered, insertWire.refusedBecause)),
+          ...spare,
+        ],
         site,
-        asks: orders(cover.lacks),
+        asks: [...orders(cover.lacks), ...loadAsks(input, covered), ...fuseAsks(input, covered)],
       };
     }
   }
@@ -264,6 +271,7 @@ export function decide(input: DecideInput): Decision {
 
 const asksOf = (method: RankedMethod, electrical: Electrical, input: DecideInput): readonly Ask[] => [
   ...orders(method.status === 'shelf' ? method.lacks : []),
+  ...loadAsks(input, electrical),
   ...fuseAsks(input, electrical),
   ...causeAsks(input.finding, damageOf(input.finding.kind).asks?.(input.finding)),
 ];

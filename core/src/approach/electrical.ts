@@ -1,9 +1,11 @@
 import { bundleDiameterMm } from '../bundle/index.ts';
+import { branchesOf } from '../damage/index.ts';
 import { ambientC, countsAsLoaded, type Circuit, type Run } from '../harness/index.ts';
 import {
   allowedCurrentA,
   areaMm2,
   bundleFactor,
+  CANNOT_BE_C,
   conductorTemperatureC,
   jacketDiameterMm,
   resistanceMilliohm,
@@ -56,6 +58,12 @@ export interface Section {
   readonly facts: RunFacts;
 }
 
+/** The load that figures are worked out with: none where the noted one cannot be. */
+export const believedLoadA = (
+  { impossibleLoadA }: Pick<Electrical, 'impossibleLoadA'>,
+  { loadA }: Pick<Circuit, 'loadA'>,
+): number | undefined => (impossibleLoadA === undefined ? loadA : undefined);
+
 const loadedWith = (facts: RunFacts, circuitId: string): number =>
   facts.loadedIds.size + (facts.loadedIds.has(circuitId) ? 0 : 1);
 
@@ -85,6 +93,9 @@ export function electricalOf(
     },
     { amps: bundledA, where: 'here' },
   );
+  const { loadA } = circuit;
+  const heatedC = loadA === undefined ? facts.ambientC : temperatureC(circuit.wire, loadA / factor, facts, share);
+  const cannotBe = heatedC > CANNOT_BE_C;
   return {
     areaMm2: areaMm2(circuit.wire.size) * share,
     milliohmPerMetre: resistanceMilliohm(circuit.wire, 1000, undefined, share),
@@ -93,17 +104,23 @@ export function electricalOf(
     aloneA,
     bundledA,
     weakest,
-    placeC:
-      circuit.loadA === undefined ? facts.ambientC : temperatureC(circuit.wire, circuit.loadA / factor, facts, share),
+    placeC: cannotBe ? facts.ambientC : heatedC,
+    ...(cannotBe ? { impossibleLoadA: loadA } : {}),
     fuseA: circuit.fuseA,
     fuseProtects: circuit.fuseA === undefined ? undefined : circuit.fuseA <= weakest.amps + 1e-9,
   };
 }
 
-/** The rest of the path that the fuse must protect as well: other runs, and a wire beyond the damage that is another one. */
+/** What a wire that is joined on is called among the sections of a path. */
+export const ADDED_WIRE = 'the added wire';
+
+/** The rest of the path that the fuse must protect as well: other runs, a wire beyond the damage that is another one, and wires joined on. */
 const pathOf = ({ circuit, finding, elsewhere, runFacts }: DecideInput): Section[] => [
   ...elsewhere.map(({ where, facts }) => ({ where, facts, wire: circuit.wire })),
   ...(finding.farWire ? [{ where: 'the wire beyond the damage', facts: runFacts, wire: finding.farWire }] : []),
+  ...('freeCavity' in finding && finding.freeCavity
+    ? []
+    : branchesOf(finding).map((wire) => ({ where: ADDED_WIRE, facts: runFacts, wire }))),
 ];
 
 /** The standing of a finding's circuit along its whole path, with a share of its copper left. */

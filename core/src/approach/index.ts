@@ -28,6 +28,6 @@ export { WAY_WORDS } from './ways/work.ts';
 export { decide } from './decide.ts';
 export { jacketClusters, takenByOne } from './copper.ts';
 export { withShield, withShieldBeside } from './shield.ts';
-export { electricalOf, runFacts } from './electrical.ts';
+export { believedLoadA, electricalOf, runFacts } from './electrical.ts';
 export { rankCovers } from './cover.ts';
 export { ruleBook } from './book.ts';

@@ -75,7 +75,7 @@ describe('a decision at a cavity is held to the same as one along a run', () => 
   });
   it('a terminal that ran hot is named with the limits of its joint', () => {
     expect(first(jobAt('housingMelted', {}, { loadA: 10 })).warnings.join(' ')).toMatch(
-      /circuit 1 first, 10 A of .* good up to 0\.3 mΩ and alarms at 0\.6/,
+      /Circuit 1 first: 10 A of .* good up to 0\.3 mΩ and alarms at 0\.6/,
     );
   });
 });

@@ -167,8 +167,10 @@ export interface Electrical {
   readonly bundledA: number;
   /** The least that any section of the path may carry, A, and where: "here", another run, the wire beyond, the insert. */
   readonly weakest: { readonly amps: number; readonly where: string };
-  /** Ambient and own heating under the known load, °C. */
+  /** Ambient and own heating under the known load, °C; ambient alone where the load cannot be. */
   readonly placeC: number;
+  /** A load that this wire cannot carry for a minute: the load or the size is wrong, A. */
+  readonly impossibleLoadA?: number | undefined;
   readonly fuseA?: number | undefined;
   readonly fuseProtects?: boolean | undefined;
 }

@@ -38,6 +38,9 @@ export interface DamagedWire {
   readonly wire: WireSpec;
   readonly circuitKind: CircuitKind;
   readonly placeC: number;
+  readonly fuseA?: number | undefined;
+  /** What the copper that is left at the spot may carry in its bundle, A; where some of it is lost. */
+  readonly leftA?: number | undefined;
 }
 
 /** A problem with a field of a kind's own. */

@@ -117,7 +117,7 @@ describe('what is looked at on a shelf', () => {
     expect(tiers(all.map((part, index): Part => (index === 0 ? { ...part, quantity: 0 } : part)))).toBe(2));
   it('something that exists is not listed, or is listed with other figures: all that exists as well', () => {
     expect(tiers(all.slice(1))).toBe(2);
-    expect(tiers(all.map((part, index): Part => (index === 0 ? ({ ...part, ratedC: 333 }) : part)))).toBe(2);
+    expect(tiers(all.map((part, index): Part => (index === 0 ? { ...part, ratedC: 333 } : part)))).toBe(2);
   });
   it('place, count, colour and where figures come from are no other part', () =>
     expect(

@@ -1,6 +1,6 @@
 import type { judgeColourSystem } from '../wire/index.ts';
 import { type WireSpec } from '../wire/index.ts';
-import { routeBetween, type Cavity, type Run } from '../harness/index.ts';
+import { routeBetween, type Cavity, type CircuitKind, type Run } from '../harness/index.ts';
 import { kindFromFunction, readAmps, readKind, saysNothing } from './cells.ts';
 import type { EndFinder } from './ends.ts';
 import type { GridRow } from './grid.ts';
@@ -42,6 +42,16 @@ export interface Settled {
   readonly finder: EndFinder;
 }
 
+/** More than this is no signal, A. */
+const SIGNAL_MOST_A = 1;
+
+/** The kind that a line without one is taken for: what its function speaks of, unless a fuse of its own or its load says that it carries power. */
+function guessedKind(words: string, fuseA: number | undefined, loadA: number | undefined): CircuitKind {
+  const guessed = kindFromFunction(words) ?? 'signal';
+  const carries = fuseA !== undefined || (loadA ?? 0) > SIGNAL_MOST_A;
+  return carries && (guessed === 'signal' || guessed === 'lowLevel') ? 'power' : guessed;
+}
+
 /** What the line says of the circuit itself: number, function, kind, wire, currents. Everything that is wrong is blamed on its cell. */
 export function circuitPart(
   row: GridRow,
@@ -61,7 +71,6 @@ export function circuitPart(
     );
   const kindRead = cells.kind === undefined || saysNothing(cells.kind) ? undefined : readKind(cells.kind);
   if (kindRead && !kindRead.ok) blame('kind', kindRead.why, kindRead.remedy);
-  const guessed = kindFromFunction(words) ?? 'signal';
   if (!kindRead) notes.push('kind');
   const amps = (field: 'fuse' | 'load', what: string): number | undefined => {
     const text = cells[field];
@@ -72,6 +81,7 @@ export function circuitPart(
       blame('fuse', `“${text}”: a fuse is above 0 A.`, 'Leave the cell empty when there is none.');
     return read.ok ? read.value : undefined;
   };
+  const [fuseA, loadA] = [amps('fuse', 'fuse'), amps('load', 'load')];
   const pair =
     cells.pair === undefined || saysNothing(cells.pair) || /^(?:no|false|0)$/i.test(cells.pair)
       ? undefined
@@ -79,10 +89,10 @@ export function circuitPart(
   return {
     number: cells.number?.replace(/^(\d+)\.0+$/, '$1'),
     function: words,
-    kind: kindRead?.ok ? kindRead.value : guessed,
+    kind: kindRead?.ok ? kindRead.value : guessedKind(words, fuseA, loadA),
     wire: wireOf(row, settled.colours, settled.bare, settled.choices, blame),
-    fuseA: amps('fuse', 'fuse'),
-    loadA: amps('load', 'load'),
+    fuseA,
+    loadA,
     pair,
     runs: cells.runs,
     notes,

@@ -32,6 +32,27 @@ YE | 1 | Sensor plug | 104 | Level sensor | 0.5 | X31 | 4`,
     expect(reading.colours.system).toBe('iec');
   });
 
+  it('a kind guessed from a name gives way to a fuse of its own and to a load', () => {
+    const reading = clean(
+      read(`
+Circuit | Connector | Cavity | To connector | To cavity | Size mm² | Colour | Function | Fuse | Load | Kind
+1 | X31 | 1 | X32 | 1 | 2,5 | red | Temperature sensor heater | 15 | |
+2 | X31 | 2 | X32 | 2 | 1 | blue | Something | | 1.1 |
+3 | X31 | 3 | X32 | 3 | 1 | green | Something | | 1 |
+4 | X31 | 4 | X32 | 4 | 1 | yellow | Level sensor | | |
+5 | X31 | 5 | X32 | 5 | 1 | brown | Ground | 10 | |
+6 | X31 | 6 | X32 | 6 | 1 | white | Level sensor | 10 | | signal`),
+    );
+    expect(reading.rows.map(({ circuit }) => circuit.kind)).toEqual([
+      'power',
+      'power',
+      'signal',
+      'lowLevel',
+      'ground',
+      'signal',
+    ]);
+  });
+
   it('merged connector cells, blank separators, headings, "same as above", a repeated header', () => {
     const reading = clean(
       read(`

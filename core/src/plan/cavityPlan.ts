@@ -1,3 +1,4 @@
+import { believedLoadA } from '../approach/index.ts';
 import { stepsAtCavity } from '../bench/index.ts';
 import { isInHousing } from '../harness/index.ts';
 import type { PlacedItem } from '../layout/index.ts';
@@ -59,7 +60,7 @@ export function cavityPlan(
       isLast: piece === undefined || piece.findingIds.at(-1) === finding.id,
     }),
     checks: checksAtCavity({
-      terminal: crimps ? provableTerminal(work, circuit.loadA) : undefined,
+      terminal: crimps ? provableTerminal(work, believedLoadA(decision.electrical, circuit)) : undefined,
       inHousing: terminal === undefined || isInHousing(terminal.family),
       wireSeal: acts.includes('seal'),
       seats: !acts.includes('plug') && !acts.includes('pigtail'),

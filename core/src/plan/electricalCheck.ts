@@ -1,3 +1,4 @@
+import { believedLoadA } from '../approach/index.ts';
 import { isPowerKind } from '../harness/index.ts';
 import type { PlacedItem } from '../layout/index.ts';
 import { figure } from '../units/index.ts';
@@ -36,6 +37,7 @@ export function electricalCheck(
     .filter((run) => circuit.runIds.includes(run.id))
     .reduce((sum, run) => sum + run.lengthMm, 0);
   const at = electrical.placeC;
+  const loadA = believedLoadA(electrical, circuit);
   const joints = decision.method ? (item?.splices.map((splice) => splice.joint) ?? []) : [];
   const before = R(circuit.wire, pathMm, at);
   const removed = joints.length > 0 && item ? R(circuit.wire, item.x2Mm - item.x1Mm, at) : 0;
@@ -45,8 +47,7 @@ export function electricalCheck(
   const thinner = areaMm2(far.size) < areaMm2(circuit.wire.size) ? far : circuit.wire;
   const jointMilliohm = joints.map((joint) => R(thinner, Math.max(LEAST_JOINT_MM, joint.jointLengthMm), at));
   const after = before - removed + added + jointMilliohm.reduce((sum, one) => sum + one, 0);
-  const drop = (milliohm: number): number | undefined =>
-    circuit.loadA === undefined ? undefined : (milliohm / 1000) * circuit.loadA;
+  const drop = (milliohm: number): number | undefined => (loadA === undefined ? undefined : (milliohm / 1000) * loadA);
   return {
     pathMm,
     conductorC: at,
@@ -67,11 +68,17 @@ export function electricalCheck(
         electrical.fuseProtects ? 'ok' : 'over',
         `Fuse ${figure(fuseA)} A against ${figure(weakest.amps, 1)} A that the weakest copper of the path may carry${where}.`,
       );
-    if (circuit.loadA !== undefined)
+    if (electrical.impossibleLoadA !== undefined)
       say(
         'load',
-        circuit.loadA <= weakest.amps + 1e-9 ? 'ok' : 'over',
-        `Load ${figure(circuit.loadA)} A against ${figure(weakest.amps, 1)} A${where}.`,
+        'over',
+        `Load ${figure(electrical.impossibleLoadA)} A cannot be on ${figure(areaMm2(circuit.wire.size))} mm²: check the load or the size. Nothing here is worked out with it.`,
+      );
+    if (loadA !== undefined)
+      say(
+        'load',
+        loadA <= weakest.amps + 1e-9 ? 'ok' : 'over',
+        `Load ${figure(loadA)} A against ${figure(weakest.amps, 1)} A${where}.`,
       );
     const wires = [
       circuit.wire,
@@ -103,12 +110,12 @@ export function electricalCheck(
       say(
         'drop',
         dropAfter <= limit + 1e-9 ? 'ok' : dropAfter <= (drop(before) ?? 0) + 1e-9 ? 'watch' : 'over',
-        `Drop ${figure(dropAfter, 3)} V at ${figure(circuit.loadA ?? 0)} A; ${circuit.kind === 'ground' ? 'a ground path' : 'a feed wire'} may take ${figure(limit, 2)} V at ${figure(job.machine.systemVoltageV, 0)} V.`,
+        `Drop ${figure(dropAfter, 3)} V at ${figure(loadA ?? 0)} A; ${circuit.kind === 'ground' ? 'a ground path' : 'a feed wire'} may take ${figure(limit, 2)} V at ${figure(job.machine.systemVoltageV, 0)} V.`,
       );
     }
     const worst = Math.max(0, ...jointMilliohm);
-    if (worst > 0 && circuit.loadA !== undefined) {
-      const jointV = (worst / 1000) * circuit.loadA;
+    if (worst > 0 && loadA !== undefined) {
+      const jointV = (worst / 1000) * loadA;
       say(
         'joint',
         jointV <= (JOINT_DROP_MV / 1000) * scale ? 'ok' : 'over',

@@ -35,8 +35,9 @@ function pastWords(item: PlacedItem | undefined, run: Run, index: JobIndex): str
 /** What was refused by name although another part is taken: of its joints, and of its terminal. */
 const passedOver = ({ method, cavity }: Decided['decision']): readonly string[] => [
   ...(method?.passed ?? []),
-  ...(cavity?.terminals.find(({ part, attach }) => part?.id === cavity.terminal?.partId && attach === cavity.terminal?.attach)
-    ?.passed ?? []),
+  ...(cavity?.terminals.find(
+    ({ part, attach }) => part?.id === cavity.terminal?.partId && attach === cavity.terminal?.attach,
+  )?.passed ?? []),
 ];
 
 /** A decision with its place made into the plan of its finding. */

@@ -1,3 +1,4 @@
+import { believedLoadA } from '../approach/index.ts';
 import { stepsFor, stepsForCover } from '../bench/index.ts';
 import type { Decision } from '../approach/index.ts';
 import type { Catalogue } from '../catalogue/index.ts';
@@ -141,7 +142,7 @@ export function splicePlan(
       tinLead: solder?.kind === 'solder' && solder.alloy === 'tinLead',
       shielded: shield !== undefined,
       pullMinimumN: pullMinimumN(areaMm2(thinnest.size)),
-      limits: resistanceLimits(thinnest, joint.jointLengthMm, circuit.loadA),
+      limits: resistanceLimits(thinnest, joint.jointLengthMm, believedLoadA(decision.electrical, circuit)),
     }),
   };
 }

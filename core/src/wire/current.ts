@@ -67,6 +67,8 @@ export function allowedCurrentA(wire: WireSpec, ambientC: number, conductorC = r
 
 /** Highest conductor temperature the balance looks for; beyond it the wire has failed anyway. */
 const HOTTEST_C = 400;
+/** A balance above this is no temperature but a mistake in the load or the size, °C. Source: numbers, current. */
+export const CANNOT_BE_C = 250;
 
 /**
  * Steady conductor temperature in °C of a wire carrying `currentA` in still air, from the same balance.

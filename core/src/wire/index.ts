@@ -31,7 +31,7 @@ export { resistanceMilliohm, LAY_STRANDED, RHO20_OHM_MM2_PER_M, ALPHA20_PER_K } 
 export { JOINT_DROP_MV, LEAST_JOINT_MM, contactLimits, resistanceLimits } from './joint.ts';
 export type { ResistanceLimits } from './joint.ts';
 export { airAt } from './air.ts';
-export { allowedCurrentA, conductorTemperatureC, bundleFactor } from './current.ts';
+export { allowedCurrentA, conductorTemperatureC, bundleFactor, CANNOT_BE_C } from './current.ts';
 export { COLOURS, colourInWords, isColour } from './colour.ts';
 export type { ColourName, WireColour } from './colour.ts';
 export { COLOUR_SYSTEMS, COLOUR_SYSTEM_WORDS } from './colourSystems.ts';

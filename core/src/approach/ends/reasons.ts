@@ -33,7 +33,6 @@ const REASONS: Readonly<Record<string, Reason>> = {
   'end.open': reason('A contact open to the wet', 'The barrel is sealed, the contact is not.'),
   'end.screwShaking': reason('A fork in a shaking run', 'It slides out once its screw works loose.'),
   'end.noGrip': reason('Nothing grips the jacket in a shaking run', 'The strands take all the movement.'),
-  'part.colour': reason('Colour and stamp disagree', 'The stamped range decides; the colour is a habit.'),
   'end.madeFor': reason('Terminal made for the use first', 'It goes on, stays on and comes off as the end wants it.'),
   'end.crimped': reason(
     'Crimped before soldered',

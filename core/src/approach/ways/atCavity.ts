@@ -6,8 +6,8 @@ import { capital } from '../copper.ts';
 import type { DecideInput, Decision, Electrical, RankedWay } from '../types.ts';
 import { extend, newTerminal, pigtail, rehouse, relead } from './anew.ts';
 import type { At } from './at.ts';
+import { causeAt } from './cause.ts';
 import { finish, type Candidate, type Undecided } from './finish.ts';
-import { hottestAt } from './housing.ts';
 import { correct, refit, solderToPin } from './putBack.ts';
 import { WAY_WORDS } from './work.ts';
 
@@ -30,10 +30,9 @@ const freeing = (node: HarnessNode | undefined): string =>
     ? 'How its terminals are held is not known: look it up before anything is pried.'
     : `Its terminals are held by: ${RELEASE_GUIDES[node.lock].name.toLowerCase()}; the steps stand at the connector.`;
 
-function warningsAt({ finding, node, input }: At, chosen: RankedWay): string[] {
+function warningsAt({ node, input }: At, chosen: RankedWay, cause: string | undefined): string[] {
   const warnings: string[] = [];
-  const hot = cavityKindOf(finding.kind).isFromHeat?.(finding) ?? false;
-  if (hot && node) warnings.push(hottestAt(input, node));
+  if (cause) warnings.push(cause);
   if (node?.kind === 'connector' && !['refit', 'solderToPin'].includes(chosen.way)) warnings.push(freeing(node));
   if ((chosen.way === 'pigtail' || chosen.way === 'rehouse') && node) {
     const without = input
@@ -69,6 +68,7 @@ export function decideAtCavity(
   const chosen =
     asked ?? list.find(({ way }) => way.status === 'allowed') ?? list.find(({ way }) => way.status === 'shelf');
   const ways = list.map(({ way }) => way);
+  const cause = causeAt(at);
   const found = capital(findingInWords(finding));
   if (!chosen)
     return {
@@ -85,8 +85,8 @@ export function decideAtCavity(
   return finish(input, base, chosen, {
     ways,
     because: [found, ...passed],
-    warnings: warningsAt(at, chosen.way),
-    cause: cavityKindOf(finding.kind).asks?.(finding),
+    warnings: warningsAt(at, chosen.way, cause?.words),
+    cause: cause?.asks,
     wayAsked: choice !== undefined && asked?.way.way === choice.use,
   });
 }

@@ -1,6 +1,6 @@
 import { fuseWarnings, withSection } from '../electrical.ts';
 import type { DecideInput, Decision, Electrical, RankedWay } from '../types.ts';
-import { causeAsks, fuseAsks, orders } from '../asks.ts';
+import { causeAsks, fuseAsks, loadAsks, orders } from '../asks.ts';
 import type { Ask } from '../askTypes.ts';
 import { NOT_NOTED } from './work.ts';
 
@@ -36,6 +36,7 @@ function asksOf(
     ...(cavity && (wantsTerminal || hasNone)
       ? [{ does: 'note', words: cavity.unknown ?? NOT_NOTED, at: { on: 'fitting', ...cavity.at } } as const]
       : []),
+    ...loadAsks(input, electrical),
     ...fuseAsks(input, electrical),
     ...causeAsks(input.finding, cause),
   ];

@@ -1,7 +1,5 @@
 import { findPart, lackNamed, lackOf, mostOf, notOnShelf, partsOf, type Part } from '../../catalogue/index.ts';
 import type { HarnessNode } from '../../harness/index.ts';
-import { figure } from '../../units/index.ts';
-import { allowedCurrentA, LEAST_JOINT_MM, resistanceLimits } from '../../wire/index.ts';
 import type { DecideInput, RankedWay } from '../types.ts';
 import { ACT_MINUTES } from './work.ts';
 
@@ -56,24 +54,6 @@ export function rehouseWay(input: DecideInput, node: HarnessNode): { readonly wa
         : notOnShelf([lackOf(part)]),
     },
   };
-}
-
-/** Which circuit of a connector most likely ran hot: the one whose load is nearest to what its wire may carry. */
-export function hottestAt(input: DecideInput, node: HarnessNode): string {
-  const judged = input
-    .circuitsAt(node.id)
-    .flatMap((circuit) => {
-      const amps = circuit.loadA ?? circuit.fuseA;
-      if (amps === undefined) return [];
-      const may = allowedCurrentA(circuit.wire, input.runFacts.ambientC);
-      return [{ circuit, amps, may, share: amps / may, known: circuit.loadA !== undefined }];
-    })
-    .sort((a, b) => b.share - a.share);
-  const [hot] = judged;
-  if (!hot)
-    return 'Find out which circuit ran hot and why, with its resistance and current, or it comes back; no load or fuse is noted for any of them.';
-  const { goodMilliohm, alarmMilliohm } = resistanceLimits(hot.circuit.wire, LEAST_JOINT_MM, hot.amps);
-  return `Find out which circuit ran hot and why, or it comes back: circuit ${hot.circuit.number} first, ${hot.known ? '' : 'fused '}${figure(hot.amps, 1)} A of the ${figure(hot.may, 1)} A its wire may carry alone. Its terminal is good up to ${figure(goodMilliohm, 2)} mΩ and alarms at ${figure(alarmMilliohm, 2)}.`;
 }
 
 /** A lost seal, plug or lock piece put back, judged by what is on the shelf; `wanted` picks the piece, none when the old one serves. */

@@ -3,6 +3,7 @@ import type { Lack } from '../../catalogue/index.ts';
 import type { TerminalPart } from '../../stock/index.ts';
 import { figure } from '../../units/index.ts';
 import { wireFacts, type WireFacts, type WireSpec } from '../../wire/index.ts';
+import { believedLoadA } from '../electrical.ts';
 import { unknownOf } from '../ends/candidates.ts';
 import { rankEnds } from '../ends/rank.ts';
 import type { RankedEnd } from '../ends/types.ts';
@@ -72,7 +73,7 @@ export function terminalFor(
   wire: WireSpec,
   node: HarnessNode | undefined,
   cavity: string,
-  { placeC }: Electrical,
+  electrical: Electrical,
 ): TerminalFit {
   const fitting = node?.fittings?.[cavity];
   const facts = wireFacts(wire);
@@ -82,8 +83,8 @@ export function terminalFor(
     isConnector: node?.kind === 'connector',
     zone: input.run.zone,
     flexing: flexStretches(input.run)[0]?.name,
-    placeC,
-    loadA: input.circuit.loadA,
+    placeC: electrical.placeC,
+    loadA: believedLoadA(electrical, input.circuit),
     vapourAired: input.gate.vapour !== undefined,
     asOf: input.asOf,
     practice: input.practice,

@@ -7,6 +7,16 @@ import { runKind } from '../kind.ts';
 const STRANDS_FOR_COVER = 19;
 const WANTED = 'Count the strands: a whole number from 1.';
 
+/** What the rest may carry, held against the fuse. */
+const amps = (leftA: number | undefined, fuseA: number | undefined): string => {
+  if (leftA === undefined) return '';
+  const may = `, which may carry ${figure(leftA, 1)} A`;
+  if (fuseA === undefined) return may;
+  return fuseA > leftA + 1e-9
+    ? `${may}: the ${figure(fuseA)} A fuse does not protect it until it is mended`
+    : `${may}, fused ${figure(fuseA)} A`;
+};
+
 export const strandsLost = runKind({
   kind: 'strandsLost',
   words: 'strands nicked or broken',
@@ -33,7 +43,7 @@ export const strandsLost = runKind({
     finding.strandsLost === 1 && finding.strandsTotal >= STRANDS_FOR_COVER && !isPowerKind(circuitKind),
   detail: ({ strandsLost: lost, strandsTotal: total }) =>
     `${lost} of ${total} lost, ${total - lost}/${total} of the copper left`,
-  warnings: ({ strandsLost: lost, strandsTotal: total }, { wire }) => [
-    `${lost} of ${total} strands lost, ${total - lost}/${total} of the copper left: ${figure(remainingShare(lost, total) * areaMm2(wire.size))} mm² at that one hot spot.`,
+  warnings: ({ strandsLost: lost, strandsTotal: total }, { wire, fuseA, leftA }) => [
+    `${lost} of ${total} strands lost, ${total - lost}/${total} of the copper left: ${figure(remainingShare(lost, total) * areaMm2(wire.size))} mm² at that one hot spot${amps(leftA, fuseA)}.`,
   ],
 });

@@ -123,6 +123,11 @@ export const REASONS: Readonly<Record<string, Reason>> = {
     'It is trusted until the date runs out; after that a sample is pulled first.',
     'It did a good one yesterday.',
   ),
+  'part.colour': reason(
+    'Colour and stamp disagree',
+    'The stamped range decides; the colour is a habit.',
+    'The makers of a shop all keep to the colours.',
+  ),
   'sleeve.park': reason(
     'Little room to park a sleeve',
     'Heat from the work shrinks it where it waits.',

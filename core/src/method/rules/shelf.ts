@@ -1,4 +1,5 @@
 import { notOnShelf, TOOL_TASKS } from '../../catalogue/index.ts';
+import { colourDisagreement } from '../../stock/index.ts';
 import { figure } from '../../units/index.ts';
 import { isVibrating } from '../../harness/index.ts';
 import { parkDistanceMm } from '../park.ts';
@@ -90,6 +91,21 @@ export const SHELF_RULES: readonly Rule[] = [
           tool.calibratedUntil < site.asOf,
       );
       return old && `${old.name} was calibrated until ${old.calibratedUntil}: pull a sample before you trust it.`;
+    },
+  },
+  {
+    id: 'part.colour',
+    subject: 'part',
+    verdict: 'warn',
+    overridable: true,
+    source: 'stamped on the part, else usual: colour',
+    speaks: ({ joints, facts }) => {
+      for (const id of joints.flatMap(({ usesPartIds }) => usesPartIds)) {
+        const part = facts.byId.get(id);
+        const disagrees = part && colourDisagreement(part);
+        if (disagrees !== undefined) return disagrees;
+      }
+      return undefined;
     },
   },
   {

@@ -1,7 +1,15 @@
-import { lackNamed } from '../../catalogue/index.ts';
+import { FULL_SHELF, lackNamed, type Part } from '../../catalogue/index.ts';
+import type { MethodCase } from '../types.ts';
 import { BENCH_SOLDER, CRIMP_ONLY } from '../../practice/index.ts';
 import { wire } from '../../test/samples.ts';
 import { built, caseOf, hand, ratchet, sleeve, twoOf, type Sides } from './caseOf.ts';
+
+/** A sealed butt whose part is listed on the shelf so. */
+const usesPart = (id: string, more: Partial<Part>): MethodCase => {
+  const where = caseOf('sealedButt', { joint: { usesPartIds: [id] } });
+  const part = { ...FULL_SHELF.parts.find((one) => one.id === id)!, ...more } as Part;
+  return { ...where, facts: { ...where.facts, byId: new Map([[id, part]]) } };
+};
 
 /** Both sides of every rule about practice, shelf, sleeve and care. */
 export const SHELF_SIDES: Sides = {
@@ -70,6 +78,15 @@ export const SHELF_SIDES: Sides = {
         site: { asOf: '2030-05-02' },
       }),
       caseOf('clipSleeve', { case: { tools: [{ ...ratchet, ratchet: false }] }, site: { asOf: '2030-05-02' } }),
+    ],
+  ],
+  'part.colour': [
+    [
+      /is yellow, which by convention is large/,
+      usesPart('sealedButt-middle', { colour: 'yellow' }),
+      usesPart('sealedButt-middle', { colour: 'blue' }),
+      usesPart('sealedButt-middle', { colour: undefined }),
+      caseOf('sealedButt'),
     ],
   ],
   'sleeve.park': [
