@@ -54,6 +54,7 @@ const LIFTED: Readonly<Record<string, (finding: Finding) => AnsweredAt | undefin
   'end.sealMissing': onRun('moisture'),
   'end.amps': onCircuit('loadA'),
   'end.solid': onCircuit('wire'),
+  'wire.aluminium': onCircuit('wire'),
   'end.use': onFitting,
   'size.noPartHolds': onCircuit('wire'),
   'way.terminalUnknown': onFitting,
@@ -91,6 +92,7 @@ const NAMED = 3;
 
 /** What to do where no method may be used on a run: the nearest first, slack to be measured, else the maker. */
 export function asksWithoutMethod(ranked: readonly RankedMethod[], input: DecideInput): readonly Ask[] {
+  if (ranked.every(({ hits }) => hits.some(({ ruleId }) => ruleId === 'wire.aluminium'))) return [MAKER];
   const nearest = ranked.flatMap(({ name, hits }): Refused[] => {
     const bars = hits.filter(({ verdict }) => verdict === 'refuse');
     const [bar] = bars;

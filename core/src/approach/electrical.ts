@@ -6,6 +6,7 @@ import {
   areaMm2,
   bundleFactor,
   CANNOT_BE_C,
+  conductorInWords,
   conductorTemperatureC,
   jacketDiameterMm,
   resistanceMilliohm,
@@ -16,7 +17,7 @@ import type { DecideInput, Electrical, RunFacts } from './types.ts';
 
 /** What two wires must share to carry the same current in the same place. */
 const kindOf = ({ size, conductor, jacket }: WireSpec): string =>
-  `${areaMm2(size)} ${conductor.kind} ${jacket.material} ${jacket.wall} ${jacket.outerDiameterMm ?? ''}`;
+  `${areaMm2(size)} ${conductorInWords(conductor)} ${jacket.material} ${jacket.wall} ${jacket.outerDiameterMm ?? ''}`;
 
 /** What all circuits of a run share: ambient, which of them heat the bundle, and how thick it is. */
 export function runFacts(run: Run, circuitsInRun: readonly Circuit[]): RunFacts {

@@ -48,6 +48,7 @@ export const wireSchema = Joi.object({
   conductor: Joi.object({
     kind: Joi.valid('stranded', 'solid').required(),
     strands: Joi.number().integer().min(2).max(2000),
+    metal: Joi.valid('aluminium'),
   }).default({ kind: 'stranded' }),
   jacket: Joi.object({
     material: Joi.valid(...Object.keys(JACKETS)).required(),

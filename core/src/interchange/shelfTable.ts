@@ -10,7 +10,7 @@ import {
   type Tool,
 } from '../catalogue/index.ts';
 import type { WireStock } from '../stock/index.ts';
-import { colourInWords, type ColourName } from '../wire/index.ts';
+import { colourInWords, conductorInWords, type ColourName } from '../wire/index.ts';
 import { partSchema, toolSchema, wireStockSchema } from './catalogueSchemas.ts';
 
 /** A bad cell of a shelf's table. */
@@ -101,7 +101,7 @@ function wireCells({ id, wire, lengthMm }: WireStock): Record<string, string> {
     Id: id,
     'Size known as': size.basis,
     Size: String(size.basis === 'metric' ? size.areaMm2 : size.awg),
-    Conductor: wire.conductor.kind,
+    Conductor: conductorInWords(wire.conductor),
     Jacket: wire.jacket.material,
     Wall: wire.jacket.wall,
     'Base colour': wire.colour.base,
@@ -146,6 +146,12 @@ function sizeIn(basis: string, text: string): unknown {
   return basis === 'metric' ? { basis, areaMm2: value } : { basis, awg: value };
 }
 
+/** "stranded", "solid aluminium": as it is written, for the schema to refuse what it is not. */
+function conductorIn(text: string): unknown {
+  const [kind = '', metal] = text.trim().split(/\s+/);
+  return metal === undefined ? { kind } : { kind, metal };
+}
+
 /** The thing that a line stands for, before it is checked, and the column that each of its fields came from. */
 function thingOf(
   kind: string,
@@ -187,7 +193,7 @@ function thingOf(
         lengthMm: numberIn(get('Length mm')),
         wire: {
           size: sizeIn(get('Size known as'), get('Size')),
-          conductor: { kind: get('Conductor') },
+          conductor: conductorIn(get('Conductor')),
           jacket: { material: get('Jacket'), wall: get('Wall') },
           colour: { base: get('Base colour') as ColourName, ...(stripe === '' ? {} : { stripe }) },
         },

@@ -80,13 +80,14 @@ export function checkFreeCavity(finding: Finding, { harness }: Pick<Job, 'harnes
     : [];
 }
 
-/** The same thing found twice at one cavity. */
+/** The same thing found twice on one circuit at one cavity; under one stud several circuits end, each with its own. */
 export function sameAgain(finding: CavityFinding, others: readonly Finding[], pointer: string): JobProblem[] {
   const twin = others.some(
     (one) =>
       one.id !== finding.id &&
       one.kind === finding.kind &&
       isAtCavity(one) &&
+      one.circuitId === finding.circuitId &&
       one.at.nodeId === finding.at.nodeId &&
       one.at.cavity === finding.at.cavity,
   );

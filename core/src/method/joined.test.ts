@@ -278,8 +278,7 @@ it('a tap takes main and added wire in one range, the tightest first', () => {
 
 it('of caps the one whose limit is nearest goes first, then the slimmer and the shorter', () => {
   const own = GENERIC_PARTS.find((part) => part.kind === 'cap')!;
-  const cap = (id: string, diameterMm: number, lengthMm: number): Part =>
-    ({ ...own, id, diameterMm, lengthMm });
+  const cap = (id: string, diameterMm: number, lengthMm: number): Part => ({ ...own, id, diameterMm, lengthMm });
   const parts = [cap('long', 6.5, 25), cap('thick', 8, 20), cap('slim', 6.5, 20)];
   expect(jointsOf('cap', ofAreas([[0.5], [0.5]]), { parts }).map(({ partId }) => partId)).toEqual([
     'slim',

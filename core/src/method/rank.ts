@@ -215,7 +215,9 @@ function rank({ prepared, site, wanted }: ToRank, shelf: ReadyShelf): RankedMeth
         },
       ];
     });
-    const hits = [...barred, ...spoken];
+    // What the wire itself forbids is said before what no part of its size would hold.
+    const ofWire = spoken.filter(({ ruleId }) => ruleId === 'wire.aluminium');
+    const hits = [...ofWire, ...barred, ...spoken.filter((one) => !ofWire.includes(one))];
     return { where, hits, status: statusOf(hits) };
   });
   const firstSoldered = judged

@@ -12,7 +12,7 @@ import {
   type Tool,
 } from '../catalogue/index.ts';
 import type { Practice } from '../practice/index.ts';
-import { holds, sumAreaMm2, type JointWires } from '../sizing/index.ts';
+import { holds, MOST_IN_A_JOINT, sumAreaMm2, type JointWires } from '../sizing/index.ts';
 import { alike } from './alike.ts';
 import { rememberByReads, type Remembered } from './byReads.ts';
 import { jointsWanted } from './wanted.ts';
@@ -47,6 +47,13 @@ function sizeAll(
   const amongUnlike =
     wanted.length > 1 && wanted.some(({ left, right }) => Math.abs(sumAreaMm2(left) - sumAreaMm2(right)) > 1e-9);
   for (const wires of wanted) {
+    const count = wires.left.length + wires.right.length;
+    if (count > MOST_IN_A_JOINT)
+      return {
+        ok: false,
+        lacks: 'wires',
+        because: `${count} wires meet here; one joint takes ${MOST_IN_A_JOINT} at most: join them in groups, or on a ground bar or stud.`,
+      };
     const sized = method.size({
       wires,
       duty: site.duty,

@@ -217,8 +217,15 @@ export function readJacket(material: string, wall: string): CellOutcome<Jacket> 
   return { ok: true, value: { material: made, wall: walled } };
 }
 
-/** Stranded or solid, and how many strands: "solid", "stranded", "19", "19 x 0.26". */
+const ALUMINIUM = /\b(?:alumin(?:ium|um)|alu|al)\b/i;
+
+/** Stranded or solid, how many strands, and of what: "solid", "stranded", "19", "19 x 0.26", "stranded aluminium", "Al". */
 export function readConductor(conductor: string, strands: string): CellOutcome<Conductor> {
+  const bare = conductor.replace(ALUMINIUM, '').trim();
+  if (bare !== conductor.trim()) {
+    const read = readConductor(bare, strands);
+    return read.ok ? { ok: true, value: { ...read.value, metal: 'aluminium' } } : read;
+  }
   if (/^solid|massiv|^1$/i.test(conductor.trim())) return { ok: true, value: { kind: 'solid' } };
   const count = /^(\d+)(?:\s*(?:strands?|[x/×].*))?$/i.exec((strands === '' ? conductor : strands).trim())?.[1];
   if (count !== undefined && Number(count) >= 2 && Number(count) <= 2000)

@@ -1,6 +1,6 @@
 import { cavitiesOf } from '../connector/index.ts';
 import { KIND_WORDS, type Circuit, type HarnessNode } from '../harness/index.ts';
-import { areaMm2, awgLabel, JACKETS, type WireSize } from '../wire/index.ts';
+import { areaMm2, awgLabel, conductorInWords, JACKETS, type WireSize } from '../wire/index.ts';
 import type { PinoutHarness } from './types.ts';
 
 /** The columns of an exported pinout, in order. A sheet with these headers is read back without loss. */
@@ -62,7 +62,7 @@ function rowOf(circuit: Circuit, harness: PinoutHarness): string[] {
     nameOf(to.nodeId),
     to.cavity,
     sizeCell(wire.size),
-    wire.conductor.kind,
+    conductorInWords(wire.conductor),
     wire.conductor.kind === 'stranded' ? figureCell(wire.conductor.strands) : '',
     JACKETS[wire.jacket.material].name,
     wire.jacket.wall,

@@ -1,8 +1,8 @@
 import type { WireFacts } from '../wire/index.ts';
 import { sumAreaMm2, type JointWires } from './barrel.ts';
 
-/** Beyond this many wires every share of two sides is no longer tried. */
-const MOST_WIRES = 16;
+/** Wires in one joint, all sides together: more are joined in groups, or on a bar or stud. Ours; every share of two sides is still tried. */
+export const MOST_IN_A_JOINT = 16;
 
 /**
  * The wires of a joint shared out on its two sides so that the sides differ least in copper, then least in number; the first wire stays
@@ -13,8 +13,10 @@ const MOST_WIRES = 16;
 export function balanceSides(joint: JointWires): JointWires {
   const wires = [...joint.left, ...joint.right];
   if (wires.length <= 2) return joint;
-  if (wires.length > MOST_WIRES)
-    throw new RangeError(`${wires.length} wires in one joint: at most ${MOST_WIRES} can be shared out on two sides.`);
+  if (wires.length > MOST_IN_A_JOINT)
+    throw new RangeError(
+      `${wires.length} wires in one joint: at most ${MOST_IN_A_JOINT} can be shared out on two sides.`,
+    );
   const total = sumAreaMm2(wires);
   let best: { left: WireFacts[]; right: WireFacts[]; copper: number; count: number } | undefined;
   for (let mask = 1; mask < 1 << wires.length; mask += 2) {

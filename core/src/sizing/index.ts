@@ -1,6 +1,6 @@
 export { byPreference, holds, sumAreaMm2, totalFits, RANGE_TOLERANCE } from './barrel.ts';
 export type { Figures, JointWires } from './barrel.ts';
-export { balanceSides } from './balance.ts';
+export { balanceSides, MOST_IN_A_JOINT } from './balance.ts';
 export {
   fitWireSeal,
   newTerminalTakesMm,

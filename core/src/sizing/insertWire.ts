@@ -1,5 +1,13 @@
 import type { WireStock } from '../stock/index.ts';
-import { areaMm2, isSmaller, nextSizeThatWouldDo, ratedC, sizeInWords, type WireSpec } from '../wire/index.ts';
+import {
+  areaMm2,
+  isAluminium,
+  isSmaller,
+  nextSizeThatWouldDo,
+  ratedC,
+  sizeInWords,
+  type WireSpec,
+} from '../wire/index.ts';
 
 /** The wire to insert and where it comes from. */
 export interface InsertWireChoice {
@@ -70,6 +78,8 @@ function whyRefused(next: WireSpec, old: WireSpec, placeC: number): string | und
     const remedy = would ? `Take ${sizeInWords(would)} or more.` : `No size of that series would do.`;
     return `${sizeInWords(next.size)} is smaller than the ${sizeInWords(old.size)} that it would replace. ${remedy}`;
   }
+  if (isAluminium(next) !== isAluminium(old))
+    return 'Copper and aluminium are never joined by what is made for copper.';
   if (next.conductor.kind === 'solid')
     return 'Inserted wire is stranded, whatever it replaces: solid wire breaks at its splices.';
   if (ratedC(next) < placeC)

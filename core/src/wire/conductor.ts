@@ -1,9 +1,16 @@
 import { areaMm2, sizeInWords, type WireSize } from './size.ts';
 import type { WireColour } from './colour.ts';
 
-/** Stranded or solid copper; the strand count is needed only where strands are lost. */
-export type Conductor =
-  { readonly kind: 'stranded'; readonly strands?: number | undefined } | { readonly kind: 'solid' };
+/** Stranded or solid, of copper unless it says aluminium; the strand count is needed only where strands are lost. */
+export type Conductor = (
+  { readonly kind: 'stranded'; readonly strands?: number | undefined } | { readonly kind: 'solid' }
+) & { readonly metal?: 'aluminium' | undefined };
+
+/** Whether a wire is aluminium, which is never planned as copper. */
+export const isAluminium = (wire: { readonly conductor: Conductor }): boolean => wire.conductor.metal === 'aluminium';
+
+/** How a conductor is called: "stranded", "solid aluminium". */
+export const conductorInWords = ({ kind, metal }: Conductor): string => (metal ? `${kind} ${metal}` : kind);
 
 export type JacketMaterial = 'pvc' | 'pvc105' | 'xlpe' | 'etfe' | 'silicone' | 'ptfe';
 export type JacketWall = 'extraThin' | 'thin' | 'general' | 'heavy' | 'pvcPrimary';
@@ -36,13 +43,13 @@ export const JACKETS: Record<
   ptfe: { name: 'PTFE', ratedC: 200, conductivityWPerMK: 0.25 },
 };
 
-/** Nominal jacket walls in mm by copper area in mm²; PVC primary wire is thicker above 2 mm². */
+/** Nominal jacket walls in mm by copper area in mm²; PVC primary wire is thicker the larger it is. Source: numbers, wire. */
 export const WALLS_MM: Record<JacketWall, (areaMm2: number) => number> = {
   extraThin: () => 0.25,
   thin: () => 0.4,
   general: () => 0.58,
   heavy: () => 0.76,
-  pvcPrimary: (area) => (area <= 2 ? 0.6 : 0.75),
+  pvcPrimary: (area) => (area <= 2 ? 0.6 : area <= 6 ? 0.75 : area <= 25 ? 1 : area <= 50 ? 1.4 : 1.6),
 };
 
 /** Bunched conductors of 7 to 37 strands are this much thicker than one solid wire of the same copper. */
@@ -80,6 +87,7 @@ export interface WireFacts {
   readonly conductorMm: number;
   readonly jacketMm: number;
   readonly solid: boolean;
+  readonly aluminium: boolean;
   readonly ratedC: number;
   readonly words: string;
 }
@@ -91,6 +99,7 @@ export function wireFacts(wire: WireSpec): WireFacts {
     conductorMm: conductorDiameterMm(wire),
     jacketMm: jacketDiameterMm(wire),
     solid: wire.conductor.kind === 'solid',
+    aluminium: isAluminium(wire),
     ratedC: ratedC(wire),
     words: wireInWords(wire),
   };
@@ -98,4 +107,4 @@ export function wireFacts(wire: WireSpec): WireFacts {
 
 /** "2.5 mm² stranded, cross-linked polyethylene". */
 export const wireInWords = (wire: WireSpec): string =>
-  `${sizeInWords(wire.size)} ${wire.conductor.kind}, ${JACKETS[wire.jacket.material].name}`;
+  `${sizeInWords(wire.size)} ${conductorInWords(wire.conductor)}, ${JACKETS[wire.jacket.material].name}`;

@@ -17,6 +17,8 @@ export {
 export type { WireSize } from './size.ts';
 export {
   conductorDiameterMm,
+  conductorInWords,
+  isAluminium,
   jacketDiameterMm,
   ratedC,
   wireFacts,

@@ -4,6 +4,9 @@ import type { Conductor } from './conductor.ts';
 /** Resistivity of annealed copper at 20 °C, Ω·mm²/m (IACS), and its temperature coefficient at 20 °C, 1/K. */
 export const RHO20_OHM_MM2_PER_M = 0.017241;
 export const ALPHA20_PER_K = 0.00393;
+/** The same of aluminium, 61 % of the conductivity of copper. */
+export const RHO20_ALUMINIUM = RHO20_OHM_MM2_PER_M / 0.61;
+export const ALPHA20_ALUMINIUM = 0.00403;
 /** A stranded wire's copper is this much longer than the wire. */
 export const LAY_STRANDED = 1.02;
 
@@ -25,7 +28,8 @@ export function resistanceMilliohm(
   if (!(share > 0 && share <= 1))
     throw new RangeError(`A copper share of ${share} cannot be: it lies above 0 and up to 1.`);
   const lay = wire.conductor.kind === 'stranded' ? LAY_STRANDED : 1;
-  return (
-    ((lay * RHO20_OHM_MM2_PER_M * lengthMm) / (areaMm2(wire.size) * share)) * (1 + ALPHA20_PER_K * (temperatureC - 20))
-  );
+  const [rho, alpha] = wire.conductor.metal
+    ? [RHO20_ALUMINIUM, ALPHA20_ALUMINIUM]
+    : [RHO20_OHM_MM2_PER_M, ALPHA20_PER_K];
+  return ((lay * rho * lengthMm) / (areaMm2(wire.size) * share)) * (1 + alpha * (temperatureC - 20));
 }

@@ -12,7 +12,7 @@ export type WireSize =
 
 /** Metric conductor sizes, mm² (ISO 6722-1 / ISO 19642). */
 export const METRIC_SIZES_MM2: readonly number[] = [
-  0.13, 0.22, 0.35, 0.5, 0.75, 0.8, 1, 1.5, 2, 2.5, 3, 4, 5, 6, 8, 10, 12, 13, 16, 19, 20, 25, 35, 50,
+  0.13, 0.22, 0.35, 0.5, 0.75, 0.8, 1, 1.5, 2, 2.5, 3, 4, 5, 6, 8, 10, 12, 13, 16, 19, 20, 25, 35, 50, 70, 95,
 ];
 
 /** Trade labels and the metric copper they stand for, mm² (SAE J1128). */

@@ -7,7 +7,10 @@ import {
   TRADE_PAIRS_MM2,
   WALLS_MM,
   areaMm2,
+  awgLabel,
+  conductorInWords,
   figure,
+  type Conductor,
   type JacketMaterial,
   type JacketWall,
   type WireSize,
@@ -16,7 +19,13 @@ import {
 import { NumberField, Select } from './field.tsx';
 import { numberOf } from './typed.ts';
 
-const AWG_SIZES = [24, 22, 20, 18, 16, 14, 12, 10, 8, 6, 4, 2];
+const AWG_SIZES = [24, 22, 20, 18, 16, 14, 12, 10, 8, 6, 4, 2, 1, 0, -1, -2, -3];
+const CONDUCTORS: readonly Conductor[] = [
+  { kind: 'stranded' },
+  { kind: 'solid' },
+  { kind: 'stranded', metal: 'aluminium' },
+  { kind: 'solid', metal: 'aluminium' },
+];
 
 const WALL_WORDS: Record<JacketWall, string> = {
   extraThin: 'extra-thin',
@@ -37,7 +46,11 @@ const sizesOf = (
       }))
     : (basis === 'awg' ? AWG_SIZES : [...TRADE_PAIRS_MM2.keys()]).map((awg) => {
         const size: WireSize = { basis, awg };
-        return { value: String(awg), size, words: `${awg} (${figure(areaMm2(size), 2)} mm²)` };
+        return {
+          value: String(awg),
+          size,
+          words: `${basis === 'awg' ? awgLabel(awg) : awg} (${figure(areaMm2(size), 2)} mm²)`,
+        };
       });
 
 /** The series, with the wire's own size where it is none of them. */
@@ -102,11 +115,17 @@ export function WireFields({
       </Select>
       <Select
         label="Conductor"
-        value={conductor.kind}
-        onChange={(event) => onChange({ ...wire, conductor: { kind: event.target.value as 'stranded' | 'solid' } })}
+        value={conductorInWords(conductor)}
+        onChange={(event) =>
+          onChange({
+            ...wire,
+            conductor: CONDUCTORS.find((one) => conductorInWords(one) === event.target.value) ?? conductor,
+          })
+        }
       >
-        <option value="stranded">stranded</option>
-        <option value="solid">solid</option>
+        {CONDUCTORS.map((one) => (
+          <option key={conductorInWords(one)}>{conductorInWords(one)}</option>
+        ))}
       </Select>
       <Select
         label="Colour"

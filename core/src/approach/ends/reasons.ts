@@ -32,6 +32,11 @@ const REASONS: Readonly<Record<string, Reason>> = {
   'end.solidShaking': reason('Solid wire in a shaking run', 'It hardens as it bends, and breaks at the barrel.'),
   'end.open': reason('A contact open to the wet', 'The barrel is sealed, the contact is not.'),
   'end.screwShaking': reason('A fork in a shaking run', 'It slides out once its screw works loose.'),
+  'end.stack': reason(
+    'Too many terminals under one nut',
+    'The stack settles, the nut loosens, and every circuit of it goes bad at once.',
+    'Some makers stack more.',
+  ),
   'end.noGrip': reason('Nothing grips the jacket in a shaking run', 'The strands take all the movement.'),
   'end.madeFor': reason('Terminal made for the use first', 'It goes on, stays on and comes off as the end wants it.'),
   'end.crimped': reason(

@@ -161,6 +161,26 @@ describe('each rule speaks on one side of its limit and is silent on the other',
       { at: endAt({ terminal: 'ringM5' }, { zone: SHAKING }) },
     ],
     [
+      'wire.aluminium',
+      'aluminium under a lug',
+      {
+        at: endAt({ terminal: 'lugM8' }, { wire: facts(35, { conductor: { kind: 'stranded', metal: 'aluminium' } }) }),
+      },
+      { at: endAt({ terminal: 'lugM8' }, { wire: facts(35) }) },
+    ],
+    [
+      'end.stack',
+      'five rings under one nut',
+      { at: endAt({ terminal: 'ringM8' }, { sharedBy: 5 }) },
+      { at: endAt({ terminal: 'ringM8' }, { sharedBy: 4 }) },
+    ],
+    [
+      'end.stack',
+      'under a nut, not on a tab',
+      { at: endAt({ terminal: 'lugM8' }, { sharedBy: 12, wire: facts(35) }) },
+      { at: endAt({ terminal: 'blade6.3' }, { sharedBy: 12 }) },
+    ],
+    [
       'end.noGrip',
       'a pin without jacket wings where it shakes',
       {

@@ -1,4 +1,4 @@
-import { isStill, isVibrating, moistureInWords, vibrationInWords } from '../../harness/index.ts';
+import { studOf, isStill, isVibrating, moistureInWords, vibrationInWords } from '../../harness/index.ts';
 import type { RuleHit, Source, Verdict } from '../../method/index.ts';
 import { colourDisagreement } from '../../stock/index.ts';
 import { bodyOf } from '../../terminal/index.ts';
@@ -17,6 +17,8 @@ export interface EndRule {
 }
 
 const isSoldered = ({ attach }: EndCase): boolean => attach === 'solder';
+/** Terminals that one nut keeps tight. */
+const MOST_UNDER_A_NUT = 4;
 /** The highest that a soldered terminal stands, °C. Source: numbers, joints. */
 const SOLDERED_C = 125;
 
@@ -32,6 +34,17 @@ export const END_RULES: readonly EndRule[] = [
       const serves = site.fitting?.use === undefined ? 0 : form.serves[site.fitting.use];
       return typeof serves === 'string' ? serves : undefined;
     },
+  },
+  {
+    id: 'wire.aluminium',
+    subject: 'wire',
+    verdict: 'refuse',
+    source: 'trade practice',
+    allowedIf: 'the wire were copper',
+    speaks: ({ site }) =>
+      site.wire.aluminium
+        ? 'The wire is aluminium: no terminal for copper holds it. It takes the maker’s own procedure and parts.'
+        : undefined,
   },
   {
     id: 'end.solid',
@@ -205,6 +218,16 @@ export const END_RULES: readonly EndRule[] = [
     speaks: ({ form, site }) =>
       typeof form.serves.stays === 'string' && form.serves.screwStays === 0 && isVibrating(site.zone)
         ? `The run ${vibrationInWords(site.zone)}: ${lower(form.serves.stays)} A ring, if the screw may come out.`
+        : undefined,
+  },
+  {
+    id: 'end.stack',
+    subject: 'stud',
+    verdict: 'warn',
+    source: 'our own figure: terminals under one nut',
+    speaks: ({ part, site }) =>
+      site.sharedBy > MOST_UNDER_A_NUT && studOf(part.family) !== undefined
+        ? `${site.sharedBy} terminals under one nut: ${MOST_UNDER_A_NUT} at most keep tight. Give the others a stud of their own, or join their wires first.`
         : undefined,
   },
   {

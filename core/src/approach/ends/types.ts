@@ -12,6 +12,8 @@ export interface EndSite {
   readonly fitting: CavityFitting | undefined;
   /** In a housing that may want a seal for each wire; otherwise at a stud, a tab, a clamp, or loose. */
   readonly isConnector: boolean;
+  /** Circuits that end at the same place, this one included. */
+  readonly sharedBy: number;
   readonly zone: Zone;
   /** Name of a stretch beside it that bends in use. */
   readonly flexing?: string | undefined;

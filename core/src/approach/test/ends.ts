@@ -10,6 +10,7 @@ export const endAt = (fitting: CavityFitting | undefined, more: Partial<EndSite>
   wire: facts(1.5),
   fitting,
   isConnector: false,
+  sharedBy: 1,
   zone: DRY_CABIN,
   placeC: 25,
   vapourAired: false,

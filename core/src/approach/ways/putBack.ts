@@ -1,7 +1,7 @@
 import { findPart, lackNamed, lackOf, mostOf, notOnShelf, partsOf } from '../../catalogue/index.ts';
 import { cavityKindOf } from '../../damage/index.ts';
 import { fitWireSeal } from '../../sizing/index.ts';
-import { jacketDiameterMm } from '../../wire/index.ts';
+import { isAluminium, jacketDiameterMm } from '../../wire/index.ts';
 import type { RankedWay } from '../types.ts';
 import { work, type At } from './at.ts';
 import type { Candidate } from './finish.ts';
@@ -88,28 +88,37 @@ export function solderToPin(at: At): Candidate {
     parts: [solder?.part.name, potting?.part.name].filter((name) => name !== undefined),
   };
   const vapour = input.run.zone.fuelVapour;
-  const way: RankedWay = vapour
+  const way: RankedWay = isAluminium(input.circuit.wire)
     ? {
         way: 'solderToPin',
         status: 'refused',
-        ruleId: 'vapour.iron',
-        allowedIf: 'it were done away from the vapour, at the bench',
+        ruleId: 'wire.aluminium',
         cost,
         lacks: [],
-        because:
-          'There can be fuel vapour here: no iron and no flame, aired or not. Take the part out and solder it at the bench.',
+        because: 'The wire is aluminium: it is never soldered to a pin for copper.',
       }
-    : {
-        way: 'solderToPin',
-        status: lacks.length > 0 ? 'shelf' : 'allowed',
-        ruleId: 'way.solderToPin',
-        cost,
-        lacks,
-        because:
-          lacks.length > 0
-            ? notOnShelf(lacks)
-            : 'No mating part is to be had: soldered to the pin and potted, with the back held fast so that nothing can move. The one soldered joint that every practice keeps.',
-      };
+    : vapour
+      ? {
+          way: 'solderToPin',
+          status: 'refused',
+          ruleId: 'vapour.iron',
+          allowedIf: 'it were done away from the vapour, at the bench',
+          cost,
+          lacks: [],
+          because:
+            'There can be fuel vapour here: no iron and no flame, aired or not. Take the part out and solder it at the bench.',
+        }
+      : {
+          way: 'solderToPin',
+          status: lacks.length > 0 ? 'shelf' : 'allowed',
+          ruleId: 'way.solderToPin',
+          cost,
+          lacks,
+          because:
+            lacks.length > 0
+              ? notOnShelf(lacks)
+              : 'No mating part is to be had: soldered to the pin and potted, with the back held fast so that nothing can move. The one soldered joint that every practice keeps.',
+        };
   return {
     way,
     decided: {

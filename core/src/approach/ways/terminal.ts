@@ -1,4 +1,10 @@
-import { flexStretches, terminalInWords, type HarnessNode, type TerminalFamily } from '../../harness/index.ts';
+import {
+  flexStretches,
+  terminalInWords,
+  type Circuit,
+  type HarnessNode,
+  type TerminalFamily,
+} from '../../harness/index.ts';
 import type { Lack } from '../../catalogue/index.ts';
 import type { TerminalPart } from '../../stock/index.ts';
 import { figure } from '../../units/index.ts';
@@ -64,6 +70,9 @@ function fitted(
   };
 }
 
+const endsIn = ({ from, to }: Circuit, nodeId: string, cavity: string): boolean =>
+  [from, to].some((end) => end.nodeId === nodeId && end.cavity === cavity);
+
 /**
  * The terminal that fits a wire at an end: the first of the ranking that no rule refuses. Where none does it is said why, and what of it is
  * missing is named.
@@ -81,6 +90,7 @@ export function terminalFor(
     wire: facts,
     fitting,
     isConnector: node?.kind === 'connector',
+    sharedBy: node ? input.circuitsAt(node.id).filter((circuit) => endsIn(circuit, node.id, cavity)).length : 1,
     zone: input.run.zone,
     flexing: flexStretches(input.run)[0]?.name,
     placeC: electrical.placeC,

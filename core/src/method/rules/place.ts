@@ -1,4 +1,5 @@
 import { isStill, isVibrating, moistureInWords, vibrationInWords, type CircuitKind } from '../../harness/index.ts';
+import { isAluminium } from '../../wire/index.ts';
 import { figure } from '../../units/index.ts';
 import { jacketDiameterMm } from '../../wire/index.ts';
 import type { Rule } from '../types.ts';
@@ -14,6 +15,18 @@ const SENSITIVE: Partial<Record<CircuitKind, string>> = {
 
 /** Refusals that come from the place: they hold in every practice. */
 export const PLACE_RULES: readonly Rule[] = [
+  {
+    id: 'wire.aluminium',
+    subject: 'wire',
+    verdict: 'refuse',
+    overridable: false,
+    source: 'trade practice',
+    allowedIf: 'the wire were copper',
+    speaks: ({ site }) =>
+      [site.wire, site.farWire, ...site.branchWires, site.insertWire].some(isAluminium)
+        ? 'The wire is aluminium: no copper part and no solder holds it. It takes the maker’s own procedure and parts.'
+        : undefined,
+  },
   {
     id: 'solder.vibrating',
     subject: 'soldered joint',

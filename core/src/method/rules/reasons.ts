@@ -30,6 +30,11 @@ export const REASONS: Readonly<Record<string, Reason>> = {
     'A body in a keep-out is bent, rubbed or pulled until it fails.',
     'A few millimetres nearer saves a splice.',
   ),
+  'wire.aluminium': reason(
+    'Copper parts on aluminium',
+    'Its oxide insulates, it creeps under a crimp, and beside copper it corrodes.',
+    'It crimps easily, and reads well on the day.',
+  ),
   'solder.vibrating': reason(
     'Solder where it shakes',
     'Wicked solder makes a stiff end, and the wire breaks beside it.',

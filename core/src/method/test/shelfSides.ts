@@ -4,6 +4,8 @@ import { BENCH_SOLDER, CRIMP_ONLY } from '../../practice/index.ts';
 import { wire } from '../../test/samples.ts';
 import { built, caseOf, hand, ratchet, sleeve, twoOf, type Sides } from './caseOf.ts';
 
+const ALUMINIUM = wire(16, { conductor: { kind: 'stranded', metal: 'aluminium' } });
+
 /** A sealed butt whose part is listed on the shelf so. */
 const usesPart = (id: string, more: Partial<Part>): MethodCase => {
   const where = caseOf('sealedButt', { joint: { usesPartIds: [id] } });
@@ -13,6 +15,12 @@ const usesPart = (id: string, more: Partial<Part>): MethodCase => {
 
 /** Both sides of every rule about practice, shelf, sleeve and care. */
 export const SHELF_SIDES: Sides = {
+  'wire.aluminium': [
+    [/aluminium: no copper part/, caseOf('sealedButt', { site: { wire: ALUMINIUM } }), caseOf('sealedButt')],
+    [/aluminium/, caseOf('wrappedSolder', { site: { farWire: ALUMINIUM } }), caseOf('wrappedSolder')],
+    [/aluminium/, caseOf('heavySleeve', { site: { branchWires: [ALUMINIUM] } })],
+    [/aluminium/, caseOf('heavySleeve', { site: { insertWire: ALUMINIUM } })],
+  ],
   'practice.crimpOnly': [
     [
       /crimp only/,
