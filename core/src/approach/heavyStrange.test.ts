@@ -127,7 +127,7 @@ describe('twelve wires under one ground stud', () => {
     ).not.toMatch(/under one nut/));
   it('the same circuit is not found twice there', () => {
     const job = grounds(2);
-    const twice = { ...job, findings: job.findings.map((finding) => ({ ...finding, circuitId: 'C1' }) as Finding) };
+    const twice = { ...job, findings: job.findings.map((finding) => ({ ...finding, circuitId: 'C1' })) };
     expect(checkJob(twice).map(({ code }) => code)).toContain('FOUND_TWICE');
   });
 });

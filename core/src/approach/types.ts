@@ -82,6 +82,8 @@ export interface FittedTerminal {
   /** Metal under its jacket support takes a second crimp; wings of its own grip the jacket. */
   readonly hasMetalSupport: boolean;
   readonly gripsJacket: boolean;
+  /** Tool and nest that close it on the copper, and on the jacket where it has wings for that; in words. */
+  readonly crimpedBy?: { readonly conductor: string; readonly jacket?: string | undefined } | undefined;
   readonly seal?: EndSeal | undefined;
   readonly usesPartIds: readonly string[];
 }

@@ -53,6 +53,13 @@ function cutSteps(make: SpliceToMake): Draft[] {
   return steps;
 }
 
+/** A crimp names the tool and its nest first: the wrong nest is the fault that looks good. */
+function withTool(step: Draft, { crimpedBy }: SpliceToMake): Draft {
+  if (!crimpedBy || !step.acts.includes('crimp')) return step;
+  const by = step.key === 'crimpRight' ? crimpedBy.right : crimpedBy.left;
+  return { ...step, detail: `${by}. ${step.detail}` };
+}
+
 const PARK_WORDS: Record<SpliceToMake['parkSide'], (make: SpliceToMake) => string> = {
   left: (make) => `on the ${make.leftName} wire`,
   right: (make) => `on the ${make.rightName} wire`,
@@ -185,7 +192,9 @@ export function stepsFor(make: SpliceToMake): BenchStep[] {
     ...sleeveSteps(make),
     ...shieldBackSteps(make),
     ...stripSteps(make),
-    ...familyOf(make.joint.methodId).joinSteps(make),
+    ...familyOf(make.joint.methodId)
+      .joinSteps(make)
+      .map((step) => withTool(step, make)),
     ...closeSteps(make),
     ...shieldJoinSteps(make),
   ];

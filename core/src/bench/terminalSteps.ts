@@ -98,7 +98,7 @@ function stripSteps({ wire }: CavityWork, { stripMm, folded, family }: FittedTer
   ];
 }
 
-function holdSteps(work: CavityWork, terminal: FittedTerminal): Draft[] {
+function holdSteps(terminal: FittedTerminal): Draft[] {
   if (terminal.attach === 'solder')
     return [
       draft(
@@ -111,13 +111,14 @@ function holdSteps(work: CavityWork, terminal: FittedTerminal): Draft[] {
       ),
     ];
   const part = { name: terminal.partName, support: terminal.hasMetalSupport ? ('metal' as const) : undefined };
-  const [tool] = work.toolNames;
+  const by = terminal.crimpedBy;
+  const tool = by && `${by.conductor}${by.jacket === undefined ? '' : `; then the jacket in ${by.jacket}`}. `;
   return [
     draft(
       'terminal',
       'crimp',
       'Crimp the new terminal',
-      `${tool === undefined ? '' : `${tool}. `}${formOf(terminal.family).crimp({
+      `${tool ?? ''}${formOf(terminal.family).crimp({
         part,
         gripsJacket: terminal.gripsJacket,
         hasWireSeal: terminal.seal?.kind === 'wireSeal',
@@ -143,7 +144,7 @@ export function terminalSteps(work: CavityWork): Draft[] {
   return [
     ...onFirst(terminal.seal),
     ...stripSteps(work, terminal),
-    ...holdSteps(work, terminal),
+    ...holdSteps(terminal),
     ...sealAfter(terminal.seal),
   ];
 }

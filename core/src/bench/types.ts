@@ -33,6 +33,8 @@ export interface CloseWork {
 export interface SpliceToMake extends JoinWork, CutWork, ParkWork, CloseWork {
   readonly spliceId: string;
   readonly make: number;
+  /** Tool and nest that close it, by end; absent for what is soldered. */
+  readonly crimpedBy?: { readonly left: string; readonly right: string } | undefined;
   /** Size of the notch that strips it: the thinnest of its wires. */
   readonly notch: string;
 }

@@ -18,6 +18,8 @@ export interface Method<Id extends string = string, T extends string = string> {
   /** What hands and tools do in it, besides cutting and stripping the wire: what may be done at the place, and the cautions, follow from it. */
   readonly acts: readonly Act[];
   readonly seal: Seal['kind'];
+  /** What its barrel has round it, which its nest must be made for; absent where there is no barrel. */
+  readonly barrel?: 'insulated' | 'bare';
   /** Place in the order of preference, lower first; where that hangs on the copper, by the thickest that is joined, mm². */
   readonly order: number | ((thickestMm2: number) => number);
   /** The joint in a sentence about a shop that solders first: "a wrapped, soldered joint". */

@@ -1,6 +1,6 @@
 import Joi from 'joi';
 import { PART_KINDS, TOOL_TASK_IDS, type Part } from '../catalogue/index.ts';
-import { PART_COLOURS, type PartField, type PartKind } from '../stock/index.ts';
+import { NEST_BARRELS, NEST_STROKES, PART_COLOURS, type PartField, type PartKind } from '../stock/index.ts';
 import { TERMINAL_FAMILIES } from '../harness/index.ts';
 import { date, lengthMm, list, text } from './fields.ts';
 import { wireSchema } from './harnessSchemas.ts';
@@ -63,6 +63,16 @@ export const toolSchema = Joi.object({
     .required(),
   range: rangeSchema,
   families: list(Joi.valid(...TERMINAL_FAMILIES)),
+  nests: list(
+    Joi.object({
+      name: text.required(),
+      range: rangeSchema.required(),
+      stroke: Joi.valid(...NEST_STROKES).required(),
+      families: list(Joi.valid(...TERMINAL_FAMILIES)),
+      barrel: Joi.valid(...NEST_BARRELS),
+      dot: Joi.valid(...PART_COLOURS),
+    }),
+  ),
   ratchet: Joi.boolean().required(),
   calibratedUntil: date,
 });

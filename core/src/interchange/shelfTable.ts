@@ -9,7 +9,7 @@ import {
   type Part,
   type Tool,
 } from '../catalogue/index.ts';
-import type { WireStock } from '../stock/index.ts';
+import type { Nest, WireStock } from '../stock/index.ts';
 import { colourInWords, conductorInWords, type ColourName } from '../wire/index.ts';
 import { partSchema, toolSchema, wireStockSchema } from './catalogueSchemas.ts';
 
@@ -58,6 +58,7 @@ const TOOL_COLUMNS = [
   'Copper to mm²',
   'Terminal families',
   'Ratchet',
+  'Nests',
   'Calibrated until',
 ] as const;
 const WIRE_COLUMNS = [
@@ -82,6 +83,32 @@ const HEADERS: readonly string[] = [
 
 const cell = (value: unknown): string => (typeof value === 'string' || typeof value === 'number' ? String(value) : '');
 
+/** A nest in a cell: name | copper | stroke | barrel | dot | families, a dash where nothing is said. */
+const nestCell = ({ name, range, stroke, barrel, dot, families }: Nest): string =>
+  [name, `${range.minMm2}-${range.maxMm2}`, stroke, barrel ?? '-', dot ?? '-', families?.join(' ') ?? '-'].join(' | ');
+
+/** A nest as it is written, for the schema to refuse what it is not. */
+function nestIn(text: string): unknown {
+  const [name = '', copper = '', stroke = '', barrel = '-', dot = '-', families = '-'] = text
+    .split('|')
+    .map((one) => one.trim());
+  const [from = '', to = ''] = copper.split('-');
+  return {
+    name,
+    range: { minMm2: numberIn(from), maxMm2: numberIn(to) },
+    stroke,
+    ...(barrel === '-' ? {} : { barrel }),
+    ...(dot === '-' ? {} : { dot }),
+    ...(families === '-' ? {} : { families: families.split(/\s+/) }),
+  };
+}
+
+const nestsIn = (text: string): unknown[] =>
+  text
+    .split(';')
+    .filter((one) => one.trim() !== '')
+    .map(nestIn);
+
 function toolCells(tool: Tool): Record<string, string> {
   return {
     Id: tool.id,
@@ -91,6 +118,7 @@ function toolCells(tool: Tool): Record<string, string> {
     'Copper to mm²': cell(tool.range?.maxMm2),
     'Terminal families': tool.families?.join('; ') ?? '',
     Ratchet: tool.ratchet ? 'yes' : 'no',
+    Nests: tool.nests?.map(nestCell).join('; ') ?? '',
     'Calibrated until': cell(tool.calibratedUntil),
   };
 }
@@ -160,10 +188,11 @@ function thingOf(
   | { readonly thing: object; readonly columns: readonly { readonly path: string; readonly title: string }[] }
   | undefined {
   if (kind === 'tool') {
-    const [from, to, families, until] = [
+    const [from, to, families, nests, until] = [
       get('Copper from mm²'),
       get('Copper to mm²'),
       listIn(get('Terminal families')),
+      nestsIn(get('Nests')),
       get('Calibrated until'),
     ];
     return {
@@ -174,6 +203,7 @@ function thingOf(
         ratchet: yes(get('Ratchet')),
         ...(from === '' && to === '' ? {} : { range: { minMm2: numberIn(from), maxMm2: numberIn(to) } }),
         ...(families.length === 0 ? {} : { families }),
+        ...(nests.length === 0 ? {} : { nests }),
         ...(until === '' ? {} : { calibratedUntil: until }),
       },
       columns: [
@@ -181,6 +211,7 @@ function thingOf(
         { path: 'range.maxMm2', title: 'Copper to mm²' },
         { path: 'families', title: 'Terminal families' },
         { path: 'calibratedUntil', title: 'Calibrated until' },
+        { path: 'nests', title: 'Nests' },
         { path: 'tasks', title: 'Tasks' },
       ],
     };

@@ -17,6 +17,8 @@ export { substituteFor, whatItLoses } from './substitute.ts';
 export type { Substitute } from './substitute.ts';
 export { compareMethods, wouldNeed } from './compare.ts';
 export type { ComparedFigure, Comparison, WouldNeed } from './compare.ts';
+export { lapsed } from './rules/shelf.ts';
+export { crimpedBy } from './crimped.ts';
 export { isSwitchable, rankMethods, RULES } from './rank.ts';
 export { readyShelf } from './ready.ts';
 export type { ReadyShelf } from './ready.ts';

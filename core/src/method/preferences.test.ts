@@ -110,7 +110,7 @@ const HELD: Readonly<Record<string, readonly (readonly [number, MethodCase])[]>>
     [1, caseOf('clipSleeve', { case: { tools: [ratchet] }, site: { asOf: '2030-05-02' } })],
     [0, caseOf('clipSleeve', { case: { tools: [ratchet] } })],
     [
-      0,
+      1,
       caseOf('clipSleeve', {
         case: { tools: [{ ...ratchet, calibratedUntil: undefined }] },
         site: { asOf: '2030-05-02' },

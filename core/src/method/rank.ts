@@ -265,6 +265,9 @@ function rank({ prepared, site, wanted }: ToRank, shelf: ReadyShelf): RankedMeth
       hits: decided ? [...hits, decided] : hits,
       because: sentence(status, hits, decided, index === 0),
       toolNames: where.tools.map((tool) => tool.name),
+      crimpTool: where.tools.find((tool) =>
+        tool.tasks.some((task) => TOOL_TASKS[task].isCrimp && where.method.tasks.includes(task)),
+      ),
       lacks: [...where.missingParts, ...where.missingTasks.map((task) => lackNamed(TOOL_TASKS[task].tool))],
       passed: where.passed,
       usableWithReason:

@@ -12,7 +12,7 @@ import {
   type Tool,
 } from '../catalogue/index.ts';
 import type { Practice } from '../practice/index.ts';
-import { holds, MOST_IN_A_JOINT, sumAreaMm2, type JointWires } from '../sizing/index.ts';
+import { hasNest, holds, MOST_IN_A_JOINT, sumAreaMm2, type JointWires } from '../sizing/index.ts';
 import { alike } from './alike.ts';
 import { rememberByReads, type Remembered } from './byReads.ts';
 import { jointsWanted } from './wanted.ts';
@@ -320,6 +320,13 @@ export function pickTools(method: AnyMethod, site: Site, { joints, tooled: known
         ({ range }) =>
           range === undefined ||
           (TOOL_TASKS[task].isByTotal ? totals : sums.flat()).every((area) => holds(range, area)),
+      )
+      .filter(
+        (tool) =>
+          !TOOL_TASKS[task].isCrimp ||
+          (TOOL_TASKS[task].isByTotal ? totals : sums.flat()).every((areaMm2) =>
+            hasNest(tool, { areaMm2, barrel: method.barrel }),
+          ),
       )
       .sort((a, b) => rankOfTool(a, site.asOf) - rankOfTool(b, site.asOf) || a.id.localeCompare(b.id));
     if (able[0]) tools.push(able[0]);

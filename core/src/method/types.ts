@@ -152,6 +152,8 @@ export interface RankedMethod {
   /** The sentence that says why it stands where it stands. */
   readonly because: string;
   readonly toolNames: readonly string[];
+  /** The tool that closes its barrel or clip; none of what is soldered. */
+  readonly crimpTool?: Tool | undefined;
   /** Parts and tools that are not there. */
   readonly lacks: readonly Lack[];
   /** Why parts that go before its own by their size are not taken here, each by its name. */

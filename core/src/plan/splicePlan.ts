@@ -5,7 +5,7 @@ import type { Catalogue } from '../catalogue/index.ts';
 import { branchesOf } from '../damage/index.ts';
 import { isStill, type HarnessNode, type Run } from '../harness/index.ts';
 import { cutOf, type PlacedItem, type PlacedSplice } from '../layout/index.ts';
-import { parkDistanceMm, redoPerSideMm, type RankedMethod } from '../method/index.ts';
+import { crimpedBy, parkDistanceMm, redoPerSideMm, type RankedMethod } from '../method/index.ts';
 import { familyOf, glyphOf, methodById } from '../family/index.ts';
 import type { Practice } from '../practice/index.ts';
 import { checksFor, checksForCover, pullMinimumN, tugTargetN } from '../prove/index.ts';
@@ -130,6 +130,7 @@ export function splicePlan(
       tugN,
       solid: wires.some((wire) => wire.conductor.kind === 'solid'),
       notch: sizeInWords(thinnest.size),
+      crimpedBy: decision.site && crimpedBy(method, decision.site, splice.side === 'right' ? 1 : 0),
       ironW: ironW(thickestMm2),
       twistBack: circuit.pairWith !== undefined,
       habits: around.practice.habits,

@@ -41,3 +41,5 @@ export { centresWithin, legalCentres, nearestLegal } from './place.ts';
 export { redoLossPerSideMm, REDO_EXTRA_MM } from './redo.ts';
 export { chooseInsertWire } from './insertWire.ts';
 export type { InsertWireChoice } from './insertWire.ts';
+export { hasNest, nestFor, nestInWords, toolAndNest } from './nests.ts';
+export type { ToClose } from './nests.ts';

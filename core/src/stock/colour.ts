@@ -1,6 +1,7 @@
 import { figure } from '../units/index.ts';
 import { rangeInWords, type AnyPart } from './kind.ts';
 import type { PartColour, Range } from './stocked.ts';
+import type { Nest } from './tools.ts';
 
 /** Sizes that insulated barrels are usually made in, mm² of copper, and the colour of each by convention. */
 export const BARREL_CLASSES = {
@@ -9,6 +10,21 @@ export const BARREL_CLASSES = {
   middle: { range: { minMm2: 1.04, maxMm2: 2.63 }, colour: 'blue' },
   large: { range: { minMm2: 2.63, maxMm2: 6.64 }, colour: 'yellow' },
 } as const satisfies Record<string, { readonly range: Range; readonly colour: PartColour }>;
+/** The usual nests for insulated barrels, each with the dot of its class. */
+export const BARREL_NESTS: readonly Nest[] = Object.entries(BARREL_CLASSES).map(([name, { range, colour }]) => ({
+  name,
+  range,
+  stroke: 'conductor',
+  barrel: 'insulated',
+  dot: colour,
+}));
+/** The same for bare barrels, which have no colour. */
+export const BARE_NESTS: readonly Nest[] = Object.entries(BARREL_CLASSES).map(([name, { range }]) => ({
+  name: `${name}, bare`,
+  range,
+  stroke: 'conductor',
+  barrel: 'bare',
+}));
 export type BarrelClass = keyof typeof BARREL_CLASSES;
 
 /** What a colour stands for by convention. Makers overlap; what is stamped on the part beats it. */

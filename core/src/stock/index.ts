@@ -30,7 +30,7 @@ export type {
 } from './ends.ts';
 export { TERMINAL_BODIES } from './ends.ts';
 export { HOUSING, LOCK_PIECE, PIGTAIL, PLUG, POTTING, WIRE_SEAL } from './endKinds.ts';
-export { COMMON_TASKS, COMMON_TOOLS } from './tools.ts';
-export type { AnyTool, CommonTask, Task, WireStock } from './tools.ts';
-export { BARREL_CLASSES, colourDisagreement } from './colour.ts';
+export { COMMON_TASKS, COMMON_TOOLS, NEST_BARRELS, NEST_STROKES } from './tools.ts';
+export type { AnyTool, CommonTask, Nest, Task, WireStock } from './tools.ts';
+export { BARE_NESTS, BARREL_CLASSES, BARREL_NESTS, colourDisagreement } from './colour.ts';
 export type { BarrelClass } from './colour.ts';

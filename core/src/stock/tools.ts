@@ -1,6 +1,24 @@
 import type { TerminalFamily } from '../harness/index.ts';
 import type { WireSpec } from '../wire/index.ts';
-import type { Range } from './stocked.ts';
+import type { PartColour, Range } from './stocked.ts';
+
+/** What a nest closes on. */
+export const NEST_STROKES = ['conductor', 'jacket', 'both'] as const;
+export const NEST_BARRELS = ['insulated', 'bare'] as const;
+
+/** One opening of a tool's dies: the wrong one is the fault that looks good. */
+export interface Nest {
+  readonly name: string;
+  /** Copper that it closes on, mm²; of a jacket's nest, the copper of the wires it is for. */
+  readonly range: Range;
+  readonly stroke: (typeof NEST_STROKES)[number];
+  /** Terminal families that it is for; any of the tool's when absent. */
+  readonly families?: readonly TerminalFamily[] | undefined;
+  /** Barrels with a collar round them, or bare ones; either when absent. */
+  readonly barrel?: (typeof NEST_BARRELS)[number] | undefined;
+  /** Colour of the dot beside it. */
+  readonly dot?: PartColour | undefined;
+}
 
 /** A tool that is really there. Calibration is an ISO date; without one it was never calibrated. */
 export interface AnyTool<T extends string = string> {
@@ -11,6 +29,8 @@ export interface AnyTool<T extends string = string> {
   readonly range?: Range | undefined;
   /** Terminal families of its dies, for a tool that crimps terminals. */
   readonly families?: readonly TerminalFamily[] | undefined;
+  /** Its openings, where somebody has listed them; then one of them has to take the work. */
+  readonly nests?: readonly Nest[] | undefined;
   readonly ratchet: boolean;
   readonly calibratedUntil?: string | undefined;
 }

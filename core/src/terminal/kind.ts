@@ -6,6 +6,7 @@ import {
   type TerminalFamily,
 } from '../harness/index.ts';
 import {
+  BARREL_NESTS,
   choiceField,
   jacketFields,
   mayLack,
@@ -29,6 +30,8 @@ export const BODY_WORDS: Readonly<Record<TerminalBody, string>> = {
   ownTube: 'adhesive tube of its own',
 };
 const MOST_AMPS = 1000;
+const FERRULES = LOOSE_FAMILIES.filter((family) => terminalForm(family) === 'ferrule');
+const CLOSED_BARRELS = LOOSE_FAMILIES.filter((family) => !['ferrule', 'lug'].includes(terminalForm(family)));
 
 /** All that is to be said of the form that a family belongs to. */
 export const formOf = (family: TerminalFamily): Form => FORMS[terminalForm(family)];
@@ -89,6 +92,10 @@ export const TERMINAL_TOOLS: readonly AnyTool<CommonTask>[] = [
     tasks: ['crimpTerminal'],
     range: { minMm2: 0.12, maxMm2: 6.64 },
     families: LOOSE_FAMILIES.filter((family) => terminalForm(family) !== 'lug'),
+    nests: [
+      ...BARREL_NESTS.map((nest) => ({ ...nest, families: CLOSED_BARRELS })),
+      { name: 'ferrule', range: { minMm2: 0.25, maxMm2: 6 }, stroke: 'conductor', families: FERRULES },
+    ],
     ratchet: true,
   },
 ];

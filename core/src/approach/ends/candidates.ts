@@ -17,7 +17,7 @@ import {
   type EndUse,
   type TerminalFamily,
 } from '../../harness/index.ts';
-import { holds, takesJacket } from '../../sizing/index.ts';
+import { hasNest, holds, takesJacket } from '../../sizing/index.ts';
 import type { TerminalPart } from '../../stock/index.ts';
 import { formOf } from '../../terminal/index.ts';
 import type { WireFacts } from '../../wire/index.ts';
@@ -84,7 +84,8 @@ function toolFor(
       (tool) =>
         tool.tasks.includes(task) &&
         (attach === 'solder' || (tool.families?.includes(family) ?? true)) &&
-        (tool.range === undefined || holds(tool.range, areaMm2)),
+        (tool.range === undefined || holds(tool.range, areaMm2)) &&
+        (attach === 'solder' || hasNest(tool, { areaMm2, family })),
     )
     .sort((a, b) => rankOfTool(a, asOf) - rankOfTool(b, asOf) || (a.id < b.id ? -1 : 1))[0];
 }

@@ -129,6 +129,7 @@ export function rankEnds(site: EndSite): readonly RankedEnd[] {
       stripMm: where.part.stripMm * (where.folded ? 2 : 1),
       folded: where.folded,
       seal: where.seal,
+      crimpTool: where.attach === 'crimp' ? where.tool : undefined,
       toolNames: [where.tool, where.hotAir].flatMap((tool) => (tool ? [tool.name] : [])),
       lacks: where.lacks,
       passed,

@@ -1,5 +1,5 @@
 import { studOf, isStill, isVibrating, moistureInWords, vibrationInWords } from '../../harness/index.ts';
-import type { RuleHit, Source, Verdict } from '../../method/index.ts';
+import { lapsed, type RuleHit, type Source, type Verdict } from '../../method/index.ts';
 import { colourDisagreement } from '../../stock/index.ts';
 import { bodyOf } from '../../terminal/index.ts';
 import { figure } from '../../units/index.ts';
@@ -175,10 +175,8 @@ export const END_RULES: readonly EndRule[] = [
     verdict: 'warn',
     source: 'the tool’s own record: calibrated until',
     speaks: ({ tool, attach, site }) => {
-      if (!tool || attach !== 'crimp' || site.asOf === undefined) return undefined;
-      const until = tool.calibratedUntil;
-      return until !== undefined && until < site.asOf
-        ? `${tool.name} was calibrated until ${until}: pull a sample before you trust it.`
+      return tool && tool.ratchet && attach === 'crimp' && site.asOf !== undefined
+        ? lapsed(tool, site.asOf)
         : undefined;
     },
   },

@@ -74,6 +74,8 @@ export interface RankedEnd {
   readonly folded: boolean;
   readonly seal?: EndSeal | undefined;
   readonly toolNames: readonly string[];
+  /** The tool that crimps it. */
+  readonly crimpTool?: Tool | undefined;
   readonly lacks: readonly Lack[];
   /** Why its like in another size that would go before it is refused, each by its name. */
   readonly passed: readonly string[];

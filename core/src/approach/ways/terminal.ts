@@ -5,7 +5,9 @@ import {
   type HarnessNode,
   type TerminalFamily,
 } from '../../harness/index.ts';
-import type { Lack } from '../../catalogue/index.ts';
+import type { Lack, Tool } from '../../catalogue/index.ts';
+import { nestFor, nestInWords, toolAndNest } from '../../sizing/index.ts';
+import { bodyOf } from '../../terminal/index.ts';
 import type { TerminalPart } from '../../stock/index.ts';
 import { figure } from '../../units/index.ts';
 import { wireFacts, type WireFacts, type WireSpec } from '../../wire/index.ts';
@@ -50,8 +52,16 @@ const fitsWords = (part: TerminalPart, wire: WireFacts, folded: boolean): string
       : []),
   ].join(', ');
 
+/** Tool and nest for the copper, and the jacket's nest where it is another one. */
+function closedBy(tool: Tool, part: TerminalPart, areaMm2: number): NonNullable<FittedTerminal['crimpedBy']> {
+  const what = { areaMm2, family: part.family, barrel: bodyOf(part) === 'bare' ? 'bare' : 'insulated' } as const;
+  const conductor = toolAndNest(tool, what);
+  const nest = part.jacketMm === undefined ? undefined : nestFor(tool, what, 'jacket');
+  return { conductor, ...(nest && nest.stroke === 'jacket' ? { jacket: nestInWords(nest) } : {}) };
+}
+
 function fitted(
-  { attach, folded, seal, stripMm, usesPartIds }: RankedEnd,
+  { attach, folded, seal, stripMm, usesPartIds, crimpTool }: RankedEnd,
   part: TerminalPart,
   wire: WireFacts,
 ): FittedTerminal {
@@ -65,6 +75,7 @@ function fitted(
     fitsWords: fitsWords(part, wire, folded),
     hasMetalSupport: part.support === 'metal',
     gripsJacket: part.jacketMm !== undefined,
+    crimpedBy: crimpTool && closedBy(crimpTool, part, wire.areaMm2 * (folded ? 2 : 1)),
     seal,
     usesPartIds,
   };

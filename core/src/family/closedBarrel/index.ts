@@ -1,3 +1,4 @@
+import { BARE_NESTS, BARREL_NESTS } from '../../stock/index.ts';
 import { family } from '../types.ts';
 import { plainSleeve, plainWrap, sealedButt } from './butt.ts';
 import { BARREL_LOOKS } from './looks.ts';
@@ -21,6 +22,7 @@ export const closedBarrel = family({
       name: 'Ratchet crimper, insulated barrels',
       tasks: ['crimpSealedButt', 'crimpPlainButt'],
       range: { minMm2: 0.12, maxMm2: 6.64 },
+      nests: [...BARREL_NESTS, ...BARE_NESTS],
       ratchet: true,
     },
   ],

@@ -17,6 +17,7 @@ export const stepDown = method({
   gripsTwoSizes: true,
   acts: ['crimp', 'hotAir'],
   seal: 'builtIn',
+  barrel: 'insulated',
   order: 5,
   tasks: ['crimpSealedButt', 'hotAir'],
   steps: 6,

@@ -20,7 +20,8 @@ const isCurrent = ({ tools, site }: MethodCase): boolean =>
     (tool) =>
       !tool.tasks.some((task) => TOOL_TASKS[task].isCrimp) ||
       (tool.ratchet &&
-        (tool.calibratedUntil === undefined || site.asOf === undefined || tool.calibratedUntil >= site.asOf)),
+        tool.calibratedUntil !== undefined &&
+        (site.asOf === undefined || tool.calibratedUntil >= site.asOf)),
   );
 
 /** A method's place in the plain order, for the copper that it joins. */

@@ -1,4 +1,4 @@
-import { notOnShelf, TOOL_TASKS } from '../../catalogue/index.ts';
+import { notOnShelf, TOOL_TASKS, type Tool } from '../../catalogue/index.ts';
 import { colourDisagreement } from '../../stock/index.ts';
 import { figure } from '../../units/index.ts';
 import { isVibrating } from '../../harness/index.ts';
@@ -26,6 +26,17 @@ export function parkingNeedMm({
 export function noRoomToPark(where: MethodCase): boolean {
   const need = parkingNeedMm(where);
   return need !== undefined && where.freeMm < need.sleeveMm + need.clearMm;
+}
+
+/** What is said of a tool that is not in calibration on a day; nothing of one that is. */
+export function lapsed(
+  { name, calibratedUntil }: Pick<Tool, 'name' | 'calibratedUntil'>,
+  asOf: string,
+): string | undefined {
+  if (calibratedUntil === undefined) return `${name} was never calibrated: pull a sample before you trust it.`;
+  return calibratedUntil < asOf
+    ? `${name} was calibrated until ${calibratedUntil}: pull a sample before you trust it.`
+    : undefined;
 }
 
 /** Refusals by what is not there (it can be ordered) and warnings about tools, sleeves and wire. */
@@ -83,14 +94,9 @@ export const SHELF_RULES: readonly Rule[] = [
     overridable: true,
     source: 'the tool’s own record: calibrated until',
     speaks: ({ tools, site }) => {
-      const old = tools.find(
-        (tool) =>
-          tool.ratchet &&
-          tool.calibratedUntil !== undefined &&
-          site.asOf !== undefined &&
-          tool.calibratedUntil < site.asOf,
-      );
-      return old && `${old.name} was calibrated until ${old.calibratedUntil}: pull a sample before you trust it.`;
+      if (site.asOf === undefined) return undefined;
+      const crimper = tools.find((tool) => tool.ratchet && tool.tasks.some((task) => TOOL_TASKS[task].isCrimp));
+      return crimper && lapsed(crimper, site.asOf);
     },
   },
   {

@@ -81,11 +81,16 @@ export const SHELF_SIDES: Sides = {
       caseOf('clipSleeve', { case: { tools: [ratchet] }, site: { asOf: '2030-05-02' } }),
       caseOf('clipSleeve', { case: { tools: [ratchet] }, site: { asOf: '2030-05-01' } }),
       caseOf('clipSleeve', { case: { tools: [ratchet] } }),
+      caseOf('clipSleeve', { case: { tools: [{ ...ratchet, ratchet: false }] }, site: { asOf: '2030-05-02' } }),
+      caseOf('clipSleeve', { case: { tools: [{ ...ratchet, tasks: ['hotAir'] }] }, site: { asOf: '2030-05-02' } }),
+    ],
+    [
+      /was never calibrated/,
       caseOf('clipSleeve', {
         case: { tools: [{ ...ratchet, calibratedUntil: undefined }] },
         site: { asOf: '2030-05-02' },
       }),
-      caseOf('clipSleeve', { case: { tools: [{ ...ratchet, ratchet: false }] }, site: { asOf: '2030-05-02' } }),
+      caseOf('clipSleeve', { case: { tools: [{ ...ratchet, calibratedUntil: undefined }] } }),
     ],
   ],
   'part.colour': [

@@ -10,6 +10,7 @@ import {
 import { NumberField, Select, TextField } from '../../ui/field.tsx';
 import { restOf } from '../../ui/rest.ts';
 import { numberOf } from '../../ui/typed.ts';
+import { nestDraftOf, Nests, nestsOf, type NestDraft } from './Nests.tsx';
 import { ItemForm, type ItemFormProps } from './ItemForm.tsx';
 
 const toggled = <T,>(list: readonly T[], one: T): readonly T[] =>
@@ -20,6 +21,7 @@ export function ToolForm({ item: tool, onSave, ...frame }: ItemFormProps<Tool>) 
   const [made, setMade] = useState(tool);
   const [from, setFrom] = useState(String(tool.range?.minMm2 ?? ''));
   const [to, setTo] = useState(String(tool.range?.maxMm2 ?? ''));
+  const [nests, setNests] = useState<readonly NestDraft[]>(() => (tool.nests ?? []).map(nestDraftOf));
   const [wrong, setWrong] = useState<string>();
   const save = (): void => {
     const [minMm2, maxMm2] = [numberOf(from), numberOf(to)];
@@ -28,9 +30,11 @@ export function ToolForm({ item: tool, onSave, ...frame }: ItemFormProps<Tool>) 
     if (made.tasks.length === 0) return setWrong('Say what it does.');
     if (!none && !(minMm2 >= 0 && maxMm2 > minMm2))
       return setWrong('Its dies go from a smaller to a larger copper area in mm², or leave both empty.');
+    const kept = nestsOf(nests);
+    if ('wrong' in kept) return setWrong(kept.wrong);
     const { id, name, tasks, ratchet, calibratedUntil, families } = made;
     return onSave({
-      ...restOf(made, ['range', 'families', 'calibratedUntil']),
+      ...restOf(made, ['range', 'families', 'nests', 'calibratedUntil']),
       id,
       name,
       tasks,
@@ -38,6 +42,7 @@ export function ToolForm({ item: tool, onSave, ...frame }: ItemFormProps<Tool>) 
       ...(calibratedUntil === undefined ? {} : { calibratedUntil }),
       ...(none ? {} : { range: { minMm2, maxMm2 } }),
       ...(families && families.length > 0 ? { families } : {}),
+      ...(kept.nests.length > 0 ? { nests: kept.nests } : {}),
     });
   };
   return (
@@ -107,6 +112,7 @@ export function ToolForm({ item: tool, onSave, ...frame }: ItemFormProps<Tool>) 
           </div>
         </fieldset>
       ) : null}
+      {made.tasks.some((task) => TOOL_TASKS[task].isCrimp) ? <Nests drafts={nests} onChange={setNests} /> : null}
       {wrong === undefined ? null : (
         <p role="alert" className="text-scrap">
           {wrong}
