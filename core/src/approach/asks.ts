@@ -83,16 +83,18 @@ function whatLifts(refused: readonly Refused[], input: DecideInput): readonly As
 }
 
 /** Last resort, said wherever nothing that we know is possible. */
-const MAKER: Ask = {
+const maker = (isLast: boolean): Ask => ({
   does: 'decide',
-  words: 'Else ask the maker of the harness for its own procedure, or replace the harness from connector to connector.',
-};
+  words: `${isLast ? 'Or ask' : 'Ask'} the maker of the harness for its own procedure, or replace the harness from connector to connector`,
+});
+/** The list with the maker at its end. */
+const thenMaker = (asks: readonly Ask[]): readonly Ask[] => [...asks, maker(asks.length > 0)];
 /** Most of the ways out that are named. */
 const NAMED = 3;
 
 /** What to do where no method may be used on a run: the nearest first, slack to be measured, else the maker. */
 export function asksWithoutMethod(ranked: readonly RankedMethod[], input: DecideInput): readonly Ask[] {
-  if (ranked.every(({ hits }) => hits.some(({ ruleId }) => ruleId === 'wire.aluminium'))) return [MAKER];
+  if (ranked.some(({ hits }) => hits.some(({ ruleId }) => ruleId === 'wire.aluminium'))) return thenMaker([]);
   const nearest = ranked.flatMap(({ name, hits }): Refused[] => {
     const bars = hits.filter(({ verdict }) => verdict === 'refuse');
     const [bar] = bars;
@@ -107,7 +109,7 @@ export function asksWithoutMethod(ranked: readonly RankedMethod[], input: Decide
           at: { on: 'finding', findingId: input.finding.id, field: 'slackMm' },
         },
       ];
-  return [...measure, ...whatLifts(nearest, input).slice(0, NAMED), MAKER];
+  return thenMaker([...measure, ...whatLifts(nearest, input).slice(0, NAMED)]);
 }
 
 /** What to do where no way at a cavity is possible. */
@@ -115,13 +117,13 @@ export const asksWithoutWay = (
   ways: readonly RankedWay[],
   nameOf: (way: RankedWay) => string,
   input: DecideInput,
-): readonly Ask[] => [
-  ...whatLifts(
-    ways.map((way) => ({ ...way, name: nameOf(way) })),
-    input,
-  ).slice(0, NAMED),
-  MAKER,
-];
+): readonly Ask[] =>
+  thenMaker(
+    whatLifts(
+      ways.map((way) => ({ ...way, name: nameOf(way) })),
+      input,
+    ).slice(0, NAMED),
+  );
 
 /** Fuses that are made, A. */
 const FUSES_A = [1, 2, 3, 4, 5, 7.5, 10, 15, 20, 25, 30, 35, 40, 50, 60, 80, 100, 125, 150, 175, 200, 250, 300];

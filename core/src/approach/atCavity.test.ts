@@ -72,7 +72,7 @@ describe('the approach at a cavity, first that is possible', () => {
         approach: 'newTerminal',
         asks: asked(/^Nobody has noted which terminal/, { on: 'fitting', nodeId: 'X2', cavity: '1' }),
       },
-      /note its family there/,
+      /no splice\.$/,
     ],
     [
       'a ring at a stud, bolted and not seated',

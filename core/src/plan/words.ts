@@ -53,6 +53,6 @@ export function headline(decision: Decision, insertMm: number | undefined): stri
     case 'stopped':
       return 'Stopped at the gate';
     case 'byHand':
-      return `Needs you: ${lower(decision.asks[0]?.words ?? 'no method is allowed here')}`;
+      return 'Nothing is possible as it stands';
   }
 }

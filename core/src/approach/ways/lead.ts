@@ -125,7 +125,7 @@ function releadWay(input: DecideInput, lead: Lead, fit: TerminalFit): RankedWay 
       ? (fit.unknown ?? '')
       : lacks.length > 0
         ? notOnShelf(lacks)
-        : `A new lead with its own terminal${fit.terminal ? ` (${fit.terminal.partName})` : ''} needs no slack: one splice, beyond the ${figure(input.practice.figures.clearMm.connector, 0)} mm that stay clear at the connector.${fit.unknown ? ` ${fit.unknown}` : ''}`,
+        : `A new lead with its own terminal${fit.terminal ? ` (${fit.terminal.partName})` : ''} needs no slack: one splice, beyond the ${figure(input.practice.figures.clearMm.connector, 0)} mm that stay clear at the connector.`,
   };
 }
 

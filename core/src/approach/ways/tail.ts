@@ -70,7 +70,7 @@ function terminalWay(share: WorkShare, fit: TerminalFit, stripMm: number, lost: 
     way: 'newTerminal',
     status: 'allowed',
     ruleId: 'way.newTerminal',
-    because: `The tail gives ${figure(slack, 1)} mm and a new terminal${fit.terminal ? ` (${fit.terminal.partName})` : ''} takes ${sum}: no splice.${fit.unknown ? ` ${fit.unknown}` : ''}`,
+    because: `The tail gives ${figure(slack, 1)} mm and a new terminal${fit.terminal ? ` (${fit.terminal.partName})` : ''} takes ${sum}: no splice.`,
     cost,
     lacks: [],
   };

@@ -37,11 +37,10 @@ export interface TerminalFit {
 
 /** What is asked while a terminal cannot be named. */
 const ASKED: Readonly<Record<NonNullable<ReturnType<typeof unknownOf>>, (where: string) => string>> = {
-  use: (where) =>
-    `Nobody has noted which terminal sits in ${where}: note its family there, or what the end is for, and it is sized.`,
-  family: (where) => `${where} is in a housing of a family that nobody has noted: note it, and the terminal is sized.`,
-  stud: (where) => `Nobody has noted which stud ${where} goes under: measure it across the thread (M6 is 6 mm).`,
-  tab: (where) => `Nobody has noted how wide the tab of ${where} is: measure it, 2.8 to 9.5 mm stand on one relay.`,
+  use: (where) => `Nobody has noted which terminal belongs to ${where}: note its family there, or what the end is for`,
+  family: (where) => `Nobody has noted the terminal family of ${where}: note it there`,
+  stud: (where) => `Nobody has noted which stud ${where} is: measure it across the thread (M6 is 6 mm)`,
+  tab: (where) => `Nobody has noted how wide the tab of ${where} is: measure it, 2.8 to 9.5 mm stand on one relay`,
 };
 
 const fitsWords = (part: TerminalPart, wire: WireFacts, folded: boolean): string =>
@@ -111,7 +110,7 @@ export function terminalFor(
     practice: input.practice,
     catalogue: input.catalogue,
   });
-  const where = `${node?.name ?? 'the connector'}, cavity ${cavity}`;
+  const where = node?.kind === 'end' ? `${node.name}, ${cavity}` : `${node?.name ?? 'the connector'}, cavity ${cavity}`;
   const asks = unknownOf(fitting);
   if (asks !== undefined) return { toolNames: [], lacks: [], warnings: [], ranked, unknown: ASKED[asks](where) };
   const [best] = ranked;

@@ -118,7 +118,7 @@ export function Fittings({ harness, node, onEdit, isAsked }: FittingsProps) {
           ))}
         </Select>
       </div>
-      <div className="overflow-x-auto">
+      <div className="overflow-x-auto p-1">
         <table className="w-full text-left">
           <thead className="border-b border-ink text-soft">
             <tr>
