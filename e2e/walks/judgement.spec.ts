@@ -46,7 +46,7 @@ test('a judgement is argued with: two methods side by side, what if, what to ord
   await page.goto('/shelf');
   await page.getByLabel('Find a part').fill('sealed butt, middle');
   await page.getByRole('button', { name: /^Sealed butt, middle/ }).click();
-  await page.getByLabel('There are').fill('0');
+  await page.getByLabel('On the shelf').fill('0');
   await page.getByRole('button', { name: 'Save the part' }).click();
   await expect(page.getByRole('status', { name: 'What was done' })).toContainText('Sealed butt, middle is saved');
   await page.goto(`/jobs/${id}/decide`);
@@ -61,7 +61,7 @@ test('a judgement is argued with: two methods side by side, what if, what to ord
     await expect(page.getByRole('status', { name: 'What was done' })).toContainText(`Sealed butt, middle: ${piece}`);
   }
   await page.getByRole('button', { name: /^Sealed butt, middle/ }).click();
-  await page.getByLabel('There are').fill('9');
+  await page.getByLabel('On the shelf').fill('9');
   await page.getByRole('button', { name: 'Save the part' }).click();
   await expect(page.getByRole('status', { name: 'What was done' })).toContainText('Sealed butt, middle is saved');
 
@@ -72,7 +72,7 @@ test('a judgement is argued with: two methods side by side, what if, what to ord
   await expect(page.getByRole('alert')).toContainText('Line 2, column “Quantity”, “many”');
   await page.getByLabel('Or paste the cells').fill('Kind,Id,Name,Quantity,Rated °C\nplug,plug,Cavity plug,26,125');
   await page.getByRole('button', { name: 'Take these lines over' }).click();
-  await expect(page.getByRole('status', { name: 'What was done' })).toContainText('1 lines are taken over');
+  await expect(page.getByRole('status', { name: 'What was done' })).toContainText('1 line imported');
   expect(errors).toEqual([]);
 });
 
@@ -90,7 +90,7 @@ test("a shop's own practice: what it would change is shown before it is saved, a
   await page.getByRole('button', { name: 'Make our own copy' }).click();
   await page.getByLabel('Name').fill('Tarnbeck way');
   await page.getByRole('button', { name: 'See what it changes, and save' }).click();
-  await expect(page.getByText('No open job would be planned otherwise.')).toBeVisible();
+  await expect(page.getByText('No open job changes.')).toBeVisible();
   await page.getByRole('button', { name: 'Save the practice' }).click();
   await expect(page.getByRole('status', { name: 'What was done' })).toContainText('Tarnbeck way is saved');
   await page.goto(`/jobs/${id}/decide`);
@@ -122,7 +122,7 @@ test('a spread terminal: a new one on its tail, made and proved at the bench', a
   await form.getByRole('radio', { name: /terminal damaged/i }).click();
   await form.getByRole('radio', { name: 'spread' }).click();
   await form.getByLabel('At which connector?').selectOption('X12');
-  await form.getByLabel('Slack of the tail').fill('25');
+  await form.getByLabel('Slack of this wire').fill('25');
   await form.getByRole('button', { name: 'Add the finding' }).click();
   await expect(form).toHaveCount(0);
   await page.keyboard.press('2');

@@ -30,7 +30,7 @@ test('splices are dragged, nudged, pinned, solved around, taken back and printed
   await expect(page.getByRole('button', { name: 'Unpin circuit 1' })).toBeVisible();
   const dragged = await centreOf(left);
   expect(dragged).toBeLessThan(first - 20);
-  await expect(page.getByText(/Kept as it lies/)).toBeVisible();
+  await expect(page.getByText(/Your layout is kept/)).toBeVisible();
   expect(await centreOf(other)).toBe(others);
   await expect(
     page.getByRole('table', { name: /Cut points/ }).getByRole('row', { name: /Valve A feed/ }),
@@ -63,9 +63,9 @@ test('splices are dragged, nudged, pinned, solved around, taken back and printed
   await page.getByRole('button', { name: 'Solve again around my pin' }).click();
   await expect(page.getByText('Proven best')).toBeVisible();
   expect(await centreOf(left)).toBe(before + 11);
-  await page.getByRole('button', { name: 'Take back' }).click();
-  await expect(page.getByText(/Kept as it lies/)).toBeVisible();
-  await page.getByRole('button', { name: 'Do again' }).click();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByText(/Your layout is kept/)).toBeVisible();
+  await page.getByRole('button', { name: 'Redo' }).click();
   await expect(page.getByText('Proven best')).toBeVisible();
   await page.getByRole('button', { name: 'Take all pins out' }).click();
   await expect.poll(() => centreOf(left)).toBe(first);

@@ -6,7 +6,7 @@ test('a new user takes the harvester from finding to PDF', async ({ page, reques
   const { errors } = watch(page);
   await page.goto('/');
   await page.getByRole('dialog', { name: 'Who is at the bench?' }).getByLabel('Somebody else').fill('Tove Brandt');
-  await page.getByRole('button', { name: 'Take this name' }).click();
+  await page.getByRole('button', { name: 'Use this name' }).click();
   await page.locator(`a[href="/jobs/${await jobId(request, '0147')}/survey"]`).click();
 
   // Survey: nothing else opens until the machine is made safe.
@@ -21,7 +21,7 @@ test('a new user takes the harvester from finding to PDF', async ({ page, reques
   await expect(
     page.getByRole('heading', { name: /Two splices and \d+ mm of new wire: sealed butt, middle/ }),
   ).toBeVisible();
-  await expect(page.getByText('The cut loses 27 mm and the harness gives back only 10')).toBeVisible();
+  await expect(page.getByText('The cut loses 27 mm and slack is only 10 mm')).toBeVisible();
   await page.keyboard.press('n');
   await expect(page.getByRole('article', { name: 'Decision on circuit 2' })).toBeVisible();
   const clip = page

@@ -201,7 +201,7 @@ describe('the fuse protects every section of the path', () => {
     const plan = through({ ...DRY_CABIN, area: 'engine', ambientC: 110 });
     expect(plan.electrical).toMatchObject({ fuseProtects: false, weakest: { where: 'Engine run' } });
     expect(plan.electrical.weakest.amps).toBeLessThan(plan.electrical.bundledA);
-    expect(plan.warnings.join()).toContain('the weakest part of the path may carry: Engine run');
+    expect(plan.asks.map(({ words }) => words).join()).toContain('where it is weakest (Engine run)');
   });
   it('a thinner wire beyond the damage is named', () =>
     expect(through(DRY_CABIN, wire(0.22)).electrical.weakest.where).toBe('the wire beyond the damage'));

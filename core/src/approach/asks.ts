@@ -140,7 +140,7 @@ export function fuseAsks(
     return [
       {
         does: 'measure',
-        words: `The ${figure(fuseA)} A fuse does not protect this wire, which may carry ${may} A: read the fuse in its holder, and the maker’s diagram`,
+        words: `The ${figure(fuseA)} A fuse does not protect this wire, which may carry ${may} A${weakest.where === 'here' ? '' : ` where it is weakest (${weakest.where})`}: read the fuse in its holder, and the maker’s diagram`,
         at,
       },
     ];

@@ -16,7 +16,7 @@ import { capital, isCutAnyway, lostOf, mustCut, takenByOne } from './copper.ts';
 import { asksWithoutMethod, causeAsks, fuseAsks, loadAsks, orders } from './asks.ts';
 import type { Ask } from './askTypes.ts';
 import { rankCovers } from './cover.ts';
-import { electricalAlong, fuseWarnings, withSection } from './electrical.ts';
+import { electricalAlong, withSection } from './electrical.ts';
 import { siteAt } from './site.ts';
 import type { DecideInput, Decision, Electrical, RankedCover } from './types.ts';
 import { decideAtCavity } from './ways/atCavity.ts';
@@ -48,17 +48,17 @@ function slackSentence(site: Site, method: RankedMethod, { finding, needsTwo }: 
       ? 'The main wire stays whole: what is added joins it on a bared window.'
       : `${1 + site.branchWires.length + 1} ends meet here.`;
   if (method.splices === 1)
-    return `The cut loses ${lost} mm${takes}; the harness gives back ${figure(site.slackMm, 1)}: one splice reaches.`;
+    return `The cut loses ${lost} mm${takes}; slack is ${figure(site.slackMm, 1)} mm: one splice reaches.`;
   if (needsTwo === 'room')
     return 'One splice would reach, but would lie over another body: two, so that the bundle stays slim.';
   if (needsTwo === 'pair')
     return "One splice would reach, but the pair's other wire needs two: both get two, so that they stay equally long.";
-  const gives = site.slackMm > 0 ? `gives back only ${figure(site.slackMm, 1)}` : 'gives back nothing';
+  const gives = site.slackMm > 0 ? `slack is only ${figure(site.slackMm, 1)} mm` : 'there is no slack';
   if (!site.slackKnown)
     return `The cut loses ${lost} mm and nobody has measured the slack here, so it counts as 0: measuring it might save a splice.`;
   if (site.slackMm + 1e-9 >= site.lost.toMm - site.lost.fromMm + lap)
     return `The cut loses ${lost} mm; slack would cover it, but one splice finds no legal place here, so two go outside.`;
-  return `The cut loses ${lost} mm${takes} and the harness ${gives}: one splice does not reach.`;
+  return `The cut loses ${lost} mm${takes} and ${gives}: one splice does not reach.`;
 }
 
 /** What else is mended by the same work, and what of the wire's slack goes to other work. */
@@ -91,7 +91,6 @@ function findingWarnings(input: DecideInput, { placeC }: Electrical): readonly s
 /** What is refused of the wire that was asked for, a fuse too large, and what the damage warns of. */
 const warningsOf = (input: DecideInput, electrical: Electrical, insertRefused: string | undefined): string[] => [
   ...(insertRefused === undefined ? [] : [insertRefused]),
-  ...fuseWarnings(electrical),
   ...findingWarnings(input, electrical),
 ];
 

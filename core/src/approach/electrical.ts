@@ -12,7 +12,6 @@ import {
   resistanceMilliohm,
   type WireSpec,
 } from '../wire/index.ts';
-import { figure } from '../units/index.ts';
 import type { DecideInput, Electrical, RunFacts } from './types.ts';
 
 /** What two wires must share to carry the same current in the same place. */
@@ -131,20 +130,3 @@ export const electricalAlong = (input: DecideInput, share = 1): Electrical =>
 /** The same with a piece of new wire in the path. */
 export const withSection = (input: DecideInput, section: Section): Electrical =>
   electricalOf(input.circuit, input.runFacts, 1, [...pathOf(input), section]);
-
-/** A fuse above what the weakest part of the path may carry. */
-export function fuseWarnings({
-  fuseA,
-  fuseProtects,
-  weakest,
-  bundledA,
-  loadedWires,
-  ambientC: ambient,
-}: Electrical): string[] {
-  if (fuseA === undefined || fuseProtects !== false) return [];
-  return [
-    weakest.where === 'here'
-      ? `The fuse of ${figure(fuseA)} A is above the ${figure(bundledA, 1)} A that this wire may carry among ${loadedWires} loaded ones at ${figure(ambient, 0)} °C.`
-      : `The fuse of ${figure(fuseA)} A is above the ${figure(weakest.amps, 1)} A that the weakest part of the path may carry: ${weakest.where}.`,
-  ];
-}

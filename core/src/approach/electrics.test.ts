@@ -50,13 +50,12 @@ describe('a wire that is joined on counts against the fuse', () => {
   const added = (areaMm2: number, fuseA: number) =>
     onWire({ kind: 'addCircuit', branchWires: [wire(areaMm2)] } as never, { wire: wire(2.5), fuseA });
   it('a 0.5 behind 25 A: a fuse of its own, or a thicker wire', () => {
-    const { electrical, asks, warnings } = added(0.5, 25);
+    const { electrical, asks } = added(0.5, 25);
     expect(electrical.weakest.where).toBe('the added wire');
     expect(electrical.fuseProtects).toBe(false);
     expect(asks[0]?.words).toMatch(
       /^The 25 A fuse does not protect the added wire, which may carry \d+(\.\d)? A: give it a fuse of its own, 15 A at most, where it branches off, or take a thicker wire$/,
     );
-    expect(warnings.join(' ')).toContain('the added wire');
   });
   it('a 2.5 behind 10 A: nothing to ask', () => {
     expect(added(2.5, 10).electrical.fuseProtects).toBe(true);

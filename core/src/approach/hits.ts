@@ -34,7 +34,7 @@ export const ratedHits = (
       hit(
         'rated.under',
         'refuse',
-        `${part.name} stands ${part.ratedC} °C; ambient and own heating reach ${figure(placeC, 0)}.`,
+        `${part.name} is rated ${part.ratedC} °C; ambient and own heating reach ${figure(placeC, 0)}.`,
         'stamped on the part, else usual; physics of copper: own heating by its load',
         'the place stayed cooler, or a part that stands it were to be had',
       ),

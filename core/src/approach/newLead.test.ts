@@ -68,6 +68,6 @@ describe('a terminal that does not stand its place', () => {
   it('refuses the lead by its rating, and the rating itself is enough', () => {
     expect(ofRating(130, 130)?.status).toBe('allowed');
     expect(ofRating(129, 130)).toMatchObject({ status: 'refused', ruleId: 'rated.under' });
-    expect(ofRating(129, 130)?.because).toContain('stands 129 °C; ambient and own heating reach 130');
+    expect(ofRating(129, 130)?.because).toContain('is rated 129 °C; ambient and own heating reach 130');
   });
 });

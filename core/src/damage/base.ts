@@ -14,7 +14,7 @@ export interface Base extends Stretch {
   /** Beyond the visible damage, until copper is bright and the jacket supple; mm on each side. */
   readonly cutBackLeftMm: number;
   readonly cutBackRightMm: number;
-  /** Wire that the harness gives back when it is pulled together here, by hand; unknown counts as 0. */
+  /** Wire to spare when the harness is pulled together here, by hand; unknown counts as 0. */
   readonly slackMm?: number | undefined;
   /** Largest thing on the freed end that a sleeve must pass; absent when no end can be freed. */
   readonly freedEndMm?: number | undefined;

@@ -85,7 +85,7 @@ export function compareMethods(a: RankedMethod, b: RankedMethod): Comparison {
       joint ? `${figure(joint.bodyLengthMm, 0)} long, ${figure(joint.bodyDiameterMm, 1)} thick` : '',
     ),
     row('Seal', (_method, joint) => sealWords(joint)),
-    row('Stands', (_method, joint) => (joint ? `${Math.min(...joint.rated.map((one) => one.ratedC))} °C` : '')),
+    row('Rated', (_method, joint) => (joint ? `${Math.min(...joint.rated.map((one) => one.ratedC))} °C` : '')),
     { name: 'Steps', a: String(ma.steps), b: String(mb.steps) },
     { name: 'Minutes a splice', a: String(ma.minutes), b: String(mb.minutes) },
     row('Tools', (method) => method.toolNames.join(', ')),

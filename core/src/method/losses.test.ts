@@ -91,7 +91,7 @@ describe('what one method has less than another', () => {
           { name: 'b', ratedC: 105 },
         ],
       }),
-      ['stands 105 °C instead of 130'],
+      ['rated 105 °C instead of 130'],
     ],
     [
       'as much heat is no loss',
@@ -206,7 +206,7 @@ describe('figures side by side', () => {
     ['Seal', of('sealedButt', { seal: { kind: 'none' } }), 'none'],
     ['Seal', of('sealedButt', { seal: { kind: 'builtIn' } }), 'built in'],
     [
-      'Stands',
+      'Rated',
       of('sealedButt', {
         rated: [
           { name: 'a', ratedC: 150 },

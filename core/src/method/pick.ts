@@ -52,7 +52,8 @@ export function whyPassed(needs: PlaceNeeds, joint: SizedJoint, side: 'only' | '
   const { site, freeMm } = needs;
   const { seal } = joint;
   const under = joint.rated.find(({ ratedC }) => ratedC < site.placeC);
-  if (under) return `${under.name} is for ${under.ratedC} °C; ambient and own heating reach ${figure(site.placeC, 0)}.`;
+  if (under)
+    return `${under.name} is rated ${under.ratedC} °C; ambient and own heating reach ${figure(site.placeC, 0)}.`;
   if (seal.kind === 'sleeve' && seal.cutMm > freeMm)
     return `${joint.partName} wants a sleeve of ${figure(seal.cutMm, 0)} mm, and only ${figure(freeMm, 0)} mm of wire is free to slide it on.`;
   if (seal.kind === 'sleeve' && !seal.adhesive && site.zone.moisture !== 'dry')

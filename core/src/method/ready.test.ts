@@ -157,12 +157,12 @@ describe('parts that go before by size and are refused are named', () => {
     ).ranked.find(({ methodId }) => methodId === 'sealedButt')?.passed;
   it('one for less heat than the place has, beside one that stands it', () => {
     const catalogue = butts({ ratedC: 105, range: { minMm2: 1, maxMm2: 1.6 } }, { ratedC: 150 });
-    expect(passed(catalogue, 120)).toEqual(['Own 0 is for 105 °C; ambient and own heating reach 120.']);
+    expect(passed(catalogue, 120)).toEqual(['Own 0 is rated 105 °C; ambient and own heating reach 120.']);
     expect(passed(catalogue, 105)).toEqual([]);
   });
   it('one that lies there, where the one that stands it has to be ordered', () =>
     expect(passed(butts({ ratedC: 105 }, { ratedC: 150, quantity: 0 }), 120)).toEqual([
-      'Own 0 is for 105 °C; ambient and own heating reach 120.',
+      'Own 0 is rated 105 °C; ambient and own heating reach 120.',
     ]));
 });
 

@@ -101,7 +101,7 @@ describe('refusals, in every practice', () => {
     } as const;
     expect(refusals('sealedButt', hot)).toContain('rated.under');
     expect(hitsOf('sealedButt', hot).find((hit) => hit.ruleId === 'rated.under')?.because).toMatch(
-      /stands 125 °C; ambient and own heating reach 1[2-9]\d/,
+      /is rated 125 °C; ambient and own heating reach 1[2-9]\d/,
     );
   });
   it('dry and too hot for every sleeve: a plain barrel or clip under self-fusing tape stands it', () => {

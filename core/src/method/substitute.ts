@@ -33,7 +33,7 @@ export function whatItLoses(wanted: RankedMethod, other: RankedMethod): string[]
   if (otherBody.thick > wantedBody.thick + 0.05)
     loses.push(`${figure(otherBody.thick - wantedBody.thick, 1)} mm thicker`);
   if (otherBody.long > wantedBody.long + 0.5) loses.push(`${figure(otherBody.long - wantedBody.long, 0)} mm longer`);
-  if (standsC(other) < standsC(wanted)) loses.push(`stands ${standsC(other)} °C instead of ${standsC(wanted)}`);
+  if (standsC(other) < standsC(wanted)) loses.push(`rated ${standsC(other)} °C instead of ${standsC(wanted)}`);
   if (
     other.joints.some((joint) => joint.left.folded || joint.right.folded) &&
     !wanted.joints.some((joint) => joint.left.folded || joint.right.folded)

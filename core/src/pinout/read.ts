@@ -222,7 +222,7 @@ export function readPinout(
   const { rows: paired, problems: unpaired } = pairUp(rows, pairs, columnOf);
   problems.push(...doubles(placed, finder, nameOf, columnOf), ...(problems.length === 0 ? unpaired : []));
   if (grid.rows.length === 0)
-    problems.push(whole('', 'There are headers and no line under them.', 'Give one line for each circuit.'));
+    problems.push(whole('', 'The sheet has headers and no line under them.', 'Give one line for each circuit.'));
   const { fittings, problems: unfit } = readFittings(grid.rows, halves, nameOf, columnOf);
   problems.push(...unfit);
   const plugs = grid.plugged.flatMap((row): PinoutReading['fittings'] => {

@@ -133,7 +133,7 @@ describe('sheets that are refused, each with line, column and reason', () => {
         EMPTY,
       ).problems[0]?.why,
     ).toContain('No line of headers');
-    expect(read(HEAD).problems.map((one) => one.why)).toEqual(['There are headers and no line under them.']);
+    expect(read(HEAD).problems.map((one) => one.why)).toEqual(['The sheet has headers and no line under them.']);
     expect(read(`${HEAD}\n1 | X31 | 1 | X32 | 1 | same | red |`).problems[0]).toMatchObject({
       line: 2,
       column: 'F, Size',

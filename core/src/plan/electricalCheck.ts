@@ -89,7 +89,7 @@ export function electricalCheck(
     say(
       'jacket',
       at > ratedC(jacket) ? 'over' : at > ratedC(jacket) - 15 ? 'watch' : 'ok',
-      `Conductor ${figure(at, 0)} °C among ${electrical.loadedWires} loaded ${electrical.loadedWires === 1 ? 'wire' : 'wires'} at ${figure(electrical.ambientC, 0)} °C; ${JACKETS[jacket.jacket.material].name} stands ${ratedC(jacket)}.`,
+      `Conductor ${figure(at, 0)} °C among ${electrical.loadedWires} loaded ${electrical.loadedWires === 1 ? 'wire' : 'wires'} at ${figure(electrical.ambientC, 0)} °C; ${JACKETS[jacket.jacket.material].name} is rated ${ratedC(jacket)}.`,
     );
     const rated = joints
       .flatMap((joint) => joint.rated)
@@ -101,7 +101,7 @@ export function electricalCheck(
       say(
         'sleeve',
         at > rated.ratedC ? 'over' : at > rated.ratedC - 15 ? 'watch' : 'ok',
-        `${rated.name} stands ${rated.ratedC} °C.`,
+        `${rated.name} is rated ${rated.ratedC} °C.`,
       );
     const scale = job.machine.systemVoltageV / LIMITS_FOR_V;
     const limit = (circuit.kind === 'ground' ? GROUND_V : FEED_V) * scale;

@@ -173,7 +173,7 @@ export function buildRecords(
     );
   if (without.length > 0)
     throw new RecordRefused(
-      `There are no readings for the splices of circuit ${numbers(without)}. Take them in Prove; a record without readings is refused.`,
+      `No readings yet for the splices of circuit ${numbers(without)}. Take them in Prove; a record without readings is refused.`,
       without,
     );
   if (open.length > 0)

@@ -44,7 +44,7 @@ const refusal = (readings: readonly Reading[], on: Job = job): string => {
 describe('a record', () => {
   it('is refused without readings, naming the circuit', () =>
     expect(refusal([])).toBe(
-      'There are no readings for the splices of circuit 1. Take them in Prove; a record without readings is refused.',
+      'No readings yet for the splices of circuit 1. Take them in Prove; a record without readings is refused.',
     ));
   it('is refused while a check is open', () => expect(refusal(allGood.slice(1))).toContain('not all passed'));
   it('is refused while one failed', () =>
@@ -127,7 +127,7 @@ describe('the sheet', () => {
   it('names what is left to a person', () => {
     const stuck = jobWith([{ kind: 'parted', fromMm: 20, toMm: 30 }], { lengthMm: 70 });
     expect(jobSheet(stuck, planOf(stuck), []).leftToYou).toMatchObject([
-      { circuit: '1 Function 1', what: expect.stringContaining('Needs you') },
+      { circuit: '1 Function 1', what: expect.stringContaining('Nothing is possible as it stands') },
     ]);
   });
   it('at a connector says what was noted, and whether its pigtail is mapped and proved', () => {

@@ -83,6 +83,6 @@ function whyRefused(next: WireSpec, old: WireSpec, placeC: number): string | und
   if (next.conductor.kind === 'solid')
     return 'Inserted wire is stranded, whatever it replaces: solid wire breaks at its splices.';
   if (ratedC(next) < placeC)
-    return `Its jacket stands ${ratedC(next)} °C and the place can reach ${Math.round(placeC)} °C.`;
+    return `Its jacket is rated ${ratedC(next)} °C and the place can reach ${Math.round(placeC)} °C.`;
   return undefined;
 }

@@ -21,7 +21,7 @@ export function PersonDialog({ open, onClose }: { readonly open: boolean; readon
     onClose();
     const result = await write({ method: 'POST', path: '/people', body: { writeId: uuid(), by: chosen } });
     if ('error' in result && result.error)
-      notify('The name is kept on this device; the server will hear of it with the next thing you save.');
+      notify('Name saved on this device only. It reaches the server with your next entry.');
   };
   const submit = (event: { preventDefault: () => void }): void => {
     event.preventDefault();
@@ -54,7 +54,7 @@ export function PersonDialog({ open, onClose }: { readonly open: boolean; readon
           autoComplete="name"
         />
         <Button type="submit" look="copper" disabled={name.trim() === ''}>
-          Take this name
+          Use this name
         </Button>
       </form>
     </Dialog>

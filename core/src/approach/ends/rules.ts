@@ -123,7 +123,7 @@ export const END_RULES: readonly EndRule[] = [
     allowedIf: 'the place stayed under 125 °C',
     speaks: (where) =>
       isSoldered(where) && where.site.placeC > SOLDERED_C
-        ? `The place can reach ${figure(where.site.placeC, 0)} °C; solder stands ${SOLDERED_C}.`
+        ? `The place can reach ${figure(where.site.placeC, 0)} °C; solder is rated ${SOLDERED_C}.`
         : undefined,
   },
   {

@@ -1,4 +1,4 @@
-import { fuseWarnings, withSection } from '../electrical.ts';
+import { withSection } from '../electrical.ts';
 import type { DecideInput, Decision, Electrical, RankedWay } from '../types.ts';
 import { causeAsks, fuseAsks, loadAsks, orders } from '../asks.ts';
 import type { Ask } from '../askTypes.ts';
@@ -76,7 +76,6 @@ export function finish(input: DecideInput, base: Undecided, { way, decided }: Ca
     because: [...around.because, way.because, ...(method ? [method.because] : [])].filter((words) => words !== ''),
     warnings: [
       ...(insertWire?.refusedBecause === undefined ? [] : [insertWire.refusedBecause]),
-      ...fuseWarnings(electrical),
       ...around.warnings,
       ...dropped,
       ...(decided.cavity?.warnings ?? []),

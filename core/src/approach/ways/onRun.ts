@@ -70,9 +70,9 @@ function spliceWay(
       way,
       status: 'refused',
       ruleId: 'way.slack',
-      allowedIf: `the harness gave back ${figure(lostMm, 1)} mm`,
+      allowedIf: `slack were ${figure(lostMm, 1)} mm`,
       because: site.slackKnown
-        ? `The cut loses ${figure(lostMm, 1)} mm and the harness gives back ${figure(site.slackMm, 1)}.`
+        ? `The cut loses ${figure(lostMm, 1)} mm and slack is only ${figure(site.slackMm, 1)}.`
         : `The cut loses ${figure(lostMm, 1)} mm and nobody has measured the slack.`,
       cost,
       lacks: [],

@@ -14,7 +14,7 @@ export const cooked = runKind({
     const { ratedC, name } = JACKETS[wire.jacket.material];
     const near = placeC >= ratedC - NEAR_RATING_K;
     return [
-      `Something cooked this wire: find the cause, or it comes back.${near ? ` ${name} stands ${ratedC} °C and the place reaches ${figure(placeC, 0)}: take a jacket one class up.` : ''}`,
+      `Something cooked this wire: find the cause, or it comes back.${near ? ` ${name} is rated ${ratedC} °C and the place reaches ${figure(placeC, 0)}: take a jacket one class up.` : ''}`,
     ];
   },
   asks: () => 'What cooked it? Find the cause and note it in the finding',

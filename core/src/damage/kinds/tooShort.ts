@@ -7,9 +7,9 @@ export const tooShort = cavityKind({
     shortByMm: {
       type: 'length',
       required: true,
-      title: 'It lacks',
+      title: 'Too short by',
       unit: 'mm',
-      wanted: 'Give what it lacks, above 0 mm.',
+      wanted: 'Give the length that is missing, above 0 mm.',
     },
   },
   addsWire: true,

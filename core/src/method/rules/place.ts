@@ -60,7 +60,7 @@ export const PLACE_RULES: readonly Rule[] = [
     allowedIf: 'the place stayed under 125 °C',
     speaks: ({ family, site }) =>
       family.joins === 'solder' && site.placeC > 125
-        ? `The place can reach ${figure(site.placeC, 0)} °C; a soldered joint stands 125.`
+        ? `The place can reach ${figure(site.placeC, 0)} °C; a soldered joint is rated 125.`
         : undefined,
   },
   {
@@ -138,7 +138,9 @@ export const PLACE_RULES: readonly Rule[] = [
     allowedIf: 'the place stayed cooler',
     speaks: ({ joints, site }) => {
       const weak = joints.flatMap((joint) => joint.rated).find((item) => item.ratedC < site.placeC);
-      return weak && `${weak.name} stands ${weak.ratedC} °C; ambient and own heating reach ${figure(site.placeC, 0)}.`;
+      return (
+        weak && `${weak.name} is rated ${weak.ratedC} °C; ambient and own heating reach ${figure(site.placeC, 0)}.`
+      );
     },
   },
   {

@@ -22,7 +22,7 @@ export const PLACE_SIDES: Sides = {
   ],
   'solder.hot': [
     [
-      /reach 126 °C; a soldered joint stands 125/,
+      /reach 126 °C; a soldered joint is rated 125/,
       caseOf('wrappedSolder', { site: { placeC: 126 } }),
       caseOf('wrappedSolder', { site: { placeC: 125 } }),
       caseOf('clipSleeve', { site: { placeC: 126 } }),
@@ -88,7 +88,7 @@ export const PLACE_SIDES: Sides = {
   ],
   'rated.under': [
     [
-      /^Part stands 105 °C; ambient and own heating reach 106/,
+      /^Part is rated 105 °C; ambient and own heating reach 106/,
       caseOf('sealedButt', { joint: rated(105), site: { placeC: 106 } }),
       caseOf('sealedButt', { joint: rated(105), site: { placeC: 105 } }),
     ],

@@ -15,7 +15,7 @@ interface EffectDialogProps {
 }
 
 function Effects({ effects }: { readonly effects: readonly JobEffect[] }) {
-  if (effects.length === 0) return <p className="text-lg">No open job would be planned otherwise.</p>;
+  if (effects.length === 0) return <p className="text-lg">No open job changes.</p>;
   return (
     <ul className="grid gap-4">
       {effects.map((effect) => (

@@ -143,7 +143,7 @@ export function PracticeEditor({ practice, onChange }: PracticeEditorProps) {
         How wires are joined
       </Heading>
       <School practice={practice} onChange={onChange} />
-      <Heading about="They show in the steps at the bench.">Habits of the hand</Heading>
+      <Heading about="They show in the steps at the bench.">How we work</Heading>
       <HabitList practice={practice} onChange={onChange} />
       <Heading about="Defaults that a shop may set; what a part's maker prints wins.">Figures</Heading>
       <FigureGrid practice={practice} onChange={onChange} />

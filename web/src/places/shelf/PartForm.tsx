@@ -79,7 +79,7 @@ export function PartForm({ item: part, onSave, ...frame }: ItemFormProps<Part>) 
         onChange={(event) => setMade({ ...made, name: event.target.value })}
       />
       <div className="grid grid-cols-2 gap-3">
-        <NumberField label="There are" unit="pcs" {...number('quantity', false, 0)} />
+        <NumberField label="On the shelf" unit="pcs" {...number('quantity', false, 0)} />
         <TextField
           label="Where it lies"
           value={made.place ?? ''}

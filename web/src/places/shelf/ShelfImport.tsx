@@ -14,7 +14,7 @@ export function ShelfImport({ version, onClose }: { readonly version: number; re
   const take = async (): Promise<void> => {
     const outcome = await change('POST', '/shelf/import', { version, text }, { quiet: true });
     if (!outcome.ok) return setRefused(outcome.error);
-    notify(`${String(outcome.data.lines)} lines are taken over`);
+    notify(`${Number(outcome.data.lines) === 1 ? '1 line' : `${String(outcome.data.lines)} lines`} imported`);
     return onClose();
   };
   const problems = Array.isArray(refused?.details) ? (refused.details as readonly TableProblem[]) : [];

@@ -69,7 +69,7 @@ describe('a decision opened', () => {
     );
     const article = screen.getByRole('article', { name: 'Decision on circuit 1' });
     expect(screen.getByRole('heading', { name: 'One splice: sealed butt, middle' })).toBeTruthy();
-    expect(article.textContent).toContain('The cut loses 12 mm; the harness gives back 30: one splice reaches.');
+    expect(article.textContent).toContain('The cut loses 12 mm; slack is 30 mm: one splice reaches.');
     expect(article.textContent).toContain('Sealed butt, middle: 2.5 mm² in 1.04–2.63 mm².');
     expect(article.textContent).toContain('Tug≤ 111 N');
   });
@@ -102,6 +102,6 @@ describe('a decision opened', () => {
         <DecideStage />
       </InJob>,
     );
-    expect(screen.getByText(/The fuse of 45 A is above the/)).toBeTruthy();
+    expect(screen.getByText(/The 45 A fuse does not protect this wire/)).toBeTruthy();
   });
 });

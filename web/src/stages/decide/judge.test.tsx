@@ -55,7 +55,7 @@ describe('ways of mending it', () => {
       '✕ refused',
       '✓ chosen',
     ]);
-    expect(lines[1]?.textContent).toContain('Possible if the harness gave back 12 mm.');
+    expect(lines[1]?.textContent).toContain('Possible if slack were 12 mm.');
     expect(lines[2]?.textContent).toMatch(/2 splices · 8 min · \d+ mm wire/);
   });
   it('another one that is possible is used with a reason', async () => {

@@ -108,7 +108,7 @@ export function Staggered({ circuits, plans, runPlan }: Omit<AtCursorProps, 'atM
         <b>
           <Figure value={plain(thinner)} unit={unit} />
         </b>{' '}
-        slimmer than the lump
+        thinner than with all splices at one place
       </p>
     </section>
   );

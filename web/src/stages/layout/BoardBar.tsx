@@ -24,10 +24,10 @@ export function BoardBar({ live, pinned, searching, onSearch, onStop, template, 
     <div className="no-print flex flex-wrap items-center gap-2" role="group" aria-label="Layout">
       {readOnly ? null : (
         <>
-          <Button aria-label="Take back" disabled={!live.undo} onClick={live.undo}>
+          <Button aria-label="Undo" disabled={!live.undo} onClick={live.undo}>
             <Undo2 aria-hidden size={20} />
           </Button>
-          <Button aria-label="Do again" disabled={!live.redo} onClick={live.redo}>
+          <Button aria-label="Redo" disabled={!live.redo} onClick={live.redo}>
             <Redo2 aria-hidden size={20} />
           </Button>
           {searching ? (

@@ -5,7 +5,7 @@ import { useOpenJob } from '../job.ts';
 
 const LEVEL_WORDS: Record<Level, string> = {
   barred: 'Must not be',
-  over: 'Bodies over one place',
+  over: 'Splices side by side',
   pairs: 'Pairs that overlap',
   splices: 'Splices',
   clearMm: 'Clear between bodies',
@@ -39,7 +39,7 @@ function Reached({ reached, kept }: { readonly reached: RunPlan['reached']; read
               ▲{' '}
             </span>
             {kept ? (
-              <>Kept as it lies. What a search might reach stands beside it:</>
+              <>Your layout is kept. Beside it, what a search may still gain:</>
             ) : (
               <>Not proven best from “{LEVEL_WORDS[open].toLowerCase()}” on:</>
             )}

@@ -64,7 +64,7 @@ describe('the board', () => {
     expect(screen.getByRole('rowheader', { name: 'Clear between bodies' }).parentElement?.textContent).toContain(
       '40 mm',
     );
-    expect(screen.getByText(/slimmer than the lump/)).toBeTruthy();
+    expect(screen.getByText(/thinner than with all splices at one place/)).toBeTruthy();
   });
 
   it('two splices pinned side by side are a lump, and it says so', () => {
@@ -138,7 +138,7 @@ describe('the board', () => {
         <LayoutStage />
       </InJob>,
     );
-    expect(screen.getByText(/Kept as it lies/)).toBeTruthy();
+    expect(screen.getByText(/Your layout is kept/)).toBeTruthy();
     await userEvent.click(screen.getByRole('button', { name: 'Solve again around my pin' }));
     await waitFor(() => expect(saved(server)).toMatchObject({ pins: places.slice(0, 1), found: [] }));
     await userEvent.click(screen.getByRole('button', { name: /Unpin circuit 1/ }));

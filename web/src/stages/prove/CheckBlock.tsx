@@ -220,7 +220,7 @@ const ENTRIES: { readonly [K in Check['kind']]: EntryOf<K> } = {
   ),
   compression: ({ locked, onRead }) => (
     <Measured
-      label="After ÷ before"
+      label="Height after, share of before"
       unit="1"
       hint="0.80 to 0.90 is good."
       locked={locked}

@@ -67,7 +67,7 @@ function StretchFields({
   return (
     <>
       <div className="grid gap-3 sm:grid-cols-2">
-        <NumberField label={`From, mm off ${startName}`} unit="mm" {...text('fromMm')} />
+        <NumberField label={`From, counted from ${startName}`} unit="mm" {...text('fromMm')} />
         <NumberField label="To" unit="mm" {...text('toMm')} />
         <NumberField
           label="Cut back towards the start"

@@ -124,7 +124,7 @@ function Said() {
               disabled={busy}
               onClick={() => void change('DELETE', `/gate/${entry}`, { version: view.version })}
             >
-              Take back
+              Withdraw
             </Button>
           )}
         </li>

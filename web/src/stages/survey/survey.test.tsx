@@ -159,6 +159,6 @@ describe('the gate', () => {
       </InJob>,
     );
     expect(screen.getByRole('region', { name: 'Safety gate' }).textContent).toContain('proved dead with a meter');
-    expect(screen.getByRole('button', { name: 'Take back' })).toBeTruthy();
+    expect(screen.getByRole('button', { name: 'Withdraw' })).toBeTruthy();
   });
 });

@@ -93,7 +93,7 @@ export function SheetQuestions({ reading, choices, connectors, onChange }: Sheet
             onChange={(event) => onChange({ withoutColours: event.target.checked ? true : undefined })}
           />
           <span>
-            There are no colours in this sheet.{' '}
+            This sheet has no colours.{' '}
             <span className={asked('noColours') === undefined ? 'text-soft' : 'text-scrap'}>
               {asked('noColours') ?? 'The wires are noted as natural.'}
             </span>
