@@ -179,7 +179,7 @@ describe('cooked wire', () => {
       { zone: { ...DRY_CABIN, ambientC: 72 }, circuits: [{ wire: pvc }] },
     ).warnings.join();
     expect(warm).toContain('find the cause');
-    expect(warm).toContain('jacket one class up');
+    expect(warm).toContain('take one class up');
     expect(onlyFinding({ kind: 'cooked', slackMm: 40 }, { circuits: [{ wire: pvc }] }).warnings.join()).not.toContain(
       'one class up',
     );

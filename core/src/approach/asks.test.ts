@@ -89,6 +89,8 @@ function onlyOf(finding: Partial<Finding> & { readonly kind: Finding['kind'] }):
   return only;
 }
 
+const isPraise = ({ verdict }: { readonly verdict: string }): boolean => verdict === 'prefer';
+
 describe('no plan is silent: whatever cannot be made now says what to do', () => {
   const zones: readonly Zone[] = [
     DRY_CABIN,
@@ -112,10 +114,13 @@ describe('no plan is silent: whatever cannot be made now says what to do', () =>
           ...kinds.map((kind) => onlyFinding({ kind, slackMm: 2, ...own }, options)),
           ...CAVITY_FINDING_KINDS.map((kind) => planned(at(kind), options)),
         ];
-        for (const { approach, asks, splices, cavity, cover, headline } of plans) {
+        for (const { approach, asks, splices, cavity, cover, headline, ways, ranked } of plans) {
           const isMade = splices.length > 0 || cavity !== undefined || cover !== undefined;
           if (approach === 'byHand' || !isMade) expect(asks.length, headline).toBeGreaterThan(0);
           for (const { words } of asks) expect(words, headline).toMatch(/^[A-Z0-9].{15}/);
+          const praise = ranked.flatMap(({ hits }) => hits.filter(isPraise).map(({ because }) => because));
+          for (const way of ways)
+            if (way.status === 'refused') expect(praise, `${way.way}: ${headline}`).not.toContain(way.because);
         }
       }
   });

@@ -75,10 +75,11 @@ interface Refused {
 function whatLifts(refused: readonly Refused[], input: DecideInput): readonly Ask[] {
   const seen = new Set<string>();
   return refused.flatMap(({ name, ruleId, because, allowedIf }): Ask[] => {
-    if (allowedIf === undefined || seen.has(allowedIf)) return [];
-    seen.add(allowedIf);
     const at = liftedAt(ruleId, input.finding);
-    return [{ does: at ? 'note' : 'decide', words: `${name} would do if ${allowedIf}. ${because}`, at }];
+    // What no field lifts nobody can do anything about: a place does not turn wet for a method.
+    if (allowedIf === undefined || at === undefined || seen.has(allowedIf)) return [];
+    seen.add(allowedIf);
+    return [{ does: 'note', words: `${name} would do if ${allowedIf}. ${because}`, at }];
   });
 }
 

@@ -152,7 +152,7 @@ describe('the approach at a cavity, first that is possible', () => {
       at('misplaced', { sort: 'wrongCavity' }),
       LAMP,
       { approach: 'correctCavity' },
-      /seat it where the pinout says/,
+      /seat it in cavity 1 of X2, as the pinout has it/,
     ],
     [
       'its lance bent',

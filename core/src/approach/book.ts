@@ -184,6 +184,15 @@ const CONDITIONS: readonly Condition[] = [
     TABLE,
   ),
   condition(
+    'way.lanceBent',
+    'cavity',
+    'refuse',
+    'Seating a terminal whose lance is bent',
+    'It clicks and does not hold.',
+    'Bent back, some hold for years.',
+    TABLE,
+  ),
+  condition(
     'way.fillCavity',
     'circuit to be added',
     'prefer',

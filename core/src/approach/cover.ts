@@ -84,7 +84,7 @@ function sleeveCover(site: CoverSite, practice: Practice, catalogue: Catalogue):
     lengthMm: part ? sleeveCutMm(site.damageMm, overlapMm, part.series) : 0,
     because:
       status === 'allowed'
-        ? `The copper is whole and an end can be freed: a sleeve over ${figure(site.damageMm, 0)} mm of bare place needs no cut.`
+        ? `An end can be freed: a sleeve over ${figure(site.damageMm, 0)} mm of bare place needs no cut.`
         : (hits[0]?.because ?? ''),
   };
 }

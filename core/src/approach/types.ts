@@ -57,6 +57,7 @@ export interface RankedWay {
 
 /** What is done at the cavity itself. */
 export const CAVITY_ACTS = [
+  'unplug',
   'crimpTerminal',
   'refit',
   'correct',

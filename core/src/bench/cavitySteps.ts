@@ -48,11 +48,21 @@ export interface InPiece {
 
 function actSteps(act: CavityAct, work: CavityWork, habits: Habits, piece: InPiece): Draft[] {
   switch (act) {
+    case 'unplug':
+      return [
+        draft(
+          'unplug',
+          'free',
+          `Take the plug out of ${cavity(work)}`,
+          'Lock piece open, then pull the plug from the wire side. No plug there: clean the cavity and look whether its lance stands.',
+          'Keep the plug: it closes the next cavity that comes free.',
+        ),
+      ];
     case 'crimpTerminal':
       return work.terminal && !isInHousing(work.terminal.family)
         ? [...terminalSteps(work), ...fastenSteps(work)]
         : [
-            ...(work.acts.includes('rehouse') ? [] : freeSteps(work)),
+            ...(work.acts.includes('rehouse') || work.acts.includes('unplug') ? [] : freeSteps(work)),
             ...terminalSteps(work),
             ...seatSteps(work, piece.isLast),
           ];

@@ -102,12 +102,7 @@ describe('what a kind of damage says', () => {
       at(),
       /3 of 19 strands lost, 16\/19 of the copper left: 0.84 mm²/,
     ],
-    [
-      'a cooked wire, near its rating',
-      finding('cooked'),
-      at('power', 110),
-      /the place reaches 110: take a jacket one class up/,
-    ],
+    ['a cooked wire, near its rating', finding('cooked'), at('power', 110), /the place reaches 110: take one class up/],
     ['a cooked wire, just not near it', finding('cooked'), at('power', 109), /find the cause, or it comes back\.$/],
     ['a poor repair', finding('poorRepair', { sort: 'bareButt' }), at(), /^The earlier joint is cut out whole\.$/],
     [
@@ -166,7 +161,7 @@ describe('damage at a cavity', () => {
     [finding('cutFlush'), ['relead', 'pigtail']],
     [finding('tooShort', { shortByMm: 40 }), ['relead', 'extend']],
     [finding('misplaced', { sort: 'backedOut' }), ['correct']],
-    [finding('misplaced', { sort: 'bentLance' }), ['newTerminal', 'relead', 'pigtail']],
+    [finding('misplaced', { sort: 'bentLance' }), ['correct', 'newTerminal', 'relead', 'pigtail']],
     [finding('noMatingPart'), ['solderToPin']],
   ])('%# is mended by %j, in that order', (of, ways) =>
     expect(isAtCavity(of) && cavityKindOf(of.kind).ways(of)).toEqual(ways),

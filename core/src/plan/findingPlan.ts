@@ -4,6 +4,7 @@ import type { Run } from '../harness/index.ts';
 import type { PlacedItem } from '../layout/index.ts';
 import type { Practice } from '../practice/index.ts';
 import { reachCostMm } from '../sizing/index.ts';
+import { slackTakenMm } from './together/extent.ts';
 import { cavityPlan } from './cavityPlan.ts';
 import { electricalCheck } from './electricalCheck.ts';
 import type { JobIndex } from '../job/index.ts';
@@ -13,6 +14,9 @@ import type { Decided, FindingPlan, PieceOfWork } from './types.ts';
 import { headline } from './words.ts';
 
 function slackLeft({ decision }: Decided, item: PlacedItem | undefined): number {
+  // A new terminal takes its strip of the tail; a lead is new wire, and takes nothing of it.
+  if (!item) return Math.max(0, decision.slackMm - slackTakenMm(decision));
+  if (decision.lead) return decision.slackMm;
   const [splice, other] = item?.splices ?? [];
   if (!item || !splice || other) return decision.slackMm;
   return Math.max(0, decision.slackMm - (item.x2Mm - item.x1Mm) - reachCostMm(splice.joint.reach));

@@ -30,7 +30,9 @@ export function fillCavity(input: DecideInput, finding: Finding, at: Cavity, bas
         ? notOnShelf(fit.lacks)
         : `${where} is free: a lead with its own terminal${fit.terminal ? ` (${fit.terminal.partName})` : ''} goes in, the plug comes out, and no wire is cut.`),
   };
-  const decided = { cavity: cavityWork({ name: WAY_WORDS.fillCavity, acts: ['crimpTerminal'], at, node, wire, fit }) };
+  const decided = {
+    cavity: cavityWork({ name: WAY_WORDS.fillCavity, acts: ['unplug', 'crimpTerminal'], at, node, wire, fit }),
+  };
   return finish(
     input,
     base,

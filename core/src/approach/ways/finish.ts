@@ -1,6 +1,6 @@
 import { withSection } from '../electrical.ts';
 import type { DecideInput, Decision, Electrical, RankedWay } from '../types.ts';
-import { causeAsks, fuseAsks, loadAsks, orders } from '../asks.ts';
+import { causeAsks, fuseAsks, liftedAt, loadAsks, orders } from '../asks.ts';
 import type { Ask } from '../askTypes.ts';
 import { NOT_NOTED } from './work.ts';
 
@@ -34,7 +34,13 @@ function asksOf(
   return [
     ...orders(way.status === 'shelf' ? way.lacks : []),
     ...(cavity && (wantsTerminal || hasNone)
-      ? [{ does: 'note', words: cavity.unknown ?? NOT_NOTED, at: { on: 'fitting', ...cavity.at } } as const]
+      ? [
+          {
+            does: 'note',
+            words: cavity.unknown ?? (hasNone ? way.because : NOT_NOTED),
+            at: (hasNone ? liftedAt(way.ruleId, input.finding) : undefined) ?? { on: 'fitting', ...cavity.at },
+          } as const,
+        ]
       : []),
     ...loadAsks(input, electrical),
     ...fuseAsks(input, electrical),

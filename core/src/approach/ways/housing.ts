@@ -50,7 +50,7 @@ export function rehouseWay(input: DecideInput, node: HarnessNode): { readonly wa
       cost: { ...cost, parts: [part.name] },
       lacks: onShelf ? [] : [lackOf(part)],
       because: onShelf
-        ? `The terminals are good and the lock family is known: ${wires === 1 ? 'it moves' : `${wires} move`} into a new housing, cavity by cavity, and nothing is cut.`
+        ? `The terminals are good and the lock family is known: ${wires === 1 ? 'one terminal moves' : `${wires} terminals move`} into a new housing, cavity by cavity, and nothing is cut.`
         : notOnShelf([lackOf(part)]),
     },
   };

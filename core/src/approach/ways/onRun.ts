@@ -37,6 +37,12 @@ function coverWay(covers: readonly RankedCover[], copper: Copper): RankedWay {
   };
 }
 
+/** What is said of a way that no method makes, where no rule of one says more. */
+const NONE_SO = {
+  oneSplice: 'One splice finds no legal place here, or its lap takes more than the slack.',
+  insert: 'No method makes both its splices here.',
+} as const;
+
 /** Wire that an insert takes before it is laid out, about: from body to body with their distance, and no less than what is lost; mm. */
 const insertAboutMm = (lostMm: number, best: RankedMethod | undefined, practice: Practice): number =>
   Math.round(
@@ -72,7 +78,7 @@ function spliceWay(
       ruleId: 'way.slack',
       allowedIf: `slack were ${figure(lostMm, 1)} mm`,
       because: site.slackKnown
-        ? `The cut loses ${figure(lostMm, 1)} mm and slack is only ${figure(site.slackMm, 1)}.`
+        ? `The cut loses ${figure(lostMm, 1)} mm and ${site.slackMm > 0 ? `slack is only ${figure(site.slackMm, 1)}` : 'there is no slack'}.`
         : `The cut loses ${figure(lostMm, 1)} mm and nobody has measured the slack.`,
       cost,
       lacks: [],
@@ -100,7 +106,7 @@ function spliceWay(
     status: 'refused',
     ruleId: refusal?.ruleId ?? 'way.none',
     allowedIf: refusal?.allowedIf,
-    because: why?.because ?? 'No method makes it.',
+    because: refusal?.because ?? NONE_SO[way],
     cost,
     lacks: [],
   };

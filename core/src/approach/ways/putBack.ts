@@ -27,6 +27,8 @@ export function refit(at: At): Candidate {
       node?.lock === undefined
         ? {
             ...way,
+            ruleId: 'way.lockUnknown',
+            lacks: [],
             because: `Nobody has noted how ${node?.name ?? 'the connector'} holds its terminals, so the lock piece cannot be named: note it, or put the old piece back.`,
           }
         : way;
@@ -59,11 +61,21 @@ const plainWay = (way: 'correctCavity', because: string): RankedWay => ({
 
 /** Freed, looked at and seated where it belongs. */
 export function correct(at: At): Candidate {
+  const { at: place, sort } = at.finding;
+  if (sort === 'bentLance') {
+    const way: RankedWay = {
+      ...plainWay('correctCavity', 'Its lance is bent: seated again it would click and not hold.'),
+      status: 'refused',
+      ruleId: 'way.lanceBent',
+      allowedIf: 'its lance were whole',
+    };
+    return { way, decided: {} };
+  }
   const way = plainWay(
     'correctCavity',
     at.finding.sort === 'backedOut'
       ? 'It is whole and only not latched: free it, lift its lance, and seat it again until it clicks.'
-      : 'The right wire in the wrong cavity: free it, look at its lance, and seat it where the pinout says.',
+      : `The right wire in the wrong cavity: free it, look at its lance, and seat it in cavity ${place.cavity} of ${at.node?.name ?? place.nodeId}, as the pinout has it.`,
   );
   return { way, decided: { cavity: work(at, way, { acts: ['correct'] }) } };
 }

@@ -25,6 +25,7 @@ export const NOT_NOTED = 'The terminal is not noted';
 /** Minutes that an act takes at the bench; ours, for ranking and planning. */
 export const ACT_MINUTES: Record<CavityAct | 'cover', number> = {
   cover: 4,
+  unplug: 1,
   crimpTerminal: 6,
   refit: 3,
   correct: 4,

@@ -10,11 +10,14 @@ export const cooked = runKind({
   words: 'wire cooked stiff',
   own: {},
   leaves: 'nothing',
-  warnings: (_finding, { wire, placeC }) => {
+  warnings: ({ note }, { wire, placeC }) => {
     const { ratedC, name } = JACKETS[wire.jacket.material];
     const near = placeC >= ratedC - NEAR_RATING_K;
     return [
-      `Something cooked this wire: find the cause, or it comes back.${near ? ` ${name} is rated ${ratedC} °C and the place reaches ${figure(placeC, 0)}: take a jacket one class up.` : ''}`,
+      ...(note === undefined ? ['Something cooked this wire: find the cause, or it comes back.'] : []),
+      ...(near
+        ? [`Its jacket, ${name}, is rated ${ratedC} °C and the place reaches ${figure(placeC, 0)}: take one class up.`]
+        : []),
     ];
   },
   asks: () => 'What cooked it? Find the cause and note it in the finding',

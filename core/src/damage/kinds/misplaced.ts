@@ -9,5 +9,5 @@ export const misplaced = cavityKind({
     bentLance: 'backed out, its lance bent',
   },
   own: {},
-  ways: ({ sort }) => (sort === 'bentLance' ? ['newTerminal', 'relead', 'pigtail'] : ['correct']),
+  ways: ({ sort }) => (sort === 'bentLance' ? ['correct', 'newTerminal', 'relead', 'pigtail'] : ['correct']),
 });
