@@ -17,8 +17,8 @@ function slackLeft({ decision }: Decided, item: PlacedItem | undefined): number 
   // A new terminal takes its strip of the tail; a lead is new wire, and takes nothing of it.
   if (!item) return Math.max(0, decision.slackMm - slackTakenMm(decision));
   if (decision.lead) return decision.slackMm;
-  const [splice, other] = item?.splices ?? [];
-  if (!item || !splice || other) return decision.slackMm;
+  const [splice, other] = item.splices;
+  if (!splice || other) return decision.slackMm;
   return Math.max(0, decision.slackMm - (item.x2Mm - item.x1Mm) - reachCostMm(splice.joint.reach));
 }
 
