@@ -37,17 +37,17 @@ export function Ways({ finding }: { readonly finding: FindingPlan }) {
                   {chosen ? '✓ chosen' : STATUS[way.status].word}
                 </p>
               </div>
-              <p className={clsx(way.status === 'refused' && 'text-soft')}>
-                {way.because}
-                {way.status === 'refused' && way.allowedIf !== undefined ? (
-                  <span className="text-soft">
-                    {' '}
-                    Possible if {way.allowedIf}. <AnswerLink at={liftedAt(way.ruleId, found)} />
-                  </span>
-                ) : null}
-              </p>
-              <div className="flex items-center gap-4">
-                <p className="text-right whitespace-nowrap text-soft">
+              <div>
+                <p className={clsx(way.status === 'refused' && 'text-soft')}>
+                  {way.because}
+                  {way.status === 'refused' && way.allowedIf !== undefined ? (
+                    <span className="text-soft">
+                      {' '}
+                      Possible if {way.allowedIf}. <AnswerLink at={liftedAt(way.ruleId, found)} />
+                    </span>
+                  ) : null}
+                </p>
+                <p className="text-soft">
                   <Figure value={String(way.cost.splices)} unit={way.cost.splices === 1 ? 'splice' : 'splices'} /> ·{' '}
                   <Figure value={String(way.cost.minutes)} unit="min" />
                   {way.cost.wireMm > 0 ? (
@@ -58,12 +58,12 @@ export function Ways({ finding }: { readonly finding: FindingPlan }) {
                     </>
                   ) : null}
                 </p>
-                {changeable && !signed && !chosen && way.status !== 'refused' ? (
-                  <Button look="quiet" onClick={() => setInstead(way)}>
-                    Use instead
-                  </Button>
-                ) : null}
               </div>
+              {changeable && !signed && !chosen && way.status !== 'refused' ? (
+                <Button look="quiet" onClick={() => setInstead(way)}>
+                  Use instead
+                </Button>
+              ) : null}
             </li>
           );
         })}
