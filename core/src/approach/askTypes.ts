@@ -10,7 +10,7 @@ export type AnsweredAt =
   | { readonly on: 'run'; readonly runId: string; readonly field: RunField }
   | { readonly on: 'shelf'; readonly name: string }
   | { readonly on: 'practice' };
-export type FindingField = 'slackMm' | 'freedEndMm' | 'note' | 'insertWire';
+export type FindingField = 'fromMm' | 'slackMm' | 'freedEndMm' | 'note' | 'insertWire';
 export type CircuitField = 'fuseA' | 'loadA' | 'wire';
 export type RunField = 'ambientC' | 'moisture' | 'vibration' | 'fuelVapour' | 'features';
 

@@ -1,5 +1,5 @@
 import { orderInWords, type Lack } from '../catalogue/index.ts';
-import { isAtCavity, type Finding } from '../damage/index.ts';
+import { isAtCavity, runKindOf, type Finding } from '../damage/index.ts';
 import type { RankedMethod } from '../method/index.ts';
 import { figure } from '../units/index.ts';
 import { CANNOT_BE_C } from '../wire/index.ts';
@@ -169,6 +169,15 @@ export const loadAsks = (
           at: { on: 'circuit', circuitId: circuit.id, field: 'loadA' },
         },
       ];
+
+/** A stretch that is read once more before it is cut, where it is longer than the slack. */
+export function readingAsks({ finding, share }: Pick<DecideInput, 'finding' | 'share'>): readonly Ask[] {
+  if (isAtCavity(finding)) return [];
+  const words = runKindOf(finding.kind).readsAgain?.(finding, share.slackMm);
+  return words === undefined
+    ? []
+    : [{ does: 'measure', words, at: { on: 'finding', findingId: finding.id, field: 'fromMm' } }];
+}
 
 /** The cause of the damage, where nobody has noted it. */
 export const causeAsks = (finding: Finding, asked: string | undefined): readonly Ask[] =>

@@ -13,7 +13,7 @@ import { chooseInsertWire, reachCostMm } from '../sizing/index.ts';
 import { figure } from '../units/index.ts';
 import { jacketDiameterMm } from '../wire/index.ts';
 import { capital, isCutAnyway, lostOf, mustCut, takenByOne } from './copper.ts';
-import { asksWithoutMethod, causeAsks, fuseAsks, loadAsks, orders } from './asks.ts';
+import { asksWithoutMethod, causeAsks, fuseAsks, loadAsks, orders, readingAsks } from './asks.ts';
 import type { Ask } from './askTypes.ts';
 import { rankCovers } from './cover.ts';
 import { electricalAlong, withSection } from './electrical.ts';
@@ -270,6 +270,7 @@ export function decide(input: DecideInput): Decision {
 
 const asksOf = (method: RankedMethod, electrical: Electrical, input: DecideInput): readonly Ask[] => [
   ...orders(method.status === 'shelf' ? method.lacks : []),
+  ...readingAsks(input),
   ...loadAsks(input, electrical),
   ...fuseAsks(input, electrical),
   ...causeAsks(input.finding, damageOf(input.finding.kind).asks?.(input.finding)),

@@ -76,6 +76,8 @@ export interface RunKind<K extends string = string, F extends OwnFields = OwnFie
   whyCut?(finding: Base & Own<F>, at: DamagedWire): string;
   /** It may be covered all the same, offered second. */
   mayBeCovered?(finding: Base & Own<F>, at: DamagedWire): boolean;
+  /** What is read once more before it is cut, where its stretch is longer than the slack, mm. */
+  readsAgain?(finding: Base & Own<F>, slackMm: number): string | undefined;
   /** What it warns of. */
   warnings?(finding: Base & Own<F>, at: DamagedWire): readonly string[];
 }
@@ -107,6 +109,8 @@ export interface CavityKind<K extends string = string, F extends OwnFields = Own
   ways(finding: Base & Own<F>): readonly CavityWay[];
   /** What goes back in, where that is all that it takes. */
   putsBack?(finding: Base & Own<F>): 'lockPiece' | 'plug' | 'wireSeal' | 'housingSeal';
+  /** What it warns of. */
+  warns?(finding: Base & Own<F>): string;
   /** Heat did it: the hottest circuit of the connector is named. */
   isFromHeat?(finding: Base & Own<F>): boolean;
 }

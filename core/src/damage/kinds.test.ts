@@ -153,6 +153,7 @@ describe('damage at a cavity', () => {
     [finding('terminalDamaged'), ['newTerminal', 'relead', 'pigtail']],
     [finding('terminalMiscrimped'), ['newTerminal', 'relead', 'pigtail']],
     [finding('housingBroken'), ['rehouse', 'pigtail']],
+    [finding('cavityDamaged'), ['rehouse', 'pigtail']],
     [finding('housingMelted'), ['pigtail', 'rehouseAll']],
     [finding('sealLost', { sort: 'wireSeal' }), ['newTerminal', 'relead', 'pigtail']],
     [finding('sealLost', { sort: 'plug' }), ['refit']],
@@ -179,9 +180,9 @@ describe('damage at a cavity', () => {
   const which = (has: (kind: ReturnType<typeof cavityKindOf>) => boolean): string[] =>
     CAVITY_FINDING_KINDS.filter((kind) => has(cavityKindOf(kind)));
   it('is of one wire, of the housing for each wire, or of all at once', () => {
-    expect(which(({ ofHousing }) => ofHousing === 'all')).toEqual(['housingBroken', 'housingMelted']);
+    expect(which(({ ofHousing }) => ofHousing === 'all')).toEqual(['housingBroken', 'housingMelted', 'cavityDamaged']);
     expect(which(({ ofHousing }) => ofHousing === 'each')).toEqual(['lockLost']);
-    expect(FINDING_KINDS.filter(isOfWholeConnector)).toEqual(['housingBroken', 'housingMelted']);
+    expect(FINDING_KINDS.filter(isOfWholeConnector)).toEqual(['housingBroken', 'housingMelted', 'cavityDamaged']);
   });
   it('may lose wire behind the terminal, or adds some', () => {
     expect(which(({ losesBehind }) => losesBehind === true)).toEqual([

@@ -49,7 +49,7 @@ function open(at: AnsweredAt): void {
 }
 
 const EVERY_FIELD: readonly AnsweredAt[] = [
-  ...(['slackMm', 'freedEndMm', 'note', 'insertWire'] as const).map((field): AnsweredAt => ({
+  ...(['fromMm', 'slackMm', 'freedEndMm', 'note', 'insertWire'] as const).map((field): AnsweredAt => ({
     on: 'finding',
     findingId: 'F1',
     field,

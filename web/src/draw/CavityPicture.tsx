@@ -73,6 +73,13 @@ const PARTS: Readonly<Record<CavityFindingKind, ReactNode>> = {
       <Housing melted />
     </g>
   ),
+  cavityDamaged: (
+    <g transform="translate(-16 0)">
+      <Housing />
+      <path d="M44 10l6 6l-5 4l7 6" fill="none" stroke="var(--scrap)" strokeWidth={2.5} />
+      <Cross x={74} y={7} />
+    </g>
+  ),
   sealLost: (
     <g>
       <rect x={12} y={13} width={36} height={8} fill="#C8232C" {...INK} />

@@ -37,6 +37,13 @@ const INK = { stroke: 'var(--ink)', strokeWidth: 1 } as const;
 /** Damage as it looks on the wire: a gap with torn edges, bared copper, green creeping, a taped lump. */
 const MARKS: Readonly<Record<RunFindingKind, (spot: Spot) => ReactNode>> = {
   parted: ({ gap }) => <path d={gap} fill="var(--paper)" {...INK} />,
+  brokenInside: ({ left, right, middle, y, top, high, gap }) => (
+    <g>
+      <path d={gap} fill="none" stroke="var(--ink)" strokeWidth={1.5} strokeDasharray="3 2" />
+      <path d={`M${left} ${y}H${middle - 2}M${middle + 2} ${y}H${right}`} stroke={COPPER_HEX} strokeWidth={2} />
+      <path d={`M${middle + 2} ${top}l-4 ${high}`} stroke="var(--scrap)" strokeWidth={2} />
+    </g>
+  ),
   strandsLost: ({ middle, left, right, y, top, gap }) => (
     <g>
       <path d={gap} fill={COPPER_HEX} {...INK} />

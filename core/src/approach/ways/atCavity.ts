@@ -30,9 +30,11 @@ const freeing = (node: HarnessNode | undefined): string =>
     ? 'How its terminals are held is not known: look it up before anything is pried.'
     : `Its terminals are held by: ${RELEASE_GUIDES[node.lock].name.toLowerCase()}; the steps stand at the connector.`;
 
-function warningsAt({ node, input }: At, chosen: RankedWay, cause: string | undefined): string[] {
+function warningsAt({ node, input, finding }: At, chosen: RankedWay, cause: string | undefined): string[] {
   const warnings: string[] = [];
   if (cause) warnings.push(cause);
+  const own = cavityKindOf(finding.kind).warns?.(finding);
+  if (own !== undefined) warnings.push(own);
   if (node?.kind === 'connector' && !['refit', 'solderToPin'].includes(chosen.way)) warnings.push(freeing(node));
   if ((chosen.way === 'pigtail' || chosen.way === 'rehouse') && node) {
     const without = input

@@ -1,4 +1,6 @@
 import { addCircuit } from './addCircuit.ts';
+import { brokenInside } from './brokenInside.ts';
+import { cavityDamaged } from './cavityDamaged.ts';
 import { cooked } from './cooked.ts';
 import { corroded } from './corroded.ts';
 import { cutFlush } from './cutFlush.ts';
@@ -17,7 +19,16 @@ import { terminalMiscrimped } from './terminalMiscrimped.ts';
 import { tooShort } from './tooShort.ts';
 
 /** Every kind of damage along a wire, in the order in which they are offered: a new one is a file of its own, named here. */
-export const RUN_KINDS = [jacketRubbed, strandsLost, parted, corroded, cooked, poorRepair, addCircuit] as const;
+export const RUN_KINDS = [
+  jacketRubbed,
+  strandsLost,
+  parted,
+  brokenInside,
+  corroded,
+  cooked,
+  poorRepair,
+  addCircuit,
+] as const;
 
 /** Every kind of damage at a cavity, likewise. */
 export const CAVITY_KINDS = [
@@ -25,6 +36,7 @@ export const CAVITY_KINDS = [
   terminalMiscrimped,
   housingBroken,
   housingMelted,
+  cavityDamaged,
   sealLost,
   lockLost,
   cutFlush,

@@ -59,6 +59,7 @@ const sortOf = (kind: FindingKind): string => Object.keys(damageOf(kind).sorts ?
 const FULL: { readonly [K in FindingKind]: Whole<Of<K>> } = {
   jacketRubbed: { ...base, kind: 'jacketRubbed', sort: '' },
   parted: { ...base, kind: 'parted', sort: '' },
+  brokenInside: { ...base, kind: 'brokenInside', sort: '' },
   corroded: { ...base, kind: 'corroded', sort: '' },
   cooked: { ...base, kind: 'cooked', sort: '' },
   strandsLost: { ...base, ...more.strandsLost, kind: 'strandsLost', sort: '' },

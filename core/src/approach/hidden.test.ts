@@ -1,0 +1,37 @@
+import { describe, expect, it } from 'vitest';
+import { onlyFinding, WET_SHAKING, wire } from '../test/samples.ts';
+import { at, planned } from './test/atCavity.ts';
+
+describe('a break inside whole insulation: all between two good readings is lost', () => {
+  const broken = (toMm: number, slackMm?: number) =>
+    onlyFinding({ kind: 'brokenInside', fromMm: 500, toMm, slackMm }, { zone: WET_SHAKING });
+  it('a stretch no longer than the slack is cut out as if parted, with one splice', () => {
+    expect(broken(530, 30)).toMatchObject({ approach: 'oneSplice', lost: { fromMm: 500, toMm: 530 }, asks: [] });
+    expect(broken(530, 30).because[0]).toMatch(/all between the two good readings/);
+  });
+  it('a longer one is read once more first', () => {
+    expect(broken(531, 30).asks).toMatchObject([
+      { does: 'measure', at: { on: 'finding', findingId: 'F1', field: 'fromMm' } },
+    ]);
+    expect(broken(700).asks[0]?.words).toBe(
+      'Read once more between 500 and 700 mm before anything is cut: the stretch of 200 mm is longer than the slack of 0',
+    );
+    expect(broken(700).approach).toBe('insert');
+  });
+});
+
+describe('a cavity that holds no terminal', () => {
+  it('a new housing where its lock is known, and the way with a free cavity is named', () => {
+    const plan = planned(at('cavityDamaged'), {
+      zone: WET_SHAKING,
+      circuits: [{ wire: wire(1) }],
+      node: { lock: 'frontLance' },
+    });
+    expect(plan.approach).toBe('rehouse');
+    expect(plan.warnings.join(' ')).toMatch(/free on both halves of the connector/);
+  });
+  it('else a pigtail', () =>
+    expect(planned(at('cavityDamaged'), { zone: WET_SHAKING, circuits: [{ wire: wire(1) }] }).approach).toBe(
+      'pigtail',
+    ));
+});
