@@ -37,7 +37,7 @@ describe('signing', () => {
       {
         error: {
           code: 'RECORD_REFUSED',
-          message: expect.stringContaining('no readings for the splices of circuit 21, 22, 24'),
+          message: expect.stringContaining('No readings yet for the splices of circuit 21, 22, 24'),
         },
       },
     ]);
