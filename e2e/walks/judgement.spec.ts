@@ -46,12 +46,12 @@ test('a judgement is argued with: two methods side by side, what if, what to ord
   await page.goto('/shelf');
   await page.getByLabel('Find a part').fill('sealed butt, middle');
   await page.getByRole('button', { name: /^Sealed butt, middle/ }).click();
-  await page.getByLabel('On the shelf').fill('0');
+  await page.getByLabel('On the shelf', { exact: true }).fill('0');
   await page.getByRole('button', { name: 'Save the part' }).click();
   await expect(page.getByRole('status', { name: 'What was done' })).toContainText('Sealed butt, middle is saved');
   await page.goto(`/jobs/${id}/decide`);
   const order = page.getByRole('region', { name: 'What to order, and what to do meanwhile' });
-  await expect(order).toContainText('Sealed butt would go first. Order: Sealed butt, middle.');
+  await expect(order).toContainText('Sealed butt would go first. Order 2 × Sealed butt, middle: 1.04–2.63 mm² an end.');
   await expect(order).toContainText('It loses: the built-in seal');
   await expect(page.getByRole('heading', { name: /splice clip XL/ })).toBeVisible();
   await page.goto('/shelf');
@@ -61,7 +61,7 @@ test('a judgement is argued with: two methods side by side, what if, what to ord
     await expect(page.getByRole('status', { name: 'What was done' })).toContainText(`Sealed butt, middle: ${piece}`);
   }
   await page.getByRole('button', { name: /^Sealed butt, middle/ }).click();
-  await page.getByLabel('On the shelf').fill('9');
+  await page.getByLabel('On the shelf', { exact: true }).fill('9');
   await page.getByRole('button', { name: 'Save the part' }).click();
   await expect(page.getByRole('status', { name: 'What was done' })).toContainText('Sealed butt, middle is saved');
 
