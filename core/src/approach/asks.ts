@@ -95,7 +95,7 @@ const NAMED = 3;
 
 /** What to do where no method may be used on a run: the nearest first, slack to be measured, else the maker. */
 export function asksWithoutMethod(ranked: readonly RankedMethod[], input: DecideInput): readonly Ask[] {
-  if (ranked.some(({ hits }) => hits.some(({ ruleId }) => ruleId === 'wire.aluminium'))) return thenMaker([]);
+  if (ranked.some(({ hits }) => hits.some(({ isOfWire }) => isOfWire))) return thenMaker([]);
   const nearest = ranked.flatMap(({ name, hits }): Refused[] => {
     const bars = hits.filter(({ verdict }) => verdict === 'refuse');
     const [bar] = bars;
@@ -173,7 +173,7 @@ export const loadAsks = (
 /** A stretch that is read once more before it is cut, where it is longer than the slack. */
 export function readingAsks({ finding, share }: Pick<DecideInput, 'finding' | 'share'>): readonly Ask[] {
   if (isAtCavity(finding)) return [];
-  const words = runKindOf(finding.kind).readsAgain?.(finding, share.slackMm);
+  const words = runKindOf(finding.kind).readsAgain?.(finding, share.slackKnown ? share.slackMm : undefined);
   return words === undefined
     ? []
     : [{ does: 'measure', words, at: { on: 'finding', findingId: finding.id, field: 'fromMm' } }];

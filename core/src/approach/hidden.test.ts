@@ -14,10 +14,15 @@ describe('a break inside whole insulation: all between two good readings is lost
       { does: 'measure', at: { on: 'finding', findingId: 'F1', field: 'fromMm' } },
     ]);
     expect(broken(700).asks[0]?.words).toBe(
-      'Read once more between 500 and 700 mm before anything is cut: the stretch of 200 mm is longer than the slack of 0',
+      'Read once more between 500 and 700 mm before anything is cut: the stretch is 200 mm and no slack is measured. Or note why it cannot be narrowed',
     );
+    expect(broken(540, 30).asks[0]?.words).toMatch(/the stretch is 40 mm and slack is 30\./);
     expect(broken(700).approach).toBe('insert');
   });
+  it('once it is noted why it cannot be narrowed, nothing is asked any more', () =>
+    expect(
+      onlyFinding({ kind: 'brokenInside', fromMm: 500, toMm: 700, note: 'Moulded in.' }, { zone: WET_SHAKING }).asks,
+    ).toEqual([]));
 });
 
 describe('a cavity that holds no terminal', () => {

@@ -84,7 +84,8 @@ export interface FittedTerminal {
   readonly hasMetalSupport: boolean;
   readonly gripsJacket: boolean;
   /** Tool and nest that close it on the copper, and on the jacket where it has wings for that; in words. */
-  readonly crimpedBy?: { readonly conductor: string; readonly jacket?: string | undefined } | undefined;
+  readonly crimpedBy?:
+    { readonly conductor: string; readonly jacket?: string | undefined; readonly hasRatchet: boolean } | undefined;
   readonly seal?: EndSeal | undefined;
   readonly usesPartIds: readonly string[];
 }

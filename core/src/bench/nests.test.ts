@@ -29,6 +29,40 @@ describe('the step of a crimp names tool and nest', () => {
     expect(thin).toMatch(/nest small \(red dot\)/);
     expect(thick).toMatch(/nest middle \(blue dot\)/);
   });
+  it('the barrel’s nest, where the copper of one end would lie in a smaller one too', () => {
+    const [thin, thick] = crimps(1.05, 2.5);
+    expect(thin).toMatch(/nest middle \(blue dot\)/);
+    expect(thick).toMatch(/nest middle \(blue dot\)/);
+  });
+  it('a red barrel stamped to 1.5 is not put into the blue nest for its copper', () => {
+    const catalogue: Catalogue = {
+      ...FULL_SHELF,
+      parts: FULL_SHELF.parts.map((part) =>
+        part.kind === 'sealedButt'
+          ? {
+              ...part,
+              quantity: Number(part.id === 'sealedButt-small'),
+              range: part.id === 'sealedButt-small' ? { minMm2: 0.5, maxMm2: 1.5 } : part.range,
+            }
+          : part,
+      ),
+    };
+    const [left] = crimps(1.5, 1.5, catalogue);
+    expect(left).toBe('Ratchet crimper, insulated barrels, nest as the part’s maker says');
+  });
+  it('a clip on a whole wire counts that wire once', () => {
+    const nests = [
+      { name: 'S', range: { minMm2: 1, maxMm2: 3 }, stroke: 'conductor' as const },
+      { name: 'L', range: { minMm2: 3, maxMm2: 6 }, stroke: 'conductor' as const },
+    ];
+    const { splices } = onlyFinding({ kind: 'addCircuit', mainUncut: true, branchWires: [wire(1)] } as never, {
+      circuits: [{ wire: wire(1.5) }],
+      zone: DRY_CABIN,
+      catalogue: withTool('tool-clip', { nests }),
+    });
+    const crimp = splices[0]?.steps.find(({ key }) => key === 'crimp')?.detail;
+    expect(crimp).toMatch(/^Ratchet crimper, open barrels, nest S, 1–3 mm²/);
+  });
   it('a tool without listed nests by its name alone; one without the nest is not taken', () => {
     expect(crimps(1.5, 1.5, withTool('tool-butt', { nests: undefined }))[0]).toBe('Ratchet crimper, insulated barrels');
     const small = { nests: [{ name: 'red', range: { minMm2: 0.3, maxMm2: 1 }, stroke: 'conductor' as const }] };

@@ -76,8 +76,8 @@ export interface RunKind<K extends string = string, F extends OwnFields = OwnFie
   whyCut?(finding: Base & Own<F>, at: DamagedWire): string;
   /** It may be covered all the same, offered second. */
   mayBeCovered?(finding: Base & Own<F>, at: DamagedWire): boolean;
-  /** What is read once more before it is cut, where its stretch is longer than the slack, mm. */
-  readsAgain?(finding: Base & Own<F>, slackMm: number): string | undefined;
+  /** What is read once more before it is cut, where its stretch is longer than the slack. @param slackMm mm; unknown where nobody measured it */
+  readsAgain?(finding: Base & Own<F>, slackMm: number | undefined): string | undefined;
   /** What it warns of. */
   warnings?(finding: Base & Own<F>, at: DamagedWire): readonly string[];
 }

@@ -65,7 +65,11 @@ export const toolSchema = Joi.object({
   families: list(Joi.valid(...TERMINAL_FAMILIES)),
   nests: list(
     Joi.object({
-      name: text.required(),
+      // The two signs part nests and their fields in a table.
+      name: text
+        .pattern(/^[^|;]+$/)
+        .message('A nest is named without “|” and “;”.')
+        .required(),
       range: rangeSchema.required(),
       stroke: Joi.valid(...NEST_STROKES).required(),
       families: list(Joi.valid(...TERMINAL_FAMILIES)),

@@ -9,8 +9,9 @@ import {
   type Part,
   type Tool,
 } from '../catalogue/index.ts';
-import type { Nest, WireStock } from '../stock/index.ts';
+import type { WireStock } from '../stock/index.ts';
 import { colourInWords, conductorInWords, type ColourName } from '../wire/index.ts';
+import { nestCell, nestsIn, numberIn } from './tableCells.ts';
 import { partSchema, toolSchema, wireStockSchema } from './catalogueSchemas.ts';
 
 /** A bad cell of a shelf's table. */
@@ -83,32 +84,6 @@ const HEADERS: readonly string[] = [
 
 const cell = (value: unknown): string => (typeof value === 'string' || typeof value === 'number' ? String(value) : '');
 
-/** A nest in a cell: name | copper | stroke | barrel | dot | families, a dash where nothing is said. */
-const nestCell = ({ name, range, stroke, barrel, dot, families }: Nest): string =>
-  [name, `${range.minMm2}-${range.maxMm2}`, stroke, barrel ?? '-', dot ?? '-', families?.join(' ') ?? '-'].join(' | ');
-
-/** A nest as it is written, for the schema to refuse what it is not. */
-function nestIn(text: string): unknown {
-  const [name = '', copper = '', stroke = '', barrel = '-', dot = '-', families = '-'] = text
-    .split('|')
-    .map((one) => one.trim());
-  const [from = '', to = ''] = copper.split('-');
-  return {
-    name,
-    range: { minMm2: numberIn(from), maxMm2: numberIn(to) },
-    stroke,
-    ...(barrel === '-' ? {} : { barrel }),
-    ...(dot === '-' ? {} : { dot }),
-    ...(families === '-' ? {} : { families: families.split(/\s+/) }),
-  };
-}
-
-const nestsIn = (text: string): unknown[] =>
-  text
-    .split(';')
-    .filter((one) => one.trim() !== '')
-    .map(nestIn);
-
 function toolCells(tool: Tool): Record<string, string> {
   return {
     Id: tool.id,
@@ -156,11 +131,6 @@ export function writeShelfTable(catalogue: Catalogue): string[][] {
   ];
 }
 
-/** Decimal comma or point; not a number stays text, for the schema to refuse. */
-const numberIn = (text: string): number | string => {
-  const plain = text.trim().replace(',', '.');
-  return plain !== '' && Number.isFinite(Number(plain)) ? Number(plain) : text;
-};
 const listIn = (text: string): string[] =>
   text
     .split(/[;,]/)

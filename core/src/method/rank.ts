@@ -3,7 +3,6 @@ import { familyOf, METHODS, type AnyMethod, type SizedJoint } from '../family/in
 import { splicesFromSlack } from '../sizing/index.ts';
 import { figure } from '../units/index.ts';
 import {
-  missingParts,
   pickTools,
   sizeFromShelf,
   wantedAt,
@@ -12,6 +11,7 @@ import {
   type Failure,
   type ReadyShelf,
 } from './ready.ts';
+import { missingParts } from './missing.ts';
 import { needsAt } from './pick.ts';
 import { hasRoom } from './room.ts';
 import type { Source } from './source.ts';
@@ -192,6 +192,9 @@ export function rankMethods(site: Site, shelf: ReadyShelf): readonly RankedMetho
   return shelf.ranked.recall({ prepared: shelf.alike.list(prepared), site, wanted }, (seen) => rank(seen, shelf));
 }
 
+/** What the wire itself forbids is said before what no part of its size would hold. */
+const isOfWire = (hit: RuleHit): boolean => hit.isOfWire === true;
+
 /** A ranking is of a place, and of how each method stands there before any rule is asked. */
 function rank({ prepared, site, wanted }: ToRank, shelf: ReadyShelf): RankedMethod[] {
   const { practice } = shelf;
@@ -212,12 +215,11 @@ function rank({ prepared, site, wanted }: ToRank, shelf: ReadyShelf): RankedMeth
           source: rule.source,
           overridable: rule.overridable,
           allowedIf: rule.allowedIf,
+          isOfWire: rule.isOfWire,
         },
       ];
     });
-    // What the wire itself forbids is said before what no part of its size would hold.
-    const ofWire = spoken.filter(({ ruleId }) => ruleId === 'wire.aluminium');
-    const hits = [...ofWire, ...barred, ...spoken.filter((one) => !ofWire.includes(one))];
+    const hits = [...spoken.filter(isOfWire), ...barred, ...spoken.filter((hit) => !isOfWire(hit))];
     return { where, hits, status: statusOf(hits) };
   });
   const firstSoldered = judged

@@ -3,7 +3,8 @@ import { FULL_SHELF, type Catalogue, type Part, type Tool } from '../catalogue/i
 import { methodById } from '../family/index.ts';
 import { CRIMP_FIRST } from '../practice/index.ts';
 import { DRY_CABIN, facts, onlyFinding, wire } from '../test/samples.ts';
-import { missingParts, pickTools, readyShelf, wantedAt } from './ready.ts';
+import { missingParts } from './missing.ts';
+import { pickTools, readyShelf, wantedAt } from './ready.ts';
 import { caseOf } from './test/caseOf.ts';
 
 const crimper = (id: string, more: Partial<Tool> = {}): Tool => ({

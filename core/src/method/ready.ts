@@ -1,24 +1,13 @@
-import {
-  GENERIC_PARTS,
-  isPerJoint,
-  kindOf,
-  lackNamed,
-  lackOf,
-  partsOf,
-  TOOL_TASKS,
-  type Catalogue,
-  type Lack,
-  type Part,
-  type Tool,
-} from '../catalogue/index.ts';
+import { GENERIC_PARTS, isPerJoint, kindOf, partsOf, type Catalogue, type Part } from '../catalogue/index.ts';
 import type { Practice } from '../practice/index.ts';
-import { hasNest, holds, MOST_IN_A_JOINT, sumAreaMm2, type JointWires } from '../sizing/index.ts';
+import { MOST_IN_A_JOINT, sumAreaMm2, type JointWires } from '../sizing/index.ts';
 import { alike } from './alike.ts';
 import { rememberByReads, type Remembered } from './byReads.ts';
+import { toolsFor, type Tooled } from './tools.ts';
 import { jointsWanted } from './wanted.ts';
 import { needsAt, pickFor, whyPassed, type Picked, type PlaceNeeds } from './pick.ts';
 import type { WireFacts } from '../wire/index.ts';
-import type { AnyMethod, SizedJoint, Sizing, ToolTask } from '../family/index.ts';
+import type { AnyMethod, SizedJoint, Sizing } from '../family/index.ts';
 import type { RankedMethod, ShelfFacts, Site } from './types.ts';
 
 export type Failure = Extract<Sizing, { readonly ok: false }>;
@@ -280,59 +269,12 @@ function choicesOf(
   return made;
 }
 
-export function missingParts(joints: readonly SizedJoint[], { byId }: ShelfFacts, parts: readonly Part[]): Lack[] {
-  const uses = new Map<string, number>();
-  for (const joint of joints) {
-    for (const id of new Set(joint.usesPartIds)) uses.set(id, (uses.get(id) ?? 0) + 1);
-  }
-  return [...uses].flatMap(([id, count]) => {
-    const listed = byId.get(id);
-    const part = listed ?? parts.find((other) => other.id === id);
-    const [have, need] = [listed?.quantity ?? 0, part && !isPerJoint(part) ? 1 : count];
-    if (have >= need) return [];
-    return [part ? lackOf(part, need - have) : lackNamed(id)];
-  });
-}
-
-const rankOfTool = (tool: Tool, asOf: string | undefined): number =>
-  (tool.ratchet ? 0 : 2) +
-  (tool.calibratedUntil !== undefined && (asOf === undefined || tool.calibratedUntil >= asOf) ? 0 : 1);
-
-interface Tooled {
-  readonly tools: readonly Tool[];
-  readonly missing: readonly ToolTask[];
-}
-
-/** The best tool for each task of a method, and the tasks for which there is none. */
+/** Tools for a method at a site, and what there is none for: worked out once for all sites that want the same. */
 export function pickTools(method: AnyMethod, site: Site, { joints, tooled: known }: Wanted, shelf: ReadyShelf): Tooled {
   const key = `${method.id} ${site.asOf ?? ''}`;
   const before = known.get(key);
   if (before) return before;
-  const sums = joints.map((joint) => [sumAreaMm2(joint.left), sumAreaMm2(joint.right)] as const);
-  // On a bared window the main wire runs through and counts once.
-  const totals = sums.map(([left, right]) => (method.window ? right : left + right));
-  const tools: Tool[] = [];
-  const missing: ToolTask[] = [];
-  for (const task of method.tasks) {
-    const able = shelf.catalogue.tools
-      .filter((tool) => tool.tasks.includes(task))
-      .filter(
-        ({ range }) =>
-          range === undefined ||
-          (TOOL_TASKS[task].isByTotal ? totals : sums.flat()).every((area) => holds(range, area)),
-      )
-      .filter(
-        (tool) =>
-          !TOOL_TASKS[task].isCrimp ||
-          (TOOL_TASKS[task].isByTotal ? totals : sums.flat()).every((areaMm2) =>
-            hasNest(tool, { areaMm2, barrel: method.barrel }),
-          ),
-      )
-      .sort((a, b) => rankOfTool(a, site.asOf) - rankOfTool(b, site.asOf) || a.id.localeCompare(b.id));
-    if (able[0]) tools.push(able[0]);
-    else missing.push(task);
-  }
-  const tooled = { tools, missing };
+  const tooled = toolsFor(method, joints, shelf.catalogue.tools, site.asOf);
   known.set(key, tooled);
   return tooled;
 }

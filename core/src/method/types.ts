@@ -112,6 +112,8 @@ export interface RuleHit {
   readonly overridable: boolean;
   /** What would have to change for the refusal to fall. */
   readonly allowedIf?: string | undefined;
+  /** The wire itself is what bars it. */
+  readonly isOfWire?: boolean | undefined;
 }
 
 /** A rule that bars, warns or requires. Says nothing where it does not apply. */
@@ -122,6 +124,8 @@ export interface Rule {
   readonly source: Source;
   readonly overridable: boolean;
   readonly allowedIf?: string;
+  /** What it says is of the wire itself: it is said before what the part or the place lacks, and nothing done about those helps. */
+  readonly isOfWire?: boolean;
   /** The sentence, figures filled in, where the rule applies. */
   readonly speaks: (where: MethodCase) => string | undefined;
 }

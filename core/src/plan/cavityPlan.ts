@@ -23,6 +23,7 @@ function provableTerminal({ terminal, wire }: CavityWork, loadA: number | undefi
       hasWireSeal: seal === 'wireSeal',
     }),
     isTugged: form.isTugged,
+    byHand: terminal?.crimpedBy?.hasRatchet === false,
     seal: seal === 'ownTube' ? 'builtIn' : seal,
     limits: resistanceLimits(wire, LEAST_JOINT_MM, loadA),
     contact: good === undefined ? undefined : contactLimits(good, loadA),

@@ -91,11 +91,12 @@ function needsOf(plan: FindingPlan, numberOf: (circuitId: string) => string): Ki
   ];
 }
 
-/** Nothing is made for it yet: no method or way is possible, a procedure is not named, or its terminal has no name. */
-const hasNoAnswer = ({ approach, cavity }: FindingPlan): boolean =>
+/** What it takes cannot be counted yet: no way is possible, a procedure is not named, or a terminal, seal or piece has no name. */
+const hasNoAnswer = ({ approach, cavity, ways }: FindingPlan): boolean =>
   approach === 'byHand' ||
   approach === 'stopped' ||
-  (cavity !== undefined && cavity.work.acts.includes('crimpTerminal') && !cavity.work.terminal);
+  cavity?.work.unknown !== undefined ||
+  ways.some(({ way, status, lacks }) => way === approach && status === 'shelf' && lacks.length === 0);
 
 function totalsOf(findings: readonly FindingPlan[], runs: readonly RunPlan[]): PlanTotals {
   const sum = (values: readonly number[]): number => values.reduce((total, value) => total + value, 0);

@@ -8,6 +8,7 @@ const TERMINAL: ProvableAtCavity = {
     looks: formOf('2.8').looks({ part: { name: '2.8', support: undefined }, gripsJacket: true, hasWireSeal: true }),
     seal: 'wireSeal',
     isTugged: true,
+    byHand: false,
     limits: { goodMilliohm: 0.07, alarmMilliohm: 0.14, alarmFrom: 'twice the wire' },
   },
   inHousing: true,

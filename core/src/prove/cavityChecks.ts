@@ -2,6 +2,7 @@ import { bad, CUT_OUT, good, look } from './looks.ts';
 import type { ResistanceLimits } from '../wire/index.ts';
 import type { Check } from './check.ts';
 import type { SealKind } from './proof.ts';
+import { HAND_LOOK } from './handLook.ts';
 import { SEAL_LOOKS } from './sealLooks.ts';
 import { contactCheck, resistanceCheck } from './kinds/resistance.ts';
 import { samplesCheck } from './kinds/samples.ts';
@@ -16,6 +17,8 @@ export interface ProvableAtCavity {
         readonly looks: readonly Check[];
         /** A hand says something: heavy dies are judged by their own mark. */
         readonly isTugged: boolean;
+        /** It is crimped by a tool without a ratchet. */
+        readonly byHand: boolean;
         /** A wire seal in its cavity, or glue and tape round its barrel. */
         readonly seal: 'wireSeal' | SealKind;
         /** From the wire to its own body; and to the mating contact, where that can be measured. */
@@ -85,6 +88,7 @@ export function checksAtCavity(subject: ProvableAtCavity): Check[] {
   if (terminal) {
     checks.push(...(terminal.attach === 'solder' ? [SOLDERED_LOOK] : terminal.looks));
     if (terminal.isTugged) checks.push(tugCheck(pullMinimumN));
+    if (terminal.byHand) checks.push(HAND_LOOK);
     checks.push(
       resistanceCheck(
         terminal.limits,

@@ -1,5 +1,6 @@
 import { bad, CUT_OUT, good, look } from './looks.ts';
 import type { Check } from './check.ts';
+import { HAND_LOOK } from './handLook.ts';
 import { COMPRESSION_CHECK } from './kinds/compression.ts';
 import { resistanceCheck } from './kinds/resistance.ts';
 import { samplesCheck } from './kinds/samples.ts';
@@ -60,9 +61,19 @@ const TIGHT_LOOK = look('seal.tight', 'Sleeve', 'Once it is cold: tight all roun
 ]);
 
 /** The checks of a joint: its family's looks, the usual readings that say something about it, its seal, its shield; in the order in which they are made. */
-export function checksFor({ proof, seal, tinLead, pullMinimumN, limits, shielded, glueless }: Provable): Check[] {
+export function checksFor({
+  proof,
+  seal,
+  tinLead,
+  pullMinimumN,
+  limits,
+  shielded,
+  glueless,
+  byHand,
+}: Provable): Check[] {
   const checks: Check[] = [...proof.looks({ tinLead })];
   if (proof.isTugged) checks.push(tugCheck(pullMinimumN));
+  if (byHand === true) checks.push(HAND_LOOK);
   if (proof.isMeasured && limits)
     checks.push(
       resistanceCheck(

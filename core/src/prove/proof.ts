@@ -21,6 +21,8 @@ export interface Provable {
   readonly limits?: ResistanceLimits | undefined;
   /** A shield is joined beside it. */
   readonly shielded?: boolean | undefined;
+  /** It is crimped by a tool without a ratchet. */
+  readonly byHand?: boolean | undefined;
   /** Its sleeve is a single wall without glue. */
   readonly glueless?: boolean | undefined;
 }

@@ -15,6 +15,8 @@ export interface CrimpWork {
 /** All that is to be said of one form of terminal, except its families' names, which belong to the harness. */
 export interface Form {
   readonly form: TerminalForm;
+  /** Whether its nest goes by the barrel, or by the copper in it, as of barrels that are closed round it. */
+  readonly nestBy: 'barrel' | 'copper';
   /** What its barrel usually has round it. */
   readonly body: TerminalBody;
   /** What each use asks of it. */

@@ -17,6 +17,7 @@ import {
   type EndUse,
   type TerminalFamily,
 } from '../../harness/index.ts';
+import { rankOfTool } from '../../method/index.ts';
 import { hasNest, holds, takesJacket } from '../../sizing/index.ts';
 import type { TerminalPart } from '../../stock/index.ts';
 import { formOf } from '../../terminal/index.ts';
@@ -66,10 +67,6 @@ function fitOf(
   if (wantsFold && goesDoubled) return { folded: true, foldMissing: false };
   return holds(part.range, wire.areaMm2) ? { folded: false, foldMissing: wantsFold } : undefined;
 }
-
-const rankOfTool = (tool: Tool, asOf: string | undefined): number =>
-  (tool.ratchet ? 0 : 2) +
-  (tool.calibratedUntil !== undefined && (asOf === undefined || tool.calibratedUntil >= asOf) ? 0 : 1);
 
 /** The best tool for a terminal: with a ratchet and in calibration before one that is not. */
 function toolFor(

@@ -67,7 +67,7 @@ export function cardText(title: string, plan: FindingPlan): string {
     ...(plan.cover ? [`- cover ${plan.cover.id}`] : []),
     `- lost ${mm(lost.fromMm)}–${mm(lost.toMm)}, slack ${mm(plan.slackMm)}, left ${mm(plan.slackLeftMm)}${plan.isLead ? ', a new lead' : ''}`,
     `- ${figure(e.areaMm2)} mm², alone ${figure(e.aloneA, 1)} A, of ${e.loadedWires} loaded ${figure(e.bundledA, 1)}, weakest ${figure(e.weakest.amps, 1)} (${e.weakest.where}), place ${figure(e.placeC, 0)} °C, fuse ${e.fuseA ?? '–'} ${e.fuseProtects === undefined ? '' : e.fuseProtects ? 'protects' : 'does not protect'}`,
-    `- first refusals: ${list(plan.ranked.slice(0, 4).map(({ methodId, status }) => `${methodId} ${status}`))}`,
+    `- methods: ${list(plan.ranked.slice(0, 4).map(({ methodId, status }) => `${methodId} ${status}`))}`,
     '',
   ].join('\n');
 }

@@ -7,7 +7,7 @@ import {
 } from '../../harness/index.ts';
 import type { Lack, Tool } from '../../catalogue/index.ts';
 import { nestFor, nestInWords, toolAndNest } from '../../sizing/index.ts';
-import { bodyOf } from '../../terminal/index.ts';
+import { bodyOf, formOf } from '../../terminal/index.ts';
 import type { TerminalPart } from '../../stock/index.ts';
 import { figure } from '../../units/index.ts';
 import { wireFacts, type WireFacts, type WireSpec } from '../../wire/index.ts';
@@ -53,10 +53,19 @@ const fitsWords = (part: TerminalPart, wire: WireFacts, folded: boolean): string
 
 /** Tool and nest for the copper, and the jacket's nest where it is another one. */
 function closedBy(tool: Tool, part: TerminalPart, areaMm2: number): NonNullable<FittedTerminal['crimpedBy']> {
-  const what = { areaMm2, family: part.family, barrel: bodyOf(part) === 'bare' ? 'bare' : 'insulated' } as const;
+  const what = {
+    areaMm2,
+    family: part.family,
+    barrel: bodyOf(part) === 'bare' ? 'bare' : 'insulated',
+    ...(formOf(part.family).nestBy === 'barrel' ? { barrelRange: part.range } : {}),
+  } as const;
   const conductor = toolAndNest(tool, what);
   const nest = part.jacketMm === undefined ? undefined : nestFor(tool, what, 'jacket');
-  return { conductor, ...(nest && nest.stroke === 'jacket' ? { jacket: nestInWords(nest) } : {}) };
+  return {
+    conductor,
+    hasRatchet: tool.ratchet,
+    ...(nest && nest.stroke === 'jacket' ? { jacket: nestInWords(nest) } : {}),
+  };
 }
 
 function fitted(

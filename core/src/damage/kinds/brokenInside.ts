@@ -8,8 +8,10 @@ export const brokenInside = runKind({
   own: {},
   leaves: 'nothing',
   whyCut: () => 'Broken inside a whole jacket: all between the two good readings is cut out.',
-  readsAgain: ({ fromMm, toMm }, slackMm) =>
-    toMm - fromMm > slackMm
-      ? `Read once more between ${figure(fromMm, 0)} and ${figure(toMm, 0)} mm before anything is cut: the stretch of ${figure(toMm - fromMm, 0)} mm is longer than the slack of ${figure(slackMm, 0)}`
-      : undefined,
+  readsAgain: ({ fromMm, toMm, note }, slackMm) => {
+    // Once somebody has noted why it cannot be narrowed, it is cut as it is.
+    if (note !== undefined || toMm - fromMm <= (slackMm ?? 0)) return undefined;
+    const slack = slackMm === undefined ? 'and no slack is measured' : `and slack is ${figure(slackMm, 0)}`;
+    return `Read once more between ${figure(fromMm, 0)} and ${figure(toMm, 0)} mm before anything is cut: the stretch is ${figure(toMm - fromMm, 0)} mm ${slack}. Or note why it cannot be narrowed`;
+  },
 });

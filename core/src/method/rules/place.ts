@@ -17,6 +17,7 @@ const SENSITIVE: Partial<Record<CircuitKind, string>> = {
 export const PLACE_RULES: readonly Rule[] = [
   {
     id: 'wire.aluminium',
+    isOfWire: true,
     subject: 'wire',
     verdict: 'refuse',
     overridable: false,

@@ -36,6 +36,8 @@ export function nestsOf(
   for (const { nest, from, to } of drafts) {
     const [minMm2, maxMm2] = [numberOf(from), numberOf(to)];
     if (nest.name.trim() === '') return { wrong: 'Give each nest the name or number that stands beside it.' };
+    if (/[|;]/.test(nest.name))
+      return { wrong: `Name nest ${nest.name} without “|” and “;”: they part the cells of a table.` };
     if (!(minMm2 >= 0 && maxMm2 > minMm2))
       return { wrong: `Nest ${nest.name} goes from a smaller to a larger copper area in mm².` };
     nests.push({ ...nest, name: nest.name.trim(), range: { minMm2, maxMm2 } });

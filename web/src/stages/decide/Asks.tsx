@@ -1,5 +1,5 @@
 import type { Ask } from '@mendum/core';
-import { AnswerLink } from '../../answer/AnswerLink.tsx';
+import { AnswerLink } from '../AnswerLink.tsx';
 
 const DOES: Readonly<Record<Ask['does'], string>> = {
   order: 'Order',

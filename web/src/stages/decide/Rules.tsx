@@ -1,6 +1,6 @@
 import clsx from 'clsx';
 import { liftedAt, type RuleHit } from '@mendum/core';
-import { AnswerLink } from '../../answer/AnswerLink.tsx';
+import { AnswerLink } from '../AnswerLink.tsx';
 import { useOpenJob } from '../job.ts';
 
 const VERDICT: Record<RuleHit['verdict'], { readonly word: string; readonly colour: string }> = {

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import clsx from 'clsx';
 import { isAtCavity, liftedAt, WAY_WORDS, type FindingPlan, type RankedWay } from '@mendum/core';
-import { AnswerLink } from '../../answer/AnswerLink.tsx';
+import { AnswerLink } from '../AnswerLink.tsx';
 import { Button } from '../../ui/button.tsx';
 import { Figure } from '../../ui/units.tsx';
 import { useOpenJob } from '../job.ts';

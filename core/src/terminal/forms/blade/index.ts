@@ -10,6 +10,7 @@ const NARROW_MM = 4.8;
 /** Push-on blades, for the tabs of relays and switches. */
 export const blade: Form = {
   form: 'blade',
+  nestBy: 'barrel',
   body: 'insulated',
   serves: {
     tab: 0,

@@ -7,6 +7,7 @@ import type { Form } from '../../types.ts';
 /** Bullets, for what is parted often. */
 export const bullet: Form = {
   form: 'bullet',
+  nestBy: 'barrel',
   body: 'insulated',
   serves: {
     parted: 0,

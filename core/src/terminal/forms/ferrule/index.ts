@@ -12,6 +12,7 @@ const SOLDERED = 'Solder creeps under a screw, and the clamp works loose.';
 /** Ferrules, for screw clamps. */
 export const ferrule: Form = {
   form: 'ferrule',
+  nestBy: 'copper',
   body: 'insulated',
   serves: {
     clamp: 0,

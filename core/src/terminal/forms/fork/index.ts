@@ -7,6 +7,7 @@ import type { Form } from '../../types.ts';
 /** Forks: the screw stays in. */
 export const fork: Form = {
   form: 'fork',
+  nestBy: 'barrel',
   body: 'insulated',
   serves: {
     screwStays: 0,

@@ -36,6 +36,7 @@ const CONTACT_MILLIOHM: Readonly<Partial<Record<TerminalFamily, number>>> = {
 /** Pins and sockets, flat and round, that a housing holds by a lance. */
 export const housing: Form = {
   form: 'housing',
+  nestBy: 'copper',
   body: 'bare',
   serves: {
     housing: 0,

@@ -32,6 +32,7 @@ const to3 = (value: number): number => Math.round(value * 1000) / 1000;
 /** Compression lugs: the rings of heavy cable. */
 export const lug: Form = {
   form: 'lug',
+  nestBy: 'barrel',
   body: 'bare',
   serves: {
     stays: 0,

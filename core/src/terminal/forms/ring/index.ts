@@ -7,6 +7,7 @@ import type { Form } from '../../types.ts';
 /** Rings: they cannot come off, as a ground wants it. */
 export const ring: Form = {
   form: 'ring',
+  nestBy: 'barrel',
   body: 'insulated',
   serves: {
     stays: 0,

@@ -6,11 +6,11 @@ import { FULL_SHELF, type AnsweredAt } from '@mendum/core';
 import { makeStore } from '../app/store.ts';
 import { HarnessPage } from '../places/machines/HarnessPage.tsx';
 import { ShelfPlace } from '../places/shelf/ShelfPlace.tsx';
-import { DecideStage } from '../stages/decide/DecideStage.tsx';
-import { SurveyStage } from '../stages/survey/SurveyStage.tsx';
+import { DecideStage } from './decide/DecideStage.tsx';
+import { SurveyStage } from './survey/SurveyStage.tsx';
 import { circuitOf, findingOf, InJob, viewOf } from '../test/job.tsx';
 import { standInServer } from '../test/server.ts';
-import { pathOf } from './path.ts';
+import { pathOf } from '../answer/path.ts';
 
 const AROUND = { jobId: 'J', harnessId: 'H' };
 const { harness } = viewOf([]).job;

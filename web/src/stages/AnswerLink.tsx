@@ -1,7 +1,7 @@
 import { Link } from 'react-router';
 import type { AnsweredAt } from '@mendum/core';
-import { useOpenJob } from '../stages/job.ts';
-import { linkWords, pathOf } from './path.ts';
+import { useOpenJob } from './job.ts';
+import { linkWords, pathOf } from '../answer/path.ts';
 
 /** To the very field that answers what is asked, or lifts what is refused. */
 export function AnswerLink({ at }: { readonly at: AnsweredAt | undefined }) {
