@@ -116,14 +116,14 @@ function holdSteps(terminal: FittedTerminal): Draft[] {
   return [
     draft(
       'terminal',
-      'crimp',
+      'crimpTerminal',
       'Crimp the new terminal',
       `${tool ?? ''}${formOf(terminal.family).crimp({
         part,
         gripsJacket: terminal.gripsJacket,
         hasWireSeal: terminal.seal?.kind === 'wireSeal',
       })}`,
-      'Metal squeezed out, or longer than an uncrimped one: scrap, and change the setting first.',
+      formOf(terminal.family).crimpMistake,
     ),
   ];
 }
@@ -135,7 +135,7 @@ export function terminalSteps(work: CavityWork): Draft[] {
     return [
       draft(
         'terminal',
-        'crimp',
+        'crimpTerminal',
         'Crimp the new terminal',
         'Note the terminal’s family at the connector: strip, seal and die follow from it.',
         'A terminal of another family seats and makes no contact.',

@@ -65,21 +65,22 @@ const SOLDER_LOOK = look('pin.solder', 'Solder and potting', 'Before and after p
   bad('scrap', 'thick', 'Too thick for its cavity', 'Wetted too far.', 'New pin: draw the solder off and wet 2–3 mm.'),
   bad('rework', 'moves', 'Something moves', 'Not held before potting.', 'Tie the wire back and pot again.'),
 ]);
-const FUNCTION_LOOK = look(
-  'cavity.function',
-  'Every function of the connector',
-  'Switched and watched, not only the one that was mended.',
-  [
-    good('All of them work'),
-    bad(
-      'rework',
-      'wrong',
-      'Something else answers, or nothing does',
-      'Two wires are crossed.',
-      'Prove the mapping again, cavity by cavity.',
-    ),
-  ],
-);
+const functionLook = (inHousing: boolean) =>
+  look(
+    'cavity.function',
+    inHousing ? 'Every function of the connector' : 'Every function at this end',
+    'Switched and watched, not only the one that was mended.',
+    [
+      good('All of them work'),
+      bad(
+        'rework',
+        'wrong',
+        'Something else answers, or nothing does',
+        'Two wires are crossed.',
+        'Prove the mapping again, cavity by cavity.',
+      ),
+    ],
+  );
 
 /** The checks of work at a cavity, in the order in which they are made. */
 export function checksAtCavity(subject: ProvableAtCavity): Check[] {
@@ -103,6 +104,6 @@ export function checksAtCavity(subject: ProvableAtCavity): Check[] {
   if (subject.wireSeal || terminal?.seal === 'wireSeal') checks.push(SEAL_LOOK);
   if (subject.soldered) checks.push(SOLDER_LOOK);
   if (subject.seats && subject.inHousing) checks.push(SEAT_LOOK);
-  checks.push(FUNCTION_LOOK);
+  checks.push(functionLook(subject.inHousing));
   return checks;
 }

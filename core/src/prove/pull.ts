@@ -37,7 +37,10 @@ export function pullMinimumN(areaMm2: number): number {
 }
 
 /** A joint that stays in service is tugged to at most half of its minimum, N. */
-export const tugTargetN = (areaMm2: number): number => pullMinimumN(areaMm2) / 2;
+export const tugTargetN = (areaMm2: number): number => tugOf(pullMinimumN(areaMm2));
+
+/** At most half of a minimum pull, in whole newtons. */
+export const tugOf = (minimumN: number): number => Math.floor(minimumN / 2);
 
 /** Sample pulls and what they say; Cpk is missing when all pulls are alike. */
 export interface SampleRuling extends Ruling {

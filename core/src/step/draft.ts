@@ -18,6 +18,7 @@ const ACTS_OF: Record<StepDrawing, readonly Act[]> = {
   strip: ['strip'],
   fold: ['strip'],
   crimp: ['crimp'],
+  crimpTerminal: ['crimp'],
   press: ['crimp'],
   solder: ['iron'],
   shrink: ['hotAir'],

@@ -15,6 +15,7 @@ export type StepDrawing =
   | 'strip'
   | 'fold'
   | 'crimp'
+  | 'crimpTerminal'
   | 'wrap'
   | 'solder'
   | 'tug'

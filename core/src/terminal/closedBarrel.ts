@@ -36,3 +36,6 @@ export const closedBarrels = (family: TerminalFamily): readonly TerminalPart[] =
 /** How an insulated barrel is crimped. */
 export const closedBarrelCrimp = (name: string, support: TerminalPart['support']): string =>
   `${name}: barrel in its nest by colour dot, tongue out, seam to the smooth side. Wire in to the stop, jacket up to the barrel. Crimp halfway along it, never on the rim${support === 'metal' ? '; then a second crimp over the jacket, where the metal support is' : ''}.`;
+
+/** The mistake that people make with an insulated barrel. */
+export const CLOSED_BARREL_MISTAKE = 'The wrong nest is the fault that looks good: look for its mark, and pull.';

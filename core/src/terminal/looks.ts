@@ -54,7 +54,7 @@ export const openBarrelLook = (gripsJacket: boolean): Check =>
 
 /** The closed barrel of a ring, fork, blade or bullet. */
 export const closedBarrelLook = (title: string, hasMetalSupport: boolean): Check =>
-  look('terminal.crimp', title, 'From the side, then from the tongue.', [
+  look('closedBarrel.crimp', title, 'From the side, then from the tongue.', [
     good(
       hasMetalSupport
         ? 'Brush seen at the tongue, one crimp on the copper and one on the jacket'

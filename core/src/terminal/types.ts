@@ -33,6 +33,8 @@ export interface Form {
   contactMilliohm(family: TerminalFamily): number | undefined;
   /** How it is crimped, in a sentence about the part. */
   crimp(work: CrimpWork): string;
+  /** The mistake that people make in it. */
+  readonly crimpMistake: string;
   /** How it is fastened where it belongs; none where it sits in a housing. */
   fasten(
     family: TerminalFamily,

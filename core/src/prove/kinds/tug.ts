@@ -1,6 +1,7 @@
 import { figure } from '../../units/index.ts';
 import { readingKind, type CheckBase } from '../kind.ts';
 import { pass } from '../looks.ts';
+import { tugOf } from '../pull.ts';
 
 /** A pull on a joint that stays in service. */
 interface TugCheck extends CheckBase {
@@ -54,7 +55,7 @@ export const tugCheck = (minimumN: number): TugCheck & { readonly kind: 'tug' } 
   kind: 'tug',
   required: true,
   title: 'Tug',
-  how: `Pull straight to ${figure(minimumN / 2, 0)} N with a gauge and no further: it stays in service.`,
-  targetN: minimumN / 2,
+  how: `Pull straight to ${tugOf(minimumN)} N with a gauge and no further: it stays in service.`,
+  targetN: tugOf(minimumN),
   minimumN,
 });

@@ -69,6 +69,17 @@ export function StepDrawing({
           length,
           sealedBefore: joint?.seal.kind === 'builtIn',
         });
+      case 'crimpTerminal':
+        return (
+          <>
+            {wire(2, 250)}
+            <Copper x={250} wide={30} />
+            <rect x={280} y={Y - 22} width={150} height={44} rx={6} fill="var(--copper)" />
+            <rect x={430} y={Y - 10} width={150} height={20} fill="var(--copper)" />
+            <path d={`M355 ${Y - 66}v34m-9 -10l9 10l9 -10`} fill="none" stroke="var(--ink)" strokeWidth={4} />
+            <Caption x={355} words="on its barrel only" />
+          </>
+        );
       case 'wrap':
       case 'solder':
         return (

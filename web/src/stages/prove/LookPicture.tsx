@@ -1,11 +1,12 @@
 import type { ReactNode } from 'react';
 import { CAVITY_PICTURES } from './cavityPictures.tsx';
+import { END_PICTURES } from './endPictures.tsx';
 import { GLYPHS } from '../../glyph/index.ts';
 import { SEAL_PICTURES } from './sealPictures.tsx';
 
 /** What is seen, good and bad, by check and answer. */
 const PICTURES: ReadonlyMap<string, ReactNode> = new Map(
-  [SEAL_PICTURES, CAVITY_PICTURES, ...Object.values(GLYPHS).map(({ looks }) => looks)].flatMap((looks) =>
+  [SEAL_PICTURES, CAVITY_PICTURES, END_PICTURES, ...Object.values(GLYPHS).map(({ looks }) => looks)].flatMap((looks) =>
     Object.entries(looks),
   ),
 );

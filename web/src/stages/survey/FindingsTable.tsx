@@ -17,6 +17,7 @@ const KEY = 'inline-flex size-11 items-center justify-center rounded-sm hover:bg
 /** Everything found, a line each: circuit, picture and words, place, loss and slack. */
 export function FindingsTable({ onEdit, onRemove }: FindingsTableProps) {
   const { view, nodeName, circuitOf, selected, select, signed } = useOpenJob();
+  const isEnd = (nodeId: string): boolean => view.job.harness.nodes.find(({ id }) => id === nodeId)?.kind === 'end';
   const { plain, unit } = useLength();
   const runName = (id: string): string => view.job.harness.runs.find((run) => run.id === id)?.name ?? id;
   return (
@@ -73,7 +74,7 @@ export function FindingsTable({ onEdit, onRemove }: FindingsTableProps) {
                 {isAtCavity(finding) ? (
                   <>
                     {nodeName(finding.at.nodeId)} <Figure value={finding.at.cavity} />
-                    <span className="block text-soft">cavity</span>
+                    <span className="block text-soft">{isEnd(finding.at.nodeId) ? 'end' : 'cavity'}</span>
                   </>
                 ) : (
                   <>

@@ -1,6 +1,6 @@
 import { LOOSE_FAMILIES, tabOf, terminalForm } from '../../../harness/index.ts';
 import { bad, good, look } from '../../../prove/index.ts';
-import { closedBarrelCrimp, closedBarrels } from '../../closedBarrel.ts';
+import { CLOSED_BARREL_MISTAKE, closedBarrelCrimp, closedBarrels } from '../../closedBarrel.ts';
 import { closedBarrelLook } from '../../looks.ts';
 import type { Form } from '../../types.ts';
 
@@ -25,6 +25,7 @@ export const blade: Form = {
   staysOpen: 'The tab itself stays open to the wet.',
   soldered: 'allowed',
   contactMilliohm: (family) => ((tabOf(family) ?? 0) <= NARROW_MM ? 5 : 3),
+  crimpMistake: CLOSED_BARREL_MISTAKE,
   crimp: ({ part }) => closedBarrelCrimp(part.name, part.support),
   fasten: (family) => ({
     title: `Push the blade onto its ${tabOf(family) ?? ''} tab`.replace('  ', ' '),

@@ -1,6 +1,6 @@
 import { LOOSE_FAMILIES, terminalForm } from '../../../harness/index.ts';
 import { bad, good, look } from '../../../prove/index.ts';
-import { closedBarrelCrimp, closedBarrels } from '../../closedBarrel.ts';
+import { CLOSED_BARREL_MISTAKE, closedBarrelCrimp, closedBarrels } from '../../closedBarrel.ts';
 import { closedBarrelLook } from '../../looks.ts';
 import type { Form } from '../../types.ts';
 
@@ -22,6 +22,7 @@ export const bullet: Form = {
   staysOpen: 'The bullet itself stays open to the wet.',
   soldered: 'allowed',
   contactMilliohm: () => 5,
+  crimpMistake: CLOSED_BARREL_MISTAKE,
   crimp: ({ part }) => closedBarrelCrimp(part.name, part.support),
   fasten: () => ({
     title: 'Push the bullet into its socket',

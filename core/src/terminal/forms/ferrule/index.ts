@@ -26,6 +26,7 @@ export const ferrule: Form = {
   sealing: { refused: 'A screw clamp is open, and a ferrule in it cannot be sealed: it belongs inside a dry box.' },
   soldered: { refused: SOLDERED },
   contactMilliohm: () => undefined,
+  crimpMistake: 'Pressed on its collar it holds nothing.',
   crimp: ({ part }) =>
     `${part.name}: all strands in, level with its end. Press on its metal, never on its collar, in the nest of its size.`,
   fasten: () => ({
@@ -35,7 +36,7 @@ export const ferrule: Form = {
   }),
   isTugged: true,
   looks: () => [
-    look('terminal.crimp', 'Ferrule', 'From its end and from the side.', [
+    look('ferrule.crimp', 'Ferrule', 'From its end and from the side.', [
       good('Strands level with its end, pressed on its metal all along'),
       bad('scrap', 'collar', 'Pressed on its collar', 'In the die the wrong way.', CUT_OUT),
       bad(

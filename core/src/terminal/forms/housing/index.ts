@@ -50,6 +50,7 @@ export const housing: Form = {
   sealing: 'wireSeal',
   soldered: { refused: 'Solder runs into the spring of a contact, and it no longer fits its cavity.' },
   contactMilliohm: (family) => CONTACT_MILLIOHM[family],
+  crimpMistake: 'Metal squeezed out, or longer than an uncrimped one: scrap, and change the setting first.',
   crimp: ({ part, gripsJacket, hasWireSeal }) =>
     gripsJacket
       ? `${part.name}: conductor first, then jacket, each in its own nest, or both in one stroke${hasWireSeal ? '; the seal’s neck goes under the jacket crimp' : ''}. A brush of 0.5–1 mm shows, the jacket edge stands between the two crimps.`

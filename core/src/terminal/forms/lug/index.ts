@@ -46,12 +46,13 @@ export const lug: Form = {
   sealing: 'sleeve',
   soldered: { refused: 'A soldered lug lets go when it runs hot; a pressed one does not.' },
   contactMilliohm: () => ON_STUD_MILLIOHM,
+  crimpMistake: 'A die one size off: it closes, and the cable pulls out under load.',
   crimp: ({ part }) =>
     `${part.name}: strands in to the end of the barrel, 2 mm of copper seen before it. Die of this size, hexagonal or indent. Press beside the tongue first, then towards the wire. Close until the dies meet or the pump lets go.`,
   fasten: (family) => underScrew(family, 'lug'),
   isTugged: false,
   looks: () => [
-    look('terminal.crimp', 'Lug', 'From the side; look for the die’s mark.', [
+    look('lug.crimp', 'Lug', 'From the side; look for the die’s mark.', [
       good('Size of the die stamped in, copper seen to the end of the barrel, tongue straight'),
       bad('scrap', 'die', 'Another size stamped in, or none', 'Wrong die, or not closed to its end.', CUT_OUT),
       bad(

@@ -1,5 +1,5 @@
 import { LOOSE_FAMILIES, terminalForm } from '../../../harness/index.ts';
-import { closedBarrelCrimp, closedBarrels } from '../../closedBarrel.ts';
+import { CLOSED_BARREL_MISTAKE, closedBarrelCrimp, closedBarrels } from '../../closedBarrel.ts';
 import { closedBarrelLook } from '../../looks.ts';
 import { ON_STUD_MILLIOHM, underScrew } from '../../studs.ts';
 import type { Form } from '../../types.ts';
@@ -21,6 +21,7 @@ export const ring: Form = {
   sealing: 'sleeve',
   soldered: 'allowed',
   contactMilliohm: () => ON_STUD_MILLIOHM,
+  crimpMistake: CLOSED_BARREL_MISTAKE,
   crimp: ({ part }) => closedBarrelCrimp(part.name, part.support),
   fasten: (family) => underScrew(family, 'ring'),
   isTugged: true,
