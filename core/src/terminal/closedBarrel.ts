@@ -1,5 +1,6 @@
-import { terminalInWords, type TerminalFamily } from '../harness/index.ts';
+import { LOOSE_FAMILIES, terminalForm, terminalInWords, type TerminalFamily } from '../harness/index.ts';
 import { BARREL_CLASSES, usual, type TerminalPart } from '../stock/index.ts';
+import type { Form } from './types.ts';
 
 const capital = (words: string): string => `${words.charAt(0).toUpperCase()}${words.slice(1)}`;
 /** The name of a part of a family: "Ring M6". */
@@ -14,7 +15,7 @@ const BY_CLASS = {
 const BARREL_MM = 10;
 
 /** A family's terminals with a closed barrel: three sizes with a collar that insulates, and three with a tube and glue of their own. */
-export const closedBarrels = (family: TerminalFamily): readonly TerminalPart[] =>
+const closedBarrels = (family: TerminalFamily): readonly TerminalPart[] =>
   (['insulated', 'ownTube'] as const).flatMap((body) =>
     (['small', 'middle', 'large'] as const).map((size): TerminalPart => ({
       ...usual,
@@ -34,8 +35,24 @@ export const closedBarrels = (family: TerminalFamily): readonly TerminalPart[] =
   );
 
 /** How an insulated barrel is crimped. */
-export const closedBarrelCrimp = (name: string, support: TerminalPart['support']): string =>
+const closedBarrelCrimp = (name: string, support: TerminalPart['support']): string =>
   `${name}: barrel in its nest by colour dot, tongue out, seam to the smooth side. Wire in to the stop, jacket up to the barrel. Crimp halfway along it, never on the rim${support === 'metal' ? '; then a second crimp over the jacket, where the metal support is' : ''}.`;
 
 /** The mistake that people make with an insulated barrel. */
-export const CLOSED_BARREL_MISTAKE = 'The wrong nest is the fault that looks good: look for its mark, and pull.';
+const CLOSED_BARREL_MISTAKE = 'The wrong nest is the fault that looks good: look for its mark, and pull.';
+
+/** What every form on an insulated barrel has alike: how its barrel is chosen, crimped, sealed and tugged, and its usual parts. */
+export const onClosedBarrel = (form: Form['form']) =>
+  ({
+    form,
+    nestBy: 'barrel',
+    body: 'insulated',
+    solid: 'folded',
+    sealing: 'sleeve',
+    soldered: 'allowed',
+    crimpMistake: CLOSED_BARREL_MISTAKE,
+    crimp: ({ part }) => closedBarrelCrimp(part.name, part.support),
+    isTugged: true,
+    usual: LOOSE_FAMILIES.filter((family) => terminalForm(family) === form).flatMap(closedBarrels),
+    tools: [],
+  }) satisfies Partial<Form>;

@@ -1,14 +1,11 @@
-import { LOOSE_FAMILIES, terminalForm } from '../../../harness/index.ts';
 import { bad, good, look } from '../../../prove/index.ts';
-import { CLOSED_BARREL_MISTAKE, closedBarrelCrimp, closedBarrels } from '../../closedBarrel.ts';
+import { onClosedBarrel } from '../../closedBarrel.ts';
 import { closedBarrelLook } from '../../looks.ts';
 import type { Form } from '../../types.ts';
 
 /** Bullets, for what is parted often. */
 export const bullet: Form = {
-  form: 'bullet',
-  nestBy: 'barrel',
-  body: 'insulated',
+  ...onClosedBarrel('bullet'),
   serves: {
     parted: 0,
     stays: 'A bullet pulls apart; a ring cannot come off.',
@@ -17,19 +14,13 @@ export const bullet: Form = {
     clamp: 'A bullet does not go into a screw clamp.',
     housing: 'A bullet sits in no housing.',
   },
-  solid: 'folded',
-  sealing: 'sleeve',
   staysOpen: 'The bullet itself stays open to the wet.',
-  soldered: 'allowed',
   contactMilliohm: () => 5,
-  crimpMistake: CLOSED_BARREL_MISTAKE,
-  crimp: ({ part }) => closedBarrelCrimp(part.name, part.support),
   fasten: () => ({
     title: 'Push the bullet into its socket',
     detail: 'Home to its ring, feel it snap, then pull straight.',
     mistake: '4 and 5 mm look alike: a 4 in a 5 socket holds by its collar only.',
   }),
-  isTugged: true,
   looks: ({ part }) => [
     closedBarrelLook('Bullet', part.support === 'metal'),
     look('bullet.snap', 'Snapped in', 'Pull straight at the wire.', [
@@ -37,6 +28,4 @@ export const bullet: Form = {
       bad('rework', 'loose', 'Comes apart', 'Not home, or the other diameter.', 'Push home, or fit one of its size.'),
     ]),
   ],
-  usual: LOOSE_FAMILIES.filter((family) => terminalForm(family) === 'bullet').flatMap(closedBarrels),
-  tools: [],
 };
