@@ -5,11 +5,12 @@ export type AnsweredAt =
   | { readonly on: 'finding'; readonly findingId: string; readonly field: FindingField }
   | { readonly on: 'gate'; readonly entry: GateEntry }
   | { readonly on: 'fitting'; readonly nodeId: string; readonly cavity: string }
-  | { readonly on: 'node'; readonly nodeId: string; readonly field: 'lock' }
+  | { readonly on: 'node'; readonly nodeId: string; readonly field: NodeField }
   | { readonly on: 'circuit'; readonly circuitId: string; readonly field: CircuitField }
   | { readonly on: 'run'; readonly runId: string; readonly field: RunField }
   | { readonly on: 'shelf'; readonly name: string }
   | { readonly on: 'practice' };
+export type NodeField = 'lock' | 'family';
 export type FindingField = 'fromMm' | 'slackMm' | 'freedEndMm' | 'note' | 'insertWire';
 export type CircuitField = 'fuseA' | 'loadA' | 'wire';
 export type RunField = 'ambientC' | 'moisture' | 'vibration' | 'fuelVapour' | 'features';

@@ -4,12 +4,15 @@ import type { RankedMethod } from '../method/index.ts';
 import { figure } from '../units/index.ts';
 import { CANNOT_BE_C } from '../wire/index.ts';
 import { ADDED_WIRE } from './electrical.ts';
-import type { AnsweredAt, Ask, CircuitField, FindingField, RunField } from './askTypes.ts';
+import type { AnsweredAt, Ask, CircuitField, FindingField, NodeField, RunField } from './askTypes.ts';
 import type { DecideInput, Electrical, RankedWay } from './types.ts';
 
 /** What to order, line by line: how many, which, and what it takes. */
 export const orders = (lacks: readonly Lack[]): readonly Ask[] =>
   lacks.map((lack) => ({ does: 'order', words: `Order ${orderInWords(lack)}`, at: { on: 'shelf', name: lack.name } }));
+
+const eachOnce = (lacks: readonly Lack[]): readonly Lack[] =>
+  lacks.filter((lack, at) => lacks.findIndex(({ name }) => name === lack.name) === at);
 
 /** Which field lifts a refusal of that rule, at this finding; none where no field does. */
 export const liftedAt = (ruleId: string, finding: Finding): AnsweredAt | undefined => LIFTED[ruleId]?.(finding);
@@ -33,7 +36,7 @@ const atCavity =
         ? make(finding.freeCavity.nodeId, finding.freeCavity.cavity)
         : undefined;
 const onFitting = atCavity((nodeId, cavity) => ({ on: 'fitting', nodeId, cavity }));
-const onLock = atCavity((nodeId) => ({ on: 'node', nodeId, field: 'lock' }));
+const onNode = (field: NodeField) => atCavity((nodeId) => ({ on: 'node', nodeId, field }));
 
 /** By rule: the field that its refusal hangs on. */
 const LIFTED: Readonly<Record<string, (finding: Finding) => AnsweredAt | undefined>> = {
@@ -58,7 +61,9 @@ const LIFTED: Readonly<Record<string, (finding: Finding) => AnsweredAt | undefin
   'end.use': onFitting,
   'size.noPartHolds': onCircuit('wire'),
   'way.terminalUnknown': onFitting,
-  'way.lockUnknown': onLock,
+  'way.lockUnknown': onNode('lock'),
+  'way.otherFamily': onNode('family'),
+  'way.otherKeying': onNode('family'),
   'practice.crimpOnly': onPractice,
   'practice.solderStillAndDry': onPractice,
 };
@@ -119,12 +124,13 @@ export const asksWithoutWay = (
   nameOf: (way: RankedWay) => string,
   input: DecideInput,
 ): readonly Ask[] =>
-  thenMaker(
-    whatLifts(
+  thenMaker([
+    ...orders(eachOnce(ways.flatMap(({ lacks }) => lacks))),
+    ...whatLifts(
       ways.map((way) => ({ ...way, name: nameOf(way) })),
       input,
     ).slice(0, NAMED),
-  );
+  ]);
 
 /** Fuses that are made, A. */
 const FUSES_A = [1, 2, 3, 4, 5, 7.5, 10, 15, 20, 25, 30, 35, 40, 50, 60, 80, 100, 125, 150, 175, 200, 250, 300];

@@ -106,7 +106,7 @@ describe('the approach at a cavity, first that is possible', () => {
       'housing melted: a pigtail, and which ran hot',
       at('housingMelted'),
       { ...LAMP, node: { lock: 'frontLance' } },
-      { approach: 'pigtail', asks: asked(/^Which circuit ran hot/) },
+      { approach: 'pigtail', asks: [...asked(/^Which family is X2/), ...asked(/^Which circuit ran hot/)] },
       /no wire under 1.5/,
     ],
     [
@@ -120,7 +120,7 @@ describe('the approach at a cavity, first that is possible', () => {
           parts: NO_PIGTAILS.parts.map((part) => (part.kind === 'terminal' ? { ...part, quantity: 9 } : part)),
         },
       },
-      { approach: 'rehouse', asks: [] },
+      { approach: 'rehouse', asks: asked(/^Which family is X2/) },
       /new housing/,
     ],
     ['a plug', at('sealLost', { sort: 'plug' }), LAMP, { approach: 'refit' }, /The plug goes back/],

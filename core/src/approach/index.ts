@@ -24,6 +24,7 @@ export type {
   WorkShare,
 } from './types.ts';
 export { aloneOnWire, CAVITY_ACTS, COVER_IDS, WAYS } from './types.ts';
+export { hasWays, isOfFamily, otherConnector } from './ways/belongs.ts';
 export { WAY_WORDS } from './ways/work.ts';
 export { decide } from './decide.ts';
 export { jacketClusters, takenByOne } from './copper.ts';

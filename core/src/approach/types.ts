@@ -1,6 +1,6 @@
 import type { Catalogue, Lack } from '../catalogue/index.ts';
 import type { EarlierRepair, Finding, Stretch } from '../damage/index.ts';
-import type { LockFamily } from '../connector/index.ts';
+import type { Latch, LockFamily } from '../connector/index.ts';
 import type { Beyonds, Cavity, Circuit, HarnessNode, Run, TerminalFamily } from '../harness/index.ts';
 import type { MappingCard } from '../mapping/index.ts';
 import type { LeadSite, MethodStatus, RankedMethod, ReadyShelf, RuleHit, Site } from '../method/index.ts';
@@ -96,6 +96,9 @@ export interface CavityWork {
   readonly at: Cavity;
   readonly nodeName: string;
   readonly lock?: LockFamily | undefined;
+  /** How its two halves are held together, and the tool that frees its terminals; where they are noted. */
+  readonly latch?: Latch | undefined;
+  readonly releaseTool?: string | undefined;
   readonly name: string;
   readonly terminal?: FittedTerminal | undefined;
   readonly partIds: readonly string[];
@@ -108,6 +111,10 @@ export interface CavityWork {
   readonly warnings: readonly string[];
   /** What has to be noted before a terminal can be named, or why none can. */
   readonly unknown?: string | undefined;
+  /** Parts for the whole connector that lie on the shelf and were not taken, each with its reason. */
+  readonly passed: readonly string[];
+  /** What has to be noted of the connector or its part. */
+  readonly asks: readonly Ask[];
 }
 
 /** A way of covering a jacket whose copper is whole. Lengths in mm. */

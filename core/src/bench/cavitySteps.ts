@@ -1,5 +1,5 @@
 import type { CavityAct, CavityWork } from '../approach/index.ts';
-import { RELEASE_GUIDES } from '../connector/index.ts';
+import { LATCH_WORDS, RELEASE_GUIDES } from '../connector/index.ts';
 import { isInHousing } from '../harness/index.ts';
 import type { Habits } from '../practice/index.ts';
 import { draft, mm, type BenchStep, type Draft } from '../step/index.ts';
@@ -11,6 +11,9 @@ const POT_SET_S = 600;
 
 const cavity = ({ nodeName, at }: CavityWork): string => `${nodeName}, cavity ${at.cavity}`;
 
+/** How the two halves are parted, where it is noted. */
+const opening = ({ latch }: CavityWork): string => (latch === undefined ? '' : `${LATCH_WORDS[latch].opens} `);
+
 function freeSteps(work: CavityWork): Draft[] {
   const guide = work.lock === undefined ? undefined : RELEASE_GUIDES[work.lock];
   return [
@@ -18,9 +21,12 @@ function freeSteps(work: CavityWork): Draft[] {
       'free',
       'free',
       `Free the terminal of ${cavity(work)}`,
-      guide
-        ? guide.steps.join(' ')
-        : 'Note the cavity, look up how this housing holds its terminals, lift the lock piece first.',
+      [
+        guide
+          ? guide.steps.join(' ')
+          : 'Note the cavity, look up how this housing holds its terminals, lift the lock piece first.',
+        ...(work.releaseTool === undefined ? [] : [`The tool: ${work.releaseTool}.`]),
+      ].join(' '),
       guide?.never ?? 'The right wire in the wrong cavity is the most common mistake of all.',
     ),
   ];
@@ -86,7 +92,7 @@ function actSteps(act: CavityAct, work: CavityWork, habits: Habits, piece: InPie
                 'map',
                 'look',
                 'Write the cavities down',
-                `${piece.wires > 1 ? `All ${piece.wires} wires` : 'Each wire'} with its cavity, off the old housing, before anything is freed.`,
+                `${opening(work)}${piece.wires > 1 ? `All ${piece.wires} wires` : 'Each wire'} with its cavity, off the old housing, before anything is freed.`,
                 'Mating side and wire side are mirror images: read one side only.',
               ),
             ]
@@ -144,7 +150,7 @@ function actSteps(act: CavityAct, work: CavityWork, habits: Habits, piece: InPie
           'mapping',
           'look',
           'Prove the mapping',
-          `Mapping card of ${work.nodeName}: each pigtail wire by cavity, read through with the meter.`,
+          `${opening(work)}Mapping card of ${work.nodeName}: each pigtail wire by cavity, read through with the meter.`,
           'Its colours match nothing: by cavity, never by colour.',
         ),
       ];

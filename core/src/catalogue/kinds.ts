@@ -2,6 +2,7 @@ import { FAMILY_KINDS, FAMILY_TASKS, FAMILY_TOOLS, type ToolTask } from '../fami
 import {
   COMMON_TASKS,
   COMMON_TOOLS,
+  CONNECTOR_KIT,
   HOUSING,
   LOCK_PIECE,
   PIGTAIL,
@@ -29,6 +30,7 @@ export const PART_KINDS: readonly PartKind<Part>[] = [
   POTTING,
   HOUSING,
   LOCK_PIECE,
+  CONNECTOR_KIT,
   PIGTAIL,
 ];
 

@@ -1,6 +1,7 @@
 import type { FamilyPart, ToolTask } from '../family/index.ts';
 import type {
   AnyTool,
+  ConnectorKitPart,
   HousingPart,
   LockPiecePart,
   PigtailPart,
@@ -26,6 +27,7 @@ export type Part =
   | PottingPart
   | HousingPart
   | LockPiecePart
+  | ConnectorKitPart
   | PigtailPart;
 /** The part of one kind, where a kind may be one of several that share a shape. */
 export type PartOf<K extends Part['kind']> = Part extends infer P

@@ -15,3 +15,13 @@ export type { NumberedCavity } from './numbering.ts';
 export { mateCavities, neighbour, otherSide, seenCavities, turnedOn, viewInWords } from './face.ts';
 export { LOCK_FAMILIES, RELEASE_GUIDES } from './release.ts';
 export type { LockFamily, ReleaseGuide } from './release.ts';
+export {
+  IDENTITY_TEXTS,
+  identityInWords,
+  isSameName,
+  LATCH_WORDS,
+  LATCHES,
+  namesAgree,
+  releaseToolInWords,
+} from './identity.ts';
+export type { ConnectorIdentity, IdentityText, Latch } from './identity.ts';

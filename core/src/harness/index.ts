@@ -31,7 +31,7 @@ export {
   terminalForm,
   terminalInWords,
 } from './terminals.ts';
-export type { EndUse, Stud, TabMm, TerminalFamily, TerminalForm } from './terminals.ts';
+export type { EndUse, HousingFamily, Stud, TabMm, TerminalFamily, TerminalForm } from './terminals.ts';
 export { ambientC, isVibrating, isStill, vibrationInWords, moistureInWords, AMBIENT_BY_AREA_C } from './zone.ts';
 export { keepOuts, flexStretches } from './keepOuts.ts';
 export type { Clearances } from './keepOuts.ts';

@@ -1,5 +1,6 @@
 /** Terminals that sit in a housing: families by male width in mm, round pins by their size. */
 export const HOUSING_FAMILIES = ['0.64', '1.5', '2.8', '6.3', 'pin20', 'pin16', 'pin12'] as const;
+export type HousingFamily = (typeof HOUSING_FAMILIES)[number];
 /** Stud sizes that rings, forks and lugs are made for. */
 export const STUDS = ['M3', 'M4', 'M5', 'M6', 'M8', 'M10', 'M12'] as const;
 export type Stud = (typeof STUDS)[number];

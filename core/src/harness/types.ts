@@ -1,4 +1,4 @@
-import type { ConnectorFace, LockFamily } from '../connector/index.ts';
+import type { ConnectorFace, ConnectorIdentity, LockFamily } from '../connector/index.ts';
 import type { WireSpec } from '../wire/index.ts';
 import type { EndUse, Stud, TabMm, TerminalFamily } from './terminals.ts';
 
@@ -29,6 +29,8 @@ export interface HarnessNode {
   readonly ways?: number | undefined;
   /** Where a connector's cavities lie and how they are numbered. */
   readonly face?: ConnectorFace | undefined;
+  /** What is moulded and printed on it, of a connector. */
+  readonly identity?: ConnectorIdentity | undefined;
   /** How its terminals are held. */
   readonly lock?: LockFamily | undefined;
   /** Terminal family and seal by cavity. */

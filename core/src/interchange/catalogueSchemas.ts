@@ -2,25 +2,36 @@ import Joi from 'joi';
 import { PART_KINDS, TOOL_TASK_IDS, type Part } from '../catalogue/index.ts';
 import { NEST_BARRELS, NEST_STROKES, PART_COLOURS, type PartField, type PartKind } from '../stock/index.ts';
 import { TERMINAL_FAMILIES } from '../harness/index.ts';
-import { date, lengthMm, list, text } from './fields.ts';
-import { wireSchema } from './harnessSchemas.ts';
+import { area, cavityText, date, lengthMm, list, text } from './fields.ts';
+import { colourSchema, wireSchema } from './harnessSchemas.ts';
 
 const rangeSchema = Joi.object({
   minMm2: Joi.number().min(0).max(500).required(),
   maxMm2: Joi.number().greater(Joi.ref('minMm2')).max(500).required(),
 });
+const ratedC = Joi.number().min(40).max(600);
 const stocked = {
   id: text.required(),
   name: text.required(),
   quantity: Joi.number().integer().min(0).max(1e6).required(),
-  ratedC: Joi.number().min(40).max(600).required(),
+  ratedC: ratedC.required(),
   figuresFrom: Joi.valid('stamped', 'usual').default('usual'),
   place: text,
   colour: Joi.valid(...PART_COLOURS),
 };
 
+/** The wires of a pigtail, one for a cavity. */
+const leadsSchema = list(
+  Joi.object({ cavity: cavityText.required(), colour: colourSchema.required(), areaMm2: area.required(), ratedC }),
+)
+  .min(1)
+  .unique('cavity')
+  .messages({ 'array.unique': 'One wire comes out of a cavity: this one is there twice' });
+
 /** What a field of a part may hold, from what its kind says of it. */
 function fieldSchema(field: PartField): Joi.Schema {
+  if (field.type === 'text') return text.max(field.to);
+  if (field.type === 'leads') return leadsSchema.max(field.to);
   if (field.choices) return Joi.valid(...field.choices.map(({ value }) => value));
   const number = field.type === 'whole' ? Joi.number().integer() : Joi.number();
   const from = field.fromIsAllowed ? number.min(field.from) : number.greater(field.from);
@@ -44,9 +55,14 @@ function fieldsSchema(fields: readonly PartField[]): Joi.SchemaMap {
   );
 }
 
-const kindSchema = ({ kind, fields }: PartKind<Part>): { is: string; then: Joi.ObjectSchema } => ({
+const kindSchema = ({ kind, fields, problem }: PartKind<Part>): { is: string; then: Joi.ObjectSchema } => ({
   is: kind,
-  then: Joi.object({ kind: Joi.valid(kind).required(), ...stocked, ...fieldsSchema(fields) }),
+  then: Joi.object({ kind: Joi.valid(kind).required(), ...stocked, ...fieldsSchema(fields) }).custom(
+    (part: Part, helpers) => {
+      const why = problem?.(part);
+      return why === undefined ? part : helpers.message({ custom: why });
+    },
+  ),
 });
 
 /** A part of any kind, with the figures that its kind has. */

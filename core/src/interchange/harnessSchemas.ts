@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import { FACE_SIDES, LOCK_FAMILIES } from '../connector/index.ts';
+import { FACE_SIDES, IDENTITY_TEXTS, LATCHES, LOCK_FAMILIES } from '../connector/index.ts';
 import {
   AREAS,
   CIRCUIT_KINDS,
@@ -147,12 +147,18 @@ const faceSchema = Joi.object({
   numbering: numberingSchema.required(),
   renamed: Joi.object().pattern(Joi.string().max(10), Joi.string().trim().min(1).max(10)),
 });
+const identityText = Joi.string().trim().min(1).max(60);
+const identitySchema = Joi.object({
+  ...Object.fromEntries(Object.keys(IDENTITY_TEXTS).map((key) => [key, identityText])),
+  latch: Joi.valid(...LATCHES),
+});
 export const nodeSchema = Joi.object({
   id: id.required(),
   kind: Joi.valid(...NODE_KINDS).required(),
   name: text.required(),
   ways: count,
   face: faceSchema.when('kind', { is: 'connector', otherwise: Joi.forbidden() }),
+  identity: identitySchema.when('kind', { is: 'connector', otherwise: Joi.forbidden() }),
   lock: Joi.valid(...LOCK_FAMILIES).when('kind', { is: 'connector', otherwise: Joi.forbidden() }),
   fittings: Joi.object()
     .pattern(

@@ -6,6 +6,7 @@ const pigtailWire = Joi.object({
   cavity: cavityText.required(),
   colour: colourSchema.required(),
   size: sizeSchema.required(),
+  ratedC: Joi.number().min(40).max(600),
 });
 const continuity = Joi.object({
   cavity: cavityText.required(),

@@ -1,6 +1,6 @@
 import { describe, expect, it, test } from 'vitest';
 import { editCatalogue, FULL_SHELF, type CatalogueEdit } from '../catalogue/index.ts';
-import { readShelfTable, writeShelfTable, type TableProblem } from './shelfTable.ts';
+import { readShelfTable, writeShelfTable, type TableProblem, type TableReading } from './shelfTable.ts';
 
 const problemsOf = (rows: readonly (readonly string[])[]): readonly TableProblem[] => {
   const read = readShelfTable(rows);
@@ -34,6 +34,44 @@ describe('a shelf as a table', () => {
     expect(back.parts).toEqual(FULL_SHELF.parts.map((part) => ({ ...part })));
     expect(back.wires).toEqual(FULL_SHELF.wires);
     expect(back.tools).toEqual(FULL_SHELF.tools.map((tool) => ({ ...tool })));
+  });
+  it('a pigtail wire by wire, and a kit by its family', () => {
+    const line = (cells: Readonly<Record<string, string>>): TableReading =>
+      readShelfTable([Object.keys(cells), Object.values(cells)]);
+    const pigtail = {
+      Kind: 'pigtail',
+      Id: 'p4',
+      Name: 'Pigtail',
+      Quantity: '1',
+      'Rated °C': '105',
+      Ways: '4',
+      'Wire length mm': '200',
+    };
+    expect(line({ ...pigtail, Family: 'KD', 'Its wires': '1 red/white 2,5 85; A2 light blue 0.75' })).toMatchObject({
+      edits: [
+        {
+          part: {
+            family: 'KD',
+            leads: [
+              { cavity: '1', colour: { base: 'red', stripe: 'white' }, areaMm2: 2.5, ratedC: 85 },
+              { cavity: 'A2', colour: { base: 'light blue' }, areaMm2: 0.75 },
+            ],
+          },
+        },
+      ],
+    });
+    const why = (cells: Readonly<Record<string, string>>): string | undefined => {
+      const read = line({ ...pigtail, ...cells });
+      return read.ok ? undefined : read.problems[0]?.why;
+    };
+    expect(why({})).toBe('Say the copper of its wires: of each, or wire by wire.');
+    expect(why({ 'Its wires': '1 rouge 2.5' })).toBe(
+      '“1 rouge 2.5”: after the cavity comes the colour, as in “1 red/white 1.5 105”.',
+    );
+    expect(why({ 'Its wires': '1 red 1; 1 blue 1' })).toBe('Cavity 1 is there twice: one wire comes out of a cavity.');
+    expect(why({ 'Its wires': '1 red 1; 2 red 1; 3 red 1; 4 red 1; 5 red 1' })).toBe(
+      '5 wires cannot come out of 4 cavities.',
+    );
   });
   it('takes columns in any order, a decimal comma, and passes over empty lines', () => {
     const order = [4, 0, 1, 9, 2, 3, 8, 7, 6, 5];

@@ -1,4 +1,5 @@
 import {
+  fieldOf,
   fieldText,
   isPartKind,
   kindOf,
@@ -9,7 +10,7 @@ import {
   type Part,
   type Tool,
 } from '../catalogue/index.ts';
-import type { WireStock } from '../stock/index.ts';
+import { leadsInWords, readLeads, type PartField, type PigtailLead, type WireStock } from '../stock/index.ts';
 import { colourInWords, conductorInWords, type ColourName } from '../wire/index.ts';
 import { nestCell, nestsIn, numberIn } from './tableCells.ts';
 import { partSchema, toolSchema, wireStockSchema } from './catalogueSchemas.ts';
@@ -30,25 +31,32 @@ export type TableReading =
 interface Column {
   readonly title: string;
   readonly path: string;
-  readonly number: boolean;
+  readonly holds: 'number' | 'text' | 'leads';
 }
 
 const COMMON: readonly Column[] = [
-  { title: 'Id', path: 'id', number: false },
-  { title: 'Name', path: 'name', number: false },
-  { title: 'Quantity', path: 'quantity', number: true },
-  { title: 'Place', path: 'place', number: false },
-  { title: 'Colour', path: 'colour', number: false },
-  { title: 'Rated °C', path: 'ratedC', number: true },
-  { title: 'Figures from', path: 'figuresFrom', number: false },
+  { title: 'Id', path: 'id', holds: 'text' },
+  { title: 'Name', path: 'name', holds: 'text' },
+  { title: 'Quantity', path: 'quantity', holds: 'number' },
+  { title: 'Place', path: 'place', holds: 'text' },
+  { title: 'Colour', path: 'colour', holds: 'text' },
+  { title: 'Rated °C', path: 'ratedC', holds: 'number' },
+  { title: 'Figures from', path: 'figuresFrom', holds: 'text' },
 ];
+const HOLDS: Readonly<Record<PartField['type'], Column['holds']>> = {
+  number: 'number',
+  whole: 'number',
+  choice: 'text',
+  text: 'text',
+  leads: 'leads',
+};
 const titled = (title: string, unit: string | undefined): string => (unit === undefined ? title : `${title} ${unit}`);
 const columnsOf = (kind: Part['kind']): Column[] => [
   ...COMMON,
   ...kindOf(kind).fields.map((field) => ({
     title: titled(field.title, field.unit),
     path: field.path,
-    number: field.type !== 'choice',
+    holds: HOLDS[field.type],
   })),
 ];
 const TOOL_COLUMNS = [
@@ -83,6 +91,17 @@ const HEADERS: readonly string[] = [
 ];
 
 const cell = (value: unknown): string => (typeof value === 'string' || typeof value === 'number' ? String(value) : '');
+
+const cellOf = (part: Part, { path, holds }: Column): string =>
+  holds === 'leads' ? leadsInWords((fieldOf(part, path) ?? []) as readonly PigtailLead[]) : fieldText(part, path);
+
+/** What a cell holds; what cannot be read stays as it is, for the schema to refuse. */
+function valueIn(text: string, holds: Column['holds']): unknown {
+  if (holds === 'number') return numberIn(text);
+  if (holds === 'text') return text;
+  const read = readLeads(text);
+  return read.ok ? read.leads : text;
+}
 
 function toolCells(tool: Tool): Record<string, string> {
   return {
@@ -121,10 +140,7 @@ export function writeShelfTable(catalogue: Catalogue): string[][] {
   return [
     [...HEADERS],
     ...catalogue.parts.map((part) =>
-      line(
-        part.kind,
-        Object.fromEntries(columnsOf(part.kind).map((column) => [column.title, fieldText(part, column.path)])),
-      ),
+      line(part.kind, Object.fromEntries(columnsOf(part.kind).map((column) => [column.title, cellOf(part, column)]))),
     ),
     ...catalogue.tools.map((tool) => line('tool', toolCells(tool))),
     ...catalogue.wires.map((stock) => line('wire', wireCells(stock))),
@@ -155,7 +171,10 @@ function thingOf(
   kind: string,
   get: (title: string) => string,
 ):
-  | { readonly thing: object; readonly columns: readonly { readonly path: string; readonly title: string }[] }
+  | {
+      readonly thing: object;
+      readonly columns: readonly { readonly path: string; readonly title: string; readonly holds?: Column['holds'] }[];
+    }
   | undefined {
   if (kind === 'tool') {
     const [from, to, families, nests, until] = [
@@ -213,9 +232,20 @@ function thingOf(
   let thing: object = { kind };
   for (const column of columns) {
     const text = get(column.title);
-    if (text !== '') thing = withField(thing, column.path, column.number ? numberIn(text) : text);
+    if (text !== '') thing = withField(thing, column.path, valueIn(text, column.holds));
   }
   return { thing, columns };
+}
+
+/** Why the wires of a pigtail cannot be read, where that is what is wrong with a column. */
+function unreadLeads(
+  columns: readonly { readonly title: string; readonly holds?: Column['holds'] }[],
+  title: string,
+  get: (title: string) => string,
+): string | undefined {
+  if (columns.find((one) => one.title === title)?.holds !== 'leads') return undefined;
+  const read = readLeads(get(title));
+  return read.ok ? undefined : read.why;
 }
 
 const SCHEMAS = { tool: toolSchema, wire: wireStockSchema } as const;
@@ -284,7 +314,7 @@ export function readShelfTable(rows: readonly (readonly string[])[]): TableReadi
         line,
         column,
         value: cell(headers.includes(column) ? get(column) : detail.context?.value),
-        why: `${detail.message.replaceAll('"', '')}.`,
+        why: unreadLeads(made.columns, column, get) ?? `${detail.message.replaceAll('"', '').replace(/\.$/, '')}.`,
       });
     }
     if (checked.error) return;

@@ -5,6 +5,8 @@ export interface PigtailWire {
   readonly cavity: string;
   readonly colour: WireColour;
   readonly size: WireSize;
+  /** What its jacket stands, °C, where it is known. */
+  readonly ratedC?: number | undefined;
 }
 
 /** One joint: the harness wire of a circuit with the pigtail wire out of a cavity. */

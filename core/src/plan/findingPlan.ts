@@ -42,6 +42,7 @@ const passedOver = ({ method, cavity }: Decided['decision']): readonly string[] 
   ...(cavity?.terminals.find(
     ({ part, attach }) => part?.id === cavity.terminal?.partId && attach === cavity.terminal?.attach,
   )?.passed ?? []),
+  ...(cavity?.passed ?? []),
 ];
 
 /** A decision with its place made into the plan of its finding. */

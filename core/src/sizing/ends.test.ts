@@ -5,7 +5,6 @@ import { facts } from '../test/samples.ts';
 import {
   balanceSides,
   centreWindowOfLead,
-  pigtailFits,
   terminalFits,
   fitWireSeal,
   leadLengthMm,
@@ -73,12 +72,6 @@ describe('parts for the end of a wire', () => {
   ])('seal on a jacket of %f mm: %s', (jacket, id) =>
     expect(fitWireSeal(partsOf(GENERIC_PARTS, 'wireSeal'), jacket)?.id).toBe(id),
   );
-  it('a pigtail has the ways and no wire smaller', () => {
-    const pigtails = partsOf(GENERIC_PARTS, 'pigtail');
-    expect(pigtailFits(pigtails, 3, 3, 1.3)[0]?.id).toBe('pigtail-3-1.5');
-    expect(pigtailFits(pigtails, undefined, 4, 0.5)[0]?.id).toBe('pigtail-4-0.75');
-    expect(pigtailFits(pigtails, 2, 2, 4)).toEqual([]);
-  });
 });
 
 describe('a new lead', () => {

@@ -4,7 +4,6 @@ export { balanceSides, MOST_IN_A_JOINT } from './balance.ts';
 export {
   fitWireSeal,
   newTerminalTakesMm,
-  pigtailFits,
   takesJacket,
   terminalFits,
   wireSealFits,
@@ -43,3 +42,4 @@ export { chooseInsertWire } from './insertWire.ts';
 export type { InsertWireChoice } from './insertWire.ts';
 export { hasNest, nestFor, nestInWords, toolAndNest } from './nests.ts';
 export type { ToClose } from './nests.ts';
+export { leadAt, pigtailWire } from './pigtail.ts';

@@ -7,7 +7,6 @@ import {
   byPreference,
   holds,
   overSleeveMm,
-  pigtailFits,
   recoveredLengthMm,
   recoveredWallMm,
   sleeveCutMm,
@@ -162,27 +161,6 @@ describe('the end of a wire', () => {
     });
     const seals = [seal('large', 1, 3), seal('small', 1, 2), seal('none', 2.5, 3)];
     expect(wireSealFits(seals, 1.9).map(({ id }) => id)).toEqual(['small', 'large']);
-  });
-  const pigtail = (id: string, ways: number, areaMm2: number) => ({
-    ...terminal(id, {}),
-    kind: 'pigtail' as const,
-    ways,
-    areaMm2,
-    leadMm: 200,
-  });
-  test.each<[string, number | undefined, number, number, string]>([
-    ['ways known', 4, 2, 1.5, 'cd'],
-    ['ways not known: enough for its wires', undefined, 3, 1.5, 'cd'],
-    ['ways not known, few wires: the fewest ways of the least copper', undefined, 2, 1.5, 'bcd'],
-    ['five hundredths of the copper less is still taken', 2, 2, 1.5 / 0.95, 'b'],
-    ['more is not', 2, 2, 1.5 / 0.94, ''],
-  ])('a pigtail, %s', (_why, ways, wires, areaMm2, ids) => {
-    const parts = [pigtail('d', 4, 2.5), pigtail('c', 4, 1.5), pigtail('b', 2, 1.5), pigtail('a', 2, 0.75)];
-    expect(
-      pigtailFits(parts, ways, wires, areaMm2)
-        .map(({ id }) => id)
-        .join(''),
-    ).toBe(ids);
   });
 });
 

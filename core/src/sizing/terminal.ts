@@ -1,4 +1,4 @@
-import type { JacketRange, PigtailPart, TerminalPart, WireSealPart } from '../stock/index.ts';
+import type { JacketRange, TerminalPart, WireSealPart } from '../stock/index.ts';
 import type { WireFacts } from '../wire/index.ts';
 import { byPreference, holds, RANGE_TOLERANCE } from './barrel.ts';
 
@@ -33,20 +33,6 @@ export const wireSealFits = (parts: readonly WireSealPart[], jacketMm: number): 
 /** The wire seal that takes a jacket; the smaller of two that do. */
 export const fitWireSeal = (parts: readonly WireSealPart[], jacketMm: number): WireSealPart | undefined =>
   wireSealFits(parts, jacketMm)[0];
-
-/** The pigtails with the connector's ways, or enough for its wires where they are not known, and no wire smaller than 0.95 of the circuit's copper: the least copper first, then the fewest ways. */
-export const pigtailFits = (
-  parts: readonly PigtailPart[],
-  ways: number | undefined,
-  wires: number,
-  areaMm2: number,
-): readonly PigtailPart[] =>
-  parts
-    .filter(
-      (part) =>
-        (ways === undefined ? part.ways >= wires : part.ways === ways) && part.areaMm2 >= 0.95 * areaMm2 - 1e-12,
-    )
-    .sort(byPreference((part) => ({ upperLimitMm2: part.areaMm2, diameterMm: part.ways, lengthMm: 0 })));
 
 /** What a new terminal takes of its tail: its strip, 2 mm, and what is lost; mm. */
 export const newTerminalTakesMm = (stripMm: number, lostMm: number): number => stripMm + TERMINAL_EXTRA_MM + lostMm;

@@ -1,6 +1,9 @@
-import { LOCK_FAMILIES, RELEASE_GUIDES } from '../connector/index.ts';
+import { identityInWords, LOCK_FAMILIES, RELEASE_GUIDES } from '../connector/index.ts';
+import { HOUSING_FAMILIES, terminalInWords } from '../harness/index.ts';
 import { figure } from '../units/index.ts';
 import type {
+  ConnectorKitPart,
+  ConnectorPart,
   HousingPart,
   JacketRange,
   LockPiecePart,
@@ -9,8 +12,21 @@ import type {
   PottingPart,
   WireSealPart,
 } from './ends.ts';
-import { areaField, choiceField, countField, jacketFields, mmField, type PartKind } from './kind.ts';
-import { HOUSINGS, LOCK_PIECES, PIGTAILS, PLUGS, POTTINGS, WIRE_SEALS } from './usualEnds.ts';
+import {
+  areaField,
+  choiceField,
+  countField,
+  jacketFields,
+  mayLack,
+  mmField,
+  rangeFields,
+  rangeInWords,
+  textField,
+  type PartField,
+  type PartKind,
+} from './kind.ts';
+import { leadInWords } from './leads.ts';
+import { CONNECTOR_KITS, HOUSINGS, LOCK_PIECES, PIGTAILS, PLUGS, POTTINGS, WIRE_SEALS } from './usualEnds.ts';
 
 const MOST_WAYS = 400;
 const ways = countField('ways', 'Ways', 1, MOST_WAYS);
@@ -48,12 +64,22 @@ export const POTTING: PartKind<PottingPart> = {
   usual: POTTINGS,
 };
 
+/** How a connector's part is known. */
+const known: readonly PartField[] = [
+  textField('family', 'Family'),
+  textField('keying', 'Keying'),
+  textField('partNumber', 'Part number'),
+];
+/** "4-way, family KD, keying B". */
+const connector = (part: ConnectorPart): string =>
+  [`${part.ways}-way`, identityInWords(part)].filter((words) => words !== '').join(', ');
+
 export const HOUSING: PartKind<HousingPart> = {
   kind: 'housing',
   words: 'housing',
   group: 'housings',
-  fields: [lock, ways],
-  fits: (part) => `${part.ways}-way`,
+  fields: [lock, ways, ...known],
+  fits: connector,
   usual: HOUSINGS,
 };
 
@@ -61,16 +87,52 @@ export const LOCK_PIECE: PartKind<LockPiecePart> = {
   kind: 'lockPiece',
   words: 'lock piece',
   group: 'housings',
-  fields: [lock, ways],
-  fits: (part) => `${part.ways}-way`,
+  fields: [lock, ways, ...known],
+  fits: connector,
   usual: LOCK_PIECES,
+};
+
+export const CONNECTOR_KIT: PartKind<ConnectorKitPart> = {
+  kind: 'connectorKit',
+  words: 'connector kit',
+  group: 'housings',
+  fields: [
+    lock,
+    ways,
+    ...known,
+    choiceField(
+      'terminal',
+      'Terminals',
+      HOUSING_FAMILIES.map((value) => ({ value, words: terminalInWords(value) })),
+    ),
+    ...rangeFields('range'),
+    ...jacketFields(true),
+    mmField('stripMm', 'Strip'),
+    ...jacketFields(true, 'sealMm', 'Seals for jackets'),
+  ],
+  fits: (part) =>
+    `${connector(part)}, ${terminalInWords(part.terminal)}, ${rangeInWords(part.range)}${part.sealMm ? ', sealed' : ''}`,
+  usual: CONNECTOR_KITS,
 };
 
 export const PIGTAIL: PartKind<PigtailPart> = {
   kind: 'pigtail',
   words: 'pigtail',
   group: 'housings',
-  fields: [ways, areaField('areaMm2', 'Copper of each wire'), mmField('leadMm', 'Wire length')],
-  fits: (part) => `${part.ways}-way, ${figure(part.areaMm2)} mm², ${figure(part.leadMm, 0)} mm long`,
+  fields: [
+    ways,
+    ...known,
+    mayLack(areaField('areaMm2', 'Copper of each wire')),
+    { path: 'leads', title: 'Its wires', type: 'leads', from: 0, to: MOST_WAYS, optional: true },
+    mmField('leadMm', 'Wire length'),
+  ],
+  fits: (part) =>
+    `${connector(part)}, ${part.leads ? part.leads.map(leadInWords).join(', ') : `${figure(part.areaMm2 ?? 0)} mm²`}, ${figure(part.leadMm, 0)} mm long`,
+  problem: ({ areaMm2, leads, ways: count }) =>
+    areaMm2 === undefined && (leads === undefined || leads.length === 0)
+      ? 'Say the copper of its wires: of each, or wire by wire.'
+      : leads !== undefined && leads.length > count
+        ? `${leads.length} wires cannot come out of ${count} cavities.`
+        : undefined,
   usual: PIGTAILS,
 };

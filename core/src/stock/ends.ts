@@ -1,5 +1,6 @@
-import type { LockFamily } from '../connector/index.ts';
-import type { TerminalFamily } from '../harness/index.ts';
+import type { ConnectorIdentity, LockFamily } from '../connector/index.ts';
+import type { HousingFamily, TerminalFamily } from '../harness/index.ts';
+import type { PigtailLead } from './leads.ts';
 import type { Range, Stocked } from './stocked.ts';
 
 /** Jacket diameters that something takes, mm. */
@@ -48,25 +49,43 @@ export interface PottingPart extends Stocked {
   readonly kind: 'potting';
 }
 
+/** What a connector's part is known by: what fits a connector fits its family, keying and ways. */
+export interface ConnectorPart extends Stocked, Pick<ConnectorIdentity, 'family' | 'partNumber' | 'keying'> {
+  readonly ways: number;
+}
+
 /** A housing without its terminals, known by the way in which it holds them and by its cavities. */
-export interface HousingPart extends Stocked {
+export interface HousingPart extends ConnectorPart {
   readonly kind: 'housing';
   readonly lock: LockFamily;
-  readonly ways: number;
 }
 
 /** The piece that locks all terminals of a housing. */
-export interface LockPiecePart extends Stocked {
+export interface LockPiecePart extends ConnectorPart {
   readonly kind: 'lockPiece';
   readonly lock: LockFamily;
-  readonly ways: number;
+}
+
+/** A whole connector in a bag: a housing with its lock piece, a terminal for each cavity, and their seals where it is a sealed one. */
+export interface ConnectorKitPart extends ConnectorPart {
+  readonly kind: 'connectorKit';
+  readonly lock: LockFamily;
+  /** Its terminals, all alike: family, copper, jackets that their wings grip, strip in mm. */
+  readonly terminal: HousingFamily;
+  readonly range: Range;
+  readonly jacketMm?: JacketRange | undefined;
+  readonly stripMm: number;
+  /** Jackets that its seals take; absent where it has none. */
+  readonly sealMm?: JacketRange | undefined;
 }
 
 /** A connector with wires crimped in, to be joined wire by wire. */
-export interface PigtailPart extends Stocked {
+export interface PigtailPart extends ConnectorPart {
   readonly kind: 'pigtail';
-  readonly ways: number;
-  /** Copper of each of its wires, mm², and their length, mm. */
-  readonly areaMm2: number;
+  /** Copper of each of its wires, mm², where they are all alike and nobody has listed them. */
+  readonly areaMm2?: number | undefined;
+  /** Its wires one by one: then no others are there. */
+  readonly leads?: readonly PigtailLead[] | undefined;
+  /** Length of its wires, mm. */
   readonly leadMm: number;
 }

@@ -10,6 +10,7 @@ export {
   ofKind,
   rangeFields,
   rangeInWords,
+  textField,
   SHELF_GROUPS,
   usual,
 } from './kind.ts';
@@ -18,6 +19,8 @@ export { SLEEVE_SERIES, SLEEVE_SERIES_WORDS } from './supplyTypes.ts';
 export type { SleevePart, SleeveSeries, SolderPart, TapePart } from './supplyTypes.ts';
 export { SLEEVE, SOLDER, TAPE } from './supplies.ts';
 export type {
+  ConnectorKitPart,
+  ConnectorPart,
   HousingPart,
   JacketRange,
   LockPiecePart,
@@ -29,7 +32,9 @@ export type {
   WireSealPart,
 } from './ends.ts';
 export { TERMINAL_BODIES } from './ends.ts';
-export { HOUSING, LOCK_PIECE, PIGTAIL, PLUG, POTTING, WIRE_SEAL } from './endKinds.ts';
+export { leadInWords, leadsInWords, readLeads } from './leads.ts';
+export type { LeadsReading, PigtailLead } from './leads.ts';
+export { CONNECTOR_KIT, HOUSING, LOCK_PIECE, PIGTAIL, PLUG, POTTING, WIRE_SEAL } from './endKinds.ts';
 export { COMMON_TASKS, COMMON_TOOLS, NEST_BARRELS, NEST_STROKES } from './tools.ts';
 export type { AnyTool, CommonTask, Nest, Task, WireStock } from './tools.ts';
 export { BARE_NESTS, BARREL_CLASSES, BARREL_NESTS, colourDisagreement } from './colour.ts';

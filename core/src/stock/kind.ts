@@ -18,7 +18,8 @@ export interface PartField {
   readonly path: string;
   readonly title: string;
   readonly unit?: 'mm' | 'mm²' | 'A';
-  readonly type: 'number' | 'whole' | 'choice';
+  /** `text` is a name or number as it stands on the part, `leads` its wires one by one. */
+  readonly type: 'number' | 'whole' | 'choice' | 'text' | 'leads';
   /** It is above this, or at least this where `fromIsAllowed`. */
   readonly from: number;
   readonly fromIsAllowed?: boolean;
@@ -49,6 +50,8 @@ export interface PartKind<P extends AnyPart = AnyPart> {
   readonly fields: readonly PartField[];
   /** What a part takes, in a few words. */
   fits(part: P): string;
+  /** What is wrong with its fields together. */
+  problem?(this: void, part: P): string | undefined;
   /** One of each usual size; none is there until a shop counts it. */
   readonly usual: readonly P[];
   /** One stick, roll or reel does for many joints; of all others a joint or a cavity takes one each. */
@@ -83,6 +86,7 @@ export const rangeInWords = (range: Range): string => `${figure(range.minMm2)}�
 const MOST_MM = 500;
 const MOST_MM2 = 500;
 const MOST_JACKET_MM = 100;
+const MOST_SIGNS = 60;
 
 /** A length or a thickness: above 0, to 500 mm, where nothing else is said. */
 export const mmField = (path: string, title: string, from = 0, to = MOST_MM): PartField => ({
@@ -115,9 +119,9 @@ export const rangeFields = (path: string, title = 'Copper'): readonly PartField[
   },
 ];
 /** Jackets that something takes. @param optional whether a part may have none */
-export const jacketFields = (optional = false): readonly PartField[] => [
-  { ...mmField('jacketMm.minMm', 'Jacket from', 0, MOST_JACKET_MM), fromIsAllowed: true, optional },
-  { ...mmField('jacketMm.maxMm', 'Jacket to', 0, MOST_JACKET_MM), above: 'jacketMm.minMm', optional },
+export const jacketFields = (optional = false, path = 'jacketMm', title = 'Jacket'): readonly PartField[] => [
+  { ...mmField(`${path}.minMm`, `${title} from`, 0, MOST_JACKET_MM), fromIsAllowed: true, optional },
+  { ...mmField(`${path}.maxMm`, `${title} to`, 0, MOST_JACKET_MM), above: `${path}.minMm`, optional },
 ];
 /** Copper of each wire, mm². */
 export const areaField = (path: string, title: string): PartField => ({
@@ -145,6 +149,16 @@ export const choiceField = (path: string, title: string, choices: readonly Field
   from: 0,
   to: 0,
   choices,
+});
+
+/** A name or number as it stands on the part, to 60 signs; a part may be without. */
+export const textField = (path: string, title: string): PartField => ({
+  path,
+  title,
+  type: 'text',
+  from: 0,
+  to: MOST_SIGNS,
+  optional: true,
 });
 
 /** The same field, which a part may be without. */

@@ -1,5 +1,13 @@
 import { LOCK_FAMILIES, RELEASE_GUIDES } from '../connector/index.ts';
-import type { HousingPart, LockPiecePart, PigtailPart, PlugPart, PottingPart, WireSealPart } from './ends.ts';
+import type {
+  ConnectorKitPart,
+  HousingPart,
+  LockPiecePart,
+  PigtailPart,
+  PlugPart,
+  PottingPart,
+  WireSealPart,
+} from './ends.ts';
 import { usual } from './kind.ts';
 
 const wireSeal = (minMm: number, maxMm: number): WireSealPart => ({
@@ -61,3 +69,19 @@ export const PIGTAILS: readonly PigtailPart[] = [2, 3, 4, 6].flatMap((ways) => [
   pigtail(ways, 1.5),
   pigtail(ways, 2.5),
 ]);
+
+const connectorKit = (ways: number): ConnectorKitPart => ({
+  ...usual,
+  kind: 'connectorKit',
+  id: `connectorKit-${ways}`,
+  name: `Connector kit ${ways}-way, sealed, 1.5 mm terminals`,
+  lock: 'frontLance',
+  ways,
+  terminal: '1.5',
+  range: { minMm2: 0.5, maxMm2: 1.5 },
+  jacketMm: { minMm: 1.2, maxMm: 2.4 },
+  stripMm: 4.5,
+  sealMm: { minMm: 1.2, maxMm: 2.4 },
+  ratedC: 125,
+});
+export const CONNECTOR_KITS: readonly ConnectorKitPart[] = [2, 4, 6].map(connectorKit);

@@ -20,6 +20,7 @@ export {
   conductorInWords,
   isAluminium,
   jacketDiameterMm,
+  jacketOfClass,
   ratedC,
   wireFacts,
   wireInWords,

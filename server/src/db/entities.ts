@@ -34,6 +34,7 @@ export const NodeEntity = new EntitySchema<Rows.NodeRow>({
     name: text,
     ways: optional(whole),
     face: optional(json),
+    identity: optional(json),
     lock: optional(text),
     fittings: optional(json),
   },

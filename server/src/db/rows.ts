@@ -8,6 +8,7 @@ import type {
   HarnessNode,
   Held,
   LayoutWishes,
+  ConnectorIdentity,
   LockFamily,
   MappingCard,
   Practice,
@@ -39,6 +40,7 @@ export interface NodeRow {
   name: string;
   ways: number | null;
   face: ConnectorFace | null;
+  identity: ConnectorIdentity | null;
   lock: LockFamily | null;
   fittings: HarnessNode['fittings'] | null;
 }

@@ -1,4 +1,13 @@
-import type { Circuit, CircuitKind, ColourName, HarnessNode, LockFamily, TerminalFamily, WireSpec } from '@mendum/core';
+import type {
+  Circuit,
+  CircuitKind,
+  ColourName,
+  ConnectorIdentity,
+  HarnessNode,
+  LockFamily,
+  TerminalFamily,
+  WireSpec,
+} from '@mendum/core';
 
 /** A stranded, thin-wall, cross-linked wire, as most of the demo's machines have. */
 export const wire = (
@@ -14,6 +23,23 @@ export const wire = (
   ...more,
 });
 
+/** Series of connectors, made up, by the way in which they hold their terminals. */
+const SERIES: Readonly<Record<LockFamily, string>> = {
+  frontLance: 'Vellin F',
+  rearRetainer: 'Vellin R',
+  liftedWedge: 'Vellin W',
+  slidingLock: 'Vellin S',
+  leverBlock: 'Vellin B',
+  roundInsert: 'Vellin P',
+};
+/** What is printed on a connector of a series: the number ends with its cavities. */
+export const identityOf = (lock: LockFamily, ways: number): ConnectorIdentity => ({
+  family: SERIES[lock],
+  partNumber: `${SERIES[lock].replace('ellin ', '')}-${String(ways).padStart(2, '0')}`,
+  latch: lock === 'leverBlock' ? 'lever' : 'latch',
+  ...(lock === 'frontLance' ? { releaseTool: 'Flat release tool', releaseToolNumber: 'VT-3' } : {}),
+});
+
 /** A connector of rows and columns, numbered row by row on its mating side with the latch up. */
 export const connector = (id: string, rows: number, columns: number, lock: LockFamily): HarnessNode => ({
   id,
@@ -21,6 +47,7 @@ export const connector = (id: string, rows: number, columns: number, lock: LockF
   name: id,
   ways: rows * columns,
   lock,
+  identity: identityOf(lock, rows * columns),
   face: { layout: { kind: 'rows', rows, columns }, numbering: { kind: 'rowWise' } },
 });
 

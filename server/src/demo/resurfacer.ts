@@ -1,5 +1,5 @@
 import { joinsByCavity, type Harness, type Job, type Machine, type PigtailWire } from '@mendum/core';
-import { circuit, connector, dayFrom, fitted, momentFrom, wire } from './parts.ts';
+import { circuit, connector, dayFrom, fitted, identityOf, momentFrom, wire } from './parts.ts';
 
 const KIVANTO: Machine = { id: 'kivanto-9', name: 'Kivanto 9', kind: 'ice resurfacer', systemVoltageV: 48 };
 
@@ -20,6 +20,7 @@ const BLADE_LOOM: Harness = {
         name: 'X22',
         ways: 4,
         lock: 'rearRetainer',
+        identity: identityOf('rearRetainer', 4),
         face: { layout: { kind: 'round', rings: [{ count: 3 }, { count: 1 }] }, numbering: { kind: 'letters' } },
       },
       { A: 'pin16', B: 'pin16', C: 'pin20' },

@@ -56,6 +56,47 @@ const reel = (
   stripe?: ColourName,
 ): Catalogue['wires'][number] => ({ id, wire: wire(areaMm2, base, stripe), lengthMm });
 
+/** Connector parts that are known by their series and not by a usual size. */
+const OF_SERIES: readonly Part[] = [
+  {
+    kind: 'pigtail',
+    id: 'pigtail-vellin-f4',
+    name: 'Pigtail Vellin F, 4-way, sealed',
+    family: 'Vellin F',
+    partNumber: 'VF-04P',
+    ways: 4,
+    leadMm: 300,
+    leads: [
+      { cavity: '1', colour: { base: 'brown' }, areaMm2: 1.5 },
+      { cavity: '2', colour: { base: 'blue' }, areaMm2: 1.5 },
+      { cavity: '3', colour: { base: 'green' }, areaMm2: 0.75 },
+      { cavity: '4', colour: { base: 'yellow' }, areaMm2: 1 },
+    ],
+    quantity: 1,
+    ratedC: 125,
+    figuresFrom: 'stamped',
+    place: 'Drawer 6',
+  },
+  {
+    kind: 'connectorKit',
+    id: 'connectorKit-vellin-f6',
+    name: 'Connector kit Vellin F, 6-way, sealed',
+    family: 'Vellin F',
+    partNumber: 'VF-06K',
+    lock: 'frontLance',
+    ways: 6,
+    terminal: '2.8',
+    range: { minMm2: 0.5, maxMm2: 2.5 },
+    jacketMm: { minMm: 1.3, maxMm: 3.1 },
+    stripMm: 5,
+    sealMm: { minMm: 1.4, maxMm: 3.1 },
+    quantity: 1,
+    ratedC: 125,
+    figuresFrom: 'stamped',
+    place: 'Drawer 6',
+  },
+];
+
 const RACK: ReadonlySet<Part['kind']> = new Set<Part['kind']>(['sleeve', 'tape']);
 const DRAWER: ReadonlySet<Part['kind']> = new Set<Part['kind']>(['terminal', 'wireSeal', 'plug']);
 
@@ -69,6 +110,7 @@ function atTarnbeck(part: Part): Part {
       ? {}
       : { place: RACK.has(part.kind) ? 'Rack B' : DRAWER.has(part.kind) ? 'Drawer 4' : 'Drawer 2' }),
   };
+  if (there.kind === 'housing' && quantity > 0) return { ...there, family: 'Vellin F' };
   return there.id === 'terminal-ringM6-middle' && there.kind === 'terminal'
     ? { ...there, range: { minMm2: 0.8, maxMm2: 2.63 }, figuresFrom: 'stamped' }
     : there;
@@ -79,7 +121,7 @@ export const tarnbeckShelf = (today: Date): Catalogue => ({
   id: 'tarnbeck',
   version: 1,
   name: 'Tarnbeck Works shelf',
-  parts: GENERIC_PARTS.map(atTarnbeck),
+  parts: [...GENERIC_PARTS.map(atTarnbeck), ...OF_SERIES],
   tools: GENERIC_TOOLS.map((tool) => (tool.ratchet ? { ...tool, calibratedUntil: dayFrom(today, 120) } : tool)),
   wires: [
     reel('reel-2.5-red-black', 2.5, 4200, 'red', 'black'),

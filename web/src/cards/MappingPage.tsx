@@ -2,15 +2,13 @@ import { useState } from 'react';
 import { useParams } from 'react-router';
 import {
   checkMapping,
+  circuitsAt,
   continuityNeeds,
   isProved,
   joinsByCavity,
   mappingLines,
-  type ColourName,
   type HarnessNode,
   type MappingCard,
-  type PigtailWire,
-  type WireSize,
 } from '@mendum/core';
 import type { JobView } from '@mendum/core/interchange';
 import { useJobQuery } from '../app/api.ts';
@@ -20,6 +18,8 @@ import { Button } from '../ui/button.tsx';
 import { Empty, Failed, Working } from '../ui/empty.tsx';
 import { CardPage } from './CardPage.tsx';
 import { ContinuityList } from './ContinuityList.tsx';
+import { FromShelf } from './FromShelf.tsx';
+import { draftOf, unreadOf, wireOf, withWire, type DraftWire } from './mappingDraft.ts';
 import { MappingTable } from './MappingTable.tsx';
 
 /** The card of one connector: the pigtail's wires by cavity, what forbids them, and the readings that prove them. */
@@ -27,8 +27,10 @@ function MappingEditor({ view, node }: { readonly view: JobView; readonly node: 
   const { harness } = view.job;
   const { change, busy } = useChange(view.id);
   const stored = view.job.mappings?.find((one) => one.nodeId === node.id);
-  const [typed, setTyped] = useState<readonly PigtailWire[]>();
-  const pigtail = typed ?? stored?.pigtail ?? [];
+  const [typed, setTyped] = useState<readonly DraftWire[]>();
+  const wires = typed ?? stored?.pigtail.map(draftOf) ?? [];
+  const pigtail = wires.flatMap((wire) => wireOf(wire) ?? []);
+  const unread = unreadOf(wires);
   const card: MappingCard = {
     nodeId: node.id,
     pigtail,
@@ -40,38 +42,6 @@ function MappingEditor({ view, node }: { readonly view: JobView; readonly node: 
   const wrong = problems.filter((problem) => problem.kind !== 'missing');
   const signed = view.status === 'signed';
   const proved = isProved(node, harness, card);
-  const set = (
-    cavity: string,
-    part:
-      | {
-          readonly base?: ColourName | undefined;
-          readonly stripe?: ColourName | undefined;
-          readonly size?: WireSize | undefined;
-        }
-      | undefined,
-  ): void => {
-    const others = pigtail.filter((wire) => wire.cavity !== cavity);
-    const before = pigtail.find((wire) => wire.cavity === cavity);
-    if (!part) setTyped(others);
-    else
-      setTyped([
-        ...others,
-        {
-          cavity,
-          colour: {
-            base: part.base ?? before?.colour.base ?? 'black',
-            ...('stripe' in part
-              ? part.stripe === undefined
-                ? {}
-                : { stripe: part.stripe }
-              : before?.colour.stripe === undefined
-                ? {}
-                : { stripe: before.colour.stripe }),
-          },
-          size: part.size ?? before?.size ?? { basis: 'metric', areaMm2: 1 },
-        },
-      ]);
-  };
   const save = async (): Promise<void> => {
     const outcome = await change('PUT', `/mappings/${node.id}`, {
       version: view.version,
@@ -91,11 +61,15 @@ function MappingEditor({ view, node }: { readonly view: JobView; readonly node: 
         <b>By cavity, never by colour.</b> Look which wire comes out of each cavity of the new connector, and say its
         colour and size.
       </p>
+      {signed ? null : (
+        <FromShelf node={node} cavities={[...circuitsAt(node, harness.circuits).keys()]} onTake={setTyped} />
+      )}
       <MappingTable
         lines={mappingLines(node, harness.circuits, pigtail)}
+        wires={wires}
         nodeName={node.name}
         signed={signed}
-        onChange={set}
+        onChange={(cavity, change) => setTyped(withWire(wires, cavity, change))}
       />
       {wrong.length === 0 ? null : (
         <ul role="alert" aria-label="What forbids it" className="grid gap-2">
@@ -108,10 +82,13 @@ function MappingEditor({ view, node }: { readonly view: JobView; readonly node: 
       )}
       {signed || !typed ? null : (
         <div className="no-print mt-4 flex flex-wrap items-center gap-4">
-          <Button look="copper" disabled={busy || wrong.length > 0} onClick={() => void save()}>
+          <Button look="copper" disabled={busy || wrong.length > 0 || unread.length > 0} onClick={() => void save()}>
             Keep this mapping
           </Button>
-          {missing.length > 0 ? (
+          {unread.length > 0 ? (
+            <p className="text-lg text-rework">Read it off the pigtail: {unread.join('; ')}.</p>
+          ) : null}
+          {missing.length > 0 && unread.length === 0 ? (
             <p className="text-lg text-rework">
               {missing.length} {missing.length === 1 ? 'circuit has' : 'circuits have'} no pigtail wire yet:{' '}
               {missing.map((problem) => `cavity ${problem.cavity}`).join(', ')}.

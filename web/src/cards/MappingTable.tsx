@@ -7,10 +7,10 @@ import {
   areaMm2,
   type ColourName,
   type MappingLine,
-  type PigtailWire,
   type WireSize,
 } from '@mendum/core';
 import { WireChip } from '../shapes/WireLine.tsx';
+import type { DraftWire } from './mappingDraft.ts';
 
 const SIZES: readonly WireSize[] = [
   ...METRIC_SIZES_MM2.filter((area) => area <= 25).map((area): WireSize => ({ basis: 'metric', areaMm2: area })),
@@ -19,48 +19,33 @@ const SIZES: readonly WireSize[] = [
 ];
 const sizeKey = (size: WireSize): string => `${size.basis} ${size.basis === 'metric' ? size.areaMm2 : size.awg}`;
 
-type Change = (
-  cavity: string,
-  part:
-    | {
-        readonly base?: ColourName | undefined;
-        readonly stripe?: ColourName | undefined;
-        readonly size?: WireSize | undefined;
-      }
-    | undefined,
-) => void;
+type Change = (cavity: string, change: Omit<DraftWire, 'cavity'> | undefined) => void;
 
 const BOX = 'min-h-11 rounded-sm border border-soft bg-paper px-1 text-lg';
+
+const colourIn = (value: string): ColourName | undefined => COLOURS.find((name) => name === value);
 
 /** The pigtail wire out of one cavity: colour, stripe, size. */
 function PigtailCell({
   cavity,
   wire,
-  suggested,
   onChange,
 }: {
   readonly cavity: string;
-  readonly wire: PigtailWire | undefined;
-  readonly suggested: WireSize | undefined;
+  readonly wire: DraftWire | undefined;
   readonly onChange: Change;
 }) {
-  const sizes = wire && !SIZES.some((size) => sizeKey(size) === sizeKey(wire.size)) ? [wire.size, ...SIZES] : SIZES;
+  const { size: own } = wire ?? {};
+  const sizes = own && !SIZES.some((size) => sizeKey(size) === sizeKey(own)) ? [own, ...SIZES] : SIZES;
   return (
     <span className="no-print flex flex-wrap gap-1">
       <select
         aria-label={`Colour of the pigtail wire out of cavity ${cavity}`}
         className={BOX}
-        value={wire?.colour.base ?? ''}
-        onChange={(event) =>
-          onChange(
-            cavity,
-            event.target.value === ''
-              ? undefined
-              : { base: event.target.value as ColourName, ...(wire ? {} : { size: suggested }) },
-          )
-        }
+        value={wire?.base ?? ''}
+        onChange={({ target }) => onChange(cavity, target.value === '' ? undefined : { base: colourIn(target.value) })}
       >
-        <option value="">—</option>
+        <option value="">{wire ? 'which colour?' : '—'}</option>
         {COLOURS.map((name) => (
           <option key={name}>{name}</option>
         ))}
@@ -70,10 +55,8 @@ function PigtailCell({
           <select
             aria-label={`Stripe of the pigtail wire out of cavity ${cavity}`}
             className={BOX}
-            value={wire.colour.stripe ?? ''}
-            onChange={(event) =>
-              onChange(cavity, { stripe: event.target.value === '' ? undefined : (event.target.value as ColourName) })
-            }
+            value={wire.stripe ?? ''}
+            onChange={({ target }) => onChange(cavity, { stripe: colourIn(target.value) })}
           >
             <option value="">no stripe</option>
             {COLOURS.map((name) => (
@@ -83,12 +66,10 @@ function PigtailCell({
           <select
             aria-label={`Size of the pigtail wire out of cavity ${cavity}`}
             className={BOX}
-            value={sizeKey(wire.size)}
-            onChange={(event) => {
-              const size = sizes.find((one) => sizeKey(one) === event.target.value);
-              if (size) onChange(cavity, { size });
-            }}
+            value={own ? sizeKey(own) : ''}
+            onChange={({ target }) => onChange(cavity, { size: sizes.find((one) => sizeKey(one) === target.value) })}
           >
+            <option value="">which size?</option>
             {sizes.map((size) => (
               <option key={sizeKey(size)} value={sizeKey(size)}>
                 {size.basis === 'metric'
@@ -106,11 +87,14 @@ function PigtailCell({
 /** Cavity by cavity: the harness wire that belongs there and the pigtail wire that comes out of it, printed large. */
 export function MappingTable({
   lines,
+  wires,
   nodeName,
   signed,
   onChange,
 }: {
   readonly lines: readonly MappingLine[];
+  /** The pigtail's wires as far as they are read off it. */
+  readonly wires: readonly DraftWire[];
   readonly nodeName: string;
   readonly signed: boolean;
   readonly onChange: Change;
@@ -148,12 +132,13 @@ export function MappingTable({
                 <span className="flex items-center gap-3">
                   <WireChip thick={14} colour={pigtail.colour} title="" />
                   {colourInWords(pigtail.colour)}, {sizeInWords(pigtail.size)}
+                  {pigtail.ratedC === undefined ? '' : `, ${pigtail.ratedC} °C`}
                 </span>
               ) : (
                 <span className="text-soft print:hidden">{circuit ? 'which wire comes out here?' : ''}</span>
               )}
               {signed ? null : (
-                <PigtailCell cavity={cavity} wire={pigtail} suggested={circuit?.wire.size} onChange={onChange} />
+                <PigtailCell cavity={cavity} wire={wires.find((wire) => wire.cavity === cavity)} onChange={onChange} />
               )}
               {trap === undefined ? null : <p className="border-l-4 border-rework pl-2">{trap}</p>}
             </td>

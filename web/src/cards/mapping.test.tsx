@@ -3,7 +3,7 @@ import userEvent from '@testing-library/user-event';
 import { Provider } from 'react-redux';
 import { MemoryRouter, Route, Routes } from 'react-router';
 import { describe, expect, it } from 'vitest';
-import type { MappingCard } from '@mendum/core';
+import { FULL_SHELF, type Catalogue, type MappingCard, type Part } from '@mendum/core';
 import { makeStore } from '../app/store.ts';
 import { viewOf } from '../test/job.tsx';
 import { standInServer, writesOf } from '../test/server.ts';
@@ -23,8 +23,9 @@ const card: MappingCard = {
   readings: [],
 };
 
-const show = (mappings: readonly MappingCard[]) => {
+const show = (mappings: readonly MappingCard[], shelf: Catalogue = { ...FULL_SHELF, parts: [] }) => {
   const sent = standInServer({
+    '/shelf': { body: shelf },
     '/jobs/J': { body: viewOf([], { job: { mappings } }) },
     'PUT /jobs/J/mappings/X1': { status: 200, body: { version: 2 } },
     'POST /jobs/J/mappings/X1/readings': { status: 201, body: { version: 2 } },
@@ -45,19 +46,55 @@ describe('a mapping card', () => {
   it('is filled in cavity by cavity; what is left out is named, what is too small is refused before it is sent', async () => {
     const sent = show([]);
     await userEvent.selectOptions(await screen.findByLabelText('Colour of the pigtail wire out of cavity 1'), 'brown');
-    expect(screen.getByText(/1 circuit has no pigtail wire yet: cavity 2/)).toBeTruthy();
+    expect(screen.getByText('Read it off the pigtail: cavity 1: its size.')).toBeTruthy();
+    expect(screen.getByRole('button', { name: 'Keep this mapping' })).toHaveProperty('disabled', true);
     await userEvent.selectOptions(screen.getByLabelText('Size of the pigtail wire out of cavity 1'), 'metric 1');
     expect(screen.getByRole('alert', { name: 'What forbids it' }).textContent).toContain(
       '1 mm², smaller than the 2.5 mm² of circuit 1. Use a pigtail with 2.5 mm² or more there.',
     );
     expect(screen.getByRole('button', { name: 'Keep this mapping' })).toHaveProperty('disabled', true);
     await userEvent.selectOptions(screen.getByLabelText('Size of the pigtail wire out of cavity 1'), 'metric 2.5');
+    expect(screen.getByText(/1 circuit has no pigtail wire yet: cavity 2/)).toBeTruthy();
     await userEvent.click(screen.getByRole('button', { name: 'Keep this mapping' }));
     await waitFor(() =>
       expect(writesOf(sent)).toMatchObject([
         {
           path: '/jobs/J/mappings/X1',
           body: { card: { nodeId: 'X1', pigtail: [wires[0]], joins: [{ circuitId: 'C1', pigtailCavity: '1' }] } },
+        },
+      ]),
+    );
+  });
+  it('takes the wires of a pigtail as the shelf lists them, sizes and all', async () => {
+    const leads = [
+      { cavity: '1', colour: { base: 'grey' }, areaMm2: 4, ratedC: 105 },
+      { cavity: '2', colour: { base: 'pink', stripe: 'black' }, areaMm2: 2.5 },
+    ] as const;
+    const part = {
+      kind: 'pigtail',
+      id: 'p',
+      name: 'Pigtail KD',
+      ways: 2,
+      leads,
+      leadMm: 200,
+      quantity: 1,
+      ratedC: 125,
+    };
+    const sent = show([], { ...FULL_SHELF, parts: [{ ...part, figuresFrom: 'stamped' }] as unknown as Part[] });
+    await userEvent.selectOptions(await screen.findByLabelText('Pigtail from the shelf'), 'Pigtail KD');
+    await userEvent.click(screen.getByRole('button', { name: 'Take its wires' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Keep this mapping' }));
+    await waitFor(() =>
+      expect(writesOf(sent)).toMatchObject([
+        {
+          body: {
+            card: {
+              pigtail: [
+                { cavity: '1', colour: { base: 'grey' }, size: { basis: 'metric', areaMm2: 4 }, ratedC: 105 },
+                { cavity: '2', colour: { base: 'pink', stripe: 'black' }, size: { areaMm2: 2.5 }, ratedC: 125 },
+              ],
+            },
+          },
         },
       ]),
     );

@@ -56,6 +56,7 @@ const EVERY_FIELD: readonly AnsweredAt[] = [
   })),
   { on: 'fitting', nodeId: 'X2', cavity: '1' },
   { on: 'node', nodeId: 'X1', field: 'lock' },
+  { on: 'node', nodeId: 'X1', field: 'family' },
   ...(['fuseA', 'loadA', 'wire'] as const).map((field): AnsweredAt => ({ on: 'circuit', circuitId: 'C1', field })),
   ...(['ambientC', 'moisture', 'vibration', 'fuelVapour', 'features'] as const).map((field): AnsweredAt => ({
     on: 'run',

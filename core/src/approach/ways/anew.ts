@@ -1,11 +1,14 @@
 import { shortByMm } from '../../damage/index.ts';
 import { alsoLost } from '../copper.ts';
+import type { ConnectorKitPart } from '../../stock/index.ts';
 import type { RankedWay } from '../types.ts';
-import { lostAt, redosOf, work, type At } from './at.ts';
+import { lostAt, onceThere, redosOf, work, type At } from './at.ts';
 import type { Candidate } from './finish.ts';
 import { rehouseWay } from './housing.ts';
-import { fitAt, leadDecided, pigtailFor, releadFrom, startsAt } from './lead.ts';
+import { notOutOf, shelfOfKit } from './kit.ts';
+import { fitAt, leadDecided, releadFrom, startsAt } from './lead.ts';
 import { extendWay } from './lengthen.ts';
+import { pigtailFor } from './pigtail.ts';
 import { newTerminalWay } from './tail.ts';
 
 /** A new terminal on the tail that is there. */
@@ -26,51 +29,79 @@ export const relead = (at: At): Candidate => releadFrom(at.input, at.electrical,
 /** A pigtail in place of the connector. */
 export function pigtail(at: At): Candidate | undefined {
   if (!at.node || at.node.kind !== 'connector') return undefined;
-  const { way, part, lead: made } = pigtailFor(at.input, at.electrical, at.node, lostAt(at));
+  const {
+    way,
+    part,
+    lead: made,
+    asks,
+    ...more
+  } = pigtailFor(at.input, at.electrical, at.node, lostAt(at), at.finding.at.cavity);
   return {
     way,
     decided: {
       ...(made ? leadDecided(made) : {}),
-      cavity: work(at, way, { acts: ['pigtail'], sharedPartIds: part ? [part.id] : [] }),
+      cavity: work(at, way, {
+        acts: ['pigtail'],
+        sharedPartIds: part ? [part.id] : [],
+        asks: onceThere(at, asks),
+        ...more,
+      }),
     },
   };
 }
 
-/** A new housing, for the old terminals or with new ones. */
+/** A new housing, for the old terminals or with new ones: out of a kit where it is one. */
 export function rehouse(at: At, withTerminals: boolean): Candidate | undefined {
   if (!at.node) return undefined;
-  const { way, part } = rehouseWay(at.input, at.node);
+  const { way, part, asks: all, ...more } = rehouseWay(at.input, at.node, withTerminals);
+  const sharedPartIds = part ? [part.id] : [];
+  const asks = onceThere(at, all);
   if (!withTerminals)
-    return { way, decided: { cavity: work(at, way, { acts: ['rehouse'], sharedPartIds: part ? [part.id] : [] }) } };
-  const terminal = newTerminal(at);
-  const status =
-    way.status === 'refused' || terminal.way.status === 'refused'
-      ? 'refused'
-      : way.status === 'shelf' || terminal.way.status === 'shelf'
-        ? 'shelf'
-        : 'allowed';
-  const because = way.status === status ? way.because : terminal.way.because;
-  const both: RankedWay = {
-    ...way,
-    status,
-    because:
-      status === 'allowed'
-        ? `No pigtail will do, so a new housing, and each wire gets a new terminal. ${terminal.way.because}`
-        : because,
-    lacks: [...way.lacks, ...terminal.way.lacks],
-    ruleId: way.status === 'refused' ? way.ruleId : terminal.way.ruleId,
-    allowedIf: way.allowedIf ?? terminal.way.allowedIf,
-  };
+    return { way, decided: { cavity: work(at, way, { acts: ['rehouse'], sharedPartIds, asks, ...more }) } };
+  const kit = part?.kind === 'connectorKit' ? part : undefined;
+  const from = kit ? { ...at, input: { ...at.input, catalogue: shelfOfKit(kit, at.input.catalogue) } } : at;
+  const terminal = newTerminal(from);
+  const both = withNewTerminals(way, terminal.way, kit);
+  const fit = fitAt(from.input, at.node, at.finding.at.cavity, at.input.circuit.wire, at.electrical);
   return {
     way: both,
     decided: {
       cavity: work(at, both, {
-        name: 'New housing with new terminals',
+        name: kit ? `New housing and terminals out of ${kit.name}` : 'New housing with new terminals',
         acts: ['rehouse', 'crimpTerminal'],
-        fit: fitAt(at.input, at.node, at.finding.at.cavity, at.input.circuit.wire, at.electrical),
-        sharedPartIds: part ? [part.id] : [],
+        fit:
+          kit && fit.terminal
+            ? { ...fit, terminal: { ...fit.terminal, usesPartIds: notOutOf(kit, fit.terminal.usesPartIds) } }
+            : fit,
+        sharedPartIds,
+        asks,
+        ...more,
       }),
     },
+  };
+}
+
+/** A new housing and a new terminal judged together: as bad as the worse of the two. */
+function withNewTerminals(way: RankedWay, terminal: RankedWay, kit: ConnectorKitPart | undefined): RankedWay {
+  const status =
+    way.status === 'refused' || terminal.status === 'refused'
+      ? 'refused'
+      : way.status === 'shelf' || terminal.status === 'shelf'
+        ? 'shelf'
+        : 'allowed';
+  const barred = way.status === status ? way.because : terminal.because;
+  return {
+    ...way,
+    status,
+    because:
+      status !== 'allowed'
+        ? barred
+        : kit
+          ? `No pigtail will do; ${kit.name} has the housing and every terminal. ${terminal.because}`
+          : `No pigtail will do, so a new housing, and each wire gets a new terminal. ${terminal.because}`,
+    lacks: [...way.lacks, ...terminal.lacks],
+    ruleId: way.status === 'refused' ? way.ruleId : terminal.ruleId,
+    allowedIf: way.allowedIf ?? terminal.allowedIf,
   };
 }
 

@@ -1,6 +1,7 @@
 import type { CavityFinding, Stretch } from '../../damage/index.ts';
 import type { HarnessNode } from '../../harness/index.ts';
 import { alsoLost } from '../copper.ts';
+import type { Ask } from '../askTypes.ts';
 import type { DecideInput, Decision, Electrical, RankedWay, Redo } from '../types.ts';
 import { startsAt } from './lead.ts';
 import { cavityWork, WAY_WORDS, type WorkOf } from './work.ts';
@@ -38,3 +39,7 @@ export function lostAt({ finding, input }: At): Stretch {
 /** What redos of a joint beyond the cavity have taken since. */
 export const redosOf = (input: DecideInput, finding: CavityFinding): readonly Redo[] =>
   input.redos.filter((redo) => redo.findingId === finding.id);
+
+/** What is asked of a connector is asked once: on the first finding there. */
+export const onceThere = ({ finding, input }: At, asks: readonly Ask[]): readonly Ask[] =>
+  (input.foundAt(finding.at.nodeId)[0]?.id ?? finding.id) === finding.id ? asks : [];

@@ -42,6 +42,7 @@ function asksOf(
           } as const,
         ]
       : []),
+    ...(cavity?.asks ?? []),
     ...loadAsks(input, electrical),
     ...fuseAsks(input, electrical),
     ...causeAsks(input.finding, cause),

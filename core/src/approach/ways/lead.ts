@@ -2,11 +2,10 @@ import { shortByMm, type Stretch } from '../../damage/index.ts';
 import type { Cavity, HarnessNode } from '../../harness/index.ts';
 import { rankMethods, type RankedMethod, type Site } from '../../method/index.ts';
 import { methodById } from '../../family/index.ts';
-import type { PigtailPart } from '../../stock/index.ts';
-import { chooseInsertWire, pigtailFits, type InsertWireChoice } from '../../sizing/index.ts';
-import { findStanding, lackNamed, lackOf, notOnShelf, partsOf } from '../../catalogue/index.ts';
+import { chooseInsertWire, type InsertWireChoice } from '../../sizing/index.ts';
+import { notOnShelf } from '../../catalogue/index.ts';
 import { figure } from '../../units/index.ts';
-import { areaMm2, isSmaller, type WireSpec } from '../../wire/index.ts';
+import { areaMm2, type WireSpec } from '../../wire/index.ts';
 import { siteAt } from '../site.ts';
 import type { DecideInput, Electrical, RankedWay } from '../types.ts';
 import type { Candidate } from './finish.ts';
@@ -87,7 +86,7 @@ export function leadFrom(
 /** Usual minutes of one splice, where no method is chosen yet. */
 export const SPLICE_MINUTES = 5;
 
-const NO_ROOM = 'No splice finds a legal place on this run beyond the connector.';
+export const NO_ROOM = 'No splice finds a legal place on this run beyond the connector.';
 
 /** A relead judged: new terminal, new lead, one splice. */
 function releadWay(input: DecideInput, lead: Lead, fit: TerminalFit): RankedWay {
@@ -126,94 +125,6 @@ function releadWay(input: DecideInput, lead: Lead, fit: TerminalFit): RankedWay 
       : lacks.length > 0
         ? notOnShelf(lacks)
         : `A new lead with its own terminal${fit.terminal ? ` (${fit.terminal.partName})` : ''} needs no slack: one splice, beyond the ${figure(input.practice.figures.clearMm.connector, 0)} mm that stay clear at the connector.`,
-  };
-}
-
-/** Circuits with an end at a node, the thickest of them first. */
-const thickestAt = (input: DecideInput, nodeId: string): WireSpec | undefined =>
-  input
-    .circuitsAt(nodeId)
-    .map((circuit) => circuit.wire)
-    .sort((a, b) => areaMm2(b.size) - areaMm2(a.size))[0];
-
-/** A pigtail judged: one splice for every wire of the connector, none of its wires smaller. */
-export function pigtailFor(
-  input: DecideInput,
-  electrical: Electrical,
-  node: HarnessNode,
-  lost: Stretch,
-): { readonly way: RankedWay; readonly part?: PigtailPart; readonly lead?: Lead } {
-  const circuits = input.circuitsAt(node.id);
-  const thickest = thickestAt(input, node.id) ?? input.circuit.wire;
-  const mapped = input.mappings.find((card) => card.nodeId === node.id);
-  const join = mapped?.joins.find((one) => one.circuitId === input.circuit.id);
-  const lead = join && mapped?.pigtail.find((wire) => wire.cavity === join.pigtailCavity);
-  const found = findStanding(input.catalogue, electrical.placeC, (parts) =>
-    pigtailFits(partsOf(parts, 'pigtail'), node.ways, Math.max(1, circuits.length), areaMm2(thickest.size)),
-  );
-  const count = Math.max(1, circuits.length);
-  const cost = { splices: count, minutes: SPLICE_MINUTES * count, wireMm: 0, parts: [found?.part.name ?? 'pigtail'] };
-  if (lead && isSmaller(lead.size, input.circuit.wire.size)) {
-    return {
-      way: {
-        way: 'pigtail',
-        status: 'refused',
-        ruleId: 'wire.smaller',
-        because: `Its wire in cavity ${lead.cavity} is smaller than the circuit's own: no wire of a pigtail may be.`,
-        allowedIf: 'its wires were no smaller',
-        cost,
-        lacks: [],
-      },
-    };
-  }
-  if (!found && !lead)
-    return {
-      way: {
-        way: 'pigtail',
-        status: 'refused',
-        ruleId: 'way.noPigtail',
-        because: `No pigtail is known with ${node.ways ?? count} ways and no wire under ${figure(areaMm2(thickest.size))} mm².`,
-        allowedIf: 'a pigtail with no wire smaller were to be had',
-        cost,
-        lacks: [],
-      },
-    };
-  // A pigtail that is mapped by cavity lies on the bench already: nothing of it is taken from the shelf.
-  const part = lead ? undefined : found?.part;
-  const wire: WireSpec = lead
-    ? { ...input.circuit.wire, size: lead.size, colour: lead.colour }
-    : { ...input.circuit.wire, size: { basis: 'metric', areaMm2: part?.areaMm2 ?? areaMm2(thickest.size) } };
-  const made = leadFrom(input, electrical, lost, startsAt(input, node.id), 0, {
-    wire,
-    ...(part ? { mostMm: part.leadMm } : {}),
-  });
-  if (!made.method)
-    return {
-      way: {
-        way: 'pigtail',
-        status: 'refused',
-        ruleId: made.ranked[0]?.hits[0]?.ruleId ?? 'place.noRoom',
-        because: made.ranked[0]?.because ?? NO_ROOM,
-        allowedIf: 'its wires reached a legal place',
-        cost,
-        lacks: [],
-      },
-    };
-  const lacks = lead || found?.onShelf ? [] : [part ? lackOf(part) : lackNamed('pigtail')];
-  return {
-    lead: made,
-    ...(part ? { part } : {}),
-    way: {
-      way: 'pigtail',
-      status: lacks.length > 0 || made.method.status === 'shelf' ? 'shelf' : 'allowed',
-      ruleId: 'way.pigtail',
-      cost,
-      lacks,
-      because:
-        lacks.length > 0
-          ? notOnShelf(lacks)
-          : `A pigtail with no wire under ${figure(areaMm2(thickest.size))} mm²: ${count === 1 ? 'one splice' : `${count} splices, one for every wire`}, mapped by cavity and never by colour.`,
-    },
   };
 }
 

@@ -1,12 +1,27 @@
 import { findPart, lackNamed, lackOf, mostOf, notOnShelf, partsOf } from '../../catalogue/index.ts';
 import { cavityKindOf } from '../../damage/index.ts';
+import type { HarnessNode } from '../../harness/index.ts';
 import { fitWireSeal } from '../../sizing/index.ts';
+import type { LockPiecePart } from '../../stock/index.ts';
 import { isAluminium, jacketDiameterMm } from '../../wire/index.ts';
 import type { RankedWay } from '../types.ts';
-import { work, type At } from './at.ts';
+import { onceThere, work, type At } from './at.ts';
+import { familyAsks, isOfFamily, otherConnector } from './belongs.ts';
 import type { Candidate } from './finish.ts';
 import { refitWay } from './housing.ts';
 import { ACT_MINUTES } from './work.ts';
+
+/** The lock piece for a connector: of its lock, cavities, family and keying; known to be of its family first, then the most in stock. */
+function lockPieceFor(parts: readonly LockPiecePart[], node: HarnessNode): LockPiecePart | undefined {
+  const own = parts.filter(
+    (one) =>
+      one.lock === node.lock &&
+      (node.ways === undefined || one.ways === node.ways) &&
+      otherConnector(one, node) === undefined,
+  );
+  const known = own.filter((one) => isOfFamily(one, node) === true);
+  return mostOf(known.length > 0 ? known : own);
+}
 
 /** What was lost is put back: a lock piece, a plug, a seal. */
 export function refit(at: At): Candidate {
@@ -16,12 +31,7 @@ export function refit(at: At): Candidate {
     const { way, part } = refitWay(
       input,
       node?.lock === undefined ? `lock piece for ${node?.name ?? 'the connector'}` : 'The lock piece',
-      (parts) =>
-        mostOf(
-          partsOf(parts, 'lockPiece').filter(
-            (one) => one.lock === node?.lock && (node.ways === undefined || one.ways === node.ways),
-          ),
-        ),
+      (parts) => node && lockPieceFor(partsOf(parts, 'lockPiece'), node),
     );
     const known =
       node?.lock === undefined
@@ -34,7 +44,13 @@ export function refit(at: At): Candidate {
         : way;
     return {
       way: known,
-      decided: { cavity: work(at, known, { acts: ['lockPiece'], sharedPartIds: part ? [part.id] : [] }) },
+      decided: {
+        cavity: work(at, known, {
+          acts: ['lockPiece'],
+          sharedPartIds: part ? [part.id] : [],
+          asks: part && node ? onceThere(at, familyAsks(part, node)) : [],
+        }),
+      },
     };
   }
   if (back === 'plug') {

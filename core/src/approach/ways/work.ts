@@ -1,5 +1,7 @@
+import { releaseToolInWords, type LockFamily } from '../../connector/index.ts';
 import type { Cavity, HarnessNode } from '../../harness/index.ts';
 import type { WireSpec } from '../../wire/index.ts';
+import type { Ask } from '../askTypes.ts';
 import type { CavityAct, CavityWork, RankedWay, Way } from '../types.ts';
 import type { TerminalFit } from './terminal.ts';
 
@@ -37,6 +39,9 @@ export const ACT_MINUTES: Record<CavityAct | 'cover', number> = {
   pigtail: 4,
 };
 
+/** Acts for which a terminal comes out of its housing. */
+const FREES: readonly CavityAct[] = ['crimpTerminal', 'correct', 'rehouse', 'seal', 'solderToPin'];
+
 /** What work at a cavity is made of. */
 export interface WorkOf {
   readonly name: string;
@@ -48,6 +53,11 @@ export interface WorkOf {
   readonly partIds?: readonly string[];
   readonly sharedPartIds?: readonly string[];
   readonly toolNames?: readonly string[];
+  readonly warnings?: readonly string[];
+  readonly passed?: readonly string[];
+  readonly asks?: readonly Ask[];
+  /** How the terminals are held, where it is known by the part and not noted at the connector. */
+  readonly lock?: LockFamily | undefined;
 }
 
 /** Puts work at a cavity together: its terminal's parts and tool come from the fit. */
@@ -61,22 +71,35 @@ export function cavityWork({
   partIds = [],
   sharedPartIds = [],
   toolNames = [],
+  warnings = [],
+  passed = [],
+  asks = [],
+  lock,
 }: WorkOf): CavityWork {
   const terminal = fit?.terminal;
+  const releaseTool = releaseToolInWords(node?.identity ?? {});
   return {
     acts,
     at,
     name,
     wire,
     nodeName: node?.name ?? at.nodeId,
-    lock: node?.lock,
+    lock: node?.lock ?? lock,
+    latch: node?.identity?.latch,
+    releaseTool,
     terminal,
     partIds: [...(terminal?.usesPartIds ?? []), ...partIds],
     sharedPartIds,
-    toolNames: [...(fit?.toolNames ?? []), ...toolNames],
+    toolNames: [
+      ...(fit?.toolNames ?? []),
+      ...toolNames,
+      ...(releaseTool !== undefined && acts.some((act) => FREES.includes(act)) ? [releaseTool] : []),
+    ],
     terminals: fit?.ranked ?? [],
-    warnings: fit?.warnings ?? [],
+    warnings: [...(fit?.warnings ?? []), ...warnings],
     unknown: fit?.unknown,
+    passed,
+    asks,
   };
 }
 

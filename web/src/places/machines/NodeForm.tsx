@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { Link } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import {
   cavitiesOf,
   idFrom,
@@ -19,6 +19,7 @@ import { numberOf } from '../../ui/typed.ts';
 import { freeId } from './draft.ts';
 import { NODE_WORDS } from '../../connector/words.ts';
 import { Fittings } from './Fittings.tsx';
+import { Identity } from './Identity.tsx';
 
 interface NodeFormProps {
   readonly harness: Harness;
@@ -87,6 +88,7 @@ function NewRun({ harness, node, onEdit }: Pick<NodeFormProps, 'harness' | 'node
 
 /** A node beside the drawing: what it is, its face and lock when it is a connector, runs added or joined. */
 export function NodeForm({ harness, node, onEdit, onFace, onShow, isAsked = false }: NodeFormProps) {
+  const asked = useSearchParams()[0].get('field');
   const [name, setName] = useState(node.name);
   const meeting = harness.runs.filter((run) => run.fromNodeId === node.id || run.toNodeId === node.id).length;
   const rename = (): void => {
@@ -167,6 +169,14 @@ export function NodeForm({ harness, node, onEdit, onFace, onShow, isAsked = fals
             </>
           ) : null}
         </div>
+      ) : null}
+      {node.kind === 'connector' ? (
+        <Identity
+          key={node.id}
+          node={node}
+          isAsked={asked === 'family'}
+          onChange={(change) => onEdit({ do: 'changeNode', node: { ...node, ...change } })}
+        />
       ) : null}
       <Fittings harness={harness} node={node} onEdit={onEdit} isAsked={isAsked} />
       <NewRun harness={harness} node={node} onEdit={onEdit} />

@@ -211,6 +211,31 @@ describe('terminals where wires end', () => {
     expect(screen.queryByLabelText('Seal of cavity stud')).toBeNull();
     expect(edits).toMatchObject([{ do: 'changeNode', node: { id: 'E1', fittings: { stud: { terminal: 'ringM8' } } } }]);
   });
+  it('what is printed on a connector is noted field by field, and an emptied field takes nothing else with it', async () => {
+    const node: HarnessNode = {
+      id: 'X9',
+      kind: 'connector',
+      name: 'X9',
+      ways: 4,
+      identity: { family: 'KD', keying: 'A' },
+    };
+    const edits = form(node);
+    await userEvent.click(screen.getByText('What is printed on it'));
+    await userEvent.type(screen.getByLabelText('Release tool'), 'Blade tool');
+    await userEvent.tab();
+    await userEvent.clear(screen.getByLabelText('Keying'));
+    await userEvent.tab();
+    await userEvent.selectOptions(screen.getByLabelText('Halves are held by'), 'lever');
+    await userEvent.clear(screen.getByLabelText('Cavities'));
+    await userEvent.type(screen.getByLabelText('Cavities'), '6');
+    await userEvent.tab();
+    expect(edits).toMatchObject([
+      { node: { ways: 4, identity: { family: 'KD', keying: 'A', releaseTool: 'Blade tool' } } },
+      { node: { ways: 4, identity: { family: 'KD' } } },
+      { node: { ways: 4, identity: { family: 'KD', keying: 'A', latch: 'lever' } } },
+      { node: { ways: 6, identity: { family: 'KD', keying: 'A' } } },
+    ]);
+  });
   it('a branch has none', () => {
     form({ id: 'B1', kind: 'branch', name: 'B1' });
     expect(screen.queryByText(/Terminals/)).toBeNull();

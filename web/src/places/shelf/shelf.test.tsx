@@ -50,6 +50,33 @@ describe('parts', () => {
     );
     expect(await screen.findByText(/is saved/)).toBeTruthy();
   });
+  it('a pigtail is listed wire by wire, with what was understood beside it; what cannot be read is not saved', async () => {
+    const sent = show();
+    await userEvent.selectOptions(await screen.findByLabelText('Add a part of a new kind'), 'pigtail');
+    const form = screen.getByRole('dialog', { name: 'New pigtail' });
+    await userEvent.type(within(form).getByLabelText('Family'), 'KD');
+    const wires = within(form).getByLabelText('Its wires');
+    await userEvent.type(wires, '1 red/white 2.5 105{enter}2 rouge 1');
+    await userEvent.click(within(form).getByRole('button', { name: 'Put it on the shelf' }));
+    expect(within(form).getByRole('alert').textContent).toContain('“2 rouge 1”: after the cavity comes the colour');
+    expect(writesOf(sent)).toEqual([]);
+    await userEvent.type(wires, '{backspace}{backspace}{backspace}{backspace}{backspace}{backspace}{backspace}pink 1');
+    expect(within(form).getByRole('list', { name: 'Wires as they are understood' }).textContent).toContain('2.5 mm²');
+    await userEvent.click(within(form).getByRole('button', { name: 'Put it on the shelf' }));
+    await waitFor(() =>
+      expect(edits(sent)).toMatchObject([
+        {
+          part: {
+            family: 'KD',
+            leads: [
+              { cavity: '1', colour: { base: 'red', stripe: 'white' }, areaMm2: 2.5, ratedC: 105 },
+              { cavity: '2', colour: { base: 'pink' }, areaMm2: 1 },
+            ],
+          },
+        },
+      ]),
+    );
+  });
   it('one is taken off the list, and comes back with Undo', async () => {
     const sent = show();
     await userEvent.click(await screen.findByRole('button', { name: 'Splice clip S' }));
