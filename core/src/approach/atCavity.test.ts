@@ -41,7 +41,7 @@ describe('the approach at a cavity, first that is possible', () => {
       at('terminalDamaged', { slackMm: 25 }),
       { ...LAMP, catalogue: NO_TERMINALS },
       { approach: 'pigtail' },
-      /A pigtail with no wire under 1.5 mm²/,
+      /A pigtail, no wire smaller than the one it replaces/,
     ],
     [
       'no pigtail either: order, and say which',
@@ -107,7 +107,7 @@ describe('the approach at a cavity, first that is possible', () => {
       at('housingMelted'),
       { ...LAMP, node: { lock: 'frontLance' } },
       { approach: 'pigtail', asks: [...asked(/^Which family is X2/), ...asked(/^Which circuit ran hot/)] },
-      /no wire under 1.5/,
+      /no wire smaller than the one it replaces/,
     ],
     [
       'housing melted, no pigtail: new housing with new terminals',

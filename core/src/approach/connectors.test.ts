@@ -129,7 +129,7 @@ describe('a pigtail fits by family, and wire by wire', () => {
       [pigtail('a'), pigtail('b', { areaMm2: 1.5 })],
       { identity: KD },
       'b',
-      /no wire under 1.5/,
+      /no wire smaller than the one it replaces/,
     ],
     [
       'each of its wires by what it replaces',
@@ -216,7 +216,7 @@ describe('a pigtail fits by family, and wire by wire', () => {
   it('where none will do it is said what to order, by ways, family, copper and heat', () => {
     const plan = planAt('housingMelted', { identity: KD, ways: 9, catalogue: shelf([]) });
     expect(first(plan).asks[0]?.words).toMatch(
-      /^Order 1 × Pigtail for X2: 9-way, family KD, no wire under 1.5 mm², for \d+ °C$/,
+      /^Order 1 × Pigtail for X2: 9-way, family KD, 1.5 mm² or more in 1; 0.75 in 2, for \d+ °C$/,
     );
   });
   it('what is ordered is of its family', () => {

@@ -36,7 +36,7 @@ export const IDENTITY_TEXTS = {
   mate: 'Plugs into',
   mateNumber: 'Part number of the mate',
   releaseTool: 'Release tool',
-  releaseToolNumber: 'Its number',
+  releaseToolNumber: 'Number of the release tool',
 } as const satisfies Partial<Record<keyof ConnectorIdentity, string>>;
 export type IdentityText = keyof typeof IDENTITY_TEXTS;
 

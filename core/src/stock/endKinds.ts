@@ -25,7 +25,6 @@ import {
   type PartField,
   type PartKind,
 } from './kind.ts';
-import { leadInWords } from './leads.ts';
 import { CONNECTOR_KITS, HOUSINGS, LOCK_PIECES, PIGTAILS, PLUGS, POTTINGS, WIRE_SEALS } from './usualEnds.ts';
 
 const MOST_WAYS = 400;
@@ -115,6 +114,14 @@ export const CONNECTOR_KIT: PartKind<ConnectorKitPart> = {
   usual: CONNECTOR_KITS,
 };
 
+/** "4 wires of 0.75–1.5 mm²", or "1.5 mm²" where all are alike. */
+function copperOf({ areaMm2, leads = [] }: PigtailPart): string {
+  if (leads.length === 0) return `${figure(areaMm2 ?? 0)} mm²`;
+  const areas = leads.map((lead) => lead.areaMm2);
+  const [least, most] = [Math.min(...areas), Math.max(...areas)];
+  return `${leads.length} wires of ${figure(least)}${most > least ? `–${figure(most)}` : ''} mm²`;
+}
+
 export const PIGTAIL: PartKind<PigtailPart> = {
   kind: 'pigtail',
   words: 'pigtail',
@@ -126,8 +133,7 @@ export const PIGTAIL: PartKind<PigtailPart> = {
     { path: 'leads', title: 'Its wires', type: 'leads', from: 0, to: MOST_WAYS, optional: true },
     mmField('leadMm', 'Wire length'),
   ],
-  fits: (part) =>
-    `${connector(part)}, ${part.leads ? part.leads.map(leadInWords).join(', ') : `${figure(part.areaMm2 ?? 0)} mm²`}, ${figure(part.leadMm, 0)} mm long`,
+  fits: (part) => `${connector(part)}, ${copperOf(part)}, ${figure(part.leadMm, 0)} mm long`,
   problem: ({ areaMm2, leads, ways: count }) =>
     areaMm2 === undefined && (leads === undefined || leads.length === 0)
       ? 'Say the copper of its wires: of each, or wire by wire.'

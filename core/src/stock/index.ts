@@ -32,7 +32,7 @@ export type {
   WireSealPart,
 } from './ends.ts';
 export { TERMINAL_BODIES } from './ends.ts';
-export { leadInWords, leadsInWords, readLeads } from './leads.ts';
+export { leadsInWords, readLeads } from './leads.ts';
 export type { LeadsReading, PigtailLead } from './leads.ts';
 export { CONNECTOR_KIT, HOUSING, LOCK_PIECE, PIGTAIL, PLUG, POTTING, WIRE_SEAL } from './endKinds.ts';
 export { COMMON_TASKS, COMMON_TOOLS, NEST_BARRELS, NEST_STROKES } from './tools.ts';

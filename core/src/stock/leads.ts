@@ -1,5 +1,4 @@
-import { figure } from '../units/index.ts';
-import { colourInWords, isColour, type WireColour } from '../wire/index.ts';
+import { isColour, type WireColour } from '../wire/index.ts';
 
 /** One wire of a pigtail: the cavity that it comes out of, its colour, copper and heat class. */
 export interface PigtailLead {
@@ -19,10 +18,6 @@ export const leadsInWords = (leads: readonly PigtailLead[]): string =>
         .join(' '),
     )
     .join('; ');
-
-/** "cavity 1: red, 2.5 mm²". */
-export const leadInWords = ({ cavity, colour, areaMm2 }: PigtailLead): string =>
-  `cavity ${cavity}: ${colourInWords(colour)}, ${figure(areaMm2)} mm²`;
 
 /** Leads as they were read, or what is wrong with the first that cannot be read. */
 export type LeadsReading =

@@ -2,8 +2,10 @@ import { useParams } from 'react-router';
 import {
   cavitiesOf,
   colourInWords,
+  identityInWords,
   mateCavities,
   RELEASE_GUIDES,
+  releaseToolInWords,
   seenCavities,
   sizeInWords,
   terminalInWords,
@@ -43,6 +45,7 @@ export function FaceCard() {
     );
   const { face } = node;
   const nameOf = (id: string): string => view.nodes.find((one) => one.id === id)?.name ?? id;
+  const printed = [identityInWords(node.identity ?? {}), releaseToolInWords(node.identity ?? {})].filter(Boolean);
   const guide = node.lock === undefined ? undefined : RELEASE_GUIDES[node.lock];
   return (
     <CardPage
@@ -66,6 +69,7 @@ export function FaceCard() {
           </div>
         ))}
       </div>
+      {printed.length === 0 ? null : <p className="mt-3 text-lg">{printed.join('; ')}.</p>}
       <p className="my-3 text-lg">
         The mate’s face shows the same numbers mirrored: on its mating side, latch up, the top row reads{' '}
         <b className="figure">{topRow(mateCavities(face, { side: 'mating', latch: 'up' }))}</b>.

@@ -128,14 +128,27 @@ function mappedBar(
     : undefined;
 }
 
+/** "2.5 mm² or more in 1, 2; 0.75 in 4". */
+function wiresWanted(wires: readonly OldWire[]): string {
+  const byArea = new Map<number, string[]>();
+  for (const { circuit, cavity } of wires) {
+    const area = areaMm2(circuit.wire.size);
+    byArea.set(area, [...(byArea.get(area) ?? []), cavity]);
+  }
+  const [first, ...rest] = [...byArea].sort(([a], [b]) => b - a);
+  if (!first) return '';
+  const at = ([area, cavities]: readonly [number, readonly string[]], more = ''): string =>
+    `${figure(area)}${more} in ${cavities.join(', ')}`;
+  return [at(first, ' mm² or more'), ...rest.map((one) => at(one))].join('; ');
+}
+
 /** What would have to be ordered where no pigtail that is known will do. */
 function wanted(node: HarnessNode, wires: readonly OldWire[]): Lack {
-  const most = Math.max(...wires.map(({ circuit }) => areaMm2(circuit.wire.size)));
   const hottest = Math.max(...wires.map(({ placeC }) => placeC));
   const fits = [
     `${node.ways ?? wires.length}-way`,
     identityInWords(node.identity ?? {}),
-    `no wire under ${figure(most)} mm²`,
+    wiresWanted(wires),
     `for ${figure(Math.ceil(hottest), 0)} °C`,
   ];
   return { name: `Pigtail for ${node.name}`, number: 1, fits: fits.filter((words) => words !== '').join(', ') };
@@ -151,7 +164,6 @@ export function pigtailFor(
 ): PigtailWay {
   const wires = wiresAt(input, node);
   const mapped = mappedWire(input, node);
-  const { circuit } = input;
   const of = (parts: readonly PigtailPart[]): readonly Judged[] => judged(parts, node, wires);
   const found = mapped
     ? undefined
@@ -197,7 +209,6 @@ export function pigtailFor(
       allowedIf: 'its wires reached a legal place',
     });
   const lacks = found && !found.onShelf ? [lackFor(found.part, node)] : [];
-  const most = Math.max(...wires.map((wire) => areaMm2(wire.circuit.wire.size)));
   return {
     lead: made,
     part,
@@ -213,15 +224,15 @@ export function pigtailFor(
       because:
         lacks.length > 0
           ? notOnShelf(lacks)
-          : `${isOfFamilyWords(part, node)}no wire under ${figure(most)} mm²: ${count === 1 ? 'one splice' : `${count} splices, one for every wire`}, mapped by cavity and never by colour.`,
+          : `A pigtail${ofFamily(part, node)}, no wire smaller than the one it replaces: ${count === 1 ? 'one splice' : `${count} splices, one for every wire`}, mapped by cavity and never by colour.`,
     },
   };
 }
 
-const isOfFamilyWords = (part: PigtailPart | undefined, node: HarnessNode): string =>
+const ofFamily = (part: PigtailPart | undefined, node: HarnessNode): string =>
   part && isOfFamily(part, node) === true && node.identity?.family !== undefined
-    ? `A pigtail of its family, ${node.identity.family}, with `
-    : 'A pigtail with ';
+    ? ` of its family, ${node.identity.family}`
+    : '';
 
 /** What the pigtail's wire for this circuit is made of; nothing but a colour that nobody listed is the harness wire's. */
 function leadWire(

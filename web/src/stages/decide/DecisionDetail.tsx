@@ -4,6 +4,7 @@ import { figure, findingInWords, isAtCavity, sizeInWords, type FindingPlan } fro
 import { useChange } from '../../app/change.ts';
 import { Button } from '../../ui/button.tsx';
 import { useOpenJob } from '../job.ts';
+import { coloursAt } from '../../draw/coloursAt.ts';
 import { Asks } from './Asks.tsx';
 import { ElectricalTable } from './ElectricalTable.tsx';
 import { FigureStrip } from './FigureStrip.tsx';
@@ -79,7 +80,7 @@ export function DecisionDetail({ finding }: { readonly finding: FindingPlan }) {
       ) : null}
       {splice ? (
         <div className="my-2">
-          <JointPicture splice={splice} colour={circuit.wire.colour} />
+          <JointPicture splice={splice} colours={coloursAt(finding, splice, circuit.wire.colour)} />
         </div>
       ) : null}
       <div className="my-3">

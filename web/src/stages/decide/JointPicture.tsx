@@ -6,7 +6,14 @@ import { useLength } from '../../ui/units.tsx';
 const { wide: WIDE, middle: MIDDLE, y: Y } = JOINT;
 
 /** The joint to scale, cut open: barrel, clip or wraps, where it is crimped and how far the wire is stripped. */
-export function JointPicture({ splice, colour }: { readonly splice: SplicePlan; readonly colour: WireColour }) {
+export function JointPicture({
+  splice,
+  colours,
+}: {
+  readonly splice: SplicePlan;
+  /** The wires that come in from both sides. */
+  readonly colours: { readonly left: WireColour; readonly right: WireColour };
+}) {
   const { plain, fixed, unit } = useLength();
   const { joint } = splice;
   const scale = Math.min(9, 420 / joint.bodyLengthMm);
@@ -23,8 +30,8 @@ export function JointPicture({ splice, colour }: { readonly splice: SplicePlan; 
       role="img"
       aria-label={`${splice.methodName}, ${plain(joint.bodyLengthMm, 0)} ${unit} long, drawn cut open`}
     >
-      <WireLine x1={2} x2={MIDDLE - jointHalf} y={Y} thick={16} colour={colour} />
-      <WireLine x1={MIDDLE + jointHalf} x2={WIDE - 2} y={Y} thick={16} colour={colour} />
+      <WireLine x1={2} x2={MIDDLE - jointHalf} y={Y} thick={16} colour={colours.left} />
+      <WireLine x1={MIDDLE + jointHalf} x2={WIDE - 2} y={Y} thick={16} colour={colours.right} />
       <rect
         x={MIDDLE - half}
         y={Y - 27}

@@ -1,0 +1,13 @@
+import type { FindingPlan, SplicePlan, WireColour } from '@mendum/core';
+
+/** The wires that meet in a splice, by colour: the harness's own, and on the side of an insert, a lead or a pigtail the new one. */
+export function coloursAt(
+  { insert, isLead, lost }: Pick<FindingPlan, 'insert' | 'isLead' | 'lost'>,
+  { side }: Pick<SplicePlan, 'side'>,
+  own: WireColour,
+): { readonly left: WireColour; readonly right: WireColour } {
+  if (!insert) return { left: own, right: own };
+  const { colour } = insert.wire.wire;
+  const newOnLeft = isLead ? lost.fromMm <= 0 : side === 'right';
+  return newOnLeft ? { left: colour, right: own } : { left: own, right: colour };
+}
