@@ -86,7 +86,7 @@ describe('where a cavity finding lies', () => {
   it('is said in words with its sort', () => {
     expect([findingInWords(at('terminalDamaged', { sort: 'burnt' })), findingInWords(at('tooShort'))]).toEqual([
       'terminal damaged: burnt',
-      'lead too short after a part moved, by 40 mm',
+      'lead too short, by 40 mm',
     ]);
   });
 });

@@ -10,10 +10,10 @@ export type AnsweredAt =
   | { readonly on: 'run'; readonly runId: string; readonly field: RunField }
   | { readonly on: 'shelf'; readonly name: string }
   | { readonly on: 'practice' };
-export type NodeField = 'lock' | 'family';
-export type FindingField = 'fromMm' | 'slackMm' | 'freedEndMm' | 'note' | 'insertWire';
+export type NodeField = 'lock' | 'family' | 'capMm';
+export type FindingField = 'fromMm' | 'slackMm' | 'freedEndMm' | 'note' | 'insertWire' | 'otherCavity';
 export type CircuitField = 'fuseA' | 'loadA' | 'wire';
-export type RunField = 'ambientC' | 'moisture' | 'vibration' | 'fuelVapour' | 'features';
+export type RunField = 'ambientC' | 'moisture' | 'vibration' | 'fuelVapour' | 'features' | 'cableMm';
 
 /** What a person has to do before the plan can go on: what it is, in words, and the field that answers it, where one does. */
 export interface Ask {

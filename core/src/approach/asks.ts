@@ -62,6 +62,7 @@ const LIFTED: Readonly<Record<string, (finding: Finding) => AnsweredAt | undefin
   'size.noPartHolds': onCircuit('wire'),
   'way.terminalUnknown': onFitting,
   'way.lockUnknown': onNode('lock'),
+  'way.otherCavity': onFinding('otherCavity'),
   'way.otherFamily': onNode('family'),
   'way.otherKeying': onNode('family'),
   'practice.crimpOnly': onPractice,

@@ -220,6 +220,15 @@ const CONDITIONS: readonly Condition[] = [
     TABLE,
   ),
   condition(
+    'way.otherCavity',
+    'cavity',
+    'prefer',
+    'A cavity that is free on both halves',
+    'Both wires move; nothing is cut.',
+    'The next one reads the old pinout.',
+    TABLE,
+  ),
+  condition(
     'way.solderToPin',
     'no mating part',
     'prefer',

@@ -1,6 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { onlyFinding, WET_SHAKING, wire } from '../test/samples.ts';
-import { at, planned } from './test/atCavity.ts';
+import { onlyFinding, WET_SHAKING } from '../test/samples.ts';
 
 describe('a break inside whole insulation: all between two good readings is lost', () => {
   const broken = (toMm: number, slackMm?: number) =>
@@ -23,20 +22,4 @@ describe('a break inside whole insulation: all between two good readings is lost
     expect(
       onlyFinding({ kind: 'brokenInside', fromMm: 500, toMm: 700, note: 'Moulded in.' }, { zone: WET_SHAKING }).asks,
     ).toEqual([]));
-});
-
-describe('a cavity that holds no terminal', () => {
-  it('a new housing where its lock is known, and the way with a free cavity is named', () => {
-    const plan = planned(at('cavityDamaged'), {
-      zone: WET_SHAKING,
-      circuits: [{ wire: wire(1) }],
-      node: { lock: 'frontLance' },
-    });
-    expect(plan.approach).toBe('rehouse');
-    expect(plan.warnings.join(' ')).toMatch(/free on both halves of the connector/);
-  });
-  it('else a pigtail', () =>
-    expect(planned(at('cavityDamaged'), { zone: WET_SHAKING, circuits: [{ wire: wire(1) }] }).approach).toBe(
-      'pigtail',
-    ));
 });

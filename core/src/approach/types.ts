@@ -23,7 +23,9 @@ export const WAYS = [
   'rehouse',
   'newTerminal',
   'fillCavity',
+  'otherCavity',
   'solderToPin',
+  'solderedLead',
   'oneSplice',
   'relead',
   'insert',
@@ -67,6 +69,10 @@ export const CAVITY_ACTS = [
   'lockPiece',
   'solderToPin',
   'pigtail',
+  'move',
+  'cableEnd',
+  'boot',
+  'route',
 ] as const;
 export type CavityAct = (typeof CAVITY_ACTS)[number];
 
@@ -90,6 +96,13 @@ export interface FittedTerminal {
   readonly usesPartIds: readonly string[];
 }
 
+/** The end of a jacketed cable at its connector: how far the jacket goes back, cores that stay unused, the sleeve over jacket and back cap; mm. */
+export interface CableEnd {
+  readonly backMm: number;
+  readonly unusedCores: number;
+  readonly sleeve?: { readonly partId: string; readonly name: string; readonly cutMm: number } | undefined;
+}
+
 /** Work at a cavity: the acts in their order, with all they take. */
 export interface CavityWork {
   readonly acts: readonly CavityAct[];
@@ -111,6 +124,12 @@ export interface CavityWork {
   readonly warnings: readonly string[];
   /** What has to be noted before a terminal can be named, or why none can. */
   readonly unknown?: string | undefined;
+  /** The cavity that its wire moves into. */
+  readonly toCavity?: string | undefined;
+  /** The end of its cable, made anew. */
+  readonly cable?: CableEnd | undefined;
+  /** Least bend radius on a new route, where it lies still and where it moves; mm. */
+  readonly bendMm?: { readonly fixed: number; readonly moving: number } | undefined;
   /** Parts for the whole connector that lie on the shelf and were not taken, each with its reason. */
   readonly passed: readonly string[];
   /** What has to be noted of the connector or its part. */

@@ -3,6 +3,7 @@ import { LATCH_WORDS, RELEASE_GUIDES } from '../connector/index.ts';
 import { isInHousing } from '../harness/index.ts';
 import type { Habits } from '../practice/index.ts';
 import { draft, mm, type BenchStep, type Draft } from '../step/index.ts';
+import { bootSteps, cableEndSteps, moveSteps, routeSteps } from './aroundSteps.ts';
 import { fastenSteps, terminalSteps } from './terminalSteps.ts';
 
 /** Solder wets only this much of a pin, so that it still fits its cavity; mm. */
@@ -32,13 +33,13 @@ function freeSteps(work: CavityWork): Draft[] {
   ];
 }
 
-function seatSteps(work: CavityWork, closes = true): Draft[] {
+function seatSteps(work: CavityWork, closes = true, into = work.at.cavity): Draft[] {
   const guide = work.lock === undefined ? undefined : RELEASE_GUIDES[work.lock];
   return [
     draft(
       'seat',
       'seat',
-      `Seat it in ${cavity(work)}`,
+      `Seat it in ${work.nodeName}, cavity ${into}`,
       `${guide ? `${guide.refit} ` : ''}Right way round, straight in without turning, click, pull back${closes ? ', then close the lock piece' : '; the lock piece stays open for the next wire'}.`,
       'No click, no seat: the lock piece does not close over one that stands back.',
     ),
@@ -154,6 +155,14 @@ function actSteps(act: CavityAct, work: CavityWork, habits: Habits, piece: InPie
           'Its colours match nothing: by cavity, never by colour.',
         ),
       ];
+    case 'move':
+      return moveSteps(work, freeSteps(work), seatSteps(work, true, work.toCavity));
+    case 'cableEnd':
+      return piece.isFirst ? cableEndSteps(work) : [];
+    case 'boot':
+      return piece.isLast ? bootSteps(work) : [];
+    case 'route':
+      return routeSteps(work);
     case 'solderToPin':
       return [
         draft(

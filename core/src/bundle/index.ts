@@ -1,3 +1,4 @@
+export { BEND_FIXED, BEND_MOVING } from './bend.ts';
 export { bundleDiameterMm, bundleWithBodiesMm, ESTIMATE_FROM } from './bundle.ts';
 export { bundleSection, knownSections, sectionThicknessMm, takeSections } from './section.ts';
 export type { KnownSections } from './section.ts';

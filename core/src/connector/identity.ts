@@ -26,6 +26,8 @@ export interface ConnectorIdentity {
   readonly mateNumber?: string | undefined;
   readonly releaseTool?: string | undefined;
   readonly releaseToolNumber?: string | undefined;
+  /** Its back cap outside, over which a sleeve has to go, mm. */
+  readonly capMm?: number | undefined;
 }
 
 /** The words of an identity that are written as they stand on the connector. */

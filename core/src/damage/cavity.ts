@@ -1,13 +1,20 @@
 import type { Circuit, Run } from '../harness/index.ts';
 import type { Stretch } from './base.ts';
-import { cavityKindOf, isCavityKind, type FindingKind } from './types.ts';
+import { cavityKindOf, isAtCavity, type Finding } from './types.ts';
 
 /** Length on the run that a finding at a cavity is drawn at, mm. */
 const AT_CAVITY_MM = 1;
 
 /** Damage of the connector itself: what mends it mends it for every circuit in it. */
-export const isOfWholeConnector = (kind: FindingKind): boolean =>
-  isCavityKind(kind) && cavityKindOf(kind).ofHousing === 'all';
+export function isOfWholeConnector(finding: Finding): boolean {
+  if (!isAtCavity(finding)) return false;
+  const kind = cavityKindOf(finding.kind);
+  return kind.ofHousing === 'all' && kind.ofOneCavity?.(finding) !== true;
+}
+
+/** Whether the findings of that kind at one connector are one piece of work, whatever each wire is mended by. */
+export const isOnePiece = (finding: Finding): boolean =>
+  isOfWholeConnector(finding) || (isAtCavity(finding) && cavityKindOf(finding.kind).endsCable === true);
 
 /** The run by which a circuit reaches a node, and the end of it there; none when the circuit does not end at that node. */
 export function endOfCircuit(

@@ -21,7 +21,7 @@ export {
   runKindOf,
 } from './types.ts';
 export type { EarlierRepair } from './earlier.ts';
-export { endOfCircuit, isOfWholeConnector } from './cavity.ts';
+export { endOfCircuit, isOfWholeConnector, isOnePiece } from './cavity.ts';
 export {
   addsCircuit,
   branchesOf,

@@ -12,6 +12,8 @@ interface OwnTypes {
   readonly wires: readonly WireSpec[];
   readonly flag: boolean;
   readonly cavity: Cavity;
+  /** Another cavity of the same connector, by its name. */
+  readonly ofSame: string;
 }
 
 /** A figure or thing that only some kinds of damage have. */
@@ -92,6 +94,8 @@ export const CAVITY_WAYS = [
   'refit',
   'correct',
   'solderToPin',
+  'solderedLead',
+  'otherCavity',
   'extend',
 ] as const;
 export type CavityWay = (typeof CAVITY_WAYS)[number];
@@ -105,6 +109,12 @@ export interface CavityKind<K extends string = string, F extends OwnFields = Own
   readonly losesBehind?: boolean;
   /** No wire is lost: some is added. */
   readonly addsWire?: boolean;
+  /** The end of a jacketed cable is made anew with it: jacket back, spare cores ended, a sleeve over jacket and cap. */
+  readonly endsCable?: boolean;
+  /** The wires lie on a new route afterwards. */
+  readonly newRoute?: boolean;
+  /** It mends one cavity after all, as this finding has it. */
+  ofOneCavity?(finding: Base & Own<F>): boolean;
   /** The ways that may mend it, in the order in which a master tries them. */
   ways(finding: Base & Own<F>): readonly CavityWay[];
   /** What goes back in, where that is all that it takes. */

@@ -8,12 +8,12 @@ import {
   CAVITY_FINDING_KINDS,
   cavityKindOf,
   damageOf,
-  FINDING_KINDS,
   findingInWords,
   isAtCavity,
   isCavityKind,
   isJacketOnly,
   isOfWholeConnector,
+  isOnePiece,
   leavesAt,
   ownFieldsOf,
   runKindOf,
@@ -86,7 +86,7 @@ describe('what a kind of damage says', () => {
   test.each<[Finding, string]>([
     [finding('parted'), 'wire cut or a length missing'],
     [finding('terminalDamaged', { sort: 'burnt' }), 'terminal damaged: burnt'],
-    [finding('tooShort', { shortByMm: 160 }), 'lead too short after a part moved, by 160 mm'],
+    [finding('tooShort', { shortByMm: 160 }), 'lead too short, by 160 mm'],
     [
       finding('strandsLost', { strandsLost: 3, strandsTotal: 19 }),
       'strands nicked or broken, 3 of 19 lost, 16/19 of the copper left',
@@ -153,14 +153,17 @@ describe('damage at a cavity', () => {
     [finding('terminalDamaged'), ['newTerminal', 'relead', 'pigtail']],
     [finding('terminalMiscrimped'), ['newTerminal', 'relead', 'pigtail']],
     [finding('housingBroken'), ['rehouse', 'pigtail']],
-    [finding('cavityDamaged'), ['rehouse', 'pigtail']],
+    [finding('cavityDamaged'), ['rehouse', 'otherCavity', 'pigtail']],
     [finding('housingMelted'), ['pigtail', 'rehouseAll']],
     [finding('sealLost', { sort: 'wireSeal' }), ['newTerminal', 'relead', 'pigtail']],
     [finding('sealLost', { sort: 'plug' }), ['refit']],
     [finding('sealLost'), ['refit']],
     [finding('lockLost'), ['refit']],
     [finding('cutFlush'), ['relead', 'pigtail']],
-    [finding('tooShort', { shortByMm: 40 }), ['relead', 'extend']],
+    [finding('tooShort', { shortByMm: 40 }), ['relead', 'extend', 'solderedLead']],
+    [finding('tornOff', { sort: 'housingWhole' }), ['newTerminal', 'relead', 'pigtail']],
+    [finding('tornOff', { sort: 'housingBroken' }), ['rehouseAll', 'pigtail']],
+    [finding('cavityDamaged', { otherCavity: '5' }), ['otherCavity', 'rehouse', 'pigtail']],
     [finding('misplaced', { sort: 'backedOut' }), ['correct']],
     [finding('misplaced', { sort: 'bentLance' }), ['correct', 'newTerminal', 'relead', 'pigtail']],
     [finding('noMatingPart'), ['solderToPin']],
@@ -181,8 +184,10 @@ describe('damage at a cavity', () => {
     CAVITY_FINDING_KINDS.filter((kind) => has(cavityKindOf(kind)));
   it('is of one wire, of the housing for each wire, or of all at once', () => {
     expect(which(({ ofHousing }) => ofHousing === 'all')).toEqual(['housingBroken', 'housingMelted', 'cavityDamaged']);
-    expect(which(({ ofHousing }) => ofHousing === 'each')).toEqual(['lockLost']);
-    expect(FINDING_KINDS.filter(isOfWholeConnector)).toEqual(['housingBroken', 'housingMelted', 'cavityDamaged']);
+    expect(which(({ ofHousing }) => ofHousing === 'each')).toEqual(['tornOff', 'lockLost']);
+    const found = (more: object) => ({ kind: 'cavityDamaged', at: { nodeId: 'X1', cavity: '1' }, ...more }) as Finding;
+    expect([{}, { otherCavity: '5' }].map((more) => isOfWholeConnector(found(more)))).toEqual([true, false]);
+    expect(isOnePiece({ ...found({}), kind: 'tornOff' } as Finding)).toBe(true);
   });
   it('may lose wire behind the terminal, or adds some', () => {
     expect(which(({ losesBehind }) => losesBehind === true)).toEqual([
@@ -190,6 +195,7 @@ describe('damage at a cavity', () => {
       'terminalMiscrimped',
       'housingBroken',
       'housingMelted',
+      'tornOff',
       'cutFlush',
     ]);
     expect(which(({ addsWire }) => addsWire === true)).toEqual(['tooShort']);

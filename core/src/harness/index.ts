@@ -1,5 +1,6 @@
 export type {
   Area,
+  Cable,
   Cavity,
   CavityFitting,
   Circuit,

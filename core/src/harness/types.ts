@@ -64,6 +64,12 @@ export interface Feature {
   readonly toMm: number;
 }
 
+/** A jacketed cable: its outer diameter, mm, and how many of its cores carry nothing. */
+export interface Cable {
+  readonly outerMm: number;
+  readonly unusedCores: number;
+}
+
 /** A stretch of harness between two named points; positions along it are mm from `fromNodeId`. */
 export interface Run {
   readonly id: string;
@@ -72,6 +78,8 @@ export interface Run {
   readonly toNodeId: string;
   readonly lengthMm: number;
   readonly conduitInsideMm?: number | undefined;
+  /** The jacketed cable that it is, of which its circuits are cores. */
+  readonly cable?: Cable | undefined;
   readonly zone: Zone;
   readonly features: readonly Feature[];
 }

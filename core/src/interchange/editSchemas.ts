@@ -1,6 +1,6 @@
 import Joi from 'joi';
 import { id, lengthMm, list, text } from './fields.ts';
-import { circuitSchema, featureSchema, nodeSchema, runSchema, zoneSchema } from './harnessSchemas.ts';
+import { cableSchema, circuitSchema, featureSchema, nodeSchema, runSchema, zoneSchema } from './harnessSchemas.ts';
 
 const edit = (word: string, fields: Joi.SchemaMap): { is: string; then: Joi.ObjectSchema } => ({
   is: word,
@@ -12,6 +12,7 @@ const runChange = Joi.object({
   zone: zoneSchema,
   features: list(featureSchema),
   conduitInsideMm: Joi.number().greater(0).max(500).allow(null),
+  cable: cableSchema.allow(null),
 });
 /** A circuit whose way follows from its ends may come without one. */
 const routedCircuit = circuitSchema.keys({ runIds: Joi.array().items(id).max(500).default([]) });

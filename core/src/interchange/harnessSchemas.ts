@@ -151,6 +151,7 @@ const identityText = Joi.string().trim().min(1).max(60);
 const identitySchema = Joi.object({
   ...Object.fromEntries(Object.keys(IDENTITY_TEXTS).map((key) => [key, identityText])),
   latch: Joi.valid(...LATCHES),
+  capMm: Joi.number().greater(0).max(200),
 });
 export const nodeSchema = Joi.object({
   id: id.required(),
@@ -173,6 +174,11 @@ export const nodeSchema = Joi.object({
     )
     .when('kind', { is: Joi.valid('connector', 'end'), otherwise: Joi.forbidden() }),
 });
+/** A jacketed cable: outer diameter, mm, and cores that carry nothing. */
+export const cableSchema = Joi.object({
+  outerMm: Joi.number().greater(0).max(100).required(),
+  unusedCores: Joi.number().integer().min(0).max(100).default(0),
+});
 export const runSchema = Joi.object({
   id: id.required(),
   name: text.required(),
@@ -180,6 +186,7 @@ export const runSchema = Joi.object({
   toNodeId: id.required(),
   lengthMm: lengthMm.greater(0).required(),
   conduitInsideMm: Joi.number().greater(0).max(500),
+  cable: cableSchema,
   zone: zoneSchema.required(),
   features: list(featureSchema).default([]),
 });

@@ -3,7 +3,7 @@ import { COVER_IDS, WAYS } from '../approach/index.ts';
 import { CAVITY_FINDING_KINDS, FINDING_KINDS, ownFieldsOf, type OwnField } from '../damage/index.ts';
 import { METHOD_IDS } from '../family/index.ts';
 import { READINGS, type ReadingField } from '../prove/index.ts';
-import { date, id, instant, lengthMm, list, longText, positionMm, text } from './fields.ts';
+import { cavityText, date, id, instant, lengthMm, list, longText, positionMm, text } from './fields.ts';
 import { cavitySchema, harnessSchema, machineSchema, wireSchema } from './harnessSchemas.ts';
 import { mappingSchema } from './mappingSchemas.ts';
 
@@ -14,6 +14,7 @@ const OWN: Readonly<Record<OwnField['type'], Joi.Schema>> = {
   wires: list(wireSchema).min(1).max(8),
   flag: Joi.boolean(),
   cavity: cavitySchema,
+  ofSame: cavityText,
 };
 
 /** The fields that some kinds have of their own: asked for or allowed where a kind has them, refused elsewhere. */

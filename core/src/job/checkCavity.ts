@@ -1,5 +1,6 @@
 import { cavitiesOf } from '../connector/index.ts';
 import { endOfCircuit, damageOf, isAtCavity, type CavityFinding, type Finding } from '../damage/index.ts';
+import type { Cavity } from '../harness/index.ts';
 import type { JobProblem } from './problem.ts';
 import type { Job } from './types.ts';
 import { problem } from './checkHarness.ts';
@@ -37,16 +38,25 @@ export function checkCavity(finding: Finding, { harness }: Pick<Job, 'harness'>,
       ];
 }
 
+/** The cavity that a finding calls free: for a wire to be added, or for one whose own cavity holds it no more. */
+function freeCavityOf(finding: Finding): (Cavity & { readonly field: 'freeCavity' | 'otherCavity' }) | undefined {
+  if ('otherCavity' in finding && finding.otherCavity !== undefined)
+    return { nodeId: finding.at.nodeId, cavity: finding.otherCavity, field: 'otherCavity' };
+  if ('freeCavity' in finding && finding.freeCavity) return { ...finding.freeCavity, field: 'freeCavity' };
+  return undefined;
+}
+
 /** A free cavity that is none: not of this harness, not of the connector, or some circuit's already. */
 export function checkFreeCavity(finding: Finding, { harness }: Pick<Job, 'harness'>, pointer: string): JobProblem[] {
-  if (!('freeCavity' in finding) || !finding.freeCavity) return [];
-  const { nodeId, cavity } = finding.freeCavity;
+  const named = freeCavityOf(finding);
+  if (!named) return [];
+  const { nodeId, cavity, field } = named;
   const node = harness.nodes.find((one) => one.id === nodeId && one.kind === 'connector');
   if (!node)
     return [
       problem(
         'UNKNOWN_NODE',
-        `${pointer}/freeCavity/nodeId`,
+        `${pointer}/${field}/nodeId`,
         `"${nodeId}" is no connector of the harness.`,
         `Connectors are: ${harness.nodes
           .filter((one) => one.kind === 'connector')
@@ -58,7 +68,7 @@ export function checkFreeCavity(finding: Finding, { harness }: Pick<Job, 'harnes
     return [
       problem(
         'UNKNOWN_CAVITY',
-        `${pointer}/freeCavity/cavity`,
+        `${pointer}/${field === 'freeCavity' ? 'freeCavity/cavity' : field}`,
         `${node.name} has no cavity ${cavity}.`,
         `Cavities are: ${cavitiesOf(node.face)
           .map((one) => one.cavity)
@@ -72,9 +82,11 @@ export function checkFreeCavity(finding: Finding, { harness }: Pick<Job, 'harnes
     ? [
         problem(
           'CAVITY_TAKEN',
-          `${pointer}/freeCavity/cavity`,
+          `${pointer}/${field === 'freeCavity' ? 'freeCavity/cavity' : field}`,
           `Cavity ${cavity} of ${node.name} is not free: circuit ${owner.number} is in it.`,
-          'Name an empty one, or join the wire along the run.',
+          field === 'otherCavity'
+            ? 'Name an empty one, or leave it out.'
+            : 'Name an empty one, or join the wire along the run.',
         ),
       ]
     : [];

@@ -1,4 +1,4 @@
-import { conduitFor, spiralTapeMm } from '../bundle/index.ts';
+import { BEND_FIXED, BEND_MOVING, conduitFor, spiralTapeMm } from '../bundle/index.ts';
 import { GENERIC_PARTS } from '../catalogue/index.ts';
 import type { SleevePart } from '../stock/index.ts';
 import type { Stretch } from '../damage/index.ts';
@@ -28,9 +28,6 @@ const TIE_FROM_BODY_MM = 25;
 const PASS = 1.1;
 const GRIP = 0.9;
 const SLEEVES = GENERIC_PARTS.filter((part): part is SleevePart => part.kind === 'sleeve');
-/** Bend radius as a multiple of the bundle, fixed and where it moves. */
-const BEND_FIXED = 4;
-const BEND_MOVING = 10;
 
 const overlapMm = (a: Stretch, b: Stretch): number =>
   Math.max(0, Math.min(a.toMm, b.toMm) - Math.max(a.fromMm, b.fromMm));

@@ -4,7 +4,7 @@ import { isInHousing } from '../harness/index.ts';
 import type { PlacedItem } from '../layout/index.ts';
 import { checksAtCavity, pullMinimumN, type ProvableAtCavity } from '../prove/index.ts';
 import { formOf, FORMS } from '../terminal/index.ts';
-import type { CavityWork } from '../approach/index.ts';
+import type { CavityAct, CavityWork } from '../approach/index.ts';
 import { areaMm2, contactLimits, LEAST_JOINT_MM, resistanceLimits } from '../wire/index.ts';
 import type { Surroundings } from './splicePlan.ts';
 import type { CavityPlan } from './made.ts';
@@ -30,6 +30,18 @@ function provableTerminal({ terminal, wire }: CavityWork, loadA: number | undefi
   };
 }
 
+/** Acts that end with a terminal or piece seated in its housing. */
+const SEATS: readonly CavityAct[] = [
+  'crimpTerminal',
+  'refit',
+  'correct',
+  'rehouse',
+  'seal',
+  'lockPiece',
+  'solderToPin',
+  'move',
+];
+
 /** Work at a cavity made into a plan: its steps and its checks. */
 export function cavityPlan(
   { decision, finding, circuit }: Decided,
@@ -42,6 +54,7 @@ export function cavityPlan(
   const id = `${finding.id}:cavity`;
   const make = decision.redoCount + 1;
   const { terminal, acts } = work;
+  const isLast = piece === undefined || piece.findingIds.at(-1) === finding.id;
   const crimps = acts.includes('crimpTerminal');
   return {
     id,
@@ -58,13 +71,14 @@ export function cavityPlan(
     steps: stepsAtCavity(id, make, work, practice.habits, {
       wires: piece?.findingIds.length ?? 1,
       isFirst: piece === undefined || piece.findingIds[0] === finding.id,
-      isLast: piece === undefined || piece.findingIds.at(-1) === finding.id,
+      isLast,
     }),
     checks: checksAtCavity({
       terminal: crimps ? provableTerminal(work, believedLoadA(decision.electrical, circuit)) : undefined,
       inHousing: terminal === undefined || isInHousing(terminal.family),
       wireSeal: acts.includes('seal'),
-      seats: !acts.includes('plug') && !acts.includes('pigtail'),
+      seats: acts.some((act) => SEATS.includes(act)),
+      endsCable: acts.includes('boot') && isLast,
       soldered: acts.includes('solderToPin'),
       pullMinimumN: pullMinimumN(areaMm2(work.wire.size)),
     }),

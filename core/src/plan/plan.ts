@@ -65,12 +65,18 @@ function needsOf(plan: FindingPlan, numberOf: (circuitId: string) => string): Ki
     });
   }
   if (cavity) {
-    const seal = cavity.work.terminal?.seal;
+    const { cable, terminal } = cavity.work;
+    const seal = terminal?.seal;
     joints.push({
       spliceId: cavity.id,
       partIds: cavity.work.partIds,
       sharedPartIds: cavity.work.sharedPartIds.map((partId) => ({ partId, per: cavity.work.at.nodeId })),
-      sleeveCuts: seal?.kind === 'sleeve' ? [{ partId: seal.partId, cutMm: seal.cutMm }] : [],
+      sleeveCuts: [
+        ...(seal?.kind === 'sleeve' ? [{ partId: seal.partId, cutMm: seal.cutMm }] : []),
+        ...(cable?.sleeve && cavity.steps.some(({ key }) => key === 'boot')
+          ? [{ partId: cable.sleeve.partId, cutMm: cable.sleeve.cutMm }]
+          : []),
+      ],
       tapeMm: seal?.kind === 'wrap' ? [{ partId: seal.partId, lengthMm: seal.lengthMm }] : [],
       toolNames: cavity.work.toolNames,
     });

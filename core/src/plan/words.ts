@@ -43,6 +43,8 @@ export function headline(decision: Decision, insertMm: number | undefined): stri
     case 'refit':
     case 'correctCavity':
     case 'solderToPin':
+    case 'otherCavity':
+    case 'solderedLead':
       return decision.cavity?.name ?? WAY_WORDS[decision.approach];
     case 'cover':
       return `Cover: ${lower(decision.cover?.partName ?? '')}, ${formatMm(decision.cover?.lengthMm ?? 0, 0)}`;

@@ -31,6 +31,8 @@ export interface ProvableAtCavity {
   readonly wireSeal: boolean;
   readonly seats: boolean;
   readonly soldered: boolean;
+  /** The end of a cable is closed with it. */
+  readonly endsCable?: boolean;
   readonly pullMinimumN: number;
 }
 
@@ -49,6 +51,23 @@ const SEAT_LOOK = look('cavity.seated', 'Seated', 'Click heard, pulled back, loc
     'In another cavity than the pinout says',
     'Read from the other side of the connector.',
     'Free it and move it: nothing is powered before.',
+  ),
+]);
+const BOOT_LOOK = look('cavity.boot', 'Cable’s end', 'Sleeve or boot over jacket and back cap; then pull the cable.', [
+  good('Jacket and cap both held, glue or lip all round, the terminals do not move when the cable is pulled'),
+  bad(
+    'rework',
+    'short',
+    'Off the jacket, or off the cap',
+    'Slid while it shrank, or cut too short.',
+    'New sleeve, centred on the gap.',
+  ),
+  bad(
+    'rework',
+    'open',
+    'No glue at an end',
+    'Too cold there, or too wide for it.',
+    'Warm that end again; still open: the next size.',
   ),
 ]);
 const SEAL_LOOK = look('cavity.seal', 'Wire seal', 'At the back of the connector.', [
@@ -104,6 +123,7 @@ export function checksAtCavity(subject: ProvableAtCavity): Check[] {
   if (subject.wireSeal || terminal?.seal === 'wireSeal') checks.push(SEAL_LOOK);
   if (subject.soldered) checks.push(SOLDER_LOOK);
   if (subject.seats && subject.inHousing) checks.push(SEAT_LOOK);
+  if (subject.endsCable) checks.push(BOOT_LOOK);
   checks.push(functionLook(subject.inHousing));
   return checks;
 }

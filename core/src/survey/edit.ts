@@ -20,13 +20,14 @@ function addRun(state: Surveyed, run: Run, node: HarnessNode | undefined): Surve
 
 function changeRun(state: Surveyed, runId: string, change: RunChange): Surveyed {
   runOf(state, runId);
-  const { conduitInsideMm, name, zone, features } = change;
+  const { conduitInsideMm, cable, name, zone, features } = change;
   const changed = (run: Run): Run => ({
     ...run,
     name: name ?? run.name,
     zone: zone ?? run.zone,
     features: features ?? run.features,
     conduitInsideMm: conduitInsideMm === null ? undefined : (conduitInsideMm ?? run.conduitInsideMm),
+    cable: cable === null ? undefined : (cable ?? run.cable),
   });
   return {
     ...state,

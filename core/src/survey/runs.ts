@@ -117,10 +117,14 @@ export function joinRuns(state: Surveyed, nodeId: string): Surveyed {
       `Circuit ${alone.number} goes through ${alone.runIds.includes(a.id) ? a.name : b.name} and not through ${alone.runIds.includes(a.id) ? b.name : a.name}.`,
       'Runs are joined where the same circuits go through both.',
     );
-  if (JSON.stringify(a.zone) !== JSON.stringify(b.zone) || a.conduitInsideMm !== b.conduitInsideMm)
+  if (
+    JSON.stringify(a.zone) !== JSON.stringify(b.zone) ||
+    a.conduitInsideMm !== b.conduitInsideMm ||
+    a.cable?.outerMm !== b.cable?.outerMm
+  )
     throw new EditRefused(
-      `${a.name} and ${b.name} are in different zones or conduits.`,
-      'Make zone and conduit of both alike first, or leave them two.',
+      `${a.name} and ${b.name} are in different zones, conduits or cables.`,
+      'Make zone, conduit and cable of both alike first, or leave them two.',
     );
   const firstWay = a.toNodeId === nodeId ? a : b.toNodeId === nodeId ? b : undefined;
   const first = firstWay ? { run: firstWay, on: on(state, firstWay) } : turned(a, on(state, a));

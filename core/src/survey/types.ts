@@ -8,6 +8,8 @@ export interface RunChange {
   readonly features?: Run['features'] | undefined;
   /** mm; null takes the conduit away. */
   readonly conduitInsideMm?: number | null | undefined;
+  /** Null says that it is no jacketed cable. */
+  readonly cable?: Run['cable'] | null | undefined;
 }
 
 /**

@@ -51,6 +51,7 @@ export const RunEntity = new EntitySchema<Rows.RunRow>({
     toNodeId: text,
     lengthMm: real,
     conduitInsideMm: optional(real),
+    cable: optional(json),
     zone: json,
     features: json,
   },

@@ -8,6 +8,7 @@ import type {
   HarnessNode,
   Held,
   LayoutWishes,
+  Cable,
   ConnectorIdentity,
   LockFamily,
   MappingCard,
@@ -53,6 +54,7 @@ export interface RunRow {
   toNodeId: string;
   lengthMm: number;
   conduitInsideMm: number | null;
+  cable: Cable | null;
   zone: Zone;
   features: readonly Feature[];
 }

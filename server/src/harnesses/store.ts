@@ -53,6 +53,7 @@ export async function loadHarness(
         toNodeId: run.toNodeId,
         lengthMm: run.lengthMm,
         conduitInsideMm: orUndefined(run.conduitInsideMm),
+        cable: orUndefined(run.cable),
         zone: run.zone,
         features: run.features,
       })),
@@ -110,6 +111,7 @@ async function insertParts(manager: EntityManager, harnessId: string, harness: H
       harnessId,
       position,
       conduitInsideMm: run.conduitInsideMm ?? null,
+      cable: run.cable ?? null,
     })),
   );
   for (let start = 0; start < harness.circuits.length; start += 40) {

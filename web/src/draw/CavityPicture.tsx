@@ -80,6 +80,16 @@ const PARTS: Readonly<Record<CavityFindingKind, ReactNode>> = {
       <Cross x={74} y={7} />
     </g>
   ),
+  tornOff: (
+    <g>
+      <rect x={6} y={9} width={26} height={16} rx={3} fill="var(--ink)" />
+      <path d="M32 12h8m-8 5h11m-11 5h7" fill="none" stroke={COPPER_HEX} strokeWidth={2.5} />
+      <g transform="translate(6 0)">
+        <Housing />
+      </g>
+      <path d="M46 4l-4 6l5 5l-5 6l4 7" fill="none" stroke="var(--scrap)" strokeWidth={2.5} />
+    </g>
+  ),
   sealLost: (
     <g>
       <rect x={12} y={13} width={36} height={8} fill="#C8232C" {...INK} />

@@ -6,10 +6,12 @@ import { lostAt, onceThere, redosOf, work, type At } from './at.ts';
 import type { Candidate } from './finish.ts';
 import { rehouseWay } from './housing.ts';
 import { notOutOf, shelfOfKit } from './kit.ts';
-import { fitAt, leadDecided, releadFrom, startsAt } from './lead.ts';
+import { fitAt, leadDecided, NO_ROOM, releadFrom, SPLICE_MINUTES, startsAt } from './lead.ts';
 import { extendWay } from './lengthen.ts';
 import { pigtailFor } from './pigtail.ts';
+import { solderToPin } from './putBack.ts';
 import { newTerminalWay } from './tail.ts';
+import { WAY_WORDS } from './work.ts';
 
 /** A new terminal on the tail that is there. */
 export function newTerminal(at: At): Candidate {
@@ -60,15 +62,20 @@ export function rehouse(at: At, withTerminals: boolean): Candidate | undefined {
     return { way, decided: { cavity: work(at, way, { acts: ['rehouse'], sharedPartIds, asks, ...more }) } };
   const kit = part?.kind === 'connectorKit' ? part : undefined;
   const from = kit ? { ...at, input: { ...at.input, catalogue: shelfOfKit(kit, at.input.catalogue) } } : at;
-  const terminal = newTerminal(from);
-  const both = withNewTerminals(way, terminal.way, kit);
-  const fit = fitAt(from.input, at.node, at.finding.at.cavity, at.input.circuit.wire, at.electrical);
+  // A tail that is too short gets a new lead with its terminal, in the new housing too.
+  const onTail = newTerminal(from);
+  const { way: own, decided } = onTail.way.status === 'refused' ? relead(from) : onTail;
+  const both = withNewTerminals(way, own, kit);
+  const wire = decided.insertWire?.wire ?? at.input.circuit.wire;
+  const fit = fitAt(from.input, at.node, at.finding.at.cavity, wire, at.electrical);
   return {
     way: both,
     decided: {
+      ...decided,
       cavity: work(at, both, {
-        name: kit ? `New housing and terminals out of ${kit.name}` : 'New housing with new terminals',
+        name: `${kit ? `New housing and terminals out of ${kit.name}` : 'New housing with new terminals'}${decided.lead ? ', on a new lead' : ''}`,
         acts: ['rehouse', 'crimpTerminal'],
+        wire,
         fit:
           kit && fit.terminal
             ? { ...fit, terminal: { ...fit.terminal, usesPartIds: notOutOf(kit, fit.terminal.usesPartIds) } }
@@ -97,11 +104,51 @@ function withNewTerminals(way: RankedWay, terminal: RankedWay, kit: ConnectorKit
       status !== 'allowed'
         ? barred
         : kit
-          ? `No pigtail will do; ${kit.name} has the housing and every terminal. ${terminal.because}`
-          : `No pigtail will do, so a new housing, and each wire gets a new terminal. ${terminal.because}`,
+          ? `${kit.name} has the housing and every terminal. ${terminal.because}`
+          : `A new housing, and each wire gets a new terminal. ${terminal.because}`,
     lacks: [...way.lacks, ...terminal.lacks],
+    cost: {
+      splices: terminal.cost.splices,
+      minutes: way.cost.minutes + terminal.cost.minutes,
+      wireMm: terminal.cost.wireMm,
+      parts: [...way.cost.parts, ...terminal.cost.parts],
+    },
     ruleId: way.status === 'refused' ? way.ruleId : terminal.ruleId,
     allowedIf: way.allowedIf ?? terminal.allowedIf,
+  };
+}
+
+/** A new lead soldered to the pin that was there, out of its plastic: where no terminal is to be had for a plug that is good. */
+export function solderedLead(at: At): Candidate {
+  const pin = solderToPin(at);
+  const { decided } = relead(at);
+  const { method } = decided;
+  const status =
+    pin.way.status === 'refused' || !method ? 'refused' : method.status === 'shelf' ? 'shelf' : pin.way.status;
+  const way: RankedWay = {
+    ...pin.way,
+    way: 'solderedLead',
+    status,
+    ...(method || pin.way.status === 'refused' ? {} : { ruleId: 'place.noRoom', because: NO_ROOM }),
+    ...(status === 'allowed'
+      ? {
+          because:
+            'For a good plug to which no terminal is to be had: its pin comes out of the plastic, the new lead is soldered to it and potted, and one splice joins it.',
+        }
+      : {}),
+    cost: { ...pin.way.cost, splices: 1, minutes: pin.way.cost.minutes + SPLICE_MINUTES },
+    lacks: [...pin.way.lacks, ...(method?.status === 'shelf' ? method.lacks : [])],
+  };
+  return {
+    way,
+    decided: {
+      ...decided,
+      cavity: pin.decided.cavity && {
+        ...pin.decided.cavity,
+        name: WAY_WORDS.solderedLead,
+        wire: decided.insertWire?.wire ?? at.input.circuit.wire,
+      },
+    },
   };
 }
 

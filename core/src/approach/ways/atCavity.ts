@@ -4,10 +4,12 @@ import type { HarnessNode } from '../../harness/index.ts';
 import { asksWithoutWay } from '../asks.ts';
 import { capital } from '../copper.ts';
 import type { DecideInput, Decision, Electrical, RankedWay } from '../types.ts';
-import { extend, newTerminal, pigtail, rehouse, relead } from './anew.ts';
+import { extend, newTerminal, pigtail, rehouse, relead, solderedLead } from './anew.ts';
 import type { At } from './at.ts';
 import { causeAt } from './cause.ts';
 import { finish, type Candidate, type Undecided } from './finish.ts';
+import { around } from './around.ts';
+import { otherCavity } from './otherCavity.ts';
 import { correct, refit, solderToPin } from './putBack.ts';
 import { WAY_WORDS } from './work.ts';
 
@@ -21,6 +23,8 @@ const JUDGES: Readonly<Record<CavityWay, (at: At) => Candidate | undefined>> = {
   refit,
   correct,
   solderToPin,
+  solderedLead,
+  otherCavity,
   extend,
 };
 
@@ -35,7 +39,8 @@ function warningsAt({ node, input, finding }: At, chosen: RankedWay, cause: stri
   if (cause) warnings.push(cause);
   const own = cavityKindOf(finding.kind).warns?.(finding);
   if (own !== undefined) warnings.push(own);
-  if (node?.kind === 'connector' && !['refit', 'solderToPin'].includes(chosen.way)) warnings.push(freeing(node));
+  if (node?.kind === 'connector' && !['refit', 'solderToPin', 'extend'].includes(chosen.way))
+    warnings.push(freeing(node));
   if ((chosen.way === 'pigtail' || chosen.way === 'rehouse') && node) {
     const without = input
       .circuitsAt(node.id)
@@ -63,7 +68,8 @@ export function decideAtCavity(
   const list = cavityKindOf(finding.kind)
     .ways(finding)
     .map((way) => JUDGES[way](at))
-    .filter((one) => one !== undefined);
+    .filter((one) => one !== undefined)
+    .map((one) => around(at, one));
   const asked = list.find(
     ({ way }) => way.way === (input.share.way ?? choice?.use ?? held?.way) && way.status !== 'refused',
   );

@@ -2,7 +2,7 @@ import { releaseToolInWords, type LockFamily } from '../../connector/index.ts';
 import type { Cavity, HarnessNode } from '../../harness/index.ts';
 import type { WireSpec } from '../../wire/index.ts';
 import type { Ask } from '../askTypes.ts';
-import type { CavityAct, CavityWork, RankedWay, Way } from '../types.ts';
+import type { CableEnd, CavityAct, CavityWork, RankedWay, Way } from '../types.ts';
 import type { TerminalFit } from './terminal.ts';
 
 /** What each way is called on cards and sheets. */
@@ -13,7 +13,9 @@ export const WAY_WORDS: Record<Way, string> = {
   rehouse: 'Move the terminals into a new housing',
   newTerminal: 'New terminal',
   fillCavity: 'Fill the free cavity',
+  otherCavity: 'Move both wires into a cavity that is free',
   solderToPin: 'Solder to the pin and pot the back',
+  solderedLead: 'New lead soldered to the old pin, one splice',
   oneSplice: 'One splice',
   relead: 'New lead with its own terminal, one splice',
   insert: 'Insert between two splices',
@@ -37,10 +39,14 @@ export const ACT_MINUTES: Record<CavityAct | 'cover', number> = {
   lockPiece: 2,
   solderToPin: 12,
   pigtail: 4,
+  move: 5,
+  cableEnd: 8,
+  boot: 4,
+  route: 5,
 };
 
 /** Acts for which a terminal comes out of its housing. */
-const FREES: readonly CavityAct[] = ['crimpTerminal', 'correct', 'rehouse', 'seal', 'solderToPin'];
+const FREES: readonly CavityAct[] = ['crimpTerminal', 'correct', 'rehouse', 'seal', 'solderToPin', 'move'];
 
 /** What work at a cavity is made of. */
 export interface WorkOf {
@@ -56,6 +62,9 @@ export interface WorkOf {
   readonly warnings?: readonly string[];
   readonly passed?: readonly string[];
   readonly asks?: readonly Ask[];
+  readonly toCavity?: string | undefined;
+  readonly cable?: CableEnd | undefined;
+  readonly bendMm?: CavityWork['bendMm'];
   /** How the terminals are held, where it is known by the part and not noted at the connector. */
   readonly lock?: LockFamily | undefined;
 }
@@ -75,6 +84,9 @@ export function cavityWork({
   passed = [],
   asks = [],
   lock,
+  toCavity,
+  cable,
+  bendMm,
 }: WorkOf): CavityWork {
   const terminal = fit?.terminal;
   const releaseTool = releaseToolInWords(node?.identity ?? {});
@@ -98,6 +110,9 @@ export function cavityWork({
     terminals: fit?.ranked ?? [],
     warnings: [...(fit?.warnings ?? []), ...warnings],
     unknown: fit?.unknown,
+    toCavity,
+    cable,
+    bendMm,
     passed,
     asks,
   };

@@ -1,12 +1,19 @@
 import { cavityKind } from '../kind.ts';
 
-/** A cavity that holds no terminal any more. Source: choosing. */
+/** A cavity that holds no terminal any more: a new housing, or another cavity that is free on both halves. Source: choosing. */
 export const cavityDamaged = cavityKind({
   kind: 'cavityDamaged',
   words: 'cavity damaged, it holds no terminal',
-  own: {},
+  own: {
+    otherCavity: {
+      type: 'ofSame',
+      required: false,
+      title: 'Free on both halves: which cavity?',
+      wanted: 'Name a cavity that is empty here and in the mate, or leave it out.',
+    },
+  },
   ofHousing: 'all',
-  ways: () => ['rehouse', 'pigtail'],
-  warns: () =>
-    'Or a cavity that is free on both halves of the connector: move both wires into it, and note it on the pinout.',
+  ofOneCavity: ({ otherCavity }) => otherCavity !== undefined,
+  ways: ({ otherCavity }) =>
+    otherCavity === undefined ? ['rehouse', 'otherCavity', 'pigtail'] : ['otherCavity', 'rehouse', 'pigtail'],
 });

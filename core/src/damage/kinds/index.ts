@@ -17,6 +17,7 @@ import { strandsLost } from './strandsLost.ts';
 import { terminalDamaged } from './terminalDamaged.ts';
 import { terminalMiscrimped } from './terminalMiscrimped.ts';
 import { tooShort } from './tooShort.ts';
+import { tornOff } from './tornOff.ts';
 
 /** Every kind of damage along a wire, in the order in which they are offered: a new one is a file of its own, named here. */
 export const RUN_KINDS = [
@@ -37,6 +38,7 @@ export const CAVITY_KINDS = [
   housingBroken,
   housingMelted,
   cavityDamaged,
+  tornOff,
   sealLost,
   lockLost,
   cutFlush,

@@ -2,7 +2,8 @@ import { cavityKind } from '../kind.ts';
 
 export const tooShort = cavityKind({
   kind: 'tooShort',
-  words: 'lead too short after a part moved',
+  words: 'lead too short',
+  sorts: { moved: 'after a part was moved', turned: 'after a sensor was turned round' },
   own: {
     shortByMm: {
       type: 'length',
@@ -13,6 +14,7 @@ export const tooShort = cavityKind({
     },
   },
   addsWire: true,
+  newRoute: true,
   detail: ({ shortByMm }) => `by ${shortByMm} mm`,
-  ways: () => ['relead', 'extend'],
+  ways: () => ['relead', 'extend', 'solderedLead'],
 });

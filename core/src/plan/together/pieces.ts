@@ -1,5 +1,5 @@
-import { isAtCavity, isOfWholeConnector } from '../../damage/index.ts';
-import type { Choice, Way } from '../../approach/index.ts';
+import { isAtCavity, isOfWholeConnector, isOnePiece } from '../../damage/index.ts';
+import { WAYS, type Choice, type Way } from '../../approach/index.ts';
 import type { Decided, PieceOfWork } from '../types.ts';
 
 /** Ways that replace a connector for all of its wires. */
@@ -9,15 +9,13 @@ const WHOLE: readonly Way[] = ['pigtail', 'rehouse'];
 function membersAt(nodeId: string, decided: readonly Decided[], way: Way | undefined): Decided[] {
   return decided.filter(
     ({ finding }) =>
-      isAtCavity(finding) && finding.at.nodeId === nodeId && (way === 'pigtail' || isOfWholeConnector(finding.kind)),
+      isAtCavity(finding) && finding.at.nodeId === nodeId && (way === 'pigtail' || isOfWholeConnector(finding)),
   );
 }
 
 const nodesOf = (decided: readonly Decided[]): string[] => [
   ...new Set(
-    decided.flatMap(({ finding }) =>
-      isAtCavity(finding) && isOfWholeConnector(finding.kind) ? [finding.at.nodeId] : [],
-    ),
+    decided.flatMap(({ finding }) => (isAtCavity(finding) && isOfWholeConnector(finding) ? [finding.at.nodeId] : [])),
   ),
 ];
 
@@ -57,16 +55,17 @@ export function waysOfPieces(decided: readonly Decided[], choices: readonly Choi
 export function piecesOf(decided: readonly Decided[], nameOf: (nodeId: string) => string): PieceOfWork[] {
   const nodes = new Map<string, { readonly way: Way; readonly findingIds: string[] }>();
   for (const { finding, decision } of decided) {
-    const way = WHOLE.find((one) => one === decision.approach);
+    const whole = WHOLE.find((one) => one === decision.approach);
+    const way = WAYS.find((one) => one === decision.approach);
     const nodeId = decision.cavity?.at.nodeId;
-    if (!way || nodeId === undefined) continue;
-    const key = `${nodeId} ${way}`;
+    if (!way || nodeId === undefined || (!whole && !isOnePiece(finding))) continue;
+    const key = `${nodeId} ${whole ?? finding.kind}`;
     const piece = nodes.get(key) ?? { way, findingIds: [] };
     piece.findingIds.push(finding.id);
     nodes.set(key, piece);
   }
   return [...nodes].map(([key, { way, findingIds }]) => {
-    const nodeId = key.slice(0, -way.length - 1);
+    const nodeId = key.slice(0, key.lastIndexOf(' '));
     return { id: key, nodeId, nodeName: nameOf(nodeId), way, findingIds };
   });
 }

@@ -14,6 +14,7 @@ import { numberOf } from '../../ui/typed.ts';
 /** Most cavities of a connector. */
 const MOST_WAYS = 400;
 const LONGEST = 60;
+const THICKEST_MM = 200;
 
 interface IdentityProps {
   readonly node: HarnessNode;
@@ -31,8 +32,8 @@ function kept(identity: ConnectorIdentity): ConnectorIdentity | undefined {
 /** What is moulded and printed on a connector: parts are found by it, and the tool that frees its terminals. */
 export function Identity({ node, onChange, isAsked }: IdentityProps) {
   const { identity = {}, face } = node;
-  const [typed, setTyped] = useState<Partial<Record<IdentityText | 'ways', string>>>({});
-  const forget = (key: IdentityText | 'ways'): void => setTyped({ ...typed, [key]: undefined });
+  const [typed, setTyped] = useState<Partial<Record<IdentityText | 'ways' | 'capMm', string>>>({});
+  const forget = (key: IdentityText | 'ways' | 'capMm'): void => setTyped({ ...typed, [key]: undefined });
   const save = (key: IdentityText): void => {
     const text = typed[key]?.trim();
     if (text !== undefined && text !== (identity[key] ?? ''))
@@ -45,6 +46,13 @@ export function Identity({ node, onChange, isAsked }: IdentityProps) {
     if (text === '') onChange({ identity: node.identity, ways: undefined });
     else if (Number.isInteger(ways) && ways >= 1 && ways <= MOST_WAYS) onChange({ identity: node.identity, ways });
     forget('ways');
+  };
+  const saveCap = (): void => {
+    const text = typed.capMm?.trim();
+    const capMm = numberOf(text ?? '');
+    if (text === '' || (capMm > 0 && capMm <= THICKEST_MM))
+      onChange({ ways: node.ways, identity: kept({ ...identity, capMm: text === '' ? undefined : capMm }) });
+    forget('capMm');
   };
   const words = identityInWords(identity);
   return (
@@ -85,6 +93,14 @@ export function Identity({ node, onChange, isAsked }: IdentityProps) {
             </option>
           ))}
         </Select>
+        <NumberField
+          label="Back cap, outside"
+          name="capMm"
+          unit="mm"
+          value={typed.capMm ?? String(identity.capMm ?? '')}
+          onChange={(event) => setTyped({ ...typed, capMm: event.target.value })}
+          onBlur={saveCap}
+        />
         {face ? null : (
           <NumberField
             label="Cavities"

@@ -16,6 +16,7 @@ import {
 import { Button } from '../../ui/button.tsx';
 import { NumberField, Select, TextField } from '../../ui/field.tsx';
 import { numberOf } from '../../ui/typed.ts';
+import { CableFields } from './CableFields.tsx';
 import { freeId } from './draft.ts';
 import { FEATURE_WORDS, NODE_WORDS } from '../../connector/words.ts';
 
@@ -179,6 +180,7 @@ export function RunForm({ harness, run, atMm, onEdit }: RunFormProps) {
               });
           }}
         />
+        <CableFields key={`${run.id} cable`} run={run} onEdit={onEdit} />
         <Select
           label="Where it lies"
           value={run.zone.area}

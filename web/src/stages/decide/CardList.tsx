@@ -36,8 +36,12 @@ export function approachWords(finding: FindingPlan): string {
       return 'put back';
     case 'correctCavity':
       return 'seat again';
+    case 'otherCavity':
+      return 'another cavity';
     case 'solderToPin':
       return 'solder to pin';
+    case 'solderedLead':
+      return 'soldered lead, 1 splice';
   }
 }
 

@@ -1,15 +1,5 @@
 import { useState } from 'react';
-import {
-  allowedCurrentA,
-  areaMm2,
-  figure,
-  isCavityKind,
-  lostStretch,
-  ownFieldsOf,
-  remainingShare,
-  type Circuit,
-  type Finding,
-} from '@mendum/core';
+import { figure, isCavityKind, lostStretch, ownFieldsOf, type Finding } from '@mendum/core';
 import { useChange, type Outcome } from '../../app/change.ts';
 import { Button } from '../../ui/button.tsx';
 import { NumberField, Select, TextArea, TextField } from '../../ui/field.tsx';
@@ -18,7 +8,8 @@ import { useOpenJob } from '../job.ts';
 import { CavityFields, SortPicker } from './CavityFields.tsx';
 import { BranchFields } from './BranchFields.tsx';
 import { CircuitPicker } from './CircuitPicker.tsx';
-import { figuresOf, findingsOf, runsOf, type Draft, type Wrongs } from './draft.ts';
+import { OwnFieldList } from './OwnFieldList.tsx';
+import { findingsOf, runsOf, type Draft, type Wrongs } from './draft.ts';
 import { KindPicker } from './KindPicker.tsx';
 import { StaleNotice, type Stale } from './StaleNotice.tsx';
 import { WireFields } from '../../ui/wireFields.tsx';
@@ -82,29 +73,6 @@ function StretchFields({
   );
 }
 
-/** What the lost strands leave, in mm² and against the fuse. */
-function StrandsLeft({ draft, circuit }: { readonly draft: Draft; readonly circuit: Circuit | undefined }) {
-  const [lost, total] = [numberOf(draft.own.strandsLost ?? ''), numberOf(draft.own.strandsTotal ?? '')];
-  if (!circuit || !(lost >= 1) || !(total >= lost) || !Number.isInteger(lost) || !Number.isInteger(total)) return null;
-  const share = remainingShare(lost, total);
-  const left = share * areaMm2(circuit.wire.size);
-  const thinned =
-    lost === total ? 0 : allowedCurrentA({ ...circuit.wire, size: { basis: 'metric', areaMm2: left } }, 40);
-  return (
-    <p className="text-lg sm:col-span-2">
-      Left at that spot: <b className="figure">{figure(left)}</b> mm² of {figure(areaMm2(circuit.wire.size))}, which may
-      carry <b className="figure">{figure(thinned, 1)}</b> A alone at 40 °C
-      {circuit.fuseA === undefined ? (
-        '; its fuse is not known.'
-      ) : thinned < circuit.fuseA ? (
-        <b className="text-scrap">; its fuse of {circuit.fuseA} A does not protect it.</b>
-      ) : (
-        `; its fuse is ${circuit.fuseA} A.`
-      )}
-    </p>
-  );
-}
-
 /** Describes what was found: circuits, kind, place, cut-back, slack. Wrong fields say what is wrong and what to do; nothing typed is lost. */
 export function FindingForm({ start, version, onSaved, onClose }: FindingFormProps) {
   const { view, nodeName } = useOpenJob();
@@ -116,7 +84,6 @@ export function FindingForm({ start, version, onSaved, onClose }: FindingFormPro
   const edit = version !== undefined;
   const atCavity = isCavityKind(draft.kind);
   const own = ownFieldsOf(draft.kind);
-  const figures = figuresOf(draft.kind);
   const set = (part: Partial<Draft>): void => setDraft((now) => ({ ...now, ...part }));
   const text = (key: 'fromMm' | 'toMm' | 'cutBackLeftMm' | 'cutBackRightMm' | 'slackMm' | 'freedEndMm') =>
     ({
@@ -226,21 +193,7 @@ export function FindingForm({ start, version, onSaved, onClose }: FindingFormPro
       {atCavity ? null : (
         <StretchFields draft={draft} startName={run ? nodeName(run.fromNodeId) : 'the start'} text={text} />
       )}
-      {figures.length > 0 ? (
-        <div className="grid gap-3 sm:grid-cols-2">
-          {figures.map(([name, { title, unit = '' }]) => (
-            <NumberField
-              key={name}
-              label={title}
-              unit={unit}
-              value={draft.own[name] ?? ''}
-              wrong={wrong[name]}
-              onChange={(event) => set({ own: { ...draft.own, [name]: event.target.value } })}
-            />
-          ))}
-          <StrandsLeft draft={draft} circuit={firstCircuit} />
-        </div>
-      ) : null}
+      <OwnFieldList draft={draft} wrong={wrong} circuit={firstCircuit} onChange={set} />
       {own.branchWires ? (
         <BranchFields draft={draft} wrong={wrong} own={firstCircuit?.wire} harness={harness} onChange={set} />
       ) : null}

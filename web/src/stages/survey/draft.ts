@@ -98,13 +98,17 @@ export function newDraft(
 export const figuresOf = (kind: FindingKind): readonly (readonly [name: string, field: OwnField])[] =>
   Object.entries(ownFieldsOf(kind)).filter(([, { type }]) => type === 'count' || type === 'length');
 
-/** The figures of its own that a finding has, as text. */
+/** What a kind asks for in words: the name of another cavity. */
+export const wordsOf = (kind: FindingKind): readonly (readonly [name: string, field: OwnField])[] =>
+  Object.entries(ownFieldsOf(kind)).filter(([, { type }]) => type === 'ofSame');
+
+/** The figures and words of its own that a finding has, as text. */
 function ownOf(finding: Finding): Readonly<Record<string, string>> {
   const values: Readonly<Record<string, unknown>> = { ...finding };
   return Object.fromEntries(
-    figuresOf(finding.kind).map(([name]) => {
+    [...figuresOf(finding.kind), ...wordsOf(finding.kind)].map(([name]) => {
       const value = values[name];
-      return [name, typeof value === 'number' ? String(value) : ''];
+      return [name, typeof value === 'number' || typeof value === 'string' ? String(value) : ''];
     }),
   );
 }
@@ -174,6 +178,12 @@ function ownBuilt(draft: Draft): object {
   const figures = figuresOf(draft.kind).map(([name]) => [name, numberOf(draft.own[name] ?? '')] as const);
   return {
     ...Object.fromEntries(figures),
+    ...Object.fromEntries(
+      wordsOf(draft.kind).flatMap(([name]) => {
+        const word = draft.own[name]?.trim() ?? '';
+        return word === '' ? [] : [[name, word]];
+      }),
+    ),
     ...(has.branchWires && (has.branchWires.required || draft.branchWires.length > 0)
       ? { branchWires: draft.branchWires }
       : {}),

@@ -68,7 +68,13 @@ const FULL: { readonly [K in FindingKind]: Whole<Of<K>> } = {
   ...(Object.fromEntries(
     CAVITY_FINDING_KINDS.map((kind) => [
       kind,
-      { ...atEnd, kind, sort: sortOf(kind), ...(kind === 'tooShort' ? { shortByMm: 40 } : {}) },
+      {
+        ...atEnd,
+        kind,
+        sort: sortOf(kind),
+        ...(kind === 'tooShort' ? { shortByMm: 40 } : {}),
+        ...(kind === 'cavityDamaged' ? { otherCavity: '14' } : {}),
+      },
     ]),
   ) as { readonly [K in CavityFindingKind]: Whole<Of<K>> }),
 };

@@ -1,0 +1,101 @@
+import { findStanding, lackNamed, lackOf, partsOf, type Lack } from '../../catalogue/index.ts';
+import { cavityKindOf } from '../../damage/index.ts';
+import { lengthwiseShrink, sleeveFits } from '../../sizing/index.ts';
+import { ceilTo, figure } from '../../units/index.ts';
+import type { Ask } from '../askTypes.ts';
+import type { CableEnd } from '../types.ts';
+import { onceThere, type At } from './at.ts';
+
+/** The jacket of a cable goes back so far, mm. Source: work, prepare the wire. */
+const JACKET_BACK_MM = 40;
+
+/** The end of a cable made anew, what of it is not there, and what has to be measured for it. */
+export interface CableWork {
+  readonly cable?: CableEnd | undefined;
+  readonly lacks: readonly Lack[];
+  readonly asks: readonly Ask[];
+  readonly warnings: readonly string[];
+  readonly toolNames?: readonly string[];
+}
+
+const NONE: CableWork = { lacks: [], asks: [], warnings: [] };
+
+/** What is measured before a sleeve over jacket and cap can be chosen. */
+function measures({ node, input }: At): readonly Ask[] {
+  const name = node?.name ?? 'the connector';
+  return [
+    ...(input.run.cable
+      ? []
+      : [
+          {
+            does: 'measure',
+            words: `How thick is the cable at ${name} over its jacket? The sleeve over jacket and back cap is chosen by it`,
+            at: { on: 'run', runId: input.run.id, field: 'cableMm' },
+          } as const,
+        ]),
+    ...(node && node.identity?.capMm === undefined
+      ? [
+          {
+            does: 'measure',
+            words: `How thick is the back cap of ${name}? The sleeve has to pass it`,
+            at: { on: 'node', nodeId: node.id, field: 'capMm' },
+          } as const,
+        ]
+      : []),
+  ];
+}
+
+/**
+ * The end of a cable whose connector is torn off: jacket back, spare cores ended, and a glued sleeve over jacket and back cap, slid on
+ * first. Its length: the overlap on the jacket, what is laid open, the overlap on the cap. Source: choosing; numbers, sleeves.
+ */
+export function cableEndOf(at: At): CableWork {
+  const { finding, input, electrical, node } = at;
+  if (cavityKindOf(finding.kind).endsCable !== true) return NONE;
+  if (input.run.zone.fuelVapour && input.gate.vapour === undefined)
+    return {
+      cable: { backMm: JACKET_BACK_MM, unusedCores: input.run.cable?.unusedCores ?? 0 },
+      lacks: [],
+      asks: [],
+      warnings: [
+        'Fuel vapour: no hot air here. Use the connector’s own boot over jacket and cap, or shrink a sleeve once the zone is aired and measured.',
+      ],
+    };
+  const { slideFactor, gripShare, overlapMm } = input.practice.figures;
+  const bare: CableEnd = { backMm: JACKET_BACK_MM, unusedCores: input.run.cable?.unusedCores ?? 0 };
+  const asks = onceThere(at, measures(at));
+  const [outerMm, capMm] = [input.run.cable?.outerMm, node?.identity?.capMm];
+  if (outerMm === undefined || capMm === undefined) return { cable: bare, lacks: [], asks, warnings: [] };
+  const passMm = Math.max(outerMm, capMm);
+  const found = findStanding(input.catalogue, electrical.placeC, (parts) =>
+    sleeveFits(partsOf(parts, 'sleeve'), {
+      slideFactor,
+      gripShare,
+      passMm,
+      gripMm: Math.min(outerMm, capMm),
+      adhesive: true,
+    }),
+  );
+  if (!found || found.part.ratedC < electrical.placeC)
+    return {
+      cable: bare,
+      lacks: [],
+      asks,
+      warnings: [
+        `No glued sleeve passes ${figure(passMm, 1)} mm and grips ${figure(Math.min(outerMm, capMm), 1)}: use the connector’s own boot over jacket and cap.`,
+      ],
+    };
+  const { part, onShelf } = found;
+  const hotAir = input.catalogue.tools.find((tool) => tool.tasks.includes('hotAir'));
+  const lengthMm = 2 * overlapMm + JACKET_BACK_MM;
+  return {
+    cable: {
+      ...bare,
+      sleeve: { partId: part.id, name: part.name, cutMm: ceilTo(lengthMm / (1 - lengthwiseShrink(part.series))) },
+    },
+    lacks: [...(onShelf ? [] : [lackOf(part)]), ...(hotAir ? [] : [lackNamed('a hot-air gun')])],
+    toolNames: hotAir ? [hotAir.name] : [],
+    asks,
+    warnings: [],
+  };
+}

@@ -1,0 +1,52 @@
+import { useState } from 'react';
+import type { HarnessEdit, Run } from '@mendum/core';
+import { NumberField } from '../../ui/field.tsx';
+import { numberOf } from '../../ui/typed.ts';
+
+const THICKEST_MM = 100;
+const MOST_CORES = 100;
+
+/** The jacketed cable that a run is, of which its circuits are cores; empty where it is none. */
+export function CableFields({
+  run,
+  onEdit,
+}: {
+  readonly run: Run;
+  readonly onEdit: (...edits: readonly HarnessEdit[]) => boolean;
+}) {
+  const { cable } = run;
+  const [outer, setOuter] = useState(String(cable?.outerMm ?? ''));
+  const [cores, setCores] = useState(String(cable?.unusedCores ?? ''));
+  const change = (made: Run['cable'] | null): void => {
+    if (made?.outerMm !== cable?.outerMm || made?.unusedCores !== cable?.unusedCores)
+      onEdit({ do: 'changeRun', runId: run.id, change: { cable: made } });
+  };
+  const save = (): void => {
+    const [outerMm, unusedCores] = [numberOf(outer), cores.trim() === '' ? 0 : numberOf(cores)];
+    if (outer.trim() === '') change(cable ? null : undefined);
+    else if (outerMm > 0 && outerMm <= THICKEST_MM && Number.isInteger(unusedCores) && unusedCores <= MOST_CORES)
+      change({ outerMm, unusedCores: Math.max(0, unusedCores) });
+  };
+  return (
+    <>
+      <NumberField
+        label="Cable jacket, outside"
+        name="cableMm"
+        hint="Only where the run is one jacketed cable."
+        unit="mm"
+        value={outer}
+        onChange={(event) => setOuter(event.target.value)}
+        onBlur={save}
+      />
+      {outer.trim() === '' ? null : (
+        <NumberField
+          label="Its unused cores"
+          unit="pcs"
+          value={cores}
+          onChange={(event) => setCores(event.target.value)}
+          onBlur={save}
+        />
+      )}
+    </>
+  );
+}
