@@ -12,8 +12,12 @@ export const DRAIN: WireSpec = {
   colour: { base: 'black' },
 };
 
+/** The drain of a shield, of the copper that is noted. */
+const drainOf = (drainMm2: number | undefined): WireSpec =>
+  drainMm2 === undefined ? DRAIN : { ...DRAIN, size: { basis: 'metric', areaMm2: drainMm2 } };
+
 /** How a shield is joined beside a splice of its core: the drain by itself, sealed as the place wants it. The first that the rules allow; else the first that only lacks something on the shelf. */
-export function shieldMethod(site: Site, shelf: ReadyShelf): RankedMethod | undefined {
+export function shieldMethod(site: Site, shelf: ReadyShelf, drain = DRAIN): RankedMethod | undefined {
   const ranked = rankMethods(
     {
       ...site,
@@ -21,9 +25,10 @@ export function shieldMethod(site: Site, shelf: ReadyShelf): RankedMethod | unde
       keepOutsBeyond: undefined,
       circuitKind: 'ground',
       duty: 'join',
-      wire: DRAIN,
-      farWire: DRAIN,
-      insertWire: DRAIN,
+      inShield: undefined,
+      wire: drain,
+      farWire: drain,
+      insertWire: drain,
       insertStepsUp: 0,
       branchWires: [],
       mainUncut: undefined,
@@ -42,12 +47,18 @@ export function shieldMethod(site: Site, shelf: ReadyShelf): RankedMethod | unde
 const DRAIN_GUESS_MM = 150;
 
 /** A decision of a shielded circuit with how its shield is joined, where anything is spliced; and the wire that its drain goes on in beside an insert, of whatever colour is on hand. */
-export function withShield(decision: Decision, isShielded: boolean, shelf: ReadyShelf): Decision {
+export function withShield(
+  decision: Decision,
+  shield: { readonly drainMm2?: number | undefined } | undefined,
+  shelf: ReadyShelf,
+): Decision {
   const { site } = decision;
-  const method = isShielded && decision.method && site ? shieldMethod(site, shelf) : undefined;
-  if (!method || !site) return decision;
+  if (!shield || !decision.method || !site) return decision;
+  const of = drainOf(shield.drainMm2);
+  const method = shieldMethod(site, shelf, of);
+  if (!method) return decision;
   const drain = chooseInsertWire(
-    DRAIN,
+    of,
     shelf.catalogue.wires,
     site.placeC,
     site.lost.toMm - site.lost.fromMm + DRAIN_GUESS_MM,

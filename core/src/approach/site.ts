@@ -1,5 +1,5 @@
 import { addsCircuit, branchesOf, type Stretch } from '../damage/index.ts';
-import { flexStretches, keepOuts, keepOutsBeyond } from '../harness/index.ts';
+import { flexStretches, isShielded, keepOuts, keepOutsBeyond } from '../harness/index.ts';
 import type { Site } from '../method/index.ts';
 import type { InsertWireChoice } from '../sizing/index.ts';
 import { stepsUp } from '../wire/index.ts';
@@ -17,6 +17,7 @@ export function siteAt(
   const { finding, share, circuit, run, nodes, practice, gate, runFacts, beyond } = input;
   return {
     circuitKind: circuit.kind,
+    inShield: isShielded(circuit),
     duty: [finding, ...share.takes].some(addsCircuit) ? 'add' : 'join',
     wire: circuit.wire,
     farWire: finding.farWire ?? circuit.wire,

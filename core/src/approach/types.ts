@@ -158,6 +158,8 @@ export interface RankedCover {
 export interface Choice {
   readonly findingId: string;
   readonly use: MethodId | CoverId | Way;
+  /** The terminal of the ranking that is taken, where it is not the first. */
+  readonly terminal?: string | undefined;
   readonly reason: string;
   readonly by: string;
   readonly at: string;

@@ -12,6 +12,10 @@ export function countsAsLoaded(circuit: Circuit, aloneA: number): boolean {
   return circuit.loadA > aloneA / 5;
 }
 
+/** Whether a circuit lies in a shield, by its kind or because it is noted. */
+export const isShielded = ({ kind, shield }: Pick<Circuit, 'kind' | 'shield'>): boolean =>
+  kind === 'shielded' || shield !== undefined;
+
 export const KIND_WORDS: Record<CircuitKind, string> = {
   power: 'power',
   ground: 'ground',

@@ -40,6 +40,6 @@ export { circuitIdFrom, idFrom } from './ids.ts';
 export { routeBetween } from './route.ts';
 export { besideAlong, beyondOf, isNoHarsher, keepOutsBeyond, placeBeyond } from './beyond.ts';
 export type { Beyond, Beyonds } from './beyond.ts';
-export { countsAsLoaded, isPowerKind, KIND_WORDS } from './circuits.ts';
+export { countsAsLoaded, isPowerKind, isShielded, KIND_WORDS } from './circuits.ts';
 export { placeGrown, runGrown, stretchGrown } from './grown.ts';
 export type { Growth } from './grown.ts';

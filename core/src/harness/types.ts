@@ -117,6 +117,8 @@ export interface Circuit {
   readonly loadA?: number | undefined;
   /** Id of the other wire of a twisted pair. */
   readonly pairWith?: string | undefined;
+  /** The shield that it lies in, its pair's other wire with it: its drain's copper, mm², where it is known. */
+  readonly shield?: { readonly drainMm2?: number | undefined } | undefined;
 }
 
 export interface Harness {

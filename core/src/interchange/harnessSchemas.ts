@@ -203,6 +203,7 @@ export const circuitSchema = Joi.object({
   fuseA: amps,
   loadA: Joi.number().min(0).max(5000),
   pairWith: id,
+  shield: Joi.object({ drainMm2: area }),
 });
 
 export const harnessSchema = Joi.object({

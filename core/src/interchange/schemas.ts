@@ -71,6 +71,7 @@ export const gateEntrySchemas = {
 export const choiceSchema = Joi.object({
   findingId: id.required(),
   use: Joi.valid(...METHOD_IDS, ...COVER_IDS, ...WAYS).required(),
+  terminal: text,
   reason: longText.required(),
   ...said,
 });

@@ -17,6 +17,8 @@ export interface LeadSite {
 /** What is joined, and what for. */
 export interface SiteWires {
   readonly circuitKind: CircuitKind;
+  /** It lies in a shield, whatever its kind. */
+  readonly inShield?: boolean | undefined;
   readonly duty: 'join' | 'add';
   readonly wire: WireSpec;
   readonly farWire: WireSpec;

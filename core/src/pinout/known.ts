@@ -1,6 +1,11 @@
 import type { Circuit } from '../harness/index.ts';
 import type { PinoutField } from './types.ts';
 
+/** The parts of a circuit that are there or not, as a sheet may say. */
+const OF_SHEETS: readonly string[] = ['fuseA', 'loadA', 'pairWith'] satisfies (keyof Circuit)[];
+const withoutWhatSheetsSay = (circuit: Circuit): Circuit =>
+  Object.fromEntries(Object.entries(circuit).filter(([key]) => !OF_SHEETS.includes(key))) as unknown as Circuit;
+
 /**
  * A circuit that the harness has already, as a sheet changes it: what the sheet has no column for stays as it is known. A cell that is
  * there and empty says that there is none.
@@ -18,7 +23,9 @@ export function withWhatIsKnown(
     loadA: says('load') ? loadA : before.loadA,
     pairWith: says('pair') ? pairWith : before.pairWith,
   };
+  // What a sheet has no column for stays, whatever a circuit has.
   return {
+    ...withoutWhatSheetsSay(before),
     ...plain,
     function: says('function') ? circuit.function : before.function,
     kind: says('kind')

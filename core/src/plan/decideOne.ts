@@ -8,13 +8,12 @@ import {
   type WorkShare,
 } from '../approach/index.ts';
 import type { Catalogue } from '../catalogue/index.ts';
-import type { Finding } from '../damage/index.ts';
-import { besideAlong, beyondOf, type Circuit, type Run } from '../harness/index.ts';
+import { isJacketOnly, type Finding } from '../damage/index.ts';
+import { besideAlong, beyondOf, isShielded, type Circuit, type Run } from '../harness/index.ts';
 import type { LaidOut } from '../layout/index.ts';
 import { readyShelf, type ReadyShelf } from '../method/index.ts';
 import type { Practice } from '../practice/index.ts';
-import type { JobIndex } from '../job/index.ts';
-import type { Job } from '../job/index.ts';
+import { mateOf, type Job, type JobIndex } from '../job/index.ts';
 import type { Decided } from './types.ts';
 
 /** Parts that begun work has taken count as there for it. */
@@ -110,7 +109,21 @@ export function decideOne(
     finding,
     circuit,
     share,
-    decision: withShield(decide(input), circuit.kind === 'shielded', input.shelf),
+    decision: withShield(decide(input), shieldJoinedHere(finding, circuit, index), input.shelf),
     ...(needsTwo === undefined ? {} : { needsTwo }),
   };
+}
+
+/**
+ * The shield that is joined with this finding: of a pair in one shield whose wires are both cut here, with the first of the two only.
+ * None of a circuit that lies in none.
+ */
+function shieldJoinedHere(finding: Finding, circuit: Circuit, index: JobIndex): Circuit['shield'] {
+  if (!isShielded(circuit)) return undefined;
+  const own = circuit.shield ?? {};
+  const mate = mateOf(finding, index);
+  const other = mate && index.circuits.get(mate.circuitId);
+  if (!mate || !other || !isShielded(other) || isJacketOnly(mate)) return own;
+  const order = [...index.circuits.keys()];
+  return order.indexOf(circuit.id) < order.indexOf(other.id) ? own : undefined;
 }

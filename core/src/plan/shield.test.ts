@@ -1,5 +1,14 @@
 import { describe, expect, it } from 'vitest';
-import { jobWith, onlyFinding, planOf, shelfWithout, WET_SHAKING, wire } from '../test/samples.ts';
+import {
+  DRY_CABIN,
+  jobWith,
+  onlyFinding,
+  planOf,
+  shelfWithout,
+  WET_SHAKING,
+  wire,
+  type CaseOptions,
+} from '../test/samples.ts';
 
 const shielded = { circuits: [{ kind: 'shielded' as const, wire: wire(1), loadA: 0.1 }], zone: WET_SHAKING };
 const plain = { circuits: [{ kind: 'signal' as const, wire: wire(1), loadA: 0.1 }], zone: WET_SHAKING };
@@ -55,5 +64,53 @@ describe('a shielded circuit that is cut', () => {
     const all = onlyFinding(cut, shielded).splices[0]!.shield!.joint.usesPartIds;
     const planned = onlyFinding(cut, { ...shielded, catalogue: shelfWithout(...all) });
     expect(planned.splices[0]?.shield?.joint.usesPartIds ?? []).not.toEqual(all);
+  });
+});
+
+describe('a pair in one shield', () => {
+  const PAIR: CaseOptions = {
+    zone: DRY_CABIN,
+    circuits: [
+      { kind: 'data', wire: wire(0.5), pairWith: 'C2', shield: { drainMm2: 0.75 } },
+      { kind: 'data', wire: wire(0.5), shield: { drainMm2: 0.75 } },
+    ],
+  };
+  const both = (more: object = {}) =>
+    planOf(
+      jobWith(
+        [
+          { kind: 'parted', slackMm: 40 },
+          { kind: 'parted', slackMm: 40, circuitId: 'C2', ...more },
+        ],
+        PAIR,
+      ),
+      PAIR,
+    );
+  it('has its shield joined once, with the first of the two wires that are cut', () =>
+    expect(both().findings.map(({ splices }) => splices.every(({ shield }) => shield !== undefined))).toEqual([
+      true,
+      false,
+    ]));
+  it('with the one that is cut, where the other is only rubbed', () => {
+    const plan = both({ kind: 'jacketRubbed', circuitId: 'C1' });
+    expect(plan.findings[0]?.splices[0]?.shield).toBeDefined();
+    const other = planOf(
+      jobWith([{ kind: 'jacketRubbed' }, { kind: 'parted', slackMm: 40, circuitId: 'C2' }], PAIR),
+      PAIR,
+    );
+    expect(other.findings[1]?.splices[0]?.shield).toBeDefined();
+  });
+  it('joins the drain by its own size', () => {
+    const joint = both().findings[0]?.splices[0]?.shield?.joint;
+    expect(joint?.fitsWords).toContain('0.75');
+  });
+  it('says so among what is to be kept', () =>
+    expect(both().findings[0]?.ranked[0]?.hits.map(({ ruleId }) => ruleId)).toContain('care.shield'));
+  it('a signal in a shield gets no cap', () => {
+    const options: CaseOptions = { zone: DRY_CABIN, circuits: [{ kind: 'signal', wire: wire(0.5), shield: {} }] };
+    const cap = planOf(jobWith([{ kind: 'parted', slackMm: 40 }], options), options).findings[0]?.ranked.find(
+      ({ methodId }) => methodId === 'cap',
+    );
+    expect(cap?.hits.find(({ verdict }) => verdict === 'refuse')?.because).toMatch(/^A shielded circuit/);
   });
 });

@@ -74,6 +74,7 @@ export const CircuitEntity = new EntitySchema<Rows.CircuitRow>({
     toCavity: text,
     fuseA: optional(real),
     loadA: optional(real),
+    shield: optional(json),
     pairWith: optional(text),
     wire: json,
     runIds: json,
@@ -121,7 +122,16 @@ export const FindingEntity = new EntitySchema<Rows.FindingRow>({
 });
 export const ChoiceEntity = new EntitySchema<Rows.ChoiceRow>({
   name: 'choice',
-  columns: { id: key, jobId: text, findingId: text, use: optional(text), reason: text, by: text, at: text },
+  columns: {
+    id: key,
+    jobId: text,
+    findingId: text,
+    use: optional(text),
+    terminal: optional(text),
+    reason: text,
+    by: text,
+    at: text,
+  },
   foreignKeys: ofJob,
 });
 export const PinEntity = new EntitySchema<Rows.PinRow>({

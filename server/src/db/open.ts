@@ -9,6 +9,7 @@ import { Layout1764400000000 } from './migrations/1764400000000-layout.ts';
 import { PastEnds1764500000000 } from './migrations/1764500000000-past-ends.ts';
 import { Earlier1764600000000 } from './migrations/1764600000000-earlier.ts';
 import { Cables1764800000000 } from './migrations/1764800000000-cables.ts';
+import { Terminals1764900000000 } from './migrations/1764900000000-terminals.ts';
 import { Identity1764700000000 } from './migrations/1764700000000-identity.ts';
 import { Survey1764200000000 } from './migrations/1764200000000-survey.ts';
 
@@ -41,6 +42,7 @@ export async function openDatabase(dataDir: string): Promise<Database> {
       Earlier1764600000000,
       Identity1764700000000,
       Cables1764800000000,
+      Terminals1764900000000,
     ],
     migrationsRun: true,
     synchronize: false,

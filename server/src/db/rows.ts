@@ -73,6 +73,7 @@ export interface CircuitRow {
   toCavity: string;
   fuseA: number | null;
   loadA: number | null;
+  shield: Circuit['shield'] | null;
   pairWith: string | null;
   wire: Circuit['wire'];
   runIds: readonly string[];
@@ -113,6 +114,7 @@ export interface ChoiceRow {
   jobId: string;
   findingId: string;
   use: string | null;
+  terminal: string | null;
   reason: string;
   by: string;
   at: string;

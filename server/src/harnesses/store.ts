@@ -18,6 +18,7 @@ const circuitOf = (row: CircuitRow): Circuit => ({
   runIds: row.runIds,
   fuseA: orUndefined(row.fuseA),
   loadA: orUndefined(row.loadA),
+  shield: orUndefined(row.shield),
   pairWith: orUndefined(row.pairWith),
 });
 
@@ -132,6 +133,7 @@ async function insertParts(manager: EntityManager, harnessId: string, harness: H
         toCavity: circuit.to.cavity,
         fuseA: circuit.fuseA ?? null,
         loadA: circuit.loadA ?? null,
+        shield: circuit.shield ?? null,
         pairWith: circuit.pairWith ?? null,
         wire: circuit.wire,
         runIds: [...circuit.runIds],

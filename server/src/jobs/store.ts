@@ -126,8 +126,10 @@ export async function loadJob(manager: EntityManager, jobId: string): Promise<St
       ...(row.held.length === 0 ? {} : { held: row.held }),
       ...(earlier.length === 0 ? {} : { earlier }),
       ...(isEmpty(row.layout) ? {} : { layout: row.layout }),
-      choices: [...latest.values()].flatMap(({ findingId, use, reason, by, at }) =>
-        use === null ? [] : [{ findingId, use: use as Choice['use'], reason, by, at }],
+      choices: [...latest.values()].flatMap(({ findingId, use, terminal, reason, by, at }) =>
+        use === null
+          ? []
+          : [{ findingId, use: use as Choice['use'], ...(terminal === null ? {} : { terminal }), reason, by, at }],
       ),
       pins: pins.map(({ findingId, side, centreMm, runId }) => ({
         findingId,
@@ -259,7 +261,8 @@ export async function insertJob(
   });
   for (const [position, finding] of job.findings.entries())
     await manager.insert(FindingEntity, findingRow(id, finding, position, 1));
-  for (const choice of job.choices) await manager.insert(ChoiceEntity, { id: randomUUID(), jobId: id, ...choice });
+  for (const choice of job.choices)
+    await manager.insert(ChoiceEntity, { id: randomUUID(), jobId: id, ...choice, terminal: choice.terminal ?? null });
   for (const pin of job.pins) await manager.insert(PinEntity, { jobId: id, runId: null, ...pin });
   for (const [sequence, redo] of job.redos.entries())
     await manager.insert(RedoEntity, { ...redo, id: randomUUID(), jobId: id, sequence });

@@ -191,3 +191,48 @@ describe('once work has begun', () => {
     expect(after[1]!.chosen).toBe(use);
   });
 });
+
+describe('another terminal than the first', () => {
+  it('is kept with the choice and in the file; one that is none of its ranking is refused', async () => {
+    await makeSafe(server, '0146');
+    const at = await server.at('0146');
+    const { harness } = (await server.job('0146')).job;
+    const circuit = harness.circuits.find(({ to }) => to.cavity === 'stud')!;
+    const run = harness.runs.find(({ toNodeId }) => toNodeId === 'E2')!;
+    await server
+      .write('post', `${at}/findings`, {
+        finding: {
+          id: 'F9',
+          circuitId: circuit.id,
+          runId: run.id,
+          kind: 'terminalDamaged',
+          at: circuit.to,
+          fromMm: run.lengthMm - 1,
+          toMm: run.lengthMm,
+          cutBackLeftMm: 0,
+          cutBackRightMm: 0,
+          slackMm: 40,
+        },
+      })
+      .expect(201);
+    const finding = (await server.plan('0146')).findings.find((one) => one.cavity?.work.terminal)!;
+    const taken = finding.cavity!.work.terminal!;
+    const other = finding.cavity!.work.terminals.find(
+      ({ part, attach, status }) =>
+        part && status !== 'refused' && (part.id !== taken.partId || attach !== taken.attach),
+    )!;
+    const choose = (terminal: string) =>
+      server.write('post', `${at}/choices`, {
+        findingId: finding.findingId,
+        use: finding.approach,
+        terminal,
+        reason: 'as the others',
+      });
+    expect((await choose('nothing')).body).toMatchObject({ error: { code: 'BAD_INPUT', field: '/terminal' } });
+    await choose(other.id).expect(201);
+    const after = (await server.plan('0146')).findings.find((one) => one.findingId === finding.findingId);
+    expect(after?.cavity?.work.terminal).toMatchObject({ partId: other.part!.id, attach: other.attach });
+    const file = (await server.http.get(`/api${at}/file`)).text;
+    expect(JSON.parse(file)).toMatchObject({ job: { choices: [{ terminal: other.id }] } });
+  });
+});

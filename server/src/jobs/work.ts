@@ -111,68 +111,96 @@ async function pinFinding(manager: EntityManager, stored: StoredJob, plan: Plan,
   }
 }
 
+/** Another terminal is taken for the way that stands, and only one that no rule refuses. */
+function checkTerminal(finding: FindingPlan, use: string | null, terminal: string): void {
+  const ranked = finding.cavity?.work.terminals.find(({ id: one }) => one === terminal);
+  if (use !== finding.approach || !ranked?.part)
+    throw new AppError('BAD_INPUT', `"${terminal}" is no terminal of this end.`, {
+      field: '/terminal',
+      hint: 'Take one of its ranking.',
+    });
+  if (ranked.status === 'refused')
+    throw new AppError(
+      'BAD_INPUT',
+      `"${ranked.name}" cannot be used here, with or without a reason: ${ranked.because}`,
+      { field: '/terminal', hint: 'Change what the rule looks at, or take another terminal.' },
+    );
+}
+
 /** Decisions against the ranking, ticked steps, readings and joints that are made again. */
 export function workRoutes(router: Router, db: Database): void {
-  changeRoute<{ findingId: string; use: MethodId | CoverId | Way | null; reason?: string }>(router, db, {
-    method: 'post',
-    path: '/choices',
-    what: 'choice',
-    behindGate: true,
-    fields: {
-      findingId: id,
-      use: Joi.valid(...METHOD_IDS, ...COVER_IDS, ...WAYS, null).required(),
-      reason: Joi.string()
-        .trim()
-        .min(3)
-        .max(2000)
-        .when('use', { is: null, then: Joi.optional(), otherwise: Joi.required() }),
-    },
-    work: async ({ input, stored, plan, manager, now, audit }) => {
-      const finding = plan().findings.find((one) => one.findingId === input.findingId);
-      if (!finding)
-        throw new AppError('NOT_FOUND', `There is no finding "${input.findingId}" in job ${stored.row.number}.`);
-      const begun = makesOf(finding).some(
-        (made) =>
-          stored.ticks.some((tick) => tick.done && tick.stepId.startsWith(`${made.id}#${made.make}/`)) ||
-          stored.readings.some((reading) => reading.spliceId === made.id && reading.make === made.make),
-      );
-      if (begun)
-        throw new AppError('HAS_WORK', 'This splice is being made already: its method stays until it is made again.');
-      if (input.use !== null) {
-        const method = finding.ranked.find((one) => one.methodId === input.use);
-        const cover = finding.covers.find((one) => one.coverId === input.use);
-        const source = stored.job.findings.find((one) => one.id === input.findingId);
-        const way = source && isAtCavity(source) ? finding.ways.find((one) => one.way === input.use) : undefined;
-        const allowed =
-          way && !method && !cover
-            ? way.status !== 'refused'
-            : method
-              ? method.status === 'allowed' || method.usableWithReason
-              : cover !== undefined && cover.status !== 'refused';
-        if (!allowed) {
-          const because =
-            method?.because ?? cover?.because ?? way?.because ?? 'It is not in the ranking of this finding.';
-          throw new AppError(
-            'BAD_INPUT',
-            `"${method?.name ?? cover?.name ?? input.use}" cannot be used here, with or without a reason: ${because}`,
-            { field: '/use', hint: 'Change what the rule looks at, or choose another method.' },
-          );
+  changeRoute<{ findingId: string; use: MethodId | CoverId | Way | null; terminal?: string; reason?: string }>(
+    router,
+    db,
+    {
+      method: 'post',
+      path: '/choices',
+      what: 'choice',
+      behindGate: true,
+      fields: {
+        findingId: id,
+        use: Joi.valid(...METHOD_IDS, ...COVER_IDS, ...WAYS, null).required(),
+        terminal: Joi.string().trim().min(1).max(200),
+        reason: Joi.string()
+          .trim()
+          .min(3)
+          .max(2000)
+          .when('use', { is: null, then: Joi.optional(), otherwise: Joi.required() }),
+      },
+      work: async ({ input, stored, plan, manager, now, audit }) => {
+        const finding = plan().findings.find((one) => one.findingId === input.findingId);
+        if (!finding)
+          throw new AppError('NOT_FOUND', `There is no finding "${input.findingId}" in job ${stored.row.number}.`);
+        const begun = makesOf(finding).some(
+          (made) =>
+            stored.ticks.some((tick) => tick.done && tick.stepId.startsWith(`${made.id}#${made.make}/`)) ||
+            stored.readings.some((reading) => reading.spliceId === made.id && reading.make === made.make),
+        );
+        if (begun)
+          throw new AppError('HAS_WORK', 'This splice is being made already: its method stays until it is made again.');
+        if (input.terminal !== undefined) checkTerminal(finding, input.use, input.terminal);
+        else if (input.use !== null) {
+          const method = finding.ranked.find((one) => one.methodId === input.use);
+          const cover = finding.covers.find((one) => one.coverId === input.use);
+          const source = stored.job.findings.find((one) => one.id === input.findingId);
+          const way = source && isAtCavity(source) ? finding.ways.find((one) => one.way === input.use) : undefined;
+          const allowed =
+            way && !method && !cover
+              ? way.status !== 'refused'
+              : method
+                ? method.status === 'allowed' || method.usableWithReason
+                : cover !== undefined && cover.status !== 'refused';
+          if (!allowed) {
+            const because =
+              method?.because ?? cover?.because ?? way?.because ?? 'It is not in the ranking of this finding.';
+            throw new AppError(
+              'BAD_INPUT',
+              `"${method?.name ?? cover?.name ?? input.use}" cannot be used here, with or without a reason: ${because}`,
+              { field: '/use', hint: 'Change what the rule looks at, or choose another method.' },
+            );
+          }
         }
-      }
-      await hold(manager, stored.row.id, input.findingId, undefined);
-      await manager.insert(ChoiceEntity, {
-        id: randomUUID(),
-        jobId: stored.row.id,
-        findingId: input.findingId,
-        use: input.use,
-        reason: input.reason ?? '',
-        by: input.by,
-        at: now,
-      });
-      await audit('choice', stored.row.id, { findingId: input.findingId, use: input.use, reason: input.reason });
-      return { status: 201, body: { use: input.use } };
+        await hold(manager, stored.row.id, input.findingId, undefined);
+        await manager.insert(ChoiceEntity, {
+          id: randomUUID(),
+          jobId: stored.row.id,
+          findingId: input.findingId,
+          use: input.use,
+          terminal: input.terminal ?? null,
+          reason: input.reason ?? '',
+          by: input.by,
+          at: now,
+        });
+        await audit('choice', stored.row.id, {
+          findingId: input.findingId,
+          use: input.use,
+          terminal: input.terminal,
+          reason: input.reason,
+        });
+        return { status: 201, body: { use: input.use } };
+      },
     },
-  });
+  );
 
   changeRoute<{ steps: { stepId: string; spliceId: string }[]; done: boolean }>(router, db, {
     method: 'put',

@@ -37,6 +37,7 @@ describe('a circuit opened and saved', () => {
     fuseA: 7.5,
     loadA: 4,
     pairWith: 'C2',
+    shield: { drainMm2: 0.35 },
   };
   const saved = (before: Circuit): unknown => {
     const result = circuitOf(circuitDraftOf(before, harness), before, harness);

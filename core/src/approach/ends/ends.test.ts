@@ -3,7 +3,8 @@ import { FULL_SHELF, partsOf, type Catalogue } from '../../catalogue/index.ts';
 import type { CavityFitting, Zone } from '../../harness/index.ts';
 import { BENCH_SOLDER } from '../../practice/index.ts';
 import type { TerminalPart } from '../../stock/index.ts';
-import { DRY_CABIN, facts, WET_SHAKING } from '../../test/samples.ts';
+import { DRY_CABIN, facts, jobWith, planOf, WET_SHAKING } from '../../test/samples.ts';
+import { at, LAMP, type At } from '../test/atCavity.ts';
 import { endAt, firstAt, spokenAt } from '../test/ends.ts';
 import { unknownOf } from './candidates.ts';
 import { END_PREFERENCES } from './order.ts';
@@ -185,5 +186,48 @@ describe('what no part holds', () => {
     expect(firstAt(endAt({ terminal: 'lugM8' }, { wire: facts(25) })).toolNames).toEqual([
       'Hand hydraulic press, lugs from 25 mm²',
     ]);
+  });
+});
+
+describe('another terminal than the first', () => {
+  const ring: At = { ...LAMP, node: { kind: 'end' }, terminal: 'ringM6' };
+  const planWith = (terminal: string | undefined, more: At = {}) => {
+    const all = { ...ring, ...more };
+    const job = jobWith([], all);
+    const nodes = job.harness.nodes.map((one) =>
+      one.id === 'X2' ? { ...one, kind: 'end' as const, fittings: { 1: { terminal: 'ringM6' as const } } } : one,
+    );
+    const choice = {
+      findingId: 'F1',
+      use: 'newTerminal' as const,
+      reason: 'as the others',
+      by: 'Ines',
+      at: '2030-01-01T08:00:00Z',
+    };
+    return planOf(
+      {
+        ...job,
+        harness: { ...job.harness, nodes },
+        findings: [at('terminalDamaged', { slackMm: 30 })],
+        choices: [{ ...choice, ...(terminal === undefined ? {} : { terminal }) }],
+      },
+      all,
+    ).findings[0]!;
+  };
+  it('is taken where somebody says why, with its own parts, steps and tool', () => {
+    const [first, second] = planWith(undefined).cavity!.work.terminals.filter(({ status }) => status === 'allowed');
+    expect(planWith(undefined).cavity?.work.terminal?.partId).toBe(first?.part?.id);
+    const taken = planWith(second!.id);
+    expect(taken.cavity?.work.terminal).toMatchObject({ partId: second!.part!.id, attach: second!.attach });
+    expect(taken.chosenBy).toMatchObject({ terminal: second!.id, by: 'Ines' });
+    expect(taken.cavity?.work.partIds).toContain(second!.part!.id);
+  });
+  it('one that may not be used gives way to the first, and that is said', () => {
+    const refused = planWith(undefined).cavity!.work.terminals.find(({ status }) => status === 'refused')!;
+    const plan = planWith(refused.id);
+    expect(plan.cavity?.work.terminal?.partId).toBe(planWith(undefined).cavity?.work.terminal?.partId);
+    expect(plan.warnings).toContain(
+      'The terminal that Ines chose can no longer be used here; the ranking’s first stands instead.',
+    );
   });
 });

@@ -122,7 +122,9 @@ export function terminalFor(
   const where = node?.kind === 'end' ? `${node.name}, ${cavity}` : `${node?.name ?? 'the connector'}, cavity ${cavity}`;
   const asks = unknownOf(fitting);
   if (asks !== undefined) return { toolNames: [], lacks: [], warnings: [], ranked, unknown: ASKED[asks](where) };
-  const [best] = ranked;
+  const asked = input.choice?.terminal;
+  const chosen = ranked.find(({ id, part, status }) => id === asked && part !== undefined && status !== 'refused');
+  const best = chosen ?? ranked[0];
   const family = best?.family ?? fitting?.terminal;
   const nothing = { family, toolNames: [], lacks: [], warnings: [], ranked };
   if (!best?.part) {
@@ -135,7 +137,12 @@ export function terminalFor(
     terminal: fitted(best, best.part, facts),
     toolNames: best.toolNames,
     lacks: best.lacks,
-    warnings: best.hits.filter(({ verdict }) => verdict === 'warn').map(({ because }) => because),
+    warnings: [
+      ...best.hits.filter(({ verdict }) => verdict === 'warn').map(({ because }) => because),
+      ...(asked !== undefined && !chosen && input.choice
+        ? [`The terminal that ${input.choice.by} chose can no longer be used here; the ranking’s first stands instead.`]
+        : []),
+    ],
     ...(bar && bar.ruleId !== 'end.sealMissing'
       ? { refused: { ruleId: bar.ruleId, because: bar.because, allowedIf: bar.allowedIf } }
       : {}),

@@ -35,7 +35,7 @@ export const CARE_RULES: readonly Rule[] = [
     overridable: true,
     source: 'trade practice',
     speaks: ({ site }) =>
-      site.circuitKind === 'shielded'
+      site.inShield === true || site.circuitKind === 'shielded'
         ? 'Join the shield by itself, beside the core’s splice, and insulate its drain.'
         : undefined,
   },

@@ -193,7 +193,7 @@ export const PLACE_RULES: readonly Rule[] = [
     source: 'trade practice',
     allowedIf: 'the circuit carried power',
     speaks: ({ family, site }) => {
-      const sort = SENSITIVE[site.circuitKind];
+      const sort = SENSITIVE[site.circuitKind] ?? (site.inShield ? SENSITIVE.shielded : undefined);
       return family.openEnded && sort !== undefined ? `A ${sort} circuit: ${family.openEnded.reading}.` : undefined;
     },
   },

@@ -209,6 +209,25 @@ export function CircuitForm({ harness, circuit, onSave, onRemove, onClose }: Cir
               <option key={one.id} value={one.id}>{`${one.number} ${one.function}`}</option>
             ))}
         </Select>
+        <label className="flex min-h-11 items-center gap-3 self-end text-lg">
+          <input
+            type="checkbox"
+            className="size-6 accent-(--copper)"
+            checked={draft.isShielded}
+            onChange={(event) => set({ isShielded: event.target.checked })}
+          />
+          It lies in a shield
+        </label>
+        {draft.isShielded ? (
+          <NumberField
+            label="Its drain"
+            hint="Empty: taken as 0.5."
+            unit="mm²"
+            value={draft.drain}
+            wrong={wrong.drain}
+            onChange={(event) => set({ drain: event.target.value })}
+          />
+        ) : null}
       </div>
       <div className="sticky -bottom-5 -mx-6 -mb-5 flex gap-3 border-t border-rule bg-sheet px-6 py-3">
         <Button type="submit" look="copper" className="flex-1">

@@ -15,6 +15,8 @@ export interface CircuitDraft {
   readonly fuse: string;
   readonly load: string;
   readonly pairWith: string;
+  readonly isShielded: boolean;
+  readonly drain: string;
 }
 
 export function circuitDraftOf(circuit: Circuit | undefined, harness: Harness): CircuitDraft {
@@ -38,10 +40,12 @@ export function circuitDraftOf(circuit: Circuit | undefined, harness: Harness): 
     fuse: String(circuit?.fuseA ?? ''),
     load: String(circuit?.loadA ?? ''),
     pairWith: circuit?.pairWith ?? '',
+    isShielded: circuit?.shield !== undefined,
+    drain: String(circuit?.shield?.drainMm2 ?? ''),
   };
 }
 
-export type CircuitWrongs = Partial<Record<'number' | 'fromCavity' | 'toCavity' | 'fuse' | 'load', string>>;
+export type CircuitWrongs = Partial<Record<'number' | 'fromCavity' | 'toCavity' | 'fuse' | 'load' | 'drain', string>>;
 
 /** What the form has fields for, or works out. */
 const MADE_HERE = [
@@ -56,6 +60,7 @@ const MADE_HERE = [
   'fuseA',
   'loadA',
   'pairWith',
+  'shield',
 ] as const;
 
 /** The circuit that a draft describes, or what is wrong with its fields. The way through the harness follows from its ends. */
@@ -88,6 +93,9 @@ export function circuitOf(
     return value;
   };
   const [fuseA, loadA] = [amps('fuse', 0.01), amps('load', 0)];
+  const drainMm2 = draft.drain.trim() === '' ? undefined : numberOf(draft.drain);
+  if (draft.isShielded && drainMm2 !== undefined && !(drainMm2 >= 0.05 && drainMm2 <= 120))
+    wrong.drain = 'Give its copper from 0.05 to 120 mm², or leave it empty.';
   if (Object.keys(wrong).length > 0) return { ok: false, wrong };
   const from = { nodeId: draft.fromNode, cavity: draft.fromCavity.trim() };
   const to = { nodeId: draft.toNode, cavity: draft.toCavity.trim() };
@@ -111,6 +119,7 @@ export function circuitOf(
       ...(fuseA === undefined ? {} : { fuseA }),
       ...(loadA === undefined ? {} : { loadA }),
       ...(draft.pairWith === '' ? {} : { pairWith: draft.pairWith }),
+      ...(draft.isShielded ? { shield: drainMm2 === undefined ? {} : { drainMm2 } } : {}),
     },
   };
 }

@@ -1,8 +1,10 @@
 import { useState } from 'react';
 import clsx from 'clsx';
-import { figure, type FindingPlan, type RankedEnd } from '@mendum/core';
+import { figure, type FindingPlan, type RankedEnd, type Way } from '@mendum/core';
 import { Button } from '../../ui/button.tsx';
+import { useOpenJob } from '../job.ts';
 import { Rules } from './Rules.tsx';
+import { UseInstead } from './UseInstead.tsx';
 
 const STATUS: Record<RankedEnd['status'], { readonly word: string; readonly colour: string }> = {
   allowed: { word: 'possible', colour: 'text-soft' },
@@ -32,6 +34,8 @@ const SHOWN_AT_FIRST = 4;
 export function Terminals({ finding }: { readonly finding: FindingPlan }) {
   const [open, setOpen] = useState<string>();
   const [all, setAll] = useState(false);
+  const [instead, setInstead] = useState<RankedEnd>();
+  const { signed } = useOpenJob();
   const terminals = finding.cavity?.work.terminals ?? [];
   const taken = finding.cavity?.work.terminal;
   if (terminals.length === 0) return null;
@@ -44,7 +48,7 @@ export function Terminals({ finding }: { readonly finding: FindingPlan }) {
           const isTaken = taken !== undefined && one.part?.id === taken.partId && one.attach === taken.attach;
           return (
             <li key={one.id} className="border-b border-rule py-1.5">
-              <div className="grid items-center gap-x-4 sm:grid-cols-[210px_1fr_auto]">
+              <div className="grid items-center gap-x-4 sm:grid-cols-[210px_1fr_auto_auto]">
                 <div>
                   <p className={clsx('font-semibold', one.status === 'refused' && 'text-soft')}>{one.name}</p>
                   <p className={clsx('font-semibold', isTaken ? 'text-pass' : STATUS[one.status].colour)}>
@@ -61,6 +65,13 @@ export function Terminals({ finding }: { readonly finding: FindingPlan }) {
                     </span>
                   ) : null}
                 </p>
+                {!signed && !isTaken && one.part && one.status !== 'refused' ? (
+                  <Button look="quiet" aria-label={`Use ${one.name} instead`} onClick={() => setInstead(one)}>
+                    Use instead
+                  </Button>
+                ) : (
+                  <span />
+                )}
                 <Button
                   look="quiet"
                   aria-expanded={open === one.id}
@@ -79,6 +90,16 @@ export function Terminals({ finding }: { readonly finding: FindingPlan }) {
         <Button look="quiet" onClick={() => setAll(true)}>
           Show {terminals.length - shown.length} more that are refused
         </Button>
+      ) : null}
+      {instead ? (
+        <UseInstead
+          findingId={finding.findingId}
+          use={finding.approach as Way}
+          terminal={instead.id}
+          name={instead.name}
+          because={instead.because}
+          onClose={() => setInstead(undefined)}
+        />
       ) : null}
     </section>
   );

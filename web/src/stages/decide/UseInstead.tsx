@@ -10,13 +10,15 @@ import { useOpenJob } from '../job.ts';
 interface UseInsteadProps {
   readonly findingId: string;
   readonly use: MethodId | CoverId | Way;
+  /** The terminal that is taken, of the ranking of terminals. */
+  readonly terminal?: string;
   readonly name: string;
   readonly because: string;
   readonly onClose: () => void;
 }
 
 /** A choice against the ranking: it asks for a reason, which stays on the card, the sheet and the record. */
-export function UseInstead({ findingId, use, name, because, onClose }: UseInsteadProps) {
+export function UseInstead({ findingId, use, terminal, name, because, onClose }: UseInsteadProps) {
   const { view } = useOpenJob();
   const { change, busy } = useChange(view.id);
   const [reason, setReason] = useState('');
@@ -26,7 +28,12 @@ export function UseInstead({ findingId, use, name, because, onClose }: UseInstea
       setWrong('Say why in a few words: somebody will read it in two years.');
       return;
     }
-    const outcome = await change('POST', '/choices', { findingId, use, reason: reason.trim() });
+    const outcome = await change('POST', '/choices', {
+      findingId,
+      use,
+      ...(terminal === undefined ? {} : { terminal }),
+      reason: reason.trim(),
+    });
     if (!outcome.ok) return;
     notify(`${name} is used here`, { undo: () => void change('POST', '/choices', { findingId, use: null }) });
     onClose();

@@ -10,6 +10,7 @@ import { Compare } from './Compare.tsx';
 import { DecideStage } from './DecideStage.tsx';
 import { ElectricalTable } from './ElectricalTable.tsx';
 import { OrderOrInstead } from './OrderOrInstead.tsx';
+import { Terminals } from './Terminals.tsx';
 import { Ways } from './Ways.tsx';
 import { WhatIf } from './WhatIf.tsx';
 
@@ -173,4 +174,45 @@ describe('what is planned anew at once', () => {
     ['another harness', change({ harness: { ...before.job.harness } }), undefined],
     ['another practice', { ...before, practice: READY_PRACTICES[1]! }, undefined],
   ])('%s', (_why, now, id) => expect(onlyChanged(before, now)).toBe(id));
+});
+
+describe('terminals, ranked', () => {
+  it('another one is taken with a reason', async () => {
+    const view = burnt();
+    const sent = standInServer({ ...PRACTICES, 'POST /jobs/J/choices': { status: 201, body: {} } });
+    const bench = { ...view, job: { ...view.job, practice: undefined } };
+    const finding = planFor(bench).findings[0]!;
+    const other = finding.cavity!.work.terminals[1]!;
+    const offered = {
+      ...finding,
+      cavity: {
+        ...finding.cavity!,
+        work: {
+          ...finding.cavity!.work,
+          terminals: [
+            finding.cavity!.work.terminals[0]!,
+            {
+              ...other,
+              status: 'allowed' as const,
+              part: other.part ?? finding.cavity!.work.terminals[0]!.part,
+              attach: 'solder' as const,
+            },
+          ],
+        },
+      },
+    };
+    render(
+      <InJob view={bench}>
+        <Terminals finding={offered} />
+      </InJob>,
+    );
+    await userEvent.click(screen.getByRole('button', { name: `Use ${other.name} instead` }));
+    await userEvent.type(screen.getByLabelText('Why?'), 'as the others');
+    await userEvent.click(screen.getByRole('button', { name: 'Use it, with this reason' }));
+    await waitFor(() =>
+      expect(writesOf(sent)).toMatchObject([
+        { body: { findingId: 'F1', use: finding.approach, terminal: other.id, reason: 'as the others' } },
+      ]),
+    );
+  });
 });
