@@ -145,7 +145,7 @@ describe('the approach at a cavity, first that is possible', () => {
       at('tooShort'),
       { ...LAMP, catalogue: NO_TERMINALS },
       { approach: 'extend' },
-      /40 mm too short: cut once, and an insert between two splices/,
+      /Cut once, and 40 mm more between two splices/,
     ],
     [
       'in the wrong cavity',

@@ -25,6 +25,7 @@ export type {
 } from './types.ts';
 export { aloneOnWire, CAVITY_ACTS, COVER_IDS, WAYS } from './types.ts';
 export { hasWays, isOfFamily, otherConnector } from './ways/belongs.ts';
+export { withJacketBack } from './ways/cable.ts';
 export { WAY_WORDS } from './ways/work.ts';
 export { decide } from './decide.ts';
 export { jacketClusters, takenByOne } from './copper.ts';

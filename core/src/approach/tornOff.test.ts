@@ -66,11 +66,20 @@ describe('a connector torn off its cable is one piece of work', () => {
     expect(plan.findings[0]?.cavity?.work.cable).toEqual({
       backMm: 40,
       unusedCores: 2,
-      sleeve: { partId: 'sleeve-adhesive4to1-16', name: 'Adhesive sleeve 16/4', cutMm: 72 },
+      sleeve: { partId: 'sleeve-adhesive4to1-16', name: 'Adhesive sleeve 16/4', cutMm: 72, overlapMm: 12, shrink: 0.1 },
     });
     expect(plan.kit.sleeveCuts.filter(({ cutMm }) => cutMm === 72)).toMatchObject([{ pieces: 1 }]);
     expect(plan.findings.at(-1)?.cavity?.checks.map(({ id }) => id)).toContain('cavity.boot');
     expect(plan.findings[0]?.cavity?.checks.map(({ id }) => id)).not.toContain('cavity.boot');
+  });
+  // The lead’s body of 36 ends 40 + 36 = 76 from the connector; 12 more is laid bare: 88. 12 + 88 + 12 = 112, over 0.9: 124.4.
+  it('a core that is spliced is laid bare past its splice, and the sleeve closes all of it', () => {
+    const plan = torn({ slackMm: [30, 2, 30] });
+    const [splice] = plan.findings[1]?.splices ?? [];
+    expect(1000 - (splice?.fromMm ?? 0)).toBeCloseTo(76, 6);
+    expect(plan.findings[0]?.cavity?.work.cable).toMatchObject({ backMm: 88, sleeve: { cutMm: 125 } });
+    expect(plan.findings[0]?.cavity?.steps.find(({ key }) => key === 'jacketBack')?.figure?.value).toBe(88);
+    expect(plan.kit.sleeveCuts.map(({ cutMm }) => cutMm)).toContain(125);
   });
   it('what nobody has measured is asked, once', () => {
     const { findings } = torn({ cable: null, node: { identity: { family: 'KD' } } });

@@ -100,7 +100,16 @@ export interface FittedTerminal {
 export interface CableEnd {
   readonly backMm: number;
   readonly unusedCores: number;
-  readonly sleeve?: { readonly partId: string; readonly name: string; readonly cutMm: number } | undefined;
+  readonly sleeve?:
+    | {
+        readonly partId: string;
+        readonly name: string;
+        readonly cutMm: number;
+        /** On the jacket and on the cap, mm; and how much of its length it loses. */
+        readonly overlapMm: number;
+        readonly shrink: number;
+      }
+    | undefined;
 }
 
 /** Work at a cavity: the acts in their order, with all they take. */

@@ -35,5 +35,5 @@ export function findingInWords(finding: Finding): string {
   const kind = damageOf(finding.kind);
   const sort = finding.sort === undefined ? undefined : kind.sorts?.[finding.sort];
   const detail = kind.detail?.(finding);
-  return `${kind.words}${sort === undefined ? '' : `: ${sort}`}${detail === undefined ? '' : `, ${detail}`}`;
+  return `${kind.words}${detail === undefined ? '' : `, ${detail}`}${sort === undefined ? '' : `: ${sort}`}`;
 }

@@ -1,4 +1,4 @@
-import { believedLoadA } from '../approach/index.ts';
+import { believedLoadA, withJacketBack } from '../approach/index.ts';
 import { stepsAtCavity } from '../bench/index.ts';
 import { isInHousing } from '../harness/index.ts';
 import type { PlacedItem } from '../layout/index.ts';
@@ -49,8 +49,12 @@ export function cavityPlan(
   item: PlacedItem | undefined,
   piece?: PieceOfWork,
 ): CavityPlan | undefined {
-  const { cavity: work } = decision;
-  if (!work) return undefined;
+  const { cavity: found } = decision;
+  if (!found) return undefined;
+  const work =
+    found.cable && piece?.reachMm !== undefined
+      ? { ...found, cable: withJacketBack(found.cable, piece.reachMm + practice.figures.overlapMm) }
+      : found;
   const id = `${finding.id}:cavity`;
   const make = decision.redoCount + 1;
   const { terminal, acts } = work;

@@ -9,7 +9,7 @@ import { decideAll } from './decideAll.ts';
 import { warm, type Warm } from './decideOne.ts';
 import { indexJob } from '../job/index.ts';
 import { layOutRuns } from './layOut.ts';
-import { piecesOf } from './together/pieces.ts';
+import { piecesOf, withReach } from './together/pieces.ts';
 import type { Job } from '../job/index.ts';
 import type { FindingPlan, Plan, PlanTotals, RunPlan } from './types.ts';
 
@@ -158,7 +158,12 @@ export function plan(
   const indexAsIs = indexJob(asIs);
   const laid = layOutRuns(asIs, indexAsIs, decideAll(asIs, indexAsIs, memory), memory);
   const { runs, placed, decided, job, index } = laid;
-  const pieces = piecesOf(decided, (id) => index.nodes.get(id)?.name ?? id);
+  const pieces = withReach(
+    piecesOf(decided, (id) => index.nodes.get(id)?.name ?? id),
+    placed,
+    decided,
+    index,
+  );
   const partOf = new Map(pieces.flatMap((piece) => piece.findingIds.map((id) => [id, piece] as const)));
   const findings = decided.map((one) =>
     findingPlan(one, placed.get(one.finding.id), job, index, practice, catalogue, partOf.get(one.finding.id)),

@@ -34,6 +34,8 @@ export interface PieceOfWork {
   readonly nodeId: string;
   readonly nodeName: string;
   readonly way: Way;
+  /** How far from the connector its cores are spliced, mm; where it ends a cable. */
+  readonly reachMm?: number | undefined;
   /** In the order of the work. */
   readonly findingIds: readonly string[];
 }

@@ -20,6 +20,20 @@ export interface CableWork {
 
 const NONE: CableWork = { lacks: [], asks: [], warnings: [] };
 
+const cutOf = (backMm: number, overlapMm: number, shrink: number): number =>
+  ceilTo((2 * overlapMm + backMm) / (1 - shrink));
+
+/** The same end with its jacket further back: a core that is spliced is laid bare past its splice, and the sleeve closes all of it. */
+export function withJacketBack(cable: CableEnd, backMm: number): CableEnd {
+  const most = Math.max(cable.backMm, ceilTo(backMm));
+  const { sleeve } = cable;
+  return {
+    ...cable,
+    backMm: most,
+    ...(sleeve ? { sleeve: { ...sleeve, cutMm: cutOf(most, sleeve.overlapMm, sleeve.shrink) } } : {}),
+  };
+}
+
 /** What is measured before a sleeve over jacket and cap can be chosen. */
 function measures({ node, input }: At): readonly Ask[] {
   const name = node?.name ?? 'the connector';
@@ -87,11 +101,11 @@ export function cableEndOf(at: At): CableWork {
     };
   const { part, onShelf } = found;
   const hotAir = input.catalogue.tools.find((tool) => tool.tasks.includes('hotAir'));
-  const lengthMm = 2 * overlapMm + JACKET_BACK_MM;
+  const shrink = lengthwiseShrink(part.series);
   return {
     cable: {
       ...bare,
-      sleeve: { partId: part.id, name: part.name, cutMm: ceilTo(lengthMm / (1 - lengthwiseShrink(part.series))) },
+      sleeve: { partId: part.id, name: part.name, overlapMm, shrink, cutMm: cutOf(JACKET_BACK_MM, overlapMm, shrink) },
     },
     lacks: [...(onShelf ? [] : [lackOf(part)]), ...(hotAir ? [] : [lackNamed('a hot-air gun')])],
     toolNames: hotAir ? [hotAir.name] : [],

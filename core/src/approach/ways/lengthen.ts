@@ -158,7 +158,7 @@ export function extendWay(
       ruleId: 'way.extend',
       cost,
       lacks: method.lacks,
-      because: `${figure(byMm, 0)} mm too short: cut once, and an insert between two splices, same colour, never smaller. ${run.name} grows from ${figure(run.lengthMm, 0)} to ${figure(run.lengthMm + byMm, 0)} mm.${cutOutMm > DUST_MM && !redo ? ` ${figure(cutOutMm, 1)} mm of old wire goes, so that both splices have room.` : ''}`,
+      because: `Cut once, and ${figure(byMm, 0)} mm more between two splices, same colour, never smaller. ${run.name} grows from ${figure(run.lengthMm, 0)} to ${figure(run.lengthMm + byMm, 0)} mm.${cutOutMm > DUST_MM && !redo ? ` ${figure(cutOutMm, 1)} mm of old wire goes, so that both splices have room.` : ''}`,
     },
   };
 }

@@ -1,5 +1,7 @@
 import { isAtCavity, isOfWholeConnector, isOnePiece } from '../../damage/index.ts';
 import { WAYS, type Choice, type Way } from '../../approach/index.ts';
+import type { JobIndex } from '../../job/index.ts';
+import type { PlacedItem } from '../../layout/index.ts';
 import type { Decided, PieceOfWork } from '../types.ts';
 
 /** Ways that replace a connector for all of its wires. */
@@ -69,3 +71,30 @@ export function piecesOf(decided: readonly Decided[], nameOf: (nodeId: string) =
     return { id: key, nodeId, nodeName: nameOf(nodeId), way, findingIds };
   });
 }
+
+/** How far from its connector the splices of a piece of work go, mm; nothing where none is made. */
+function reachOf(
+  { nodeId, findingIds }: PieceOfWork,
+  placed: ReadonlyMap<string, PlacedItem>,
+  decided: readonly Decided[],
+  index: JobIndex,
+): { readonly reachMm?: number } {
+  const ends = decided
+    .filter(({ finding }) => findingIds.includes(finding.id))
+    .flatMap(({ finding, decision }) => {
+      const run = index.runs.get(finding.runId);
+      if (!run || !decision.cavity?.cable) return [];
+      return (placed.get(finding.id)?.splices ?? []).map(({ fromMm, toMm }) =>
+        run.fromNodeId === nodeId ? toMm : run.lengthMm - fromMm,
+      );
+    });
+  return ends.length === 0 ? {} : { reachMm: Math.max(...ends) };
+}
+
+/** The pieces of work with how far from its connector each goes, where it ends a cable. */
+export const withReach = (
+  pieces: readonly PieceOfWork[],
+  placed: ReadonlyMap<string, PlacedItem>,
+  decided: readonly Decided[],
+  index: JobIndex,
+): PieceOfWork[] => pieces.map((piece) => ({ ...piece, ...reachOf(piece, placed, decided, index) }));
