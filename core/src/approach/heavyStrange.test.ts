@@ -110,19 +110,23 @@ describe('twelve wires under one ground stud', () => {
     );
     return { ...job, harness: { ...job.harness, nodes, circuits }, findings };
   };
-  it('are entered, each with its ring, and the stack is warned of', () => {
+  it('are entered, each with its ring, and what to do about the stack is asked once', () => {
     const job = grounds(12);
     expect(checkJob(job)).toEqual([]);
     const plan = planOf(job);
     expect(plan.findings.map(({ approach }) => approach)).toEqual(Array.from({ length: 12 }, () => 'newTerminal'));
-    for (const { warnings } of plan.findings)
-      expect(warnings.join(' ')).toMatch(/^12 terminals under one nut: 4 at most keep tight/);
+    const [first, ...others] = plan.findings;
+    expect(first?.asks).toMatchObject([{ does: 'decide', at: { on: 'fitting', nodeId: 'X2', cavity: 'stud' } }]);
+    expect(first?.asks[0]?.words).toMatch(/^12 terminals under one nut: 4 at most keep tight/);
+    expect(
+      others.flatMap(({ asks, warnings }) => [...asks.map(({ words }) => words), ...warnings]).join(' '),
+    ).not.toMatch(/under one nut/);
     expect(plan.kit.lines.map(({ name, need }) => [name, need])).toContainEqual(['Ring M8, small', 12]);
   });
   it('four are no stack', () =>
     expect(
       planOf(grounds(4))
-        .findings.flatMap(({ warnings }) => warnings)
+        .findings.flatMap(({ asks, warnings }) => [...asks.map(({ words }) => words), ...warnings])
         .join(' '),
     ).not.toMatch(/under one nut/));
   it('the same circuit is not found twice there', () => {

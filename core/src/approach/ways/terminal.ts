@@ -5,6 +5,7 @@ import {
   type HarnessNode,
   type TerminalFamily,
 } from '../../harness/index.ts';
+import { isAtCavity } from '../../damage/index.ts';
 import type { Lack, Tool } from '../../catalogue/index.ts';
 import { nestFor, nestInWords, toolAndNest } from '../../sizing/index.ts';
 import { bodyOf, formOf } from '../../terminal/index.ts';
@@ -15,6 +16,7 @@ import { believedLoadA } from '../electrical.ts';
 import { unknownOf } from '../ends/candidates.ts';
 import { rankEnds } from '../ends/rank.ts';
 import type { RankedEnd } from '../ends/types.ts';
+import type { Ask } from '../askTypes.ts';
 import type { DecideInput, Electrical, FittedTerminal } from '../types.ts';
 
 /** A terminal for one wire in one cavity, what of it is not on the shelf, and what is not known. */
@@ -31,6 +33,8 @@ export interface TerminalFit {
     { readonly ruleId: string; readonly because: string; readonly allowedIf?: string | undefined } | undefined;
   /** What is to be watched at it. */
   readonly warnings: readonly string[];
+  /** What somebody has to decide about the place itself. */
+  readonly asks?: readonly Ask[] | undefined;
   /** Every terminal that was looked at. */
   readonly ranked: readonly RankedEnd[];
 }
@@ -92,6 +96,22 @@ function fitted(
 const endsIn = ({ from, to }: Circuit, nodeId: string, cavity: string): boolean =>
   [from, to].some((end) => end.nodeId === nodeId && end.cavity === cavity);
 
+/** The rule about too many terminals under one nut: said once for the stud, to be decided, and not with every wire. */
+const STACK = 'end.stack';
+
+function stackAsks(
+  { finding, foundAt }: DecideInput,
+  best: RankedEnd,
+  nodeId: string | undefined,
+  cavity: string,
+): readonly Ask[] {
+  const words = best.hits.find(({ ruleId }) => ruleId === STACK)?.because;
+  if (words === undefined || nodeId === undefined) return [];
+  const first = foundAt(nodeId).find((one) => isAtCavity(one) && one.at.cavity === cavity);
+  if (first && first.id !== finding.id) return [];
+  return [{ does: 'decide', words, at: { on: 'fitting', nodeId, cavity } }];
+}
+
 /**
  * The terminal that fits a wire at an end: the first of the ranking that no rule refuses. Where none does it is said why, and what of it is
  * missing is named.
@@ -135,10 +155,13 @@ export function terminalFor(
   return {
     ...nothing,
     terminal: fitted(best, best.part, facts),
+    asks: stackAsks(input, best, node?.id, cavity),
     toolNames: best.toolNames,
     lacks: best.lacks,
     warnings: [
-      ...best.hits.filter(({ verdict }) => verdict === 'warn').map(({ because }) => because),
+      ...best.hits
+        .filter(({ verdict, ruleId }) => verdict === 'warn' && ruleId !== STACK)
+        .map(({ because }) => because),
       ...(asked !== undefined && !chosen && input.choice
         ? [`The terminal that ${input.choice.by} chose can no longer be used here; the ranking’s first stands instead.`]
         : []),

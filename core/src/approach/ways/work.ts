@@ -114,7 +114,7 @@ export function cavityWork({
     cable,
     bendMm,
     passed,
-    asks,
+    asks: [...(fit?.asks ?? []), ...asks],
   };
 }
 
