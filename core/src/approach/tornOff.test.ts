@@ -66,9 +66,14 @@ describe('a connector torn off its cable is one piece of work', () => {
     expect(plan.findings[0]?.cavity?.work.cable).toEqual({
       backMm: 40,
       unusedCores: 2,
+      // 0.75 mm² under a thin wall is 1.91 thick: 1.1 × that passes 3/1. 24 over 0.9: 26.7.
+      spare: { partId: 'sleeve-adhesive3to1-3', name: 'Adhesive sleeve 3/1', cutMm: 27 },
       sleeve: { partId: 'sleeve-adhesive4to1-16', name: 'Adhesive sleeve 16/4', cutMm: 72, overlapMm: 12, shrink: 0.1 },
     });
-    expect(plan.kit.sleeveCuts.filter(({ cutMm }) => cutMm === 72)).toMatchObject([{ pieces: 1 }]);
+    expect(plan.kit.sleeveCuts).toMatchObject([
+      { cutMm: 27, pieces: 2 },
+      { cutMm: 72, pieces: 1 },
+    ]);
     expect(plan.findings.at(-1)?.cavity?.checks.map(({ id }) => id)).toContain('cavity.boot');
     expect(plan.findings[0]?.cavity?.checks.map(({ id }) => id)).not.toContain('cavity.boot');
   });

@@ -100,6 +100,8 @@ export interface FittedTerminal {
 export interface CableEnd {
   readonly backMm: number;
   readonly unusedCores: number;
+  /** The sleeve over the end of each unused core. */
+  readonly spare?: { readonly partId: string; readonly name: string; readonly cutMm: number } | undefined;
   readonly sleeve?:
     | {
         readonly partId: string;

@@ -8,7 +8,7 @@ const COOL_S = 60;
 /** The cable's end laid bare, once for all of its cores: sleeve on, jacket back, fillers out, spare cores ended. */
 export function cableEndSteps({ cable, nodeName }: CavityWork): Draft[] {
   if (!cable) return [];
-  const { sleeve, backMm, unusedCores } = cable;
+  const { sleeve, spare, backMm, unusedCores } = cable;
   return [
     draft(
       'bootOn',
@@ -34,8 +34,9 @@ export function cableEndSteps({ cable, nodeName }: CavityWork): Draft[] {
             'spareCores',
             'sleeve',
             unusedCores === 1 ? 'End the unused core' : `End the ${unusedCores} unused cores`,
-            'Cut back, each a little shorter than the last, a sleeve over each end, laid back under the cap; write their colours on the record.',
+            `Cut back, each a little shorter than the last; ${spare ? `a piece of ${spare.name.toLowerCase()}` : 'a sleeve'} over each end, shrunk and pinched shut, laid back under the cap. Write their colours on the record.`,
             'A bare end lives: it finds its neighbour under the cap.',
+            spare ? { figure: mm(spare.cutMm, 0), acts: ['cut', 'hotAir'] } : {},
           ),
         ]
       : []),
@@ -87,7 +88,7 @@ export function moveSteps(
       'unplugFree',
       'free',
       `Take the plug out of cavity ${toCavity} of ${nodeName}`,
-      'Look that it is clean and its lance stands; the same in the mate.',
+      'Keep it for the old cavity. Look that this one is clean and its lance stands; the same in the mate.',
       'Free here and taken in the mate: look at both halves first.',
     ),
     ...free,
@@ -96,7 +97,7 @@ export function moveSteps(
       'mate',
       'seat',
       `Move the mate’s wire from ${at.cavity} to ${toCavity} too`,
-      'Freed and seated the same way. A plug goes into both of the cavities that are empty now.',
+      'Freed and seated the same way. The plugs that came out close the cavities that are empty now.',
       'One half moved, and two functions trade places.',
     ),
     draft(

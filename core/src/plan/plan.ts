@@ -73,6 +73,12 @@ function needsOf(plan: FindingPlan, numberOf: (circuitId: string) => string): Ki
       sharedPartIds: cavity.work.sharedPartIds.map((partId) => ({ partId, per: cavity.work.at.nodeId })),
       sleeveCuts: [
         ...(seal?.kind === 'sleeve' ? [{ partId: seal.partId, cutMm: seal.cutMm }] : []),
+        ...(cable?.spare && cavity.steps.some(({ key }) => key === 'spareCores')
+          ? Array.from({ length: cable.unusedCores }, () => ({
+              partId: cable.spare?.partId ?? '',
+              cutMm: cable.spare?.cutMm ?? 0,
+            }))
+          : []),
         ...(cable?.sleeve && cavity.steps.some(({ key }) => key === 'boot')
           ? [{ partId: cable.sleeve.partId, cutMm: cable.sleeve.cutMm }]
           : []),

@@ -2,6 +2,7 @@ import { findStanding, lackNamed, lackOf, partsOf, type Lack } from '../../catal
 import { cavityKindOf } from '../../damage/index.ts';
 import { lengthwiseShrink, sleeveFits } from '../../sizing/index.ts';
 import { ceilTo, figure } from '../../units/index.ts';
+import { jacketDiameterMm } from '../../wire/index.ts';
 import type { Ask } from '../askTypes.ts';
 import type { CableEnd } from '../types.ts';
 import { onceThere, type At } from './at.ts';
@@ -31,6 +32,29 @@ export function withJacketBack(cable: CableEnd, backMm: number): CableEnd {
     ...cable,
     backMm: most,
     ...(sleeve ? { sleeve: { ...sleeve, cutMm: cutOf(most, sleeve.overlapMm, sleeve.shrink) } } : {}),
+  };
+}
+
+/** The sleeve over the end of an unused core, and what of it is not there: half of it grips, half stands over and is pinched shut. */
+function spareEnds(at: At): { readonly spare?: CableEnd['spare']; readonly lacks: readonly Lack[] } {
+  const { input, electrical } = at;
+  const { slideFactor, gripShare, overlapMm } = input.practice.figures;
+  const cores = input.run.cable?.unusedCores ?? 0;
+  const jacketMm = jacketDiameterMm(input.circuit.wire);
+  const found = findStanding(input.catalogue, electrical.placeC, (parts) =>
+    sleeveFits(partsOf(parts, 'sleeve'), {
+      slideFactor,
+      gripShare,
+      passMm: jacketMm,
+      gripMm: jacketMm,
+      adhesive: true,
+    }),
+  );
+  if (cores === 0 || !found) return { lacks: [] };
+  const { part, onShelf } = found;
+  return {
+    spare: { partId: part.id, name: part.name, cutMm: ceilTo((2 * overlapMm) / (1 - lengthwiseShrink(part.series))) },
+    lacks: onShelf ? [] : [lackOf(part)],
   };
 }
 
@@ -76,10 +100,15 @@ export function cableEndOf(at: At): CableWork {
       ],
     };
   const { slideFactor, gripShare, overlapMm } = input.practice.figures;
-  const bare: CableEnd = { backMm: JACKET_BACK_MM, unusedCores: input.run.cable?.unusedCores ?? 0 };
+  const ends = spareEnds(at);
+  const bare: CableEnd = {
+    backMm: JACKET_BACK_MM,
+    unusedCores: input.run.cable?.unusedCores ?? 0,
+    ...(ends.spare ? { spare: ends.spare } : {}),
+  };
   const asks = onceThere(at, measures(at));
   const [outerMm, capMm] = [input.run.cable?.outerMm, node?.identity?.capMm];
-  if (outerMm === undefined || capMm === undefined) return { cable: bare, lacks: [], asks, warnings: [] };
+  if (outerMm === undefined || capMm === undefined) return { cable: bare, lacks: ends.lacks, asks, warnings: [] };
   const passMm = Math.max(outerMm, capMm);
   const found = findStanding(input.catalogue, electrical.placeC, (parts) =>
     sleeveFits(partsOf(parts, 'sleeve'), {
@@ -93,7 +122,7 @@ export function cableEndOf(at: At): CableWork {
   if (!found || found.part.ratedC < electrical.placeC)
     return {
       cable: bare,
-      lacks: [],
+      lacks: ends.lacks,
       asks,
       warnings: [
         `No glued sleeve passes ${figure(passMm, 1)} mm and grips ${figure(Math.min(outerMm, capMm), 1)}: use the connector’s own boot over jacket and cap.`,
@@ -107,7 +136,7 @@ export function cableEndOf(at: At): CableWork {
       ...bare,
       sleeve: { partId: part.id, name: part.name, overlapMm, shrink, cutMm: cutOf(JACKET_BACK_MM, overlapMm, shrink) },
     },
-    lacks: [...(onShelf ? [] : [lackOf(part)]), ...(hotAir ? [] : [lackNamed('a hot-air gun')])],
+    lacks: [...ends.lacks, ...(onShelf ? [] : [lackOf(part)]), ...(hotAir ? [] : [lackNamed('a hot-air gun')])],
     toolNames: hotAir ? [hotAir.name] : [],
     asks,
     warnings: [],

@@ -1,4 +1,3 @@
-import { findPart, mostOf, partsOf } from '../../catalogue/index.ts';
 import { cavitiesOf } from '../../connector/index.ts';
 import type { RankedWay } from '../types.ts';
 import { work, type At } from './at.ts';
@@ -22,7 +21,7 @@ function freeHere({ node, input }: At): readonly string[] {
 
 /** Both wires of a damaged cavity moved into one that is free on both halves of the connector; nobody but a person sees the mate. */
 export function otherCavity(at: At): Candidate | undefined {
-  const { finding, node, input } = at;
+  const { finding, node } = at;
   if (node?.kind !== 'connector') return undefined;
   const chosen = 'otherCavity' in finding ? finding.otherCavity : undefined;
   const free = freeHere(at);
@@ -42,8 +41,6 @@ export function otherCavity(at: At): Candidate | undefined {
     };
     return { way, decided: {} };
   }
-  const plug = findPart(input.catalogue, (parts) => mostOf(partsOf(parts, 'plug')));
-  const plugs = plug?.onShelf === true && input.run.zone.moisture !== 'dry' ? [plug.part.id] : [];
   const way: RankedWay = {
     way: 'otherCavity',
     status: 'allowed',
@@ -58,7 +55,6 @@ export function otherCavity(at: At): Candidate | undefined {
       cavity: work(at, way, {
         acts: ['move'],
         toCavity: chosen,
-        partIds: plugs,
       }),
     },
   };

@@ -45,6 +45,10 @@ export function approachWords(finding: FindingPlan): string {
   }
 }
 
+/** What a piece of work does, in a word or two: each approach of its wires once. */
+export const piecesWords = (findings: readonly FindingPlan[]): string =>
+  [...new Set(findings.map(approachWords))].join(', ');
+
 const methodName = (finding: FindingPlan): string =>
   finding.cover?.name ?? finding.splices[0]?.methodName ?? finding.cavity?.work.terminal?.partName ?? finding.headline;
 
@@ -95,7 +99,7 @@ export function CardList() {
                     {piece ? `Connector ${piece.nodeName}` : circuit.function}
                   </span>
                   {finding.asks.length === 0 ? (
-                    <span className="ml-auto whitespace-nowrap text-soft">{approachWords(finding)}</span>
+                    <span className="ml-auto whitespace-nowrap text-soft">{piecesWords(findings)}</span>
                   ) : (
                     <span className="ml-auto font-semibold whitespace-nowrap text-rework">▲ needs you</span>
                   )}

@@ -4,6 +4,7 @@ import { figure, findingInWords, isAtCavity, sizeInWords, type FindingPlan } fro
 import { useChange } from '../../app/change.ts';
 import { Button } from '../../ui/button.tsx';
 import { useOpenJob } from '../job.ts';
+import { CableLine } from './CableLine.tsx';
 import { coloursAt } from '../../draw/coloursAt.ts';
 import { Asks } from './Asks.tsx';
 import { ElectricalTable } from './ElectricalTable.tsx';
@@ -93,6 +94,7 @@ export function DecisionDetail({ finding }: { readonly finding: FindingPlan }) {
           {finding.cavity.work.terminal.seal ? ` Sealed by ${finding.cavity.work.terminal.seal.name}.` : ''}
         </p>
       ) : null}
+      <CableLine finding={finding} />
       {splice ? (
         <p>
           {splice.joint.partName}: {splice.joint.fitsWords}

@@ -1,7 +1,7 @@
 import clsx from 'clsx';
 import type { FindingPlan } from '@mendum/core';
 import { useOpenJob } from '../job.ts';
-import { approachWords } from './CardList.tsx';
+import { piecesWords } from './CardList.tsx';
 
 /** The connector that a finding belongs to, where it is replaced whole: one piece of work, and a key for each of its circuits. */
 export function PieceOfCard({ finding }: { readonly finding: FindingPlan }) {
@@ -12,7 +12,7 @@ export function PieceOfCard({ finding }: { readonly finding: FindingPlan }) {
   return (
     <section aria-label={`Connector ${piece.nodeName}`} className="mb-4 border-b border-rule pb-3">
       <p className="text-xl font-semibold">
-        Connector {piece.nodeName}: {approachWords(finding)}, {members.length}{' '}
+        Connector {piece.nodeName}: {piecesWords(members)}; {members.length}{' '}
         {members.length === 1 ? 'circuit' : 'circuits'}, one piece of work
       </p>
       <ul className="mt-2 flex flex-wrap gap-2">
