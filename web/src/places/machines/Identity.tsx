@@ -56,7 +56,7 @@ export function Identity({ node, onChange, isAsked }: IdentityProps) {
   };
   const words = identityInWords(identity);
   return (
-    <details className="border-y border-rule" open={isAsked || undefined}>
+    <details className="border-t border-rule" open={isAsked || undefined}>
       <summary className="flex min-h-11 cursor-pointer flex-wrap items-center gap-x-2 text-lg">
         <span className="font-semibold underline underline-offset-4">What is printed on it</span>
         <span className="text-soft">{words === '' ? 'nothing noted; parts fit by family' : words}</span>
