@@ -6,6 +6,14 @@ const code = (...folders) =>
     `!core/src/${folder}/index.ts`,
   ]);
 
+/** What decides about a finding is held by its own tests, and by the examples of whole plans that are quick. */
+const OF_APPROACHES = [
+  'src/approach/**/*.test.ts',
+  'src/damage/**/*.test.ts',
+  'src/plan/{trade,examples,byHand,shield,lengthen,replan}.test.ts',
+  'src/plan/together/together.test.ts',
+];
+
 /**
  * What is changed on purpose, area by area, and the tests that have to notice; test files are named as the core sees them.
  * @type {Record<string, { mutate: string[], tests: string[] }>}
@@ -27,8 +35,8 @@ export const AREAS = {
     mutate: [...code('method', 'method/rules'), '!core/src/method/rules/reasons.ts'],
     tests: ['src/method/**/*.test.ts'],
   },
-  approaches: {
-    mutate: code('approach', 'approach/ways', 'damage', 'damage/kinds'),
-    tests: ['src/approach/**/*.test.ts', 'src/damage/**/*.test.ts'],
-  },
+  approaches: { mutate: code('approach'), tests: OF_APPROACHES },
+  ways: { mutate: code('approach/ways'), tests: OF_APPROACHES },
+  ends: { mutate: code('approach/ends'), tests: ['src/approach/**/*.test.ts'] },
+  damage: { mutate: code('damage', 'damage/kinds'), tests: OF_APPROACHES },
 };
