@@ -10,7 +10,7 @@ export type AnsweredAt =
   | { readonly on: 'run'; readonly runId: string; readonly field: RunField }
   | { readonly on: 'shelf'; readonly name: string }
   | { readonly on: 'practice' };
-export type NodeField = 'lock' | 'family' | 'capMm';
+export type NodeField = 'lock' | 'family' | 'keying' | 'capMm';
 export type FindingField = 'fromMm' | 'slackMm' | 'freedEndMm' | 'note' | 'insertWire' | 'otherCavity';
 export type CircuitField = 'fuseA' | 'loadA' | 'wire';
 export type RunField = 'ambientC' | 'moisture' | 'vibration' | 'fuelVapour' | 'features' | 'cableMm';

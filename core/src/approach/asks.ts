@@ -64,7 +64,7 @@ const LIFTED: Readonly<Record<string, (finding: Finding) => AnsweredAt | undefin
   'way.lockUnknown': onNode('lock'),
   'way.otherCavity': onFinding('otherCavity'),
   'way.otherFamily': onNode('family'),
-  'way.otherKeying': onNode('family'),
+  'way.otherKeying': onNode('keying'),
   'practice.crimpOnly': onPractice,
   'practice.solderStillAndDry': onPractice,
 };

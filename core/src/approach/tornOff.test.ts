@@ -66,6 +66,7 @@ describe('a connector torn off its cable is one piece of work', () => {
     expect(plan.findings[0]?.cavity?.work.cable).toEqual({
       backMm: 40,
       unusedCores: 2,
+      isUncounted: false,
       // 0.75 mm² under a thin wall is 1.91 thick: 1.1 × that passes 3/1. 24 over 0.9: 26.7.
       spare: { partId: 'sleeve-adhesive3to1-3', name: 'Adhesive sleeve 3/1', cutMm: 27 },
       sleeve: { partId: 'sleeve-adhesive4to1-16', name: 'Adhesive sleeve 16/4', cutMm: 72, overlapMm: 12, shrink: 0.1 },
@@ -87,7 +88,7 @@ describe('a connector torn off its cable is one piece of work', () => {
     expect(plan.kit.sleeveCuts.map(({ cutMm }) => cutMm)).toContain(125);
   });
   it('what nobody has measured is asked, once', () => {
-    const { findings } = torn({ cable: null, node: { identity: { family: 'KD' } } });
+    const { findings, kit } = torn({ cable: null, node: { identity: { family: 'KD' } } });
     expect(findings.map(({ asks }) => asks.map(({ at: where }) => where))).toEqual([
       [
         { on: 'run', runId: 'R1', field: 'cableMm' },
@@ -97,6 +98,7 @@ describe('a connector torn off its cable is one piece of work', () => {
       [],
     ]);
     expect(findings[2]?.cavity?.steps.at(-1)?.title).toBe('Push the boot home over jacket and back cap');
+    expect([torn().kit.ready, kit.ready, kit.unanswered]).toEqual([true, false, ['1', '2', '3']]);
   });
   it('a cap that no sleeve passes leaves its own boot', () => {
     const plan = torn({ node: { identity: { family: 'KD', capMm: 60 } } });
@@ -160,6 +162,32 @@ describe('a damaged cavity, and another that is free on both halves', () => {
       findings: [at('cavityDamaged', { otherCavity })],
     });
     expect(problems).toMatchObject([{ code, message, pointer: '/findings/0/otherCavity' }]);
+  });
+  it('two wires cannot be promised one cavity, whatever each of them is for', () => {
+    const options = { ...LAMP, circuits: [{ wire: wire(1.5) }, { wire: wire(1.5) }] };
+    const job = jobWith([], options);
+    const nodes = job.harness.nodes.map((one) => (one.id === 'X2' ? { ...one, ...node } : one));
+    const moved = at('cavityDamaged', { otherCavity: '3' });
+    const second = at('cavityDamaged', {
+      id: 'F2',
+      circuitId: 'C2',
+      at: { nodeId: 'X2', cavity: '2' },
+      otherCavity: '3',
+    });
+    const added = jobWith([
+      {
+        kind: 'addCircuit',
+        id: 'F3',
+        fromMm: 500,
+        toMm: 501,
+        branchWires: [wire(1)],
+        freeCavity: { nodeId: 'X2', cavity: '3' },
+      },
+    ]).findings[0]!;
+    for (const rival of [second, added])
+      expect(
+        checkJob({ ...job, harness: { ...job.harness, nodes }, findings: [moved, rival] }).map(({ code }) => code),
+      ).toEqual(['CAVITY_TAKEN']);
   });
 });
 

@@ -100,6 +100,8 @@ export interface FittedTerminal {
 export interface CableEnd {
   readonly backMm: number;
   readonly unusedCores: number;
+  /** Something of it could not be counted: nobody has measured it, or no sleeve is known. */
+  readonly isUncounted: boolean;
   /** The sleeve over the end of each unused core. */
   readonly spare?: { readonly partId: string; readonly name: string; readonly cutMm: number } | undefined;
   readonly sleeve?:

@@ -5,7 +5,7 @@ import { checkConnectors } from './checkConnectors.ts';
 import type { JobProblem } from './problem.ts';
 import type { Job } from './types.ts';
 import { problem, checkWire, checkCircuit, checkRuns, twiceById } from './checkHarness.ts';
-import { checkCavity, checkFreeCavity, sameAgain } from './checkCavity.ts';
+import { checkCavity, checkFreeCavity, promisedTwice, sameAgain } from './checkCavity.ts';
 
 /** What is wrong with one finding on its run, by itself: length, place, cut-back, strands. */
 export function checkFinding(finding: Finding, job: Pick<Job, 'harness'>, pointer: string): JobProblem[] {
@@ -106,7 +106,9 @@ function checkSort(finding: Finding, pointer: string): JobProblem[] {
 
 /** Findings that are cut out and overlap on the same wire: they are one loss. */
 export function checkOverlap(finding: Finding, others: readonly Finding[], pointer: string): JobProblem[] {
-  if (isAtCavity(finding)) return sameAgain(finding, others, pointer);
+  const promised = promisedTwice(finding, others, pointer);
+  if (isAtCavity(finding)) return [...promised, ...sameAgain(finding, others, pointer)];
+  if (promised.length > 0) return promised;
   const other = others.find(
     (one) =>
       one.id !== finding.id &&

@@ -92,6 +92,25 @@ export function checkFreeCavity(finding: Finding, { harness }: Pick<Job, 'harnes
     : [];
 }
 
+/** A free cavity that another finding has been promised already: one wire goes into a cavity. */
+export function promisedTwice(finding: Finding, others: readonly Finding[], pointer: string): JobProblem[] {
+  const wanted = freeCavityOf(finding);
+  const rival = others.find((one) => {
+    const other = one.id === finding.id ? undefined : freeCavityOf(one);
+    return wanted !== undefined && other?.nodeId === wanted.nodeId && other.cavity === wanted.cavity;
+  });
+  return wanted && rival
+    ? [
+        problem(
+          'CAVITY_TAKEN',
+          `${pointer}/${wanted.field}`,
+          `Cavity ${wanted.cavity} is to take another wire already: the finding at ${rival.fromMm} mm names it too.`,
+          'One wire goes into a cavity: name another empty one.',
+        ),
+      ]
+    : [];
+}
+
 /** The same thing found twice on one circuit at one cavity; under one stud several circuits end, each with its own. */
 export function sameAgain(finding: CavityFinding, others: readonly Finding[], pointer: string): JobProblem[] {
   const twin = others.some(

@@ -109,21 +109,25 @@ export function decideOne(
     finding,
     circuit,
     share,
-    decision: withShield(decide(input), shieldJoinedHere(finding, circuit, index), input.shelf),
+    decision: withShield(decide(input), shieldJoinedHere(finding, circuit, index, practice), input.shelf),
     ...(needsTwo === undefined ? {} : { needsTwo }),
   };
 }
 
 /**
- * The shield that is joined with this finding: of a pair in one shield whose wires are both cut here, with the first of the two only.
+ * The shield that is joined with this finding: of a pair in one shield whose wires are both cut here, no further apart than a pair may
+ * lie untwisted, with the first of the two only.
  * None of a circuit that lies in none.
  */
-function shieldJoinedHere(finding: Finding, circuit: Circuit, index: JobIndex): Circuit['shield'] {
+function shieldJoinedHere(finding: Finding, circuit: Circuit, index: JobIndex, practice: Practice): Circuit['shield'] {
   if (!isShielded(circuit)) return undefined;
   const own = circuit.shield ?? {};
   const mate = mateOf(finding, index);
   const other = mate && index.circuits.get(mate.circuitId);
   if (!mate || !other || !isShielded(other) || isJacketOnly(mate)) return own;
+  // Cut far from each other, the shield is opened at both places, and joined at both.
+  const apartMm = Math.max(mate.fromMm - finding.toMm, finding.fromMm - mate.toMm);
+  if (apartMm > practice.figures.untwistedAtMostMm) return own;
   const order = [...index.circuits.keys()];
   return order.indexOf(circuit.id) < order.indexOf(other.id) ? own : undefined;
 }

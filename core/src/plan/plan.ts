@@ -108,6 +108,7 @@ const hasNoAnswer = ({ approach, cavity, ways }: FindingPlan): boolean =>
   approach === 'byHand' ||
   approach === 'stopped' ||
   cavity?.work.unknown !== undefined ||
+  cavity?.work.cable?.isUncounted === true ||
   ways.some(({ way, status, lacks }) => way === approach && status === 'shelf' && lacks.length === 0);
 
 function totalsOf(findings: readonly FindingPlan[], runs: readonly RunPlan[]): PlanTotals {

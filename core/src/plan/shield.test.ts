@@ -100,6 +100,15 @@ describe('a pair in one shield', () => {
     );
     expect(other.findings[1]?.splices[0]?.shield).toBeDefined();
   });
+  it('at both places, where the two are cut further apart than a pair may lie untwisted', () => {
+    const shields = (fromMm: number) =>
+      both({ fromMm, toMm: fromMm + 10 }).findings.map(({ splices }) =>
+        splices.every(({ shield }) => shield !== undefined),
+      );
+    const [first] = jobWith([{ kind: 'parted' }], PAIR).findings;
+    expect(shields(first!.toMm + 50)).toEqual([true, false]);
+    expect(shields(first!.toMm + 51)).toEqual([true, true]);
+  });
   it('joins the drain by its own size', () => {
     const joint = both().findings[0]?.splices[0]?.shield?.joint;
     expect(joint?.fitsWords).toContain('0.75');

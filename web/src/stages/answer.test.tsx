@@ -57,6 +57,9 @@ const EVERY_FIELD: readonly AnsweredAt[] = [
   { on: 'fitting', nodeId: 'X2', cavity: '1' },
   { on: 'node', nodeId: 'X1', field: 'lock' },
   { on: 'node', nodeId: 'X1', field: 'family' },
+  { on: 'node', nodeId: 'X1', field: 'keying' },
+  { on: 'node', nodeId: 'X1', field: 'capMm' },
+  { on: 'run', runId: 'R1', field: 'cableMm' },
   ...(['fuseA', 'loadA', 'wire'] as const).map((field): AnsweredAt => ({ on: 'circuit', circuitId: 'C1', field })),
   ...(['ambientC', 'moisture', 'vibration', 'fuelVapour', 'features'] as const).map((field): AnsweredAt => ({
     on: 'run',

@@ -92,7 +92,7 @@ export function cableEndOf(at: At): CableWork {
   if (cavityKindOf(finding.kind).endsCable !== true) return NONE;
   if (input.run.zone.fuelVapour && input.gate.vapour === undefined)
     return {
-      cable: { backMm: JACKET_BACK_MM, unusedCores: input.run.cable?.unusedCores ?? 0 },
+      cable: { backMm: JACKET_BACK_MM, unusedCores: input.run.cable?.unusedCores ?? 0, isUncounted: true },
       lacks: [],
       asks: [],
       warnings: [
@@ -104,6 +104,7 @@ export function cableEndOf(at: At): CableWork {
   const bare: CableEnd = {
     backMm: JACKET_BACK_MM,
     unusedCores: input.run.cable?.unusedCores ?? 0,
+    isUncounted: true,
     ...(ends.spare ? { spare: ends.spare } : {}),
   };
   const asks = onceThere(at, measures(at));
@@ -134,6 +135,7 @@ export function cableEndOf(at: At): CableWork {
   return {
     cable: {
       ...bare,
+      isUncounted: bare.unusedCores > 0 && bare.spare === undefined,
       sleeve: { partId: part.id, name: part.name, overlapMm, shrink, cutMm: cutOf(JACKET_BACK_MM, overlapMm, shrink) },
     },
     lacks: [...ends.lacks, ...(onShelf ? [] : [lackOf(part)]), ...(hotAir ? [] : [lackNamed('a hot-air gun')])],

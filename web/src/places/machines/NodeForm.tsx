@@ -174,7 +174,7 @@ export function NodeForm({ harness, node, onEdit, onFace, onShow, isAsked = fals
         <Identity
           key={node.id}
           node={node}
-          isAsked={asked === 'family' || asked === 'capMm'}
+          isAsked={asked !== null && ['family', 'keying', 'capMm'].includes(asked)}
           onChange={(change) => onEdit({ do: 'changeNode', node: { ...node, ...change } })}
         />
       ) : null}
