@@ -17,15 +17,27 @@ export function CableFields({
   const { cable } = run;
   const [outer, setOuter] = useState(String(cable?.outerMm ?? ''));
   const [cores, setCores] = useState(String(cable?.unusedCores ?? ''));
+  const [wrong, setWrong] = useState<{ readonly outer?: string | undefined; readonly cores?: string | undefined }>({});
   const change = (made: Run['cable'] | null): void => {
     if (made?.outerMm !== cable?.outerMm || made?.unusedCores !== cable?.unusedCores)
       onEdit({ do: 'changeRun', runId: run.id, change: { cable: made } });
   };
   const save = (): void => {
     const [outerMm, unusedCores] = [numberOf(outer), cores.trim() === '' ? 0 : numberOf(cores)];
-    if (outer.trim() === '') change(cable ? null : undefined);
-    else if (outerMm > 0 && outerMm <= THICKEST_MM && Number.isInteger(unusedCores) && unusedCores <= MOST_CORES)
-      change({ outerMm, unusedCores: Math.max(0, unusedCores) });
+    const isNone = outer.trim() === '';
+    const bad = {
+      outer:
+        isNone || (outerMm > 0 && outerMm <= THICKEST_MM)
+          ? undefined
+          : `Give its diameter, above 0 to ${THICKEST_MM} mm.`,
+      cores:
+        isNone || (Number.isInteger(unusedCores) && unusedCores >= 0 && unusedCores <= MOST_CORES)
+          ? undefined
+          : `Give a whole number from 0 to ${MOST_CORES}.`,
+    };
+    setWrong(bad);
+    if (isNone) change(cable ? null : undefined);
+    else if (bad.outer === undefined && bad.cores === undefined) change({ outerMm, unusedCores });
   };
   return (
     <>
@@ -34,6 +46,7 @@ export function CableFields({
         name="cableMm"
         hint="Only where the run is one jacketed cable."
         unit="mm"
+        wrong={wrong.outer}
         value={outer}
         onChange={(event) => setOuter(event.target.value)}
         onBlur={save}
@@ -42,6 +55,7 @@ export function CableFields({
         <NumberField
           label="Its unused cores"
           unit="pcs"
+          wrong={wrong.cores}
           value={cores}
           onChange={(event) => setCores(event.target.value)}
           onBlur={save}

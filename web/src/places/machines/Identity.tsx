@@ -33,6 +33,7 @@ function kept(identity: ConnectorIdentity): ConnectorIdentity | undefined {
 export function Identity({ node, onChange, isAsked }: IdentityProps) {
   const { identity = {}, face } = node;
   const [typed, setTyped] = useState<Partial<Record<IdentityText | 'ways' | 'capMm', string>>>({});
+  const [wrong, setWrong] = useState<Partial<Record<'ways' | 'capMm', string | undefined>>>({});
   const forget = (key: IdentityText | 'ways' | 'capMm'): void => setTyped({ ...typed, [key]: undefined });
   const save = (key: IdentityText): void => {
     const text = typed[key]?.trim();
@@ -43,15 +44,25 @@ export function Identity({ node, onChange, isAsked }: IdentityProps) {
   const saveWays = (): void => {
     const text = typed.ways?.trim();
     const ways = numberOf(text ?? '');
-    if (text === '') onChange({ identity: node.identity, ways: undefined });
-    else if (Number.isInteger(ways) && ways >= 1 && ways <= MOST_WAYS) onChange({ identity: node.identity, ways });
+    const bad = text !== undefined && text !== '' && !(Number.isInteger(ways) && ways >= 1 && ways <= MOST_WAYS);
+    setWrong({
+      ...wrong,
+      ways: bad ? `A connector has 1 to ${MOST_WAYS} cavities: give a whole number, or leave it empty.` : undefined,
+    });
+    if (bad || text === undefined) return;
+    onChange({ identity: node.identity, ways: text === '' ? undefined : ways });
     forget('ways');
   };
   const saveCap = (): void => {
     const text = typed.capMm?.trim();
     const capMm = numberOf(text ?? '');
-    if (text === '' || (capMm > 0 && capMm <= THICKEST_MM))
-      onChange({ ways: node.ways, identity: kept({ ...identity, capMm: text === '' ? undefined : capMm }) });
+    const bad = text !== undefined && text !== '' && !(capMm > 0 && capMm <= THICKEST_MM);
+    setWrong({
+      ...wrong,
+      capMm: bad ? `Give its diameter, above 0 to ${THICKEST_MM} mm, or leave it empty.` : undefined,
+    });
+    if (bad || text === undefined) return;
+    onChange({ ways: node.ways, identity: kept({ ...identity, capMm: text === '' ? undefined : capMm }) });
     forget('capMm');
   };
   const words = identityInWords(identity);
@@ -97,6 +108,7 @@ export function Identity({ node, onChange, isAsked }: IdentityProps) {
           label="Back cap, outside"
           name="capMm"
           unit="mm"
+          wrong={wrong.capMm}
           value={typed.capMm ?? String(identity.capMm ?? '')}
           onChange={(event) => setTyped({ ...typed, capMm: event.target.value })}
           onBlur={saveCap}
@@ -105,6 +117,7 @@ export function Identity({ node, onChange, isAsked }: IdentityProps) {
           <NumberField
             label="Cavities"
             unit="ways"
+            wrong={wrong.ways}
             value={typed.ways ?? String(node.ways ?? '')}
             onChange={(event) => setTyped({ ...typed, ways: event.target.value })}
             onBlur={saveWays}
