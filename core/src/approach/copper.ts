@@ -11,7 +11,7 @@ import {
   type RunFinding,
   type Stretch,
 } from '../damage/index.ts';
-import { flexStretches } from '../harness/index.ts';
+import { flexStretches, type Run } from '../harness/index.ts';
 import { figure } from '../units/index.ts';
 import type { Practice } from '../practice/index.ts';
 import type { DecideInput } from './types.ts';
@@ -106,6 +106,14 @@ export function lostOf(input: DecideInput): Stretch {
   }
   return withAll(lostStretch(finding));
 }
+
+/** Said of every splice on a core of a jacketed cable: what opens and closes its jacket is no part of the splice. */
+export const cableWarnings = ({ cable, name }: Run): readonly string[] =>
+  cable === undefined
+    ? []
+    : [
+        `${name} is one jacketed cable: its jacket is opened over the splices and closed again over all of it. What closes it is not counted in the kit.`,
+      ];
 
 /** Words as a sentence. */
 export const capital = (words: string): string => `${words.charAt(0).toUpperCase()}${words.slice(1)}.`;

@@ -12,7 +12,7 @@ import { rankMethods, type RankedMethod, type Site } from '../method/index.ts';
 import { chooseInsertWire, reachCostMm } from '../sizing/index.ts';
 import { figure } from '../units/index.ts';
 import { jacketDiameterMm } from '../wire/index.ts';
-import { capital, isCutAnyway, lostOf, mustCut, takenByOne } from './copper.ts';
+import { cableWarnings, capital, isCutAnyway, lostOf, mustCut, takenByOne } from './copper.ts';
 import { asksWithoutMethod, causeAsks, fuseAsks, loadAsks, orders, readingAsks } from './asks.ts';
 import type { Ask } from './askTypes.ts';
 import { rankCovers } from './cover.ts';
@@ -91,6 +91,7 @@ function findingWarnings(input: DecideInput, { placeC }: Electrical): readonly s
 /** What is refused of the wire that was asked for, a fuse too large, and what the damage warns of. */
 const warningsOf = (input: DecideInput, electrical: Electrical, insertRefused: string | undefined): string[] => [
   ...(insertRefused === undefined ? [] : [insertRefused]),
+  ...cableWarnings(input.run),
   ...findingWarnings(input, electrical),
 ];
 

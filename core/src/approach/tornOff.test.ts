@@ -132,6 +132,26 @@ describe('a connector torn off its cable is one piece of work', () => {
     expect(approaches(torn({ sort: 'housingBroken', node: { lock: undefined } }))[0]).toBe('pigtail'));
 });
 
+describe('a splice on a core of a jacketed cable', () => {
+  const said = (finding: Finding, cable: Run['cable']): boolean => {
+    const job = jobWith([], LAMP);
+    const runs = job.harness.runs.map((run) => ({ ...run, cable }));
+    const { findings } = planOf({ ...job, harness: { ...job.harness, runs }, findings: [finding] }, LAMP);
+    return findings[0]!.warnings.some((words) =>
+      words.startsWith('Main run is one jacketed cable: its jacket is opened'),
+    );
+  };
+  const [parted] = jobWith([{ kind: 'parted', slackMm: 40 }]).findings;
+  it.each<[string, Finding, boolean]>([
+    ['along the run', parted!, true],
+    ['of a new lead', at('cutFlush'), true],
+    ['not where nothing is spliced', at('terminalDamaged', { slackMm: 30 }), false],
+    ['not where its end is made anew', at('tornOff', { sort: 'housingWhole', slackMm: 1 }), false],
+  ])('says that the jacket is opened and closed: %s', (_where, finding, expected) => {
+    expect([said(finding, CABLE), said(finding, undefined)]).toEqual([expected, false]);
+  });
+});
+
 describe('a damaged cavity, and another that is free on both halves', () => {
   const FACE = { layout: { kind: 'rows', rows: 1, columns: 3 }, numbering: { kind: 'rowWise' } } as const;
   const node: Partial<HarnessNode> = { ways: 3, face: FACE, identity: { family: 'KD' } };

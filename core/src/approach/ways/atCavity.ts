@@ -2,7 +2,7 @@ import { RELEASE_GUIDES } from '../../connector/index.ts';
 import { cavityKindOf, findingInWords, type CavityFinding, type CavityWay } from '../../damage/index.ts';
 import type { HarnessNode } from '../../harness/index.ts';
 import { asksWithoutWay } from '../asks.ts';
-import { capital } from '../copper.ts';
+import { cableWarnings, capital } from '../copper.ts';
 import type { DecideInput, Decision, Electrical, RankedWay } from '../types.ts';
 import { extend, newTerminal, pigtail, rehouse, relead, solderedLead } from './anew.ts';
 import type { At } from './at.ts';
@@ -41,6 +41,8 @@ function warningsAt({ node, input, finding }: At, chosen: RankedWay, cause: stri
   if (own !== undefined) warnings.push(own);
   if (node?.kind === 'connector' && !['refit', 'solderToPin', 'extend'].includes(chosen.way))
     warnings.push(freeing(node));
+  if (chosen.cost.splices > 0 && cavityKindOf(finding.kind).endsCable !== true)
+    warnings.push(...cableWarnings(input.run));
   if ((chosen.way === 'pigtail' || chosen.way === 'rehouse') && node) {
     const without = input
       .circuitsAt(node.id)
