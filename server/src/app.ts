@@ -14,6 +14,7 @@ import { surveyRoutes } from './jobs/survey.ts';
 import { templateRoutes } from './template/routes.ts';
 import { layoutRoutes } from './jobs/layout.ts';
 import { workRoutes } from './jobs/work.ts';
+import { choiceRoutes } from './jobs/choices.ts';
 import { photoRoutes } from './photos/routes.ts';
 import { placeRoutes } from './places/routes.ts';
 import { practiceRoutes } from './practices/routes.ts';
@@ -76,6 +77,7 @@ export function createApp({
   photoRoutes(api, db, photosDir);
   layoutRoutes(api, db);
   templateRoutes(api, db);
+  choiceRoutes(api, db);
   workRoutes(api, db);
   recordRoutes(api, db, today);
   api.use(noSuchAddress);

@@ -5,16 +5,14 @@ export { cautionsFor, MANUAL_FIRST } from './cautions.ts';
 export type { AnsweredAt, Ask, CircuitField, FindingField, RunField } from './askTypes.ts';
 export { liftedAt } from './asks.ts';
 export type { Attach, EndSeal, RankedEnd } from './ends/types.ts';
+export type { CavityAct, CavityWork, FittedTerminal } from './cavityTypes.ts';
 export type {
   Approach,
-  CavityAct,
-  CavityWork,
   Choice,
   CoverId,
   DecideInput,
   Decision,
   Electrical,
-  FittedTerminal,
   Held,
   RankedCover,
   RankedWay,
@@ -23,7 +21,8 @@ export type {
   Way,
   WorkShare,
 } from './types.ts';
-export { aloneOnWire, CAVITY_ACTS, COVER_IDS, WAYS } from './types.ts';
+export { CAVITY_ACTS } from './cavityTypes.ts';
+export { aloneOnWire, COVER_IDS, WAYS } from './types.ts';
 export { hasWays, isOfFamily, otherConnector } from './ways/belongs.ts';
 export { withJacketBack } from './ways/cable.ts';
 export { WAY_WORDS } from './ways/work.ts';

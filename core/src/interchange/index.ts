@@ -28,5 +28,6 @@ export type {
   Tick,
 } from './api.ts';
 export { shelfEditSchema } from './catalogueSchemas.ts';
-export { readShelfTable, writeShelfTable } from './shelfTable.ts';
+export { readShelfTable } from './shelfTable.ts';
+export { writeShelfTable } from './shelfTableOut.ts';
 export type { TableProblem, TableReading } from './shelfTable.ts';

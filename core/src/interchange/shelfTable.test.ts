@@ -1,6 +1,7 @@
 import { describe, expect, it, test } from 'vitest';
 import { editCatalogue, FULL_SHELF, type CatalogueEdit } from '../catalogue/index.ts';
-import { readShelfTable, writeShelfTable, type TableProblem, type TableReading } from './shelfTable.ts';
+import { readShelfTable, type TableProblem, type TableReading } from './shelfTable.ts';
+import { writeShelfTable } from './shelfTableOut.ts';
 
 const problemsOf = (rows: readonly (readonly string[])[]): readonly TableProblem[] => {
   const read = readShelfTable(rows);

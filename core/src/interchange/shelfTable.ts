@@ -1,19 +1,10 @@
-import {
-  fieldOf,
-  fieldText,
-  isPartKind,
-  kindOf,
-  PART_KINDS,
-  withField,
-  type Catalogue,
-  type CatalogueEdit,
-  type Part,
-  type Tool,
-} from '../catalogue/index.ts';
-import { leadsInWords, readLeads, type PartField, type PigtailLead, type WireStock } from '../stock/index.ts';
-import { colourInWords, conductorInWords, type ColourName } from '../wire/index.ts';
-import { nestCell, nestsIn, numberIn } from './tableCells.ts';
+import { isPartKind, PART_KINDS, withField, type CatalogueEdit, type Part, type Tool } from '../catalogue/index.ts';
+import { readLeads, type WireStock } from '../stock/index.ts';
+import type { ColourName } from '../wire/index.ts';
 import { partSchema, toolSchema, wireStockSchema } from './catalogueSchemas.ts';
+import { columnsOf, HEADERS, type Column } from './shelfColumns.ts';
+import { cell } from './shelfTableOut.ts';
+import { nestsIn, numberIn } from './tableCells.ts';
 
 /** A bad cell of a shelf's table. */
 export interface TableProblem {
@@ -28,123 +19,12 @@ export type TableReading =
   | { readonly ok: true; readonly edits: readonly CatalogueEdit[] }
   | { readonly ok: false; readonly problems: readonly TableProblem[] };
 
-interface Column {
-  readonly title: string;
-  readonly path: string;
-  readonly holds: 'number' | 'text' | 'leads';
-}
-
-const COMMON: readonly Column[] = [
-  { title: 'Id', path: 'id', holds: 'text' },
-  { title: 'Name', path: 'name', holds: 'text' },
-  { title: 'Quantity', path: 'quantity', holds: 'number' },
-  { title: 'Place', path: 'place', holds: 'text' },
-  { title: 'Colour', path: 'colour', holds: 'text' },
-  { title: 'Rated °C', path: 'ratedC', holds: 'number' },
-  { title: 'Figures from', path: 'figuresFrom', holds: 'text' },
-];
-const HOLDS: Readonly<Record<PartField['type'], Column['holds']>> = {
-  number: 'number',
-  whole: 'number',
-  choice: 'text',
-  text: 'text',
-  leads: 'leads',
-};
-const titled = (title: string, unit: string | undefined): string => (unit === undefined ? title : `${title} ${unit}`);
-const columnsOf = (kind: Part['kind']): Column[] => [
-  ...COMMON,
-  ...kindOf(kind).fields.map((field) => ({
-    title: titled(field.title, field.unit),
-    path: field.path,
-    holds: HOLDS[field.type],
-  })),
-];
-const TOOL_COLUMNS = [
-  'Id',
-  'Name',
-  'Tasks',
-  'Copper from mm²',
-  'Copper to mm²',
-  'Terminal families',
-  'Ratchet',
-  'Nests',
-  'Calibrated until',
-] as const;
-const WIRE_COLUMNS = [
-  'Id',
-  'Size known as',
-  'Size',
-  'Conductor',
-  'Jacket',
-  'Wall',
-  'Base colour',
-  'Stripe',
-  'Length mm',
-] as const;
-const HEADERS: readonly string[] = [
-  'Kind',
-  ...new Set([
-    ...PART_KINDS.flatMap(({ kind }) => columnsOf(kind).map((column) => column.title)),
-    ...TOOL_COLUMNS,
-    ...WIRE_COLUMNS,
-  ]),
-];
-
-const cell = (value: unknown): string => (typeof value === 'string' || typeof value === 'number' ? String(value) : '');
-
-const cellOf = (part: Part, { path, holds }: Column): string =>
-  holds === 'leads' ? leadsInWords((fieldOf(part, path) ?? []) as readonly PigtailLead[]) : fieldText(part, path);
-
 /** What a cell holds; what cannot be read stays as it is, for the schema to refuse. */
 function valueIn(text: string, holds: Column['holds']): unknown {
   if (holds === 'number') return numberIn(text);
   if (holds === 'text') return text;
   const read = readLeads(text);
   return read.ok ? read.leads : text;
-}
-
-function toolCells(tool: Tool): Record<string, string> {
-  return {
-    Id: tool.id,
-    Name: tool.name,
-    Tasks: tool.tasks.join('; '),
-    'Copper from mm²': cell(tool.range?.minMm2),
-    'Copper to mm²': cell(tool.range?.maxMm2),
-    'Terminal families': tool.families?.join('; ') ?? '',
-    Ratchet: tool.ratchet ? 'yes' : 'no',
-    Nests: tool.nests?.map(nestCell).join('; ') ?? '',
-    'Calibrated until': cell(tool.calibratedUntil),
-  };
-}
-
-function wireCells({ id, wire, lengthMm }: WireStock): Record<string, string> {
-  const { size } = wire;
-  return {
-    Id: id,
-    'Size known as': size.basis,
-    Size: String(size.basis === 'metric' ? size.areaMm2 : size.awg),
-    Conductor: conductorInWords(wire.conductor),
-    Jacket: wire.jacket.material,
-    Wall: wire.jacket.wall,
-    'Base colour': wire.colour.base,
-    Stripe: wire.colour.stripe ?? '',
-    'Length mm': String(lengthMm),
-    Name: colourInWords(wire.colour),
-  };
-}
-
-/** A shelf as a table: one line for each part, tool and wire, under one line of headers. `readShelfTable` reads it back. */
-export function writeShelfTable(catalogue: Catalogue): string[][] {
-  const line = (kind: string, cells: Readonly<Record<string, string>>): string[] =>
-    HEADERS.map((header) => (header === 'Kind' ? kind : (cells[header] ?? '')));
-  return [
-    [...HEADERS],
-    ...catalogue.parts.map((part) =>
-      line(part.kind, Object.fromEntries(columnsOf(part.kind).map((column) => [column.title, cellOf(part, column)]))),
-    ),
-    ...catalogue.tools.map((tool) => line('tool', toolCells(tool))),
-    ...catalogue.wires.map((stock) => line('wire', wireCells(stock))),
-  ];
 }
 
 const listIn = (text: string): string[] =>

@@ -4,7 +4,8 @@ import { editCatalogue, FULL_SHELF, type Tool } from '../catalogue/index.ts';
 import { NEST_BARRELS, NEST_STROKES, PART_COLOURS, type Nest, type WireStock } from '../stock/index.ts';
 import { wire } from '../test/samples.ts';
 import { toolSchema } from './catalogueSchemas.ts';
-import { readShelfTable, writeShelfTable } from './shelfTable.ts';
+import { readShelfTable } from './shelfTable.ts';
+import { writeShelfTable } from './shelfTableOut.ts';
 
 const PRESS: Tool = { id: 'own', name: 'Own press', tasks: ['crimpTerminal'], ratchet: true };
 const back = (tools: readonly Tool[], wires: readonly WireStock[] = []) => {

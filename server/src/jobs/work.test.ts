@@ -193,7 +193,7 @@ describe('once work has begun', () => {
 });
 
 describe('another terminal than the first', () => {
-  it('is kept with the choice and in the file; one that is none of its ranking is refused', async () => {
+  it('is kept with the choice and in the file; one that is none of its ranking, or refused in it, is not taken', async () => {
     await makeSafe(server, '0146');
     const at = await server.at('0146');
     const { harness } = (await server.job('0146')).job;
@@ -229,6 +229,14 @@ describe('another terminal than the first', () => {
         reason: 'as the others',
       });
     expect((await choose('nothing')).body).toMatchObject({ error: { code: 'BAD_INPUT', field: '/terminal' } });
+    const refused = finding.cavity!.work.terminals.find(({ part, status }) => part && status === 'refused')!;
+    expect((await choose(refused.id)).body).toMatchObject({
+      error: {
+        code: 'BAD_INPUT',
+        field: '/terminal',
+        message: `"${refused.name}" cannot be used here, with or without a reason: ${refused.because}`,
+      },
+    });
     await choose(other.id).expect(201);
     const after = (await server.plan('0146')).findings.find((one) => one.findingId === finding.findingId);
     expect(after?.cavity?.work.terminal).toMatchObject({ partId: other.part!.id, attach: other.attach });

@@ -1,31 +1,14 @@
 import { randomUUID } from 'node:crypto';
 import type { Router } from 'express';
 import Joi from 'joi';
-import {
-  COVER_IDS,
-  isAtCavity,
-  keptAsPlanned,
-  makesOf,
-  METHOD_IDS,
-  redoCost,
-  rule,
-  searchedAnew,
-  unpinned,
-  WAYS,
-  type CoverId,
-  type FindingPlan,
-  type Held,
-  type MethodId,
-  type Plan,
-  type ReadingValue,
-  type Way,
-} from '@mendum/core';
+import type { EntityManager } from 'typeorm';
+import { redoCost, rule, type FindingPlan, type Plan, type ReadingValue } from '@mendum/core';
 import { readingValueSchema } from '@mendum/core/interchange';
-import { ChoiceEntity, JobEntity, PinEntity, ReadingEntity, RedoEntity, TickEntity } from '../db/entities.ts';
+import { PinEntity, ReadingEntity, RedoEntity, TickEntity } from '../db/entities.ts';
 import type { Database } from '../db/open.ts';
 import { AppError } from '../errors.ts';
-import type { EntityManager } from 'typeorm';
 import { changeRoute } from './change.ts';
+import { hold } from './hold.ts';
 import type { StoredJob } from './store.ts';
 
 const id = Joi.string().trim().min(1).max(200).required();
@@ -41,29 +24,6 @@ function findMade(plan: Plan, spliceId: string) {
       return { finding, made: finding.cover, splice: undefined, cover: finding.cover };
   }
   throw new AppError('NO_SUCH_SPLICE', `There is no splice "${spliceId}" in the plan.`);
-}
-
-/**
- * The held work of a job, with that of one finding put anew or taken out; where somebody wished its splices to lie is no wish any more. Of work that begins, the others stay where
- * they are planned; of work that is given up, its places are free again.
- */
-async function hold(
-  manager: EntityManager,
-  jobId: string,
-  findingId: string,
-  held: Held | undefined,
-  plan?: Plan,
-): Promise<void> {
-  const row = await manager.findOneByOrFail(JobEntity, { id: jobId });
-  const free = unpinned(row.layout, [findingId]);
-  await manager.update(
-    JobEntity,
-    { id: jobId },
-    {
-      held: [...row.held.filter((one) => one.findingId !== findingId), ...(held ? [held] : [])],
-      layout: plan ? keptAsPlanned(free, plan) : searchedAnew(free, [findingId]),
-    },
-  );
 }
 
 /** Parts that a finding's plan takes from the shelf. */
@@ -111,97 +71,8 @@ async function pinFinding(manager: EntityManager, stored: StoredJob, plan: Plan,
   }
 }
 
-/** Another terminal is taken for the way that stands, and only one that no rule refuses. */
-function checkTerminal(finding: FindingPlan, use: string | null, terminal: string): void {
-  const ranked = finding.cavity?.work.terminals.find(({ id: one }) => one === terminal);
-  if (use !== finding.approach || !ranked?.part)
-    throw new AppError('BAD_INPUT', `"${terminal}" is no terminal of this end.`, {
-      field: '/terminal',
-      hint: 'Take one of its ranking.',
-    });
-  if (ranked.status === 'refused')
-    throw new AppError(
-      'BAD_INPUT',
-      `"${ranked.name}" cannot be used here, with or without a reason: ${ranked.because}`,
-      { field: '/terminal', hint: 'Change what the rule looks at, or take another terminal.' },
-    );
-}
-
-/** Decisions against the ranking, ticked steps, readings and joints that are made again. */
+/** Ticked steps, readings and joints that are made again. */
 export function workRoutes(router: Router, db: Database): void {
-  changeRoute<{ findingId: string; use: MethodId | CoverId | Way | null; terminal?: string; reason?: string }>(
-    router,
-    db,
-    {
-      method: 'post',
-      path: '/choices',
-      what: 'choice',
-      behindGate: true,
-      fields: {
-        findingId: id,
-        use: Joi.valid(...METHOD_IDS, ...COVER_IDS, ...WAYS, null).required(),
-        terminal: Joi.string().trim().min(1).max(200),
-        reason: Joi.string()
-          .trim()
-          .min(3)
-          .max(2000)
-          .when('use', { is: null, then: Joi.optional(), otherwise: Joi.required() }),
-      },
-      work: async ({ input, stored, plan, manager, now, audit }) => {
-        const finding = plan().findings.find((one) => one.findingId === input.findingId);
-        if (!finding)
-          throw new AppError('NOT_FOUND', `There is no finding "${input.findingId}" in job ${stored.row.number}.`);
-        const begun = makesOf(finding).some(
-          (made) =>
-            stored.ticks.some((tick) => tick.done && tick.stepId.startsWith(`${made.id}#${made.make}/`)) ||
-            stored.readings.some((reading) => reading.spliceId === made.id && reading.make === made.make),
-        );
-        if (begun)
-          throw new AppError('HAS_WORK', 'This splice is being made already: its method stays until it is made again.');
-        if (input.terminal !== undefined) checkTerminal(finding, input.use, input.terminal);
-        else if (input.use !== null) {
-          const method = finding.ranked.find((one) => one.methodId === input.use);
-          const cover = finding.covers.find((one) => one.coverId === input.use);
-          const source = stored.job.findings.find((one) => one.id === input.findingId);
-          const way = source && isAtCavity(source) ? finding.ways.find((one) => one.way === input.use) : undefined;
-          const allowed =
-            way && !method && !cover
-              ? way.status !== 'refused'
-              : method
-                ? method.status === 'allowed' || method.usableWithReason
-                : cover !== undefined && cover.status !== 'refused';
-          if (!allowed) {
-            const because =
-              method?.because ?? cover?.because ?? way?.because ?? 'It is not in the ranking of this finding.';
-            throw new AppError(
-              'BAD_INPUT',
-              `"${method?.name ?? cover?.name ?? input.use}" cannot be used here, with or without a reason: ${because}`,
-              { field: '/use', hint: 'Change what the rule looks at, or choose another method.' },
-            );
-          }
-        }
-        await hold(manager, stored.row.id, input.findingId, undefined);
-        await manager.insert(ChoiceEntity, {
-          id: randomUUID(),
-          jobId: stored.row.id,
-          findingId: input.findingId,
-          use: input.use,
-          terminal: input.terminal ?? null,
-          reason: input.reason ?? '',
-          by: input.by,
-          at: now,
-        });
-        await audit('choice', stored.row.id, {
-          findingId: input.findingId,
-          use: input.use,
-          terminal: input.terminal,
-          reason: input.reason,
-        });
-        return { status: 201, body: { use: input.use } };
-      },
-    },
-  );
-
   changeRoute<{ steps: { stepId: string; spliceId: string }[]; done: boolean }>(router, db, {
     method: 'put',
     path: '/ticks',

@@ -1,6 +1,6 @@
 import { BEND_FIXED, BEND_MOVING } from '../../bundle/index.ts';
 import { cavityKindOf } from '../../damage/index.ts';
-import type { CavityAct } from '../types.ts';
+import type { CavityAct } from '../cavityTypes.ts';
 import { work, type At } from './at.ts';
 import { cableEndOf } from './cable.ts';
 import type { Candidate } from './finish.ts';

@@ -4,7 +4,7 @@ import { lengthwiseShrink, sleeveFits } from '../../sizing/index.ts';
 import { ceilTo, figure } from '../../units/index.ts';
 import { jacketDiameterMm } from '../../wire/index.ts';
 import type { Ask } from '../askTypes.ts';
-import type { CableEnd } from '../types.ts';
+import type { CableEnd } from '../cavityTypes.ts';
 import { onceThere, type At } from './at.ts';
 
 /** The jacket of a cable goes back so far, mm. Source: work, prepare the wire. */

@@ -17,7 +17,8 @@ import { unknownOf } from '../ends/candidates.ts';
 import { rankEnds } from '../ends/rank.ts';
 import type { RankedEnd } from '../ends/types.ts';
 import type { Ask } from '../askTypes.ts';
-import type { DecideInput, Electrical, FittedTerminal } from '../types.ts';
+import type { FittedTerminal } from '../cavityTypes.ts';
+import type { DecideInput, Electrical } from '../types.ts';
 
 /** A terminal for one wire in one cavity, what of it is not on the shelf, and what is not known. */
 export interface TerminalFit {

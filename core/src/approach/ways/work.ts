@@ -2,7 +2,8 @@ import { releaseToolInWords, type LockFamily } from '../../connector/index.ts';
 import type { Cavity, HarnessNode } from '../../harness/index.ts';
 import type { WireSpec } from '../../wire/index.ts';
 import type { Ask } from '../askTypes.ts';
-import type { CableEnd, CavityAct, CavityWork, RankedWay, Way } from '../types.ts';
+import type { CableEnd, CavityAct, CavityWork } from '../cavityTypes.ts';
+import type { RankedWay, Way } from '../types.ts';
 import type { TerminalFit } from './terminal.ts';
 
 /** What each way is called on cards and sheets. */
