@@ -38,7 +38,7 @@ test('a melted connector: every circuit in it at once, a photo, the pigtail mapp
   await attach.setInputFiles({ name: 'melted.jpg', mimeType: 'image/jpeg', buffer: PIXEL });
   await page.getByRole('button', { name: 'Photo 1 of circuit 71, melted.jpg' }).click();
   await expect(page.getByRole('img', { name: 'What was found on circuit 71' })).toBeVisible();
-  await page.getByRole('button', { name: 'Take it away' }).click();
+  await page.getByRole('button', { name: 'Remove it' }).click();
   await expect(page.getByRole('button', { name: /^Photo 1/ })).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByRole('button', { name: /^Photo 1/ })).toBeVisible();
@@ -58,7 +58,7 @@ test('a melted connector: every circuit in it at once, a photo, the pigtail mapp
     'smaller than the 1.5 mm² of circuit 71',
   );
   await page.getByLabel('Size of the pigtail wire out of cavity 1').selectOption('metric 2');
-  await page.getByRole('button', { name: 'Keep this mapping' }).click();
+  await page.getByRole('button', { name: 'Save this mapping' }).click();
   const prove = page.getByRole('region', { name: 'Continuity' });
   await prove.getByRole('button', { name: 'At another' }).first().click();
   await prove.getByRole('button', { name: '4', exact: true }).click();

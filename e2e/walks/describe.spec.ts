@@ -57,7 +57,7 @@ test('a harness of 14 circuits and three connectors is described from a pasted s
     ['B1 to X42', '760'],
   ] as const)
     await dialog.getByLabel(run).fill(mm);
-  await dialog.getByRole('button', { name: 'Keep this harness' }).click();
+  await dialog.getByRole('button', { name: 'Save this harness' }).click();
   await expect(page.getByRole('heading', { name: 'Boom loom W40' })).toBeVisible();
   expect(Date.now() - started).toBeLessThan(180_000);
 
@@ -143,9 +143,9 @@ test('a sheet with bad lines is refused whole, by line and column; an unclear on
     .fill(SHEET.replace('1.5sq', 'thick').replace('\t214\t', '\t213\t'));
   await dialog.getByRole('button', { name: 'Read these cells' }).click();
   const wrong = dialog.getByRole('alert', { name: 'What cannot be read' });
-  await expect(wrong).toContainText('Line 10, column F, Gauge: “thick” is no wire size.');
+  await expect(wrong).toContainText('Line 10, column F, Gauge: “thick” is not a wire size.');
   await expect(wrong).toContainText('Circuit 213 is on line 17 already.');
-  await expect(dialog.getByRole('button', { name: 'Keep this harness' })).toHaveCount(0);
+  await expect(dialog.getByRole('button', { name: 'Save this harness' })).toHaveCount(0);
   await dialog.getByRole('button', { name: 'Another sheet' }).click();
 
   await dialog

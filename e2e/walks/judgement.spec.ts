@@ -68,10 +68,10 @@ test('a judgement is argued with: two methods side by side, what if, what to ord
   // A shelf's table with a bad cell is refused by line and column.
   await page.getByRole('button', { name: 'Import CSV' }).click();
   await page.getByLabel('Or paste the cells').fill('Kind,Id,Name,Quantity,Rated °C\nplug,plug,Cavity plug,many,125');
-  await page.getByRole('button', { name: 'Take these lines over' }).click();
+  await page.getByRole('button', { name: 'Import these lines' }).click();
   await expect(page.getByRole('alert')).toContainText('Line 2, column “Quantity”, “many”');
   await page.getByLabel('Or paste the cells').fill('Kind,Id,Name,Quantity,Rated °C\nplug,plug,Cavity plug,26,125');
-  await page.getByRole('button', { name: 'Take these lines over' }).click();
+  await page.getByRole('button', { name: 'Import these lines' }).click();
   await expect(page.getByRole('status', { name: 'What was done' })).toContainText('1 line imported');
   expect(errors).toEqual([]);
 });

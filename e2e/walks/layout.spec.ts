@@ -67,7 +67,7 @@ test('splices are dragged, nudged, pinned, solved around, taken back and printed
   await expect(page.getByText(/Your layout is kept/)).toBeVisible();
   await page.getByRole('button', { name: 'Redo' }).click();
   await expect(page.getByText('Proven best')).toBeVisible();
-  await page.getByRole('button', { name: 'Take all pins out' }).click();
+  await page.getByRole('button', { name: 'Remove all pins' }).click();
   await expect.poll(() => centreOf(left)).toBe(first);
 
   // On paper and as a drawing.

@@ -42,7 +42,7 @@ test('a new user takes the harvester from finding to PDF', async ({ page, reques
   // Bench: kit, then steps; ticks are kept over a reload.
   // Its own colour is not on hand, and no other is taken until somebody says so.
   await expect(page.getByRole('heading', { name: 'Something is short' })).toBeVisible();
-  await expect(page.getByText(/To be found: \d+ mm for circuit 2/)).toBeVisible();
+  await expect(page.getByText(/Still to find: \d+ mm for circuit 2/)).toBeVisible();
   await page.getByRole('button', { name: 'Allow another colour, with a tag' }).click();
   await expect(page.getByRole('heading', { name: 'Everything is there' })).toBeVisible();
   await expect(page.getByText('tag both ends of circuit 2')).toBeVisible();

@@ -19,7 +19,7 @@ export const ERRORS = {
   PRACTICE_USED: { status: 409, hint: 'Give those jobs another practice first.' },
   PHOTO_REFUSED: { status: 422, hint: 'Attach a JPEG, PNG or WebP photo of 10 MB at most.' },
   MAPPING_REFUSED: { status: 422, hint: 'Map cavity by cavity, never by colour.' },
-  INTERNAL: { status: 500, hint: 'Nothing was saved. Try again; if it stays, look into the log.' },
+  INTERNAL: { status: 500, hint: 'Nothing was saved. Try again; if it happens again, check the log.' },
 } as const;
 
 export type ErrorCode = keyof typeof ERRORS;

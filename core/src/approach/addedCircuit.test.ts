@@ -64,7 +64,7 @@ describe('where a cavity finding lies', () => {
       'a sort of another kind',
       [at('sealLost', { sort: 'burnt' })],
       'NO_SUCH_SORT',
-      /"burnt" is no sort of seal or plug lost/,
+      /"burnt" is not a sort of seal or plug lost/,
     ],
   ])('%s is refused', (_name, findings, code, message) =>
     expect(checkJob({ ...jobWith([]), findings })).toMatchObject([

@@ -166,7 +166,7 @@ describe('the approach at a cavity, first that is possible', () => {
       at('noMatingPart'),
       { ...LAMP, practice: CRIMP_ONLY },
       { approach: 'solderToPin' },
-      /held fast.* every practice keeps/,
+      /held fast.* every practice allows/,
     ],
     [
       'no mating part, where there is vapour',

@@ -52,12 +52,12 @@ const CAUTIONS: readonly (Caution & { readonly applies: (job: CautionCase) => bo
   },
   {
     id: 'hotAir',
-    text: 'Hot air burns and lights things: low setting, reflector, keep it moving; flame never near fuel.',
+    text: 'Hot air burns skin and starts fires: low setting, reflector, keep it moving; flame never near fuel.',
     applies: does('hotAir', 'flame'),
   },
   {
     id: 'iron',
-    text: 'Hot iron: burns, drips, ventilation.',
+    text: 'Hot iron: mind burns and drips, and ventilate.',
     applies: does('iron'),
   },
   {
@@ -66,7 +66,7 @@ const CAUTIONS: readonly (Caution & { readonly applies: (job: CautionCase) => bo
     applies: (job) => job.leadedSolder && job.acts.has('iron'),
   },
   { id: 'ratchet', text: 'Ratchet tools do not let go: mind your fingers.', applies: does('crimp') },
-  { id: 'glue', text: 'Potting compound: gloves, fresh air, and what its own sheet says.', applies: does('glue') },
+  { id: 'glue', text: 'Potting compound: gloves, fresh air, and its own safety sheet.', applies: does('glue') },
   {
     id: 'rules',
     text: 'Aviation, road-legal and marine work have rules of their own, and they come first.',

@@ -173,7 +173,7 @@ describe('a pigtail fits by family, and wire by wire', () => {
       [pigtail('a', { ratedC: 85, areaMm2: 1.5 }), pigtail('b')],
       { identity: KD, zone: { ...WET_SHAKING, ambientC: 96 } },
       'b',
-      /Pigtail a: its wire in cavity 1 stands 85 °C, and it gets 96 there/,
+      /Pigtail a: its wire in cavity 1 is rated 85 °C, and the place reaches 96/,
     ],
     [
       'of those that stand it the one with no lower heat class goes first',
@@ -191,7 +191,7 @@ describe('a pigtail fits by family, and wire by wire', () => {
   it('a lower heat class than the old wire’s is a warning', () => {
     const plan = planAt('housingMelted', { identity: KD, catalogue: shelf([pigtail('a', { ratedC: 110 })]) });
     expect(first(plan).warnings).toContain(
-      'The pigtail’s wire in cavity 1 stands 110 °C, the old one of circuit 1 125: keep it off what is hot.',
+      'The pigtail’s wire in cavity 1 is rated 110 °C, the old one of circuit 1 125: keep it off what is hot.',
     );
   });
   it('its own wire is what is spliced: copper, colour and jacket, none of it the harness’s', () => {

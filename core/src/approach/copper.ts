@@ -36,7 +36,7 @@ export function jacketClusters(findings: readonly Finding[], practice: Practice)
   return groups;
 }
 
-/** Why a finding is taken away by another's work, in a sentence. */
+/** Why a finding is removed by another's work, in a sentence. */
 export const takenByOne = (finding: Finding, other: Finding): string =>
   isJacketOnly(finding) && isJacketOnly(other)
     ? 'It is cut out together with the place before it.'
@@ -58,7 +58,7 @@ function whyCutJacket(input: DecideInput): { because: string; two: boolean } | u
   const length = visibleLengthMm(finding);
   if (length > practice.figures.coverAtMostMm)
     return {
-      because: `The jacket is gone over ${figure(length, 0)} mm, more than the ${practice.figures.coverAtMostMm} that is covered: cut out.`,
+      because: `The jacket is gone over ${figure(length, 0)} mm; a cover takes ${practice.figures.coverAtMostMm} at most: cut out.`,
       two: false,
     };
   if (share.cutsOut.length > 0)
@@ -112,7 +112,7 @@ export const cableWarnings = ({ cable, name }: Run): readonly string[] =>
   cable === undefined
     ? []
     : [
-        `${name} is one jacketed cable: its jacket is opened over the splices and closed again over all of it. What closes it is not counted in the kit.`,
+        `${name} is one jacketed cable: its jacket is opened over the splices and closed again over all of them. What closes it is not counted in the kit.`,
       ];
 
 /** Words as a sentence. */

@@ -36,6 +36,6 @@ export const ratedHits = (
         'refuse',
         `${part.name} is rated ${part.ratedC} °C; ambient and own heating reach ${figure(placeC, 0)}.`,
         'stamped on the part, else usual; physics of copper: own heating by its load',
-        'the place stayed cooler, or a part that stands it were to be had',
+        'the place stayed cooler, or a part rated for it were available',
       ),
     );

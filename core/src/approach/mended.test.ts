@@ -141,7 +141,7 @@ describe('a free cavity', () => {
     return { ...job, harness: { ...job.harness, nodes } };
   };
   test.each([
-    ['X9', '1', 'UNKNOWN_NODE', '/findings/0/freeCavity/nodeId', '"X9" is no connector of the harness.'],
+    ['X9', '1', 'UNKNOWN_NODE', '/findings/0/freeCavity/nodeId', '"X9" is not a connector of the harness.'],
     ['X2', '7', 'UNKNOWN_CAVITY', '/findings/0/freeCavity/cavity', 'X2 has no cavity 7.'],
     ['X2', '1', 'CAVITY_TAKEN', '/findings/0/freeCavity/cavity', 'Cavity 1 of X2 is not free: circuit 1 is in it.'],
   ])('%s %s is refused: %s', (nodeId, cavity, code, pointer, message) =>

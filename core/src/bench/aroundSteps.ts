@@ -35,7 +35,7 @@ export function cableEndSteps({ cable, nodeName }: CavityWork): Draft[] {
             'sleeve',
             unusedCores === 1 ? 'End the unused core' : `End the ${unusedCores} unused cores`,
             `Cut back, each a little shorter than the last; ${spare ? `a piece of ${spare.name.toLowerCase()}` : 'a sleeve'} over each end, shrunk and pinched shut, laid back under the cap. Write their colours on the record.`,
-            'A bare end lives: it finds its neighbour under the cap.',
+            'A bare end may be live: it shorts to its neighbour under the cap.',
             spare ? { figure: mm(spare.cutMm, 0), acts: ['cut', 'hotAir'] } : {},
           ),
         ]
@@ -72,7 +72,7 @@ export const routeSteps = ({ bendMm, nodeName }: CavityWork): Draft[] => [
     'route',
     'look',
     `Lay the wires to ${nodeName} on their new way`,
-    `${bendMm ? `No bend under ${figure(bendMm.fixed, 0)} mm radius, ${figure(bendMm.moving, 0)} where it moves. ` : ''}A loop before the connector, a tie on both sides of it; move the part through all that it does and look that nothing pulls or rubs.`,
+    `${bendMm ? `No bend under ${figure(bendMm.fixed, 0)} mm radius, ${figure(bendMm.moving, 0)} where it moves. ` : ''}A loop before the connector, a tie on both sides of it; move the part through its whole travel and see that nothing pulls or rubs.`,
     'Long enough standing still, and too short when it turns.',
   ),
 ];
@@ -88,7 +88,7 @@ export function moveSteps(
       'unplugFree',
       'free',
       `Take the plug out of cavity ${toCavity} of ${nodeName}`,
-      'Keep it for the old cavity. Look that this one is clean and its lance stands; the same in the mate.',
+      'Keep it for the old cavity. See that this one is clean and its lance stands up; the same in the mate.',
       'Free here and taken in the mate: look at both halves first.',
     ),
     ...free,
@@ -105,7 +105,7 @@ export function moveSteps(
       'look',
       'Write it on the pinout',
       `The circuit sits in cavity ${toCavity} of ${nodeName} from now on, and no longer in ${at.cavity}: change it in the machine’s circuits, and put a label at the connector.`,
-      'The next one trusts the pinout.',
+      'The next technician trusts the pinout.',
     ),
   ];
 }

@@ -61,7 +61,7 @@ function actSteps(act: CavityAct, work: CavityWork, habits: Habits, piece: InPie
           'unplug',
           'free',
           `Take the plug out of ${cavity(work)}`,
-          'Lock piece open, then pull the plug from the wire side. No plug there: clean the cavity and look whether its lance stands.',
+          'Lock piece open, then pull the plug from the wire side. No plug there: clean the cavity and see whether its lance stands up.',
           'Keep the plug: it closes the next cavity that comes free.',
         ),
       ];

@@ -17,7 +17,7 @@ export function shieldBackSteps({ joint, shield }: Pick<SpliceToMake, 'joint'> &
       'strip',
       'Fold the shield back',
       'Open the outer jacket on both ends, fold the shield back and twist its drain to one strand. Leave the core’s own jacket whole.',
-      'One hair of the shield on the core shorts the signal.',
+      'One strand of the shield on the core shorts the signal.',
       { figure: mm(openMm, 0) },
     ),
   ];
@@ -41,7 +41,7 @@ export function shieldJoinSteps({ shield, side }: SpliceToMake): Draft[] {
       'strip',
       'Ready the drain',
       `${where}: both ends for ${joint.partName.toLowerCase()}.`,
-      'Twisted too loosely, a hair stays outside.',
+      'Twisted too loosely, a strand stays outside.',
       { figure: mm(joint.left.stripMm, 1, STRIP_TOLERANCE_MM) },
     ),
     draft(
@@ -49,7 +49,7 @@ export function shieldJoinSteps({ shield, side }: SpliceToMake): Draft[] {
       familyOf(joint.methodId).joins === 'solder' ? 'solder' : 'crimp',
       'Join the shield by itself',
       `${joint.partName}, beside the core’s splice and not in it.`,
-      'Joined into the core’s barrel, the shield shields nothing any more.',
+      'Joined into the core’s barrel, the shield no longer shields.',
       joint.crimpAtMm === undefined ? {} : { figure: mm(joint.crimpAtMm, 2) },
     ),
     draft(

@@ -12,7 +12,7 @@ const COOL_S = 60;
 
 function cutSteps(make: SpliceToMake): Draft[] {
   if (make.whole) return [];
-  const square = `Cut square, with a cutter and not a knife.${make.habits.batch === 'oneAtATime' ? ' This wire only: it is finished before the next is cut.' : ''}`;
+  const square = `Cut square, with a cutter, not a knife.${make.habits.batch === 'oneAtATime' ? ' This wire only: it is finished before the next is cut.' : ''}`;
   const steps: Draft[] = [];
   if (make.side !== 'right') {
     steps.push(

@@ -30,7 +30,7 @@ function onFirst(seal: EndSeal | undefined): Draft[] {
           'sleeve',
           'Slide the sleeve on now',
           `${seal.name}, well back from the work.`,
-          'Forgotten, it only goes on over a new terminal.',
+          'Forgotten now, it costs the terminal.',
           { figure: mm(seal.cutMm, 0) },
         ),
       ];

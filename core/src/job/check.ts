@@ -98,7 +98,7 @@ function checkSort(finding: Finding, pointer: string): JobProblem[] {
     problem(
       'NO_SUCH_SORT',
       `${pointer}/sort`,
-      `"${finding.sort}" is no sort of ${words}.`,
+      `"${finding.sort}" is not a sort of ${words}.`,
       sorts ? `Sorts are ${Object.keys(sorts).join(', ')}.` : 'Leave it out.',
     ),
   ];

@@ -57,7 +57,7 @@ export function checkFreeCavity(finding: Finding, { harness }: Pick<Job, 'harnes
       problem(
         'UNKNOWN_NODE',
         `${pointer}/${field}/nodeId`,
-        `"${nodeId}" is no connector of the harness.`,
+        `"${nodeId}" is not a connector of the harness.`,
         `Connectors are: ${harness.nodes
           .filter((one) => one.kind === 'connector')
           .map((one) => one.id)

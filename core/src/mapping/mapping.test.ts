@@ -115,7 +115,7 @@ describe('a pigtail is joined by cavity and never by colour', () => {
       { pigtail: [...PIGTAIL, pigtailWire('2', 'green')] },
       'doubleUse',
       /Cavity 2 of the pigtail is given twice/,
-      /look which/,
+      /see which/,
     ],
     [
       'a circuit left out',

@@ -95,7 +95,7 @@ export function checkMapping(
         kind: 'doubleUse',
         cavity: wire.cavity,
         because: `Cavity ${wire.cavity} of the pigtail is given twice.`,
-        remedy: 'One wire comes out of a cavity; look which.',
+        remedy: 'One wire comes out of a cavity; see which.',
       });
   });
   card.joins.forEach((join, index) => {
@@ -182,7 +182,7 @@ function rule(
   return {
     ok: true,
     because:
-      'Joined, and to nothing else. A beep proves no power joint: its resistance or drop under load is read in Prove.',
+      'Joined, and to nothing else. A beep does not prove a power joint: its resistance or drop under load is read in Prove.',
   };
 }
 

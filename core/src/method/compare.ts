@@ -56,7 +56,7 @@ export const wouldNeed = (method: RankedMethod): WouldNeed[] =>
     .map((hit) => ({
       ruleId: hit.ruleId,
       hard: !hit.overridable,
-      words: hit.allowedIf === undefined ? `Nothing lifts it: ${hit.because}` : `Allowed if ${hit.allowedIf}.`,
+      words: hit.allowedIf === undefined ? `Nothing would allow it: ${hit.because}` : `Allowed if ${hit.allowedIf}.`,
     }));
 
 /** Holds two ranked methods of one site against each other: figures, rules, and what would have to change for either. */

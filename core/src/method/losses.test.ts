@@ -239,7 +239,7 @@ describe('figures side by side', () => {
       hit('z', 'shelf', { allowedIf: 'the part were on the shelf', overridable: true }),
     ];
     expect(compareMethods({ ...butt, hits }, butt).aNeeds).toEqual([
-      { ruleId: 'x', hard: true, words: 'Nothing lifts it: x spoke.' },
+      { ruleId: 'x', hard: true, words: 'Nothing would allow it: x spoke.' },
       { ruleId: 'z', hard: false, words: 'Allowed if the part were on the shelf.' },
     ]);
   });

@@ -15,6 +15,7 @@ import { missingParts } from './missing.ts';
 import { needsAt } from './pick.ts';
 import { hasRoom } from './room.ts';
 import type { Source } from './source.ts';
+import { equalTo, ONLY_ONE } from './standing.ts';
 import { CARE_RULES } from './rules/care.ts';
 import { orderOf, PREFERENCES } from './rules/preference.ts';
 import { PLACE_RULES, PRACTICE_RULES } from './rules/place.ts';
@@ -265,7 +266,7 @@ function rank({ prepared, site, wanted }: ToRank, shelf: ReadyShelf): RankedMeth
       splices: where.splices,
       joints: where.joints,
       hits: decided ? [...hits, decided] : hits,
-      because: sentence(status, hits, decided, index === 0),
+      because: sentence(one, rival?.status === 'allowed' ? rival.where : undefined, decided),
       toolNames: where.tools.map((tool) => tool.name),
       crimpTool: where.tools.find((tool) =>
         tool.tasks.some((task) => TOOL_TASKS[task].isCrimp && where.method.tasks.includes(task)),
@@ -280,14 +281,14 @@ function rank({ prepared, site, wanted }: ToRank, shelf: ReadyShelf): RankedMeth
   });
 }
 
+/** Why a method stands where it stands, beside the allowed one that it is told apart from. */
 function sentence(
-  status: MethodStatus,
-  hits: readonly RuleHit[],
+  { status, hits }: { readonly status: MethodStatus; readonly hits: readonly RuleHit[] },
+  rival: MethodCase | undefined,
   decided: RuleHit | undefined,
-  isBest: boolean,
 ): string {
   if (status !== 'allowed')
     return hits.find((hit) => hit.verdict === (status === 'refused' ? 'refuse' : 'shelf'))?.because ?? '';
-  if (!decided) return isBest ? 'The only one that every rule allows here.' : '';
-  return decided.because;
+  if (decided) return decided.because;
+  return rival ? equalTo(lower(rival.method.name)) : ONLY_ONE;
 }

@@ -52,7 +52,7 @@ export function readAmps(text: string, what: string): CellOutcome<number> {
     /^(\d+(?:[.,]\d+)?)\s*(mA|A|amps?|ampere)?(?:\s*fuse)?$/i.exec(text.trim()) ??
     /^[A-Za-z]+\s*\d+\s*[:,;(–-]?\s*(\d+(?:[.,]\d+)?)\s*(mA|A)\)?$/i.exec(text.trim());
   const value = match?.[1] === undefined ? undefined : readNumber(match[1]);
-  if (value === undefined) return bad(`The ${what} is no current.`, 'Write it as 10, 7.5 A or 200 mA.');
+  if (value === undefined) return bad(`The ${what} is not a current.`, 'Write it as 10, 7.5 A or 200 mA.');
   const amps = match?.[2] === 'mA' ? value / 1000 : value;
   return amps > 5000
     ? bad(`The ${what} of ${figure(amps)} A is over 5000 A.`, 'Check the unit.')
@@ -81,7 +81,7 @@ function metricSize(text: string): CellOutcome<WireSize> {
   const area = readNumber(text);
   return area !== undefined && area >= 0.05 && area <= 120
     ? { ok: true, value: { basis: 'metric', areaMm2: area } }
-    : bad(`${text} mm² is no wire size.`, 'Sizes run from 0.05 to 120 mm².');
+    : bad(`${text} mm² is not a wire size.`, 'Sizes run from 0.05 to 120 mm².');
 }
 
 /** Whether a size cell is a bare whole number, of which only the user or the column can say what it is. */
@@ -126,7 +126,7 @@ export function readSize(
       );
     return options.bare === 'metric' ? metricSize(plain) : gaugeSize(plain, options.bare);
   }
-  return bad(`“${text}” is no wire size.`, 'Write it as 1.5 mm², 16 AWG or trade 16.');
+  return bad(`“${text}” is not a wire size.`, 'Write it as 1.5 mm², 16 AWG or trade 16.');
 }
 
 /** Size from an area and a gauge column together: which of the two bases the pair stands for. */
@@ -167,7 +167,7 @@ export function readKind(text: string): CellOutcome<CircuitKind> {
   const exact = EXACT_KINDS.get(text.trim().toLowerCase());
   const kind = exact ?? kindFromFunction(text);
   return kind === undefined
-    ? bad(`“${text}” is no kind of circuit.`, `Kinds are ${Object.values(KIND_WORDS).join(', ')}.`)
+    ? bad(`“${text}” is not a kind of circuit.`, `Kinds are ${Object.values(KIND_WORDS).join(', ')}.`)
     : { ok: true, value: kind };
 }
 
@@ -200,7 +200,7 @@ export function readJacket(material: string, wall: string): CellOutcome<Jacket> 
   const made = material === '' ? 'xlpe' : (own ?? MATERIAL_FORMS.find(([form]) => form.test(material))?.[1]);
   if (made === undefined)
     return bad(
-      `“${material}” is no jacket that is known.`,
+      `“${material}” is not a known jacket.`,
       `Jackets are ${Object.values(JACKETS)
         .map((jacket) => jacket.name)
         .join(', ')}.`,
@@ -213,7 +213,7 @@ export function readJacket(material: string, wall: string): CellOutcome<Jacket> 
         : 'thin'
       : (key ?? WALL_FORMS.find(([form]) => form.test(wall))?.[1]);
   if (walled === undefined)
-    return bad(`“${wall}” is no jacket wall.`, 'Walls are extra-thin, thin, general, heavy and PVC primary.');
+    return bad(`“${wall}” is not a jacket wall.`, 'Walls are extra-thin, thin, general, heavy and PVC primary.');
   return { ok: true, value: { material: made, wall: walled } };
 }
 
@@ -233,7 +233,7 @@ export function readConductor(conductor: string, strands: string): CellOutcome<C
   if (strands === '' && (conductor === '' || /strand|flex|litze/i.test(conductor)))
     return { ok: true, value: { kind: 'stranded' } };
   return bad(
-    `“${strands === '' ? conductor : strands}” is no conductor.`,
+    `“${strands === '' ? conductor : strands}” is not a conductor.`,
     'Write solid, stranded, or the number of strands (2 to 2000).',
   );
 }

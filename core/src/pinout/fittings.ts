@@ -46,7 +46,7 @@ export function readFittings(
           line: row.line,
           column: columnOf(terminalField),
           value: terminalText,
-          why: `“${terminalText}” is no terminal family that is known.`,
+          why: `“${terminalText}” is not a known terminal family.`,
           remedy: `Families are ${TERMINAL_FAMILIES.join(', ')} (male width in mm, or pin size).`,
         });
       const seal = sealText === undefined ? undefined : SEALS.find(([form]) => form.test(sealText.trim()))?.[1];
@@ -55,7 +55,7 @@ export function readFittings(
           line: row.line,
           column: columnOf(sealField),
           value: sealText,
-          why: `“${sealText}” is no state of a seal.`,
+          why: `“${sealText}” is not a state of a seal.`,
           remedy: `Write one of: ${SEAL_STATES.join(', ')}.`,
         });
       if (terminal !== undefined || seal !== undefined)

@@ -101,7 +101,7 @@ export function readPinout(
       whole(
         String(columns.length),
         `The sheet has ${columns.length} columns; ${COLUMNS_MOST} are read at most.`,
-        'Leave out what is no pinout.',
+        'Leave out what does not belong to the pinout.',
       ),
     );
   if (!fields.some((field) => field === 'fromCavity' || field === 'from' || field === 'number')) {

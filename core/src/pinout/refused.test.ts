@@ -15,7 +15,7 @@ Circuit | Connector | Cavity | To connector | To cavity | Size | Colour
   });
   it('what stands twice, and a colour of no system, are named all the same, before they are answered', () => {
     expect(read(bare.replace('| G', '| plaid')).problems.map((one) => [one.line, one.why])).toEqual([
-      [3, '“plaid”: It is no colour word that is known.'],
+      [3, '“plaid”: It is not a known colour word.'],
     ]);
     expect(read(bare.replace('X32 | 2', 'X32 | 1')).problems.map((one) => one.why)).toEqual([
       'Cavity 1 of X32 holds circuit 1 already, from line 2.',
@@ -81,7 +81,7 @@ describe('sheets that are refused, each with line, column and reason', () => {
       'C, Cavity',
       'X31 has no cavity 15.',
     ],
-    ['a size that is none', '2 | X31 | 2 | X32 | 2 | thick | red |', 3, 'F, Size', '“thick” is no wire size.'],
+    ['a size that is none', '2 | X31 | 2 | X32 | 2 | thick | red |', 3, 'F, Size', '“thick” is not a wire size.'],
     [
       'several wires in a size',
       '2 | X31 | 2 | X32 | 2 | 2x0.5 | red |',
@@ -95,7 +95,7 @@ describe('sheets that are refused, each with line, column and reason', () => {
       '2 | X31 | 2 | X32 | 2 | 1.0 | plaid |',
       3,
       'G, Colour',
-      '“plaid”: It is no colour word that is known.',
+      '“plaid”: It is not a known colour word.',
     ],
     [
       'three colours',
@@ -104,7 +104,7 @@ describe('sheets that are refused, each with line, column and reason', () => {
       'G, Colour',
       '“red/blue/green”: It has 3 colours; a wire has a base and at most one stripe.',
     ],
-    ['a fuse in words', '2 | X31 | 2 | X32 | 2 | 1.0 | red | big', 3, 'H, Fuse', '“big”: The fuse is no current.'],
+    ['a fuse in words', '2 | X31 | 2 | X32 | 2 | 1.0 | red | big', 3, 'H, Fuse', '“big”: The fuse is not a current.'],
     ['no far end', '2 | X31 | 2 |  |  | 1.0 | red |', 3, 'D, To connector', 'The line names X32 and no cavity.'],
     ['a gauge that does not exist', '2 | X31 | 2 | X32 | 2 | 44 AWG | red |', 3, 'F, Size', 'Gauge 44 is not known.'],
   ])('%s', (_name, line, at, column, why) => {

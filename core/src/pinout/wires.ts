@@ -104,7 +104,7 @@ export function wireOf(
   if (!saysNothing(outerDiameter) && !(outer !== undefined && outer > 0 && outer <= 60))
     return blame(
       'outerDiameter',
-      `“${outerDiameter}” is no diameter in mm.`,
+      `“${outerDiameter}” is not a diameter in mm.`,
       'Write it as 2.4, above 0 and at most 60.',
     );
   if (!size?.outcome.ok || !read.colour.ok || !read.jacket.ok || !read.conductor.ok) return undefined;

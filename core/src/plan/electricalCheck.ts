@@ -72,7 +72,7 @@ export function electricalCheck(
       say(
         'load',
         'over',
-        `Load ${figure(electrical.impossibleLoadA)} A cannot be on ${figure(areaMm2(circuit.wire.size))} mm²: check the load or the size. Nothing here is worked out with it.`,
+        `Load ${figure(electrical.impossibleLoadA)} A cannot be on ${figure(areaMm2(circuit.wire.size))} mm²: check the load or the size. It is left out of these figures.`,
       );
     if (loadA !== undefined)
       say(

@@ -50,7 +50,7 @@ const SEAT_LOOK = look('cavity.seated', 'Seated', 'Click heard, pulled back, loc
     'wrong',
     'In another cavity than the pinout says',
     'Read from the other side of the connector.',
-    'Free it and move it: nothing is powered before.',
+    'Free it and move it before anything is powered.',
   ),
 ]);
 const BOOT_LOOK = look('cavity.boot', 'Cable’s end', 'Sleeve or boot over jacket and back cap; then pull the cable.', [

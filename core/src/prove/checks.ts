@@ -42,8 +42,8 @@ const SHIELD_LOOKS: readonly Check[] = [
       'scrap',
       'toCore',
       'Through to the core',
-      'A hair of the shield lies on the core.',
-      `${CUT_OUT} Fold every hair of the shield back first.`,
+      'A strand of the shield lies on the core.',
+      `${CUT_OUT} Fold every strand of the shield back first.`,
     ),
   ]),
 ];

@@ -79,7 +79,7 @@ describe('separated text', () => {
   });
   test.each([
     ['nothing', new Uint8Array(), 'is empty'],
-    ['a picture', new Uint8Array([0x89, 0x50, 0x4e, 0x47, 0, 0, 0, 1]), 'no text'],
+    ['a picture', new Uint8Array([0x89, 0x50, 0x4e, 0x47, 0, 0, 0, 1]), 'not text'],
     ['an old workbook', new Uint8Array([0xd0, 0xcf, 0x11, 0xe0]), 'old or an encrypted'],
     ['a broken workbook', new Uint8Array([0x50, 0x4b, 3, 4, 9, 9]), 'cannot be read as XLSX'],
     ['an open quotation mark', bytes('a,b\n1,"red'), 'Line 2 has a quotation mark'],

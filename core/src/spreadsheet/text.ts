@@ -20,7 +20,7 @@ export function decodeText(bytes: Uint8Array): string {
         : decodeByteText(bytes);
   // eslint-disable-next-line no-control-regex -- a control character is just what tells that it is no text
   if (/[\u0000-\u0008\u000e-\u001f]/.test(text.slice(0, 4000)))
-    throw new SheetRefused('The file is no text: it has control characters in it.', 'Save it as CSV, TSV or XLSX.');
+    throw new SheetRefused('The file is not text: it has control characters in it.', 'Save it as CSV, TSV or XLSX.');
   return text;
 }
 

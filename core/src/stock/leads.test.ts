@@ -39,8 +39,8 @@ describe('the wires of a pigtail as they are written', () => {
     ['1 red', 'after the colour comes the copper'],
     ['1 red 0', 'after the colour comes the copper'],
     ['1 red 1 105 thick', 'comes the colour'],
-    ['1 red 1 105 2', 'after the copper comes only what the jacket stands'],
-    ['1 red 1 0', 'after the copper comes only what the jacket stands'],
+    ['1 red 1 105 2', 'after the copper comes only the rating'],
+    ['1 red 1 0', 'after the copper comes only the rating'],
     ['1 red 1; 1 blue 1', 'Cavity 1 is there twice'],
   ])('%s is refused', (text, why) => {
     const read = readLeads(text);

@@ -40,7 +40,7 @@ function readLead(line: string): PigtailLead | string {
     return wrong(line, 'after the cavity comes the colour');
   if (areaMm2 === undefined || !(areaMm2 > 0)) return wrong(line, 'after the colour comes the copper in mm²');
   if (more.length > 0 || (ratedC !== undefined && !(ratedC > 0)))
-    return wrong(line, 'after the copper comes only what the jacket stands in °C');
+    return wrong(line, 'after the copper comes only the rating of the jacket in °C');
   return {
     cavity,
     colour: stripe === undefined ? { base } : { base, stripe },

@@ -99,7 +99,7 @@ export function readColour(text: string, system?: ColourSystem): ColourReading {
       why:
         elsewhere.length > 0
           ? `It is not read in ${COLOUR_SYSTEM_WORDS[system ?? 'words']}; it would be in ${elsewhere.map((one) => COLOUR_SYSTEM_WORDS[one]).join(' or ')}.`
-          : 'It is no colour word that is known.',
+          : 'It is not a known colour word.',
     };
   }
   return found.length === 1 ? { kind: 'read', colour: only } : { kind: 'ask', text, mayBe: found };

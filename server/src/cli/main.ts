@@ -35,7 +35,8 @@ if (unknown !== undefined || path === undefined || paths.length > 1) {
     {
       code: 'USAGE',
       pointer: '',
-      message: unknown === undefined ? `Name one job file; ${paths.length} were named.` : `"${unknown}" is no option.`,
+      message:
+        unknown === undefined ? `Name one job file; ${paths.length} were named.` : `"${unknown}" is not an option.`,
       hint: USAGE,
     },
   ]);

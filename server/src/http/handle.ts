@@ -13,7 +13,7 @@ export function checked<T>(schema: Joi.ObjectSchema, req: Request): T {
   if (result.error) {
     const problems = problemsOf(result.error);
     const [first] = problems;
-    throw new AppError('BAD_INPUT', first?.message ?? 'The input is not right.', {
+    throw new AppError('BAD_INPUT', first?.message ?? 'The input is not valid.', {
       field: first?.pointer,
       hint: first?.hint,
       details: problems,
@@ -32,7 +32,7 @@ export function checkedQuery<T>(schema: Joi.ObjectSchema, req: Request): T {
   const result = schema.validate(req.query, { abortEarly: true, errors: { label: 'key' } });
   if (result.error) {
     const [first] = problemsOf(result.error);
-    throw new AppError('BAD_INPUT', first?.message ?? 'The address is not right.', {
+    throw new AppError('BAD_INPUT', first?.message ?? 'The address is not valid.', {
       field: first?.pointer,
       hint: first?.hint,
     });

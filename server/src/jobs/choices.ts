@@ -25,7 +25,7 @@ const id = Joi.string().trim().min(1).max(200).required();
 function checkTerminal(finding: FindingPlan, use: string | null, terminal: string): void {
   const ranked = finding.cavity?.work.terminals.find(({ id: one }) => one === terminal);
   if (use !== finding.approach || !ranked?.part)
-    throw new AppError('BAD_INPUT', `"${terminal}" is no terminal of this end.`, {
+    throw new AppError('BAD_INPUT', `"${terminal}" is not a terminal of this end.`, {
       field: '/terminal',
       hint: 'Take one of its ranking.',
     });

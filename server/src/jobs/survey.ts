@@ -75,14 +75,14 @@ export function surveyRoutes(router: Router, db: Database): void {
   changeRoute<{ version: number }>(router, db, {
     method: 'delete',
     path: '/gate/:entry',
-    what: 'gate taken back',
+    what: 'gate withdrawn',
     behindGate: false,
     fields: { version },
     work: async ({ input, stored, manager, now, audit, req }) => {
       const entry = gateEntry(param(req, 'entry'));
       mustBeCurrent('The gate', input.version, stored.row.version, stored.row.gate, input);
       const gate = { ...stored.row.gate, [entry]: undefined };
-      await audit('gate taken back', stored.row.id, { entry });
+      await audit('gate withdrawn', stored.row.id, { entry });
       return { status: 200, body: { version: await touch(manager, stored.row, now, { gate }) } };
     },
   });

@@ -33,13 +33,13 @@ export async function readPicture(bytes: Buffer): Promise<Picture> {
   if (bytes.length === 0) throw refuse('The photo is empty.');
   if (bytes.length > PHOTO_MOST_BYTES)
     throw refuse(
-      `The photo has ${(bytes.length / 1e6).toFixed(1)} MB; ${PHOTO_MOST_BYTES / 1e6} MB are taken at most.`,
+      `The photo has ${(bytes.length / 1e6).toFixed(1)} MB; ${PHOTO_MOST_BYTES / 1e6} MB is the most.`,
       'Take it at a lower resolution.',
     );
   const open = (): Sharp => sharp(bytes, { limitInputPixels: MOST_PIXELS, failOn: 'error' });
   try {
     const format = FORMATS[(await open().metadata()).format];
-    if (!format) throw refuse('This is no JPEG, PNG or WebP photo.');
+    if (!format) throw refuse('This is not a JPEG, PNG or WebP photo.');
     const made = open()
       .rotate()
       .resize({ width: KEPT_SIDE_PX, height: KEPT_SIDE_PX, fit: 'inside', withoutEnlargement: true });
@@ -59,7 +59,7 @@ export async function readPicture(bytes: Buffer): Promise<Picture> {
   } catch (error) {
     if (error instanceof AppError) throw error;
     throw refuse(
-      'The photo cannot be read: it is broken, has too many pixels, or is no JPEG, PNG or WebP.',
+      'The photo cannot be read: it is broken, has too many pixels, or is not a JPEG, PNG or WebP.',
       'Open it in another program, save it anew as JPEG, and attach that.',
     );
   }

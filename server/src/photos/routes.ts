@@ -54,7 +54,7 @@ export function photoRoutes(router: Router, db: Database, folder: string): void 
           const count = await manager.countBy(PhotoEntity, { jobId, findingId, removed: false });
           if (count >= FINDING_MOST)
             throw new AppError('PHOTO_REFUSED', `This finding has ${count} photos; ${FINDING_MOST} are kept at most.`, {
-              hint: 'Take one away first.',
+              hint: 'Remove one first.',
             });
           const picture = await readPicture(body);
           const id = input.writeId;
@@ -84,7 +84,7 @@ export function photoRoutes(router: Router, db: Database, folder: string): void 
   changeRoute<{ removed: boolean }>(router, db, {
     method: 'put',
     path: '/photos/:photoId',
-    what: 'photo taken away or back',
+    what: 'photo removed or back',
     behindGate: false,
     fields: { removed: Joi.boolean().required() },
     work: async ({ input, stored, manager, audit, req }) => {
@@ -92,7 +92,7 @@ export function photoRoutes(router: Router, db: Database, folder: string): void 
       if (!(await manager.existsBy(PhotoEntity, { id, jobId: stored.row.id })))
         throw new AppError('NOT_FOUND', `There is no photo "${id}" in job ${stored.row.number}.`);
       await manager.update(PhotoEntity, { id }, { removed: input.removed });
-      await audit(input.removed ? 'photo taken away' : 'photo brought back', stored.row.id, { id });
+      await audit(input.removed ? 'photo removed' : 'photo brought back', stored.row.id, { id });
       return { status: 200, body: { removed: input.removed } };
     },
   });

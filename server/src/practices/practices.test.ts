@@ -96,7 +96,7 @@ describe("a shop's own practice", () => {
       figures: { coverAtMostMm: 5 },
     });
   });
-  it('is taken away when no open job is planned by it', async () => {
+  it('is removed when no open job is planned by it', async () => {
     await give('0146', 'ours').then((answer) => expect(answer.status).toBe(200));
     const used = await server.write('delete', '/practices/ours').expect(409);
     expect(used.body).toMatchObject({

@@ -76,7 +76,7 @@ export function practiceRoutes(router: Router, db: Database): void {
     const input = checked<WriteHead>(writeBody(), req);
     const id = param(req, 'practiceId');
     mustBeOwn(id);
-    const answer = await writeOnce(db, input, 'practice taken away', { id, input }, async ({ manager, audit }) => {
+    const answer = await writeOnce(db, input, 'practice removed', { id, input }, async ({ manager, audit }) => {
       if (!(await manager.existsBy(PracticeEntity, { id, kept: false })))
         throw new AppError('NOT_FOUND', `There is no practice "${id}".`);
       const jobs = await manager.find(JobEntity, {
@@ -86,7 +86,7 @@ export function practiceRoutes(router: Router, db: Database): void {
       if (jobs.length > 0)
         throw new AppError('PRACTICE_USED', `Job ${jobs.map((job) => job.number).join(', ')} is planned by it.`);
       await manager.update(PracticeEntity, { id }, { kept: true });
-      await audit('practice taken away', null, { id });
+      await audit('practice removed', null, { id });
       return { status: 200, body: { id } };
     });
     res.status(answer.status).json(answer.body);

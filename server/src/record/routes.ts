@@ -125,7 +125,7 @@ export function recordRoutes(router: Router, db: Database, today: () => string):
     if (records.length === 0)
       throw new AppError(
         'RECORD_REFUSED',
-        `Job ${row.number} is not signed yet: it has no record to give out as a table.`,
+        `Job ${row.number} is not signed yet: it has no record to export as a table.`,
         { hint: 'Sign it in Record; the PDF shows the work as it stands.' },
       );
     return { number: row.number, records: standing(records) };

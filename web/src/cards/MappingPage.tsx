@@ -49,7 +49,7 @@ function MappingEditor({ view, node }: { readonly view: JobView; readonly node: 
     });
     if (!outcome.ok) return;
     setTyped(undefined);
-    notify(missing.length === 0 ? 'The mapping is kept' : 'Kept so far; some circuits have no pigtail wire yet');
+    notify(missing.length === 0 ? 'Mapping saved' : 'Saved so far; some circuits have no pigtail wire yet');
   };
   return (
     <CardPage
@@ -58,7 +58,7 @@ function MappingEditor({ view, node }: { readonly view: JobView; readonly node: 
       back={{ to: `/jobs/${view.id}/survey`, words: 'Survey' }}
     >
       <p className="border-l-4 border-copper pl-3 text-xl">
-        <b>By cavity, never by colour.</b> Look which wire comes out of each cavity of the new connector, and say its
+        <b>By cavity, never by colour.</b> See which wire comes out of each cavity of the new connector, and note its
         colour and size.
       </p>
       {signed ? null : (
@@ -83,7 +83,7 @@ function MappingEditor({ view, node }: { readonly view: JobView; readonly node: 
       {signed || !typed ? null : (
         <div className="no-print mt-4 flex flex-wrap items-center gap-4">
           <Button look="copper" disabled={busy || wrong.length > 0 || unread.length > 0} onClick={() => void save()}>
-            Keep this mapping
+            Save this mapping
           </Button>
           {unread.length > 0 ? (
             <p className="text-lg text-rework">Read it off the pigtail: {unread.join('; ')}.</p>

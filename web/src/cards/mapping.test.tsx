@@ -47,15 +47,15 @@ describe('a mapping card', () => {
     const sent = show([]);
     await userEvent.selectOptions(await screen.findByLabelText('Colour of the pigtail wire out of cavity 1'), 'brown');
     expect(screen.getByText('Read it off the pigtail: cavity 1: its size.')).toBeTruthy();
-    expect(screen.getByRole('button', { name: 'Keep this mapping' })).toHaveProperty('disabled', true);
+    expect(screen.getByRole('button', { name: 'Save this mapping' })).toHaveProperty('disabled', true);
     await userEvent.selectOptions(screen.getByLabelText('Size of the pigtail wire out of cavity 1'), 'metric 1');
     expect(screen.getByRole('alert', { name: 'What forbids it' }).textContent).toContain(
       '1 mm², smaller than the 2.5 mm² of circuit 1. Use a pigtail with 2.5 mm² or more there.',
     );
-    expect(screen.getByRole('button', { name: 'Keep this mapping' })).toHaveProperty('disabled', true);
+    expect(screen.getByRole('button', { name: 'Save this mapping' })).toHaveProperty('disabled', true);
     await userEvent.selectOptions(screen.getByLabelText('Size of the pigtail wire out of cavity 1'), 'metric 2.5');
     expect(screen.getByText(/1 circuit has no pigtail wire yet: cavity 2/)).toBeTruthy();
-    await userEvent.click(screen.getByRole('button', { name: 'Keep this mapping' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Save this mapping' }));
     await waitFor(() =>
       expect(writesOf(sent)).toMatchObject([
         {
@@ -83,7 +83,7 @@ describe('a mapping card', () => {
     const sent = show([], { ...FULL_SHELF, parts: [{ ...part, figuresFrom: 'stamped' }] as unknown as Part[] });
     await userEvent.selectOptions(await screen.findByLabelText('Pigtail from the shelf'), 'Pigtail KD');
     await userEvent.click(screen.getByRole('button', { name: 'Take its wires' }));
-    await userEvent.click(screen.getByRole('button', { name: 'Keep this mapping' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Save this mapping' }));
     await waitFor(() =>
       expect(writesOf(sent)).toMatchObject([
         {

@@ -52,7 +52,7 @@ export function ImportJob({ onClose }: { readonly onClose: () => void }) {
         if (!open) onClose();
       }}
       title="Import a job file"
-      about="A Mendum job file in JSON, as the Record stage gives it out. All of it is taken, or nothing."
+      about="A Mendum job file in JSON, as the Record stage gives it out. All of it is imported, or nothing."
     >
       <label className="flex min-h-14 cursor-pointer items-center justify-center rounded-sm border border-copper bg-copper px-4 text-lg font-semibold text-oncopper focus-within:outline-3 focus-within:outline-offset-2 focus-within:outline-copper">
         {busy ? 'Reading…' : 'Choose the file'}

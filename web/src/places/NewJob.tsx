@@ -60,7 +60,7 @@ export function NewJob({ onClose }: { readonly onClose: () => void }) {
             onChange={(event) => setTitle(event.target.value)}
           />
           <Button type="submit" look="copper" disabled={busy}>
-            Begin with Survey
+            Start with Survey
           </Button>
         </form>
       )}

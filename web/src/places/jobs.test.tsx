@@ -76,7 +76,7 @@ describe('jobs', () => {
     show(<JobsPlace />);
     await userEvent.click(await screen.findByRole('button', { name: 'New job' }));
     await userEvent.type(await screen.findByLabelText('Title'), 'Lamp lead');
-    await userEvent.click(screen.getByRole('button', { name: 'Begin with Survey' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Start with Survey' }));
     await waitFor(() =>
       expect(writesOf(sent)).toMatchObject([{ path: '/jobs', body: { harnessId: 'H1', title: 'Lamp lead' } }]),
     );

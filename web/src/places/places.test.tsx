@@ -74,7 +74,7 @@ describe('other places', () => {
     expect(screen.getByText(/by convention is small .* stamped 0.33–1.65: the stamp counts/)).toBeTruthy();
     await userEvent.clear(upper);
     await userEvent.click(screen.getByRole('button', { name: 'Save the part' }));
-    expect(screen.getByText('Give a number of 0 or more.')).toBeTruthy();
+    expect(screen.getByText('Enter a number, 0 or more.')).toBeTruthy();
   });
   it('practice shows every rule of the engine with both sides, ready ones without a way to change them', async () => {
     standInServer({ '/practices': { body: READY_PRACTICES.map((practice) => ({ practice, ready: true, jobs: 0 })) } });

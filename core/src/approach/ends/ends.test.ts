@@ -2,10 +2,9 @@ import { describe, expect, it, test } from 'vitest';
 import { FULL_SHELF, partsOf, type Catalogue } from '../../catalogue/index.ts';
 import type { CavityFitting, Zone } from '../../harness/index.ts';
 import { BENCH_SOLDER } from '../../practice/index.ts';
-import type { TerminalPart } from '../../stock/index.ts';
 import { DRY_CABIN, facts, jobWith, planOf, WET_SHAKING } from '../../test/samples.ts';
 import { at, LAMP, type At } from '../test/atCavity.ts';
-import { endAt, firstAt, spokenAt } from '../test/ends.ts';
+import { BARE, endAt, firstAt, spokenAt, terminals } from '../test/ends.ts';
 import { unknownOf } from './candidates.ts';
 import { END_PREFERENCES } from './order.ts';
 import { rankEnds } from './rank.ts';
@@ -14,12 +13,6 @@ import type { EndSite } from './types.ts';
 const WET_STILL: Zone = { ...WET_SHAKING, vibration: 'none' };
 const SHAKING: Zone = { ...DRY_CABIN, vibration: 'high' };
 
-/** The shelf with its terminals changed; nothing is taken where the change gives nothing. */
-const terminals = (change: (part: TerminalPart) => TerminalPart): Catalogue => ({
-  ...FULL_SHELF,
-  parts: FULL_SHELF.parts.map((part) => (part.kind === 'terminal' ? change(part) : part)),
-});
-const bare = terminals((part) => ({ ...part, body: 'bare' }));
 describe('what an end is for names its terminal', () => {
   test.each<[string, CavityFitting, Partial<EndSite>, string]>([
     ['must not come off its M6', { use: 'stays', stud: 'M6' }, {}, 'ringM6'],
@@ -123,7 +116,7 @@ describe('copper that is doubled over', () => {
 
 describe('of two that are allowed goes first', () => {
   const ring: CavityFitting = { terminal: 'ringM6' };
-  const soldering = { catalogue: bare, practice: BENCH_SOLDER };
+  const soldering = { catalogue: BARE, practice: BENCH_SOLDER };
   const ids = (site: EndSite): readonly string[] =>
     rankEnds(site)
       .filter(({ status }) => status === 'allowed')

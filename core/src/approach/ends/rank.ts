@@ -1,5 +1,5 @@
 import { terminalInWords, type EndUse, type TerminalFamily } from '../../harness/index.ts';
-import type { MethodStatus, RuleHit } from '../../method/index.ts';
+import { equalTo, ONLY_ONE, type MethodStatus, type RuleHit } from '../../method/index.ts';
 import { bodyOf, formOf, FORMS } from '../../terminal/index.ts';
 import { figure } from '../../units/index.ts';
 import { hit, statusOf } from '../hits.ts';
@@ -124,7 +124,7 @@ export function rankEnds(site: EndSite): readonly RankedEnd[] {
       family: where.part.family,
       part: where.part,
       status,
-      because: said ?? why ?? 'The only one that every rule allows here.',
+      because: said ?? why ?? (rival?.status === 'allowed' ? equalTo(nameOf(rival.where)) : ONLY_ONE),
       hits,
       stripMm: where.part.stripMm * (where.folded ? 2 : 1),
       folded: where.folded,

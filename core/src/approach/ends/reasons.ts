@@ -10,7 +10,7 @@ const reason = (title: string, because: string, otherSide = ''): Reason => ({ ti
 const REASONS: Readonly<Record<string, Reason>> = {
   'end.use': reason(
     'A terminal for something else',
-    'A fork slides out of a ground, and a ring keeps a relay waiting.',
+    'A fork slides off a ground stud, and a ring does not go on a relay tab.',
   ),
   'end.solid': reason('Solid wire where it does not hold', 'It springs back under the crimp and works loose.'),
   'end.amps': reason(
@@ -26,7 +26,7 @@ const REASONS: Readonly<Record<string, Reason>> = {
   'end.soldered': reason(
     'Solder where the terminal does not take it',
     'Solder stiffens a contact, melts a collar and softens under a screw.',
-    'Well fed, it carries more than the crimp did.',
+    'Fed full, it carries more than a crimp.',
   ),
   'end.foldMissing': reason('Thin or solid copper that cannot be doubled', 'The barrel may close short of it.'),
   'end.solidShaking': reason('Solid wire in a shaking run', 'It hardens as it bends, and breaks at the barrel.'),

@@ -1,10 +1,8 @@
 import { describe, expect, it, test } from 'vitest';
-import { FULL_SHELF, type Catalogue } from '../../catalogue/index.ts';
 import type { CavityFitting, Zone } from '../../harness/index.ts';
 import { BENCH_SOLDER, CRIMP_ONLY } from '../../practice/index.ts';
-import type { TerminalPart } from '../../stock/index.ts';
 import { DRY_CABIN, facts } from '../../test/samples.ts';
-import { endAt, spokenAt } from '../test/ends.ts';
+import { BARE, endAt, only, spokenAt, terminals, withTool } from '../test/ends.ts';
 import { END_RULES } from './rules.ts';
 import type { EndSite } from './types.ts';
 
@@ -13,24 +11,10 @@ const SHAKING: Zone = { ...DRY_CABIN, vibration: 'high' };
 const VAPOUR: Zone = { ...DRY_CABIN, fuelVapour: true };
 const SOLID = facts(1.5, { conductor: { kind: 'solid' } });
 
-/** The shelf with its terminals changed; nothing is taken where the change gives nothing. */
-const terminals = (change: (part: TerminalPart) => TerminalPart): Catalogue => ({
-  ...FULL_SHELF,
-  parts: FULL_SHELF.parts.map((part) => (part.kind === 'terminal' ? change(part) : part)),
-});
-const bare = terminals((part) => ({ ...part, body: 'bare' }));
-/** Only parts of that id are there, changed. */
-const only = (id: string, change: Partial<TerminalPart> = {}): Catalogue =>
-  terminals((part) => (part.id === id ? { ...part, ...change } : { ...part, quantity: 0 }));
-const withTool = (id: string, more: object): Catalogue => ({
-  ...FULL_SHELF,
-  tools: FULL_SHELF.tools.map((tool) => (tool.id === id ? { ...tool, ...more } : tool)),
-});
-
 describe('each rule speaks on one side of its limit and is silent on the other', () => {
   const ring: CavityFitting = { terminal: 'ringM6' };
   const solder = 'ringM6 solder';
-  const still = { catalogue: bare, practice: BENCH_SOLDER };
+  const still = { catalogue: BARE, practice: BENCH_SOLDER };
   interface Side {
     readonly at: EndSite;
     readonly id?: string;
@@ -105,14 +89,14 @@ describe('each rule speaks on one side of its limit and is silent on the other',
     [
       'practice.crimpOnly',
       'a shop that never solders',
-      { at: endAt(ring, { catalogue: bare, practice: CRIMP_ONLY }), id: solder },
+      { at: endAt(ring, { catalogue: BARE, practice: CRIMP_ONLY }), id: solder },
       { at: endAt(ring, still), id: solder },
     ],
     [
       'practice.solderStillAndDry',
       'crimp first, in the damp',
-      { at: endAt(ring, { catalogue: bare, zone: DAMP }), id: solder },
-      { at: endAt(ring, { catalogue: bare }), id: solder },
+      { at: endAt(ring, { catalogue: BARE, zone: DAMP }), id: solder },
+      { at: endAt(ring, { catalogue: BARE }), id: solder },
     ],
     [
       'tool.hand',
@@ -216,7 +200,7 @@ describe('each rule speaks on one side of its limit and is silent on the other',
   });
   it('what a shop has switched off is not said', () => {
     const practice = { ...BENCH_SOLDER, off: ['solder.vibrating'] };
-    expect(spokenAt(endAt(ring, { catalogue: bare, zone: SHAKING, practice }), solder)).not.toContain(
+    expect(spokenAt(endAt(ring, { catalogue: BARE, zone: SHAKING, practice }), solder)).not.toContain(
       'solder.vibrating',
     );
   });

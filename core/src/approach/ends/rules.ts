@@ -43,7 +43,7 @@ export const END_RULES: readonly EndRule[] = [
     allowedIf: 'the wire were copper',
     speaks: ({ site }) =>
       site.wire.aluminium
-        ? 'The wire is aluminium: no terminal for copper holds it. It takes the maker’s own procedure and parts.'
+        ? 'The wire is aluminium: no terminal for copper holds it. It needs the maker’s own procedure and parts.'
         : undefined,
   },
   {
@@ -59,7 +59,7 @@ export const END_RULES: readonly EndRule[] = [
     subject: 'current',
     verdict: 'refuse',
     source: 'stamped on the part, else usual: current',
-    allowedIf: 'the load were less, or a terminal that carries it were to be had',
+    allowedIf: 'the load were less, or a terminal that carries it were available',
     speaks: ({ part, site }) =>
       part.ratedA !== undefined && site.loadA !== undefined && site.loadA > part.ratedA + 1e-9
         ? `${part.name} carries ${figure(part.ratedA, 1)} A; the load is ${figure(site.loadA, 1)}.`
@@ -195,7 +195,7 @@ export const END_RULES: readonly EndRule[] = [
     source: 'trade practice',
     speaks: ({ site }) =>
       site.wire.solid && isVibrating(site.zone)
-        ? 'Solid wire breaks at its terminal in a shaking run: a stranded tail of the same size would mend it.'
+        ? 'Solid wire breaks at its terminal in a shaking run: join a stranded tail of the same size to it.'
         : undefined,
   },
   {

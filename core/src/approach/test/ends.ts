@@ -1,6 +1,7 @@
-import { FULL_SHELF } from '../../catalogue/index.ts';
+import { FULL_SHELF, type Catalogue } from '../../catalogue/index.ts';
 import type { CavityFitting } from '../../harness/index.ts';
 import { CRIMP_FIRST } from '../../practice/index.ts';
+import type { TerminalPart } from '../../stock/index.ts';
 import { DRY_CABIN, facts } from '../../test/samples.ts';
 import { rankEnds } from '../ends/rank.ts';
 import type { EndSite, RankedEnd } from '../ends/types.ts';
@@ -32,3 +33,22 @@ export function spokenAt(site: EndSite, id?: string): readonly string[] {
   if (!one) throw new Error(`${id ?? ''} was not looked at`);
   return one.hits.map(({ ruleId }) => ruleId);
 }
+
+/** The full shelf with its terminals changed; nothing is taken where the change gives nothing. */
+export const terminals = (change: (part: TerminalPart) => TerminalPart): Catalogue => ({
+  ...FULL_SHELF,
+  parts: FULL_SHELF.parts.map((part) => (part.kind === 'terminal' ? change(part) : part)),
+});
+
+/** The full shelf with every terminal bare, so that it may be soldered. */
+export const BARE = terminals((part) => ({ ...part, body: 'bare' }));
+
+/** The full shelf where of terminals only that of one id is there, changed. */
+export const only = (id: string, change: Partial<TerminalPart> = {}): Catalogue =>
+  terminals((part) => (part.id === id ? { ...part, ...change } : { ...part, quantity: 0 }));
+
+/** The full shelf with one tool changed. */
+export const withTool = (id: string, more: object): Catalogue => ({
+  ...FULL_SHELF,
+  tools: FULL_SHELF.tools.map((tool) => (tool.id === id ? { ...tool, ...more } : tool)),
+});

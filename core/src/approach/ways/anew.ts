@@ -133,7 +133,7 @@ export function solderedLead(at: At): Candidate {
     ...(status === 'allowed'
       ? {
           because:
-            'For a good plug to which no terminal is to be had: its pin comes out of the plastic, the new lead is soldered to it and potted, and one splice joins it.',
+            'For a good plug whose terminals cannot be bought: its pin comes out of the plastic, the new lead is soldered to it and potted, and one splice joins it.',
         }
       : {}),
     cost: { ...pin.way.cost, splices: 1, minutes: pin.way.cost.minutes + SPLICE_MINUTES },

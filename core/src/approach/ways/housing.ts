@@ -79,9 +79,9 @@ export function rehouseWay(input: DecideInput, node: HarnessNode, withTerminals:
   if (!found)
     return no({
       ruleId: bars[0]?.ruleId ?? 'way.noHousing',
-      allowedIf: bars[0]?.allowedIf ?? 'a housing with its ways were to be had',
+      allowedIf: bars[0]?.allowedIf ?? 'a housing with as many ways were available',
       because: [
-        `No housing with ${node.ways ?? count} ways is known for the way in which ${node.name} holds its terminals.`,
+        `No ${node.ways ?? count}-way housing is known with the lock of ${node.name}.`,
         ...bars.map(({ because }) => because),
       ].join(' '),
     });

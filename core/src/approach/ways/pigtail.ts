@@ -58,8 +58,8 @@ function wireBar(part: PigtailPart, { circuit, cavity, placeC }: OldWire): Bar |
   return stands < placeC
     ? {
         ruleId: 'rated.under',
-        because: `${part.name}: its wire in cavity ${cavity} stands ${figure(stands, 0)} °C, and it gets ${figure(placeC, 0)} there.`,
-        allowedIf: `it stood ${figure(Math.ceil(placeC), 0)} °C`,
+        because: `${part.name}: its wire in cavity ${cavity} is rated ${figure(stands, 0)} °C, and the place reaches ${figure(placeC, 0)}.`,
+        allowedIf: `it were rated ${figure(Math.ceil(placeC), 0)} °C or more`,
       }
     : undefined;
 }
@@ -70,7 +70,7 @@ function cooler(part: PigtailPart, { circuit, cavity }: OldWire): readonly strin
   const before = ratedC(circuit.wire);
   return stands < before
     ? [
-        `The pigtail’s wire in cavity ${cavity} stands ${figure(stands, 0)} °C, the old one of circuit ${circuit.number} ${figure(before, 0)}: keep it off what is hot.`,
+        `The pigtail’s wire in cavity ${cavity} is rated ${figure(stands, 0)} °C, the old one of circuit ${circuit.number} ${figure(before, 0)}: keep it off what is hot.`,
       ]
     : [];
 }
@@ -122,8 +122,8 @@ function mappedBar(
   return wire.ratedC !== undefined && wire.ratedC < placeC
     ? {
         ruleId: 'rated.under',
-        because: `Its wire in cavity ${wire.cavity} stands ${figure(wire.ratedC, 0)} °C, and it gets ${figure(placeC, 0)} there.`,
-        allowedIf: `it stood ${figure(Math.ceil(placeC), 0)} °C`,
+        because: `Its wire in cavity ${wire.cavity} is rated ${figure(wire.ratedC, 0)} °C, and the place reaches ${figure(placeC, 0)}.`,
+        allowedIf: `it were rated ${figure(Math.ceil(placeC), 0)} °C or more`,
       }
     : undefined;
 }
@@ -188,12 +188,12 @@ export function pigtailFor(
   if (bar) return no(bar);
   if (!part && !mapped) {
     const order = wanted(node, wires);
-    const none = `No pigtail is known that will do: ${order.fits}.`;
+    const none = `No known pigtail will do: ${order.fits}.`;
     return no(
       {
         ruleId: bars[0]?.ruleId ?? 'way.noPigtail',
         because: [none, ...bars.map(({ because }) => because)].join(' '),
-        allowedIf: bars[0]?.allowedIf ?? 'a pigtail with no wire smaller were to be had',
+        allowedIf: bars[0]?.allowedIf ?? 'a pigtail with wires large enough were available',
       },
       [order],
     );

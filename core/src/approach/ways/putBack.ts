@@ -90,7 +90,7 @@ export function correct(at: At): Candidate {
   const way = plainWay(
     'correctCavity',
     at.finding.sort === 'backedOut'
-      ? 'It is whole and only not latched: free it, lift its lance, and seat it again until it clicks.'
+      ? 'It is whole, just not latched: free it, lift its lance, and seat it again until it clicks.'
       : `The right wire in the wrong cavity: free it, look at its lance, and seat it in cavity ${place.cavity} of ${at.node?.name ?? place.nodeId}, as the pinout has it.`,
   );
   return { way, decided: { cavity: work(at, way, { acts: ['correct'] }) } };
@@ -145,7 +145,7 @@ export function solderToPin(at: At): Candidate {
           because:
             lacks.length > 0
               ? notOnShelf(lacks)
-              : 'No mating part is to be had: soldered to the pin and potted, with the back held fast so that nothing can move. The one soldered joint that every practice keeps.',
+              : 'No mating part can be bought: soldered to the pin and potted, with the back held fast so that nothing can move. The one soldered joint that every practice allows.',
         };
   return {
     way,

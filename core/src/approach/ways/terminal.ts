@@ -45,7 +45,8 @@ const ASKED: Readonly<Record<NonNullable<ReturnType<typeof unknownOf>>, (where: 
   use: (where) => `Nobody has noted which terminal belongs to ${where}: note its family there, or what the end is for`,
   family: (where) => `Nobody has noted the terminal family of ${where}: note it there`,
   stud: (where) => `Nobody has noted which stud ${where} is: measure it across the thread (M6 is 6 mm)`,
-  tab: (where) => `Nobody has noted how wide the tab of ${where} is: measure it, 2.8 to 9.5 mm stand on one relay`,
+  tab: (where) =>
+    `Nobody has noted how wide the tab of ${where} is: measure it; one relay may have tabs of 2.8 to 9.5 mm`,
 };
 
 const fitsWords = (part: TerminalPart, wire: WireFacts, folded: boolean): string =>

@@ -2,7 +2,7 @@ import { cavityKind } from '../kind.ts';
 
 export const noMatingPart = cavityKind({
   kind: 'noMatingPart',
-  words: 'no mating part to be had',
+  words: 'no mating part can be bought',
   own: {},
   ways: () => ['solderToPin'],
 });

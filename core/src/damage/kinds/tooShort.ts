@@ -10,7 +10,7 @@ export const tooShort = cavityKind({
       required: true,
       title: 'Too short by',
       unit: 'mm',
-      wanted: 'Give the length that is missing, above 0 mm.',
+      wanted: 'Enter the length that is missing, above 0 mm.',
     },
   },
   addsWire: true,

@@ -7,7 +7,7 @@ export const RING_LOOKS: readonly Check[] = [
     bad(
       'rework',
       'ring',
-      'The ring is still to be seen',
+      'The ring is still visible',
       'It was not hot enough to run.',
       'Hot air on the ring again until it runs, then leave it still.',
     ),

@@ -25,7 +25,7 @@ export const PLACE_RULES: readonly Rule[] = [
     allowedIf: 'the wire were copper',
     speaks: ({ site }) =>
       [site.wire, site.farWire, ...site.branchWires, site.insertWire].some(isAluminium)
-        ? 'The wire is aluminium: no copper part and no solder holds it. It takes the maker’s own procedure and parts.'
+        ? 'The wire is aluminium: no copper part and no solder holds it. It needs the maker’s own procedure and parts.'
         : undefined,
   },
   {
@@ -106,7 +106,7 @@ export const PLACE_RULES: readonly Rule[] = [
     verdict: 'refuse',
     overridable: false,
     source: 'trade practice',
-    allowedIf: 'no sleeve could be slid on, or none stood the heat of the place',
+    allowedIf: 'no sleeve could be slid on, or none were rated for the heat of the place',
     speaks: ({ method, site, facts }) =>
       method.seal === 'wrap' &&
       site.zone.moisture === 'dry' &&

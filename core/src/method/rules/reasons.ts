@@ -17,7 +17,7 @@ export const REASONS: Readonly<Record<string, Reason>> = {
   'size.tooManyWires': reason(
     'More wires than the part takes',
     'Two wires in one end of a butt, three in all, is what still lies under the crimp.',
-    'More go in if one pushes.',
+    'More go in if you push.',
   ),
   'sleeve.none': reason(
     'No sleeve passes and grips',
@@ -92,7 +92,7 @@ export const REASONS: Readonly<Record<string, Reason>> = {
   ),
   'window.mainUncut': reason(
     'A main wire that must stay whole',
-    'Who asked for it knows what hangs on that wire.',
+    'Whoever asked for it knows what hangs on that wire.',
     'A good three-end crimp is better than a window.',
   ),
   'window.noFreeEnd': reason('A sleeve with no free end', 'Nothing is cut, so nothing can be slid on.', ''),
@@ -110,7 +110,7 @@ export const REASONS: Readonly<Record<string, Reason>> = {
   'sleeve.cannotSlide': reason(
     'A sleeve longer than the free wire',
     'It cannot be slid clear of the work.',
-    'A shorter sleeve covers the metal at least.',
+    'A shorter sleeve at least covers the metal.',
   ),
   'shelf.part': reason('A part that is not there', 'It can be ordered; a plan with what is there goes first.', ''),
   'shelf.tool': reason(
@@ -131,7 +131,7 @@ export const REASONS: Readonly<Record<string, Reason>> = {
   'part.colour': reason(
     'Colour and stamp disagree',
     'The stamped range decides; the colour is a habit.',
-    'The makers of a shop all keep to the colours.',
+    'All makers keep to the colours.',
   ),
   'sleeve.park': reason(
     'Little room to park a sleeve',

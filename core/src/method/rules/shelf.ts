@@ -162,7 +162,7 @@ export const SHELF_RULES: readonly Rule[] = [
     source: 'trade practice',
     speaks: ({ site }) =>
       hasSolid(site) && isVibrating(site.zone)
-        ? 'Solid wire does not belong in a shaking run: a stranded insert of the same size would mend it.'
+        ? 'Solid wire does not belong in a shaking run: use a stranded insert of the same size.'
         : undefined,
   },
 ];

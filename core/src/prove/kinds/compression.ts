@@ -39,11 +39,11 @@ export const compression = readingKind({
   words: ({ share }) => figure(share),
 });
 
-/** Copper area after ÷ before, where somebody cuts a sample. */
+/** Copper area after crimping, share of before, where somebody cuts a sample. */
 export const COMPRESSION_CHECK: CheckBase & { readonly kind: 'compression' } = {
   id: 'compression',
   kind: 'compression',
   required: false,
-  title: 'Copper area after ÷ before',
+  title: 'Copper area after crimping, share of before',
   how: 'From a cut sample under the magnifier.',
 };

@@ -29,11 +29,11 @@ export function CableFields({
       outer:
         isNone || (outerMm > 0 && outerMm <= THICKEST_MM)
           ? undefined
-          : `Give its diameter, above 0 to ${THICKEST_MM} mm.`,
+          : `Enter its diameter, above 0 to ${THICKEST_MM} mm.`,
       cores:
         isNone || (Number.isInteger(unusedCores) && unusedCores >= 0 && unusedCores <= MOST_CORES)
           ? undefined
-          : `Give a whole number from 0 to ${MOST_CORES}.`,
+          : `Enter a whole number from 0 to ${MOST_CORES}.`,
     };
     setWrong(bad);
     if (isNone) change(cable ? null : undefined);

@@ -231,7 +231,7 @@ export function CircuitForm({ harness, circuit, onSave, onRemove, onClose }: Cir
       </div>
       <div className="sticky -bottom-5 -mx-6 -mb-5 flex gap-3 border-t border-rule bg-sheet px-6 py-3">
         <Button type="submit" look="copper" className="flex-1">
-          {circuit ? 'Keep the circuit' : 'Add the circuit'}
+          {circuit ? 'Save the circuit' : 'Add the circuit'}
         </Button>
         {onRemove ? (
           <Button look="scrap" onClick={onRemove}>

@@ -283,7 +283,7 @@ export function HarnessPage() {
   if (!view)
     return (
       <div className="p-8">
-        <Empty title="This harness is not there">
+        <Empty title="This harness was not found">
           <Link className="underline" to="/machines">
             To the machines
           </Link>

@@ -47,7 +47,7 @@ export function Identity({ node, onChange, isAsked }: IdentityProps) {
     const bad = text !== undefined && text !== '' && !(Number.isInteger(ways) && ways >= 1 && ways <= MOST_WAYS);
     setWrong({
       ...wrong,
-      ways: bad ? `A connector has 1 to ${MOST_WAYS} cavities: give a whole number, or leave it empty.` : undefined,
+      ways: bad ? `A connector has 1 to ${MOST_WAYS} cavities: enter a whole number, or leave it empty.` : undefined,
     });
     if (bad || text === undefined) return;
     onChange({ identity: node.identity, ways: text === '' ? undefined : ways });
@@ -59,7 +59,7 @@ export function Identity({ node, onChange, isAsked }: IdentityProps) {
     const bad = text !== undefined && text !== '' && !(capMm > 0 && capMm <= THICKEST_MM);
     setWrong({
       ...wrong,
-      capMm: bad ? `Give its diameter, above 0 to ${THICKEST_MM} mm, or leave it empty.` : undefined,
+      capMm: bad ? `Enter its diameter, above 0 to ${THICKEST_MM} mm, or leave it empty.` : undefined,
     });
     if (bad || text === undefined) return;
     onChange({ ways: node.ways, identity: kept({ ...identity, capMm: text === '' ? undefined : capMm }) });

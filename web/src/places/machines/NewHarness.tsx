@@ -102,7 +102,7 @@ export function NewHarness({
         if (!open) onClose();
       }}
       title="Describe a new harness"
-      about="Its pinout comes out of a sheet; what a sheet does not say is asked here."
+      about="Its pinout comes from a sheet; what the sheet does not say is asked here."
     >
       <div className="grid min-w-0 grid-cols-[minmax(0,1fr)] gap-6">
         <div className="grid gap-3 sm:grid-cols-4">
@@ -220,7 +220,7 @@ export function NewHarness({
                   disabled={missing.length > 0 || busy || [...faces.keys()].some((name) => misses(name) !== undefined)}
                   onClick={() => void save()}
                 >
-                  Keep this harness
+                  Save this harness
                 </Button>
                 {missing.length > 0 ? (
                   <p className="text-soft">

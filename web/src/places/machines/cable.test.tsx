@@ -39,8 +39,8 @@ describe('the cable that a run is', () => {
   });
   test.each([
     ['100', ''],
-    ['100.1', 'Give its diameter, above 0 to 100 mm.'],
-    ['0', 'Give its diameter, above 0 to 100 mm.'],
+    ['100.1', 'Enter its diameter, above 0 to 100 mm.'],
+    ['0', 'Enter its diameter, above 0 to 100 mm.'],
   ])('a diameter of %s: "%s", and what is typed stays', async (mm, why) => {
     const edits = cable();
     await type('Cable jacket, outside', mm);
@@ -54,10 +54,10 @@ describe('figures of a connector', () => {
   const node: HarnessNode = { id: 'X9', kind: 'connector', name: 'X9' };
   test.each([
     ['Cavities', '400', ''],
-    ['Cavities', '401', 'A connector has 1 to 400 cavities: give a whole number, or leave it empty.'],
-    ['Cavities', '0', 'A connector has 1 to 400 cavities: give a whole number, or leave it empty.'],
+    ['Cavities', '401', 'A connector has 1 to 400 cavities: enter a whole number, or leave it empty.'],
+    ['Cavities', '0', 'A connector has 1 to 400 cavities: enter a whole number, or leave it empty.'],
     ['Back cap, outside', '200', ''],
-    ['Back cap, outside', '200.5', 'Give its diameter, above 0 to 200 mm, or leave it empty.'],
+    ['Back cap, outside', '200.5', 'Enter its diameter, above 0 to 200 mm, or leave it empty.'],
   ])('%s %s: "%s"', async (label, text, why) => {
     const changes: unknown[] = [];
     render(<Identity node={node} isAsked onChange={(change) => changes.push(change) > 0} />);

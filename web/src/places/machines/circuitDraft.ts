@@ -72,7 +72,7 @@ export function circuitOf(
   const number = draft.number.trim();
   const others = harness.circuits.filter((one) => one.id !== before?.id);
   const wrong: { -readonly [K in keyof CircuitWrongs]: CircuitWrongs[K] } = {};
-  if (number === '' || number.length > 20) wrong.number = 'Give a number of 1 to 20 characters.';
+  if (number === '' || number.length > 20) wrong.number = 'Enter a number of 1 to 20 characters.';
   else if (others.some((one) => one.number === number))
     wrong.number = `Circuit ${number} is there already: give it another number.`;
   for (const [key, nodeId, cavity] of [
@@ -83,19 +83,19 @@ export function circuitOf(
     const taken = harness.nodes.some((node) => node.id === nodeId && node.kind !== 'connector')
       ? undefined
       : others.find((one) => [one.from, one.to].some((end) => end.nodeId === nodeId && end.cavity === cavity));
-    if (cavity === '' || cavity.length > 10) wrong[key] = 'Give its cavity, 1 to 10 characters.';
+    if (cavity === '' || cavity.length > 10) wrong[key] = 'Enter its cavity, 1 to 10 characters.';
     else if (taken) wrong[key] = `Cavity ${cavity} holds circuit ${taken.number} already.`;
   }
   const amps = (key: 'fuse' | 'load', least: number): number | undefined => {
     if (draft[key].trim() === '') return undefined;
     const value = numberOf(draft[key]);
-    if (!(value >= least && value <= 5000)) wrong[key] = `Give a current from ${least} to 5000 A, or leave it empty.`;
+    if (!(value >= least && value <= 5000)) wrong[key] = `Enter a current from ${least} to 5000 A, or leave it empty.`;
     return value;
   };
   const [fuseA, loadA] = [amps('fuse', 0.01), amps('load', 0)];
   const drainMm2 = draft.drain.trim() === '' ? undefined : numberOf(draft.drain);
   if (draft.isShielded && drainMm2 !== undefined && !(drainMm2 >= 0.05 && drainMm2 <= 120))
-    wrong.drain = 'Give its copper from 0.05 to 120 mm², or leave it empty.';
+    wrong.drain = 'Enter its copper from 0.05 to 120 mm², or leave it empty.';
   if (Object.keys(wrong).length > 0) return { ok: false, wrong };
   const from = { nodeId: draft.fromNode, cavity: draft.fromCavity.trim() };
   const to = { nodeId: draft.toNode, cavity: draft.toCavity.trim() };

@@ -86,7 +86,7 @@ function layoutOf(draft: FaceDraft): ConnectorFace['layout'] | string {
         columns >= 1 &&
         columns <= 100
       ))
-        return 'Give whole numbers: 1 to 40 rows and 1 to 100 columns.';
+        return 'Enter whole numbers: 1 to 40 rows and 1 to 100 columns.';
       const missing = draft.missing
         .map((place) => place.split('.').map((part) => Number(part) - 1))
         .flatMap(([row, column]) =>
@@ -98,7 +98,7 @@ function layoutOf(draft: FaceDraft): ConnectorFace['layout'] | string {
       const rings = numbersOf(draft.rings);
       return rings.length > 0 && rings.every((count) => Number.isInteger(count) && count >= 1 && count <= 400)
         ? { kind: 'round', rings: rings.map((count, ring) => ({ ...ringBefore(draft, ring), count })) }
-        : 'Give the number of cavities in each ring, from the outside in, such as 6, 1.';
+        : 'Enter the number of cavities in each ring, from the outside in, such as 6, 1.';
     }
     case 'free': {
       // A comma is a decimal one here: the two figures stand apart by a space.
@@ -131,12 +131,12 @@ function numberingOf(draft: FaceDraft): Numbering | string {
     const firsts = numbersOf(draft.firsts);
     return firsts.length > 0 && firsts.every(Number.isInteger)
       ? { kind: 'rowFirsts', firsts, ...fromRight }
-      : 'Give the number that is moulded at the start of each row, such as 1, 8.';
+      : 'Enter the number that is moulded at the start of each row, such as 1, 8.';
   }
   const first = numberOf(draft.first);
   return Number.isInteger(first) && first >= 0
     ? { kind: draft.numbering, ...(first === 1 ? {} : { first }), ...fromRight }
-    : 'Give the first number, such as 1.';
+    : 'Enter the first number, such as 1.';
 }
 
 /** The face that a draft describes, or what is still wrong with it. */

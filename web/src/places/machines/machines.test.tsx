@@ -173,7 +173,7 @@ describe('a harness on its page', () => {
     const form = screen.getByRole('dialog', { name: 'Circuit 1' });
     await userEvent.type(within(form).getByLabelText('Colour as it is printed'), 'BL');
     await userEvent.click(within(form).getByRole('button', { name: 'blue' }));
-    await userEvent.click(within(form).getByRole('button', { name: 'Keep the circuit' }));
+    await userEvent.click(within(form).getByRole('button', { name: 'Save the circuit' }));
     expect(await screen.findByRole('img', { name: 'blue' })).toBeTruthy();
     expect(screen.getByRole('button', { name: 'Save 1 change' })).toBeTruthy();
   });
@@ -252,7 +252,7 @@ describe('a circuit as it is typed', () => {
     [{ number: '' }, 'number', /1 to 20 characters/],
     [{ number: '1' }, 'number', /Circuit 1 is there already/],
     [{ fromCavity: '1' }, 'fromCavity', /holds circuit 1 already/],
-    [{ toCavity: '' }, 'toCavity', /Give its cavity/],
+    [{ toCavity: '' }, 'toCavity', /Enter its cavity/],
     [{ fuse: '-3' }, 'fuse', /0.01 to 5000 A/],
   ] as const)('%o is refused', (part, field, why) => {
     const result = made({ ...draft, ...part }, harness.circuits[1], harness);

@@ -83,7 +83,7 @@ export function EffectDialog({ practice, busy, onSave, onClose }: EffectDialogPr
         <Button look="copper" disabled={busy || !data} onClick={onSave}>
           Save the practice
         </Button>
-        <Button onClick={onClose}>Go on changing it</Button>
+        <Button onClick={onClose}>Keep editing</Button>
       </div>
     </Dialog>
   );

@@ -105,7 +105,7 @@ function FigureGrid({ practice, onChange }: PracticeEditorProps) {
             hint={hint}
             disabled={!onChange}
             value={text}
-            wrong={value >= 0 ? undefined : 'Give a number of 0 or more.'}
+            wrong={value >= 0 ? undefined : 'Enter a number, 0 or more.'}
             onChange={(event) => {
               setTyped({ ...typed, [path]: event.target.value });
               const next = numberOf(event.target.value);
@@ -139,7 +139,7 @@ export function PracticeEditor({ practice, onChange }: PracticeEditorProps) {
           />
         </div>
       ) : null}
-      <Heading about="Crimp or solder: one answer for the shop, and the refusals of every practice stay.">
+      <Heading about="Crimp or solder: one answer for the shop. What every practice refuses stays refused.">
         How wires are joined
       </Heading>
       <School practice={practice} onChange={onChange} />

@@ -44,7 +44,7 @@ function OwnPractice({ view, onGone }: { readonly view: PracticeView; readonly o
   const remove = async (): Promise<void> => {
     const outcome = await change('DELETE', `/practices/${draft.id}`);
     if (!outcome.ok) return;
-    notify(`${draft.name} is taken away`, {
+    notify(`${draft.name} is removed`, {
       undo: () => void change('POST', '/practices', { practice: { ...draft, id: uuid(), version: 1 } }),
     });
     onGone();
@@ -61,7 +61,7 @@ function OwnPractice({ view, onGone }: { readonly view: PracticeView; readonly o
         </Button>
         <span className="text-soft">{changed ? 'Not saved yet.' : ''}</span>
         <Button look="scrap" className="ml-auto" disabled={busy || view.jobs > 0} onClick={() => void remove()}>
-          Take it away
+          Remove it
         </Button>
       </div>
       {asking ? (

@@ -55,8 +55,8 @@ export function RuleList({ off, onToggle }: RuleListProps) {
                   </span>
                 )}
                 <span className="block text-sm text-soft">
-                  {entry.allowedIf === undefined ? '' : `Lifted if ${entry.allowedIf}. `}Rule {entry.id}: {entry.source}
-                  .
+                  {entry.allowedIf === undefined ? '' : `Allowed if ${entry.allowedIf}. `}Rule {entry.id}:{' '}
+                  {entry.source}.
                 </span>
               </span>
               {entry.switchable ? (

@@ -21,7 +21,7 @@ export function LeadsField({ label, leads, wrong, onRead, onUnread }: LeadsField
       <TextArea
         label={label}
         rows={Math.max(3, text.split('\n').length)}
-        hint="One a line: cavity, colour, mm², and the °C it stands where you know it. “1 red/white 2.5 105”"
+        hint="One a line: cavity, colour, mm², and its rating in °C where you know it. “1 red/white 2.5 105”"
         value={text}
         wrong={wrong ?? (read.ok ? undefined : read.why)}
         onChange={(event) => {

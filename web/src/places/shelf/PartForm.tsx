@@ -37,7 +37,7 @@ export function PartForm({ item: part, onSave, ...frame }: ItemFormProps<Part>) 
     for (const [path, text] of Object.entries(typed)) {
       const optional =
         path === 'place' || kindOf(made.kind).fields.some((field) => field.path === path && field.optional);
-      if (text.trim() === '' ? !optional : !(numberOf(text) >= 0)) bad[path] = 'Give a number of 0 or more.';
+      if (text.trim() === '' ? !optional : !(numberOf(text) >= 0)) bad[path] = 'Enter a number, 0 or more.';
     }
     for (const [path, why] of Object.entries(unread)) if (why !== undefined) bad[path] = why;
     const together = kindOf(made.kind).problem?.(made);
@@ -115,7 +115,7 @@ export function PartForm({ item: part, onSave, ...frame }: ItemFormProps<Part>) 
       <div className="grid grid-cols-2 gap-3">
         <NumberField label="On the shelf" unit="pcs" {...number('quantity', false, 0)} />
         <TextField
-          label="Where it lies"
+          label="Where it is kept"
           value={made.place ?? ''}
           maxLength={200}
           onChange={(event) =>
@@ -123,9 +123,9 @@ export function PartForm({ item: part, onSave, ...frame }: ItemFormProps<Part>) 
           }
         />
         {kindOf(made.kind).fields.map(figureField)}
-        <NumberField label="Stands" unit="°C" {...number('ratedC', false, 0)} />
+        <NumberField label="Rated" unit="°C" {...number('ratedC', false, 0)} />
         <Select
-          label="Figures are"
+          label="Figures"
           value={made.figuresFrom}
           onChange={(event) => setMade(withField(made, 'figuresFrom', event.target.value))}
         >

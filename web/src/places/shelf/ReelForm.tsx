@@ -12,7 +12,7 @@ export function ReelForm({ item: reel, onSave, ...frame }: ItemFormProps<WireSto
   const [wrong, setWrong] = useState<string>();
   const save = (): void => {
     const lengthMm = numberOf(length);
-    if (!(lengthMm >= 0 && lengthMm <= 1_000_000)) setWrong('Give what is left, 0 to 1,000,000 mm.');
+    if (!(lengthMm >= 0 && lengthMm <= 1_000_000)) setWrong('Enter what is left, 0 to 1,000,000 mm.');
     else onSave({ ...reel, wire, lengthMm });
   };
   return (

@@ -80,7 +80,7 @@ export function ShelfImport({ version, onClose }: { readonly version: number; re
           </div>
         ) : null}
         <Button type="submit" look="copper" disabled={busy || text.trim() === ''}>
-          {busy ? 'Reading…' : 'Take these lines over'}
+          {busy ? 'Reading…' : 'Import these lines'}
         </Button>
       </form>
     </Dialog>

@@ -163,7 +163,7 @@ describe('tools and wire', () => {
     await userEvent.click(screen.getByRole('button', { name: /0.35 mm² stranded/ }));
     await userEvent.clear(screen.getByLabelText('Left of it'));
     await userEvent.click(screen.getByRole('button', { name: 'Save the wire' }));
-    expect(screen.getByText(/Give what is left/)).toBeTruthy();
+    expect(screen.getByText(/Enter what is left/)).toBeTruthy();
     await userEvent.type(screen.getByLabelText('Left of it'), '750');
     await userEvent.click(screen.getByRole('button', { name: 'Save the wire' }));
     await waitFor(() => expect(edits(sent)).toMatchObject([{ kind: 'setWire', wire: { lengthMm: 750 } }]));
@@ -185,7 +185,7 @@ describe('a table taken over', () => {
     });
     await userEvent.click(await screen.findByRole('button', { name: 'Import CSV' }));
     await userEvent.type(screen.getByLabelText('Or paste the cells'), 'Kind,Id');
-    await userEvent.click(screen.getByRole('button', { name: 'Take these lines over' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Import these lines' }));
     const alert = await screen.findByRole('alert');
     expect(
       within(alert)

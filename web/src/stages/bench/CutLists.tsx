@@ -67,7 +67,7 @@ export function CutLists({ kit }: { readonly kit: Kit }) {
               <span className="text-soft">
                 {from === 'stick'
                   ? `${list.begun} ${list.begun === 1 ? 'stick' : 'sticks'}`
-                  : `${list.cuts.length} ${list.cuts.length === 1 ? 'reel or rest' : 'reels or rests'}`}
+                  : `${list.cuts.length} ${list.cuts.length === 1 ? 'reel or offcut' : 'reels or offcuts'}`}
                 ,{' '}
                 {list.begun <= list.bound + 1e-6 ? (
                   'least possible'
@@ -86,7 +86,7 @@ export function CutLists({ kit }: { readonly kit: Kit }) {
           ))}
           {list.missing.length > 0 ? (
             <p className="text-rework">
-              <span aria-hidden>▲ </span>To be found:{' '}
+              <span aria-hidden>▲ </span>Still to find:{' '}
               {list.missing.map((piece) => `${plain(piece.mm, 0)} ${unit} for circuit ${labelOf(piece.id)}`).join(', ')}
             </p>
           ) : null}

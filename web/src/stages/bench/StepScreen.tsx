@@ -110,8 +110,8 @@ export function StepScreen({ make, finding, run, onMake }: StepScreenProps) {
             {'redosLeft' in make && make.redosLeft !== undefined ? (
               <span className="block text-soft">
                 {make.redosLeft === 0
-                  ? 'No redo of wire left here.'
-                  : `${make.redosLeft} ${make.redosLeft === 1 ? 'redo' : 'redos'} of wire left here.`}
+                  ? 'No wire left here for a redo.'
+                  : `Wire left here for ${make.redosLeft} ${make.redosLeft === 1 ? 'redo' : 'redos'}.`}
               </span>
             ) : null}
           </p>

@@ -18,7 +18,7 @@ export function Timer({ seconds }: { readonly seconds: number }) {
   return (
     <div className="mt-5" role="timer">
       {left === 0 ? (
-        <p className="text-2xl font-semibold text-pass">✓ {seconds} s are over</p>
+        <p className="text-2xl font-semibold text-pass">✓ {seconds} s done</p>
       ) : running ? (
         <p className="text-3xl font-semibold">
           <span className="figure">{left}</span> s, keep it still

@@ -54,7 +54,7 @@ export function BoardBar({ live, pinned, searching, onSearch, onStop, template, 
           )}
           {pinned > 0 && !searching ? (
             <Button look="quiet" onClick={() => live.save({ ...live.wishes, pins: [] })}>
-              Take all pins out
+              Remove all pins
             </Button>
           ) : null}
         </>

@@ -81,7 +81,7 @@ const CutRow = memo(function CutRow({ finding, circuit, selected, isFixed, atOne
               acts.keepAtOne(finding.findingId, !atOne);
             }}
           >
-            {atOne ? 'Let it be two' : 'Keep it at one'}
+            {atOne ? 'Allow two splices' : 'Keep to one splice'}
             <span className="sr-only">, circuit {circuit.number}</span>
           </button>
         ) : null}

@@ -4,7 +4,7 @@ import { Figure, Length, useLength } from '../../ui/units.tsx';
 import { useOpenJob } from '../job.ts';
 
 const LEVEL_WORDS: Record<Level, string> = {
-  barred: 'Must not be',
+  barred: 'Rules broken',
   over: 'Splices side by side',
   pairs: 'Pairs that overlap',
   splices: 'Splices',
@@ -39,9 +39,9 @@ function Reached({ reached, kept }: { readonly reached: RunPlan['reached']; read
               ▲{' '}
             </span>
             {kept ? (
-              <>Your layout is kept. Beside it, what a search may still gain:</>
+              <>Your layout is kept. On the right, the best that a search could still reach:</>
             ) : (
-              <>Not proven best from “{LEVEL_WORDS[open].toLowerCase()}” on:</>
+              <>Not proven best from “{LEVEL_WORDS[open].toLowerCase()}” down:</>
             )}
           </>
         )}
@@ -51,7 +51,7 @@ function Reached({ reached, kept }: { readonly reached: RunPlan['reached']; read
           <tr>
             <th>What counts</th>
             <th>Reached</th>
-            <th>No layout betters</th>
+            <th>Best possible</th>
           </tr>
         </thead>
         <tbody>

@@ -157,7 +157,7 @@ describe('the board', () => {
         <LayoutStage />
       </InJob>,
     );
-    const [keep] = screen.getAllByRole('button', { name: /Keep it at one/ });
+    const [keep] = screen.getAllByRole('button', { name: /Keep to one splice/ });
     await userEvent.click(keep!);
     await waitFor(() => expect(saved(server)?.atOne).toHaveLength(1));
   });

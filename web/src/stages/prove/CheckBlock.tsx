@@ -128,7 +128,7 @@ function Measured({
     event.preventDefault();
     const value = numberOf(text);
     if (!(value >= 0)) {
-      setWrong('Give what the instrument shows: a number of 0 or more.');
+      setWrong('Enter what the instrument shows: a number, 0 or more.');
       return;
     }
     setWrong(undefined);
@@ -172,7 +172,7 @@ function Samples({
       .filter((word) => word !== '')
       .map(numberOf);
     if (pulls.length === 0 || pulls.some((pull) => !(pull >= 0))) {
-      setWrong('Give the pulls in newtons with spaces between, such as 240 236 245.');
+      setWrong('Enter the pulls in newtons with spaces between, such as 240 236 245.');
       return;
     }
     setWrong(undefined);

@@ -221,7 +221,7 @@ export function FindingForm({ start, version, onSaved, onClose }: FindingFormPro
                 checked={draft.farWire !== undefined}
                 onChange={(event) => set({ farWire: event.target.checked ? firstCircuit?.wire : undefined })}
               />
-              The wire beyond the damage is another one
+              A different wire beyond the damage
             </label>
             {draft.farWire ? <WireFields wire={draft.farWire} onChange={(farWire) => set({ farWire })} /> : null}
             <label className="flex min-h-11 items-center gap-3">

@@ -85,7 +85,7 @@ export function Photos({
     setOpen(undefined);
     const outcome = await change('PUT', `/photos/${photo.id}`, { removed: true });
     if (outcome.ok)
-      notify('Photo taken away', { undo: () => void change('PUT', `/photos/${photo.id}`, { removed: false }) });
+      notify('Photo removed', { undo: () => void change('PUT', `/photos/${photo.id}`, { removed: false }) });
   };
   return (
     <span className="flex flex-wrap items-center justify-end gap-1.5" onClick={(event) => event.stopPropagation()}>
@@ -135,7 +135,7 @@ export function Photos({
             />
             {signed ? null : (
               <Button look="scrap" className="justify-self-start" onClick={() => void remove(open)}>
-                Take it away
+                Remove it
               </Button>
             )}
           </div>

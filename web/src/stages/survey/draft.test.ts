@@ -35,8 +35,8 @@ describe('a finding as it is typed', () => {
     expect(findingsOf(draftOf(finding), job)).toEqual({ ok: true, findings: [finding] });
   });
   test.each([
-    ['no length', { toMm: '' }, 'toMm', 'Give a length in mm'],
-    ['words for a length', { fromMm: 'half way' }, 'fromMm', 'Give a length in mm'],
+    ['no length', { toMm: '' }, 'toMm', 'Enter a length in mm'],
+    ['words for a length', { fromMm: 'half way' }, 'fromMm', 'Enter a length in mm'],
     ['an end before its start', { toMm: '400' }, 'toMm', '-100 mm must be above 0'],
     ['beyond the run', { toMm: '1200' }, 'toMm', 'outside Main run, which is 1000 mm long'],
     ['no circuit', { circuitIds: [] }, 'circuitId', 'Pick the circuit'],

@@ -244,10 +244,10 @@ export function findingsOf(draft: Draft, job: Job): DraftResult {
   const wrong: Record<string, string> = {};
   const atCavity = isCavityKind(draft.kind);
   if (!atCavity)
-    for (const key of MUST) if (!Number.isFinite(numberOf(draft[key]))) wrong[key] = 'Give a length in mm.';
+    for (const key of MUST) if (!Number.isFinite(numberOf(draft[key]))) wrong[key] = 'Enter a length in mm.';
   for (const key of ['slackMm', 'freedEndMm'] as const) {
     if (draft[key].trim() !== '' && !(numberOf(draft[key]) >= 0))
-      wrong[key] = 'Give a length of 0 mm or more, or leave it empty.';
+      wrong[key] = 'Enter a length of 0 mm or more, or leave it empty.';
   }
   for (const key of ['cutBackLeftMm', 'cutBackRightMm'] as const)
     if (numberOf(draft[key]) < 0) wrong[key] = 'A cut-back is 0 mm or more.';

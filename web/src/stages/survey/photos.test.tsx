@@ -40,11 +40,11 @@ describe('photos of a finding', () => {
     expect(screen.getByRole('img', { name: 'What was found on circuit 7' }).getAttribute('src')).toBe('/api/photos/c');
     expect(screen.getByText(/where it was taken is not kept/)).toBeTruthy();
   });
-  it('one is taken away, and brought back', async () => {
+  it('one is removed, and brought back', async () => {
     const sent = standInServer({ 'PUT /jobs/J/photos/a': { status: 200, body: {} } });
     show([photo('a')]);
     await userEvent.click(screen.getByRole('button', { name: /^Photo 1/ }));
-    await userEvent.click(screen.getByRole('button', { name: 'Take it away' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Remove it' }));
     await userEvent.click(await screen.findByRole('button', { name: 'Undo' }));
     await waitFor(() =>
       expect(writesOf(sent).map((write) => (write.body as { removed: boolean }).removed)).toEqual([true, false]),
@@ -65,6 +65,6 @@ describe('photos of a finding', () => {
     show([photo('a')], true);
     expect(screen.queryByLabelText(/Attach photos/)).toBeNull();
     await userEvent.click(screen.getByRole('button', { name: /^Photo 1/ }));
-    expect(screen.queryByRole('button', { name: 'Take it away' })).toBeNull();
+    expect(screen.queryByRole('button', { name: 'Remove it' })).toBeNull();
   });
 });

@@ -63,7 +63,7 @@ describe('describing a finding', () => {
     standInServer({});
     show();
     await userEvent.click(screen.getByRole('button', { name: /Function 1/ }));
-    await userEvent.click(screen.getByLabelText('The wire beyond the damage is another one'));
+    await userEvent.click(screen.getByLabelText('A different wire beyond the damage'));
     await userEvent.selectOptions(screen.getByLabelText('Size known as'), 'trade');
     const sizes = within(screen.getByLabelText('Size'))
       .getAllByRole('option')

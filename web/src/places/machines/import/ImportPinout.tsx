@@ -47,7 +47,7 @@ export function ImportPinout({ harness, onTake, onClose }: ImportPinoutProps) {
         if (!open) onClose();
       }}
       title={`Circuits of ${harness.name} from a sheet`}
-      about="Everything in it is taken over, or nothing."
+      about="All of it is imported, or nothing."
     >
       <SheetReading of={sheet} nodes={harness.nodes}>
         {reading && importable(reading) ? (
@@ -97,7 +97,7 @@ export function ImportPinout({ harness, onTake, onClose }: ImportPinoutProps) {
               }}
             >
               {hung
-                ? `Take over ${reading.rows.length} ${reading.rows.length === 1 ? 'circuit' : 'circuits'}`
+                ? `Import ${reading.rows.length} ${reading.rows.length === 1 ? 'circuit' : 'circuits'}`
                 : 'Give the lengths of the new runs'}
             </Button>
           </>

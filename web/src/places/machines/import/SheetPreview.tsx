@@ -69,7 +69,7 @@ export function SheetProblems({ problems }: { readonly problems: PinoutReading['
   return (
     <section role="alert" aria-label="What cannot be read">
       <h3 className="text-lg font-semibold text-scrap">
-        Nothing can be taken over yet: {problems.length} {problems.length === 1 ? 'place' : 'places'} cannot be read.
+        Nothing can be imported yet: {problems.length} {problems.length === 1 ? 'place' : 'places'} cannot be read.
       </h3>
       <ul className="mt-1 grid max-h-64 gap-2 overflow-y-auto">
         {problems.slice(0, 200).map((problem) => (

@@ -45,7 +45,7 @@ export function SheetSource({
       >
         <TextArea
           label="Or paste cells from a spreadsheet"
-          hint="With the line of headers. Columns may come in any order; each is shown before anything is taken over."
+          hint="With the line of headers. Columns may come in any order; each is shown before anything is imported."
           rows={9}
           value={pasted}
           onChange={(event) => setPasted(event.target.value)}
