@@ -4,7 +4,7 @@ import { familyOf, type MethodId } from '../family/index.ts';
 import { BENCH_SOLDER, CRIMP_ONLY } from '../practice/index.ts';
 import { DRY_CABIN, onlyFinding, shelfWithout, WET_SHAKING, wire, type CaseOptions } from '../test/samples.ts';
 import type { Finding } from '../damage/index.ts';
-import type { RankedMethod } from './index.ts';
+import { PREFERENCES, type RankedMethod } from './index.ts';
 
 const ranked = (options: CaseOptions = {}, finding: Partial<Finding> = {}): readonly RankedMethod[] =>
   onlyFinding({ kind: 'parted', slackMm: 60, ...finding } as never, { circuits: [{ wire: wire(1.5) }], ...options })
@@ -52,6 +52,29 @@ describe('the sentence that says why a method stands where it stands', () => {
     const all = ranked({ zone: WET_SHAKING, catalogue });
     expect(all.filter(({ status }) => status === 'allowed').map(({ methodId }) => methodId)).toEqual(['sealedButt']);
     expect(all[0]?.because).toBe('The only one that every rule allows here.');
+  });
+});
+
+describe('below the first, a method is told about itself', () => {
+  const PRAISE = /^(Its seal is built in|The run .+ and its seal is built in|A crimp is a cold weld|As sound, and)/;
+  test.each<[string, CaseOptions]>([
+    ['dry and still', { zone: DRY_CABIN }],
+    ['dry and still, thin', { zone: DRY_CABIN, circuits: [{ wire: wire(0.5), kind: 'signal' }] }],
+    ['wet and shaking', { zone: WET_SHAKING }],
+    ['a bench that solders', { zone: DRY_CABIN, practice: BENCH_SOLDER }],
+    ['a shop that only crimps', { zone: DRY_CABIN, practice: CRIMP_ONLY }],
+  ])('%s: the praise of another is never said under its name', (_, options) => {
+    const below = ranked(options).filter(({ status }, index) => index > 0 && status === 'allowed');
+    expect(below.length).toBeGreaterThan(1);
+    expect(below.filter(({ because }) => PRAISE.test(because)).map(({ name }) => name)).toEqual([]);
+  });
+  it('where the shop has every preference switched off, no one is called the only one', () => {
+    const practice = { ...BENCH_SOLDER, off: PREFERENCES.map(({ id }) => id) };
+    const allowed = ranked({ zone: DRY_CABIN, practice }).filter(({ status }) => status === 'allowed');
+    expect(allowed.length).toBeGreaterThan(2);
+    expect(new Set(allowed.map(({ because }) => because.replace(/from .+/, '')))).toEqual(
+      new Set(['No preference tells it apart ']),
+    );
   });
 });
 

@@ -141,7 +141,7 @@ export interface Preference {
   /** Why the one with the lower penalty goes before the other. */
   readonly because: (better: MethodCase, worse: MethodCase) => string;
   /** What the one with the higher penalty has and lacks against the other, where that says more. */
-  readonly against?: (better: MethodCase, worse: MethodCase) => string;
+  readonly against?: (better: MethodCase, worse: MethodCase) => string | undefined;
 }
 
 export type MethodStatus = 'allowed' | 'shelf' | 'refused';

@@ -119,7 +119,7 @@ export function electricalCheck(
       say(
         'joint',
         jointV <= (JOINT_DROP_MV / 1000) * scale ? 'ok' : 'over',
-        `A good joint drops ${figure(jointV * 1000, 1)} mV under load; ${figure(JOINT_DROP_MV * scale, 0)} are usual.`,
+        `A good joint drops ${figure(jointV * 1000, 1)} mV under load; up to ${figure(JOINT_DROP_MV * scale, 0)} mV is usual.`,
       );
     }
     if (added > 0 && decision.insertWire) {

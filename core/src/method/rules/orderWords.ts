@@ -32,7 +32,7 @@ const SEAL_AGAINST: Readonly<Record<MethodCase['method']['seal'], string | undef
 /** Why the earlier of two methods in the plain order goes before the later. */
 export function orderBecause(better: MethodCase, worse: MethodCase): string {
   const fewer = stepsAgainst(better, worse, 'fewer');
-  if (better.method.seal === 'builtIn') {
+  if (better.method.seal === 'builtIn' && worse.method.seal !== 'builtIn') {
     const sentence =
       better.site.zone.moisture === 'dry'
         ? 'Its seal is built in'
@@ -47,11 +47,17 @@ export function orderBecause(better: MethodCase, worse: MethodCase): string {
   return gains.length > 0 ? `As sound, and ${gains.join(', ')}.` : 'As sound, and the more usual of the two.';
 }
 
-/** What the later of two methods in the plain order has and lacks: slimmer or not, what its seal asks for, and how many steps more. */
-export function orderAgainst(better: MethodCase, worse: MethodCase): string {
+/**
+ * What the later of two methods in the plain order has and lacks: slimmer or not, what its seal asks for, and how many steps more. Nothing
+ * where it has no word of its own: then the praise of the earlier one is said, under that one's name.
+ */
+export function orderAgainst(better: MethodCase, worse: MethodCase): string | undefined {
   const lacks = SEAL_AGAINST[worse.method.seal];
-  if (worse.family.joins === 'solder' || lacks === undefined) return orderBecause(better, worse);
+  const steps = stepsAgainst(worse, better, 'more');
+  const more = steps ? `: ${steps}` : '';
+  if (worse.family.joins === 'solder' && better.family.joins !== 'solder')
+    return `Solder comes after a crimp here${lacks ? `, and this ${lacks}` : ''}${more}.`;
+  if (lacks === undefined || worse.family.joins === 'solder') return undefined;
   const has = slimmerBy(worse, better);
-  const more = stepsAgainst(worse, better, 'more');
-  return `${has ? `${has.charAt(0).toUpperCase()}${has.slice(1)}` : 'As sound'}, but ${lacks}${more ? `: ${more}` : ''}.`;
+  return `${has ? `${has.charAt(0).toUpperCase()}${has.slice(1)}` : 'As sound'}, but ${lacks}${more}.`;
 }

@@ -134,6 +134,12 @@ export const PREFERENCES: readonly Preference[] = [
       if (!joint || limit === undefined) return `${better.method.name}: the crimp closes tighter.`;
       return `${joint.fitsWords}: its upper limit of ${figure(joint.upperLimitMm2)} mm² is nearer than ${figure(limit)}, so the crimp closes tighter${joint.sides ? `; sides ${joint.sides}` : ''}.`;
     },
+    against: (better, worse) => {
+      const [near, far] = [better, worse].map(({ joints }) => joints[0]?.upperLimitMm2);
+      return near === undefined || far === undefined
+        ? undefined
+        : `Its upper limit of ${figure(far)} mm² is further off than ${figure(near)}, so the crimp closes less tightly.`;
+    },
   },
   {
     id: 'prefer.order',
