@@ -7,7 +7,7 @@ import type { RuleHit } from '../method/index.ts';
 import type { Practice } from '../practice/index.ts';
 import { byPreference, overSleeveMm, sleeveCutMm, sleeveFits } from '../sizing/index.ts';
 import { figure } from '../units/index.ts';
-import { hit, ratedHits, shelfHit, statusOf } from './hits.ts';
+import { deciding, hit, ratedHits, shelfHit, statusOf } from './hits.ts';
 import type { MethodStatus } from '../method/index.ts';
 import type { CoverId, RankedCover } from './types.ts';
 
@@ -85,7 +85,7 @@ function sleeveCover(site: CoverSite, practice: Practice, catalogue: Catalogue):
     because:
       status === 'allowed'
         ? `An end can be freed: a sleeve over ${figure(site.damageMm, 0)} mm of bare place needs no cut.`
-        : (hits[0]?.because ?? ''),
+        : (deciding(hits)?.because ?? ''),
   };
 }
 
@@ -138,7 +138,7 @@ function wrapCover(tape: TapePart['tape'], site: CoverSite, practice: Practice, 
         ? tape === 'cloth'
           ? 'Dry here, and tape needs no free end.'
           : 'Fuses to itself and needs no free end.'
-        : (hits[0]?.because ?? ''),
+        : (deciding(hits)?.because ?? ''),
   };
 }
 

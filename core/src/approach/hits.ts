@@ -19,6 +19,10 @@ export const statusOf = (hits: readonly RuleHit[]): MethodStatus =>
       ? 'shelf'
       : 'allowed';
 
+/** The one that decides where something stands: what refuses it, else what is not there; never a warning that spoke before. */
+export const deciding = (hits: readonly RuleHit[]): RuleHit | undefined =>
+  hits.find(({ verdict }) => verdict === 'refuse') ?? hits.find(({ verdict }) => verdict === 'shelf');
+
 export const shelfHit = (...lacks: readonly Lack[]): RuleHit =>
   hit('shelf.part', 'shelf', notOnShelf(lacks), 'counted on the shelf');
 

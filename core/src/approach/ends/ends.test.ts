@@ -78,6 +78,9 @@ describe('the seal of a terminal', () => {
       undefined,
     ],
     ['a housing noted with seals, dry', endAt({ terminal: '2.8', seal: 'seal' }, { isConnector: true }), 'wireSeal'],
+    ['a housing whose seal is lost', endAt({ terminal: '2.8', seal: 'missing' }, { isConnector: true }), 'wireSeal'],
+    ['a cavity that a plug closes so far', endAt({ terminal: '2.8', seal: 'plug' }, { isConnector: true }), 'wireSeal'],
+    ['wet, at an end that is no connector', endAt({ terminal: '2.8', seal: 'seal' }, { zone: WET_STILL }), undefined],
   ])('%s', (_, site, kind) => expect(firstAt(site).seal?.kind).toBe(kind));
   it('a sleeve passes the crimped barrel, grips the jacket, and is cut for barrel and overlap as it shrinks', () => {
     const first = firstAt(endAt({ terminal: 'lugM8' }, { wire: facts(35), zone: WET_STILL }));

@@ -21,7 +21,8 @@ export interface FoundSeal {
 export const wantsSeal = ({ fitting, isConnector, zone }: EndSite, form: Form): boolean => {
   if (form.sealing !== 'wireSeal') return zone.moisture !== 'dry';
   if (!isConnector) return false;
-  return fitting?.seal === undefined ? zone.moisture !== 'dry' : fitting.seal === 'seal' || fitting.seal === 'missing';
+  // A plug closes an empty cavity of a connector that is sealed: the wire that takes its place is sealed too.
+  return fitting?.seal === undefined ? zone.moisture !== 'dry' : fitting.seal !== 'none';
 };
 
 /** A sleeve over barrel and jacket, slid on before the crimp: it passes the barrel, grips the jacket, and laps it by the usual overlap. */

@@ -6,6 +6,7 @@ import { chooseInsertWire, type InsertWireChoice } from '../../sizing/index.ts';
 import { notOnShelf } from '../../catalogue/index.ts';
 import { figure } from '../../units/index.ts';
 import { areaMm2, type WireSpec } from '../../wire/index.ts';
+import { deciding } from '../hits.ts';
 import { siteAt } from '../site.ts';
 import type { DecideInput, Electrical, RankedWay } from '../types.ts';
 import type { Candidate } from './finish.ts';
@@ -105,7 +106,7 @@ function releadWay(input: DecideInput, lead: Lead, fit: TerminalFit): RankedWay 
       way: 'relead',
       status: 'refused',
       because: lead.ranked[0]?.because ?? NO_ROOM,
-      ruleId: lead.ranked[0]?.hits[0]?.ruleId ?? 'place.noRoom',
+      ruleId: deciding(lead.ranked[0]?.hits ?? [])?.ruleId ?? 'place.noRoom',
       allowedIf: 'a splice found a legal place on the run',
       cost,
       lacks: [],

@@ -3,6 +3,7 @@ import { keepOuts, runGrown, type Run } from '../../harness/index.ts';
 import { rankMethods, type RankedMethod, type Site } from '../../method/index.ts';
 import { centreFromFace } from '../../sizing/index.ts';
 import { figure } from '../../units/index.ts';
+import { deciding } from '../hits.ts';
 import { freeWireBeside } from '../freeWire.ts';
 import type { DecideInput, Lengthening, RankedWay, Redo } from '../types.ts';
 import { SPLICE_MINUTES } from './lead.ts';
@@ -137,7 +138,7 @@ export function extendWay(
       way: {
         way: 'extend',
         status: 'refused',
-        ruleId: method ? 'place.noRoom' : (best?.hits[0]?.ruleId ?? 'place.noRoom'),
+        ruleId: method ? 'place.noRoom' : (deciding(best?.hits ?? [])?.ruleId ?? 'place.noRoom'),
         allowedIf: 'two splices found a legal place',
         cost,
         lacks: [],

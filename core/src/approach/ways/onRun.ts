@@ -3,6 +3,7 @@ import type { RankedMethod, Site } from '../../method/index.ts';
 import { methodById } from '../../family/index.ts';
 import { figure } from '../../units/index.ts';
 import type { Practice } from '../../practice/index.ts';
+import { deciding } from '../hits.ts';
 import type { DecideInput, Electrical, RankedCover, RankedWay } from '../types.ts';
 import type { Candidate } from './finish.ts';
 import { releadFrom, SPLICE_MINUTES } from './lead.ts';
@@ -29,9 +30,9 @@ function coverWay(covers: readonly RankedCover[], copper: Copper): RankedWay {
   return {
     way: 'cover',
     status: cover.status,
-    ruleId: cover.hits[0]?.ruleId ?? 'way.cover',
+    ruleId: deciding(cover.hits)?.ruleId ?? 'way.cover',
     because: copper.coverSecond ? `Second to cutting it out. ${cover.because}` : cover.because,
-    allowedIf: cover.hits.find((hit) => hit.verdict === 'refuse')?.allowedIf,
+    allowedIf: deciding(cover.hits)?.allowedIf,
     cost: { splices: 0, minutes: ACT_MINUTES.cover, wireMm: 0, parts: [cover.partName] },
     lacks: cover.lacks,
   };

@@ -6,6 +6,7 @@ import { byPreference, leadAt, pigtailWire } from '../../sizing/index.ts';
 import type { PigtailPart } from '../../stock/index.ts';
 import { figure } from '../../units/index.ts';
 import { areaMm2, isSmaller, NEVER_SMALLER_SHARE, ratedC, type WireSpec } from '../../wire/index.ts';
+import { deciding } from '../hits.ts';
 import type { Ask } from '../askTypes.ts';
 import type { DecideInput, Electrical, RankedWay } from '../types.ts';
 import {
@@ -204,7 +205,7 @@ export function pigtailFor(
   });
   if (!made.method)
     return no({
-      ruleId: made.ranked[0]?.hits[0]?.ruleId ?? 'place.noRoom',
+      ruleId: deciding(made.ranked[0]?.hits ?? [])?.ruleId ?? 'place.noRoom',
       because: made.ranked[0]?.because ?? NO_ROOM,
       allowedIf: 'its wires reached a legal place',
     });
