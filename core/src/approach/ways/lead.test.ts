@@ -1,54 +1,11 @@
 import { describe, expect, it, test } from 'vitest';
 import { FULL_SHELF, type Catalogue } from '../../catalogue/index.ts';
-import type { HarnessNode } from '../../harness/index.ts';
-import { CRIMP_FIRST } from '../../practice/index.ts';
-import { readyShelf } from '../../method/index.ts';
-import { DRY_CABIN, jobWith, WET_SHAKING, wire, type CaseOptions } from '../../test/samples.ts';
+import { DRY_CABIN, WET_SHAKING, wire } from '../../test/samples.ts';
 import type { WireSpec } from '../../wire/index.ts';
-import { electricalOf, runFacts } from '../electrical.ts';
 import { at, NO_TERMINALS } from '../test/atCavity.ts';
-import type { DecideInput } from '../types.ts';
+import { electrical, inputOf, type InputOf } from '../test/input.ts';
 import { leadFrom, NO_ROOM, releadFrom } from './lead.ts';
 
-interface Of extends CaseOptions {
-  readonly terminal?: '2.8' | '0.64';
-  readonly finding?: object;
-}
-/** Everything that deciding looks at, for circuit 1 of 1.5 mm² with a finding in its cavity at X2. */
-function inputOf({ terminal = '2.8', finding = {}, ...options }: Of = {}): DecideInput {
-  const all: CaseOptions = { circuits: [{ wire: wire(1.5) }], ...options };
-  const { harness } = jobWith([], all);
-  const [run, circuit] = [harness.runs[0]!, harness.circuits[0]!];
-  const nodes = new Map(
-    harness.nodes.map((node): [string, HarnessNode] => [
-      node.id,
-      node.id === 'X2' ? { ...node, fittings: { 1: { terminal } } } : node,
-    ]),
-  );
-  const practice = all.practice ?? CRIMP_FIRST;
-  const catalogue: Catalogue = all.catalogue ?? FULL_SHELF;
-  const found = at('cutFlush', finding);
-  return {
-    finding: found,
-    circuit,
-    run,
-    nodes,
-    practice,
-    catalogue,
-    shelf: readyShelf(catalogue, practice),
-    gate: {},
-    redos: [],
-    siblings: [found],
-    foundAt: () => [found],
-    circuitsInRun: [circuit],
-    circuitsAt: () => [circuit],
-    mappings: [],
-    elsewhere: [],
-    runFacts: runFacts(run, [circuit]),
-    share: { takes: [], cutsOut: [], slackMm: 0, slackKnown: true, othersTakeMm: 0 },
-  } as unknown as DecideInput;
-}
-const electrical = (input: DecideInput) => electricalOf(input.circuit, input.runFacts);
 const AT_END = { fromMm: 999, toMm: 1000 };
 
 describe('a new lead from a connector', () => {
@@ -103,7 +60,7 @@ describe('a new lead from a connector', () => {
 });
 
 describe('a relead, judged', () => {
-  const relead = (of: Of = {}, lost = AT_END) => {
+  const relead = (of: InputOf = {}, lost = AT_END) => {
     const input = inputOf(of);
     return releadFrom(input, electrical(input), lost, { nodeId: 'X2', cavity: '1' });
   };

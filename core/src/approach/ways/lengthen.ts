@@ -114,17 +114,21 @@ export function extendWay(
   const { run } = input;
   const { byMm, order } = leadOf(input, nodeId, shortByMm);
   const middle = { fromMm: wholeOf(run), toMm: wholeOf(run) };
-  const rough: Site = { ...site, lost: middle, twoRequired: true, ...freeWireBeside(run, middle) };
+  // Whether bodies find room is seen on the run as it will be: here no keep-out of the run as it was may bar a method.
+  const free = { keepOuts: [], keepOutsBeyond: undefined, within: undefined };
+  const rough: Site = { ...site, ...free, lost: middle, twoRequired: true, ...freeWireBeside(run, middle) };
   const ranked = rankMethods(rough, input.shelf);
   const [best] = ranked;
-  const method = best?.status === 'refused' ? undefined : best;
-  const cut = method && cutsOf(input, method, byMm, atStart, order + 1)?.[order];
+  const possible = ranked
+    .filter(({ status }) => status !== 'refused')
+    .map((one) => ({ one, cut: cutsOf(input, one, byMm, atStart, order + 1)?.[order] }));
+  const { one: method, cut } = possible.find((each) => each.cut ?? redo) ?? { one: possible[0]?.one, cut: undefined };
   const lost = redo
     ? { fromMm: redo.lostFromMm, toMm: Math.max(redo.lostFromMm, redo.lostToMm - byMm) }
     : cut
       ? { fromMm: cut.atMm, toMm: cut.atMm + cut.facesMm - byMm }
       : middle;
-  const here: Site = { ...rough, lost, ...freeWireBeside(run, lost) };
+  const here: Site = { ...site, twoRequired: true, lost, ...freeWireBeside(run, lost) };
   const cost = {
     splices: 2,
     minutes: 2 * SPLICE_MINUTES,
