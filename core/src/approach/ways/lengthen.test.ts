@@ -68,7 +68,7 @@ describe('where its cut lies', () => {
   // 58 − 18 = 40 from the other connector; on a millimetre less a shorter body has to do.
   test.each([
     [151, 'sealedButt', 58],
-    [150, 'clipSleeve', 65],
+    [150, 'cap', 65],
   ] as const)('a run of %d mm: by %s', (lengthMm, methodId, fromMm) =>
     expect(extended(160, { lengthMm })).toMatchObject({
       way: { status: 'allowed' },
