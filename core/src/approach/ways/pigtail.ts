@@ -209,7 +209,10 @@ export function pigtailFor(
       because: made.ranked[0]?.because ?? NO_ROOM,
       allowedIf: 'its wires reached a legal place',
     });
-  const lacks = found && !found.onShelf ? [lackFor(found.part, node)] : [];
+  const lacks = [
+    ...(found && !found.onShelf ? [lackFor(found.part, node)] : []),
+    ...(made.method.status === 'shelf' ? made.method.lacks : []),
+  ];
   return {
     lead: made,
     part,
@@ -218,7 +221,7 @@ export function pigtailFor(
     asks: part ? familyAsks(part, node) : [],
     way: {
       way: 'pigtail',
-      status: lacks.length > 0 || made.method.status === 'shelf' ? 'shelf' : 'allowed',
+      status: lacks.length > 0 ? 'shelf' : 'allowed',
       ruleId: 'way.pigtail',
       cost,
       lacks,
