@@ -3,12 +3,11 @@ import { findStanding, lackNamed, lackOf, partsOf, type Catalogue, type Part } f
 import type { TapePart } from '../stock/index.ts';
 import { WRAP_LAYERS } from '../family/index.ts';
 import type { Zone } from '../harness/index.ts';
-import type { RuleHit } from '../method/index.ts';
+import { toolThat, type MethodStatus, type RuleHit } from '../method/index.ts';
 import type { Practice } from '../practice/index.ts';
 import { byPreference, overSleeveMm, sleeveCutMm, sleeveFits } from '../sizing/index.ts';
 import { figure } from '../units/index.ts';
 import { deciding, hit, ratedHits, shelfHit, statusOf } from './hits.ts';
-import type { MethodStatus } from '../method/index.ts';
 import type { CoverId, RankedCover } from './types.ts';
 
 /** What a cover must go over and stand. Lengths in mm. */
@@ -61,7 +60,7 @@ function sleeveCover(site: CoverSite, practice: Practice, catalogue: Catalogue):
         'trade practice',
       ),
     );
-  const gun = catalogue.tools.find((tool) => tool.tasks.includes('hotAir'));
+  const gun = toolThat(catalogue.tools, 'hotAir');
   const lacks = [
     ...(found && !found.onShelf ? [lackOf(found.part)] : []),
     ...(gun ? [] : [lackNamed('a hot-air gun to shrink a sleeve with')]),

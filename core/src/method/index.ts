@@ -18,7 +18,7 @@ export type { Substitute } from './substitute.ts';
 export { compareMethods, wouldNeed } from './compare.ts';
 export type { ComparedFigure, Comparison, WouldNeed } from './compare.ts';
 export { lapsed } from './rules/shelf.ts';
-export { rankOfTool } from './tools.ts';
+export { rankOfTool, toolThat } from './tools.ts';
 export { crimpedBy } from './crimped.ts';
 export { isSwitchable, rankMethods, RULES } from './rank.ts';
 export { readyShelf } from './ready.ts';

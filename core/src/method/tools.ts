@@ -7,6 +7,18 @@ export const rankOfTool = (tool: Pick<Tool, 'ratchet' | 'calibratedUntil'>, asOf
   (tool.ratchet ? 0 : 2) +
   (tool.calibratedUntil !== undefined && (asOf === undefined || tool.calibratedUntil >= asOf) ? 0 : 1);
 
+/**
+ * The tool that does a task besides crimping: an iron big enough, a hot-air gun. Of several the id decides, never the line on the shelf.
+ * @param areaMm2 copper that it has to heat or close; any tool does without it
+ */
+export const toolThat = (tools: readonly Tool[], task: ToolTask, areaMm2?: number): Tool | undefined =>
+  tools
+    .filter(
+      ({ tasks, range }) =>
+        tasks.includes(task) && (areaMm2 === undefined || range === undefined || holds(range, areaMm2)),
+    )
+    .sort((a, b) => a.id.localeCompare(b.id))[0];
+
 /** Copper in mm² that a tool closes on: by end of a joint, or all of it where its dies close round all wires at once. */
 export function closedOn(
   method: Pick<AnyMethod, 'window'>,

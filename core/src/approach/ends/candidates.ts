@@ -17,7 +17,7 @@ import {
   type EndUse,
   type TerminalFamily,
 } from '../../harness/index.ts';
-import { rankOfTool } from '../../method/index.ts';
+import { rankOfTool, toolThat } from '../../method/index.ts';
 import { hasNest, holds, takesJacket } from '../../sizing/index.ts';
 import type { TerminalPart } from '../../stock/index.ts';
 import { formOf } from '../../terminal/index.ts';
@@ -111,7 +111,7 @@ export function casesOf(site: EndSite, family: TerminalFamily): readonly EndCase
   const isThin = parts.every((part) => wire.areaMm2 < part.range.minMm2 && !holds(part.range, wire.areaMm2));
   const wantsFold = form.solid === 'folded' && (wire.solid || isThin);
   const sealed = wantsSeal(site, form);
-  const hotAir = catalogue.tools.find((tool) => tool.tasks.includes('hotAir'));
+  const hotAir = toolThat(catalogue.tools, 'hotAir');
   const rosin = findPart(catalogue, (of) => mostOf(partsOf(of, 'solder').filter(({ core }) => core === 'rosin')));
   return parts.flatMap((part): EndCase[] => {
     const fit = fitOf(part, wire, wantsFold);

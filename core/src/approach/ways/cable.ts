@@ -1,5 +1,6 @@
 import { findStanding, lackNamed, lackOf, partsOf, type Lack } from '../../catalogue/index.ts';
 import { cavityKindOf } from '../../damage/index.ts';
+import { toolThat } from '../../method/index.ts';
 import { lengthwiseShrink, sleeveFits } from '../../sizing/index.ts';
 import { ceilTo, figure } from '../../units/index.ts';
 import { jacketDiameterMm } from '../../wire/index.ts';
@@ -130,7 +131,7 @@ export function cableEndOf(at: At): CableWork {
       ],
     };
   const { part, onShelf } = found;
-  const hotAir = input.catalogue.tools.find((tool) => tool.tasks.includes('hotAir'));
+  const hotAir = toolThat(input.catalogue.tools, 'hotAir');
   const shrink = lengthwiseShrink(part.series);
   return {
     cable: {

@@ -1,9 +1,10 @@
 import { findPart, lackNamed, lackOf, mostOf, notOnShelf, partsOf } from '../../catalogue/index.ts';
 import { cavityKindOf } from '../../damage/index.ts';
 import type { HarnessNode } from '../../harness/index.ts';
+import { toolThat } from '../../method/index.ts';
 import { fitWireSeal } from '../../sizing/index.ts';
 import type { LockPiecePart } from '../../stock/index.ts';
-import { isAluminium, jacketDiameterMm } from '../../wire/index.ts';
+import { areaMm2, isAluminium, jacketDiameterMm } from '../../wire/index.ts';
 import type { RankedWay } from '../types.ts';
 import { onceThere, work, type At } from './at.ts';
 import { familyAsks, isOfFamily, otherConnector } from './belongs.ts';
@@ -103,7 +104,7 @@ export function solderToPin(at: At): Candidate {
     mostOf(partsOf(parts, 'solder').filter((part) => part.core === 'rosin')),
   );
   const potting = findPart(input.catalogue, (parts) => mostOf(partsOf(parts, 'potting')));
-  const iron = input.catalogue.tools.find((tool) => tool.tasks.includes('solder'));
+  const iron = toolThat(input.catalogue.tools, 'solder', areaMm2(input.circuit.wire.size));
   const lacks = [
     ...(solder?.onShelf ? [] : [solder ? lackOf(solder.part) : lackNamed('rosin-core solder')]),
     ...(potting?.onShelf ? [] : [potting ? lackOf(potting.part) : lackNamed('potting compound')]),
