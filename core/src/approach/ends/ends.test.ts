@@ -2,6 +2,7 @@ import { describe, expect, it, test } from 'vitest';
 import { FULL_SHELF, partsOf, type Catalogue } from '../../catalogue/index.ts';
 import type { CavityFitting, Zone } from '../../harness/index.ts';
 import { BENCH_SOLDER } from '../../practice/index.ts';
+import type { TerminalPart } from '../../stock/index.ts';
 import { DRY_CABIN, facts, jobWith, planOf, WET_SHAKING } from '../../test/samples.ts';
 import { at, LAMP, type At } from '../test/atCavity.ts';
 import { BARE, endAt, firstAt, spokenAt, terminals } from '../test/ends.ts';
@@ -95,6 +96,43 @@ describe('the seal of a terminal', () => {
       expect(first.seal.cutMm).toBeGreaterThanOrEqual(30);
       expect(first.seal.cutMm).toBeLessThanOrEqual(35);
     }
+  });
+});
+
+describe('tape over barrel and jacket, where vapour forbids heat', () => {
+  const VAPOUR: Zone = { ...WET_STILL, fuelVapour: true };
+  const taped = (
+    more: Partial<TerminalPart>,
+    site: Partial<EndSite> = {},
+    terminal: CavityFitting['terminal'] = 'ringM6',
+  ) =>
+    firstAt(endAt({ terminal }, { zone: VAPOUR, catalogue: terminals((part) => ({ ...part, ...more })), ...site }))
+      .seal;
+  // π · (D + 0.5) · (barrel + 12) over half of 25 mm: a barrel of 10 and 5.2 thick, of 18 and 12, not known on a jacket of 2.38.
+  test.each<[string, ReturnType<typeof taped>, number]>([
+    ['a ring', taped({}), 32],
+    ['a lug of 35 mm²', taped({}, { wire: facts(35) }, 'lugM8'), 95],
+    ['a barrel that nobody measured', taped({ barrelOuterMm: undefined, barrelLengthMm: undefined }), 16],
+    ['a jacket thicker than the barrel', taped({ barrelOuterMm: 2 }), 16],
+  ])('%s', (_, seal, lengthMm) =>
+    expect(seal).toEqual({ kind: 'wrap', partId: 'tape-selfFusing', name: 'Self-fusing tape', lengthMm }),
+  );
+  it('with none there it is ordered, and cloth tape is no seal', () => {
+    const parts = FULL_SHELF.parts.map((part) => (part.id === 'tape-selfFusing' ? { ...part, quantity: 0 } : part));
+    const first = firstAt(endAt({ terminal: 'ringM6' }, { zone: VAPOUR, catalogue: { ...FULL_SHELF, parts } }));
+    expect([first.seal?.kind, first.lacks.map(({ name }) => name)]).toEqual(['wrap', ['Self-fusing tape']]);
+  });
+  it('a sleeve over a barrel that nobody measured passes 1.5 mm more than the jacket', () => {
+    const unknown = { barrelOuterMm: undefined, barrelLengthMm: undefined };
+    // 2.38 + 1.5 = 3.88: 1.1 × that is 4.26, and 4.8/1.5 grips 2.38. 10 + 12 over 0.9.
+    expect(
+      taped(unknown, { zone: WET_STILL, catalogue: terminals((part) => ({ ...part, ...unknown, body: 'bare' })) }),
+    ).toEqual({
+      kind: 'sleeve',
+      partId: 'sleeve-adhesive3to1-4.8',
+      name: 'Adhesive sleeve 4.8/1.5',
+      cutMm: 25,
+    });
   });
 });
 
