@@ -1,5 +1,5 @@
 import { expect, it, vi } from 'vitest';
-import { NO_WISHES, type LayoutWishes } from '@mendum/core';
+import { FULL_SHELF, NO_WISHES, type Finding, type LayoutWishes } from '@mendum/core';
 import { findingOf, viewOf } from '../test/job.tsx';
 import { standInServer } from '../test/server.ts';
 import { api } from './api.ts';
@@ -9,9 +9,7 @@ it('a saved layout stands in the job together with its new version, before the j
   standInServer({ 'GET /jobs/J': { body: viewOf([findingOf('F1')]) }, 'PUT /jobs/J/layout': { body: { version: 2 } } });
   const store = makeStore();
   await store.dispatch(api.endpoints.job.initiate('J'));
-  // From now on the job is not read again: it is slow to come.
-  const answers = globalThis.fetch;
-  vi.stubGlobal('fetch', (input: Request) => (input.method === 'GET' ? new Promise(() => undefined) : answers(input)));
+  slowReads();
   const layout: LayoutWishes = { ...NO_WISHES, pins: [{ findingId: 'F1', side: 'only', centreMm: 510 }] };
   await store.dispatch(
     api.endpoints.write.initiate({
@@ -23,4 +21,70 @@ it('a saved layout stands in the job together with its new version, before the j
   );
   await vi.waitFor(() => expect(api.endpoints.job.select('J')(store.getState()).data?.version).toBe(2));
   expect(api.endpoints.job.select('J')(store.getState()).data?.job.layout).toEqual(layout);
+});
+
+/** From now on nothing is read again: it is slow to come. */
+function slowReads(): void {
+  const answers = globalThis.fetch;
+  vi.stubGlobal('fetch', (input: Request) => (input.method === 'GET' ? new Promise(() => undefined) : answers(input)));
+}
+
+it('a counted part stands in the shelf together with its new version: the next tap counts on from it', async () => {
+  standInServer({ 'GET /shelf': { body: FULL_SHELF }, 'PUT /shelf': { body: { shelfVersion: 7 } } });
+  const store = makeStore();
+  await store.dispatch(api.endpoints.shelf.initiate());
+  slowReads();
+  const [first, ...others] = FULL_SHELF.parts;
+  const edits = [
+    { kind: 'setPart', part: { ...first!, quantity: 3 } },
+    { kind: 'removePart', id: others[0]!.id },
+  ];
+  await store.dispatch(
+    api.endpoints.write.initiate({
+      method: 'PUT',
+      path: '/shelf',
+      body: { writeId: 'w', by: 'Ines Valdur', version: 1, edits },
+    }),
+  );
+  const shelf = () => api.endpoints.shelf.select()(store.getState()).data;
+  await vi.waitFor(() => expect(shelf()?.version).toBe(7));
+  expect(shelf()?.parts).toEqual([{ ...first, quantity: 3 }, ...others.slice(1)]);
+});
+
+it('a shelf imported from a table keeps its old version until it is read again: a tap before that is refused, not lost', async () => {
+  standInServer({ 'GET /shelf': { body: FULL_SHELF }, 'POST /shelf/import': { body: { shelfVersion: 7 } } });
+  const store = makeStore();
+  await store.dispatch(api.endpoints.shelf.initiate());
+  slowReads();
+  await store.dispatch(
+    api.endpoints.write.initiate({
+      method: 'POST',
+      path: '/shelf/import',
+      body: { writeId: 'w', by: 'Ines Valdur', version: 1, text: 'Kind,Id' },
+    }),
+  );
+  expect(api.endpoints.shelf.select()(store.getState()).data).toEqual(FULL_SHELF);
+});
+
+it('a saved finding stands in the job together with its new version: opened again at once it is the new one', async () => {
+  const [before, other] = [findingOf('F1'), findingOf('F2')];
+  standInServer({
+    'GET /jobs/J': { body: viewOf([before, other]) },
+    'PUT /jobs/J/findings/F1': { body: { version: 5 } },
+  });
+  const store = makeStore();
+  await store.dispatch(api.endpoints.job.initiate('J'));
+  slowReads();
+  const finding: Finding = { ...before, note: 'green under the jacket' };
+  await store.dispatch(
+    api.endpoints.write.initiate({
+      method: 'PUT',
+      path: '/jobs/J/findings/F1',
+      jobId: 'J',
+      body: { writeId: 'w', by: 'Ines Valdur', version: 1, finding },
+    }),
+  );
+  const view = () => api.endpoints.job.select('J')(store.getState()).data;
+  await vi.waitFor(() => expect(view()?.findingVersions.F1).toBe(5));
+  expect(view()?.job.findings).toEqual([finding, other]);
 });

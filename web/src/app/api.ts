@@ -1,5 +1,12 @@
 import { createApi, fetchBaseQuery, retry } from '@reduxjs/toolkit/query/react';
-import type { Catalogue, LayoutWishes, Practice } from '@mendum/core';
+import {
+  editCatalogue,
+  type Catalogue,
+  type CatalogueEdit,
+  type Finding,
+  type LayoutWishes,
+  type Practice,
+} from '@mendum/core';
 import type {
   DueBack,
   HarnessView,
@@ -42,6 +49,13 @@ const baseQuery = retry(
 const asTicks = (write: TickWrite['body'], at: string): Tick[] =>
   write.steps.map(({ stepId, spliceId }) => ({ stepId, spliceId, done: write.done, by: write.by, at }));
 
+/** A job with a finding as it was saved, under its new version. */
+const withFinding = (view: JobView, id: string, version: number, finding: Finding | undefined): JobView => ({
+  ...view,
+  job: { ...view.job, findings: view.job.findings.map((one) => (one.id === id && finding ? finding : one)) },
+  findingVersions: { ...view.findingVersions, [id]: version },
+});
+
 export const api = createApi({
   reducerPath: 'api',
   baseQuery,
@@ -63,19 +77,25 @@ export const api = createApi({
     }),
     write: build.mutation<Record<string, unknown>, Write>({
       query: ({ method, path, body }) => ({ url: path, method, body }),
-      // The new version counts at once, so that the next press is not stale against one's own; a layout with it, so that no plan is made of the old one under the new number.
+      // The new version counts at once, so that the next press is not stale against one's own; what was saved goes with it, so that
+      // nothing is planned, counted on or edited from the old state under the new number.
       async onQueryStarted({ jobId, path, body }, { dispatch, queryFulfilled }) {
         const done = await queryFulfilled.catch(() => undefined);
         const shelfVersion = done?.data.shelfVersion;
-        if (typeof shelfVersion === 'number')
-          dispatch(api.util.updateQueryData('shelf', undefined, (draft) => ({ ...draft, version: shelfVersion })));
+        const edits = body.edits as readonly CatalogueEdit[] | undefined;
+        if (typeof shelfVersion === 'number' && edits)
+          dispatch(
+            api.util.updateQueryData('shelf', undefined, (draft) => ({
+              ...editCatalogue(draft, edits),
+              version: shelfVersion,
+            })),
+          );
         const version = done?.data.version;
         if (jobId === undefined || typeof version !== 'number') return;
         const findingId = /\/findings\/([^/]+)$/.exec(path)?.[1];
         dispatch(
           api.util.updateQueryData('job', jobId, (draft) => {
-            if (findingId !== undefined)
-              return { ...draft, findingVersions: { ...draft.findingVersions, [findingId]: version } };
+            if (findingId !== undefined) return withFinding(draft, findingId, version, body.finding as Finding);
             if (path.endsWith('/layout'))
               return { ...draft, version, job: { ...draft.job, layout: body.layout as LayoutWishes } };
             return path.endsWith('/findings') ? draft : { ...draft, version };
