@@ -37,6 +37,6 @@ export const AREAS = {
   },
   approaches: { mutate: code('approach'), tests: OF_APPROACHES },
   ways: { mutate: code('approach/ways'), tests: OF_APPROACHES },
-  ends: { mutate: code('approach/ends'), tests: ['src/approach/**/*.test.ts'] },
+  ends: { mutate: code('approach/ends'), tests: ['src/approach/ends/*.test.ts'] },
   damage: { mutate: code('damage', 'damage/kinds'), tests: OF_APPROACHES },
 };

@@ -62,7 +62,7 @@ export function TextField({
   );
 }
 
-/** A number with its unit behind it. */
+/** A number with its unit behind it, where it has one. */
 export function NumberField({
   label,
   hint,
@@ -80,14 +80,16 @@ export function NumberField({
           type="number"
           inputMode="decimal"
           step="any"
-          className={clsx(BOX, border(wrong), 'figure rounded-r-none', className)}
+          className={clsx(BOX, border(wrong), 'figure', unit !== '' && 'rounded-r-none', className)}
           aria-invalid={wrong !== undefined}
           {...described(id, { label, hint, wrong })}
           {...rest}
         />
-        <span className="flex min-w-12 items-center justify-center rounded-r-sm border border-l-0 border-soft px-2 text-soft">
-          {unit}
-        </span>
+        {unit === '' ? null : (
+          <span className="flex min-w-12 items-center justify-center rounded-r-sm border border-l-0 border-soft px-2 text-soft">
+            {unit}
+          </span>
+        )}
       </span>
     </Field>
   );
