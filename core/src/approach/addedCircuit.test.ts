@@ -13,7 +13,7 @@ describe('a circuit to be added', () => {
     expect(planOf({ ...job, harness: { ...job.harness, nodes } }).findings[0]).toMatchObject({
       approach: 'fillCavity',
       splices: [],
-      headline: 'Into the free cavity: 1.5 mm terminal',
+      headline: 'Into the free cavity: 1.5 mm terminal + wire seal 1.6–2.2',
     });
   });
   test.each([
