@@ -97,6 +97,55 @@ describe('why', () => {
   });
 });
 
+describe('a cover as it is shown', () => {
+  const of = (id: string, more: Partial<CoverSite> = {}, catalogue = FULL_SHELF) =>
+    covers(more, catalogue).find(({ coverId }) => coverId === id)!;
+  it('tape: its name, its part, no tool, nothing missing', () => {
+    const shown = { status: 'allowed', toolNames: [], lacks: [], hits: [] };
+    expect(of('clothWrap')).toMatchObject({
+      ...shown,
+      name: 'Cloth tape over the jacket',
+      partId: 'tape-cloth',
+      partName: 'Cloth tape',
+    });
+    expect(of('fusingWrap')).toMatchObject({
+      ...shown,
+      name: 'Self-fusing tape over the jacket',
+      partId: 'tape-selfFusing',
+      partName: 'Self-fusing tape',
+    });
+  });
+  it('a sleeve: its name and part, and what is not there', () => {
+    expect(of('sleeveCover')).toMatchObject({ name: 'Adhesive sleeve over the jacket', lacks: [], hits: [] });
+    const none = of('sleeveCover', {}, { ...shelf(gone), tools: [] });
+    expect(none.lacks.map(({ name }) => name)).toEqual([
+      'Adhesive sleeve 6/2',
+      'a hot-air gun to shrink a sleeve with',
+    ]);
+    expect(none).toMatchObject({ toolNames: [], because: 'Not on the shelf: Adhesive sleeve 6/2. It can be ordered.' });
+    expect(of('sleeveCover', { freedEndMm: 60 })).toMatchObject({
+      partId: undefined,
+      partName: 'adhesive sleeve',
+      lengthMm: 0,
+      diameterMm: 2.8,
+      lacks: [],
+      because: 'No sleeve passes 60 mm and grips the 2.8 mm jacket.',
+    });
+  });
+  it('of two tapes the thinner; of a kind that is refused the reason that bars it, not what was warned', () => {
+    const thick = FULL_SHELF.parts.find(({ id }) => id === 'tape-selfFusing')!;
+    const parts = [{ ...thick, id: 'a', name: 'Thick', thicknessMm: 0.8 } as Part, ...FULL_SHELF.parts];
+    expect(of('fusingWrap', {}, { ...FULL_SHELF, parts }).partId).toBe('tape-selfFusing');
+    expect(of('fusingWrap', { placeC: 181, zone: { ...DRY_CABIN, moisture: 'wet' } }).because).toMatch(
+      /^Self-fusing tape is rated 180 °C/,
+    );
+  });
+  it('damp, and nothing but cloth: the self-fusing one is ordered before cloth is refused', () =>
+    expect(order({ freedEndMm: undefined, zone: { ...DRY_CABIN, moisture: 'damp' } }, shelf(gone))).toBe(
+      'fusing? sleeve! cloth!',
+    ));
+});
+
 describe('figures of a cover', () => {
   const [sleeve, cloth, fusing] = covers();
   it('a sleeve passes the freed end, grips the jacket, and lies over sound jacket on both sides', () => {
