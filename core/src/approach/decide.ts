@@ -18,7 +18,7 @@ import type { Ask } from './askTypes.ts';
 import { rankCovers } from './cover.ts';
 import { electricalAlong, withSection } from './electrical.ts';
 import { siteAt } from './site.ts';
-import type { DecideInput, Decision, Electrical, RankedCover } from './types.ts';
+import type { Choice, DecideInput, Decision, Electrical, RankedCover } from './types.ts';
 import { decideAtCavity } from './ways/atCavity.ts';
 import { fillCavity } from './ways/fillCavity.ts';
 import { finish } from './ways/finish.ts';
@@ -94,6 +94,10 @@ const warningsOf = (input: DecideInput, electrical: Electrical, insertRefused: s
   ...cableWarnings(input.run),
   ...findingWarnings(input, electrical),
 ];
+
+/** Said where what somebody chose may not be used any more. */
+const gaveWay = ({ by }: Choice): string =>
+  `The choice of ${by} can no longer be used here; the ranking's first stands instead.`;
 
 function chooseCover(covers: readonly RankedCover[], use: string | undefined): RankedCover | undefined {
   const wanted = covers.find((cover) => cover.coverId === use);
@@ -204,6 +208,7 @@ export function decide(input: DecideInput): Decision {
         warnings: [
           ...(covered === electrical ? warnings : warningsOf(input, covered, insertWire.refusedBecause)),
           ...spare,
+          ...(choice && !chosenBy ? [gaveWay(choice)] : []),
         ],
         site,
         asks: [...orders(cover.lacks), ...loadAsks(input, covered), ...fuseAsks(input, covered)],
@@ -242,10 +247,7 @@ export function decide(input: DecideInput): Decision {
     method.splices === 2
       ? withSection(input, { where: 'the insert', facts: input.runFacts, wire: insertWire.wire })
       : electrical;
-  const dropped =
-    choice && method.methodId !== choice.use
-      ? [`The choice of ${choice.by} can no longer be used here; the ranking's first stands instead.`]
-      : [];
+  const dropped = choice && method.methodId !== choice.use ? [gaveWay(choice)] : [];
   return {
     ...base,
     electrical: mended,
