@@ -123,7 +123,7 @@ test('a sheet on a harness that is there: a new connector is hung, known circuit
   await expect(dialog.getByRole('row', { name: /62 Ramp down relay/ })).toBeVisible();
   await dialog.getByLabel('Its run comes from').selectOption({ label: 'Terminal rail' });
   await dialog.getByLabel('Length of that run').fill('350');
-  await dialog.getByRole('button', { name: 'Take over 2 circuits' }).click();
+  await dialog.getByRole('button', { name: 'Import 2 circuits' }).click();
   await expect(page.getByRole('button', { name: 'Run Terminal rail to X5, 350 mm' })).toBeVisible();
   await page.getByRole('button', { name: /^Save \d changes$/ }).click();
   await expect(page.getByRole('button', { name: 'Saved' })).toBeVisible();
