@@ -182,7 +182,7 @@ export function RunForm({ harness, run, atMm, onEdit }: RunFormProps) {
         />
         <CableFields key={`${run.id} cable`} run={run} onEdit={onEdit} />
         <Select
-          label="Where it is kept"
+          label="Where it lies"
           value={run.zone.area}
           onChange={(event) => zone({ area: event.target.value as Run['zone']['area'] })}
         >
