@@ -36,7 +36,7 @@ export function jacketClusters(findings: readonly Finding[], practice: Practice)
   return groups;
 }
 
-/** Why a finding is removed by another's work, in a sentence. */
+/** Why a finding goes with another's work, in a sentence. */
 export const takenByOne = (finding: Finding, other: Finding): string =>
   isJacketOnly(finding) && isJacketOnly(other)
     ? 'It is cut out together with the place before it.'

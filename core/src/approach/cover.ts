@@ -3,11 +3,11 @@ import { findStanding, lackNamed, lackOf, partsOf, type Catalogue, type Part } f
 import type { TapePart } from '../stock/index.ts';
 import { WRAP_LAYERS } from '../family/index.ts';
 import type { Zone } from '../harness/index.ts';
-import { toolThat, type MethodStatus, type RuleHit } from '../method/index.ts';
+import { deciding, statusOf, toolThat, type MethodStatus, type RuleHit } from '../method/index.ts';
 import type { Practice } from '../practice/index.ts';
 import { byPreference, overSleeveMm, sleeveCutMm, sleeveFits } from '../sizing/index.ts';
 import { figure } from '../units/index.ts';
-import { deciding, hit, ratedHits, shelfHit, statusOf } from './hits.ts';
+import { hit, ratedHits, shelfHit } from './hits.ts';
 import type { CoverId, RankedCover } from './types.ts';
 
 /** What a cover must go over and stand. Lengths in mm. */

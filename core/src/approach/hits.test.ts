@@ -1,6 +1,6 @@
 import { describe, expect, it, test } from 'vitest';
-import type { Verdict } from '../method/index.ts';
-import { deciding, hit, ratedHits, statusOf } from './hits.ts';
+import { deciding, statusOf, type Verdict } from '../method/index.ts';
+import { hit, ratedHits } from './hits.ts';
 
 const hits = (...verdicts: readonly Verdict[]) =>
   verdicts.map((verdict, index) => hit(`${verdict}${index}`, verdict, 'because', 'trade practice'));

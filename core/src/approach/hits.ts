@@ -1,5 +1,5 @@
 import { notOnShelf, type Lack } from '../catalogue/index.ts';
-import type { MethodStatus, RuleHit, Source } from '../method/index.ts';
+import type { RuleHit, Source } from '../method/index.ts';
 import { figure } from '../units/index.ts';
 
 /** A rule that has spoken about a cover or a terminal; what it refuses no practice lifts. */
@@ -10,18 +10,6 @@ export const hit = (
   source: Source,
   allowedIf?: string,
 ): RuleHit => ({ ruleId, verdict, because, source, overridable: verdict !== 'refuse', allowedIf });
-
-/** Where something stands by what the rules said. */
-export const statusOf = (hits: readonly RuleHit[]): MethodStatus =>
-  hits.some((one) => one.verdict === 'refuse')
-    ? 'refused'
-    : hits.some((one) => one.verdict === 'shelf')
-      ? 'shelf'
-      : 'allowed';
-
-/** The one that decides where something stands: what refuses it, else what is not there; never a warning that spoke before. */
-export const deciding = (hits: readonly RuleHit[]): RuleHit | undefined =>
-  hits.find(({ verdict }) => verdict === 'refuse') ?? hits.find(({ verdict }) => verdict === 'shelf');
 
 export const shelfHit = (...lacks: readonly Lack[]): RuleHit =>
   hit('shelf.part', 'shelf', notOnShelf(lacks), 'counted on the shelf');

@@ -24,5 +24,5 @@ export { isSwitchable, rankMethods, RULES } from './rank.ts';
 export { readyShelf } from './ready.ts';
 export type { ReadyShelf } from './ready.ts';
 export { PREFERENCES } from './rules/preference.ts';
-export { equalTo, ONLY_ONE } from './standing.ts';
+export { deciding, equalTo, ONLY_ONE, statusOf } from './standing.ts';
 export { ORIGINS, type Source } from './source.ts';

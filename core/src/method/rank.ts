@@ -15,7 +15,7 @@ import { missingParts } from './missing.ts';
 import { needsAt } from './pick.ts';
 import { hasRoom } from './room.ts';
 import type { Source } from './source.ts';
-import { equalTo, ONLY_ONE } from './standing.ts';
+import { deciding, equalTo, ONLY_ONE, statusOf } from './standing.ts';
 import { CARE_RULES } from './rules/care.ts';
 import { orderOf, PREFERENCES } from './rules/preference.ts';
 import { PLACE_RULES, PRACTICE_RULES } from './rules/place.ts';
@@ -173,13 +173,6 @@ const decider = (better: MethodCase, worse: MethodCase, isBest: boolean): RuleHi
   );
 };
 
-const statusOf = (hits: readonly RuleHit[]): MethodStatus =>
-  hits.some((hit) => hit.verdict === 'refuse')
-    ? 'refused'
-    : hits.some((hit) => hit.verdict === 'shelf')
-      ? 'shelf'
-      : 'allowed';
-
 const STATUS_ORDER: Record<MethodStatus, number> = { allowed: 0, shelf: 1, refused: 2 };
 
 /**
@@ -287,8 +280,7 @@ function sentence(
   rival: MethodCase | undefined,
   decided: RuleHit | undefined,
 ): string {
-  if (status !== 'allowed')
-    return hits.find((hit) => hit.verdict === (status === 'refused' ? 'refuse' : 'shelf'))?.because ?? '';
+  if (status !== 'allowed') return deciding(hits)?.because ?? '';
   if (decided) return decided.because;
   return rival ? equalTo(lower(rival.method.name)) : ONLY_ONE;
 }

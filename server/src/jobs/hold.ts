@@ -3,8 +3,8 @@ import type { EntityManager } from 'typeorm';
 import { JobEntity } from '../db/entities.ts';
 
 /**
- * The held work of a job, with that of one finding put anew or taken out; where somebody wished its splices to lie is no wish any more. Of work that begins, the others stay where
- * they are planned; of work that is given up, its places are free again.
+ * The held work of a job, with that of one finding put anew or taken out; where somebody wished its splices to lie is no wish any more. Of
+ * work that begins, the others stay where they are planned; of work that is given up, its places are free again.
  */
 export async function hold(
   manager: EntityManager,

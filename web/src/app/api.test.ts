@@ -88,3 +88,31 @@ it('a saved finding stands in the job together with its new version: opened agai
   await vi.waitFor(() => expect(view()?.findingVersions.F1).toBe(5));
   expect(view()?.job.findings).toEqual([finding, other]);
 });
+
+it('a saved mapping card stands in the job together with its new version, and takes the place of the one before', async () => {
+  const card = (nodeId: string, colour: 'red' | 'blue') => ({
+    nodeId,
+    pigtail: [{ cavity: '1', colour: { base: colour }, size: { basis: 'metric' as const, areaMm2: 1 } }],
+    joins: [],
+    readings: [],
+  });
+  const before = viewOf([findingOf('F1')]);
+  standInServer({
+    'GET /jobs/J': { body: { ...before, job: { ...before.job, mappings: [card('X1', 'red'), card('X2', 'red')] } } },
+    'PUT /jobs/J/mappings/X2': { body: { version: 2 } },
+  });
+  const store = makeStore();
+  await store.dispatch(api.endpoints.job.initiate('J'));
+  slowReads();
+  await store.dispatch(
+    api.endpoints.write.initiate({
+      method: 'PUT',
+      path: '/jobs/J/mappings/X2',
+      jobId: 'J',
+      body: { writeId: 'w', by: 'Ines Valdur', version: 1, card: card('X2', 'blue') },
+    }),
+  );
+  const view = () => api.endpoints.job.select('J')(store.getState()).data;
+  await vi.waitFor(() => expect(view()?.version).toBe(2));
+  expect(view()?.job.mappings).toEqual([card('X1', 'red'), card('X2', 'blue')]);
+});

@@ -1,12 +1,6 @@
 import { createApi, fetchBaseQuery, retry } from '@reduxjs/toolkit/query/react';
-import {
-  editCatalogue,
-  type Catalogue,
-  type CatalogueEdit,
-  type Finding,
-  type LayoutWishes,
-  type Practice,
-} from '@mendum/core';
+import { editCatalogue, type Catalogue, type CatalogueEdit, type Practice } from '@mendum/core';
+import { asSaved } from './asSaved.ts';
 import type {
   DueBack,
   HarnessView,
@@ -49,13 +43,6 @@ const baseQuery = retry(
 const asTicks = (write: TickWrite['body'], at: string): Tick[] =>
   write.steps.map(({ stepId, spliceId }) => ({ stepId, spliceId, done: write.done, by: write.by, at }));
 
-/** A job with a finding as it was saved, under its new version. */
-const withFinding = (view: JobView, id: string, version: number, finding: Finding | undefined): JobView => ({
-  ...view,
-  job: { ...view.job, findings: view.job.findings.map((one) => (one.id === id && finding ? finding : one)) },
-  findingVersions: { ...view.findingVersions, [id]: version },
-});
-
 export const api = createApi({
   reducerPath: 'api',
   baseQuery,
@@ -92,15 +79,7 @@ export const api = createApi({
           );
         const version = done?.data.version;
         if (jobId === undefined || typeof version !== 'number') return;
-        const findingId = /\/findings\/([^/]+)$/.exec(path)?.[1];
-        dispatch(
-          api.util.updateQueryData('job', jobId, (draft) => {
-            if (findingId !== undefined) return withFinding(draft, findingId, version, body.finding as Finding);
-            if (path.endsWith('/layout'))
-              return { ...draft, version, job: { ...draft.job, layout: body.layout as LayoutWishes } };
-            return path.endsWith('/findings') ? draft : { ...draft, version };
-          }),
-        );
+        dispatch(api.util.updateQueryData('job', jobId, (draft) => asSaved(draft, { path, body }, version)));
       },
       invalidatesTags: (_result, _error, { jobId, path }) => [
         'Jobs',

@@ -75,14 +75,14 @@ function toolFor(
   areaMm2: number,
   attach: Attach,
 ): Tool | undefined {
-  const task = attach === 'solder' ? 'solder' : 'crimpTerminal';
+  if (attach === 'solder') return toolThat(catalogue.tools, 'solder', areaMm2);
   return catalogue.tools
     .filter(
       (tool) =>
-        tool.tasks.includes(task) &&
-        (attach === 'solder' || (tool.families?.includes(family) ?? true)) &&
+        tool.tasks.includes('crimpTerminal') &&
+        (tool.families?.includes(family) ?? true) &&
         (tool.range === undefined || holds(tool.range, areaMm2)) &&
-        (attach === 'solder' || hasNest(tool, { areaMm2, family })),
+        hasNest(tool, { areaMm2, family }),
     )
     .sort((a, b) => rankOfTool(a, asOf) - rankOfTool(b, asOf) || (a.id < b.id ? -1 : 1))[0];
 }

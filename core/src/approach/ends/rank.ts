@@ -1,8 +1,8 @@
 import { terminalInWords, type EndUse, type TerminalFamily } from '../../harness/index.ts';
-import { equalTo, ONLY_ONE, type MethodStatus, type RuleHit } from '../../method/index.ts';
+import { deciding, equalTo, ONLY_ONE, statusOf, type MethodStatus, type RuleHit } from '../../method/index.ts';
 import { bodyOf, formOf, FORMS } from '../../terminal/index.ts';
 import { figure } from '../../units/index.ts';
-import { hit, statusOf } from '../hits.ts';
+import { hit } from '../hits.ts';
 import { casesOf, familiesFor } from './candidates.ts';
 import { compareEnds, whyBefore } from './order.ts';
 import { hitsOf } from './rules.ts';
@@ -116,7 +116,7 @@ export function rankEnds(site: EndSite): readonly RankedEnd[] {
     const rival = index === 0 ? second : best;
     const why =
       status === 'allowed' && rival?.status === 'allowed' ? whyOf(where, rival.where, index === 0) : undefined;
-    const said = hits.find(({ verdict }) => verdict === (status === 'refused' ? 'refuse' : 'shelf'))?.because;
+    const said = deciding(hits)?.because;
     return {
       id: idOf(where),
       name: nameOf(where),

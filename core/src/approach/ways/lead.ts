@@ -1,12 +1,11 @@
 import { shortByMm, type Stretch } from '../../damage/index.ts';
 import type { Cavity, HarnessNode } from '../../harness/index.ts';
-import { rankMethods, type RankedMethod, type Site } from '../../method/index.ts';
+import { deciding, rankMethods, type RankedMethod, type Site } from '../../method/index.ts';
 import { methodById } from '../../family/index.ts';
 import { chooseInsertWire, type InsertWireChoice } from '../../sizing/index.ts';
 import { notOnShelf } from '../../catalogue/index.ts';
 import { figure } from '../../units/index.ts';
 import { areaMm2, type WireSpec } from '../../wire/index.ts';
-import { deciding } from '../hits.ts';
 import { siteAt } from '../site.ts';
 import type { DecideInput, Electrical, RankedWay } from '../types.ts';
 import type { Candidate } from './finish.ts';

@@ -1,9 +1,8 @@
 import { shortByMm as shortOf } from '../../damage/index.ts';
 import { keepOuts, runGrown, type Run } from '../../harness/index.ts';
-import { rankMethods, type RankedMethod, type Site } from '../../method/index.ts';
+import { deciding, rankMethods, type RankedMethod, type Site } from '../../method/index.ts';
 import { centreFromFace } from '../../sizing/index.ts';
 import { figure } from '../../units/index.ts';
-import { deciding } from '../hits.ts';
 import { freeWireBeside } from '../freeWire.ts';
 import type { DecideInput, Lengthening, RankedWay, Redo } from '../types.ts';
 import { SPLICE_MINUTES } from './lead.ts';

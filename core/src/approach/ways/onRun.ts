@@ -1,9 +1,8 @@
 import { branchesOf, type Stretch } from '../../damage/index.ts';
-import type { RankedMethod, Site } from '../../method/index.ts';
+import { deciding, type RankedMethod, type Site } from '../../method/index.ts';
 import { methodById } from '../../family/index.ts';
 import { figure } from '../../units/index.ts';
 import type { Practice } from '../../practice/index.ts';
-import { deciding } from '../hits.ts';
 import type { DecideInput, Electrical, RankedCover, RankedWay } from '../types.ts';
 import type { Candidate } from './finish.ts';
 import { releadFrom, SPLICE_MINUTES } from './lead.ts';

@@ -3,10 +3,10 @@ import { identityInWords } from '../../connector/index.ts';
 import type { Stretch } from '../../damage/index.ts';
 import type { HarnessNode } from '../../harness/index.ts';
 import { byPreference, leadAt, pigtailWire } from '../../sizing/index.ts';
+import { deciding } from '../../method/index.ts';
 import type { PigtailPart } from '../../stock/index.ts';
 import { figure } from '../../units/index.ts';
 import { areaMm2, isSmaller, NEVER_SMALLER_SHARE, ratedC, type WireSpec } from '../../wire/index.ts';
-import { deciding } from '../hits.ts';
 import type { Ask } from '../askTypes.ts';
 import type { DecideInput, Electrical, RankedWay } from '../types.ts';
 import {

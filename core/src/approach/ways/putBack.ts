@@ -146,7 +146,7 @@ export function solderToPin(at: At): Candidate {
           because:
             lacks.length > 0
               ? notOnShelf(lacks)
-              : 'No mating part can be bought: soldered to the pin and potted, with the back held fast so that nothing can move. The one soldered joint that every practice allows.',
+              : 'Soldered to the pin and potted, with the back held fast so that nothing can move: the one soldered joint that every practice allows.',
         };
   return {
     way,
