@@ -27,6 +27,8 @@ export interface Form {
   readonly sealing: 'wireSeal' | 'sleeve' | { readonly refused: string };
   /** What stays open to the wet although its barrel is sealed. */
   readonly staysOpen?: string;
+  /** What has to be measured at the other half before one of its sizes is taken; nothing where the end itself says the size. */
+  readonly mateFirst?: string;
   /** Solder in it in place of the crimp: nothing said against it, or why not. */
   readonly soldered: 'allowed' | { readonly refused: string };
   /** Good and no more up to this, from the wire to the mating contact, mΩ; none where that is no contact to measure. Source: numbers, current. */

@@ -31,6 +31,10 @@ const REASONS: Readonly<Record<string, Reason>> = {
   'end.foldMissing': reason('Thin or solid copper that cannot be doubled', 'The barrel may close short of it.'),
   'end.solidShaking': reason('Solid wire in a shaking run', 'It hardens as it bends, and breaks at the barrel.'),
   'end.open': reason('A contact open to the wet', 'The barrel is sealed, the contact is not.'),
+  'end.mateFirst': reason(
+    'A size that the other half decides',
+    'Two sizes look alike, and one holds by its collar only.',
+  ),
   'end.screwShaking': reason('A fork in a shaking run', 'It slides out once its screw works loose.'),
   'end.stack': reason(
     'Too many terminals under one nut',

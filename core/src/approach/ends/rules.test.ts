@@ -139,6 +139,12 @@ describe('each rule speaks on one side of its limit and is silent on the other',
       { at: endAt({ terminal: 'blade6.3' }) },
     ],
     [
+      'end.mateFirst',
+      'a bullet of which nobody noted the size',
+      { at: endAt({ use: 'parted' }) },
+      { at: endAt({ use: 'parted', terminal: 'bullet5' }) },
+    ],
+    [
       'end.screwShaking',
       'a fork where it shakes',
       { at: endAt({ terminal: 'forkM5' }, { zone: SHAKING }) },

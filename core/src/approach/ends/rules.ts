@@ -209,6 +209,13 @@ export const END_RULES: readonly EndRule[] = [
         : undefined,
   },
   {
+    id: 'end.mateFirst',
+    subject: 'the other half',
+    verdict: 'warn',
+    source: 'trade practice',
+    speaks: ({ form, site }) => (site.fitting?.terminal === undefined ? form.mateFirst : undefined),
+  },
+  {
     id: 'end.screwShaking',
     subject: 'vibration',
     verdict: 'warn',

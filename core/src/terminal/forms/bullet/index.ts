@@ -15,6 +15,7 @@ export const bullet: Form = {
     housing: 'A bullet sits in no housing.',
   },
   staysOpen: 'The bullet itself stays open to the wet.',
+  mateFirst: 'Measure the other half first, 4 or 5 mm: a 4 in a 5 socket holds by its collar only.',
   contactMilliohm: () => 5,
   fasten: () => ({
     title: 'Push the bullet into its socket',
