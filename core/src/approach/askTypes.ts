@@ -20,4 +20,6 @@ export interface Ask {
   readonly does: 'order' | 'measure' | 'note' | 'decide';
   readonly words: string;
   readonly at?: AnsweredAt | undefined;
+  /** The work is planned, and what it takes may change with the answer: the kit is not ready before. */
+  readonly holdsKit?: boolean | undefined;
 }

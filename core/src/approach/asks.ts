@@ -1,18 +1,47 @@
 import { orderInWords, type Lack } from '../catalogue/index.ts';
 import { isAtCavity, runKindOf, type Finding } from '../damage/index.ts';
-import type { RankedMethod } from '../method/index.ts';
+import { nearestByOrder, type RankedMethod } from '../method/index.ts';
 import { figure } from '../units/index.ts';
 import { CANNOT_BE_C } from '../wire/index.ts';
 import { ADDED_WIRE } from './electrical.ts';
 import type { AnsweredAt, Ask, CircuitField, FindingField, NodeField, RunField } from './askTypes.ts';
 import type { DecideInput, Electrical, RankedWay } from './types.ts';
 
+/** Most of the ways out that are named. */
+const NAMED = 3;
+
+/** What several things lack, each once: of what they share, as a stick, a roll or a tool, one serves all. */
+const eachOnce = (lacks: readonly Lack[]): readonly Lack[] =>
+  lacks.filter(({ name, number }, at) =>
+    lacks.every(
+      (other, index) => other.name !== name || other.number < number || (other.number === number && index >= at),
+    ),
+  );
+
 /** What to order, line by line: how many, which, and what it takes. */
 export const orders = (lacks: readonly Lack[]): readonly Ask[] =>
-  lacks.map((lack) => ({ does: 'order', words: `Order ${orderInWords(lack)}`, at: { on: 'shelf', name: lack.name } }));
+  eachOnce(lacks).map((lack) => ({
+    does: 'order',
+    words: `Order ${orderInWords(lack)}`,
+    at: { on: 'shelf', name: lack.name },
+  }));
 
-const eachOnce = (lacks: readonly Lack[]): readonly Lack[] =>
-  lacks.filter((lack, at) => lacks.findIndex(({ name }) => name === lack.name) === at);
+/** What to order where each of several would do: the first line by line, each other in one line that says so. */
+function eitherOrder(each: readonly (readonly Lack[])[]): readonly Ask[] {
+  const wordsOf = (lacks: readonly Lack[]): string => eachOnce(lacks).map(orderInWords).join(' and ');
+  const [first = [], ...others] = each
+    .filter((lacks) => lacks.length > 0)
+    .filter((lacks, at, all) => all.findIndex((other) => wordsOf(other) === wordsOf(lacks)) === at)
+    .slice(0, NAMED);
+  return [
+    ...orders(first),
+    ...others.map((lacks): Ask => ({
+      does: 'order',
+      words: `Or order ${wordsOf(lacks)}`,
+      at: { on: 'shelf', name: lacks[0]?.name ?? '' },
+    })),
+  ];
+}
 
 /** Which field lifts a refusal of that rule, at this finding; none where no field does. */
 export const liftedAt = (ruleId: string, finding: Finding): AnsweredAt | undefined => LIFTED[ruleId]?.(finding);
@@ -96,8 +125,6 @@ const maker = (isLast: boolean): Ask => ({
 });
 /** The list with the maker at its end. */
 const thenMaker = (asks: readonly Ask[]): readonly Ask[] => [...asks, maker(asks.length > 0)];
-/** Most of the ways out that are named. */
-const NAMED = 3;
 
 /** What to do where no method may be used on a run: the nearest first, slack to be measured, else the maker. */
 export function asksWithoutMethod(ranked: readonly RankedMethod[], input: DecideInput): readonly Ask[] {
@@ -116,7 +143,11 @@ export function asksWithoutMethod(ranked: readonly RankedMethod[], input: Decide
           at: { on: 'finding', findingId: input.finding.id, field: 'slackMm' },
         },
       ];
-  return thenMaker([...measure, ...whatLifts(nearest, input).slice(0, NAMED)]);
+  return thenMaker([
+    ...measure,
+    ...orders(nearestByOrder(ranked)?.order ?? []),
+    ...whatLifts(nearest, input).slice(0, NAMED),
+  ]);
 }
 
 /** What to do where no way at a cavity is possible. */
@@ -126,7 +157,7 @@ export const asksWithoutWay = (
   input: DecideInput,
 ): readonly Ask[] =>
   thenMaker([
-    ...orders(eachOnce(ways.flatMap(({ lacks }) => lacks))),
+    ...eitherOrder(ways.map(({ lacks }) => lacks)),
     ...whatLifts(
       ways.map((way) => ({ ...way, name: nameOf(way) })),
       input,

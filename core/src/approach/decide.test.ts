@@ -151,10 +151,13 @@ describe('the cut, in figures', () => {
   });
 });
 
-it('no method is allowed: by hand, with the first refusal, and the choice of nobody', () => {
-  const plan = planned({ kind: 'parted', slackMm: 40 }, { circuits: [{ wire: wire(200) }] });
+test.each([
+  ['the first refusal', 300, 'No sealed butt holds 300 mm² on one side and 300 mm² on the other.'],
+  ['that of what can be ordered, where something can', 200, 'No heavy barrel holds 200 mm².'],
+])('no method is allowed: by hand, with %s, and the choice of nobody', (_, areaMm2, because) => {
+  const plan = planned({ kind: 'parted', slackMm: 40 }, { circuits: [{ wire: wire(areaMm2) }] });
   expect(plan.approach).toBe('byHand');
-  expect(plan.because.at(-1)).toBe(`No method is allowed here. ${plan.ranked[0]?.because}`);
+  expect(plan.because.at(-1)).toBe(`No method is allowed here. ${because}`);
   expect(plan.chosenBy).toBeUndefined();
 });
 

@@ -8,7 +8,7 @@ import {
   shareLeft,
   visibleLengthMm,
 } from '../damage/index.ts';
-import { rankMethods, type RankedMethod, type Site } from '../method/index.ts';
+import { nearestByOrder, rankMethods, type RankedMethod, type Site } from '../method/index.ts';
 import { chooseInsertWire, reachCostMm } from '../sizing/index.ts';
 import { figure } from '../units/index.ts';
 import { jacketDiameterMm } from '../wire/index.ts';
@@ -235,7 +235,10 @@ export function decide(input: DecideInput): Decision {
       ...base,
       approach: 'byHand',
       ways,
-      because: [copper.because, `No method is allowed here. ${ranked[0]?.because ?? ''}`],
+      because: [
+        copper.because,
+        `No method is allowed here. ${(nearestByOrder(ranked)?.method ?? ranked[0])?.because ?? ''}`,
+      ],
       ranked,
       covers,
       warnings,

@@ -122,6 +122,7 @@ describe('twelve wires under one ground stud', () => {
       others.flatMap(({ asks, warnings }) => [...asks.map(({ words }) => words), ...warnings]).join(' '),
     ).not.toMatch(/under one nut/);
     expect(plan.kit.lines.map(({ name, need }) => [name, need])).toContainEqual(['Ring M8, small', 12]);
+    expect([plan.kit.unanswered, plan.kit.ready]).toEqual([['1'], false]);
   });
   it('four are no stack', () =>
     expect(

@@ -1,3 +1,4 @@
+import { ceilTo } from '../units/index.ts';
 import { GENERIC_PARTS, kindOf } from './kinds.ts';
 import type { Catalogue, Part } from './types.ts';
 
@@ -37,6 +38,8 @@ export interface Lack {
   readonly number: number;
   /** What it takes: range, jacket, rating. Nothing for a tool. */
   readonly fits?: string | undefined;
+  /** Nothing that is listed will do: a part is meant that somebody has to look for. */
+  readonly isUnlisted?: boolean | undefined;
 }
 
 /** A part that has to be ordered. @param number how many */
@@ -46,6 +49,29 @@ export const lackOf = (part: Part, number = 1): Lack => ({
   fits: kindOf(part.kind).fits(part),
 });
 
+/** Heat that a part has to stand, as it is ordered: no less than the place, whole °C. */
+const ratedInWords = (placeC: number): string => `rated ${ceilTo(placeC)} °C or more`;
+
+/** A part like a listed one that stands more heat: none that is listed does. @param placeC ambient and own heating, °C */
+export const lackRated = (part: Part, placeC: number, number = 1): Lack => ({
+  name: part.name,
+  number,
+  fits: [kindOf(part.kind).fits(part), ratedInWords(placeC)].filter((words) => words !== '').join(', '),
+  isUnlisted: true,
+});
+
+/** A part of a size that is not listed. @param takes what it has to take, in words @param placeC ambient and own heating, °C */
+export const lackOfSize = (name: string, takes: string, placeC: number, number = 1): Lack => ({
+  name,
+  number,
+  fits: `${takes}, ${ratedInWords(placeC)}`,
+  isUnlisted: true,
+});
+
+/** A part by its id: as it is listed, else as it is known to exist. */
+export const partById = ({ parts }: Pick<Catalogue, 'parts'>, id: string): Part | undefined =>
+  parts.find((part) => part.id === id) ?? GENERIC_PARTS.find((part) => part.id === id);
+
 /** A tool, or a part that nobody has described, that has to be found or ordered. */
 export const lackNamed = (name: string): Lack => ({ name, number: 1 });
 
@@ -53,6 +79,6 @@ export const lackNamed = (name: string): Lack => ({ name, number: 1 });
 export const notOnShelf = (lacks: readonly Lack[]): string =>
   `Not on the shelf: ${lacks.map(({ name }) => name).join(', ')}. It can be ordered.`;
 
-/** "2 × Ring M6, middle: 1.04–2.63 mm², strip 7 mm". */
-export const orderInWords = ({ name, number, fits }: Lack): string =>
-  `${number} × ${name}${fits === undefined || fits === '' ? '' : `: ${fits}`}`;
+/** "2 × Ring M6, middle: 1.04–2.63 mm², strip 7 mm"; said too where nothing listed will do. */
+export const orderInWords = ({ name, number, fits, isUnlisted }: Lack): string =>
+  `${number} × ${name}${fits === undefined || fits === '' ? '' : `: ${fits}`}${isUnlisted ? ' (none that is listed will do)' : ''}`;

@@ -6,4 +6,15 @@ export { editCatalogue } from './edit.ts';
 export type { CatalogueEdit } from './edit.ts';
 export { fieldOf, fieldText, withField } from './fields.ts';
 export type { Lack } from './find.ts';
-export { findPart, findStanding, lackNamed, lackOf, mostOf, notOnShelf, orderInWords } from './find.ts';
+export {
+  findPart,
+  findStanding,
+  lackNamed,
+  lackOf,
+  lackOfSize,
+  lackRated,
+  mostOf,
+  notOnShelf,
+  orderInWords,
+  partById,
+} from './find.ts';

@@ -32,6 +32,27 @@ export type Seal =
   | { readonly kind: 'wrap'; readonly partId: string; readonly name: string; readonly lengthMm: number }
   | { readonly kind: 'none' };
 
+/** Something with a temperature limit, °C: a part, or the joint itself where no other part would stand more. */
+export interface Rated {
+  readonly name: string;
+  readonly ratedC: number;
+  readonly partId?: string | undefined;
+}
+/** A part's own limit. */
+export const ratedPart = ({
+  id,
+  name,
+  ratedC,
+}: {
+  readonly id: string;
+  readonly name: string;
+  readonly ratedC: number;
+}): Rated => ({
+  name,
+  ratedC,
+  partId: id,
+});
+
 /** One joint by one method, with every figure that is needed to make it. Lengths and diameters in mm. */
 export interface SizedJoint {
   readonly methodId: string;
@@ -53,7 +74,7 @@ export interface SizedJoint {
   readonly crimpAtMm?: number | undefined;
   readonly seal: Seal;
   /** Everything in it that has a temperature limit. */
-  readonly rated: readonly { readonly name: string; readonly ratedC: number }[];
+  readonly rated: readonly Rated[];
   readonly usesPartIds: readonly string[];
   readonly foldMissing: boolean;
 }

@@ -64,7 +64,7 @@ export interface Kit {
   /** From which stick or reel each piece comes, so that as little as possible is begun. */
   readonly cutGroups: readonly CutGroup[];
   readonly tools: readonly string[];
-  /** Numbers of circuits that have no answer yet: what they take is not counted. */
+  /** Numbers of circuits that have no answer yet: what they take is not counted, or may change with what is decided. */
   readonly unanswered: readonly string[];
   /** Everything is there, and nothing is left uncounted. */
   readonly ready: boolean;
@@ -88,7 +88,7 @@ function lineOf(part: Part | undefined, id: string, need: number, unit: string, 
 
 /**
  * Kit list and cut list for a whole job, counted together and held against the shelf.
- * @param unanswered numbers of circuits for which nothing could be counted
+ * @param unanswered numbers of circuits whose parts are not counted, or about which somebody has to decide first
  */
 export function kitFor(needs: readonly KitNeed[], catalogue: Catalogue, unanswered: readonly string[] = []): Kit {
   const known = new Map([...GENERIC_PARTS, ...catalogue.parts].map((part) => [part.id, part]));

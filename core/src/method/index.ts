@@ -9,6 +9,8 @@ export type {
   Site,
   Verdict,
 } from './types.ts';
+export { nearestByOrder, ordersThatLift } from './missing.ts';
+export { ratedWords } from './pick.ts';
 export { parkDistanceMm } from './park.ts';
 export { redoPerSideMm, spareOf } from './redo.ts';
 export { methodBook, switchableRuleIds } from './book.ts';

@@ -1,9 +1,13 @@
 import { moistureInWords } from '../harness/index.ts';
-import { figure } from '../units/index.ts';
+import { ceilTo, figure } from '../units/index.ts';
 import { jacketDiameterMm } from '../wire/index.ts';
 import { hasPlace } from './room.ts';
-import type { SizedJoint } from '../family/index.ts';
+import type { Rated, SizedJoint } from '../family/index.ts';
 import type { Site } from './types.ts';
+
+/** What is said of something that stands less heat than its place; the heat is rounded up, so that it is never told as one and the same. */
+export const ratedWords = ({ name, ratedC }: Pick<Rated, 'name' | 'ratedC'>, placeC: number): string =>
+  `${name} is rated ${ratedC} °C; ambient and own heating reach ${ceilTo(placeC)}.`;
 
 /** What of a place a part has to meet besides its size; lengths in mm. */
 export interface PlaceNeeds {
@@ -52,8 +56,7 @@ export function whyPassed(needs: PlaceNeeds, joint: SizedJoint, side: 'only' | '
   const { site, freeMm } = needs;
   const { seal } = joint;
   const under = joint.rated.find(({ ratedC }) => ratedC < site.placeC);
-  if (under)
-    return `${under.name} is rated ${under.ratedC} °C; ambient and own heating reach ${figure(site.placeC, 0)}.`;
+  if (under) return ratedWords(under, site.placeC);
   if (seal.kind === 'sleeve' && seal.cutMm > freeMm)
     return `${joint.partName} wants a sleeve of ${figure(seal.cutMm, 0)} mm, and only ${figure(freeMm, 0)} mm of wire is free to slide it on.`;
   if (seal.kind === 'sleeve' && !seal.adhesive && site.zone.moisture !== 'dry')

@@ -1,4 +1,4 @@
-import { lackNamed, TOOL_TASKS } from '../catalogue/index.ts';
+import { lackNamed, lackOfSize, TOOL_TASKS } from '../catalogue/index.ts';
 import { familyOf, METHODS, type AnyMethod, type SizedJoint } from '../family/index.ts';
 import { splicesFromSlack } from '../sizing/index.ts';
 import { figure } from '../units/index.ts';
@@ -73,6 +73,10 @@ function prepare(method: AnyMethod, site: Site, shelf: ReadyShelf, wanted: ToRan
   return build(2);
 }
 
+/** Splices that even a barrel with no lap needs here. */
+const leastSplices = ({ lead, twoRequired, lost, slackMm }: Site, { leavesWhole }: AnyMethod): 1 | 2 =>
+  lead || leavesWhole ? 1 : twoRequired ? 2 : splicesFromSlack(lost.toMm - lost.fromMm, slackMm, { kind: 'butt' });
+
 const SIZING_RULES: Record<Failure['lacks'], string> = {
   barrel: 'size.noPartHolds',
   sleeve: 'sleeve.none',
@@ -125,6 +129,9 @@ function caseOf(
           because: sized.because,
           source: BARRED_FROM[sized.lacks],
           overridable: false,
+          orders: sized.wanted && [
+            lackOfSize(sized.wanted.name, sized.wanted.takes, site.placeC, leastSplices(site, method)),
+          ],
         },
       ],
     };
@@ -210,6 +217,7 @@ function rank({ prepared, site, wanted }: ToRank, shelf: ReadyShelf): RankedMeth
           overridable: rule.overridable,
           allowedIf: rule.allowedIf,
           isOfWire: rule.isOfWire,
+          orders: rule.orders?.(where),
         },
       ];
     });

@@ -116,6 +116,8 @@ export interface RuleHit {
   readonly allowedIf?: string | undefined;
   /** The wire itself is what bars it. */
   readonly isOfWire?: boolean | undefined;
+  /** Parts of another rating or size with which the refusal would fall, where none that is listed will do. */
+  readonly orders?: readonly Lack[] | undefined;
 }
 
 /** A rule that bars, warns or requires. Says nothing where it does not apply. */
@@ -130,6 +132,8 @@ export interface Rule {
   readonly isOfWire?: boolean;
   /** The sentence, figures filled in, where the rule applies. */
   readonly speaks: (where: MethodCase) => string | undefined;
+  /** Where it speaks: the parts with which it would not. */
+  readonly orders?: (where: MethodCase) => readonly Lack[];
 }
 
 /** A rule that orders the allowed: the lower penalty goes first; rules are compared in their order. */

@@ -43,7 +43,7 @@ export function decideAll(job: Job, index: JobIndex, memory: Warm): Decided[] {
   const all = (ways?: ReadonlyMap<string, Way>): Decided[] =>
     [...lines.values()].flatMap((line) => decideWire(line, job, index, memory, ways));
   const each = all();
-  const ways = waysOfPieces(each, job.choices);
+  const ways = waysOfPieces(each, job);
   const byId = new Map((ways.size > 0 ? all(ways) : each).map((one) => [one.finding.id, one]));
   return job.findings.flatMap((finding): Decided[] => {
     const one = byId.get(finding.id);

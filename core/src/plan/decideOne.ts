@@ -4,6 +4,8 @@ import {
   runFacts,
   withShield,
   type DecideInput,
+  type Decision,
+  type Held,
   type RunFacts,
   type WorkShare,
 } from '../approach/index.ts';
@@ -14,16 +16,8 @@ import type { LaidOut } from '../layout/index.ts';
 import { readyShelf, type ReadyShelf } from '../method/index.ts';
 import type { Practice } from '../practice/index.ts';
 import { mateOf, type Job, type JobIndex } from '../job/index.ts';
+import { begunBeside, isAsBegun, onlyTaken, stillThere } from './begun.ts';
 import type { Decided } from './types.ts';
-
-/** Parts that begun work has taken count as there for it. */
-const stillThere = (catalogue: Catalogue, partIds: readonly string[]): Catalogue => ({
-  ...catalogue,
-  parts: catalogue.parts.map((part) =>
-    partIds.includes(part.id) && part.quantity < TAKEN ? { ...part, quantity: TAKEN } : part,
-  ),
-});
-const TAKEN = 2;
 
 /** What deciding remembers between plans of one practice and shelf: the shelf made ready, and what the circuits of each run share. */
 export interface Warm {
@@ -56,6 +50,12 @@ function factsOf(run: Run, index: JobIndex, memory: Warm): RunFacts {
   return facts;
 }
 
+/** Begun work goes on with the parts it was begun with; only where that is no longer possible anything on the shelf may serve. */
+function asItWasBegun(held: Held, shop: Catalogue, decideWith: (catalogue: Catalogue) => Decision): Decision {
+  const same = decideWith(onlyTaken(shop, held));
+  return isAsBegun(same, held) ? same : decideWith(stillThere(shop, held));
+}
+
 /** Decides about one finding; nothing when its circuit or run is not there. */
 export function decideOne(
   finding: Finding,
@@ -70,7 +70,6 @@ export function decideOne(
   if (!circuit || !run) return undefined;
   const { practice } = memory;
   const held = job.held?.find((one) => one.findingId === finding.id);
-  const catalogue = held ? stillThere(memory.catalogue, held.partIds) : memory.catalogue;
   const others = circuit.runIds.filter((id) => id !== run.id).flatMap((id) => index.runs.get(id) ?? []);
   // What is made past an end of the run stays there, whatever has become of the place since.
   const isMadePast = job.pins.some((pin) => pin.findingId === finding.id && pin.runId !== undefined);
@@ -90,8 +89,8 @@ export function decideOne(
     siblings: index.onCircuit.get(circuit.id) ?? [],
     foundAt: (nodeId) => index.foundAt.get(nodeId) ?? [],
     practice,
-    catalogue,
-    shelf: held ? readyShelf(catalogue, practice) : memory.shelf,
+    catalogue: memory.catalogue,
+    shelf: memory.shelf,
     gate: job.gate,
     circuitsAt: (nodeId) => index.atNode.get(nodeId) ?? [],
     mappings: job.mappings ?? [],
@@ -105,11 +104,20 @@ export function decideOne(
     runFacts: factsOf(run, index, memory),
     elsewhere: others.map((other) => ({ where: other.name, facts: factsOf(other, index, memory) })),
   };
+  const shield = shieldJoinedHere(finding, circuit, index, practice);
+  const decideWith = (catalogue: Catalogue, shelf = readyShelf(catalogue, practice)): Decision =>
+    withShield(decide({ ...input, catalogue, shelf }), shield, shelf);
+  const beside = held ? undefined : begunBeside(finding, job, index, memory.catalogue);
+  const decision = held
+    ? asItWasBegun(held, memory.catalogue, decideWith)
+    : beside
+      ? decideWith(onlyTaken(memory.catalogue, beside))
+      : decideWith(memory.catalogue, memory.shelf);
   return {
     finding,
     circuit,
     share,
-    decision: withShield(decide(input), shieldJoinedHere(finding, circuit, index, practice), input.shelf),
+    decision,
     ...(needsTwo === undefined ? {} : { needsTwo }),
   };
 }

@@ -10,6 +10,7 @@ export type { Warm } from './decideOne.ts';
 export { memories } from './remembered.ts';
 export { allMakes, makesOf } from './makes.ts';
 export type { Make } from './makes.ts';
+export { heldBy, partsTaken } from './begun.ts';
 export { asLaid } from './grow.ts';
 export { redoCost } from './redo.ts';
 export type { RedoCost } from './redo.ts';

@@ -104,8 +104,9 @@ function needsOf(plan: FindingPlan, numberOf: (circuitId: string) => string): Ki
 }
 
 /** What it takes cannot be counted yet: no way is possible, a procedure is not named, or a terminal, seal or piece has no name. */
-const hasNoAnswer = ({ approach, cavity, ways }: FindingPlan): boolean =>
+const hasNoAnswer = ({ approach, cavity, ways, asks }: FindingPlan): boolean =>
   approach === 'byHand' ||
+  asks.some(({ holdsKit }) => holdsKit === true) ||
   approach === 'stopped' ||
   cavity?.work.unknown !== undefined ||
   cavity?.work.cable?.isUncounted === true ||

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import type { Router } from 'express';
 import Joi from 'joi';
 import type { EntityManager } from 'typeorm';
-import { redoCost, rule, type FindingPlan, type Plan, type ReadingValue } from '@mendum/core';
+import { heldBy, redoCost, rule, type Plan, type ReadingValue } from '@mendum/core';
 import { readingValueSchema } from '@mendum/core/interchange';
 import { PinEntity, ReadingEntity, RedoEntity, TickEntity } from '../db/entities.ts';
 import type { Database } from '../db/open.ts';
@@ -26,36 +26,11 @@ function findMade(plan: Plan, spliceId: string) {
   throw new AppError('NO_SUCH_SPLICE', `There is no splice "${spliceId}" in the plan.`);
 }
 
-/** Parts that a finding's plan takes from the shelf. */
-const partsOfPlan = (finding: FindingPlan): string[] => [
-  ...new Set([
-    ...finding.splices.flatMap((splice) => [...splice.joint.usesPartIds, ...(splice.shield?.joint.usesPartIds ?? [])]),
-    ...(finding.cavity ? [...finding.cavity.work.partIds, ...finding.cavity.work.sharedPartIds] : []),
-    ...finding.covers.flatMap((cover) =>
-      cover.coverId === finding.cover?.coverId && cover.partId !== undefined ? [cover.partId] : [],
-    ),
-  ]),
-];
-
 /** Work has begun on a finding: its splices stay where they are and what they are, whatever is found, bought or decided later. */
 async function pinFinding(manager: EntityManager, stored: StoredJob, plan: Plan, findingId: string): Promise<void> {
   const finding = plan.findings.find((one) => one.findingId === findingId);
   if (!finding || stored.job.held?.some((one) => one.findingId === findingId)) return;
-  const use = finding.cover?.coverId ?? finding.splices[0]?.methodId;
-  await hold(
-    manager,
-    stored.row.id,
-    findingId,
-    {
-      findingId,
-      way: finding.approach,
-      ...(use === undefined ? {} : { use }),
-      partIds: partsOfPlan(finding),
-      ...(finding.takes.length > 0 ? { takes: finding.takes } : {}),
-      otherColours: stored.row.layout.otherColours ?? false,
-    },
-    plan,
-  );
+  await hold(manager, stored.row.id, findingId, heldBy(finding, stored.row.layout.otherColours ?? false), plan);
   for (const splice of finding.splices) {
     await manager.upsert(
       PinEntity,

@@ -91,7 +91,7 @@ function toolFor(
 const TERMINALS = new WeakMap<Catalogue['parts'], readonly TerminalPart[]>();
 
 /** Every terminal that is there, listed, or known to exist; what a shop lists stands for the usual one of its id. */
-function terminalsOf({ parts }: Catalogue): readonly TerminalPart[] {
+export function terminalsOf({ parts }: Catalogue): readonly TerminalPart[] {
   const known = TERMINALS.get(parts);
   if (known) return known;
   const listed = new Set(parts.map(({ id }) => id));

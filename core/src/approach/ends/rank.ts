@@ -1,9 +1,11 @@
+import { lackOfSize } from '../../catalogue/index.ts';
 import { terminalInWords, type EndUse, type TerminalFamily } from '../../harness/index.ts';
 import { deciding, equalTo, ONLY_ONE, statusOf, type MethodStatus, type RuleHit } from '../../method/index.ts';
+import { partOfSize } from '../../family/index.ts';
 import { bodyOf, formOf, FORMS } from '../../terminal/index.ts';
 import { figure } from '../../units/index.ts';
 import { hit } from '../hits.ts';
-import { casesOf, familiesFor } from './candidates.ts';
+import { casesOf, familiesFor, terminalsOf } from './candidates.ts';
 import { compareEnds, whyBefore } from './order.ts';
 import { hitsOf } from './rules.ts';
 import type { EndCase, EndSite, RankedEnd } from './types.ts';
@@ -62,18 +64,24 @@ const refused = (id: string, name: string, family: TerminalFamily | undefined, w
 });
 
 /** A family of which no part takes the wire. */
-function noneHolds(family: TerminalFamily, { wire }: EndSite): RankedEnd {
+function noneHolds(family: TerminalFamily, { wire, placeC, catalogue }: EndSite): RankedEnd {
   const words = terminalInWords(family);
-  const jacket = formOf(family).form === 'housing' ? ` with a jacket of ${figure(wire.jacketMm)} mm` : '';
+  const jacketMm = formOf(family).form === 'housing' ? figure(wire.jacketMm) : undefined;
+  const jacket = jacketMm === undefined ? '' : ` with a jacket of ${jacketMm} mm`;
+  const name = `${words.charAt(0).toUpperCase()}${words.slice(1)}`;
+  const ranges = terminalsOf(catalogue).flatMap((part) => (part.family === family ? [part.range] : []));
+  const wanted = partOfSize(name, ranges, [wire.areaMm2], jacketMm === undefined ? '' : `, jacket ${jacketMm} mm`);
   return refused(
     family,
-    `${words.charAt(0).toUpperCase()}${words.slice(1)}`,
+    name,
     family,
     hit(
       'size.noPartHolds',
       'refuse',
       `No ${words} holds ${figure(wire.areaMm2, 3)} mm²${jacket}.`,
       'stamped on the part, else usual: copper range, 2 % at both limits',
+      undefined,
+      wanted && [lackOfSize(wanted.name, wanted.takes, placeC)],
     ),
   );
 }

@@ -1,4 +1,12 @@
-import { studOf, isStill, isVibrating, moistureInWords, vibrationInWords } from '../../harness/index.ts';
+import { lackOfSize, type Lack } from '../../catalogue/index.ts';
+import {
+  studOf,
+  isStill,
+  isVibrating,
+  moistureInWords,
+  terminalInWords,
+  vibrationInWords,
+} from '../../harness/index.ts';
 import { lapsed, type RuleHit, type Source, type Verdict } from '../../method/index.ts';
 import { colourDisagreement } from '../../stock/index.ts';
 import { bodyOf } from '../../terminal/index.ts';
@@ -14,8 +22,11 @@ export interface EndRule {
   readonly source: Source;
   readonly allowedIf?: string;
   readonly speaks: (where: EndCase) => string | undefined;
+  /** Where it speaks: the part with which it would not. */
+  readonly orders?: (where: EndCase) => readonly Lack[];
 }
 
+const capital = (words: string): string => `${words.charAt(0).toUpperCase()}${words.slice(1)}`;
 const isSoldered = ({ attach }: EndCase): boolean => attach === 'solder';
 /** Terminals that one nut keeps tight. */
 const MOST_UNDER_A_NUT = 4;
@@ -64,6 +75,13 @@ export const END_RULES: readonly EndRule[] = [
       part.ratedA !== undefined && site.loadA !== undefined && site.loadA > part.ratedA + 1e-9
         ? `${part.name} carries ${figure(part.ratedA, 1)} A; the load is ${figure(site.loadA, 1)}.`
         : undefined,
+    orders: ({ part, site: { loadA = 0, placeC, wire } }) => [
+      lackOfSize(
+        capital(terminalInWords(part.family)),
+        `${figure(wire.areaMm2, 3)} mm², ${figure(loadA, 1)} A or more`,
+        placeC,
+      ),
+    ],
   },
   {
     id: 'end.sealMissing',
@@ -79,6 +97,8 @@ export const END_RULES: readonly EndRule[] = [
         ? `No wire seal takes a jacket of ${jacket} mm.`
         : `The place ${moistureInWords(site.zone)}, and no adhesive sleeve passes the barrel and grips the ${jacket} mm jacket.`;
     },
+    orders: ({ form, site: { wire, placeC } }) =>
+      form.sealing === 'wireSeal' ? [lackOfSize('Wire seal', `jacket ${figure(wire.jacketMm)} mm`, placeC)] : [],
   },
   {
     id: 'end.soldered',
@@ -261,7 +281,9 @@ export const hitsOf = (where: EndCase): readonly RuleHit[] => [
   ...END_RULES.flatMap((rule): RuleHit[] => {
     if (where.site.practice.off.includes(rule.id)) return [];
     const because = rule.speaks(where);
-    return because === undefined ? [] : [hit(rule.id, rule.verdict, because, rule.source, rule.allowedIf)];
+    return because === undefined
+      ? []
+      : [hit(rule.id, rule.verdict, because, rule.source, rule.allowedIf, rule.orders?.(where))];
   }),
   ...ratedHits([where.part, ...(where.sealPart ? [where.sealPart] : [])], where.site.placeC),
   ...(where.lacks.length > 0 ? [shelfHit(...where.lacks)] : []),

@@ -1,10 +1,11 @@
 import { notOnShelf } from '../../catalogue/index.ts';
 import { branchesOf, type Finding } from '../../damage/index.ts';
 import type { Cavity } from '../../harness/index.ts';
+import { asksWithoutWay } from '../asks.ts';
 import type { DecideInput, Decision, RankedWay } from '../types.ts';
 import { finish, type Undecided } from './finish.ts';
 import { terminalFor } from './terminal.ts';
-import { ACT_MINUTES, cavityWork, WAY_WORDS } from './work.ts';
+import { ACT_MINUTES, cavityWork, unfit, WAY_WORDS } from './work.ts';
 
 /** A circuit added at a free cavity: a terminated lead goes in and the plug comes out; no wire is cut. */
 export function fillCavity(input: DecideInput, finding: Finding, at: Cavity, base: Undecided): Decision {
@@ -13,17 +14,28 @@ export function fillCavity(input: DecideInput, finding: Finding, at: Cavity, bas
   const fit = terminalFor(input, wire, node, at.cavity, base.electrical);
   const where = `${node?.name ?? at.nodeId}, cavity ${at.cavity}`;
   const misfit = fit.unknown !== undefined && fit.family !== undefined;
+  const cost = {
+    splices: 0,
+    minutes: ACT_MINUTES.crimpTerminal,
+    wireMm: 0,
+    parts: [fit.terminal?.partName, fit.terminal?.seal?.name].filter((name) => name !== undefined),
+  };
+  if (fit.refused) {
+    const way = unfit('fillCavity', fit.refused, cost);
+    return {
+      ...base,
+      approach: 'byHand',
+      ways: [way],
+      because: [way.because],
+      asks: asksWithoutWay([way], () => WAY_WORDS.fillCavity, input),
+    };
+  }
   const way: RankedWay = {
     way: 'fillCavity',
     status: misfit || fit.lacks.length > 0 ? 'shelf' : 'allowed',
     ruleId: 'way.fillCavity',
     lacks: fit.lacks,
-    cost: {
-      splices: 0,
-      minutes: ACT_MINUTES.crimpTerminal,
-      wireMm: 0,
-      parts: [fit.terminal?.partName, fit.terminal?.seal?.name].filter((name) => name !== undefined),
-    },
+    cost,
     because:
       fit.unknown ??
       (fit.lacks.length > 0

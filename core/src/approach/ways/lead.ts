@@ -1,6 +1,6 @@
 import { shortByMm, type Stretch } from '../../damage/index.ts';
 import type { Cavity, HarnessNode } from '../../harness/index.ts';
-import { deciding, rankMethods, type RankedMethod, type Site } from '../../method/index.ts';
+import { deciding, nearestByOrder, rankMethods, type RankedMethod, type Site } from '../../method/index.ts';
 import { methodById } from '../../family/index.ts';
 import { chooseInsertWire, type InsertWireChoice } from '../../sizing/index.ts';
 import { notOnShelf } from '../../catalogue/index.ts';
@@ -88,6 +88,20 @@ export const SPLICE_MINUTES = 5;
 
 export const NO_ROOM = 'No splice finds a legal place on this run beyond the connector.';
 
+/** What bars a lead's splice, and what would have to be ordered for splice and terminal; nothing where ordering does not help. */
+function standing({ method, ranked }: Lead, fit: TerminalFit) {
+  const near = method ? undefined : nearestByOrder(ranked);
+  const forSplice = method ? (method.status === 'shelf' ? method.lacks : []) : (near?.order ?? []);
+  const forEnd = fit.refused ? (fit.refused.orders ?? []) : fit.lacks;
+  const misfit = fit.unknown !== undefined && fit.family !== undefined;
+  const endHelps = forEnd.length > 0 || (fit.refused === undefined && (method !== undefined || !misfit));
+  return {
+    bar: deciding((near?.method ?? ranked[0])?.hits ?? []),
+    lacks: (method ?? near) !== undefined && endHelps ? [...forEnd, ...forSplice] : [],
+    misfit,
+  };
+}
+
 /** A relead judged: new terminal, new lead, one splice. */
 function releadWay(input: DecideInput, lead: Lead, fit: TerminalFit): RankedWay {
   const parts = [fit.terminal?.partName, fit.terminal?.seal?.name, lead.method?.joints[0]?.partName].filter(
@@ -100,19 +114,19 @@ function releadWay(input: DecideInput, lead: Lead, fit: TerminalFit): RankedWay 
     wireMm: Math.round(lead.lost.toMm - lead.lost.fromMm + input.practice.figures.clearMm.connector),
     parts,
   };
+  const { bar, lacks, misfit } = standing(lead, fit);
   if (!lead.method)
     return {
       way: 'relead',
       status: 'refused',
-      because: lead.ranked[0]?.because ?? NO_ROOM,
-      ruleId: deciding(lead.ranked[0]?.hits ?? [])?.ruleId ?? 'place.noRoom',
-      allowedIf: 'a splice found a legal place on the run',
+      because: bar?.because ?? NO_ROOM,
+      ruleId: bar?.ruleId ?? 'place.noRoom',
+      allowedIf:
+        bar === undefined || bar.ruleId === 'place.noRoom' ? 'a splice found a legal place on the run' : bar.allowedIf,
       cost,
-      lacks: [],
+      lacks,
     };
-  if (fit.refused !== undefined) return unfit('relead', fit.refused, cost);
-  const lacks = [...fit.lacks, ...(lead.method.status === 'shelf' ? lead.method.lacks : [])];
-  const misfit = fit.unknown !== undefined && fit.family !== undefined;
+  if (fit.refused !== undefined) return unfit('relead', { ...fit.refused, orders: lacks }, cost);
   const status = lacks.length > 0 || misfit ? 'shelf' : 'allowed';
   return {
     way: 'relead',

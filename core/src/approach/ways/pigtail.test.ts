@@ -180,7 +180,7 @@ describe('a pigtail that will not do', () => {
       because: `No known pigtail will do: ${fits}. Pigtail a: 4 mm² in cavity 2, and circuit 2 has 6.`,
       allowedIf: 'that wire had 6 mm²',
       cost: { splices: 3, minutes: 15, wireMm: 0, parts: ['pigtail'] },
-      lacks: [{ name: 'Pigtail for X2', number: 1, fits }],
+      lacks: [{ name: 'Pigtail for X2', number: 1, fits, isUnlisted: true }],
     });
     expect([warnings, passed, asks]).toEqual([[], [], []]);
   });

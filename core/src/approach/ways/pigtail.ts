@@ -152,7 +152,12 @@ function wanted(node: HarnessNode, wires: readonly OldWire[]): Lack {
     wiresWanted(wires),
     `for ${figure(Math.ceil(hottest), 0)} °C`,
   ];
-  return { name: `Pigtail for ${node.name}`, number: 1, fits: fits.filter((words) => words !== '').join(', ') };
+  return {
+    name: `Pigtail for ${node.name}`,
+    number: 1,
+    fits: fits.filter((words) => words !== '').join(', '),
+    isUnlisted: true,
+  };
 }
 
 /** A pigtail judged: it fits by family, keying and cavities, and wire by wire by copper and heat; one splice for every wire. */

@@ -198,7 +198,7 @@ describe('a new terminal on its tail', () => {
       status: 'shelf',
       ruleId: 'way.terminalUnknown',
       because: 'Which?',
-      lacks: [],
+      lacks,
       cost: { splices: 0, minutes: 6, wireMm: 7, parts: ['T'] },
     });
     expect(way({ fit: { lacks } }).way).toMatchObject({ status: 'shelf', ruleId: 'shelf.part', lacks });

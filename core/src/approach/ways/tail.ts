@@ -55,7 +55,7 @@ function terminalWay(share: WorkShare, fit: TerminalFit, stripMm: number, lost: 
       ruleId: 'way.terminalUnknown',
       because: fit.unknown,
       cost,
-      lacks: [],
+      lacks: fit.lacks,
     };
   if (fit.lacks.length > 0)
     return {

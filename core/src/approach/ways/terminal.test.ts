@@ -167,6 +167,14 @@ describe('a terminal that nothing can be', () => {
       ruleId: 'rated.under',
       because: '2.8 mm terminal is rated 30 °C; ambient and own heating reach 126.',
       allowedIf: 'the place stayed cooler, or a part rated for it were available',
+      orders: [
+        {
+          name: '2.8 mm terminal',
+          number: 1,
+          fits: '0.5–2.5 mm², strip 5 mm, jacket 1.4–3.4 mm, rated 126 °C or more',
+          isUnlisted: true,
+        },
+      ],
     });
     expect([unknown, terminal?.partId]).toEqual([undefined, 'terminal-2.8']);
   });

@@ -7,6 +7,7 @@ import {
 } from '../../harness/index.ts';
 import { isAtCavity } from '../../damage/index.ts';
 import type { Lack, Tool } from '../../catalogue/index.ts';
+import { ordersThatLift, type RuleHit } from '../../method/index.ts';
 import { nestFor, nestInWords, toolAndNest } from '../../sizing/index.ts';
 import { bodyOf, formOf } from '../../terminal/index.ts';
 import type { TerminalPart } from '../../stock/index.ts';
@@ -30,8 +31,7 @@ export interface TerminalFit {
   /** What nobody has noted or nothing can mend. */
   readonly unknown?: string | undefined;
   /** Why the best there is may not be used here, by which rule, and what would lift it. */
-  readonly refused?:
-    { readonly ruleId: string; readonly because: string; readonly allowedIf?: string | undefined } | undefined;
+  readonly refused?: Pick<RuleHit, 'ruleId' | 'because' | 'allowedIf' | 'orders'> | undefined;
   /** What is to be watched at it. */
   readonly warnings: readonly string[];
   /** What somebody has to decide about the place itself. */
@@ -111,7 +111,7 @@ function stackAsks(
   if (words === undefined || nodeId === undefined) return [];
   const first = foundAt(nodeId).find((one) => isAtCavity(one) && one.at.cavity === cavity);
   if (first && first.id !== finding.id) return [];
-  return [{ does: 'decide', words, at: { on: 'fitting', nodeId, cavity } }];
+  return [{ does: 'decide', words, at: { on: 'fitting', nodeId, cavity }, holdsKit: true }];
 }
 
 /**
@@ -151,7 +151,13 @@ export function terminalFor(
   const nothing = { family, toolNames: [], lacks: [], warnings: [], ranked };
   if (!best?.part) {
     const words = family === undefined ? 'terminal' : terminalInWords(family);
-    return { ...nothing, unknown: best?.because ?? `No ${words} holds ${figure(facts.areaMm2, 3)} mm².` };
+    // Of several families that none is listed of, the one that can be ordered speaks.
+    const near = ranked.find((one) => ordersThatLift(one).length > 0) ?? best;
+    return {
+      ...nothing,
+      unknown: near?.because ?? `No ${words} holds ${figure(facts.areaMm2, 3)} mm².`,
+      lacks: near ? ordersThatLift(near) : [],
+    };
   }
   const bar = best.hits.find(({ verdict }) => verdict === 'refuse');
   return {
@@ -159,7 +165,7 @@ export function terminalFor(
     terminal: fitted(best, best.part, facts),
     asks: stackAsks(input, best, node?.id, cavity),
     toolNames: best.toolNames,
-    lacks: best.lacks,
+    lacks: bar?.ruleId === 'end.sealMissing' ? ordersThatLift(best) : best.lacks,
     warnings: [
       ...best.hits
         .filter(({ verdict, ruleId }) => verdict === 'warn' && ruleId !== STACK)
@@ -169,7 +175,9 @@ export function terminalFor(
         : []),
     ],
     ...(bar && bar.ruleId !== 'end.sealMissing'
-      ? { refused: { ruleId: bar.ruleId, because: bar.because, allowedIf: bar.allowedIf } }
+      ? {
+          refused: { ruleId: bar.ruleId, because: bar.because, allowedIf: bar.allowedIf, orders: ordersThatLift(best) },
+        }
       : {}),
     unknown: bar?.ruleId === 'end.sealMissing' ? bar.because : undefined,
   };

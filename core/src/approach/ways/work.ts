@@ -120,10 +120,8 @@ export function cavityWork({
 }
 
 /** A way refused because the best terminal there is may not be used at the place. */
-export const unfit = (way: Way, refused: NonNullable<TerminalFit['refused']>, cost: RankedWay['cost']): RankedWay => ({
-  way,
-  status: 'refused',
-  ...refused,
-  cost,
-  lacks: [],
-});
+export const unfit = (
+  way: Way,
+  { ruleId, because, allowedIf, orders = [] }: NonNullable<TerminalFit['refused']>,
+  cost: RankedWay['cost'],
+): RankedWay => ({ way, status: 'refused', ruleId, because, allowedIf, cost, lacks: orders });

@@ -1,9 +1,9 @@
 import { crimpPointMm, stripClosedBarrelMm, sumAreaMm2 } from '../../sizing/index.ts';
 import { ofKind, rangeInWords, type PartKind } from '../../stock/index.ts';
 import { figure } from '../../units/index.ts';
-import type { SizedJoint } from '../joint.ts';
+import { ratedPart, type SizedJoint } from '../joint.ts';
 import { eachSized, sealedJoints } from '../seal/sealing.ts';
-import type { Sizing, SizingRequest } from '../sizing.ts';
+import { partOfSize, type Sizing, type SizingRequest } from '../sizing.ts';
 import { method, type Method } from '../types.ts';
 import { buttFits, type ButtFit } from './fit.ts';
 import { PLAIN_BUTT, SEALED_BUTT, type ButtPart } from './parts.ts';
@@ -35,7 +35,7 @@ function bareJoint(methodId: string, request: SizingRequest, fit: ButtFit): Size
     bodyDiameterMm: part.crimpedDiameterMm,
     crimpAtMm: crimpPointMm(part.barrelLengthMm),
     seal: { kind: 'builtIn' },
-    rated: [{ name: part.name, ratedC: part.ratedC }],
+    rated: [ratedPart(part)],
     usesPartIds: [part.id],
     foldMissing: fit.foldMissing,
   };
@@ -59,6 +59,12 @@ export function sizeButt<P extends ButtPart>(methodId: string, kind: PartKind<P>
       ok: false,
       lacks: 'barrel',
       because: `No ${kind.words} holds ${figure(left, 3)} mm² on one side and ${figure(right, 3)} mm² on the other.`,
+      wanted: partOfSize(
+        kind.words,
+        ofKind(request.parts, kind).map(({ range }) => range),
+        [left, right],
+        ' an end',
+      ),
     };
   }
   return { ok: true, joints: fits.map((fit) => bareJoint(methodId, request, fit)) };

@@ -1,6 +1,7 @@
 import { crimpPointMm, stripClosedBarrelMm, sumAreaMm2 } from '../../sizing/index.ts';
 import { ofKind, rangeInWords } from '../../stock/index.ts';
 import { figure } from '../../units/index.ts';
+import { ratedPart } from '../joint.ts';
 import type { Sizing } from '../sizing.ts';
 import { method } from '../types.ts';
 import { sealedButt } from './butt.ts';
@@ -61,7 +62,7 @@ export const stepDown = method({
         bodyDiameterMm: part.crimpedDiameterMm,
         crimpAtMm: crimpPointMm(part.barrelLengthMm),
         seal: { kind: 'builtIn' },
-        rated: [{ name: part.name, ratedC: part.ratedC }],
+        rated: [ratedPart(part)],
         usesPartIds: [part.id],
         foldMissing: false,
         sides: `the ${smallSide} end is the small one`,

@@ -1,6 +1,7 @@
 import { sumAreaMm2, totalFits } from '../../sizing/index.ts';
 import { ofKind, rangeInWords } from '../../stock/index.ts';
 import { figure } from '../../units/index.ts';
+import { ratedPart } from '../joint.ts';
 import { method } from '../types.ts';
 import { CAP } from './parts.ts';
 
@@ -38,7 +39,7 @@ export const cap = method({
         bodyDiameterMm: part.diameterMm,
         crimpAtMm: part.depthMm / 2,
         seal: { kind: 'none' },
-        rated: [{ name: part.name, ratedC: part.ratedC }],
+        rated: [ratedPart(part)],
         usesPartIds: [part.id],
         foldMissing: false,
         sides: 'all wires from one side, parallel',

@@ -1,7 +1,9 @@
 import { byPreference, crimpPointMm, holds, stripClosedBarrelMm, sumAreaMm2 } from '../../sizing/index.ts';
 import { ofKind, rangeInWords } from '../../stock/index.ts';
 import { figure } from '../../units/index.ts';
+import { ratedPart } from '../joint.ts';
 import { eachSized, sealedJoints } from '../seal/sealing.ts';
+import { partOfSize } from '../sizing.ts';
 import type { Method } from '../types.ts';
 import { HEAVY_BUTT } from './parts.ts';
 
@@ -38,7 +40,17 @@ const heavyButt = <Id extends string>(
           lengthMm: part.barrelLengthMm,
         })),
       );
-    const none = { ok: false, lacks: 'barrel', because: `No heavy barrel holds ${words} mm².` } as const;
+    const none = {
+      ok: false,
+      lacks: 'barrel',
+      because: `No heavy barrel holds ${words} mm².`,
+      wanted: partOfSize(
+        HEAVY_BUTT.words,
+        ofKind(request.parts, HEAVY_BUTT).map(({ range }) => range),
+        ends,
+        ' an end',
+      ),
+    } as const;
     return eachSized(parts, none, (part) => {
       const end = { stripMm: stripClosedBarrelMm(part.barrelLengthMm, false), folded: false };
       const bare = { lengthMm: part.barrelLengthMm, diameterMm: part.crimpedDiameterMm };
@@ -53,7 +65,7 @@ const heavyButt = <Id extends string>(
         right: end,
         jointLengthMm: part.barrelLengthMm,
         crimpAtMm: crimpPointMm(part.barrelLengthMm),
-        rated: [{ name: part.name, ratedC: part.ratedC }],
+        rated: [ratedPart(part)],
         usesPartIds: [part.id],
         foldMissing: false,
       });

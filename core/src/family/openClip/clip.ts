@@ -1,7 +1,9 @@
 import { balanceSides, sumAreaMm2, totalFits, type JointWires } from '../../sizing/index.ts';
 import { ofKind, rangeInWords, type PartKind } from '../../stock/index.ts';
 import { figure } from '../../units/index.ts';
+import { ratedPart } from '../joint.ts';
 import { eachSized, sealedJoints } from '../seal/sealing.ts';
+import { partOfSize } from '../sizing.ts';
 import type { Method } from '../types.ts';
 import { CLIP, MULTI_CLIP, sizeOfClip, type ClipPart } from './parts.ts';
 
@@ -47,7 +49,17 @@ const clip = <Id extends string>(
     const left = sumAreaMm2(wires.left);
     const right = sumAreaMm2(wires.right);
     const total = `${figure(left, 3)} + ${figure(right, 3)} = ${figure(left + right, 3)} mm²`;
-    const none = { ok: false, lacks: 'barrel', because: `No ${of.none} holds ${total}.` } as const;
+    const none = {
+      ok: false,
+      lacks: 'barrel',
+      because: `No ${of.none} holds ${total}.`,
+      wanted: partOfSize(
+        of.none,
+        ofKind(request.parts, of.kind).map(({ totalRange }) => totalRange),
+        [left + right],
+        ' in all',
+      ),
+    } as const;
     return eachSized(totalFits(ofKind(request.parts, of.kind), left + right, sizeOfClip), none, (part) =>
       sealedJoints(
         seal,
@@ -65,7 +77,7 @@ const clip = <Id extends string>(
           jointLengthMm: part.lapMm,
           crimpAtMm: part.barrelLengthMm / 2,
           sides: sidesInWords(wires),
-          rated: [{ name: part.name, ratedC: part.ratedC }],
+          rated: [ratedPart(part)],
           usesPartIds: [part.id],
           foldMissing: false,
         },

@@ -1,6 +1,7 @@
 import { sumAreaMm2, totalFits } from '../../sizing/index.ts';
 import { ofKind, rangeInWords } from '../../stock/index.ts';
 import { figure } from '../../units/index.ts';
+import { ratedPart } from '../joint.ts';
 import { eachSized, sealedJoints } from '../seal/sealing.ts';
 import type { Method } from '../types.ts';
 import { CANNOT_REJOIN, mainAndTaps } from '../window.ts';
@@ -49,7 +50,7 @@ const windowClip = <Id extends string>(
           jointLengthMm: part.lapMm,
           crimpAtMm: part.barrelLengthMm / 2,
           sides: `window of ${figure(part.lapMm)} mm on the whole wire`,
-          rated: [{ name: part.name, ratedC: part.ratedC }],
+          rated: [ratedPart(part)],
           usesPartIds: [part.id],
           foldMissing: false,
         },

@@ -53,7 +53,7 @@ describe('a joint under a sleeve', () => {
     const [first] = sealed(request([tube('a', 6, 2)], [1.5], [1.5]));
     expect(first?.bodyLengthMm).toBeCloseTo(44 * 0.9, 9);
     expect(first?.bodyDiameterMm).toBeCloseTo(overSleeveMm(4, tube('a', 6, 2)), 9);
-    expect(first?.rated).toEqual([{ name: 'Sleeve a', ratedC: 125 }]);
+    expect(first?.rated).toEqual([{ name: 'Sleeve a', ratedC: 125, partId: 'a' }]);
     expect(first?.seal).toMatchObject({ passesMm: 4, gripsMm: JACKET, adhesive: true, buildUp: undefined });
   });
   it('one that stands less and is thicker than another is left out; one that stands more stays', () => {
@@ -120,7 +120,7 @@ describe('a joint under tape', () => {
     expect(of?.seal).toMatchObject({
       lengthMm: spiralTapeMm({ diameterMm: 4, lengthMm: 39, widthMm: 25, thicknessMm: 0.5, lap: 0.5 }),
     });
-    expect(of?.rated).toEqual([{ name: 't', ratedC: 180 }]);
+    expect(of?.rated).toEqual([{ name: 't', ratedC: 180, partId: 't' }]);
   });
   it('none is said', () => {
     const outcome = sealBare('wrap', request([tape('c', { tape: 'cloth' })], [1.5], [1.5]), BARE);

@@ -3,8 +3,8 @@ import { byPreference, overSleeveMm, recoveredLengthMm, sleeveCutMm, sleeveFits 
 import { ofKind, SLEEVE, TAPE, type SleevePart } from '../../stock/index.ts';
 import { figure } from '../../units/index.ts';
 import type { WireFacts } from '../../wire/index.ts';
-import type { Seal, SizedJoint } from '../joint.ts';
-import type { Sizing, SizingRequest } from '../sizing.ts';
+import { ratedPart, type Rated, type Seal, type SizedJoint } from '../joint.ts';
+import type { Sizing, SizingRequest, WantedPart } from '../sizing.ts';
 
 /** A bare joint that is to be covered, mm. */
 export interface BareJoint {
@@ -16,11 +16,12 @@ interface Sealed {
   readonly seal: Seal;
   readonly bodyLengthMm: number;
   readonly bodyDiameterMm: number;
-  readonly rated: { readonly name: string; readonly ratedC: number }[];
+  readonly rated: readonly Rated[];
 }
 
 type SealOutcome =
-  { readonly ok: true; readonly all: readonly Sealed[] } | { readonly ok: false; readonly because: string };
+  | { readonly ok: true; readonly all: readonly Sealed[] }
+  | { readonly ok: false; readonly because: string; readonly wanted?: WantedPart | undefined };
 
 /** Length of the short sleeve that builds a thin jacket up, mm before it shrinks. */
 const BUILD_UP_CUT_MM = 20;
@@ -122,10 +123,7 @@ function sealWithSleeve(request: SizingRequest, joint: BareJoint): SealOutcome {
       },
       bodyLengthMm: recoveredLengthMm(cutMm, sleeve.series),
       bodyDiameterMm: overSleeveMm(joint.diameterMm, sleeve),
-      rated: [
-        { name: sleeve.name, ratedC: sleeve.ratedC },
-        ...(short ? [{ name: short.name, ratedC: short.ratedC }] : []),
-      ],
+      rated: [ratedPart(sleeve), ...(short ? [ratedPart(short)] : [])],
     };
   };
   const single = sleeves.filter((sleeve) => sleeve.series === 'single2to1');
@@ -143,6 +141,7 @@ function sealWithSleeve(request: SizingRequest, joint: BareJoint): SealOutcome {
   return {
     ok: false,
     because: `No adhesive sleeve passes ${figure(plain.passMm)} mm (${figure(slideFactor * plain.passMm)} of bore wanted) and grips the ${figure(plain.gripMm)} mm jacket (${figure(gripShare * plain.gripMm)} or less when shrunk).`,
+    wanted: sleeveOf(slideFactor * plain.passMm, gripShare * plain.gripMm),
   };
 }
 
@@ -170,10 +169,22 @@ function sealWithWrap(request: SizingRequest, joint: BareJoint): SealOutcome {
       },
       bodyLengthMm: lengthMm,
       bodyDiameterMm: joint.diameterMm + 2 * WRAP_LAYERS * tape.thicknessMm,
-      rated: [{ name: tape.name, ratedC: tape.ratedC }],
+      rated: [ratedPart(tape)],
     })),
   };
 }
+
+/** A sleeve shrinks to a sixth of its bore at most: more than that nobody sells. Source: usual series, with a little room. */
+const MOST_SHRINK = 6;
+
+/** The sleeve that would do, by its bore and what it shrinks to, mm; nothing where none is made so. */
+const sleeveOf = (boreMm: number, shrunkMm: number): WantedPart | undefined =>
+  boreMm > MOST_SHRINK * shrunkMm
+    ? undefined
+    : {
+        name: 'Adhesive sleeve',
+        takes: `${figure(Math.ceil(boreMm * 10) / 10)} mm bore or more, shrinks to ${figure(Math.floor(shrunkMm * 10) / 10)} mm or less`,
+      };
 
 /** Seals a bare joint one way or the other, best first. */
 export const sealBare = (seal: 'sleeve' | 'wrap', request: SizingRequest, joint: BareJoint): SealOutcome =>
@@ -190,7 +201,7 @@ export function sealedJoints(
   joint: Unsealed,
 ): Sizing {
   const outcome = sealBare(seal, request, bare);
-  if (!outcome.ok) return { ok: false, lacks: 'sleeve', because: outcome.because };
+  if (!outcome.ok) return { ok: false, lacks: 'sleeve', because: outcome.because, wanted: outcome.wanted };
   return {
     ok: true,
     joints: outcome.all.map(({ rated, ...body }) => ({

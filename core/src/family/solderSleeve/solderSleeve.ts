@@ -1,6 +1,7 @@
 import { byPreference, holds, sumAreaMm2, type JointWires } from '../../sizing/index.ts';
 import { ofKind, rangeInWords } from '../../stock/index.ts';
 import { figure } from '../../units/index.ts';
+import { ratedPart } from '../joint.ts';
 import { method } from '../types.ts';
 import { SOLDER_SLEEVE, type SolderSleevePart } from './parts.ts';
 
@@ -59,7 +60,7 @@ export const solderSleeve = method({
         bodyLengthMm: part.overallLengthMm,
         bodyDiameterMm: part.diameterMm,
         seal: { kind: 'builtIn' },
-        rated: [{ name: part.name, ratedC: part.ratedC }],
+        rated: [ratedPart(part)],
         usesPartIds: [part.id],
         foldMissing: false,
       })),

@@ -1,6 +1,7 @@
 import { byPreference, holds } from '../../sizing/index.ts';
 import { ofKind, rangeInWords } from '../../stock/index.ts';
 import { figure } from '../../units/index.ts';
+import { ratedPart } from '../joint.ts';
 import { method } from '../types.ts';
 import { PIERCING_TAP } from './parts.ts';
 
@@ -50,7 +51,7 @@ export const piercingTap = method({
         bodyLengthMm: part.lengthMm,
         bodyDiameterMm: part.thickMm,
         seal: { kind: 'none' },
-        rated: [{ name: part.name, ratedC: part.ratedC }],
+        rated: [ratedPart(part)],
         usesPartIds: [part.id],
         foldMissing: false,
       })),

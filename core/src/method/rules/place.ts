@@ -2,6 +2,8 @@ import { isStill, isVibrating, moistureInWords, vibrationInWords, type CircuitKi
 import { isAluminium } from '../../wire/index.ts';
 import { figure } from '../../units/index.ts';
 import { jacketDiameterMm } from '../../wire/index.ts';
+import { ratedHigher } from '../missing.ts';
+import { ratedWords } from '../pick.ts';
 import type { Rule } from '../types.ts';
 
 const capital = (words: string): string => `${words.charAt(0).toUpperCase()}${words.slice(1)}`;
@@ -139,10 +141,9 @@ export const PLACE_RULES: readonly Rule[] = [
     allowedIf: 'the place stayed cooler',
     speaks: ({ joints, site }) => {
       const weak = joints.flatMap((joint) => joint.rated).find((item) => item.ratedC < site.placeC);
-      return (
-        weak && `${weak.name} is rated ${weak.ratedC} °C; ambient and own heating reach ${figure(site.placeC, 0)}.`
-      );
+      return weak && ratedWords(weak, site.placeC);
     },
+    orders: ratedHigher,
   },
   {
     id: 'seal.singleWall',

@@ -1,6 +1,6 @@
 import { isAtCavity, isOfWholeConnector, isOnePiece } from '../../damage/index.ts';
-import { WAYS, type Choice, type Way } from '../../approach/index.ts';
-import type { JobIndex } from '../../job/index.ts';
+import { WAYS, type Choice, type Held, type Way } from '../../approach/index.ts';
+import type { Job, JobIndex } from '../../job/index.ts';
 import type { PlacedItem } from '../../layout/index.ts';
 import type { Decided, PieceOfWork } from '../types.ts';
 
@@ -24,17 +24,21 @@ const nodesOf = (decided: readonly Decided[]): string[] => [
 const statusOf = ({ ways }: Decided['decision'], way: Way): 'allowed' | 'shelf' | 'refused' =>
   ways.find((one) => one.way === way)?.status ?? 'refused';
 
-/** The one way for all of a connector: what a person chose if it may be, else the first that is allowed for every wire, else the first that only lacks something. */
-function wayFor(members: readonly Decided[], choices: readonly Choice[]): Way | undefined {
+/** The one way for all of a connector: what its work was begun by, else what a person chose if it may be, else the first that is allowed for every wire, else the first that only lacks something. */
+function wayFor(members: readonly Decided[], choices: readonly Choice[], held: readonly Held[]): Way | undefined {
   const open = members.filter(({ decision }) => decision.takenBy === undefined && decision.ways.length > 0);
   const order = open[0]?.decision.ways.map((one) => one.way).filter((way) => WHOLE.includes(way)) ?? [];
   const allAre = (way: Way, ...statuses: readonly string[]): boolean =>
     open.every((one) => statuses.includes(statusOf(one.decision, way)));
   const ids = new Set(members.map(({ finding }) => finding.id));
+  const begun = held
+    .filter(({ findingId }) => ids.has(findingId))
+    .flatMap((one) => order.find((way) => way === one.way) ?? []);
   const chosen = choices
     .filter((one) => ids.has(one.findingId))
     .flatMap((one) => order.find((way) => way === one.use) ?? []);
   return (
+    begun.find((way) => allAre(way, 'allowed', 'shelf')) ??
     chosen.findLast((way) => allAre(way, 'allowed', 'shelf')) ??
     order.find((way) => allAre(way, 'allowed')) ??
     order.find((way) => allAre(way, 'allowed', 'shelf'))
@@ -42,10 +46,13 @@ function wayFor(members: readonly Decided[], choices: readonly Choice[]): Way | 
 }
 
 /** By finding: the way that its whole connector is mended by, where that is not what it was decided by alone. */
-export function waysOfPieces(decided: readonly Decided[], choices: readonly Choice[]): ReadonlyMap<string, Way> {
+export function waysOfPieces(
+  decided: readonly Decided[],
+  { choices, held = [] }: Pick<Job, 'choices' | 'held'>,
+): ReadonlyMap<string, Way> {
   const forced = new Map<string, Way>();
   for (const nodeId of nodesOf(decided)) {
-    const way = wayFor(membersAt(nodeId, decided, undefined), choices);
+    const way = wayFor(membersAt(nodeId, decided, undefined), choices, held);
     if (!way) continue;
     for (const { finding, decision } of membersAt(nodeId, decided, way))
       if (decision.approach !== way && statusOf(decision, way) !== 'refused') forced.set(finding.id, way);

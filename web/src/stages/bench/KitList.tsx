@@ -34,7 +34,7 @@ export function KitList({ onBegin, begun }: { readonly onBegin: () => void; read
             <p className="text-lg text-soft">For the whole job, against {view.catalogue.name}.</p>
             {kit.unanswered.length === 0 ? null : (
               <p className="text-lg text-rework">
-                ▲ Not counted: circuit {kit.unanswered.join(', ')}.{' '}
+                ▲ No answer yet: circuit {kit.unanswered.join(', ')}.{' '}
                 <Link to={pathTo('decide')} className="underline underline-offset-4">
                   Decide what is done about {kit.unanswered.length === 1 ? 'it' : 'them'}
                 </Link>

@@ -8,6 +8,10 @@ const DOES: Readonly<Record<Ask['does'], string>> = {
   decide: 'Decide',
 };
 
+/** Whether its words begin with what is to be done. */
+const saysSo = ({ does, words }: Ask): boolean =>
+  words.replace(/^Or (.)/, (_, first: string) => first.toUpperCase()).startsWith(DOES[does]);
+
 /** What a person has to do before this circuit is mended, each with the field that answers it. */
 export function Asks({ asks }: { readonly asks: readonly Ask[] }) {
   if (asks.length === 0) return null;
@@ -18,7 +22,7 @@ export function Asks({ asks }: { readonly asks: readonly Ask[] }) {
         {asks.map((ask) => (
           <li key={ask.words} className="flex flex-wrap items-baseline gap-x-4">
             <span className="max-w-[70ch]">
-              {ask.words.startsWith(DOES[ask.does]) ? null : <b>{DOES[ask.does]}: </b>}
+              {saysSo(ask) ? null : <b>{DOES[ask.does]}: </b>}
               {ask.words}
             </span>
             <AnswerLink at={ask.at} />
