@@ -124,10 +124,18 @@ describe('the environment', () => {
     [{ PORT: 'tin' }, /PORT.*tin/],
     [{ PORT: '99999' }, /PORT/],
     [{ LOG_LEVEL: 'loud' }, /LOG_LEVEL.*loud/],
+    [{ PLAN_SECONDS: '0' }, /PLAN_SECONDS/],
+    [{ PLAN_SECONDS: '3601' }, /PLAN_SECONDS/],
     [{ HOST: 'not a host' }, /HOST/],
   ])('%o is refused by name', (env, words) => expect(() => readConfig(env, '/x')).toThrow(words));
   it('has its defaults', () =>
-    expect(readConfig({}, '/x')).toEqual({ host: '127.0.0.1', port: 4600, dataDir: '/x/data', logLevel: 'warn' }));
+    expect(readConfig({}, '/x')).toEqual({
+      host: '127.0.0.1',
+      port: 4600,
+      dataDir: '/x/data',
+      logLevel: 'warn',
+      planSeconds: 60,
+    }));
 });
 
 it('every error the server gives is in the document, and no other', () => {

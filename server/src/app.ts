@@ -16,6 +16,7 @@ import { layoutRoutes } from './jobs/layout.ts';
 import { workRoutes } from './jobs/work.ts';
 import { choiceRoutes } from './jobs/choices.ts';
 import { photoRoutes } from './photos/routes.ts';
+import { plannerHere, type Planner } from './planning/planner.ts';
 import { placeRoutes } from './places/routes.ts';
 import { practiceRoutes } from './practices/routes.ts';
 import { recordRoutes } from './record/routes.ts';
@@ -24,6 +25,8 @@ import { shelfRoutes } from './shelf/routes.ts';
 export interface AppOptions {
   readonly db: Database;
   readonly log: Logger;
+  /** Where plans are made; on the same thread unless said otherwise. */
+  readonly planner?: Planner | undefined;
   /** Folder in which photos are kept. */
   readonly photosDir: string;
   /** Folder of the built interface; without it only the API is served. */
@@ -39,6 +42,7 @@ const BODY_LIMIT = '6mb';
 export function createApp({
   db,
   log,
+  planner = plannerHere(db.read),
   photosDir,
   webDir,
   today = () => new Date().toISOString().slice(0, 10),
@@ -69,17 +73,17 @@ export function createApp({
   });
   placeRoutes(api, db);
   shelfRoutes(api, db);
-  practiceRoutes(api, db);
+  practiceRoutes(api, db, planner);
   harnessRoutes(api, db);
-  jobRoutes(api, db);
+  jobRoutes(api, db, planner);
   surveyRoutes(api, db);
   mappingRoutes(api, db);
   photoRoutes(api, db, photosDir);
-  layoutRoutes(api, db);
-  templateRoutes(api, db);
-  choiceRoutes(api, db);
-  workRoutes(api, db);
-  recordRoutes(api, db, today);
+  layoutRoutes(api, db, planner);
+  templateRoutes(api, planner);
+  choiceRoutes(api, db, planner);
+  workRoutes(api, db, planner);
+  recordRoutes(api, db, planner, today);
   api.use(noSuchAddress);
   app.use('/api', express.json({ limit: BODY_LIMIT }), api);
 

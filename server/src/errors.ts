@@ -19,6 +19,11 @@ export const ERRORS = {
   PRACTICE_USED: { status: 409, hint: 'Give those jobs another practice first.' },
   PHOTO_REFUSED: { status: 422, hint: 'Attach a JPEG, PNG or WebP photo of 10 MB at most.' },
   MAPPING_REFUSED: { status: 422, hint: 'Map cavity by cavity, never by colour.' },
+  PLAN_TOO_LONG: {
+    status: 503,
+    hint: 'Split the job, circuits of one connector together; or give planning more time with PLAN_SECONDS.',
+  },
+  CHANGED_MEANWHILE: { status: 409, hint: 'Nothing was saved. Send it again.' },
   INTERNAL: { status: 500, hint: 'Nothing was saved. Try again; if it happens again, check the log.' },
 } as const;
 

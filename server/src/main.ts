@@ -5,6 +5,7 @@ import { createApp } from './app.ts';
 import { readConfig, type Config } from './config.ts';
 import { openDatabase } from './db/open.ts';
 import { seedDemo } from './demo/seed.ts';
+import { plannerPool } from './planning/pool.ts';
 import { portWords, whyNoPort } from './port.ts';
 
 const root = resolve(import.meta.dirname, '../..');
@@ -36,23 +37,30 @@ const db = await openDatabase(config.dataDir);
 if (process.argv.includes('--demo') && (await seedDemo(db, new Date())))
   console.log('The database is new: demo machines, jobs and records were put in.');
 
-const server = createApp({ db, log, photosDir, webDir: join(root, 'web/dist') }).listen(
+const planner = plannerPool(config.dataDir, config.planSeconds);
+const server = createApp({ db, log, planner, photosDir, webDir: join(root, 'web/dist') }).listen(
   config.port,
   config.host,
   (error?: Error) => {
     if (error) {
       console.error(portWords(config.host, config.port, error));
-      void db.close().finally(() => process.exit(1));
+      void leave(1);
       return;
     }
     console.log(`Mendum is at http://${config.host}:${config.port}`);
   },
 );
 
+/** Ends the threads that plan, closes the database, and goes. */
+async function leave(code: number): Promise<void> {
+  await Promise.allSettled([planner.close(), db.close()]);
+  process.exit(code);
+}
+
 /** Answers what is under way, closes the database, and goes. */
 function stop(): void {
   server.close(() => {
-    void db.close().finally(() => process.exit(0));
+    void leave(0);
   });
   server.closeIdleConnections();
 }

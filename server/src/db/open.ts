@@ -24,13 +24,15 @@ export interface Database {
   readonly source: DataSource;
 }
 
+const databaseFile = (dataDir: string): string => join(dataDir, 'mendum.sqlite');
+
 /** Opens, creating and migrating as needed, the database `mendum.sqlite` in a folder, or one in memory for tests. */
 export async function openDatabase(dataDir: string): Promise<Database> {
   const inMemory = dataDir === ':memory:';
   if (!inMemory) mkdirSync(dataDir, { recursive: true });
   const source = new DataSource({
     type: 'better-sqlite3',
-    database: inMemory ? ':memory:' : join(dataDir, 'mendum.sqlite'),
+    database: inMemory ? ':memory:' : databaseFile(dataDir),
     entities: ENTITIES,
     migrations: [
       Init1764000000000,
@@ -54,18 +56,47 @@ export async function openDatabase(dataDir: string): Promise<Database> {
     },
   });
   await source.initialize();
+  const { queued, settled } = oneByOne();
+  return {
+    source,
+    read: (work) => queued(() => work(source.manager)),
+    write: (work) => queued(() => source.transaction(work)),
+    close: async () => {
+      await settled();
+      await source.destroy();
+    },
+  };
+}
+
+/** Work that waits in one line, whatever becomes of the one before. */
+function oneByOne() {
   let tail: Promise<unknown> = Promise.resolve();
   const queued = <T>(work: () => Promise<T>): Promise<T> => {
     const next = tail.then(work);
     tail = next.catch(() => undefined);
     return next;
   };
+  return { queued, settled: () => tail };
+}
+
+/** Opens a database that is there for reading only, beside the one that writes: each read sees one state of it, as of the last write that ended. */
+export async function openToRead(dataDir: string): Promise<Pick<Database, 'read' | 'close'>> {
+  const source = new DataSource({
+    type: 'better-sqlite3',
+    database: databaseFile(dataDir),
+    readonly: true,
+    entities: ENTITIES,
+    synchronize: false,
+    prepareDatabase: (db: { pragma: (text: string) => unknown }) => {
+      db.pragma('busy_timeout = 5000');
+    },
+  });
+  await source.initialize();
+  const { queued, settled } = oneByOne();
   return {
-    source,
-    read: (work) => queued(() => work(source.manager)),
-    write: (work) => queued(() => source.transaction(work)),
+    read: (work) => queued(() => source.transaction(work)),
     close: async () => {
-      await tail;
+      await settled();
       await source.destroy();
     },
   };

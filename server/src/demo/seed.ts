@@ -5,9 +5,11 @@ import {
   BENCH_SOLDER,
   buildRecords,
   CRIMP_FIRST,
+  plan,
   redoCost,
   type Check,
   type Job,
+  type Plan,
   type Practice,
   type ReadingValue,
   type SplicePlan,
@@ -23,7 +25,7 @@ import {
 } from '../db/entities.ts';
 import type { Database } from '../db/open.ts';
 import { inLocalTime } from '../record/when.ts';
-import { insertJob, loadJob, planOf, touch } from '../jobs/store.ts';
+import { insertJob, loadJob, touch, type StoredJob } from '../jobs/store.ts';
 import { harvesterJob, harvesterLampJob } from './harvester.ts';
 import { ferryJob, tractorBrakeJob, tractorJob, tractorMotorJob, tugJob, tugSeatJob } from './others.ts';
 import { resurfacerJob } from './resurfacer.ts';
@@ -49,6 +51,8 @@ const GOOD: Good = {
 };
 const goodReading = (check: Check, index: number): ReadingValue | undefined =>
   (GOOD[check.kind] as (check: Check, index: number) => ReadingValue | undefined)(check, index);
+
+const planOf = ({ job, practice, catalogue }: StoredJob): Plan => plan(job, practice, catalogue);
 
 interface Finished {
   readonly job: Job;

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { isDeepStrictEqual } from 'node:util';
-import { IsNull, type EntityManager } from 'typeorm';
+import { setImmediate } from 'node:timers/promises';
+import { IsNull, type DataSource, type EntityManager } from 'typeorm';
 import { areaMm2, type Circuit, type Harness, type Machine } from '@mendum/core';
 import { CircuitEntity, HarnessEntity, MachineEntity, NodeEntity, RunEntity } from '../db/entities.ts';
 import type { CircuitRow } from '../db/rows.ts';
@@ -22,45 +23,82 @@ const circuitOf = (row: CircuitRow): Circuit => ({
   pairWith: orUndefined(row.pairWith),
 });
 
-export async function loadHarness(
-  manager: EntityManager,
-  harnessId: string,
-): Promise<{ machine: Machine; harness: Harness }> {
-  const row = await manager.findOneByOrFail(HarnessEntity, { id: harnessId });
-  const machine = await manager.findOneByOrFail(MachineEntity, { id: row.machineId });
+/** A harness with its machine, and the version that its contents are of. */
+export interface StoredHarness {
+  readonly machine: Machine;
+  readonly harness: Harness;
+  readonly version: number;
+}
+
+/** Harnesses as they were last read, by database: a version is never written twice with other contents. */
+const READ = new WeakMap<DataSource, Map<string, { readonly version: number; readonly parts: Parts }>>();
+const KEPT_HARNESSES = 20;
+/** Circuits that are read before others get their turn: some thousands at once would keep everybody waiting. */
+const PAGE = 400;
+
+type Parts = Pick<Harness, 'nodes' | 'runs' | 'circuits'>;
+
+async function readParts(manager: EntityManager, harnessId: string): Promise<Parts> {
   const order = { where: { harnessId }, order: { position: 'ASC' } } as const;
   const nodes = await manager.find(NodeEntity, order);
   const runs = await manager.find(RunEntity, order);
-  const circuits = await manager.find(CircuitEntity, order);
+  const circuits: Circuit[] = [];
+  for (;;) {
+    const page = await manager.find(CircuitEntity, { ...order, skip: circuits.length, take: PAGE });
+    circuits.push(...page.map(circuitOf));
+    if (page.length < PAGE) break;
+    await setImmediate();
+  }
   return {
-    machine,
-    harness: {
-      id: row.id,
-      name: row.name,
-      nodes: nodes.map((node) => ({
-        id: node.id,
-        kind: node.kind,
-        name: node.name,
-        ways: orUndefined(node.ways),
-        face: orUndefined(node.face),
-        identity: orUndefined(node.identity),
-        lock: orUndefined(node.lock),
-        fittings: orUndefined(node.fittings),
-      })),
-      runs: runs.map((run) => ({
-        id: run.id,
-        name: run.name,
-        fromNodeId: run.fromNodeId,
-        toNodeId: run.toNodeId,
-        lengthMm: run.lengthMm,
-        conduitInsideMm: orUndefined(run.conduitInsideMm),
-        cable: orUndefined(run.cable),
-        zone: run.zone,
-        features: run.features,
-      })),
-      circuits: circuits.map(circuitOf),
-    },
+    nodes: nodes.map((node) => ({
+      id: node.id,
+      kind: node.kind,
+      name: node.name,
+      ways: orUndefined(node.ways),
+      face: orUndefined(node.face),
+      identity: orUndefined(node.identity),
+      lock: orUndefined(node.lock),
+      fittings: orUndefined(node.fittings),
+    })),
+    runs: runs.map((run) => ({
+      id: run.id,
+      name: run.name,
+      fromNodeId: run.fromNodeId,
+      toNodeId: run.toNodeId,
+      lengthMm: run.lengthMm,
+      conduitInsideMm: orUndefined(run.conduitInsideMm),
+      cable: orUndefined(run.cable),
+      zone: run.zone,
+      features: run.features,
+    })),
+    circuits,
   };
+}
+
+const isReadOnly = ({ connection }: EntityManager): boolean =>
+  connection.options.type === 'better-sqlite3' && connection.options.readonly === true;
+
+/** Nodes, runs and circuits of a version of a harness. What is read while something is being written is not kept: it may never come to be. */
+async function partsOf(manager: EntityManager, harnessId: string, version: number): Promise<Parts> {
+  const kept = READ.get(manager.connection) ?? new Map<string, { version: number; parts: Parts }>();
+  READ.set(manager.connection, kept);
+  const known = kept.get(harnessId);
+  if (known?.version === version) return known.parts;
+  const parts = await readParts(manager, harnessId);
+  if (isReadOnly(manager) || !manager.queryRunner?.isTransactionActive) {
+    kept.delete(harnessId);
+    kept.set(harnessId, { version, parts });
+    for (const old of [...kept.keys()].slice(0, -KEPT_HARNESSES)) kept.delete(old);
+  }
+  return parts;
+}
+
+/** A harness whole. What it gives is shared: nobody may change it in place. */
+export async function loadHarness(manager: EntityManager, harnessId: string): Promise<StoredHarness> {
+  const row = await manager.findOneByOrFail(HarnessEntity, { id: harnessId });
+  const machine = await manager.findOneByOrFail(MachineEntity, { id: row.machineId });
+  const parts = await partsOf(manager, harnessId, row.version);
+  return { machine, harness: { id: row.id, name: row.name, ...parts }, version: row.version };
 }
 
 /** The harness that is stored already with the same contents on the same machine, in whatever order its fields came. */

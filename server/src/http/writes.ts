@@ -27,6 +27,25 @@ const digestOf = (what: string, content: unknown): string =>
     .update(`${what} ${JSON.stringify(content)}`)
     .digest('hex');
 
+/** The answer that a write was given before. @throws AppError WRITE_ID_REUSED when its id was used for another one */
+async function receiptOf(manager: EntityManager, head: WriteHead, digest: string): Promise<Answer | undefined> {
+  const receipt = await manager.findOneBy(ReceiptEntity, { writeId: head.writeId });
+  if (!receipt) return undefined;
+  if (receipt.digest !== digest)
+    throw new AppError('WRITE_ID_REUSED', `The write id ${head.writeId} was used for another write.`, {
+      field: '/writeId',
+    });
+  return { status: receipt.status, body: receipt.body };
+}
+
+/** The answer to a write that was done already: asked before anything is worked out for it again. */
+export const answeredBefore = (
+  db: Database,
+  head: WriteHead,
+  what: string,
+  content: unknown,
+): Promise<Answer | undefined> => db.read((manager) => receiptOf(manager, head, digestOf(what, content)));
+
 /**
  * Does a write once: the same write id with the same content gives the stored answer again without doing anything; with other
  * content it is refused. Receipt, audit line and change are one transaction.
@@ -41,14 +60,8 @@ export function writeOnce(
 ): Promise<Answer> {
   const digest = digestOf(what, content);
   return db.write(async (manager) => {
-    const receipt = await manager.findOneBy(ReceiptEntity, { writeId: head.writeId });
-    if (receipt) {
-      if (receipt.digest !== digest)
-        throw new AppError('WRITE_ID_REUSED', `The write id ${head.writeId} was used for another write.`, {
-          field: '/writeId',
-        });
-      return { status: receipt.status, body: receipt.body };
-    }
+    const before = await receiptOf(manager, head, digest);
+    if (before) return before;
     const answer = await work({
       manager,
       now,

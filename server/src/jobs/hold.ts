@@ -1,26 +1,26 @@
-import { keptAsPlanned, searchedAnew, unpinned, type Held, type Plan } from '@mendum/core';
+import { searchedAnew, unpinned } from '@mendum/core';
 import type { EntityManager } from 'typeorm';
-import { JobEntity } from '../db/entities.ts';
+import { JobEntity, PinEntity } from '../db/entities.ts';
+import type { Beginning } from '../planning/tasks.ts';
 
-/**
- * The held work of a job, with that of one finding put anew or taken out; where somebody wished its splices to lie is no wish any more. Of
- * work that begins, the others stay where they are planned; of work that is given up, its places are free again.
- */
-export async function hold(
-  manager: EntityManager,
-  jobId: string,
-  findingId: string,
-  held: Held | undefined,
-  plan?: Plan,
-): Promise<void> {
+/** Work has begun: its splices stay where they are and what they are, whatever is found, bought or decided later; all others stay where they are planned. */
+export async function begin(manager: EntityManager, jobId: string, { held, pins, layout }: Beginning): Promise<void> {
+  if (held.length === 0) return;
   const row = await manager.findOneByOrFail(JobEntity, { id: jobId });
-  const free = unpinned(row.layout, [findingId]);
+  await manager.update(JobEntity, { id: jobId }, { held: [...row.held, ...held], layout });
+  for (const { runId = null, ...pin } of pins)
+    await manager.upsert(PinEntity, { jobId, ...pin, runId }, ['jobId', 'findingId', 'side']);
+}
+
+/** Work is given up or chosen anew: what it was begun by and where it lay is free again. */
+export async function letGo(manager: EntityManager, jobId: string, findingId: string): Promise<void> {
+  const row = await manager.findOneByOrFail(JobEntity, { id: jobId });
   await manager.update(
     JobEntity,
     { id: jobId },
     {
-      held: [...row.held.filter((one) => one.findingId !== findingId), ...(held ? [held] : [])],
-      layout: plan ? keptAsPlanned(free, plan) : searchedAnew(free, [findingId]),
+      held: row.held.filter((one) => one.findingId !== findingId),
+      layout: searchedAnew(unpinned(row.layout, [findingId]), [findingId]),
     },
   );
 }

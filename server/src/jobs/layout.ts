@@ -1,11 +1,13 @@
 import type { Router } from 'express';
-import { checkWishes, type LayoutWishes } from '@mendum/core';
+import type { LayoutWishes } from '@mendum/core';
 import { layoutSchema } from '@mendum/core/interchange';
 import Joi from 'joi';
 import type { Database } from '../db/open.ts';
 import { AppError, type ErrorCode } from '../errors.ts';
-import { changeRoute, mustBeCurrent } from './change.ts';
-import { memoryOf, touch } from './store.ts';
+import type { Planner } from '../planning/planner.ts';
+import { mustBeCurrent } from './change.ts';
+import { plannedRoute } from './plannedChange.ts';
+import { touch } from './store.ts';
 
 const CODES: Readonly<Record<string, ErrorCode>> = {
   HAS_WORK: 'HAS_WORK',
@@ -15,16 +17,19 @@ const CODES: Readonly<Record<string, ErrorCode>> = {
 };
 
 /** Where people want splices to lie: pins, findings that keep one splice, and places that are kept as they are. All of a job at once. */
-export function layoutRoutes(router: Router, db: Database): void {
-  changeRoute<{ version: number; layout: LayoutWishes }>(router, db, {
+export function layoutRoutes(router: Router, db: Database, planner: Planner): void {
+  plannedRoute<{ version: number; layout: LayoutWishes }, 'wishes'>(router, db, planner, {
     method: 'put',
     path: '/layout',
     what: 'layout',
     behindGate: true,
     fields: { version: Joi.number().integer().min(1).required(), layout: layoutSchema.required() },
-    work: async ({ input, stored, manager, now, audit }) => {
+    asks: ({ input: { version, layout }, stored }) => {
+      mustBeCurrent('The layout', version, stored.row.version, stored.row.layout, layout);
+      return ['wishes', { jobId: stored.row.id, layout }];
+    },
+    work: async ({ input, stored, answer: problems, manager, now, audit }) => {
       mustBeCurrent('The layout', input.version, stored.row.version, stored.row.layout, input.layout);
-      const problems = checkWishes(stored.job, input.layout, memoryOf(stored.practice, stored.catalogue));
       const [first] = problems;
       if (first)
         throw new AppError(CODES[first.code] ?? 'BAD_INPUT', first.message, {

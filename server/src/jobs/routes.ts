@@ -8,7 +8,8 @@ import { AppError } from '../errors.ts';
 import { loadHarness } from '../harnesses/store.ts';
 import { checked, param, writeBody } from '../http/handle.ts';
 import { writeOnce, type WriteHead } from '../http/writes.ts';
-import { insertJob, keepOwnShelf, loadJob, nextNumber, planOf } from './store.ts';
+import type { Planner } from '../planning/planner.ts';
+import { insertJob, keepOwnShelf, loadJob, nextNumber } from './store.ts';
 import { jobSummaries, jobView } from './views.ts';
 
 const newJobBody = writeBody({
@@ -18,7 +19,7 @@ const newJobBody = writeBody({
 const importBody = writeBody({ text: Joi.string().min(1).max(5_000_000).required() });
 
 /** Listing, opening, importing and exporting jobs. */
-export function jobRoutes(router: Router, db: Database): void {
+export function jobRoutes(router: Router, db: Database, planner: Planner): void {
   router.get('/jobs', async (_req, res) => {
     res.json(await db.read(jobSummaries));
   });
@@ -28,7 +29,7 @@ export function jobRoutes(router: Router, db: Database): void {
   });
 
   router.get('/jobs/:jobId/plan', async (req, res) => {
-    res.json(planOf(await db.read((manager) => loadJob(manager, param(req, 'jobId')))));
+    res.type('application/json').send(await planner.ask('plan', { jobId: param(req, 'jobId') }));
   });
 
   router.get('/jobs/:jobId/file', async (req, res) => {

@@ -2,15 +2,12 @@ import { randomUUID } from 'node:crypto';
 import type { EntityManager } from 'typeorm';
 import {
   FULL_SHELF,
-  memories,
   NO_WISHES,
-  plan,
   type Catalogue,
   type Choice,
   type Finding,
   type Job,
   type LayoutWishes,
-  type Plan,
   type Practice,
   type Reading,
 } from '@mendum/core';
@@ -36,6 +33,7 @@ import { keepPractice, loadPractice } from '../practices/load.ts';
 export interface StoredJob {
   readonly row: JobRow;
   readonly job: Job;
+  readonly harnessVersion: number;
   readonly practice: Practice;
   readonly catalogue: Catalogue;
   readonly ownShelf: boolean;
@@ -83,7 +81,7 @@ const isEmpty = (wishes: LayoutWishes): boolean =>
 export async function loadJob(manager: EntityManager, jobId: string): Promise<StoredJob> {
   const row = await manager.findOneBy(JobEntity, { id: jobId });
   if (!row) throw new AppError('NOT_FOUND', `There is no job "${jobId}".`);
-  const { machine, harness } = await loadHarness(manager, row.harnessId);
+  const { machine, harness, version: harnessVersion } = await loadHarness(manager, row.harnessId);
   const findings = await manager.find(FindingEntity, { where: { jobId }, order: { position: 'ASC' } });
   const choices = await manager.find(ChoiceEntity, { where: { jobId }, order: { at: 'ASC' } });
   const latest = new Map(choices.map((choice) => [choice.findingId, choice]));
@@ -98,6 +96,7 @@ export async function loadJob(manager: EntityManager, jobId: string): Promise<St
   );
   return {
     row,
+    harnessVersion,
     practice: await loadPractice(manager, row.practiceId),
     ...(await loadCatalogueOf(manager, jobId)),
     findingVersions: Object.fromEntries(findings.map((finding) => [finding.id, finding.version])),
@@ -150,15 +149,9 @@ export async function loadJob(manager: EntityManager, jobId: string): Promise<St
   };
 }
 
-/** Practices and shelves whose plans are remembered: a run that did not change is not searched anew with every write. */
-const KEPT_MEMORIES = 4;
-export const memoryOf = memories(KEPT_MEMORIES);
-
-/** The plan of a stored job: computed, never kept. */
-export function planOf({ job, practice, catalogue }: Pick<StoredJob, 'job' | 'practice' | 'catalogue'>): Plan {
-  const memory = memoryOf(practice, catalogue);
-  return plan(job, memory.practice, memory.catalogue, memory);
-}
+/** Whether anything was ticked or read on a job. */
+export const hasBegun = (stored: StoredJob): boolean =>
+  (stored.job.held ?? []).length > 0 || stored.ticks.some((tick) => tick.done) || stored.readings.length > 0;
 
 /** @throws AppError JOB_SIGNED when the job's record is already signed */
 export function mustBeOpen({ row }: StoredJob): void {

@@ -1,8 +1,8 @@
 import type { EntityManager } from 'typeorm';
-import { planChanges, READY_PRACTICES, type Practice } from '@mendum/core';
-import type { JobEffect, PracticeView } from '@mendum/core/interchange';
+import { READY_PRACTICES, type Practice } from '@mendum/core';
+import type { PracticeView } from '@mendum/core/interchange';
 import { JobEntity, PracticeEntity } from '../db/entities.ts';
-import { loadJob, planOf, type StoredJob } from '../jobs/store.ts';
+import { hasBegun, loadJob } from '../jobs/store.ts';
 
 const jobsBy = (manager: EntityManager, practiceId: string): Promise<number> =>
   manager.countBy(JobEntity, { practiceId, status: 'open' });
@@ -15,30 +15,6 @@ export async function listPractices(manager: EntityManager): Promise<PracticeVie
   for (const row of await manager.find(PracticeEntity, { where: { kept: false }, order: { id: 'ASC' } }))
     views.push({ practice: row.body, ready: false, jobs: await jobsBy(manager, row.id) });
   return views;
-}
-
-const hasBegun = (stored: StoredJob): boolean =>
-  (stored.job.held ?? []).length > 0 || stored.ticks.some((tick) => tick.done) || stored.readings.length > 0;
-
-/** Open jobs by a practice for which the changed practice would choose otherwise; those with work begun keep what they have. */
-export async function effectsOf(manager: EntityManager, changed: Practice): Promise<JobEffect[]> {
-  const rows = await manager.findBy(JobEntity, { practiceId: changed.id, status: 'open' });
-  const effects: JobEffect[] = [];
-  for (const { id } of rows) {
-    const stored = await loadJob(manager, id);
-    const changes = planChanges(planOf(stored), planOf({ ...stored, practice: changed }));
-    if (changes.length === 0) continue;
-    const number = (circuitId: string): string =>
-      stored.job.harness.circuits.find((circuit) => circuit.id === circuitId)?.number ?? circuitId;
-    effects.push({
-      jobId: id,
-      number: stored.row.number,
-      title: stored.row.title,
-      keeps: hasBegun(stored),
-      changes: changes.map((change) => ({ ...change, circuitNumber: number(change.circuitId) })),
-    });
-  }
-  return effects;
 }
 
 /** Before a practice changes, open jobs with work begun get a copy of it as it is. */

@@ -7,8 +7,9 @@ import type { Database } from '../db/open.ts';
 import { AppError } from '../errors.ts';
 import { checked, param, writeBody } from '../http/handle.ts';
 import { writeOnce, type WriteHead } from '../http/writes.ts';
+import type { Planner } from '../planning/planner.ts';
 import { mustBeCurrent } from '../jobs/change.ts';
-import { effectsOf, keepForBegun, listPractices } from './effects.ts';
+import { keepForBegun, listPractices } from './effects.ts';
 
 const practiceBody = writeBody({ practice: practiceSchema.required() });
 const effectBody = Joi.object({ practice: practiceSchema.required() });
@@ -23,14 +24,14 @@ function mustBeOwn(id: string): void {
 }
 
 /** Ready practices and a shop's own: listed, copied, changed, taken away; and what a change would alter, before it is saved. */
-export function practiceRoutes(router: Router, db: Database): void {
+export function practiceRoutes(router: Router, db: Database, planner: Planner): void {
   router.get('/practices', async (_req, res) => {
     res.json(await db.read(listPractices));
   });
 
   router.post('/practices/effect', async (req, res) => {
     const { practice } = checked<{ practice: Practice }>(effectBody, req);
-    res.json(await db.read((manager) => effectsOf(manager, practice)));
+    res.json(await planner.ask('effects', { practice }));
   });
 
   router.post('/practices', async (req, res) => {

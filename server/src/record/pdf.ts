@@ -1,6 +1,8 @@
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces.js';
 import type { JobSheet, RecordReading, SheetLine } from '@mendum/core';
+import type { RecordRow } from '../db/rows.ts';
 import { setUpPdf } from './fonts.ts';
+import { standing } from './standing.ts';
 import { inLocalTime } from './when.ts';
 
 const INK = '#1D2021';
@@ -13,6 +15,19 @@ export interface SheetSignature {
   readonly by: string;
   readonly at: string;
   readonly note: string;
+}
+
+/** Who signed a job, with the notes of the records that stand; nobody yet where there are none. */
+export function signatureOf(records: readonly RecordRow[]): SheetSignature | undefined {
+  const [first] = records;
+  const notes = standing(records).map(({ body }) => body.note);
+  return (
+    first && {
+      by: first.signedBy,
+      at: first.signedAt,
+      note: [...new Set(notes)].filter((note) => note !== '').join(' · '),
+    }
+  );
 }
 
 const VERDICT_MARK = { pass: 'PASS', rework: 'REWORK', scrap: 'SCRAP', open: 'open' } as const;

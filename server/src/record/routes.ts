@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { stringify } from 'csv-stringify/sync';
 import type { Router } from 'express';
 import Joi from 'joi';
-import { buildRecords, jobSheet, recordColumns, recordRow, RecordRefused, type SpliceRecord } from '@mendum/core';
+import { recordColumns, recordRow, type SpliceRecord } from '@mendum/core';
 import type { DueBack, KeptRecord } from '@mendum/core/interchange';
 import { RecordEntity } from '../db/entities.ts';
 import { standing } from './standing.ts';
@@ -11,10 +11,10 @@ import type { Database } from '../db/open.ts';
 import { AppError } from '../errors.ts';
 import { checked, param, writeBody } from '../http/handle.ts';
 import { writeOnce, type WriteHead } from '../http/writes.ts';
-import { changeRoute, mustBeCurrent } from '../jobs/change.ts';
-import { loadJob, planOf, touch, type StoredJob } from '../jobs/store.ts';
-import { sheetPdf, type SheetSignature } from './pdf.ts';
-import { inLocalTime } from './when.ts';
+import { mustBeCurrent } from '../jobs/change.ts';
+import { ChangedMeanwhile, plannedRoute } from '../jobs/plannedChange.ts';
+import { loadJob, touch } from '../jobs/store.ts';
+import type { Planner } from '../planning/planner.ts';
 
 const recordRowOf = (jobId: string, body: SpliceRecord, replacesId: string | null): RecordRow => ({
   id: randomUUID(),
@@ -28,44 +28,21 @@ const recordRowOf = (jobId: string, body: SpliceRecord, replacesId: string | nul
   signedAt: body.signedAt,
 });
 
-function signatureOf({ records }: StoredJob): SheetSignature | undefined {
-  const [first] = records;
-  return (
-    first && {
-      by: first.signedBy,
-      at: first.signedAt,
-      note: [...new Set(standing(records).map((record) => record.body.note))].filter((note) => note !== '').join(' · '),
-    }
-  );
-}
-
-/** @throws AppError RECORD_REFUSED saying which splices stand in the way */
-function recordsOf(stored: StoredJob, signed: { by: string; at: string; note: string }): SpliceRecord[] {
-  try {
-    const records = buildRecords(stored.job, planOf(stored), stored.readings, signed, inLocalTime);
-    if (records.length === 0)
-      throw new AppError('RECORD_REFUSED', `Job ${stored.row.number} has no splice and no cover to record.`, {
-        hint: 'Add what was found in Survey first.',
-      });
-    return records;
-  } catch (error) {
-    if (error instanceof RecordRefused)
-      throw new AppError('RECORD_REFUSED', error.message, { details: { spliceIds: error.spliceIds } });
-    throw error;
-  }
-}
-
 /** Signing, correcting and giving out records. Nothing here changes a row that is there. */
-export function recordRoutes(router: Router, db: Database, today: () => string): void {
-  changeRoute<{ version: number; note?: string }>(router, db, {
+export function recordRoutes(router: Router, db: Database, planner: Planner, today: () => string): void {
+  plannedRoute<{ version: number; note?: string }, 'records'>(router, db, planner, {
     method: 'post',
     path: '/sign',
     what: 'signed',
     behindGate: true,
     fields: { version: Joi.number().integer().min(1).required(), note: Joi.string().trim().max(2000).allow('') },
-    work: async ({ input, stored, manager, now, audit }) => {
+    asks: ({ input, stored, now }) => {
       mustBeCurrent('The job', input.version, stored.row.version, stored.row.status, 'signed');
-      const records = recordsOf(stored, { by: input.by, at: now, note: input.note ?? '' });
+      return ['records', { jobId: stored.row.id, signed: { by: input.by, at: now, note: input.note ?? '' } }];
+    },
+    work: async ({ input, stored, answer: { records, readingIds }, manager, now, audit }) => {
+      mustBeCurrent('The job', input.version, stored.row.version, stored.row.status, 'signed');
+      if (readingIds.join() !== stored.readings.map(({ id }) => id).join()) throw new ChangedMeanwhile();
       for (const record of records) await manager.insert(RecordEntity, recordRowOf(stored.row.id, record, null));
       await audit('signed', stored.row.id, { records: records.length });
       return {
@@ -105,19 +82,8 @@ export function recordRoutes(router: Router, db: Database, today: () => string):
   });
 
   router.get('/jobs/:jobId/record.pdf', async (req, res) => {
-    const stored = await db.read((manager) => loadJob(manager, param(req, 'jobId')));
-    const pdf = await sheetPdf(
-      jobSheet(
-        stored.job,
-        planOf(stored),
-        stored.readings,
-        standing(stored.records).map((record) => record.body),
-        inLocalTime,
-      ),
-      signatureOf(stored),
-      new Date().toISOString(),
-    );
-    res.attachment(`job-${stored.row.number}.pdf`).type('application/pdf').send(pdf);
+    const { name, content } = await planner.ask('sheet', { jobId: param(req, 'jobId'), at: new Date().toISOString() });
+    res.attachment(name).type('application/pdf').send(Buffer.from(content));
   });
 
   const signedRecords = async (jobId: string): Promise<{ number: string; records: RecordRow[] }> => {

@@ -1,0 +1,97 @@
+import { randomUUID } from 'node:crypto';
+import { pino } from 'pino';
+import request from 'supertest';
+import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
+import { allMakes, type Plan } from '@mendum/core';
+import { createApp } from '../app.ts';
+import { plannerHere, type Planner } from '../planning/planner.ts';
+import type { AnswerOf, ArgsOf, TaskName } from '../planning/tasks.ts';
+import { makeSafe, startServer, type TestServer } from '../test/server.ts';
+
+let server: TestServer;
+let id: string;
+let plan: Plan;
+/** What others do while a plan is made, and how often it was asked for. */
+let meanwhile: () => Promise<unknown> = () => Promise.resolve();
+let asked = 0;
+let http: ReturnType<typeof request>;
+beforeAll(async () => {
+  server = await startServer();
+  await makeSafe(server, '0147');
+  id = (await server.job('0147')).id;
+  plan = await server.plan('0147');
+  const here = plannerHere(server.db.read);
+  const planner: Planner = {
+    ...here,
+    ask: async <K extends TaskName>(task: K, args: ArgsOf<K>): Promise<AnswerOf<K>> => {
+      asked += 1;
+      const answer = await here.ask(task, args);
+      await meanwhile();
+      return answer;
+    },
+  };
+  const { db, photosDir } = server;
+  http = request(createApp({ db, photosDir, planner, log: pino({ level: 'silent' }) }));
+});
+afterAll(() => server.close());
+beforeEach(() => {
+  asked = 0;
+  meanwhile = () => Promise.resolve();
+});
+
+/** The layout put down as it is: a change that the plan depends on. */
+let turn = false;
+async function changeLayout(): Promise<void> {
+  turn = !turn;
+  const { version } = await server.job('0147');
+  await server
+    .write('put', `/jobs/${id}/layout`, { version, layout: { pins: [], atOne: [], found: [], otherColours: turn } })
+    .expect(200);
+}
+const tick = (at: number, writeId = randomUUID()) => {
+  const make = allMakes(plan)[at]!;
+  return http.put(`/api/jobs/${id}/ticks`).send({
+    writeId,
+    by: 'Ines Valdur',
+    steps: [{ stepId: make.steps[0]?.id, spliceId: make.id }],
+    done: true,
+  });
+};
+
+describe('a job that others change while it is planned', () => {
+  it('once: the plan is asked for again, and the write is done on what is there now', async () => {
+    meanwhile = async () => {
+      meanwhile = () => Promise.resolve();
+      await changeLayout();
+    };
+    await tick(0).expect(200);
+    expect(asked).toBe(2);
+    expect((await server.job('0147')).ticks).toHaveLength(1);
+  });
+  it('again and again: nothing is saved, and that is said', async () => {
+    meanwhile = changeLayout;
+    const { body, status } = (await tick(1)) as { body: { error: { code: string; hint: string } }; status: number };
+    expect([status, body.error.code, body.error.hint]).toEqual([
+      409,
+      'CHANGED_MEANWHILE',
+      'Nothing was saved. Send it again.',
+    ]);
+    expect(asked).toBe(5);
+    expect((await server.job('0147')).ticks).toHaveLength(1);
+  });
+  it('a write that was done is answered as it was, and nothing is planned for it', async () => {
+    const writeId = randomUUID();
+    await tick(1, writeId).expect(200);
+    asked = 0;
+    await tick(1, writeId).expect(200);
+    expect(asked).toBe(0);
+  });
+  it('a closed gate is told without a plan', async () => {
+    const closed = (await server.job('0145')).id;
+    await http
+      .put(`/api/jobs/${closed}/ticks`)
+      .send({ writeId: randomUUID(), by: 'Ines Valdur', steps: [{ stepId: 'a', spliceId: 'b' }], done: true })
+      .expect(409);
+    expect(asked).toBe(0);
+  });
+});

@@ -1,0 +1,74 @@
+import type { Router } from 'express';
+import type { Database } from '../db/open.ts';
+import { AppError } from '../errors.ts';
+import { answeredBefore, type Answer, type WriteHead } from '../http/writes.ts';
+import type { Planner } from '../planning/planner.ts';
+import type { AnswerOf, ArgsOf, Stamped, TaskName } from '../planning/tasks.ts';
+import { changeOnce, mustTakeChanges, register, type Change, type ChangeKind } from './change.ts';
+import { stampOf } from './stamp.ts';
+import type { StoredJob } from './store.ts';
+
+/** What a change may ask of the plan: what is answered with a stamp. */
+export type Question = { [K in TaskName]: AnswerOf<K> extends Stamped<unknown> ? K : never }[TaskName];
+type AnswerTo<K extends Question> = AnswerOf<K> extends Stamped<infer A> ? A : never;
+
+interface PlannedRoute<T, K extends Question> extends ChangeKind {
+  /** What is asked of the plan, before anything is written. */
+  readonly asks: (asking: {
+    readonly input: T & WriteHead;
+    readonly stored: StoredJob;
+    readonly now: string;
+  }) => readonly [task: K, args: ArgsOf<K>];
+  readonly work: (change: Change<T> & { readonly answer: AnswerTo<K> }) => Promise<Answer>;
+}
+
+/** Thrown inside a transaction: what was asked of the plan does not hold any more. */
+export class ChangedMeanwhile extends Error {}
+
+/** How often a plan is asked again because somebody else changed the job while it was made. */
+const TRIES = 5;
+
+/**
+ * Registers one kind of change that has to know something of the plan. It is asked before the transaction, so that nobody waits for a plan;
+ * where the job is another one by then, it is asked again.
+ */
+export function plannedRoute<T, K extends Question>(
+  router: Router,
+  db: Database,
+  planner: Planner,
+  route: PlannedRoute<T, K>,
+): void {
+  register<T>(router, route, (sent) =>
+    tried(async () => {
+      const { input, content, load } = sent;
+      const before = await answeredBefore(db, input, route.what, content);
+      if (before) return before;
+      const now = new Date().toISOString();
+      const stored = await db.read(load);
+      mustTakeChanges(stored, route);
+      const told = (await planner.ask(...route.asks({ input, stored, now }))) as Stamped<AnswerTo<K>>;
+      return changeOnce(
+        db,
+        route,
+        sent,
+        (change) => {
+          if (told.stamp !== stampOf(change.stored)) throw new ChangedMeanwhile();
+          return route.work({ ...change, answer: told.answer });
+        },
+        now,
+      );
+    }),
+  );
+}
+
+/** Tries again while the job is changed by others in between. @throws AppError CHANGED_MEANWHILE */
+async function tried(work: () => Promise<Answer>): Promise<Answer> {
+  for (let n = 1; n <= TRIES; n += 1) {
+    try {
+      return await work();
+    } catch (error) {
+      if (!(error instanceof ChangedMeanwhile)) throw error;
+    }
+  }
+  throw new AppError('CHANGED_MEANWHILE', 'Others changed this job again and again while it was planned.');
+}

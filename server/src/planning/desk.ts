@@ -1,0 +1,119 @@
+import {
+  heldBy,
+  keptAsPlanned,
+  memories,
+  plan,
+  unpinned,
+  type Catalogue,
+  type Job,
+  type Pin,
+  type Plan,
+  type Practice,
+} from '@mendum/core';
+import type { Database } from '../db/open.ts';
+import { stampOf } from '../jobs/stamp.ts';
+import { loadJob, type StoredJob } from '../jobs/store.ts';
+
+/** A job as it was read, its plan, and the stamp of all that the plan depends on. */
+export interface Planned {
+  readonly stored: StoredJob;
+  readonly plan: Plan;
+  readonly stamp: string;
+}
+
+/** Where plans are made: reads jobs by itself, and keeps the last few plans. */
+export interface Desk {
+  readonly read: Database['read'];
+  /** The plan of a job as it is stored now. */
+  readonly planned: (jobId: string) => Promise<Planned>;
+  /** The same for ticks and readings: work that was begun since as it was planned changes nothing that is made, so nothing is worked out again. */
+  readonly asBegun: (jobId: string) => Promise<Planned>;
+  readonly planOf: (job: Job, practice: Practice, catalogue: Catalogue) => Plan;
+  readonly memoryOf: ReturnType<typeof memories>;
+}
+
+/** Practices and shelves whose plans are remembered: a run that did not change is not searched anew. */
+const KEPT_MEMORIES = 4;
+/** Plans that are kept; one of 400 findings takes some 20 MB. */
+const KEPT_PLANS = 8;
+
+/** The pins of a finding's splices where its plan has them. */
+export const pinsOf = ({ findings }: Plan, findingId: string): readonly Pin[] =>
+  findings
+    .filter((one) => one.findingId === findingId)
+    .flatMap(({ splices, runId: own }) =>
+      splices.map(({ side, centreMm, runId }) => ({
+        findingId,
+        side,
+        centreMm,
+        ...(runId === own ? {} : { runId }),
+      })),
+    );
+
+/** Whether all that has changed since a job was planned is that work on some findings began, as they were planned. */
+export function isOnlyBegun({ stored: before, plan: made }: Planned, now: StoredJob): boolean {
+  const begun = (now.job.held ?? []).filter(
+    ({ findingId }) => !(before.job.held ?? []).some((one) => one.findingId === findingId),
+  );
+  if (begun.length === 0) return false;
+  const ids = begun.map(({ findingId }) => findingId);
+  const { row, job } = before;
+  return (
+    stampOf(now) ===
+    stampOf({
+      ...before,
+      row: { ...row, layout: keptAsPlanned(unpinned(row.layout, ids), made) },
+      job: {
+        ...job,
+        held: [
+          ...(job.held ?? []),
+          ...ids.flatMap((id) =>
+            made.findings
+              .filter(({ findingId }) => findingId === id)
+              .map((one) => heldBy(one, row.layout.otherColours ?? false)),
+          ),
+        ],
+        pins: [
+          ...job.pins.filter(({ findingId }) => !ids.includes(findingId)),
+          ...ids.flatMap((id) => pinsOf(made, id)),
+        ],
+      },
+    })
+  );
+}
+
+/** A desk that reads jobs from a database. */
+export function makeDesk(read: Database['read']): Desk {
+  const kept = new Map<string, Planned>();
+  const memoryOf = memories(KEPT_MEMORIES);
+  const planOf = (job: Job, practice: Practice, catalogue: Catalogue): Plan => {
+    const memory = memoryOf(practice, catalogue);
+    return plan(job, memory.practice, memory.catalogue, memory);
+  };
+  const exact = new Set<string>();
+  const keep = (jobId: string, planned: Planned): Planned => {
+    kept.delete(jobId);
+    kept.set(jobId, planned);
+    for (const old of [...kept.keys()].slice(0, -KEPT_PLANS)) kept.delete(old);
+    return planned;
+  };
+  const answer = async (jobId: string, mayBeBegun: boolean): Promise<Planned> => {
+    const stored = await read((manager) => loadJob(manager, jobId));
+    const stamp = stampOf(stored);
+    const known = kept.get(jobId);
+    if (known?.stamp === stamp && (mayBeBegun || exact.has(jobId))) return keep(jobId, { ...known, stored });
+    if (known && mayBeBegun && isOnlyBegun(known, stored)) {
+      exact.delete(jobId);
+      return keep(jobId, { stored, plan: known.plan, stamp });
+    }
+    exact.add(jobId);
+    return keep(jobId, { stored, plan: planOf(stored.job, stored.practice, stored.catalogue), stamp });
+  };
+  return {
+    read,
+    planOf,
+    memoryOf,
+    planned: (jobId) => answer(jobId, false),
+    asBegun: (jobId) => answer(jobId, true),
+  };
+}

@@ -1,0 +1,75 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { openDatabase, type Database } from '../db/open.ts';
+import { JobEntity } from '../db/entities.ts';
+import { seedDemo } from '../demo/seed.ts';
+import { AppError } from '../errors.ts';
+import { plannerHere, type Planner } from './planner.ts';
+import { plannerPool } from './pool.ts';
+
+/** A thread has to load all that plans, from source: minutes on a machine that is busy. */
+const GENEROUS_MS = 300_000;
+
+let dataDir: string;
+let db: Database;
+let pool: Planner;
+let jobIds: readonly string[];
+beforeAll(async () => {
+  dataDir = mkdtempSync(join(tmpdir(), 'mendum-pool-'));
+  db = await openDatabase(dataDir);
+  await seedDemo(db, new Date('2031-05-20T09:00:00Z'));
+  jobIds = (await db.read((manager) => manager.find(JobEntity))).map(({ id }) => id);
+  pool = plannerPool(dataDir, 200);
+}, GENEROUS_MS);
+afterAll(async () => {
+  await pool.close();
+  await db.close();
+  rmSync(dataDir, { recursive: true, force: true });
+});
+
+describe('plans made in threads of their own', () => {
+  it(
+    'are the plans that are made here, several at once',
+    async () => {
+      const here = plannerHere(db.read);
+      const plans = await Promise.all(jobIds.map((jobId) => pool.ask('plan', { jobId })));
+      for (const [index, jobId] of jobIds.entries()) expect(plans[index]).toBe(await here.ask('plan', { jobId }));
+    },
+    GENEROUS_MS,
+  );
+  it(
+    'see what was written just now',
+    async () => {
+      const [jobId = ''] = jobIds;
+      await db.write((manager) => manager.update(JobEntity, { id: jobId }, { number: '0999' }));
+      expect((await pool.ask('sheet', { jobId, at: '2031-05-20T09:00:00Z' })).name).toBe('job-0999.pdf');
+    },
+    GENEROUS_MS,
+  );
+  it(
+    'a refusal comes over as it was said',
+    async () => {
+      const error: unknown = await pool
+        .ask('template', { jobId: jobIds[0]!, runId: 'none', as: 'svg' })
+        .catch((e) => e);
+      expect(error).toBeInstanceOf(AppError);
+      expect(error).toMatchObject({ code: 'NOT_FOUND', message: expect.stringMatching(/has no run "none"/) as string });
+    },
+    GENEROUS_MS,
+  );
+  it(
+    'what takes too long is stopped and said, and others are planned afterwards',
+    async () => {
+      const hasty = plannerPool(dataDir, 0.001);
+      try {
+        await expect(hasty.ask('plan', { jobId: jobIds[0]! })).rejects.toMatchObject({ code: 'PLAN_TOO_LONG' });
+      } finally {
+        await hasty.close();
+      }
+      expect(await pool.ask('plan', { jobId: jobIds[1]! })).toMatch(/^\{"format":"mendum-plan"/);
+    },
+    GENEROUS_MS,
+  );
+});

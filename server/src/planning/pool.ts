@@ -1,0 +1,93 @@
+import { Piscina } from 'piscina';
+import { AppError } from '../errors.ts';
+import type { Planner } from './planner.ts';
+import type { AnswerOf, ArgsOf, TaskName } from './tasks.ts';
+import type { Asked, Desked, Told } from './worker.ts';
+
+/** One thread that plans, and what it is busy with. */
+interface Seat {
+  readonly pool: Piscina<Asked, Told>;
+  waiting: number;
+  /** Jobs that it planned last: it has them at hand. */
+  readonly jobs: Set<string>;
+}
+
+/** Two plan at a time: one long job keeps nobody else waiting. */
+const SEATS = 2;
+/** Jobs that are remembered to be at hand at a seat. */
+const AT_HAND = 8;
+/** Memory of a thread, MB: far more than any job within the limits was seen to take. */
+const MOST_MB = 2048;
+
+/** Run from its source under tsx, else bundled beside this file. */
+const isSource = import.meta.url.endsWith('.ts');
+
+const jobOf = (args: unknown): string | undefined =>
+  typeof args === 'object' && args !== null && 'jobId' in args && typeof args.jobId === 'string'
+    ? args.jobId
+    : undefined;
+
+/**
+ * Plans in threads of their own, so that requests are answered meanwhile. What takes longer than it may is ended, thread and all.
+ * @param limitS seconds that one answer may take
+ */
+export function plannerPool(dataDir: string, limitS: number): Planner {
+  const seats: readonly Seat[] = Array.from({ length: SEATS }, () => ({
+    pool: new Piscina<Asked, Told>({
+      filename: new URL(isSource ? './worker.ts' : './worker.js', import.meta.url).href,
+      minThreads: 1,
+      maxThreads: 1,
+      workerData: { dataDir } satisfies Desked,
+      resourceLimits: { maxOldGenerationSizeMb: MOST_MB },
+      ...(isSource ? { execArgv: ['--import', 'tsx'] } : {}),
+    }),
+    waiting: 0,
+    jobs: new Set<string>(),
+  }));
+  const seatFor = (jobId: string | undefined): Seat => {
+    const [first, ...others] = seats;
+    if (!first) throw new Error('There is nobody to plan.');
+    const known = jobId === undefined ? undefined : seats.find(({ jobs }) => jobs.has(jobId));
+    const least = others.reduce((best, seat) => (seat.waiting < best.waiting ? seat : best), first);
+    return known && known.waiting <= least.waiting + 1 ? known : least;
+  };
+  const remember = ({ jobs }: Seat, jobId: string): void => {
+    for (const seat of seats) seat.jobs.delete(jobId);
+    jobs.add(jobId);
+    for (const old of [...jobs].slice(0, -AT_HAND)) jobs.delete(old);
+  };
+  const ask = async <K extends TaskName>(task: K, args: ArgsOf<K>): Promise<AnswerOf<K>> => {
+    const jobId = jobOf(args);
+    const seat = seatFor(jobId);
+    seat.waiting += 1;
+    if (jobId !== undefined) remember(seat, jobId);
+    try {
+      // Who waits behind others gets their time as well.
+      const signal = AbortSignal.timeout(seat.waiting * limitS * 1000);
+      const told = await seat.pool.run({ task, args }, { signal });
+      if (!told.ok) throw new AppError(told.code, told.message, told.more);
+      return told.answer as AnswerOf<K>;
+    } catch (error) {
+      if (isTooMuch(error)) throw tooLong(limitS);
+      throw error;
+    } finally {
+      seat.waiting -= 1;
+    }
+  };
+  return {
+    ask,
+    close: async () => {
+      await Promise.all(seats.map(({ pool }) => pool.destroy()));
+    },
+  };
+}
+
+const isTooMuch = (error: unknown): boolean =>
+  error instanceof Error &&
+  (error.name === 'AbortError' || ('code' in error && error.code === 'ERR_WORKER_OUT_OF_MEMORY'));
+
+const tooLong = (limitS: number): AppError =>
+  new AppError(
+    'PLAN_TOO_LONG',
+    `This job was not planned within ${limitS} s: planning was stopped, and nothing was saved.`,
+  );

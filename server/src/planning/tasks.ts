@@ -1,0 +1,245 @@
+import {
+  asLaid,
+  buildRecords,
+  checkWishes,
+  heldBy,
+  jobSheet,
+  keptAsPlanned,
+  makesOf,
+  planChanges,
+  RecordRefused,
+  redoCost,
+  unpinned,
+  type Check,
+  type FindingPlan,
+  type Held,
+  type LayoutWishes,
+  type Make,
+  type Pin,
+  type Practice,
+  type SpliceRecord,
+} from '@mendum/core';
+import type { JobEffect } from '@mendum/core/interchange';
+import { JobEntity } from '../db/entities.ts';
+import { AppError } from '../errors.ts';
+import { hasBegun, loadJob, type StoredJob } from '../jobs/store.ts';
+import { sheetPdf, signatureOf } from '../record/pdf.ts';
+import { standing } from '../record/standing.ts';
+import { inLocalTime } from '../record/when.ts';
+import { templateSvg, touchedCircuits, type TemplateOf } from '../template/drawing.ts';
+import { templatePdf } from '../template/pdf.ts';
+import { checkTerminal, checkUse, type Asked } from './choice.ts';
+import { pinsOf, type Desk, type Planned } from './desk.ts';
+
+/** An answer that holds as long as the job has this stamp. */
+export interface Stamped<A> {
+  readonly answer: A;
+  readonly stamp: string;
+}
+const stamped = <A>({ stamp }: Planned, answer: A): Stamped<A> => ({ answer, stamp });
+
+/** What is made, as far as ticks and readings ask. */
+export interface MadeNow {
+  readonly spliceId: string;
+  readonly findingId: string;
+  readonly make: number;
+  readonly stepIds: readonly string[];
+  readonly checks: readonly Check[];
+}
+
+/** What is written down when work on findings begins: what they are made by, where their splices lie, and that all others stay. */
+export interface Beginning {
+  readonly held: readonly Held[];
+  readonly pins: readonly Pin[];
+  readonly layout: LayoutWishes;
+}
+
+/** Finds a splice, a cover or work at a cavity in the plan. @throws AppError NO_SUCH_SPLICE */
+function madeAs({ plan }: Planned, spliceId: string): { readonly finding: FindingPlan; readonly made: Make } {
+  for (const finding of plan.findings) {
+    const made = makesOf(finding).find(({ id }) => id === spliceId);
+    if (made) return { finding, made };
+  }
+  throw new AppError('NO_SUCH_SPLICE', `There is no splice "${spliceId}" in the plan.`);
+}
+
+/** The beginning of work on those of some findings that nobody has begun yet. */
+function beginningOf({ plan, stored }: Planned, findings: readonly FindingPlan[]): Beginning {
+  const begun = new Set((stored.job.held ?? []).map(({ findingId }) => findingId));
+  const begin = findings.filter(
+    ({ findingId }, at, all) => !begun.has(findingId) && all.findIndex((one) => one.findingId === findingId) === at,
+  );
+  const ids = begin.map(({ findingId }) => findingId);
+  const { layout } = stored.row;
+  return {
+    held: begin.map((finding) => heldBy(finding, layout.otherColours ?? false)),
+    pins: ids.flatMap((id) => pinsOf(plan, id)),
+    layout: ids.length === 0 ? layout : keptAsPlanned(unpinned(layout, ids), plan),
+  };
+}
+
+/** @throws AppError RECORD_REFUSED saying which splices stand in the way */
+function recordsOf({ stored, plan }: Planned, signed: { by: string; at: string; note: string }): SpliceRecord[] {
+  try {
+    const records = buildRecords(stored.job, plan, stored.readings, signed, inLocalTime);
+    if (records.length === 0)
+      throw new AppError('RECORD_REFUSED', `Job ${stored.row.number} has no splice and no cover to record.`, {
+        hint: 'Add what was found in Survey first.',
+      });
+    return records;
+  } catch (error) {
+    if (error instanceof RecordRefused)
+      throw new AppError('RECORD_REFUSED', error.message, { details: { spliceIds: error.spliceIds } });
+    throw error;
+  }
+}
+
+/** A run as it is drawn on its template. @throws AppError NOT_FOUND where there is nothing to draw */
+function templateOf({ stored, plan }: Planned, runId: string): TemplateOf {
+  const job = asLaid(stored.job, plan.runs);
+  const run = job.harness.runs.find((one) => one.id === runId);
+  const runPlan = plan.runs.find((one) => one.runId === runId);
+  if (!run || !runPlan)
+    throw new AppError('NOT_FOUND', `Job ${stored.row.number} has no run "${runId}".`, {
+      hint: `Its runs are ${stored.job.harness.runs.map((one) => one.id).join(', ')}.`,
+    });
+  if (touchedCircuits({ job, plan, run }).length === 0)
+    throw new AppError('NOT_FOUND', `Nothing is spliced or covered on ${run.name}: there is nothing to lay under it.`, {
+      hint: 'Mark what was found first, or open the gate.',
+    });
+  return { job, plan, run, runPlan };
+}
+
+/** A file to send: its name and its content. */
+export interface FileMade {
+  readonly name: string;
+  readonly content: Uint8Array | string;
+}
+const inName = (text: string): string => text.replace(/[^\w.-]/g, '_');
+
+interface OfJob {
+  readonly jobId: string;
+}
+
+/** Everything that is asked of a plan. Each runs where plans are made, away from where requests are answered, and answers with no more than is asked. */
+export const TASKS = {
+  /** The whole plan, as JSON. */
+  plan: async (desk: Desk, { jobId }: OfJob): Promise<string> => JSON.stringify((await desk.planned(jobId)).plan),
+
+  /** What ticks and readings are about, and what beginning it means. @throws AppError NO_SUCH_SPLICE */
+  made: async (desk: Desk, { jobId, spliceIds }: OfJob & { readonly spliceIds: readonly string[] }) => {
+    const planned = await desk.asBegun(jobId);
+    const found = spliceIds.map((id) => madeAs(planned, id));
+    return stamped(planned, {
+      makes: found.map(({ finding: { findingId }, made }): MadeNow => ({
+        spliceId: made.id,
+        findingId,
+        make: made.make,
+        stepIds: made.steps.map(({ id }) => id),
+        checks: made.checks,
+      })),
+      beginning: beginningOf(
+        planned,
+        found.map(({ finding }) => finding),
+      ),
+    });
+  },
+
+  /** What it costs to make a joint again. @throws AppError NO_SUCH_SPLICE */
+  again: async (
+    desk: Desk,
+    { jobId, spliceId, shrunk }: OfJob & { readonly spliceId: string; readonly shrunk: boolean },
+  ) => {
+    const planned = await desk.planned(jobId);
+    const { finding, made } = madeAs(planned, spliceId);
+    const splice = finding.splices.find(({ id }) => id === spliceId);
+    return stamped(planned, {
+      findingId: finding.findingId,
+      make: made.make,
+      cost: splice
+        ? redoCost(finding, splice, shrunk)
+        : { lostFromMm: finding.lost.fromMm, lostToMm: finding.lost.toMm },
+    });
+  },
+
+  /** Whether a method, cover, way or terminal may be chosen. @throws AppError NOT_FOUND, BAD_INPUT with the reason */
+  choice: async (desk: Desk, { jobId, findingId, use, terminal }: OfJob & Asked) => {
+    const planned = await desk.planned(jobId);
+    const finding = planned.plan.findings.find((one) => one.findingId === findingId);
+    if (!finding)
+      throw new AppError('NOT_FOUND', `There is no finding "${findingId}" in job ${planned.stored.row.number}.`);
+    if (terminal !== undefined) checkTerminal(finding, use, terminal);
+    else if (use !== null) checkUse(planned.stored, finding, use);
+    return stamped(planned, { makes: makesOf(finding).map(({ id, make }) => ({ id, make })) });
+  },
+
+  /** What is wrong with what people wish of a layout. */
+  wishes: async (desk: Desk, { jobId, layout }: OfJob & { readonly layout: LayoutWishes }) => {
+    const planned = await desk.planned(jobId);
+    const { job, practice, catalogue } = planned.stored;
+    return stamped(planned, checkWishes(job, layout, desk.memoryOf(practice, catalogue)));
+  },
+
+  /** The records of a job that is signed now, and the readings that they were made from. @throws AppError RECORD_REFUSED */
+  records: async (
+    desk: Desk,
+    { jobId, signed }: OfJob & { readonly signed: { readonly by: string; readonly at: string; readonly note: string } },
+  ) => {
+    const planned = await desk.planned(jobId);
+    return stamped(planned, {
+      records: recordsOf(planned, signed),
+      readingIds: planned.stored.readings.map(({ id }) => id),
+    });
+  },
+
+  /** The sheet of a job. @param at when it is printed */
+  sheet: async (desk: Desk, { jobId, at }: OfJob & { readonly at: string }): Promise<FileMade> => {
+    const { stored, plan } = await desk.planned(jobId);
+    const records = standing(stored.records).map(({ body }) => body);
+    const sheet = jobSheet(stored.job, plan, stored.readings, records, inLocalTime);
+    return { name: `job-${stored.row.number}.pdf`, content: await sheetPdf(sheet, signatureOf(stored.records), at) };
+  },
+
+  /** The template of a run at true size: sheets to print, or the whole as one drawing. @throws AppError NOT_FOUND */
+  template: async (
+    desk: Desk,
+    { jobId, runId, as }: OfJob & { readonly runId: string; readonly as: 'pdf' | 'svg' },
+  ): Promise<FileMade> => {
+    const of = templateOf(await desk.planned(jobId), runId);
+    return as === 'pdf'
+      ? { name: `template-${of.job.number}-${inName(of.run.id)}.pdf`, content: await templatePdf(of) }
+      : {
+          name: `layout-${of.job.number}-${inName(of.run.id)}.svg`,
+          content: templateSvg(of, { fromMm: 0, toMm: of.run.lengthMm, circuits: touchedCircuits(of) }),
+        };
+  },
+
+  /** Open jobs by a practice for which it, changed, would choose otherwise; those with work begun keep what they have. */
+  effects: async (desk: Desk, { practice }: { readonly practice: Practice }): Promise<JobEffect[]> => {
+    const rows = await desk.read((manager) => manager.findBy(JobEntity, { practiceId: practice.id, status: 'open' }));
+    const effects: JobEffect[] = [];
+    for (const { id } of rows) {
+      const stored: StoredJob = await desk.read((manager) => loadJob(manager, id));
+      const { job, catalogue } = stored;
+      const changes = planChanges(desk.planOf(job, stored.practice, catalogue), desk.planOf(job, practice, catalogue));
+      if (changes.length === 0) continue;
+      const numbers = new Map(job.harness.circuits.map((circuit) => [circuit.id, circuit.number]));
+      effects.push({
+        jobId: id,
+        number: stored.row.number,
+        title: stored.row.title,
+        keeps: hasBegun(stored),
+        changes: changes.map((change) => ({
+          ...change,
+          circuitNumber: numbers.get(change.circuitId) ?? change.circuitId,
+        })),
+      });
+    }
+    return effects;
+  },
+};
+
+type Tasks = typeof TASKS;
+export type TaskName = keyof Tasks;
+export type ArgsOf<K extends TaskName> = Parameters<Tasks[K]>[1];
+export type AnswerOf<K extends TaskName> = Awaited<ReturnType<Tasks[K]>>;
