@@ -33,8 +33,8 @@ export interface StoredHarness {
 /** Harnesses as they were last read, by database: a version is never written twice with other contents. */
 const READ = new WeakMap<DataSource, Map<string, { readonly version: number; readonly parts: Parts }>>();
 const KEPT_HARNESSES = 20;
-/** Circuits that are read before others get their turn: some thousands at once would keep everybody waiting. */
-const PAGE = 400;
+/** Circuits that are read before others get their turn (some 20 ms): thousands at once would keep everybody waiting. */
+const PAGE = 100;
 
 type Parts = Pick<Harness, 'nodes' | 'runs' | 'circuits'>;
 
