@@ -32,7 +32,7 @@ export default defineConfig({
     },
   },
   webServer: {
-    command: 'node --import tsx server/src/main.ts --demo --fresh',
+    command: 'node server/dist/main.js --demo --fresh',
     cwd: '..',
     url: `http://127.0.0.1:${PORT}/api/health`,
     env: { PORT: String(PORT), MENDUM_DATA: join(tmpdir(), `mendum-e2e-${process.pid}`), LOG_LEVEL: 'error' },

@@ -75,7 +75,7 @@ export function ensureChromium() {
   if (!existsSync('/usr/bin/chromium')) installDebian(['chromium'], 'The browser tests need Debian’s Chromium');
 }
 
-/** Builds the interface. */
-export function buildInterface() {
-  if (!run('npm', ['run', '-s', 'build'])) stop('The interface could not be built.');
+/** Builds interface and server. */
+export function buildAll() {
+  if (!run('npm', ['run', '-s', 'build'])) stop('Interface and server could not be built.');
 }

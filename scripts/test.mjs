@@ -1,7 +1,7 @@
 import { existsSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { buildInterface, ensureChromium, ensurePackages, run } from './setup.mjs';
+import { buildAll, ensureChromium, ensurePackages, run } from './setup.mjs';
 
 // npm test: types, format, lint, unit, server and browser tests, and a closing line that counts them.
 ensurePackages();
@@ -42,7 +42,7 @@ runWithReport(
   }),
 );
 console.log('\n— browser tests');
-buildInterface();
+buildAll();
 runWithReport(
   'browser',
   'browser',

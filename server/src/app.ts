@@ -4,8 +4,8 @@ import compression from 'compression';
 import express, { Router, type Express } from 'express';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
-import { pinoHttp } from 'pino-http';
 import type { Database } from './db/open.ts';
+import { requestLog } from './http/requestLog.ts';
 import { answerError, noSuchAddress } from './http/handle.ts';
 import { harnessRoutes } from './harnesses/routes.ts';
 import { mappingRoutes } from './jobs/mapping.ts';
@@ -49,7 +49,8 @@ export function createApp({
 }: AppOptions): Express {
   const app = express();
   app.disable('x-powered-by');
-  app.use(pinoHttp({ logger: log, autoLogging: log.level === 'debug' }));
+  app.set('env', 'production');
+  app.use(requestLog(log));
   app.use(
     helmet({
       contentSecurityPolicy: {

@@ -2,6 +2,10 @@
 export const ERRORS = {
   NOT_JSON: { status: 400, hint: 'Send one JSON object with the content type application/json.' },
   EMPTY_BODY: { status: 400, hint: 'Send one JSON object.' },
+  BAD_REQUEST: { status: 400, hint: 'Correct the address or the head of the request.' },
+  NOT_UNDERSTOOD: { status: 415, hint: 'Send UTF-8, plain or compressed with gzip, deflate or br.' },
+  RANGE_REFUSED: { status: 416, hint: 'Ask for a part that is there, or for the whole.' },
+  PRECONDITION: { status: 412, hint: 'Load it again, and send the change anew.' },
   BODY_TOO_LARGE: { status: 413, hint: 'Send less at once; a job file of 400 circuits is under 1 MB.' },
   BAD_INPUT: { status: 422, hint: 'Correct the field named and send it again; nothing was changed.' },
   JOB_FILE: { status: 422, hint: 'Correct every place named and import again; nothing was imported.' },

@@ -1,9 +1,11 @@
 import { rmSync } from 'node:fs';
 import { join, resolve } from 'node:path';
-import { pino } from 'pino';
 import { createApp } from './app.ts';
 import { readConfig, type Config } from './config.ts';
 import { openDatabase } from './db/open.ts';
+import { forgetReceipts } from './http/receipts.ts';
+import { answerBadRequests } from './http/badRequest.ts';
+import { makeLog } from './log.ts';
 import { seedDemo } from './demo/seed.ts';
 import { plannerPool } from './planning/pool.ts';
 import { portWords, whyNoPort } from './port.ts';
@@ -21,7 +23,7 @@ function configOrExit(): Config {
 
 const config = configOrExit();
 const photosDir = join(config.dataDir, 'photos');
-const log = pino({ level: config.logLevel });
+const log = makeLog(config.logLevel);
 
 // The port comes first: a second start with --fresh must not take the database from under a server that is running.
 const refused = await whyNoPort(config.host, config.port);
@@ -50,6 +52,17 @@ const server = createApp({ db, log, planner, photosDir, webDir: join(root, 'web/
     console.log(`Mendum is at http://${config.host}:${config.port}`);
   },
 );
+
+answerBadRequests(server);
+
+/** Answers to writes are kept for a while, not for ever. */
+const forget = (): void => {
+  forgetReceipts(db, new Date()).catch((error: unknown) =>
+    log.error({ err: error }, 'old receipts were not forgotten'),
+  );
+};
+forget();
+setInterval(forget, 86_400_000).unref();
 
 /** Ends the threads that plan, closes the database, and goes. */
 async function leave(code: number): Promise<void> {

@@ -1,7 +1,7 @@
 import type { ErrorRequestHandler, Request, RequestHandler } from 'express';
 import Joi from 'joi';
 import { JobFileRefused, problemsOf } from '@mendum/core/interchange';
-import { AppError } from '../errors.ts';
+import { AppError, type ErrorCode } from '../errors.ts';
 
 /** The body of a request, checked. @throws AppError BAD_INPUT naming the field, or EMPTY_BODY */
 export function checked<T>(schema: Joi.ObjectSchema, req: Request): T {
@@ -52,7 +52,21 @@ export const noSuchAddress: RequestHandler = (req) => {
   throw new AppError('NOT_FOUND', `There is nothing at ${req.method} ${req.path}.`);
 };
 
+/** What express and its parsers refuse by themselves, by the status they give it; everything of it is the sender's to put right. */
+const PLATFORM: Readonly<Record<number, { readonly code: ErrorCode; readonly words: string }>> = {
+  400: {
+    code: 'BAD_REQUEST',
+    words: 'The request cannot be read: its address, its length or its compression is not right.',
+  },
+  404: { code: 'NOT_FOUND', words: 'There is nothing at this address.' },
+  412: { code: 'PRECONDITION', words: 'What is there is not what the request expects.' },
+  413: { code: 'BODY_TOO_LARGE', words: 'The body is over the limit.' },
+  415: { code: 'NOT_UNDERSTOOD', words: 'The body is in a character set or a compression that is not known here.' },
+  416: { code: 'RANGE_REFUSED', words: 'The part that was asked for is not there.' },
+};
+
 interface ParserError {
+  readonly status?: number;
   readonly type?: string;
   readonly limit?: number;
   readonly length?: number;
@@ -71,7 +85,7 @@ function asAppError(thrown: unknown): AppError {
       { field: first?.pointer, hint: first?.hint, details: thrown.problems },
     );
   }
-  const { type, limit, length } = (typeof thrown === 'object' && thrown !== null ? thrown : {}) as ParserError;
+  const { type, limit, length, status } = (typeof thrown === 'object' && thrown !== null ? thrown : {}) as ParserError;
   if (type === 'entity.too.large') {
     return new AppError(
       'BODY_TOO_LARGE',
@@ -79,6 +93,8 @@ function asAppError(thrown: unknown): AppError {
     );
   }
   if (type === 'entity.parse.failed') return new AppError('NOT_JSON', 'The body is not JSON.');
+  const refused = PLATFORM[status ?? 500];
+  if (refused) return new AppError(refused.code, refused.words);
   return new AppError('INTERNAL', 'Something went wrong on the server.');
 }
 

@@ -1,0 +1,24 @@
+import { rmSync } from 'node:fs';
+import { fileURLToPath } from 'node:url';
+import { build } from 'esbuild';
+
+// npm run build -w server: the server and the thread that plans, each bundled with the core; packages stay where they are installed.
+const here = (path) => fileURLToPath(new URL(path, import.meta.url));
+rmSync(here('dist'), { recursive: true, force: true });
+await build({
+  entryPoints: { main: here('src/main.ts'), worker: here('src/planning/worker.ts') },
+  outdir: here('dist'),
+  bundle: true,
+  splitting: true,
+  platform: 'node',
+  format: 'esm',
+  target: 'node20',
+  packages: 'external',
+  sourcemap: true,
+  logLevel: 'warning',
+  alias: {
+    '@mendum/core': here('../core/src/index.ts'),
+    '@mendum/core/interchange': here('../core/src/interchange/index.ts'),
+    '@mendum/core/spreadsheet': here('../core/src/spreadsheet/index.ts'),
+  },
+});

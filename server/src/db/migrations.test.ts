@@ -1,0 +1,90 @@
+import { randomUUID } from 'node:crypto';
+import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { CRIMP_FIRST } from '@mendum/core';
+import { seedDemo } from '../demo/seed.ts';
+import {
+  AuditEntity,
+  ChoiceEntity,
+  ENTITIES,
+  FindingEntity,
+  PhotoEntity,
+  PinEntity,
+  PracticeEntity,
+  ReceiptEntity,
+} from './entities.ts';
+import { openDatabase, type Database } from './open.ts';
+
+const AT = '2031-05-20T09:00:00.000Z';
+let db: Database;
+
+/** A database with something in every table. */
+async function filledAnew(): Promise<Database> {
+  const db = await openDatabase(':memory:');
+  await seedDemo(db, new Date(AT));
+  await db.write(async (manager) => {
+    const { jobId, id: findingId } = await manager.findOneByOrFail(FindingEntity, {});
+    const said = { by: 'Ines', at: AT };
+    await manager.insert(ChoiceEntity, {
+      id: randomUUID(),
+      jobId,
+      findingId,
+      use: 'clipSleeve',
+      terminal: null,
+      reason: 'Slim.',
+      ...said,
+    });
+    await manager.insert(PinEntity, { jobId, findingId, side: 'only', centreMm: 400, runId: null });
+    await manager.insert(AuditEntity, { ...said, what: 'ticks', jobId, detail: {} });
+    await manager.insert(ReceiptEntity, { writeId: randomUUID(), at: AT, digest: 'x', status: 200, body: {} });
+    await manager.insert(PracticeEntity, { id: 'own', version: 1, kept: false, body: CRIMP_FIRST });
+    const photo = { id: randomUUID(), name: 'a.jpg', type: 'image/jpeg', sizeBytes: 9, widthPx: 3, heightPx: 3 };
+    await manager.insert(PhotoEntity, { ...photo, jobId, findingId, ...said, removed: false });
+  });
+  return db;
+}
+beforeEach(async () => {
+  db = await filledAnew();
+});
+afterEach(() => db.close());
+
+const query = <T>(sql: string): Promise<T[]> => db.source.query<T[]>(sql);
+/** By table: how many rows are in it. */
+async function rows(): Promise<ReadonlyMap<string, number>> {
+  const tables = await query<{ name: string }>(
+    `SELECT name FROM sqlite_master WHERE type = 'table' AND name NOT LIKE 'sqlite_%' AND name <> 'migrations'`,
+  );
+  const counts = new Map<string, number>();
+  for (const { name } of tables)
+    counts.set(name, (await query<{ n: number }>(`SELECT COUNT(*) AS n FROM "${name}"`))[0]?.n ?? 0);
+  return counts;
+}
+const isSound = async (): Promise<boolean> =>
+  (await query('PRAGMA foreign_key_check')).length === 0 &&
+  JSON.stringify(await query('PRAGMA integrity_check')) === '[{"integrity_check":"ok"}]';
+
+describe('migrations, with something in every table', () => {
+  it('every table has something in it here', async () => {
+    const counts = await rows();
+    expect([...counts.keys()].sort()).toEqual(ENTITIES.map(({ options }) => options.name).sort());
+    expect([...counts].filter(([, count]) => count === 0)).toEqual([]);
+  });
+  it('from every step down and up again: what has a table keeps its rows, and all is sound', async () => {
+    const before = await rows();
+    for (let steps = 1; steps <= db.source.migrations.length; steps += 1) {
+      for (let down = 0; down < steps; down += 1) await db.source.undoLastMigration();
+      const below = await rows();
+      for (const [table, count] of below) expect([table, count]).toEqual([table, before.get(table)]);
+      expect(await isSound()).toBe(true);
+      await db.source.runMigrations();
+      const after = await rows();
+      expect([...after.keys()].sort()).toEqual([...before.keys()].sort());
+      for (const [table, count] of after) expect([table, count]).toEqual([table, below.get(table) ?? 0]);
+      expect(await isSound()).toBe(true);
+      const gone = [...after].filter(([table, count]) => count < (before.get(table) ?? 0)).map(([table]) => table);
+      if (gone.length > 0) {
+        await db.close();
+        db = await filledAnew();
+      }
+    }
+  });
+});
