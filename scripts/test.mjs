@@ -41,8 +41,11 @@ runWithReport(
       report.testResults.filter((file) => file.status === 'failed' && file.assertionResults.length === 0).length,
   }),
 );
-console.log('\n— browser tests');
+console.log('\n— size of the first screens');
 buildAll();
+const small = run('npm', ['run', '-s', 'size']);
+count(small ? 1 : 0, small ? 0 : 1);
+console.log('\n— browser tests');
 runWithReport(
   'browser',
   'browser',

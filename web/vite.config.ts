@@ -5,6 +5,6 @@ import { defineConfig } from 'vite';
 export default defineConfig({
   plugins: [react(), tailwindcss()],
   worker: { format: 'es' },
-  build: { chunkSizeWarningLimit: 700 },
+  build: { chunkSizeWarningLimit: 700, manifest: true },
   server: { proxy: { '/api': 'http://127.0.0.1:4600' } },
 });

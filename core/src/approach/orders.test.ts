@@ -36,7 +36,7 @@ const FREE: Found = {
   branchWires: [wire(0.75)],
   freeCavity: { nodeId: 'X1', cavity: '9' },
 };
-const LOST: Found = { kind: 'terminalDamaged', at: { nodeId: 'X1', cavity: '1' } } as Found;
+const LOST: Found = { kind: 'terminalDamaged', at: { nodeId: 'X1', cavity: '1' } };
 
 describe('nothing that is listed will do: what to order instead, by kind, range, number and heat', () => {
   test.each<[string, Found, Place, FindingPlan['approach'], readonly string[]]>([

@@ -52,6 +52,7 @@ const GOOD: Good = {
 const goodReading = (check: Check, index: number): ReadingValue | undefined =>
   (GOOD[check.kind] as (check: Check, index: number) => ReadingValue | undefined)(check, index);
 
+const HOUR_MS = 3_600_000;
 const planOf = ({ job, practice, catalogue }: StoredJob): Plan => plan(job, practice, catalogue);
 
 interface Finished {
@@ -195,8 +196,14 @@ export async function seedDemo(db: Database, today: Date): Promise<boolean> {
       [tractorJob(today), 'Marek Osei', 8],
       [harvesterJob(today), 'Ines Valdur', 7],
     ];
-    for (const [job, by, hour] of open)
-      await insertJob(manager, job, CRIMP_FIRST, by, `${job.asOf ?? ''}T0${hour}:10:00.000Z`);
+    for (const [job, by, hour] of open) {
+      // Whatever time it is now, they were opened before.
+      const opened = Math.min(
+        Date.parse(`${job.asOf ?? ''}T0${hour}:10:00.000Z`),
+        today.getTime() - (10 - hour) * HOUR_MS,
+      );
+      await insertJob(manager, job, CRIMP_FIRST, by, new Date(opened).toISOString());
+    }
     return true;
   });
 }

@@ -75,13 +75,13 @@ async function readParts(manager: EntityManager, harnessId: string): Promise<Par
   };
 }
 
-const isReadOnly = ({ connection }: EntityManager): boolean =>
-  connection.options.type === 'better-sqlite3' && connection.options.readonly === true;
+const isReadOnly = ({ dataSource }: EntityManager): boolean =>
+  dataSource.options.type === 'better-sqlite3' && dataSource.options.readonly === true;
 
 /** Nodes, runs and circuits of a version of a harness. What is read while something is being written is not kept: it may never come to be. */
 async function partsOf(manager: EntityManager, harnessId: string, version: number): Promise<Parts> {
-  const kept = READ.get(manager.connection) ?? new Map<string, { version: number; parts: Parts }>();
-  READ.set(manager.connection, kept);
+  const kept = READ.get(manager.dataSource) ?? new Map<string, { version: number; parts: Parts }>();
+  READ.set(manager.dataSource, kept);
   const known = kept.get(harnessId);
   if (known?.version === version) return known.parts;
   const parts = await readParts(manager, harnessId);

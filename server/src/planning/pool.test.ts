@@ -53,7 +53,7 @@ describe('plans made in threads of their own', () => {
     async () => {
       const error: unknown = await pool
         .ask('template', { jobId: jobIds[0]!, runId: 'none', as: 'svg' })
-        .catch((e) => e);
+        .catch((refused: unknown) => refused);
       expect(error).toBeInstanceOf(AppError);
       expect(error).toMatchObject({ code: 'NOT_FOUND', message: expect.stringMatching(/has no run "none"/) as string });
     },

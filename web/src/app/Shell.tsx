@@ -1,12 +1,13 @@
-import { useState, type CSSProperties } from 'react';
+import { lazy, Suspense, useState, type CSSProperties } from 'react';
 import { Outlet } from 'react-router';
-import { FindDialog } from '../find/FindDialog.tsx';
 import { NoticeBar } from './NoticeBar.tsx';
 import { useNotice } from './notice.ts';
-import { PersonDialog } from './PersonDialog.tsx';
 import { Rail } from './Rail.tsx';
 import { useAppSelector } from './store.ts';
 import { useKeys } from './useKeys.ts';
+
+const FindDialog = lazy(async () => ({ default: (await import('../find/FindDialog.tsx')).FindDialog }));
+const PersonDialog = lazy(async () => ({ default: (await import('./PersonDialog.tsx')).PersonDialog }));
 
 /** Rail and place side by side; asks once who is at the bench, and finds circuits from anywhere. */
 export function Shell() {
@@ -24,8 +25,10 @@ export function Shell() {
         </div>
         <NoticeBar />
       </main>
-      {finding ? <FindDialog onClose={() => setFinding(false)} /> : null}
-      <PersonDialog open={asking || person === null} onClose={() => setAsking(false)} />
+      <Suspense fallback={null}>
+        {finding ? <FindDialog onClose={() => setFinding(false)} /> : null}
+        {asking || person === null ? <PersonDialog open onClose={() => setAsking(false)} /> : null}
+      </Suspense>
     </div>
   );
 }

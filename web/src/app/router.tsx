@@ -1,8 +1,9 @@
 import { createBrowserRouter, Navigate } from 'react-router';
 import { JobsPlace } from '../places/JobsPlace.tsx';
-import { JobPage } from '../stages/JobPage.tsx';
 import { Shell } from './Shell.tsx';
 import { Lost } from './Lost.tsx';
+
+const jobPage = async () => ({ Component: (await import('../stages/JobPage.tsx')).JobPage });
 
 export const router = createBrowserRouter([
   {
@@ -13,12 +14,12 @@ export const router = createBrowserRouter([
     children: [
       { index: true, element: <Navigate to="/jobs" replace /> },
       { path: 'jobs', Component: JobsPlace },
-      { path: 'jobs/:jobId', Component: JobPage },
+      { path: 'jobs/:jobId', lazy: jobPage },
       {
         path: 'jobs/:jobId/mapping/:nodeId',
         lazy: async () => ({ Component: (await import('../cards/MappingPage.tsx')).MappingPage }),
       },
-      { path: 'jobs/:jobId/:stage', Component: JobPage },
+      { path: 'jobs/:jobId/:stage', lazy: jobPage },
       {
         path: 'machines',
         lazy: async () => ({ Component: (await import('../places/machines/MachinesPlace.tsx')).MachinesPlace }),

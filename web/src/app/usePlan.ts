@@ -1,58 +1,32 @@
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { wrap, type Remote } from 'comlink';
-import { planOne, warm, type Plan, type Warm } from '@mendum/core';
+import type { Plan } from '@mendum/core';
 import type { JobView } from '@mendum/core/interchange';
+import type * as AtOnce from './atOnce.ts';
 import type { Planner } from '../workers/planner.worker.ts';
 
 let planner: Remote<Planner> | undefined;
 export const thePlanner = (): Remote<Planner> =>
   (planner ??= wrap<Planner>(new Worker(new URL('../workers/planner.worker.ts', import.meta.url), { type: 'module' })));
 
-interface Planned {
-  readonly forView: JobView;
+/** What a plan is made from. */
+export type PlanInput = Pick<JobView, 'job' | 'practice' | 'catalogue'>;
+
+export interface Planned extends PlanInput {
+  /** The version that the job was at. */
+  readonly version: number;
   readonly plan?: Plan;
   readonly failed?: string;
 }
 
-let memory: Warm | undefined;
-/** What is remembered for one practice and shelf: they stay the same objects while the server says the same. */
-const memoryFor = ({ practice, catalogue }: JobView): Warm =>
-  memory?.practice === practice && memory.catalogue === catalogue ? memory : (memory = warm(practice, catalogue));
+const isSame = (one: PlanInput, other: PlanInput): boolean =>
+  one.job === other.job && one.practice === other.practice && one.catalogue === other.catalogue;
 
-const changedIds = <T extends { readonly findingId: string }>(a: readonly T[], b: readonly T[]): string[] =>
-  [...a.filter((one) => !b.includes(one)), ...b.filter((one) => !a.includes(one))].map((one) => one.findingId);
-
-/** The one finding that differs between two states of a job; nothing when more does, or none. */
-export function onlyChanged(before: JobView, now: JobView): string | undefined {
-  const [a, b] = [before.job, now.job];
-  if (
-    before.practice !== now.practice ||
-    before.catalogue !== now.catalogue ||
-    a.harness !== b.harness ||
-    a.gate !== b.gate ||
-    a.mappings !== b.mappings ||
-    a.findings.length !== b.findings.length
-  )
-    return undefined;
-  const ids = new Set([
-    ...b.findings.filter((finding, index) => finding !== a.findings[index]).map((finding) => finding.id),
-    ...changedIds(a.choices, b.choices),
-    ...changedIds(a.redos, b.redos),
-    ...changedIds(a.pins, b.pins),
-    ...changedIds(a.held ?? [], b.held ?? []),
-  ]);
-  const [id] = ids;
-  return ids.size === 1 ? id : undefined;
-}
-
-/** The last plan with the one changed finding planned anew at once; the others may still give way to it. */
-function atOnce(planned: Planned, view: JobView): Plan | undefined {
-  const { plan, forView } = planned;
-  const id = plan && forView !== view ? onlyChanged(forView, view) : undefined;
-  if (!plan || id === undefined) return undefined;
-  const one = planOne(view.job, plan, id, memoryFor(view));
-  return one && { ...plan, findings: plan.findings.map((finding) => (finding.findingId === id ? one : finding)) };
-}
+/** Plans one finding at once; loaded beside the screens, so that nobody waits for it to see a job. */
+let once: typeof AtOnce | undefined;
+void import('./atOnce.ts').then((loaded) => {
+  once = loaded;
+});
 
 /** The plan of a job, and the version of the job that it was made from: from the worker; a single changed finding is shown at once, and the last plan stays while the whole is worked out. */
 export function usePlan(view: JobView | undefined): {
@@ -62,27 +36,33 @@ export function usePlan(view: JobView | undefined): {
   readonly version: number;
 } {
   const [planned, setPlanned] = useState<Planned>();
+  // Ticks and readings are no part of what is planned: with them nothing is sent to the worker.
+  const { job, practice, catalogue, version } = view ?? {};
+  const versionNow = useRef(version);
   useEffect(() => {
-    if (!view) return undefined;
+    versionNow.current = version;
+  }, [version]);
+  useEffect(() => {
+    if (!job || !practice || !catalogue) return undefined;
     let current = true;
-    const { job, practice, catalogue } = view;
+    const keep = (more: Pick<Planned, 'plan' | 'failed'>): void => {
+      if (current) setPlanned({ job, practice, catalogue, version: versionNow.current ?? 0, ...more });
+    };
     thePlanner()
       .plan(job, practice, catalogue)
-      .then((plan) => current && setPlanned({ forView: view, plan }))
-      .catch(
-        (error: unknown) =>
-          current && setPlanned({ forView: view, failed: error instanceof Error ? error.message : String(error) }),
-      );
+      .then((plan) => keep({ plan }))
+      .catch((error: unknown) => keep({ failed: error instanceof Error ? error.message : String(error) }));
     return () => {
       current = false;
     };
-  }, [view]);
-  const usable = planned?.forView.id === view?.id ? planned : undefined;
-  const early = useMemo(() => (usable && view ? atOnce(usable, view) : undefined), [usable, view]);
+  }, [job, practice, catalogue]);
+  const usable = planned?.job.id === view?.job.id ? planned : undefined;
+  const early = useMemo(() => (usable && view ? once?.atOnce(usable, view) : undefined), [usable, view]);
+  const fresh = usable !== undefined && view !== undefined && isSame(usable, view);
   return {
     plan: early ?? usable?.plan,
     failed: usable?.failed,
-    fresh: usable?.forView === view,
-    version: usable?.forView.version ?? 0,
+    fresh,
+    version: (fresh ? view.version : usable?.version) ?? 0,
   };
 }

@@ -1,5 +1,4 @@
-import { useMemo, useState } from 'react';
-import { formatDistanceToNow } from 'date-fns';
+import { lazy, Suspense, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import type { JobSummary } from '@mendum/core/interchange';
 import { useJobsQuery } from '../app/api.ts';
@@ -8,9 +7,13 @@ import { STAGES } from '../stages/stages.ts';
 import { Button } from '../ui/button.tsx';
 import { Empty, Failed, Working } from '../ui/empty.tsx';
 import { TextField } from '../ui/field.tsx';
-import { ImportJob } from './ImportJob.tsx';
-import { NewJob } from './NewJob.tsx';
+import { ago } from '../ui/when.ts';
 import { Place } from './Place.tsx';
+
+/** The page of a job is fetched while somebody reaches for it. */
+const fetchJobPage = (): void => void import('../stages/JobPage.tsx');
+const NewJob = lazy(async () => ({ default: (await import('./NewJob.tsx')).NewJob }));
+const ImportJob = lazy(async () => ({ default: (await import('./ImportJob.tsx')).ImportJob }));
 
 /** How far along its six stages a job is, as a short stretch of wire. */
 function Progress({ job }: { readonly job: JobSummary }) {
@@ -45,6 +48,8 @@ function JobsTable({ jobs }: { readonly jobs: readonly JobSummary[] }) {
         <li key={job.id} className="border-b border-rule">
           <Link
             to={`/jobs/${job.id}${job.status === 'signed' ? '/record' : `/${job.stage}`}`}
+            onPointerEnter={fetchJobPage}
+            onFocus={fetchJobPage}
             className="grid min-h-16 items-center gap-x-5 px-2 py-2.5 hover:bg-sheet sm:grid-cols-[64px_minmax(0,1fr)_minmax(0,190px)_200px_130px]"
           >
             <span className="figure text-lg text-soft">{job.number}</span>
@@ -56,9 +61,7 @@ function JobsTable({ jobs }: { readonly jobs: readonly JobSummary[] }) {
               </span>
             </span>
             <Progress job={job} />
-            <span className="text-soft sm:text-right">
-              {formatDistanceToNow(new Date(job.updatedAt), { addSuffix: true })}
-            </span>
+            <span className="text-soft sm:text-right">{ago(job.updatedAt)}</span>
           </Link>
         </li>
       ))}
@@ -130,8 +133,10 @@ export function JobsPlace() {
           ) : null}
         </>
       )}
-      {asking === 'new' ? <NewJob onClose={() => setAsking(undefined)} /> : null}
-      {asking === 'import' ? <ImportJob onClose={() => setAsking(undefined)} /> : null}
+      <Suspense fallback={null}>
+        {asking === 'new' ? <NewJob onClose={() => setAsking(undefined)} /> : null}
+        {asking === 'import' ? <ImportJob onClose={() => setAsking(undefined)} /> : null}
+      </Suspense>
     </Place>
   );
 }

@@ -85,6 +85,7 @@ describe('jobs', () => {
     const sent = standInServer({ '/jobs': { body: JOBS } });
     show(<JobsPlace />);
     await userEvent.click(await screen.findByRole('button', { name: 'Import a job file' }));
+    await screen.findByRole('dialog');
     const file = new File([new Uint8Array(5_100_000)], 'big.json', { type: 'application/json' });
     await userEvent.upload(document.querySelector('input[type=file]') as HTMLInputElement, file);
     expect((await screen.findByRole('alert')).textContent).toContain(

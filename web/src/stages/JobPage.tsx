@@ -1,4 +1,4 @@
-import { useCallback, useMemo, useState } from 'react';
+import { lazy, Suspense, useCallback, useMemo, useState, type ComponentType } from 'react';
 import { Navigate, useNavigate, useParams, useSearchParams } from 'react-router';
 import type { StageName } from '@mendum/core/interchange';
 import { useJobQuery } from '../app/api.ts';
@@ -6,25 +6,20 @@ import { errorOf } from '../app/change.ts';
 import { useKeys } from '../app/useKeys.ts';
 import { usePlan } from '../app/usePlan.ts';
 import { Failed, Working } from '../ui/empty.tsx';
-import { BenchStage } from './bench/BenchStage.tsx';
-import { DecideStage } from './decide/DecideStage.tsx';
 import { JobContext, type OpenJob } from './job.ts';
 import { JobFoot } from './JobFoot.tsx';
 import { JobHead } from './JobHead.tsx';
 import { KeysDialog } from './KeysDialog.tsx';
-import { LayoutStage } from './layout/LayoutStage.tsx';
-import { ProveStage } from './prove/ProveStage.tsx';
-import { RecordStage } from './record/RecordStage.tsx';
 import { stageStates, STAGES } from './stages.ts';
-import { SurveyStage } from './survey/SurveyStage.tsx';
 
-const SCREENS: Record<StageName, () => React.ReactNode> = {
-  survey: SurveyStage,
-  decide: DecideStage,
-  layout: LayoutStage,
-  bench: BenchStage,
-  prove: ProveStage,
-  record: RecordStage,
+/** Each stage comes when it is opened. */
+const SCREENS: Record<StageName, ComponentType> = {
+  survey: lazy(async () => ({ default: (await import('./survey/SurveyStage.tsx')).SurveyStage })),
+  decide: lazy(async () => ({ default: (await import('./decide/DecideStage.tsx')).DecideStage })),
+  layout: lazy(async () => ({ default: (await import('./layout/LayoutStage.tsx')).LayoutStage })),
+  bench: lazy(async () => ({ default: (await import('./bench/BenchStage.tsx')).BenchStage })),
+  prove: lazy(async () => ({ default: (await import('./prove/ProveStage.tsx')).ProveStage })),
+  record: lazy(async () => ({ default: (await import('./record/RecordStage.tsx')).RecordStage })),
 };
 const isStage = (word: string | undefined): word is StageName => STAGES.some((stage) => stage.name === word);
 
@@ -130,7 +125,9 @@ export function JobPage() {
       <div className="flex min-h-[calc(100dvh-var(--notice,0px))] flex-col">
         <JobHead stage={stage} states={stageStates(open.view, open.plan)} />
         <div className="flex flex-1 flex-col px-6 py-5">
-          <Screen />
+          <Suspense fallback={<Working words="Opening…" />}>
+            <Screen />
+          </Suspense>
         </div>
         <JobFoot onKeys={() => setKeysShown(true)} />
       </div>

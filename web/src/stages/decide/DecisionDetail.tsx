@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { figure, findingInWords, isAtCavity, sizeInWords, type FindingPlan } from '@mendum/core';
 import { useChange } from '../../app/change.ts';
 import { Button } from '../../ui/button.tsx';
@@ -15,7 +15,9 @@ import { PieceOfCard } from './PieceOfCard.tsx';
 import { Ranking } from './Ranking.tsx';
 import { Terminals } from './Terminals.tsx';
 import { Ways } from './Ways.tsx';
-import { WhatIf } from './WhatIf.tsx';
+
+/** It plans on the page, so it brings the planner with it: only when it is opened. */
+const WhatIf = lazy(async () => ({ default: (await import('./WhatIf.tsx')).WhatIf }));
 
 /** One decision opened: what is done, because of what, drawn, in figures, and every other way ranked. */
 export function DecisionDetail({ finding }: { readonly finding: FindingPlan }) {
@@ -121,7 +123,11 @@ export function DecisionDetail({ finding }: { readonly finding: FindingPlan }) {
       <div className="mt-5">
         <ElectricalTable finding={finding} />
       </div>
-      {trying ? <WhatIf finding={finding} onClose={() => setTrying(false)} /> : null}
+      {trying ? (
+        <Suspense fallback={null}>
+          <WhatIf finding={finding} onClose={() => setTrying(false)} />
+        </Suspense>
+      ) : null}
       <div className="mt-4 flex flex-wrap items-center gap-4">
         <p className="max-w-[60ch] text-soft">{plan.cautions[0]?.text}</p>
         <Link

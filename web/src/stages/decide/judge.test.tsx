@@ -5,7 +5,7 @@ import { FULL_SHELF, READY_PRACTICES, type Finding } from '@mendum/core';
 import type { JobView } from '@mendum/core/interchange';
 import { findingOf, InJob, planFor, viewOf } from '../../test/job.tsx';
 import { standInServer, writesOf } from '../../test/server.ts';
-import { onlyChanged } from '../../app/usePlan.ts';
+import { onlyChanged } from '../../app/atOnce.ts';
 import { Compare } from './Compare.tsx';
 import { DecideStage } from './DecideStage.tsx';
 import { ElectricalTable } from './ElectricalTable.tsx';
