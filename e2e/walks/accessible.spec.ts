@@ -14,6 +14,7 @@ async function seriousOn(page: Page, within?: string): Promise<string[]> {
 const SIZES = [
   { width: 1280, height: 800 },
   { width: 820, height: 1180 },
+  { width: 390, height: 844 },
 ];
 
 for (const theme of ['light', 'dark'] as const) {

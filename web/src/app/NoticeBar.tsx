@@ -11,7 +11,7 @@ export function NoticeBar() {
       role="status"
       aria-label="What was done"
       className={clsx(
-        'no-print sticky bottom-0 z-20',
+        'no-print sticky bottom-(--bar) z-20',
         notice && 'flex min-h-16 items-center gap-4 border-t-4 bg-sheet px-6 py-1.5',
         notice?.wrong ? 'border-scrap' : 'border-copper',
       )}

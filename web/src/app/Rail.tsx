@@ -1,8 +1,7 @@
 import clsx from 'clsx';
 import { NavLink } from 'react-router';
 import { useDueQuery } from './api.ts';
-import { useAppDispatch, useAppSelector } from './store.ts';
-import { themeToggled, unitsToggled } from './view.ts';
+import { RailKeys } from './RailKeys.tsx';
 
 /** Small drawings of the things themselves. */
 const PLACES = [
@@ -18,19 +17,28 @@ const PLACES = [
 ] as const;
 
 const KEY = 'flex min-h-14 w-full flex-col items-center justify-center gap-1 text-sm';
+const DRAWN = { viewBox: '0 0 20 20', fill: 'none', stroke: 'currentColor', 'aria-hidden': true } as const;
 
-/** The narrow rail of places, with who is at the bench, theme and units at its foot. */
-export function Rail({ onPerson, onFind }: { readonly onPerson: () => void; readonly onFind: () => void }) {
-  const dispatch = useAppDispatch();
-  const { person, theme, units } = useAppSelector((state) => state.view);
+interface RailProps {
+  readonly onPerson: () => void;
+  readonly onFind: () => void;
+  readonly onMore: () => void;
+}
+
+/** The places, beside what is open; on a phone a bar under it, within reach of the thumb, with the rest behind More. */
+export function Rail({ onPerson, onFind, onMore }: RailProps) {
   const { data: due = [] } = useDueQuery();
   const overdue = due.filter((one) => one.overdue).length;
   return (
     <nav
       aria-label="Places"
-      className="no-print sticky top-0 flex h-dvh w-[78px] shrink-0 flex-col border-r border-rule bg-paper"
+      className={clsx(
+        'no-print z-30 flex shrink-0 border-rule bg-paper max-sm:fixed max-sm:inset-x-0 max-sm:bottom-0 max-sm:order-last',
+        'max-sm:h-(--bar) max-sm:border-t max-sm:pb-[env(safe-area-inset-bottom,0px)]',
+        'sm:sticky sm:top-0 sm:h-dvh sm:w-[4.875rem] sm:flex-col sm:overflow-y-auto sm:border-r',
+      )}
     >
-      <NavLink to="/jobs" aria-label="Mendum, jobs" className="flex h-14 items-center justify-center">
+      <NavLink to="/jobs" aria-label="Mendum, jobs" className="flex h-14 items-center justify-center max-sm:hidden">
         <svg viewBox="0 0 44 24" className="w-11" aria-hidden>
           <path d="M0 12h44" stroke="var(--ink)" strokeWidth="3" />
           <rect x="10" y="4" width="24" height="16" rx="6" fill="var(--sheet)" stroke="var(--ink)" strokeWidth="2" />
@@ -44,65 +52,38 @@ export function Rail({ onPerson, onFind }: { readonly onPerson: () => void; read
           className={({ isActive }) =>
             clsx(
               KEY,
-              'border-l-4',
+              'relative max-sm:border-t-4 sm:border-l-4',
               isActive
                 ? 'border-copper bg-wash font-semibold'
                 : 'border-transparent text-soft hover:bg-wash hover:text-ink',
             )
           }
         >
-          <svg viewBox="0 0 20 20" className="size-6" fill="none" stroke="currentColor" strokeWidth="1.6" aria-hidden>
+          <svg {...DRAWN} className="size-6" strokeWidth="1.6">
             <path d={path} />
           </svg>
-          {name}
+          <span className="max-w-full truncate">{name}</span>
           {to === '/due' && overdue > 0 ? (
-            <span className="rounded-sm bg-scrap px-1.5 text-sm font-semibold text-paper">{overdue} overdue</span>
+            <span className="rounded-sm bg-scrap px-1.5 text-sm font-semibold text-paper max-sm:absolute max-sm:top-0.5 max-sm:right-1">
+              {overdue}
+              <span className="max-sm:sr-only"> overdue</span>
+            </span>
           ) : null}
         </NavLink>
       ))}
-      <div className="mt-auto border-t border-rule">
-        <button
-          type="button"
-          className={clsx(KEY, 'text-soft hover:bg-wash')}
-          onClick={onFind}
-          aria-label="Find a circuit"
-          aria-keyshortcuts="/"
-        >
-          <svg viewBox="0 0 20 20" className="size-5" fill="none" stroke="currentColor" strokeWidth="1.8" aria-hidden>
-            <circle cx="8.5" cy="8.5" r="5" />
-            <path d="M12.3 12.3 17 17" />
-          </svg>
-          Find
-        </button>
-        <button
-          type="button"
-          className={clsx(KEY, 'text-soft hover:bg-wash')}
-          onClick={() => dispatch(unitsToggled())}
-          aria-label={`Lengths in ${units === 'mm' ? 'millimetres; show inches' : 'inches; show millimetres'}`}
-        >
-          <span className="figure text-base text-ink">{units === 'mm' ? 'mm' : 'in'}</span>Units
-        </button>
-        <button
-          type="button"
-          className={clsx(KEY, 'text-soft hover:bg-wash')}
-          onClick={() => dispatch(themeToggled())}
-          aria-label={theme === 'dark' ? 'Light theme, for daylight' : 'Dark theme, for under a machine'}
-        >
-          <svg viewBox="0 0 20 20" className="size-5" aria-hidden>
-            <circle cx="10" cy="10" r="7" fill="none" stroke="currentColor" strokeWidth="1.8" />
-            <path d="M10 3a7 7 0 0 1 0 14Z" fill="currentColor" />
-          </svg>
-          {theme === 'dark' ? 'Light' : 'Dark'}
-        </button>
-        <button
-          type="button"
-          className={clsx(KEY, 'px-1 hover:bg-wash')}
-          onClick={onPerson}
-          aria-label={person === null ? 'Say who is at the bench' : `At the bench: ${person}. Change`}
-        >
-          <span className="max-w-full truncate font-semibold">{person?.split(' ')[0] ?? 'Who?'}</span>
-          <span className="text-soft">at bench</span>
-        </button>
+      <button
+        type="button"
+        className={clsx(KEY, 'border-t-4 border-transparent text-soft hover:bg-wash sm:hidden')}
+        onClick={onMore}
+        aria-label="More: find, units, theme, who is at the bench"
+      >
+        <svg {...DRAWN} className="size-6" strokeWidth="3" strokeLinecap="round">
+          <path d="M4 10h.01M10 10h.01M16 10h.01" />
+        </svg>
+        More
+      </button>
+      <div className="mt-auto border-t border-rule max-sm:hidden">
+        <RailKeys look={clsx(KEY, 'hover:bg-wash')} onPerson={onPerson} onFind={onFind} />
       </div>
     </nav>
   );

@@ -7,6 +7,7 @@ import { useAppSelector } from './store.ts';
 import { useKeys } from './useKeys.ts';
 
 const FindDialog = lazy(async () => ({ default: (await import('../find/FindDialog.tsx')).FindDialog }));
+const MoreDialog = lazy(async () => ({ default: (await import('./MoreDialog.tsx')).MoreDialog }));
 const PersonDialog = lazy(async () => ({ default: (await import('./PersonDialog.tsx')).PersonDialog }));
 
 /** Rail and place side by side; asks once who is at the bench, and finds circuits from anywhere. */
@@ -14,18 +15,25 @@ export function Shell() {
   const person = useAppSelector((state) => state.view.person);
   const [asking, setAsking] = useState(false);
   const [finding, setFinding] = useState(false);
+  const [more, setMore] = useState(false);
   const notice = useNotice();
   useKeys({ '/': () => setFinding(true) });
   return (
-    <div className="flex min-h-dvh">
-      <Rail onPerson={() => setAsking(true)} onFind={() => setFinding(true)} />
-      <main className="flex min-w-0 flex-1 flex-col" style={{ '--notice': notice ? '64px' : '0px' } as CSSProperties}>
+    <div className="flex min-h-dvh max-sm:flex-col">
+      <Rail onPerson={() => setAsking(true)} onFind={() => setFinding(true)} onMore={() => setMore(true)} />
+      <main
+        className="flex min-w-0 flex-1 flex-col pb-(--bar)"
+        style={{ '--notice': notice ? '64px' : '0px' } as CSSProperties}
+      >
         <div className="min-w-0 flex-1">
           <Outlet />
         </div>
         <NoticeBar />
       </main>
       <Suspense fallback={null}>
+        {more ? (
+          <MoreDialog onPerson={() => setAsking(true)} onFind={() => setFinding(true)} onClose={() => setMore(false)} />
+        ) : null}
         {finding ? <FindDialog onClose={() => setFinding(false)} /> : null}
         {asking || person === null ? <PersonDialog open onClose={() => setAsking(false)} /> : null}
       </Suspense>

@@ -1,5 +1,5 @@
 import { planOne, warm, type Plan, type Warm } from '@mendum/core';
-import type { Planned, PlanInput } from './usePlan.ts';
+import type { Planned, PlanInput } from './planned.ts';
 
 let memory: Warm | undefined;
 /** What is remembered for one practice and shelf: they stay the same objects while the server says the same. */

@@ -2,7 +2,7 @@ import { configureStore } from '@reduxjs/toolkit';
 import { useDispatch, useSelector } from 'react-redux';
 import { api } from './api.ts';
 import { applyTheme } from './theme.ts';
-import { rememberView, viewSlice } from './view.ts';
+import { deviceThemeChanged, onDeviceTheme, rememberView, viewSlice } from './view.ts';
 
 export const makeStore = () =>
   configureStore({
@@ -24,6 +24,7 @@ export function keepInStep(store: Store): void {
     rememberView(now);
     applyTheme(now.theme);
   });
+  onDeviceTheme((theme) => store.dispatch(deviceThemeChanged(theme)));
 }
 
 export const useAppDispatch = useDispatch.withTypes<Store['dispatch']>();

@@ -1,4 +1,4 @@
-/** Light for daylight, dark for under a machine; 'system' follows the device. */
+/** Light for daylight, dark for under a machine. */
 export type Theme = 'light' | 'dark';
 
 /** Puts the theme on the document. */

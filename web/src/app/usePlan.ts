@@ -3,21 +3,12 @@ import { wrap, type Remote } from 'comlink';
 import type { Plan } from '@mendum/core';
 import type { JobView } from '@mendum/core/interchange';
 import type * as AtOnce from './atOnce.ts';
+import type { Planned, PlanInput } from './planned.ts';
 import type { Planner } from '../workers/planner.worker.ts';
 
 let planner: Remote<Planner> | undefined;
 export const thePlanner = (): Remote<Planner> =>
   (planner ??= wrap<Planner>(new Worker(new URL('../workers/planner.worker.ts', import.meta.url), { type: 'module' })));
-
-/** What a plan is made from. */
-export type PlanInput = Pick<JobView, 'job' | 'practice' | 'catalogue'>;
-
-export interface Planned extends PlanInput {
-  /** The version that the job was at. */
-  readonly version: number;
-  readonly plan?: Plan;
-  readonly failed?: string;
-}
 
 const isSame = (one: PlanInput, other: PlanInput): boolean =>
   one.job === other.job && one.practice === other.practice && one.catalogue === other.catalogue;

@@ -69,7 +69,7 @@ export function ImportJob({ onClose }: { readonly onClose: () => void }) {
           <p className="text-lg font-semibold text-scrap">
             Nothing was imported: {problems.length === 1 ? 'one place is' : `${problems.length} places are`} not right.
           </p>
-          <ul className="mt-2 grid max-h-72 gap-3 overflow-y-auto">
+          <ul tabIndex={0} className="mt-2 grid max-h-72 gap-3 overflow-y-auto">
             {problems.map((problem) => (
               <li key={`${problem.pointer ?? ''} ${problem.message}`} className="border-l-4 border-scrap pl-3">
                 {problem.pointer ? <code className="figure block text-sm text-soft">{problem.pointer}</code> : null}

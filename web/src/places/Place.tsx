@@ -13,9 +13,9 @@ export function Place({
   readonly children: ReactNode;
 }) {
   return (
-    <div className="px-6 pb-10">
+    <div className="px-6 pb-10 max-sm:px-4">
       <header className="flex flex-wrap items-end gap-x-6 gap-y-3 pt-5 pb-4">
-        <div className="min-w-0 flex-1">
+        <div className="min-w-0 flex-1 max-sm:basis-full">
           <h1 className="text-3xl font-semibold">{title}</h1>
           <p className="text-lg text-soft">{about}</p>
         </div>

@@ -16,17 +16,17 @@ export function JobFoot({ onKeys }: { readonly onKeys: () => void }) {
   const unanswered = plan.kit.unanswered.length;
   const { totals, gate } = plan;
   return (
-    <footer className="no-print sticky bottom-(--notice,0px) z-10 flex min-h-12 flex-wrap items-center gap-x-6 gap-y-1 border-t max-xl:gap-x-4 border-rule bg-sheet px-6 py-1.5">
+    <footer className="no-print sticky bottom-[calc(var(--notice,0px)+var(--bar))] z-10 flex min-h-12 flex-wrap items-center gap-x-6 gap-y-1 border-t max-xl:gap-x-4 border-rule bg-sheet px-6 py-1.5 max-sm:px-4">
       <span>
         Proved <Figure value={`${proved} of ${plan.findings.length}`} />
       </span>
       <span>
         Splices <Figure value={String(totals.splices)} />
       </span>
-      <span>
+      <span className="max-sm:hidden">
         Opened <Length mm={totals.openedMm} digits={0} />
       </span>
-      <span>
+      <span className="max-sm:hidden">
         Slack left <Length mm={totals.slackLeftMm} digits={0} />
       </span>
       <span>
@@ -44,7 +44,11 @@ export function JobFoot({ onKeys }: { readonly onKeys: () => void }) {
       <span>
         Gate <b className={clsx(gate.open ? 'text-pass' : 'text-scrap')}>{gate.open ? 'open' : 'closed'}</b>
       </span>
-      <button type="button" onClick={onKeys} className="ml-auto min-h-11 min-w-6 text-soft hover:text-ink">
+      <button
+        type="button"
+        onClick={onKeys}
+        className="ml-auto min-h-11 min-w-6 text-soft hover:text-ink max-sm:hidden"
+      >
         <span className="max-xl:hidden">
           Keys <b>1–6</b> stage · <b>n p</b> circuit · <b>/</b> find ·{' '}
         </span>

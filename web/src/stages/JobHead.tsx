@@ -18,13 +18,13 @@ export function JobHead({
   const { isolation } = job.gate;
   return (
     <header className="no-print border-b border-rule bg-sheet">
-      <div className="flex flex-wrap items-baseline gap-x-4 px-6 pt-3 pb-1">
+      <div className="flex flex-wrap items-baseline gap-x-4 px-6 pt-3 pb-1 max-sm:px-4">
         <h1 className="text-2xl font-semibold">{job.title}</h1>
         <p className="text-soft">
           {job.machine.name}, {job.machine.kind} · {figure(job.machine.systemVoltageV)} V · job{' '}
           <span className="figure">{job.number}</span>
         </p>
-        <p className={isolation ? 'ml-auto font-medium text-pass' : 'ml-auto font-medium text-scrap'}>
+        <p className={isolation ? 'font-medium text-pass sm:ml-auto' : 'font-medium text-scrap sm:ml-auto'}>
           {signed
             ? '✓ Signed'
             : isolation

@@ -33,7 +33,10 @@ export function MakePicker({ makes, label, first, standing, className, at, onPic
   return (
     <nav
       aria-label={label}
-      className={clsx('no-print -mx-6 -mt-5 mb-5 flex overflow-x-auto border-b border-rule px-6', className)}
+      className={clsx(
+        'no-print relative -mx-6 -mt-5 mb-5 flex overflow-x-auto border-b border-rule px-6 max-sm:-mx-4 max-sm:-mt-3 max-sm:px-4',
+        className,
+      )}
     >
       {first ? (
         <button

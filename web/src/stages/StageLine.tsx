@@ -1,3 +1,4 @@
+import { useEffect, useRef } from 'react';
 import clsx from 'clsx';
 import { Link } from 'react-router';
 import type { StageName } from '@mendum/core/interchange';
@@ -64,8 +65,19 @@ function StageMark({
 /** The six stages as a stretch of wire with splices on it. */
 export function StageLine({ pathTo, current, states, gateOpen }: StageLineProps) {
   const at = STAGES.findIndex((stage) => stage.name === current);
+  const strip = useRef<HTMLElement>(null);
+  useEffect(() => {
+    // On a phone the strip is wider than the screen: the stage that is open is brought into it.
+    const { current: line } = strip;
+    const open = line?.querySelector<HTMLElement>('[aria-current=step]');
+    if (line && open) line.scrollLeft = open.offsetLeft - (line.clientWidth - open.offsetWidth) / 2;
+  }, [current]);
   return (
-    <nav aria-label="Stages" className="no-print grid grid-cols-6">
+    <nav
+      ref={strip}
+      aria-label="Stages"
+      className="no-print relative grid grid-cols-[repeat(6,minmax(5.5rem,1fr))] overflow-x-auto"
+    >
       {STAGES.map(({ name, title }, index) => {
         const locked = !gateOpen && name !== 'survey';
         const words = (

@@ -30,13 +30,13 @@ export function Dialog({ open, onOpenChange, title, about, children, shape = 'bo
           className={clsx(
             'fixed z-50 flex flex-col bg-sheet text-ink shadow-2xl',
             shape === 'sheet'
-              ? 'inset-y-0 right-0 w-full max-w-[620px]'
-              : 'top-1/2 left-1/2 max-h-[94dvh] -translate-x-1/2 -translate-y-1/2 rounded-sm border border-rule',
-            shape === 'wide' && 'w-[min(1160px,96vw)]',
-            shape === 'box' && 'w-[min(560px,94vw)]',
+              ? 'inset-y-0 right-0 w-full max-w-[38.75rem]'
+              : 'inset-0 sm:inset-auto sm:top-1/2 sm:left-1/2 sm:max-h-[94dvh] sm:-translate-x-1/2 sm:-translate-y-1/2 sm:rounded-sm sm:border sm:border-rule',
+            shape === 'wide' && 'sm:w-[min(72.5rem,96vw)]',
+            shape === 'box' && 'sm:w-[min(35rem,94vw)]',
           )}
         >
-          <div className="flex items-start gap-4 border-b border-rule px-6 py-4">
+          <div className="flex items-start gap-4 border-b border-rule px-6 py-4 max-sm:px-4">
             <div className="min-w-0 flex-1">
               <Radix.Title className="text-2xl font-semibold">{title}</Radix.Title>
               {about === undefined ? null : <Radix.Description className="mt-1 text-soft">{about}</Radix.Description>}
@@ -50,7 +50,7 @@ export function Dialog({ open, onOpenChange, title, about, children, shape = 'bo
               </Radix.Close>
             )}
           </div>
-          <div className="min-h-0 flex-1 overflow-y-auto px-6 py-5">{children}</div>
+          <div className="min-h-0 flex-1 overflow-y-auto px-6 py-5 max-sm:px-4">{children}</div>
         </Radix.Content>
       </Radix.Portal>
     </Radix.Root>

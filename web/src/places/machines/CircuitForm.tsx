@@ -229,7 +229,7 @@ export function CircuitForm({ harness, circuit, onSave, onRemove, onClose }: Cir
           />
         ) : null}
       </div>
-      <div className="sticky -bottom-5 -mx-6 -mb-5 flex gap-3 border-t border-rule bg-sheet px-6 py-3">
+      <div className="sticky -bottom-5 -mx-6 -mb-5 flex gap-3 border-t border-rule bg-sheet px-6 py-3 max-sm:-mx-4 max-sm:px-4">
         <Button type="submit" look="copper" className="flex-1">
           {circuit ? 'Save the circuit' : 'Add the circuit'}
         </Button>

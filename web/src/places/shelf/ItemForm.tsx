@@ -61,7 +61,7 @@ export function ItemForm({
             <b className="text-scrap">{refused.message}</b> {refused.hint}
           </p>
         ) : null}
-        <div className="sticky -bottom-5 -mx-6 -mb-5 flex gap-3 border-t border-rule bg-sheet px-6 py-3">
+        <div className="sticky -bottom-5 -mx-6 -mb-5 flex gap-3 border-t border-rule bg-sheet px-6 py-3 max-sm:-mx-4 max-sm:px-4">
           <Button type="submit" look="copper" disabled={busy} className="flex-1">
             {isNew ? words.add : words.save}
           </Button>

@@ -68,7 +68,7 @@ export function ShelfImport({ version, onClose }: { readonly version: number; re
               <b className="text-scrap">{refused.message}</b> {refused.hint}
             </p>
             {problems.length > 1 ? (
-              <ul className="mt-2 max-h-52 overflow-y-auto">
+              <ul tabIndex={0} className="mt-2 max-h-52 overflow-y-auto">
                 {problems.slice(0, 200).map((problem) => (
                   <li key={`${problem.line} ${problem.column} ${problem.why}`}>
                     Line <span className="figure">{problem.line}</span>, {problem.column}: “{problem.value}” —{' '}

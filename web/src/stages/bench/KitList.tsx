@@ -29,7 +29,7 @@ export function KitList({ onBegin, begun }: { readonly onBegin: () => void; read
     <div className="grid gap-x-10 gap-y-6 lg:grid-cols-[1fr_380px]">
       <section aria-label="Kit">
         <div className="mb-3 flex flex-wrap items-end gap-x-6 gap-y-3">
-          <div className="min-w-0 flex-1">
+          <div className="min-w-0 flex-1 max-sm:basis-full">
             <h2 className="text-[28px] font-semibold">{standingOfKit(kit)}</h2>
             <p className="text-lg text-soft">For the whole job, against {view.catalogue.name}.</p>
             {kit.unanswered.length === 0 ? null : (

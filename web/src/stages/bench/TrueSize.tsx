@@ -46,7 +46,7 @@ export function TrueSize({ open, onClose, lengthMm, colour }: TrueSizeProps) {
     >
       {set === undefined ? (
         <div className="grid gap-4">
-          <div className="overflow-x-auto">
+          <div role="group" aria-label="Frame" tabIndex={0} className="overflow-x-auto">
             <div className="h-40 rounded-lg border-2 border-ink" style={{ width: CARD_MM * pxPerMm }} />
           </div>
           <label className="grid gap-2 font-medium">

@@ -281,7 +281,7 @@ export function Board({
           )}
         </g>
       </svg>
-      <div className="sticky bottom-[calc(3.5rem+var(--notice,0px))] z-[5] border-t border-rule bg-paper">
+      <div className="sticky bottom-[calc(3.5rem+var(--notice,0px)+var(--bar))] z-[5] border-t border-rule bg-paper">
         <div className="pointer-events-none absolute top-1 left-0" style={{ width: plot.left }}>
           {section}
         </div>

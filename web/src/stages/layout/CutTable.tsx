@@ -125,38 +125,40 @@ export function CutTable({
     [],
   );
   return (
-    <table className="w-full text-left">
-      <caption className="sr-only">
-        Cut points, {unit} from {nodeName(run.fromNodeId)}
-      </caption>
-      <thead className="border-b border-ink text-soft">
-        <tr>
-          <th className="pb-1 font-normal">Circuit</th>
-          <th className="font-normal">
-            Cut at, {unit} from {nodeName(run.fromNodeId)}
-          </th>
-          <th className="font-normal">Splice centre</th>
-          <th className="font-normal">Insert</th>
-          <th className="font-normal">Method</th>
-          <th>
-            <span className="sr-only">Pins</span>
-          </th>
-        </tr>
-      </thead>
-      <tbody>
-        {sorted.map((finding) => (
-          <CutRow
-            key={finding.findingId}
-            finding={finding}
-            circuit={circuitOf(finding.circuitId)}
-            selected={selected?.findingId === finding.findingId}
-            isFixed={fixed.has(finding.findingId)}
-            atOne={live.wishes.atOne.includes(finding.findingId)}
-            past={pastOf(finding)}
-            acts={acts}
-          />
-        ))}
-      </tbody>
-    </table>
+    <div role="group" aria-label="Cut points" tabIndex={0} className="relative overflow-x-auto">
+      <table className="w-full text-left">
+        <caption className="sr-only">
+          Cut points, {unit} from {nodeName(run.fromNodeId)}
+        </caption>
+        <thead className="border-b border-ink text-soft">
+          <tr>
+            <th className="pb-1 font-normal">Circuit</th>
+            <th className="font-normal">
+              Cut at, {unit} from {nodeName(run.fromNodeId)}
+            </th>
+            <th className="font-normal">Splice centre</th>
+            <th className="font-normal">Insert</th>
+            <th className="font-normal">Method</th>
+            <th>
+              <span className="sr-only">Pins</span>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {sorted.map((finding) => (
+            <CutRow
+              key={finding.findingId}
+              finding={finding}
+              circuit={circuitOf(finding.circuitId)}
+              selected={selected?.findingId === finding.findingId}
+              isFixed={fixed.has(finding.findingId)}
+              atOne={live.wishes.atOne.includes(finding.findingId)}
+              past={pastOf(finding)}
+              acts={acts}
+            />
+          ))}
+        </tbody>
+      </table>
+    </div>
   );
 }

@@ -23,7 +23,7 @@ export function LiveLine({
   return (
     <div className="flex min-w-0 flex-wrap items-baseline gap-x-4 leading-snug" aria-live={moving ? 'off' : 'polite'}>
       {finding && cuts !== undefined ? (
-        <span className="whitespace-nowrap">
+        <span className="sm:whitespace-nowrap">
           <b className="figure">{circuitOf(finding.circuitId).number}</b> cut at{' '}
           <b>
             <Figure value={cuts} />

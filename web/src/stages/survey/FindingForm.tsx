@@ -259,7 +259,7 @@ export function FindingForm({ start, version, onSaved, onClose }: FindingFormPro
           {wrong.job}
         </p>
       )}
-      <div className="sticky -bottom-5 -mx-6 -mb-5 flex gap-3 border-t border-rule bg-sheet px-6 py-3">
+      <div className="sticky -bottom-5 -mx-6 -mb-5 flex gap-3 border-t border-rule bg-sheet px-6 py-3 max-sm:-mx-4 max-sm:px-4">
         <Button type="submit" look="copper" disabled={busy} className="flex-1">
           {edit
             ? 'Save the finding'

@@ -21,119 +21,121 @@ export function FindingsTable({ onEdit, onRemove }: FindingsTableProps) {
   const { plain, unit } = useLength();
   const runName = (id: string): string => view.job.harness.runs.find((run) => run.id === id)?.name ?? id;
   return (
-    <table className="w-full border-t border-ink text-left">
-      <thead className="text-soft">
-        <tr>
-          <th className="py-2 font-normal">Circuit</th>
-          <th className="font-normal">Found</th>
-          <th className="font-normal">Place, {unit}</th>
-          <th className="text-right font-normal">Lost</th>
-          <th className="pr-4 text-right font-normal">Slack</th>
-          <th className="text-right font-normal">Photos</th>
-          <th>
-            <span className="sr-only">Change</span>
-          </th>
-        </tr>
-      </thead>
-      <tbody>
-        {view.job.findings.map((finding) => {
-          const circuit = circuitOf(finding.circuitId);
-          const lost = lostStretch(finding);
-          return (
-            <tr
-              key={finding.id}
-              onClick={() => select(finding.id)}
-              className={clsx(
-                'cursor-pointer border-t border-rule',
-                selected?.findingId === finding.id ? 'bg-wash' : 'hover:bg-sheet',
-              )}
-            >
-              <td className="py-1.5 pl-2">
-                <span className="flex items-center gap-2">
-                  <b className="figure w-7 text-right">{circuit.number}</b>
-                  <span className="font-semibold">{circuit.function}</span>
-                </span>
-                <span className="ml-9 block leading-none">
-                  <WireChip colour={circuit.wire.colour} title={colourInWords(circuit.wire.colour)} />
-                </span>
-              </td>
-              <td>
-                <span className="flex items-center gap-3">
-                  <span className="max-sm:hidden">
-                    <DamagePicture kind={finding.kind} />
+    <div className="relative overflow-x-auto">
+      <table className="w-full border-t border-ink text-left">
+        <thead className="text-soft">
+          <tr>
+            <th className="py-2 font-normal">Circuit</th>
+            <th className="font-normal">Found</th>
+            <th className="font-normal">Place, {unit}</th>
+            <th className="text-right font-normal">Lost</th>
+            <th className="pr-4 text-right font-normal">Slack</th>
+            <th className="text-right font-normal">Photos</th>
+            <th>
+              <span className="sr-only">Change</span>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {view.job.findings.map((finding) => {
+            const circuit = circuitOf(finding.circuitId);
+            const lost = lostStretch(finding);
+            return (
+              <tr
+                key={finding.id}
+                onClick={() => select(finding.id)}
+                className={clsx(
+                  'cursor-pointer border-t border-rule',
+                  selected?.findingId === finding.id ? 'bg-wash' : 'hover:bg-sheet',
+                )}
+              >
+                <td className="py-1.5 pl-2">
+                  <span className="flex items-center gap-2">
+                    <b className="figure w-7 text-right">{circuit.number}</b>
+                    <span className="font-semibold">{circuit.function}</span>
                   </span>
-                  <span>
-                    {findingInWords(finding)}
-                    {finding.temporaryUntil === undefined ? null : (
-                      <b className="block text-rework">temporary until {finding.temporaryUntil}</b>
-                    )}
+                  <span className="ml-9 block leading-none">
+                    <WireChip colour={circuit.wire.colour} title={colourInWords(circuit.wire.colour)} />
                   </span>
-                </span>
-              </td>
-              <td>
-                {isAtCavity(finding) ? (
-                  <>
-                    {nodeName(finding.at.nodeId)} <Figure value={finding.at.cavity} />
-                    <span className="block text-soft">{isEnd(finding.at.nodeId) ? 'end' : 'cavity'}</span>
-                  </>
-                ) : (
-                  <>
-                    <Figure value={`${plain(finding.fromMm)}–${plain(finding.toMm)}`} />
-                    <span className="block text-soft">{runName(finding.runId)}</span>
-                  </>
-                )}
-              </td>
-              <td className="text-right">
-                {isAtCavity(finding) ? null : <Figure value={plain(lost.toMm - lost.fromMm)} />}
-              </td>
-              <td className="pr-4 text-right">
-                {finding.slackMm === undefined ? (
-                  <span className="text-soft">not measured</span>
-                ) : (
-                  <Figure value={plain(finding.slackMm)} />
-                )}
-              </td>
-              <td>
-                <Photos
-                  jobId={view.id}
-                  findingId={finding.id}
-                  photos={view.photos}
-                  circuit={circuit.number}
-                  signed={signed}
-                />
-              </td>
-              <td className="text-right whitespace-nowrap">
-                {signed ? null : (
-                  <>
-                    <button
-                      type="button"
-                      className={KEY}
-                      aria-label={`Change the finding on circuit ${circuit.number}`}
-                      onClick={(event) => {
-                        event.stopPropagation();
-                        onEdit(finding);
-                      }}
-                    >
-                      <Pencil size={19} aria-hidden />
-                    </button>
-                    <button
-                      type="button"
-                      className={KEY}
-                      aria-label={`Remove the finding on circuit ${circuit.number}`}
-                      onClick={(event) => {
-                        event.stopPropagation();
-                        onRemove(finding);
-                      }}
-                    >
-                      <Trash2 size={19} aria-hidden />
-                    </button>
-                  </>
-                )}
-              </td>
-            </tr>
-          );
-        })}
-      </tbody>
-    </table>
+                </td>
+                <td>
+                  <span className="flex items-center gap-3">
+                    <span className="max-sm:hidden">
+                      <DamagePicture kind={finding.kind} />
+                    </span>
+                    <span>
+                      {findingInWords(finding)}
+                      {finding.temporaryUntil === undefined ? null : (
+                        <b className="block text-rework">temporary until {finding.temporaryUntil}</b>
+                      )}
+                    </span>
+                  </span>
+                </td>
+                <td>
+                  {isAtCavity(finding) ? (
+                    <>
+                      {nodeName(finding.at.nodeId)} <Figure value={finding.at.cavity} />
+                      <span className="block text-soft">{isEnd(finding.at.nodeId) ? 'end' : 'cavity'}</span>
+                    </>
+                  ) : (
+                    <>
+                      <Figure value={`${plain(finding.fromMm)}–${plain(finding.toMm)}`} />
+                      <span className="block text-soft">{runName(finding.runId)}</span>
+                    </>
+                  )}
+                </td>
+                <td className="text-right">
+                  {isAtCavity(finding) ? null : <Figure value={plain(lost.toMm - lost.fromMm)} />}
+                </td>
+                <td className="pr-4 text-right">
+                  {finding.slackMm === undefined ? (
+                    <span className="text-soft">not measured</span>
+                  ) : (
+                    <Figure value={plain(finding.slackMm)} />
+                  )}
+                </td>
+                <td>
+                  <Photos
+                    jobId={view.id}
+                    findingId={finding.id}
+                    photos={view.photos}
+                    circuit={circuit.number}
+                    signed={signed}
+                  />
+                </td>
+                <td className="text-right whitespace-nowrap">
+                  {signed ? null : (
+                    <>
+                      <button
+                        type="button"
+                        className={KEY}
+                        aria-label={`Change the finding on circuit ${circuit.number}`}
+                        onClick={(event) => {
+                          event.stopPropagation();
+                          onEdit(finding);
+                        }}
+                      >
+                        <Pencil size={19} aria-hidden />
+                      </button>
+                      <button
+                        type="button"
+                        className={KEY}
+                        aria-label={`Remove the finding on circuit ${circuit.number}`}
+                        onClick={(event) => {
+                          event.stopPropagation();
+                          onRemove(finding);
+                        }}
+                      >
+                        <Trash2 size={19} aria-hidden />
+                      </button>
+                    </>
+                  )}
+                </td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+    </div>
   );
 }

@@ -71,7 +71,7 @@ export function SheetProblems({ problems }: { readonly problems: PinoutReading['
       <h3 className="text-lg font-semibold text-scrap">
         Nothing can be imported yet: {problems.length} {problems.length === 1 ? 'place' : 'places'} cannot be read.
       </h3>
-      <ul className="mt-1 grid max-h-64 gap-2 overflow-y-auto">
+      <ul tabIndex={0} className="mt-1 grid max-h-64 gap-2 overflow-y-auto">
         {problems.slice(0, 200).map((problem) => (
           <li key={`${problem.line} ${problem.column ?? ''} ${problem.why}`} className="border-l-4 border-scrap pl-3">
             <b>
@@ -116,7 +116,7 @@ export function SheetRows({
           </span>
         ) : null}
       </h3>
-      <div className="max-h-72 overflow-auto">
+      <div role="group" aria-label="Lines as they were read" tabIndex={0} className="max-h-72 overflow-auto">
         <table className="w-full text-left">
           <thead className="sticky top-0 border-b border-ink bg-sheet text-soft">
             <tr>

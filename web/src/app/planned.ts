@@ -1,0 +1,12 @@
+import type { Plan } from '@mendum/core';
+import type { JobView } from '@mendum/core/interchange';
+
+/** What a plan is made from. */
+export type PlanInput = Pick<JobView, 'job' | 'practice' | 'catalogue'>;
+
+export interface Planned extends PlanInput {
+  /** The version that the job was at. */
+  readonly version: number;
+  readonly plan?: Plan;
+  readonly failed?: string;
+}
