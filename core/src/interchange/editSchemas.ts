@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import { LIMITS } from '../job/index.ts';
 import { id, lengthMm, list, text } from './fields.ts';
 import { cableSchema, circuitSchema, featureSchema, nodeSchema, runSchema, zoneSchema } from './harnessSchemas.ts';
 
@@ -15,7 +16,7 @@ const runChange = Joi.object({
   cable: cableSchema.allow(null),
 });
 /** A circuit whose way follows from its ends may come without one. */
-const routedCircuit = circuitSchema.keys({ runIds: Joi.array().items(id).max(500).default([]) });
+const routedCircuit = circuitSchema.keys({ runIds: Joi.array().items(id).max(LIMITS.runs.most).default([]) });
 const nodeIn = nodeSchema.required();
 
 /** One edit of a harness, as data. */
@@ -37,7 +38,7 @@ export const harnessEditSchema = Joi.alternatives().conditional('.do', {
     edit('removeRun', { runId: id.required() }),
     edit('setCircuit', { circuit: routedCircuit.required() }),
     edit('removeCircuit', { circuitId: id.required() }),
-    edit('setCircuits', { circuits: Joi.array().items(routedCircuit).max(5000).required() }),
+    edit('setCircuits', { circuits: Joi.array().items(routedCircuit).max(LIMITS.circuits.most).required() }),
   ],
   otherwise: Joi.object({
     do: Joi.valid(

@@ -1,10 +1,12 @@
 import Joi from 'joi';
+import { LIMITS } from '../job/index.ts';
 
-/** Longest text and longest length, mm, that any field takes. */
+/** Longest text, and longest length, mm, that any field takes. */
 const TEXT_MOST = 200;
 const LONG_TEXT_MOST = 2000;
-const LENGTH_MOST_MM = 1_000_000;
-const LIST_MOST = 5000;
+const LENGTH_MOST_MM = LIMITS.lengthMm.most;
+/** No list is longer than the longest that a job may hold; what a job may hold of each is said by its own check. */
+const LIST_MOST = LIMITS.circuits.most;
 
 export const id = Joi.string()
   .trim()

@@ -2,6 +2,7 @@ import { besideAlong, type Beyond } from '../harness/index.ts';
 import { branchesOf, damageOf, isAtCavity, type Finding } from '../damage/index.ts';
 import { figure } from '../units/index.ts';
 import { checkConnectors } from './checkConnectors.ts';
+import { checkLimits } from './limits.ts';
 import type { JobProblem } from './problem.ts';
 import type { Job } from './types.ts';
 import { problem, checkWire, checkCircuit, checkRuns, twiceById } from './checkHarness.ts';
@@ -192,6 +193,9 @@ function checkPins(job: Job): JobProblem[] {
 
 /** Everything in a job that cannot be planned as it stands, all of it at once; an empty list means that it can. */
 export function checkJob(job: Job): JobProblem[] {
+  // Of what is too large nothing else is looked at: it could take as long as planning it.
+  const tooMany = checkLimits(job);
+  if (tooMany.length > 0) return tooMany;
   return [
     ...twiceById(job.harness.nodes, '/harness/nodes', 'Node'),
     ...twiceById(job.harness.runs, '/harness/runs', 'Run'),

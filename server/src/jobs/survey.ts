@@ -2,6 +2,7 @@ import type { Router } from 'express';
 import Joi from 'joi';
 import {
   checkFinding,
+  checkLimits,
   checkOverlap,
   GATE_ENTRIES,
   practiceById,
@@ -22,7 +23,12 @@ const longText = Joi.string().trim().min(1).max(2000);
 
 /** @throws AppError BAD_INPUT naming the first thing that cannot be */
 function mustBePossible(finding: Finding, job: Job): void {
-  const problems = [...checkFinding(finding, job, '/finding'), ...checkOverlap(finding, job.findings, '/finding')];
+  const isNew = job.findings.every(({ id }) => id !== finding.id);
+  const problems = [
+    ...(isNew ? checkLimits({ ...job, findings: [...job.findings, finding] }) : []),
+    ...checkFinding(finding, job, '/finding'),
+    ...checkOverlap(finding, job.findings, '/finding'),
+  ];
   const [first] = problems;
   if (first)
     throw new AppError('BAD_INPUT', first.message, { field: first.pointer, hint: first.hint, details: problems });
