@@ -16,7 +16,7 @@ const PLACES = [
   { to: '/due', name: 'Due back', path: 'M10 3a7 7 0 1 1 0 14 7 7 0 0 1 0-14ZM10 6.5V10l2.5 2' },
 ] as const;
 
-const KEY = 'flex min-h-14 w-full flex-col items-center justify-center gap-1 text-sm';
+const KEY = 'flex min-h-14 w-full flex-col items-center justify-center gap-1 text-sm sm:shrink-0';
 const DRAWN = { viewBox: '0 0 20 20', fill: 'none', stroke: 'currentColor', 'aria-hidden': true } as const;
 
 interface RailProps {

@@ -33,7 +33,7 @@ export function DuePlace() {
             <li key={one.recordId} className="border-b border-rule">
               <Link
                 to={`/jobs/${one.jobId}/record`}
-                className="grid min-h-16 items-center gap-x-5 px-2 py-2.5 hover:bg-sheet sm:grid-cols-[180px_minmax(0,1fr)_minmax(0,1.4fr)]"
+                className="grid min-h-16 items-center gap-x-5 px-2 py-2.5 hover:bg-sheet sm:grid-cols-[11.25rem_minmax(0,1fr)_minmax(0,1.4fr)]"
               >
                 <span className={clsx('text-lg font-semibold', one.overdue ? 'text-scrap' : 'text-ink')}>
                   {one.overdue ? '▲ ' : ''}

@@ -50,10 +50,10 @@ function JobsTable({ jobs }: { readonly jobs: readonly JobSummary[] }) {
             to={`/jobs/${job.id}${job.status === 'signed' ? '/record' : `/${job.stage}`}`}
             onPointerEnter={fetchJobPage}
             onFocus={fetchJobPage}
-            className="grid min-h-16 items-center gap-x-5 px-2 py-2.5 hover:bg-sheet sm:grid-cols-[64px_minmax(0,1fr)_minmax(0,190px)_200px_130px]"
+            className="grid min-h-16 items-center gap-x-5 px-2 py-2.5 hover:bg-sheet md:grid-cols-[3.5rem_minmax(9rem,1fr)_minmax(0,8rem)_12rem_5rem] lg:grid-cols-[4rem_minmax(0,1fr)_minmax(0,12rem)_12.5rem_8.125rem]"
           >
             <span className="figure text-lg text-soft">{job.number}</span>
-            <span className="truncate text-xl font-semibold">{job.title}</span>
+            <span className="line-clamp-2 text-xl font-semibold">{job.title}</span>
             <span className="min-w-0">
               <span className="block truncate">{job.machine}</span>
               <span className="text-soft">
@@ -61,7 +61,7 @@ function JobsTable({ jobs }: { readonly jobs: readonly JobSummary[] }) {
               </span>
             </span>
             <Progress job={job} />
-            <span className="text-soft sm:text-right">{ago(job.updatedAt)}</span>
+            <span className="text-soft md:text-right">{ago(job.updatedAt)}</span>
           </Link>
         </li>
       ))}

@@ -30,7 +30,7 @@ export function KitList({ onBegin, begun }: { readonly onBegin: () => void; read
       <section aria-label="Kit">
         <div className="mb-3 flex flex-wrap items-end gap-x-6 gap-y-3">
           <div className="min-w-0 flex-1 max-sm:basis-full">
-            <h2 className="text-[28px] font-semibold">{standingOfKit(kit)}</h2>
+            <h2 className="text-[1.75rem] font-semibold">{standingOfKit(kit)}</h2>
             <p className="text-lg text-soft">For the whole job, against {view.catalogue.name}.</p>
             {kit.unanswered.length === 0 ? null : (
               <p className="text-lg text-rework">

@@ -86,7 +86,7 @@ export function StepScreen({ make, finding, run, onMake }: StepScreenProps) {
       </div>
       <div className="grid flex-1 content-center items-center gap-8 py-6 lg:grid-cols-[1fr_minmax(300px,380px)]">
         <div>
-          <h2 className="text-[44px] leading-tight font-semibold">
+          <h2 className="text-[2.75rem] leading-tight font-semibold">
             {step.title}
             {isDone ? <span className="ml-3 align-middle text-2xl text-pass">✓ done</span> : null}
           </h2>
@@ -96,7 +96,7 @@ export function StepScreen({ make, finding, run, onMake }: StepScreenProps) {
         <div className="lg:border-l lg:border-ink lg:pl-8">
           {step.figure ? (
             <p className="mb-5">
-              <span className="figure block text-[88px] leading-none font-semibold">
+              <span className="figure block text-[5.5rem] leading-none font-semibold">
                 {isMm ? fixed(step.figure.value, step.figure.digits) : figure(step.figure.value, step.figure.digits)}
               </span>
               <span className="text-2xl text-soft">

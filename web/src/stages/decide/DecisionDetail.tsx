@@ -34,7 +34,7 @@ export function DecisionDetail({ finding }: { readonly finding: FindingPlan }) {
         {circuit.number} {circuit.function}, {sizeInWords(circuit.wire.size)}, {nodeName(circuit.from.nodeId)}{' '}
         {circuit.from.cavity} → {nodeName(circuit.to.nodeId)} {circuit.to.cavity}: {findingInWords(found)}
       </p>
-      <h2 className="mt-1 text-[28px] leading-tight font-semibold">{finding.headline}</h2>
+      <h2 className="mt-1 text-[1.75rem] leading-tight font-semibold">{finding.headline}</h2>
       <p className="mt-2 max-w-[75ch] text-xl leading-snug">{finding.because.join(' ')}</p>
       {finding.passed.length === 0 ? null : (
         <p className="mt-1 max-w-[75ch] text-lg text-soft">Not taken: {finding.passed.join(' ')}</p>

@@ -49,7 +49,7 @@ export function FigureStrip({ finding }: { readonly finding: FindingPlan }) {
       {facts.map((fact, index) => (
         <div key={fact.name} className={index === 0 ? 'py-2 pr-4' : 'border-l border-rule px-4 py-2'}>
           <dt className="text-soft">{fact.name}</dt>
-          <dd className="text-[22px] font-semibold">
+          <dd className="text-[1.375rem] font-semibold">
             <Figure value={fact.value} unit={fact.unit} />
           </dd>
         </div>

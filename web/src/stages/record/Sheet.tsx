@@ -19,7 +19,7 @@ export function Sheet({ sheet, signature }: SheetProps) {
   return (
     <article className="print-sheet border border-rule bg-sheet p-8" aria-label="Repair record">
       <header className="flex items-baseline gap-4">
-        <h2 className="text-[28px] font-semibold">{sheet.title}</h2>
+        <h2 className="text-[1.75rem] font-semibold">{sheet.title}</h2>
         <span className="ml-auto text-soft">
           job <span className="figure">{sheet.jobNumber}</span>
         </span>
