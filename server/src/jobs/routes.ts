@@ -25,7 +25,9 @@ export function jobRoutes(router: Router, db: Database, planner: Planner): void 
   });
 
   router.get('/jobs/:jobId', async (req, res) => {
-    res.json(jobView(await db.read((manager) => loadJob(manager, param(req, 'jobId')))));
+    const jobId = param(req, 'jobId');
+    res.json(jobView(await db.read((manager) => loadJob(manager, jobId))));
+    planner.prepare?.(jobId);
   });
 
   router.get('/jobs/:jobId/plan', async (req, res) => {

@@ -76,6 +76,10 @@ export function plannerPool(dataDir: string, limitS: number): Planner {
   };
   return {
     ask,
+    prepare: (jobId) => {
+      // What goes wrong here is said to whoever asks.
+      ask('made', { jobId, spliceIds: [] }).catch(() => undefined);
+    },
     close: async () => {
       await Promise.all(seats.map(({ pool }) => pool.destroy()));
     },
