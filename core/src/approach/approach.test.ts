@@ -127,7 +127,8 @@ describe('splices from slack', () => {
     const at = (fromMm: number) =>
       onlyFinding({ kind: 'parted', fromMm, toMm: fromMm + 6, slackMm: 60 }, { zone: WET_SHAKING });
     expect(at(30).approach).not.toBe('oneSplice');
-    // A millimetre nearer only a shorter body fits: a plain barrel whose sleeve overlaps by the short 6, (15 + 12) / 0.9 = 30.
+    // A millimetre nearer only a shorter body fits: a plain barrel whose sleeve overlaps by the short 6, (15 + 12) /
+    // 0.9 = 30.
     expect(at(41)).toMatchObject({ approach: 'oneSplice', chosen: 'plainSleeve' });
     expect(at(41).splices[0]?.joint.seal).toMatchObject({ kind: 'sleeve', cutMm: 30 });
     const plan = onlyFinding({ kind: 'parted', fromMm: 42, toMm: 48, slackMm: 60 }, { zone: WET_SHAKING });

@@ -15,7 +15,10 @@ export type FindingField = 'fromMm' | 'slackMm' | 'freedEndMm' | 'note' | 'inser
 export type CircuitField = 'fuseA' | 'loadA' | 'wire';
 export type RunField = 'ambientC' | 'moisture' | 'vibration' | 'fuelVapour' | 'features' | 'cableMm';
 
-/** What a person has to do before the plan can go on: what it is, in words, and the field that answers it, where one does. */
+/**
+ * What a person has to do before the plan can go on: what it is, in words, and the field that answers it, where one
+ * does.
+ */
 export interface Ask {
   readonly does: 'order' | 'measure' | 'note' | 'decide';
   readonly words: string;

@@ -239,7 +239,10 @@ const CONDITIONS: readonly Condition[] = [
   ),
 ];
 
-/** Every rule there is: what decides about ways, then about terminals, then about methods; each with its order of preference. */
+/**
+ * Every rule there is: what decides about ways, then about terminals, then about methods; each with its order of
+ * preference.
+ */
 export const ruleBook = (): BookEntry[] => [
   ...CONDITIONS.map((entry) => ({ ...entry, switchable: false })),
   ...endBook(),

@@ -43,7 +43,10 @@ export interface FittedTerminal {
   readonly usesPartIds: readonly string[];
 }
 
-/** The end of a jacketed cable at its connector: how far the jacket goes back, cores that stay unused, the sleeve over jacket and back cap; mm. */
+/**
+ * The end of a jacketed cable at its connector: how far the jacket goes back, cores that stay unused, the sleeve over
+ * jacket and back cap; mm.
+ */
 export interface CableEnd {
   readonly backMm: number;
   readonly unusedCores: number;

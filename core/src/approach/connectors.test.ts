@@ -216,7 +216,7 @@ describe('a pigtail fits by family, and wire by wire', () => {
   it('where none will do it is said what to order, by ways, family, copper and heat', () => {
     const plan = planAt('housingMelted', { identity: KD, ways: 9, catalogue: shelf([]) });
     expect(first(plan).asks[0]?.words).toMatch(
-      /^Order 1 × Pigtail for X2: 9-way, family KD, 1.5 mm² or more in 1; 0.75 in 2, for \d+ °C \(none that is listed will do\)$/,
+      /^Order 1 × Pigtail for X2: 9-way, family KD, 1.5 mm² or more in 1; 0.75 in 2, for \d+ °C \(none listed will do: add it to the shelf, and it is planned\)$/,
     );
   });
   it('what is ordered is of its family', () => {

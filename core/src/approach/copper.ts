@@ -19,8 +19,9 @@ import type { DecideInput } from './types.ts';
 const overlaps = (a: Stretch, b: Stretch): boolean => a.fromMm < b.toMm && b.fromMm < a.toMm;
 
 /**
- * Findings of one wire on one run parted into groups that are cut out as one from the start: jackets that are through twice within the
- * practice's distance, from the start of the first to the end of the second, directly or through others.
+ * Findings of one wire on one run parted into groups that are cut out as one from the start: jackets that are through
+ * twice within the practice's distance, from the start of the first to the end of the second, directly or through
+ * others.
  */
 export function jacketClusters(findings: readonly Finding[], practice: Practice): Finding[][] {
   const within = (a: Stretch, b: Stretch): boolean =>
@@ -84,13 +85,19 @@ export const isCutAnyway = ({ finding, siblings, run, practice }: DecideInput): 
         : leavesAt(other) !== 'strands' && !isAtCavity(other)),
   );
 
-/** What goes with a finding's work: other findings along the run, with their cut-back, and earlier repairs. Findings at the cavity itself lose nothing more. */
+/**
+ * What goes with a finding's work: other findings along the run, with their cut-back, and earlier repairs. Findings at
+ * the cavity itself lose nothing more.
+ */
 export const alsoLost = ({ share }: DecideInput): readonly Stretch[] => [
   ...share.takes.flatMap((one) => (isAtCavity(one) ? [] : [lostStretch(one)])),
   ...share.cutsOut,
 ];
 
-/** What is lost of the wire: the finding's own stretch with its cut-back, or what redos have taken since, and all that goes with it. */
+/**
+ * What is lost of the wire: the finding's own stretch with its cut-back, or what redos have taken since, and all that
+ * goes with it.
+ */
 export function lostOf(input: DecideInput): Stretch {
   const { finding, redos } = input;
   const also = alsoLost(input);

@@ -143,7 +143,10 @@ function wrapCover(tape: TapePart['tape'], site: CoverSite, practice: Practice, 
 
 const STATUS_ORDER: Record<MethodStatus, number> = { allowed: 0, shelf: 1, refused: 2 };
 
-/** Every way of covering a bared jacket, ranked: a sleeve where an end can be freed, else cloth tape where dry, self-fusing where damp. */
+/**
+ * Every way of covering a bared jacket, ranked: a sleeve where an end can be freed, else cloth tape where dry,
+ * self-fusing where damp.
+ */
 export function rankCovers(site: CoverSite, practice: Practice, catalogue: Catalogue): RankedCover[] {
   const cloth = wrapCover('cloth', site, practice, catalogue);
   const fusing = wrapCover('selfFusing', site, practice, catalogue);

@@ -105,8 +105,8 @@ function chooseCover(covers: readonly RankedCover[], use: string | undefined): R
 }
 
 /**
- * What to do about one finding and by which method: stopped at the gate, covered, or cut out with the fewest splices that any
- * allowed method reaches with, each with its reasons. Pure.
+ * What to do about one finding and by which method: stopped at the gate, covered, or cut out with the fewest splices
+ * that any allowed method reaches with, each with its reasons. Pure.
  */
 export function decide(input: DecideInput): Decision {
   const { finding, circuit, gate, choice, practice, catalogue } = input;

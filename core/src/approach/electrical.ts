@@ -68,9 +68,10 @@ const loadedWith = (facts: RunFacts, circuitId: string): number =>
   facts.loadedIds.size + (facts.loadedIds.has(circuitId) ? 0 : 1);
 
 /**
- * Current, temperature and fuse of a circuit in a run; the wire looked at always counts as loaded. The fuse must protect the weakest
- * section of the whole path, which is not always the thinnest.
- * @param share of the copper that stays in service at the weakest place: 1 once lost strands are cut out, less where they are covered
+ * Current, temperature and fuse of a circuit in a run; the wire looked at always counts as loaded. The fuse must
+ * protect the weakest section of the whole path, which is not always the thinnest.
+ * @param share of the copper that stays in service at the weakest place: 1 once lost strands are cut out, less where
+ * they are covered
  * @param sections further pieces of the same path
  */
 export function electricalOf(
@@ -114,7 +115,10 @@ export function electricalOf(
 /** What a wire that is joined on is called among the sections of a path. */
 export const ADDED_WIRE = 'the added wire';
 
-/** The rest of the path that the fuse must protect as well: other runs, a wire beyond the damage that is another one, and wires joined on. */
+/**
+ * The rest of the path that the fuse must protect as well: other runs, a wire beyond the damage that is another one,
+ * and wires joined on.
+ */
 const pathOf = ({ circuit, finding, elsewhere, runFacts }: DecideInput): Section[] => [
   ...elsewhere.map(({ where, facts }) => ({ where, facts, wire: circuit.wire })),
   ...(finding.farWire ? [{ where: 'the wire beyond the damage', facts: runFacts, wire: finding.farWire }] : []),

@@ -35,8 +35,8 @@ export interface GateState {
 const numbers = (circuits: readonly Circuit[]): string => circuits.map((circuit) => circuit.number).join(', ');
 
 /**
- * What the gate still asks for. Isolation always; a named procedure where a damaged circuit is airbag or high voltage; aired
- * and measured where a damaged run can have fuel vapour (that one keeps heat out but does not stop the job).
+ * What the gate still asks for. Isolation always; a named procedure where a damaged circuit is airbag or high voltage;
+ * aired and measured where a damaged run can have fuel vapour (that one keeps heat out but does not stop the job).
  */
 export function gateState(gate: Gate, damaged: readonly Circuit[], runs: readonly Run[]): GateState {
   const missing: GateNeed[] = [];

@@ -22,8 +22,15 @@ function planAt(finding: Found, { areaMm2 = 2.5, loadA, fitting, ...options }: P
 const ordered = ({ asks }: FindingPlan): readonly string[] =>
   asks.flatMap(({ does, words }) => (does === 'order' ? [words.replace(/^Order /, '').replaceAll(NONE, '')] : []));
 const hot = (ambientC: number) => ({ zone: { ...DRY_CABIN, ambientC } });
-const NONE = ' (none that is listed will do)';
+const NONE = ' (none listed will do: add it to the shelf, and it is planned)';
 
+/** A shop whose press has dies for every size. */
+const WITH_A_PRESS: Catalogue = {
+  ...FULL_SHELF,
+  tools: FULL_SHELF.tools.map(({ range, ...tool }) =>
+    tool.tasks.includes('crimpHeavy') || range === undefined ? tool : { ...tool, range },
+  ),
+};
 /** Every terminal of the shop is stamped 8 A. */
 const EIGHT_AMPERES: Catalogue = {
   ...FULL_SHELF,
@@ -45,6 +52,13 @@ describe('nothing that is listed will do: what to order instead, by kind, range,
       'at 190: of what nearly stands it, the least',
       CUT,
       hot(190),
+      'byHand',
+      ['1 × Self-fusing tape: 25 mm wide, rated 190 °C or more'],
+    ],
+    [
+      'at 190, 4 mm²: clips hold it, so no barrel of a size nobody lists is asked for',
+      CUT,
+      { ...hot(190), areaMm2: 4, catalogue: WITH_A_PRESS },
       'byHand',
       ['1 × Self-fusing tape: 25 mm wide, rated 190 °C or more'],
     ],

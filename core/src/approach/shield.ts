@@ -16,7 +16,10 @@ export const DRAIN: WireSpec = {
 const drainOf = (drainMm2: number | undefined): WireSpec =>
   drainMm2 === undefined ? DRAIN : { ...DRAIN, size: { basis: 'metric', areaMm2: drainMm2 } };
 
-/** How a shield is joined beside a splice of its core: the drain by itself, sealed as the place wants it. The first that the rules allow; else the first that only lacks something on the shelf. */
+/**
+ * How a shield is joined beside a splice of its core: the drain by itself, sealed as the place wants it. The first that
+ * the rules allow; else the first that only lacks something on the shelf.
+ */
 export function shieldMethod(site: Site, shelf: ReadyShelf, drain = DRAIN): RankedMethod | undefined {
   const ranked = rankMethods(
     {
@@ -46,7 +49,10 @@ export function shieldMethod(site: Site, shelf: ReadyShelf, drain = DRAIN): Rank
 /** Wire beyond the loss that a drain is first assumed to need on top, mm; the layout gives the true length. */
 const DRAIN_GUESS_MM = 150;
 
-/** A decision of a shielded circuit with how its shield is joined, where anything is spliced; and the wire that its drain goes on in beside an insert, of whatever colour is on hand. */
+/**
+ * A decision of a shielded circuit with how its shield is joined, where anything is spliced; and the wire that its
+ * drain goes on in beside an insert, of whatever colour is on hand.
+ */
 export function withShield(
   decision: Decision,
   shield: { readonly drainMm2?: number | undefined } | undefined,

@@ -78,7 +78,8 @@ describe('a connector torn off its cable is one piece of work', () => {
     expect(plan.findings.at(-1)?.cavity?.checks.map(({ id }) => id)).toContain('cavity.boot');
     expect(plan.findings[0]?.cavity?.checks.map(({ id }) => id)).not.toContain('cavity.boot');
   });
-  // The lead’s body of 36 ends 40 + 36 = 76 from the connector; 12 more is laid bare: 88. 12 + 88 + 12 = 112, over 0.9: 124.4.
+  // The lead’s body of 36 ends 40 + 36 = 76 from the connector; 12 more is laid bare: 88. 12 + 88 + 12 = 112, over 0.9:
+  // 124.4.
   it('a core that is spliced is laid bare past its splice, and the sleeve closes all of it', () => {
     const plan = torn({ slackMm: [30, 2, 30] });
     const [splice] = plan.findings[1]?.splices ?? [];

@@ -32,10 +32,15 @@ export const WAYS = [
 ] as const;
 export type Way = (typeof WAYS)[number];
 
-/** What is done about a finding. `byHand` is left to a person, with the reason; `withOther` is cut out together with a neighbour. */
+/**
+ * What is done about a finding. `byHand` is left to a person, with the reason; `withOther` is cut out together with a
+ * neighbour.
+ */
 export type Approach = Way | 'procedure' | 'stopped' | 'withOther' | 'byHand';
 
-/** One way of mending a finding: whether it is possible, why or why not, what it costs and what it asks of the shelf. */
+/**
+ * One way of mending a finding: whether it is possible, why or why not, what it costs and what it asks of the shelf.
+ */
 export interface RankedWay {
   readonly way: Way;
   readonly status: MethodStatus;
@@ -116,7 +121,9 @@ export interface Electrical {
   /** What the wire may carry alone, and in its bundle; A. */
   readonly aloneA: number;
   readonly bundledA: number;
-  /** The least that any section of the path may carry, A, and where: "here", another run, the wire beyond, the insert. */
+  /**
+   * The least that any section of the path may carry, A, and where: "here", another run, the wire beyond, the insert.
+   */
   readonly weakest: { readonly amps: number; readonly where: string };
   /** Ambient and own heating under the known load, °C; ambient alone where the load cannot be. */
   readonly placeC: number;
@@ -166,7 +173,10 @@ export interface DecidedWork {
   readonly method?: RankedMethod | undefined;
   readonly site?: Site | undefined;
   readonly insertWire?: InsertWireChoice | undefined;
-  /** How the shield is joined beside each splice, of a shielded circuit, and the wire that its drain goes on in beside an insert. */
+  /**
+   * How the shield is joined beside each splice, of a shielded circuit, and the wire that its drain goes on in beside
+   * an insert.
+   */
   readonly shield?: { readonly method: RankedMethod; readonly drain: InsertWireChoice } | undefined;
   readonly cover?: RankedCover | undefined;
   /** Work at a cavity that belongs to it. */
@@ -225,7 +235,9 @@ export interface DecideFinding {
   readonly choice?: Choice | undefined;
   readonly held?: Held | undefined;
   readonly redos: readonly Redo[];
-  /** Why two splices are made where one would do: the pair's other wire needs two, or one would lie over another body. */
+  /**
+   * Why two splices are made where one would do: the pair's other wire needs two, or one would lie over another body.
+   */
   readonly needsTwo?: 'pair' | 'room' | undefined;
 }
 

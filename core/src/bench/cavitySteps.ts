@@ -46,7 +46,10 @@ function seatSteps(work: CavityWork, closes = true, into = work.at.cavity): Draf
   ];
 }
 
-/** Where one wire stands in a piece of work on its connector: what is done once for all of them is done with the first, or with the last. */
+/**
+ * Where one wire stands in a piece of work on its connector: what is done once for all of them is done with the first,
+ * or with the last.
+ */
 export interface InPiece {
   readonly wires: number;
   readonly isFirst: boolean;

@@ -4,7 +4,10 @@ import { familyOf } from '../family/index.ts';
 import { draft, mm, type Draft } from '../step/index.ts';
 import type { CloseWork, SpliceToMake } from './types.ts';
 
-/** What the outer jacket is opened beyond the core's body on each side, so that the shield can be folded back and joined, mm. */
+/**
+ * What the outer jacket is opened beyond the core's body on each side, so that the shield can be folded back and
+ * joined, mm.
+ */
 const BEYOND_BODY_MM = 10;
 
 /** Before the core is stripped: its shield out of the way. */

@@ -20,8 +20,9 @@ function packedDiameterMm(diametersMm: readonly number[]): number {
 }
 
 /**
- * Diameter in mm of a small circle round a bundle; 0 for none. Up to six wires packed (two give d1 + d2), from seven on by
- * 1.15·√Σd², which is within 5 % of the best known packings of equal wires, and never under the two thickest side by side.
+ * Diameter in mm of a small circle round a bundle; 0 for none. Up to six wires packed (two give d1 + d2), from seven on
+ * by 1.15·√Σd², which is within 5 % of the best known packings of equal wires, and never under the two thickest side by
+ * side.
  */
 export function bundleDiameterMm(diametersMm: readonly number[]): number {
   // Nothing is to be packed of one wire, or of two side by side.
@@ -57,7 +58,8 @@ function sumsOf(wiresMm: readonly number[]): Sums {
 }
 
 /**
- * `bundleDiameterMm` of wires of which some have given way to bodies, in mm. Asked again with the same list it looks at the bodies only.
+ * `bundleDiameterMm` of wires of which some have given way to bodies, in mm. Asked again with the same list it looks at
+ * the bodies only.
  * @param wiresMm jackets of all wires, a list that is not changed
  * @param bodiesMm by the wire's index, the diameter of the body in its place
  * @param moreMm bodies of wires that are not in the list

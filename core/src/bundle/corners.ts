@@ -22,8 +22,8 @@ function meeting(a: Circle, p: number, b: Circle, q: number): { x: number; y: nu
 }
 
 /**
- * Tries to lay all circles inside one of radius R: each goes to the corner (touching two others, or one and the wall) that is
- * farthest out, so that the rim fills before the middle.
+ * Tries to lay all circles inside one of radius R: each goes to the corner (touching two others, or one and the wall)
+ * that is farthest out, so that the rim fills before the middle.
  */
 function fitInside(radii: readonly number[], R: number): Circle[] | undefined {
   const wall: Circle = { x: 0, y: 0, r: R };

@@ -90,9 +90,9 @@ function inOrder(packing: Packing, indexOf: (at: number) => number): PackedBundl
 }
 
 /**
- * Packs circles into a small enclosing circle: a first packing, thickest first, that is then shaken and squeezed as often as its
- * size allows. Deterministic. No two overlap by more than 1e-9 of the bundle; within 1 % of the best known for 2 to 20 equal wires, not
- * proven smallest beyond.
+ * Packs circles into a small enclosing circle: a first packing, thickest first, that is then shaken and squeezed as
+ * often as its size allows. Deterministic. No two overlap by more than 1e-9 of the bundle; within 1 % of the best known
+ * for 2 to 20 equal wires, not proven smallest beyond.
  * @param diametersMm each > 0; the answer keeps their order
  */
 export function packCircles(diametersMm: readonly number[]): PackedBundle {
@@ -104,7 +104,8 @@ export function packCircles(diametersMm: readonly number[]): PackedBundle {
 }
 
 /**
- * A bundle packed anew from one that is packed already and of which a few wires have become bodies: everything stays about where it is.
+ * A bundle packed anew from one that is packed already and of which a few wires have become bodies: everything stays
+ * about where it is.
  * @param like the packing to start from
  * @param diametersMm one for each circle of it, in its order
  */

@@ -22,7 +22,8 @@ export interface Packing {
 }
 
 /**
- * A packing made legal: spread until no two circles overlap, and moved to the middle. What was legal stays as tight as it was.
+ * A packing made legal: spread until no two circles overlap, and moved to the middle. What was legal stays as tight as
+ * it was.
  */
 export function legal(circles: readonly Circle[]): Packing {
   let spread = 1;
@@ -44,8 +45,8 @@ export function legal(circles: readonly Circle[]): Packing {
 }
 
 /**
- * Pushes circles apart and in from a wall of that radius, each pair by half of its overlap, until they settle or the rounds are used
- * up. The places may still overlap a little: `legal` mends that.
+ * Pushes circles apart and in from a wall of that radius, each pair by half of its overlap, until they settle or the
+ * rounds are used up. The places may still overlap a little: `legal` mends that.
  */
 export function relaxed(circles: readonly Circle[], wallRadius: number, rounds = ROUNDS): Circle[] {
   const n = circles.length;

@@ -33,8 +33,9 @@ function sectionsOf(wiresMm: readonly number[]): Sections {
 }
 
 /**
- * A cross-section of a bundle: its wires packed, with bodies in the place of some of them. Every section of one bundle starts
- * from the same packing of its wires, so that neighbouring sections look alike. Asked again with the same list of wires it answers at once.
+ * A cross-section of a bundle: its wires packed, with bodies in the place of some of them. Every section of one bundle
+ * starts from the same packing of its wires, so that neighbouring sections look alike. Asked again with the same list
+ * of wires it answers at once.
  * @param wiresMm jackets of all wires
  * @param bodiesMm by the wire's index, the diameter of the body that stands in its place
  */
@@ -54,8 +55,8 @@ export function bundleSection(wiresMm: readonly number[], bodiesMm: ReadonlyMap<
 }
 
 /**
- * The diameter of a bundle's cross-section, mm: the packed one's, or the estimate by which a thick bundle is drawn as well. Nothing is packed
- * for a bundle that is only estimated.
+ * The diameter of a bundle's cross-section, mm: the packed one's, or the estimate by which a thick bundle is drawn as
+ * well. Nothing is packed for a bundle that is only estimated.
  */
 export function sectionThicknessMm(wiresMm: readonly number[], bodiesMm: ReadonlyMap<number, number>): number {
   if (wiresMm.length <= PACKED_UP_TO) return bundleSection(wiresMm, bodiesMm).diameterMm;

@@ -18,8 +18,8 @@ export const mostOf = <T extends Part>(parts: readonly T[]): T | undefined =>
   [...parts].sort((a, b) => b.quantity - a.quantity || (a.id < b.id ? -1 : 1))[0];
 
 /**
- * A part that stands a place: from what is there, else from what is listed, else from what exists; only where none stands it, one that does
- * not, so that it can be refused by name.
+ * A part that stands a place: from what is there, else from what is listed, else from what exists; only where none
+ * stands it, one that does not, so that it can be refused by name.
  * @param fits the parts that will do by size, best first
  * @param placeC ambient and own heating, °C
  */
@@ -52,7 +52,9 @@ export const lackOf = (part: Part, number = 1): Lack => ({
 /** Heat that a part has to stand, as it is ordered: no less than the place, whole °C. */
 const ratedInWords = (placeC: number): string => `rated ${ceilTo(placeC)} °C or more`;
 
-/** A part like a listed one that stands more heat: none that is listed does. @param placeC ambient and own heating, °C */
+/**
+ * A part like a listed one that stands more heat: none that is listed does. @param placeC ambient and own heating, °C
+ */
 export const lackRated = (part: Part, placeC: number, number = 1): Lack => ({
   name: part.name,
   number,
@@ -60,7 +62,10 @@ export const lackRated = (part: Part, placeC: number, number = 1): Lack => ({
   isUnlisted: true,
 });
 
-/** A part of a size that is not listed. @param takes what it has to take, in words @param placeC ambient and own heating, °C */
+/**
+ * A part of a size that is not listed. @param takes what it has to take, in words @param placeC ambient and own
+ * heating, °C
+ */
 export const lackOfSize = (name: string, takes: string, placeC: number, number = 1): Lack => ({
   name,
   number,
@@ -81,4 +86,4 @@ export const notOnShelf = (lacks: readonly Lack[]): string =>
 
 /** "2 × Ring M6, middle: 1.04–2.63 mm², strip 7 mm"; said too where nothing listed will do. */
 export const orderInWords = ({ name, number, fits, isUnlisted }: Lack): string =>
-  `${number} × ${name}${fits === undefined || fits === '' ? '' : `: ${fits}`}${isUnlisted ? ' (none that is listed will do)' : ''}`;
+  `${number} × ${name}${fits === undefined || fits === '' ? '' : `: ${fits}`}${isUnlisted ? ' (none listed will do: add it to the shelf, and it is planned)' : ''}`;

@@ -7,7 +7,10 @@ const REEL_COLOURS = ['black', 'red', 'white'] as const;
 const REEL_MM = 10_000;
 const PLENTY = 100;
 
-/** Every generic part in plenty, every generic tool, and reels of thin-wall wire in three colours: what "full shelf" means. */
+/**
+ * Every generic part in plenty, every generic tool, and reels of thin-wall wire in three colours: what "full shelf"
+ * means.
+ */
 export const FULL_SHELF: Catalogue = {
   id: 'full',
   version: 1,

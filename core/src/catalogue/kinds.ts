@@ -43,8 +43,8 @@ export const kindOf = (kind: Part['kind']): PartKind<Part> => BY_KIND[kind];
 export const isPartKind = (kind: string): kind is Part['kind'] => Object.hasOwn(BY_KIND, kind);
 
 /**
- * One of every generic part known, with its usual figures: what a shop starts from and edits to what is stamped. Quantities are
- * nought: this is what exists, not what is there.
+ * One of every generic part known, with its usual figures: what a shop starts from and edits to what is stamped.
+ * Quantities are nought: this is what exists, not what is there.
  */
 export const GENERIC_PARTS: readonly Part[] = PART_KINDS.flatMap(({ usual }) => usual);
 

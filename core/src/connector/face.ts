@@ -14,8 +14,9 @@ function turned(place: { x: number; y: number }, turns: number): { x: number; y:
 }
 
 /**
- * The cavities as they are seen in a view. From the other side than the described one everything is mirrored left to right; then the connector
- * is turned so that its latch points as it is held. Numbers belong to cavities: they never change with the view.
+ * The cavities as they are seen in a view. From the other side than the described one everything is mirrored left to
+ * right; then the connector is turned so that its latch points as it is held. Numbers belong to cavities: they never
+ * change with the view.
  */
 export const seenCavities = (face: ConnectorFace, view: FaceView): SeenCavity[] =>
   cavitiesOf(face).map(({ cavity, x, y }) => ({
@@ -23,7 +24,10 @@ export const seenCavities = (face: ConnectorFace, view: FaceView): SeenCavity[] 
     ...turned({ x: view.side === (face.describedFrom ?? 'mating') ? x : -x, y }, TURNS[view.latch]),
   }));
 
-/** The same view from the other side, with the latch still where it points: left and right, or above and below, change places. */
+/**
+ * The same view from the other side, with the latch still where it points: left and right, or above and below, change
+ * places.
+ */
 export const otherSide = (view: FaceView): FaceView => ({ ...view, side: view.side === 'wire' ? 'mating' : 'wire' });
 
 /** The connector turned a quarter clockwise in the hand. */
@@ -33,8 +37,8 @@ export function turnedOn(view: FaceView): FaceView {
 }
 
 /**
- * The mate's face: the mirror image with the same numbers, so that each cavity meets its own. Seen on the mate's mating side with its latch up, a
- * cavity lies where it lies on this connector's wire side.
+ * The mate's face: the mirror image with the same numbers, so that each cavity meets its own. Seen on the mate's mating
+ * side with its latch up, a cavity lies where it lies on this connector's wire side.
  */
 export function mateCavities(face: ConnectorFace, view: FaceView): SeenCavity[] {
   return seenCavities(face, otherSide(view));
@@ -51,8 +55,8 @@ const AXIS: Record<Direction, { readonly x: number; readonly y: number }> = {
 const CONE = 0.6;
 
 /**
- * The cavity next to another in a view, in a direction: the nearest that lies that way (straight ahead before aside); across a place that is not
- * there, the next one beyond it. None at an edge.
+ * The cavity next to another in a view, in a direction: the nearest that lies that way (straight ahead before aside);
+ * across a place that is not there, the next one beyond it. None at an edge.
  * @throws RangeError when there is no such cavity
  */
 export function neighbour(seen: readonly SeenCavity[], cavity: string, direction: Direction): string | undefined {

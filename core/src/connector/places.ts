@@ -1,6 +1,9 @@
 import type { CavityLayout, GridPlace } from './types.ts';
 
-/** A place of a layout on the side it is described from, latch up: its grid place where there is one, and x, y in cavity widths from the middle. */
+/**
+ * A place of a layout on the side it is described from, latch up: its grid place where there is one, and x, y in cavity
+ * widths from the middle.
+ */
 export interface LaidOut {
   readonly grid?: GridPlace | undefined;
   readonly x: number;
@@ -26,7 +29,8 @@ function ringRadii(counts: readonly number[]): number[] {
 }
 
 /**
- * Every place of a layout in its own order: grids row by row, rings from the outside in and clockwise, free places as they are listed.
+ * Every place of a layout in its own order: grids row by row, rings from the outside in and clockwise, free places as
+ * they are listed.
  * @throws RangeError on a layout without a cavity, or with a count that is not a whole number from 1
  */
 export function placesOf(layout: CavityLayout): LaidOut[] {

@@ -13,9 +13,9 @@ export interface GridPlace {
 }
 
 /**
- * Where the cavities lie, as seen on the described side with the latch up.
- * `rows`: a grid with places that are not there. `round`: rings from the outside in, each with its number of cavities and the angle of its
- * first one, degrees clockwise from the latch or key. `free`: any places, in cavity widths from the middle, x to the right and y down.
+ * Where the cavities lie, as seen on the described side with the latch up. `rows`: a grid with places that are not
+ * there. `round`: rings from the outside in, each with its number of cavities and the angle of its first one, degrees
+ * clockwise from the latch or key. `free`: any places, in cavity widths from the middle, x to the right and y down.
  */
 export type CavityLayout =
   | {
@@ -31,11 +31,11 @@ export type CavityLayout =
   | { readonly kind: 'free'; readonly places: readonly { readonly x: number; readonly y: number }[] };
 
 /**
- * How the cavities are numbered, as seen on the described side with the latch up.
- * `rowWise` left to right, then the next row; `columnWise` top to bottom, then the next column; `snake` row-wise, every second row from the
- * right; `rowFirsts` left to right in each row from the number that is moulded at its start; `letters` row-wise A, B, C … without those in
- * `skip` (I, O and Q when absent). Round and free layouts are numbered in their own order. Places that are not there take no number.
- * `fromRight` begins every row (or the first column) at the right.
+ * How the cavities are numbered, as seen on the described side with the latch up. `rowWise` left to right, then the
+ * next row; `columnWise` top to bottom, then the next column; `snake` row-wise, every second row from the right;
+ * `rowFirsts` left to right in each row from the number that is moulded at its start; `letters` row-wise A, B, C …
+ * without those in `skip` (I, O and Q when absent). Round and free layouts are numbered in their own order. Places that
+ * are not there take no number. `fromRight` begins every row (or the first column) at the right.
  */
 export type Numbering =
   | {

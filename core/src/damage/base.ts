@@ -1,4 +1,5 @@
 import type { WireSpec } from '../wire/index.ts';
+import type { Noted } from './noted.ts';
 
 /** A stretch along a run, mm from the run's start, from < to. */
 export interface Stretch {
@@ -7,7 +8,7 @@ export interface Stretch {
 }
 
 /** What every finding has, whatever its kind. */
-export interface Base extends Stretch {
+export interface Base extends Stretch, Noted {
   readonly id: string;
   readonly circuitId: string;
   readonly runId: string;
@@ -22,9 +23,6 @@ export interface Base extends Stretch {
   readonly farWire?: WireSpec | undefined;
   /** The wire asked for as an insert; chosen from the wire on hand when absent. */
   readonly insertWire?: WireSpec | undefined;
-  /** ISO date by which a temporary repair comes back; absent for a permanent one. */
-  readonly temporaryUntil?: string | undefined;
-  readonly note?: string | undefined;
   /** One of the kind's sorts. */
   readonly sort?: string | undefined;
 }

@@ -16,7 +16,9 @@ export function isOfWholeConnector(finding: Finding): boolean {
 export const isOnePiece = (finding: Finding): boolean =>
   isOfWholeConnector(finding) || (isAtCavity(finding) && cavityKindOf(finding.kind).endsCable === true);
 
-/** The run by which a circuit reaches a node, and the end of it there; none when the circuit does not end at that node. */
+/**
+ * The run by which a circuit reaches a node, and the end of it there; none when the circuit does not end at that node.
+ */
 export function endOfCircuit(
   circuit: Circuit,
   runs: readonly Run[],

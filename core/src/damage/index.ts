@@ -1,5 +1,7 @@
 export type { Stretch } from './base.ts';
-export type { CavityWay, DamagedWire, OwnField, OwnFields } from './kind.ts';
+export type { CavityWay, DamagedWire } from './kind.ts';
+export type { OwnField, OwnFields } from './own.ts';
+export { NOTED, NOTED_NAMES, notedInWords, type NotedName } from './noted.ts';
 export type {
   CavityFinding,
   CavityFindingKind,

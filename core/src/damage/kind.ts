@@ -1,39 +1,7 @@
-import type { Cavity, CircuitKind } from '../harness/index.ts';
+import type { CircuitKind } from '../harness/index.ts';
 import type { WireSpec } from '../wire/index.ts';
 import type { Base } from './base.ts';
-
-/** What a field of one kind's own may hold. */
-interface OwnTypes {
-  /** A whole number from 1. */
-  readonly count: number;
-  /** Above 0, mm. */
-  readonly length: number;
-  /** At least one wire. */
-  readonly wires: readonly WireSpec[];
-  readonly flag: boolean;
-  readonly cavity: Cavity;
-  /** Another cavity of the same connector, by its name. */
-  readonly ofSame: string;
-}
-
-/** A figure or thing that only some kinds of damage have. */
-export interface OwnField<T extends keyof OwnTypes = keyof OwnTypes, R extends boolean = boolean> {
-  readonly type: T;
-  readonly required: R;
-  /** As it is asked: "Strands lost". */
-  readonly title: string;
-  readonly unit?: string;
-  /** What is said when it is missing or no such thing. */
-  readonly wanted: string;
-}
-export type OwnFields = Readonly<Record<string, OwnField>>;
-
-/** The fields of a kind's own, as a finding has them. */
-export type Own<F extends OwnFields> = {
-  readonly [K in keyof F as F[K]['required'] extends true ? K : never]: OwnTypes[F[K]['type']];
-} & {
-  readonly [K in keyof F as F[K]['required'] extends true ? never : K]?: OwnTypes[F[K]['type']] | undefined;
-};
+import type { Own, OwnFields } from './own.ts';
 
 /** The wire that is damaged, and how hot its place gets, °C. */
 export interface DamagedWire {
@@ -70,7 +38,10 @@ interface AnyKind<K extends string, F extends OwnFields> {
 /** Damage that lies along a wire. */
 export interface RunKind<K extends string = string, F extends OwnFields = OwnFields> extends AnyKind<K, F> {
   readonly where: 'run';
-  /** What it leaves of the copper at its place: all of it under a jacket that is through, some strands, none; or nothing is damaged and a wire is joined on. */
+  /**
+   * What it leaves of the copper at its place: all of it under a jacket that is through, some strands, none; or nothing
+   * is damaged and a wire is joined on.
+   */
   readonly leaves: 'copper' | 'strands' | 'nothing' | 'wire';
   /** Share of the copper that is left, where some strands are. */
   share?(finding: Base & Own<F>): number;
@@ -78,7 +49,10 @@ export interface RunKind<K extends string = string, F extends OwnFields = OwnFie
   whyCut?(finding: Base & Own<F>, at: DamagedWire): string;
   /** It may be covered all the same, offered second. */
   mayBeCovered?(finding: Base & Own<F>, at: DamagedWire): boolean;
-  /** What is read once more before it is cut, where its stretch is longer than the slack. @param slackMm mm; unknown where nobody measured it */
+  /**
+   * What is read once more before it is cut, where its stretch is longer than the slack. @param slackMm mm; unknown
+   * where nobody measured it
+   */
   readsAgain?(finding: Base & Own<F>, slackMm: number | undefined): string | undefined;
   /** What it warns of. */
   warnings?(finding: Base & Own<F>, at: DamagedWire): readonly string[];
@@ -100,10 +74,16 @@ export const CAVITY_WAYS = [
 ] as const;
 export type CavityWay = (typeof CAVITY_WAYS)[number];
 
-/** Damage at a cavity: of a terminal, of a seal or lock piece, of the housing for the circuits in it, or of the wire right at it. */
+/**
+ * Damage at a cavity: of a terminal, of a seal or lock piece, of the housing for the circuits in it, or of the wire
+ * right at it.
+ */
 export interface CavityKind<K extends string = string, F extends OwnFields = OwnFields> extends AnyKind<K, F> {
   readonly where: 'cavity';
-  /** It is of the housing, and so noted for every circuit in it at once; `all` where what mends it mends it for all of them. */
+  /**
+   * It is of the housing, and so noted for every circuit in it at once; `all` where what mends it mends it for all of
+   * them.
+   */
   readonly ofHousing?: 'each' | 'all';
   /** Wire may be lost behind the terminal. */
   readonly losesBehind?: boolean;

@@ -2,7 +2,9 @@ import type { WireSpec } from '../wire/index.ts';
 import type { Stretch } from './base.ts';
 import { damageOf, isAtCavity, runKindOf, type Finding } from './types.ts';
 
-/** The stretch that is gone once the finding is cut back to bright copper: visible extent and cut-back on both sides. */
+/**
+ * The stretch that is gone once the finding is cut back to bright copper: visible extent and cut-back on both sides.
+ */
 export const lostStretch = (finding: Stretch & Pick<Finding, 'cutBackLeftMm' | 'cutBackRightMm'>): Stretch => ({
   fromMm: finding.fromMm - finding.cutBackLeftMm,
   toMm: finding.toMm + finding.cutBackRightMm,
@@ -19,7 +21,10 @@ export const shortByMm = (finding: Finding): number | undefined =>
 /** Length of the visible damage, mm. */
 export const visibleLengthMm = (finding: Stretch): number => finding.toMm - finding.fromMm;
 
-/** What is left at the place: all copper under a jacket that is through, some strands, nothing; or a wire is joined on. Work at a cavity leaves nothing. */
+/**
+ * What is left at the place: all copper under a jacket that is through, some strands, nothing; or a wire is joined on.
+ * Work at a cavity leaves nothing.
+ */
 export const leavesAt = (finding: Finding): 'copper' | 'strands' | 'nothing' | 'wire' =>
   isAtCavity(finding) ? 'nothing' : runKindOf(finding.kind).leaves;
 /** Only the jacket is through, all copper is there. */

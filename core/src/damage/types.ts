@@ -1,6 +1,7 @@
 import type { Cavity } from '../harness/index.ts';
 import type { Base } from './base.ts';
-import type { AnyCavityKind, AnyRunKind, CavityKind, Own, OwnFields, RunKind } from './kind.ts';
+import type { AnyCavityKind, AnyRunKind, CavityKind, RunKind } from './kind.ts';
+import type { Own, OwnFields } from './own.ts';
 import { CAVITY_KINDS, RUN_KINDS } from './kinds/index.ts';
 
 type OneRunKind = (typeof RUN_KINDS)[number];

@@ -4,7 +4,10 @@ import type { AnyPart, Range } from '../stock/index.ts';
 import { figure } from '../units/index.ts';
 import type { SizedJoint } from './joint.ts';
 
-/** Sizing either gives the joints that hold the copper, best by size first, or says which figure stands in the way; `sleeve` failures are told apart from copper that nothing holds. */
+/**
+ * Sizing either gives the joints that hold the copper, best by size first, or says which figure stands in the way;
+ * `sleeve` failures are told apart from copper that nothing holds.
+ */
 export type Sizing =
   | { readonly ok: true; readonly joints: readonly SizedJoint[] }
   | {
@@ -20,13 +23,17 @@ export interface WantedPart {
   readonly takes: string;
 }
 
-/** A kind of part is made for so much copper and no more: one of twice the size of those listed, or half, may still be found. */
+/**
+ * A kind of part is made for so much copper and no more: one of twice the size of those listed, or half, may still be
+ * found. Our own figure.
+ */
 const NEAR = 2;
 
 /**
- * The part that would hold as much copper on every end, where that is near to what is listed of its kind; nothing where it is not, or where
- * the ends are unlike.
- * @param ranges copper that the listed ones take, mm² @param ends copper of each end, mm² @param more what else it takes, after the figure
+ * The part that would hold as much copper on every end, where that is near to what is listed of its kind; nothing where
+ * it is not, or where the ends are unlike.
+ * @param ranges copper that the listed ones take, mm² @param ends copper of each end, mm² @param more what else it
+ * takes, after the figure
  */
 export function partOfSize(
   name: string,

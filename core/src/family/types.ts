@@ -15,12 +15,17 @@ export interface Method<Id extends string = string, T extends string = string> {
   readonly leavesWhole?: boolean;
   /** It grips each of two sizes in a bore of its own. */
   readonly gripsTwoSizes?: boolean;
-  /** What hands and tools do in it, besides cutting and stripping the wire: what may be done at the place, and the cautions, follow from it. */
+  /**
+   * What hands and tools do in it, besides cutting and stripping the wire: what may be done at the place, and the
+   * cautions, follow from it.
+   */
   readonly acts: readonly Act[];
   readonly seal: Seal['kind'];
   /** What its barrel has round it, which its nest must be made for; absent where there is no barrel. */
   readonly barrel?: 'insulated' | 'bare';
-  /** Place in the order of preference, lower first; where that hangs on the copper, by the thickest that is joined, mm². */
+  /**
+   * Place in the order of preference, lower first; where that hangs on the copper, by the thickest that is joined, mm².
+   */
   readonly order: number | ((thickestMm2: number) => number);
   /** The joint in a sentence about a shop that solders first: "a wrapped, soldered joint". */
   readonly lay?: string;
@@ -38,7 +43,10 @@ export interface FamilyTraits {
   readonly joins: 'crimp' | 'solder' | 'tooth';
   /** Conductors lie beside each other in it, as many as there are: slim, short, and made for three and more. */
   readonly sideBySide?: boolean;
-  /** It is open at one end, so only for dry and still places, and never for a signal: why, as a clause; and what becomes of the reading. */
+  /**
+   * It is open at one end, so only for dry and still places, and never for a signal: why, as a clause; and what becomes
+   * of the reading.
+   */
   readonly openEnded?: { readonly because: string; readonly reading: string };
   /** Never for good, only with a day to come back: why, as a clause. */
   readonly temporary?: string;
@@ -63,8 +71,8 @@ export interface JoinWork {
 }
 
 /**
- * A family of joints: all that is to be known of one way of making them. One folder holds one, and everything outside asks what stands here:
- * nothing compares a family's or a method's name.
+ * A family of joints: all that is to be known of one way of making them. One folder holds one, and everything outside
+ * asks what stands here: nothing compares a family's or a method's name.
  */
 export interface Family<
   Id extends string = string,

@@ -10,7 +10,9 @@ export interface Beyond {
   readonly isAway: boolean;
 }
 
-/** Where a circuit goes on past the start and the end of a run; nothing where it ends, or where no repair may reach on. */
+/**
+ * Where a circuit goes on past the start and the end of a run; nothing where it ends, or where no repair may reach on.
+ */
 export interface Beyonds {
   readonly start?: Beyond | undefined;
   readonly end?: Beyond | undefined;
@@ -22,7 +24,10 @@ const PASSABLE: readonly NodeKind[] = ['branch', 'grommet', 'clip'];
 const vibration = (zone: Zone): number => VIBRATIONS.indexOf(zone.vibration satisfies Vibration);
 const moisture = (zone: Zone): number => MOISTURES.indexOf(zone.moisture satisfies Moisture);
 
-/** Whether a splice that suits one zone suits the other: it shakes no more, is no wetter, no hotter, and has no fuel vapour of its own. */
+/**
+ * Whether a splice that suits one zone suits the other: it shakes no more, is no wetter, no hotter, and has no fuel
+ * vapour of its own.
+ */
 export const isNoHarsher = (there: Zone, here: Zone): boolean =>
   vibration(there) <= vibration(here) &&
   moisture(there) <= moisture(here) &&
@@ -38,15 +43,18 @@ function goesOnIn(circuit: Circuit, run: Run, nodeId: string, runs: ReadonlyMap<
   return only && others.length === 1 ? { run: only, isAway: only.fromNodeId === nodeId } : undefined;
 }
 
-/** The runs beside a run along a circuit, whatever lies between and however harsh they are: for what has been made there. */
+/**
+ * The runs beside a run along a circuit, whatever lies between and however harsh they are: for what has been made
+ * there.
+ */
 export const besideAlong = (circuit: Circuit, run: Run, runs: ReadonlyMap<string, Run>): Beyonds => ({
   start: goesOnIn(circuit, run, run.fromNodeId, runs),
   end: goesOnIn(circuit, run, run.toNodeId, runs),
 });
 
 /**
- * Where a repair of a circuit may reach on past the ends of a run: past a branch, a grommet or a clip, into the one run in which the circuit
- * goes on, when that is no harsher a place.
+ * Where a repair of a circuit may reach on past the ends of a run: past a branch, a grommet or a clip, into the one run
+ * in which the circuit goes on, when that is no harsher a place.
  */
 export function beyondOf(
   circuit: Circuit,
@@ -64,11 +72,17 @@ export function beyondOf(
   return { start: may(start, run.fromNodeId), end: may(end, run.toNodeId) };
 }
 
-/** A place that lies some mm past the shared end, as the other run counts; below 0 or beyond its length for a place on this side of it. */
+/**
+ * A place that lies some mm past the shared end, as the other run counts; below 0 or beyond its length for a place on
+ * this side of it.
+ */
 export const placeBeyond = ({ run, isAway }: Beyond, pastMm: number): number =>
   isAway ? pastMm : run.lengthMm - pastMm;
 
-/** Keep-outs of a run, its ends open where a circuit goes on, with those of the runs beyond: all as this run counts, below 0 and above its length. */
+/**
+ * Keep-outs of a run, its ends open where a circuit goes on, with those of the runs beyond: all as this run counts,
+ * below 0 and above its length.
+ */
 export function keepOutsBeyond(
   run: Run,
   { start, end }: Beyonds,

@@ -4,8 +4,8 @@ import type { Circuit, CircuitKind } from './types.ts';
 export const isPowerKind = (kind: CircuitKind): boolean => kind === 'power' || kind === 'ground' || kind === 'ignition';
 
 /**
- * Whether a circuit heats its bundle: its load is unknown and it is power, ground or ignition, or its known load is over
- * a fifth of what its wire may carry alone, `aloneA`.
+ * Whether a circuit heats its bundle: its load is unknown and it is power, ground or ignition, or its known load is
+ * over a fifth of what its wire may carry alone, `aloneA`.
  */
 export function countsAsLoaded(circuit: Circuit, aloneA: number): boolean {
   if (circuit.loadA === undefined) return isPowerKind(circuit.kind);

@@ -1,6 +1,9 @@
 import type { Feature, Run } from './types.ts';
 
-/** A run that grows because a part was moved away: by how much, and beyond which place on the run as it was all marks move along; mm. */
+/**
+ * A run that grows because a part was moved away: by how much, and beyond which place on the run as it was all marks
+ * move along; mm.
+ */
 export interface Growth {
   readonly byMm: number;
   readonly beyondMm: number;

@@ -1,6 +1,9 @@
 import type { Run } from './types.ts';
 
-/** The runs that lead from one node to another without going back, in order; none when they do not hang together. The shortest where there are several. */
+/**
+ * The runs that lead from one node to another without going back, in order; none when they do not hang together. The
+ * shortest where there are several.
+ */
 export function routeBetween(
   runs: readonly Run[],
   fromNodeId: string,

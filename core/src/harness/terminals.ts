@@ -8,7 +8,10 @@ export type Stud = (typeof STUDS)[number];
 export const TABS_MM = [2.8, 4.8, 6.3, 9.5] as const;
 export type TabMm = (typeof TABS_MM)[number];
 
-/** Terminals without a housing: rings, forks and lugs by stud, blades by tab width, bullets by diameter, ferrules by length; mm. */
+/**
+ * Terminals without a housing: rings, forks and lugs by stud, blades by tab width, bullets by diameter, ferrules by
+ * length; mm.
+ */
 export const LOOSE_FAMILIES = [
   'ringM3',
   'ringM4',

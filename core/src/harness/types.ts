@@ -5,7 +5,10 @@ import type { EndUse, Stud, TabMm, TerminalFamily } from './terminals.ts';
 export const NODE_KINDS = ['connector', 'branch', 'grommet', 'clip', 'splice', 'end'] as const;
 export type NodeKind = (typeof NODE_KINDS)[number];
 
-/** What keeps water out of a cavity: its wire's seal, a plug, nothing because it needs none, or nothing though it should. */
+/**
+ * What keeps water out of a cavity: its wire's seal, a plug, nothing because it needs none, or nothing though it
+ * should.
+ */
 export const SEAL_STATES = ['seal', 'plug', 'none', 'missing'] as const;
 export type SealState = (typeof SEAL_STATES)[number];
 
@@ -56,7 +59,10 @@ export interface Zone {
 export const FEATURE_KINDS = ['branch', 'grommet', 'clip', 'flex'] as const;
 export type FeatureKind = (typeof FEATURE_KINDS)[number];
 
-/** Something along a run that splices keep away from; `flex` is a stretch that bends in use. Positions in mm from the run's start. */
+/**
+ * Something along a run that splices keep away from; `flex` is a stretch that bends in use. Positions in mm from the
+ * run's start.
+ */
 export interface Feature {
   readonly kind: FeatureKind;
   readonly name: string;

@@ -1,28 +1,40 @@
 import Joi from 'joi';
-import { PART_KINDS, TOOL_TASK_IDS, type Part } from '../catalogue/index.ts';
-import { NEST_BARRELS, NEST_STROKES, PART_COLOURS, type PartField, type PartKind } from '../stock/index.ts';
+import {
+  PART_KINDS,
+  TOOL_TASK_IDS,
+  type Catalogue,
+  type CatalogueEdit,
+  type Part,
+  type Tool,
+} from '../catalogue/index.ts';
+import {
+  NEST_BARRELS,
+  NEST_STROKES,
+  PART_COLOURS,
+  type PartField,
+  type PartKind,
+  type PigtailLead,
+  type WireStock,
+} from '../stock/index.ts';
 import { TERMINAL_FAMILIES } from '../harness/index.ts';
-import { area, cavityText, date, lengthMm, list, text } from './fields.ts';
-import { colourSchema, wireSchema } from './harnessSchemas.ts';
+import { area, cavityText, date, flag, lengthMm, list, range, ratedC, text, version } from './schema/fields.ts';
+import { named, needed, oneOf, shape, usual, variants, withFields } from './schema/shape.ts';
+import { colourSchema, wireSchema } from './wireSchemas.ts';
 
-const rangeSchema = Joi.object({
-  minMm2: Joi.number().min(0).max(500).required(),
-  maxMm2: Joi.number().greater(Joi.ref('minMm2')).max(500).required(),
-});
-const ratedC = Joi.number().min(40).max(600);
-const stocked = {
-  id: text.required(),
-  name: text.required(),
-  quantity: Joi.number().integer().min(0).max(1e6).required(),
-  ratedC: ratedC.required(),
-  figuresFrom: Joi.valid('stamped', 'usual').default('usual'),
+/** What every part has, whatever its kind. */
+const stocked = shape<Pick<Part, 'id' | 'name' | 'quantity' | 'ratedC' | 'figuresFrom' | 'place' | 'colour'>>({
+  id: needed(text),
+  name: needed(text),
+  quantity: needed(Joi.number().integer().min(0).max(1e6)),
+  ratedC: needed(ratedC),
+  figuresFrom: usual(oneOf(['stamped', 'usual']), 'usual'),
   place: text,
-  colour: Joi.valid(...PART_COLOURS),
-};
+  colour: oneOf(PART_COLOURS),
+});
 
 /** The wires of a pigtail, one for a cavity. */
 const leadsSchema = list(
-  Joi.object({ cavity: cavityText.required(), colour: colourSchema.required(), areaMm2: area.required(), ratedC }),
+  shape<PigtailLead>({ cavity: needed(cavityText), colour: needed(colourSchema), areaMm2: needed(area), ratedC }),
 )
   .min(1)
   .unique('cavity')
@@ -55,72 +67,78 @@ function fieldsSchema(fields: readonly PartField[]): Joi.SchemaMap {
   );
 }
 
-const kindSchema = ({ kind, fields, problem }: PartKind<Part>): { is: string; then: Joi.ObjectSchema } => ({
-  is: kind,
-  then: Joi.object({ kind: Joi.valid(kind).required(), ...stocked, ...fieldsSchema(fields) }).custom(
-    (part: Part, helpers) => {
-      const why = problem?.(part);
-      return why === undefined ? part : helpers.message({ custom: why });
-    },
-  ),
-});
+const kindSchema = ({ kind, fields, problem }: PartKind<Part>): Joi.ObjectSchema =>
+  withFields(stocked, { kind: needed(oneOf([kind])), ...fieldsSchema(fields) }).custom((part: Part, helpers) => {
+    const why = problem?.(part);
+    return why === undefined ? part : helpers.message({ custom: why });
+  });
 
-/** A part of any kind, with the figures that its kind has. */
-export const partSchema = Joi.alternatives().conditional('.kind', {
-  switch: PART_KINDS.map(kindSchema),
-  otherwise: Joi.object({ kind: Joi.valid(...PART_KINDS.map(({ kind }) => kind)).required() }).unknown(),
-});
-
-export const toolSchema = Joi.object({
-  id: text.required(),
-  name: text.required(),
-  tasks: list(Joi.valid(...TOOL_TASK_IDS))
-    .min(1)
-    .required(),
-  range: rangeSchema,
-  families: list(Joi.valid(...TERMINAL_FAMILIES)),
-  nests: list(
-    Joi.object({
-      // The two signs part nests and their fields in a table.
-      name: text
-        .pattern(/^[^|;]+$/)
-        .message('A nest is named without “|” and “;”.')
-        .required(),
-      range: rangeSchema.required(),
-      stroke: Joi.valid(...NEST_STROKES).required(),
-      families: list(Joi.valid(...TERMINAL_FAMILIES)),
-      barrel: Joi.valid(...NEST_BARRELS),
-      dot: Joi.valid(...PART_COLOURS),
-    }),
+/** A part of any kind, with the figures that its kind has: made from the fields that the kind names. */
+export const partSchema = named(
+  'part',
+  variants<Part, 'kind'>(
+    'kind',
+    Object.fromEntries(PART_KINDS.map((one) => [one.kind, kindSchema(one)])) as Record<Part['kind'], Joi.ObjectSchema>,
   ),
-  ratchet: Joi.boolean().required(),
-  calibratedUntil: date,
-});
-export const wireStockSchema = Joi.object({
-  id: text.required(),
-  wire: wireSchema.required(),
-  lengthMm: lengthMm.required(),
-});
+  'A part as it lies on the shelf, with the figures that its kind has.',
+);
+
+type Nest = NonNullable<Tool['nests']>[number];
+const nestSchema = named(
+  'nest',
+  shape<Nest>({
+    // The two signs part nests and their fields in a table.
+    name: needed(text.pattern(/^[^|;]+$/).message('A nest is named without “|” and “;”.')),
+    range: needed(range),
+    stroke: needed(oneOf(NEST_STROKES)),
+    families: list(oneOf(TERMINAL_FAMILIES)),
+    barrel: oneOf(NEST_BARRELS),
+    dot: oneOf(PART_COLOURS),
+  }),
+);
+export const toolSchema = named(
+  'tool',
+  shape<Tool>({
+    id: needed(text),
+    name: needed(text),
+    tasks: needed(list(oneOf(TOOL_TASK_IDS)).min(1)),
+    range,
+    families: list(oneOf(TERMINAL_FAMILIES)),
+    nests: list(nestSchema),
+    ratchet: needed(flag),
+    calibratedUntil: date,
+  }),
+);
+export const wireStockSchema = named(
+  'reel',
+  shape<WireStock>({ id: needed(text), wire: needed(wireSchema), lengthMm: needed(lengthMm) }),
+);
 
 /** A shelf in full: parts with their figures and quantities, tools, wire on hand. */
-export const catalogueSchema = Joi.object({
-  id: text.default('shelf'),
-  version: Joi.number().integer().min(1).default(1),
-  name: text.default('Shelf'),
-  parts: list(partSchema).required(),
-  tools: list(toolSchema).required(),
-  wires: list(wireStockSchema).default([]),
-});
+export const catalogueSchema = named(
+  'shelf',
+  shape<Catalogue>({
+    id: usual(text, 'shelf'),
+    version: usual(version, 1),
+    name: usual(text, 'Shelf'),
+    parts: needed(list(partSchema)),
+    tools: needed(list(toolSchema)),
+    wires: usual(list(wireStockSchema), []),
+  }),
+);
 
-const removed = text.required();
+type EditOf<W> = Extract<CatalogueEdit, { readonly kind: W }>;
+const removal = <W extends 'removePart' | 'removeTool' | 'removeWire'>(kind: W): Joi.ObjectSchema =>
+  shape<{ readonly kind: string; readonly id: string }>({ kind: needed(oneOf([kind])), id: needed(text) });
 /** A change of the shelf: a part, tool or wire put there anew or taken off the list. */
-export const shelfEditSchema = Joi.object({
-  kind: Joi.valid('setPart', 'removePart', 'setTool', 'removeTool', 'setWire', 'removeWire').required(),
-}).when('.kind', {
-  switch: [
-    { is: 'setPart', then: Joi.object({ part: partSchema.required() }) },
-    { is: 'setTool', then: Joi.object({ tool: toolSchema.required() }) },
-    { is: 'setWire', then: Joi.object({ wire: wireStockSchema.required() }) },
-  ],
-  otherwise: Joi.object({ id: removed }),
-});
+export const shelfEditSchema = named(
+  'shelfEdit',
+  variants<CatalogueEdit, 'kind'>('kind', {
+    setPart: shape<EditOf<'setPart'>>({ kind: needed(oneOf(['setPart'])), part: needed(partSchema) }),
+    setTool: shape<EditOf<'setTool'>>({ kind: needed(oneOf(['setTool'])), tool: needed(toolSchema) }),
+    setWire: shape<EditOf<'setWire'>>({ kind: needed(oneOf(['setWire'])), wire: needed(wireStockSchema) }),
+    removePart: removal('removePart'),
+    removeTool: removal('removeTool'),
+    removeWire: removal('removeWire'),
+  }),
+);

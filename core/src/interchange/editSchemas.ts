@@ -1,58 +1,53 @@
 import Joi from 'joi';
 import { LIMITS } from '../job/index.ts';
-import { id, lengthMm, list, text } from './fields.ts';
-import { cableSchema, circuitSchema, featureSchema, nodeSchema, runSchema, zoneSchema } from './harnessSchemas.ts';
+import type { HarnessEdit, RunChange } from '../survey/index.ts';
+import { above0, id, lengthMm, list, text } from './schema/fields.ts';
+import { named, needed, oneOf, shape, variants, withFields, type FieldsOf } from './schema/shape.ts';
+import {
+  cableSchema,
+  featureSchema,
+  nodeSchema,
+  routedCircuitSchema,
+  runSchema,
+  zoneSchema,
+} from './harnessSchemas.ts';
 
-const edit = (word: string, fields: Joi.SchemaMap): { is: string; then: Joi.ObjectSchema } => ({
-  is: word,
-  then: Joi.object({ do: Joi.valid(word).required(), ...fields }),
-});
+type EditOf<W extends HarnessEdit['do']> = Extract<HarnessEdit, { readonly do: W }>;
+const edit = <W extends HarnessEdit['do']>(word: W, fields: FieldsOf<Omit<EditOf<W>, 'do'>>): Joi.ObjectSchema =>
+  withFields(shape<Omit<EditOf<W>, 'do'>>(fields), { do: needed(oneOf([word])) });
+
 /** Without defaults: what is not named stays as it is. */
-const runChange = Joi.object({
+const runChange = shape<RunChange>({
   name: text,
   zone: zoneSchema,
   features: list(featureSchema),
-  conduitInsideMm: Joi.number().greater(0).max(500).allow(null),
+  conduitInsideMm: above0(500).allow(null),
   cable: cableSchema.allow(null),
 });
-/** A circuit whose way follows from its ends may come without one. */
-const routedCircuit = circuitSchema.keys({ runIds: Joi.array().items(id).max(LIMITS.runs.most).default([]) });
-const nodeIn = nodeSchema.required();
 
 /** One edit of a harness, as data. */
-export const harnessEditSchema = Joi.alternatives().conditional('.do', {
-  switch: [
-    edit('addRun', { run: runSchema.required(), node: nodeSchema }),
-    edit('changeRun', { runId: id.required(), change: runChange.min(1).required() }),
-    edit('setLength', { runId: id.required(), lengthMm: lengthMm.greater(0).required() }),
-    edit('splitRun', {
-      runId: id.required(),
-      atMm: lengthMm.required(),
-      node: nodeIn,
-      newRunId: id.required(),
-      newName: text.required(),
+export const harnessEditSchema = named(
+  'harnessEdit',
+  variants<HarnessEdit, 'do'>('do', {
+    addRun: edit('addRun', { run: needed(runSchema), node: nodeSchema }),
+    changeRun: edit('changeRun', { runId: needed(id), change: needed(runChange.min(1)) }),
+    setLength: edit('setLength', { runId: needed(id), lengthMm: needed(lengthMm.greater(0)) }),
+    splitRun: edit('splitRun', {
+      runId: needed(id),
+      atMm: needed(lengthMm),
+      node: needed(nodeSchema),
+      newRunId: needed(id),
+      newName: needed(text),
     }),
-    edit('joinRuns', { nodeId: id.required() }),
-    edit('moveNode', { nodeId: id.required(), byMm: Joi.number().min(-1e6).max(1e6).required() }),
-    edit('changeNode', { node: nodeIn }),
-    edit('removeRun', { runId: id.required() }),
-    edit('setCircuit', { circuit: routedCircuit.required() }),
-    edit('removeCircuit', { circuitId: id.required() }),
-    edit('setCircuits', { circuits: Joi.array().items(routedCircuit).max(LIMITS.circuits.most).required() }),
-  ],
-  otherwise: Joi.object({
-    do: Joi.valid(
-      'addRun',
-      'changeRun',
-      'setLength',
-      'splitRun',
-      'joinRuns',
-      'moveNode',
-      'changeNode',
-      'removeRun',
-      'setCircuit',
-      'removeCircuit',
-      'setCircuits',
-    ).required(),
-  }).unknown(),
-});
+    joinRuns: edit('joinRuns', { nodeId: needed(id) }),
+    moveNode: edit('moveNode', { nodeId: needed(id), byMm: needed(Joi.number().min(-1e6).max(1e6)) }),
+    changeNode: edit('changeNode', { node: needed(nodeSchema) }),
+    removeRun: edit('removeRun', { runId: needed(id) }),
+    setCircuit: edit('setCircuit', { circuit: needed(routedCircuitSchema) }),
+    removeCircuit: edit('removeCircuit', { circuitId: needed(id) }),
+    setCircuits: edit('setCircuits', {
+      circuits: needed(Joi.array().items(routedCircuitSchema).max(LIMITS.circuits.most)),
+    }),
+  }),
+  'One change to a harness, as data: done again in order it gives the same harness.',
+);

@@ -1,5 +1,15 @@
 import Joi from 'joi';
-import { FACE_SIDES, IDENTITY_TEXTS, LATCHES, LOCK_FAMILIES } from '../connector/index.ts';
+import {
+  FACE_SIDES,
+  IDENTITY_TEXTS,
+  LATCHES,
+  LOCK_FAMILIES,
+  type CavityLayout,
+  type ConnectorFace,
+  type ConnectorIdentity,
+  type IdentityText,
+  type Numbering,
+} from '../connector/index.ts';
 import {
   AREAS,
   CIRCUIT_KINDS,
@@ -12,211 +22,227 @@ import {
   TABS_MM,
   TERMINAL_FAMILIES,
   VIBRATIONS,
+  type Cable,
+  type Cavity,
+  type CavityFitting,
+  type Circuit,
+  type Feature,
+  type Harness,
+  type HarnessNode,
+  type Run,
+  type Zone,
 } from '../harness/index.ts';
-import { COLOURS, JACKETS, LARGEST_AWG, SMALLEST_AWG, TRADE_PAIRS_MM2, WALLS_MM } from '../wire/index.ts';
-import { amps, area, cavityText, count, id, lengthMm, list, text } from './fields.ts';
+import { LIMITS, type Machine } from '../job/index.ts';
+import { above0, amps, area, cavityText, count, flag, id, lengthMm, list, text } from './schema/fields.ts';
+import { named, needed, oneOf, shape, usual, variants } from './schema/shape.ts';
+import { wireSchema } from './wireSchemas.ts';
 
-export const sizeSchema = Joi.alternatives().conditional('.basis', {
-  switch: [
-    {
-      is: 'awg',
-      then: Joi.object({
-        basis: Joi.valid('awg').required(),
-        awg: Joi.number().integer().min(LARGEST_AWG).max(SMALLEST_AWG).required(),
-        areaMm2: area,
-      }),
-    },
-    {
-      is: 'trade',
-      then: Joi.object({
-        basis: Joi.valid('trade').required(),
-        awg: Joi.number()
-          .valid(...TRADE_PAIRS_MM2.keys())
-          .required(),
-        areaMm2: area,
-      }),
-    },
-  ],
-  otherwise: Joi.object({ basis: Joi.valid('metric', 'awg', 'trade').required(), areaMm2: area.required() }),
-});
-
-export const colourSchema = Joi.object({ base: Joi.valid(...COLOURS).required(), stripe: Joi.valid(...COLOURS) });
-
-/** A piece of wire. Without conductor and jacket it is stranded, thin-wall, cross-linked polyethylene. */
-export const wireSchema = Joi.object({
-  size: sizeSchema.required(),
-  conductor: Joi.object({
-    kind: Joi.valid('stranded', 'solid').required(),
-    strands: Joi.number().integer().min(2).max(2000),
-    metal: Joi.valid('aluminium'),
-  }).default({ kind: 'stranded' }),
-  jacket: Joi.object({
-    material: Joi.valid(...Object.keys(JACKETS)).required(),
-    wall: Joi.valid(...Object.keys(WALLS_MM)).required(),
-    outerDiameterMm: Joi.number().greater(0).max(60),
-  }).default({ material: 'xlpe', wall: 'thin' }),
-  colour: colourSchema.default({ base: 'natural' }),
-});
-
-export const zoneSchema = Joi.object({
-  area: Joi.valid(...AREAS).required(),
-  vibration: Joi.valid(...VIBRATIONS).required(),
-  moisture: Joi.valid(...MOISTURES).required(),
-  ambientC: Joi.number().min(-60).max(400),
-  fuelVapour: Joi.boolean().default(false),
-});
-
-export const featureSchema = Joi.object({
-  kind: Joi.valid(...FEATURE_KINDS).required(),
-  name: text.required(),
-  fromMm: lengthMm.required(),
-  toMm: lengthMm.required(),
-});
-const gridPlace = Joi.object({
-  row: Joi.number().integer().min(0).max(400).required(),
-  column: Joi.number().integer().min(0).max(400).required(),
-});
-const layoutSchema = Joi.alternatives().conditional('.kind', {
-  switch: [
-    {
-      is: 'round',
-      then: Joi.object({
-        kind: Joi.valid('round').required(),
-        rings: Joi.array()
-          .items(Joi.object({ count: count.required(), startDeg: Joi.number().min(-360).max(360) }))
-          .min(1)
-          .max(20)
-          .required(),
-      }),
-    },
-    {
-      is: 'free',
-      then: Joi.object({
-        kind: Joi.valid('free').required(),
-        places: Joi.array()
-          .items(
-            Joi.object({
-              x: Joi.number().min(-100).max(100).required(),
-              y: Joi.number().min(-100).max(100).required(),
-            }),
-          )
-          .min(1)
-          .max(400)
-          .required(),
-      }),
-    },
-  ],
-  otherwise: Joi.object({
-    kind: Joi.valid('rows', 'round', 'free').required(),
-    rows: count.max(40).required(),
-    columns: count.max(100).required(),
-    missing: Joi.array().items(gridPlace).max(400),
+export const zoneSchema = named(
+  'zone',
+  shape<Zone>({
+    area: needed(oneOf(AREAS)),
+    vibration: needed(oneOf(VIBRATIONS)),
+    moisture: needed(oneOf(MOISTURES)),
+    ambientC: Joi.number().min(-60).max(400),
+    fuelVapour: usual(flag, false),
   }),
-});
-const fromRight = Joi.boolean();
-const numberingSchema = Joi.alternatives().conditional('.kind', {
-  switch: [
-    {
-      is: 'rowFirsts',
-      then: Joi.object({
-        kind: Joi.valid('rowFirsts').required(),
-        firsts: Joi.array().items(Joi.number().integer().min(0).max(9999)).min(1).max(40).required(),
-        fromRight,
-      }),
-    },
-    {
-      is: 'letters',
-      then: Joi.object({
-        kind: Joi.valid('letters').required(),
-        skip: Joi.array().items(Joi.string().length(1).uppercase()).max(25),
-        fromRight,
-      }),
-    },
-  ],
-  otherwise: Joi.object({
-    kind: Joi.valid('rowWise', 'columnWise', 'snake', 'rowFirsts', 'letters').required(),
-    first: Joi.number().integer().min(0).max(9999),
-    fromRight,
+);
+
+export const featureSchema = named(
+  'feature',
+  shape<Feature>({
+    kind: needed(oneOf(FEATURE_KINDS)),
+    name: needed(text),
+    fromMm: needed(lengthMm),
+    toMm: needed(lengthMm),
+  }),
+);
+
+type LayoutOf<K> = Extract<CavityLayout, { readonly kind: K }>;
+const gridIndex = Joi.number().integer().min(0).max(400);
+const cavityLayoutSchema = variants<CavityLayout, 'kind'>('kind', {
+  rows: shape<LayoutOf<'rows'>>({
+    kind: needed(oneOf(['rows'])),
+    rows: needed(count.max(40)),
+    columns: needed(count.max(100)),
+    missing: Joi.array()
+      .items(shape<{ row: number; column: number }>({ row: needed(gridIndex), column: needed(gridIndex) }))
+      .max(400),
+  }),
+  round: shape<LayoutOf<'round'>>({
+    kind: needed(oneOf(['round'])),
+    rings: needed(
+      Joi.array()
+        .items(
+          shape<LayoutOf<'round'>['rings'][number]>({
+            count: needed(count),
+            startDeg: Joi.number().min(-360).max(360),
+          }),
+        )
+        .min(1)
+        .max(20),
+    ),
+  }),
+  free: shape<LayoutOf<'free'>>({
+    kind: needed(oneOf(['free'])),
+    places: needed(
+      Joi.array()
+        .items(
+          shape<LayoutOf<'free'>['places'][number]>({
+            x: needed(Joi.number().min(-100).max(100)),
+            y: needed(Joi.number().min(-100).max(100)),
+          }),
+        )
+        .min(1)
+        .max(400),
+    ),
   }),
 });
 
-/** Where a connector's cavities lie and how they are numbered, on the side it is described from, latch up. */
-const faceSchema = Joi.object({
-  describedFrom: Joi.valid(...FACE_SIDES),
-  layout: layoutSchema.required(),
-  numbering: numberingSchema.required(),
-  renamed: Joi.object().pattern(Joi.string().max(10), Joi.string().trim().min(1).max(10)),
+type InRows = Extract<Numbering, { readonly kind: 'rowWise' | 'columnWise' | 'snake' }>;
+const firstNumber = Joi.number().integer().min(0).max(9999);
+const inRows = (kind: InRows['kind']): Joi.ObjectSchema =>
+  shape<InRows>({ kind: needed(oneOf([kind])), first: firstNumber, fromRight: flag });
+const numberingSchema = variants<Numbering, 'kind'>('kind', {
+  rowWise: inRows('rowWise'),
+  columnWise: inRows('columnWise'),
+  snake: inRows('snake'),
+  rowFirsts: shape<Extract<Numbering, { readonly kind: 'rowFirsts' }>>({
+    kind: needed(oneOf(['rowFirsts'])),
+    firsts: needed(Joi.array().items(firstNumber).min(1).max(40)),
+    fromRight: flag,
+  }),
+  letters: shape<Extract<Numbering, { readonly kind: 'letters' }>>({
+    kind: needed(oneOf(['letters'])),
+    skip: Joi.array()
+      .items(Joi.string().pattern(/^[A-Z]$/, 'one capital letter'))
+      .max(25),
+    fromRight: flag,
+  }),
 });
+
+const cavityName = Joi.string().max(10);
+const faceSchema = named(
+  'face',
+  shape<ConnectorFace>({
+    describedFrom: oneOf(FACE_SIDES),
+    layout: needed(cavityLayoutSchema),
+    numbering: needed(numberingSchema),
+    renamed: Joi.object().pattern(cavityName, cavityText),
+  }),
+  'Where the cavities lie and how they are numbered, on the side it is described from, latch up.',
+);
+
 const identityText = Joi.string().trim().min(1).max(60);
-const identitySchema = Joi.object({
-  ...Object.fromEntries(Object.keys(IDENTITY_TEXTS).map((key) => [key, identityText])),
-  latch: Joi.valid(...LATCHES),
-  capMm: Joi.number().greater(0).max(200),
-});
-export const nodeSchema = Joi.object({
-  id: id.required(),
-  kind: Joi.valid(...NODE_KINDS).required(),
-  name: text.required(),
-  ways: count,
-  face: faceSchema.when('kind', { is: 'connector', otherwise: Joi.forbidden() }),
-  identity: identitySchema.when('kind', { is: 'connector', otherwise: Joi.forbidden() }),
-  lock: Joi.valid(...LOCK_FAMILIES).when('kind', { is: 'connector', otherwise: Joi.forbidden() }),
-  fittings: Joi.object()
-    .pattern(
-      Joi.string().max(10),
-      Joi.object({
-        terminal: Joi.valid(...TERMINAL_FAMILIES),
-        seal: Joi.valid(...SEAL_STATES),
-        use: Joi.valid(...END_USES),
-        stud: Joi.valid(...STUDS),
-        tabMm: Joi.valid(...TABS_MM),
-      }),
-    )
-    .when('kind', { is: Joi.valid('connector', 'end'), otherwise: Joi.forbidden() }),
-});
-/** A jacketed cable: outer diameter, mm, and cores that carry nothing. */
-export const cableSchema = Joi.object({
-  outerMm: Joi.number().greater(0).max(100).required(),
-  unusedCores: Joi.number().integer().min(0).max(100).default(0),
-});
-export const runSchema = Joi.object({
-  id: id.required(),
-  name: text.required(),
-  fromNodeId: id.required(),
-  toNodeId: id.required(),
-  lengthMm: lengthMm.greater(0).required(),
-  conduitInsideMm: Joi.number().greater(0).max(500),
-  cable: cableSchema,
-  zone: zoneSchema.required(),
-  features: list(featureSchema).default([]),
-});
-export const cavitySchema = Joi.object({ nodeId: id.required(), cavity: cavityText.required() });
-export const circuitSchema = Joi.object({
-  id: id.required(),
-  number: Joi.string().trim().min(1).max(20).required(),
-  function: text.required(),
-  kind: Joi.valid(...CIRCUIT_KINDS).required(),
-  wire: wireSchema.required(),
-  from: cavitySchema.required(),
-  to: cavitySchema.required(),
-  runIds: list(id).min(1).required(),
+const identitySchema = named(
+  'identity',
+  shape<ConnectorIdentity>({
+    ...(Object.fromEntries(Object.keys(IDENTITY_TEXTS).map((key) => [key, identityText])) as Record<
+      IdentityText,
+      Joi.StringSchema
+    >),
+    latch: oneOf(LATCHES),
+    capMm: above0(200),
+  }),
+  'What is moulded and printed on a connector.',
+);
+
+const fittingSchema = named(
+  'fitting',
+  shape<CavityFitting>({
+    terminal: oneOf(TERMINAL_FAMILIES),
+    seal: oneOf(SEAL_STATES),
+    use: oneOf(END_USES),
+    stud: oneOf(STUDS),
+    tabMm: oneOf(TABS_MM),
+  }),
+);
+
+/** Only a connector has it. */
+const ofConnector = <S extends Joi.Schema>(schema: S): S =>
+  schema.when('kind', { is: 'connector', otherwise: Joi.forbidden() }) as S;
+
+export const nodeSchema = named(
+  'node',
+  shape<HarnessNode>({
+    id: needed(id),
+    kind: needed(oneOf(NODE_KINDS)),
+    name: needed(text),
+    ways: count,
+    face: ofConnector(faceSchema),
+    identity: ofConnector(identitySchema),
+    lock: ofConnector(oneOf(LOCK_FAMILIES)),
+    fittings: Joi.object()
+      .pattern(cavityName, fittingSchema)
+      .when('kind', { is: Joi.valid('connector', 'end'), otherwise: Joi.forbidden() }),
+  }),
+);
+
+export const cableSchema = named(
+  'cable',
+  shape<Cable>({
+    outerMm: needed(above0(100)),
+    unusedCores: usual(Joi.number().integer().min(0).max(100), 0),
+  }),
+  'A jacketed cable: outer diameter, mm, and cores that carry nothing.',
+);
+
+export const runSchema = named(
+  'run',
+  shape<Run>({
+    id: needed(id),
+    name: needed(text),
+    fromNodeId: needed(id),
+    toNodeId: needed(id),
+    lengthMm: needed(lengthMm.greater(0)),
+    conduitInsideMm: above0(500),
+    cable: cableSchema,
+    zone: needed(zoneSchema),
+    features: usual(list(featureSchema), []),
+  }),
+  'A stretch of harness between two named points; positions along it are mm from fromNodeId.',
+);
+
+export const cavitySchema = named('cavity', shape<Cavity>({ nodeId: needed(id), cavity: needed(cavityText) }));
+
+const circuitFields = {
+  id: needed(id),
+  number: needed(Joi.string().trim().min(1).max(20)),
+  function: needed(text),
+  kind: needed(oneOf(CIRCUIT_KINDS)),
+  wire: needed(wireSchema),
+  from: needed(cavitySchema),
+  to: needed(cavitySchema),
   fuseA: amps,
   loadA: Joi.number().min(0).max(5000),
   pairWith: id,
-  shield: Joi.object({ drainMm2: area }),
-});
+  shield: shape<NonNullable<Circuit['shield']>>({ drainMm2: area }),
+};
+export const circuitSchema = named(
+  'circuit',
+  shape<Circuit>({ ...circuitFields, runIds: needed(list(id).min(1)) }),
+  'An electrical path with a number and a function, and the wire that it is made of.',
+);
+/** A circuit whose way follows from its ends may come without one. */
+export const routedCircuitSchema = named(
+  'routedCircuit',
+  shape<Circuit>({ ...circuitFields, runIds: usual(Joi.array().items(id).max(LIMITS.runs.most), []) }),
+);
 
-export const harnessSchema = Joi.object({
-  id: id.default('harness'),
-  name: text.required(),
-  nodes: list(nodeSchema).required(),
-  runs: list(runSchema).min(1).required(),
-  circuits: list(circuitSchema).required(),
-});
+const harnessFields = {
+  name: needed(text),
+  nodes: needed(list(nodeSchema)),
+  runs: needed(list(runSchema).min(1)),
+  circuits: needed(list(circuitSchema)),
+};
+export const harnessSchema = named('harness', shape<Harness>({ id: usual(id, 'harness'), ...harnessFields }));
 
-export const machineSchema = Joi.object({
-  id: id.default('machine'),
-  name: text.required(),
-  kind: text.default('machine'),
-  systemVoltageV: Joi.number().greater(0).max(1500).required(),
-});
+export const machineSchema = named(
+  'machine',
+  shape<Machine>({
+    id: usual(id, 'machine'),
+    name: needed(text),
+    kind: usual(text, 'machine'),
+    systemVoltageV: needed(above0(1500)),
+  }),
+);

@@ -6,7 +6,9 @@ import { pointerOf, problemsOf } from './problems.ts';
 import { JobFileRefused, type FileProblem } from './refusal.ts';
 import { catalogueSchema } from './catalogueSchemas.ts';
 import { practiceSchema } from './practiceSchema.ts';
-import { jobSchema } from './schemas.ts';
+import { jobSchema } from './jobSchemas.ts';
+import { wholeJsonSchema, type JsonSchema } from './schema/jsonSchema.ts';
+import { needed, oneOf, shape, usual } from './schema/shape.ts';
 
 /** A job file, version 1, as docs/formats/job.schema.json describes it. */
 export interface JobFile {
@@ -25,26 +27,31 @@ export interface JobFileInput {
   readonly catalogue: Catalogue;
 }
 
-const fileSchema = Joi.object({
-  format: Joi.valid('mendum-job').required(),
-  version: Joi.valid(1).required(),
-  practice: Joi.alternatives()
-    .conditional(Joi.object(), {
+type Without = Extract<JobFile['shelf'], { readonly without: readonly string[] }>;
+const withoutSchema = shape<Without>({ without: needed(Joi.array().items(Joi.string())) });
+
+/** A job file as it is published in docs/formats. */
+export const jobFileSchema = shape<Omit<JobFile, 'job'> & { readonly job: object }>({
+  format: needed(oneOf(['mendum-job'])),
+  version: needed(oneOf([1])),
+  practice: usual(
+    Joi.alternatives().conditional(Joi.object(), {
       then: practiceSchema,
-      otherwise: Joi.valid(...READY_PRACTICES.map((practice) => practice.id)),
-    })
-    .default('crimpFirst'),
-  shelf: Joi.alternatives()
-    .conditional(Joi.string(), {
-      then: Joi.valid('full'),
-      otherwise: Joi.alternatives().conditional('.without', {
-        is: Joi.exist(),
-        then: Joi.object({ without: Joi.array().items(Joi.string()).required() }),
+      otherwise: oneOf(READY_PRACTICES.map((practice) => practice.id)),
+    }),
+    'crimpFirst',
+  ),
+  shelf: usual(
+    Joi.alternatives().conditional(Joi.string(), {
+      then: oneOf(['full']),
+      otherwise: Joi.alternatives().conditional(Joi.object({ without: Joi.exist() }).unknown(), {
+        then: withoutSchema,
         otherwise: catalogueSchema,
       }),
-    })
-    .default('full'),
-  job: jobSchema.required(),
+    }),
+    'full',
+  ),
+  job: needed(jobSchema),
 });
 
 function catalogueOf(shelf: JobFile['shelf']): Catalogue {
@@ -103,7 +110,7 @@ export function readJobFile(text: string): { readonly file: JobFile } & JobFileI
       },
     ]);
   }
-  const checked = fileSchema.validate(raw, { abortEarly: false, convert: false, errors: { label: 'key' } });
+  const checked = jobFileSchema.validate(raw, { abortEarly: false, convert: false, errors: { label: 'key' } });
   if (checked.error) throw new JobFileRefused(problemsOf(checked.error));
   const file = checked.value as Omit<JobFile, 'job'> & { readonly job: Omit<Job, 'id'> & { readonly id?: string } };
   const job = jobOf(file.job);
@@ -135,3 +142,12 @@ export const writeJobFile = (job: Job, practice: Practice, catalogue: Catalogue)
   shelf: catalogue.id === FULL_SHELF.id ? 'full' : catalogue,
   job,
 });
+
+/** The JSON Schema that docs/formats publishes: what of a job file hangs on several fields at once is checked beyond. */
+export const jobFileJsonSchema = (): JsonSchema =>
+  wholeJsonSchema(jobFileSchema, {
+    $id: 'mendum-job',
+    title: 'Mendum job file, version 1',
+    description:
+      'A damaged harness with what was found and decided, ready to be planned. Lengths in mm, areas in mm², currents in A, temperatures in °C. The planner checks beyond this schema that the file makes sense: findings on their runs, ids that exist, gauges and areas that agree.',
+  });

@@ -1,33 +1,36 @@
 import Joi from 'joi';
-import { cavityText, id, instant, text } from './fields.ts';
-import { colourSchema, sizeSchema } from './harnessSchemas.ts';
+import type { ContinuityReading, MappingCard, MappingJoin, PigtailWire } from '../mapping/index.ts';
+import { cavityText, flag, id, ratedC, saidBy } from './schema/fields.ts';
+import { named, needed, shape, usual } from './schema/shape.ts';
+import { colourSchema, sizeSchema } from './wireSchemas.ts';
 
-const pigtailWire = Joi.object({
-  cavity: cavityText.required(),
-  colour: colourSchema.required(),
-  size: sizeSchema.required(),
-  ratedC: Joi.number().min(40).max(600),
+const pigtailWire = shape<PigtailWire>({
+  cavity: needed(cavityText),
+  colour: needed(colourSchema),
+  size: needed(sizeSchema),
+  ratedC,
 });
-const continuity = Joi.object({
-  cavity: cavityText.required(),
-  soundsAt: cavityText.allow(null).required(),
-  neighbourSounds: Joi.boolean().required(),
-  by: text.required(),
-  at: instant.required(),
-});
+
+/** What a continuity reading says, without who read it. */
+export const continuityFields = {
+  cavity: needed(cavityText),
+  soundsAt: needed(cavityText.allow(null)),
+  neighbourSounds: needed(flag),
+};
+const continuity = shape<ContinuityReading>({ ...continuityFields, ...saidBy });
 
 /** The mapping card of one connector. */
-export const mappingSchema = Joi.object({
-  nodeId: id.required(),
-  pigtail: Joi.array().items(pigtailWire).max(400).required(),
-  joins: Joi.array()
-    .items(Joi.object({ circuitId: id.required(), pigtailCavity: cavityText.required() }))
-    .max(800)
-    .required(),
-  readings: Joi.array().items(continuity).max(4000).default([]),
-});
-export const continuityFields = {
-  cavity: cavityText.required(),
-  soundsAt: cavityText.allow(null).required(),
-  neighbourSounds: Joi.boolean().required(),
-};
+export const mappingSchema = named(
+  'mappingCard',
+  shape<MappingCard>({
+    nodeId: needed(id),
+    pigtail: needed(Joi.array().items(pigtailWire).max(400)),
+    joins: needed(
+      Joi.array()
+        .items(shape<MappingJoin>({ circuitId: needed(id), pigtailCavity: needed(cavityText) }))
+        .max(800),
+    ),
+    readings: usual(Joi.array().items(continuity).max(4000), []),
+  }),
+  'Which pigtail wire goes to which harness wire at one connector.',
+);

@@ -1,53 +1,70 @@
 import Joi from 'joi';
 import { switchableRuleIds } from '../method/index.ts';
-import { DEFAULT_FIGURES, HABITS, OUR_HABITS, SCHOOLS } from '../practice/index.ts';
-import { id, list, longText, text } from './fields.ts';
+import {
+  DEFAULT_FIGURES,
+  HABITS,
+  OUR_HABITS,
+  SCHOOLS,
+  type Practice,
+  type PracticeFigures,
+} from '../practice/index.ts';
+import { id, list, longText, text, version } from './schema/fields.ts';
+import { named, needed, oneOf, shape, usual } from './schema/shape.ts';
 
 /** Jacket under a sleeve is never less than this on either side, mm. */
 const OVERLAP_LEAST_MM = 6;
 const mm = Joi.number().min(0).max(2000);
 const clear = DEFAULT_FIGURES.clearMm;
 
-const figuresSchema = Joi.object({
-  clearMm: Joi.object({
-    connector: mm.default(clear.connector),
-    branch: mm.default(clear.branch),
-    grommet: mm.default(clear.grommet),
-    clip: mm.default(clear.clip),
-  }).default(clear),
-  preferFromConnectorMm: mm,
-  betweenBodiesMm: mm,
-  overlapMm: mm.min(OVERLAP_LEAST_MM),
-  overlapShortMm: mm.min(OVERLAP_LEAST_MM),
-  slideFactor: Joi.number().min(1).max(2),
-  gripShare: Joi.number().greater(0).max(1),
-  parkFromCrimpMm: mm,
-  parkFromSolderMm: mm,
-  tightMarginMm: mm,
-  coverAtMostMm: mm,
-  coverTwiceWithinMm: mm,
-  untwistedAtMostMm: mm,
-  insideHousingMm: mm,
-}).fork(
-  Object.keys(DEFAULT_FIGURES).filter((key) => key !== 'clearMm'),
-  (schema) => schema.required(),
+const figuresSchema = named(
+  'practiceFigures',
+  shape<PracticeFigures>({
+    clearMm: usual(
+      shape<PracticeFigures['clearMm']>({
+        connector: usual(mm, clear.connector),
+        branch: usual(mm, clear.branch),
+        grommet: usual(mm, clear.grommet),
+        clip: usual(mm, clear.clip),
+      }),
+      clear,
+    ),
+    preferFromConnectorMm: needed(mm),
+    betweenBodiesMm: needed(mm),
+    overlapMm: needed(mm.min(OVERLAP_LEAST_MM)),
+    overlapShortMm: needed(mm.min(OVERLAP_LEAST_MM)),
+    slideFactor: needed(Joi.number().min(1).max(2)),
+    gripShare: needed(Joi.number().greater(0).max(1)),
+    parkFromCrimpMm: needed(mm),
+    parkFromSolderMm: needed(mm),
+    tightMarginMm: needed(mm),
+    coverAtMostMm: needed(mm),
+    coverTwiceWithinMm: needed(mm),
+    untwistedAtMostMm: needed(mm),
+    insideHousingMm: needed(mm),
+  }),
+  'Figures that a shop may set for itself; all lengths in mm.',
+);
+
+/** The side taken in each question about the handiwork, as the questions list their sides. */
+const habitsSchema = Joi.object(
+  Object.fromEntries(
+    HABITS.map((habit) => [habit.id, oneOf(habit.sides.map((side) => side.id)).default(OUR_HABITS[habit.id])]),
+  ),
 );
 
 /** A practice in full: a ready one, or a shop's own copy. */
-export const practiceSchema = Joi.object({
-  id: id.required(),
-  version: Joi.number().integer().min(1).required(),
-  name: text.required(),
-  school: Joi.valid(...SCHOOLS).required(),
-  because: longText.required(),
-  otherSide: longText.required(),
-  figures: figuresSchema.required(),
-  off: list(Joi.valid(...switchableRuleIds()))
-    .unique()
-    .default([]),
-  habits: Joi.object(
-    Object.fromEntries(
-      HABITS.map((habit) => [habit.id, Joi.valid(...habit.sides.map((side) => side.id)).default(OUR_HABITS[habit.id])]),
-    ),
-  ).default(OUR_HABITS),
-});
+export const practiceSchema = named(
+  'practice',
+  shape<Practice>({
+    id: needed(id),
+    version: needed(version),
+    name: needed(text),
+    school: needed(oneOf(SCHOOLS)),
+    because: needed(longText),
+    otherSide: needed(longText),
+    figures: needed(figuresSchema),
+    off: usual(list(oneOf(switchableRuleIds())).unique(), []),
+    habits: usual(habitsSchema, OUR_HABITS),
+  }),
+  'A way of working: one school where practitioners disagree, and its figures.',
+);

@@ -131,7 +131,8 @@ function unreadLeads(
 const SCHEMAS = { tool: toolSchema, wire: wireStockSchema } as const;
 
 /**
- * Reads a shelf's table, all or nothing. Columns may come in any order; lines of things that are there already change them, others add.
+ * Reads a shelf's table, all or nothing. Columns may come in any order; lines of things that are there already change
+ * them, others add.
  * @param rows cells with the line of headers first
  */
 export function readShelfTable(rows: readonly (readonly string[])[]): TableReading {

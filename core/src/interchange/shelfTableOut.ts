@@ -41,7 +41,9 @@ function wireCells({ id, wire, lengthMm }: WireStock): Record<string, string> {
   };
 }
 
-/** A shelf as a table: one line for each part, tool and wire, under one line of headers. `readShelfTable` reads it back. */
+/**
+ * A shelf as a table: one line for each part, tool and wire, under one line of headers. `readShelfTable` reads it back.
+ */
 export function writeShelfTable(catalogue: Catalogue): string[][] {
   const line = (kind: string, cells: Readonly<Record<string, string>>): string[] =>
     HEADERS.map((header) => (header === 'Kind' ? kind : (cells[header] ?? '')));

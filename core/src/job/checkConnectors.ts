@@ -39,7 +39,10 @@ function describedCavities(harness: Harness): {
   return { cavities, problems };
 }
 
-/** What is wrong with connectors: a face that cannot be, ways that disagree, a circuit in a cavity that its connector does not have. */
+/**
+ * What is wrong with connectors: a face that cannot be, ways that disagree, a circuit in a cavity that its connector
+ * does not have.
+ */
 export function checkConnectors(harness: Harness): JobProblem[] {
   const { cavities, problems } = describedCavities(harness);
   const misplaced = harness.circuits.flatMap((circuit, index) =>

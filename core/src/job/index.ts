@@ -1,7 +1,9 @@
+export { NOTHING_YET } from './types.ts';
 export type { Job, Machine } from './types.ts';
 export { checkFinding, checkJob, checkOverlap } from './check.ts';
 export { problem } from './checkHarness.ts';
 export type { JobProblem } from './problem.ts';
-export { checkLimits, LIMITS } from './limits.ts';
+export { checkLimits, LIMITS, LONGEST_MM } from './limits.ts';
+export { gateOf } from './gateOf.ts';
 export { groupBy, indexJob, mateOf } from './jobIndex.ts';
 export type { JobIndex } from './jobIndex.ts';

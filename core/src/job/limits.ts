@@ -11,8 +11,8 @@ interface Limit {
 const limit = (most: number, words: string, because: string, hint: string): Limit => ({ most, words, because, hint });
 
 /**
- * How large a job may be, in one place. Source: our own runs on two cores; 2,000 findings are planned in some 8 s, 5,000 circuits are read and
- * drawn in about one.
+ * How large a job may be, in one place. Source: our own runs on two cores; 2,000 findings are planned in some 8 s, a
+ * job of 5,000 circuits is read in about one.
  */
 export const LIMITS = {
   circuits: limit(5000, 'circuits', 'a harness with more is several', 'Describe it as several harnesses.'),
@@ -24,9 +24,10 @@ export const LIMITS = {
     'more would keep whoever plans them waiting for longer than a few seconds',
     'Split the job, the circuits of one connector together.',
   ),
-  /** Of a run, mm: a kilometre. */
-  lengthMm: limit(1_000_000, 'mm', 'no run is longer', 'Check the unit: lengths are in mm.'),
 } as const;
+
+/** No length is longer, mm: a kilometre, and no run comes near it. */
+export const LONGEST_MM = 1_000_000;
 
 const grouped = (value: number): string => value.toLocaleString('en-GB');
 

@@ -35,3 +35,6 @@ export interface Job {
   /** Mapping cards of replaced connectors and pigtails. */
   readonly mappings?: readonly MappingCard[] | undefined;
 }
+
+/** Nothing found and nothing decided yet: what a job begins with. */
+export const NOTHING_YET = { findings: [], gate: {}, choices: [], pins: [], redos: [] } as const satisfies Partial<Job>;

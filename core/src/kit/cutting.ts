@@ -35,8 +35,8 @@ const longestFirst = (pieces: readonly Piece[]): Piece[] =>
 const sum = (values: readonly number[]): number => values.reduce((total, value) => total + value, 0);
 
 /**
- * Fewest bins that any packing needs (Martello and Toth's second bound): above every threshold, what cannot share a bin counts alone, and
- * the rest must fit in what that leaves.
+ * Fewest bins that any packing needs (Martello and Toth's second bound): above every threshold, what cannot share a bin
+ * counts alone, and the rest must fit in what that leaves.
  * @param sizes from the largest down
  */
 export function leastBins(sizes: readonly number[], room: number): number {
@@ -71,7 +71,10 @@ function bestFit(sizes: readonly number[], rooms: readonly number[], more: numbe
   return bins;
 }
 
-/** Whether sizes fit into given rooms, by trying every room for every size, the largest first; undefined when the steps ran out. */
+/**
+ * Whether sizes fit into given rooms, by trying every room for every size, the largest first; undefined when the steps
+ * ran out.
+ */
 function fitInto(
   sizes: readonly number[],
   rooms: readonly number[],
@@ -109,8 +112,8 @@ function fitInto(
 }
 
 /**
- * The fewest sticks that a list of pieces is cut from. n pieces need n − 1 cuts when nothing is left over, so every piece takes its length
- * and a kerf from a stick that is a kerf longer than it is. Proven where `begun` is `bound`.
+ * The fewest sticks that a list of pieces is cut from. n pieces need n − 1 cuts when nothing is left over, so every
+ * piece takes its length and a kerf from a stick that is a kerf longer than it is. Proven where `begun` is `bound`.
  * @throws RangeError when a piece is longer than a stick
  */
 export function cutSticks(pieces: readonly Piece[], stickMm: number, kerfMm = KERF_MM): CutList {
@@ -153,9 +156,9 @@ export interface Reel {
 const REELS_MOST = 12;
 
 /**
- * Pieces of one wire cut from what there is of it, so that as little as possible is begun: the choice of reels with the least length in
- * all that holds every piece. Without kerf. What nothing holds is missing. The bound is the least length of any reels that are long enough
- * together.
+ * Pieces of one wire cut from what there is of it, so that as little as possible is begun: the choice of reels with the
+ * least length in all that holds every piece. Without kerf. What nothing holds is missing. The bound is the least
+ * length of any reels that are long enough together.
  */
 export function cutWire(pieces: readonly Piece[], reels: readonly Reel[]): CutList {
   const stock = [...reels].sort((a, b) => b.lengthMm - a.lengthMm || a.id.localeCompare(b.id)).slice(0, REELS_MOST);

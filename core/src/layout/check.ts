@@ -16,7 +16,10 @@ export interface BrokenRule {
   readonly because: string;
 }
 
-/** What the placed splices of one run break: keep-outs (never), overlaps and short distances (avoid), room at connectors (wish). */
+/**
+ * What the placed splices of one run break: keep-outs (never), overlaps and short distances (avoid), room at connectors
+ * (wish).
+ */
 export function brokenRules(
   splices: readonly PlacedSplice[],
   keepOuts: readonly KeepOut[],

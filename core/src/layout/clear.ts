@@ -85,9 +85,9 @@ function settle(
 }
 
 /**
- * The place of a body's centre nearest to the wished one, within a window, clear of keep-outs by half the body and of other bodies
- * by half the body and the gap; on a tie the left one, and none when the window has no clear place. Two sweeps in place of all
- * legal stretches, since only the nearest is wanted.
+ * The place of a body's centre nearest to the wished one, within a window, clear of keep-outs by half the body and of
+ * other bodies by half the body and the gap; on a tie the left one, and none when the window has no clear place. Two
+ * sweeps in place of all legal stretches, since only the nearest is wanted.
  */
 export function nearestClear(
   wish: { readonly atMm: number; readonly window: Window; readonly bodyLengthMm: number },

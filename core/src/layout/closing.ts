@@ -12,7 +12,10 @@ export interface Closing {
   readonly conduitMm?: number | undefined;
   /** Half-lapped tape over the opened stretch. */
   readonly tapeMm: number;
-  /** A sleeve over all that passes the thickest place and grips the thinnest; none is wide enough, or shrinks enough. Only where an end can be freed. */
+  /**
+   * A sleeve over all that passes the thickest place and grips the thinnest; none is wide enough, or shrinks enough.
+   * Only where an end can be freed.
+   */
   readonly sleeve?: SleevePart | undefined;
   /** Where the bundle is tied or clipped again. */
   readonly ties: readonly number[];
@@ -43,8 +46,8 @@ function tieNear(wishMm: number, barred: readonly Stretch[], reachMm: number): n
 }
 
 /**
- * What closes a run: conduit from the thickest place, tape length summed along the profile, ties clear of bodies and of what bends, and
- * the least bend radius, 4 × the bundle where it is fixed and 10 × where it moves.
+ * What closes a run: conduit from the thickest place, tape length summed along the profile, ties clear of bodies and of
+ * what bends, and the least bend radius, 4 × the bundle where it is fixed and 10 × where it moves.
  */
 export function closingOf(
   run: Run,

@@ -78,9 +78,9 @@ function snapsOf(
 }
 
 /**
- * Moves a splice as near to a place as it may go: keep-outs, its wire and its circuit's other splice hold it back; within `snapMm` it goes to where
- * it keeps just the wanted distance from its neighbours. The like splice of a pair's other wire goes along, so that the two
- * inserts stay equally long.
+ * Moves a splice as near to a place as it may go: keep-outs, its wire and its circuit's other splice hold it back;
+ * within `snapMm` it goes to where it keeps just the wanted distance from its neighbours. The like splice of a pair's
+ * other wire goes along, so that the two inserts stay equally long.
  * @returns nothing when there is no such splice, or no legal place for it
  */
 export function movedSplice(

@@ -8,8 +8,8 @@ import type { BundleWire, PlacedItem, PlacedSplice, RunToLayOut } from './types.
 /** What a layout reaches, in the strict order in which layouts are compared. */
 export interface Objective {
   /**
-   * What must not be: bodies that reach into a keep-out although nobody pinned them there, and pairs whose two inserts are not equally long. None,
-   * unless a wire leaves no other place, or pins no equal length.
+   * What must not be: bodies that reach into a keep-out although nobody pinned them there, and pairs whose two inserts
+   * are not equally long. None, unless a wire leaves no other place, or pins no equal length.
    */
   readonly barred: number;
   /** Most bodies over one cross-section, and pairs of bodies that overlap. */

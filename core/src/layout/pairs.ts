@@ -25,7 +25,9 @@ export interface PairLayout {
   readonly turns: { readonly least: number; readonly most: number };
 }
 
-/** The stretches over which a pair lies untwisted: its splices' bodies, joined where less than a turn fits between them. */
+/**
+ * The stretches over which a pair lies untwisted: its splices' bodies, joined where less than a turn fits between them.
+ */
 export function untwistedAlong(splices: readonly Pick<PlacedSplice, 'fromMm' | 'toMm'>[]): Untwisted[] {
   const stretches: { fromMm: number; toMm: number }[] = [];
   for (const splice of [...splices].sort((a, b) => a.fromMm - b.fromMm)) {

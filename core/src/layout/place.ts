@@ -103,7 +103,9 @@ function freeWishes(item: LayoutItem): { readonly side: SpliceSide; readonly wis
   ];
 }
 
-/** An item with its splices in place: bodies, remaining ends and insert. A side without a place lies where it wishes. */
+/**
+ * An item with its splices in place: bodies, remaining ends and insert. A side without a place lies where it wishes.
+ */
 export function asItem(
   item: LayoutItem,
   places: ReadonlyMap<SpliceSide, { readonly centreMm: number; readonly pinned: boolean }>,
@@ -184,7 +186,9 @@ export function cutOf(splice: PlacedSplice, item: Pick<PlacedItem, 'x1Mm' | 'x2M
 /** Grace for a place that was measured or rounded, mm. */
 export const PLACE_GRACE_MM = 0.05;
 
-/** Where each splice of an item may have its centre as far as its wire goes; for one that could be two, of both kinds. */
+/**
+ * Where each splice of an item may have its centre as far as its wire goes; for one that could be two, of both kinds.
+ */
 export const windowsOf = (item: LayoutItem): ReadonlyMap<SpliceSide, Wish> =>
   new Map(
     [...wishes(item), ...(item.twoJoints ? wishes({ ...item, joints: item.twoJoints }) : [])].map(

@@ -21,7 +21,10 @@ export function bundleOf(wires: readonly BundleWire[]): Bundle {
   return made;
 }
 
-/** The bundle cut through where some splices lie: every wire, or the body in its place, packed. In the order of the wires. */
+/**
+ * The bundle cut through where some splices lie: every wire, or the body in its place, packed. In the order of the
+ * wires.
+ */
 export function sectionMm(
   wires: readonly BundleWire[],
   here: readonly Pick<PlacedSplice, 'circuitId' | 'joint'>[],
@@ -39,8 +42,8 @@ export function sectionMm(
 }
 
 /**
- * The bundle's diameter along a run: every wire's jacket, with the body of a splice in the place of its wire where there is one.
- * Stretches from 0 to the run's length, in order, without gaps.
+ * The bundle's diameter along a run: every wire's jacket, with the body of a splice in the place of its wire where
+ * there is one. Stretches from 0 to the run's length, in order, without gaps.
  */
 export function bundleProfile(
   lengthMm: number,

@@ -46,7 +46,10 @@ function countBelow(sortedMm: readonly number[], belowMm: number): number {
   return low;
 }
 
-/** The place with the fewest bodies over it, when none is free: keep-outs still hold, and so does the circuit's own other body. */
+/**
+ * The place with the fewest bodies over it, when none is free: keep-outs still hold, and so does the circuit's own
+ * other body.
+ */
 function leastCrowded(wish: Wish, keep: readonly Barred[], placed: readonly Barred[]): number | undefined {
   const legal = legalCentres(wish.window, wish.joint.bodyLengthMm, keep);
   const half = wish.joint.bodyLengthMm / 2;
@@ -127,10 +130,11 @@ function placePair(
 }
 
 /**
- * Places splices along one run by rule, not by search: pinned ones stay; then pairs, which have the least choice, and then the
- * rest from left to right by loss; each body goes to the legal place nearest to its loss that keeps the wanted distance from bodies already placed, with less room at connectors and
- * then less distance when there is none. Keep-outs are never broken. Both wires of a pair are shifted alike. The answer does not
- * depend on the order of the items.
+ * Places splices along one run by rule, not by search: pinned ones stay; then pairs, which have the least choice, and
+ * then the rest from left to right by loss; each body goes to the legal place nearest to its loss that keeps the wanted
+ * distance from bodies already placed, with less room at connectors and then less distance when there is none.
+ * Keep-outs are never broken. Both wires of a pair are shifted alike. The answer does not depend on the order of the
+ * items.
  */
 export function stagger(run: RunToLayOut): PlacedItem[] {
   const paired = (item: LayoutItem): number => Number(item.pairFindingId === undefined);

@@ -23,7 +23,10 @@ export interface LayoutWishes {
   readonly pins: readonly Pin[];
   /** Findings that are to get one splice where one would do, whatever lies beside it. */
   readonly atOne: readonly string[];
-  /** Places that are kept as they are while they are legal for what is to be made: where the others lay when one was moved, or what a longer search found. None: searched anew. */
+  /**
+   * Places that are kept as they are while they are legal for what is to be made: where the others lay when one was
+   * moved, or what a longer search found. None: searched anew.
+   */
   readonly found: readonly Pin[];
   /** Whether inserts may be of another colour where their own is not on hand: tagged at both ends. */
   readonly otherColours?: boolean | undefined;
@@ -32,8 +35,8 @@ export interface LayoutWishes {
 export const NO_WISHES: LayoutWishes = { pins: [], atOne: [], found: [] };
 
 /**
- * Of a repair that reaches past an end of a run: which of its two splices lies on the run that is looked at. The other one lies on another run
- * of its circuit.
+ * Of a repair that reaches past an end of a run: which of its two splices lies on the run that is looked at. The other
+ * one lies on another run of its circuit.
  */
 export interface Half {
   readonly side: 'left' | 'right';
@@ -55,7 +58,10 @@ export interface LayoutItem {
   /** Mm from the run's start; of a half on another run than the finding's it lies past the run's end. */
   readonly lost: Stretch;
   readonly slackMm: number;
-  /** The stretch of its own wire that is free for its bodies, on its finding's run; absent where nothing else is on the wire. */
+  /**
+   * The stretch of its own wire that is free for its bodies, on its finding's run; absent where nothing else is on the
+   * wire.
+   */
   readonly within?: Stretch | undefined;
   /** Only one of the two splices lies here. */
   readonly half?: Half | undefined;
@@ -89,7 +95,10 @@ export interface BundleWire {
   readonly jacketMm: number;
 }
 
-/** A splice with its place: the body from edge to edge, and the cut that its outer wire end is made by. Mm from the run's start. */
+/**
+ * A splice with its place: the body from edge to edge, and the cut that its outer wire end is made by. Mm from the
+ * run's start.
+ */
 export interface PlacedSplice {
   readonly id: string;
   readonly findingId: string;

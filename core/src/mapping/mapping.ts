@@ -70,8 +70,9 @@ export function mappingLines(
 }
 
 /**
- * Everything that forbids a mapping: a swap (a circuit joined to a wire out of another cavity), a double use, a circuit that is left out,
- * a pigtail wire smaller than the harness wire, a cavity that the connector does not have. Colours decide nothing.
+ * Everything that forbids a mapping: a swap (a circuit joined to a wire out of another cavity), a double use, a circuit
+ * that is left out, a pigtail wire smaller than the harness wire, a cavity that the connector does not have. Colours
+ * decide nothing.
  */
 export function checkMapping(
   node: HarnessNode,

@@ -15,7 +15,10 @@ export interface MappingJoin {
   readonly pigtailCavity: string;
 }
 
-/** A continuity reading from a cavity of the new connector's mating side to the far end of the circuit that belongs there. */
+/**
+ * A continuity reading from a cavity of the new connector's mating side to the far end of the circuit that belongs
+ * there.
+ */
 export interface ContinuityReading {
   readonly cavity: string;
   /** The cavity at which the meter sounded from the far end; null when it sounded nowhere. */

@@ -4,8 +4,8 @@ interface Branch {
 }
 
 /**
- * Gives the first of all things of one shape that are alike, so that what is the same can be told by being the same thing: numbers and words
- * count by value, things in them by being the same thing.
+ * Gives the first of all things of one shape that are alike, so that what is the same can be told by being the same
+ * thing: numbers and words count by value, things in them by being the same thing.
  * @param firsts where each first one is noted
  */
 export function alike<T extends object>(firsts: WeakSet<object>): (thing: T) => T {

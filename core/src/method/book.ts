@@ -4,7 +4,10 @@ import { REASONS, type Reason } from './rules/reasons.ts';
 import type { Source } from './source.ts';
 import type { Verdict } from './types.ts';
 
-/** A rule as it stands in the book that a shop reads: what it does, why, what is said against it, and whether it may be switched off. */
+/**
+ * A rule as it stands in the book that a shop reads: what it does, why, what is said against it, and whether it may be
+ * switched off.
+ */
 export interface BookEntry extends Reason {
   readonly id: string;
   readonly subject: string;

@@ -45,7 +45,10 @@ function answerOf(
   return asks === 'names' ? namesOf(at) : THERE;
 }
 
-/** A likeness of a thing that notes the first read of everything in it, in their order; from then on it is as quick as the thing. */
+/**
+ * A likeness of a thing that notes the first read of everything in it, in their order; from then on it is as quick as
+ * the thing.
+ */
 function noted<S extends object>(subject: S, isAtom: (value: object) => boolean, reads: Read[]): S {
   const likeness = (of: object, path: Path): object => {
     reads.push({ asks: 'names', path, value: namesOf(of) });
@@ -75,8 +78,9 @@ export interface Remembered<S extends object, R> {
 }
 
 /**
- * Remembers what a pure function makes of a subject, by what it read of it: another subject that is the same in all of that gets the same
- * answer. What was read is noted while the function works, so nothing that it reads can be forgotten in a key.
+ * Remembers what a pure function makes of a subject, by what it read of it: another subject that is the same in all of
+ * that gets the same answer. What was read is noted while the function works, so nothing that it reads can be forgotten
+ * in a key.
  * @param isAtom things that are told apart by being the same thing, and not walked into
  */
 export function rememberByReads<S extends object, R>(isAtom: (value: object) => boolean): Remembered<S, R> {

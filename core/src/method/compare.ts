@@ -59,7 +59,9 @@ export const wouldNeed = (method: RankedMethod): WouldNeed[] =>
       words: hit.allowedIf === undefined ? `Nothing would allow it: ${hit.because}` : `Allowed if ${hit.allowedIf}.`,
     }));
 
-/** Holds two ranked methods of one site against each other: figures, rules, and what would have to change for either. */
+/**
+ * Holds two ranked methods of one site against each other: figures, rules, and what would have to change for either.
+ */
 export function compareMethods(a: RankedMethod, b: RankedMethod): Comparison {
   const [ja, jb] = [a.joints[0], b.joints[0]];
   const [ma, mb] = [methodById(a.methodId), methodById(b.methodId)];

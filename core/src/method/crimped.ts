@@ -14,8 +14,9 @@ function rangeAt(part: Part | undefined, areaMm2: number): Range | undefined {
 }
 
 /**
- * By which tool and which of its nests each end of a joint is closed, in words; nothing of what is soldered. The nest goes by the barrel as
- * it is stamped, and must take the copper: doubled over it counts twice, a clip or cap counts all that is in it.
+ * By which tool and which of its nests each end of a joint is closed, in words; nothing of what is soldered. The nest
+ * goes by the barrel as it is stamped, and must take the copper: doubled over it counts twice, a clip or cap counts all
+ * that is in it.
  * @param index 0 for the only or the left joint, 1 for the right one of an insert
  */
 export function crimpedBy(

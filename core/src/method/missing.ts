@@ -2,7 +2,9 @@ import { isPerJoint, lackNamed, lackOf, lackRated, partById, type Lack, type Par
 import type { SizedJoint } from '../family/index.ts';
 import type { MethodCase, RankedMethod, ShelfFacts } from './types.ts';
 
-/** What is not there of the parts that joints take, each with how many are to be ordered; one stick or roll serves all. */
+/**
+ * What is not there of the parts that joints take, each with how many are to be ordered; one stick or roll serves all.
+ */
 export function missingParts(joints: readonly SizedJoint[], { byId }: ShelfFacts, parts: readonly Part[]): Lack[] {
   const uses = new Map<string, number>();
   for (const joint of joints) {
@@ -18,8 +20,8 @@ export function missingParts(joints: readonly SizedJoint[], { byId }: ShelfFacts
 }
 
 /**
- * What of joints stands less heat than their place, as it would have to be ordered, one line a part; nothing where something of it is no
- * part, as molten solder is.
+ * What of joints stands less heat than their place, as it would have to be ordered, one line a part; nothing where
+ * something of it is no part, as molten solder is.
  */
 export function ratedHigher({ joints, site, catalogue }: Pick<MethodCase, 'joints' | 'site' | 'catalogue'>): Lack[] {
   const under = joints.map(({ rated }) => rated.filter(({ ratedC }) => ratedC < site.placeC));
@@ -35,8 +37,8 @@ export function ratedHigher({ joints, site, catalogue }: Pick<MethodCase, 'joint
 }
 
 /**
- * What to order so that every refusal falls: the parts that the rules name, and what else is not there; nothing where some refusal does not
- * hang on a part.
+ * What to order so that every refusal falls: the parts that the rules name, and what else is not there; nothing where
+ * some refusal does not hang on a part.
  */
 export function ordersThatLift({ hits, lacks }: Pick<RankedMethod, 'hits' | 'lacks'>): readonly Lack[] {
   const bars = hits.filter(({ verdict }) => verdict === 'refuse');
@@ -45,9 +47,14 @@ export function ordersThatLift({ hits, lacks }: Pick<RankedMethod, 'hits' | 'lac
   return [...named, ...lacks.filter(({ name }) => named.every((lack) => lack.name !== name))];
 }
 
-/** The least heat that something in a method's joints stands, °C; nothing known of one without joints. */
+/**
+ * The least heat that something in a method's joints stands, °C; of one that no part holds the copper of, nothing is
+ * known.
+ */
 const weakestC = ({ joints }: RankedMethod): number =>
-  Math.min(...joints.flatMap(({ rated }) => rated.map(({ ratedC }) => ratedC)));
+  joints.length === 0
+    ? Number.NEGATIVE_INFINITY
+    : Math.min(...joints.flatMap(({ rated }) => rated.map(({ ratedC }) => ratedC)));
 
 /** A method that only parts keep out, and what to order for it. */
 export interface Nearest {
@@ -56,12 +63,18 @@ export interface Nearest {
 }
 
 /**
- * The method that is nearest where none is allowed and only parts stand in the way: the one that wants the fewest, and of those the one whose
- * parts stand the most as they are, since a part is sooner found that is a little better than much better.
+ * The method that is nearest where none is allowed and only parts stand in the way: one whose parts hold the copper
+ * before one whose parts do not, then the one that wants the fewest parts, then the one whose parts stand the most heat
+ * as they are: a part is sooner found that is a little better than much better.
  */
 export const nearestByOrder = (ranked: readonly RankedMethod[]): Nearest | undefined =>
   ranked
     .map((method) => ({ method, order: ordersThatLift(method) }))
     .filter(({ order }) => order.length > 0)
     .map((one) => ({ ...one, weakestC: weakestC(one.method) }))
-    .sort((a, b) => a.order.length - b.order.length || (a.weakestC === b.weakestC ? 0 : b.weakestC - a.weakestC))[0];
+    .sort(
+      (a, b) =>
+        Number(a.method.joints.length === 0) - Number(b.method.joints.length === 0) ||
+        a.order.length - b.order.length ||
+        (a.weakestC === b.weakestC ? 0 : b.weakestC - a.weakestC),
+    )[0];

@@ -5,7 +5,10 @@ import { hasPlace } from './room.ts';
 import type { Rated, SizedJoint } from '../family/index.ts';
 import type { Site } from './types.ts';
 
-/** What is said of something that stands less heat than its place; the heat is rounded up, so that it is never told as one and the same. */
+/**
+ * What is said of something that stands less heat than its place; the heat is rounded up, so that it is never told as
+ * one and the same.
+ */
 export const ratedWords = ({ name, ratedC }: Pick<Rated, 'name' | 'ratedC'>, placeC: number): string =>
   `${name} is rated ${ratedC} °C; ambient and own heating reach ${ceilTo(placeC)}.`;
 
@@ -39,7 +42,10 @@ export interface Misses extends Count {
 const isLess = (one: Count, other: Count): boolean =>
   one.refused < other.refused || (one.refused === other.refused && one.warned < other.warned);
 
-/** What of a place a joint does not meet by itself, wherever it finds room: its rating, its sleeve's parking, a seal without glue in the damp; and, as a warning, its thickness. */
+/**
+ * What of a place a joint does not meet by itself, wherever it finds room: its rating, its sleeve's parking, a seal
+ * without glue in the damp; and, as a warning, its thickness.
+ */
 function missesByItself({ site, freeMm, thickestMm }: PlaceNeeds, { seal, rated, bodyDiameterMm }: SizedJoint): Count {
   const isSleeve = seal.kind === 'sleeve';
   return {
@@ -51,7 +57,10 @@ function missesByItself({ site, freeMm, thickestMm }: PlaceNeeds, { seal, rated,
   };
 }
 
-/** Why a part that holds the copper, and goes before by its size, is not taken at a place; nothing where its place does not refuse it. */
+/**
+ * Why a part that holds the copper, and goes before by its size, is not taken at a place; nothing where its place does
+ * not refuse it.
+ */
 export function whyPassed(needs: PlaceNeeds, joint: SizedJoint, side: 'only' | 'left' | 'right'): string | undefined {
   const { site, freeMm } = needs;
   const { seal } = joint;
@@ -71,8 +80,8 @@ export interface Picked {
 }
 
 /**
- * The joint for a place: of those that hold the copper, best by size first, the first that meets all; where none does, the one that
- * misses least, what refuses before what warns. A rating or a length beyond the need counts for nothing.
+ * The joint for a place: of those that hold the copper, best by size first, the first that meets all; where none does,
+ * the one that misses least, what refuses before what warns. A rating or a length beyond the need counts for nothing.
  */
 export function pickFor(
   needs: PlaceNeeds,

@@ -183,9 +183,10 @@ const decider = (better: MethodCase, worse: MethodCase, isBest: boolean): RuleHi
 const STATUS_ORDER: Record<MethodStatus, number> = { allowed: 0, shelf: 1, refused: 2 };
 
 /**
- * Ranks every method at a site, the refused ones too: allowed first by the order of preference, then those that only lack
- * something on the shelf, then those that a rule refuses. Each carries the rules that spoke and the sentence that decided.
- * Pure: the same site, practice and catalogue always give the same ranking; what the shelf remembers is only what it would work out again.
+ * Ranks every method at a site, the refused ones too: allowed first by the order of preference, then those that only
+ * lack something on the shelf, then those that a rule refuses. Each carries the rules that spoke and the sentence that
+ * decided. Pure: the same site, practice and catalogue always give the same ranking; what the shelf remembers is only
+ * what it would work out again.
  */
 export function rankMethods(site: Site, shelf: ReadyShelf): readonly RankedMethod[] {
   const wanted = { 1: wantedAt(site, 1, shelf), 2: wantedAt(site, 2, shelf) };
@@ -237,7 +238,8 @@ function rank({ prepared, site, wanted }: ToRank, shelf: ReadyShelf): RankedMeth
     );
 
   const [best, second] = cases;
-  // What the best is told apart from: the first allowed one that is made another way, which says more than its own like.
+  // What the best is told apart from: the first allowed one that is made another way, which says more than its own
+  // like.
   const unlike = cases.find(
     ({ where, status }, index) =>
       index > 0 &&

@@ -58,8 +58,8 @@ function sizeAll(
 }
 
 /**
- * A catalogue under a practice, made ready once for a whole plan: what is there for one splice and for two, and the joints sized so
- * far, since many circuits of a harness are of the same wire.
+ * A catalogue under a practice, made ready once for a whole plan: what is there for one splice and for two, and the
+ * joints sized so far, since many circuits of a harness are of the same wire.
  */
 export interface ReadyShelf {
   readonly catalogue: Catalogue;
@@ -86,7 +86,10 @@ function shelfFacts(catalogue: Catalogue): ShelfFacts {
   };
 }
 
-/** How one method stands at a site before any rule is asked: its splices, its joints if they can be sized, and whether they find room. */
+/**
+ * How one method stands at a site before any rule is asked: its splices, its joints if they can be sized, and whether
+ * they find room.
+ */
 export interface Prepared {
   readonly method: AnyMethod;
   readonly splices: 1 | 2;
@@ -121,7 +124,10 @@ function isSamePart(one: Part, other: Part): boolean {
 
 const TIERS = new WeakMap<readonly Part[], readonly (readonly Part[])[]>();
 
-/** What is there; what is listed, where that is more; what exists, where that is more still. Told once of a list, which is never changed. */
+/**
+ * What is there; what is listed, where that is more; what exists, where that is more still. Told once of a list, which
+ * is never changed.
+ */
 function tiersOf({ parts }: Catalogue): readonly (readonly Part[])[] {
   const known = TIERS.get(parts);
   if (known) return known;
@@ -201,8 +207,9 @@ function pickAll(
 }
 
 /**
- * A method's joints for a site, each part picked for its place: first from what is on the shelf, then from what is listed, then from what
- * exists. A part that would have to be ordered and stands the place goes before one that lies there and does not.
+ * A method's joints for a site, each part picked for its place: first from what is on the shelf, then from what is
+ * listed, then from what exists. A part that would have to be ordered and stands the place goes before one that lies
+ * there and does not.
  */
 export function sizeFromShelf(
   method: AnyMethod,

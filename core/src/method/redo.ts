@@ -11,6 +11,9 @@ export const redoPerSideMm = (joint: SizedJoint, shrunk: boolean): number =>
     shrunk: shrunk && joint.seal.kind !== 'none',
   });
 
-/** Slack in mm that a single splice by this joint may spend on cutting back further; one redo after shrinking stays in hand. */
+/**
+ * Slack in mm that a single splice by this joint may spend on cutting back further; one redo after shrinking stays in
+ * hand.
+ */
 export const spareOf = (joint: SizedJoint, lost: Stretch, slackMm: number): number =>
   spareMm(lost.toMm - lost.fromMm, slackMm, joint.reach, 2 * redoPerSideMm(joint, true));

@@ -40,7 +40,9 @@ function hasRoomForTwo(site: Site, first: SizedJoint, second: SizedJoint, keepOu
   return rightmost - leftmost >= (first.bodyLengthMm + second.bodyLengthMm) / 2 - 1e-9;
 }
 
-/** Whether the joints' bodies find a legal place, by their windows and the keep-outs; a circuit's own two never overlap. */
+/**
+ * Whether the joints' bodies find a legal place, by their windows and the keep-outs; a circuit's own two never overlap.
+ */
 export function hasRoom(site: Site, joints: readonly SizedJoint[]): boolean {
   const [first, second] = joints;
   if (!first) return false;

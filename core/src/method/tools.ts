@@ -2,13 +2,17 @@ import { TOOL_TASKS, type Tool } from '../catalogue/index.ts';
 import type { AnyMethod, ToolTask } from '../family/index.ts';
 import { hasNest, holds, sumAreaMm2, type JointWires } from '../sizing/index.ts';
 
-/** How far a tool is from the best: a ratchet counts more than a calibration that holds on that day. @param asOf ISO date; any date counts without it */
+/**
+ * How far a tool is from the best: a ratchet counts more than a calibration that holds on that day. @param asOf ISO
+ * date; any date counts without it
+ */
 export const rankOfTool = (tool: Pick<Tool, 'ratchet' | 'calibratedUntil'>, asOf: string | undefined): number =>
   (tool.ratchet ? 0 : 2) +
   (tool.calibratedUntil !== undefined && (asOf === undefined || tool.calibratedUntil >= asOf) ? 0 : 1);
 
 /**
- * The tool that does a task besides crimping: an iron big enough, a hot-air gun. Of several the id decides, never the line on the shelf.
+ * The tool that does a task besides crimping: an iron big enough, a hot-air gun. Of several the id decides, never the
+ * line on the shelf.
  * @param areaMm2 copper that it has to heat or close; any tool does without it
  */
 export const toolThat = (tools: readonly Tool[], task: ToolTask, areaMm2?: number): Tool | undefined =>
@@ -19,7 +23,9 @@ export const toolThat = (tools: readonly Tool[], task: ToolTask, areaMm2?: numbe
     )
     .sort((a, b) => a.id.localeCompare(b.id))[0];
 
-/** Copper in mm² that a tool closes on: by end of a joint, or all of it where its dies close round all wires at once. */
+/**
+ * Copper in mm² that a tool closes on: by end of a joint, or all of it where its dies close round all wires at once.
+ */
 export function closedOn(
   method: Pick<AnyMethod, 'window'>,
   { left, right }: JointWires,
@@ -35,7 +41,9 @@ export interface Tooled {
   readonly missing: readonly ToolTask[];
 }
 
-/** The best tool for each task of a method, and the tasks for which there is none: dies and nests must take the copper. */
+/**
+ * The best tool for each task of a method, and the tasks for which there is none: dies and nests must take the copper.
+ */
 export function toolsFor(
   method: AnyMethod,
   joints: readonly JointWires[],

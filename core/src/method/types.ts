@@ -55,9 +55,14 @@ export interface SiteRoom {
   readonly slackMm: number;
   readonly slackKnown: boolean;
   readonly keepOuts: readonly KeepOut[];
-  /** The stretch of its own wire that is free for its bodies: as far as the next work, cover or earlier repair on it. */
+  /**
+   * The stretch of its own wire that is free for its bodies: as far as the next work, cover or earlier repair on it.
+   */
   readonly within?: Stretch | undefined;
-  /** The same with what lies past the run's ends, where the circuit goes on: for the two splices of an insert, when they find no room else. */
+  /**
+   * The same with what lies past the run's ends, where the circuit goes on: for the two splices of an insert, when they
+   * find no room else.
+   */
   readonly keepOutsBeyond?: (() => readonly KeepOut[]) | undefined;
   /** Free wire beside the loss on which a sleeve can be parked. */
   readonly freeLeftMm: number;
@@ -90,7 +95,10 @@ export interface MethodCase {
   readonly wires: readonly JointWires[];
   readonly joints: readonly SizedJoint[];
   readonly splices: 1 | 2;
-  /** Most free wire on either side, mm; the inserted wire of a two-splice repair is free by itself. Beyond what any sleeve wants it is not told apart. */
+  /**
+   * Most free wire on either side, mm; the inserted wire of a two-splice repair is free by itself. Beyond what any
+   * sleeve wants it is not told apart.
+   */
   readonly freeMm: number;
   readonly tools: readonly Tool[];
   readonly missingTasks: readonly ToolTask[];
@@ -101,7 +109,10 @@ export interface MethodCase {
   readonly firstOfSoldered?: boolean | undefined;
 }
 
-/** `refuse` and `shelf` bar a method: by the rules, or only because something is not there. `require` names what must be done, `warn` what to watch. */
+/**
+ * `refuse` and `shelf` bar a method: by the rules, or only because something is not there. `require` names what must be
+ * done, `warn` what to watch.
+ */
 export type Verdict = 'refuse' | 'shelf' | 'warn' | 'require' | 'prefer';
 
 /** A rule that has spoken: data for cards, sheets and tests. */
@@ -128,7 +139,10 @@ export interface Rule {
   readonly source: Source;
   readonly overridable: boolean;
   readonly allowedIf?: string;
-  /** What it says is of the wire itself: it is said before what the part or the place lacks, and nothing done about those helps. */
+  /**
+   * What it says is of the wire itself: it is said before what the part or the place lacks, and nothing done about
+   * those helps.
+   */
   readonly isOfWire?: boolean;
   /** The sentence, figures filled in, where the rule applies. */
   readonly speaks: (where: MethodCase) => string | undefined;

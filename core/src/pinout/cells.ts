@@ -219,7 +219,9 @@ export function readJacket(material: string, wall: string): CellOutcome<Jacket> 
 
 const ALUMINIUM = /\b(?:alumin(?:ium|um)|alu|al)\b/i;
 
-/** Stranded or solid, how many strands, and of what: "solid", "stranded", "19", "19 x 0.26", "stranded aluminium", "Al". */
+/**
+ * Stranded or solid, how many strands, and of what: "solid", "stranded", "19", "19 x 0.26", "stranded aluminium", "Al".
+ */
 export function readConductor(conductor: string, strands: string): CellOutcome<Conductor> {
   const bare = conductor.replace(ALUMINIUM, '').trim();
   if (bare !== conductor.trim()) {

@@ -45,14 +45,20 @@ export interface Settled {
 /** More than this is no signal, A. */
 const SIGNAL_MOST_A = 1;
 
-/** The kind that a line without one is taken for: what its function speaks of, unless a fuse of its own or its load says that it carries power. */
+/**
+ * The kind that a line without one is taken for: what its function speaks of, unless a fuse of its own or its load says
+ * that it carries power.
+ */
 function guessedKind(words: string, fuseA: number | undefined, loadA: number | undefined): CircuitKind {
   const guessed = kindFromFunction(words) ?? 'signal';
   const carries = fuseA !== undefined || (loadA ?? 0) > SIGNAL_MOST_A;
   return carries && (guessed === 'signal' || guessed === 'lowLevel') ? 'power' : guessed;
 }
 
-/** What the line says of the circuit itself: number, function, kind, wire, currents. Everything that is wrong is blamed on its cell. */
+/**
+ * What the line says of the circuit itself: number, function, kind, wire, currents. Everything that is wrong is blamed
+ * on its cell.
+ */
 export function circuitPart(
   row: GridRow,
   settled: Settled,

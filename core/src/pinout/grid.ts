@@ -48,7 +48,9 @@ function titleConnector(above: readonly (readonly string[])[], known: readonly s
     .at(-1);
 }
 
-/** A line that names a cavity and no wire in it: number, size and colours are missing, and its words say so or nothing. */
+/**
+ * A line that names a cavity and no wire in it: number, size and colours are missing, and its words say so or nothing.
+ */
 function isEmptyCavity(cells: GridRow['cells']): boolean {
   const bare = (field: PinoutField): boolean => saysNothing(cells[field] ?? '');
   const wireless = (['size', 'sizeMm2', 'sizeAwg', 'colour', 'stripe', 'to', 'toCavity'] as const).every(bare);
@@ -60,7 +62,10 @@ function isEmptyCavity(cells: GridRow['cells']): boolean {
   );
 }
 
-/** Sorts the lines under the headers: blank ones and headings aside, repeated headers aside, the rest with their cells by field. */
+/**
+ * Sorts the lines under the headers: blank ones and headings aside, repeated headers aside, the rest with their cells
+ * by field.
+ */
 export function gridOf(
   rows: readonly (readonly string[])[],
   fields: readonly (PinoutField | null)[],

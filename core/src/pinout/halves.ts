@@ -23,8 +23,8 @@ export interface HalfRow {
 }
 
 /**
- * Lines that name one end only are halves: two with the same number are both ends of one circuit, as when each connector is listed by
- * itself. Their wires must agree. A half without its other half is a problem.
+ * Lines that name one end only are halves: two with the same number are both ends of one circuit, as when each
+ * connector is listed by itself. Their wires must agree. A half without its other half is a problem.
  */
 export function joinHalves(
   rows: readonly HalfRow[],

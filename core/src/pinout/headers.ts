@@ -42,7 +42,9 @@ export function fieldOfHeader(header: string): PinoutField | undefined {
   return field;
 }
 
-/** What each column of a header row means; a doubled connector or cavity is the far end's, and no field is taken twice. */
+/**
+ * What each column of a header row means; a doubled connector or cavity is the far end's, and no field is taken twice.
+ */
 export function matchHeaders(headers: readonly string[], above: readonly string[] = []): (PinoutField | null)[] {
   const taken = new Set<PinoutField>();
   let group = '';
@@ -60,7 +62,9 @@ export function matchHeaders(headers: readonly string[], above: readonly string[
 /** How far down a header row is looked for. */
 const LOOK_ROWS = 25;
 
-/** Finds the row of headers: the one, among the first, of which most columns are known; -1 when no row has two that are. */
+/**
+ * Finds the row of headers: the one, among the first, of which most columns are known; -1 when no row has two that are.
+ */
 export function findHeaderRow(rows: readonly (readonly string[])[]): number {
   let best = -1;
   let most = 1;

@@ -7,8 +7,8 @@ const withoutWhatSheetsSay = (circuit: Circuit): Circuit =>
   Object.fromEntries(Object.entries(circuit).filter(([key]) => !OF_SHEETS.includes(key))) as unknown as Circuit;
 
 /**
- * A circuit that the harness has already, as a sheet changes it: what the sheet has no column for stays as it is known. A cell that is
- * there and empty says that there is none.
+ * A circuit that the harness has already, as a sheet changes it: what the sheet has no column for stays as it is known.
+ * A cell that is there and empty says that there is none.
  */
 export function withWhatIsKnown(
   circuit: Circuit,

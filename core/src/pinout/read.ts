@@ -56,10 +56,10 @@ const idOf = (number: string, harness: PinoutHarness): string =>
   harness.circuits.find((one) => one.number === number)?.id ?? circuitIdFrom(number);
 
 /**
- * Reads a pinout: finds the header row, matches the columns, chooses one colour system by evidence, and reads every line into a circuit.
- * Everything that cannot be read is a problem with its line and column, and everything left open is a question. With any problem or
- * question nothing may be imported; `importable` says so.
- * `onLine` is called as lines are read, with how many are done of how many.
+ * Reads a pinout: finds the header row, matches the columns, chooses one colour system by evidence, and reads every
+ * line into a circuit. Everything that cannot be read is a problem with its line and column, and everything left open
+ * is a question. With any problem or question nothing may be imported; `importable` says so. `onLine` is called as
+ * lines are read, with how many are done of how many.
  */
 export function readPinout(
   sheet: Sheet,

@@ -101,7 +101,9 @@ export interface PinoutRow {
 export interface NewConnector {
   readonly name: string;
   readonly cavities: readonly string[];
-  /** No connector but the far end of a sheet that lists one end only; its places are called by the circuits' numbers. */
+  /**
+   * No connector but the far end of a sheet that lists one end only; its places are called by the circuits' numbers.
+   */
   readonly isEnd?: true | undefined;
 }
 

@@ -63,8 +63,8 @@ function sizeOf(
 }
 
 /**
- * What the bare numbers of a size column are: as chosen; else metric when the column has decimals or metric units and every bare number
- * goes with them, gauge when it has gauges; undefined when nothing tells.
+ * What the bare numbers of a size column are: as chosen; else metric when the column has decimals or metric units and
+ * every bare number goes with them, gauge when it has gauges; undefined when nothing tells.
  */
 export function judgeBareSizes(rows: readonly GridRow[], choices: PinoutChoices): BareSize | undefined | 'none' {
   if (choices.bareSizes !== undefined) return choices.bareSizes;

@@ -13,7 +13,10 @@ export const partsTaken = ({ splices, cavity, covers, cover }: FindingPlan): rea
   ]),
 ];
 
-/** What a finding is made by once its work begins: held, so that it stays. @param otherColours whether its insert may be of another colour */
+/**
+ * What a finding is made by once its work begins: held, so that it stays. @param otherColours whether its insert may be
+ * of another colour
+ */
 export const heldBy = (finding: FindingPlan, otherColours: boolean): Held => {
   const use = finding.cover?.coverId ?? finding.splices[0]?.methodId;
   return {
@@ -62,7 +65,10 @@ export const isAsBegun = ({ approach, method, cover, asks }: Decision, { way, us
 /** Kinds of part of which one serves a whole connector. */
 const OF_CONNECTOR: readonly Part['kind'][] = ['pigtail', 'housing', 'connectorKit'];
 
-/** What the other wires of a connector are begun by: its pigtail, housing or kit lies on the bench, and serves this wire too. */
+/**
+ * What the other wires of a connector are begun by: its pigtail, housing or kit lies on the bench, and serves this wire
+ * too.
+ */
 export function begunBeside(
   finding: Finding,
   { held = [] }: Pick<Job, 'held'>,

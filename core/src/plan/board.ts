@@ -23,21 +23,29 @@ import { layOutRuns } from './layOut.ts';
 import { runPlanOf } from './runPlan.ts';
 import type { JobProblem } from '../job/index.ts';
 
-/** A run of a job on the board: what is laid out, and where it lies. Plain data, so that it goes to and from a worker. */
+/**
+ * A run of a job on the board: what is laid out, and where it lies. Plain data, so that it goes to and from a worker.
+ */
 export interface Board {
   readonly runId: string;
   readonly run: RunToLayOut;
   readonly items: readonly PlacedItem[];
 }
 
-/** The board of a run. @param isSearched whether small runs are searched, or lie by the rules @returns nothing when the job has no such run */
+/**
+ * The board of a run. @param isSearched whether small runs are searched, or lie by the rules @returns nothing when the
+ * job has no such run
+ */
 export function boardOf(job: Job, runId: string, memory: Warm, isSearched = true): Board | undefined {
   const index = indexJob(job);
   const search = layOutRuns(job, index, decideAll(job, index, memory), memory, isSearched).searched.get(runId);
   return search && { runId, run: search.run, items: search.laid.items };
 }
 
-/** The plan's words of a run with its splices somewhere else: profile, broken rules, what it reaches. Quick enough for every frame of a drag; what it could reach at best is not asked. */
+/**
+ * The plan's words of a run with its splices somewhere else: profile, broken rules, what it reaches. Quick enough for
+ * every frame of a drag; what it could reach at best is not asked.
+ */
 export function runPlanAt(
   job: Job,
   board: Board,
@@ -71,7 +79,10 @@ const movedTo = (
   cutMm: cutOf(at, item),
 });
 
-/** A finding's plan with its splices somewhere else: bodies, cuts and insert; its steps and checks follow with the next plan. */
+/**
+ * A finding's plan with its splices somewhere else: bodies, cuts and insert; its steps and checks follow with the next
+ * plan.
+ */
 export function findingPlanAt(plan: FindingPlan, item: PlacedItem): FindingPlan {
   const places = new Map(item.splices.map((splice) => [splice.side, splice]));
   if (
@@ -101,8 +112,9 @@ const problem = (code: string, pointer: string, message: string, hint: string): 
 const SIDE_WORDS: Record<SpliceSide, string> = { only: 'splice', left: 'left splice', right: 'right splice' };
 
 /**
- * What is wrong with what is newly wished for the layout of a job: splices that are not there, are made already, or may not lie where they
- * are put. What stood in the job before is not asked again: the plan leaves out what can no longer be, and it bars nothing else.
+ * What is wrong with what is newly wished for the layout of a job: splices that are not there, are made already, or may
+ * not lie where they are put. What stood in the job before is not asked again: the plan leaves out what can no longer
+ * be, and it bars nothing else.
  */
 export function checkWishes(job: Job, wishes: LayoutWishes, memory: Warm): JobProblem[] {
   const pinned = new Set([...job.pins.map((pin) => pin.findingId), ...(job.held ?? []).map((held) => held.findingId)]);
@@ -198,20 +210,23 @@ export function pinnedAt(wishes: LayoutWishes, moved: readonly Pin[], kept: read
   };
 }
 
-/** Wishes with all splices kept where a plan has them: once somebody cuts by a layout, the others stay where they were marked, as long as that is legal. */
-export const keptAsPlanned = (wishes: LayoutWishes, { findings }: Plan): LayoutWishes =>
-  pinnedAt(
-    wishes,
-    [],
-    findings.flatMap((finding) =>
-      finding.splices.map(({ findingId, side, centreMm, runId }): Pin => ({
-        findingId,
-        side,
-        centreMm,
-        ...(runId === finding.runId ? {} : { runId }),
-      })),
-    ),
+/** The splices of findings as pins, where they are planned. */
+export const plannedPins = (findings: readonly FindingPlan[]): readonly Pin[] =>
+  findings.flatMap(({ runId: own, splices }) =>
+    splices.map(({ findingId, side, centreMm, runId }) => ({
+      findingId,
+      side,
+      centreMm,
+      ...(runId === own ? {} : { runId }),
+    })),
   );
+
+/**
+ * Wishes with all splices kept where a plan has them: once somebody cuts by a layout, the others stay where they were
+ * marked, as long as that is legal.
+ */
+export const keptAsPlanned = (wishes: LayoutWishes, { findings }: Plan): LayoutWishes =>
+  pinnedAt(wishes, [], plannedPins(findings));
 
 /** Wishes without the pins of some findings. */
 export const unpinned = (wishes: LayoutWishes, findingIds: readonly string[]): LayoutWishes => ({

@@ -37,7 +37,10 @@ export function decideWire(
   );
 }
 
-/** Decides about every finding, those of one wire together; where one wire of a pair needs two splices, the other gets two as well. */
+/**
+ * Decides about every finding, those of one wire together; where one wire of a pair needs two splices, the other gets
+ * two as well.
+ */
 export function decideAll(job: Job, index: JobIndex, memory: Warm): Decided[] {
   const lines = groupBy(job.findings, lineOf);
   const all = (ways?: ReadonlyMap<string, Way>): Decided[] =>

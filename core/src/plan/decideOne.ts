@@ -19,7 +19,10 @@ import { mateOf, type Job, type JobIndex } from '../job/index.ts';
 import { begunBeside, isAsBegun, onlyTaken, stillThere } from './begun.ts';
 import type { Decided } from './types.ts';
 
-/** What deciding remembers between plans of one practice and shelf: the shelf made ready, and what the circuits of each run share. */
+/**
+ * What deciding remembers between plans of one practice and shelf: the shelf made ready, and what the circuits of each
+ * run share.
+ */
 export interface Warm {
   readonly practice: Practice;
   readonly catalogue: Catalogue;
@@ -50,7 +53,10 @@ function factsOf(run: Run, index: JobIndex, memory: Warm): RunFacts {
   return facts;
 }
 
-/** Begun work goes on with the parts it was begun with; only where that is no longer possible anything on the shelf may serve. */
+/**
+ * Begun work goes on with the parts it was begun with; only where that is no longer possible anything on the shelf may
+ * serve.
+ */
 function asItWasBegun(held: Held, shop: Catalogue, decideWith: (catalogue: Catalogue) => Decision): Decision {
   const same = decideWith(onlyTaken(shop, held));
   return isAsBegun(same, held) ? same : decideWith(stillThere(shop, held));
@@ -123,9 +129,8 @@ export function decideOne(
 }
 
 /**
- * The shield that is joined with this finding: of a pair in one shield whose wires are both cut here, no further apart than a pair may
- * lie untwisted, with the first of the two only.
- * None of a circuit that lies in none.
+ * The shield that is joined with this finding: of a pair in one shield whose wires are both cut here, no further apart
+ * than a pair may lie untwisted, with the first of the two only. None of a circuit that lies in none.
  */
 function shieldJoinedHere(finding: Finding, circuit: Circuit, index: JobIndex, practice: Practice): Circuit['shield'] {
   if (!isShielded(circuit)) return undefined;

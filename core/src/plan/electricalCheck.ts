@@ -24,8 +24,9 @@ const R = (wire: WireSpec, lengthMm: number, atC: number): number =>
   lengthMm > 0 ? resistanceMilliohm(wire, lengthMm, atC) : 0;
 
 /**
- * Resistance and drop of the whole path before and after, and the weakest copper against fuse and load, conductor temperature against
- * jackets and sleeves. A good joint counts as the same length of its wire, at least 10 mm; drops need a known load.
+ * Resistance and drop of the whole path before and after, and the weakest copper against fuse and load, conductor
+ * temperature against jackets and sleeves. A good joint counts as the same length of its wire, at least 10 mm; drops
+ * need a known load.
  */
 export function electricalCheck(
   { decision, circuit, finding }: Decided,

@@ -84,7 +84,10 @@ export function onGrownRuns(
   };
 }
 
-/** A job on the runs as the plan lays them out: with leads that are lengthened, longer runs and findings moved along; else the job itself. */
+/**
+ * A job on the runs as the plan lays them out: with leads that are lengthened, longer runs and findings moved along;
+ * else the job itself.
+ */
 export function asLaid<T extends Pick<Job, 'harness' | 'findings'>>(job: T, runs: readonly RunPlan[]): T {
   const growths: Growths = new Map(runs.flatMap((run) => (run.growths ? [[run.runId, run.growths] as const] : [])));
   if (growths.size === 0) return job;

@@ -21,6 +21,7 @@ export {
   findingsOnRun,
   keptAsPlanned,
   pinnedAt,
+  plannedPins,
   runPlanAt,
   searchedAnew,
   unpinned,

@@ -41,8 +41,8 @@ function withLengths(
 }
 
 /**
- * Runs that were laid out each for itself, put together: repairs whose splices lie on two runs get their ends and their insert as their finding's
- * run counts, below 0 and above its length for what lies past its ends.
+ * Runs that were laid out each for itself, put together: repairs whose splices lie on two runs get their ends and their
+ * insert as their finding's run counts, below 0 and above its length for what lies past its ends.
  */
 export function joined(
   runs: ReadonlyMap<string, LaidRun>,

@@ -62,7 +62,10 @@ function laidOut(run: RunToLayOut, { memory, isSearched }: LayingOut, effort: Ef
   return known;
 }
 
-/** The items of a run: its own findings', as far as their splices lie here, and the splices of others that reach into it. */
+/**
+ * The items of a run: its own findings', as far as their splices lie here, and the splices of others that reach into
+ * it.
+ */
 function itemsOn(
   run: Run,
   { decided, index }: LayingOut,
@@ -176,8 +179,8 @@ function candidates(
 }
 
 /**
- * All runs laid out. A splice goes past an end of its run when it finds no place on it; and, where bodies of a run overlap or lie
- * closer than they should, when that helps: the ones nearest to the end are tried one after the other.
+ * All runs laid out. A splice goes past an end of its run when it finds no place on it; and, where bodies of a run
+ * overlap or lie closer than they should, when that helps: the ones nearest to the end are tried one after the other.
  */
 function allRuns(of: LayingOut): { readonly runs: ReadonlyMap<string, LaidRun>; readonly past: Past } {
   const { job, decided, index, memory } = of;

@@ -20,7 +20,10 @@ export interface BenchWork {
   readonly checks: readonly Check[];
 }
 
-/** Where a splice lies: mostly on its finding's run, else on another one that its circuit goes on in; mm from that run's start. */
+/**
+ * Where a splice lies: mostly on its finding's run, else on another one that its circuit goes on in; mm from that run's
+ * start.
+ */
 export interface SplicePlace {
   readonly runId: string;
   readonly side: SpliceSide;

@@ -3,8 +3,9 @@ import { describe, expect, it } from 'vitest';
 import { jobWith, planOf, wire } from '../test/samples.ts';
 
 /*
- * An independent answer: the same question worked out a second time from the printed tables, slowly and without a line of the
- * engine. Two plain wires, one loss, a dry or wet run that stands still or shakes, crimp first, full shelf, no odd sizes.
+ * An independent answer: the same question worked out a second time from the printed tables, slowly and without a line
+ * of the engine. Two plain wires, one loss, a dry or wet run that stands still or shakes, crimp first, full shelf, no
+ * odd sizes.
  */
 interface Question {
   readonly leftMm2: number;
@@ -80,7 +81,10 @@ function sleeveFor(
   return undefined;
 }
 
-/** Every candidate for one joint, best first by the printed order; the thinner wire is doubled only where nothing holds both. */
+/**
+ * Every candidate for one joint, best first by the printed order; the thinner wire is doubled only where nothing holds
+ * both.
+ */
 function candidates(q: Question, left: number, right: number): Omit<Answer, 'approach'>[] {
   const butts = BUTT_TABLE.filter((row) => inside(left, row.from, row.to) && inside(right, row.from, row.to))
     .map((row) => ({ method: 'sealedButt', part: row.name, stripMm: (row.barrel - 1) / 2, bodyMm: row.overall }))

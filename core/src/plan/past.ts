@@ -80,8 +80,8 @@ function saidRun(
 }
 
 /**
- * The splices that have to lie past an end of their run: because they were put or made there, or because they find no place on their own run. Where one
- * wire of a pair goes past, the other goes along, so that both stay equally long.
+ * The splices that have to lie past an end of their run: because they were put or made there, or because they find no
+ * place on their own run. Where one wire of a pair goes past, the other goes along, so that both stay equally long.
  */
 export function mustGoPast(
   decided: readonly Decided[],

@@ -1,4 +1,4 @@
-import { cautionsFor, gateState } from '../approach/index.ts';
+import { cautionsFor } from '../approach/index.ts';
 import type { Catalogue } from '../catalogue/index.ts';
 import { kitFor, type KitNeed } from '../kit/index.ts';
 import { findingPlan } from './findingPlan.ts';
@@ -7,7 +7,7 @@ import type { Practice } from '../practice/index.ts';
 import { roundTo } from '../units/index.ts';
 import { decideAll } from './decideAll.ts';
 import { warm, type Warm } from './decideOne.ts';
-import { indexJob } from '../job/index.ts';
+import { gateOf, indexJob } from '../job/index.ts';
 import { layOutRuns } from './layOut.ts';
 import { piecesOf, withReach } from './together/pieces.ts';
 import type { Job } from '../job/index.ts';
@@ -103,7 +103,10 @@ function needsOf(plan: FindingPlan, numberOf: (circuitId: string) => string): Ki
   ];
 }
 
-/** What it takes cannot be counted yet: no way is possible, a procedure is not named, or a terminal, seal or piece has no name. */
+/**
+ * What it takes cannot be counted yet: no way is possible, a procedure is not named, or a terminal, seal or piece has
+ * no name.
+ */
 const hasNoAnswer = ({ approach, cavity, ways, asks }: FindingPlan): boolean =>
   approach === 'byHand' ||
   asks.some(({ holdsKit }) => holdsKit === true) ||
@@ -152,9 +155,10 @@ function workOf(
 }
 
 /**
- * The plan of a job: for every finding the approach, every method ranked with its reasons, sizes, splice places, inserts, kit, bench
- * steps and checks. A pure function without hidden state: the same job, practice and catalogue give the same plan, in a worker, on
- * the server, in the command line and in tests; `memory` only saves working out again what is the same. Run `checkJob` first: a job with problems is planned as far as it goes.
+ * The plan of a job: for every finding the approach, every method ranked with its reasons, sizes, splice places,
+ * inserts, kit, bench steps and checks. A pure function without hidden state: the same job, practice and catalogue give
+ * the same plan, in a worker, on the server, in the command line and in tests; `memory` only saves working out again
+ * what is the same. Run `checkJob` first: a job with problems is planned as far as it goes.
  * @throws RangeError on a gauge, label or strand count that does not exist
  */
 export function plan(
@@ -186,7 +190,7 @@ export function plan(
     jobId: job.id,
     practice: { id: practice.id, version: practice.version, name: practice.name },
     catalogue: { id: catalogue.id, version: catalogue.version, name: catalogue.name },
-    gate: gateState(job.gate, damaged, damagedRuns),
+    gate: gateOf(job),
     cautions: cautionsFor({
       acts,
       leadedSolder,

@@ -13,8 +13,8 @@ export interface RedoCost {
 }
 
 /**
- * The price of making a joint again: each side loses its strip + 2 and, once shrunk, the sleeve's overhang. Of an insert both
- * splices are cut out, since the insert is then too short. When slack is used up, one splice becomes two.
+ * The price of making a joint again: each side loses its strip + 2 and, once shrunk, the sleeve's overhang. Of an
+ * insert both splices are cut out, since the insert is then too short. When slack is used up, one splice becomes two.
  */
 export function redoCost(finding: FindingPlan, splice: SplicePlan, shrunk: boolean): RedoCost {
   const lossPerSideMm = shrunk ? splice.redoLossMm.shrunk : splice.redoLossMm.bare;

@@ -6,8 +6,8 @@ import { warm, type Warm } from './decideOne.ts';
 const MOST_RANKED = 4000;
 
 /**
- * Memories for planning, by what practice and shelf say and not by which objects they are: for whoever reads both anew every time. A run that
- * did not change is then not searched again.
+ * Memories for planning, by what practice and shelf say and not by which objects they are: for whoever reads both anew
+ * every time. A run that did not change is then not searched again.
  * @param kept how many are kept, the ones used last
  */
 export function memories(kept: number): (practice: Practice, catalogue: Catalogue) => Warm {

@@ -13,10 +13,12 @@ import type { FindingPlan, Plan } from './types.ts';
 const TOUCH_MM = 1e-9;
 
 /**
- * One finding planned anew while all others stay as they are: its decision in full, its splices placed between the bodies that are there.
- * For what must answer under a finger; the whole plan, in which the others may give way, follows.
+ * One finding planned anew while all others stay as they are: its decision in full, its splices placed between the
+ * bodies that are there. For what must answer under a finger; the whole plan, in which the others may give way,
+ * follows.
  * @param before the plan in which the others stand
- * @returns nothing when the job has no such finding, or when it reaches past an end of its run: then the whole plan has to say
+ * @returns nothing when the job has no such finding, or when it reaches past an end of its run: then the whole plan has
+ * to say
  */
 export function planOne(job: Job, before: Plan, findingId: string, memory: Warm): FindingPlan | undefined {
   const finding = job.findings.find((one) => one.id === findingId);

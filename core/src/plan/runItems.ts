@@ -42,7 +42,10 @@ export const pinsOf = ({ pins, layout }: Job): Pin[] => [
   ...(layout?.pins ?? []).filter((pin) => !pins.some((made) => made.findingId === pin.findingId)),
 ];
 
-/** The run of a job with the items that are laid out on it. @param alsoOpened stretches that are opened besides: covers, and where an insert runs through from end to end */
+/**
+ * The run of a job with the items that are laid out on it. @param alsoOpened stretches that are opened besides: covers,
+ * and where an insert runs through from end to end
+ */
 export function runToLayOut(
   run: Run,
   items: readonly LayoutItem[],

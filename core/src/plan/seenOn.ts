@@ -2,7 +2,8 @@ import type { Run } from '../harness/index.ts';
 import type { FindingPlan } from './types.ts';
 
 /**
- * A finding's plan as one run sees it: the splices that lie on it, and as much of the insert as runs in it. Nothing when nothing of it is done there.
+ * A finding's plan as one run sees it: the splices that lie on it, and as much of the insert as runs in it. Nothing
+ * when nothing of it is done there.
  */
 export function seenOn(plan: FindingPlan, run: Pick<Run, 'id' | 'lengthMm'>): FindingPlan | undefined {
   const elsewhere = plan.splices.some((splice) => splice.runId !== plan.runId);
@@ -28,7 +29,9 @@ export function seenOn(plan: FindingPlan, run: Pick<Run, 'id' | 'lengthMm'>): Fi
 export const plansOn = (plans: readonly FindingPlan[], run: Pick<Run, 'id' | 'lengthMm'>): FindingPlan[] =>
   plans.flatMap((plan) => seenOn(plan, run) ?? []);
 
-/** Where the old wire is cut on a run, in reading order: at its splices, not where an insert runs on into another run. */
+/**
+ * Where the old wire is cut on a run, in reading order: at its splices, not where an insert runs on into another run.
+ */
 export function cutsOn(seen: FindingPlan): number[] {
   if (seen.splices.length === 0) return [];
   return seen.splices.some((splice) => splice.leavesAtMm !== undefined)

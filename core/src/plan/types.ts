@@ -51,7 +51,10 @@ export interface FindingVerdict {
   readonly passed: readonly string[];
   /** The day by which a temporary repair is made anew; absent for a permanent one. */
   readonly temporaryUntil?: string | undefined;
-  /** Why two splices are made where one would reach: for the pair's other wire, or because one would lie over another body. */
+  /**
+   * Why two splices are made where one would reach: for the pair's other wire, or because one would lie over another
+   * body.
+   */
   readonly needsTwo?: DecideInput['needsTwo'];
 }
 
@@ -75,7 +78,10 @@ export interface FindingWire {
   readonly slackMm: number;
   /** Slack that is still there once this repair is made. */
   readonly slackLeftMm: number;
-  /** Remaining ends on both sides of the loss, as the finding's run counts: below 0 and above its length where a repair reaches past its ends. */
+  /**
+   * Remaining ends on both sides of the loss, as the finding's run counts: below 0 and above its length where a repair
+   * reaches past its ends.
+   */
   readonly x1Mm: number;
   readonly x2Mm: number;
 }

@@ -60,7 +60,10 @@ const TIGHT_LOOK = look('seal.tight', 'Sleeve', 'Once it is cold: tight all roun
   ),
 ]);
 
-/** The checks of a joint: its family's looks, the usual readings that say something about it, its seal, its shield; in the order in which they are made. */
+/**
+ * The checks of a joint: its family's looks, the usual readings that say something about it, its seal, its shield; in
+ * the order in which they are made.
+ */
 export function checksFor({
   proof,
   seal,

@@ -41,7 +41,10 @@ export interface ReadingKind<
 > {
   readonly kind: K;
   readonly fields: F;
-  /** The ruling on a reading whose figures are within their limits. @throws RangeError on a word that the check does not have */
+  /**
+   * The ruling on a reading whose figures are within their limits. @throws RangeError on a word that the check does not
+   * have
+   */
   rule(check: C, value: Values<F>): Ruling;
   /** As it is written on the sheet; the check may be one that is no longer asked. */
   words(value: Values<F>, check: C | undefined): string;

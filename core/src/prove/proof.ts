@@ -1,7 +1,9 @@
 import type { ResistanceLimits } from '../wire/index.ts';
 import type { Check } from './check.ts';
 
-/** How the joints of a family are proved: the looks of its own, and which of the usual readings say something about it. */
+/**
+ * How the joints of a family are proved: the looks of its own, and which of the usual readings say something about it.
+ */
 export interface JoinProof {
   readonly looks: (facts: { readonly tinLead: boolean }) => readonly Check[];
   /** Copper is held: a tug tests it. */

@@ -23,8 +23,8 @@ const MINIMUM_LBF: readonly (readonly [awg: number, lbf: number])[] = [
 const ROW_SHARE = 1.05;
 
 /**
- * Minimum pull in N for a crimp on this much copper: the row of the largest gauge with area ≤ 1.05 × the wire's. The table's
- * pounds are turned into whole newtons. Copper below gauge 26 takes that row.
+ * Minimum pull in N for a crimp on this much copper: the row of the largest gauge with area ≤ 1.05 × the wire's. The
+ * table's pounds are turned into whole newtons. Copper below gauge 26 takes that row.
  * @param areaMm2 > 0; of two sizes in a joint give the thinner
  * @throws RangeError on an area that is not positive
  * @example pullMinimumN(0.5) // => 58; pullMinimumN(2.5) // => 222
@@ -55,8 +55,8 @@ const SAMPLES_LEAST = 3;
 const SAMPLES_FOR_SPREAD = 5;
 
 /**
- * Rules on sample pulls: from 3 on, each ≥ the minimum; from 5 on also mean − 3·s ≥ it (s with n − 1). Fewer than 3 are not
- * accepted yet, but one pull below the minimum rejects at once.
+ * Rules on sample pulls: from 3 on, each ≥ the minimum; from 5 on also mean − 3·s ≥ it (s with n − 1). Fewer than 3 are
+ * not accepted yet, but one pull below the minimum rejects at once.
  * @throws RangeError on an empty list or a negative pull
  */
 export function judgeSamples(newtons: readonly number[], minimumN: number): SampleRuling {

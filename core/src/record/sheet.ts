@@ -57,7 +57,10 @@ function leftWords(job: Job, plan: FindingPlan): string {
   return noteAtCavity(job, plan) ?? `${plan.headline}. ${plan.because.at(-1) ?? ''}`;
 }
 
-/** What was noted of damage at a connector, and how far its pigtail is mapped and proved; nothing for damage along a run. */
+/**
+ * What was noted of damage at a connector, and how far its pigtail is mapped and proved; nothing for damage along a
+ * run.
+ */
 function noteAtCavity(job: Job, plan: FindingPlan): string | undefined {
   const finding = job.findings.find((one) => one.id === plan.findingId);
   if (!finding || !isAtCavity(finding)) return undefined;
@@ -73,8 +76,8 @@ function noteAtCavity(job: Job, plan: FindingPlan): string | undefined {
 }
 
 /**
- * The sheet of a job: every splice with its place, materials and readings, and the cautions that apply. Once signed it is what was
- * recorded then, whatever shelf, practice or rules have become since; before, it is the work as it stands.
+ * The sheet of a job: every splice with its place, materials and readings, and the cautions that apply. Once signed it
+ * is what was recorded then, whatever shelf, practice or rules have become since; before, it is the work as it stands.
  */
 export function jobSheet(
   job: Job,

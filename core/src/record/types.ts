@@ -59,7 +59,10 @@ export interface RecordSigned {
   readonly note: string;
 }
 
-/** The record of one splice, cover or work at a cavity: what was done to which circuit, where, how, with what, how it read, by whom, when. */
+/**
+ * The record of one splice, cover or work at a cavity: what was done to which circuit, where, how, with what, how it
+ * read, by whom, when.
+ */
 export interface SpliceRecord extends RecordPlace, RecordWork, RecordLeft, RecordSigned {
   readonly spliceId: string;
   readonly readings: readonly RecordReading[];

@@ -1,12 +1,15 @@
 import type { WireFacts } from '../wire/index.ts';
 import { sumAreaMm2, type JointWires } from './barrel.ts';
 
-/** Wires in one joint, all sides together: more are joined in groups, or on a bar or stud. Ours; every share of two sides is still tried. */
+/**
+ * Wires in one joint, all sides together: more are joined in groups, or on a bar or stud. Ours; every share of two
+ * sides is still tried.
+ */
 export const MOST_IN_A_JOINT = 16;
 
 /**
- * The wires of a joint shared out on its two sides so that the sides differ least in copper, then least in number; the first wire stays
- * on the left. Two wires stay one each side.
+ * The wires of a joint shared out on its two sides so that the sides differ least in copper, then least in number; the
+ * first wire stays on the left. Two wires stay one each side.
  * @throws RangeError on more than 16 wires
  * @example three of 0.75 and one of 1.5 => 2 + 2 wires, 2.25 against 1.5 mm²
  */

@@ -25,8 +25,8 @@ export interface Figures {
 }
 
 /**
- * Parts by preference: lowest upper limit, then thinner, shorter, more in stock. Which line of the shelf they stand on never decides: of
- * parts that are alike in all of these the id does, so that the answer is always the same.
+ * Parts by preference: lowest upper limit, then thinner, shorter, more in stock. Which line of the shelf they stand on
+ * never decides: of parts that are alike in all of these the id does, so that the answer is always the same.
  */
 export const byPreference =
   <T extends { readonly id: string; readonly quantity: number }>(figuresOf: (part: T) => Figures) =>
@@ -41,7 +41,10 @@ export const byPreference =
     );
   };
 
-/** The parts whose range for all copper together holds every wire of the joint, best first. @param sizeOf how thick and how long one is */
+/**
+ * The parts whose range for all copper together holds every wire of the joint, best first. @param sizeOf how thick and
+ * how long one is
+ */
 export const totalFits = <T extends Pick<Stocked, 'id' | 'quantity'> & { readonly totalRange: Range }>(
   parts: readonly T[],
   totalMm2: number,

@@ -1,9 +1,9 @@
 import type { Stretch } from '../damage/index.ts';
 
 /**
- * How a joint spends wire. A butt's ends stop half a millimetre from its middle; lapped conductors lie beside each other for
- * `lapMm`; a wrapped joint uses its strips up in the wrapping (lap 0). Ends that are tinned first are cut level afterwards, which takes
- * `tinnedMm` of each.
+ * How a joint spends wire. A butt's ends stop half a millimetre from its middle; lapped conductors lie beside each
+ * other for `lapMm`; a wrapped joint uses its strips up in the wrapping (lap 0). Ends that are tinned first are cut
+ * level afterwards, which takes `tinnedMm` of each.
  */
 export type Reach =
   | { readonly kind: 'butt' }
@@ -46,7 +46,10 @@ export function insertLengthMm(x1: number, x2: number, left: Reach, right: Reach
   return x2 - x1 + insertShareMm(left) + insertShareMm(right) + easeMm(x2 - x1);
 }
 
-/** Wire in mm that one joint takes beyond what is lost: a butt nothing, a lapped joint its lap, and what its tinned ends are cut level by. */
+/**
+ * Wire in mm that one joint takes beyond what is lost: a butt nothing, a lapped joint its lap, and what its tinned ends
+ * are cut level by.
+ */
 export const reachCostMm = (reach: Reach): number => (reach.kind === 'butt' ? 0 : reach.lapMm + 2 * levelledMm(reach));
 
 /** One splice when slack covers what is lost and the joint's lap, else two. Unknown slack counts as 0. */
@@ -73,8 +76,8 @@ export function faceFromCentre(centreMm: number, side: Side, reach: Reach): numb
 export const SPARE_AT_MOST_MM = 10;
 
 /**
- * Slack in mm that a single splice may spend on cutting back further: min(10, slack − lost − lap − one redo after shrinking), not
- * under 0. One redo stays in hand, so that a joint that fails does not turn one splice into two.
+ * Slack in mm that a single splice may spend on cutting back further: min(10, slack − lost − lap − one redo after
+ * shrinking), not under 0. One redo stays in hand, so that a joint that fails does not turn one splice into two.
  * @param redoMm what both sides lose together when the joint is cut out after its sleeve has shrunk
  * @example lost 12, slack 60, a sealed butt (redo 2 × 19.5): min(10, 60 − 12 − 39) = 9
  */
@@ -88,8 +91,8 @@ export const centreWindowOfOne = (lost: Stretch, spare: number): Window => ({
 });
 
 /**
- * Length in mm to cut a new lead from its terminal at a connector's back to the one splice: as an insert with one joint, and what the
- * terminal takes: its strip and the way into the housing.
+ * Length in mm to cut a new lead from its terminal at a connector's back to the one splice: as an insert with one
+ * joint, and what the terminal takes: its strip and the way into the housing.
  * @param betweenMm from the connector's back to the face of the remaining wire
  * @throws RangeError unless that is more than 0
  * @example 115.5 to a butt, terminal strip 4.5, 15 inside the housing => 115.5 − 1 + 3 + 19.5 = 137
@@ -106,7 +109,10 @@ export const centreWindowOfLead = (lost: Stretch, atStart: boolean, reach: Reach
     ? { fromMm: centreFromFace(lost.toMm, 'right', reach), toMm: lost.fromMm + mostMm }
     : { fromMm: lost.toMm - mostMm, toMm: centreFromFace(lost.fromMm, 'left', reach) };
 
-/** Where the centres of the two splices of an insert may lie: the left cut at or before the loss, the right at or after it. */
+/**
+ * Where the centres of the two splices of an insert may lie: the left cut at or before the loss, the right at or after
+ * it.
+ */
 export function centreWindowsOfTwo(
   lost: Stretch,
   left: Reach,

@@ -25,9 +25,10 @@ const sameColour = (a: WireSpec, b: WireSpec): boolean =>
   a.colour.base === b.colour.base && a.colour.stripe === b.colour.stripe;
 
 /**
- * The wire for an insert: the one asked for unless it is smaller or cooler than the wire it replaces; else from the wire on
- * hand the same size in the same colour, with leave the same size in another colour, one step larger in the same colour; else the
- * original's own, to be found or ordered. Never smaller, never solid, never another colour without leave.
+ * The wire for an insert: the one asked for unless it is smaller or cooler than the wire it replaces; else from the
+ * wire on hand the same size in the same colour, with leave the same size in another colour, one step larger in the
+ * same colour; else the original's own, to be found or ordered. Never smaller, never solid, never another colour
+ * without leave.
  * @param placeC ambient and own heating, which the jacket must stand
  * @param lengthMm that must be on hand in one piece
  * @param otherColours whether somebody allows another colour, tagged at both ends

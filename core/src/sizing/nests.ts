@@ -8,7 +8,10 @@ export interface ToClose {
   readonly areaMm2: number;
   readonly family?: TerminalFamily | undefined;
   readonly barrel?: Nest['barrel'];
-  /** Of a closed barrel what is stamped on it, mm²: its nest goes by the barrel. An open barrel's goes by the copper alone. */
+  /**
+   * Of a closed barrel what is stamped on it, mm²: its nest goes by the barrel. An open barrel's goes by the copper
+   * alone.
+   */
   readonly barrelRange?: Range | undefined;
 }
 
@@ -24,9 +27,10 @@ const apart = (a: Range, b: Range): number =>
 const LEAST_MM2 = 0.05;
 
 /**
- * The nest of a tool that closes on the conductor, or on the jacket. Of a closed barrel it is the one nearest to what is stamped on the
- * barrel, and nothing where that one does not take the copper; else of those that take the copper the one with the nearest upper limit, as
- * it closes tightest. Nothing where none takes it, or where nobody has listed them.
+ * The nest of a tool that closes on the conductor, or on the jacket. Of a closed barrel it is the one nearest to what
+ * is stamped on the barrel, and nothing where that one does not take the copper; else of those that take the copper the
+ * one with the nearest upper limit, as it closes tightest. Nothing where none takes it, or where nobody has listed
+ * them.
  */
 export const nestFor = (
   { nests = [] }: Pick<AnyTool, 'nests'>,
@@ -50,7 +54,10 @@ export const hasNest = (tool: Pick<AnyTool, 'nests'>, what: ToClose): boolean =>
 export const nestInWords = ({ name, dot, range, barrel }: Nest): string =>
   `nest ${name}${dot === undefined ? '' : ` (${dot} dot)`}, ${figure(range.minMm2)}–${figure(range.maxMm2)} mm²${barrel === undefined ? '' : `, ${barrel} barrel`}`;
 
-/** "Ratchet crimper, nest middle (blue dot), …": the tool alone where its nests are not listed; the maker's word where none is certain. */
+/**
+ * "Ratchet crimper, nest middle (blue dot), …": the tool alone where its nests are not listed; the maker's word where
+ * none is certain.
+ */
 export function toolAndNest(
   tool: Pick<AnyTool, 'name' | 'nests'>,
   what: ToClose,

@@ -1,7 +1,10 @@
 import type { PigtailLead, PigtailPart } from '../stock/index.ts';
 import { jacketOfClass, type WireColour, type WireSize, type WireSpec } from '../wire/index.ts';
 
-/** The wire of a pigtail that comes out of a cavity: as it is listed, or like all of its wires; none where others are listed. */
+/**
+ * The wire of a pigtail that comes out of a cavity: as it is listed, or like all of its wires; none where others are
+ * listed.
+ */
 export function leadAt(
   { leads, areaMm2, ratedC }: PigtailPart,
   cavity: string,
@@ -10,7 +13,10 @@ export function leadAt(
   return areaMm2 === undefined ? undefined : { cavity, areaMm2, ratedC };
 }
 
-/** What a pigtail's wire is made of: stranded, thin wall, with the jacket of its heat class; nothing of it is the harness's. */
+/**
+ * What a pigtail's wire is made of: stranded, thin wall, with the jacket of its heat class; nothing of it is the
+ * harness's.
+ */
 export const pigtailWire = (size: WireSize, colour: WireColour, ratedC: number | undefined): WireSpec => ({
   size,
   colour,

@@ -6,8 +6,8 @@ import type { Window } from './insert.ts';
 const TOUCH_MM = 1e-9;
 
 /**
- * The parts of a window in which a body's centre may lie without any of its length entering a keep-out; touching an edge is
- * allowed. In order from left to right, maybe single points, maybe none.
+ * The parts of a window in which a body's centre may lie without any of its length entering a keep-out; touching an
+ * edge is allowed. In order from left to right, maybe single points, maybe none.
  * @param bodyLengthMm overall length of the joint with its sleeve, 0 or more
  */
 export function legalCentres(
@@ -32,7 +32,10 @@ export function legalCentres(
   return free.filter((part) => Number.isFinite(part.fromMm) || Number.isFinite(part.toMm));
 }
 
-/** The part of a window in which a whole body lies within a stretch: a window with its start beyond its end where there is none. */
+/**
+ * The part of a window in which a whole body lies within a stretch: a window with its start beyond its end where there
+ * is none.
+ */
 export const centresWithin = (window: Window, bodyLengthMm: number, within: Stretch | undefined): Window =>
   within
     ? {

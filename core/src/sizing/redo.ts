@@ -2,8 +2,8 @@
 export const REDO_EXTRA_MM = 2;
 
 /**
- * Wire in mm that each side loses when a joint is cut out: its strip + 2 and, once a sleeve has shrunk over it, the sleeve's
- * overhang beyond the joint.
+ * Wire in mm that each side loses when a joint is cut out: its strip + 2 and, once a sleeve has shrunk over it, the
+ * sleeve's overhang beyond the joint.
  * @example a 15 mm barrel loses 9.0; a sealed butt 36 long after shrinking 7 + 10.5 + 2 = 19.5
  */
 export function redoLossPerSideMm(joint: {

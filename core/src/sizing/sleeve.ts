@@ -24,8 +24,8 @@ export interface SleeveNeed {
 }
 
 /**
- * Sleeves that will do, best first: smallest supplied bore ≥ slideFactor · pass, with a recovered bore ≤ gripShare · grip; of equal
- * supplied bores the larger recovered one, then more in stock.
+ * Sleeves that will do, best first: smallest supplied bore ≥ slideFactor · pass, with a recovered bore ≤ gripShare ·
+ * grip; of equal supplied bores the larger recovered one, then more in stock.
  * @example passing 4.9 and gripping 2.83 takes 6/2: 5.39 ≤ 6 and 2 ≤ 2.55
  */
 export const sleeveFits = (sleeves: readonly SleevePart[], need: SleeveNeed): readonly SleevePart[] =>
@@ -49,8 +49,8 @@ export const chooseSleeve = (sleeves: readonly SleevePart[], need: SleeveNeed): 
   sleeveFits(sleeves, need)[0];
 
 /**
- * Thickness in mm over a sleeve that has shrunk on something D thick: √(D² + 4·w·(recovered id + w)), w the recovered wall. A tube keeps its
- * cross-section: stretched over a thicker thing its wall is thinner.
+ * Thickness in mm over a sleeve that has shrunk on something D thick: √(D² + 4·w·(recovered id + w)), w the recovered
+ * wall. A tube keeps its cross-section: stretched over a thicker thing its wall is thinner.
  * @example over 4.9 with 6/2: √(24.01 + 4 · 1 · 3) = 6.0
  */
 export function overSleeveMm(

@@ -17,5 +17,7 @@ export function stripClosedBarrelMm(barrelLengthMm: number, folded: boolean): nu
   return folded ? 2 * once : once;
 }
 
-/** Middle of the crimp from the barrel's end, mm: a quarter of the barrel, never its rim. `crimpPointMm(15)` is 3.75. */
+/**
+ * Middle of the crimp from the barrel's end, mm: a quarter of the barrel, never its rim. `crimpPointMm(15)` is 3.75.
+ */
 export const crimpPointMm = (barrelLengthMm: number): number => barrelLengthMm / 4;

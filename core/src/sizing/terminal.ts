@@ -9,7 +9,10 @@ export const TERMINAL_EXTRA_MM = 2;
 export const takesJacket = (range: JacketRange, jacketMm: number): boolean =>
   jacketMm >= range.minMm * (1 - RANGE_TOLERANCE) - 1e-12 && jacketMm <= range.maxMm * (1 + RANGE_TOLERANCE) + 1e-12;
 
-/** The terminals of a family that hold the wire's copper and whose jacket crimp grips its jacket, best first: lowest upper limit, more in stock. */
+/**
+ * The terminals of a family that hold the wire's copper and whose jacket crimp grips its jacket, best first: lowest
+ * upper limit, more in stock.
+ */
 export const terminalFits = (
   parts: readonly TerminalPart[],
   family: TerminalPart['family'],

@@ -9,7 +9,10 @@ export { writeWorkbook, type NamedSheet } from './workbook.ts';
 /** Largest file that is read, bytes. */
 export const SHEET_FILE_MOST = 10_000_000;
 
-/** The sheets of a CSV, TSV or XLSX file; which of them it is shows in its first bytes, not in its name. @throws SheetRefused */
+/**
+ * The sheets of a CSV, TSV or XLSX file; which of them it is shows in its first bytes, not in its name. @throws
+ * SheetRefused
+ */
 export async function readSheetFile(bytes: Uint8Array, name: string): Promise<NamedSheet[]> {
   if (bytes.length === 0) throw new SheetRefused(`${name} is empty.`, 'Choose the file with the pinout.');
   if (bytes.length > SHEET_FILE_MOST)

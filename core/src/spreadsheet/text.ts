@@ -5,11 +5,17 @@ import { SheetRefused } from './refusal.ts';
 const FORMULA_LIKE = /^'*[=+\-@\t\r]/;
 const GUARDED = /^'+[=+\-@\t\r]/;
 
-/** A cell that begins with = + - @ is given an apostrophe, so that it stays text wherever the file is opened; reading takes it off. */
+/**
+ * A cell that begins with = + - @ is given an apostrophe, so that it stays text wherever the file is opened; reading
+ * takes it off.
+ */
 export const guard = (cell: string): string => (FORMULA_LIKE.test(cell) ? `'${cell}` : cell);
 export const unguard = (cell: string): string => (GUARDED.test(cell) ? cell.slice(1) : cell);
 
-/** Bytes of a text file as text: by its byte order mark, else UTF-8, else the Western single-byte set. @throws SheetRefused when it is no text */
+/**
+ * Bytes of a text file as text: by its byte order mark, else UTF-8, else the Western single-byte set. @throws
+ * SheetRefused when it is no text
+ */
 export function decodeText(bytes: Uint8Array): string {
   const [a, b] = bytes;
   const text =
@@ -32,7 +38,10 @@ function decodeByteText(bytes: Uint8Array): string {
   }
 }
 
-/** Which character parts the cells: the one of tab, semicolon, comma and bar that gives most lines the same number of cells, above one. */
+/**
+ * Which character parts the cells: the one of tab, semicolon, comma and bar that gives most lines the same number of
+ * cells, above one.
+ */
 function delimiterOf(text: string): string {
   const counts = ['\t', ';', ',', '|'].map((delimiter) => {
     const rows = Papa.parse<string[]>(text, { delimiter, preview: 60, skipEmptyLines: 'greedy' }).data.map(
@@ -55,8 +64,8 @@ function closingOf(text: string, open: number): number {
 }
 
 /**
- * A lone quotation mark as a whole cell means "as above" and opens no quoted cell: it is doubled, so that it is read as itself. A cell that
- * opens with its separator and closes on its own line is a quoted one all the same.
+ * A lone quotation mark as a whole cell means "as above" and opens no quoted cell: it is doubled, so that it is read as
+ * itself. A cell that opens with its separator and closes on its own line is a quoted one all the same.
  */
 function doubleDittos(text: string, delimiter: string): string {
   const ends = (sign: string | undefined): boolean =>
@@ -81,7 +90,10 @@ function doubleDittos(text: string, delimiter: string): string {
   return parts.join('') + text.slice(copied);
 }
 
-/** Rows of separated text: CSV, TSV, or what a spreadsheet puts on the clipboard. @throws SheetRefused naming the line of a quote that is never closed */
+/**
+ * Rows of separated text: CSV, TSV, or what a spreadsheet puts on the clipboard. @throws SheetRefused naming the line
+ * of a quote that is never closed
+ */
 export function readSeparated(text: string): string[][] {
   const plain = text.replace(/^\uFEFF/, '');
   const declared = /^sep=(.)\r?\n/i.exec(plain);

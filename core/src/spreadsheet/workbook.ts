@@ -7,7 +7,10 @@ export interface NamedSheet {
   readonly rows: string[][];
 }
 
-/** The text of a cell as it is shown: a formula's result, a date's day, the plain words of styled ones. A number keeps its full value. */
+/**
+ * The text of a cell as it is shown: a formula's result, a date's day, the plain words of styled ones. A number keeps
+ * its full value.
+ */
 function textOf(value: ExcelJS.CellValue): string {
   if (value === null || value === undefined) return '';
   if (typeof value !== 'object') return String(value);
@@ -18,11 +21,17 @@ function textOf(value: ExcelJS.CellValue): string {
   return 'error' in value ? value.error : '';
 }
 
-/** A cell merged downwards repeats what stands above; one merged to the right is empty, so that a title over a table is one cell. */
+/**
+ * A cell merged downwards repeats what stands above; one merged to the right is empty, so that a title over a table is
+ * one cell.
+ */
 const cellText = (cell: ExcelJS.Cell): string =>
   cell.isMerged && cell.master.fullAddress.col !== cell.fullAddress.col ? '' : textOf(cell.value);
 
-/** The sheets of an XLSX file that have anything in them, hidden ones left out. Cells merged downwards all hold what stands in the first. @throws SheetRefused when it is no XLSX file */
+/**
+ * The sheets of an XLSX file that have anything in them, hidden ones left out. Cells merged downwards all hold what
+ * stands in the first. @throws SheetRefused when it is no XLSX file
+ */
 export async function readWorkbook(bytes: Uint8Array): Promise<NamedSheet[]> {
   const book = new ExcelJS.Workbook();
   try {

@@ -37,8 +37,8 @@ const AGREES_SHARE = 0.05;
 const hasRange = (part: AnyPart): part is AnyPart & { readonly range: Range } => 'range' in part;
 
 /**
- * What to be warned of when a part's colour and its stamped range disagree; nothing when they agree or it has no colour. The range
- * counts in every choice, the colour in none.
+ * What to be warned of when a part's colour and its stamped range disagree; nothing when they agree or it has no
+ * colour. The range counts in every choice, the colour in none.
  */
 export function colourDisagreement(part: AnyPart): string | undefined {
   if (part.colour === undefined || !hasRange(part)) return undefined;

@@ -9,7 +9,10 @@ export interface JacketRange {
   readonly maxMm: number;
 }
 
-/** What a terminal's barrel has round it: nothing, a collar that insulates, or a tube with glue that shrinks over the jacket. */
+/**
+ * What a terminal's barrel has round it: nothing, a collar that insulates, or a tube with glue that shrinks over the
+ * jacket.
+ */
 export const TERMINAL_BODIES = ['bare', 'insulated', 'ownTube'] as const;
 export type TerminalBody = (typeof TERMINAL_BODIES)[number];
 
@@ -66,7 +69,10 @@ export interface LockPiecePart extends ConnectorPart {
   readonly lock: LockFamily;
 }
 
-/** A whole connector in a bag: a housing with its lock piece, a terminal for each cavity, and their seals where it is a sealed one. */
+/**
+ * A whole connector in a bag: a housing with its lock piece, a terminal for each cavity, and their seals where it is a
+ * sealed one.
+ */
 export interface ConnectorKitPart extends ConnectorPart {
   readonly kind: 'connectorKit';
   readonly lock: LockFamily;

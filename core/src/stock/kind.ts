@@ -12,7 +12,10 @@ export interface FieldChoice {
   readonly words: string;
 }
 
-/** A figure or word that a kind of part has: where it stands in the part, what it is called, in what unit, within which limits. */
+/**
+ * A figure or word that a kind of part has: where it stands in the part, what it is called, in what unit, within which
+ * limits.
+ */
 export interface PartField {
   /** Path in the part, with a dot where it is nested. */
   readonly path: string;
@@ -42,7 +45,10 @@ export const SHELF_GROUPS = {
 } as const;
 export type ShelfGroup = keyof typeof SHELF_GROUPS;
 
-/** All that is to be said of one kind of part: what it is called, where it is listed, what is stamped on it, what is usual. */
+/**
+ * All that is to be said of one kind of part: what it is called, where it is listed, what is stamped on it, what is
+ * usual.
+ */
 export interface PartKind<P extends AnyPart = AnyPart> {
   readonly kind: P['kind'];
   readonly words: string;

@@ -74,7 +74,10 @@ function removeRun(state: Surveyed, runId: string): Surveyed {
   };
 }
 
-/** Circuits whose way follows from their ends where they have none. @throws EditRefused when no run leads from one end to the other */
+/**
+ * Circuits whose way follows from their ends where they have none. @throws EditRefused when no run leads from one end
+ * to the other
+ */
 function setCircuits(state: Surveyed, circuits: readonly Circuit[]): Surveyed {
   const { harness, findings } = state;
   const routed = circuits.map((circuit): Circuit => {
@@ -99,7 +102,10 @@ function setCircuits(state: Surveyed, circuits: readonly Circuit[]): Surveyed {
   return { ...state, harness: { ...harness, circuits: routed } };
 }
 
-/** Findings at cavities lie wherever their circuit's end is now. @throws EditRefused when the circuit does not end there any more */
+/**
+ * Findings at cavities lie wherever their circuit's end is now. @throws EditRefused when the circuit does not end there
+ * any more
+ */
 function atTheirCavities(findings: readonly Finding[], { harness, findings: along }: Surveyed): Finding[] {
   const now = new Map(along.map((finding) => [finding.id, finding]));
   return findings.map((finding) => {

@@ -50,8 +50,8 @@ function clashes(stay: readonly Circuit[], reading: PinoutReading, nodes: Pinout
 }
 
 /**
- * What an import does to a harness that is there: new connectors brought to it, terminals and seals noted, circuits added or changed by
- * their number. With `replaceAll` circuits that the sheet does not name are removed.
+ * What an import does to a harness that is there: new connectors brought to it, terminals and seals noted, circuits
+ * added or changed by their number. With `replaceAll` circuits that the sheet does not name are removed.
  */
 export function importEdits(
   harness: PinoutHarness,

@@ -1,14 +1,16 @@
 import type { Circuit, HarnessNode, Run, Zone } from '../harness/index.ts';
 
-/** The connectors of a new harness, the one with most circuits first, and the runs between them without their lengths. */
+/**
+ * The connectors of a new harness, the one with most circuits first, and the runs between them without their lengths.
+ */
 export interface ProposedTree {
   readonly nodes: readonly HarnessNode[];
   readonly runs: readonly Omit<Run, 'lengthMm' | 'zone'>[];
 }
 
 /**
- * A tree for connectors of which only the circuits are known: two are joined by one run; with more, a trunk leads from the one with most
- * circuits to a branch, and a run from there to each other. Lengths are to be measured.
+ * A tree for connectors of which only the circuits are known: two are joined by one run; with more, a trunk leads from
+ * the one with most circuits to a branch, and a run from there to each other. Lengths are to be measured.
  */
 export function proposeTree(
   connectors: readonly HarnessNode[],

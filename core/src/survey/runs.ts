@@ -99,7 +99,10 @@ function leftBy(node: HarnessNode, atMm: number, features: readonly Feature[]): 
     : [{ kind, name: node.name, fromMm: atMm, toMm: atMm }];
 }
 
-/** Takes a node out between two runs, which become one. @throws EditRefused where more or fewer meet, a circuit ends, or the runs differ */
+/**
+ * Takes a node out between two runs, which become one. @throws EditRefused where more or fewer meet, a circuit ends, or
+ * the runs differ
+ */
 export function joinRuns(state: Surveyed, nodeId: string): Surveyed {
   const { harness } = state;
   const node = nodeOf(state, nodeId);
@@ -167,9 +170,10 @@ function facing(
 }
 
 /**
- * Slides a node along its line: the run before it grows by `byMm`, the first one behind it shrinks by as much, and everything found or
- * fixed along the line keeps its place. At an end only the run before it grows.
- * @throws EditRefused for the first node, past the line's ends, or when a finding would come to lie on a run that its circuit does not take
+ * Slides a node along its line: the run before it grows by `byMm`, the first one behind it shrinks by as much, and
+ * everything found or fixed along the line keeps its place. At an end only the run before it grows.
+ * @throws EditRefused for the first node, past the line's ends, or when a finding would come to lie on a run that its
+ * circuit does not take
  */
 export function moveNode(state: Surveyed, nodeId: string, byMm: number): Surveyed {
   const { harness } = state;

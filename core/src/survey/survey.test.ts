@@ -79,7 +79,10 @@ const split = (runId: string, atMm: number, kind: 'clip' | 'branch' | 'grommet' 
   newName: 'Run R9',
 });
 
-/** Where a finding is on the harness: mm from the first connector along its circuit's line, whatever the runs are called. */
+/**
+ * Where a finding is on the harness: mm from the first connector along its circuit's line, whatever the runs are
+ * called.
+ */
 function placeOf({ harness }: Surveyed, finding: Finding): readonly [number, number] {
   const on = harness.runs.find((one) => one.id === finding.runId)!;
   const before = (routeBetween(harness.runs, 'X31', on.fromNodeId) ?? []).reduce(

@@ -13,9 +13,10 @@ export interface RunChange {
 }
 
 /**
- * One change to a harness, as data: done again in order it gives the same harness, and everything found on it goes along.
- * `addRun` brings a run to a node that is new or there; `splitRun` sets a node `atMm` from the run's start, and the part behind it becomes
- * `newRunId`; `joinRuns` takes a node out between two runs; `moveNode` slides a node along its line by `byMm`, away from the first node.
+ * One change to a harness, as data: done again in order it gives the same harness, and everything found on it goes
+ * along. `addRun` brings a run to a node that is new or there; `splitRun` sets a node `atMm` from the run's start, and
+ * the part behind it becomes `newRunId`; `joinRuns` takes a node out between two runs; `moveNode` slides a node along
+ * its line by `byMm`, away from the first node.
  */
 export type HarnessEdit =
   | { readonly do: 'addRun'; readonly run: Run; readonly node?: HarnessNode | undefined }

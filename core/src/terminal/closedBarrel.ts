@@ -6,7 +6,10 @@ const capital = (words: string): string => `${words.charAt(0).toUpperCase()}${wo
 /** The name of a part of a family: "Ring M6". */
 export const named = (family: TerminalFamily): string => capital(terminalInWords(family));
 
-/** Strip with its brush, bore and thickness of an insulated barrel, by class, mm. Source: numbers, joints; thickness as of a butt. */
+/**
+ * Strip with its brush, bore and thickness of an insulated barrel, by class, mm. Source: numbers, joints; thickness as
+ * of a butt.
+ */
 const BY_CLASS = {
   small: { stripMm: 7, barrelIdMm: 1.7, outerMm: 4.2 },
   middle: { stripMm: 7, barrelIdMm: 2.3, outerMm: 5.2 },
@@ -14,7 +17,10 @@ const BY_CLASS = {
 } as const;
 const BARREL_MM = 10;
 
-/** A family's terminals with a closed barrel: three sizes with a collar that insulates, and three with a tube and glue of their own. */
+/**
+ * A family's terminals with a closed barrel: three sizes with a collar that insulates, and three with a tube and glue
+ * of their own.
+ */
 const closedBarrels = (family: TerminalFamily): readonly TerminalPart[] =>
   (['insulated', 'ownTube'] as const).flatMap((body) =>
     (['small', 'middle', 'large'] as const).map((size): TerminalPart => ({
@@ -41,7 +47,10 @@ const closedBarrelCrimp = (name: string, support: TerminalPart['support']): stri
 /** The mistake that people make with an insulated barrel. */
 const CLOSED_BARREL_MISTAKE = 'The wrong nest is the fault that looks good: look for its mark, and pull.';
 
-/** What every form on an insulated barrel has alike: how its barrel is chosen, crimped, sealed and tugged, and its usual parts. */
+/**
+ * What every form on an insulated barrel has alike: how its barrel is chosen, crimped, sealed and tugged, and its usual
+ * parts.
+ */
 export const onClosedBarrel = (form: Form['form']) =>
   ({
     form,

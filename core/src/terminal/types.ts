@@ -23,15 +23,24 @@ export interface Form {
   readonly serves: Readonly<Record<EndUse, Serves>>;
   /** What solid wire does in it: it goes in, it is doubled over in the barrel, or a word says why it stays out. */
   readonly solid: 'single' | 'folded' | { readonly refused: string };
-  /** A sleeve or a tube of its own can keep water out of its barrel; a word says why not. A housing's terminal has a wire seal instead. */
+  /**
+   * A sleeve or a tube of its own can keep water out of its barrel; a word says why not. A housing's terminal has a
+   * wire seal instead.
+   */
   readonly sealing: 'wireSeal' | 'sleeve' | { readonly refused: string };
   /** What stays open to the wet although its barrel is sealed. */
   readonly staysOpen?: string;
-  /** What has to be measured at the other half before one of its sizes is taken; nothing where the end itself says the size. */
+  /**
+   * What has to be measured at the other half before one of its sizes is taken; nothing where the end itself says the
+   * size.
+   */
   readonly mateFirst?: string;
   /** Solder in it in place of the crimp: nothing said against it, or why not. */
   readonly soldered: 'allowed' | { readonly refused: string };
-  /** Good and no more up to this, from the wire to the mating contact, mΩ; none where that is no contact to measure. Source: numbers, current. */
+  /**
+   * Good and no more up to this, from the wire to the mating contact, mΩ; none where that is no contact to measure.
+   * Source: numbers, current.
+   */
   contactMilliohm(family: TerminalFamily): number | undefined;
   /** How it is crimped, in a sentence about the part. */
   crimp(work: CrimpWork): string;

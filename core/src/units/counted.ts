@@ -1,5 +1,8 @@
 const NUMBERS = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine'];
 
-/** A number of things as it is spoken: "no steps", "one step", "two steps", "10 steps". @param number a whole number, not below 0 */
+/**
+ * A number of things as it is spoken: "no steps", "one step", "two steps", "10 steps". @param number a whole number,
+ * not below 0
+ */
 export const counted = (number: number, one: string): string =>
   `${NUMBERS[number] ?? String(number)} ${one}${number === 1 ? '' : 's'}`;

@@ -10,7 +10,10 @@ export function roundTo(value: number, digits: number): number {
 /** Rounds up to the next whole number, with 1e-9 of grace for floats. `ceilTo(37.0000000001)` is 37. */
 export const ceilTo = (value: number): number => Math.ceil(value - 1e-9);
 
-/** A figure as text with at most `digits` decimals and no trailing zeros: `figure(7, 1)` is "7", `figure(3.75, 2)` is "3.75". */
+/**
+ * A figure as text with at most `digits` decimals and no trailing zeros: `figure(7, 1)` is "7", `figure(3.75, 2)` is
+ * "3.75".
+ */
 export const figure = (value: number, digits = 2): string => String(roundTo(value, digits));
 
 /** A length as shown to people: whole millimetres without decimals, others with one (7.0 mm strips keep theirs). */

@@ -49,8 +49,8 @@ export const FULL_WORDS: ReadonlyMap<string, ColourName> = new Map<string, Colou
 type Forms = Readonly<Record<string, ColourName>>;
 
 /**
- * Short forms by system, upper case. IEC 60757 lists its codes; the others are the forms usual on drawings and wiring tables in their
- * countries, where makers differ in a few.
+ * Short forms by system, upper case. IEC 60757 lists its codes; the others are the forms usual on drawings and wiring
+ * tables in their countries, where makers differ in a few.
  */
 export const SHORT_FORMS: Record<Exclude<ColourSystem, 'words'>, Forms> = {
   iec: {

@@ -34,7 +34,10 @@ function partsOf(text: string): string[] {
     .filter((part) => part !== '');
 }
 
-/** Both colours of a form without a separator, such as RDBK or "red black": every way to cut it in two that a system reads. */
+/**
+ * Both colours of a form without a separator, such as RDBK or "red black": every way to cut it in two that a system
+ * reads.
+ */
 function cutInTwo(word: string, system: ColourSystem): WireColour[] {
   const cuts: WireColour[] = [];
   for (let at = 1; at < word.length; at += 1) {
@@ -76,8 +79,9 @@ function loosely(parts: readonly string[]): WireColour[] {
 }
 
 /**
- * Reads a colour as it is printed: "red with black stripe", RD/BK, RDBK, BLK-YEL, sw/ge, W/L. With a system, only that and full English
- * words count. Without one, a form that may mean several colours (a lone B, G or BL) is asked and never guessed.
+ * Reads a colour as it is printed: "red with black stripe", RD/BK, RDBK, BLK-YEL, sw/ge, W/L. With a system, only that
+ * and full English words count. Without one, a form that may mean several colours (a lone B, G or BL) is asked and
+ * never guessed.
  */
 export function readColour(text: string, system?: ColourSystem): ColourReading {
   const parts = partsOf(text);
@@ -116,7 +120,10 @@ export interface SystemEvidence {
   readonly unread: readonly string[];
 }
 
-/** The system that a whole import is read under, with what speaks for each; none when the evidence does not decide and it must be asked. */
+/**
+ * The system that a whole import is read under, with what speaks for each; none when the evidence does not decide and
+ * it must be asked.
+ */
 export interface SystemVerdict {
   readonly system?: ColourSystem | undefined;
   readonly because: string;
@@ -130,8 +137,9 @@ const quoted = (texts: readonly string[]): string =>
     .join(', ')}${texts.length > 4 ? ` and ${texts.length - 4} more` : ''}`;
 
 /**
- * Chooses one system for a whole list. A system is taken when it reads the most and either something in the list is read by it alone,
- * or all that could be taken agree on every text, so that nothing hangs on the choice. Otherwise none: it is asked.
+ * Chooses one system for a whole list. A system is taken when it reads the most and either something in the list is
+ * read by it alone, or all that could be taken agree on every text, so that nothing hangs on the choice. Otherwise
+ * none: it is asked.
  */
 export function judgeColourSystem(texts: readonly string[]): SystemVerdict {
   const different = [...new Set(texts.map((text) => tidy(text).toUpperCase()).filter((text) => text !== ''))];

@@ -43,14 +43,20 @@ export const JACKETS: Record<
   ptfe: { name: 'PTFE', ratedC: 200, conductivityWPerMK: 0.25 },
 };
 
-/** The jacket of a wire of which only the heat class is known, °C: the best that the class allows; thin-wall polyethylene where none is. */
+/**
+ * The jacket of a wire of which only the heat class is known, °C: the best that the class allows; thin-wall
+ * polyethylene where none is.
+ */
 export function jacketOfClass(ratedC: number | undefined): JacketMaterial {
   if (ratedC === undefined) return 'xlpe';
   const known = Object.keys(JACKETS) as JacketMaterial[];
   return known.findLast((material) => JACKETS[material].ratedC <= ratedC) ?? 'pvc';
 }
 
-/** Nominal jacket walls in mm by copper area in mm²; PVC primary wire is thicker the larger it is. Source: numbers, wire. */
+/**
+ * Nominal jacket walls in mm by copper area in mm²; PVC primary wire is thicker the larger it is. Source: numbers,
+ * wire.
+ */
 export const WALLS_MM: Record<JacketWall, (areaMm2: number) => number> = {
   extraThin: () => 0.25,
   thin: () => 0.4,

@@ -14,13 +14,16 @@ export const LEAST_JOINT_MM = 10;
 /** Usual limit of the drop over one joint or terminal, mV, at 12 V; as an alarm, at any system voltage. */
 export const JOINT_DROP_MV = 50;
 const HIGHEST_MILLIOHM = 5;
-/** Under these nothing is asked: what a good shop meter shows with certainty, mΩ. Source: numbers, resistance of a joint. */
+/**
+ * Under these nothing is asked: what a good shop meter shows with certainty, mΩ. Source: numbers, resistance of a
+ * joint.
+ */
 const LEAST_GOOD_MILLIOHM = 0.3;
 const LEAST_ALARM_MILLIOHM = 0.6;
 
 /**
- * Good up to the resistance of the same length of the (smaller) wire, not under 10 mm; alarm at twice that, above 5 mΩ, or above
- * 50 mV ÷ load, whichever is least. Good is never asked under 0.3 mΩ nor alarm under 0.6.
+ * Good up to the resistance of the same length of the (smaller) wire, not under 10 mm; alarm at twice that, above 5 mΩ,
+ * or above 50 mV ÷ load, whichever is least. Good is never asked under 0.3 mΩ nor alarm under 0.6.
  * @param wire the smaller of two sizes
  */
 export function resistanceLimits(wire: WireSpec, jointLengthMm: number, loadA?: number): ResistanceLimits {
@@ -40,8 +43,8 @@ export function resistanceLimits(wire: WireSpec, jointLengthMm: number, loadA?: 
 }
 
 /**
- * From the wire to the mating contact: good up to what its family's contact reads, alarm at twice that and above, or above 50 mV ÷ load,
- * whichever is least; good is never above the alarm. Source: numbers, current.
+ * From the wire to the mating contact: good up to what its family's contact reads, alarm at twice that and above, or
+ * above 50 mV ÷ load, whichever is least; good is never above the alarm. Source: numbers, current.
  * @param goodMilliohm what a good contact of the family reads, mΩ
  */
 export function contactLimits(goodMilliohm: number, loadA?: number): ResistanceLimits {

@@ -16,7 +16,8 @@ export const LAY_STRANDED = 1.02;
  * @param temperatureC of the conductor; 20 by default
  * @param share of the copper that is left, 0 < share <= 1 (strands lost)
  * @throws RangeError on a negative length or a share out of range
- * @example resistanceMilliohm({ size: { basis: 'metric', areaMm2: 0.5 }, conductor: { kind: 'stranded' } }, 1200) // => 42.2
+ * @example resistanceMilliohm({ size: { basis: 'metric', areaMm2: 0.5 }, conductor: { kind: 'stranded' } }, 1200) // =>
+ * 42.2
  */
 export function resistanceMilliohm(
   wire: { readonly size: WireSize; readonly conductor: Conductor },

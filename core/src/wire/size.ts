@@ -106,7 +106,9 @@ export function isSmaller(next: WireSize, old: WireSize): boolean {
   return areaMm2(next) < NEVER_SMALLER_SHARE * areaMm2(old) - 1e-12;
 }
 
-/** The smallest size that may stand in for `old`, in the series of the `refused` wire; none if the series ends below it. */
+/**
+ * The smallest size that may stand in for `old`, in the series of the `refused` wire; none if the series ends below it.
+ */
 export function nextSizeThatWouldDo(refused: WireSize, old: WireSize): WireSize | undefined {
   const series: WireSize[] =
     refused.basis === 'metric'
@@ -139,7 +141,9 @@ export function sizeDisagreement(size: WireSize): string | undefined {
   return `${sizeInWords(size)} and the area ${figure(size.areaMm2, 3)} mm² disagree. ${remedy}`;
 }
 
-/** Sizes of `next`'s own series by which it is larger than `old`: 0 when it is not. `stepsUp(4, 2.5)` is 2 (3, then 4). */
+/**
+ * Sizes of `next`'s own series by which it is larger than `old`: 0 when it is not. `stepsUp(4, 2.5)` is 2 (3, then 4).
+ */
 export function stepsUp(next: WireSize, old: WireSize): number {
   const [from, to] = [areaMm2(old), areaMm2(next)];
   const series =

@@ -25,7 +25,9 @@ import type { WireFacts } from '../../wire/index.ts';
 import { sealFor, wantsSeal } from './seal.ts';
 import type { Attach, EndCase, EndSite } from './types.ts';
 
-/** The families that an end may have: the one noted there, else those of its use, by stud and tab where they are known. */
+/**
+ * The families that an end may have: the one noted there, else those of its use, by stud and tab where they are known.
+ */
 export function familiesFor(fitting: CavityFitting | undefined): readonly TerminalFamily[] {
   if (fitting?.terminal !== undefined) return [fitting.terminal];
   const { use, stud, tabMm } = fitting ?? {};
@@ -53,7 +55,10 @@ export function unknownOf(fitting: CavityFitting | undefined): 'use' | 'stud' | 
   return fitting?.use === undefined ? 'use' : ALSO_ASKED[fitting.use](fitting);
 }
 
-/** How copper goes into a terminal's barrel: doubled over where it is solid or too thin for every part, if the bore takes two side by side. */
+/**
+ * How copper goes into a terminal's barrel: doubled over where it is solid or too thin for every part, if the bore
+ * takes two side by side.
+ */
 function fitOf(
   part: TerminalPart,
   wire: WireFacts,

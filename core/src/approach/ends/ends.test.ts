@@ -108,7 +108,8 @@ describe('tape over barrel and jacket, where vapour forbids heat', () => {
   ) =>
     firstAt(endAt({ terminal }, { zone: VAPOUR, catalogue: terminals((part) => ({ ...part, ...more })), ...site }))
       .seal;
-  // π · (D + 0.5) · (barrel + 12) over half of 25 mm: a barrel of 10 and 5.2 thick, of 18 and 12, not known on a jacket of 2.38.
+  // π · (D + 0.5) · (barrel + 12) over half of 25 mm: a barrel of 10 and 5.2 thick, of 18 and 12, not known on a jacket
+  // of 2.38.
   test.each<[string, ReturnType<typeof taped>, number]>([
     ['a ring', taped({}), 32],
     ['a lug of 35 mm²', taped({}, { wire: facts(35) }, 'lugM8'), 95],

@@ -97,7 +97,9 @@ export const END_PREFERENCES: readonly EndPreference[] = [
   },
 ];
 
-/** Which of two allowed goes first: below 0 the first one. Of equals in all the id decides, never the line on the shelf. */
+/**
+ * Which of two allowed goes first: below 0 the first one. Of equals in all the id decides, never the line on the shelf.
+ */
 export function compareEnds(a: EndCase, b: EndCase): number {
   for (const { penalty } of END_PREFERENCES) {
     const difference = penalty(a) - penalty(b);

@@ -103,9 +103,9 @@ function whyOf(one: EndCase, rival: EndCase, isBest: boolean): string | undefine
 }
 
 /**
- * Every terminal that an end may have, the refused ones too: of the family noted there, or of those that its use asks for; each crimped and
- * soldered, bare, insulated and with a tube of its own. Allowed first by the order of preference, then what has to be ordered, then what a
- * rule refuses. None while neither family nor use is known.
+ * Every terminal that an end may have, the refused ones too: of the family noted there, or of those that its use asks
+ * for; each crimped and soldered, bare, insulated and with a tube of its own. Allowed first by the order of preference,
+ * then what has to be ordered, then what a rule refuses. None while neither family nor use is known.
  */
 export function rankEnds(site: EndSite): readonly RankedEnd[] {
   const families = familiesFor(site.fitting);

@@ -6,7 +6,9 @@ import { bodyOf, type Form } from '../../terminal/index.ts';
 import { ceilTo } from '../../units/index.ts';
 import type { EndSeal, EndSite } from './types.ts';
 
-/** Barrel assumed where a part does not say its own: as long as a usual one, and a little thicker than the jacket; mm. */
+/**
+ * Barrel assumed where a part does not say its own: as long as a usual one, and a little thicker than the jacket; mm.
+ */
 const USUAL_BARREL_MM = 10;
 const THICKER_BY_MM = 1.5;
 
@@ -25,7 +27,10 @@ export const wantsSeal = ({ fitting, isConnector, zone }: EndSite, form: Form): 
   return fitting?.seal === undefined ? zone.moisture !== 'dry' : fitting.seal !== 'none';
 };
 
-/** A sleeve over barrel and jacket, slid on before the crimp: it passes the barrel, grips the jacket, and laps it by the usual overlap. */
+/**
+ * A sleeve over barrel and jacket, slid on before the crimp: it passes the barrel, grips the jacket, and laps it by the
+ * usual overlap.
+ */
 function sleeveOver({ wire, practice, catalogue, placeC }: EndSite, part: TerminalPart): FoundSeal | undefined {
   const { slideFactor, gripShare, overlapMm } = practice.figures;
   const passMm = Math.max(wire.jacketMm, part.barrelOuterMm ?? wire.jacketMm + THICKER_BY_MM);
@@ -75,8 +80,9 @@ function wrapOver({ wire, practice, catalogue, placeC }: EndSite, part: Terminal
 }
 
 /**
- * What seals a terminal where it has to be sealed: in a housing the wire seal that takes the jacket; elsewhere its own tube, else an adhesive
- * sleeve over barrel and jacket; tape only where vapour forbids heat. Nothing where nothing does.
+ * What seals a terminal where it has to be sealed: in a housing the wire seal that takes the jacket; elsewhere its own
+ * tube, else an adhesive sleeve over barrel and jacket; tape only where vapour forbids heat. Nothing where nothing
+ * does.
  */
 export function sealFor(site: EndSite, form: Form, part: TerminalPart): FoundSeal | undefined {
   if (form.sealing === 'wireSeal') {

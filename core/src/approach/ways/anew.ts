@@ -118,7 +118,10 @@ function withNewTerminals(way: RankedWay, terminal: RankedWay, kit: ConnectorKit
   };
 }
 
-/** A new lead soldered to the pin that was there, out of its plastic: where no terminal is to be had for a plug that is good. */
+/**
+ * A new lead soldered to the pin that was there, out of its plastic: where no terminal is to be had for a plug that is
+ * good.
+ */
 export function solderedLead(at: At): Candidate {
   const pin = solderToPin(at);
   const { decided } = relead(at);

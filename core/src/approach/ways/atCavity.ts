@@ -56,8 +56,8 @@ function warningsAt({ node, input, finding }: At, chosen: RankedWay, cause: stri
 }
 
 /**
- * What to do about damage at a cavity: the first way that is possible, with every way judged. Where none is possible now, the first that
- * only lacks something on the shelf is planned and what to order is named.
+ * What to do about damage at a cavity: the first way that is possible, with every way judged. Where none is possible
+ * now, the first that only lacks something on the shelf is planned and what to order is named.
  */
 export function decideAtCavity(
   input: DecideInput,

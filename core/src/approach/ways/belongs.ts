@@ -34,7 +34,10 @@ export const wiresAt = (input: DecideInput, node: HarnessNode): readonly OldWire
 export const hasWays = (part: ConnectorPart, node: HarnessNode, wires: number): boolean =>
   node.ways === undefined ? part.ways >= wires : part.ways === node.ways;
 
-/** Whether a part is known to be of a connector's family: nothing where either family is not noted. The same part number settles it. */
+/**
+ * Whether a part is known to be of a connector's family: nothing where either family is not noted. The same part number
+ * settles it.
+ */
 export function isOfFamily(part: ConnectorPart, { identity }: HarnessNode): boolean | undefined {
   if (namesAgree(part.partNumber, identity?.partNumber) === true) return true;
   return namesAgree(part.family, identity?.family);
@@ -58,7 +61,9 @@ export function otherConnector(part: ConnectorPart, node: HarnessNode): Bar | un
   return undefined;
 }
 
-/** What is asked while nobody knows whether a part is of a connector's family: of the connector first, else of the part. */
+/**
+ * What is asked while nobody knows whether a part is of a connector's family: of the connector first, else of the part.
+ */
 export function familyAsks(part: ConnectorPart, node: HarnessNode): readonly Ask[] {
   if (isOfFamily(part, node) !== undefined) return [];
   if (node.identity?.family === undefined)

@@ -25,7 +25,10 @@ const NONE: CableWork = { lacks: [], asks: [], warnings: [] };
 const cutOf = (backMm: number, overlapMm: number, shrink: number): number =>
   ceilTo((2 * overlapMm + backMm) / (1 - shrink));
 
-/** The same end with its jacket further back: a core that is spliced is laid bare past its splice, and the sleeve closes all of it. */
+/**
+ * The same end with its jacket further back: a core that is spliced is laid bare past its splice, and the sleeve closes
+ * all of it.
+ */
 export function withJacketBack(cable: CableEnd, backMm: number): CableEnd {
   const most = Math.max(cable.backMm, ceilTo(backMm));
   const { sleeve } = cable;
@@ -36,7 +39,10 @@ export function withJacketBack(cable: CableEnd, backMm: number): CableEnd {
   };
 }
 
-/** The sleeve over the end of an unused core, and what of it is not there: half of it grips, half stands over and is pinched shut. */
+/**
+ * The sleeve over the end of an unused core, and what of it is not there: half of it grips, half stands over and is
+ * pinched shut.
+ */
 function spareEnds(at: At): { readonly spare?: CableEnd['spare']; readonly lacks: readonly Lack[] } {
   const { input, electrical } = at;
   const { slideFactor, gripShare, overlapMm } = input.practice.figures;
@@ -85,8 +91,9 @@ function measures({ node, input }: At): readonly Ask[] {
 }
 
 /**
- * The end of a cable whose connector is torn off: jacket back, spare cores ended, and a glued sleeve over jacket and back cap, slid on
- * first. Its length: the overlap on the jacket, what is laid open, the overlap on the cap. Source: choosing; numbers, sleeves.
+ * The end of a cable whose connector is torn off: jacket back, spare cores ended, and a glued sleeve over jacket and
+ * back cap, slid on first. Its length: the overlap on the jacket, what is laid open, the overlap on the cap. Source:
+ * choosing; numbers, sleeves.
  */
 export function cableEndOf(at: At): CableWork {
   const { finding, input, electrical, node } = at;

@@ -13,7 +13,10 @@ interface Judged {
   readonly isLoad: boolean;
 }
 
-/** Of some circuits the one whose load, else whose fuse, is nearest to what its wire may carry alone; none where neither is noted. */
+/**
+ * Of some circuits the one whose load, else whose fuse, is nearest to what its wire may carry alone; none where neither
+ * is noted.
+ */
 function hottestOf(circuits: readonly Circuit[], { runFacts }: DecideInput): Judged | undefined {
   const judged = circuits.flatMap((circuit): Judged[] => {
     const amps = circuit.loadA ?? circuit.fuseA;
@@ -40,8 +43,8 @@ function causeWords(hot: Judged | undefined, isKnown: boolean): string {
 }
 
 /**
- * The cause of heat at a connector, named on the circuit that it lies on: a burnt terminal on its own; a melted housing on the circuit whose
- * current is nearest to what its wire may carry. Nothing on the other findings of that connector.
+ * The cause of heat at a connector, named on the circuit that it lies on: a burnt terminal on its own; a melted housing
+ * on the circuit whose current is nearest to what its wire may carry. Nothing on the other findings of that connector.
  */
 export function causeAt({
   finding,

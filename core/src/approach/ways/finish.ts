@@ -13,7 +13,10 @@ export interface Candidate {
 /** A decision before anything is chosen. */
 export type Undecided = Omit<Decision, 'approach' | 'because' | 'ways'>;
 
-/** What else belongs to the decision: the sentences that lead to it, warnings, a cause that has to be found, and whether a person asked for this way. */
+/**
+ * What else belongs to the decision: the sentences that lead to it, warnings, a cause that has to be found, and whether
+ * a person asked for this way.
+ */
 export interface Around {
   readonly ways: readonly RankedWay[];
   readonly because: readonly string[];
@@ -50,8 +53,8 @@ function asksOf(
 }
 
 /**
- * A chosen way made into a decision. Its splice is the one that a person chose, or that begun work is made by, as long as that may be used;
- * new wire counts for the fuse, and what was refused of it is said.
+ * A chosen way made into a decision. Its splice is the one that a person chose, or that begun work is made by, as long
+ * as that may be used; new wire counts for the fuse, and what was refused of it is said.
  */
 export function finish(input: DecideInput, base: Undecided, { way, decided }: Candidate, around: Around): Decision {
   const { choice, held } = input;

@@ -36,7 +36,10 @@ function lockOf(input: DecideInput, node: HarnessNode): HarnessNode['lock'] {
 const barOf = (part: Into, node: HarnessNode, wires: readonly OldWire[]): Bar | undefined =>
   otherConnector(part, node) ?? (part.kind === 'connectorKit' ? kitBar(part, node, wires) : undefined);
 
-/** Housings and kits with the connector's cavities and lock, best first: known to be of its family, then what is wanted of the two, then the most in stock. */
+/**
+ * Housings and kits with the connector's cavities and lock, best first: known to be of its family, then what is wanted
+ * of the two, then the most in stock.
+ */
 function housingsFor(
   parts: readonly Part[],
   node: HarnessNode,
@@ -52,7 +55,8 @@ function housingsFor(
 }
 
 /**
- * A new housing judged: how the old one holds its terminals must be known, and a housing of its family, keying and cavities be there.
+ * A new housing judged: how the old one holds its terminals must be known, and a housing of its family, keying and
+ * cavities be there.
  * @param withTerminals every wire gets a new terminal as well: a kit has them all
  */
 export function rehouseWay(input: DecideInput, node: HarnessNode, withTerminals: boolean): RehouseWay {
@@ -105,7 +109,10 @@ export function rehouseWay(input: DecideInput, node: HarnessNode, withTerminals:
   };
 }
 
-/** A lost seal, plug or lock piece put back, judged by what is on the shelf; `wanted` picks the piece, none when the old one serves. */
+/**
+ * A lost seal, plug or lock piece put back, judged by what is on the shelf; `wanted` picks the piece, none when the old
+ * one serves.
+ */
 export function refitWay<T extends Part>(
   input: DecideInput,
   name: string,

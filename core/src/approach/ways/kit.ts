@@ -9,7 +9,10 @@ import { isOfFamily, type Bar, type OldWire } from './belongs.ts';
 const terminalId = ({ id }: ConnectorKitPart): string => `${id}/terminal`;
 const sealId = ({ id }: ConnectorKitPart): string => `${id}/seal`;
 
-/** Whether a kit is known to be for a connector: of its family, or with the terminals that are noted in all its cavities. */
+/**
+ * Whether a kit is known to be for a connector: of its family, or with the terminals that are noted in all its
+ * cavities.
+ */
 export const isKitFor = (kit: ConnectorKitPart, node: HarnessNode, wires: readonly OldWire[]): boolean =>
   isOfFamily(kit, node) === true ||
   (wires.length > 0 && wires.every(({ cavity }) => node.fittings?.[cavity]?.terminal === kit.terminal));
@@ -40,7 +43,10 @@ export function kitBar(kit: ConnectorKitPart, node: HarnessNode, wires: readonly
   return undefined;
 }
 
-/** A shelf on which the terminals and seals are those of a kit: what is fitted out of a kit is judged as everything else. */
+/**
+ * A shelf on which the terminals and seals are those of a kit: what is fitted out of a kit is judged as everything
+ * else.
+ */
 export function shelfOfKit(kit: ConnectorKitPart, catalogue: Catalogue): Catalogue {
   const common = { quantity: 1, ratedC: kit.ratedC, figuresFrom: kit.figuresFrom };
   const terminal: TerminalPart = {

@@ -88,7 +88,10 @@ export const SPLICE_MINUTES = 5;
 
 export const NO_ROOM = 'No splice finds a legal place on this run beyond the connector.';
 
-/** What bars a lead's splice, and what would have to be ordered for splice and terminal; nothing where ordering does not help. */
+/**
+ * What bars a lead's splice, and what would have to be ordered for splice and terminal; nothing where ordering does not
+ * help.
+ */
 function standing({ method, ranked }: Lead, fit: TerminalFit) {
   const near = method ? undefined : nearestByOrder(ranked);
   const forSplice = method ? (method.status === 'shelf' ? method.lacks : []) : (near?.order ?? []);
@@ -170,7 +173,9 @@ export const leadDecided = ({
   lead: { atStart, mostMm, terminalTakesMm },
 });
 
-/** A new lead with its own terminal from a cavity at one end of the run; a lead that was too short gets what it lacked. */
+/**
+ * A new lead with its own terminal from a cavity at one end of the run; a lead that was too short gets what it lacked.
+ */
 export function releadFrom(input: DecideInput, electrical: Electrical, lost: Stretch, end: Cavity): Candidate {
   const { finding, circuit, nodes, practice } = input;
   const node = nodes.get(end.nodeId);

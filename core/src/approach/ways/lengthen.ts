@@ -11,13 +11,18 @@ import { SPLICE_MINUTES } from './lead.ts';
 const STEP_MM = 1;
 const DUST_MM = 1e-6;
 
-/** Where one wire of a lead is cut, on the run as it was, and how far its faces lie apart on the run as it will be; mm. */
+/**
+ * Where one wire of a lead is cut, on the run as it was, and how far its faces lie apart on the run as it will be; mm.
+ */
 interface Cut {
   readonly atMm: number;
   readonly facesMm: number;
 }
 
-/** Faces apart so that both bodies lie with the layout's own distance, mm: 77 for two bodies of 36 on butts with 40 between. */
+/**
+ * Faces apart so that both bodies lie with the layout's own distance, mm: 77 for two bodies of 36 on butts with 40
+ * between.
+ */
 function facesForBodiesMm({ joints }: RankedMethod, betweenBodiesMm: number): number {
   const [left, right = left] = joints;
   if (!left || !right) return 0;
@@ -26,8 +31,9 @@ function facesForBodiesMm({ joints }: RankedMethod, betweenBodiesMm: number): nu
 }
 
 /**
- * Where the wires of one lead are cut, one after the other: as near to the connector as there is room to work, each at the next place
- * where neither of its two bodies comes nearer to another's than the layout's own distance, nor into a keep-out. None when the run is too short for all of them.
+ * Where the wires of one lead are cut, one after the other: as near to the connector as there is room to work, each at
+ * the next place where neither of its two bodies comes nearer to another's than the layout's own distance, nor into a
+ * keep-out. None when the run is too short for all of them.
  */
 function cutsOf(
   input: DecideInput,
@@ -98,9 +104,9 @@ export interface Lengthened {
 const wholeOf = (run: Run): number => run.lengthMm / 2;
 
 /**
- * A lead made longer by an insert between two splices: the wire is cut once and nothing is thrown away; only where the length that is
- * missing leaves no room for its two bodies is as much old wire cut out as they need. A redo has taken what lay between them.
- * Source: numbers, lengthening: faces X apart on the run as it will be.
+ * A lead made longer by an insert between two splices: the wire is cut once and nothing is thrown away; only where the
+ * length that is missing leaves no room for its two bodies is as much old wire cut out as they need. A redo has taken
+ * what lay between them. Source: numbers, lengthening: faces X apart on the run as it will be.
  */
 export function extendWay(
   input: DecideInput,

@@ -43,7 +43,10 @@ const NONE_SO = {
   insert: 'No method makes both its splices here.',
 } as const;
 
-/** Wire that an insert takes before it is laid out, about: from body to body with their distance, and no less than what is lost; mm. */
+/**
+ * Wire that an insert takes before it is laid out, about: from body to body with their distance, and no less than what
+ * is lost; mm.
+ */
 const insertAboutMm = (lostMm: number, best: RankedMethod | undefined, practice: Practice): number =>
   Math.round(
     Math.max(

@@ -19,7 +19,10 @@ function freeHere({ node, input }: At): readonly string[] {
     .filter((cavity) => !taken.has(cavity));
 }
 
-/** Both wires of a damaged cavity moved into one that is free on both halves of the connector; nobody but a person sees the mate. */
+/**
+ * Both wires of a damaged cavity moved into one that is free on both halves of the connector; nobody but a person sees
+ * the mate.
+ */
 export function otherCavity(at: At): Candidate | undefined {
   const { finding, node } = at;
   if (node?.kind !== 'connector') return undefined;

@@ -38,7 +38,9 @@ interface Of extends InputOf {
   readonly mapped?: object;
   readonly placeC?: number;
 }
-/** Circuit 1 of 4 mm², more than any usual pigtail has, in cavity 1 of X2, of family KD with two ways; others beside it. */
+/**
+ * Circuit 1 of 4 mm², more than any usual pigtail has, in cavity 1 of X2, of family KD with two ways; others beside it.
+ */
 function of({ tails = [tail('a')], node = {}, others = [], mapped, placeC, ...options }: Of = {}): PigtailWay {
   const base = inputOf({ zone: WET_SHAKING, circuits: [{ wire: wire(4) }], catalogue: shelf(...tails), ...options });
   const X2: HarnessNode = { id: 'X2', kind: 'connector', name: 'X2', ways: 2, identity: { family: 'KD' }, ...node };

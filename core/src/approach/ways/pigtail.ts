@@ -92,7 +92,10 @@ const bySize = byPreference(({ part, usedMm2 }: Judged & { readonly id: string; 
   lengthMm: 0,
 }));
 
-/** The pigtails with the connector's cavities, best first: known to be of its family, no lower heat class, the least copper. */
+/**
+ * The pigtails with the connector's cavities, best first: known to be of its family, no lower heat class, the least
+ * copper.
+ */
 function judged(parts: readonly PigtailPart[], node: HarnessNode, wires: readonly OldWire[]): readonly Judged[] {
   const doubt = ({ part }: Judged): number => (isOfFamily(part, node) === true ? 0 : 1);
   return parts
@@ -101,7 +104,9 @@ function judged(parts: readonly PigtailPart[], node: HarnessNode, wires: readonl
     .sort((a, b) => doubt(a) - doubt(b) || a.warnings.length - b.warnings.length || bySize(a, b));
 }
 
-/** The wire that a mapping card says comes out of the pigtail for this circuit: that pigtail lies on the bench already. */
+/**
+ * The wire that a mapping card says comes out of the pigtail for this circuit: that pigtail lies on the bench already.
+ */
 function mappedWire({ mappings, circuit }: DecideInput, node: HarnessNode) {
   const card = mappings.find(({ nodeId }) => nodeId === node.id);
   const join = card?.joins.find(({ circuitId }) => circuitId === circuit.id);
@@ -160,7 +165,10 @@ function wanted(node: HarnessNode, wires: readonly OldWire[]): Lack {
   };
 }
 
-/** A pigtail judged: it fits by family, keying and cavities, and wire by wire by copper and heat; one splice for every wire. */
+/**
+ * A pigtail judged: it fits by family, keying and cavities, and wire by wire by copper and heat; one splice for every
+ * wire.
+ */
 export function pigtailFor(
   input: DecideInput,
   electrical: Electrical,
@@ -243,7 +251,9 @@ const ofFamily = (part: PigtailPart | undefined, node: HarnessNode): string =>
     ? ` of its family, ${node.identity.family}`
     : '';
 
-/** What the pigtail's wire for this circuit is made of; nothing but a colour that nobody listed is the harness wire's. */
+/**
+ * What the pigtail's wire for this circuit is made of; nothing but a colour that nobody listed is the harness wire's.
+ */
 function leadWire(
   { circuit }: DecideInput,
   part: PigtailPart | undefined,

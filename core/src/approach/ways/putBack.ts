@@ -12,7 +12,10 @@ import type { Candidate } from './finish.ts';
 import { refitWay } from './housing.ts';
 import { ACT_MINUTES } from './work.ts';
 
-/** The lock piece for a connector: of its lock, cavities, family and keying; known to be of its family first, then the most in stock. */
+/**
+ * The lock piece for a connector: of its lock, cavities, family and keying; known to be of its family first, then the
+ * most in stock.
+ */
 function lockPieceFor(parts: readonly LockPiecePart[], node: HarnessNode): LockPiecePart | undefined {
   const own = parts.filter(
     (one) =>

@@ -115,8 +115,8 @@ function stackAsks(
 }
 
 /**
- * The terminal that fits a wire at an end: the first of the ranking that no rule refuses. Where none does it is said why, and what of it is
- * missing is named.
+ * The terminal that fits a wire at an end: the first of the ranking that no rule refuses. Where none does it is said
+ * why, and what of it is missing is named.
  */
 export function terminalFor(
   input: DecideInput,

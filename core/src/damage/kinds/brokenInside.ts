@@ -1,7 +1,9 @@
 import { figure } from '../../units/index.ts';
 import { runKind } from '../kind.ts';
 
-/** A break inside whole insulation: its place is a stretch between two good readings, all of it lost. Source: choosing. */
+/**
+ * A break inside whole insulation: its place is a stretch between two good readings, all of it lost. Source: choosing.
+ */
 export const brokenInside = runKind({
   kind: 'brokenInside',
   words: 'broken inside a whole jacket',

@@ -1,6 +1,9 @@
 import { cavityKind } from '../kind.ts';
 
-/** A cavity that holds no terminal any more: a new housing, or another cavity that is free on both halves. Source: choosing. */
+/**
+ * A cavity that holds no terminal any more: a new housing, or another cavity that is free on both halves. Source:
+ * choosing.
+ */
 export const cavityDamaged = cavityKind({
   kind: 'cavityDamaged',
   words: 'cavity damaged, it holds no terminal',

@@ -19,7 +19,10 @@ import { terminalMiscrimped } from './terminalMiscrimped.ts';
 import { tooShort } from './tooShort.ts';
 import { tornOff } from './tornOff.ts';
 
-/** Every kind of damage along a wire, in the order in which they are offered: a new one is a file of its own, named here. */
+/**
+ * Every kind of damage along a wire, in the order in which they are offered: a new one is a file of its own, named
+ * here.
+ */
 export const RUN_KINDS = [
   jacketRubbed,
   strandsLost,

@@ -66,7 +66,10 @@ export interface StepDownFit {
   readonly smallSide: 'left' | 'right';
 }
 
-/** The step-downs whose small end holds the one side and whose large end the other, best first: the lowest upper limit of the large end, then of the small one. */
+/**
+ * The step-downs whose small end holds the one side and whose large end the other, best first: the lowest upper limit
+ * of the large end, then of the small one.
+ */
 export function stepDownFits(parts: readonly StepDownPart[], joint: JointWires): readonly StepDownFit[] {
   const left = sumAreaMm2(joint.left);
   const right = sumAreaMm2(joint.right);

@@ -51,7 +51,10 @@ const BUTT = [
 ];
 const eachEnd = (part: Barrel): string => `${rangeInWords(part.range)} an end`;
 
-/** Bore, barrel, length over all and thickness crimped of the usual sizes, mm; the barrel alone is its own length over all, and thinner. */
+/**
+ * Bore, barrel, length over all and thickness crimped of the usual sizes, mm; the barrel alone is its own length over
+ * all, and thinner.
+ */
 const SIZES: readonly (readonly [BarrelClass, number, number, number, number, number | undefined])[] = [
   ['extra small', 1.0, 13, 30, 3.2, undefined],
   ['small', 1.7, 15, 36, 4.2, 3.0],

@@ -9,8 +9,8 @@ import { stepDownFits } from './fit.ts';
 import { STEP_DOWN } from './parts.ts';
 
 /**
- * A sealed butt with a bore for each of two sizes. Of an insert's two joints the one between equal sizes takes an ordinary sealed
- * butt: a step-down would not hold it.
+ * A sealed butt with a bore for each of two sizes. Of an insert's two joints the one between equal sizes takes an
+ * ordinary sealed butt: a step-down would not hold it.
  */
 export const stepDown = method({
   id: 'stepDown',

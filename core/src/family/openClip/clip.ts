@@ -29,7 +29,10 @@ function sidesInWords({ left, right }: JointWires): string | undefined {
   return `${heavy.length} + ${light.length} wires, ${figure(sumAreaMm2(heavy), 3)} against ${figure(sumAreaMm2(light), 3)} mm²`;
 }
 
-/** An open-barrel clip in which conductors lie side by side; its range is for all copper together, and its sides are balanced. */
+/**
+ * An open-barrel clip in which conductors lie side by side; its range is for all copper together, and its sides are
+ * balanced.
+ */
 const clip = <Id extends string>(
   id: Id,
   of: ClipSort,

@@ -30,7 +30,9 @@ export const WRAP_LAYERS = 2;
 
 const jacketsMm = (wires: readonly WireFacts[]): number => bundleDiameterMm(wires.map((wire) => wire.jacketMm));
 
-/** Sleeves in their order without those that an earlier one betters: no place wants one that stands less and is thicker. */
+/**
+ * Sleeves in their order without those that an earlier one betters: no place wants one that stands less and is thicker.
+ */
 function undominated(sleeves: readonly SleevePart[], overMm: number): readonly SleevePart[] {
   const kept: { readonly sleeve: SleevePart; readonly thickMm: number }[] = [];
   for (const sleeve of sleeves) {
@@ -52,9 +54,9 @@ interface Over {
 }
 
 /**
- * Sleeves over a joint, best first: each passes the joint and the jackets of either side, and grips the thinnest jacket. Where the
- * jackets are too unlike, the thinner is first built up with a short sleeve of its own. Every series that is there is looked at, the usual
- * overlap before the short one, and a single wall last.
+ * Sleeves over a joint, best first: each passes the joint and the jackets of either side, and grips the thinnest
+ * jacket. Where the jackets are too unlike, the thinner is first built up with a short sleeve of its own. Every series
+ * that is there is looked at, the usual overlap before the short one, and a single wall last.
  */
 function sealWithSleeve(request: SizingRequest, joint: BareJoint): SealOutcome {
   const { wires, practice } = request;
@@ -174,7 +176,10 @@ function sealWithWrap(request: SizingRequest, joint: BareJoint): SealOutcome {
   };
 }
 
-/** A sleeve shrinks to a sixth of its bore at most: more than that nobody sells. Source: usual series, with a little room. */
+/**
+ * A sleeve shrinks to a sixth of its bore at most: more than that nobody sells. Source: usual series, with a little
+ * room.
+ */
 const MOST_SHRINK = 6;
 
 /** The sleeve that would do, by its bore and what it shrinks to, mm; nothing where none is made so. */
@@ -213,7 +218,9 @@ export function sealedJoints(
   };
 }
 
-/** Several parts sized alike, in their order: all joints of those that can be made; the first failure where none can. */
+/**
+ * Several parts sized alike, in their order: all joints of those that can be made; the first failure where none can.
+ */
 export function eachSized<T>(parts: readonly T[], none: Sizing, size: (part: T) => Sizing): Sizing {
   const all = parts.map(size);
   const joints = all.flatMap((one) => (one.ok ? one.joints : []));

@@ -4,7 +4,9 @@ import { eachSized, sealedJoints } from '../seal/sealing.ts';
 import type { Method } from '../types.ts';
 import { NO_ROSIN, rosinSolders } from './rosin.ts';
 
-/** How a soldered joint is laid: lengths in mm, thickness against the thicker conductor, most copper per wire in mm². */
+/**
+ * How a soldered joint is laid: lengths in mm, thickness against the thicker conductor, most copper per wire in mm².
+ */
 interface Lay<Id extends string> {
   readonly id: Id;
   readonly name: string;

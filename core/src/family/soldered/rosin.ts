@@ -5,7 +5,9 @@ import type { SizingRequest } from '../sizing.ts';
 /** What is said where no solder on hand will do. */
 export const NO_ROSIN = 'There is no rosin-core solder of the alloy that the practice wants; acid core is refused.';
 
-/** Rosin-core solders of the practice's alloy, the one of which there is most first. Acid core does not count as solder. */
+/**
+ * Rosin-core solders of the practice's alloy, the one of which there is most first. Acid core does not count as solder.
+ */
 export const rosinSolders = ({ parts, practice }: SizingRequest): readonly SolderPart[] =>
   ofKind(parts, SOLDER)
     .filter(

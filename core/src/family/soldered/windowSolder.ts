@@ -5,7 +5,10 @@ import type { Method } from '../types.ts';
 import { CANNOT_REJOIN, mainAndTaps } from '../window.ts';
 import { NO_ROSIN, rosinSolders } from './rosin.ts';
 
-/** The bared window of a soldered tap: shortest and longest, mm; the wrapped joint's length and its thickness against the main conductor. */
+/**
+ * The bared window of a soldered tap: shortest and longest, mm; the wrapped joint's length and its thickness against
+ * the main conductor.
+ */
 const WINDOW_LEAST_MM = 8;
 const WINDOW_MOST_MM = 12;
 const WRAPPED_MM = 14;

@@ -17,7 +17,10 @@ interface Making {
   wires: number;
 }
 
-/** Where the left edge of a body may lie, parted where room at a connector begins to be short, and at the middle of a single splice's loss. */
+/**
+ * Where the left edge of a body may lie, parted where room at a connector begins to be short, and at the middle of a
+ * single splice's loss.
+ */
 function roomsOf(
   run: RunToLayOut,
   joint: SizedJoint,

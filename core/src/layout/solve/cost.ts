@@ -1,8 +1,8 @@
 import { TOUCH_MM } from './problem.ts';
 
 /**
- * A stretch of a cost function: from a place on, the least cost of all that is placed before it, falling by `slope` per mm; and
- * where the piece that was placed last lies: at the place itself (`tight`) or fixed.
+ * A stretch of a cost function: from a place on, the least cost of all that is placed before it, falling by `slope` per
+ * mm; and where the piece that was placed last lies: at the place itself (`tight`) or fixed.
  */
 export interface Segment<T> {
   readonly fromMm: number;
@@ -13,7 +13,10 @@ export interface Segment<T> {
   readonly source: T;
 }
 
-/** Least cost of what is placed, when all of it ends at or before a place. Never rises to the right. Segments from left to right, the last without end. */
+/**
+ * Least cost of what is placed, when all of it ends at or before a place. Never rises to the right. Segments from left
+ * to right, the last without end.
+ */
 export type CostFunction<T> = readonly Segment<T>[];
 
 const SMALL = 1e-9;

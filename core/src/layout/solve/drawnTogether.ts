@@ -21,8 +21,9 @@ interface Between {
 }
 
 /**
- * The shortest opened stretch where bodies lie over each other: with the first body no earlier than a place, a sweep tells how early all can end;
- * later places cannot end earlier. So of all places between two, none opens less than from the later one to the end of the earlier one: halved until nothing is left to gain.
+ * The shortest opened stretch where bodies lie over each other: with the first body no earlier than a place, a sweep
+ * tells how early all can end; later places cannot end earlier. So of all places between two, none opens less than from
+ * the later one to the end of the earlier one: halved until nothing is left to gain.
  * @param reachedMm what some layout opens
  * @param tries sweeps at most
  */

@@ -7,7 +7,10 @@ import { QUICK, THOROUGH } from './laidOut.ts';
 import { optimise } from './optimise.ts';
 import { Steps } from './steps.ts';
 
-/** Runs whose long wires leave a gap of one or two millimetres between the least wire and what the mixture of long and short ones bounds. */
+/**
+ * Runs whose long wires leave a gap of one or two millimetres between the least wire and what the mixture of long and
+ * short ones bounds.
+ */
 const OPEN = [
   [503, 6, 1600],
   [508, 7, 1000],

@@ -70,7 +70,10 @@ const certainOf = (problem: Problem): (number | undefined)[] =>
     ends.length === 0 || betweenMm(ends, false) <= TURN_MM ? 0 : betweenMm(ends, true) >= TURN_MM ? 1 : undefined,
   );
 
-/** The piece whose room makes its wire's ease most uncertain: of a wire that may be long and may be short, the end with more room. */
+/**
+ * The piece whose room makes its wire's ease most uncertain: of a wire that may be long and may be short, the end with
+ * more room.
+ */
 function uncertain(problem: Problem, placed: readonly Placed[]): Placed | undefined {
   const lies = new Map(placed.map((one) => [one.piece.key, one.atMm]));
   const roomMm = ({ piece }: End): number => lastOf(piece) - firstOf(piece);
@@ -86,8 +89,8 @@ function uncertain(problem: Problem, placed: readonly Placed[]): Placed | undefi
 }
 
 /**
- * The least inserted wire, ease and all: where the bound is not met, the room of an end whose wire may be long and may be short is parted, and both
- * parts are searched, the one that promises less first.
+ * The least inserted wire, ease and all: where the bound is not met, the room of an end whose wire may be long and may
+ * be short is parted, and both parts are searched, the one that promises less first.
  * @param tries parts that are searched at most
  */
 export function leastWithEase(

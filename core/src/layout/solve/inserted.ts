@@ -172,9 +172,10 @@ function solveOnce(
 }
 
 /**
- * The places with the least inserted wire inside a stretch, bodies a gap apart, and among those the fewest near connectors: by the least
- * cost of every set of pieces as a function of where it ends. Exact where nothing was cut: ease above 300 mm makes long wires cost a
- * hundredth more, which is settled by trying which wires are long; the bound holds whatever they are.
+ * The places with the least inserted wire inside a stretch, bodies a gap apart, and among those the fewest near
+ * connectors: by the least cost of every set of pieces as a function of where it ends. Exact where nothing was cut:
+ * ease above 300 mm makes long wires cost a hundredth more, which is settled by trying which wires are long; the bound
+ * holds whatever they are.
  * @param from what was learned from a problem with more room
  */
 export function leastInserted(following: Following, limits: InsertedLimits, from?: KnownBefore): Inserted | undefined {

@@ -5,7 +5,10 @@ import type { PlacedItem } from '../types.ts';
 export interface LaidOut {
   readonly items: readonly PlacedItem[];
   readonly objective: Objective;
-  /** The best that any layout can reach on a level when the ones before it stay as they are; equal to what is reached where it is proven. */
+  /**
+   * The best that any layout can reach on a level when the ones before it stay as they are; equal to what is reached
+   * where it is proven.
+   */
   readonly bound: Objective;
   /** The first level that is not proven; none when the layout is optimal. */
   readonly open?: Level | undefined;

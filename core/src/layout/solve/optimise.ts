@@ -23,7 +23,10 @@ const SWEPT_UP_TO = 24;
 const INSERTED_GRACE_MM = 0.5;
 /** So many pieces are searched in all parts of an effort; more take longer each, steeply. */
 const PIECES_IN_ALL_PARTS = 12;
-/** Sweeps for the shortest stretch where bodies lie over each other, by turns of an effort, where they can prove it; and what counts as the shortest. */
+/**
+ * Sweeps for the shortest stretch where bodies lie over each other, by turns of an effort, where they can prove it; and
+ * what counts as the shortest.
+ */
 const SWEEPS_BY_TURN = 8;
 const SPAN_GRACE_MM = 0.05;
 
@@ -220,9 +223,10 @@ class Search {
 }
 
 /**
- * Lays out a run by the shop's objective in its strict order: fewest bodies over one cross-section and fewest overlapping pairs, fewest
- * splices, widest clear distance, thinnest bundle, shortest opened stretch, least inserted wire, most room at connectors. Pinned splices
- * stay, keep-outs are never broken. Up to about eight circuits the answer is proven; beyond that, it comes with bounds.
+ * Lays out a run by the shop's objective in its strict order: fewest bodies over one cross-section and fewest
+ * overlapping pairs, fewest splices, widest clear distance, thinnest bundle, shortest opened stretch, least inserted
+ * wire, most room at connectors. Pinned splices stay, keep-outs are never broken. Up to about eight circuits the answer
+ * is proven; beyond that, it comes with bounds.
  */
 export function optimise(run: RunToLayOut, effort: Effort = QUICK): LaidOut {
   const found = new Search(new Standing(run, effort, buildProblem(run, 0))).solve();
@@ -233,8 +237,8 @@ export function optimise(run: RunToLayOut, effort: Effort = QUICK): LaidOut {
 }
 
 /**
- * The splices of a pair follow each other directly, which is not the only way to shift them alike: proven is what the same run reaches
- * without that its pairs be equal.
+ * The splices of a pair follow each other directly, which is not the only way to shift them alike: proven is what the
+ * same run reaches without that its pairs be equal.
  */
 function heldAgainstFree(run: RunToLayOut, found: LaidOut, effort: Effort): LaidOut {
   const free = { ...run, found: undefined, items: run.items.map((item) => ({ ...item, pairFindingId: undefined })) };
@@ -252,5 +256,8 @@ function heldAgainstFree(run: RunToLayOut, found: LaidOut, effort: Effort): Laid
     : { ...found, open: loose.open };
 }
 
-/** The layout to start a search from: by the rules, or what was found before. At once, and with what the bounds prove of it. */
+/**
+ * The layout to start a search from: by the rules, or what was found before. At once, and with what the bounds prove of
+ * it.
+ */
 export const quickLayout = (run: RunToLayOut): LaidOut => new Standing(run, QUICK, buildProblem(run, 0)).start();

@@ -55,8 +55,9 @@ const leastBetweenMm = (left: Piece, right: Piece): number =>
   (right.rooms[0]?.fromMm ?? 0) + faceOf(right) - lastOf(left) - faceOf(left);
 
 /**
- * Both wires of a pair with two splices each, shifted alike so that the inserts are equally long: one after the other with the gap, or as
- * far apart as their losses are, either first; one whole repair before the other; or side by side, for runs where bodies have to overlap.
+ * Both wires of a pair with two splices each, shifted alike so that the inserts are equally long: one after the other
+ * with the gap, or as far apart as their losses are, either first; one whole repair before the other; or side by side,
+ * for runs where bodies have to overlap.
  */
 export function pairModes(a: Mode, b: Mode, gapMm: number): Mode[] {
   const [aLeft, aRight, bLeft, bRight] = [a[0], a[1], b[0], b[1]];
@@ -121,8 +122,8 @@ export function pairModes(a: Mode, b: Mode, gapMm: number): Mode[] {
 }
 
 /**
- * Of a pair that reaches past the run's end, the two splices that lie here, shifted by what both runs have room for: so they are shifted alike on the
- * other run, too, though each is laid out for itself.
+ * Of a pair that reaches past the run's end, the two splices that lie here, shifted by what both runs have room for: so
+ * they are shifted alike on the other run, too, though each is laid out for itself.
  */
 export function halfPairMode(
   a: LayoutItem,

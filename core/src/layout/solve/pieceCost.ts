@@ -1,13 +1,19 @@
 import { extended, lessOf, type CostFunction } from './cost.ts';
 import type { Piece, Placed } from './problem.ts';
 
-/** What a body too near to a connector counts beside inserted wire, and a millimetre of slack spent on a single splice beside that: too little to outweigh a length that anybody could cut. */
+/**
+ * What a body too near to a connector counts beside inserted wire, and a millimetre of slack spent on a single splice
+ * beside that: too little to outweigh a length that anybody could cut.
+ */
 export const NEAR_MM = 1e-3;
 export const AWAY = 1e-7;
 export const EASE_SHARE = 0.01;
 export const EASE_LEAST_MM = 3;
 
-/** What a piece costs at 0, and per mm to the right: the wire on its ends, with ease by how far each wire counts as long (0 to 1). */
+/**
+ * What a piece costs at 0, and per mm to the right: the wire on its ends, with ease by how far each wire counts as long
+ * (0 to 1).
+ */
 export function wireCost(piece: Piece, long: readonly number[]): { readonly fixed: number; readonly slope: number } {
   const share = (wire: number): number => 1 + (long[wire] ?? 0) * EASE_SHARE;
   return {

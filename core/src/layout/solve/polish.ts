@@ -12,7 +12,10 @@ interface Judged {
   readonly objective: Objective;
 }
 
-/** Places worth trying for a piece: where it would lie alone, its rooms' ends, beside the others with the gap and without, and over their edges. */
+/**
+ * Places worth trying for a piece: where it would lie alone, its rooms' ends, beside the others with the gap and
+ * without, and over their edges.
+ */
 function placesFor(one: Placed, others: readonly Placed[], gapsMm: readonly number[]): number[] {
   const { piece } = one;
   const edges = others.flatMap((other) => {
@@ -37,8 +40,9 @@ function placesFor(one: Placed, others: readonly Placed[], gapsMm: readonly numb
 }
 
 /**
- * A layout bettered by moving one piece at a time, and by letting two change their sides of each other, as long as that gains by the strict order. For
- * layouts with bodies over each other, of which the order alone says too little. No proof.
+ * A layout bettered by moving one piece at a time, and by letting two change their sides of each other, as long as that
+ * gains by the strict order. For layouts with bodies over each other, of which the order alone says too little. No
+ * proof.
  */
 export function polished(run: RunToLayOut, placed: readonly Placed[], goesOn: () => boolean): readonly Placed[] {
   const judge = (places: readonly Placed[]): Judged => ({

@@ -4,8 +4,8 @@ import type { Window } from '../../sizing/index.ts';
 export const TOUCH_MM = 1e-7;
 
 /**
- * Where the left edge of a piece may lie, mm; how many of its bodies are then too near to a connector to work in comfort; and how far its
- * splices are from the middle of their loss: at 0, and per mm to the right.
+ * Where the left edge of a piece may lie, mm; how many of its bodies are then too near to a connector to work in
+ * comfort; and how far its splices are from the middle of their loss: at 0, and per mm to the right.
  */
 export interface Room extends Window {
   readonly near: number;
@@ -23,13 +23,16 @@ export interface Body {
 }
 
 /**
- * An end of an inserted wire at a piece: on the wire's left (−1) the wire gets shorter when the piece moves right, on its right (+1)
- * longer. The distance between a wire's faces is the sum of sign · (left edge + offset) over its ends.
+ * An end of an inserted wire at a piece: on the wire's left (−1) the wire gets shorter when the piece moves right, on
+ * its right (+1) longer. The distance between a wire's faces is the sum of sign · (left edge + offset) over its ends.
  */
 export interface WireEnd {
   readonly wire: number;
   readonly sign: 1 | -1;
-  /** From the piece's left edge to the conductor's end, mm; the fixed other end taken off where the wire has one end only. */
+  /**
+   * From the piece's left edge to the conductor's end, mm; the fixed other end taken off where the wire has one end
+   * only.
+   */
   readonly offsetMm: number;
   /** What the wire gets besides that distance and its ease, mm; at the first of its ends. */
   readonly addMm?: number | undefined;

@@ -4,8 +4,8 @@ import type { Following } from './orders.ts';
 import { keyAfter } from './steps.ts';
 
 /**
- * Pieces one after the other with a gap, by what their span depends on: when the first begins at T (at most `latestMm`), the last ends
- * at max(endMm, T + lengthMm).
+ * Pieces one after the other with a gap, by what their span depends on: when the first begins at T (at most
+ * `latestMm`), the last ends at max(endMm, T + lengthMm).
  */
 interface Label {
   readonly key: string;
@@ -79,8 +79,8 @@ interface SpanLimits {
 const dominates = (a: Label, b: Label): boolean => a.endMm <= b.endMm + TOUCH_MM && a.latestMm >= b.latestMm - TOUCH_MM;
 
 /**
- * The shortest stretch that holds all pieces one after the other and what is lost. Exact unless the beam cuts: an earlier end and a
- * later latest begin are never worse.
+ * The shortest stretch that holds all pieces one after the other and what is lost. Exact unless the beam cuts: an
+ * earlier end and a later latest begin are never worse.
  */
 export function shortestSpan(steps: Following, limits: SpanLimits): Span | undefined {
   const { problem } = steps;

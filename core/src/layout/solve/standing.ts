@@ -7,7 +7,10 @@ import { settle, type Effort, type LaidOut } from './laidOut.ts';
 import type { Placed } from './problem.ts';
 import { spliceBoundInOneLayer, type SpliceBound } from './bounds/spliceBound.ts';
 
-/** How a search stands: the best layout so far with its bounds, whether all was proven until now, and whether anybody waits for more. */
+/**
+ * How a search stands: the best layout so far with its bounds, whether all was proven until now, and whether anybody
+ * waits for more.
+ */
 export class Standing {
   best: LaidOut;
   proven = true;

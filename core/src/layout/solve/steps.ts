@@ -1,8 +1,8 @@
 import { bodiesOf, firstFrom, lastOf, lastUpTo, TOUCH_MM, type Piece, type Problem, type Room } from './problem.ts';
 
 /**
- * The place from which on nothing needs to begin next: some other piece that comes in any case could lie before it without delaying it.
- * Infinity when there is none.
+ * The place from which on nothing needs to begin next: some other piece that comes in any case could lie before it
+ * without delaying it. Infinity when there is none.
  */
 export function idleFrom(steps: readonly Step[], clearFromMm: number, gapMm: number): number {
   let least = Infinity;
@@ -37,8 +37,8 @@ export interface Rest {
   /** The last place at which the most urgent piece can begin; Infinity when all lie. */
   readonly latestStartMm: number;
   /**
-   * The latest end that what lies may have for the rest to fit after it, one after the other, were there no keep-outs and nothing to
-   * wait for: all that can begin at the latest by a place has to lie by then.
+   * The latest end that what lies may have for the rest to fit after it, one after the other, were there no keep-outs
+   * and nothing to wait for: all that can begin at the latest by a place has to lie by then.
    */
   readonly latestEndMm: number;
   /** The same where as many may lie side by side as over a cross-section; a guess then. */
@@ -47,7 +47,10 @@ export interface Rest {
   readonly bodies: number;
 }
 
-/** Which pieces have to lie before another one: of equal ones the more urgent goes first, since exchanging them changes nothing. */
+/**
+ * Which pieces have to lie before another one: of equal ones the more urgent goes first, since exchanging them changes
+ * nothing.
+ */
 function goesFirst(a: Piece, b: Piece): boolean {
   const alike = a.bodies.length === 1 && b.bodies.length === 1 && Math.abs(a.lengthMm - b.lengthMm) < TOUCH_MM;
   if (!alike || a.ends.length !== b.ends.length || a.ends.some((end, index) => end.sign !== b.ends[index]?.sign))
@@ -95,7 +98,10 @@ export class Steps {
   private readonly before = new Map<Piece, readonly Waiting[]>();
   private readonly byLast: readonly Entry[];
   private readonly single: readonly boolean[];
-  /** Of units with a choice of modes, not begun: the latest place for their first piece in any mode, and their fewest bodies. */
+  /**
+   * Of units with a choice of modes, not begun: the latest place for their first piece in any mode, and their fewest
+   * bodies.
+   */
   private readonly unbegunLatest: readonly number[];
   private readonly bodies: readonly (readonly number[])[];
   private readonly fewest: readonly number[];
@@ -151,8 +157,8 @@ export class Steps {
   }
 
   /**
-   * Where what lies might end for the rest to follow, when the rest is put as far right as it goes, the last ones first. A guess, no bound:
-   * another order may need less; but it knows the keep-outs.
+   * Where what lies might end for the rest to follow, when the rest is put as far right as it goes, the last ones
+   * first. A guess, no bound: another order may need less; but it knows the keep-outs.
    */
   roomLeft(key: string, gapMm: number): number {
     let endMm = Infinity;

@@ -14,7 +14,9 @@ export interface SweepLimits {
   readonly diameterAtMost?: number | undefined;
   /** Where the first body may begin at the earliest. */
   readonly fromMm?: number | undefined;
-  /** Of all that keep to these limits the one that ends first is wanted, not the one with the fewest pairs and bodies. */
+  /**
+   * Of all that keep to these limits the one that ends first is wanted, not the one with the fewest pairs and bodies.
+   */
   readonly earliestEnd?: boolean | undefined;
   /** Labels kept in one layer; more are cut, and the sweep is then no proof. */
   readonly beam: number;
@@ -97,7 +99,10 @@ function places(label: Label, piece: Piece, limits: SweepLimits, unit: number): 
   return out;
 }
 
-/** What lies over one cross-section with a piece that begins there; the most, when its own bodies come one after the other. */
+/**
+ * What lies over one cross-section with a piece that begins there; the most, when its own bodies come one after the
+ * other.
+ */
 function crowd(over: readonly Reaching[], piece: Piece, atMm: number): Reaching[][] {
   return piece.bodies.map((body) => {
     const start = atMm + body.offsetMm;
@@ -146,7 +151,9 @@ function follow(
 const spareMm = (label: Label, latestEndMm: number): number =>
   latestEndMm - Math.max(label.startMm, label.reaching[0]?.endMm ?? label.startMm);
 
-/** How far what lies is beyond what leaves room for the most urgent, as many side by side as may be; 0 when it is not. */
+/**
+ * How far what lies is beyond what leaves room for the most urgent, as many side by side as may be; 0 when it is not.
+ */
 function lateMm(label: Label, latestWideMm: number, over: number): number {
   let ends = 0;
   for (let index = 0; index < over; index += 1)
@@ -157,7 +164,10 @@ function lateMm(label: Label, latestWideMm: number, over: number): number {
 /** Overlapping pairs that there are and that are likely to come, where every one saves about a body's length. */
 const likelyPairs = (label: Label, spare: number, bodyMm: number): number => label.pairs + Math.max(0, -spare / bodyMm);
 
-/** The best labels of a layer: fewest likely pairs, then the most to spare, half of them by one measure of it and half by the other. */
+/**
+ * The best labels of a layer: fewest likely pairs, then the most to spare, half of them by one measure of it and half
+ * by the other.
+ */
 function cut(
   layer: Map<string, Label[]>,
   beam: number,
@@ -187,9 +197,10 @@ function traced(label: Label): Placed[] {
 }
 
 /**
- * Places all pieces from left to right, each as far left as the ones before it let it, in every order that is worth it (a label is
- * dropped when another one with the same pieces reaches no farther with no more overlaps). Fewest overlapping pairs first, then
- * fewest bodies. Exact unless the beam cuts: any layout can be pushed to the left into one of this kind without new overlaps.
+ * Places all pieces from left to right, each as far left as the ones before it let it, in every order that is worth it
+ * (a label is dropped when another one with the same pieces reaches no farther with no more overlaps). Fewest
+ * overlapping pairs first, then fewest bodies. Exact unless the beam cuts: any layout can be pushed to the left into
+ * one of this kind without new overlaps.
  */
 export function sweep(steps: Following, limits: SweepLimits): SweepResult {
   const { problem } = steps;

@@ -17,7 +17,10 @@ const GAP_STEP_MM = 0.005;
 const ROUGH_GAP_STEP_MM = 1;
 const FINE_HALVINGS = 20;
 
-/** Levels 1 to 4 by sweeps: how crowded, with how many splices, how far apart, how thick. What a sweep leaves open it says to the standing. */
+/**
+ * Levels 1 to 4 by sweeps: how crowded, with how many splices, how far apart, how thick. What a sweep leaves open it
+ * says to the standing.
+ */
 export class Sweeps {
   readonly beam: number;
 
@@ -29,7 +32,9 @@ export class Sweeps {
     );
   }
 
-  /** Sweeps in every order; of many pieces first only in orders near their losses, which are few and mostly good enough. */
+  /**
+   * Sweeps in every order; of many pieces first only in orders near their losses, which are few and mostly good enough.
+   */
   private swept(
     built: Built,
     limits: Omit<SweepLimits, 'beam'>,
@@ -106,7 +111,10 @@ export class Sweeps {
     return best;
   }
 
-  /** The gap of an order to the last thousandth: what the search of all orders leaves open is less than anybody measures. */
+  /**
+   * The gap of an order to the last thousandth: what the search of all orders leaves open is less than anybody
+   * measures.
+   */
   private widestInOrder(found: Found, belowMm: number): Found {
     const order = (found.swept.placed ?? []).map((one) => one.piece);
     let [low, high] = [found.gapMm, belowMm];

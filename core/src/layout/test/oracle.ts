@@ -22,9 +22,9 @@ interface Model {
 }
 
 /**
- * The layout of a run as a mixed-integer programme, solved level by level: an order for every two bodies, a room for every body. Slow
- * and plain, and nothing of the search is in it but the windows in which bodies may lie. From two bodies over one place on, the
- * levels after the splices are left out. Without pairs.
+ * The layout of a run as a mixed-integer programme, solved level by level: an order for every two bodies, a room for
+ * every body. Slow and plain, and nothing of the search is in it but the windows in which bodies may lie. From two
+ * bodies over one place on, the levels after the splices are left out. Without pairs.
  */
 export function layoutByProgramme(highs: Highs, run: RunToLayOut): OracleAnswer | undefined {
   const { problem } = buildProblem(run, 0);

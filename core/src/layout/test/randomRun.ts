@@ -13,7 +13,10 @@ function seeded(seed: number): () => number {
   };
 }
 
-/** A made-up run with damage: connectors at both ends, a flexing stretch, a clip, and circuits of which some could have one splice. */
+/**
+ * A made-up run with damage: connectors at both ends, a flexing stretch, a clip, and circuits of which some could have
+ * one splice.
+ */
 export function randomRun(
   seed: number,
   { items, lengthMm }: { readonly items: number; readonly lengthMm: number },

@@ -48,8 +48,9 @@ export function orderBecause(better: MethodCase, worse: MethodCase): string {
 }
 
 /**
- * What the later of two methods in the plain order has and lacks: slimmer or not, what its seal asks for, and how many steps more. Nothing
- * where it has no word of its own: then the praise of the earlier one is said, under that one's name.
+ * What the later of two methods in the plain order has and lacks: slimmer or not, what its seal asks for, and how many
+ * steps more. Nothing where it has no word of its own: then the praise of the earlier one is said, under that one's
+ * name.
  */
 export function orderAgainst(better: MethodCase, worse: MethodCase): string | undefined {
   const lacks = SEAL_AGAINST[worse.method.seal];

@@ -31,7 +31,10 @@ export const orderOf = ({ method, wires }: Pick<MethodCase, 'method' | 'wires'>)
 const thickestOf = (wires: readonly JointWires[]): number =>
   Math.max(...wires.flatMap(({ left, right }) => [...left, ...right].map((wire) => wire.areaMm2)));
 
-/** Two sizes that meet in one joint of the repair, an insert's and a lead's own wire among them, and that no one butt on the shelf holds both as they are; mm². */
+/**
+ * Two sizes that meet in one joint of the repair, an insert's and a lead's own wire among them, and that no one butt on
+ * the shelf holds both as they are; mm².
+ */
 function unlikeEnds({ site, facts, wires }: MethodCase): readonly [number, number] | undefined {
   if (site.branchWires.length > 0) return undefined;
   return wires

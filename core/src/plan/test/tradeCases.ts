@@ -5,7 +5,8 @@ import { DRY_CABIN, shelfWithout, WET_SHAKING, wire, type CaseOptions } from '..
 import type { WireSpec } from '../../wire/index.ts';
 
 /*
- * Circuits with the answer that the printed tables give, worked out by hand: approach, method, part, strip on both sides.
+ * Circuits with the answer that the printed tables give, worked out by hand: approach, method, part, strip on both
+ * sides.
  */
 const awg = (gauge: number, more: Partial<WireSpec> = {}): WireSpec =>
   wire(1, { size: { basis: 'awg', awg: gauge }, ...more });

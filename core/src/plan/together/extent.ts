@@ -15,7 +15,10 @@ import {
   type Window,
 } from '../../sizing/index.ts';
 
-/** How near work on a wire can keep to its loss: its right edge at its leftmost, and its left edge at its rightmost; mm from the run's start. */
+/**
+ * How near work on a wire can keep to its loss: its right edge at its leftmost, and its left edge at its rightmost; mm
+ * from the run's start.
+ */
 export interface Extent {
   readonly leastRightMm: number;
   readonly mostLeftMm: number;
@@ -35,7 +38,9 @@ export const coveredBy = ({ fromMm, toMm }: Stretch, { figures }: Practice): Str
   toMm: toMm + figures.overlapMm,
 });
 
-/** The stretch that two splices take whose faces are where they have to be: neither is moved to make room for others. */
+/**
+ * The stretch that two splices take whose faces are where they have to be: neither is moved to make room for others.
+ */
 export function bodiesAround(faces: Stretch, [left, right = left]: readonly SizedJoint[]): Stretch {
   if (!left || !right) return faces;
   return {
@@ -84,7 +89,10 @@ function ofSplices(decision: Decision, joints: readonly SizedJoint[], keepOuts: 
   };
 }
 
-/** How near a decided work can keep to its loss; nothing where it takes no room on the wire. @param pins where splices of it are made already */
+/**
+ * How near a decided work can keep to its loss; nothing where it takes no room on the wire. @param pins where splices
+ * of it are made already
+ */
 export function extentOf(
   decision: Decision,
   damage: Stretch,
@@ -120,7 +128,10 @@ export function extentOf(
   return undefined;
 }
 
-/** Slack that a decided work takes of its wire, mm: one splice what is lost and its lap, a new terminal its share of the tail, all else nothing. */
+/**
+ * Slack that a decided work takes of its wire, mm: one splice what is lost and its lap, a new terminal its share of the
+ * tail, all else nothing.
+ */
 export function slackTakenMm({ approach, method, lost, takesMm }: Decision): number {
   if (approach === 'newTerminal') return takesMm ?? 0;
   const [joint] = method?.joints ?? [];

@@ -5,7 +5,10 @@ import { slackTakenMm, type Extent } from './extent.ts';
 import { joinedWork, leaderOf, lengthMm, lostBy, mayJoin } from './work.ts';
 import { type LineContext, type Slack, type DecidedWork, shareOf } from './shared.ts';
 
-/** Up to this length findings are joined into one repair because that saves splices, mm; a place with no room is joined whatever its length. */
+/**
+ * Up to this length findings are joined into one repair because that saves splices, mm; a place with no room is joined
+ * whatever its length.
+ */
 export const JOINED_AT_MOST_MM = 400;
 
 const DUST_MM = 1e-6;
@@ -21,7 +24,10 @@ const fit = (a: Extent, b: Extent, practice: Practice): boolean =>
 /** Whether a work cuts its wire along the run or at its end. */
 const cuts = ({ decision }: Decided): boolean => decision.method !== undefined || decision.takesMm !== undefined;
 
-/** Whether work at one end of a circuit leaves nothing to do for other findings at the same cavity: a new lead or terminal for what is mended by one, a pigtail for all. */
+/**
+ * Whether work at one end of a circuit leaves nothing to do for other findings at the same cavity: a new lead or
+ * terminal for what is mended by one, a pigtail for all.
+ */
 function takesAtCavity(a: DecidedWork, b: DecidedWork): boolean {
   const [one, other] = [leaderOf(a.work), leaderOf(b.work)];
   if (!isAtCavity(one) || !isAtCavity(other) || one.at.nodeId !== other.at.nodeId) return false;
@@ -65,8 +71,8 @@ export function cutInto(
 }
 
 /**
- * Of neighbours that together would need fewer splices, those that save most; then those with the shorter stretch. Three that follow each
- * other may save what no two of them do.
+ * Of neighbours that together would need fewer splices, those that save most; then those with the shorter stretch.
+ * Three that follow each other may save what no two of them do.
  */
 export function savingOf(
   decided: readonly DecidedWork[],

@@ -59,7 +59,10 @@ function withinsOf(decided: readonly DecidedWork[], { earlier }: Line, practice:
   });
 }
 
-/** Works as they are found: what is begun stays what it is, jackets through twice at one place are one, each other finding is one by itself. */
+/**
+ * Works as they are found: what is begun stays what it is, jackets through twice at one place are one, each other
+ * finding is one by itself.
+ */
 function firstWorks({ findings }: Line, { job, practice }: LineContext): Work[] {
   const begun = (job.held ?? []).flatMap(({ findingId, takes = [] }): Work[] =>
     findings.some((one) => one.id === findingId)
@@ -104,9 +107,10 @@ const allOf = (decided: readonly DecidedWork[], { decide }: LineContext): Decide
   ]);
 
 /**
- * Decides all findings of one wire along one run together: one amount of slack; a relead, a pigtail's lead or an insert takes away what lies
- * on the stretch that it replaces; findings are joined where that saves splices or where their bodies have no room beside each other;
- * earlier repairs are there already. No two works are given the same millimetre of the wire.
+ * Decides all findings of one wire along one run together: one amount of slack; a relead, a pigtail's lead or an insert
+ * takes away what lies on the stretch that it replaces; findings are joined where that saves splices or where their
+ * bodies have no room beside each other; earlier repairs are there already. No two works are given the same millimetre
+ * of the wire.
  */
 export function decideLine(line: Line, context: LineContext): Decided[] {
   const { practice } = context;

@@ -45,7 +45,10 @@ const earlier = fc.record({
 
 const meets = (a: Stretch, b: Stretch): boolean => a.fromMm < b.toMm - DUST_MM && b.fromMm < a.toMm - DUST_MM;
 
-/** A job that a person may enter: findings of one wire that overlap are one finding, and so are two of one kind at a cavity. */
+/**
+ * A job that a person may enter: findings of one wire that overlap are one finding, and so are two of one kind at a
+ * cavity.
+ */
 const anyJob = fc
   .record({
     along: fc.array(along, { minLength: 1, maxLength: 32 }),
@@ -111,7 +114,9 @@ const anyJob = fc
     return { ...job, earlier: there };
   });
 
-/** What a finding's plan does to its wire, from edge to edge: the stretch that is cut out with its bodies, or the cover. */
+/**
+ * What a finding's plan does to its wire, from edge to edge: the stretch that is cut out with its bodies, or the cover.
+ */
 const takenBy = (plan: FindingPlan, finding: Finding): Stretch | undefined => {
   if (plan.cover) return { fromMm: finding.fromMm - OVERLAP_MM, toMm: finding.toMm + OVERLAP_MM };
   if (plan.splices.length === 0) return undefined;

@@ -7,7 +7,10 @@ import type { Decided, PieceOfWork } from '../types.ts';
 /** Ways that replace a connector for all of its wires. */
 const WHOLE: readonly Way[] = ['pigtail', 'rehouse'];
 
-/** Decided findings at one connector that one piece of work mends: all of the housing itself; with a pigtail everything else there as well. */
+/**
+ * Decided findings at one connector that one piece of work mends: all of the housing itself; with a pigtail everything
+ * else there as well.
+ */
 function membersAt(nodeId: string, decided: readonly Decided[], way: Way | undefined): Decided[] {
   return decided.filter(
     ({ finding }) =>
@@ -24,7 +27,10 @@ const nodesOf = (decided: readonly Decided[]): string[] => [
 const statusOf = ({ ways }: Decided['decision'], way: Way): 'allowed' | 'shelf' | 'refused' =>
   ways.find((one) => one.way === way)?.status ?? 'refused';
 
-/** The one way for all of a connector: what its work was begun by, else what a person chose if it may be, else the first that is allowed for every wire, else the first that only lacks something. */
+/**
+ * The one way for all of a connector: what its work was begun by, else what a person chose if it may be, else the first
+ * that is allowed for every wire, else the first that only lacks something.
+ */
 function wayFor(members: readonly Decided[], choices: readonly Choice[], held: readonly Held[]): Way | undefined {
   const open = members.filter(({ decision }) => decision.takenBy === undefined && decision.ways.length > 0);
   const order = open[0]?.decision.ways.map((one) => one.way).filter((way) => WHOLE.includes(way)) ?? [];

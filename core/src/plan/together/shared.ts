@@ -27,7 +27,10 @@ export interface Slack {
   readonly known: boolean;
 }
 
-/** One amount for all: the least that was measured along the run; what a tail gives at its cavity counts where nothing else was measured. */
+/**
+ * One amount for all: the least that was measured along the run; what a tail gives at its cavity counts where nothing
+ * else was measured.
+ */
 export function slackOf(findings: readonly Finding[]): Slack {
   const measured = (of: readonly Finding[]): number[] =>
     of.flatMap((one) => (one.slackMm === undefined ? [] : [one.slackMm]));
@@ -56,7 +59,10 @@ export function shareOf(work: Work, slack: Slack, othersTakeMm: number, within: 
   };
 }
 
-/** Decides works that share one amount of slack: those begun first, then the smaller losses, so that the larger loss gets the insert and most slack is left. */
+/**
+ * Decides works that share one amount of slack: those begun first, then the smaller losses, so that the larger loss
+ * gets the insert and most slack is left.
+ */
 export function decideShared(
   works: readonly Work[],
   withins: readonly (Stretch | undefined)[],

@@ -9,7 +9,10 @@ import {
   type Stretch,
 } from '../../damage/index.ts';
 
-/** One piece of work on the wire of a circuit along one run: the findings that it mends, in order along the run, and the earlier repairs that go with it. */
+/**
+ * One piece of work on the wire of a circuit along one run: the findings that it mends, in order along the run, and the
+ * earlier repairs that go with it.
+ */
 export interface Work {
   readonly findings: readonly Finding[];
   readonly cutsOut: readonly EarlierRepair[];
@@ -21,7 +24,10 @@ export interface Work {
 const addsWire = (finding: Finding): boolean =>
   addsCircuit(finding) || (isAtCavity(finding) && cavityKindOf(finding.kind).addsWire === true);
 
-/** What lead the work in its place: what is at a cavity before what is along the run, what is cut before what is only bare, the larger loss first, then the left one. */
+/**
+ * What lead the work in its place: what is at a cavity before what is along the run, what is cut before what is only
+ * bare, the larger loss first, then the left one.
+ */
 const rank = (finding: Finding): readonly number[] => [
   isAtCavity(finding) ? 0 : 1,
   addsWire(finding) ? 0 : 1,
@@ -61,7 +67,10 @@ export const joinedWork = (a: Work, b: Work): Work => ({
   begunBy: a.begunBy ?? b.begunBy,
 });
 
-/** Whether one piece of work could mend what two do: work that is begun stays what it is, and a lead has one end at a cavity. */
+/**
+ * Whether one piece of work could mend what two do: work that is begun stays what it is, and a lead has one end at a
+ * cavity.
+ */
 export function mayJoin(a: Work, b: Work): boolean {
   if (a.begunBy !== undefined || b.begunBy !== undefined) return false;
   const cavities = [...a.findings, ...b.findings].flatMap((one) => (isAtCavity(one) ? [one.at.nodeId] : []));

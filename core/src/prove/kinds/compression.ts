@@ -3,8 +3,8 @@ import { readingKind, type CheckBase } from '../kind.ts';
 import type { Ruling } from '../types.ts';
 
 /**
- * Rules on a conductor crimp by copper area after ÷ before: 0.80–0.90 good; 0.75–0.80 and 0.90–0.95 warning; above 0.95 loose:
- * cut off; below 0.75 over-crimped: scrap. A limit belongs to the better class.
+ * Rules on a conductor crimp by copper area after ÷ before: 0.80–0.90 good; 0.75–0.80 and 0.90–0.95 warning; above 0.95
+ * loose: cut off; below 0.75 over-crimped: scrap. A limit belongs to the better class.
  * @param share > 0
  */
 export function judgeCompression(share: number): Ruling {

@@ -53,7 +53,10 @@ export const resistanceCheck = (
   limits,
 });
 
-/** The resistance from a wire to the mating contact, which holds a contact as well as a crimp: two readings that must not be mixed up. */
+/**
+ * The resistance from a wire to the mating contact, which holds a contact as well as a crimp: two readings that must
+ * not be mixed up.
+ */
 export const contactCheck = (limits: ResistanceLimits): ResistanceCheck & { readonly kind: 'resistance' } => ({
   id: 'contact',
   kind: 'resistance',

@@ -9,7 +9,9 @@ interface TugCheck extends CheckBase {
   readonly minimumN: number;
 }
 
-/** A tug under this share of its target proves nothing; above this one it was more than a joint in service should see. */
+/**
+ * A tug under this share of its target proves nothing; above this one it was more than a joint in service should see.
+ */
 const ENOUGH_SHARE = 0.8;
 const MORE_SHARE = 1.05;
 
@@ -49,7 +51,9 @@ export const tug = readingKind({
   words: ({ newtons, held }) => `${figure(newtons, 0)} N, ${held ? 'held' : 'let go'}`,
 });
 
-/** The tug of a crimp: to half of its minimum, and no further. @param minimumN minimum pull of the thinnest wire in it */
+/**
+ * The tug of a crimp: to half of its minimum, and no further. @param minimumN minimum pull of the thinnest wire in it
+ */
 export const tugCheck = (minimumN: number): TugCheck & { readonly kind: 'tug' } => ({
   id: 'tug',
   kind: 'tug',

@@ -19,7 +19,10 @@ const MOST_STARTS = 80;
 const firstOf = (piece: Piece): number => piece.rooms[0]?.fromMm ?? Infinity;
 const sum = (values: readonly number[]): number => values.reduce((total, value) => total + value, 0);
 
-/** Pieces that come in any case: of units with one way to make them, and with one way that takes the fewest splices when there are no more than those. */
+/**
+ * Pieces that come in any case: of units with one way to make them, and with one way that takes the fewest splices when
+ * there are no more than those.
+ */
 function certainPieces(problem: Problem, fewest: boolean): Piece[] {
   return problem.units.flatMap((unit) => {
     const least = Math.min(...unit.modes.map(bodiesOf));
@@ -28,7 +31,9 @@ function certainPieces(problem: Problem, fewest: boolean): Piece[] {
   });
 }
 
-/** The widest gap for so many bodies in a length: every keep-out wider than the gap takes one of the gaps for itself. */
+/**
+ * The widest gap for so many bodies in a length: every keep-out wider than the gap takes one of the gaps for itself.
+ */
 function widestGap(lengthMm: number, gaps: number, keepOutsMm: readonly number[]): number {
   let [left, count] = [lengthMm, gaps];
   for (const keep of [...keepOutsMm].sort((a, b) => b - a)) {
@@ -39,7 +44,10 @@ function widestGap(lengthMm: number, gaps: number, keepOutsMm: readonly number[]
   return count > 0 ? Math.max(0, left / count) : Infinity;
 }
 
-/** Length between two places that bodies can lie in at all: the stretches between keep-outs, sorted by their start, that hold the shortest body. */
+/**
+ * Length between two places that bodies can lie in at all: the stretches between keep-outs, sorted by their start, that
+ * hold the shortest body.
+ */
 function usableMm(fromMm: number, toMm: number, keepOuts: readonly KeepOut[], shortestMm: number): number {
   let usable = 0;
   let at = fromMm;
@@ -52,8 +60,8 @@ function usableMm(fromMm: number, toMm: number, keepOuts: readonly KeepOut[], sh
 }
 
 /**
- * Bounds by counting: of all bodies that have to lie between two places, the length is shared by as many layers, overlapping pairs and
- * distances as it takes. Every two places where rooms begin and end are looked at.
+ * Bounds by counting: of all bodies that have to lie between two places, the length is shared by as many layers,
+ * overlapping pairs and distances as it takes. Every two places where rooms begin and end are looked at.
  * @param fewest whether the layout has no more splices than it must
  */
 export function runBounds(
@@ -106,7 +114,10 @@ export function runBounds(
   };
 }
 
-/** Shortest opened stretch when bodies of one layer keep a gap: what has to lie by the first deadline, and from the last release on. */
+/**
+ * Shortest opened stretch when bodies of one layer keep a gap: what has to lie by the first deadline, and from the last
+ * release on.
+ */
 export function openedBound(problem: Problem, gapMm: number, layers: number, fewest: boolean): number {
   const pieces = certainPieces(problem, fewest);
   const gap = layers === 1 ? gapMm : 0;
@@ -127,8 +138,8 @@ export function openedBound(problem: Problem, gapMm: number, layers: number, few
 }
 
 /**
- * Least inserted wire: every end as near to its loss as it may come alone, and, in one layer, as many bodies as there are one after the
- * other on each side.
+ * Least inserted wire: every end as near to its loss as it may come alone, and, in one layer, as many bodies as there
+ * are one after the other on each side.
  */
 export function insertedBound(problem: Problem, gapMm: number, layers: number, fewest: boolean): number {
   const pieces = certainPieces(problem, fewest).filter((piece) => piece.ends.length > 0);

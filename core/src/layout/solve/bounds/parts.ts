@@ -3,7 +3,10 @@ import type { SpliceBound } from './spliceBound.ts';
 import { Steps } from '../steps.ts';
 import { sweep } from '../sweep.ts';
 
-/** Circuits that are looked at together, how far the next ones are from them in line, and labels that are plenty for so few. */
+/**
+ * Circuits that are looked at together, how far the next ones are from them in line, and labels that are plenty for so
+ * few.
+ */
 const TOGETHER = 6;
 const STRIDE = 2;
 const LABELS = 4000;
@@ -25,8 +28,9 @@ function narrowness(unit: Unit): { readonly middleMm: number; readonly roomMm: n
 }
 
 /**
- * The widest gap that any layout in one layer can keep with the fewest splices, by the circuits with the least room: neighbours among them are laid out in
- * every order, a few at a time, as if the others were not there. What no few of them can keep, all cannot.
+ * The widest gap that any layout in one layer can keep with the fewest splices, by the circuits with the least room:
+ * neighbours among them are laid out in every order, a few at a time, as if the others were not there. What no few of
+ * them can keep, all cannot.
  * @param built the problem for a gap
  * @param bound the fewest splices, and where more are needed: elsewhere there are none to spare
  * @returns a gap between the two given ones that is not exceeded

@@ -73,13 +73,15 @@ class Prices {
 }
 
 /**
- * Least inserted wire of any layout with so many bodies over one place, in one layer with a gap: every mm of the run gets a price, every piece takes its cheapest place at these prices, and
- * what they pay too much is given back. Whatever the prices, no layout costs less; they are raised where pieces crowd.
+ * Least inserted wire of any layout with so many bodies over one place, in one layer with a gap: every mm of the run
+ * gets a price, every piece takes its cheapest place at these prices, and what they pay too much is given back.
+ * Whatever the prices, no layout costs less; they are raised where pieces crowd.
  * @param fewest whether every unit has its fewest splices
  * @param long which wires are so long that ease grows with them, 0 or 1
  * @param within the stretch that no layout leaves
  * @param knownMm what some layout needs
- * @returns the bound, and the orders in which the pieces lay whenever it rose, the last one last: orders worth trying, though they lay over each other
+ * @returns the bound, and the orders in which the pieces lay whenever it rose, the last one last: orders worth trying,
+ * though they lay over each other
  */
 export function insertedBoundByPrices(
   problem: Problem,

@@ -43,8 +43,8 @@ function freeMm(fromMm: number, toMm: number, keepOuts: readonly KeepOut[]): num
 }
 
 /**
- * The fewest splices in one layer: where more bodies than fit would have to lie between two places, circuits are made with more splices that need not lie
- * there. Stretches that do not overlap add up.
+ * The fewest splices in one layer: where more bodies than fit would have to lie between two places, circuits are made
+ * with more splices that need not lie there. Stretches that do not overlap add up.
  */
 export function spliceBoundInOneLayer(problem: Problem, keepOuts: readonly KeepOut[]): SpliceBound {
   const units = problem.units.map((unit) => {

@@ -160,8 +160,8 @@ function stirred(
 }
 
 /**
- * An order bettered piece by piece: each is taken out and put back where all together need the least inserted wire, until none gains; then
- * neighbours together. Of an order that can be laid it makes one that can be laid.
+ * An order bettered piece by piece: each is taken out and put back where all together need the least inserted wire,
+ * until none gains; then neighbours together. Of an order that can be laid it makes one that can be laid.
  * @param long how far each wire counts as one whose ease grows with it, 0 to 1
  * @param turns how often neighbours are tried
  */

@@ -21,7 +21,10 @@ const edgeMm = {
   right: (order: readonly Placed[]): number => Math.max(...order.map((one) => one.atMm + one.piece.lengthMm)),
 };
 
-/** An order of all pieces in one layer from nothing: every unit in the mode with the most, shortest windows apart, sorted by where each would lie alone, and repaired. */
+/**
+ * An order of all pieces in one layer from nothing: every unit in the mode with the most, shortest windows apart,
+ * sorted by where each would lie alone, and repaired.
+ */
 export function rowFromScratch(problem: Problem, goesOn: GoesOn): Piece[] | undefined {
   const most = problem.units.flatMap(
     (unit) =>
@@ -39,7 +42,10 @@ export function rowFromScratch(problem: Problem, goesOn: GoesOn): Piece[] | unde
 
 const without = (order: readonly Piece[], mode: Mode): Piece[] => order.filter((piece) => !mode.includes(piece));
 
-/** An order with fewer splices: circuits made with two that could be made with one are, wherever the others can give way. */
+/**
+ * An order with fewer splices: circuits made with two that could be made with one are, wherever the others can give
+ * way.
+ */
 export function withFewerSplices(problem: Problem, order: readonly Piece[], goesOn: GoesOn): Piece[] {
   let best = [...order];
   const limits = anywhere(0);
@@ -80,7 +86,10 @@ export function rowWithGap(
   return same.length === order.length ? repaired(same, anywhere(gapMm), STEPS.gap, goesOn) : undefined;
 }
 
-/** An order drawn in from both sides as far as it goes without opening more than what is lost, each side in halving steps. */
+/**
+ * An order drawn in from both sides as far as it goes without opening more than what is lost, each side in halving
+ * steps.
+ */
 export function drawnIn(
   order: readonly Piece[],
   gapMm: number,

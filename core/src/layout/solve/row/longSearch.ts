@@ -58,7 +58,10 @@ function stretched({ run, goesOn }: Standing, row: Row, belowMm: number): Row {
   return best;
 }
 
-/** The order changed until its gap is as wide as a search finds it. @param boundOf what no gap can exceed, where one is reached */
+/**
+ * The order changed until its gap is as wide as a search finds it. @param boundOf what no gap can exceed, where one is
+ * reached
+ */
 function widened(standing: Standing, row: Row, mostMm: number, boundOf: (reachedMm: number) => number): Row {
   const { run, goesOn, effort } = standing;
   const tried = (from: Row, gapMm: number): Row | undefined => {
@@ -145,8 +148,8 @@ function saved(
 }
 
 /**
- * A run with more splices than can be tried in every order, all in one layer: an order is made, then changed piece by piece, level by level: fewer splices,
- * a wider gap, a shorter stretch, less wire.
+ * A run with more splices than can be tried in every order, all in one layer: an order is made, then changed piece by
+ * piece, level by level: fewer splices, a wider gap, a shorter stretch, less wire.
  * @returns whether there is a layer for all of them
  */
 export function layInOneRow(standing: Standing): boolean {

@@ -126,8 +126,8 @@ function bestSwap(
 }
 
 /**
- * An order changed, piece by piece, until it can be laid with a gap inside a stretch: a late piece, or one in its way, goes to where least
- * is late then, or two change places. A search that may fail where there is an order.
+ * An order changed, piece by piece, until it can be laid with a gap inside a stretch: a late piece, or one in its way,
+ * goes to where least is late then, or two change places. A search that may fail where there is an order.
  * @param steps how many changes are made at most
  */
 export function repaired(

@@ -4,7 +4,10 @@ import { named } from '../../closedBarrel.ts';
 import { openBarrelLook } from '../../looks.ts';
 import type { Form } from '../../types.ts';
 
-/** Copper, jacket and strip by family, mm² and mm; copper is the trade's, jackets and strips are ours until a shop enters what is printed on its reels. */
+/**
+ * Copper, jacket and strip by family, mm² and mm; copper is the trade's, jackets and strips are ours until a shop
+ * enters what is printed on its reels.
+ */
 const inHousing = (
   family: TerminalFamily,
   range: readonly [number, number],

@@ -3,7 +3,7 @@ import type { Circuit, HarnessNode, Run } from '../harness/index.ts';
 import type { Job } from '../job/index.ts';
 import type { PlanChange } from '../plan/index.ts';
 import type { Practice } from '../practice/index.ts';
-import type { Reading } from '../prove/index.ts';
+import type { Reading, Ruling } from '../prove/index.ts';
 import type { SpliceRecord } from '../record/index.ts';
 
 /** What server and interface say to each other. Units are in the names; dates are ISO. */
@@ -53,22 +53,64 @@ export interface PhotoView {
   readonly at: string;
 }
 
-/** A job whole: what a plan is computed from, and what people have done since. */
-export interface JobView {
+/**
+ * A job as it is read: what was found and decided, and what people have done since. Its harness, its practice and its
+ * shelf are read apart, by the versions named here.
+ */
+export interface JobState {
   readonly id: string;
   readonly version: number;
   readonly status: 'open' | 'signed';
   readonly practiceId: string;
-  readonly practice: Practice;
-  readonly job: Job;
-  readonly catalogue: Catalogue;
+  readonly practiceVersion: number;
+  readonly harnessId: string;
+  readonly harnessVersion: number;
   /** Whether the job came with a shelf of its own, in a file. */
   readonly ownShelf: boolean;
+  readonly shelfVersion: number;
+  readonly job: Omit<Job, 'machine' | 'harness'>;
   readonly findingVersions: Readonly<Record<string, number>>;
   readonly ticks: readonly Tick[];
   readonly readings: readonly Reading[];
   readonly records: readonly KeptRecord[];
   readonly photos: readonly PhotoView[];
+}
+
+/** A job whole: what a plan is computed from, and what people have done since. */
+export interface JobView extends Omit<JobState, 'job'> {
+  readonly job: Job;
+  readonly practice: Practice;
+  readonly catalogue: Catalogue;
+}
+
+/** A line of the list of harnesses: what it is, on which machine, and how much of it there is. */
+export interface HarnessSummary {
+  readonly id: string;
+  readonly version: number;
+  readonly name: string;
+  readonly machineId: string;
+  readonly machine: string;
+  readonly machineKind: string;
+  readonly systemVoltageV: number;
+  readonly circuits: number;
+  readonly connectors: number;
+}
+
+/** A stretch of a list, in its order, and where the next one begins; none where the list ends here. */
+export interface Page<T> {
+  readonly items: readonly T[];
+  /** How many there are in all, of what was asked for. */
+  readonly total: number;
+  readonly next?: string | undefined;
+}
+
+/** What may be asked of a list. */
+export interface PageAsked {
+  /** Words that all have to be there. */
+  readonly search?: string | undefined;
+  /** `next` of the page before. */
+  readonly cursor?: string | undefined;
+  readonly limit?: number | undefined;
 }
 
 /** A machine's harness that a job can be opened on. */
@@ -121,4 +163,45 @@ export interface ErrorBody {
     readonly hint?: string;
     readonly details?: unknown;
   };
+}
+
+/** Somebody at the bench, and since when. */
+export interface Person {
+  readonly name: string;
+  readonly since: string;
+}
+
+/** How a reading was ruled on. */
+export interface RulingOf {
+  readonly spliceId: string;
+  readonly checkId: string;
+  readonly ruling: Ruling;
+}
+
+/** What may be asked of the list of jobs. */
+export interface JobsAsked extends PageAsked {
+  readonly status?: 'open' | 'signed' | undefined;
+}
+
+/** Temporary repairs that come back, and how many of all are overdue. */
+export interface DuePage extends Page<DueBack> {
+  readonly overdue: number;
+}
+
+/** A line of the list of records. */
+export interface RecordLine {
+  readonly recordId: string;
+  readonly jobId: string;
+  readonly body: SpliceRecord;
+}
+
+/** A circuit that was found by its words, with where it belongs. */
+export interface FoundCircuit {
+  readonly harnessId: string;
+  readonly machine: string;
+  readonly harness: string;
+  readonly circuit: Circuit;
+  /** Its two ends in words: "X31 4". */
+  readonly from: string;
+  readonly to: string;
 }

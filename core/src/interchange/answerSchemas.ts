@@ -1,0 +1,270 @@
+import Joi from 'joi';
+import type {
+  AnswerOf,
+  AnsweringName,
+  DueBack,
+  ErrorBody,
+  FoundCircuit,
+  HarnessSummary,
+  HarnessView,
+  JobEffect,
+  JobState,
+  JobSummary,
+  Page,
+  Person,
+  PhotoView,
+  PracticeView,
+  RecordLine,
+  RulingOf,
+  Tick,
+} from '../operations/index.ts';
+import { catalogueSchema } from './catalogueSchemas.ts';
+import { circuitSchema, nodeSchema, runSchema } from './harnessSchemas.ts';
+import { jobWithoutHarnessSchema } from './jobSchemas.ts';
+import { jobFileSchema } from './jobFile.ts';
+import { practiceSchema } from './practiceSchema.ts';
+import { readingSchema } from './readingSchema.ts';
+import { keptRecordSchema, recordSchema, rulingSchema } from './recordSchema.ts';
+import { date, flag, instant, positionMm, version } from './schema/fields.ts';
+import { named, needed, oneOf, shape, type FieldsOf } from './schema/shape.ts';
+
+const words = Joi.string().allow('');
+const all = (item: Joi.Schema): Joi.ArraySchema => Joi.array().items(item);
+const whole = Joi.number().integer().min(0);
+const voltage = Joi.number().greater(0).max(1500);
+const status = oneOf(['open', 'signed']);
+
+const jobSummary = named(
+  'jobSummary',
+  shape<JobSummary>({
+    id: needed(words),
+    number: needed(words),
+    title: needed(words),
+    machine: needed(words),
+    harness: needed(words),
+    status: needed(status),
+    stage: needed(oneOf(['survey', 'decide', 'layout', 'bench', 'prove', 'record'])),
+    findings: needed(whole),
+    openedOn: needed(date),
+    updatedAt: needed(instant),
+  }),
+);
+
+const tick = named(
+  'tick',
+  shape<Tick>({
+    stepId: needed(words),
+    spliceId: needed(words),
+    done: needed(flag),
+    by: needed(words),
+    at: needed(instant),
+  }),
+);
+
+const photo = named(
+  'photo',
+  shape<PhotoView>({
+    id: needed(words),
+    findingId: needed(words),
+    name: needed(words),
+    widthPx: needed(whole),
+    heightPx: needed(whole),
+    by: needed(words),
+    at: needed(instant),
+  }),
+);
+
+const jobState = named(
+  'jobState',
+  shape<JobState>({
+    id: needed(words),
+    version: needed(version),
+    status: needed(status),
+    practiceId: needed(words),
+    practiceVersion: needed(version),
+    harnessId: needed(words),
+    harnessVersion: needed(version),
+    ownShelf: needed(flag),
+    shelfVersion: needed(version),
+    job: needed(jobWithoutHarnessSchema),
+    findingVersions: needed(Joi.object().pattern(Joi.string(), version)),
+    ticks: needed(all(tick)),
+    readings: needed(all(readingSchema)),
+    records: needed(all(keptRecordSchema)),
+    photos: needed(all(photo)),
+  }),
+);
+
+const page = <T>(item: Joi.Schema): FieldsOf<Page<T>> => ({
+  items: needed(all(item)),
+  total: needed(whole),
+  next: words,
+});
+
+const machineFields = {
+  machineId: needed(words),
+  machine: needed(words),
+  machineKind: needed(words),
+  systemVoltageV: needed(voltage),
+};
+const harnessSummary = named(
+  'harnessSummary',
+  shape<HarnessSummary>({
+    id: needed(words),
+    version: needed(version),
+    name: needed(words),
+    ...machineFields,
+    circuits: needed(whole),
+    connectors: needed(whole),
+  }),
+);
+const foundCircuit = shape<FoundCircuit>({
+  harnessId: needed(words),
+  machine: needed(words),
+  harness: needed(words),
+  circuit: needed(circuitSchema),
+  from: needed(words),
+  to: needed(words),
+});
+const recordLine = shape<RecordLine>({ recordId: needed(words), jobId: needed(words), body: needed(recordSchema) });
+
+const harnessView = named(
+  'harnessView',
+  shape<HarnessView>({
+    id: needed(words),
+    version: needed(version),
+    ...machineFields,
+    name: needed(words),
+    runs: needed(all(runSchema)),
+    circuits: needed(all(circuitSchema)),
+    nodes: needed(all(nodeSchema)),
+  }),
+);
+
+const dueBack = named(
+  'dueBack',
+  shape<DueBack>({
+    recordId: needed(words),
+    jobId: needed(words),
+    until: needed(date),
+    overdue: needed(flag),
+    body: needed(recordSchema),
+  }),
+);
+
+type Change = JobEffect['changes'][number];
+const jobEffect = named(
+  'jobEffect',
+  shape<JobEffect>({
+    jobId: needed(words),
+    number: needed(words),
+    title: needed(words),
+    changes: needed(
+      all(
+        shape<Change>({
+          findingId: needed(words),
+          circuitId: needed(words),
+          circuitNumber: needed(words),
+          before: needed(words),
+          after: needed(words),
+          because: needed(words),
+        }),
+      ),
+    ),
+    keeps: needed(flag),
+  }),
+);
+
+const practiceView = shape<PracticeView>({
+  practice: needed(practiceSchema),
+  ready: needed(flag),
+  jobs: needed(whole),
+});
+const person = shape<Person>({ name: needed(words), since: needed(instant) });
+
+/** What is answered when something cannot be done: always of this shape. */
+export const errorSchema = named(
+  'error',
+  shape<ErrorBody>({
+    error: needed(
+      shape<ErrorBody['error']>({
+        code: needed(words),
+        message: needed(words),
+        field: words,
+        hint: words,
+        details: Joi.any(),
+      }),
+    ),
+  }),
+);
+
+const answer = <N extends AnsweringName>(fields: FieldsOf<AnswerOf<N>>): Joi.ObjectSchema =>
+  Joi.object(fields as Joi.SchemaMap);
+const numbered = { id: needed(words), number: needed(words) };
+const byVersion = { version: needed(version) };
+const ofPractice = { id: needed(words), practiceVersion: needed(version) };
+/** A description in a language of its own. */
+const described = Joi.object().unknown();
+
+/** What each operation answers with. A plan is described in docs/formats/plan.md. */
+export const ANSWERS: { readonly [N in AnsweringName]: Joi.Schema } = {
+  health: answer<'health'>({ ok: needed(Joi.valid(true)) }),
+  description: described,
+  people: all(person),
+  addPerson: answer<'addPerson'>({ name: needed(words) }),
+  jobs: answer<'jobs'>(page(jobSummary)),
+  job: jobState,
+  jobShelf: catalogueSchema,
+  plan: described,
+  jobFile: jobFileSchema,
+  openJob: answer<'openJob'>(numbered),
+  importJob: answer<'importJob'>(numbered),
+  sayGate: answer<'sayGate'>(byVersion),
+  withdrawGate: answer<'withdrawGate'>(byVersion),
+  setPractice: answer<'setPractice'>(byVersion),
+  addFinding: answer<'addFinding'>(byVersion),
+  changeFinding: answer<'changeFinding'>(byVersion),
+  removeFinding: answer<'removeFinding'>({ removed: needed(words) }),
+  saveMapping: answer<'saveMapping'>(byVersion),
+  readContinuity: answer<'readContinuity'>(byVersion),
+  setLayout: answer<'setLayout'>(byVersion),
+  choose: answer<'choose'>({ use: needed(words.allow(null)) }),
+  tick: answer<'tick'>({ ticked: needed(whole) }),
+  addReadings: answer<'addReadings'>({
+    rulings: needed(
+      all(shape<RulingOf>({ spliceId: needed(words), checkId: needed(words), ruling: needed(rulingSchema) })),
+    ),
+  }),
+  makeAgain: answer<'makeAgain'>({
+    lossPerSideMm: Joi.number(),
+    lostFromMm: needed(positionMm),
+    lostToMm: needed(positionMm),
+    slackLeftMm: positionMm,
+    becomes: oneOf(['oneSplice', 'twoSplices', 'longerInsert']),
+  }),
+  sign: answer<'sign'>({ ...byVersion, records: needed(whole) }),
+  correctRecord: answer<'correctRecord'>({ id: needed(words) }),
+  records: answer<'records'>({
+    format: needed(oneOf(['mendum-record'])),
+    version: needed(oneOf([1])),
+    records: needed(all(keptRecordSchema)),
+  }),
+  allRecords: answer<'allRecords'>(page(recordLine)),
+  due: answer<'due'>({ ...page(dueBack), overdue: needed(whole) }),
+  addPhoto: answer<'addPhoto'>({ id: needed(words) }),
+  keepPhoto: answer<'keepPhoto'>({ removed: needed(flag) }),
+  shelf: catalogueSchema,
+  changeShelf: answer<'changeShelf'>({ shelfVersion: needed(version) }),
+  importShelf: answer<'importShelf'>({ shelfVersion: needed(version), lines: needed(whole) }),
+  practice: practiceSchema,
+  practices: all(practiceView),
+  practiceEffect: all(jobEffect),
+  addPractice: answer<'addPractice'>(ofPractice),
+  changePractice: answer<'changePractice'>(ofPractice),
+  removePractice: answer<'removePractice'>({ id: needed(words) }),
+  harnesses: answer<'harnesses'>(page(harnessSummary)),
+  harness: harnessView,
+  find: all(foundCircuit),
+  addHarness: answer<'addHarness'>({ id: needed(words) }),
+  changeHarness: answer<'changeHarness'>({ harnessVersion: needed(version) }),
+};

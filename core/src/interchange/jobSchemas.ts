@@ -1,0 +1,117 @@
+import { COVER_IDS, WAYS, type Choice, type Gate, type Held, type Redo } from '../approach/index.ts';
+import type { EarlierRepair } from '../damage/index.ts';
+import { METHOD_IDS } from '../family/index.ts';
+import type { Job } from '../job/index.ts';
+import type { LayoutWishes, Pin } from '../layout/index.ts';
+import { findingSchema } from './findingSchema.ts';
+import { harnessSchema, machineSchema } from './harnessSchemas.ts';
+import { mappingSchema } from './mappingSchemas.ts';
+import { above0, date, flag, id, lengthMm, list, longText, positionMm, saidBy, text } from './schema/fields.ts';
+import { named, needed, oneOf, shape, usual } from './schema/shape.ts';
+
+type EntryOf<K extends keyof Gate> = NonNullable<Gate[K]>;
+export const gateSchema = named(
+  'gate',
+  shape<Gate>({
+    isolation: shape<EntryOf<'isolation'>>({ how: needed(oneOf(['provedDead', 'batteryOff'])), ...saidBy }),
+    airbag: shape<EntryOf<'airbag'>>({ procedure: needed(longText), ...saidBy }),
+    highVoltage: shape<EntryOf<'highVoltage'>>({ procedure: needed(longText), ...saidBy }),
+    vapour: shape<EntryOf<'vapour'>>({ reading: needed(longText), ...saidBy }),
+  }),
+  'What people have confirmed before any work.',
+);
+
+export const useSchema = oneOf([...METHOD_IDS, ...COVER_IDS, ...WAYS]);
+const choiceSchema = named(
+  'choice',
+  shape<Choice>({ findingId: needed(id), use: needed(useSchema), terminal: text, reason: needed(longText), ...saidBy }),
+);
+const pinSchema = named(
+  'pin',
+  shape<Pin>({
+    findingId: needed(id),
+    side: needed(oneOf(['only', 'left', 'right'])),
+    centreMm: needed(lengthMm),
+    runId: id,
+  }),
+);
+const redoSchema = named(
+  'redo',
+  shape<Redo>({
+    id: needed(id),
+    findingId: needed(id),
+    lostFromMm: needed(positionMm),
+    lostToMm: needed(positionMm),
+    because: needed(longText),
+    ...saidBy,
+  }),
+);
+
+const onWireFields = {
+  circuitId: needed(id),
+  runId: needed(id),
+  kind: needed(oneOf(['splice', 'cover'])),
+  fromMm: needed(positionMm),
+  toMm: needed(positionMm),
+  diameterMm: needed(above0(200)),
+};
+/** A repair's body on the wire, as it is kept in a record. */
+export const onWireSchema = named('onWire', shape<Omit<EarlierRepair, 'id' | 'words'>>(onWireFields));
+/** A repair of an earlier job that is on a wire already. */
+const earlierSchema = named(
+  'earlierRepair',
+  shape<EarlierRepair>({ id: needed(id), ...onWireFields, words: needed(text) }),
+);
+
+/** What people decided about the layout. */
+export const layoutSchema = named(
+  'layout',
+  shape<LayoutWishes>({
+    pins: usual(list(pinSchema), []),
+    atOne: usual(list(id), []),
+    found: usual(list(pinSchema), []),
+    otherColours: flag,
+  }),
+);
+
+const heldSchema = named(
+  'held',
+  shape<Held>({
+    findingId: needed(id),
+    way: needed(id),
+    use: oneOf([...METHOD_IDS, ...COVER_IDS]),
+    partIds: needed(list(text)),
+    takes: list(id),
+    otherColours: flag,
+  }),
+);
+
+const jobFields = {
+  number: needed(text),
+  title: needed(text),
+  asOf: date,
+  findings: usual(list(findingSchema), []),
+  gate: usual(gateSchema, {}),
+  choices: usual(list(choiceSchema), []),
+  pins: usual(list(pinSchema), []),
+  redos: usual(list(redoSchema), []),
+  held: list(heldSchema),
+  earlier: list(earlierSchema),
+  mappings: list(mappingSchema),
+  layout: layoutSchema,
+};
+/** A job as it stands in a file; its number serves as id where it has none. */
+export const jobSchema = named(
+  'job',
+  shape<Omit<Job, 'id'> & { readonly id?: string }>({
+    id,
+    ...jobFields,
+    machine: needed(machineSchema),
+    harness: needed(harnessSchema),
+  }),
+);
+/** A job whose harness is read apart. */
+export const jobWithoutHarnessSchema = named(
+  'jobWithoutHarness',
+  shape<Omit<Job, 'machine' | 'harness'>>({ id: needed(id), ...jobFields }),
+);

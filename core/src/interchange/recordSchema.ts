@@ -1,0 +1,84 @@
+import Joi from 'joi';
+import type { KeptRecord } from '../operations/index.ts';
+import type { Ruling } from '../prove/index.ts';
+import type { RecordReading, SpliceRecord } from '../record/index.ts';
+import { flag, instant, positionMm, version } from './schema/fields.ts';
+import { named, needed, oneOf, shape } from './schema/shape.ts';
+import { onWireSchema } from './jobSchemas.ts';
+
+/** Words as they were written down, however many. */
+const words = Joi.string().allow('');
+const lines = Joi.array().items(words);
+
+export const rulingSchema = named(
+  'ruling',
+  shape<Ruling>({
+    verdict: needed(oneOf(['pass', 'rework', 'scrap', 'open'])),
+    watch: needed(flag),
+    cause: needed(words),
+    next: needed(words),
+  }),
+);
+
+const versionOfThing = shape<SpliceRecord['practice']>({
+  id: needed(words),
+  version: needed(version),
+  name: needed(words),
+});
+
+/** The record of one splice, cover or work at a cavity, as it was signed. */
+export const recordSchema = named(
+  'record',
+  shape<SpliceRecord>({
+    spliceId: needed(words),
+    jobNumber: needed(words),
+    machine: needed(words),
+    harness: needed(words),
+    circuitNumber: needed(words),
+    circuitFunction: needed(words),
+    wire: needed(words),
+    run: needed(words),
+    atMm: needed(positionMm),
+    fromName: needed(words),
+    finding: needed(words),
+    approach: needed(words),
+    method: needed(words),
+    materials: needed(lines),
+    tools: needed(lines),
+    because: needed(lines),
+    override: words,
+    insert: words,
+    redos: needed(Joi.number().integer().min(0)),
+    temporaryUntil: words,
+    onWire: onWireSchema,
+    cutsOut: lines,
+    practice: needed(versionOfThing),
+    catalogue: needed(versionOfThing),
+    isolation: needed(words),
+    cautions: needed(
+      Joi.array().items(shape<SpliceRecord['cautions'][number]>({ id: needed(words), text: needed(words) })),
+    ),
+    signedBy: needed(words),
+    signedAt: needed(instant),
+    note: needed(words),
+    readings: needed(
+      Joi.array().items(
+        shape<RecordReading>({
+          title: needed(words),
+          words: needed(words),
+          ruling: needed(rulingSchema),
+          by: needed(words),
+          at: needed(instant),
+          make: needed(version),
+        }),
+      ),
+    ),
+  }),
+  'The record of one splice, cover or work at a cavity, as it was signed.',
+);
+
+export const keptRecordSchema = named(
+  'keptRecord',
+  shape<KeptRecord>({ id: needed(words), spliceId: needed(words), replacesId: words, body: needed(recordSchema) }),
+  'A record as it is kept; a correction names the record that it replaces.',
+);

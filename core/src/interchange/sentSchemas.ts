@@ -1,0 +1,102 @@
+import Joi from 'joi';
+import type { SendingName, SentOf, WriteHead } from '../operations/index.ts';
+import { shelfEditSchema } from './catalogueSchemas.ts';
+import { harnessEditSchema } from './editSchemas.ts';
+import { findingSchema } from './findingSchema.ts';
+import { harnessSchema, machineSchema } from './harnessSchemas.ts';
+import { layoutSchema, useSchema } from './jobSchemas.ts';
+import { continuityFields, mappingSchema } from './mappingSchemas.ts';
+import { practiceSchema } from './practiceSchema.ts';
+import { readingOfSchemas, readingValueSchema } from './readingSchema.ts';
+import { flag, longText, text, version } from './schema/fields.ts';
+import { needed, oneOf, shape, type FieldsOf } from './schema/shape.ts';
+
+const versioned = { version: needed(version) };
+const atVersion = { version };
+/** Most lines that a list gives at once. */
+const PAGE_MOST = 200;
+const paged = {
+  search: Joi.string().max(200).allow(''),
+  cursor: Joi.string().max(400),
+  limit: Joi.number().integer().min(1).max(PAGE_MOST),
+};
+const idText = Joi.string().trim().min(1).max(200);
+/** Why something is done otherwise, or what a correction says: some words at least. */
+const reason = Joi.string().trim().min(3).max(2000);
+const practice = { practice: needed(practiceSchema) };
+
+/** Who sends a write, and the id under which it is done once. */
+export const headSchemas = {
+  writeId: needed(
+    Joi.string().pattern(
+      /^[0-9a-fA-F]{8}-[0-9a-fA-F]{4}-[0-9a-fA-F]{4}-[0-9a-fA-F]{4}-[0-9a-fA-F]{12}$/,
+      'an id like 1b4e28ba-2fa1-4d2c-883f-0016d3cca427',
+    ),
+  ),
+  by: needed(Joi.string().trim().min(1).max(80)),
+} satisfies FieldsOf<WriteHead>;
+
+/** What may be sent with each operation beside its address and its head: its query, or its body. */
+export const SENT: { readonly [N in SendingName]: FieldsOf<SentOf<N>> } = {
+  jobs: { ...paged, status: oneOf(['open', 'signed']) },
+  jobShelf: atVersion,
+  allRecords: paged,
+  due: paged,
+  practice: atVersion,
+  harnesses: paged,
+  harness: atVersion,
+  find: { words: needed(Joi.string().max(200).allow('')) },
+  openJob: { title: needed(text), harnessId: needed(Joi.string().min(1).max(80)) },
+  importJob: { text: needed(Joi.string().min(1).max(5_000_000)) },
+  sayGate: { ...versioned, how: oneOf(['provedDead', 'batteryOff']), procedure: longText, reading: longText },
+  withdrawGate: versioned,
+  setPractice: { ...versioned, practiceId: needed(Joi.string().min(1).max(120)) },
+  addFinding: { finding: needed(findingSchema) },
+  changeFinding: { ...versioned, finding: needed(findingSchema) },
+  removeFinding: versioned,
+  saveMapping: { ...versioned, card: needed(mappingSchema) },
+  readContinuity: continuityFields,
+  setLayout: { ...versioned, layout: needed(layoutSchema) },
+  choose: {
+    findingId: needed(idText),
+    use: needed(useSchema.valid(null)),
+    terminal: idText,
+    reason: reason.when('use', { is: null, then: Joi.optional(), otherwise: Joi.required() }),
+  },
+  tick: {
+    steps: needed(
+      Joi.array()
+        .items(shape<SentOf<'tick'>['steps'][number]>({ stepId: needed(idText), spliceId: needed(idText) }))
+        .min(1)
+        .max(500),
+    ),
+    done: needed(flag),
+  },
+  addReadings: {
+    readings: needed(
+      Joi.array()
+        .items(
+          shape<SentOf<'addReadings'>['readings'][number]>({ ...readingOfSchemas, value: needed(readingValueSchema) }),
+        )
+        .min(1)
+        .max(50),
+    ),
+  },
+  makeAgain: {
+    spliceId: needed(idText),
+    make: needed(version),
+    shrunk: needed(flag),
+    because: needed(longText),
+  },
+  sign: { ...versioned, note: Joi.string().trim().max(2000).allow('') },
+  correctRecord: { text: needed(reason) },
+  addPhoto: { name: Joi.string().trim().min(1).max(120) },
+  keepPhoto: { removed: needed(flag) },
+  changeShelf: { ...versioned, edits: needed(Joi.array().items(shelfEditSchema).min(1).max(2000)) },
+  importShelf: { ...versioned, text: needed(Joi.string().min(1).max(2_000_000)) },
+  practiceEffect: practice,
+  addPractice: practice,
+  changePractice: practice,
+  addHarness: { machine: needed(machineSchema), harness: needed(harnessSchema) },
+  changeHarness: { ...versioned, edits: needed(Joi.array().items(harnessEditSchema).min(1).max(500)) },
+};

@@ -1,0 +1,39 @@
+export { OPERATIONS } from './operations.ts';
+export type {
+  AnswerOf,
+  AnsweringName,
+  ArgsOf,
+  LineOf,
+  ListName,
+  OperationName,
+  ReadName,
+  SendingName,
+  SentOf,
+  WriteName,
+} from './operations.ts';
+export type { Method, Nothing, Operation, ParamsOf, WriteHead } from './operation.ts';
+export { partsOf, wholeJob } from './wholeJob.ts';
+export { addressOf, paramNames, requestOf, type Request } from './request.ts';
+export type {
+  DueBack,
+  DuePage,
+  ErrorBody,
+  FoundCircuit,
+  HarnessSummary,
+  HarnessView,
+  JobEffect,
+  JobsAsked,
+  JobState,
+  JobSummary,
+  JobView,
+  KeptRecord,
+  Page,
+  PageAsked,
+  Person,
+  PhotoView,
+  PracticeView,
+  RecordLine,
+  RulingOf,
+  StageName,
+  Tick,
+} from './types.ts';

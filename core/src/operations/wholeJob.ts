@@ -1,0 +1,28 @@
+import type { Catalogue } from '../catalogue/index.ts';
+import type { Job } from '../job/index.ts';
+import type { Practice } from '../practice/index.ts';
+import type { HarnessView, JobState, JobView } from './types.ts';
+
+/** Machine and harness of a job, out of a harness as it is read. */
+export const partsOf = ({
+  machineId,
+  machine,
+  machineKind,
+  systemVoltageV,
+  id,
+  name,
+  nodes,
+  runs,
+  circuits,
+}: HarnessView): Pick<Job, 'machine' | 'harness'> => ({
+  machine: { id: machineId, name: machine, kind: machineKind, systemVoltageV },
+  harness: { id, name, nodes, runs, circuits },
+});
+
+/** A job whole, out of what is read apart: itself, its harness, its practice and its shelf. */
+export const wholeJob = (state: JobState, view: HarnessView, practice: Practice, catalogue: Catalogue): JobView => ({
+  ...state,
+  practice,
+  catalogue,
+  job: { ...state.job, ...partsOf(view) },
+});
