@@ -19,6 +19,7 @@ await build({
   alias: {
     '@mendum/core': here('../core/src/index.ts'),
     '@mendum/core/interchange': here('../core/src/interchange/index.ts'),
+    '@mendum/core/operations': here('../core/src/operations/index.ts'),
     '@mendum/core/spreadsheet': here('../core/src/spreadsheet/index.ts'),
   },
 });

@@ -1,12 +1,15 @@
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import compression from 'compression';
-import express, { Router, type Express } from 'express';
+import express, { Router, type Express, type RequestHandler } from 'express';
+import packedStatic, { type ExpressStaticGzipOptions } from 'express-static-gzip';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 import type { Database } from './db/open.ts';
+import { docsRoutes } from './docs/routes.ts';
+import { read } from './http/serve.ts';
 import { requestLog } from './http/requestLog.ts';
-import { answerError, noSuchAddress } from './http/handle.ts';
+import { answerError, noSuchAddress, readableAddress } from './http/handle.ts';
 import { harnessRoutes } from './harnesses/routes.ts';
 import { mappingRoutes } from './jobs/mapping.ts';
 import { jobRoutes } from './jobs/routes.ts';
@@ -31,9 +34,16 @@ export interface AppOptions {
   readonly photosDir: string;
   /** Folder of the built interface; without it only the API is served. */
   readonly webDir?: string | undefined;
+  /** Version of the application, as it is described to others. */
+  readonly version?: string | undefined;
+  /** Sees every request first. */
+  readonly before?: RequestHandler | undefined;
   /** Today as an ISO date. */
   readonly today?: (() => string) | undefined;
 }
+
+/** Files of the interface lie there compressed as well. */
+const PACKED: ExpressStaticGzipOptions = { enableBrotli: true, orderPreference: ['br', 'gz'], index: false };
 
 /** Largest body that is read; a job of 400 circuits is well under 1 MB. */
 const BODY_LIMIT = '6mb';
@@ -45,6 +55,8 @@ export function createApp({
   planner = plannerHere(db.read),
   photosDir,
   webDir,
+  version = '0',
+  before,
   today = () => new Date().toISOString().slice(0, 10),
 }: AppOptions): Express {
   const app = express();
@@ -67,15 +79,15 @@ export function createApp({
     }),
   );
   app.use(compression());
+  if (before) app.use(before);
 
   const api = Router();
-  api.get('/health', (_req, res) => {
-    res.json({ ok: true });
-  });
+  read(api, 'health', () => ({ ok: true as const }));
+  docsRoutes(api, version);
   placeRoutes(api, db);
   shelfRoutes(api, db);
   practiceRoutes(api, db, planner);
-  harnessRoutes(api, db);
+  harnessRoutes(api, db, planner);
   jobRoutes(api, db, planner);
   surveyRoutes(api, db);
   mappingRoutes(api, db);
@@ -89,7 +101,8 @@ export function createApp({
   app.use('/api', express.json({ limit: BODY_LIMIT }), api);
 
   if (webDir !== undefined && existsSync(webDir)) {
-    app.use('/assets', express.static(join(webDir, 'assets'), { immutable: true, maxAge: '1y', fallthrough: true }));
+    const made = { immutable: true, maxAge: '1y', fallthrough: true } as const;
+    app.use('/assets', readableAddress, packedStatic(join(webDir, 'assets'), { ...PACKED, serveStatic: made }));
     app.use(express.static(webDir, { index: false }));
     app.get('/{*path}', (req, res, next) => {
       if (req.path.startsWith('/assets/')) next();

@@ -1,4 +1,6 @@
-/** Every error the server answers with: its status and, where the words are always the same, its sentence and remedy. */
+/**
+ * Every error the server answers with: its status and, where the words are always the same, its sentence and remedy.
+ */
 export const ERRORS = {
   NOT_JSON: { status: 400, hint: 'Send one JSON object with the content type application/json.' },
   EMPTY_BODY: { status: 400, hint: 'Send one JSON object.' },

@@ -6,6 +6,7 @@ import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import type { AnswerOf } from '@mendum/core/operations';
 
 const ROOT = resolve(import.meta.dirname, '../..');
 let dataDir: string;
@@ -66,8 +67,8 @@ describe('a server killed while it saves', () => {
     const first = spawnServer(port);
     await answering(port);
     const base = `http://127.0.0.1:${port}/api`;
-    const jobs = (await (await fetch(`${base}/jobs`)).json()) as { id: string; number: string }[];
-    const at = `${base}/jobs/${jobs.find((job) => job.number === '0146')!.id}`;
+    const jobs = (await (await fetch(`${base}/jobs`)).json()) as AnswerOf<'jobs'>;
+    const at = `${base}/jobs/${jobs.items.find((job) => job.number === '0146')!.id}`;
     const acknowledged: string[] = [];
     let killed = false;
     const saving = (async () => {

@@ -1,5 +1,6 @@
-import { rmSync } from 'node:fs';
+import { readFileSync, rmSync } from 'node:fs';
 import { join, resolve } from 'node:path';
+import { createHttpTerminator } from 'http-terminator';
 import { createApp } from './app.ts';
 import { readConfig, type Config } from './config.ts';
 import { openDatabase } from './db/open.ts';
@@ -8,9 +9,13 @@ import { answerBadRequests } from './http/badRequest.ts';
 import { makeLog } from './log.ts';
 import { seedDemo } from './demo/seed.ts';
 import { plannerPool } from './planning/pool.ts';
+import { sizeOf } from './planning/size.ts';
 import { portWords, whyNoPort } from './port.ts';
 
 const root = resolve(import.meta.dirname, '../..');
+/** What is under way when the server stops gets this long: a template of 10 m takes some 5 s. */
+const STOP_MOST_MS = 20_000;
+const { version } = JSON.parse(readFileSync(join(root, 'package.json'), 'utf8')) as { readonly version: string };
 
 function configOrExit(): Config {
   try {
@@ -39,8 +44,8 @@ const db = await openDatabase(config.dataDir);
 if (process.argv.includes('--demo') && (await seedDemo(db, new Date())))
   console.log('The database is new: demo machines, jobs and records were put in.');
 
-const planner = plannerPool(config.dataDir, config.planSeconds);
-const server = createApp({ db, log, planner, photosDir, webDir: join(root, 'web/dist') }).listen(
+const planner = plannerPool(config.dataDir, config.planSeconds, sizeOf(db.read));
+const server = createApp({ db, log, planner, photosDir, version, webDir: join(root, 'web/dist') }).listen(
   config.port,
   config.host,
   (error?: Error) => {
@@ -54,6 +59,11 @@ const server = createApp({ db, log, planner, photosDir, webDir: join(root, 'web/
 );
 
 answerBadRequests(server);
+// Before the first connection: it ends those that are only kept open.
+const terminator = createHttpTerminator({ server, gracefulTerminationTimeout: STOP_MOST_MS });
+
+// Circuits are made ready to be found, so that nobody waits for it later.
+planner.ask('find', { words: '' }).catch((error: unknown) => log.error({ err: error }, 'nothing can be found yet'));
 
 /** Answers to writes are kept for a while, not for ever. */
 const forget = (): void => {
@@ -71,11 +81,9 @@ async function leave(code: number): Promise<void> {
 }
 
 /** Answers what is under way, closes the database, and goes. */
-function stop(): void {
-  server.close(() => {
-    void leave(0);
-  });
-  server.closeIdleConnections();
+async function stop(): Promise<void> {
+  await terminator.terminate();
+  await leave(0);
 }
-process.once('SIGTERM', stop);
-process.once('SIGINT', stop);
+process.once('SIGTERM', () => void stop());
+process.once('SIGINT', () => void stop());

@@ -3,7 +3,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import { Ajv2020 } from 'ajv/dist/2020.js';
 import { describe, expect, it, test } from 'vitest';
-import { readJobFile } from '@mendum/core/interchange';
+import { jobFileJsonSchema, readJobFile } from '@mendum/core/interchange';
 import type { Plan } from '@mendum/core';
 import { EXAMPLES } from './examples.ts';
 
@@ -59,9 +59,8 @@ describe('the command that plans a file', () => {
 });
 
 describe('the format', () => {
-  const validate = new Ajv2020({ allErrors: true, useDefaults: false, strict: false }).compile(
-    JSON.parse(readFileSync(join(ROOT, 'docs/formats/job.schema.json'), 'utf8')) as object,
-  );
+  const schema = JSON.parse(readFileSync(join(ROOT, 'docs/formats/job.schema.json'), 'utf8')) as object;
+  const validate = new Ajv2020({ allErrors: true, useDefaults: false, strict: false }).compile(schema);
   const example = (): Record<string, never> => JSON.parse(harvester) as Record<string, never>;
 
   test.each(Object.entries(EXAMPLES))('%s is the demo as it is, fits the schema, and can be planned', (name, make) => {
@@ -70,10 +69,12 @@ describe('the format', () => {
     expect(validate(JSON.parse(text)), JSON.stringify(validate.errors)).toBe(true);
     expect(() => readJobFile(text)).not.toThrow();
   });
+  it('is published as it is checked', () => expect(schema).toEqual(JSON.parse(JSON.stringify(jobFileJsonSchema()))));
   it('has three examples and no others lying about', () =>
     expect(readdirSync(FOLDER).sort()).toEqual(Object.keys(EXAMPLES).sort()));
 
-  // What the schema refuses the reader refuses, and the other way round, for everything that concerns a field by itself.
+  // What the schema refuses the reader refuses, and the other way round, for everything that concerns a field by
+  // itself.
   test.each([
     ['/version', 2],
     ['/practice', 'x'],

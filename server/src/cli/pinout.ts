@@ -22,7 +22,10 @@ function refuse(code: string, message: string, hint: string, more: object = {}):
   process.exitCode = 2;
 }
 
-/** One of a list of words, or nothing when it was not given. @throws Error naming the option, the value and what it may be */
+/**
+ * One of a list of words, or nothing when it was not given. @throws Error naming the option, the value and what it may
+ * be
+ */
 function oneOf<T extends string>(option: string, value: string | undefined, words: readonly T[]): T | undefined {
   const found = words.find((word) => word === value);
   if (value !== undefined && found === undefined)

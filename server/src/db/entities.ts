@@ -102,6 +102,10 @@ export const JobEntity = new EntitySchema<Rows.JobRow>({
     createdAt: text,
     updatedAt: text,
   },
+  indices: [
+    { name: 'job_by_change', columns: ['updatedAt', 'id'] },
+    { name: 'job_by_harness', columns: ['harnessId'] },
+  ],
   foreignKeys: ofHarness,
 });
 export const FindingEntity = new EntitySchema<Rows.FindingRow>({
@@ -188,7 +192,12 @@ export const RecordEntity = new EntitySchema<Rows.RecordRow>({
     signedBy: text,
     signedAt: text,
   },
-  indices: [{ name: 'record_by_job', columns: ['jobId'] }],
+  indices: [
+    { name: 'record_by_job', columns: ['jobId'] },
+    { name: 'record_by_replaced', columns: ['replacesId'] },
+    { name: 'record_by_due', columns: ['temporaryUntil', 'id'] },
+    { name: 'record_by_signed', columns: ['signedAt', 'id'] },
+  ],
   foreignKeys: ofJob,
 });
 export const AuditEntity = new EntitySchema<Rows.AuditRow>({

@@ -1,7 +1,9 @@
 import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
+import PQueue from 'p-queue';
 import { DataSource, type EntityManager } from 'typeorm';
 import { ENTITIES } from './entities.ts';
+import { fold } from './page.ts';
 import { Init1764000000000 } from './migrations/1764000000000-init.ts';
 import { Connectors1764100000000 } from './migrations/1764100000000-connectors.ts';
 import { Practices1764300000000 } from './migrations/1764300000000-practices.ts';
@@ -9,14 +11,25 @@ import { Layout1764400000000 } from './migrations/1764400000000-layout.ts';
 import { PastEnds1764500000000 } from './migrations/1764500000000-past-ends.ts';
 import { Earlier1764600000000 } from './migrations/1764600000000-earlier.ts';
 import { Cables1764800000000 } from './migrations/1764800000000-cables.ts';
+import { Lists1765000000000 } from './migrations/1765000000000-lists.ts';
 import { Terminals1764900000000 } from './migrations/1764900000000-terminals.ts';
 import { Identity1764700000000 } from './migrations/1764700000000-identity.ts';
 import { Survey1764200000000 } from './migrations/1764200000000-survey.ts';
 
 /**
- * The database, one unit of work at a time: SQLite has one connection here, so reads and writes wait in one line. A write is a
- * transaction and is on the disk (WAL, synchronous FULL) before its promise resolves.
+ * The database, one unit of work at a time: SQLite has one connection here, so reads and writes wait in one line. A
+ * write is a transaction and is on the disk (WAL, synchronous FULL) before its promise resolves.
  */
+/** What of the driver's own is used. */
+interface Sqlite {
+  readonly pragma: (text: string) => unknown;
+  readonly function: (
+    name: string,
+    options: { readonly deterministic: boolean },
+    work: (text: unknown) => string,
+  ) => unknown;
+}
+
 export interface Database {
   readonly read: <T>(work: (manager: EntityManager) => Promise<T>) => Promise<T>;
   readonly write: <T>(work: (manager: EntityManager) => Promise<T>) => Promise<T>;
@@ -45,14 +58,16 @@ export async function openDatabase(dataDir: string): Promise<Database> {
       Identity1764700000000,
       Cables1764800000000,
       Terminals1764900000000,
+      Lists1765000000000,
     ],
     migrationsRun: true,
     synchronize: false,
     enableWAL: !inMemory,
-    prepareDatabase: (db: { pragma: (text: string) => unknown }) => {
+    prepareDatabase: (db: Sqlite) => {
       db.pragma('synchronous = FULL');
       db.pragma('foreign_keys = ON');
       db.pragma('busy_timeout = 5000');
+      db.function('fold', { deterministic: true }, fold);
     },
   });
   await source.initialize();
@@ -68,18 +83,16 @@ export async function openDatabase(dataDir: string): Promise<Database> {
   };
 }
 
-/** Work that waits in one line, whatever becomes of the one before. */
+/** Work that waits in one line, whatever becomes of the one before: one connection has one transaction at a time. */
 function oneByOne() {
-  let tail: Promise<unknown> = Promise.resolve();
-  const queued = <T>(work: () => Promise<T>): Promise<T> => {
-    const next = tail.then(work);
-    tail = next.catch(() => undefined);
-    return next;
-  };
-  return { queued, settled: () => tail };
+  const line = new PQueue({ concurrency: 1 });
+  return { queued: <T>(work: () => Promise<T>): Promise<T> => line.add(work), settled: () => line.onIdle() };
 }
 
-/** Opens a database that is there for reading only, beside the one that writes: each read sees one state of it, as of the last write that ended. */
+/**
+ * Opens a database that is there for reading only, beside the one that writes: each read sees one state of it, as of
+ * the last write that ended.
+ */
 export async function openToRead(dataDir: string): Promise<Pick<Database, 'read' | 'close'>> {
   const source = new DataSource({
     type: 'better-sqlite3',
@@ -87,7 +100,7 @@ export async function openToRead(dataDir: string): Promise<Pick<Database, 'read'
     readonly: true,
     entities: ENTITIES,
     synchronize: false,
-    prepareDatabase: (db: { pragma: (text: string) => unknown }) => {
+    prepareDatabase: (db: Pick<Sqlite, 'pragma'>) => {
       db.pragma('busy_timeout = 5000');
     },
   });

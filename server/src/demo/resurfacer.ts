@@ -5,7 +5,10 @@ const KIVANTO: Machine = { id: 'kivanto-9', name: 'Kivanto 9', kind: 'ice resurf
 
 const zone = { area: 'body', vibration: 'moderate', moisture: 'wet', ambientC: 30, fuelVapour: false } as const;
 
-/** Blade-lift loom: a 6-way main connector, a branch to the lamp connector and to the round one of the lift valve. Cold and wet. */
+/**
+ * Blade-lift loom: a 6-way main connector, a branch to the lamp connector and to the round one of the lift valve. Cold
+ * and wet.
+ */
 const BLADE_LOOM: Harness = {
   id: 'W20',
   name: 'Blade-lift loom W20',

@@ -34,7 +34,9 @@ import { tarnbeckShelf } from './shelf.ts';
 type Good = {
   readonly [K in Check['kind']]: (check: Extract<Check, { kind: K }>, index: number) => ReadingValue | undefined;
 };
-/** A reading of each kind that passes its check, with a little scatter that depends on nothing but the place in the row. */
+/**
+ * A reading of each kind that passes its check, with a little scatter that depends on nothing but the place in the row.
+ */
 const GOOD: Good = {
   look: () => ({ kind: 'look', answer: 'good' }),
   tug: ({ targetN }, index) => ({
@@ -153,8 +155,8 @@ async function finish(manager: EntityManager, { job, practice, by, note, failFir
 }
 
 /**
- * Puts the demo into an empty database: four open jobs and five finished repairs, dated from today. Every figure in them is
- * planned and ruled on by the same core as any other job.
+ * Puts the demo into an empty database: four open jobs and five finished repairs, dated from today. Every figure in
+ * them is planned and ruled on by the same core as any other job.
  * @returns whether anything was put in; a database with jobs is left alone
  */
 export async function seedDemo(db: Database, today: Date): Promise<boolean> {

@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, it, test } from 'vitest';
-import type { HarnessView } from '@mendum/core/interchange';
+import type { HarnessView } from '@mendum/core/operations';
 import { makeSafe, startServer, type TestServer } from '../test/server.ts';
 
 let server: TestServer;
@@ -8,7 +8,12 @@ beforeEach(async () => {
 });
 afterEach(() => server.close());
 
-const harnesses = async (): Promise<HarnessView[]> => (await server.http.get('/api/harnesses')).body as HarnessView[];
+const harnesses = async (): Promise<HarnessView[]> =>
+  Promise.all(
+    (await server.list('harnesses')).map(
+      async ({ id }) => (await server.http.get(`/api/harnesses/${id}`)).body as HarnessView,
+    ),
+  );
 const named = async (name: RegExp): Promise<HarnessView> => (await harnesses()).find((one) => name.test(one.name))!;
 const split = (runId: string, atMm: number) => ({
   do: 'splitRun',
@@ -43,9 +48,7 @@ describe('a harness is edited', () => {
 
   it('a signed job keeps the harness as it was', async () => {
     const loom = await named(/W5/);
-    const signed = (
-      (await server.http.get('/api/jobs')).body as { number: string; status: string; harness: string }[]
-    ).find((job) => job.status === 'signed' && /W5/.test(job.harness))!;
+    const signed = (await server.list('jobs')).find((job) => job.status === 'signed' && /W5/.test(job.harness))!;
     const before = (await server.job(signed.number)).job;
     const count = (await harnesses()).length;
     await edit(loom, [{ do: 'setLength', runId: 'R1', lengthMm: 2000 }]);

@@ -8,7 +8,8 @@ import type { CircuitRow } from '../db/rows.ts';
 
 const orUndefined = <T>(value: T | null): T | undefined => value ?? undefined;
 
-const circuitOf = (row: CircuitRow): Circuit => ({
+/** A circuit as it is stored in a row. */
+export const circuitOf = (row: CircuitRow): Circuit => ({
   id: row.id,
   number: row.number,
   function: row.function,
@@ -78,7 +79,10 @@ async function readParts(manager: EntityManager, harnessId: string): Promise<Par
 const isReadOnly = ({ dataSource }: EntityManager): boolean =>
   dataSource.options.type === 'better-sqlite3' && dataSource.options.readonly === true;
 
-/** Nodes, runs and circuits of a version of a harness. What is read while something is being written is not kept: it may never come to be. */
+/**
+ * Nodes, runs and circuits of a version of a harness. What is read while something is being written is not kept: it may
+ * never come to be.
+ */
 async function partsOf(manager: EntityManager, harnessId: string, version: number): Promise<Parts> {
   const kept = READ.get(manager.dataSource) ?? new Map<string, { version: number; parts: Parts }>();
   READ.set(manager.dataSource, kept);

@@ -1,5 +1,5 @@
 import type { ErrorRequestHandler, Request, RequestHandler } from 'express';
-import Joi from 'joi';
+import type Joi from 'joi';
 import { JobFileRefused, problemsOf } from '@mendum/core/interchange';
 import { AppError, type ErrorCode } from '../errors.ts';
 
@@ -22,11 +22,6 @@ export function checked<T>(schema: Joi.ObjectSchema, req: Request): T {
   return result.value as T;
 }
 
-const headFields = { writeId: Joi.string().guid().required(), by: Joi.string().trim().min(1).max(80).required() };
-
-/** A schema for the body of a write: its head and its own fields. */
-export const writeBody = (fields: Joi.SchemaMap = {}): Joi.ObjectSchema => Joi.object({ ...headFields, ...fields });
-
 /** The query of a request, checked; what is wrong is named by its word. @throws AppError BAD_INPUT */
 export function checkedQuery<T>(schema: Joi.ObjectSchema, req: Request): T {
   const result = schema.validate(req.query, { abortEarly: true, errors: { label: 'key' } });
@@ -47,12 +42,25 @@ export const param = (req: Request, name: string): string => {
   return value;
 };
 
+/** An address with a percent sign that stands for nothing is refused before a file is looked for by it. */
+export const readableAddress: RequestHandler = (req, _res, next) => {
+  try {
+    decodeURIComponent(req.path);
+  } catch {
+    throw new AppError('BAD_REQUEST', PLATFORM[400]?.words ?? '');
+  }
+  next();
+};
+
 /** Every address under /api that is not there. */
 export const noSuchAddress: RequestHandler = (req) => {
   throw new AppError('NOT_FOUND', `There is nothing at ${req.method} ${req.path}.`);
 };
 
-/** What express and its parsers refuse by themselves, by the status they give it; everything of it is the sender's to put right. */
+/**
+ * What express and its parsers refuse by themselves, by the status they give it; everything of it is the sender's to
+ * put right.
+ */
 const PLATFORM: Readonly<Record<number, { readonly code: ErrorCode; readonly words: string }>> = {
   400: {
     code: 'BAD_REQUEST',

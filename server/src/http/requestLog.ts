@@ -3,7 +3,10 @@ import type { Request, RequestHandler } from 'express';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 
-/** The route that answered, as it is registered: no names and ids of a shop in the log; what no route answered is told by its path. */
+/**
+ * The route that answered, as it is registered: no names and ids of a shop in the log; what no route answered is told
+ * by its path.
+ */
 const routeOf = (req: Request): string => {
   const route: unknown = req.route;
   const path = typeof route === 'object' && route !== null && 'path' in route ? String(route.path) : undefined;
@@ -11,7 +14,10 @@ const routeOf = (req: Request): string => {
   return path === undefined ? url : `${url.startsWith('/api/') ? '/api' : ''}${path}`;
 };
 
-/** One line a request: its id, method and route, status, milliseconds. The id goes out as well, so that a report can name it. */
+/**
+ * One line a request: its id, method and route, status, milliseconds. The id goes out as well, so that a report can
+ * name it.
+ */
 export const requestLog = (logger: Logger): RequestHandler =>
   pinoHttp<Request>({
     logger,

@@ -47,8 +47,8 @@ export const answeredBefore = (
 ): Promise<Answer | undefined> => db.read((manager) => receiptOf(manager, head, digestOf(what, content)));
 
 /**
- * Does a write once: the same write id with the same content gives the stored answer again without doing anything; with other
- * content it is refused. Receipt, audit line and change are one transaction.
+ * Does a write once: the same write id with the same content gives the stored answer again without doing anything; with
+ * other content it is refused. Receipt, audit line and change are one transaction.
  */
 export function writeOnce(
   db: Database,

@@ -1,56 +1,37 @@
-import type { Request, Response, Router } from 'express';
-import type Joi from 'joi';
-import { gateState } from '@mendum/core';
+import type { Router } from 'express';
+import { gateOf } from '@mendum/core';
+import { OPERATIONS, type AnswerOf, type WriteName } from '@mendum/core/operations';
 import { JobEntity } from '../db/entities.ts';
 import type { Database } from '../db/open.ts';
 import { AppError } from '../errors.ts';
-import { checked, param, writeBody } from '../http/handle.ts';
+import { register, sentOf, type Sent } from '../http/serve.ts';
 import { writeOnce, type Answer, type WriteHead, type WriteWork } from '../http/writes.ts';
 import { loadJob, mustBeOpen, type StoredJob } from './store.ts';
 
-/** A change to an open job: the checked body and the job as it stands. */
-export interface Change<T> extends WriteWork {
-  readonly input: T & WriteHead;
+/** What changes something of one job. */
+export type ChangeName = {
+  [N in WriteName]: (typeof OPERATIONS)[N]['path'] extends `/jobs/:jobId/${string}` ? N : never;
+}[WriteName];
+
+/** A change to an open job: what was asked, and the job as it stands. */
+export interface Change<N extends ChangeName> extends WriteWork {
+  readonly input: Sent<N>['args'];
   readonly stored: StoredJob;
-  readonly req: Request;
 }
 
-/** What kind of change a route takes. */
-export interface ChangeKind {
-  readonly method: 'post' | 'put' | 'delete';
-  /** Below /jobs/:jobId. */
-  readonly path: string;
+/** What kind of change an operation is. */
+export interface ChangeKind<N extends ChangeName> {
+  readonly name: N;
   readonly what: string;
-  readonly fields?: Joi.SchemaMap;
   /** Work on the bench, readings and decisions wait for the gate; survey does not. */
   readonly behindGate: boolean;
 }
 
-/** One change on its way: its checked body, and what it is known by. */
-export interface Sent<T> {
-  readonly input: T & WriteHead;
-  readonly content: unknown;
-  readonly req: Request;
-  readonly load: (manager: WriteWork['manager']) => Promise<StoredJob>;
-}
-
-/** What the gate of a job still lacks, told without a plan. */
-function gateOf({ job }: StoredJob) {
-  const { circuits, runs } = job.harness;
-  const found = new Set(job.findings.map(({ circuitId }) => circuitId));
-  const at = new Set(job.findings.map(({ runId }) => runId));
-  return gateState(
-    job.gate,
-    circuits.filter(({ id }) => found.has(id)),
-    runs.filter(({ id }) => at.has(id)),
-  );
-}
-
 /** @throws AppError JOB_SIGNED, GATE_CLOSED */
-export function mustTakeChanges(stored: StoredJob, { behindGate }: ChangeKind): void {
+export function mustTakeChanges(stored: StoredJob, { behindGate }: { readonly behindGate: boolean }): void {
   mustBeOpen(stored);
   if (!behindGate) return;
-  const { open, missing } = gateOf(stored);
+  const { open, missing } = gateOf(stored.job);
   if (!open)
     throw new AppError(
       'GATE_CLOSED',
@@ -61,51 +42,59 @@ export function mustTakeChanges(stored: StoredJob, { behindGate }: ChangeKind): 
     );
 }
 
+/** Every change names its job in its address. */
+type WithJob = WriteHead & { readonly jobId: string };
+
+/** One change on its way, with the way to its job. */
+export interface SentChange<N extends ChangeName> extends Sent<N> {
+  readonly load: (manager: WriteWork['manager']) => Promise<StoredJob>;
+}
+
 /** Registers a kind of change; how it is done is left to `handle`. */
-export function register<T>(router: Router, kind: ChangeKind, handle: (sent: Sent<T>) => Promise<Answer>): void {
-  const schema = writeBody(kind.fields);
-  router[kind.method](`/jobs/:jobId${kind.path}`, async (req: Request, res: Response) => {
-    const input = checked<T & WriteHead>(schema, req);
-    const answer = await handle({
-      input,
-      content: { params: req.params, input },
-      req,
-      load: (manager) => loadJob(manager, param(req, 'jobId')),
-    });
+export function changeBy<N extends ChangeName>(
+  router: Router,
+  { name }: ChangeKind<N>,
+  handle: (sent: SentChange<N>) => Promise<Answer>,
+): void {
+  const read = sentOf(name);
+  register(router, name, async (req, res) => {
+    const sent = read(req);
+    const { jobId } = sent.args as WriteHead as WithJob;
+    const answer = await handle({ ...sent, load: (manager) => loadJob(manager, jobId) });
     res.status(answer.status).json(answer.body);
   });
 }
 
 /** Does a change once, in one transaction, with the job open and its gate as the change needs it. */
-export const changeOnce = <T>(
+export const changeOnce = <N extends ChangeName>(
   db: Database,
-  kind: ChangeKind,
-  { input, content, req, load }: Sent<T>,
-  work: (change: Change<T>) => Promise<Answer>,
+  kind: ChangeKind<N>,
+  { args, content, load }: SentChange<N>,
+  work: (change: Change<N>) => Promise<AnswerOf<N>>,
   now = new Date().toISOString(),
 ): Promise<Answer> =>
   writeOnce(
     db,
-    input,
+    args,
     kind.what,
     content,
     async (write) => {
       const stored = await load(write.manager);
       mustTakeChanges(stored, kind);
-      const done = await work({ ...write, input, stored, req });
+      const body = await work({ ...write, input: args, stored });
       await write.manager.update(JobEntity, { id: stored.row.id }, { updatedAt: write.now });
-      return done;
+      return { status: OPERATIONS[kind.name].status, body };
     },
     now,
   );
 
 /** Registers one kind of change to a job that asks nothing of its plan. */
-export function changeRoute<T>(
+export function changeRoute<N extends ChangeName>(
   router: Router,
   db: Database,
-  route: ChangeKind & { readonly work: (change: Change<T>) => Promise<Answer> },
+  route: ChangeKind<N> & { readonly work: (change: Change<N>) => Promise<AnswerOf<N>> },
 ): void {
-  register<T>(router, route, (sent) => changeOnce(db, route, sent, route.work));
+  changeBy<N>(router, route, (sent) => changeOnce(db, route, sent, route.work));
 }
 
 /** @throws AppError STALE with what is stored, unless both versions agree */

@@ -1,34 +1,18 @@
 import { randomUUID } from 'node:crypto';
 import type { Router } from 'express';
-import Joi from 'joi';
-import { COVER_IDS, METHOD_IDS, WAYS } from '@mendum/core';
 import { ChoiceEntity } from '../db/entities.ts';
 import type { Database } from '../db/open.ts';
 import { AppError } from '../errors.ts';
-import type { Asked } from '../planning/choice.ts';
 import type { Planner } from '../planning/planner.ts';
 import { letGo } from './hold.ts';
 import { plannedRoute } from './plannedChange.ts';
 
-const id = Joi.string().trim().min(1).max(200).required();
-
 /** Decisions against the ranking: another method, cover, way or terminal, with its reason. */
 export function choiceRoutes(router: Router, db: Database, planner: Planner): void {
-  plannedRoute<Asked & { reason?: string }, 'choice'>(router, db, planner, {
-    method: 'post',
-    path: '/choices',
+  plannedRoute(router, db, planner, {
+    name: 'choose',
     what: 'choice',
     behindGate: true,
-    fields: {
-      findingId: id,
-      use: Joi.valid(...METHOD_IDS, ...COVER_IDS, ...WAYS, null).required(),
-      terminal: Joi.string().trim().min(1).max(200),
-      reason: Joi.string()
-        .trim()
-        .min(3)
-        .max(2000)
-        .when('use', { is: null, then: Joi.optional(), otherwise: Joi.required() }),
-    },
     asks: ({ input: { findingId, use, terminal }, stored }) => [
       'choice',
       { jobId: stored.row.id, findingId, use, terminal },
@@ -58,7 +42,7 @@ export function choiceRoutes(router: Router, db: Database, planner: Planner): vo
         terminal: input.terminal,
         reason: input.reason,
       });
-      return { status: 201, body: { use: input.use } };
+      return { use: input.use };
     },
   });
 }

@@ -11,9 +11,9 @@ afterEach(() => server.close());
 async function beside(signed: string) {
   const { job, plan } = { job: (await server.job(signed)).job, plan: await server.plan(signed) };
   const splice = plan.findings.flatMap((finding) => finding.splices)[0]!;
-  const harness = (
-    (await server.http.get('/api/harnesses')).body as { id: string; machine: string; name: string }[]
-  ).find((one) => one.machine === job.machine.name && one.name === job.harness.name)!;
+  const harness = (await server.list('harnesses')).find(
+    (one) => one.machine === job.machine.name && one.name === job.harness.name,
+  )!;
   const { number } = (await server.write('post', '/jobs', { title: 'Again', harnessId: harness.id })).body as {
     number: string;
   };

@@ -9,7 +9,8 @@ const wordsOf = ({ method, jobNumber, signedAt }: SpliceRecord): string =>
   `${method}, job ${jobNumber}, ${signedAt.slice(0, 10)}`;
 
 /**
- * What earlier signed jobs left on the wires of a job's harness: their splices and covers, less what a later one cut out.
+ * What earlier signed jobs left on the wires of a job's harness: their splices and covers, less what a later one cut
+ * out.
  * @param before only what was signed before this instant counts: what a signed job itself found there
  */
 export async function earlierOn(

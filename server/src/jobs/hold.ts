@@ -3,7 +3,10 @@ import type { EntityManager } from 'typeorm';
 import { JobEntity, PinEntity } from '../db/entities.ts';
 import type { Beginning } from '../planning/tasks.ts';
 
-/** Work has begun: its splices stay where they are and what they are, whatever is found, bought or decided later; all others stay where they are planned. */
+/**
+ * Work has begun: its splices stay where they are and what they are, whatever is found, bought or decided later; all
+ * others stay where they are planned.
+ */
 export async function begin(manager: EntityManager, jobId: string, { held, pins, layout }: Beginning): Promise<void> {
   if (held.length === 0) return;
   const row = await manager.findOneByOrFail(JobEntity, { id: jobId });

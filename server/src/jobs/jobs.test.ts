@@ -175,11 +175,11 @@ describe('job files', () => {
     expect((await server.job('0146-2')).ownShelf).toBe(false);
   });
   it('a harness that is known already is not stored twice', async () => {
-    const before = (await server.http.get('/api/harnesses')).body as unknown[];
+    const before = await server.list('harnesses');
     await server
       .write('post', '/jobs/import', { text: (await server.http.get(`/api${await server.at('0146')}/file`)).text })
       .expect(201);
-    expect((await server.http.get('/api/harnesses')).body).toHaveLength(before.length);
+    expect(await server.list('harnesses')).toHaveLength(before.length);
   });
   it('with another shelf is planned from that shelf', async () => {
     const file = JSON.parse((await server.http.get(`/api${await server.at('0146')}/file`)).text) as { shelf: unknown };
@@ -192,7 +192,7 @@ describe('job files', () => {
     expect((await server.plan('0146-2')).findings[0]!.chosen).toBe('clipSleeve');
   });
   it('with one bad line is not imported at all', async () => {
-    const before = (await server.http.get('/api/jobs')).body as unknown[];
+    const before = await server.list('jobs');
     const text = (await server.http.get(`/api${await server.at('0146')}/file`)).text.replace(
       '"poorRepair"',
       '"poorly"',
@@ -202,10 +202,10 @@ describe('job files', () => {
       422,
       { error: { code: 'JOB_FILE', field: '/job/findings/0/kind', details: [{ pointer: '/job/findings/0/kind' }] } },
     ]);
-    expect((await server.http.get('/api/jobs')).body).toHaveLength(before.length);
+    expect(await server.list('jobs')).toHaveLength(before.length);
   });
   it('a new job on a known harness gets the next number', async () => {
-    const [harness] = (await server.http.get('/api/harnesses')).body as { id: string }[];
+    const [harness] = await server.list('harnesses');
     expect((await server.write('post', '/jobs', { title: 'Wing loom', harnessId: harness!.id })).body).toMatchObject({
       number: '0148',
     });

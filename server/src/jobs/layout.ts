@@ -1,7 +1,4 @@
 import type { Router } from 'express';
-import type { LayoutWishes } from '@mendum/core';
-import { layoutSchema } from '@mendum/core/interchange';
-import Joi from 'joi';
 import type { Database } from '../db/open.ts';
 import { AppError, type ErrorCode } from '../errors.ts';
 import type { Planner } from '../planning/planner.ts';
@@ -16,14 +13,15 @@ const CODES: Readonly<Record<string, ErrorCode>> = {
   PLACE_NOT_LEGAL: 'PLACE_NOT_LEGAL',
 };
 
-/** Where people want splices to lie: pins, findings that keep one splice, and places that are kept as they are. All of a job at once. */
+/**
+ * Where people want splices to lie: pins, findings that keep one splice, and places that are kept as they are. All of a
+ * job at once.
+ */
 export function layoutRoutes(router: Router, db: Database, planner: Planner): void {
-  plannedRoute<{ version: number; layout: LayoutWishes }, 'wishes'>(router, db, planner, {
-    method: 'put',
-    path: '/layout',
+  plannedRoute(router, db, planner, {
+    name: 'setLayout',
     what: 'layout',
     behindGate: true,
-    fields: { version: Joi.number().integer().min(1).required(), layout: layoutSchema.required() },
     asks: ({ input: { version, layout }, stored }) => {
       mustBeCurrent('The layout', version, stored.row.version, stored.row.layout, layout);
       return ['wishes', { jobId: stored.row.id, layout }];
@@ -39,7 +37,7 @@ export function layoutRoutes(router: Router, db: Database, planner: Planner): vo
         });
       const { pins, atOne, found, otherColours } = input.layout;
       await audit('layout', stored.row.id, { pins, atOne, found: found.length, otherColours });
-      return { status: 200, body: { version: await touch(manager, stored.row, now, { layout: input.layout }) } };
+      return { version: await touch(manager, stored.row, now, { layout: input.layout }) };
     },
   });
 }

@@ -1,10 +1,7 @@
 import type { Router } from 'express';
-import Joi from 'joi';
 import { checkMapping, type HarnessNode, type MappingCard } from '@mendum/core';
-import { continuityFields, mappingSchema } from '@mendum/core/interchange';
 import type { Database } from '../db/open.ts';
 import { AppError } from '../errors.ts';
-import { param } from '../http/handle.ts';
 import { changeRoute, mustBeCurrent } from './change.ts';
 import { touch, type StoredJob } from './store.ts';
 
@@ -16,14 +13,12 @@ function connectorOf({ job, row }: StoredJob, id: string): HarnessNode {
 
 /** Mapping cards of replaced connectors and pigtails: kept while they are filled in, proved by continuity. */
 export function mappingRoutes(router: Router, db: Database): void {
-  changeRoute<{ version: number; card: MappingCard }>(router, db, {
-    method: 'put',
-    path: '/mappings/:nodeId',
+  changeRoute(router, db, {
+    name: 'saveMapping',
     what: 'mapping card',
     behindGate: false,
-    fields: { version: Joi.number().integer().min(1).required(), card: mappingSchema.required() },
-    work: async ({ input, stored, manager, now, audit, req }) => {
-      const node = connectorOf(stored, param(req, 'nodeId'));
+    work: async ({ input, stored, manager, now, audit }) => {
+      const node = connectorOf(stored, input.nodeId);
       const before = stored.row.mappings.find((one) => one.nodeId === node.id);
       mustBeCurrent('The job', input.version, stored.row.version, before, input.card);
       if (input.card.nodeId !== node.id)
@@ -45,24 +40,19 @@ export function mappingRoutes(router: Router, db: Database): void {
       const card: MappingCard = { ...input.card, readings: same ? (before?.readings ?? []) : [] };
       await audit('mapping card', stored.row.id, card);
       return {
-        status: 200,
-        body: {
-          version: await touch(manager, stored.row, now, {
-            mappings: [...stored.row.mappings.filter((one) => one.nodeId !== node.id), card],
-          }),
-        },
+        version: await touch(manager, stored.row, now, {
+          mappings: [...stored.row.mappings.filter((one) => one.nodeId !== node.id), card],
+        }),
       };
     },
   });
 
-  changeRoute<{ cavity: string; soundsAt: string | null; neighbourSounds: boolean }>(router, db, {
-    method: 'post',
-    path: '/mappings/:nodeId/readings',
+  changeRoute(router, db, {
+    name: 'readContinuity',
     what: 'continuity reading',
     behindGate: true,
-    fields: continuityFields,
-    work: async ({ input, stored, manager, now, audit, req }) => {
-      const node = connectorOf(stored, param(req, 'nodeId'));
+    work: async ({ input, stored, manager, now, audit }) => {
+      const node = connectorOf(stored, input.nodeId);
       const card = stored.row.mappings.find((one) => one.nodeId === node.id);
       if (!card) throw new AppError('NOT_FOUND', `${node.name} has no mapping card in job ${stored.row.number}.`);
       const [problem] = checkMapping(node, stored.job.harness, card);
@@ -73,7 +63,7 @@ export function mappingRoutes(router: Router, db: Database): void {
       const mappings = stored.row.mappings.map((one) =>
         one.nodeId === node.id ? { ...one, readings: [...one.readings, reading] } : one,
       );
-      return { status: 201, body: { version: await touch(manager, stored.row, now, { mappings }) } };
+      return { version: await touch(manager, stored.row, now, { mappings }) };
     },
   });
 }

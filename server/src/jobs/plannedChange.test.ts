@@ -14,6 +14,8 @@ let plan: Plan;
 /** What others do while a plan is made, and how often it was asked for. */
 let meanwhile: () => Promise<unknown> = () => Promise.resolve();
 let asked = 0;
+/** Jobs whose plans were asked to be made ready. */
+let prepared: string[] = [];
 let http: ReturnType<typeof request>;
 beforeAll(async () => {
   server = await startServer();
@@ -23,6 +25,7 @@ beforeAll(async () => {
   const here = plannerHere(server.db.read);
   const planner: Planner = {
     ...here,
+    prepare: (jobId) => void prepared.push(jobId),
     ask: async <K extends TaskName>(task: K, args: ArgsOf<K>): Promise<AnswerOf<K>> => {
       asked += 1;
       const answer = await here.ask(task, args);
@@ -36,6 +39,7 @@ beforeAll(async () => {
 afterAll(() => server.close());
 beforeEach(() => {
   asked = 0;
+  prepared = [];
   meanwhile = () => Promise.resolve();
 });
 
@@ -93,5 +97,14 @@ describe('a job that others change while it is planned', () => {
       .send({ writeId: randomUUID(), by: 'Ines Valdur', steps: [{ stepId: 'a', spliceId: 'b' }], done: true })
       .expect(409);
     expect(asked).toBe(0);
+  });
+});
+
+describe('a job that somebody opens', () => {
+  it('has its plan made ready for the first tick; a signed one needs none', async () => {
+    await http.get(`/api/jobs/${id}`).expect(200);
+    await http.get(`/api/jobs/${(await server.job('0126')).id}`).expect(200);
+    await http.get('/api/jobs/none').expect(404);
+    expect(prepared).toEqual([id]);
   });
 });

@@ -1,25 +1,26 @@
 import type { Router } from 'express';
+import type { AnswerOf } from '@mendum/core/operations';
 import type { Database } from '../db/open.ts';
 import { AppError } from '../errors.ts';
-import { answeredBefore, type Answer, type WriteHead } from '../http/writes.ts';
+import { answeredBefore, type Answer } from '../http/writes.ts';
 import type { Planner } from '../planning/planner.ts';
-import type { AnswerOf, ArgsOf, Stamped, TaskName } from '../planning/tasks.ts';
-import { changeOnce, mustTakeChanges, register, type Change, type ChangeKind } from './change.ts';
+import type { AnswerOf as ToldBy, ArgsOf as AskedWith, Stamped, TaskName } from '../planning/tasks.ts';
+import { changeBy, changeOnce, mustTakeChanges, type Change, type ChangeKind, type ChangeName } from './change.ts';
 import { stampOf } from './stamp.ts';
 import type { StoredJob } from './store.ts';
 
 /** What a change may ask of the plan: what is answered with a stamp. */
-export type Question = { [K in TaskName]: AnswerOf<K> extends Stamped<unknown> ? K : never }[TaskName];
-type AnswerTo<K extends Question> = AnswerOf<K> extends Stamped<infer A> ? A : never;
+export type Question = { [K in TaskName]: ToldBy<K> extends Stamped<unknown> ? K : never }[TaskName];
+type AnswerTo<K extends Question> = ToldBy<K> extends Stamped<infer A> ? A : never;
 
-interface PlannedRoute<T, K extends Question> extends ChangeKind {
+interface PlannedRoute<N extends ChangeName, K extends Question> extends ChangeKind<N> {
   /** What is asked of the plan, before anything is written. */
   readonly asks: (asking: {
-    readonly input: T & WriteHead;
+    readonly input: Change<N>['input'];
     readonly stored: StoredJob;
     readonly now: string;
-  }) => readonly [task: K, args: ArgsOf<K>];
-  readonly work: (change: Change<T> & { readonly answer: AnswerTo<K> }) => Promise<Answer>;
+  }) => readonly [task: K, args: AskedWith<K>];
+  readonly work: (change: Change<N> & { readonly answer: AnswerTo<K> }) => Promise<AnswerOf<N>>;
 }
 
 /** Thrown inside a transaction: what was asked of the plan does not hold any more. */
@@ -29,18 +30,18 @@ export class ChangedMeanwhile extends Error {}
 const TRIES = 5;
 
 /**
- * Registers one kind of change that has to know something of the plan. It is asked before the transaction, so that nobody waits for a plan;
- * where the job is another one by then, it is asked again.
+ * Registers one kind of change that has to know something of the plan. It is asked before the transaction, so that
+ * nobody waits for a plan; where the job is another one by then, it is asked again.
  */
-export function plannedRoute<T, K extends Question>(
+export function plannedRoute<N extends ChangeName, K extends Question>(
   router: Router,
   db: Database,
   planner: Planner,
-  route: PlannedRoute<T, K>,
+  route: PlannedRoute<N, K>,
 ): void {
-  register<T>(router, route, (sent) =>
+  changeBy<N>(router, route, (sent) =>
     tried(async () => {
-      const { input, content, load } = sent;
+      const { args: input, content, load } = sent;
       const before = await answeredBefore(db, input, route.what, content);
       if (before) return before;
       const now = new Date().toISOString();

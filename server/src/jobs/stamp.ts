@@ -5,7 +5,9 @@ import type { StoredJob } from './store.ts';
 const placeOf = ({ findingId, side }: Pin): string => `${findingId} ${side}`;
 const inOrder = (pins: readonly Pin[]): readonly Pin[] => [...pins].sort((a, b) => (placeOf(a) < placeOf(b) ? -1 : 1));
 
-/** All of a job that its plan is made from, in an order of its own; a field that is new in a job has to be named here. */
+/**
+ * All of a job that its plan is made from, in an order of its own; a field that is new in a job has to be named here.
+ */
 const essence = (job: Job, { row, harnessVersion }: StoredJob): { readonly [K in keyof Required<Job>]: unknown } => ({
   id: job.id,
   number: job.number,
@@ -25,8 +27,8 @@ const essence = (job: Job, { row, harnessVersion }: StoredJob): { readonly [K in
 });
 
 /**
- * What a plan depends on, in a few letters: two states of a job with the same stamp have the same plan. Ticks, readings, photos and records
- * are not in it; harness, practice and shelf are, by their versions.
+ * What a plan depends on, in a few letters: two states of a job with the same stamp have the same plan. Ticks,
+ * readings, photos and records are not in it; harness, practice and shelf are, by their versions.
  */
 export function stampOf(stored: StoredJob): string {
   const { job, practice, catalogue } = stored;

@@ -64,6 +64,13 @@ async function loadCatalogueOf(
     : { catalogue: await loadShelf(manager), ownShelf: false };
 }
 
+/** The shelf that a job is planned from. @throws AppError NOT_FOUND */
+export async function shelfOf(manager: EntityManager, jobId: string): Promise<Catalogue> {
+  if (!(await manager.existsBy(JobEntity, { id: jobId })))
+    throw new AppError('NOT_FOUND', `There is no job "${jobId}".`);
+  return (await loadCatalogueOf(manager, jobId)).catalogue;
+}
+
 /** Keeps the shelf that came with a job's file, unless it is the shop's own. */
 export async function keepOwnShelf(manager: EntityManager, jobId: string, catalogue: Catalogue): Promise<void> {
   if (JSON.stringify(catalogue) === JSON.stringify(await loadShelf(manager))) return;
@@ -171,22 +178,20 @@ export async function touch(
   return version;
 }
 
-const takenNumbers = async (manager: EntityManager): Promise<string[]> =>
-  (await manager.find(JobEntity, { select: { number: true } })).map((row) => row.number);
-
 /** One above the highest plain number so far, four digits. */
 export async function nextNumber(manager: EntityManager): Promise<string> {
-  return String(Math.max(0, ...(await takenNumbers(manager)).map(Number).filter(Number.isInteger)) + 1).padStart(
-    4,
-    '0',
-  );
+  const found = await manager
+    .createQueryBuilder(JobEntity, 'job')
+    .select('MAX(CAST(job.number AS INTEGER))', 'highest')
+    .where("job.number NOT GLOB '*[^0-9]*'")
+    .getRawOne<{ highest: number | null }>();
+  return String((found?.highest ?? 0) + 1).padStart(4, '0');
 }
 
 /** The number a job gets: the wished one, else with -2, -3 … where it is taken. */
 async function freeNumber(manager: EntityManager, wished: string): Promise<string> {
-  const taken = new Set(await takenNumbers(manager));
   let candidate = wished;
-  for (let n = 2; taken.has(candidate); n += 1) candidate = `${wished}-${n}`;
+  for (let n = 2; await manager.existsBy(JobEntity, { number: candidate }); n += 1) candidate = `${wished}-${n}`;
   return candidate;
 }
 

@@ -1,5 +1,4 @@
 import type { Router } from 'express';
-import Joi from 'joi';
 import {
   checkFinding,
   checkLimits,
@@ -10,16 +9,11 @@ import {
   type GateEntry,
   type Job,
 } from '@mendum/core';
-import { findingSchema } from '@mendum/core/interchange';
 import { ChoiceEntity, FindingEntity, PracticeEntity } from '../db/entities.ts';
 import type { Database } from '../db/open.ts';
 import { AppError } from '../errors.ts';
-import { param } from '../http/handle.ts';
 import { changeRoute, hasWork, mustBeCurrent } from './change.ts';
 import { findingRow, touch } from './store.ts';
-
-const version = Joi.number().integer().min(1).required();
-const longText = Joi.string().trim().min(1).max(2000);
 
 /** @throws AppError BAD_INPUT naming the first thing that cannot be */
 function mustBePossible(finding: Finding, job: Job): void {
@@ -49,56 +43,46 @@ function gateEntry(word: string): GateEntry {
 
 /** Gate, findings and practice: what is settled before anything is cut. */
 export function surveyRoutes(router: Router, db: Database): void {
-  changeRoute<{ version: number; how?: 'provedDead' | 'batteryOff'; procedure?: string; reading?: string }>(
-    router,
-    db,
-    {
-      method: 'put',
-      path: '/gate/:entry',
-      what: 'gate',
-      behindGate: false,
-      fields: { version, how: Joi.valid('provedDead', 'batteryOff'), procedure: longText, reading: longText },
-      work: async ({ input, stored, manager, now, audit, req }) => {
-        const entry = gateEntry(param(req, 'entry'));
-        // Entries do not get in each other's way: only what somebody else has said already is not overwritten unseen.
-        if (stored.row.gate[entry] !== undefined)
-          mustBeCurrent('The gate', input.version, stored.row.version, stored.row.gate, input);
-        const said = { by: input.by, at: now };
-        const needs = { isolation: 'how', airbag: 'procedure', highVoltage: 'procedure', vapour: 'reading' } as const;
-        const wanted = input[needs[entry]];
-        if (wanted === undefined)
-          throw new AppError('BAD_INPUT', `The gate entry "${entry}" lacks its ${needs[entry]}.`, {
-            field: `/${needs[entry]}`,
-            hint: 'Say what was done, and by whose procedure.',
-          });
-        const gate = { ...stored.row.gate, [entry]: { [needs[entry]]: wanted, ...said } };
-        await audit('gate', stored.row.id, { entry, [needs[entry]]: wanted });
-        return { status: 200, body: { version: await touch(manager, stored.row, now, { gate }) } };
-      },
-    },
-  );
-
-  changeRoute<{ version: number }>(router, db, {
-    method: 'delete',
-    path: '/gate/:entry',
-    what: 'gate withdrawn',
+  changeRoute(router, db, {
+    name: 'sayGate',
+    what: 'gate',
     behindGate: false,
-    fields: { version },
-    work: async ({ input, stored, manager, now, audit, req }) => {
-      const entry = gateEntry(param(req, 'entry'));
-      mustBeCurrent('The gate', input.version, stored.row.version, stored.row.gate, input);
-      const gate = { ...stored.row.gate, [entry]: undefined };
-      await audit('gate withdrawn', stored.row.id, { entry });
-      return { status: 200, body: { version: await touch(manager, stored.row, now, { gate }) } };
+    work: async ({ input, stored, manager, now, audit }) => {
+      const entry = gateEntry(input.entry);
+      // Entries do not get in each other's way: only what somebody else has said already is not overwritten unseen.
+      if (stored.row.gate[entry] !== undefined)
+        mustBeCurrent('The gate', input.version, stored.row.version, stored.row.gate, input);
+      const said = { by: input.by, at: now };
+      const needs = { isolation: 'how', airbag: 'procedure', highVoltage: 'procedure', vapour: 'reading' } as const;
+      const wanted = input[needs[entry]];
+      if (wanted === undefined)
+        throw new AppError('BAD_INPUT', `The gate entry "${entry}" lacks its ${needs[entry]}.`, {
+          field: `/${needs[entry]}`,
+          hint: 'Say what was done, and by whose procedure.',
+        });
+      const gate = { ...stored.row.gate, [entry]: { [needs[entry]]: wanted, ...said } };
+      await audit('gate', stored.row.id, { entry, [needs[entry]]: wanted });
+      return { version: await touch(manager, stored.row, now, { gate }) };
     },
   });
 
-  changeRoute<{ version: number; practiceId: string }>(router, db, {
-    method: 'put',
-    path: '/practice',
+  changeRoute(router, db, {
+    name: 'withdrawGate',
+    what: 'gate withdrawn',
+    behindGate: false,
+    work: async ({ input, stored, manager, now, audit }) => {
+      const entry = gateEntry(input.entry);
+      mustBeCurrent('The gate', input.version, stored.row.version, stored.row.gate, input);
+      const gate = { ...stored.row.gate, [entry]: undefined };
+      await audit('gate withdrawn', stored.row.id, { entry });
+      return { version: await touch(manager, stored.row, now, { gate }) };
+    },
+  });
+
+  changeRoute(router, db, {
+    name: 'setPractice',
     what: 'practice',
     behindGate: false,
-    fields: { version, practiceId: Joi.string().min(1).max(120).required() },
     work: async ({ input, stored, manager, now, audit }) => {
       mustBeCurrent('The job', input.version, stored.row.version, stored.row.practiceId, input.practiceId);
       if (stored.job.findings.some((finding) => hasWork(stored, finding.id))) {
@@ -112,19 +96,14 @@ export function surveyRoutes(router: Router, db: Database): void {
       )
         throw new AppError('BAD_INPUT', `There is no practice "${input.practiceId}".`, { field: '/practiceId' });
       await audit('practice', stored.row.id, { from: stored.row.practiceId, to: input.practiceId });
-      return {
-        status: 200,
-        body: { version: await touch(manager, stored.row, now, { practiceId: input.practiceId }) },
-      };
+      return { version: await touch(manager, stored.row, now, { practiceId: input.practiceId }) };
     },
   });
 
-  changeRoute<{ finding: Finding }>(router, db, {
-    method: 'post',
-    path: '/findings',
+  changeRoute(router, db, {
+    name: 'addFinding',
     what: 'finding added',
     behindGate: false,
-    fields: { finding: findingSchema.required() },
     work: async ({ input, stored, manager, audit }) => {
       if (stored.job.findings.some((finding) => finding.id === input.finding.id))
         throw new AppError('BAD_INPUT', `Finding "${input.finding.id}" is there already.`, {
@@ -136,18 +115,16 @@ export function surveyRoutes(router: Router, db: Database): void {
       const position = Math.max(-1, ...rows.map((row) => row.position)) + 1;
       await manager.insert(FindingEntity, findingRow(stored.row.id, input.finding, position, 1));
       await audit('finding added', stored.row.id, input.finding);
-      return { status: 201, body: { version: 1 } };
+      return { version: 1 };
     },
   });
 
-  changeRoute<{ version: number; finding: Finding }>(router, db, {
-    method: 'put',
-    path: '/findings/:findingId',
+  changeRoute(router, db, {
+    name: 'changeFinding',
     what: 'finding changed',
     behindGate: false,
-    fields: { version, finding: findingSchema.required() },
-    work: async ({ input, stored, manager, audit, req }) => {
-      const id = param(req, 'findingId');
+    work: async ({ input, stored, manager, audit }) => {
+      const id = input.findingId;
       const before = stored.job.findings.find((finding) => finding.id === id);
       const at = stored.findingVersions[id];
       if (!before || at === undefined)
@@ -166,18 +143,16 @@ export function surveyRoutes(router: Router, db: Database): void {
         findingRow(stored.row.id, input.finding, position, at + 1),
       );
       await audit('finding changed', stored.row.id, { before, after: input.finding });
-      return { status: 200, body: { version: at + 1 } };
+      return { version: at + 1 };
     },
   });
 
-  changeRoute<{ version: number }>(router, db, {
-    method: 'delete',
-    path: '/findings/:findingId',
+  changeRoute(router, db, {
+    name: 'removeFinding',
     what: 'finding removed',
     behindGate: false,
-    fields: { version },
-    work: async ({ input, stored, manager, audit, req }) => {
-      const id = param(req, 'findingId');
+    work: async ({ input, stored, manager, audit }) => {
+      const id = input.findingId;
       const before = stored.job.findings.find((finding) => finding.id === id);
       const at = stored.findingVersions[id];
       if (!before || at === undefined)
@@ -187,7 +162,7 @@ export function surveyRoutes(router: Router, db: Database): void {
       await manager.delete(FindingEntity, { jobId: stored.row.id, id });
       await manager.delete(ChoiceEntity, { jobId: stored.row.id, findingId: id });
       await audit('finding removed', stored.row.id, before);
-      return { status: 200, body: { removed: id } };
+      return { removed: id };
     },
   });
 }

@@ -1,20 +1,26 @@
-import type { EntityManager } from 'typeorm';
-import type { JobSummary, JobView, StageName } from '@mendum/core/interchange';
+import { In, type EntityManager, type SelectQueryBuilder } from 'typeorm';
+import type { JobsAsked, JobState, JobSummary, Page, StageName } from '@mendum/core/operations';
 import { FindingEntity, HarnessEntity, JobEntity, MachineEntity, ReadingEntity, TickEntity } from '../db/entities.ts';
+import { countFor, havingWords, pageOf } from '../db/page.ts';
+import type { JobRow } from '../db/rows.ts';
 import type { StoredJob } from './store.ts';
 
-/** A job as it goes out. */
-export function jobView(stored: StoredJob): JobView {
-  const { row, job, practice, catalogue, ownShelf, findingVersions, ticks, readings, records, photos } = stored;
+/** A job as it goes out: without its harness, its practice and its shelf, which are read apart. */
+export function jobState(stored: StoredJob): JobState {
+  const { row, practice, catalogue, ownShelf, findingVersions, ticks, readings, records, photos } = stored;
+  // Both are read apart.
+  const { machine, harness, ...job } = stored.job;
   return {
     id: row.id,
     version: row.version,
     status: row.status,
     practiceId: row.practiceId,
-    practice,
-    job,
-    catalogue,
+    practiceVersion: practice.version,
+    harnessId: row.harnessId,
+    harnessVersion: stored.harnessVersion,
     ownShelf,
+    shelfVersion: catalogue.version,
+    job,
     findingVersions,
     readings,
     ticks: ticks.map(({ stepId, spliceId, done, by, at }) => ({ stepId, spliceId, done, by, at })),
@@ -50,30 +56,33 @@ function stageOf(row: {
   return row.isolated && row.findings > 0 ? 'decide' : 'survey';
 }
 
-async function countByJob(
-  manager: EntityManager,
-  entity: typeof FindingEntity | typeof TickEntity | typeof ReadingEntity,
-): Promise<Map<string, number>> {
-  const rows = await manager
-    .createQueryBuilder()
-    .select('thing.jobId', 'jobId')
-    .addSelect('COUNT(*)', 'count')
-    .from(entity.options.name, 'thing')
-    .groupBy('thing.jobId')
-    .getRawMany<{ jobId: string; count: number }>();
-  return new Map(rows.map((row) => [row.jobId, row.count]));
+const TEXT = "fold(job.number || ' ' || job.title || ' ' || machine.name || ' ' || harness.name)";
+
+/** Jobs in which all words are; where none are asked for, nothing else is read. */
+function jobsHaving(manager: EntityManager, search = ''): SelectQueryBuilder<JobRow> {
+  const query = manager.createQueryBuilder(JobEntity, 'job');
+  if (search.trim() === '') return query;
+  query
+    .innerJoin(HarnessEntity.options.name, 'harness', 'harness.id = job.harnessId')
+    .innerJoin(MachineEntity.options.name, 'machine', 'machine.id = harness.machineId');
+  return havingWords(query, TEXT, search);
 }
 
-/** Every job, the last changed first. */
-export async function jobSummaries(manager: EntityManager): Promise<JobSummary[]> {
+async function summariesOf(manager: EntityManager, rows: readonly JobRow[]): Promise<JobSummary[]> {
+  const ids = rows.map(({ id }) => id);
   const [findings, ticks, readings] = [
-    await countByJob(manager, FindingEntity),
-    await countByJob(manager, TickEntity),
-    await countByJob(manager, ReadingEntity),
+    await countFor(manager, FindingEntity.options.name, 'jobId', ids),
+    await countFor(manager, TickEntity.options.name, 'jobId', ids),
+    await countFor(manager, ReadingEntity.options.name, 'jobId', ids),
   ];
-  const harnesses = new Map((await manager.find(HarnessEntity)).map((row) => [row.id, row]));
-  const machines = new Map((await manager.find(MachineEntity)).map((row) => [row.id, row]));
-  const rows = await manager.find(JobEntity, { order: { updatedAt: 'DESC' } });
+  const harnesses = new Map(
+    (await manager.findBy(HarnessEntity, { id: In(rows.map((row) => row.harnessId)) })).map((row) => [row.id, row]),
+  );
+  const machines = new Map(
+    (await manager.findBy(MachineEntity, { id: In([...harnesses.values()].map((row) => row.machineId)) })).map(
+      (row) => [row.id, row],
+    ),
+  );
   return rows.map((row) => {
     const harness = harnesses.get(row.harnessId);
     const count = findings.get(row.id) ?? 0;
@@ -96,4 +105,17 @@ export async function jobSummaries(manager: EntityManager): Promise<JobSummary[]
       updatedAt: row.updatedAt,
     };
   });
+}
+
+/** A page of the jobs, the last changed first. */
+export function listJobs(manager: EntityManager, asked: JobsAsked): Promise<Page<JobSummary>> {
+  const query = jobsHaving(manager, asked.search);
+  if (asked.status !== undefined) query.andWhere('job.status = :status', { status: asked.status });
+  return pageOf(
+    query,
+    { by: ['job.updatedAt', 'job.id'], descends: true },
+    asked,
+    (row) => [row.updatedAt, row.id],
+    (rows) => summariesOf(manager, rows),
+  );
 }

@@ -110,9 +110,7 @@ describe('a splice past a branch', () => {
       planned.splices.map((splice) => [splice.runId, splice.centreMm]),
     );
     // The run that it stands on cannot change under it, no more than its finding's own.
-    const harness = (
-      (await server.http.get('/api/harnesses')).body as { id: string; version: number; runs?: unknown }[]
-    ).find((one) => one.id.includes('W12') || JSON.stringify(one).includes('W12'))!;
+    const harness = (await server.list('harnesses')).find((one) => one.name.includes('W12'))!;
     for (const runId of ['R1', 'R2']) {
       const refused = await server.write('put', `/harnesses/${harness.id}`, {
         version: harness.version,

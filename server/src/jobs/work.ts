@@ -1,8 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { Router } from 'express';
-import Joi from 'joi';
-import { rule, type ReadingValue } from '@mendum/core';
-import { readingValueSchema } from '@mendum/core/interchange';
+import { rule } from '@mendum/core';
+import type { RulingOf } from '@mendum/core/operations';
 import { PinEntity, ReadingEntity, RedoEntity, TickEntity } from '../db/entities.ts';
 import type { Database } from '../db/open.ts';
 import { AppError } from '../errors.ts';
@@ -10,31 +9,12 @@ import type { Planner } from '../planning/planner.ts';
 import { begin, letGo } from './hold.ts';
 import { plannedRoute } from './plannedChange.ts';
 
-interface ReadingSent {
-  readonly spliceId: string;
-  readonly make: number;
-  readonly checkId: string;
-  readonly value: ReadingValue;
-}
-
-const id = Joi.string().trim().min(1).max(200).required();
-const longText = Joi.string().trim().min(1).max(2000).required();
-
 /** Ticked steps, readings and joints that are made again. */
 export function workRoutes(router: Router, db: Database, planner: Planner): void {
-  plannedRoute<{ steps: { stepId: string; spliceId: string }[]; done: boolean }, 'made'>(router, db, planner, {
-    method: 'put',
-    path: '/ticks',
+  plannedRoute(router, db, planner, {
+    name: 'tick',
     what: 'ticks',
     behindGate: true,
-    fields: {
-      steps: Joi.array()
-        .items(Joi.object({ stepId: id, spliceId: id }))
-        .min(1)
-        .max(500)
-        .required(),
-      done: Joi.boolean().required(),
-    },
     asks: ({ input, stored }) => [
       'made',
       { jobId: stored.row.id, spliceIds: input.steps.map(({ spliceId }) => spliceId) },
@@ -53,35 +33,20 @@ export function workRoutes(router: Router, db: Database, planner: Planner): void
       await audit(input.done ? 'steps ticked' : 'steps unticked', stored.row.id, {
         steps: input.steps.map((step) => step.stepId),
       });
-      return { status: 200, body: { ticked: input.steps.length } };
+      return { ticked: input.steps.length };
     },
   });
 
-  plannedRoute<{ readings: ReadingSent[] }, 'made'>(router, db, planner, {
-    method: 'post',
-    path: '/readings',
+  plannedRoute(router, db, planner, {
+    name: 'addReadings',
     what: 'readings',
     behindGate: true,
-    fields: {
-      readings: Joi.array()
-        .items(
-          Joi.object({
-            spliceId: id,
-            make: Joi.number().integer().min(1).required(),
-            checkId: id,
-            value: readingValueSchema.required(),
-          }),
-        )
-        .min(1)
-        .max(50)
-        .required(),
-    },
     asks: ({ input, stored }) => [
       'made',
       { jobId: stored.row.id, spliceIds: input.readings.map(({ spliceId }) => spliceId) },
     ],
     work: async ({ input, stored, answer: { makes, beginning }, manager, now, audit }) => {
-      const rulings: unknown[] = [];
+      const rulings: RulingOf[] = [];
       for (const [index, reading] of input.readings.entries()) {
         const made = makes[index];
         if (made?.make !== reading.make)
@@ -116,21 +81,14 @@ export function workRoutes(router: Router, db: Database, planner: Planner): void
       }
       await begin(manager, stored.row.id, beginning);
       await audit('readings', stored.row.id, input.readings);
-      return { status: 201, body: { rulings } };
+      return { rulings };
     },
   });
 
-  plannedRoute<{ spliceId: string; make: number; shrunk: boolean; because: string }, 'again'>(router, db, planner, {
-    method: 'post',
-    path: '/redos',
+  plannedRoute(router, db, planner, {
+    name: 'makeAgain',
     what: 'made again',
     behindGate: true,
-    fields: {
-      spliceId: id,
-      make: Joi.number().integer().min(1).required(),
-      shrunk: Joi.boolean().required(),
-      because: longText,
-    },
     asks: ({ input: { spliceId, shrunk }, stored }) => ['again', { jobId: stored.row.id, spliceId, shrunk }],
     work: async ({ input, stored, answer: { findingId, make, cost }, manager, now, audit }) => {
       if (make !== input.make) throw new AppError('NO_SUCH_SPLICE', `This splice is at its make ${make} already.`);
@@ -148,7 +106,7 @@ export function workRoutes(router: Router, db: Database, planner: Planner): void
       await manager.delete(PinEntity, { jobId: stored.row.id, findingId });
       await letGo(manager, stored.row.id, findingId);
       await audit('made again', stored.row.id, { spliceId: input.spliceId, ...cost, because: input.because });
-      return { status: 201, body: cost };
+      return cost;
     },
   });
 }

@@ -1,7 +1,9 @@
 import sharp, { type Sharp } from 'sharp';
 import { AppError } from '../errors.ts';
 
-/** What is taken: the three formats, up to 10 MB and 50 million pixels; kept at no more than this many pixels a side. */
+/**
+ * What is taken: the three formats, up to 10 MB and 50 million pixels; kept at no more than this many pixels a side.
+ */
 export const PHOTO_MOST_BYTES = 10_000_000;
 export const PHOTO_TYPES = ['image/jpeg', 'image/png', 'image/webp'] as const;
 const MOST_PIXELS = 50_000_000;
@@ -14,7 +16,10 @@ const FORMATS: Readonly<Record<string, { readonly type: (typeof PHOTO_TYPES)[num
   webp: { type: 'image/webp', ending: 'webp' },
 };
 
-/** A photo as it is kept: drawn anew from its pixels, so that nothing else in the file passes; the position where it was taken is gone. */
+/**
+ * A photo as it is kept: drawn anew from its pixels, so that nothing else in the file passes; the position where it was
+ * taken is gone.
+ */
 export interface Picture {
   readonly type: (typeof PHOTO_TYPES)[number];
   readonly ending: string;
@@ -25,7 +30,8 @@ export interface Picture {
 }
 
 /**
- * Reads a photo by its contents, not by its name or type, turns it upright and writes it anew without what a camera notes beside it.
+ * Reads a photo by its contents, not by its name or type, turns it upright and writes it anew without what a camera
+ * notes beside it.
  * @throws AppError PHOTO_REFUSED when it is empty, too large, another format, or broken
  */
 export async function readPicture(bytes: Buffer): Promise<Picture> {

@@ -2,21 +2,18 @@ import { createHash } from 'node:crypto';
 import { mkdir, open } from 'node:fs/promises';
 import { join } from 'node:path';
 import express, { type Router } from 'express';
-import Joi from 'joi';
+import { sentSchema } from '@mendum/core/interchange';
+import { OPERATIONS, type SentOf } from '@mendum/core/operations';
 import { FindingEntity, PhotoEntity } from '../db/entities.ts';
 import type { Database } from '../db/open.ts';
 import { AppError } from '../errors.ts';
 import { checkedQuery, param } from '../http/handle.ts';
+import { file } from '../http/serve.ts';
 import { writeOnce, type WriteHead } from '../http/writes.ts';
 import { changeRoute } from '../jobs/change.ts';
 import { loadJob, mustBeOpen } from '../jobs/store.ts';
 import { PHOTO_MOST_BYTES, PHOTO_TYPES, readPicture } from './picture.ts';
 
-const query = Joi.object({
-  writeId: Joi.string().guid().required(),
-  by: Joi.string().trim().min(1).max(80).required(),
-  name: Joi.string().trim().min(1).max(120).default('photo'),
-});
 const FINDING_MOST = 12;
 
 /** Writes a file so that it is on the disk before it is spoken of. */
@@ -33,11 +30,13 @@ async function keep(folder: string, name: string, bytes: Buffer): Promise<void> 
 
 /** Photos of findings: taken in, shown, taken away and brought back. Files lie in a folder of their own. */
 export function photoRoutes(router: Router, db: Database, folder: string): void {
+  const query = sentSchema('addPhoto');
+  const { path, status } = OPERATIONS.addPhoto;
   router.post(
-    '/jobs/:jobId/findings/:findingId/photos',
+    path,
     express.raw({ type: [...PHOTO_TYPES, 'application/octet-stream'], limit: PHOTO_MOST_BYTES }),
     async (req, res) => {
-      const input = checkedQuery<WriteHead & { name: string }>(query, req);
+      const input = checkedQuery<SentOf<'addPhoto'> & WriteHead>(query, req);
       if (!Buffer.isBuffer(req.body))
         throw new AppError('PHOTO_REFUSED', `A photo is sent as ${PHOTO_TYPES.join(', ')}.`);
       const [jobId, findingId, body] = [param(req, 'jobId'), param(req, 'findingId'), req.body];
@@ -64,7 +63,7 @@ export function photoRoutes(router: Router, db: Database, folder: string): void 
             id,
             jobId,
             findingId,
-            name: input.name,
+            name: input.name ?? 'photo',
             type: picture.type,
             sizeBytes: picture.bytes.length,
             widthPx: picture.widthPx,
@@ -74,32 +73,31 @@ export function photoRoutes(router: Router, db: Database, folder: string): void 
             removed: false,
           });
           await audit('photo added', jobId, { id, findingId });
-          return { status: 201, body: { id } };
+          return { status, body: { id } };
         },
       );
       res.status(answer.status).json(answer.body);
     },
   );
 
-  changeRoute<{ removed: boolean }>(router, db, {
-    method: 'put',
-    path: '/photos/:photoId',
+  changeRoute(router, db, {
+    name: 'keepPhoto',
     what: 'photo removed or back',
     behindGate: false,
-    fields: { removed: Joi.boolean().required() },
-    work: async ({ input, stored, manager, audit, req }) => {
-      const id = param(req, 'photoId');
+    work: async ({ input, stored, manager, audit }) => {
+      const { photoId: id, removed } = input;
       if (!(await manager.existsBy(PhotoEntity, { id, jobId: stored.row.id })))
         throw new AppError('NOT_FOUND', `There is no photo "${id}" in job ${stored.row.number}.`);
-      await manager.update(PhotoEntity, { id }, { removed: input.removed });
-      await audit(input.removed ? 'photo removed' : 'photo brought back', stored.row.id, { id });
-      return { status: 200, body: { removed: input.removed } };
+      await manager.update(PhotoEntity, { id }, { removed });
+      await audit(removed ? 'photo removed' : 'photo brought back', stored.row.id, { id });
+      return { removed };
     },
   });
 
-  for (const small of [false, true]) {
-    router.get(`/photos/:photoId${small ? '/small' : ''}`, async (req, res) => {
-      const row = await db.read((manager) => manager.findOneBy(PhotoEntity, { id: param(req, 'photoId') }));
+  for (const name of ['photo', 'smallPhoto'] as const) {
+    const small = name === 'smallPhoto';
+    file(router, name, async ({ args: { photoId }, res }) => {
+      const row = await db.read((manager) => manager.findOneBy(PhotoEntity, { id: photoId }));
       if (!row) throw new AppError('NOT_FOUND', 'There is no such photo.');
       const ending =
         PHOTO_TYPES.find((type) => type === row.type) === 'image/jpeg' ? 'jpg' : row.type.slice('image/'.length);

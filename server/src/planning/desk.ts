@@ -3,14 +3,15 @@ import {
   keptAsPlanned,
   memories,
   plan,
+  plannedPins,
   unpinned,
   type Catalogue,
   type Job,
-  type Pin,
   type Plan,
   type Practice,
 } from '@mendum/core';
 import type { Database } from '../db/open.ts';
+import { makeFinder, type Finder } from '../find/finder.ts';
 import { stampOf } from '../jobs/stamp.ts';
 import { loadJob, type StoredJob } from '../jobs/store.ts';
 
@@ -26,29 +27,21 @@ export interface Desk {
   readonly read: Database['read'];
   /** The plan of a job as it is stored now. */
   readonly planned: (jobId: string) => Promise<Planned>;
-  /** The same for ticks and readings: work that was begun since as it was planned changes nothing that is made, so nothing is worked out again. */
+  /**
+   * The same for ticks and readings: work that was begun since as it was planned changes nothing that is made, so
+   * nothing is worked out again.
+   */
   readonly asBegun: (jobId: string) => Promise<Planned>;
   readonly planOf: (job: Job, practice: Practice, catalogue: Catalogue) => Plan;
   readonly memoryOf: ReturnType<typeof memories>;
+  /** Finds circuits of any harness; brought to what is stored before it is asked. */
+  readonly finder: Finder;
 }
 
 /** Practices and shelves whose plans are remembered: a run that did not change is not searched anew. */
 const KEPT_MEMORIES = 4;
 /** Plans that are kept; one of 400 findings takes some 20 MB. */
 const KEPT_PLANS = 8;
-
-/** The pins of a finding's splices where its plan has them. */
-export const pinsOf = ({ findings }: Plan, findingId: string): readonly Pin[] =>
-  findings
-    .filter((one) => one.findingId === findingId)
-    .flatMap(({ splices, runId: own }) =>
-      splices.map(({ side, centreMm, runId }) => ({
-        findingId,
-        side,
-        centreMm,
-        ...(runId === own ? {} : { runId }),
-      })),
-    );
 
 /** Whether all that has changed since a job was planned is that work on some findings began, as they were planned. */
 export function isOnlyBegun({ stored: before, plan: made }: Planned, now: StoredJob): boolean {
@@ -57,6 +50,7 @@ export function isOnlyBegun({ stored: before, plan: made }: Planned, now: Stored
   );
   if (begun.length === 0) return false;
   const ids = begun.map(({ findingId }) => findingId);
+  const plans = ids.flatMap((id) => made.findings.filter(({ findingId }) => findingId === id));
   const { row, job } = before;
   return (
     stampOf(now) ===
@@ -65,18 +59,8 @@ export function isOnlyBegun({ stored: before, plan: made }: Planned, now: Stored
       row: { ...row, layout: keptAsPlanned(unpinned(row.layout, ids), made) },
       job: {
         ...job,
-        held: [
-          ...(job.held ?? []),
-          ...ids.flatMap((id) =>
-            made.findings
-              .filter(({ findingId }) => findingId === id)
-              .map((one) => heldBy(one, row.layout.otherColours ?? false)),
-          ),
-        ],
-        pins: [
-          ...job.pins.filter(({ findingId }) => !ids.includes(findingId)),
-          ...ids.flatMap((id) => pinsOf(made, id)),
-        ],
+        held: [...(job.held ?? []), ...plans.map((one) => heldBy(one, row.layout.otherColours ?? false))],
+        pins: [...job.pins.filter(({ findingId }) => !ids.includes(findingId)), ...plannedPins(plans)],
       },
     })
   );
@@ -113,6 +97,7 @@ export function makeDesk(read: Database['read']): Desk {
     read,
     planOf,
     memoryOf,
+    finder: makeFinder(),
     planned: (jobId) => answer(jobId, false),
     asBegun: (jobId) => answer(jobId, true),
   };

@@ -6,7 +6,10 @@ import { TASKS, type AnswerOf, type ArgsOf, type TaskName } from './tasks.ts';
 export interface Planner {
   /** @throws AppError what the task throws; PLAN_TOO_LONG when it takes longer than planning may */
   readonly ask: <K extends TaskName>(task: K, args: ArgsOf<K>) => Promise<AnswerOf<K>>;
-  /** Somebody has opened a job: its plan is made ready, so that the first tick does not wait for it. Nothing is answered. */
+  /**
+   * Somebody has opened a job: its plan is made ready, so that the first tick does not wait for it. Nothing is
+   * answered.
+   */
   readonly prepare?: (jobId: string) => void;
   readonly close: () => Promise<void>;
 }

@@ -8,6 +8,7 @@ import { seedDemo } from '../demo/seed.ts';
 import { AppError } from '../errors.ts';
 import { plannerHere, type Planner } from './planner.ts';
 import { plannerPool } from './pool.ts';
+import { sizeOf } from './size.ts';
 
 /** A thread has to load all that plans, from source: minutes on a machine that is busy. */
 const GENEROUS_MS = 300_000;
@@ -21,7 +22,7 @@ beforeAll(async () => {
   db = await openDatabase(dataDir);
   await seedDemo(db, new Date('2031-05-20T09:00:00Z'));
   jobIds = (await db.read((manager) => manager.find(JobEntity))).map(({ id }) => id);
-  pool = plannerPool(dataDir, 200);
+  pool = plannerPool(dataDir, 200, sizeOf(db.read));
 }, GENEROUS_MS);
 afterAll(async () => {
   await pool.close();
@@ -62,9 +63,14 @@ describe('plans made in threads of their own', () => {
   it(
     'what takes too long is stopped and said, and others are planned afterwards',
     async () => {
-      const hasty = plannerPool(dataDir, 0.001);
+      const hasty = plannerPool(dataDir, 0.001, sizeOf(db.read));
       try {
-        await expect(hasty.ask('plan', { jobId: jobIds[0]! })).rejects.toMatchObject({ code: 'PLAN_TOO_LONG' });
+        await expect(hasty.ask('plan', { jobId: jobIds[0]! })).rejects.toMatchObject({
+          code: 'PLAN_TOO_LONG',
+          message: expect.stringMatching(
+            /^Job \S+, \d findings on a harness of \d+ circuits, was not planned within 0.001 s/,
+          ) as string,
+        });
       } finally {
         await hasty.close();
       }

@@ -22,16 +22,27 @@ const MOST_MB = 2048;
 /** Run from its source under tsx, else bundled beside this file. */
 const isSource = import.meta.url.endsWith('.ts');
 
+/** What is asked of no single job, in words. */
+const OTHER_WORDS: { readonly [K in TaskName]?: string } = {
+  find: 'The search for circuits',
+  effects: 'The comparison of all open jobs',
+};
+
+/** What is found is known at one seat: it stands among the jobs that a seat has at hand. */
+const FINDING = ' find';
+
 const jobOf = (args: unknown): string | undefined =>
   typeof args === 'object' && args !== null && 'jobId' in args && typeof args.jobId === 'string'
     ? args.jobId
     : undefined;
 
 /**
- * Plans in threads of their own, so that requests are answered meanwhile. What takes longer than it may is ended, thread and all.
+ * Plans in threads of their own, so that requests are answered meanwhile. What takes longer than it may is ended,
+ * thread and all.
  * @param limitS seconds that one answer may take
+ * @param sizeOf a job and its size in words, for what is said of one that takes too long
  */
-export function plannerPool(dataDir: string, limitS: number): Planner {
+export function plannerPool(dataDir: string, limitS: number, sizeOf: (jobId: string) => Promise<string>): Planner {
   const seats: readonly Seat[] = Array.from({ length: SEATS }, () => ({
     pool: new Piscina<Asked, Told>({
       filename: new URL(isSource ? './worker.ts' : './worker.js', import.meta.url).href,
@@ -57,7 +68,7 @@ export function plannerPool(dataDir: string, limitS: number): Planner {
     for (const old of [...jobs].slice(0, -AT_HAND)) jobs.delete(old);
   };
   const ask = async <K extends TaskName>(task: K, args: ArgsOf<K>): Promise<AnswerOf<K>> => {
-    const jobId = jobOf(args);
+    const jobId = task === 'find' ? FINDING : jobOf(args);
     const seat = seatFor(jobId);
     seat.waiting += 1;
     if (jobId !== undefined) remember(seat, jobId);
@@ -68,7 +79,14 @@ export function plannerPool(dataDir: string, limitS: number): Planner {
       if (!told.ok) throw new AppError(told.code, told.message, told.more);
       return told.answer as AnswerOf<K>;
     } catch (error) {
-      if (isTooMuch(error)) throw tooLong(limitS);
+      if (isTooMuch(error)) {
+        const of = jobOf(args);
+        const what = of === undefined ? OTHER_WORDS[task] : await sizeOf(of);
+        throw new AppError(
+          'PLAN_TOO_LONG',
+          `${what ?? 'It'} was not ${of === undefined ? 'done' : 'planned'} within ${limitS} s: it was stopped.`,
+        );
+      }
       throw error;
     } finally {
       seat.waiting -= 1;
@@ -89,9 +107,3 @@ export function plannerPool(dataDir: string, limitS: number): Planner {
 const isTooMuch = (error: unknown): boolean =>
   error instanceof Error &&
   (error.name === 'AbortError' || ('code' in error && error.code === 'ERR_WORKER_OUT_OF_MEMORY'));
-
-const tooLong = (limitS: number): AppError =>
-  new AppError(
-    'PLAN_TOO_LONG',
-    `This job was not planned within ${limitS} s: planning was stopped, and nothing was saved.`,
-  );

@@ -7,6 +7,7 @@ import {
   keptAsPlanned,
   makesOf,
   planChanges,
+  plannedPins,
   RecordRefused,
   redoCost,
   unpinned,
@@ -19,9 +20,10 @@ import {
   type Practice,
   type SpliceRecord,
 } from '@mendum/core';
-import type { JobEffect } from '@mendum/core/interchange';
+import type { FoundCircuit, JobEffect } from '@mendum/core/operations';
 import { JobEntity } from '../db/entities.ts';
 import { AppError } from '../errors.ts';
+import { bringUpToDate } from '../find/known.ts';
 import { hasBegun, loadJob, type StoredJob } from '../jobs/store.ts';
 import { sheetPdf, signatureOf } from '../record/pdf.ts';
 import { standing } from '../record/standing.ts';
@@ -29,7 +31,7 @@ import { inLocalTime } from '../record/when.ts';
 import { templateSvg, touchedCircuits, type TemplateOf } from '../template/drawing.ts';
 import { templatePdf } from '../template/pdf.ts';
 import { checkTerminal, checkUse, type Asked } from './choice.ts';
-import { pinsOf, type Desk, type Planned } from './desk.ts';
+import type { Desk, Planned } from './desk.ts';
 
 /** An answer that holds as long as the job has this stamp. */
 export interface Stamped<A> {
@@ -47,7 +49,10 @@ export interface MadeNow {
   readonly checks: readonly Check[];
 }
 
-/** What is written down when work on findings begins: what they are made by, where their splices lie, and that all others stay. */
+/**
+ * What is written down when work on findings begins: what they are made by, where their splices lie, and that all
+ * others stay.
+ */
 export interface Beginning {
   readonly held: readonly Held[];
   readonly pins: readonly Pin[];
@@ -73,7 +78,7 @@ function beginningOf({ plan, stored }: Planned, findings: readonly FindingPlan[]
   const { layout } = stored.row;
   return {
     held: begin.map((finding) => heldBy(finding, layout.otherColours ?? false)),
-    pins: ids.flatMap((id) => pinsOf(plan, id)),
+    pins: plannedPins(begin),
     layout: ids.length === 0 ? layout : keptAsPlanned(unpinned(layout, ids), plan),
   };
 }
@@ -121,7 +126,10 @@ interface OfJob {
   readonly jobId: string;
 }
 
-/** Everything that is asked of a plan. Each runs where plans are made, away from where requests are answered, and answers with no more than is asked. */
+/**
+ * Everything that is asked of a plan. Each runs where plans are made, away from where requests are answered, and
+ * answers with no more than is asked.
+ */
 export const TASKS = {
   /** The whole plan, as JSON. */
   plan: async (desk: Desk, { jobId }: OfJob): Promise<string> => JSON.stringify((await desk.planned(jobId)).plan),
@@ -180,7 +188,9 @@ export const TASKS = {
     return stamped(planned, checkWishes(job, layout, desk.memoryOf(practice, catalogue)));
   },
 
-  /** The records of a job that is signed now, and the readings that they were made from. @throws AppError RECORD_REFUSED */
+  /**
+   * The records of a job that is signed now, and the readings that they were made from. @throws AppError RECORD_REFUSED
+   */
   records: async (
     desk: Desk,
     { jobId, signed }: OfJob & { readonly signed: { readonly by: string; readonly at: string; readonly note: string } },
@@ -214,7 +224,15 @@ export const TASKS = {
         };
   },
 
-  /** Open jobs by a practice for which it, changed, would choose otherwise; those with work begun keep what they have. */
+  /** Circuits of any harness, by words. */
+  find: async (desk: Desk, { words }: { readonly words: string }): Promise<FoundCircuit[]> => {
+    await desk.read((manager) => bringUpToDate(desk.finder, manager));
+    return desk.finder.find(words);
+  },
+
+  /**
+   * Open jobs by a practice for which it, changed, would choose otherwise; those with work begun keep what they have.
+   */
   effects: async (desk: Desk, { practice }: { readonly practice: Practice }): Promise<JobEffect[]> => {
     const rows = await desk.read((manager) => manager.findBy(JobEntity, { practiceId: practice.id, status: 'open' }));
     const effects: JobEffect[] = [];

@@ -29,7 +29,11 @@ const open = async (): Promise<Desk> => {
 
 /** One question answered, away from where requests are. */
 export default async function answer({ task, args }: Asked): Promise<Told> {
-  desk ??= open();
+  // A database that could not be opened is tried again with the next question.
+  desk ??= open().catch((error: unknown) => {
+    desk = undefined;
+    throw error;
+  });
   try {
     return { ok: true, answer: await doTask(await desk, task, args as ArgsOf<typeof task>) };
   } catch (error) {

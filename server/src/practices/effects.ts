@@ -1,6 +1,6 @@
 import type { EntityManager } from 'typeorm';
 import { READY_PRACTICES, type Practice } from '@mendum/core';
-import type { PracticeView } from '@mendum/core/interchange';
+import type { PracticeView } from '@mendum/core/operations';
 import { JobEntity, PracticeEntity } from '../db/entities.ts';
 import { hasBegun, loadJob } from '../jobs/store.ts';
 

@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { CRIMP_FIRST, type Practice } from '@mendum/core';
-import type { JobEffect, PracticeView } from '@mendum/core/interchange';
+import type { JobEffect, PracticeView } from '@mendum/core/operations';
 import { makeSafe, startServer, type TestServer } from '../test/server.ts';
 
 let server: TestServer;

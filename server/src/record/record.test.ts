@@ -112,7 +112,7 @@ describe('a signed record', () => {
 
 describe('the demo', () => {
   it('has the harvester open with its findings, and five finished repairs', async () => {
-    const jobs = (await server.http.get('/api/jobs')).body as { number: string; status: string }[];
+    const jobs = await server.list('jobs');
     expect(jobs.filter((job) => job.status === 'signed')).toHaveLength(5);
     expect((await server.job('0147')).job).toMatchObject({
       machine: { name: 'Ovrell 420' },
@@ -121,12 +121,12 @@ describe('the demo', () => {
     });
   });
   it('has temporary repairs due, two of them overdue, and one repair that failed and was made again', async () => {
-    const due = (await server.http.get('/api/due')).body as { until: string; overdue: boolean }[];
+    const due = await server.list('due');
     expect(due.map((one) => one.overdue)).toEqual([true, true, false]);
     expect((await server.job('0126')).records[0]?.body).toMatchObject({ redos: 1 });
   });
   it('stores each harness once, however many jobs there were on it', async () => {
-    expect((await server.http.get('/api/harnesses')).body).toHaveLength(5);
+    expect(await server.list('harnesses')).toHaveLength(5);
   });
   it('breaks no rule of the layout on the harvester, and leaves nothing to a person', async () => {
     const plan = await server.plan('0147');

@@ -1,26 +1,14 @@
 import type { Router } from 'express';
-import Joi from 'joi';
 import { editCatalogue, FULL_SHELF, type Catalogue, type CatalogueEdit } from '@mendum/core';
-import { readShelfTable, shelfEditSchema, writeShelfTable } from '@mendum/core/interchange';
+import { readShelfTable, writeShelfTable } from '@mendum/core/interchange';
 import { readSeparated, writeCsv } from '@mendum/core/spreadsheet';
 import type { EntityManager } from 'typeorm';
 import { CatalogueEntity } from '../db/entities.ts';
 import type { Database } from '../db/open.ts';
 import { AppError } from '../errors.ts';
-import { checked, writeBody } from '../http/handle.ts';
-import { writeOnce, type WriteHead } from '../http/writes.ts';
+import { file, read, write, writeReady } from '../http/serve.ts';
 import { mustBeCurrent } from '../jobs/change.ts';
 import { loadShelf, SHELF_ID } from '../jobs/store.ts';
-
-const editBody = writeBody({
-  version: Joi.number().integer().min(1).required(),
-  edits: Joi.array().items(shelfEditSchema).min(1).max(2000).required(),
-});
-
-const importBody = writeBody({
-  version: Joi.number().integer().min(1).required(),
-  text: Joi.string().min(1).max(2_000_000).required(),
-});
 
 async function saveEdits(manager: EntityManager, version: number, edits: readonly CatalogueEdit[]): Promise<number> {
   const now = await loadShelf(manager);
@@ -33,13 +21,25 @@ async function saveEdits(manager: EntityManager, version: number, edits: readonl
   return next.version;
 }
 
+/** The table of parts, read. @throws AppError SHELF_FILE naming every bad cell */
+function editsOf(text: string): readonly CatalogueEdit[] {
+  const read = readShelfTable(readSeparated(text));
+  if (read.ok) return read.edits;
+  const [first] = read.problems;
+  const where = first?.column ? `column “${first.column}”` : 'all of it';
+  const more = read.problems.length > 1 ? ` (and ${read.problems.length - 1} more)` : '';
+  throw new AppError(
+    'SHELF_FILE',
+    `Line ${first?.line ?? 1}, ${where}, “${first?.value ?? ''}”: ${first?.why ?? ''}${more}`,
+    { details: read.problems },
+  );
+}
+
 /** The shop's shelf: looked at, and changed part by part or by a whole list at once, all or nothing. */
 export function shelfRoutes(router: Router, db: Database): void {
-  router.get('/shelf', async (_req, res) => {
-    res.json(await db.read(loadShelf));
-  });
+  read(router, 'shelf', () => db.read(loadShelf));
 
-  router.get('/shelf/file', async (_req, res) => {
+  file(router, 'shelfFile', async ({ res }) => {
     const shelf = await db.read(loadShelf);
     res
       .attachment('shelf.csv')
@@ -47,32 +47,22 @@ export function shelfRoutes(router: Router, db: Database): void {
       .send(writeCsv(writeShelfTable(shelf)));
   });
 
-  router.post('/shelf/import', async (req, res) => {
-    const input = checked<WriteHead & { version: number; text: string }>(importBody, req);
-    const read = readShelfTable(readSeparated(input.text));
-    if (!read.ok) {
-      const [first] = read.problems;
-      throw new AppError(
-        'SHELF_FILE',
-        `Line ${first?.line ?? 1}, ${first?.column === '' ? 'all of it' : `column “${first?.column ?? ''}”`}, “${first?.value ?? ''}”: ${first?.why ?? ''}${read.problems.length > 1 ? ` (and ${read.problems.length - 1} more)` : ''}`,
-        { details: read.problems },
-      );
-    }
-    const answer = await writeOnce(db, input, 'shelf imported', input, async ({ manager, audit }) => {
-      const shelfVersion = await saveEdits(manager, input.version, read.edits);
-      await audit('shelf imported', null, { lines: read.edits.length });
-      return { status: 200, body: { shelfVersion, lines: read.edits.length } };
-    });
-    res.status(answer.status).json(answer.body);
-  });
+  writeReady(
+    router,
+    db,
+    'importShelf',
+    'shelf imported',
+    ({ text }) => editsOf(text),
+    async ({ args: { version }, ready: edits, manager, audit }) => {
+      const shelfVersion = await saveEdits(manager, version, edits);
+      await audit('shelf imported', null, { lines: edits.length });
+      return { shelfVersion, lines: edits.length };
+    },
+  );
 
-  router.put('/shelf', async (req, res) => {
-    const input = checked<WriteHead & { version: number; edits: CatalogueEdit[] }>(editBody, req);
-    const answer = await writeOnce(db, input, 'shelf changed', input, async ({ manager, audit }) => {
-      const shelfVersion = await saveEdits(manager, input.version, input.edits);
-      await audit('shelf changed', null, { edits: input.edits });
-      return { status: 200, body: { shelfVersion } };
-    });
-    res.status(answer.status).json(answer.body);
+  write(router, db, 'changeShelf', 'shelf changed', async ({ args: { version, edits }, manager, audit }) => {
+    const shelfVersion = await saveEdits(manager, version, edits);
+    await audit('shelf changed', null, { edits });
+    return { shelfVersion };
   });
 }

@@ -18,7 +18,9 @@ const OVERLAP_MM = 10;
 
 const pt = (mm: number): number => mm * PT_PER_MM;
 
-/** The sheets that a run takes: stretches that overlap, and more of them when the circuits do not fit under one ruler. */
+/**
+ * The sheets that a run takes: stretches that overlap, and more of them when the circuits do not fit under one ruler.
+ */
 export function sheetsOf(of: TemplateOf): TemplatePart[] {
   // Whole centimetres, so that every sheet begins with a figure on its ruler.
   const usable = Math.floor((SHEET.wide - 2 * SHEET.margin) / 10) * 10;
@@ -78,7 +80,10 @@ function definition(of: TemplateOf): TDocumentDefinitions {
   };
 }
 
-/** A run's template at true size, over as many sheets of A4 as it takes. `compress` off leaves the drawing readable for a test. */
+/**
+ * A run's template at true size, over as many sheets of A4 as it takes. `compress` off leaves the drawing readable for
+ * a test.
+ */
 export const templatePdf = (of: TemplateOf, compress = true): Promise<Buffer> =>
   setUpPdf()
     .createPdf({ ...definition(of), compress })

@@ -1,5 +1,5 @@
 import type { Response, Router } from 'express';
-import { param } from '../http/handle.ts';
+import { file } from '../http/serve.ts';
 import type { Planner } from '../planning/planner.ts';
 import type { FileMade } from '../planning/tasks.ts';
 
@@ -8,14 +8,14 @@ export function templateRoutes(router: Router, planner: Planner): void {
   const send = (res: Response, type: string, { content }: FileMade): void => {
     res.type(type).send(typeof content === 'string' ? content : Buffer.from(content));
   };
-  router.get('/jobs/:jobId/template/:runId.pdf', async (req, res) => {
-    const file = await planner.ask('template', { jobId: param(req, 'jobId'), runId: param(req, 'runId'), as: 'pdf' });
-    res.setHeader('Content-Disposition', `inline; filename="${file.name}"`);
-    send(res, 'application/pdf', file);
+  file(router, 'templateSheets', async ({ args, res }) => {
+    const made = await planner.ask('template', { ...args, as: 'pdf' });
+    res.setHeader('Content-Disposition', `inline; filename="${made.name}"`);
+    send(res, 'application/pdf', made);
   });
-  router.get('/jobs/:jobId/template/:runId.svg', async (req, res) => {
-    const file = await planner.ask('template', { jobId: param(req, 'jobId'), runId: param(req, 'runId'), as: 'svg' });
-    res.attachment(file.name);
-    send(res, 'image/svg+xml', file);
+  file(router, 'templateDrawing', async ({ args, res }) => {
+    const made = await planner.ask('template', { ...args, as: 'svg' });
+    res.attachment(made.name);
+    send(res, 'image/svg+xml', made);
   });
 }

@@ -4,9 +4,20 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { pino } from 'pino';
 import request from 'supertest';
-import type { JobView } from '@mendum/core/interchange';
-import type { Plan } from '@mendum/core';
+import {
+  OPERATIONS,
+  wholeJob,
+  type AnswerOf,
+  type HarnessView,
+  type JobState,
+  type JobView,
+  type LineOf,
+  type ListName,
+  type Page,
+} from '@mendum/core/operations';
+import type { Catalogue, Plan, Practice } from '@mendum/core';
 import { createApp } from '../app.ts';
+import { answersAsDescribed } from './described.ts';
 import { openDatabase, type Database } from '../db/open.ts';
 import { seedDemo } from '../demo/seed.ts';
 
@@ -21,6 +32,8 @@ export interface TestServer {
   readonly job: (number: string) => Promise<JobView>;
   readonly plan: (number: string) => Promise<Plan>;
   readonly at: (number: string) => Promise<string>;
+  /** The lines of a list, up to 200. */
+  readonly list: <N extends ListName>(name: N) => Promise<readonly LineOf<N>[]>;
   readonly close: () => Promise<void>;
 }
 
@@ -29,13 +42,29 @@ export async function startServer(): Promise<TestServer> {
   await seedDemo(db, TODAY);
   const photosDir = mkdtempSync(join(tmpdir(), 'mendum-photos-'));
   const http = request(
-    createApp({ db, photosDir, log: pino({ level: 'silent' }), today: () => TODAY.toISOString().slice(0, 10) }),
+    createApp({
+      db,
+      photosDir,
+      log: pino({ level: 'silent' }),
+      today: () => TODAY.toISOString().slice(0, 10),
+      before: answersAsDescribed,
+    }),
   );
   const idOf = async (number: string): Promise<string> => {
-    const list = (await http.get('/api/jobs')).body as { id: string; number: string }[];
-    const found = list.find((job) => job.number === number);
+    const { items } = (await http.get('/api/jobs?limit=200')).body as AnswerOf<'jobs'>;
+    const found = items.find((job) => job.number === number);
     if (!found) throw new Error(`no job ${number}`);
     return found.id;
+  };
+  const get = async <T>(address: string): Promise<T> => (await http.get(`/api${address}`)).body as T;
+  const wholeOf = async (id: string): Promise<JobView> => {
+    const state = await get<JobState>(`/jobs/${id}`);
+    return wholeJob(
+      state,
+      await get<HarnessView>(`/harnesses/${state.harnessId}`),
+      await get<Practice>(`/practices/${encodeURIComponent(state.practiceId)}`),
+      await get<Catalogue>(`/jobs/${id}/shelf`),
+    );
   };
   return {
     db,
@@ -44,7 +73,9 @@ export async function startServer(): Promise<TestServer> {
     write: (method, path, fields = {}, writeId = randomUUID()) =>
       http[method](`/api${path}`).send({ writeId, by: 'Ines Valdur', ...fields }),
     at: async (number) => `/jobs/${await idOf(number)}`,
-    job: async (number) => (await http.get(`/api/jobs/${await idOf(number)}`)).body as JobView,
+    job: async (number) => wholeOf(await idOf(number)),
+    list: async <N extends ListName>(name: N) =>
+      (await get<Page<LineOf<N>>>(`${OPERATIONS[name].path}?limit=200`)).items,
     plan: async (number) => (await http.get(`/api/jobs/${await idOf(number)}/plan`)).body as Plan,
     close: async () => {
       await db.close();

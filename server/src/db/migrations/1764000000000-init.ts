@@ -1,6 +1,8 @@
 import type { MigrationInterface, QueryRunner } from 'typeorm';
 
-/** The tables of the first slice. Records and the audit log are append-only: triggers refuse to change or remove a row. */
+/**
+ * The tables of the first slice. Records and the audit log are append-only: triggers refuse to change or remove a row.
+ */
 const TABLES = [
   `CREATE TABLE "machine" ("id" text PRIMARY KEY NOT NULL, "name" text NOT NULL, "kind" text NOT NULL, "systemVoltageV" real NOT NULL)`,
   `CREATE TABLE "harness" ("id" text PRIMARY KEY NOT NULL, "machineId" text NOT NULL, "name" text NOT NULL, CONSTRAINT "FK_4444c6294f0e4cc0fee3a270272" FOREIGN KEY ("machineId") REFERENCES "machine" ("id") ON DELETE NO ACTION ON UPDATE NO ACTION)`,

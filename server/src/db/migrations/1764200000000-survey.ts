@@ -1,8 +1,9 @@
 import type { MigrationInterface, QueryRunner } from 'typeorm';
 
 /**
- * Harnesses can be edited: they carry a version, and a harness that a signed job stands on is kept aside as it was (`keptFor` names the
- * harness that went on). Cavities get terminal family and seal, findings get photos, jobs get mapping cards.
+ * Harnesses can be edited: they carry a version, and a harness that a signed job stands on is kept aside as it was
+ * (`keptFor` names the harness that went on). Cavities get terminal family and seal, findings get photos, jobs get
+ * mapping cards.
  */
 export class Survey1764200000000 implements MigrationInterface {
   name = 'Survey1764200000000';

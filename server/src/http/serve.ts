@@ -1,0 +1,123 @@
+import type { Request, Response, Router } from 'express';
+import { sentSchema } from '@mendum/core/interchange';
+import {
+  OPERATIONS,
+  type AnswerOf,
+  type ArgsOf,
+  type OperationName,
+  type ReadName,
+  type WriteName,
+} from '@mendum/core/operations';
+import type { Database } from '../db/open.ts';
+import { AppError } from '../errors.ts';
+import { checked, checkedQuery } from './handle.ts';
+import { writeOnce, type WriteHead, type WriteWork } from './writes.ts';
+
+/** What an operation was asked with, checked. */
+export interface Asked<N extends OperationName> {
+  readonly args: ArgsOf<N>;
+  readonly req: Request;
+  readonly res: Response;
+}
+
+const METHODS = { GET: 'get', POST: 'post', PUT: 'put', DELETE: 'delete' } as const;
+
+/** Registers an operation at its address. */
+export function register(
+  router: Router,
+  name: OperationName,
+  handle: (req: Request, res: Response) => Promise<void>,
+): void {
+  const { method, path } = OPERATIONS[name];
+  router[METHODS[method]](path, handle);
+}
+
+/** Reads, checks its query, and answers with what is given. */
+export function read<N extends ReadName>(
+  router: Router,
+  name: N,
+  give: (asked: Asked<N>) => Promise<AnswerOf<N>> | AnswerOf<N>,
+): void {
+  file(router, name, async (asked) => {
+    asked.res.json(await give(asked));
+  });
+}
+
+/** Reads, and leaves the answer to `send`. */
+export function file<N extends ReadName>(router: Router, name: N, send: (asked: Asked<N>) => Promise<void>): void {
+  const schema = sentSchema(name);
+  register(router, name, (req, res) =>
+    send({ args: { ...checkedQuery<object>(schema, req), ...req.params } as ArgsOf<N>, req, res }),
+  );
+}
+
+/**
+ * What is asked for at a version is given at no other: nobody may put findings of one state on the harness of another.
+ * @throws AppError STALE
+ */
+export function mustBeAt(what: string, asked: number | undefined, has: number): void {
+  if (asked === undefined || asked === has) return;
+  throw new AppError('STALE', `${what} is at version ${has}, and version ${asked} was asked for.`, {
+    field: '/version',
+    hint: 'Read again what named that version.',
+  });
+}
+
+/** One write on its way: what it was asked with, and what it is known by. */
+export interface Sent<N extends OperationName> {
+  readonly args: ArgsOf<N> & WriteHead;
+  readonly content: unknown;
+}
+
+/** The arguments of a write, checked. @throws AppError BAD_INPUT, EMPTY_BODY */
+export function sentOf<N extends OperationName>(name: N): (req: Request) => Sent<N> {
+  const schema = sentSchema(name);
+  return (req) => {
+    const input = checked<WriteHead>(schema, req);
+    return {
+      args: { ...input, ...req.params } as ArgsOf<N> & WriteHead,
+      content: { params: req.params, input },
+    };
+  };
+}
+
+/** What a write does in its transaction, with what was made ready before it, and what it answers with. */
+export type Work<N extends OperationName, R> = (
+  work: WriteWork & Sent<N> & { readonly ready: R },
+) => Promise<AnswerOf<N>>;
+
+/** Writes once, in one transaction. */
+export function write<N extends WriteName>(
+  router: Router,
+  db: Database,
+  name: N,
+  what: string,
+  work: Work<N, undefined>,
+): void {
+  writeReady(router, db, name, what, () => undefined, work);
+}
+
+/**
+ * The same for what is made ready without a transaction: a file that is read, or what stands in the way whatever is
+ * stored.
+ */
+export function writeReady<N extends WriteName, R>(
+  router: Router,
+  db: Database,
+  name: N,
+  what: string,
+  makeReady: (args: ArgsOf<N>) => R,
+  work: Work<N, R>,
+): void {
+  const { status } = OPERATIONS[name];
+  const sent = sentOf(name);
+  register(router, name, async (req, res) => {
+    const asked = sent(req);
+    const ready = makeReady(asked.args);
+    const answer = await writeOnce(db, asked.args, what, asked.content, async (at) => ({
+      status,
+      body: await work({ ...at, ...asked, ready }),
+    }));
+    res.status(answer.status).json(answer.body);
+  });
+}

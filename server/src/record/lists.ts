@@ -1,0 +1,53 @@
+import type { EntityManager, SelectQueryBuilder } from 'typeorm';
+import type { DuePage, Page, PageAsked, RecordLine } from '@mendum/core/operations';
+import { HarnessEntity, JobEntity, MachineEntity, RecordEntity } from '../db/entities.ts';
+import { havingWords, pageOf } from '../db/page.ts';
+import type { RecordRow } from '../db/rows.ts';
+
+/** What is searched of a record: its job, where it is, its circuit, and who answers for it. */
+const TEXT = `fold(job.number || ' ' || job.title || ' ' || machine.name || ' ' || harness.name || ' ' ||
+  record.circuitNumber || ' ' || record.signedBy)`;
+
+/** The records that count: those that no correction replaces. */
+function standingRecords(manager: EntityManager, search: string | undefined): SelectQueryBuilder<RecordRow> {
+  const query = manager
+    .createQueryBuilder(RecordEntity, 'record')
+    .where('NOT EXISTS (SELECT 1 FROM record newer WHERE newer."replacesId" = record.id)');
+  if (search === undefined || search.trim() === '') return query;
+  query
+    .innerJoin(JobEntity.options.name, 'job', 'job.id = record.jobId')
+    .innerJoin(HarnessEntity.options.name, 'harness', 'harness.id = job.harnessId')
+    .innerJoin(MachineEntity.options.name, 'machine', 'machine.id = harness.machineId');
+  return havingWords(query, TEXT, search);
+}
+
+/** A page of the records of all jobs, the newest first. */
+export const listRecords = (manager: EntityManager, asked: PageAsked): Promise<Page<RecordLine>> =>
+  pageOf(
+    standingRecords(manager, asked.search),
+    { by: ['record.signedAt', 'record.id'], descends: true },
+    asked,
+    (row) => [row.signedAt, row.id],
+    (rows) => Promise.resolve(rows.map(({ id, jobId, body }) => ({ recordId: id, jobId, body }))),
+  );
+
+/** A page of the temporary repairs, by the day they come back. */
+export async function listDue(manager: EntityManager, asked: PageAsked, today: string): Promise<DuePage> {
+  const temporary = (): SelectQueryBuilder<RecordRow> =>
+    standingRecords(manager, asked.search).andWhere('record.temporaryUntil IS NOT NULL');
+  const overdue = await temporary().andWhere('record.temporaryUntil < :today', { today }).getCount();
+  const page = await pageOf(
+    temporary(),
+    { by: ['record.temporaryUntil', 'record.id'] },
+    asked,
+    (row) => [row.temporaryUntil ?? '', row.id],
+    (rows) =>
+      Promise.resolve(
+        rows.map(({ id, jobId, temporaryUntil, body }) => {
+          const until = temporaryUntil ?? '';
+          return { recordId: id, jobId, until, overdue: until < today, body };
+        }),
+      ),
+  );
+  return { ...page, overdue };
+}
