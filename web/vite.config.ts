@@ -1,9 +1,15 @@
 import tailwindcss from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
+import { compression, defineAlgorithm } from 'vite-plugin-compression2';
 
 export default defineConfig({
-  plugins: [react(), tailwindcss()],
+  // Compressed once here, and never while somebody waits for a page.
+  plugins: [
+    react(),
+    tailwindcss(),
+    compression({ algorithms: [defineAlgorithm('gzip', { level: 9 }), 'brotliCompress'], threshold: 1024 }),
+  ],
   worker: { format: 'es' },
   build: { chunkSizeWarningLimit: 700, manifest: true },
   server: { proxy: { '/api': 'http://127.0.0.1:4600' } },

@@ -3,7 +3,10 @@ import { X } from 'lucide-react';
 import { Button } from '../ui/button.tsx';
 import { dismissNotice, useNotice } from './notice.ts';
 
-/** The strip under everything that says what was done, with Undo. It takes room of its own, so that it never lies over a button. */
+/**
+ * The strip under everything that says what was done, with Undo. It takes room of its own, so that it never lies over a
+ * button.
+ */
 export function NoticeBar() {
   const notice = useNotice();
   return (

@@ -1,9 +1,9 @@
 import { useState } from 'react';
-import { v4 as uuid } from 'uuid';
 import { Button } from '../ui/button.tsx';
 import { Dialog } from '../ui/dialog.tsx';
 import { TextField } from '../ui/field.tsx';
-import { usePeopleQuery, useWriteMutation } from './api.ts';
+import { usePeopleQuery } from './api.ts';
+import { useSave } from './change.ts';
 import { notify } from './notice.ts';
 import { useAppDispatch, useAppSelector } from './store.ts';
 import { personChosen } from './view.ts';
@@ -12,16 +12,15 @@ import { personChosen } from './view.ts';
 export function PersonDialog({ open, onClose }: { readonly open: boolean; readonly onClose: () => void }) {
   const dispatch = useAppDispatch();
   const person = useAppSelector((state) => state.view.person);
-  const { data: people = [] } = usePeopleQuery();
-  const [write] = useWriteMutation();
+  const { data: people = [] } = usePeopleQuery({});
+  const { save } = useSave();
   const [name, setName] = useState('');
   const choose = async (chosen: string): Promise<void> => {
     dispatch(personChosen(chosen));
     setName('');
     onClose();
-    const result = await write({ method: 'POST', path: '/people', body: { writeId: uuid(), by: chosen } });
-    if ('error' in result && result.error)
-      notify('Name saved on this device only. It reaches the server with your next entry.');
+    const { ok } = await save('addPerson', {}, { quiet: true, by: chosen });
+    if (!ok) notify('Name saved on this device only. It reaches the server with your next entry.');
   };
   const submit = (event: { preventDefault: () => void }): void => {
     event.preventDefault();

@@ -1,6 +1,6 @@
 import clsx from 'clsx';
 import { NavLink } from 'react-router';
-import { useDueQuery } from './api.ts';
+import { useDueCountQuery } from './api.ts';
 import { RailKeys } from './RailKeys.tsx';
 
 /** Small drawings of the things themselves. */
@@ -27,8 +27,7 @@ interface RailProps {
 
 /** The places, beside what is open; on a phone a bar under it, within reach of the thumb, with the rest behind More. */
 export function Rail({ onPerson, onFind, onMore }: RailProps) {
-  const { data: due = [] } = useDueQuery();
-  const overdue = due.filter((one) => one.overdue).length;
+  const { data: overdue = 0 } = useDueCountQuery();
   return (
     <nav
       aria-label="Places"
@@ -64,7 +63,7 @@ export function Rail({ onPerson, onFind, onMore }: RailProps) {
           </svg>
           <span className="max-w-full truncate">{name}</span>
           {to === '/due' && overdue > 0 ? (
-            <span className="rounded-sm bg-scrap px-1.5 text-sm font-semibold text-paper max-sm:absolute max-sm:top-0.5 max-sm:right-1">
+            <span className="rounded-sm bg-scrap px-1.5 text-center text-sm leading-tight font-semibold text-paper max-sm:absolute max-sm:top-0.5 max-sm:right-1">
               {overdue}
               <span className="max-sm:sr-only"> overdue</span>
             </span>

@@ -1,34 +1,17 @@
-import { createApi, fetchBaseQuery, retry } from '@reduxjs/toolkit/query/react';
-import { editCatalogue, type Catalogue, type CatalogueEdit, type Practice } from '@mendum/core';
-import { asSaved } from './asSaved.ts';
-import type {
-  DueBack,
-  HarnessView,
-  JobEffect,
-  JobSummary,
-  JobView,
-  PracticeView,
-  Tick,
-} from '@mendum/core/interchange';
-
-/** A write: who does it and under which id, so that it can be sent again without being done twice. */
-export interface Write {
-  readonly method: 'POST' | 'PUT' | 'DELETE';
-  /** Below /api. */
-  readonly path: string;
-  readonly body: Readonly<Record<string, unknown>> & { readonly writeId: string; readonly by: string };
-  readonly jobId?: string | undefined;
-}
-
-interface TickWrite {
-  readonly jobId: string;
-  readonly body: {
-    readonly writeId: string;
-    readonly by: string;
-    readonly steps: readonly { readonly stepId: string; readonly spliceId: string }[];
-    readonly done: boolean;
-  };
-}
+import { createApi, fetchBaseQuery, retry, type EndpointBuilder } from '@reduxjs/toolkit/query/react';
+import {
+  requestOf,
+  type AnswerOf,
+  type ArgsOf,
+  type LineOf,
+  type ListName,
+  type Page,
+  type ReadName,
+  type SentOf,
+  type WriteHead,
+  type WriteName,
+} from '@mendum/core/operations';
+import { AT_ONCE, ONCE_SAVED, type Shown } from './shown.ts';
 
 /** A dropped network is tried again with the same write id; anything that the server answered is final. */
 const baseQuery = retry(
@@ -40,94 +23,167 @@ const baseQuery = retry(
   { maxRetries: 3 },
 );
 
-const asTicks = (write: TickWrite['body'], at: string): Tick[] =>
-  write.steps.map(({ stepId, spliceId }) => ({ stepId, spliceId, done: write.done, by: write.by, at }));
+/** What is kept of the server: lists, and things by their id. */
+const KEPT = ['Jobs', 'Job', 'Due', 'Records', 'People', 'Shelf', 'Harnesses', 'Harness', 'Practices'] as const;
+type Kept = (typeof KEPT)[number];
+type Tag = Kept | { readonly type: Kept; readonly id: string };
+type Build = EndpointBuilder<typeof baseQuery, Kept, 'api'>;
 
+/** The arguments of a write, with its head. */
+export type WriteArgs<N extends WriteName> = ArgsOf<N> & WriteHead;
+
+/** What is asked of a list, but where its page begins. */
+type ListAsked<N extends ListName> = Omit<SentOf<N>, 'cursor' | 'limit'>;
+
+const reading =
+  (build: Build) =>
+  <N extends ReadName>(name: N, keptAs: (args: ArgsOf<N>) => readonly Tag[]) =>
+    build.query<AnswerOf<N>, ArgsOf<N>>({
+      query: (args) => requestOf(name, args),
+      providesTags: (_result, _error, args) => keptAs(args),
+    });
+
+/** A list, page by page: the next is fetched when somebody comes to it. */
+const listing =
+  (build: Build) =>
+  <N extends ListName>(name: N, keptAs: Kept) =>
+    build.infiniteQuery<Page<LineOf<N>>, ListAsked<N>, string | undefined>({
+      infiniteQueryOptions: {
+        initialPageParam: undefined,
+        getNextPageParam: (last) => last.next,
+      },
+      query: ({ queryArg, pageParam }) => requestOf(name, { ...queryArg, cursor: pageParam } as unknown as ArgsOf<N>),
+      providesTags: [keptAs],
+    });
+
+const writing =
+  (build: Build) =>
+  <N extends WriteName>(name: N, changes: (args: WriteArgs<N>) => readonly Tag[]) =>
+    build.mutation<AnswerOf<N>, WriteArgs<N>>({
+      query: (args) => requestOf(name, args),
+      invalidatesTags: (_result, _error, args) => changes(args),
+      async onQueryStarted(args, { dispatch, queryFulfilled }) {
+        const show: Shown = {
+          job: (jobId, change) => dispatch(api.util.updateQueryData('job', { jobId }, change)),
+          shelf: (change) => dispatch(api.util.updateQueryData('shelf', {}, change)),
+        };
+        // A read that is under way was asked before this: what it brings would take back what shows at once.
+        const { jobId } = args as { readonly jobId?: string };
+        if (AT_ONCE[name] && jobId !== undefined) dispatch(api.util.getRunningQueryThunk('job', { jobId }))?.abort();
+        const early = AT_ONCE[name]?.(show, args) ?? [];
+        const done = await queryFulfilled.catch(() => undefined);
+        if (done) ONCE_SAVED[name]?.(show, args, done.data);
+        else for (const patch of early) patch.undo();
+      },
+    });
+
+/** A job, and its line in the list. */
+const ofJob = ({ jobId }: { readonly jobId: string }): readonly Tag[] => ['Jobs', { type: 'Job', id: jobId }];
+/** What is read by its version is kept for good; without one it is the newest, which is read again. */
+const newest =
+  <A extends { readonly version?: number | undefined }>(tag: (args: A) => Tag) =>
+  (args: A): readonly Tag[] =>
+    args.version === undefined ? [tag(args)] : [];
+
+/** A photo is the body itself: what else is sent stands in the query. */
+function photoRequest(args: WriteArgs<'addPhoto'>): { readonly url: string; readonly method: string } {
+  const { url, method, body = {} } = requestOf('addPhoto', args);
+  return { url: `${url}?${new URLSearchParams(body as Record<string, string>).toString()}`, method };
+}
+
+/** Everything that the server does which the interface asks of it, an endpoint each. */
 export const api = createApi({
   reducerPath: 'api',
   baseQuery,
-  tagTypes: ['Jobs', 'Job', 'Due', 'People', 'Shelf', 'Harnesses', 'Practices'],
-  endpoints: (build) => ({
-    jobs: build.query<JobSummary[], void>({ query: () => '/jobs', providesTags: ['Jobs'] }),
-    job: build.query<JobView, string>({
-      query: (id) => `/jobs/${id}`,
-      providesTags: (_result, _error, id) => [{ type: 'Job', id }],
-    }),
-    due: build.query<DueBack[], void>({ query: () => '/due', providesTags: ['Due'] }),
-    people: build.query<{ name: string; since: string }[], void>({ query: () => '/people', providesTags: ['People'] }),
-    shelf: build.query<Catalogue, void>({ query: () => '/shelf', providesTags: ['Shelf'] }),
-    practices: build.query<PracticeView[], void>({ query: () => '/practices', providesTags: ['Practices'] }),
-    harnesses: build.query<HarnessView[], void>({ query: () => '/harnesses', providesTags: ['Harnesses'] }),
-    /** What a changed practice would alter in open jobs; nothing is saved. */
-    effect: build.mutation<JobEffect[], Practice>({
-      query: (practice) => ({ url: '/practices/effect', method: 'POST', body: { practice } }),
-    }),
-    write: build.mutation<Record<string, unknown>, Write>({
-      query: ({ method, path, body }) => ({ url: path, method, body }),
-      // The new version counts at once, so that the next press is not stale against one's own; what was saved goes with it, so that
-      // nothing is planned, counted on or edited from the old state under the new number.
-      async onQueryStarted({ jobId, path, body }, { dispatch, queryFulfilled }) {
-        const done = await queryFulfilled.catch(() => undefined);
-        const shelfVersion = done?.data.shelfVersion;
-        const edits = body.edits as readonly CatalogueEdit[] | undefined;
-        if (typeof shelfVersion === 'number' && edits)
-          dispatch(
-            api.util.updateQueryData('shelf', undefined, (draft) => ({
-              ...editCatalogue(draft, edits),
-              version: shelfVersion,
-            })),
-          );
-        const version = done?.data.version;
-        if (jobId === undefined || typeof version !== 'number') return;
-        dispatch(api.util.updateQueryData('job', jobId, (draft) => asSaved(draft, { path, body }, version)));
-      },
-      invalidatesTags: (_result, _error, { jobId, path }) => [
+  tagTypes: KEPT,
+  endpoints: (build) => {
+    const [read, list, write] = [reading(build), listing(build), writing(build)];
+    return {
+      jobs: list('jobs', 'Jobs'),
+      job: read('job', ({ jobId }) => [{ type: 'Job', id: jobId }]),
+      jobShelf: read('jobShelf', () => []),
+      people: read('people', () => ['People']),
+      due: list('due', 'Due'),
+      dueCount: build.query<number, void>({
+        query: () => requestOf('due', { limit: 1 }),
+        transformResponse: ({ overdue }: AnswerOf<'due'>) => overdue,
+        providesTags: ['Due'],
+      }),
+      allRecords: list('allRecords', 'Records'),
+      shelf: read('shelf', () => ['Shelf']),
+      practices: read('practices', () => ['Practices']),
+      practice: read(
+        'practice',
+        newest(() => 'Practices'),
+      ),
+      harnesses: list('harnesses', 'Harnesses'),
+      harness: read(
+        'harness',
+        newest(({ harnessId }) => ({ type: 'Harness', id: harnessId })),
+      ),
+      find: read('find', () => ['Harnesses', 'Harness']),
+      /** What a changed practice would alter in open jobs; nothing is saved. */
+      practiceEffect: build.mutation<AnswerOf<'practiceEffect'>, ArgsOf<'practiceEffect'>>({
+        query: (args) => requestOf('practiceEffect', args),
+      }),
+
+      addPerson: write('addPerson', () => ['People']),
+      openJob: write('openJob', () => ['Jobs']),
+      importJob: write('importJob', () => ['Jobs', 'Harnesses', 'Practices']),
+      sayGate: write('sayGate', ofJob),
+      withdrawGate: write('withdrawGate', ofJob),
+      setPractice: write('setPractice', (args) => [...ofJob(args), 'Practices']),
+      addFinding: write('addFinding', ofJob),
+      changeFinding: write('changeFinding', ofJob),
+      removeFinding: write('removeFinding', ofJob),
+      saveMapping: write('saveMapping', ofJob),
+      readContinuity: write('readContinuity', ofJob),
+      setLayout: write('setLayout', ofJob),
+      choose: write('choose', ofJob),
+      tick: write('tick', ofJob),
+      addReadings: write('addReadings', ofJob),
+      makeAgain: write('makeAgain', ofJob),
+      keepPhoto: write('keepPhoto', ofJob),
+      addPhoto: build.mutation<AnswerOf<'addPhoto'>, WriteArgs<'addPhoto'> & { readonly file: File }>({
+        query: ({ file, ...args }) => ({
+          ...photoRequest(args),
+          body: file,
+          headers: { 'content-type': file.type === '' ? 'application/octet-stream' : file.type },
+        }),
+        invalidatesTags: (_result, _error, args) => ofJob(args),
+      }),
+      sign: write('sign', (args) => [...ofJob(args), 'Due', 'Records']),
+      correctRecord: write('correctRecord', () => ['Job', 'Due', 'Records']),
+      changeShelf: write('changeShelf', () => ['Shelf', 'Job']),
+      importShelf: write('importShelf', () => ['Shelf', 'Job']),
+      addPractice: write('addPractice', () => ['Practices']),
+      changePractice: write('changePractice', () => ['Practices', 'Job']),
+      removePractice: write('removePractice', () => ['Practices']),
+      addHarness: write('addHarness', () => ['Harnesses']),
+      changeHarness: write('changeHarness', ({ harnessId }) => [
+        'Harnesses',
+        { type: 'Harness', id: harnessId },
+        'Job',
         'Jobs',
-        ...(jobId === undefined ? [] : [{ type: 'Job' as const, id: jobId }]),
-        ...(path.startsWith('/people') ? ['People' as const] : []),
-        ...(/sign|correction/.test(path) ? ['Due' as const] : []),
-        ...(/import|^\/harnesses/.test(path) ? ['Harnesses' as const] : []),
-        ...(path.startsWith('/harnesses/') ? ['Job' as const] : []),
-        ...(path.startsWith('/shelf') ? ['Shelf' as const, 'Job' as const] : []),
-        ...(path.startsWith('/practices')
-          ? ['Practices' as const, 'Job' as const]
-          : path.endsWith('/practice')
-            ? ['Practices' as const]
-            : []),
-      ],
-    }),
-    tick: build.mutation<unknown, TickWrite>({
-      query: ({ jobId, body }) => ({ url: `/jobs/${jobId}/ticks`, method: 'PUT', body }),
-      invalidatesTags: (_result, _error, { jobId }) => ['Jobs', { type: 'Job', id: jobId }],
-      // A tick shows at once; it is taken back when the server refuses it.
-      async onQueryStarted({ jobId, body }, { dispatch, queryFulfilled }) {
-        const patch = dispatch(
-          api.util.updateQueryData('job', jobId, (draft) => {
-            const changed = new Set(body.steps.map((step) => step.stepId));
-            return {
-              ...draft,
-              ticks: [
-                ...draft.ticks.filter((tick) => !changed.has(tick.stepId)),
-                ...asTicks(body, new Date().toISOString()),
-              ],
-            };
-          }),
-        );
-        await queryFulfilled.catch(() => patch.undo());
-      },
-    }),
-  }),
+      ]),
+    };
+  },
 });
 
 export const {
-  useJobsQuery,
+  useJobsInfiniteQuery,
   useJobQuery,
-  useDueQuery,
+  useJobShelfQuery,
+  useDueInfiniteQuery,
+  useDueCountQuery,
+  useAllRecordsInfiniteQuery,
   usePeopleQuery,
   useShelfQuery,
-  useHarnessesQuery,
+  useHarnessesInfiniteQuery,
+  useHarnessQuery,
+  useFindQuery,
   usePracticesQuery,
-  useEffectMutation,
-  useWriteMutation,
-  useTickMutation,
+  usePracticeQuery,
+  usePracticeEffectMutation,
+  useAddPhotoMutation,
 } = api;

@@ -1,13 +1,13 @@
+import { useState } from 'react';
 import { v4 as uuid } from 'uuid';
-import type { ErrorBody } from '@mendum/core/interchange';
-import { useTickMutation, useWriteMutation, type Write } from './api.ts';
+import type { AnswerOf, ArgsOf, ErrorBody, WriteName } from '@mendum/core/operations';
+import { api, type WriteArgs } from './api.ts';
 import { notify } from './notice.ts';
-import { useAppSelector } from './store.ts';
+import { useAppDispatch, useAppSelector } from './store.ts';
 
 /** What came of a write: the server's answer, or its error in the one shape. */
-export type Outcome =
-  | { readonly ok: true; readonly data: Record<string, unknown> }
-  | { readonly ok: false; readonly error: ErrorBody['error'] };
+export type Outcome<T = unknown> =
+  { readonly ok: true; readonly data: T } | { readonly ok: false; readonly error: ErrorBody['error'] };
 
 const UNREACHABLE: ErrorBody['error'] = {
   code: 'UNREACHABLE',
@@ -27,46 +27,50 @@ export const showError = (error: ErrorBody['error']): void => {
   notify(error.message, { hint: error.hint, wrong: true });
 };
 
+/** A write's own way to be sent: one shape for all, since a name that is not known yet has no single one. */
+type Initiate<N extends WriteName> = (
+  args: WriteArgs<N>,
+) => (
+  dispatch: ReturnType<typeof useAppDispatch>,
+) => Promise<{ readonly data: AnswerOf<N> } | { readonly error: unknown }>;
+
+/** What is sent as data; photos are files, and go by themselves. */
+export type SaveName = Exclude<WriteName, 'addPhoto'>;
+
+export type Save = <N extends SaveName>(
+  name: N,
+  args: ArgsOf<N>,
+  options?: { readonly quiet?: boolean; readonly by?: string },
+) => Promise<Outcome<AnswerOf<N>>>;
+
 /** Sends writes in the name of the person at the bench. Errors are shown unless the caller takes them with `quiet`. */
-export function useChange(jobId?: string) {
+export function useSave(): { readonly save: Save; readonly busy: boolean } {
   const person = useAppSelector((state) => state.view.person) ?? '';
-  const [write, { isLoading }] = useWriteMutation();
-  const change = async (
-    method: Write['method'],
-    path: string,
-    fields: Record<string, unknown> = {},
-    options: { readonly quiet?: boolean } = {},
-  ): Promise<Outcome> => {
-    const result = await write({
-      method,
-      path: jobId === undefined ? path : `/jobs/${jobId}${path}`,
-      jobId,
-      body: { ...fields, writeId: uuid(), by: person },
-    });
+  const dispatch = useAppDispatch();
+  const [under, setUnder] = useState(0);
+  const save: Save = async <N extends SaveName>(
+    name: N,
+    args: ArgsOf<N>,
+    { quiet = false, by = person }: { readonly quiet?: boolean; readonly by?: string } = {},
+  ): Promise<Outcome<AnswerOf<N>>> => {
+    const initiate = api.endpoints[name].initiate as unknown as Initiate<N>;
+    setUnder((count) => count + 1);
+    const result = await dispatch(initiate({ ...args, writeId: uuid(), by }));
+    setUnder((count) => count - 1);
     if (!('error' in result)) return { ok: true, data: result.data };
     const error = errorOf(result.error);
-    if (!options.quiet) showError(error);
+    if (!quiet) showError(error);
     return { ok: false, error };
   };
-  return { change, busy: isLoading };
+  return { save, busy: under > 0 };
 }
 
 /** Ticks steps, or takes ticks back. */
 export function useTicks(jobId: string) {
-  const person = useAppSelector((state) => state.view.person) ?? '';
-  const [tick] = useTickMutation();
+  const { save } = useSave();
   return async (
     steps: readonly { readonly id: string; readonly spliceId: string }[],
     done: boolean,
-  ): Promise<boolean> => {
-    const result = await tick({
-      jobId,
-      body: { writeId: uuid(), by: person, done, steps: steps.map(({ id, spliceId }) => ({ stepId: id, spliceId })) },
-    });
-    if ('error' in result && result.error) {
-      showError(errorOf(result.error));
-      return false;
-    }
-    return true;
-  };
+  ): Promise<boolean> =>
+    (await save('tick', { jobId, done, steps: steps.map(({ id, spliceId }) => ({ stepId: id, spliceId })) })).ok;
 }

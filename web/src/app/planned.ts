@@ -1,5 +1,5 @@
 import type { Plan } from '@mendum/core';
-import type { JobView } from '@mendum/core/interchange';
+import type { JobView } from '@mendum/core/operations';
 
 /** What a plan is made from. */
 export type PlanInput = Pick<JobView, 'job' | 'practice' | 'catalogue'>;

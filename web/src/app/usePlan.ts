@@ -1,7 +1,7 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { wrap, type Remote } from 'comlink';
 import type { Plan } from '@mendum/core';
-import type { JobView } from '@mendum/core/interchange';
+import type { JobView } from '@mendum/core/operations';
 import type * as AtOnce from './atOnce.ts';
 import type { Planned, PlanInput } from './planned.ts';
 import type { Planner } from '../workers/planner.worker.ts';
@@ -13,13 +13,22 @@ export const thePlanner = (): Remote<Planner> =>
 const isSame = (one: PlanInput, other: PlanInput): boolean =>
   one.job === other.job && one.practice === other.practice && one.catalogue === other.catalogue;
 
-/** Plans one finding at once; loaded beside the screens, so that nobody waits for it to see a job. */
+/**
+ * Plans one finding at once; loaded beside the screens, so that nobody waits for it to see a job. Without it the worker
+ * plans the whole.
+ */
 let once: typeof AtOnce | undefined;
-void import('./atOnce.ts').then((loaded) => {
-  once = loaded;
-});
+import('./atOnce.ts').then(
+  (loaded) => {
+    once = loaded;
+  },
+  () => undefined,
+);
 
-/** The plan of a job, and the version of the job that it was made from: from the worker; a single changed finding is shown at once, and the last plan stays while the whole is worked out. */
+/**
+ * The plan of a job, and the version of the job that it was made from: from the worker; a single changed finding is
+ * shown at once, and the last plan stays while the whole is worked out.
+ */
 export function usePlan(view: JobView | undefined): {
   readonly plan?: Plan | undefined;
   readonly failed?: string | undefined;

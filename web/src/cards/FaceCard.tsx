@@ -12,7 +12,7 @@ import {
   viewInWords,
   type FaceView,
 } from '@mendum/core';
-import { useHarnessesQuery } from '../app/api.ts';
+import { useHarnessQuery } from '../app/api.ts';
 import { circuitInCavity } from '../connector/ConnectorView.tsx';
 import { FaceDrawing } from '../connector/FaceDrawing.tsx';
 import { WireChip } from '../shapes/WireLine.tsx';
@@ -27,15 +27,14 @@ const SIDES: readonly FaceView[] = [
 
 /** A connector's card: both sides with the latch up, every cavity in words, and how a terminal comes out. */
 export function FaceCard() {
-  const { harnessId, nodeId } = useParams();
-  const { data } = useHarnessesQuery();
-  if (!data)
+  const { harnessId = '', nodeId } = useParams();
+  const { data: view, error } = useHarnessQuery({ harnessId });
+  if (!view && !error)
     return (
       <div className="p-8">
         <Working words="Fetching the connector…" />
       </div>
     );
-  const view = data.find((one) => one.id === harnessId);
   const node = view?.nodes.find((one) => one.id === nodeId);
   if (!view || !node?.face)
     return (

@@ -5,7 +5,10 @@ import { Button } from '../ui/button.tsx';
 import { Select } from '../ui/field.tsx';
 import { draftFrom, type DraftWire } from './mappingDraft.ts';
 
-/** Takes the wires of a pigtail as the shelf lists them, so that nobody types what is known; only those that may belong to the connector. */
+/**
+ * Takes the wires of a pigtail as the shelf lists them, so that nobody types what is known; only those that may belong
+ * to the connector.
+ */
 export function FromShelf({
   node,
   cavities,
@@ -15,7 +18,7 @@ export function FromShelf({
   readonly cavities: readonly string[];
   readonly onTake: (wires: readonly DraftWire[]) => void;
 }) {
-  const { data: shelf } = useShelfQuery();
+  const { data: shelf } = useShelfQuery({});
   const [id, setId] = useState('');
   const fitting = partsOf(shelf?.parts ?? [], 'pigtail').filter(
     (part) => part.quantity > 0 && hasWays(part, node, cavities.length) && otherConnector(part, node) === undefined,

@@ -10,9 +10,9 @@ import {
   type HarnessNode,
   type MappingCard,
 } from '@mendum/core';
-import type { JobView } from '@mendum/core/interchange';
-import { useJobQuery } from '../app/api.ts';
-import { errorOf, useChange } from '../app/change.ts';
+import type { JobView } from '@mendum/core/operations';
+import { useJobView } from '../app/useJobView.ts';
+import { errorOf, useSave } from '../app/change.ts';
 import { notify } from '../app/notice.ts';
 import { Button } from '../ui/button.tsx';
 import { Empty, Failed, Working } from '../ui/empty.tsx';
@@ -25,7 +25,7 @@ import { MappingTable } from './MappingTable.tsx';
 /** The card of one connector: the pigtail's wires by cavity, what forbids them, and the readings that prove them. */
 function MappingEditor({ view, node }: { readonly view: JobView; readonly node: HarnessNode }) {
   const { harness } = view.job;
-  const { change, busy } = useChange(view.id);
+  const { save: send, busy } = useSave();
   const stored = view.job.mappings?.find((one) => one.nodeId === node.id);
   const [typed, setTyped] = useState<readonly DraftWire[]>();
   const wires = typed ?? stored?.pigtail.map(draftOf) ?? [];
@@ -43,7 +43,9 @@ function MappingEditor({ view, node }: { readonly view: JobView; readonly node: 
   const signed = view.status === 'signed';
   const proved = isProved(node, harness, card);
   const save = async (): Promise<void> => {
-    const outcome = await change('PUT', `/mappings/${node.id}`, {
+    const outcome = await send('saveMapping', {
+      jobId: view.id,
+      nodeId: node.id,
       version: view.version,
       card: { ...card, readings: [] },
     });
@@ -104,7 +106,7 @@ function MappingEditor({ view, node }: { readonly view: JobView; readonly node: 
           proved={proved}
           locked={signed}
           onRead={(cavity, soundsAt, neighbourSounds) =>
-            void change('POST', `/mappings/${node.id}/readings`, { cavity, soundsAt, neighbourSounds })
+            void send('readContinuity', { jobId: view.id, nodeId: node.id, cavity, soundsAt, neighbourSounds })
           }
         />
       ) : null}
@@ -115,12 +117,12 @@ function MappingEditor({ view, node }: { readonly view: JobView; readonly node: 
 /** The page of a mapping card, by job and connector. */
 export function MappingPage() {
   const { jobId = '', nodeId } = useParams();
-  const { data: view, error, refetch } = useJobQuery(jobId);
+  const { view, error, refetch } = useJobView(jobId);
   if (error) {
     const { message, hint } = errorOf(error);
     return (
       <div className="p-8">
-        <Failed message={message} hint={hint} onRetry={() => void refetch()} />
+        <Failed message={message} hint={hint} onRetry={refetch} />
       </div>
     );
   }

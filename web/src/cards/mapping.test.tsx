@@ -6,7 +6,7 @@ import { describe, expect, it } from 'vitest';
 import { FULL_SHELF, type Catalogue, type MappingCard, type Part } from '@mendum/core';
 import { makeStore } from '../app/store.ts';
 import { viewOf } from '../test/job.tsx';
-import { standInServer, writesOf } from '../test/server.ts';
+import { answersOf, standInServer, writesOf } from '../test/server.ts';
 import { MappingPage } from './MappingPage.tsx';
 
 const wires: MappingCard['pigtail'] = [
@@ -26,7 +26,7 @@ const card: MappingCard = {
 const show = (mappings: readonly MappingCard[], shelf: Catalogue = { ...FULL_SHELF, parts: [] }) => {
   const sent = standInServer({
     '/shelf': { body: shelf },
-    '/jobs/J': { body: viewOf([], { job: { mappings } }) },
+    ...answersOf(viewOf([], { job: { mappings } })),
     'PUT /jobs/J/mappings/X1': { status: 200, body: { version: 2 } },
     'POST /jobs/J/mappings/X1/readings': { status: 201, body: { version: 2 } },
   });

@@ -39,7 +39,10 @@ export function withWire(
   return change ? [...others, { ...before, ...change, cavity }] : others;
 }
 
-/** All wires of a pigtail of the shelf, as it lists them; of one whose wires are all alike the colours are still to be read. */
+/**
+ * All wires of a pigtail of the shelf, as it lists them; of one whose wires are all alike the colours are still to be
+ * read.
+ */
 export function draftFrom(part: PigtailPart, cavities: readonly string[]): readonly DraftWire[] {
   const own = part.leads?.map(({ cavity }) => cavity) ?? cavities;
   return own.flatMap((cavity): DraftWire[] => {

@@ -115,7 +115,10 @@ function Release({ node }: { readonly node: HarnessNode }) {
   );
 }
 
-/** A connector's face with its mate: turned over and round as it is held, in words too, so that no wire goes into the wrong cavity. */
+/**
+ * A connector's face with its mate: turned over and round as it is held, in words too, so that no wire goes into the
+ * wrong cavity.
+ */
 export function ConnectorView(props: ConnectorViewProps) {
   const { node, circuits } = props;
   const [view, setView] = useState<FaceView>({ side: 'wire', latch: 'up' });

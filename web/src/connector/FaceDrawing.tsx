@@ -56,7 +56,10 @@ function Latch({
   );
 }
 
-/** One cavity: its number, the wire in its colours on the wire side or the terminal's mouth on the mating side, and the circuit. */
+/**
+ * One cavity: its number, the wire in its colours on the wire side or the terminal's mouth on the mating side, and the
+ * circuit.
+ */
 function CavityMark({
   at,
   x,

@@ -15,7 +15,10 @@ interface ProfileProps {
 /** Height of a name, px. */
 const APART_PX = 16;
 
-/** The bundle's diameter along the run on the same scale, with the conduit's inside and the lump that one place for all would make. */
+/**
+ * The bundle's diameter along the run on the same scale, with the conduit's inside and the lump that one place for all
+ * would make.
+ */
 export function Profile({ profile, x, plot, top, high, conduitMm, lumpMm, named = true }: ProfileProps) {
   const peak = Math.max(conduitMm ?? 0, lumpMm ?? 0, ...profile.map((stretch) => stretch.diameterMm), 1);
   const bottom = top + high;

@@ -10,7 +10,9 @@ interface RulerProps {
   readonly unitMm: number;
 }
 
-/** The ruler over the run, with round figures in the unit that is shown: its ticks are at whole inches or millimetres. */
+/**
+ * The ruler over the run, with round figures in the unit that is shown: its ticks are at whole inches or millimetres.
+ */
 export function Ruler({ x: mmScale, plot, top, words, unitMm }: RulerProps) {
   const x = mmScale.copy().domain(mmScale.domain().map((mm) => mm / unitMm));
   const labels = x.ticks(Math.max(3, Math.floor((plot.right - plot.left) / 110)));

@@ -32,8 +32,8 @@ const ROW = 25;
 const TOP = 44;
 
 /**
- * The signature drawing: a stretch of harness to scale along a ruler from a named connector. Every wire in its colours, damage as torn
- * marks or splices at their true length, keep-outs hatched and named, and the bundle's diameter below.
+ * The signature drawing: a stretch of harness to scale along a ruler from a named connector. Every wire in its colours,
+ * damage as torn marks or splices at their true length, keep-outs hatched and named, and the bundle's diameter below.
  */
 export function RunDrawing({
   run,

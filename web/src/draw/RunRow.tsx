@@ -15,7 +15,10 @@ interface RunRowProps {
   readonly selectedId?: string | undefined;
 }
 
-/** What is done about one finding, drawn on its wire: the insert brighter between its splices, a cover dashed, else the damage. */
+/**
+ * What is done about one finding, drawn on its wire: the insert brighter between its splices, a cover dashed, else the
+ * damage.
+ */
 function Mended({
   finding,
   plan,

@@ -1,6 +1,9 @@
 import type { FindingPlan, SplicePlan, WireColour } from '@mendum/core';
 
-/** The wires that meet in a splice, by colour: the harness's own, and on the side of an insert, a lead or a pigtail the new one. */
+/**
+ * The wires that meet in a splice, by colour: the harness's own, and on the side of an insert, a lead or a pigtail the
+ * new one.
+ */
 export function coloursAt(
   { insert, isLead, lost }: Pick<FindingPlan, 'insert' | 'isLead' | 'lost'>,
   { side }: Pick<SplicePlan, 'side'>,

@@ -12,7 +12,10 @@ export interface PlacedRun {
   readonly forward: boolean;
 }
 
-/** Every run placed by distance from the harness's first node, each branch on a row of its own; runs of a loop are drawn once. */
+/**
+ * Every run placed by distance from the harness's first node, each branch on a row of its own; runs of a loop are drawn
+ * once.
+ */
 export function placeRuns(harness: Pick<Harness, 'nodes' | 'runs'>): PlacedRun[] {
   const nodes = new Map(harness.nodes.map((node) => [node.id, node]));
   const done = new Set<string>();

@@ -11,7 +11,10 @@ export interface RunScale {
   readonly x: ScaleLinear<number, number>;
 }
 
-/** Millimetres along the run to pixels, with room for names at the left and sizes at the right. Stays the same object while nothing changes. */
+/**
+ * Millimetres along the run to pixels, with room for names at the left and sizes at the right. Stays the same object
+ * while nothing changes.
+ */
 export function useRunScale(width: number, { fromMm, toMm }: Shown): RunScale {
   return useMemo(() => {
     const narrow = width < NARROW_PX;

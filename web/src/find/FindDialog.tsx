@@ -1,34 +1,26 @@
-import { useDeferredValue, useMemo, useState, type KeyboardEvent } from 'react';
-import clsx from 'clsx';
+import { useState } from 'react';
+import { Command } from 'cmdk';
 import { useNavigate } from 'react-router';
 import { colourInWords, sizeInWords } from '@mendum/core';
-import { useHarnessesQuery } from '../app/api.ts';
+import { skipToken } from '@reduxjs/toolkit/query/react';
+import type { FoundCircuit } from '@mendum/core/operations';
+import { useFindQuery } from '../app/api.ts';
+import { errorOf } from '../app/change.ts';
 import { WireChip } from '../shapes/WireLine.tsx';
 import { Dialog } from '../ui/dialog.tsx';
-import { buildFinder, type FoundCircuit } from './finder.ts';
-
-const OPTION = 'find-option';
+import { Working } from '../ui/empty.tsx';
+import { useSettled } from '../ui/useSettled.ts';
 
 /** Finds any circuit of any machine while one types; arrow keys and Enter, or a tap. */
 export function FindDialog({ onClose }: { readonly onClose: () => void }) {
-  const { data: harnesses } = useHarnessesQuery();
   const navigate = useNavigate();
-  const find = useMemo(() => buildFinder(harnesses ?? []), [harnesses]);
   const [words, setWords] = useState('');
-  const [at, setAt] = useState(0);
-  const shown = useDeferredValue(words);
-  const found = useMemo(() => find(shown), [find, shown]);
-  const go = (one: FoundCircuit | undefined): void => {
-    if (!one) return;
+  const shown = useSettled(words.trim());
+  const { data, currentData, error, isFetching } = useFindQuery(shown === '' ? skipToken : { words: shown });
+  const found = shown === '' ? [] : (data ?? []);
+  const go = (one: FoundCircuit): void => {
     onClose();
     void navigate(`/machines/${encodeURIComponent(one.harnessId)}?circuit=${encodeURIComponent(one.circuit.id)}`);
-  };
-  const onKey = (event: KeyboardEvent): void => {
-    const step = { ArrowDown: 1, ArrowUp: -1 }[event.key];
-    if (step !== undefined && found.length > 0) {
-      event.preventDefault();
-      setAt((at + step + found.length) % found.length);
-    } else if (event.key === 'Enter') go(found[at]);
   };
   return (
     <Dialog
@@ -40,49 +32,42 @@ export function FindDialog({ onClose }: { readonly onClose: () => void }) {
       title="Find a circuit"
       about="By number, function, colour, connector and cavity, size or machine."
     >
-      <input
-        type="search"
-        autoFocus
-        value={words}
-        onChange={(event) => {
-          setWords(event.target.value);
-          setAt(0);
-        }}
-        onKeyDown={onKey}
-        placeholder="work lamp, X31 4, white red"
-        aria-label="What to find"
-        role="combobox"
-        aria-expanded={found.length > 0}
-        aria-controls="find-list"
-        aria-activedescendant={found[at] ? `${OPTION}-${at}` : undefined}
-        className="min-h-14 w-full rounded-sm border border-ink bg-paper px-4 text-xl"
-      />
-      <ul id="find-list" role="listbox" aria-label="Circuits found" className="mt-3">
-        {found.map((one, index) => (
-          <li
-            key={one.key}
-            id={`${OPTION}-${index}`}
-            role="option"
-            aria-selected={index === at}
-            onClick={() => go(one)}
-            className={clsx(
-              'grid min-h-14 cursor-pointer items-center gap-x-4 border-b border-rule border-l-4 px-3 py-1.5 sm:grid-cols-[3rem_1fr_1.2fr_1fr]',
-              index === at ? 'border-l-copper bg-wash' : 'border-l-transparent hover:bg-wash',
-            )}
-          >
-            <span className="figure text-xl font-semibold">{one.circuit.number}</span>
-            <span className="text-lg font-semibold">{one.circuit.function}</span>
-            <span className="flex items-center gap-3">
-              <WireChip colour={one.circuit.wire.colour} title={colourInWords(one.circuit.wire.colour)} />
-              {sizeInWords(one.circuit.wire.size)}, {one.from} → {one.to}
-            </span>
-            <span className="text-soft">
-              {one.machine}, {one.harness}
-            </span>
-          </li>
-        ))}
-      </ul>
-      {shown.trim() !== '' && found.length === 0 ? (
+      <Command shouldFilter={false} label="What to find" loop>
+        <Command.Input
+          autoFocus
+          value={words}
+          onValueChange={setWords}
+          placeholder="work lamp, X31 4, white red"
+          className="min-h-14 w-full rounded-sm border border-ink bg-paper px-4 text-xl"
+        />
+        <Command.List aria-label="Circuits found" className="mt-3">
+          {found.map((one) => (
+            <Command.Item
+              key={`${one.harnessId} ${one.circuit.id}`}
+              value={`${one.harnessId} ${one.circuit.id}`}
+              onSelect={() => go(one)}
+              className="grid min-h-14 cursor-pointer items-center gap-x-4 border-b border-l-4 border-rule border-l-transparent px-3 py-1.5 data-[selected=true]:border-l-copper data-[selected=true]:bg-wash sm:grid-cols-[3rem_1fr_1.2fr_1fr]"
+            >
+              <span className="figure text-xl font-semibold">{one.circuit.number}</span>
+              <span className="text-lg font-semibold">{one.circuit.function}</span>
+              <span className="flex items-center gap-3">
+                <WireChip colour={one.circuit.wire.colour} title={colourInWords(one.circuit.wire.colour)} />
+                {sizeInWords(one.circuit.wire.size)}, {one.from} → {one.to}
+              </span>
+              <span className="text-soft">
+                {one.machine}, {one.harness}
+              </span>
+            </Command.Item>
+          ))}
+        </Command.List>
+      </Command>
+      {isFetching && !data ? <Working words="Looking…" /> : null}
+      {error ? (
+        <p className="mt-4 text-lg text-scrap" role="alert">
+          {errorOf(error).message}
+        </p>
+      ) : null}
+      {shown !== '' && currentData?.length === 0 ? (
         <p className="mt-4 text-lg" role="status">
           No circuit matches “{shown}”. Try fewer words, or part of one.
         </p>

@@ -1,11 +1,15 @@
 import clsx from 'clsx';
 import { differenceInCalendarDays, parseISO } from 'date-fns';
 import { Link } from 'react-router';
-import { useDueQuery } from '../app/api.ts';
+import type { DueBack } from '@mendum/core/operations';
+import { useDueInfiniteQuery } from '../app/api.ts';
 import { errorOf } from '../app/change.ts';
+import { usePages } from '../app/usePages.ts';
 import { Empty, Failed, Working } from '../ui/empty.tsx';
-import { Length } from '../ui/units.tsx';
+import { LongList } from '../ui/LongList.tsx';
+import { Tabs } from '../ui/tabs.tsx';
 import { Place } from './Place.tsx';
+import { RecordList, RecordWords } from './RecordList.tsx';
 
 function inDays(until: string): string {
   const days = differenceInCalendarDays(parseISO(until), new Date());
@@ -13,53 +17,60 @@ function inDays(until: string): string {
   return days < 0 ? `${-days} ${days === -1 ? 'day' : 'days'} overdue` : `in ${days} ${days === 1 ? 'day' : 'days'}`;
 }
 
-/** Temporary repairs with the day they come back; overdue ones first. */
-export function DuePlace() {
-  const { data, error, refetch } = useDueQuery();
-  const failed = error && errorOf(error);
+/** A temporary repair, with the way to its record. */
+function DueLine({ due: { jobId, until, overdue, body } }: { readonly due: DueBack }) {
   return (
-    <Place title="Due back" about="Temporary repairs, and the day each is to be made good.">
-      {failed ? (
-        <Failed message={failed.message} hint={failed.hint} onRetry={() => void refetch()} />
-      ) : !data ? (
-        <Working words="Fetching what is due…" />
-      ) : data.length === 0 ? (
-        <Empty title="Nothing is due back">
-          A finding with a date in “Temporary until” comes here once its job is signed.
-        </Empty>
-      ) : (
-        <ul className="border-t border-ink">
-          {data.map((one) => (
-            <li key={one.recordId} className="border-b border-rule">
-              <Link
-                to={`/jobs/${one.jobId}/record`}
-                className="grid min-h-16 items-center gap-x-5 px-2 py-2.5 hover:bg-sheet sm:grid-cols-[11.25rem_minmax(0,1fr)_minmax(0,1.4fr)]"
-              >
-                <span className={clsx('text-lg font-semibold', one.overdue ? 'text-scrap' : 'text-ink')}>
-                  {one.overdue ? '▲ ' : ''}
-                  {inDays(one.until)}
-                  <span className="figure block text-base font-normal text-soft">{one.until}</span>
-                </span>
-                <span>
-                  <b>{one.body.machine}</b>
-                  <span className="block text-soft">
-                    job <span className="figure">{one.body.jobNumber}</span>
-                  </span>
-                </span>
-                <span>
-                  <b>
-                    <span className="figure">{one.body.circuitNumber}</span> {one.body.circuitFunction}
-                  </b>
-                  , {one.body.method}
-                  <span className="block text-soft">
-                    <Length mm={one.body.atMm} digits={0} /> from {one.body.fromName}; {one.body.signedBy}
-                  </span>
-                </span>
-              </Link>
-            </li>
-          ))}
-        </ul>
-      )}
+    <Link
+      to={`/jobs/${jobId}/record`}
+      className="grid min-h-16 items-center gap-x-5 px-2 py-2.5 hover:bg-sheet sm:grid-cols-[11.25rem_minmax(0,1fr)_minmax(0,1.4fr)]"
+    >
+      <span className={clsx('text-lg font-semibold', overdue ? 'text-scrap' : 'text-ink')}>
+        {overdue ? '▲ ' : ''}
+        {inDays(until)}
+        <span className="figure block text-base font-normal text-soft">{until}</span>
+      </span>
+      <RecordWords body={body} />
+    </Link>
+  );
+}
+
+/** Temporary repairs with the day they come back; overdue ones first. */
+function DueList() {
+  const { lines, total, hasMore, onMore, error, refetch } = usePages(useDueInfiniteQuery({}));
+  const failed = error === undefined ? undefined : errorOf(error);
+  if (failed) return <Failed message={failed.message} hint={failed.hint} onRetry={() => void refetch()} />;
+  if (!lines) return <Working words="Fetching what is due…" />;
+  if (lines.length === 0)
+    return (
+      <Empty title="Nothing is due back">
+        A finding with a date in “Temporary until” comes here once its job is signed.
+      </Empty>
+    );
+  return (
+    <LongList
+      label="Due back"
+      lines={lines}
+      total={total}
+      hasMore={hasMore}
+      onMore={onMore}
+      keyOf={({ recordId }) => recordId}
+    >
+      {(due) => <DueLine due={due} />}
+    </LongList>
+  );
+}
+
+/** Temporary repairs that come back, and every record that was signed. */
+export function DuePlace() {
+  return (
+    <Place title="Due back" about="Temporary repairs with the day each is to be made good, and all records.">
+      <Tabs
+        label="What is listed"
+        tabs={[
+          { name: 'due', title: 'Temporary repairs', content: <DueList /> },
+          { name: 'records', title: 'All records', content: <RecordList /> },
+        ]}
+      />
     </Place>
   );
 }

@@ -1,6 +1,6 @@
 import { useState, type ChangeEvent } from 'react';
 import { useNavigate } from 'react-router';
-import { useChange } from '../app/change.ts';
+import { useSave } from '../app/change.ts';
 import { notify } from '../app/notice.ts';
 import { Dialog } from '../ui/dialog.tsx';
 
@@ -15,7 +15,7 @@ interface Problem {
 
 /** Reads a job file: all of it, or nothing with every bad place named. */
 export function ImportJob({ onClose }: { readonly onClose: () => void }) {
-  const { change, busy } = useChange();
+  const { save, busy } = useSave();
   const navigate = useNavigate();
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const read = async (event: ChangeEvent<HTMLInputElement>): Promise<void> => {
@@ -34,10 +34,10 @@ export function ImportJob({ onClose }: { readonly onClose: () => void }) {
       ]);
       return;
     }
-    const outcome = await change('POST', '/jobs/import', { text: await file.text() }, { quiet: true });
+    const outcome = await save('importJob', { text: await file.text() }, { quiet: true });
     if (outcome.ok) {
-      notify(`Imported as job ${String(outcome.data.number)}`);
-      void navigate(`/jobs/${String(outcome.data.id)}/survey`);
+      notify(`Imported as job ${outcome.data.number}`);
+      void navigate(`/jobs/${outcome.data.id}/survey`);
       return;
     }
     const { details, message, hint } = outcome.error;

@@ -1,18 +1,24 @@
-import { lazy, Suspense, useMemo, useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { Link } from 'react-router';
-import type { JobSummary } from '@mendum/core/interchange';
-import { useJobsQuery } from '../app/api.ts';
+import type { JobSummary } from '@mendum/core/operations';
+import { useJobsInfiniteQuery } from '../app/api.ts';
 import { errorOf } from '../app/change.ts';
+import { usePages } from '../app/usePages.ts';
 import { STAGES } from '../stages/stages.ts';
 import { Button } from '../ui/button.tsx';
 import { Empty, Failed, Working } from '../ui/empty.tsx';
 import { TextField } from '../ui/field.tsx';
+import { LongList } from '../ui/LongList.tsx';
+import { useSettled } from '../ui/useSettled.ts';
 import { ago } from '../ui/when.ts';
 import { Place } from './Place.tsx';
 
 /** The page of a job is fetched while somebody reaches for it. */
-const fetchJobPage = (): void => void import('../stages/JobPage.tsx');
+const fetchJobPage = (): void => {
+  import('../stages/JobPage.tsx').catch(() => undefined);
+};
 const NewJob = lazy(async () => ({ default: (await import('./NewJob.tsx')).NewJob }));
+const Tabs = lazy(async () => ({ default: (await import('../ui/tabs.tsx')).Tabs }));
 const ImportJob = lazy(async () => ({ default: (await import('./ImportJob.tsx')).ImportJob }));
 
 /** How far along its six stages a job is, as a short stretch of wire. */
@@ -41,51 +47,92 @@ function Progress({ job }: { readonly job: JobSummary }) {
   );
 }
 
-function JobsTable({ jobs }: { readonly jobs: readonly JobSummary[] }) {
+/** One job, with the way to where it stands. */
+function JobLine({ job }: { readonly job: JobSummary }) {
   return (
-    <ul className="border-t border-ink">
-      {jobs.map((job) => (
-        <li key={job.id} className="border-b border-rule">
-          <Link
-            to={`/jobs/${job.id}${job.status === 'signed' ? '/record' : `/${job.stage}`}`}
-            onPointerEnter={fetchJobPage}
-            onFocus={fetchJobPage}
-            className="grid min-h-16 items-center gap-x-5 px-2 py-2.5 hover:bg-sheet md:grid-cols-[3.5rem_minmax(9rem,1fr)_minmax(0,8rem)_12rem_5rem] lg:grid-cols-[4rem_minmax(0,1fr)_minmax(0,12rem)_12.5rem_8.125rem]"
-          >
-            <span className="figure text-lg text-soft">{job.number}</span>
-            <span className="line-clamp-2 text-xl font-semibold">{job.title}</span>
-            <span className="min-w-0">
-              <span className="block truncate">{job.machine}</span>
-              <span className="text-soft">
-                {job.findings} {job.findings === 1 ? 'finding' : 'findings'}
-              </span>
-            </span>
-            <Progress job={job} />
-            <span className="text-soft md:text-right">{ago(job.updatedAt)}</span>
-          </Link>
-        </li>
-      ))}
-    </ul>
+    <Link
+      to={`/jobs/${job.id}${job.status === 'signed' ? '/record' : `/${job.stage}`}`}
+      onPointerEnter={fetchJobPage}
+      onFocus={fetchJobPage}
+      className="grid min-h-16 items-center gap-x-5 px-2 py-2.5 hover:bg-sheet md:grid-cols-[3.5rem_minmax(9rem,1fr)_minmax(0,8rem)_12rem_5rem] lg:grid-cols-[4rem_minmax(0,1fr)_minmax(0,12rem)_12.5rem_8.125rem]"
+    >
+      <span className="figure text-lg text-soft">{job.number}</span>
+      <span className="line-clamp-2 text-xl font-semibold">{job.title}</span>
+      <span className="min-w-0">
+        <span className="block truncate">{job.machine}</span>
+        <span className="text-soft">
+          {job.findings} {job.findings === 1 ? 'finding' : 'findings'}
+        </span>
+      </span>
+      <Progress job={job} />
+      <span className="text-soft md:text-right">{ago(job.updatedAt)}</span>
+    </Link>
   );
 }
 
-/** Every job, the open ones first. */
+/** The open or the signed jobs in which all words are. */
+const useJobs = (status: 'open' | 'signed', search: string) =>
+  usePages(useJobsInfiniteQuery({ status, ...(search === '' ? {} : { search }) }));
+
+type Jobs = ReturnType<typeof useJobs>;
+
+function JobList({
+  title,
+  jobs: { lines = [], total, hasMore, onMore },
+}: {
+  readonly title: string;
+  readonly jobs: Jobs;
+}) {
+  return (
+    <LongList
+      label={`${title} jobs`}
+      lines={lines}
+      total={total}
+      hasMore={hasMore}
+      onMore={onMore}
+      keyOf={({ id }) => id}
+    >
+      {(job) => <JobLine job={job} />}
+    </LongList>
+  );
+}
+
+/** Open and signed jobs below each other; where there are many, one of the two at a time, so that each can be reached. */
+function JobLists({ open, signed }: { readonly open: Jobs; readonly signed: Jobs }) {
+  const all = [
+    { title: 'Open', jobs: open },
+    { title: 'Signed', jobs: signed },
+  ].filter(({ jobs }) => jobs.total > 0);
+  if (!open.hasMore && !signed.hasMore)
+    return all.map(({ title, jobs }) => (
+      <section key={title} aria-label={title} className="mb-8">
+        <h2 className="mb-1 text-xl font-semibold">{title}</h2>
+        <JobList title={title} jobs={jobs} />
+      </section>
+    ));
+  return (
+    <Suspense fallback={<Working words="Opening…" />}>
+      <Tabs
+        label="Which jobs"
+        tabs={all.map(({ title, jobs }) => ({
+          name: title,
+          title: `${title} ${jobs.total.toLocaleString('en-GB')}`,
+          content: <JobList title={title} jobs={jobs} />,
+        }))}
+      />
+    </Suspense>
+  );
+}
+
+/** Every job, the open ones first; found by words on the server. */
 export function JobsPlace() {
-  const { data: jobs, error, refetch } = useJobsQuery();
   const [words, setWords] = useState('');
+  const search = useSettled(words.trim());
+  const [open, signed] = [useJobs('open', search), useJobs('signed', search)];
   const [asking, setAsking] = useState<'new' | 'import'>();
-  const shown = useMemo(() => {
-    const wanted = words
-      .toLowerCase()
-      .split(/\s+/)
-      .filter((word) => word !== '');
-    return (jobs ?? []).filter((job) =>
-      wanted.every((word) => `${job.number} ${job.title} ${job.machine} ${job.harness}`.toLowerCase().includes(word)),
-    );
-  }, [jobs, words]);
-  const open = shown.filter((job) => job.status === 'open');
-  const signed = shown.filter((job) => job.status === 'signed');
-  const failed = error && errorOf(error);
+  const error = open.error ?? signed.error;
+  const failed = error === undefined ? undefined : errorOf(error);
+  const isEmpty = open.total + signed.total === 0;
   return (
     <Place
       title="Jobs"
@@ -100,10 +147,17 @@ export function JobsPlace() {
       }
     >
       {failed ? (
-        <Failed message={failed.message} hint={failed.hint} onRetry={() => void refetch()} />
-      ) : !jobs ? (
+        <Failed
+          message={failed.message}
+          hint={failed.hint}
+          onRetry={() => {
+            open.refetch();
+            signed.refetch();
+          }}
+        />
+      ) : !open.lines || !signed.lines ? (
         <Working words="Fetching the jobs…" />
-      ) : jobs.length === 0 ? (
+      ) : isEmpty && search === '' && words === '' ? (
         <Empty title="No jobs yet">Press “New job” to begin with a harness that is known, or import a job file.</Empty>
       ) : (
         <>
@@ -116,21 +170,10 @@ export function JobsPlace() {
               onChange={(event) => setWords(event.target.value)}
             />
           </div>
-          {shown.length === 0 ? (
-            <Empty title={`No job matches “${words}”`}>Try part of its number, title or machine.</Empty>
+          {isEmpty ? (
+            <Empty title={`No job matches “${search}”`}>Try part of its number, title or machine.</Empty>
           ) : null}
-          {open.length > 0 ? (
-            <section aria-label="Open">
-              <h2 className="mb-1 text-xl font-semibold">Open</h2>
-              <JobsTable jobs={open} />
-            </section>
-          ) : null}
-          {signed.length > 0 ? (
-            <section aria-label="Signed" className="mt-8">
-              <h2 className="mb-1 text-xl font-semibold">Signed</h2>
-              <JobsTable jobs={signed} />
-            </section>
-          ) : null}
+          <JobLists open={open} signed={signed} />
         </>
       )}
       <Suspense fallback={null}>

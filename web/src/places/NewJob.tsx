@@ -1,26 +1,35 @@
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { useHarnessesQuery } from '../app/api.ts';
-import { useChange } from '../app/change.ts';
+import { useHarnessesInfiniteQuery } from '../app/api.ts';
+import { useSave } from '../app/change.ts';
+import { usePages } from '../app/usePages.ts';
 import { Button } from '../ui/button.tsx';
 import { Dialog } from '../ui/dialog.tsx';
 import { Select, TextField } from '../ui/field.tsx';
+import { useSettled } from '../ui/useSettled.ts';
 
 /** A job on a harness that is known. */
 export function NewJob({ onClose }: { readonly onClose: () => void }) {
-  const { data: harnesses = [] } = useHarnessesQuery();
-  const { change, busy } = useChange();
+  const [words, setWords] = useState('');
+  const search = useSettled(words.trim());
+  const {
+    lines: harnesses = [],
+    total,
+    hasMore,
+  } = usePages(useHarnessesInfiniteQuery(search === '' ? {} : { search }));
+  const isLong = hasMore || search !== '' || words !== '';
+  const { save, busy } = useSave();
   const navigate = useNavigate();
   const [harnessId, setHarnessId] = useState('');
   const [title, setTitle] = useState('');
   const picked = harnesses.find((one) => one.id === harnessId) ?? harnesses[0];
   const begin = async (): Promise<void> => {
     if (!picked) return;
-    const outcome = await change('POST', '/jobs', {
+    const outcome = await save('openJob', {
       title: title.trim() === '' ? picked.name : title.trim(),
       harnessId: picked.id,
     });
-    if (outcome.ok) void navigate(`/jobs/${String(outcome.data.id)}/survey`);
+    if (outcome.ok) void navigate(`/jobs/${outcome.data.id}/survey`);
   };
   return (
     <Dialog
@@ -30,7 +39,7 @@ export function NewJob({ onClose }: { readonly onClose: () => void }) {
       }}
       title="New job"
     >
-      {harnesses.length === 0 ? (
+      {harnesses.length === 0 && !isLong ? (
         <p className="text-lg">
           No harness is known yet. Describe one in Machines, or import a job file: its machine and harness come with it.
         </p>
@@ -42,6 +51,15 @@ export function NewJob({ onClose }: { readonly onClose: () => void }) {
             void begin();
           }}
         >
+          {isLong ? (
+            <TextField
+              label="Find the machine"
+              type="search"
+              value={words}
+              hint={total === 0 ? 'Nothing matches: try fewer words.' : `${total} harnesses: type to see fewer.`}
+              onChange={(event) => setWords(event.target.value)}
+            />
+          ) : null}
           <Select
             label="Machine and harness"
             value={picked?.id ?? ''}
@@ -59,7 +77,7 @@ export function NewJob({ onClose }: { readonly onClose: () => void }) {
             hint="What it will be found by later."
             onChange={(event) => setTitle(event.target.value)}
           />
-          <Button type="submit" look="copper" disabled={busy}>
+          <Button type="submit" look="copper" disabled={busy || !picked}>
             Start with Survey
           </Button>
         </form>

@@ -4,13 +4,13 @@ import { Provider } from 'react-redux';
 import { describe, expect, it } from 'vitest';
 import { PersonDialog } from '../app/PersonDialog.tsx';
 import { makeStore } from '../app/store.ts';
-import { standInServer, writesOf } from '../test/server.ts';
+import { pageOf, standInServer, writesOf } from '../test/server.ts';
 import { JobsPlace } from './JobsPlace.tsx';
-import { show, JOBS } from './test/places.tsx';
+import { show, jobsAsked } from './test/places.tsx';
 
 describe('jobs', () => {
   it('are listed open before signed, and lead to where each stands', async () => {
-    standInServer({ '/jobs': { body: JOBS } });
+    standInServer({ '/jobs': jobsAsked });
     show(<JobsPlace />);
     const open = await screen.findByRole('region', { name: 'Open' });
     expect(
@@ -25,24 +25,24 @@ describe('jobs', () => {
     ).toBe('/jobs/J0126/record');
   });
   it('are found by words of number, title and machine, and none is said in words', async () => {
-    standInServer({ '/jobs': { body: JOBS } });
+    standInServer({ '/jobs': jobsAsked });
     show(<JobsPlace />);
     await userEvent.type(await screen.findByLabelText('Find a job'), 'dunm loom');
-    expect(screen.getAllByRole('link')).toHaveLength(1);
+    await waitFor(() => expect(screen.getAllByRole('link')).toHaveLength(1));
     await userEvent.type(screen.getByLabelText('Find a job'), 'xyz');
-    expect(screen.getByText(/No job matches/)).toBeTruthy();
+    expect(await screen.findByText(/No job matches/)).toBeTruthy();
   });
   it('none yet says what to do next', async () => {
-    standInServer({ '/jobs': { body: [] } });
+    standInServer({ '/jobs': { body: pageOf([]) } });
     show(<JobsPlace />);
     expect(await screen.findByText('No jobs yet')).toBeTruthy();
   });
   it('a server that fails says so, with a way to try again', async () => {
     let good = false;
     standInServer({
-      '/jobs': () =>
+      '/jobs': (sent) =>
         good
-          ? { body: JOBS }
+          ? jobsAsked(sent)
           : {
               status: 500,
               body: { error: { code: 'INTERNAL', message: 'Something went wrong on the server.', hint: 'Try again.' } },
@@ -56,20 +56,21 @@ describe('jobs', () => {
   });
   it('a new one begins on a harness that is known', async () => {
     const sent = standInServer({
-      '/jobs': { body: JOBS },
+      '/jobs': jobsAsked,
       '/harnesses': {
-        body: [
+        body: pageOf([
           {
             id: 'H1',
+            version: 1,
+            machineId: 'M',
             machine: 'Ovrell 420',
             machineKind: 'harvester',
             systemVoltageV: 24,
             name: 'W12',
-            runs: [],
-            circuits: [],
-            nodes: [],
+            circuits: 2,
+            connectors: 1,
           },
-        ],
+        ]),
       },
       'POST /jobs': { status: 201, body: { id: 'J9', number: '0148' } },
     });
@@ -82,7 +83,7 @@ describe('jobs', () => {
     );
   });
   it('a file over the limit is not even sent', async () => {
-    const sent = standInServer({ '/jobs': { body: JOBS } });
+    const sent = standInServer({ '/jobs': jobsAsked });
     show(<JobsPlace />);
     await userEvent.click(await screen.findByRole('button', { name: 'Import a job file' }));
     await screen.findByRole('dialog');
@@ -95,7 +96,7 @@ describe('jobs', () => {
   });
   it('a file with bad places lists each with where it is', async () => {
     standInServer({
-      '/jobs': { body: JOBS },
+      '/jobs': jobsAsked,
       'POST /jobs/import': {
         status: 422,
         body: {

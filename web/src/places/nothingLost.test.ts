@@ -10,7 +10,8 @@ import {
   type WireSpec,
 } from '@mendum/core';
 import { viewOf } from '../test/job.tsx';
-import { circuitDraftOf, circuitOf } from './machines/circuitDraft.ts';
+import { filled } from '../form/test/filled.ts';
+import { circuitFormSchema, circuitMade } from './machines/circuitEdit.ts';
 import { faceDraftOf, faceOf } from './machines/faceDraft.ts';
 
 /** A thing with every field that its type has: the compiler fails where one is missing. */
@@ -39,14 +40,14 @@ describe('a circuit opened and saved', () => {
     pairWith: 'C2',
     shield: { drainMm2: 0.35 },
   };
-  const saved = (before: Circuit): unknown => {
-    const result = circuitOf(circuitDraftOf(before, harness), before, harness);
-    return result.ok ? result.circuit : result.wrong;
+  const saved = async (before: Circuit): Promise<unknown> => {
+    const { thing, wrong } = await filled<Circuit>(circuitFormSchema, before);
+    return thing ? circuitMade(thing, before, harness) : wrong;
   };
-  it('keeps every field that it has', () => expect(saved(circuit)).toEqual(circuit));
-  it('and one that the form has never heard of', () => {
+  it('keeps every field that it has', async () => expect(await saved(circuit)).toEqual(circuit));
+  it('and one that the form has never heard of', async () => {
     const newer = { ...circuit, drainMm2: 0.35 };
-    expect(saved(newer)).toEqual(newer);
+    expect(await saved(newer)).toEqual(newer);
   });
 });
 

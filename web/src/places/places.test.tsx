@@ -2,9 +2,8 @@ import { cleanup, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
 import { CRIMP_FIRST, READY_PRACTICES, RULES } from '@mendum/core';
-import type { DueBack } from '@mendum/core/interchange';
-import { circuitOf } from '../test/job.tsx';
-import { standInServer, writesOf } from '../test/server.ts';
+import type { DueBack, HarnessSummary } from '@mendum/core/operations';
+import { pageOf, standInServer, writesOf } from '../test/server.ts';
 import { DuePlace } from './DuePlace.tsx';
 import { MachinesPlace } from './machines/MachinesPlace.tsx';
 import { PracticePlace } from './practice/PracticePlace.tsx';
@@ -13,7 +12,7 @@ import { show, FEW_PARTS } from './test/places.tsx';
 
 describe('other places', () => {
   it('machines are found by a circuit of theirs', async () => {
-    const view = (id: string, machine: string, work: string) => ({
+    const line = (id: string, machine: string): HarnessSummary => ({
       id,
       version: 1,
       machineId: machine,
@@ -21,17 +20,23 @@ describe('other places', () => {
       machineKind: 'tractor',
       systemVoltageV: 12,
       name: id,
-      runs: [],
-      circuits: [circuitOf('1', { function: work })],
-      nodes: [],
+      circuits: 1,
+      connectors: 0,
     });
     standInServer({
-      '/harnesses': { body: [view('W1', 'Ovrell 420', 'Work lamp'), view('W2', 'Dunmarra 70', 'Brake lamps')] },
+      '/harnesses': ({ query }) => ({
+        body: pageOf(
+          query.get('search') === 'brake'
+            ? [line('W2', 'Dunmarra 70')]
+            : [line('W2', 'Dunmarra 70'), line('W1', 'Ovrell 420')],
+        ),
+      }),
     });
     show(<MachinesPlace />);
-    await userEvent.type(await screen.findByLabelText('Find a machine or a function'), 'brake');
-    expect(screen.getByRole('region', { name: 'Dunmarra 70' })).toBeTruthy();
-    expect(screen.queryByRole('region', { name: 'Ovrell 420' })).toBeNull();
+    expect(await screen.findByRole('heading', { name: /Ovrell 420/ })).toBeTruthy();
+    await userEvent.type(screen.getByLabelText('Find a machine or a function'), 'brake');
+    await waitFor(() => expect(screen.queryByRole('heading', { name: /Ovrell 420/ })).toBeNull());
+    expect(screen.getByRole('heading', { name: /Dunmarra 70/ })).toBeTruthy();
   });
   it('the shelf says what is there, what each part fits, and what there is none of', async () => {
     standInServer({
@@ -68,13 +73,13 @@ describe('other places', () => {
     standInServer({ '/shelf': { body: FEW_PARTS } });
     show(<ShelfPlace />);
     await userEvent.click(await screen.findByRole('button', { name: 'Sealed butt, small' }));
-    const upper = screen.getByLabelText('Copper to');
+    const upper = await screen.findByLabelText('Copper to');
     await userEvent.clear(upper);
     await userEvent.type(upper, '1.65');
     expect(screen.getByText(/by convention is small .* stamped 0.33–1.65: the stamp counts/)).toBeTruthy();
     await userEvent.clear(upper);
     await userEvent.click(screen.getByRole('button', { name: 'Save the part' }));
-    expect(screen.getByText('Enter a number, 0 or more.')).toBeTruthy();
+    expect(await screen.findByText('Enter a number above 0.33, up to 500 mm².')).toBeTruthy();
   });
   it('practice shows every rule of the engine with both sides, ready ones without a way to change them', async () => {
     standInServer({ '/practices': { body: READY_PRACTICES.map((practice) => ({ practice, ready: true, jobs: 0 })) } });
@@ -160,7 +165,9 @@ describe('other places', () => {
           signedBy: 'Ines',
         },
       }) as unknown as DueBack;
-    standInServer({ '/due': { body: [due('a', day(-12), true), due('b', day(10), false)] } });
+    standInServer({
+      '/due': { body: { ...pageOf([due('a', day(-12), true), due('b', day(10), false)]), overdue: 1 } },
+    });
     show(<DuePlace />);
     const [late, soon] = await screen.findAllByRole('link');
     expect(late?.textContent).toContain('12 days overdue');

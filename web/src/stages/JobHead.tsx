@@ -1,4 +1,4 @@
-import type { StageName } from '@mendum/core/interchange';
+import type { StageName } from '@mendum/core/operations';
 import { figure } from '@mendum/core';
 import { clockTime } from '../ui/when.ts';
 import { useOpenJob } from './job.ts';

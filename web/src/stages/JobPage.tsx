@@ -1,9 +1,9 @@
 import { lazy, Suspense, useCallback, useMemo, useState, type ComponentType } from 'react';
 import { Navigate, useNavigate, useParams, useSearchParams } from 'react-router';
-import type { StageName } from '@mendum/core/interchange';
-import { useJobQuery } from '../app/api.ts';
+import type { StageName } from '@mendum/core/operations';
 import { errorOf } from '../app/change.ts';
 import { useKeys } from '../app/useKeys.ts';
+import { useJobView } from '../app/useJobView.ts';
 import { usePlan } from '../app/usePlan.ts';
 import { Failed, Working } from '../ui/empty.tsx';
 import { JobContext, type OpenJob } from './job.ts';
@@ -31,7 +31,7 @@ export function JobPage() {
   const { jobId = '', stage } = useParams();
   const navigate = useNavigate();
   const [search, setSearch] = useSearchParams();
-  const { data: view, error, refetch } = useJobQuery(jobId);
+  const { view, error, refetch } = useJobView(jobId);
   const { plan, failed, version: planVersion } = usePlan(view);
   const [keysShown, setKeysShown] = useState(false);
   const picked = search.get('finding');
@@ -100,14 +100,14 @@ export function JobPage() {
     const { message, hint } = errorOf(error);
     return (
       <div className="p-8">
-        <Failed message={message} hint={hint} onRetry={() => void refetch()} />
+        <Failed message={message} hint={hint} onRetry={refetch} />
       </div>
     );
   }
   if (failed !== undefined)
     return (
       <div className="p-8">
-        <Failed message="This job cannot be planned." hint={failed} onRetry={() => void refetch()} />
+        <Failed message="This job cannot be planned." hint={failed} onRetry={refetch} />
       </div>
     );
   if (!open)

@@ -1,4 +1,4 @@
-import type { StageName } from '@mendum/core/interchange';
+import type { StageName } from '@mendum/core/operations';
 import { Dialog } from '../ui/dialog.tsx';
 
 const EVERYWHERE = [

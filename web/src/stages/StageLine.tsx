@@ -1,7 +1,7 @@
 import { useEffect, useRef } from 'react';
 import clsx from 'clsx';
 import { Link } from 'react-router';
-import type { StageName } from '@mendum/core/interchange';
+import type { StageName } from '@mendum/core/operations';
 import { STAGES, type StageState } from './stages.ts';
 
 interface StageLineProps {
@@ -14,7 +14,10 @@ interface StageLineProps {
 
 const WORDS: Record<StageState, string> = { empty: 'not begun', work: 'in work', done: 'done', look: 'needs a look' };
 
-/** A stage's mark on the wire: done filled, current a splice body, needs a look an open triangle, untouched a ring, behind the gate a lock. */
+/**
+ * A stage's mark on the wire: done filled, current a splice body, needs a look an open triangle, untouched a ring,
+ * behind the gate a lock.
+ */
 function StageMark({
   state,
   current,

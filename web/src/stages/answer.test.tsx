@@ -25,7 +25,7 @@ const HARNESS = {
 
 /** The page that the address of a field opens. */
 function open(at: AnsweredAt): void {
-  standInServer({ '/harnesses': { body: [HARNESS] }, '/shelf': { body: FULL_SHELF } });
+  standInServer({ '/harnesses/H': { body: HARNESS }, '/shelf': { body: FULL_SHELF } });
   const address = pathOf(at, AROUND);
   if (at.on === 'finding' || at.on === 'gate') {
     const view = viewOf([findingOf('F1', { insertWire: circuitOf('1').wire })]);

@@ -1,6 +1,6 @@
 import { createContext, useContext } from 'react';
 import type { Circuit, Finding, FindingPlan, Plan } from '@mendum/core';
-import type { JobView, StageName } from '@mendum/core/interchange';
+import type { JobView, StageName } from '@mendum/core/operations';
 
 /** The job that is on the screen, with its plan and the finding that is picked. */
 export interface OpenJob {

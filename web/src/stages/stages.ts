@@ -1,5 +1,5 @@
 import { allMakes, standingOf, type Make, type Plan } from '@mendum/core';
-import type { JobView, StageName } from '@mendum/core/interchange';
+import type { JobView, StageName } from '@mendum/core/operations';
 
 /** The six stages in their order; keys 1 to 6. */
 export const STAGES: readonly { readonly name: StageName; readonly title: string }[] = [

@@ -2,7 +2,7 @@ import type { ReactNode } from 'react';
 import { Provider } from 'react-redux';
 import { MemoryRouter } from 'react-router';
 import { CRIMP_FIRST, FULL_SHELF, plan, type Circuit, type Finding, type Job, type Reading } from '@mendum/core';
-import type { JobView, Tick } from '@mendum/core/interchange';
+import type { JobView, Tick } from '@mendum/core/operations';
 import { makeStore } from '../app/store.ts';
 import { JobContext, type OpenJob } from '../stages/job.ts';
 
@@ -46,6 +46,10 @@ export function viewOf(
     version: 1,
     status: 'open',
     practiceId: 'crimpFirst',
+    practiceVersion: CRIMP_FIRST.version,
+    harnessId: 'H',
+    harnessVersion: 1,
+    shelfVersion: FULL_SHELF.version,
     practice: CRIMP_FIRST,
     catalogue: FULL_SHELF,
     ownShelf: false,

@@ -1,5 +1,8 @@
-import { cleanup } from '@testing-library/react';
+import { cleanup, configure } from '@testing-library/react';
 import { afterEach } from 'vitest';
+
+// A busy machine may take its time; what never comes still fails.
+configure({ asyncUtilTimeout: 20_000 });
 
 // What jsdom lacks and Radix and the drawings ask for.
 globalThis.ResizeObserver ??= class {

@@ -1,10 +1,4 @@
-import {
-  useId,
-  type InputHTMLAttributes,
-  type ReactNode,
-  type SelectHTMLAttributes,
-  type TextareaHTMLAttributes,
-} from 'react';
+import { useId, type ComponentProps, type ReactNode } from 'react';
 import clsx from 'clsx';
 
 const BOX = 'min-h-11 w-full rounded-sm border bg-paper px-3 text-lg';
@@ -41,13 +35,7 @@ function Field({ id, label, hint, wrong, children }: Labelled & { readonly id: s
 const described = (id: string, { hint, wrong }: Labelled) =>
   hint === undefined && wrong === undefined ? {} : { 'aria-describedby': `${id}-more` };
 
-export function TextField({
-  label,
-  hint,
-  wrong,
-  className,
-  ...rest
-}: Labelled & InputHTMLAttributes<HTMLInputElement>) {
+export function TextField({ label, hint, wrong, className, ...rest }: Labelled & ComponentProps<'input'>) {
   const id = useId();
   return (
     <Field id={id} label={label} hint={hint} wrong={wrong}>
@@ -70,7 +58,7 @@ export function NumberField({
   unit,
   className,
   ...rest
-}: Labelled & { readonly unit: string } & InputHTMLAttributes<HTMLInputElement>) {
+}: Labelled & { readonly unit: string } & ComponentProps<'input'>) {
   const id = useId();
   return (
     <Field id={id} label={label} hint={hint} wrong={wrong}>
@@ -95,13 +83,7 @@ export function NumberField({
   );
 }
 
-export function TextArea({
-  label,
-  hint,
-  wrong,
-  className,
-  ...rest
-}: Labelled & TextareaHTMLAttributes<HTMLTextAreaElement>) {
+export function TextArea({ label, hint, wrong, className, ...rest }: Labelled & ComponentProps<'textarea'>) {
   const id = useId();
   return (
     <Field id={id} label={label} hint={hint} wrong={wrong}>
@@ -117,7 +99,7 @@ export function TextArea({
   );
 }
 
-export function Select({ label, hint, wrong, children, ...rest }: Labelled & SelectHTMLAttributes<HTMLSelectElement>) {
+export function Select({ label, hint, wrong, children, ...rest }: Labelled & ComponentProps<'select'>) {
   const id = useId();
   return (
     <Field id={id} label={label} hint={hint} wrong={wrong}>
@@ -125,5 +107,33 @@ export function Select({ label, hint, wrong, children, ...rest }: Labelled & Sel
         {children}
       </select>
     </Field>
+  );
+}
+
+/** A box to tick, with its words beside it. */
+export function TickBox({
+  label,
+  wrong,
+  ...rest
+}: { readonly label: string; readonly wrong?: string | undefined } & ComponentProps<'input'>) {
+  return (
+    <label className="flex min-h-11 items-center gap-3 text-lg">
+      <input
+        type="checkbox"
+        className="size-6 shrink-0 accent-(--copper)"
+        aria-invalid={wrong !== undefined}
+        {...rest}
+      />
+      {label}
+    </label>
+  );
+}
+
+/** What is wrong with a thing as a whole, or with a field that shows it nowhere else. */
+export function WrongWords({ children }: { readonly children: string | undefined }) {
+  return children === undefined ? null : (
+    <p role="alert" className="border-l-4 border-scrap pl-3 text-scrap">
+      {children}
+    </p>
   );
 }

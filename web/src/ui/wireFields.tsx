@@ -1,23 +1,16 @@
-import { useState } from 'react';
 import {
   COLOURS,
-  JACKETS,
-  jacketDiameterMm,
   METRIC_SIZES_MM2,
   TRADE_PAIRS_MM2,
-  WALLS_MM,
   areaMm2,
   awgLabel,
   conductorInWords,
   figure,
   type Conductor,
-  type JacketMaterial,
-  type JacketWall,
   type WireSize,
   type WireSpec,
 } from '@mendum/core';
-import { NumberField, Select } from './field.tsx';
-import { numberOf } from './typed.ts';
+import { Select } from './field.tsx';
 
 const AWG_SIZES = [24, 22, 20, 18, 16, 14, 12, 10, 8, 6, 4, 2, 1, 0, -1, -2, -3];
 const CONDUCTORS: readonly Conductor[] = [
@@ -26,14 +19,6 @@ const CONDUCTORS: readonly Conductor[] = [
   { kind: 'stranded', metal: 'aluminium' },
   { kind: 'solid', metal: 'aluminium' },
 ];
-
-const WALL_WORDS: Record<JacketWall, string> = {
-  extraThin: 'extra-thin',
-  thin: 'thin',
-  general: 'general',
-  heavy: 'heavy',
-  pvcPrimary: 'PVC primary',
-};
 
 const sizesOf = (
   basis: WireSize['basis'],
@@ -76,7 +61,15 @@ function nearest(basis: WireSize['basis'], area: number): WireSize {
   return list.reduce((best, size) => (Math.abs(areaMm2(size) - area) < Math.abs(areaMm2(best) - area) ? size : best));
 }
 
-/** Size as it was found out (measured mm², AWG copper or a trade label, kept apart), conductor and colours of a wire. */
+/** Another conductor, with the strands that were counted where it is stranded too. */
+const withStrands = (picked: Conductor, before: Conductor): Conductor =>
+  picked.kind === 'stranded' && before.kind === 'stranded' && before.strands !== undefined
+    ? { ...picked, strands: before.strands }
+    : picked;
+
+/**
+ * Size as it was found out (measured mm², AWG copper or a trade label, kept apart), conductor and colours of a wire.
+ */
 export function WireFields({
   wire,
   onChange,
@@ -116,12 +109,10 @@ export function WireFields({
       <Select
         label="Conductor"
         value={conductorInWords(conductor)}
-        onChange={(event) =>
-          onChange({
-            ...wire,
-            conductor: CONDUCTORS.find((one) => conductorInWords(one) === event.target.value) ?? conductor,
-          })
-        }
+        onChange={(event) => {
+          const picked = CONDUCTORS.find((one) => conductorInWords(one) === event.target.value);
+          if (picked) onChange({ ...wire, conductor: withStrands(picked, conductor) });
+        }}
       >
         {CONDUCTORS.map((one) => (
           <option key={conductorInWords(one)}>{conductorInWords(one)}</option>
@@ -156,82 +147,6 @@ export function WireFields({
           <option key={name}>{name}</option>
         ))}
       </Select>
-    </div>
-  );
-}
-
-/** What is known of a circuit's wire beyond size and colour: strands, jacket, and its diameter, calculated until it is measured. */
-export function JacketFields({
-  wire,
-  onChange,
-}: {
-  readonly wire: WireSpec;
-  readonly onChange: (wire: WireSpec) => void;
-}) {
-  const { conductor, jacket } = wire;
-  const [outer, setOuter] = useState(String(jacket.outerDiameterMm ?? ''));
-  const [strands, setStrands] = useState(conductor.kind === 'stranded' ? String(conductor.strands ?? '') : '');
-  const typedStrands = (text: string): void => {
-    setStrands(text);
-    const count = numberOf(text);
-    if (conductor.kind === 'stranded')
-      onChange({
-        ...wire,
-        conductor:
-          Number.isInteger(count) && count >= 2 && count <= 2000
-            ? { kind: 'stranded', strands: count }
-            : { kind: 'stranded' },
-      });
-  };
-  const typedOuter = (text: string): void => {
-    setOuter(text);
-    const plain = { material: jacket.material, wall: jacket.wall };
-    const mm = numberOf(text);
-    onChange({ ...wire, jacket: mm > 0 && mm <= 60 ? { ...plain, outerDiameterMm: mm } : plain });
-  };
-  return (
-    <div className="grid grid-cols-2 gap-3 sm:grid-cols-3">
-      <Select
-        label="Jacket"
-        value={jacket.material}
-        onChange={(event) =>
-          onChange({ ...wire, jacket: { ...jacket, material: event.target.value as JacketMaterial } })
-        }
-      >
-        {Object.entries(JACKETS).map(([id, { name, ratedC }]) => (
-          <option key={id} value={id}>{`${name}, ${ratedC} °C`}</option>
-        ))}
-      </Select>
-      <Select
-        label="Jacket wall"
-        value={jacket.wall}
-        onChange={(event) => onChange({ ...wire, jacket: { ...jacket, wall: event.target.value as JacketWall } })}
-      >
-        {Object.keys(WALLS_MM).map((wall) => (
-          <option key={wall} value={wall}>
-            {WALL_WORDS[wall as JacketWall]}
-          </option>
-        ))}
-      </Select>
-      <NumberField
-        label="Diameter, measured"
-        hint={
-          jacket.outerDiameterMm === undefined
-            ? `Calculated: ${figure(jacketDiameterMm(wire), 2)} mm.`
-            : 'The calliper counts.'
-        }
-        unit="mm"
-        value={outer}
-        onChange={(event) => typedOuter(event.target.value)}
-      />
-      {conductor.kind === 'stranded' ? (
-        <NumberField
-          label="Strands, counted"
-          unit="of"
-          value={strands}
-          onChange={(event) => typedStrands(event.target.value)}
-        />
-      ) : null}
     </div>
   );
 }

@@ -7,14 +7,16 @@ import {
   colourInWords,
   sizeInWords,
   type Circuit,
-  type CircuitKind,
   type Harness,
+  type WireColour,
 } from '@mendum/core';
 import { WireChip } from '../../shapes/WireLine.tsx';
-import { JacketFields, WireFields } from '../../ui/wireFields.tsx';
+import { JacketFields } from '../../form/JacketFields.tsx';
+import { useThing, type Form } from '../../form/useThing.ts';
+import { WireFields } from '../../ui/wireFields.tsx';
 import { Button } from '../../ui/button.tsx';
-import { NumberField, Select, TextField } from '../../ui/field.tsx';
-import { circuitDraftOf, circuitOf, type CircuitDraft, type CircuitWrongs } from './circuitDraft.ts';
+import { NumberField, Select, TextField, TickBox, WrongWords } from '../../ui/field.tsx';
+import { circuitFormSchema, circuitMade, endsIn, newCircuit, takenBy } from './circuitEdit.ts';
 
 interface CircuitFormProps {
   readonly harness: Harness;
@@ -24,8 +26,10 @@ interface CircuitFormProps {
   readonly onClose: () => void;
 }
 
-/** A colour word as it is printed, read at once; a form that may mean several is asked with the colours to choose from. */
-function ColourWord({ onRead }: { readonly onRead: (colour: CircuitDraft['wire']['colour']) => void }) {
+/**
+ * A colour word as it is printed, read at once; a form that may mean several is asked with the colours to choose from.
+ */
+function ColourWord({ onRead }: { readonly onRead: (colour: WireColour) => void }) {
   const [word, setWord] = useState('');
   const reading = word.trim() === '' ? undefined : readColour(word);
   const typed = (text: string): void => {
@@ -66,26 +70,24 @@ function ColourWord({ onRead }: { readonly onRead: (colour: CircuitDraft['wire']
   );
 }
 
+/** One end of a circuit: where it is, and the cavity that holds it. */
 function End({
   label,
   harness,
-  node,
-  cavity,
-  wrong,
-  onChange,
+  form,
+  end,
 }: {
   readonly label: string;
   readonly harness: Harness;
-  readonly node: string;
-  readonly cavity: string;
-  readonly wrong: string | undefined;
-  readonly onChange: (node: string, cavity: string) => void;
+  readonly form: Form<Circuit>;
+  readonly end: 'from' | 'to';
 }) {
-  const ends = harness.nodes.filter((one) => one.kind === 'connector' || one.kind === 'end' || one.kind === 'splice');
-  const face = ends.find((one) => one.id === node)?.face;
+  const ends = endsIn(harness);
+  const face = ends.find(({ id }) => id === form.typed[end].nodeId)?.face;
+  const cavity = form.field(`${end}.cavity`);
   return (
     <div className="grid grid-cols-[2fr_1fr] gap-2">
-      <Select label={label} value={node} onChange={(event) => onChange(event.target.value, cavity)}>
+      <Select label={label} {...form.field(`${end}.nodeId`)}>
         {ends.map((one) => (
           <option key={one.id} value={one.id}>
             {one.name}
@@ -93,7 +95,7 @@ function End({
         ))}
       </Select>
       {face ? (
-        <Select label="Cavity" value={cavity} wrong={wrong} onChange={(event) => onChange(node, event.target.value)}>
+        <Select label="Cavity" {...cavity}>
           <option value="">—</option>
           {cavitiesOf(face).map((one) => (
             <option key={one.cavity} value={one.cavity}>
@@ -102,13 +104,7 @@ function End({
           ))}
         </Select>
       ) : (
-        <TextField
-          label="Cavity"
-          value={cavity}
-          wrong={wrong}
-          maxLength={10}
-          onChange={(event) => onChange(node, event.target.value)}
-        />
+        <TextField label="Cavity" maxLength={10} {...cavity} />
       )}
     </div>
   );
@@ -116,39 +112,21 @@ function End({
 
 /** One circuit: number, function, kind, wire, both ends, fuse, load, and the other wire of its pair. */
 export function CircuitForm({ harness, circuit, onSave, onRemove, onClose }: CircuitFormProps) {
-  const [draft, setDraft] = useState<CircuitDraft>(() => circuitDraftOf(circuit, harness));
-  const [wrong, setWrong] = useState<CircuitWrongs>({});
-  const set = (part: Partial<CircuitDraft>): void => setDraft((now) => ({ ...now, ...part }));
-  const save = (): void => {
-    const made = circuitOf(draft, circuit, harness);
-    setWrong(made.ok ? {} : made.wrong);
-    if (made.ok && onSave(made.circuit)) onClose();
-  };
+  const form = useThing(circuitFormSchema, circuit ?? newCircuit(harness), { also: takenBy(harness, circuit) });
+  const { wire, shield } = form.typed;
   return (
     <form
       noValidate
       className="grid gap-5"
-      onSubmit={(event) => {
-        event.preventDefault();
-        save();
-      }}
+      onSubmit={form.submit((filledIn) => {
+        if (onSave(circuitMade(filledIn, circuit, harness))) onClose();
+      })}
     >
       <div className="grid gap-3 sm:grid-cols-[1fr_2fr]">
-        <TextField
-          label="Number"
-          value={draft.number}
-          wrong={wrong.number}
-          maxLength={20}
-          onChange={(event) => set({ number: event.target.value })}
-        />
-        <TextField
-          label="Function"
-          value={draft.function}
-          maxLength={200}
-          onChange={(event) => set({ function: event.target.value })}
-        />
+        <TextField label="Number" maxLength={20} {...form.field('number')} />
+        <TextField label="Function" maxLength={200} {...form.field('function')} />
       </div>
-      <Select label="Kind" value={draft.kind} onChange={(event) => set({ kind: event.target.value as CircuitKind })}>
+      <Select label="Kind" {...form.field('kind')}>
         {CIRCUIT_KINDS.map((kind) => (
           <option key={kind} value={kind}>
             {KIND_WORDS[kind]}
@@ -156,52 +134,24 @@ export function CircuitForm({ harness, circuit, onSave, onRemove, onClose }: Cir
         ))}
       </Select>
       <div className="grid gap-4 sm:grid-cols-2">
-        <End
-          label="From"
-          harness={harness}
-          node={draft.fromNode}
-          cavity={draft.fromCavity}
-          wrong={wrong.fromCavity}
-          onChange={(fromNode, fromCavity) => set({ fromNode, fromCavity })}
-        />
-        <End
-          label="To"
-          harness={harness}
-          node={draft.toNode}
-          cavity={draft.toCavity}
-          wrong={wrong.toCavity}
-          onChange={(toNode, toCavity) => set({ toNode, toCavity })}
-        />
+        <End label="From" harness={harness} form={form} end="from" />
+        <End label="To" harness={harness} form={form} end="to" />
       </div>
       <section className="grid gap-3">
         <h3 className="flex items-center gap-3 text-lg font-semibold">
-          Wire <WireChip colour={draft.wire.colour} title={colourInWords(draft.wire.colour)} />
+          Wire <WireChip colour={wire.colour} title={colourInWords(wire.colour)} />
           <span className="font-normal text-soft">
-            {colourInWords(draft.wire.colour)}, {sizeInWords(draft.wire.size)}
+            {colourInWords(wire.colour)}, {sizeInWords(wire.size)}
           </span>
         </h3>
-        <ColourWord onRead={(colour) => setDraft((now) => ({ ...now, wire: { ...now.wire, colour } }))} />
-        <WireFields wire={draft.wire} onChange={(wire) => set({ wire })} />
-        <JacketFields wire={draft.wire} onChange={(wire) => set({ wire })} />
+        <ColourWord onRead={(colour) => form.set('wire.colour', colour)} />
+        <WireFields wire={wire} onChange={(changed) => form.set('wire', changed)} />
+        <JacketFields form={form} wire={wire} at="wire" />
       </section>
       <div className="grid gap-3 sm:grid-cols-3">
-        <NumberField
-          label="Fuse"
-          name="fuseA"
-          unit="A"
-          value={draft.fuse}
-          wrong={wrong.fuse}
-          onChange={(event) => set({ fuse: event.target.value })}
-        />
-        <NumberField
-          label="Load"
-          name="loadA"
-          unit="A"
-          value={draft.load}
-          wrong={wrong.load}
-          onChange={(event) => set({ load: event.target.value })}
-        />
-        <Select label="Twisted with" value={draft.pairWith} onChange={(event) => set({ pairWith: event.target.value })}>
+        <NumberField label="Fuse" unit="A" {...form.field('fuseA')} />
+        <NumberField label="Load" unit="A" {...form.field('loadA')} />
+        <Select label="Twisted with" {...form.field('pairWith')}>
           <option value="">none</option>
           {harness.circuits
             .filter((one) => one.id !== circuit?.id)
@@ -209,26 +159,16 @@ export function CircuitForm({ harness, circuit, onSave, onRemove, onClose }: Cir
               <option key={one.id} value={one.id}>{`${one.number} ${one.function}`}</option>
             ))}
         </Select>
-        <label className="flex min-h-11 items-center gap-3 self-end text-lg">
-          <input
-            type="checkbox"
-            className="size-6 accent-(--copper)"
-            checked={draft.isShielded}
-            onChange={(event) => set({ isShielded: event.target.checked })}
-          />
-          It lies in a shield
-        </label>
-        {draft.isShielded ? (
-          <NumberField
-            label="Its drain"
-            hint="Empty: taken as 0.5."
-            unit="mm²"
-            value={draft.drain}
-            wrong={wrong.drain}
-            onChange={(event) => set({ drain: event.target.value })}
-          />
-        ) : null}
+        <TickBox
+          label="It lies in a shield"
+          checked={shield !== undefined}
+          onChange={(event) => form.set('shield', event.target.checked ? {} : undefined)}
+        />
+        {shield === undefined ? null : (
+          <NumberField label="Its drain" hint="Empty: taken as 0.5." unit="mm²" {...form.field('shield.drainMm2')} />
+        )}
       </div>
+      <WrongWords>{form.wrong('root')}</WrongWords>
       <div className="sticky -bottom-5 -mx-6 -mb-5 flex gap-3 border-t border-rule bg-sheet px-6 py-3 max-sm:-mx-4 max-sm:px-4">
         <Button type="submit" look="copper" className="flex-1">
           {circuit ? 'Save the circuit' : 'Add the circuit'}

@@ -2,6 +2,7 @@ import { useEffect, useRef } from 'react';
 import { colourInWords, KIND_WORDS, sizeInWords, type Circuit, type Harness } from '@mendum/core';
 import { WireChip } from '../../shapes/WireLine.tsx';
 import { Empty } from '../../ui/empty.tsx';
+import { Scroller } from '../../ui/scroller.tsx';
 
 interface CircuitTableProps {
   readonly harness: Harness;
@@ -22,7 +23,7 @@ export function CircuitTable({ harness, circuits, markedId, onOpen }: CircuitTab
       </Empty>
     );
   return (
-    <div className="overflow-x-auto">
+    <Scroller label="Circuits">
       <table className="w-full text-left">
         <thead className="border-b border-ink text-soft">
           <tr>
@@ -81,6 +82,6 @@ export function CircuitTable({ harness, circuits, markedId, onOpen }: CircuitTab
           ))}
         </tbody>
       </table>
-    </div>
+    </Scroller>
   );
 }

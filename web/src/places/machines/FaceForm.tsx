@@ -5,7 +5,10 @@ import { Button } from '../../ui/button.tsx';
 import { NumberField, Select, TextArea, TextField } from '../../ui/field.tsx';
 import { faceDraftOf, faceOf, type FaceDraft } from './faceDraft.ts';
 
-/** Where the cavities of a connector lie and how they are numbered, drawn as it is typed, latch up on the side it is described from. */
+/**
+ * Where the cavities of a connector lie and how they are numbered, drawn as it is typed, latch up on the side it is
+ * described from.
+ */
 export function FaceForm({
   name,
   face,

@@ -16,6 +16,7 @@ import { fieldName } from '../../answer/path.ts';
 import { circuitInCavity } from '../../connector/ConnectorView.tsx';
 import { SEAL_WORDS, USE_WORDS } from '../../connector/words.ts';
 import { Select } from '../../ui/field.tsx';
+import { Scroller } from '../../ui/scroller.tsx';
 
 /** Where wires end at a node: the cavities of its face, else the places that its circuits name. */
 const placesOf = (harness: Harness, node: HarnessNode): string[] =>
@@ -80,7 +81,10 @@ interface FittingsProps {
   readonly isAsked: boolean;
 }
 
-/** Terminal and seal of each cavity; at studs, tabs and clamps the terminal, or what the end is for while nobody knows which terminal it was. */
+/**
+ * Terminal and seal of each cavity; at studs, tabs and clamps the terminal, or what the end is for while nobody knows
+ * which terminal it was.
+ */
 export function Fittings({ harness, node, onEdit, isAsked }: FittingsProps) {
   const places = node.kind === 'connector' || node.kind === 'end' ? placesOf(harness, node) : [];
   if (places.length === 0) return null;
@@ -118,7 +122,7 @@ export function Fittings({ harness, node, onEdit, isAsked }: FittingsProps) {
           ))}
         </Select>
       </div>
-      <div className="overflow-x-auto p-1">
+      <Scroller label="What sits in each cavity">
         <table className="w-full text-left">
           <thead className="border-b border-ink text-soft">
             <tr>
@@ -167,7 +171,7 @@ export function Fittings({ harness, node, onEdit, isAsked }: FittingsProps) {
             ))}
           </tbody>
         </table>
-      </div>
+      </Scroller>
     </details>
   );
 }

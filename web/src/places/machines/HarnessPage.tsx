@@ -3,9 +3,9 @@ import { useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { Redo2, Undo2 } from 'lucide-react';
 import { figure, writePinout, type Circuit, type HarnessNode } from '@mendum/core';
-import type { HarnessView } from '@mendum/core/interchange';
-import { useHarnessesQuery } from '../../app/api.ts';
-import { errorOf, useChange } from '../../app/change.ts';
+import type { HarnessView } from '@mendum/core/operations';
+import { useHarnessQuery } from '../../app/api.ts';
+import { errorOf, useSave } from '../../app/change.ts';
 import { notify } from '../../app/notice.ts';
 import { ConnectorView } from '../../connector/ConnectorView.tsx';
 import { Button } from '../../ui/button.tsx';
@@ -37,11 +37,14 @@ const matches = (circuit: Circuit, words: string): boolean =>
         .includes(word),
     );
 
-/** One harness: its tree to scale, the form of what is picked, its connectors and circuits. Edits are undone, redone and saved together. */
+/**
+ * One harness: its tree to scale, the form of what is picked, its connectors and circuits. Edits are undone, redone and
+ * saved together.
+ */
 function HarnessEditor({ view }: { readonly view: HarnessView }) {
   const draft = useHarnessDraft(view);
   const { harness } = draft;
-  const { change, busy } = useChange();
+  const { save: send, busy } = useSave();
   const navigate = useNavigate();
   const [search] = useSearchParams();
   const found = harness.circuits.find((circuit) => circuit.id === search.get('circuit'));
@@ -72,14 +75,14 @@ function HarnessEditor({ view }: { readonly view: HarnessView }) {
   const shown = open?.what === 'show' ? harness.nodes.find((one) => one.id === open.node.id) : undefined;
   const count = draft.edits.length;
   const save = async (): Promise<void> => {
-    const outcome = await change('PUT', `/harnesses/${view.id}`, { version: view.version, edits: draft.edits });
+    const outcome = await send('changeHarness', { harnessId: view.id, version: view.version, edits: draft.edits });
     if (!outcome.ok) return;
-    draft.saved(Number(outcome.data.harnessVersion));
+    draft.saved(outcome.data.harnessVersion);
     notify(`${harness.name} is saved`);
   };
   const openJob = async (): Promise<void> => {
-    const outcome = await change('POST', '/jobs', { title: harness.name, harnessId: view.id });
-    if (outcome.ok) void navigate(`/jobs/${String(outcome.data.id)}/survey`);
+    const outcome = await send('openJob', { title: harness.name, harnessId: view.id });
+    if (outcome.ok) void navigate(`/jobs/${outcome.data.id}/survey`);
   };
   const nodeName = (id: string): string => harness.nodes.find((one) => one.id === id)?.name ?? id;
   const close = (): void => setOpen(undefined);
@@ -262,25 +265,11 @@ function HarnessEditor({ view }: { readonly view: HarnessView }) {
 
 /** The page of one harness, by its address. */
 export function HarnessPage() {
-  const { harnessId } = useParams();
-  const { data, error, refetch } = useHarnessesQuery();
+  const { harnessId = '' } = useParams();
+  const { data: view, error, refetch } = useHarnessQuery({ harnessId });
   const [search] = useSearchParams();
-  if (error) {
-    const { message, hint } = errorOf(error);
-    return (
-      <div className="p-8">
-        <Failed message={message} hint={hint} onRetry={() => void refetch()} />
-      </div>
-    );
-  }
-  if (!data)
-    return (
-      <div className="p-8">
-        <Working words="Fetching the harness…" />
-      </div>
-    );
-  const view = data.find((one) => one.id === harnessId);
-  if (!view)
+  const refused = error && errorOf(error);
+  if (refused?.code === 'NOT_FOUND')
     return (
       <div className="p-8">
         <Empty title="This harness was not found">
@@ -288,6 +277,18 @@ export function HarnessPage() {
             To the machines
           </Link>
         </Empty>
+      </div>
+    );
+  if (refused)
+    return (
+      <div className="p-8">
+        <Failed message={refused.message} hint={refused.hint} onRetry={() => void refetch()} />
+      </div>
+    );
+  if (!view)
+    return (
+      <div className="p-8">
+        <Working words="Fetching the harness…" />
       </div>
     );
   return <HarnessEditor key={`${view.id} ${search.get('circuit') ?? ''}`} view={view} />;

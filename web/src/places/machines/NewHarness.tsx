@@ -10,8 +10,10 @@ import {
   type ConnectorFace,
   type PinoutHarness,
 } from '@mendum/core';
-import type { HarnessView } from '@mendum/core/interchange';
-import { useChange } from '../../app/change.ts';
+import { useHarnessesInfiniteQuery } from '../../app/api.ts';
+import { useSave } from '../../app/change.ts';
+import { usePages } from '../../app/usePages.ts';
+import { useSettled } from '../../ui/useSettled.ts';
 import { notify } from '../../app/notice.ts';
 import { Button } from '../../ui/button.tsx';
 import { Dialog } from '../../ui/dialog.tsx';
@@ -30,17 +32,13 @@ interface Typed {
 }
 
 /** A new harness in one go: machine, the pinout out of a sheet, the rows of its connectors, the lengths of its runs. */
-export function NewHarness({
-  known,
-  onClose,
-}: {
-  readonly known: readonly HarnessView[];
-  readonly onClose: () => void;
-}) {
+export function NewHarness({ onClose }: { readonly onClose: () => void }) {
   const sheet = useSheet(NOTHING);
-  const { change, busy } = useChange();
+  const { save: send, busy } = useSave();
   const navigate = useNavigate();
   const [typed, setTyped] = useState<Typed>({ machine: '', kind: '', volts: '12', harness: '' });
+  const machine = useSettled(typed.machine.trim());
+  const { lines: known = [] } = usePages(useHarnessesInfiniteQuery(machine === '' ? {} : { search: machine }));
   const [rowsOf, setRows] = useState<Readonly<Record<string, { readonly rows: string; readonly columns: string }>>>({});
   const [lengths, setLengths] = useState<Readonly<Record<string, string>>>({});
   const [wrong, setWrong] = useState<string>();
@@ -86,13 +84,17 @@ export function NewHarness({
           kind: typed.kind.trim() === '' ? 'machine' : typed.kind.trim(),
           systemVoltageV: numberOf(typed.volts),
         };
-    const outcome = await change('POST', '/harnesses', { machine, harness }, { quiet: true });
+    const outcome = await send(
+      'addHarness',
+      { machine: { id: 'machine', ...machine }, harness: { id: 'harness', ...harness } },
+      { quiet: true },
+    );
     if (!outcome.ok) {
       setWrong(`${outcome.error.message} ${outcome.error.hint ?? ''}`);
       return;
     }
     notify(`${harness.name} is described: ${harness.circuits.length} circuits`);
-    void navigate(`/machines/${String(outcome.data.id)}`);
+    void navigate(`/machines/${outcome.data.id}`);
   };
   return (
     <Dialog

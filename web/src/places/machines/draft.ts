@@ -1,11 +1,14 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { applyEdits, EditRefused, type Harness, type HarnessEdit } from '@mendum/core';
-import type { HarnessView } from '@mendum/core/interchange';
+import type { HarnessView } from '@mendum/core/operations';
 import { keep, recall } from '../../app/kept.ts';
 import { useUndoKeys } from '../../app/useUndoKeys.ts';
 import { notify } from '../../app/notice.ts';
 
-/** Edits not saved yet, those taken back that can be done again, and the version in which they are stored once they were saved. */
+/**
+ * Edits not saved yet, those taken back that can be done again, and the version in which they are stored once they were
+ * saved.
+ */
 interface Stack {
   readonly edits: readonly HarnessEdit[];
   readonly undone: readonly HarnessEdit[];
@@ -54,8 +57,8 @@ export interface Draft {
 }
 
 /**
- * A harness being edited: a stack of edits over what is stored, kept on the device until it is saved. When somebody else saves in
- * between, the edits are done on top of theirs; where that cannot be, it is said and they are put aside.
+ * A harness being edited: a stack of edits over what is stored, kept on the device until it is saved. When somebody
+ * else saves in between, the edits are done on top of theirs; where that cannot be, it is said and they are put aside.
  */
 export function useHarnessDraft(view: HarnessView): Draft {
   const stored = useMemo(() => storedOf(view), [view]);

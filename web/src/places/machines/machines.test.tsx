@@ -3,15 +3,16 @@ import userEvent from '@testing-library/user-event';
 import { Provider } from 'react-redux';
 import { MemoryRouter, Route, Routes } from 'react-router';
 import { beforeEach, describe, expect, it, test } from 'vitest';
-import type { HarnessEdit, HarnessNode } from '@mendum/core';
-import type { HarnessView } from '@mendum/core/interchange';
+import type { Circuit, HarnessEdit, HarnessNode } from '@mendum/core';
+import type { HarnessView } from '@mendum/core/operations';
 import { dismissNotice } from '../../app/notice.ts';
 import { NoticeBar } from '../../app/NoticeBar.tsx';
 import { makeStore } from '../../app/store.ts';
 import { personChosen } from '../../app/view.ts';
 import { circuitOf } from '../../test/job.tsx';
 import { standInServer, writesOf } from '../../test/server.ts';
-import { circuitDraftOf, circuitOf as made } from './circuitDraft.ts';
+import { filled } from '../../form/test/filled.ts';
+import { circuitFormSchema, circuitMade, newCircuit, takenBy } from './circuitEdit.ts';
 import { faceDraftOf, faceOf, NEW_FACE } from './faceDraft.ts';
 import { HarnessPage } from './HarnessPage.tsx';
 import { NodeForm } from './NodeForm.tsx';
@@ -59,7 +60,7 @@ const VIEW: HarnessView = {
 
 const show = () => {
   const sent = standInServer({
-    '/harnesses': { body: [VIEW] },
+    '/harnesses/H1': { body: VIEW },
     'PUT /harnesses/H1': { status: 200, body: { harnessVersion: 5 } },
   });
   renderPage();
@@ -126,7 +127,7 @@ describe('a harness on its page', () => {
     };
     let asked = 0;
     const sent = standInServer({
-      '/harnesses': () => ({ body: [(asked += 1) === 1 ? VIEW : theirs] }),
+      'GET /harnesses/H1': () => ({ body: (asked += 1) === 1 ? VIEW : theirs }),
       'PUT /harnesses/H1': () =>
         asked === 1
           ? { status: 409, body: { error: { code: 'STALE', message: 'The harness is at version 5.' } } }
@@ -152,7 +153,7 @@ describe('a harness on its page', () => {
     };
     let asked = 0;
     standInServer({
-      '/harnesses': () => ({ body: [(asked += 1) === 1 ? VIEW : theirs] }),
+      'GET /harnesses/H1': () => ({ body: (asked += 1) === 1 ? VIEW : theirs }),
       'PUT /harnesses/H1': { status: 409, body: { error: { code: 'STALE', message: 'The harness is at version 5.' } } },
     });
     renderPage();
@@ -247,26 +248,36 @@ describe('a circuit as it is typed', () => {
     ...VIEW,
     circuits: [circuitOf('1', { runIds: ['R1', 'R2'] }), circuitOf('2', { runIds: ['R1', 'R2'] })],
   };
-  const draft = circuitDraftOf(harness.circuits[1], harness);
+  const [, second = newCircuit(harness)] = harness.circuits;
+  const fill = (part: object) => filled(circuitFormSchema, { ...second, ...part }, takenBy(harness, second));
   test.each([
-    [{ number: '' }, 'number', /1 to 20 characters/],
-    [{ number: '1' }, 'number', /Circuit 1 is there already/],
-    [{ fromCavity: '1' }, 'fromCavity', /holds circuit 1 already/],
-    [{ toCavity: '' }, 'toCavity', /Enter its cavity/],
-    [{ fuse: '-3' }, 'fuse', /0.01 to 5000 A/],
-  ] as const)('%o is refused', (part, field, why) => {
-    const result = made({ ...draft, ...part }, harness.circuits[1], harness);
-    expect(result.ok ? undefined : result.wrong[field]).toMatch(why);
+    [{ number: ' ' }, 'number', 'Enter 1 to 20 characters.'],
+    [{ number: '1' }, 'number', 'Circuit 1 is there already: give it another number.'],
+    [{ from: { nodeId: 'X1', cavity: '1' } }, 'from.cavity', 'Cavity 1 holds circuit 1 already.'],
+    [{ to: { nodeId: 'X2', cavity: '' } }, 'to.cavity', 'Enter 1 to 10 characters.'],
+    [{ fuseA: '-3' }, 'fuseA', 'Enter a number above 0, up to 5,000 A, or leave it empty.'],
+    [{ fuseA: '5000.1' }, 'fuseA', 'Enter a number above 0, up to 5,000 A, or leave it empty.'],
+    [{ loadA: 'ten' }, 'loadA', 'Enter a number from 0 to 5,000 A, or leave it empty.'],
+    [{ shield: { drainMm2: '0.04' } }, 'shield.drainMm2', 'Enter a number from 0.05 to 120 mm², or leave it empty.'],
+  ] as const)('%o is refused', async (part, field, why) => expect((await fill(part)).wrong).toEqual({ [field]: why }));
+  it('a comma is a decimal point, and what is left empty is not there', async () => {
+    const { thing } = await fill({ fuseA: '7,5', loadA: '', pairWith: '', shield: { drainMm2: '' } });
+    expect(thing).toEqual({ ...second, fuseA: 7.5, shield: {} });
   });
   it('keeps its id and way when its ends stay, and finds its way anew when they do not', () => {
-    const same = made({ ...draft, function: 'Pump' }, harness.circuits[1], harness);
-    expect(same.ok && [same.circuit.id, same.circuit.runIds, same.circuit.function]).toEqual([
-      'C2',
-      ['R1', 'R2'],
-      'Pump',
-    ]);
-    const other = made({ ...draft, toNode: 'B1' }, harness.circuits[1], harness);
-    expect(other.ok && other.circuit.runIds).toEqual([]);
+    const same = circuitMade({ ...second, function: 'Pump' }, second, harness);
+    expect([same.id, same.runIds, same.function]).toEqual(['C2', ['R1', 'R2'], 'Pump']);
+    expect(circuitMade({ ...second, to: { nodeId: 'B1', cavity: '9' } }, second, harness).runIds).toEqual([]);
+  });
+  it('a new one is named by its number', async () => {
+    const typed = {
+      ...newCircuit(harness),
+      number: '14',
+      from: { nodeId: 'X1', cavity: '3' },
+      to: { nodeId: 'X2', cavity: '3' },
+    };
+    const { thing = second } = await filled<Circuit>(circuitFormSchema, typed, takenBy(harness, undefined));
+    expect(circuitMade(thing, undefined, harness)).toMatchObject({ id: 'C14', function: 'Circuit 14' });
   });
 });
 

@@ -1,7 +1,7 @@
 import { useEffect } from 'react';
 import type { Practice } from '@mendum/core';
-import type { JobEffect } from '@mendum/core/interchange';
-import { useEffectMutation } from '../../app/api.ts';
+import type { JobEffect } from '@mendum/core/operations';
+import { usePracticeEffectMutation } from '../../app/api.ts';
 import { errorOf } from '../../app/change.ts';
 import { Button } from '../../ui/button.tsx';
 import { Dialog } from '../../ui/dialog.tsx';
@@ -57,9 +57,9 @@ function Effects({ effects }: { readonly effects: readonly JobEffect[] }) {
 
 /** What a changed practice would alter in open jobs, before it is saved. */
 export function EffectDialog({ practice, busy, onSave, onClose }: EffectDialogProps) {
-  const [ask, { data, error }] = useEffectMutation();
+  const [ask, { data, error }] = usePracticeEffectMutation();
   useEffect(() => {
-    void ask(practice);
+    void ask({ practice });
   }, [ask, practice]);
   const failed = error && errorOf(error);
   return (
@@ -73,7 +73,7 @@ export function EffectDialog({ practice, busy, onSave, onClose }: EffectDialogPr
       about="Open jobs that are planned by it."
     >
       {failed ? (
-        <Failed message={failed.message} hint={failed.hint} onRetry={() => void ask(practice)} />
+        <Failed message={failed.message} hint={failed.hint} onRetry={() => void ask({ practice })} />
       ) : !data ? (
         <Working words="Planning the open jobs again…" />
       ) : (

@@ -3,9 +3,9 @@ import clsx from 'clsx';
 import { useSearchParams } from 'react-router';
 import { v4 as uuid } from 'uuid';
 import type { Practice } from '@mendum/core';
-import type { PracticeView } from '@mendum/core/interchange';
+import type { PracticeView } from '@mendum/core/operations';
 import { usePracticesQuery } from '../../app/api.ts';
-import { errorOf, useChange } from '../../app/change.ts';
+import { errorOf, useSave } from '../../app/change.ts';
 import { keep, recall } from '../../app/kept.ts';
 import { notify } from '../../app/notice.ts';
 import { Button } from '../../ui/button.tsx';
@@ -29,23 +29,23 @@ function draftOf({ practice }: PracticeView): Practice {
 
 /** One practice of the shop's own being changed: what a change alters is shown before it is saved. */
 function OwnPractice({ view, onGone }: { readonly view: PracticeView; readonly onGone: () => void }) {
-  const { change, busy } = useChange();
+  const { save: send, busy } = useSave();
   const [draft, setDraft] = useState(() => draftOf(view));
   const [asking, setAsking] = useState(false);
   const changed = !sameBut(draft, view.practice);
   useEffect(() => keep(keyOf(draft), changed ? draft : undefined), [draft, changed]);
   const save = async (): Promise<void> => {
-    const outcome = await change('PUT', `/practices/${draft.id}`, { practice: draft });
+    const outcome = await send('changePractice', { practiceId: draft.id, practice: draft });
     if (!outcome.ok) return;
     setAsking(false);
-    setDraft({ ...draft, version: Number(outcome.data.practiceVersion) });
+    setDraft({ ...draft, version: outcome.data.practiceVersion });
     notify(`${draft.name} is saved`);
   };
   const remove = async (): Promise<void> => {
-    const outcome = await change('DELETE', `/practices/${draft.id}`);
+    const outcome = await send('removePractice', { practiceId: draft.id });
     if (!outcome.ok) return;
     notify(`${draft.name} is removed`, {
-      undo: () => void change('POST', '/practices', { practice: { ...draft, id: uuid(), version: 1 } }),
+      undo: () => void send('addPractice', { practice: { ...draft, id: uuid(), version: 1 } }),
     });
     onGone();
   };
@@ -71,17 +71,19 @@ function OwnPractice({ view, onGone }: { readonly view: PracticeView; readonly o
   );
 }
 
-/** Where good technicians disagree: three ready practices, a shop's own copies, and every rule with both sides' reasons. */
+/**
+ * Where good technicians disagree: three ready practices, a shop's own copies, and every rule with both sides' reasons.
+ */
 export function PracticePlace() {
-  const { data, error, refetch } = usePracticesQuery();
-  const { change, busy } = useChange();
+  const { data, error, refetch } = usePracticesQuery({});
+  const { save: send, busy } = useSave();
   const [search, setSearch] = useSearchParams();
   const failed = error && errorOf(error);
   const open = data?.find((view) => view.practice.id === search.get('practice')) ?? data?.[0];
   const show = (id: string | undefined): void => setSearch(id === undefined ? {} : { practice: id }, { replace: true });
   const copy = async (from: Practice): Promise<void> => {
     const practice: Practice = { ...from, id: uuid(), version: 1, name: `${from.name}, our copy` };
-    const outcome = await change('POST', '/practices', { practice });
+    const outcome = await send('addPractice', { practice });
     if (outcome.ok) show(practice.id);
   };
   return (

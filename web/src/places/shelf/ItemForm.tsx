@@ -1,5 +1,5 @@
-import type { ReactNode } from 'react';
-import type { ErrorBody } from '@mendum/core/interchange';
+import type { SyntheticEvent, ReactNode } from 'react';
+import type { ErrorBody } from '@mendum/core/operations';
 import { Button } from '../../ui/button.tsx';
 import { Dialog } from '../../ui/dialog.tsx';
 
@@ -20,7 +20,7 @@ interface FrameProps extends Omit<ItemFormProps<never>, 'item' | 'onSave'> {
   readonly about?: string;
   /** Words for the two ends of it: put there, or taken away. */
   readonly words: { readonly add: string; readonly save: string; readonly remove: string };
-  readonly onSubmit: () => void;
+  readonly onSubmit: (event: SyntheticEvent) => void;
   readonly children: ReactNode;
 }
 
@@ -47,14 +47,7 @@ export function ItemForm({
       title={title}
       {...(about === undefined ? {} : { about })}
     >
-      <form
-        noValidate
-        className="grid gap-4"
-        onSubmit={(event) => {
-          event.preventDefault();
-          onSubmit();
-        }}
-      >
+      <form noValidate className="grid gap-4" onSubmit={onSubmit}>
         {children}
         {refused ? (
           <p role="alert" className="border-l-4 border-scrap pl-3">

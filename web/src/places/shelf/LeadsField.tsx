@@ -7,13 +7,12 @@ interface LeadsFieldProps {
   readonly label: string;
   readonly leads: readonly PigtailLead[];
   readonly wrong: string | undefined;
-  readonly onRead: (leads: readonly PigtailLead[]) => void;
-  /** What cannot be read, or nothing once it can. */
-  readonly onUnread: (why: string | undefined) => void;
+  /** The wires; what was typed, as long as it cannot be read; nothing where nothing is typed. */
+  readonly onTyped: (typed: readonly PigtailLead[] | string | undefined) => void;
 }
 
 /** The wires of a pigtail, one a line as they are read off it, with what was understood drawn beside them. */
-export function LeadsField({ label, leads, wrong, onRead, onUnread }: LeadsFieldProps) {
+export function LeadsField({ label, leads, wrong, onTyped }: LeadsFieldProps) {
   const [text, setText] = useState(() => leadsInWords(leads).replaceAll('; ', '\n'));
   const read = readLeads(text);
   return (
@@ -23,12 +22,11 @@ export function LeadsField({ label, leads, wrong, onRead, onUnread }: LeadsField
         rows={Math.max(3, text.split('\n').length)}
         hint="One a line: cavity, colour, mm², and its rating in °C where you know it. “1 red/white 2.5 105”"
         value={text}
-        wrong={wrong ?? (read.ok ? undefined : read.why)}
+        wrong={read.ok ? wrong : read.why}
         onChange={(event) => {
           setText(event.target.value);
           const now = readLeads(event.target.value);
-          onUnread(now.ok ? undefined : now.why);
-          if (now.ok) onRead(now.leads);
+          onTyped(!now.ok ? event.target.value : now.leads.length === 0 ? undefined : now.leads);
         }}
       />
       <ul aria-label="Wires as they are understood" className="grid content-start gap-1 pt-7">

@@ -1,6 +1,7 @@
 import { useState } from 'react';
-import type { ErrorBody, TableProblem } from '@mendum/core/interchange';
-import { useChange } from '../../app/change.ts';
+import type { TableProblem } from '@mendum/core/interchange';
+import type { ErrorBody } from '@mendum/core/operations';
+import { useSave } from '../../app/change.ts';
 import { notify } from '../../app/notice.ts';
 import { Button } from '../../ui/button.tsx';
 import { Dialog } from '../../ui/dialog.tsx';
@@ -8,13 +9,13 @@ import { TextArea } from '../../ui/field.tsx';
 
 /** A table of the shelf taken over, all or nothing; every bad cell is named by its line and column. */
 export function ShelfImport({ version, onClose }: { readonly version: number; readonly onClose: () => void }) {
-  const { change, busy } = useChange();
+  const { save, busy } = useSave();
   const [text, setText] = useState('');
   const [refused, setRefused] = useState<ErrorBody['error']>();
   const take = async (): Promise<void> => {
-    const outcome = await change('POST', '/shelf/import', { version, text }, { quiet: true });
+    const outcome = await save('importShelf', { version, text }, { quiet: true });
     if (!outcome.ok) return setRefused(outcome.error);
-    notify(`${Number(outcome.data.lines) === 1 ? '1 line' : `${String(outcome.data.lines)} lines`} imported`);
+    notify(`${outcome.data.lines === 1 ? '1 line' : `${outcome.data.lines} lines`} imported`);
     return onClose();
   };
   const problems = Array.isArray(refused?.details) ? (refused.details as readonly TableProblem[]) : [];

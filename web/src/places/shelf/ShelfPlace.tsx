@@ -1,35 +1,34 @@
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { useSearchParams } from 'react-router';
-import clsx from 'clsx';
 import {
   GENERIC_PARTS,
   kindOf,
   PART_KINDS,
+  type Catalogue,
   type CatalogueEdit,
   type Part,
   type Tool,
   type WireStock,
 } from '@mendum/core';
-import type { ErrorBody } from '@mendum/core/interchange';
+import type { ErrorBody } from '@mendum/core/operations';
 import { v4 as uuid } from 'uuid';
 import { useShelfQuery } from '../../app/api.ts';
-import { errorOf, showError, useChange } from '../../app/change.ts';
+import { errorOf, showError, useSave } from '../../app/change.ts';
 import { notify } from '../../app/notice.ts';
 import { Button } from '../../ui/button.tsx';
 import { Empty, Failed, Working } from '../../ui/empty.tsx';
-import { Select, TextField } from '../../ui/field.tsx';
+import { Select, TextField, TickBox } from '../../ui/field.tsx';
+import { Tabs, type Tab } from '../../ui/tabs.tsx';
 import { Place } from '../Place.tsx';
-import { PartForm } from './PartForm.tsx';
 import { PartList } from './PartList.tsx';
-import { ReelForm } from './ReelForm.tsx';
 import { ShelfImport } from './ShelfImport.tsx';
-import { ToolForm } from './ToolForm.tsx';
 import { GROUPS, groupOf } from './words.ts';
 import { Tools, Wire } from './ShelfLists.tsx';
 
-const TABS = ['parts', 'tools', 'wire'] as const;
-type Tab = (typeof TABS)[number];
-const TAB_WORDS: Record<Tab, string> = { parts: 'Parts', tools: 'Tools and dies', wire: 'Wire on hand' };
+// Forms come when one is opened: they bring the schemas along.
+const PartForm = lazy(async () => ({ default: (await import('./PartForm.tsx')).PartForm }));
+const ToolForm = lazy(async () => ({ default: (await import('./ToolForm.tsx')).ToolForm }));
+const ReelForm = lazy(async () => ({ default: (await import('./ReelForm.tsx')).ReelForm }));
 
 type Open =
   | { readonly what: 'part'; readonly part: Part; readonly isNew: boolean }
@@ -57,11 +56,13 @@ const matching = (part: Part, words: string): boolean =>
 /** A generic part as the start of a new one of its kind. */
 const templateOf = (kind: Part['kind']): Part | undefined => GENERIC_PARTS.find((part) => part.kind === kind);
 
-/** What is really there: parts with what they take, tools with their dies, wire by colour; kept up to date by hand or from a table. */
+/**
+ * What is really there: parts with what they take, tools with their dies, wire by colour; kept up to date by hand or
+ * from a table.
+ */
 export function ShelfPlace() {
-  const { data: shelf, error, refetch } = useShelfQuery();
-  const { change, busy } = useChange();
-  const [tab, setTab] = useState<Tab>('parts');
+  const { data: shelf, error, refetch } = useShelfQuery({});
+  const { save: send, busy } = useSave();
   const [search] = useSearchParams();
   const [words, setWords] = useState(search.get('find') ?? '');
   const [everything, setEverything] = useState(false);
@@ -79,7 +80,7 @@ export function ShelfPlace() {
     undo?: readonly CatalogueEdit[],
   ): Promise<void> => {
     if (!shelf) return;
-    const outcome = await change('PUT', '/shelf', { version: shelf.version, edits }, { quiet: true });
+    const outcome = await send('changeShelf', { version: shelf.version, edits }, { quiet: true });
     if (!outcome.ok) {
       if (open) setRefused(outcome.error);
       else showError(outcome.error);
@@ -87,15 +88,113 @@ export function ShelfPlace() {
       return;
     }
     close();
-    const version = outcome.data.shelfVersion;
-    notify(
-      said,
-      undo && typeof version === 'number' ? { undo: () => void change('PUT', '/shelf', { version, edits: undo }) } : {},
-    );
+    const { shelfVersion: version } = outcome.data;
+    notify(said, undo ? { undo: () => void send('changeShelf', { version, edits: undo }) } : {});
   };
   const shown = (shelf?.parts ?? []).filter(
     (part) => (everything || part.quantity > 0 || words.trim() !== '') && matching(part, words.trim()),
   );
+  const tabs = (shelf: Catalogue): readonly Tab[] => [
+    {
+      name: 'parts',
+      title: 'Parts',
+      content: (
+        <>
+          <div className="mb-4 flex flex-wrap items-end gap-x-6 gap-y-3">
+            <div className="w-72">
+              <TextField
+                label="Find a part"
+                type="search"
+                value={words}
+                onChange={(event) => setWords(event.target.value)}
+              />
+            </div>
+            <TickBox
+              label="Show what is known but not there, too"
+              checked={everything}
+              onChange={(event) => setEverything(event.target.checked)}
+            />
+            <div className="ml-auto w-72">
+              <Select
+                label="Add a part of a new kind"
+                value=""
+                onChange={(event) => {
+                  const from = templateOf(event.target.value as Part['kind']);
+                  if (from)
+                    setOpen({
+                      what: 'part',
+                      isNew: true,
+                      part: { ...from, id: uuid(), quantity: 1, figuresFrom: 'stamped' },
+                    });
+                }}
+              >
+                <option value="">Choose its kind…</option>
+                {PART_KINDS.map(({ kind, words: name }) => (
+                  <option key={kind} value={kind}>
+                    {name}
+                  </option>
+                ))}
+              </Select>
+            </div>
+          </div>
+          {shown.length === 0 ? (
+            <Empty title={words.trim() === '' ? 'Nothing is on the shelf' : `Nothing matches “${words}”`}>
+              Show what is known, and count what is there; or import a table.
+            </Empty>
+          ) : (
+            <div className="grid items-start gap-x-10 gap-y-7 xl:grid-cols-2">
+              {GROUPS.map((group) => ({ group, parts: shown.filter((part) => groupOf(part) === group.id) }))
+                .filter(({ parts }) => parts.length > 0)
+                .map(({ group, parts }) => (
+                  <PartList
+                    key={group.title}
+                    group={group}
+                    parts={parts}
+                    busy={busy}
+                    onOpen={(part) => setOpen({ what: 'part', part, isNew: false })}
+                    onCount={(part, quantity) =>
+                      void save([{ kind: 'setPart', part: { ...part, quantity } }], `${part.name}: ${quantity}`, [
+                        { kind: 'setPart', part },
+                      ])
+                    }
+                  />
+                ))}
+            </div>
+          )}
+        </>
+      ),
+    },
+    {
+      name: 'tools',
+      title: 'Tools and dies',
+      content: (
+        <>
+          <Tools shelf={shelf} onOpen={(tool) => setOpen({ what: 'tool', tool, isNew: false })} />
+          <Button
+            className="mt-4"
+            onClick={() => setOpen({ what: 'tool', isNew: true, tool: { ...NEW_TOOL, id: uuid() } })}
+          >
+            Add a tool
+          </Button>
+        </>
+      ),
+    },
+    {
+      name: 'wire',
+      title: 'Wire on hand',
+      content: (
+        <>
+          <Wire shelf={shelf} onOpen={(reel) => setOpen({ what: 'wire', reel, isNew: false })} />
+          <Button
+            className="mt-4"
+            onClick={() => setOpen({ what: 'wire', isNew: true, reel: { ...NEW_REEL, id: uuid() } })}
+          >
+            Add wire
+          </Button>
+        </>
+      ),
+    },
+  ];
   const form = { busy, refused, onClose: close };
   const actions = (
     <div className="flex flex-wrap gap-3">
@@ -125,153 +224,48 @@ export function ShelfPlace() {
         <Working words="Fetching the shelf…" />
       ) : (
         <>
-          <div role="tablist" aria-label="What is on the shelf" className="mb-4 flex border-b border-rule">
-            {TABS.map((one) => (
-              <button
-                key={one}
-                type="button"
-                role="tab"
-                aria-selected={tab === one}
-                className={clsx(
-                  'min-h-12 px-5 text-lg',
-                  tab === one ? 'border-b-4 border-copper font-semibold' : 'text-soft hover:bg-wash',
-                )}
-                onClick={() => setTab(one)}
-              >
-                {TAB_WORDS[one]}
-              </button>
-            ))}
-          </div>
-          {tab === 'parts' ? (
-            <>
-              <div className="mb-4 flex flex-wrap items-end gap-x-6 gap-y-3">
-                <div className="w-72">
-                  <TextField
-                    label="Find a part"
-                    type="search"
-                    value={words}
-                    onChange={(event) => setWords(event.target.value)}
-                  />
-                </div>
-                <label className="flex min-h-11 items-center gap-3">
-                  <input
-                    type="checkbox"
-                    className="size-6 accent-(--copper)"
-                    checked={everything}
-                    onChange={(event) => setEverything(event.target.checked)}
-                  />
-                  Show what is known but not there, too
-                </label>
-                <div className="ml-auto w-72">
-                  <Select
-                    label="Add a part of a new kind"
-                    value=""
-                    onChange={(event) => {
-                      const from = templateOf(event.target.value as Part['kind']);
-                      if (from)
-                        setOpen({
-                          what: 'part',
-                          isNew: true,
-                          part: { ...from, id: uuid(), quantity: 1, figuresFrom: 'stamped' },
-                        });
-                    }}
-                  >
-                    <option value="">Choose its kind…</option>
-                    {PART_KINDS.map(({ kind, words: name }) => (
-                      <option key={kind} value={kind}>
-                        {name}
-                      </option>
-                    ))}
-                  </Select>
-                </div>
-              </div>
-              {shown.length === 0 ? (
-                <Empty title={words.trim() === '' ? 'Nothing is on the shelf' : `Nothing matches “${words}”`}>
-                  Show what is known, and count what is there; or import a table.
-                </Empty>
-              ) : (
-                <div className="grid items-start gap-x-10 gap-y-7 xl:grid-cols-2">
-                  {GROUPS.map((group) => ({ group, parts: shown.filter((part) => groupOf(part) === group.id) }))
-                    .filter(({ parts }) => parts.length > 0)
-                    .map(({ group, parts }) => (
-                      <PartList
-                        key={group.title}
-                        group={group}
-                        parts={parts}
-                        busy={busy}
-                        onOpen={(part) => setOpen({ what: 'part', part, isNew: false })}
-                        onCount={(part, quantity) =>
-                          void save([{ kind: 'setPart', part: { ...part, quantity } }], `${part.name}: ${quantity}`, [
-                            { kind: 'setPart', part },
-                          ])
-                        }
-                      />
-                    ))}
-                </div>
-              )}
-            </>
-          ) : null}
-          {tab === 'tools' ? (
-            <>
-              <Tools shelf={shelf} onOpen={(tool) => setOpen({ what: 'tool', tool, isNew: false })} />
-              <Button
-                className="mt-4"
-                onClick={() => setOpen({ what: 'tool', isNew: true, tool: { ...NEW_TOOL, id: uuid() } })}
-              >
-                Add a tool
-              </Button>
-            </>
-          ) : null}
-          {tab === 'wire' ? (
-            <>
-              <Wire shelf={shelf} onOpen={(reel) => setOpen({ what: 'wire', reel, isNew: false })} />
-              <Button
-                className="mt-4"
-                onClick={() => setOpen({ what: 'wire', isNew: true, reel: { ...NEW_REEL, id: uuid() } })}
-              >
-                Add wire
-              </Button>
-            </>
-          ) : null}
-          {open?.what === 'part' ? (
-            <PartForm
-              item={open.part}
-              {...form}
-              isNew={open.isNew}
-              onSave={(part) => void save([{ kind: 'setPart', part }], `${part.name} is saved`)}
-              onRemove={() =>
-                void save([{ kind: 'removePart', id: open.part.id }], `${open.part.name} is off the list`, [
-                  { kind: 'setPart', part: open.part },
-                ])
-              }
-            />
-          ) : null}
-          {open?.what === 'tool' ? (
-            <ToolForm
-              item={open.tool}
-              {...form}
-              isNew={open.isNew}
-              onSave={(tool) => void save([{ kind: 'setTool', tool }], `${tool.name} is saved`)}
-              onRemove={() =>
-                void save([{ kind: 'removeTool', id: open.tool.id }], `${open.tool.name} is off the list`, [
-                  { kind: 'setTool', tool: open.tool },
-                ])
-              }
-            />
-          ) : null}
-          {open?.what === 'wire' ? (
-            <ReelForm
-              item={open.reel}
-              {...form}
-              isNew={open.isNew}
-              onSave={(wire) => void save([{ kind: 'setWire', wire }], 'The wire is saved')}
-              onRemove={() =>
-                void save([{ kind: 'removeWire', id: open.reel.id }], 'The wire is off the list', [
-                  { kind: 'setWire', wire: open.reel },
-                ])
-              }
-            />
-          ) : null}
+          <Tabs label="What is on the shelf" tabs={tabs(shelf)} />
+          <Suspense fallback={null}>
+            {open?.what === 'part' ? (
+              <PartForm
+                item={open.part}
+                {...form}
+                isNew={open.isNew}
+                onSave={(part) => void save([{ kind: 'setPart', part }], `${part.name} is saved`)}
+                onRemove={() =>
+                  void save([{ kind: 'removePart', id: open.part.id }], `${open.part.name} is off the list`, [
+                    { kind: 'setPart', part: open.part },
+                  ])
+                }
+              />
+            ) : null}
+            {open?.what === 'tool' ? (
+              <ToolForm
+                item={open.tool}
+                {...form}
+                isNew={open.isNew}
+                onSave={(tool) => void save([{ kind: 'setTool', tool }], `${tool.name} is saved`)}
+                onRemove={() =>
+                  void save([{ kind: 'removeTool', id: open.tool.id }], `${open.tool.name} is off the list`, [
+                    { kind: 'setTool', tool: open.tool },
+                  ])
+                }
+              />
+            ) : null}
+            {open?.what === 'wire' ? (
+              <ReelForm
+                item={open.reel}
+                {...form}
+                isNew={open.isNew}
+                onSave={(wire) => void save([{ kind: 'setWire', wire }], 'The wire is saved')}
+                onRemove={() =>
+                  void save([{ kind: 'removeWire', id: open.reel.id }], 'The wire is off the list', [
+                    { kind: 'setWire', wire: open.reel },
+                  ])
+                }
+              />
+            ) : null}
+          </Suspense>
           {open?.what === 'import' ? <ShelfImport version={shelf.version} onClose={close} /> : null}
         </>
       )}

@@ -36,7 +36,7 @@ describe('parts', () => {
   it('one of a new kind starts from what is usual and is saved as stamped', async () => {
     const sent = show();
     await userEvent.selectOptions(await screen.findByLabelText('Add a part of a new kind'), 'wireSeal');
-    const form = screen.getByRole('dialog', { name: 'New wire seal' });
+    const form = await screen.findByRole('dialog', { name: 'New wire seal' });
     await userEvent.clear(within(form).getByLabelText('Jacket to'));
     await userEvent.type(within(form).getByLabelText('Jacket to'), '1.8');
     await userEvent.click(within(form).getByRole('button', { name: 'Put it on the shelf' }));
@@ -53,12 +53,14 @@ describe('parts', () => {
   it('a pigtail is listed wire by wire, with what was understood beside it; what cannot be read is not saved', async () => {
     const sent = show();
     await userEvent.selectOptions(await screen.findByLabelText('Add a part of a new kind'), 'pigtail');
-    const form = screen.getByRole('dialog', { name: 'New pigtail' });
+    const form = await screen.findByRole('dialog', { name: 'New pigtail' });
     await userEvent.type(within(form).getByLabelText('Family'), 'KD');
     const wires = within(form).getByLabelText('Its wires');
     await userEvent.type(wires, '1 red/white 2.5 105{enter}2 rouge 1');
     await userEvent.click(within(form).getByRole('button', { name: 'Put it on the shelf' }));
-    expect(within(form).getByRole('alert').textContent).toContain('“2 rouge 1”: after the cavity comes the colour');
+    expect((await within(form).findByRole('alert')).textContent).toContain(
+      '“2 rouge 1”: after the cavity comes the colour',
+    );
     expect(writesOf(sent)).toEqual([]);
     await userEvent.type(wires, '{backspace}{backspace}{backspace}{backspace}{backspace}{backspace}{backspace}pink 1');
     expect(within(form).getByRole('list', { name: 'Wires as they are understood' }).textContent).toContain('2.5 mm²');
@@ -80,7 +82,7 @@ describe('parts', () => {
   it('one is taken off the list, and comes back with Undo', async () => {
     const sent = show();
     await userEvent.click(await screen.findByRole('button', { name: 'Splice clip S' }));
-    await userEvent.click(screen.getByRole('button', { name: 'Take off the list' }));
+    await userEvent.click(await screen.findByRole('button', { name: 'Take off the list' }));
     await waitFor(() => expect(edits(sent)).toEqual([{ kind: 'removePart', id: 'clip-S' }]));
     await userEvent.click(await screen.findByRole('button', { name: 'Undo' }));
     await waitFor(() => expect(edits(sent)).toMatchObject([{ kind: 'setPart', part: { id: 'clip-S' } }]));
@@ -91,15 +93,19 @@ describe('parts', () => {
       '/shelf': { body: SMALL },
       'PUT /shelf': {
         status: 422,
-        body: { error: { code: 'BAD_INPUT', message: 'maxMm2 must be greater', hint: 'Correct it.' } },
+        body: { error: { code: 'BAD_INPUT', message: 'The shelf is full', hint: 'Take something off it.' } },
       },
     });
     await userEvent.click(await screen.findByRole('button', { name: 'Splice clip S' }));
-    await userEvent.clear(screen.getByLabelText('Copper in all to'));
-    await userEvent.type(screen.getByLabelText('Copper in all to'), '0.1');
+    const upper = await screen.findByLabelText<HTMLInputElement>('Copper in all to');
+    await userEvent.clear(upper);
+    await userEvent.type(upper, '0.1');
     await userEvent.click(screen.getByRole('button', { name: 'Save the part' }));
-    expect((await screen.findByRole('alert')).textContent).toContain('maxMm2 must be greater');
-    expect(screen.getByLabelText<HTMLInputElement>('Copper in all to').value).toBe('0.1');
+    expect((await screen.findByRole('alert')).textContent).toBe('Enter a number above 0.35, up to 500 mm².');
+    await userEvent.type(upper, '{backspace}9');
+    await userEvent.click(screen.getByRole('button', { name: 'Save the part' }));
+    await screen.findByText('The shelf is full');
+    expect(upper.value).toBe('0.9');
   });
   it('nothing that matches says so', async () => {
     show();
@@ -124,7 +130,7 @@ describe('tools and wire', () => {
     });
     await userEvent.click(await screen.findByRole('tab', { name: tab }));
     await userEvent.click(screen.getByRole('button', { name: opener }));
-    await userEvent.click(screen.getByRole('button', { name: button }));
+    await userEvent.click(await screen.findByRole('button', { name: button }));
     expect((await screen.findByRole('alert')).textContent).toBe(
       'Somebody changed the shelf in between Look, and save again.',
     );
@@ -134,9 +140,9 @@ describe('tools and wire', () => {
     const sent = show();
     await userEvent.click(await screen.findByRole('tab', { name: 'Tools and dies' }));
     await userEvent.click(screen.getByRole('button', { name: 'Add a tool' }));
-    await userEvent.type(screen.getByLabelText('Name'), 'Second crimper');
+    await userEvent.type(await screen.findByLabelText('Name'), 'Second crimper');
     await userEvent.click(screen.getByRole('button', { name: 'Add the tool' }));
-    expect(screen.getByRole('alert').textContent).toBe('Say what it does.');
+    expect((await screen.findByRole('alert')).textContent).toBe('Choose at least one.');
     await userEvent.click(screen.getByRole('checkbox', { name: 'crimps terminals' }));
     await userEvent.click(screen.getByRole('checkbox', { name: 'ring M8' }));
     await userEvent.type(screen.getByLabelText('Dies from'), '1');
@@ -161,11 +167,11 @@ describe('tools and wire', () => {
     const sent = show();
     await userEvent.click(await screen.findByRole('tab', { name: 'Wire on hand' }));
     await userEvent.click(screen.getByRole('button', { name: /0.35 mm² stranded/ }));
-    await userEvent.clear(screen.getByLabelText('Left of it'));
-    await userEvent.click(screen.getByRole('button', { name: 'Save the wire' }));
-    expect(screen.getByText(/Enter what is left/)).toBeTruthy();
+    await userEvent.clear(await screen.findByLabelText('Left of it'));
+    await userEvent.click(await screen.findByRole('button', { name: 'Save the wire' }));
+    expect(await screen.findByText(/Enter a number from 0 to/)).toBeTruthy();
     await userEvent.type(screen.getByLabelText('Left of it'), '750');
-    await userEvent.click(screen.getByRole('button', { name: 'Save the wire' }));
+    await userEvent.click(await screen.findByRole('button', { name: 'Save the wire' }));
     await waitFor(() => expect(edits(sent)).toMatchObject([{ kind: 'setWire', wire: { lengthMm: 750 } }]));
   });
 });

@@ -3,8 +3,9 @@ import type { ReactNode } from 'react';
 import { Provider } from 'react-redux';
 import { MemoryRouter } from 'react-router';
 import { FULL_SHELF } from '@mendum/core';
-import type { JobSummary } from '@mendum/core/interchange';
+import type { JobSummary } from '@mendum/core/operations';
 import { makeStore } from '../../app/store.ts';
+import { pageOf, type Sent } from '../../test/server.ts';
 
 export const show = (place: ReactNode) =>
   render(
@@ -30,6 +31,18 @@ export const JOBS = [
   job('0146', 'Rear loom', { machine: 'Dunmarra 70', stage: 'prove' }),
   job('0126', 'Sieve motor', { status: 'signed', stage: 'record' }),
 ];
+
+/** The jobs as the server lists them: by where they stand, and by words. */
+export const jobsAsked = ({ query }: Sent) => ({
+  body: pageOf(
+    JOBS.filter(({ status }) => status === query.get('status')).filter(({ number, title, machine }) =>
+      (query.get('search') ?? '')
+        .toLowerCase()
+        .split(' ')
+        .every((word) => `${number} ${title} ${machine}`.toLowerCase().includes(word)),
+    ),
+  ),
+});
 
 /** A shelf small enough for a screen in a test. */
 export const FEW_PARTS = {

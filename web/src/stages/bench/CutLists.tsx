@@ -1,5 +1,5 @@
 import { NO_WISHES, type Cut, type CutGroup, type Kit } from '@mendum/core';
-import { useChange } from '../../app/change.ts';
+import { useSave } from '../../app/change.ts';
 import { Button } from '../../ui/button.tsx';
 import { Figure, useLength } from '../../ui/units.tsx';
 import { useOpenJob } from '../job.ts';
@@ -46,16 +46,19 @@ function CutBar({ cut, from }: { readonly cut: Cut; readonly from: CutGroup['fro
   );
 }
 
-/** From which stick and reel each piece is cut, so that as little as possible is begun, and how near that is to the best there can be. */
+/**
+ * From which stick and reel each piece is cut, so that as little as possible is begun, and how near that is to the best
+ * there can be.
+ */
 export function CutLists({ kit }: { readonly kit: Kit }) {
   const { view, signed } = useOpenJob();
   const { plain, unit } = useLength();
-  const { change } = useChange(view.id);
+  const { save } = useSave();
   const wishes = view.job.layout ?? NO_WISHES;
   if (kit.cutGroups.length === 0) return null;
   const missing = kit.cutGroups.some((group) => group.from === 'reel' && group.list.missing.length > 0);
   const allow = (otherColours: boolean): void =>
-    void change('PUT', '/layout', { version: view.version, layout: { ...wishes, otherColours } });
+    void save('setLayout', { jobId: view.id, version: view.version, layout: { ...wishes, otherColours } });
   return (
     <section aria-label="Cut list">
       <h3 className="border-b border-ink pb-1 text-xl font-semibold">Cut list</h3>

@@ -6,6 +6,7 @@ import { WireLine } from '../../shapes/WireLine.tsx';
 import { Button } from '../../ui/button.tsx';
 import { Dialog } from '../../ui/dialog.tsx';
 import { useLength } from '../../ui/units.tsx';
+import { Scroller } from '../../ui/scroller.tsx';
 
 /** Width of a bank card (ISO/IEC 7810 ID-1), mm. */
 const CARD_MM = 85.6;
@@ -46,9 +47,9 @@ export function TrueSize({ open, onClose, lengthMm, colour }: TrueSizeProps) {
     >
       {set === undefined ? (
         <div className="grid gap-4">
-          <div role="group" aria-label="Frame" tabIndex={0} className="overflow-x-auto">
+          <Scroller label="Frame">
             <div className="h-40 rounded-lg border-2 border-ink" style={{ width: CARD_MM * pxPerMm }} />
-          </div>
+          </Scroller>
           <label className="grid gap-2 font-medium">
             Width of the frame
             <input

@@ -59,7 +59,10 @@ interface Card {
   readonly findings: readonly FindingPlan[];
 }
 
-/** A card for each connector that is replaced whole, and for each other finding; those that ask for a person first, then as they were found. */
+/**
+ * A card for each connector that is replaced whole, and for each other finding; those that ask for a person first, then
+ * as they were found.
+ */
 function cardsOf({ findings, pieces }: Plan): Card[] {
   const cards = findings.flatMap((finding): Card[] => {
     const piece = pieces.find((one) => one.findingIds.includes(finding.findingId));

@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
 import { usePracticesQuery } from '../../app/api.ts';
-import { useChange } from '../../app/change.ts';
+import { useSave } from '../../app/change.ts';
 import { Empty } from '../../ui/empty.tsx';
 import { Select } from '../../ui/field.tsx';
 import { useOpenJob } from '../job.ts';
@@ -10,8 +10,8 @@ import { DecisionDetail } from './DecisionDetail.tsx';
 /** A card for each finding, those that need a person on top; the picked one open beside them. */
 export function DecideStage() {
   const { view, plan, selected, signed, pathTo } = useOpenJob();
-  const { change, busy } = useChange(view.id);
-  const { data } = usePracticesQuery();
+  const { save, busy } = useSave();
+  const { data } = usePracticesQuery({});
   const practices = (data ?? []).map((one) => one.practice);
   const offered = practices.some((one) => one.id === view.practiceId) ? practices : [view.practice, ...practices];
   if (plan.findings.length === 0) {
@@ -32,7 +32,7 @@ export function DecideStage() {
           value={view.practiceId}
           disabled={busy || signed}
           onChange={(event) =>
-            void change('PUT', '/practice', { version: view.version, practiceId: event.target.value })
+            void save('setPractice', { jobId: view.id, version: view.version, practiceId: event.target.value })
           }
         >
           {offered.map((practice) => (

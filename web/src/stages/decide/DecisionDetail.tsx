@@ -1,7 +1,7 @@
 import { Link } from 'react-router';
 import { lazy, Suspense, useState } from 'react';
 import { figure, findingInWords, isAtCavity, sizeInWords, type FindingPlan } from '@mendum/core';
-import { useChange } from '../../app/change.ts';
+import { useSave } from '../../app/change.ts';
 import { Button } from '../../ui/button.tsx';
 import { useOpenJob } from '../job.ts';
 import { CableLine } from './CableLine.tsx';
@@ -22,7 +22,7 @@ const WhatIf = lazy(async () => ({ default: (await import('./WhatIf.tsx')).WhatI
 /** One decision opened: what is done, because of what, drawn, in figures, and every other way ranked. */
 export function DecisionDetail({ finding }: { readonly finding: FindingPlan }) {
   const { view, circuitOf, findingOf, plan, signed, select, nodeName, pathTo } = useOpenJob();
-  const { change, busy } = useChange(view.id);
+  const { save, busy } = useSave();
   const circuit = circuitOf(finding.circuitId);
   const [splice] = finding.splices;
   const [trying, setTrying] = useState(false);
@@ -51,7 +51,7 @@ export function DecisionDetail({ finding }: { readonly finding: FindingPlan }) {
             <Button
               look="quiet"
               disabled={busy}
-              onClick={() => void change('POST', '/choices', { findingId: finding.findingId, use: null })}
+              onClick={() => void save('choose', { jobId: view.id, findingId: finding.findingId, use: null })}
             >
               Back to the ranking
             </Button>

@@ -1,6 +1,9 @@
 import { orderInWords, substituteFor, type FindingPlan } from '@mendum/core';
 
-/** Where the method that would go first only lacks a part or die: what to order, and what stands in for it with what it loses. */
+/**
+ * Where the method that would go first only lacks a part or die: what to order, and what stands in for it with what it
+ * loses.
+ */
 export function OrderOrInstead({ finding }: { readonly finding: FindingPlan }) {
   const substitute = substituteFor(finding.ranked);
   if (!substitute) return null;

@@ -3,7 +3,10 @@ import type { FindingPlan } from '@mendum/core';
 import { useOpenJob } from '../job.ts';
 import { piecesWords } from './CardList.tsx';
 
-/** The connector that a finding belongs to, where it is replaced whole: one piece of work, and a key for each of its circuits. */
+/**
+ * The connector that a finding belongs to, where it is replaced whole: one piece of work, and a key for each of its
+ * circuits.
+ */
 export function PieceOfCard({ finding }: { readonly finding: FindingPlan }) {
   const { plan, select, circuitOf } = useOpenJob();
   const piece = plan.pieces.find((one) => one.findingIds.includes(finding.findingId));

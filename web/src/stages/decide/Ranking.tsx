@@ -41,7 +41,10 @@ const linesOf = (finding: FindingPlan): Line[] => [
 /** Refused methods are folded away beyond this many lines. */
 const SHOWN_AT_FIRST = 6;
 
-/** Every method, ranked, the refused ones too: why it stands where it stands, the rules that spoke, and "use this instead". */
+/**
+ * Every method, ranked, the refused ones too: why it stands where it stands, the rules that spoke, and "use this
+ * instead".
+ */
 export function Ranking({ finding }: { readonly finding: FindingPlan }) {
   const { signed } = useOpenJob();
   const [open, setOpen] = useState<string>();

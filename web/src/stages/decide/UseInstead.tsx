@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { CoverId, MethodId, Way } from '@mendum/core';
-import { useChange } from '../../app/change.ts';
+import { useSave } from '../../app/change.ts';
 import { notify } from '../../app/notice.ts';
 import { Button } from '../../ui/button.tsx';
 import { Dialog } from '../../ui/dialog.tsx';
@@ -20,7 +20,7 @@ interface UseInsteadProps {
 /** A choice against the ranking: it asks for a reason, which stays on the card, the sheet and the record. */
 export function UseInstead({ findingId, use, terminal, name, because, onClose }: UseInsteadProps) {
   const { view } = useOpenJob();
-  const { change, busy } = useChange(view.id);
+  const { save, busy } = useSave();
   const [reason, setReason] = useState('');
   const [wrong, setWrong] = useState<string>();
   const take = async (): Promise<void> => {
@@ -28,14 +28,15 @@ export function UseInstead({ findingId, use, terminal, name, because, onClose }:
       setWrong('Say why in a few words: somebody will read it in two years.');
       return;
     }
-    const outcome = await change('POST', '/choices', {
+    const outcome = await save('choose', {
+      jobId: view.id,
       findingId,
       use,
       ...(terminal === undefined ? {} : { terminal }),
       reason: reason.trim(),
     });
     if (!outcome.ok) return;
-    notify(`${name} is used here`, { undo: () => void change('POST', '/choices', { findingId, use: null }) });
+    notify(`${name} is used here`, { undo: () => void save('choose', { jobId: view.id, findingId, use: null }) });
     onClose();
   };
   return (

@@ -23,7 +23,7 @@ const MOISTURE_NAMES: Record<Moisture, string> = { dry: 'dry', damp: 'damp', wet
 /** Another zone, slack, practice or shelf tried on one circuit: what would be planned, without saving anything. */
 export function WhatIf({ finding, onClose }: { readonly finding: FindingPlan; readonly onClose: () => void }) {
   const { view, plan: now, circuitOf } = useOpenJob();
-  const { data: practices } = usePracticesQuery();
+  const { data: practices } = usePracticesQuery({});
   const run = view.job.harness.runs.find((one) => one.id === finding.runId);
   const [zone, setZone] = useState<Zone | undefined>(run?.zone);
   const [slack, setSlack] = useState(

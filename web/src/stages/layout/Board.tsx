@@ -54,7 +54,10 @@ interface Held {
   readonly moved: boolean;
 }
 
-/** The run laid out, to be changed by hand: splices are taken and put elsewhere, and everything that follows from it follows at once. */
+/**
+ * The run laid out, to be changed by hand: splices are taken and put elsewhere, and everything that follows from it
+ * follows at once.
+ */
 export function Board({
   run,
   fromName,

@@ -5,6 +5,7 @@ import { byFirstCut, cutsOn, type Circuit, type FindingPlan, type Run } from '@m
 import { Figure, useLength } from '../../ui/units.tsx';
 import { useOpenJob } from '../job.ts';
 import type { LiveBoard } from './useBoard.ts';
+import { Scroller } from '../../ui/scroller.tsx';
 
 interface CutRowProps {
   readonly finding: FindingPlan;
@@ -125,7 +126,7 @@ export function CutTable({
     [],
   );
   return (
-    <div role="group" aria-label="Cut points" tabIndex={0} className="relative overflow-x-auto">
+    <Scroller label="Cut points">
       <table className="w-full text-left">
         <caption className="sr-only">
           Cut points, {unit} from {nodeName(run.fromNodeId)}
@@ -159,6 +160,6 @@ export function CutTable({
           ))}
         </tbody>
       </table>
-    </div>
+    </Scroller>
   );
 }

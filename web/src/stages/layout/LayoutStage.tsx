@@ -27,7 +27,10 @@ import { PLANNED_UP_TO, useBoard } from './useBoard.ts';
 import { useProof } from './useProof.ts';
 import { useSearch } from './useSearch.ts';
 
-/** Where every splice goes along the run: to be moved by hand, with the bundle's diameter, cut points and inserts following. */
+/**
+ * Where every splice goes along the run: to be moved by hand, with the bundle's diameter, cut points and inserts
+ * following.
+ */
 export function LayoutStage() {
   const { view, plan, selected, select, nodeName, pathTo, signed } = useOpenJob();
   const { harness, findings } = useMemo(() => asLaid(view.job, plan.runs), [view.job, plan.runs]);

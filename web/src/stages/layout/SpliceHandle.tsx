@@ -15,7 +15,9 @@ export interface BoardActs {
   readonly unpin: (findingId: string) => void;
 }
 
-/** A splice as something to take hold of: by finger, by mouse, and by keys. Drawn as a pin when somebody put it there. */
+/**
+ * A splice as something to take hold of: by finger, by mouse, and by keys. Drawn as a pin when somebody put it there.
+ */
 export const Handle = memo(function Handle({
   splice,
   circuit,

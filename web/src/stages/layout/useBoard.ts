@@ -18,7 +18,7 @@ import {
   type RunPlan,
   type SpliceSide,
 } from '@mendum/core';
-import { useChange } from '../../app/change.ts';
+import { useSave } from '../../app/change.ts';
 import { thePlanner } from '../../app/usePlan.ts';
 import { useOpenJob } from '../job.ts';
 
@@ -76,13 +76,14 @@ interface History {
 /** The board of a run, live: what is dragged shows at once, and is saved when it is let go. */
 export function useBoard(runId: string | undefined): LiveBoard {
   const { view, plan, planVersion } = useOpenJob();
-  const { change } = useChange(view.id);
+  const { save: store } = useSave();
   const [made, setMade] = useState<BoardOfVersion>();
   const board = made?.board;
   const [held, setHeld] = useState<Held>();
   const [history, setHistory] = useState<History>({ past: [], future: [] });
   const wishes = view.job.layout ?? NO_WISHES;
-  // What was moved holds until a plan and a board of what was saved have taken it over: either may come first, and each may be of an earlier write.
+  // What was moved holds until a plan and a board of what was saved have taken it over: either may come first, and each
+  // may be of an earlier write.
   const taken = held?.saved !== undefined && planVersion >= held.saved && (made?.version ?? 0) >= held.saved;
   const moved = taken ? undefined : held?.moved;
   const latest = useRef({ moved, wishes, version: view.version });
@@ -154,13 +155,17 @@ export function useBoard(runId: string | undefined): LiveBoard {
     const work = async (): Promise<boolean> => {
       await before.tail;
       const known = line.current.answered ?? 0;
-      const answer = await change('PUT', '/layout', { version: Math.max(latest.current.version, known), layout: next });
+      const answer = await store('setLayout', {
+        jobId: view.id,
+        version: Math.max(latest.current.version, known),
+        layout: next,
+      });
       if (!answer.ok) {
         line.current = { tail: line.current.tail };
         setHeld(undefined);
         return false;
       }
-      const version = Number(answer.data.version);
+      const { version } = answer.data;
       line.current = {
         ...line.current,
         answered: version,

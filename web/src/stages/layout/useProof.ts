@@ -16,8 +16,8 @@ const keyOf = (run: RunToLayOut, items: readonly PlacedItem[]): string =>
   JSON.stringify([{ ...run, found: undefined }, placesOf(items)]);
 
 /**
- * What a search has proven of the layout that lies on the board. A layout that is kept is not searched again with every plan; as long as it lies as the
- * search left it, what the search said stands.
+ * What a search has proven of the layout that lies on the board. A layout that is kept is not searched again with every
+ * plan; as long as it lies as the search left it, what the search said stands.
  */
 export function useProof(board: Board | undefined) {
   const [proof, setProof] = useState<{ readonly key: string; readonly reached: Reached }>();

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { type Make, redoCost, type Ruling } from '@mendum/core';
-import { useChange } from '../../app/change.ts';
+import { useSave } from '../../app/change.ts';
 import { Button } from '../../ui/button.tsx';
 import { Length } from '../../ui/units.tsx';
 import { Verdict } from '../../ui/verdict.tsx';
@@ -10,7 +10,7 @@ import { tickedIds } from '../stages.ts';
 /** A joint that failed: cause, next action, and what making it again costs in wire before it is accepted. */
 export function MakeAgain({ make, ruling }: { readonly make: Make; readonly ruling: Ruling | undefined }) {
   const { view, plan } = useOpenJob();
-  const { change, busy } = useChange(view.id);
+  const { save, busy } = useSave();
   const shrinkStep = make.steps.find((step) => step.key === 'shrink' || step.key === 'tape');
   const [shrunk, setShrunk] = useState(shrinkStep !== undefined && tickedIds(view).has(shrinkStep.id));
   const finding = plan.findings.find((one) => one.findingId === make.findingId);
@@ -28,7 +28,7 @@ export function MakeAgain({ make, ruling }: { readonly make: Make; readonly ruli
       longerInsert: <>Both splices of the insert are made again, with a longer insert.</>,
     }[cost.becomes];
   const again = (): void =>
-    void change('POST', '/redos', { spliceId: make.id, make: make.make, shrunk, because: ruling.cause });
+    void save('makeAgain', { jobId: view.id, spliceId: make.id, make: make.make, shrunk, because: ruling.cause });
   return (
     <section aria-label="Make it again" className="mt-4 border-l-4 border-scrap bg-sheet px-5 py-4 text-lg">
       <p>

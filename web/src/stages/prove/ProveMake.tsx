@@ -1,5 +1,5 @@
 import type { Circuit, Make, ReadingValue } from '@mendum/core';
-import { useChange } from '../../app/change.ts';
+import { useSave } from '../../app/change.ts';
 import { WireChip } from '../../shapes/WireLine.tsx';
 import { Button } from '../../ui/button.tsx';
 import { useLength } from '../../ui/units.tsx';
@@ -21,14 +21,15 @@ export function ProveMake({
 }) {
   const { view, plan, nodeName, signed } = useOpenJob();
   const run = runOf(make, plan, view.job.harness.runs);
-  const { change, busy } = useChange(view.id);
+  const { save, busy } = useSave();
   const { plain, unit } = useLength();
   const { rulings, standing } = standingOfMake(view, make);
   const readings = readingsOfMake(view, make);
   const looks = make.checks.filter((check) => check.kind === 'look');
   const looksOpen = looks.filter((check) => !rulings.has(check.id));
   const send = (values: readonly { readonly checkId: string; readonly value: ReadingValue }[]): Promise<boolean> =>
-    change('POST', '/readings', {
+    save('addReadings', {
+      jobId: view.id,
       readings: values.map((one) => ({ ...one, spliceId: make.id, make: make.make })),
     }).then((outcome) => outcome.ok);
   return (

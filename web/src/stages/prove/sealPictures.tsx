@@ -1,7 +1,9 @@
 import type { ReactNode } from 'react';
 import { copper, glue, sleeve, turns, wireFrom } from '../../shapes/lookShapes.tsx';
 
-/** How seals, covers and shields look, good and bad, by check and answer; a joint's own looks stand with its drawing. */
+/**
+ * How seals, covers and shields look, good and bad, by check and answer; a joint's own looks stand with its drawing.
+ */
 export const SEAL_PICTURES: Readonly<Record<string, ReactNode>> = {
   'seal.glue good': (
     <>

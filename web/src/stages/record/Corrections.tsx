@@ -1,6 +1,6 @@
 import { useState } from 'react';
-import type { KeptRecord } from '@mendum/core/interchange';
-import { useChange } from '../../app/change.ts';
+import type { KeptRecord } from '@mendum/core/operations';
+import { useSave } from '../../app/change.ts';
 import { api } from '../../app/api.ts';
 import { useAppDispatch } from '../../app/store.ts';
 import { Button } from '../../ui/button.tsx';
@@ -17,14 +17,14 @@ export function Corrections({
   readonly all: readonly KeptRecord[];
 }) {
   const { view } = useOpenJob();
-  const { change, busy } = useChange();
+  const { save, busy } = useSave();
   const dispatch = useAppDispatch();
   const [open, setOpen] = useState(false);
   const [recordId, setRecordId] = useState(records[0]?.id ?? '');
   const [text, setText] = useState('');
   const corrected = all.length - records.length;
   const send = async (): Promise<void> => {
-    const outcome = await change('POST', `/records/${recordId}/corrections`, { text: text.trim() });
+    const outcome = await save('correctRecord', { recordId, text: text.trim() });
     if (!outcome.ok) return;
     dispatch(api.util.invalidateTags([{ type: 'Job', id: view.id }]));
     setText('');

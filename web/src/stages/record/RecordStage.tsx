@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { jobSheet } from '@mendum/core';
-import { useChange } from '../../app/change.ts';
+import { useSave } from '../../app/change.ts';
 import { useAppSelector } from '../../app/store.ts';
 import { Button } from '../../ui/button.tsx';
 import { TextArea } from '../../ui/field.tsx';
@@ -16,7 +16,7 @@ const LINK =
 export function RecordStage() {
   const { view, plan, signed } = useOpenJob();
   const person = useAppSelector((state) => state.view.person);
-  const { change, busy } = useChange(view.id);
+  const { save, busy } = useSave();
   const [note, setNote] = useState('');
   const [refusal, setRefusal] = useState<{ readonly message: string; readonly hint: string }>();
   const replaced = new Set(view.records.map((record) => record.replacesId));
@@ -30,7 +30,7 @@ export function RecordStage() {
   );
   const [first] = records;
   const sign = async (): Promise<void> => {
-    const outcome = await change('POST', '/sign', { version: view.version, note: note.trim() }, { quiet: true });
+    const outcome = await save('sign', { jobId: view.id, version: view.version, note: note.trim() }, { quiet: true });
     setRefusal(outcome.ok ? undefined : { message: outcome.error.message, hint: outcome.error.hint ?? '' });
   };
   const base = `/api/jobs/${view.id}`;

@@ -16,7 +16,9 @@ interface BranchFieldsProps {
   readonly onChange: (part: Partial<Draft>) => void;
 }
 
-/** The wires that join the circuit's own here, and whether that may be cut; or the free cavity that takes the new one. */
+/**
+ * The wires that join the circuit's own here, and whether that may be cut; or the free cavity that takes the new one.
+ */
 export function BranchFields({ draft, wrong, own, harness, onChange }: BranchFieldsProps) {
   const adding = ownFieldsOf(draft.kind).branchWires?.required === true;
   const wires = draft.branchWires;

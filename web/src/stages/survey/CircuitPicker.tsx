@@ -9,7 +9,9 @@ interface CircuitPickerProps {
   readonly onPick: (ids: readonly string[]) => void;
 }
 
-/** Circuits by number, function and colour, each a large target; several may be picked for damage that runs across them. */
+/**
+ * Circuits by number, function and colour, each a large target; several may be picked for damage that runs across them.
+ */
 export function CircuitPicker({ circuits, picked, many, onPick }: CircuitPickerProps) {
   const press = (id: string): void =>
     onPick(!many ? [id] : picked.includes(id) ? picked.filter((one) => one !== id) : [...picked, id]);

@@ -1,13 +1,14 @@
 import { useState } from 'react';
 import { figure, isCavityKind, lostStretch, ownFieldsOf, type Finding } from '@mendum/core';
-import { useChange, type Outcome } from '../../app/change.ts';
+import { useSave, type Outcome } from '../../app/change.ts';
 import { Button } from '../../ui/button.tsx';
-import { NumberField, Select, TextArea, TextField } from '../../ui/field.tsx';
+import { NumberField, Select } from '../../ui/field.tsx';
 import { numberOf } from '../../ui/typed.ts';
 import { useOpenJob } from '../job.ts';
 import { CavityFields, SortPicker } from './CavityFields.tsx';
 import { BranchFields } from './BranchFields.tsx';
 import { CircuitPicker } from './CircuitPicker.tsx';
+import { NotedFields } from './NotedFields.tsx';
 import { OwnFieldList } from './OwnFieldList.tsx';
 import { findingsOf, runsOf, type Draft, type Wrongs } from './draft.ts';
 import { KindPicker } from './KindPicker.tsx';
@@ -73,11 +74,14 @@ function StretchFields({
   );
 }
 
-/** Describes what was found: circuits, kind, place, cut-back, slack. Wrong fields say what is wrong and what to do; nothing typed is lost. */
+/**
+ * Describes what was found: circuits, kind, place, cut-back, slack. Wrong fields say what is wrong and what to do;
+ * nothing typed is lost.
+ */
 export function FindingForm({ start, version, onSaved, onClose }: FindingFormProps) {
   const { view, nodeName } = useOpenJob();
   const { harness } = view.job;
-  const { change, busy } = useChange(view.id);
+  const { save: send, busy } = useSave();
   const [draft, setDraft] = useState(start);
   const [wrong, setWrong] = useState<Wrongs>({});
   const [stale, setStale] = useState<Stale>();
@@ -109,9 +113,11 @@ export function FindingForm({ start, version, onSaved, onClose }: FindingFormPro
     setWrong(result.ok ? {} : result.wrong);
     if (!result.ok) return;
     for (const finding of result.findings) {
-      const outcome = edit
-        ? await change('PUT', `/findings/${finding.id}`, { version: asVersion, finding }, { quiet: true })
-        : await change('POST', '/findings', { finding }, { quiet: true });
+      const at = { jobId: view.id, finding };
+      const outcome =
+        asVersion !== undefined
+          ? await send('changeFinding', { ...at, findingId: finding.id, version: asVersion }, { quiet: true })
+          : await send('addFinding', at, { quiet: true });
       if (!outcome.ok) {
         refused(outcome);
         return;
@@ -240,20 +246,7 @@ export function FindingForm({ start, version, onSaved, onClose }: FindingFormPro
           </section>
         </>
       )}
-      <TextField
-        type="date"
-        label="Temporary until"
-        hint="Leave empty for a permanent repair. A temporary one comes back on its day."
-        value={draft.temporaryUntil}
-        onChange={(event) => set({ temporaryUntil: event.target.value })}
-      />
-      <TextArea
-        label="Note"
-        name="note"
-        value={draft.note}
-        maxLength={2000}
-        onChange={(event) => set({ note: event.target.value })}
-      />
+      <NotedFields noted={draft.noted} wrong={wrong} onChange={(noted) => set({ noted })} />
       {wrong.job === undefined ? null : (
         <p className="text-lg text-scrap" role="alert">
           {wrong.job}

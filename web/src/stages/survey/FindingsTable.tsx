@@ -1,11 +1,12 @@
 import clsx from 'clsx';
 import { Pencil, Trash2 } from 'lucide-react';
-import { colourInWords, findingInWords, isAtCavity, lostStretch, type Finding } from '@mendum/core';
+import { colourInWords, findingInWords, isAtCavity, lostStretch, notedInWords, type Finding } from '@mendum/core';
 import { DamagePicture } from '../../draw/DamageMark.tsx';
 import { WireChip } from '../../shapes/WireLine.tsx';
 import { Figure, useLength } from '../../ui/units.tsx';
 import { useOpenJob } from '../job.ts';
 import { Photos } from './Photos.tsx';
+import { Scroller } from '../../ui/scroller.tsx';
 
 interface FindingsTableProps {
   readonly onEdit: (finding: Finding) => void;
@@ -21,7 +22,7 @@ export function FindingsTable({ onEdit, onRemove }: FindingsTableProps) {
   const { plain, unit } = useLength();
   const runName = (id: string): string => view.job.harness.runs.find((run) => run.id === id)?.name ?? id;
   return (
-    <div className="relative overflow-x-auto">
+    <Scroller label="What was found">
       <table className="w-full border-t border-ink text-left">
         <thead className="text-soft">
           <tr>
@@ -65,9 +66,14 @@ export function FindingsTable({ onEdit, onRemove }: FindingsTableProps) {
                     </span>
                     <span>
                       {findingInWords(finding)}
-                      {finding.temporaryUntil === undefined ? null : (
-                        <b className="block text-rework">temporary until {finding.temporaryUntil}</b>
-                      )}
+                      {notedInWords(finding).map(({ name, words }) => (
+                        <span
+                          key={name}
+                          className={clsx('block', name === 'temporaryUntil' ? 'font-bold text-rework' : 'text-soft')}
+                        >
+                          {words}
+                        </span>
+                      ))}
                     </span>
                   </span>
                 </td>
@@ -136,6 +142,6 @@ export function FindingsTable({ onEdit, onRemove }: FindingsTableProps) {
           })}
         </tbody>
       </table>
-    </div>
+    </Scroller>
   );
 }

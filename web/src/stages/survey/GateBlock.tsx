@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { GateEntry, GateNeed } from '@mendum/core';
 import { fieldName } from '../../answer/path.ts';
-import { useChange } from '../../app/change.ts';
+import { useSave } from '../../app/change.ts';
 import { Button } from '../../ui/button.tsx';
 import { TextField } from '../../ui/field.tsx';
 import { when } from '../../ui/when.ts';
@@ -34,10 +34,10 @@ const FIELD: Record<
 /** One entry that the gate asks for, with the words that open it. */
 function Need({ need, first }: { readonly need: GateNeed; readonly first: boolean }) {
   const { view } = useOpenJob();
-  const { change, busy } = useChange(view.id);
+  const { save, busy } = useSave();
   const [words, setWords] = useState('');
   const say = (fields: Record<string, unknown>): void =>
-    void change('PUT', `/gate/${need.entry}`, { version: view.version, ...fields });
+    void save('sayGate', { jobId: view.id, entry: need.entry, version: view.version, ...fields });
   if (need.entry === 'isolation') {
     return (
       <div className="py-4">
@@ -93,7 +93,7 @@ const SAID: Record<GateEntry, string> = {
 /** What people have confirmed, each with name and time; it can be taken back until the job is signed. */
 function Said() {
   const { view, signed } = useOpenJob();
-  const { change, busy } = useChange(view.id);
+  const { save, busy } = useSave();
   const { gate } = view.job;
   const lines = (['isolation', 'airbag', 'highVoltage', 'vapour'] as const).flatMap((entry) => {
     const said = gate[entry];
@@ -122,7 +122,7 @@ function Said() {
             <Button
               look="quiet"
               disabled={busy}
-              onClick={() => void change('DELETE', `/gate/${entry}`, { version: view.version })}
+              onClick={() => void save('withdrawGate', { jobId: view.id, entry, version: view.version })}
             >
               Withdraw
             </Button>

@@ -1,11 +1,11 @@
 import { useState, type ChangeEvent } from 'react';
 import { Camera } from 'lucide-react';
 import { v4 as uuid } from 'uuid';
-import type { ErrorBody, PhotoView } from '@mendum/core/interchange';
-import { api } from '../../app/api.ts';
-import { showError, useChange } from '../../app/change.ts';
+import type { ErrorBody, PhotoView } from '@mendum/core/operations';
+import { useAddPhotoMutation } from '../../app/api.ts';
+import { errorOf, showError, useSave } from '../../app/change.ts';
 import { notify } from '../../app/notice.ts';
-import { useAppDispatch, useAppSelector } from '../../app/store.ts';
+import { useAppSelector } from '../../app/store.ts';
 import { Button } from '../../ui/button.tsx';
 import { Dialog } from '../../ui/dialog.tsx';
 
@@ -17,7 +17,7 @@ function usePhotoSender(
   jobId: string,
   findingId: string,
 ): { readonly sending: string | undefined; readonly send: (files: readonly File[]) => Promise<void> } {
-  const dispatch = useAppDispatch();
+  const [addPhoto] = useAddPhotoMutation();
   const person = useAppSelector((state) => state.view.person) ?? '';
   const [sending, setSending] = useState<string>();
   const sendOne = async (file: File): Promise<ErrorBody['error'] | undefined> => {
@@ -27,21 +27,13 @@ function usePhotoSender(
         message: `${file.name} has ${(file.size / 1e6).toFixed(1)} MB.`,
         hint: `A photo has up to ${PHOTO_MOST / 1e6} MB.`,
       };
-    const words = new URLSearchParams({ writeId: uuid(), by: person, name: file.name.slice(0, 120) });
-    const answer = await fetch(`${location.origin}/api/jobs/${jobId}/findings/${findingId}/photos?${words}`, {
-      method: 'POST',
-      headers: { 'content-type': file.type === '' ? 'application/octet-stream' : file.type },
-      body: file,
-    }).catch(() => undefined);
-    if (answer?.ok) return undefined;
-    const body = (await answer?.json().catch(() => undefined)) as ErrorBody | undefined;
-    return (
-      body?.error ?? {
-        code: 'UNREACHABLE',
-        message: `${file.name} was not sent: the server did not answer.`,
-        hint: 'Choose it again.',
-      }
-    );
+    const name = file.name.slice(0, 120);
+    const sent = await addPhoto({ jobId, findingId, name, file, writeId: uuid(), by: person });
+    if (!('error' in sent)) return undefined;
+    const error = errorOf(sent.error);
+    return error.code === 'UNREACHABLE'
+      ? { ...error, message: `${file.name} was not sent: the server did not answer.`, hint: 'Choose it again.' }
+      : error;
   };
   const send = async (files: readonly File[]): Promise<void> => {
     let kept = 0;
@@ -52,7 +44,6 @@ function usePhotoSender(
       else kept += 1;
     }
     setSending(undefined);
-    dispatch(api.util.invalidateTags([{ type: 'Job', id: jobId }]));
     if (kept === files.length) notify(kept === 1 ? 'Photo attached' : `${kept} photos attached`);
   };
   return { sending, send };
@@ -73,7 +64,7 @@ export function Photos({
   readonly signed: boolean;
 }) {
   const { sending, send } = usePhotoSender(jobId, findingId);
-  const { change } = useChange(jobId);
+  const { save } = useSave();
   const [open, setOpen] = useState<PhotoView>();
   const own = photos.filter((photo) => photo.findingId === findingId);
   const choose = (event: ChangeEvent<HTMLInputElement>): void => {
@@ -83,9 +74,9 @@ export function Photos({
   };
   const remove = async (photo: PhotoView): Promise<void> => {
     setOpen(undefined);
-    const outcome = await change('PUT', `/photos/${photo.id}`, { removed: true });
-    if (outcome.ok)
-      notify('Photo removed', { undo: () => void change('PUT', `/photos/${photo.id}`, { removed: false }) });
+    const at = { jobId, photoId: photo.id };
+    const outcome = await save('keepPhoto', { ...at, removed: true });
+    if (outcome.ok) notify('Photo removed', { undo: () => void save('keepPhoto', { ...at, removed: false }) });
   };
   return (
     <span className="flex flex-wrap items-center justify-end gap-1.5" onClick={(event) => event.stopPropagation()}>

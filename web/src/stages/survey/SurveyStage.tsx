@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import type { Finding, HarnessNode, MappingCard } from '@mendum/core';
 import { useAskedField } from '../../answer/useAskedField.ts';
-import { useChange } from '../../app/change.ts';
+import { useSave } from '../../app/change.ts';
 import { notify } from '../../app/notice.ts';
 import { useKeys } from '../../app/useKeys.ts';
 import { ConnectorView } from '../../connector/ConnectorView.tsx';
@@ -69,7 +69,7 @@ function ConnectorLine({
 /** Make it safe, then mark what was found on the run, by drag or by form. */
 export function SurveyStage() {
   const { view, plan, selected, select, nodeName, signed, pathTo } = useOpenJob();
-  const { change } = useChange(view.id);
+  const { save } = useSave();
   const { harness, findings } = view.job;
   const [runId, setRunId] = useState(selected?.runId ?? harness.runs[0]?.id ?? '');
   const [search, setSearch] = useSearchParams();
@@ -99,7 +99,9 @@ export function SurveyStage() {
   useKeys(signed ? {} : { a: add });
 
   const takeBack = (added: readonly Finding[]): void =>
-    void Promise.all(added.map((finding) => change('DELETE', `/findings/${finding.id}`, { version: 1 })));
+    void Promise.all(
+      added.map((finding) => save('removeFinding', { jobId: view.id, findingId: finding.id, version: 1 })),
+    );
   const saved = (made: readonly Finding[]): void => {
     const isNew = form?.version === undefined;
     const before = findings.find((finding) => finding.id === made[0]?.id);
@@ -110,15 +112,22 @@ export function SurveyStage() {
       undo: () => {
         if (isNew) takeBack(made);
         else if (before && version !== undefined)
-          void change('PUT', `/findings/${before.id}`, { version: version + 1, finding: before });
+          void save('changeFinding', {
+            jobId: view.id,
+            findingId: before.id,
+            version: version + 1,
+            finding: before,
+          });
       },
     });
   };
   const remove = async (finding: Finding): Promise<void> => {
-    const outcome = await change('DELETE', `/findings/${finding.id}`, {
+    const outcome = await save('removeFinding', {
+      jobId: view.id,
+      findingId: finding.id,
       version: view.findingVersions[finding.id] ?? 1,
     });
-    if (outcome.ok) notify('Finding removed', { undo: () => void change('POST', '/findings', { finding }) });
+    if (outcome.ok) notify('Finding removed', { undo: () => void save('addFinding', { jobId: view.id, finding }) });
   };
 
   return (

@@ -12,7 +12,7 @@ const wrongOf = (one: Draft): Readonly<Record<string, string>> => {
 
 describe('a finding as it is typed', () => {
   it('becomes a finding with numbers', () =>
-    expect(findingsOf(draft({ slackMm: '30', cutBackLeftMm: '2,5', note: ' bright ' }), job)).toMatchObject({
+    expect(findingsOf(draft({ slackMm: '30', cutBackLeftMm: '2,5', noted: { note: ' bright ' } }), job)).toMatchObject({
       ok: true,
       findings: [{ circuitId: 'C1', fromMm: 500, toMm: 512, cutBackLeftMm: 2.5, slackMm: 30, note: 'bright' }],
     }));

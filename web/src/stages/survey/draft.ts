@@ -7,6 +7,7 @@ import {
   endOfCircuit,
   isAtCavity,
   isCavityKind,
+  NOTED_NAMES,
   ownFieldsOf,
   type Circuit,
   type Finding,
@@ -55,8 +56,8 @@ export interface Draft extends DraftPlace, DraftOwn {
   readonly insertWire: WireSpec | undefined;
   /** What of a finding that is edited has no field here: it is kept as it is. */
   readonly rest: Readonly<Record<string, unknown>>;
-  readonly temporaryUntil: string;
-  readonly note: string;
+  /** What is noted beside the figures, by name. */
+  readonly noted: Readonly<Record<string, string>>;
 }
 
 const shown = (value: number | undefined): string => (value === undefined ? '' : String(value));
@@ -89,8 +90,7 @@ export function newDraft(
     farWire: undefined,
     insertWire: undefined,
     rest: {},
-    temporaryUntil: '',
-    note: '',
+    noted: {},
   };
 }
 
@@ -102,11 +102,11 @@ export const figuresOf = (kind: FindingKind): readonly (readonly [name: string, 
 export const wordsOf = (kind: FindingKind): readonly (readonly [name: string, field: OwnField])[] =>
   Object.entries(ownFieldsOf(kind)).filter(([, { type }]) => type === 'ofSame');
 
-/** The figures and words of its own that a finding has, as text. */
-function ownOf(finding: Finding): Readonly<Record<string, string>> {
+/** Figures and words of a finding as text, by name. */
+function textsOf(finding: Finding, names: readonly string[]): Readonly<Record<string, string>> {
   const values: Readonly<Record<string, unknown>> = { ...finding };
   return Object.fromEntries(
-    [...figuresOf(finding.kind), ...wordsOf(finding.kind)].map(([name]) => {
+    names.map((name) => {
       const value = values[name];
       return [name, typeof value === 'number' || typeof value === 'string' ? String(value) : ''];
     }),
@@ -127,8 +127,6 @@ const MADE_HERE = [
   'freedEndMm',
   'farWire',
   'insertWire',
-  'temporaryUntil',
-  'note',
   'sort',
   'at',
 ] as const;
@@ -147,7 +145,10 @@ export function draftOf(finding: Finding): Draft {
     cutBackRightMm: shown(finding.cutBackRightMm),
     slackMm: shown(finding.slackMm),
     freedEndMm: shown(finding.freedEndMm),
-    own: ownOf(finding),
+    own: textsOf(
+      finding,
+      [...figuresOf(finding.kind), ...wordsOf(finding.kind)].map(([name]) => name),
+    ),
     sort: finding.sort ?? '',
     atNodeId: isAtCavity(finding) ? finding.at.nodeId : '',
     branchWires: branchesOf(finding),
@@ -156,9 +157,8 @@ export function draftOf(finding: Finding): Draft {
     freeCavity: 'freeCavity' in finding ? (finding.freeCavity?.cavity ?? '') : '',
     farWire: finding.farWire,
     insertWire: finding.insertWire,
-    rest: restOf(all, [...MADE_HERE, ...Object.keys(ownFieldsOf(finding.kind))]),
-    temporaryUntil: finding.temporaryUntil ?? '',
-    note: finding.note ?? '',
+    rest: restOf(all, [...MADE_HERE, ...NOTED_NAMES, ...Object.keys(ownFieldsOf(finding.kind))]),
+    noted: textsOf(finding, NOTED_NAMES),
   };
 }
 
@@ -172,17 +172,24 @@ const MUST = ['fromMm', 'toMm', 'cutBackLeftMm', 'cutBackRightMm'] as const;
 
 const fieldOf = (problem: JobProblem): string => problem.pointer.split('/')[2] ?? 'job';
 
+/** What is written of some fields; those left empty are not there. */
+const written = (texts: Readonly<Record<string, string>>, names: readonly string[]): object =>
+  Object.fromEntries(
+    names.flatMap((name) => {
+      const word = texts[name]?.trim() ?? '';
+      return word === '' ? [] : [[name, word]];
+    }),
+  );
+
 /** The fields that a kind has of its own, as they are typed and picked. */
 function ownBuilt(draft: Draft): object {
   const has = ownFieldsOf(draft.kind);
   const figures = figuresOf(draft.kind).map(([name]) => [name, numberOf(draft.own[name] ?? '')] as const);
   return {
     ...Object.fromEntries(figures),
-    ...Object.fromEntries(
-      wordsOf(draft.kind).flatMap(([name]) => {
-        const word = draft.own[name]?.trim() ?? '';
-        return word === '' ? [] : [[name, word]];
-      }),
+    ...written(
+      draft.own,
+      wordsOf(draft.kind).map(([name]) => name),
     ),
     ...(has.branchWires && (has.branchWires.required || draft.branchWires.length > 0)
       ? { branchWires: draft.branchWires }
@@ -215,8 +222,7 @@ function build(draft: Draft, circuitId: string, id: string, { harness }: Job): F
     ...(freed === undefined ? {} : { freedEndMm: freed }),
     ...(draft.farWire ? { farWire: draft.farWire } : {}),
     ...(draft.insertWire ? { insertWire: draft.insertWire } : {}),
-    ...(draft.temporaryUntil === '' ? {} : { temporaryUntil: draft.temporaryUntil }),
-    ...(draft.note.trim() === '' ? {} : { note: draft.note.trim() }),
+    ...written(draft.noted, NOTED_NAMES),
     ...(draft.sort !== '' && damageOf(draft.kind).sorts?.[draft.sort] !== undefined ? { sort: draft.sort } : {}),
     ...ownBuilt(draft),
   };

@@ -3,10 +3,12 @@ import {
   CAVITY_FINDING_KINDS,
   damageOf,
   FINDING_KINDS,
+  NOTED,
   type CavityFindingKind,
   type Finding,
   type FindingKind,
   type Job,
+  type OwnField,
   type WireSpec,
 } from '@mendum/core';
 import { viewOf } from '../../test/job.tsx';
@@ -31,6 +33,11 @@ type Of<K extends FindingKind> = Finding extends infer F
   : never;
 const JOB: Job = { ...viewOf([]).job, findings: [] };
 
+/** Whatever may be noted of a finding, each as its sort asks it. */
+const NOTES = Object.fromEntries(
+  Object.entries<OwnField>(NOTED).map(([name, { type }]) => [name, type === 'date' ? '2031-02-03' : `seen as ${name}`]),
+) as Readonly<Record<keyof typeof NOTED, string>>;
+
 const base = {
   id: 'F',
   circuitId: 'C1',
@@ -43,8 +50,7 @@ const base = {
   freedEndMm: 5.2,
   farWire: WIRE,
   insertWire: { ...WIRE, colour: { base: 'pink' } },
-  temporaryUntil: '2031-02-03',
-  note: 'seen on the north side',
+  ...NOTES,
 } as const;
 const at = { nodeId: 'X1', cavity: '1' };
 const atEnd = { ...base, fromMm: 0, toMm: 1, cutBackLeftMm: 0, at };
@@ -96,7 +102,7 @@ describe('a finding opened and saved', () => {
     expect(result.ok && result.findings[0]).toEqual(finding);
   });
   it('lets go of what is emptied', () => {
-    const result = findingsOf({ ...draftOf(stored('parted')), slackMm: '', note: '', insertWire: undefined }, JOB);
+    const result = findingsOf({ ...draftOf(stored('parted')), slackMm: '', noted: {}, insertWire: undefined }, JOB);
     expect(result.ok && Object.keys(result.findings[0]!)).not.toEqual(expect.arrayContaining(['slackMm']));
     expect(result.ok && result.findings[0]).not.toHaveProperty('insertWire');
   });

@@ -2,7 +2,7 @@ import { render, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { Provider } from 'react-redux';
 import { beforeEach, describe, expect, it } from 'vitest';
-import type { PhotoView } from '@mendum/core/interchange';
+import type { PhotoView } from '@mendum/core/operations';
 import { dismissNotice } from '../../app/notice.ts';
 import { NoticeBar } from '../../app/NoticeBar.tsx';
 import { makeStore } from '../../app/store.ts';

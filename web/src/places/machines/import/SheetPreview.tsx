@@ -9,6 +9,7 @@ import {
 } from '@mendum/core';
 import { WireChip } from '../../../shapes/WireLine.tsx';
 import { FIELD_WORDS } from './fieldWords.ts';
+import { Scroller } from '../../../ui/scroller.tsx';
 
 /** How many lines of a long sheet are shown. */
 const SHOWN = 60;
@@ -116,7 +117,7 @@ export function SheetRows({
           </span>
         ) : null}
       </h3>
-      <div role="group" aria-label="Lines as they were read" tabIndex={0} className="max-h-72 overflow-auto">
+      <Scroller label="Lines as they were read" className="max-h-72">
         <table className="w-full text-left">
           <thead className="sticky top-0 border-b border-ink bg-sheet text-soft">
             <tr>
@@ -153,7 +154,7 @@ export function SheetRows({
           </tbody>
         </table>
         {reading.rows.length > SHOWN ? <p className="py-2 text-soft">and {reading.rows.length - SHOWN} more</p> : null}
-      </div>
+      </Scroller>
     </section>
   );
 }

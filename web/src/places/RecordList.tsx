@@ -1,0 +1,84 @@
+import { useState } from 'react';
+import { Link } from 'react-router';
+import type { SpliceRecord } from '@mendum/core';
+import { useAllRecordsInfiniteQuery } from '../app/api.ts';
+import { errorOf } from '../app/change.ts';
+import { usePages } from '../app/usePages.ts';
+import { Empty, Failed, Working } from '../ui/empty.tsx';
+import { TextField } from '../ui/field.tsx';
+import { LongList } from '../ui/LongList.tsx';
+import { Length } from '../ui/units.tsx';
+import { useSettled } from '../ui/useSettled.ts';
+
+/** Where a repair is, and what it is. */
+export function RecordWords({ body }: { readonly body: SpliceRecord }) {
+  return (
+    <>
+      <span>
+        <b>{body.machine}</b>
+        <span className="block text-soft">
+          job <span className="figure">{body.jobNumber}</span>
+        </span>
+      </span>
+      <span>
+        <b>
+          <span className="figure">{body.circuitNumber}</span> {body.circuitFunction}
+        </b>
+        , {body.method}
+        <span className="block text-soft">
+          <Length mm={body.atMm} digits={0} /> from {body.fromName}; {body.signedBy}
+        </span>
+      </span>
+    </>
+  );
+}
+
+/** Every record that counts, the newest first; found by words on the server. */
+export function RecordList() {
+  const [words, setWords] = useState('');
+  const search = useSettled(words.trim());
+  const { lines, total, hasMore, onMore, error, refetch } = usePages(
+    useAllRecordsInfiniteQuery(search === '' ? {} : { search }),
+  );
+  const failed = error === undefined ? undefined : errorOf(error);
+  if (failed) return <Failed message={failed.message} hint={failed.hint} onRetry={() => void refetch()} />;
+  return (
+    <>
+      <div className="mb-4 max-w-md">
+        <TextField
+          label="Find a record"
+          type="search"
+          value={words}
+          placeholder="machine, job, circuit number, name"
+          onChange={(event) => setWords(event.target.value)}
+        />
+      </div>
+      {!lines ? (
+        <Working words="Fetching the records…" />
+      ) : lines.length === 0 ? (
+        <Empty title={search === '' ? 'No records yet' : `No record matches “${search}”`}>
+          {search === '' ? 'They are made when a job is signed.' : 'Try fewer words, or part of one.'}
+        </Empty>
+      ) : (
+        <LongList
+          label="Records"
+          lines={lines}
+          total={total}
+          hasMore={hasMore}
+          onMore={onMore}
+          keyOf={({ recordId }) => recordId}
+        >
+          {({ jobId, body }) => (
+            <Link
+              to={`/jobs/${jobId}/record`}
+              className="grid min-h-16 items-center gap-x-5 px-2 py-2.5 hover:bg-sheet sm:grid-cols-[7rem_minmax(0,1fr)_minmax(0,1.6fr)]"
+            >
+              <span className="figure text-soft">{body.signedAt.slice(0, 10)}</span>
+              <RecordWords body={body} />
+            </Link>
+          )}
+        </LongList>
+      )}
+    </>
+  );
+}
