@@ -25,6 +25,7 @@ const ROOMS = [
   'bench',
   'plan',
   'record',
+  'operations',
   'interchange',
   'spreadsheet',
 ];

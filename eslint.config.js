@@ -40,6 +40,8 @@ export default tseslint.config(
       '@typescript-eslint/no-unnecessary-type-parameters': 'off',
       '@typescript-eslint/consistent-type-imports': 'error',
       '@typescript-eslint/switch-exhaustiveness-check': 'error',
+      // What is left out of a thing is named beside the rest of it.
+      '@typescript-eslint/no-unused-vars': ['error', { ignoreRestSiblings: true }],
       'max-lines': ['error', { max: 320, skipBlankLines: true, skipComments: true }],
       eqeqeq: 'error',
     },

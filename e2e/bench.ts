@@ -1,4 +1,5 @@
 import { expect, type APIRequestContext, type Page } from '@playwright/test';
+import type { LineOf, Page as ListPage } from '@mendum/core/operations';
 
 /** Chooses who is at the bench on this device, as if it had been asked before. */
 export async function atTheBench(page: Page, theme: 'light' | 'dark' = 'light'): Promise<void> {
@@ -9,10 +10,17 @@ export async function atTheBench(page: Page, theme: 'light' | 'dark' = 'light'):
 }
 
 export async function jobId(request: APIRequestContext, number: string): Promise<string> {
-  const jobs = (await (await request.get('/api/jobs')).json()) as { id: string; number: string }[];
-  const found = jobs.find((job) => job.number === number);
+  const found = (await listed(request, 'jobs')).find((job) => job.number === number);
   if (!found) throw new Error(`no job ${number}`);
   return found.id;
+}
+
+/** The lines of a list, up to 200. */
+export async function listed<N extends 'jobs' | 'harnesses'>(
+  request: APIRequestContext,
+  name: N,
+): Promise<readonly LineOf<N>[]> {
+  return ((await (await request.get(`/api/${name}?limit=200`)).json()) as ListPage<LineOf<N>>).items;
 }
 
 /** A copy of a demo job, so that walks do not get in each other's way. */

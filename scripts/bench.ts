@@ -1,7 +1,7 @@
 import { spawnSync } from 'node:child_process';
 import { performance } from 'node:perf_hooks';
 import { jobOf } from './benchJob.ts';
-import { buildFinder } from '../web/src/find/finder.ts';
+import { makeFinder, type Findable } from '../server/src/find/finder.ts';
 import {
   CRIMP_FIRST,
   cutSticks,
@@ -16,7 +16,6 @@ import {
   warm,
 } from '@mendum/core';
 import { randomRun } from '../core/src/layout/test/randomRun.ts';
-import type { HarnessView } from '@mendum/core/interchange';
 import { readSeparated, writeCsv } from '@mendum/core/spreadsheet';
 
 const TARGET_MS: Readonly<Record<number, number>> = { 400: 500 };
@@ -65,18 +64,14 @@ const single = Array.from({ length: 25 }, (_, index) => {
 console.log(
   `one circuit of 400 planned anew: ${(single[12] ?? 0).toFixed(1)} ms (middle of 25; ${single[0]?.toFixed(1) ?? ''} to ${single.at(-1)?.toFixed(1) ?? ''}), target under 16 ms`,
 );
-const machines = Array.from({ length: 50 }, (_, m): HarnessView => {
+const machines = Array.from({ length: 50 }, (_, m): Findable => {
   const { harness } = jobOf(100);
   return {
     id: `H${m}`,
     version: 1,
-    machineId: `M${m}`,
     machine: `Machine ${m}`,
-    machineKind: 'tractor',
-    systemVoltageV: 24,
-    name: `Loom ${m}`,
-    runs: harness.runs,
-    nodes: harness.nodes,
+    harness: `Loom ${m}`,
+    nodeNames: new Map(harness.nodes.map((node) => [node.id, node.name])),
     circuits: harness.circuits.map((circuit, i) => ({
       ...circuit,
       function: `${['Valve', 'Lamp', 'Sensor', 'Ground', 'Motor'][i % 5] ?? ''} ${['feed', 'left', 'right', 'return'][i % 4] ?? ''} ${m * 100 + i}`,
@@ -84,7 +79,8 @@ const machines = Array.from({ length: 50 }, (_, m): HarnessView => {
   };
 });
 const built = performance.now();
-const find = buildFinder(machines);
+const { find, take } = makeFinder();
+machines.forEach(take);
 console.log(`index of 5000 circuits: ${(performance.now() - built).toFixed(0)} ms, once`);
 for (const words of ['lamp left', 'snesor', 'X1 77', 'machine 12 ground']) {
   const start = performance.now();

@@ -1,9 +1,12 @@
 import { writeFileSync } from 'node:fs';
 import { join, resolve } from 'node:path';
+import { jobFileJsonSchema } from '../core/src/interchange/index.ts';
 import { EXAMPLES } from '../server/src/cli/examples.ts';
 
-// npm run examples: writes the example job files of the documentation again, from the demo.
-const folder = resolve(import.meta.dirname, '../docs/formats/examples');
-for (const [name, make] of Object.entries(EXAMPLES))
-  writeFileSync(join(folder, name), `${JSON.stringify(make(), null, 2)}\n`);
-console.log(`Wrote ${Object.keys(EXAMPLES).length} examples to docs/formats/examples.`);
+// npm run examples: writes the example job files and the JSON Schema of the documentation again, from demo and schemas.
+const formats = resolve(import.meta.dirname, '../docs/formats');
+const write = (name: string, content: object): void =>
+  writeFileSync(join(formats, name), `${JSON.stringify(content, null, 2)}\n`);
+for (const [name, make] of Object.entries(EXAMPLES)) write(join('examples', name), make());
+write('job.schema.json', jobFileJsonSchema());
+console.log(`Wrote ${Object.keys(EXAMPLES).length} examples and job.schema.json to docs/formats.`);

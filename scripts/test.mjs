@@ -8,25 +8,38 @@ ensurePackages();
 ensureChromium();
 let passed = 0;
 let failed = 0;
-const count = (good, bad) => {
+const names = [];
+const count = (good, bad, which = []) => {
   passed += good;
   failed += bad;
+  names.push(...which);
 };
 
 /** Runs a test runner that leaves a report; without one the run as a whole counts as one failure. */
 function runWithReport(name, script, args, env, read) {
   const report = join(tmpdir(), `mendum-${name}-${process.pid}.json`);
   const well = run('npm', ['run', '-s', script, '--', ...args(report)], env(report));
-  if (!existsSync(report)) return count(0, 1);
-  const { good, bad } = read(JSON.parse(readFileSync(report, 'utf8')));
+  if (!existsSync(report)) return count(0, 1, [`${name}: ended without a report`]);
+  const { good, bad, which } = read(JSON.parse(readFileSync(report, 'utf8')));
   rmSync(report, { force: true });
-  return count(good, bad === 0 && !well ? 1 : bad);
+  return bad === 0 && !well ? count(good, 1, [`${name}: ended badly, though no test failed`]) : count(good, bad, which);
 }
+
+/** Runs a script that passes or fails as a whole. */
+function runWhole(script) {
+  const well = run('npm', ['run', '-s', script]);
+  return well ? count(1, 0) : count(0, 1, [script]);
+}
+
+/** The walks of a report that failed, from all the files it has folded in each other. */
+const failedWalks = (suite) => [
+  ...(suite.suites ?? []).flatMap(failedWalks),
+  ...(suite.specs ?? []).filter((spec) => !spec.ok).map((spec) => `${spec.file}: ${spec.title}`),
+];
 
 for (const script of ['types', 'format:check', 'lint']) {
   console.log(`\n— ${script}`);
-  const well = run('npm', ['run', '-s', script]);
-  count(well ? 1 : 0, well ? 0 : 1);
+  runWhole(script);
 }
 console.log('\n— unit and server tests');
 runWithReport(
@@ -39,20 +52,30 @@ runWithReport(
     bad:
       report.numFailedTests +
       report.testResults.filter((file) => file.status === 'failed' && file.assertionResults.length === 0).length,
+    which: report.testResults
+      .filter((file) => file.status === 'failed')
+      .flatMap((file) => {
+        const tests = file.assertionResults.filter((test) => test.status === 'failed');
+        return tests.length === 0 ? [file.name] : tests.map((test) => `${file.name}: ${test.fullName}`);
+      }),
   }),
 );
 console.log('\n— size of the first screens');
 buildAll();
-const small = run('npm', ['run', '-s', 'size']);
-count(small ? 1 : 0, small ? 0 : 1);
+runWhole('size');
 console.log('\n— browser tests');
 runWithReport(
   'browser',
   'browser',
   () => ['--reporter=list,json'],
   (report) => ({ PLAYWRIGHT_JSON_OUTPUT_NAME: report }),
-  (report) => ({ good: report.stats.expected + report.stats.flaky, bad: report.stats.unexpected }),
+  (report) => ({
+    good: report.stats.expected + report.stats.flaky,
+    bad: report.stats.unexpected,
+    which: failedWalks(report),
+  }),
 );
 
+for (const name of names) console.log(`failed: ${name}`);
 console.log(`\n${passed} passed, ${failed} failed`);
 process.exit(failed === 0 && passed > 0 ? 0 : 1);

@@ -2,7 +2,8 @@ import { join } from 'node:path';
 import { expect, test, type Page } from '@playwright/test';
 import { atTheBench, jobId } from '../bench.ts';
 
-// One current picture for each main view, from the demo, for the README. Written by `npm run screenshots`, not part of the tests.
+// One current picture for each main view, from the demo, for the README. Written by `npm run screenshots`, not part of
+// the tests.
 const FOLDER = join(import.meta.dirname, '../../docs/screenshots');
 const shoot = async (page: Page, name: string): Promise<void> => {
   await page.evaluate(() => document.fonts.ready);

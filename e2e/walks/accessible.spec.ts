@@ -1,6 +1,6 @@
 import { AxeBuilder } from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
-import { atTheBench, copyOf, jobId, watch } from '../bench.ts';
+import { listed, atTheBench, copyOf, jobId, watch } from '../bench.ts';
 
 /** What is serious for assistive technology on the page, or in its dialog. */
 async function seriousOn(page: Page, within?: string): Promise<string[]> {
@@ -28,9 +28,7 @@ for (const theme of ['light', 'dark'] as const) {
       const closed = `/jobs/${await copyOf(request, '0145')}`;
       const signed = `/jobs/${await jobId(request, '0126')}`;
       const melted = `/jobs/${await copyOf(request, '0144')}`;
-      const [loom] = ((await (await request.get('/api/harnesses')).json()) as { id: string; name: string }[]).filter(
-        (one) => one.name.includes('W20'),
-      );
+      const [loom] = (await listed(request, 'harnesses')).filter((one) => one.name.includes('W20'));
       await page.setViewportSize(size);
       await atTheBench(page, theme);
       const views: readonly (readonly [string, string])[] = [

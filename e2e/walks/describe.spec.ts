@@ -1,8 +1,11 @@
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
-import { atTheBench, watch } from '../bench.ts';
+import { listed, atTheBench, watch } from '../bench.ts';
 
-/** A made-up loader's pinout as it is pasted: any order of columns, a title, merged connector cells, "same", mixed units. */
+/**
+ * A made-up loader's pinout as it is pasted: any order of columns, a title, merged connector cells, "same", mixed
+ * units.
+ */
 const SHEET = `Loader boom loom W40, issue 3
 
 Wire Color\tConnector\tCav\tCKT\tDescription\tGauge\tTo connector\tTo cavity
@@ -105,11 +108,9 @@ test('a sheet on a harness that is there: a new connector is hung, known circuit
   page,
   request,
 }) => {
-  const looms = (await (await request.get('/api/harnesses')).json()) as { id: string; name: string }[];
+  const looms = await listed(request, 'harnesses');
   const loom = looms.find((one) => one.name === 'Ramp box loom W1')!;
-  const signed = (
-    (await (await request.get('/api/jobs')).json()) as { id: string; status: string; harness: string }[]
-  ).find((job) => job.harness === loom.name && job.status === 'signed')!;
+  const signed = (await listed(request, 'jobs')).find((job) => job.harness === loom.name && job.status === 'signed')!;
   await atTheBench(page);
   await page.goto(`/machines/${loom.id}`);
   await page.getByRole('button', { name: 'From a sheet' }).click();
@@ -130,10 +131,9 @@ test('a sheet on a harness that is there: a new connector is hung, known circuit
   await page.reload();
   await expect(page.getByRole('row', { name: /62 Ramp down relay/ })).toContainText('1 mm²');
   await expect(page.getByRole('row', { name: /64 Circuit 64/ })).toContainText('X1 4 → X5 1');
-  const kept = (await (await request.get(`/api/jobs/${signed.id}`)).json()) as {
-    job: { harness: { circuits: { number: string }[] } };
-  };
-  expect(kept.job.harness.circuits.map((circuit) => circuit.number)).toEqual(['61', '62', '63']);
+  const { harnessId } = (await (await request.get(`/api/jobs/${signed.id}`)).json()) as { harnessId: string };
+  const kept = (await (await request.get(`/api/harnesses/${harnessId}`)).json()) as { circuits: { number: string }[] };
+  expect(kept.circuits.map((circuit) => circuit.number)).toEqual(['61', '62', '63']);
 });
 
 test('a sheet with bad lines is refused whole, by line and column; an unclear one asks', async ({ page }) => {
