@@ -12,6 +12,13 @@ export const NOTED = {
     hint: 'Leave empty for a permanent repair. A temporary one comes back on its day.',
     wanted: 'Give the day like 2030-05-31, or leave it empty.',
   },
+  reportedAs: {
+    type: 'text',
+    required: false,
+    title: 'Reported as',
+    hint: 'What the operator said: “the left work lamp goes out on rough ground”.',
+    wanted: 'Write at most 200 letters.',
+  },
   note: {
     type: 'longText',
     required: false,
