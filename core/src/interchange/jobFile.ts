@@ -111,7 +111,7 @@ export function readJobFile(text: string): { readonly file: JobFile } & JobFileI
     ]);
   }
   const checked = jobFileSchema.validate(raw, { abortEarly: false, convert: false, errors: { label: 'key' } });
-  if (checked.error) throw new JobFileRefused(problemsOf(checked.error));
+  if (checked.error) throw new JobFileRefused(problemsOf(checked.error, jobFileSchema));
   const file = checked.value as Omit<JobFile, 'job'> & { readonly job: Omit<Job, 'id'> & { readonly id?: string } };
   const job = jobOf(file.job);
   const problems = [

@@ -11,7 +11,7 @@ export function checked<T>(schema: Joi.ObjectSchema, req: Request): T {
   }
   const result = schema.validate(body, { abortEarly: false, convert: false, errors: { label: 'key' } });
   if (result.error) {
-    const problems = problemsOf(result.error);
+    const problems = problemsOf(result.error, schema);
     const [first] = problems;
     throw new AppError('BAD_INPUT', first?.message ?? 'The input is not valid.', {
       field: first?.pointer,
@@ -26,7 +26,7 @@ export function checked<T>(schema: Joi.ObjectSchema, req: Request): T {
 export function checkedQuery<T>(schema: Joi.ObjectSchema, req: Request): T {
   const result = schema.validate(req.query, { abortEarly: true, errors: { label: 'key' } });
   if (result.error) {
-    const [first] = problemsOf(result.error);
+    const [first] = problemsOf(result.error, schema);
     throw new AppError('BAD_INPUT', first?.message ?? 'The address is not valid.', {
       field: first?.pointer,
       hint: first?.hint,

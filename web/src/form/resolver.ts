@@ -10,7 +10,7 @@ export type Wrongs = Readonly<Record<string, string>>;
 export type Also<T> = (thing: T) => Wrongs;
 
 /** Problems as the form keeps them, nested as its fields are. */
-function nested(wrongs: Wrongs): FieldErrors {
+export function nested(wrongs: Wrongs): FieldErrors {
   const errors: Record<string, unknown> = {};
   for (const [path, message] of Object.entries(wrongs)) {
     const steps = path.split('.');

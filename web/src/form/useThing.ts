@@ -1,6 +1,6 @@
 import { useMemo, type RefCallback, type SyntheticEvent } from 'react';
 import type Joi from 'joi';
-import { useForm, useWatch, type FieldValues } from 'react-hook-form';
+import { useForm, useWatch, type FieldValues, type RegisterOptions, type Resolver } from 'react-hook-form';
 import { describe, fieldAt } from '@mendum/core/schemas';
 import { numberOf } from '../ui/typed.ts';
 import { resolverOf, type Also } from './resolver.ts';
@@ -15,7 +15,7 @@ export interface FieldProps {
 }
 
 /** A thing being filled in: what is typed is kept until it is right. */
-export interface Form<T extends object> {
+export interface Form<T extends object, Made = T> {
   /** Makes an input, a list of choices or a box to tick the field at a path, such as `range.minMm2`. */
   readonly field: (path: string) => FieldProps;
   /** What is wrong at a path; `root` for the thing as a whole. */
@@ -23,14 +23,10 @@ export interface Form<T extends object> {
   /** What stands in the form, as it is typed. */
   readonly typed: T;
   readonly set: (path: string, value: unknown) => void;
+  /** Says at a field why what was handed on is not taken. */
+  readonly refuse: (path: string, message: string) => void;
   /** Checks it and hands it on, or says what is wrong and goes to the first field that is. */
-  readonly submit: (onRight: (thing: T) => void) => (event?: SyntheticEvent) => void;
-}
-
-interface ThingOptions<T> {
-  readonly also?: Also<T>;
-  /** With it, each field is checked and handed on as it is left, and not all of them at the end. */
-  readonly onLeave?: (thing: T) => void;
+  readonly submit: (onRight: (made: Made) => void) => (event?: SyntheticEvent) => void;
 }
 
 /** A step of a path: a place in a list, or a name. */
@@ -45,53 +41,54 @@ function figureTyped(value: unknown): unknown {
 }
 
 /**
- * A form over one thing, checked by the schema of that thing: its defaults, its limits and the words of its errors all
- * come from there.
- * @param schema the schema that the server checks it with
- * @param thing what stands in it at first; when another is handed in, that is shown
+ * How an input is taken down: a figure as a number.
+ * @throws Error when the schema has no such field: a form that asks for it would never be refused
  */
-export function useThing<T extends object>(
-  schema: Joi.Schema,
-  thing: T,
-  { also, onLeave }: ThingOptions<T> = {},
-): Form<T> {
-  const resolver = useMemo(() => resolverOf(schema, also), [schema, also]);
-  const form = useForm({
-    resolver,
-    ...(onLeave
-      ? {
-          values: thing,
-          mode: 'onBlur',
-          shouldFocusError: false,
-          resetOptions: { keepDirtyValues: true },
-        }
-      : { defaultValues: thing as FieldValues }),
-  });
+export function optionsOf(schema: Joi.Schema, path: string, typed: object): RegisterOptions {
+  const described = fieldAt(describe(schema), path.split('.').map(asStep), typed);
+  if (!described) throw new Error(`The form asks for “${path}”, which its schema does not have.`);
+  return described.type === 'number' ? { setValueAs: figureTyped } : {};
+}
+
+/**
+ * A form over what is typed, whatever checks it.
+ * @param resolver checks what was typed, and makes what is handed on
+ * @param start what stands in it at first
+ */
+export function useFields<T extends object, Made extends object = T>(
+  resolver: Resolver,
+  start: T,
+  options: (path: string, typed: T) => RegisterOptions = () => ({}),
+): Form<T, Made> {
+  const form = useForm({ resolver, defaultValues: start as FieldValues });
   const typed = useWatch({ control: form.control }) as T;
   const wrong = (path: string): string | undefined => form.getFieldState(path, form.formState).error?.message;
-  const submit: Form<T>['submit'] = (onRight) => (event) => void form.handleSubmit((made) => onRight(made as T))(event);
   return {
     field: (path) => {
-      const described = fieldAt(describe(schema), path.split('.').map(asStep), typed);
-      if (!described) throw new Error(`The form asks for “${path}”, which its schema does not have.`);
-      const { name, ref, onChange, onBlur } = form.register(
-        path,
-        described.type === 'number' ? { setValueAs: figureTyped } : {},
-      );
+      const { name, ref, onChange, onBlur } = form.register(path, options(path, typed));
       return {
         name,
         ref,
         wrong: wrong(path),
         onChange: (event) => void onChange(event),
-        onBlur: (event) => {
-          void onBlur(event);
-          if (onLeave) submit(onLeave)();
-        },
+        onBlur: (event) => void onBlur(event),
       };
     },
     wrong,
     typed,
     set: (path, value) => form.setValue(path, value, { shouldValidate: form.formState.isSubmitted, shouldDirty: true }),
-    submit,
+    refuse: (path, message) => form.setError(path, { type: 'refused', message }),
+    submit: (onRight) => (event) => void form.handleSubmit((made) => onRight(made as Made))(event),
   };
+}
+
+/**
+ * A form over one thing, checked by the schema of that thing: its limits and the words of its errors come from there.
+ * @param schema the schema that the server checks it with
+ * @param thing what stands in it at first
+ * @param also what the schema cannot know, such as that a number is taken
+ */
+export function useThing<T extends object>(schema: Joi.Schema, thing: T, also?: Also<T>): Form<T> {
+  const resolver = useMemo(() => resolverOf(schema, also), [schema, also]);
+  return useFields<T>(resolver, thing, (path, typed) => optionsOf(schema, path, typed));
 }

@@ -68,7 +68,9 @@ function numberWanted(field: Described, unit: string, beside: unknown): string {
       : min !== undefined
         ? max === undefined
           ? ` of ${figure(min)} or more`
-          : ` from ${figure(min)} to ${to}`
+          : min === -max
+            ? ` up to ${to}`
+            : ` from ${figure(min)} to ${to}`
         : max === undefined
           ? ''
           : ` up to ${to}`;
@@ -154,7 +156,9 @@ const mayBeEmpty = (field: Described | undefined): boolean =>
 export function withoutEmpty(schema: Joi.Schema, typed: object): object {
   const described = describe(schema);
   const clean = (value: unknown, path: readonly Step[]): unknown => {
-    if (Array.isArray(value)) return value.map((one, index) => clean(one, [...path, index]));
+    // One of a list stays, even with nothing in it: the others keep their places.
+    if (Array.isArray(value))
+      return (value as unknown[]).map((one, index) => clean(one, [...path, index]) ?? (isThing(one) ? {} : one));
     if (typeof value === 'string') {
       const field = fieldAt(described, path, typed);
       const text = value.trim();

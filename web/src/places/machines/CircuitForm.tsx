@@ -112,7 +112,7 @@ function End({
 
 /** One circuit: number, function, kind, wire, both ends, fuse, load, and the other wire of its pair. */
 export function CircuitForm({ harness, circuit, onSave, onRemove, onClose }: CircuitFormProps) {
-  const form = useThing(circuitFormSchema, circuit ?? newCircuit(harness), { also: takenBy(harness, circuit) });
+  const form = useThing(circuitFormSchema, circuit ?? newCircuit(harness), takenBy(harness, circuit));
   const { wire, shield } = form.typed;
   return (
     <form

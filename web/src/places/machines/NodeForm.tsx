@@ -10,10 +10,11 @@ import {
   type Harness,
   type HarnessEdit,
   type HarnessNode,
-  type LockFamily,
   type NodeKind,
 } from '@mendum/core';
 import { Button } from '../../ui/button.tsx';
+import { nodeSchema } from '@mendum/core/schemas';
+import { useKept } from '../../form/useKept.ts';
 import { NumberField, Select, TextField } from '../../ui/field.tsx';
 import { numberOf } from '../../ui/typed.ts';
 import { freeId } from './draft.ts';
@@ -86,42 +87,23 @@ function NewRun({ harness, node, onEdit }: Pick<NodeFormProps, 'harness' | 'node
   );
 }
 
+/** Only a connector has face, lock and words printed on it; and words that were all taken away are none. */
+function asItsKind(node: HarnessNode): HarnessNode {
+  if (node.kind !== 'connector') return { id: node.id, name: node.name, kind: node.kind };
+  const printed = Object.values(node.identity ?? {}).filter((words) => words !== undefined && words !== '');
+  return printed.length === 0 ? { ...node, identity: undefined } : node;
+}
+
 /** A node beside the drawing: what it is, its face and lock when it is a connector, runs added or joined. */
 export function NodeForm({ harness, node, onEdit, onFace, onShow, isAsked = false }: NodeFormProps) {
   const asked = useSearchParams()[0].get('field');
-  const [name, setName] = useState(node.name);
+  const { field } = useKept(nodeSchema, node, (changed) => onEdit({ do: 'changeNode', node: changed }), asItsKind);
   const meeting = harness.runs.filter((run) => run.fromNodeId === node.id || run.toNodeId === node.id).length;
-  const rename = (): void => {
-    if (
-      name.trim() !== '' &&
-      name.trim() !== node.name &&
-      !onEdit({ do: 'changeNode', node: { ...node, name: name.trim() } })
-    )
-      setName(node.name);
-  };
-  const change = (kind: NodeKind): void =>
-    void onEdit({
-      do: 'changeNode',
-      node: kind === 'connector' ? { ...node, kind } : { id: node.id, name: node.name, kind },
-    });
   return (
-    <form
-      aria-label={`Node ${node.name}`}
-      className="grid gap-4"
-      onSubmit={(event) => {
-        event.preventDefault();
-        rename();
-      }}
-    >
-      <div className="grid gap-3 sm:grid-cols-3">
-        <TextField
-          label="Name"
-          value={name}
-          maxLength={60}
-          onChange={(event) => setName(event.target.value)}
-          onBlur={rename}
-        />
-        <Select label="It is a" value={node.kind} onChange={(event) => change(event.target.value as NodeKind)}>
+    <form aria-label={`Node ${node.name}`} className="grid gap-4" onSubmit={(event) => event.preventDefault()}>
+      <div className="grid items-start gap-3 sm:grid-cols-3">
+        <TextField label="Name" maxLength={60} {...field('name')} />
+        <Select label="It is a" {...field('kind')}>
           {NODE_KINDS.map((one) => (
             <option key={one} value={one}>
               {NODE_WORDS[one]}
@@ -129,17 +111,7 @@ export function NodeForm({ harness, node, onEdit, onFace, onShow, isAsked = fals
           ))}
         </Select>
         {node.kind === 'connector' ? (
-          <Select
-            label="Its terminals are held by"
-            name="lock"
-            value={node.lock ?? ''}
-            onChange={(event) =>
-              onEdit({
-                do: 'changeNode',
-                node: { ...node, lock: event.target.value === '' ? undefined : (event.target.value as LockFamily) },
-              })
-            }
-          >
+          <Select label="Its terminals are held by" {...field('lock')}>
             <option value="">not known yet</option>
             {LOCK_FAMILIES.map((one) => (
               <option key={one} value={one}>
@@ -174,8 +146,8 @@ export function NodeForm({ harness, node, onEdit, onFace, onShow, isAsked = fals
         <Identity
           key={node.id}
           node={node}
+          field={field}
           isAsked={asked !== null && ['family', 'keying', 'capMm'].includes(asked)}
-          onChange={(change) => onEdit({ do: 'changeNode', node: { ...node, ...change } })}
         />
       ) : null}
       <Fittings harness={harness} node={node} onEdit={onEdit} isAsked={isAsked} />

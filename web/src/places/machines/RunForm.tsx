@@ -14,10 +14,12 @@ import {
   type Run,
 } from '@mendum/core';
 import { Button } from '../../ui/button.tsx';
-import { NumberField, Select, TextField } from '../../ui/field.tsx';
+import { runSchema } from '@mendum/core/schemas';
+import { useKept } from '../../form/useKept.ts';
+import { NumberField, Select, TextField, TickBox } from '../../ui/field.tsx';
 import { numberOf } from '../../ui/typed.ts';
-import { CableFields } from './CableFields.tsx';
 import { freeId } from './draft.ts';
+import { runEdits } from './runEdits.ts';
 import { FEATURE_WORDS, NODE_WORDS } from '../../connector/words.ts';
 
 interface RunFormProps {
@@ -99,26 +101,18 @@ function FeatureList({ run, onEdit }: Pick<RunFormProps, 'run' | 'onEdit'>) {
   );
 }
 
+/** A run whose cable has no diameter is no cable. */
+const withoutEmptyCable = (run: Run): Run => {
+  const outer = run.cable?.outerMm;
+  return outer === undefined ? { ...run, cable: undefined } : run;
+};
+
 /** A run beside the drawing: name, length, what it lives with, what lies along it, and a node set into it. */
 export function RunForm({ harness, run, atMm, onEdit }: RunFormProps) {
-  const [name, setName] = useState(run.name);
-  const [length, setLength] = useState(String(run.lengthMm));
-  const [conduit, setConduit] = useState(String(run.conduitInsideMm ?? ''));
-  const [ambient, setAmbient] = useState(String(run.zone.ambientC ?? ''));
+  const { field, typed } = useKept(runSchema, run, (after) => onEdit(...runEdits(run, after)), withoutEmptyCable);
   const [at, setAt] = useState(atMm === undefined ? '' : String(atMm));
   const [kind, setKind] = useState<NodeKind>('branch');
   const nameOf = (id: string): string => harness.nodes.find((node) => node.id === id)?.name ?? id;
-  const zone = (change: Partial<Run['zone']>): void =>
-    void onEdit({ do: 'changeRun', runId: run.id, change: { zone: { ...run.zone, ...change } } });
-  const keep = (): void => {
-    if (name.trim() !== '' && name.trim() !== run.name)
-      onEdit({ do: 'changeRun', runId: run.id, change: { name: name.trim() } });
-  };
-  const measure = (): void => {
-    const lengthMm = numberOf(length);
-    if (lengthMm !== run.lengthMm && !Number.isNaN(lengthMm) && !onEdit({ do: 'setLength', runId: run.id, lengthMm }))
-      setLength(String(run.lengthMm));
-  };
   const split = (): void => {
     const id = freeId(
       kind === 'clip' ? 'K' : kind === 'grommet' ? 'G' : kind === 'branch' ? 'B' : 'N',
@@ -137,104 +131,45 @@ export function RunForm({ harness, run, atMm, onEdit }: RunFormProps) {
     });
   };
   return (
-    <form
-      aria-label={`Run ${run.name}`}
-      className="grid gap-4"
-      onSubmit={(event) => {
-        event.preventDefault();
-        keep();
-        measure();
-      }}
-    >
+    <form aria-label={`Run ${run.name}`} className="grid gap-4" onSubmit={(event) => event.preventDefault()}>
       <p className="text-soft">
         Run from <b className="text-ink">{nameOf(run.fromNodeId)}</b> to{' '}
         <b className="text-ink">{nameOf(run.toNodeId)}</b>; distances count from {nameOf(run.fromNodeId)}.
       </p>
-      <div className="grid gap-3 sm:grid-cols-3">
-        <TextField
-          label="Name"
-          value={name}
-          maxLength={200}
-          onChange={(event) => setName(event.target.value)}
-          onBlur={keep}
-        />
+      <div className="grid items-start gap-3 sm:grid-cols-3">
+        <TextField label="Name" maxLength={200} {...field('name')} />
+        <NumberField label="Length" unit="mm" {...field('lengthMm')} />
+        <NumberField label="Conduit, inside" unit="mm" {...field('conduitInsideMm')} />
         <NumberField
-          label="Length"
+          label="Cable jacket, outside"
+          data-field="cableMm"
+          hint="Only where the run is one jacketed cable."
           unit="mm"
-          value={length}
-          onChange={(event) => setLength(event.target.value)}
-          onBlur={measure}
+          {...field('cable.outerMm')}
         />
-        <NumberField
-          label="Conduit, inside"
-          unit="mm"
-          value={conduit}
-          onChange={(event) => setConduit(event.target.value)}
-          onBlur={() => {
-            const mm = numberOf(conduit);
-            if (conduit.trim() === '' ? run.conduitInsideMm !== undefined : mm > 0 && mm !== run.conduitInsideMm)
-              onEdit({
-                do: 'changeRun',
-                runId: run.id,
-                change: { conduitInsideMm: conduit.trim() === '' ? null : mm },
-              });
-          }}
-        />
-        <CableFields key={`${run.id} cable`} run={run} onEdit={onEdit} />
-        <Select
-          label="Where it lies"
-          value={run.zone.area}
-          onChange={(event) => zone({ area: event.target.value as Run['zone']['area'] })}
-        >
+        {run.cable ? <NumberField label="Its unused cores" unit="pcs" {...field('cable.unusedCores')} /> : null}
+        <Select label="Where it lies" {...field('zone.area')}>
           {AREAS.map((one) => (
             <option key={one}>{one}</option>
           ))}
         </Select>
-        <Select
-          label="Vibration"
-          name="vibration"
-          value={run.zone.vibration}
-          onChange={(event) => zone({ vibration: event.target.value as Run['zone']['vibration'] })}
-        >
+        <Select label="Vibration" {...field('zone.vibration')}>
           {VIBRATIONS.map((one) => (
             <option key={one}>{one}</option>
           ))}
         </Select>
-        <Select
-          label="Moisture"
-          name="moisture"
-          value={run.zone.moisture}
-          onChange={(event) => zone({ moisture: event.target.value as Run['zone']['moisture'] })}
-        >
+        <Select label="Moisture" {...field('zone.moisture')}>
           {MOISTURES.map((one) => (
             <option key={one}>{one}</option>
           ))}
         </Select>
         <NumberField
           label="Hottest it gets"
-          name="ambientC"
           hint="Empty: the usual one of where it lies."
           unit="°C"
-          value={ambient}
-          onChange={(event) => setAmbient(event.target.value)}
-          onBlur={() => {
-            const c = numberOf(ambient);
-            if (
-              ambient.trim() === '' ? run.zone.ambientC !== undefined : c !== run.zone.ambientC && c >= -60 && c <= 400
-            )
-              zone({ ambientC: ambient.trim() === '' ? undefined : c });
-          }}
+          {...field('zone.ambientC')}
         />
-        <label className="flex min-h-11 items-center gap-3 text-lg">
-          <input
-            type="checkbox"
-            name="fuelVapour"
-            className="size-6 accent-(--copper)"
-            checked={run.zone.fuelVapour}
-            onChange={(event) => zone({ fuelVapour: event.target.checked })}
-          />
-          Fuel vapour near
-        </label>
+        <TickBox label="Fuel vapour near" defaultChecked={typed.zone.fuelVapour} {...field('zone.fuelVapour')} />
       </div>
       <FeatureList run={run} onEdit={onEdit} />
       <fieldset className="grid items-end gap-2 border-t border-rule pt-3 sm:grid-cols-[1fr_1fr_auto]">

@@ -1,9 +1,11 @@
-import { render, screen } from '@testing-library/react';
+import { render, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
+import { useState } from 'react';
+import { MemoryRouter } from 'react-router';
 import { describe, expect, it, test } from 'vitest';
-import type { HarnessEdit, HarnessNode, Run } from '@mendum/core';
-import { CableFields } from './CableFields.tsx';
-import { Identity } from './Identity.tsx';
+import { applyEdits, type Harness, type HarnessEdit, type HarnessNode, type Run } from '@mendum/core';
+import { NodeForm } from './NodeForm.tsx';
+import { RunForm } from './RunForm.tsx';
 
 const RUN: Run = {
   id: 'R1',
@@ -14,9 +16,26 @@ const RUN: Run = {
   zone: { area: 'cabin', vibration: 'none', moisture: 'dry', fuelVapour: false },
   features: [],
 };
-const cable = (run: Run = RUN): HarnessEdit[] => {
+/** A run beside the drawing, with edits done as they are made. */
+const cable = (first: Run = RUN): HarnessEdit[] => {
   const edits: HarnessEdit[] = [];
-  render(<CableFields run={run} onEdit={(...made) => edits.push(...made) > 0} />);
+  function Beside() {
+    const [harness, setHarness] = useState<Harness>({
+      id: 'H1',
+      name: 'Loom',
+      nodes: ['X1', 'X2'].map((id) => ({ id, name: id, kind: 'connector' })),
+      runs: [first],
+      circuits: [],
+    });
+    const onEdit = (...made: readonly HarnessEdit[]): boolean => {
+      edits.push(...made);
+      setHarness(applyEdits({ harness, findings: [] }, made).harness);
+      return true;
+    };
+    const [run] = harness.runs;
+    return run ? <RunForm harness={harness} run={run} atMm={undefined} onEdit={onEdit} /> : null;
+  }
+  render(<Beside />);
   return edits;
 };
 const type = async (label: string, text: string): Promise<void> => {
@@ -29,24 +48,45 @@ describe('the cable that a run is', () => {
   it('is noted by its diameter and its unused cores, and taken away again', async () => {
     const edits = cable();
     await type('Cable jacket, outside', '8.2');
+    await screen.findByLabelText('Its unused cores');
     await type('Its unused cores', '2');
+    await waitFor(() => expect(edits).toHaveLength(2));
     expect(edits.at(-1)).toMatchObject({ change: { cable: { outerMm: 8.2, unusedCores: 2 } } });
     const taken = cable({ ...RUN, cable: { outerMm: 8.2, unusedCores: 2 } });
     const [, field] = screen.getAllByLabelText('Cable jacket, outside');
     await userEvent.clear(field!);
     await userEvent.tab();
-    expect(taken).toMatchObject([{ change: { cable: null } }]);
+    await waitFor(() => expect(taken).toMatchObject([{ change: { cable: null } }]));
   });
   test.each([
-    ['100', ''],
-    ['100.1', 'Enter its diameter, above 0 to 100 mm.'],
-    ['0', 'Enter its diameter, above 0 to 100 mm.'],
-  ])('a diameter of %s: "%s", and what is typed stays', async (mm, why) => {
+    ['Cable jacket, outside', '100', ''],
+    ['Cable jacket, outside', '100.1', 'Enter a number above 0, up to 100 mm.'],
+    ['Cable jacket, outside', '0', 'Enter a number above 0, up to 100 mm.'],
+    ['Conduit, inside', '500', ''],
+    ['Conduit, inside', '501', 'Enter a number above 0, up to 500 mm, or leave it empty.'],
+    ['Hottest it gets', '400', ''],
+    ['Hottest it gets', '401', 'Enter a number from -60 to 400 °C, or leave it empty.'],
+    ['Name', '', 'Enter 1 to 200 characters.'],
+    ['Length', '0', 'Enter a number above 0, up to 1,000,000 mm.'],
+  ])('%s %s: "%s", and what is typed stays', async (label, text, why) => {
     const edits = cable();
-    await type('Cable jacket, outside', mm);
-    expect(screen.queryByRole('alert')?.textContent ?? '').toBe(why);
+    await type(label, text);
+    if (why === '') await waitFor(() => expect(edits).toHaveLength(1));
+    else expect((await screen.findByRole('alert')).textContent).toBe(why);
     expect(edits).toHaveLength(why === '' ? 1 : 0);
-    expect(screen.getByLabelText<HTMLInputElement>('Cable jacket, outside').value).toBe(mm);
+    expect(screen.getByLabelText<HTMLInputElement>(label).value).toBe(text);
+  });
+  it('a choice is kept at once, and one wrong figure holds no other up', async () => {
+    const edits = cable();
+    await type('Hottest it gets', '500');
+    await userEvent.selectOptions(screen.getByLabelText('Moisture'), 'wet');
+    await userEvent.click(screen.getByLabelText('Fuel vapour near'));
+    await waitFor(() => expect(edits).toHaveLength(2));
+    expect(edits).toMatchObject([
+      { change: { zone: { moisture: 'wet' } } },
+      { change: { zone: { fuelVapour: true } } },
+    ]);
+    expect(screen.getByRole('alert').textContent).toContain('400 °C');
   });
 });
 
@@ -54,16 +94,28 @@ describe('figures of a connector', () => {
   const node: HarnessNode = { id: 'X9', kind: 'connector', name: 'X9' };
   test.each([
     ['Cavities', '400', ''],
-    ['Cavities', '401', 'A connector has 1 to 400 cavities: enter a whole number, or leave it empty.'],
-    ['Cavities', '0', 'A connector has 1 to 400 cavities: enter a whole number, or leave it empty.'],
+    ['Cavities', '401', 'Enter a whole number from 1 to 400, or leave it empty.'],
+    ['Cavities', '0', 'Enter a whole number from 1 to 400, or leave it empty.'],
     ['Back cap, outside', '200', ''],
-    ['Back cap, outside', '200.5', 'Enter its diameter, above 0 to 200 mm, or leave it empty.'],
+    ['Back cap, outside', '200.5', 'Enter a number above 0, up to 200 mm, or leave it empty.'],
   ])('%s %s: "%s"', async (label, text, why) => {
-    const changes: unknown[] = [];
-    render(<Identity node={node} isAsked onChange={(change) => changes.push(change) > 0} />);
+    const edits: HarnessEdit[] = [];
+    const harness: Harness = { id: 'H1', name: 'Loom', nodes: [node], runs: [RUN], circuits: [] };
+    render(
+      <MemoryRouter>
+        <NodeForm
+          harness={harness}
+          node={node}
+          onEdit={(...made) => edits.push(...made) > 0}
+          onFace={() => undefined}
+          onShow={() => undefined}
+        />
+      </MemoryRouter>,
+    );
+    await userEvent.click(screen.getByText('What is printed on it'));
     await type(label, text);
-    expect(screen.queryByRole('alert')?.textContent ?? '').toBe(why);
-    expect(changes).toHaveLength(why === '' ? 1 : 0);
-    expect(screen.getByLabelText<HTMLInputElement>(label).value).toBe(why === '' ? '' : text);
+    if (why === '') await waitFor(() => expect(edits).toHaveLength(1));
+    else expect((await screen.findByRole('alert')).textContent).toBe(why);
+    expect(edits).toHaveLength(why === '' ? 1 : 0);
   });
 });

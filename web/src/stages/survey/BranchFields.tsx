@@ -1,15 +1,15 @@
 import { ownFieldsOf, type Harness, type WireSpec } from '@mendum/core';
 import { Button } from '../../ui/button.tsx';
-import { Select, TextField } from '../../ui/field.tsx';
+import { Select, TextField, TickBox, WrongWords } from '../../ui/field.tsx';
 import { WireFields } from '../../ui/wireFields.tsx';
-import type { Draft, Wrongs } from './draft.ts';
+import type { Draft } from './draft.ts';
+import type { DraftForm } from './draftForm.ts';
 
 /** Most wires that may be joined to one at a place. */
 const MOST = 8;
 
 interface BranchFieldsProps {
-  readonly draft: Draft;
-  readonly wrong: Wrongs;
+  readonly form: DraftForm;
   /** The circuit's own wire, as the start of one that is added. */
   readonly own: WireSpec | undefined;
   readonly harness: Harness;
@@ -19,7 +19,8 @@ interface BranchFieldsProps {
 /**
  * The wires that join the circuit's own here, and whether that may be cut; or the free cavity that takes the new one.
  */
-export function BranchFields({ draft, wrong, own, harness, onChange }: BranchFieldsProps) {
+export function BranchFields({ form, own, harness, onChange }: BranchFieldsProps) {
+  const { typed: draft } = form;
   const adding = ownFieldsOf(draft.kind).branchWires?.required === true;
   const wires = draft.branchWires;
   const put = (index: number, wire: WireSpec): void =>
@@ -44,21 +45,10 @@ export function BranchFields({ draft, wrong, own, harness, onChange }: BranchFie
       ) : null}
       {adding ? (
         <>
-          <label className="flex min-h-11 items-center gap-3">
-            <input
-              type="checkbox"
-              className="size-6 accent-(--copper)"
-              checked={draft.mainUncut}
-              onChange={(event) => onChange({ mainUncut: event.target.checked })}
-            />
-            The main wire must stay whole
-          </label>
+          <WrongWords>{form.wrong('branchWires')}</WrongWords>
+          <TickBox label="The main wire must stay whole" {...form.field('mainUncut')} />
           <div className="grid gap-3 sm:grid-cols-2">
-            <Select
-              label="Or into a free cavity of"
-              value={draft.freeNodeId}
-              onChange={(event) => onChange({ freeNodeId: event.target.value })}
-            >
+            <Select label="Or into a free cavity of" {...form.field('freeNodeId')}>
               <option value="">none: join it here</option>
               {harness.nodes
                 .filter((node) => node.kind === 'connector')
@@ -69,13 +59,7 @@ export function BranchFields({ draft, wrong, own, harness, onChange }: BranchFie
                 ))}
             </Select>
             {draft.freeNodeId === '' ? null : (
-              <TextField
-                label="Which cavity"
-                value={draft.freeCavity}
-                maxLength={10}
-                wrong={wrong.freeCavity}
-                onChange={(event) => onChange({ freeCavity: event.target.value })}
-              />
+              <TextField label="Which cavity" maxLength={10} {...form.field('freeCavity')} />
             )}
           </div>
         </>

@@ -1,12 +1,12 @@
 import { cavityKindOf, damageOf, isCavityKind, type FindingKind, type Harness } from '@mendum/core';
 import { Button } from '../../ui/button.tsx';
 import { NumberField, Select } from '../../ui/field.tsx';
-import { endsOf, type Draft, type Wrongs } from './draft.ts';
+import { endsOf, type Draft } from './draft.ts';
+import type { DraftForm } from './draftForm.ts';
 
 interface CavityFieldsProps {
   readonly harness: Harness;
-  readonly draft: Draft;
-  readonly wrong: Wrongs;
+  readonly form: DraftForm;
   readonly many: boolean;
   readonly onChange: (part: Partial<Draft>) => void;
 }
@@ -41,7 +41,8 @@ export function SortPicker({
 }
 
 /** At which connector, and for the housing every circuit in it at once. */
-export function CavityFields({ harness, draft, wrong, many, onChange }: CavityFieldsProps) {
+export function CavityFields({ harness, form, many, onChange }: CavityFieldsProps) {
+  const { typed: draft } = form;
   const shared = endsOf(harness.circuits, draft.circuitIds);
   const ends = harness.nodes.filter((node) => node.kind === 'connector' || node.kind === 'end');
   const kind = isCavityKind(draft.kind) ? cavityKindOf(draft.kind) : undefined;
@@ -56,10 +57,8 @@ export function CavityFields({ harness, draft, wrong, many, onChange }: CavityFi
     <section className="grid gap-3 sm:grid-cols-2">
       <Select
         label="At which connector?"
-        value={draft.atNodeId}
-        wrong={wrong.at}
         hint={cavities.length > 0 ? `Cavity ${cavities.join(', ')}` : undefined}
-        onChange={(event) => onChange({ atNodeId: event.target.value })}
+        {...form.field('atNodeId')}
       >
         <option value="">—</option>
         {ends.map((node) => (
@@ -82,20 +81,10 @@ export function CavityFields({ harness, draft, wrong, many, onChange }: CavityFi
           label="Wire lost behind it"
           hint="Until copper is bright and the jacket supple."
           unit="mm"
-          value={draft.cutBackLeftMm}
-          wrong={wrong.cutBackLeftMm}
-          onChange={(event) => onChange({ cutBackLeftMm: event.target.value })}
+          {...form.field('cutBackLeftMm')}
         />
       ) : null}
-      <NumberField
-        label="Slack of this wire"
-        name="slackMm"
-        hint="Not measured counts as 0."
-        unit="mm"
-        value={draft.slackMm}
-        wrong={wrong.slackMm}
-        onChange={(event) => onChange({ slackMm: event.target.value })}
-      />
+      <NumberField label="Slack of this wire" hint="Not measured counts as 0." unit="mm" {...form.field('slackMm')} />
     </section>
   );
 }

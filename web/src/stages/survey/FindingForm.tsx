@@ -2,7 +2,8 @@ import { useState } from 'react';
 import { figure, isCavityKind, lostStretch, ownFieldsOf, type Finding } from '@mendum/core';
 import { useSave, type Outcome } from '../../app/change.ts';
 import { Button } from '../../ui/button.tsx';
-import { NumberField, Select } from '../../ui/field.tsx';
+import { useFields } from '../../form/useThing.ts';
+import { NumberField, Select, TickBox, WrongWords } from '../../ui/field.tsx';
 import { numberOf } from '../../ui/typed.ts';
 import { useOpenJob } from '../job.ts';
 import { CavityFields, SortPicker } from './CavityFields.tsx';
@@ -10,7 +11,8 @@ import { BranchFields } from './BranchFields.tsx';
 import { CircuitPicker } from './CircuitPicker.tsx';
 import { NotedFields } from './NotedFields.tsx';
 import { OwnFieldList } from './OwnFieldList.tsx';
-import { findingsOf, runsOf, type Draft, type Wrongs } from './draft.ts';
+import { runsOf, type Draft } from './draft.ts';
+import { pathOf, useDraftResolver, type DraftForm } from './draftForm.ts';
 import { KindPicker } from './KindPicker.tsx';
 import { StaleNotice, type Stale } from './StaleNotice.tsx';
 import { WireFields } from '../../ui/wireFields.tsx';
@@ -39,37 +41,22 @@ function LostWords({ draft }: { readonly draft: Draft }) {
   );
 }
 
-type FieldProps = {
-  readonly name: string;
-  readonly value: string;
-  readonly wrong: string | undefined;
-  readonly onChange: (event: { target: { value: string } }) => void;
-};
-
 /** Visible extent and cut-back, kept apart, with what is lost once cut back. */
-function StretchFields({
-  draft,
-  startName,
-  text,
-}: {
-  readonly draft: Draft;
-  readonly startName: string;
-  readonly text: (key: 'fromMm' | 'toMm' | 'cutBackLeftMm' | 'cutBackRightMm') => FieldProps;
-}) {
+function StretchFields({ form, startName }: { readonly form: DraftForm; readonly startName: string }) {
   return (
     <>
       <div className="grid gap-3 sm:grid-cols-2">
-        <NumberField label={`From, counted from ${startName}`} unit="mm" {...text('fromMm')} />
-        <NumberField label="To" unit="mm" {...text('toMm')} />
+        <NumberField label={`From, counted from ${startName}`} unit="mm" {...form.field('fromMm')} />
+        <NumberField label="To" unit="mm" {...form.field('toMm')} />
         <NumberField
           label="Cut back towards the start"
           hint="Until copper is bright and the jacket supple."
           unit="mm"
-          {...text('cutBackLeftMm')}
+          {...form.field('cutBackLeftMm')}
         />
-        <NumberField label="Cut back towards the end" unit="mm" {...text('cutBackRightMm')} />
+        <NumberField label="Cut back towards the end" unit="mm" {...form.field('cutBackRightMm')} />
       </div>
-      <LostWords draft={draft} />
+      <LostWords draft={form.typed} />
     </>
   );
 }
@@ -82,20 +69,15 @@ export function FindingForm({ start, version, onSaved, onClose }: FindingFormPro
   const { view, nodeName } = useOpenJob();
   const { harness } = view.job;
   const { save: send, busy } = useSave();
-  const [draft, setDraft] = useState(start);
-  const [wrong, setWrong] = useState<Wrongs>({});
   const [stale, setStale] = useState<Stale>();
+  const form: DraftForm = useFields(useDraftResolver(view.job), start);
+  const draft = form.typed;
   const edit = version !== undefined;
   const atCavity = isCavityKind(draft.kind);
   const own = ownFieldsOf(draft.kind);
-  const set = (part: Partial<Draft>): void => setDraft((now) => ({ ...now, ...part }));
-  const text = (key: 'fromMm' | 'toMm' | 'cutBackLeftMm' | 'cutBackRightMm' | 'slackMm' | 'freedEndMm') =>
-    ({
-      name: key,
-      value: draft[key],
-      wrong: wrong[key],
-      onChange: (event: { target: { value: string } }) => set({ [key]: event.target.value }),
-    }) as const;
+  const set = (part: Partial<Draft>): void => {
+    for (const [path, value] of Object.entries(part)) form.set(path, value);
+  };
   const allowedRuns = runsOf(harness.circuits, draft.circuitIds);
   const run = harness.runs.find((one) => one.id === draft.runId);
   const firstCircuit = harness.circuits.find((circuit) => circuit.id === draft.circuitIds[0]);
@@ -103,16 +85,10 @@ export function FindingForm({ start, version, onSaved, onClose }: FindingFormPro
   const refused = (outcome: Extract<Outcome, { ok: false }>): void => {
     const { code, message, hint, field, details } = outcome.error;
     if (code === 'STALE') setStale(details as Stale);
-    else setWrong({ [field?.split('/')[2] ?? 'job']: `${message} ${hint ?? ''}` });
+    else form.refuse(pathOf(field?.split('/')[2] ?? 'job', draft), `${message} ${hint ?? ''}`);
   };
-  const save = async (asVersion: number | undefined): Promise<void> => {
-    const result = findingsOf(draft, {
-      ...view.job,
-      findings: view.job.findings.filter((finding) => finding.id !== draft.id),
-    });
-    setWrong(result.ok ? {} : result.wrong);
-    if (!result.ok) return;
-    for (const finding of result.findings) {
+  const save = async (findings: readonly Finding[], asVersion: number | undefined): Promise<void> => {
+    for (const finding of findings) {
       const at = { jobId: view.id, finding };
       const outcome =
         asVersion !== undefined
@@ -123,22 +99,19 @@ export function FindingForm({ start, version, onSaved, onClose }: FindingFormPro
         return;
       }
     }
-    onSaved(result.findings);
+    onSaved(findings);
   };
-  const submit = (event: { preventDefault: () => void }): void => {
-    event.preventDefault();
-    void save(version);
-  };
+  const submitAs = (asVersion: number | undefined) => form.submit(({ findings }) => void save(findings, asVersion));
 
   return (
-    <form onSubmit={submit} noValidate className="grid gap-5">
+    <form onSubmit={submitAs(version)} noValidate className="grid gap-5">
       {stale ? (
         <StaleNotice
           stale={stale}
           busy={busy}
           onKeepMine={() => {
             setStale(undefined);
-            void save(stale.storedVersion);
+            submitAs(stale.storedVersion)();
           }}
           onTakeTheirs={onClose}
         />
@@ -157,11 +130,7 @@ export function FindingForm({ start, version, onSaved, onClose }: FindingFormPro
             });
           }}
         />
-        {wrong.circuitId === undefined ? null : (
-          <p className="mt-1 text-scrap" role="alert">
-            {wrong.circuitId}
-          </p>
-        )}
+        <WrongWords>{form.wrong('circuitId')}</WrongWords>
       </section>
       <section>
         <h3 className="mb-1 font-medium">What is it?</h3>
@@ -179,14 +148,9 @@ export function FindingForm({ start, version, onSaved, onClose }: FindingFormPro
         />
       </section>
       <SortPicker kind={draft.kind} sort={draft.sort} onChange={(sort) => set({ sort })} />
-      {atCavity ? <CavityFields harness={harness} draft={draft} wrong={wrong} many={!edit} onChange={set} /> : null}
+      {atCavity ? <CavityFields harness={harness} form={form} many={!edit} onChange={set} /> : null}
       {harness.runs.length > 1 && !atCavity ? (
-        <Select
-          label="On which run?"
-          value={draft.runId}
-          wrong={wrong.runId}
-          onChange={(event) => set({ runId: event.target.value })}
-        >
+        <Select label="On which run?" {...form.field('runId')}>
           {harness.runs.map((one) => (
             <option
               key={one.id}
@@ -196,13 +160,9 @@ export function FindingForm({ start, version, onSaved, onClose }: FindingFormPro
           ))}
         </Select>
       ) : null}
-      {atCavity ? null : (
-        <StretchFields draft={draft} startName={run ? nodeName(run.fromNodeId) : 'the start'} text={text} />
-      )}
-      <OwnFieldList draft={draft} wrong={wrong} circuit={firstCircuit} onChange={set} />
-      {own.branchWires ? (
-        <BranchFields draft={draft} wrong={wrong} own={firstCircuit?.wire} harness={harness} onChange={set} />
-      ) : null}
+      {atCavity ? null : <StretchFields form={form} startName={run ? nodeName(run.fromNodeId) : 'the start'} />}
+      <OwnFieldList form={form} circuit={firstCircuit} />
+      {own.branchWires ? <BranchFields form={form} own={firstCircuit?.wire} harness={harness} onChange={set} /> : null}
       {atCavity ? null : (
         <>
           <div className="grid gap-3 sm:grid-cols-2">
@@ -210,48 +170,36 @@ export function FindingForm({ start, version, onSaved, onClose }: FindingFormPro
               label="Slack, pulled together by hand"
               hint="Not measured counts as 0; measuring it might save a splice."
               unit="mm"
-              {...text('slackMm')}
+              {...form.field('slackMm')}
             />
             <NumberField
               label="Widest thing on the freed end"
               hint="Terminal that a sleeve must pass; leave empty if no end can be freed."
               unit="mm"
-              {...text('freedEndMm')}
+              {...form.field('freedEndMm')}
             />
           </div>
           <section>
-            <label className="flex min-h-11 items-center gap-3">
-              <input
-                type="checkbox"
-                className="size-6 accent-(--copper)"
-                checked={draft.farWire !== undefined}
-                onChange={(event) => set({ farWire: event.target.checked ? firstCircuit?.wire : undefined })}
-              />
-              A different wire beyond the damage
-            </label>
+            <TickBox
+              label="A different wire beyond the damage"
+              checked={draft.farWire !== undefined}
+              onChange={(event) => set({ farWire: event.target.checked ? firstCircuit?.wire : undefined })}
+            />
             {draft.farWire ? <WireFields wire={draft.farWire} onChange={(farWire) => set({ farWire })} /> : null}
-            <label className="flex min-h-11 items-center gap-3">
-              <input
-                type="checkbox"
-                name="insertWire"
-                className="size-6 accent-(--copper)"
-                checked={draft.insertWire !== undefined}
-                onChange={(event) => set({ insertWire: event.target.checked ? firstCircuit?.wire : undefined })}
-              />
-              Take this wire as insert, if one is needed
-            </label>
+            <TickBox
+              label="Take this wire as insert, if one is needed"
+              name="insertWire"
+              checked={draft.insertWire !== undefined}
+              onChange={(event) => set({ insertWire: event.target.checked ? firstCircuit?.wire : undefined })}
+            />
             {draft.insertWire ? (
               <WireFields wire={draft.insertWire} onChange={(insertWire) => set({ insertWire })} />
             ) : null}
           </section>
         </>
       )}
-      <NotedFields noted={draft.noted} wrong={wrong} onChange={(noted) => set({ noted })} />
-      {wrong.job === undefined ? null : (
-        <p className="text-lg text-scrap" role="alert">
-          {wrong.job}
-        </p>
-      )}
+      <NotedFields form={form} />
+      <WrongWords>{form.wrong('job')}</WrongWords>
       <div className="sticky -bottom-5 -mx-6 -mb-5 flex gap-3 border-t border-rule bg-sheet px-6 py-3 max-sm:-mx-4 max-sm:px-4">
         <Button type="submit" look="copper" disabled={busy} className="flex-1">
           {edit

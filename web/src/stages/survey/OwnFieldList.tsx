@@ -1,7 +1,8 @@
 import { allowedCurrentA, areaMm2, figure, remainingShare, type Circuit } from '@mendum/core';
 import { NumberField, TextField } from '../../ui/field.tsx';
 import { numberOf } from '../../ui/typed.ts';
-import { figuresOf, wordsOf, type Draft, type Wrongs } from './draft.ts';
+import { figuresOf, wordsOf, type Draft } from './draft.ts';
+import type { DraftForm } from './draftForm.ts';
 
 /** What the lost strands leave, in mm² and against the fuse. */
 function StrandsLeft({ draft, circuit }: { readonly draft: Draft; readonly circuit: Circuit | undefined }) {
@@ -27,33 +28,23 @@ function StrandsLeft({ draft, circuit }: { readonly draft: Draft; readonly circu
 }
 
 /** The figures and words that only this kind of damage has. */
-export function OwnFieldList({
-  draft,
-  wrong,
-  circuit,
-  onChange,
-}: {
-  readonly draft: Draft;
-  readonly wrong: Wrongs;
-  readonly circuit: Circuit | undefined;
-  readonly onChange: (part: Partial<Draft>) => void;
-}) {
+export function OwnFieldList({ form, circuit }: { readonly form: DraftForm; readonly circuit: Circuit | undefined }) {
+  const { typed: draft } = form;
   const [figures, words] = [figuresOf(draft.kind), wordsOf(draft.kind)];
   if (figures.length + words.length === 0) return null;
-  const field = (name: string, title: string) => ({
-    name,
-    label: title,
-    value: draft.own[name] ?? '',
-    wrong: wrong[name],
-    onChange: (event: { target: { value: string } }) => onChange({ own: { ...draft.own, [name]: event.target.value } }),
-  });
   return (
-    <div className="grid gap-3 sm:grid-cols-2">
+    <div className="grid items-start gap-3 sm:grid-cols-2">
       {words.map(([name, { title }]) => (
-        <TextField key={name} maxLength={10} hint="Leave it empty where none is." {...field(name, title)} />
+        <TextField
+          key={name}
+          label={title}
+          maxLength={10}
+          hint="Leave it empty where none is."
+          {...form.field(`own.${name}`)}
+        />
       ))}
       {figures.map(([name, { title, unit = '' }]) => (
-        <NumberField key={name} unit={unit} {...field(name, title)} />
+        <NumberField key={name} label={title} unit={unit} {...form.field(`own.${name}`)} />
       ))}
       <StrandsLeft draft={draft} circuit={circuit} />
     </div>

@@ -1,28 +1,27 @@
-import { useState } from 'react';
 import { render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
 import type { Finding } from '@mendum/core';
+import { useFields } from '../../form/useThing.ts';
 import { circuitOf, findingOf, viewOf } from '../../test/job.tsx';
 import { BranchFields } from './BranchFields.tsx';
 import { draftOf, findingsOf, newDraft, type Draft } from './draft.ts';
+import { useDraftResolver, type DraftForm } from './draftForm.ts';
 
 const { job } = viewOf([]);
 const own = circuitOf('1').wire;
 const adding: Draft = { ...newDraft(['C1'], 'R1', 500, 510), kind: 'addCircuit', branchWires: [own] };
 
 function Form({ start, onDraft }: { readonly start: Draft; readonly onDraft: (draft: Draft) => void }) {
-  const [draft, setDraft] = useState(start);
+  const form: DraftForm = useFields(useDraftResolver(job), start);
+  onDraft(form.typed);
   return (
     <BranchFields
-      draft={draft}
-      wrong={{}}
+      form={form}
       own={own}
       harness={job.harness}
       onChange={(part) => {
-        const next = { ...draft, ...part };
-        setDraft(next);
-        onDraft(next);
+        for (const [path, value] of Object.entries(part)) form.set(path, value);
       }}
     />
   );

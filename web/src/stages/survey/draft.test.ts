@@ -16,6 +16,11 @@ describe('a finding as it is typed', () => {
       ok: true,
       findings: [{ circuitId: 'C1', fromMm: 500, toMm: 512, cutBackLeftMm: 2.5, slackMm: 30, note: 'bright' }],
     }));
+  it('a cut-back that is left empty is none', () =>
+    expect(findingsOf(draft({ cutBackLeftMm: '' }), job)).toMatchObject({
+      ok: true,
+      findings: [{ cutBackLeftMm: 0 }],
+    }));
   it('slack that was not measured stays unknown', () => {
     const result = findingsOf(draft(), job);
     expect(result.ok && 'slackMm' in result.findings[0]!).toBe(false);
@@ -35,13 +40,13 @@ describe('a finding as it is typed', () => {
     expect(findingsOf(draftOf(finding), job)).toEqual({ ok: true, findings: [finding] });
   });
   test.each([
-    ['no length', { toMm: '' }, 'toMm', 'Enter a length in mm'],
-    ['words for a length', { fromMm: 'half way' }, 'fromMm', 'Enter a length in mm'],
+    ['no length', { toMm: '' }, 'toMm', 'Enter a number up to 1,000,000 mm.'],
+    ['words for a length', { fromMm: 'half way' }, 'fromMm', 'Enter a number up to'],
     ['an end before its start', { toMm: '400' }, 'toMm', '-100 mm must be above 0'],
     ['beyond the run', { toMm: '1200' }, 'toMm', 'outside Main run, which is 1000 mm long'],
     ['no circuit', { circuitIds: [] }, 'circuitId', 'Pick the circuit'],
-    ['slack below nought', { slackMm: '-3' }, 'slackMm', '0 mm or more'],
-    ['a cut-back below nought', { cutBackLeftMm: '-3' }, 'cutBackLeftMm', '0 mm or more'],
+    ['slack below nought', { slackMm: '-3' }, 'slackMm', 'from 0 to 1,000,000 mm, or leave it empty'],
+    ['a cut-back below nought', { cutBackLeftMm: '-3' }, 'cutBackLeftMm', 'Enter a number from 0 to'],
     [
       'half a strand',
       { kind: 'strandsLost', own: { strandsLost: '1.5', strandsTotal: '19' } },

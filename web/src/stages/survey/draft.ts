@@ -7,6 +7,7 @@ import {
   endOfCircuit,
   isAtCavity,
   isCavityKind,
+  NOTED,
   NOTED_NAMES,
   ownFieldsOf,
   type Circuit,
@@ -17,6 +18,8 @@ import {
   type OwnField,
   type WireSpec,
 } from '@mendum/core';
+import { findingSchema, inWords, withoutEmpty } from '@mendum/core/schemas';
+import type { Wrongs } from '../../form/resolver.ts';
 import { restOf } from '../../ui/rest.ts';
 import { numberOf } from '../../ui/typed.ts';
 
@@ -162,13 +165,9 @@ export function draftOf(finding: Finding): Draft {
   };
 }
 
-/** What is wrong with a draft, by field; `job` is for what concerns no field of its own. */
-export type Wrongs = Readonly<Record<string, string>>;
-
+/** What is wrong is said by field; under `job`, what concerns no field of its own. */
 export type DraftResult =
   { readonly ok: true; readonly findings: readonly Finding[] } | { readonly ok: false; readonly wrong: Wrongs };
-
-const MUST = ['fromMm', 'toMm', 'cutBackLeftMm', 'cutBackRightMm'] as const;
 
 const fieldOf = (problem: JobProblem): string => problem.pointer.split('/')[2] ?? 'job';
 
@@ -200,10 +199,6 @@ function ownBuilt(draft: Draft): object {
       : {}),
   };
 }
-
-/** Whether a figure of a kind's own is what it may be. */
-const isOwnFigure = ({ type }: OwnField, value: number): boolean =>
-  type === 'count' ? Number.isInteger(value) && value >= 1 : value > 0;
 
 function build(draft: Draft, circuitId: string, id: string, { harness }: Job): Finding {
   const optional = (text: string): { readonly value?: number } => (text.trim() === '' ? {} : { value: numberOf(text) });
@@ -245,30 +240,46 @@ function build(draft: Draft, circuitId: string, id: string, { harness }: Job): F
   return { ...base, kind: draft.kind } as Finding;
 }
 
+/** What has to be picked, and is not. */
+function unpicked(draft: Draft): Wrongs {
+  const has = ownFieldsOf(draft.kind);
+  return {
+    ...(draft.circuitIds.length === 0 ? { circuitId: 'Pick the circuit that it is on.' } : {}),
+    ...(isCavityKind(draft.kind) && draft.atNodeId === '' ? { at: 'Say at which connector.' } : {}),
+    ...(has.freeCavity && draft.freeNodeId !== '' && draft.freeCavity.trim() === ''
+      ? { freeCavity: has.freeCavity.wanted }
+      : {}),
+    ...(has.branchWires?.required && draft.branchWires.length === 0 ? { branchWires: has.branchWires.wanted } : {}),
+  };
+}
+
+const FINDING = inWords(findingSchema);
+
+/** A finding as its schema takes it, or what it says against it; a field of a kind's own has words of its own. */
+function checked(finding: object, kind: FindingKind): { readonly finding: Finding; readonly wrong: Wrongs } {
+  const typed = withoutEmpty(findingSchema, finding);
+  const { error, value } = FINDING.validate(typed, { abortEarly: false, allowUnknown: true });
+  const own: Readonly<Record<string, OwnField>> = { ...ownFieldsOf(kind), ...NOTED };
+  return {
+    finding: value as Finding,
+    wrong: Object.fromEntries(
+      (error?.details ?? []).map(({ path, message }) => {
+        const name = String(path[0] ?? 'job');
+        return [name, own[name]?.wanted ?? message];
+      }),
+    ),
+  };
+}
+
 /** Checks a draft and makes its findings, one for each circuit; the first keeps the draft's id. */
 export function findingsOf(draft: Draft, job: Job): DraftResult {
-  const wrong: Record<string, string> = {};
-  const atCavity = isCavityKind(draft.kind);
-  if (!atCavity)
-    for (const key of MUST) if (!Number.isFinite(numberOf(draft[key]))) wrong[key] = 'Enter a length in mm.';
-  for (const key of ['slackMm', 'freedEndMm'] as const) {
-    if (draft[key].trim() !== '' && !(numberOf(draft[key]) >= 0))
-      wrong[key] = 'Enter a length of 0 mm or more, or leave it empty.';
-  }
-  for (const key of ['cutBackLeftMm', 'cutBackRightMm'] as const)
-    if (numberOf(draft[key]) < 0) wrong[key] = 'A cut-back is 0 mm or more.';
-  if (atCavity && draft.atNodeId === '') wrong.at = 'Say at which connector.';
-  if (draft.circuitIds.length === 0) wrong.circuitId = 'Pick the circuit that it is on.';
-  const has = ownFieldsOf(draft.kind);
-  for (const [name, field] of figuresOf(draft.kind))
-    if (!isOwnFigure(field, numberOf(draft.own[name] ?? ''))) wrong[name] = field.wanted;
-  if (has.freeCavity && draft.freeNodeId !== '' && draft.freeCavity.trim() === '')
-    wrong.freeCavity = has.freeCavity.wanted;
-  if (has.branchWires?.required && draft.branchWires.length === 0) wrong.branchWires = has.branchWires.wanted;
-  if (Object.keys(wrong).length > 0) return { ok: false, wrong };
-  const findings = draft.circuitIds.map((circuitId, index) =>
-    build(draft, circuitId, index === 0 ? draft.id : uuid(), job),
+  const [first = '', ...others] = draft.circuitIds;
+  const made = [first, ...others].map((circuitId, index) =>
+    checked(build(draft, circuitId, index === 0 ? draft.id : uuid(), job), draft.kind),
   );
+  const findings = made.map(({ finding }) => finding);
+  const wrong: Record<string, string> = { ...made[0]?.wrong, ...unpicked(draft) };
+  if (Object.keys(wrong).length > 0) return { ok: false, wrong };
   for (const finding of findings) {
     for (const problem of [
       ...checkFinding(finding, job, '/finding'),
