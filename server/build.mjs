@@ -20,6 +20,7 @@ await build({
     '@mendum/core': here('../core/src/index.ts'),
     '@mendum/core/interchange': here('../core/src/interchange/index.ts'),
     '@mendum/core/operations': here('../core/src/operations/index.ts'),
+    '@mendum/core/schemas': here('../core/src/interchange/schemas.ts'),
     '@mendum/core/spreadsheet': here('../core/src/spreadsheet/index.ts'),
   },
 });

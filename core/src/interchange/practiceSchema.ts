@@ -16,7 +16,7 @@ const OVERLAP_LEAST_MM = 6;
 const mm = Joi.number().min(0).max(2000);
 const clear = DEFAULT_FIGURES.clearMm;
 
-const figuresSchema = named(
+export const figuresSchema = named(
   'practiceFigures',
   shape<PracticeFigures>({
     clearMm: usual(

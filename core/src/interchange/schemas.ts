@@ -3,5 +3,5 @@ export { fieldAt, inWords, unitOf, wantedOf, withoutEmpty } from './schema/wante
 export { partSchema, toolSchema, wireStockSchema } from './catalogueSchemas.ts';
 export { findingSchema } from './findingSchema.ts';
 export { circuitSchema, machineSchema, nodeSchema, routedCircuitSchema, runSchema } from './harnessSchemas.ts';
-export { practiceSchema } from './practiceSchema.ts';
-export { readingSchema } from './readingSchema.ts';
+export { figuresSchema, practiceSchema } from './practiceSchema.ts';
+export { readingSchema, readingValueSchema } from './readingSchema.ts';

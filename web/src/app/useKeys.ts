@@ -1,31 +1,13 @@
-import { useEffect, useLayoutEffect, useRef } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
 
-const isTyping = (target: EventTarget | null): boolean =>
-  target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
+/** A dialog has keys of its own; so has the browser, with control keys held. */
+const isElsewhere = (event: KeyboardEvent): boolean =>
+  event.ctrlKey || event.metaKey || event.altKey || document.querySelector('[role=dialog]') !== null;
 
 /** Keys of a screen, by what they print. Silent while somebody types, in dialogs, and with control keys held. */
 export function useKeys(keys: Readonly<Record<string, () => void>>): void {
-  const latest = useRef(keys);
-  // Before the screen is painted: a key pressed on what is seen acts on what is seen.
-  useLayoutEffect(() => {
-    latest.current = keys;
+  useHotkeys('*', (event) => keys[event.key]?.(), {
+    ignoreEventWhen: (event) => isElsewhere(event) || keys[event.key] === undefined,
+    preventDefault: true,
   });
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent): void => {
-      if (
-        event.ctrlKey ||
-        event.metaKey ||
-        event.altKey ||
-        isTyping(event.target) ||
-        document.querySelector('[role=dialog]')
-      )
-        return;
-      const act = latest.current[event.key];
-      if (!act) return;
-      event.preventDefault();
-      act();
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, []);
 }

@@ -1,21 +1,7 @@
-import { useEffect } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
 
 /** Ctrl or Cmd with Z takes back, with Y or Shift and Z does again; not while somebody types. */
 export function useUndoKeys(undo: (() => void) | undefined, redo: (() => void) | undefined): void {
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent): void => {
-      if (
-        !(event.ctrlKey || event.metaKey) ||
-        (event.target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(event.target.tagName))
-      )
-        return;
-      const key = event.key.toLowerCase();
-      if (key !== 'z' && key !== 'y') return;
-      event.preventDefault();
-      if (key === 'y' || event.shiftKey) redo?.();
-      else undo?.();
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, [undo, redo]);
+  useHotkeys('ctrl+z, meta+z', () => undo?.(), { useKey: true, preventDefault: true });
+  useHotkeys('ctrl+y, meta+y, ctrl+shift+z, meta+shift+z', () => redo?.(), { useKey: true, preventDefault: true });
 }

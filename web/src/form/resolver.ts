@@ -43,3 +43,16 @@ export function resolverOf<T>(schema: Joi.Schema, also: Also<T> | undefined): Re
       : { values: result.values as FieldValues, errors: {} };
   };
 }
+
+/** What was typed, judged by its schema at once: the thing that it makes, and what is wrong with it by path. */
+export function judged<T>(schema: Joi.Schema, typed: object): { readonly made: T; readonly wrong: Wrongs } {
+  const result: Joi.ValidationResult<T> = inWords(schema).validate(withoutEmpty(schema, typed), {
+    abortEarly: false,
+    allowUnknown: true,
+  });
+  const details = result.error?.details ?? [];
+  return {
+    made: result.value as T,
+    wrong: Object.fromEntries(details.toReversed().map(({ path, message }) => [path.join('.'), message])),
+  };
+}

@@ -1,19 +1,8 @@
-import { useMemo, useRef } from 'react';
+import { useRef } from 'react';
 import type Joi from 'joi';
 import { get, set, useForm, useWatch, type FieldValues } from 'react-hook-form';
-import { resolverOf } from './resolver.ts';
+import { judged } from './resolver.ts';
 import { optionsOf, type FieldProps, type Form } from './useThing.ts';
-
-/** The first words of anything that is wrong. */
-function firstWords(errors: object): string | undefined {
-  for (const value of Object.values(errors) as unknown[]) {
-    if (typeof value !== 'object' || value === null) continue;
-    const { message } = value as { readonly message?: unknown };
-    const words = typeof message === 'string' ? message : firstWords(value);
-    if (words !== undefined) return words;
-  }
-  return undefined;
-}
 
 /** What stands at a path, in words that tell one from another. */
 const valueAt = (thing: object, path: string): string => JSON.stringify(get(thing, path) ?? null);
@@ -40,30 +29,27 @@ export function useKept<T extends object>(
   keep: (changed: T) => boolean,
   tidy: (changed: T) => T = (changed) => changed,
 ): Pick<Form<T>, 'field' | 'typed'> {
-  const resolver = useMemo(() => resolverOf<T>(schema, undefined), [schema]);
   const values: FieldValues = thing;
   const form = useForm({ values, resetOptions: { keepDirtyValues: true, keepErrors: true } });
   const typed = useWatch({ control: form.control }) as T;
   /** What was handed on last: a choice is, and then its field is left. */
   const last = useRef<readonly [thing: T, path: string, value: string]>(undefined);
-  const leave = async (path: string): Promise<void> => {
+  // All of it at once: what is pressed next acts on what was typed.
+  const leave = (path: string): void => {
     const value: unknown = form.getValues(path);
     const words = JSON.stringify(value ?? null);
     if (words === valueAt(thing, path)) return form.clearErrors(path);
-    if (last.current?.[0] === thing && last.current[1] === path && last.current[2] === words) return;
+    if (last.current?.[0] === thing && last.current[1] === path && last.current[2] === words) return undefined;
     last.current = [thing, path, words];
-    const changed = structuredClone(thing) as FieldValues;
+    const changed: FieldValues = structuredClone(thing);
     set(changed, path, value);
-    const { values: made, errors } = await resolver(tidy(changed as T), undefined, {
-      fields: {},
-      shouldUseNativeValidation: false,
-    });
-    const wrong = firstWords(errors);
-    if (wrong !== undefined) return form.setError(path, { type: 'joi', message: wrong });
+    const { made, wrong } = judged<T>(schema, tidy(changed as T));
+    const [message] = wrong[path] === undefined ? Object.values(wrong) : [wrong[path]];
+    if (message !== undefined) return form.setError(path, { type: 'joi', message });
     form.clearErrors(path);
     const isNew = valueAt(made, path) !== valueAt(thing, path);
-    const stays = !isNew || keep(made as T);
-    form.resetField(path, { defaultValue: shownAt(stays ? made : thing, path) });
+    const stays = !isNew || keep(made);
+    return form.resetField(path, { defaultValue: shownAt(stays ? made : thing, path) });
   };
   const field = (path: string): FieldProps => {
     const { name, ref, onChange, onBlur } = form.register(path, optionsOf(schema, path, typed));
@@ -71,8 +57,14 @@ export function useKept<T extends object>(
       name,
       ref,
       wrong: form.getFieldState(path, form.formState).error?.message,
-      onChange: (event) => void onChange(event as never).then(() => (isChoice(event.target) ? leave(path) : undefined)),
-      onBlur: (event) => void onBlur(event as never).then(() => leave(path)),
+      onChange: (event) => {
+        void onChange(event);
+        if (isChoice(event.target)) leave(path);
+      },
+      onBlur: (event) => {
+        void onBlur(event);
+        leave(path);
+      },
     };
   };
   return { field, typed };

@@ -27,10 +27,11 @@ export function fieldAt(described: Described, path: readonly Step[], value: unkn
 
 /** Units by how a field's name ends. */
 const UNITS = [
+  ['newtons', 'N'],
+  ['milliohm', 'mΩ'],
   ['Mm2', 'mm²'],
   ['Mm', 'mm'],
   ['Ms', 'ms'],
-  ['MOhm', 'mΩ'],
   ['Ohm', 'Ω'],
   ['MV', 'mV'],
   ['V', 'V'],

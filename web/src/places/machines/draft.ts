@@ -1,21 +1,18 @@
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { applyEdits, EditRefused, type Harness, type HarnessEdit } from '@mendum/core';
 import type { HarnessView } from '@mendum/core/operations';
+import { again, back, done, noHistory, type History } from '../../app/history.ts';
 import { keep, recall } from '../../app/kept.ts';
 import { useUndoKeys } from '../../app/useUndoKeys.ts';
 import { notify } from '../../app/notice.ts';
 
-/**
- * Edits not saved yet, those taken back that can be done again, and the version in which they are stored once they were
- * saved.
- */
+/** Edits not saved yet, those taken back that can be done again, and the version in which they are stored once saved. */
 interface Stack {
-  readonly edits: readonly HarnessEdit[];
-  readonly undone: readonly HarnessEdit[];
+  readonly history: History<HarnessEdit>;
   readonly savedIn?: number | undefined;
 }
 
-const EMPTY: Stack = { edits: [], undone: [] };
+const EMPTY: Stack = { history: noHistory() };
 const keyOf = (view: HarnessView): string => `mendum.harness.${view.id}`;
 const storedOf = (view: HarnessView): Harness => ({
   id: view.id,
@@ -38,7 +35,7 @@ function withEdits(harness: Harness, edits: readonly HarnessEdit[]): Harness | u
 function remembered(view: HarnessView): Stack {
   const kept = recall(keyOf(view));
   return Array.isArray(kept) && withEdits(storedOf(view), kept as HarnessEdit[])
-    ? { edits: kept as HarnessEdit[], undone: [] }
+    ? { history: noHistory(kept as HarnessEdit[]) }
     : EMPTY;
 }
 
@@ -64,7 +61,7 @@ export function useHarnessDraft(view: HarnessView): Draft {
   const stored = useMemo(() => storedOf(view), [view]);
   const [stack, setStack] = useState<Stack>(() => remembered(view));
   const wanted = useMemo(
-    () => (stack.savedIn !== undefined && view.version >= stack.savedIn ? [] : stack.edits),
+    () => (stack.savedIn !== undefined && view.version >= stack.savedIn ? [] : stack.history.past),
     [stack, view.version],
   );
   const made = useMemo(() => withEdits(stored, wanted), [stored, wanted]);
@@ -86,14 +83,9 @@ export function useHarnessDraft(view: HarnessView): Draft {
       });
   }, [view.version, wanted, made]);
   useEffect(() => keep(keyOf(view), edits.length === 0 ? undefined : edits), [view, edits]);
-  const undo = useCallback((): void => {
-    const last = edits.at(-1);
-    if (last) setStack({ edits: edits.slice(0, -1), undone: [last, ...stack.undone] });
-  }, [edits, stack]);
-  const redo = useCallback((): void => {
-    const [next, ...rest] = stack.undone;
-    if (next) setStack({ edits: [...edits, next], undone: rest });
-  }, [edits, stack]);
+  const here: History<HarnessEdit> = { ...stack.history, past: edits };
+  const undo = (): void => setStack({ history: back(here)?.history ?? here });
+  const redo = (): void => setStack({ history: again(here)?.history ?? here });
   useUndoKeys(undo, redo);
   const edit = (...more: readonly HarnessEdit[]): boolean => {
     try {
@@ -103,18 +95,18 @@ export function useHarnessDraft(view: HarnessView): Draft {
       notify(error.message, { hint: error.remedy, wrong: true });
       return false;
     }
-    setStack({ edits: [...edits, ...more], undone: [] });
+    setStack({ history: done(here, ...more) });
     return true;
   };
   return {
     harness,
     edits,
-    canRedo: stack.undone.length > 0,
+    canRedo: here.future.length > 0,
     edit,
     undo,
     redo,
     discard: () => setStack(EMPTY),
-    saved: (version) => setStack({ edits, undone: [], savedIn: version }),
+    saved: (version) => setStack({ history: noHistory(edits), savedIn: version }),
   };
 }
 

@@ -93,7 +93,11 @@ describe('a harness on its page', () => {
     expect(await screen.findByRole('button', { name: 'Run Trunk, 810 mm' })).toBeTruthy();
     await userEvent.click(screen.getByRole('button', { name: 'Undo' }));
     expect(screen.getByRole('button', { name: 'Run Trunk, 800 mm' })).toBeTruthy();
-    fireEvent.keyDown(window, { key: 'y', ctrlKey: true });
+    await userEvent.keyboard('{Control>}y{/Control}');
+    expect(await screen.findByRole('button', { name: 'Run Trunk, 810 mm' })).toBeTruthy();
+    await userEvent.keyboard('{Control>}z{/Control}');
+    expect(await screen.findByRole('button', { name: 'Run Trunk, 800 mm' })).toBeTruthy();
+    await userEvent.keyboard('{Meta>}{Shift>}z{/Shift}{/Meta}');
     expect(await screen.findByRole('button', { name: 'Run Trunk, 810 mm' })).toBeTruthy();
     await userEvent.click(screen.getByRole('button', { name: 'Save 1 change' }));
     await waitFor(() =>

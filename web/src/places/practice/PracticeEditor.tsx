@@ -1,8 +1,9 @@
-import { useState } from 'react';
 import clsx from 'clsx';
-import { fieldText, HABITS, SCHOOLS, READY_PRACTICES, withField, type Practice } from '@mendum/core';
+import { HABITS, SCHOOLS, READY_PRACTICES, type Practice } from '@mendum/core';
+import { figuresSchema } from '@mendum/core/schemas';
+import { useKept } from '../../form/useKept.ts';
+import { Choices } from '../../ui/choices.tsx';
 import { NumberField, TextField } from '../../ui/field.tsx';
-import { numberOf } from '../../ui/typed.ts';
 import { FIGURES } from './figures.ts';
 import { RuleList } from './RuleList.tsx';
 
@@ -22,33 +23,35 @@ const chosenLook = (chosen: boolean, locked: boolean): string =>
 /** Joining: one school for the whole shop, each with both sides of the argument. */
 function School({ practice, onChange }: PracticeEditorProps) {
   return (
-    <div role="radiogroup" aria-label="How wires are joined" className="grid gap-3 md:grid-cols-3">
-      {SCHOOLS.map((school) => {
+    <Choices
+      label="How wires are joined"
+      picked={practice.school}
+      disabled={!onChange}
+      onPick={(school) => {
         const ready = READY_PRACTICES.find((one) => one.school === school);
-        return (
-          <button
-            key={school}
-            type="button"
-            role="radio"
-            aria-checked={practice.school === school}
-            disabled={!onChange}
-            className={chosenLook(practice.school === school, !onChange)}
-            onClick={() =>
-              ready && onChange?.({ ...practice, school, because: ready.because, otherSide: ready.otherSide })
-            }
-          >
-            <b className="text-lg">
-              {practice.school === school ? '✓ ' : ''}
-              {ready?.name}
-            </b>
-            <span>{ready?.because}</span>
-            <span className="mt-1 text-soft">
-              <b>The other side:</b> {ready?.otherSide}
-            </span>
-          </button>
-        );
+        if (school && ready) onChange?.({ ...practice, school, because: ready.because, otherSide: ready.otherSide });
+      }}
+      className="grid gap-3 md:grid-cols-3"
+      look={(isPicked) => chosenLook(isPicked, !onChange)}
+      choices={SCHOOLS.map((value) => {
+        const ready = READY_PRACTICES.find((one) => one.school === value);
+        return {
+          value,
+          shown: (isPicked) => (
+            <>
+              <b className="text-lg">
+                {isPicked ? '✓ ' : ''}
+                {ready?.name}
+              </b>
+              <span>{ready?.because}</span>
+              <span className="mt-1 text-soft">
+                <b>The other side:</b> {ready?.otherSide}
+              </span>
+            </>
+          ),
+        };
       })}
-    </div>
+    />
   );
 }
 
@@ -62,58 +65,43 @@ function HabitList({ practice, onChange }: PracticeEditorProps) {
           <p className="text-soft">
             <b>Ours:</b> {habit.ourReason}
           </p>
-          <div role="radiogroup" aria-label={habit.question} className="mt-2 grid gap-3 md:grid-cols-3">
-            {habit.sides.map((side) => {
-              const chosen = practice.habits[habit.id] === side.id;
-              return (
-                <button
-                  key={side.id}
-                  type="button"
-                  role="radio"
-                  aria-checked={chosen}
-                  disabled={!onChange}
-                  className={chosenLook(chosen, !onChange)}
-                  onClick={() => onChange?.({ ...practice, habits: { ...practice.habits, [habit.id]: side.id } })}
-                >
+          <Choices
+            label={habit.question}
+            picked={practice.habits[habit.id]}
+            disabled={!onChange}
+            onPick={(side) => side && onChange?.({ ...practice, habits: { ...practice.habits, [habit.id]: side } })}
+            className="mt-2 grid gap-3 md:grid-cols-3"
+            look={(isPicked) => chosenLook(isPicked, !onChange)}
+            choices={habit.sides.map(({ id, name, because }) => ({
+              value: id,
+              shown: (isPicked) => (
+                <>
                   <b>
-                    {chosen ? '✓ ' : ''}
-                    {side.name}
+                    {isPicked ? '✓ ' : ''}
+                    {name}
                   </b>
-                  <span>{side.because}</span>
-                </button>
-              );
-            })}
-          </div>
+                  <span>{because}</span>
+                </>
+              ),
+            }))}
+          />
         </li>
       ))}
     </ul>
   );
 }
 
+/** The figures, each kept as it is left; one out of its limits is said under it and changes nothing. */
 function FigureGrid({ practice, onChange }: PracticeEditorProps) {
-  const [typed, setTyped] = useState<Readonly<Record<string, string>>>({});
+  const { field } = useKept(figuresSchema, practice.figures, (figures) => {
+    onChange?.({ ...practice, figures });
+    return true;
+  });
   return (
-    <div className="grid gap-3 sm:grid-cols-2 lg:grid-cols-3 xl:grid-cols-4">
-      {FIGURES.map(({ path, label, unit, hint }) => {
-        const text = typed[path] ?? fieldText(practice.figures, path);
-        const value = numberOf(text);
-        return (
-          <NumberField
-            key={path}
-            label={label}
-            unit={unit}
-            hint={hint}
-            disabled={!onChange}
-            value={text}
-            wrong={value >= 0 ? undefined : 'Enter a number, 0 or more.'}
-            onChange={(event) => {
-              setTyped({ ...typed, [path]: event.target.value });
-              const next = numberOf(event.target.value);
-              if (next >= 0) onChange?.({ ...practice, figures: withField(practice.figures, path, next) });
-            }}
-          />
-        );
-      })}
+    <div className="grid items-start gap-3 sm:grid-cols-2 lg:grid-cols-3 xl:grid-cols-4">
+      {FIGURES.map(({ path, ...words }) => (
+        <NumberField key={path} {...words} disabled={!onChange} {...field(path)} />
+      ))}
     </div>
   );
 }

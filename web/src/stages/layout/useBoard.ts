@@ -19,6 +19,7 @@ import {
   type SpliceSide,
 } from '@mendum/core';
 import { useSave } from '../../app/change.ts';
+import { again as redone, back, done, noHistory, type History } from '../../app/history.ts';
 import { thePlanner } from '../../app/usePlan.ts';
 import { useOpenJob } from '../job.ts';
 
@@ -68,11 +69,6 @@ interface Line {
 /** Times that a drag is worked out for nothing. */
 const WARM_UPS = 4;
 
-interface History {
-  readonly past: readonly LayoutWishes[];
-  readonly future: readonly LayoutWishes[];
-}
-
 /** The board of a run, live: what is dragged shows at once, and is saved when it is let go. */
 export function useBoard(runId: string | undefined): LiveBoard {
   const { view, plan, planVersion } = useOpenJob();
@@ -80,7 +76,7 @@ export function useBoard(runId: string | undefined): LiveBoard {
   const [made, setMade] = useState<BoardOfVersion>();
   const board = made?.board;
   const [held, setHeld] = useState<Held>();
-  const [history, setHistory] = useState<History>({ past: [], future: [] });
+  const [history, setHistory] = useState<History<LayoutWishes>>(noHistory);
   const wishes = view.job.layout ?? NO_WISHES;
   // What was moved holds until a plan and a board of what was saved have taken it over: either may come first, and each
   // may be of an earlier write.
@@ -181,15 +177,12 @@ export function useBoard(runId: string | undefined): LiveBoard {
   };
   const save = (next: LayoutWishes): void => {
     const before = wanted();
-    void send(next).then((ok) => ok && setHistory(({ past }) => ({ past: [...past, before], future: [] })));
+    void send(next).then((ok) => ok && setHistory((all) => done(all, before)));
   };
-  const step = (from: keyof History, to: keyof History): void => {
-    const target = history[from].at(-1);
-    if (!target) return;
+  const step = (way: typeof back<LayoutWishes>): void => {
     const now = wanted();
-    void send(target).then(
-      (ok) => ok && setHistory((all) => ({ ...all, [from]: all[from].slice(0, -1), [to]: [...all[to], now] })),
-    );
+    const target = way(history, now);
+    if (target) void send(target.item).then((ok) => ok && setHistory((all) => way(all, now)?.history ?? all));
   };
   return {
     board,
@@ -223,7 +216,7 @@ export function useBoard(runId: string | undefined): LiveBoard {
     },
     unpin: (findingIds) => save(unpinned(wanted(), findingIds)),
     again: () => save(searchedAnew(wanted(), runId === undefined ? [] : findingsOnRun(plan, runId))),
-    undo: history.past.length > 0 ? () => step('past', 'future') : undefined,
-    redo: history.future.length > 0 ? () => step('future', 'past') : undefined,
+    undo: history.past.length > 0 ? () => step(back) : undefined,
+    redo: history.future.length > 0 ? () => step(redone) : undefined,
   };
 }

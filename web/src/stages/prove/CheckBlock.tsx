@@ -2,10 +2,10 @@ import { useState } from 'react';
 import clsx from 'clsx';
 import { figure, readingWords, type Check, type Reading, type ReadingValue, type Ruling } from '@mendum/core';
 import { Button } from '../../ui/button.tsx';
-import { NumberField, TextField } from '../../ui/field.tsx';
-import { numberOf } from '../../ui/typed.ts';
+import { Choices } from '../../ui/choices.tsx';
 import { Verdict } from '../../ui/verdict.tsx';
 import { when } from '../../ui/when.ts';
+import { Figure, Samples, Tug } from './Entries.tsx';
 import { LookPicture } from './LookPicture.tsx';
 
 interface CheckBlockProps {
@@ -32,169 +32,33 @@ function Look({
 }) {
   const picked = reading?.value.kind === 'look' ? reading.value.answer : undefined;
   return (
-    <div role="radiogroup" aria-label={check.title} className="grid grid-cols-2 gap-2 xl:grid-cols-4">
-      {check.answers.map((answer) => (
-        <button
-          key={answer.value}
-          type="button"
-          role="radio"
-          aria-checked={picked === answer.value}
-          disabled={locked}
-          onClick={() => void onRead({ kind: 'look', answer: answer.value })}
-          className={clsx(
-            'flex min-h-11 flex-col gap-1 rounded-sm border p-2 text-left leading-tight',
-            picked === answer.value ? 'border-2 border-ink bg-sheet font-semibold' : 'border-rule hover:bg-sheet',
-          )}
-        >
-          <LookPicture checkId={check.id} answer={answer.value} />
-          <span className="flex gap-1.5">
-            <span aria-hidden className={answer.value === 'good' ? 'text-pass' : 'text-scrap'}>
-              {answer.value === 'good' ? '✓' : '✕'}
+    <Choices
+      label={check.title}
+      picked={picked}
+      disabled={locked}
+      onPick={(answer) => void (answer === undefined ? undefined : onRead({ kind: 'look', answer }))}
+      className="grid grid-cols-2 gap-2 xl:grid-cols-4"
+      look={(isPicked) =>
+        clsx(
+          'flex min-h-11 flex-col gap-1 rounded-sm border p-2 text-left leading-tight',
+          isPicked ? 'border-2 border-ink bg-sheet font-semibold' : 'border-rule hover:bg-sheet',
+        )
+      }
+      choices={check.answers.map(({ value, words }) => ({
+        value,
+        shown: () => (
+          <>
+            <LookPicture checkId={check.id} answer={value} />
+            <span className="flex gap-1.5">
+              <span aria-hidden className={value === 'good' ? 'text-pass' : 'text-scrap'}>
+                {value === 'good' ? '✓' : '✕'}
+              </span>
+              {words}
             </span>
-            {answer.words}
-          </span>
-        </button>
-      ))}
-    </div>
-  );
-}
-
-function Tug({
-  check,
-  locked,
-  onRead,
-}: {
-  readonly check: Of<'tug'>;
-  readonly locked: boolean;
-  readonly onRead: Read;
-}) {
-  const [newtons, setNewtons] = useState('');
-  const [wrong, setWrong] = useState<string>();
-  const target = Math.floor(check.targetN);
-  const value = numberOf(newtons);
-  const read = (newton: number, held: boolean): void => {
-    if (!(newton >= 0)) {
-      setWrong('Say at which force it let go, in newtons.');
-      return;
-    }
-    setWrong(undefined);
-    void onRead({ kind: 'tug', newtons: newton, held }).then((ok) => ok && setNewtons(''));
-  };
-  return (
-    <form
-      className="flex flex-wrap items-start gap-3"
-      onSubmit={(event: { preventDefault: () => void }) => {
-        event.preventDefault();
-        read(newtons.trim() === '' ? target : value, true);
-      }}
-    >
-      <div className="w-64">
-        <NumberField
-          label="Pulled to"
-          unit="N"
-          value={newtons}
-          wrong={wrong}
-          hint={`${target} N, and no further.`}
-          onChange={(event) => setNewtons(event.target.value)}
-          disabled={locked}
-        />
-      </div>
-      <Button type="submit" disabled={locked} className="mt-7">
-        Held {newtons.trim() === '' || !(value >= 0) ? target : figure(value, 0)} N
-      </Button>
-      <Button look="scrap" disabled={locked} className="mt-7" onClick={() => read(value, false)}>
-        It let go
-      </Button>
-    </form>
-  );
-}
-
-function Measured({
-  label,
-  unit,
-  hint,
-  locked,
-  onValue,
-}: {
-  readonly label: string;
-  readonly unit: string;
-  readonly hint: string;
-  readonly locked: boolean;
-  readonly onValue: (value: number) => Promise<boolean>;
-}) {
-  const [text, setText] = useState('');
-  const [wrong, setWrong] = useState<string>();
-  const submit = (event: { preventDefault: () => void }): void => {
-    event.preventDefault();
-    const value = numberOf(text);
-    if (!(value >= 0)) {
-      setWrong('Enter what the instrument shows: a number, 0 or more.');
-      return;
-    }
-    setWrong(undefined);
-    void onValue(value).then((ok) => ok && setText(''));
-  };
-  return (
-    <form className="flex flex-wrap items-start gap-3" onSubmit={submit}>
-      <div className="w-64">
-        <NumberField
-          label={label}
-          unit={unit}
-          value={text}
-          wrong={wrong}
-          hint={hint}
-          onChange={(event) => setText(event.target.value)}
-          disabled={locked}
-        />
-      </div>
-      <Button type="submit" disabled={locked} className="mt-7">
-        Enter
-      </Button>
-    </form>
-  );
-}
-
-function Samples({
-  check,
-  locked,
-  onRead,
-}: {
-  readonly check: Of<'samples'>;
-  readonly locked: boolean;
-  readonly onRead: Read;
-}) {
-  const [text, setText] = useState('');
-  const [wrong, setWrong] = useState<string>();
-  const submit = (event: { preventDefault: () => void }): void => {
-    event.preventDefault();
-    const pulls = text
-      .split(/[\s;]+/)
-      .filter((word) => word !== '')
-      .map(numberOf);
-    if (pulls.length === 0 || pulls.some((pull) => !(pull >= 0))) {
-      setWrong('Enter the pulls in newtons with spaces between, such as 240 236 245.');
-      return;
-    }
-    setWrong(undefined);
-    void onRead({ kind: 'samples', newtons: pulls }).then((ok) => ok && setText(''));
-  };
-  return (
-    <form className="flex flex-wrap items-start gap-3" onSubmit={submit}>
-      <div className="w-80">
-        <TextField
-          label="Pulls, N"
-          value={text}
-          wrong={wrong}
-          hint={`Three or more, each ${check.minimumN} N or above.`}
-          className="figure"
-          onChange={(event) => setText(event.target.value)}
-          disabled={locked}
-        />
-      </div>
-      <Button type="submit" disabled={locked} className="mt-7">
-        Enter
-      </Button>
-    </form>
+          </>
+        ),
+      }))}
+    />
   );
 }
 
@@ -210,21 +74,25 @@ const ENTRIES: { readonly [K in Check['kind']]: EntryOf<K> } = {
   look: Look,
   tug: Tug,
   resistance: ({ check, locked, onRead }) => (
-    <Measured
+    <Figure
+      kind="resistance"
+      path="milliohm"
       label="Reads"
       unit="mΩ"
       hint={`Good up to ${figure(check.limits.goodMilliohm, 3)}; alarm at ${figure(check.limits.alarmMilliohm, 3)}.`}
       locked={locked}
-      onValue={(milliohm) => onRead({ kind: 'resistance', milliohm })}
+      onRead={onRead}
     />
   ),
   compression: ({ locked, onRead }) => (
-    <Measured
+    <Figure
+      kind="compression"
+      path="share"
       label="Height after, share of before"
       unit="1"
       hint="0.80 to 0.90 is good."
       locked={locked}
-      onValue={(share) => onRead({ kind: 'compression', share })}
+      onRead={onRead}
     />
   ),
   samples: Samples,

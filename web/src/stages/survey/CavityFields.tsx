@@ -1,5 +1,7 @@
+import clsx from 'clsx';
 import { cavityKindOf, damageOf, isCavityKind, type FindingKind, type Harness } from '@mendum/core';
 import { Button } from '../../ui/button.tsx';
+import { Choices } from '../../ui/choices.tsx';
 import { NumberField, Select } from '../../ui/field.tsx';
 import { endsOf, type Draft } from './draft.ts';
 import type { DraftForm } from './draftForm.ts';
@@ -24,19 +26,20 @@ export function SortPicker({
   const { sorts } = damageOf(kind);
   if (!sorts) return null;
   return (
-    <div role="radiogroup" aria-label="Which sort" className="flex flex-wrap gap-2">
-      {Object.entries(sorts).map(([id, words]) => (
-        <Button
-          key={id}
-          role="radio"
-          aria-checked={sort === id}
-          className={sort === id ? '!border-2 !border-copper !bg-wash' : ''}
-          onClick={() => onChange(sort === id ? '' : id)}
-        >
-          {words}
-        </Button>
-      ))}
-    </div>
+    <Choices
+      label="Which sort"
+      picked={sort === '' ? undefined : sort}
+      mayBeNone
+      onPick={(one) => onChange(one ?? '')}
+      className="flex flex-wrap gap-2"
+      look={(isPicked) =>
+        clsx(
+          'inline-flex min-h-11 items-center rounded-sm border px-4 text-lg font-semibold',
+          isPicked ? 'border-2 border-copper bg-wash' : 'border-ink bg-sheet hover:bg-wash',
+        )
+      }
+      choices={Object.entries(sorts).map(([value, words]) => ({ value, shown: () => words }))}
+    />
   );
 }
 

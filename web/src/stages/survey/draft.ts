@@ -18,8 +18,8 @@ import {
   type OwnField,
   type WireSpec,
 } from '@mendum/core';
-import { findingSchema, inWords, withoutEmpty } from '@mendum/core/schemas';
-import type { Wrongs } from '../../form/resolver.ts';
+import { findingSchema } from '@mendum/core/schemas';
+import { judged, type Wrongs } from '../../form/resolver.ts';
 import { restOf } from '../../ui/rest.ts';
 import { numberOf } from '../../ui/typed.ts';
 
@@ -253,22 +253,15 @@ function unpicked(draft: Draft): Wrongs {
   };
 }
 
-const FINDING = inWords(findingSchema);
-
 /** A finding as its schema takes it, or what it says against it; a field of a kind's own has words of its own. */
 function checked(finding: object, kind: FindingKind): { readonly finding: Finding; readonly wrong: Wrongs } {
-  const typed = withoutEmpty(findingSchema, finding);
-  const { error, value } = FINDING.validate(typed, { abortEarly: false, allowUnknown: true });
+  const { made, wrong } = judged<Finding>(findingSchema, finding);
   const own: Readonly<Record<string, OwnField>> = { ...ownFieldsOf(kind), ...NOTED };
-  return {
-    finding: value as Finding,
-    wrong: Object.fromEntries(
-      (error?.details ?? []).map(({ path, message }) => {
-        const name = String(path[0] ?? 'job');
-        return [name, own[name]?.wanted ?? message];
-      }),
-    ),
-  };
+  const byField = Object.entries(wrong).map(([path, message]) => {
+    const [name = 'job'] = path.split('.');
+    return [name, own[name]?.wanted ?? message];
+  });
+  return { finding: made, wrong: Object.fromEntries(byField) as Wrongs };
 }
 
 /** Checks a draft and makes its findings, one for each circuit; the first keeps the draft's id. */

@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import type { FieldValues, Resolver, ResolverResult } from 'react-hook-form';
+import type { Resolver, ResolverResult } from 'react-hook-form';
 import { NOTED_NAMES, ownFieldsOf, type Finding, type Job } from '@mendum/core';
 import { nested } from '../../form/resolver.ts';
 import type { Form } from '../../form/useThing.ts';
