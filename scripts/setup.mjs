@@ -10,7 +10,7 @@ const LEAST_NODE = [20, 19];
 const isRoot = () => process.getuid?.() === 0;
 const has = (command) => spawnSync('sh', ['-c', `command -v ${command}`], { stdio: 'ignore' }).status === 0;
 
-export function stop(message) {
+function stop(message) {
   console.error(`\n${message}\n`);
   process.exit(1);
 }

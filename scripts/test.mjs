@@ -37,7 +37,7 @@ const failedWalks = (suite) => [
   ...(suite.specs ?? []).filter((spec) => !spec.ok).map((spec) => `${spec.file}: ${spec.title}`),
 ];
 
-for (const script of ['types', 'format:check', 'lint']) {
+for (const script of ['types', 'format:check', 'lint', 'unused']) {
   console.log(`\n— ${script}`);
   runWhole(script);
 }

@@ -1,3 +1,4 @@
+import { fileURLToPath } from 'node:url';
 import tailwindcss from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
@@ -10,7 +11,11 @@ export default defineConfig({
     tailwindcss(),
     compression({ algorithms: [defineAlgorithm('gzip', { level: 9 }), 'brotliCompress'], threshold: 1024 }),
   ],
+  // Its build for browsers leaves out what a schema says of itself, from which the words of every refusal are made.
+  resolve: { alias: [{ find: /^joi$/, replacement: fileURLToPath(import.meta.resolve('joi')) }] },
   worker: { format: 'es' },
+  // What it asks of a server's bytes, where there are any.
+  define: { Buffer: 'undefined' },
   build: { chunkSizeWarningLimit: 700, manifest: true },
   server: { proxy: { '/api': 'http://127.0.0.1:4600' } },
 });

@@ -12,7 +12,7 @@ import {
   type Stretch,
 } from '../damage/index.ts';
 import { flexStretches, type Run } from '../harness/index.ts';
-import { figure } from '../units/index.ts';
+import { capital, figure } from '../units/index.ts';
 import type { Practice } from '../practice/index.ts';
 import type { DecideInput } from './types.ts';
 
@@ -123,7 +123,7 @@ export const cableWarnings = ({ cable, name }: Run): readonly string[] =>
       ];
 
 /** Words as a sentence. */
-export const capital = (words: string): string => `${words.charAt(0).toUpperCase()}${words.slice(1)}.`;
+export const sentence = (words: string): string => `${capital(words)}.`;
 
 /** The copper question of a finding along a run: does it have to be cut, why, and may it be covered instead? */
 export function mustCut(
@@ -143,7 +143,7 @@ export function mustCut(
   return {
     cut: true,
     two: false,
-    because: kind.whyCut?.(finding, at) ?? capital(findingInWords(finding)),
+    because: kind.whyCut?.(finding, at) ?? sentence(findingInWords(finding)),
     coverSecond: kind.mayBeCovered?.(finding, at) ?? false,
   };
 }

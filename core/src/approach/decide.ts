@@ -12,7 +12,7 @@ import { nearestByOrder, rankMethods, type RankedMethod, type Site } from '../me
 import { chooseInsertWire, reachCostMm } from '../sizing/index.ts';
 import { figure } from '../units/index.ts';
 import { jacketDiameterMm } from '../wire/index.ts';
-import { cableWarnings, capital, isCutAnyway, lostOf, mustCut, takenByOne } from './copper.ts';
+import { cableWarnings, sentence, isCutAnyway, lostOf, mustCut, takenByOne } from './copper.ts';
 import { asksWithoutMethod, causeAsks, fuseAsks, loadAsks, orders, readingAsks } from './asks.ts';
 import type { Ask } from './askTypes.ts';
 import { rankCovers } from './cover.ts';
@@ -156,7 +156,7 @@ export function decide(input: DecideInput): Decision {
       ...base,
       approach: 'withOther',
       takenBy: share.takenBy.id,
-      because: [capital(findingInWords(finding)), takenByOne(finding, share.takenBy)],
+      because: [sentence(findingInWords(finding)), takenByOne(finding, share.takenBy)],
     };
   if (isAtCavity(finding)) return decideAtCavity(input, finding, electrical, base);
   if ('freeCavity' in finding && finding.freeCavity) return fillCavity(input, finding, finding.freeCavity, base);

@@ -13,7 +13,7 @@ export type {
   DecideInput,
   Decision,
   Electrical,
-  Held,
+  BegunWork,
   RankedCover,
   RankedWay,
   Redo,

@@ -5,7 +5,7 @@ import type { WireSpec } from '../wire/index.ts';
 import type { Decision } from './types.ts';
 
 /** A drain as it lies in most shielded wires: the size that its splice is chosen for. */
-export const DRAIN: WireSpec = {
+const DRAIN: WireSpec = {
   size: { basis: 'metric', areaMm2: 0.5 },
   conductor: { kind: 'stranded' },
   jacket: { material: 'xlpe', wall: 'thin' },
@@ -20,7 +20,7 @@ const drainOf = (drainMm2: number | undefined): WireSpec =>
  * How a shield is joined beside a splice of its core: the drain by itself, sealed as the place wants it. The first that
  * the rules allow; else the first that only lacks something on the shelf.
  */
-export function shieldMethod(site: Site, shelf: ReadyShelf, drain = DRAIN): RankedMethod | undefined {
+function shieldMethod(site: Site, shelf: ReadyShelf, drain = DRAIN): RankedMethod | undefined {
   const ranked = rankMethods(
     {
       ...site,

@@ -90,7 +90,7 @@ export interface Choice {
 }
 
 /** What a finding is made by, once its work has begun: it stays, whatever shelf and ranking have become since. */
-export interface Held {
+export interface BegunWork {
   readonly findingId: string;
   readonly way: Approach;
   readonly use?: MethodId | CoverId | undefined;
@@ -139,7 +139,7 @@ export interface Lengthening {
 }
 
 /** What is done about a finding and why, as people read it. */
-export interface DecidedWords {
+interface DecidedWords {
   readonly approach: Approach;
   readonly because: readonly string[];
   readonly warnings: readonly string[];
@@ -149,14 +149,14 @@ export interface DecidedWords {
 }
 
 /** Everything that was looked at, judged: methods, covers, and every way in the order in which a master tries them. */
-export interface Looked {
+interface Looked {
   readonly ranked: readonly RankedMethod[];
   readonly covers: readonly RankedCover[];
   readonly ways: readonly RankedWay[];
 }
 
 /** What it takes of its wire; mm. */
-export interface DecidedWire {
+interface DecidedWire {
   readonly lost: Stretch;
   readonly slackMm: number;
   readonly within?: Stretch | undefined;
@@ -169,7 +169,7 @@ export interface DecidedWire {
 }
 
 /** What it is made by. */
-export interface DecidedWork {
+interface DecidedWork {
   readonly method?: RankedMethod | undefined;
   readonly site?: Site | undefined;
   readonly insertWire?: InsertWireChoice | undefined;
@@ -224,7 +224,7 @@ export const aloneOnWire = (finding: Finding): WorkShare => ({
 });
 
 /** What was found, and what people decided about it so far. */
-export interface DecideFinding {
+interface DecideFinding {
   readonly finding: Finding;
   readonly circuit: Circuit;
   /** What its work shares with other work on the same wire. */
@@ -233,7 +233,7 @@ export interface DecideFinding {
   readonly siblings: readonly Finding[];
   readonly foundAt: (nodeId: string) => readonly Finding[];
   readonly choice?: Choice | undefined;
-  readonly held?: Held | undefined;
+  readonly held?: BegunWork | undefined;
   readonly redos: readonly Redo[];
   /**
    * Why two splices are made where one would do: the pair's other wire needs two, or one would lie over another body.
@@ -242,7 +242,7 @@ export interface DecideFinding {
 }
 
 /** The harness round it. */
-export interface DecideHarness {
+interface DecideHarness {
   readonly run: Run;
   readonly nodes: ReadonlyMap<string, HarnessNode>;
   readonly circuitsInRun: readonly Circuit[];
@@ -258,7 +258,7 @@ export interface DecideHarness {
 }
 
 /** The shop: how it works, what it has, what its gate says. */
-export interface DecideShop {
+interface DecideShop {
   readonly practice: Practice;
   readonly catalogue: Catalogue;
   readonly shelf: ReadyShelf;

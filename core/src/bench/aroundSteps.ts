@@ -1,12 +1,12 @@
 import type { CavityWork } from '../approach/index.ts';
-import { draft, mm, type Draft } from '../step/index.ts';
+import { draft, mm, type StepDraft } from '../step/index.ts';
 import { figure } from '../units/index.ts';
 
 /** A shrunk tube stays still for this long, s. Source: numbers, sleeves. */
 const COOL_S = 60;
 
 /** The cable's end laid bare, once for all of its cores: sleeve on, jacket back, fillers out, spare cores ended. */
-export function cableEndSteps({ cable, nodeName }: CavityWork): Draft[] {
+export function cableEndSteps({ cable, nodeName }: CavityWork): StepDraft[] {
   if (!cable) return [];
   const { sleeve, spare, backMm, unusedCores } = cable;
   return [
@@ -44,7 +44,7 @@ export function cableEndSteps({ cable, nodeName }: CavityWork): Draft[] {
 }
 
 /** Jacket and back cap closed, once all terminals are seated. */
-export function bootSteps({ cable, nodeName }: CavityWork): Draft[] {
+export function bootSteps({ cable, nodeName }: CavityWork): StepDraft[] {
   if (!cable) return [];
   return [
     cable.sleeve
@@ -67,7 +67,7 @@ export function bootSteps({ cable, nodeName }: CavityWork): Draft[] {
 }
 
 /** Wires laid on a new route after a lead has grown or a sensor was turned. */
-export const routeSteps = ({ bendMm, nodeName }: CavityWork): Draft[] => [
+export const routeSteps = ({ bendMm, nodeName }: CavityWork): StepDraft[] => [
   draft(
     'route',
     'look',
@@ -80,9 +80,9 @@ export const routeSteps = ({ bendMm, nodeName }: CavityWork): Draft[] => [
 /** Both wires of a damaged cavity moved into one that is free on both halves. */
 export function moveSteps(
   { at, toCavity = '', nodeName }: CavityWork,
-  free: readonly Draft[],
-  seat: readonly Draft[],
-): Draft[] {
+  free: readonly StepDraft[],
+  seat: readonly StepDraft[],
+): StepDraft[] {
   return [
     draft(
       'unplugFree',

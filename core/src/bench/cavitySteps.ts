@@ -2,7 +2,7 @@ import type { CavityAct, CavityWork } from '../approach/index.ts';
 import { LATCH_WORDS, RELEASE_GUIDES } from '../connector/index.ts';
 import { isInHousing } from '../harness/index.ts';
 import type { Habits } from '../practice/index.ts';
-import { draft, mm, type BenchStep, type Draft } from '../step/index.ts';
+import { draft, mm, type BenchStep, type StepDraft } from '../step/index.ts';
 import { bootSteps, cableEndSteps, moveSteps, routeSteps } from './aroundSteps.ts';
 import { fastenSteps, terminalSteps } from './terminalSteps.ts';
 
@@ -15,7 +15,7 @@ const cavity = ({ nodeName, at }: CavityWork): string => `${nodeName}, cavity ${
 /** How the two halves are parted, where it is noted. */
 const opening = ({ latch }: CavityWork): string => (latch === undefined ? '' : `${LATCH_WORDS[latch].opens} `);
 
-function freeSteps(work: CavityWork): Draft[] {
+function freeSteps(work: CavityWork): StepDraft[] {
   const guide = work.lock === undefined ? undefined : RELEASE_GUIDES[work.lock];
   return [
     draft(
@@ -33,7 +33,7 @@ function freeSteps(work: CavityWork): Draft[] {
   ];
 }
 
-function seatSteps(work: CavityWork, closes = true, into = work.at.cavity): Draft[] {
+function seatSteps(work: CavityWork, closes = true, into = work.at.cavity): StepDraft[] {
   const guide = work.lock === undefined ? undefined : RELEASE_GUIDES[work.lock];
   return [
     draft(
@@ -56,7 +56,7 @@ export interface InPiece {
   readonly isLast: boolean;
 }
 
-function actSteps(act: CavityAct, work: CavityWork, habits: Habits, piece: InPiece): Draft[] {
+function actSteps(act: CavityAct, work: CavityWork, habits: Habits, piece: InPiece): StepDraft[] {
   switch (act) {
     case 'unplug':
       return [

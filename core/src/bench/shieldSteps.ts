@@ -1,7 +1,7 @@
 import { STRIP_TOLERANCE_MM } from '../sizing/index.ts';
 import { figure } from '../units/index.ts';
 import { familyOf } from '../family/index.ts';
-import { draft, mm, type Draft } from '../step/index.ts';
+import { draft, mm, type StepDraft } from '../step/index.ts';
 import type { CloseWork, SpliceToMake } from './types.ts';
 
 /**
@@ -11,7 +11,7 @@ import type { CloseWork, SpliceToMake } from './types.ts';
 const BEYOND_BODY_MM = 10;
 
 /** Before the core is stripped: its shield out of the way. */
-export function shieldBackSteps({ joint, shield }: Pick<SpliceToMake, 'joint'> & CloseWork): Draft[] {
+export function shieldBackSteps({ joint, shield }: Pick<SpliceToMake, 'joint'> & CloseWork): StepDraft[] {
   if (!shield) return [];
   const openMm = Math.ceil(Math.max(joint.bodyLengthMm, shield.joint.bodyLengthMm) / 2 + BEYOND_BODY_MM);
   return [
@@ -27,7 +27,7 @@ export function shieldBackSteps({ joint, shield }: Pick<SpliceToMake, 'joint'> &
 }
 
 /** When the core is joined and sealed: the shield in a splice of its own. */
-export function shieldJoinSteps({ shield, side }: SpliceToMake): Draft[] {
+export function shieldJoinSteps({ shield, side }: SpliceToMake): StepDraft[] {
   if (!shield) return [];
   const { joint } = shield;
   const { seal } = joint;

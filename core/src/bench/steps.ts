@@ -1,7 +1,7 @@
 import { RECOVERS_AT_C, STRIP_TOLERANCE_MM } from '../sizing/index.ts';
 import { TURNS_PER_M } from '../wire/index.ts';
 import { figure } from '../units/index.ts';
-import { draft, mm, type BenchStep, type Draft } from '../step/index.ts';
+import { draft, mm, type BenchStep, type StepDraft } from '../step/index.ts';
 import { familyOf } from '../family/index.ts';
 import type { SpliceToMake } from './types.ts';
 import type { RankedCover } from '../approach/index.ts';
@@ -10,10 +10,10 @@ import { shieldBackSteps, shieldJoinSteps } from './shieldSteps.ts';
 /** Glue sets and the joint keeps still this long, s. */
 const COOL_S = 60;
 
-function cutSteps(make: SpliceToMake): Draft[] {
+function cutSteps(make: SpliceToMake): StepDraft[] {
   if (make.whole) return [];
   const square = `Cut square, with a cutter, not a knife.${make.habits.batch === 'oneAtATime' ? ' This wire only: it is finished before the next is cut.' : ''}`;
-  const steps: Draft[] = [];
+  const steps: StepDraft[] = [];
   if (make.side !== 'right') {
     steps.push(
       draft(
@@ -54,7 +54,7 @@ function cutSteps(make: SpliceToMake): Draft[] {
 }
 
 /** A crimp names the tool and its nest first: the wrong nest is the fault that looks good. */
-function withTool(step: Draft, { crimpedBy }: SpliceToMake): Draft {
+function withTool(step: StepDraft, { crimpedBy }: SpliceToMake): StepDraft {
   if (!crimpedBy || !step.acts.includes('crimp')) return step;
   const by = step.key === 'crimpRight' ? crimpedBy.right : crimpedBy.left;
   return { ...step, detail: `${by}. ${step.detail}` };
@@ -67,7 +67,7 @@ const PARK_WORDS: Record<SpliceToMake['parkSide'], (make: SpliceToMake) => strin
   clamp: (make) => `on the ${make.leftName} wire, with a heat clamp between`,
 };
 
-function sleeveSteps(make: SpliceToMake): Draft[] {
+function sleeveSteps(make: SpliceToMake): StepDraft[] {
   const { seal } = make.joint;
   if (seal.kind !== 'sleeve') return [];
   const built = seal.buildUp
@@ -95,10 +95,10 @@ function sleeveSteps(make: SpliceToMake): Draft[] {
   ];
 }
 
-function stripSteps(make: SpliceToMake): Draft[] {
+function stripSteps(make: SpliceToMake): StepDraft[] {
   const { left, right } = make.joint;
   const foldWords = (folded: boolean): string => (folded ? ' Double it over, flat side by side.' : '');
-  const strip = (key: string, title: string, end: SpliceToMake['joint']['left']): Draft =>
+  const strip = (key: string, title: string, end: SpliceToMake['joint']['left']): StepDraft =>
     draft(
       key,
       end.folded ? 'fold' : 'strip',
@@ -128,11 +128,11 @@ function stripSteps(make: SpliceToMake): Draft[] {
   ];
 }
 
-function closeSteps(make: SpliceToMake): Draft[] {
+function closeSteps(make: SpliceToMake): StepDraft[] {
   const { joint } = make;
   const family = familyOf(joint.methodId);
   const { seal } = joint;
-  const steps: Draft[] = [];
+  const steps: StepDraft[] = [];
   if (family.proof.isTugged) {
     steps.push(
       draft(

@@ -1,6 +1,6 @@
 import type { CavityWork, EndSeal, FittedTerminal } from '../approach/index.ts';
 import { STRIP_TOLERANCE_MM } from '../sizing/index.ts';
-import { draft, mm, type Draft } from '../step/index.ts';
+import { draft, mm, type StepDraft } from '../step/index.ts';
 import { formOf } from '../terminal/index.ts';
 import { figure } from '../units/index.ts';
 import { sizeInWords } from '../wire/index.ts';
@@ -11,7 +11,7 @@ const COOL_S = 60;
 const SET_S = 10;
 
 /** What goes onto the wire before the terminal. */
-function onFirst(seal: EndSeal | undefined): Draft[] {
+function onFirst(seal: EndSeal | undefined): StepDraft[] {
   switch (seal?.kind) {
     case 'wireSeal':
       return [
@@ -42,7 +42,7 @@ function onFirst(seal: EndSeal | undefined): Draft[] {
 }
 
 /** What closes its barrel once it is on the wire. */
-function sealAfter(seal: EndSeal | undefined): Draft[] {
+function sealAfter(seal: EndSeal | undefined): StepDraft[] {
   switch (seal?.kind) {
     case 'ownTube':
     case 'sleeve':
@@ -73,7 +73,7 @@ function sealAfter(seal: EndSeal | undefined): Draft[] {
   }
 }
 
-function stripSteps({ wire }: CavityWork, { stripMm, folded, family }: FittedTerminal): Draft[] {
+function stripSteps({ wire }: CavityWork, { stripMm, folded, family }: FittedTerminal): StepDraft[] {
   const trimmed = formOf(family).sealing === 'wireSeal' ? ' Then trim against the terminal.' : '';
   return [
     draft(
@@ -98,7 +98,7 @@ function stripSteps({ wire }: CavityWork, { stripMm, folded, family }: FittedTer
   ];
 }
 
-function holdSteps(terminal: FittedTerminal): Draft[] {
+function holdSteps(terminal: FittedTerminal): StepDraft[] {
   if (terminal.attach === 'solder')
     return [
       draft(
@@ -129,7 +129,7 @@ function holdSteps(terminal: FittedTerminal): Draft[] {
 }
 
 /** The steps from a cut end to a terminal that holds, sealed where the place asks for it. */
-export function terminalSteps(work: CavityWork): Draft[] {
+export function terminalSteps(work: CavityWork): StepDraft[] {
   const { terminal } = work;
   if (!terminal)
     return [
@@ -150,7 +150,7 @@ export function terminalSteps(work: CavityWork): Draft[] {
 }
 
 /** Fastening of what sits in no housing. */
-export function fastenSteps({ terminal, nodeName, at }: CavityWork): Draft[] {
+export function fastenSteps({ terminal, nodeName, at }: CavityWork): StepDraft[] {
   const how = terminal && formOf(terminal.family).fasten(terminal.family);
   return how ? [draft('fasten', 'seat', how.title, `${nodeName}, ${at.cavity}. ${how.detail}`, how.mistake)] : [];
 }

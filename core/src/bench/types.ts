@@ -2,7 +2,7 @@ import type { JoinWork, SizedJoint } from '../family/index.ts';
 import type { SpliceSide } from '../layout/index.ts';
 
 /** Where the wire is cut, and what is cut for it; mm from the run's start. */
-export interface CutWork {
+interface CutWork {
   readonly side: SpliceSide;
   readonly cutLeftMm: number;
   readonly cutRightMm: number;
@@ -14,7 +14,7 @@ export interface CutWork {
 }
 
 /** Where its sleeve waits. */
-export interface ParkWork {
+interface ParkWork {
   readonly parkSide: 'left' | 'right' | 'insert' | 'clamp';
   readonly parkAtMm: number;
 }

@@ -2,7 +2,7 @@ import { bundleDiameterMm, bundleWithBodiesMm } from './bundle.ts';
 import { frontChain, packCircles, repackCircles, type PackedBundle } from './pack.ts';
 
 /** Up to this many circles a bundle is packed; a thicker one is estimated and drawn by a front chain. */
-export const PACKED_UP_TO = 130;
+const PACKED_UP_TO = 130;
 /** Bundles, and sections of each, that are remembered. */
 const BUNDLES = 16;
 const SECTIONS = 800;

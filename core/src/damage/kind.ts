@@ -14,7 +14,7 @@ export interface DamagedWire {
 }
 
 /** A problem with a field of a kind's own. */
-export interface OwnProblem {
+interface OwnProblem {
   readonly code: string;
   readonly field: string;
   readonly message: string;
@@ -59,20 +59,18 @@ export interface RunKind<K extends string = string, F extends OwnFields = OwnFie
 }
 
 /** How damage at a cavity may be mended; `rehouseAll` with new terminals as well. */
-export const CAVITY_WAYS = [
-  'newTerminal',
-  'relead',
-  'pigtail',
-  'rehouse',
-  'rehouseAll',
-  'refit',
-  'correct',
-  'solderToPin',
-  'solderedLead',
-  'otherCavity',
-  'extend',
-] as const;
-export type CavityWay = (typeof CAVITY_WAYS)[number];
+export type CavityWay =
+  | 'newTerminal'
+  | 'relead'
+  | 'pigtail'
+  | 'rehouse'
+  | 'rehouseAll'
+  | 'refit'
+  | 'correct'
+  | 'solderToPin'
+  | 'solderedLead'
+  | 'otherCavity'
+  | 'extend';
 
 /**
  * Damage at a cavity: of a terminal, of a seal or lock piece, of the housing for the circuits in it, or of the wire

@@ -1,6 +1,6 @@
 import type { Habits } from '../practice/index.ts';
 import type { JoinProof } from '../prove/index.ts';
-import type { Act, Draft } from '../step/index.ts';
+import type { Act, StepDraft } from '../step/index.ts';
 import type { AnyTool, CommonTask, PartKind, Task } from '../stock/index.ts';
 import type { Seal, SizedJoint } from './joint.ts';
 import type { Sizing, SizingRequest } from './sizing.ts';
@@ -89,7 +89,7 @@ export interface Family<
   readonly tasks: Readonly<Record<T, Task>>;
   readonly tools: readonly AnyTool<NoInfer<T>>[];
   /** The steps from the bare ends to the joint that holds; cut, sleeve, strip, tug and seal are everybody's. */
-  readonly joinSteps: (work: JoinWork) => readonly Draft[];
+  readonly joinSteps: (work: JoinWork) => readonly StepDraft[];
   readonly proof: JoinProof;
   /** Name of its drawing. */
   readonly glyph: G;

@@ -1,4 +1,4 @@
-import { COVER_IDS, WAYS, type Choice, type Gate, type Held, type Redo } from '../approach/index.ts';
+import { COVER_IDS, WAYS, type Choice, type Gate, type BegunWork, type Redo } from '../approach/index.ts';
 import type { EarlierRepair } from '../damage/index.ts';
 import { METHOD_IDS } from '../family/index.ts';
 import type { Job } from '../job/index.ts';
@@ -76,7 +76,7 @@ export const layoutSchema = named(
 
 const heldSchema = named(
   'held',
-  shape<Held>({
+  shape<BegunWork>({
     findingId: needed(id),
     way: needed(id),
     use: oneOf([...METHOD_IDS, ...COVER_IDS]),

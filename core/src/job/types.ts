@@ -1,4 +1,4 @@
-import type { Choice, Gate, Held, Redo } from '../approach/index.ts';
+import type { Choice, Gate, BegunWork, Redo } from '../approach/index.ts';
 import type { EarlierRepair, Finding } from '../damage/index.ts';
 import type { Harness } from '../harness/index.ts';
 import type { LayoutWishes, Pin } from '../layout/index.ts';
@@ -31,7 +31,7 @@ export interface Job {
   /** What people decided about the layout. */
   readonly layout?: LayoutWishes | undefined;
   /** What begun work is made by. */
-  readonly held?: readonly Held[] | undefined;
+  readonly held?: readonly BegunWork[] | undefined;
   /** Mapping cards of replaced connectors and pigtails. */
   readonly mappings?: readonly MappingCard[] | undefined;
 }

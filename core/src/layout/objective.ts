@@ -65,7 +65,7 @@ export function sectionDiameterMm(
 }
 
 /** Whether a body has less room at a connector than is preferred. */
-export function isNear(
+function isNear(
   body: { readonly fromMm: number; readonly toMm: number },
   keepOuts: readonly KeepOut[],
   beyondMm: number,

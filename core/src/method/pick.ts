@@ -34,7 +34,7 @@ interface Count {
   readonly warned: number;
 }
 /** What a part does not meet at a place. */
-export interface Misses extends Count {
+interface Misses extends Count {
   /** It finds a legal place by itself. */
   readonly isPlaced: boolean;
 }

@@ -36,7 +36,7 @@ export interface SiteWires {
 }
 
 /** What the place does to a joint. */
-export interface SitePlace {
+interface SitePlace {
   readonly zone: Zone;
   /** Name of a stretch of the run that bends in use; absent when none does. */
   readonly flexing?: string | undefined;

@@ -66,7 +66,7 @@ const TRADE = /^trade\s+(\d{1,2})$/i;
 const gaugeOf = (label: string): number => (label.endsWith('/0') ? 1 - Number(label.slice(0, -2)) : Number(label));
 
 /** A gauge as copper or as trade label, when it exists. */
-export function gaugeSize(label: string, means: 'awg' | 'trade'): CellOutcome<WireSize> {
+function gaugeSize(label: string, means: 'awg' | 'trade'): CellOutcome<WireSize> {
   const awg = gaugeOf(label);
   if (means === 'trade')
     return TRADE_PAIRS_MM2.has(awg)

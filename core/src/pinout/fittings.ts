@@ -12,7 +12,7 @@ const SEALS: readonly (readonly [RegExp, SealState])[] = [
 ];
 
 /** A terminal family by its own word, or by the width or pin size in it. */
-export function readTerminal(text: string): TerminalFamily | undefined {
+function readTerminal(text: string): TerminalFamily | undefined {
   const plain = text.trim().toLowerCase();
   return (
     TERMINAL_FAMILIES.find((family) => family.toLowerCase() === plain) ??

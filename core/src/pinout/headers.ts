@@ -3,7 +3,7 @@ import { END_FORMS } from './endHeaders.ts';
 import { WIRE_FORMS } from './wireHeaders.ts';
 
 /** Words of a header without case, accents, units and punctuation. */
-export const plainHeader = (text: string): string =>
+const plainHeader = (text: string): string =>
   text
     .normalize('NFKD')
     .replace(/\p{M}/gu, '')
@@ -28,7 +28,7 @@ const SECOND: Partial<Record<PinoutField, PinoutField>> = {
 };
 
 /** The field that a header means by itself, with its unit: "Size (mm²)" is sizeMm2. */
-export function fieldOfHeader(header: string): PinoutField | undefined {
+function fieldOfHeader(header: string): PinoutField | undefined {
   const plain = plainHeader(header);
   const direct = BY_FORM.get(plain);
   if (direct !== undefined) return direct;

@@ -1,4 +1,4 @@
-import type { Decision, Held } from '../approach/index.ts';
+import type { Decision, BegunWork } from '../approach/index.ts';
 import { GENERIC_PARTS, type Catalogue, type Part } from '../catalogue/index.ts';
 import { isAtCavity, type Finding } from '../damage/index.ts';
 import type { Job, JobIndex } from '../job/index.ts';
@@ -17,7 +17,7 @@ export const partsTaken = ({ splices, cavity, covers, cover }: FindingPlan): rea
  * What a finding is made by once its work begins: held, so that it stays. @param otherColours whether its insert may be
  * of another colour
  */
-export const heldBy = (finding: FindingPlan, otherColours: boolean): Held => {
+export const heldBy = (finding: FindingPlan, otherColours: boolean): BegunWork => {
   const use = finding.cover?.coverId ?? finding.splices[0]?.methodId;
   return {
     findingId: finding.findingId,
@@ -33,7 +33,7 @@ export const heldBy = (finding: FindingPlan, otherColours: boolean): Held => {
 const TAKEN = 2;
 
 /** Parts that begun work has taken count as there for it, listed or not. */
-export const stillThere = (catalogue: Catalogue, { partIds }: Held): Catalogue => {
+export const stillThere = (catalogue: Catalogue, { partIds }: BegunWork): Catalogue => {
   const listed = new Set(catalogue.parts.map(({ id }) => id));
   const unlisted = GENERIC_PARTS.filter(({ id }) => partIds.includes(id) && !listed.has(id));
   return {
@@ -45,7 +45,7 @@ export const stillThere = (catalogue: Catalogue, { partIds }: Held): Catalogue =
 };
 
 /** The same, and of their kinds there is nothing else: what has come since is for other work. */
-export function onlyTaken(catalogue: Catalogue, held: Held): Catalogue {
+export function onlyTaken(catalogue: Catalogue, held: BegunWork): Catalogue {
   const { parts } = stillThere(catalogue, held);
   const kinds = new Set(parts.flatMap(({ id, kind }) => (held.partIds.includes(id) ? [kind] : [])));
   return {
@@ -57,7 +57,7 @@ export function onlyTaken(catalogue: Catalogue, held: Held): Catalogue {
 }
 
 /** Whether a decision is still what the work was begun by, with nothing to order for it. */
-export const isAsBegun = ({ approach, method, cover, asks }: Decision, { way, use }: Held): boolean =>
+export const isAsBegun = ({ approach, method, cover, asks }: Decision, { way, use }: BegunWork): boolean =>
   approach === way &&
   (use === undefined || use === (cover?.coverId ?? method?.methodId)) &&
   asks.every(({ does }) => does !== 'order');
@@ -74,7 +74,7 @@ export function begunBeside(
   { held = [] }: Pick<Job, 'held'>,
   { foundAt }: Pick<JobIndex, 'foundAt'>,
   { parts }: Catalogue,
-): Held | undefined {
+): BegunWork | undefined {
   if (!isAtCavity(finding) || held.length === 0) return undefined;
   const beside = new Set((foundAt.get(finding.at.nodeId) ?? []).map(({ id }) => id));
   const other = held.find(({ findingId, way }) => beside.has(findingId) && (way === 'pigtail' || way === 'rehouse'));

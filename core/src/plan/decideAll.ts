@@ -10,7 +10,7 @@ import type { Decided } from './types.ts';
 const lineOf = ({ circuitId, runId }: Pick<Finding, 'circuitId' | 'runId'>): string => `${circuitId} ${runId}`;
 
 /** Decides about all findings of one wire on one run, those together that share it. */
-export function decideWire(
+function decideWire(
   findings: readonly Finding[],
   job: Job,
   index: JobIndex,

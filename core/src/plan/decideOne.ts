@@ -5,7 +5,7 @@ import {
   withShield,
   type DecideInput,
   type Decision,
-  type Held,
+  type BegunWork,
   type RunFacts,
   type WorkShare,
 } from '../approach/index.ts';
@@ -57,7 +57,7 @@ function factsOf(run: Run, index: JobIndex, memory: Warm): RunFacts {
  * Begun work goes on with the parts it was begun with; only where that is no longer possible anything on the shelf may
  * serve.
  */
-function asItWasBegun(held: Held, shop: Catalogue, decideWith: (catalogue: Catalogue) => Decision): Decision {
+function asItWasBegun(held: BegunWork, shop: Catalogue, decideWith: (catalogue: Catalogue) => Decision): Decision {
   const same = decideWith(onlyTaken(shop, held));
   return isAsBegun(same, held) ? same : decideWith(stillThere(shop, held));
 }

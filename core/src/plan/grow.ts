@@ -12,7 +12,7 @@ const leadOf = ({ decision, finding }: Decided): string =>
   `${decision.runId} ${'at' in finding ? finding.at.nodeId : ''}`;
 
 /** The growth of every run on which leads are lengthened: all that lies beyond the last cut of a lead moves along. */
-export function growthsOf(decided: readonly Decided[]): Growths {
+function growthsOf(decided: readonly Decided[]): Growths {
   const leads = new Map<string, { readonly runId: string; readonly growth: Growth }>();
   for (const one of decided) {
     const { lengthens, lost, runId } = one.decision;

@@ -6,13 +6,13 @@ import type { Check } from '../prove/index.ts';
 import type { BenchStep } from '../step/index.ts';
 
 /** How the shield is joined beside a splice of its core. */
-export interface ShieldSplice {
+interface ShieldSplice {
   readonly methodName: string;
   readonly joint: SizedJoint;
 }
 
 /** What every piece of bench work has: whose it is, which time it is made, how it is made and proved. */
-export interface BenchWork {
+interface BenchWork {
   readonly id: string;
   readonly findingId: string;
   readonly make: number;
@@ -24,7 +24,7 @@ export interface BenchWork {
  * Where a splice lies: mostly on its finding's run, else on another one that its circuit goes on in; mm from that run's
  * start.
  */
-export interface SplicePlace {
+interface SplicePlace {
   readonly runId: string;
   readonly side: SpliceSide;
   readonly centreMm: number;
@@ -39,7 +39,7 @@ export interface SplicePlace {
 }
 
 /** How a splice is joined. */
-export interface SpliceJoin {
+interface SpliceJoin {
   readonly methodId: MethodId;
   readonly methodName: string;
   /** Name of its family's drawing. */
@@ -50,7 +50,7 @@ export interface SpliceJoin {
 }
 
 /** What pulls it, and what making it again costs; N and mm. */
-export interface SpliceLimits {
+interface SpliceLimits {
   /** Force to tug with in service, and the minimum of a sample. */
   readonly tugN: number;
   readonly pullMinimumN: number;

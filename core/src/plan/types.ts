@@ -41,7 +41,7 @@ export interface PieceOfWork {
 }
 
 /** What is done about a finding, and why: what people read. */
-export interface FindingVerdict {
+interface FindingVerdict {
   readonly approach: Approach;
   readonly headline: string;
   readonly because: readonly string[];
@@ -59,7 +59,7 @@ export interface FindingVerdict {
 }
 
 /** What else could be done, each judged, and who chose. */
-export interface FindingChoices {
+interface FindingChoices {
   readonly ranked: readonly RankedMethod[];
   readonly covers: readonly RankedCover[];
   readonly ways: readonly RankedWay[];
@@ -68,7 +68,7 @@ export interface FindingChoices {
 }
 
 /** What it takes of its wire, and what goes with it; mm. */
-export interface FindingWire {
+interface FindingWire {
   readonly lost: Stretch;
   /** Findings that are mended by the same work; and the one whose work mends this one. */
   readonly takes: readonly string[];
@@ -87,7 +87,7 @@ export interface FindingWire {
 }
 
 /** What is made for it. */
-export interface FindingMade {
+interface FindingMade {
   readonly splices: readonly SplicePlan[];
   readonly cover?: CoverPlan | undefined;
   readonly cavity?: CavityPlan | undefined;

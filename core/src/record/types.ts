@@ -13,7 +13,7 @@ export interface RecordReading {
 }
 
 /** Where it is: machine, circuit, place on the run. */
-export interface RecordPlace {
+interface RecordPlace {
   readonly jobNumber: string;
   readonly machine: string;
   readonly harness: string;
@@ -26,7 +26,7 @@ export interface RecordPlace {
 }
 
 /** What was found and done there, with what, and why that way. */
-export interface RecordWork {
+interface RecordWork {
   readonly finding: string;
   readonly approach: string;
   readonly method: string;
@@ -40,7 +40,7 @@ export interface RecordWork {
 }
 
 /** What of it stays on the wire for jobs that come later. */
-export interface RecordLeft {
+interface RecordLeft {
   /** Its body on the wire; absent for work at a cavity, and in records made before it was kept. */
   readonly onWire?: Omit<EarlierRepair, 'id' | 'words'> | undefined;
   /** Earlier repairs that were cut out with it, by id. */
@@ -48,7 +48,7 @@ export interface RecordLeft {
 }
 
 /** By which rules and under what care it was done, and who answers for it. */
-export interface RecordSigned {
+interface RecordSigned {
   readonly practice: { readonly id: string; readonly version: number; readonly name: string };
   readonly catalogue: { readonly id: string; readonly version: number; readonly name: string };
   /** How the machine was made safe, and the cautions that applied. */

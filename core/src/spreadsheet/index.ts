@@ -1,10 +1,17 @@
 import { SheetRefused } from './refusal.ts';
 import { decodeText, readSeparated } from './text.ts';
-import { readWorkbook, type NamedSheet } from './workbook.ts';
+import type { NamedSheet } from './workbook.ts';
 
 export { SheetRefused } from './refusal.ts';
 export { guard, readSeparated, writeCsv } from './text.ts';
-export { writeWorkbook, type NamedSheet } from './workbook.ts';
+export type { NamedSheet } from './workbook.ts';
+
+/** What reads and writes workbooks is heavy: it comes when one is there. */
+const workbooks = () => import('./workbook.ts');
+
+/** Rows as an XLSX file; every cell is text. */
+export const writeWorkbook = async (rows: readonly (readonly string[])[], name: string): Promise<Uint8Array> =>
+  (await workbooks()).writeWorkbook(rows, name);
 
 /** Largest file that is read, bytes. */
 export const SHEET_FILE_MOST = 10_000_000;
@@ -20,7 +27,7 @@ export async function readSheetFile(bytes: Uint8Array, name: string): Promise<Na
       `${name} has ${(bytes.length / 1e6).toFixed(1)} MB; ${SHEET_FILE_MOST / 1e6} MB are read at most.`,
       'Leave pictures and other sheets out of it.',
     );
-  if (bytes[0] === 0x50 && bytes[1] === 0x4b) return readWorkbook(bytes);
+  if (bytes[0] === 0x50 && bytes[1] === 0x4b) return (await workbooks()).readWorkbook(bytes);
   if (bytes[0] === 0xd0 && bytes[1] === 0xcf)
     throw new SheetRefused(
       `${name} is an old or an encrypted workbook.`,

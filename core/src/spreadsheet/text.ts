@@ -10,7 +10,7 @@ const GUARDED = /^'+[=+\-@\t\r]/;
  * takes it off.
  */
 export const guard = (cell: string): string => (FORMULA_LIKE.test(cell) ? `'${cell}` : cell);
-export const unguard = (cell: string): string => (GUARDED.test(cell) ? cell.slice(1) : cell);
+const unguard = (cell: string): string => (GUARDED.test(cell) ? cell.slice(1) : cell);
 
 /**
  * Bytes of a text file as text: by its byte order mark, else UTF-8, else the Western single-byte set. @throws

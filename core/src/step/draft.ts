@@ -2,7 +2,7 @@ import type { Act } from './acts.ts';
 import type { BenchStep, StepDrawing } from './types.ts';
 
 /** A step before it is known whose it is. */
-export type Draft = Omit<BenchStep, 'id' | 'spliceId'>;
+export type StepDraft = Omit<BenchStep, 'id' | 'spliceId'>;
 
 /** A length as a step's figure. */
 export const mm = (value: number, digits = 1, tolerance?: number): BenchStep['figure'] => ({
@@ -38,5 +38,5 @@ export const draft = (
   title: string,
   detail: string,
   mistake: string,
-  more: Partial<Draft> = {},
-): Draft => ({ key, drawing, title, detail, mistake, acts: ACTS_OF[drawing], ...more });
+  more: Partial<StepDraft> = {},
+): StepDraft => ({ key, drawing, title, detail, mistake, acts: ACTS_OF[drawing], ...more });

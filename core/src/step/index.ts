@@ -1,3 +1,3 @@
 export { ACTS, type Act } from './acts.ts';
-export { draft, mm, type Draft } from './draft.ts';
+export { draft, mm, type StepDraft } from './draft.ts';
 export type { BenchStep, StepDrawing, StepFigure } from './types.ts';

@@ -1,8 +1,8 @@
 import { LOOSE_FAMILIES, terminalForm, terminalInWords, type TerminalFamily } from '../harness/index.ts';
 import { BARREL_CLASSES, usual, type TerminalPart } from '../stock/index.ts';
 import type { Form } from './types.ts';
+import { capital } from '../units/index.ts';
 
-const capital = (words: string): string => `${words.charAt(0).toUpperCase()}${words.slice(1)}`;
 /** The name of a part of a family: "Ring M6". */
 export const named = (family: TerminalFamily): string => capital(terminalInWords(family));
 

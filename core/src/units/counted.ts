@@ -6,3 +6,6 @@ const NUMBERS = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'e
  */
 export const counted = (number: number, one: string): string =>
   `${NUMBERS[number] ?? String(number)} ${one}${number === 1 ? '' : 's'}`;
+
+/** Words as they begin a sentence. */
+export const capital = (words: string): string => `${words.charAt(0).toUpperCase()}${words.slice(1)}`;

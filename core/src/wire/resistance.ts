@@ -5,8 +5,8 @@ import type { Conductor } from './conductor.ts';
 export const RHO20_OHM_MM2_PER_M = 0.017241;
 export const ALPHA20_PER_K = 0.00393;
 /** The same of aluminium, 61 % of the conductivity of copper. */
-export const RHO20_ALUMINIUM = RHO20_OHM_MM2_PER_M / 0.61;
-export const ALPHA20_ALUMINIUM = 0.00403;
+const RHO20_ALUMINIUM = RHO20_OHM_MM2_PER_M / 0.61;
+const ALPHA20_ALUMINIUM = 0.00403;
 /** A stranded wire's copper is this much longer than the wire. */
 export const LAY_STRANDED = 1.02;
 

@@ -6,7 +6,7 @@ import type {
   Finding,
   Gate,
   HarnessNode,
-  Held,
+  BegunWork,
   LayoutWishes,
   Cable,
   ConnectorIdentity,
@@ -88,7 +88,7 @@ export interface JobRow {
   openedOn: string;
   gate: Gate;
   mappings: readonly MappingCard[];
-  held: readonly Held[];
+  held: readonly BegunWork[];
   /** Repairs on its harness that came with its file. */
   earlier: readonly EarlierRepair[];
   layout: LayoutWishes;

@@ -1,7 +1,7 @@
 import type { Finding, Harness, Job, Machine, Run } from '@mendum/core';
 import { circuit, connector, dayFrom, fitted, momentFrom, wire } from './parts.ts';
 
-export const OVRELL: Machine = {
+const OVRELL: Machine = {
   id: 'ovrell-420',
   name: 'Ovrell 420',
   kind: 'over-row grape harvester',
@@ -59,7 +59,7 @@ const pickUp = ['R1', 'R3'];
 const head = ['R1', 'R4'];
 
 /** Shaker-head harness: a sealed 14-way connector, a branch to a 6-way and a 3-way, and the rest into the head. */
-export const W12: Harness = {
+const W12: Harness = {
   id: 'W12',
   name: 'Shaker-head harness W12',
   nodes: [

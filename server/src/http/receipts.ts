@@ -3,7 +3,7 @@ import { ReceiptEntity } from '../db/entities.ts';
 import type { Database } from '../db/open.ts';
 
 /** How long the answer to a write is kept for whoever sends it again, days: no device waits longer for its network. */
-export const RECEIPT_DAYS = 30;
+const RECEIPT_DAYS = 30;
 const DAY_MS = 86_400_000;
 
 /** Forgets the answers to writes that are older. @returns how many */

@@ -2,7 +2,7 @@ import { In, type EntityManager } from 'typeorm';
 import type { EarlierRepair, Harness, SpliceRecord } from '@mendum/core';
 import { HarnessEntity, JobEntity, RecordEntity } from '../db/entities.ts';
 import type { JobRow } from '../db/rows.ts';
-import { standing } from '../record/standing.ts';
+import { notReplaced } from '../record/notReplaced.ts';
 
 /** "sealed butt, job 0126, 2026-03-01". */
 const wordsOf = ({ method, jobNumber, signedAt }: SpliceRecord): string =>
@@ -28,7 +28,7 @@ export async function earlierOn(
   const signed = new Map(
     all.filter((row) => row.replacesId === null).map((row) => [`${row.jobId} ${row.spliceId}`, row.signedAt]),
   );
-  const rows = standing(all).filter(
+  const rows = notReplaced(all).filter(
     (row) => before === undefined || (signed.get(`${row.jobId} ${row.spliceId}`) ?? row.signedAt) < before,
   );
   const cutOut = new Set(rows.flatMap((row) => row.body.cutsOut ?? []));

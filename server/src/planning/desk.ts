@@ -44,7 +44,7 @@ const KEPT_MEMORIES = 4;
 const KEPT_PLANS = 8;
 
 /** Whether all that has changed since a job was planned is that work on some findings began, as they were planned. */
-export function isOnlyBegun({ stored: before, plan: made }: Planned, now: StoredJob): boolean {
+function isOnlyBegun({ stored: before, plan: made }: Planned, now: StoredJob): boolean {
   const begun = (now.job.held ?? []).filter(
     ({ findingId }) => !(before.job.held ?? []).some((one) => one.findingId === findingId),
   );

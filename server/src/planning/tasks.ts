@@ -13,7 +13,7 @@ import {
   unpinned,
   type Check,
   type FindingPlan,
-  type Held,
+  type BegunWork,
   type LayoutWishes,
   type Make,
   type Pin,
@@ -26,7 +26,7 @@ import { AppError } from '../errors.ts';
 import { bringUpToDate } from '../find/known.ts';
 import { hasBegun, loadJob, type StoredJob } from '../jobs/store.ts';
 import { sheetPdf, signatureOf } from '../record/pdf.ts';
-import { standing } from '../record/standing.ts';
+import { notReplaced } from '../record/notReplaced.ts';
 import { inLocalTime } from '../record/when.ts';
 import { templateSvg, touchedCircuits, type TemplateOf } from '../template/drawing.ts';
 import { templatePdf } from '../template/pdf.ts';
@@ -54,7 +54,7 @@ export interface MadeNow {
  * others stay.
  */
 export interface Beginning {
-  readonly held: readonly Held[];
+  readonly held: readonly BegunWork[];
   readonly pins: readonly Pin[];
   readonly layout: LayoutWishes;
 }
@@ -205,7 +205,7 @@ export const TASKS = {
   /** The sheet of a job. @param at when it is printed */
   sheet: async (desk: Desk, { jobId, at }: OfJob & { readonly at: string }): Promise<FileMade> => {
     const { stored, plan } = await desk.planned(jobId);
-    const records = standing(stored.records).map(({ body }) => body);
+    const records = notReplaced(stored.records).map(({ body }) => body);
     const sheet = jobSheet(stored.job, plan, stored.readings, records, inLocalTime);
     return { name: `job-${stored.row.number}.pdf`, content: await sheetPdf(sheet, signatureOf(stored.records), at) };
   },

@@ -2,7 +2,7 @@ import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interface
 import type { JobSheet, RecordReading, SheetLine } from '@mendum/core';
 import type { RecordRow } from '../db/rows.ts';
 import { setUpPdf } from './fonts.ts';
-import { standing } from './standing.ts';
+import { notReplaced } from './notReplaced.ts';
 import { inLocalTime } from './when.ts';
 
 const INK = '#1D2021';
@@ -20,7 +20,7 @@ export interface SheetSignature {
 /** Who signed a job, with the notes of the records that stand; nobody yet where there are none. */
 export function signatureOf(records: readonly RecordRow[]): SheetSignature | undefined {
   const [first] = records;
-  const notes = standing(records).map(({ body }) => body.note);
+  const notes = notReplaced(records).map(({ body }) => body.note);
   return (
     first && {
       by: first.signedBy,

@@ -1,11 +1,11 @@
 import { randomUUID } from 'node:crypto';
-import { stringify } from 'csv-stringify/sync';
 import type { Router } from 'express';
 import { recordColumns, recordRow, type SpliceRecord } from '@mendum/core';
 import type { KeptRecord } from '@mendum/core/operations';
+import { writeCsv } from '@mendum/core/spreadsheet';
 import { RecordEntity } from '../db/entities.ts';
 import { listDue, listRecords } from './lists.ts';
-import { standing } from './standing.ts';
+import { notReplaced } from './notReplaced.ts';
 import type { RecordRow } from '../db/rows.ts';
 import type { Database } from '../db/open.ts';
 import { AppError } from '../errors.ts';
@@ -78,15 +78,12 @@ export function recordRoutes(router: Router, db: Database, planner: Planner, tod
         `Job ${row.number} is not signed yet: it has no record to export as a table.`,
         { hint: 'Sign it in Record; the PDF shows the work as it stands.' },
       );
-    return { number: row.number, records: standing(records) };
+    return { number: row.number, records: notReplaced(records) };
   };
 
   file(router, 'recordTable', async ({ args: { jobId }, res }) => {
     const { number, records } = await signedRecords(jobId);
-    const csv = stringify(
-      records.map((record) => recordRow(record.body)),
-      { header: true, columns: [...recordColumns], bom: true, escape_formulas: true },
-    );
+    const csv = writeCsv([[...recordColumns], ...records.map((record) => recordRow(record.body).map(String))]);
     res.attachment(`job-${number}.csv`).type('text/csv').send(csv);
   });
 

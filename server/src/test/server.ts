@@ -21,7 +21,7 @@ import { answersAsDescribed } from './described.ts';
 import { openDatabase, type Database } from '../db/open.ts';
 import { seedDemo } from '../demo/seed.ts';
 
-export const TODAY = new Date('2031-05-20T09:00:00Z');
+const TODAY = new Date('2031-05-20T09:00:00Z');
 
 /** A server on a database in memory, with the demo in it, and the words to talk to it. */
 export interface TestServer {

@@ -35,7 +35,7 @@ type Initiate<N extends WriteName> = (
 ) => Promise<{ readonly data: AnswerOf<N> } | { readonly error: unknown }>;
 
 /** What is sent as data; photos are files, and go by themselves. */
-export type SaveName = Exclude<WriteName, 'addPhoto'>;
+type SaveName = Exclude<WriteName, 'addPhoto'>;
 
 export type Save = <N extends SaveName>(
   name: N,

@@ -3,7 +3,7 @@ import { keep, recall } from './kept.ts';
 import type { Theme } from './theme.ts';
 
 /** Views of lengths only; what is stored and sent stays in mm. */
-export type Units = 'mm' | 'inch';
+type Units = 'mm' | 'inch';
 
 export interface ViewState {
   readonly person: string | null;

@@ -68,7 +68,9 @@ export function HarnessTree({
                 fontWeight={picked ? 600 : 400}
               >
                 {isWide ? `${run.name}, ` : ''}
-                <tspan className="figure">{figure(run.lengthMm, 0)}</tspan> mm{said === '' ? '' : ` · ${said}`}
+                <tspan className="figure">{figure(run.lengthMm, 0)}</tspan>
+                {x(toMm) - x(fromMm) > 60 ? ' mm' : ''}
+                {said === '' ? '' : ` · ${said}`}
               </text>
               <circle cx={x(toMm)} cy={y(row)} r={6} fill="var(--sheet)" stroke="var(--ink)" strokeWidth={2} />
               <text x={x(toMm) + 12} y={y(row) + 5} fontSize={15} fill="var(--ink)">

@@ -1,6 +1,6 @@
 import { COPPER_HEX, COPPER_LINE_HEX } from './colours.ts';
 
-export const JACKET = '#C8232C';
+const JACKET = '#C8232C';
 
 export const wireFrom = (x1: number, x2: number) => (
   <rect x={x1} y={22} width={Math.max(0, x2 - x1)} height={12} fill={JACKET} stroke="var(--ink)" strokeOpacity={0.7} />

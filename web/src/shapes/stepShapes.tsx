@@ -5,7 +5,7 @@ import { WireLine } from './WireLine.tsx';
 /** The sheet that a step is drawn on: its width, the height of the wire's middle, and the wire's thickness. */
 export const WIDE = 660;
 export const Y = 80;
-export const THICK = 36;
+const THICK = 36;
 
 /** Bare copper, its strands along it. */
 export function Copper({

@@ -2,7 +2,7 @@ import type { ReactNode } from 'react';
 import { ToggleGroup } from 'radix-ui';
 
 /** One of several answers; what is drawn for it may depend on whether it is the one. */
-export interface Choice<V extends string> {
+interface Choice<V extends string> {
   readonly value: V;
   readonly shown: (isPicked: boolean) => ReactNode;
 }

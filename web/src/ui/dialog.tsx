@@ -50,7 +50,7 @@ export function Dialog({ open, onOpenChange, title, about, children, shape = 'bo
               </Radix.Close>
             )}
           </div>
-          <div className="min-h-0 flex-1 overflow-y-auto px-6 py-5 max-sm:px-4">{children}</div>
+          <div className="min-h-0 flex-1 scroll-py-24 overflow-y-auto px-6 py-5 max-sm:px-4">{children}</div>
         </Radix.Content>
       </Radix.Portal>
     </Radix.Root>

@@ -10,7 +10,7 @@ import {
 import { lapsed, type RuleHit, type Source, type Verdict } from '../../method/index.ts';
 import { colourDisagreement } from '../../stock/index.ts';
 import { bodyOf } from '../../terminal/index.ts';
-import { figure } from '../../units/index.ts';
+import { capital, figure } from '../../units/index.ts';
 import { hit, ratedHits, shelfHit } from '../hits.ts';
 import type { EndCase } from './types.ts';
 
@@ -26,7 +26,6 @@ export interface EndRule {
   readonly orders?: (where: EndCase) => readonly Lack[];
 }
 
-const capital = (words: string): string => `${words.charAt(0).toUpperCase()}${words.slice(1)}`;
 const isSoldered = ({ attach }: EndCase): boolean => attach === 'solder';
 /** Terminals that one nut keeps tight. */
 const MOST_UNDER_A_NUT = 4;

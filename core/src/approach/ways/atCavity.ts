@@ -2,7 +2,7 @@ import { RELEASE_GUIDES } from '../../connector/index.ts';
 import { cavityKindOf, findingInWords, type CavityFinding, type CavityWay } from '../../damage/index.ts';
 import type { HarnessNode } from '../../harness/index.ts';
 import { asksWithoutWay } from '../asks.ts';
-import { cableWarnings, capital } from '../copper.ts';
+import { cableWarnings, sentence } from '../copper.ts';
 import type { DecideInput, Decision, Electrical, RankedWay } from '../types.ts';
 import { extend, newTerminal, pigtail, rehouse, relead, solderedLead } from './anew.ts';
 import type { At } from './at.ts';
@@ -79,7 +79,7 @@ export function decideAtCavity(
     asked ?? list.find(({ way }) => way.status === 'allowed') ?? list.find(({ way }) => way.status === 'shelf');
   const ways = list.map(({ way }) => way);
   const cause = causeAt(at);
-  const found = capital(findingInWords(finding));
+  const found = sentence(findingInWords(finding));
   if (!chosen)
     return {
       ...base,

@@ -42,7 +42,7 @@ function bareJoint(methodId: string, request: SizingRequest, fit: ButtFit): Size
 }
 
 /** Sizes a butt of one kind for the wires; what cannot be held is said of that kind. */
-export function sizeButt<P extends ButtPart>(methodId: string, kind: PartKind<P>, request: SizingRequest): Sizing {
+function sizeButt<P extends ButtPart>(methodId: string, kind: PartKind<P>, request: SizingRequest): Sizing {
   const count = request.wires.left.length + request.wires.right.length;
   if (count > MOST_WIRES_IN_BUTT) {
     return {

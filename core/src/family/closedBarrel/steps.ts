@@ -1,12 +1,12 @@
-import { draft, mm, type Draft } from '../../step/index.ts';
+import { draft, mm, type StepDraft } from '../../step/index.ts';
 import type { JoinWork } from '../types.ts';
 
 /** Both ends of a barrel crimped, one after the other. */
-export function barrelSteps({ joint, leftName, rightName, habits }: JoinWork): Draft[] {
+export function barrelSteps({ joint, leftName, rightName, habits }: JoinWork): StepDraft[] {
   const detail =
     'Part seated in the die, ratchet just engaged. Wire in to the stop, jacket up to the barrel and not in it. Squeeze until the ratchet lets go.';
   const second = habits.secondCrimp === 'never' ? '' : ' A second crimp only where there is metal under the support.';
-  const crimp = (key: string, name: string): Draft =>
+  const crimp = (key: string, name: string): StepDraft =>
     draft(
       key,
       'crimp',

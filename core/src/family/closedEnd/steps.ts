@@ -1,8 +1,8 @@
-import { draft, mm, type Draft } from '../../step/index.ts';
+import { draft, mm, type StepDraft } from '../../step/index.ts';
 import type { JoinWork } from '../types.ts';
 
 /** Wires laid parallel and a cap crimped over them. */
-export const capSteps = ({ joint }: JoinWork): Draft[] => [
+export const capSteps = ({ joint }: JoinWork): StepDraft[] => [
   draft(
     'lay',
     'crimp',

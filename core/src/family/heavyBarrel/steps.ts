@@ -1,9 +1,9 @@
-import { draft, mm, type Draft } from '../../step/index.ts';
+import { draft, mm, type StepDraft } from '../../step/index.ts';
 import type { JoinWork } from '../types.ts';
 
 /** Both ends of a heavy barrel pressed, one after the other. */
-export function heavySteps({ joint, leftName, rightName }: JoinWork): Draft[] {
-  const press = (key: string, name: string): Draft =>
+export function heavySteps({ joint, leftName, rightName }: JoinWork): StepDraft[] {
+  const press = (key: string, name: string): StepDraft =>
     draft(
       key,
       'crimp',

@@ -1,12 +1,12 @@
 import { figure } from '../../units/index.ts';
-import { draft, mm, type Draft } from '../../step/index.ts';
+import { draft, mm, type StepDraft } from '../../step/index.ts';
 import type { JoinWork } from '../types.ts';
 
 /**
  * Conductors laid in a clip and the clip closed round them; solder on top only where a shop does that and the place
  * stands still and dry.
  */
-export function clipSteps({ joint, whole, habits, stillAndDry }: JoinWork): Draft[] {
+export function clipSteps({ joint, whole, habits, stillAndDry }: JoinWork): StepDraft[] {
   return [
     draft(
       'lay',

@@ -228,7 +228,7 @@ export function eachSized<T>(parts: readonly T[], none: Sizing, size: (part: T) 
 }
 
 /** The part ids that a seal takes from the shelf. */
-export function sealPartIds(seal: Seal): string[] {
+function sealPartIds(seal: Seal): string[] {
   if (seal.kind === 'sleeve') return [seal.partId, ...(seal.buildUp ? [seal.buildUp.partId] : [])];
   return seal.kind === 'wrap' ? [seal.partId] : [];
 }

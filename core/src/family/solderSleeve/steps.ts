@@ -1,9 +1,9 @@
 import { figure } from '../../units/index.ts';
-import { draft, mm, type Draft } from '../../step/index.ts';
+import { draft, mm, type StepDraft } from '../../step/index.ts';
 import type { JoinWork } from '../types.ts';
 
 /** Conductors pushed together, then solder and glue melted in one. */
-export const solderSleeveSteps = ({ joint, solid }: JoinWork): Draft[] => [
+export const solderSleeveSteps = ({ joint, solid }: JoinWork): StepDraft[] => [
   draft(
     'wrap',
     'wrap',

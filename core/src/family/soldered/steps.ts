@@ -1,5 +1,5 @@
 import { figure } from '../../units/index.ts';
-import { draft, mm, type Draft } from '../../step/index.ts';
+import { draft, mm, type StepDraft } from '../../step/index.ts';
 import type { JoinWork } from '../types.ts';
 
 const LOOSE = 'A loose lay fills with solder and breaks.';
@@ -32,7 +32,7 @@ const WRAPPED = {
   mistake: LOOSE,
 };
 
-function layStep({ joint }: JoinWork): Draft {
+function layStep({ joint }: JoinWork): StepDraft {
   const { title, how, mistake } = LAYS[joint.methodId] ?? WRAPPED;
   // Tinned ends overlap by what stays of them; others by all that is bared.
   const overMm = joint.left.stripMm - (joint.reach.kind === 'lapped' ? (joint.reach.tinnedMm ?? 0) : 0);
@@ -40,7 +40,7 @@ function layStep({ joint }: JoinWork): Draft {
 }
 
 /** The steps of a soldered joint, from tinning to the set solder. */
-export function solderSteps(work: JoinWork): Draft[] {
+export function solderSteps(work: JoinWork): StepDraft[] {
   const { joint, ironW } = work;
   const tinned = joint.reach.kind === 'lapped' ? joint.reach.tinnedMm : undefined;
   return [

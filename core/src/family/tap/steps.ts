@@ -1,8 +1,8 @@
-import { draft, type Draft } from '../../step/index.ts';
+import { draft, type StepDraft } from '../../step/index.ts';
 import type { JoinWork } from '../types.ts';
 
 /** The tap pressed over both wires. */
-export const tapSteps = ({ joint }: JoinWork): Draft[] => [
+export const tapSteps = ({ joint }: JoinWork): StepDraft[] => [
   draft(
     'press',
     'press',

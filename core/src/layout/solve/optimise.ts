@@ -12,7 +12,7 @@ import { layInOneRow } from './row/longSearch.ts';
 import { reachOf, TOUCH_MM, type Placed, type Problem } from './problem.ts';
 import { polished } from './polish.ts';
 import { inThisOrder, nearTheLoss, type Following } from './orders.ts';
-import { Standing } from './standing.ts';
+import { LayoutSoFar } from './standing.ts';
 import { Steps } from './steps.ts';
 import { shortestSpan } from './span.ts';
 import { PIECES_AT_FULL_BEAM, Sweeps } from './sweeps.ts';
@@ -54,7 +54,7 @@ function apartAgain(clusters: readonly Placed[], pieces: readonly Placed[]): Pla
 class Search {
   private readonly sweeps: Sweeps;
 
-  constructor(private readonly standing: Standing) {
+  constructor(private readonly standing: LayoutSoFar) {
     this.sweeps = new Sweeps(standing);
   }
 
@@ -229,7 +229,7 @@ class Search {
  * is proven; beyond that, it comes with bounds.
  */
 export function optimise(run: RunToLayOut, effort: Effort = QUICK): LaidOut {
-  const found = new Search(new Standing(run, effort, buildProblem(run, 0))).solve();
+  const found = new Search(new LayoutSoFar(run, effort, buildProblem(run, 0))).solve();
   const isPaired = run.items.some(
     (item) => item.pairFindingId !== undefined && (item.joints.length > 1 || item.twoJoints),
   );
@@ -242,7 +242,7 @@ export function optimise(run: RunToLayOut, effort: Effort = QUICK): LaidOut {
  */
 function heldAgainstFree(run: RunToLayOut, found: LaidOut, effort: Effort): LaidOut {
   const free = { ...run, found: undefined, items: run.items.map((item) => ({ ...item, pairFindingId: undefined })) };
-  const loose = new Search(new Standing(free, { ...effort, onBetter: undefined }, buildProblem(free, 0))).solve();
+  const loose = new Search(new LayoutSoFar(free, { ...effort, onBetter: undefined }, buildProblem(free, 0))).solve();
   const level =
     compareLayouts(found.objective, loose.objective) <= 0
       ? undefined
@@ -260,4 +260,4 @@ function heldAgainstFree(run: RunToLayOut, found: LaidOut, effort: Effort): Laid
  * The layout to start a search from: by the rules, or what was found before. At once, and with what the bounds prove of
  * it.
  */
-export const quickLayout = (run: RunToLayOut): LaidOut => new Standing(run, QUICK, buildProblem(run, 0)).start();
+export const quickLayout = (run: RunToLayOut): LaidOut => new LayoutSoFar(run, QUICK, buildProblem(run, 0)).start();

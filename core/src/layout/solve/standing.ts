@@ -11,7 +11,7 @@ import { spliceBoundInOneLayer, type SpliceBound } from './bounds/spliceBound.ts
  * How a search stands: the best layout so far with its bounds, whether all was proven until now, and whether anybody
  * waits for more.
  */
-export class Standing {
+export class LayoutSoFar {
   best: LaidOut;
   proven = true;
   private stopped = false;

@@ -3,7 +3,7 @@ import { buildProblem, type Built } from './build.ts';
 import type { Found } from './found.ts';
 import { nearTheLoss, inThisOrder } from './orders.ts';
 import { TOUCH_MM } from './problem.ts';
-import type { Standing } from './standing.ts';
+import type { LayoutSoFar } from './standing.ts';
 import { Steps } from './steps.ts';
 import { sweep, type SweepLimits, type SweepResult } from './sweep.ts';
 
@@ -24,7 +24,7 @@ const FINE_HALVINGS = 20;
 export class Sweeps {
   readonly beam: number;
 
-  constructor(private readonly standing: Standing) {
+  constructor(private readonly standing: LayoutSoFar) {
     const { effort, pieces } = standing;
     this.beam = Math.max(
       LEAST_BEAM,

@@ -1,12 +1,10 @@
 import { isStill, isVibrating, moistureInWords, vibrationInWords, type CircuitKind } from '../../harness/index.ts';
 import { isAluminium } from '../../wire/index.ts';
-import { figure } from '../../units/index.ts';
+import { capital, figure } from '../../units/index.ts';
 import { jacketDiameterMm } from '../../wire/index.ts';
 import { ratedHigher } from '../missing.ts';
 import { ratedWords } from '../pick.ts';
 import type { Rule } from '../types.ts';
-
-const capital = (words: string): string => `${words.charAt(0).toUpperCase()}${words.slice(1)}`;
 
 /** Circuits that read a joint along with their signal, as they are called. */
 const SENSITIVE: Partial<Record<CircuitKind, string>> = {

@@ -10,7 +10,7 @@ export const hasSolid = (site: Site): boolean =>
   [site.wire, site.farWire, ...site.branchWires].some((wire) => wire.conductor.kind === 'solid');
 
 /** Room in mm that a sleeve wants on one side: its own length and its distance from the work. */
-export function parkingNeedMm({
+function parkingNeedMm({
   joints,
   family,
   practice,

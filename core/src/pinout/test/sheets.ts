@@ -4,8 +4,8 @@ import { type Circuit, type Run } from '../../harness/index.ts';
 import { COLOURS, METRIC_SIZES_MM2, TRADE_PAIRS_MM2, type WireSpec } from '../../wire/index.ts';
 import { importable, readPinout, type PinoutChoices, type PinoutHarness, type PinoutReading } from '../index.ts';
 
-export const zone = { area: 'chassis', vibration: 'low', moisture: 'dry', fuelVapour: false } as const;
-export const run = (id: string, fromNodeId: string, toNodeId: string): Run => ({
+const zone = { area: 'chassis', vibration: 'low', moisture: 'dry', fuelVapour: false } as const;
+const run = (id: string, fromNodeId: string, toNodeId: string): Run => ({
   id,
   name: `Run ${id}`,
   fromNodeId,
@@ -39,7 +39,7 @@ export const table = (text: string): string[][] =>
     .map((line) => line.split('|').map((cell) => cell.trim()));
 export const read = (text: string, choices: PinoutChoices = {}, harness = BARE_TREE): PinoutReading =>
   readPinout({ rows: table(text) }, harness, choices);
-export const short = ({ number, function: words, wire, from, to }: Circuit): string =>
+const short = ({ number, function: words, wire, from, to }: Circuit): string =>
   `${number} ${words} ${wire.size.basis === 'metric' ? wire.size.areaMm2 : `${wire.size.basis}${wire.size.awg}`} ${wire.colour.base}${wire.colour.stripe ? `/${wire.colour.stripe}` : ''} ${from.nodeId}.${from.cavity}-${to.nodeId}.${to.cavity}`;
 export const circuits = (reading: PinoutReading): string[] => reading.rows.map((row) => short(row.circuit));
 export const clean = (reading: PinoutReading): PinoutReading => {
@@ -48,7 +48,7 @@ export const clean = (reading: PinoutReading): PinoutReading => {
   return reading;
 };
 
-export const size: fc.Arbitrary<WireSpec['size']> = fc.oneof(
+const size: fc.Arbitrary<WireSpec['size']> = fc.oneof(
   fc.constantFrom(...METRIC_SIZES_MM2).map((areaMm2) => ({ basis: 'metric' as const, areaMm2 })),
   fc.record({ basis: fc.constant('awg' as const), awg: fc.integer({ min: -3, max: 30 }) }),
   fc.record({ basis: fc.constant('trade' as const), awg: fc.constantFrom(...TRADE_PAIRS_MM2.keys()) }),
@@ -57,7 +57,7 @@ export const words = fc
   .string({ minLength: 1, maxLength: 30, unit: 'grapheme-ascii' })
   .map((text) => text.trim())
   .filter((text) => text !== '' && !/^(?:["'^.-]+|do\.?|ditto|same|id\.?|idem)$/i.test(text));
-export const colour = fc
+const colour = fc
   .tuple(fc.constantFrom(...COLOURS), fc.option(fc.constantFrom(...COLOURS)))
   .map(([base, stripe]) => (stripe === null || stripe === base ? { base } : { base, stripe }));
 export const wire: fc.Arbitrary<WireSpec> = fc.record({

@@ -9,7 +9,7 @@ import { type LineContext, type Slack, type DecidedWork, shareOf } from './share
  * Up to this length findings are joined into one repair because that saves splices, mm; a place with no room is joined
  * whatever its length.
  */
-export const JOINED_AT_MOST_MM = 400;
+const JOINED_AT_MOST_MM = 400;
 
 const DUST_MM = 1e-6;
 

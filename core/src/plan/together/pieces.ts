@@ -1,5 +1,5 @@
 import { isAtCavity, isOfWholeConnector, isOnePiece } from '../../damage/index.ts';
-import { WAYS, type Choice, type Held, type Way } from '../../approach/index.ts';
+import { WAYS, type Choice, type BegunWork, type Way } from '../../approach/index.ts';
 import type { Job, JobIndex } from '../../job/index.ts';
 import type { PlacedItem } from '../../layout/index.ts';
 import type { Decided, PieceOfWork } from '../types.ts';
@@ -31,7 +31,7 @@ const statusOf = ({ ways }: Decided['decision'], way: Way): 'allowed' | 'shelf' 
  * The one way for all of a connector: what its work was begun by, else what a person chose if it may be, else the first
  * that is allowed for every wire, else the first that only lacks something.
  */
-function wayFor(members: readonly Decided[], choices: readonly Choice[], held: readonly Held[]): Way | undefined {
+function wayFor(members: readonly Decided[], choices: readonly Choice[], held: readonly BegunWork[]): Way | undefined {
   const open = members.filter(({ decision }) => decision.takenBy === undefined && decision.ways.length > 0);
   const order = open[0]?.decision.ways.map((one) => one.way).filter((way) => WHOLE.includes(way)) ?? [];
   const allAre = (way: Way, ...statuses: readonly string[]): boolean =>

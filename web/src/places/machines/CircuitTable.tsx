@@ -1,8 +1,8 @@
-import { useEffect, useRef } from 'react';
+import { useEffect, useMemo, useRef } from 'react';
 import { colourInWords, KIND_WORDS, sizeInWords, type Circuit, type Harness } from '@mendum/core';
 import { WireChip } from '../../shapes/WireLine.tsx';
+import { DataTable, type Column } from '../../ui/DataTable.tsx';
 import { Empty } from '../../ui/empty.tsx';
-import { Scroller } from '../../ui/scroller.tsx';
 
 interface CircuitTableProps {
   readonly harness: Harness;
@@ -11,11 +11,68 @@ interface CircuitTableProps {
   readonly onOpen: (circuit: Circuit) => void;
 }
 
+/** What is told of a circuit, column by column. */
+function columnsOf(harness: Harness, onOpen: (circuit: Circuit) => void): readonly Column<Circuit>[] {
+  const names = new Map(harness.nodes.map(({ id, name }) => [id, name]));
+  const placeOf = ({ nodeId, cavity }: Circuit['from']): string => `${names.get(nodeId) ?? nodeId} ${cavity}`;
+  return [
+    {
+      id: 'number',
+      title: 'No.',
+      value: ({ number }) => number,
+      className: 'figure w-14',
+      shown: (circuit) => (
+        <button
+          type="button"
+          className="min-h-11 min-w-11 text-left underline underline-offset-4"
+          aria-label={`Change circuit ${circuit.number}`}
+          onClick={(event) => {
+            event.stopPropagation();
+            onOpen(circuit);
+          }}
+        >
+          {circuit.number}
+        </button>
+      ),
+    },
+    { id: 'function', title: 'Function', value: (circuit) => circuit.function, className: 'pr-3 font-semibold' },
+    { id: 'kind', title: 'Kind', value: ({ kind }) => KIND_WORDS[kind], className: 'pr-3' },
+    {
+      id: 'wire',
+      title: 'Wire',
+      value: ({ wire }) => `${sizeInWords(wire.size)} ${colourInWords(wire.colour)}`,
+      className: 'pr-3',
+      shown: ({ wire }) => (
+        <span className="flex items-center gap-3">
+          <WireChip colour={wire.colour} title={colourInWords(wire.colour)} />
+          {sizeInWords(wire.size)}
+        </span>
+      ),
+    },
+    { id: 'from', title: 'From', value: ({ from }) => placeOf(from), className: 'pr-3 whitespace-nowrap' },
+    { id: 'to', title: 'To', value: ({ to }) => placeOf(to), className: 'pr-3 whitespace-nowrap' },
+    {
+      id: 'fuse',
+      title: 'Fuse',
+      value: ({ fuseA }) => fuseA ?? '',
+      className: 'whitespace-nowrap',
+      shown: ({ fuseA }) =>
+        fuseA === undefined ? (
+          ''
+        ) : (
+          <>
+            <span className="figure">{fuseA}</span> <span className="text-soft">A</span>
+          </>
+        ),
+    },
+  ];
+}
+
 /** The circuits of a harness; one is opened by its row. */
 export function CircuitTable({ harness, circuits, markedId, onOpen }: CircuitTableProps) {
   const marked = useRef<HTMLTableRowElement>(null);
   useEffect(() => marked.current?.scrollIntoView({ block: 'center' }), [markedId]);
-  const nameOf = (id: string): string => harness.nodes.find((node) => node.id === id)?.name ?? id;
+  const columns = useMemo(() => columnsOf(harness, onOpen), [harness, onOpen]);
   if (harness.circuits.length === 0)
     return (
       <Empty title="No circuit yet">
@@ -23,65 +80,14 @@ export function CircuitTable({ harness, circuits, markedId, onOpen }: CircuitTab
       </Empty>
     );
   return (
-    <Scroller label="Circuits">
-      <table className="w-full text-left">
-        <thead className="border-b border-ink text-soft">
-          <tr>
-            <th className="w-14 pb-1 font-normal">No.</th>
-            <th className="font-normal">Function</th>
-            <th className="font-normal">Kind</th>
-            <th className="font-normal">Wire</th>
-            <th className="font-normal">From → to</th>
-            <th className="font-normal">Fuse</th>
-          </tr>
-        </thead>
-        <tbody>
-          {circuits.map((circuit) => (
-            <tr
-              key={circuit.id}
-              ref={circuit.id === markedId ? marked : undefined}
-              aria-current={circuit.id === markedId ? 'true' : undefined}
-              className={`cursor-pointer border-b border-rule hover:bg-wash ${circuit.id === markedId ? 'bg-wash' : ''}`}
-              onClick={() => onOpen(circuit)}
-            >
-              <td className="figure">
-                <button
-                  type="button"
-                  className="min-h-11 min-w-11 text-left underline underline-offset-4"
-                  aria-label={`Change circuit ${circuit.number}`}
-                  onClick={(event) => {
-                    event.stopPropagation();
-                    onOpen(circuit);
-                  }}
-                >
-                  {circuit.number}
-                </button>
-              </td>
-              <td className="pr-3 font-semibold">{circuit.function}</td>
-              <td className="pr-3">{KIND_WORDS[circuit.kind]}</td>
-              <td className="pr-3">
-                <span className="flex items-center gap-3">
-                  <WireChip colour={circuit.wire.colour} title={colourInWords(circuit.wire.colour)} />
-                  {sizeInWords(circuit.wire.size)}
-                </span>
-              </td>
-              <td className="pr-3 whitespace-nowrap">
-                {nameOf(circuit.from.nodeId)} <span className="figure">{circuit.from.cavity}</span> →{' '}
-                {nameOf(circuit.to.nodeId)} <span className="figure">{circuit.to.cavity}</span>
-              </td>
-              <td className="whitespace-nowrap">
-                {circuit.fuseA === undefined ? (
-                  ''
-                ) : (
-                  <>
-                    <span className="figure">{circuit.fuseA}</span> <span className="text-soft">A</span>
-                  </>
-                )}
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </Scroller>
+    <DataTable
+      label="Circuits"
+      columns={columns}
+      rows={circuits}
+      keyOf={({ id }) => id}
+      onOpen={onOpen}
+      marked={markedId}
+      markedRow={marked}
+    />
   );
 }

@@ -202,9 +202,9 @@ export function TreeEditor({ harness, picked, onPick, onMove }: TreeEditorProps)
                 fill="var(--ink)"
                 fontWeight={on ? 600 : 400}
               >
-                {wide > 40 + run.name.length * 7.5 ? `${run.name} ` : ''}
+                {wide > 72 + run.name.length * 7.5 ? `${run.name} ` : ''}
                 <tspan className="figure">{length.plain(run.lengthMm, 0)}</tspan>
-                <tspan fill="var(--soft)"> {length.unit}</tspan>
+                {wide > 64 ? <tspan fill="var(--soft)"> {length.unit}</tspan> : null}
               </text>
             </g>
           );

@@ -39,7 +39,7 @@ function remembered(view: HarnessView): Stack {
     : EMPTY;
 }
 
-export interface Draft {
+export interface HarnessDraft {
   /** The harness as it is with the edits. */
   readonly harness: Harness;
   readonly edits: readonly HarnessEdit[];
@@ -57,7 +57,7 @@ export interface Draft {
  * A harness being edited: a stack of edits over what is stored, kept on the device until it is saved. When somebody
  * else saves in between, the edits are done on top of theirs; where that cannot be, it is said and they are put aside.
  */
-export function useHarnessDraft(view: HarnessView): Draft {
+export function useHarnessDraft(view: HarnessView): HarnessDraft {
   const stored = useMemo(() => storedOf(view), [view]);
   const [stack, setStack] = useState<Stack>(() => remembered(view));
   const wanted = useMemo(

@@ -1,5 +1,3 @@
-import type { PracticeFigures } from '@mendum/core';
-
 /** The figures that a shop may set, in the words and the order in which they are asked for. */
 export const FIGURES: readonly {
   readonly path: string;
@@ -25,5 +23,3 @@ export const FIGURES: readonly {
   { path: 'untwistedAtMostMm', label: 'A pair untwisted at most', unit: 'mm' },
   { path: 'insideHousingMm', label: 'Wire inside a housing', unit: 'mm' },
 ];
-
-export type FigureKey = keyof PracticeFigures;

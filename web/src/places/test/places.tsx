@@ -13,7 +13,7 @@ export const show = (place: ReactNode) =>
       <MemoryRouter>{place}</MemoryRouter>
     </Provider>,
   );
-export const job = (number: string, title: string, more: Partial<JobSummary> = {}): JobSummary => ({
+const job = (number: string, title: string, more: Partial<JobSummary> = {}): JobSummary => ({
   id: `J${number}`,
   number,
   title,
@@ -26,7 +26,7 @@ export const job = (number: string, title: string, more: Partial<JobSummary> = {
   updatedAt: new Date().toISOString(),
   ...more,
 });
-export const JOBS = [
+const JOBS = [
   job('0147', 'Shaker-head harness'),
   job('0146', 'Rear loom', { machine: 'Dunmarra 70', stage: 'prove' }),
   job('0126', 'Sieve motor', { status: 'signed', stage: 'record' }),

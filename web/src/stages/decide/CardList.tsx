@@ -4,7 +4,7 @@ import { WireChip } from '../../shapes/WireLine.tsx';
 import { useOpenJob } from '../job.ts';
 
 /** The approach in a word or two. */
-export function approachWords(finding: FindingPlan): string {
+function approachWords(finding: FindingPlan): string {
   switch (finding.approach) {
     case 'oneSplice':
       return '1 splice';

@@ -46,7 +46,7 @@ const PROFILE_HIGH = 92;
 const REACH_PX = 24;
 /** Within so many pixels a splice snaps to the wanted distance. */
 const SNAP_PX = 7;
-interface Held {
+interface HeldMove {
   readonly findingId: string;
   readonly side: SpliceSide;
   /** From the pointer to the splice's centre when it was taken, mm. */
@@ -78,7 +78,7 @@ export function Board({
   const { unit, unitMm, plain } = useLength();
   const [shown, setShown] = useState<Shown>({ fromMm: 0, toMm: run.lengthMm });
   const [cursorMm, setCursorMm] = useState<number>();
-  const [held, setHeld] = useState<Held>();
+  const [held, setHeld] = useState<HeldMove>();
   const frame = useRef<number>(undefined);
   const pressing = useRef(false);
   const pickedId = held?.findingId ?? selectedId;

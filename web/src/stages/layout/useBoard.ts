@@ -46,7 +46,7 @@ export interface LiveBoard {
 }
 
 /** What was moved; and, once it is saved, in which version. */
-interface Held {
+interface HeldMove {
   readonly moved: Moved;
   readonly saved?: number | undefined;
 }
@@ -75,7 +75,7 @@ export function useBoard(runId: string | undefined): LiveBoard {
   const { save: store } = useSave();
   const [made, setMade] = useState<BoardOfVersion>();
   const board = made?.board;
-  const [held, setHeld] = useState<Held>();
+  const [held, setHeld] = useState<HeldMove>();
   const [history, setHistory] = useState<History<LayoutWishes>>(noHistory);
   const wishes = view.job.layout ?? NO_WISHES;
   // What was moved holds until a plan and a board of what was saved have taken it over: either may come first, and each

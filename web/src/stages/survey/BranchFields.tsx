@@ -2,7 +2,7 @@ import { ownFieldsOf, type Harness, type WireSpec } from '@mendum/core';
 import { Button } from '../../ui/button.tsx';
 import { Select, TextField, TickBox, WrongWords } from '../../ui/field.tsx';
 import { WireFields } from '../../ui/wireFields.tsx';
-import type { Draft } from './draft.ts';
+import type { FindingDraft } from './draft.ts';
 import type { DraftForm } from './draftForm.ts';
 
 /** Most wires that may be joined to one at a place. */
@@ -13,7 +13,7 @@ interface BranchFieldsProps {
   /** The circuit's own wire, as the start of one that is added. */
   readonly own: WireSpec | undefined;
   readonly harness: Harness;
-  readonly onChange: (part: Partial<Draft>) => void;
+  readonly onChange: (part: Partial<FindingDraft>) => void;
 }
 
 /**

@@ -3,14 +3,14 @@ import { cavityKindOf, damageOf, isCavityKind, type FindingKind, type Harness } 
 import { Button } from '../../ui/button.tsx';
 import { Choices } from '../../ui/choices.tsx';
 import { NumberField, Select } from '../../ui/field.tsx';
-import { endsOf, type Draft } from './draft.ts';
+import { endsOf, type FindingDraft } from './draft.ts';
 import type { DraftForm } from './draftForm.ts';
 
 interface CavityFieldsProps {
   readonly harness: Harness;
   readonly form: DraftForm;
   readonly many: boolean;
-  readonly onChange: (part: Partial<Draft>) => void;
+  readonly onChange: (part: Partial<FindingDraft>) => void;
 }
 
 /** What exactly is seen, where a kind has several sorts. */

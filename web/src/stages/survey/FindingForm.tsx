@@ -11,14 +11,14 @@ import { BranchFields } from './BranchFields.tsx';
 import { CircuitPicker } from './CircuitPicker.tsx';
 import { NotedFields } from './NotedFields.tsx';
 import { OwnFieldList } from './OwnFieldList.tsx';
-import { runsOf, type Draft } from './draft.ts';
+import { runsOf, type FindingDraft } from './draft.ts';
 import { pathOf, useDraftResolver, type DraftForm } from './draftForm.ts';
 import { KindPicker } from './KindPicker.tsx';
 import { StaleNotice, type Stale } from './StaleNotice.tsx';
 import { WireFields } from '../../ui/wireFields.tsx';
 
 interface FindingFormProps {
-  readonly start: Draft;
+  readonly start: FindingDraft;
   /** The version that an edit was made from; absent for a new finding. */
   readonly version?: number | undefined;
   readonly onSaved: (findings: readonly Finding[]) => void;
@@ -26,7 +26,7 @@ interface FindingFormProps {
 }
 
 /** The stretch that is gone, as it follows from what is typed. */
-function LostWords({ draft }: { readonly draft: Draft }) {
+function LostWords({ draft }: { readonly draft: FindingDraft }) {
   const [fromMm, toMm, left, right] = [draft.fromMm, draft.toMm, draft.cutBackLeftMm, draft.cutBackRightMm].map(
     numberOf,
   );
@@ -75,7 +75,7 @@ export function FindingForm({ start, version, onSaved, onClose }: FindingFormPro
   const edit = version !== undefined;
   const atCavity = isCavityKind(draft.kind);
   const own = ownFieldsOf(draft.kind);
-  const set = (part: Partial<Draft>): void => {
+  const set = (part: Partial<FindingDraft>): void => {
     for (const [path, value] of Object.entries(part)) form.set(path, value);
   };
   const allowedRuns = runsOf(harness.circuits, draft.circuitIds);

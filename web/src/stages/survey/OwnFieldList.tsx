@@ -1,11 +1,11 @@
 import { allowedCurrentA, areaMm2, figure, remainingShare, type Circuit } from '@mendum/core';
 import { NumberField, TextField } from '../../ui/field.tsx';
 import { numberOf } from '../../ui/typed.ts';
-import { figuresOf, wordsOf, type Draft } from './draft.ts';
+import { figuresOf, wordsOf, type FindingDraft } from './draft.ts';
 import type { DraftForm } from './draftForm.ts';
 
 /** What the lost strands leave, in mm² and against the fuse. */
-function StrandsLeft({ draft, circuit }: { readonly draft: Draft; readonly circuit: Circuit | undefined }) {
+function StrandsLeft({ draft, circuit }: { readonly draft: FindingDraft; readonly circuit: Circuit | undefined }) {
   const [lost, total] = [numberOf(draft.own.strandsLost ?? ''), numberOf(draft.own.strandsTotal ?? '')];
   if (!circuit || !(lost >= 1) || !(total >= lost) || !Number.isInteger(lost) || !Number.isInteger(total)) return null;
   const share = remainingShare(lost, total);

@@ -12,7 +12,7 @@ import { Button } from '../../ui/button.tsx';
 import { Dialog } from '../../ui/dialog.tsx';
 import { Empty } from '../../ui/empty.tsx';
 import { useOpenJob } from '../job.ts';
-import { draftOf, newDraft, type Draft } from './draft.ts';
+import { draftOf, newDraft, type FindingDraft } from './draft.ts';
 import { FindingForm } from './FindingForm.tsx';
 import { FindingsTable } from './FindingsTable.tsx';
 import { GateBlock } from './GateBlock.tsx';
@@ -74,11 +74,13 @@ export function SurveyStage() {
   const [runId, setRunId] = useState(selected?.runId ?? harness.runs[0]?.id ?? '');
   const [search, setSearch] = useSearchParams();
   const field = useAskedField();
-  const [form, setForm] = useState<{ readonly start: Draft; readonly version?: number | undefined } | undefined>(() => {
-    const asked = findings.find(({ id }) => id === search.get('finding'));
-    if (field === undefined || field.includes('.') || !asked || signed) return undefined;
-    return { start: draftOf(asked), version: view.findingVersions[asked.id] ?? 1 };
-  });
+  const [form, setForm] = useState<{ readonly start: FindingDraft; readonly version?: number | undefined } | undefined>(
+    () => {
+      const asked = findings.find(({ id }) => id === search.get('finding'));
+      if (field === undefined || field.includes('.') || !asked || signed) return undefined;
+      return { start: draftOf(asked), version: view.findingVersions[asked.id] ?? 1 };
+    },
+  );
   const closeForm = (): void => {
     setForm(undefined);
     if (field !== undefined)

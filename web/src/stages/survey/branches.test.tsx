@@ -5,14 +5,14 @@ import type { Finding } from '@mendum/core';
 import { useFields } from '../../form/useThing.ts';
 import { circuitOf, findingOf, viewOf } from '../../test/job.tsx';
 import { BranchFields } from './BranchFields.tsx';
-import { draftOf, findingsOf, newDraft, type Draft } from './draft.ts';
+import { draftOf, findingsOf, newDraft, type FindingDraft } from './draft.ts';
 import { useDraftResolver, type DraftForm } from './draftForm.ts';
 
 const { job } = viewOf([]);
 const own = circuitOf('1').wire;
-const adding: Draft = { ...newDraft(['C1'], 'R1', 500, 510), kind: 'addCircuit', branchWires: [own] };
+const adding: FindingDraft = { ...newDraft(['C1'], 'R1', 500, 510), kind: 'addCircuit', branchWires: [own] };
 
-function Form({ start, onDraft }: { readonly start: Draft; readonly onDraft: (draft: Draft) => void }) {
+function Form({ start, onDraft }: { readonly start: FindingDraft; readonly onDraft: (draft: FindingDraft) => void }) {
   const form: DraftForm = useFields(useDraftResolver(job), start);
   onDraft(form.typed);
   return (
@@ -89,7 +89,7 @@ describe('wires that join a circuit', () => {
     expect(draftOf(cavity)).toMatchObject({ mainUncut: true, freeNodeId: 'X1', freeCavity: '7' });
   });
   it('wire lost behind a terminal is kept with the finding', () => {
-    const draft: Draft = {
+    const draft: FindingDraft = {
       ...newDraft(['C1'], 'R1', undefined, undefined),
       kind: 'terminalDamaged',
       atNodeId: 'X2',

@@ -1,11 +1,11 @@
 import { describe, expect, it, test } from 'vitest';
 import { circuitOf, findingOf, viewOf } from '../../test/job.tsx';
 import { numberOf } from '../../ui/typed.ts';
-import { draftOf, findingsOf, newDraft, runsOf, type Draft } from './draft.ts';
+import { draftOf, findingsOf, newDraft, runsOf, type FindingDraft } from './draft.ts';
 
 const { job } = viewOf([]);
-const draft = (more: Partial<Draft> = {}): Draft => ({ ...newDraft(['C1'], 'R1', 500, 512), ...more });
-const wrongOf = (one: Draft): Readonly<Record<string, string>> => {
+const draft = (more: Partial<FindingDraft> = {}): FindingDraft => ({ ...newDraft(['C1'], 'R1', 500, 512), ...more });
+const wrongOf = (one: FindingDraft): Readonly<Record<string, string>> => {
   const result = findingsOf(one, job);
   return result.ok ? {} : result.wrong;
 };
@@ -61,7 +61,7 @@ describe('a finding as it is typed', () => {
     ],
     ['an added circuit without its wire', { kind: 'addCircuit' }, 'branchWires', 'which wire'],
   ] as const)('refused: %s', (_why, more, field, words) =>
-    expect(wrongOf(draft(more as Partial<Draft>))[field]).toContain(words),
+    expect(wrongOf(draft(more as Partial<FindingDraft>))[field]).toContain(words),
   );
   it('at a connector it lies at each circuit’s own cavity, and reads back the same', () => {
     const result = findingsOf(
@@ -91,7 +91,7 @@ describe('a finding as it is typed', () => {
     });
   });
   it('keeps a sort that its kind has, and drops one that it has not', () => {
-    const sorted = (kind: Draft['kind']) => {
+    const sorted = (kind: FindingDraft['kind']) => {
       const result = findingsOf(draft({ kind, sort: 'clampTap' }), job);
       return result.ok && result.findings[0]?.sort;
     };

@@ -51,7 +51,7 @@ interface DraftOwn {
 }
 
 /** A finding as it is being typed: text until it is checked. */
-export interface Draft extends DraftPlace, DraftOwn {
+export interface FindingDraft extends DraftPlace, DraftOwn {
   readonly id: string;
   readonly kind: FindingKind;
   readonly farWire: WireSpec | undefined;
@@ -71,7 +71,7 @@ export function newDraft(
   runId: string,
   fromMm: number | undefined,
   toMm: number | undefined,
-): Draft {
+): FindingDraft {
   return {
     id: uuid(),
     circuitIds,
@@ -135,7 +135,7 @@ const MADE_HERE = [
 ] as const;
 
 /** The draft of a finding that is there. */
-export function draftOf(finding: Finding): Draft {
+export function draftOf(finding: Finding): FindingDraft {
   const all: Readonly<Record<string, unknown>> = { ...finding };
   return {
     id: finding.id,
@@ -181,7 +181,7 @@ const written = (texts: Readonly<Record<string, string>>, names: readonly string
   );
 
 /** The fields that a kind has of its own, as they are typed and picked. */
-function ownBuilt(draft: Draft): object {
+function ownBuilt(draft: FindingDraft): object {
   const has = ownFieldsOf(draft.kind);
   const figures = figuresOf(draft.kind).map(([name]) => [name, numberOf(draft.own[name] ?? '')] as const);
   return {
@@ -200,7 +200,7 @@ function ownBuilt(draft: Draft): object {
   };
 }
 
-function build(draft: Draft, circuitId: string, id: string, { harness }: Job): Finding {
+function build(draft: FindingDraft, circuitId: string, id: string, { harness }: Job): Finding {
   const optional = (text: string): { readonly value?: number } => (text.trim() === '' ? {} : { value: numberOf(text) });
   const slack = optional(draft.slackMm).value;
   const freed = optional(draft.freedEndMm).value;
@@ -241,7 +241,7 @@ function build(draft: Draft, circuitId: string, id: string, { harness }: Job): F
 }
 
 /** What has to be picked, and is not. */
-function unpicked(draft: Draft): Wrongs {
+function unpicked(draft: FindingDraft): Wrongs {
   const has = ownFieldsOf(draft.kind);
   return {
     ...(draft.circuitIds.length === 0 ? { circuitId: 'Pick the circuit that it is on.' } : {}),
@@ -265,7 +265,7 @@ function checked(finding: object, kind: FindingKind): { readonly finding: Findin
 }
 
 /** Checks a draft and makes its findings, one for each circuit; the first keeps the draft's id. */
-export function findingsOf(draft: Draft, job: Job): DraftResult {
+export function findingsOf(draft: FindingDraft, job: Job): DraftResult {
   const [first = '', ...others] = draft.circuitIds;
   const made = [first, ...others].map((circuitId, index) =>
     checked(build(draft, circuitId, index === 0 ? draft.id : uuid(), job), draft.kind),

@@ -3,13 +3,13 @@ import type { Resolver, ResolverResult } from 'react-hook-form';
 import { NOTED_NAMES, ownFieldsOf, type Finding, type Job } from '@mendum/core';
 import { nested } from '../../form/resolver.ts';
 import type { Form } from '../../form/useThing.ts';
-import { findingsOf, type Draft } from './draft.ts';
+import { findingsOf, type FindingDraft } from './draft.ts';
 
 /** A finding being typed; what is handed on are the findings that it makes, one a circuit. */
-export type DraftForm = Form<Draft, { readonly findings: readonly Finding[] }>;
+export type DraftForm = Form<FindingDraft, { readonly findings: readonly Finding[] }>;
 
 /** Where in the form a field of a finding is filled in. */
-export function pathOf(name: string, { kind }: Draft): string {
+export function pathOf(name: string, { kind }: FindingDraft): string {
   if ((NOTED_NAMES as readonly string[]).includes(name)) return `noted.${name}`;
   if (name === 'at') return 'atNodeId';
   const own = ownFieldsOf(kind)[name];
@@ -21,7 +21,7 @@ export const useDraftResolver = (job: Job): Resolver =>
   useMemo(
     () =>
       (typed): ResolverResult => {
-        const draft = typed as Draft;
+        const draft = typed as FindingDraft;
         const others = job.findings.filter(({ id }) => id !== draft.id);
         const result = findingsOf(draft, { ...job, findings: others });
         if (result.ok) return { values: { findings: result.findings }, errors: {} };

@@ -9,7 +9,7 @@ import { reachOf, TOUCH_MM, type Piece, type Problem, type RowLimits } from '../
 import { repaired } from './repair.ts';
 import { laid, latenessOf, slotsOf } from './row.ts';
 import { shortestSpan } from '../span.ts';
-import type { Standing } from '../standing.ts';
+import type { LayoutSoFar } from '../standing.ts';
 import { Steps } from '../steps.ts';
 import { sweep } from '../sweep.ts';
 
@@ -37,7 +37,7 @@ interface Row {
 const middle = (piece: Piece): number => bestAlone(piece) + piece.lengthMm / 2;
 
 /** All pieces in one layer, with the fewest splices that were found. */
-function firstRow({ built: { problem }, goesOn }: Standing): Row | undefined {
+function firstRow({ built: { problem }, goesOn }: LayoutSoFar): Row | undefined {
   const order =
     rowFromScratch(problem, goesOn) ??
     sweep(nearTheLoss(new Steps(problem)), { over: 1, gapMm: 0, beam: SWEPT }).placed?.map((one) => one.piece);
@@ -45,7 +45,7 @@ function firstRow({ built: { problem }, goesOn }: Standing): Row | undefined {
 }
 
 /** The same order with the widest gap that it can keep. */
-function stretched({ run, goesOn }: Standing, row: Row, belowMm: number): Row {
+function stretched({ run, goesOn }: LayoutSoFar, row: Row, belowMm: number): Row {
   let best = row;
   for (let [turn, high] = [0, belowMm]; turn < FINE_HALVINGS && goesOn(); turn += 1) {
     const gapMm = (best.gapMm + high) / 2;
@@ -62,7 +62,7 @@ function stretched({ run, goesOn }: Standing, row: Row, belowMm: number): Row {
  * The order changed until its gap is as wide as a search finds it. @param boundOf what no gap can exceed, where one is
  * reached
  */
-function widened(standing: Standing, row: Row, mostMm: number, boundOf: (reachedMm: number) => number): Row {
+function widened(standing: LayoutSoFar, row: Row, mostMm: number, boundOf: (reachedMm: number) => number): Row {
   const { run, goesOn, effort } = standing;
   const tried = (from: Row, gapMm: number): Row | undefined => {
     const { problem } = buildProblem(run, gapMm);
@@ -85,7 +85,7 @@ function widened(standing: Standing, row: Row, mostMm: number, boundOf: (reached
 
 /** A row with the shortest opened stretch that is found, and the stretch. */
 function shortestRow(
-  { goesOn }: Standing,
+  { goesOn }: LayoutSoFar,
   { problem, order, gapMm }: Row,
 ): { readonly order: readonly Piece[]; readonly limits: RowLimits } {
   const { lost } = problem;
@@ -109,7 +109,7 @@ function shortestRow(
 
 /** Inserted wire of a row whose gap and stretch stay: from several orders to start with, and how little it could be. */
 function saved(
-  standing: Standing,
+  standing: LayoutSoFar,
   problem: Problem,
   order: readonly Piece[],
   limits: RowLimits,
@@ -152,7 +152,7 @@ function saved(
  * piece, level by level: fewer splices, a wider gap, a shorter stretch, less wire.
  * @returns whether there is a layer for all of them
  */
-export function layInOneRow(standing: Standing): boolean {
+export function layInOneRow(standing: LayoutSoFar): boolean {
   const row = standing.goesOn() ? firstRow(standing) : undefined;
   if (!row) return false;
   standing.offer(laid(slotsOf(row.order, anywhere(0)), anywhere(0)));
