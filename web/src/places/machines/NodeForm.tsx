@@ -87,11 +87,12 @@ function NewRun({ harness, node, onEdit }: Pick<NodeFormProps, 'harness' | 'node
   );
 }
 
-/** Only a connector has face, lock and words printed on it; and words that were all taken away are none. */
+/** Without what a node of its kind cannot have; words printed on it that were all taken away are none. */
 function asItsKind(node: HarnessNode): HarnessNode {
-  if (node.kind !== 'connector') return { id: node.id, name: node.name, kind: node.kind };
-  const printed = Object.values(node.identity ?? {}).filter((words) => words !== undefined && words !== '');
-  return printed.length === 0 ? { ...node, identity: undefined } : node;
+  const { face, identity = {}, lock, fittings, ...plain } = node;
+  const printed = Object.values(identity).filter((words) => words !== undefined && words !== '');
+  if (node.kind === 'end') return fittings === undefined ? plain : { ...plain, fittings };
+  return node.kind === 'connector' ? { ...node, identity: printed.length === 0 ? undefined : identity } : plain;
 }
 
 /** A node beside the drawing: what it is, its face and lock when it is a connector, runs added or joined. */

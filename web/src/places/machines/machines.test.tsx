@@ -216,6 +216,17 @@ describe('terminals where wires end', () => {
     expect(screen.queryByLabelText('Seal of cavity stud')).toBeNull();
     expect(edits).toMatchObject([{ do: 'changeNode', node: { id: 'E1', fittings: { stud: { terminal: 'ringM8' } } } }]);
   });
+  it('a stud that gets another name keeps what is noted of it; as a branch it has nothing to keep', async () => {
+    const stud: HarnessNode = { id: 'E1', kind: 'end', name: 'Frame', fittings: { stud: { terminal: 'ringM8' } } };
+    const edits = form(stud);
+    await userEvent.type(screen.getByLabelText('Name'), ' left');
+    await userEvent.tab();
+    await userEvent.selectOptions(screen.getByLabelText('It is a'), 'branch');
+    expect(edits).toEqual([
+      { do: 'changeNode', node: { ...stud, name: 'Frame left' } },
+      { do: 'changeNode', node: { id: 'E1', kind: 'branch', name: 'Frame' } },
+    ]);
+  });
   it('what is printed on a connector is noted field by field, and an emptied field takes nothing else with it', async () => {
     const node: HarnessNode = {
       id: 'X9',
