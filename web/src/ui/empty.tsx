@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react';
+import { LoaderCircle } from 'lucide-react';
 
 /** An empty place says what to do next. */
 export function Empty({ title, children }: { readonly title: string; readonly children?: ReactNode }) {
@@ -12,7 +13,8 @@ export function Empty({ title, children }: { readonly title: string; readonly ch
 
 /** What is shown while something over half a second is under way. */
 export const Working = ({ words }: { readonly words: string }) => (
-  <p role="status" className="px-2 py-10 text-xl text-soft motion-safe:animate-pulse">
+  <p role="status" className="flex items-center gap-3 px-2 py-10 text-xl text-soft">
+    <LoaderCircle aria-hidden className="motion-safe:animate-spin" />
     {words}
   </p>
 );

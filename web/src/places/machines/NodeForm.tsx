@@ -98,7 +98,9 @@ function asItsKind(node: HarnessNode): HarnessNode {
 /** A node beside the drawing: what it is, its face and lock when it is a connector, runs added or joined. */
 export function NodeForm({ harness, node, onEdit, onFace, onShow, isAsked = false }: NodeFormProps) {
   const asked = useSearchParams()[0].get('field');
-  const { field } = useKept(nodeSchema, node, (changed) => onEdit({ do: 'changeNode', node: changed }), asItsKind);
+  const { field } = useKept(nodeSchema, node, (changed) => onEdit({ do: 'changeNode', node: changed }), {
+    tidy: asItsKind,
+  });
   const meeting = harness.runs.filter((run) => run.fromNodeId === node.id || run.toNodeId === node.id).length;
   return (
     <form aria-label={`Node ${node.name}`} className="grid gap-4" onSubmit={(event) => event.preventDefault()}>

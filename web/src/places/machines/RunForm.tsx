@@ -109,7 +109,9 @@ const withoutEmptyCable = (run: Run): Run => {
 
 /** A run beside the drawing: name, length, what it lives with, what lies along it, and a node set into it. */
 export function RunForm({ harness, run, atMm, onEdit }: RunFormProps) {
-  const { field, typed } = useKept(runSchema, run, (after) => onEdit(...runEdits(run, after)), withoutEmptyCable);
+  const { field, typed } = useKept(runSchema, run, (after) => onEdit(...runEdits(run, after)), {
+    tidy: withoutEmptyCable,
+  });
   const [at, setAt] = useState(atMm === undefined ? '' : String(atMm));
   const [kind, setKind] = useState<NodeKind>('branch');
   const nameOf = (id: string): string => harness.nodes.find((node) => node.id === id)?.name ?? id;

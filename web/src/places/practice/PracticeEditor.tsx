@@ -93,10 +93,11 @@ function HabitList({ practice, onChange }: PracticeEditorProps) {
 
 /** The figures, each kept as it is left; one out of its limits is said under it and changes nothing. */
 function FigureGrid({ practice, onChange }: PracticeEditorProps) {
-  const { field } = useKept(figuresSchema, practice.figures, (figures) => {
+  const take = (figures: Practice['figures']): boolean => {
     onChange?.({ ...practice, figures });
     return true;
-  });
+  };
+  const { field } = useKept(figuresSchema, practice.figures, take, { asTyped: true });
   return (
     <div className="grid items-start gap-3 sm:grid-cols-2 lg:grid-cols-3 xl:grid-cols-4">
       {FIGURES.map(({ path, ...words }) => (
