@@ -22,6 +22,18 @@ export function nested(wrongs: Wrongs): FieldErrors {
   return errors as FieldErrors;
 }
 
+/** What is wrong by path, out of errors that are nested as the fields are. */
+export function wordsIn(errors: object, at = ''): Wrongs {
+  return Object.fromEntries(
+    Object.entries(errors as Record<string, unknown>).flatMap(([key, value]) => {
+      if (typeof value !== 'object' || value === null) return [];
+      const path = at === '' ? key : `${at}.${key}`;
+      const { message } = value as { readonly message?: unknown };
+      return typeof message === 'string' ? [[path, message]] : Object.entries(wordsIn(value, path));
+    }),
+  );
+}
+
 /**
  * Checks what was typed with the schema that the server checks it with; what is wrong is said in words for the form.
  * Fields that it does not know are carried through: opening and saving loses nothing.

@@ -38,7 +38,7 @@ export function useKept<T extends object>(
   const values: FieldValues = thing;
   const form = useForm({ values, resetOptions: { keepDirtyValues: true, keepErrors: true } });
   const typed = useWatch({ control: form.control }) as T;
-  /** What was handed on last: a choice is, and then its field is left. */
+  /** What was handed on and not touched since: a choice is, and then its field is left. */
   const last = useRef<readonly [thing: T, path: string, value: string]>(undefined);
   /** The thing with what stands in a field now, and what is wrong with that. */
   const judge = (path: string): { readonly made: T; readonly message: string | undefined } => {
@@ -75,6 +75,7 @@ export function useKept<T extends object>(
       wrong: form.getFieldState(path, form.formState).error?.message,
       onChange: (event) => {
         void onChange(event);
+        last.current = undefined;
         if (isChoice(event.target)) leave(path);
         else if (asTyped) type(path);
       },

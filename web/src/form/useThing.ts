@@ -1,9 +1,16 @@
-import { useMemo, type RefCallback, type SyntheticEvent } from 'react';
+import { useMemo, useState, type RefCallback, type SyntheticEvent } from 'react';
 import type Joi from 'joi';
-import { useForm, useWatch, type FieldValues, type RegisterOptions, type Resolver } from 'react-hook-form';
+import {
+  useForm,
+  useWatch,
+  type FieldErrors,
+  type FieldValues,
+  type RegisterOptions,
+  type Resolver,
+} from 'react-hook-form';
 import { describe, fieldAt } from '@mendum/core/schemas';
 import { numberOf } from '../ui/typed.ts';
-import { resolverOf, type Also } from './resolver.ts';
+import { resolverOf, wordsIn, type Also } from './resolver.ts';
 
 /** What an input is given to be the field of a form. */
 export interface FieldProps {
@@ -18,13 +25,15 @@ export interface FieldProps {
 export interface Form<T extends object, Made = T> {
   /** Makes an input, a list of choices or a box to tick the field at a path, such as `range.minMm2`. */
   readonly field: (path: string) => FieldProps;
-  /** What is wrong at a path; `root` for the thing as a whole. */
+  /** What is wrong at a path; `root` for the thing as a whole, and for what it has no field for. */
   readonly wrong: (path: string) => string | undefined;
   /** What stands in the form, as it is typed. */
   readonly typed: T;
   readonly set: (path: string, value: unknown) => void;
   /** Says at a field why what was handed on is not taken. */
   readonly refuse: (path: string, message: string) => void;
+  /** As it was at first. */
+  readonly clear: () => void;
   /** Checks it and hands it on, or says what is wrong and goes to the first field that is. */
   readonly submit: (onRight: (made: Made) => void) => (event?: SyntheticEvent) => void;
 }
@@ -62,7 +71,17 @@ export function useFields<T extends object, Made extends object = T>(
 ): Form<T, Made> {
   const form = useForm({ resolver, defaultValues: start as FieldValues });
   const typed = useWatch({ control: form.control }) as T;
-  const wrong = (path: string): string | undefined => form.getFieldState(path, form.formState).error?.message;
+  /** Where the form says what is wrong. */
+  const [shown] = useState(() => new Set<string>());
+  const wrong = (path: string): string | undefined => {
+    shown.add(path);
+    return form.getFieldState(path, form.formState).error?.message;
+  };
+  // What is wrong where nothing says so would hold the thing back in silence.
+  const sayTheRest = (errors: FieldErrors): void => {
+    const rest = Object.entries(wordsIn(errors)).find(([path]) => !shown.has(path));
+    if (rest) form.setError('root', { type: 'elsewhere', message: rest.join(': ') });
+  };
   return {
     field: (path) => {
       const { name, ref, onChange, onBlur } = form.register(path, options(path, typed));
@@ -78,7 +97,8 @@ export function useFields<T extends object, Made extends object = T>(
     typed,
     set: (path, value) => form.setValue(path, value, { shouldValidate: form.formState.isSubmitted, shouldDirty: true }),
     refuse: (path, message) => form.setError(path, { type: 'refused', message }),
-    submit: (onRight) => (event) => void form.handleSubmit((made) => onRight(made as Made))(event),
+    clear: () => form.reset(),
+    submit: (onRight) => (event) => void form.handleSubmit((made) => onRight(made as Made), sayTheRest)(event),
   };
 }
 

@@ -1,4 +1,4 @@
-import { render, screen, within } from '@testing-library/react';
+import { render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it, vi } from 'vitest';
 import { figure, METHOD_IDS, type Check } from '@mendum/core';
@@ -130,6 +130,19 @@ describe('a check', () => {
     const onRead = show('tug');
     await userEvent.click(screen.getByRole('button', { name: 'Held 111 N' }));
     expect(onRead).toHaveBeenCalledWith({ kind: 'tug', newtons: 111, held: true });
+  });
+  it('one reading after the other: the field is empty again, and says nothing against that', async () => {
+    const onRead = show('resistance');
+    for (const milliohm of ['0.8', '0.9']) {
+      await userEvent.type(screen.getByLabelText('Reads'), milliohm);
+      await userEvent.click(screen.getByRole('button', { name: 'Enter' }));
+      await waitFor(() => expect(screen.getByLabelText<HTMLInputElement>('Reads').value).toBe(''));
+    }
+    expect(onRead.mock.calls).toEqual([
+      [{ kind: 'resistance', milliohm: 0.8 }],
+      [{ kind: 'resistance', milliohm: 0.9 }],
+    ]);
+    expect(screen.queryByRole('alert')).toBeNull();
   });
   it('a tug that let go wants to know at which force', async () => {
     const onRead = show('tug');

@@ -2,6 +2,7 @@ import type { SyntheticEvent, ReactNode } from 'react';
 import type { ErrorBody } from '@mendum/core/operations';
 import { Button } from '../../ui/button.tsx';
 import { Dialog } from '../../ui/dialog.tsx';
+import { WrongWords } from '../../ui/field.tsx';
 
 /** What every form of the shelf is given: the thing, whether it is new, and what becomes of it. */
 export interface ItemFormProps<T> {
@@ -21,6 +22,8 @@ interface FrameProps extends Omit<ItemFormProps<never>, 'item' | 'onSave'> {
   /** Words for the two ends of it: put there, or taken away. */
   readonly words: { readonly add: string; readonly save: string; readonly remove: string };
   readonly onSubmit: (event: SyntheticEvent) => void;
+  /** What is wrong with it as a whole. */
+  readonly wrong: string | undefined;
   readonly children: ReactNode;
 }
 
@@ -33,6 +36,7 @@ export function ItemForm({
   busy,
   refused,
   onSubmit,
+  wrong,
   onRemove,
   onClose,
   children,
@@ -49,6 +53,7 @@ export function ItemForm({
     >
       <form noValidate className="grid gap-4" onSubmit={onSubmit}>
         {children}
+        <WrongWords>{wrong}</WrongWords>
         {refused ? (
           <p role="alert" className="border-l-4 border-scrap pl-3">
             <b className="text-scrap">{refused.message}</b> {refused.hint}

@@ -9,7 +9,7 @@ import {
 } from '@mendum/core';
 import { partSchema } from '@mendum/core/schemas';
 import { useThing, type Form } from '../../form/useThing.ts';
-import { NumberField, Select, TextField, WrongWords } from '../../ui/field.tsx';
+import { NumberField, Select, TextField } from '../../ui/field.tsx';
 import { LeadsField } from './LeadsField.tsx';
 import { ItemForm, type ItemFormProps } from './ItemForm.tsx';
 
@@ -58,6 +58,7 @@ export function PartForm({ item: part, onSave, ...frame }: ItemFormProps<Part>) 
       about="What is stamped on the part wins over what is usual for its kind."
       words={{ add: 'Put it on the shelf', save: 'Save the part', remove: 'Take off the list' }}
       onSubmit={form.submit(onSave)}
+      wrong={form.wrong('root')}
     >
       <TextField label="Name" maxLength={200} {...form.field('name')} />
       <div className="grid grid-cols-2 gap-3">
@@ -78,7 +79,6 @@ export function PartForm({ item: part, onSave, ...frame }: ItemFormProps<Part>) 
           ))}
         </Select>
       </div>
-      <WrongWords>{form.wrong('root')}</WrongWords>
       {disagrees === undefined ? null : (
         <p className="border-l-4 border-rework pl-3">
           <span aria-hidden className="text-rework">

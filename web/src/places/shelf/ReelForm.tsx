@@ -15,6 +15,7 @@ export function ReelForm({ item: reel, onSave, ...frame }: ItemFormProps<WireSto
       title={frame.isNew ? 'New wire' : 'Wire on hand'}
       words={{ add: 'Add the wire', save: 'Save the wire', remove: 'Used up' }}
       onSubmit={form.submit(onSave)}
+      wrong={form.wrong('root')}
     >
       <WireFields wire={form.typed.wire} onChange={(wire) => form.set('wire', wire)} />
       <JacketFields form={form} wire={form.typed.wire} at="wire" />

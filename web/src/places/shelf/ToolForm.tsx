@@ -19,6 +19,7 @@ export function ToolForm({ item: tool, onSave, ...frame }: ItemFormProps<Tool>) 
       title={frame.isNew ? 'New tool' : tool.name}
       words={{ add: 'Add the tool', save: 'Save the tool', remove: 'Take off the list' }}
       onSubmit={form.submit(onSave)}
+      wrong={form.wrong('root')}
     >
       <TextField label="Name" maxLength={200} {...form.field('name')} />
       <fieldset>

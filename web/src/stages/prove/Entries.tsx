@@ -1,28 +1,66 @@
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { figure, type Check, type ReadingValue } from '@mendum/core';
 import { readingValueSchema } from '@mendum/core/schemas';
 import { useThing, type Form } from '../../form/useThing.ts';
 import { Button } from '../../ui/button.tsx';
-import { NumberField, TextField } from '../../ui/field.tsx';
+import { NumberField, TextField, WrongWords } from '../../ui/field.tsx';
 import { numberOf } from '../../ui/typed.ts';
 
 type Of<K extends Check['kind']> = Extract<Check, { readonly kind: K }>;
-type Read = (value: ReadingValue) => Promise<boolean>;
 /** A reading as it is typed: its figure may still be missing. */
 type Typed = { readonly kind: ReadingValue['kind'] } & Readonly<Record<string, unknown>>;
 
-/** The form of one reading, checked by the schema that the server takes it by; it is empty again once it is taken. */
-function useReading(
-  start: Typed,
-  path: string,
-  onRead: Read,
-): { readonly form: Form<Typed>; readonly enter: () => void } {
+interface Entered {
+  readonly locked: boolean;
+  readonly onRead: (value: ReadingValue) => Promise<boolean>;
+}
+
+/** The form of one reading, checked by the schema that the server takes it by; empty again once it is taken. */
+function useReading(start: Typed, onRead: Entered['onRead'], onTaken?: () => void) {
   const form = useThing<Typed>(readingValueSchema, start);
   const enter = form.submit((value) => {
-    void onRead(value as unknown as ReadingValue).then((ok) => ok && form.set(path, ''));
+    void onRead(value as unknown as ReadingValue).then((ok) => {
+      if (!ok) return;
+      form.clear();
+      onTaken?.();
+    });
   });
   return { form, enter };
 }
+
+/** What is typed, and the buttons beside it that say it. */
+function EntryForm({
+  form,
+  onEnter,
+  field,
+  children,
+}: {
+  readonly form: Form<Typed>;
+  readonly onEnter: () => void;
+  readonly field: ReactNode;
+  readonly children: ReactNode;
+}) {
+  return (
+    <form
+      noValidate
+      className="flex flex-wrap items-start gap-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        onEnter();
+      }}
+    >
+      <div className="w-72">{field}</div>
+      {children}
+      <WrongWords>{form.wrong('root')}</WrongWords>
+    </form>
+  );
+}
+
+const Enter = ({ locked }: { readonly locked: boolean }) => (
+  <Button type="submit" disabled={locked} className="mt-7">
+    Enter
+  </Button>
+);
 
 /** What an instrument shows, as one figure. */
 export function Figure({
@@ -30,62 +68,37 @@ export function Figure({
   path,
   locked,
   onRead,
-  ...field
-}: {
+  ...words
+}: Entered & {
   readonly kind: 'resistance' | 'compression';
   readonly path: string;
   readonly label: string;
   readonly unit: string;
   readonly hint: string;
-  readonly locked: boolean;
-  readonly onRead: Read;
 }) {
-  const { form, enter } = useReading({ kind, [path]: '' }, path, onRead);
+  const { form, enter } = useReading({ kind, [path]: '' }, onRead);
   return (
-    <form
-      noValidate
-      className="flex flex-wrap items-start gap-3"
-      onSubmit={(event) => {
-        event.preventDefault();
-        enter();
-      }}
-    >
-      <div className="w-64">
-        <NumberField disabled={locked} {...field} {...form.field(path)} />
-      </div>
-      <Button type="submit" disabled={locked} className="mt-7">
-        Enter
-      </Button>
-    </form>
+    <EntryForm form={form} onEnter={enter} field={<NumberField disabled={locked} {...words} {...form.field(path)} />}>
+      <Enter locked={locked} />
+    </EntryForm>
   );
 }
 
 /** A pull on the splice: that it held, or at which force it let go. */
-export function Tug({
-  check,
-  locked,
-  onRead,
-}: {
-  readonly check: Of<'tug'>;
-  readonly locked: boolean;
-  readonly onRead: Read;
-}) {
+export function Tug({ check, locked, onRead }: Entered & { readonly check: Of<'tug'> }) {
   const target = Math.floor(check.targetN);
-  const { form, enter } = useReading({ kind: 'tug', newtons: '', held: true }, 'newtons', onRead);
-  const { newtons } = form.typed;
-  const isTyped = newtons !== undefined && newtons !== '';
+  const { form, enter } = useReading({ kind: 'tug', newtons: '', held: true }, onRead);
+  const { newtons = '' } = form.typed;
+  const say = (held: boolean): void => {
+    form.set('held', held);
+    if (held && newtons === '') form.set('newtons', target);
+    enter();
+  };
   return (
-    <form
-      noValidate
-      className="flex flex-wrap items-start gap-3"
-      onSubmit={(event) => {
-        event.preventDefault();
-        form.set('held', true);
-        if (!isTyped) form.set('newtons', target);
-        enter();
-      }}
-    >
-      <div className="w-64">
+    <EntryForm
+      form={form}
+      onEnter={() => say(true)}
+      field={
         <NumberField
           label="Pulled to"
           unit="N"
@@ -93,73 +106,50 @@ export function Tug({
           disabled={locked}
           {...form.field('newtons')}
         />
-      </div>
+      }
+    >
       <Button type="submit" disabled={locked} className="mt-7">
         Held {figure(typeof newtons === 'number' ? newtons : target, 0)} N
       </Button>
-      <Button
-        look="scrap"
-        disabled={locked}
-        className="mt-7"
-        onClick={() => {
-          form.set('held', false);
-          enter();
-        }}
-      >
+      <Button look="scrap" disabled={locked} className="mt-7" onClick={() => say(false)}>
         It let go
       </Button>
-    </form>
+    </EntryForm>
   );
 }
 
+/** Pulls as they are typed in a row: numbers, and words where they are none. */
+const pullsOf = (text: string): readonly (number | string)[] =>
+  text
+    .split(/[\s;]+/)
+    .filter((word) => word !== '')
+    .map((word) => (Number.isNaN(numberOf(word)) ? word : numberOf(word)));
+
 /** Pulls of samples made beside the splice, typed in a row. */
-export function Samples({
-  check,
-  locked,
-  onRead,
-}: {
-  readonly check: Of<'samples'>;
-  readonly locked: boolean;
-  readonly onRead: Read;
-}) {
+export function Samples({ check, locked, onRead }: Entered & { readonly check: Of<'samples'> }) {
   const [text, setText] = useState('');
-  const { form, enter } = useReading({ kind: 'samples', newtons: [] }, 'newtons', async (value) => {
-    const ok = await onRead(value);
-    if (ok) setText('');
-    return ok;
-  });
-  const words = text.split(/[\s;]+/).filter((word) => word !== '');
-  const wrong = [form.wrong('newtons'), ...words.map((_, at) => form.wrong(`newtons.${at}`))].find(Boolean);
+  const { form, enter } = useReading({ kind: 'samples', newtons: [] }, onRead, () => setText(''));
+  const paths = ['newtons', ...pullsOf(text).map((_, at) => `newtons.${at}`)];
   return (
-    <form
-      noValidate
-      className="flex flex-wrap items-start gap-3"
-      onSubmit={(event) => {
-        event.preventDefault();
-        enter();
-      }}
-    >
-      <div className="w-80">
+    <EntryForm
+      form={form}
+      onEnter={enter}
+      field={
         <TextField
           label="Pulls, N"
           value={text}
-          wrong={wrong}
+          wrong={paths.map(form.wrong).find((words) => words !== undefined)}
           hint={`Three or more, each ${check.minimumN} N or above: 240 236 245.`}
           className="figure"
           disabled={locked}
           onChange={(event) => {
             setText(event.target.value);
-            const pulls = event.target.value.split(/[\s;]+/).filter((word) => word !== '');
-            form.set(
-              'newtons',
-              pulls.map((pull) => (Number.isNaN(numberOf(pull)) ? pull : numberOf(pull))),
-            );
+            form.set('newtons', pullsOf(event.target.value));
           }}
         />
-      </div>
-      <Button type="submit" disabled={locked} className="mt-7">
-        Enter
-      </Button>
-    </form>
+      }
+    >
+      <Enter locked={locked} />
+    </EntryForm>
   );
 }

@@ -85,7 +85,7 @@ export function FindingForm({ start, version, onSaved, onClose }: FindingFormPro
   const refused = (outcome: Extract<Outcome, { ok: false }>): void => {
     const { code, message, hint, field, details } = outcome.error;
     if (code === 'STALE') setStale(details as Stale);
-    else form.refuse(pathOf(field?.split('/')[2] ?? 'job', draft), `${message} ${hint ?? ''}`);
+    else form.refuse(pathOf(field?.split('/')[2] ?? 'root', draft), `${message} ${hint ?? ''}`);
   };
   const save = async (findings: readonly Finding[], asVersion: number | undefined): Promise<void> => {
     for (const finding of findings) {
@@ -199,7 +199,7 @@ export function FindingForm({ start, version, onSaved, onClose }: FindingFormPro
         </>
       )}
       <NotedFields form={form} />
-      <WrongWords>{form.wrong('job')}</WrongWords>
+      <WrongWords>{form.wrong('root')}</WrongWords>
       <div className="sticky -bottom-5 -mx-6 -mb-5 flex gap-3 border-t border-rule bg-sheet px-6 py-3 max-sm:-mx-4 max-sm:px-4">
         <Button type="submit" look="copper" disabled={busy} className="flex-1">
           {edit

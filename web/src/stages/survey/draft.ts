@@ -165,11 +165,11 @@ export function draftOf(finding: Finding): FindingDraft {
   };
 }
 
-/** What is wrong is said by field; under `job`, what concerns no field of its own. */
+/** What is wrong is said by field; under `root`, what concerns no field of its own. */
 export type DraftResult =
   { readonly ok: true; readonly findings: readonly Finding[] } | { readonly ok: false; readonly wrong: Wrongs };
 
-const fieldOf = (problem: JobProblem): string => problem.pointer.split('/')[2] ?? 'job';
+const fieldOf = (problem: JobProblem): string => problem.pointer.split('/')[2] ?? 'root';
 
 /** What is written of some fields; those left empty are not there. */
 const written = (texts: Readonly<Record<string, string>>, names: readonly string[]): object =>
@@ -258,7 +258,7 @@ function checked(finding: object, kind: FindingKind): { readonly finding: Findin
   const { made, wrong } = judged<Finding>(findingSchema, finding);
   const own: Readonly<Record<string, OwnField>> = { ...ownFieldsOf(kind), ...NOTED };
   const byField = Object.entries(wrong).map(([path, message]) => {
-    const [name = 'job'] = path.split('.');
+    const [name = 'root'] = path.split('.');
     return [name, own[name]?.wanted ?? message];
   });
   return { finding: made, wrong: Object.fromEntries(byField) as Wrongs };
