@@ -122,8 +122,13 @@ const db = await openDatabase(folder);
 await seedDemo(db, began);
 await db.write(async (manager) => {
   await addJobs(manager, await addHarnesses(manager));
-  console.log(
-    `${await manager.count(JobEntity)} jobs, ${await manager.count(HarnessEntity)} harnesses, ${await manager.count(RecordEntity)} records in ${folder}, in ${((Date.now() - began.getTime()) / 1000).toFixed(0)} s.`,
-  );
+  const counted = (entity: Parameters<typeof manager.count>[0]): Promise<number> => manager.count(entity);
+  const [jobs, harnesses, records] = [
+    await counted(JobEntity),
+    await counted(HarnessEntity),
+    await counted(RecordEntity),
+  ];
+  const seconds = ((Date.now() - began.getTime()) / 1000).toFixed(0);
+  console.log(`${jobs} jobs, ${harnesses} harnesses, ${records} records in ${folder}, in ${seconds} s.`);
 });
 await db.close();

@@ -1,16 +1,11 @@
 import { rankMethods, type ReadyShelf, type RankedMethod, type Site } from '../method/index.ts';
 import type { SizedJoint } from '../family/index.ts';
 import { chooseInsertWire } from '../sizing/index.ts';
-import type { WireSpec } from '../wire/index.ts';
+import { usualWire, type WireSpec } from '../wire/index.ts';
 import type { Decision } from './types.ts';
 
 /** A drain as it lies in most shielded wires: the size that its splice is chosen for. */
-const DRAIN: WireSpec = {
-  size: { basis: 'metric', areaMm2: 0.5 },
-  conductor: { kind: 'stranded' },
-  jacket: { material: 'xlpe', wall: 'thin' },
-  colour: { base: 'black' },
-};
+const DRAIN: WireSpec = usualWire(0.5, { base: 'black' });
 
 /** The drain of a shield, of the copper that is noted. */
 const drainOf = (drainMm2: number | undefined): WireSpec =>

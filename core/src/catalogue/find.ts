@@ -86,4 +86,8 @@ export const notOnShelf = (lacks: readonly Lack[]): string =>
 
 /** "2 × Ring M6, middle: 1.04–2.63 mm², strip 7 mm"; said too where nothing listed will do. */
 export const orderInWords = ({ name, number, fits, isUnlisted }: Lack): string =>
-  `${number} × ${name}${fits === undefined || fits === '' ? '' : `: ${fits}`}${isUnlisted ? ' (none listed will do: add it to the shelf, and it is planned)' : ''}`;
+  [
+    `${number} × ${name}`,
+    fits === undefined || fits === '' ? '' : `: ${fits}`,
+    isUnlisted ? ' (none listed will do: add it to the shelf, and it is planned)' : '',
+  ].join('');

@@ -1,3 +1,4 @@
+import { usualWire } from '../wire/index.ts';
 import type { Catalogue } from './types.ts';
 import { GENERIC_PARTS, GENERIC_TOOLS } from './kinds.ts';
 
@@ -20,12 +21,7 @@ export const FULL_SHELF: Catalogue = {
   wires: REEL_SIZES_MM2.flatMap((areaMm2) =>
     REEL_COLOURS.map((base) => ({
       id: `reel-${areaMm2}-${base}`,
-      wire: {
-        size: { basis: 'metric', areaMm2 },
-        conductor: { kind: 'stranded' },
-        jacket: { material: 'xlpe', wall: 'thin' },
-        colour: { base },
-      } as const,
+      wire: usualWire(areaMm2, { base }),
       lengthMm: REEL_MM,
     })),
   ),

@@ -149,5 +149,7 @@ export const jobFileJsonSchema = (): JsonSchema =>
     $id: 'mendum-job',
     title: 'Mendum job file, version 1',
     description:
-      'A damaged harness with what was found and decided, ready to be planned. Lengths in mm, areas in mm², currents in A, temperatures in °C. The planner checks beyond this schema that the file makes sense: findings on their runs, ids that exist, gauges and areas that agree.',
+      'A damaged harness with what was found and decided, ready to be planned. ' +
+      'Lengths in mm, areas in mm², currents in A, temperatures in °C. ' +
+      'The planner checks beyond this schema that the file makes sense: findings on their runs, ids that exist, gauges and areas that agree.',
   });

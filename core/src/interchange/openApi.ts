@@ -93,7 +93,9 @@ export function openApi(version: string): JsonSchema {
       title: 'Mendum',
       version,
       description:
-        'Plans, guides, proves and records the repair of damaged wiring harnesses. Lengths in mm, areas in mm², currents in A, temperatures in °C. A write carries its own id (`writeId`) and who does it (`by`): sent twice, it is done once.',
+        'Plans, guides, proves and records the repair of damaged wiring harnesses. ' +
+        'Lengths in mm, areas in mm², currents in A, temperatures in °C. ' +
+        'A write carries its own id (`writeId`) and who does it (`by`): sent twice, it is done once.',
     },
     servers: [{ url: '/api' }],
     paths,

@@ -5,6 +5,8 @@ import {
   LARGEST_AWG,
   SMALLEST_AWG,
   TRADE_PAIRS_MM2,
+  USUAL_CONDUCTOR,
+  USUAL_JACKET,
   WALLS_MM,
   type Conductor,
   type Jacket,
@@ -53,7 +55,7 @@ export const wireSchema = named(
         strands: Joi.number().integer().min(2).max(2000),
         metal: oneOf(['aluminium']),
       }),
-      { kind: 'stranded' },
+      USUAL_CONDUCTOR,
     ),
     jacket: usual(
       shape<Jacket>({
@@ -61,7 +63,7 @@ export const wireSchema = named(
         wall: needed(oneOf(Object.keys(WALLS_MM))),
         outerDiameterMm: above0(60),
       }),
-      { material: 'xlpe', wall: 'thin' },
+      USUAL_JACKET,
     ),
     colour: usual(colourSchema, { base: 'natural' }),
   }),

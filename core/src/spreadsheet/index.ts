@@ -3,7 +3,7 @@ import { decodeText, readSeparated } from './text.ts';
 import type { NamedSheet } from './workbook.ts';
 
 export { SheetRefused } from './refusal.ts';
-export { guard, readSeparated, writeCsv } from './text.ts';
+export { guard, readSeparated, writeCsv, writeTabs } from './text.ts';
 export type { NamedSheet } from './workbook.ts';
 
 /** What reads and writes workbooks is heavy: it comes when one is there. */

@@ -116,3 +116,10 @@ export const writeCsv = (rows: readonly (readonly string[])[]): string =>
     rows.map((row) => row.map(guard)),
     { newline: '\r\n' },
   )}\r\n`;
+
+/** Rows for the clipboard, as a spreadsheet takes them; cells that look like formulas stay text. */
+export const writeTabs = (rows: readonly (readonly string[])[]): string =>
+  Papa.unparse(
+    rows.map((row) => row.map(guard)),
+    { delimiter: '\t', newline: '\n' },
+  );

@@ -41,4 +41,5 @@ export { COLOUR_SYSTEMS, COLOUR_SYSTEM_WORDS } from './colourSystems.ts';
 export type { ColourSystem } from './colourSystems.ts';
 export { judgeColourSystem, readColour } from './colourWords.ts';
 export type { ColourReading, SystemEvidence, SystemVerdict } from './colourWords.ts';
+export { USUAL_CONDUCTOR, USUAL_JACKET, usualWire } from './usual.ts';
 export { TURNS_PER_M } from './twist.ts';

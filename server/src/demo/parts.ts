@@ -1,12 +1,13 @@
-import type {
-  Circuit,
-  CircuitKind,
-  ColourName,
-  ConnectorIdentity,
-  HarnessNode,
-  LockFamily,
-  TerminalFamily,
-  WireSpec,
+import {
+  usualWire,
+  type Circuit,
+  type CircuitKind,
+  type ColourName,
+  type ConnectorIdentity,
+  type HarnessNode,
+  type LockFamily,
+  type TerminalFamily,
+  type WireSpec,
 } from '@mendum/core';
 
 /** A stranded, thin-wall, cross-linked wire, as most of the demo's machines have. */
@@ -16,10 +17,7 @@ export const wire = (
   stripe?: ColourName,
   more: Partial<WireSpec> = {},
 ): WireSpec => ({
-  size: { basis: 'metric', areaMm2 },
-  conductor: { kind: 'stranded' },
-  jacket: { material: 'xlpe', wall: 'thin' },
-  colour: stripe === undefined ? { base } : { base, stripe },
+  ...usualWire(areaMm2, stripe === undefined ? { base } : { base, stripe }),
   ...more,
 });
 

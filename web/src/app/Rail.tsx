@@ -63,7 +63,12 @@ export function Rail({ onPerson, onFind, onMore }: RailProps) {
           </svg>
           <span className="max-w-full truncate">{name}</span>
           {to === '/due' && overdue > 0 ? (
-            <span className="rounded-sm bg-scrap px-1.5 text-center text-sm leading-tight font-semibold text-paper max-sm:absolute max-sm:top-0.5 max-sm:right-1">
+            <span
+              className={clsx(
+                'rounded-sm bg-scrap px-1.5 text-center text-sm leading-tight font-semibold text-paper',
+                'max-sm:absolute max-sm:top-0.5 max-sm:right-1',
+              )}
+            >
               {overdue}
               <span className="max-sm:sr-only"> overdue</span>
             </span>

@@ -1,3 +1,4 @@
+import clsx from 'clsx';
 import { useState } from 'react';
 import { Command } from 'cmdk';
 import { useNavigate } from 'react-router';
@@ -46,7 +47,11 @@ export function FindDialog({ onClose }: { readonly onClose: () => void }) {
               key={`${one.harnessId} ${one.circuit.id}`}
               value={`${one.harnessId} ${one.circuit.id}`}
               onSelect={() => go(one)}
-              className="grid min-h-14 cursor-pointer items-center gap-x-4 border-b border-l-4 border-rule border-l-transparent px-3 py-1.5 data-[selected=true]:border-l-copper data-[selected=true]:bg-wash sm:grid-cols-[3rem_1fr_1.2fr_1fr]"
+              className={clsx(
+                'grid min-h-14 cursor-pointer items-center gap-x-4 border-b border-l-4 border-rule',
+                'border-l-transparent px-3 py-1.5 data-[selected=true]:border-l-copper',
+                'data-[selected=true]:bg-wash sm:grid-cols-[3rem_1fr_1.2fr_1fr]',
+              )}
             >
               <span className="figure text-xl font-semibold">{one.circuit.number}</span>
               <span className="text-lg font-semibold">{one.circuit.function}</span>

@@ -3,10 +3,8 @@ import { differenceInCalendarDays, parseISO } from 'date-fns';
 import { Link } from 'react-router';
 import type { DueBack } from '@mendum/core/operations';
 import { useDueInfiniteQuery } from '../app/api.ts';
-import { errorOf } from '../app/change.ts';
+import { PagedList } from '../app/PagedList.tsx';
 import { usePages } from '../app/usePages.ts';
-import { Empty, Failed, Working } from '../ui/empty.tsx';
-import { LongList } from '../ui/LongList.tsx';
 import { Tabs } from '../ui/tabs.tsx';
 import { Place } from './Place.tsx';
 import { RecordList, RecordWords } from './RecordList.tsx';
@@ -36,27 +34,19 @@ function DueLine({ due: { jobId, until, overdue, body } }: { readonly due: DueBa
 
 /** Temporary repairs with the day they come back; overdue ones first. */
 function DueList() {
-  const { lines, total, hasMore, onMore, error, refetch } = usePages(useDueInfiniteQuery({}));
-  const failed = error === undefined ? undefined : errorOf(error);
-  if (failed) return <Failed message={failed.message} hint={failed.hint} onRetry={() => void refetch()} />;
-  if (!lines) return <Working words="Fetching what is due…" />;
-  if (lines.length === 0)
-    return (
-      <Empty title="Nothing is due back">
-        A finding with a date in “Temporary until” comes here once its job is signed.
-      </Empty>
-    );
   return (
-    <LongList
+    <PagedList
       label="Due back"
-      lines={lines}
-      total={total}
-      hasMore={hasMore}
-      onMore={onMore}
+      pages={usePages(useDueInfiniteQuery({}))}
+      waiting="Fetching what is due…"
+      empty={{
+        title: 'Nothing is due back',
+        next: 'A finding with a date in “Temporary until” comes here once its job is signed.',
+      }}
       keyOf={({ recordId }) => recordId}
     >
       {(due) => <DueLine due={due} />}
-    </LongList>
+    </PagedList>
   );
 }
 

@@ -1,3 +1,4 @@
+import clsx from 'clsx';
 import { lazy, Suspense, useState } from 'react';
 import { Link } from 'react-router';
 import type { JobSummary } from '@mendum/core/operations';
@@ -54,7 +55,11 @@ function JobLine({ job }: { readonly job: JobSummary }) {
       to={`/jobs/${job.id}${job.status === 'signed' ? '/record' : `/${job.stage}`}`}
       onPointerEnter={fetchJobPage}
       onFocus={fetchJobPage}
-      className="grid min-h-16 items-center gap-x-5 px-2 py-2.5 hover:bg-sheet md:grid-cols-[3.5rem_minmax(9rem,1fr)_minmax(0,8rem)_12rem_5rem] lg:grid-cols-[4rem_minmax(0,1fr)_minmax(0,12rem)_12.5rem_8.125rem]"
+      className={clsx(
+        'grid min-h-16 items-center gap-x-5 px-2 py-2.5 hover:bg-sheet',
+        'md:grid-cols-[3.5rem_minmax(9rem,1fr)_minmax(0,8rem)_12rem_5rem]',
+        'lg:grid-cols-[4rem_minmax(0,1fr)_minmax(0,12rem)_12.5rem_8.125rem]',
+      )}
     >
       <span className="figure text-lg text-soft">{job.number}</span>
       <span className="line-clamp-2 text-xl font-semibold">{job.title}</span>

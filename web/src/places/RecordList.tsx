@@ -2,11 +2,9 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import type { SpliceRecord } from '@mendum/core';
 import { useAllRecordsInfiniteQuery } from '../app/api.ts';
-import { errorOf } from '../app/change.ts';
+import { PagedList } from '../app/PagedList.tsx';
 import { usePages } from '../app/usePages.ts';
-import { Empty, Failed, Working } from '../ui/empty.tsx';
 import { TextField } from '../ui/field.tsx';
-import { LongList } from '../ui/LongList.tsx';
 import { Length } from '../ui/units.tsx';
 import { useSettled } from '../ui/useSettled.ts';
 
@@ -37,11 +35,7 @@ export function RecordWords({ body }: { readonly body: SpliceRecord }) {
 export function RecordList() {
   const [words, setWords] = useState('');
   const search = useSettled(words.trim());
-  const { lines, total, hasMore, onMore, error, refetch } = usePages(
-    useAllRecordsInfiniteQuery(search === '' ? {} : { search }),
-  );
-  const failed = error === undefined ? undefined : errorOf(error);
-  if (failed) return <Failed message={failed.message} hint={failed.hint} onRetry={() => void refetch()} />;
+  const pages = usePages(useAllRecordsInfiniteQuery(search === '' ? {} : { search }));
   return (
     <>
       <div className="mb-4 max-w-md">
@@ -53,32 +47,27 @@ export function RecordList() {
           onChange={(event) => setWords(event.target.value)}
         />
       </div>
-      {!lines ? (
-        <Working words="Fetching the records…" />
-      ) : lines.length === 0 ? (
-        <Empty title={search === '' ? 'No records yet' : `No record matches “${search}”`}>
-          {search === '' ? 'They are made when a job is signed.' : 'Try fewer words, or part of one.'}
-        </Empty>
-      ) : (
-        <LongList
-          label="Records"
-          lines={lines}
-          total={total}
-          hasMore={hasMore}
-          onMore={onMore}
-          keyOf={({ recordId }) => recordId}
-        >
-          {({ jobId, body }) => (
-            <Link
-              to={`/jobs/${jobId}/record`}
-              className="grid min-h-16 items-center gap-x-5 px-2 py-2.5 hover:bg-sheet sm:grid-cols-[7rem_minmax(0,1fr)_minmax(0,1.6fr)]"
-            >
-              <span className="figure text-soft">{body.signedAt.slice(0, 10)}</span>
-              <RecordWords body={body} />
-            </Link>
-          )}
-        </LongList>
-      )}
+      <PagedList
+        label="Records"
+        pages={pages}
+        waiting="Fetching the records…"
+        empty={
+          search === ''
+            ? { title: 'No records yet', next: 'They are made when a job is signed.' }
+            : { title: `No record matches “${search}”`, next: 'Try fewer words, or part of one.' }
+        }
+        keyOf={({ recordId }) => recordId}
+      >
+        {({ jobId, body }) => (
+          <Link
+            to={`/jobs/${jobId}/record`}
+            className="grid min-h-16 items-center gap-x-5 px-2 py-2.5 hover:bg-sheet sm:grid-cols-[7rem_minmax(0,1fr)_minmax(0,1.6fr)]"
+          >
+            <span className="figure text-soft">{body.signedAt.slice(0, 10)}</span>
+            <RecordWords body={body} />
+          </Link>
+        )}
+      </PagedList>
     </>
   );
 }

@@ -1,4 +1,4 @@
-import { render, screen, within } from '@testing-library/react';
+import { render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { expect, it, vi } from 'vitest';
 import { DataTable, type Column } from './DataTable.tsx';
@@ -11,10 +11,11 @@ const REELS: readonly Reel[] = [
   { name: 'red 10', mm: 900 },
   { name: 'red 2', mm: 1200 },
   { name: 'black 1', mm: 150 },
+  { name: '=red', mm: 5 },
 ];
 const COLUMNS: readonly Column<Reel>[] = [
   { id: 'name', title: 'Wire', value: ({ name }) => name },
-  { id: 'mm', title: 'Left', value: ({ mm }) => mm, shown: ({ mm }) => `${mm} mm` },
+  { id: 'mm', title: 'Left', unit: 'mm', value: ({ mm }) => mm, shown: ({ mm }) => `${mm} mm` },
 ];
 const show = () => {
   const opened: string[] = [];
@@ -37,14 +38,14 @@ const names = (): (string | null | undefined)[] =>
 
 it('is sorted by its headings, numbers as numbers, and comes back as it was', async () => {
   show();
-  expect(names()).toEqual(['red 10', 'red 2', 'black 1']);
+  expect(names()).toEqual(['red 10', 'red 2', 'black 1', '=red']);
   await userEvent.click(screen.getByRole('button', { name: 'Wire' }));
-  expect(names()).toEqual(['black 1', 'red 2', 'red 10']);
+  expect(names()).toEqual(['=red', 'black 1', 'red 2', 'red 10']);
   expect(screen.getAllByRole('columnheader')[0]?.getAttribute('aria-sort')).toBe('ascending');
   await userEvent.click(screen.getByRole('button', { name: 'Wire ▲' }));
-  expect(names()).toEqual(['red 10', 'red 2', 'black 1']);
+  expect(names()).toEqual(['red 10', 'red 2', 'black 1', '=red']);
   await userEvent.click(screen.getByRole('button', { name: 'Wire ▼' }));
-  expect(names()).toEqual(['red 10', 'red 2', 'black 1']);
+  expect(names()).toEqual(['red 10', 'red 2', 'black 1', '=red']);
 });
 
 it('is copied as it stands: what is shown, in the order in which it is shown', async () => {
@@ -54,12 +55,14 @@ it('is copied as it stands: what is shown, in the order in which it is shown', a
   show();
   await user.click(screen.getByRole('button', { name: 'Wire' }));
   await user.click(screen.getByRole('button', { name: 'Copy the table' }));
-  expect(copied).toHaveBeenLastCalledWith('Wire\tLeft\nblack 1\t150\nred 2\t1200\nred 10\t900');
+  await waitFor(() =>
+    expect(copied).toHaveBeenLastCalledWith("Wire\tLeft, mm\n'=red\t5\nblack 1\t150\nred 2\t1200\nred 10\t900"),
+  );
   await user.click(screen.getByText('Columns'));
   await user.click(screen.getByRole('checkbox', { name: 'Left' }));
   await user.keyboard('{Escape}');
   await user.click(screen.getByRole('button', { name: 'Copy the table' }));
-  expect(copied).toHaveBeenLastCalledWith('Wire\nblack 1\nred 2\nred 10');
+  await waitFor(() => expect(copied).toHaveBeenLastCalledWith("Wire\n'=red\nblack 1\nred 2\nred 10"));
 });
 
 it('a row opens what it is about', async () => {

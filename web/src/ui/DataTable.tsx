@@ -18,6 +18,8 @@ import { Scroller } from './scroller.tsx';
 export interface Column<Row> {
   readonly id: string;
   readonly title: string;
+  /** Of its figures; it goes along when they are copied. */
+  readonly unit?: string;
   /** What it is sorted by, and what is copied into a spreadsheet. */
   readonly value: (row: Row) => string | number;
   /** What is drawn, where that is more than the value. */
@@ -68,9 +70,11 @@ export function DataTable<Row extends object>({
   const visible = columns.filter(({ id }) => table.getColumn(id)?.getIsVisible() !== false);
   const sorted = table.getRowModel().rows.map(({ original }) => original);
   const copy = async (): Promise<void> => {
-    const lines = sorted.map((row) => visible.map(({ value }) => String(value(row)).replaceAll(/[\t\n]/g, ' ')));
-    const text = [visible.map(({ title }) => title), ...lines].map((cells) => cells.join('\t')).join('\n');
+    const lines = sorted.map((row) => visible.map(({ value }) => String(value(row))));
+    const heads = visible.map(({ title, unit }) => (unit === undefined ? title : `${title}, ${unit}`));
     try {
+      const { writeTabs } = await import('@mendum/core/spreadsheet');
+      const text = writeTabs([heads, ...lines]);
       await navigator.clipboard.writeText(text);
       notify(`${lines.length} rows are copied: paste them into a spreadsheet.`);
     } catch {

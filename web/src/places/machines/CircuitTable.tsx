@@ -54,6 +54,7 @@ function columnsOf(harness: Harness, onOpen: (circuit: Circuit) => void): readon
     {
       id: 'fuse',
       title: 'Fuse',
+      unit: 'A',
       value: ({ fuseA }) => fuseA ?? '',
       className: 'whitespace-nowrap',
       shown: ({ fuseA }) =>

@@ -3,13 +3,11 @@ import { Link } from 'react-router';
 import { figure } from '@mendum/core';
 import type { HarnessSummary } from '@mendum/core/operations';
 import { useHarnessesInfiniteQuery, useHarnessQuery } from '../../app/api.ts';
-import { errorOf } from '../../app/change.ts';
+import { PagedList } from '../../app/PagedList.tsx';
 import { usePages } from '../../app/usePages.ts';
 import { HarnessTree } from '../../draw/HarnessTree.tsx';
 import { Button } from '../../ui/button.tsx';
-import { Empty, Failed, Working } from '../../ui/empty.tsx';
 import { TextField } from '../../ui/field.tsx';
-import { LongList } from '../../ui/LongList.tsx';
 import { useSettled } from '../../ui/useSettled.ts';
 import { Place } from '../Place.tsx';
 import { NewHarness } from './NewHarness.tsx';
@@ -47,12 +45,12 @@ interface Line {
 export function MachinesPlace() {
   const [words, setWords] = useState('');
   const search = useSettled(words.trim());
-  const { lines, total, hasMore, onMore, error, refetch } = usePages(
-    useHarnessesInfiniteQuery(search === '' ? {} : { search }),
-  );
+  const pages = usePages(useHarnessesInfiniteQuery(search === '' ? {} : { search }));
+  const lines = pages.lines?.map((of, index, all): Line => ({
+    of,
+    isFirst: all[index - 1]?.machineId !== of.machineId,
+  }));
   const [making, setMaking] = useState(false);
-  const failed = error === undefined ? undefined : errorOf(error);
-  const shown = lines?.map((of, index): Line => ({ of, isFirst: lines[index - 1]?.machineId !== of.machineId }));
   return (
     <Place
       title="Machines"
@@ -63,52 +61,42 @@ export function MachinesPlace() {
         </Button>
       }
     >
-      {failed ? (
-        <Failed message={failed.message} hint={failed.hint} onRetry={() => void refetch()} />
-      ) : !shown ? (
-        <Working words="Fetching the machines…" />
-      ) : (
-        <>
-          <div className="mb-4 max-w-md">
-            <TextField
-              label="Find a machine or a function"
-              type="search"
-              value={words}
-              onChange={(event) => setWords(event.target.value)}
-            />
-          </div>
-          {shown.length === 0 ? (
-            <Empty title={search === '' ? 'No machine yet' : `Nothing matches “${search}”`}>
-              {search === ''
-                ? 'Describe a harness from its pinout, or import a job file in Jobs.'
-                : 'Try part of a name or of a circuit’s function.'}
-            </Empty>
-          ) : (
-            <LongList
-              label="Harnesses"
-              lines={shown}
-              total={total}
-              hasMore={hasMore}
-              onMore={onMore}
-              keyOf={({ of }) => of.id}
-            >
-              {({ of, isFirst }) => (
-                <>
-                  {isFirst ? (
-                    <h2 className="border-b border-ink px-2 pt-3 pb-1 text-2xl font-semibold">
-                      {of.machine}{' '}
-                      <span className="text-lg font-normal text-soft">
-                        {of.machineKind}, {figure(of.systemVoltageV)} V
-                      </span>
-                    </h2>
-                  ) : null}
-                  <HarnessRow of={of} />
-                </>
-              )}
-            </LongList>
-          )}
-        </>
-      )}
+      <div className="mb-4 max-w-md">
+        <TextField
+          label="Find a machine or a function"
+          type="search"
+          value={words}
+          onChange={(event) => setWords(event.target.value)}
+        />
+      </div>
+      <PagedList
+        label="Harnesses"
+        pages={{ ...pages, lines }}
+        waiting="Fetching the machines…"
+        empty={
+          search === ''
+            ? {
+                title: 'No machine yet',
+                next: 'Describe a harness from its pinout, or import a job file in Jobs.',
+              }
+            : { title: `Nothing matches “${search}”`, next: 'Try part of a name or of a circuit’s function.' }
+        }
+        keyOf={({ of }) => of.id}
+      >
+        {({ of, isFirst }) => (
+          <>
+            {isFirst ? (
+              <h2 className="border-b border-ink px-2 pt-3 pb-1 text-2xl font-semibold">
+                {of.machine}{' '}
+                <span className="text-lg font-normal text-soft">
+                  {of.machineKind}, {figure(of.systemVoltageV)} V
+                </span>
+              </h2>
+            ) : null}
+            <HarnessRow of={of} />
+          </>
+        )}
+      </PagedList>
       {making ? <NewHarness onClose={() => setMaking(false)} /> : null}
     </Place>
   );

@@ -1,5 +1,5 @@
 import type { ObjectSchema, Schema } from 'joi';
-import { circuitIdFrom, type Circuit, type Harness } from '@mendum/core';
+import { circuitIdFrom, usualWire, type Circuit, type Harness } from '@mendum/core';
 import { routedCircuitSchema } from '@mendum/core/schemas';
 import type { Wrongs } from '../../form/resolver.ts';
 
@@ -19,12 +19,7 @@ export function newCircuit(harness: Harness): Circuit {
     number: '',
     function: '',
     kind: 'power',
-    wire: {
-      size: { basis: 'metric', areaMm2: 1 },
-      conductor: { kind: 'stranded' },
-      jacket: { material: 'xlpe', wall: 'thin' },
-      colour: { base: 'black' },
-    },
+    wire: usualWire(1, { base: 'black' }),
     from: { nodeId: from?.id ?? '', cavity: '' },
     to: { nodeId: to?.id ?? '', cavity: '' },
     runIds: [],

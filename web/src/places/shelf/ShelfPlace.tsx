@@ -4,6 +4,7 @@ import {
   GENERIC_PARTS,
   kindOf,
   PART_KINDS,
+  usualWire,
   type Catalogue,
   type CatalogueEdit,
   type Part,
@@ -38,12 +39,7 @@ type Open =
 
 const NEW_TOOL: Omit<Tool, 'id'> = { name: '', tasks: [], ratchet: true };
 const NEW_REEL: Omit<WireStock, 'id'> = {
-  wire: {
-    size: { basis: 'metric', areaMm2: 1 },
-    conductor: { kind: 'stranded' },
-    jacket: { material: 'xlpe', wall: 'thin' },
-    colour: { base: 'black' },
-  },
+  wire: usualWire(1, { base: 'black' }),
   lengthMm: 1000,
 };
 

@@ -3,7 +3,8 @@ import { cavityKindOf, damageOf, isCavityKind, type FindingKind, type Harness } 
 import { Button } from '../../ui/button.tsx';
 import { Choices } from '../../ui/choices.tsx';
 import { NumberField, Select } from '../../ui/field.tsx';
-import { endsOf, type FindingDraft } from './draft.ts';
+import { type FindingDraft } from './draft.ts';
+import { endsOf } from './picked.ts';
 import type { DraftForm } from './draftForm.ts';
 
 interface CavityFieldsProps {

@@ -1,7 +1,8 @@
 import { describe, expect, it, test } from 'vitest';
 import { circuitOf, findingOf, viewOf } from '../../test/job.tsx';
 import { numberOf } from '../../ui/typed.ts';
-import { draftOf, findingsOf, newDraft, runsOf, type FindingDraft } from './draft.ts';
+import { draftOf, findingsOf, newDraft, type FindingDraft } from './draft.ts';
+import { runsOf } from './picked.ts';
 
 const { job } = viewOf([]);
 const draft = (more: Partial<FindingDraft> = {}): FindingDraft => ({ ...newDraft(['C1'], 'R1', 500, 512), ...more });

@@ -10,7 +10,6 @@ import {
   NOTED,
   NOTED_NAMES,
   ownFieldsOf,
-  type Circuit,
   type Finding,
   type FindingKind,
   type Job,
@@ -283,21 +282,3 @@ export function findingsOf(draft: FindingDraft, job: Job): DraftResult {
   }
   return Object.keys(wrong).length > 0 ? { ok: false, wrong } : { ok: true, findings };
 }
-
-/** The runs that every picked circuit goes through. */
-export const runsOf = (circuits: readonly Circuit[], circuitIds: readonly string[]): ReadonlySet<string> => {
-  const picked = circuits.filter((circuit) => circuitIds.includes(circuit.id));
-  const [first] = picked;
-  return new Set((first?.runIds ?? []).filter((id) => picked.every((circuit) => circuit.runIds.includes(id))));
-};
-
-/** Where every picked circuit ends: the connectors at which a cavity finding can be. */
-export const endsOf = (circuits: readonly Circuit[], circuitIds: readonly string[]): ReadonlySet<string> => {
-  const picked = circuits.filter((circuit) => circuitIds.includes(circuit.id));
-  const [first] = picked;
-  return new Set(
-    (first ? [first.from.nodeId, first.to.nodeId] : []).filter((id) =>
-      picked.every((circuit) => circuit.from.nodeId === id || circuit.to.nodeId === id),
-    ),
-  );
-};
