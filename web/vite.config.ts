@@ -16,6 +16,20 @@ export default defineConfig({
   worker: { format: 'es' },
   // What it asks of a server's bytes, where there are any.
   define: { Buffer: 'undefined' },
-  build: { chunkSizeWarningLimit: 700, manifest: true },
+  build: {
+    chunkSizeWarningLimit: 700,
+    manifest: true,
+    // A page's first script is one file, and what most screens take of the core is one more: a file is a round trip.
+    rolldownOptions: {
+      output: {
+        codeSplitting: {
+          groups: [
+            { name: 'first', tags: ['$initial'] },
+            { name: 'core', test: /core[/]src[/]/, minShareCount: 8 },
+          ],
+        },
+      },
+    },
+  },
   server: { proxy: { '/api': 'http://127.0.0.1:4600' } },
 });

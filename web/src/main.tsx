@@ -8,7 +8,7 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { Provider } from 'react-redux';
 import { RouterProvider } from 'react-router/dom';
-import { router } from './app/router.tsx';
+import { makeRouter } from './app/router.tsx';
 import { keepInStep, makeStore } from './app/store.ts';
 
 const store = makeStore();
@@ -19,7 +19,7 @@ if (root) {
   createRoot(root).render(
     <StrictMode>
       <Provider store={store}>
-        <RouterProvider router={router} />
+        <RouterProvider router={makeRouter(store)} />
       </Provider>
     </StrictMode>,
   );

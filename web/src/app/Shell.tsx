@@ -1,4 +1,4 @@
-import { lazy, Suspense, useState, type CSSProperties } from 'react';
+import { lazy, Suspense, useEffect, useState, type CSSProperties } from 'react';
 import { Outlet } from 'react-router';
 import { NoticeBar } from './NoticeBar.tsx';
 import { useNotice } from './notice.ts';
@@ -10,6 +10,21 @@ const FindDialog = lazy(async () => ({ default: (await import('../find/FindDialo
 const MoreDialog = lazy(async () => ({ default: (await import('./MoreDialog.tsx')).MoreDialog }));
 const PersonDialog = lazy(async () => ({ default: (await import('./PersonDialog.tsx')).PersonDialog }));
 
+/** Whether the page has come to rest: who is at the bench is asked once what somebody came for is there. */
+function useRested(): boolean {
+  const [rested, setRested] = useState(false);
+  useEffect(() => {
+    const rest = (): void => setRested(true);
+    if (!('requestIdleCallback' in window)) {
+      const timer = setTimeout(rest, 300);
+      return () => clearTimeout(timer);
+    }
+    const request = requestIdleCallback(rest, { timeout: 3000 });
+    return () => cancelIdleCallback(request);
+  }, []);
+  return rested;
+}
+
 /** Rail and place side by side; asks once who is at the bench, and finds circuits from anywhere. */
 export function Shell() {
   const person = useAppSelector((state) => state.view.person);
@@ -17,6 +32,7 @@ export function Shell() {
   const [finding, setFinding] = useState(false);
   const [more, setMore] = useState(false);
   const notice = useNotice();
+  const rested = useRested();
   useKeys({ '/': () => setFinding(true) });
   return (
     <div className="flex min-h-dvh max-sm:flex-col">
@@ -35,7 +51,7 @@ export function Shell() {
           <MoreDialog onPerson={() => setAsking(true)} onFind={() => setFinding(true)} onClose={() => setMore(false)} />
         ) : null}
         {finding ? <FindDialog onClose={() => setFinding(false)} /> : null}
-        {asking || person === null ? <PersonDialog open onClose={() => setAsking(false)} /> : null}
+        {asking || (person === null && rested) ? <PersonDialog open onClose={() => setAsking(false)} /> : null}
       </Suspense>
     </div>
   );

@@ -1,44 +1,76 @@
-import { createBrowserRouter, Navigate } from 'react-router';
+import {
+  createBrowserRouter,
+  Navigate,
+  type LazyRouteFunction,
+  type LoaderFunction,
+  type RouteObject,
+} from 'react-router';
 import { JobsPlace } from '../places/JobsPlace.tsx';
 import { Shell } from './Shell.tsx';
 import { Lost } from './Lost.tsx';
+import { Working } from '../ui/empty.tsx';
+import { jobAhead, jobsAhead } from './ahead.ts';
+import type { Store } from './store.ts';
 
 const jobPage = async () => ({ Component: (await import('../stages/JobPage.tsx')).JobPage });
 
-export const router = createBrowserRouter([
-  {
-    path: '/',
-    Component: Shell,
-    ErrorBoundary: Lost,
-    HydrateFallback: () => null,
-    children: [
-      { index: true, element: <Navigate to="/jobs" replace /> },
-      { path: 'jobs', Component: JobsPlace },
-      { path: 'jobs/:jobId', lazy: jobPage },
-      {
-        path: 'jobs/:jobId/mapping/:nodeId',
-        lazy: async () => ({ Component: (await import('../cards/MappingPage.tsx')).MappingPage }),
-      },
-      { path: 'jobs/:jobId/:stage', lazy: jobPage },
-      {
-        path: 'machines',
-        lazy: async () => ({ Component: (await import('../places/machines/MachinesPlace.tsx')).MachinesPlace }),
-      },
-      {
-        path: 'machines/:harnessId',
-        lazy: async () => ({ Component: (await import('../places/machines/HarnessPage.tsx')).HarnessPage }),
-      },
-      {
-        path: 'machines/:harnessId/face/:nodeId',
-        lazy: async () => ({ Component: (await import('../cards/FaceCard.tsx')).FaceCard }),
-      },
-      { path: 'shelf', lazy: async () => ({ Component: (await import('../places/shelf/ShelfPlace.tsx')).ShelfPlace }) },
-      {
-        path: 'practice',
-        lazy: async () => ({ Component: (await import('../places/practice/PracticePlace.tsx')).PracticePlace }),
-      },
-      { path: 'due', lazy: async () => ({ Component: (await import('../places/DuePlace.tsx')).DuePlace }) },
-      { path: '*', Component: Lost },
-    ],
-  },
-]);
+/** The rail stands at once, while the script of the place whose address was opened comes. */
+function Coming() {
+  return (
+    <div className="p-8">
+      <Working words="Opening…" />
+    </div>
+  );
+}
+const comes = (lazy: LazyRouteFunction<RouteObject>) => ({ HydrateFallback: Coming, lazy });
+
+/** The places and their addresses. */
+export function makeRouter({ dispatch }: Store) {
+  const ahead: LoaderFunction = ({ params: { jobId = '', stage } }) => {
+    jobAhead(dispatch, jobId, stage);
+    return null;
+  };
+  const lists: LoaderFunction = () => {
+    jobsAhead(dispatch);
+    return null;
+  };
+  return createBrowserRouter([
+    {
+      path: '/',
+      Component: Shell,
+      ErrorBoundary: Lost,
+      children: [
+        { index: true, element: <Navigate to="/jobs" replace /> },
+        { path: 'jobs', loader: lists, HydrateFallback: Coming, Component: JobsPlace },
+        { path: 'jobs/:jobId', loader: ahead, ...comes(jobPage) },
+        {
+          path: 'jobs/:jobId/mapping/:nodeId',
+          ...comes(async () => ({ Component: (await import('../cards/MappingPage.tsx')).MappingPage })),
+        },
+        { path: 'jobs/:jobId/:stage', loader: ahead, ...comes(jobPage) },
+        {
+          path: 'machines',
+          ...comes(async () => ({ Component: (await import('../places/machines/MachinesPlace.tsx')).MachinesPlace })),
+        },
+        {
+          path: 'machines/:harnessId',
+          ...comes(async () => ({ Component: (await import('../places/machines/HarnessPage.tsx')).HarnessPage })),
+        },
+        {
+          path: 'machines/:harnessId/face/:nodeId',
+          ...comes(async () => ({ Component: (await import('../cards/FaceCard.tsx')).FaceCard })),
+        },
+        {
+          path: 'shelf',
+          ...comes(async () => ({ Component: (await import('../places/shelf/ShelfPlace.tsx')).ShelfPlace })),
+        },
+        {
+          path: 'practice',
+          ...comes(async () => ({ Component: (await import('../places/practice/PracticePlace.tsx')).PracticePlace })),
+        },
+        { path: 'due', ...comes(async () => ({ Component: (await import('../places/DuePlace.tsx')).DuePlace })) },
+        { path: '*', Component: Lost },
+      ],
+    },
+  ]);
+}

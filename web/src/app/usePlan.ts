@@ -13,17 +13,17 @@ export const thePlanner = (): Remote<Planner> =>
 const isSame = (one: PlanInput, other: PlanInput): boolean =>
   one.job === other.job && one.practice === other.practice && one.catalogue === other.catalogue;
 
-/**
- * Plans one finding at once; loaded beside the screens, so that nobody waits for it to see a job. Without it the worker
- * plans the whole.
- */
+/** Plans one finding at once; without it the worker plans the whole. */
 let once: typeof AtOnce | undefined;
-import('./atOnce.ts').then(
-  (loaded) => {
-    once = loaded;
-  },
-  () => undefined,
-);
+/** Fetched when the first plan is on the screen: nobody waits for it to see a job. */
+function fetchOnce(): void {
+  import('./atOnce.ts').then(
+    (loaded) => {
+      once = loaded;
+    },
+    () => undefined,
+  );
+}
 
 /**
  * The plan of a job, and the version of the job that it was made from: from the worker; a single changed finding is
@@ -39,6 +39,8 @@ export function usePlan(view: JobView | undefined): {
   // Ticks and readings are no part of what is planned: with them nothing is sent to the worker.
   const { job, practice, catalogue, version } = view ?? {};
   const versionNow = useRef(version);
+  // It starts while the job is still being fetched.
+  useEffect(() => void thePlanner(), []);
   useEffect(() => {
     versionNow.current = version;
   }, [version]);
@@ -56,6 +58,10 @@ export function usePlan(view: JobView | undefined): {
       current = false;
     };
   }, [job, practice, catalogue]);
+  const isPlanned = planned !== undefined;
+  useEffect(() => {
+    if (isPlanned) fetchOnce();
+  }, [isPlanned]);
   const usable = planned?.job.id === view?.job.id ? planned : undefined;
   const early = useMemo(() => (usable && view ? once?.atOnce(usable, view) : undefined), [usable, view]);
   const fresh = usable !== undefined && view !== undefined && isSame(usable, view);

@@ -2,6 +2,7 @@ import clsx from 'clsx';
 import { lazy, Suspense, useState } from 'react';
 import { Link } from 'react-router';
 import type { JobSummary } from '@mendum/core/operations';
+import { pageAhead } from '../app/ahead.ts';
 import { useJobsInfiniteQuery } from '../app/api.ts';
 import { errorOf } from '../app/change.ts';
 import { usePages } from '../app/usePages.ts';
@@ -14,10 +15,6 @@ import { useSettled } from '../ui/useSettled.ts';
 import { ago } from '../ui/when.ts';
 import { Place } from './Place.tsx';
 
-/** The page of a job is fetched while somebody reaches for it. */
-const fetchJobPage = (): void => {
-  import('../stages/JobPage.tsx').catch(() => undefined);
-};
 const NewJob = lazy(async () => ({ default: (await import('./NewJob.tsx')).NewJob }));
 const Tabs = lazy(async () => ({ default: (await import('../ui/tabs.tsx')).Tabs }));
 const ImportJob = lazy(async () => ({ default: (await import('./ImportJob.tsx')).ImportJob }));
@@ -50,11 +47,13 @@ function Progress({ job }: { readonly job: JobSummary }) {
 
 /** One job, with the way to where it stands. */
 function JobLine({ job }: { readonly job: JobSummary }) {
+  const stage = job.status === 'signed' ? 'record' : job.stage;
+  const ahead = (): void => pageAhead(stage);
   return (
     <Link
-      to={`/jobs/${job.id}${job.status === 'signed' ? '/record' : `/${job.stage}`}`}
-      onPointerEnter={fetchJobPage}
-      onFocus={fetchJobPage}
+      to={`/jobs/${job.id}/${stage}`}
+      onPointerEnter={ahead}
+      onFocus={ahead}
       className={clsx(
         'grid min-h-16 items-center gap-x-5 px-2 py-2.5 hover:bg-sheet',
         'md:grid-cols-[3.5rem_minmax(9rem,1fr)_minmax(0,8rem)_12rem_5rem]',

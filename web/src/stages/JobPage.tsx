@@ -10,18 +10,17 @@ import { JobContext, type OpenJob } from './job.ts';
 import { JobFoot } from './JobFoot.tsx';
 import { JobHead } from './JobHead.tsx';
 import { KeysDialog } from './KeysDialog.tsx';
-import { stageStates, STAGES } from './stages.ts';
+import { SCREENS } from './screens.ts';
+import { isStage, stageStates, STAGES } from './stages.ts';
 
-/** Each stage comes when it is opened. */
-const SCREENS: Record<StageName, ComponentType> = {
-  survey: lazy(async () => ({ default: (await import('./survey/SurveyStage.tsx')).SurveyStage })),
-  decide: lazy(async () => ({ default: (await import('./decide/DecideStage.tsx')).DecideStage })),
-  layout: lazy(async () => ({ default: (await import('./layout/LayoutStage.tsx')).LayoutStage })),
-  bench: lazy(async () => ({ default: (await import('./bench/BenchStage.tsx')).BenchStage })),
-  prove: lazy(async () => ({ default: (await import('./prove/ProveStage.tsx')).ProveStage })),
-  record: lazy(async () => ({ default: (await import('./record/RecordStage.tsx')).RecordStage })),
+const LAZY: Record<StageName, ComponentType> = {
+  survey: lazy(SCREENS.survey),
+  decide: lazy(SCREENS.decide),
+  layout: lazy(SCREENS.layout),
+  bench: lazy(SCREENS.bench),
+  prove: lazy(SCREENS.prove),
+  record: lazy(SCREENS.record),
 };
-const isStage = (word: string | undefined): word is StageName => STAGES.some((stage) => stage.name === word);
 
 /** The picked finding as the address says it now: ahead of the screen when keys come fast. */
 const pickedInAddress = (): string | null => new URLSearchParams(window.location.search).get('finding');
@@ -119,7 +118,7 @@ export function JobPage() {
   if (!isStage(stage)) return <Navigate to={`/jobs/${jobId}/${open.signed ? 'record' : 'survey'}`} replace />;
   if (stage !== 'survey' && !open.plan.gate.open && !open.signed)
     return <Navigate to={`/jobs/${jobId}/survey`} replace />;
-  const Screen = SCREENS[stage];
+  const Screen = LAZY[stage];
   return (
     <JobContext value={open}>
       <div className="flex min-h-[calc(100dvh-var(--notice,0px)-var(--bar))] flex-col">

@@ -11,6 +11,8 @@ export const STAGES: readonly { readonly name: StageName; readonly title: string
   { name: 'record', title: 'Record' },
 ];
 
+export const isStage = (word: string | undefined): word is StageName => STAGES.some((stage) => stage.name === word);
+
 export type StageState = 'empty' | 'work' | 'done' | 'look';
 
 /** The readings of a splice at its present make. */

@@ -1,0 +1,37 @@
+import { SCREENS } from '../stages/screens.ts';
+import { isStage } from '../stages/stages.ts';
+import { api } from './api.ts';
+import type { Store } from './store.ts';
+
+const quietly = () => undefined;
+/** It is kept as any read is, and asked for by nobody yet. */
+const AHEAD = { subscribe: false } as const;
+
+/** The lists of the first page, asked for before it is drawn. */
+export function jobsAhead(dispatch: Store['dispatch']): void {
+  for (const status of ['open', 'signed'] as const) void dispatch(api.endpoints.jobs.initiate({ status }, AHEAD));
+}
+
+/** Fetches what {@link useJobView} will ask for; what fails is asked again by whoever opens it, who says why. */
+async function fetchJob(dispatch: Store['dispatch'], jobId: string): Promise<void> {
+  const { data } = await dispatch(api.endpoints.job.initiate({ jobId }, AHEAD));
+  if (!data) return;
+  const { harnessId, harnessVersion, practiceId, practiceVersion, shelfVersion } = data;
+  await Promise.all([
+    dispatch(api.endpoints.harness.initiate({ harnessId, version: harnessVersion }, AHEAD)),
+    dispatch(api.endpoints.practice.initiate({ practiceId, version: practiceVersion }, AHEAD)),
+    dispatch(api.endpoints.jobShelf.initiate({ jobId, version: shelfVersion }, AHEAD)),
+  ]);
+}
+
+/** The scripts of a job's page and its stage, while somebody reaches for its line. */
+export function pageAhead(stage: string | undefined): void {
+  import('../stages/JobPage.tsx').catch(quietly);
+  if (isStage(stage)) SCREENS[stage]().catch(quietly);
+}
+
+/** A job, its page and its stage side by side, instead of one after the other. */
+export function jobAhead(dispatch: Store['dispatch'], jobId: string, stage: string | undefined): void {
+  pageAhead(stage);
+  fetchJob(dispatch, jobId).catch(quietly);
+}
