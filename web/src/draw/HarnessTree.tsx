@@ -1,4 +1,4 @@
-import { figure, type Finding, type Harness } from '@mendum/core';
+import { counted, figure, type Finding, type Harness } from '@mendum/core';
 import { treeScale } from './tree.ts';
 import { useWidth } from './useWidth.ts';
 
@@ -42,7 +42,7 @@ export function HarnessTree({
               role="button"
               tabIndex={0}
               aria-pressed={picked}
-              aria-label={`${run.name}, ${figure(run.lengthMm, 0)} mm, ${here} ${here === 1 ? 'finding' : 'findings'}${reach > 0 ? `, ${reach} ${reach === 1 ? 'splice' : 'splices'} of others` : ''}`}
+              aria-label={`${run.name}, ${figure(run.lengthMm, 0)} mm, ${counted(here, 'finding')}${reach > 0 ? `, ${counted(reach, 'splice')} of others` : ''}`}
               className="cursor-pointer"
               onClick={() => onPick(run.id)}
               onKeyDown={(event) => {
@@ -66,6 +66,10 @@ export function HarnessTree({
                 fontSize={14}
                 fill={picked ? 'var(--ink)' : 'var(--soft)'}
                 fontWeight={picked ? 600 : 400}
+                paintOrder="stroke"
+                stroke="var(--paper)"
+                strokeWidth={5}
+                strokeLinejoin="round"
               >
                 {isWide ? `${run.name}, ` : ''}
                 <tspan className="figure">{figure(run.lengthMm, 0)}</tspan>

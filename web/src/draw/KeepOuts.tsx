@@ -1,4 +1,5 @@
 import type { KeepOut } from '@mendum/core';
+import { useLength } from '../ui/units.tsx';
 
 interface KeepOutsProps {
   readonly keepOuts: readonly KeepOut[];
@@ -11,24 +12,44 @@ interface KeepOutsProps {
 }
 
 interface Label {
-  readonly words: string;
   readonly atPx: number;
-  readonly low: boolean;
+  /** Which of the two lines of names it stands on. */
+  readonly lane: number;
 }
 
-/** Places names under their stretches; one that would touch the name before it goes a line lower. */
-function labelsOf(
+const LANES = 2;
+const LETTER_PX = 6.6;
+/** Between two names on a line. */
+const GAP_PX = 8;
+
+const nameOf = ({ kind, name }: KeepOut): string => (kind === 'flex' ? `${name}, bends` : name);
+
+/** Places names under their stretches, on the first of two lines with room; where none has it, the list below says it. */
+export function labelsOf(
   stretches: readonly { readonly words: string; readonly middlePx: number }[],
   plot: KeepOutsProps['plot'],
-): Label[] {
-  let endPx = -Infinity;
+): (Label | undefined)[] {
+  const endsPx = Array.from({ length: LANES }, () => -Infinity);
   return stretches.map(({ words, middlePx }) => {
-    const wide = words.length * 6.6;
-    const atPx = Math.min(plot.right - wide / 2, Math.max(plot.left + wide / 2, middlePx));
-    const low = atPx - wide / 2 < endPx;
-    if (!low) endPx = atPx + wide / 2 + 8;
-    return { words, atPx, low };
+    const half = (words.length * LETTER_PX) / 2;
+    const atPx = Math.min(plot.right - half, Math.max(plot.left + half, middlePx));
+    const lane = endsPx.findIndex((endPx) => atPx - half >= endPx);
+    if (lane < 0) return undefined;
+    endsPx[lane] = atPx + half + GAP_PX;
+    return { atPx, lane };
   });
+}
+
+/** The same in words, for a narrow screen, where not every name finds room in the drawing. */
+export function KeepOutWords({ keepOuts }: Pick<KeepOutsProps, 'keepOuts'>) {
+  const { plain, unit } = useLength();
+  if (keepOuts.length === 0) return null;
+  const words = keepOuts.map((keep) => `${nameOf(keep)} ${plain(keep.fromMm, 0)}–${plain(keep.toMm, 0)}`);
+  return (
+    <p className="py-1 text-soft">
+      No splice, {unit}: {words.join(', ')}
+    </p>
+  );
 }
 
 /** Where no splice may lie: hatched and named; a stretch that flexes is tinted as well. */
@@ -39,7 +60,7 @@ export function KeepOuts({ keepOuts, x, plot, top, bottom, namesAt = bottom + 17
     .filter(({ from, to }) => to - from >= 0.5);
   const labels = labelsOf(
     shown.map(({ keep, from, to }) => ({
-      words: keep.kind === 'flex' ? `${keep.name}, bends` : keep.name,
+      words: nameOf(keep),
       middlePx: (from + to) / 2,
     })),
     plot,
@@ -60,14 +81,8 @@ export function KeepOuts({ keepOuts, x, plot, top, bottom, namesAt = bottom + 17
             ) : null}
             <rect x={from} y={top} width={to - from} height={bottom - top} fill="url(#hatch)" />
             {label ? (
-              <text
-                x={label.atPx}
-                y={namesAt + (label.low ? 17 : 0)}
-                textAnchor="middle"
-                fontSize={14}
-                fill="var(--soft)"
-              >
-                {label.words}
+              <text x={label.atPx} y={namesAt + label.lane * 17} textAnchor="middle" fontSize={14} fill="var(--soft)">
+                {nameOf(keep)}
               </text>
             ) : null}
           </g>

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { figure, type Circuit, type Finding, type FindingPlan, type Run, type RunPlan } from '@mendum/core';
+import { counted, figure, type Circuit, type Finding, type FindingPlan, type Run, type RunPlan } from '@mendum/core';
 import { useLength } from '../ui/units.tsx';
 import { RunRow } from './RunRow.tsx';
 import { KeepOuts } from './KeepOuts.tsx';
@@ -86,7 +86,7 @@ export function RunDrawing({
         width={width}
         height={high}
         role="img"
-        aria-label={`${run.name}, ${figure(run.lengthMm, 0)} mm from ${fromName}, ${circuits.length} circuits, ${findings.length} findings`}
+        aria-label={`${run.name}, ${figure(run.lengthMm, 0)} mm from ${fromName}, ${counted(circuits.length, 'circuit')}, ${counted(findings.length, 'finding')}`}
         style={{ touchAction: onMark ? 'none' : 'pan-y' }}
         className="block select-none"
       >

@@ -1,6 +1,8 @@
 import { render, screen } from '@testing-library/react';
+import fc from 'fast-check';
 import { describe, expect, it, test } from 'vitest';
 import { circuitOf, findingOf, InJob, planFor, viewOf } from '../test/job.tsx';
+import { labelsOf } from './KeepOuts.tsx';
 import { placeRuns } from './tree.ts';
 import { Profile } from './Profile.tsx';
 import { RunDrawing } from './RunDrawing.tsx';
@@ -90,7 +92,25 @@ it('the run drawing says in words what it shows', () => {
       />
     </InJob>,
   );
-  expect(screen.getByRole('img', { name: 'Main run, 1000 mm from X1, 2 circuits, 1 findings' })).toBeTruthy();
+  expect(screen.getByRole('img', { name: 'Main run, 1000 mm from X1, 2 circuits, 1 finding' })).toBeTruthy();
+});
+
+it('names of keep-outs never lie over each other: on one of two lines, or in the words below', () => {
+  const words = ['Clip 3', 'Hinge, bends', 'Grommet at the wall', 'Branch to X7', 'Tank'];
+  const stretch = fc.record({ words: fc.constantFrom(...words), middlePx: fc.integer({ min: 40, max: 390 }) });
+  fc.assert(
+    fc.property(fc.array(stretch, { maxLength: 9 }), (stretches) => {
+      const sorted = stretches.toSorted((a, b) => a.middlePx - b.middlePx);
+      const shown = labelsOf(sorted, { left: 40, right: 390 }).flatMap((label, index) =>
+        label ? [{ ...label, half: ((sorted[index]?.words.length ?? 0) * 6.6) / 2 }] : [],
+      );
+      for (const [index, one] of shown.entries())
+        for (const other of shown.slice(index + 1))
+          if (one.lane === other.lane)
+            expect(Math.abs(one.atPx - other.atPx)).toBeGreaterThanOrEqual(one.half + other.half);
+      expect(shown.length).toBeGreaterThanOrEqual(Math.min(1, stretches.length));
+    }),
+  );
 });
 
 describe('the names of conduit and lump beside the profile', () => {

@@ -16,7 +16,7 @@ export function JobFoot({ onKeys }: { readonly onKeys: () => void }) {
   const unanswered = plan.kit.unanswered.length;
   const { totals, gate } = plan;
   return (
-    <footer className="no-print sticky bottom-[calc(var(--notice,0px)+var(--bar))] z-10 flex min-h-12 flex-wrap items-center gap-x-6 gap-y-1 border-t max-xl:gap-x-4 border-rule bg-sheet px-6 py-1.5 max-sm:px-4">
+    <footer className="no-print sticky short:static bottom-[calc(var(--notice,0px)+var(--bar))] z-10 flex min-h-12 flex-wrap items-center gap-x-6 gap-y-1 border-t max-xl:gap-x-4 border-rule bg-sheet px-6 py-1.5 max-sm:px-4">
       <span>
         Proved <Figure value={`${proved} of ${plan.findings.length}`} />
       </span>

@@ -90,7 +90,7 @@ function HarnessEditor({ view }: { readonly view: HarnessView }) {
   return (
     <div className="px-6 pb-10">
       <header className="flex flex-wrap items-end gap-x-5 gap-y-2 pt-4 pb-2">
-        <div className="min-w-0 flex-1">
+        <div className="min-w-64 flex-1">
           <Link to="/machines" className="inline-flex min-h-11 items-center underline underline-offset-4">
             Machines
           </Link>

@@ -52,7 +52,7 @@ function OwnPractice({ view, onGone }: { readonly view: PracticeView; readonly o
   return (
     <>
       <PracticeEditor practice={draft} onChange={setDraft} />
-      <div className="sticky bottom-0 -mx-2 mt-6 flex flex-wrap items-center gap-3 border-t border-ink bg-paper px-2 py-3">
+      <div className="sticky bottom-0 short:static -mx-2 mt-6 flex flex-wrap items-center gap-3 border-t border-ink bg-paper px-2 py-3">
         <Button look="copper" disabled={!changed || busy} onClick={() => setAsking(true)}>
           See what it changes, and save
         </Button>

@@ -9,7 +9,7 @@ import {
   type SplicePlan,
   type SpliceSide,
 } from '@mendum/core';
-import { KeepOuts } from '../../draw/KeepOuts.tsx';
+import { KeepOuts, KeepOutWords } from '../../draw/KeepOuts.tsx';
 import { Profile } from '../../draw/Profile.tsx';
 import { rowsOf } from '../../draw/rows.ts';
 import { Ruler } from '../../draw/Ruler.tsx';
@@ -184,7 +184,7 @@ export function Board({
     );
   return (
     <div ref={box} className="w-full min-w-0">
-      <div className="sticky top-0 z-[5] bg-paper">
+      <div className="sticky top-0 z-[5] bg-paper short:relative">
         <div className="flex min-h-12 items-center gap-x-4">
           <h2 className="text-xl font-semibold whitespace-nowrap">{run.name}</h2>
           <div className="min-w-0 flex-1">{line(pickedId)}</div>
@@ -209,6 +209,9 @@ export function Board({
             </g>
           )}
         </svg>
+      </div>
+      <div className="sm:hidden">
+        <KeepOutWords keepOuts={runPlan.keepOuts} />
       </div>
       <svg
         ref={surface}
@@ -284,7 +287,7 @@ export function Board({
           )}
         </g>
       </svg>
-      <div className="sticky bottom-[calc(3.5rem+var(--notice,0px)+var(--bar))] z-[5] border-t border-rule bg-paper">
+      <div className="sticky bottom-[calc(3.5rem+var(--notice,0px)+var(--bar))] z-[5] border-t border-rule bg-paper short:relative short:bottom-0">
         <div className="pointer-events-none absolute top-1 left-0" style={{ width: plot.left }}>
           {section}
         </div>
