@@ -92,7 +92,7 @@ it('the run drawing says in words what it shows', () => {
       />
     </InJob>,
   );
-  expect(screen.getByRole('img', { name: 'Main run, 1000 mm from X1, 2 circuits, 1 finding' })).toBeTruthy();
+  expect(screen.getByRole('img', { name: 'Main run, 1000 mm from X1, two circuits, one finding' })).toBeTruthy();
 });
 
 it('names of keep-outs never lie over each other: on one of two lines, or in the words below', () => {

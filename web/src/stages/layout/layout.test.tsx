@@ -217,7 +217,7 @@ describe('a repair that reaches past a branch', () => {
     const row = (): string =>
       within(screen.getByRole('table', { name: /Cut points/ })).getByRole('row', { name: /Function 1/ }).textContent;
     expect(row()).toContain('goes on past Branch B1');
-    await userEvent.click(screen.getByRole('button', { name: 'Arm run, 400 mm, 0 findings, 1 splice of others' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Arm run, 400 mm, no findings, one splice of others' }));
     expect(screen.getAllByRole('slider').map((one) => one.getAttribute('aria-label'))).toEqual([
       'Circuit 1 Function 1, right splice',
     ]);
