@@ -21,6 +21,7 @@ const ROOMS = [
   'approach',
   'layout',
   'job',
+  'quick',
   'kit',
   'bench',
   'plan',

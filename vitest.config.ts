@@ -3,7 +3,7 @@ import { defineConfig } from 'vitest/config';
 export default defineConfig({
   test: {
     projects: [
-      { test: { name: 'core', root: 'core', include: ['src/**/*.test.ts'], environment: 'node', testTimeout: 60_000 } },
+      { test: { name: 'core', root: 'core', include: ['src/**/*.test.ts'], environment: 'node', testTimeout: 180_000 } },
       {
         test: {
           name: 'server',

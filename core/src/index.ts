@@ -19,6 +19,7 @@ export * from './method/index.ts';
 export * from './approach/index.ts';
 export * from './layout/index.ts';
 export * from './job/index.ts';
+export * from './quick/index.ts';
 export * from './kit/index.ts';
 export * from './bench/index.ts';
 export * from './plan/index.ts';

@@ -36,6 +36,7 @@ test('keys walk the stages and the circuits, and "?" shows them', async ({ page,
 
 test('name, theme and units are chosen once on a device and kept over a reload', async ({ page, request }) => {
   await page.goto('/jobs');
+  await page.getByRole('button', { name: /at the bench/i }).click();
   await page.getByRole('dialog', { name: 'Who is at the bench?' }).getByRole('button', { name: 'Marek Osei' }).click();
   await page.getByRole('button', { name: /^Dark theme/ }).click();
   await page.getByRole('button', { name: /^Lengths in millimetres/ }).click();

@@ -5,9 +5,9 @@ import { jobId, makeAll, proveShown, watch } from '../bench.ts';
 test('a new user takes the harvester from finding to PDF', async ({ page, request }) => {
   const { errors } = watch(page);
   await page.goto('/');
+  await page.locator(`a[href="/jobs/${await jobId(request, '0147')}/survey"]`).click();
   await page.getByRole('dialog', { name: 'Who is at the bench?' }).getByLabel('Somebody else').fill('Tove Brandt');
   await page.getByRole('button', { name: 'Use this name' }).click();
-  await page.locator(`a[href="/jobs/${await jobId(request, '0147')}/survey"]`).click();
 
   // Survey: nothing else opens until the machine is made safe.
   await expect(page.getByRole('navigation', { name: 'Stages' }).getByRole('link')).toHaveCount(1);

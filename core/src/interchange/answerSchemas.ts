@@ -218,6 +218,7 @@ export const ANSWERS: { readonly [N in AnsweringName]: Joi.Schema } = {
   plan: described,
   jobFile: jobFileSchema,
   openJob: answer<'openJob'>(numbered),
+  beginQuick: answer<'beginQuick'>(numbered),
   importJob: answer<'importJob'>(numbered),
   sayGate: answer<'sayGate'>(byVersion),
   withdrawGate: answer<'withdrawGate'>(byVersion),

@@ -7,6 +7,7 @@ import type { LayoutWishes } from '../layout/index.ts';
 import type { MappingCard } from '../mapping/index.ts';
 import type { Plan, RedoCost } from '../plan/index.ts';
 import type { Practice } from '../practice/index.ts';
+import type { QuickRepair } from '../quick/index.ts';
 import type { ReadingValue } from '../prove/index.ts';
 import type { HarnessEdit } from '../survey/index.ts';
 import { adds, asks, changes, reads, removes, type ParamsOf } from './operation.ts';
@@ -86,6 +87,10 @@ export const OPERATIONS = {
     { readonly id: string; readonly number: string },
     { readonly title: string; readonly harnessId: string }
   >()('/jobs', 'Opens a job on a harness.'),
+  beginQuick: adds<
+    { readonly id: string; readonly number: string },
+    { readonly quick: QuickRepair; readonly how: 'provedDead' | 'batteryOff' }
+  >()('/jobs/quick', 'Opens a job from a wire in the hand, on a harness of its own.'),
   importJob: adds<{ readonly id: string; readonly number: string }, { readonly text: string }>()(
     '/jobs/import',
     'Opens a job from a job file.',

@@ -1,10 +1,10 @@
 import type { Router } from 'express';
-import { CRIMP_FIRST, NOTHING_YET, practiceById } from '@mendum/core';
+import { checkQuick, CRIMP_FIRST, NOTHING_YET, practiceById, quickJob } from '@mendum/core';
 import { readJobFile, writeJobFile } from '@mendum/core/interchange';
 import { HarnessEntity } from '../db/entities.ts';
 import type { Database } from '../db/open.ts';
 import { AppError } from '../errors.ts';
-import { loadHarness } from '../harnesses/store.ts';
+import { insertHarness, loadHarness } from '../harnesses/store.ts';
 import { file, mustBeAt, read, write, writeReady } from '../http/serve.ts';
 import type { Planner } from '../planning/planner.ts';
 import { insertJob, keepOwnShelf, loadJob, nextNumber, shelfOf } from './store.ts';
@@ -53,6 +53,25 @@ export function jobRoutes(router: Router, db: Database, planner: Planner): void 
     };
     const made = await insertJob(manager, job, practiceById('crimpFirst') ?? CRIMP_FIRST, by, now, harnessId);
     await audit('job opened', made.id, { title });
+    return made;
+  });
+
+  write(router, db, 'beginQuick', 'quick repair begun', async ({ args: { quick, how, by }, manager, now, audit }) => {
+    const [problem] = checkQuick(quick);
+    if (problem)
+      throw new AppError('BAD_INPUT', problem.message, { field: `/quick/${problem.field}`, hint: problem.hint });
+    const job = quickJob(quick);
+    // Of its own, however like another one it is: what was repaired on that one is not on this.
+    const harnessId = await insertHarness(manager, job.machine, job.harness);
+    const practice = practiceById('crimpFirst') ?? CRIMP_FIRST;
+    const begun = {
+      ...job,
+      number: await nextNumber(manager),
+      asOf: now.slice(0, 10),
+      gate: { isolation: { how, by, at: now } },
+    };
+    const made = await insertJob(manager, begun, practice, by, now, harnessId);
+    await audit('quick repair begun', made.id, { quick });
     return made;
   });
 

@@ -9,7 +9,16 @@ import { useAppDispatch, useAppSelector } from './store.ts';
 import { personChosen } from './view.ts';
 
 /** Who is at the bench: chosen once and kept on this device; it stands on every decision, reading and sign-off. */
-export function PersonDialog({ open, onClose }: { readonly open: boolean; readonly onClose: () => void }) {
+export function PersonDialog({
+  open,
+  onClose,
+  onChosen,
+}: {
+  readonly open: boolean;
+  readonly onClose: () => void;
+  /** What was waiting for the name. */
+  readonly onChosen?: (name: string) => void;
+}) {
   const dispatch = useAppDispatch();
   const person = useAppSelector((state) => state.view.person);
   const { data: people = [] } = usePeopleQuery({});
@@ -19,6 +28,7 @@ export function PersonDialog({ open, onClose }: { readonly open: boolean; readon
     dispatch(personChosen(chosen));
     setName('');
     onClose();
+    onChosen?.(chosen);
     const { ok } = await save('addPerson', {}, { quiet: true, by: chosen });
     if (!ok) notify('Name saved on this device only. It reaches the server with your next entry.');
   };
@@ -32,7 +42,7 @@ export function PersonDialog({ open, onClose }: { readonly open: boolean; readon
       onOpenChange={(next) => {
         if (!next) onClose();
       }}
-      firm={person === null}
+      firm={person === null && onChosen === undefined}
       title="Who is at the bench?"
       about="Your name stands on every decision, reading and sign-off made on this device."
     >

@@ -37,7 +37,11 @@ export function Rail({ onPerson, onFind, onMore }: RailProps) {
         'sm:sticky sm:top-0 sm:h-dvh sm:w-[4.875rem] sm:flex-col sm:overflow-y-auto sm:border-r',
       )}
     >
-      <NavLink to="/jobs" aria-label="Mendum, jobs" className="flex h-14 shrink-0 items-center justify-center max-sm:hidden">
+      <NavLink
+        to="/jobs"
+        aria-label="Mendum, jobs"
+        className="flex h-14 shrink-0 items-center justify-center max-sm:hidden"
+      >
         <svg viewBox="0 0 44 24" className="w-11" aria-hidden>
           <path d="M0 12h44" stroke="var(--ink)" strokeWidth="3" />
           <rect x="10" y="4" width="24" height="16" rx="6" fill="var(--sheet)" stroke="var(--ink)" strokeWidth="2" />

@@ -1,5 +1,5 @@
 import { lazy, Suspense, useEffect, useState, type CSSProperties } from 'react';
-import { Outlet } from 'react-router';
+import { Outlet, useLocation } from 'react-router';
 import { NoticeBar } from './NoticeBar.tsx';
 import { useNotice } from './notice.ts';
 import { Rail } from './Rail.tsx';
@@ -33,6 +33,8 @@ export function Shell() {
   const [more, setMore] = useState(false);
   const notice = useNotice();
   const rested = useRested();
+  // Where work begins, the name is asked for by what needs it.
+  const asksItself = ['/', '/jobs', '/quick'].includes(useLocation().pathname);
   useKeys({ '/': () => setFinding(true) });
   return (
     <div className="flex min-h-dvh max-sm:flex-col">
@@ -51,7 +53,9 @@ export function Shell() {
           <MoreDialog onPerson={() => setAsking(true)} onFind={() => setFinding(true)} onClose={() => setMore(false)} />
         ) : null}
         {finding ? <FindDialog onClose={() => setFinding(false)} /> : null}
-        {asking || (person === null && rested) ? <PersonDialog open onClose={() => setAsking(false)} /> : null}
+        {asking || (person === null && rested && !asksItself) ? (
+          <PersonDialog open onClose={() => setAsking(false)} />
+        ) : null}
       </Suspense>
     </div>
   );

@@ -42,6 +42,7 @@ export function makeRouter({ dispatch }: Store) {
       children: [
         { index: true, element: <Navigate to="/jobs" replace /> },
         { path: 'jobs', loader: lists, HydrateFallback: Coming, Component: JobsPlace },
+        { path: 'quick', ...comes(async () => ({ Component: (await import('../quick/QuickPage.tsx')).QuickPage })) },
         { path: 'jobs/:jobId', loader: ahead, ...comes(jobPage) },
         {
           path: 'jobs/:jobId/mapping/:nodeId',

@@ -5,6 +5,7 @@ import type { JobSummary } from '@mendum/core/operations';
 import { pageAhead } from '../app/ahead.ts';
 import { useJobsInfiniteQuery } from '../app/api.ts';
 import { errorOf } from '../app/change.ts';
+import { useNamed } from '../app/useNamed.tsx';
 import { usePages } from '../app/usePages.ts';
 import { STAGES } from '../stages/stages.ts';
 import { Button } from '../ui/button.tsx';
@@ -18,6 +19,9 @@ import { Place } from './Place.tsx';
 const NewJob = lazy(async () => ({ default: (await import('./NewJob.tsx')).NewJob }));
 const Tabs = lazy(async () => ({ default: (await import('../ui/tabs.tsx')).Tabs }));
 const ImportJob = lazy(async () => ({ default: (await import('./ImportJob.tsx')).ImportJob }));
+
+const BUTTON_LINK =
+  'inline-flex min-h-11 items-center rounded-sm border border-copper bg-copper px-4 text-lg font-semibold text-oncopper hover:brightness-110';
 
 /** How far along its six stages a job is, as a short stretch of wire. */
 function Progress({ job }: { readonly job: JobSummary }) {
@@ -133,6 +137,7 @@ export function JobsPlace() {
   const [words, setWords] = useState('');
   const search = useSettled(words.trim());
   const [open, signed] = [useJobs('open', search), useJobs('signed', search)];
+  const { named, question } = useNamed();
   const [asking, setAsking] = useState<'new' | 'import'>();
   const error = open.error ?? signed.error;
   const failed = error === undefined ? undefined : errorOf(error);
@@ -142,11 +147,12 @@ export function JobsPlace() {
       title="Jobs"
       about="Damaged harnesses, from finding to record."
       actions={
-        <div className="flex gap-3">
-          <Button onClick={() => setAsking('import')}>Import a job file</Button>
-          <Button look="copper" onClick={() => setAsking('new')}>
-            New job
-          </Button>
+        <div className="flex flex-wrap gap-3">
+          <Button onClick={() => named(() => setAsking('import'))}>Import a job file</Button>
+          <Button onClick={() => named(() => setAsking('new'))}>New job</Button>
+          <Link to="/quick" className={BUTTON_LINK}>
+            Quick repair
+          </Link>
         </div>
       }
     >
@@ -162,7 +168,14 @@ export function JobsPlace() {
       ) : !open.lines || !signed.lines ? (
         <Working words="Fetching the jobs…" />
       ) : isEmpty && search === '' && words === '' ? (
-        <Empty title="No jobs yet">Press “New job” to begin with a harness that is known, or import a job file.</Empty>
+        <Empty title="No jobs yet">
+          <p>
+            “Quick repair” begins with a wire in the hand. “New job” begins on a harness that is described in Machines.
+          </p>
+          <Link to="/quick" className={clsx(BUTTON_LINK, 'mt-4')}>
+            Quick repair
+          </Link>
+        </Empty>
       ) : (
         <>
           <div className="mb-5 max-w-md">
@@ -180,6 +193,7 @@ export function JobsPlace() {
           <JobLists open={open} signed={signed} />
         </>
       )}
+      {question}
       <Suspense fallback={null}>
         {asking === 'new' ? <NewJob onClose={() => setAsking(undefined)} /> : null}
         {asking === 'import' ? <ImportJob onClose={() => setAsking(undefined)} /> : null}

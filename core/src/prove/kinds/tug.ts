@@ -41,12 +41,12 @@ export const tug = readingKind({
     }
     if (value.newtons > MORE_SHARE * check.targetN) {
       return pass(
-        `BegunWork ${figure(value.newtons, 0)} N, more than the ${target} that a joint in service should see.`,
+        `Held ${figure(value.newtons, 0)} N, more than the ${target} that a joint in service should see.`,
         true,
         'Look at the crimp again.',
       );
     }
-    return pass(`BegunWork ${figure(value.newtons, 0)} N of ${target}.`);
+    return pass(`Held ${figure(value.newtons, 0)} N of ${target}.`);
   },
   words: ({ newtons, held }) => `${figure(newtons, 0)} N, ${held ? 'held' : 'let go'}`,
 });

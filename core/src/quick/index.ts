@@ -1,0 +1,4 @@
+export * from './check.ts';
+export * from './places.ts';
+export * from './quick.ts';
+export * from './types.ts';

@@ -1,0 +1,35 @@
+import { expect, test } from '@playwright/test';
+import { watch } from '../bench.ts';
+
+test('a wire in the hand: five taps to the answer, then guided, under a name that is asked for only then', async ({
+  page,
+}) => {
+  const { errors } = watch(page);
+  await page.goto('/jobs');
+  await page.getByRole('link', { name: 'Quick repair' }).first().click();
+  await expect(page.getByText('Tap the size, what happened, where it is')).toBeVisible();
+  for (const name of ['red', '1.5', 'wire cut or a length missing', 'Chassis'])
+    await page.getByRole('radio', { name, exact: true }).first().click();
+  const answer = page.getByRole('region', { name: 'The answer' });
+  await expect(answer.getByText(/^Two splices and \d+ mm of new wire: sealed butt, middle$/)).toBeVisible();
+  await page.getByRole('radio', { name: /a finger/ }).click();
+  await expect(answer.getByText('One splice: sealed butt, middle')).toBeVisible();
+  await expect(answer.getByText(/nest middle/)).toBeVisible();
+
+  // What was assumed is said, and changed there: with more lost, a finger of slack reaches no longer.
+  await answer.getByText('Assumed:').click();
+  await answer.getByLabel('Damaged or missing').fill('40');
+  await expect(answer.getByText(/^Two splices and \d+ mm of new wire/)).toBeVisible();
+  await page.reload();
+  await expect(answer.getByText(/40 mm damaged/)).toBeVisible();
+
+  await answer.getByRole('button', { name: 'Proved dead: guide me' }).click();
+  await page.getByLabel('Somebody else').fill('Tove Brandt');
+  await page.getByRole('button', { name: 'Use this name' }).click();
+  await expect(page).toHaveURL(/\/bench$/);
+  await expect(page.getByText('Proved dead, Tove Brandt')).toBeVisible();
+  await expect(page.getByText('Machine not named yet')).toBeVisible();
+  await page.getByRole('button', { name: 'Begin the first splice' }).click();
+  await expect(page.getByRole('heading', { name: 'Cut the Mark A end' })).toBeVisible();
+  expect(errors).toEqual([]);
+});

@@ -1,0 +1,60 @@
+import { afterEach, beforeEach, describe, expect, it, test } from 'vitest';
+import { quickOf, UNNAMED_MACHINE, type QuickRepair } from '@mendum/core';
+import { startServer, type TestServer } from '../test/server.ts';
+
+let server: TestServer;
+beforeEach(async () => {
+  server = await startServer();
+});
+afterEach(() => server.close());
+
+const QUICK: QuickRepair = quickOf({
+  wires: [{ colour: { base: 'red', stripe: 'black' }, size: { basis: 'trade', awg: 16 } }],
+  damage: 'parted',
+  place: 'engine',
+});
+const begin = (quick: object, how = 'provedDead') => server.write('post', '/jobs/quick', { quick, how });
+
+describe('a repair begun from a wire in the hand', () => {
+  it('is a job like any other: made safe by name, planned, its machine not named yet', async () => {
+    const { number } = (await begin(QUICK).expect(201)).body as { number: string };
+    const { job } = await server.job(number);
+    expect(job).toMatchObject({
+      machine: { name: UNNAMED_MACHINE, systemVoltageV: 12 },
+      gate: { isolation: { how: 'provedDead', by: 'Ines Valdur' } },
+      findings: [{ kind: 'parted', circuitId: 'C1', runId: 'R1' }],
+    });
+    const { findings, gate } = await server.plan(number);
+    expect(gate.open).toBe(true);
+    expect(findings.map(({ headline }) => headline)).toEqual(['Two splices and 78 mm of new wire: sealed butt, small']);
+  });
+  it('two that are alike are two harnesses: what was mended on one is not on the other', async () => {
+    const ids = [];
+    for (const how of ['provedDead', 'batteryOff']) {
+      const { id } = (await begin(QUICK, how).expect(201)).body as { id: string };
+      const { harnessId } = (await server.http.get(`/api/jobs/${id}`).expect(200)).body as { harnessId: string };
+      ids.push(harnessId);
+    }
+    expect(new Set(ids).size).toBe(2);
+  });
+  it('is sent twice and begun once', async () => {
+    const writeId = '1b4e28ba-2fa1-4d2c-883f-0016d3cca427';
+    const sent = { quick: QUICK, how: 'provedDead', writeId };
+    const [one, two] = [
+      await server.write('post', '/jobs/quick', sent),
+      await server.write('post', '/jobs/quick', sent),
+    ];
+    expect(two.body).toEqual(one.body);
+  });
+  test.each<[string, object, object]>([
+    ['no wire', { ...QUICK, wires: [] }, { code: 'BAD_INPUT', field: '/quick/wires' }],
+    ['49 mm opened', { ...QUICK, openMm: 49 }, { code: 'BAD_INPUT', field: '/quick/openMm' }],
+    ['more lost than opened', { ...QUICK, openMm: 50, lostMm: 200 }, { code: 'BAD_INPUT', field: '/quick/openMm' }],
+    ['an airbag circuit', { ...QUICK, circuitKind: 'airbag' }, { code: 'BAD_INPUT', field: '/quick/circuitKind' }],
+  ])('is refused with %s, and nothing is begun', async (_, quick, error) => {
+    const jobs = async (): Promise<number> => ((await server.http.get('/api/jobs')).body as { total: number }).total;
+    const before = await jobs();
+    expect((await begin(quick).expect(422)).body).toMatchObject({ error });
+    expect(await jobs()).toBe(before);
+  });
+});

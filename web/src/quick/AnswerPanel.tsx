@@ -1,0 +1,116 @@
+import { useState } from 'react';
+import clsx from 'clsx';
+import { makesOf, type FindingPlan, type Plan, type QuickRepair } from '@mendum/core';
+import { coloursAt } from '../draw/coloursAt.ts';
+import { WireChip } from '../shapes/WireLine.tsx';
+import { FigureStrip } from '../stages/decide/FigureStrip.tsx';
+import { JointPicture } from '../stages/decide/JointPicture.tsx';
+import { OrderOrInstead } from '../stages/decide/OrderOrInstead.tsx';
+
+/** Tool and nest of each crimp, as its step names them. */
+const nestsOf = (finding: FindingPlan): readonly string[] => [
+  ...new Set(
+    makesOf(finding)
+      .flatMap(({ steps }) => steps)
+      .filter(({ acts }) => acts.includes('crimp'))
+      .map(({ detail }) => detail.split('. ')[0] ?? detail),
+  ),
+];
+
+/** What is done about one wire, drawn and in figures, and why. */
+function OneAnswer({
+  finding,
+  repair,
+  at,
+}: {
+  readonly finding: FindingPlan;
+  readonly repair: QuickRepair;
+  readonly at: number;
+}) {
+  const [splice] = finding.splices;
+  const colour = repair.wires[at]?.colour ?? { base: 'natural' };
+  return (
+    <>
+      <p className="text-[1.75rem] leading-tight font-semibold">{finding.headline}</p>
+      <p className="text-lg leading-snug">{finding.because.join(' ')}</p>
+      {splice ? <JointPicture splice={splice} colours={coloursAt(finding, splice, colour)} /> : null}
+      <FigureStrip finding={finding} />
+      {nestsOf(finding).map((nest) => (
+        <p key={nest} className="text-lg">
+          <b>Die:</b> {nest}.
+        </p>
+      ))}
+      {finding.warnings.map((warning) => (
+        <p key={warning} className="border-l-4 border-rework pl-3 text-lg">
+          <span aria-hidden className="text-rework">
+            ▲{' '}
+          </span>
+          {warning}
+        </p>
+      ))}
+      {finding.asks.map((ask) => (
+        <p key={ask.words} className="border-l-4 border-rework pl-3 text-lg">
+          <b className="text-rework">▲ Needs you:</b> {ask.words}.
+        </p>
+      ))}
+      <OrderOrInstead finding={finding} />
+    </>
+  );
+}
+
+/** The answer to what was tapped: per wire what is done, the tools and nests for all, and what is not on the shelf. */
+export function AnswerPanel({
+  plan,
+  repair,
+  isCounted,
+}: {
+  readonly plan: Plan;
+  readonly repair: QuickRepair;
+  /** Somebody has counted what is on the shelf. */
+  readonly isCounted: boolean;
+}) {
+  const [picked, setPicked] = useState(0);
+  const at = Math.min(picked, plan.findings.length - 1);
+  const finding = plan.findings[at];
+  if (!finding) return null;
+  const short = plan.kit.lines.filter(({ state }) => state !== 'have');
+  return (
+    <div className="grid gap-3">
+      {plan.findings.length > 1 ? (
+        <div className="flex flex-wrap gap-1.5">
+          {plan.findings.map((one, index) => (
+            <button
+              key={one.findingId}
+              type="button"
+              aria-pressed={index === at}
+              onClick={() => setPicked(index)}
+              className={clsx(
+                'flex min-h-11 items-center gap-2 rounded-sm border-2 px-2',
+                index === at ? 'border-copper bg-wash' : 'border-rule hover:bg-wash',
+              )}
+            >
+              <span className="figure">{index + 1}</span>
+              <WireChip colour={repair.wires[index]?.colour ?? { base: 'natural' }} width={36} title="" />
+            </button>
+          ))}
+        </div>
+      ) : null}
+      <OneAnswer finding={finding} repair={repair} at={at} />
+      {plan.kit.tools.length > 0 ? (
+        <p>
+          <b>Tools:</b> {plan.kit.tools.join('; ')}.
+        </p>
+      ) : null}
+      {isCounted ? (
+        short.map((line) => (
+          <p key={line.id} className="text-rework">
+            <b>▲ {line.state === 'short' ? 'Not on the shelf' : 'Instead'}:</b> {line.name}, {line.need} {line.unit}
+            {line.note === '' ? '' : `. ${line.note}`}
+          </p>
+        ))
+      ) : (
+        <p className="text-soft">Nobody has counted this shop’s shelf yet: what you need is said, not what you have.</p>
+      )}
+    </div>
+  );
+}

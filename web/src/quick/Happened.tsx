@@ -1,0 +1,109 @@
+import {
+  damageOf,
+  QUICK_DAMAGES,
+  QUICK_PLACES,
+  placeFacts,
+  SLACK_BY_FEEL,
+  type QuickRepair,
+  type SlackFelt,
+} from '@mendum/core';
+import { DamagePicture } from '../draw/DamageMark.tsx';
+import { Choices } from '../ui/choices.tsx';
+import { useLength } from '../ui/units.tsx';
+import { changing, withDamage, withPlace, type QuickDraft } from './draft.ts';
+import { Later } from './Later.tsx';
+import { tile } from './look.ts';
+import { PlaceLine } from './PlaceLine.tsx';
+
+interface AskedProps {
+  readonly draft: QuickDraft;
+  /** With everything that was assumed, once there is enough for that. */
+  readonly repair: QuickRepair | undefined;
+  readonly onChange: (draft: QuickDraft) => void;
+}
+
+/** What happened to the wire, by its drawings; strands are counted where some are lost. */
+export function Happened({ draft, repair, onChange }: AskedProps) {
+  return (
+    <section aria-label="What happened" className="grid gap-2">
+      <h2 className="text-xl font-semibold">What happened</h2>
+      <Choices
+        label="What happened"
+        picked={draft.damage}
+        onPick={(damage) => damage && onChange(withDamage(draft, damage))}
+        className="grid grid-cols-2 gap-1.5 sm:grid-cols-3"
+        look={tile}
+        choices={QUICK_DAMAGES.map((value) => ({
+          value,
+          shown: () => (
+            <>
+              <DamagePicture kind={value} />
+              {damageOf(value).words}
+            </>
+          ),
+        }))}
+      />
+      {repair?.strands ? <Later.StrandFields repair={repair} onChange={changing(draft, onChange)} /> : null}
+    </section>
+  );
+}
+
+/** Where the wire lives, and what that means for it. */
+export function Where({ draft, repair, onChange }: AskedProps) {
+  return (
+    <section aria-label="Where it is" className="grid gap-2">
+      <h2 className="text-xl font-semibold">Where it is</h2>
+      <Choices
+        label="Where it is"
+        picked={draft.place}
+        onPick={(place) => place && onChange(withPlace(draft, place))}
+        className="grid grid-cols-2 gap-1.5 sm:grid-cols-4"
+        look={tile}
+        choices={QUICK_PLACES.map((value) => ({ value, shown: () => placeFacts(value).words }))}
+      />
+      {repair ? <PlaceLine repair={repair} onChange={changing(draft, onChange)} /> : null}
+    </section>
+  );
+}
+
+const FELT: Record<SlackFelt, string> = { none: 'none', finger: 'a finger', hand: 'a hand' };
+
+/** Slack by feel, or measured. */
+export function Slack({ draft, repair, onChange }: AskedProps) {
+  const { plain, unit } = useLength();
+  const slackMm = repair?.slackMm ?? draft.changed.slackMm ?? SLACK_BY_FEEL.none;
+  const set = (mm: number): void => changing(draft, onChange)({ slackMm: mm });
+  const felt = (Object.keys(SLACK_BY_FEEL) as SlackFelt[]).find((name) => SLACK_BY_FEEL[name] === slackMm);
+  return (
+    <section aria-label="Slack" className="grid gap-2">
+      <h2 className="text-xl font-semibold">
+        Slack <span className="text-base font-normal text-soft">when you pull the two sides together</span>
+      </h2>
+      <div className="flex flex-wrap items-end gap-3">
+        <Choices
+          label="Slack, by feel"
+          picked={felt}
+          onPick={(name) => name && set(SLACK_BY_FEEL[name])}
+          className="grid grow grid-cols-3 gap-1.5"
+          look={tile}
+          choices={(Object.keys(SLACK_BY_FEEL) as SlackFelt[]).map((value) => ({
+            value,
+            shown: () => (
+              <>
+                {FELT[value]}
+                <span className="figure text-soft">
+                  {plain(SLACK_BY_FEEL[value], 0)} {unit}
+                </span>
+              </>
+            ),
+          }))}
+        />
+        {repair ? (
+          <div className="w-36">
+            <Later.SlackField repair={repair} onChange={changing(draft, onChange)} />
+          </div>
+        ) : null}
+      </div>
+    </section>
+  );
+}

@@ -1,0 +1,124 @@
+import { useEffect, useMemo } from 'react';
+import { useNavigate } from 'react-router';
+import { FULL_SHELF, type QuickRepair } from '@mendum/core';
+import { useShelfQuery } from '../app/api.ts';
+import { errorOf, useSave } from '../app/change.ts';
+import { useNamed } from '../app/useNamed.tsx';
+import { thePlanner } from '../app/usePlan.ts';
+import { Place } from '../places/Place.tsx';
+import { Button } from '../ui/button.tsx';
+import { Failed } from '../ui/empty.tsx';
+import { Length } from '../ui/units.tsx';
+import { AnswerPanel } from './AnswerPanel.tsx';
+import { Assumed } from './Assumed.tsx';
+import { changing, EMPTY, missingFrom, repairOf, useQuickDraft } from './draft.ts';
+import { Happened, Slack, Where } from './Happened.tsx';
+import { useAnswer } from './useAnswer.ts';
+import { WirePick } from './WirePick.tsx';
+
+type How = 'provedDead' | 'batteryOff';
+
+/** A repair that begins with a wire in the hand: what is tapped on one side, the answer beside it. */
+export function QuickPage() {
+  const [draft, setDraft] = useQuickDraft();
+  const navigate = useNavigate();
+  const shelf = useShelfQuery({});
+  const repair = useMemo(() => repairOf(draft), [draft]);
+  const { plan, wrong } = useAnswer(repair, shelf.currentData);
+  useEffect(() => void thePlanner(), []);
+  const { named, question } = useNamed();
+  const { save, busy } = useSave();
+  const begin = async (quick: QuickRepair, how: How, by: string): Promise<void> => {
+    const outcome = await save('beginQuick', { quick, how }, { by });
+    if (!outcome.ok) return;
+    setDraft(EMPTY);
+    void navigate(`/jobs/${outcome.data.id}/bench`);
+  };
+  const guide = (how: How): void => named((by) => void (repair && begin(repair, how, by)));
+  const missing = missingFrom(draft);
+  const isColourless = draft.wires.some(({ colour }) => colour === undefined);
+  const asked = { draft, repair, onChange: setDraft };
+  const failed = shelf.error ? errorOf(shelf.error) : undefined;
+  return (
+    <Place
+      title="Quick repair"
+      about="A wire in the hand is enough. What you learn later goes into the same record."
+      actions={
+        draft === EMPTY ? null : (
+          <Button look="quiet" onClick={() => setDraft(EMPTY)}>
+            Start over
+          </Button>
+        )
+      }
+    >
+      <div className="grid items-start gap-x-10 gap-y-6 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
+        <div className="grid gap-6">
+          <WirePick draft={draft} onChange={setDraft} />
+          <Happened {...asked} />
+          <Where {...asked} />
+          <Slack {...asked} />
+        </div>
+        <section
+          aria-label="The answer"
+          aria-live="polite"
+          className="grid scroll-mt-3 gap-4 border-t-4 border-copper pt-3"
+        >
+          {failed ? (
+            <Failed message={failed.message} hint={failed.hint} onRetry={() => void shelf.refetch()} />
+          ) : missing.length > 0 ? (
+            <p className="text-xl text-soft">Tap {missing.join(', ')}: the answer stands here.</p>
+          ) : wrong ? (
+            <p className="border-l-4 border-rework pl-3 text-lg">
+              <b>{wrong.message}</b> {wrong.hint}
+            </p>
+          ) : plan && repair ? (
+            <AnswerPanel
+              plan={plan}
+              repair={repair}
+              isCounted={shelf.currentData !== undefined && shelf.currentData.id !== FULL_SHELF.id}
+            />
+          ) : (
+            <p className="text-xl text-soft">Working it out…</p>
+          )}
+          {repair ? <Assumed repair={repair} onChange={changing(draft, setDraft)} /> : null}
+          {plan && repair && !wrong ? (
+            <div className="border-t border-rule pt-3">
+              <p className="text-xl font-semibold">Make it safe, then begin</p>
+              <p className="mb-3 text-lg">
+                Engine off and cold, work supported. The maker’s manual and local codes come first.
+              </p>
+              <p className="mb-3 text-lg">
+                Tape mark A <Length mm={repair.openMm} digits={0} /> to the left of the middle of the damage, mark B as
+                far to the right: all places are measured from mark A.
+              </p>
+              {isColourless ? (
+                <p className="mb-2 text-lg text-rework">▲ Tap the colour first: the record names the wire by it.</p>
+              ) : null}
+              <div className="flex flex-wrap gap-3">
+                <Button look="copper" disabled={busy || isColourless} onClick={() => guide('provedDead')}>
+                  Proved dead: guide me
+                </Button>
+                <Button disabled={busy || isColourless} onClick={() => guide('batteryOff')}>
+                  Battery off: guide me
+                </Button>
+              </div>
+            </div>
+          ) : null}
+        </section>
+      </div>
+      {plan && repair && !wrong ? (
+        <a
+          href="#answer"
+          className="sticky bottom-[calc(var(--bar)+var(--notice,0px))] -mx-4 mt-4 flex min-h-14 items-center gap-3 border-t-2 border-copper bg-sheet px-4 text-lg leading-tight font-semibold short:static lg:hidden"
+        >
+          <span className="min-w-0 flex-1">{plan.findings[0]?.headline}</span>
+          <span className="underline underline-offset-4">See why</span>
+        </a>
+      ) : null}
+      <p className="sr-only" role="status">
+        {plan && !wrong ? plan.findings[0]?.headline : ''}
+      </p>
+      {question}
+    </Place>
+  );
+}

@@ -1,0 +1,107 @@
+import {
+  AMBIENT_BY_AREA_C,
+  MOISTURES,
+  QUICK_CIRCUITS,
+  quickCircuitInWords,
+  VIBRATIONS,
+  type QuickRepair,
+} from '@mendum/core';
+import { NumberField, Select, TextField, TickBox } from '../ui/field.tsx';
+import type { QuickChange } from './draft.ts';
+import { useQuickFields } from './useQuickFields.ts';
+import { MOISTURE_WORDS, VIBRATION_WORDS } from './words.ts';
+
+export interface FieldsOfRepair {
+  readonly repair: QuickRepair;
+  readonly onChange: (changed: QuickChange) => void;
+}
+
+/** How many strands are lost, of how many. */
+export function StrandFields({ repair, onChange }: FieldsOfRepair) {
+  const { field } = useQuickFields(repair, onChange);
+  return (
+    <div className="grid max-w-sm grid-cols-2 gap-3">
+      <NumberField label="Strands lost" unit="of" {...field('strands.lost')} />
+      <NumberField label="Strands in the wire" unit="all" {...field('strands.total')} />
+    </div>
+  );
+}
+
+/** Slack as it was measured. */
+export function SlackField({ repair, onChange }: FieldsOfRepair) {
+  const { field } = useQuickFields(repair, onChange);
+  return <NumberField label="Measured" unit="mm" {...field('slackMm')} />;
+}
+
+/** What the place is like, where it is not as usual. */
+export function PlaceFields({ repair, onChange }: FieldsOfRepair) {
+  const { field } = useQuickFields(repair, onChange);
+  const { zone, bendsMm } = repair;
+  return (
+    <div className="grid grid-cols-2 items-end gap-3 py-2 sm:grid-cols-3">
+      <Select label="Vibration" {...field('zone.vibration')}>
+        {VIBRATIONS.map((one) => (
+          <option key={one} value={one}>
+            {VIBRATION_WORDS[one]}
+          </option>
+        ))}
+      </Select>
+      <Select label="Moisture" {...field('zone.moisture')}>
+        {MOISTURES.map((one) => (
+          <option key={one} value={one}>
+            {MOISTURE_WORDS[one]}
+          </option>
+        ))}
+      </Select>
+      <NumberField
+        label="Hottest it gets"
+        unit="°C"
+        placeholder={String(AMBIENT_BY_AREA_C[zone.area])}
+        {...field('zone.ambientC')}
+      />
+      <TickBox label="Fuel vapour there" {...field('zone.fuelVapour')} />
+      <TickBox
+        label="It bends there in use"
+        checked={bendsMm !== undefined}
+        onChange={(event) => onChange({ bendsMm: event.target.checked ? 200 : undefined })}
+      />
+      {bendsMm === undefined ? null : <NumberField label="Length that bends" unit="mm" {...field('bendsMm')} />}
+    </div>
+  );
+}
+
+const VOLTAGES = [6, 12, 24, 36, 48];
+
+/** What was assumed, to be said otherwise. */
+export function AssumedFields({ repair, onChange }: FieldsOfRepair) {
+  const { field } = useQuickFields(repair, onChange);
+  return (
+    <div className="grid grid-cols-2 gap-3 py-2 sm:grid-cols-3">
+      <Select label="The circuit is a" {...field('circuitKind')}>
+        {QUICK_CIRCUITS.map((kind) => (
+          <option key={kind} value={kind}>
+            {quickCircuitInWords(kind)}
+          </option>
+        ))}
+      </Select>
+      <Select label="System voltage" {...field('systemVoltageV')}>
+        {VOLTAGES.map((volts) => (
+          <option key={volts} value={volts}>
+            {volts} V
+          </option>
+        ))}
+      </Select>
+      <NumberField label="Damaged or missing" unit="mm" {...field('lostMm')} />
+      <NumberField label="Cut back, each side" unit="mm" {...field('cutBackMm')} />
+      <NumberField label="Opened, each side" unit="mm" {...field('openMm')} />
+      <div className="col-span-2 sm:col-span-3">
+        <TextField
+          label="Where it is found again"
+          placeholder="left frame rail, behind the step"
+          hint="It names the repair until the machine is named. Airbag and high-voltage circuits begin in Machines, never here."
+          {...field('where')}
+        />
+      </div>
+    </div>
+  );
+}

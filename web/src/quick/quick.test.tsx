@@ -1,0 +1,104 @@
+import { render, screen } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { beforeEach, describe, expect, it, test } from 'vitest';
+import { placeFacts, type QuickRepair } from '@mendum/core';
+import { EMPTY, missingFrom, repairOf, useQuickDraft, withDamage, withOneMore, withPlace, withWire } from './draft.ts';
+import { Happened, Slack, Where } from './Happened.tsx';
+import { WirePick } from './WirePick.tsx';
+import { Provider } from 'react-redux';
+import { makeStore } from '../app/store.ts';
+
+/** The page's questions, with the repair that they come to. */
+function Asked({ onRepair }: { readonly onRepair: (repair: QuickRepair | undefined) => void }) {
+  const [draft, setDraft] = useQuickDraft();
+  const repair = repairOf(draft);
+  onRepair(repair);
+  const asked = { draft, repair, onChange: setDraft };
+  return (
+    <Provider store={makeStore()}>
+      <WirePick draft={draft} onChange={setDraft} />
+      <Happened {...asked} />
+      <Where {...asked} />
+      <Slack {...asked} />
+      <p>Missing: {missingFrom(draft).join(', ')}</p>
+    </Provider>
+  );
+}
+
+const asked = () => {
+  let last: QuickRepair | undefined;
+  const { unmount } = render(<Asked onRepair={(repair) => (last = repair)} />);
+  const tap = (name: string | RegExp, at = 0) => userEvent.click(screen.getAllByRole('radio', { name })[at]!);
+  return { tap, repair: () => last, unmount };
+};
+
+beforeEach(() => localStorage.clear());
+
+describe('a wire in the hand', () => {
+  it('four taps give all that an answer needs, and a reload keeps them', async () => {
+    const { tap, repair, unmount } = asked();
+    expect(screen.getByText('Missing: the size, what happened, where it is')).toBeTruthy();
+    await tap('red');
+    await tap('1.5');
+    await tap(/cut or a length missing/);
+    await tap('Chassis');
+    const whole = repair();
+    expect(whole).toMatchObject({
+      wires: [{ size: { basis: 'metric', areaMm2: 1.5 }, colour: { base: 'red' } }],
+      damage: 'parted',
+      zone: { area: 'chassis', moisture: 'wet' },
+      slackMm: 0,
+    });
+    unmount();
+    expect(asked().repair()).toEqual(whole);
+  });
+  it('a number that is printed on it is a trade label, and not a gauge', async () => {
+    const { tap, repair } = asked();
+    await tap(/cut or a length/);
+    await tap('Cabin');
+    await tap('Number printed on it');
+    await tap(/^16/);
+    expect(repair()?.wires[0]?.size).toEqual({ basis: 'trade', awg: 16 });
+    await tap('AWG, measured');
+    await tap(/^16/);
+    expect(repair()?.wires[0]?.size).toEqual({ basis: 'awg', awg: 16 });
+  });
+  it('slack is felt or measured', async () => {
+    const { tap, repair } = asked();
+    for (const name of ['1.5', /cut or a length/, 'Cabin'] as const) await tap(name);
+    await tap(/a hand/);
+    expect(repair()?.slackMm).toBe(80);
+    const measured = await screen.findByRole('spinbutton', { name: 'Measured' });
+    await userEvent.clear(measured);
+    await userEvent.type(measured, '33');
+    expect(repair()?.slackMm).toBe(33);
+  });
+});
+
+const DRY = placeFacts('cabin').zone;
+
+describe('what is changed goes with what it belongs to', () => {
+  const whole = withPlace(withDamage(withWire(EMPTY, 0, { size: { basis: 'metric', areaMm2: 1 } }), 'parted'), 'boom');
+  test.each([
+    [
+      'another damage brings its own loss',
+      withDamage({ ...whole, changed: { lostMm: 77 } }, 'corroded'),
+      { lostMm: 20 },
+    ],
+    ['and leaves slack alone', withDamage({ ...whole, changed: { slackMm: 9 } }, 'corroded'), { slackMm: 9 }],
+    [
+      'another place brings its own zone',
+      withPlace({ ...whole, changed: { zone: { ...DRY, moisture: 'damp' } } }, 'cabin'),
+      { zone: DRY },
+    ],
+    ['one more wire is of the size of the last', withOneMore(whole), { wires: { length: 2 } }],
+  ])('%s', (_, draft, wanted) => expect(repairOf(draft)).toMatchObject(wanted));
+
+  test.each(['7', '{"wires":[]}', '{"wires":[{}],"changed":{},"damage":"bent"}', 'no json'])(
+    'a damaged memory counts as none: %s',
+    (text) => {
+      localStorage.setItem('mendum.quick', text);
+      expect(asked().repair()).toBeUndefined();
+    },
+  );
+});
