@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { watch } from '../bench.ts';
+import { makeAll, watch } from '../bench.ts';
 
 test('a wire in the hand: five taps to the answer, then guided, under a name that is asked for only then', async ({
   page,
@@ -31,5 +31,35 @@ test('a wire in the hand: five taps to the answer, then guided, under a name tha
   await expect(page.getByText('Machine not named yet')).toBeVisible();
   await page.getByRole('button', { name: 'Begin the first splice' }).click();
   await expect(page.getByRole('heading', { name: 'Cut the Mark A end' })).toBeVisible();
+  expect(errors).toEqual([]);
+});
+
+test('a shop with a beeper only signs a feed in a way that is true: looked at, not measured', async ({ page }) => {
+  const { errors } = watch(page);
+  await page.goto('/quick');
+  for (const name of ['black', '2.5', 'wire cut or a length missing', 'Engine bay'])
+    await page.getByRole('radio', { name, exact: true }).first().click();
+  await page.getByRole('radio', { name: /a hand/ }).click();
+  await page.getByRole('button', { name: 'Battery off: guide me' }).click();
+  await page.getByLabel('Somebody else').fill('Tove Brandt');
+  await page.getByRole('button', { name: 'Use this name' }).click();
+  await expect(page.getByRole('button', { name: 'Begin the first splice' })).toBeVisible();
+  await makeAll(page);
+
+  const checks = page.getByRole('region', { name: /^Checks of circuit/ });
+  await checks.getByRole('button', { name: /^All \d looks are good$/ }).click();
+  await checks.getByRole('button', { name: /^Held \d+ N$/ }).click();
+  await expect(checks.getByText(/proved: every check/i)).toHaveCount(0);
+  await checks.getByRole('radio', { name: 'Not measured' }).click();
+  await checks.getByRole('button', { name: 'No meter for it here' }).click();
+  await expect(checks.getByText('Looked at, not measured: it may be signed')).toBeVisible();
+  await page.getByRole('link', { name: 'On to the record' }).click();
+  await expect(page.getByText('1 of 1 looked at, not measured', { exact: false })).toBeVisible();
+  await page.getByRole('button', { name: 'Sign as Tove Brandt' }).click();
+  await expect(page.getByText('✓ Signed by Tove Brandt')).toBeVisible();
+  await expect(page.getByText('not measured: no meter for it here')).toBeVisible();
+  await page.goto('/due');
+  await page.getByRole('tab', { name: 'All records' }).click();
+  await expect(page.getByText('Looked at, not measured').first()).toBeVisible();
   expect(errors).toEqual([]);
 });

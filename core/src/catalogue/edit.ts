@@ -8,7 +8,9 @@ export type CatalogueEdit =
   | { readonly kind: 'setTool'; readonly tool: Tool }
   | { readonly kind: 'removeTool'; readonly id: string }
   | { readonly kind: 'setWire'; readonly wire: WireStock }
-  | { readonly kind: 'removeWire'; readonly id: string };
+  | { readonly kind: 'removeWire'; readonly id: string }
+  /** Somebody says that what stands there was counted, or takes that back. */
+  | { readonly kind: 'setCounted'; readonly counted: boolean };
 
 const set = <T extends { readonly id: string }>(list: readonly T[], item: T): readonly T[] =>
   list.some((one) => one.id === item.id) ? list.map((one) => (one.id === item.id ? item : one)) : [...list, item];
@@ -29,6 +31,10 @@ function edited(catalogue: Catalogue, edit: CatalogueEdit): Catalogue {
       return { ...catalogue, wires: set(catalogue.wires, edit.wire) };
     case 'removeWire':
       return { ...catalogue, wires: without(catalogue.wires, edit.id) };
+    case 'setCounted': {
+      const { uncounted: _, ...counted } = catalogue;
+      return edit.counted ? counted : { ...counted, uncounted: true };
+    }
   }
 }
 

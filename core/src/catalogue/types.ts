@@ -49,4 +49,6 @@ export interface Catalogue {
   readonly parts: readonly Part[];
   readonly tools: readonly Tool[];
   readonly wires: readonly WireStock[];
+  /** Nobody has counted it: quantities are those of a usual shop, and no kit is called ready by them. */
+  readonly uncounted?: boolean | undefined;
 }

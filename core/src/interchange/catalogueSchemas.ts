@@ -124,6 +124,7 @@ export const catalogueSchema = named(
     parts: needed(list(partSchema)),
     tools: needed(list(toolSchema)),
     wires: usual(list(wireStockSchema), []),
+    uncounted: flag,
   }),
 );
 
@@ -137,6 +138,7 @@ export const shelfEditSchema = named(
     setPart: shape<EditOf<'setPart'>>({ kind: needed(oneOf(['setPart'])), part: needed(partSchema) }),
     setTool: shape<EditOf<'setTool'>>({ kind: needed(oneOf(['setTool'])), tool: needed(toolSchema) }),
     setWire: shape<EditOf<'setWire'>>({ kind: needed(oneOf(['setWire'])), wire: needed(wireStockSchema) }),
+    setCounted: shape<EditOf<'setCounted'>>({ kind: needed(oneOf(['setCounted'])), counted: needed(flag) }),
     removePart: removal('removePart'),
     removeTool: removal('removeTool'),
     removeWire: removal('removeWire'),

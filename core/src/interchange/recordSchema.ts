@@ -61,6 +61,7 @@ export const recordSchema = named(
     signedBy: needed(words),
     signedAt: needed(instant),
     note: needed(words),
+    notMeasured: flag,
     readings: needed(
       Joi.array().items(
         shape<RecordReading>({

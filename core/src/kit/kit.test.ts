@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it, test } from 'vitest';
-import { FULL_SHELF } from '../catalogue/index.ts';
+import { editCatalogue, FULL_SHELF } from '../catalogue/index.ts';
 import { wire } from '../test/samples.ts';
 import { cutSticks, cutWire, kitFor, KERF_MM, type CutList, type KitNeed } from './index.ts';
 
@@ -158,4 +158,16 @@ describe('the kit', () => {
   });
   it('nothing to make is a kit that is ready', () =>
     expect(kitFor([], FULL_SHELF)).toMatchObject({ lines: [], ready: true }));
+});
+
+describe('a shelf that nobody has counted', () => {
+  const need: KitNeed = { spliceId: 'S', partIds: ['sealedButt-middle'], sleeveCuts: [], tapeMm: [], toolNames: [] };
+  it('makes no kit ready, whatever stands on it; once it is counted it does', () => {
+    const uncounted = { ...FULL_SHELF, uncounted: true };
+    expect(kitFor([need], FULL_SHELF)).toMatchObject({ counted: true, ready: true });
+    expect(kitFor([need], uncounted)).toMatchObject({ counted: false, ready: false });
+    const said = editCatalogue(uncounted, [{ kind: 'setCounted', counted: true }]);
+    expect(kitFor([need], said).ready).toBe(true);
+    expect(editCatalogue(said, [{ kind: 'setCounted', counted: false }]).uncounted).toBe(true);
+  });
 });

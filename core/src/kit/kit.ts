@@ -66,6 +66,8 @@ export interface Kit {
   readonly tools: readonly string[];
   /** Numbers of circuits that have no answer yet: what they take is not counted, or may change with what is decided. */
   readonly unanswered: readonly string[];
+  /** Somebody has counted the shelf that it is held against; else nothing is known of what is there. */
+  readonly counted: boolean;
   /** Everything is there, and nothing is left uncounted. */
   readonly ready: boolean;
 }
@@ -149,7 +151,8 @@ export function kitFor(needs: readonly KitNeed[], catalogue: Catalogue, unanswer
     cutGroups,
     tools: [...new Set(needs.flatMap((need) => need.toolNames))],
     unanswered,
-    ready: unanswered.length === 0 && lines.every((line) => line.state !== 'short'),
+    counted: catalogue.uncounted !== true,
+    ready: catalogue.uncounted !== true && unanswered.length === 0 && lines.every((line) => line.state !== 'short'),
   };
 }
 

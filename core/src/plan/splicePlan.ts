@@ -8,7 +8,7 @@ import { cutOf, type PlacedItem, type PlacedSplice } from '../layout/index.ts';
 import { crimpedBy, parkDistanceMm, redoPerSideMm, type RankedMethod } from '../method/index.ts';
 import { familyOf, glyphOf, methodById } from '../family/index.ts';
 import type { Practice } from '../practice/index.ts';
-import { checksFor, checksForCover, pullMinimumN, tugTargetN } from '../prove/index.ts';
+import { checksFor, checksForCover, provingOf, pullMinimumN, tugTargetN } from '../prove/index.ts';
 import { reachCostMm } from '../sizing/index.ts';
 import { areaMm2, colourInWords, resistanceLimits, sizeInWords, type WireSpec } from '../wire/index.ts';
 import { coveredBy } from './together/extent.ts';
@@ -145,6 +145,9 @@ export function splicePlan(
       byHand: method.crimpTool?.ratchet === false,
       pullMinimumN: pullMinimumN(areaMm2(thinnest.size)),
       limits: resistanceLimits(thinnest, joint.jointLengthMm, believedLoadA(decision.electrical, circuit)),
+      proving: provingOf(circuit),
+      loadA: believedLoadA(decision.electrical, circuit),
+      crimpedMm2: joint.crimpAtMm === undefined ? undefined : areaMm2(thinnest.size),
     }),
   };
 }

@@ -30,12 +30,22 @@ describe('checks of work at a cavity', () => {
     [
       'a terminal in a sealed housing',
       TERMINAL,
-      ['terminal.crimp', 'tug', 'resistance', 'samples', 'cavity.seal', 'cavity.seated', 'cavity.function'],
+      [
+        'terminal.crimp',
+        'tug',
+        'resistance',
+        'drop',
+        'unmeasured',
+        'samples',
+        'cavity.seal',
+        'cavity.seated',
+        'cavity.function',
+      ],
     ],
     [
       'a ring at a stud is not seated',
       { ...TERMINAL, inHousing: false, terminal: { ...TERMINAL.terminal!, seal: 'none' } },
-      ['terminal.crimp', 'tug', 'resistance', 'samples', 'cavity.function'],
+      ['terminal.crimp', 'tug', 'resistance', 'drop', 'unmeasured', 'samples', 'cavity.function'],
     ],
     [
       'a ring under its sleeve, read to the stud as well',
@@ -48,17 +58,27 @@ describe('checks of work at a cavity', () => {
           contact: { goodMilliohm: 1, alarmMilliohm: 2, alarmFrom: 'twice the good contact' },
         },
       },
-      ['terminal.crimp', 'tug', 'resistance', 'contact', 'seal.glue', 'samples', 'cavity.function'],
+      [
+        'terminal.crimp',
+        'tug',
+        'resistance',
+        'drop',
+        'unmeasured',
+        'contact',
+        'seal.glue',
+        'samples',
+        'cavity.function',
+      ],
     ],
     [
       'a lug is not tugged: its die is judged by its mark',
       { ...TERMINAL, inHousing: false, terminal: { ...TERMINAL.terminal!, seal: 'none', isTugged: false } },
-      ['terminal.crimp', 'resistance', 'samples', 'cavity.function'],
+      ['terminal.crimp', 'resistance', 'drop', 'unmeasured', 'samples', 'cavity.function'],
     ],
     [
       'a soldered terminal',
       { ...TERMINAL, inHousing: false, terminal: { ...TERMINAL.terminal!, seal: 'none', attach: 'solder' } },
-      ['terminal.solder', 'tug', 'resistance', 'samples', 'cavity.function'],
+      ['terminal.solder', 'tug', 'resistance', 'drop', 'unmeasured', 'samples', 'cavity.function'],
     ],
     ['one that is only seated again', { ...NOTHING, seats: true }, ['cavity.seated', 'cavity.function']],
     [
@@ -94,7 +114,7 @@ describe('checks of work at a cavity', () => {
       ...TERMINAL,
       seats: false,
       terminal: { ...TERMINAL.terminal!, seal: 'none' },
-    }).filter(({ id }) => id !== 'resistance');
+    }).filter(({ anyOf }) => anyOf === undefined);
     const at = (checkId: string, value: Reading['value']): Reading => ({
       id: checkId,
       spliceId: 'F1:cavity',

@@ -1,6 +1,7 @@
 import { bad, CUT_OUT, good, look } from './looks.ts';
 import type { ResistanceLimits } from '../wire/index.ts';
 import type { Check } from './check.ts';
+import { measuredChecks, type Proving } from './needs.ts';
 import type { SealKind } from './proof.ts';
 import { HAND_LOOK } from './handLook.ts';
 import { SEAL_LOOKS } from './sealLooks.ts';
@@ -34,6 +35,11 @@ export interface ProvableAtCavity {
   /** The end of a cable is closed with it. */
   readonly endsCable?: boolean;
   readonly pullMinimumN: number;
+  /** What its circuit asks for; a feed's, where nothing is said. */
+  readonly proving?: Proving | undefined;
+  /** Its load where it is known, A; and its copper, mm². */
+  readonly loadA?: number | undefined;
+  readonly copperMm2?: number | undefined;
 }
 
 const SEAT_LOOK = look('cavity.seated', 'Seated', 'Click heard, pulled back, lock piece closed.', [
@@ -110,11 +116,16 @@ export function checksAtCavity(subject: ProvableAtCavity): Check[] {
     if (terminal.isTugged) checks.push(tugCheck(pullMinimumN));
     if (terminal.byHand) checks.push(HAND_LOOK);
     checks.push(
-      resistanceCheck(
-        terminal.limits,
-        'Resistance of the crimp',
-        'Four leads, from the wire to the terminal’s own body beside the crimp. A beeper says only "joined".',
-      ),
+      ...measuredChecks(subject.proving ?? 'measured', {
+        resistance: resistanceCheck(
+          terminal.limits,
+          'Resistance of the crimp',
+          'Four leads, from the wire to the terminal’s own body beside the crimp. A beeper says only "joined".',
+        ),
+        limits: terminal.limits,
+        loadA: subject.loadA,
+        crimpedMm2: terminal.attach === 'crimp' ? subject.copperMm2 : undefined,
+      }),
     );
     if (terminal.contact) checks.push(contactCheck(terminal.contact));
     if (terminal.seal !== 'wireSeal') checks.push(...SEAL_LOOKS[terminal.seal]);

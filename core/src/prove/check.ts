@@ -27,5 +27,5 @@ export interface Reading {
   readonly at: string;
 }
 
-/** Where a splice stands with its readings. */
-export type Standing = 'unproved' | 'passed' | 'failed';
+/** Where a splice stands with its readings: `looked` at, and not measured for a reason that somebody gave. */
+export type Standing = 'unproved' | 'passed' | 'looked' | 'failed';

@@ -5,6 +5,7 @@ import { COMPRESSION_CHECK } from './kinds/compression.ts';
 import { resistanceCheck } from './kinds/resistance.ts';
 import { samplesCheck } from './kinds/samples.ts';
 import { tugCheck } from './kinds/tug.ts';
+import { measuredChecks } from './needs.ts';
 import type { Provable } from './proof.ts';
 import { SEAL_LOOKS } from './sealLooks.ts';
 
@@ -73,17 +74,25 @@ export function checksFor({
   shielded,
   glueless,
   byHand,
+  proving = 'measured',
+  loadA,
+  crimpedMm2,
 }: Provable): Check[] {
   const checks: Check[] = [...proof.looks({ tinLead })];
   if (proof.isTugged) checks.push(tugCheck(pullMinimumN));
   if (byHand === true) checks.push(HAND_LOOK);
   if (proof.isMeasured && limits)
     checks.push(
-      resistanceCheck(
+      ...measuredChecks(proving, {
+        resistance: resistanceCheck(
+          limits,
+          'Resistance over the joint',
+          'Four leads, across the joint. A beeper says only "joined".',
+        ),
         limits,
-        'Resistance over the joint',
-        'Four leads, across the joint. A beeper says only "joined".',
-      ),
+        loadA,
+        crimpedMm2,
+      }),
     );
   checks.push(...(glueless === true ? [TIGHT_LOOK] : SEAL_LOOKS[seal]));
   if (shielded === true) checks.push(...SHIELD_LOOKS);

@@ -6,6 +6,8 @@ export interface CheckBase {
   readonly title: string;
   readonly how: string;
   readonly required: boolean;
+  /** Any one of those that have the same word here proves it; none of them is asked for by itself. */
+  readonly anyOf?: 'measured' | undefined;
 }
 
 /** One thing that a reading consists of, with its limits where it is a number. */

@@ -1,5 +1,6 @@
 import type { ResistanceLimits } from '../wire/index.ts';
 import type { Check } from './check.ts';
+import type { Proving } from './needs.ts';
 
 /**
  * How the joints of a family are proved: the looks of its own, and which of the usual readings say something about it.
@@ -27,6 +28,12 @@ export interface Provable {
   readonly byHand?: boolean | undefined;
   /** Its sleeve is a single wall without glue. */
   readonly glueless?: boolean | undefined;
+  /** What its circuit asks for; a feed's, where nothing is said. */
+  readonly proving?: Proving | undefined;
+  /** Its load where it is known, A. */
+  readonly loadA?: number | undefined;
+  /** Its copper where it is crimped, mm². */
+  readonly crimpedMm2?: number | undefined;
 }
 
 /** What keeps water off a joint, as far as it can be looked at. */

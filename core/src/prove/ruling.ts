@@ -27,7 +27,14 @@ export function rule(check: Check, value: ReadingValue): Ruling {
 export const readingWords = (check: Check | undefined, value: ReadingValue): string =>
   BY_KIND[value.kind].words(value, check?.kind === value.kind ? check : undefined);
 
-/** The last reading of each check decides: any rework or scrap fails the joint; all required ones passed proves it. */
+/** Whether a joint that stands so may be signed. */
+export const maySign = (standing: Standing): boolean => standing === 'passed' || standing === 'looked';
+
+/**
+ * The last reading of each check decides: any rework or scrap fails the joint. It is proved when all that are required
+ * have passed, and one of those of which any will do; where only a reason stands in for that one, it was looked at and
+ * not measured.
+ */
 export function standingOf(
   checks: readonly Check[],
   readings: readonly Reading[],
@@ -37,7 +44,11 @@ export function standingOf(
     const last = readings.filter((reading) => reading.checkId === check.id).at(-1);
     if (last && last.value.kind === check.kind) rulings.set(check.id, rule(check, last.value));
   }
+  const has = (check: Check): boolean => rulings.get(check.id)?.verdict === 'pass';
+  const group = checks.filter(({ anyOf }) => anyOf !== undefined);
+  const isMeasured = group.length === 0 || group.some((check) => check.kind !== 'unmeasured' && has(check));
+  const isExcused = group.some((check) => check.kind === 'unmeasured' && has(check));
   const failed = [...rulings.values()].some((ruling) => ruling.verdict === 'rework' || ruling.verdict === 'scrap');
-  const proved = checks.every((check) => !check.required || rulings.get(check.id)?.verdict === 'pass');
-  return { standing: failed ? 'failed' : proved ? 'passed' : 'unproved', rulings };
+  const proved = checks.every((check) => !check.required || has(check)) && (isMeasured || isExcused);
+  return { standing: failed ? 'failed' : !proved ? 'unproved' : isMeasured ? 'passed' : 'looked', rulings };
 }

@@ -1,7 +1,7 @@
 import { findingInWords, type EarlierRepair, type Stretch } from '../damage/index.ts';
 import type { Job } from '../job/index.ts';
 import type { FindingPlan, Plan } from '../plan/index.ts';
-import { readingWords, standingOf, type Check, type Reading, type Ruling } from '../prove/index.ts';
+import { maySign, readingWords, standingOf, type Check, type Reading, type Ruling } from '../prove/index.ts';
 import { figure, formatMm } from '../units/index.ts';
 import { colourInWords, wireInWords } from '../wire/index.ts';
 import type { RecordReading, SpliceRecord } from './types.ts';
@@ -119,6 +119,13 @@ export function readingsOf(made: Made, readings: readonly Reading[]): RecordRead
     });
 }
 
+/** A reason stands in for its reading. */
+const isOnlyLookedAt = ({ id, make, checks }: Made, readings: readonly Reading[]): boolean =>
+  standingOf(
+    checks,
+    readings.filter((reading) => reading.spliceId === id && reading.make === make),
+  ).standing === 'looked';
+
 const ISOLATION_WORDS = { provedDead: 'proved dead with a meter', batteryOff: 'battery negative off' } as const;
 
 /** How an instant is told to people: in local time where that is known, else in UTC and saying so. */
@@ -149,7 +156,7 @@ export function buildRecords(
     for (const made of madeOf(finding)) {
       const own = readings.filter((reading) => reading.spliceId === made.id && reading.make === made.make);
       if (own.length === 0) without.push(made.id);
-      else if (standingOf(made.checks, own).standing !== 'passed') open.push(made.id);
+      else if (!maySign(standingOf(made.checks, own).standing)) open.push(made.id);
     }
   }
   const numbers = (ids: readonly string[]): string =>
@@ -210,6 +217,7 @@ export function buildRecords(
         override: finding.chosenBy && `${finding.chosenBy.by} chose this: ${finding.chosenBy.reason}`,
         insert: finding.insert && formatMm(finding.insert.lengthMm, 0),
         readings: readingsOf(made, readings),
+        ...(isOnlyLookedAt(made, readings) ? { notMeasured: true } : {}),
         redos: made.make - 1,
         temporaryUntil: source.temporaryUntil,
         practice: plan.practice,

@@ -41,7 +41,7 @@ const recordedLine = (record: SpliceRecord): SheetLine => ({
   method: record.method,
   materials: record.materials.join('; '),
   readings: record.readings,
-  standing: 'passed',
+  standing: record.notMeasured === true ? 'looked' : 'passed',
   override: record.override,
   temporaryUntil: record.temporaryUntil,
   redos: record.redos,

@@ -66,6 +66,8 @@ interface RecordSigned {
 export interface SpliceRecord extends RecordPlace, RecordWork, RecordLeft, RecordSigned {
   readonly spliceId: string;
   readonly readings: readonly RecordReading[];
+  /** Looked at, and not measured: the reason stands among its readings. */
+  readonly notMeasured?: boolean | undefined;
 }
 
 /** One line of the sheet, signed or not yet. */

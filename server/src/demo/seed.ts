@@ -48,6 +48,9 @@ const GOOD: Good = {
     kind: 'resistance',
     milliohm: Math.round(1000 * limits.goodMilliohm * (0.72 + 0.05 * (index % 5))) / 1000,
   }),
+  drop: () => undefined,
+  height: () => undefined,
+  unmeasured: () => undefined,
   compression: () => undefined,
   samples: () => undefined,
 };

@@ -44,10 +44,13 @@ export interface StoredJob {
   readonly photos: readonly PhotoRow[];
 }
 
-/** The shop's shelf as it stands: the stored one, else the full generic shelf. */
+/** What a shop begins with: everything that is usual, of which nobody has counted anything. */
+const USUAL_SHELF: Catalogue = { ...FULL_SHELF, id: 'shelf', name: 'Usual shelf, not counted', uncounted: true };
+
+/** The shop's shelf as it stands: the stored one, else what is usual, not counted. */
 export async function loadShelf(manager: EntityManager): Promise<Catalogue> {
   const row = await manager.findOneBy(CatalogueEntity, { id: SHELF_ID });
-  return row ? (row.body as Catalogue) : FULL_SHELF;
+  return row ? (row.body as Catalogue) : USUAL_SHELF;
 }
 
 export const SHELF_ID = 'shelf';

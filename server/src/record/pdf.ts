@@ -31,7 +31,12 @@ export function signatureOf(records: readonly RecordRow[]): SheetSignature | und
 }
 
 const VERDICT_MARK = { pass: 'PASS', rework: 'REWORK', scrap: 'SCRAP', open: 'open' } as const;
-const STANDING_WORDS = { passed: 'Passed', failed: 'Failed', unproved: 'Not proved yet' } as const;
+const STANDING_WORDS = {
+  passed: 'Passed',
+  looked: 'Looked at, not measured',
+  failed: 'Failed',
+  unproved: 'Not proved yet',
+} as const;
 
 const caption = (text: string): Content => ({
   text: text.toUpperCase(),

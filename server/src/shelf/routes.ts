@@ -1,5 +1,5 @@
 import type { Router } from 'express';
-import { editCatalogue, FULL_SHELF, type Catalogue, type CatalogueEdit } from '@mendum/core';
+import { editCatalogue, type Catalogue, type CatalogueEdit } from '@mendum/core';
 import { readShelfTable, writeShelfTable } from '@mendum/core/interchange';
 import { readSeparated, writeCsv } from '@mendum/core/spreadsheet';
 import type { EntityManager } from 'typeorm';
@@ -13,10 +13,7 @@ import { loadShelf, SHELF_ID } from '../jobs/store.ts';
 async function saveEdits(manager: EntityManager, version: number, edits: readonly CatalogueEdit[]): Promise<number> {
   const now = await loadShelf(manager);
   mustBeCurrent('The shelf', version, now.version, now.version, version);
-  const next: Catalogue = editCatalogue(
-    now === FULL_SHELF ? { ...FULL_SHELF, id: SHELF_ID, name: 'Shelf' } : now,
-    edits,
-  );
+  const next: Catalogue = editCatalogue(now, edits);
   await manager.upsert(CatalogueEntity, { id: SHELF_ID, version: next.version, body: next as object }, ['id']);
   return next.version;
 }

@@ -26,6 +26,19 @@ describe('the shelf', () => {
       .write('put', '/shelf', { version: before.version + 1, edits: [{ kind: 'setPart', part: butt }] })
       .expect(200);
   });
+  it('a shop that has not begun has a usual one that nobody has counted, until somebody says so', async () => {
+    const fresh = await startServer();
+    await fresh.db.write((manager) => manager.delete('catalogue', { id: 'shelf' }));
+    const shelfThere = async () => (await fresh.http.get('/api/shelf')).body as Catalogue;
+    const usual = await shelfThere();
+    expect(usual.uncounted).toBe(true);
+    expect((await fresh.plan('0147')).kit).toMatchObject({ counted: false, ready: false });
+    const edits = [{ kind: 'setCounted', counted: true }];
+    await fresh.write('put', '/shelf', { version: usual.version, edits }).expect(200);
+    expect((await shelfThere()).uncounted).toBeUndefined();
+    expect((await fresh.plan('0147')).kit.counted).toBe(true);
+    await fresh.close();
+  });
   it('a stale change is refused, and nothing is lost', async () => {
     const { version, parts } = await shelf();
     const answer = await server

@@ -169,12 +169,7 @@ export function JobsPlace() {
         <Working words="Fetching the jobs…" />
       ) : isEmpty && search === '' && words === '' ? (
         <Empty title="No jobs yet">
-          <p>
-            “Quick repair” begins with a wire in the hand. “New job” begins on a harness that is described in Machines.
-          </p>
-          <Link to="/quick" className={clsx(BUTTON_LINK, 'mt-4')}>
-            Quick repair
-          </Link>
+          “Quick repair” begins with a wire in the hand. “New job” begins on a harness that is described in Machines.
         </Empty>
       ) : (
         <>

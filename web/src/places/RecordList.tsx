@@ -5,6 +5,7 @@ import { useAllRecordsInfiniteQuery } from '../app/api.ts';
 import { PagedList } from '../app/PagedList.tsx';
 import { usePages } from '../app/usePages.ts';
 import { TextField } from '../ui/field.tsx';
+import { StandingMark } from '../ui/verdict.tsx';
 import { Length } from '../ui/units.tsx';
 import { useSettled } from '../ui/useSettled.ts';
 
@@ -23,6 +24,7 @@ export function RecordWords({ body }: { readonly body: SpliceRecord }) {
           <span className="figure">{body.circuitNumber}</span> {body.circuitFunction}
         </b>
         , {body.method}
+        {body.notMeasured === true ? <StandingMark standing="looked" /> : null}
         <span className="block text-soft">
           <Length mm={body.atMm} digits={0} /> from {body.fromName}; {body.signedBy}
         </span>

@@ -1,12 +1,16 @@
 import { render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { Provider } from 'react-redux';
-import { describe, expect, it } from 'vitest';
+import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { PersonDialog } from '../app/PersonDialog.tsx';
 import { makeStore } from '../app/store.ts';
 import { pageOf, standInServer, writesOf } from '../test/server.ts';
 import { JobsPlace } from './JobsPlace.tsx';
 import { show, jobsAsked } from './test/places.tsx';
+
+// Nobody is asked for a name here: what asks for one has a test of its own.
+beforeEach(() => localStorage.setItem('mendum.view', JSON.stringify({ person: 'Ines Valdur' })));
+afterEach(() => localStorage.clear());
 
 describe('jobs', () => {
   it('are listed open before signed, and lead to where each stands', async () => {
@@ -28,7 +32,7 @@ describe('jobs', () => {
     standInServer({ '/jobs': jobsAsked });
     show(<JobsPlace />);
     await userEvent.type(await screen.findByLabelText('Find a job'), 'dunm loom');
-    await waitFor(() => expect(screen.getAllByRole('link')).toHaveLength(1));
+    await waitFor(() => expect(screen.getAllByRole('link', { name: /finding/ })).toHaveLength(1));
     await userEvent.type(screen.getByLabelText('Find a job'), 'xyz');
     expect(await screen.findByText(/No job matches/)).toBeTruthy();
   });
@@ -123,12 +127,27 @@ describe('jobs', () => {
   });
 });
 
+it('a new job waits for the name of whoever begins it, and then goes on', async () => {
+  localStorage.clear();
+  standInServer({
+    '/jobs': jobsAsked,
+    '/harnesses': { body: pageOf([]) },
+    '/people': { body: [{ name: 'Ines Valdur', since: '' }] },
+    'POST /people': { status: 201, body: { name: 'Ines Valdur' } },
+  });
+  show(<JobsPlace />);
+  await userEvent.click(await screen.findByRole('button', { name: 'New job' }));
+  await userEvent.click(await screen.findByRole('button', { name: 'Ines Valdur' }));
+  expect(await screen.findByRole('dialog', { name: 'New job' })).toBeTruthy();
+});
+
 describe('who is at the bench', () => {
   it('is asked until somebody is chosen, and told to the server', async () => {
     const sent = standInServer({
       '/people': { body: [{ name: 'Ines Valdur', since: '' }] },
       'POST /people': { status: 201, body: { name: 'Ines Valdur' } },
     });
+    localStorage.clear();
     const store = makeStore();
     render(
       <Provider store={store}>

@@ -1,6 +1,6 @@
 import { useEffect, useMemo } from 'react';
 import { useNavigate } from 'react-router';
-import { FULL_SHELF, type QuickRepair } from '@mendum/core';
+import type { QuickRepair } from '@mendum/core';
 import { useShelfQuery } from '../app/api.ts';
 import { errorOf, useSave } from '../app/change.ts';
 import { useNamed } from '../app/useNamed.tsx';
@@ -61,7 +61,8 @@ export function QuickPage() {
         <section
           aria-label="The answer"
           aria-live="polite"
-          className="grid scroll-mt-3 gap-4 border-t-4 border-copper pt-3"
+          tabIndex={0}
+          className="grid scroll-mt-3 gap-4 border-t-4 border-copper bg-paper pt-3 lg:sticky lg:top-3 lg:max-h-[calc(100dvh-1.5rem)] lg:overflow-y-auto"
         >
           {failed ? (
             <Failed message={failed.message} hint={failed.hint} onRetry={() => void shelf.refetch()} />
@@ -72,11 +73,7 @@ export function QuickPage() {
               <b>{wrong.message}</b> {wrong.hint}
             </p>
           ) : plan && repair ? (
-            <AnswerPanel
-              plan={plan}
-              repair={repair}
-              isCounted={shelf.currentData !== undefined && shelf.currentData.id !== FULL_SHELF.id}
-            />
+            <AnswerPanel plan={plan} repair={repair} isCounted={plan.kit.counted} />
           ) : (
             <p className="text-xl text-soft">Working it out…</p>
           )}

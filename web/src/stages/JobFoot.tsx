@@ -1,4 +1,4 @@
-import { allMakes } from '@mendum/core';
+import { allMakes, maySign } from '@mendum/core';
 import clsx from 'clsx';
 import { Figure, Length } from '../ui/units.tsx';
 import { useOpenJob } from './job.ts';
@@ -10,7 +10,7 @@ export function JobFoot({ onKeys }: { readonly onKeys: () => void }) {
   const makes = allMakes(plan);
   const proved = plan.findings.filter((finding) => {
     const own = makes.filter((make) => make.findingId === finding.findingId);
-    return own.length > 0 && own.every((make) => standingOfMake(view, make).standing === 'passed');
+    return own.length > 0 && own.every((make) => maySign(standingOfMake(view, make).standing));
   }).length;
   const short = plan.kit.lines.filter((line) => line.state === 'short').length;
   const unanswered = plan.kit.unanswered.length;
@@ -31,14 +31,16 @@ export function JobFoot({ onKeys }: { readonly onKeys: () => void }) {
       </span>
       <span>
         Kit{' '}
-        <b className={clsx((short > 0 || unanswered > 0) && 'text-rework')}>
-          {short > 0
-            ? `short: ${short} ${short === 1 ? 'line' : 'lines'}`
-            : unanswered > 0
-              ? `${unanswered} without an answer`
-              : plan.kit.lines.length === 0
-                ? 'empty'
-                : 'ready'}
+        <b className={clsx((short > 0 || unanswered > 0 || !plan.kit.counted) && 'text-rework')}>
+          {!plan.kit.counted
+            ? 'not counted'
+            : short > 0
+              ? `short: ${short} ${short === 1 ? 'line' : 'lines'}`
+              : unanswered > 0
+                ? `${unanswered} without an answer`
+                : plan.kit.lines.length === 0
+                  ? 'empty'
+                  : 'ready'}
         </b>
       </span>
       <span>

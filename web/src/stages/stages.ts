@@ -1,4 +1,4 @@
-import { allMakes, standingOf, type Make, type Plan } from '@mendum/core';
+import { allMakes, standingOf, type Make, type Plan, maySign } from '@mendum/core';
 import type { JobView, StageName } from '@mendum/core/operations';
 
 /** The six stages in their order; keys 1 to 6. */
@@ -41,13 +41,7 @@ export function stageStates(view: JobView, plan: Plan): Record<StageName, StageS
     decide: !open || !found ? 'empty' : asks ? 'look' : 'done',
     layout: !open || !placed ? 'empty' : broken ? 'look' : 'done',
     bench: done === 0 ? 'empty' : done === steps.length ? 'done' : 'work',
-    prove: standings.includes('failed')
-      ? 'look'
-      : !read
-        ? 'empty'
-        : standings.every((standing) => standing === 'passed')
-          ? 'done'
-          : 'work',
+    prove: standings.includes('failed') ? 'look' : !read ? 'empty' : standings.every(maySign) ? 'done' : 'work',
     record: view.status === 'signed' ? 'done' : 'empty',
   };
 }

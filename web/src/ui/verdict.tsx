@@ -38,10 +38,16 @@ export function Verdict({
   );
 }
 
-const STANDING: Record<Standing, VerdictWord> = { passed: 'pass', failed: 'scrap', unproved: 'open' };
+const STANDING: Record<Exclude<Standing, 'looked'>, VerdictWord> = {
+  passed: 'pass',
+  failed: 'scrap',
+  unproved: 'open',
+};
 export const StandingMark = ({ standing }: { readonly standing: Standing }) =>
   standing === 'failed' ? (
     <span className="font-semibold text-scrap">✕ Failed</span>
+  ) : standing === 'looked' ? (
+    <span className="font-semibold">◐ Looked at, not measured</span>
   ) : (
     <Verdict verdict={STANDING[standing]} />
   );

@@ -58,7 +58,14 @@ describe('a cut cable of 35 mm²', () => {
       'crimpRight',
       'shrink',
     ]);
-    expect(plan.splices[0]?.checks.map(({ id }) => id)).toEqual(['heavy.press', 'resistance', 'seal.glue', 'samples']);
+    expect(plan.splices[0]?.checks.map(({ id }) => id)).toEqual([
+      'heavy.press',
+      'resistance',
+      'drop',
+      'unmeasured',
+      'seal.glue',
+      'samples',
+    ]);
   });
   it('is wrapped where vapour forbids heat', () => {
     const plan = onlyFinding(cut, { zone: { ...DRY_CABIN, fuelVapour: true }, circuits: [{ wire: wire(35) }] });

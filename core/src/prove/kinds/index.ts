@@ -1,3 +1,6 @@
+import { drop } from './drop.ts';
+import { height } from './height.ts';
+import { unmeasured } from './unmeasured.ts';
 import { compression } from './compression.ts';
 import { look } from './look.ts';
 import { resistance } from './resistance.ts';
@@ -5,4 +8,4 @@ import { samples } from './samples.ts';
 import { tug } from './tug.ts';
 
 /** Every kind of reading: a new one is a file of its own, named here. */
-export const READINGS = [look, tug, resistance, compression, samples] as const;
+export const READINGS = [look, tug, resistance, drop, height, unmeasured, compression, samples] as const;

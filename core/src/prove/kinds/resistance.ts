@@ -2,6 +2,7 @@ import { figure } from '../../units/index.ts';
 import type { ResistanceLimits } from '../../wire/index.ts';
 import { readingKind, type CheckBase } from '../kind.ts';
 import { pass } from '../looks.ts';
+import type { Ruling } from '../types.ts';
 
 /** A resistance over a joint, measured with four leads. */
 interface ResistanceCheck extends CheckBase {
@@ -12,30 +13,43 @@ interface ResistanceCheck extends CheckBase {
 const isAtLimit = (from: ResistanceLimits['alarmFrom']): boolean =>
   from === 'twice the wire' || from === 'twice the good contact' || from === 'the least that a shop meter shows';
 
+/**
+ * The ruling on a resistance over a joint, mΩ, however it was found out. Nothing at all is no reading: leads shorted,
+ * wrong range, wrong place.
+ * @param said how it was found, put before the figure
+ */
+export function ruleMilliohm(limits: ResistanceLimits, milliohm: number, said = ''): Ruling {
+  const { goodMilliohm, alarmMilliohm, alarmFrom } = limits;
+  const reads = `${said}${figure(milliohm, 3)} mΩ`;
+  if (milliohm <= 0)
+    return {
+      verdict: 'open',
+      watch: false,
+      cause: `${reads}: too low to be true.`,
+      next: 'Part the leads, check the range and the place, and read it again.',
+    };
+  const alarmed = isAtLimit(alarmFrom) ? milliohm >= alarmMilliohm - 1e-12 : milliohm > alarmMilliohm + 1e-12;
+  if (alarmed)
+    return {
+      verdict: 'scrap',
+      watch: false,
+      cause: `${reads}: alarm ${isAtLimit(alarmFrom) ? 'at' : 'above'} ${figure(alarmMilliohm, 3)} (${alarmFrom}). It runs hot and melts its neighbours.`,
+      next: 'Measure once more with clean clips; if it stays, cut it out.',
+    };
+  if (milliohm <= goodMilliohm + 1e-12) return pass(`${reads}: good up to ${figure(goodMilliohm, 3)}.`);
+  return pass(
+    `${reads}: above the good ${figure(goodMilliohm, 3)}, under the alarm at ${figure(alarmMilliohm, 3)}.`,
+    true,
+    'Measure again when it is closed.',
+  );
+}
+
 export const resistance = readingKind({
   kind: 'resistance',
   fields: {
     milliohm: { type: 'number', words: 'A resistance', unit: 'mΩ', from: 0, fromIsAllowed: true, to: 1e6 },
   },
-  rule: (check: ResistanceCheck, { milliohm }) => {
-    const { goodMilliohm, alarmMilliohm, alarmFrom } = check.limits;
-    const reads = `${figure(milliohm, 3)} mΩ`;
-    const alarmed = isAtLimit(alarmFrom) ? milliohm >= alarmMilliohm - 1e-12 : milliohm > alarmMilliohm + 1e-12;
-    if (alarmed) {
-      return {
-        verdict: 'scrap',
-        watch: false,
-        cause: `${reads}: alarm ${isAtLimit(alarmFrom) ? 'at' : 'above'} ${figure(alarmMilliohm, 3)} (${alarmFrom}). It runs hot and melts its neighbours.`,
-        next: 'Measure once more with clean clips; if it stays, cut it out.',
-      };
-    }
-    if (milliohm <= goodMilliohm + 1e-12) return pass(`${reads}: good up to ${figure(goodMilliohm, 3)}.`);
-    return pass(
-      `${reads}: above the good ${figure(goodMilliohm, 3)}, under the alarm at ${figure(alarmMilliohm, 3)}.`,
-      true,
-      'Measure again when it is closed.',
-    );
-  },
+  rule: (check: ResistanceCheck, { milliohm }) => ruleMilliohm(check.limits, milliohm),
   words: ({ milliohm }) => `${figure(milliohm, 3)} mΩ`,
 });
 

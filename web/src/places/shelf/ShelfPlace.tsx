@@ -220,6 +220,24 @@ export function ShelfPlace() {
         <Working words="Fetching the shelf…" />
       ) : (
         <>
+          {shelf.uncounted === true ? (
+            <div className="mb-5 flex flex-wrap items-center gap-x-6 gap-y-2 border-l-4 border-rework pl-4 text-lg">
+              <p className="max-w-[60ch]">
+                <b>Nobody has counted this shelf.</b> It is a usual one: plans say what a repair takes, and never that
+                the kit is ready. Set the quantities, or import your own list; then say so.
+              </p>
+              <Button
+                disabled={busy}
+                onClick={() =>
+                  void save([{ kind: 'setCounted', counted: true }], 'The shelf is counted', [
+                    { kind: 'setCounted', counted: false },
+                  ])
+                }
+              >
+                It is counted
+              </Button>
+            </div>
+          ) : null}
           <Tabs label="What is on the shelf" tabs={tabs(shelf)} />
           <Suspense fallback={null}>
             {open?.what === 'part' ? (

@@ -13,8 +13,9 @@ const STATE: Record<KitLine['state'], { readonly word: string; readonly colour: 
 };
 
 /** Whether everything is there, and whether everything is counted. */
-function standingOfKit({ ready, lines, unanswered }: Kit): string {
+function standingOfKit({ ready, counted, lines, unanswered }: Kit): string {
   if (ready) return 'Everything is there';
+  if (!counted) return 'What it takes';
   if (lines.some(({ state }) => state === 'short')) return 'Something is short';
   return `${unanswered.length === 1 ? 'One circuit has' : `${unanswered.length} circuits have`} no answer yet`;
 }
@@ -31,7 +32,16 @@ export function KitList({ onBegin, begun }: { readonly onBegin: () => void; read
         <div className="mb-3 flex flex-wrap items-end gap-x-6 gap-y-3">
           <div className="min-w-0 flex-1 max-sm:basis-full">
             <h2 className="text-[1.75rem] font-semibold">{standingOfKit(kit)}</h2>
-            <p className="text-lg text-soft">For the whole job, against {view.catalogue.name}.</p>
+            {kit.counted ? (
+              <p className="text-lg text-soft">For the whole job, against {view.catalogue.name}.</p>
+            ) : (
+              <p className="text-lg text-rework">
+                ▲ Nobody has counted the shelf: look whether it is there.{' '}
+                <Link to="/shelf" className="underline underline-offset-4">
+                  Count it
+                </Link>
+              </p>
+            )}
             {kit.unanswered.length === 0 ? null : (
               <p className="text-lg text-rework">
                 ▲ No answer yet: circuit {kit.unanswered.join(', ')}.{' '}
@@ -50,8 +60,12 @@ export function KitList({ onBegin, begun }: { readonly onBegin: () => void; read
             <tr>
               <th className="pb-1 font-normal">Part</th>
               <th className="text-right font-normal">Need</th>
-              <th className="text-right font-normal">Have</th>
-              <th className="pl-5 font-normal">Shelf</th>
+              {kit.counted ? (
+                <>
+                  <th className="text-right font-normal">Have</th>
+                  <th className="pl-5 font-normal">Shelf</th>
+                </>
+              ) : null}
             </tr>
           </thead>
           <tbody>
@@ -59,7 +73,9 @@ export function KitList({ onBegin, begun }: { readonly onBegin: () => void; read
               <tr key={line.id} className="border-b border-rule">
                 <td className="py-2 pr-3">
                   {line.name}
-                  {line.note === '' ? null : <span className="block text-base text-soft">{line.note}</span>}
+                  {line.note === '' || !kit.counted ? null : (
+                    <span className="block text-base text-soft">{line.note}</span>
+                  )}
                 </td>
                 <td className="text-right">
                   <Figure
@@ -67,12 +83,16 @@ export function KitList({ onBegin, begun }: { readonly onBegin: () => void; read
                     unit={line.unit === 'mm' ? unit : line.need === 1 ? line.unit : `${line.unit}s`}
                   />
                 </td>
-                <td className="pl-4 text-right">
-                  <Figure value={amount(line, line.have)} />
-                </td>
-                <td className={clsx('pl-5 font-semibold whitespace-nowrap', STATE[line.state].colour)}>
-                  {STATE[line.state].word}
-                </td>
+                {kit.counted ? (
+                  <>
+                    <td className="pl-4 text-right">
+                      <Figure value={amount(line, line.have)} />
+                    </td>
+                    <td className={clsx('pl-5 font-semibold whitespace-nowrap', STATE[line.state].colour)}>
+                      {STATE[line.state].word}
+                    </td>
+                  </>
+                ) : null}
               </tr>
             ))}
           </tbody>

@@ -5,7 +5,7 @@ import { Button } from '../../ui/button.tsx';
 import { Choices } from '../../ui/choices.tsx';
 import { Verdict } from '../../ui/verdict.tsx';
 import { when } from '../../ui/when.ts';
-import { Figure, Samples, Tug } from './Entries.tsx';
+import { Figure, Samples, Tug, TwoFigures, Unmeasured } from './Entries.tsx';
 import { LookPicture } from './LookPicture.tsx';
 
 interface CheckBlockProps {
@@ -84,6 +84,29 @@ const ENTRIES: { readonly [K in Check['kind']]: EntryOf<K> } = {
       onRead={onRead}
     />
   ),
+  drop: ({ locked, onRead }) => (
+    <TwoFigures
+      kind="drop"
+      fields={[
+        { path: 'millivolt', label: 'Drop', unit: 'mV' },
+        { path: 'ampere', label: 'At', unit: 'A' },
+      ]}
+      locked={locked}
+      onRead={onRead}
+    />
+  ),
+  height: ({ check, locked, onRead }) => (
+    <TwoFigures
+      kind="height"
+      fields={[
+        { path: 'heightMm', label: 'Height', unit: 'mm' },
+        { path: 'wantedMm', label: 'Wanted', unit: 'mm', hint: `± ${figure(check.toleranceMm, 2)} mm` },
+      ]}
+      locked={locked}
+      onRead={onRead}
+    />
+  ),
+  unmeasured: Unmeasured,
   compression: ({ locked, onRead }) => (
     <Figure
       kind="compression"
@@ -105,13 +128,15 @@ function Entry(props: Omit<CheckBlockProps, 'ruling'>) {
 
 /** One check: how it is made, its entry, and the ruling with cause and next action. */
 export function CheckBlock({ check, ruling, reading, locked, onRead }: CheckBlockProps) {
-  const [open, setOpen] = useState(check.required);
+  const [open, setOpen] = useState(check.required || check.anyOf !== undefined);
   return (
     <div className="grid gap-x-6 gap-y-2 lg:grid-cols-[230px_1fr]">
       <div>
         <h3 className="text-xl font-semibold">
           {check.title}
-          {check.required ? null : <span className="font-normal text-soft">, if you can</span>}
+          {check.required || check.anyOf !== undefined ? null : (
+            <span className="font-normal text-soft">, if you can</span>
+          )}
         </h3>
         <p className="text-soft">{check.how}</p>
         {ruling ? (

@@ -84,6 +84,60 @@ export function Figure({
   );
 }
 
+/** Two figures that make one reading. */
+export function TwoFigures({
+  kind,
+  fields,
+  locked,
+  onRead,
+}: Entered & {
+  readonly kind: 'drop' | 'height';
+  readonly fields: readonly {
+    readonly path: string;
+    readonly label: string;
+    readonly unit: string;
+    readonly hint?: string;
+  }[];
+}) {
+  const { form, enter } = useReading({ kind, ...Object.fromEntries(fields.map(({ path }) => [path, ''])) }, onRead);
+  return (
+    <EntryForm
+      form={form}
+      onEnter={enter}
+      field={
+        <div className="grid grid-cols-2 gap-3">
+          {fields.map(({ path, ...words }) => (
+            <NumberField key={path} disabled={locked} {...words} {...form.field(path)} />
+          ))}
+        </div>
+      }
+    >
+      <Enter locked={locked} />
+    </EntryForm>
+  );
+}
+
+/** Why nothing is measured: the usual reason by a tap, another in words. */
+export function Unmeasured({ locked, onRead }: Entered) {
+  const { form, enter } = useReading({ kind: 'unmeasured', because: '' }, onRead);
+  return (
+    <EntryForm
+      form={form}
+      onEnter={enter}
+      field={<TextField label="Why not" disabled={locked} {...form.field('because')} />}
+    >
+      <Enter locked={locked} />
+      <Button
+        disabled={locked}
+        className="mt-7"
+        onClick={() => void onRead({ kind: 'unmeasured', because: 'no meter for it here' })}
+      >
+        No meter for it here
+      </Button>
+    </EntryForm>
+  );
+}
+
 /** A pull on the splice: that it held, or at which force it let go. */
 export function Tug({ check, locked, onRead }: Entered & { readonly check: Of<'tug'> }) {
   const target = Math.floor(check.targetN);

@@ -1,4 +1,4 @@
-import type { Circuit, Make, ReadingValue } from '@mendum/core';
+import { maySign, type Circuit, type Make, type Reading, type ReadingValue } from '@mendum/core';
 import { useSave } from '../../app/change.ts';
 import { WireChip } from '../../shapes/WireLine.tsx';
 import { Button } from '../../ui/button.tsx';
@@ -6,6 +6,7 @@ import { useLength } from '../../ui/units.tsx';
 import { useOpenJob } from '../job.ts';
 import { atOf, cavityOf, runOf } from '../where.ts';
 import { readingsOfMake, standingOfMake } from '../stages.ts';
+import { AnyOf } from './AnyOf.tsx';
 import { CheckBlock } from './CheckBlock.tsx';
 import { MakeAgain } from './MakeAgain.tsx';
 
@@ -25,6 +26,8 @@ export function ProveMake({
   const { plain, unit } = useLength();
   const { rulings, standing } = standingOfMake(view, make);
   const readings = readingsOfMake(view, make);
+  const last = (checkId: string): Reading | undefined => readings.filter((one) => one.checkId === checkId).at(-1);
+  const group = make.checks.filter(({ anyOf }) => anyOf !== undefined);
   const looks = make.checks.filter((check) => check.kind === 'look');
   const looksOpen = looks.filter((check) => !rulings.has(check.id));
   const send = (values: readonly { readonly checkId: string; readonly value: ReadingValue }[]): Promise<boolean> =>
@@ -73,21 +76,39 @@ export function ProveMake({
         />
       ) : null}
       <ol className="mt-3 border-t border-ink">
-        {make.checks.map((check) => (
-          <li key={check.id} className="border-b border-rule py-3">
-            <CheckBlock
-              check={check}
-              ruling={rulings.get(check.id)}
-              reading={readings.filter((reading) => reading.checkId === check.id).at(-1)}
-              locked={signed || busy}
-              onRead={(value) => send([{ checkId: check.id, value }])}
-            />
-          </li>
-        ))}
+        {make.checks.map((check) =>
+          check.anyOf === undefined ? (
+            <li key={check.id} className="border-b border-rule py-3">
+              <CheckBlock
+                check={check}
+                ruling={rulings.get(check.id)}
+                reading={last(check.id)}
+                locked={signed || busy}
+                onRead={(value) => send([{ checkId: check.id, value }])}
+              />
+            </li>
+          ) : check === group[0] ? (
+            <li key={check.anyOf} className="border-b border-rule py-3">
+              <AnyOf
+                checks={group}
+                rulings={rulings}
+                last={last}
+                locked={signed || busy}
+                onRead={(checkId, value) => send([{ checkId, value }])}
+              />
+            </li>
+          ) : null,
+        )}
       </ol>
-      {standing === 'passed' ? (
+      {maySign(standing) ? (
         <div className="mt-4 flex flex-wrap items-center gap-4">
-          <p className="text-xl font-semibold text-pass">✓ Proved: every check of this one passed.</p>
+          {standing === 'passed' ? (
+            <p className="text-xl font-semibold text-pass">✓ Proved: every check of this one passed.</p>
+          ) : (
+            <p className="text-xl font-semibold">
+              ◐ Looked at, not measured: it may be signed, and the record says so.
+            </p>
+          )}
           {onNext ? (
             <Button look="copper" onClick={onNext}>
               Next one

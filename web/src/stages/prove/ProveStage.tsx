@@ -1,4 +1,4 @@
-import { allMakes, type Make } from '@mendum/core';
+import { allMakes, type Make, maySign } from '@mendum/core';
 import clsx from 'clsx';
 import { Link, useSearchParams } from 'react-router';
 import { Empty } from '../../ui/empty.tsx';
@@ -26,7 +26,7 @@ export function ProveStage() {
       </Empty>
     );
   const wanted = search.get('splice');
-  const unproved = makes.find((make) => standingOfMake(view, make).standing !== 'passed');
+  const unproved = makes.find((make) => !maySign(standingOfMake(view, make).standing));
   const make =
     makes.find((one) => one.id === wanted) ??
     makes.find((one) => one.findingId === search.get('finding')) ??
@@ -46,7 +46,7 @@ export function ProveStage() {
   const circuitFor = (one: Make) =>
     circuitOf(plan.findings.find((finding) => finding.findingId === one.findingId)?.circuitId ?? '');
   const allPassed = unproved === undefined;
-  const nextOpen = makes.find((one) => one.id !== make?.id && standingOfMake(view, one).standing !== 'passed');
+  const nextOpen = makes.find((one) => one.id !== make?.id && !maySign(standingOfMake(view, one).standing));
   return (
     <div className="grid gap-x-8 gap-y-5 lg:grid-cols-[minmax(260px,310px)_minmax(0,1fr)]">
       <MakePicker

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { jobSheet } from '@mendum/core';
+import { jobSheet, maySign } from '@mendum/core';
 import { useSave } from '../../app/change.ts';
 import { useAppSelector } from '../../app/store.ts';
 import { Button } from '../../ui/button.tsx';
@@ -34,7 +34,8 @@ export function RecordStage() {
     setRefusal(outcome.ok ? undefined : { message: outcome.error.message, hint: outcome.error.hint ?? '' });
   };
   const base = `/api/jobs/${view.id}`;
-  const open = sheet.lines.filter((line) => line.standing !== 'passed').length;
+  const open = sheet.lines.filter((line) => !maySign(line.standing)).length;
+  const looked = sheet.lines.filter((line) => line.standing === 'looked').length;
   return (
     <div className="grid gap-8 lg:grid-cols-[1fr_300px]">
       <Sheet
@@ -49,7 +50,9 @@ export function RecordStage() {
             <h2 className="text-xl font-semibold">Sign off</h2>
             <p>
               {open === 0
-                ? 'Every splice and cover is proved.'
+                ? looked === 0
+                  ? 'Every splice and cover is proved.'
+                  : `${looked} of ${sheet.lines.length} looked at, not measured: the record says so. The others are proved.`
                 : `${open} of ${sheet.lines.length} not proved yet: finish them in Prove.`}
             </p>
             <TextArea

@@ -1,0 +1,71 @@
+import { isPowerKind, type Circuit } from '../harness/index.ts';
+import type { ResistanceLimits } from '../wire/index.ts';
+import type { Check } from './check.ts';
+import type { CheckBase } from './kind.ts';
+import { bad, good, look } from './looks.ts';
+import { dropCheck } from './kinds/drop.ts';
+import { HEIGHT_MOST_MM2, heightCheck } from './kinds/height.ts';
+import { UNMEASURED_CHECK } from './kinds/unmeasured.ts';
+
+/**
+ * What a circuit asks of its joints besides looks and tug: one reading that carries current, or continuity; or what the
+ * maker's procedure says, behind the gate, where no reason stands in for a reading.
+ */
+export type Proving = 'measured' | 'continuity' | 'procedure';
+
+/** A known load above this asks for a reading whatever the circuit is, A. Source: numbers, Acceptance. */
+const MEASURED_ABOVE_A = 5;
+
+/** What the joints of a circuit have to show. @param circuit its load in A, where it is known */
+export function provingOf({ kind, loadA }: Pick<Circuit, 'kind' | 'loadA'>): Proving {
+  if (kind === 'airbag' || kind === 'highVoltage') return 'procedure';
+  return isPowerKind(kind) || (loadA ?? 0) > MEASURED_ABOVE_A ? 'measured' : 'continuity';
+}
+
+/** What one of the alternatives is measured on. */
+export interface Measurable {
+  /** The resistance that a meter with four leads reads. */
+  readonly resistance: Extract<Check, { readonly kind: 'resistance' }>;
+  readonly limits: ResistanceLimits;
+  /** Its load where it is known, A. */
+  readonly loadA?: number | undefined;
+  /** Its conductor is crimped, so it has a height; its copper, mm². */
+  readonly crimpedMm2?: number | undefined;
+}
+
+const inGroup = <C extends CheckBase>(check: C): C => ({ ...check, required: false, anyOf: 'measured' });
+
+const CONTINUITY = look(
+  'continuity',
+  'Continuity',
+  'Beeper from end to end, then to each neighbour: through, and open to all of them.',
+  [
+    good('Through from end to end, open to every neighbour'),
+    bad(
+      'scrap',
+      'open',
+      'Not through',
+      'The copper is not held, or it is parted elsewhere.',
+      'Find where; a joint that is open is cut out and made again.',
+    ),
+    bad(
+      'rework',
+      'short',
+      'Through to a neighbour',
+      'A strand lies across, or two wires are crossed.',
+      'Find the two and part them before anything is powered.',
+    ),
+  ],
+);
+
+/** The readings that prove a joint, as its circuit asks for them. */
+export function measuredChecks(proving: Proving, of: Measurable): Check[] {
+  if (proving === 'continuity') return [CONTINUITY, { ...of.resistance, required: false }];
+  const { crimpedMm2, limits, loadA } = of;
+  return [
+    inGroup(of.resistance),
+    inGroup(dropCheck(limits, loadA)),
+    ...(crimpedMm2 !== undefined && crimpedMm2 <= HEIGHT_MOST_MM2 ? [inGroup(heightCheck(crimpedMm2))] : []),
+    ...(proving === 'procedure' ? [] : [inGroup(UNMEASURED_CHECK)]),
+  ];
+}
