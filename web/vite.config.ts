@@ -25,7 +25,7 @@ export default defineConfig({
         codeSplitting: {
           groups: [
             { name: 'first', tags: ['$initial'] },
-            { name: 'core', test: /core[/]src[/]/, minShareCount: 8 },
+            { name: 'core', test: /core[/]src[/]/, minShareCount: 10 },
           ],
         },
       },

@@ -82,12 +82,13 @@ test('pictures of the main views', async ({ page, request }) => {
   await shoot(page, 'pinout');
   await show(`/jobs/${await jobId(request, '0144')}/mapping/X20`);
   await shoot(page, 'mapping');
-  await show('/jobs');
-  await page.keyboard.press('/');
-  await page.getByRole('combobox', { name: 'What to find' }).fill('lamp');
-  await expect(page.getByRole('option').first()).toBeVisible();
-  await shoot(page, 'find');
-  await page.keyboard.press('Escape');
+  await show('/quick');
+  for (const name of ['red', '1.5', 'wire cut or a length missing', 'Chassis'])
+    await page.getByRole('radio', { name, exact: true }).first().click();
+  await page.getByRole('radio', { name: /a finger/ }).click();
+  await expect(page.getByText('One splice: sealed butt, middle').first()).toBeVisible();
+  await page.evaluate(() => window.scrollTo(0, 0));
+  await shoot(page, 'quick');
   await page.evaluate(() =>
     localStorage.setItem('mendum.view', JSON.stringify({ person: 'Ines Valdur', theme: 'dark', units: 'mm' })),
   );

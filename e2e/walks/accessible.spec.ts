@@ -57,6 +57,19 @@ for (const theme of ['light', 'dark'] as const) {
         const [wide, seen] = await page.evaluate(() => [document.documentElement.scrollWidth, window.innerWidth]);
         expect(wide, `${path} is wider than the screen`).toBeLessThanOrEqual(seen ?? 0);
       }
+      // A wire in the hand, before and with its answer, the fields of what was assumed open.
+      await page.goto('/quick');
+      expect(await seriousOn(page), 'quick').toEqual([]);
+      for (const name of ['red', '1.5', 'strands nicked or broken', 'Boom or arm that moves'])
+        await page.getByRole('radio', { name, exact: true }).first().click();
+      await page.getByText('Assumed:').click();
+      await expect(page.getByLabel('Where it is found again')).toBeVisible();
+      expect(await seriousOn(page), 'quick, answered').toEqual([]);
+      const [wideAnswer, seenAnswer] = await page.evaluate(() => [
+        document.documentElement.scrollWidth,
+        window.innerWidth,
+      ]);
+      expect(wideAnswer, 'quick is wider than the screen').toBeLessThanOrEqual(seenAnswer ?? 0);
       await page.goto(`${open}/survey`);
       await page.getByRole('button', { name: 'Add a finding' }).click();
       await expect(page.getByRole('dialog', { name: 'What was found' })).toBeVisible();
