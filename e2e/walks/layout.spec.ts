@@ -134,7 +134,7 @@ test("a loss just before the branch: its splice lies on the next run, is moved a
   await page.goto(`/jobs/${id}/layout`);
   const cuts = page.getByRole('table', { name: /Cut points/ });
   await expect(cuts.getByRole('row', { name: /Catch pressure sensor/ })).toContainText('goes on past Branch B1');
-  await page.getByRole('button', { name: /Valve run.*1 splice of others/ }).click();
+  await page.getByRole('button', { name: /Valve run.*one splice of others/ }).click();
   const right = handle(page, /Circuit 7 .*right/);
   const before = await centreOf(right);
   await expect(cuts.getByRole('columnheader', { name: /from Branch B1/ })).toBeVisible();

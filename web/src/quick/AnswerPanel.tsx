@@ -1,11 +1,12 @@
 import { useState } from 'react';
 import clsx from 'clsx';
-import { makesOf, type FindingPlan, type Plan, type QuickRepair } from '@mendum/core';
+import { makesOf, type FindingPlan, type KitLine, type Plan, type QuickRepair } from '@mendum/core';
 import { coloursAt } from '../draw/coloursAt.ts';
 import { WireChip } from '../shapes/WireLine.tsx';
 import { FigureStrip } from '../stages/decide/FigureStrip.tsx';
 import { JointPicture } from '../stages/decide/JointPicture.tsx';
 import { OrderOrInstead } from '../stages/decide/OrderOrInstead.tsx';
+import { useLength } from '../ui/units.tsx';
 
 /** Tool and nest of each crimp, as its step names them. */
 const nestsOf = (finding: FindingPlan): readonly string[] => [
@@ -73,6 +74,8 @@ export function AnswerPanel({
   const at = Math.min(picked, plan.findings.length - 1);
   const finding = plan.findings[at];
   if (!finding) return null;
+  const { show } = useLength();
+  const amount = ({ need, unit }: KitLine): string => (unit === 'mm' ? `${show(need, 0)} of` : `${need} ×`);
   const short = plan.kit.lines.filter(({ state }) => state !== 'have');
   return (
     <div className="grid gap-3">
@@ -96,6 +99,11 @@ export function AnswerPanel({
         </div>
       ) : null}
       <OneAnswer finding={finding} repair={repair} at={at} />
+      {plan.kit.lines.length > 0 ? (
+        <p>
+          <b>It takes:</b> {plan.kit.lines.map((line) => `${amount(line)} ${line.name}`).join('; ')}.
+        </p>
+      ) : null}
       {plan.kit.tools.length > 0 ? (
         <p>
           <b>Tools:</b> {plan.kit.tools.join('; ')}.
@@ -104,7 +112,7 @@ export function AnswerPanel({
       {isCounted ? (
         short.map((line) => (
           <p key={line.id} className="text-rework">
-            <b>▲ {line.state === 'short' ? 'Not on the shelf' : 'Instead'}:</b> {line.name}, {line.need} {line.unit}
+            <b>▲ {line.state === 'short' ? 'Not on the shelf' : 'Instead'}:</b> {amount(line)} {line.name}
             {line.note === '' ? '' : `. ${line.note}`}
           </p>
         ))
