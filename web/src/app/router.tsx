@@ -4,6 +4,7 @@ import {
   type LazyRouteFunction,
   type LoaderFunction,
   type RouteObject,
+  type ShouldRevalidateFunctionArgs,
 } from 'react-router';
 import { JobsPlace } from '../places/JobsPlace.tsx';
 import { Shell } from './Shell.tsx';
@@ -30,6 +31,12 @@ export function makeRouter({ dispatch }: Store) {
     jobAhead(dispatch, jobId, stage);
     return null;
   };
+  // Within a job nothing is fetched ahead: picking a finding changes the address and must not wait.
+  const aheadOf = {
+    loader: ahead,
+    shouldRevalidate: ({ currentParams, nextParams }: ShouldRevalidateFunctionArgs) =>
+      currentParams.jobId !== nextParams.jobId,
+  };
   const lists: LoaderFunction = () => {
     jobsAhead(dispatch);
     return null;
@@ -43,12 +50,12 @@ export function makeRouter({ dispatch }: Store) {
         { index: true, element: <Navigate to="/jobs" replace /> },
         { path: 'jobs', loader: lists, HydrateFallback: Coming, Component: JobsPlace },
         { path: 'quick', ...comes(async () => ({ Component: (await import('../quick/QuickPage.tsx')).QuickPage })) },
-        { path: 'jobs/:jobId', loader: ahead, ...comes(jobPage) },
+        { path: 'jobs/:jobId', ...aheadOf, ...comes(jobPage) },
         {
           path: 'jobs/:jobId/mapping/:nodeId',
           ...comes(async () => ({ Component: (await import('../cards/MappingPage.tsx')).MappingPage })),
         },
-        { path: 'jobs/:jobId/:stage', loader: ahead, ...comes(jobPage) },
+        { path: 'jobs/:jobId/:stage', ...aheadOf, ...comes(jobPage) },
         {
           path: 'machines',
           ...comes(async () => ({ Component: (await import('../places/machines/MachinesPlace.tsx')).MachinesPlace })),
