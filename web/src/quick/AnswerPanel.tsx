@@ -71,10 +71,10 @@ export function AnswerPanel({
   readonly isCounted: boolean;
 }) {
   const [picked, setPicked] = useState(0);
+  const { show } = useLength();
   const at = Math.min(picked, plan.findings.length - 1);
   const finding = plan.findings[at];
   if (!finding) return null;
-  const { show } = useLength();
   const amount = ({ need, unit }: KitLine): string => (unit === 'mm' ? `${show(need, 0)} of` : `${need} ×`);
   const short = plan.kit.lines.filter(({ state }) => state !== 'have');
   return (

@@ -13,7 +13,7 @@ interface DropCheck extends CheckBase {
 const ENOUGH_SHARE = 1 / 5;
 
 /** mΩ of a drop: mV ÷ A. */
-export const dropMilliohm = (millivolt: number, ampere: number): number => millivolt / ampere;
+const dropMilliohm = (millivolt: number, ampere: number): number => millivolt / ampere;
 
 export const drop = readingKind({
   kind: 'drop',

@@ -11,7 +11,7 @@ interface HeightCheck extends CheckBase {
 export const HEIGHT_MOST_MM2 = 10;
 
 /** Tolerance of a crimp height by its copper, mm: ± 0.05 to 1.5 mm², ± 0.08 to 4, ± 0.13 to 10. Source: numbers, Acceptance. */
-export const heightToleranceMm = (areaMm2: number): number => (areaMm2 <= 1.5 ? 0.05 : areaMm2 <= 4 ? 0.08 : 0.13);
+const heightToleranceMm = (areaMm2: number): number => (areaMm2 <= 1.5 ? 0.05 : areaMm2 <= 4 ? 0.08 : 0.13);
 
 const length = { type: 'number', unit: 'mm', from: 0, fromIsAllowed: false, to: 30 } as const;
 
