@@ -57,7 +57,7 @@ function cutSteps(make: SpliceToMake): StepDraft[] {
 function withTool(step: StepDraft, { crimpedBy }: SpliceToMake): StepDraft {
   if (!crimpedBy || !step.acts.includes('crimp')) return step;
   const by = step.key === 'crimpRight' ? crimpedBy.right : crimpedBy.left;
-  return { ...step, detail: `${by}. ${step.detail}` };
+  return { ...step, tool: by, detail: `${by}. ${step.detail}` };
 }
 
 const PARK_WORDS: Record<SpliceToMake['parkSide'], (make: SpliceToMake) => string> = {

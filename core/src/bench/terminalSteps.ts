@@ -112,18 +112,19 @@ function holdSteps(terminal: FittedTerminal): StepDraft[] {
     ];
   const part = { name: terminal.partName, support: terminal.hasMetalSupport ? ('metal' as const) : undefined };
   const by = terminal.crimpedBy;
-  const tool = by && `${by.conductor}${by.jacket === undefined ? '' : `; then the jacket in ${by.jacket}`}. `;
+  const tool = by && `${by.conductor}${by.jacket === undefined ? '' : `; then the jacket in ${by.jacket}`}`;
   return [
     draft(
       'terminal',
       'crimpTerminal',
       'Crimp the new terminal',
-      `${tool ?? ''}${formOf(terminal.family).crimp({
+      `${tool === undefined ? '' : `${tool}. `}${formOf(terminal.family).crimp({
         part,
         gripsJacket: terminal.gripsJacket,
         hasWireSeal: terminal.seal?.kind === 'wireSeal',
       })}`,
       formOf(terminal.family).crimpMistake,
+      tool === undefined ? {} : { tool },
     ),
   ];
 }

@@ -21,5 +21,5 @@ const VIBRATION_WORDS: Record<Vibration, string> = {
 };
 const MOISTURE_WORDS: Record<Moisture, string> = { dry: 'stays dry', damp: 'is damp', wet: 'gets wet' };
 
-export const vibrationInWords = (zone: Zone): string => VIBRATION_WORDS[zone.vibration];
-export const moistureInWords = (zone: Zone): string => MOISTURE_WORDS[zone.moisture];
+export const vibrationInWords = (zone: Pick<Zone, 'vibration'>): string => VIBRATION_WORDS[zone.vibration];
+export const moistureInWords = (zone: Pick<Zone, 'moisture'>): string => MOISTURE_WORDS[zone.moisture];

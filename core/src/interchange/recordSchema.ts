@@ -13,7 +13,7 @@ const lines = Joi.array().items(words);
 export const rulingSchema = named(
   'ruling',
   shape<Ruling>({
-    verdict: needed(oneOf(['pass', 'rework', 'scrap', 'open'])),
+    verdict: needed(oneOf(['pass', 'looked', 'rework', 'scrap', 'open'])),
     watch: needed(flag),
     cause: needed(words),
     next: needed(words),

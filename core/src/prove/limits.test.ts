@@ -76,7 +76,9 @@ describe('which checks a joint has', () => {
     ['a tap', 'piercingTap', { seal: 'none' }, ['tap.closed']],
   ])('%s', (_what, methodId, more, ids) => expect(checksFor(subject(methodId, more)).map(({ id }) => id)).toEqual(ids));
   it('what must be read is told from what may be', () => {
-    const optional = checksFor(subject('clipSleeve', { seal: 'sleeve' })).filter(({ required, anyOf }) => !required && anyOf === undefined);
+    const optional = checksFor(subject('clipSleeve', { seal: 'sleeve' })).filter(
+      ({ required, anyOf }) => !required && anyOf === undefined,
+    );
     expect(optional.map(({ id }) => id)).toEqual(['compression', 'samples']);
   });
   it('a tug goes to half of what a sample must hold', () =>

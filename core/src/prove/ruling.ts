@@ -46,8 +46,8 @@ export function standingOf(
   }
   const has = (check: Check): boolean => rulings.get(check.id)?.verdict === 'pass';
   const group = checks.filter(({ anyOf }) => anyOf !== undefined);
-  const isMeasured = group.length === 0 || group.some((check) => check.kind !== 'unmeasured' && has(check));
-  const isExcused = group.some((check) => check.kind === 'unmeasured' && has(check));
+  const isMeasured = group.length === 0 || group.some(has);
+  const isExcused = group.some((check) => rulings.get(check.id)?.verdict === 'looked');
   const failed = [...rulings.values()].some((ruling) => ruling.verdict === 'rework' || ruling.verdict === 'scrap');
   const proved = checks.every((check) => !check.required || has(check)) && (isMeasured || isExcused);
   return { standing: failed ? 'failed' : !proved ? 'unproved' : isMeasured ? 'passed' : 'looked', rulings };

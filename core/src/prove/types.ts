@@ -1,5 +1,8 @@
-/** `open` means that the reading proves nothing yet and is taken again. */
-export type VerdictWord = 'pass' | 'rework' | 'scrap' | 'open';
+/**
+ * `looked` is a reason that stands for a reading: it proves nothing by itself, and is said wherever the joint is. `open`
+ * means that the reading proves nothing yet and is taken again.
+ */
+export type VerdictWord = 'pass' | 'looked' | 'rework' | 'scrap' | 'open';
 
 /** What is said of a reading: the word, why, what to do next, and whether it passed only just. */
 export interface Ruling {

@@ -11,48 +11,23 @@ interface PlaceFacts {
   readonly bends: boolean;
 }
 
-const at = (zone: Omit<Zone, 'fuelVapour'>, more: Partial<Pick<Zone, 'fuelVapour'>> = {}): Zone => ({
-  fuelVapour: false,
-  ...zone,
-  ...more,
+type Likeness = Pick<Zone, 'area' | 'vibration' | 'moisture'>;
+const SHAKEN_WET: Likeness = { area: 'chassis', vibration: 'high', moisture: 'wet' };
+
+const usually = (words: string, like: Likeness, { fuelVapour = false, bends = false } = {}): PlaceFacts => ({
+  words,
+  zone: { ...like, fuelVapour },
+  bends,
 });
 
 const FACTS: Record<QuickPlace, PlaceFacts> = {
-  engine: {
-    words: 'Engine bay',
-    zone: at({ area: 'engine', vibration: 'high', moisture: 'wet' }),
-    bends: false,
-  },
-  chassis: {
-    words: 'Chassis',
-    zone: at({ area: 'chassis', vibration: 'high', moisture: 'wet' }),
-    bends: false,
-  },
-  cabin: {
-    words: 'Cabin',
-    zone: at({ area: 'cabin', vibration: 'low', moisture: 'dry' }),
-    bends: false,
-  },
-  boom: {
-    words: 'Boom or arm that moves',
-    zone: at({ area: 'chassis', vibration: 'high', moisture: 'wet' }),
-    bends: true,
-  },
-  tank: {
-    words: 'At a fuel tank',
-    zone: at({ area: 'chassis', vibration: 'moderate', moisture: 'wet' }, { fuelVapour: true }),
-    bends: false,
-  },
-  boat: {
-    words: 'Boat',
-    zone: at({ area: 'body', vibration: 'moderate', moisture: 'wet' }),
-    bends: false,
-  },
-  box: {
-    words: 'Box that stands still',
-    zone: at({ area: 'cabin', vibration: 'none', moisture: 'dry' }),
-    bends: false,
-  },
+  engine: usually('Engine bay', { ...SHAKEN_WET, area: 'engine' }),
+  chassis: usually('Chassis', SHAKEN_WET),
+  cabin: usually('Cabin', { area: 'cabin', vibration: 'low', moisture: 'dry' }),
+  boom: usually('Boom or arm that moves', SHAKEN_WET, { bends: true }),
+  tank: usually('At a fuel tank', { ...SHAKEN_WET, vibration: 'moderate' }, { fuelVapour: true }),
+  boat: usually('Boat', { area: 'body', vibration: 'moderate', moisture: 'wet' }),
+  box: usually('Box that stands still', { area: 'cabin', vibration: 'none', moisture: 'dry' }),
 };
 
 /** What is usual for a place: its name, what it is like, and whether the wire bends there in use. */

@@ -6,14 +6,14 @@ import { colourInWords, USUAL_CONDUCTOR, USUAL_JACKET, type WireColour, type Wir
 import { placeFacts, type QuickPlace } from './places.ts';
 import type { QuickCircuit, QuickDamage, QuickRepair } from './types.ts';
 
-/** Slack by feel, mm: what may be counted on of a finger's and of a hand's breadth. */
+/** Slack by feel, mm: what may be counted on of a finger's and of a hand's breadth. Ours: the lesser of grown people's. */
 export const SLACK_BY_FEEL = { none: 0, finger: 15, hand: 80 } as const;
 export type SlackFelt = keyof typeof SLACK_BY_FEEL;
 
-/** Harness that is opened on each side of the damage where nobody says otherwise, mm. */
+/** Harness that is opened on each side of the damage where nobody says otherwise, mm. Ours, as the figures below. */
 const OPEN_USUAL_MM = 300;
 /** A moving stretch where nobody has measured it, mm. */
-const BENDS_USUAL_MM = 200;
+export const BENDS_USUAL_MM = 200;
 
 /** Visible damage and cut-back on each side, mm, where nobody has measured them. */
 const USUAL_LOSS: Record<QuickDamage, { readonly lostMm: number; readonly cutBackMm: number }> = {

@@ -36,6 +36,8 @@ export interface BenchStep {
   readonly detail: string;
   readonly figure?: StepFigure | undefined;
   readonly mistake: string;
+  /** Tool and nest that close it, in words; the detail begins with them. */
+  readonly tool?: string | undefined;
   readonly waitS?: number | undefined;
   readonly drawing: StepDrawing;
   /** What hands and tools do in it: cautions follow from it. */

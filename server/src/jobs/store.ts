@@ -45,7 +45,7 @@ export interface StoredJob {
 }
 
 /** What a shop begins with: everything that is usual, of which nobody has counted anything. */
-const USUAL_SHELF: Catalogue = { ...FULL_SHELF, id: 'shelf', name: 'Usual shelf, not counted', uncounted: true };
+const USUAL_SHELF: Catalogue = { ...FULL_SHELF, id: 'shelf', name: 'Shelf', uncounted: true };
 
 /** The shop's shelf as it stands: the stored one, else what is usual, not counted. */
 export async function loadShelf(manager: EntityManager): Promise<Catalogue> {

@@ -30,7 +30,7 @@ export function signatureOf(records: readonly RecordRow[]): SheetSignature | und
   );
 }
 
-const VERDICT_MARK = { pass: 'PASS', rework: 'REWORK', scrap: 'SCRAP', open: 'open' } as const;
+const VERDICT_MARK = { pass: 'PASS', looked: 'not measured', rework: 'REWORK', scrap: 'SCRAP', open: 'open' } as const;
 const STANDING_WORDS = {
   passed: 'Passed',
   looked: 'Looked at, not measured',

@@ -24,7 +24,11 @@ export function RecordWords({ body }: { readonly body: SpliceRecord }) {
           <span className="figure">{body.circuitNumber}</span> {body.circuitFunction}
         </b>
         , {body.method}
-        {body.notMeasured === true ? <StandingMark standing="looked" /> : null}
+        {body.notMeasured === true ? (
+          <span className="block">
+            <StandingMark standing="looked" />
+          </span>
+        ) : null}
         <span className="block text-soft">
           <Length mm={body.atMm} digits={0} /> from {body.fromName}; {body.signedBy}
         </span>

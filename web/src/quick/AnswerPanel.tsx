@@ -1,21 +1,15 @@
 import { useState } from 'react';
-import clsx from 'clsx';
 import { makesOf, type FindingPlan, type KitLine, type Plan, type QuickRepair } from '@mendum/core';
 import { coloursAt } from '../draw/coloursAt.ts';
-import { WireChip } from '../shapes/WireLine.tsx';
 import { FigureStrip } from '../stages/decide/FigureStrip.tsx';
 import { JointPicture } from '../stages/decide/JointPicture.tsx';
 import { OrderOrInstead } from '../stages/decide/OrderOrInstead.tsx';
 import { useLength } from '../ui/units.tsx';
+import { WireChips } from './WireChips.tsx';
 
-/** Tool and nest of each crimp, as its step names them. */
+/** Tool and nest of each crimp, each once. */
 const nestsOf = (finding: FindingPlan): readonly string[] => [
-  ...new Set(
-    makesOf(finding)
-      .flatMap(({ steps }) => steps)
-      .filter(({ acts }) => acts.includes('crimp'))
-      .map(({ detail }) => detail.split('. ')[0] ?? detail),
-  ),
+  ...new Set(makesOf(finding).flatMap(({ steps }) => steps.flatMap(({ tool }) => (tool === undefined ? [] : [tool])))),
 ];
 
 /** What is done about one wire, drawn and in figures, and why. */
@@ -60,16 +54,7 @@ function OneAnswer({
 }
 
 /** The answer to what was tapped: per wire what is done, the tools and nests for all, and what is not on the shelf. */
-export function AnswerPanel({
-  plan,
-  repair,
-  isCounted,
-}: {
-  readonly plan: Plan;
-  readonly repair: QuickRepair;
-  /** Somebody has counted what is on the shelf. */
-  readonly isCounted: boolean;
-}) {
+export function AnswerPanel({ plan, repair }: { readonly plan: Plan; readonly repair: QuickRepair }) {
   const [picked, setPicked] = useState(0);
   const { show } = useLength();
   const at = Math.min(picked, plan.findings.length - 1);
@@ -79,25 +64,7 @@ export function AnswerPanel({
   const short = plan.kit.lines.filter(({ state }) => state !== 'have');
   return (
     <div className="grid gap-3">
-      {plan.findings.length > 1 ? (
-        <div className="flex flex-wrap gap-1.5">
-          {plan.findings.map((one, index) => (
-            <button
-              key={one.findingId}
-              type="button"
-              aria-pressed={index === at}
-              onClick={() => setPicked(index)}
-              className={clsx(
-                'flex min-h-11 items-center gap-2 rounded-sm border-2 px-2',
-                index === at ? 'border-copper bg-wash' : 'border-rule hover:bg-wash',
-              )}
-            >
-              <span className="figure">{index + 1}</span>
-              <WireChip colour={repair.wires[index]?.colour ?? { base: 'natural' }} width={36} title="" />
-            </button>
-          ))}
-        </div>
-      ) : null}
+      <WireChips wires={repair.wires} at={at} onPick={setPicked} />
       <OneAnswer finding={finding} repair={repair} at={at} />
       {plan.kit.lines.length > 0 ? (
         <p>
@@ -109,7 +76,7 @@ export function AnswerPanel({
           <b>Tools:</b> {plan.kit.tools.join('; ')}.
         </p>
       ) : null}
-      {isCounted ? (
+      {plan.kit.counted ? (
         short.map((line) => (
           <p key={line.id} className="text-rework">
             <b>▲ {line.state === 'short' ? 'Not on the shelf' : 'Instead'}:</b> {amount(line)} {line.name}

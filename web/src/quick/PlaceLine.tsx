@@ -1,12 +1,11 @@
-import { ambientC, figure, type QuickRepair } from '@mendum/core';
-import { MOISTURE_WORDS, VIBRATION_WORDS } from './words.ts';
+import { ambientC, figure, moistureInWords, vibrationInWords, type QuickRepair } from '@mendum/core';
 import { Later } from './Later.tsx';
 import type { FieldsOfRepair } from './fields.tsx';
 
 const wordsOf = ({ zone, bendsMm }: QuickRepair): string =>
   [
-    VIBRATION_WORDS[zone.vibration],
-    MOISTURE_WORDS[zone.moisture],
+    vibrationInWords(zone),
+    moistureInWords(zone),
     `up to ${figure(ambientC(zone), 0)} °C`,
     ...(zone.fuelVapour ? ['fuel vapour'] : []),
     bendsMm === undefined ? 'does not bend' : `bends over ${figure(bendsMm, 0)} mm`,

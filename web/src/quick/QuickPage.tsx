@@ -24,7 +24,7 @@ export function QuickPage() {
   const navigate = useNavigate();
   const shelf = useShelfQuery({});
   const repair = useMemo(() => repairOf(draft), [draft]);
-  const { plan, wrong } = useAnswer(repair, shelf.currentData);
+  const { plan, wrong, to, isOld } = useAnswer(repair, shelf.currentData);
   useEffect(() => void thePlanner(), []);
   const { named, question } = useNamed();
   const { save, busy } = useSave();
@@ -59,8 +59,8 @@ export function QuickPage() {
           <Slack {...asked} />
         </div>
         <section
+          id="answer"
           aria-label="The answer"
-          aria-live="polite"
           tabIndex={0}
           className="grid scroll-mt-3 gap-4 border-t-4 border-copper bg-paper pt-3 lg:sticky lg:top-3 lg:max-h-[calc(100dvh-1.5rem)] lg:overflow-y-auto"
         >
@@ -72,8 +72,10 @@ export function QuickPage() {
             <p className="border-l-4 border-rework pl-3 text-lg">
               <b>{wrong.message}</b> {wrong.hint}
             </p>
-          ) : plan && repair ? (
-            <AnswerPanel plan={plan} repair={repair} isCounted={plan.kit.counted} />
+          ) : plan && to ? (
+            <div aria-busy={isOld} className={isOld ? 'opacity-50' : ''}>
+              <AnswerPanel plan={plan} repair={to} />
+            </div>
           ) : (
             <p className="text-xl text-soft">Working it out…</p>
           )}
@@ -92,10 +94,10 @@ export function QuickPage() {
                 <p className="mb-2 text-lg text-rework">▲ Tap the colour first: the record names the wire by it.</p>
               ) : null}
               <div className="flex flex-wrap gap-3">
-                <Button look="copper" disabled={busy || isColourless} onClick={() => guide('provedDead')}>
+                <Button look="copper" disabled={busy || isOld || isColourless} onClick={() => guide('provedDead')}>
                   Proved dead: guide me
                 </Button>
-                <Button disabled={busy || isColourless} onClick={() => guide('batteryOff')}>
+                <Button disabled={busy || isOld || isColourless} onClick={() => guide('batteryOff')}>
                   Battery off: guide me
                 </Button>
               </div>

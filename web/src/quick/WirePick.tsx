@@ -1,13 +1,13 @@
 import { useState } from 'react';
 import clsx from 'clsx';
 import { Plus, Trash2 } from 'lucide-react';
-import { colourInWords, COLOURS, QUICK_WIRES_MOST, sizeInWords, type ColourName, type WireColour } from '@mendum/core';
+import { colourInWords, COLOURS, QUICK_WIRES_MOST, type ColourName, type WireColour } from '@mendum/core';
 import { WIRE_HEX } from '../shapes/colours.ts';
-import { WireChip } from '../shapes/WireLine.tsx';
 import { Button } from '../ui/button.tsx';
 import { Choices } from '../ui/choices.tsx';
 import { withOneMore, withoutWire, withWire, type QuickDraft } from './draft.ts';
 import { SizePick } from './SizePick.tsx';
+import { WireChips } from './WireChips.tsx';
 
 /** The colours that most wires have; the others come on a tap. */
 const USUAL: readonly ColourName[] = COLOURS.slice(0, 11);
@@ -121,28 +121,7 @@ export function WirePick({
       <ColourPick key={at} colour={wire.colour} onPick={(colour) => onChange(withWire(draft, at, { colour }))} />
       <SizePick size={wire.size} onPick={(size) => onChange(withWire(draft, at, { size }))} />
       <div className="flex flex-wrap items-center gap-2">
-        {draft.wires.length > 1
-          ? draft.wires.map((one, index) => (
-              <button
-                key={index}
-                type="button"
-                aria-pressed={index === at}
-                onClick={() => setPicked(index)}
-                className={clsx(
-                  'flex min-h-11 items-center gap-2 rounded-sm border-2 px-2',
-                  index === at ? 'border-copper bg-wash' : 'border-rule hover:bg-wash',
-                )}
-              >
-                <span className="figure">{index + 1}</span>
-                <WireChip
-                  colour={one.colour ?? { base: 'natural' }}
-                  width={40}
-                  title={one.colour?.base ?? 'no colour yet'}
-                />
-                <span className="sr-only">{one.size ? sizeInWords(one.size) : 'no size yet'}</span>
-              </button>
-            ))
-          : null}
+        <WireChips wires={draft.wires} at={at} onPick={setPicked} />
         {draft.wires.length < QUICK_WIRES_MOST ? (
           <Button
             look="quiet"

@@ -1,5 +1,8 @@
 import {
   AMBIENT_BY_AREA_C,
+  BENDS_USUAL_MM,
+  moistureInWords,
+  vibrationInWords,
   MOISTURES,
   QUICK_CIRCUITS,
   quickCircuitInWords,
@@ -9,7 +12,6 @@ import {
 import { NumberField, Select, TextField, TickBox } from '../ui/field.tsx';
 import type { QuickChange } from './draft.ts';
 import { useQuickFields } from './useQuickFields.ts';
-import { MOISTURE_WORDS, VIBRATION_WORDS } from './words.ts';
 
 export interface FieldsOfRepair {
   readonly repair: QuickRepair;
@@ -42,14 +44,14 @@ export function PlaceFields({ repair, onChange }: FieldsOfRepair) {
       <Select label="Vibration" {...field('zone.vibration')}>
         {VIBRATIONS.map((one) => (
           <option key={one} value={one}>
-            {VIBRATION_WORDS[one]}
+            {vibrationInWords({ vibration: one })}
           </option>
         ))}
       </Select>
       <Select label="Moisture" {...field('zone.moisture')}>
         {MOISTURES.map((one) => (
           <option key={one} value={one}>
-            {MOISTURE_WORDS[one]}
+            {moistureInWords({ moisture: one })}
           </option>
         ))}
       </Select>
@@ -63,7 +65,7 @@ export function PlaceFields({ repair, onChange }: FieldsOfRepair) {
       <TickBox
         label="It bends there in use"
         checked={bendsMm !== undefined}
-        onChange={(event) => onChange({ bendsMm: event.target.checked ? 200 : undefined })}
+        onChange={(event) => onChange({ bendsMm: event.target.checked ? BENDS_USUAL_MM : undefined })}
       />
       {bendsMm === undefined ? null : <NumberField label="Length that bends" unit="mm" {...field('bendsMm')} />}
     </div>

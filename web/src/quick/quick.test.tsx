@@ -1,9 +1,11 @@
-import { render, screen } from '@testing-library/react';
+import { act, render, renderHook, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { beforeEach, describe, expect, it, test } from 'vitest';
-import { placeFacts, type QuickRepair } from '@mendum/core';
+import { beforeEach, describe, expect, it, test, vi } from 'vitest';
+import { CRIMP_FIRST, FULL_SHELF, placeFacts, plan, quickJob, type Plan, type QuickRepair } from '@mendum/core';
+import * as planning from '../app/usePlan.ts';
 import { EMPTY, missingFrom, repairOf, useQuickDraft, withDamage, withOneMore, withPlace, withWire } from './draft.ts';
 import { Happened, Slack, Where } from './Happened.tsx';
+import { useAnswer } from './useAnswer.ts';
 import { WirePick } from './WirePick.tsx';
 import { Provider } from 'react-redux';
 import { makeStore } from '../app/store.ts';
@@ -101,4 +103,32 @@ describe('what is changed goes with what it belongs to', () => {
       expect(asked().repair()).toBeUndefined();
     },
   );
+});
+
+describe('the answer', () => {
+  it('belongs to what was tapped: while the next is worked out, the last one is known to be old', async () => {
+    const asked: ((plan: Plan) => void)[] = [];
+    vi.spyOn(planning, 'thePlanner').mockReturnValue({
+      plan: () => new Promise<Plan>((resolve) => asked.push(resolve)),
+    } as unknown as ReturnType<typeof planning.thePlanner>);
+    const draft = withPlace(
+      withDamage(withWire(EMPTY, 0, { size: { basis: 'metric', areaMm2: 1 } }), 'parted'),
+      'cabin',
+    );
+    const [one, other] = [repairOf(draft)!, repairOf(withDamage(draft, 'corroded'))!];
+    const planOf = (repair: QuickRepair): Plan => plan(quickJob(repair), CRIMP_FIRST, FULL_SHELF);
+    const { result, rerender } = renderHook(({ repair }) => useAnswer(repair, FULL_SHELF), {
+      initialProps: { repair: one },
+    });
+    expect(result.current.plan).toBeUndefined();
+    act(() => asked[0]?.(planOf(one)));
+    await waitFor(() => expect(result.current).toMatchObject({ to: one, isOld: false }));
+    rerender({ repair: other });
+    expect(result.current).toMatchObject({ to: one, isOld: true });
+    act(() => asked[1]?.(planOf(other)));
+    await waitFor(() => expect(result.current).toMatchObject({ to: other, isOld: false }));
+    rerender({ repair: { ...other, openMm: 50, lostMm: 400 } });
+    expect(result.current.wrong?.message).toMatch(/430 mm with its cut-back, and 100 mm is opened/);
+    vi.restoreAllMocks();
+  });
 });

@@ -8,10 +8,12 @@ import { standingOfMake } from './stages.ts';
 export function JobFoot({ onKeys }: { readonly onKeys: () => void }) {
   const { plan, view } = useOpenJob();
   const makes = allMakes(plan);
-  const proved = plan.findings.filter((finding) => {
-    const own = makes.filter((make) => make.findingId === finding.findingId);
-    return own.length > 0 && own.every((make) => maySign(standingOfMake(view, make).standing));
-  }).length;
+  const standings = plan.findings.map(({ findingId }) =>
+    makes.filter((make) => make.findingId === findingId).map((make) => standingOfMake(view, make).standing),
+  );
+  const signable = standings.filter((own) => own.length > 0 && own.every(maySign));
+  const proved = signable.filter((own) => own.every((standing) => standing === 'passed')).length;
+  const looked = signable.length - proved;
   const short = plan.kit.lines.filter((line) => line.state === 'short').length;
   const unanswered = plan.kit.unanswered.length;
   const { totals, gate } = plan;
@@ -19,6 +21,11 @@ export function JobFoot({ onKeys }: { readonly onKeys: () => void }) {
     <footer className="no-print sticky short:static bottom-[calc(var(--notice,0px)+var(--bar))] z-10 flex min-h-12 flex-wrap items-center gap-x-6 gap-y-1 border-t max-xl:gap-x-4 border-rule bg-sheet px-6 py-1.5 max-sm:px-4">
       <span>
         Proved <Figure value={`${proved} of ${plan.findings.length}`} />
+        {looked > 0 ? (
+          <>
+            , looked at <Figure value={String(looked)} />
+          </>
+        ) : null}
       </span>
       <span>
         Splices <Figure value={String(totals.splices)} />

@@ -5,7 +5,7 @@ import { figure, METHOD_IDS, type Check } from '@mendum/core';
 import { findingOf, InJob, planFor, viewOf } from '../test/job.tsx';
 import { Ranking } from './decide/Ranking.tsx';
 import { CheckBlock } from './prove/CheckBlock.tsx';
-import { stageStates } from './stages.ts';
+import { stageStates, standingOfMake } from './stages.ts';
 
 const at = '2030-01-01T09:00:00Z';
 
@@ -34,6 +34,20 @@ describe("each stage's own state", () => {
       catalogue: { ...view.catalogue, parts: view.catalogue.parts.map((part) => ({ ...part, quantity: 0 })) },
     };
     expect(states(bare)).toMatchObject({ decide: 'look' });
+  });
+  it('what is signed stands as it was recorded, whatever is asked of such a joint today', () => {
+    const view = viewOf([findingOf('F1')]);
+    const make = planFor(view).findings[0]!.splices[0]!;
+    const signed = (more: object) =>
+      ({
+        ...view,
+        status: 'signed',
+        records: [{ id: 'R', spliceId: make.id, body: { spliceId: make.id, ...more } }],
+      }) as unknown as typeof view;
+    expect(standingOfMake(view, make).standing).toBe('unproved');
+    expect(standingOfMake(signed({}), make).standing).toBe('passed');
+    expect(standingOfMake(signed({ notMeasured: true }), make).standing).toBe('looked');
+    expect(standingOfMake({ ...signed({}), status: 'open' }, make).standing).toBe('unproved');
   });
   it('some steps ticked: in work; all: done', () => {
     const view = viewOf([findingOf('F1')]);

@@ -18,7 +18,12 @@ export type StageState = 'empty' | 'work' | 'done' | 'look';
 /** The readings of a splice at its present make. */
 export const readingsOfMake = (view: JobView, make: Make) =>
   view.readings.filter((reading) => reading.spliceId === make.id && reading.make === make.make);
-export const standingOfMake = (view: JobView, make: Make) => standingOf(make.checks, readingsOfMake(view, make));
+/** Where it stands: what is signed stands as it was recorded, whatever is asked of such a joint today. */
+export function standingOfMake(view: JobView, make: Make): ReturnType<typeof standingOf> {
+  const now = standingOf(make.checks, readingsOfMake(view, make));
+  const record = view.status === 'signed' ? view.records.find(({ spliceId }) => spliceId === make.id) : undefined;
+  return record ? { ...now, standing: record.body.notMeasured === true ? 'looked' : 'passed' } : now;
+}
 
 export const tickedIds = (view: JobView): ReadonlySet<string> =>
   new Set(view.ticks.filter((tick) => tick.done).map((tick) => tick.stepId));

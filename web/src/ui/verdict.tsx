@@ -3,6 +3,7 @@ import type { Standing, VerdictWord } from '@mendum/core';
 
 const LOOK: Record<VerdictWord, { readonly word: string; readonly colour: string; readonly path: string }> = {
   pass: { word: 'Pass', colour: 'text-pass', path: 'M3 9.5 7 13.5 15 4.5' },
+  looked: { word: 'Looked at, not measured', colour: 'text-ink', path: 'M9 3a6 6 0 1 1 0 12a6 6 0 1 1 0-12ZM9 3v12' },
   rework: { word: 'Rework', colour: 'text-rework', path: 'M9 2.5 16 15H2Z' },
   scrap: { word: 'Scrap', colour: 'text-scrap', path: 'M3.5 3.5 14.5 14.5M14.5 3.5 3.5 14.5' },
   open: { word: 'Not proved yet', colour: 'text-soft', path: 'M9 3a6 6 0 1 1 0 12a6 6 0 1 1 0-12Z' },
@@ -38,16 +39,10 @@ export function Verdict({
   );
 }
 
-const STANDING: Record<Exclude<Standing, 'looked'>, VerdictWord> = {
-  passed: 'pass',
-  failed: 'scrap',
-  unproved: 'open',
-};
+const STANDING: Record<Standing, VerdictWord> = { passed: 'pass', looked: 'looked', failed: 'scrap', unproved: 'open' };
 export const StandingMark = ({ standing }: { readonly standing: Standing }) =>
   standing === 'failed' ? (
     <span className="font-semibold text-scrap">✕ Failed</span>
-  ) : standing === 'looked' ? (
-    <span className="font-semibold">◐ Looked at, not measured</span>
   ) : (
     <Verdict verdict={STANDING[standing]} />
   );

@@ -1,12 +1,16 @@
 import { readingKind, type CheckBase } from '../kind.ts';
-import { pass } from '../looks.ts';
 
 /** A reason why nothing was measured; it lets a joint pass as looked at, and is said wherever the joint is. */
 export const unmeasured = readingKind({
   kind: 'unmeasured',
   fields: { because: { type: 'word' } },
-  rule: (_check: CheckBase, { because }) => pass(`Looked at, not measured: ${because}.`, true),
-  words: ({ because }) => `not measured: ${because}`,
+  rule: (_check: CheckBase, { because }) => ({
+    verdict: 'looked',
+    watch: false,
+    cause: `Looked at, not measured: ${because}.`,
+    next: '',
+  }),
+  words: ({ because }) => because,
 });
 
 /** Why no reading was taken, in the name of whoever says so. */

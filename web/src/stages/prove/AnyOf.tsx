@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import clsx from 'clsx';
-import type { Check, Reading, ReadingValue, Ruling } from '@mendum/core';
+import type { Check, Reading, ReadingValue, Ruling, VerdictWord } from '@mendum/core';
 import { Choices } from '../../ui/choices.tsx';
 import { CheckBlock } from './CheckBlock.tsx';
 
@@ -10,6 +10,8 @@ const SHORT: Partial<Record<Check['kind'], string>> = {
   height: 'Crimp height',
   unmeasured: 'Not measured',
 };
+
+const MARK: Record<VerdictWord, string> = { pass: '✓ ', looked: '◐ ', rework: '▲ ', scrap: '✕ ', open: '○ ' };
 
 /** Readings of which any one proves the joint: the shop takes the one that it has an instrument for. */
 export function AnyOf({
@@ -47,7 +49,7 @@ export function AnyOf({
           value: id,
           shown: () => (
             <>
-              {rulings.has(id) ? <span aria-hidden>{rulings.get(id)?.verdict === 'pass' ? '✓ ' : '○ '}</span> : null}
+              {rulings.has(id) ? <span aria-hidden>{MARK[rulings.get(id)?.verdict ?? 'open']}</span> : null}
               {SHORT[kind] ?? title}
             </>
           ),

@@ -52,7 +52,7 @@ export function RecordStage() {
               {open === 0
                 ? looked === 0
                   ? 'Every splice and cover is proved.'
-                  : `${looked} of ${sheet.lines.length} looked at, not measured: the record says so. The others are proved.`
+                  : `${looked} of ${sheet.lines.length} looked at, not measured: the record says so.${looked < sheet.lines.length ? ' The others are proved.' : ''}`
                 : `${open} of ${sheet.lines.length} not proved yet: finish them in Prove.`}
             </p>
             <TextArea
