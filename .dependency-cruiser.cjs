@@ -25,6 +25,7 @@ const ROOMS = [
   'kit',
   'bench',
   'plan',
+  'mishap',
   'record',
   'operations',
   'interchange',

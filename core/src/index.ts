@@ -23,4 +23,5 @@ export * from './quick/index.ts';
 export * from './kit/index.ts';
 export * from './bench/index.ts';
 export * from './plan/index.ts';
+export * from './mishap/index.ts';
 export * from './record/index.ts';

@@ -2,7 +2,8 @@ import { describe, expect, it, test } from 'vitest';
 import type { Finding } from '../damage/index.ts';
 import type { Circuit, HarnessNode } from '../harness/index.ts';
 import { checkJob, type Job } from '../job/index.ts';
-import { planChanges, redoCost } from '../plan/index.ts';
+import { planChanges } from '../plan/index.ts';
+import { cutOut } from '../test/mishaps.ts';
 import { DRY_CABIN, jobWith, onlyFinding, planOf, WET_SHAKING, wire } from '../test/samples.ts';
 import { ruleBook, type Choice } from './index.ts';
 import { asked } from './test/asked.ts';
@@ -85,7 +86,7 @@ describe('a joint made again at a cavity', () => {
     (kind) => {
       const job = jobAt(kind);
       const before = first(job);
-      const cost = redoCost(before, before.splices[0]!, true);
+      const cost = cutOut(before, before.splices[0]!);
       const again = first({
         ...job,
         redos: [
@@ -100,8 +101,8 @@ describe('a joint made again at a cavity', () => {
         ],
       });
       expect(again.approach).toBe(before.approach);
-      expect(again.x1Mm).toBeLessThanOrEqual(before.x1Mm - cost.lossPerSideMm + 1e-9);
-      expect(again.insert!.lengthMm).toBeGreaterThan(before.insert!.lengthMm + cost.lossPerSideMm - 2);
+      expect(again.x1Mm).toBeLessThanOrEqual(before.x1Mm - cost.losses[0]!.mm + 1e-9);
+      expect(again.insert!.lengthMm).toBeGreaterThan(before.insert!.lengthMm + cost.losses[0]!.mm - 2);
       expect(again.splices[0]?.make).toBe(2);
     },
   );

@@ -18,14 +18,15 @@ import type {
   RulingOf,
   Tick,
 } from '../operations/index.ts';
+import type { SideLoss } from '../mishap/index.ts';
 import { catalogueSchema } from './catalogueSchemas.ts';
 import { circuitSchema, nodeSchema, runSchema } from './harnessSchemas.ts';
-import { jobWithoutHarnessSchema } from './jobSchemas.ts';
+import { jobWithoutHarnessSchema, spentSchema } from './jobSchemas.ts';
 import { jobFileSchema } from './jobFile.ts';
 import { practiceSchema } from './practiceSchema.ts';
 import { readingSchema } from './readingSchema.ts';
 import { keptRecordSchema, recordSchema, rulingSchema } from './recordSchema.ts';
-import { date, flag, instant, positionMm, version } from './schema/fields.ts';
+import { date, flag, instant, lengthMm, positionMm, version } from './schema/fields.ts';
 import { named, needed, oneOf, shape, type FieldsOf } from './schema/shape.ts';
 
 const words = Joi.string().allow('');
@@ -237,11 +238,22 @@ export const ANSWERS: { readonly [N in AnsweringName]: Joi.Schema } = {
     ),
   }),
   makeAgain: answer<'makeAgain'>({
-    lossPerSideMm: Joi.number(),
+    losses: needed(
+      all(
+        shape<SideLoss>({
+          side: needed(oneOf(['left', 'right'])),
+          of: needed(oneOf(['oldWire', 'newWire', 'tail'])),
+          mm: needed(lengthMm),
+        }),
+      ),
+    ),
+    leftMm: needed(lengthMm),
+    rightMm: needed(lengthMm),
+    tailMm: lengthMm,
     lostFromMm: needed(positionMm),
     lostToMm: needed(positionMm),
-    slackLeftMm: positionMm,
-    becomes: oneOf(['oneSplice', 'twoSplices', 'longerInsert']),
+    alsoAgain: words,
+    spent: needed(spentSchema),
   }),
   sign: answer<'sign'>({ ...byVersion, records: needed(whole) }),
   correctRecord: answer<'correctRecord'>({ id: needed(words) }),

@@ -1,8 +1,18 @@
-import { COVER_IDS, WAYS, type Choice, type Gate, type BegunWork, type Redo } from '../approach/index.ts';
+import {
+  COVER_IDS,
+  WAYS,
+  type BegunWork,
+  type Choice,
+  type Gate,
+  type Mishap,
+  type Redo,
+  type Spent,
+} from '../approach/index.ts';
 import type { EarlierRepair } from '../damage/index.ts';
 import { METHOD_IDS } from '../family/index.ts';
 import type { Job } from '../job/index.ts';
 import type { LayoutWishes, Pin } from '../layout/index.ts';
+import { MISHAPS } from '../step/index.ts';
 import { findingSchema } from './findingSchema.ts';
 import { harnessSchema, machineSchema } from './harnessSchemas.ts';
 import { mappingSchema } from './mappingSchemas.ts';
@@ -35,6 +45,19 @@ const pinSchema = named(
     runId: id,
   }),
 );
+/** What a mishap has used up. */
+export const spentSchema = shape<Spent>({
+  partIds: needed(list(id)),
+  sleeveCuts: needed(list(shape<Spent['sleeveCuts'][number]>({ partId: needed(id), cutMm: needed(lengthMm) }))),
+  wireMm: lengthMm,
+});
+const mishapSchema = shape<Mishap>({
+  kind: needed(oneOf(MISHAPS)),
+  leftMm: needed(lengthMm),
+  rightMm: needed(lengthMm),
+  tailMm: lengthMm,
+  spent: needed(spentSchema),
+});
 const redoSchema = named(
   'redo',
   shape<Redo>({
@@ -42,6 +65,7 @@ const redoSchema = named(
     findingId: needed(id),
     lostFromMm: needed(positionMm),
     lostToMm: needed(positionMm),
+    mishap: mishapSchema,
     because: needed(longText),
     ...saidBy,
   }),

@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import { LONGEST_MISHAP_MM } from '../mishap/index.ts';
 import type { SendingName, SentOf, WriteHead } from '../operations/index.ts';
 import { shelfEditSchema } from './catalogueSchemas.ts';
 import { harnessEditSchema } from './editSchemas.ts';
@@ -7,9 +8,10 @@ import { harnessSchema, machineSchema } from './harnessSchemas.ts';
 import { layoutSchema, useSchema } from './jobSchemas.ts';
 import { continuityFields, mappingSchema } from './mappingSchemas.ts';
 import { practiceSchema } from './practiceSchema.ts';
+import { MISHAPS } from '../step/index.ts';
 import { quickSchema } from './quickSchema.ts';
 import { readingOfSchemas, readingValueSchema } from './readingSchema.ts';
-import { flag, longText, text, version } from './schema/fields.ts';
+import { above0, flag, longText, text, version } from './schema/fields.ts';
 import { needed, oneOf, shape, type FieldsOf } from './schema/shape.ts';
 
 const versioned = { version: needed(version) };
@@ -87,7 +89,11 @@ export const SENT: { readonly [N in SendingName]: FieldsOf<SentOf<N>> } = {
   makeAgain: {
     spliceId: needed(idText),
     make: needed(version),
-    shrunk: needed(flag),
+    kind: needed(oneOf(MISHAPS)),
+    side: oneOf(['left', 'right', 'both']),
+    mm: above0(LONGEST_MISHAP_MM),
+    joined: needed(flag),
+    sealed: needed(flag),
     because: needed(longText),
   },
   sign: { ...versioned, note: Joi.string().trim().max(2000).allow('') },

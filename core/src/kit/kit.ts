@@ -6,6 +6,8 @@ import { cutSticks, cutWire, type CutList, type Piece } from './cutting.ts';
 /** What one splice or cover takes. Lengths in mm. */
 export interface KitNeed {
   readonly spliceId: string;
+  /** It was used up in a mishap, and is of no use any more. */
+  readonly isSpent?: boolean | undefined;
   readonly partIds: readonly string[];
   readonly sleeveCuts: readonly { readonly partId: string; readonly cutMm: number }[];
   readonly tapeMm: readonly { readonly partId: string; readonly lengthMm: number }[];
@@ -74,7 +76,14 @@ export interface Kit {
 
 const sum = (values: readonly number[]): number => values.reduce((total, value) => total + value, 0);
 
-function lineOf(part: Part | undefined, id: string, need: number, unit: string, catalogue: Catalogue): KitLine {
+function lineOf(
+  part: Part | undefined,
+  id: string,
+  need: number,
+  unit: string,
+  catalogue: Catalogue,
+  spent = 0,
+): KitLine {
   const have = catalogue.parts.find((listed) => listed.id === id)?.quantity ?? 0;
   const short = have < need;
   return {
@@ -84,7 +93,9 @@ function lineOf(part: Part | undefined, id: string, need: number, unit: string, 
     have,
     unit,
     state: short ? 'short' : 'have',
-    note: short ? `Order ${need - have}.` : '',
+    note: [short ? `Order ${need - have}.` : '', spent > 0 ? `${spent} of these spent in a mishap.` : '']
+      .filter((words) => words !== '')
+      .join(' '),
   };
 }
 
@@ -95,6 +106,7 @@ function lineOf(part: Part | undefined, id: string, need: number, unit: string, 
 export function kitFor(needs: readonly KitNeed[], catalogue: Catalogue, unanswered: readonly string[] = []): Kit {
   const known = new Map([...GENERIC_PARTS, ...catalogue.parts].map((part) => [part.id, part]));
   const pieces = new Map<string, number>();
+  const spent = new Map<string, number>();
   const cuts = new Map<string, { mm: number; spliceId: string }[]>();
   const tapes = new Map<string, number>();
   for (const id of new Set(
@@ -106,13 +118,18 @@ export function kitFor(needs: readonly KitNeed[], catalogue: Catalogue, unanswer
   for (const need of needs) {
     const bulk = new Set([...need.sleeveCuts, ...need.tapeMm].map((one) => one.partId));
     for (const id of need.partIds)
-      if (!bulk.has(id) && known.get(id)?.kind !== 'solder') pieces.set(id, (pieces.get(id) ?? 0) + 1);
+      if (!bulk.has(id) && known.get(id)?.kind !== 'solder') {
+        pieces.set(id, (pieces.get(id) ?? 0) + 1);
+        if (need.isSpent) spent.set(id, (spent.get(id) ?? 0) + 1);
+      }
     for (const { partId, cutMm } of need.sleeveCuts)
       cuts.set(partId, [...(cuts.get(partId) ?? []), { mm: cutMm, spliceId: need.spliceId }]);
     for (const { partId, lengthMm } of need.tapeMm) tapes.set(partId, (tapes.get(partId) ?? 0) + lengthMm);
     for (const id of need.partIds) if (known.get(id)?.kind === 'solder') tapes.set(id, 1);
   }
-  const lines: KitLine[] = [...pieces].map(([id, need]) => lineOf(known.get(id), id, need, 'piece', catalogue));
+  const lines: KitLine[] = [...pieces].map(([id, need]) =>
+    lineOf(known.get(id), id, need, 'piece', catalogue, spent.get(id)),
+  );
   const cutGroups: CutGroup[] = [];
   for (const [id, list] of cuts) {
     const part = known.get(id);

@@ -12,7 +12,7 @@ export type {
 export { nearestByOrder, ordersThatLift } from './missing.ts';
 export { ratedWords } from './pick.ts';
 export { parkDistanceMm } from './park.ts';
-export { redoPerSideMm, spareOf } from './redo.ts';
+export { redoLossMm, redoTakesMm, spareOf } from './redo.ts';
 export { methodBook, switchableRuleIds } from './book.ts';
 export type { BookEntry } from './book.ts';
 export { substituteFor, whatItLoses } from './substitute.ts';

@@ -3,7 +3,7 @@ import { lackNamed } from '../catalogue/index.ts';
 import { methodById, type MethodId, type SizedJoint } from '../family/index.ts';
 import { counted } from '../units/index.ts';
 import { caseOf, sleeve, twoOf } from './test/caseOf.ts';
-import { redoPerSideMm, spareOf } from './redo.ts';
+import { redoLossMm, redoTakesMm, spareOf } from './redo.ts';
 import {
   compareMethods,
   substituteFor,
@@ -250,16 +250,16 @@ describe('wire that a joint takes when it is cut out again', () => {
   const joint = (more: Partial<SizedJoint>): SizedJoint => ({ ...caseOf('plainSleeve').joints[0]!, ...base, ...more });
   const bare = joint({ seal: { kind: 'none' } });
   const sleeved = joint(sleeve(40));
-  it('before its sleeve has shrunk, the longer strip decides; after it, the body as well; one without a seal never shrinks', () => {
-    expect(redoPerSideMm(sleeved, false)).toBe(redoPerSideMm(bare, false));
-    expect(redoPerSideMm(bare, true)).toBe(redoPerSideMm(bare, false));
-    expect(redoPerSideMm(sleeved, true)).toBeGreaterThan(redoPerSideMm(sleeved, false));
-    expect(redoPerSideMm(joint({ left: { ...PLAIN, stripMm: 9 } }), false)).toBe(redoPerSideMm(bare, false));
+  it('before its sleeve has shrunk, each side its own strip; after it, the overhang too; one without a seal never shrinks', () => {
+    expect([redoLossMm(sleeved, 'left', false), redoLossMm(sleeved, 'right', false)]).toEqual([9, 11]);
+    expect([redoLossMm(bare, 'left', true), redoLossMm(bare, 'right', true)]).toEqual([9, 11]);
+    expect([redoLossMm(sleeved, 'left', true), redoLossMm(sleeved, 'right', true)]).toEqual([22, 24]);
+    expect(redoTakesMm(sleeved)).toBe(46);
   });
   it('slack to spare keeps one redo after shrinking in hand, on both sides', () => {
     const lost = { fromMm: 100, toMm: 104 };
     const own = joint({ ...sleeve(40), reach: { kind: 'butt', gapMm: 0 } as SizedJoint['reach'] });
-    const inHand = 2 * redoPerSideMm(own, true);
+    const inHand = redoTakesMm(own);
     expect(spareOf(own, lost, 4 + inHand + 10)).toBeCloseTo(10, 6);
     expect(spareOf(own, lost, 4 + inHand)).toBeCloseTo(0, 6);
   });

@@ -5,7 +5,8 @@ import type { Harness } from '../harness/index.ts';
 import type { Machine } from '../job/index.ts';
 import type { LayoutWishes } from '../layout/index.ts';
 import type { MappingCard } from '../mapping/index.ts';
-import type { Plan, RedoCost } from '../plan/index.ts';
+import type { MishapCost, MishapSaid } from '../mishap/index.ts';
+import type { Plan } from '../plan/index.ts';
 import type { Practice } from '../practice/index.ts';
 import type { QuickRepair } from '../quick/index.ts';
 import type { ReadingValue } from '../prove/index.ts';
@@ -67,7 +68,6 @@ interface ChoiceSent {
 }
 
 /** What making a splice again loses; the rest is known of a splice only. */
-type LostAgain = Pick<RedoCost, 'lostFromMm' | 'lostToMm'> & Partial<RedoCost>;
 
 /** Everything that the server does, by name. Addresses stand here and nowhere else. */
 export const OPERATIONS = {
@@ -134,9 +134,9 @@ export const OPERATIONS = {
     'Adds readings, and rules on them.',
   ),
   makeAgain: adds<
-    LostAgain,
-    { readonly spliceId: string; readonly make: number; readonly shrunk: boolean; readonly because: string }
-  >()('/jobs/:jobId/redos', 'Has a splice made again.'),
+    MishapCost,
+    MishapSaid & { readonly spliceId: string; readonly make: number; readonly because: string }
+  >()('/jobs/:jobId/redos', 'Says what went wrong with a piece of work: it is begun again.'),
 
   sign: adds<Versioned & { readonly records: number }, Versioned & { readonly note?: string | undefined }>()(
     '/jobs/:jobId/sign',

@@ -12,8 +12,7 @@ export { allMakes, makesOf } from './makes.ts';
 export type { Make } from './makes.ts';
 export { heldBy, partsTaken } from './begun.ts';
 export { asLaid } from './grow.ts';
-export { redoCost } from './redo.ts';
-export type { RedoCost } from './redo.ts';
+export { slackOf } from './together/slack.ts';
 export {
   boardOf,
   checkWishes,

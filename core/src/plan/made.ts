@@ -49,13 +49,11 @@ interface SpliceJoin {
   readonly shield?: ShieldSplice | undefined;
 }
 
-/** What pulls it, and what making it again costs; N and mm. */
+/** What pulls it, N, and how often it can be made again. */
 interface SpliceLimits {
   /** Force to tug with in service, and the minimum of a sample. */
   readonly tugN: number;
   readonly pullMinimumN: number;
-  /** What each side loses when it is cut out before and after its sleeve has shrunk. */
-  readonly redoLossMm: { readonly bare: number; readonly shrunk: number };
   /** Times it can be made again before one splice becomes two; none for the splices of an insert. */
   readonly redosLeft?: number | undefined;
 }

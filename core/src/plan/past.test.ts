@@ -5,9 +5,10 @@ import type { Run } from '../harness/index.ts';
 import { NO_WISHES, placesOf } from '../layout/index.ts';
 import { CRIMP_FIRST } from '../practice/index.ts';
 import { insertLengthMm } from '../sizing/index.ts';
+import { cutOut } from '../test/mishaps.ts';
 import { planOf, WET_SHAKING } from '../test/samples.ts';
 import type { Job } from '../job/index.ts';
-import { boardOf, cutsOn, plan, planOne, plansOn, redoCost, seenOn, warm } from './index.ts';
+import { boardOf, cutsOn, plan, planOne, plansOn, seenOn, warm } from './index.ts';
 import { KEEP_MM, branched, cut, first } from './test/branched.ts';
 
 describe('a loss just before a branch', () => {
@@ -85,7 +86,7 @@ describe('a loss just before a branch', () => {
   it('made again it loses wire on both sides, past the branch too, and reaches farther', () => {
     const job = branched([cut(775)]);
     const before = first(planOf(job));
-    const cost = redoCost(before, before.splices[1]!, true);
+    const cost = cutOut(before, before.splices[1]!);
     expect(cost.lostToMm).toBeGreaterThan(800);
     const again = first(
       planOf({

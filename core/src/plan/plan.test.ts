@@ -4,7 +4,7 @@ import { FULL_SHELF, type Catalogue } from '../catalogue/index.ts';
 import { CRIMP_FIRST } from '../practice/index.ts';
 import { jobWith, onlyFinding, planOf, shelfWithout, WET_SHAKING, wire, type CaseOptions } from '../test/samples.ts';
 import { checkJob, type Job } from '../job/index.ts';
-import { plan, redoCost } from './index.ts';
+import { plan } from './index.ts';
 
 const parted = (circuit: number, fromMm: number, slackMm = 0) => ({
   kind: 'parted' as const,
@@ -178,50 +178,9 @@ describe('what cannot be planned', () => {
   });
 });
 
-describe('what a redo costs', () => {
+describe('how often a splice can be made again', () => {
   const only = (slackMm: number) => onlyFinding({ kind: 'parted', slackMm }, { zone: WET_SHAKING });
-  it('a sealed butt costs 9.0 a side before it is shrunk and 19.5 after', () => {
-    expect(only(60).splices[0]?.redoLossMm).toEqual({ bare: 9, shrunk: 19.5 });
-  });
-  test.each([
-    { slackMm: 60, shrunk: false, becomes: 'oneSplice', left: 30 },
-    { slackMm: 60, shrunk: true, becomes: 'oneSplice', left: 9 },
-    { slackMm: 40, shrunk: true, becomes: 'twoSplices', left: 0 },
-    { slackMm: 30, shrunk: false, becomes: 'oneSplice', left: 0 },
-    { slackMm: 29, shrunk: false, becomes: 'twoSplices', left: 0 },
-  ])('slack $slackMm, 12 lost, shrunk $shrunk: $becomes, $left mm left', ({ slackMm, shrunk, becomes, left }) => {
-    const finding = only(slackMm);
-    const cost = redoCost(finding, finding.splices[0]!, shrunk);
-    expect(cost.becomes).toBe(becomes);
-    expect(cost.slackLeftMm).toBeCloseTo(left, 9);
-  });
-  it('the plan after the redo is what was announced: one splice becomes two with an insert', () => {
-    const job = jobWith([{ kind: 'parted', slackMm: 40 }], { zone: WET_SHAKING });
-    const [before] = planOf(job).findings;
-    const cost = redoCost(before!, before!.splices[0]!, true);
-    const [after] = planOf({
-      ...job,
-      redos: [
-        {
-          id: 'R',
-          findingId: 'F1',
-          lostFromMm: cost.lostFromMm,
-          lostToMm: cost.lostToMm,
-          because: 'let go',
-          by: 'Ines',
-          at: '2030-01-01T10:00:00Z',
-        },
-      ],
-    }).findings;
-    expect([before?.approach, after?.approach]).toEqual(['oneSplice', 'insert']);
-    expect(after?.lost).toEqual({ fromMm: 480.5, toMm: 531.5 });
-    expect(after?.splices.every((splice) => splice.make === 2)).toBe(true);
-  });
   it('redos left counts whole ones, both sides each', () => expect(only(12 + 2 * 39).splices[0]?.redosLeft).toBe(2));
-  it('of an insert both splices are made again', () => {
-    const finding = only(0);
-    expect(redoCost(finding, finding.splices[1]!, true).becomes).toBe('longerInsert');
-  });
 });
 
 describe('kit', () => {

@@ -9,6 +9,7 @@ import { decideAll } from './decideAll.ts';
 import { warm, type Warm } from './decideOne.ts';
 import { gateOf, indexJob } from '../job/index.ts';
 import { layOutRuns } from './layOut.ts';
+import { spentNeeds } from './spentNeeds.ts';
 import { piecesOf, withReach } from './together/pieces.ts';
 import type { Job } from '../job/index.ts';
 import type { FindingPlan, Plan, PlanTotals, RunPlan } from './types.ts';
@@ -202,7 +203,7 @@ export function plan(
     pieces,
     runs,
     kit: kitFor(
-      findings.flatMap((finding) => needsOf(finding, numberOf)),
+      [...findings.flatMap((finding) => needsOf(finding, numberOf)), ...spentNeeds(job, findings, numberOf)],
       catalogue,
       [...new Set(findings.filter(hasNoAnswer).map(({ circuitId }) => numberOf(circuitId)))],
     ),

@@ -5,7 +5,7 @@ import type { Catalogue } from '../catalogue/index.ts';
 import { branchesOf } from '../damage/index.ts';
 import { isStill, type HarnessNode, type Run } from '../harness/index.ts';
 import { cutOf, type PlacedItem, type PlacedSplice } from '../layout/index.ts';
-import { crimpedBy, parkDistanceMm, redoPerSideMm, type RankedMethod } from '../method/index.ts';
+import { crimpedBy, parkDistanceMm, redoTakesMm, type RankedMethod } from '../method/index.ts';
 import { familyOf, glyphOf, methodById } from '../family/index.ts';
 import type { Practice } from '../practice/index.ts';
 import { checksFor, checksForCover, provingOf, pullMinimumN, tugTargetN } from '../prove/index.ts';
@@ -67,7 +67,6 @@ export function splicePlan(
   const thinnest = wires.reduce((least, wire) => (areaMm2(wire.size) < areaMm2(least.size) ? wire : least));
   const thickestMm2 = Math.max(...wires.map((wire) => areaMm2(wire.size)));
   const make = decision.redoCount + 1;
-  const loss = (shrunk: boolean): number => redoPerSideMm(joint, shrunk);
   const spare = decision.slackMm - (item.x2Mm - item.x1Mm) - reachCostMm(joint.reach);
   const solder = around.catalogue.parts.find((part) => part.id === joint.partId);
   const family = familyOf(method.methodId);
@@ -105,8 +104,7 @@ export function splicePlan(
     ...(splice.leavesAtMm === undefined ? {} : { leavesAtMm: splice.leavesAtMm }),
     tugN,
     pullMinimumN: pullMinimumN(areaMm2(thinnest.size)),
-    redoLossMm: { bare: loss(false), shrunk: loss(true) },
-    redosLeft: splice.side === 'only' ? Math.max(0, Math.floor((spare + 1e-9) / (2 * loss(true)))) : undefined,
+    redosLeft: splice.side === 'only' ? Math.max(0, Math.floor((spare + 1e-9) / redoTakesMm(joint))) : undefined,
     steps: stepsFor({
       spliceId: splice.id,
       side: splice.side,

@@ -172,6 +172,7 @@ export const RedoEntity = new EntitySchema<Rows.RedoRow>({
     findingId: text,
     lostFromMm: real,
     lostToMm: real,
+    mishap: optional(json),
     because: text,
     by: text,
     at: text,

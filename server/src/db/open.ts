@@ -12,6 +12,7 @@ import { PastEnds1764500000000 } from './migrations/1764500000000-past-ends.ts';
 import { Earlier1764600000000 } from './migrations/1764600000000-earlier.ts';
 import { Cables1764800000000 } from './migrations/1764800000000-cables.ts';
 import { Lists1765000000000 } from './migrations/1765000000000-lists.ts';
+import { Mishaps1765100000000 } from './migrations/1765100000000-mishaps.ts';
 import { Terminals1764900000000 } from './migrations/1764900000000-terminals.ts';
 import { Identity1764700000000 } from './migrations/1764700000000-identity.ts';
 import { Survey1764200000000 } from './migrations/1764200000000-survey.ts';
@@ -59,6 +60,7 @@ export async function openDatabase(dataDir: string): Promise<Database> {
       Cables1764800000000,
       Terminals1764900000000,
       Lists1765000000000,
+      Mishaps1765100000000,
     ],
     migrationsRun: true,
     synchronize: false,

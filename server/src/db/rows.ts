@@ -12,6 +12,7 @@ import type {
   ConnectorIdentity,
   LockFamily,
   MappingCard,
+  Mishap,
   Practice,
   ReadingValue,
   SpliceRecord,
@@ -151,6 +152,7 @@ export interface RedoRow {
   findingId: string;
   lostFromMm: number;
   lostToMm: number;
+  mishap: Mishap | null;
   because: string;
   by: string;
   at: string;

@@ -6,7 +6,8 @@ import {
   buildRecords,
   CRIMP_FIRST,
   plan,
-  redoCost,
+  mishapCost,
+  mishapOf,
   type Check,
   type Job,
   type Plan,
@@ -114,13 +115,18 @@ async function failOnce(manager: EntityManager, jobId: string, by: string, at: s
     at,
     sequence: 0,
   });
-  const cost = redoCost(finding, splice, false);
+  const cost = mishapCost(finding, splice, { kind: 'jointFailed', joined: true, sealed: false }, () => ({
+    joined: true,
+    sealed: false,
+    wireCut: true,
+  }));
   await manager.insert(RedoEntity, {
     id: randomUUID(),
     jobId,
     findingId: finding.findingId,
     lostFromMm: cost.lostFromMm,
     lostToMm: cost.lostToMm,
+    mishap: mishapOf('jointFailed', cost),
     because: 'Let go under the tug: stripped short, wire not at the stop.',
     by,
     at,

@@ -24,7 +24,11 @@ describe('the gate', () => {
           ],
         },
       ],
-      ['post', '/redos', { spliceId: 'F1:left', make: 1, shrunk: false, because: 'x' }],
+      [
+        'post',
+        '/redos',
+        { spliceId: 'F1:left', make: 1, kind: 'jointFailed', joined: true, sealed: false, because: 'x' },
+      ],
       ['post', '/sign', { version }],
     ] as const)
       expect((await server.write(method, `${at}${path}`, fields)).body, path).toMatchObject({

@@ -146,11 +146,12 @@ export async function loadJob(manager: EntityManager, jobId: string): Promise<St
         centreMm,
         ...(runId === null ? {} : { runId }),
       })),
-      redos: redos.map(({ id, findingId, lostFromMm, lostToMm, because, by, at }) => ({
+      redos: redos.map(({ id, findingId, lostFromMm, lostToMm, mishap, because, by, at }) => ({
         id,
         findingId,
         lostFromMm,
         lostToMm,
+        ...(mishap === null ? {} : { mishap }),
         because,
         by,
         at,
@@ -266,6 +267,6 @@ export async function insertJob(
     await manager.insert(ChoiceEntity, { id: randomUUID(), jobId: id, ...choice, terminal: choice.terminal ?? null });
   for (const pin of job.pins) await manager.insert(PinEntity, { jobId: id, runId: null, ...pin });
   for (const [sequence, redo] of job.redos.entries())
-    await manager.insert(RedoEntity, { ...redo, id: randomUUID(), jobId: id, sequence });
+    await manager.insert(RedoEntity, { ...redo, mishap: redo.mishap ?? null, id: randomUUID(), jobId: id, sequence });
   return { id, number };
 }

@@ -65,16 +65,49 @@ describe('work at the bench', () => {
     const redo = await server.write('post', `${at}/redos`, {
       spliceId: 'F3:only',
       make: 1,
-      shrunk: true,
+      kind: 'jointFailed',
+      joined: true,
+      sealed: true,
       because: 'window in the sleeve',
     });
-    expect(redo.body).toMatchObject({ becomes: 'twoSplices', lossPerSideMm: 19.5 });
+    expect(redo.body).toMatchObject({ leftMm: 19.5, rightMm: 19.5, spent: { partIds: [expect.any(String)] } });
+    expect((await server.job('0146')).job.redos[0]).toMatchObject({
+      mishap: { kind: 'jointFailed', leftMm: 19.5, rightMm: 19.5 },
+    });
     const [left, right] = (await server.plan('0146')).findings[2]!.splices;
     expect([left?.make, right?.make, left?.id]).toEqual([2, 2, 'F3:left']);
     expect(
-      (await server.write('post', `${at}/redos`, { spliceId: 'F3:left', make: 1, shrunk: true, because: 'again' }))
-        .body,
+      (
+        await server.write('post', `${at}/redos`, {
+          spliceId: 'F3:left',
+          make: 1,
+          kind: 'jointFailed',
+          joined: true,
+          sealed: true,
+          because: 'again',
+        })
+      ).body,
     ).toMatchObject({ error: { code: 'NO_SUCH_SPLICE' } });
+  });
+});
+
+describe('a mishap that cannot be as it is told', () => {
+  test.each<[string, object, string]>([
+    ['no end is named', { kind: 'strandNicked' }, '/side'],
+    ['a pin in a splice', { kind: 'pinFolded' }, '/kind'],
+    ['burnt, and nobody says how much', { kind: 'jacketBurnt', side: 'left' }, '/mm'],
+    ['burnt over 200 mm', { kind: 'jacketBurnt', side: 'left', mm: 200.1 }, '/mm'],
+  ])('%s: nothing is written', async (_, told, field) => {
+    const answer = await server.write('post', `${await server.at('0146')}/redos`, {
+      spliceId: 'F3:only',
+      make: 1,
+      joined: false,
+      sealed: false,
+      because: 'It went wrong.',
+      ...told,
+    });
+    expect(answer.body).toMatchObject({ error: { code: 'BAD_INPUT', field } });
+    expect((await server.job('0146')).job.redos).toEqual([]);
   });
 });
 

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { Router } from 'express';
-import { rule } from '@mendum/core';
+import { mishapOf, rule } from '@mendum/core';
 import type { RulingOf } from '@mendum/core/operations';
 import { PinEntity, ReadingEntity, RedoEntity, TickEntity } from '../db/entities.ts';
 import type { Database } from '../db/open.ts';
@@ -89,7 +89,10 @@ export function workRoutes(router: Router, db: Database, planner: Planner): void
     name: 'makeAgain',
     what: 'made again',
     behindGate: true,
-    asks: ({ input: { spliceId, shrunk }, stored }) => ['again', { jobId: stored.row.id, spliceId, shrunk }],
+    asks: ({ input: { spliceId, make: _, because: __, ...said }, stored }) => [
+      'again',
+      { jobId: stored.row.id, spliceId, said },
+    ],
     work: async ({ input, stored, answer: { findingId, make, cost }, manager, now, audit }) => {
       if (make !== input.make) throw new AppError('NO_SUCH_SPLICE', `This splice is at its make ${make} already.`);
       await manager.insert(RedoEntity, {
@@ -98,6 +101,7 @@ export function workRoutes(router: Router, db: Database, planner: Planner): void
         findingId,
         lostFromMm: cost.lostFromMm,
         lostToMm: cost.lostToMm,
+        mishap: mishapOf(input.kind, cost),
         because: input.because,
         by: input.by,
         at: now,

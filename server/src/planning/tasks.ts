@@ -1,23 +1,27 @@
 import {
   asLaid,
   buildRecords,
+  checkMishap,
   checkWishes,
   heldBy,
   jobSheet,
   keptAsPlanned,
   makesOf,
+  mishapCost,
   planChanges,
   plannedPins,
+  progressOf,
   RecordRefused,
-  redoCost,
   unpinned,
   type Check,
   type FindingPlan,
   type BegunWork,
   type LayoutWishes,
   type Make,
+  type MishapSaid,
   type Pin,
   type Practice,
+  type Progress,
   type SpliceRecord,
 } from '@mendum/core';
 import type { FoundCircuit, JobEffect } from '@mendum/core/operations';
@@ -153,20 +157,27 @@ export const TASKS = {
     });
   },
 
-  /** What it costs to make a joint again. @throws AppError NO_SUCH_SPLICE */
+  /** What a mishap costs. @throws AppError NO_SUCH_SPLICE; BAD_INPUT where it cannot be what is said */
   again: async (
     desk: Desk,
-    { jobId, spliceId, shrunk }: OfJob & { readonly spliceId: string; readonly shrunk: boolean },
+    { jobId, spliceId, said }: OfJob & { readonly spliceId: string; readonly said: MishapSaid },
   ) => {
     const planned = await desk.planned(jobId);
     const { finding, made } = madeAs(planned, spliceId);
-    const splice = finding.splices.find(({ id }) => id === spliceId);
+    const problem = checkMishap(made, said);
+    if (problem) throw new AppError('BAD_INPUT', problem.message, { field: `/${problem.field}`, hint: problem.hint });
+    const { ticks, readings } = planned.stored;
+    const ticked = new Set(ticks.filter(({ done }) => done).map(({ stepId }) => stepId));
+    const progress = (make: Make): Progress =>
+      progressOf(
+        make,
+        (stepId) => ticked.has(stepId),
+        readings.some((reading) => reading.spliceId === make.id && reading.make === make.make),
+      );
     return stamped(planned, {
       findingId: finding.findingId,
       make: made.make,
-      cost: splice
-        ? redoCost(finding, splice, shrunk)
-        : { lostFromMm: finding.lost.fromMm, lostToMm: finding.lost.toMm },
+      cost: mishapCost(finding, made, said, progress),
     });
   },
 

@@ -104,7 +104,9 @@ describe('work that has begun', () => {
       .write('post', `${await server.at('0147')}/redos`, {
         spliceId: splice!.id,
         make: 1,
-        shrunk: false,
+        kind: 'jointFailed',
+        joined: true,
+        sealed: false,
         because: 'Tried.',
       })
       .expect(201);

@@ -17,8 +17,10 @@ export function newTerminalWay(
   alsoLostMm: number,
 ): { readonly way: RankedWay; readonly takesMm: number } {
   const stripMm = fit.terminal?.stripMm ?? USUAL_STRIP_MM;
-  // A terminal that is cut off again takes its strip and 2 mm each time.
-  const again = redos.filter((redo) => redo.findingId === finding.id).length * newTerminalTakesMm(stripMm, 0);
+  // A terminal that is cut off again takes its strip and 2 mm each time, where nobody has said what it took.
+  const again = redos
+    .filter((redo) => redo.findingId === finding.id)
+    .reduce((sum, { mishap }) => sum + (mishap ? (mishap.tailMm ?? 0) : newTerminalTakesMm(stripMm, 0)), 0);
   const lost = Math.max(finding.cutBackLeftMm + finding.cutBackRightMm + again, alsoLostMm);
   const takesMm = newTerminalTakesMm(stripMm, lost);
   return { way: terminalWay(share, fit, stripMm, lost), takesMm };

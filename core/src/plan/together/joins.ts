@@ -3,7 +3,8 @@ import type { Practice } from '../../practice/index.ts';
 import type { Decided } from '../types.ts';
 import { slackTakenMm, type Extent } from './extent.ts';
 import { joinedWork, leaderOf, lengthMm, lostBy, mayJoin } from './work.ts';
-import { type LineContext, type Slack, type DecidedWork, shareOf } from './shared.ts';
+import { type LineContext, type DecidedWork, shareOf } from './shared.ts';
+import type { Slack } from './slack.ts';
 
 /**
  * Up to this length findings are joined into one repair because that saves splices, mm; a place with no room is joined

@@ -3,7 +3,8 @@ import type { Stretch } from '../../damage/index.ts';
 import type { Practice } from '../../practice/index.ts';
 import type { Decided } from '../types.ts';
 import { joinedWork, leaderOf, lostBy, mayJoin, type Work } from './work.ts';
-import { type Line, type LineContext, slackOf, type DecidedWork, decideShared } from './shared.ts';
+import { type Line, type LineContext, type DecidedWork, decideShared } from './shared.ts';
+import { slackOf } from './slack.ts';
 import { gapMm, clashOf, cutInto, savingOf } from './joins.ts';
 
 const middle = (mm: number, fromMm: number, toMm: number): number => Math.min(Math.max(mm, fromMm), toMm);

@@ -5,6 +5,7 @@ import type { Practice } from '../../practice/index.ts';
 import type { Job } from '../../job/index.ts';
 import type { Decided } from '../types.ts';
 import { extentOf, slackTakenMm, spareTakenMm, type Extent } from './extent.ts';
+import type { Slack } from './slack.ts';
 import { leaderOf, lengthMm, lostBy, type Work } from './work.ts';
 
 /** The wire of one circuit along one run, with all that is found on it and what was repaired on it earlier. */
@@ -19,24 +20,6 @@ export interface LineContext {
   readonly job: Pick<Job, 'pins' | 'held'>;
   readonly practice: Practice;
   readonly decide: (finding: Finding, share: WorkShare) => Decided | undefined;
-}
-
-/** Slack of a wire between its fixed points, the run's ends; mm. */
-export interface Slack {
-  readonly mm: number;
-  readonly known: boolean;
-}
-
-/**
- * One amount for all: the least that was measured along the run; what a tail gives at its cavity counts where nothing
- * else was measured.
- */
-export function slackOf(findings: readonly Finding[]): Slack {
-  const measured = (of: readonly Finding[]): number[] =>
-    of.flatMap((one) => (one.slackMm === undefined ? [] : [one.slackMm]));
-  const along = measured(findings.filter((one) => !isAtCavity(one)));
-  const all = along.length > 0 ? along : measured(findings);
-  return all.length > 0 ? { mm: Math.min(...all), known: true } : { mm: 0, known: false };
 }
 
 export interface DecidedWork {

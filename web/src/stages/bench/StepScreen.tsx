@@ -8,6 +8,8 @@ import { Button } from '../../ui/button.tsx';
 import { useLength } from '../../ui/units.tsx';
 import { useOpenJob } from '../job.ts';
 import { atOf, cavityOf, makeWord } from '../where.ts';
+import { SlackAccount } from '../mishap/SlackAccount.tsx';
+import { WentWrong } from '../mishap/WentWrong.tsx';
 import { tickedIds } from '../stages.ts';
 import { StepDrawing } from './StepDrawing.tsx';
 import { Timer } from './Timer.tsx';
@@ -30,6 +32,7 @@ export function StepScreen({ make, finding, run, onMake }: StepScreenProps) {
   const firstOpen = make.steps.findIndex((step) => !ticked.has(step.id));
   const [shown, setShown] = useState<number>();
   const [gauge, setGauge] = useState(false);
+  const [wrong, setWrong] = useState(false);
   const index = Math.min(shown ?? (firstOpen === -1 ? make.steps.length - 1 : firstOpen), make.steps.length - 1);
   const step = make.steps[index];
   const circuit = circuitOf(finding.circuitId);
@@ -105,16 +108,8 @@ export function StepScreen({ make, finding, run, onMake }: StepScreenProps) {
               </span>
             </p>
           ) : null}
-          <p className="border-l-4 border-rework pl-4 text-xl">
-            {step.mistake}
-            {'redosLeft' in make && make.redosLeft !== undefined ? (
-              <span className="block text-soft">
-                {make.redosLeft === 0
-                  ? 'No wire left here for a redo.'
-                  : `Wire left here for ${make.redosLeft} ${make.redosLeft === 1 ? 'redo' : 'redos'}.`}
-              </span>
-            ) : null}
-          </p>
+          <p className="border-l-4 border-rework pl-4 text-xl">{step.mistake}</p>
+          <SlackAccount finding={finding} />
           {step.waitS === undefined ? null : <Timer key={step.id} seconds={step.waitS} />}
         </div>
       </div>
@@ -138,12 +133,7 @@ export function StepScreen({ make, finding, run, onMake }: StepScreenProps) {
           </Button>
         ) : null}
         {signed ? null : (
-          <Button
-            look="quiet"
-            onClick={() =>
-              void navigate(`/jobs/${view.id}/prove?finding=${make.findingId}&splice=${encodeURIComponent(make.id)}`)
-            }
-          >
+          <Button look="quiet" onClick={() => setWrong(true)}>
             It went wrong
           </Button>
         )}
@@ -151,6 +141,7 @@ export function StepScreen({ make, finding, run, onMake }: StepScreenProps) {
           {index + 1 < make.steps.length ? 'Done, next' : next ? 'Done, next splice' : 'Done, on to Prove'}
         </Button>
       </div>
+      {wrong ? <WentWrong make={make} finding={finding} onClose={() => setWrong(false)} /> : null}
       <TrueSize
         open={gauge}
         onClose={() => setGauge(false)}

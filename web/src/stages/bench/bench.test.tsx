@@ -98,9 +98,11 @@ describe('one step at a time', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Not done after all' }));
     expect(writesOf(sent)).toMatchObject([{ body: { done: false } }]);
   });
-  it('says how many redos of wire are left', () => {
+  it('says what slack is left for what may go wrong', () => {
     showStep();
-    expect(screen.getByText(/No wire left here for a redo|Wire left here for \d+ redos?/)).toBeTruthy();
+    expect(
+      screen.getByText(/Enough for one redo|enough to strip one end again|the next mishap means an insert/),
+    ).toBeTruthy();
   });
 });
 

@@ -16,6 +16,8 @@ import { Ranking } from './Ranking.tsx';
 import { Terminals } from './Terminals.tsx';
 import { Ways } from './Ways.tsx';
 
+/** It adds up what is drawn on a wire: what is decided is read before it. */
+const SlackAccount = lazy(async () => ({ default: (await import('../mishap/SlackAccount.tsx')).SlackAccount }));
 /** It plans on the page, so it brings the planner with it: only when it is opened. */
 const WhatIf = lazy(async () => ({ default: (await import('./WhatIf.tsx')).WhatIf }));
 
@@ -89,6 +91,9 @@ export function DecisionDetail({ finding }: { readonly finding: FindingPlan }) {
       <div className="my-3">
         <FigureStrip finding={finding} />
       </div>
+      <Suspense fallback={<div className="min-h-11" />}>
+        <SlackAccount finding={finding} />
+      </Suspense>
       {finding.cavity?.work.terminal ? (
         <p>
           {finding.cavity.work.terminal.partName}: {finding.cavity.work.terminal.fitsWords}, strip{' '}

@@ -1,34 +1,36 @@
-import { useState } from 'react';
-import { type Make, redoCost, type Ruling } from '@mendum/core';
+import { useMemo, useState } from 'react';
+import type { FindingPlan, Make, MishapSaid, Ruling } from '@mendum/core';
 import { useSave } from '../../app/change.ts';
 import { Button } from '../../ui/button.tsx';
-import { Length } from '../../ui/units.tsx';
+import { TickBox } from '../../ui/field.tsx';
 import { Verdict } from '../../ui/verdict.tsx';
 import { useOpenJob } from '../job.ts';
+import { Price } from '../mishap/Price.tsx';
+import { useMishap } from '../mishap/useMishap.ts';
 import { tickedIds } from '../stages.ts';
 
-/** A joint that failed: cause, next action, and what making it again costs in wire before it is accepted. */
-export function MakeAgain({ make, ruling }: { readonly make: Make; readonly ruling: Ruling | undefined }) {
-  const { view, plan } = useOpenJob();
+interface MakeAgainProps {
+  readonly make: Make;
+  readonly finding: FindingPlan;
+  readonly ruling: Ruling;
+}
+
+/** A joint that failed: cause, next action, what making it again costs and what the plan becomes, before it is accepted. */
+export function MakeAgain({ make, finding, ruling }: MakeAgainProps) {
+  const { view } = useOpenJob();
   const { save, busy } = useSave();
-  const shrinkStep = make.steps.find((step) => step.key === 'shrink' || step.key === 'tape');
-  const [shrunk, setShrunk] = useState(shrinkStep !== undefined && tickedIds(view).has(shrinkStep.id));
-  const finding = plan.findings.find((one) => one.findingId === make.findingId);
-  if (!ruling || !finding) return null;
-  const cost = 'joint' in make ? redoCost(finding, make, shrunk) : undefined;
-  const becomes =
-    cost &&
-    {
-      oneSplice: (
-        <>
-          One splice still reaches: <Length mm={cost.slackLeftMm} /> of slack are left then.
-        </>
-      ),
-      twoSplices: <b>The slack is used up: one splice becomes two, with a new insert.</b>,
-      longerInsert: <>Both splices of the insert are made again, with a longer insert.</>,
-    }[cost.becomes];
+  const sealStep = make.steps.find((step) => step.key === 'shrink' || step.key === 'tape');
+  const [sealed, setSealed] = useState(sealStep !== undefined && tickedIds(view).has(sealStep.id));
+  const said = useMemo<MishapSaid>(() => ({ kind: 'jointFailed', joined: true, sealed }), [sealed]);
+  const priced = useMishap(finding, make, said);
   const again = (): void =>
-    void save('makeAgain', { jobId: view.id, spliceId: make.id, make: make.make, shrunk, because: ruling.cause });
+    void save('makeAgain', {
+      jobId: view.id,
+      spliceId: make.id,
+      make: make.make,
+      ...said,
+      because: ruling.cause,
+    });
   return (
     <section aria-label="Make it again" className="mt-4 border-l-4 border-scrap bg-sheet px-5 py-4 text-lg">
       <p>
@@ -38,27 +40,17 @@ export function MakeAgain({ make, ruling }: { readonly make: Make; readonly ruli
       {ruling.verdict === 'rework' ? (
         <p className="text-soft">Put it right and enter the check again below; cutting it out costs wire.</p>
       ) : null}
-      {cost ? (
-        <>
-          <label className="mt-2 flex min-h-11 items-center gap-3">
-            <input
-              type="checkbox"
-              className="size-6 accent-(--copper)"
-              checked={shrunk}
-              onChange={(event) => setShrunk(event.target.checked)}
-            />
-            Its sleeve has been shrunk
-          </label>
-          <p>
-            Cutting it out costs{' '}
-            <b>
-              <Length mm={cost.lossPerSideMm} />
-            </b>{' '}
-            on each side. {becomes}
-          </p>
-        </>
-      ) : (
+      {sealStep && 'joint' in make ? (
+        <TickBox
+          label="Its seal is on already"
+          checked={sealed}
+          onChange={(event) => setSealed(event.target.checked)}
+        />
+      ) : null}
+      {'partName' in make ? (
         <p>The cover cannot be changed without cutting: the wire is cut out and spliced.</p>
+      ) : (
+        <Price finding={finding} make={make} priced={priced} />
       )}
       <Button look="scrap" className="mt-3" disabled={busy} onClick={again}>
         Cut it out and make it again

@@ -1,4 +1,13 @@
-import { maySign, type Circuit, type Make, type Reading, type ReadingValue } from '@mendum/core';
+import { useState } from 'react';
+import {
+  maySign,
+  type Circuit,
+  type Make,
+  type Reading,
+  type ReadingValue,
+  type Ruling,
+  type VerdictWord,
+} from '@mendum/core';
 import { useSave } from '../../app/change.ts';
 import { WireChip } from '../../shapes/WireLine.tsx';
 import { Button } from '../../ui/button.tsx';
@@ -8,6 +17,8 @@ import { atOf, cavityOf, runOf } from '../where.ts';
 import { readingsOfMake, standingOfMake } from '../stages.ts';
 import { AnyOf } from './AnyOf.tsx';
 import { CheckBlock } from './CheckBlock.tsx';
+import { SlackAccount } from '../mishap/SlackAccount.tsx';
+import { WentWrong } from '../mishap/WentWrong.tsx';
 import { MakeAgain } from './MakeAgain.tsx';
 
 /** One splice or cover with its checks, its rulings, and what a redo would cost. */
@@ -28,6 +39,11 @@ export function ProveMake({
   const readings = readingsOfMake(view, make);
   const last = (checkId: string): Reading | undefined => readings.filter((one) => one.checkId === checkId).at(-1);
   const group = make.checks.filter(({ anyOf }) => anyOf !== undefined);
+  const finding = plan.findings.find(({ findingId }) => findingId === make.findingId);
+  const ruled = (verdict: VerdictWord): Ruling | undefined =>
+    [...rulings.values()].find((ruling) => ruling.verdict === verdict);
+  const failing = standing === 'failed' ? (ruled('scrap') ?? ruled('rework')) : undefined;
+  const [wrong, setWrong] = useState(false);
   const looks = make.checks.filter((check) => check.kind === 'look');
   const looksOpen = looks.filter((check) => !rulings.has(check.id));
   const send = (values: readonly { readonly checkId: string; readonly value: ReadingValue }[]): Promise<boolean> =>
@@ -66,15 +82,8 @@ export function ProveMake({
           </Button>
         ) : null}
       </div>
-      {standing === 'failed' && !signed ? (
-        <MakeAgain
-          make={make}
-          ruling={
-            [...rulings.values()].find((ruling) => ruling.verdict === 'scrap') ??
-            [...rulings.values()].find((ruling) => ruling.verdict === 'rework')
-          }
-        />
-      ) : null}
+      {finding ? <SlackAccount finding={finding} /> : null}
+      {failing && finding && !signed ? <MakeAgain make={make} finding={finding} ruling={failing} /> : null}
       <ol className="mt-3 border-t border-ink">
         {make.checks.map((check) =>
           check.anyOf === undefined ? (
@@ -100,6 +109,7 @@ export function ProveMake({
           ) : null,
         )}
       </ol>
+      {wrong && finding ? <WentWrong make={make} finding={finding} onClose={() => setWrong(false)} /> : null}
       {maySign(standing) ? (
         <div className="mt-4 flex flex-wrap items-center gap-4">
           {standing === 'passed' ? (
@@ -116,6 +126,11 @@ export function ProveMake({
           ) : null}
         </div>
       ) : null}
+      {signed ? null : (
+        <Button look="quiet" className="mt-3" onClick={() => setWrong(true)}>
+          It went wrong
+        </Button>
+      )}
       <p className="mt-4 text-soft">
         When all are proved, switch and watch every function on that connector, not only the one mended.
       </p>

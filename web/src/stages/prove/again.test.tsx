@@ -1,8 +1,9 @@
 import { render, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { describe, expect, it } from 'vitest';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Reading } from '@mendum/core';
 import { findingOf, InJob, viewOf } from '../../test/job.tsx';
+import { standInPlanner } from '../../test/planner.ts';
 import { standInServer, writesOf } from '../../test/server.ts';
 import { ProveStage } from './ProveStage.tsx';
 
@@ -22,23 +23,28 @@ const show = (slackMm: number) =>
     </InJob>,
   );
 
+beforeEach(standInPlanner);
+afterEach(() => vi.restoreAllMocks());
+const again = (): string => screen.getByRole('region', { name: 'Make it again' }).textContent ?? '';
+
 describe('a joint that let go', () => {
-  it('says the cause, the next action and what it costs, before it is accepted', () => {
+  it('says the cause, the next action, what it costs and what the plan becomes, before it is accepted', async () => {
     standInServer({});
     show(60);
-    const again = screen.getByRole('region', { name: 'Make it again' });
-    expect(again.textContent).toContain('It let go at 40 N; it must hold 111 and 222 on a sample.');
-    expect(again.textContent).toContain(
-      'Cutting it out costs 9 mm on each side. One splice still reaches: 30 mm of slack are left then.',
-    );
+    expect(again()).toContain('It let go at 40 N; it must hold 111 and 222 on a sample.');
+    expect(again()).toContain('9 mm of the wire, X1 side');
+    expect(again()).toContain('9 mm of the wire, X2 side');
+    expect(again()).toContain('Used up: Sealed butt, middle.');
+    await screen.findByText('The plan stays:', { exact: false });
+    expect(again()).toContain('30 mm left: enough to strip one end again, not for a redo.');
   });
-  it('costs more once its sleeve was shrunk, and may turn one splice into two', async () => {
+  it('costs more once its seal is on, and may turn one splice into two', async () => {
     standInServer({});
     show(40);
-    await userEvent.click(screen.getByLabelText('Its sleeve has been shrunk'));
-    expect(screen.getByRole('region', { name: 'Make it again' }).textContent).toContain(
-      '19.5 mm on each side. The slack is used up: one splice becomes two',
-    );
+    await userEvent.click(screen.getByLabelText('Its seal is on already'));
+    expect(again()).toContain('19.5 mm of the wire, X1 side');
+    await screen.findByText('The plan becomes:', { exact: false });
+    expect(again()).toMatch(/The plan becomes: Two splices and .* of new wire/);
   });
   it('sends what was decided, with its cause', async () => {
     const sent = standInServer({ 'POST /jobs/J/redos': { status: 201, body: {} } });
@@ -46,7 +52,15 @@ describe('a joint that let go', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Cut it out and make it again' }));
     await waitFor(() =>
       expect(writesOf(sent)).toMatchObject([
-        { body: { spliceId: 'F1:only', make: 1, shrunk: false, because: expect.stringContaining('let go at 40 N') } },
+        {
+          body: {
+            spliceId: 'F1:only',
+            make: 1,
+            kind: 'jointFailed',
+            sealed: false,
+            because: expect.stringContaining('let go at 40 N'),
+          },
+        },
       ]),
     );
   });

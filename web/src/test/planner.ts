@@ -1,0 +1,10 @@
+import { vi } from 'vitest';
+import { plan } from '@mendum/core';
+import * as planning from '../app/usePlan.ts';
+
+/** Plans where the test runs, since there is no worker there. */
+export function standInPlanner(): void {
+  vi.spyOn(planning, 'thePlanner').mockReturnValue({
+    plan: (...of: Parameters<typeof plan>) => Promise.resolve().then(() => plan(...of)),
+  } as unknown as ReturnType<typeof planning.thePlanner>);
+}
