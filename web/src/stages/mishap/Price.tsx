@@ -31,7 +31,7 @@ export function Price({
         {cost.losses.length === 0 ? <li>No wire is lost: it is begun again.</li> : null}
         {cost.losses.map((loss) => (
           <li key={loss.side}>
-            <b className="figure text-2xl">
+            <b>
               <Length mm={loss.mm} />
             </b>{' '}
             {ofWhat(loss, sideWords(loss.side))}

@@ -9,7 +9,7 @@ export function SlackAccount({ finding }: { readonly finding: FindingPlan }) {
   if (ledger.drawnFor === 'nothing') return null;
   const { number } = circuitOf(finding.circuitId);
   const several = new Set(ledger.lines.map(({ findingId }) => findingId)).size > 1;
-  const freeMm = ledger.leftMm - ledger.keptMm;
+  const isEnough = ledger.redoMm !== undefined && ledger.leftMm >= ledger.redoMm;
   return (
     <details className="group max-w-xl">
       <summary className="min-h-11 cursor-pointer content-center text-lg">
@@ -25,8 +25,15 @@ export function SlackAccount({ finding }: { readonly finding: FindingPlan }) {
               mm={-mm}
             />
           ))}
-          {ledger.keptMm > 0 ? <Row words="Kept for one redo" mm={ledger.keptMm} isSum /> : null}
-          <Row words={ledger.keptMm > 0 ? 'Left besides' : 'Left'} mm={freeMm} isSum={ledger.keptMm === 0} />
+          {isEnough ? (
+            <>
+              <Row words="Kept for one redo" mm={ledger.keptMm} isSum />
+              <Row words="Left besides" mm={ledger.leftMm - ledger.keptMm} />
+            </>
+          ) : (
+            <Row words="Left" mm={ledger.leftMm} isSum />
+          )}
+          {!isEnough && ledger.redoMm !== undefined ? <Row words="One redo would take" mm={ledger.redoMm} /> : null}
         </tbody>
       </table>
     </details>

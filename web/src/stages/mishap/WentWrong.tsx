@@ -87,14 +87,23 @@ export function WentWrong({ make, finding, onClose }: WentWrongProps) {
       title="It went wrong"
       about="Nothing is written down before you accept what it costs."
     >
-      <Choices
-        label="What went wrong"
-        picked={kind}
-        onPick={(next) => next && pick(next)}
-        className="grid gap-1.5 sm:grid-cols-2"
-        look={look}
-        choices={mishapsOf(make).map((value) => ({ value, shown: () => mishapInWords(value) }))}
-      />
+      {kind ? (
+        <p className="flex flex-wrap items-center justify-between gap-x-4 text-xl font-semibold">
+          {mishapInWords(kind)}
+          <Button look="quiet" onClick={() => setKind(undefined)}>
+            No, another
+          </Button>
+        </p>
+      ) : (
+        <Choices
+          label="What went wrong"
+          picked={kind}
+          onPick={(next) => next && pick(next)}
+          className="grid gap-1.5 sm:grid-cols-2"
+          look={look}
+          choices={mishapsOf(make).map((value) => ({ value, shown: () => mishapInWords(value) }))}
+        />
+      )}
       {asks && asks.side !== 'none' ? (
         <>
           <p className="mt-4 mb-1 text-lg font-semibold">Which end?</p>
@@ -148,6 +157,10 @@ export function WentWrong({ make, finding, onClose }: WentWrongProps) {
           ) : null}
         </div>
       ) : null}
+      <div className="mt-4">
+        {priced.problem ? <p className="text-lg text-soft">{priced.problem.message}</p> : null}
+        <Price finding={finding} make={make} priced={priced} />
+      </div>
       {kind ? (
         <div className="mt-3">
           <TextField
@@ -158,10 +171,6 @@ export function WentWrong({ make, finding, onClose }: WentWrongProps) {
           />
         </div>
       ) : null}
-      <div className="mt-4">
-        {priced.problem ? <p className="text-lg text-soft">{priced.problem.message}</p> : null}
-        <Price finding={finding} make={make} priced={priced} />
-      </div>
       <div className="mt-5 flex flex-wrap justify-end gap-3">
         <Button onClick={onClose}>Leave it as it is</Button>
         <Button
