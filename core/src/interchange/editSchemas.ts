@@ -42,6 +42,7 @@ export const harnessEditSchema = named(
     joinRuns: edit('joinRuns', { nodeId: needed(id) }),
     moveNode: edit('moveNode', { nodeId: needed(id), byMm: needed(Joi.number().min(-1e6).max(1e6)) }),
     changeNode: edit('changeNode', { node: needed(nodeSchema) }),
+    extendEnd: edit('extendEnd', { byMm: needed(lengthMm), node: needed(nodeSchema) }),
     removeRun: edit('removeRun', { runId: needed(id) }),
     setCircuit: edit('setCircuit', { circuit: needed(routedCircuitSchema) }),
     removeCircuit: edit('removeCircuit', { circuitId: needed(id) }),

@@ -1,6 +1,6 @@
 import { endOfCircuit, isAtCavity, type Finding } from '../damage/index.ts';
 import { routeBetween, type Circuit, type HarnessNode, type Run } from '../harness/index.ts';
-import { joinRuns, moveNode, nodeOf, runOf, runsAt, setLength, splitRun } from './runs.ts';
+import { extendEnd, joinRuns, moveNode, nodeOf, runOf, runsAt, setLength, splitRun } from './runs.ts';
 import { EditRefused, type HarnessEdit, type RunChange, type Surveyed } from './types.ts';
 
 function addRun(state: Surveyed, run: Run, node: HarnessNode | undefined): Surveyed {
@@ -148,6 +148,8 @@ function edited(state: Surveyed, edit: HarnessEdit): Surveyed {
       return moveNode(state, edit.nodeId, edit.byMm);
     case 'changeNode':
       return changeNode(state, edit.node);
+    case 'extendEnd':
+      return changeNode(extendEnd(state, edit.node.id, edit.byMm), edit.node);
     case 'removeRun':
       return removeRun(state, edit.runId);
     case 'setCircuit':

@@ -233,3 +233,27 @@ export function setLength(state: Surveyed, runId: string, lengthMm: number): Sur
     },
   };
 }
+
+/**
+ * Grows the last run at an end by `byMm`: what is known of it keeps its place on the wire, so all of it is counted from
+ * farther off where its run starts there. @throws EditRefused between runs, and beyond the longest length
+ */
+export function extendEnd(state: Surveyed, nodeId: string, byMm: number): Surveyed {
+  const { name } = nodeOf(state, nodeId);
+  const [run, ...more] = runsAt(state, nodeId);
+  if (!run || more.length > 0)
+    throw new EditRefused(
+      `${name} is no end: ${more.length + 1} runs meet there.`,
+      'Go on from where the last run ends.',
+    );
+  const grown = setLength(state, run.id, run.lengthMm + byMm);
+  if (run.toNodeId === nodeId) return grown;
+  const moved = together({ features: [], findings: [] }, on(state, run), byMm, run.id);
+  return {
+    harness: {
+      ...grown.harness,
+      runs: grown.harness.runs.map((one) => (one.id === run.id ? { ...one, features: moved.features } : one)),
+    },
+    findings: inOrder(state, moved.findings),
+  };
+}

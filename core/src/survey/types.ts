@@ -16,7 +16,7 @@ export interface RunChange {
  * One change to a harness, as data: done again in order it gives the same harness, and everything found on it goes
  * along. `addRun` brings a run to a node that is new or there; `splitRun` sets a node `atMm` from the run's start, and
  * the part behind it becomes `newRunId`; `joinRuns` takes a node out between two runs; `moveNode` slides a node along
- * its line by `byMm`, away from the first node.
+ * its line by `byMm`, away from the first node; `extendEnd` says what an end really is, `byMm` beyond where it was.
  */
 export type HarnessEdit =
   | { readonly do: 'addRun'; readonly run: Run; readonly node?: HarnessNode | undefined }
@@ -33,6 +33,7 @@ export type HarnessEdit =
   | { readonly do: 'joinRuns'; readonly nodeId: string }
   | { readonly do: 'moveNode'; readonly nodeId: string; readonly byMm: number }
   | { readonly do: 'changeNode'; readonly node: HarnessNode }
+  | { readonly do: 'extendEnd'; readonly byMm: number; readonly node: HarnessNode }
   | { readonly do: 'removeRun'; readonly runId: string }
   | { readonly do: 'setCircuit'; readonly circuit: Circuit }
   | { readonly do: 'removeCircuit'; readonly circuitId: string }

@@ -18,7 +18,14 @@ export const MachineEntity = new EntitySchema<Rows.MachineRow>({
 });
 export const HarnessEntity = new EntitySchema<Rows.HarnessRow>({
   name: 'harness',
-  columns: { id: key, machineId: text, name: text, version: { ...whole, default: 1 }, keptFor: optional(text) },
+  columns: {
+    id: key,
+    machineId: text,
+    name: text,
+    version: { ...whole, default: 1 },
+    keptFor: optional(text),
+    placed: optional(json),
+  },
   foreignKeys: [{ target: 'machine', columnNames: ['machineId'], referencedColumnNames: ['id'] }],
 });
 const ofHarness = [{ target: 'harness', columnNames: ['harnessId'], referencedColumnNames: ['id'] }];

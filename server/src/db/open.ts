@@ -13,6 +13,7 @@ import { Earlier1764600000000 } from './migrations/1764600000000-earlier.ts';
 import { Cables1764800000000 } from './migrations/1764800000000-cables.ts';
 import { Lists1765000000000 } from './migrations/1765000000000-lists.ts';
 import { Mishaps1765100000000 } from './migrations/1765100000000-mishaps.ts';
+import { Placed1765200000000 } from './migrations/1765200000000-placed.ts';
 import { Terminals1764900000000 } from './migrations/1764900000000-terminals.ts';
 import { Identity1764700000000 } from './migrations/1764700000000-identity.ts';
 import { Survey1764200000000 } from './migrations/1764200000000-survey.ts';
@@ -61,6 +62,7 @@ export async function openDatabase(dataDir: string): Promise<Database> {
       Terminals1764900000000,
       Lists1765000000000,
       Mishaps1765100000000,
+      Placed1765200000000,
     ],
     migrationsRun: true,
     synchronize: false,

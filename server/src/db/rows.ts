@@ -16,6 +16,7 @@ import type {
   Practice,
   ReadingValue,
   SpliceRecord,
+  WirePlace,
   Zone,
 } from '@mendum/core';
 
@@ -33,6 +34,8 @@ export interface HarnessRow {
   name: string;
   version: number;
   keptFor: string | null;
+  /** Where repairs lie that edits have moved since they were recorded, by job and splice; none where their wire is gone. */
+  placed: Readonly<Record<string, WirePlace | null>> | null;
 }
 export interface NodeRow {
   harnessId: string;

@@ -1,6 +1,7 @@
 import { isDeepStrictEqual } from 'node:util';
 import type { EntityManager } from 'typeorm';
 import {
+  alongWith,
   applyEdits,
   checkJob,
   EditRefused,
@@ -8,10 +9,12 @@ import {
   type Harness,
   type HarnessEdit,
   type Job,
+  type Pin,
   type Surveyed,
 } from '@mendum/core';
-import { FindingEntity, HarnessEntity, JobEntity } from '../db/entities.ts';
+import { FindingEntity, HarnessEntity, JobEntity, PinEntity } from '../db/entities.ts';
 import { AppError } from '../errors.ts';
+import { placedAfter } from '../jobs/earlier.ts';
 import { hasWork, mustBeCurrent } from '../jobs/change.ts';
 import { findingRow, loadJob, type StoredJob } from '../jobs/store.ts';
 import { keepAside, loadHarness, replaceHarness } from './store.ts';
@@ -69,6 +72,48 @@ function inJob(stored: StoredJob, edits: readonly HarnessEdit[]): Surveyed {
   return after;
 }
 
+/** Where splices are put or kept once the harness is edited; those whose place is gone are put anew. */
+function pinsAlong(
+  pins: readonly Pin[],
+  { job }: StoredJob,
+  findings: readonly Finding[],
+  edits: readonly HarnessEdit[],
+): Pin[] {
+  return pins.flatMap((pin): Pin[] => {
+    const before = job.findings.find(({ id }) => id === pin.findingId);
+    const after = findings.find(({ id }) => id === pin.findingId);
+    if (!before || !after) return [pin];
+    const { centreMm, runId = before.runId } = pin;
+    const place = { circuitId: before.circuitId, runId, fromMm: centreMm, toMm: centreMm };
+    const now = alongWith(job.harness, edits, place);
+    if (!now) return [];
+    const { runId: _, ...rest } = pin;
+    return [{ ...rest, centreMm: now.fromMm, ...(now.runId === after.runId ? {} : { runId: now.runId }) }];
+  });
+}
+
+/** Moves what people and plans have put on an open job's harness along with it. */
+async function movePins(
+  manager: EntityManager,
+  stored: StoredJob,
+  findings: readonly Finding[],
+  edits: readonly HarnessEdit[],
+): Promise<void> {
+  const along = (pins: readonly Pin[]): Pin[] => pinsAlong(pins, stored, findings, edits);
+  const { row, job } = stored;
+  if (job.pins.length > 0) {
+    await manager.delete(PinEntity, { jobId: row.id });
+    for (const pin of along(job.pins)) await manager.insert(PinEntity, { jobId: row.id, runId: null, ...pin });
+  }
+  const { layout } = row;
+  if (layout.pins.length + layout.found.length > 0)
+    await manager.update(
+      JobEntity,
+      { id: row.id },
+      { layout: { ...layout, pins: along(layout.pins), found: along(layout.found) } },
+    );
+}
+
 /**
  * Edits a stored harness. Findings of every open job on it keep their place; signed jobs keep the harness as it was.
  * @returns its new version
@@ -113,10 +158,13 @@ export async function editHarness(
         findingRow(job.id, finding, position, (stored.findingVersions[finding.id] ?? 1) + 1),
       );
     }
+    await movePins(manager, stored, findings, edits);
     await manager.update(JobEntity, { id: job.id }, { version: job.version + 1, updatedAt: now });
   }
+  const placed = await placedAfter(manager, row, harness, edits);
   if (jobs.some((job) => job.status === 'signed'))
     await manager.update(JobEntity, { harnessId: id, status: 'signed' }, { harnessId: await keepAside(manager, id) });
   await replaceHarness(manager, id, after, row.version + 1);
+  await manager.update(HarnessEntity, { id }, { placed });
   return row.version + 1;
 }

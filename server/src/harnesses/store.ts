@@ -193,6 +193,7 @@ export async function insertHarness(manager: EntityManager, machine: Machine, ha
     name: harness.name,
     version: 1,
     keptFor: null,
+    placed: null,
   });
   await insertParts(manager, harnessId, harness);
   return harnessId;

@@ -1,4 +1,5 @@
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import type { HarnessView } from '@mendum/core/operations';
 import { makeSafe, startServer, type TestServer } from '../test/server.ts';
 
 let server: TestServer;
@@ -56,5 +57,25 @@ describe('what was repaired earlier on the same harness', () => {
     const answer = await server.write('post', '/jobs/import', { text }).expect(201);
     const { number: again } = answer.body as { number: string };
     expect((await server.job(again)).job.earlier).toEqual(earlier);
+  });
+  it('goes along when the harness is edited, corrected or not; the signed job keeps it where it was', async () => {
+    const { splice, number } = await beside('0126');
+    const here = async () =>
+      (await server.job(number)).job.earlier?.find((one) => one.circuitId === splice.circuitId && one.fromMm > 0);
+    const before = (await here())!;
+    const { harnessId } = (await server.http.get(`/api${await server.at(number)}`)).body as { harnessId: string };
+    const view = (await server.http.get(`/api/harnesses/${harnessId}`)).body as HarnessView;
+    const run = view.runs.find(({ id }) => id === before.runId)!;
+    const node = view.nodes.find(({ id }) => id === run.fromNodeId)!;
+    const grow = { do: 'extendEnd', byMm: 250, node };
+    await server.write('put', `/harnesses/${harnessId}`, { version: view.version, edits: [grow] }).expect(200);
+    expect(await here()).toEqual({ ...before, fromMm: before.fromMm + 250, toMm: before.toMm + 250 });
+    const { records } = await server.job('0126');
+    const record = records.find(({ body }) => body.onWire?.fromMm === before.fromMm)!;
+    await server.write('post', `/records/${record.id}/corrections`, { text: 'Its colour was grey.' }).expect(201);
+    expect(await here()).toMatchObject({ fromMm: before.fromMm + 250 });
+    expect((await server.job('0126')).job.harness.runs.find(({ id }) => id === run.id)?.lengthMm).toBe(run.lengthMm);
+    await server.write('put', `/harnesses/${harnessId}`, { version: view.version + 1, edits: [grow] }).expect(200);
+    expect(await here()).toMatchObject({ fromMm: before.fromMm + 500 });
   });
 });

@@ -1,12 +1,39 @@
 import { In, type EntityManager } from 'typeorm';
-import type { EarlierRepair, Harness, SpliceRecord } from '@mendum/core';
+import { alongWith, type EarlierRepair, type Harness, type HarnessEdit, type SpliceRecord } from '@mendum/core';
 import { HarnessEntity, JobEntity, RecordEntity } from '../db/entities.ts';
-import type { JobRow } from '../db/rows.ts';
+import type { HarnessRow, JobRow, RecordRow } from '../db/rows.ts';
 import { notReplaced } from '../record/notReplaced.ts';
 
 /** "sealed butt, job 0126, 2026-03-01". */
 const wordsOf = ({ method, jobNumber, signedAt }: SpliceRecord): string =>
   `${method}, job ${jobNumber}, ${signedAt.slice(0, 10)}`;
+
+const keyOf = ({ jobId, spliceId }: Pick<RecordRow, 'jobId' | 'spliceId'>): string => `${jobId} ${spliceId}`;
+
+/** What signed jobs left on the wires of a harness, by job and splice: where each lies by now, and what it was cut by. */
+async function repairsOn(
+  manager: EntityManager,
+  own: HarnessRow,
+  counts: (row: RecordRow, firstSignedAt: string) => boolean,
+): Promise<Map<string, EarlierRepair>> {
+  const lineage = own.keptFor ?? own.id;
+  const kept = await manager.findBy(HarnessEntity, [{ id: lineage }, { keptFor: lineage }]);
+  const jobs = await manager.findBy(JobEntity, { harnessId: In(kept.map((one) => one.id)), status: 'signed' });
+  if (jobs.length === 0) return new Map();
+  const all = await manager.findBy(RecordEntity, { jobId: In(jobs.map((one) => one.id)) });
+  const signed = new Map(all.filter((row) => row.replacesId === null).map((row) => [keyOf(row), row.signedAt]));
+  const rows = notReplaced(all).filter((row) => counts(row, signed.get(keyOf(row)) ?? row.signedAt));
+  const cutOut = new Set(rows.flatMap((row) => row.body.cutsOut ?? []));
+  return new Map(
+    rows.flatMap((row) => {
+      const { id, body } = row;
+      const moved = own.placed?.[keyOf(row)];
+      return body.onWire && moved !== null && !cutOut.has(id)
+        ? [[keyOf(row), { ...body.onWire, ...moved, id, words: wordsOf(body) }] as const]
+        : [];
+    }),
+  );
+}
 
 /**
  * What earlier signed jobs left on the wires of a job's harness: their splices and covers, less what a later one cut
@@ -19,22 +46,25 @@ export async function earlierOn(
   before: string | undefined,
 ): Promise<EarlierRepair[]> {
   const own = await manager.findOneByOrFail(HarnessEntity, { id: job.harnessId });
-  const lineage = own.keptFor ?? own.id;
-  const kept = await manager.findBy(HarnessEntity, [{ id: lineage }, { keptFor: lineage }]);
-  const jobs = await manager.findBy(JobEntity, { harnessId: In(kept.map((one) => one.id)), status: 'signed' });
-  const others = jobs.filter((one) => one.id !== job.id);
-  if (others.length === 0) return [];
-  const all = await manager.findBy(RecordEntity, { jobId: In(others.map((one) => one.id)) });
-  const signed = new Map(
-    all.filter((row) => row.replacesId === null).map((row) => [`${row.jobId} ${row.spliceId}`, row.signedAt]),
+  const repairs = await repairsOn(
+    manager,
+    own,
+    (row, signedAt) => row.jobId !== job.id && (before === undefined || signedAt < before),
   );
-  const rows = notReplaced(all).filter(
-    (row) => before === undefined || (signed.get(`${row.jobId} ${row.spliceId}`) ?? row.signedAt) < before,
-  );
-  const cutOut = new Set(rows.flatMap((row) => row.body.cutsOut ?? []));
-  return rows.flatMap(({ id, body }): EarlierRepair[] =>
-    body.onWire && !cutOut.has(id) ? [{ ...body.onWire, id, words: wordsOf(body) }] : [],
-  );
+  return [...repairs.values()];
+}
+
+/** Where all repairs on a harness lie once it has been edited; none where their wire is gone. */
+export async function placedAfter(
+  manager: EntityManager,
+  own: HarnessRow,
+  harness: Harness,
+  edits: readonly HarnessEdit[],
+): Promise<HarnessRow['placed']> {
+  const repairs = await repairsOn(manager, own, () => true);
+  if (repairs.size === 0) return own.placed;
+  const now = [...repairs].map(([key, repair]) => [key, alongWith(harness, edits, repair) ?? null] as const);
+  return { ...own.placed, ...Object.fromEntries(now) };
 }
 
 /** The earlier repairs whose wire and place are still there: of a harness that was edited since, some are not. */
