@@ -11,10 +11,10 @@ test('a joint that lets go is cut out; when the slack is used up one splice beco
   const again = page.getByRole('region', { name: 'Make it again' });
   await expect(again).toContainText('It let go at 48 N');
   await expect(again).toContainText('Check die and strip');
-  await expect(again).toContainText('9 mm on each side');
-  await again.getByLabel('Its sleeve has been shrunk').check();
-  await expect(again).toContainText('19.5 mm on each side');
-  await expect(again).toContainText('one splice becomes two, with a new insert');
+  await expect(again).toContainText('9 mm of the wire on each side');
+  await again.getByLabel('Its seal is on already').check();
+  await expect(again).toContainText('19.5 mm of the wire on each side');
+  await expect(again).toContainText(/The plan becomes: Two splices and \d+ mm of new wire/);
   await again.getByRole('button', { name: 'Cut it out and make it again' }).click();
   await expect(again).toBeHidden();
   await page.goto(`/jobs/${id}/decide?finding=F3`);

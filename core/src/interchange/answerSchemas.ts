@@ -280,4 +280,5 @@ export const ANSWERS: { readonly [N in AnsweringName]: Joi.Schema } = {
   find: all(foundCircuit),
   addHarness: answer<'addHarness'>({ id: needed(words) }),
   changeHarness: answer<'changeHarness'>({ harnessVersion: needed(version) }),
+  nameHarness: answer<'nameHarness'>({ harnessVersion: needed(version), corrected: needed(whole) }),
 };

@@ -32,7 +32,7 @@ import {
   type Run,
   type Zone,
 } from '../harness/index.ts';
-import { LIMITS, type Machine } from '../job/index.ts';
+import { LIMITS, type Machine, type NamedHarness } from '../job/index.ts';
 import { above0, amps, area, cavityText, count, flag, id, lengthMm, list, text } from './schema/fields.ts';
 import { named, needed, oneOf, shape, usual, variants } from './schema/shape.ts';
 import { wireSchema } from './wireSchemas.ts';
@@ -246,3 +246,5 @@ export const machineSchema = named(
     systemVoltageV: needed(above0(1500)),
   }),
 );
+/** What a harness is called, and of which machine it is. */
+export const namedHarnessSchema = shape<NamedHarness>({ name: needed(text), machine: needed(machineSchema) });

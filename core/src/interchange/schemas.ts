@@ -3,6 +3,13 @@ export { fieldAt, inWords, unitOf, wantedOf, withoutEmpty } from './schema/wante
 export { partSchema, toolSchema, wireStockSchema } from './catalogueSchemas.ts';
 export { findingSchema } from './findingSchema.ts';
 export { quickSchema } from './quickSchema.ts';
-export { circuitSchema, machineSchema, nodeSchema, routedCircuitSchema, runSchema } from './harnessSchemas.ts';
+export {
+  circuitSchema,
+  machineSchema,
+  namedHarnessSchema,
+  nodeSchema,
+  routedCircuitSchema,
+  runSchema,
+} from './harnessSchemas.ts';
 export { figuresSchema, practiceSchema } from './practiceSchema.ts';
 export { readingSchema, readingValueSchema } from './readingSchema.ts';

@@ -106,5 +106,6 @@ export const SENT: { readonly [N in SendingName]: FieldsOf<SentOf<N>> } = {
   addPractice: practice,
   changePractice: practice,
   addHarness: { machine: needed(machineSchema), harness: needed(harnessSchema) },
+  nameHarness: { ...versioned, name: needed(text), machine: needed(machineSchema) },
   changeHarness: { ...versioned, edits: needed(Joi.array().items(harnessEditSchema).min(1).max(500)) },
 };

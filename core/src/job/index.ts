@@ -1,5 +1,5 @@
 export { NOTHING_YET } from './types.ts';
-export type { Job, Machine } from './types.ts';
+export type { Job, Machine, NamedHarness } from './types.ts';
 export { checkFinding, checkJob, checkOverlap } from './check.ts';
 export { problem } from './checkHarness.ts';
 export type { JobProblem } from './problem.ts';

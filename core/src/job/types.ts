@@ -12,6 +12,12 @@ export interface Machine {
   readonly systemVoltageV: number;
 }
 
+/** What a harness is called, and of which machine it is. */
+export interface NamedHarness {
+  readonly name: string;
+  readonly machine: Machine;
+}
+
 /** Everything that a plan is computed from, besides practice and catalogue: what was found and what people decided. */
 export interface Job {
   readonly id: string;

@@ -2,7 +2,7 @@ import type { Choice } from '../approach/index.ts';
 import type { Catalogue, CatalogueEdit } from '../catalogue/index.ts';
 import type { Finding } from '../damage/index.ts';
 import type { Harness } from '../harness/index.ts';
-import type { Machine } from '../job/index.ts';
+import type { Machine, NamedHarness } from '../job/index.ts';
 import type { LayoutWishes } from '../layout/index.ts';
 import type { MappingCard } from '../mapping/index.ts';
 import type { MishapCost, MishapSaid } from '../mishap/index.ts';
@@ -216,6 +216,10 @@ export const OPERATIONS = {
   changeHarness: changes<{ readonly harnessVersion: number }, Versioned & { readonly edits: readonly HarnessEdit[] }>()(
     '/harnesses/:harnessId',
     'Edits a harness, all or nothing.',
+  ),
+  nameHarness: changes<{ readonly harnessVersion: number; readonly corrected: number }, Versioned & NamedHarness>()(
+    '/harnesses/:harnessId/name',
+    'Says what a harness is called, and of which machine it is. Records of it are corrected.',
   ),
 } as const;
 

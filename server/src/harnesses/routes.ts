@@ -5,6 +5,7 @@ import { AppError } from '../errors.ts';
 import { mustBeAt, read, write } from '../http/serve.ts';
 import { editHarness } from './edit.ts';
 import type { Planner } from '../planning/planner.ts';
+import { nameHarness } from './name.ts';
 import { insertHarness } from './store.ts';
 import { listHarnesses, viewOf } from './views.ts';
 
@@ -47,6 +48,18 @@ export function harnessRoutes(router: Router, db: Database, planner: Planner): v
       const harnessVersion = await editHarness(manager, id, version, edits, now);
       await audit('harness edited', null, { id, edits });
       return { harnessVersion };
+    },
+  );
+
+  write(
+    router,
+    db,
+    'nameHarness',
+    'harness named',
+    async ({ args: { harnessId, version, name, machine, by }, manager, now, audit }) => {
+      const named = await nameHarness(manager, harnessId, version, { name, machine }, { by, now });
+      await audit('harness named', null, { id: harnessId, name, machine });
+      return named;
     },
   );
 }

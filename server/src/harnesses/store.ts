@@ -121,7 +121,7 @@ export async function sameHarness(
 }
 
 /** The machine that is stored already under this name, kind and voltage, else a new one. */
-async function machineIdOf(manager: EntityManager, { name, kind, systemVoltageV }: Machine): Promise<string> {
+export async function machineIdOf(manager: EntityManager, { name, kind, systemVoltageV }: Machine): Promise<string> {
   const known = await manager.findOneBy(MachineEntity, { name, kind, systemVoltageV });
   if (known) return known.id;
   const id = randomUUID();

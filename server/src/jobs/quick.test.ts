@@ -46,6 +46,60 @@ describe('a repair begun from a wire in the hand', () => {
     ];
     expect(two.body).toEqual(one.body);
   });
+});
+
+describe('what becomes known later', () => {
+  const MACHINE = { name: 'Ovrell 420', kind: 'combine harvester', systemVoltageV: 24 };
+  const named = async (number: string, more: object = {}) => {
+    const at = await server.at(number);
+    const { harnessId, harnessVersion } = (await server.http.get(`/api${at}`)).body as {
+      harnessId: string;
+      harnessVersion: number;
+    };
+    return server.write('put', `/harnesses/${harnessId}/name`, {
+      version: harnessVersion,
+      name: 'Header loom',
+      machine: MACHINE,
+      ...more,
+    });
+  };
+  it('its machine: the open job is of it, called after its harness as before, and planned at its voltage', async () => {
+    const { number } = (await begin(QUICK)).body as { number: string };
+    expect(await named(number).then(({ body }) => body as object)).toMatchObject({ corrected: 0 });
+    const { job } = await server.job(number);
+    expect(job).toMatchObject({ title: 'Header loom', machine: MACHINE, harness: { name: 'Header loom' } });
+    const other = (await begin(QUICK)).body as { number: string };
+    expect((await server.job(other.number)).job.machine.name).toBe(UNNAMED_MACHINE);
+  });
+  it('after it was signed: its record says so in a new row, and the old row stays as it was', async () => {
+    const signed = '0126';
+    const before = (await server.job(signed)).records;
+    const answer = await named(signed);
+    // The other signed job on this harness is of the same machine.
+    expect((answer.body as { corrected: number }).corrected).toBeGreaterThanOrEqual(before.length);
+    const after = await server.job(signed);
+    expect(after.job.machine).toMatchObject({ name: 'Ovrell 420', kind: 'combine harvester' });
+    expect(after.records).toEqual(expect.arrayContaining([...before]));
+    const rows = after.records.filter(({ replacesId }) => before.some(({ id }) => id === replacesId));
+    expect(rows).toHaveLength(before.length);
+    for (const { body } of rows)
+      expect(body).toMatchObject({
+        machine: 'Ovrell 420',
+        signedBy: 'Ines Valdur',
+        note: expect.stringContaining('Machine named afterwards: Ovrell 420, combine harvester, 24 V.'),
+      });
+    // And once more, from the same signed job.
+    expect((await named(signed, { machine: { ...MACHINE, name: 'Ovrell 430' } })).status).toBe(200);
+    expect((await server.job(signed)).job.machine.name).toBe('Ovrell 430');
+  });
+  it('is refused from an old version, and without a name', async () => {
+    const { number } = (await begin(QUICK)).body as { number: string };
+    expect((await named(number, { version: 7 })).body).toMatchObject({ error: { code: 'STALE' } });
+    expect((await named(number, { name: ' ' })).body).toMatchObject({ error: { code: 'BAD_INPUT', field: '/name' } });
+  });
+});
+
+describe('a quick repair that cannot be', () => {
   test.each<[string, object, object]>([
     ['no wire', { ...QUICK, wires: [] }, { code: 'BAD_INPUT', field: '/quick/wires' }],
     ['49 mm opened', { ...QUICK, openMm: 49 }, { code: 'BAD_INPUT', field: '/quick/openMm' }],

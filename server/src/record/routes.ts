@@ -1,10 +1,10 @@
-import { randomUUID } from 'node:crypto';
 import type { Router } from 'express';
-import { recordColumns, recordRow, type SpliceRecord } from '@mendum/core';
+import { recordColumns, recordRow } from '@mendum/core';
 import type { KeptRecord } from '@mendum/core/operations';
 import { writeCsv } from '@mendum/core/spreadsheet';
 import { RecordEntity } from '../db/entities.ts';
 import { listDue, listRecords } from './lists.ts';
+import { corrected, recordRowOf } from './rows.ts';
 import { notReplaced } from './notReplaced.ts';
 import type { RecordRow } from '../db/rows.ts';
 import type { Database } from '../db/open.ts';
@@ -14,18 +14,6 @@ import { mustBeCurrent } from '../jobs/change.ts';
 import { ChangedMeanwhile, plannedRoute } from '../jobs/plannedChange.ts';
 import { loadJob, touch } from '../jobs/store.ts';
 import type { Planner } from '../planning/planner.ts';
-
-const recordRowOf = (jobId: string, body: SpliceRecord, replacesId: string | null): RecordRow => ({
-  id: randomUUID(),
-  jobId,
-  spliceId: body.spliceId,
-  circuitNumber: body.circuitNumber,
-  temporaryUntil: body.temporaryUntil ?? null,
-  replacesId,
-  body,
-  signedBy: body.signedBy,
-  signedAt: body.signedAt,
-});
 
 /** Signing, correcting and giving out records. Nothing here changes a row that is there. */
 export function recordRoutes(router: Router, db: Database, planner: Planner, today: () => string): void {
@@ -58,7 +46,7 @@ export function recordRoutes(router: Router, db: Database, planner: Planner, tod
         throw new AppError('STALE', 'This record has been corrected already.', {
           hint: 'Correct the newest one instead.',
         });
-      const row = recordRowOf(old.jobId, { ...old.body, note: text, signedBy: by, signedAt: now }, old.id);
+      const row = corrected(old, { note: text }, by, now);
       await manager.insert(RecordEntity, row);
       await audit('record corrected', old.jobId, { recordId, text });
       return { id: row.id };

@@ -79,6 +79,13 @@ const writing =
 
 /** A job, and its line in the list. */
 const ofJob = ({ jobId }: { readonly jobId: string }): readonly Tag[] => ['Jobs', { type: 'Job', id: jobId }];
+/** A harness, and all jobs that are shown with it. */
+const ofHarness = ({ harnessId }: { readonly harnessId: string }): readonly Tag[] => [
+  'Harnesses',
+  { type: 'Harness', id: harnessId },
+  'Job',
+  'Jobs',
+];
 /** What is read by its version is kept for good; without one it is the newest, which is read again. */
 const newest =
   <A extends { readonly version?: number | undefined }>(tag: (args: A) => Tag) =>
@@ -161,12 +168,8 @@ export const api = createApi({
       changePractice: write('changePractice', () => ['Practices', 'Job']),
       removePractice: write('removePractice', () => ['Practices']),
       addHarness: write('addHarness', () => ['Harnesses']),
-      changeHarness: write('changeHarness', ({ harnessId }) => [
-        'Harnesses',
-        { type: 'Harness', id: harnessId },
-        'Job',
-        'Jobs',
-      ]),
+      changeHarness: write('changeHarness', ofHarness),
+      nameHarness: write('nameHarness', (args) => [...ofHarness(args), 'Due', 'Records']),
     };
   },
 });

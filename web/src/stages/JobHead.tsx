@@ -1,5 +1,6 @@
 import type { StageName } from '@mendum/core/operations';
-import { figure } from '@mendum/core';
+import { figure, UNNAMED_MACHINE } from '@mendum/core';
+import { NameLink } from '../naming/NameLink.tsx';
 import { clockTime } from '../ui/when.ts';
 import { useOpenJob } from './job.ts';
 import { StageLine } from './StageLine.tsx';
@@ -16,14 +17,23 @@ export function JobHead({
   const { view, plan, signed, pathTo } = useOpenJob();
   const { job } = view;
   const { isolation } = job.gate;
+  const isUnnamed = job.machine.name === UNNAMED_MACHINE;
   return (
     <header className="no-print border-b border-rule bg-sheet">
       <div className="flex flex-wrap items-baseline gap-x-4 px-6 pt-3 pb-1 max-sm:px-4">
         <h1 className="text-2xl font-semibold">{job.title}</h1>
         <p className="text-soft">
-          {job.machine.name}, {job.machine.kind} · {figure(job.machine.systemVoltageV)} V · job{' '}
-          <span className="figure">{job.number}</span>
+          {isUnnamed ? job.machine.name : `${job.machine.name}, ${job.machine.kind}`} ·{' '}
+          {figure(job.machine.systemVoltageV)} V · job <span className="figure">{job.number}</span>
         </p>
+        {isUnnamed ? (
+          <NameLink
+            words="Name it"
+            harnessId={view.harnessId}
+            version={view.harnessVersion}
+            named={{ name: job.harness.name, machine: job.machine }}
+          />
+        ) : null}
         <p className={isolation ? 'font-medium text-pass sm:ml-auto' : 'font-medium text-scrap sm:ml-auto'}>
           {signed
             ? '✓ Signed'

@@ -2,12 +2,13 @@ import { useAskedField } from '../../answer/useAskedField.ts';
 import { useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { Redo2, Undo2 } from 'lucide-react';
-import { figure, writePinout, type Circuit, type HarnessNode } from '@mendum/core';
+import { figure, UNNAMED_MACHINE, writePinout, type Circuit, type HarnessNode } from '@mendum/core';
 import type { HarnessView } from '@mendum/core/operations';
 import { useHarnessQuery } from '../../app/api.ts';
 import { errorOf, useSave } from '../../app/change.ts';
 import { notify } from '../../app/notice.ts';
 import { ConnectorView } from '../../connector/ConnectorView.tsx';
+import { NameLink } from '../../naming/NameLink.tsx';
 import { Button } from '../../ui/button.tsx';
 import { Dialog } from '../../ui/dialog.tsx';
 import { Empty, Failed, Working } from '../../ui/empty.tsx';
@@ -96,7 +97,24 @@ function HarnessEditor({ view }: { readonly view: HarnessView }) {
           </Link>
           <h1 className="text-3xl font-semibold">{harness.name}</h1>
           <p className="text-lg text-soft">
-            {view.machine}, {view.machineKind}, {figure(view.systemVoltageV)} V · {harness.circuits.length} circuits
+            {view.machine}, {view.machineKind}, {figure(view.systemVoltageV)} V · {harness.circuits.length}{' '}
+            {harness.circuits.length === 1 ? 'circuit' : 'circuits'}{' '}
+            {count > 0 ? null : (
+              <NameLink
+                words={view.machine === UNNAMED_MACHINE ? 'Name the machine' : 'Rename'}
+                harnessId={view.id}
+                version={view.version}
+                named={{
+                  name: view.name,
+                  machine: {
+                    id: view.machineId,
+                    name: view.machine,
+                    kind: view.machineKind,
+                    systemVoltageV: view.systemVoltageV,
+                  },
+                }}
+              />
+            )}
           </p>
         </div>
         <div className="flex flex-wrap gap-2">

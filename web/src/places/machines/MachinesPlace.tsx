@@ -22,7 +22,8 @@ function HarnessRow({ of }: { readonly of: HarnessSummary }) {
       <Link to={`/machines/${of.id}`} className="flex min-h-16 flex-col justify-center px-2 hover:bg-wash">
         <span className="text-xl font-semibold underline underline-offset-4">{of.name}</span>
         <span className="text-soft">
-          {of.circuits} circuits{runs === undefined ? '' : `, ${runs} ${runs === 1 ? 'run' : 'runs'}`}
+          {of.circuits} {of.circuits === 1 ? 'circuit' : 'circuits'}
+          {runs === undefined ? '' : `, ${runs} ${runs === 1 ? 'run' : 'runs'}`}
           {faces.length > 0
             ? `, ${faces.map((node) => `${node.name}${node.ways === undefined ? '' : ` ${node.ways}-way`}`).join(', ')}`
             : ''}

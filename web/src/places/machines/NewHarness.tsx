@@ -93,7 +93,9 @@ export function NewHarness({ onClose }: { readonly onClose: () => void }) {
       setWrong(`${outcome.error.message} ${outcome.error.hint ?? ''}`);
       return;
     }
-    notify(`${harness.name} is described: ${harness.circuits.length} circuits`);
+    notify(
+      `${harness.name} is described: ${harness.circuits.length} ${harness.circuits.length === 1 ? 'circuit' : 'circuits'}`,
+    );
     void navigate(`/machines/${outcome.data.id}`);
   };
   return (

@@ -19,6 +19,7 @@ import { NumberField, Select, TextField } from '../../ui/field.tsx';
 import { numberOf } from '../../ui/typed.ts';
 import { freeId } from './draft.ts';
 import { NODE_WORDS } from '../../connector/words.ts';
+import { ExtendEnd } from './ExtendEnd.tsx';
 import { Fittings } from './Fittings.tsx';
 import { Identity } from './Identity.tsx';
 
@@ -152,6 +153,9 @@ export function NodeForm({ harness, node, onEdit, onFace, onShow, isAsked = fals
           field={field}
           isAsked={asked !== null && ['family', 'keying', 'capMm'].includes(asked)}
         />
+      ) : null}
+      {node.kind === 'end' && meeting === 1 ? (
+        <ExtendEnd key={`beyond ${node.id}`} harness={harness} node={node} onEdit={onEdit} />
       ) : null}
       <Fittings harness={harness} node={node} onEdit={onEdit} isAsked={isAsked} />
       <NewRun harness={harness} node={node} onEdit={onEdit} />

@@ -24,17 +24,19 @@ export function Price({
     return pieces === 1 ? nameOf(id) : `${pieces} × ${nameOf(id)}`;
   });
   const other = cost.alsoAgain;
+  const [one, two] = cost.losses;
+  const isSame = one !== undefined && two !== undefined && one.of === two.of && Math.abs(one.mm - two.mm) < 0.05;
   const asks = becomes?.finding.asks ?? [];
   return (
     <div aria-live="polite" className="text-lg">
       <ul aria-label="What it costs">
         {cost.losses.length === 0 ? <li>No wire is lost: it is begun again.</li> : null}
-        {cost.losses.map((loss) => (
+        {(isSame ? [one] : cost.losses).map((loss) => (
           <li key={loss.side}>
             <b>
               <Length mm={loss.mm} />
             </b>{' '}
-            {ofWhat(loss, sideWords(loss.side))}
+            {isSame ? `${OF[loss.of]} on each side` : ofWhat(loss, sideWords(loss.side))}
           </li>
         ))}
         {other === undefined ? null : (
@@ -76,9 +78,9 @@ export function Price({
   );
 }
 
-const OF: Record<SideLoss['of'], (side: string) => string> = {
-  oldWire: (side) => `of the wire, ${side}`,
-  newWire: () => 'of the new wire',
-  tail: () => 'of the wire at the terminal',
+const OF: Record<SideLoss['of'], string> = {
+  oldWire: 'of the wire',
+  newWire: 'of the new wire',
+  tail: 'of the wire at the terminal',
 };
-const ofWhat = (loss: SideLoss, side: string): string => OF[loss.of](side);
+const ofWhat = ({ of }: SideLoss, side: string): string => (of === 'oldWire' ? `${OF[of]}, ${side}` : OF[of]);
