@@ -180,6 +180,7 @@ const practiceView = shape<PracticeView>({
   practice: needed(practiceSchema),
   ready: needed(flag),
   jobs: needed(whole),
+  usual: needed(flag),
 });
 const person = shape<Person>({ name: needed(words), since: needed(instant) });
 
@@ -274,6 +275,7 @@ export const ANSWERS: { readonly [N in AnsweringName]: Joi.Schema } = {
   practiceEffect: all(jobEffect),
   addPractice: answer<'addPractice'>(ofPractice),
   changePractice: answer<'changePractice'>(ofPractice),
+  setUsualPractice: answer<'setUsualPractice'>({ id: needed(words) }),
   removePractice: answer<'removePractice'>({ id: needed(words) }),
   harnesses: answer<'harnesses'>(page(harnessSummary)),
   harness: harnessView,

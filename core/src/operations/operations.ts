@@ -201,6 +201,10 @@ export const OPERATIONS = {
     '/practices/:practiceId',
     'Changes a practice of the shop’s own.',
   ),
+  setUsualPractice: changes<WithId>()(
+    '/practices/:practiceId/usual',
+    'Says which practice new jobs of the shop begin with.',
+  ),
   removePractice: removes<WithId>()('/practices/:practiceId', 'Takes a practice of the shop’s own away.'),
 
   harnesses: reads<Page<HarnessSummary>, PageAsked>()('/harnesses', 'Lists the harnesses by machine.'),

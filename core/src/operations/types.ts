@@ -142,6 +142,8 @@ export interface PracticeView {
   readonly ready: boolean;
   /** Open jobs that are planned by it. */
   readonly jobs: number;
+  /** New jobs of the shop begin with it. */
+  readonly usual: boolean;
 }
 
 /** An open job whose choices a change would alter. */

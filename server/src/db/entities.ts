@@ -229,6 +229,8 @@ export const CatalogueEntity = new EntitySchema<Rows.CatalogueRow>({
   columns: { id: key, version: whole, body: json },
 });
 
+export const SettingEntity = new EntitySchema<Rows.SettingRow>({ name: 'setting', columns: { id: key, value: text } });
+
 export const PracticeEntity = new EntitySchema<Rows.PracticeRow>({
   name: 'practice',
   columns: { id: key, version: whole, kept: { type: 'boolean' }, body: json },
@@ -272,5 +274,6 @@ export const ENTITIES = [
   PersonEntity,
   CatalogueEntity,
   PracticeEntity,
+  SettingEntity,
   PhotoEntity,
 ];

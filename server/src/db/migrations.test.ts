@@ -11,6 +11,7 @@ import {
   PinEntity,
   PracticeEntity,
   ReceiptEntity,
+  SettingEntity,
 } from './entities.ts';
 import { openDatabase, type Database } from './open.ts';
 
@@ -36,6 +37,7 @@ async function filledAnew(): Promise<Database> {
     await manager.insert(PinEntity, { jobId, findingId, side: 'only', centreMm: 400, runId: null });
     await manager.insert(AuditEntity, { ...said, what: 'ticks', jobId, detail: {} });
     await manager.insert(ReceiptEntity, { writeId: randomUUID(), at: AT, digest: 'x', status: 200, body: {} });
+    await manager.insert(SettingEntity, { id: 'usualPractice', value: 'own' });
     await manager.insert(PracticeEntity, { id: 'own', version: 1, kept: false, body: CRIMP_FIRST });
     const photo = { id: randomUUID(), name: 'a.jpg', type: 'image/jpeg', sizeBytes: 9, widthPx: 3, heightPx: 3 };
     await manager.insert(PhotoEntity, { ...photo, jobId, findingId, ...said, removed: false });

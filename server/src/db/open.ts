@@ -14,6 +14,7 @@ import { Cables1764800000000 } from './migrations/1764800000000-cables.ts';
 import { Lists1765000000000 } from './migrations/1765000000000-lists.ts';
 import { Mishaps1765100000000 } from './migrations/1765100000000-mishaps.ts';
 import { Placed1765200000000 } from './migrations/1765200000000-placed.ts';
+import { Settings1765300000000 } from './migrations/1765300000000-settings.ts';
 import { Terminals1764900000000 } from './migrations/1764900000000-terminals.ts';
 import { Identity1764700000000 } from './migrations/1764700000000-identity.ts';
 import { Survey1764200000000 } from './migrations/1764200000000-survey.ts';
@@ -63,6 +64,7 @@ export async function openDatabase(dataDir: string): Promise<Database> {
       Lists1765000000000,
       Mishaps1765100000000,
       Placed1765200000000,
+      Settings1765300000000,
     ],
     migrationsRun: true,
     synchronize: false,

@@ -203,6 +203,11 @@ export interface PracticeRow {
   kept: boolean;
   body: Practice;
 }
+/** What the shop has settled for all jobs, a word each. */
+export interface SettingRow {
+  id: 'usualPractice';
+  value: string;
+}
 export interface PhotoRow {
   id: string;
   jobId: string;

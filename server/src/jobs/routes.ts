@@ -1,5 +1,5 @@
 import type { Router } from 'express';
-import { checkQuick, CRIMP_FIRST, NOTHING_YET, practiceById, quickJob } from '@mendum/core';
+import { checkQuick, NOTHING_YET, quickJob } from '@mendum/core';
 import { readJobFile, writeJobFile } from '@mendum/core/interchange';
 import { HarnessEntity } from '../db/entities.ts';
 import type { Database } from '../db/open.ts';
@@ -7,6 +7,7 @@ import { AppError } from '../errors.ts';
 import { insertHarness, loadHarness } from '../harnesses/store.ts';
 import { file, mustBeAt, read, write, writeReady } from '../http/serve.ts';
 import type { Planner } from '../planning/planner.ts';
+import { usualPractice } from '../practices/load.ts';
 import { insertJob, keepOwnShelf, loadJob, nextNumber, shelfOf } from './store.ts';
 import { jobState, listJobs } from './views.ts';
 
@@ -51,7 +52,7 @@ export function jobRoutes(router: Router, db: Database, planner: Planner): void 
       harness,
       ...NOTHING_YET,
     };
-    const made = await insertJob(manager, job, practiceById('crimpFirst') ?? CRIMP_FIRST, by, now, harnessId);
+    const made = await insertJob(manager, job, await usualPractice(manager), by, now, harnessId);
     await audit('job opened', made.id, { title });
     return made;
   });
@@ -63,7 +64,7 @@ export function jobRoutes(router: Router, db: Database, planner: Planner): void 
     const job = quickJob(quick);
     // Of its own, however like another one it is: what was repaired on that one is not on this.
     const harnessId = await insertHarness(manager, job.machine, job.harness);
-    const practice = practiceById('crimpFirst') ?? CRIMP_FIRST;
+    const practice = await usualPractice(manager);
     const begun = {
       ...job,
       number: await nextNumber(manager),

@@ -1,6 +1,6 @@
 import type { EntityManager } from 'typeorm';
 import { CRIMP_FIRST, practiceById, type Practice } from '@mendum/core';
-import { PracticeEntity } from '../db/entities.ts';
+import { PracticeEntity, SettingEntity } from '../db/entities.ts';
 
 /** A practice by id: a ready one, the shop's own, or one that a job keeps; crimp first where it is gone. */
 export async function loadPractice(manager: EntityManager, id: string): Promise<Practice> {
@@ -8,6 +8,12 @@ export async function loadPractice(manager: EntityManager, id: string): Promise<
   if (ready) return ready;
   const row = await manager.findOneBy(PracticeEntity, { id });
   return row?.body ?? CRIMP_FIRST;
+}
+
+/** The practice that new jobs of the shop begin with: crimp first where nobody has said otherwise. */
+export async function usualPractice(manager: EntityManager): Promise<Practice> {
+  const row = await manager.findOneBy(SettingEntity, { id: 'usualPractice' });
+  return row ? loadPractice(manager, row.value) : CRIMP_FIRST;
 }
 
 /** The id under which a job's practice is kept: its own where it is known or new, else one of the job's own. */

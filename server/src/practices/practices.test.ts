@@ -115,3 +115,25 @@ describe("a shop's own practice", () => {
     expect((await server.job(number)).practice.figures.coverAtMostMm).toBe(5);
   });
 });
+
+describe('the practice that new jobs begin with', () => {
+  const opened = async (): Promise<string> => {
+    const [harness] = await server.list('harnesses');
+    const { id } = (await server.write('post', '/jobs', { title: 'New', harnessId: harness!.id })).body as {
+      id: string;
+    };
+    return ((await server.http.get(`/api/jobs/${id}`)).body as { practiceId: string }).practiceId;
+  };
+  it('is crimp first, until the shop says otherwise; jobs that are there keep theirs', async () => {
+    expect((await list()).filter(({ usual }) => usual).map(({ practice }) => practice.id)).toEqual(['crimpFirst']);
+    expect(await opened()).toBe('crimpFirst');
+    const before = (await server.job('0146')).practiceId;
+    await server.write('put', '/practices/benchSolder/usual', {}).expect(200);
+    expect((await list()).filter(({ usual }) => usual).map(({ practice }) => practice.id)).toEqual(['benchSolder']);
+    expect(await opened()).toBe('benchSolder');
+    expect((await server.job('0146')).practiceId).toBe(before);
+  });
+  it('is one that there is', async () => {
+    await server.write('put', '/practices/nobodys/usual', {}).expect(404);
+  });
+});

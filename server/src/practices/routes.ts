@@ -2,11 +2,11 @@ import type { Router } from 'express';
 import { practiceById } from '@mendum/core';
 import { sentSchema } from '@mendum/core/interchange';
 import type { ArgsOf } from '@mendum/core/operations';
-import { JobEntity, PracticeEntity } from '../db/entities.ts';
+import { JobEntity, PracticeEntity, SettingEntity } from '../db/entities.ts';
 import type { Database } from '../db/open.ts';
 import { AppError } from '../errors.ts';
 import { checked } from '../http/handle.ts';
-import { mustBeAt, read, register, writeReady } from '../http/serve.ts';
+import { mustBeAt, read, register, write, writeReady } from '../http/serve.ts';
 import type { Planner } from '../planning/planner.ts';
 import { mustBeCurrent } from '../jobs/change.ts';
 import { keepForBegun, listPractices } from './effects.ts';
@@ -95,4 +95,12 @@ export function practiceRoutes(router: Router, db: Database, planner: Planner): 
       return { id };
     },
   );
+
+  write(router, db, 'setUsualPractice', 'usual practice chosen', async ({ args: { practiceId }, manager, audit }) => {
+    if (!practiceById(practiceId) && !(await manager.existsBy(PracticeEntity, { id: practiceId, kept: false })))
+      throw new AppError('NOT_FOUND', `There is no practice "${practiceId}".`);
+    await manager.upsert(SettingEntity, { id: 'usualPractice', value: practiceId }, ['id']);
+    await audit('usual practice chosen', null, { practiceId });
+    return { id: practiceId };
+  });
 }

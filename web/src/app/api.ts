@@ -166,6 +166,7 @@ export const api = createApi({
       importShelf: write('importShelf', () => ['Shelf', 'Job']),
       addPractice: write('addPractice', () => ['Practices']),
       changePractice: write('changePractice', () => ['Practices', 'Job']),
+      setUsualPractice: write('setUsualPractice', () => ['Practices']),
       removePractice: write('removePractice', () => ['Practices']),
       addHarness: write('addHarness', () => ['Harnesses']),
       changeHarness: write('changeHarness', ofHarness),

@@ -17,6 +17,7 @@ import { ago } from '../ui/when.ts';
 import { Place } from './Place.tsx';
 
 const NewJob = lazy(async () => ({ default: (await import('./NewJob.tsx')).NewJob }));
+const Beginning = lazy(async () => ({ default: (await import('../begin/Beginning.tsx')).Beginning }));
 const Tabs = lazy(async () => ({ default: (await import('../ui/tabs.tsx')).Tabs }));
 const ImportJob = lazy(async () => ({ default: (await import('./ImportJob.tsx')).ImportJob }));
 
@@ -168,9 +169,14 @@ export function JobsPlace() {
       ) : !open.lines || !signed.lines ? (
         <Working words="Fetching the jobs…" />
       ) : isEmpty && search === '' && words === '' ? (
-        <Empty title="No jobs yet">
-          “Quick repair” begins with a wire in the hand. “New job” begins on a harness that is described in Machines.
-        </Empty>
+        <>
+          <Empty title="No jobs yet">
+            “Quick repair” begins with a wire in the hand. “New job” begins on a harness that is described in Machines.
+          </Empty>
+          <Suspense fallback={null}>
+            <Beginning />
+          </Suspense>
+        </>
       ) : (
         <>
           <div className="mb-5 max-w-md">

@@ -82,7 +82,16 @@ describe('other places', () => {
     expect(await screen.findByText('Enter a number above 0.33, up to 500 mm².')).toBeTruthy();
   });
   it('practice shows every rule of the engine with both sides, ready ones without a way to change them', async () => {
-    standInServer({ '/practices': { body: READY_PRACTICES.map((practice) => ({ practice, ready: true, jobs: 0 })) } });
+    standInServer({
+      '/practices': {
+        body: READY_PRACTICES.map((practice) => ({
+          practice,
+          ready: true,
+          jobs: 0,
+          usual: practice.id === 'crimpFirst',
+        })),
+      },
+    });
     show(<PracticePlace />);
     await screen.findByRole('region', { name: 'Crimp first' });
     for (const rule of RULES)

@@ -1,7 +1,7 @@
 import { useEffect, useMemo } from 'react';
 import { useNavigate } from 'react-router';
 import type { QuickRepair } from '@mendum/core';
-import { useShelfQuery } from '../app/api.ts';
+import { usePracticesQuery, useShelfQuery } from '../app/api.ts';
 import { errorOf, useSave } from '../app/change.ts';
 import { useNamed } from '../app/useNamed.tsx';
 import { thePlanner } from '../app/usePlan.ts';
@@ -24,7 +24,9 @@ export function QuickPage() {
   const navigate = useNavigate();
   const shelf = useShelfQuery({});
   const repair = useMemo(() => repairOf(draft), [draft]);
-  const { plan, wrong, to, isOld } = useAnswer(repair, shelf.currentData);
+  const practices = usePracticesQuery({});
+  const usual = practices.currentData?.find((one) => one.usual)?.practice;
+  const { plan, wrong, to, isOld } = useAnswer(repair, shelf.currentData, usual);
   useEffect(() => void thePlanner(), []);
   const { named, question } = useNamed();
   const { save, busy } = useSave();

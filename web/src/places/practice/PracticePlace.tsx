@@ -124,9 +124,18 @@ export function PracticePlace() {
             <h2 className="text-3xl font-semibold">
               {open.practice.name}
               {open.practice.id === 'crimpFirst' ? (
-                <span className="ml-2 text-lg font-normal text-soft">ours by default</span>
+                <span className="ml-2 text-lg font-normal text-soft">ours</span>
               ) : null}
             </h2>
+            <div className="min-h-11 content-center">
+              {open.usual ? (
+                <p className="text-lg font-semibold text-pass">✓ New jobs begin with it</p>
+              ) : (
+                <Button disabled={busy} onClick={() => void send('setUsualPractice', { practiceId: open.practice.id })}>
+                  Begin new jobs with it
+                </Button>
+              )}
+            </div>
             {open.ready ? (
               <>
                 <p className="text-soft">

@@ -29,6 +29,7 @@ import { Tools, Wire } from './ShelfLists.tsx';
 // Forms come when one is opened: they bring the schemas along.
 const PartForm = lazy(async () => ({ default: (await import('./PartForm.tsx')).PartForm }));
 const ToolForm = lazy(async () => ({ default: (await import('./ToolForm.tsx')).ToolForm }));
+const CountShelf = lazy(async () => ({ default: (await import('../../begin/CountShelf.tsx')).CountShelf }));
 const ReelForm = lazy(async () => ({ default: (await import('./ReelForm.tsx')).ReelForm }));
 
 type Open =
@@ -62,7 +63,8 @@ export function ShelfPlace() {
   const [search] = useSearchParams();
   const [words, setWords] = useState(search.get('find') ?? '');
   const [everything, setEverything] = useState(false);
-  const [open, setOpen] = useState<Open>();
+  const [open, setOpen] = useState<Open | undefined>(search.has('import') ? { what: 'import' } : undefined);
+  const [counting, setCounting] = useState(false);
   const [refused, setRefused] = useState<ErrorBody['error']>();
   const failed = error && errorOf(error);
   const close = (): void => {
@@ -226,6 +228,9 @@ export function ShelfPlace() {
                 <b>Nobody has counted this shelf.</b> It is a usual one: plans say what a repair takes, and never that
                 the kit is ready. Set the quantities, or import your own list; then say so.
               </p>
+              <Button look="copper" onClick={() => setCounting(true)}>
+                Count it
+              </Button>
               <Button
                 disabled={busy}
                 onClick={() =>
@@ -240,6 +245,7 @@ export function ShelfPlace() {
           ) : null}
           <Tabs label="What is on the shelf" tabs={tabs(shelf)} />
           <Suspense fallback={null}>
+            {counting ? <CountShelf onClose={() => setCounting(false)} /> : null}
             {open?.what === 'part' ? (
               <PartForm
                 item={open.part}

@@ -35,7 +35,14 @@ describe('the cards', () => {
 
   it('another practice is sent with the version it was chosen on', async () => {
     const sent = standInServer({
-      '/practices': { body: READY_PRACTICES.map((practice) => ({ practice, ready: true, jobs: 0 })) },
+      '/practices': {
+        body: READY_PRACTICES.map((practice) => ({
+          practice,
+          ready: true,
+          jobs: 0,
+          usual: practice.id === 'crimpFirst',
+        })),
+      },
       'PUT /jobs/J/practice': { body: { version: 2 } },
     });
     render(

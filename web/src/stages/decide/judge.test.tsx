@@ -14,7 +14,11 @@ import { Terminals } from './Terminals.tsx';
 import { Ways } from './Ways.tsx';
 import { WhatIf } from './WhatIf.tsx';
 
-const PRACTICES = { '/practices': { body: READY_PRACTICES.map((practice) => ({ practice, ready: true, jobs: 0 })) } };
+const PRACTICES = {
+  '/practices': {
+    body: READY_PRACTICES.map((practice) => ({ practice, ready: true, jobs: 0, usual: practice.id === 'crimpFirst' })),
+  },
+};
 const first = (view: JobView) => planFor(view).findings[0]!;
 /** A burnt terminal at the end of circuit 1, in a housing that is known. */
 function burnt(slackMm = 25): JobView {
