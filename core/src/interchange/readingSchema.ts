@@ -1,6 +1,6 @@
 import Joi from 'joi';
 import { READINGS, type Reading, type ReadingField, type ReadingValue } from '../prove/index.ts';
-import { saidBy, text, version } from './schema/fields.ts';
+import { flag, saidBy, text, version } from './schema/fields.ts';
 import { named, needed, oneOf, shape, variants } from './schema/shape.ts';
 
 /** One thing of a reading, within the limits that its kind sets. */
@@ -38,7 +38,16 @@ export const readingValueSchema = named(
 /** Where a reading belongs: the check of one make of one splice. */
 export const readingOfSchemas = { spliceId: needed(text), make: needed(version), checkId: needed(text) };
 
+/** How it was read, where that is not as usual. */
+export const howReadSchemas = { inOneGo: flag, instrument: text };
+
 export const readingSchema = named(
   'reading',
-  shape<Reading>({ id: needed(text), ...readingOfSchemas, value: needed(readingValueSchema), ...saidBy }),
+  shape<Reading>({
+    id: needed(text),
+    ...readingOfSchemas,
+    value: needed(readingValueSchema),
+    ...howReadSchemas,
+    ...saidBy,
+  }),
 );

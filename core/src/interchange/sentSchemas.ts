@@ -10,7 +10,7 @@ import { continuityFields, mappingSchema } from './mappingSchemas.ts';
 import { practiceSchema } from './practiceSchema.ts';
 import { MISHAPS } from '../step/index.ts';
 import { quickSchema } from './quickSchema.ts';
-import { readingOfSchemas, readingValueSchema } from './readingSchema.ts';
+import { howReadSchemas, readingOfSchemas, readingValueSchema } from './readingSchema.ts';
 import { above0, flag, longText, text, version } from './schema/fields.ts';
 import { needed, oneOf, shape, type FieldsOf } from './schema/shape.ts';
 
@@ -80,7 +80,11 @@ export const SENT: { readonly [N in SendingName]: FieldsOf<SentOf<N>> } = {
     readings: needed(
       Joi.array()
         .items(
-          shape<SentOf<'addReadings'>['readings'][number]>({ ...readingOfSchemas, value: needed(readingValueSchema) }),
+          shape<SentOf<'addReadings'>['readings'][number]>({
+            ...readingOfSchemas,
+            value: needed(readingValueSchema),
+            ...howReadSchemas,
+          }),
         )
         .min(1)
         .max(50),

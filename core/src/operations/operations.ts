@@ -9,7 +9,7 @@ import type { MishapCost, MishapSaid } from '../mishap/index.ts';
 import type { Plan } from '../plan/index.ts';
 import type { Practice } from '../practice/index.ts';
 import type { QuickRepair } from '../quick/index.ts';
-import type { ReadingValue } from '../prove/index.ts';
+import type { Reading } from '../prove/index.ts';
 import type { HarnessEdit } from '../survey/index.ts';
 import { adds, asks, changes, reads, removes, type ParamsOf } from './operation.ts';
 import type {
@@ -52,12 +52,7 @@ interface TicksSent {
   readonly done: boolean;
 }
 interface ReadingsSent {
-  readonly readings: readonly {
-    readonly spliceId: string;
-    readonly make: number;
-    readonly checkId: string;
-    readonly value: ReadingValue;
-  }[];
+  readonly readings: readonly Omit<Reading, 'id' | 'by' | 'at'>[];
 }
 interface ChoiceSent {
   readonly findingId: string;

@@ -16,7 +16,15 @@ export type ReadingValue = ValueOf<One>;
 export type CheckKind = Check['kind'];
 
 /** A reading as it is kept: which check of which make of which splice, by whom, when. */
-export interface Reading {
+/** How a reading was taken, where that is not as usual: its check alone, by an instrument that nobody has named. */
+export interface HowRead {
+  /** One of several looks that were confirmed together. */
+  readonly inOneGo?: boolean | undefined;
+  /** What it was read with, by the name or number that the shop knows it by. */
+  readonly instrument?: string | undefined;
+}
+
+export interface Reading extends HowRead {
   readonly id: string;
   readonly spliceId: string;
   /** 1 for the first time the joint was made, 2 after one redo, and so on. */

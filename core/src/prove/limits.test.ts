@@ -7,6 +7,7 @@ import {
   judgeSamples,
   pullMinimumN,
   readingWords,
+  readInWords,
   rule,
   standingOf,
   type Check,
@@ -256,4 +257,17 @@ describe('where a splice stands', () => {
     expect([...rulings.keys()].sort()).toEqual(all.map(({ checkId }) => checkId).sort());
     expect(rulings.get('resistance')).toMatchObject({ verdict: 'pass', watch: true });
   });
+});
+
+describe('how a reading was taken is said with it', () => {
+  const value: ReadingValue = { kind: 'look', answer: 'good' };
+  test.each<[string, Parameters<typeof readInWords>[1], RegExp]>([
+    ['alone', { value }, /^[^,]*$/],
+    ['with others', { value, inOneGo: true }, /, in one go with the other looks$/],
+    [
+      'by an instrument that has a name',
+      { value: { kind: 'resistance', milliohm: 0.3 }, instrument: 'meter 3' },
+      /^0\.3.* mΩ.*, with meter 3$/,
+    ],
+  ])('%s', (_, reading, words) => expect(readInWords(undefined, reading)).toMatch(words));
 });

@@ -1,6 +1,6 @@
 import { refuseImpossible, type CheckBase, type ReadingFields, type ReadingKind } from './kind.ts';
 import { READINGS } from './kinds/index.ts';
-import type { Check, Reading, ReadingValue, Standing } from './check.ts';
+import type { Check, HowRead, Reading, ReadingValue, Standing } from './check.ts';
 import type { Ruling } from './types.ts';
 
 // eslint-disable-next-line @typescript-eslint/no-generated-empty-object-type -- any kind, whatever its figures
@@ -26,6 +26,17 @@ export function rule(check: Check, value: ReadingValue): Ruling {
 /** A reading's value as it is written on the sheet. */
 export const readingWords = (check: Check | undefined, value: ReadingValue): string =>
   BY_KIND[value.kind].words(value, check?.kind === value.kind ? check : undefined);
+
+/** What was read in words, and how: "0.31 mΩ, with meter 3". */
+export const readInWords = (
+  check: Check | undefined,
+  { value, inOneGo, instrument }: Pick<Reading, 'value' | keyof HowRead>,
+): string =>
+  [
+    readingWords(check, value),
+    ...(inOneGo === true ? ['in one go with the other looks'] : []),
+    ...(instrument === undefined ? [] : [`with ${instrument}`]),
+  ].join(', ');
 
 /** Whether a joint that stands so may be signed. */
 export const maySign = (standing: Standing): boolean => standing === 'passed' || standing === 'looked';

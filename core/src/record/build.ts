@@ -1,7 +1,7 @@
 import { findingInWords, type EarlierRepair, type Stretch } from '../damage/index.ts';
 import type { Job } from '../job/index.ts';
 import type { FindingPlan, Plan } from '../plan/index.ts';
-import { maySign, readingWords, standingOf, type Check, type Reading, type Ruling } from '../prove/index.ts';
+import { maySign, readInWords, standingOf, type Check, type Reading, type Ruling } from '../prove/index.ts';
 import { figure, formatMm } from '../units/index.ts';
 import { colourInWords, wireInWords } from '../wire/index.ts';
 import type { RecordReading, SpliceRecord } from './types.ts';
@@ -109,7 +109,7 @@ export function readingsOf(made: Made, readings: readonly Reading[]): RecordRead
       return [
         {
           title: check.title,
-          words: readingWords(check, reading.value),
+          words: readInWords(check, reading),
           ruling,
           by: reading.by,
           at: reading.at,

@@ -164,6 +164,8 @@ export const ReadingEntity = new EntitySchema<Rows.ReadingRow>({
     make: whole,
     checkId: text,
     value: json,
+    inOneGo: { type: 'boolean', default: false },
+    instrument: optional(text),
     by: text,
     at: text,
     sequence: whole,

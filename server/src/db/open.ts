@@ -15,6 +15,7 @@ import { Lists1765000000000 } from './migrations/1765000000000-lists.ts';
 import { Mishaps1765100000000 } from './migrations/1765100000000-mishaps.ts';
 import { Placed1765200000000 } from './migrations/1765200000000-placed.ts';
 import { Settings1765300000000 } from './migrations/1765300000000-settings.ts';
+import { HowRead1765400000000 } from './migrations/1765400000000-how-read.ts';
 import { Terminals1764900000000 } from './migrations/1764900000000-terminals.ts';
 import { Identity1764700000000 } from './migrations/1764700000000-identity.ts';
 import { Survey1764200000000 } from './migrations/1764200000000-survey.ts';
@@ -65,6 +66,7 @@ export async function openDatabase(dataDir: string): Promise<Database> {
       Mishaps1765100000000,
       Placed1765200000000,
       Settings1765300000000,
+      HowRead1765400000000,
     ],
     migrationsRun: true,
     synchronize: false,

@@ -145,6 +145,8 @@ export interface ReadingRow {
   make: number;
   checkId: string;
   value: ReadingValue;
+  inOneGo: boolean;
+  instrument: string | null;
   by: string;
   at: string;
   sequence: number;

@@ -113,12 +113,14 @@ export async function loadJob(manager: EntityManager, jobId: string): Promise<St
     ticks: await manager.find(TickEntity, { where: { jobId } }),
     records,
     photos: await manager.find(PhotoEntity, { where: { jobId, removed: false }, order: { at: 'ASC' } }),
-    readings: readings.map(({ id, spliceId, make, checkId, value, by, at }) => ({
+    readings: readings.map(({ id, spliceId, make, checkId, value, inOneGo, instrument, by, at }) => ({
       id,
       spliceId,
       make,
       checkId,
       value,
+      ...(inOneGo ? { inOneGo } : {}),
+      ...(instrument === null ? {} : { instrument }),
       by,
       at,
     })),

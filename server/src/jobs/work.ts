@@ -74,6 +74,8 @@ export function workRoutes(router: Router, db: Database, planner: Planner): void
           make: made.make,
           checkId: check.id,
           value: reading.value,
+          inOneGo: reading.inOneGo ?? false,
+          instrument: reading.instrument ?? null,
           by: input.by,
           at: now,
           sequence: stored.readings.length + index,

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import clsx from 'clsx';
-import { figure, readingWords, type Check, type Reading, type ReadingValue, type Ruling } from '@mendum/core';
+import { figure, readInWords, type Check, type Reading, type ReadingValue, type Ruling } from '@mendum/core';
 import { Button } from '../../ui/button.tsx';
 import { Choices } from '../../ui/choices.tsx';
 import { Verdict } from '../../ui/verdict.tsx';
@@ -143,7 +143,7 @@ export function CheckBlock({ check, ruling, reading, locked, onRead }: CheckBloc
           <div className="mt-2" role="status">
             <Verdict verdict={ruling.verdict} watch={ruling.watch} className="text-xl" />
             {reading && reading.value.kind !== 'look' ? (
-              <span className="ml-2">{readingWords(check, reading.value)}</span>
+              <span className="ml-2">{readInWords(check, reading)}</span>
             ) : null}
             {ruling.verdict === 'pass' && !ruling.watch ? null : (
               <p className="mt-1">

@@ -1,7 +1,9 @@
 import { useState } from 'react';
 import {
   maySign,
+  type Check,
   type Circuit,
+  type HowRead,
   type Make,
   type Reading,
   type ReadingValue,
@@ -11,6 +13,7 @@ import {
 import { useSave } from '../../app/change.ts';
 import { WireChip } from '../../shapes/WireLine.tsx';
 import { Button } from '../../ui/button.tsx';
+import { TextField } from '../../ui/field.tsx';
 import { useLength } from '../../ui/units.tsx';
 import { useOpenJob } from '../job.ts';
 import { atOf, cavityOf, runOf } from '../where.ts';
@@ -20,6 +23,17 @@ import { CheckBlock } from './CheckBlock.tsx';
 import { SlackAccount } from '../mishap/SlackAccount.tsx';
 import { WentWrong } from '../mishap/WentWrong.tsx';
 import { MakeAgain } from './MakeAgain.tsx';
+import { useInstrument } from './useInstrument.ts';
+
+/** What an instrument is read for; looks and functions need none. */
+const MEASURES: ReadonlySet<Check['kind'] | undefined> = new Set([
+  'tug',
+  'resistance',
+  'drop',
+  'height',
+  'compression',
+  'samples',
+]);
 
 /** One splice or cover with its checks, its rulings, and what a redo would cost. */
 export function ProveMake({
@@ -44,13 +58,26 @@ export function ProveMake({
     [...rulings.values()].find((ruling) => ruling.verdict === verdict);
   const failing = standing === 'failed' ? (ruled('scrap') ?? ruled('rework')) : undefined;
   const [wrong, setWrong] = useState(false);
+  const [instrument, setInstrument] = useInstrument();
+  const measures = make.checks.some(({ kind }) => MEASURES.has(kind));
   const looks = make.checks.filter((check) => check.kind === 'look');
   const looksOpen = looks.filter((check) => !rulings.has(check.id));
-  const send = (values: readonly { readonly checkId: string; readonly value: ReadingValue }[]): Promise<boolean> =>
+  const send = (
+    values: readonly ({ readonly checkId: string; readonly value: ReadingValue } & HowRead)[],
+  ): Promise<boolean> =>
     save('addReadings', {
       jobId: view.id,
       readings: values.map((one) => ({ ...one, spliceId: make.id, make: make.make })),
     }).then((outcome) => outcome.ok);
+  const kindOf = new Map(make.checks.map(({ id, kind }) => [id, kind]));
+  const read = (checkId: string, value: ReadingValue): Promise<boolean> =>
+    send([
+      {
+        checkId,
+        value,
+        ...(MEASURES.has(kindOf.get(checkId)) && instrument.trim() !== '' ? { instrument: instrument.trim() } : {}),
+      },
+    ]);
   return (
     <section aria-label={`Checks of circuit ${circuit.number}`}>
       <div className="flex flex-wrap items-center gap-x-4 gap-y-1">
@@ -75,7 +102,13 @@ export function ProveMake({
             className="ml-auto"
             disabled={busy}
             onClick={() =>
-              void send(looksOpen.map((check) => ({ checkId: check.id, value: { kind: 'look', answer: 'good' } })))
+              void send(
+                looksOpen.map((check) => ({
+                  checkId: check.id,
+                  value: { kind: 'look', answer: 'good' },
+                  inOneGo: true,
+                })),
+              )
             }
           >
             All {looksOpen.length} looks are good
@@ -84,6 +117,16 @@ export function ProveMake({
       </div>
       {finding ? <SlackAccount finding={finding} /> : null}
       {failing && finding && !signed ? <MakeAgain make={make} finding={finding} ruling={failing} /> : null}
+      {measures && !signed ? (
+        <div className="mt-2 max-w-sm">
+          <TextField
+            label="Read with, if it has a name or a number"
+            maxLength={120}
+            value={instrument}
+            onChange={(event) => setInstrument(event.target.value)}
+          />
+        </div>
+      ) : null}
       <ol className="mt-3 border-t border-ink">
         {make.checks.map((check) =>
           check.anyOf === undefined ? (
@@ -93,18 +136,12 @@ export function ProveMake({
                 ruling={rulings.get(check.id)}
                 reading={last(check.id)}
                 locked={signed || busy}
-                onRead={(value) => send([{ checkId: check.id, value }])}
+                onRead={(value) => read(check.id, value)}
               />
             </li>
           ) : check === group[0] ? (
             <li key={check.anyOf} className="border-b border-rule py-3">
-              <AnyOf
-                checks={group}
-                rulings={rulings}
-                last={last}
-                locked={signed || busy}
-                onRead={(checkId, value) => send([{ checkId, value }])}
-              />
+              <AnyOf checks={group} rulings={rulings} last={last} locked={signed || busy} onRead={read} />
             </li>
           ) : null,
         )}

@@ -1,4 +1,4 @@
-import { render, screen, waitFor } from '@testing-library/react';
+import { render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Reading } from '@mendum/core';
@@ -75,11 +75,28 @@ describe('proving', () => {
     );
     await userEvent.click(screen.getByRole('button', { name: 'All 3 looks are good' }));
     await waitFor(() => expect(writesOf(sent)).toHaveLength(1));
-    expect((writesOf(sent)[0]?.body?.readings as { checkId: string }[]).map((reading) => reading.checkId)).toEqual([
-      'barrel.wire',
-      'barrel.crimp',
-      'seal.glue',
+    const readings = writesOf(sent)[0]?.body?.readings as { checkId: string; inOneGo?: boolean }[];
+    expect(readings.map(({ checkId, inOneGo }) => [checkId, inOneGo])).toEqual([
+      ['barrel.wire', true],
+      ['barrel.crimp', true],
+      ['seal.glue', true],
     ]);
+  });
+  it('the instrument is named once, and said with each measure; a look says none', async () => {
+    const sent = standInServer({ 'POST /jobs/J/readings': { status: 201, body: { rulings: [] } } });
+    render(
+      <InJob view={viewOf([findingOf('F1')])}>
+        <ProveStage />
+      </InJob>,
+    );
+    await userEvent.type(screen.getByLabelText('Read with, if it has a name or a number'), 'gauge 7');
+    await userEvent.click(screen.getByRole('button', { name: /^Held \d+ N$/ }));
+    await waitFor(() => expect(writesOf(sent)).toHaveLength(1));
+    const [look] = within(screen.getAllByRole('radiogroup')[0]!).getAllByRole('radio');
+    await userEvent.click(look!);
+    await waitFor(() => expect(writesOf(sent)).toHaveLength(2));
+    const named = writesOf(sent).map(({ body }) => (body?.readings as { instrument?: string }[])[0]?.instrument);
+    expect(named).toEqual(['gauge 7', undefined]);
   });
   it('without anything made it says where to go', () => {
     render(
