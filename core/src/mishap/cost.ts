@@ -126,8 +126,10 @@ function spliceCost(
   const isMade = said.joined || SPOILS_JOINT.has(said.kind);
   const ownSpent = isMade ? spentOf(make, said.sealed) : NOTHING_SPENT;
   const own = (side: Side): number => losses.find((one) => one.side === side && one.of === 'oldWire')?.mm ?? 0;
+  // A pigtail brings its own leads: they are cut to fit, and a shorter one still reaches.
   const isNewWireGone =
     finding.insert !== undefined &&
+    finding.approach !== 'pigtail' &&
     losses.length > 0 &&
     (isMade || losses.some(({ of }) => of === 'newWire') || makesOf(finding).some((one) => progress(one).wireCut));
   const other = isNewWireGone ? otherEnd(finding, make, progress) : undefined;
@@ -185,7 +187,8 @@ function cavityCost(
 }
 
 /**
- * The price of a mishap, before it is accepted: what each side loses, and what is used up. A cover costs no wire: it is cut out and spliced when it cannot be changed.
+ * The price of a mishap, before it is accepted: what each side loses, and what is used up. A cover has no sides: where it
+ * cannot be changed the wire is cut out and spliced, as the plan then says.
  * @param progress how far each piece of work of the finding has come
  */
 export function mishapCost(

@@ -135,6 +135,12 @@ describe('two splices and an insert, slack 0', () => {
   });
 });
 
+it('a splice of a pigtail shortens its lead and the old wire; no new wire is cut for it', () => {
+  const job = jobWith([{ kind: 'parted', fromMm: 500, toMm: 504, slackMm: 0 }], { zone: WET_SHAKING });
+  const finding: FindingPlan = { ...onlyOf(job), approach: 'pigtail' };
+  expect(costOf(finding, { kind: 'jointFailed', ...CRIMPED }, 0, () => MADE).spent.wireMm).toBeUndefined();
+});
+
 describe('a new terminal on its tail', () => {
   const burnt = (slackMm: number): Job => {
     const job = jobWith(

@@ -8,15 +8,13 @@ import { thePlanner } from '../app/usePlan.ts';
 import { Place } from '../places/Place.tsx';
 import { Button } from '../ui/button.tsx';
 import { Failed } from '../ui/empty.tsx';
-import { Length } from '../ui/units.tsx';
 import { AnswerPanel } from './AnswerPanel.tsx';
 import { Assumed } from './Assumed.tsx';
+import { Begin, type How, type Then } from './Begin.tsx';
 import { changing, EMPTY, missingFrom, repairOf, useQuickDraft } from './draft.ts';
 import { Happened, Slack, Where } from './Happened.tsx';
 import { useAnswer } from './useAnswer.ts';
 import { WirePick } from './WirePick.tsx';
-
-type How = 'provedDead' | 'batteryOff';
 
 /** A repair that begins with a wire in the hand: what is tapped on one side, the answer beside it. */
 export function QuickPage() {
@@ -30,13 +28,13 @@ export function QuickPage() {
   useEffect(() => void thePlanner(), []);
   const { named, question } = useNamed();
   const { save, busy } = useSave();
-  const begin = async (quick: QuickRepair, how: How, by: string): Promise<void> => {
+  const begin = async (quick: QuickRepair, how: How, then: Then, by: string): Promise<void> => {
     const outcome = await save('beginQuick', { quick, how }, { by });
     if (!outcome.ok) return;
     setDraft(EMPTY);
-    void navigate(`/jobs/${outcome.data.id}/bench`);
+    void navigate(`/jobs/${outcome.data.id}/${then}`);
   };
-  const guide = (how: How): void => named((by) => void (repair && begin(repair, how, by)));
+  const guide = (how: How, then: Then): void => named((by) => void (repair && begin(repair, how, then, by)));
   const missing = missingFrom(draft);
   const isColourless = draft.wires.some(({ colour }) => colour === undefined);
   const asked = { draft, repair, onChange: setDraft };
@@ -83,27 +81,7 @@ export function QuickPage() {
           )}
           {repair ? <Assumed repair={repair} onChange={changing(draft, setDraft)} /> : null}
           {plan && repair && !wrong ? (
-            <div className="border-t border-rule pt-3">
-              <p className="text-xl font-semibold">Make it safe, then begin</p>
-              <p className="mb-3 text-lg">
-                Engine off and cold, work supported. The maker’s manual and local codes come first.
-              </p>
-              <p className="mb-3 text-lg">
-                Tape mark A <Length mm={repair.openMm} digits={0} /> to the left of the middle of the damage, mark B as
-                far to the right: all places are measured from mark A.
-              </p>
-              {isColourless ? (
-                <p className="mb-2 text-lg text-rework">▲ Tap the colour first: the record names the wire by it.</p>
-              ) : null}
-              <div className="flex flex-wrap gap-3">
-                <Button look="copper" disabled={busy || isOld || isColourless} onClick={() => guide('provedDead')}>
-                  Proved dead: guide me
-                </Button>
-                <Button disabled={busy || isOld || isColourless} onClick={() => guide('batteryOff')}>
-                  Battery off: guide me
-                </Button>
-              </div>
-            </div>
+            <Begin repair={repair} isColourless={isColourless} isWaiting={busy || isOld} onBegin={guide} />
           ) : null}
         </section>
       </div>

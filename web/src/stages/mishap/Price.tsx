@@ -30,7 +30,11 @@ export function Price({
   return (
     <div aria-live="polite" className="text-lg">
       <ul aria-label="What it costs">
-        {cost.losses.length === 0 ? <li>No wire is lost: it is begun again.</li> : null}
+        {'coverId' in make ? (
+          <li>The cover cannot be changed without cutting: the wire is cut out and spliced.</li>
+        ) : cost.losses.length === 0 ? (
+          <li>No wire is lost: it is begun again.</li>
+        ) : null}
         {(isSame ? [one] : cost.losses).map((loss) => (
           <li key={loss.side}>
             <b>

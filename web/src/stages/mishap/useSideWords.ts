@@ -10,8 +10,10 @@ export function useSideWords(make: Make): (side: Side) => string {
   const own = 'side' in make ? make.side : 'only';
   return (side) =>
     own !== 'only' && own !== side
-      ? finding?.isLead
-        ? 'the new lead'
-        : 'the insert'
+      ? finding?.approach === 'pigtail'
+        ? 'the pigtail'
+        : finding?.isLead
+          ? 'the new lead'
+          : 'the insert'
       : `${nodeName((side === 'left' ? run?.fromNodeId : run?.toNodeId) ?? '')} side`;
 }

@@ -47,11 +47,7 @@ export function MakeAgain({ make, finding, ruling }: MakeAgainProps) {
           onChange={(event) => setSealed(event.target.checked)}
         />
       ) : null}
-      {'partName' in make ? (
-        <p>The cover cannot be changed without cutting: the wire is cut out and spliced.</p>
-      ) : (
-        <Price finding={finding} make={make} priced={priced} />
-      )}
+      <Price finding={finding} make={make} priced={priced} />
       <Button look="scrap" className="mt-3" disabled={busy} onClick={again}>
         Cut it out and make it again
       </Button>
