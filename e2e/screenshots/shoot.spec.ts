@@ -7,6 +7,8 @@ import { atTheBench, jobId } from '../bench.ts';
 const FOLDER = join(import.meta.dirname, '../../docs/screenshots');
 const shoot = async (page: Page, name: string): Promise<void> => {
   await page.evaluate(() => document.fonts.ready);
+  // Nothing is still on its way.
+  await expect(page.getByText(/^(Opening|Fetching|Planning|Working)\b.*…$/)).toHaveCount(0);
   await page.screenshot({ path: join(FOLDER, `${name}.png`) });
 };
 
