@@ -70,6 +70,13 @@ for (const theme of ['light', 'dark'] as const) {
         window.innerWidth,
       ]);
       expect(wideAnswer, 'quick is wider than the screen').toBeLessThanOrEqual(seenAnswer ?? 0);
+      await page.goto(`${open}/bench?at=F3:only`);
+      await page.getByRole('button', { name: 'It went wrong' }).click();
+      await page.getByRole('radio', { name: 'The jacket is burnt' }).click();
+      await page.getByRole('radio', { name: 'X12 side' }).click();
+      await page.getByLabel('Burnt, from the end of the jacket').fill('4');
+      await expect(page.getByText(/^The plan (stays|becomes): /)).toBeVisible();
+      expect(await seriousOn(page, '[role=dialog]'), 'it went wrong').toEqual([]);
       await page.goto(`${open}/survey`);
       await page.getByRole('button', { name: 'Add a finding' }).click();
       await expect(page.getByRole('dialog', { name: 'What was found' })).toBeVisible();
