@@ -1,4 +1,4 @@
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, readFileSync, writeFileSync } from 'node:fs';
 import { dirname, join, resolve } from 'node:path';
@@ -18,6 +18,17 @@ function stop(message) {
 /** Runs a command in the project's folder, its output shown; true when it went well. */
 export function run(command, args, env = {}) {
   return spawnSync(command, args, { cwd: root, stdio: 'inherit', env: { ...process.env, ...env } }).status === 0;
+}
+
+/** The same beside other work: what it printed comes when it has ended. */
+export function runBeside(command, args) {
+  return new Promise((resolve) => {
+    const child = spawn(command, args, { cwd: root, stdio: ['ignore', 'pipe', 'pipe'] });
+    let printed = '';
+    for (const stream of [child.stdout, child.stderr]) stream.on('data', (text) => (printed += text));
+    child.on('error', (error) => resolve({ well: false, printed: `${printed}${error.message}\n` }));
+    child.on('close', (code) => resolve({ well: code === 0, printed }));
+  });
 }
 
 function checkNode() {

@@ -1,7 +1,7 @@
 import { existsSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { buildAll, ensureChromium, ensurePackages, run } from './setup.mjs';
+import { buildAll, ensureChromium, ensurePackages, run, runBeside } from './setup.mjs';
 
 // npm test: types, format, lint, unit, server and browser tests, and a closing line that counts them.
 ensurePackages();
@@ -37,10 +37,17 @@ const failedWalks = (suite) => [
   ...(suite.specs ?? []).filter((spec) => !spec.ok).map((spec) => `${spec.file}: ${spec.title}`),
 ];
 
-for (const script of ['types', 'format:check', 'lint', 'unused']) {
-  console.log(`\n— ${script}`);
-  runWhole(script);
+/** Scripts that only read, one after the other, each beside those of another row. */
+async function inARow(scripts) {
+  for (const script of scripts) {
+    const { well, printed } = await runBeside('npm', ['run', '-s', script]);
+    console.log(`\n— ${script}\n${printed}`);
+    if (well) count(1, 0);
+    else count(0, 1, [script]);
+  }
 }
+
+await Promise.all([inARow(['types']), inARow(['format:check', 'lint', 'unused'])]);
 console.log('\n— unit and server tests');
 runWithReport(
   'unit',
