@@ -1,5 +1,4 @@
 import { lazy, Suspense, useState } from 'react';
-import clsx from 'clsx';
 import { Link } from 'react-router';
 import { usePracticesQuery, useShelfQuery } from '../app/api.ts';
 import { useSave } from '../app/change.ts';
@@ -7,15 +6,9 @@ import { useAppDispatch, useAppSelector } from '../app/store.ts';
 import { useNamed } from '../app/useNamed.tsx';
 import { unitsToggled } from '../app/view.ts';
 import { Button } from '../ui/button.tsx';
-import { Choices } from '../ui/choices.tsx';
+import { Choices, pickLook } from '../ui/choices.tsx';
 
 const CountShelf = lazy(async () => ({ default: (await import('./CountShelf.tsx')).CountShelf }));
-
-const look = (isPicked: boolean): string =>
-  clsx(
-    'min-h-11 rounded-sm border-2 px-4 text-lg',
-    isPicked ? 'border-copper bg-wash font-semibold' : 'border-rule hover:bg-wash',
-  );
 
 /** An empty workshop: what it measures in, how it works, what is on its shelf. All of it can wait. */
 export function Beginning() {
@@ -37,7 +30,7 @@ export function Beginning() {
             picked={units}
             onPick={(picked) => picked && picked !== units && dispatch(unitsToggled())}
             className="flex flex-wrap gap-1.5"
-            look={look}
+            look={pickLook}
             choices={[
               { value: 'mm' as const, shown: () => 'mm' },
               { value: 'inch' as const, shown: () => 'inch' },
@@ -53,7 +46,7 @@ export function Beginning() {
               practiceId && practiceId !== usual && named((by) => void save('setUsualPractice', { practiceId }, { by }))
             }
             className="flex flex-wrap gap-1.5"
-            look={look}
+            look={pickLook}
             choices={practices.map(({ practice: { id, name } }) => ({ value: id, shown: () => name }))}
           />
         </Line>

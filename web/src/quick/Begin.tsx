@@ -1,8 +1,7 @@
 import { useState } from 'react';
-import clsx from 'clsx';
 import { capital, type QuickRepair } from '@mendum/core';
 import { Button } from '../ui/button.tsx';
-import { Choices } from '../ui/choices.tsx';
+import { Choices, pickLook } from '../ui/choices.tsx';
 import { Length } from '../ui/units.tsx';
 
 export type How = 'provedDead' | 'batteryOff';
@@ -41,12 +40,7 @@ export function Begin({ repair, isColourless, isWaiting, onBegin }: BeginProps) 
         picked={then}
         onPick={(next) => next && setThen(next)}
         className="mb-3 flex flex-wrap gap-1.5"
-        look={(isPicked) =>
-          clsx(
-            'min-h-11 rounded-sm border-2 px-4 text-lg',
-            isPicked ? 'border-copper bg-wash font-semibold' : 'border-rule hover:bg-wash',
-          )
-        }
+        look={pickLook}
         choices={THENS.map((value) => ({ value, shown: () => capital(THEN_WORDS[value]) }))}
       />
       <div className="flex flex-wrap gap-3">

@@ -1,5 +1,13 @@
 import type { ReactNode } from 'react';
+import clsx from 'clsx';
 import { ToggleGroup } from 'radix-ui';
+
+/** An answer in words, as it is tapped. */
+export const pickLook = (isPicked: boolean): string =>
+  clsx(
+    'min-h-11 rounded-sm border-2 px-4 text-left text-lg',
+    isPicked ? 'border-copper bg-wash font-semibold' : 'border-rule hover:bg-wash',
+  );
 
 /** One of several answers; what is drawn for it may depend on whether it is the one. */
 interface Choice<V extends string> {

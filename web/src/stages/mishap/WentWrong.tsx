@@ -1,5 +1,4 @@
 import { useMemo, useState } from 'react';
-import clsx from 'clsx';
 import {
   LONGEST_MISHAP_MM,
   mishapAsks,
@@ -12,7 +11,7 @@ import {
 } from '@mendum/core';
 import { useSave } from '../../app/change.ts';
 import { Button } from '../../ui/button.tsx';
-import { Choices } from '../../ui/choices.tsx';
+import { Choices, pickLook } from '../../ui/choices.tsx';
 import { Dialog } from '../../ui/dialog.tsx';
 import { NumberField, TextField, TickBox } from '../../ui/field.tsx';
 import { numberOf } from '../../ui/typed.ts';
@@ -26,12 +25,6 @@ interface WentWrongProps {
   readonly finding: FindingPlan;
   readonly onClose: () => void;
 }
-
-const look = (isPicked: boolean): string =>
-  clsx(
-    'min-h-12 rounded-sm border-2 px-4 text-left text-lg',
-    isPicked ? 'border-copper bg-wash font-semibold' : 'border-rule hover:bg-wash',
-  );
 
 /** Something went wrong at a step: what, at which end, what it costs and what the plan becomes, before it is accepted. */
 export function WentWrong({ make, finding, onClose }: WentWrongProps) {
@@ -100,7 +93,7 @@ export function WentWrong({ make, finding, onClose }: WentWrongProps) {
           picked={kind}
           onPick={(next) => next && pick(next)}
           className="grid gap-1.5 sm:grid-cols-2"
-          look={look}
+          look={pickLook}
           choices={mishapsOf(make).map((value) => ({ value, shown: () => mishapInWords(value) }))}
         />
       )}
@@ -112,7 +105,7 @@ export function WentWrong({ make, finding, onClose }: WentWrongProps) {
             picked={side}
             onPick={(next) => setSide(next)}
             className="flex flex-wrap gap-1.5"
-            look={look}
+            look={pickLook}
             choices={[
               { value: 'left' as const, shown: () => sideWords('left') },
               { value: 'right' as const, shown: () => sideWords('right') },
