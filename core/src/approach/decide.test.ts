@@ -3,7 +3,8 @@ import { FULL_SHELF, type Catalogue } from '../catalogue/index.ts';
 import type { Finding } from '../damage/index.ts';
 import type { FindingPlan } from '../plan/index.ts';
 import { DRY_CABIN, jobWith, planOf, WET_SHAKING, wire, type CaseOptions } from '../test/samples.ts';
-import type { Choice, Redo } from './types.ts';
+import type { Redo } from './redoTypes.ts';
+import type { Choice } from './types.ts';
 
 interface Of extends CaseOptions {
   readonly choice?: Choice['use'];

@@ -16,13 +16,11 @@ export type {
   BegunWork,
   RankedCover,
   RankedWay,
-  Mishap,
-  Redo,
-  Spent,
   RunFacts,
   Way,
   WorkShare,
 } from './types.ts';
+export type { Mishap, Redo, Spent } from './redoTypes.ts';
 export { CAVITY_ACTS } from './cavityTypes.ts';
 export { aloneOnWire, COVER_IDS, WAYS } from './types.ts';
 export { hasWays, isOfFamily, otherConnector } from './ways/belongs.ts';

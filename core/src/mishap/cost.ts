@@ -2,6 +2,7 @@ import type { Spent } from '../approach/index.ts';
 import { methodById, type SizedJoint } from '../family/index.ts';
 import { redoLossMm } from '../method/index.ts';
 import { makesOf, type CavityPlan, type FindingPlan, type Make, type SplicePlan } from '../plan/index.ts';
+import type { Practice } from '../practice/index.ts';
 import type { MishapKind } from '../step/index.ts';
 import { REDO_EXTRA_MM, type Side } from '../sizing/index.ts';
 import { isSplice } from './kinds.ts';
@@ -11,8 +12,8 @@ import type { MishapCost, MishapSaid, SideLoss } from './types.ts';
 const NOTHING_SPENT: Spent = { partIds: [], sleeveCuts: [] };
 const SIDES = ['left', 'right'] as const;
 
-/** Mishaps that cost a side its strip only: the joint is not made, or made without its seal. */
-const STRIP_ONLY: ReadonlySet<MishapKind> = new Set([
+/** Mishaps on which an end is stripped again, or crimped again. */
+const STRIPS_AGAIN: ReadonlySet<MishapKind> = new Set([
   'strandNicked',
   'stripTooLong',
   'crimpOnRim',
@@ -36,16 +37,18 @@ const isOn = ({ kind, side }: MishapSaid, one: Side): boolean =>
 
 /**
  * What one side of a joint loses by a mishap, mm: its strip + 2 where it has to be stripped again; what cutting the
- * joint out takes where it is made; what is burnt or gone beside that. Source: numbers, a redo and a mishap.
+ * joint out takes where it is made, on both sides, and with the overhang once its seal is on, however late the mishap
+ * is seen; what is burnt or gone beside that. Source: numbers, a redo and a mishap.
  */
 function lossOfSide(joint: SizedJoint, side: Side, said: MishapSaid, whole: boolean): number {
   const { kind, mm = 0, joined, sealed } = said;
-  const stripAgain = redoLossMm(joint, side, false);
-  const cutOut = redoLossMm(joint, side, sealed);
-  // A wire that was whole under its window is cut through: both its ends are lost.
+  // A wire that was whole under its window is cut through there: both its ends lose what the window bares.
+  const of = whole ? 'left' : side;
+  const stripAgain = redoLossMm(joint, of, false);
+  const cutOut = redoLossMm(joint, of, sealed);
   const on = whole || isOn(said, side);
-  if (STRIP_ONLY.has(kind)) return on ? stripAgain : 0;
-  if (kind === 'jointFailed') return cutOut;
+  if (kind === 'jointFailed' || (sealed && STRIPS_AGAIN.has(kind))) return cutOut;
+  if (STRIPS_AGAIN.has(kind)) return on ? stripAgain : 0;
   const made = joined ? cutOut : 0;
   if (!on) return made;
   return Math.max(made, kind === 'jacketBurnt' ? stripAgain + mm : mm);
@@ -123,7 +126,7 @@ function spliceCost(
     of: old.includes(side) ? 'oldWire' : 'newWire',
     mm: lossOfSide(make.joint, side, said, whole),
   })).filter(({ mm }) => mm > 0);
-  const isMade = said.joined || SPOILS_JOINT.has(said.kind);
+  const isMade = said.joined || said.sealed || SPOILS_JOINT.has(said.kind);
   const ownSpent = isMade ? spentOf(make, said.sealed) : NOTHING_SPENT;
   const own = (side: Side): number => losses.find((one) => one.side === side && one.of === 'oldWire')?.mm ?? 0;
   // A pigtail brings its own leads: they are cut to fit, and a shorter one still reaches.
@@ -153,11 +156,14 @@ function cavityCost(
   make: CavityPlan,
   said: MishapSaid,
   progress: (make: Make) => Progress,
+  { overlapMm }: Practice['figures'],
 ): MishapCost {
   const { terminal } = make.work;
   const { kind, mm = 0, joined, sealed } = said;
   const isMade = joined || SPOILS_JOINT.has(kind);
-  const stripAgain = terminal ? terminal.stripMm + REDO_EXTRA_MM : 0;
+  // What has shrunk over the jacket is cut off with it.
+  const isGlued = sealed && (terminal?.seal?.kind === 'sleeve' || terminal?.seal?.kind === 'ownTube');
+  const stripAgain = terminal ? terminal.stripMm + REDO_EXTRA_MM + (isGlued ? overlapMm : 0) : 0;
   const takes =
     kind === 'other' ? Math.max(mm, joined ? stripAgain : 0) : kind === 'jacketBurnt' ? stripAgain + mm : stripAgain;
   const spent = isMade ? spentAt(make, sealed) : NOTHING_SPENT;
@@ -190,15 +196,17 @@ function cavityCost(
  * The price of a mishap, before it is accepted: what each side loses, and what is used up. A cover has no sides: where it
  * cannot be changed the wire is cut out and spliced, as the plan then says.
  * @param progress how far each piece of work of the finding has come
+ * @param figures of the practice: how far a terminal's tube laps its jacket
  */
 export function mishapCost(
   finding: FindingPlan,
   make: Make,
   said: MishapSaid,
   progress: (make: Make) => Progress,
+  figures: Practice['figures'],
 ): MishapCost {
   if (isSplice(make)) return spliceCost(finding, make, said, progress);
-  if ('work' in make) return cavityCost(finding, make, said, progress);
+  if ('work' in make) return cavityCost(finding, make, said, progress, figures);
   return {
     losses: [],
     leftMm: 0,

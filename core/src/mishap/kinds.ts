@@ -36,10 +36,14 @@ export const mishapInWords = (kind: MishapKind): string => FACTS[kind].words;
 export const isSplice = (make: Make): make is Extract<Make, { readonly joint: unknown }> => 'joint' in make;
 const isCavity = (make: Make): make is Extract<Make, { readonly work: unknown }> => 'work' in make;
 
-/** What has to be said of a mishap on this work: one end at a cavity has no two sides. */
+/**
+ * What has to be said of a mishap on this work: one end at a cavity has no two sides, and a wire that is cut through at
+ * its window loses both.
+ */
 export function mishapAsks(make: Make, kind: MishapKind): MishapAsks {
   const { asks } = FACTS[kind];
-  return isSplice(make) ? asks : { ...asks, side: 'none' };
+  const hasSides = isSplice(make) && methodById(make.methodId).leavesWhole !== true;
+  return hasSides ? asks : { ...asks, side: 'none' };
 }
 
 /** What can go wrong with a piece of work, in the order in which it is made. */

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it, test } from 'vitest';
+import { METHOD_IDS, methodById } from '../family/index.ts';
 import { FULL_SHELF } from '../catalogue/index.ts';
 import type { Job } from '../job/index.ts';
 import { CRIMP_FIRST } from '../practice/index.ts';
@@ -34,7 +35,7 @@ const costOf = (
   said: MishapSaid,
   at: number | 'cavity' = 0,
   progress: (make: Make) => Progress = () => NOT_BEGUN,
-) => mishapCost(finding, at === 'cavity' ? finding.cavity! : finding.splices[at]!, said, progress);
+) => mishapCost(finding, at === 'cavity' ? finding.cavity! : finding.splices[at]!, said, progress, CRIMP_FIRST.figures);
 
 describe('a single splice, 4 mm lost: what each mishap takes, and what the plan becomes', () => {
   test.each<[string, number, MishapSaid, [number, number], number, 'oneSplice' | 'insert']>([
@@ -62,6 +63,22 @@ describe('a single splice, 4 mm lost: what each mishap takes, and what the plan 
     ['let go, not shrunk, 8', 8, { kind: 'jointFailed', ...CRIMPED }, [9, 9], 0, 'insert'],
     ['let go, not shrunk, 30', 30, { kind: 'jointFailed', ...CRIMPED }, [9, 9], 8, 'oneSplice'],
     ['let go, shrunk, 30', 30, { kind: 'jointFailed', ...SHRUNK }, [19.5, 19.5], 0, 'insert'],
+    [
+      'wrong nest, seen once it is shrunk',
+      60,
+      { kind: 'wrongNest', side: 'left', ...SHRUNK },
+      [19.5, 19.5],
+      17,
+      'oneSplice',
+    ],
+    [
+      'a nicked strand, seen once it is shrunk',
+      60,
+      { kind: 'strandNicked', side: 'left', ...SHRUNK },
+      [19.5, 19.5],
+      17,
+      'oneSplice',
+    ],
     ['something else took 5 mm', 30, { kind: 'other', side: 'left', mm: 5, ...OPEN }, [5, 0], 21, 'oneSplice'],
     ['something else, made', 30, { kind: 'other', side: 'left', mm: 5, ...CRIMPED }, [9, 9], 8, 'oneSplice'],
   ])('%s', (_, slackMm, said, [left, right], leftOver, becomes) => {
@@ -141,6 +158,22 @@ it('a splice of a pigtail shortens its lead and the old wire; no new wire is cut
   expect(costOf(finding, { kind: 'jointFailed', ...CRIMPED }, 0, () => MADE).spent.wireMm).toBeUndefined();
 });
 
+it('a wire that stays whole under its window is cut through: both its ends lose the window, and nobody is asked which', () => {
+  const finding = onlyOf(feed(30));
+  const made = finding.splices[0]!;
+  const tapped = {
+    ...made,
+    methodId: METHOD_IDS.find((id) => methodById(id).leavesWhole)!,
+    joint: { ...made.joint, left: { ...made.joint.left, stripMm: 12 } },
+  };
+  const said: MishapSaid = { kind: 'strandNicked', ...OPEN };
+  expect(mishapCost(finding, tapped, said, () => NOT_BEGUN, CRIMP_FIRST.figures)).toMatchObject({
+    leftMm: 14,
+    rightMm: 14,
+  });
+  expect(checkMishap(tapped, said)).toBeUndefined();
+});
+
 describe('a new terminal on its tail', () => {
   const burnt = (slackMm: number): Job => {
     const job = jobWith(
@@ -176,6 +209,14 @@ describe('a new terminal on its tail', () => {
     expect(after.slackLeftMm).toBeCloseTo(before.slackLeftMm - takes, 9);
     expect(after.cavity?.make).toBe(2);
   });
+  it('a tube that has shrunk over the jacket goes with it', () => {
+    const before = onlyOf(burnt(60));
+    const { terminal, ...work } = before.cavity!.work;
+    const glued = { ...terminal!, seal: { kind: 'ownTube' as const, name: 'its own tube' } };
+    const finding = { ...before, cavity: { ...before.cavity!, work: { ...work, terminal: glued } } };
+    const takes = (sealed: boolean) => costOf(finding, { kind: 'jointFailed', joined: true, sealed }, 'cavity').tailMm;
+    expect(takes(true)! - takes(false)!).toBe(CRIMP_FIRST.figures.overlapMm);
+  });
   it('when the tail gives no more, the next one means a new lead', () => {
     const takes = onlyOf(burnt(40)).slackMm - onlyOf(burnt(40)).slackLeftMm;
     const job = burnt(takes);
@@ -208,7 +249,7 @@ it.each(CASES)(
             const kinds = mishapsOf(make);
             const said: MishapSaid = { kind: kinds[at % kinds.length]!, side, mm, ...made };
             if (checkMishap(make, said)) continue;
-            const cost = mishapCost(before, make, said, () => NOT_BEGUN);
+            const cost = mishapCost(before, make, said, () => NOT_BEGUN, CRIMP_FIRST.figures);
             const need = (plans: Plan): number =>
               plans.kit.lines.filter(({ id }) => id === make.joint.partId).reduce((sum, line) => sum + line.need, 0);
             const then = withMishap(job, said, cost);

@@ -8,6 +8,8 @@ import {
   plan,
   mishapCost,
   mishapOf,
+  type MishapSaid,
+  type Progress,
   type Check,
   type Job,
   type Plan,
@@ -115,11 +117,10 @@ async function failOnce(manager: EntityManager, jobId: string, by: string, at: s
     at,
     sequence: 0,
   });
-  const cost = mishapCost(finding, splice, { kind: 'jointFailed', joined: true, sealed: false }, () => ({
-    joined: true,
-    sealed: false,
-    wireCut: true,
-  }));
+  const made = (): Progress => ({ joined: true, sealed: false, wireCut: true });
+  const said: MishapSaid = { kind: 'jointFailed', joined: true, sealed: false };
+  const cost = mishapCost(finding, splice, said, made, stored.practice.figures);
+
   await manager.insert(RedoEntity, {
     id: randomUUID(),
     jobId,

@@ -102,6 +102,25 @@ describe('a harness is edited', () => {
     expect(JSON.stringify(answer.body)).toContain('Long run');
   });
 
+  it('splices that were put somewhere go along, and lie where they lay on the wire', async () => {
+    await makeSafe(server, '0146');
+    const put = (await server.plan('0146')).findings[2]!.splices[0]!;
+    const pin = { findingId: put.findingId, side: put.side, centreMm: put.centreMm };
+    await server
+      .write('put', `${await server.at('0146')}/layout`, {
+        version: (await server.job('0146')).version,
+        layout: { pins: [pin], atOne: [], found: [pin] },
+      })
+      .expect(200);
+    const loom = await named(/W5/);
+    const run = loom.runs.find(({ id }) => id === put.runId)!;
+    const node = loom.nodes.find(({ id }) => id === run.fromNodeId)!;
+    expect((await edit(loom, [{ do: 'extendEnd', byMm: 250, node }])).status).toBe(200);
+    const moved = { ...pin, centreMm: pin.centreMm + 250 };
+    expect((await server.job('0146')).job.layout).toMatchObject({ pins: [moved], found: [moved] });
+    expect((await server.plan('0146')).findings[2]!.splices[0]!.centreMm).toBeCloseTo(put.centreMm + 250, 6);
+  });
+
   it('under splices that are made, wire and run stay; names may change', async () => {
     await makeSafe(server, '0146');
     const plan = await server.plan('0146');
@@ -114,6 +133,8 @@ describe('a harness is edited', () => {
       .expect(200);
     const loom = await named(/W5/);
     expect((await edit(loom, [split('R1', 900)])).body).toMatchObject({ error: { code: 'HAS_WORK' } });
+    const grow = { do: 'extendEnd', byMm: 250, node: loom.nodes.find(({ id }) => id === loom.runs[0]!.fromNodeId)! };
+    expect((await edit(loom, [grow])).body).toMatchObject({ error: { code: 'HAS_WORK' } });
     const renamed = await edit(loom, [{ do: 'changeRun', runId: 'R1', change: { name: 'Long run' } }]);
     expect(renamed.body).toEqual({ harnessVersion: loom.version + 1 });
   });

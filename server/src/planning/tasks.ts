@@ -177,7 +177,7 @@ export const TASKS = {
     return stamped(planned, {
       findingId: finding.findingId,
       make: made.make,
-      cost: mishapCost(finding, made, said, progress),
+      cost: mishapCost(finding, made, said, progress, planned.stored.practice.figures),
     });
   },
 

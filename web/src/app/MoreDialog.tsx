@@ -14,13 +14,7 @@ export function MoreDialog({ onPerson, onFind, onClose }: MoreDialogProps) {
     go();
   };
   return (
-    <Dialog
-      open
-      onOpenChange={(open) => {
-        if (!open) onClose();
-      }}
-      title="More"
-    >
+    <Dialog open onClose={onClose} title="More">
       <div className="grid gap-2">
         <RailKeys
           look="flex min-h-16 w-full items-center gap-4 rounded-sm border border-rule px-4 text-xl hover:bg-wash"

@@ -39,9 +39,7 @@ export function PersonDialog({
   return (
     <Dialog
       open={open}
-      onOpenChange={(next) => {
-        if (!next) onClose();
-      }}
+      onClose={onClose}
       firm={person === null && onChosen === undefined}
       title="Who is at the bench?"
       about="Your name stands on every decision, reading and sign-off made on this device."

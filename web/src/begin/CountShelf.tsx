@@ -134,9 +134,7 @@ export function CountShelf({ onClose }: { readonly onClose: () => void }) {
     <Dialog
       open
       shape="wide"
-      onOpenChange={(open) => {
-        if (!open) onClose();
-      }}
+      onClose={onClose}
       title="What is on the shelf"
       about="A usual assortment. Count what is there; what stays empty is not there. You can stop and go on later."
     >

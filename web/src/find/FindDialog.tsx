@@ -27,9 +27,7 @@ export function FindDialog({ onClose }: { readonly onClose: () => void }) {
     <Dialog
       shape="wide"
       open
-      onOpenChange={(open) => {
-        if (!open) onClose();
-      }}
+      onClose={onClose}
       title="Find a circuit"
       about="By number, function, colour, connector and cavity, size or machine."
     >

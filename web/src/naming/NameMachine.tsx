@@ -21,6 +21,17 @@ const asTyped = ({ name, machine }: NamedHarness): NamedHarness => ({
   machine: machine.name === UNNAMED_MACHINE ? { ...machine, name: '', kind: '' } : machine,
 });
 
+/** What became of the records that were signed before. */
+function saidIn(corrected: number): { readonly hint?: string } {
+  if (corrected === 0) return {};
+  return {
+    hint:
+      corrected === 1
+        ? 'One record that was signed says so in a new row.'
+        : `${corrected} records that were signed say so in a new row.`,
+  };
+}
+
 /** Which machine a harness is of, and what the harness is called: often known only once the repair is made. */
 export function NameMachine({ harnessId, version, named, onClose }: NameMachineProps) {
   const [start] = useState(() => asTyped(named));
@@ -31,23 +42,14 @@ export function NameMachine({ harnessId, version, named, onClose }: NameMachineP
       void save('nameHarness', { harnessId, version, name, machine }).then((outcome) => {
         if (!outcome.ok) return;
         const { corrected } = outcome.data;
-        notify(
-          `It is of ${machine.name} now`,
-          corrected === 0
-            ? {}
-            : {
-                hint: `${corrected === 1 ? 'One record that was signed says' : `${corrected} records that were signed say`} so in a new row.`,
-              },
-        );
+        notify(`It is of ${machine.name} now`, saidIn(corrected));
         onClose();
       }),
   );
   return (
     <Dialog
       open
-      onOpenChange={(open) => {
-        if (!open) onClose();
-      }}
+      onClose={onClose}
       title="Name the machine"
       about="What is known only now. Records that are signed already say so in a new row; the old one stays."
     >

@@ -48,9 +48,7 @@ export function ImportJob({ onClose }: { readonly onClose: () => void }) {
   return (
     <Dialog
       open
-      onOpenChange={(open) => {
-        if (!open) onClose();
-      }}
+      onClose={onClose}
       title="Import a job file"
       about="A Mendum job file in JSON, as the Record stage gives it out. All of it is imported, or nothing."
     >

@@ -32,13 +32,7 @@ export function NewJob({ onClose }: { readonly onClose: () => void }) {
     if (outcome.ok) void navigate(`/jobs/${outcome.data.id}/survey`);
   };
   return (
-    <Dialog
-      open
-      onOpenChange={(open) => {
-        if (!open) onClose();
-      }}
-      title="New job"
-    >
+    <Dialog open onClose={onClose} title="New job">
       {harnesses.length === 0 && !isLong ? (
         <p className="text-lg">
           No harness is known yet. Describe one in Machines, or import a job file: its machine and harness come with it.

@@ -20,9 +20,7 @@ export function WireGauge({
   return (
     <Dialog
       open
-      onOpenChange={(open) => {
-        if (!open) onClose();
-      }}
+      onClose={onClose}
       title={pxPerMm === undefined ? SET_TITLE : 'Hold the bare copper against the screen'}
       about={
         pxPerMm === undefined

@@ -27,13 +27,7 @@ export function KeysDialog({
   readonly stage: StageName;
 }) {
   return (
-    <Dialog
-      open={open}
-      onOpenChange={(next) => {
-        if (!next) onClose();
-      }}
-      title="Keys of this screen"
-    >
+    <Dialog open={open} onClose={onClose} title="Keys of this screen">
       <dl className="grid grid-cols-[7rem_1fr] gap-y-3 text-lg">
         {[...EVERYWHERE, ...(OWN[stage] ?? [])].map(([key, does]) => (
           <div key={key} className="contents">

@@ -5,7 +5,7 @@ import { Dialog as Radix } from 'radix-ui';
 
 interface DialogProps {
   readonly open: boolean;
-  readonly onOpenChange: (open: boolean) => void;
+  readonly onClose: () => void;
   readonly title: string;
   readonly about?: string | undefined;
   readonly children: ReactNode;
@@ -15,12 +15,12 @@ interface DialogProps {
   readonly firm?: boolean;
 }
 
-export function Dialog({ open, onOpenChange, title, about, children, shape = 'box', firm = false }: DialogProps) {
+export function Dialog({ open, onClose, title, about, children, shape = 'box', firm = false }: DialogProps) {
   const hold = (event: Event): void => {
     if (firm) event.preventDefault();
   };
   return (
-    <Radix.Root open={open} onOpenChange={onOpenChange}>
+    <Radix.Root open={open} onOpenChange={(next) => (next ? undefined : onClose())}>
       <Radix.Portal>
         <Radix.Overlay className="no-print fixed inset-0 z-40 bg-black/45" />
         <Radix.Content

@@ -2,7 +2,8 @@ import type { CavityFinding, Stretch } from '../../damage/index.ts';
 import type { HarnessNode } from '../../harness/index.ts';
 import { alsoLost } from '../copper.ts';
 import type { Ask } from '../askTypes.ts';
-import type { DecideInput, Decision, Electrical, RankedWay, Redo } from '../types.ts';
+import type { DecideInput, Decision, Electrical, RankedWay } from '../types.ts';
+import type { Redo } from '../redoTypes.ts';
 import { startsAt } from './lead.ts';
 import { cavityWork, WAY_WORDS, type WorkOf } from './work.ts';
 

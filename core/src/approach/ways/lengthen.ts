@@ -4,7 +4,8 @@ import { deciding, rankMethods, type RankedMethod, type Site } from '../../metho
 import { centreFromFace } from '../../sizing/index.ts';
 import { figure } from '../../units/index.ts';
 import { freeWireBeside } from '../freeWire.ts';
-import type { DecideInput, Lengthening, RankedWay, Redo } from '../types.ts';
+import type { DecideInput, Lengthening, RankedWay } from '../types.ts';
+import type { Redo } from '../redoTypes.ts';
 import { SPLICE_MINUTES } from './lead.ts';
 
 /** How finely places for the cuts of one lead are tried, mm. */

@@ -219,9 +219,7 @@ function HarnessEditor({ view }: { readonly view: HarnessView }) {
       <Dialog
         shape="sheet"
         open={open?.what === 'circuit'}
-        onOpenChange={(is) => {
-          if (!is) close();
-        }}
+        onClose={close}
         title={open?.what === 'circuit' && open.circuit ? `Circuit ${open.circuit.number}` : 'A new circuit'}
       >
         {open?.what === 'circuit' ? (
@@ -243,9 +241,7 @@ function HarnessEditor({ view }: { readonly view: HarnessView }) {
       <Dialog
         shape="wide"
         open={open?.what === 'face'}
-        onOpenChange={(is) => {
-          if (!is) close();
-        }}
+        onClose={close}
         title={`The face of ${open?.what === 'face' ? open.node.name : ''}`}
       >
         {open?.what === 'face' ? (
@@ -259,14 +255,7 @@ function HarnessEditor({ view }: { readonly view: HarnessView }) {
           />
         ) : null}
       </Dialog>
-      <Dialog
-        shape="wide"
-        open={shown?.face !== undefined}
-        onOpenChange={(is) => {
-          if (!is) close();
-        }}
-        title={`Connector ${shown?.name ?? ''}`}
-      >
+      <Dialog shape="wide" open={shown?.face !== undefined} onClose={close} title={`Connector ${shown?.name ?? ''}`}>
         {shown?.face ? (
           <ConnectorView
             harness={harness}

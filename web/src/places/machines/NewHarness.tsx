@@ -102,9 +102,7 @@ export function NewHarness({ onClose }: { readonly onClose: () => void }) {
     <Dialog
       open
       shape="wide"
-      onOpenChange={(open) => {
-        if (!open) onClose();
-      }}
+      onClose={onClose}
       title="Describe a new harness"
       about="Its pinout comes from a sheet; what the sheet does not say is asked here."
     >

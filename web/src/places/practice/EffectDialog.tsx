@@ -66,9 +66,7 @@ export function EffectDialog({ practice, busy, onSave, onClose }: EffectDialogPr
     <Dialog
       open
       shape="wide"
-      onOpenChange={(open) => {
-        if (!open) onClose();
-      }}
+      onClose={onClose}
       title={`What ${practice.name} would change`}
       about="Open jobs that are planned by it."
     >

@@ -42,15 +42,7 @@ export function ItemForm({
   children,
 }: FrameProps) {
   return (
-    <Dialog
-      open
-      shape="sheet"
-      onOpenChange={(open) => {
-        if (!open) onClose();
-      }}
-      title={title}
-      {...(about === undefined ? {} : { about })}
-    >
+    <Dialog open shape="sheet" onClose={onClose} title={title} {...(about === undefined ? {} : { about })}>
       <form noValidate className="grid gap-4" onSubmit={onSubmit}>
         {children}
         <WrongWords>{wrong}</WrongWords>

@@ -23,9 +23,7 @@ export function ShelfImport({ version, onClose }: { readonly version: number; re
     <Dialog
       open
       shape="wide"
-      onOpenChange={(open) => {
-        if (!open) onClose();
-      }}
+      onClose={onClose}
       title="Import the shelf from a table"
       about="CSV with a line of headers, as Export writes it. Lines of what is there change it, others add; all or nothing."
     >

@@ -20,9 +20,7 @@ export function TrueSize({ open, onClose, lengthMm, colour }: TrueSizeProps) {
   return (
     <Dialog
       open={open}
-      onOpenChange={(next) => {
-        if (!next) onClose();
-      }}
+      onClose={onClose}
       title={pxPerMm === undefined ? SET_TITLE : `Strip ${plain(lengthMm)} ${unit}, true size`}
       about={pxPerMm === undefined ? SET_ABOUT : 'Hold the wire against it: end on the line, jacket edge on the other.'}
     >

@@ -59,14 +59,7 @@ export function Compare({ finding, a, b, onClose }: CompareProps) {
     </Select>
   );
   return (
-    <Dialog
-      open
-      shape="wide"
-      onOpenChange={(open) => {
-        if (!open) onClose();
-      }}
-      title="Side by side"
-    >
+    <Dialog open shape="wide" onClose={onClose} title="Side by side">
       <div className="grid grid-cols-2 gap-y-3 sm:grid-cols-[150px_1fr_1fr] [&>*]:pr-6">
         <span className="hidden sm:block" />
         {pick('First', left, setLeft)}

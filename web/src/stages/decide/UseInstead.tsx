@@ -42,9 +42,7 @@ export function UseInstead({ findingId, use, terminal, name, because, onClose }:
   return (
     <Dialog
       open
-      onOpenChange={(open) => {
-        if (!open) onClose();
-      }}
+      onClose={onClose}
       title={`Use ${name.toLowerCase()} here`}
       about={because === '' ? undefined : because}
     >

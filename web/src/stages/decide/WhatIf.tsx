@@ -70,15 +70,7 @@ export function WhatIf({ finding, onClose }: { readonly finding: FindingPlan; re
   if (!zone || !then) return null;
   const same = then.headline === finding.headline;
   return (
-    <Dialog
-      open
-      shape="wide"
-      onOpenChange={(open) => {
-        if (!open) onClose();
-      }}
-      title="What if…"
-      about="Nothing here is saved."
-    >
+    <Dialog open shape="wide" onClose={onClose} title="What if…" about="Nothing here is saved.">
       <div className="grid gap-3 sm:grid-cols-3 lg:grid-cols-5">
         <Select
           label="Vibration"

@@ -74,9 +74,7 @@ export function WentWrong({ make, finding, onClose }: WentWrongProps) {
   return (
     <Dialog
       open
-      onOpenChange={(open) => {
-        if (!open) onClose();
-      }}
+      onClose={onClose}
       title="It went wrong"
       about="Nothing is written down before you accept what it costs."
     >

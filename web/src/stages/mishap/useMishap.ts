@@ -45,7 +45,7 @@ export function useMishap(finding: FindingPlan, make: Make, said: MishapSaid | u
   const { job, practice, catalogue } = view;
   const problem = useMemo(() => said && checkMishap(make, said), [make, said]);
   const cost = useMemo(
-    () => (said && !problem ? mishapCost(finding, make, said, progressIn(view)) : undefined),
+    () => (said && !problem ? mishapCost(finding, make, said, progressIn(view), view.practice.figures) : undefined),
     [finding, make, said, problem, view],
   );
   const [answer, setAnswer] = useState<{

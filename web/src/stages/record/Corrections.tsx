@@ -48,7 +48,7 @@ export function Corrections({
       ) : null}
       <Dialog
         open={open}
-        onOpenChange={setOpen}
+        onClose={() => setOpen(false)}
         title="Correct the record"
         about="The signed record stays as it is. Your correction is added as a new one that names it."
       >

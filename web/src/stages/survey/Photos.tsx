@@ -111,9 +111,7 @@ export function Photos({
       <Dialog
         shape="wide"
         open={open !== undefined}
-        onOpenChange={(is) => {
-          if (!is) setOpen(undefined);
-        }}
+        onClose={() => setOpen(undefined)}
         title={`Circuit ${circuit}: ${open?.name ?? ''}`}
         about={open ? `By ${open.by}, ${open.widthPx} × ${open.heightPx}; where it was taken is not kept.` : undefined}
       >

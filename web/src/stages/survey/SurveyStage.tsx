@@ -195,9 +195,7 @@ export function SurveyStage() {
       <Dialog
         shape="wide"
         open={connector !== undefined}
-        onOpenChange={(open) => {
-          if (!open) setConnectorId(undefined);
-        }}
+        onClose={() => setConnectorId(undefined)}
         title={`Connector ${connector?.name ?? ''}`}
       >
         {connector ? (
@@ -213,9 +211,7 @@ export function SurveyStage() {
       <Dialog
         shape="sheet"
         open={form !== undefined}
-        onOpenChange={(open) => {
-          if (!open) closeForm();
-        }}
+        onClose={closeForm}
         title={form?.version === undefined ? 'What was found' : 'Change the finding'}
       >
         {form ? (

@@ -43,9 +43,7 @@ export function ImportPinout({ harness, onTake, onClose }: ImportPinoutProps) {
     <Dialog
       open
       shape="wide"
-      onOpenChange={(open) => {
-        if (!open) onClose();
-      }}
+      onClose={onClose}
       title={`Circuits of ${harness.name} from a sheet`}
       about="All of it is imported, or nothing."
     >
