@@ -1,15 +1,13 @@
-import { existsSync } from 'node:fs';
-import { join } from 'node:path';
 import compression from 'compression';
 import express, { Router, type Express, type RequestHandler } from 'express';
-import packedStatic, { type ExpressStaticGzipOptions } from 'express-static-gzip';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 import type { Database } from './db/open.ts';
 import { docsRoutes } from './docs/routes.ts';
 import { read } from './http/serve.ts';
+import { servePages, type FirstPage } from './http/pages.ts';
 import { requestLog } from './http/requestLog.ts';
-import { answerError, noSuchAddress, readableAddress } from './http/handle.ts';
+import { answerError, noSuchAddress } from './http/handle.ts';
 import { harnessRoutes } from './harnesses/routes.ts';
 import { mappingRoutes } from './jobs/mapping.ts';
 import { jobRoutes } from './jobs/routes.ts';
@@ -22,6 +20,7 @@ import { photoRoutes } from './photos/routes.ts';
 import { plannerHere, type Planner } from './planning/planner.ts';
 import { placeRoutes } from './places/routes.ts';
 import { practiceRoutes } from './practices/routes.ts';
+import { firstAnswers } from './places/firstPage.ts';
 import { recordRoutes } from './record/routes.ts';
 import { shelfRoutes } from './shelf/routes.ts';
 
@@ -34,6 +33,8 @@ export interface AppOptions {
   readonly photosDir: string;
   /** Folder of the built interface; without it only the API is served. */
   readonly webDir?: string | undefined;
+  /** Draws the first page; without it that page draws itself. */
+  readonly drawFirstPage?: FirstPage['draw'] | undefined;
   /** Version of the application, as it is described to others. */
   readonly version?: string | undefined;
   /** Sees every request first. */
@@ -41,9 +42,6 @@ export interface AppOptions {
   /** Today as an ISO date. */
   readonly today?: (() => string) | undefined;
 }
-
-/** Files of the interface lie there compressed as well. */
-const PACKED: ExpressStaticGzipOptions = { enableBrotli: true, orderPreference: ['br', 'gz'], index: false };
 
 /** Largest body that is read; a job of 400 circuits is well under 1 MB. */
 const BODY_LIMIT = '6mb';
@@ -55,6 +53,7 @@ export function createApp({
   planner = plannerHere(db.read),
   photosDir,
   webDir,
+  drawFirstPage,
   version = '0',
   before,
   today = () => new Date().toISOString().slice(0, 10),
@@ -100,14 +99,9 @@ export function createApp({
   api.use(noSuchAddress);
   app.use('/api', express.json({ limit: BODY_LIMIT }), api);
 
-  if (webDir !== undefined && existsSync(webDir)) {
-    const made = { immutable: true, maxAge: '1y', fallthrough: true } as const;
-    app.use('/assets', readableAddress, packedStatic(join(webDir, 'assets'), { ...PACKED, serveStatic: made }));
-    app.use(express.static(webDir, { index: false }));
-    app.get('/{*path}', (req, res, next) => {
-      if (req.path.startsWith('/assets/')) next();
-      else res.sendFile('index.html', { root: webDir });
-    });
+  if (webDir !== undefined) {
+    const first = drawFirstPage && { read: () => firstAnswers(db, today()), draw: drawFirstPage };
+    servePages(app, webDir, first, log);
   }
   app.use(noSuchAddress);
   app.use(answerError);

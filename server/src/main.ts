@@ -4,6 +4,7 @@ import { createHttpTerminator } from 'http-terminator';
 import { createApp } from './app.ts';
 import { readConfig, type Config } from './config.ts';
 import { openDatabase } from './db/open.ts';
+import { firstPageOf } from './firstPage.ts';
 import { forgetReceipts } from './http/receipts.ts';
 import { answerBadRequests } from './http/badRequest.ts';
 import { makeLog } from './log.ts';
@@ -45,18 +46,17 @@ if (process.argv.includes('--demo') && (await seedDemo(db, new Date())))
   console.log('The database is new: demo machines, jobs and records were put in.');
 
 const planner = plannerPool(config.dataDir, config.planSeconds, sizeOf(db.read));
-const server = createApp({ db, log, planner, photosDir, version, webDir: join(root, 'web/dist') }).listen(
-  config.port,
-  config.host,
-  (error?: Error) => {
-    if (error) {
-      console.error(portWords(config.host, config.port, error));
-      void leave(1);
-      return;
-    }
-    console.log(`Mendum is at http://${config.host}:${config.port}`);
-  },
-);
+const webDir = join(root, 'web/dist');
+const drawFirstPage = await firstPageOf(import.meta.dirname);
+const app = createApp({ db, log, planner, photosDir, version, webDir, drawFirstPage });
+const server = app.listen(config.port, config.host, (error?: Error) => {
+  if (error) {
+    console.error(portWords(config.host, config.port, error));
+    void leave(1);
+    return;
+  }
+  console.log(`Mendum is at http://${config.host}:${config.port}`);
+});
 
 answerBadRequests(server);
 // Before the first connection: it ends those that are only kept open.

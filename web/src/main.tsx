@@ -8,14 +8,18 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { Provider } from 'react-redux';
 import { RouterProvider } from 'react-router/dom';
+import { jobsAhead } from './app/ahead.ts';
+import { givenOf } from './app/given.ts';
 import { makeRouter } from './app/router.tsx';
 import { keepInStep, makeStore } from './app/store.ts';
 
-const store = makeStore();
+const given = givenOf(document);
+const store = makeStore(given);
 keepInStep(store);
 
-const root = document.getElementById('root');
-if (root) {
+function start(): void {
+  const root = document.getElementById('root');
+  if (!root) return;
   createRoot(root).render(
     <StrictMode>
       <Provider store={store}>
@@ -24,3 +28,8 @@ if (root) {
     </StrictMode>,
   );
 }
+
+// A list that came with the page stands on it already, and is not taken off again to be fetched.
+const lists = ['/', '/jobs'].includes(location.pathname) ? jobsAhead(store.dispatch) : undefined;
+if (lists && given.size > 0) void lists.then(start);
+else start();

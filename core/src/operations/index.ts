@@ -1,3 +1,4 @@
+export { FIRST_PAGE } from './firstPage.ts';
 export { OPERATIONS } from './operations.ts';
 export type {
   AnswerOf,

@@ -7,9 +7,12 @@ const quietly = () => undefined;
 /** It is kept as any read is, and asked for by nobody yet. */
 const AHEAD = { subscribe: false } as const;
 
-/** The lists of the first page, asked for before it is drawn. */
-export function jobsAhead(dispatch: Store['dispatch']): void {
-  for (const status of ['open', 'signed'] as const) void dispatch(api.endpoints.jobs.initiate({ status }, AHEAD));
+/** The lists of the first page, asked for before it is drawn; done when they are there, or could not be had. */
+export async function jobsAhead(dispatch: Store['dispatch']): Promise<void> {
+  await Promise.all([
+    ...(['open', 'signed'] as const).map((status) => dispatch(api.endpoints.jobs.initiate({ status }, AHEAD))),
+    dispatch(api.endpoints.dueCount.initiate(undefined, AHEAD)),
+  ]);
 }
 
 /** Fetches what {@link useJobView} will ask for; what fails is asked again by whoever opens it, who says why. */

@@ -11,11 +11,16 @@ import {
   type WriteHead,
   type WriteName,
 } from '@mendum/core/operations';
+import { takeGiven } from './given.ts';
 import { AT_ONCE, ONCE_SAVED, type Shown } from './shown.ts';
+
+type FetchQuery = ReturnType<typeof fetchBaseQuery>;
 
 /** A dropped network is tried again with the same write id; anything that the server answered is final. */
 const baseQuery = retry(
-  async (args: Parameters<ReturnType<typeof fetchBaseQuery>>[0], api, more) => {
+  async (args: Parameters<FetchQuery>[0], api, more): Promise<Awaited<ReturnType<FetchQuery>>> => {
+    const given = typeof args === 'string' ? undefined : takeGiven(api.extra, args.url);
+    if (given) return given;
     const result = await fetchBaseQuery({ baseUrl: `${location.origin}/api` })(args, api, more);
     if (result.error && result.error.status !== 'FETCH_ERROR') retry.fail(result.error, result.meta);
     return result;

@@ -41,4 +41,6 @@ const subscribe = (listener: () => void): (() => void) => {
   return () => listeners.delete(listener);
 };
 
-export const useNotice = (): Notice | undefined => useSyncExternalStore(subscribe, () => current);
+const now = (): Notice | undefined => current;
+
+export const useNotice = (): Notice | undefined => useSyncExternalStore(subscribe, now, now);

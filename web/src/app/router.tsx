@@ -10,7 +10,7 @@ import { JobsPlace } from '../places/JobsPlace.tsx';
 import { Shell } from './Shell.tsx';
 import { Lost } from './Lost.tsx';
 import { Working } from '../ui/empty.tsx';
-import { jobAhead, jobsAhead } from './ahead.ts';
+import { jobAhead } from './ahead.ts';
 import type { Store } from './store.ts';
 
 const jobPage = async () => ({ Component: (await import('../stages/JobPage.tsx')).JobPage });
@@ -37,10 +37,6 @@ export function makeRouter({ dispatch }: Store) {
     shouldRevalidate: ({ currentParams, nextParams }: ShouldRevalidateFunctionArgs) =>
       currentParams.jobId !== nextParams.jobId,
   };
-  const lists: LoaderFunction = () => {
-    jobsAhead(dispatch);
-    return null;
-  };
   return createBrowserRouter([
     {
       path: '/',
@@ -48,7 +44,7 @@ export function makeRouter({ dispatch }: Store) {
       ErrorBoundary: Lost,
       children: [
         { index: true, element: <Navigate to="/jobs" replace /> },
-        { path: 'jobs', loader: lists, HydrateFallback: Coming, Component: JobsPlace },
+        { path: 'jobs', Component: JobsPlace },
         { path: 'quick', ...comes(async () => ({ Component: (await import('../quick/QuickPage.tsx')).QuickPage })) },
         { path: 'jobs/:jobId', ...aheadOf, ...comes(jobPage) },
         {

@@ -1,13 +1,15 @@
 import { configureStore } from '@reduxjs/toolkit';
 import { useDispatch, useSelector } from 'react-redux';
 import { api } from './api.ts';
+import type { Given } from './given.ts';
 import { applyTheme } from './theme.ts';
 import { deviceThemeChanged, onDeviceTheme, rememberView, viewSlice } from './view.ts';
 
-export const makeStore = () =>
+/** @param given what came with the page, and need not be asked for */
+export const makeStore = (given: Given = new Map()) =>
   configureStore({
     reducer: { [api.reducerPath]: api.reducer, view: viewSlice.reducer },
-    middleware: (defaults) => defaults().concat(api.middleware),
+    middleware: (defaults) => defaults({ thunk: { extraArgument: given } }).concat(api.middleware),
   });
 
 export type Store = ReturnType<typeof makeStore>;

@@ -16,12 +16,15 @@ globalThis.ResizeObserver ??= class {
     /* nothing to stop */
   }
 };
-Element.prototype.scrollIntoView ??= () => undefined;
-Element.prototype.hasPointerCapture ??= () => false;
-Element.prototype.setPointerCapture ??= () => undefined;
-Element.prototype.releasePointerCapture ??= () => undefined;
+// What is drawn on the server is tested without a page.
+if (typeof Element !== 'undefined') {
+  Element.prototype.scrollIntoView ??= () => undefined;
+  Element.prototype.hasPointerCapture ??= () => false;
+  Element.prototype.setPointerCapture ??= () => undefined;
+  Element.prototype.releasePointerCapture ??= () => undefined;
+}
 
 afterEach(() => {
   cleanup();
-  localStorage.clear();
+  if (typeof localStorage !== 'undefined') localStorage.clear();
 });

@@ -6,6 +6,8 @@ import type { Lines } from './lines.ts';
 const LINE_PX = 68;
 /** Lines before the end at which the next page is fetched. */
 const AHEAD = 10;
+/** The window that is taken where there is none: the first page is drawn on the server. */
+const DRAWN = { width: 1280, height: 800 } as const;
 
 /** A list of which only the lines that can be seen are on the page. */
 export function SeenLines<T>({ lines, total, hasMore, onMore, keyOf, children, label }: Lines<T>) {
@@ -19,6 +21,7 @@ export function SeenLines<T>({ lines, total, hasMore, onMore, keyOf, children, l
   }, []);
   const virtual = useWindowVirtualizer({
     count: lines.length,
+    initialRect: DRAWN,
     estimateSize: () => LINE_PX,
     overscan: 8,
     scrollMargin: top,

@@ -1,0 +1,44 @@
+import { StrictMode } from 'react';
+import { prerenderToNodeStream } from 'react-dom/static';
+import { Provider } from 'react-redux';
+import { Route, Routes, StaticRouter } from 'react-router';
+import { api } from './app/api.ts';
+import { jobsAhead } from './app/ahead.ts';
+import { Shell } from './app/Shell.tsx';
+import { makeStore } from './app/store.ts';
+import { JobsPlace } from './places/JobsPlace.tsx';
+
+/** Fields and buttons do nothing until the application has taken the page over; its links work at once. */
+const inert = (html: string): string => html.replaceAll(/<(button|input|textarea|select)\b/g, '<$1 inert');
+
+/**
+ * Draws the list of jobs on the server, so that it is there before any script has run.
+ * @param given the answers that it needs, by their address; without one of them it fails
+ * @returns what stands in the root of the page
+ */
+export async function drawFirstPage(given: Readonly<Record<string, unknown>>): Promise<string> {
+  const store = makeStore(new Map(Object.entries(given)));
+  try {
+    await jobsAhead(store.dispatch);
+    const { prelude } = await prerenderToNodeStream(
+      <StrictMode>
+        <Provider store={store}>
+          <StaticRouter location="/jobs">
+            <Routes>
+              <Route element={<Shell />}>
+                <Route path="/jobs" element={<JobsPlace />} />
+              </Route>
+            </Routes>
+          </StaticRouter>
+        </Provider>
+      </StrictMode>,
+      { progressiveChunkSize: Infinity },
+    );
+    let html = '';
+    for await (const part of prelude) html += String(part);
+    return inert(html);
+  } finally {
+    // Nothing of it is kept, and no timer waits to forget it.
+    store.dispatch(api.util.resetApiState());
+  }
+}
