@@ -15,14 +15,11 @@ export type FindingField = 'fromMm' | 'slackMm' | 'freedEndMm' | 'note' | 'inser
 export type CircuitField = 'fuseA' | 'loadA' | 'wire';
 export type RunField = 'ambientC' | 'moisture' | 'vibration' | 'fuelVapour' | 'features' | 'cableMm';
 
-/**
- * What a person has to do before the plan can go on: what it is, in words, and the field that answers it, where one
- * does.
- */
+/** What a person has to do before the plan can go on: what it is, in words, and the field that answers it. */
 export interface Ask {
   readonly does: 'order' | 'measure' | 'note' | 'decide';
   readonly words: string;
-  readonly at?: AnsweredAt | undefined;
+  readonly at: AnsweredAt;
   /** The work is planned, and what it takes may change with the answer: the kit is not ready before. */
   readonly holdsKit?: boolean | undefined;
 }

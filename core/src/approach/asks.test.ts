@@ -117,7 +117,10 @@ describe('no plan is silent: whatever cannot be made now says what to do', () =>
         for (const { approach, asks, splices, cavity, cover, headline, ways, ranked } of plans) {
           const isMade = splices.length > 0 || cavity !== undefined || cover !== undefined;
           if (approach === 'byHand' || !isMade) expect(asks.length, headline).toBeGreaterThan(0);
-          for (const { words } of asks) expect(words, headline).toMatch(/^[A-Z0-9].{15}/);
+          for (const { words, at: where } of asks) {
+            expect(words, headline).toMatch(/^[A-Z0-9].{15}/);
+            expect(where, words).toBeDefined();
+          }
           const praise = ranked.flatMap(({ hits }) => hits.filter(isPraise).map(({ because }) => because));
           for (const way of ways)
             if (way.status === 'refused') expect(praise, `${way.way}: ${headline}`).not.toContain(way.because);

@@ -119,16 +119,20 @@ function whatLifts(refused: readonly Refused[], input: DecideInput): readonly As
 }
 
 /** Last resort, said wherever nothing that we know is possible. */
-const maker = (isLast: boolean): Ask => ({
+const maker = (isLast: boolean, { finding }: Pick<DecideInput, 'finding'>): Ask => ({
   does: 'decide',
-  words: `${isLast ? 'Or ask' : 'Ask'} the maker of the harness for its own procedure, or replace the harness from connector to connector`,
+  words: `${isLast ? 'Or ask' : 'Ask'} the maker of the harness for its own procedure, or replace the harness from connector to connector; note which`,
+  at: { on: 'finding', findingId: finding.id, field: 'note' },
 });
 /** The list with the maker at its end. */
-const thenMaker = (asks: readonly Ask[]): readonly Ask[] => [...asks, maker(asks.length > 0)];
+const thenMaker = (asks: readonly Ask[], input: Pick<DecideInput, 'finding'>): readonly Ask[] => [
+  ...asks,
+  maker(asks.length > 0, input),
+];
 
 /** What to do where no method may be used on a run: the nearest first, slack to be measured, else the maker. */
 export function asksWithoutMethod(ranked: readonly RankedMethod[], input: DecideInput): readonly Ask[] {
-  if (ranked.some(({ hits }) => hits.some(({ isOfWire }) => isOfWire))) return thenMaker([]);
+  if (ranked.some(({ hits }) => hits.some(({ isOfWire }) => isOfWire))) return thenMaker([], input);
   const nearest = ranked.flatMap(({ name, hits }): Refused[] => {
     const bars = hits.filter(({ verdict }) => verdict === 'refuse');
     const [bar] = bars;
@@ -143,11 +147,8 @@ export function asksWithoutMethod(ranked: readonly RankedMethod[], input: Decide
           at: { on: 'finding', findingId: input.finding.id, field: 'slackMm' },
         },
       ];
-  return thenMaker([
-    ...measure,
-    ...orders(nearestByOrder(ranked)?.order ?? []),
-    ...whatLifts(nearest, input).slice(0, NAMED),
-  ]);
+  const nearby = whatLifts(nearest, input).slice(0, NAMED);
+  return thenMaker([...measure, ...orders(nearestByOrder(ranked)?.order ?? []), ...nearby], input);
 }
 
 /** What to do where no way at a cavity is possible. */
@@ -156,13 +157,16 @@ export const asksWithoutWay = (
   nameOf: (way: RankedWay) => string,
   input: DecideInput,
 ): readonly Ask[] =>
-  thenMaker([
-    ...eitherOrder(ways.map(({ lacks }) => lacks)),
-    ...whatLifts(
-      ways.map((way) => ({ ...way, name: nameOf(way) })),
-      input,
-    ).slice(0, NAMED),
-  ]);
+  thenMaker(
+    [
+      ...eitherOrder(ways.map(({ lacks }) => lacks)),
+      ...whatLifts(
+        ways.map((way) => ({ ...way, name: nameOf(way) })),
+        input,
+      ).slice(0, NAMED),
+    ],
+    input,
+  );
 
 /** Fuses that are made, A. */
 const FUSES_A = [1, 2, 3, 4, 5, 7.5, 10, 15, 20, 25, 30, 35, 40, 50, 60, 80, 100, 125, 150, 175, 200, 250, 300];
