@@ -12,6 +12,7 @@ const ROOMS = [
   'practice',
   'bundle',
   'sizing',
+  'recognise',
   'prove',
   'step',
   'family',

@@ -10,6 +10,7 @@ export * from './stock/index.ts';
 export * from './practice/index.ts';
 export * from './bundle/index.ts';
 export * from './sizing/index.ts';
+export * from './recognise/index.ts';
 export * from './prove/index.ts';
 export * from './step/index.ts';
 export * from './family/index.ts';

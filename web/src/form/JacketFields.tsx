@@ -1,4 +1,5 @@
 import { figure, JACKETS, jacketDiameterMm, WALLS_MM, type JacketWall, type WireSpec } from '@mendum/core';
+import { JacketGauge, Which } from '../recognise/Which.tsx';
 import { NumberField, Select } from '../ui/field.tsx';
 import type { Form } from './useThing.ts';
 
@@ -24,6 +25,7 @@ export function JacketFields<T extends object>({
   readonly at: string;
 }) {
   const { conductor, jacket } = wire;
+  const diameter = `${at}.jacket.outerDiameterMm`;
   const isMeasured = typeof jacket.outerDiameterMm === 'number';
   return (
     <div className="grid grid-cols-2 gap-3 sm:grid-cols-3">
@@ -39,12 +41,26 @@ export function JacketFields<T extends object>({
           </option>
         ))}
       </Select>
-      <NumberField
-        label="Diameter, measured"
-        hint={isMeasured ? 'The calliper counts.' : `Calculated: ${figure(jacketDiameterMm(wire), 2)} mm.`}
-        unit="mm"
-        {...form.field(`${at}.jacket.outerDiameterMm`)}
-      />
+      <div>
+        <NumberField
+          label="Diameter, measured"
+          hint={isMeasured ? 'The calliper counts.' : `Calculated: ${figure(jacketDiameterMm(wire), 2)} mm.`}
+          unit="mm"
+          {...form.field(diameter)}
+        />
+        <Which words="Measure on the screen">
+          {(close) => (
+            <JacketGauge
+              startMm={jacketDiameterMm(wire)}
+              onClose={close}
+              onPick={(mm) => {
+                form.set(diameter, mm);
+                close();
+              }}
+            />
+          )}
+        </Which>
+      </div>
       {conductor.kind === 'stranded' ? (
         <NumberField label="Strands, counted" unit="of" {...form.field(`${at}.conductor.strands`)} />
       ) : null}

@@ -8,6 +8,7 @@ import {
   type SlackFelt,
 } from '@mendum/core';
 import { DamagePicture } from '../draw/DamageMark.tsx';
+import { Which, WhichDamage } from '../recognise/Which.tsx';
 import { Choices } from '../ui/choices.tsx';
 import { useLength } from '../ui/units.tsx';
 import { changing, withDamage, withPlace, type QuickDraft } from './draft.ts';
@@ -26,7 +27,22 @@ interface AskedProps {
 export function Happened({ draft, repair, onChange }: AskedProps) {
   return (
     <section aria-label="What happened" className="grid gap-2">
-      <h2 className="text-xl font-semibold">What happened</h2>
+      <div className="flex flex-wrap items-center gap-x-4">
+        <h2 className="text-xl font-semibold">What happened</h2>
+        <Which words="Is it damage?">
+          {(close) => (
+            <WhichDamage
+              kinds={QUICK_DAMAGES}
+              onClose={close}
+              onPick={(kind) => {
+                const damage = QUICK_DAMAGES.find((one) => one === kind);
+                if (damage) onChange(withDamage(draft, damage));
+                close();
+              }}
+            />
+          )}
+        </Which>
+      </div>
       <Choices
         label="What happened"
         picked={draft.damage}

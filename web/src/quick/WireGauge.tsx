@@ -1,8 +1,6 @@
 import { conductorDiameterMm, figure, sizeInWords, type WireSize } from '@mendum/core';
+import { GaugeDialog, GaugeLines } from '../recognise/Gauge.tsx';
 import { COPPER_HEX } from '../shapes/colours.ts';
-import { Button } from '../ui/button.tsx';
-import { Dialog } from '../ui/dialog.tsx';
-import { SET_ABOUT, SET_TITLE, SetTrueSize, useTrueSize } from '../ui/trueSize.tsx';
 import { ROWS } from './sizes.ts';
 
 /**
@@ -16,42 +14,19 @@ export function WireGauge({
   readonly onPick: (size: WireSize) => void;
   readonly onClose: () => void;
 }) {
-  const { pxPerMm, set } = useTrueSize();
+  const lines = ROWS.metric.map((size) => {
+    const mm = conductorDiameterMm({ size, conductor: { kind: 'stranded' } });
+    return { value: size, mm, words: sizeInWords(size), about: `${figure(mm, 2)} mm thick` };
+  });
   return (
-    <Dialog
-      open
+    <GaugeDialog
+      title="Hold the bare copper against the screen"
+      about="True size. Tap the bar that the copper just covers; between two, measure it with a calliper."
       onClose={onClose}
-      title={pxPerMm === undefined ? SET_TITLE : 'Hold the bare copper against the screen'}
-      about={
-        pxPerMm === undefined
-          ? SET_ABOUT
-          : 'True size. Tap the bar that the copper just covers; between two, measure it with a calliper.'
-      }
     >
-      {pxPerMm === undefined ? (
-        <SetTrueSize onSet={set} />
-      ) : (
-        <div className="grid gap-3">
-          {ROWS.metric.map((size) => {
-            const diameterMm = conductorDiameterMm({ size, conductor: { kind: 'stranded' } });
-            return (
-              <button
-                key={sizeInWords(size)}
-                type="button"
-                onClick={() => onPick(size)}
-                className="grid min-h-12 grid-cols-[1fr_7rem] items-center gap-4 rounded-sm border border-rule px-3 hover:bg-wash"
-              >
-                <span style={{ height: diameterMm * pxPerMm, background: COPPER_HEX }} aria-hidden />
-                <span className="text-left">
-                  <span className="figure text-lg">{sizeInWords(size)}</span>
-                  <span className="block text-sm text-soft">{figure(diameterMm, 2)} mm thick</span>
-                </span>
-              </button>
-            );
-          })}
-          <Button onClick={() => set(undefined)}>Set the screen again</Button>
-        </div>
+      {(pxPerMm) => (
+        <GaugeLines lines={lines} drawn="thickness" colour={COPPER_HEX} pxPerMm={pxPerMm} onPick={onPick} />
       )}
-    </Dialog>
+    </GaugeDialog>
   );
 }

@@ -15,6 +15,7 @@ import {
 import { fieldName } from '../../answer/path.ts';
 import { circuitInCavity } from '../../connector/ConnectorView.tsx';
 import { SEAL_WORDS, USE_WORDS } from '../../connector/words.ts';
+import { Which, WhichTerminal } from '../../recognise/Which.tsx';
 import { Select } from '../../ui/field.tsx';
 import { Scroller } from '../../ui/scroller.tsx';
 
@@ -106,7 +107,7 @@ export function Fittings({ harness, node, onEdit, isAsked }: FittingsProps) {
           The terminal that was there; or, where nobody knows it, what the end is for, and the right one is proposed.
         </p>
       )}
-      <div className="mb-2 max-w-xs">
+      <div className="mb-2 flex flex-wrap items-end gap-2">
         <Select
           label="All its terminals"
           value=""
@@ -121,6 +122,17 @@ export function Fittings({ harness, node, onEdit, isAsked }: FittingsProps) {
             </option>
           ))}
         </Select>
+        <Which words="Which terminal is it?">
+          {(close) => (
+            <WhichTerminal
+              onClose={close}
+              onPick={(terminal) => {
+                all({ terminal });
+                close();
+              }}
+            />
+          )}
+        </Which>
       </div>
       <Scroller label="What sits in each cavity">
         <table className="w-full text-left">

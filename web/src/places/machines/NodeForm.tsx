@@ -19,6 +19,7 @@ import { NumberField, Select, TextField } from '../../ui/field.tsx';
 import { numberOf } from '../../ui/typed.ts';
 import { freeId } from './draft.ts';
 import { NODE_WORDS } from '../../connector/words.ts';
+import { Which, WhichLock } from '../../recognise/Which.tsx';
 import { ExtendEnd } from './ExtendEnd.tsx';
 import { Fittings } from './Fittings.tsx';
 import { Identity } from './Identity.tsx';
@@ -115,14 +116,26 @@ export function NodeForm({ harness, node, onEdit, onFace, onShow, isAsked = fals
           ))}
         </Select>
         {node.kind === 'connector' ? (
-          <Select label="Its terminals are held by" {...field('lock')}>
-            <option value="">not known yet</option>
-            {LOCK_FAMILIES.map((one) => (
-              <option key={one} value={one}>
-                {RELEASE_GUIDES[one].name}
-              </option>
-            ))}
-          </Select>
+          <div>
+            <Select label="Its terminals are held by" {...field('lock')}>
+              <option value="">not known yet</option>
+              {LOCK_FAMILIES.map((one) => (
+                <option key={one} value={one}>
+                  {RELEASE_GUIDES[one].name}
+                </option>
+              ))}
+            </Select>
+            <Which words="Which one is it?">
+              {(close) => (
+                <WhichLock
+                  onClose={close}
+                  onPick={(lock) => {
+                    if (onEdit({ do: 'changeNode', node: { ...node, lock } })) close();
+                  }}
+                />
+              )}
+            </Which>
+          </div>
         ) : null}
       </div>
       {node.kind === 'connector' ? (

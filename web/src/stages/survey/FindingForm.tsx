@@ -1,10 +1,19 @@
 import { useState } from 'react';
-import { figure, isCavityKind, lostStretch, ownFieldsOf, type Finding } from '@mendum/core';
+import {
+  figure,
+  FINDING_KINDS,
+  isCavityKind,
+  lostStretch,
+  ownFieldsOf,
+  type Finding,
+  type FindingKind,
+} from '@mendum/core';
 import { useSave, type Outcome } from '../../app/change.ts';
 import { Button } from '../../ui/button.tsx';
 import { useFields } from '../../form/useThing.ts';
 import { NumberField, Select, TickBox, WrongWords } from '../../ui/field.tsx';
 import { numberOf } from '../../ui/typed.ts';
+import { Which, WhichDamage } from '../../recognise/Which.tsx';
 import { useOpenJob } from '../job.ts';
 import { CavityFields, SortPicker } from './CavityFields.tsx';
 import { BranchFields } from './BranchFields.tsx';
@@ -83,6 +92,11 @@ export function FindingForm({ start, version, onSaved, onClose }: FindingFormPro
   const run = harness.runs.find((one) => one.id === draft.runId);
   const firstCircuit = harness.circuits.find((circuit) => circuit.id === draft.circuitIds[0]);
 
+  const pickKind = (kind: FindingKind, sort: string): void => {
+    const needsWire = ownFieldsOf(kind).branchWires?.required === true && draft.branchWires.length === 0;
+    set({ kind, sort, branchWires: needsWire && firstCircuit ? [firstCircuit.wire] : draft.branchWires });
+  };
+
   const refused = (outcome: Extract<Outcome, { ok: false }>): void => {
     const { code, message, hint, field, details } = outcome.error;
     if (code === 'STALE') setStale(details as Stale);
@@ -134,19 +148,22 @@ export function FindingForm({ start, version, onSaved, onClose }: FindingFormPro
         <WrongWords>{form.wrong('circuitId')}</WrongWords>
       </section>
       <section>
-        <h3 className="mb-1 font-medium">What is it?</h3>
-        <KindPicker
-          kind={draft.kind}
-          onPick={(kind) =>
-            set({
-              kind,
-              branchWires:
-                ownFieldsOf(kind).branchWires?.required && draft.branchWires.length === 0 && firstCircuit
-                  ? [firstCircuit.wire]
-                  : draft.branchWires,
-            })
-          }
-        />
+        <div className="mb-1 flex flex-wrap items-center gap-x-4">
+          <h3 className="font-medium">What is it?</h3>
+          <Which words="Is it damage? Good, doubtful, bad">
+            {(close) => (
+              <WhichDamage
+                kinds={FINDING_KINDS}
+                onClose={close}
+                onPick={(kind, sort = '') => {
+                  pickKind(kind, sort);
+                  close();
+                }}
+              />
+            )}
+          </Which>
+        </div>
+        <KindPicker kind={draft.kind} onPick={(kind) => pickKind(kind, draft.sort)} />
       </section>
       <SortPicker kind={draft.kind} sort={draft.sort} onChange={(sort) => set({ sort })} />
       {atCavity ? <CavityFields harness={harness} form={form} many={!edit} onChange={set} /> : null}
