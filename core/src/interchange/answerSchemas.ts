@@ -221,6 +221,7 @@ export const ANSWERS: { readonly [N in AnsweringName]: Joi.Schema } = {
   jobFile: jobFileSchema,
   openJob: answer<'openJob'>(numbered),
   beginQuick: answer<'beginQuick'>(numbered),
+  beginConnector: answer<'beginConnector'>(numbered),
   importJob: answer<'importJob'>(numbered),
   sayGate: answer<'sayGate'>(byVersion),
   withdrawGate: answer<'withdrawGate'>(byVersion),

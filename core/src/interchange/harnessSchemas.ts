@@ -122,7 +122,7 @@ const numberingSchema = variants<Numbering, 'kind'>('kind', {
 });
 
 const cavityName = Joi.string().max(10);
-const faceSchema = named(
+export const faceSchema = named(
   'face',
   shape<ConnectorFace>({
     describedFrom: oneOf(FACE_SIDES),

@@ -4,7 +4,7 @@ import { cavityText, flag, id, ratedC, saidBy } from './schema/fields.ts';
 import { named, needed, shape, usual } from './schema/shape.ts';
 import { colourSchema, sizeSchema } from './wireSchemas.ts';
 
-const pigtailWire = shape<PigtailWire>({
+export const pigtailWireSchema = shape<PigtailWire>({
   cavity: needed(cavityText),
   colour: needed(colourSchema),
   size: needed(sizeSchema),
@@ -24,7 +24,7 @@ export const mappingSchema = named(
   'mappingCard',
   shape<MappingCard>({
     nodeId: needed(id),
-    pigtail: needed(Joi.array().items(pigtailWire).max(400)),
+    pigtail: needed(Joi.array().items(pigtailWireSchema).max(400)),
     joins: needed(
       Joi.array()
         .items(shape<MappingJoin>({ circuitId: needed(id), pigtailCavity: needed(cavityText) }))

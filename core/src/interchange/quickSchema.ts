@@ -1,13 +1,19 @@
 import Joi from 'joi';
+import { LOCK_FAMILIES } from '../connector/index.ts';
 import {
   QUICK_CIRCUITS,
+  QUICK_CONNECTOR_DAMAGES,
   QUICK_DAMAGES,
   QUICK_LENGTH_MOST_MM,
+  QUICK_WAYS_MOST,
   QUICK_WIRES_MOST,
+  type QuickConnector,
   type QuickRepair,
+  type SeatedWire,
 } from '../quick/index.ts';
-import { zoneSchema } from './harnessSchemas.ts';
-import { above0, count, text } from './schema/fields.ts';
+import { faceSchema, zoneSchema } from './harnessSchemas.ts';
+import { pigtailWireSchema } from './mappingSchemas.ts';
+import { above0, cavityText, count, text } from './schema/fields.ts';
 import { named, needed, oneOf, shape } from './schema/shape.ts';
 import { wireSchema } from './wireSchemas.ts';
 
@@ -30,6 +36,29 @@ export const quickSchema = named(
     bendsMm: above0(QUICK_LENGTH_MOST_MM),
     slackMm: needed(length),
     openMm: needed(open),
+    where: text,
+  }),
+);
+
+/** A repair that begins with a connector in the hand. */
+export const quickConnectorSchema = named(
+  'quickConnector',
+  shape<QuickConnector>({
+    face: needed(faceSchema),
+    wires: needed(
+      Joi.array()
+        .items(shape<SeatedWire>({ cavity: needed(cavityText), wire: needed(wireSchema) }))
+        .min(1)
+        .max(QUICK_WAYS_MOST),
+    ),
+    damage: needed(oneOf(QUICK_CONNECTOR_DAMAGES)),
+    circuitKind: needed(oneOf(QUICK_CIRCUITS)),
+    systemVoltageV: needed(above0(1500)),
+    zone: needed(zoneSchema),
+    lock: oneOf(LOCK_FAMILIES),
+    slackMm: needed(length),
+    openMm: needed(open),
+    pigtail: needed(Joi.array().items(pigtailWireSchema).max(QUICK_WAYS_MOST)),
     where: text,
   }),
 );

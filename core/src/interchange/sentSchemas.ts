@@ -9,7 +9,7 @@ import { layoutSchema, useSchema } from './jobSchemas.ts';
 import { continuityFields, mappingSchema } from './mappingSchemas.ts';
 import { practiceSchema } from './practiceSchema.ts';
 import { MISHAPS } from '../step/index.ts';
-import { quickSchema } from './quickSchema.ts';
+import { quickConnectorSchema, quickSchema } from './quickSchema.ts';
 import { howReadSchemas, readingOfSchemas, readingValueSchema } from './readingSchema.ts';
 import { above0, flag, longText, text, version } from './schema/fields.ts';
 import { needed, oneOf, shape, type FieldsOf } from './schema/shape.ts';
@@ -51,6 +51,7 @@ export const SENT: { readonly [N in SendingName]: FieldsOf<SentOf<N>> } = {
   find: { words: needed(Joi.string().max(200).allow('')) },
   openJob: { title: needed(text), harnessId: needed(Joi.string().min(1).max(80)) },
   beginQuick: { quick: needed(quickSchema), how: needed(oneOf(['provedDead', 'batteryOff'])) },
+  beginConnector: { connector: needed(quickConnectorSchema), how: needed(oneOf(['provedDead', 'batteryOff'])) },
   importJob: { text: needed(Joi.string().min(1).max(5_000_000)) },
   sayGate: { ...versioned, how: oneOf(['provedDead', 'batteryOff']), procedure: longText, reading: longText },
   withdrawGate: versioned,

@@ -8,7 +8,7 @@ import type { MappingCard } from '../mapping/index.ts';
 import type { MishapCost, MishapSaid } from '../mishap/index.ts';
 import type { Plan } from '../plan/index.ts';
 import type { Practice } from '../practice/index.ts';
-import type { QuickRepair } from '../quick/index.ts';
+import type { QuickConnector, QuickRepair } from '../quick/index.ts';
 import type { Reading } from '../prove/index.ts';
 import type { HarnessEdit } from '../survey/index.ts';
 import { adds, asks, changes, reads, removes, type ParamsOf } from './operation.ts';
@@ -86,6 +86,10 @@ export const OPERATIONS = {
     { readonly id: string; readonly number: string },
     { readonly quick: QuickRepair; readonly how: 'provedDead' | 'batteryOff' }
   >()('/jobs/quick', 'Opens a job from a wire in the hand, on a harness of its own.'),
+  beginConnector: adds<
+    { readonly id: string; readonly number: string },
+    { readonly connector: QuickConnector; readonly how: 'provedDead' | 'batteryOff' }
+  >()('/jobs/connector', 'Opens a job from a connector in the hand, on a harness of its own.'),
   importJob: adds<{ readonly id: string; readonly number: string }, { readonly text: string }>()(
     '/jobs/import',
     'Opens a job from a job file.',

@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, it, test } from 'vitest';
-import { quickOf, UNNAMED_MACHINE, type QuickRepair } from '@mendum/core';
+import { quickConnectorOf, quickOf, UNNAMED_MACHINE, type QuickConnector, type QuickRepair } from '@mendum/core';
 import { startServer, type TestServer } from '../test/server.ts';
 
 let server: TestServer;
@@ -110,5 +110,43 @@ describe('a quick repair that cannot be', () => {
     const before = await jobs();
     expect((await begin(quick).expect(422)).body).toMatchObject({ error });
     expect(await jobs()).toBe(before);
+  });
+});
+
+describe('a repair begun from a connector in the hand', () => {
+  const CONNECTOR: QuickConnector = quickConnectorOf({
+    face: {
+      describedFrom: 'wire',
+      layout: { kind: 'rows', rows: 1, columns: 3 },
+      numbering: { kind: 'rowWise', fromRight: true },
+    },
+    wires: ['1', '3'].map((cavity) => ({
+      cavity,
+      wire: QUICK.wires[0] as QuickConnector['wires'][number]['wire'],
+    })),
+    damage: 'housingMelted',
+    pigtail: ['1', '3'].map((cavity) => ({
+      cavity,
+      colour: { base: 'black' as const },
+      size: { basis: 'metric' as const, areaMm2: 2.5 },
+    })),
+    place: 'cabin',
+  });
+  const sent = (connector: object) => server.write('post', '/jobs/connector', { connector, how: 'batteryOff' });
+  it('is mapped already, and its face is kept as it was tapped', async () => {
+    const { number } = (await sent(CONNECTOR).expect(201)).body as { number: string };
+    const { job } = await server.job(number);
+    expect(job.harness.nodes[0]?.face).toEqual(CONNECTOR.face);
+    expect(job.mappings?.[0]?.joins).toHaveLength(2);
+    const { findings } = await server.plan(number);
+    expect(findings.map(({ approach }) => approach)).toEqual(['pigtail', 'pigtail']);
+  });
+  it('a wire beside its face is refused by name', async () => {
+    const { error } = (await sent({ ...CONNECTOR, pigtail: [{ ...CONNECTOR.pigtail[0], cavity: '4' }] }).expect(422))
+      .body as { error: { field: string; message: string } };
+    expect(error).toMatchObject({
+      field: '/connector/pigtail',
+      message: expect.stringContaining('cavity 4') as string,
+    });
   });
 });

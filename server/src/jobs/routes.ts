@@ -1,5 +1,6 @@
 import type { Router } from 'express';
-import { checkQuick, NOTHING_YET, quickJob } from '@mendum/core';
+import type { EntityManager } from 'typeorm';
+import { checkConnector, checkQuick, NOTHING_YET, quickConnectorJob, quickJob, type Job } from '@mendum/core';
 import { readJobFile, writeJobFile } from '@mendum/core/interchange';
 import { HarnessEntity } from '../db/entities.ts';
 import type { Database } from '../db/open.ts';
@@ -10,6 +11,31 @@ import type { Planner } from '../planning/planner.ts';
 import { usualPractice } from '../practices/load.ts';
 import { insertJob, keepOwnShelf, loadJob, nextNumber, shelfOf } from './store.ts';
 import { jobState, listJobs } from './views.ts';
+
+/** Refuses what cannot be in what was tapped. @throws AppError BAD_INPUT naming the first */
+function mustHold(
+  tapped: string,
+  problems: readonly { readonly field: string; readonly message: string; readonly hint: string }[],
+): void {
+  const [problem] = problems;
+  if (problem)
+    throw new AppError('BAD_INPUT', problem.message, { field: `/${tapped}/${problem.field}`, hint: problem.hint });
+}
+
+/**
+ * Opens a job from what was tapped, made safe, on a harness of its own, however like another one it is: what was
+ * repaired on that one is not on this.
+ */
+async function beginOf(manager: EntityManager, job: Job, isolation: NonNullable<Job['gate']['isolation']>) {
+  const harnessId = await insertHarness(manager, job.machine, job.harness);
+  const begun = {
+    ...job,
+    number: await nextNumber(manager),
+    asOf: isolation.at.slice(0, 10),
+    gate: { isolation },
+  };
+  return insertJob(manager, begun, await usualPractice(manager), isolation.by, isolation.at, harnessId);
+}
 
 /** Listing, opening, importing and exporting jobs. */
 export function jobRoutes(router: Router, db: Database, planner: Planner): void {
@@ -58,21 +84,17 @@ export function jobRoutes(router: Router, db: Database, planner: Planner): void 
   });
 
   write(router, db, 'beginQuick', 'quick repair begun', async ({ args: { quick, how, by }, manager, now, audit }) => {
-    const [problem] = checkQuick(quick);
-    if (problem)
-      throw new AppError('BAD_INPUT', problem.message, { field: `/quick/${problem.field}`, hint: problem.hint });
-    const job = quickJob(quick);
-    // Of its own, however like another one it is: what was repaired on that one is not on this.
-    const harnessId = await insertHarness(manager, job.machine, job.harness);
-    const practice = await usualPractice(manager);
-    const begun = {
-      ...job,
-      number: await nextNumber(manager),
-      asOf: now.slice(0, 10),
-      gate: { isolation: { how, by, at: now } },
-    };
-    const made = await insertJob(manager, begun, practice, by, now, harnessId);
+    mustHold('quick', checkQuick(quick));
+    const made = await beginOf(manager, quickJob(quick), { how, by, at: now });
     await audit('quick repair begun', made.id, { quick });
+    return made;
+  });
+
+  write(router, db, 'beginConnector', 'connector begun', async ({ args, manager, now, audit }) => {
+    const { connector, how, by } = args;
+    mustHold('connector', checkConnector(connector));
+    const made = await beginOf(manager, quickConnectorJob(connector), { how, by, at: now });
+    await audit('connector begun', made.id, { connector });
     return made;
   });
 

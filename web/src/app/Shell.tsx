@@ -34,7 +34,7 @@ export function Shell() {
   const notice = useNotice();
   const rested = useRested();
   // Where work begins, the name is asked for by what needs it.
-  const asksItself = ['/', '/jobs', '/quick'].includes(useLocation().pathname);
+  const asksItself = ['/', '/jobs', '/quick', '/quick/connector'].includes(useLocation().pathname);
   useKeys({ '/': () => setFinding(true) });
   return (
     <div className="flex min-h-dvh max-sm:flex-col">

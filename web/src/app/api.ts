@@ -142,6 +142,7 @@ export const api = createApi({
       addPerson: write('addPerson', () => ['People']),
       openJob: write('openJob', () => ['Jobs']),
       beginQuick: write('beginQuick', () => ['Jobs', 'Harnesses', 'Practices']),
+      beginConnector: write('beginConnector', () => ['Jobs', 'Harnesses', 'Practices']),
       importJob: write('importJob', () => ['Jobs', 'Harnesses', 'Practices']),
       sayGate: write('sayGate', ofJob),
       withdrawGate: write('withdrawGate', ofJob),

@@ -46,6 +46,12 @@ export function makeRouter({ dispatch }: Store) {
         { index: true, element: <Navigate to="/jobs" replace /> },
         { path: 'jobs', Component: JobsPlace },
         { path: 'quick', ...comes(async () => ({ Component: (await import('../quick/QuickPage.tsx')).QuickPage })) },
+        {
+          path: 'quick/connector',
+          ...comes(async () => ({
+            Component: (await import('../quick/connector/ConnectorPage.tsx')).ConnectorPage,
+          })),
+        },
         { path: 'jobs/:jobId', ...aheadOf, ...comes(jobPage) },
         {
           path: 'jobs/:jobId/mapping/:nodeId',

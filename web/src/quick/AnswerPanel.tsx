@@ -1,10 +1,11 @@
 import { useState } from 'react';
-import { makesOf, type FindingPlan, type KitLine, type Plan, type QuickRepair } from '@mendum/core';
+import { makesOf, type FindingPlan, type KitLine, type Plan } from '@mendum/core';
 import { coloursAt } from '../draw/coloursAt.ts';
 import { FigureStrip } from '../stages/decide/FigureStrip.tsx';
 import { JointPicture } from '../stages/decide/JointPicture.tsx';
 import { OrderOrInstead } from '../stages/decide/OrderOrInstead.tsx';
 import { useLength } from '../ui/units.tsx';
+import type { QuickWire } from './draft.ts';
 import { WireChips } from './WireChips.tsx';
 
 /** Tool and nest of each crimp, each once. */
@@ -13,17 +14,9 @@ const nestsOf = (finding: FindingPlan): readonly string[] => [
 ];
 
 /** What is done about one wire, drawn and in figures, and why. */
-function OneAnswer({
-  finding,
-  repair,
-  at,
-}: {
-  readonly finding: FindingPlan;
-  readonly repair: QuickRepair;
-  readonly at: number;
-}) {
+function OneAnswer({ finding, wire }: { readonly finding: FindingPlan; readonly wire: QuickWire | undefined }) {
   const [splice] = finding.splices;
-  const colour = repair.wires[at]?.colour ?? { base: 'natural' };
+  const colour = wire?.colour ?? { base: 'natural' };
   return (
     <>
       <p className="text-[1.75rem] leading-tight font-semibold">{finding.headline}</p>
@@ -54,7 +47,7 @@ function OneAnswer({
 }
 
 /** The answer to what was tapped: per wire what is done, the tools and nests for all, and what is not on the shelf. */
-export function AnswerPanel({ plan, repair }: { readonly plan: Plan; readonly repair: QuickRepair }) {
+export function AnswerPanel({ plan, wires }: { readonly plan: Plan; readonly wires: readonly QuickWire[] }) {
   const [picked, setPicked] = useState(0);
   const { show } = useLength();
   const at = Math.min(picked, plan.findings.length - 1);
@@ -64,8 +57,8 @@ export function AnswerPanel({ plan, repair }: { readonly plan: Plan; readonly re
   const short = plan.kit.lines.filter(({ state }) => state !== 'have');
   return (
     <div className="grid gap-3">
-      <WireChips wires={repair.wires} at={at} onPick={setPicked} />
-      <OneAnswer finding={finding} repair={repair} at={at} />
+      <WireChips wires={wires} at={at} onPick={setPicked} />
+      <OneAnswer finding={finding} wire={wires[at]} />
       {plan.kit.lines.length > 0 ? (
         <p>
           <b>It takes:</b> {plan.kit.lines.map((line) => `${amount(line)} ${line.name}`).join('; ')}.

@@ -84,36 +84,48 @@ export function Where({ draft, repair, onChange }: AskedProps) {
 
 const FELT: Record<SlackFelt, string> = { none: 'none', finger: 'a finger', hand: 'a hand' };
 
+/** Slack by feel, each with what it counts for. */
+export function SlackChoices({
+  slackMm,
+  onPick,
+}: {
+  readonly slackMm: number;
+  readonly onPick: (slackMm: number) => void;
+}) {
+  const { plain, unit } = useLength();
+  const felt = (Object.keys(SLACK_BY_FEEL) as SlackFelt[]).find((name) => SLACK_BY_FEEL[name] === slackMm);
+  return (
+    <Choices
+      label="Slack, by feel"
+      picked={felt}
+      onPick={(name) => name && onPick(SLACK_BY_FEEL[name])}
+      className="grid grow grid-cols-3 gap-1.5"
+      look={tile}
+      choices={(Object.keys(SLACK_BY_FEEL) as SlackFelt[]).map((value) => ({
+        value,
+        shown: () => (
+          <>
+            {FELT[value]}
+            <span className="figure text-soft">
+              {plain(SLACK_BY_FEEL[value], 0)} {unit}
+            </span>
+          </>
+        ),
+      }))}
+    />
+  );
+}
+
 /** Slack by feel, or measured. */
 export function Slack({ draft, repair, onChange }: AskedProps) {
-  const { plain, unit } = useLength();
   const slackMm = repair?.slackMm ?? draft.changed.slackMm ?? SLACK_BY_FEEL.none;
-  const set = (mm: number): void => changing(draft, onChange)({ slackMm: mm });
-  const felt = (Object.keys(SLACK_BY_FEEL) as SlackFelt[]).find((name) => SLACK_BY_FEEL[name] === slackMm);
   return (
     <section aria-label="Slack" className="grid gap-2">
       <h2 className="text-xl font-semibold">
         Slack <span className="text-base font-normal text-soft">when you pull the two sides together</span>
       </h2>
       <div className="flex flex-wrap items-end gap-3">
-        <Choices
-          label="Slack, by feel"
-          picked={felt}
-          onPick={(name) => name && set(SLACK_BY_FEEL[name])}
-          className="grid grow grid-cols-3 gap-1.5"
-          look={tile}
-          choices={(Object.keys(SLACK_BY_FEEL) as SlackFelt[]).map((value) => ({
-            value,
-            shown: () => (
-              <>
-                {FELT[value]}
-                <span className="figure text-soft">
-                  {plain(SLACK_BY_FEEL[value], 0)} {unit}
-                </span>
-              </>
-            ),
-          }))}
-        />
+        <SlackChoices slackMm={slackMm} onPick={(mm) => changing(draft, onChange)({ slackMm: mm })} />
         {repair ? (
           <div className="w-36">
             <Later.SlackField repair={repair} onChange={changing(draft, onChange)} />

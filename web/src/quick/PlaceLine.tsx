@@ -2,7 +2,8 @@ import { ambientC, figure, moistureInWords, vibrationInWords, type QuickRepair }
 import { Later } from './Later.tsx';
 import type { FieldsOfRepair } from './fields.tsx';
 
-const wordsOf = ({ zone, bendsMm }: QuickRepair): string =>
+/** What a place is like, in words. */
+export const placeInWords = ({ zone, bendsMm }: Pick<QuickRepair, 'zone' | 'bendsMm'>): string =>
   [
     vibrationInWords(zone),
     moistureInWords(zone),
@@ -16,7 +17,7 @@ export function PlaceLine(props: FieldsOfRepair) {
   return (
     <details>
       <summary className="min-h-11 cursor-pointer content-center text-lg">
-        {wordsOf(props.repair)} <span className="underline underline-offset-4">Change</span>
+        {placeInWords(props.repair)} <span className="underline underline-offset-4">Change</span>
       </summary>
       <Later.PlaceFields {...props} />
     </details>

@@ -16,7 +16,7 @@ export function WireChips({
   if (wires.length < 2) return null;
   return (
     <div className="flex flex-wrap gap-1.5">
-      {wires.map(({ colour, size }, index) => (
+      {wires.map(({ name, colour, size }, index) => (
         <button
           key={index}
           type="button"
@@ -27,7 +27,7 @@ export function WireChips({
             index === at ? 'border-copper bg-wash' : 'border-rule hover:bg-wash',
           )}
         >
-          <span className="figure">{index + 1}</span>
+          <span className="figure">{name ?? index + 1}</span>
           <WireChip colour={colour ?? { base: 'natural' }} width={40} title={colour?.base ?? 'no colour yet'} />
           <span className="sr-only">{size ? sizeInWords(size) : 'no size yet'}</span>
         </button>

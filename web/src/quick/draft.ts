@@ -13,6 +13,8 @@ import { keep, recall } from '../app/kept.ts';
 
 /** A wire as far as it has been tapped. */
 export interface QuickWire {
+  /** What it is called by, where that is not its place in the list. */
+  readonly name?: string | undefined;
   readonly colour?: WireColour | undefined;
   readonly size?: WireSize | undefined;
 }

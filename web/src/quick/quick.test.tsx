@@ -1,7 +1,16 @@
 import { act, render, renderHook, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { beforeEach, describe, expect, it, test, vi } from 'vitest';
-import { CRIMP_FIRST, FULL_SHELF, placeFacts, plan, quickJob, type Plan, type QuickRepair } from '@mendum/core';
+import {
+  checkQuick,
+  CRIMP_FIRST,
+  FULL_SHELF,
+  placeFacts,
+  plan,
+  quickJob,
+  type Plan,
+  type QuickRepair,
+} from '@mendum/core';
 import * as planning from '../app/usePlan.ts';
 import { EMPTY, missingFrom, repairOf, useQuickDraft, withDamage, withOneMore, withPlace, withWire } from './draft.ts';
 import { Happened, Slack, Where } from './Happened.tsx';
@@ -105,6 +114,8 @@ describe('what is changed goes with what it belongs to', () => {
   );
 });
 
+const TAPPED = { check: checkQuick, jobOf: quickJob };
+
 describe('the answer', () => {
   it('belongs to what was tapped: while the next is worked out, the last one is known to be old', async () => {
     const asked: ((plan: Plan) => void)[] = [];
@@ -117,7 +128,7 @@ describe('the answer', () => {
     );
     const [one, other] = [repairOf(draft)!, repairOf(withDamage(draft, 'corroded'))!];
     const planOf = (repair: QuickRepair): Plan => plan(quickJob(repair), CRIMP_FIRST, FULL_SHELF);
-    const { result, rerender } = renderHook(({ repair }) => useAnswer(repair, FULL_SHELF), {
+    const { result, rerender } = renderHook(({ repair }) => useAnswer(TAPPED, repair, FULL_SHELF), {
       initialProps: { repair: one },
     });
     expect(result.current.plan).toBeUndefined();

@@ -1,0 +1,121 @@
+import { useEffect, useMemo } from 'react';
+import {
+  checkConnector,
+  damageOf,
+  placeFacts,
+  QUICK_CONNECTOR_DAMAGES,
+  QUICK_PLACES,
+  quickConnectorJob,
+  SLACK_BY_FEEL,
+  type QuickConnector,
+} from '@mendum/core';
+import { usePracticesQuery, useShelfQuery } from '../../app/api.ts';
+import { thePlanner } from '../../app/usePlan.ts';
+import { DamagePicture } from '../../draw/DamageMark.tsx';
+import { Place } from '../../places/Place.tsx';
+import { Button } from '../../ui/button.tsx';
+import { Choices } from '../../ui/choices.tsx';
+import { Length } from '../../ui/units.tsx';
+import { AnswerBeside } from '../AnswerBeside.tsx';
+import { Begin, THENS } from '../Begin.tsx';
+import { SlackChoices } from '../Happened.tsx';
+import { InHand } from '../InHand.tsx';
+import { tile } from '../look.ts';
+import { placeInWords } from '../PlaceLine.tsx';
+import { useAnswer, type Tapped } from '../useAnswer.ts';
+import { useBegin } from '../useBegin.tsx';
+import { connectorOf, missingFrom, NO_CONNECTOR, useConnectorDraft } from './draft.ts';
+import { Seats } from './Seats.tsx';
+import { Ways } from './Ways.tsx';
+
+const TAPPED: Tapped<QuickConnector> = { check: checkConnector, jobOf: quickConnectorJob };
+/** The mapping card first: which wire of the new connector goes to which of the old. */
+const CONNECTOR_THENS = [{ to: 'mapping/X', words: 'mapping card' }, ...THENS];
+
+/** A repair that begins with a connector in the hand: its face and its wires tapped, the answer beside it. */
+export function ConnectorPage() {
+  const [draft, setDraft] = useConnectorDraft();
+  const shelf = useShelfQuery({});
+  const practices = usePracticesQuery({});
+  const usual = practices.currentData?.find((one) => one.usual)?.practice;
+  const connector = useMemo(() => connectorOf(draft), [draft]);
+  const answer = useAnswer(TAPPED, connector, shelf.currentData, usual);
+  useEffect(() => void thePlanner(), []);
+  const { begin, busy, question } = useBegin('beginConnector', () => setDraft(NO_CONNECTOR));
+  return (
+    <Place
+      title="Quick repair"
+      about="A connector in the hand is enough. What you learn later goes into the same record."
+      actions={
+        draft === NO_CONNECTOR ? null : (
+          <Button look="quiet" onClick={() => setDraft(NO_CONNECTOR)}>
+            Start over
+          </Button>
+        )
+      }
+    >
+      <InHand />
+      <AnswerBeside
+        missing={missingFrom(draft)}
+        answer={answer}
+        wires={answer.to?.wires.map(({ cavity, wire }) => ({ name: cavity, ...wire })) ?? []}
+        below={
+          answer.plan && connector && !answer.wrong ? (
+            <Begin
+              thens={CONNECTOR_THENS}
+              isWaiting={busy || answer.isOld}
+              onBegin={(how, to) => begin({ connector, how }, to)}
+            >
+              Tape mark A <Length mm={connector.openMm} digits={0} /> behind the connector: so much of the harness is
+              opened, and all places are measured from the connector.
+            </Begin>
+          ) : null
+        }
+      >
+        <Ways draft={draft} onChange={setDraft} />
+        <Seats draft={draft} onChange={setDraft} />
+        <section aria-label="What happened" className="grid gap-2">
+          <h2 className="text-xl font-semibold">What happened</h2>
+          <Choices
+            label="What happened"
+            picked={draft.damage}
+            onPick={(damage) => damage && setDraft({ ...draft, damage })}
+            className="grid grid-cols-2 gap-1.5"
+            look={tile}
+            choices={QUICK_CONNECTOR_DAMAGES.map((value) => ({
+              value,
+              shown: () => (
+                <>
+                  <DamagePicture kind={value} />
+                  {damageOf(value).words}
+                </>
+              ),
+            }))}
+          />
+        </section>
+        <section aria-label="Where it is" className="grid gap-2">
+          <h2 className="text-xl font-semibold">Where it is</h2>
+          <Choices
+            label="Where it is"
+            picked={draft.place}
+            onPick={(place) => place && setDraft({ ...draft, place })}
+            className="grid grid-cols-2 gap-1.5 sm:grid-cols-4"
+            look={tile}
+            choices={QUICK_PLACES.map((value) => ({ value, shown: () => placeFacts(value).words }))}
+          />
+          {connector ? <p className="text-lg">{placeInWords(connector)}</p> : null}
+        </section>
+        <section aria-label="Slack" className="grid gap-2">
+          <h2 className="text-xl font-semibold">
+            Slack <span className="text-base font-normal text-soft">of the wires at the connector</span>
+          </h2>
+          <SlackChoices
+            slackMm={draft.slackMm ?? SLACK_BY_FEEL.none}
+            onPick={(slackMm) => setDraft({ ...draft, slackMm })}
+          />
+        </section>
+      </AnswerBeside>
+      {question}
+    </Place>
+  );
+}

@@ -1,0 +1,131 @@
+import { useEffect, useState } from 'react';
+import {
+  cavitiesOf,
+  LOCK_FAMILIES,
+  QUICK_CONNECTOR_DAMAGES,
+  QUICK_PLACES,
+  quickConnectorOf,
+  USUAL_CONDUCTOR,
+  USUAL_JACKET,
+  type ConnectorFace,
+  type LockFamily,
+  type QuickConnector,
+  type QuickConnectorDamage,
+  type QuickPlace,
+  type WireColour,
+  type WireSize,
+} from '@mendum/core';
+import { keep, recall } from '../../app/kept.ts';
+
+/** A wire where it was tapped: in a cavity. */
+export interface Seated {
+  readonly cavity: string;
+  readonly colour: WireColour;
+  readonly size: WireSize;
+}
+
+/** Which of the two connectors is tapped: the one that was found, or the one that takes its place. */
+export type Which = 'wires' | 'pigtail';
+
+/** What has been tapped so far. */
+export interface ConnectorDraft {
+  readonly shape: 'rows' | 'ring';
+  readonly rows: number;
+  readonly columns: number;
+  readonly ring: number;
+  /** Where cavity 1 is, seen from the side that the wires enter. */
+  readonly fromRight: boolean;
+  readonly wires: readonly Seated[];
+  readonly pigtail: readonly Seated[];
+  readonly damage?: QuickConnectorDamage | undefined;
+  readonly place?: QuickPlace | undefined;
+  readonly lock?: LockFamily | undefined;
+  readonly slackMm?: number | undefined;
+}
+
+export const NO_CONNECTOR: ConnectorDraft = {
+  shape: 'rows',
+  rows: 1,
+  columns: 2,
+  ring: 4,
+  fromRight: false,
+  wires: [],
+  pigtail: [],
+};
+
+/** What a connector may have: rows of so many, or a ring. */
+export const LIMITS = { rows: [1, 5], columns: [1, 12], ring: [2, 24] } as const;
+
+/** Its face as somebody sees it who looks at the wires. */
+export const faceOf = ({ shape, rows, columns, ring, fromRight }: ConnectorDraft): ConnectorFace => ({
+  describedFrom: 'wire',
+  layout: shape === 'rows' ? { kind: 'rows', rows, columns } : { kind: 'round', rings: [{ count: ring }] },
+  numbering: { kind: 'rowWise', ...(fromRight ? { fromRight } : {}) },
+});
+
+/** Those wires whose cavity is there: the others come back with their cavities. */
+function there(draft: ConnectorDraft, which: Which): readonly Seated[] {
+  const cavities = new Set(cavitiesOf(faceOf(draft)).map(({ cavity }) => cavity));
+  return draft[which].filter(({ cavity }) => cavities.has(cavity));
+}
+
+/** A wire put into a cavity; the same one tapped again is taken out. */
+export function tapped(draft: ConnectorDraft, which: Which, wire: Seated): ConnectorDraft {
+  const others = draft[which].filter(({ cavity }) => cavity !== wire.cavity);
+  const before = draft[which].find(({ cavity }) => cavity === wire.cavity);
+  const isSame =
+    before !== undefined && JSON.stringify([before.colour, before.size]) === JSON.stringify([wire.colour, wire.size]);
+  return { ...draft, [which]: isSame ? others : [...others, wire] };
+}
+
+const specOf = ({ cavity, colour, size }: Seated) => ({
+  cavity,
+  wire: { size, conductor: USUAL_CONDUCTOR, jacket: USUAL_JACKET, colour },
+});
+
+/** The circuits that a connector's drawing shows, for either of the two. */
+export const seatsOf = (draft: ConnectorDraft, which: Which) => there(draft, which).map(specOf);
+
+/** The connector as far as it can be planned: a wire in it, what happened, where it is. */
+export function connectorOf(draft: ConnectorDraft): QuickConnector | undefined {
+  const { damage, place, slackMm, lock } = draft;
+  const wires = seatsOf(draft, 'wires');
+  if (damage === undefined || place === undefined || wires.length === 0) return undefined;
+  const quick = quickConnectorOf({ face: faceOf(draft), wires, damage, place, pigtail: there(draft, 'pigtail') });
+  return { ...quick, ...(slackMm === undefined ? {} : { slackMm }), ...(lock === undefined ? {} : { lock }) };
+}
+
+/** What still has to be tapped, as it is called on the page. */
+export const missingFrom = (draft: ConnectorDraft): string[] => [
+  ...(there(draft, 'wires').length === 0 ? ['a wire into its cavity'] : []),
+  ...(draft.damage === undefined ? ['what happened'] : []),
+  ...(draft.place === undefined ? ['where it is'] : []),
+];
+
+const KEY = 'mendum.quickConnector';
+const isCount = (value: unknown, [least, most]: readonly [number, number]): boolean =>
+  Number.isInteger(value) && Number(value) >= least && Number(value) <= most;
+
+/** A draft that this device kept; a damaged one counts as none. */
+function remembered(): ConnectorDraft {
+  const kept = recall(KEY) as Partial<ConnectorDraft> | undefined;
+  const isWhole =
+    kept !== undefined &&
+    (kept.shape === 'rows' || kept.shape === 'ring') &&
+    isCount(kept.rows, LIMITS.rows) &&
+    isCount(kept.columns, LIMITS.columns) &&
+    isCount(kept.ring, LIMITS.ring) &&
+    Array.isArray(kept.wires) &&
+    Array.isArray(kept.pigtail) &&
+    (kept.lock === undefined || LOCK_FAMILIES.includes(kept.lock)) &&
+    (kept.damage === undefined || QUICK_CONNECTOR_DAMAGES.includes(kept.damage)) &&
+    (kept.place === undefined || QUICK_PLACES.includes(kept.place));
+  return isWhole ? (kept as ConnectorDraft) : NO_CONNECTOR;
+}
+
+/** What is being tapped, kept on this device until it has become a job. */
+export function useConnectorDraft() {
+  const [draft, setDraft] = useState(remembered);
+  useEffect(() => keep(KEY, draft === NO_CONNECTOR ? undefined : draft), [draft]);
+  return [draft, setDraft] as const;
+}
