@@ -11,6 +11,13 @@ async function seriousOn(page: Page, within?: string): Promise<string[]> {
     .map((one) => `${one.id}: ${one.nodes.map((node) => node.target.join(' ')).join(', ')}`);
 }
 
+/** Nothing serious, and nothing wider than the screen. */
+async function expectFits(page: Page, what: string): Promise<void> {
+  expect(await seriousOn(page), what).toEqual([]);
+  const [wide, seen] = await page.evaluate(() => [document.documentElement.scrollWidth, window.innerWidth]);
+  expect(wide, `${what} is wider than the screen`).toBeLessThanOrEqual(seen ?? 0);
+}
+
 const SIZES = [
   { width: 1280, height: 800 },
   { width: 820, height: 1180 },
@@ -53,9 +60,7 @@ for (const theme of ['light', 'dark'] as const) {
       for (const [path, heading] of views) {
         await page.goto(path);
         await expect(page.getByRole('heading', { level: 1, name: heading })).toBeVisible();
-        expect(await seriousOn(page), path).toEqual([]);
-        const [wide, seen] = await page.evaluate(() => [document.documentElement.scrollWidth, window.innerWidth]);
-        expect(wide, `${path} is wider than the screen`).toBeLessThanOrEqual(seen ?? 0);
+        await expectFits(page, path);
       }
       // A wire in the hand, before and with its answer, the fields of what was assumed open.
       await page.goto('/quick');
@@ -64,12 +69,18 @@ for (const theme of ['light', 'dark'] as const) {
         await page.getByRole('radio', { name, exact: true }).first().click();
       await page.getByText('Assumed:').click();
       await expect(page.getByLabel('Where it is found again')).toBeVisible();
-      expect(await seriousOn(page), 'quick, answered').toEqual([]);
-      const [wideAnswer, seenAnswer] = await page.evaluate(() => [
-        document.documentElement.scrollWidth,
-        window.innerWidth,
-      ]);
-      expect(wideAnswer, 'quick is wider than the screen').toBeLessThanOrEqual(seenAnswer ?? 0);
+      await expectFits(page, 'quick, answered');
+      // A connector in the hand, and what helps to tell which one something is.
+      await page.goto('/quick/connector');
+      await page.getByLabel(/A pigtail for it lies here/).click();
+      await expectFits(page, 'connector in the hand');
+      for (const which of ['Which one is it?', 'Is it damage?']) {
+        if (which === 'Is it damage?') await page.goto('/quick');
+        await page.getByRole('button', { name: which }).click();
+        await expect(page.getByRole('dialog')).toBeVisible();
+        expect(await seriousOn(page, '[role=dialog]'), which).toEqual([]);
+        await page.keyboard.press('Escape');
+      }
       await page.goto(`${open}/bench?at=F3:only`);
       await page.getByRole('button', { name: 'It went wrong' }).click();
       await page.getByRole('radio', { name: 'The jacket is burnt' }).click();

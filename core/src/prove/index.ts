@@ -1,5 +1,7 @@
 export { pullMinimumN, tugTargetN, judgeSamples } from './pull.ts';
 export type { SampleRuling } from './pull.ts';
+export { GROWTH_CHECK } from './kinds/growth.ts';
+export { THROAT_CHECK } from './kinds/throat.ts';
 export { judgeCompression } from './kinds/compression.ts';
 export { checksFor, checksForCover } from './checks.ts';
 export { bad, CUT_OUT, good, look } from './looks.ts';

@@ -41,6 +41,11 @@ export const readInWords = (
 /** Whether a joint that stands so may be signed. */
 export const maySign = (standing: Standing): boolean => standing === 'passed' || standing === 'looked';
 
+/** Whether a reading answers its check as it is asked today: one of an answer that is gone has to be looked at again. */
+const answers = (check: Check, value: ReadingValue): boolean =>
+  check.kind === value.kind &&
+  (check.kind !== 'look' || value.kind !== 'look' || check.answers.some((one) => one.value === value.answer));
+
 /**
  * The last reading of each check decides: any rework or scrap fails the joint. It is proved when all that are required
  * have passed, and one of those of which any will do; where only a reason stands in for that one, it was looked at and
@@ -53,7 +58,7 @@ export function standingOf(
   const rulings = new Map<string, Ruling>();
   for (const check of checks) {
     const last = readings.filter((reading) => reading.checkId === check.id).at(-1);
-    if (last && last.value.kind === check.kind) rulings.set(check.id, rule(check, last.value));
+    if (last && answers(check, last.value)) rulings.set(check.id, rule(check, last.value));
   }
   const has = (check: Check): boolean => rulings.get(check.id)?.verdict === 'pass';
   const group = checks.filter(({ anyOf }) => anyOf !== undefined);

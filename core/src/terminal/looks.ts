@@ -1,4 +1,4 @@
-import { bad, CUT_OUT, good, look, type Check } from '../prove/index.ts';
+import { bad, CUT_OUT, good, GROWTH_CHECK, look, THROAT_CHECK, type Check } from '../prove/index.ts';
 
 const FLASH = bad(
   'scrap',
@@ -15,42 +15,63 @@ const LONG = bad(
   `Change the setting before the next one. ${CUT_OUT}`,
 );
 
-/** The open barrel of a terminal in a housing. @param gripsJacket it has a second pair of wings for the jacket */
-export const openBarrelLook = (gripsJacket: boolean): Check =>
-  look('terminal.crimp', 'Terminal crimp', 'From the side and from above, a magnifier helps.', [
-    good(
-      gripsJacket
-        ? 'Brush seen, jacket edge between the crimps, flared mouth, no metal beside the die'
-        : 'Brush seen, jacket up to the barrel and not in it, flared mouth, no metal beside the die',
-    ),
-    FLASH,
-    LONG,
-    bad(
-      'scrap',
-      'jacketIn',
-      'Jacket in the conductor crimp, or strands outside',
-      'Stripped too short, or a strand astray.',
-      `${CUT_OUT} Strip to the terminal’s own length.`,
-    ),
-    bad(
-      'rework',
-      'throat',
-      'Wire end more than 1.5 mm past the throat',
-      'Stripped too long, or pushed in too far.',
-      'Trim the brush to 0.5–1 mm, or crimp a new one: it keeps the mating contact out.',
-    ),
-    ...(gripsJacket
-      ? [
-          bad(
-            'scrap',
-            'jacketLoose',
-            'Jacket crimp does not hold, or cuts the jacket',
-            'Wrong nest for this jacket.',
-            'Another terminal, or build the jacket up. Never close the conductor crimp further for it.',
-          ),
-        ]
-      : []),
-  ]);
+/** The conductor crimp of an open barrel. @param gripsJacket it has a second pair of wings for the jacket */
+const conductorLook = (gripsJacket: boolean): Check =>
+  look(
+    'terminal.crimp',
+    gripsJacket ? 'Conductor crimp' : 'Terminal crimp',
+    'From the side and from above, a magnifier helps.',
+    [
+      good(
+        gripsJacket
+          ? 'Brush seen, flared mouth, no metal beside the die'
+          : 'Brush seen, jacket up to the barrel and not in it, flared mouth, no metal beside the die',
+      ),
+      FLASH,
+      LONG,
+      bad(
+        'scrap',
+        'jacketIn',
+        'Jacket in the conductor crimp, or strands outside',
+        'Stripped too short, or a strand astray.',
+        `${CUT_OUT} Strip to the terminal’s own length.`,
+      ),
+      bad(
+        'rework',
+        'throat',
+        'Wire end more than 1.5 mm past the throat',
+        'Stripped too long, or pushed in too far.',
+        'Trim the brush to 0.5–1 mm, or crimp a new one: it keeps the mating contact out.',
+      ),
+    ],
+  );
+
+/** The jacket crimp is judged apart: a loose one is never mended by closing the conductor crimp further. */
+const JACKET_LOOK = look('terminal.jacket', 'Jacket crimp', 'Bend the wire there once each way.', [
+  good('Holds the jacket all round, its edge seen between the two crimps'),
+  bad(
+    'scrap',
+    'loose',
+    'The jacket slips or turns in it',
+    'Wrong nest for this jacket, or too thin a jacket.',
+    'Another terminal, or build the jacket up. Never close the conductor crimp further for it.',
+  ),
+  bad(
+    'scrap',
+    'cuts',
+    'It cuts into the jacket, copper shows',
+    'Wrong nest for this jacket, or too thick a jacket.',
+    `${CUT_OUT} Take the nest for this jacket.`,
+  ),
+]);
+
+/** What is looked at and may be measured on an open barrel: conductor and jacket crimp apart, growth, brush. */
+export const openBarrelChecks = (gripsJacket: boolean): readonly Check[] => [
+  conductorLook(gripsJacket),
+  ...(gripsJacket ? [JACKET_LOOK] : []),
+  GROWTH_CHECK,
+  THROAT_CHECK,
+];
 
 /** The closed barrel of a ring, fork, blade or bullet. */
 export const closedBarrelLook = (title: string, hasMetalSupport: boolean): Check =>

@@ -55,6 +55,8 @@ const GOOD: Good = {
   height: () => undefined,
   unmeasured: () => undefined,
   compression: () => undefined,
+  growth: () => undefined,
+  throat: () => undefined,
   samples: () => undefined,
 };
 const goodReading = (check: Check, index: number): ReadingValue | undefined =>

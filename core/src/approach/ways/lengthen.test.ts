@@ -22,6 +22,13 @@ function extended(byMm: number, of: InputOf = {}, more: Partial<DecideInput> = {
 const GROWS = (byMm: number) =>
   `Cut once, and ${byMm} mm more between two splices, same colour, never smaller. Main run grows from 1000 to ${1000 + byMm} mm.`;
 
+test('where a part was moved it is said how far, and not where a sensor was turned', () => {
+  expect(extended(160, { finding: { ...short('F1', 160), sort: 'moved' } }).way.because).toBe(
+    `The part moved 160 mm away. ${GROWS(160)}`,
+  );
+  expect(extended(160, { finding: { ...short('F1', 160), sort: 'turned' } }).way.because).toBe(GROWS(160));
+});
+
 describe('a lead made longer is cut once, 75 mm and half a body from its connector', () => {
   // 1160 − 75 − 18 − 160 = 907: the far body ends 75 from the connector, where there is room to work.
   it('160 mm: nothing is thrown away', () => {

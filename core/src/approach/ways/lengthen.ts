@@ -102,6 +102,16 @@ export interface Lengthened {
   readonly lengthens?: Lengthening | undefined;
 }
 
+/** How far the part moved, what is put in, how the run grows, and what of old wire goes. */
+function lengthenedWords({ finding, run }: DecideInput, byMm: number, cutOutMm: number): string {
+  const [mm, before, after] = [byMm, run.lengthMm, run.lengthMm + byMm].map((length) => figure(length, 0));
+  return [
+    ...(finding.sort === 'moved' ? [`The part moved ${mm} mm away.`] : []),
+    `Cut once, and ${mm} mm more between two splices, same colour, never smaller. ${run.name} grows from ${before} to ${after} mm.`,
+    ...(cutOutMm > DUST_MM ? [`${figure(cutOutMm, 1)} mm of old wire goes, so that both splices have room.`] : []),
+  ].join(' ');
+}
+
 const wholeOf = (run: Run): number => run.lengthMm / 2;
 
 /**
@@ -169,7 +179,7 @@ export function extendWay(
       ruleId: 'way.extend',
       cost,
       lacks: method.lacks,
-      because: `Cut once, and ${figure(byMm, 0)} mm more between two splices, same colour, never smaller. ${run.name} grows from ${figure(run.lengthMm, 0)} to ${figure(run.lengthMm + byMm, 0)} mm.${cutOutMm > DUST_MM && !redo ? ` ${figure(cutOutMm, 1)} mm of old wire goes, so that both splices have room.` : ''}`,
+      because: lengthenedWords(input, byMm, redo ? 0 : cutOutMm),
     },
   };
 }

@@ -10,6 +10,7 @@ export const tooShort = cavityKind({
       required: true,
       title: 'Too short by',
       unit: 'mm',
+      hint: 'Where a part was moved: how far it moved away.',
       wanted: 'Enter the length that is missing, above 0 mm.',
     },
   },

@@ -106,6 +106,28 @@ const ENTRIES: { readonly [K in Check['kind']]: EntryOf<K> } = {
       onRead={onRead}
     />
   ),
+  growth: ({ locked, onRead }) => (
+    <TwoFigures
+      kind="growth"
+      fields={[
+        { path: 'crimpedMm', label: 'Crimped', unit: 'mm' },
+        { path: 'twinMm', label: 'Uncrimped', unit: 'mm', hint: 'Up to 1 % good, over 3 % scrap.' },
+      ]}
+      locked={locked}
+      onRead={onRead}
+    />
+  ),
+  throat: ({ locked, onRead }) => (
+    <Figure
+      kind="throat"
+      path="beyondMm"
+      label="Stands out"
+      unit="mm"
+      hint="0.5 to 1 good; over 1.5 trim it."
+      locked={locked}
+      onRead={onRead}
+    />
+  ),
   unmeasured: Unmeasured,
   compression: ({ locked, onRead }) => (
     <Figure

@@ -70,7 +70,7 @@ export function Figure({
   onRead,
   ...words
 }: Entered & {
-  readonly kind: 'resistance' | 'compression';
+  readonly kind: 'resistance' | 'compression' | 'throat';
   readonly path: string;
   readonly label: string;
   readonly unit: string;
@@ -91,7 +91,7 @@ export function TwoFigures({
   locked,
   onRead,
 }: Entered & {
-  readonly kind: 'drop' | 'height';
+  readonly kind: 'drop' | 'height' | 'growth';
   readonly fields: readonly {
     readonly path: string;
     readonly label: string;

@@ -31,6 +31,8 @@ const MEASURES: ReadonlySet<Check['kind'] | undefined> = new Set([
   'resistance',
   'drop',
   'height',
+  'growth',
+  'throat',
   'compression',
   'samples',
 ]);

@@ -46,6 +46,39 @@ export const CAVITY_PICTURES: Readonly<Record<string, ReactNode>> = {
       <path d="M68 22q14 -16 30 -6" fill="none" stroke={COPPER_HEX} strokeWidth={2.5} />
     </>
   ),
+  'terminal.crimp throat': (
+    <>
+      {wireFrom(2, 64)}
+      {copper(64, 100)}
+      {terminal}
+      {brush(97)}
+      <path d="M104 25h24M104 31h26" stroke={COPPER_HEX} strokeWidth={3} />
+    </>
+  ),
+  'terminal.jacket good': (
+    <>
+      {wireFrom(2, 64)}
+      {copper(64, 100)}
+      {terminal}
+      <path d="M63 20v16" stroke="var(--pass)" strokeWidth={3} />
+    </>
+  ),
+  'terminal.jacket loose': (
+    <>
+      {wireFrom(2, 64)}
+      {copper(64, 100)}
+      {terminal}
+      <path d="M36 14q11 -8 22 0M36 42q11 8 22 0" fill="none" stroke="var(--scrap)" strokeWidth={2.5} />
+    </>
+  ),
+  'terminal.jacket cuts': (
+    <>
+      {wireFrom(2, 64)}
+      {copper(64, 100)}
+      {terminal}
+      <path d="M40 18v20M54 18v20" stroke={COPPER_HEX} strokeWidth={4} />
+    </>
+  ),
   'cavity.seated good': (
     <>
       {cavity}

@@ -43,8 +43,8 @@ export function OwnFieldList({ form, circuit }: { readonly form: DraftForm; read
           {...form.field(`own.${name}`)}
         />
       ))}
-      {figures.map(([name, { title, unit = '' }]) => (
-        <NumberField key={name} label={title} unit={unit} {...form.field(`own.${name}`)} />
+      {figures.map(([name, { title, unit = '', hint }]) => (
+        <NumberField key={name} label={title} unit={unit} hint={hint} {...form.field(`own.${name}`)} />
       ))}
       <StrandsLeft draft={draft} circuit={circuit} />
     </div>

@@ -1,7 +1,7 @@
 import { HOUSING_FAMILIES, type TerminalFamily } from '../../../harness/index.ts';
 import { usual, type TerminalPart } from '../../../stock/index.ts';
 import { named } from '../../closedBarrel.ts';
-import { openBarrelLook } from '../../looks.ts';
+import { openBarrelChecks } from '../../looks.ts';
 import type { Form } from '../../types.ts';
 
 /**
@@ -60,7 +60,7 @@ export const housing: Form = {
       : `${part.name}: one crimp, on the conductor. A brush of 0.5–1 mm shows, the jacket goes up to the barrel and not in: nothing grips the jacket, so the wire is tied beside it.`,
   fasten: () => undefined,
   isTugged: true,
-  looks: ({ gripsJacket }) => [openBarrelLook(gripsJacket)],
+  looks: ({ gripsJacket }) => openBarrelChecks(gripsJacket),
   usual: [
     inHousing('0.64', [0.13, 0.5], [0.8, 1.8], 3.5),
     inHousing('1.5', [0.35, 1.5], [1.2, 2.8], 4.5),
