@@ -47,6 +47,18 @@ export default tseslint.config(
     },
   },
   {
+    // Run before anything that is built.
+    files: ['web/public/*.js'],
+    languageOptions: {
+      globals: Object.fromEntries(
+        ['document', 'localStorage', 'matchMedia', 'requestAnimationFrame', 'setTimeout'].map((name) => [
+          name,
+          'readonly',
+        ]),
+      ),
+    },
+  },
+  {
     files: ['web/src/**/*.{ts,tsx}'],
     plugins: { 'react-hooks': reactHooks },
     rules: { ...reactHooks.configs.recommended.rules },

@@ -1,4 +1,3 @@
-import type { ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import { useSave } from '../app/change.ts';
 import { useNamed } from '../app/useNamed.tsx';
@@ -19,6 +18,6 @@ export function useBegin<N extends Begun>(operation: N, onBegun: () => void) {
   return {
     begin: (sent: Parameters<typeof save<N>>[1], to: string): void => named((by) => void begin(sent, to, by)),
     busy,
-    question: question as ReactNode,
+    question,
   };
 }
