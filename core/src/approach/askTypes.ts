@@ -11,7 +11,17 @@ export type AnsweredAt =
   | { readonly on: 'shelf'; readonly name: string }
   | { readonly on: 'practice' };
 export type NodeField = 'lock' | 'family' | 'keying' | 'capMm';
-export type FindingField = 'fromMm' | 'slackMm' | 'freedEndMm' | 'note' | 'insertWire' | 'otherCavity';
+export type FindingField =
+  | 'fromMm'
+  | 'slackMm'
+  | 'freedEndMm'
+  | 'note'
+  | 'insertWire'
+  | 'otherCavity'
+  | 'otherEnd'
+  | 'addedMm'
+  | 'addedLoadA'
+  | 'addedFuseA';
 export type CircuitField = 'fuseA' | 'loadA' | 'wire';
 export type RunField = 'ambientC' | 'moisture' | 'vibration' | 'fuelVapour' | 'features' | 'cableMm';
 

@@ -19,6 +19,7 @@ import { rankCovers } from './cover.ts';
 import { electricalAlong, withSection } from './electrical.ts';
 import { siteAt } from './site.ts';
 import type { Choice, DecideInput, Decision, Electrical, RankedCover } from './types.ts';
+import { addedWork } from './ways/added.ts';
 import { decideAtCavity } from './ways/atCavity.ts';
 import { fillCavity } from './ways/fillCavity.ts';
 import { finish } from './ways/finish.ts';
@@ -251,13 +252,19 @@ export function decide(input: DecideInput): Decision {
       ? withSection(input, { where: 'the insert', facts: input.runFacts, wire: insertWire.wire })
       : electrical;
   const dropped = choice && method.methodId !== choice.use ? [gaveWay(choice)] : [];
+  const added = addedWork(input, electrical);
   return {
     ...base,
     electrical: mended,
     approach: method.splices === 1 ? 'oneSplice' : 'insert',
-    because: [copper.because, ...sharedWords(input), slackSentence(site, method, input), method.because].filter(
-      (sentence) => sentence !== '',
-    ),
+    ...added.decided,
+    because: [
+      copper.because,
+      ...sharedWords(input),
+      slackSentence(site, method, input),
+      method.because,
+      ...added.because,
+    ].filter((sentence) => sentence !== ''),
     ways: waysOnRun(ranked, covers, site, copper, practice),
     ranked,
     covers,
@@ -269,8 +276,9 @@ export function decide(input: DecideInput): Decision {
       ...(mended === electrical ? warnings : warningsOf(input, mended, insertWire.refusedBecause)),
       ...dropped,
       ...method.hits.filter((hit) => hit.verdict === 'warn').map((hit) => hit.because),
+      ...added.warnings,
     ],
-    asks: asksOf(method, mended, input),
+    asks: [...asksOf(method, mended, input), ...added.asks],
   };
 }
 

@@ -1,5 +1,5 @@
 import { bundleDiameterMm } from '../bundle/index.ts';
-import { branchesOf } from '../damage/index.ts';
+import { addedBy, branchesOf } from '../damage/index.ts';
 import { ambientC, countsAsLoaded, type Circuit, type Run } from '../harness/index.ts';
 import {
   allowedCurrentA,
@@ -117,12 +117,13 @@ export const ADDED_WIRE = 'the added wire';
 
 /**
  * The rest of the path that the fuse must protect as well: other runs, a wire beyond the damage that is another one,
- * and wires joined on.
+ * and wires joined on
+ * that have no fuse of their own.
  */
 const pathOf = ({ circuit, finding, elsewhere, runFacts }: DecideInput): Section[] => [
   ...elsewhere.map(({ where, facts }) => ({ where, facts, wire: circuit.wire })),
   ...(finding.farWire ? [{ where: 'the wire beyond the damage', facts: runFacts, wire: finding.farWire }] : []),
-  ...('freeCavity' in finding && finding.freeCavity
+  ...(('freeCavity' in finding && finding.freeCavity) || addedBy(finding)?.fuseA !== undefined
     ? []
     : branchesOf(finding).map((wire) => ({ where: ADDED_WIRE, facts: runFacts, wire }))),
 ];

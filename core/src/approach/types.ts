@@ -171,6 +171,8 @@ interface DecidedWork {
   readonly cover?: RankedCover | undefined;
   /** Work at a cavity that belongs to it. */
   readonly cavity?: CavityWork | undefined;
+  /** The wire of a circuit that is added, from its splice to its other end, mm. */
+  readonly added?: { readonly lengthMm: number; readonly wire: InsertWireChoice } | undefined;
   /** The one splice of a new lead, and the wire that a lead too short gets on top. */
   readonly lead?: (LeadSite & { readonly terminalTakesMm: number }) | undefined;
   readonly extraMm?: number | undefined;
@@ -243,6 +245,8 @@ interface DecideHarness {
   readonly beyond?: Beyonds | undefined;
   /** Figures of the run shared by all its circuits. */
   readonly runFacts: RunFacts;
+  /** All runs of the harness. */
+  readonly runs: readonly Run[];
   /** The other runs of the circuit's path. */
   readonly elsewhere: readonly { readonly where: string; readonly facts: RunFacts }[];
 }

@@ -35,3 +35,5 @@ export {
   shortByMm,
   visibleLengthMm,
 } from './stretch.ts';
+export { addedBy } from './added.ts';
+export type { AddedCircuit } from './added.ts';

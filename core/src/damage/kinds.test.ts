@@ -224,7 +224,18 @@ describe('fields of a kind’s own', () => {
     ['strandsLost', ['strandsLost count!', 'strandsTotal count!']],
     ['tooShort', ['shortByMm length!']],
     ['poorRepair', ['branchWires wires']],
-    ['addCircuit', ['branchWires wires!', 'mainUncut flag', 'freeCavity cavity']],
+    [
+      'addCircuit',
+      [
+        'branchWires wires!',
+        'mainUncut flag',
+        'freeCavity cavity',
+        'otherEnd cavity',
+        'addedMm length',
+        'addedLoadA amps',
+        'addedFuseA amps',
+      ],
+    ],
     ['parted', []],
   ])('%s has %j', (kind, fields) =>
     expect(

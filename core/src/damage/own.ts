@@ -7,6 +7,8 @@ interface OwnTypes {
   readonly count: number;
   /** Above 0, mm. */
   readonly length: number;
+  /** Above 0, A. */
+  readonly amps: number;
   /** At least one wire. */
   readonly wires: readonly WireSpec[];
   readonly flag: boolean;

@@ -17,6 +17,7 @@ import { wireSchema } from './wireSchemas.ts';
 const HOLDS: Readonly<Record<OwnField['type'], Joi.Schema>> = {
   count: Joi.number().integer().min(1).max(2000),
   length: above0(100_000),
+  amps: above0(1000),
   wires: list(wireSchema).min(1).max(8),
   flag,
   cavity: cavitySchema,

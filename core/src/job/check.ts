@@ -1,4 +1,4 @@
-import { besideAlong, type Beyond } from '../harness/index.ts';
+import { besideAlong, type Beyond, type Harness } from '../harness/index.ts';
 import { branchesOf, damageOf, isAtCavity, type Finding } from '../damage/index.ts';
 import { figure } from '../units/index.ts';
 import { checkConnectors } from './checkConnectors.ts';
@@ -106,8 +106,13 @@ function checkSort(finding: Finding, pointer: string): JobProblem[] {
 }
 
 /** Findings that are cut out and overlap on the same wire: they are one loss. */
-export function checkOverlap(finding: Finding, others: readonly Finding[], pointer: string): JobProblem[] {
-  const promised = promisedTwice(finding, others, pointer);
+export function checkOverlap(
+  finding: Finding,
+  others: readonly Finding[],
+  harness: Harness,
+  pointer: string,
+): JobProblem[] {
+  const promised = promisedTwice(finding, others, harness, pointer);
   if (isAtCavity(finding)) return [...promised, ...sameAgain(finding, others, pointer)];
   if (promised.length > 0) return promised;
   const other = others.find(
@@ -208,7 +213,7 @@ export function checkJob(job: Job): JobProblem[] {
     ...job.harness.circuits.flatMap((circuit, index) => checkCircuit(circuit, job, `/harness/circuits/${index}`)),
     ...job.findings.flatMap((finding, index) => [
       ...checkFinding(finding, job, `/findings/${index}`),
-      ...checkOverlap(finding, job.findings.slice(0, index), `/findings/${index}`),
+      ...checkOverlap(finding, job.findings.slice(0, index), job.harness, `/findings/${index}`),
     ]),
   ];
 }

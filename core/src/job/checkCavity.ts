@@ -1,6 +1,6 @@
 import { cavitiesOf } from '../connector/index.ts';
 import { endOfCircuit, damageOf, isAtCavity, type CavityFinding, type Finding } from '../damage/index.ts';
-import type { Cavity } from '../harness/index.ts';
+import type { Cavity, Harness, NodeKind } from '../harness/index.ts';
 import type { JobProblem } from './problem.ts';
 import type { Job } from './types.ts';
 import { problem } from './checkHarness.ts';
@@ -38,37 +38,48 @@ export function checkCavity(finding: Finding, { harness }: Pick<Job, 'harness'>,
       ];
 }
 
-/** The cavity that a finding calls free: for a wire to be added, or for one whose own cavity holds it no more. */
-function freeCavityOf(finding: Finding): (Cavity & { readonly field: 'freeCavity' | 'otherCavity' }) | undefined {
+/** A cavity that a finding calls free, and the field that names it. */
+type FreeCavity = Cavity & { readonly field: 'freeCavity' | 'otherCavity' | 'otherEnd' };
+
+/**
+ * The cavity that a finding calls free: for a wire to be added or its other end, or for a wire whose own cavity holds it
+ * no more.
+ */
+function freeCavityOf(finding: Finding): FreeCavity | undefined {
   if ('otherCavity' in finding && finding.otherCavity !== undefined)
     return { nodeId: finding.at.nodeId, cavity: finding.otherCavity, field: 'otherCavity' };
   if ('freeCavity' in finding && finding.freeCavity) return { ...finding.freeCavity, field: 'freeCavity' };
+  if ('otherEnd' in finding && finding.otherEnd) return { ...finding.otherEnd, field: 'otherEnd' };
   return undefined;
 }
+
+/** Where the name of the cavity stands in its field. */
+const pathIn = (field: FreeCavity['field']): string => (field === 'otherCavity' ? field : `${field}/cavity`);
 
 /** A free cavity that is none: not of this harness, not of the connector, or some circuit's already. */
 export function checkFreeCavity(finding: Finding, { harness }: Pick<Job, 'harness'>, pointer: string): JobProblem[] {
   const named = freeCavityOf(finding);
   if (!named) return [];
   const { nodeId, cavity, field } = named;
-  const node = harness.nodes.find((one) => one.id === nodeId && one.kind === 'connector');
+  // At a stud several wires may end; a cavity takes one.
+  const kinds: readonly NodeKind[] = field === 'otherEnd' ? ['connector', 'end'] : ['connector'];
+  const may = harness.nodes.filter(({ kind }) => kinds.includes(kind));
+  const node = may.find((one) => one.id === nodeId);
   if (!node)
     return [
       problem(
         'UNKNOWN_NODE',
         `${pointer}/${field}/nodeId`,
-        `"${nodeId}" is not a connector of the harness.`,
-        `Connectors are: ${harness.nodes
-          .filter((one) => one.kind === 'connector')
-          .map((one) => one.id)
-          .join(', ')}.`,
+        `"${nodeId}" is not a connector${kinds.length > 1 ? ' or end' : ''} of the harness.`,
+        `${kinds.length > 1 ? 'Connectors and ends' : 'Connectors'} are: ${may.map((one) => one.id).join(', ')}.`,
       ),
     ];
+  if (node.kind === 'end') return [];
   if (node.face && !cavitiesOf(node.face).some((one) => one.cavity === cavity))
     return [
       problem(
         'UNKNOWN_CAVITY',
-        `${pointer}/${field === 'freeCavity' ? 'freeCavity/cavity' : field}`,
+        `${pointer}/${pathIn(field)}`,
         `${node.name} has no cavity ${cavity}.`,
         `Cavities are: ${cavitiesOf(node.face)
           .map((one) => one.cavity)
@@ -82,7 +93,7 @@ export function checkFreeCavity(finding: Finding, { harness }: Pick<Job, 'harnes
     ? [
         problem(
           'CAVITY_TAKEN',
-          `${pointer}/${field === 'freeCavity' ? 'freeCavity/cavity' : field}`,
+          `${pointer}/${pathIn(field)}`,
           `Cavity ${cavity} of ${node.name} is not free: circuit ${owner.number} is in it.`,
           field === 'otherCavity'
             ? 'Name an empty one, or leave it out.'
@@ -93,8 +104,15 @@ export function checkFreeCavity(finding: Finding, { harness }: Pick<Job, 'harnes
 }
 
 /** A free cavity that another finding has been promised already: one wire goes into a cavity. */
-export function promisedTwice(finding: Finding, others: readonly Finding[], pointer: string): JobProblem[] {
-  const wanted = freeCavityOf(finding);
+export function promisedTwice(
+  finding: Finding,
+  others: readonly Finding[],
+  { nodes }: Pick<Harness, 'nodes'>,
+  pointer: string,
+): JobProblem[] {
+  const named = freeCavityOf(finding);
+  // A stud takes several.
+  const wanted = nodes.find(({ id }) => id === named?.nodeId)?.kind === 'end' ? undefined : named;
   const rival = others.find((one) => {
     const other = one.id === finding.id ? undefined : freeCavityOf(one);
     return wanted !== undefined && other?.nodeId === wanted.nodeId && other.cavity === wanted.cavity;

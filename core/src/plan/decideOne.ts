@@ -108,6 +108,7 @@ export function decideOne(
     beyond,
     otherColours: held ? (held.otherColours ?? true) : job.layout?.otherColours,
     runFacts: factsOf(run, index, memory),
+    runs: job.harness.runs,
     elsewhere: others.map((other) => ({ where: other.name, facts: factsOf(other, index, memory) })),
   };
   const shield = shieldJoinedHere(finding, circuit, index, practice);

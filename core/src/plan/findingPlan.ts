@@ -90,6 +90,7 @@ export function findingPlan(
       item?.insertMm !== undefined && decision.insertWire
         ? { lengthMm: item.insertMm, wire: decision.insertWire }
         : undefined,
+    ...(decision.added ? { added: decision.added } : {}),
     ...(item?.insertMm !== undefined && decision.shield
       ? { drain: { lengthMm: item.insertMm, wire: decision.shield.drain } }
       : {}),

@@ -86,6 +86,13 @@ function needsOf(plan: FindingPlan, numberOf: (circuitId: string) => string): Ki
       ],
       tapeMm: seal?.kind === 'wrap' ? [{ partId: seal.partId, lengthMm: seal.lengthMm }] : [],
       toolNames: cavity.work.toolNames,
+      wire: plan.added && {
+        circuitNumber: `${numberOf(plan.circuitId)} added`,
+        spec: plan.added.wire.wire,
+        lengthMm: plan.added.lengthMm,
+        stockId: plan.added.wire.stockId,
+        tag: plan.added.wire.colourDiffers,
+      },
     });
   }
   const ranked = plan.covers.find((one) => one.coverId === cover?.coverId);

@@ -92,6 +92,8 @@ interface FindingMade {
   readonly cover?: CoverPlan | undefined;
   readonly cavity?: CavityPlan | undefined;
   readonly insert?: InsertPlan | undefined;
+  /** The wire of a circuit that is added, to its other end. */
+  readonly added?: InsertPlan | undefined;
   /** New drain beside the insert of a shielded circuit. */
   readonly drain?: InsertPlan | undefined;
   /** The inserted wire is a new lead from a connector. */

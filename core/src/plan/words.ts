@@ -22,13 +22,17 @@ function terminalWords({ cavity }: Decision): string {
     : 'a terminal still to be named';
 }
 
+/** What goes onto the other end of a wire that is added. */
+const farWords = (decision: Decision): string =>
+  decision.cavity ? `; ${terminalWords(decision)} at its other end` : '';
+
 /** What is done about a finding, in one line. */
 export function headline(decision: Decision, insertMm: number | undefined): string {
   switch (decision.approach) {
     case 'oneSplice':
-      return `One splice: ${jointWords(decision)}`;
+      return `One splice: ${jointWords(decision)}${farWords(decision)}`;
     case 'insert':
-      return `Two splices and ${formatMm(insertMm ?? 0, 0)} of new wire: ${jointWords(decision)}`;
+      return `Two splices and ${formatMm(insertMm ?? 0, 0)} of new wire: ${jointWords(decision)}${farWords(decision)}`;
     case 'relead':
       return `New lead of ${formatMm(insertMm ?? 0, 0)} with ${terminalWords(decision)}, one splice: ${jointWords(decision)}`;
     case 'extend':

@@ -21,7 +21,7 @@ function mustBePossible(finding: Finding, job: Job): void {
   const problems = [
     ...(isNew ? checkLimits({ ...job, findings: [...job.findings, finding] }) : []),
     ...checkFinding(finding, job, '/finding'),
-    ...checkOverlap(finding, job.findings, '/finding'),
+    ...checkOverlap(finding, job.findings, job.harness, '/finding'),
   ];
   const [first] = problems;
   if (first)

@@ -40,6 +40,7 @@ export function inputOf({ terminal = '2.8', finding = {}, ...options }: InputOf 
     circuitsInRun: [circuit],
     circuitsAt: () => [circuit],
     mappings: [],
+    runs: harness.runs,
     elsewhere: [],
     runFacts: runFacts(run, [circuit]),
     share: { takes: [], cutsOut: [], slackMm: 0, slackKnown: true, othersTakeMm: 0 },

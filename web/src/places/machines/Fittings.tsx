@@ -1,3 +1,4 @@
+import { useSearchParams } from 'react-router';
 import {
   cavitiesOf,
   END_USES,
@@ -19,16 +20,24 @@ import { Which, WhichTerminal } from '../../recognise/Which.tsx';
 import { Select } from '../../ui/field.tsx';
 import { Scroller } from '../../ui/scroller.tsx';
 
-/** Where wires end at a node: the cavities of its face, else the places that its circuits name. */
-const placesOf = (harness: Harness, node: HarnessNode): string[] =>
+/** What the name of a place's field begins with. */
+const ASKED = fieldName.fitting('');
+
+/**
+ * Where wires end at a node: the cavities of its face, else the places that its circuits name, that something is noted
+ * of, and that is asked about.
+ */
+const placesOf = (harness: Harness, node: HarnessNode, asked: string | null): string[] =>
   node.face
     ? cavitiesOf(node.face).map(({ cavity }) => cavity)
     : [
-        ...new Set(
-          harness.circuits.flatMap(({ from, to }) =>
+        ...new Set([
+          ...harness.circuits.flatMap(({ from, to }) =>
             [from, to].filter((end) => end.nodeId === node.id).map((end) => end.cavity),
           ),
-        ),
+          ...Object.keys(node.fittings ?? {}),
+          ...(asked?.startsWith(ASKED) ? [asked.slice(ASKED.length)] : []),
+        ]),
       ];
 
 /** One thing that is noted at a place: what it is called, where it stands in the fitting, and what it may be. */
@@ -87,7 +96,8 @@ interface FittingsProps {
  * which terminal it was.
  */
 export function Fittings({ harness, node, onEdit, isAsked }: FittingsProps) {
-  const places = node.kind === 'connector' || node.kind === 'end' ? placesOf(harness, node) : [];
+  const asked = useSearchParams()[0].get('field');
+  const places = node.kind === 'connector' || node.kind === 'end' ? placesOf(harness, node, asked) : [];
   if (places.length === 0) return null;
   const isConnector = node.kind === 'connector';
   const columns = isConnector ? AT_CONNECTOR : AT_END;

@@ -185,10 +185,10 @@ describe('a harness on its page', () => {
 });
 
 describe('terminals where wires end', () => {
-  const form = (node: HarnessNode) => {
+  const form = (node: HarnessNode, address = '/') => {
     const edits: HarnessEdit[] = [];
     render(
-      <MemoryRouter>
+      <MemoryRouter initialEntries={[address]}>
         <NodeForm
           harness={{
             id: 'H',
@@ -215,6 +215,12 @@ describe('terminals where wires end', () => {
     await userEvent.selectOptions(screen.getByLabelText('Terminal at place stud'), 'ringM8');
     expect(screen.queryByLabelText('Seal of cavity stud')).toBeNull();
     expect(edits).toMatchObject([{ do: 'changeNode', node: { id: 'E1', fittings: { stud: { terminal: 'ringM8' } } } }]);
+  });
+  it('a place that is asked about is there to be noted, though no circuit names it yet', async () => {
+    const edits = form({ id: 'E1', kind: 'end', name: 'Frame' }, '/?field=fitting.tail%20lamp');
+    await userEvent.click(screen.getByText('Terminals at its places'));
+    await userEvent.selectOptions(screen.getByLabelText('What it is for at place tail lamp'), 'stays');
+    expect(edits).toMatchObject([{ node: { fittings: { 'tail lamp': { use: 'stays' } } } }]);
   });
   it('a stud that gets another name keeps what is noted of it; as a branch it has nothing to keep', async () => {
     const stud: HarnessNode = { id: 'E1', kind: 'end', name: 'Frame', fittings: { stud: { terminal: 'ringM8' } } };

@@ -179,8 +179,8 @@ export function FindingForm({ start, version, onSaved, onClose }: FindingFormPro
         </Select>
       ) : null}
       {atCavity ? null : <StretchFields form={form} startName={run ? nodeName(run.fromNodeId) : 'the start'} />}
-      <OwnFieldList form={form} circuit={firstCircuit} />
       {own.branchWires ? <BranchFields form={form} own={firstCircuit?.wire} harness={harness} onChange={set} /> : null}
+      <OwnFieldList form={form} circuit={firstCircuit} />
       {atCavity ? null : (
         <>
           <div className="grid gap-3 sm:grid-cols-2">

@@ -47,6 +47,9 @@ interface DraftOwn {
   /** A free cavity that takes what is added, in place of a joint. */
   readonly freeNodeId: string;
   readonly freeCavity: string;
+  /** Where a wire that is added ends: its node, and its cavity or place there. */
+  readonly otherEnd: string;
+  readonly otherPlace: string;
 }
 
 /** A finding as it is being typed: text until it is checked. */
@@ -89,6 +92,8 @@ export function newDraft(
     mainUncut: false,
     freeNodeId: '',
     freeCavity: '',
+    otherEnd: '',
+    otherPlace: '',
     farWire: undefined,
     insertWire: undefined,
     rest: {},
@@ -96,9 +101,11 @@ export function newDraft(
   };
 }
 
+const FIGURES: readonly OwnField['type'][] = ['count', 'length', 'amps'];
+
 /** The figures that a kind has of its own: each is typed in a field of its own. */
 export const figuresOf = (kind: FindingKind): readonly (readonly [name: string, field: OwnField])[] =>
-  Object.entries(ownFieldsOf(kind)).filter(([, { type }]) => type === 'count' || type === 'length');
+  Object.entries(ownFieldsOf(kind)).filter(([, { type }]) => FIGURES.includes(type));
 
 /** What a kind asks for in words: the name of another cavity. */
 export const wordsOf = (kind: FindingKind): readonly (readonly [name: string, field: OwnField])[] =>
@@ -157,6 +164,8 @@ export function draftOf(finding: Finding): FindingDraft {
     mainUncut: 'mainUncut' in finding && finding.mainUncut === true,
     freeNodeId: 'freeCavity' in finding ? (finding.freeCavity?.nodeId ?? '') : '',
     freeCavity: 'freeCavity' in finding ? (finding.freeCavity?.cavity ?? '') : '',
+    otherEnd: 'otherEnd' in finding ? (finding.otherEnd?.nodeId ?? '') : '',
+    otherPlace: 'otherEnd' in finding ? (finding.otherEnd?.cavity ?? '') : '',
     farWire: finding.farWire,
     insertWire: finding.insertWire,
     rest: restOf(all, [...MADE_HERE, ...NOTED_NAMES, ...Object.keys(ownFieldsOf(finding.kind))]),
@@ -182,7 +191,10 @@ const written = (texts: Readonly<Record<string, string>>, names: readonly string
 /** The fields that a kind has of its own, as they are typed and picked. */
 function ownBuilt(draft: FindingDraft): object {
   const has = ownFieldsOf(draft.kind);
-  const figures = figuresOf(draft.kind).map(([name]) => [name, numberOf(draft.own[name] ?? '')] as const);
+  const figures = figuresOf(draft.kind).flatMap(([name, { required }]) => {
+    const typed = draft.own[name] ?? '';
+    return !required && typed.trim() === '' ? [] : [[name, numberOf(typed)] as const];
+  });
   return {
     ...Object.fromEntries(figures),
     ...written(
@@ -195,6 +207,9 @@ function ownBuilt(draft: FindingDraft): object {
     ...(has.mainUncut && draft.mainUncut ? { mainUncut: true } : {}),
     ...(has.freeCavity && draft.freeNodeId !== ''
       ? { freeCavity: { nodeId: draft.freeNodeId, cavity: draft.freeCavity.trim() } }
+      : {}),
+    ...(has.otherEnd && draft.otherEnd !== ''
+      ? { otherEnd: { nodeId: draft.otherEnd, cavity: draft.otherPlace.trim() } }
       : {}),
   };
 }
@@ -248,6 +263,9 @@ function unpicked(draft: FindingDraft): Wrongs {
     ...(has.freeCavity && draft.freeNodeId !== '' && draft.freeCavity.trim() === ''
       ? { freeCavity: has.freeCavity.wanted }
       : {}),
+    ...(has.otherEnd && draft.otherEnd !== '' && draft.otherPlace.trim() === ''
+      ? { otherPlace: has.otherEnd.wanted }
+      : {}),
     ...(has.branchWires?.required && draft.branchWires.length === 0 ? { branchWires: has.branchWires.wanted } : {}),
   };
 }
@@ -275,7 +293,7 @@ export function findingsOf(draft: FindingDraft, job: Job): DraftResult {
   for (const finding of findings) {
     for (const problem of [
       ...checkFinding(finding, job, '/finding'),
-      ...checkOverlap(finding, job.findings, '/finding'),
+      ...checkOverlap(finding, job.findings, job.harness, '/finding'),
     ]) {
       wrong[fieldOf(problem)] ??= `${problem.message} ${problem.hint}`;
     }

@@ -12,8 +12,11 @@ export type DraftForm = Form<FindingDraft, { readonly findings: readonly Finding
 export function pathOf(name: string, { kind }: FindingDraft): string {
   if ((NOTED_NAMES as readonly string[]).includes(name)) return `noted.${name}`;
   if (name === 'at') return 'atNodeId';
+  if (name === 'otherEnd') return 'otherPlace';
   const own = ownFieldsOf(kind)[name];
-  return own?.type === 'count' || own?.type === 'length' || own?.type === 'ofSame' ? `own.${name}` : name;
+  return own?.type === 'count' || own?.type === 'length' || own?.type === 'amps' || own?.type === 'ofSame'
+    ? `own.${name}`
+    : name;
 }
 
 /** Checks a draft against the job that it is for. */

@@ -56,7 +56,15 @@ const at = { nodeId: 'X1', cavity: '1' };
 const atEnd = { ...base, fromMm: 0, toMm: 1, cutBackLeftMm: 0, at };
 const more = {
   strandsLost: { strandsLost: 3, strandsTotal: 19 },
-  addCircuit: { branchWires: [WIRE], mainUncut: true, freeCavity: { nodeId: 'X2', cavity: '14' } },
+  addCircuit: {
+    branchWires: [WIRE],
+    mainUncut: true,
+    freeCavity: { nodeId: 'X2', cavity: '14' },
+    otherEnd: { nodeId: 'X1', cavity: '13' },
+    addedMm: 900,
+    addedLoadA: 2,
+    addedFuseA: 5,
+  },
   poorRepair: { branchWires: [WIRE] },
 };
 const sortOf = (kind: FindingKind): string => Object.keys(damageOf(kind).sorts ?? { none: '' })[0]!;

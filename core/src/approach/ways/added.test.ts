@@ -1,0 +1,140 @@
+import { describe, expect, it, test } from 'vitest';
+import type { Finding } from '../../damage/index.ts';
+import type { CavityFitting, Circuit, HarnessNode, Run } from '../../harness/index.ts';
+import { checkJob, type Job } from '../../job/index.ts';
+import type { FindingPlan, Plan } from '../../plan/index.ts';
+import { jobWith, planOf, wire } from '../../test/samples.ts';
+import { routeFrom } from './added.ts';
+
+const STUD: CavityFitting = { use: 'stays', stud: 'M6' };
+
+interface Added {
+  readonly finding?: object;
+  readonly circuit?: Partial<Circuit>;
+  readonly fitting?: CavityFitting;
+  readonly areaMm2?: number;
+}
+/** A wire added at 500 mm of the main run; a branch of 400 hangs on X2 and ends at a stud of the frame. */
+function jobOf({ finding = {}, circuit = {}, fitting = STUD, areaMm2 = 1.5 }: Added = {}): Job {
+  const job = jobWith(
+    [{ kind: 'addCircuit', branchWires: [wire(areaMm2)], slackMm: 30, fromMm: 499, toMm: 501, ...finding } as never],
+    { circuits: [{ wire: wire(2.5), ...circuit }] },
+  );
+  const [run] = job.harness.runs;
+  const frame: HarnessNode = { id: 'G1', kind: 'end', name: 'Frame', fittings: { a: fitting } };
+  const branch: Run = { ...run!, id: 'R2', name: 'Branch', fromNodeId: 'X2', toNodeId: 'G1', lengthMm: 400 };
+  return {
+    ...job,
+    harness: { ...job.harness, nodes: [...job.harness.nodes, frame], runs: [...job.harness.runs, branch] },
+  };
+}
+const TO_FRAME = { otherEnd: { nodeId: 'G1', cavity: 'a' } };
+const KNOWN = { ...TO_FRAME, addedLoadA: 4 };
+const planned = (of: Added): Plan => planOf(jobOf(of));
+const only = (of: Added): FindingPlan => planned(of).findings[0]!;
+const asked = (of: Added): string[] => only(of).asks.map(({ words }) => words);
+
+describe('an added circuit asks where it goes', () => {
+  it('other end, load and fuse, each with its field; the kit waits for the other end', () => {
+    const { asks } = only({});
+    expect(asks.map(({ at, holdsKit = false }) => [at, holdsKit])).toEqual([
+      [{ on: 'finding', findingId: 'F1', field: 'otherEnd' }, true],
+      [{ on: 'finding', findingId: 'F1', field: 'addedLoadA' }, false],
+    ]);
+    expect(planned({}).kit.ready).toBe(false);
+    expect(planned({ finding: KNOWN }).kit.ready).toBe(true);
+  });
+  it('nothing more, once they are known', () => expect(asked({ finding: KNOWN })).toEqual([]));
+  it('a fuse of its own stands for the load', () =>
+    expect(asked({ finding: { ...TO_FRAME, addedFuseA: 5 } })).toEqual([]));
+});
+
+describe('its other end', () => {
+  it('gets the terminal that its place wants, and wire for its route', () => {
+    const plan = planned({ finding: KNOWN });
+    const [{ headline, cavity, added, because }] = plan.findings as [FindingPlan];
+    expect(cavity?.work.terminal?.partName).toBe('Ring M6, middle');
+    expect(headline).toMatch(/^One splice: .+; ring M6, middle at its other end$/);
+    // 500 to X2, 400 along the branch, 3 % for bends.
+    expect(added?.lengthMm).toBe(927);
+    expect(because).toContain(
+      'The added wire goes along “Main run”, then “Branch” to Frame, a: 900 mm of run, 927 mm of wire with 3 % for bends.',
+    );
+    expect(plan.kit.lines.map(({ name }) => name)).toContain('Ring M6, middle');
+    expect(plan.kit.wireCuts.map(({ lengthMm }) => lengthMm)).toEqual([927]);
+    expect(cavity?.checks.length).toBeGreaterThan(2);
+    expect(cavity?.steps.map(({ key }) => key)).toContain('terminal');
+  });
+  it('a length that is said counts; one shorter than the route is warned of', () => {
+    expect(only({ finding: { ...KNOWN, addedMm: 1200 } }).added?.lengthMm).toBe(1200);
+    expect(only({ finding: { ...KNOWN, addedMm: 900 } }).warnings.join(' ')).not.toMatch(/shorter/);
+    expect(only({ finding: { ...KNOWN, addedMm: 899 } }).warnings).toContain(
+      '899 mm of added wire is shorter than its route of 900 mm: measure again.',
+    );
+  });
+  it('a place of which nobody knows what it is for is asked about, at that place', () => {
+    const { asks } = only({ finding: KNOWN, fitting: {} });
+    expect(asks).toMatchObject([{ does: 'note', at: { on: 'fitting', nodeId: 'G1', cavity: 'a' } }]);
+  });
+  it('at a connector on the same run there is no other run to go along', () => {
+    const { because } = only({ finding: { ...KNOWN, otherEnd: { nodeId: 'X1', cavity: '9' } } });
+    expect(because.join(' ')).toContain('goes along “Main run” to X1, 9: 500 mm of run, 515 mm of wire');
+  });
+});
+
+describe('its current', () => {
+  const currents = (finding: object, circuit: Partial<Circuit> = {}): string =>
+    asked({ finding: { ...TO_FRAME, ...finding }, circuit, areaMm2: 0.5 }).join(' ');
+  it.each<[string, object, Partial<Circuit>, RegExp | undefined]>([
+    ['a fuse that its wire may carry', { addedFuseA: 10 }, {}, undefined],
+    ['a fuse over that', { addedFuseA: 20 }, {}, /own fuse of 20 A does not protect the added wire/],
+    ['a load over that', { addedLoadA: 30 }, {}, /30 A is more than the added wire may carry/],
+    ['a load that its fuse carries', { addedLoadA: 5, addedFuseA: 5 }, {}, undefined],
+    ['a load over its fuse', { addedLoadA: 5.1, addedFuseA: 5 }, {}, /5\.1 A blows its own fuse of 5 A/],
+    ['both loads within the fuse', { addedLoadA: 2, addedFuseA: 5 }, { loadA: 8, fuseA: 10 }, undefined],
+    ['both loads over it', { addedLoadA: 2.1, addedFuseA: 5 }, { loadA: 8, fuseA: 10 }, /carries 10\.1 A/],
+  ])('%s', (_, finding, circuit, words) => {
+    if (words) expect(currents(finding, circuit)).toMatch(words);
+    else expect(currents(finding, circuit)).toBe('');
+  });
+  it('with a fuse of its own the thin wire no longer hangs on the fuse of the main one', () => {
+    const protects = (finding: object): boolean | undefined =>
+      only({ finding: { ...TO_FRAME, ...finding }, circuit: { fuseA: 20 }, areaMm2: 0.5 }).electrical.fuseProtects;
+    expect(protects({ addedLoadA: 2 })).toBe(false);
+    expect(protects({ addedLoadA: 2, addedFuseA: 5 })).toBe(true);
+  });
+});
+
+describe('the route', () => {
+  const { runs } = jobOf().harness;
+  const [main] = runs as [Run];
+  test.each([
+    ['along the shorter side', 300, 'X1', 300],
+    ['to the other end', 300, 'X2', 700],
+    ['on past it', 300, 'G1', 1100],
+    ['to a place that nothing leads to', 300, 'X9', undefined],
+  ])('%s', (_, atMm, nodeId, lengthMm) => expect(routeFrom(runs, main, atMm, nodeId)?.lengthMm).toBe(lengthMm));
+  it('never turns round on its own run', () => {
+    const off: Run = { ...main, id: 'R3', name: 'Off', fromNodeId: 'X1', toNodeId: 'X7', lengthMm: 50 };
+    expect(routeFrom([...runs, off], main, 900, 'X7')?.lengthMm).toBe(950);
+    expect(routeFrom([...runs, off], main, 900, 'G1')?.lengthMm).toBe(500);
+  });
+});
+
+describe('what cannot be is refused by name', () => {
+  test.each<[string, object, string | undefined]>([
+    ['a cavity that is free', { nodeId: 'X2', cavity: '9' }, undefined],
+    ['a cavity that is taken', { nodeId: 'X2', cavity: '1' }, 'CAVITY_TAKEN'],
+    ['a node that there is not', { nodeId: 'X9', cavity: '1' }, 'UNKNOWN_NODE'],
+    ['a stud, which takes several', { nodeId: 'G1', cavity: 'a' }, undefined],
+  ])('%s', (_, otherEnd, code) => {
+    const { findings, ...job } = jobOf({ finding: { otherEnd } });
+    const [one] = findings as [Finding];
+    const twice = { ...one, id: 'F2', fromMm: 700, toMm: 701 };
+    expect(checkJob({ ...job, findings })[0]?.code).toBe(code);
+    if (code === undefined)
+      expect(checkJob({ ...job, findings: [one, twice] })[0]?.code).toBe(
+        'nodeId' in otherEnd && otherEnd.nodeId === 'G1' ? undefined : 'CAVITY_TAKEN',
+      );
+  });
+});
