@@ -72,6 +72,15 @@ describe('its other end', () => {
       '899 mm of added wire is shorter than its route of 900 mm: measure again.',
     );
   });
+  it('its terminal is sealed where its own place is wet, though the splice lies in the dry', () => {
+    const job = jobOf({ finding: KNOWN });
+    const [main, branch] = job.harness.runs as [Run, Run];
+    const wet: Run = { ...branch, zone: { ...branch.zone, moisture: 'wet' } };
+    const sealOf = (runs: readonly Run[]): string | undefined =>
+      planOf({ ...job, harness: { ...job.harness, runs } }).findings[0]?.cavity?.work.terminal?.seal?.kind;
+    expect(sealOf([main, branch])).toBeUndefined();
+    expect(sealOf([main, wet])).toBeDefined();
+  });
   it('a place of which nobody knows what it is for is asked about, at that place', () => {
     const { asks } = only({ finding: KNOWN, fitting: {} });
     expect(asks).toMatchObject([{ does: 'note', at: { on: 'fitting', nodeId: 'G1', cavity: 'a' } }]);

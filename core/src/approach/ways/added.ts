@@ -132,7 +132,9 @@ function farEnd(
   const where = `${node?.name ?? otherEnd.nodeId}, ${otherEnd.cavity}`;
   const route = routeFrom(runs, run, (finding.fromMm + finding.toMm) / 2, otherEnd.nodeId);
   const lengthMm = added.lengthMm ?? (route ? Math.ceil(route.lengthMm * (1 + SPARE_SHARE)) : undefined);
-  const fit = terminalFor(input, wire, node, otherEnd.cavity, electrical);
+  // Its terminal stands what its own place is like, and not what the splice's is.
+  const there = runs.find(({ fromNodeId, toNodeId }) => [fromNodeId, toNodeId].includes(otherEnd.nodeId)) ?? run;
+  const fit = terminalFor({ ...input, run: there }, wire, node, otherEnd.cavity, electrical);
   const isIn = node?.kind === 'connector';
   const isShort = route !== undefined && added.lengthMm !== undefined && added.lengthMm < route.lengthMm;
   return {
