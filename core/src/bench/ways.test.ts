@@ -117,6 +117,17 @@ describe('habits of the hand show in the steps', () => {
     expect(keys(steps({}, { ...clip }))).not.toContain('flow');
     expect(keys(steps({}, { ...clip, practice, zone: { ...DRY_CABIN, vibration: 'high' } }))).not.toContain('flow');
   });
+  it('a signal is measured as well where every joint is, and proved through all the same', () => {
+    const checksBy = (practice: Practice): readonly string[] =>
+      (
+        onlyFinding({ kind: 'parted', slackMm: 60 }, { circuits: [{ wire: wire(1.5), kind: 'signal' }], practice })
+          .splices[0]?.checks ?? []
+      ).flatMap(({ id, required, anyOf }) => (required || anyOf ? [id] : []));
+    const [usual, every] = [checksBy(CRIMP_FIRST), checksBy(withHabits({ measuring: 'every' }))];
+    expect(usual).toContain('continuity');
+    expect(usual).not.toContain('drop');
+    expect(every).toEqual(expect.arrayContaining([...usual, 'resistance', 'drop', 'unmeasured']));
+  });
   it('the alloy of the practice is the one that is used', () => {
     const joint = (alloy: string) =>
       onlyFinding(

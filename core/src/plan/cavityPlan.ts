@@ -3,6 +3,7 @@ import { stepsAtCavity } from '../bench/index.ts';
 import { isInHousing } from '../harness/index.ts';
 import type { PlacedItem } from '../layout/index.ts';
 import { checksAtCavity, provingOf, pullMinimumN, type ProvableAtCavity } from '../prove/index.ts';
+import { measuresEvery } from '../practice/index.ts';
 import { formOf, FORMS } from '../terminal/index.ts';
 import type { CavityAct, CavityWork } from '../approach/index.ts';
 import { areaMm2, contactLimits, LEAST_JOINT_MM, resistanceLimits } from '../wire/index.ts';
@@ -85,7 +86,7 @@ export function cavityPlan(
       endsCable: acts.includes('boot') && isLast,
       soldered: acts.includes('solderToPin'),
       pullMinimumN: pullMinimumN(areaMm2(work.wire.size)),
-      proving: provingOf(circuit),
+      proving: provingOf(circuit, measuresEvery(practice.habits)),
       loadA: believedLoadA(decision.electrical, circuit),
       copperMm2: areaMm2(work.wire.size),
     }),

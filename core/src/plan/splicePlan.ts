@@ -7,7 +7,7 @@ import { isStill, type HarnessNode, type Run } from '../harness/index.ts';
 import { cutOf, type PlacedItem, type PlacedSplice } from '../layout/index.ts';
 import { crimpedBy, parkDistanceMm, redoTakesMm, type RankedMethod } from '../method/index.ts';
 import { familyOf, glyphOf, methodById } from '../family/index.ts';
-import type { Practice } from '../practice/index.ts';
+import { measuresEvery, type Practice } from '../practice/index.ts';
 import { checksFor, checksForCover, provingOf, pullMinimumN, tugTargetN } from '../prove/index.ts';
 import { reachCostMm } from '../sizing/index.ts';
 import { areaMm2, colourInWords, resistanceLimits, sizeInWords, type WireSpec } from '../wire/index.ts';
@@ -143,7 +143,7 @@ export function splicePlan(
       byHand: method.crimpTool?.ratchet === false,
       pullMinimumN: pullMinimumN(areaMm2(thinnest.size)),
       limits: resistanceLimits(thinnest, joint.jointLengthMm, believedLoadA(decision.electrical, circuit)),
-      proving: provingOf(circuit),
+      proving: provingOf(circuit, measuresEvery(around.practice.habits)),
       loadA: believedLoadA(decision.electrical, circuit),
       crimpedMm2: joint.crimpAtMm === undefined ? undefined : areaMm2(thinnest.size),
     }),

@@ -1,5 +1,5 @@
 /** Questions about the handiwork on which practitioners disagree; each has sides, and ours comes first. */
-export const HABIT_IDS = ['strands', 'secondCrimp', 'alloy', 'solderCrimps', 'batch', 'grease'] as const;
+export const HABIT_IDS = ['strands', 'secondCrimp', 'alloy', 'solderCrimps', 'batch', 'grease', 'measuring'] as const;
 export type HabitId = (typeof HABIT_IDS)[number];
 
 /** A side in such a question, with its reason. */
@@ -86,9 +86,30 @@ export const HABITS: readonly Habit[] = [
       { id: 'never', name: 'Never', because: 'It attracts dirt.' },
     ],
   },
+  {
+    id: 'measuring',
+    question: 'Measure every joint?',
+    ourReason:
+      'What carries current is measured; a signal is looked at, tugged and proved through. Never less than that.',
+    sides: [
+      {
+        id: 'byCircuit',
+        name: 'As the circuit asks',
+        because: 'A bad joint in a feed burns; in a signal the beeper and the function show it.',
+      },
+      {
+        id: 'every',
+        name: 'Every joint',
+        because: 'A figure for each is what a quality desk can compare later.',
+      },
+    ],
+  },
 ];
 
 export type Habits = Readonly<Record<HabitId, string>>;
+
+/** Whether a practice has every joint measured, and not only those whose circuit asks for it. */
+export const measuresEvery = ({ measuring }: Habits): boolean => measuring === 'every';
 
 /** Ours in every question. */
 export const OUR_HABITS: Habits = Object.fromEntries(HABITS.map((habit) => [habit.id, habit.sides[0].id])) as Habits;

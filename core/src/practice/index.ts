@@ -8,5 +8,5 @@ export {
   SCHOOLS,
   practiceById,
 } from './practice.ts';
-export { HABIT_IDS, HABITS, OUR_HABITS } from './habits.ts';
+export { HABIT_IDS, HABITS, measuresEvery, OUR_HABITS } from './habits.ts';
 export type { Habit, HabitId, Habits, HabitSide } from './habits.ts';

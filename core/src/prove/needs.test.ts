@@ -1,5 +1,5 @@
 import { describe, expect, it, test } from 'vitest';
-import type { CircuitKind } from '../harness/index.ts';
+import { CIRCUIT_KINDS, type CircuitKind } from '../harness/index.ts';
 import { familyOf } from '../family/index.ts';
 import { resistanceLimits } from '../wire/index.ts';
 import { wire } from '../test/samples.ts';
@@ -15,14 +15,14 @@ import {
 } from './index.ts';
 
 const limits = resistanceLimits(wire(1.5), 15, 10);
-const checksOf = (kind: CircuitKind, loadA?: number, crimpedMm2: number | undefined = 1.5): Check[] =>
+const checksOf = (kind: CircuitKind, loadA?: number, crimpedMm2: number | undefined = 1.5, every = false): Check[] =>
   checksFor({
     proof: familyOf('sealedButt').proof,
     seal: 'builtIn',
     tinLead: false,
     pullMinimumN: 133,
     limits,
-    proving: provingOf({ kind, loadA }),
+    proving: provingOf({ kind, loadA }, every),
     loadA,
     crimpedMm2,
   });
@@ -66,6 +66,15 @@ describe('what a circuit has to show follows from what it is', () => {
     const checks = checksOf(kind, loadA);
     expect(ids(checks)).toEqual(any);
     expect(checks.some(({ id, required }) => id === 'continuity' && required)).toBe(any.length === 0);
+  });
+  test.each(CIRCUIT_KINDS)('a practice that measures every joint asks of %s for more, never for less', (kind) => {
+    for (const loadA of [undefined, 4, 6]) {
+      const [usual, every] = [checksOf(kind, loadA), checksOf(kind, loadA, 1.5, true)];
+      const requiredOf = (checks: readonly Check[]): string[] =>
+        checks.filter(({ required }) => required).map(({ id }) => id);
+      expect(requiredOf(every)).toEqual(requiredOf(usual));
+      expect(ids(every)).toEqual(ids(usual).length > 0 ? ids(usual) : ANY);
+    }
   });
   it('a crimp has a height up to 10 mm², a soldered joint none', () => {
     expect(ids(checksOf('power', undefined, 10))).toContain('height');

@@ -8,18 +8,23 @@ import { HEIGHT_MOST_MM2, heightCheck } from './kinds/height.ts';
 import { UNMEASURED_CHECK } from './kinds/unmeasured.ts';
 
 /**
- * What a circuit asks of its joints besides looks and tug: one reading that carries current, or continuity; or what the
- * maker's procedure says, behind the gate, where no reason stands in for a reading.
+ * What a circuit asks of its joints besides looks and tug: one reading that carries current, or continuity, or both; or
+ * what the maker's procedure says, behind the gate, where no reason stands in for a reading.
  */
-export type Proving = 'measured' | 'continuity' | 'procedure';
+export type Proving = 'measured' | 'continuity' | 'both' | 'procedure';
 
 /** A known load above this asks for a reading whatever the circuit is, A. Source: numbers, Acceptance. */
 const MEASURED_ABOVE_A = 5;
 
-/** What the joints of a circuit have to show. @param circuit its load in A, where it is known */
-export function provingOf({ kind, loadA }: Pick<Circuit, 'kind' | 'loadA'>): Proving {
+/**
+ * What the joints of a circuit have to show: a practice may ask for more, never for less.
+ * @param circuit its load in A, where it is known
+ * @param every whether the practice has every joint measured
+ */
+export function provingOf({ kind, loadA }: Pick<Circuit, 'kind' | 'loadA'>, every = false): Proving {
   if (kind === 'airbag' || kind === 'highVoltage') return 'procedure';
-  return isPowerKind(kind) || (loadA ?? 0) > MEASURED_ABOVE_A ? 'measured' : 'continuity';
+  if (isPowerKind(kind) || (loadA ?? 0) > MEASURED_ABOVE_A) return 'measured';
+  return every ? 'both' : 'continuity';
 }
 
 /** What one of the alternatives is measured on. */
@@ -63,6 +68,7 @@ export function measuredChecks(proving: Proving, of: Measurable): Check[] {
   if (proving === 'continuity') return [CONTINUITY, { ...of.resistance, required: false }];
   const { crimpedMm2, limits, loadA } = of;
   return [
+    ...(proving === 'both' ? [CONTINUITY] : []),
     inGroup(of.resistance),
     inGroup(dropCheck(limits, loadA)),
     ...(crimpedMm2 !== undefined && crimpedMm2 <= HEIGHT_MOST_MM2 ? [inGroup(heightCheck(crimpedMm2))] : []),

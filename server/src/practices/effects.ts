@@ -2,7 +2,7 @@ import type { EntityManager } from 'typeorm';
 import { READY_PRACTICES, type Practice } from '@mendum/core';
 import type { PracticeView } from '@mendum/core/operations';
 import { JobEntity, PracticeEntity } from '../db/entities.ts';
-import { usualPractice } from './load.ts';
+import { asAsked, usualPractice } from './load.ts';
 import { hasBegun, loadJob } from '../jobs/store.ts';
 
 const jobsBy = (manager: EntityManager, practiceId: string): Promise<number> =>
@@ -15,7 +15,12 @@ export async function listPractices(manager: EntityManager): Promise<PracticeVie
   for (const practice of READY_PRACTICES)
     views.push({ practice, ready: true, jobs: await jobsBy(manager, practice.id), usual: practice.id === usual.id });
   for (const row of await manager.find(PracticeEntity, { where: { kept: false }, order: { id: 'ASC' } }))
-    views.push({ practice: row.body, ready: false, jobs: await jobsBy(manager, row.id), usual: row.id === usual.id });
+    views.push({
+      practice: asAsked(row.body),
+      ready: false,
+      jobs: await jobsBy(manager, row.id),
+      usual: row.id === usual.id,
+    });
   return views;
 }
 

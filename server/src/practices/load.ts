@@ -1,13 +1,19 @@
 import type { EntityManager } from 'typeorm';
-import { CRIMP_FIRST, practiceById, type Practice } from '@mendum/core';
+import { CRIMP_FIRST, OUR_HABITS, practiceById, type Practice } from '@mendum/core';
 import { PracticeEntity, SettingEntity } from '../db/entities.ts';
+
+/** A stored practice; a question that was not asked yet when it was stored is answered as we do. */
+export const asAsked = (practice: Practice): Practice => ({
+  ...practice,
+  habits: { ...OUR_HABITS, ...practice.habits },
+});
 
 /** A practice by id: a ready one, the shop's own, or one that a job keeps; crimp first where it is gone. */
 export async function loadPractice(manager: EntityManager, id: string): Promise<Practice> {
   const ready = practiceById(id);
   if (ready) return ready;
   const row = await manager.findOneBy(PracticeEntity, { id });
-  return row?.body ?? CRIMP_FIRST;
+  return row ? asAsked(row.body) : CRIMP_FIRST;
 }
 
 /** The practice that new jobs of the shop begin with: crimp first where nobody has said otherwise. */

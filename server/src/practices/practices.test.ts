@@ -1,6 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { CRIMP_FIRST, type Practice } from '@mendum/core';
 import type { JobEffect, PracticeView } from '@mendum/core/operations';
+import { PracticeEntity } from '../db/entities.ts';
 import { makeSafe, startServer, type TestServer } from '../test/server.ts';
 
 let server: TestServer;
@@ -28,6 +29,15 @@ describe("a shop's own practice", () => {
       ['benchSolder', true],
       ['ours', false],
     ]);
+  });
+  it('a question that was not asked yet when it was stored is answered as we do', async () => {
+    const { measuring: _, ...older } = CRIMP_FIRST.habits;
+    const body = { ...OURS, id: 'older', habits: older } as unknown as Practice;
+    const row = { id: 'older', version: 1, kept: false, body };
+    await server.db.write((manager) => manager.insert(PracticeEntity, row));
+    const found = (await list()).find(({ practice }) => practice.id === 'older');
+    expect(found?.practice.habits).toEqual(CRIMP_FIRST.habits);
+    await server.db.write((manager) => manager.delete(PracticeEntity, { id: 'older' }));
   });
   it('a ready one stays as it is, and an id is taken only once', async () => {
     const ready = await server.write('put', '/practices/crimpFirst', { practice: CRIMP_FIRST }).expect(422);
