@@ -1,11 +1,11 @@
 import { cavitiesOf, type ConnectorFace, type LockFamily } from '../connector/index.ts';
 import type { Finding } from '../damage/index.ts';
 import type { Circuit, Harness, HarnessNode, Zone } from '../harness/index.ts';
-import { NOTHING_YET, type Job } from '../job/index.ts';
+import type { Job } from '../job/index.ts';
 import { checkMapping, joinsByCavity, type MappingCard, type PigtailWire } from '../mapping/index.ts';
 import { capital } from '../units/index.ts';
 import { colourInWords, type WireSpec } from '../wire/index.ts';
-import { quickCircuitInWords, SLACK_BY_FEEL, UNNAMED_MACHINE } from './quick.ts';
+import { quickCircuitInWords, sketchJob, SLACK_BY_FEEL } from './quick.ts';
 import { placeFacts, type QuickPlace } from './places.ts';
 import type { QuickCircuit } from './types.ts';
 
@@ -132,16 +132,8 @@ function cardOf({ pigtail }: QuickConnector, harness: Harness): MappingCard | un
 export function quickConnectorJob(quick: QuickConnector): Job {
   const harness = harnessOf(quick);
   const card = cardOf(quick, harness);
-  return {
-    ...NOTHING_YET,
-    id: 'quick',
-    number: '0',
-    title: quick.where ?? harness.name,
-    machine: { id: 'quick', name: UNNAMED_MACHINE, kind: 'not said', systemVoltageV: quick.systemVoltageV },
-    harness,
-    findings: quick.wires.map((wire, index) => findingOf(quick, wire, index)),
-    ...(card ? { mappings: [card] } : {}),
-  };
+  const findings = quick.wires.map((wire, index) => findingOf(quick, wire, index));
+  return { ...sketchJob(harness, quick, findings), ...(card ? { mappings: [card] } : {}) };
 }
 
 /** What cannot be in a connector whose figures are each within their own limits: which, why, and what to do. */

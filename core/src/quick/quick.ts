@@ -142,19 +142,23 @@ function findingsOf(quick: QuickRepair): Finding[] {
   });
 }
 
+/** A job on a sketch of a harness, whose machine nobody has named yet. */
+export const sketchJob = (
+  harness: Harness,
+  { where, systemVoltageV }: Pick<QuickRepair, 'where' | 'systemVoltageV'>,
+  findings: readonly Finding[],
+): Job => ({
+  ...NOTHING_YET,
+  id: 'quick',
+  number: '0',
+  title: where ?? harness.name,
+  machine: { id: 'quick', name: UNNAMED_MACHINE, kind: 'not said', systemVoltageV },
+  harness,
+  findings,
+});
+
 /**
  * A job that says just what is known of the wire in the hand; it is planned, proved and recorded like any other.
  * @param quick one of which {@link checkQuick} finds nothing
  */
-export function quickJob(quick: QuickRepair): Job {
-  const harness = harnessOf(quick);
-  return {
-    ...NOTHING_YET,
-    id: 'quick',
-    number: '0',
-    title: quick.where ?? harness.name,
-    machine: { id: 'quick', name: UNNAMED_MACHINE, kind: 'not said', systemVoltageV: quick.systemVoltageV },
-    harness,
-    findings: findingsOf(quick),
-  };
-}
+export const quickJob = (quick: QuickRepair): Job => sketchJob(harnessOf(quick), quick, findingsOf(quick));

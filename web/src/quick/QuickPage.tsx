@@ -2,15 +2,13 @@ import { useEffect, useMemo } from 'react';
 import { checkQuick, quickJob, type QuickRepair } from '@mendum/core';
 import { usePracticesQuery, useShelfQuery } from '../app/api.ts';
 import { thePlanner } from '../app/usePlan.ts';
-import { Place } from '../places/Place.tsx';
-import { Button } from '../ui/button.tsx';
 import { Length } from '../ui/units.tsx';
 import { AnswerBeside } from './AnswerBeside.tsx';
 import { Assumed } from './Assumed.tsx';
 import { Begin, THENS } from './Begin.tsx';
 import { changing, EMPTY, missingFrom, repairOf, useQuickDraft } from './draft.ts';
 import { Happened, Slack, Where } from './Happened.tsx';
-import { InHand } from './InHand.tsx';
+import { QuickFrame } from './QuickFrame.tsx';
 import { useAnswer, type Tapped } from './useAnswer.ts';
 import { useBegin } from './useBegin.tsx';
 import { WirePick } from './WirePick.tsx';
@@ -30,18 +28,7 @@ export function QuickPage() {
   const isColourless = draft.wires.some(({ colour }) => colour === undefined);
   const asked = { draft, repair, onChange: setDraft };
   return (
-    <Place
-      title="Quick repair"
-      about="A wire in the hand is enough. What you learn later goes into the same record."
-      actions={
-        draft === EMPTY ? null : (
-          <Button look="quiet" onClick={() => setDraft(EMPTY)}>
-            Start over
-          </Button>
-        )
-      }
-    >
-      <InHand />
+    <QuickFrame enough="A wire" isEmpty={draft === EMPTY} onStartOver={() => setDraft(EMPTY)}>
       <AnswerBeside
         missing={missingFrom(draft)}
         answer={answer}
@@ -69,6 +56,6 @@ export function QuickPage() {
         <Slack {...asked} />
       </AnswerBeside>
       {question}
-    </Place>
+    </QuickFrame>
   );
 }

@@ -12,14 +12,12 @@ import {
 import { usePracticesQuery, useShelfQuery } from '../../app/api.ts';
 import { thePlanner } from '../../app/usePlan.ts';
 import { DamagePicture } from '../../draw/DamageMark.tsx';
-import { Place } from '../../places/Place.tsx';
-import { Button } from '../../ui/button.tsx';
 import { Choices } from '../../ui/choices.tsx';
 import { Length } from '../../ui/units.tsx';
 import { AnswerBeside } from '../AnswerBeside.tsx';
 import { Begin, THENS } from '../Begin.tsx';
 import { SlackChoices } from '../Happened.tsx';
-import { InHand } from '../InHand.tsx';
+import { QuickFrame } from '../QuickFrame.tsx';
 import { tile } from '../look.ts';
 import { placeInWords } from '../PlaceLine.tsx';
 import { useAnswer, type Tapped } from '../useAnswer.ts';
@@ -43,18 +41,7 @@ export function ConnectorPage() {
   useEffect(() => void thePlanner(), []);
   const { begin, busy, question } = useBegin('beginConnector', () => setDraft(NO_CONNECTOR));
   return (
-    <Place
-      title="Quick repair"
-      about="A connector in the hand is enough. What you learn later goes into the same record."
-      actions={
-        draft === NO_CONNECTOR ? null : (
-          <Button look="quiet" onClick={() => setDraft(NO_CONNECTOR)}>
-            Start over
-          </Button>
-        )
-      }
-    >
-      <InHand />
+    <QuickFrame enough="A connector" isEmpty={draft === NO_CONNECTOR} onStartOver={() => setDraft(NO_CONNECTOR)}>
       <AnswerBeside
         missing={missingFrom(draft)}
         answer={answer}
@@ -116,6 +103,6 @@ export function ConnectorPage() {
         </section>
       </AnswerBeside>
       {question}
-    </Place>
+    </QuickFrame>
   );
 }
