@@ -76,6 +76,8 @@ export interface CavityWork {
   readonly latch?: Latch | undefined;
   readonly releaseTool?: string | undefined;
   readonly name: string;
+  /** It is the far end of a circuit that is added, which carries this, A: not what the circuit of its splice carries. */
+  readonly added?: { readonly loadA?: number | undefined } | undefined;
   readonly terminal?: FittedTerminal | undefined;
   readonly partIds: readonly string[];
   /** Parts of which one serves the whole connector. */

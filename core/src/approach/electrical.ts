@@ -117,8 +117,7 @@ export const ADDED_WIRE = 'the added wire';
 
 /**
  * The rest of the path that the fuse must protect as well: other runs, a wire beyond the damage that is another one,
- * and wires joined on
- * that have no fuse of their own.
+ * and wires joined on that have no fuse of their own.
  */
 const pathOf = ({ circuit, finding, elsewhere, runFacts }: DecideInput): Section[] => [
   ...elsewhere.map(({ where, facts }) => ({ where, facts, wire: circuit.wire })),

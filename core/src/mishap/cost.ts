@@ -181,8 +181,9 @@ function cavityCost(
     };
   }
   const isTail = finding.approach === 'newTerminal' && takes > 0;
+  const isAdded = make.work.added !== undefined && takes > 0;
   return {
-    losses: isTail ? [{ side: 'left', of: 'tail', mm: takes }] : [],
+    losses: isTail || isAdded ? [{ side: 'left', of: isAdded ? 'newWire' : 'tail', mm: takes }] : [],
     leftMm: 0,
     rightMm: 0,
     ...(isTail ? { tailMm: takes } : {}),

@@ -56,6 +56,7 @@ export function cavityPlan(
     found.cable && piece?.reachMm !== undefined
       ? { ...found, cable: withJacketBack(found.cable, piece.reachMm + practice.figures.overlapMm) }
       : found;
+  const loadA = work.added ? work.added.loadA : believedLoadA(decision.electrical, circuit);
   const id = `${finding.id}:cavity`;
   const make = decision.redoCount + 1;
   const { terminal, acts } = work;
@@ -66,6 +67,7 @@ export function cavityPlan(
     findingId: finding.id,
     name: work.name,
     work,
+    ...(run.id === finding.runId ? {} : { runId: run.id }),
     atMm:
       work.at.nodeId === run.fromNodeId
         ? 0
@@ -79,15 +81,15 @@ export function cavityPlan(
       isLast,
     }),
     checks: checksAtCavity({
-      terminal: crimps ? provableTerminal(work, believedLoadA(decision.electrical, circuit)) : undefined,
+      terminal: crimps ? provableTerminal(work, loadA) : undefined,
       inHousing: terminal === undefined || isInHousing(terminal.family),
       wireSeal: acts.includes('seal'),
       seats: acts.some((act) => SEATS.includes(act)),
       endsCable: acts.includes('boot') && isLast,
       soldered: acts.includes('solderToPin'),
       pullMinimumN: pullMinimumN(areaMm2(work.wire.size)),
-      proving: provingOf(circuit, measuresEvery(practice.habits)),
-      loadA: believedLoadA(decision.electrical, circuit),
+      proving: provingOf({ kind: circuit.kind, loadA }, measuresEvery(practice.habits)),
+      loadA,
       copperMm2: areaMm2(work.wire.size),
     }),
   };

@@ -45,6 +45,12 @@ const passedOver = ({ method, cavity }: Decided['decision']): readonly string[] 
   ...(cavity?.passed ?? []),
 ];
 
+/** The run that work at a cavity is at: the far end of an added circuit may lie at another than its splice. */
+function runOfCavity({ decision: { cavity } }: Decided, run: Run, { harness }: Job): Run {
+  const isAt = (one: Run): boolean => [one.fromNodeId, one.toNodeId].includes(cavity?.at.nodeId ?? '');
+  return cavity?.added && !isAt(run) ? (harness.runs.find(isAt) ?? run) : run;
+}
+
 /** A decision with its place made into the plan of its finding. */
 export function findingPlan(
   decided: Decided,
@@ -105,7 +111,7 @@ export function findingPlan(
           )
         : [],
     cover: coverPlan(decided, around),
-    cavity: cavityPlan(decided, around, item, piece),
+    cavity: cavityPlan(decided, { ...around, run: runOfCavity(decided, run, job) }, item, piece),
     ways: decision.ways.map((way) =>
       way.way === decision.approach && item?.insertMm !== undefined && way.way !== 'pigtail'
         ? { ...way, cost: { ...way.cost, wireMm: Math.round(item.insertMm) } }

@@ -79,5 +79,7 @@ export interface CoverPlan extends BenchWork {
 export interface CavityPlan extends BenchWork {
   readonly name: string;
   readonly work: CavityWork;
+  /** The run that it is at, where that is not its finding's. */
+  readonly runId?: string | undefined;
   readonly atMm: number;
 }

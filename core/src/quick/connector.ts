@@ -15,6 +15,8 @@ export type QuickConnectorDamage = (typeof QUICK_CONNECTOR_DAMAGES)[number];
 
 /** Most cavities that are tapped. */
 export const QUICK_WAYS_MOST = 60;
+/** What a circuit is taken for where nobody says otherwise: it asks for the most. */
+const USUAL_KIND: QuickCircuit = 'power';
 /** Harness that is opened behind the connector where nobody says otherwise, mm. Ours. */
 const OPEN_BEHIND_MM = 600;
 
@@ -52,7 +54,7 @@ export function quickConnectorOf(
   const { place, ...known } = tapped;
   return {
     ...known,
-    circuitKind: 'power',
+    circuitKind: USUAL_KIND,
     systemVoltageV: 12,
     zone: placeFacts(place).zone,
     slackMm: SLACK_BY_FEEL.none,
@@ -84,6 +86,10 @@ const circuitOf =
     runIds: ['R1'],
   });
 
+/** The circuits that wires seen in a connector stand for. */
+export const seatedCircuits = (wires: readonly SeatedWire[], kind: QuickCircuit = USUAL_KIND): readonly Circuit[] =>
+  wires.map(circuitOf(kind));
+
 /** The harness of a connector in the hand: what is opened behind it, up to a mark of tape. */
 function harnessOf(quick: QuickConnector): Harness {
   return {
@@ -101,7 +107,7 @@ function harnessOf(quick: QuickConnector): Harness {
         features: [],
       },
     ],
-    circuits: quick.wires.map(circuitOf(quick.circuitKind)),
+    circuits: seatedCircuits(quick.wires, quick.circuitKind),
   };
 }
 

@@ -70,11 +70,15 @@ export function madeOf(finding: FindingPlan): Made[] {
     const { work } = cavity;
     const materials = [
       ...(work.terminal ? [work.terminal.partName, ...(work.terminal.seal ? [work.terminal.seal.name] : [])] : []),
+      ...(finding.added
+        ? [`${wireInWords(work.wire)}, ${colourInWords(work.wire.colour)}, ${formatMm(finding.added.lengthMm, 0)}`]
+        : []),
       `${work.nodeName}, cavity ${work.at.cavity}`,
     ];
     splices.push({
       id: cavity.id,
       make: cavity.make,
+      runId: cavity.runId,
       atMm: cavity.atMm,
       checks: cavity.checks,
       method: cavity.name,

@@ -17,6 +17,8 @@ export interface FirstPage {
 
 /** Files of the interface lie there compressed as well. */
 const PACKED: ExpressStaticGzipOptions = { enableBrotli: true, orderPreference: ['br', 'gz'], index: false };
+/** A script of a built page. */
+const MODULE = /<script type="module" crossorigin src="([^"]+)"><\/script>/g;
 const ROOT = '<div id="root"></div>';
 
 /** As data within a page: nothing in it can end the element that it stands in. */
@@ -27,14 +29,10 @@ const dataOf = (given: Given): string => JSON.stringify(given).replaceAll('<', '
  * @param page with its scripts of one kind; one that has none stays as it is
  */
 export function paintedFirst(page: string): string {
-  const scripts = [...page.matchAll(/<script type="module" crossorigin src="([^"]+)"><\/script>/g)];
-  const app = scripts.at(-1)?.[1];
+  const app = [...page.matchAll(MODULE)].at(-1)?.[1];
   if (app === undefined) return page;
   return page
-    .replaceAll(
-      /<script type="module" crossorigin src="([^"]+)"><\/script>/g,
-      '<link rel="modulepreload" crossorigin href="$1">',
-    )
+    .replaceAll(MODULE, '<link rel="modulepreload" crossorigin href="$1">')
     .replace('</body>', `<script src="/start.js" data-app="${app}"></script></body>`);
 }
 

@@ -8,26 +8,19 @@ export const WhichDamage = lazy(async () => ({ default: (await import('./WhichDa
 export const JacketGauge = lazy(async () => ({ default: (await import('./JacketGauge.tsx')).JacketGauge }));
 
 interface WhichProps {
-  /** What it says; a button without room for it says it to those who cannot see it. */
   readonly words: string;
-  readonly small?: boolean;
   /** What helps to tell, once it was asked for. */
   readonly children: (close: () => void) => ReactNode;
 }
 
 /** Beside a field that somebody may not be able to answer: what helps them to. */
-export function Which({ words, small = false, children }: WhichProps) {
+export function Which({ words, children }: WhichProps) {
   const [open, setOpen] = useState(false);
   return (
     <>
-      <Button
-        look="quiet"
-        aria-label={small ? words : undefined}
-        title={small ? words : undefined}
-        onClick={() => setOpen(true)}
-      >
+      <Button look="quiet" onClick={() => setOpen(true)}>
         <ScanSearch aria-hidden className="size-5" />
-        {small ? null : words}
+        {words}
       </Button>
       <Suspense fallback={null}>{open ? children(() => setOpen(false)) : null}</Suspense>
     </>

@@ -3,6 +3,8 @@ import type { Finding } from '../../damage/index.ts';
 import type { CavityFitting, Circuit, HarnessNode, Run } from '../../harness/index.ts';
 import { checkJob, type Job } from '../../job/index.ts';
 import type { FindingPlan, Plan } from '../../plan/index.ts';
+import { mishapCost } from '../../mishap/index.ts';
+import { CRIMP_FIRST } from '../../practice/index.ts';
 import { jobWith, planOf, wire } from '../../test/samples.ts';
 import { routeFrom } from './added.ts';
 
@@ -111,6 +113,55 @@ describe('its current', () => {
       only({ finding: { ...TO_FRAME, ...finding }, circuit: { fuseA: 20 }, areaMm2: 0.5 }).electrical.fuseProtects;
     expect(protects({ addedLoadA: 2 })).toBe(false);
     expect(protects({ addedLoadA: 2, addedFuseA: 5 })).toBe(true);
+  });
+});
+
+describe('what its far end is held to is its own, and not the main wire’s', () => {
+  const DROP_V = 0.05;
+  const limitAt = (circuit: Partial<Circuit>, loadA: number): number => {
+    const check = only({ finding: { ...TO_FRAME, addedLoadA: loadA }, circuit }).cavity?.checks.find(
+      ({ id }) => id === 'contact',
+    );
+    return check?.kind === 'resistance' ? check.limits.alarmMilliohm : NaN;
+  };
+  it('its load decides when a contact alarms', () => {
+    expect(limitAt({ loadA: 100, fuseA: 150 }, 1)).toBe(limitAt({}, 1));
+    expect(limitAt({}, 40)).toBeCloseTo((DROP_V / 40) * 1000);
+  });
+  it.each([
+    [5, 'continuity'],
+    [5.1, 'drop'],
+  ])('on a signal, with %f A of its own: %s', (addedLoadA, id) => {
+    const plan = only({ finding: { ...TO_FRAME, addedLoadA }, circuit: { kind: 'signal', loadA: 0.1 } });
+    expect(plan.cavity?.checks.map((check) => check.id)).toContain(id);
+    expect(plan.splices[0]?.checks.map((check) => check.id)).toContain('continuity');
+  });
+  it('its place is on its own run, from there measured', () =>
+    expect(only({ finding: KNOWN }).cavity).toMatchObject({ runId: 'R2', atMm: 400 }));
+  it('a terminal that a rule refuses there is not fitted: it is asked, and the kit waits', () => {
+    const plan = planned({ finding: KNOWN, fitting: { terminal: 'forkM6', use: 'stays', stud: 'M6' } });
+    const [{ cavity, asks }] = plan.findings as [FindingPlan];
+    expect(cavity?.work.terminal).toBeUndefined();
+    expect(asks).toMatchObject([{ at: { on: 'fitting', nodeId: 'G1' } }]);
+    expect(plan.kit.ready).toBe(false);
+  });
+  it('a hotter run on its way lowers what it may carry', () => {
+    const job = jobOf({ finding: { ...TO_FRAME, addedFuseA: 15 }, areaMm2: 1 });
+    const [main, branch] = job.harness.runs as [Run, Run];
+    const asksIn = (ambientC: number): string =>
+      planOf({ ...job, harness: { ...job.harness, runs: [main, { ...branch, zone: { ...branch.zone, ambientC } }] } })
+        .findings[0]!.asks.map(({ words }) => words)
+        .join(' ');
+    expect(asksIn(40)).toBe('');
+    expect(asksIn(115)).toMatch(/own fuse of 15 A does not protect/);
+  });
+  it('a mishap there costs the added wire, and nothing of the main one', () => {
+    const plan = only({ finding: KNOWN });
+    const said = { kind: 'crimpOnRim', joined: true, sealed: false } as const;
+    const none = () => ({ joined: false, sealed: false });
+    const cost = mishapCost(plan, plan.cavity!, said, none as never, CRIMP_FIRST.figures);
+    expect(cost.losses).toEqual([{ side: 'left', of: 'newWire', mm: 9 }]);
+    expect([cost.leftMm, cost.rightMm]).toEqual([0, 0]);
   });
 });
 

@@ -1,5 +1,5 @@
 import { addedBy, type AddedCircuit, type Finding } from '../../damage/index.ts';
-import { routeBetween, type Run } from '../../harness/index.ts';
+import { ambientC, routeBetween, type Circuit, type Run } from '../../harness/index.ts';
 import { chooseInsertWire } from '../../sizing/index.ts';
 import { figure } from '../../units/index.ts';
 import { allowedCurrentA, bundleFactor } from '../../wire/index.ts';
@@ -14,6 +14,7 @@ const SPARE_SHARE = 0.03;
 
 /** A way along the harness from a place on a run to a node. */
 interface Route {
+  readonly runs: readonly Run[];
   readonly lengthMm: number;
   readonly words: string;
 }
@@ -24,20 +25,17 @@ export function routeFrom(runs: readonly Run[], run: Run, atMm: number, nodeId: 
   const ways = [
     { nodeId: run.fromNodeId, mm: atMm },
     { nodeId: run.toNodeId, mm: run.lengthMm - atMm },
-  ].flatMap((end): { readonly mm: number; readonly names: readonly string[] }[] => {
-    if (end.nodeId === nodeId) return [{ mm: end.mm, names: [] }];
+  ].flatMap((end): { readonly mm: number; readonly along: readonly Run[] }[] => {
+    if (end.nodeId === nodeId) return [{ mm: end.mm, along: [] }];
     const ids = routeBetween(runs, end.nodeId, nodeId);
     if (!ids || ids.includes(run.id)) return [];
     const along = ids.flatMap((id) => byId.get(id) ?? []);
-    return [{ mm: end.mm + along.reduce((sum, one) => sum + one.lengthMm, 0), names: along.map(({ name }) => name) }];
+    return [{ mm: end.mm + along.reduce((sum, one) => sum + one.lengthMm, 0), along }];
   });
   const [shortest] = ways.sort((one, other) => one.mm - other.mm);
-  return (
-    shortest && {
-      lengthMm: shortest.mm,
-      words: [run.name, ...shortest.names].map((name) => `“${name}”`).join(', then '),
-    }
-  );
+  if (!shortest) return undefined;
+  const along = [run, ...shortest.along];
+  return { runs: along, lengthMm: shortest.mm, words: along.map(({ name }) => `“${name}”`).join(', then ') };
 }
 
 /** What a circuit that is added brings to its splice: wire, terminal, route, what is asked and what is warned of. */
@@ -48,6 +46,8 @@ export interface AddedWork {
   readonly asks: readonly Ask[];
 }
 
+/** Where it joins the main wire, mm along its run. */
+const placeOf = ({ fromMm, toMm }: Finding): number => (fromMm + toMm) / 2;
 const at = ({ id }: Finding, field: FindingField) => ({ on: 'finding', findingId: id, field }) as const;
 
 /** What nobody has said of it: each changes what is taken or what protects it. */
@@ -75,10 +75,21 @@ function unknowns(finding: Finding, { otherEnd, loadA, fuseA }: AddedCircuit): r
   ];
 }
 
+/**
+ * What the added wire may carry, A: in the hottest run of its route, one more loaded wire in the bundle of its splice's
+ * run.
+ */
+function mayCarryA({ run, runs, finding, runFacts }: DecideInput, { wire, otherEnd }: AddedCircuit): number {
+  const route = otherEnd && routeFrom(runs, run, placeOf(finding), otherEnd.nodeId);
+  const hottestC = Math.max(runFacts.ambientC, ...(route?.runs ?? []).map(({ zone }) => ambientC(zone)));
+  return allowedCurrentA(wire, hottestC) * bundleFactor(runFacts.loadedIds.size + 1);
+}
+
 /** Loads and fuses of main and added wire against each other, and against what the added wire may carry. */
-function currents({ finding, circuit, runFacts }: DecideInput, added: AddedCircuit): readonly Ask[] {
-  const { wire, loadA, fuseA } = added;
-  const may = allowedCurrentA(wire, runFacts.ambientC) * bundleFactor(runFacts.loadedIds.size + 1);
+function currents(input: DecideInput, added: AddedCircuit): readonly Ask[] {
+  const { finding, circuit } = input;
+  const { loadA, fuseA } = added;
+  const may = mayCarryA(input, added);
   const together = (circuit.loadA ?? 0) + (loadA ?? 0);
   return [
     ...(fuseA !== undefined && fuseA > may + 1e-9
@@ -120,6 +131,23 @@ function currents({ finding, circuit, runFacts }: DecideInput, added: AddedCircu
   ];
 }
 
+/** The added circuit as a circuit of its own: what it carries is not what the main wire carries. */
+const ownCircuit = ({ circuit }: DecideInput, { wire, loadA, otherEnd }: AddedCircuit): Circuit => ({
+  ...circuit,
+  id: `${circuit.id} added`,
+  wire,
+  loadA,
+  to: otherEnd ?? circuit.to,
+  from: otherEnd ?? circuit.from,
+});
+/** The circuits that end at a node, the added one among them. */
+const withIt =
+  (input: DecideInput, added: AddedCircuit) =>
+  (nodeId: string): readonly Circuit[] => [
+    ...input.circuitsAt(nodeId),
+    ...(added.otherEnd?.nodeId === nodeId ? [ownCircuit(input, added)] : []),
+  ];
+
 /** What the far end of an added circuit takes: a terminal for its place, and wire for its route. */
 function farEnd(
   input: DecideInput,
@@ -130,11 +158,18 @@ function farEnd(
   const { otherEnd, wire } = added;
   const node = nodes.get(otherEnd.nodeId);
   const where = `${node?.name ?? otherEnd.nodeId}, ${otherEnd.cavity}`;
-  const route = routeFrom(runs, run, (finding.fromMm + finding.toMm) / 2, otherEnd.nodeId);
+  const route = routeFrom(runs, run, placeOf(finding), otherEnd.nodeId);
   const lengthMm = added.lengthMm ?? (route ? Math.ceil(route.lengthMm * (1 + SPARE_SHARE)) : undefined);
   // Its terminal stands what its own place is like, and not what the splice's is.
   const there = runs.find(({ fromNodeId, toNodeId }) => [fromNodeId, toNodeId].includes(otherEnd.nodeId)) ?? run;
-  const fit = terminalFor({ ...input, run: there }, wire, node, otherEnd.cavity, electrical);
+  const found = terminalFor(
+    { ...input, run: there, circuit: ownCircuit(input, added), circuitsAt: withIt(input, added) },
+    wire,
+    node,
+    otherEnd.cavity,
+    electrical,
+  );
+  const fit = found.refused ? { ...found, terminal: undefined, unknown: found.refused.because } : found;
   const isIn = node?.kind === 'connector';
   const isShort = route !== undefined && added.lengthMm !== undefined && added.lengthMm < route.lengthMm;
   return {
@@ -146,6 +181,7 @@ function farEnd(
         node,
         wire,
         fit,
+        added: { loadA: added.loadA },
       }),
       ...(lengthMm === undefined
         ? {}
@@ -171,7 +207,7 @@ function farEnd(
         : [
             {
               does: 'note',
-              words: fit.unknown ?? fit.refused?.because ?? NOT_NOTED,
+              words: fit.unknown ?? NOT_NOTED,
               at: { on: 'fitting', ...otherEnd },
             } as const,
           ]),

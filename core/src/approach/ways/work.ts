@@ -66,6 +66,7 @@ export interface WorkOf {
   readonly toCavity?: string | undefined;
   readonly cable?: CableEnd | undefined;
   readonly bendMm?: CavityWork['bendMm'];
+  readonly added?: CavityWork['added'];
   /** How the terminals are held, where it is known by the part and not noted at the connector. */
   readonly lock?: LockFamily | undefined;
 }
@@ -88,6 +89,7 @@ export function cavityWork({
   toCavity,
   cable,
   bendMm,
+  added,
 }: WorkOf): CavityWork {
   const terminal = fit?.terminal;
   const releaseTool = releaseToolInWords(node?.identity ?? {});
@@ -114,6 +116,7 @@ export function cavityWork({
     toCavity,
     cable,
     bendMm,
+    ...(added ? { added } : {}),
     passed,
     asks: [...(fit?.asks ?? []), ...asks],
   };

@@ -1,8 +1,7 @@
 import { useMemo, useState } from 'react';
 import {
   colourInWords,
-  quickConnectorJob,
-  quickConnectorOf,
+  seatedCircuits,
   seenCavities,
   sizeInWords,
   type FaceView,
@@ -35,13 +34,7 @@ function Face({
   readonly onTap: (cavity: string) => void;
 }) {
   const face = useMemo(() => faceOf(draft), [draft]);
-  const { circuits } = useMemo(
-    () =>
-      quickConnectorJob(
-        quickConnectorOf({ face, wires: seatsOf(draft, which), damage: 'housingBroken', place: 'cabin', pigtail: [] }),
-      ).harness,
-    [draft, face, which],
-  );
+  const circuits = useMemo(() => seatedCircuits(seatsOf(draft, which)), [draft, which]);
   return (
     <FaceDrawing
       title={which === 'wires' ? 'As found' : 'The new one'}

@@ -1,9 +1,7 @@
 import type { WireColour } from '@mendum/core';
+import { GaugeDialog } from '../../recognise/Gauge.tsx';
 import { COPPER_HEX } from '../../shapes/colours.ts';
 import { WireLine } from '../../shapes/WireLine.tsx';
-import { Button } from '../../ui/button.tsx';
-import { Dialog } from '../../ui/dialog.tsx';
-import { SET_ABOUT, SET_TITLE, SetTrueSize, useTrueSize } from '../../ui/trueSize.tsx';
 import { useLength } from '../../ui/units.tsx';
 
 interface TrueSizeProps {
@@ -16,26 +14,20 @@ interface TrueSizeProps {
 /** A strip gauge at true size to hold the wire against; the screen is set once against a bank card. */
 export function TrueSize({ open, onClose, lengthMm, colour }: TrueSizeProps) {
   const { plain, unit } = useLength();
-  const { pxPerMm, set } = useTrueSize();
+  if (!open) return null;
   return (
-    <Dialog
-      open={open}
+    <GaugeDialog
+      title={`Strip ${plain(lengthMm)} ${unit}, true size`}
+      about="Hold the wire against it: end on the line, jacket edge on the other."
       onClose={onClose}
-      title={pxPerMm === undefined ? SET_TITLE : `Strip ${plain(lengthMm)} ${unit}, true size`}
-      about={pxPerMm === undefined ? SET_ABOUT : 'Hold the wire against it: end on the line, jacket edge on the other.'}
     >
-      {pxPerMm === undefined ? (
-        <SetTrueSize onSet={set} />
-      ) : (
-        <div className="grid gap-4">
-          <svg width="100%" height={120} aria-hidden>
-            <WireLine x1={0} x2={200} y={60} thick={16} colour={colour} />
-            <rect x={200} y={53} width={lengthMm * pxPerMm} height={14} fill={COPPER_HEX} />
-            <path d={`M200 20v80M${200 + lengthMm * pxPerMm} 20v80`} stroke="var(--ink)" strokeWidth={2} />
-          </svg>
-          <Button onClick={() => set(undefined)}>Set the screen again</Button>
-        </div>
+      {(pxPerMm) => (
+        <svg width="100%" height={120} aria-hidden>
+          <WireLine x1={0} x2={200} y={60} thick={16} colour={colour} />
+          <rect x={200} y={53} width={lengthMm * pxPerMm} height={14} fill={COPPER_HEX} />
+          <path d={`M200 20v80M${200 + lengthMm * pxPerMm} 20v80`} stroke="var(--ink)" strokeWidth={2} />
+        </svg>
       )}
-    </Dialog>
+    </GaugeDialog>
   );
 }
