@@ -2,7 +2,7 @@ import { allMakes, maySign } from '@mendum/core';
 import clsx from 'clsx';
 import { Figure, Length } from '../ui/units.tsx';
 import { useOpenJob } from './job.ts';
-import { standingOfMake } from './stages.ts';
+import { standingOfMake } from './standing.ts';
 
 /** The strip at the foot of a job: how much is done, opened length, slack left, kit, gate. */
 export function JobFoot({ onKeys }: { readonly onKeys: () => void }) {

@@ -4,7 +4,7 @@ import { NameLink } from '../naming/NameLink.tsx';
 import { clockTime } from '../ui/when.ts';
 import { useOpenJob } from './job.ts';
 import { StageLine } from './StageLine.tsx';
-import type { StageState } from './stages.ts';
+import type { StageState } from './standing.ts';
 
 /** Title, machine, what was made safe, and the stages. */
 export function JobHead({

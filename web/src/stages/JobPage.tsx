@@ -11,7 +11,8 @@ import { JobFoot } from './JobFoot.tsx';
 import { JobHead } from './JobHead.tsx';
 import { KeysDialog } from './KeysDialog.tsx';
 import { SCREENS } from './screens.ts';
-import { isStage, stageStates, STAGES } from './stages.ts';
+import { isStage, STAGES } from './stages.ts';
+import { stageStates } from './standing.ts';
 
 const LAZY: Record<StageName, ComponentType> = {
   survey: lazy(SCREENS.survey),

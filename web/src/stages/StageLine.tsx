@@ -2,7 +2,8 @@ import { useEffect, useRef } from 'react';
 import clsx from 'clsx';
 import { Link } from 'react-router';
 import type { StageName } from '@mendum/core/operations';
-import { STAGES, type StageState } from './stages.ts';
+import { STAGES } from './stages.ts';
+import { type StageState } from './standing.ts';
 
 interface StageLineProps {
   readonly pathTo: (stage: StageName) => string;

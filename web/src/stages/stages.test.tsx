@@ -5,7 +5,7 @@ import { figure, METHOD_IDS, type Check } from '@mendum/core';
 import { findingOf, InJob, planFor, viewOf } from '../test/job.tsx';
 import { Ranking } from './decide/Ranking.tsx';
 import { CheckBlock } from './prove/CheckBlock.tsx';
-import { stageStates, standingOfMake } from './stages.ts';
+import { stageStates, standingOfMake } from './standing.ts';
 
 const at = '2030-01-01T09:00:00Z';
 

@@ -3,7 +3,7 @@ import { Link, useSearchParams } from 'react-router';
 import { Empty } from '../../ui/empty.tsx';
 import { useOpenJob } from '../job.ts';
 import { MakePicker } from '../MakePicker.tsx';
-import { tickedIds } from '../stages.ts';
+import { tickedIds } from '../standing.ts';
 import { runOf } from '../where.ts';
 import { KitList } from './KitList.tsx';
 import { StepScreen } from './StepScreen.tsx';

@@ -10,7 +10,7 @@ import { useOpenJob } from '../job.ts';
 import { atOf, cavityOf, makeWord } from '../where.ts';
 import { SlackAccount } from '../mishap/SlackAccount.tsx';
 import { WentWrong } from '../mishap/WentWrong.tsx';
-import { tickedIds } from '../stages.ts';
+import { tickedIds } from '../standing.ts';
 import { StepDrawing } from './StepDrawing.tsx';
 import { Timer } from './Timer.tsx';
 import { TrueSize } from './TrueSize.tsx';

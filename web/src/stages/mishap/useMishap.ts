@@ -16,7 +16,7 @@ import {
 import type { JobView } from '@mendum/core/operations';
 import { thePlanner } from '../../app/usePlan.ts';
 import { useOpenJob } from '../job.ts';
-import { readingsOfMake, tickedIds } from '../stages.ts';
+import { readingsOfMake, tickedIds } from '../standing.ts';
 
 /** How far each piece of work of a job has come. */
 export function progressIn(view: JobView): (make: Make) => Progress {

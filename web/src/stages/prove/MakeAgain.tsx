@@ -7,7 +7,7 @@ import { Verdict } from '../../ui/verdict.tsx';
 import { useOpenJob } from '../job.ts';
 import { Price } from '../mishap/Price.tsx';
 import { useMishap } from '../mishap/useMishap.ts';
-import { tickedIds } from '../stages.ts';
+import { tickedIds } from '../standing.ts';
 
 interface MakeAgainProps {
   readonly make: Make;

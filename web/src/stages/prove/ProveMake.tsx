@@ -17,7 +17,7 @@ import { TextField } from '../../ui/field.tsx';
 import { useLength } from '../../ui/units.tsx';
 import { useOpenJob } from '../job.ts';
 import { atOf, cavityOf, runOf } from '../where.ts';
-import { readingsOfMake, standingOfMake } from '../stages.ts';
+import { readingsOfMake, standingOfMake } from '../standing.ts';
 import { AnyOf } from './AnyOf.tsx';
 import { CheckBlock } from './CheckBlock.tsx';
 import { SlackAccount } from '../mishap/SlackAccount.tsx';

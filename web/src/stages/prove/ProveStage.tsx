@@ -7,7 +7,7 @@ import { StandingMark } from '../../ui/verdict.tsx';
 import { useOpenJob } from '../job.ts';
 import { MakePicker } from '../MakePicker.tsx';
 import { atOf, cavityOf, isElsewhere, runOf } from '../where.ts';
-import { standingOfMake } from '../stages.ts';
+import { standingOfMake } from '../standing.ts';
 import { ProveMake } from './ProveMake.tsx';
 
 /** Every splice with the checks of its method; readings are ruled on at once. */
