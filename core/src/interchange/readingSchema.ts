@@ -9,7 +9,8 @@ function readingField(field: ReadingField): Joi.Schema {
   if (field.type === 'word') return text.required();
   const from = field.fromIsAllowed ? Joi.number().min(field.from) : Joi.number().greater(field.from);
   const number = from.max(field.to);
-  return field.type === 'number' ? number.required() : Joi.array().items(number).min(1).max(100).required();
+  const one = field.type === 'number' ? number : Joi.array().items(number).min(1).max(100);
+  return field.isOptional === true ? one : one.required();
 }
 
 /** What was read, by its kind; made from the fields that each kind of reading names. */

@@ -2,11 +2,11 @@ import { believedLoadA, withJacketBack } from '../approach/index.ts';
 import { stepsAtCavity } from '../bench/index.ts';
 import { isInHousing } from '../harness/index.ts';
 import type { PlacedItem } from '../layout/index.ts';
-import { checksAtCavity, provingOf, pullMinimumN, type ProvableAtCavity } from '../prove/index.ts';
+import { checksAtCavity, provingOf, pullMinimumN, type MeasuredPath, type ProvableAtCavity } from '../prove/index.ts';
 import { measuresEvery } from '../practice/index.ts';
 import { formOf, FORMS } from '../terminal/index.ts';
 import type { CavityAct, CavityWork } from '../approach/index.ts';
-import { areaMm2, contactLimits, LEAST_JOINT_MM, resistanceLimits } from '../wire/index.ts';
+import { areaMm2, betweenProbes, contactLimits, LEAST_JOINT_MM, resistanceLimits } from '../wire/index.ts';
 import type { Surroundings } from './splicePlan.ts';
 import type { CavityPlan } from './made.ts';
 import type { Decided, PieceOfWork } from './types.ts';
@@ -27,6 +27,7 @@ function provableTerminal({ terminal, wire }: CavityWork, loadA: number | undefi
     byHand: terminal?.crimpedBy?.hasRatchet === false,
     seal: seal === 'ownTube' ? 'builtIn' : seal,
     limits: resistanceLimits(wire, LEAST_JOINT_MM, loadA),
+    between: betweenProbes([wire], LEAST_JOINT_MM),
     contact: good === undefined ? undefined : contactLimits(good, loadA),
   };
 }
@@ -48,6 +49,7 @@ export function cavityPlan(
   { decision, finding, circuit }: Decided,
   { run, practice }: Surroundings,
   item: PlacedItem | undefined,
+  path: MeasuredPath,
   piece?: PieceOfWork,
 ): CavityPlan | undefined {
   const { cavity: found } = decision;
@@ -91,6 +93,7 @@ export function cavityPlan(
       proving: provingOf({ kind: circuit.kind, loadA }, measuresEvery(practice.habits)),
       loadA,
       copperMm2: areaMm2(work.wire.size),
+      ...(work.added ? {} : { path }),
     }),
   };
 }

@@ -8,6 +8,7 @@ import { slackTakenMm } from './together/extent.ts';
 import { cavityPlan } from './cavityPlan.ts';
 import { electricalCheck } from './electricalCheck.ts';
 import type { JobIndex } from '../job/index.ts';
+import { measuredPath } from './measuredPath.ts';
 import { coverPlan, splicePlan } from './splicePlan.ts';
 import type { Job } from '../job/index.ts';
 import type { Decided, FindingPlan, PieceOfWork } from './types.ts';
@@ -66,6 +67,7 @@ export function findingPlan(
   if (!run) throw new RangeError('The harness has no run.');
   const around = { run, nodes: index.nodes, practice, catalogue };
   const { method } = decision;
+  const path = measuredPath(decided, item, job);
   return {
     findingId: decision.findingId,
     circuitId: decision.circuitId,
@@ -104,14 +106,18 @@ export function findingPlan(
     splices:
       method && item
         ? item.splices.map((splice) =>
-            splicePlan(decided, method, item, splice, {
-              ...around,
-              run: index.runs.get(splice.runId ?? run.id) ?? run,
-            }),
+            splicePlan(
+              decided,
+              method,
+              item,
+              splice,
+              { ...around, run: index.runs.get(splice.runId ?? run.id) ?? run },
+              path,
+            ),
           )
         : [],
     cover: coverPlan(decided, around),
-    cavity: cavityPlan(decided, { ...around, run: runOfCavity(decided, run, job) }, item, piece),
+    cavity: cavityPlan(decided, { ...around, run: runOfCavity(decided, run, job) }, item, path, piece),
     ways: decision.ways.map((way) =>
       way.way === decision.approach && item?.insertMm !== undefined && way.way !== 'pigtail'
         ? { ...way, cost: { ...way.cost, wireMm: Math.round(item.insertMm) } }

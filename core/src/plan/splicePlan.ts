@@ -8,9 +8,9 @@ import { cutOf, type PlacedItem, type PlacedSplice } from '../layout/index.ts';
 import { crimpedBy, parkDistanceMm, redoTakesMm, type RankedMethod } from '../method/index.ts';
 import { familyOf, glyphOf, methodById } from '../family/index.ts';
 import { measuresEvery, type Practice } from '../practice/index.ts';
-import { checksFor, checksForCover, provingOf, pullMinimumN, tugTargetN } from '../prove/index.ts';
+import { checksFor, checksForCover, provingOf, pullMinimumN, tugTargetN, type MeasuredPath } from '../prove/index.ts';
 import { reachCostMm } from '../sizing/index.ts';
-import { areaMm2, colourInWords, resistanceLimits, sizeInWords, type WireSpec } from '../wire/index.ts';
+import { areaMm2, betweenProbes, colourInWords, resistanceLimits, sizeInWords, type WireSpec } from '../wire/index.ts';
 import { coveredBy } from './together/extent.ts';
 import type { CoverPlan, SplicePlan } from './made.ts';
 import type { Decided } from './types.ts';
@@ -60,6 +60,7 @@ export function splicePlan(
   item: PlacedItem,
   splice: PlacedSplice,
   around: Surroundings,
+  path: MeasuredPath,
 ): SplicePlan {
   const { circuit, decision } = decided;
   const { joint } = splice;
@@ -142,6 +143,9 @@ export function splicePlan(
       shielded: shield !== undefined,
       byHand: method.crimpTool?.ratchet === false,
       pullMinimumN: pullMinimumN(areaMm2(thinnest.size)),
+      between: betweenProbes(wires, joint.jointLengthMm),
+      path,
+      copperMm2: areaMm2(thinnest.size),
       limits: resistanceLimits(thinnest, joint.jointLengthMm, believedLoadA(decision.electrical, circuit)),
       proving: provingOf(circuit, measuresEvery(around.practice.habits)),
       loadA: believedLoadA(decision.electrical, circuit),

@@ -1,6 +1,7 @@
 import { bad, CUT_OUT, good, look } from './looks.ts';
-import type { ResistanceLimits } from '../wire/index.ts';
+import type { BetweenProbes, ResistanceLimits } from '../wire/index.ts';
 import type { Check } from './check.ts';
+import type { MeasuredPath } from './kinds/path.ts';
 import { measuredChecks, type Proving } from './needs.ts';
 import type { SealKind } from './proof.ts';
 import { HAND_LOOK } from './handLook.ts';
@@ -25,6 +26,8 @@ export interface ProvableAtCavity {
         /** From the wire to its own body; and to the mating contact, where that can be measured. */
         readonly limits: ResistanceLimits;
         readonly contact?: ResistanceLimits | undefined;
+        /** The wire between probes beside it. */
+        readonly between?: BetweenProbes | undefined;
       }
     | undefined;
   readonly inHousing: boolean;
@@ -40,6 +43,8 @@ export interface ProvableAtCavity {
   /** Its load where it is known, A; and its copper, mm². */
   readonly loadA?: number | undefined;
   readonly copperMm2?: number | undefined;
+  /** The wire from terminal to terminal that it ends. */
+  readonly path?: MeasuredPath | undefined;
 }
 
 const SEAT_LOOK = look('cavity.seated', 'Seated', 'Click heard, pulled back, lock piece closed.', [
@@ -121,13 +126,17 @@ export function checksAtCavity(subject: ProvableAtCavity): Check[] {
           terminal.limits,
           'Resistance of the crimp',
           'Four leads, from the wire to the terminal’s own body beside the crimp. A beeper says only "joined".',
+          terminal.between,
         ),
         limits: terminal.limits,
+        between: terminal.between,
+        path: subject.path,
+        copperMm2: subject.copperMm2,
         loadA: subject.loadA,
         crimpedMm2: terminal.attach === 'crimp' ? subject.copperMm2 : undefined,
       }),
     );
-    if (terminal.contact) checks.push(contactCheck(terminal.contact));
+    if (terminal.contact) checks.push(contactCheck(terminal.contact, terminal.between));
     if (terminal.seal !== 'wireSeal') checks.push(...SEAL_LOOKS[terminal.seal]);
     checks.push(samplesCheck(pullMinimumN));
   }

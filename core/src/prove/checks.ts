@@ -77,6 +77,9 @@ export function checksFor({
   proving = 'measured',
   loadA,
   crimpedMm2,
+  between,
+  path,
+  copperMm2,
 }: Provable): Check[] {
   const checks: Check[] = [...proof.looks({ tinLead })];
   if (proof.isTugged) checks.push(tugCheck(pullMinimumN));
@@ -88,8 +91,12 @@ export function checksFor({
           limits,
           'Resistance over the joint',
           'Four leads, across the joint. A beeper says only "joined".',
+          between,
         ),
         limits,
+        between,
+        path,
+        copperMm2,
         loadA,
         crimpedMm2,
       }),

@@ -1,5 +1,6 @@
 export { pullMinimumN, tugTargetN, judgeSamples } from './pull.ts';
 export type { SampleRuling } from './pull.ts';
+export type { MeasuredPath, PathPiece } from './kinds/path.ts';
 export { GROWTH_CHECK } from './kinds/growth.ts';
 export { THROAT_CHECK } from './kinds/throat.ts';
 export { judgeCompression } from './kinds/compression.ts';

@@ -21,6 +21,8 @@ export type ReadingField =
       readonly from: number;
       readonly fromIsAllowed: boolean;
       readonly to: number;
+      /** It may be left out. */
+      readonly isOptional?: true;
     }
   | { readonly type: 'flag' }
   | { readonly type: 'word' };
@@ -32,8 +34,13 @@ interface ValueTypes {
   readonly flag: boolean;
   readonly word: string;
 }
+type OptionalIn<F extends ReadingFields> = {
+  [K in keyof F]: F[K] extends { readonly isOptional: true } ? K : never;
+}[keyof F];
 /** What was read, by the fields of its kind. */
-export type Values<F extends ReadingFields> = { readonly [K in keyof F]: ValueTypes[F[K]['type']] };
+export type Values<F extends ReadingFields> = {
+  readonly [K in Exclude<keyof F, OptionalIn<F>>]: ValueTypes[F[K]['type']];
+} & { readonly [K in OptionalIn<F>]?: ValueTypes[F[K]['type']] | undefined };
 
 /** A kind of reading: what it consists of, how it is written, and the ruling on it. */
 export interface ReadingKind<
@@ -61,6 +68,7 @@ export const readingKind = <const K extends string, C extends CheckBase, const F
 export function refuseImpossible(fields: ReadingFields, value: Readonly<Record<string, unknown>>): void {
   for (const [name, field] of Object.entries(fields)) {
     if (field.type !== 'number' && field.type !== 'numbers') continue;
+    if (field.isOptional === true && value[name] === undefined) continue;
     const figures: readonly unknown[] = Array.isArray(value[name]) ? value[name] : [value[name]];
     const { words, unit, from, fromIsAllowed, to } = field;
     const limits = `it lies ${fromIsAllowed ? 'from' : 'above'} ${from} ${fromIsAllowed ? 'to' : 'and up to'} ${to}`;

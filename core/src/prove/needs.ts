@@ -1,9 +1,10 @@
 import { isPowerKind, type Circuit } from '../harness/index.ts';
-import type { ResistanceLimits } from '../wire/index.ts';
+import type { BetweenProbes, ResistanceLimits } from '../wire/index.ts';
 import type { Check } from './check.ts';
 import type { CheckBase } from './kind.ts';
 import { bad, good, look } from './looks.ts';
 import { dropCheck } from './kinds/drop.ts';
+import { pathCheck, type MeasuredPath } from './kinds/path.ts';
 import { HEIGHT_MOST_MM2, heightCheck } from './kinds/height.ts';
 import { UNMEASURED_CHECK } from './kinds/unmeasured.ts';
 
@@ -32,11 +33,20 @@ export interface Measurable {
   /** The resistance that a meter with four leads reads. */
   readonly resistance: Extract<Check, { readonly kind: 'resistance' }>;
   readonly limits: ResistanceLimits;
+  /** The wire between probes that stand on it beside the joint. */
+  readonly between?: BetweenProbes | undefined;
+  /** The wire from terminal to terminal that it lies on. */
+  readonly path?: MeasuredPath | undefined;
   /** Its load where it is known, A. */
   readonly loadA?: number | undefined;
   /** Its conductor is crimped, so it has a height; its copper, mm². */
   readonly crimpedMm2?: number | undefined;
+  /** Its thinner wire's copper, mm². */
+  readonly copperMm2?: number | undefined;
 }
+
+/** Above this copper the drop is the reading: micro-ohms are nothing for a shop. mm². Source: numbers, Current. */
+const MILLIOHM_MOST_MM2 = 6.64;
 
 const inGroup = <C extends CheckBase>(check: C): C => ({ ...check, required: false, anyOf: 'measured' });
 
@@ -65,12 +75,14 @@ const CONTINUITY = look(
 
 /** The readings that prove a joint, as its circuit asks for them. */
 export function measuredChecks(proving: Proving, of: Measurable): Check[] {
-  if (proving === 'continuity') return [CONTINUITY, { ...of.resistance, required: false }];
-  const { crimpedMm2, limits, loadA } = of;
+  const { between, copperMm2 = 0, crimpedMm2, limits, loadA, path } = of;
+  const micro = copperMm2 > MILLIOHM_MOST_MM2;
+  if (proving === 'continuity') return [CONTINUITY, ...(micro ? [] : [{ ...of.resistance, required: false }])];
   return [
     ...(proving === 'both' ? [CONTINUITY] : []),
-    inGroup(of.resistance),
-    inGroup(dropCheck(limits, loadA)),
+    ...(micro ? [] : [inGroup(of.resistance)]),
+    inGroup(dropCheck(limits, loadA, between)),
+    ...(path ? [inGroup(pathCheck(path, loadA))] : []),
     ...(crimpedMm2 !== undefined && crimpedMm2 <= HEIGHT_MOST_MM2 ? [inGroup(heightCheck(crimpedMm2))] : []),
     ...(proving === 'procedure' ? [] : [inGroup(UNMEASURED_CHECK)]),
   ];

@@ -1,5 +1,6 @@
-import type { ResistanceLimits } from '../wire/index.ts';
+import type { BetweenProbes, ResistanceLimits } from '../wire/index.ts';
 import type { Check } from './check.ts';
+import type { MeasuredPath } from './kinds/path.ts';
 import type { Proving } from './needs.ts';
 
 /**
@@ -22,6 +23,11 @@ export interface Provable {
   readonly tinLead: boolean;
   readonly pullMinimumN: number;
   readonly limits?: ResistanceLimits | undefined;
+  /** The wire between probes beside it, and the path that it lies on. */
+  readonly between?: BetweenProbes | undefined;
+  readonly path?: MeasuredPath | undefined;
+  /** Its thinner wire's copper, mm². */
+  readonly copperMm2?: number | undefined;
   /** A shield is joined beside it. */
   readonly shielded?: boolean | undefined;
   /** It is crimped by a tool without a ratchet. */

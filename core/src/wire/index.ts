@@ -33,6 +33,8 @@ export type { WireSpec, Conductor, Jacket, JacketMaterial, JacketWall, WireFacts
 export { resistanceMilliohm, LAY_STRANDED, RHO20_OHM_MM2_PER_M, ALPHA20_PER_K } from './resistance.ts';
 export { JOINT_DROP_MV, LEAST_JOINT_MM, contactLimits, resistanceLimits } from './joint.ts';
 export type { ResistanceLimits } from './joint.ts';
+export { betweenProbes, LEAST_TRUE_SHARE, outsideMilliohm } from './probes.ts';
+export type { BetweenProbes } from './probes.ts';
 export { airAt } from './air.ts';
 export { allowedCurrentA, conductorTemperatureC, bundleFactor, CANNOT_BE_C } from './current.ts';
 export { COLOURS, colourInWords, isColour } from './colour.ts';

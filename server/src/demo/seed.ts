@@ -52,6 +52,7 @@ const GOOD: Good = {
     milliohm: Math.round(1000 * limits.goodMilliohm * (0.72 + 0.05 * (index % 5))) / 1000,
   }),
   drop: () => undefined,
+  path: () => undefined,
   height: () => undefined,
   unmeasured: () => undefined,
   compression: () => undefined,

@@ -1,5 +1,6 @@
 import { drop } from './drop.ts';
 import { growth } from './growth.ts';
+import { path } from './path.ts';
 import { height } from './height.ts';
 import { unmeasured } from './unmeasured.ts';
 import { compression } from './compression.ts';
@@ -15,6 +16,7 @@ export const READINGS = [
   tug,
   resistance,
   drop,
+  path,
   height,
   growth,
   throat,

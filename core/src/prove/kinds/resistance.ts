@@ -1,33 +1,72 @@
 import { figure } from '../../units/index.ts';
-import type { ResistanceLimits } from '../../wire/index.ts';
+import { LEAST_TRUE_SHARE, outsideMilliohm, type BetweenProbes, type ResistanceLimits } from '../../wire/index.ts';
 import { readingKind, type CheckBase } from '../kind.ts';
 import { pass } from '../looks.ts';
 import type { Ruling } from '../types.ts';
 
 /** A resistance over a joint, measured with four leads. */
-interface ResistanceCheck extends CheckBase {
+interface ResistanceCheck extends CheckBase, ProbedCheck {
   readonly limits: ResistanceLimits;
 }
+
+/** A joint that is read between two probes, which may stand on the wire beside it. */
+export interface ProbedCheck {
+  readonly between?: BetweenProbes | undefined;
+}
+
+/** How far apart the probes stood, where they did not stand beside the joint. */
+export const PROBES_FIELD = {
+  type: 'number',
+  words: 'A distance between the probes',
+  unit: 'mm',
+  from: 0,
+  fromIsAllowed: false,
+  to: 20_000,
+  isOptional: true,
+} as const;
+
+/** What the bare wire between the probes has besides the joint, mΩ. */
+export const besideMilliohm = ({ between }: ProbedCheck, probesMm: number | undefined): number =>
+  between === undefined || probesMm === undefined ? 0 : outsideMilliohm(between, probesMm);
+
+/** How far apart the probes stood, as it is written behind a figure. */
+export const probesWords = (probesMm: number | undefined): string =>
+  probesMm === undefined ? '' : `, probes ${figure(probesMm, 0)} mm apart`;
 
 /** Twice the wire is an alarm itself, and so is what stands in for it; the other limits are passed before they are. */
 const isAtLimit = (from: ResistanceLimits['alarmFrom']): boolean =>
   from === 'twice the wire' || from === 'twice the good contact' || from === 'the least that a shop meter shows';
 
 /**
- * The ruling on a resistance over a joint, mΩ, however it was found out. Nothing at all is no reading: leads shorted,
- * wrong range, wrong place.
- * @param said how it was found, put before the figure
+ * What is too low to be true: nothing at all, or less than the bare wire between the probes alone must have. Leads
+ * shorted, wrong range, wrong place.
+ * @param wireMilliohm what that wire has at 20 °C, mΩ
  */
-export function ruleMilliohm(limits: ResistanceLimits, milliohm: number, said = ''): Ruling {
+export function tooLow(reads: string, milliohm: number, wireMilliohm: number): Ruling | undefined {
+  if (milliohm > 0 && milliohm >= LEAST_TRUE_SHARE * wireMilliohm - 1e-12) return undefined;
+  const why = milliohm > 0 ? `, the wire between the probes alone has ${figure(wireMilliohm, 3)}` : '';
+  return {
+    verdict: 'open',
+    watch: false,
+    cause: `${reads}: too low to be true${why}.`,
+    next: 'Part the leads, check the range and the place, and read it again.',
+  };
+}
+
+/**
+ * The ruling on a resistance over a joint, mΩ, however it was found out.
+ * @param said how it was found, put before the figure
+ * @param wireMilliohm what the bare wire between the probes has besides the joint, which is taken off; mΩ
+ */
+export function ruleMilliohm(limits: ResistanceLimits, readMilliohm: number, said = '', wireMilliohm = 0): Ruling {
   const { goodMilliohm, alarmMilliohm, alarmFrom } = limits;
-  const reads = `${said}${figure(milliohm, 3)} mΩ`;
-  if (milliohm <= 0)
-    return {
-      verdict: 'open',
-      watch: false,
-      cause: `${reads}: too low to be true.`,
-      next: 'Part the leads, check the range and the place, and read it again.',
-    };
+  const milliohm = Math.max(0, readMilliohm - wireMilliohm);
+  const reads =
+    wireMilliohm > 0
+      ? `${said}${figure(readMilliohm, 3)} mΩ, ${figure(milliohm, 3)} without the wire beside it`
+      : `${said}${figure(readMilliohm, 3)} mΩ`;
+  const low = tooLow(reads, readMilliohm, wireMilliohm);
+  if (low) return low;
   const alarmed = isAtLimit(alarmFrom) ? milliohm >= alarmMilliohm - 1e-12 : milliohm > alarmMilliohm + 1e-12;
   if (alarmed)
     return {
@@ -48,9 +87,11 @@ export const resistance = readingKind({
   kind: 'resistance',
   fields: {
     milliohm: { type: 'number', words: 'A resistance', unit: 'mΩ', from: 0, fromIsAllowed: true, to: 1e6 },
+    probesMm: PROBES_FIELD,
   },
-  rule: (check: ResistanceCheck, { milliohm }) => ruleMilliohm(check.limits, milliohm),
-  words: ({ milliohm }) => `${figure(milliohm, 3)} mΩ`,
+  rule: (check: ResistanceCheck, { milliohm, probesMm }) =>
+    ruleMilliohm(check.limits, milliohm, '', besideMilliohm(check, probesMm)),
+  words: ({ milliohm, probesMm }) => `${figure(milliohm, 3)} mΩ${probesWords(probesMm)}`,
 });
 
 /** The resistance over a joint or a terminal. */
@@ -58,6 +99,7 @@ export const resistanceCheck = (
   limits: ResistanceLimits,
   title: string,
   how: string,
+  between?: BetweenProbes,
 ): ResistanceCheck & { readonly kind: 'resistance' } => ({
   id: 'resistance',
   kind: 'resistance',
@@ -65,17 +107,22 @@ export const resistanceCheck = (
   title,
   how,
   limits,
+  ...(between ? { between } : {}),
 });
 
 /**
  * The resistance from a wire to the mating contact, which holds a contact as well as a crimp: two readings that must
  * not be mixed up.
  */
-export const contactCheck = (limits: ResistanceLimits): ResistanceCheck & { readonly kind: 'resistance' } => ({
+export const contactCheck = (
+  limits: ResistanceLimits,
+  between?: BetweenProbes,
+): ResistanceCheck & { readonly kind: 'resistance' } => ({
   id: 'contact',
   kind: 'resistance',
   required: false,
   title: 'Resistance through the contact',
   how: 'Four leads, plugged or fastened, from the wire to the mating contact or the stud.',
   limits,
+  ...(between ? { between } : {}),
 });

@@ -6,7 +6,8 @@ import { CheckBlock } from './CheckBlock.tsx';
 
 const SHORT: Partial<Record<Check['kind'], string>> = {
   resistance: 'Four-lead resistance',
-  drop: 'Voltage drop',
+  drop: 'Drop over the joint',
+  path: 'Drop over the path',
   height: 'Crimp height',
   unmeasured: 'Not measured',
 };

@@ -5,7 +5,7 @@ import { Button } from '../../ui/button.tsx';
 import { Choices } from '../../ui/choices.tsx';
 import { Verdict } from '../../ui/verdict.tsx';
 import { when } from '../../ui/when.ts';
-import { Figure, Samples, Tug, TwoFigures, Unmeasured } from './Entries.tsx';
+import { Figure, Figures, Samples, Tug, Unmeasured } from './Entries.tsx';
 import { LookPicture } from './LookPicture.tsx';
 
 interface CheckBlockProps {
@@ -69,34 +69,59 @@ type EntryOf<K extends Check['kind']> = (props: {
   readonly onRead: Read;
 }) => React.ReactNode;
 
+/** The wire between probes that do not stand right beside the joint is taken off. */
+const PROBES = {
+  path: 'probesMm',
+  label: 'Probes apart',
+  unit: 'mm',
+  hint: 'Only where they are not right beside it.',
+  isOptional: true,
+} as const;
+
 /** How a reading of each kind is entered. */
 const ENTRIES: { readonly [K in Check['kind']]: EntryOf<K> } = {
   look: Look,
   tug: Tug,
   resistance: ({ check, locked, onRead }) => (
-    <Figure
+    <Figures
       kind="resistance"
-      path="milliohm"
-      label="Reads"
-      unit="mΩ"
-      hint={`Good up to ${figure(check.limits.goodMilliohm, 3)}; alarm at ${figure(check.limits.alarmMilliohm, 3)}.`}
+      fields={[
+        {
+          path: 'milliohm',
+          label: 'Reads',
+          unit: 'mΩ',
+          hint: `Good up to ${figure(check.limits.goodMilliohm, 3)}; alarm at ${figure(check.limits.alarmMilliohm, 3)}.`,
+        },
+        PROBES,
+      ]}
       locked={locked}
       onRead={onRead}
     />
   ),
   drop: ({ locked, onRead }) => (
-    <TwoFigures
+    <Figures
       kind="drop"
+      fields={[{ path: 'millivolt', label: 'Drop', unit: 'mV' }, { path: 'ampere', label: 'At', unit: 'A' }, PROBES]}
+      locked={locked}
+      onRead={onRead}
+    />
+  ),
+  path: ({ check: { path }, locked, onRead }) => (
+    <Figures
+      kind="path"
       fields={[
         { path: 'millivolt', label: 'Drop', unit: 'mV' },
         { path: 'ampere', label: 'At', unit: 'A' },
+        { path: 'lengthMm', label: 'Wire between', unit: 'mm', start: path.lengthMm },
+        { path: 'celsius', label: 'Wire is at', unit: '°C', start: 20 },
+        { path: 'joints', label: 'Joints on it', unit: '', start: path.joints },
       ]}
       locked={locked}
       onRead={onRead}
     />
   ),
   height: ({ check, locked, onRead }) => (
-    <TwoFigures
+    <Figures
       kind="height"
       fields={[
         { path: 'heightMm', label: 'Height', unit: 'mm' },
@@ -107,7 +132,7 @@ const ENTRIES: { readonly [K in Check['kind']]: EntryOf<K> } = {
     />
   ),
   growth: ({ locked, onRead }) => (
-    <TwoFigures
+    <Figures
       kind="growth"
       fields={[
         { path: 'crimpedMm', label: 'Crimped', unit: 'mm' },

@@ -70,7 +70,7 @@ export function Figure({
   onRead,
   ...words
 }: Entered & {
-  readonly kind: 'resistance' | 'compression' | 'throat';
+  readonly kind: 'compression' | 'throat';
   readonly path: string;
   readonly label: string;
   readonly unit: string;
@@ -84,29 +84,39 @@ export function Figure({
   );
 }
 
-/** Two figures that make one reading. */
-export function TwoFigures({
+/** Figures that make one reading; what is known of them already stands there. */
+export function Figures({
   kind,
   fields,
   locked,
   onRead,
 }: Entered & {
-  readonly kind: 'drop' | 'height' | 'growth';
+  readonly kind: 'resistance' | 'drop' | 'path' | 'height' | 'growth';
   readonly fields: readonly {
     readonly path: string;
     readonly label: string;
     readonly unit: string;
     readonly hint?: string;
+    readonly start?: number | undefined;
+    readonly isOptional?: boolean;
   }[];
 }) {
-  const { form, enter } = useReading({ kind, ...Object.fromEntries(fields.map(({ path }) => [path, ''])) }, onRead);
+  const { form, enter } = useReading(
+    {
+      kind,
+      ...Object.fromEntries(
+        fields.map(({ path, start, isOptional }) => [path, start ?? (isOptional === true ? undefined : '')]),
+      ),
+    },
+    onRead,
+  );
   return (
     <EntryForm
       form={form}
       onEnter={enter}
       field={
         <div className="grid grid-cols-2 gap-3">
-          {fields.map(({ path, ...words }) => (
+          {fields.map(({ path, start: _, isOptional: __, ...words }) => (
             <NumberField key={path} disabled={locked} {...words} {...form.field(path)} />
           ))}
         </div>

@@ -30,6 +30,7 @@ const MEASURES: ReadonlySet<Check['kind'] | undefined> = new Set([
   'tug',
   'resistance',
   'drop',
+  'path',
   'height',
   'growth',
   'throat',
