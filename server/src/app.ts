@@ -9,6 +9,7 @@ import { servePages, type FirstPage } from './http/pages.ts';
 import { requestLog } from './http/requestLog.ts';
 import { answerError, noSuchAddress } from './http/handle.ts';
 import { harnessRoutes } from './harnesses/routes.ts';
+import { functionRoutes } from './jobs/functions.ts';
 import { mappingRoutes } from './jobs/mapping.ts';
 import { jobRoutes } from './jobs/routes.ts';
 import { surveyRoutes } from './jobs/survey.ts';
@@ -90,6 +91,7 @@ export function createApp({
   jobRoutes(api, db, planner);
   surveyRoutes(api, db);
   mappingRoutes(api, db);
+  functionRoutes(api, db);
   photoRoutes(api, db, photosDir);
   layoutRoutes(api, db, planner);
   templateRoutes(api, planner);

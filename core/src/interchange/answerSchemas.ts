@@ -24,7 +24,7 @@ import { circuitSchema, nodeSchema, runSchema } from './harnessSchemas.ts';
 import { jobWithoutHarnessSchema, spentSchema } from './jobSchemas.ts';
 import { jobFileSchema } from './jobFile.ts';
 import { practiceSchema } from './practiceSchema.ts';
-import { readingSchema } from './readingSchema.ts';
+import { functionSeenSchema, readingSchema } from './readingSchema.ts';
 import { keptRecordSchema, recordSchema, rulingSchema } from './recordSchema.ts';
 import { date, flag, instant, lengthMm, positionMm, version } from './schema/fields.ts';
 import { named, needed, oneOf, shape, type FieldsOf } from './schema/shape.ts';
@@ -91,6 +91,7 @@ const jobState = named(
     findingVersions: needed(Joi.object().pattern(Joi.string(), version)),
     ticks: needed(all(tick)),
     readings: needed(all(readingSchema)),
+    functions: needed(all(functionSeenSchema)),
     records: needed(all(keptRecordSchema)),
     photos: needed(all(photo)),
   }),
@@ -239,6 +240,7 @@ export const ANSWERS: { readonly [N in AnsweringName]: Joi.Schema } = {
       all(shape<RulingOf>({ spliceId: needed(words), checkId: needed(words), ruling: needed(rulingSchema) })),
     ),
   }),
+  seeFunctions: answer<'seeFunctions'>({ seen: needed(whole) }),
   makeAgain: answer<'makeAgain'>({
     losses: needed(
       all(

@@ -1,5 +1,13 @@
 import Joi from 'joi';
-import { READINGS, type Reading, type ReadingField, type ReadingValue } from '../prove/index.ts';
+import {
+  FUNCTION_ANSWERS,
+  FUNCTION_MOMENTS,
+  READINGS,
+  type FunctionSeen,
+  type Reading,
+  type ReadingField,
+  type ReadingValue,
+} from '../prove/index.ts';
 import { flag, saidBy, text, version } from './schema/fields.ts';
 import { named, needed, oneOf, shape, variants } from './schema/shape.ts';
 
@@ -41,6 +49,15 @@ export const readingOfSchemas = { spliceId: needed(text), make: needed(version),
 
 /** How it was read, where that is not as usual. */
 export const howReadSchemas = { inOneGo: flag, instrument: text };
+
+/** What was seen of a function: a value that is no longer than a gauge and its unit, or why it was not tried. */
+export const functionSchemas = {
+  circuitId: needed(text),
+  moment: needed(oneOf(FUNCTION_MOMENTS)),
+  answer: needed(oneOf(FUNCTION_ANSWERS)),
+  value: text,
+};
+export const functionSeenSchema = shape<FunctionSeen>({ ...functionSchemas, ...saidBy });
 
 export const readingSchema = named(
   'reading',

@@ -62,6 +62,7 @@ export const recordSchema = named(
     signedAt: needed(instant),
     note: needed(words),
     notMeasured: flag,
+    functionSeen: words,
     readings: needed(
       Joi.array().items(
         shape<RecordReading>({

@@ -10,7 +10,7 @@ import { continuityFields, mappingSchema } from './mappingSchemas.ts';
 import { practiceSchema } from './practiceSchema.ts';
 import { MISHAPS } from '../step/index.ts';
 import { quickConnectorSchema, quickSchema } from './quickSchema.ts';
-import { howReadSchemas, readingOfSchemas, readingValueSchema } from './readingSchema.ts';
+import { functionSchemas, howReadSchemas, readingOfSchemas, readingValueSchema } from './readingSchema.ts';
 import { above0, flag, longText, text, version } from './schema/fields.ts';
 import { needed, oneOf, shape, type FieldsOf } from './schema/shape.ts';
 
@@ -89,6 +89,11 @@ export const SENT: { readonly [N in SendingName]: FieldsOf<SentOf<N>> } = {
         )
         .min(1)
         .max(50),
+    ),
+  },
+  seeFunctions: {
+    functions: needed(
+      Joi.array().items(shape<SentOf<'seeFunctions'>['functions'][number]>(functionSchemas)).min(1).max(200),
     ),
   },
   makeAgain: {

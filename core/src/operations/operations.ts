@@ -9,7 +9,7 @@ import type { MishapCost, MishapSaid } from '../mishap/index.ts';
 import type { Plan } from '../plan/index.ts';
 import type { Practice } from '../practice/index.ts';
 import type { QuickConnector, QuickRepair } from '../quick/index.ts';
-import type { Reading } from '../prove/index.ts';
+import type { FunctionSeen, Reading } from '../prove/index.ts';
 import type { HarnessEdit } from '../survey/index.ts';
 import { adds, asks, changes, reads, removes, type ParamsOf } from './operation.ts';
 import type {
@@ -53,6 +53,9 @@ interface TicksSent {
 }
 interface ReadingsSent {
   readonly readings: readonly Omit<Reading, 'id' | 'by' | 'at'>[];
+}
+interface FunctionsSent {
+  readonly functions: readonly Omit<FunctionSeen, 'by' | 'at'>[];
 }
 interface ChoiceSent {
   readonly findingId: string;
@@ -131,6 +134,10 @@ export const OPERATIONS = {
   addReadings: adds<{ readonly rulings: readonly RulingOf[] }, ReadingsSent>()(
     '/jobs/:jobId/readings',
     'Adds readings, and rules on them.',
+  ),
+  seeFunctions: adds<{ readonly seen: number }, FunctionsSent>()(
+    '/jobs/:jobId/functions',
+    'Says what functions do, before the repair and after it.',
   ),
   makeAgain: adds<
     MishapCost,

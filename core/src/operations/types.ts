@@ -3,7 +3,7 @@ import type { Circuit, HarnessNode, Run } from '../harness/index.ts';
 import type { Job } from '../job/index.ts';
 import type { PlanChange } from '../plan/index.ts';
 import type { Practice } from '../practice/index.ts';
-import type { Reading, Ruling } from '../prove/index.ts';
+import type { FunctionSeen, Reading, Ruling } from '../prove/index.ts';
 import type { SpliceRecord } from '../record/index.ts';
 
 /** What server and interface say to each other. Units are in the names; dates are ISO. */
@@ -72,6 +72,8 @@ export interface JobState {
   readonly findingVersions: Readonly<Record<string, number>>;
   readonly ticks: readonly Tick[];
   readonly readings: readonly Reading[];
+  /** What was seen of functions, in the order in which it was said. */
+  readonly functions: readonly FunctionSeen[];
   readonly records: readonly KeptRecord[];
   readonly photos: readonly PhotoView[];
 }

@@ -1,6 +1,8 @@
 export { pullMinimumN, tugTargetN, judgeSamples } from './pull.ts';
 export type { SampleRuling } from './pull.ts';
 export type { MeasuredPath, PathPiece } from './kinds/path.ts';
+export { FUNCTION_ANSWERS, FUNCTION_MOMENTS, functionInWords } from './functions.ts';
+export type { FunctionAnswer, FunctionMoment, FunctionSeen } from './functions.ts';
 export { GROWTH_CHECK } from './kinds/growth.ts';
 export { THROAT_CHECK } from './kinds/throat.ts';
 export { judgeCompression } from './kinds/compression.ts';

@@ -19,7 +19,10 @@ const checksOf = (mm2: number, loadA: number | undefined, path?: MeasuredPath): 
     copperMm2: mm2,
   });
 const ruled = (checks: readonly Check[], id: string, value: ReadingValue) =>
-  rule(checks.find((check) => check.id === id)!, value);
+  rule(
+    checks.find((check) => check.id === id)!,
+    value,
+  );
 const word = ({ verdict, watch }: ReturnType<typeof rule>): string => (watch ? `${verdict}, watch` : verdict);
 
 describe('probes that stand away from the joint read wire as well', () => {

@@ -1,9 +1,18 @@
 import { findingInWords, type EarlierRepair, type Stretch } from '../damage/index.ts';
 import type { Job } from '../job/index.ts';
 import type { FindingPlan, Plan } from '../plan/index.ts';
-import { maySign, readInWords, standingOf, type Check, type Reading, type Ruling } from '../prove/index.ts';
+import {
+  maySign,
+  readInWords,
+  standingOf,
+  type Check,
+  type FunctionSeen,
+  type Reading,
+  type Ruling,
+} from '../prove/index.ts';
 import { figure, formatMm } from '../units/index.ts';
 import { colourInWords, wireInWords } from '../wire/index.ts';
+import { functionsOf, functionWords } from './functions.ts';
 import type { RecordReading, SpliceRecord } from './types.ts';
 
 /** A record that cannot be made, with the splices that stand in the way. */
@@ -152,7 +161,9 @@ export function buildRecords(
   readings: readonly Reading[],
   signed: { readonly by: string; readonly at: string; readonly note: string },
   when: When = inUtc,
+  seen: readonly FunctionSeen[] = [],
 ): SpliceRecord[] {
+  const functions = functionsOf(job, plan, seen);
   const circuitOf = new Map(job.harness.circuits.map((circuit) => [circuit.id, circuit]));
   const open: string[] = [];
   const without: string[] = [];
@@ -222,6 +233,7 @@ export function buildRecords(
         insert: finding.insert && formatMm(finding.insert.lengthMm, 0),
         readings: readingsOf(made, readings),
         ...(isOnlyLookedAt(made, readings) ? { notMeasured: true } : {}),
+        functionSeen: functionWords(circuit.id, functions),
         redos: made.make - 1,
         temporaryUntil: source.temporaryUntil,
         practice: plan.practice,

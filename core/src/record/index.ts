@@ -1,3 +1,5 @@
+export { functionsOf, notWatched } from './functions.ts';
+export type { FunctionLine } from './functions.ts';
 export { buildRecords, RecordRefused } from './build.ts';
 export type { When } from './build.ts';
 export { recordColumns, recordRow } from './rows.ts';

@@ -2,9 +2,10 @@ import { findingInWords, isAtCavity } from '../damage/index.ts';
 import type { Job } from '../job/index.ts';
 import type { FindingPlan, Plan } from '../plan/index.ts';
 import { isProved } from '../mapping/index.ts';
-import { standingOf, type Reading } from '../prove/index.ts';
+import { standingOf, type FunctionSeen, type Reading } from '../prove/index.ts';
 import { figure } from '../units/index.ts';
 import { inUtc, isolationWords, madeOf, readingsOf, type When } from './build.ts';
+import { functionsOf, sheetFunctions } from './functions.ts';
 import type { JobSheet, SheetLine, SpliceRecord } from './types.ts';
 
 const place = (atMm: number, fromName: string): string => `${figure(atMm, 0)} mm from ${fromName}`;
@@ -85,6 +86,7 @@ export function jobSheet(
   readings: readonly Reading[],
   records: readonly SpliceRecord[] = [],
   when: When = inUtc,
+  seen: readonly FunctionSeen[] = [],
 ): JobSheet {
   const [signed] = records;
   return {
@@ -98,6 +100,7 @@ export function jobSheet(
     leftToYou: plan.findings
       .filter((finding) => madeOf(finding).length === 0)
       .map((finding) => ({ circuit: circuitWords(job, finding.circuitId), what: leftWords(job, finding) })),
+    functions: sheetFunctions(functionsOf(job, plan, seen)),
     cautions: signed?.cautions ?? plan.cautions,
   };
 }

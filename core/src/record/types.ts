@@ -1,6 +1,7 @@
 import type { EarlierRepair } from '../damage/index.ts';
 import type { Caution } from '../approach/index.ts';
 import type { Ruling, Standing } from '../prove/index.ts';
+import type { SheetFunction } from './functions.ts';
 
 /** A reading with its ruling and, for people, in words. */
 export interface RecordReading {
@@ -68,6 +69,8 @@ export interface SpliceRecord extends RecordPlace, RecordWork, RecordLeft, Recor
   readonly readings: readonly RecordReading[];
   /** Looked at, and not measured: the reason stands among its readings. */
   readonly notMeasured?: boolean | undefined;
+  /** What its function did after the repair, and before; absent in records made before it was kept. */
+  readonly functionSeen?: string | undefined;
 }
 
 /** One line of the sheet, signed or not yet. */
@@ -96,5 +99,7 @@ export interface JobSheet {
   readonly practice: string;
   readonly lines: readonly SheetLine[];
   readonly leftToYou: readonly { readonly circuit: string; readonly what: string }[];
+  /** Functions of every circuit that is mended and connector that is opened. */
+  readonly functions: readonly SheetFunction[];
   readonly cautions: readonly Caution[];
 }

@@ -101,6 +101,7 @@ export const JobEntity = new EntitySchema<Rows.JobRow>({
     openedOn: text,
     gate: json,
     mappings: { ...json, default: '[]' },
+    functions: { ...json, default: '[]' },
     held: { ...json, default: '[]' },
     earlier: { ...json, default: '[]' },
     layout: { ...json, default: JSON.stringify(NO_WISHES) },

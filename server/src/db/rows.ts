@@ -11,6 +11,7 @@ import type {
   Cable,
   ConnectorIdentity,
   LockFamily,
+  FunctionSeen,
   MappingCard,
   Mishap,
   Practice,
@@ -92,6 +93,7 @@ export interface JobRow {
   openedOn: string;
   gate: Gate;
   mappings: readonly MappingCard[];
+  functions: readonly FunctionSeen[];
   held: readonly BegunWork[];
   /** Repairs on its harness that came with its file. */
   earlier: readonly EarlierRepair[];

@@ -5,6 +5,8 @@ import {
   BENCH_SOLDER,
   buildRecords,
   CRIMP_FIRST,
+  functionsOf,
+  type FunctionSeen,
   plan,
   mishapCost,
   mishapOf,
@@ -138,6 +140,19 @@ async function failOnce(manager: EntityManager, jobId: string, by: string, at: s
   });
 }
 
+/** What is mended did not work before, and all of it works after. */
+const watched = (job: Job, planned: Plan, by: string, day: string): FunctionSeen[] =>
+  functionsOf(job, planned, []).flatMap(({ circuit, opened }): FunctionSeen[] => [
+    {
+      circuitId: circuit.id,
+      moment: 'before',
+      answer: opened === undefined ? 'fails' : 'works',
+      by,
+      at: `${day}T07:15:00.000Z`,
+    },
+    { circuitId: circuit.id, moment: 'after', answer: 'works', by, at: `${day}T10:05:00.000Z` },
+  ]);
+
 async function finish(manager: EntityManager, { job, practice, by, note, failFirst }: Finished): Promise<void> {
   const day = job.asOf ?? '';
   const { id } = await insertJob(manager, job, practice, by, `${day}T07:20:00.000Z`);
@@ -145,12 +160,15 @@ async function finish(manager: EntityManager, { job, practice, by, note, failFir
   await readAll(manager, id, by, `${day}T09:40:00.000Z`);
   const stored = await loadJob(manager, id);
   const signedAt = `${day}T10:15:00.000Z`;
+  const planned = planOf(stored);
+  const functions = watched(stored.job, planned, by, day);
   for (const body of buildRecords(
     stored.job,
-    planOf(stored),
+    planned,
     stored.readings,
     { by, at: signedAt, note },
     inLocalTime,
+    functions,
   )) {
     await manager.insert(RecordEntity, {
       id: randomUUID(),
@@ -164,7 +182,7 @@ async function finish(manager: EntityManager, { job, practice, by, note, failFir
       signedAt,
     });
   }
-  await touch(manager, stored.row, signedAt, { status: 'signed' });
+  await touch(manager, stored.row, signedAt, { status: 'signed', functions });
 }
 
 /**

@@ -258,6 +258,7 @@ export async function insertJob(
     openedOn: job.asOf ?? now.slice(0, 10),
     gate: job.gate,
     mappings: job.mappings ?? [],
+    functions: [],
     version: 1,
     createdBy: by,
     createdAt: now,

@@ -23,6 +23,7 @@ export function jobState(stored: StoredJob): JobState {
     job,
     findingVersions,
     readings,
+    functions: row.functions,
     ticks: ticks.map(({ stepId, spliceId, done, by, at }) => ({ stepId, spliceId, done, by, at })),
     photos: photos.map(({ id, findingId, name, widthPx, heightPx, by, at }) => ({
       id,

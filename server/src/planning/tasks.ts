@@ -90,7 +90,7 @@ function beginningOf({ plan, stored }: Planned, findings: readonly FindingPlan[]
 /** @throws AppError RECORD_REFUSED saying which splices stand in the way */
 function recordsOf({ stored, plan }: Planned, signed: { by: string; at: string; note: string }): SpliceRecord[] {
   try {
-    const records = buildRecords(stored.job, plan, stored.readings, signed, inLocalTime);
+    const records = buildRecords(stored.job, plan, stored.readings, signed, inLocalTime, stored.row.functions);
     if (records.length === 0)
       throw new AppError('RECORD_REFUSED', `Job ${stored.row.number} has no splice and no cover to record.`, {
         hint: 'Add what was found in Survey first.',
@@ -217,7 +217,7 @@ export const TASKS = {
   sheet: async (desk: Desk, { jobId, at }: OfJob & { readonly at: string }): Promise<FileMade> => {
     const { stored, plan } = await desk.planned(jobId);
     const records = notReplaced(stored.records).map(({ body }) => body);
-    const sheet = jobSheet(stored.job, plan, stored.readings, records, inLocalTime);
+    const sheet = jobSheet(stored.job, plan, stored.readings, records, inLocalTime, stored.row.functions);
     return { name: `job-${stored.row.number}.pdf`, content: await sheetPdf(sheet, signatureOf(stored.records), at) };
   },
 

@@ -159,6 +159,22 @@ function definition(sheet: JobSheet, signature: SheetSignature | undefined, prin
           paddingBottom: () => 4,
         },
       },
+      ...(sheet.functions.length > 0
+        ? [
+            heading('Functions, before and after'),
+            {
+              table: {
+                widths: ['*', 160, 160],
+                body: sheet.functions.map(({ circuit, before, after, fails }): TableCell[] => [
+                  circuit,
+                  { text: `before: ${before}`, color: SOFT },
+                  { text: `after: ${after}`, bold: fails },
+                ]),
+              },
+              layout: 'noBorders',
+            } satisfies Content,
+          ]
+        : []),
       ...(sheet.leftToYou.length > 0
         ? [
             heading('Left to a person'),

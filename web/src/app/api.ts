@@ -157,6 +157,7 @@ export const api = createApi({
       tick: write('tick', ofJob),
       addReadings: write('addReadings', ofJob),
       makeAgain: write('makeAgain', ofJob),
+      seeFunctions: write('seeFunctions', ofJob),
       keepPhoto: write('keepPhoto', ofJob),
       addPhoto: build.mutation<AnswerOf<'addPhoto'>, WriteArgs<'addPhoto'> & { readonly file: File }>({
         query: ({ file, ...args }) => ({

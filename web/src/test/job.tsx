@@ -56,6 +56,7 @@ export function viewOf(
     findingVersions: Object.fromEntries(findings.map((finding) => [finding.id, 1])),
     ticks: more.ticks ?? [],
     readings: more.readings ?? [],
+    functions: [],
     records: [],
     photos: [],
     job: {

@@ -171,9 +171,6 @@ export function ProveMake({
           It went wrong
         </Button>
       )}
-      <p className="mt-4 text-soft">
-        When all are proved, switch and watch every function on that connector, not only the one mended.
-      </p>
     </section>
   );
 }

@@ -8,6 +8,7 @@ import { useOpenJob } from '../job.ts';
 import { MakePicker } from '../MakePicker.tsx';
 import { atOf, cavityOf, isElsewhere, runOf } from '../where.ts';
 import { standingOfMake } from '../standing.ts';
+import { Functions } from './Functions.tsx';
 import { ProveMake } from './ProveMake.tsx';
 
 /** Every splice with the checks of its method; readings are ruled on at once. */
@@ -103,6 +104,9 @@ export function ProveStage() {
           onNext={nextOpen ? () => goTo(nextOpen.id) : undefined}
         />
       ) : null}
+      <div className="lg:col-start-2">
+        <Functions />
+      </div>
     </div>
   );
 }

@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import { jobSheet, maySign } from '@mendum/core';
+import { functionsOf, jobSheet, maySign, notWatched } from '@mendum/core';
+import { Link } from 'react-router';
 import { useSave } from '../../app/change.ts';
 import { useAppSelector } from '../../app/store.ts';
 import { Button } from '../../ui/button.tsx';
@@ -14,7 +15,7 @@ const LINK =
 
 /** The sheet as it will print, sign-off, and the record to take along. */
 export function RecordStage() {
-  const { view, plan, signed } = useOpenJob();
+  const { view, plan, signed, pathTo } = useOpenJob();
   const person = useAppSelector((state) => state.view.person);
   const { save, busy } = useSave();
   const [note, setNote] = useState('');
@@ -27,7 +28,10 @@ export function RecordStage() {
     view.readings,
     records.map((record) => record.body),
     when,
+    view.functions,
   );
+  const functions = functionsOf(view.job, plan, view.functions);
+  const unwatched = notWatched(functions);
   const [first] = records;
   const sign = async (): Promise<void> => {
     const outcome = await save('sign', { jobId: view.id, version: view.version, note: note.trim() }, { quiet: true });
@@ -55,6 +59,15 @@ export function RecordStage() {
                   : `${looked} of ${sheet.lines.length} looked at, not measured: the record says so.${looked < sheet.lines.length ? ' The others are proved.' : ''}`
                 : `${open} of ${sheet.lines.length} not proved yet: finish them in Prove.`}
             </p>
+            {unwatched > 0 ? (
+              <p>
+                {unwatched} of {functions.length} functions not watched since:{' '}
+                <Link className="underline" to={`${pathTo('prove')}#functions`}>
+                  say what they do
+                </Link>
+                , or the sheet says so.
+              </p>
+            ) : null}
             <TextArea
               label="Note for whoever reads this in two years"
               value={note}

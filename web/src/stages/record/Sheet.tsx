@@ -76,6 +76,20 @@ export function Sheet({ sheet, signature }: SheetProps) {
           )}
         </section>
       ))}
+      {sheet.functions.length === 0 ? null : (
+        <section className="border-b border-rule py-3">
+          <h3 className="font-semibold">Functions, before and after</h3>
+          <ul className="mt-1 grid gap-x-5 sm:grid-cols-[170px_190px_1fr]">
+            {sheet.functions.map(({ circuit, before, after, fails }) => (
+              <li key={circuit} className="col-span-full grid break-inside-avoid grid-cols-subgrid">
+                <span>{circuit}</span>
+                <span className="text-soft">before: {before}</span>
+                <b className={fails ? 'text-scrap' : 'font-normal'}>after: {after}</b>
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
       {sheet.leftToYou.length === 0 ? null : (
         <section className="border-b border-rule py-3">
           <h3 className="font-semibold">Left to a person</h3>

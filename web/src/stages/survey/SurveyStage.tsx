@@ -11,6 +11,7 @@ import { RunDrawing } from '../../draw/RunDrawing.tsx';
 import { Button } from '../../ui/button.tsx';
 import { Dialog } from '../../ui/dialog.tsx';
 import { Empty } from '../../ui/empty.tsx';
+import { Functions } from '../prove/Functions.tsx';
 import { useOpenJob } from '../job.ts';
 import { draftOf, newDraft, type FindingDraft } from './draft.ts';
 import { FindingForm } from './FindingForm.tsx';
@@ -92,6 +93,7 @@ export function SurveyStage() {
         { replace: true },
       );
   };
+  const [watching, setWatching] = useState(false);
   const [connectorId, setConnectorId] = useState<string>();
   const connectors = harness.nodes.flatMap((node) => (node.face ? [{ ...node, face: node.face }] : []));
   const connector = connectors.find((node) => node.id === connectorId);
@@ -171,6 +173,7 @@ export function SurveyStage() {
         <div className="mb-2 flex flex-wrap items-center gap-4">
           <h2 className="text-xl font-semibold">Found</h2>
           {signed ? null : <Button onClick={add}>Add a finding</Button>}
+          {signed || findings.length === 0 ? null : <Button onClick={() => setWatching(true)}>What works now</Button>}
           {plan.gate.open && findings.length > 0 ? (
             <Link
               to={pathTo('decide')}
@@ -207,6 +210,9 @@ export function SurveyStage() {
             nodeName={nodeName}
           />
         ) : null}
+      </Dialog>
+      <Dialog shape="wide" open={watching} onClose={() => setWatching(false)} title="What works now">
+        <Functions />
       </Dialog>
       <Dialog
         shape="sheet"

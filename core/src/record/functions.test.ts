@@ -1,0 +1,83 @@
+import { describe, expect, it } from 'vitest';
+import type { FunctionSeen } from '../prove/index.ts';
+import { jobWith, planOf } from '../test/samples.ts';
+import { buildRecords, functionsOf, jobSheet, notWatched } from './index.ts';
+
+const alone = jobWith([{ kind: 'parted', slackMm: 30 }], {});
+const [first] = alone.harness.circuits;
+const job: typeof alone = {
+  ...alone,
+  harness: {
+    ...alone.harness,
+    circuits: [first!, { ...first!, id: 'OTHER', number: '2', function: 'fan' }],
+  },
+};
+const plan = planOf(job);
+const mended = plan.findings[0]!.circuitId;
+const other = job.harness.circuits.find(({ id }) => id !== mended)!;
+const seen = (
+  circuitId: string,
+  moment: FunctionSeen['moment'],
+  answer: FunctionSeen['answer'],
+  value?: string,
+): FunctionSeen => ({ circuitId, moment, answer, ...(value === undefined ? {} : { value }), by: 'Ines', at: '2030' });
+
+/** The same job with a card for the connector at which the other circuit begins. */
+const opened = {
+  ...job,
+  mappings: [{ nodeId: other.from.nodeId, pigtail: { wires: [] }, joins: [], readings: [] }],
+} as unknown as typeof job;
+
+describe('functions are switched and watched before and after', () => {
+  it('of each circuit that is mended, and of no other', () =>
+    expect(functionsOf(job, plan, []).map(({ circuit }) => circuit.id)).toEqual([mended]));
+  it('and of each connector that is opened, which is named', () => {
+    const lines = functionsOf(opened, plan, []);
+    expect(lines.map(({ circuit }) => circuit.id)).toContain(other.id);
+    expect(lines.find(({ circuit }) => circuit.id === other.id)?.opened).toBe(
+      job.harness.nodes.find(({ id }) => id === other.from.nodeId)!.name,
+    );
+    expect(lines[0]).not.toHaveProperty('opened');
+  });
+  it('what was said last of a moment counts, and before is not after', () => {
+    const [line] = functionsOf(job, plan, [
+      seen(mended, 'before', 'works'),
+      seen(mended, 'before', 'fails', '0 V'),
+      seen(other.id, 'after', 'works'),
+    ]);
+    expect(line?.before).toMatchObject({ answer: 'fails', value: '0 V' });
+    expect(line?.after).toBeUndefined();
+  });
+  it('counts those of which nobody has said what they do since', () => {
+    expect(notWatched(functionsOf(opened, plan, []))).toBe(functionsOf(opened, plan, []).length);
+    expect(notWatched(functionsOf(job, plan, [seen(mended, 'after', 'notTried', 'machine is not here')]))).toBe(0);
+  });
+  it('stands on the sheet with its value, and one that does not work stands out', () => {
+    const { functions } = jobSheet(job, plan, [], [], undefined, [
+      seen(mended, 'before', 'works', '11.2 V'),
+      seen(mended, 'after', 'fails'),
+    ]);
+    expect(functions).toMatchObject([{ before: 'works, 11.2 V', after: 'does not work', fails: true }]);
+    expect(jobSheet(job, plan, []).functions).toMatchObject([
+      { before: 'not watched', after: 'not watched', fails: false },
+    ]);
+  });
+  it('stands in the record of its circuit', () => {
+    const readings = plan.findings[0]!.splices.flatMap(({ id, checks }) =>
+      checks.flatMap((check) => {
+        const value =
+          check.kind === 'look'
+            ? ({ kind: 'look', answer: 'good' } as const)
+            : check.kind === 'tug'
+              ? ({ kind: 'tug', newtons: 50, held: true } as const)
+              : check.kind === 'unmeasured'
+                ? ({ kind: 'unmeasured', because: 'no meter' } as const)
+                : undefined;
+        return value ? [{ id: check.id, spliceId: id, make: 1, checkId: check.id, value, by: 'Ines', at: '2030' }] : [];
+      }),
+    );
+    const signed = { by: 'Ines', at: '2030-01-01T12:00:00Z', note: '' };
+    const [record] = buildRecords(job, plan, readings, signed, undefined, [seen(mended, 'after', 'works', '82 °C')]);
+    expect(record?.functionSeen).toBe('works, 82 °C (before: not watched)');
+  });
+});
