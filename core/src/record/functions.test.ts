@@ -69,7 +69,7 @@ describe('functions are switched and watched before and after', () => {
           check.kind === 'look'
             ? ({ kind: 'look', answer: 'good' } as const)
             : check.kind === 'tug'
-              ? ({ kind: 'tug', newtons: 50, held: true } as const)
+              ? ({ kind: 'tug', newtons: check.targetN, held: true } as const)
               : check.kind === 'unmeasured'
                 ? ({ kind: 'unmeasured', because: 'no meter' } as const)
                 : undefined;

@@ -80,7 +80,7 @@ export const path = readingKind({
     return pass(`${reads}, under the alarm at ${figure(alarm, 3)}.${surer}`, true, 'Measure again when it is closed.');
   },
   words: ({ millivolt, ampere, lengthMm, celsius, joints }) =>
-    `${figure(millivolt, 2)} mV at ${figure(ampere, 2)} A over ${figure(lengthMm, 0)} mm at ${figure(celsius, 0)} °C, ${figure(joints, 0)} on it`,
+    `${figure(millivolt, 2)} mV at ${figure(ampere, 2)} A over ${figure(lengthMm, 0)} mm at ${figure(celsius, 0)} °C, ${figure(joints, 0)} ${joints === 1 ? 'joint' : 'joints'} on it`,
 });
 
 /** The drop from terminal to terminal. @param loadA the circuit's load, A, where it is known */

@@ -147,7 +147,7 @@ export function Functions() {
               void send(left.map(({ circuit }) => ({ circuitId: circuit.id, moment: 'after', answer: 'works' })))
             }
           >
-            The other {left.length} work now
+            {left.length === lines.length ? 'All' : 'The other'} {left.length} work now
           </Button>
         ) : null}
       </div>
