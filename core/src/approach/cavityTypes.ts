@@ -52,6 +52,8 @@ export interface CableEnd {
   readonly unusedCores: number;
   /** Something of it could not be counted: nobody has measured it, or no sleeve is known. */
   readonly isUncounted: boolean;
+  /** Colours of those that somebody has looked at. */
+  readonly spareColours?: readonly string[] | undefined;
   /** The sleeve over the end of each unused core. */
   readonly spare?: { readonly partId: string; readonly name: string; readonly cutMm: number } | undefined;
   readonly sleeve?:
@@ -76,7 +78,7 @@ export interface CavityWork {
   readonly latch?: Latch | undefined;
   readonly releaseTool?: string | undefined;
   readonly name: string;
-  /** It is the far end of a circuit that is added, which carries this, A: not what the circuit of its splice carries. */
+  /** It is an end of a circuit that is added, which carries this, A: not what the circuit beside it carries. */
   readonly added?: { readonly loadA?: number | undefined } | undefined;
   readonly terminal?: FittedTerminal | undefined;
   readonly partIds: readonly string[];

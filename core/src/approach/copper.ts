@@ -11,7 +11,7 @@ import {
   type RunFinding,
   type Stretch,
 } from '../damage/index.ts';
-import { flexStretches, type Run } from '../harness/index.ts';
+import { flexStretches } from '../harness/index.ts';
 import { capital, figure } from '../units/index.ts';
 import type { Practice } from '../practice/index.ts';
 import type { DecideInput } from './types.ts';
@@ -115,11 +115,11 @@ export function lostOf(input: DecideInput): Stretch {
 }
 
 /** Said of every splice on a core of a jacketed cable: what opens and closes its jacket is no part of the splice. */
-export const cableWarnings = ({ cable, name }: Run): readonly string[] =>
+export const cableWarnings = ({ cable }: Pick<DecideInput, 'cable'>): readonly string[] =>
   cable === undefined
     ? []
     : [
-        `${name} is one jacketed cable: its jacket is opened over the splices and closed again over all of them. What closes it is not counted in the kit.`,
+        `It is a core of ${cable.name}: the cable’s jacket is opened over the splices and closed again over all of them. What closes it is not counted in the kit.`,
       ];
 
 /** Words as a sentence. */

@@ -92,7 +92,7 @@ function findingWarnings(input: DecideInput, { placeC }: Electrical): readonly s
 /** What is refused of the wire that was asked for, a fuse too large, and what the damage warns of. */
 const warningsOf = (input: DecideInput, electrical: Electrical, insertRefused: string | undefined): string[] => [
   ...(insertRefused === undefined ? [] : [insertRefused]),
-  ...cableWarnings(input.run),
+  ...cableWarnings(input),
   ...findingWarnings(input, electrical),
 ];
 
@@ -257,7 +257,8 @@ export function decide(input: DecideInput): Decision {
     ...base,
     electrical: mended,
     approach: method.splices === 1 ? 'oneSplice' : 'insert',
-    ...added.decided,
+    ...(added.decided.far ? { cavity: added.decided.far } : {}),
+    ...(added.decided.added ? { added: added.decided.added } : {}),
     because: [
       copper.because,
       ...sharedWords(input),

@@ -1,6 +1,6 @@
 import { bundleDiameterMm } from '../bundle/index.ts';
 import { addedBy, branchesOf } from '../damage/index.ts';
-import { ambientC, countsAsLoaded, type Circuit, type Run } from '../harness/index.ts';
+import { cablesAlong, type Cable, ambientC, countsAsLoaded, type Circuit, type Run } from '../harness/index.ts';
 import {
   allowedCurrentA,
   areaMm2,
@@ -18,8 +18,18 @@ import type { DecideInput, Electrical, RunFacts } from './types.ts';
 const kindOf = ({ size, conductor, jacket }: WireSpec): string =>
   `${areaMm2(size)} ${conductorInWords(conductor)} ${jacket.material} ${jacket.wall} ${jacket.outerDiameterMm ?? ''}`;
 
+/** How thick each thing along a run is, mm: cables that were measured, and the wires that lie in none of those. */
+function thingsAlong(run: Run, circuits: readonly Circuit[], cables: readonly Cable[] | undefined): number[] {
+  const measured = cablesAlong(cables, run.id).filter(({ outerMm }) => outerMm !== undefined);
+  const inside = new Set(measured.flatMap(({ coreIds }) => coreIds));
+  return [
+    ...measured.map(({ outerMm = 0 }) => outerMm),
+    ...circuits.filter(({ id }) => !inside.has(id)).map(({ wire }) => jacketDiameterMm(wire)),
+  ];
+}
+
 /** What all circuits of a run share: ambient, which of them heat the bundle, and how thick it is. */
-export function runFacts(run: Run, circuitsInRun: readonly Circuit[]): RunFacts {
+export function runFacts(run: Run, circuitsInRun: readonly Circuit[], cables?: readonly Cable[]): RunFacts {
   const ambient = ambientC(run.zone);
   // Most wires of a run are alike: the heat balance is solved once for each kind of them.
   const ofKind = new Map<string, number>();
@@ -39,7 +49,7 @@ export function runFacts(run: Run, circuitsInRun: readonly Circuit[]): RunFacts 
         .map((circuit) => circuit.id),
     ),
     temperatures: new Map(),
-    bundleMm: bundleDiameterMm(circuitsInRun.map((circuit) => jacketDiameterMm(circuit.wire))),
+    bundleMm: bundleDiameterMm(thingsAlong(run, circuitsInRun, cables)),
   };
 }
 
@@ -122,7 +132,7 @@ export const ADDED_WIRE = 'the added wire';
 const pathOf = ({ circuit, finding, elsewhere, runFacts }: DecideInput): Section[] => [
   ...elsewhere.map(({ where, facts }) => ({ where, facts, wire: circuit.wire })),
   ...(finding.farWire ? [{ where: 'the wire beyond the damage', facts: runFacts, wire: finding.farWire }] : []),
-  ...(('freeCavity' in finding && finding.freeCavity) || addedBy(finding)?.fuseA !== undefined
+  ...(addedBy(finding)?.from || addedBy(finding)?.fuseA !== undefined
     ? []
     : branchesOf(finding).map((wire) => ({ where: ADDED_WIRE, facts: runFacts, wire }))),
 ];

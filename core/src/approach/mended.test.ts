@@ -150,10 +150,9 @@ describe('a free cavity', () => {
   );
   it('that is free may be named, and its terminal is asked for where nobody noted it', () => {
     expect(checkJob(adding('X2', '2'))).toEqual([]);
-    expect(first(adding('X2', '2'))).toMatchObject({
-      approach: 'fillCavity',
-      asks: asked(/^Nobody has noted which terminal/),
-    });
+    const { approach, asks } = first(adding('X2', '2'));
+    expect(approach).toBe('fillCavity');
+    expect(asks.slice(0, 1)).toMatchObject(asked(/^Nobody has noted which terminal/));
   });
 });
 

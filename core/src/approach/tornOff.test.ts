@@ -1,7 +1,7 @@
 import { describe, expect, it, test } from 'vitest';
 import { FULL_SHELF } from '../catalogue/index.ts';
 import type { Finding } from '../damage/index.ts';
-import type { HarnessNode, Run } from '../harness/index.ts';
+import type { Cable, HarnessNode } from '../harness/index.ts';
 import { checkJob } from '../job/index.ts';
 import type { Plan } from '../plan/index.ts';
 import { jobWith, planOf, WET_SHAKING, wire, type CaseOptions } from '../test/samples.ts';
@@ -12,12 +12,21 @@ const CORES: CaseOptions = {
   circuits: [{ wire: wire(0.75) }, { wire: wire(0.75) }, { wire: wire(0.75) }],
 };
 const FITTINGS = { 1: { terminal: '1.5' }, 2: { terminal: '1.5' }, 3: { terminal: '1.5' } } as const;
-const CABLE = { outerMm: 8.2, unusedCores: 2 };
+/** A cable along the run, with three cores and so many that carry nothing. */
+const cableOf = (spares: number, outerMm = 8.2): Cable => ({
+  id: 'W1',
+  name: 'W1',
+  outerMm,
+  runIds: ['R1'],
+  coreIds: ['C1', 'C2', 'C3'],
+  spares: Array.from({ length: spares }, () => ({})),
+});
+const CABLE = cableOf(2);
 
 interface Torn extends CaseOptions {
   readonly sort?: string;
   readonly slackMm?: readonly number[];
-  readonly cable?: Run['cable'] | null;
+  readonly cable?: Cable | null;
   readonly node?: Partial<HarnessNode>;
 }
 /** A plug with three cores of a jacketed cable, all torn out of it. */
@@ -29,7 +38,7 @@ function torn({ sort = 'housingWhole', slackMm = [30, 30, 30], cable = CABLE, no
       ? { ...one, ways: 3, lock: 'frontLance', fittings: FITTINGS, identity: { family: 'KD', capMm: 12 }, ...node }
       : one,
   );
-  const runs = job.harness.runs.map((run): Run => ({ ...run, ...(cable ? { cable } : {}) }));
+  const cables = cable ? { cables: [cable] } : {};
   const findings = slackMm.map((mm, index): Finding =>
     at('tornOff', {
       sort,
@@ -39,7 +48,7 @@ function torn({ sort = 'housingWhole', slackMm = [30, 30, 30], cable = CABLE, no
       at: { nodeId: 'X2', cavity: String(index + 1) },
     }),
   );
-  return planOf({ ...job, harness: { ...job.harness, nodes, runs }, findings }, all);
+  return planOf({ ...job, harness: { ...job.harness, nodes, ...cables }, findings }, all);
 }
 const keys = (plan: Plan): readonly (readonly string[])[] =>
   plan.findings.map(({ cavity }) => cavity?.steps.map(({ key }) => key) ?? []);
@@ -59,7 +68,7 @@ describe('a connector torn off its cable is one piece of work', () => {
     expect(third.at(-1)).toBe('boot');
   });
   it('no cores left over, no step for them', () =>
-    expect(keys(torn({ cable: { outerMm: 8.2, unusedCores: 0 } }))[0]).not.toContain('spareCores'));
+    expect(keys(torn({ cable: cableOf(0) }))[0]).not.toContain('spareCores'));
   // 12 mm of cap pass 1.1 × 12 = 13.2: 16/4 grips 8.2 (4 ≤ 7.38). 12 + 40 + 12 = 64, over 0.9: 71.1.
   it('its sleeve passes the cap, grips the jacket and laps both: cut 72, once for the connector', () => {
     const plan = torn();
@@ -134,13 +143,11 @@ describe('a connector torn off its cable is one piece of work', () => {
 });
 
 describe('a splice on a core of a jacketed cable', () => {
-  const said = (finding: Finding, cable: Run['cable']): boolean => {
+  const said = (finding: Finding, coreIds?: readonly string[]): boolean => {
     const job = jobWith([], LAMP);
-    const runs = job.harness.runs.map((run) => ({ ...run, cable }));
-    const { findings } = planOf({ ...job, harness: { ...job.harness, runs }, findings: [finding] }, LAMP);
-    return findings[0]!.warnings.some((words) =>
-      words.startsWith('Main run is one jacketed cable: its jacket is opened'),
-    );
+    const cables = coreIds ? { cables: [{ ...CABLE, coreIds }] } : {};
+    const { findings } = planOf({ ...job, harness: { ...job.harness, ...cables }, findings: [finding] }, LAMP);
+    return findings[0]!.warnings.some((words) => words.startsWith('It is a core of W1: the cable’s jacket is opened'));
   };
   const [parted] = jobWith([{ kind: 'parted', slackMm: 40 }]).findings;
   it.each<[string, Finding, boolean]>([
@@ -149,7 +156,8 @@ describe('a splice on a core of a jacketed cable', () => {
     ['not where nothing is spliced', at('terminalDamaged', { slackMm: 30 }), false],
     ['not where its end is made anew', at('tornOff', { sort: 'housingWhole', slackMm: 1 }), false],
   ])('says that the jacket is opened and closed: %s', (_where, finding, expected) => {
-    expect([said(finding, CABLE), said(finding, undefined)]).toEqual([expected, false]);
+    expect([said(finding, ['C1']), said(finding)]).toEqual([expected, false]);
+    expect(said(finding, []), 'a wire that lies beside the cable').toBe(false);
   });
 });
 

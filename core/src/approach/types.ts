@@ -1,6 +1,6 @@
 import type { Catalogue, Lack } from '../catalogue/index.ts';
 import type { EarlierRepair, Finding, Stretch } from '../damage/index.ts';
-import type { Beyonds, Circuit, HarnessNode, Run } from '../harness/index.ts';
+import type { Cable, Beyonds, Circuit, HarnessNode, Run } from '../harness/index.ts';
 import type { MappingCard } from '../mapping/index.ts';
 import type { LeadSite, MethodStatus, RankedMethod, ReadyShelf, RuleHit, Site } from '../method/index.ts';
 import type { MethodId } from '../family/index.ts';
@@ -171,8 +171,16 @@ interface DecidedWork {
   readonly cover?: RankedCover | undefined;
   /** Work at a cavity that belongs to it. */
   readonly cavity?: CavityWork | undefined;
-  /** The wire of a circuit that is added, from its splice to its other end, mm. */
-  readonly added?: { readonly lengthMm: number; readonly wire: InsertWireChoice } | undefined;
+  /** Work at the far end of a lead that goes into a free cavity. */
+  readonly far?: CavityWork | undefined;
+  /** The wire of a circuit that is added, from where it begins to its other end, mm, and the way that it goes. */
+  readonly added?:
+    | {
+        readonly lengthMm: number;
+        readonly wire: InsertWireChoice;
+        readonly along: readonly (Stretch & { readonly runId: string })[];
+      }
+    | undefined;
   /** The one splice of a new lead, and the wire that a lead too short gets on top. */
   readonly lead?: (LeadSite & { readonly terminalTakesMm: number }) | undefined;
   readonly extraMm?: number | undefined;
@@ -237,6 +245,8 @@ interface DecideFinding {
 interface DecideHarness {
   readonly run: Run;
   readonly nodes: ReadonlyMap<string, HarnessNode>;
+  /** The jacketed cable that its circuit is a core of here. */
+  readonly cable?: Cable | undefined;
   readonly circuitsInRun: readonly Circuit[];
   /** All circuits with an end at a node. */
   readonly circuitsAt: (nodeId: string) => readonly Circuit[];
@@ -245,6 +255,8 @@ interface DecideHarness {
   readonly beyond?: Beyonds | undefined;
   /** Figures of the run shared by all its circuits. */
   readonly runFacts: RunFacts;
+  /** The same figures of any run. */
+  readonly factsAlong: (run: Run) => RunFacts;
   /** All runs of the harness. */
   readonly runs: readonly Run[];
   /** The other runs of the circuit's path. */

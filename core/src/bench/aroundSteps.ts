@@ -8,7 +8,8 @@ const COOL_S = 60;
 /** The cable's end laid bare, once for all of its cores: sleeve on, jacket back, fillers out, spare cores ended. */
 export function cableEndSteps({ cable, nodeName }: CavityWork): StepDraft[] {
   if (!cable) return [];
-  const { sleeve, spare, backMm, unusedCores } = cable;
+  const { sleeve, spare, spareColours = [], backMm, unusedCores } = cable;
+  const colours = spareColours.length === unusedCores;
   return [
     draft(
       'bootOn',
@@ -34,7 +35,7 @@ export function cableEndSteps({ cable, nodeName }: CavityWork): StepDraft[] {
             'spareCores',
             'sleeve',
             unusedCores === 1 ? 'End the unused core' : `End the ${unusedCores} unused cores`,
-            `Cut back, each a little shorter than the last; ${spare ? `a piece of ${spare.name.toLowerCase()}` : 'a sleeve'} over each end, shrunk and pinched shut, laid back under the cap. Write their colours on the record.`,
+            `Cut back, each a little shorter than the last; ${spare ? `a piece of ${spare.name.toLowerCase()}` : 'a sleeve'} over each end, shrunk and pinched shut, laid back under the cap. ${colours ? `They are ${spareColours.join(', ')}.` : 'Write their colours on the record.'}`,
             'A bare end may be live: it shorts to its neighbour under the cap.',
             spare ? { figure: mm(spare.cutMm, 0), acts: ['cut', 'hotAir'] } : {},
           ),

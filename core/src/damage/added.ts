@@ -3,9 +3,11 @@ import type { WireSpec } from '../wire/index.ts';
 import { branchesOf } from './stretch.ts';
 import type { Finding } from './types.ts';
 
-/** A circuit that is joined on at a place: its wire, and what is known of where it goes. */
+/** A circuit that is added: its wire, and what is known of where it goes. */
 export interface AddedCircuit {
   readonly wire: WireSpec;
+  /** The free cavity that it begins in; without one it is joined on along the run. */
+  readonly from?: Cavity | undefined;
   readonly otherEnd?: Cavity | undefined;
   /** mm; where nobody says it, its route is as long as it. */
   readonly lengthMm?: number | undefined;
@@ -14,13 +16,14 @@ export interface AddedCircuit {
   readonly fuseA?: number | undefined;
 }
 
-/** The circuit that a finding adds along a run; none where it adds none, or fills a free cavity. */
+/** The circuit that a finding adds: the first of its wires, each further one is a finding of its own; none where it adds none. */
 export function addedBy(finding: Finding): AddedCircuit | undefined {
-  if (finding.kind !== 'addCircuit' || finding.freeCavity) return undefined;
+  if (finding.kind !== 'addCircuit') return undefined;
   const [wire] = branchesOf(finding);
   return (
     wire && {
       wire,
+      ...(finding.freeCavity ? { from: finding.freeCavity } : {}),
       otherEnd: finding.otherEnd,
       lengthMm: finding.addedMm,
       loadA: finding.addedLoadA,

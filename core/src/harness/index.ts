@@ -1,6 +1,5 @@
 export type {
   Area,
-  Cable,
   Cavity,
   CavityFitting,
   Circuit,
@@ -43,3 +42,5 @@ export type { Beyond, Beyonds } from './beyond.ts';
 export { countsAsLoaded, isPowerKind, isShielded, KIND_WORDS } from './circuits.ts';
 export { placeGrown, runGrown, stretchGrown } from './grown.ts';
 export type { Growth } from './grown.ts';
+export { cableOf, cablesAlong } from './cables.ts';
+export type { Cable, SpareCore } from './cables.ts';

@@ -1,5 +1,6 @@
 import type { ConnectorFace, ConnectorIdentity, LockFamily } from '../connector/index.ts';
 import type { WireSpec } from '../wire/index.ts';
+import type { Cable } from './cables.ts';
 import type { EndUse, Stud, TabMm, TerminalFamily } from './terminals.ts';
 
 export const NODE_KINDS = ['connector', 'branch', 'grommet', 'clip', 'splice', 'end'] as const;
@@ -70,12 +71,6 @@ export interface Feature {
   readonly toMm: number;
 }
 
-/** A jacketed cable: its outer diameter, mm, and how many of its cores carry nothing. */
-export interface Cable {
-  readonly outerMm: number;
-  readonly unusedCores: number;
-}
-
 /** A stretch of harness between two named points; positions along it are mm from `fromNodeId`. */
 export interface Run {
   readonly id: string;
@@ -84,8 +79,6 @@ export interface Run {
   readonly toNodeId: string;
   readonly lengthMm: number;
   readonly conduitInsideMm?: number | undefined;
-  /** The jacketed cable that it is, of which its circuits are cores. */
-  readonly cable?: Cable | undefined;
   readonly zone: Zone;
   readonly features: readonly Feature[];
 }
@@ -133,6 +126,8 @@ export interface Harness {
   readonly nodes: readonly HarnessNode[];
   readonly runs: readonly Run[];
   readonly circuits: readonly Circuit[];
+  /** Jacketed cables along its runs. */
+  readonly cables?: readonly Cable[] | undefined;
 }
 
 /** A stretch, clearance included, that no part of a splice's body may enter; touching its edge is allowed. */

@@ -22,7 +22,6 @@ const runChange = shape<RunChange>({
   zone: zoneSchema,
   features: list(featureSchema),
   conduitInsideMm: above0(500).allow(null),
-  cable: cableSchema.allow(null),
 });
 
 /** One edit of a harness, as data. */
@@ -44,6 +43,8 @@ export const harnessEditSchema = named(
     changeNode: edit('changeNode', { node: needed(nodeSchema) }),
     extendEnd: edit('extendEnd', { byMm: needed(lengthMm), node: needed(nodeSchema) }),
     removeRun: edit('removeRun', { runId: needed(id) }),
+    setCable: edit('setCable', { cable: needed(cableSchema) }),
+    removeCable: edit('removeCable', { cableId: needed(id) }),
     setCircuit: edit('setCircuit', { circuit: needed(routedCircuitSchema) }),
     removeCircuit: edit('removeCircuit', { circuitId: needed(id) }),
     setCircuits: edit('setCircuits', {

@@ -28,6 +28,7 @@ import {
   type Circuit,
   type Feature,
   type Harness,
+  type SpareCore,
   type HarnessNode,
   type Run,
   type Zone,
@@ -35,7 +36,7 @@ import {
 import { LIMITS, type Machine, type NamedHarness } from '../job/index.ts';
 import { above0, amps, area, cavityText, count, flag, id, lengthMm, list, text } from './schema/fields.ts';
 import { named, needed, oneOf, shape, usual, variants } from './schema/shape.ts';
-import { wireSchema } from './wireSchemas.ts';
+import { colourSchema, wireSchema } from './wireSchemas.ts';
 
 export const zoneSchema = named(
   'zone',
@@ -178,13 +179,23 @@ export const nodeSchema = named(
   }),
 );
 
+/** A jacketed cable along one run or more, with the circuits that are its cores. */
 export const cableSchema = named(
   'cable',
   shape<Cable>({
-    outerMm: needed(above0(100)),
-    unusedCores: usual(Joi.number().integer().min(0).max(100), 0),
+    id: needed(id),
+    name: needed(text),
+    outerMm: above0(100),
+    runIds: needed(list(id).min(1)),
+    coreIds: usual(list(id), []),
+    spares: usual(
+      Joi.array()
+        .items(shape<SpareCore>({ colour: colourSchema }))
+        .max(100),
+      [],
+    ),
   }),
-  'A jacketed cable: outer diameter, mm, and cores that carry nothing.',
+  'A jacketed cable: outer diameter, mm, where it was measured, its cores by circuit, and cores that carry nothing.',
 );
 
 export const runSchema = named(
@@ -196,7 +207,6 @@ export const runSchema = named(
     toNodeId: needed(id),
     lengthMm: needed(lengthMm.greater(0)),
     conduitInsideMm: above0(500),
-    cable: cableSchema,
     zone: needed(zoneSchema),
     features: usual(list(featureSchema), []),
   }),
@@ -234,6 +244,7 @@ const harnessFields = {
   nodes: needed(list(nodeSchema)),
   runs: needed(list(runSchema).min(1)),
   circuits: needed(list(circuitSchema)),
+  cables: list(cableSchema),
 };
 export const harnessSchema = named('harness', shape<Harness>({ id: usual(id, 'harness'), ...harnessFields }));
 

@@ -2,6 +2,7 @@ import Joi from 'joi';
 import { FULL_SHELF, type Catalogue } from '../catalogue/index.ts';
 import { checkJob, type Job } from '../job/index.ts';
 import { practiceById, READY_PRACTICES, type Practice } from '../practice/index.ts';
+import { withCablesApart } from './olderFiles.ts';
 import { pointerOf, problemsOf } from './problems.ts';
 import { JobFileRefused, type FileProblem } from './refusal.ts';
 import { catalogueSchema } from './catalogueSchemas.ts';
@@ -110,7 +111,11 @@ export function readJobFile(text: string): { readonly file: JobFile } & JobFileI
       },
     ]);
   }
-  const checked = jobFileSchema.validate(raw, { abortEarly: false, convert: false, errors: { label: 'key' } });
+  const checked = jobFileSchema.validate(withCablesApart(raw), {
+    abortEarly: false,
+    convert: false,
+    errors: { label: 'key' },
+  });
   if (checked.error) throw new JobFileRefused(problemsOf(checked.error, jobFileSchema));
   const file = checked.value as Omit<JobFile, 'job'> & { readonly job: Omit<Job, 'id'> & { readonly id?: string } };
   const job = jobOf(file.job);

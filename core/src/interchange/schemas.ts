@@ -9,6 +9,7 @@ export {
   namedHarnessSchema,
   nodeSchema,
   routedCircuitSchema,
+  cableSchema,
   runSchema,
 } from './harnessSchemas.ts';
 export { figuresSchema, practiceSchema } from './practiceSchema.ts';

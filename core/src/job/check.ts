@@ -5,7 +5,7 @@ import { checkConnectors } from './checkConnectors.ts';
 import { checkLimits } from './limits.ts';
 import type { JobProblem } from './problem.ts';
 import type { Job } from './types.ts';
-import { problem, checkWire, checkCircuit, checkRuns, twiceById } from './checkHarness.ts';
+import { problem, checkWire, checkCables, checkCircuit, checkRuns, twiceById } from './checkHarness.ts';
 import { checkCavity, checkFreeCavity, promisedTwice, sameAgain } from './checkCavity.ts';
 
 /** What is wrong with one finding on its run, by itself: length, place, cut-back, strands. */
@@ -206,6 +206,7 @@ export function checkJob(job: Job): JobProblem[] {
     ...twiceById(job.harness.runs, '/harness/runs', 'Run'),
     ...twiceById(job.findings, '/findings', 'Finding'),
     ...checkRuns(job),
+    ...checkCables(job),
     ...checkConnectors(job.harness),
     ...checkBelongings(job),
     ...checkPins(job),

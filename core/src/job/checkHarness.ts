@@ -1,4 +1,5 @@
 import { AMBIENT_BY_AREA_C, ambientC, type Circuit } from '../harness/index.ts';
+import { EditRefused, setCable, type Surveyed } from '../survey/index.ts';
 import { figure } from '../units/index.ts';
 import { allowedCurrentA, sizeDisagreement, sizeInWords, type WireSpec } from '../wire/index.ts';
 import type { JobProblem } from './problem.ts';
@@ -93,6 +94,21 @@ export function checkCircuit(circuit: Circuit, job: Job, pointer: string): JobPr
     }
   }
   return problems;
+}
+
+/** Cables that lie where nothing is, or share a core. */
+export function checkCables({ harness }: Job): JobProblem[] {
+  const { cables = [], ...bare } = harness;
+  let state: Surveyed = { harness: bare, findings: [] };
+  return cables.flatMap((cable, index): JobProblem[] => {
+    try {
+      state = setCable(state, cable);
+      return [];
+    } catch (error) {
+      if (!(error instanceof EditRefused)) throw error;
+      return [problem('CABLE_WRONG', `/harness/cables/${index}`, error.message, error.remedy)];
+    }
+  });
 }
 
 export function checkRuns(job: Job): JobProblem[] {

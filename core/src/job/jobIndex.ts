@@ -1,5 +1,5 @@
 import { isAtCavity, type Finding } from '../damage/index.ts';
-import type { Circuit, Run } from '../harness/index.ts';
+import type { Cable, Circuit, Run } from '../harness/index.ts';
 import type { Job } from './types.ts';
 
 /** A job's things by id, made once for a plan. */
@@ -14,7 +14,10 @@ export interface JobIndex {
   readonly onCircuit: ReadonlyMap<string, readonly Finding[]>;
   readonly pairedBy: ReadonlyMap<string, string>;
   readonly foundAt: ReadonlyMap<string, readonly Finding[]>;
+  readonly cables: readonly Cable[];
 }
+
+const NO_CABLES: readonly Cable[] = [];
 
 const byId = <T extends { readonly id: string }>(items: readonly T[]): Map<string, T> =>
   new Map(items.map((item) => [item.id, item]));
@@ -36,6 +39,7 @@ export function indexJob(job: Job): JobIndex {
   const { harness } = job;
   return {
     circuits: byId(harness.circuits),
+    cables: harness.cables ?? NO_CABLES,
     runs: byId(harness.runs),
     nodes: byId(harness.nodes),
     pairedBy: new Map(

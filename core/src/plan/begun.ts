@@ -5,10 +5,10 @@ import type { Job, JobIndex } from '../job/index.ts';
 import type { FindingPlan } from './types.ts';
 
 /** Parts that a finding's plan takes from the shelf. */
-export const partsTaken = ({ splices, cavity, covers, cover }: FindingPlan): readonly string[] => [
+export const partsTaken = ({ splices, cavity, far, covers, cover }: FindingPlan): readonly string[] => [
   ...new Set([
     ...splices.flatMap(({ joint, shield }) => [...joint.usesPartIds, ...(shield?.joint.usesPartIds ?? [])]),
-    ...(cavity ? [...cavity.work.partIds, ...cavity.work.sharedPartIds] : []),
+    ...[cavity, far].flatMap((one) => (one ? [...one.work.partIds, ...one.work.sharedPartIds] : [])),
     ...covers.flatMap(({ coverId, partId }) => (coverId === cover?.coverId && partId !== undefined ? [partId] : [])),
   ]),
 ];

@@ -44,22 +44,26 @@ const SEATS: readonly CavityAct[] = [
   'move',
 ];
 
-/** Work at a cavity made into a plan: its steps and its checks. */
+/**
+ * Work at a cavity made into a plan: its steps and its checks.
+ * @param found what is done there
+ * @param as what it is called among the work of its finding
+ */
 export function cavityPlan(
   { decision, finding, circuit }: Decided,
+  found: CavityWork,
+  as: 'cavity' | 'far',
   { run, practice }: Surroundings,
   item: PlacedItem | undefined,
   path: MeasuredPath,
   piece?: PieceOfWork,
-): CavityPlan | undefined {
-  const { cavity: found } = decision;
-  if (!found) return undefined;
+): CavityPlan {
   const work =
     found.cable && piece?.reachMm !== undefined
       ? { ...found, cable: withJacketBack(found.cable, piece.reachMm + practice.figures.overlapMm) }
       : found;
   const loadA = work.added ? work.added.loadA : believedLoadA(decision.electrical, circuit);
-  const id = `${finding.id}:cavity`;
+  const id = `${finding.id}:${as}`;
   const make = decision.redoCount + 1;
   const { terminal, acts } = work;
   const isLast = piece === undefined || piece.findingIds.at(-1) === finding.id;

@@ -11,7 +11,7 @@ import {
 } from '../approach/index.ts';
 import type { Catalogue } from '../catalogue/index.ts';
 import { isJacketOnly, type Finding } from '../damage/index.ts';
-import { besideAlong, beyondOf, isShielded, type Circuit, type Run } from '../harness/index.ts';
+import { besideAlong, beyondOf, cableOf, isShielded, type Cable, type Circuit, type Run } from '../harness/index.ts';
 import type { LaidOut } from '../layout/index.ts';
 import { readyShelf, type ReadyShelf } from '../method/index.ts';
 import type { Practice } from '../practice/index.ts';
@@ -29,7 +29,10 @@ export interface Warm {
   readonly shelf: ReadyShelf;
   /** Runs laid out, by all that their layout depends on. */
   readonly layouts: Map<string, LaidOut>;
-  readonly facts: WeakMap<Run, { readonly circuits: readonly Circuit[]; readonly facts: RunFacts }>;
+  readonly facts: WeakMap<
+    Run,
+    { readonly circuits: readonly Circuit[]; readonly cables: readonly Cable[]; readonly facts: RunFacts }
+  >;
 }
 
 /** Nothing remembered yet. */
@@ -47,9 +50,10 @@ const sameList = <T>(a: readonly T[], b: readonly T[]): boolean =>
 function factsOf(run: Run, index: JobIndex, memory: Warm): RunFacts {
   const circuits = index.inRun.get(run.id) ?? [];
   const known = memory.facts.get(run);
-  if (known && sameList(known.circuits, circuits)) return known.facts;
-  const facts = runFacts(run, circuits);
-  memory.facts.set(run, { circuits, facts });
+  const { cables } = index;
+  if (known && known.cables === cables && sameList(known.circuits, circuits)) return known.facts;
+  const facts = runFacts(run, circuits, cables);
+  memory.facts.set(run, { circuits, cables, facts });
   return facts;
 }
 
@@ -91,6 +95,7 @@ export function decideOne(
     circuit,
     run,
     nodes: index.nodes,
+    cable: cableOf(index.cables, circuit.id, run.id),
     circuitsInRun: index.inRun.get(run.id) ?? [],
     siblings: index.onCircuit.get(circuit.id) ?? [],
     foundAt: (nodeId) => index.foundAt.get(nodeId) ?? [],
@@ -108,6 +113,7 @@ export function decideOne(
     beyond,
     otherColours: held ? (held.otherColours ?? true) : job.layout?.otherColours,
     runFacts: factsOf(run, index, memory),
+    factsAlong: (one) => factsOf(one, index, memory),
     runs: job.harness.runs,
     elsewhere: others.map((other) => ({ where: other.name, facts: factsOf(other, index, memory) })),
   };

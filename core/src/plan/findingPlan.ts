@@ -1,4 +1,4 @@
-import type { Way } from '../approach/index.ts';
+import type { CavityWork, Way } from '../approach/index.ts';
 import type { Catalogue } from '../catalogue/index.ts';
 import type { Run } from '../harness/index.ts';
 import type { PlacedItem } from '../layout/index.ts';
@@ -11,6 +11,7 @@ import type { JobIndex } from '../job/index.ts';
 import { measuredPath } from './measuredPath.ts';
 import { coverPlan, splicePlan } from './splicePlan.ts';
 import type { Job } from '../job/index.ts';
+import type { CavityPlan } from './made.ts';
 import type { Decided, FindingPlan, PieceOfWork } from './types.ts';
 import { headline } from './words.ts';
 
@@ -46,10 +47,10 @@ const passedOver = ({ method, cavity }: Decided['decision']): readonly string[] 
   ...(cavity?.passed ?? []),
 ];
 
-/** The run that work at a cavity is at: the far end of an added circuit may lie at another than its splice. */
-function runOfCavity({ decision: { cavity } }: Decided, run: Run, { harness }: Job): Run {
-  const isAt = (one: Run): boolean => [one.fromNodeId, one.toNodeId].includes(cavity?.at.nodeId ?? '');
-  return cavity?.added && !isAt(run) ? (harness.runs.find(isAt) ?? run) : run;
+/** The run that work at a cavity is at: an end of an added circuit may lie at another than its finding. */
+function runOfCavity({ added, at }: CavityWork, run: Run, { harness }: Job): Run {
+  const isAt = (one: Run): boolean => [one.fromNodeId, one.toNodeId].includes(at.nodeId);
+  return added && !isAt(run) ? (harness.runs.find(isAt) ?? run) : run;
 }
 
 /** A decision with its place made into the plan of its finding. */
@@ -68,6 +69,8 @@ export function findingPlan(
   const around = { run, nodes: index.nodes, practice, catalogue };
   const { method } = decision;
   const path = measuredPath(decided, item, job);
+  const atCavity = (work: CavityWork, as: 'cavity' | 'far'): CavityPlan =>
+    cavityPlan(decided, work, as, { ...around, run: runOfCavity(work, run, job) }, item, path, piece);
   return {
     findingId: decision.findingId,
     circuitId: decision.circuitId,
@@ -117,7 +120,8 @@ export function findingPlan(
           )
         : [],
     cover: coverPlan(decided, around),
-    cavity: cavityPlan(decided, { ...around, run: runOfCavity(decided, run, job) }, item, path, piece),
+    cavity: decision.cavity && atCavity(decision.cavity, 'cavity'),
+    ...(decision.far ? { far: atCavity(decision.far, 'far') } : {}),
     ways: decision.ways.map((way) =>
       way.way === decision.approach && item?.insertMm !== undefined && way.way !== 'pigtail'
         ? { ...way, cost: { ...way.cost, wireMm: Math.round(item.insertMm) } }

@@ -9,6 +9,7 @@ export const makesOf = (finding: FindingPlan): Make[] => [
   ...finding.splices,
   ...(finding.cover ? [finding.cover] : []),
   ...(finding.cavity ? [finding.cavity] : []),
+  ...(finding.far ? [finding.far] : []),
 ];
 
 /** Everything that a job makes, in the order of its findings. */

@@ -48,7 +48,7 @@ function needsOf(plan: FindingPlan, numberOf: (circuitId: string) => string): Ki
       },
     };
   });
-  const { cover, cavity, drain } = plan;
+  const { cover, drain } = plan;
   if (drain) {
     joints.push({
       spliceId: `${plan.findingId}:drain`,
@@ -65,7 +65,8 @@ function needsOf(plan: FindingPlan, numberOf: (circuitId: string) => string): Ki
       },
     });
   }
-  if (cavity) {
+  for (const cavity of [plan.cavity, plan.far]) {
+    if (!cavity) continue;
     const { cable, terminal } = cavity.work;
     const seal = terminal?.seal;
     joints.push({
@@ -86,13 +87,16 @@ function needsOf(plan: FindingPlan, numberOf: (circuitId: string) => string): Ki
       ],
       tapeMm: seal?.kind === 'wrap' ? [{ partId: seal.partId, lengthMm: seal.lengthMm }] : [],
       toolNames: cavity.work.toolNames,
-      wire: plan.added && {
-        circuitNumber: `${numberOf(plan.circuitId)} added`,
-        spec: plan.added.wire.wire,
-        lengthMm: plan.added.lengthMm,
-        stockId: plan.added.wire.stockId,
-        tag: plan.added.wire.colourDiffers,
-      },
+      wire:
+        (cavity === plan.far || plan.far === undefined) && plan.added
+          ? {
+              circuitNumber: `${numberOf(plan.circuitId)} added`,
+              spec: plan.added.wire.wire,
+              lengthMm: plan.added.lengthMm,
+              stockId: plan.added.wire.stockId,
+              tag: plan.added.wire.colourDiffers,
+            }
+          : undefined,
     });
   }
   const ranked = plan.covers.find((one) => one.coverId === cover?.coverId);
@@ -115,11 +119,12 @@ function needsOf(plan: FindingPlan, numberOf: (circuitId: string) => string): Ki
  * What it takes cannot be counted yet: no way is possible, a procedure is not named, or a terminal, seal or piece has
  * no name.
  */
-const hasNoAnswer = ({ approach, cavity, ways, asks }: FindingPlan): boolean =>
+const hasNoAnswer = ({ approach, cavity, far, ways, asks }: FindingPlan): boolean =>
   approach === 'byHand' ||
   asks.some(({ holdsKit }) => holdsKit === true) ||
   approach === 'stopped' ||
   cavity?.work.unknown !== undefined ||
+  far?.work.unknown !== undefined ||
   cavity?.work.cable?.isUncounted === true ||
   ways.some(({ way, status, lacks }) => way === approach && status === 'shelf' && lacks.length === 0);
 
@@ -143,10 +148,11 @@ function workOf(
   findings: readonly FindingPlan[],
   catalogue: Catalogue,
 ): { readonly acts: ReadonlySet<Act>; readonly leadedSolder: boolean } {
-  const makes = findings.flatMap(({ splices, cover, cavity }) => [
+  const makes = findings.flatMap(({ splices, cover, cavity, far }) => [
     ...splices,
     ...(cover ? [cover] : []),
     ...(cavity ? [cavity] : []),
+    ...(far ? [far] : []),
   ]);
   const used = new Set(
     findings.flatMap(({ splices, cavity }) => [

@@ -91,9 +91,11 @@ interface FindingMade {
   readonly splices: readonly SplicePlan[];
   readonly cover?: CoverPlan | undefined;
   readonly cavity?: CavityPlan | undefined;
+  /** Work at the far end of a lead that goes into a free cavity. */
+  readonly far?: CavityPlan | undefined;
   readonly insert?: InsertPlan | undefined;
-  /** The wire of a circuit that is added, to its other end. */
-  readonly added?: InsertPlan | undefined;
+  /** The wire of a circuit that is added, to its other end, and the way that it goes. */
+  readonly added?: (InsertPlan & { readonly along: readonly (Stretch & { readonly runId: string })[] }) | undefined;
   /** New drain beside the insert of a shielded circuit. */
   readonly drain?: InsertPlan | undefined;
   /** The inserted wire is a new lead from a connector. */

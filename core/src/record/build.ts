@@ -1,6 +1,6 @@
 import { findingInWords, type EarlierRepair, type Stretch } from '../damage/index.ts';
 import type { Job } from '../job/index.ts';
-import type { FindingPlan, Plan } from '../plan/index.ts';
+import type { CavityPlan, FindingPlan, Plan } from '../plan/index.ts';
 import {
   maySign,
   readInWords,
@@ -42,6 +42,13 @@ export interface Made {
   readonly tools?: readonly string[] | undefined;
 }
 
+/** Cores of a cable that carry nothing and were ended here, by their colours where they are known. */
+function sparesEnded({ work: { cable }, steps }: CavityPlan): string[] {
+  if (!cable || !steps.some(({ key }) => key === 'spareCores')) return [];
+  const { unusedCores, spareColours = [] } = cable;
+  return [`unused cores ended: ${spareColours.length === unusedCores ? spareColours.join(', ') : unusedCores}`];
+}
+
 /** The splices, the cover and the work at a cavity of a finding. */
 export function madeOf(finding: FindingPlan): Made[] {
   const splices = finding.splices.map((splice): Made => {
@@ -74,14 +81,16 @@ export function madeOf(finding: FindingPlan): Made[] {
       ],
     };
   });
-  const { cover, cavity } = finding;
-  if (cavity) {
+  const { cover } = finding;
+  for (const cavity of [finding.cavity, finding.far]) {
+    if (!cavity) continue;
     const { work } = cavity;
     const materials = [
       ...(work.terminal ? [work.terminal.partName, ...(work.terminal.seal ? [work.terminal.seal.name] : [])] : []),
-      ...(finding.added
+      ...(finding.added && (cavity === finding.far || !finding.far)
         ? [`${wireInWords(work.wire)}, ${colourInWords(work.wire.colour)}, ${formatMm(finding.added.lengthMm, 0)}`]
         : []),
+      ...sparesEnded(cavity),
       `${work.nodeName}, cavity ${work.at.cavity}`,
     ];
     splices.push({

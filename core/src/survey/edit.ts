@@ -1,6 +1,7 @@
 import { endOfCircuit, isAtCavity, type Finding } from '../damage/index.ts';
 import { routeBetween, type Circuit, type HarnessNode, type Run } from '../harness/index.ts';
 import { extendEnd, joinRuns, moveNode, nodeOf, runOf, runsAt, setLength, splitRun } from './runs.ts';
+import { cablesFollow, removeCable, setCable } from './cables.ts';
 import { EditRefused, type HarnessEdit, type RunChange, type Surveyed } from './types.ts';
 
 function addRun(state: Surveyed, run: Run, node: HarnessNode | undefined): Surveyed {
@@ -20,14 +21,13 @@ function addRun(state: Surveyed, run: Run, node: HarnessNode | undefined): Surve
 
 function changeRun(state: Surveyed, runId: string, change: RunChange): Surveyed {
   runOf(state, runId);
-  const { conduitInsideMm, cable, name, zone, features } = change;
+  const { conduitInsideMm, name, zone, features } = change;
   const changed = (run: Run): Run => ({
     ...run,
     name: name ?? run.name,
     zone: zone ?? run.zone,
     features: features ?? run.features,
     conduitInsideMm: conduitInsideMm === null ? undefined : (conduitInsideMm ?? run.conduitInsideMm),
-    cable: cable === null ? undefined : (cable ?? run.cable),
   });
   return {
     ...state,
@@ -128,7 +128,8 @@ export function applyEdit(state: Surveyed, edit: HarnessEdit): Surveyed {
     { harness: state.harness, findings: state.findings.filter((finding) => !isAtCavity(finding)) },
     edit,
   );
-  return { harness: after.harness, findings: atTheirCavities(state.findings, after) };
+  const { harness } = cablesFollow(state.harness, after);
+  return { harness, findings: atTheirCavities(state.findings, after) };
 }
 
 function edited(state: Surveyed, edit: HarnessEdit): Surveyed {
@@ -152,6 +153,10 @@ function edited(state: Surveyed, edit: HarnessEdit): Surveyed {
       return changeNode(extendEnd(state, edit.node.id, edit.byMm), edit.node);
     case 'removeRun':
       return removeRun(state, edit.runId);
+    case 'setCable':
+      return setCable(state, edit.cable);
+    case 'removeCable':
+      return removeCable(state, edit.cableId);
     case 'setCircuit':
       return setCircuits(
         state,

@@ -1,6 +1,7 @@
 export { EditRefused } from './types.ts';
 export type { HarnessEdit, RunChange, Surveyed } from './types.ts';
 export { applyEdit, applyEdits } from './edit.ts';
+export { setCable } from './cables.ts';
 export { alongWith, type WirePlace } from './along.ts';
 export { proposeTree, USUAL_ZONE } from './propose.ts';
 export type { ProposedTree } from './propose.ts';

@@ -1,4 +1,4 @@
-import { routeBetween, type Circuit, type Feature, type HarnessNode, type Run } from '../harness/index.ts';
+import { cablesAlong, routeBetween, type Circuit, type Feature, type HarnessNode, type Run } from '../harness/index.ts';
 import { figure } from '../units/index.ts';
 import { partedAt, together, turned, type OnRun } from './stretches.ts';
 import { EditRefused, type Surveyed } from './types.ts';
@@ -114,6 +114,10 @@ export function joinRuns(state: Surveyed, nodeId: string): Surveyed {
     );
   const ending = harness.circuits.find((circuit) => circuit.from.nodeId === nodeId || circuit.to.nodeId === nodeId);
   if (ending) throw new EditRefused(`Circuit ${ending.number} ends at ${node.name}.`, 'Give it another end first.');
+  const cablesOf = (runId: string): string =>
+    cablesAlong(harness.cables, runId)
+      .map(({ id }) => id)
+      .join(' ');
   const alone = harness.circuits.find((circuit) => circuit.runIds.includes(a.id) !== circuit.runIds.includes(b.id));
   if (alone)
     throw new EditRefused(
@@ -123,7 +127,7 @@ export function joinRuns(state: Surveyed, nodeId: string): Surveyed {
   if (
     JSON.stringify(a.zone) !== JSON.stringify(b.zone) ||
     a.conduitInsideMm !== b.conduitInsideMm ||
-    a.cable?.outerMm !== b.cable?.outerMm
+    cablesOf(a.id) !== cablesOf(b.id)
   )
     throw new EditRefused(
       `${a.name} and ${b.name} are in different zones, conduits or cables.`,

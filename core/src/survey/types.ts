@@ -1,5 +1,5 @@
 import type { Finding } from '../damage/index.ts';
-import type { Circuit, Harness, HarnessNode, Run } from '../harness/index.ts';
+import type { Cable, Circuit, Harness, HarnessNode, Run } from '../harness/index.ts';
 
 /** What may be changed on a run without moving anything on it. */
 export interface RunChange {
@@ -8,8 +8,6 @@ export interface RunChange {
   readonly features?: Run['features'] | undefined;
   /** mm; null takes the conduit away. */
   readonly conduitInsideMm?: number | null | undefined;
-  /** Null says that it is no jacketed cable. */
-  readonly cable?: Run['cable'] | null | undefined;
 }
 
 /**
@@ -35,6 +33,8 @@ export type HarnessEdit =
   | { readonly do: 'changeNode'; readonly node: HarnessNode }
   | { readonly do: 'extendEnd'; readonly byMm: number; readonly node: HarnessNode }
   | { readonly do: 'removeRun'; readonly runId: string }
+  | { readonly do: 'setCable'; readonly cable: Cable }
+  | { readonly do: 'removeCable'; readonly cableId: string }
   | { readonly do: 'setCircuit'; readonly circuit: Circuit }
   | { readonly do: 'removeCircuit'; readonly circuitId: string }
   | { readonly do: 'setCircuits'; readonly circuits: readonly Circuit[] };

@@ -25,6 +25,7 @@ export const HarnessEntity = new EntitySchema<Rows.HarnessRow>({
     version: { ...whole, default: 1 },
     keptFor: optional(text),
     placed: optional(json),
+    cables: { ...json, default: '[]' },
   },
   foreignKeys: [{ target: 'machine', columnNames: ['machineId'], referencedColumnNames: ['id'] }],
 });
@@ -58,7 +59,6 @@ export const RunEntity = new EntitySchema<Rows.RunRow>({
     toNodeId: text,
     lengthMm: real,
     conduitInsideMm: optional(real),
-    cable: optional(json),
     zone: json,
     features: json,
   },

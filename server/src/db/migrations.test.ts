@@ -7,6 +7,7 @@ import {
   ChoiceEntity,
   ENTITIES,
   FindingEntity,
+  HarnessEntity,
   PhotoEntity,
   PinEntity,
   PracticeEntity,
@@ -17,6 +18,8 @@ import { openDatabase, type Database } from './open.ts';
 
 const AT = '2031-05-20T09:00:00.000Z';
 let db: Database;
+
+const CABLE = { id: 'W1', name: 'W1', outerMm: 8.2, runIds: ['R1'], coreIds: ['C1'], spares: [{}, {}] };
 
 /** A database with something in every table. */
 async function filledAnew(): Promise<Database> {
@@ -39,6 +42,8 @@ async function filledAnew(): Promise<Database> {
     await manager.insert(ReceiptEntity, { writeId: randomUUID(), at: AT, digest: 'x', status: 200, body: {} });
     await manager.insert(SettingEntity, { id: 'usualPractice', value: 'own' });
     await manager.insert(PracticeEntity, { id: 'own', version: 1, kept: false, body: CRIMP_FIRST });
+    const harness = await manager.findOneByOrFail(HarnessEntity, {});
+    await manager.update(HarnessEntity, { id: harness.id }, { cables: [CABLE] });
     const photo = { id: randomUUID(), name: 'a.jpg', type: 'image/jpeg', sizeBytes: 9, widthPx: 3, heightPx: 3 };
     await manager.insert(PhotoEntity, { ...photo, jobId, findingId, ...said, removed: false });
   });

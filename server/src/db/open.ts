@@ -15,6 +15,7 @@ import { Lists1765000000000 } from './migrations/1765000000000-lists.ts';
 import { Mishaps1765100000000 } from './migrations/1765100000000-mishaps.ts';
 import { Placed1765200000000 } from './migrations/1765200000000-placed.ts';
 import { Settings1765300000000 } from './migrations/1765300000000-settings.ts';
+import { OwnCables1765600000000 } from './migrations/1765600000000-own-cables.ts';
 import { Functions1765500000000 } from './migrations/1765500000000-functions.ts';
 import { HowRead1765400000000 } from './migrations/1765400000000-how-read.ts';
 import { Terminals1764900000000 } from './migrations/1764900000000-terminals.ts';
@@ -69,6 +70,7 @@ export async function openDatabase(dataDir: string): Promise<Database> {
       Settings1765300000000,
       HowRead1765400000000,
       Functions1765500000000,
+      OwnCables1765600000000,
     ],
     migrationsRun: true,
     synchronize: false,

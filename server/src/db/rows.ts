@@ -37,6 +37,7 @@ export interface HarnessRow {
   keptFor: string | null;
   /** Where repairs lie that edits have moved since they were recorded, by job and splice; none where their wire is gone. */
   placed: Readonly<Record<string, WirePlace | null>> | null;
+  cables: readonly Cable[];
 }
 export interface NodeRow {
   harnessId: string;
@@ -59,7 +60,6 @@ export interface RunRow {
   toNodeId: string;
   lengthMm: number;
   conduitInsideMm: number | null;
-  cable: Cable | null;
   zone: Zone;
   features: readonly Feature[];
 }

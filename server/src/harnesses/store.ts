@@ -68,7 +68,6 @@ async function readParts(manager: EntityManager, harnessId: string): Promise<Par
       toNodeId: run.toNodeId,
       lengthMm: run.lengthMm,
       conduitInsideMm: orUndefined(run.conduitInsideMm),
-      cable: orUndefined(run.cable),
       zone: run.zone,
       features: run.features,
     })),
@@ -102,7 +101,8 @@ export async function loadHarness(manager: EntityManager, harnessId: string): Pr
   const row = await manager.findOneByOrFail(HarnessEntity, { id: harnessId });
   const machine = await manager.findOneByOrFail(MachineEntity, { id: row.machineId });
   const parts = await partsOf(manager, harnessId, row.version);
-  return { machine, harness: { id: row.id, name: row.name, ...parts }, version: row.version };
+  const cables = row.cables.length === 0 ? {} : { cables: row.cables };
+  return { machine, harness: { id: row.id, name: row.name, ...parts, ...cables }, version: row.version };
 }
 
 /** The harness that is stored already with the same contents on the same machine, in whatever order its fields came. */
@@ -154,7 +154,6 @@ async function insertParts(manager: EntityManager, harnessId: string, harness: H
       harnessId,
       position,
       conduitInsideMm: run.conduitInsideMm ?? null,
-      cable: run.cable ?? null,
     })),
   );
   for (let start = 0; start < harness.circuits.length; start += 40) {
@@ -194,6 +193,7 @@ export async function insertHarness(manager: EntityManager, machine: Machine, ha
     version: 1,
     keptFor: null,
     placed: null,
+    cables: harness.cables ?? [],
   });
   await insertParts(manager, harnessId, harness);
   return harnessId;
@@ -218,5 +218,9 @@ export async function replaceHarness(
 ): Promise<void> {
   for (const part of [NodeEntity, RunEntity, CircuitEntity]) await manager.delete(part, { harnessId });
   await insertParts(manager, harnessId, harness);
-  await manager.update(HarnessEntity, { id: harnessId }, { name: harness.name, version });
+  await manager.update(
+    HarnessEntity,
+    { id: harnessId },
+    { name: harness.name, version, cables: [...(harness.cables ?? [])] },
+  );
 }

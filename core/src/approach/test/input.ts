@@ -43,6 +43,7 @@ export function inputOf({ terminal = '2.8', finding = {}, ...options }: InputOf 
     runs: harness.runs,
     elsewhere: [],
     runFacts: runFacts(run, [circuit]),
+    factsAlong: (one) => runFacts(one, [circuit]),
     share: { takes: [], cutsOut: [], slackMm: 0, slackKnown: true, othersTakeMm: 0 },
   };
 }

@@ -2,7 +2,7 @@ import { describe, expect, it, test } from 'vitest';
 import type { Finding } from '../../damage/index.ts';
 import type { CavityFitting, Circuit, HarnessNode, Run } from '../../harness/index.ts';
 import { checkJob, type Job } from '../../job/index.ts';
-import type { FindingPlan, Plan } from '../../plan/index.ts';
+import { makesOf, type FindingPlan, type Plan } from '../../plan/index.ts';
 import { mishapCost } from '../../mishap/index.ts';
 import { CRIMP_FIRST } from '../../practice/index.ts';
 import { jobWith, planOf, wire } from '../../test/samples.ts';
@@ -59,6 +59,10 @@ describe('its other end', () => {
     expect(headline).toMatch(/^One splice: .+; ring M6, middle at its other end$/);
     // 500 to X2, 400 along the branch, 3 % for bends.
     expect(added?.lengthMm).toBe(927);
+    expect(added?.along).toEqual([
+      { runId: 'R1', fromMm: 500, toMm: 1000 },
+      { runId: 'R2', fromMm: 0, toMm: 400 },
+    ]);
     expect(because).toContain(
       'The added wire goes along “Main run”, then “Branch” to Frame, a: 900 mm of run, 927 mm of wire with 3 % for bends.',
     );
@@ -126,7 +130,7 @@ describe('what its far end is held to is its own, and not the main wire’s', ()
   };
   it('its load decides when a contact alarms', () => {
     expect(limitAt({ loadA: 100, fuseA: 150 }, 1)).toBe(limitAt({}, 1));
-    expect(limitAt({}, 40)).toBeCloseTo((DROP_V / 40) * 1000);
+    expect(limitAt({}, 30)).toBeCloseTo((DROP_V / 30) * 1000);
   });
   it.each([
     [5, 'continuity'],
@@ -196,5 +200,90 @@ describe('what cannot be is refused by name', () => {
       expect(checkJob({ ...job, findings: [one, twice] })[0]?.code).toBe(
         'nodeId' in otherEnd && otherEnd.nodeId === 'G1' ? undefined : 'CAVITY_TAKEN',
       );
+  });
+});
+
+describe('a lead that goes into a free cavity', () => {
+  const FREE = { freeCavity: { nodeId: 'X1', cavity: '9' } };
+  const job = (finding: object, fitting: CavityFitting = STUD): Plan => {
+    const made = jobOf({ finding: { ...FREE, ...finding }, fitting, areaMm2: 1.5 });
+    const nodes = made.harness.nodes.map((node) =>
+      node.id === 'X1' ? { ...node, fittings: { 9: { terminal: '1.5' as const } } } : node,
+    );
+    return planOf({ ...made, harness: { ...made.harness, nodes } });
+  };
+  it('asks for its other end and its load, as one that is spliced on does', () => {
+    const plan = job({});
+    expect(plan.findings[0]?.asks.map(({ at }) => at)).toEqual([
+      { on: 'finding', findingId: 'F1', field: 'otherEnd' },
+      { on: 'finding', findingId: 'F1', field: 'addedLoadA' },
+    ]);
+    expect(plan.kit.ready).toBe(false);
+  });
+  // 1000 of main run, 400 of branch, 3 % for bends: 1442.
+  it('has a terminal at both ends, and wire from cavity to cavity', () => {
+    const plan = job(KNOWN);
+    const [{ approach, cavity, far, added, because }] = plan.findings as [FindingPlan];
+    expect(approach).toBe('fillCavity');
+    expect([cavity?.work.terminal?.partName, far?.work.terminal?.partName]).toEqual([
+      '1.5 mm terminal',
+      'Ring M6, middle',
+    ]);
+    expect(added?.lengthMm).toBe(1442);
+    expect(because.join(' ')).toContain('along “Main run”, then “Branch” to Frame, a: 1400 mm of run');
+    expect(plan.kit.wireCuts.map(({ lengthMm }) => lengthMm)).toEqual([1442]);
+    expect(plan.kit.lines.map(({ name }) => name)).toEqual(
+      expect.arrayContaining(['1.5 mm terminal', 'Ring M6, middle']),
+    );
+    expect(plan.kit.ready).toBe(true);
+    expect([cavity?.id, far?.id]).toEqual(['F1:cavity', 'F1:far']);
+    expect(far?.checks.length).toBeGreaterThan(2);
+  });
+  it('its far end is asked about at its place, and its current is held against what it may carry', () => {
+    expect(job(KNOWN, {}).findings[0]?.asks).toMatchObject([{ at: { on: 'fitting', nodeId: 'G1', cavity: 'a' } }]);
+    expect(
+      job({ ...TO_FRAME, addedLoadA: 60 })
+        .findings[0]?.asks.map(({ words }) => words)
+        .join(' '),
+    ).toMatch(/60 A is more than the added wire may carry/);
+  });
+  it('both ends have their own place in steps, checks and record', () => {
+    const [finding] = job(KNOWN).findings as [FindingPlan];
+    const ids = makesOf(finding).map(({ id, checks, steps }) => [id, checks.length > 0, steps.length > 0]);
+    expect(ids).toEqual([
+      ['F1:cavity', true, true],
+      ['F1:far', true, true],
+    ]);
+  });
+});
+
+describe('several wires added at one place', () => {
+  it('each further one is noted as a finding of its own, and the kit waits for that', () => {
+    const more = jobOf({ finding: KNOWN });
+    const finding = { ...more.findings[0]!, branchWires: [wire(1.5), wire(1.5)] } as Finding;
+    const plan = planOf({ ...more, findings: [finding] });
+    expect(plan.findings[0]?.asks.map(({ words }) => words).join(' ')).toMatch(/note the other one as a finding/);
+    expect(plan.kit.ready).toBe(false);
+  });
+});
+
+describe('what it may carry', () => {
+  it('is the least of the runs along its way: a branch full of loaded wires counts', () => {
+    const made = jobOf({ finding: { ...TO_FRAME, addedLoadA: 14 }, areaMm2: 1.5 });
+    const busy = Array.from({ length: 12 }, (_, index): Circuit => ({
+      ...made.harness.circuits[0]!,
+      kind: 'power',
+      id: `B${index}`,
+      number: `B${index}`,
+      from: { nodeId: 'X2', cavity: `b${index}` },
+      to: { nodeId: 'G1', cavity: `b${index}` },
+      runIds: ['R2'],
+    }));
+    const words = (circuits: readonly Circuit[]): string =>
+      planOf({ ...made, harness: { ...made.harness, circuits } })
+        .findings[0]!.asks.map((one) => one.words)
+        .join(' ');
+    expect(words(made.harness.circuits)).not.toMatch(/more than the added wire may carry/);
+    expect(words([...made.harness.circuits, ...busy])).toMatch(/14 A is more than the added wire may carry/);
   });
 });

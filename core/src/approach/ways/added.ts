@@ -1,10 +1,12 @@
-import { addedBy, type AddedCircuit, type Finding } from '../../damage/index.ts';
-import { ambientC, routeBetween, type Circuit, type Run } from '../../harness/index.ts';
+import { addedBy, branchesOf, type AddedCircuit, type Finding, type Stretch } from '../../damage/index.ts';
+import { routeBetween, type Circuit, type Run } from '../../harness/index.ts';
 import { chooseInsertWire } from '../../sizing/index.ts';
 import { figure } from '../../units/index.ts';
 import { allowedCurrentA, bundleFactor } from '../../wire/index.ts';
 import { orders } from '../asks.ts';
 import type { Ask, FindingField } from '../askTypes.ts';
+import type { CavityWork } from '../cavityTypes.ts';
+import { electricalOf } from '../electrical.ts';
 import type { DecideInput, Decision, Electrical } from '../types.ts';
 import { cavityWork, NOT_NOTED } from './work.ts';
 import { terminalFor } from './terminal.ts';
@@ -15,32 +17,58 @@ const SPARE_SHARE = 0.03;
 /** A way along the harness from a place on a run to a node. */
 interface Route {
   readonly runs: readonly Run[];
+  /** What of each run it goes along, mm from that run's start. */
+  readonly along: NonNullable<Decision['added']>['along'];
   readonly lengthMm: number;
   readonly words: string;
 }
+
+/** All of a run. */
+const wholeOf = ({ id, lengthMm }: Run) => ({ runId: id, fromMm: 0, toMm: lengthMm });
+
+const wayWords = (along: readonly Run[]): string => along.map(({ name }) => `“${name}”`).join(', then ');
 
 /** The shortest way from a place on a run to a node, along the runs of the harness; none where they do not hang together. */
 export function routeFrom(runs: readonly Run[], run: Run, atMm: number, nodeId: string): Route | undefined {
   const byId = new Map(runs.map((one) => [one.id, one]));
   const ways = [
-    { nodeId: run.fromNodeId, mm: atMm },
-    { nodeId: run.toNodeId, mm: run.lengthMm - atMm },
-  ].flatMap((end): { readonly mm: number; readonly along: readonly Run[] }[] => {
-    if (end.nodeId === nodeId) return [{ mm: end.mm, along: [] }];
+    { nodeId: run.fromNodeId, mm: atMm, fromMm: 0, toMm: atMm },
+    { nodeId: run.toNodeId, mm: run.lengthMm - atMm, fromMm: atMm, toMm: run.lengthMm },
+  ].flatMap((end): { readonly mm: number; readonly first: Stretch; readonly along: readonly Run[] }[] => {
+    const first = { fromMm: end.fromMm, toMm: end.toMm };
+    if (end.nodeId === nodeId) return [{ mm: end.mm, first, along: [] }];
     const ids = routeBetween(runs, end.nodeId, nodeId);
     if (!ids || ids.includes(run.id)) return [];
     const along = ids.flatMap((id) => byId.get(id) ?? []);
-    return [{ mm: end.mm + along.reduce((sum, one) => sum + one.lengthMm, 0), along }];
+    return [{ mm: end.mm + along.reduce((sum, one) => sum + one.lengthMm, 0), first, along }];
   });
   const [shortest] = ways.sort((one, other) => one.mm - other.mm);
   if (!shortest) return undefined;
   const along = [run, ...shortest.along];
-  return { runs: along, lengthMm: shortest.mm, words: along.map(({ name }) => `“${name}”`).join(', then ') };
+  return {
+    runs: along,
+    along: [{ runId: run.id, ...shortest.first }, ...shortest.along.map(wholeOf)],
+    lengthMm: shortest.mm,
+    words: wayWords(along),
+  };
 }
 
-/** What a circuit that is added brings to its splice: wire, terminal, route, what is asked and what is warned of. */
+/** The shortest way from one node to another, along the runs of the harness. */
+function routeBetweenNodes(runs: readonly Run[], fromNodeId: string, toNodeId: string): Route | undefined {
+  const along = routeBetween(runs, fromNodeId, toNodeId)?.flatMap((id) => runs.find((run) => run.id === id) ?? []);
+  return (
+    along && {
+      runs: along,
+      along: along.map(wholeOf),
+      lengthMm: along.reduce((sum, { lengthMm }) => sum + lengthMm, 0),
+      words: wayWords(along),
+    }
+  );
+}
+
+/** What a circuit that is added brings besides its splice or the free cavity that it begins in: wire, terminal, route, what is asked and what is warned of. */
 export interface AddedWork {
-  readonly decided: Pick<Decision, 'cavity' | 'added'>;
+  readonly decided: { readonly far?: CavityWork | undefined; readonly added?: Decision['added'] };
   readonly because: readonly string[];
   readonly warnings: readonly string[];
   readonly asks: readonly Ask[];
@@ -75,14 +103,23 @@ function unknowns(finding: Finding, { otherEnd, loadA, fuseA }: AddedCircuit): r
   ];
 }
 
-/**
- * What the added wire may carry, A: in the hottest run of its route, one more loaded wire in the bundle of its splice's
- * run.
- */
-function mayCarryA({ run, runs, finding, runFacts }: DecideInput, { wire, otherEnd }: AddedCircuit): number {
-  const route = otherEnd && routeFrom(runs, run, placeOf(finding), otherEnd.nodeId);
-  const hottestC = Math.max(runFacts.ambientC, ...(route?.runs ?? []).map(({ zone }) => ambientC(zone)));
-  return allowedCurrentA(wire, hottestC) * bundleFactor(runFacts.loadedIds.size + 1);
+/** The way of an added wire: from its splice, or from the cavity that it begins in. */
+function routeOf({ run, runs, finding }: DecideInput, { from, otherEnd }: AddedCircuit): Route | undefined {
+  if (!otherEnd) return undefined;
+  return from
+    ? routeBetweenNodes(runs, from.nodeId, otherEnd.nodeId)
+    : routeFrom(runs, run, placeOf(finding), otherEnd.nodeId);
+}
+
+/** What the added wire may carry, A: the least of the runs along its way, one more loaded wire in the bundle of each. */
+function mayCarryA(input: DecideInput, added: AddedCircuit): number {
+  const along = routeOf(input, added)?.runs ?? [input.run];
+  return Math.min(
+    ...along.map((run) => {
+      const { ambientC, loadedIds } = input.factsAlong(run);
+      return allowedCurrentA(added.wire, ambientC) * bundleFactor(loadedIds.size + 1);
+    }),
+  );
 }
 
 /** Loads and fuses of main and added wire against each other, and against what the added wire may carry. */
@@ -154,27 +191,28 @@ function farEnd(
   electrical: Electrical,
   added: AddedCircuit & { readonly otherEnd: NonNullable<AddedCircuit['otherEnd']> },
 ): AddedWork {
-  const { finding, run, runs, nodes } = input;
+  const { finding, runs, nodes } = input;
   const { otherEnd, wire } = added;
   const node = nodes.get(otherEnd.nodeId);
   const where = `${node?.name ?? otherEnd.nodeId}, ${otherEnd.cavity}`;
-  const route = routeFrom(runs, run, placeOf(finding), otherEnd.nodeId);
+  const route = routeOf(input, added);
   const lengthMm = added.lengthMm ?? (route ? Math.ceil(route.lengthMm * (1 + SPARE_SHARE)) : undefined);
   // Its terminal stands what its own place is like, and not what the splice's is.
-  const there = runs.find(({ fromNodeId, toNodeId }) => [fromNodeId, toNodeId].includes(otherEnd.nodeId)) ?? run;
+  const there = runs.find(({ fromNodeId, toNodeId }) => [fromNodeId, toNodeId].includes(otherEnd.nodeId)) ?? input.run;
+  const own = ownCircuit(input, added);
   const found = terminalFor(
-    { ...input, run: there, circuit: ownCircuit(input, added), circuitsAt: withIt(input, added) },
+    { ...input, run: there, circuit: own, circuitsAt: withIt(input, added) },
     wire,
     node,
     otherEnd.cavity,
-    electrical,
+    electricalOf(own, input.factsAlong(there)),
   );
   const fit = found.refused ? { ...found, terminal: undefined, unknown: found.refused.because } : found;
   const isIn = node?.kind === 'connector';
   const isShort = route !== undefined && added.lengthMm !== undefined && added.lengthMm < route.lengthMm;
   return {
     decided: {
-      cavity: cavityWork({
+      far: cavityWork({
         name: `Terminal of the added wire at ${where}`,
         acts: isIn ? ['unplug', 'crimpTerminal', 'route'] : ['crimpTerminal', 'route'],
         at: otherEnd,
@@ -185,7 +223,13 @@ function farEnd(
       }),
       ...(lengthMm === undefined
         ? {}
-        : { added: { lengthMm, wire: chooseInsertWire(wire, input.catalogue.wires, electrical.placeC, lengthMm) } }),
+        : {
+            added: {
+              lengthMm,
+              wire: chooseInsertWire(wire, input.catalogue.wires, electrical.placeC, lengthMm),
+              along: route?.along ?? [],
+            },
+          }),
     },
     because: [
       route
@@ -231,11 +275,26 @@ export function addedWork(input: DecideInput, electrical: Electrical): AddedWork
   const added = addedBy(input.finding);
   if (!added) return { decided: {}, because: [], warnings: [], asks: [] };
   const { otherEnd } = added;
+  const more = branchesOf(input.finding).length - 1;
   const far = otherEnd ? farEnd(input, electrical, { ...added, otherEnd }) : undefined;
   return {
     decided: far?.decided ?? {},
     because: far?.because ?? [],
     warnings: far?.warnings ?? [],
-    asks: [...unknowns(input.finding, added), ...(far?.asks ?? []), ...currents(input, added)],
+    asks: [
+      ...unknowns(input.finding, added),
+      ...(far?.asks ?? []),
+      ...currents(input, added),
+      ...(more > 0
+        ? [
+            {
+              does: 'note',
+              words: `Only the first added wire has its other end here: note ${more === 1 ? 'the other one' : `each of the other ${more}`} as a finding of its own`,
+              at: at(input.finding, 'otherEnd'),
+              holdsKit: true,
+            } as const,
+          ]
+        : []),
+    ],
   };
 }

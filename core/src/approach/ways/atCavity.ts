@@ -41,8 +41,7 @@ function warningsAt({ node, input, finding }: At, chosen: RankedWay, cause: stri
   if (own !== undefined) warnings.push(own);
   if (node?.kind === 'connector' && !['refit', 'solderToPin', 'extend'].includes(chosen.way))
     warnings.push(freeing(node));
-  if (chosen.cost.splices > 0 && cavityKindOf(finding.kind).endsCable !== true)
-    warnings.push(...cableWarnings(input.run));
+  if (chosen.cost.splices > 0 && cavityKindOf(finding.kind).endsCable !== true) warnings.push(...cableWarnings(input));
   if ((chosen.way === 'pigtail' || chosen.way === 'rehouse') && node) {
     const without = input
       .circuitsAt(node.id)

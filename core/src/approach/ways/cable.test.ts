@@ -46,7 +46,19 @@ function torn(of: Torn = {}): At {
         : { id: 'X2', kind: 'connector', name: 'X2', ...(capMm === null ? {} : { identity: { capMm } }) },
     electrical: { placeC: of.placeC ?? 60 },
     input: {
-      run: { ...run, ...(cable ? { cable } : {}) },
+      run,
+      ...(cable
+        ? {
+            cable: {
+              id: 'W1',
+              name: 'W1',
+              outerMm: cable.outerMm,
+              runIds: [run.id],
+              coreIds: [circuit.id],
+              spares: Array.from({ length: cable.unusedCores ?? 0 }, () => ({})),
+            },
+          }
+        : {}),
       circuit: {
         ...circuit,
         wire: wire(0.75, { jacket: { material: 'xlpe', wall: 'thin', outerDiameterMm: of.jacketMm } }),

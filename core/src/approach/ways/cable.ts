@@ -3,7 +3,8 @@ import { cavityKindOf } from '../../damage/index.ts';
 import { toolThat } from '../../method/index.ts';
 import { lengthwiseShrink, sleeveFits } from '../../sizing/index.ts';
 import { ceilTo, figure } from '../../units/index.ts';
-import { jacketDiameterMm } from '../../wire/index.ts';
+import type { Cable } from '../../harness/index.ts';
+import { colourInWords, jacketDiameterMm } from '../../wire/index.ts';
 import type { Ask } from '../askTypes.ts';
 import type { CableEnd } from '../cavityTypes.ts';
 import { onceThere, type At } from './at.ts';
@@ -46,7 +47,7 @@ export function withJacketBack(cable: CableEnd, backMm: number): CableEnd {
 function spareEnds(at: At): { readonly spare?: CableEnd['spare']; readonly lacks: readonly Lack[] } {
   const { input, electrical } = at;
   const { slideFactor, gripShare, overlapMm } = input.practice.figures;
-  const cores = input.run.cable?.unusedCores ?? 0;
+  const cores = input.cable?.spares.length ?? 0;
   const jacketMm = jacketDiameterMm(input.circuit.wire);
   const found = findStanding(input.catalogue, electrical.placeC, (parts) =>
     sleeveFits(partsOf(parts, 'sleeve'), {
@@ -65,11 +66,17 @@ function spareEnds(at: At): { readonly spare?: CableEnd['spare']; readonly lacks
   };
 }
 
+/** Colours of the unused cores, as far as somebody has looked. */
+function spareColours(cable: Cable | undefined): Pick<CableEnd, 'spareColours'> {
+  const colours = (cable?.spares ?? []).flatMap(({ colour }) => (colour ? [colourInWords(colour)] : []));
+  return colours.length === 0 ? {} : { spareColours: colours };
+}
+
 /** What is measured before a sleeve over jacket and cap can be chosen. */
 function measures({ node, input }: At): readonly Ask[] {
   const name = node?.name ?? 'the connector';
   return [
-    ...(input.run.cable
+    ...(input.cable?.outerMm !== undefined
       ? []
       : [
           {
@@ -100,7 +107,7 @@ export function cableEndOf(at: At): CableWork {
   if (cavityKindOf(finding.kind).endsCable !== true) return NONE;
   if (input.run.zone.fuelVapour && input.gate.vapour === undefined)
     return {
-      cable: { backMm: JACKET_BACK_MM, unusedCores: input.run.cable?.unusedCores ?? 0, isUncounted: true },
+      cable: { backMm: JACKET_BACK_MM, unusedCores: input.cable?.spares.length ?? 0, isUncounted: true },
       lacks: [],
       asks: [],
       warnings: [
@@ -111,12 +118,13 @@ export function cableEndOf(at: At): CableWork {
   const ends = spareEnds(at);
   const bare: CableEnd = {
     backMm: JACKET_BACK_MM,
-    unusedCores: input.run.cable?.unusedCores ?? 0,
+    unusedCores: input.cable?.spares.length ?? 0,
     isUncounted: true,
     ...(ends.spare ? { spare: ends.spare } : {}),
+    ...spareColours(input.cable),
   };
   const asks = onceThere(at, measures(at));
-  const [outerMm, capMm] = [input.run.cable?.outerMm, node?.identity?.capMm];
+  const [outerMm, capMm] = [input.cable?.outerMm, node?.identity?.capMm];
   if (outerMm === undefined || capMm === undefined) return { cable: bare, lacks: ends.lacks, asks, warnings: [] };
   const passMm = Math.max(outerMm, capMm);
   const found = findStanding(input.catalogue, electrical.placeC, (parts) =>

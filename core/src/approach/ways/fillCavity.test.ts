@@ -28,6 +28,10 @@ function filled({ fitting, areaMm2 = 0.75, choice, ...options }: Filled = {}): F
 const COST = { splices: 0, minutes: 6, wireMm: 0 };
 const GOES_IN = `${WHERE} is free: a lead with its own terminal (1.5 mm terminal) goes in, the plug comes out, and no wire is cut.`;
 const NOT_NOTED = `Nobody has noted which terminal belongs to ${WHERE}: note its family there, or what the end is for`;
+const WHERE_TO = [
+  'Where does the added wire go? Its terminal, its route and its length follow from its other end',
+  'What does the added circuit carry, and has it a fuse of its own? Its wire is held against that',
+];
 
 describe('a free cavity that takes a new circuit', () => {
   test.each<[string, Filled, object, readonly string[]]>([
@@ -81,7 +85,7 @@ describe('a free cavity that takes a new circuit', () => {
     expect(plan.approach).toBe('fillCavity');
     expect(plan.ways).toEqual([{ way: 'fillCavity', ruleId: 'way.fillCavity', ...way }]);
     expect(plan.because).toEqual([plan.ways[0]?.because]);
-    expect(plan.asks.map(({ words }) => words)).toEqual(asks);
+    expect(plan.asks.map(({ words }) => words)).toEqual([...asks, ...WHERE_TO]);
     expect(plan.warnings).toEqual([]);
   });
   it('the plug comes out, the seal slides on, the terminal goes on and in: nothing is freed', () => {

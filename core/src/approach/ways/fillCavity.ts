@@ -1,8 +1,9 @@
 import { notOnShelf } from '../../catalogue/index.ts';
-import { branchesOf, type Finding } from '../../damage/index.ts';
+import { addedBy, branchesOf, type Finding } from '../../damage/index.ts';
 import type { Cavity } from '../../harness/index.ts';
 import { asksWithoutWay } from '../asks.ts';
 import type { DecideInput, Decision, RankedWay } from '../types.ts';
+import { addedWork } from './added.ts';
 import { finish, type Undecided } from './finish.ts';
 import { terminalFor } from './terminal.ts';
 import { ACT_MINUTES, cavityWork, unfit, WAY_WORDS } from './work.ts';
@@ -43,12 +44,28 @@ export function fillCavity(input: DecideInput, finding: Finding, at: Cavity, bas
         : `${where} is free: a lead with its own terminal${fit.terminal ? ` (${fit.terminal.partName})` : ''} goes in, the plug comes out, and no wire is cut.`),
   };
   const decided = {
-    cavity: cavityWork({ name: WAY_WORDS.fillCavity, acts: ['unplug', 'crimpTerminal'], at, node, wire, fit }),
+    cavity: cavityWork({
+      name: WAY_WORDS.fillCavity,
+      acts: ['unplug', 'crimpTerminal'],
+      at,
+      node,
+      wire,
+      fit,
+      added: { loadA: addedBy(finding)?.loadA },
+    }),
   };
-  return finish(
+  const made = finish(
     input,
     base,
     { way, decided },
     { ways: [way], because: [], warnings: [], wayAsked: input.choice?.use === 'fillCavity' },
   );
+  const added = addedWork(input, base.electrical);
+  return {
+    ...made,
+    ...added.decided,
+    because: [...made.because, ...added.because],
+    warnings: [...made.warnings, ...added.warnings],
+    asks: [...made.asks, ...added.asks],
+  };
 }

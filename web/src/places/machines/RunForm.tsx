@@ -18,6 +18,7 @@ import { runSchema } from '@mendum/core/schemas';
 import { useKept } from '../../form/useKept.ts';
 import { NumberField, Select, TextField, TickBox } from '../../ui/field.tsx';
 import { numberOf } from '../../ui/typed.ts';
+import { CableForm } from './CableForm.tsx';
 import { freeId } from './draft.ts';
 import { runEdits } from './runEdits.ts';
 import { FEATURE_WORDS, NODE_WORDS } from '../../connector/words.ts';
@@ -101,17 +102,9 @@ function FeatureList({ run, onEdit }: Pick<RunFormProps, 'run' | 'onEdit'>) {
   );
 }
 
-/** A run whose cable has no diameter is no cable. */
-const withoutEmptyCable = (run: Run): Run => {
-  const outer = run.cable?.outerMm;
-  return outer === undefined ? { ...run, cable: undefined } : run;
-};
-
 /** A run beside the drawing: name, length, what it lives with, what lies along it, and a node set into it. */
 export function RunForm({ harness, run, atMm, onEdit }: RunFormProps) {
-  const { field, typed } = useKept(runSchema, run, (after) => onEdit(...runEdits(run, after)), {
-    tidy: withoutEmptyCable,
-  });
+  const { field, typed } = useKept(runSchema, run, (after) => onEdit(...runEdits(run, after)));
   const [at, setAt] = useState(atMm === undefined ? '' : String(atMm));
   const [kind, setKind] = useState<NodeKind>('branch');
   const nameOf = (id: string): string => harness.nodes.find((node) => node.id === id)?.name ?? id;
@@ -142,14 +135,6 @@ export function RunForm({ harness, run, atMm, onEdit }: RunFormProps) {
         <TextField label="Name" maxLength={200} {...field('name')} />
         <NumberField label="Length" unit="mm" {...field('lengthMm')} />
         <NumberField label="Conduit, inside" unit="mm" {...field('conduitInsideMm')} />
-        <NumberField
-          label="Cable jacket, outside"
-          data-field="cableMm"
-          hint="Only where the run is one jacketed cable."
-          unit="mm"
-          {...field('cable.outerMm')}
-        />
-        {run.cable ? <NumberField label="Its unused cores" unit="pcs" {...field('cable.unusedCores')} /> : null}
         <Select label="Where it lies" {...field('zone.area')}>
           {AREAS.map((one) => (
             <option key={one}>{one}</option>
@@ -173,6 +158,7 @@ export function RunForm({ harness, run, atMm, onEdit }: RunFormProps) {
         />
         <TickBox label="Fuel vapour near" defaultChecked={typed.zone.fuelVapour} {...field('zone.fuelVapour')} />
       </div>
+      <CableForm key={run.id} harness={harness} run={run} onEdit={onEdit} />
       <FeatureList run={run} onEdit={onEdit} />
       <fieldset className="grid items-end gap-2 border-t border-rule pt-3 sm:grid-cols-[1fr_1fr_auto]">
         <legend className="text-lg font-semibold">Split it</legend>

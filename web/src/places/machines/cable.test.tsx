@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { MemoryRouter } from 'react-router';
 import { describe, expect, it, test } from 'vitest';
 import { applyEdits, type Harness, type HarnessEdit, type HarnessNode, type Run } from '@mendum/core';
+import { circuitOf } from '../../test/job.tsx';
 import { NodeForm } from './NodeForm.tsx';
 import { RunForm } from './RunForm.tsx';
 
@@ -17,7 +18,7 @@ const RUN: Run = {
   features: [],
 };
 /** A run beside the drawing, with edits done as they are made. */
-const cable = (first: Run = RUN): HarnessEdit[] => {
+const cable = (first: Run = RUN, circuits: Harness['circuits'] = []): HarnessEdit[] => {
   const edits: HarnessEdit[] = [];
   function Beside() {
     const [harness, setHarness] = useState<Harness>({
@@ -25,7 +26,7 @@ const cable = (first: Run = RUN): HarnessEdit[] => {
       name: 'Loom',
       nodes: ['X1', 'X2'].map((id) => ({ id, name: id, kind: 'connector' })),
       runs: [first],
-      circuits: [],
+      circuits,
     });
     const onEdit = (...made: readonly HarnessEdit[]): boolean => {
       edits.push(...made);
@@ -44,24 +45,40 @@ const type = async (label: string, text: string): Promise<void> => {
   await userEvent.tab();
 };
 
-describe('the cable that a run is', () => {
-  it('is noted by its diameter and its unused cores, and taken away again', async () => {
-    const edits = cable();
+const wires = (...ids: readonly string[]): Harness['circuits'] =>
+  ids.map((id, index) => circuitOf(String(index + 1), { id, function: `core ${id}` }));
+
+describe('a cable along a run, with its cores', () => {
+  it('is told by its diameter: every wire there is a core until one is said not to be', async () => {
+    const edits = cable(RUN, wires('A', 'B', 'C'));
     await type('Cable jacket, outside', '8.2');
-    await screen.findByLabelText('Its unused cores');
-    await type('Its unused cores', '2');
-    await waitFor(() => expect(edits).toHaveLength(2));
-    expect(edits.at(-1)).toMatchObject({ change: { cable: { outerMm: 8.2, unusedCores: 2 } } });
-    const taken = cable({ ...RUN, cable: { outerMm: 8.2, unusedCores: 2 } });
-    const [, field] = screen.getAllByLabelText('Cable jacket, outside');
-    await userEvent.clear(field!);
-    await userEvent.tab();
-    await waitFor(() => expect(taken).toMatchObject([{ change: { cable: null } }]));
+    await waitFor(() =>
+      expect(edits.at(-1)).toMatchObject({ do: 'setCable', cable: { outerMm: 8.2, coreIds: ['A', 'B', 'C'] } }),
+    );
+    await userEvent.click(await screen.findByLabelText(/^2 core B/));
+    expect(edits.at(-1)).toMatchObject({ cable: { coreIds: ['A', 'C'] } });
+  });
+  it('has cores that carry nothing, each with its colour once somebody has looked', async () => {
+    const edits = cable(RUN, wires('A'));
+    await userEvent.click(screen.getByRole('button', { name: 'A cable, not measured yet' }));
+    await userEvent.click(await screen.findByRole('button', { name: 'Add one' }));
+    expect(edits.at(-1)).toMatchObject({ cable: { spares: [{}] } });
+    await userEvent.click(await screen.findByRole('radio', { name: 'green' }));
+    expect(edits.at(-1)).toMatchObject({ cable: { spares: [{ colour: { base: 'green' } }] } });
+    await userEvent.click(screen.getByRole('button', { name: 'There is no such core' }));
+    expect(edits.at(-1)).toMatchObject({ cable: { spares: [] } });
+  });
+  it('may be not measured, and is taken away whole', async () => {
+    const edits = cable(RUN, wires('A'));
+    await userEvent.click(screen.getByRole('button', { name: 'A cable, not measured yet' }));
+    expect(edits).toMatchObject([{ do: 'setCable', cable: { id: 'W1', coreIds: ['A'] } }]);
+    await userEvent.click(await screen.findByRole('button', { name: /It is no cable/ }));
+    expect(edits.at(-1)).toEqual({ do: 'removeCable', cableId: 'W1' });
   });
   test.each([
     ['Cable jacket, outside', '100', ''],
-    ['Cable jacket, outside', '100.1', 'Enter a number above 0, up to 100 mm.'],
-    ['Cable jacket, outside', '0', 'Enter a number above 0, up to 100 mm.'],
+    ['Cable jacket, outside', '100.1', 'Enter a number above 0, up to 100 mm, or leave it empty.'],
+    ['Cable jacket, outside', '0', 'Enter a number above 0, up to 100 mm, or leave it empty.'],
     ['Conduit, inside', '500', ''],
     ['Conduit, inside', '501', 'Enter a number above 0, up to 500 mm, or leave it empty.'],
     ['Hottest it gets', '400', ''],

@@ -17,7 +17,6 @@ export function runEdits(before: Run, after: Run): readonly HarnessEdit[] {
     ...(after.name === before.name ? {} : { name: after.name }),
     ...(differs(zoneOf(before), zoneOf(after)) ? { zone: after.zone } : {}),
     ...(after.conduitInsideMm === before.conduitInsideMm ? {} : { conduitInsideMm: after.conduitInsideMm ?? null }),
-    ...(differs(before.cable, after.cable) ? { cable: after.cable ?? null } : {}),
   };
   return [
     ...(Object.keys(change).length === 0 ? [] : [{ do: 'changeRun', runId: before.id, change } as const]),

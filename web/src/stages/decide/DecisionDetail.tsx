@@ -17,6 +17,7 @@ import { Terminals } from './Terminals.tsx';
 import { Ways } from './Ways.tsx';
 
 /** It adds up what is drawn on a wire: what is decided is read before it. */
+const RouteMap = lazy(async () => ({ default: (await import('./RouteMap.tsx')).RouteMap }));
 const SlackAccount = lazy(async () => ({ default: (await import('../mishap/SlackAccount.tsx')).SlackAccount }));
 /** It plans on the page, so it brings the planner with it: only when it is opened. */
 const WhatIf = lazy(async () => ({ default: (await import('./WhatIf.tsx')).WhatIf }));
@@ -94,12 +95,20 @@ export function DecisionDetail({ finding }: { readonly finding: FindingPlan }) {
       <Suspense fallback={<div className="min-h-11" />}>
         <SlackAccount finding={finding} />
       </Suspense>
-      {finding.cavity?.work.terminal ? (
-        <p>
-          {finding.cavity.work.terminal.partName}: {finding.cavity.work.terminal.fitsWords}, strip{' '}
-          <span className="figure">{figure(finding.cavity.work.terminal.stripMm, 1)}</span> mm.
-          {finding.cavity.work.terminal.seal ? ` Sealed by ${finding.cavity.work.terminal.seal.name}.` : ''}
-        </p>
+      {[finding.cavity, finding.far].map((make) =>
+        make?.work.terminal ? (
+          <p key={make.id}>
+            {make.work.terminal.partName}
+            {finding.far ? `, ${make.work.nodeName} ${make.work.at.cavity}` : ''}: {make.work.terminal.fitsWords}, strip{' '}
+            <span className="figure">{figure(make.work.terminal.stripMm, 1)}</span> mm.
+            {make.work.terminal.seal ? ` Sealed by ${make.work.terminal.seal.name}.` : ''}
+          </p>
+        ) : null,
+      )}
+      {finding.added ? (
+        <Suspense fallback={<div className="min-h-11" />}>
+          <RouteMap added={finding.added} />
+        </Suspense>
       ) : null}
       <CableLine finding={finding} />
       {splice ? (

@@ -62,27 +62,25 @@ export function BranchFields({ form, own, harness, onChange }: BranchFieldsProps
               <TextField label="Which cavity" maxLength={10} {...form.field('freeCavity')} />
             )}
           </div>
-          {draft.freeNodeId === '' ? (
-            <div className="grid items-start gap-3 sm:grid-cols-2">
-              <Select
-                label="Its other end is at"
-                hint="Terminal, route and length follow from it."
-                {...form.field('otherEnd')}
-              >
-                <option value="">not known yet</option>
-                {harness.nodes
-                  .filter(({ kind }) => kind === 'connector' || kind === 'end')
-                  .map((node) => (
-                    <option key={node.id} value={node.id}>
-                      {node.name}
-                    </option>
-                  ))}
-              </Select>
-              {draft.otherEnd === '' ? null : (
-                <TextField label="Cavity or place there" maxLength={10} {...form.field('otherPlace')} />
-              )}
-            </div>
-          ) : null}
+          <div className="grid items-start gap-3 sm:grid-cols-2">
+            <Select
+              label="Its other end is at"
+              hint="Terminal, route and length follow from it."
+              {...form.field('otherEnd')}
+            >
+              <option value="">not known yet</option>
+              {harness.nodes
+                .filter(({ kind }) => kind === 'connector' || kind === 'end')
+                .map((node) => (
+                  <option key={node.id} value={node.id}>
+                    {node.name}
+                  </option>
+                ))}
+            </Select>
+            {draft.otherEnd === '' ? null : (
+              <TextField label="Cavity or place there" maxLength={10} {...form.field('otherPlace')} />
+            )}
+          </div>
         </>
       ) : null}
     </section>
