@@ -23,7 +23,7 @@ export type FindingField =
   | 'addedLoadA'
   | 'addedFuseA';
 export type CircuitField = 'fuseA' | 'loadA' | 'wire';
-export type RunField = 'ambientC' | 'moisture' | 'vibration' | 'fuelVapour' | 'features' | 'cableMm';
+export type RunField = 'ambientC' | 'moisture' | 'vibration' | 'fuelVapour' | 'features' | 'cableMm' | 'lengthMm';
 
 /** What a person has to do before the plan can go on: what it is, in words, and the field that answers it. */
 export interface Ask {

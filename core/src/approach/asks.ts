@@ -5,7 +5,7 @@ import { figure } from '../units/index.ts';
 import { CANNOT_BE_C } from '../wire/index.ts';
 import { ADDED_WIRE } from './electrical.ts';
 import type { AnsweredAt, Ask, CircuitField, FindingField, NodeField, RunField } from './askTypes.ts';
-import type { DecideInput, Electrical, RankedWay } from './types.ts';
+import type { DecideInput, Decision, Electrical, RankedWay } from './types.ts';
 
 /** Most of the ways out that are named. */
 const NAMED = 3;
@@ -219,6 +219,25 @@ export function readingAsks({ finding, share }: Pick<DecideInput, 'finding' | 's
   return words === undefined
     ? []
     : [{ does: 'measure', words, at: { on: 'finding', findingId: finding.id, field: 'fromMm' } }];
+}
+
+/** So near its end the length of a run decides where a splice may lie: a body, and the room that connectors want. mm. */
+const NEAR_END_MM = 150;
+
+/** The length of a run that nobody has measured, where a splice has to lie near its far end. */
+export function lengthAsks(
+  { finding, run }: Pick<DecideInput, 'finding' | 'run'>,
+  { approach, lost }: Pick<Decision, 'approach' | 'lost'>,
+): readonly Ask[] {
+  if (run.atLeast !== true || isAtCavity(finding) || approach === 'cover' || approach === 'withOther') return [];
+  if (lost.toMm <= run.lengthMm - NEAR_END_MM) return [];
+  return [
+    {
+      does: 'measure',
+      words: `How long is “${run.name}”? The damage lies near its far end as far as that was measured, and a splice keeps away from what is there`,
+      at: { on: 'run', runId: run.id, field: 'lengthMm' },
+    },
+  ];
 }
 
 /** The cause of the damage, where nobody has noted it. */

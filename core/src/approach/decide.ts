@@ -13,7 +13,7 @@ import { chooseInsertWire, reachCostMm } from '../sizing/index.ts';
 import { figure } from '../units/index.ts';
 import { jacketDiameterMm } from '../wire/index.ts';
 import { cableWarnings, sentence, isCutAnyway, lostOf, mustCut, takenByOne } from './copper.ts';
-import { asksWithoutMethod, causeAsks, fuseAsks, loadAsks, orders, readingAsks } from './asks.ts';
+import { asksWithoutMethod, causeAsks, fuseAsks, lengthAsks, loadAsks, orders, readingAsks } from './asks.ts';
 import type { Ask } from './askTypes.ts';
 import { rankCovers } from './cover.ts';
 import { electricalAlong, withSection } from './electrical.ts';
@@ -110,6 +110,12 @@ function chooseCover(covers: readonly RankedCover[], use: string | undefined): R
  * that any allowed method reaches with, each with its reasons. Pure.
  */
 export function decide(input: DecideInput): Decision {
+  const decision = decided(input);
+  const asks = lengthAsks(input, decision);
+  return asks.length === 0 ? decision : { ...decision, asks: [...decision.asks, ...asks] };
+}
+
+function decided(input: DecideInput): Decision {
   const { finding, circuit, gate, choice, practice, catalogue } = input;
   const electrical = electricalAlong(input);
   const { share } = input;

@@ -44,3 +44,4 @@ export { placeGrown, runGrown, stretchGrown } from './grown.ts';
 export type { Growth } from './grown.ts';
 export { cableOf, cablesAlong } from './cables.ts';
 export type { Cable, SpareCore } from './cables.ts';
+export { NOT_MEASURED_MM, notMeasured, runLengthInWords } from './lengths.ts';

@@ -78,6 +78,8 @@ export interface Run {
   readonly fromNodeId: string;
   readonly toNodeId: string;
   readonly lengthMm: number;
+  /** Nobody has measured all of it: it is at least as long as `lengthMm`. */
+  readonly atLeast?: true | undefined;
   readonly conduitInsideMm?: number | undefined;
   readonly zone: Zone;
   readonly features: readonly Feature[];

@@ -22,6 +22,7 @@ const runChange = shape<RunChange>({
   zone: zoneSchema,
   features: list(featureSchema),
   conduitInsideMm: above0(500).allow(null),
+  atLeast: Joi.valid(true, null),
 });
 
 /** One edit of a harness, as data. */

@@ -206,6 +206,7 @@ export const runSchema = named(
     fromNodeId: needed(id),
     toNodeId: needed(id),
     lengthMm: needed(lengthMm.greater(0)),
+    atLeast: Joi.valid(true),
     conduitInsideMm: above0(500),
     zone: needed(zoneSchema),
     features: usual(list(featureSchema), []),

@@ -1,5 +1,5 @@
 import { believedLoadA } from '../approach/index.ts';
-import { isPowerKind } from '../harness/index.ts';
+import { isPowerKind, notMeasured } from '../harness/index.ts';
 import type { PlacedItem } from '../layout/index.ts';
 import { figure } from '../units/index.ts';
 import {
@@ -49,8 +49,11 @@ export function electricalCheck(
   const jointMilliohm = joints.map((joint) => R(thinner, Math.max(LEAST_JOINT_MM, joint.jointLengthMm), at));
   const after = before - removed + added + jointMilliohm.reduce((sum, one) => sum + one, 0);
   const drop = (milliohm: number): number | undefined => (loadA === undefined ? undefined : (milliohm / 1000) * loadA);
+  const open = notMeasured(job.harness.runs, circuit.runIds).map(({ name }) => name);
+  const least = open.length > 0;
   return {
     pathMm,
+    ...(least ? { notMeasured: open } : {}),
     conductorC: at,
     before: { milliohm: before, dropV: drop(before) },
     after: { milliohm: after, dropV: drop(after) },
@@ -110,8 +113,14 @@ export function electricalCheck(
     if (dropAfter !== undefined && isPowerKind(circuit.kind)) {
       say(
         'drop',
-        dropAfter <= limit + 1e-9 ? 'ok' : dropAfter <= (drop(before) ?? 0) + 1e-9 ? 'watch' : 'over',
-        `Drop ${figure(dropAfter, 3)} V at ${figure(loadA ?? 0)} A; ${circuit.kind === 'ground' ? 'a ground path' : 'a feed wire'} may take ${figure(limit, 2)} V at ${figure(job.machine.systemVoltageV, 0)} V.`,
+        dropAfter <= limit + 1e-9
+          ? least
+            ? 'watch'
+            : 'ok'
+          : dropAfter <= (drop(before) ?? 0) + 1e-9
+            ? 'watch'
+            : 'over',
+        `Drop ${least ? 'at least ' : ''}${figure(dropAfter, 3)} V at ${figure(loadA ?? 0)} A; ${circuit.kind === 'ground' ? 'a ground path' : 'a feed wire'} may take ${figure(limit, 2)} V at ${figure(job.machine.systemVoltageV, 0)} V.${least && dropAfter <= limit + 1e-9 ? ` How long is “${open.join('”, “')}”? Nobody has measured it.` : ''}`,
       );
     }
     const worst = Math.max(0, ...jointMilliohm);

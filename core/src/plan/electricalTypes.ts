@@ -12,6 +12,8 @@ export interface ElectricalLine {
 export interface ElectricalCheck {
   /** Length of the circuit's path through its runs, mm. */
   readonly pathMm: number;
+  /** Runs of it that nobody has measured all of, by name: the path, its resistance and its drop are the least. */
+  readonly notMeasured?: readonly string[] | undefined;
   /** Conductor temperature that resistances are taken at, °C. */
   readonly conductorC: number;
   readonly before: { readonly milliohm: number; readonly dropV?: number | undefined };

@@ -1,3 +1,4 @@
+import { notMeasured } from '../harness/index.ts';
 import type { Job } from '../job/index.ts';
 import type { PlacedItem } from '../layout/index.ts';
 import type { MeasuredPath } from '../prove/index.ts';
@@ -25,7 +26,9 @@ export function measuredPath(
   const terminals = decision.cavity?.acts.includes('crimpTerminal') === true ? 1 : 0;
   return {
     wire: circuit.wire,
-    ...(wholeMm > 0 ? { lengthMm: Math.round(wholeMm - removedMm + insertMm) } : {}),
+    ...(wholeMm > 0 && notMeasured(harness.runs, circuit.runIds).length === 0
+      ? { lengthMm: Math.round(wholeMm - removedMm + insertMm) }
+      : {}),
     pieces,
     joints: Math.max(1, (item?.splices.length ?? 0) + terminals + before),
   };

@@ -21,9 +21,10 @@ function addRun(state: Surveyed, run: Run, node: HarnessNode | undefined): Surve
 
 function changeRun(state: Surveyed, runId: string, change: RunChange): Surveyed {
   runOf(state, runId);
-  const { conduitInsideMm, name, zone, features } = change;
-  const changed = (run: Run): Run => ({
+  const { conduitInsideMm, atLeast, name, zone, features } = change;
+  const changed = ({ atLeast: was, ...run }: Run): Run => ({
     ...run,
+    ...((atLeast === null ? undefined : (atLeast ?? was)) === true ? { atLeast: true } : {}),
     name: name ?? run.name,
     zone: zone ?? run.zone,
     features: features ?? run.features,

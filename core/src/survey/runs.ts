@@ -71,7 +71,7 @@ export function splitRun(
       'Use another.',
     );
   const { first, second } = partedAt(on(state, run), atMm, run.id, newRunId, node.name);
-  const before: Run = { ...run, toNodeId: node.id, lengthMm: atMm, features: first.features };
+  const before: Run = { ...measured(run, atMm), toNodeId: node.id, features: first.features };
   const behind: Run = {
     ...run,
     id: newRunId,
@@ -141,6 +141,7 @@ export function joinRuns(state: Surveyed, nodeId: string): Surveyed {
   const features = [...joined.features, ...leftBy(node, first.run.lengthMm, joined.features)];
   const run: Run = {
     ...a,
+    ...(b.atLeast ? { atLeast: true } : {}),
     fromNodeId: first.run.fromNodeId,
     toNodeId: second.run.toNodeId,
     lengthMm: first.run.lengthMm + second.run.lengthMm,
@@ -215,7 +216,17 @@ export function moveNode(state: Surveyed, nodeId: string, byMm: number): Surveye
   return { harness: { ...harness, runs }, findings: inOrder(state, [...first.on.findings, ...second.on.findings]) };
 }
 
-/** Gives a run another length, measured from its start. @throws EditRefused when something on it would lie outside */
+const keptOpen = (state: Surveyed, runId: string): Surveyed => ({
+  ...state,
+  harness: {
+    ...state.harness,
+    runs: state.harness.runs.map((one) => (one.id === runId ? { ...one, atLeast: true } : one)),
+  },
+});
+
+const measured = ({ atLeast: _, ...run }: Run, lengthMm: number): Run => ({ ...run, lengthMm });
+
+/** Gives a run the length that somebody has measured, from its start. @throws EditRefused when something on it would lie outside */
 export function setLength(state: Surveyed, runId: string, lengthMm: number): Surveyed {
   const run = runOf(state, runId);
   if (!(lengthMm >= 1 && lengthMm <= 1_000_000))
@@ -233,7 +244,7 @@ export function setLength(state: Surveyed, runId: string, lengthMm: number): Sur
     ...state,
     harness: {
       ...state.harness,
-      runs: state.harness.runs.map((one) => (one.id === runId ? { ...one, lengthMm } : one)),
+      runs: state.harness.runs.map((one) => (one.id === runId ? measured(one, lengthMm) : one)),
     },
   };
 }
@@ -250,7 +261,9 @@ export function extendEnd(state: Surveyed, nodeId: string, byMm: number): Survey
       `${name} is no end: ${more.length + 1} runs meet there.`,
       'Go on from where the last run ends.',
     );
-  const grown = setLength(state, run.id, run.lengthMm + byMm);
+  const longer = setLength(state, run.id, run.lengthMm + byMm);
+  // What nobody has measured all of is not measured by what it grows by.
+  const grown = run.atLeast ? keptOpen(longer, run.id) : longer;
   if (run.toNodeId === nodeId) return grown;
   const moved = together({ features: [], findings: [] }, on(state, run), byMm, run.id);
   return {

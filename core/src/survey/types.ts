@@ -8,6 +8,8 @@ export interface RunChange {
   readonly features?: Run['features'] | undefined;
   /** mm; null takes the conduit away. */
   readonly conduitInsideMm?: number | null | undefined;
+  /** Nobody has measured all of it; null says that its length is measured. */
+  readonly atLeast?: true | null | undefined;
 }
 
 /**

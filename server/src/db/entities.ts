@@ -58,6 +58,7 @@ export const RunEntity = new EntitySchema<Rows.RunRow>({
     fromNodeId: text,
     toNodeId: text,
     lengthMm: real,
+    atLeast: { type: 'boolean', default: false },
     conduitInsideMm: optional(real),
     zone: json,
     features: json,

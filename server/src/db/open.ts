@@ -15,6 +15,7 @@ import { Lists1765000000000 } from './migrations/1765000000000-lists.ts';
 import { Mishaps1765100000000 } from './migrations/1765100000000-mishaps.ts';
 import { Placed1765200000000 } from './migrations/1765200000000-placed.ts';
 import { Settings1765300000000 } from './migrations/1765300000000-settings.ts';
+import { OpenLengths1765700000000 } from './migrations/1765700000000-open-lengths.ts';
 import { OwnCables1765600000000 } from './migrations/1765600000000-own-cables.ts';
 import { Functions1765500000000 } from './migrations/1765500000000-functions.ts';
 import { HowRead1765400000000 } from './migrations/1765400000000-how-read.ts';
@@ -71,6 +72,7 @@ export async function openDatabase(dataDir: string): Promise<Database> {
       HowRead1765400000000,
       Functions1765500000000,
       OwnCables1765600000000,
+      OpenLengths1765700000000,
     ],
     migrationsRun: true,
     synchronize: false,

@@ -59,6 +59,7 @@ export interface RunRow {
   fromNodeId: string;
   toNodeId: string;
   lengthMm: number;
+  atLeast: boolean;
   conduitInsideMm: number | null;
   zone: Zone;
   features: readonly Feature[];

@@ -30,17 +30,47 @@ function done(state: Surveyed, edits: readonly HarnessEdit[], where: string): Su
   }
 }
 
-/** What splices that are already made stand on: their finding, their runs and their circuit, names aside. */
+/**
+ * What splices that are already made stand on, as it lies round them: their wire, what its place is like, what lies
+ * along it, all measured from the finding. What lies farther off may become known, longer or another connector.
+ */
 function footing(finding: Finding, { runs, circuits }: Harness, pins: Job['pins']): unknown {
-  const on = new Set([
-    finding.runId,
-    ...pins.flatMap((pin) => (pin.findingId === finding.id ? (pin.runId ?? []) : [])),
-  ]);
-  const stood = runs.filter((one) => on.has(one.id)).map((run) => ({ ...run, name: '' }));
+  const { fromMm, toMm, runId: _, ...found } = finding;
+  const own = pins.filter((pin) => pin.findingId === finding.id);
+  const on = [finding.runId, ...own.flatMap((pin) => pin.runId ?? [])];
+  const round = on.flatMap((id) => {
+    const run = runs.find((one) => one.id === id);
+    if (!run) return [];
+    const features = run.features.map((one) => ({ ...one, fromMm: one.fromMm - fromMm, toMm: one.toMm - fromMm }));
+    return [
+      {
+        zone: run.zone,
+        conduitInsideMm: run.conduitInsideMm,
+        features: id === finding.runId ? features : run.features,
+      },
+    ];
+  });
   const circuit = circuits.find((one) => one.id === finding.circuitId);
-  return JSON.parse(
-    JSON.stringify({ finding, runs: stood, circuit: circuit && { ...circuit, number: '', function: '' } }),
-  );
+  const wire = circuit && {
+    kind: circuit.kind,
+    wire: circuit.wire,
+    fuseA: circuit.fuseA,
+    loadA: circuit.loadA,
+    pairWith: circuit.pairWith,
+    shield: circuit.shield,
+  };
+  return JSON.parse(JSON.stringify({ found, longMm: toMm - fromMm, round, wire }));
+}
+
+/** Pins that lie on another run than their finding, or as far from it as they did: nothing made has moved. */
+function stayBeside(before: Finding, after: Finding, pins: readonly Pin[], now: readonly Pin[]): boolean {
+  const placesOf = (finding: Finding, all: readonly Pin[]): unknown =>
+    all
+      .filter((pin) => pin.findingId === finding.id)
+      .map(({ side, centreMm, runId }) =>
+        runId === undefined ? [side, Math.round((centreMm - finding.fromMm) * 1e6) / 1e6] : [side, runId, centreMm],
+      );
+  return isDeepStrictEqual(placesOf(before, pins), placesOf(after, now));
 }
 
 /** What the edits do to an open job. @throws AppError when they cannot be done under it */
@@ -51,9 +81,11 @@ function inJob(stored: StoredJob, edits: readonly HarnessEdit[]): Surveyed {
     if (
       hasWork(stored, finding.id) &&
       now &&
-      !isDeepStrictEqual(
-        footing(finding, stored.job.harness, stored.job.pins),
-        footing(now, after.harness, stored.job.pins),
+      !(
+        isDeepStrictEqual(
+          footing(finding, stored.job.harness, stored.job.pins),
+          footing(now, after.harness, stored.job.pins),
+        ) && stayBeside(finding, now, stored.job.pins, pinsAlong(stored.job.pins, stored, after.findings, edits))
       )
     ) {
       throw new AppError(

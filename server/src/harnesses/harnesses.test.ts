@@ -121,22 +121,71 @@ describe('a harness is edited', () => {
     expect((await server.plan('0146')).findings[2]!.splices[0]!.centreMm).toBeCloseTo(put.centreMm + 250, 6);
   });
 
-  it('under splices that are made, wire and run stay; names may change', async () => {
-    await makeSafe(server, '0146');
-    const plan = await server.plan('0146');
-    const [splice] = plan.findings[0]!.splices;
-    await server
-      .write('put', `${await server.at('0146')}/ticks`, {
-        done: true,
-        steps: [{ stepId: splice!.steps[0]!.id, spliceId: splice!.id }],
-      })
-      .expect(200);
-    const loom = await named(/W5/);
-    expect((await edit(loom, [split('R1', 900)])).body).toMatchObject({ error: { code: 'HAS_WORK' } });
-    const grow = { do: 'extendEnd', byMm: 250, node: loom.nodes.find(({ id }) => id === loom.runs[0]!.fromNodeId)! };
-    expect((await edit(loom, [grow])).body).toMatchObject({ error: { code: 'HAS_WORK' } });
-    const renamed = await edit(loom, [{ do: 'changeRun', runId: 'R1', change: { name: 'Long run' } }]);
-    expect(renamed.body).toEqual({ harnessVersion: loom.version + 1 });
+  describe('under splices that are made', () => {
+    const begun = async () => {
+      await makeSafe(server, '0146');
+      const [finding] = (await server.plan('0146')).findings;
+      const [splice] = finding!.splices;
+      const step = { stepId: splice!.steps[0]!.id, spliceId: splice!.id };
+      await server.write('put', `${await server.at('0146')}/ticks`, { done: true, steps: [step] }).expect(200);
+      return { loom: await named(/W5/), finding: finding!, step };
+    };
+    it('what is known of the harness may grow: they go along, made as they are, with their ticks', async () => {
+      const { loom, finding, step } = await begun();
+      const node = loom.nodes.find(({ id }) => id === loom.runs[0]!.fromNodeId)!;
+      expect((await edit(loom, [{ do: 'extendEnd', byMm: 250, node }])).status).toBe(200);
+      const grown = (await server.plan('0146')).findings[0]!;
+      expect(grown.splices.map(({ centreMm }) => centreMm)).toEqual(
+        finding.splices.map(({ centreMm }) => centreMm + 250),
+      );
+      expect(grown.splices.map(({ joint }) => joint)).toEqual(finding.splices.map(({ joint }) => joint));
+      expect(grown.splices.every(({ pinned }) => pinned)).toBe(true);
+      expect(grown.splices[0]!.steps.map(({ id }) => id)).toContain(step.stepId);
+      const { ticks } = await server.job('0146');
+      expect(ticks.filter(({ done }) => done).map(({ stepId }) => stepId)).toEqual([step.stepId]);
+    });
+    it('a branch hung on farther off, a length and a name may change', async () => {
+      const { loom } = await begun();
+      const run = loom.runs.find(({ id }) => id === 'R1')!;
+      const far = loom.runs.filter(({ fromNodeId, toNodeId }) => [fromNodeId, toNodeId].includes(run.toNodeId));
+      expect(far.length).toBeGreaterThan(0);
+      const answer = await edit(loom, [
+        { do: 'changeRun', runId: 'R1', change: { name: 'Long run' } },
+        { do: 'setLength', runId: 'R1', lengthMm: run.lengthMm + 40 },
+        {
+          do: 'addRun',
+          run: {
+            ...run,
+            id: 'R90',
+            name: 'Beyond',
+            fromNodeId: run.toNodeId,
+            toNodeId: 'X90',
+            lengthMm: 1,
+            atLeast: true,
+            features: [],
+          },
+          node: { id: 'X90', kind: 'connector', name: 'X90' },
+        },
+      ]);
+      expect(answer.body).toEqual({ harnessVersion: loom.version + 1 });
+      expect((await named(/W5/)).runs.find(({ id }) => id === 'R90')).toMatchObject({ atLeast: true });
+    });
+    it('their wire, and what their place is like, stay', async () => {
+      const { loom, finding } = await begun();
+      const run = loom.runs.find(({ id }) => id === finding.runId)!;
+      const circuit = loom.circuits.find(({ id }) => id === finding.circuitId)!;
+      const thicker = { ...circuit, wire: { ...circuit.wire, size: { basis: 'metric', areaMm2: 6 } } };
+      for (const one of [
+        { do: 'changeRun', runId: run.id, change: { zone: { ...run.zone, vibration: 'none', moisture: 'dry' } } },
+        {
+          do: 'changeRun',
+          runId: run.id,
+          change: { features: [{ kind: 'clip', name: 'K9', fromMm: 100, toMm: 100 }] },
+        },
+        { do: 'setCircuit', circuit: thicker },
+      ])
+        expect((await edit(loom, [one])).body, one.do).toMatchObject({ error: { code: 'HAS_WORK' } });
+    });
   });
 });
 

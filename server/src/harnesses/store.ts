@@ -67,6 +67,7 @@ async function readParts(manager: EntityManager, harnessId: string): Promise<Par
       fromNodeId: run.fromNodeId,
       toNodeId: run.toNodeId,
       lengthMm: run.lengthMm,
+      ...(run.atLeast ? { atLeast: true as const } : {}),
       conduitInsideMm: orUndefined(run.conduitInsideMm),
       zone: run.zone,
       features: run.features,
@@ -151,6 +152,7 @@ async function insertParts(manager: EntityManager, harnessId: string, harness: H
     harness.runs.map((run, position) => ({
       ...run,
       features: [...run.features],
+      atLeast: run.atLeast === true,
       harnessId,
       position,
       conduitInsideMm: run.conduitInsideMm ?? null,

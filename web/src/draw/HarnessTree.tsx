@@ -1,4 +1,4 @@
-import { counted, figure, type Finding, type Harness } from '@mendum/core';
+import { counted, figure, runLengthInWords, type Finding, type Harness } from '@mendum/core';
 import { treeScale } from './tree.ts';
 import { useWidth } from './useWidth.ts';
 
@@ -42,7 +42,7 @@ export function HarnessTree({
               role="button"
               tabIndex={0}
               aria-pressed={picked}
-              aria-label={`${run.name}, ${figure(run.lengthMm, 0)} mm, ${counted(here, 'finding')}${reach > 0 ? `, ${counted(reach, 'splice')} of others` : ''}`}
+              aria-label={`${run.name}, ${runLengthInWords(run)}, ${counted(here, 'finding')}${reach > 0 ? `, ${counted(reach, 'splice')} of others` : ''}`}
               className="cursor-pointer"
               onClick={() => onPick(run.id)}
               onKeyDown={(event) => {
@@ -58,6 +58,7 @@ export function HarnessTree({
                 fill="none"
                 stroke={picked ? 'var(--copper)' : 'var(--ink)'}
                 strokeWidth={picked ? 6 : 3}
+                strokeDasharray={run.atLeast ? '10 7' : undefined}
               />
               <text
                 x={(x(fromMm) + x(toMm)) / 2}
@@ -72,8 +73,14 @@ export function HarnessTree({
                 strokeLinejoin="round"
               >
                 {isWide ? `${run.name}, ` : ''}
-                <tspan className="figure">{figure(run.lengthMm, 0)}</tspan>
-                {x(toMm) - x(fromMm) > 60 ? ' mm' : ''}
+                {run.atLeast ? (
+                  runLengthInWords(run)
+                ) : (
+                  <>
+                    <tspan className="figure">{figure(run.lengthMm, 0)}</tspan>
+                    {x(toMm) - x(fromMm) > 60 ? ' mm' : ''}
+                  </>
+                )}
                 {said === '' ? '' : ` · ${said}`}
               </text>
               <circle cx={x(toMm)} cy={y(row)} r={6} fill="var(--sheet)" stroke="var(--ink)" strokeWidth={2} />

@@ -12,6 +12,9 @@ export interface PlacedRun {
   readonly forward: boolean;
 }
 
+/** A run that nobody has measured is drawn as long as this share of all that is measured, and dashed. */
+const OPEN_SHARE = 0.15;
+
 /**
  * Every run placed by distance from the harness's first node, each branch on a row of its own; runs of a loop are drawn
  * once.
@@ -21,6 +24,9 @@ export function placeRuns(harness: Pick<Harness, 'nodes' | 'runs'>): PlacedRun[]
   const done = new Set<string>();
   const placed: PlacedRun[] = [];
   let rows = 0;
+  const known = harness.runs.reduce((sum, { lengthMm }) => sum + lengthMm, 0);
+  const drawnMm = ({ lengthMm, atLeast }: Run): number =>
+    atLeast === true ? Math.max(lengthMm, OPEN_SHARE * known) : lengthMm;
   const walk = (nodeId: string, atMm: number, row: number): void => {
     const leaving = harness.runs.filter(
       (run) => !done.has(run.id) && (run.fromNodeId === nodeId || run.toNodeId === nodeId),
@@ -34,13 +40,13 @@ export function placeRuns(harness: Pick<Harness, 'nodes' | 'runs'>): PlacedRun[]
       placed.push({
         run,
         fromMm: atMm,
-        toMm: atMm + run.lengthMm,
+        toMm: atMm + drawnMm(run),
         fromRow: row,
         row: own,
         end: nodes.get(far),
         forward,
       });
-      walk(far, atMm + run.lengthMm, own);
+      walk(far, atMm + drawnMm(run), own);
     });
   };
   for (const run of harness.runs) {

@@ -61,11 +61,13 @@ const EVERY_FIELD: readonly AnsweredAt[] = [
   { on: 'node', nodeId: 'X1', field: 'capMm' },
   { on: 'run', runId: 'R1', field: 'cableMm' },
   ...(['fuseA', 'loadA', 'wire'] as const).map((field): AnsweredAt => ({ on: 'circuit', circuitId: 'C1', field })),
-  ...(['ambientC', 'moisture', 'vibration', 'fuelVapour', 'features'] as const).map((field): AnsweredAt => ({
-    on: 'run',
-    runId: 'R1',
-    field,
-  })),
+  ...(['lengthMm', 'ambientC', 'moisture', 'vibration', 'fuelVapour', 'features'] as const).map(
+    (field): AnsweredAt => ({
+      on: 'run',
+      runId: 'R1',
+      field,
+    }),
+  ),
 ];
 
 describe('the address of what answers a question puts the cursor into that field', () => {

@@ -208,6 +208,7 @@ function farEnd(
     electricalOf(own, input.factsAlong(there)),
   );
   const fit = found.refused ? { ...found, terminal: undefined, unknown: found.refused.because } : found;
+  const open = (route?.runs ?? []).filter(({ atLeast }) => atLeast === true);
   const isIn = node?.kind === 'connector';
   const isShort = route !== undefined && added.lengthMm !== undefined && added.lengthMm < route.lengthMm;
   return {
@@ -233,7 +234,7 @@ function farEnd(
     },
     because: [
       route
-        ? `The added wire goes along ${route.words} to ${where}: ${figure(route.lengthMm, 0)} mm of run${added.lengthMm === undefined ? `, ${figure(lengthMm ?? 0, 0)} mm of wire with 3 % for bends` : ''}.`
+        ? `The added wire goes along ${route.words} to ${where}: ${open.length > 0 ? 'at least ' : ''}${figure(route.lengthMm, 0)} mm of run${added.lengthMm === undefined ? `, ${figure(lengthMm ?? 0, 0)} mm of wire with 3 % for bends` : ''}.`
         : `No run leads from here to ${where}: its length is measured along the way that it will lie.`,
     ],
     warnings: [
@@ -256,6 +257,14 @@ function farEnd(
             } as const,
           ]),
       ...(fit.asks ?? []),
+      ...(added.lengthMm === undefined
+        ? open.map(({ id, name }): Ask => ({
+            does: 'measure',
+            words: `How long is “${name}”? The added wire goes along it, and nobody has measured it`,
+            at: { on: 'run', runId: id, field: 'lengthMm' },
+            holdsKit: true,
+          }))
+        : []),
       ...(lengthMm === undefined
         ? [
             {

@@ -55,7 +55,6 @@ function Spares({ cable, onKeep }: { readonly cable: Cable; readonly onKeep: (ca
       <div className="mt-1 flex flex-wrap items-center gap-2">
         {spares.map(({ colour }, index) => (
           // Cores have no names: their place in the list is all there is.
-          // eslint-disable-next-line react/no-array-index-key
           <Button key={index} onClick={() => setPicking(picking === index ? undefined : index)}>
             {colour ? <WireChip width={36} colour={colour} title="" /> : null}
             {colour ? colourInWords(colour) : 'colour?'}

@@ -2,11 +2,9 @@ import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import {
   cavitiesOf,
-  idFrom,
   LOCK_FAMILIES,
   NODE_KINDS,
   RELEASE_GUIDES,
-  USUAL_ZONE,
   type Harness,
   type HarnessEdit,
   type HarnessNode,
@@ -17,11 +15,11 @@ import { nodeSchema } from '@mendum/core/schemas';
 import { useKept } from '../../form/useKept.ts';
 import { NumberField, Select, TextField } from '../../ui/field.tsx';
 import { numberOf } from '../../ui/typed.ts';
-import { freeId } from './draft.ts';
 import { NODE_WORDS } from '../../connector/words.ts';
 import { Which, WhichLock } from '../../recognise/Which.tsx';
 import { ExtendEnd } from './ExtendEnd.tsx';
 import { Fittings } from './Fittings.tsx';
+import { runBeyond } from './runBeyond.ts';
 import { Identity } from './Identity.tsx';
 
 interface NodeFormProps {
@@ -39,41 +37,24 @@ function NewRun({ harness, node, onEdit }: Pick<NodeFormProps, 'harness' | 'node
   const [length, setLength] = useState('');
   const [kind, setKind] = useState<NodeKind>('connector');
   const [name, setName] = useState('');
-  const lengthMm = numberOf(length);
+  const lengthMm = length.trim() === '' ? undefined : numberOf(length);
   const add = (): void => {
-    const called = name.trim();
-    const wanted = idFrom(called);
-    const id = harness.nodes.some((one) => one.id === wanted)
-      ? freeId(
-          'N',
-          harness.nodes.map((one) => one.id),
-        )
-      : wanted;
-    const done = onEdit({
-      do: 'addRun',
-      node: { id, kind, name: called },
-      run: {
-        id: freeId(
-          'R',
-          harness.runs.map((one) => one.id),
-        ),
-        name: `${node.name} to ${called}`,
-        fromNodeId: node.id,
-        toNodeId: id,
-        lengthMm,
-        zone: harness.runs[0]?.zone ?? USUAL_ZONE,
-        features: [],
-      },
-    });
+    const done = onEdit(runBeyond(harness, node, { kind, name: name.trim() }, lengthMm));
     if (done) {
       setLength('');
       setName('');
     }
   };
   return (
-    <fieldset className="grid items-end gap-2 border-t border-rule pt-3 sm:grid-cols-[1fr_1fr_1fr_auto]">
+    <fieldset className="grid items-start gap-2 border-t border-rule pt-3 sm:grid-cols-[1fr_1fr_1fr_auto]">
       <legend className="text-lg font-semibold">Another run from here</legend>
-      <NumberField label="Length" unit="mm" value={length} onChange={(event) => setLength(event.target.value)} />
+      <NumberField
+        label="Length"
+        unit="mm"
+        hint="Empty: nobody has measured it."
+        value={length}
+        onChange={(event) => setLength(event.target.value)}
+      />
       <Select label="At its end" value={kind} onChange={(event) => setKind(event.target.value as NodeKind)}>
         {NODE_KINDS.map((one) => (
           <option key={one} value={one}>
@@ -82,7 +63,11 @@ function NewRun({ harness, node, onEdit }: Pick<NodeFormProps, 'harness' | 'node
         ))}
       </Select>
       <TextField label="Its name" maxLength={60} value={name} onChange={(event) => setName(event.target.value)} />
-      <Button disabled={!(lengthMm >= 1) || name.trim() === ''} onClick={add}>
+      <Button
+        className="mt-7"
+        disabled={(lengthMm !== undefined && !(lengthMm >= 1)) || name.trim() === ''}
+        onClick={add}
+      >
         Add the run
       </Button>
     </fieldset>

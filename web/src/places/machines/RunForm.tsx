@@ -133,7 +133,14 @@ export function RunForm({ harness, run, atMm, onEdit }: RunFormProps) {
       </p>
       <div className="grid items-start gap-3 sm:grid-cols-3">
         <TextField label="Name" maxLength={200} {...field('name')} />
-        <NumberField label="Length" unit="mm" {...field('lengthMm')} />
+        <NumberField label={run.atLeast ? 'Length, at least' : 'Length'} unit="mm" {...field('lengthMm')} />
+        <TickBox
+          label="Nobody has measured all of it"
+          checked={run.atLeast === true}
+          onChange={(event) =>
+            onEdit({ do: 'changeRun', runId: run.id, change: { atLeast: event.target.checked ? true : null } })
+          }
+        />
         <NumberField label="Conduit, inside" unit="mm" {...field('conduitInsideMm')} />
         <Select label="Where it lies" {...field('zone.area')}>
           {AREAS.map((one) => (

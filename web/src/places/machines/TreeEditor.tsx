@@ -1,6 +1,6 @@
 import { useRef, useState, type PointerEvent } from 'react';
 import clsx from 'clsx';
-import { figure, type Harness, type HarnessNode, type NodeKind } from '@mendum/core';
+import { NOT_MEASURED_MM, runLengthInWords, type Harness, type HarnessNode, type NodeKind } from '@mendum/core';
 import { treeScale, type PlacedRun } from '../../draw/tree.ts';
 import { useWidth } from '../../draw/useWidth.ts';
 import { useLength } from '../../ui/units.tsx';
@@ -181,7 +181,7 @@ export function TreeEditor({ harness, picked, onPick, onMove }: TreeEditorProps)
               role="button"
               tabIndex={0}
               aria-pressed={on}
-              aria-label={`Run ${run.name}, ${figure(run.lengthMm, 0)} mm`}
+              aria-label={`Run ${run.name}, ${runLengthInWords(run)}`}
               className="cursor-pointer"
               onClick={(event) => onPick({ kind: 'run', id: run.id, atMm: mmAt(one, event.clientX) })}
               onKeyDown={(event) => {
@@ -192,7 +192,13 @@ export function TreeEditor({ harness, picked, onPick, onMove }: TreeEditorProps)
               }}
             >
               <path d={path} fill="none" stroke="transparent" strokeWidth={44} />
-              <path d={path} fill="none" stroke={on ? 'var(--copper)' : 'var(--ink)'} strokeWidth={on ? 7 : 4} />
+              <path
+                d={path}
+                fill="none"
+                stroke={on ? 'var(--copper)' : 'var(--ink)'}
+                strokeWidth={on ? 7 : 4}
+                strokeDasharray={run.atLeast ? '12 8' : undefined}
+              />
               <Features one={one} x={x} y={y(one.row)} />
               <text
                 x={(x(one.fromMm) + x(one.toMm)) / 2}
@@ -203,8 +209,15 @@ export function TreeEditor({ harness, picked, onPick, onMove }: TreeEditorProps)
                 fontWeight={on ? 600 : 400}
               >
                 {wide > 72 + run.name.length * 7.5 ? `${run.name} ` : ''}
-                <tspan className="figure">{length.plain(run.lengthMm, 0)}</tspan>
-                {wide > 64 ? <tspan fill="var(--soft)"> {length.unit}</tspan> : null}
+                {run.atLeast && run.lengthMm <= NOT_MEASURED_MM ? (
+                  'not measured'
+                ) : (
+                  <>
+                    {run.atLeast ? 'at least ' : ''}
+                    <tspan className="figure">{length.plain(run.lengthMm, 0)}</tspan>
+                    {wide > 64 ? <tspan fill="var(--soft)"> {length.unit}</tspan> : null}
+                  </>
+                )}
               </text>
             </g>
           );

@@ -26,8 +26,9 @@ export function ElectricalTable({ finding }: { readonly finding: FindingPlan }) 
     <section aria-label="Electrical check">
       <h3 className="text-xl font-semibold">Electrical check</h3>
       <p className="mt-1 text-soft">
-        Path of <Figure value={figure(check.pathMm, 0)} unit="mm" /> at{' '}
-        <Figure value={figure(check.conductorC, 0)} unit="°C" />: before{' '}
+        Path of {check.notMeasured ? 'at least ' : ''}
+        <Figure value={figure(check.pathMm, 0)} unit="mm" /> at <Figure value={figure(check.conductorC, 0)} unit="°C" />
+        : before{' '}
         <Figure className="text-ink" value={`${figure(check.before.milliohm, 1)} mΩ${volts(check.before.dropV)}`} />,
         after <Figure className="text-ink" value={`${figure(check.after.milliohm, 1)} mΩ${volts(check.after.dropV)}`} />
         . May carry <Figure className="text-ink" value={figure(electrical.bundledA, 1)} unit="A" /> in its bundle, alone{' '}
