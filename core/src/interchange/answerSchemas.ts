@@ -20,7 +20,7 @@ import type {
 } from '../operations/index.ts';
 import type { SideLoss } from '../mishap/index.ts';
 import { catalogueSchema } from './catalogueSchemas.ts';
-import { circuitSchema, nodeSchema, runSchema } from './harnessSchemas.ts';
+import { cableSchema, circuitSchema, nodeSchema, runSchema } from './harnessSchemas.ts';
 import { jobWithoutHarnessSchema, spentSchema } from './jobSchemas.ts';
 import { jobFileSchema } from './jobFile.ts';
 import { practiceSchema } from './practiceSchema.ts';
@@ -140,6 +140,7 @@ const harnessView = named(
     runs: needed(all(runSchema)),
     circuits: needed(all(circuitSchema)),
     nodes: needed(all(nodeSchema)),
+    cables: all(cableSchema),
   }),
 );
 
@@ -285,5 +286,6 @@ export const ANSWERS: { readonly [N in AnsweringName]: Joi.Schema } = {
   find: all(foundCircuit),
   addHarness: answer<'addHarness'>({ id: needed(words) }),
   changeHarness: answer<'changeHarness'>({ harnessVersion: needed(version) }),
+  joinHarness: answer<'joinHarness'>({ harnessVersion: needed(version), jobs: needed(whole) }),
   nameHarness: answer<'nameHarness'>({ harnessVersion: needed(version), corrected: needed(whole) }),
 };

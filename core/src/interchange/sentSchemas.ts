@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import { LIMITS } from '../job/index.ts';
 import { LONGEST_MISHAP_MM } from '../mishap/index.ts';
 import type { SendingName, SentOf, WriteHead } from '../operations/index.ts';
 import { shelfEditSchema } from './catalogueSchemas.ts';
@@ -116,6 +117,19 @@ export const SENT: { readonly [N in SendingName]: FieldsOf<SentOf<N>> } = {
   addPractice: practice,
   changePractice: practice,
   addHarness: { machine: needed(machineSchema), harness: needed(harnessSchema) },
+  joinHarness: {
+    ...versioned,
+    otherId: needed(idText),
+    otherVersion: needed(version),
+    at: needed(shape<SentOf<'joinHarness'>['at']>({ nodeId: needed(idText), otherNodeId: needed(idText) })),
+    same: needed(
+      Joi.array()
+        .items(
+          shape<SentOf<'joinHarness'>['same'][number]>({ circuitId: needed(idText), otherCircuitId: needed(idText) }),
+        )
+        .max(LIMITS.circuits.most),
+    ),
+  },
   nameHarness: { ...versioned, name: needed(text), machine: needed(machineSchema) },
   changeHarness: { ...versioned, edits: needed(Joi.array().items(harnessEditSchema).min(1).max(500)) },
 };

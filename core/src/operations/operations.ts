@@ -10,7 +10,7 @@ import type { Plan } from '../plan/index.ts';
 import type { Practice } from '../practice/index.ts';
 import type { QuickConnector, QuickRepair } from '../quick/index.ts';
 import type { FunctionSeen, Reading } from '../prove/index.ts';
-import type { HarnessEdit } from '../survey/index.ts';
+import type { HarnessEdit, JoinPlace, SameCircuit } from '../survey/index.ts';
 import { adds, asks, changes, reads, removes, type ParamsOf } from './operation.ts';
 import type {
   DuePage,
@@ -227,6 +227,15 @@ export const OPERATIONS = {
     '/harnesses/:harnessId',
     'Edits a harness, all or nothing.',
   ),
+  joinHarness: changes<
+    { readonly harnessVersion: number; readonly jobs: number },
+    Versioned & {
+      readonly otherId: string;
+      readonly otherVersion: number;
+      readonly at: JoinPlace;
+      readonly same: readonly SameCircuit[];
+    }
+  >()('/harnesses/:harnessId/join', 'Makes two harnesses one, which meet in a node; jobs of the other come along.'),
   nameHarness: changes<{ readonly harnessVersion: number; readonly corrected: number }, Versioned & NamedHarness>()(
     '/harnesses/:harnessId/name',
     'Says what a harness is called, and of which machine it is. Records of it are corrected.',

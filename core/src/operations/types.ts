@@ -1,5 +1,5 @@
 import type { Catalogue } from '../catalogue/index.ts';
-import type { Circuit, HarnessNode, Run } from '../harness/index.ts';
+import type { Circuit, Harness } from '../harness/index.ts';
 import type { Job } from '../job/index.ts';
 import type { PlanChange } from '../plan/index.ts';
 import type { Practice } from '../practice/index.ts';
@@ -116,17 +116,12 @@ export interface PageAsked {
 }
 
 /** A machine's harness that a job can be opened on. */
-export interface HarnessView {
-  readonly id: string;
+export interface HarnessView extends Harness {
   readonly version: number;
   readonly machineId: string;
   readonly machine: string;
   readonly machineKind: string;
   readonly systemVoltageV: number;
-  readonly name: string;
-  readonly runs: readonly Run[];
-  readonly circuits: readonly Circuit[];
-  readonly nodes: readonly HarnessNode[];
 }
 
 /** A temporary repair that comes back. */

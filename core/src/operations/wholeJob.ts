@@ -9,14 +9,11 @@ export const partsOf = ({
   machine,
   machineKind,
   systemVoltageV,
-  id,
-  name,
-  nodes,
-  runs,
-  circuits,
+  version: _,
+  ...harness
 }: HarnessView): Pick<Job, 'machine' | 'harness'> => ({
   machine: { id: machineId, name: machine, kind: machineKind, systemVoltageV },
-  harness: { id, name, nodes, runs, circuits },
+  harness,
 });
 
 /** A job whole, out of what is read apart: itself, its harness, its practice and its shelf. */

@@ -2,6 +2,8 @@ export { EditRefused } from './types.ts';
 export type { HarnessEdit, RunChange, Surveyed } from './types.ts';
 export { applyEdit, applyEdits } from './edit.ts';
 export { setCable } from './cables.ts';
+export { joinHarnesses, proposeSame, renamedIn } from './join.ts';
+export type { Joined, JoinedIds, JoinPlace, SameCircuit } from './join.ts';
 export { alongWith, type WirePlace } from './along.ts';
 export { proposeTree, USUAL_ZONE } from './propose.ts';
 export type { ProposedTree } from './propose.ts';

@@ -5,6 +5,7 @@ import { AppError } from '../errors.ts';
 import { mustBeAt, read, write } from '../http/serve.ts';
 import { editHarness } from './edit.ts';
 import type { Planner } from '../planning/planner.ts';
+import { joinHarness } from './join.ts';
 import { nameHarness } from './name.ts';
 import { insertHarness } from './store.ts';
 import { listHarnesses, viewOf } from './views.ts';
@@ -50,6 +51,13 @@ export function harnessRoutes(router: Router, db: Database, planner: Planner): v
       return { harnessVersion };
     },
   );
+
+  write(router, db, 'joinHarness', 'harnesses joined', async ({ args, manager, now, audit }) => {
+    const { harnessId: id, version, otherId, otherVersion, at, same, by } = args;
+    const joined = await joinHarness(manager, { id, version, otherId, otherVersion, at, same }, { by, now });
+    await audit('harnesses joined', null, { id, otherId, at, same });
+    return joined;
+  });
 
   write(
     router,

@@ -12,16 +12,12 @@ export async function viewOf(manager: EntityManager, id: string): Promise<Harnes
   if (!row) throw new AppError('NOT_FOUND', `There is no harness "${id}".`);
   const { machine, harness } = await loadHarness(manager, id);
   return {
-    id,
+    ...harness,
     version: row.version,
     machineId: machine.id,
     machine: machine.name,
     machineKind: machine.kind,
     systemVoltageV: machine.systemVoltageV,
-    name: harness.name,
-    runs: harness.runs,
-    circuits: harness.circuits,
-    nodes: harness.nodes,
   };
 }
 

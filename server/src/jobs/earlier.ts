@@ -11,7 +11,7 @@ const wordsOf = ({ method, jobNumber, signedAt }: SpliceRecord): string =>
 const keyOf = ({ jobId, spliceId }: Pick<RecordRow, 'jobId' | 'spliceId'>): string => `${jobId} ${spliceId}`;
 
 /** What signed jobs left on the wires of a harness, by job and splice: where each lies by now, and what it was cut by. */
-async function repairsOn(
+export async function repairsOn(
   manager: EntityManager,
   own: HarnessRow,
   counts: (row: RecordRow, firstSignedAt: string) => boolean,

@@ -177,6 +177,7 @@ export const api = createApi({
       removePractice: write('removePractice', () => ['Practices']),
       addHarness: write('addHarness', () => ['Harnesses']),
       changeHarness: write('changeHarness', ofHarness),
+      joinHarness: write('joinHarness', ofHarness),
       nameHarness: write('nameHarness', (args) => [...ofHarness(args), 'Due', 'Records']),
     };
   },

@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { applyEdits, EditRefused, type Harness, type HarnessEdit } from '@mendum/core';
-import type { HarnessView } from '@mendum/core/operations';
+import { partsOf, type HarnessView } from '@mendum/core/operations';
 import { again, back, done, noHistory, type History } from '../../app/history.ts';
 import { keep, recall } from '../../app/kept.ts';
 import { useUndoKeys } from '../../app/useUndoKeys.ts';
@@ -14,13 +14,7 @@ interface Stack {
 
 const EMPTY: Stack = { history: noHistory() };
 const keyOf = (view: HarnessView): string => `mendum.harness.${view.id}`;
-const storedOf = (view: HarnessView): Harness => ({
-  id: view.id,
-  name: view.name,
-  nodes: view.nodes,
-  runs: view.runs,
-  circuits: view.circuits,
-});
+const storedOf = (view: HarnessView): Harness => partsOf(view).harness;
 
 /** The harness with edits done on it, or nothing where they cannot be. */
 function withEdits(harness: Harness, edits: readonly HarnessEdit[]): Harness | undefined {
