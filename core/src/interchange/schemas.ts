@@ -2,7 +2,7 @@ export { describe } from './schema/described.ts';
 export { fieldAt, inWords, unitOf, wantedOf, withoutEmpty } from './schema/wanted.ts';
 export { partSchema, toolSchema, wireStockSchema } from './catalogueSchemas.ts';
 export { findingSchema } from './findingSchema.ts';
-export { quickSchema } from './quickSchema.ts';
+export { quickConnectorSchema, quickSchema } from './quickSchema.ts';
 export {
   circuitSchema,
   machineSchema,

@@ -12,6 +12,7 @@ import {
   type JoinPlace,
   type Machine,
   type SameCircuit,
+  type WirePlace,
 } from '@mendum/core';
 import { FindingEntity, HarnessEntity, JobEntity, PinEntity } from '../db/entities.ts';
 import type { HarnessRow, JobRow } from '../db/rows.ts';
@@ -101,8 +102,11 @@ async function bringJob(
 }
 
 /** By repair: that it is not on a harness, as of states that were kept before two became one. */
-const nowhere = (keys: Iterable<string>): Record<string, null> =>
-  Object.fromEntries([...keys].map((key) => [key, null]));
+const nowhere = (keys: Iterable<string>): Record<string, null> => {
+  const none: Record<string, null> = {};
+  for (const key of keys) none[key] = null;
+  return none;
+};
 
 /** Every state of a harness: the one that goes on, and those kept for signed jobs. */
 const statesOf = (manager: EntityManager, id: string): Promise<HarnessRow[]> =>
@@ -121,11 +125,10 @@ async function joinRepairs(
     await manager.update(HarnessEntity, { id: state.id }, { placed: { ...state.placed, ...nowhere(theirs.keys()) } });
   for (const state of await statesOf(manager, other.id))
     await manager.update(HarnessEntity, { id: state.id }, { placed: { ...state.placed, ...nowhere(own.keys()) } });
-  const brought = [...theirs].map(([key, { circuitId, runId, fromMm, toMm }]) => [
-    key,
-    renamedIn({ circuitId, runId, fromMm, toMm }, ids),
-  ]);
-  return { ...row.placed, ...Object.fromEntries(brought) };
+  const placed: Record<string, WirePlace | null> = { ...row.placed };
+  for (const [key, { circuitId, runId, fromMm, toMm }] of theirs)
+    placed[key] = renamedIn({ circuitId, runId, fromMm, toMm }, ids);
+  return placed;
 }
 
 /**

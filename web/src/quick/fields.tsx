@@ -7,11 +7,13 @@ import {
   QUICK_CIRCUITS,
   quickCircuitInWords,
   VIBRATIONS,
+  type QuickConnector,
   type QuickRepair,
 } from '@mendum/core';
 import { NumberField, Select, TextField, TickBox } from '../ui/field.tsx';
 import type { QuickChange } from './draft.ts';
-import { useQuickFields } from './useQuickFields.ts';
+import type { FieldProps } from '../form/useThing.ts';
+import { useConnectorFields, useQuickFields } from './useQuickFields.ts';
 
 export interface FieldsOfRepair {
   readonly repair: QuickRepair;
@@ -35,12 +37,12 @@ export function SlackField({ repair, onChange }: FieldsOfRepair) {
   return <NumberField label="Measured" unit="mm" {...field('slackMm')} />;
 }
 
-/** What the place is like, where it is not as usual. */
-export function PlaceFields({ repair, onChange }: FieldsOfRepair) {
-  const { field } = useQuickFields(repair, onChange);
-  const { zone, bendsMm } = repair;
+type Field = (path: string) => FieldProps;
+
+/** What a zone is like. */
+function ZoneFields({ zone, field }: { readonly zone: QuickRepair['zone']; readonly field: Field }) {
   return (
-    <div className="grid grid-cols-2 items-end gap-3 py-2 sm:grid-cols-3">
+    <>
       <Select label="Vibration" {...field('zone.vibration')}>
         {VIBRATIONS.map((one) => (
           <option key={one} value={one}>
@@ -62,6 +64,17 @@ export function PlaceFields({ repair, onChange }: FieldsOfRepair) {
         {...field('zone.ambientC')}
       />
       <TickBox label="Fuel vapour there" {...field('zone.fuelVapour')} />
+    </>
+  );
+}
+
+/** What the place is like, where it is not as usual. */
+export function PlaceFields({ repair, onChange }: FieldsOfRepair) {
+  const { field } = useQuickFields(repair, onChange);
+  const { zone, bendsMm } = repair;
+  return (
+    <div className="grid grid-cols-2 items-end gap-3 py-2 sm:grid-cols-3">
+      <ZoneFields zone={zone} field={field} />
       <TickBox
         label="It bends there in use"
         checked={bendsMm !== undefined}
@@ -74,11 +87,10 @@ export function PlaceFields({ repair, onChange }: FieldsOfRepair) {
 
 const VOLTAGES = [6, 12, 24, 36, 48];
 
-/** What was assumed, to be said otherwise. */
-export function AssumedFields({ repair, onChange }: FieldsOfRepair) {
-  const { field } = useQuickFields(repair, onChange);
+/** What the circuits are, and at what voltage. */
+function CircuitFields({ field }: { readonly field: Field }) {
   return (
-    <div className="grid grid-cols-2 gap-3 py-2 sm:grid-cols-3">
+    <>
       <Select label="The circuit is a" {...field('circuitKind')}>
         {QUICK_CIRCUITS.map((kind) => (
           <option key={kind} value={kind}>
@@ -93,17 +105,52 @@ export function AssumedFields({ repair, onChange }: FieldsOfRepair) {
           </option>
         ))}
       </Select>
+    </>
+  );
+}
+
+/** Where the repair is found again. */
+function WhereField({ field }: { readonly field: Field }) {
+  return (
+    <div className="col-span-2 sm:col-span-3">
+      <TextField
+        label="Where it is found again"
+        placeholder="left frame rail, behind the step"
+        hint="It names the repair until the machine is named. Airbag and high-voltage circuits begin in Machines, never here."
+        {...field('where')}
+      />
+    </div>
+  );
+}
+
+/** What was assumed, to be said otherwise. */
+export function AssumedFields({ repair, onChange }: FieldsOfRepair) {
+  const { field } = useQuickFields(repair, onChange);
+  return (
+    <div className="grid grid-cols-2 gap-3 py-2 sm:grid-cols-3">
+      <CircuitFields field={field} />
       <NumberField label="Damaged or missing" unit="mm" {...field('lostMm')} />
       <NumberField label="Cut back, each side" unit="mm" {...field('cutBackMm')} />
       <NumberField label="Opened, each side" unit="mm" {...field('openMm')} />
-      <div className="col-span-2 sm:col-span-3">
-        <TextField
-          label="Where it is found again"
-          placeholder="left frame rail, behind the step"
-          hint="It names the repair until the machine is named. Airbag and high-voltage circuits begin in Machines, never here."
-          {...field('where')}
-        />
-      </div>
+      <WhereField field={field} />
+    </div>
+  );
+}
+
+export interface FieldsOfConnector {
+  readonly connector: QuickConnector;
+  readonly onChange: (changed: Partial<QuickConnector>) => void;
+}
+
+/** What was assumed of a connector in the hand and of its place, to be said otherwise. */
+export function ConnectorFields({ connector, onChange }: FieldsOfConnector) {
+  const { field } = useConnectorFields(connector, onChange);
+  return (
+    <div className="grid grid-cols-2 items-end gap-3 py-2 sm:grid-cols-3">
+      <ZoneFields zone={connector.zone} field={field} />
+      <CircuitFields field={field} />
+      <NumberField label="Opened behind it" unit="mm" {...field('openMm')} />
+      <WhereField field={field} />
     </div>
   );
 }

@@ -19,6 +19,7 @@ import { useHarnessDraft } from './draft.ts';
 import { FaceForm } from './FaceForm.tsx';
 import { download } from './import/sheets.ts';
 import { ImportPinout } from './import/ImportPinout.tsx';
+import { JoinSketch } from './JoinSketch.tsx';
 import { NodeForm } from './NodeForm.tsx';
 import { RunForm } from './RunForm.tsx';
 import { TreeEditor, type Picked } from './TreeEditor.tsx';
@@ -172,6 +173,9 @@ function HarnessEditor({ view }: { readonly view: HarnessView }) {
             onShow={() => setOpen({ what: 'show', node })}
             isAsked={node.id === asked}
           />
+          {node.kind === 'end' || node.kind === 'connector' ? (
+            <JoinSketch key={`join ${node.id}`} view={view} node={node} isEdited={draft.edits.length > 0} />
+          ) : null}
         </section>
       ) : null}
       <section aria-label="Circuits" className="pt-4">

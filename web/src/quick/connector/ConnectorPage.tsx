@@ -2,9 +2,11 @@ import { useEffect, useMemo } from 'react';
 import {
   checkConnector,
   damageOf,
+  figure,
   placeFacts,
   QUICK_CONNECTOR_DAMAGES,
   QUICK_PLACES,
+  quickCircuitInWords,
   quickConnectorJob,
   SLACK_BY_FEEL,
   type QuickConnector,
@@ -22,7 +24,8 @@ import { tile } from '../look.ts';
 import { placeInWords } from '../PlaceLine.tsx';
 import { useAnswer, type Tapped } from '../useAnswer.ts';
 import { useBegin } from '../useBegin.tsx';
-import { connectorOf, missingFrom, NO_CONNECTOR, useConnectorDraft } from './draft.ts';
+import { Later } from '../Later.tsx';
+import { atPlace, connectorOf, missingFrom, NO_CONNECTOR, useConnectorDraft, withChange } from './draft.ts';
 import { Seats } from './Seats.tsx';
 import { Ways } from './Ways.tsx';
 
@@ -85,12 +88,23 @@ export function ConnectorPage() {
           <Choices
             label="Where it is"
             picked={draft.place}
-            onPick={(place) => place && setDraft({ ...draft, place })}
+            onPick={(place) => place && setDraft(atPlace(draft, place))}
             className="grid grid-cols-2 gap-1.5 sm:grid-cols-4"
             look={tile}
             choices={QUICK_PLACES.map((value) => ({ value, shown: () => placeFacts(value).words }))}
           />
-          {connector ? <p className="text-lg">{placeInWords(connector)}</p> : null}
+          {connector ? (
+            <details>
+              <summary className="min-h-11 cursor-pointer content-center text-lg">
+                {placeInWords(connector)}; {quickCircuitInWords(connector.circuitKind)} at{' '}
+                {figure(connector.systemVoltageV)} V. <span className="underline underline-offset-4">Change</span>
+              </summary>
+              <Later.ConnectorFields
+                connector={connector}
+                onChange={(changed) => setDraft(withChange(draft, changed))}
+              />
+            </details>
+          ) : null}
         </section>
         <section aria-label="Slack" className="grid gap-2">
           <h2 className="text-xl font-semibold">

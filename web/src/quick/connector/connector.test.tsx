@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { describe, expect, it, test } from 'vitest';
 import type { WireSize } from '@mendum/core';
 import {
+  atPlace,
   connectorOf,
   faceOf,
   missingFrom,
@@ -11,6 +12,7 @@ import {
   seatsOf,
   tapped,
   useConnectorDraft,
+  withChange,
   type ConnectorDraft,
 } from './draft.ts';
 import { Seats } from './Seats.tsx';
@@ -48,8 +50,17 @@ describe('what is tapped of a connector', () => {
       pigtail: [],
     });
   });
+  it('what is assumed of it may be said otherwise; another place brings its own zone, and keeps the rest', () => {
+    const draft: ConnectorDraft = { ...tapped(NO_CONNECTOR, 'wires', RED), damage: 'housingBroken', place: 'cabin' };
+    const wet = { ...connectorOf(draft)!.zone, moisture: 'wet' as const };
+    const said = withChange(draft, { zone: wet, systemVoltageV: 24, face: faceOf(draft) });
+    expect(connectorOf(said)).toMatchObject({ zone: { moisture: 'wet' }, systemVoltageV: 24 });
+    expect(said.changed).not.toHaveProperty('face');
+    expect(connectorOf(atPlace(said, 'cabin'))).toMatchObject({ zone: { moisture: 'dry' }, systemVoltageV: 24 });
+  });
   test.each([
     ['not json', NO_CONNECTOR],
+    ['{"shape":"rows","rows":2,"columns":2,"ring":4,"wires":[],"pigtail":[],"changed":7}', NO_CONNECTOR],
     ['{"shape":"rows","rows":9,"columns":2,"ring":4,"wires":[],"pigtail":[]}', NO_CONNECTOR],
     ['{"shape":"rows","rows":2,"columns":2,"ring":4,"wires":[],"pigtail":[],"lock":"glue"}', NO_CONNECTOR],
   ])('a damaged memory counts as none: %s', (kept, draft) => {

@@ -41,7 +41,28 @@ export interface ConnectorDraft {
   readonly place?: QuickPlace | undefined;
   readonly lock?: LockFamily | undefined;
   readonly slackMm?: number | undefined;
+  /** What was said otherwise than it is assumed; another place brings its own zone. */
+  readonly changed?: ConnectorChange | undefined;
 }
+
+/** What may be said otherwise than it is assumed. */
+export type ConnectorChange = Partial<
+  Pick<QuickConnector, 'zone' | 'circuitKind' | 'systemVoltageV' | 'openMm' | 'where'>
+>;
+
+/** What is kept of a change of a connector. */
+const CHANGES = ['zone', 'circuitKind', 'systemVoltageV', 'openMm', 'where'] as const;
+export const withChange = (draft: ConnectorDraft, changed: Partial<QuickConnector>): ConnectorDraft => ({
+  ...draft,
+  changed: {
+    ...draft.changed,
+    ...Object.fromEntries(CHANGES.flatMap((name) => (name in changed ? [[name, changed[name]] as const] : []))),
+  },
+});
+export const atPlace = (draft: ConnectorDraft, place: QuickPlace): ConnectorDraft => {
+  const { zone: _, ...changed } = draft.changed ?? {};
+  return { ...draft, place, changed };
+};
 
 export const NO_CONNECTOR: ConnectorDraft = {
   shape: 'rows',
@@ -88,11 +109,16 @@ export const seatsOf = (draft: ConnectorDraft, which: Which) => there(draft, whi
 
 /** The connector as far as it can be planned: a wire in it, what happened, where it is. */
 export function connectorOf(draft: ConnectorDraft): QuickConnector | undefined {
-  const { damage, place, slackMm, lock } = draft;
+  const { damage, place, slackMm, lock, changed } = draft;
   const wires = seatsOf(draft, 'wires');
   if (damage === undefined || place === undefined || wires.length === 0) return undefined;
   const quick = quickConnectorOf({ face: faceOf(draft), wires, damage, place, pigtail: there(draft, 'pigtail') });
-  return { ...quick, ...(slackMm === undefined ? {} : { slackMm }), ...(lock === undefined ? {} : { lock }) };
+  return {
+    ...quick,
+    ...changed,
+    ...(slackMm === undefined ? {} : { slackMm }),
+    ...(lock === undefined ? {} : { lock }),
+  };
 }
 
 /** What still has to be tapped, as it is called on the page. */
@@ -106,6 +132,8 @@ const KEY = 'mendum.quickConnector';
 const isCount = (value: unknown, [least, most]: readonly [number, number]): boolean =>
   Number.isInteger(value) && Number(value) >= least && Number(value) <= most;
 
+const isObject = (value: unknown): boolean => typeof value === 'object' && value !== null;
+
 /** A draft that this device kept; a damaged one counts as none. */
 function remembered(): ConnectorDraft {
   const kept = recall(KEY) as Partial<ConnectorDraft> | undefined;
@@ -117,6 +145,7 @@ function remembered(): ConnectorDraft {
     isCount(kept.ring, LIMITS.ring) &&
     Array.isArray(kept.wires) &&
     Array.isArray(kept.pigtail) &&
+    (kept.changed === undefined || isObject(kept.changed)) &&
     (kept.lock === undefined || LOCK_FAMILIES.includes(kept.lock)) &&
     (kept.damage === undefined || QUICK_CONNECTOR_DAMAGES.includes(kept.damage)) &&
     (kept.place === undefined || QUICK_PLACES.includes(kept.place));
