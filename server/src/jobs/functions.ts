@@ -20,7 +20,7 @@ export function functionRoutes(router: Router, db: Database): void {
         if (answer === 'notTried' && value === undefined)
           throw new AppError('BAD_INPUT', 'A function that was not tried needs its reason.', {
             field: `/functions/${index}/value`,
-            hint: 'Say why, such as "machine is not here".',
+            hint: 'Say why, such as "the machine is away".',
           });
       }
       const functions = input.functions.map((one) => ({ ...one, by: input.by, at: now }));

@@ -1,5 +1,5 @@
 import { counted, figure, runLengthInWords, type Finding, type Harness } from '@mendum/core';
-import { treeScale } from './tree.ts';
+import { goesOnAt, treeScale } from './tree.ts';
 import { useWidth } from './useWidth.ts';
 
 /** The harness as a small tree to scale, with distances and how much was found on each run. Picking a run shows it. */
@@ -84,9 +84,15 @@ export function HarnessTree({
                 {said === '' ? '' : ` · ${said}`}
               </text>
               <circle cx={x(toMm)} cy={y(row)} r={6} fill="var(--sheet)" stroke="var(--ink)" strokeWidth={2} />
-              <text x={x(toMm) + 12} y={y(row) + 5} fontSize={15} fill="var(--ink)">
-                {end?.kind === 'branch' ? '' : end?.name}
-              </text>
+              {end && goesOnAt(harness.runs, end.id) ? (
+                <text x={x(toMm)} y={y(row) + 22} textAnchor="middle" fontSize={13} fill="var(--soft)">
+                  {end.kind === 'branch' ? '' : end.name}
+                </text>
+              ) : (
+                <text x={x(toMm) + 12} y={y(row) + 5} fontSize={15} fill="var(--ink)">
+                  {end?.name}
+                </text>
+              )}
             </g>
           );
         })}

@@ -12,6 +12,10 @@ export interface PlacedRun {
   readonly forward: boolean;
 }
 
+/** More than one run meets at a node: it is no end of the drawing. */
+export const goesOnAt = (runs: readonly Run[], nodeId: string): boolean =>
+  runs.filter(({ fromNodeId, toNodeId }) => fromNodeId === nodeId || toNodeId === nodeId).length > 1;
+
 /** A run that nobody has measured is drawn as long as this share of all that is measured, and dashed. */
 const OPEN_SHARE = 0.15;
 

@@ -66,7 +66,7 @@ function Spares({ cable, onKeep }: { readonly cable: Cable; readonly onKeep: (ca
             setPicking(spares.length);
           }}
         >
-          Add one
+          Add a core
         </Button>
       </div>
       {at !== undefined && picking !== undefined ? (

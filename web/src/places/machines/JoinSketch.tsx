@@ -129,7 +129,7 @@ export function JoinSketch({ view, node, isEdited }: JoinSketchProps) {
               value={search}
               onChange={(event) => setSearch(event.target.value)}
             />
-            <Select label="The other one" value={otherId} onChange={(event) => setOtherId(event.target.value)}>
+            <Select label="It goes on in" value={otherId} onChange={(event) => setOtherId(event.target.value)}>
               <option value="">pick it</option>
               {others.map(({ id, name, machine }) => (
                 <option key={id} value={id}>

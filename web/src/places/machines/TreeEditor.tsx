@@ -1,7 +1,7 @@
 import { useRef, useState, type PointerEvent } from 'react';
 import clsx from 'clsx';
 import { NOT_MEASURED_MM, runLengthInWords, type Harness, type HarnessNode, type NodeKind } from '@mendum/core';
-import { treeScale, type PlacedRun } from '../../draw/tree.ts';
+import { goesOnAt, treeScale, type PlacedRun } from '../../draw/tree.ts';
 import { useWidth } from '../../draw/useWidth.ts';
 import { useLength } from '../../ui/units.tsx';
 
@@ -66,11 +66,12 @@ function NodeMark({
 function labelAt(
   kind: NodeKind,
   isFirst: boolean,
+  goesOn: boolean,
   x: number,
   y: number,
 ): { readonly x: number; readonly y: number; readonly textAnchor: 'start' | 'middle' | 'end' } {
   if (isFirst) return { x: x - 18, y: y + 6, textAnchor: 'end' };
-  return kind === 'connector' || kind === 'end'
+  return !goesOn && (kind === 'connector' || kind === 'end')
     ? { x: x + 18, y: y + 6, textAnchor: 'start' }
     : { x: x - 8, y: y + 30, textAnchor: 'end' };
 }
@@ -237,7 +238,12 @@ export function TreeEditor({ harness, picked, onPick, onMove }: TreeEditorProps)
             >
               <rect x={at - 24} y={y(row) - 24} width={48} height={48} fill="transparent" />
               <NodeMark kind={node.kind} x={at} y={y(row)} picked={isPicked('node', node.id)} />
-              <text {...labelAt(node.kind, isFirst, at, y(row))} fontSize={17} fontWeight={600} fill="var(--ink)">
+              <text
+                {...labelAt(node.kind, isFirst, goesOnAt(harness.runs, node.id), at, y(row))}
+                fontSize={17}
+                fontWeight={600}
+                fill="var(--ink)"
+              >
                 {node.name}
               </text>
               {by === 0 ? null : (

@@ -61,7 +61,7 @@ describe('a cable along a run, with its cores', () => {
   it('has cores that carry nothing, each with its colour once somebody has looked', async () => {
     const edits = cable(RUN, wires('A'));
     await userEvent.click(screen.getByRole('button', { name: 'A cable, not measured yet' }));
-    await userEvent.click(await screen.findByRole('button', { name: 'Add one' }));
+    await userEvent.click(await screen.findByRole('button', { name: 'Add a core' }));
     expect(edits.at(-1)).toMatchObject({ cable: { spares: [{}] } });
     await userEvent.click(await screen.findByRole('radio', { name: 'green' }));
     expect(edits.at(-1)).toMatchObject({ cable: { spares: [{ colour: { base: 'green' } }] } });

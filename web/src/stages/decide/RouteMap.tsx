@@ -1,5 +1,5 @@
 import { figure, type FindingPlan } from '@mendum/core';
-import { treeScale } from '../../draw/tree.ts';
+import { goesOnAt, treeScale } from '../../draw/tree.ts';
 import { useWidth } from '../../draw/useWidth.ts';
 import { useOpenJob } from '../job.ts';
 
@@ -46,7 +46,7 @@ export function RouteMap({ added }: { readonly added: NonNullable<FindingPlan['a
                 </>
               ) : null}
               <text x={x(toMm) + 10} y={y(row) + 5} fontSize={14} fill="var(--ink)">
-                {end?.kind === 'branch' ? '' : nodeName(end?.id ?? '')}
+                {end && !goesOnAt(harness.runs, end.id) ? nodeName(end.id) : ''}
               </text>
             </g>
           );
