@@ -1,6 +1,6 @@
 import Joi from 'joi';
 import { FULL_SHELF, type Catalogue } from '../catalogue/index.ts';
-import { checkJob, type Job } from '../job/index.ts';
+import { asFarAsSeen, checkJob, type Job } from '../job/index.ts';
 import { practiceById, READY_PRACTICES, type Practice } from '../practice/index.ts';
 import { withCablesApart } from './olderFiles.ts';
 import { pointerOf, problemsOf } from './problems.ts';
@@ -118,7 +118,7 @@ export function readJobFile(text: string): { readonly file: JobFile } & JobFileI
   });
   if (checked.error) throw new JobFileRefused(problemsOf(checked.error, jobFileSchema));
   const file = checked.value as Omit<JobFile, 'job'> & { readonly job: Omit<Job, 'id'> & { readonly id?: string } };
-  const job = jobOf(file.job);
+  const job = asFarAsSeen(jobOf(file.job));
   const problems = [
     ...unknownShelfNames(file.shelf),
     ...checkJob(job).map((one) => ({ ...one, pointer: `/job${one.pointer}` })),

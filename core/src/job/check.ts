@@ -5,6 +5,7 @@ import { checkConnectors } from './checkConnectors.ts';
 import { checkLimits } from './limits.ts';
 import type { JobProblem } from './problem.ts';
 import type { Job } from './types.ts';
+import { farthestOn } from './asFarAsSeen.ts';
 import { problem, checkWire, checkCables, checkCircuit, checkRuns, twiceById } from './checkHarness.ts';
 import { checkCavity, checkFreeCavity, promisedTwice, sameAgain } from './checkCavity.ts';
 
@@ -54,7 +55,8 @@ export function checkFinding(finding: Finding, job: Pick<Job, 'harness'>, pointe
   }
   const from = finding.fromMm - finding.cutBackLeftMm;
   const to = finding.toMm + finding.cutBackRightMm;
-  if (finding.fromMm < 0 || finding.toMm > run.lengthMm) {
+  const farMm = farthestOn(run);
+  if (finding.fromMm < 0 || finding.toMm > farMm) {
     problems.push(
       problem(
         'FINDING_OUTSIDE_RUN',
@@ -63,7 +65,7 @@ export function checkFinding(finding: Finding, job: Pick<Job, 'harness'>, pointe
         `Keep it between 0 and ${figure(run.lengthMm)} mm, or choose the run that it is on.`,
       ),
     );
-  } else if (from < 0 || to > run.lengthMm) {
+  } else if (from < 0 || to > farMm) {
     problems.push(
       problem(
         'CUT_BACK_OUTSIDE_RUN',
@@ -162,7 +164,7 @@ function checkEarlier({ harness, earlier = [] }: Job): JobProblem[] {
     const wrong =
       !run || !circuit?.runIds.includes(run.id)
         ? `The earlier repair "${one.id}" is on a circuit or a run that this harness does not have.`
-        : one.toMm < one.fromMm || one.fromMm < 0 || one.toMm > run.lengthMm
+        : one.toMm < one.fromMm || one.fromMm < 0 || one.toMm > farthestOn(run)
           ? `The earlier repair "${one.id}" at ${figure(one.fromMm)}–${figure(one.toMm)} mm does not lie on ${run.name}, which is ${figure(run.lengthMm)} mm long.`
           : undefined;
     return wrong === undefined

@@ -1,5 +1,5 @@
 import type { Catalogue } from '../catalogue/index.ts';
-import type { Job } from '../job/index.ts';
+import { asFarAsSeen, type Job } from '../job/index.ts';
 import type { Practice } from '../practice/index.ts';
 import type { HarnessView, JobState, JobView } from './types.ts';
 
@@ -21,5 +21,5 @@ export const wholeJob = (state: JobState, view: HarnessView, practice: Practice,
   ...state,
   practice,
   catalogue,
-  job: { ...state.job, ...partsOf(view) },
+  job: asFarAsSeen({ ...state.job, ...partsOf(view) }),
 });

@@ -1,13 +1,26 @@
 import { cavitiesOf, type ConnectorFace } from '../connector/index.ts';
-import { idFrom, routeBetween, type Circuit, type Harness, type HarnessNode } from '../harness/index.ts';
+import {
+  idFrom,
+  NOT_MEASURED_MM,
+  routeBetween,
+  type Circuit,
+  type Harness,
+  type HarnessNode,
+  type Run,
+} from '../harness/index.ts';
 import type { NewConnector, PinoutHarness, PinoutProblem, PinoutReading } from '../pinout/index.ts';
 import { proposeTree, USUAL_ZONE } from './propose.ts';
 import type { HarnessEdit } from './types.ts';
 
+/** A length that was measured, or one that nobody has measured. */
+const lengthOf = (lengthMm: number | undefined): Pick<Run, 'lengthMm' | 'atLeast'> =>
+  lengthMm === undefined ? { lengthMm: NOT_MEASURED_MM, atLeast: true } : { lengthMm };
+
 /** How a connector that a sheet brings hangs on the harness: from which node, how far. */
 export interface Attachment {
   readonly fromNodeId: string;
-  readonly lengthMm: number;
+  /** Where nobody has measured it, it is said to be so. */
+  readonly lengthMm?: number | undefined;
 }
 
 const freeId = (wanted: string, taken: readonly string[]): string => {
@@ -76,7 +89,7 @@ export function importEdits(
         name: `${nameOf(hang.fromNodeId)} to ${connector.name}`,
         fromNodeId: hang.fromNodeId,
         toNodeId: node.id,
-        lengthMm: hang.lengthMm,
+        ...lengthOf(hang.lengthMm),
         zone: USUAL_ZONE,
         features: [],
       },
@@ -152,7 +165,7 @@ export function harnessFromPinout(
     connectors,
     reading.rows.map((row) => row.circuit),
   );
-  const runs = tree.runs.map((run) => ({ ...run, lengthMm: lengths.get(run.id) ?? 1, zone: USUAL_ZONE }));
+  const runs = tree.runs.map((run) => ({ ...run, ...lengthOf(lengths.get(run.id)), zone: USUAL_ZONE }));
   return {
     name,
     nodes: tree.nodes,

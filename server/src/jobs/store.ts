@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { EntityManager } from 'typeorm';
 import {
+  asFarAsSeen,
   FULL_SHELF,
   NO_WISHES,
   type Catalogue,
@@ -124,7 +125,7 @@ export async function loadJob(manager: EntityManager, jobId: string): Promise<St
       by,
       at,
     })),
-    job: {
+    job: asFarAsSeen({
       id: row.id,
       number: row.number,
       title: row.title,
@@ -158,7 +159,7 @@ export async function loadJob(manager: EntityManager, jobId: string): Promise<St
         by,
         at,
       })),
-    },
+    }),
   };
 }
 

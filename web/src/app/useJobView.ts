@@ -1,5 +1,6 @@
 import { useEffect, useMemo, useState } from 'react';
 import { skipToken } from '@reduxjs/toolkit/query/react';
+import { asFarAsSeen } from '@mendum/core';
 import { partsOf, type JobView } from '@mendum/core/operations';
 import { useHarnessQuery, useJobQuery, useJobShelfQuery, usePracticeQuery } from './api.ts';
 import { errorOf } from './change.ts';
@@ -27,7 +28,7 @@ export function useJobView(jobId: string): {
   const parts = useMemo(() => harness.currentData && partsOf(harness.currentData), [harness.currentData]);
   // Ticks and readings leave the job as it is: what is planned from it is the same object.
   const inner = state?.job;
-  const whole = useMemo(() => inner && parts && { ...inner, ...parts }, [inner, parts]);
+  const whole = useMemo(() => inner && parts && asFarAsSeen({ ...inner, ...parts }), [inner, parts]);
   const now = useMemo((): JobView | undefined => {
     const [by, from] = [practice.currentData, shelf.currentData];
     return state && whole && by && from ? { ...state, job: whole, practice: by, catalogue: from } : undefined;

@@ -67,14 +67,19 @@ export function NewHarness({ onClose }: { readonly onClose: () => void }) {
     typed.machine.trim() === '' ? 'the machine' : '',
     typed.harness.trim() === '' ? 'the harness' : '',
     numberOf(typed.volts) > 0 ? '' : 'the voltage',
-    ...(tree?.runs.flatMap((run) => (numberOf(lengths[run.id] ?? '') >= 1 ? [] : [`the length of ${run.name}`])) ?? []),
+    ...(tree?.runs.flatMap(({ id, name }) => {
+      const typedMm = lengths[id] ?? '';
+      return typedMm.trim() === '' || numberOf(typedMm) >= 1 ? [] : [`the length of ${name}, 1 mm or more`];
+    }) ?? []),
   ].filter((words) => words !== '');
   const save = async (): Promise<void> => {
     if (!ready) return;
     const harness = harnessFromPinout(
       typed.harness.trim(),
       reading,
-      new Map(Object.entries(lengths).map(([id, text]) => [id, numberOf(text)])),
+      new Map(
+        Object.entries(lengths).flatMap(([id, text]) => (text.trim() === '' ? [] : [[id, numberOf(text)] as const])),
+      ),
       faces,
     );
     const machine = sameMachine
@@ -200,7 +205,7 @@ export function NewHarness({ onClose }: { readonly onClose: () => void }) {
                   ))}
               </fieldset>
               <fieldset className="grid gap-3 border-t border-rule pt-3 sm:grid-cols-3">
-                <legend className="text-lg font-semibold">Runs, as measured</legend>
+                <legend className="text-lg font-semibold">Runs, as measured: empty where nobody has</legend>
                 {tree.runs.map((run) => (
                   <NumberField
                     key={run.id}

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import {
   figure,
+  runLengthInWords,
   FINDING_KINDS,
   isCavityKind,
   lostStretch,
@@ -174,7 +175,7 @@ export function FindingForm({ start, version, onSaved, onClose }: FindingFormPro
               key={one.id}
               value={one.id}
               disabled={allowedRuns.size > 0 && !allowedRuns.has(one.id)}
-            >{`${one.name}, ${figure(one.lengthMm, 0)} mm from ${nodeName(one.fromNodeId)}`}</option>
+            >{`${one.name}, ${runLengthInWords(one)} from ${nodeName(one.fromNodeId)}`}</option>
           ))}
         </Select>
       ) : null}

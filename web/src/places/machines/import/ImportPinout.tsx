@@ -29,6 +29,8 @@ export function ImportPinout({ harness, onTake, onClose }: ImportPinoutProps) {
   const attachments = new Map(
     (reading?.newConnectors ?? []).flatMap(({ name }): [string, Attachment][] => {
       const { from, length } = hangOf(name);
+      // Where it hangs is said before it counts: nothing is guessed.
+      if (length.trim() === '') return name in hangs ? [[name, { fromNodeId: from }]] : [];
       const lengthMm = numberOf(length);
       return lengthMm >= 1 ? [[name, { fromNodeId: from, lengthMm }]] : [];
     }),
@@ -69,6 +71,7 @@ export function ImportPinout({ harness, onTake, onClose }: ImportPinoutProps) {
                 </Select>
                 <NumberField
                   label="Length of that run"
+                  hint="Empty: nobody has measured it."
                   unit="mm"
                   value={hangOf(name).length}
                   onChange={(event) => setHangs({ ...hangs, [name]: { ...hangOf(name), length: event.target.value } })}
