@@ -55,7 +55,7 @@ export function cavityPlan(
   as: 'cavity' | 'far',
   { run, practice }: Surroundings,
   item: PlacedItem | undefined,
-  path: MeasuredPath,
+  path: MeasuredPath | undefined,
   piece?: PieceOfWork,
 ): CavityPlan {
   const work =

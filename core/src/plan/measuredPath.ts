@@ -6,13 +6,16 @@ import type { Decided } from './types.ts';
 
 /**
  * A circuit from terminal to terminal as it is after its repair: what a drop along it is held against. Joints are those
- * of this repair and what earlier jobs have spliced on the same circuit; of other findings nobody knows yet.
+ * of this repair and what earlier jobs have spliced on the same circuit; of other findings nobody knows yet. None where
+ * it is made of two wires.
  */
 export function measuredPath(
-  { decision, circuit, share }: Decided,
+  { decision, circuit, finding, share }: Decided,
   item: PlacedItem | undefined,
   { harness, earlier = [] }: Job,
-): MeasuredPath {
+): MeasuredPath | undefined {
+  // Where the wire beyond the damage is another one, nobody has said how far it goes.
+  if (finding.farWire) return undefined;
   const wholeMm = harness.runs
     .filter((run) => circuit.runIds.includes(run.id))
     .reduce((sum, run) => sum + run.lengthMm, 0);

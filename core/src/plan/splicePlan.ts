@@ -60,7 +60,7 @@ export function splicePlan(
   item: PlacedItem,
   splice: PlacedSplice,
   around: Surroundings,
-  path: MeasuredPath,
+  path: MeasuredPath | undefined,
 ): SplicePlan {
   const { circuit, decision } = decided;
   const { joint } = splice;
