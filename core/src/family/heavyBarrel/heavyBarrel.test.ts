@@ -60,8 +60,8 @@ describe('a cut cable of 35 mm²', () => {
     ]);
     expect(plan.splices[0]?.checks.map(({ id }) => id)).toEqual([
       'heavy.press',
-      'resistance',
       'drop',
+      'path',
       'unmeasured',
       'seal.glue',
       'samples',
