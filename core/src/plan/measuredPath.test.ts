@@ -41,5 +41,5 @@ describe('what a drop over the path is held against', () => {
     expect(pathOf({}, [{ id: 'E1', circuitId: 'C9' }])?.joints).toBe(1);
   });
   it('a wire that goes on as another one is held against nothing', () =>
-    expect(pathOf({ farWire: wire(1.5) } as Partial<Finding>)).toBeUndefined());
+    expect(pathOf({ farWire: wire(1.5) })).toBeUndefined());
 });

@@ -3,3 +3,4 @@ export * from './connector.ts';
 export * from './places.ts';
 export * from './quick.ts';
 export * from './types.ts';
+export * from './stretch.ts';

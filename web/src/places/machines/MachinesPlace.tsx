@@ -11,6 +11,7 @@ import { TextField } from '../../ui/field.tsx';
 import { useSettled } from '../../ui/useSettled.ts';
 import { Place } from '../Place.tsx';
 import { NewHarness } from './NewHarness.tsx';
+import { Stretch } from './Stretch.tsx';
 
 /** One harness as it hangs, with the way to its page; it is fetched whole once its line can be seen. */
 function HarnessRow({ of }: { readonly of: HarnessSummary }) {
@@ -51,15 +52,18 @@ export function MachinesPlace() {
     of,
     isFirst: all[index - 1]?.machineId !== of.machineId,
   }));
-  const [making, setMaking] = useState(false);
+  const [making, setMaking] = useState<'pinout' | 'stretch'>();
   return (
     <Place
       title="Machines"
       about="Their harnesses, connectors and circuits."
       actions={
-        <Button look="copper" onClick={() => setMaking(true)}>
-          Describe a new harness
-        </Button>
+        <div className="flex flex-wrap gap-3">
+          <Button onClick={() => setMaking('stretch')}>A stretch that is opened</Button>
+          <Button look="copper" onClick={() => setMaking('pinout')}>
+            Describe a new harness
+          </Button>
+        </div>
       }
     >
       <div className="mb-4 max-w-md">
@@ -78,7 +82,7 @@ export function MachinesPlace() {
           search === ''
             ? {
                 title: 'No machine yet',
-                next: 'Describe a harness from its pinout, or import a job file in Jobs.',
+                next: 'Draw the stretch that is opened, describe a harness from its pinout, or import a job file in Jobs.',
               }
             : { title: `Nothing matches “${search}”`, next: 'Try part of a name or of a circuit’s function.' }
         }
@@ -98,7 +102,8 @@ export function MachinesPlace() {
           </>
         )}
       </PagedList>
-      {making ? <NewHarness onClose={() => setMaking(false)} /> : null}
+      {making === 'pinout' ? <NewHarness onClose={() => setMaking(undefined)} /> : null}
+      {making === 'stretch' ? <Stretch onClose={() => setMaking(undefined)} /> : null}
     </Place>
   );
 }
