@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
-import type { Finding, HarnessNode, MappingCard } from '@mendum/core';
+import { NOT_MEASURED_MM, runLengthInWords, type Finding, type HarnessNode, type MappingCard } from '@mendum/core';
 import { useAskedField } from '../../answer/useAskedField.ts';
 import { useSave } from '../../app/change.ts';
 import { notify } from '../../app/notice.ts';
@@ -150,9 +150,18 @@ export function SurveyStage() {
         />
         <div className="-mb-11 flex items-baseline gap-3 pt-2">
           <h2 className="text-xl font-semibold">{run?.name}</h2>
-          {signed ? null : <p className="text-soft max-md:hidden">Drag along a wire to mark damage, or tap it.</p>}
+          {signed || run?.atLeast ? null : (
+            <p className="text-soft max-md:hidden">Drag along a wire to mark damage, or tap it.</p>
+          )}
         </div>
-        {run && runPlan ? (
+        {run?.atLeast ? (
+          <p className="pt-14">
+            {run.lengthMm <= NOT_MEASURED_MM
+              ? `Nobody has measured ${run.name}: there is nothing to drag along yet. Add a finding with its distance from ${nodeName(run.fromNodeId)}.`
+              : `${run.name} is drawn as far as somebody has looked: ${runLengthInWords(run)}. What lies beyond goes in by “Add a finding”.`}
+          </p>
+        ) : null}
+        {run && runPlan && !(run.atLeast && run.lengthMm <= NOT_MEASURED_MM) ? (
           <RunDrawing
             key={run.id}
             run={run}
