@@ -224,17 +224,22 @@ export function readingAsks({ finding, share }: Pick<DecideInput, 'finding' | 's
 /** So near its end the length of a run decides where a splice may lie: a body, and the room that connectors want. mm. */
 const NEAR_END_MM = 150;
 
-/** The length of a run that nobody has measured, where a splice has to lie near its far end. */
+/** The length of a run that nobody has measured, where a splice has to lie near its far end or is counted from there. */
 export function lengthAsks(
   { finding, run }: Pick<DecideInput, 'finding' | 'run'>,
-  { approach, lost }: Pick<Decision, 'approach' | 'lost'>,
+  { approach, lost, method }: Pick<Decision, 'approach' | 'lost' | 'method'>,
 ): readonly Ask[] {
-  if (run.atLeast !== true || isAtCavity(finding) || approach === 'cover' || approach === 'withOther') return [];
+  if (run.atLeast !== true || approach === 'cover' || approach === 'withOther') return [];
   if (lost.toMm <= run.lengthMm - NEAR_END_MM) return [];
+  // At the connector there is nothing to place, unless its wires are spliced behind it.
+  if (isAtCavity(finding) && !method) return [];
+  const why = isAtCavity(finding)
+    ? 'Its splices lie behind the far end, and their places are counted from the start'
+    : 'The damage lies near its far end as far as that was measured, and a splice keeps away from what is there';
   return [
     {
       does: 'measure',
-      words: `How long is “${run.name}”? The damage lies near its far end as far as that was measured, and a splice keeps away from what is there`,
+      words: `How long is “${run.name}”? ${why}`,
       at: { on: 'run', runId: run.id, field: 'lengthMm' },
     },
   ];

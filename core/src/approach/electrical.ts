@@ -1,6 +1,6 @@
 import { bundleDiameterMm } from '../bundle/index.ts';
 import { addedBy, branchesOf } from '../damage/index.ts';
-import { cablesAlong, type Cable, ambientC, countsAsLoaded, type Circuit, type Run } from '../harness/index.ts';
+import { ambientC, countsAsLoaded, thingsAlong, type Cable, type Circuit, type Run } from '../harness/index.ts';
 import {
   allowedCurrentA,
   areaMm2,
@@ -8,7 +8,6 @@ import {
   CANNOT_BE_C,
   conductorInWords,
   conductorTemperatureC,
-  jacketDiameterMm,
   resistanceMilliohm,
   type WireSpec,
 } from '../wire/index.ts';
@@ -17,16 +16,6 @@ import type { DecideInput, Electrical, RunFacts } from './types.ts';
 /** What two wires must share to carry the same current in the same place. */
 const kindOf = ({ size, conductor, jacket }: WireSpec): string =>
   `${areaMm2(size)} ${conductorInWords(conductor)} ${jacket.material} ${jacket.wall} ${jacket.outerDiameterMm ?? ''}`;
-
-/** How thick each thing along a run is, mm: cables that were measured, and the wires that lie in none of those. */
-function thingsAlong(run: Run, circuits: readonly Circuit[], cables: readonly Cable[] | undefined): number[] {
-  const measured = cablesAlong(cables, run.id).filter(({ outerMm }) => outerMm !== undefined);
-  const inside = new Set(measured.flatMap(({ coreIds }) => coreIds));
-  return [
-    ...measured.map(({ outerMm = 0 }) => outerMm),
-    ...circuits.filter(({ id }) => !inside.has(id)).map(({ wire }) => jacketDiameterMm(wire)),
-  ];
-}
 
 /** What all circuits of a run share: ambient, which of them heat the bundle, and how thick it is. */
 export function runFacts(run: Run, circuitsInRun: readonly Circuit[], cables?: readonly Cable[]): RunFacts {
@@ -49,7 +38,7 @@ export function runFacts(run: Run, circuitsInRun: readonly Circuit[], cables?: r
         .map((circuit) => circuit.id),
     ),
     temperatures: new Map(),
-    bundleMm: bundleDiameterMm(thingsAlong(run, circuitsInRun, cables)),
+    bundleMm: bundleDiameterMm(thingsAlong(run.id, circuitsInRun, cables).map(({ jacketMm }) => jacketMm)),
   };
 }
 

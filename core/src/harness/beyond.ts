@@ -65,7 +65,14 @@ export function beyondOf(
   const { start, end } = besideAlong(circuit, run, runs);
   const may = (beyond: Beyond | undefined, nodeId: string): Beyond | undefined => {
     const kind = nodes.get(nodeId)?.kind;
-    return beyond && kind !== undefined && PASSABLE.includes(kind) && isNoHarsher(beyond.run.zone, run.zone)
+    // Over a run that nobody has measured no wire is cut to length, and no place is counted back from its far end.
+    const isCounted = run.atLeast !== true || nodeId === run.fromNodeId;
+    return beyond &&
+      isCounted &&
+      (beyond.isAway || beyond.run.atLeast !== true) &&
+      kind !== undefined &&
+      PASSABLE.includes(kind) &&
+      isNoHarsher(beyond.run.zone, run.zone)
       ? beyond
       : undefined;
   };

@@ -44,4 +44,6 @@ export { placeGrown, runGrown, stretchGrown } from './grown.ts';
 export type { Growth } from './grown.ts';
 export { cableOf, cablesAlong } from './cables.ts';
 export type { Cable, SpareCore } from './cables.ts';
-export { NOT_MEASURED_MM, notMeasured, runLengthInWords } from './lengths.ts';
+export { thingsAlong } from './thingsAlong.ts';
+export type { ThingAlong } from './thingsAlong.ts';
+export { farthestOn, LONGEST_MM, NOT_MEASURED_MM, notMeasured, runLengthInWords } from './lengths.ts';

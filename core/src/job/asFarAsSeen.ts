@@ -1,13 +1,9 @@
 import { endOfCircuit, isAtCavity, type Finding } from '../damage/index.ts';
-import type { Run } from '../harness/index.ts';
-import { LONGEST_MM } from './limits.ts';
+import { LONGEST_MM, type Run } from '../harness/index.ts';
 import type { Job } from './types.ts';
 
-/** A run of which nobody has measured all goes on at least so far beyond what was found on it, mm. Ours. */
+/** A run that nobody has measured goes on at least so far beyond what was found or noted on it, mm. Ours. */
 const BEYOND_MM = 100;
-
-/** The farthest place that something may be said to be on a run, mm: its end, where that is known. */
-export const farthestOn = ({ lengthMm, atLeast }: Run): number => (atLeast === true ? LONGEST_MM : lengthMm);
 
 /**
  * A job whose runs of unknown length reach at least as far as anything was found on them: who marks damage at 400 mm has
@@ -17,15 +13,16 @@ export function asFarAsSeen<J extends Pick<Job, 'harness' | 'findings' | 'earlie
   const { harness, findings, earlier = [] } = job;
   if (!harness.runs.some(({ atLeast }) => atLeast === true)) return job;
   const along = findings.filter((finding) => !isAtCavity(finding));
-  const seenOn = (runId: string): number =>
+  const seenOn = ({ id: runId, features }: Run): number =>
     Math.max(
       0,
+      ...features.map(({ toMm }) => toMm + BEYOND_MM),
       ...along.flatMap((one) => (one.runId === runId ? [one.toMm + one.cutBackRightMm + BEYOND_MM] : [])),
       ...earlier.flatMap((one) => (one.runId === runId ? [one.toMm + BEYOND_MM] : [])),
     );
   const runs = harness.runs.map((run): Run => {
     if (run.atLeast !== true) return run;
-    const lengthMm = Math.min(LONGEST_MM, Math.max(run.lengthMm, seenOn(run.id)));
+    const lengthMm = Math.min(LONGEST_MM, Math.max(run.lengthMm, seenOn(run)));
     return lengthMm === run.lengthMm ? run : { ...run, lengthMm };
   });
   if (runs.every((run, index) => run === harness.runs[index])) return job;

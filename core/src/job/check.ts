@@ -1,11 +1,10 @@
-import { besideAlong, type Beyond, type Harness } from '../harness/index.ts';
+import { besideAlong, farthestOn, runLengthInWords, type Beyond, type Harness } from '../harness/index.ts';
 import { branchesOf, damageOf, isAtCavity, type Finding } from '../damage/index.ts';
 import { figure } from '../units/index.ts';
 import { checkConnectors } from './checkConnectors.ts';
 import { checkLimits } from './limits.ts';
 import type { JobProblem } from './problem.ts';
 import type { Job } from './types.ts';
-import { farthestOn } from './asFarAsSeen.ts';
 import { problem, checkWire, checkCables, checkCircuit, checkRuns, twiceById } from './checkHarness.ts';
 import { checkCavity, checkFreeCavity, promisedTwice, sameAgain } from './checkCavity.ts';
 
@@ -61,8 +60,8 @@ export function checkFinding(finding: Finding, job: Pick<Job, 'harness'>, pointe
       problem(
         'FINDING_OUTSIDE_RUN',
         `${pointer}/${finding.fromMm < 0 ? 'fromMm' : 'toMm'}`,
-        `The finding at ${figure(finding.fromMm)}–${figure(finding.toMm)} mm lies outside ${run.name}, which is ${figure(run.lengthMm)} mm long.`,
-        `Keep it between 0 and ${figure(run.lengthMm)} mm, or choose the run that it is on.`,
+        `The finding at ${figure(finding.fromMm)}–${figure(finding.toMm)} mm lies outside ${run.name}, which is ${runLengthInWords(run)} long.`,
+        `Keep it between 0 and ${figure(farMm)} mm, or choose the run that it is on.`,
       ),
     );
   } else if (from < 0 || to > farMm) {
@@ -70,7 +69,7 @@ export function checkFinding(finding: Finding, job: Pick<Job, 'harness'>, pointe
       problem(
         'CUT_BACK_OUTSIDE_RUN',
         `${pointer}/${from < 0 ? 'cutBackLeftMm' : 'cutBackRightMm'}`,
-        `With its cut-back the loss reaches ${figure(from)}–${figure(to)} mm, outside ${run.name} (0–${figure(run.lengthMm)} mm).`,
+        `With its cut-back the loss reaches ${figure(from)}–${figure(to)} mm, outside ${run.name} (0–${figure(farMm)} mm).`,
         'Shorten the cut-back; if copper is bad right up to the connector, the wire needs a new lead there.',
       ),
     );

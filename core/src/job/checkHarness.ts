@@ -1,4 +1,4 @@
-import { AMBIENT_BY_AREA_C, ambientC, type Circuit } from '../harness/index.ts';
+import { AMBIENT_BY_AREA_C, ambientC, farthestOn, type Circuit } from '../harness/index.ts';
 import { EditRefused, setCable, type Surveyed } from '../survey/index.ts';
 import { figure } from '../units/index.ts';
 import { allowedCurrentA, sizeDisagreement, sizeInWords, type WireSpec } from '../wire/index.ts';
@@ -128,12 +128,12 @@ export function checkRuns(job: Job): JobProblem[] {
           ],
     );
     const features = run.features.flatMap((feature, at): JobProblem[] =>
-      feature.fromMm > feature.toMm || feature.fromMm < 0 || feature.toMm > run.lengthMm
+      feature.fromMm > feature.toMm || feature.fromMm < 0 || feature.toMm > farthestOn(run)
         ? [
             problem(
               'FEATURE_OUTSIDE_RUN',
               `${pointer}/features/${at}`,
-              `${feature.name} at ${figure(feature.fromMm)}–${figure(feature.toMm)} mm lies outside ${run.name} (0–${figure(run.lengthMm)} mm).`,
+              `${feature.name} at ${figure(feature.fromMm)}–${figure(feature.toMm)} mm lies outside ${run.name} (0–${figure(farthestOn(run))} mm).`,
               'Keep it on the run, start before end.',
             ),
           ]

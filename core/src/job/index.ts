@@ -3,7 +3,7 @@ export type { Job, Machine, NamedHarness } from './types.ts';
 export { checkFinding, checkJob, checkOverlap } from './check.ts';
 export { problem } from './checkHarness.ts';
 export type { JobProblem } from './problem.ts';
-export { checkLimits, LIMITS, LONGEST_MM } from './limits.ts';
+export { checkLimits, LIMITS } from './limits.ts';
 export { asFarAsSeen } from './asFarAsSeen.ts';
 export { gateOf } from './gateOf.ts';
 export { groupBy, indexJob, mateOf } from './jobIndex.ts';

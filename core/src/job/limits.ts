@@ -26,9 +26,6 @@ export const LIMITS = {
   ),
 } as const;
 
-/** No length is longer, mm: a kilometre, and no run comes near it. */
-export const LONGEST_MM = 1_000_000;
-
 const grouped = (value: number): string => value.toLocaleString('en-GB');
 
 /** What of a job is beyond what may be planned; lengths are held to their limit field by field. */

@@ -1,5 +1,5 @@
 export { stagger } from './stagger.ts';
-export { bundleProfile, lumpDiameterMm, diameterAt, sectionMm } from './profile.ts';
+export { bundleWith, bundleProfile, lumpDiameterMm, diameterAt, sectionMm } from './profile.ts';
 export { brokenRules } from './check.ts';
 export type { BrokenRule } from './check.ts';
 export { spliceId, NO_WISHES } from './types.ts';

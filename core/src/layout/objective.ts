@@ -2,7 +2,7 @@ import { bundleWithBodiesMm } from '../bundle/index.ts';
 import type { KeepOut } from '../harness/index.ts';
 import { EQUAL_MM } from './pairs.ts';
 import { openedFor } from './place.ts';
-import { bundleOf } from './profile.ts';
+import { bundleWith, type BodyOn } from './profile.ts';
 import type { BundleWire, PlacedItem, PlacedSplice, RunToLayOut } from './types.ts';
 
 /** What a layout reaches, in the strict order in which layouts are compared. */
@@ -48,19 +48,8 @@ export const PEAK_GRACE = 0.01;
 const TOUCH_MM = 1e-6;
 
 /** The bundle's diameter for the objective: packed up to six wires, estimated above, as the rules of the shop say. */
-export function sectionDiameterMm(
-  wires: readonly BundleWire[],
-  here: readonly { readonly circuitId: string; readonly bodyMm: number }[],
-): number {
-  const { jacketsMm, indexOf } = bundleOf(wires);
-  const inPlace = new Map<number, number>();
-  const more: number[] = [];
-  for (const { circuitId, bodyMm } of here) {
-    const index = indexOf.get(circuitId);
-    // A wire has one place: a second body of it is one more.
-    if (index === undefined || inPlace.has(index)) more.push(bodyMm);
-    else inPlace.set(index, bodyMm);
-  }
+export function sectionDiameterMm(wires: readonly BundleWire[], here: readonly BodyOn[]): number {
+  const { jacketsMm, inPlace, more } = bundleWith(wires, here);
   return bundleWithBodiesMm(jacketsMm, inPlace, more);
 }
 

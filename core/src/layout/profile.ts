@@ -1,24 +1,74 @@
-import { sectionThicknessMm } from '../bundle/index.ts';
+import { bundleWithBodiesMm, sectionThicknessMm } from '../bundle/index.ts';
 import type { BundleWire, PlacedSplice, ProfileStretch } from './types.ts';
 
-/** Jackets of a bundle's wires as one list that stays the same object, and where each circuit stands in it. */
+/** Where a circuit lies in a bundle: as which of its things, and in that as which core. */
+interface Seat {
+  readonly index: number;
+  readonly core?: number | undefined;
+}
+
+/** Jackets of a bundle's things as one list that stays the same object, and where each circuit lies in it. */
 interface Bundle {
   readonly jacketsMm: readonly number[];
-  readonly indexOf: ReadonlyMap<string, number>;
+  readonly seatOf: ReadonlyMap<string, Seat>;
 }
 
 const bundles = new WeakMap<readonly BundleWire[], Bundle>();
 
 /** A bundle's jackets and places, worked out once of a list that is not changed. */
-export function bundleOf(wires: readonly BundleWire[]): Bundle {
+function bundleOf(wires: readonly BundleWire[]): Bundle {
   const known = bundles.get(wires);
   if (known) return known;
   const made = {
     jacketsMm: wires.map((wire) => wire.jacketMm),
-    indexOf: new Map(wires.map((wire, index) => [wire.circuitId, index])),
+    seatOf: new Map(
+      wires.flatMap(({ circuitId, cores }, index): [string, Seat][] =>
+        cores ? cores.map((one, core) => [one.circuitId, { index, core }]) : [[circuitId, { index }]],
+      ),
+    ),
   };
   bundles.set(wires, made);
   return made;
+}
+
+/** A body in a bundle: on which circuit, and how thick, mm. */
+export interface BodyOn {
+  readonly circuitId: string;
+  readonly bodyMm: number;
+}
+
+/**
+ * A bundle where some bodies lie: its things, what lies in the place of some of them, and bodies that have no place of
+ * their own. A cable is open there: as thick as its cores with those bodies, and no thinner than its jacket, which is
+ * closed over them again.
+ */
+export function bundleWith(
+  wires: readonly BundleWire[],
+  here: readonly BodyOn[],
+): {
+  readonly jacketsMm: readonly number[];
+  readonly inPlace: ReadonlyMap<number, number>;
+  readonly more: readonly number[];
+} {
+  const { jacketsMm, seatOf } = bundleOf(wires);
+  const inPlace = new Map<number, number>();
+  const opened = new Map<number, Map<number, number>>();
+  const more: number[] = [];
+  for (const { circuitId, bodyMm } of here) {
+    const seat = seatOf.get(circuitId);
+    const places = seat?.core === undefined ? inPlace : (opened.get(seat.index) ?? new Map<number, number>());
+    const at = seat && (seat.core ?? seat.index);
+    // A wire has one place: a second body of it is one more.
+    if (at === undefined || places.has(at)) more.push(bodyMm);
+    else places.set(at, bodyMm);
+    if (seat?.core !== undefined) opened.set(seat.index, places);
+  }
+  for (const [index, bodies] of opened) {
+    const { jacketMm = 0, cores = [] } = wires[index] ?? {};
+    const coresMm = cores.map((core) => core.jacketMm);
+    inPlace.set(index, Math.max(jacketMm, bundleWithBodiesMm(coresMm, bodies)));
+  }
+  return { jacketsMm, inPlace, more };
 }
 
 /**
@@ -29,16 +79,9 @@ export function sectionMm(
   wires: readonly BundleWire[],
   here: readonly Pick<PlacedSplice, 'circuitId' | 'joint'>[],
 ): number {
-  const { jacketsMm, indexOf } = bundleOf(wires);
-  return sectionThicknessMm(
-    jacketsMm,
-    new Map(
-      here.flatMap((splice): [number, number][] => {
-        const index = indexOf.get(splice.circuitId);
-        return index === undefined ? [] : [[index, splice.joint.bodyDiameterMm]];
-      }),
-    ),
-  );
+  const bodies = here.map(({ circuitId, joint }) => ({ circuitId, bodyMm: joint.bodyDiameterMm }));
+  const { jacketsMm, inPlace } = bundleWith(wires, bodies);
+  return sectionThicknessMm(jacketsMm, inPlace);
 }
 
 /**

@@ -89,10 +89,14 @@ export interface RunToLayOut {
   readonly alsoOpened?: readonly Stretch[] | undefined;
 }
 
-/** A wire of the bundle: its jacket, and the circuit by which a splice takes its place. */
+/**
+ * A thing of the bundle: a wire with its jacket, and the circuit by which a splice takes its place; or a cable as thick
+ * as its own jacket, whose cores lie in it until one of them is spliced.
+ */
 export interface BundleWire {
   readonly circuitId: string;
   readonly jacketMm: number;
+  readonly cores?: readonly BundleWire[] | undefined;
 }
 
 /**

@@ -1,9 +1,8 @@
 import { withShieldBeside, type Decision } from '../approach/index.ts';
-import { keepOuts, type Run } from '../harness/index.ts';
+import { keepOuts, thingsAlong, type Run } from '../harness/index.ts';
 import { PLACE_GRACE_MM, windowsOf, type LayoutItem, type Pin, type RunToLayOut } from '../layout/index.ts';
 import type { SizedJoint } from '../family/index.ts';
 import type { Practice } from '../practice/index.ts';
-import { jacketDiameterMm } from '../wire/index.ts';
 import { mateOf, type JobIndex } from '../job/index.ts';
 import type { Job } from '../job/index.ts';
 import type { Decided } from './types.ts';
@@ -73,9 +72,9 @@ export function runToLayOut(
     pins,
     found: job.layout?.found.filter((place) => items.some((item) => isHere(place, item))),
     ...limitsOf(practice.figures),
-    wires: (index.inRun.get(run.id) ?? [])
-      .map((circuit) => ({ circuitId: circuit.id, jacketMm: jacketDiameterMm(circuit.wire) }))
-      .sort((a, b) => a.circuitId.localeCompare(b.circuitId)),
+    wires: thingsAlong(run.id, index.inRun.get(run.id) ?? [], index.cables).sort((a, b) =>
+      a.circuitId.localeCompare(b.circuitId),
+    ),
     alsoOpened,
   };
 }

@@ -1,4 +1,5 @@
 import { findingInWords, type EarlierRepair, type Stretch } from '../damage/index.ts';
+import type { Run } from '../harness/index.ts';
 import type { Job } from '../job/index.ts';
 import type { CavityPlan, FindingPlan, Plan } from '../plan/index.ts';
 import {
@@ -40,6 +41,16 @@ export interface Made {
   readonly materials: readonly string[];
   /** Tools of its own; absent where they are the chosen method's. */
   readonly tools?: readonly string[] | undefined;
+}
+
+/**
+ * Where something is, from a named point: from the run's start, but at the far end of a run that nobody has measured
+ * from there, since nobody knows how far it is from the start.
+ */
+export function placeOn(run: Run, atMm: number): { readonly atMm: number; readonly fromNodeId: string } {
+  return run.atLeast === true && atMm >= run.lengthMm
+    ? { atMm: 0, fromNodeId: run.toNodeId }
+    : { atMm, fromNodeId: run.fromNodeId };
 }
 
 /** Cores of a cable that carry nothing and were ended here, by their colours where they are known. */
@@ -221,6 +232,7 @@ export function buildRecords(
     const ranked = finding.ranked.find((method) => method.methodId === finding.chosen);
     return madeOf(finding).map((made): SpliceRecord => {
       const run = job.harness.runs.find((one) => one.id === made.runId) ?? home;
+      const place = placeOn(run, made.atMm);
       return {
         spliceId: made.id,
         jobNumber: job.number,
@@ -230,8 +242,8 @@ export function buildRecords(
         circuitFunction: circuit.function,
         wire: `${wireInWords(circuit.wire)}, ${colourInWords(circuit.wire.colour)}`,
         run: run.name,
-        atMm: made.atMm,
-        fromName: job.harness.nodes.find((node) => node.id === run.fromNodeId)?.name ?? run.fromNodeId,
+        atMm: place.atMm,
+        fromName: job.harness.nodes.find((node) => node.id === place.fromNodeId)?.name ?? place.fromNodeId,
         finding: findingInWords(source),
         approach: finding.headline,
         method: made.method,

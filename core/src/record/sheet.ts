@@ -4,7 +4,7 @@ import type { FindingPlan, Plan } from '../plan/index.ts';
 import { isProved } from '../mapping/index.ts';
 import { standingOf, type FunctionSeen, type Reading } from '../prove/index.ts';
 import { figure } from '../units/index.ts';
-import { inUtc, isolationWords, madeOf, readingsOf, type When } from './build.ts';
+import { inUtc, isolationWords, madeOf, placeOn, readingsOf, type When } from './build.ts';
 import { functionsOf, sheetFunctions } from './functions.ts';
 import type { JobSheet, SheetLine, SpliceRecord } from './types.ts';
 
@@ -12,14 +12,15 @@ const place = (atMm: number, fromName: string): string => `${figure(atMm, 0)} mm
 
 function plannedLines(job: Job, plan: Plan, readings: readonly Reading[]): SheetLine[] {
   return plan.findings.flatMap((finding) => {
-    const fromOf = (runId = finding.runId): string => {
+    const placeOf = (atMm: number, runId = finding.runId): string => {
       const run = job.harness.runs.find((one) => one.id === runId);
-      return job.harness.nodes.find((node) => node.id === run?.fromNodeId)?.name ?? '';
+      const at = run && placeOn(run, atMm);
+      return place(at?.atMm ?? atMm, job.harness.nodes.find((node) => node.id === at?.fromNodeId)?.name ?? '');
     };
     return madeOf(finding).map((made): SheetLine => ({
       spliceId: made.id,
       circuit: circuitWords(job, finding.circuitId),
-      place: place(made.atMm, fromOf(made.runId)),
+      place: placeOf(made.atMm, made.runId),
       method: made.method,
       materials: made.materials.join('; '),
       readings: readingsOf(made, readings),

@@ -1,6 +1,17 @@
-import { cablesAlong, routeBetween, type Circuit, type Feature, type HarnessNode, type Run } from '../harness/index.ts';
+import {
+  cablesAlong,
+  farthestOn,
+  LONGEST_MM,
+  NOT_MEASURED_MM,
+  routeBetween,
+  runLengthInWords,
+  type Circuit,
+  type Feature,
+  type HarnessNode,
+  type Run,
+} from '../harness/index.ts';
 import { figure } from '../units/index.ts';
-import { partedAt, together, turned, type OnRun } from './stretches.ts';
+import { mustBeMeasured, partedAt, together, turned, type OnRun } from './stretches.ts';
 import { EditRefused, type Surveyed } from './types.ts';
 
 export const runOf = ({ harness }: Surveyed, runId: string): Run => {
@@ -60,10 +71,11 @@ export function splitRun(
 ): Surveyed {
   const { harness } = state;
   const run = runOf(state, runId);
-  if (!(atMm >= 1 && atMm <= run.lengthMm - 1))
+  const farthestMm = farthestOn(run) - 1;
+  if (!(atMm >= 1 && atMm <= farthestMm))
     throw new EditRefused(
-      `${node.name} at ${figure(atMm)} mm is not on ${run.name}, which is ${figure(run.lengthMm)} mm long.`,
-      `Put it between 1 and ${figure(run.lengthMm - 1)} mm.`,
+      `${node.name} at ${figure(atMm)} mm is not on ${run.name}, which is ${runLengthInWords(run)} long.`,
+      `Put it between 1 and ${figure(farthestMm)} mm.`,
     );
   if (harness.nodes.some((one) => one.id === node.id) || harness.runs.some((one) => one.id === newRunId))
     throw new EditRefused(
@@ -77,7 +89,7 @@ export function splitRun(
     id: newRunId,
     name: newName,
     fromNodeId: node.id,
-    lengthMm: run.lengthMm - atMm,
+    lengthMm: Math.max(NOT_MEASURED_MM, run.lengthMm - atMm),
     features: second.features,
   };
   const runs = harness.runs.flatMap((one) => (one.id === run.id ? [before, behind] : [one]));
@@ -135,16 +147,16 @@ export function joinRuns(state: Surveyed, nodeId: string): Surveyed {
     );
   const firstWay = a.toNodeId === nodeId ? a : b.toNodeId === nodeId ? b : undefined;
   const first = firstWay ? { run: firstWay, on: on(state, firstWay) } : turned(a, on(state, a));
+  mustBeMeasured(first.run);
   const other = first.run.id === a.id ? b : a;
   const second = other.fromNodeId === nodeId ? { run: other, on: on(state, other) } : turned(other, on(state, other));
   const joined = together(first.on, second.on, first.run.lengthMm, a.id);
   const features = [...joined.features, ...leftBy(node, first.run.lengthMm, joined.features)];
   const run: Run = {
-    ...a,
-    ...(b.atLeast ? { atLeast: true } : {}),
+    ...measured(a, first.run.lengthMm + second.run.lengthMm),
+    ...(second.run.atLeast ? { atLeast: true } : {}),
     fromNodeId: first.run.fromNodeId,
     toNodeId: second.run.toNodeId,
-    lengthMm: first.run.lengthMm + second.run.lengthMm,
     features,
   };
   const runs = harness.runs.flatMap((one) => (one.id === a.id ? [run] : one.id === b.id ? [] : [one]));
@@ -187,6 +199,8 @@ export function moveNode(state: Surveyed, nodeId: string, byMm: number): Surveye
   if (!before)
     throw new EditRefused(`${node.name} is where the distances start.`, 'Change the length of its run instead.');
   const behind = runsAt(state, nodeId).find((run) => run.id !== before.id);
+  mustBeMeasured(before);
+  if (behind) mustBeMeasured(behind);
   if (!behind) return setLength(state, before.id, before.lengthMm + byMm);
   const [a, b] = [facing(state, before, nodeId, 'end'), facing(state, behind, nodeId, 'start')];
   const atMm = a.run.lengthMm + byMm;
@@ -229,7 +243,7 @@ const measured = ({ atLeast: _, ...run }: Run, lengthMm: number): Run => ({ ...r
 /** Gives a run the length that somebody has measured, from its start. @throws EditRefused when something on it would lie outside */
 export function setLength(state: Surveyed, runId: string, lengthMm: number): Surveyed {
   const run = runOf(state, runId);
-  if (!(lengthMm >= 1 && lengthMm <= 1_000_000))
+  if (!(lengthMm >= 1 && lengthMm <= LONGEST_MM))
     throw new EditRefused(`${run.name} cannot be ${figure(lengthMm)} mm long.`, 'Lengths run from 1 mm to 1 km.');
   const far = [
     ...run.features.map((feature) => ({ what: feature.name, atMm: feature.toMm })),

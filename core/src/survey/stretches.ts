@@ -21,8 +21,18 @@ const shifted = (feature: Feature, byMm: number): Feature => ({
   toMm: feature.toMm + byMm,
 });
 
-/** The same run seen from its other end. */
+/** @throws EditRefused where places would be counted over a run that nobody has measured */
+export function mustBeMeasured({ name, atLeast }: Run): void {
+  if (atLeast === true)
+    throw new EditRefused(
+      `Nobody has measured ${name}: what lies beyond it has no place that can be counted over it.`,
+      'Say how long it is first.',
+    );
+}
+
+/** The same run seen from its other end. @throws EditRefused where nobody has measured it */
 export function turned(run: Run, on: OnRun): { readonly run: Run; readonly on: OnRun } {
+  mustBeMeasured(run);
   const features = on.features
     .map((feature) => ({ ...feature, fromMm: run.lengthMm - feature.toMm, toMm: run.lengthMm - feature.fromMm }))
     .reverse();

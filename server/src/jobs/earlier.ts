@@ -1,5 +1,5 @@
 import { In, type EntityManager } from 'typeorm';
-import { alongWith, type EarlierRepair, type Harness, type HarnessEdit, type SpliceRecord } from '@mendum/core';
+import { alongWith, farthestOn, type EarlierRepair, type Harness, type HarnessEdit, type SpliceRecord } from '@mendum/core';
 import { HarnessEntity, JobEntity, RecordEntity } from '../db/entities.ts';
 import type { HarnessRow, JobRow, RecordRow } from '../db/rows.ts';
 import { notReplaced } from '../record/notReplaced.ts';
@@ -72,5 +72,5 @@ export const stillOn = (repairs: readonly EarlierRepair[], { runs, circuits }: H
   repairs.filter(({ runId, circuitId, toMm }) => {
     const run = runs.find((one) => one.id === runId);
     const circuit = circuits.find((one) => one.id === circuitId);
-    return run !== undefined && toMm <= run.lengthMm && (circuit?.runIds.includes(runId) ?? false);
+    return run !== undefined && toMm <= farthestOn(run) && (circuit?.runIds.includes(runId) ?? false);
   });

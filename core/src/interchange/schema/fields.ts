@@ -1,5 +1,6 @@
 import Joi from 'joi';
-import { LIMITS, LONGEST_MM } from '../../job/index.ts';
+import { LONGEST_MM } from '../../harness/index.ts';
+import { LIMITS } from '../../job/index.ts';
 import { needed, shape } from './shape.ts';
 
 /** Longest text that any field takes, letters. */

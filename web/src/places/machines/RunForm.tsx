@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import {
   AREAS,
+  farthestOn,
   figure,
   MOISTURES,
   VIBRATIONS,
@@ -40,7 +41,7 @@ function FeatureList({ run, onEdit }: Pick<RunFormProps, 'run' | 'onEdit'>) {
     onEdit({ do: 'changeRun', runId: run.id, change: { features } });
   const fromMm = numberOf(from);
   const toMm = to.trim() === '' ? fromMm : numberOf(to);
-  const right = fromMm >= 0 && toMm >= fromMm && toMm <= run.lengthMm;
+  const right = fromMm >= 0 && toMm >= fromMm && toMm <= farthestOn(run);
   const add = (): void => {
     const name = `${FEATURE_WORDS[kind]} ${run.features.filter((one) => one.kind === kind).length + 1}`;
     if (right && set([...run.features, { kind, name, fromMm, toMm }].sort((a, b) => a.fromMm - b.fromMm))) {

@@ -1,13 +1,16 @@
 import { useMemo } from 'react';
 import {
+  bundleWith,
   diameterAt,
-  jacketDiameterMm,
+  thingsAlong,
+  type Cable,
   type Circuit,
   type FindingPlan,
   type RunPlan,
   type SplicePlan,
 } from '@mendum/core';
 import { CrossSection, type InSection } from '../../draw/CrossSection.tsx';
+import { useOpenJob } from '../job.ts';
 import { Figure, useLength } from '../../ui/units.tsx';
 
 interface AtCursorProps {
@@ -17,44 +20,45 @@ interface AtCursorProps {
   readonly runPlan: RunPlan;
 }
 
-/** Every wire of the bundle, or the body in its place. */
-const sectionOf = (circuits: readonly Circuit[], bodyOf: (circuitId: string) => number | undefined): InSection[] =>
-  circuits.map((circuit) => {
-    const [wireMm, body] = [jacketDiameterMm(circuit.wire), bodyOf(circuit.id)];
-    return {
-      key: circuit.id,
-      colour: circuit.wire.colour,
-      wireMm,
-      diameterMm: body ?? wireMm,
-      isSplice: body !== undefined,
-    };
-  });
+/** A jacket that nobody has named a colour of. */
+const JACKET = { base: 'black' } as const;
+
+/** Everything in the bundle, or the body in its place; a cable is one thing. */
+function sectionOf(
+  runId: string,
+  circuits: readonly Circuit[],
+  cables: readonly Cable[] | undefined,
+  bodies: Parameters<typeof bundleWith>[1],
+): InSection[] {
+  const things = thingsAlong(runId, circuits, cables);
+  const { inPlace } = bundleWith(things, bodies);
+  return things.map(({ circuitId, jacketMm }, index) => ({
+    key: circuitId,
+    colour: circuits.find(({ id }) => id === circuitId)?.wire.colour ?? JACKET,
+    wireMm: jacketMm,
+    diameterMm: inPlace.get(index) ?? jacketMm,
+    isSplice: inPlace.has(index),
+  }));
+}
 
 /** Bodies by circuit, as a key: sections are packed anew only when it changes, not with every millimetre. */
 const keyOf = (splices: readonly SplicePlan[]): string =>
-  splices.map((splice) => `${splice.circuitId} ${splice.joint.bodyDiameterMm}`).join('\n');
+  JSON.stringify(splices.map(({ circuitId, joint }) => ({ circuitId, bodyMm: joint.bodyDiameterMm })));
 
-function useSection(circuits: readonly Circuit[], splices: readonly SplicePlan[]): InSection[] {
+function useSection(runId: string, circuits: readonly Circuit[], splices: readonly SplicePlan[]): InSection[] {
+  const { cables } = useOpenJob().view.job.harness;
   const key = keyOf(splices);
-  return useMemo(() => {
-    const bodies = new Map(
-      key === ''
-        ? []
-        : key
-            .split('\n')
-            .map((line): [string, number] => [
-              line.slice(0, line.lastIndexOf(' ')),
-              Number(line.slice(line.lastIndexOf(' ') + 1)),
-            ]),
-    );
-    return sectionOf(circuits, (id) => bodies.get(id));
-  }, [circuits, key]);
+  return useMemo(
+    () => sectionOf(runId, circuits, cables, JSON.parse(key) as Parameters<typeof bundleWith>[1]),
+    [runId, circuits, cables, key],
+  );
 }
 
 /** The bundle cut through where the cursor stands, and its diameter there. */
 export function AtCursor({ atMm, circuits, plans, runPlan }: AtCursorProps) {
   const { plain, unit } = useLength();
   const parts = useSection(
+    runPlan.runId,
     circuits,
     plans.flatMap((finding) => finding.splices).filter((splice) => splice.fromMm <= atMm && atMm <= splice.toMm),
   );
@@ -80,10 +84,11 @@ export function Staggered({ circuits, plans, runPlan }: Omit<AtCursorProps, 'atM
   const peakAt = runPlan.profile.find((stretch) => stretch.diameterMm >= runPlan.peakMm - 1e-6);
   const middle = peakAt ? (peakAt.fromMm + peakAt.toMm) / 2 : 0;
   const peak = useSection(
+    runPlan.runId,
     circuits,
     splices.filter((splice) => splice.fromMm <= middle && middle <= splice.toMm),
   );
-  const lump = useSection(circuits, splices);
+  const lump = useSection(runPlan.runId, circuits, splices);
   const thinner = runPlan.lumpMm - runPlan.peakMm;
   if (thinner <= 0.05) return null;
   return (
