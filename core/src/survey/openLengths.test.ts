@@ -1,5 +1,7 @@
 import { describe, expect, it, test } from 'vitest';
-import { runLengthInWords, type HarnessNode, type Run } from '../harness/index.ts';
+import { beyondOf, runLengthInWords, type HarnessNode, type Run } from '../harness/index.ts';
+import { asFarAsSeen, checkJob } from '../job/index.ts';
+import { jobSheet } from '../record/index.ts';
 import type { Finding } from '../damage/index.ts';
 import { jobWith, planOf, wire } from '../test/samples.ts';
 import { applyEdits, type HarnessEdit } from './index.ts';
@@ -116,5 +118,95 @@ describe('its length is asked for only where a distance decides', () => {
       runId: 'R2',
       field: 'lengthMm',
     });
+  });
+});
+
+describe('over a run that nobody has measured no place is counted', () => {
+  const X4: HarnessNode = { id: 'X4', kind: 'connector', name: 'X4' };
+  const far: Run = { ...RUN, id: 'R3', name: 'Last', fromNodeId: 'X3', toNodeId: 'X4', lengthMm: 300, features: [] };
+  const onwards: readonly HarnessEdit[] = [
+    { do: 'addRun', run: far, node: X4 },
+    { do: 'setCircuit', circuit: { ...job.harness.circuits[0]!, to: { nodeId: 'X4', cavity: '1' }, runIds: [] } },
+  ];
+  test.each<[string, readonly HarnessEdit[], RegExp]>([
+    ['joined with what lies beyond it', [...onwards, { do: 'joinRuns', nodeId: 'X3' }], /Nobody has measured Beyond/],
+    ['its end moved', [{ do: 'moveNode', nodeId: 'X3', byMm: 50 }], /Nobody has measured Beyond/],
+    ['its start moved', [{ do: 'moveNode', nodeId: 'X2', byMm: 50 }], /Nobody has measured Beyond/],
+    [
+      'seen from its far end',
+      [
+        { do: 'setLength', runId: 'R2', lengthMm: 400 },
+        { do: 'changeRun', runId: 'R2', change: { atLeast: true } },
+        { do: 'addRun', run: { ...far, fromNodeId: 'X4', toNodeId: 'X3' }, node: X4 },
+        { do: 'setCircuit', circuit: { ...job.harness.circuits[0]!, to: { nodeId: 'X4', cavity: '1' }, runIds: [] } },
+        { do: 'joinRuns', nodeId: 'X3' },
+      ],
+      /Nobody has measured Beyond/,
+    ],
+  ])('%s: refused', (_, edits, words) => expect(() => after(...edits)).toThrow(words));
+  it('it may be split wherever somebody has looked', () => {
+    const K1: HarnessNode = { id: 'K1', kind: 'clip', name: 'K1' };
+    const split = { do: 'splitRun', runId: 'R2', node: K1, newRunId: 'R9', newName: 'behind' } as const;
+    expect(findRun('R2', { ...split, atMm: 250 })).toMatchObject({ lengthMm: 250 });
+    expect(findRun('R9', { ...split, atMm: 250 })).toMatchObject({ lengthMm: 1, atLeast: true });
+    expect(() => after({ ...split, atMm: 1_000_000 })).toThrow(/not on Beyond, which is at most 1000000 mm long/);
+  });
+  it('a clip may be noted anywhere on it, and it is drawn as far as that', () => {
+    const clip = { kind: 'clip' as const, name: 'K', fromMm: 300, toMm: 300 };
+    const { harness } = after({ do: 'changeRun', runId: 'R2', change: { features: [clip] } });
+    expect(checkJob({ ...job, harness })).toEqual([]);
+    expect(asFarAsSeen({ ...job, harness }).harness.runs[1]?.lengthMm).toBe(400);
+  });
+  it('no splice is led past its far end, nor counted back from there', () => {
+    const branch = (run: Partial<Run>, other: Partial<Run>) => {
+      const B: HarnessNode = { id: 'X2', kind: 'branch', name: 'B' };
+      const runs = [
+        { ...RUN, ...run },
+        { ...BEYOND, lengthMm: 800, atLeast: undefined, ...other },
+      ];
+      const circuit = { ...job.harness.circuits[0]!, runIds: ['R1', 'R2'] };
+      return beyondOf(circuit, runs[0]!, new Map(runs.map((one) => [one.id, one])), new Map([['X2', B]])).end?.run.id;
+    };
+    expect(branch({}, {})).toBe('R2');
+    expect(branch({ atLeast: true }, {})).toBeUndefined();
+    expect(branch({}, { atLeast: true })).toBe('R2');
+    expect(branch({}, { fromNodeId: 'X3', toNodeId: 'X2' })).toBe('R2');
+    expect(branch({}, { fromNodeId: 'X3', toNodeId: 'X2', atLeast: true })).toBeUndefined();
+  });
+});
+
+describe('what is at the far end of a run that nobody has measured', () => {
+  const open: HarnessEdit = { do: 'changeRun', runId: 'R1', change: { atLeast: true } };
+  const atEnd = (found: object) => {
+    const { harness } = applyEdits({ harness: job.harness, findings: [] }, [open]);
+    const finding = {
+      id: 'F1',
+      circuitId: 'C1',
+      runId: 'R1',
+      at: { nodeId: 'X2', cavity: '1' },
+      fromMm: RUN.lengthMm - 1,
+      toMm: RUN.lengthMm,
+      cutBackLeftMm: 0,
+      cutBackRightMm: 0,
+      slackMm: 40,
+      ...found,
+    } as unknown as Finding;
+    const nodes = harness.nodes.map((node) =>
+      node.id === 'X2' ? { ...node, fittings: { 1: { terminal: '1.5' as const } } } : node,
+    );
+    const whole = { ...job, harness: { ...harness, nodes }, findings: [finding] };
+    return { whole, plan: planOf(whole) };
+  };
+  const LENGTH = { on: 'run', runId: 'R1', field: 'lengthMm' };
+  it('a new terminal needs no length: it is recorded at that end', () => {
+    const { whole, plan } = atEnd({ kind: 'terminalDamaged' });
+    expect(plan.findings[0]?.approach).toBe('newTerminal');
+    expect(plan.findings[0]?.asks.map(({ at }) => at)).not.toContainEqual(LENGTH);
+    expect(jobSheet(whole, plan, []).lines[0]?.place).toBe('0 mm from X2');
+  });
+  it('a splice behind it is counted from the start: the length is asked', () => {
+    const { plan } = atEnd({ kind: 'cutFlush', slackMm: 0 });
+    expect(plan.findings[0]?.splices.length).toBeGreaterThan(0);
+    expect(plan.findings[0]?.asks.map(({ at }) => at)).toContainEqual(LENGTH);
   });
 });

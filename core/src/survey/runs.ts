@@ -60,6 +60,9 @@ const rerouted = (
     return { ...circuit, runIds: same ? way : runIds };
   });
 
+const atMost = (run: Run): string =>
+  run.atLeast === true ? `at most ${figure(LONGEST_MM)} mm` : runLengthInWords(run);
+
 /** Sets a node into a run. @throws EditRefused outside the run, on an id that is taken, in the middle of a finding */
 export function splitRun(
   state: Surveyed,
@@ -74,7 +77,7 @@ export function splitRun(
   const farthestMm = farthestOn(run) - 1;
   if (!(atMm >= 1 && atMm <= farthestMm))
     throw new EditRefused(
-      `${node.name} at ${figure(atMm)} mm is not on ${run.name}, which is ${runLengthInWords(run)} long.`,
+      `${node.name} at ${figure(atMm)} mm is not on ${run.name}, which is ${atMost(run)} long.`,
       `Put it between 1 and ${figure(farthestMm)} mm.`,
     );
   if (harness.nodes.some((one) => one.id === node.id) || harness.runs.some((one) => one.id === newRunId))

@@ -122,4 +122,17 @@ describe('two sketches of one harness', () => {
     expect((await server.plan(one)).findings[0]?.warnings.join(' ')).toMatch(/core of W1/);
     expect((await server.job(one)).job.harness.cables).toEqual([cable]);
   });
+  it('what was mended on a run that nobody has measured stays on its wire for the next job', async () => {
+    const one = await begin();
+    const a = await viewOf(one);
+    const open = { do: 'changeRun', runId: 'R1', change: { atLeast: true } };
+    const short = { do: 'setLength', runId: 'R1', lengthMm: 400 };
+    await server.write('put', `/harnesses/${a.id}`, { version: a.version, edits: [short, open] }).expect(200);
+    await proved(one);
+    await server
+      .write('post', `${await server.at(one)}/sign`, { version: (await server.job(one)).version })
+      .expect(201);
+    const { body } = await server.write('post', '/jobs', { title: 'Again', harnessId: a.id }).expect(201);
+    expect((await server.job((body as { number: string }).number)).job.earlier).toHaveLength(2);
+  });
 });

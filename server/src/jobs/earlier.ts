@@ -1,5 +1,12 @@
 import { In, type EntityManager } from 'typeorm';
-import { alongWith, farthestOn, type EarlierRepair, type Harness, type HarnessEdit, type SpliceRecord } from '@mendum/core';
+import {
+  alongWith,
+  farthestOn,
+  type EarlierRepair,
+  type Harness,
+  type HarnessEdit,
+  type SpliceRecord,
+} from '@mendum/core';
 import { HarnessEntity, JobEntity, RecordEntity } from '../db/entities.ts';
 import type { HarnessRow, JobRow, RecordRow } from '../db/rows.ts';
 import { notReplaced } from '../record/notReplaced.ts';
