@@ -5,11 +5,12 @@ import type { Logger } from 'pino';
 import type { Database } from './db/open.ts';
 import { docsRoutes } from './docs/routes.ts';
 import { read } from './http/serve.ts';
-import { servePages, type FirstPage } from './http/pages.ts';
+import { servePages, type Draws } from './http/pages.ts';
 import { requestLog } from './http/requestLog.ts';
 import { answerError, noSuchAddress } from './http/handle.ts';
 import { harnessRoutes } from './harnesses/routes.ts';
 import { functionRoutes } from './jobs/functions.ts';
+import { jobAnswers } from './jobs/page.ts';
 import { mappingRoutes } from './jobs/mapping.ts';
 import { jobRoutes } from './jobs/routes.ts';
 import { surveyRoutes } from './jobs/survey.ts';
@@ -34,8 +35,8 @@ export interface AppOptions {
   readonly photosDir: string;
   /** Folder of the built interface; without it only the API is served. */
   readonly webDir?: string | undefined;
-  /** Draws the first page; without it that page draws itself. */
-  readonly drawFirstPage?: FirstPage['draw'] | undefined;
+  /** Draws pages before they are sent; without it they draw themselves. */
+  readonly draws?: Draws | undefined;
   /** Version of the application, as it is described to others. */
   readonly version?: string | undefined;
   /** Sees every request first. */
@@ -54,7 +55,7 @@ export function createApp({
   planner = plannerHere(db.read),
   photosDir,
   webDir,
-  drawFirstPage,
+  draws,
   version = '0',
   before,
   today = () => new Date().toISOString().slice(0, 10),
@@ -102,8 +103,8 @@ export function createApp({
   app.use('/api', express.json({ limit: BODY_LIMIT }), api);
 
   if (webDir !== undefined) {
-    const first = drawFirstPage && { read: () => firstAnswers(db, today()), draw: drawFirstPage };
-    servePages(app, webDir, first, log);
+    const answers = { jobs: () => firstAnswers(db, today()), job: (id: string) => jobAnswers(db, planner, id) };
+    servePages(app, webDir, answers, draws, log);
   }
   app.use(noSuchAddress);
   app.use(answerError);

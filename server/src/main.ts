@@ -4,7 +4,7 @@ import { createHttpTerminator } from 'http-terminator';
 import { createApp } from './app.ts';
 import { readConfig, type Config } from './config.ts';
 import { openDatabase } from './db/open.ts';
-import { firstPageOf } from './firstPage.ts';
+import { drawsOf } from './draws.ts';
 import { forgetReceipts } from './http/receipts.ts';
 import { answerBadRequests } from './http/badRequest.ts';
 import { makeLog } from './log.ts';
@@ -47,8 +47,8 @@ if (process.argv.includes('--demo') && (await seedDemo(db, new Date())))
 
 const planner = plannerPool(config.dataDir, config.planSeconds, sizeOf(db.read));
 const webDir = join(root, 'web/dist');
-const drawFirstPage = await firstPageOf(import.meta.dirname);
-const app = createApp({ db, log, planner, photosDir, version, webDir, drawFirstPage });
+const draws = await drawsOf(import.meta.dirname);
+const app = createApp({ db, log, planner, photosDir, version, webDir, draws });
 const server = app.listen(config.port, config.host, (error?: Error) => {
   if (error) {
     console.error(portWords(config.host, config.port, error));

@@ -4,7 +4,7 @@ import { runInNewContext } from 'node:vm';
 import { describe, expect, it, test } from 'vitest';
 import { FIRST_PAGE, type JobSummary } from '@mendum/core/operations';
 import { takeGiven } from './app/given.ts';
-import { drawFirstPage } from './firstPage.tsx';
+import { drawFirstPage, drawOpening } from './firstPage.tsx';
 
 const jobOf = (number: string, more: Partial<JobSummary> = {}): JobSummary => ({
   id: `id-${number}`,
@@ -55,6 +55,13 @@ describe('the first page, drawn on the server', () => {
     });
     expect(html).toContain('No jobs yet');
   });
+});
+
+test('the page of a job that is being opened has its rail, and buttons that wait', async () => {
+  const html = await drawOpening();
+  expect(html).toContain('Opening…');
+  expect(html).toContain('href="/machines"');
+  expect(html).not.toMatch(/<(button|input)(?! inert)/);
 });
 
 test('an answer that came with the page serves once', () => {

@@ -1,4 +1,4 @@
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { pino } from 'pino';
@@ -8,10 +8,17 @@ import { FIRST_PAGE } from '@mendum/core/operations';
 import { createApp } from '../app.ts';
 import { openDatabase, type Database } from '../db/open.ts';
 import { seedDemo } from '../demo/seed.ts';
-import { paintedFirst, type FirstPage } from './pages.ts';
+import { paintedFirst, type Draws } from './pages.ts';
 
 const BUILT = `<html><head><script type="module" crossorigin src="/assets/parts.js"></script>
 <script type="module" crossorigin src="/assets/app.js"></script></head><body><div id="root"></div></body></html>`;
+/** As the build writes it: the screen's script imports the first one, and its page. */
+const MANIFEST = {
+  'index.html': { file: 'assets/app.js', imports: ['_parts.js'] },
+  '_parts.js': { file: 'assets/parts.js' },
+  'src/stages/JobPage.tsx': { file: 'assets/JobPage.js', imports: ['index.html'] },
+  'src/stages/decide/DecideStage.tsx': { file: 'assets/Decide.js', imports: ['src/stages/JobPage.tsx', '_parts.js'] },
+};
 
 test('the scripts of a page come at once and run once it is painted, the last of them first', () => {
   const page = paintedFirst(BUILT);
@@ -29,13 +36,26 @@ describe('the first page', () => {
     await seedDemo(db, new Date('2031-05-20T09:00:00Z'));
     webDir = mkdtempSync(join(tmpdir(), 'mendum-web-'));
     writeFileSync(join(webDir, 'index.html'), BUILT);
+    mkdirSync(join(webDir, '.vite'));
+    writeFileSync(join(webDir, '.vite/manifest.json'), JSON.stringify(MANIFEST));
   });
   afterAll(async () => {
     await db.close();
     rmSync(webDir, { recursive: true, force: true });
   });
-  const open = (address: string, drawFirstPage?: FirstPage['draw']) =>
-    request(createApp({ db, photosDir: webDir, webDir, log: pino({ level: 'silent' }), drawFirstPage })).get(address);
+  const drawOpening = () => Promise.resolve('<i>Opening…</i>');
+  const open = (address: string, drawFirstPage?: Draws['drawFirstPage']) =>
+    request(
+      createApp({
+        db,
+        photosDir: webDir,
+        webDir,
+        log: pino({ level: 'silent' }),
+        draws: drawFirstPage && { drawFirstPage, drawOpening },
+      }),
+    ).get(address);
+  const givenIn = (text: string) =>
+    JSON.parse(/id="given">(.*?)<\/script>/s.exec(text)?.[1] ?? '{}') as Record<string, unknown>;
 
   test.each(['/', '/jobs'])(
     '%s comes drawn, with the very answers that the interface would ask for',
@@ -43,7 +63,7 @@ describe('the first page', () => {
       const { text, headers } = await open(address, (given) => Promise.resolve(`<i>${Object.keys(given).length}</i>`));
       expect(text).toContain('<div id="root"><i>3</i></div>');
       expect(headers['cache-control']).toBe('no-store');
-      const given = JSON.parse(/id="given">(.*?)<\/script>/s.exec(text)?.[1] ?? '') as Record<string, unknown>;
+      const given = givenIn(text);
       const api = open('/api/jobs?status=open');
       expect(given[FIRST_PAGE.open]).toEqual((await api).body);
       expect((await open(`/api${FIRST_PAGE.signed}`)).body).toEqual(given[FIRST_PAGE.signed]);
@@ -57,7 +77,7 @@ describe('the first page', () => {
       return Promise.resolve('');
     });
     expect(text).not.toContain('<script>alert(1)');
-    expect(JSON.parse(/id="given">(.*?)<\/script>/s.exec(text)?.[1] ?? '')).toMatchObject(read);
+    expect(givenIn(text)).toMatchObject(read);
   });
   it('where it cannot be drawn, the application draws it', async () => {
     const { status, text } = await open('/jobs', () => Promise.reject(new Error('no')));
@@ -66,7 +86,28 @@ describe('the first page', () => {
     expect(text).not.toContain('id="given"');
     expect(text).toMatch(/<\/html>$/);
   });
-  it.each(['/machines', '/jobs/J1/decide'])('%s is drawn by the application', async (address) => {
+  it('the page of a job comes with its rail, its scripts and all that it would ask for', async () => {
+    const { body } = await open('/api/jobs?status=open');
+    const [{ id }] = (body as { items: [{ id: string }] }).items;
+    const { text, headers } = await open(`/jobs/${id}/decide`, () => Promise.resolve(''));
+    expect(headers['cache-control']).toBe('no-store');
+    expect(text).toContain('<div id="root"><i>Opening…</i></div>');
+    const scripts = [...text.matchAll(/rel="modulepreload" crossorigin href="([^"]+)"/g)].map(([, file]) => file);
+    expect(scripts).toEqual(['/assets/parts.js', '/assets/app.js', '/assets/JobPage.js', '/assets/Decide.js']);
+    const given = givenIn(text);
+    expect(Object.keys(given)).toHaveLength(4);
+    for (const [address, answer] of Object.entries(given))
+      expect([address, (await open(`/api${address}`)).body as unknown]).toEqual([
+        address,
+        JSON.parse(JSON.stringify(answer)),
+      ]);
+  });
+  it('a job that there is not is asked for by the application, which says so', async () => {
+    const { status, text } = await open('/jobs/J1/decide', () => Promise.resolve(''));
+    expect(status).toBe(200);
+    expect(text).toContain('<div id="root"></div>');
+  });
+  it.each(['/machines', '/jobs/J1/mapping/X1'])('%s is drawn by the application', async (address) => {
     const { text } = await open(address, () => Promise.resolve('drawn'));
     expect(text).not.toContain('drawn');
   });

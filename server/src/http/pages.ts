@@ -1,18 +1,27 @@
 import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import express, { type Express, type RequestHandler } from 'express';
+import express, { type Express, type RequestHandler, type Response } from 'express';
 import packedStatic, { type ExpressStaticGzipOptions } from 'express-static-gzip';
 import type { Logger } from 'pino';
+import { AppError } from '../errors.ts';
 import { readableAddress } from './handle.ts';
+import { jobScripts, manifestOf } from './scripts.ts';
 
 /** Answers of the server, by the address that they are the answer to. */
 export type Given = Readonly<Record<string, unknown>>;
 
-/** The first page: what it is drawn from, and what draws it. */
-export interface FirstPage {
-  readonly read: () => Promise<Given>;
-  /** Made with the interface. @returns what stands in the root of the page */
-  readonly draw: (given: Given) => Promise<string>;
+/** What draws pages, made with the interface: what stands in the root of each. */
+export interface Draws {
+  /** The list of jobs, from the answers that it would ask for. */
+  readonly drawFirstPage: (given: Given) => Promise<string>;
+  /** The page of a job before its scripts are there: the rail, and that it is being opened. */
+  readonly drawOpening: () => Promise<string>;
+}
+
+/** What the list of jobs, and the page of a job, would ask for. */
+export interface Answers {
+  readonly jobs: () => Promise<Given>;
+  readonly job: (jobId: string) => Promise<Given>;
 }
 
 /** Files of the interface lie there compressed as well. */
@@ -36,35 +45,74 @@ export function paintedFirst(page: string): string {
     .replace('</body>', `<script src="/start.js" data-app="${app}"></script></body>`);
 }
 
-/**
- * Sends the list of jobs drawn, with the answers that it was drawn from. What the page's head asks for comes meanwhile.
- * Where that fails, the application draws it.
- */
-function firstPage(webDir: string, { read, draw }: FirstPage, log: Logger): RequestHandler {
-  const [head = '', foot = ''] = paintedFirst(readFileSync(join(webDir, 'index.html'), 'utf8')).split(ROOT);
+/** What is the same for everybody is drawn once. */
+function once(draw: () => Promise<string>): () => Promise<string> {
+  let drawn: Promise<string> | undefined;
+  return () => (drawn ??= draw());
+}
+
+/** A page whose head is sent before its root is known: what the head asks for comes meanwhile. */
+function sent(res: Response, head: string, foot: string, root: Promise<string>, log: Logger): Promise<unknown> {
+  res.set('cache-control', 'no-store').type('html').write(head);
+  res.flush();
+  return root
+    .catch((error: unknown) => {
+      // What is not there is said by the application, which asks for it.
+      if (!(error instanceof AppError)) log.error({ err: error }, 'a page came without what it would ask for');
+      return ROOT;
+    })
+    .then((filled) => res.end(filled + foot));
+}
+const rootOf = (drawn: string): string => `<div id="root">${drawn}</div>`;
+const givenIn = (given: Given): string => `<script type="application/json" id="given">${dataOf(given)}</script>`;
+
+/** Sends the list of jobs drawn, with the answers that it was drawn from. Where that fails, the application draws it. */
+function firstPage(page: string, read: Answers['jobs'], draw: Draws['drawFirstPage'], log: Logger): RequestHandler {
+  const [head = '', foot = ''] = page.split(ROOT);
   const drawn = async (): Promise<string> => {
     const given = await read();
-    const root = await draw(given);
-    return `<div id="root">${root}</div><script type="application/json" id="given">${dataOf(given)}</script>`;
+    return `${rootOf(await draw(given))}${givenIn(given)}`;
   };
-  return async (_req, res) => {
-    res.set('cache-control', 'no-store').type('html').write(head);
-    res.flush();
-    const root = await drawn().catch((error: unknown) => {
-      log.error({ err: error }, 'the first page was not drawn');
-      return ROOT;
-    });
-    res.end(root + foot);
+  return (_req, res) => sent(res, head, foot, drawn(), log);
+}
+
+/**
+ * Sends the page of a job with its scripts named, its rail drawn and its answers in it. What cannot be read is asked for
+ * again by the application.
+ */
+function jobPage(page: string, webDir: string, read: Answers['job'], draw: Draws['drawOpening'], log: Logger) {
+  const manifest = manifestOf(webDir);
+  const [head = '', foot = ''] = page.split(ROOT);
+  const opening = once(draw);
+  const handler: RequestHandler<{ jobId: string; stage?: string }> = (req, res) => {
+    const ahead = head.replace('</head>', `${jobScripts(manifest, req.params.stage)}</head>`);
+    const drawn = async (): Promise<string> => {
+      const given = await read(req.params.jobId);
+      return `${rootOf(await opening())}${givenIn(given)}`;
+    };
+    return sent(res, ahead, foot, drawn(), log);
   };
+  return handler;
 }
 
 /** The built interface: its files, and its page at every address that is not one of them. */
-export function servePages(app: Express, webDir: string, first: FirstPage | undefined, log: Logger): void {
+export function servePages(
+  app: Express,
+  webDir: string,
+  answers: Answers,
+  draws: Draws | undefined,
+  log: Logger,
+): void {
   if (!existsSync(webDir)) return;
   const made = { immutable: true, maxAge: '1y', fallthrough: true } as const;
   app.use('/assets', readableAddress, packedStatic(join(webDir, 'assets'), { ...PACKED, serveStatic: made }));
   app.use(express.static(webDir, { index: false }));
-  if (first) app.get(['/', '/jobs'], firstPage(webDir, first, log));
+  const index = join(webDir, 'index.html');
+  if (draws && existsSync(index)) {
+    const page = paintedFirst(readFileSync(index, 'utf8'));
+    app.get(['/', '/jobs'], firstPage(page, answers.jobs, draws.drawFirstPage, log));
+    app.get('/jobs/:jobId{/:stage}', jobPage(page, webDir, answers.job, draws.drawOpening, log));
+  }
   app.get('/{*path}', (req, res, next) => {
     if (req.path.startsWith('/assets/')) next();
     else res.sendFile('index.html', { root: webDir });

@@ -33,8 +33,12 @@ export function pageAhead(stage: string | undefined): void {
   if (isStage(stage)) SCREENS[stage]().catch(quietly);
 }
 
-/** A job, its page and its stage side by side, instead of one after the other. */
+/** What plans a job starts while the job is still being fetched. */
+const plannerAhead = (): void => void import('./planner.ts').then(({ thePlanner }) => thePlanner()).catch(quietly);
+
+/** A job, its planner, its page and its stage side by side, instead of one after the other. */
 export function jobAhead(dispatch: Store['dispatch'], jobId: string, stage: string | undefined): void {
+  plannerAhead();
   pageAhead(stage);
   fetchJob(dispatch, jobId).catch(quietly);
 }

@@ -7,22 +7,14 @@ import {
   type ShouldRevalidateFunctionArgs,
 } from 'react-router';
 import { JobsPlace } from '../places/JobsPlace.tsx';
+import { Coming } from './Coming.tsx';
 import { Shell } from './Shell.tsx';
 import { Lost } from './Lost.tsx';
-import { Working } from '../ui/empty.tsx';
 import { jobAhead } from './ahead.ts';
 import type { Store } from './store.ts';
 
 const jobPage = async () => ({ Component: (await import('../stages/JobPage.tsx')).JobPage });
 
-/** The rail stands at once, while the script of the place whose address was opened comes. */
-function Coming() {
-  return (
-    <div className="p-8">
-      <Working words="Opening…" />
-    </div>
-  );
-}
 const comes = (lazy: LazyRouteFunction<RouteObject>) => ({ HydrateFallback: Coming, lazy });
 
 /** The places and their addresses. */

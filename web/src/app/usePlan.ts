@@ -1,14 +1,9 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { wrap, type Remote } from 'comlink';
 import type { Plan } from '@mendum/core';
 import type { JobView } from '@mendum/core/operations';
 import type * as AtOnce from './atOnce.ts';
 import type { Planned, PlanInput } from './planned.ts';
-import type { Planner } from '../workers/planner.worker.ts';
-
-let planner: Remote<Planner> | undefined;
-export const thePlanner = (): Remote<Planner> =>
-  (planner ??= wrap<Planner>(new Worker(new URL('../workers/planner.worker.ts', import.meta.url), { type: 'module' })));
+import { thePlanner } from './planner.ts';
 
 const isSame = (one: PlanInput, other: PlanInput): boolean =>
   one.job === other.job && one.practice === other.practice && one.catalogue === other.catalogue;
@@ -39,8 +34,6 @@ export function usePlan(view: JobView | undefined): {
   // Ticks and readings are no part of what is planned: with them nothing is sent to the worker.
   const { job, practice, catalogue, version } = view ?? {};
   const versionNow = useRef(version);
-  // It starts while the job is still being fetched.
-  useEffect(() => void thePlanner(), []);
   useEffect(() => {
     versionNow.current = version;
   }, [version]);

@@ -1,7 +1,7 @@
 import { useEffect, useMemo } from 'react';
 import { checkQuick, quickJob, type QuickRepair } from '@mendum/core';
 import { usePracticesQuery, useShelfQuery } from '../app/api.ts';
-import { thePlanner } from '../app/usePlan.ts';
+import { thePlanner } from '../app/planner.ts';
 import { Length } from '../ui/units.tsx';
 import { AnswerBeside } from './AnswerBeside.tsx';
 import { Assumed } from './Assumed.tsx';

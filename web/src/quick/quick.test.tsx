@@ -11,7 +11,7 @@ import {
   type Plan,
   type QuickRepair,
 } from '@mendum/core';
-import * as planning from '../app/usePlan.ts';
+import * as planning from '../app/planner.ts';
 import { EMPTY, missingFrom, repairOf, useQuickDraft, withDamage, withOneMore, withPlace, withWire } from './draft.ts';
 import { Happened, Slack, Where } from './Happened.tsx';
 import { useAnswer } from './useAnswer.ts';

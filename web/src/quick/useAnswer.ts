@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useState } from 'react';
 import { CRIMP_FIRST, type Catalogue, type Job, type Plan, type Practice } from '@mendum/core';
-import { thePlanner } from '../app/usePlan.ts';
+import { thePlanner } from '../app/planner.ts';
 
 /** Why there is no answer, and what to do. */
 interface Wrong {

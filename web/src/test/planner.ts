@@ -1,6 +1,6 @@
 import { vi } from 'vitest';
 import { plan } from '@mendum/core';
-import * as planning from '../app/usePlan.ts';
+import * as planning from '../app/planner.ts';
 
 /** Plans where the test runs, since there is no worker there. */
 export function standInPlanner(): void {

@@ -12,7 +12,7 @@ import {
   type QuickConnector,
 } from '@mendum/core';
 import { usePracticesQuery, useShelfQuery } from '../../app/api.ts';
-import { thePlanner } from '../../app/usePlan.ts';
+import { thePlanner } from '../../app/planner.ts';
 import { DamagePicture } from '../../draw/DamageMark.tsx';
 import { Choices } from '../../ui/choices.tsx';
 import { Length } from '../../ui/units.tsx';

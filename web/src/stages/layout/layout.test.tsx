@@ -8,7 +8,7 @@ import { CutTable } from './CutTable.tsx';
 import { LayoutStage } from './LayoutStage.tsx';
 
 // The planner without a worker: the same work, on the page.
-vi.mock('../../app/usePlan.ts', () => ({
+vi.mock('../../app/planner.ts', () => ({
   thePlanner: () => ({
     board: (job: Job, practice: Practice, catalogue: Catalogue, runId: string) => {
       const board = boardOf(job, runId, warm(practice, catalogue));

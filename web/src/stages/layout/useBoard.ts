@@ -20,7 +20,7 @@ import {
 } from '@mendum/core';
 import { useSave } from '../../app/change.ts';
 import { again as redone, back, done, noHistory, type History } from '../../app/history.ts';
-import { thePlanner } from '../../app/usePlan.ts';
+import { thePlanner } from '../../app/planner.ts';
 import { useOpenJob } from '../job.ts';
 
 /** Bodies on a run up to which a plan finds the best layout by itself. */

@@ -14,7 +14,7 @@ import {
   type SlackLedger,
 } from '@mendum/core';
 import type { JobView } from '@mendum/core/operations';
-import { thePlanner } from '../../app/usePlan.ts';
+import { thePlanner } from '../../app/planner.ts';
 import { useOpenJob } from '../job.ts';
 import { readingsOfMake, tickedIds } from '../standing.ts';
 
