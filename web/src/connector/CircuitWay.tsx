@@ -1,6 +1,7 @@
 import type { Harness } from '@mendum/core';
 import { treeScale } from '../draw/tree.ts';
-import { useWidth } from '../draw/useWidth.ts';
+import { Drawing } from '../draw/Drawing.tsx';
+import { useRoom } from '../draw/useRoom.ts';
 
 /** The harness with the way of the picked circuit on it. */
 export function CircuitWay({
@@ -10,14 +11,14 @@ export function CircuitWay({
   readonly harness: Pick<Harness, 'nodes' | 'runs'>;
   readonly runIds: readonly string[];
 }) {
-  const [box, width] = useWidth<HTMLDivElement>(700);
-  const { placed, first, x, y, high } = treeScale(harness, width, 30);
+  const [box, room] = useRoom<HTMLDivElement>(700);
+  const { placed, first, x, y, high } = treeScale(harness, room.width, 30);
   const names = harness.runs.filter((run) => runIds.includes(run.id)).map((run) => run.name);
   return (
     <div ref={box} className="w-full min-w-0 overflow-hidden">
-      <svg
-        width={width}
-        height={high - 16}
+      <Drawing
+        room={room}
+        high={high - 16}
         role="img"
         aria-label={names.length === 0 ? 'The harness' : `The circuit goes through ${names.join(', ')}`}
       >
@@ -46,7 +47,7 @@ export function CircuitWay({
               );
             })}
         </g>
-      </svg>
+      </Drawing>
     </div>
   );
 }

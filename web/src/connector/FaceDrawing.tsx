@@ -160,7 +160,7 @@ export function FaceDrawing({ title, seen, view, circuitIn, own, picked, onPick 
       </figcaption>
       <svg
         viewBox={`0 0 ${wide} ${high}`}
-        style={{ maxWidth: wide }}
+        style={{ maxWidth: `${wide / 16}rem` }}
         className="w-full"
         role="group"
         aria-label={`${title}, ${view.side} side, latch ${view.latch}`}

@@ -32,8 +32,8 @@ export const CrossSection = memo(function CrossSection({ parts, size = 120, acro
   const words = `Cross-section ${figure(diameterMm, 1)} mm across: ${parts.map((part) => `${colourInWords(part.colour)}${part.isSplice ? ' (splice)' : ''}`).join(', ')}`;
   return (
     <svg
-      width={size}
-      height={size}
+      width={`${size / 16}rem`}
+      height={`${size / 16}rem`}
       viewBox={`${-size / 2} ${-size / 2} ${size} ${size}`}
       role="img"
       aria-label={words}

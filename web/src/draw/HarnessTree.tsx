@@ -1,6 +1,7 @@
 import { counted, figure, runLengthInWords, type Finding, type Harness } from '@mendum/core';
 import { goesOnAt, treeScale } from './tree.ts';
-import { useWidth } from './useWidth.ts';
+import { Drawing } from './Drawing.tsx';
+import { useRoom } from './useRoom.ts';
 
 /** The harness as a small tree to scale, with distances and how much was found on each run. Picking a run shows it. */
 export function HarnessTree({
@@ -16,11 +17,11 @@ export function HarnessTree({
   readonly onPick: (runId: string) => void;
   readonly reaching?: ((runId: string) => number) | undefined;
 }) {
-  const [box, width] = useWidth<HTMLDivElement>(600);
-  const { placed, first, x, y, high } = treeScale(harness, width, 46);
+  const [box, room] = useRoom<HTMLDivElement>(600);
+  const { placed, first, x, y, high } = treeScale(harness, room.width, 46);
   return (
     <div ref={box} className="w-full min-w-0 overflow-hidden">
-      <svg width={width} height={high} className="tree block" role="group" aria-label={`${harness.name}: pick a run`}>
+      <Drawing room={room} high={high} className="tree block" role="group" aria-label={`${harness.name}: pick a run`}>
         <text x={0} y={y(0) + 5} fontSize={16} fontWeight={600} fill="var(--ink)">
           {first?.name}
         </text>
@@ -106,7 +107,7 @@ export function HarnessTree({
           stroke="var(--ink)"
           strokeWidth={2}
         />
-      </svg>
+      </Drawing>
     </div>
   );
 }

@@ -9,7 +9,8 @@ import { Ruler } from './Ruler.tsx';
 import { RowNames } from './RowNames.tsx';
 import { useRunPointer } from './useRunPointer.ts';
 import { useRunScale } from './useRunScale.ts';
-import { useWidth } from './useWidth.ts';
+import { Drawing } from './Drawing.tsx';
+import { useRoom } from './useRoom.ts';
 import { ZoomBar, type Shown } from './ZoomBar.tsx';
 
 interface RunDrawingProps {
@@ -47,10 +48,10 @@ export function RunDrawing({
   onMark,
   onCursor,
 }: RunDrawingProps) {
-  const [box, width] = useWidth<HTMLDivElement>();
+  const [box, room] = useRoom<HTMLDivElement>();
   const { unit, unitMm, plain } = useLength();
   const [shown, setShown] = useState<Shown>({ fromMm: 0, toMm: run.lengthMm });
-  const { narrow, plot, x } = useRunScale(width, shown);
+  const { narrow, plot, x } = useRunScale(room.width, shown);
   const rows = rowsOf(circuits, new Set(findings.map((finding) => finding.circuitId)));
   const bottom = TOP + rows.length * ROW + 8;
   const profileTop = bottom + 52;
@@ -58,8 +59,9 @@ export function RunDrawing({
   const fit = (mm: number): number => Math.round(Math.min(run.lengthMm, Math.max(0, mm)));
   const rect = (): DOMRect | undefined => box.current?.querySelector('svg[data-run]')?.getBoundingClientRect();
   const pointer = useRunPointer(
-    (clientX) => fit(x.invert(clientX - (rect()?.left ?? 0))),
-    (clientY) => Math.min(rows.length - 1, Math.max(0, Math.floor((clientY - (rect()?.top ?? 0) - TOP) / ROW))),
+    (clientX) => fit(x.invert((clientX - (rect()?.left ?? 0)) / room.grown)),
+    (clientY) =>
+      Math.min(rows.length - 1, Math.max(0, Math.floor(((clientY - (rect()?.top ?? 0)) / room.grown - TOP) / ROW))),
     onMark &&
       (({ rowIndex, startMm, endMm }) => {
         const row = rows[rowIndex];
@@ -81,10 +83,10 @@ export function RunDrawing({
   return (
     <div ref={box} className="w-full min-w-0 overflow-hidden">
       <ZoomBar shown={shown} wholeMm={run.lengthMm} onShow={setShown} />
-      <svg
+      <Drawing
         data-run={run.id}
-        width={width}
-        height={high}
+        room={room}
+        high={high}
         role="img"
         aria-label={`${run.name}, ${figure(run.lengthMm, 0)} mm from ${fromName}, ${counted(circuits.length, 'circuit')}, ${counted(findings.length, 'finding')}`}
         style={{ touchAction: onMark ? 'none' : 'pan-y' }}
@@ -172,7 +174,7 @@ export function RunDrawing({
           data-testid="run-surface"
           {...pointer.handlers}
         />
-      </svg>
+      </Drawing>
     </div>
   );
 }

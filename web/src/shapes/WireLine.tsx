@@ -54,8 +54,8 @@ export function WireChip({
 }) {
   return (
     <svg
-      width={width}
-      height={thick + 4}
+      width={`${width / 16}rem`}
+      height={`${(thick + 4) / 16}rem`}
       viewBox={`0 0 ${width} ${thick + 4}`}
       {...(title === '' ? { 'aria-hidden': true } : { role: 'img', 'aria-label': title })}
       className="shrink-0"

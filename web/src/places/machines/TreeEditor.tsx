@@ -2,7 +2,8 @@ import { useRef, useState, type PointerEvent } from 'react';
 import clsx from 'clsx';
 import { NOT_MEASURED_MM, runLengthInWords, type Harness, type HarnessNode, type NodeKind } from '@mendum/core';
 import { goesOnAt, treeScale, type PlacedRun } from '../../draw/tree.ts';
-import { useWidth } from '../../draw/useWidth.ts';
+import { Drawing } from '../../draw/Drawing.tsx';
+import { useRoom } from '../../draw/useRoom.ts';
 import { useLength } from '../../ui/units.tsx';
 
 /** What is picked in the tree. */
@@ -110,7 +111,7 @@ function Features({ one, x, y }: { readonly one: PlacedRun; readonly x: (mm: num
 
 /** The harness as a tree to scale. Tap a run or a node to change it; drag a node along its line to move it. */
 export function TreeEditor({ harness, picked, onPick, onMove }: TreeEditorProps) {
-  const [box, width] = useWidth<HTMLDivElement>(900);
+  const [box, room] = useRoom<HTMLDivElement>(900);
   const length = useLength();
   const svg = useRef<SVGSVGElement>(null);
   const [drag, setDrag] = useState<{
@@ -119,11 +120,11 @@ export function TreeEditor({ harness, picked, onPick, onMove }: TreeEditorProps)
     readonly byMm: number;
     readonly moved: boolean;
   }>();
-  const { placed, first, x, y, pxPerMm, high } = treeScale(harness, width, 74);
+  const { placed, first, x, y, pxPerMm, high } = treeScale(harness, room.width, 74);
   const isPicked = (kind: Picked['kind'], id: string): boolean => picked?.kind === kind && picked.id === id;
   const mmAt = (one: PlacedRun, clientX: number): number => {
     const left = svg.current?.getBoundingClientRect().left ?? 0;
-    const along = (clientX - left - x(one.fromMm)) / pxPerMm;
+    const along = ((clientX - left) / room.grown - x(one.fromMm)) / pxPerMm;
     return Math.round(Math.min(one.run.lengthMm - 1, Math.max(1, one.forward ? along : one.run.lengthMm - along)));
   };
   const grab = (node: HarnessNode) => ({
@@ -135,7 +136,7 @@ export function TreeEditor({ harness, picked, onPick, onMove }: TreeEditorProps)
       if (drag?.nodeId === node.id)
         setDrag({
           ...drag,
-          byMm: Math.round((event.clientX - drag.startX) / pxPerMm),
+          byMm: Math.round((event.clientX - drag.startX) / room.grown / pxPerMm),
           moved: drag.moved || Math.abs(event.clientX - drag.startX) > 6,
         });
     },
@@ -163,10 +164,10 @@ export function TreeEditor({ harness, picked, onPick, onMove }: TreeEditorProps)
   ];
   return (
     <div ref={box} className="w-full min-w-0 overflow-hidden">
-      <svg
+      <Drawing
         ref={svg}
-        width={width}
-        height={high}
+        room={room}
+        high={high}
         className="tree block touch-pan-y select-none"
         role="group"
         aria-label={`${harness.name} to scale`}
@@ -255,7 +256,7 @@ export function TreeEditor({ harness, picked, onPick, onMove }: TreeEditorProps)
             </g>
           );
         })}
-      </svg>
+      </Drawing>
     </div>
   );
 }

@@ -201,7 +201,7 @@ export function StepDrawing({
   return (
     <svg
       viewBox={`0 0 ${WIDE} 156`}
-      className="mt-5 w-full max-w-[660px]"
+      className="mt-5 w-full max-w-[41.25rem]"
       role="img"
       aria-label={`${step.title}${step.figure ? `, ${figure(step.figure.value, step.figure.digits)} ${step.figure.unit}` : ''}`}
     >

@@ -1,14 +1,15 @@
 import { figure, type FindingPlan } from '@mendum/core';
 import { goesOnAt, treeScale } from '../../draw/tree.ts';
-import { useWidth } from '../../draw/useWidth.ts';
+import { Drawing } from '../../draw/Drawing.tsx';
+import { useRoom } from '../../draw/useRoom.ts';
 import { useOpenJob } from '../job.ts';
 
 /** The way of an added wire, drawn along the harness to scale: from where it begins to its other end. */
 export function RouteMap({ added }: { readonly added: NonNullable<FindingPlan['added']> }) {
   const { view, nodeName } = useOpenJob();
-  const [box, width] = useWidth<HTMLDivElement>(520);
+  const [box, room] = useRoom<HTMLDivElement>(520);
   const { harness } = view.job;
-  const { placed, first, x, y, high } = treeScale(harness, width, 40);
+  const { placed, first, x, y, high } = treeScale(harness, room.width, 40);
   const { along, lengthMm } = added;
   if (along.length === 0) return null;
   const names = along.map(({ runId }) => harness.runs.find(({ id }) => id === runId)?.name ?? runId).join(', then ');
@@ -17,7 +18,7 @@ export function RouteMap({ added }: { readonly added: NonNullable<FindingPlan['a
       <figcaption className="text-lg">
         Way of the added wire: <span className="figure">{figure(lengthMm, 0)}</span> mm
       </figcaption>
-      <svg width={width} height={high} className="block" role="img" aria-label={`Along ${names}`}>
+      <Drawing room={room} high={high} className="block" role="img" aria-label={`Along ${names}`}>
         <text x={0} y={y(0) + 5} fontSize={15} fill="var(--ink)">
           {first?.name}
         </text>
@@ -51,7 +52,7 @@ export function RouteMap({ added }: { readonly added: NonNullable<FindingPlan['a
             </g>
           );
         })}
-      </svg>
+      </Drawing>
     </figure>
   );
 }

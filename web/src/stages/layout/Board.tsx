@@ -1,24 +1,17 @@
-import { useCallback, useMemo, useRef, useState, type PointerEvent, type ReactNode } from 'react';
-import {
-  figure,
-  type Circuit,
-  type Finding,
-  type FindingPlan,
-  type Run,
-  type RunPlan,
-  type SplicePlan,
-  type SpliceSide,
-} from '@mendum/core';
+import { useMemo, useRef, useState, type ReactNode } from 'react';
+import { figure, type Circuit, type Finding, type FindingPlan, type Run, type RunPlan } from '@mendum/core';
 import { KeepOuts, KeepOutWords } from '../../draw/KeepOuts.tsx';
 import { Profile } from '../../draw/Profile.tsx';
 import { rowsOf } from '../../draw/rows.ts';
 import { Ruler } from '../../draw/Ruler.tsx';
 import { useRunScale } from '../../draw/useRunScale.ts';
-import { useWidth } from '../../draw/useWidth.ts';
+import { Drawing } from '../../draw/Drawing.tsx';
+import { useRoom } from '../../draw/useRoom.ts';
 import { ZoomBar, type Shown } from '../../draw/ZoomBar.tsx';
 import { useLength } from '../../ui/units.tsx';
 import { Handle, ROW, type BoardActs } from './SpliceHandle.tsx';
 import { Line, NONE, useByCircuit } from './BoardLine.tsx';
+import { useSpliceDrag } from './useSpliceDrag.ts';
 
 interface BoardProps {
   readonly run: Run;
@@ -42,17 +35,6 @@ interface BoardProps {
 const TOP = 24;
 const RULER_HIGH = 44;
 const PROFILE_HIGH = 92;
-/** A finger finds a splice this far beside its middle, px. */
-const REACH_PX = 24;
-/** Within so many pixels a splice snaps to the wanted distance. */
-const SNAP_PX = 7;
-interface HeldMove {
-  readonly findingId: string;
-  readonly side: SpliceSide;
-  /** From the pointer to the splice's centre when it was taken, mm. */
-  readonly offsetMm: number;
-  readonly moved: boolean;
-}
 
 /**
  * The run laid out, to be changed by hand: splices are taken and put elsewhere, and everything that follows from it
@@ -73,22 +55,11 @@ export function Board({
   line,
   section,
 }: BoardProps) {
-  const [box, width] = useWidth<HTMLDivElement>();
+  const [box, room] = useRoom<HTMLDivElement>();
   const surface = useRef<SVGSVGElement>(null);
   const { unit, unitMm, plain } = useLength();
   const [shown, setShown] = useState<Shown>({ fromMm: 0, toMm: run.lengthMm });
-  const [cursorMm, setCursorMm] = useState<number>();
-  const [held, setHeld] = useState<HeldMove>();
-  const frame = useRef<number>(undefined);
-  const pressing = useRef(false);
-  const pickedId = held?.findingId ?? selectedId;
-  const onFocused = useCallback(
-    (findingId: string): void => {
-      if (!pressing.current) onSelect(findingId);
-    },
-    [onSelect],
-  );
-  const scale = useRunScale(width, shown);
+  const scale = useRunScale(room.width, shown);
   const { x, plot } = scale;
   const rows = useMemo(
     () => rowsOf(circuits, new Set(findings.map((finding) => finding.circuitId))),
@@ -100,74 +71,22 @@ export function Board({
   const yOf = (index: number): number => TOP + index * ROW + ROW / 2 + 4;
   const clip = `plot-${run.id}`;
 
-  const mmAt = (clientX: number): number => x.invert(clientX - (surface.current?.getBoundingClientRect().left ?? 0));
-  const spliceAt = (clientX: number, clientY: number): SplicePlan | undefined => {
-    const rect = surface.current?.getBoundingClientRect();
-    const row = rows[Math.floor((clientY - (rect?.top ?? 0) - TOP) / ROW)];
-    if (row?.kind !== 'circuit') return undefined;
-    const px = clientX - (rect?.left ?? 0);
-    const near = plansOf(row.circuit.id)
-      .flatMap((plan) => plan.splices)
-      .map((splice) => ({
-        splice,
-        px: Math.max(0, Math.abs(x(splice.centreMm) - px) - (x(splice.toMm) - x(splice.fromMm)) / 2),
-      }))
-      .sort((a, b) => a.px - b.px)[0];
-    return near && near.px <= REACH_PX ? near.splice : undefined;
-  };
-  const pointTo = (atMm: number): void => {
-    const inRun = Math.round(Math.min(run.lengthMm, Math.max(0, atMm)));
-    setCursorMm(inRun);
-    onCursor(inRun);
-  };
-  const onPointerDown = (event: PointerEvent<SVGRectElement>): void => {
-    const splice = event.button === 0 ? spliceAt(event.clientX, event.clientY) : undefined;
-    pointTo(mmAt(event.clientX));
-    if (!splice) return;
-    // Picked for good when it is let go: the rest of the screen need not follow before.
-    pressing.current = true;
-    surface.current
-      ?.querySelector<SVGGElement>(`[data-splice="${CSS.escape(splice.id)}"] .handle`)
-      ?.focus({ preventScroll: true });
-    pressing.current = false;
-    if (fixed.has(splice.findingId)) {
-      onSelect(splice.findingId);
-      return;
-    }
-    event.currentTarget.setPointerCapture(event.pointerId);
-    setHeld({
-      findingId: splice.findingId,
-      side: splice.side,
-      offsetMm: splice.centreMm - mmAt(event.clientX),
-      moved: false,
-    });
-  };
-  const onPointerMove = (event: PointerEvent<SVGRectElement>): void => {
-    const { clientX } = event;
-    if (!held) {
-      pointTo(mmAt(clientX));
-      return;
-    }
-    if (frame.current !== undefined) return;
-    frame.current = window.requestAnimationFrame(() => {
-      frame.current = undefined;
-      const landed = acts.move(
-        held.findingId,
-        held.side,
-        mmAt(clientX) + held.offsetMm,
-        SNAP_PX / ((plot.right - plot.left) / (shown.toMm - shown.fromMm)),
-      );
-      if (landed !== undefined) pointTo(landed);
-      setHeld((now) => now && { ...now, moved: true });
-    });
-  };
-  const letGo = (): void => {
-    if (frame.current !== undefined) window.cancelAnimationFrame(frame.current);
-    frame.current = undefined;
-    if (held?.moved) acts.drop();
-    if (held) onSelect(held.findingId);
-    setHeld(undefined);
-  };
+  const { cursorMm, held, pickedId, onFocused, handlers } = useSpliceDrag({
+    surface,
+    room,
+    scale,
+    shown,
+    runMm: run.lengthMm,
+    splicesIn: (heightPx) => {
+      const row = rows[Math.floor((heightPx - TOP) / ROW)];
+      return row?.kind === 'circuit' ? plansOf(row.circuit.id).flatMap((plan) => plan.splices) : [];
+    },
+    fixed,
+    acts,
+    selectedId,
+    onSelect,
+    onCursor,
+  });
 
   const cursor =
     cursorMm === undefined ? null : (
@@ -190,7 +109,7 @@ export function Board({
           <div className="min-w-0 flex-1">{line(pickedId)}</div>
           <ZoomBar shown={shown} wholeMm={run.lengthMm} onShow={setShown} />
         </div>
-        <svg width={width} height={RULER_HIGH} className="block select-none" aria-hidden>
+        <Drawing room={room} high={RULER_HIGH} className="block select-none" aria-hidden>
           <Ruler x={x} plot={plot} top={RULER_HIGH - 4} words={`${unit} from ${fromName}`} unitMm={unitMm} />
           {cursorMm === undefined ? null : (
             <g>
@@ -208,16 +127,16 @@ export function Board({
               </text>
             </g>
           )}
-        </svg>
+        </Drawing>
       </div>
       <div className="sm:hidden">
         <KeepOutWords keepOuts={runPlan.keepOuts} />
       </div>
-      <svg
+      <Drawing
         ref={surface}
         data-run={run.id}
-        width={width}
-        height={high}
+        room={room}
+        high={high}
         role="group"
         aria-label={`${run.name}, ${figure(run.lengthMm, 0)} mm from ${fromName}: splices to be moved`}
         style={{ touchAction: 'pan-y' }}
@@ -256,13 +175,7 @@ export function Board({
           fill="transparent"
           style={{ cursor: held ? 'grabbing' : 'default' }}
           data-testid="board-surface"
-          onPointerDown={onPointerDown}
-          onPointerMove={onPointerMove}
-          onPointerUp={letGo}
-          onPointerCancel={letGo}
-          onPointerLeave={() => {
-            if (!held) setCursorMm(undefined);
-          }}
+          {...handlers}
         />
         <g clipPath={`url(#${clip})`} pointerEvents="none">
           {rows.map((row, index) =>
@@ -286,14 +199,14 @@ export function Board({
               : null,
           )}
         </g>
-      </svg>
+      </Drawing>
       <div className="sticky bottom-[calc(3.5rem+var(--notice,0px)+var(--bar))] z-[5] border-t border-rule bg-paper short:relative short:bottom-0">
-        <div className="pointer-events-none absolute top-1 left-0" style={{ width: plot.left }}>
+        <div className="pointer-events-none absolute top-1 left-0" style={{ width: plot.left * room.grown }}>
           {section}
         </div>
-        <svg
-          width={width}
-          height={PROFILE_HIGH}
+        <Drawing
+          room={room}
+          high={PROFILE_HIGH}
           className="block select-none"
           role="img"
           aria-label={`Bundle diameter along the run, ${figure(runPlan.peakMm, 1)} mm at most`}
@@ -309,7 +222,7 @@ export function Board({
             named={false}
           />
           {cursor}
-        </svg>
+        </Drawing>
       </div>
     </div>
   );

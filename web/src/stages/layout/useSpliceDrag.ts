@@ -1,0 +1,145 @@
+import { useCallback, useRef, useState, type PointerEvent, type RefObject } from 'react';
+import type { SplicePlan, SpliceSide } from '@mendum/core';
+import type { Room } from '../../draw/useRoom.ts';
+import type { RunScale } from '../../draw/useRunScale.ts';
+import type { Shown } from '../../draw/ZoomBar.tsx';
+import type { BoardActs } from './SpliceHandle.tsx';
+
+/** A finger finds a splice this far beside its middle, px. */
+const REACH_PX = 24;
+/** Within so many pixels a splice snaps to the wanted distance. */
+const SNAP_PX = 7;
+
+interface HeldMove {
+  readonly findingId: string;
+  readonly side: SpliceSide;
+  /** From the pointer to the splice's centre when it was taken, mm. */
+  readonly offsetMm: number;
+  readonly moved: boolean;
+}
+
+interface SpliceDragProps {
+  readonly surface: RefObject<SVGSVGElement | null>;
+  readonly room: Room;
+  readonly scale: RunScale;
+  readonly shown: Shown;
+  readonly runMm: number;
+  /** Splices on the line that lies at a height of the drawing. */
+  readonly splicesIn: (heightPx: number) => readonly SplicePlan[];
+  /** Findings whose splices do not move. */
+  readonly fixed: ReadonlySet<string>;
+  readonly acts: BoardActs;
+  readonly selectedId: string | undefined;
+  readonly onSelect: (findingId: string) => void;
+  readonly onCursor: (atMm: number) => void;
+}
+
+/** The pointer on the board: the cursor follows it, and a splice that is taken goes with it. */
+export function useSpliceDrag({
+  surface,
+  room,
+  scale: { x, plot },
+  shown,
+  runMm,
+  splicesIn,
+  fixed,
+  acts,
+  selectedId,
+  onSelect,
+  onCursor,
+}: SpliceDragProps) {
+  const [cursorMm, setCursorMm] = useState<number>();
+  const [held, setHeld] = useState<HeldMove>();
+  const frame = useRef<number>(undefined);
+  const pressing = useRef(false);
+  const pickedId = held?.findingId ?? selectedId;
+  const onFocused = useCallback(
+    (findingId: string): void => {
+      if (!pressing.current) onSelect(findingId);
+    },
+    [onSelect],
+  );
+  const inRoom = (clientX: number, clientY: number): { readonly px: number; readonly py: number } => {
+    const { left = 0, top = 0 } = surface.current?.getBoundingClientRect() ?? {};
+    return { px: (clientX - left) / room.grown, py: (clientY - top) / room.grown };
+  };
+  const mmAt = (clientX: number): number => x.invert(inRoom(clientX, 0).px);
+  const spliceAt = (clientX: number, clientY: number): SplicePlan | undefined => {
+    const { px, py } = inRoom(clientX, clientY);
+    const near = splicesIn(py)
+      .map((splice) => ({
+        splice,
+        px: Math.max(0, Math.abs(x(splice.centreMm) - px) - (x(splice.toMm) - x(splice.fromMm)) / 2),
+      }))
+      .sort((a, b) => a.px - b.px)[0];
+    return near && near.px <= REACH_PX ? near.splice : undefined;
+  };
+  const pointTo = (atMm: number): void => {
+    const inRun = Math.round(Math.min(runMm, Math.max(0, atMm)));
+    setCursorMm(inRun);
+    onCursor(inRun);
+  };
+  const onPointerDown = (event: PointerEvent<SVGRectElement>): void => {
+    const splice = event.button === 0 ? spliceAt(event.clientX, event.clientY) : undefined;
+    pointTo(mmAt(event.clientX));
+    if (!splice) return;
+    // Picked for good when it is let go: the rest of the screen need not follow before.
+    pressing.current = true;
+    surface.current
+      ?.querySelector<SVGGElement>(`[data-splice="${CSS.escape(splice.id)}"] .handle`)
+      ?.focus({ preventScroll: true });
+    pressing.current = false;
+    if (fixed.has(splice.findingId)) {
+      onSelect(splice.findingId);
+      return;
+    }
+    event.currentTarget.setPointerCapture(event.pointerId);
+    setHeld({
+      findingId: splice.findingId,
+      side: splice.side,
+      offsetMm: splice.centreMm - mmAt(event.clientX),
+      moved: false,
+    });
+  };
+  const onPointerMove = (event: PointerEvent<SVGRectElement>): void => {
+    const { clientX } = event;
+    if (!held) {
+      pointTo(mmAt(clientX));
+      return;
+    }
+    if (frame.current !== undefined) return;
+    frame.current = window.requestAnimationFrame(() => {
+      frame.current = undefined;
+      const landed = acts.move(
+        held.findingId,
+        held.side,
+        mmAt(clientX) + held.offsetMm,
+        SNAP_PX / ((plot.right - plot.left) / (shown.toMm - shown.fromMm)),
+      );
+      if (landed !== undefined) pointTo(landed);
+      setHeld((now) => now && { ...now, moved: true });
+    });
+  };
+  const letGo = (): void => {
+    if (frame.current !== undefined) window.cancelAnimationFrame(frame.current);
+    frame.current = undefined;
+    if (held?.moved) acts.drop();
+    if (held) onSelect(held.findingId);
+    setHeld(undefined);
+  };
+  return {
+    cursorMm,
+    held,
+    pickedId,
+    onFocused,
+    handlers: {
+      onPointerDown,
+      onPointerMove,
+      onPointerUp: letGo,
+      onPointerCancel: letGo,
+      onPointerLeave: () => {
+        if (!held) setCursorMm(undefined);
+      },
+    },
+  };
+}
