@@ -73,11 +73,11 @@ describe('two sketches of one harness', () => {
     const fused = { ...other, circuits: other.circuits.map((one) => ({ ...one, fuseA: 15, loadA: 9 })) };
     expect(both(sketch(RED), fused).harness.circuits).toMatchObject([{ fuseA: 15, loadA: 9 }]);
   });
-  it('cables of both are kept, along the runs and with the cores as they are called now', () => {
+  it('cables of both are kept, each under a name of its own, along the runs and with the cores as they are called now', () => {
     const other = sketch(RED);
     const cable = { id: 'W1', name: 'W1', runIds: ['R1'], coreIds: ['C1'], spares: [] };
     const { harness } = both({ ...sketch(RED), cables: [cable] }, { ...other, cables: [cable] });
-    expect(harness.cables).toEqual([cable, { ...cable, id: 'W1-2', runIds: ['R1-2'] }]);
+    expect(harness.cables).toEqual([cable, { ...cable, id: 'W1-2', name: 'W1 2', runIds: ['R1-2'] }]);
     expect(isSound(harness)).toBe(true);
   });
   it('a mark that is a connector in the other one is that connector, with its fittings', () => {
@@ -101,6 +101,24 @@ describe('two sketches of one harness', () => {
       'a circuit that is not there',
       () => both(sketch(RED), sketch(RED), [{ circuitId: 'C1', otherCircuitId: 'C9' }]),
       /no circuit "C9"/,
+    ],
+    [
+      'one wire that would go on as two',
+      () =>
+        both(sketch(RED), sketch(RED, RED), [
+          { circuitId: 'C1', otherCircuitId: 'C1' },
+          { circuitId: 'C1', otherCircuitId: 'C2' },
+        ]),
+      /Circuit 1 of .* would be two wires/,
+    ],
+    [
+      'two wires that would go on as one',
+      () =>
+        both(sketch(RED, RED), sketch(RED), [
+          { circuitId: 'C1', otherCircuitId: 'C1' },
+          { circuitId: 'C2', otherCircuitId: 'C1' },
+        ]),
+      /Circuit 1 of .* would be two wires/,
     ],
   ])('%s is refused', (_, join, words) => {
     expect(join).toThrow(EditRefused);

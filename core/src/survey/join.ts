@@ -1,18 +1,6 @@
-import { routeBetween, type Circuit, type Harness, type HarnessNode } from '../harness/index.ts';
-import { areaMm2, colourInWords, sizeInWords } from '../wire/index.ts';
+import { routeBetween, type Cable, type Circuit, type Harness, type HarnessNode, type Run } from '../harness/index.ts';
+import { pairsOf, type JoinPlace, type SameCircuit } from './sameCircuits.ts';
 import { EditRefused } from './types.ts';
-
-/** Where two harnesses are one: a node of the first is a node of the other. */
-export interface JoinPlace {
-  readonly nodeId: string;
-  readonly otherNodeId: string;
-}
-
-/** A circuit of the first that goes on as a circuit of the other. */
-export interface SameCircuit {
-  readonly circuitId: string;
-  readonly otherCircuitId: string;
-}
 
 /** What things of the other harness are called in the joined one. */
 export interface JoinedIds {
@@ -39,7 +27,6 @@ function freeWords(taken: Iterable<string>, words: readonly string[], gap: strin
   return free;
 }
 
-const idsOf = (things: readonly { readonly id: string }[]): string[] => things.map(({ id }) => id);
 const NAMED: Readonly<Record<string, keyof JoinedIds>> = { nodeId: 'nodes', runId: 'runs', circuitId: 'circuits' };
 
 /** Anything that names nodes, runs and circuits of the other harness, naming them as the joined one does. */
@@ -64,28 +51,6 @@ function farEndOf(circuit: Circuit, nodeId: string, name: string): Circuit['from
   );
 }
 
-/** Two wires that may be one: the same copper and the same colours. */
-const isAlike = (a: Circuit, b: Circuit): boolean =>
-  Math.abs(areaMm2(a.wire.size) - areaMm2(b.wire.size)) < 1e-9 &&
-  colourInWords(a.wire.colour) === colourInWords(b.wire.colour);
-const inWords = ({ number, wire }: Circuit): string =>
-  `circuit ${number}, ${sizeInWords(wire.size)} ${colourInWords(wire.colour)},`;
-
-const endingAt = ({ circuits }: Harness, nodeId: string): readonly Circuit[] =>
-  circuits.filter(({ from, to }) => from.nodeId === nodeId || to.nodeId === nodeId);
-
-/** Circuits that may be one, each with the only one that looks like it on the other side. */
-export function proposeSame(a: Harness, b: Harness, { nodeId, otherNodeId }: JoinPlace): SameCircuit[] {
-  const [here, there] = [endingAt(a, nodeId), endingAt(b, otherNodeId)];
-  return here.flatMap((circuit) => {
-    const alike = there.filter((other) => isAlike(circuit, other));
-    const [only] = alike;
-    return only && alike.length === 1 && here.filter((one) => isAlike(one, only)).length === 1
-      ? [{ circuitId: circuit.id, otherCircuitId: only.id }]
-      : [];
-  });
-}
-
 /** The node that two become: a connector says more of itself than a mark. */
 function oneNode(here: HarnessNode, there: HarnessNode): HarnessNode {
   const isMark = here.kind === 'end' && there.kind !== 'end';
@@ -94,12 +59,24 @@ function oneNode(here: HarnessNode, there: HarnessNode): HarnessNode {
   return Object.keys(fittings).length === 0 ? node : { ...node, fittings };
 }
 
-/**
- * Two harnesses made one, which meet in a node: the other one's runs hang on it from there, circuits that go on in it
- * become one, and what is called alike gets a name of its own.
- * @throws EditRefused where a node or a circuit is not there, or two wires that are said to be one cannot be
- */
-export function joinHarnesses(a: Harness, b: Harness, at: JoinPlace, same: readonly SameCircuit[]): Joined {
+/** A thing of the other harness under the id that it has in the joined one. */
+const under = (ids: ReadonlyMap<string, string>, id: string): string => ids.get(id) ?? id;
+/** Words of the other's things that are free beside those of the first. */
+const freeBeside = <T>(here: readonly T[], there: readonly T[], wordOf: (one: T) => string, gap: string) =>
+  freeWords(here.map(wordOf), there.map(wordOf), gap);
+const idOf = ({ id }: { readonly id: string }): string => id;
+const nameOf = ({ name }: { readonly name: string }): string => name;
+
+/** Where the two meet, and what the other's things are called from now on. */
+interface Meeting {
+  readonly here: HarnessNode;
+  readonly there: HarnessNode;
+  readonly ids: JoinedIds;
+  readonly pairs: ReturnType<typeof pairsOf>;
+}
+
+/** @throws EditRefused where a node is not there, or two circuits cannot be one */
+function meetingOf(a: Harness, b: Harness, at: JoinPlace, same: readonly SameCircuit[]): Meeting {
   const here = a.nodes.find(({ id }) => id === at.nodeId);
   const there = b.nodes.find(({ id }) => id === at.otherNodeId);
   if (!here || !there)
@@ -107,115 +84,143 @@ export function joinHarnesses(a: Harness, b: Harness, at: JoinPlace, same: reado
       `${here ? b.name : a.name} has no node "${here ? at.otherNodeId : at.nodeId}".`,
       'Pick a mark or a connector of each.',
     );
-  const nodes = freeWords(idsOf(a.nodes), idsOf(b.nodes.filter((node) => node !== there)), '-');
-  nodes.set(there.id, here.id);
-  const runs = freeWords(idsOf(a.runs), idsOf(b.runs), '-');
+  const pairs = pairsOf(a, b, same);
   const partner = new Map(same.map(({ circuitId, otherCircuitId }) => [otherCircuitId, circuitId]));
-  const own = b.circuits.filter(({ id }) => !partner.has(id));
-  const circuits = freeWords(idsOf(a.circuits), idsOf(own), '-');
-  partner.forEach((circuitId, otherId) => circuits.set(otherId, circuitId));
-  const ids: JoinedIds = { nodes, runs, circuits };
-
-  const names = freeWords(
-    a.nodes.map(({ name }) => name),
-    b.nodes.flatMap((node) => (node === there ? [] : [node.name])),
-    ' ',
-  );
-  const numbers = freeWords(
-    a.circuits.map(({ number }) => number),
-    own.map(({ number }) => number),
+  const nodes = freeBeside(
+    a.nodes,
+    b.nodes.filter((node) => node !== there),
+    idOf,
     '-',
   );
-  const allRuns = [
-    ...a.runs,
-    ...b.runs.map((run) => ({
-      ...run,
-      id: runs.get(run.id) ?? run.id,
-      fromNodeId: nodes.get(run.fromNodeId) ?? run.fromNodeId,
-      toNodeId: nodes.get(run.toNodeId) ?? run.toNodeId,
-    })),
+  nodes.set(there.id, here.id);
+  const circuits = freeBeside(
+    a.circuits,
+    b.circuits.filter(({ id }) => !partner.has(id)),
+    idOf,
+    '-',
+  );
+  partner.forEach((circuitId, otherId) => circuits.set(otherId, circuitId));
+  return { here, there, pairs, ids: { nodes, circuits, runs: freeBeside(a.runs, b.runs, idOf, '-') } };
+}
+
+/** The nodes of both, the one where they meet once. */
+function joinedNodes(a: Harness, b: Harness, { here, there, ids }: Meeting): HarnessNode[] {
+  const others = b.nodes.filter((node) => node !== there);
+  const names = freeBeside(a.nodes, others, nameOf, ' ');
+  return [
+    ...a.nodes.map((node) => (node === here ? oneNode(here, there) : node)),
+    ...others.map((node) => ({ ...node, id: under(ids.nodes, node.id), name: under(names, node.name) })),
   ];
-  const runIdsOf = (circuit: Circuit): string[] => circuit.runIds.map((id) => runs.get(id) ?? id);
-  const asOne = (circuit: Circuit): Circuit => {
-    const otherId = same.find(({ circuitId }) => circuitId === circuit.id)?.otherCircuitId;
-    if (otherId === undefined) return circuit;
-    const other = b.circuits.find(({ id }) => id === otherId);
-    if (!other) throw new EditRefused(`${b.name} has no circuit "${otherId}".`, 'Pick one that ends there.');
-    if (!isAlike(circuit, other))
-      throw new EditRefused(
-        `${inWords(circuit)} cannot go on as ${inWords(other)}`.replace(/,$/, '.'),
-        'Leave them two, or correct the wire of one first.',
-      );
+}
+
+const joinedRuns = (a: Harness, b: Harness, { ids }: Meeting): Run[] => [
+  ...a.runs,
+  ...b.runs.map((run) => ({
+    ...run,
+    id: under(ids.runs, run.id),
+    fromNodeId: under(ids.nodes, run.fromNodeId),
+    toNodeId: under(ids.nodes, run.toNodeId),
+  })),
+];
+
+/** The first one's circuits; one that goes on in the other reaches to where that ends. */
+const ownCircuits = (a: Harness, runs: readonly Run[], { here, there, ids, pairs }: Meeting): Circuit[] =>
+  a.circuits.map((circuit): Circuit => {
+    const other = pairs.get(circuit.id)?.there;
+    if (!other) return circuit;
     const from = farEndOf(circuit, here.id, here.name);
     const to = renamedIn(farEndOf(other, there.id, there.name), ids);
     const fuseA = circuit.fuseA ?? other.fuseA;
     const loadA = circuit.loadA ?? other.loadA;
+    const along = [...circuit.runIds, ...other.runIds.map((id) => under(ids.runs, id))];
     return {
       ...circuit,
       from,
       to,
-      runIds: routeBetween(allRuns, from.nodeId, to.nodeId) ?? [...circuit.runIds, ...runIdsOf(other)],
+      runIds: routeBetween(runs, from.nodeId, to.nodeId) ?? along,
       ...(fuseA === undefined ? {} : { fuseA }),
       ...(loadA === undefined ? {} : { loadA }),
     };
-  };
-  const strange = same.find(({ circuitId }) => !a.circuits.some(({ id }) => id === circuitId));
-  if (strange) throw new EditRefused(`${a.name} has no circuit "${strange.circuitId}".`, 'Pick one that ends there.');
-  const kept = a.circuits.map(asOne);
+  });
+
+/**
+ * Seats ends of the other's circuits where the two meet: at a mark each beside those that are there, at a connector in a
+ * cavity that is free.
+ */
+function seats({ here, there, ids }: Meeting, kept: readonly Circuit[], otherName: string) {
   const taken = new Set(
     kept.flatMap(({ from, to }) => [from, to]).flatMap((end) => (end.nodeId === here.id ? [end.cavity] : [])),
   );
   const isConnector = here.kind === 'connector' || there.kind === 'connector';
-  const seated = (end: Circuit['from'], number: string): Circuit['from'] => {
+  return (end: Circuit['from'], number: string): Circuit['from'] => {
     if (end.nodeId !== there.id) return renamedIn(end, ids);
-    if (!taken.has(end.cavity)) {
-      taken.add(end.cavity);
-      return { nodeId: here.id, cavity: end.cavity };
-    }
-    if (isConnector)
+    if (taken.has(end.cavity) && isConnector)
       throw new EditRefused(
-        `Cavity ${end.cavity} of ${here.name} has a wire in both: circuit ${number} of ${b.name} is one too many.`,
+        `Cavity ${end.cavity} of ${here.name} has a wire in both: circuit ${number} of ${otherName} is one too many.`,
         'Say which circuits are one, or correct a cavity first.',
       );
-    const cavity = [...freeWords(taken, [end.cavity], '-').values()][0] ?? end.cavity;
+    const cavity = under(freeWords(taken, [end.cavity], '-'), end.cavity);
     taken.add(cavity);
     return { nodeId: here.id, cavity };
   };
-  const others = own.map((circuit): Circuit => ({
-    ...circuit,
-    id: circuits.get(circuit.id) ?? circuit.id,
-    number: numbers.get(circuit.number) ?? circuit.number,
-    from: seated(circuit.from, circuit.number),
-    to: seated(circuit.to, circuit.number),
-    runIds: runIdsOf(circuit),
-    ...(circuit.pairWith === undefined ? {} : { pairWith: circuits.get(circuit.pairWith) ?? circuit.pairWith }),
-  }));
-  const cables = freeWords(idsOf(a.cables ?? []), idsOf(b.cables ?? []), '-');
-  const allCables = [
-    ...(a.cables ?? []),
-    ...(b.cables ?? []).map((cable) => ({
-      ...cable,
-      id: cables.get(cable.id) ?? cable.id,
-      runIds: cable.runIds.map((id) => runs.get(id) ?? id),
-      coreIds: cable.coreIds.map((id) => circuits.get(id) ?? id),
+}
+
+/** The circuits of both. @throws EditRefused where two wires would share a cavity */
+function joinedCircuits(a: Harness, b: Harness, runs: readonly Run[], meeting: Meeting): Circuit[] {
+  const { ids, pairs } = meeting;
+  const kept = ownCircuits(a, runs, meeting);
+  const goesOn = new Set([...pairs.values()].map(({ there }) => there.id));
+  const others = b.circuits.filter(({ id }) => !goesOn.has(id));
+  const numbers = freeBeside(a.circuits, others, ({ number }) => number, '-');
+  const seated = seats(meeting, kept, b.name);
+  return [
+    ...kept,
+    ...others.map((circuit): Circuit => ({
+      ...circuit,
+      id: under(ids.circuits, circuit.id),
+      number: under(numbers, circuit.number),
+      from: seated(circuit.from, circuit.number),
+      to: seated(circuit.to, circuit.number),
+      runIds: circuit.runIds.map((id) => under(ids.runs, id)),
+      ...(circuit.pairWith === undefined ? {} : { pairWith: under(ids.circuits, circuit.pairWith) }),
     })),
   ];
+}
+
+function joinedCables({ cables: here = [] }: Harness, { cables: there = [] }: Harness, { ids }: Meeting): Cable[] {
+  const free = freeBeside(here, there, idOf, '-');
+  const names = freeBeside(here, there, nameOf, ' ');
+  return [
+    ...here,
+    ...there.map((cable) => ({
+      ...cable,
+      id: under(free, cable.id),
+      name: under(names, cable.name),
+      runIds: cable.runIds.map((id) => under(ids.runs, id)),
+      coreIds: cable.coreIds.map((id) => under(ids.circuits, id)),
+    })),
+  ];
+}
+
+/**
+ * Two harnesses made one, which meet in a node: the other one's runs hang on it from there, circuits that go on in it
+ * become one, and what is called alike gets a name of its own.
+ * @throws EditRefused where a node or a circuit is not there, two wires that are said to be one cannot be, or one is
+ * said to be two
+ */
+export function joinHarnesses(a: Harness, b: Harness, at: JoinPlace, same: readonly SameCircuit[]): Joined {
+  const meeting = meetingOf(a, b, at, same);
+  const runs = joinedRuns(a, b, meeting);
   const { cables: _, ...rest } = a;
+  const cables = joinedCables(a, b, meeting);
   return {
-    ids,
+    ids: meeting.ids,
     harness: {
       ...rest,
-      nodes: [
-        ...a.nodes.map((node) => (node === here ? oneNode(here, there) : node)),
-        ...b.nodes.flatMap((node): HarnessNode[] =>
-          node === there
-            ? []
-            : [{ ...node, id: nodes.get(node.id) ?? node.id, name: names.get(node.name) ?? node.name }],
-        ),
-      ],
-      runs: allRuns,
-      circuits: [...kept, ...others],
-      ...(allCables.length === 0 ? {} : { cables: allCables }),
+      nodes: joinedNodes(a, b, meeting),
+      runs,
+      circuits: joinedCircuits(a, b, runs, meeting),
+      ...(cables.length === 0 ? {} : { cables }),
     },
   };
 }

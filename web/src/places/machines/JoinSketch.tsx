@@ -1,8 +1,9 @@
 import { useState } from 'react';
 import {
-  areaMm2,
   colourInWords,
   counted,
+  endingAt,
+  mayBeOneWire,
   proposeSame,
   sizeInWords,
   type Circuit,
@@ -25,13 +26,8 @@ interface JoinSketchProps {
   readonly isEdited: boolean;
 }
 
-const endingAt = (circuits: readonly Circuit[], nodeId: string): readonly Circuit[] =>
-  circuits.filter(({ from, to }) => from.nodeId === nodeId || to.nodeId === nodeId);
 const inWords = ({ number, function: does, wire }: Circuit): string =>
   `${number} ${does}, ${sizeInWords(wire.size)} ${colourInWords(wire.colour)}`;
-const mayBeOne = (a: Circuit, b: Circuit): boolean =>
-  Math.abs(areaMm2(a.wire.size) - areaMm2(b.wire.size)) < 1e-9 &&
-  colourInWords(a.wire.colour) === colourInWords(b.wire.colour);
 
 /** Where the other harness meets this one, and which of its wires go on as which of these. */
 function Meeting({ view, node, other }: Pick<JoinSketchProps, 'view' | 'node'> & { readonly other: HarnessView }) {
@@ -51,6 +47,8 @@ function Meeting({ view, node, other }: Pick<JoinSketchProps, 'view' | 'node'> &
     const otherCircuitId = picked[id] ?? proposed.get(id) ?? '';
     return there.some((one) => one.id === otherCircuitId) ? [{ circuitId: id, otherCircuitId }] : [];
   });
+  const isPickedBeside = (id: string, otherId: string): boolean =>
+    same.some(({ circuitId, otherCircuitId }) => circuitId !== id && otherCircuitId === otherId);
   const join = async (): Promise<void> => {
     const outcome = await save('joinHarness', {
       harnessId: view.id,
@@ -86,7 +84,7 @@ function Meeting({ view, node, other }: Pick<JoinSketchProps, 'view' | 'node'> &
             >
               <option value="">none: it ends here</option>
               {there
-                .filter((one) => mayBeOne(circuit, one))
+                .filter((one) => mayBeOneWire(circuit, one) && !isPickedBeside(circuit.id, one.id))
                 .map((one) => (
                   <option key={one.id} value={one.id}>
                     {inWords(one)}
