@@ -56,6 +56,7 @@ export const functionSchemas = {
   moment: needed(oneOf(FUNCTION_MOMENTS)),
   answer: needed(oneOf(FUNCTION_ANSWERS)),
   value: text,
+  inOneGo: flag,
 };
 export const functionSeenSchema = shape<FunctionSeen>({ ...functionSchemas, ...saidBy });
 

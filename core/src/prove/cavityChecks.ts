@@ -95,9 +95,11 @@ const SOLDER_LOOK = look('pin.solder', 'Solder and potting', 'Before and after p
   bad('scrap', 'thick', 'Too thick for its cavity', 'Wetted too far.', 'New pin: draw the solder off and wet 2–3 mm.'),
   bad('rework', 'moves', 'Something moves', 'Not held before potting.', 'Tie the wire back and pot again.'),
 ]);
+/** The look that speaks for every function of a connector at once. */
+export const EVERY_FUNCTION = 'cavity.function';
 const functionLook = (inHousing: boolean) =>
   look(
-    'cavity.function',
+    EVERY_FUNCTION,
     inHousing ? 'Every function of the connector' : 'Every function at this end',
     'Switched and watched, not only the one that was mended.',
     [

@@ -13,6 +13,8 @@ export interface FunctionSeen {
   readonly answer: FunctionAnswer;
   /** Its value where it has one, "12.4 V"; of one that was not tried, why. */
   readonly value?: string | undefined;
+  /** One of several that were confirmed together. */
+  readonly inOneGo?: boolean | undefined;
   readonly by: string;
   readonly at: string;
 }
@@ -23,6 +25,14 @@ const ANSWER_WORDS: Readonly<Record<FunctionAnswer, string>> = {
   notTried: 'not tried',
 };
 
-/** "works, 12.4 V" */
-export const functionInWords = ({ answer, value }: Pick<FunctionSeen, 'answer' | 'value'>): string =>
-  value === undefined ? ANSWER_WORDS[answer] : `${ANSWER_WORDS[answer]}, ${value}`;
+/** "works, 12.4 V", "works, watched in one go" */
+export const functionInWords = ({
+  answer,
+  value,
+  inOneGo,
+}: Pick<FunctionSeen, 'answer' | 'value' | 'inOneGo'>): string =>
+  [
+    ANSWER_WORDS[answer],
+    ...(value === undefined ? [] : [value]),
+    ...(inOneGo === true ? ['watched in one go'] : []),
+  ].join(', ');

@@ -15,5 +15,5 @@ export type { ReadingField, ReadingFields } from './kind.ts';
 export type { Check, CheckKind, HowRead, Reading, ReadingValue, Standing } from './check.ts';
 export type { JoinProof, Provable } from './proof.ts';
 export type { LookAnswer, Ruling, VerdictWord } from './types.ts';
-export { checksAtCavity } from './cavityChecks.ts';
+export { checksAtCavity, EVERY_FUNCTION } from './cavityChecks.ts';
 export type { ProvableAtCavity } from './cavityChecks.ts';

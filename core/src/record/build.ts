@@ -183,7 +183,7 @@ export function buildRecords(
   when: When = inUtc,
   seen: readonly FunctionSeen[] = [],
 ): SpliceRecord[] {
-  const functions = functionsOf(job, plan, seen);
+  const functions = functionsOf(job, plan, seen, readings);
   const circuitOf = new Map(job.harness.circuits.map((circuit) => [circuit.id, circuit]));
   const open: string[] = [];
   const without: string[] = [];

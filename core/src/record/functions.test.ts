@@ -1,5 +1,5 @@
-import { describe, expect, it } from 'vitest';
-import type { FunctionSeen } from '../prove/index.ts';
+import { describe, expect, it, test } from 'vitest';
+import { functionInWords, type FunctionSeen, type Reading } from '../prove/index.ts';
 import { jobWith, planOf } from '../test/samples.ts';
 import { buildRecords, functionsOf, jobSheet, notWatched } from './index.ts';
 
@@ -30,9 +30,9 @@ const opened = {
 
 describe('functions are switched and watched before and after', () => {
   it('of each circuit that is mended, and of no other', () =>
-    expect(functionsOf(job, plan, []).map(({ circuit }) => circuit.id)).toEqual([mended]));
+    expect(functionsOf(job, plan, [], []).map(({ circuit }) => circuit.id)).toEqual([mended]));
   it('and of each connector that is opened, which is named', () => {
-    const lines = functionsOf(opened, plan, []);
+    const lines = functionsOf(opened, plan, [], []);
     expect(lines.map(({ circuit }) => circuit.id)).toContain(other.id);
     expect(lines.find(({ circuit }) => circuit.id === other.id)?.opened).toBe(
       job.harness.nodes.find(({ id }) => id === other.from.nodeId)!.name,
@@ -40,17 +40,53 @@ describe('functions are switched and watched before and after', () => {
     expect(lines[0]).not.toHaveProperty('opened');
   });
   it('what was said last of a moment counts, and before is not after', () => {
-    const [line] = functionsOf(job, plan, [
-      seen(mended, 'before', 'works'),
-      seen(mended, 'before', 'fails', '0 V'),
-      seen(other.id, 'after', 'works'),
-    ]);
+    const [line] = functionsOf(
+      job,
+      plan,
+      [seen(mended, 'before', 'works'), seen(mended, 'before', 'fails', '0 V'), seen(other.id, 'after', 'works')],
+      [],
+    );
     expect(line?.before).toMatchObject({ answer: 'fails', value: '0 V' });
     expect(line?.after).toBeUndefined();
   });
+  describe('the look at a cavity speaks for its whole connector', () => {
+    const [lost] = job.findings;
+    const at = { nodeId: first!.to.nodeId, cavity: first!.to.cavity };
+    const atCavity = { ...job, findings: [{ ...lost!, kind: 'terminalDamaged', at }] } as unknown as typeof job;
+    const planned = planOf(atCavity);
+    const spliceId = planned.findings[0]?.cavity?.id ?? '';
+    const look = (answer: string, hour: string): Reading => ({
+      id: hour,
+      spliceId,
+      make: 1,
+      checkId: 'cavity.function',
+      value: { kind: 'look', answer },
+      by: 'Ines',
+      at: `2030-01-01T${hour}`,
+    });
+    const afterOf = (readings: readonly Reading[], said: readonly FunctionSeen[] = []) =>
+      functionsOf(atCavity, planned, said, readings).map(({ after }) => after && functionInWords(after));
+    test.each<[string, readonly Reading[], readonly FunctionSeen[], (string | undefined)[]]>([
+      ['nobody has looked', [], [], [undefined, undefined]],
+      ['all of them work', [look('good', '10')], [], Array<string>(2).fill('works, watched in one go')],
+      ['two wires are crossed', [look('good', '09'), look('wrong', '10')], [], [undefined, undefined]],
+      [
+        'one is watched alone afterwards',
+        [look('good', '10')],
+        [{ ...seen(mended, 'after', 'works', '12.4 V'), at: '2030-01-01T11' }],
+        ['works, 12.4 V', 'works, watched in one go'],
+      ],
+      [
+        'one was seen not to work before that look',
+        [look('good', '10')],
+        [{ ...seen(mended, 'after', 'fails'), at: '2030-01-01T09' }],
+        Array<string>(2).fill('works, watched in one go'),
+      ],
+    ])('%s', (_, readings, said, words) => expect(afterOf(readings, said)).toEqual(words));
+  });
   it('counts those of which nobody has said what they do since', () => {
-    expect(notWatched(functionsOf(opened, plan, []))).toBe(functionsOf(opened, plan, []).length);
-    expect(notWatched(functionsOf(job, plan, [seen(mended, 'after', 'notTried', 'machine is not here')]))).toBe(0);
+    expect(notWatched(functionsOf(opened, plan, [], []))).toBe(functionsOf(opened, plan, [], []).length);
+    expect(notWatched(functionsOf(job, plan, [seen(mended, 'after', 'notTried', 'machine is not here')], []))).toBe(0);
   });
   it('stands on the sheet with its value, and one that does not work stands out', () => {
     const { functions } = jobSheet(job, plan, [], [], undefined, [

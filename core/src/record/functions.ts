@@ -1,7 +1,7 @@
 import type { Circuit } from '../harness/index.ts';
 import type { Job } from '../job/index.ts';
 import type { Plan } from '../plan/index.ts';
-import { functionInWords, type FunctionSeen } from '../prove/index.ts';
+import { EVERY_FUNCTION, functionInWords, type FunctionSeen, type Reading } from '../prove/index.ts';
 
 /** A function that has to be switched and watched, and what was seen of it. */
 export interface FunctionLine {
@@ -30,16 +30,42 @@ function openedBy(job: Job, plan: Plan): ReadonlySet<string> {
   ]);
 }
 
+/** What the look at a cavity says of its whole connector: each of its functions works, watched in one go. */
+function seenAtCavities(job: Job, plan: Plan, readings: readonly Reading[]): FunctionSeen[] {
+  return plan.findings.flatMap(({ cavity }) => {
+    const look = readings.findLast(({ spliceId, checkId }) => spliceId === cavity?.id && checkId === EVERY_FUNCTION);
+    if (!cavity || look?.value.kind !== 'look' || look.value.answer !== 'good') return [];
+    const { nodeId } = cavity.work.at;
+    return job.harness.circuits
+      .filter(({ from, to }) => from.nodeId === nodeId || to.nodeId === nodeId)
+      .map(({ id }): FunctionSeen => ({
+        circuitId: id,
+        moment: 'after',
+        answer: 'works',
+        inOneGo: true,
+        by: look.by,
+        at: look.at,
+      }));
+  });
+}
+
 /**
  * Every circuit that is mended, then every other one at a connector that was opened, with what was seen of its
- * function before and after. Source: numbers, Acceptance.
+ * function before and after; what was said last counts, of one alone or of its whole connector. Source: numbers,
+ * Acceptance.
  */
-export function functionsOf(job: Job, plan: Plan, seen: readonly FunctionSeen[]): FunctionLine[] {
+export function functionsOf(
+  job: Job,
+  plan: Plan,
+  seen: readonly FunctionSeen[],
+  readings: readonly Reading[],
+): FunctionLine[] {
   const mended = new Set(plan.findings.map(({ circuitId }) => circuitId));
   const opened = openedBy(job, plan);
   const nameOf = new Map(job.harness.nodes.map(({ id, kind, name }) => [id, kind === 'connector' ? name : undefined]));
+  const all = [...seenAtCavities(job, plan, readings), ...seen].sort((a, b) => a.at.localeCompare(b.at));
   const last = (circuitId: string, moment: FunctionSeen['moment']): FunctionSeen | undefined =>
-    seen.findLast((one) => one.circuitId === circuitId && one.moment === moment);
+    all.findLast((one) => one.circuitId === circuitId && one.moment === moment);
   const lineOf = (circuit: Circuit, at?: string): FunctionLine => ({
     circuit,
     ...(at === undefined ? {} : { opened: at }),

@@ -101,7 +101,7 @@ export function jobSheet(
     leftToYou: plan.findings
       .filter((finding) => madeOf(finding).length === 0)
       .map((finding) => ({ circuit: circuitWords(job, finding.circuitId), what: leftWords(job, finding) })),
-    functions: sheetFunctions(functionsOf(job, plan, seen)),
+    functions: sheetFunctions(functionsOf(job, plan, seen, readings)),
     cautions: signed?.cautions ?? plan.cautions,
   };
 }

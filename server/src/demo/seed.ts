@@ -142,7 +142,7 @@ async function failOnce(manager: EntityManager, jobId: string, by: string, at: s
 
 /** What is mended did not work before, and all of it works after. */
 const watched = (job: Job, planned: Plan, by: string, day: string): FunctionSeen[] =>
-  functionsOf(job, planned, []).flatMap(({ circuit, opened }): FunctionSeen[] => [
+  functionsOf(job, planned, [], []).flatMap(({ circuit, opened }): FunctionSeen[] => [
     {
       circuitId: circuit.id,
       moment: 'before',

@@ -119,7 +119,7 @@ function Seen({
 export function Functions() {
   const { view, plan, signed } = useOpenJob();
   const { save, busy } = useSave();
-  const lines = functionsOf(view.job, plan, view.functions);
+  const lines = functionsOf(view.job, plan, view.functions, view.readings);
   const left = lines.filter(({ after }) => after === undefined);
   if (lines.length === 0) return null;
   const send = (
@@ -128,6 +128,7 @@ export function Functions() {
       readonly moment: FunctionMoment;
       readonly answer: FunctionAnswer;
       readonly value?: string;
+      readonly inOneGo?: boolean;
     }[],
   ): Promise<boolean> => save('seeFunctions', { jobId: view.id, functions }).then((outcome) => outcome.ok);
   return (
@@ -144,7 +145,9 @@ export function Functions() {
             className="ml-auto"
             disabled={busy}
             onClick={() =>
-              void send(left.map(({ circuit }) => ({ circuitId: circuit.id, moment: 'after', answer: 'works' })))
+              void send(
+                left.map(({ circuit }) => ({ circuitId: circuit.id, moment: 'after', answer: 'works', inOneGo: true })),
+              )
             }
           >
             {left.length === lines.length ? 'All' : 'The other'} {left.length} work now

@@ -30,7 +30,7 @@ export function RecordStage() {
     when,
     view.functions,
   );
-  const functions = functionsOf(view.job, plan, view.functions);
+  const functions = functionsOf(view.job, plan, view.functions, view.readings);
   const unwatched = notWatched(functions);
   const [first] = records;
   const sign = async (): Promise<void> => {
