@@ -6,7 +6,7 @@ import { makesOf, type FindingPlan, type Plan } from '../../plan/index.ts';
 import { mishapCost } from '../../mishap/index.ts';
 import { CRIMP_FIRST } from '../../practice/index.ts';
 import { jobWith, planOf, wire } from '../../test/samples.ts';
-import { routeFrom } from './added.ts';
+import { routeFrom } from './route.ts';
 
 const STUD: CavityFitting = { use: 'stays', stud: 'M6' };
 

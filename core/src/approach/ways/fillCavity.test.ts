@@ -98,6 +98,28 @@ describe('a free cavity that takes a new circuit', () => {
     });
     expect(cavity?.steps.map(({ key }) => key)).toEqual(['unplug', 'wireSeal', 'strip', 'terminal', 'seat']);
   });
+  it('its far end counts: a terminal more, and the wire of its way', () => {
+    const job = jobWith(
+      [
+        {
+          kind: 'addCircuit',
+          branchWires: [wire(0.75)],
+          freeCavity: { nodeId: 'X1', cavity: '9' },
+          otherEnd: { nodeId: 'X2', cavity: '9' },
+        },
+      ],
+      { zone: DRY_CABIN },
+    );
+    const nodes = job.harness.nodes.map((node) => ({ ...node, fittings: { 9: { terminal: '1.5' as const } } }));
+    const [plan] = planOf({ ...job, harness: { ...job.harness, nodes } }).findings;
+    // A run of 1000 mm, and 3 % for bends.
+    expect(plan?.ways[0]?.cost).toEqual({
+      splices: 0,
+      minutes: 12,
+      wireMm: 1030,
+      parts: ['1.5 mm terminal', '1.5 mm terminal'],
+    });
+  });
   it('the wire that goes in is the new one, not the one beside it', () =>
     expect(filled({ fitting: { terminal: '1.5' }, areaMm2: 1 }).cavity?.work.wire).toEqual(wire(1)));
   it('somebody who asked for it is named; one who asked for a splice hears that it cannot be', () => {

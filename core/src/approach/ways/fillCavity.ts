@@ -15,11 +15,13 @@ export function fillCavity(input: DecideInput, finding: Finding, at: Cavity, bas
   const fit = terminalFor(input, wire, node, at.cavity, base.electrical);
   const where = `${node?.name ?? at.nodeId}, cavity ${at.cavity}`;
   const misfit = fit.unknown !== undefined && fit.family !== undefined;
+  const added = addedWork(input, base.electrical);
+  const near = [fit.terminal?.partName, fit.terminal?.seal?.name].filter((name) => name !== undefined);
   const cost = {
     splices: 0,
-    minutes: ACT_MINUTES.crimpTerminal,
-    wireMm: 0,
-    parts: [fit.terminal?.partName, fit.terminal?.seal?.name].filter((name) => name !== undefined),
+    minutes: ACT_MINUTES.crimpTerminal + added.cost.minutes,
+    wireMm: added.cost.wireMm,
+    parts: [...near, ...added.cost.parts],
   };
   if (fit.refused) {
     const way = unfit('fillCavity', fit.refused, cost);
@@ -60,7 +62,6 @@ export function fillCavity(input: DecideInput, finding: Finding, at: Cavity, bas
     { way, decided },
     { ways: [way], because: [], warnings: [], wayAsked: input.choice?.use === 'fillCavity' },
   );
-  const added = addedWork(input, base.electrical);
   return {
     ...made,
     ...added.decided,

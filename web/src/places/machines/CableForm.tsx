@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useState, type ComponentProps } from 'react';
 import {
   cablesAlong,
   colourInWords,
@@ -88,6 +88,57 @@ function Spares({ cable, onKeep }: { readonly cable: Cable; readonly onKeep: (ca
   );
 }
 
+/** Runs that all cores of a cable go along, and those where it lies. */
+const mayLieAlong = ({ runs, circuits }: Harness, { runIds, coreIds }: Cable): readonly Run[] =>
+  runs.filter(
+    ({ id }) =>
+      runIds.includes(id) ||
+      (coreIds.length > 0 && circuits.every((one) => !coreIds.includes(one.id) || one.runIds.includes(id))),
+  );
+
+/** Along which runs it lies: asked where its cores go along others as well. */
+function WhereItLies({
+  harness,
+  cable,
+  onKeep,
+}: {
+  readonly harness: Harness;
+  readonly cable: Cable;
+  readonly onKeep: (cable: Cable) => void;
+}) {
+  const runs = mayLieAlong(harness, cable);
+  if (runs.length < 2) return null;
+  const { runIds } = cable;
+  return (
+    <div>
+      <p className="font-semibold">Along which runs</p>
+      <div className="mt-1 grid gap-x-4 sm:grid-cols-2">
+        {runs.map(({ id, name }) => (
+          <TickBox
+            key={id}
+            label={`along ${name}`}
+            checked={runIds.includes(id)}
+            disabled={runIds.length === 1 && runIds[0] === id}
+            onChange={(event) =>
+              onKeep({
+                ...cable,
+                runIds: runs.flatMap((run) =>
+                  (run.id === id ? event.target.checked : runIds.includes(run.id)) ? [run.id] : [],
+                ),
+              })
+            }
+          />
+        ))}
+      </div>
+    </div>
+  );
+}
+
+/** The diameter over a cable's jacket, to which what asks for it leads. */
+const JacketField = (field: Omit<ComponentProps<typeof NumberField>, 'label' | 'unit'>) => (
+  <NumberField label="Cable jacket, outside" data-field="cableMm" unit="mm" {...field} />
+);
+
 /** One cable: what it is called, how thick it is, which wires are its cores. */
 function OneCable({ harness, cable, onEdit }: Omit<CableFormProps, 'run'> & { readonly cable: Cable }) {
   const keep = (changed: Cable): boolean => onEdit({ do: 'setCable', cable: changed });
@@ -97,14 +148,9 @@ function OneCable({ harness, cable, onEdit }: Omit<CableFormProps, 'run'> & { re
       <legend className="text-lg font-semibold">Jacketed cable {cable.name}</legend>
       <div className="grid items-start gap-3 sm:grid-cols-3">
         <TextField label="Cable’s name" maxLength={200} {...field('name')} />
-        <NumberField
-          label="Cable jacket, outside"
-          data-field="cableMm"
-          hint="Empty while nobody has measured it."
-          unit="mm"
-          {...field('outerMm')}
-        />
+        <JacketField hint="Empty while nobody has measured it." {...field('outerMm')} />
       </div>
+      <WhereItLies harness={harness} cable={cable} onKeep={keep} />
       <div>
         <p className="font-semibold">Its cores</p>
         <div className="mt-1 grid gap-x-4 sm:grid-cols-2">
@@ -142,13 +188,7 @@ function NewCable({ harness, run, onEdit }: CableFormProps) {
   return (
     <div className="flex flex-wrap items-start gap-3 border-t border-rule pt-3">
       <div className="w-60">
-        <NumberField
-          label="Cable jacket, outside"
-          data-field="cableMm"
-          hint="Where a jacketed cable lies here."
-          unit="mm"
-          {...field('outerMm')}
-        />
+        <JacketField hint="Where a jacketed cable lies here." {...field('outerMm')} />
       </div>
       <Button className="mt-7" onClick={() => onEdit({ do: 'setCable', cable: fresh })}>
         A cable, not measured yet
@@ -165,7 +205,16 @@ export function CableForm({ harness, run, onEdit }: CableFormProps) {
       {along.map((cable) => (
         <OneCable key={cable.id} harness={harness} cable={cable} onEdit={onEdit} />
       ))}
-      {along.length === 0 ? <NewCable harness={harness} run={run} onEdit={onEdit} /> : null}
+      {along.length === 0 ? (
+        <NewCable harness={harness} run={run} onEdit={onEdit} />
+      ) : (
+        <Button
+          className="justify-self-start"
+          onClick={() => onEdit({ do: 'setCable', cable: freshCable(harness, run) })}
+        >
+          Another cable along {run.name}
+        </Button>
+      )}
     </>
   );
 }

@@ -18,22 +18,25 @@ export function Stretch({ onClose }: { readonly onClose: () => void }) {
   const [from, setFrom] = useState('');
   const [to, setTo] = useState('');
   const [length, setLength] = useState('');
+  const [volts, setVolts] = useState('12');
   const [place, setPlace] = useState<QuickPlace>();
   const [draft, setDraft] = useState<QuickDraft>(EMPTY);
   const ends = [from.trim(), to.trim()] as const;
   const lengthMm = length.trim() === '' ? undefined : numberOf(length);
+  const systemVoltageV = numberOf(volts);
   const wires = draft.wires.flatMap(({ colour, size }) => (colour && size ? [{ colour, size }] : []));
   const missing = [
     ...(ends.includes('') ? ['what both ends are called'] : []),
     ...(ends[0] !== '' && ends[0].toLowerCase() === ends[1].toLowerCase() ? ['another name for one end'] : []),
     ...(lengthMm !== undefined && !(lengthMm >= 1 && lengthMm <= 1_000_000) ? ['a length of 1 to 1,000,000 mm'] : []),
+    ...(systemVoltageV > 0 && systemVoltageV <= 1500 ? [] : ['a system voltage of up to 1,500 V']),
     ...(wires.length < draft.wires.length ? ['colour and size of every wire'] : []),
     ...(place === undefined ? ['where it is'] : []),
   ];
   const draw = async (): Promise<void> => {
     if (place === undefined) return;
     const outcome = await save('addHarness', {
-      machine: { id: 'machine', name: UNNAMED_MACHINE, kind: 'machine', systemVoltageV: 12 },
+      machine: { id: 'machine', name: UNNAMED_MACHINE, kind: 'machine', systemVoltageV },
       harness: { id: 'harness', ...stretchHarness({ ends, lengthMm, place, wires }) },
     });
     if (outcome.ok) void navigate(`/machines/${outcome.data.id}`);
@@ -47,7 +50,7 @@ export function Stretch({ onClose }: { readonly onClose: () => void }) {
       about="Machine, connectors and cavities are said when they are known; branches by splitting."
     >
       <div className="grid gap-5">
-        <div className="grid items-start gap-3 sm:grid-cols-3">
+        <div className="grid items-start gap-3 sm:grid-cols-4">
           <TextField
             label="One end"
             placeholder="cab wall, mark A"
@@ -68,6 +71,13 @@ export function Stretch({ onClose }: { readonly onClose: () => void }) {
             unit="mm"
             value={length}
             onChange={(event) => setLength(event.target.value)}
+          />
+          <NumberField
+            label="System voltage"
+            hint="12 V where nobody says another."
+            unit="V"
+            value={volts}
+            onChange={(event) => setVolts(event.target.value)}
           />
         </div>
         <WirePick draft={draft} onChange={setDraft} />

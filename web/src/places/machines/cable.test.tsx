@@ -18,14 +18,14 @@ const RUN: Run = {
   features: [],
 };
 /** A run beside the drawing, with edits done as they are made. */
-const cable = (first: Run = RUN, circuits: Harness['circuits'] = []): HarnessEdit[] => {
+const cable = (first: Run = RUN, circuits: Harness['circuits'] = [], ...others: readonly Run[]): HarnessEdit[] => {
   const edits: HarnessEdit[] = [];
   function Beside() {
     const [harness, setHarness] = useState<Harness>({
       id: 'H1',
       name: 'Loom',
-      nodes: ['X1', 'X2'].map((id) => ({ id, name: id, kind: 'connector' })),
-      runs: [first],
+      nodes: ['X1', 'X2', 'X3'].map((id) => ({ id, name: id, kind: 'connector' })),
+      runs: [first, ...others],
       circuits,
     });
     const onEdit = (...made: readonly HarnessEdit[]): boolean => {
@@ -49,6 +49,37 @@ const wires = (...ids: readonly string[]): Harness['circuits'] =>
   ids.map((id, index) => circuitOf(String(index + 1), { id, function: `core ${id}` }));
 
 describe('a cable along a run, with its cores', () => {
+  it('lies along each run where all its cores go, and along one at least', async () => {
+    const onwards = wires('A', 'B').map((one) => ({ ...one, runIds: ['R1', 'R2'] }));
+    const other = { ...RUN, id: 'R2', name: 'Next run', fromNodeId: 'X2', toNodeId: 'X3' };
+    const edits = cable(RUN, onwards, other);
+    await userEvent.click(screen.getByRole('button', { name: 'A cable, not measured yet' }));
+    expect(screen.getByLabelText<HTMLInputElement>('along Main run').disabled).toBe(true);
+    await userEvent.click(screen.getByLabelText('along Next run'));
+    expect(edits.at(-1)).toMatchObject({ cable: { runIds: ['R1', 'R2'] } });
+    await userEvent.click(screen.getByLabelText('along Next run'));
+    expect(edits.at(-1)).toMatchObject({ cable: { runIds: ['R1'] } });
+  });
+  it('where a core goes another way no other run is offered', async () => {
+    const [a, b] = wires('A', 'B');
+    cable(RUN, [{ ...a!, runIds: ['R1', 'R2'] }, b!], {
+      ...RUN,
+      id: 'R2',
+      name: 'Next run',
+      fromNodeId: 'X2',
+      toNodeId: 'X3',
+    });
+    await userEvent.click(screen.getByRole('button', { name: 'A cable, not measured yet' }));
+    expect(screen.queryByText('Along which runs')).toBeNull();
+  });
+  it('a second one lies beside it, with the wires that are in none', async () => {
+    const edits = cable(RUN, wires('A', 'B', 'C'));
+    await userEvent.click(screen.getByRole('button', { name: 'A cable, not measured yet' }));
+    await userEvent.click(await screen.findByLabelText(/^3 core C/));
+    await userEvent.click(screen.getByRole('button', { name: 'Another cable along Main run' }));
+    expect(edits.at(-1)).toMatchObject({ cable: { id: 'W2', coreIds: ['C'] } });
+    expect(screen.getAllByText(/^Jacketed cable/)).toHaveLength(2);
+  });
   it('is told by its diameter: every wire there is a core until one is said not to be', async () => {
     const edits = cable(RUN, wires('A', 'B', 'C'));
     await type('Cable jacket, outside', '8.2');

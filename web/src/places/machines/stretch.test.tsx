@@ -21,12 +21,16 @@ describe('a stretch that is opened', () => {
     expect(screen.getByText(/colour and size of every wire/)).toBeTruthy();
     await userEvent.click(screen.getByRole('radio', { name: '1.5' }));
     await userEvent.click(screen.getByRole('radio', { name: 'Cabin' }));
+    await userEvent.clear(screen.getByLabelText('System voltage'));
+    expect(screen.getByText(/a system voltage of up to 1,500 V/)).toBeTruthy();
+    await userEvent.type(screen.getByLabelText('System voltage'), '24');
     await userEvent.click(draw);
     await waitFor(() =>
       expect(writesOf(sent)).toMatchObject([
         {
           path: '/harnesses',
           body: {
+            machine: { systemVoltageV: 24 },
             harness: {
               nodes: [
                 { kind: 'end', name: 'Cab wall' },
