@@ -135,4 +135,23 @@ describe('two sketches of one harness', () => {
     const { body } = await server.write('post', '/jobs', { title: 'Again', harnessId: a.id }).expect(201);
     expect((await server.job((body as { number: string }).number)).job.earlier).toHaveLength(2);
   });
+  it('a job file of one that nobody has measured is read back onto the same harness', async () => {
+    const one = await begin();
+    const { id, version } = await viewOf(one);
+    const edits = [
+      { do: 'setLength', runId: 'R1', lengthMm: 500 },
+      { do: 'changeRun', runId: 'R1', change: { atLeast: true } },
+    ];
+    await server.write('put', `/harnesses/${id}`, { version, edits }).expect(200);
+    const { text } = await server.http.get(`/api${await server.at(one)}/file`).expect(200);
+    // More of it was seen since: the file says how far.
+    const file = JSON.parse(text) as { job: { harness: { runs: { lengthMm: number }[] } } };
+    file.job.harness.runs[0]!.lengthMm = 900;
+    const read = await server.write('post', '/jobs/import', { text: JSON.stringify(file) }).expect(201);
+    expect((await server.job((read.body as { number: string }).number)).harnessId).toBe(id);
+    // One that was measured is another one.
+    delete (file.job.harness.runs[0] as { atLeast?: boolean }).atLeast;
+    const other = await server.write('post', '/jobs/import', { text: JSON.stringify(file) }).expect(201);
+    expect((await server.job((other.body as { number: string }).number)).harnessId).not.toBe(id);
+  });
 });

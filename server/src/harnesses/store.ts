@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { isDeepStrictEqual } from 'node:util';
 import { setImmediate } from 'node:timers/promises';
 import { IsNull, type DataSource, type EntityManager } from 'typeorm';
-import { areaMm2, type Circuit, type Harness, type Machine } from '@mendum/core';
+import { areaMm2, NOT_MEASURED_MM, type Circuit, type Harness, type Machine } from '@mendum/core';
 import { CircuitEntity, HarnessEntity, MachineEntity, NodeEntity, RunEntity } from '../db/entities.ts';
 import type { CircuitRow } from '../db/rows.ts';
 
@@ -106,6 +106,13 @@ export async function loadHarness(manager: EntityManager, harnessId: string): Pr
   return { machine, harness: { id: row.id, name: row.name, ...parts, ...cables }, version: row.version };
 }
 
+/** How far a run that nobody has measured was seen is no part of what it is: a job's file has it as far as its findings. */
+const whateverWasSeen = (harness: Harness): Harness => ({
+  ...harness,
+  id: '',
+  runs: harness.runs.map((run) => (run.atLeast === true ? { ...run, lengthMm: NOT_MEASURED_MM } : run)),
+});
+
 /** The harness that is stored already with the same contents on the same machine, in whatever order its fields came. */
 export async function sameHarness(
   manager: EntityManager,
@@ -113,7 +120,7 @@ export async function sameHarness(
   harness: Harness,
 ): Promise<string | undefined> {
   const plain = (one: { machine: Machine; harness: Harness }): unknown =>
-    JSON.parse(JSON.stringify({ machine: { ...one.machine, id: '' }, harness: { ...one.harness, id: '' } }));
+    JSON.parse(JSON.stringify({ machine: { ...one.machine, id: '' }, harness: whateverWasSeen(one.harness) }));
   const wanted = plain({ machine, harness });
   for (const row of await manager.findBy(HarnessEntity, { name: harness.name, keptFor: IsNull() })) {
     if (isDeepStrictEqual(plain(await loadHarness(manager, row.id)), wanted)) return row.id;
