@@ -54,7 +54,7 @@ describe('probes that stand away from the joint read wire as well', () => {
   });
   it('says what the wire alone has', () => {
     expect(ruled(checks, 'resistance', { kind: 'resistance', milliohm: 1, probesMm: 115 }).cause).toBe(
-      '1 mΩ, 0 without the wire beside it: too low to be true, the wire between the probes alone has 3.517.',
+      '1 mΩ, 0 without the wire beside it: too low to be true, the wire between the probes alone has 3.5 mΩ.',
     );
   });
   test.each([0, -5, 20_001])('%s mm between the probes cannot be', (probesMm) => {

@@ -44,7 +44,8 @@ const isAtLimit = (from: ResistanceLimits['alarmFrom']): boolean =>
  */
 export function tooLow(reads: string, milliohm: number, wireMilliohm: number): Ruling | undefined {
   if (milliohm > 0 && milliohm >= LEAST_TRUE_SHARE * wireMilliohm - 1e-12) return undefined;
-  const why = milliohm > 0 ? `, the wire between the probes alone has ${figure(wireMilliohm, 3)}` : '';
+  const why =
+    milliohm > 0 ? `, the wire between the probes alone has ${figure(wireMilliohm, wireMilliohm < 1 ? 3 : 1)} mΩ` : '';
   return {
     verdict: 'open',
     watch: false,

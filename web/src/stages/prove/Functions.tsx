@@ -2,7 +2,6 @@ import { useState } from 'react';
 import {
   functionInWords,
   functionsOf,
-  notWatched,
   type FunctionAnswer,
   type FunctionMoment,
   type FunctionSeen,
@@ -115,12 +114,16 @@ function Seen({
   );
 }
 
-/** Every function of what is mended and of each connector that is opened: what it did before, and what it does now. */
-export function Functions() {
+/**
+ * Every function of what is mended and of each connector that is opened: before the work only what it does now, later
+ * what it did before and what it does now.
+ */
+export function Functions({ now }: { readonly now: FunctionMoment }) {
   const { view, plan, signed } = useOpenJob();
   const { save, busy } = useSave();
   const lines = functionsOf(view.job, plan, view.functions, view.readings);
-  const left = lines.filter(({ after }) => after === undefined);
+  const left = lines.filter((line) => line[now] === undefined);
+  const moments = MOMENTS.filter(({ moment }) => moment === 'before' || moment === now);
   if (lines.length === 0) return null;
   const send = (
     functions: readonly {
@@ -136,7 +139,7 @@ export function Functions() {
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
         <h2 className="text-2xl font-semibold">
           <span className="figure">
-            {lines.length - notWatched(lines)} of {lines.length}
+            {lines.length - left.length} of {lines.length}
           </span>{' '}
           functions watched
         </h2>
@@ -146,7 +149,7 @@ export function Functions() {
             disabled={busy}
             onClick={() =>
               void send(
-                left.map(({ circuit }) => ({ circuitId: circuit.id, moment: 'after', answer: 'works', inOneGo: true })),
+                left.map(({ circuit }) => ({ circuitId: circuit.id, moment: now, answer: 'works', inOneGo: true })),
               )
             }
           >
@@ -155,8 +158,11 @@ export function Functions() {
         ) : null}
       </div>
       <p className="text-soft">
-        Switch and watch each one: of every circuit mended, and of every connector that was opened. Before, while the
-        machine is still on; and after.
+        Switch and watch each one: of every circuit mended, and of every connector that{' '}
+        {now === 'before' ? 'is' : 'was'} opened.{' '}
+        {now === 'before'
+          ? 'Now, while the machine is still on; and again after the work.'
+          : 'Before, while the machine is still on; and after.'}
       </p>
       <ul className="mt-3 border-t border-ink">
         {lines.map(({ circuit, opened, ...seen }) => (
@@ -172,7 +178,7 @@ export function Functions() {
               </p>
               <p className="text-soft">{opened === undefined ? 'mended' : `${opened} is opened`}</p>
             </div>
-            {MOMENTS.map(({ moment, title }) => (
+            {moments.map(({ moment, title }) => (
               <Seen
                 key={moment}
                 title={title}

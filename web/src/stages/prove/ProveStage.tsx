@@ -105,7 +105,7 @@ export function ProveStage() {
         />
       ) : null}
       <div className="lg:col-start-2">
-        <Functions />
+        <Functions now="after" />
       </div>
     </div>
   );

@@ -1,16 +1,17 @@
 import { render, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { beforeEach, describe, expect, it } from 'vitest';
+import { beforeEach, describe, expect, it, test } from 'vitest';
+import type { FunctionMoment } from '@mendum/core';
 import { findingOf, InJob, viewOf } from '../../test/job.tsx';
 import { standInPlanner } from '../../test/planner.ts';
 import { standInServer, writesOf } from '../../test/server.ts';
 import { Functions } from './Functions.tsx';
 
 beforeEach(standInPlanner);
-const show = (more: Partial<ReturnType<typeof viewOf>> = {}) =>
+const show = (more: Partial<ReturnType<typeof viewOf>> = {}, now: FunctionMoment = 'after') =>
   render(
     <InJob view={{ ...viewOf([findingOf('F1', { slackMm: 60 })]), ...more }}>
-      <Functions />
+      <Functions now={now} />
     </InJob>,
   );
 const SAID = { status: 201, body: { seen: 1 } };
@@ -24,6 +25,29 @@ describe('a function that is switched and watched', () => {
     await waitFor(() =>
       expect(writesOf(sent)).toMatchObject([
         { body: { functions: [{ circuitId: 'C1', moment: 'after', answer: 'works' }] } },
+      ]),
+    );
+  });
+  test.each<[string, FunctionMoment, number]>([
+    ['before the work only what it does now is asked', 'before', 1],
+    ['after it both', 'after', 2],
+  ])('%s; all that are left are said in one go, and marked so', async (_, now, columns) => {
+    const sent = standInServer({ 'POST /jobs/J/functions': SAID });
+    const other = { ...findingOf('F2', { slackMm: 60 }), circuitId: 'C2' };
+    show({ ...viewOf([findingOf('F1', { slackMm: 60 }), other]) }, now);
+    expect(screen.getAllByRole('button', { name: 'Does not' })).toHaveLength(2 * columns);
+    await userEvent.click(screen.getByRole('button', { name: 'All 2 work now' }));
+    const said = { moment: now, answer: 'works', inOneGo: true };
+    await waitFor(() =>
+      expect(writesOf(sent)).toMatchObject([
+        {
+          body: {
+            functions: [
+              { circuitId: 'C1', ...said },
+              { circuitId: 'C2', ...said },
+            ],
+          },
+        },
       ]),
     );
   });

@@ -221,7 +221,7 @@ export function SurveyStage() {
         ) : null}
       </Dialog>
       <Dialog shape="wide" open={watching} onClose={() => setWatching(false)} title="What works now">
-        <Functions />
+        <Functions now="before" />
       </Dialog>
       <Dialog
         shape="sheet"
