@@ -4,6 +4,8 @@ import { WireLine } from './WireLine.tsx';
 
 /** The sheet that a step is drawn on: its width, the height of the wire's middle, and the wire's thickness. */
 export const WIDE = 660;
+/** By how much its drawing has the words of a caption larger. */
+export const WORDS_GROWN = '--words-grown';
 export const Y = 80;
 const THICK = 36;
 
@@ -58,9 +60,18 @@ export function Dimension({ from, to, words }: { readonly from: number; readonly
   );
 }
 
-/** A few words under a drawing. */
+/** A few words under a drawing, larger where the drawing says that it is small. */
 export const Caption = ({ x, words }: { readonly x: number; readonly words: string }) => (
-  <text x={x} y={148} textAnchor="middle" fontSize={18} fill="var(--soft)">
+  <text
+    x={x}
+    y={148}
+    textAnchor="middle"
+    fill="var(--soft)"
+    style={{
+      fontSize: `calc(18px * var(${WORDS_GROWN}, 1))`,
+      transform: `translateY(calc(14px * (var(${WORDS_GROWN}, 1) - 1)))`,
+    }}
+  >
     {words}
   </text>
 );

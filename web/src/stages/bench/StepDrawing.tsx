@@ -1,8 +1,13 @@
+import type { CSSProperties } from 'react';
 import { figure, type BenchStep, type Make, type WireColour } from '@mendum/core';
 import { COPPER_HEX, COPPER_LINE_HEX } from '../../shapes/colours.ts';
-import { Arrow, Caption, Copper, Dimension, Tube, WIDE, Wire, Y } from '../../shapes/stepShapes.tsx';
+import { Arrow, Caption, Copper, Dimension, Tube, WIDE, Wire, WORDS_GROWN, Y } from '../../shapes/stepShapes.tsx';
 import { BARREL, GLYPHS } from '../../glyph/index.ts';
+import { useRoom } from '../../draw/useRoom.ts';
 import { useLength } from '../../ui/units.tsx';
+
+/** Captions on a narrow screen are at most so much larger: there they still lie beside each other. */
+const MOST_GROWN = 1.5;
 
 /** The thing itself at this step, in the wire's own colours. */
 export function StepDrawing({
@@ -15,6 +20,8 @@ export function StepDrawing({
   readonly colour: WireColour;
 }) {
   const { fixed } = useLength();
+  const [box, room] = useRoom<HTMLDivElement>(WIDE);
+  const grown = Math.min(MOST_GROWN, Math.max(1, WIDE / room.width));
   const joint = 'joint' in make ? make.joint : undefined;
   const length = step.figure?.unit === 'mm' ? fixed(step.figure.value, step.figure.digits) : undefined;
   const sleeve = (x: number, wide: number, high?: number) => <Tube x={x} wide={wide} high={high} />;
@@ -199,13 +206,15 @@ export function StepDrawing({
     }
   };
   return (
-    <svg
-      viewBox={`0 0 ${WIDE} 156`}
-      className="mt-5 w-full max-w-[41.25rem]"
-      role="img"
-      aria-label={`${step.title}${step.figure ? `, ${figure(step.figure.value, step.figure.digits)} ${step.figure.unit}` : ''}`}
-    >
-      {picture()}
-    </svg>
+    <div ref={box} className="mt-5 w-full max-w-[41.25rem] min-w-0" style={{ [WORDS_GROWN]: grown } as CSSProperties}>
+      <svg
+        viewBox={`0 0 ${WIDE} ${136 + 20 * grown}`}
+        className="w-full"
+        role="img"
+        aria-label={`${step.title}${step.figure ? `, ${figure(step.figure.value, step.figure.digits)} ${step.figure.unit}` : ''}`}
+      >
+        {picture()}
+      </svg>
+    </div>
   );
 }
