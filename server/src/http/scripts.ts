@@ -22,7 +22,7 @@ export function manifestOf(webDir: string): Manifest {
 }
 
 /** Files of some sources with all that they import, each once; a source that was not built has none. */
-export function filesOf(manifest: Manifest, sources: readonly string[]): string[] {
+function filesOf(manifest: Manifest, sources: readonly string[]): string[] {
   const files = new Set<string>();
   const add = (source: string): void => {
     const built = manifest[source];
