@@ -2,19 +2,13 @@ import { spawnSync } from 'node:child_process';
 import { performance } from 'node:perf_hooks';
 import { jobOf } from './benchJob.ts';
 import { makeFinder, type Findable } from '../server/src/find/finder.ts';
-import {
-  CRIMP_FIRST,
-  cutSticks,
-  FULL_SHELF,
-  optimise,
-  packCircles,
-  plan,
-  planOne,
-  QUICK,
-  quickLayout,
-  readPinout,
-  warm,
-} from '@mendum/core';
+import { packCircles } from '@mendum/core/bundle';
+import { FULL_SHELF } from '@mendum/core/catalogue';
+import { cutSticks } from '@mendum/core/kit';
+import { optimise, QUICK, quickLayout } from '@mendum/core/layout';
+import { readPinout } from '@mendum/core/pinout';
+import { plan, planOne, warm } from '@mendum/core/plan';
+import { CRIMP_FIRST } from '@mendum/core/practice';
 import { randomRun } from '../core/src/layout/test/randomRun.ts';
 import { readSeparated, writeCsv } from '@mendum/core/spreadsheet';
 

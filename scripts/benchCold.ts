@@ -1,5 +1,7 @@
 import { performance } from 'node:perf_hooks';
-import { CRIMP_FIRST, FULL_SHELF, plan } from '@mendum/core';
+import { FULL_SHELF } from '@mendum/core/catalogue';
+import { plan } from '@mendum/core/plan';
+import { CRIMP_FIRST } from '@mendum/core/practice';
 import { jobOf } from './benchJob.ts';
 
 // The first plan of a process that has planned nothing yet: `node --import tsx scripts/benchCold.ts 400` prints its

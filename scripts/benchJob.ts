@@ -1,4 +1,6 @@
-import type { Circuit, Finding, Job } from '@mendum/core';
+import type { Finding } from '@mendum/core/damage';
+import type { Circuit } from '@mendum/core/harness';
+import type { Job } from '@mendum/core/job';
 
 /** A job with so many damaged circuits, on one run long enough to hold their splices. */
 export function jobOf(count: number): Job {

@@ -22,10 +22,8 @@ await build({
   sourcemap: true,
   logLevel: 'warning',
   alias: {
-    '@mendum/core': here('../core/src/index.ts'),
-    '@mendum/core/interchange': here('../core/src/interchange/index.ts'),
-    '@mendum/core/operations': here('../core/src/operations/index.ts'),
+    // Its subjects are folders; what checks is a subject of its own.
     '@mendum/core/schemas': here('../core/src/interchange/schemas.ts'),
-    '@mendum/core/spreadsheet': here('../core/src/spreadsheet/index.ts'),
+    '@mendum/core': here('../core/src'),
   },
 });

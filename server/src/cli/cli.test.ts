@@ -4,7 +4,7 @@ import { join, resolve } from 'node:path';
 import { Ajv2020 } from 'ajv/dist/2020.js';
 import { describe, expect, it, test } from 'vitest';
 import { jobFileJsonSchema, readJobFile } from '@mendum/core/interchange';
-import type { Plan } from '@mendum/core';
+import type { Plan } from '@mendum/core/plan';
 import { EXAMPLES } from './examples.ts';
 
 const ROOT = resolve(import.meta.dirname, '../../..');

@@ -1,4 +1,6 @@
-import { BENCH_SOLDER, CRIMP_FIRST, FULL_SHELF, type Job } from '@mendum/core';
+import { FULL_SHELF } from '@mendum/core/catalogue';
+import type { Job } from '@mendum/core/job';
+import { BENCH_SOLDER, CRIMP_FIRST } from '@mendum/core/practice';
 import { writeJobFile, type JobFile } from '@mendum/core/interchange';
 import { harvesterJob } from '../demo/harvester.ts';
 import { ferryJob, tugJob } from '../demo/others.ts';

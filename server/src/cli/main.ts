@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { plan } from '@mendum/core';
+import { plan } from '@mendum/core/plan';
 import { JobFileRefused, readJobFile, type FileProblem } from '@mendum/core/interchange';
 
 const USAGE = 'npm run -s plan -- job.json [--pretty]   ("-" reads standard input)';

@@ -1,15 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { basename } from 'node:path';
 import { parseArgs } from 'node:util';
-import {
-  COLOUR_SYSTEMS,
-  importable,
-  likeliestSheet,
-  readPinout,
-  type BareSize,
-  type ColourSystem,
-  type PinoutHarness,
-} from '@mendum/core';
+import { importable, likeliestSheet, readPinout, type BareSize, type PinoutHarness } from '@mendum/core/pinout';
+import { COLOUR_SYSTEMS, type ColourSystem } from '@mendum/core/wire';
 import { readJobFile } from '@mendum/core/interchange';
 import { readSheetFile, SheetRefused } from '@mendum/core/spreadsheet';
 

@@ -1,5 +1,5 @@
 import { EntitySchema, type EntitySchemaColumnOptions } from 'typeorm';
-import { NO_WISHES } from '@mendum/core';
+import { NO_WISHES } from '@mendum/core/layout';
 import type * as Rows from './rows.ts';
 
 const text = { type: 'text' } as const satisfies EntitySchemaColumnOptions;

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import { CRIMP_FIRST } from '@mendum/core';
+import { CRIMP_FIRST } from '@mendum/core/practice';
 import { seedDemo } from '../demo/seed.ts';
 import {
   AuditEntity,

@@ -1,25 +1,13 @@
-import type {
-  Circuit,
-  ConnectorFace,
-  EarlierRepair,
-  Feature,
-  Finding,
-  Gate,
-  HarnessNode,
-  BegunWork,
-  LayoutWishes,
-  Cable,
-  ConnectorIdentity,
-  LockFamily,
-  FunctionSeen,
-  MappingCard,
-  Mishap,
-  Practice,
-  ReadingValue,
-  SpliceRecord,
-  WirePlace,
-  Zone,
-} from '@mendum/core';
+import type { Gate, BegunWork, Mishap } from '@mendum/core/approach';
+import type { ConnectorFace, ConnectorIdentity, LockFamily } from '@mendum/core/connector';
+import type { EarlierRepair, Finding } from '@mendum/core/damage';
+import type { Circuit, Feature, HarnessNode, Cable, Zone } from '@mendum/core/harness';
+import type { LayoutWishes } from '@mendum/core/layout';
+import type { MappingCard } from '@mendum/core/mapping';
+import type { Practice } from '@mendum/core/practice';
+import type { FunctionSeen, ReadingValue } from '@mendum/core/prove';
+import type { SpliceRecord } from '@mendum/core/record';
+import type { WirePlace } from '@mendum/core/survey';
 
 /** Rows as they are stored. Units are in the names; JSON columns hold what is not searched. */
 export interface MachineRow {

@@ -1,4 +1,6 @@
-import type { Finding, Harness, Job, Machine, Run } from '@mendum/core';
+import type { Finding } from '@mendum/core/damage';
+import type { Harness, Run } from '@mendum/core/harness';
+import type { Job, Machine } from '@mendum/core/job';
 import { circuit, connector, dayFrom, fitted, momentFrom, wire } from './parts.ts';
 
 const OVRELL: Machine = {

@@ -1,4 +1,6 @@
-import type { Harness, Machine, WireSpec } from '@mendum/core';
+import type { Harness } from '@mendum/core/harness';
+import type { Machine } from '@mendum/core/job';
+import type { WireSpec } from '@mendum/core/wire';
 import { circuit, connector, fitted, wire } from './parts.ts';
 
 export const DUNMARRA: Machine = {

@@ -1,4 +1,4 @@
-import type { Job } from '@mendum/core';
+import type { Job } from '@mendum/core/job';
 import { DUNMARRA, FERRY, RAMP, REAR_LOOM, TESSIMO, TRACTION } from './otherHarnesses.ts';
 import { dayFrom, momentFrom } from './parts.ts';
 

@@ -1,14 +1,6 @@
-import {
-  usualWire,
-  type Circuit,
-  type CircuitKind,
-  type ColourName,
-  type ConnectorIdentity,
-  type HarnessNode,
-  type LockFamily,
-  type TerminalFamily,
-  type WireSpec,
-} from '@mendum/core';
+import type { ConnectorIdentity, LockFamily } from '@mendum/core/connector';
+import type { Circuit, CircuitKind, HarnessNode, TerminalFamily } from '@mendum/core/harness';
+import { usualWire, type ColourName, type WireSpec } from '@mendum/core/wire';
 
 /** A stranded, thin-wall, cross-linked wire, as most of the demo's machines have. */
 export const wire = (

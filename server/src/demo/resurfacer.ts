@@ -1,4 +1,6 @@
-import { joinsByCavity, type Harness, type Job, type Machine, type PigtailWire } from '@mendum/core';
+import type { Harness } from '@mendum/core/harness';
+import type { Job, Machine } from '@mendum/core/job';
+import { joinsByCavity, type PigtailWire } from '@mendum/core/mapping';
 import { circuit, connector, dayFrom, fitted, identityOf, momentFrom, wire } from './parts.ts';
 
 const KIVANTO: Machine = { id: 'kivanto-9', name: 'Kivanto 9', kind: 'ice resurfacer', systemVoltageV: 48 };

@@ -1,24 +1,11 @@
 import { randomUUID } from 'node:crypto';
 import type { EntityManager } from 'typeorm';
-import {
-  allMakes,
-  BENCH_SOLDER,
-  buildRecords,
-  CRIMP_FIRST,
-  functionsOf,
-  type FunctionSeen,
-  plan,
-  mishapCost,
-  mishapOf,
-  type MishapSaid,
-  type Progress,
-  type Check,
-  type Job,
-  type Plan,
-  type Practice,
-  type ReadingValue,
-  type SplicePlan,
-} from '@mendum/core';
+import type { Job } from '@mendum/core/job';
+import { mishapCost, mishapOf, type MishapSaid, type Progress } from '@mendum/core/mishap';
+import { allMakes, plan, type Plan, type SplicePlan } from '@mendum/core/plan';
+import { BENCH_SOLDER, CRIMP_FIRST, type Practice } from '@mendum/core/practice';
+import type { FunctionSeen, Check, ReadingValue } from '@mendum/core/prove';
+import { buildRecords, functionsOf } from '@mendum/core/record';
 import {
   CatalogueEntity,
   JobEntity,

@@ -1,4 +1,5 @@
-import { GENERIC_PARTS, GENERIC_TOOLS, type Catalogue, type ColourName, type Part } from '@mendum/core';
+import { GENERIC_PARTS, GENERIC_TOOLS, type Catalogue, type Part } from '@mendum/core/catalogue';
+import type { ColourName } from '@mendum/core/wire';
 import { dayFrom, wire } from './parts.ts';
 
 /** Pieces, sticks and rolls at Tarnbeck Works; whatever is not named is not there. */

@@ -1,5 +1,5 @@
 import { describe, expect, it, test } from 'vitest';
-import type { Circuit } from '@mendum/core';
+import type { Circuit } from '@mendum/core/harness';
 import { makeFinder, type Findable } from './finder.ts';
 
 const wired = (

@@ -1,5 +1,6 @@
 import MiniSearch from 'minisearch';
-import { colourInWords, KIND_WORDS, sizeInWords, type Circuit } from '@mendum/core';
+import { KIND_WORDS, type Circuit } from '@mendum/core/harness';
+import { colourInWords, sizeInWords } from '@mendum/core/wire';
 import type { FoundCircuit } from '@mendum/core/operations';
 
 /** A harness with what is found of it: its circuits, and its connectors by name. */

@@ -1,17 +1,10 @@
 import { isDeepStrictEqual } from 'node:util';
 import type { EntityManager } from 'typeorm';
-import {
-  alongWith,
-  applyEdits,
-  checkJob,
-  EditRefused,
-  type Finding,
-  type Harness,
-  type HarnessEdit,
-  type Job,
-  type Pin,
-  type Surveyed,
-} from '@mendum/core';
+import type { Finding } from '@mendum/core/damage';
+import type { Harness } from '@mendum/core/harness';
+import { checkJob, type Job } from '@mendum/core/job';
+import type { Pin } from '@mendum/core/layout';
+import { alongWith, applyEdits, EditRefused, type HarnessEdit, type Surveyed } from '@mendum/core/survey';
 import { FindingEntity, HarnessEntity, JobEntity, PinEntity } from '../db/entities.ts';
 import { AppError } from '../errors.ts';
 import { placedAfter } from '../jobs/earlier.ts';

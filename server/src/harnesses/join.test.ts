@@ -1,5 +1,7 @@
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import { proposeSame, quickOf, type Check, type ReadingValue } from '@mendum/core';
+import type { Check, ReadingValue } from '@mendum/core/prove';
+import { quickOf } from '@mendum/core/quick';
+import { proposeSame } from '@mendum/core/survey';
 import type { HarnessView } from '@mendum/core/operations';
 import { startServer, type TestServer } from '../test/server.ts';
 

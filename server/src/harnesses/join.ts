@@ -1,19 +1,17 @@
 import type { EntityManager } from 'typeorm';
+import type { Harness } from '@mendum/core/harness';
+import { checkJob, NOTHING_YET, type Machine } from '@mendum/core/job';
+import { UNNAMED_MACHINE } from '@mendum/core/quick';
 import {
-  checkJob,
   EditRefused,
   joinHarnesses,
-  NOTHING_YET,
   renamedIn,
-  UNNAMED_MACHINE,
-  type Harness,
   type Joined,
   type JoinedIds,
   type JoinPlace,
-  type Machine,
   type SameCircuit,
   type WirePlace,
-} from '@mendum/core';
+} from '@mendum/core/survey';
 import { FindingEntity, HarnessEntity, JobEntity, PinEntity } from '../db/entities.ts';
 import type { HarnessRow, JobRow } from '../db/rows.ts';
 import { AppError } from '../errors.ts';

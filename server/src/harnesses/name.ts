@@ -1,5 +1,6 @@
 import { In, type EntityManager } from 'typeorm';
-import { figure, type NamedHarness } from '@mendum/core';
+import type { NamedHarness } from '@mendum/core/job';
+import { figure } from '@mendum/core/units';
 import { HarnessEntity, JobEntity, MachineEntity, RecordEntity } from '../db/entities.ts';
 import { AppError } from '../errors.ts';
 import { mustBeCurrent } from '../jobs/change.ts';

@@ -1,5 +1,6 @@
 import type { Router } from 'express';
-import { checkJob, NOTHING_YET, type Harness, type Machine } from '@mendum/core';
+import type { Harness } from '@mendum/core/harness';
+import { checkJob, NOTHING_YET, type Machine } from '@mendum/core/job';
 import type { Database } from '../db/open.ts';
 import { AppError } from '../errors.ts';
 import { mustBeAt, read, write } from '../http/serve.ts';

@@ -2,7 +2,9 @@ import { randomUUID } from 'node:crypto';
 import { isDeepStrictEqual } from 'node:util';
 import { setImmediate } from 'node:timers/promises';
 import { IsNull, type DataSource, type EntityManager } from 'typeorm';
-import { areaMm2, NOT_MEASURED_MM, type Circuit, type Harness, type Machine } from '@mendum/core';
+import { NOT_MEASURED_MM, type Circuit, type Harness } from '@mendum/core/harness';
+import type { Machine } from '@mendum/core/job';
+import { areaMm2 } from '@mendum/core/wire';
 import { CircuitEntity, HarnessEntity, MachineEntity, NodeEntity, RunEntity } from '../db/entities.ts';
 import type { CircuitRow } from '../db/rows.ts';
 

@@ -1,5 +1,5 @@
 import type { Router } from 'express';
-import { gateOf } from '@mendum/core';
+import { gateOf } from '@mendum/core/job';
 import { OPERATIONS, type AnswerOf, type WriteName } from '@mendum/core/operations';
 import { JobEntity } from '../db/entities.ts';
 import type { Database } from '../db/open.ts';

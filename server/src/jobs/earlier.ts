@@ -1,12 +1,8 @@
 import { In, type EntityManager } from 'typeorm';
-import {
-  alongWith,
-  farthestOn,
-  type EarlierRepair,
-  type Harness,
-  type HarnessEdit,
-  type SpliceRecord,
-} from '@mendum/core';
+import type { EarlierRepair } from '@mendum/core/damage';
+import { farthestOn, type Harness } from '@mendum/core/harness';
+import type { SpliceRecord } from '@mendum/core/record';
+import { alongWith, type HarnessEdit } from '@mendum/core/survey';
 import { HarnessEntity, JobEntity, RecordEntity } from '../db/entities.ts';
 import type { HarnessRow, JobRow, RecordRow } from '../db/rows.ts';
 import { notReplaced } from '../record/notReplaced.ts';

@@ -1,4 +1,4 @@
-import { searchedAnew, unpinned } from '@mendum/core';
+import { searchedAnew, unpinned } from '@mendum/core/plan';
 import type { EntityManager } from 'typeorm';
 import { JobEntity, PinEntity } from '../db/entities.ts';
 import type { Beginning } from '../planning/tasks.ts';

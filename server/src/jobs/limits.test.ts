@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, expect, it } from 'vitest';
-import { LIMITS } from '@mendum/core';
+import { LIMITS } from '@mendum/core/job';
 import { FindingEntity } from '../db/entities.ts';
 import { startServer, type TestServer } from '../test/server.ts';
 import { findingRow } from './store.ts';

@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import { joinsByCavity, type MappingCard, type PigtailWire } from '@mendum/core';
+import { joinsByCavity, type MappingCard, type PigtailWire } from '@mendum/core/mapping';
 import { makeSafe, startServer, type TestServer } from '../test/server.ts';
 
 let server: TestServer;

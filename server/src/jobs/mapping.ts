@@ -1,5 +1,6 @@
 import type { Router } from 'express';
-import { checkMapping, type HarnessNode, type MappingCard } from '@mendum/core';
+import type { HarnessNode } from '@mendum/core/harness';
+import { checkMapping, type MappingCard } from '@mendum/core/mapping';
 import type { Database } from '../db/open.ts';
 import { AppError } from '../errors.ts';
 import { changeRoute, mustBeCurrent } from './change.ts';

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { pino } from 'pino';
 import request from 'supertest';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
-import { allMakes, type Plan } from '@mendum/core';
+import { allMakes, type Plan } from '@mendum/core/plan';
 import { createApp } from '../app.ts';
 import { plannerHere, type Planner } from '../planning/planner.ts';
 import type { AnswerOf, ArgsOf, TaskName } from '../planning/tasks.ts';

@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, it, test } from 'vitest';
-import { quickConnectorOf, quickOf, UNNAMED_MACHINE, type QuickConnector, type QuickRepair } from '@mendum/core';
+import { quickConnectorOf, quickOf, UNNAMED_MACHINE, type QuickConnector, type QuickRepair } from '@mendum/core/quick';
 import { startServer, type TestServer } from '../test/server.ts';
 
 let server: TestServer;

@@ -1,6 +1,7 @@
 import type { Router } from 'express';
 import type { EntityManager } from 'typeorm';
-import { checkConnector, checkQuick, NOTHING_YET, quickConnectorJob, quickJob, type Job } from '@mendum/core';
+import { NOTHING_YET, type Job } from '@mendum/core/job';
+import { checkConnector, checkQuick, quickConnectorJob, quickJob } from '@mendum/core/quick';
 import { readJobFile, writeJobFile } from '@mendum/core/interchange';
 import { HarnessEntity } from '../db/entities.ts';
 import type { Database } from '../db/open.ts';

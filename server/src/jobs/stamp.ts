@@ -1,5 +1,6 @@
 import { createHash } from 'node:crypto';
-import type { Job, Pin } from '@mendum/core';
+import type { Job } from '@mendum/core/job';
+import type { Pin } from '@mendum/core/layout';
 import type { StoredJob } from './store.ts';
 
 const placeOf = ({ findingId, side }: Pin): string => `${findingId} ${side}`;

@@ -1,17 +1,12 @@
 import { randomUUID } from 'node:crypto';
 import type { EntityManager } from 'typeorm';
-import {
-  asFarAsSeen,
-  FULL_SHELF,
-  NO_WISHES,
-  type Catalogue,
-  type Choice,
-  type Finding,
-  type Job,
-  type LayoutWishes,
-  type Practice,
-  type Reading,
-} from '@mendum/core';
+import type { Choice } from '@mendum/core/approach';
+import { FULL_SHELF, type Catalogue } from '@mendum/core/catalogue';
+import type { Finding } from '@mendum/core/damage';
+import { asFarAsSeen, type Job } from '@mendum/core/job';
+import { NO_WISHES, type LayoutWishes } from '@mendum/core/layout';
+import type { Practice } from '@mendum/core/practice';
+import type { Reading } from '@mendum/core/prove';
 import {
   CatalogueEntity,
   ChoiceEntity,

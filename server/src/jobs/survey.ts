@@ -1,14 +1,8 @@
 import type { Router } from 'express';
-import {
-  checkFinding,
-  checkLimits,
-  checkOverlap,
-  GATE_ENTRIES,
-  practiceById,
-  type Finding,
-  type GateEntry,
-  type Job,
-} from '@mendum/core';
+import { GATE_ENTRIES, type GateEntry } from '@mendum/core/approach';
+import type { Finding } from '@mendum/core/damage';
+import { checkFinding, checkLimits, checkOverlap, type Job } from '@mendum/core/job';
+import { practiceById } from '@mendum/core/practice';
 import { ChoiceEntity, FindingEntity, PracticeEntity } from '../db/entities.ts';
 import type { Database } from '../db/open.ts';
 import { AppError } from '../errors.ts';

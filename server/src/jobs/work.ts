@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { Router } from 'express';
-import { mishapOf, rule } from '@mendum/core';
+import { mishapOf } from '@mendum/core/mishap';
+import { rule } from '@mendum/core/prove';
 import type { RulingOf } from '@mendum/core/operations';
 import { PinEntity, ReadingEntity, RedoEntity, TickEntity } from '../db/entities.ts';
 import type { Database } from '../db/open.ts';

@@ -1,4 +1,7 @@
-import { isAtCavity, type CoverId, type FindingPlan, type MethodId, type Way } from '@mendum/core';
+import type { CoverId, Way } from '@mendum/core/approach';
+import { isAtCavity } from '@mendum/core/damage';
+import type { MethodId } from '@mendum/core/family';
+import type { FindingPlan } from '@mendum/core/plan';
 import { AppError } from '../errors.ts';
 import type { StoredJob } from '../jobs/store.ts';
 

@@ -1,5 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { makesOf, NO_WISHES, type Catalogue, type Plan } from '@mendum/core';
+import type { Catalogue } from '@mendum/core/catalogue';
+import { NO_WISHES } from '@mendum/core/layout';
+import { makesOf, type Plan } from '@mendum/core/plan';
 import { makeSafe, startServer, type TestServer } from '../test/server.ts';
 import { makeDesk, type Desk } from './desk.ts';
 

@@ -1,15 +1,7 @@
-import {
-  heldBy,
-  keptAsPlanned,
-  memories,
-  plan,
-  plannedPins,
-  unpinned,
-  type Catalogue,
-  type Job,
-  type Plan,
-  type Practice,
-} from '@mendum/core';
+import type { Catalogue } from '@mendum/core/catalogue';
+import type { Job } from '@mendum/core/job';
+import { heldBy, keptAsPlanned, memories, plan, plannedPins, unpinned, type Plan } from '@mendum/core/plan';
+import type { Practice } from '@mendum/core/practice';
 import type { Database } from '../db/open.ts';
 import { makeFinder, type Finder } from '../find/finder.ts';
 import { stampOf } from '../jobs/stamp.ts';

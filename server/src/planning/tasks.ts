@@ -1,29 +1,21 @@
+import type { BegunWork } from '@mendum/core/approach';
+import type { LayoutWishes, Pin } from '@mendum/core/layout';
+import { checkMishap, mishapCost, progressOf, type MishapSaid, type Progress } from '@mendum/core/mishap';
 import {
   asLaid,
-  buildRecords,
-  checkMishap,
   checkWishes,
   heldBy,
-  jobSheet,
   keptAsPlanned,
   makesOf,
-  mishapCost,
   planChanges,
   plannedPins,
-  progressOf,
-  RecordRefused,
   unpinned,
-  type Check,
   type FindingPlan,
-  type BegunWork,
-  type LayoutWishes,
   type Make,
-  type MishapSaid,
-  type Pin,
-  type Practice,
-  type Progress,
-  type SpliceRecord,
-} from '@mendum/core';
+} from '@mendum/core/plan';
+import type { Practice } from '@mendum/core/practice';
+import type { Check } from '@mendum/core/prove';
+import { buildRecords, jobSheet, RecordRefused, type SpliceRecord } from '@mendum/core/record';
 import type { FoundCircuit, JobEffect } from '@mendum/core/operations';
 import { JobEntity } from '../db/entities.ts';
 import { AppError } from '../errors.ts';

@@ -1,5 +1,5 @@
 import type { EntityManager } from 'typeorm';
-import { READY_PRACTICES, type Practice } from '@mendum/core';
+import { READY_PRACTICES, type Practice } from '@mendum/core/practice';
 import type { PracticeView } from '@mendum/core/operations';
 import { JobEntity, PracticeEntity } from '../db/entities.ts';
 import { asAsked, usualPractice } from './load.ts';

@@ -1,5 +1,5 @@
 import type { EntityManager } from 'typeorm';
-import { CRIMP_FIRST, OUR_HABITS, practiceById, type Practice } from '@mendum/core';
+import { CRIMP_FIRST, OUR_HABITS, practiceById, type Practice } from '@mendum/core/practice';
 import { PracticeEntity, SettingEntity } from '../db/entities.ts';
 
 /** A stored practice; a question that was not asked yet when it was stored is answered as we do. */

@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { CRIMP_FIRST, type Practice } from '@mendum/core';
+import { CRIMP_FIRST, type Practice } from '@mendum/core/practice';
 import type { JobEffect, PracticeView } from '@mendum/core/operations';
 import { PracticeEntity } from '../db/entities.ts';
 import { makeSafe, startServer, type TestServer } from '../test/server.ts';

@@ -1,5 +1,5 @@
 import type { Router } from 'express';
-import { practiceById } from '@mendum/core';
+import { practiceById } from '@mendum/core/practice';
 import { sentSchema } from '@mendum/core/interchange';
 import type { ArgsOf } from '@mendum/core/operations';
 import { JobEntity, PracticeEntity, SettingEntity } from '../db/entities.ts';

@@ -1,5 +1,5 @@
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces.js';
-import type { JobSheet, RecordReading, SheetLine } from '@mendum/core';
+import type { JobSheet, RecordReading, SheetLine } from '@mendum/core/record';
 import type { RecordRow } from '../db/rows.ts';
 import { setUpPdf } from './fonts.ts';
 import { notReplaced } from './notReplaced.ts';

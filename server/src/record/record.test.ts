@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import type { Check, ReadingValue } from '@mendum/core';
+import type { Check, ReadingValue } from '@mendum/core/prove';
 import { startServer, type TestServer } from '../test/server.ts';
 
 let server: TestServer;

@@ -1,5 +1,5 @@
 import type { Router } from 'express';
-import { recordColumns, recordRow } from '@mendum/core';
+import { recordColumns, recordRow } from '@mendum/core/record';
 import type { KeptRecord } from '@mendum/core/operations';
 import { writeCsv } from '@mendum/core/spreadsheet';
 import { RecordEntity } from '../db/entities.ts';

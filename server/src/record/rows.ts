@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import type { SpliceRecord } from '@mendum/core';
+import type { SpliceRecord } from '@mendum/core/record';
 import type { RecordRow } from '../db/rows.ts';
 
 /** A record as it is kept; the row that it replaces stays. */

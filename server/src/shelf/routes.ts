@@ -1,5 +1,5 @@
 import type { Router } from 'express';
-import { editCatalogue, type Catalogue, type CatalogueEdit } from '@mendum/core';
+import { editCatalogue, type Catalogue, type CatalogueEdit } from '@mendum/core/catalogue';
 import { readShelfTable, writeShelfTable } from '@mendum/core/interchange';
 import { readSeparated, writeCsv } from '@mendum/core/spreadsheet';
 import type { EntityManager } from 'typeorm';

@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import type { Catalogue, PartOf } from '@mendum/core';
+import type { Catalogue, PartOf } from '@mendum/core/catalogue';
 import { startServer, makeSafe, type TestServer } from '../test/server.ts';
 
 let server: TestServer;

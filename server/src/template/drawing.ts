@@ -1,5 +1,9 @@
-import type { Circuit, FindingPlan, Job, Plan, Run, RunPlan } from '@mendum/core';
-import { byFirstCut, colourInWords, cutsOn, figure, plansOn, sizeInWords } from '@mendum/core';
+import type { Circuit, Run } from '@mendum/core/harness';
+import type { Job } from '@mendum/core/job';
+import type { FindingPlan, Plan, RunPlan } from '@mendum/core/plan';
+import { byFirstCut, cutsOn, plansOn } from '@mendum/core/plan';
+import { figure } from '@mendum/core/units';
+import { colourInWords, sizeInWords } from '@mendum/core/wire';
 
 /** A run with its plan, as it is drawn for the bench. */
 export interface TemplateOf {

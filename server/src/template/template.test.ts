@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { NO_WISHES, type Plan } from '@mendum/core';
+import { NO_WISHES } from '@mendum/core/layout';
+import type { Plan } from '@mendum/core/plan';
 import { makeSafe, startServer, type TestServer } from '../test/server.ts';
 import { templateSvg, touchedCircuits } from './drawing.ts';
 import { sheetsOf, templatePdf } from './pdf.ts';

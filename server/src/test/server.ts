@@ -15,7 +15,9 @@ import {
   type ListName,
   type Page,
 } from '@mendum/core/operations';
-import type { Catalogue, Plan, Practice } from '@mendum/core';
+import type { Catalogue } from '@mendum/core/catalogue';
+import type { Plan } from '@mendum/core/plan';
+import type { Practice } from '@mendum/core/practice';
 import { createApp } from '../app.ts';
 import { answersAsDescribed } from './described.ts';
 import { openDatabase, type Database } from '../db/open.ts';

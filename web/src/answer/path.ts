@@ -1,4 +1,4 @@
-import type { AnsweredAt } from '@mendum/core';
+import type { AnsweredAt } from '@mendum/core/approach';
 
 /** What the address of a field needs besides the field. */
 export interface Around {

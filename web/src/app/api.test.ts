@@ -1,5 +1,7 @@
 import { describe, expect, it, vi } from 'vitest';
-import { FULL_SHELF, NO_WISHES, type CatalogueEdit, type Finding, type LayoutWishes } from '@mendum/core';
+import { FULL_SHELF, type CatalogueEdit } from '@mendum/core/catalogue';
+import type { Finding } from '@mendum/core/damage';
+import { NO_WISHES, type LayoutWishes } from '@mendum/core/layout';
 import { findingOf, viewOf } from '../test/job.tsx';
 import { answersOf, standInServer } from '../test/server.ts';
 import { api } from './api.ts';

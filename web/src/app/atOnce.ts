@@ -1,4 +1,4 @@
-import { planOne, warm, type Plan, type Warm } from '@mendum/core';
+import { planOne, warm, type Plan, type Warm } from '@mendum/core/plan';
 import type { Planned, PlanInput } from './planned.ts';
 
 let memory: Warm | undefined;

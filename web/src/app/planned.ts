@@ -1,4 +1,4 @@
-import type { Plan } from '@mendum/core';
+import type { Plan } from '@mendum/core/plan';
 import type { JobView } from '@mendum/core/operations';
 
 /** What a plan is made from. */

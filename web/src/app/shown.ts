@@ -1,4 +1,5 @@
-import { editCatalogue, type Catalogue, type MappingCard } from '@mendum/core';
+import { editCatalogue, type Catalogue } from '@mendum/core/catalogue';
+import type { MappingCard } from '@mendum/core/mapping';
 import type { AnswerOf, ArgsOf, JobState, Tick, WriteHead, WriteName } from '@mendum/core/operations';
 
 /** A change of what is shown, which can be taken back. */

@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useState } from 'react';
 import { skipToken } from '@reduxjs/toolkit/query/react';
-import { asFarAsSeen } from '@mendum/core';
+import { asFarAsSeen } from '@mendum/core/job';
 import { partsOf, type JobView } from '@mendum/core/operations';
 import { useHarnessQuery, useJobQuery, useJobShelfQuery, usePracticeQuery } from './api.ts';
 import { errorOf } from './change.ts';

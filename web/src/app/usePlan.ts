@@ -1,5 +1,5 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
-import type { Plan } from '@mendum/core';
+import type { Plan } from '@mendum/core/plan';
 import type { JobView } from '@mendum/core/operations';
 import type * as AtOnce from './atOnce.ts';
 import type { Planned, PlanInput } from './planned.ts';

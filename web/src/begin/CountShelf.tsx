@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import { colourInWords, sizeInWords, type Catalogue } from '@mendum/core';
+import type { Catalogue } from '@mendum/core/catalogue';
+import { colourInWords, sizeInWords } from '@mendum/core/wire';
 import { errorOf, useSave } from '../app/change.ts';
 import { useShelfQuery } from '../app/api.ts';
 import { keep, recall } from '../app/kept.ts';

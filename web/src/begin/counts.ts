@@ -1,4 +1,4 @@
-import type { Catalogue, CatalogueEdit } from '@mendum/core';
+import type { Catalogue, CatalogueEdit } from '@mendum/core/catalogue';
 import { numberOf } from '../ui/typed.ts';
 
 /** What somebody counted of a usual assortment: pieces, tools that are there, mm of wire; by id, as it is typed. */

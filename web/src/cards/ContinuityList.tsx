@@ -1,5 +1,7 @@
 import { useState } from 'react';
-import { cavitiesOf, type ContinuityNeed, type HarnessNode } from '@mendum/core';
+import { cavitiesOf } from '@mendum/core/connector';
+import type { HarnessNode } from '@mendum/core/harness';
+import type { ContinuityNeed } from '@mendum/core/mapping';
 import { Button } from '../ui/button.tsx';
 
 interface ContinuityListProps {

@@ -1,17 +1,16 @@
 import { useParams } from 'react-router';
 import {
   cavitiesOf,
-  colourInWords,
   identityInWords,
   mateCavities,
   RELEASE_GUIDES,
   releaseToolInWords,
   seenCavities,
-  sizeInWords,
-  terminalInWords,
   viewInWords,
   type FaceView,
-} from '@mendum/core';
+} from '@mendum/core/connector';
+import { terminalInWords } from '@mendum/core/harness';
+import { colourInWords, sizeInWords } from '@mendum/core/wire';
 import { useHarnessQuery } from '../app/api.ts';
 import { circuitInCavity } from '../connector/ConnectorView.tsx';
 import { FaceDrawing } from '../connector/FaceDrawing.tsx';

@@ -1,5 +1,7 @@
 import { useState } from 'react';
-import { hasWays, isOfFamily, otherConnector, partsOf, type HarnessNode } from '@mendum/core';
+import { hasWays, isOfFamily, otherConnector } from '@mendum/core/approach';
+import { partsOf } from '@mendum/core/catalogue';
+import type { HarnessNode } from '@mendum/core/harness';
 import { useShelfQuery } from '../app/api.ts';
 import { Button } from '../ui/button.tsx';
 import { Select } from '../ui/field.tsx';

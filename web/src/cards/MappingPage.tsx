@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { useParams } from 'react-router';
+import type { HarnessNode } from '@mendum/core/harness';
 import {
   checkMapping,
   circuitsAt,
@@ -7,9 +8,8 @@ import {
   isProved,
   joinsByCavity,
   mappingLines,
-  type HarnessNode,
   type MappingCard,
-} from '@mendum/core';
+} from '@mendum/core/mapping';
 import type { JobView } from '@mendum/core/operations';
 import { useJobView } from '../app/useJobView.ts';
 import { errorOf, useSave } from '../app/change.ts';

@@ -1,3 +1,4 @@
+import type { MappingLine } from '@mendum/core/mapping';
 import {
   COLOURS,
   colourInWords,
@@ -6,9 +7,8 @@ import {
   TRADE_PAIRS_MM2,
   areaMm2,
   type ColourName,
-  type MappingLine,
   type WireSize,
-} from '@mendum/core';
+} from '@mendum/core/wire';
 import { WireChip } from '../shapes/WireLine.tsx';
 import type { DraftWire } from './mappingDraft.ts';
 

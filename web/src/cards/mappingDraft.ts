@@ -1,4 +1,7 @@
-import { leadAt, type ColourName, type PigtailPart, type PigtailWire, type WireSize } from '@mendum/core';
+import type { PigtailWire } from '@mendum/core/mapping';
+import { leadAt } from '@mendum/core/sizing';
+import type { PigtailPart } from '@mendum/core/stock';
+import type { ColourName, WireSize } from '@mendum/core/wire';
 
 /** A pigtail's wire as far as it has been read off it: its size is its own, and never taken from the harness. */
 export interface DraftWire {

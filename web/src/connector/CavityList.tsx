@@ -1,5 +1,7 @@
 import clsx from 'clsx';
-import { cavitiesOf, colourInWords, type Circuit, type ConnectorFace, type HarnessNode } from '@mendum/core';
+import { cavitiesOf, type ConnectorFace } from '@mendum/core/connector';
+import type { Circuit, HarnessNode } from '@mendum/core/harness';
+import { colourInWords } from '@mendum/core/wire';
 import { WireChip } from '../shapes/WireLine.tsx';
 
 interface CavityListProps {

@@ -1,4 +1,4 @@
-import type { Harness } from '@mendum/core';
+import type { Harness } from '@mendum/core/harness';
 import { treeScale } from '../draw/tree.ts';
 import { Drawing } from '../draw/Drawing.tsx';
 import { useRoom } from '../draw/useRoom.ts';

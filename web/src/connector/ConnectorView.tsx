@@ -1,22 +1,19 @@
 import { useState } from 'react';
 import {
-  colourInWords,
   DIRECTIONS,
   mateCavities,
   neighbour,
   otherSide,
   RELEASE_GUIDES,
   seenCavities,
-  sizeInWords,
   turnedOn,
   viewInWords,
-  type Circuit,
   type ConnectorFace,
   type Direction,
   type FaceView,
-  type Harness,
-  type HarnessNode,
-} from '@mendum/core';
+} from '@mendum/core/connector';
+import type { Circuit, Harness, HarnessNode } from '@mendum/core/harness';
+import { colourInWords, sizeInWords } from '@mendum/core/wire';
 import { WireChip } from '../shapes/WireLine.tsx';
 import { Button } from '../ui/button.tsx';
 import { CavityList } from './CavityList.tsx';

@@ -1,5 +1,7 @@
 import clsx from 'clsx';
-import { colourInWords, type Circuit, type FaceView, type SeenCavity } from '@mendum/core';
+import type { FaceView, SeenCavity } from '@mendum/core/connector';
+import type { Circuit } from '@mendum/core/harness';
+import { colourInWords } from '@mendum/core/wire';
 import { WIRE_HEX } from '../shapes/colours.ts';
 
 interface FaceDrawingProps {

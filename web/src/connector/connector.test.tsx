@@ -1,7 +1,7 @@
 import { render, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
-import type { ConnectorFace } from '@mendum/core';
+import type { ConnectorFace } from '@mendum/core/connector';
 import { circuitOf } from '../test/job.tsx';
 import { ConnectorView } from './ConnectorView.tsx';
 

@@ -1,4 +1,4 @@
-import type { EndUse, FeatureKind, NodeKind, SealState } from '@mendum/core';
+import type { EndUse, FeatureKind, NodeKind, SealState } from '@mendum/core/harness';
 
 export const NODE_WORDS: Record<NodeKind, string> = {
   connector: 'connector',

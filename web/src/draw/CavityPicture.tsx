@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import type { CavityFindingKind } from '@mendum/core';
+import type { CavityFindingKind } from '@mendum/core/damage';
 import { COPPER_HEX } from '../shapes/colours.ts';
 
 const INK = { stroke: 'var(--ink)', strokeWidth: 1.5 } as const;

@@ -1,5 +1,7 @@
 import { memo } from 'react';
-import { bundleSection, colourInWords, figure, type WireColour } from '@mendum/core';
+import { bundleSection } from '@mendum/core/bundle';
+import { figure } from '@mendum/core/units';
+import { colourInWords, type WireColour } from '@mendum/core/wire';
 import { WIRE_HEX } from '../shapes/colours.ts';
 
 /** One thing that lies in the bundle at a place. */

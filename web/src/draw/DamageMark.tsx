@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { isCavityKind, type FindingKind, type RunFindingKind } from '@mendum/core';
+import { isCavityKind, type FindingKind, type RunFindingKind } from '@mendum/core/damage';
 import { CavityMark, CavityPicture } from './CavityPicture.tsx';
 import { COPPER_HEX } from '../shapes/colours.ts';
 

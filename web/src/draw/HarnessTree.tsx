@@ -1,4 +1,6 @@
-import { counted, figure, runLengthInWords, type Finding, type Harness } from '@mendum/core';
+import type { Finding } from '@mendum/core/damage';
+import { runLengthInWords, type Harness } from '@mendum/core/harness';
+import { counted, figure } from '@mendum/core/units';
 import { goesOnAt, treeScale } from './tree.ts';
 import { Drawing } from './Drawing.tsx';
 import { useRoom } from './useRoom.ts';

@@ -1,4 +1,4 @@
-import type { KeepOut } from '@mendum/core';
+import type { KeepOut } from '@mendum/core/harness';
 import { useLength } from '../ui/units.tsx';
 
 interface KeepOutsProps {

@@ -1,4 +1,5 @@
-import { figure, type ProfileStretch } from '@mendum/core';
+import type { ProfileStretch } from '@mendum/core/layout';
+import { figure } from '@mendum/core/units';
 
 interface ProfileProps {
   readonly profile: readonly ProfileStretch[];

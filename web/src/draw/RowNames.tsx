@@ -1,4 +1,4 @@
-import { sizeInWords } from '@mendum/core';
+import { sizeInWords } from '@mendum/core/wire';
 import type { Row } from './rows.ts';
 
 const shorten = (words: string, most: number): string => (words.length > most ? `${words.slice(0, most - 1)}…` : words);

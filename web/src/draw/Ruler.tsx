@@ -1,5 +1,5 @@
 import type { ScaleLinear } from 'd3-scale';
-import { figure } from '@mendum/core';
+import { figure } from '@mendum/core/units';
 
 interface RulerProps {
   readonly x: ScaleLinear<number, number>;

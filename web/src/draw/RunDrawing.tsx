@@ -1,5 +1,8 @@
 import { useState } from 'react';
-import { counted, figure, type Circuit, type Finding, type FindingPlan, type Run, type RunPlan } from '@mendum/core';
+import type { Finding } from '@mendum/core/damage';
+import type { Circuit, Run } from '@mendum/core/harness';
+import type { FindingPlan, RunPlan } from '@mendum/core/plan';
+import { counted, figure } from '@mendum/core/units';
 import { useLength } from '../ui/units.tsx';
 import { RunRow } from './RunRow.tsx';
 import { KeepOuts } from './KeepOuts.tsx';

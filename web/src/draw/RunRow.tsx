@@ -1,4 +1,5 @@
-import type { Finding, FindingPlan } from '@mendum/core';
+import type { Finding } from '@mendum/core/damage';
+import type { FindingPlan } from '@mendum/core/plan';
 import { DamageMark } from './DamageMark.tsx';
 import type { Row } from './rows.ts';
 import { SpliceBody } from './SpliceBody.tsx';

@@ -1,4 +1,4 @@
-import type { GlyphName } from '@mendum/core';
+import type { GlyphName } from '@mendum/core/family';
 import { GLYPHS } from '../glyph/index.ts';
 
 interface SpliceBodyProps {

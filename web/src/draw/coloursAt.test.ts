@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest';
-import type { FindingPlan, WireColour } from '@mendum/core';
+import type { FindingPlan } from '@mendum/core/plan';
+import type { WireColour } from '@mendum/core/wire';
 import { coloursAt } from './coloursAt.ts';
 
 const OWN: WireColour = { base: 'red' };

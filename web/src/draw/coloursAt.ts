@@ -1,4 +1,5 @@
-import type { FindingPlan, SplicePlan, WireColour } from '@mendum/core';
+import type { FindingPlan, SplicePlan } from '@mendum/core/plan';
+import type { WireColour } from '@mendum/core/wire';
 
 /**
  * The wires that meet in a splice, by colour: the harness's own, and on the side of an insert, a lead or a pigtail the

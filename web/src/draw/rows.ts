@@ -1,4 +1,5 @@
-import { jacketDiameterMm, type Circuit } from '@mendum/core';
+import type { Circuit } from '@mendum/core/harness';
+import { jacketDiameterMm } from '@mendum/core/wire';
 
 /** A line of the run drawing: one circuit, or a band of untouched ones. */
 export type Row =

@@ -1,4 +1,4 @@
-import type { Harness, HarnessNode, Run } from '@mendum/core';
+import type { Harness, HarnessNode, Run } from '@mendum/core/harness';
 
 /** A run where it is drawn: mm from the first node, and the rows of its ends. */
 export interface PlacedRun {

@@ -2,7 +2,7 @@ import clsx from 'clsx';
 import { useState } from 'react';
 import { Command } from 'cmdk';
 import { useNavigate } from 'react-router';
-import { colourInWords, sizeInWords } from '@mendum/core';
+import { colourInWords, sizeInWords } from '@mendum/core/wire';
 import { skipToken } from '@reduxjs/toolkit/query/react';
 import type { FoundCircuit } from '@mendum/core/operations';
 import { useFindQuery } from '../app/api.ts';

@@ -1,4 +1,5 @@
-import { figure, JACKETS, jacketDiameterMm, WALLS_MM, type JacketWall, type WireSpec } from '@mendum/core';
+import { figure } from '@mendum/core/units';
+import { JACKETS, jacketDiameterMm, WALLS_MM, type JacketWall, type WireSpec } from '@mendum/core/wire';
 import { JacketGauge, Which } from '../recognise/Which.tsx';
 import { NumberField, Select } from '../ui/field.tsx';
 import type { Form } from './useThing.ts';

@@ -1,5 +1,5 @@
 import { describe, expect, it, test } from 'vitest';
-import { FAMILIES } from '@mendum/core';
+import { FAMILIES } from '@mendum/core/family';
 import { GLYPHS } from './index.ts';
 
 const LOOKS = FAMILIES.flatMap(({ words, glyph, proof }) =>

@@ -1,4 +1,4 @@
-import type { GlyphName } from '@mendum/core';
+import type { GlyphName } from '@mendum/core/family';
 import { BARREL } from './barrel.tsx';
 import { CAP } from './cap.tsx';
 import { CLIP } from './clip.tsx';

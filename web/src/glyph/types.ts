@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
-import type { SizedJoint, WireColour } from '@mendum/core';
+import type { SizedJoint } from '@mendum/core/family';
+import type { WireColour } from '@mendum/core/wire';
 
 /** The sheet on which a joint is drawn cut open: its width, its middle, and the height of the wire. */
 export const JOINT = { wide: 700, middle: 350, y: 62 } as const;

@@ -1,5 +1,5 @@
 import { lazy, Suspense, useState } from 'react';
-import type { NamedHarness } from '@mendum/core';
+import type { NamedHarness } from '@mendum/core/job';
 import { Button } from '../ui/button.tsx';
 
 /** A form brings its schema with it: only when somebody names something. */

@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import { UNNAMED_MACHINE, type NamedHarness } from '@mendum/core';
+import type { NamedHarness } from '@mendum/core/job';
+import { UNNAMED_MACHINE } from '@mendum/core/quick';
 import { namedHarnessSchema } from '@mendum/core/schemas';
 import { useSave } from '../app/change.ts';
 import { notify } from '../app/notice.ts';

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
-import type { SpliceRecord } from '@mendum/core';
+import type { SpliceRecord } from '@mendum/core/record';
 import { useAllRecordsInfiniteQuery } from '../app/api.ts';
 import { PagedList } from '../app/PagedList.tsx';
 import { usePages } from '../app/usePages.ts';

@@ -1,14 +1,8 @@
 import { describe, expect, it, test } from 'vitest';
-import {
-  fieldText,
-  GENERIC_PARTS,
-  kindOf,
-  withField,
-  type Circuit,
-  type ConnectorFace,
-  type Part,
-  type WireSpec,
-} from '@mendum/core';
+import { fieldText, GENERIC_PARTS, kindOf, withField, type Part } from '@mendum/core/catalogue';
+import type { ConnectorFace } from '@mendum/core/connector';
+import type { Circuit } from '@mendum/core/harness';
+import type { WireSpec } from '@mendum/core/wire';
 import { viewOf } from '../test/job.tsx';
 import { filled } from '../form/test/filled.ts';
 import { circuitFormSchema, circuitMade } from './machines/circuitEdit.ts';

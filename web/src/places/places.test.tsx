@@ -1,7 +1,8 @@
 import { cleanup, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
-import { CRIMP_FIRST, READY_PRACTICES, RULES } from '@mendum/core';
+import { RULES } from '@mendum/core/method';
+import { CRIMP_FIRST, READY_PRACTICES } from '@mendum/core/practice';
 import type { DueBack, HarnessSummary } from '@mendum/core/operations';
 import { pageOf, standInServer, writesOf } from '../test/server.ts';
 import { DuePlace } from './DuePlace.tsx';

@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import type { Plan } from '@mendum/core';
+import type { Plan } from '@mendum/core/plan';
 import { useShelfQuery } from '../app/api.ts';
 import { errorOf } from '../app/change.ts';
 import { Failed } from '../ui/empty.tsx';

@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import { makesOf, type FindingPlan, type KitLine, type Plan } from '@mendum/core';
+import type { KitLine } from '@mendum/core/kit';
+import { makesOf, type FindingPlan, type Plan } from '@mendum/core/plan';
 import { coloursAt } from '../draw/coloursAt.ts';
 import { FigureStrip } from '../stages/decide/FigureStrip.tsx';
 import { JointPicture } from '../stages/decide/JointPicture.tsx';

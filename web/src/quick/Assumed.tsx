@@ -1,4 +1,5 @@
-import { figure, quickCircuitInWords } from '@mendum/core';
+import { quickCircuitInWords } from '@mendum/core/quick';
+import { figure } from '@mendum/core/units';
 import type { FieldsOfRepair } from './fields.tsx';
 import { Later } from './Later.tsx';
 

@@ -1,5 +1,5 @@
 import { useState, type ReactNode } from 'react';
-import { capital } from '@mendum/core';
+import { capital } from '@mendum/core/units';
 import { Button } from '../ui/button.tsx';
 import { Choices, pickLook } from '../ui/choices.tsx';
 

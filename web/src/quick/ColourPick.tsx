@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import clsx from 'clsx';
-import { colourInWords, COLOURS, type ColourName, type WireColour } from '@mendum/core';
+import { colourInWords, COLOURS, type ColourName, type WireColour } from '@mendum/core/wire';
 import { WIRE_HEX } from '../shapes/colours.ts';
 import { Button } from '../ui/button.tsx';
 import { Choices } from '../ui/choices.tsx';

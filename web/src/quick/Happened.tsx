@@ -1,12 +1,12 @@
+import { damageOf } from '@mendum/core/damage';
 import {
-  damageOf,
   QUICK_DAMAGES,
   QUICK_PLACES,
   placeFacts,
   SLACK_BY_FEEL,
   type QuickRepair,
   type SlackFelt,
-} from '@mendum/core';
+} from '@mendum/core/quick';
 import { DamagePicture } from '../draw/DamageMark.tsx';
 import { Which, WhichDamage } from '../recognise/Which.tsx';
 import { Choices } from '../ui/choices.tsx';

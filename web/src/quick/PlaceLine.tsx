@@ -1,4 +1,6 @@
-import { ambientC, figure, moistureInWords, vibrationInWords, type QuickRepair } from '@mendum/core';
+import { ambientC, moistureInWords, vibrationInWords } from '@mendum/core/harness';
+import type { QuickRepair } from '@mendum/core/quick';
+import { figure } from '@mendum/core/units';
 import { Later } from './Later.tsx';
 import type { FieldsOfRepair } from './fields.tsx';
 

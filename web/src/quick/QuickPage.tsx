@@ -1,5 +1,5 @@
 import { useEffect, useMemo } from 'react';
-import { checkQuick, quickJob, type QuickRepair } from '@mendum/core';
+import { checkQuick, quickJob, type QuickRepair } from '@mendum/core/quick';
 import { usePracticesQuery, useShelfQuery } from '../app/api.ts';
 import { thePlanner } from '../app/planner.ts';
 import { Length } from '../ui/units.tsx';

@@ -1,7 +1,8 @@
 import { lazy, Suspense, useState } from 'react';
 import clsx from 'clsx';
 import { Ruler } from 'lucide-react';
-import { areaMm2, awgLabel, figure, type WireSize } from '@mendum/core';
+import { figure } from '@mendum/core/units';
+import { areaMm2, awgLabel, type WireSize } from '@mendum/core/wire';
 import { Button } from '../ui/button.tsx';
 import { Choices } from '../ui/choices.tsx';
 import { ROWS } from './sizes.ts';

@@ -1,5 +1,5 @@
 import clsx from 'clsx';
-import { sizeInWords } from '@mendum/core';
+import { sizeInWords } from '@mendum/core/wire';
 import { WireChip } from '../shapes/WireLine.tsx';
 import type { QuickWire } from './draft.ts';
 

@@ -1,4 +1,5 @@
-import { conductorDiameterMm, figure, sizeInWords, type WireSize } from '@mendum/core';
+import { figure } from '@mendum/core/units';
+import { conductorDiameterMm, sizeInWords, type WireSize } from '@mendum/core/wire';
 import { GaugeDialog, GaugeLines } from '../recognise/Gauge.tsx';
 import { COPPER_HEX } from '../shapes/colours.ts';
 import { ROWS } from './sizes.ts';

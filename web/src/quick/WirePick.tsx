@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { Plus, Trash2 } from 'lucide-react';
-import { QUICK_WIRES_MOST } from '@mendum/core';
+import { QUICK_WIRES_MOST } from '@mendum/core/quick';
 import { Button } from '../ui/button.tsx';
 import { ColourPick } from './ColourPick.tsx';
 import { withOneMore, withoutWire, withWire, type QuickDraft } from './draft.ts';

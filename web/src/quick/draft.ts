@@ -6,9 +6,8 @@ import {
   type QuickDamage,
   type QuickPlace,
   type QuickRepair,
-  type WireColour,
-  type WireSize,
-} from '@mendum/core';
+} from '@mendum/core/quick';
+import type { WireColour, WireSize } from '@mendum/core/wire';
 import { keep, recall } from '../app/kept.ts';
 
 /** A wire as far as it has been tapped. */

@@ -1,15 +1,11 @@
+import { AMBIENT_BY_AREA_C, moistureInWords, vibrationInWords, MOISTURES, VIBRATIONS } from '@mendum/core/harness';
 import {
-  AMBIENT_BY_AREA_C,
   BENDS_USUAL_MM,
-  moistureInWords,
-  vibrationInWords,
-  MOISTURES,
   QUICK_CIRCUITS,
   quickCircuitInWords,
-  VIBRATIONS,
   type QuickConnector,
   type QuickRepair,
-} from '@mendum/core';
+} from '@mendum/core/quick';
 import { NumberField, Select, TextField, TickBox } from '../ui/field.tsx';
 import type { QuickChange } from './draft.ts';
 import type { FieldProps } from '../form/useThing.ts';

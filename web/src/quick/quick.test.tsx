@@ -1,16 +1,10 @@
 import { act, render, renderHook, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { beforeEach, describe, expect, it, test, vi } from 'vitest';
-import {
-  checkQuick,
-  CRIMP_FIRST,
-  FULL_SHELF,
-  placeFacts,
-  plan,
-  quickJob,
-  type Plan,
-  type QuickRepair,
-} from '@mendum/core';
+import { FULL_SHELF } from '@mendum/core/catalogue';
+import { plan, type Plan } from '@mendum/core/plan';
+import { CRIMP_FIRST } from '@mendum/core/practice';
+import { checkQuick, placeFacts, quickJob, type QuickRepair } from '@mendum/core/quick';
 import * as planning from '../app/planner.ts';
 import { EMPTY, missingFrom, repairOf, useQuickDraft, withDamage, withOneMore, withPlace, withWire } from './draft.ts';
 import { Happened, Slack, Where } from './Happened.tsx';

@@ -1,4 +1,4 @@
-import { TRADE_PAIRS_MM2, type WireSize } from '@mendum/core';
+import { TRADE_PAIRS_MM2, type WireSize } from '@mendum/core/wire';
 
 /** Sizes that harnesses are mostly made of; others are changed later, in Machines. */
 export const ROWS: Record<WireSize['basis'], readonly WireSize[]> = {

@@ -1,5 +1,8 @@
 import { useEffect, useMemo, useState } from 'react';
-import { CRIMP_FIRST, type Catalogue, type Job, type Plan, type Practice } from '@mendum/core';
+import type { Catalogue } from '@mendum/core/catalogue';
+import type { Job } from '@mendum/core/job';
+import type { Plan } from '@mendum/core/plan';
+import { CRIMP_FIRST, type Practice } from '@mendum/core/practice';
 import { thePlanner } from '../app/planner.ts';
 
 /** Why there is no answer, and what to do. */

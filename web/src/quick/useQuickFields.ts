@@ -1,4 +1,4 @@
-import type { QuickConnector, QuickRepair } from '@mendum/core';
+import type { QuickConnector, QuickRepair } from '@mendum/core/quick';
 import { quickConnectorSchema, quickSchema } from '@mendum/core/schemas';
 import { useKept } from '../form/useKept.ts';
 import type { QuickChange } from './draft.ts';

@@ -1,5 +1,7 @@
 import { useState } from 'react';
-import { figure, partsOf, whichSeal } from '@mendum/core';
+import { partsOf } from '@mendum/core/catalogue';
+import { whichSeal } from '@mendum/core/recognise';
+import { figure } from '@mendum/core/units';
 import { useShelfQuery } from '../app/api.ts';
 import { Button } from '../ui/button.tsx';
 import { GaugeDialog, TrueShape } from './Gauge.tsx';

@@ -1,6 +1,6 @@
 import { useState, type ReactNode } from 'react';
 import { Undo2 } from 'lucide-react';
-import { CANNOT_TELL, type Answered, type Narrowed } from '@mendum/core';
+import { CANNOT_TELL, type Answered, type Narrowed } from '@mendum/core/recognise';
 import { Button } from '../ui/button.tsx';
 import { Picture } from './Pictures.tsx';
 import { TILE } from './look.ts';

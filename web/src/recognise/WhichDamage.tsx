@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import clsx from 'clsx';
-import { damageOf, GRADES, LOOKED_AT, LOOKS, type FindingKind, type Grade, type LookedAt } from '@mendum/core';
+import { damageOf, type FindingKind } from '@mendum/core/damage';
+import { GRADES, LOOKED_AT, LOOKS, type Grade, type LookedAt } from '@mendum/core/recognise';
 import { Button } from '../ui/button.tsx';
 import { Choices, pickLook } from '../ui/choices.tsx';
 import { Dialog } from '../ui/dialog.tsx';

@@ -1,4 +1,5 @@
-import { RELEASE_GUIDES, whichLock, type LockFamily } from '@mendum/core';
+import { RELEASE_GUIDES, type LockFamily } from '@mendum/core/connector';
+import { whichLock } from '@mendum/core/recognise';
 import { Dialog } from '../ui/dialog.tsx';
 import { KeyQuestions } from './KeyQuestions.tsx';
 import { LOCK_PICTURES, LOCK_SIGNS } from './lockPictures.tsx';

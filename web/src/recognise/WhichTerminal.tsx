@@ -1,15 +1,7 @@
 import { useState } from 'react';
-import {
-  capital,
-  familyAt,
-  figure,
-  gaugeOf,
-  terminalInWords,
-  whichShape,
-  type Measured,
-  type TerminalFamily,
-  type TerminalShape,
-} from '@mendum/core';
+import { terminalInWords, type TerminalFamily } from '@mendum/core/harness';
+import { familyAt, gaugeOf, whichShape, type Measured, type TerminalShape } from '@mendum/core/recognise';
+import { capital, figure } from '@mendum/core/units';
 import { Button } from '../ui/button.tsx';
 import { Dialog } from '../ui/dialog.tsx';
 import { NumberField } from '../ui/field.tsx';

@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import type { LockFamily } from '@mendum/core';
+import type { LockFamily } from '@mendum/core/connector';
 import { HOT, INK } from './Pictures.tsx';
 
 const body = <rect x={22} y={14} width={76} height={38} rx={3} fill="var(--sheet)" {...INK} />;

@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import type { Grade, LookedAt } from '@mendum/core';
+import type { Grade, LookedAt } from '@mendum/core/recognise';
 import { COPPER_HEX, COPPER_LINE_HEX } from '../shapes/colours.ts';
 import { INK } from './Pictures.tsx';
 

@@ -1,15 +1,10 @@
 import { render, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { beforeEach, describe, expect, it, test, vi } from 'vitest';
-import {
-  CAVITY_FINDING_KINDS,
-  GRADES,
-  LOCK_FAMILIES,
-  LOCK_KEY,
-  LOOKED_AT,
-  QUICK_DAMAGES,
-  TERMINAL_KEY,
-} from '@mendum/core';
+import { LOCK_FAMILIES } from '@mendum/core/connector';
+import { CAVITY_FINDING_KINDS } from '@mendum/core/damage';
+import { QUICK_DAMAGES } from '@mendum/core/quick';
+import { GRADES, LOCK_KEY, LOOKED_AT, TERMINAL_KEY } from '@mendum/core/recognise';
 import { LOCK_PICTURES, LOCK_SIGNS } from './lockPictures.tsx';
 import { LOOK_PICTURES } from './lookPictures.tsx';
 import { TERMINAL_PICTURES } from './terminalPictures.tsx';

@@ -1,4 +1,4 @@
-import type { WireColour } from '@mendum/core';
+import type { WireColour } from '@mendum/core/wire';
 import { WIRE_HEX } from './colours.ts';
 
 interface WireLineProps {

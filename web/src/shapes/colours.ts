@@ -1,4 +1,4 @@
-import type { ColourName } from '@mendum/core';
+import type { ColourName } from '@mendum/core/wire';
 
 /** How wire colours are drawn; wires are the only saturated colours on a screen. */
 export const WIRE_HEX: Record<ColourName, string> = {

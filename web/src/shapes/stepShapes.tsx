@@ -1,4 +1,4 @@
-import type { WireColour } from '@mendum/core';
+import type { WireColour } from '@mendum/core/wire';
 import { COPPER_HEX, COPPER_LINE_HEX } from './colours.ts';
 import { WireLine } from './WireLine.tsx';
 

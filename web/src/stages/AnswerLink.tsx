@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import type { AnsweredAt } from '@mendum/core';
+import type { AnsweredAt } from '@mendum/core/approach';
 import { useOpenJob } from './job.ts';
 import { linkWords, pathOf } from '../answer/path.ts';
 

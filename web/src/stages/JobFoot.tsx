@@ -1,4 +1,5 @@
-import { allMakes, maySign } from '@mendum/core';
+import { allMakes } from '@mendum/core/plan';
+import { maySign } from '@mendum/core/prove';
 import clsx from 'clsx';
 import { Figure, Length } from '../ui/units.tsx';
 import { useOpenJob } from './job.ts';

@@ -1,5 +1,6 @@
 import type { StageName } from '@mendum/core/operations';
-import { figure, UNNAMED_MACHINE } from '@mendum/core';
+import { UNNAMED_MACHINE } from '@mendum/core/quick';
+import { figure } from '@mendum/core/units';
 import { NameLink } from '../naming/NameLink.tsx';
 import { clockTime } from '../ui/when.ts';
 import { useOpenJob } from './job.ts';

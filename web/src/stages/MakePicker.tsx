@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import type { Make } from '@mendum/core';
+import type { Make } from '@mendum/core/plan';
 import clsx from 'clsx';
 import { useLength } from '../ui/units.tsx';
 import { useOpenJob } from './job.ts';

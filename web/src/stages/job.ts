@@ -1,5 +1,7 @@
 import { createContext, useContext } from 'react';
-import type { Circuit, Finding, FindingPlan, Plan } from '@mendum/core';
+import type { Finding } from '@mendum/core/damage';
+import type { Circuit } from '@mendum/core/harness';
+import type { FindingPlan, Plan } from '@mendum/core/plan';
 import type { JobView, StageName } from '@mendum/core/operations';
 
 /** The job that is on the screen, with its plan and the finding that is picked. */

@@ -1,7 +1,9 @@
 import { render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it, vi } from 'vitest';
-import { figure, METHOD_IDS, type Check } from '@mendum/core';
+import { METHOD_IDS } from '@mendum/core/family';
+import type { Check } from '@mendum/core/prove';
+import { figure } from '@mendum/core/units';
 import { findingOf, InJob, planFor, viewOf } from '../test/job.tsx';
 import { Ranking } from './decide/Ranking.tsx';
 import { CheckBlock } from './prove/CheckBlock.tsx';

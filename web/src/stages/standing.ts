@@ -1,4 +1,5 @@
-import { allMakes, standingOf, type Make, type Plan, maySign } from '@mendum/core';
+import { allMakes, type Make, type Plan } from '@mendum/core/plan';
+import { standingOf, maySign } from '@mendum/core/prove';
 import type { JobView, StageName } from '@mendum/core/operations';
 
 export type StageState = 'empty' | 'work' | 'done' | 'look';

@@ -1,4 +1,5 @@
-import type { Make, Plan, Run } from '@mendum/core';
+import type { Run } from '@mendum/core/harness';
+import type { Make, Plan } from '@mendum/core/plan';
 
 /** What a make is called: a splice, a cover, or work at a cavity. */
 export const makeWord = (make: Make): string =>

@@ -1,7 +1,13 @@
 import type { ReactNode } from 'react';
 import { Provider } from 'react-redux';
 import { MemoryRouter } from 'react-router';
-import { CRIMP_FIRST, FULL_SHELF, plan, type Circuit, type Finding, type Job, type Reading } from '@mendum/core';
+import { FULL_SHELF } from '@mendum/core/catalogue';
+import type { Finding } from '@mendum/core/damage';
+import type { Circuit } from '@mendum/core/harness';
+import type { Job } from '@mendum/core/job';
+import { plan } from '@mendum/core/plan';
+import { CRIMP_FIRST } from '@mendum/core/practice';
+import type { Reading } from '@mendum/core/prove';
 import type { JobView, Tick } from '@mendum/core/operations';
 import { makeStore } from '../app/store.ts';
 import { JobContext, type OpenJob } from '../stages/job.ts';

@@ -1,5 +1,5 @@
 import { vi } from 'vitest';
-import { plan } from '@mendum/core';
+import { plan } from '@mendum/core/plan';
 import * as planning from '../app/planner.ts';
 
 /** Plans where the test runs, since there is no worker there. */

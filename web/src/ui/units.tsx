@@ -1,4 +1,4 @@
-import { figure, MM_PER_INCH, mmToInches } from '@mendum/core';
+import { figure, MM_PER_INCH, mmToInches } from '@mendum/core/units';
 import { useAppSelector } from '../app/store.ts';
 
 /** A length in the chosen view: whole or one decimal in mm, three decimals in inches. */

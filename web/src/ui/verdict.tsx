@@ -1,5 +1,5 @@
 import clsx from 'clsx';
-import type { Standing, VerdictWord } from '@mendum/core';
+import type { Standing, VerdictWord } from '@mendum/core/prove';
 
 const LOOK: Record<VerdictWord, { readonly word: string; readonly colour: string; readonly path: string }> = {
   pass: { word: 'Pass', colour: 'text-pass', path: 'M3 9.5 7 13.5 15 4.5' },

@@ -1,3 +1,4 @@
+import { figure } from '@mendum/core/units';
 import {
   COLOURS,
   METRIC_SIZES_MM2,
@@ -5,11 +6,10 @@ import {
   areaMm2,
   awgLabel,
   conductorInWords,
-  figure,
   type Conductor,
   type WireSize,
   type WireSpec,
-} from '@mendum/core';
+} from '@mendum/core/wire';
 import { Select } from './field.tsx';
 
 const AWG_SIZES = [24, 22, 20, 18, 16, 14, 12, 10, 8, 6, 4, 2, 1, 0, -1, -2, -3];

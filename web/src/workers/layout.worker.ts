@@ -1,5 +1,5 @@
 import { expose } from 'comlink';
-import { compareLayouts, optimise, QUICK, THOROUGH, type LaidOut, type RunToLayOut } from '@mendum/core';
+import { compareLayouts, optimise, QUICK, THOROUGH, type LaidOut, type RunToLayOut } from '@mendum/core/layout';
 
 /** Searches for the best layout of a run, and tells every better one on the way: who stops it keeps the last. */
 const searcher = {

@@ -1,18 +1,10 @@
 import { expose } from 'comlink';
-import {
-  boardOf,
-  bundleProfile,
-  knownSections,
-  lumpDiameterMm,
-  memories,
-  plan,
-  type Board,
-  type Catalogue,
-  type Job,
-  type KnownSections,
-  type Plan,
-  type Practice,
-} from '@mendum/core';
+import { knownSections, type KnownSections } from '@mendum/core/bundle';
+import type { Catalogue } from '@mendum/core/catalogue';
+import type { Job } from '@mendum/core/job';
+import { bundleProfile, lumpDiameterMm } from '@mendum/core/layout';
+import { boardOf, memories, plan, type Board, type Plan } from '@mendum/core/plan';
+import type { Practice } from '@mendum/core/practice';
 
 /** A board with the bundle's sections packed, so that the page need not pack them under a finger. */
 export interface PackedBoard {

@@ -1,5 +1,11 @@
 import { expose } from 'comlink';
-import { likeliestSheet, readPinout, type PinoutChoices, type PinoutHarness, type PinoutReading } from '@mendum/core';
+import {
+  likeliestSheet,
+  readPinout,
+  type PinoutChoices,
+  type PinoutHarness,
+  type PinoutReading,
+} from '@mendum/core/pinout';
 import {
   readSeparated,
   readSheetFile,

@@ -1,4 +1,4 @@
-import type { Finding } from '@mendum/core';
+import type { Finding } from '@mendum/core/damage';
 
 export const cut = (more: Partial<Finding> = {}): object => ({
   id: 'new',

@@ -1,13 +1,7 @@
 import { useState, type ComponentProps } from 'react';
-import {
-  cablesAlong,
-  colourInWords,
-  type Cable,
-  type Circuit,
-  type Harness,
-  type HarnessEdit,
-  type Run,
-} from '@mendum/core';
+import { cablesAlong, type Cable, type Circuit, type Harness, type Run } from '@mendum/core/harness';
+import type { HarnessEdit } from '@mendum/core/survey';
+import { colourInWords } from '@mendum/core/wire';
 import { cableSchema } from '@mendum/core/schemas';
 import { useKept } from '../../form/useKept.ts';
 import { ColourPick } from '../../quick/ColourPick.tsx';

@@ -1,15 +1,7 @@
 import { useState } from 'react';
-import {
-  cavitiesOf,
-  CIRCUIT_KINDS,
-  KIND_WORDS,
-  readColour,
-  colourInWords,
-  sizeInWords,
-  type Circuit,
-  type Harness,
-  type WireColour,
-} from '@mendum/core';
+import { cavitiesOf } from '@mendum/core/connector';
+import { CIRCUIT_KINDS, KIND_WORDS, type Circuit, type Harness } from '@mendum/core/harness';
+import { readColour, colourInWords, sizeInWords, type WireColour } from '@mendum/core/wire';
 import { WireChip } from '../../shapes/WireLine.tsx';
 import { JacketFields } from '../../form/JacketFields.tsx';
 import { useThing, type Form } from '../../form/useThing.ts';

@@ -1,5 +1,6 @@
 import { useEffect, useMemo, useRef } from 'react';
-import { colourInWords, KIND_WORDS, sizeInWords, type Circuit, type Harness } from '@mendum/core';
+import { KIND_WORDS, type Circuit, type Harness } from '@mendum/core/harness';
+import { colourInWords, sizeInWords } from '@mendum/core/wire';
 import { WireChip } from '../../shapes/WireLine.tsx';
 import { DataTable, type Column } from '../../ui/DataTable.tsx';
 import { Empty } from '../../ui/empty.tsx';

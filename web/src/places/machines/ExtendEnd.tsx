@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import type { Harness, HarnessEdit, HarnessNode } from '@mendum/core';
+import type { Harness, HarnessNode } from '@mendum/core/harness';
+import type { HarnessEdit } from '@mendum/core/survey';
 import { Button } from '../../ui/button.tsx';
 import { runBeyond } from './runBeyond.ts';
 import { NumberField, TextField } from '../../ui/field.tsx';

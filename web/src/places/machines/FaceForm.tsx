@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { seenCavities, type ConnectorFace, type FaceSide, type Numbering } from '@mendum/core';
+import { seenCavities, type ConnectorFace, type FaceSide, type Numbering } from '@mendum/core/connector';
 import { FaceDrawing } from '../../connector/FaceDrawing.tsx';
 import { Button } from '../../ui/button.tsx';
 import { NumberField, Select, TextArea, TextField } from '../../ui/field.tsx';

@@ -1,6 +1,6 @@
 import { useSearchParams } from 'react-router';
+import { cavitiesOf } from '@mendum/core/connector';
 import {
-  cavitiesOf,
   END_USES,
   SEAL_STATES,
   STUDS,
@@ -9,10 +9,10 @@ import {
   terminalInWords,
   type CavityFitting,
   type Harness,
-  type HarnessEdit,
   type HarnessNode,
   type TerminalFamily,
-} from '@mendum/core';
+} from '@mendum/core/harness';
+import type { HarnessEdit } from '@mendum/core/survey';
 import { fieldName } from '../../answer/path.ts';
 import { circuitInCavity } from '../../connector/ConnectorView.tsx';
 import { SEAL_WORDS, USE_WORDS } from '../../connector/words.ts';

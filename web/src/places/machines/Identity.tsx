@@ -1,11 +1,5 @@
-import {
-  IDENTITY_TEXTS,
-  identityInWords,
-  LATCH_WORDS,
-  LATCHES,
-  type HarnessNode,
-  type IdentityText,
-} from '@mendum/core';
+import { IDENTITY_TEXTS, identityInWords, LATCH_WORDS, LATCHES, type IdentityText } from '@mendum/core/connector';
+import type { HarnessNode } from '@mendum/core/harness';
 import type { Form } from '../../form/useThing.ts';
 import { NumberField, Select, TextField } from '../../ui/field.tsx';
 

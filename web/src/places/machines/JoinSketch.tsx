@@ -1,15 +1,8 @@
 import { useState } from 'react';
-import {
-  colourInWords,
-  counted,
-  endingAt,
-  mayBeOneWire,
-  proposeSame,
-  sizeInWords,
-  type Circuit,
-  type HarnessNode,
-  type SameCircuit,
-} from '@mendum/core';
+import type { Circuit, HarnessNode } from '@mendum/core/harness';
+import { endingAt, mayBeOneWire, proposeSame, type SameCircuit } from '@mendum/core/survey';
+import { counted } from '@mendum/core/units';
+import { colourInWords, sizeInWords } from '@mendum/core/wire';
 import { partsOf, type HarnessView } from '@mendum/core/operations';
 import { useHarnessesInfiniteQuery, useHarnessQuery } from '../../app/api.ts';
 import { useSave } from '../../app/change.ts';

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { figure } from '@mendum/core';
+import { figure } from '@mendum/core/units';
 import type { HarnessSummary } from '@mendum/core/operations';
 import { useHarnessesInfiniteQuery, useHarnessQuery } from '../../app/api.ts';
 import { PagedList } from '../../app/PagedList.tsx';

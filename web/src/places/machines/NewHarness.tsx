@@ -1,15 +1,8 @@
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import {
-  cavitiesOf,
-  faceMisses,
-  harnessFromPinout,
-  importable,
-  nodeOfConnector,
-  proposeTree,
-  type ConnectorFace,
-  type PinoutHarness,
-} from '@mendum/core';
+import { cavitiesOf, type ConnectorFace } from '@mendum/core/connector';
+import { importable, type PinoutHarness } from '@mendum/core/pinout';
+import { faceMisses, harnessFromPinout, nodeOfConnector, proposeTree } from '@mendum/core/survey';
 import { useHarnessesInfiniteQuery } from '../../app/api.ts';
 import { useSave } from '../../app/change.ts';
 import { usePages } from '../../app/usePages.ts';

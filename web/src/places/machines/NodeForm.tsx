@@ -1,15 +1,8 @@
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
-import {
-  cavitiesOf,
-  LOCK_FAMILIES,
-  NODE_KINDS,
-  RELEASE_GUIDES,
-  type Harness,
-  type HarnessEdit,
-  type HarnessNode,
-  type NodeKind,
-} from '@mendum/core';
+import { cavitiesOf, LOCK_FAMILIES, RELEASE_GUIDES } from '@mendum/core/connector';
+import { NODE_KINDS, type Harness, type HarnessNode, type NodeKind } from '@mendum/core/harness';
+import type { HarnessEdit } from '@mendum/core/survey';
 import { Button } from '../../ui/button.tsx';
 import { nodeSchema } from '@mendum/core/schemas';
 import { useKept } from '../../form/useKept.ts';

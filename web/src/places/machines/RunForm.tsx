@@ -2,7 +2,6 @@ import { useState } from 'react';
 import {
   AREAS,
   farthestOn,
-  figure,
   MOISTURES,
   VIBRATIONS,
   FEATURE_KINDS,
@@ -10,10 +9,11 @@ import {
   type Feature,
   type FeatureKind,
   type Harness,
-  type HarnessEdit,
   type NodeKind,
   type Run,
-} from '@mendum/core';
+} from '@mendum/core/harness';
+import type { HarnessEdit } from '@mendum/core/survey';
+import { figure } from '@mendum/core/units';
 import { Button } from '../../ui/button.tsx';
 import { runSchema } from '@mendum/core/schemas';
 import { useKept } from '../../form/useKept.ts';

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { placeFacts, QUICK_PLACES, stretchHarness, UNNAMED_MACHINE, type QuickPlace } from '@mendum/core';
+import { placeFacts, QUICK_PLACES, stretchHarness, UNNAMED_MACHINE, type QuickPlace } from '@mendum/core/quick';
 import { useSave } from '../../app/change.ts';
 import { EMPTY, type QuickDraft } from '../../quick/draft.ts';
 import { tile } from '../../quick/look.ts';

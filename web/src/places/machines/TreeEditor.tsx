@@ -1,6 +1,6 @@
 import { useRef, useState, type PointerEvent } from 'react';
 import clsx from 'clsx';
-import { NOT_MEASURED_MM, runLengthInWords, type Harness, type HarnessNode, type NodeKind } from '@mendum/core';
+import { NOT_MEASURED_MM, runLengthInWords, type Harness, type HarnessNode, type NodeKind } from '@mendum/core/harness';
 import { goesOnAt, treeScale, type PlacedRun } from '../../draw/tree.ts';
 import { Drawing } from '../../draw/Drawing.tsx';
 import { useRoom } from '../../draw/useRoom.ts';

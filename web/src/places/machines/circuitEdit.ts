@@ -1,5 +1,6 @@
 import type { ObjectSchema, Schema } from 'joi';
-import { circuitIdFrom, usualWire, type Circuit, type Harness } from '@mendum/core';
+import { circuitIdFrom, type Circuit, type Harness } from '@mendum/core/harness';
+import { usualWire } from '@mendum/core/wire';
 import { routedCircuitSchema } from '@mendum/core/schemas';
 import type { Wrongs } from '../../form/resolver.ts';
 

@@ -1,5 +1,6 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { applyEdits, EditRefused, type Harness, type HarnessEdit } from '@mendum/core';
+import type { Harness } from '@mendum/core/harness';
+import { applyEdits, EditRefused, type HarnessEdit } from '@mendum/core/survey';
 import { partsOf, type HarnessView } from '@mendum/core/operations';
 import { again, back, done, noHistory, type History } from '../../app/history.ts';
 import { keep, recall } from '../../app/kept.ts';

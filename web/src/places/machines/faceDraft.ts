@@ -1,4 +1,4 @@
-import { cavitiesOf, type ConnectorFace, type FaceSide, type Numbering } from '@mendum/core';
+import { cavitiesOf, type ConnectorFace, type FaceSide, type Numbering } from '@mendum/core/connector';
 import { numberOf } from '../../ui/typed.ts';
 
 /** A connector's face as it is typed. */

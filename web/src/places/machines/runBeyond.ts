@@ -1,12 +1,5 @@
-import {
-  idFrom,
-  NOT_MEASURED_MM,
-  USUAL_ZONE,
-  type Harness,
-  type HarnessEdit,
-  type HarnessNode,
-  type NodeKind,
-} from '@mendum/core';
+import { idFrom, NOT_MEASURED_MM, type Harness, type HarnessNode, type NodeKind } from '@mendum/core/harness';
+import { USUAL_ZONE, type HarnessEdit } from '@mendum/core/survey';
 import { freeId } from './draft.ts';
 
 /**

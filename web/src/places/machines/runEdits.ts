@@ -1,4 +1,5 @@
-import type { HarnessEdit, Run } from '@mendum/core';
+import type { Run } from '@mendum/core/harness';
+import type { HarnessEdit } from '@mendum/core/survey';
 
 type Change = Extract<HarnessEdit, { readonly do: 'changeRun' }>['change'];
 

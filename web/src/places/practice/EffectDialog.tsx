@@ -1,5 +1,5 @@
 import { useEffect } from 'react';
-import type { Practice } from '@mendum/core';
+import type { Practice } from '@mendum/core/practice';
 import type { JobEffect } from '@mendum/core/operations';
 import { usePracticeEffectMutation } from '../../app/api.ts';
 import { errorOf } from '../../app/change.ts';

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { expect, it } from 'vitest';
-import { READY_PRACTICES, type Practice } from '@mendum/core';
+import { READY_PRACTICES, type Practice } from '@mendum/core/practice';
 import { PracticeEditor } from './PracticeEditor.tsx';
 
 const [READY] = READY_PRACTICES;

@@ -1,5 +1,5 @@
 import clsx from 'clsx';
-import { HABITS, SCHOOLS, READY_PRACTICES, type Practice } from '@mendum/core';
+import { HABITS, SCHOOLS, READY_PRACTICES, type Practice } from '@mendum/core/practice';
 import { figuresSchema } from '@mendum/core/schemas';
 import { useKept } from '../../form/useKept.ts';
 import { Choices } from '../../ui/choices.tsx';

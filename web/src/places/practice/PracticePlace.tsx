@@ -2,7 +2,7 @@ import { useEffect, useState } from 'react';
 import clsx from 'clsx';
 import { useSearchParams } from 'react-router';
 import { v4 as uuid } from 'uuid';
-import type { Practice } from '@mendum/core';
+import type { Practice } from '@mendum/core/practice';
 import type { PracticeView } from '@mendum/core/operations';
 import { usePracticesQuery } from '../../app/api.ts';
 import { errorOf, useSave } from '../../app/change.ts';

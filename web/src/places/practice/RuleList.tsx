@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import clsx from 'clsx';
-import { ruleBook, type BookEntry } from '@mendum/core';
+import { ruleBook } from '@mendum/core/approach';
+import type { BookEntry } from '@mendum/core/method';
 import { TextField } from '../../ui/field.tsx';
 
 const VERDICT: Record<BookEntry['verdict'], { readonly word: string; readonly colour: string }> = {

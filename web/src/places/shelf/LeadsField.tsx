@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { leadsInWords, readLeads, type PigtailLead } from '@mendum/core';
+import { leadsInWords, readLeads, type PigtailLead } from '@mendum/core/stock';
 import { WireChip } from '../../shapes/WireLine.tsx';
 import { TextArea } from '../../ui/field.tsx';
 

@@ -1,5 +1,6 @@
 import { X } from 'lucide-react';
-import { NEST_BARRELS, NEST_STROKES, PART_COLOURS, type Nest, type Tool } from '@mendum/core';
+import type { Tool } from '@mendum/core/catalogue';
+import { NEST_BARRELS, NEST_STROKES, PART_COLOURS, type Nest } from '@mendum/core/stock';
 import type { Form } from '../../form/useThing.ts';
 import { Button } from '../../ui/button.tsx';
 import { NumberField, Select, TextField } from '../../ui/field.tsx';

@@ -1,12 +1,5 @@
-import {
-  colourDisagreement,
-  fieldOf,
-  kindOf,
-  PART_COLOURS,
-  type Part,
-  type PartField,
-  type PigtailLead,
-} from '@mendum/core';
+import { fieldOf, kindOf, type Part } from '@mendum/core/catalogue';
+import { colourDisagreement, PART_COLOURS, type PartField, type PigtailLead } from '@mendum/core/stock';
 import { partSchema } from '@mendum/core/schemas';
 import { useThing, type Form } from '../../form/useThing.ts';
 import { NumberField, Select, TextField } from '../../ui/field.tsx';

@@ -1,6 +1,7 @@
 import clsx from 'clsx';
 import { Minus, Plus } from 'lucide-react';
-import { colourDisagreement, type Part } from '@mendum/core';
+import type { Part } from '@mendum/core/catalogue';
+import { colourDisagreement } from '@mendum/core/stock';
 import { Figure } from '../../ui/units.tsx';
 import { fits, type Group } from './words.ts';
 

@@ -1,4 +1,4 @@
-import type { WireStock } from '@mendum/core';
+import type { WireStock } from '@mendum/core/stock';
 import { wireStockSchema } from '@mendum/core/schemas';
 import { JacketFields } from '../../form/JacketFields.tsx';
 import { useThing } from '../../form/useThing.ts';

@@ -1,4 +1,6 @@
-import { colourInWords, TOOL_TASKS, wireInWords, type Catalogue, type Tool, type WireStock } from '@mendum/core';
+import { TOOL_TASKS, type Catalogue, type Tool } from '@mendum/core/catalogue';
+import type { WireStock } from '@mendum/core/stock';
+import { colourInWords, wireInWords } from '@mendum/core/wire';
 import { WireChip } from '../../shapes/WireLine.tsx';
 import { Empty } from '../../ui/empty.tsx';
 import { Length } from '../../ui/units.tsx';

@@ -4,13 +4,13 @@ import {
   GENERIC_PARTS,
   kindOf,
   PART_KINDS,
-  usualWire,
   type Catalogue,
   type CatalogueEdit,
   type Part,
   type Tool,
-  type WireStock,
-} from '@mendum/core';
+} from '@mendum/core/catalogue';
+import type { WireStock } from '@mendum/core/stock';
+import { usualWire } from '@mendum/core/wire';
 import type { ErrorBody } from '@mendum/core/operations';
 import { v4 as uuid } from 'uuid';
 import { useShelfQuery } from '../../app/api.ts';

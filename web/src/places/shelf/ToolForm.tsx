@@ -1,4 +1,5 @@
-import { TERMINAL_FAMILIES, terminalInWords, TOOL_TASK_IDS, TOOL_TASKS, type Tool } from '@mendum/core';
+import { TOOL_TASK_IDS, TOOL_TASKS, type Tool } from '@mendum/core/catalogue';
+import { TERMINAL_FAMILIES, terminalInWords } from '@mendum/core/harness';
 import { toolSchema } from '@mendum/core/schemas';
 import { useThing } from '../../form/useThing.ts';
 import { NumberField, Select, TextField, TickBox, WrongWords } from '../../ui/field.tsx';

@@ -1,7 +1,8 @@
 import { render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { expect, it, test } from 'vitest';
-import type { Nest, Tool } from '@mendum/core';
+import type { Tool } from '@mendum/core/catalogue';
+import type { Nest } from '@mendum/core/stock';
 import { toolSchema } from '@mendum/core/schemas';
 import { filled } from '../../form/test/filled.ts';
 import { ToolForm } from './ToolForm.tsx';

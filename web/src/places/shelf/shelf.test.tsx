@@ -3,7 +3,7 @@ import userEvent from '@testing-library/user-event';
 import { Provider } from 'react-redux';
 import { MemoryRouter } from 'react-router';
 import { beforeEach, describe, expect, it } from 'vitest';
-import { FULL_SHELF, type Catalogue } from '@mendum/core';
+import { FULL_SHELF, type Catalogue } from '@mendum/core/catalogue';
 import { dismissNotice } from '../../app/notice.ts';
 import { NoticeBar } from '../../app/NoticeBar.tsx';
 import { makeStore } from '../../app/store.ts';

@@ -1,4 +1,5 @@
-import { kindOf, SHELF_GROUPS, type Part, type ShelfGroup } from '@mendum/core';
+import { kindOf, type Part } from '@mendum/core/catalogue';
+import { SHELF_GROUPS, type ShelfGroup } from '@mendum/core/stock';
 
 /** What a part takes, in a few words. */
 export const fits = (part: Part): string => kindOf(part.kind).fits(part);

@@ -2,7 +2,7 @@ import { render } from '@testing-library/react';
 import type { ReactNode } from 'react';
 import { Provider } from 'react-redux';
 import { MemoryRouter } from 'react-router';
-import { FULL_SHELF } from '@mendum/core';
+import { FULL_SHELF } from '@mendum/core/catalogue';
 import type { JobSummary } from '@mendum/core/operations';
 import { makeStore } from '../../app/store.ts';
 import { pageOf, type Sent } from '../../test/server.ts';

@@ -1,8 +1,7 @@
 import { useEffect, useMemo } from 'react';
+import { damageOf } from '@mendum/core/damage';
 import {
   checkConnector,
-  damageOf,
-  figure,
   placeFacts,
   QUICK_CONNECTOR_DAMAGES,
   QUICK_PLACES,
@@ -10,7 +9,8 @@ import {
   quickConnectorJob,
   SLACK_BY_FEEL,
   type QuickConnector,
-} from '@mendum/core';
+} from '@mendum/core/quick';
+import { figure } from '@mendum/core/units';
 import { usePracticesQuery, useShelfQuery } from '../../app/api.ts';
 import { thePlanner } from '../../app/planner.ts';
 import { DamagePicture } from '../../draw/DamageMark.tsx';

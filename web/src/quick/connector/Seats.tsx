@@ -1,13 +1,7 @@
 import { useMemo, useState } from 'react';
-import {
-  colourInWords,
-  seatedCircuits,
-  seenCavities,
-  sizeInWords,
-  type FaceView,
-  type WireColour,
-  type WireSize,
-} from '@mendum/core';
+import { seenCavities, type FaceView } from '@mendum/core/connector';
+import { seatedCircuits } from '@mendum/core/quick';
+import { colourInWords, sizeInWords, type WireColour, type WireSize } from '@mendum/core/wire';
 import { FaceDrawing } from '../../connector/FaceDrawing.tsx';
 import { WireChip } from '../../shapes/WireLine.tsx';
 import { TickBox } from '../../ui/field.tsx';

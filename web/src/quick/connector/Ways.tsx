@@ -1,5 +1,5 @@
 import { Minus, Plus } from 'lucide-react';
-import { RELEASE_GUIDES } from '@mendum/core';
+import { RELEASE_GUIDES } from '@mendum/core/connector';
 import { Which, WhichLock } from '../../recognise/Which.tsx';
 import { Button } from '../../ui/button.tsx';
 import { Choices, pickLook } from '../../ui/choices.tsx';

@@ -2,7 +2,7 @@ import { act, render, renderHook, screen, within } from '@testing-library/react'
 import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
 import { describe, expect, it, test } from 'vitest';
-import type { WireSize } from '@mendum/core';
+import type { WireSize } from '@mendum/core/wire';
 import {
   atPlace,
   connectorOf,

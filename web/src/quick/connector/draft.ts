@@ -1,20 +1,14 @@
 import { useEffect, useState } from 'react';
+import { cavitiesOf, LOCK_FAMILIES, type ConnectorFace, type LockFamily } from '@mendum/core/connector';
 import {
-  cavitiesOf,
-  LOCK_FAMILIES,
   QUICK_CONNECTOR_DAMAGES,
   QUICK_PLACES,
   quickConnectorOf,
-  USUAL_CONDUCTOR,
-  USUAL_JACKET,
-  type ConnectorFace,
-  type LockFamily,
   type QuickConnector,
   type QuickConnectorDamage,
   type QuickPlace,
-  type WireColour,
-  type WireSize,
-} from '@mendum/core';
+} from '@mendum/core/quick';
+import { USUAL_CONDUCTOR, USUAL_JACKET, type WireColour, type WireSize } from '@mendum/core/wire';
 import { keep, recall } from '../../app/kept.ts';
 
 /** A wire where it was tapped: in a cavity. */

@@ -1,4 +1,4 @@
-import { allMakes, type Make } from '@mendum/core';
+import { allMakes, type Make } from '@mendum/core/plan';
 import { Link, useSearchParams } from 'react-router';
 import { Empty } from '../../ui/empty.tsx';
 import { useOpenJob } from '../job.ts';

@@ -1,4 +1,5 @@
-import { NO_WISHES, type Cut, type CutGroup, type Kit } from '@mendum/core';
+import type { Cut, CutGroup, Kit } from '@mendum/core/kit';
+import { NO_WISHES } from '@mendum/core/layout';
 import { useSave } from '../../app/change.ts';
 import { Button } from '../../ui/button.tsx';
 import { Figure, useLength } from '../../ui/units.tsx';

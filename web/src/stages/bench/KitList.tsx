@@ -1,6 +1,6 @@
 import clsx from 'clsx';
 import { Link } from 'react-router';
-import type { Kit, KitLine } from '@mendum/core';
+import type { Kit, KitLine } from '@mendum/core/kit';
 import { Button } from '../../ui/button.tsx';
 import { Figure, useLength } from '../../ui/units.tsx';
 import { useOpenJob } from '../job.ts';

@@ -1,5 +1,8 @@
 import type { CSSProperties } from 'react';
-import { figure, type BenchStep, type Make, type WireColour } from '@mendum/core';
+import type { Make } from '@mendum/core/plan';
+import type { BenchStep } from '@mendum/core/step';
+import { figure } from '@mendum/core/units';
+import type { WireColour } from '@mendum/core/wire';
 import { COPPER_HEX, COPPER_LINE_HEX } from '../../shapes/colours.ts';
 import { Arrow, Caption, Copper, Dimension, Tube, WIDE, Wire, WORDS_GROWN, Y } from '../../shapes/stepShapes.tsx';
 import { BARREL, GLYPHS } from '../../glyph/index.ts';

@@ -1,6 +1,8 @@
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { allMakes, figure, type FindingPlan, type Make, type Run } from '@mendum/core';
+import type { Run } from '@mendum/core/harness';
+import { allMakes, type FindingPlan, type Make } from '@mendum/core/plan';
+import { figure } from '@mendum/core/units';
 import { useTicks } from '../../app/change.ts';
 import { useKeys } from '../../app/useKeys.ts';
 import { WireChip } from '../../shapes/WireLine.tsx';

@@ -1,4 +1,4 @@
-import type { WireColour } from '@mendum/core';
+import type { WireColour } from '@mendum/core/wire';
 import { GaugeDialog } from '../../recognise/Gauge.tsx';
 import { COPPER_HEX } from '../../shapes/colours.ts';
 import { WireLine } from '../../shapes/WireLine.tsx';

@@ -1,7 +1,7 @@
 import { act, render, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, describe, expect, it, vi } from 'vitest';
-import { FULL_SHELF } from '@mendum/core';
+import { FULL_SHELF } from '@mendum/core/catalogue';
 import type { Tick } from '@mendum/core/operations';
 import { findingOf, InJob, planFor, viewOf } from '../../test/job.tsx';
 import { standInServer, writesOf } from '../../test/server.ts';

@@ -1,4 +1,4 @@
-import type { Ask } from '@mendum/core';
+import type { Ask } from '@mendum/core/approach';
 import { AnswerLink } from '../AnswerLink.tsx';
 
 const DOES: Readonly<Record<Ask['does'], string>> = {

@@ -1,4 +1,5 @@
-import { figure, type FindingPlan } from '@mendum/core';
+import type { FindingPlan } from '@mendum/core/plan';
+import { figure } from '@mendum/core/units';
 
 /** What is done at the end of a cable whose connector is torn off, in figures. */
 export function CableLine({ finding }: { readonly finding: FindingPlan }) {

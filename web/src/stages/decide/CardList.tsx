@@ -1,5 +1,6 @@
 import clsx from 'clsx';
-import { colourInWords, type FindingPlan, type PieceOfWork, type Plan } from '@mendum/core';
+import type { FindingPlan, PieceOfWork, Plan } from '@mendum/core/plan';
+import { colourInWords } from '@mendum/core/wire';
 import { WireChip } from '../../shapes/WireLine.tsx';
 import { useOpenJob } from '../job.ts';
 

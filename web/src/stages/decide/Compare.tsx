@@ -1,13 +1,8 @@
 import { useState } from 'react';
 import clsx from 'clsx';
-import {
-  compareMethods,
-  type FindingPlan,
-  type MethodId,
-  type RankedMethod,
-  type RuleHit,
-  type WouldNeed,
-} from '@mendum/core';
+import type { MethodId } from '@mendum/core/family';
+import { compareMethods, type RankedMethod, type RuleHit, type WouldNeed } from '@mendum/core/method';
+import type { FindingPlan } from '@mendum/core/plan';
 import { Dialog } from '../../ui/dialog.tsx';
 import { Select } from '../../ui/field.tsx';
 

@@ -1,6 +1,9 @@
 import { Link } from 'react-router';
 import { lazy, Suspense, useState } from 'react';
-import { figure, findingInWords, isAtCavity, sizeInWords, type FindingPlan } from '@mendum/core';
+import { findingInWords, isAtCavity } from '@mendum/core/damage';
+import type { FindingPlan } from '@mendum/core/plan';
+import { figure } from '@mendum/core/units';
+import { sizeInWords } from '@mendum/core/wire';
 import { useSave } from '../../app/change.ts';
 import { Button } from '../../ui/button.tsx';
 import { useOpenJob } from '../job.ts';

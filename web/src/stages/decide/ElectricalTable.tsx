@@ -1,5 +1,6 @@
 import clsx from 'clsx';
-import { figure, type ElectricalLine, type FindingPlan } from '@mendum/core';
+import type { ElectricalLine, FindingPlan } from '@mendum/core/plan';
+import { figure } from '@mendum/core/units';
 import { Figure } from '../../ui/units.tsx';
 
 const STANDING: Record<ElectricalLine['standing'], { readonly word: string; readonly colour: string }> = {

@@ -1,4 +1,5 @@
-import { figure, type FindingPlan } from '@mendum/core';
+import type { FindingPlan } from '@mendum/core/plan';
+import { figure } from '@mendum/core/units';
 import { Figure, useLength } from '../../ui/units.tsx';
 
 interface Fact {

@@ -1,4 +1,5 @@
-import type { SplicePlan, WireColour } from '@mendum/core';
+import type { SplicePlan } from '@mendum/core/plan';
+import type { WireColour } from '@mendum/core/wire';
 import { WireLine } from '../../shapes/WireLine.tsx';
 import { GLYPHS, JOINT } from '../../glyph/index.ts';
 import { useRoom } from '../../draw/useRoom.ts';

@@ -1,4 +1,6 @@
-import { orderInWords, substituteFor, type FindingPlan } from '@mendum/core';
+import { orderInWords } from '@mendum/core/catalogue';
+import { substituteFor } from '@mendum/core/method';
+import type { FindingPlan } from '@mendum/core/plan';
 
 /**
  * Where the method that would go first only lacks a part or die: what to order, and what stands in for it with what it

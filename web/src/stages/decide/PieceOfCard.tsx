@@ -1,5 +1,5 @@
 import clsx from 'clsx';
-import type { FindingPlan } from '@mendum/core';
+import type { FindingPlan } from '@mendum/core/plan';
 import { useOpenJob } from '../job.ts';
 import { piecesWords } from './CardList.tsx';
 

@@ -1,6 +1,9 @@
 import { useState } from 'react';
 import clsx from 'clsx';
-import type { CoverId, FindingPlan, MethodId, MethodStatus, RuleHit } from '@mendum/core';
+import type { CoverId } from '@mendum/core/approach';
+import type { MethodId } from '@mendum/core/family';
+import type { MethodStatus, RuleHit } from '@mendum/core/method';
+import type { FindingPlan } from '@mendum/core/plan';
 import { Button } from '../../ui/button.tsx';
 import { useOpenJob } from '../job.ts';
 import { Compare } from './Compare.tsx';

@@ -1,4 +1,5 @@
-import { figure, type FindingPlan } from '@mendum/core';
+import type { FindingPlan } from '@mendum/core/plan';
+import { figure } from '@mendum/core/units';
 import { goesOnAt, treeScale } from '../../draw/tree.ts';
 import { Drawing } from '../../draw/Drawing.tsx';
 import { useRoom } from '../../draw/useRoom.ts';

@@ -1,5 +1,6 @@
 import clsx from 'clsx';
-import { liftedAt, type RuleHit } from '@mendum/core';
+import { liftedAt } from '@mendum/core/approach';
+import type { RuleHit } from '@mendum/core/method';
 import { AnswerLink } from '../AnswerLink.tsx';
 import { useOpenJob } from '../job.ts';
 

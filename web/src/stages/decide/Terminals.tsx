@@ -1,6 +1,8 @@
 import { useState } from 'react';
 import clsx from 'clsx';
-import { figure, type FindingPlan, type RankedEnd, type Way } from '@mendum/core';
+import type { RankedEnd, Way } from '@mendum/core/approach';
+import type { FindingPlan } from '@mendum/core/plan';
+import { figure } from '@mendum/core/units';
 import { Button } from '../../ui/button.tsx';
 import { useOpenJob } from '../job.ts';
 import { Rules } from './Rules.tsx';

@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import type { CoverId, MethodId, Way } from '@mendum/core';
+import type { CoverId, Way } from '@mendum/core/approach';
+import type { MethodId } from '@mendum/core/family';
 import { useSave } from '../../app/change.ts';
 import { notify } from '../../app/notice.ts';
 import { Button } from '../../ui/button.tsx';

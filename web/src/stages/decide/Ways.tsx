@@ -1,6 +1,8 @@
 import { useState } from 'react';
 import clsx from 'clsx';
-import { isAtCavity, liftedAt, WAY_WORDS, type FindingPlan, type RankedWay } from '@mendum/core';
+import { liftedAt, WAY_WORDS, type RankedWay } from '@mendum/core/approach';
+import { isAtCavity } from '@mendum/core/damage';
+import type { FindingPlan } from '@mendum/core/plan';
 import { AnswerLink } from '../AnswerLink.tsx';
 import { Button } from '../../ui/button.tsx';
 import { Figure } from '../../ui/units.tsx';

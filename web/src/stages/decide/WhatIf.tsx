@@ -1,16 +1,7 @@
 import { useMemo, useState } from 'react';
-import {
-  figure,
-  MOISTURES,
-  plan,
-  planChanges,
-  VIBRATIONS,
-  whatIfInputs,
-  type FindingPlan,
-  type Moisture,
-  type Vibration,
-  type Zone,
-} from '@mendum/core';
+import { MOISTURES, VIBRATIONS, type Moisture, type Vibration, type Zone } from '@mendum/core/harness';
+import { plan, planChanges, whatIfInputs, type FindingPlan } from '@mendum/core/plan';
+import { figure } from '@mendum/core/units';
 import { usePracticesQuery } from '../../app/api.ts';
 import { Dialog } from '../../ui/dialog.tsx';
 import { NumberField, Select } from '../../ui/field.tsx';

@@ -1,7 +1,7 @@
 import { render, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
-import { READY_PRACTICES } from '@mendum/core';
+import { READY_PRACTICES } from '@mendum/core/practice';
 import { circuitOf, findingOf, InJob, viewOf } from '../../test/job.tsx';
 import { standInServer, writesOf } from '../../test/server.ts';
 import { DecideStage } from './DecideStage.tsx';

@@ -1,7 +1,9 @@
 import { render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
-import { FULL_SHELF, READY_PRACTICES, type Finding } from '@mendum/core';
+import { FULL_SHELF } from '@mendum/core/catalogue';
+import type { Finding } from '@mendum/core/damage';
+import { READY_PRACTICES } from '@mendum/core/practice';
 import type { JobView } from '@mendum/core/operations';
 import { findingOf, InJob, planFor, viewOf } from '../../test/job.tsx';
 import { standInServer, writesOf } from '../../test/server.ts';

@@ -1,14 +1,7 @@
 import { useMemo } from 'react';
-import {
-  bundleWith,
-  diameterAt,
-  thingsAlong,
-  type Cable,
-  type Circuit,
-  type FindingPlan,
-  type RunPlan,
-  type SplicePlan,
-} from '@mendum/core';
+import { thingsAlong, type Cable, type Circuit } from '@mendum/core/harness';
+import { bundleWith, diameterAt } from '@mendum/core/layout';
+import type { FindingPlan, RunPlan, SplicePlan } from '@mendum/core/plan';
 import { CrossSection, type InSection } from '../../draw/CrossSection.tsx';
 import { useOpenJob } from '../job.ts';
 import { Figure, useLength } from '../../ui/units.tsx';

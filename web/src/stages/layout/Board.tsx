@@ -1,5 +1,8 @@
 import { useMemo, useRef, useState, type ReactNode } from 'react';
-import { figure, type Circuit, type Finding, type FindingPlan, type Run, type RunPlan } from '@mendum/core';
+import type { Finding } from '@mendum/core/damage';
+import type { Circuit, Run } from '@mendum/core/harness';
+import type { FindingPlan, RunPlan } from '@mendum/core/plan';
+import { figure } from '@mendum/core/units';
 import { KeepOuts, KeepOutWords } from '../../draw/KeepOuts.tsx';
 import { Profile } from '../../draw/Profile.tsx';
 import { rowsOf } from '../../draw/rows.ts';

@@ -1,5 +1,6 @@
 import { memo, useMemo } from 'react';
-import { type Finding, type FindingPlan } from '@mendum/core';
+import type { Finding } from '@mendum/core/damage';
+import type { FindingPlan } from '@mendum/core/plan';
 import { RowNames } from '../../draw/RowNames.tsx';
 import { thickOf, type Row } from '../../draw/rows.ts';
 import { RunRow } from '../../draw/RunRow.tsx';

@@ -1,4 +1,5 @@
-import type { Run, RunPlan } from '@mendum/core';
+import type { Run } from '@mendum/core/harness';
+import type { RunPlan } from '@mendum/core/plan';
 import { Figure, Length, useLength } from '../../ui/units.tsx';
 import { useOpenJob } from '../job.ts';
 

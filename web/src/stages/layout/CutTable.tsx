@@ -1,7 +1,8 @@
 import { memo, useEffect, useMemo, useRef } from 'react';
 import clsx from 'clsx';
 import { PinOff } from 'lucide-react';
-import { byFirstCut, cutsOn, type Circuit, type FindingPlan, type Run } from '@mendum/core';
+import type { Circuit, Run } from '@mendum/core/harness';
+import { byFirstCut, cutsOn, type FindingPlan } from '@mendum/core/plan';
 import { Figure, useLength } from '../../ui/units.tsx';
 import { useOpenJob } from '../job.ts';
 import type { LiveBoard } from './useBoard.ts';

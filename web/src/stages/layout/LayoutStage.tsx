@@ -1,15 +1,15 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { Link } from 'react-router';
+import { placesOf } from '@mendum/core/layout';
 import {
   asLaid,
   findingsOnRun,
   pinnedAt,
-  placesOf,
   plansOn,
   seenOn,
   type Board as BoardOfRun,
   type RunPlan,
-} from '@mendum/core';
+} from '@mendum/core/plan';
 import { useUndoKeys } from '../../app/useUndoKeys.ts';
 import { HarnessTree } from '../../draw/HarnessTree.tsx';
 import { Empty } from '../../ui/empty.tsx';

@@ -1,5 +1,8 @@
 import { Link } from 'react-router';
-import { figure, LEVELS, type FindingPlan, type Level, type Run, type RunPlan } from '@mendum/core';
+import type { Run } from '@mendum/core/harness';
+import { LEVELS, type Level } from '@mendum/core/layout';
+import type { FindingPlan, RunPlan } from '@mendum/core/plan';
+import { figure } from '@mendum/core/units';
 import { Figure, Length, useLength } from '../../ui/units.tsx';
 import { useOpenJob } from '../job.ts';
 

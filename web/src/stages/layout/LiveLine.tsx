@@ -1,4 +1,4 @@
-import { cutsOn, type FindingPlan, type RunPlan } from '@mendum/core';
+import { cutsOn, type FindingPlan, type RunPlan } from '@mendum/core/plan';
 import { Figure, useLength } from '../../ui/units.tsx';
 import { useOpenJob } from '../job.ts';
 

@@ -1,4 +1,5 @@
-import { TURNS_PER_M, wireInWords, type FindingPlan, type RunPlan } from '@mendum/core';
+import type { FindingPlan, RunPlan } from '@mendum/core/plan';
+import { TURNS_PER_M, wireInWords } from '@mendum/core/wire';
 import { Figure, Length, useLength } from '../../ui/units.tsx';
 import { useOpenJob } from '../job.ts';
 

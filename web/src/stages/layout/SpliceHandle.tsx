@@ -1,5 +1,8 @@
 import { memo, useEffect, useRef, type KeyboardEvent } from 'react';
-import { figure, type Circuit, type SplicePlan, type SpliceSide } from '@mendum/core';
+import type { Circuit } from '@mendum/core/harness';
+import type { SpliceSide } from '@mendum/core/layout';
+import type { SplicePlan } from '@mendum/core/plan';
+import { figure } from '@mendum/core/units';
 import type { RunScale } from '../../draw/useRunScale.ts';
 
 /** Height of a line of the board, px. */

@@ -1,7 +1,12 @@
 import { fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it, vi } from 'vitest';
-import { boardOf, knownSections, NO_WISHES, warm, type Catalogue, type Job, type Practice } from '@mendum/core';
+import { knownSections } from '@mendum/core/bundle';
+import type { Catalogue } from '@mendum/core/catalogue';
+import type { Job } from '@mendum/core/job';
+import { NO_WISHES } from '@mendum/core/layout';
+import { boardOf, warm } from '@mendum/core/plan';
+import type { Practice } from '@mendum/core/practice';
 import { circuitOf, findingOf, InJob, planFor, viewOf } from '../../test/job.tsx';
 import { standInServer, writesOf } from '../../test/server.ts';
 import { CutTable } from './CutTable.tsx';

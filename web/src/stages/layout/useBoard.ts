@@ -1,23 +1,18 @@
 import { useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
+import { takeSections } from '@mendum/core/bundle';
+import { movedSplice, NO_WISHES, placesOf, type LayoutWishes, type Moved, type SpliceSide } from '@mendum/core/layout';
 import {
   findingPlanAt,
   findingsOnRun,
-  movedSplice,
-  NO_WISHES,
   pinnedAt,
-  placesOf,
   plansOn,
   runPlanAt,
   searchedAnew,
-  takeSections,
   unpinned,
   type Board,
   type FindingPlan,
-  type LayoutWishes,
-  type Moved,
   type RunPlan,
-  type SpliceSide,
-} from '@mendum/core';
+} from '@mendum/core/plan';
 import { useSave } from '../../app/change.ts';
 import { again as redone, back, done, noHistory, type History } from '../../app/history.ts';
 import { thePlanner } from '../../app/planner.ts';

@@ -1,6 +1,9 @@
 import { act, renderHook } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
-import { boardOf, CRIMP_FIRST, FULL_SHELF, movedSplice, optimise, QUICK, warm, type Board } from '@mendum/core';
+import { FULL_SHELF } from '@mendum/core/catalogue';
+import { movedSplice, optimise, QUICK } from '@mendum/core/layout';
+import { boardOf, warm, type Board } from '@mendum/core/plan';
+import { CRIMP_FIRST } from '@mendum/core/practice';
 import { findingOf, viewOf } from '../../test/job.tsx';
 import { useProof } from './useProof.ts';
 

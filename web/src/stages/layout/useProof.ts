@@ -1,13 +1,6 @@
 import { useMemo, useState } from 'react';
-import {
-  compareLayouts,
-  placesOf,
-  type Board,
-  type LaidOut,
-  type PlacedItem,
-  type RunPlan,
-  type RunToLayOut,
-} from '@mendum/core';
+import { compareLayouts, placesOf, type LaidOut, type PlacedItem, type RunToLayOut } from '@mendum/core/layout';
+import type { Board, RunPlan } from '@mendum/core/plan';
 
 type Reached = RunPlan['reached'];
 

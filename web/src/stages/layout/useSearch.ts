@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import { proxy, wrap } from 'comlink';
-import type { LaidOut, RunToLayOut } from '@mendum/core';
+import type { LaidOut, RunToLayOut } from '@mendum/core/layout';
 import type { LayoutSearcher } from '../../workers/layout.worker.ts';
 
 /** A search for the best layout that is under way: since when, and the best so far. */

@@ -1,5 +1,6 @@
 import { useCallback, useRef, useState, type PointerEvent, type RefObject } from 'react';
-import type { SplicePlan, SpliceSide } from '@mendum/core';
+import type { SpliceSide } from '@mendum/core/layout';
+import type { SplicePlan } from '@mendum/core/plan';
 import type { Room } from '../../draw/useRoom.ts';
 import type { RunScale } from '../../draw/useRunScale.ts';
 import type { Shown } from '../../draw/ZoomBar.tsx';

@@ -1,4 +1,6 @@
-import { counted, ledgerInWords, type FindingPlan, type Make, type SideLoss } from '@mendum/core';
+import { ledgerInWords, type SideLoss } from '@mendum/core/mishap';
+import type { FindingPlan, Make } from '@mendum/core/plan';
+import { counted } from '@mendum/core/units';
 import { Length } from '../../ui/units.tsx';
 import { useOpenJob } from '../job.ts';
 import type { Priced } from './useMishap.ts';

@@ -1,4 +1,5 @@
-import { ledgerInWords, slackLedger, type FindingPlan } from '@mendum/core';
+import { ledgerInWords, slackLedger } from '@mendum/core/mishap';
+import type { FindingPlan } from '@mendum/core/plan';
 import { Length } from '../../ui/units.tsx';
 import { useOpenJob } from '../job.ts';
 

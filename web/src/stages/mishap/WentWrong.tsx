@@ -1,14 +1,7 @@
 import { useMemo, useState } from 'react';
-import {
-  LONGEST_MISHAP_MM,
-  mishapAsks,
-  mishapInWords,
-  mishapsOf,
-  type FindingPlan,
-  type Make,
-  type MishapKind,
-  type MishapSaid,
-} from '@mendum/core';
+import { LONGEST_MISHAP_MM, mishapAsks, mishapInWords, mishapsOf, type MishapSaid } from '@mendum/core/mishap';
+import type { FindingPlan, Make } from '@mendum/core/plan';
+import type { MishapKind } from '@mendum/core/step';
 import { useSave } from '../../app/change.ts';
 import { Button } from '../../ui/button.tsx';
 import { Choices, pickLook } from '../../ui/choices.tsx';

@@ -5,14 +5,13 @@ import {
   mishapCost,
   progressOf,
   slackLedger,
-  type FindingPlan,
-  type Make,
   type MishapCost,
   type MishapProblem,
   type MishapSaid,
   type Progress,
   type SlackLedger,
-} from '@mendum/core';
+} from '@mendum/core/mishap';
+import type { FindingPlan, Make } from '@mendum/core/plan';
 import type { JobView } from '@mendum/core/operations';
 import { thePlanner } from '../../app/planner.ts';
 import { useOpenJob } from '../job.ts';

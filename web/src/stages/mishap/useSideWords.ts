@@ -1,4 +1,5 @@
-import type { Make, Side } from '@mendum/core';
+import type { Make } from '@mendum/core/plan';
+import type { Side } from '@mendum/core/sizing';
 import { useOpenJob } from '../job.ts';
 import { runOf } from '../where.ts';
 

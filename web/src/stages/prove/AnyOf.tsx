@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import clsx from 'clsx';
-import type { Check, Reading, ReadingValue, Ruling, VerdictWord } from '@mendum/core';
+import type { Check, Reading, ReadingValue, Ruling, VerdictWord } from '@mendum/core/prove';
 import { Choices } from '../../ui/choices.tsx';
 import { CheckBlock } from './CheckBlock.tsx';
 

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import clsx from 'clsx';
-import { figure, readInWords, type Check, type Reading, type ReadingValue, type Ruling } from '@mendum/core';
+import { readInWords, type Check, type Reading, type ReadingValue, type Ruling } from '@mendum/core/prove';
+import { figure } from '@mendum/core/units';
 import { Button } from '../../ui/button.tsx';
 import { Choices } from '../../ui/choices.tsx';
 import { Verdict } from '../../ui/verdict.tsx';

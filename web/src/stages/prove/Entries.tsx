@@ -1,5 +1,6 @@
 import { useState, type ReactNode } from 'react';
-import { figure, type Check, type ReadingValue } from '@mendum/core';
+import type { Check, ReadingValue } from '@mendum/core/prove';
+import { figure } from '@mendum/core/units';
 import { readingValueSchema } from '@mendum/core/schemas';
 import { useThing, type Form } from '../../form/useThing.ts';
 import { Button } from '../../ui/button.tsx';

@@ -1,11 +1,6 @@
 import { useState } from 'react';
-import {
-  functionInWords,
-  functionsOf,
-  type FunctionAnswer,
-  type FunctionMoment,
-  type FunctionSeen,
-} from '@mendum/core';
+import { functionInWords, type FunctionAnswer, type FunctionMoment, type FunctionSeen } from '@mendum/core/prove';
+import { functionsOf } from '@mendum/core/record';
 import { useSave } from '../../app/change.ts';
 import { WireChip } from '../../shapes/WireLine.tsx';
 import { Button } from '../../ui/button.tsx';

@@ -1,5 +1,7 @@
 import { useMemo, useState } from 'react';
-import type { FindingPlan, Make, MishapSaid, Ruling } from '@mendum/core';
+import type { MishapSaid } from '@mendum/core/mishap';
+import type { FindingPlan, Make } from '@mendum/core/plan';
+import type { Ruling } from '@mendum/core/prove';
 import { useSave } from '../../app/change.ts';
 import { Button } from '../../ui/button.tsx';
 import { TickBox } from '../../ui/field.tsx';

@@ -1,15 +1,15 @@
 import { useState } from 'react';
+import type { Circuit } from '@mendum/core/harness';
+import type { Make } from '@mendum/core/plan';
 import {
   maySign,
   type Check,
-  type Circuit,
   type HowRead,
-  type Make,
   type Reading,
   type ReadingValue,
   type Ruling,
   type VerdictWord,
-} from '@mendum/core';
+} from '@mendum/core/prove';
 import { useSave } from '../../app/change.ts';
 import { WireChip } from '../../shapes/WireLine.tsx';
 import { Button } from '../../ui/button.tsx';

@@ -1,4 +1,5 @@
-import { allMakes, type Make, maySign } from '@mendum/core';
+import { allMakes, type Make } from '@mendum/core/plan';
+import { maySign } from '@mendum/core/prove';
 import clsx from 'clsx';
 import { Link, useSearchParams } from 'react-router';
 import { Empty } from '../../ui/empty.tsx';

@@ -1,7 +1,7 @@
 import { render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import type { Reading } from '@mendum/core';
+import type { Reading } from '@mendum/core/prove';
 import { findingOf, InJob, viewOf } from '../../test/job.tsx';
 import { standInPlanner } from '../../test/planner.ts';
 import { standInServer, writesOf } from '../../test/server.ts';

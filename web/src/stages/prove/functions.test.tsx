@@ -1,7 +1,7 @@
 import { render, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { beforeEach, describe, expect, it, test } from 'vitest';
-import type { FunctionMoment } from '@mendum/core';
+import type { FunctionMoment } from '@mendum/core/prove';
 import { findingOf, InJob, viewOf } from '../../test/job.tsx';
 import { standInPlanner } from '../../test/planner.ts';
 import { standInServer, writesOf } from '../../test/server.ts';

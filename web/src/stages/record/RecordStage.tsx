@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import { functionsOf, jobSheet, maySign, notWatched } from '@mendum/core';
+import { maySign } from '@mendum/core/prove';
+import { functionsOf, jobSheet, notWatched } from '@mendum/core/record';
 import { Link } from 'react-router';
 import { useSave } from '../../app/change.ts';
 import { useAppSelector } from '../../app/store.ts';

@@ -1,4 +1,4 @@
-import type { JobSheet } from '@mendum/core';
+import type { JobSheet } from '@mendum/core/record';
 import { StandingMark, Verdict } from '../../ui/verdict.tsx';
 import { when } from '../../ui/when.ts';
 

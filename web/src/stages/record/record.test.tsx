@@ -1,7 +1,8 @@
 import { render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
-import { buildRecords, type Check, type Reading, type ReadingValue } from '@mendum/core';
+import type { Check, Reading, ReadingValue } from '@mendum/core/prove';
+import { buildRecords } from '@mendum/core/record';
 import type { JobView } from '@mendum/core/operations';
 import { findingOf, InJob, planFor, viewOf } from '../../test/job.tsx';
 import { standInServer, writesOf } from '../../test/server.ts';

@@ -1,4 +1,6 @@
-import { ownFieldsOf, type Harness, type WireSpec } from '@mendum/core';
+import { ownFieldsOf } from '@mendum/core/damage';
+import type { Harness } from '@mendum/core/harness';
+import type { WireSpec } from '@mendum/core/wire';
 import { Button } from '../../ui/button.tsx';
 import { Select, TextField, TickBox, WrongWords } from '../../ui/field.tsx';
 import { WireFields } from '../../ui/wireFields.tsx';

@@ -1,5 +1,6 @@
 import clsx from 'clsx';
-import { cavityKindOf, damageOf, isCavityKind, type FindingKind, type Harness } from '@mendum/core';
+import { cavityKindOf, damageOf, isCavityKind, type FindingKind } from '@mendum/core/damage';
+import type { Harness } from '@mendum/core/harness';
 import { Button } from '../../ui/button.tsx';
 import { Choices } from '../../ui/choices.tsx';
 import { NumberField, Select } from '../../ui/field.tsx';

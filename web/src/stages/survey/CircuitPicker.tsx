@@ -1,5 +1,6 @@
 import clsx from 'clsx';
-import { colourInWords, sizeInWords, type Circuit } from '@mendum/core';
+import type { Circuit } from '@mendum/core/harness';
+import { colourInWords, sizeInWords } from '@mendum/core/wire';
 import { WireChip } from '../../shapes/WireLine.tsx';
 
 interface CircuitPickerProps {

@@ -1,14 +1,14 @@
 import { useState } from 'react';
 import {
-  figure,
-  runLengthInWords,
   FINDING_KINDS,
   isCavityKind,
   lostStretch,
   ownFieldsOf,
   type Finding,
   type FindingKind,
-} from '@mendum/core';
+} from '@mendum/core/damage';
+import { runLengthInWords } from '@mendum/core/harness';
+import { figure } from '@mendum/core/units';
 import { useSave, type Outcome } from '../../app/change.ts';
 import { Button } from '../../ui/button.tsx';
 import { useFields } from '../../form/useThing.ts';

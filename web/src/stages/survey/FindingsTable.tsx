@@ -1,6 +1,7 @@
 import clsx from 'clsx';
 import { Pencil, Trash2 } from 'lucide-react';
-import { colourInWords, findingInWords, isAtCavity, lostStretch, notedInWords, type Finding } from '@mendum/core';
+import { findingInWords, isAtCavity, lostStretch, notedInWords, type Finding } from '@mendum/core/damage';
+import { colourInWords } from '@mendum/core/wire';
 import { DamagePicture } from '../../draw/DamageMark.tsx';
 import { WireChip } from '../../shapes/WireLine.tsx';
 import { Figure, useLength } from '../../ui/units.tsx';

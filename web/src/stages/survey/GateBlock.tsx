@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { GateEntry, GateNeed } from '@mendum/core';
+import type { GateEntry, GateNeed } from '@mendum/core/approach';
 import { fieldName } from '../../answer/path.ts';
 import { useSave } from '../../app/change.ts';
 import { Button } from '../../ui/button.tsx';

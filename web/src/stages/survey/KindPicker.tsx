@@ -1,5 +1,5 @@
 import clsx from 'clsx';
-import { CAVITY_FINDING_KINDS, damageOf, RUN_FINDING_KINDS, type FindingKind } from '@mendum/core';
+import { CAVITY_FINDING_KINDS, damageOf, RUN_FINDING_KINDS, type FindingKind } from '@mendum/core/damage';
 import { Choices } from '../../ui/choices.tsx';
 import { DamagePicture } from '../../draw/DamageMark.tsx';
 

@@ -1,4 +1,4 @@
-import { NOTED, NOTED_NAMES, type OwnField } from '@mendum/core';
+import { NOTED, NOTED_NAMES, type OwnField } from '@mendum/core/damage';
 import { TextArea, TextField } from '../../ui/field.tsx';
 import type { DraftForm } from './draftForm.ts';
 

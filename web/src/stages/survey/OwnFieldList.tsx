@@ -1,4 +1,6 @@
-import { allowedCurrentA, areaMm2, figure, remainingShare, type Circuit } from '@mendum/core';
+import type { Circuit } from '@mendum/core/harness';
+import { figure } from '@mendum/core/units';
+import { allowedCurrentA, areaMm2, remainingShare } from '@mendum/core/wire';
 import { NumberField, TextField } from '../../ui/field.tsx';
 import { numberOf } from '../../ui/typed.ts';
 import { figuresOf, wordsOf, type FindingDraft } from './draft.ts';

@@ -1,4 +1,5 @@
-import { damageOf, figure, type Finding } from '@mendum/core';
+import { damageOf, type Finding } from '@mendum/core/damage';
+import { figure } from '@mendum/core/units';
 import { Button } from '../../ui/button.tsx';
 
 /** What the server says of a write that was made from an old version. */

@@ -1,6 +1,8 @@
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
-import { NOT_MEASURED_MM, runLengthInWords, type Finding, type HarnessNode, type MappingCard } from '@mendum/core';
+import type { Finding } from '@mendum/core/damage';
+import { NOT_MEASURED_MM, runLengthInWords, type HarnessNode } from '@mendum/core/harness';
+import type { MappingCard } from '@mendum/core/mapping';
 import { useAskedField } from '../../answer/useAskedField.ts';
 import { useSave } from '../../app/change.ts';
 import { notify } from '../../app/notice.ts';

@@ -1,7 +1,7 @@
 import { render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
-import type { Finding } from '@mendum/core';
+import type { Finding } from '@mendum/core/damage';
 import { useFields } from '../../form/useThing.ts';
 import { circuitOf, findingOf, viewOf } from '../../test/job.tsx';
 import { BranchFields } from './BranchFields.tsx';

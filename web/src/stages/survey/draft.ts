@@ -1,8 +1,6 @@
 import { v4 as uuid } from 'uuid';
 import {
   branchesOf,
-  checkFinding,
-  checkOverlap,
   damageOf,
   endOfCircuit,
   isAtCavity,
@@ -12,11 +10,10 @@ import {
   ownFieldsOf,
   type Finding,
   type FindingKind,
-  type Job,
-  type JobProblem,
   type OwnField,
-  type WireSpec,
-} from '@mendum/core';
+} from '@mendum/core/damage';
+import { checkFinding, checkOverlap, type Job, type JobProblem } from '@mendum/core/job';
+import type { WireSpec } from '@mendum/core/wire';
 import { findingSchema } from '@mendum/core/schemas';
 import { judged, type Wrongs } from '../../form/resolver.ts';
 import { restOf } from '../../ui/rest.ts';

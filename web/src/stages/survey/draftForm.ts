@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import type { Resolver, ResolverResult } from 'react-hook-form';
-import { NOTED_NAMES, ownFieldsOf, type Finding, type Job } from '@mendum/core';
+import { NOTED_NAMES, ownFieldsOf, type Finding } from '@mendum/core/damage';
+import type { Job } from '@mendum/core/job';
 import { nested } from '../../form/resolver.ts';
 import type { Form } from '../../form/useThing.ts';
 import { findingsOf, type FindingDraft } from './draft.ts';

@@ -7,10 +7,10 @@ import {
   type CavityFindingKind,
   type Finding,
   type FindingKind,
-  type Job,
   type OwnField,
-  type WireSpec,
-} from '@mendum/core';
+} from '@mendum/core/damage';
+import type { Job } from '@mendum/core/job';
+import type { WireSpec } from '@mendum/core/wire';
 import { viewOf } from '../../test/job.tsx';
 import { draftOf, findingsOf } from './draft.ts';
 

@@ -1,4 +1,4 @@
-import type { Circuit } from '@mendum/core';
+import type { Circuit } from '@mendum/core/harness';
 
 /** The runs that every picked circuit goes through. */
 export const runsOf = (circuits: readonly Circuit[], circuitIds: readonly string[]): ReadonlySet<string> => {

@@ -1,5 +1,7 @@
 import { useState } from 'react';
-import { importable, importEdits, type Attachment, type Harness, type HarnessEdit } from '@mendum/core';
+import type { Harness } from '@mendum/core/harness';
+import { importable } from '@mendum/core/pinout';
+import { importEdits, type Attachment, type HarnessEdit } from '@mendum/core/survey';
 import { Button } from '../../../ui/button.tsx';
 import { Dialog } from '../../../ui/dialog.tsx';
 import { NumberField, Select } from '../../../ui/field.tsx';

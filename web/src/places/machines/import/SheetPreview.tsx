@@ -1,12 +1,6 @@
-import {
-  colourInWords,
-  KIND_WORDS,
-  PINOUT_FIELDS,
-  sizeInWords,
-  type PinoutChoices,
-  type PinoutField,
-  type PinoutReading,
-} from '@mendum/core';
+import { KIND_WORDS } from '@mendum/core/harness';
+import { PINOUT_FIELDS, type PinoutChoices, type PinoutField, type PinoutReading } from '@mendum/core/pinout';
+import { colourInWords, sizeInWords } from '@mendum/core/wire';
 import { WireChip } from '../../../shapes/WireLine.tsx';
 import { FIELD_WORDS } from './fieldWords.ts';
 import { Scroller } from '../../../ui/scroller.tsx';

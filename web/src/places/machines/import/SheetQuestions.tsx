@@ -1,10 +1,5 @@
-import {
-  COLOUR_SYSTEM_WORDS,
-  COLOUR_SYSTEMS,
-  type ColourSystem,
-  type PinoutChoices,
-  type PinoutReading,
-} from '@mendum/core';
+import type { PinoutChoices, PinoutReading } from '@mendum/core/pinout';
+import { COLOUR_SYSTEM_WORDS, COLOUR_SYSTEMS, type ColourSystem } from '@mendum/core/wire';
 import { Select, TextField } from '../../../ui/field.tsx';
 
 interface SheetQuestionsProps {

@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import type { HarnessNode } from '@mendum/core';
+import type { HarnessNode } from '@mendum/core/harness';
 import { Button } from '../../../ui/button.tsx';
 import { Select } from '../../../ui/field.tsx';
 import { SheetColumns, SheetProblems, SheetRows } from './SheetPreview.tsx';

@@ -1,4 +1,4 @@
-import type { PinoutField } from '@mendum/core';
+import type { PinoutField } from '@mendum/core/pinout';
 
 /** What a column holds, in words. */
 export const FIELD_WORDS: Record<PinoutField, string> = {

@@ -1,5 +1,5 @@
 import { proxy, wrap, type Remote } from 'comlink';
-import type { PinoutChoices, PinoutHarness, PinoutReading } from '@mendum/core';
+import type { PinoutChoices, PinoutHarness, PinoutReading } from '@mendum/core/pinout';
 import type { Opened, SheetReader } from '../../../workers/sheet.worker.ts';
 
 let reader: Remote<SheetReader> | undefined;

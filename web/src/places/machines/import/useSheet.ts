@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import type { PinoutChoices, PinoutHarness, PinoutReading } from '@mendum/core';
+import type { PinoutChoices, PinoutHarness, PinoutReading } from '@mendum/core/pinout';
 import { readSheet } from './sheets.ts';
 
 /** An opened sheet, read again whenever a choice changes; `progress` says how far a long one is. */
