@@ -44,6 +44,10 @@ const withIt =
     ...(added.otherEnd?.nodeId === nodeId ? [ownCircuit(input, added)] : []),
   ];
 
+/** A terminal that somebody chose is one of those that were shown: of a lead into a free cavity, those of that cavity. */
+const choiceThere = ({ choice }: DecideInput, { from }: AddedCircuit): DecideInput['choice'] =>
+  choice && from ? { ...choice, terminal: undefined } : choice;
+
 /** What the far end of an added circuit takes: a terminal for its place, and wire for its route. */
 function farEnd(
   input: DecideInput,
@@ -60,7 +64,7 @@ function farEnd(
   const there = runs.find(({ fromNodeId, toNodeId }) => [fromNodeId, toNodeId].includes(otherEnd.nodeId)) ?? input.run;
   const own = ownCircuit(input, added);
   const found = terminalFor(
-    { ...input, run: there, circuit: own, circuitsAt: withIt(input, added) },
+    { ...input, run: there, circuit: own, circuitsAt: withIt(input, added), choice: choiceThere(input, added) },
     wire,
     node,
     otherEnd.cavity,

@@ -120,6 +120,35 @@ describe('a free cavity that takes a new circuit', () => {
       parts: ['1.5 mm terminal', '1.5 mm terminal'],
     });
   });
+  it('a terminal that somebody chose is one for its cavity: the far end keeps its own', () => {
+    const planned = (terminal?: string) => {
+      const job = jobWith(
+        [
+          {
+            kind: 'addCircuit',
+            branchWires: [wire(0.75)],
+            freeCavity: { nodeId: 'X1', cavity: '9' },
+            otherEnd: { nodeId: 'X2', cavity: '9' },
+          },
+        ],
+        { zone: DRY_CABIN },
+      );
+      const ring = { terminal: 'ringM6', use: 'stays', stud: 'M6' } as const;
+      const nodes = job.harness.nodes.map((node) =>
+        node.id === 'X2'
+          ? { ...node, kind: 'end' as const, fittings: { 9: ring } }
+          : { ...node, fittings: { 9: { terminal: '1.5' as const } } },
+      );
+      const choices: Choice[] = terminal
+        ? [{ findingId: 'F1', use: 'fillCavity', terminal, reason: 'why', by: 'Ines', at: '2030-01-01T08:00:00Z' }]
+        : [];
+      return planOf({ ...job, harness: { ...job.harness, nodes }, choices }).findings[0]!;
+    };
+    const far = planned().far?.work;
+    const other = far?.terminals.find(({ status }, at) => at > 0 && status === 'allowed');
+    expect(other).toBeDefined();
+    expect(planned(other?.id).far?.work.terminal).toEqual(far?.terminal);
+  });
   it('the wire that goes in is the new one, not the one beside it', () =>
     expect(filled({ fitting: { terminal: '1.5' }, areaMm2: 1 }).cavity?.work.wire).toEqual(wire(1)));
   it('somebody who asked for it is named; one who asked for a splice hears that it cannot be', () => {
