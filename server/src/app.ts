@@ -10,7 +10,6 @@ import { requestLog } from './http/requestLog.ts';
 import { answerError, noSuchAddress } from './http/handle.ts';
 import { harnessRoutes } from './harnesses/routes.ts';
 import { functionRoutes } from './jobs/functions.ts';
-import { jobAnswers } from './jobs/page.ts';
 import { mappingRoutes } from './jobs/mapping.ts';
 import { jobRoutes } from './jobs/routes.ts';
 import { surveyRoutes } from './jobs/survey.ts';
@@ -103,8 +102,7 @@ export function createApp({
   app.use('/api', express.json({ limit: BODY_LIMIT }), api);
 
   if (webDir !== undefined) {
-    const answers = { jobs: () => firstAnswers(db, today()), job: (id: string) => jobAnswers(db, planner, id) };
-    servePages(app, webDir, answers, draws, log);
+    servePages(app, webDir, () => firstAnswers(db, today()), draws, log);
   }
   app.use(noSuchAddress);
   app.use(answerError);

@@ -16,8 +16,6 @@ interface Seat {
 const SEATS = 2;
 /** Jobs that are remembered to be at hand at a seat. */
 const AT_HAND = 8;
-/** The page that was opened plans for itself first: both at once would make it wait where there are two processors, ms. */
-const PREPARED_AFTER_MS = 2000;
 /** Memory of a thread, MB: far more than any job within the limits was seen to take. */
 const MOST_MB = 2048;
 
@@ -97,11 +95,8 @@ export function plannerPool(dataDir: string, limitS: number, sizeOf: (jobId: str
   return {
     ask,
     prepare: (jobId) => {
-      const made = (): void => {
-        // What goes wrong here is said to whoever asks.
-        ask('made', { jobId, spliceIds: [] }).catch(() => undefined);
-      };
-      setTimeout(made, PREPARED_AFTER_MS).unref();
+      // What goes wrong here is said to whoever asks.
+      ask('made', { jobId, spliceIds: [] }).catch(() => undefined);
     },
     close: async () => {
       await Promise.all(seats.map(({ pool }) => pool.destroy()));
