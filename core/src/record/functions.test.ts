@@ -1,4 +1,5 @@
 import { describe, expect, it, test } from 'vitest';
+import type { Redo } from '../approach/index.ts';
 import { functionInWords, type FunctionSeen, type Reading } from '../prove/index.ts';
 import { jobWith, planOf } from '../test/samples.ts';
 import { buildRecords, functionsOf, jobSheet, notWatched } from './index.ts';
@@ -83,6 +84,39 @@ describe('functions are switched and watched before and after', () => {
         Array<string>(2).fill('works, watched in one go'),
       ],
     ])('%s', (_, readings, said, words) => expect(afterOf(readings, said)).toEqual(words));
+  });
+  describe('what was watched before it was made again says nothing of how it is now', () => {
+    const redo = (findingId: string, hour: string): Redo => ({
+      id: hour,
+      findingId,
+      lostFromMm: 0,
+      lostToMm: 0,
+      because: 'let go under the tug',
+      by: 'Ines',
+      at: `2030-01-01T${hour}`,
+    });
+    const at = (hour: string, moment: FunctionSeen['moment'] = 'after') => ({
+      ...seen(mended, moment, 'works'),
+      at: `2030-01-01T${hour}`,
+    });
+    const of = (hour: string, findingId = job.findings[0]!.id, said = [at('09', 'before'), at('10')]) =>
+      functionsOf({ ...job, redos: [redo(findingId, hour)] }, plan, said, [])[0];
+    it('made again at 11, watched at 10: to be watched once more; what it did before stays', () =>
+      expect(of('11')).toMatchObject({ before: { answer: 'works' }, after: undefined }));
+    it('made again at 9, watched at 10: it counts', () => expect(of('09')?.after).toMatchObject({ answer: 'works' }));
+    it('another finding made again is none of its business', () => expect(of('11', 'F9')?.after).toBeDefined());
+    it('at a connector, all that end there are watched again', () => {
+      const [lost] = job.findings;
+      const cavity = { nodeId: other.to.nodeId, cavity: first!.to.cavity };
+      const whole = {
+        ...job,
+        findings: [{ ...lost!, kind: 'terminalDamaged', at: cavity }],
+        redos: [redo(lost!.id, '11')],
+      } as unknown as typeof job;
+      const said = [{ ...seen(other.id, 'after', 'works'), at: '2030-01-01T10' }];
+      const line = functionsOf(whole, planOf(whole), said, []).find(({ circuit }) => circuit.id === other.id);
+      expect(line).toMatchObject({ after: undefined });
+    });
   });
   it('counts those of which nobody has said what they do since', () => {
     expect(notWatched(functionsOf(opened, plan, [], []))).toBe(functionsOf(opened, plan, [], []).length);

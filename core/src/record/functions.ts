@@ -1,3 +1,4 @@
+import { isAtCavity } from '../damage/index.ts';
 import type { Circuit } from '../harness/index.ts';
 import type { Job } from '../job/index.ts';
 import type { Plan } from '../plan/index.ts';
@@ -30,6 +31,17 @@ function openedBy(job: Job, plan: Plan): ReadonlySet<string> {
   ]);
 }
 
+const endsAt = ({ from, to }: Circuit, nodeId: string): boolean => from.nodeId === nodeId || to.nodeId === nodeId;
+
+/** When a circuit was last made again, or something at a connector of it: what was watched before says nothing of that. */
+function madeAgainAt({ redos, findings }: Job, circuit: Circuit): string {
+  const touched = findings.filter(
+    (one) => one.circuitId === circuit.id || (isAtCavity(one) && endsAt(circuit, one.at.nodeId)),
+  );
+  const times = redos.flatMap(({ findingId, at }) => (touched.some(({ id }) => id === findingId) ? [at] : []));
+  return times.sort().at(-1) ?? '';
+}
+
 /** What the look at a cavity says of its whole connector: each of its functions works, watched in one go. */
 function seenAtCavities(job: Job, plan: Plan, readings: readonly Reading[]): FunctionSeen[] {
   return plan.findings.flatMap(({ cavity }) => {
@@ -37,7 +49,7 @@ function seenAtCavities(job: Job, plan: Plan, readings: readonly Reading[]): Fun
     if (!cavity || look?.value.kind !== 'look' || look.value.answer !== 'good') return [];
     const { nodeId } = cavity.work.at;
     return job.harness.circuits
-      .filter(({ from, to }) => from.nodeId === nodeId || to.nodeId === nodeId)
+      .filter((circuit) => endsAt(circuit, nodeId))
       .map(({ id }): FunctionSeen => ({
         circuitId: id,
         moment: 'after',
@@ -51,8 +63,8 @@ function seenAtCavities(job: Job, plan: Plan, readings: readonly Reading[]): Fun
 
 /**
  * Every circuit that is mended, then every other one at a connector that was opened, with what was seen of its
- * function before and after; what was said last counts, of one alone or of its whole connector. Source: numbers,
- * Acceptance.
+ * function before and after: what was said last, of one alone or of its whole connector, and after it was made for the
+ * last time. Source: numbers, Acceptance.
  */
 export function functionsOf(
   job: Job,
@@ -64,13 +76,13 @@ export function functionsOf(
   const opened = openedBy(job, plan);
   const nameOf = new Map(job.harness.nodes.map(({ id, kind, name }) => [id, kind === 'connector' ? name : undefined]));
   const all = [...seenAtCavities(job, plan, readings), ...seen].sort((a, b) => a.at.localeCompare(b.at));
-  const last = (circuitId: string, moment: FunctionSeen['moment']): FunctionSeen | undefined =>
-    all.findLast((one) => one.circuitId === circuitId && one.moment === moment);
+  const last = (circuitId: string, moment: FunctionSeen['moment'], since = ''): FunctionSeen | undefined =>
+    all.findLast((one) => one.circuitId === circuitId && one.moment === moment && one.at >= since);
   const lineOf = (circuit: Circuit, at?: string): FunctionLine => ({
     circuit,
     ...(at === undefined ? {} : { opened: at }),
     before: last(circuit.id, 'before'),
-    after: last(circuit.id, 'after'),
+    after: last(circuit.id, 'after', madeAgainAt(job, circuit)),
   });
   const { circuits } = job.harness;
   return [

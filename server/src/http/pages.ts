@@ -53,7 +53,7 @@ function sent(res: Response, head: string, foot: string, root: Promise<string>, 
   res.flush();
   return root
     .catch((error: unknown) => {
-      log.error({ err: error }, 'a page came without what it would ask for');
+      log.error({ err: error }, 'a page was not drawn');
       return ROOT;
     })
     .then((filled) => res.end(filled + foot));

@@ -7,6 +7,7 @@ import { AppError } from '../errors.ts';
 import { register, sentOf, type Sent } from '../http/serve.ts';
 import { writeOnce, type Answer, type WriteHead, type WriteWork } from '../http/writes.ts';
 import { loadJob, mustBeOpen, type StoredJob } from './store.ts';
+import { underWay } from './underWay.ts';
 
 /** What changes something of one job. */
 export type ChangeName = {
@@ -60,7 +61,7 @@ export function changeBy<N extends ChangeName>(
   register(router, name, async (req, res) => {
     const sent = read(req);
     const { jobId } = sent.args as WriteHead as WithJob;
-    const answer = await handle({ ...sent, load: (manager) => loadJob(manager, jobId) });
+    const answer = await underWay(jobId, handle({ ...sent, load: (manager) => loadJob(manager, jobId) }));
     res.status(answer.status).json(answer.body);
   });
 }

@@ -1,9 +1,11 @@
 import { randomUUID } from 'node:crypto';
+import { setTimeout as passed } from 'node:timers/promises';
 import { pino } from 'pino';
 import request from 'supertest';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { allMakes, type Plan } from '@mendum/core/plan';
 import { createApp } from '../app.ts';
+import { JobEntity } from '../db/entities.ts';
 import { plannerHere, type Planner } from '../planning/planner.ts';
 import type { AnswerOf, ArgsOf, TaskName } from '../planning/tasks.ts';
 import { makeSafe, startServer, type TestServer } from '../test/server.ts';
@@ -47,7 +49,8 @@ beforeEach(() => {
 let turn = false;
 async function changeLayout(): Promise<void> {
   turn = !turn;
-  const { version } = await server.job('0147');
+  // Not read by its address: whoever asks there waits for what is under way.
+  const { version } = await server.db.read((manager) => manager.findOneByOrFail(JobEntity, { id }));
   await server
     .write('put', `/jobs/${id}/layout`, { version, layout: { pins: [], atOne: [], found: [], otherColours: turn } })
     .expect(200);
@@ -97,6 +100,54 @@ describe('a job that others change while it is planned', () => {
       .send({ writeId: randomUUID(), by: 'Ines Valdur', steps: [{ stepId: 'a', spliceId: 'b' }], done: true })
       .expect(409);
     expect(asked).toBe(0);
+  });
+});
+
+describe('a job that is read while a tick is being saved', () => {
+  const held = () => {
+    let release = (): void => undefined;
+    meanwhile = () =>
+      new Promise<void>((resolve) => {
+        meanwhile = () => Promise.resolve();
+        release = resolve;
+      });
+    return () => release();
+  };
+  const ticksOf = async (): Promise<number> =>
+    ((await http.get(`/api/jobs/${id}`).expect(200)).body as { ticks: readonly unknown[] }).ticks.length;
+  const isAsked = async (): Promise<void> => {
+    while (asked === 0) await passed(5);
+  };
+  it('comes with it: a page that is loaded again does not show the step before', async () => {
+    const before = await ticksOf();
+    const release = held();
+    const saved = tick(2).then(({ status }) => status);
+    await isAsked();
+    const read = ticksOf();
+    await passed(50);
+    release();
+    expect([await saved, await read]).toEqual([200, before + 1]);
+  });
+  it('is not kept back by a plan that takes long', async () => {
+    const before = await ticksOf();
+    const release = held();
+    const saved = tick(3).then(({ status }) => status);
+    await isAsked();
+    expect(await ticksOf()).toBe(before);
+    release();
+    expect(await saved).toBe(200);
+  });
+  it('is not kept back by one that was refused', async () => {
+    const release = held();
+    const refused = http
+      .put(`/api/jobs/${id}/ticks`)
+      .send({ writeId: randomUUID(), by: 'Ines Valdur', steps: [{ stepId: 'a', spliceId: 'b' }], done: true })
+      .then(({ status }) => status);
+    await isAsked();
+    const read = ticksOf();
+    release();
+    expect(await refused).toBeGreaterThanOrEqual(400);
+    expect(await read).toBeGreaterThan(0);
   });
 });
 

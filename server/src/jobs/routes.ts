@@ -11,6 +11,7 @@ import { file, mustBeAt, read, write, writeReady } from '../http/serve.ts';
 import type { Planner } from '../planning/planner.ts';
 import { usualPractice } from '../practices/load.ts';
 import { insertJob, keepOwnShelf, loadJob, nextNumber, shelfOf } from './store.ts';
+import { settled } from './underWay.ts';
 import { jobState, listJobs } from './views.ts';
 
 /** Refuses what cannot be in what was tapped. @throws AppError BAD_INPUT naming the first */
@@ -43,6 +44,7 @@ export function jobRoutes(router: Router, db: Database, planner: Planner): void 
   read(router, 'jobs', ({ args }) => db.read((manager) => listJobs(manager, args)));
 
   read(router, 'job', async ({ args: { jobId } }) => {
+    await settled(jobId);
     const stored = await db.read((manager) => loadJob(manager, jobId));
     if (stored.row.status === 'open') planner.prepare?.(jobId);
     return jobState(stored);

@@ -7,7 +7,7 @@ import type { Ask } from '../askTypes.ts';
 import type { CavityWork } from '../cavityTypes.ts';
 import { electricalOf } from '../electrical.ts';
 import type { DecideInput, Decision, Electrical, RankedWay } from '../types.ts';
-import { at, currents, routeOf, unknowns } from './addedAsks.ts';
+import { currents, fieldOf, routeOf, unknowns } from './addedAsks.ts';
 import { terminalFor } from './terminal.ts';
 import { ACT_MINUTES, cavityWork, NOT_NOTED } from './work.ts';
 
@@ -138,7 +138,7 @@ function farEnd(
             {
               does: 'measure',
               words: `How long is the added wire? No run leads to ${where}`,
-              at: at(finding, 'addedMm'),
+              at: fieldOf(finding, 'addedMm'),
               holdsKit: true,
             } as const,
           ]
@@ -173,7 +173,7 @@ export function addedWork(input: DecideInput, electrical: Electrical): AddedWork
             {
               does: 'note',
               words: `Only the first added wire has its other end here: note ${more === 1 ? 'the other one' : `each of the other ${more}`} as a finding of its own`,
-              at: at(input.finding, 'otherEnd'),
+              at: fieldOf(input.finding, 'otherEnd'),
               holdsKit: true,
             } as const,
           ]

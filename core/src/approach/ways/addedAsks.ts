@@ -8,7 +8,7 @@ import { routeBetweenNodes, routeFrom, type Route } from './route.ts';
 /** Where it joins the main wire, mm along its run. */
 const placeOf = ({ fromMm, toMm }: Finding): number => (fromMm + toMm) / 2;
 /** A field of the finding that answers it. */
-export const at = ({ id }: Finding, field: FindingField) => ({ on: 'finding', findingId: id, field }) as const;
+export const fieldOf = ({ id }: Finding, field: FindingField) => ({ on: 'finding', findingId: id, field }) as const;
 
 /** What nobody has said of it: each changes what is taken or what protects it. */
 export function unknowns(finding: Finding, { otherEnd, loadA, fuseA }: AddedCircuit): readonly Ask[] {
@@ -19,7 +19,7 @@ export function unknowns(finding: Finding, { otherEnd, loadA, fuseA }: AddedCirc
           {
             does: 'note',
             words: 'Where does the added wire go? Its terminal, its route and its length follow from its other end',
-            at: at(finding, 'otherEnd'),
+            at: fieldOf(finding, 'otherEnd'),
             holdsKit: true,
           } as const,
         ]),
@@ -28,7 +28,7 @@ export function unknowns(finding: Finding, { otherEnd, loadA, fuseA }: AddedCirc
           {
             does: 'note',
             words: 'What does the added circuit carry, and has it a fuse of its own? Its wire is held against that',
-            at: at(finding, 'addedLoadA'),
+            at: fieldOf(finding, 'addedLoadA'),
           } as const,
         ]
       : []),
@@ -66,7 +66,7 @@ export function currents(input: DecideInput, added: AddedCircuit): readonly Ask[
           {
             does: 'decide',
             words: `Its own fuse of ${figure(fuseA)} A does not protect the added wire, which may carry ${figure(may, 1)} A: a smaller fuse, or a thicker wire`,
-            at: at(finding, 'addedFuseA'),
+            at: fieldOf(finding, 'addedFuseA'),
           } as const,
         ]
       : []),
@@ -75,7 +75,7 @@ export function currents(input: DecideInput, added: AddedCircuit): readonly Ask[
           {
             does: 'decide',
             words: `${figure(loadA)} A is more than the added wire may carry here, ${figure(may, 1)} A: take a thicker wire`,
-            at: at(finding, 'addedLoadA'),
+            at: fieldOf(finding, 'addedLoadA'),
           } as const,
         ]
       : []),
@@ -84,7 +84,7 @@ export function currents(input: DecideInput, added: AddedCircuit): readonly Ask[
           {
             does: 'decide',
             words: `${figure(loadA)} A blows its own fuse of ${figure(fuseA)} A: check both`,
-            at: at(finding, 'addedLoadA'),
+            at: fieldOf(finding, 'addedLoadA'),
           } as const,
         ]
       : []),
@@ -93,7 +93,7 @@ export function currents(input: DecideInput, added: AddedCircuit): readonly Ask[
           {
             does: 'decide',
             words: `With ${figure(loadA)} A added the fuse of ${figure(circuit.fuseA)} A carries ${figure(together)} A: feed it from elsewhere, or check the loads`,
-            at: at(finding, 'addedLoadA'),
+            at: fieldOf(finding, 'addedLoadA'),
           } as const,
         ]
       : []),

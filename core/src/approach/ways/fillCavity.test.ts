@@ -1,5 +1,5 @@
 import { describe, expect, it, test } from 'vitest';
-import type { CavityFitting } from '../../harness/index.ts';
+import type { CavityFitting, HarnessNode } from '../../harness/index.ts';
 import type { FindingPlan } from '../../plan/index.ts';
 import { DRY_CABIN, jobWith, planOf, WET_SHAKING, wire, type CaseOptions } from '../../test/samples.ts';
 import { NO_TERMINALS } from '../test/atCavity.ts';
@@ -98,56 +98,43 @@ describe('a free cavity that takes a new circuit', () => {
     });
     expect(cavity?.steps.map(({ key }) => key)).toEqual(['unplug', 'wireSeal', 'strip', 'terminal', 'seat']);
   });
-  it('its far end counts: a terminal more, and the wire of its way', () => {
-    const job = jobWith(
-      [
-        {
-          kind: 'addCircuit',
-          branchWires: [wire(0.75)],
-          freeCavity: { nodeId: 'X1', cavity: '9' },
-          otherEnd: { nodeId: 'X2', cavity: '9' },
-        },
-      ],
-      { zone: DRY_CABIN },
-    );
-    const nodes = job.harness.nodes.map((node) => ({ ...node, fittings: { 9: { terminal: '1.5' as const } } }));
-    const [plan] = planOf({ ...job, harness: { ...job.harness, nodes } }).findings;
-    // A run of 1000 mm, and 3 % for bends.
-    expect(plan?.ways[0]?.cost).toEqual({
-      splices: 0,
-      minutes: 12,
-      wireMm: 1030,
-      parts: ['1.5 mm terminal', '1.5 mm terminal'],
-    });
-  });
-  it('a terminal that somebody chose is one for its cavity: the far end keeps its own', () => {
-    const planned = (terminal?: string) => {
-      const job = jobWith(
-        [
-          {
-            kind: 'addCircuit',
-            branchWires: [wire(0.75)],
-            freeCavity: { nodeId: 'X1', cavity: '9' },
-            otherEnd: { nodeId: 'X2', cavity: '9' },
-          },
-        ],
-        { zone: DRY_CABIN },
-      );
-      const ring = { terminal: 'ringM6', use: 'stays', stud: 'M6' } as const;
-      const nodes = job.harness.nodes.map((node) =>
-        node.id === 'X2'
-          ? { ...node, kind: 'end' as const, fittings: { 9: ring } }
-          : { ...node, fittings: { 9: { terminal: '1.5' as const } } },
-      );
-      const choices: Choice[] = terminal
-        ? [{ findingId: 'F1', use: 'fillCavity', terminal, reason: 'why', by: 'Ines', at: '2030-01-01T08:00:00Z' }]
-        : [];
+  describe('a lead from it to another end', () => {
+    const DRY = { terminal: '1.5' } as const;
+    const led = (far: Partial<HarnessNode>, choices: readonly Choice[] = []): FindingPlan => {
+      const lead = {
+        kind: 'addCircuit' as const,
+        branchWires: [wire(0.75)],
+        freeCavity: { nodeId: 'X1', cavity: '9' },
+        otherEnd: { nodeId: 'X2', cavity: '9' },
+      };
+      const job = jobWith([lead], { zone: DRY_CABIN });
+      const nodes = job.harness.nodes.map((node) => ({
+        ...node,
+        fittings: { 9: DRY },
+        ...(node.id === 'X2' ? far : {}),
+      }));
       return planOf({ ...job, harness: { ...job.harness, nodes }, choices }).findings[0]!;
     };
-    const far = planned().far?.work;
-    const other = far?.terminals.find(({ status }, at) => at > 0 && status === 'allowed');
-    expect(other).toBeDefined();
-    expect(planned(other?.id).far?.work.terminal).toEqual(far?.terminal);
+    it('costs a terminal more, and the wire of its way', () =>
+      // A run of 1000 mm, and 3 % for bends.
+      expect(led({}).ways[0]?.cost).toEqual({
+        splices: 0,
+        minutes: 12,
+        wireMm: 1030,
+        parts: ['1.5 mm terminal', '1.5 mm terminal'],
+      }));
+    it('a terminal that somebody chose is one for its cavity: the far end keeps its own', () => {
+      const stud: Partial<HarnessNode> = {
+        kind: 'end',
+        fittings: { 9: { terminal: 'ringM6', use: 'stays', stud: 'M6' } },
+      };
+      const far = led(stud).far?.work;
+      const other = far?.terminals.find(({ status }, at) => at > 0 && status === 'allowed');
+      expect(other).toBeDefined();
+      const choice = { findingId: 'F1', use: 'fillCavity', reason: 'why', by: 'Ines', at: '2030-01-01T08:00:00Z' };
+      const chosen = led(stud, [{ ...choice, terminal: other!.id } as Choice]);
+      expect(chosen.far?.work.terminal).toEqual(far?.terminal);
+    });
   });
   it('the wire that goes in is the new one, not the one beside it', () =>
     expect(filled({ fitting: { terminal: '1.5' }, areaMm2: 1 }).cavity?.work.wire).toEqual(wire(1)));
