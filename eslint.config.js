@@ -51,10 +51,16 @@ export default tseslint.config(
     files: ['web/public/*.js'],
     languageOptions: {
       globals: Object.fromEntries(
-        ['document', 'localStorage', 'matchMedia', 'requestAnimationFrame', 'setTimeout'].map((name) => [
-          name,
-          'readonly',
-        ]),
+        [
+          'document',
+          'localStorage',
+          'matchMedia',
+          'requestAnimationFrame',
+          'setTimeout',
+          'addEventListener',
+          'removeEventListener',
+          'KeyboardEvent',
+        ].map((name) => [name, 'readonly']),
       ),
     },
   },

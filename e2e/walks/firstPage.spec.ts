@@ -1,4 +1,5 @@
 import { expect, test } from '@playwright/test';
+import { atTheBench } from '../bench.ts';
 
 test('the list of jobs stands before any script has run, and is fetched no second time', async ({ browser, page }) => {
   const still = await browser.newContext({ javaScriptEnabled: false });
@@ -21,4 +22,19 @@ test('the list of jobs stands before any script has run, and is fetched no secon
     titles.map((text) => text.replaceAll(/\s+/g, ' ')).map((text) => new RegExp(text.split(' ')[0] ?? '')),
   );
   expect(asked.filter((path) => path === '/api/jobs' || path === '/api/due')).toEqual([]);
+});
+
+test('a key that is pressed before the application is there is not lost', async ({ page }) => {
+  let release: () => void = () => undefined;
+  const held = new Promise<void>((done) => (release = done));
+  await page.route('**/assets/*.js', async (route) => {
+    await held;
+    await route.continue();
+  });
+  await atTheBench(page);
+  await page.goto('/jobs', { waitUntil: 'commit' });
+  await expect(page.getByRole('heading', { level: 1, name: 'Jobs' })).toBeVisible();
+  await page.keyboard.press('/');
+  release();
+  await expect(page.getByRole('combobox', { name: 'What to find' })).toBeFocused();
 });

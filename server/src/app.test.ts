@@ -127,12 +127,17 @@ describe('the environment', () => {
     [{ PLAN_SECONDS: '0' }, /PLAN_SECONDS/],
     [{ PLAN_SECONDS: '3601' }, /PLAN_SECONDS/],
     [{ HOST: 'not a host' }, /HOST/],
+    [{ MENDUM_HOSTS: 'harness.shop; other' }, /MENDUM_HOSTS/],
   ])('%o is refused by name', (env, words) => expect(() => readConfig(env, '/x')).toThrow(words));
+  it('names go in with commas', () =>
+    expect(readConfig({ MENDUM_HOSTS: 'harness.shop,bench-2' }, '/x').hosts).toEqual(['harness.shop', 'bench-2']));
   it('has its defaults', () =>
     expect(readConfig({}, '/x')).toEqual({
       host: '127.0.0.1',
       port: 4600,
       dataDir: '/x/data',
+      backupsDir: '/x/backups',
+      hosts: [],
       logLevel: 'warn',
       planSeconds: 60,
     }));

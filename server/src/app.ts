@@ -3,13 +3,16 @@ import express, { Router, type Express, type RequestHandler } from 'express';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 import type { Database } from './db/open.ts';
+import type { Backups } from '@mendum/core/operations';
 import { docsRoutes } from './docs/routes.ts';
+import { notKept, ownName, ownPages } from './http/origin.ts';
 import { read } from './http/serve.ts';
 import { servePages, type Draws } from './http/pages.ts';
 import { requestLog } from './http/requestLog.ts';
 import { answerError, noSuchAddress } from './http/handle.ts';
 import { harnessRoutes } from './harnesses/routes.ts';
 import { functionRoutes } from './jobs/functions.ts';
+import { jobAnswers } from './jobs/page.ts';
 import { mappingRoutes } from './jobs/mapping.ts';
 import { jobRoutes } from './jobs/routes.ts';
 import { surveyRoutes } from './jobs/survey.ts';
@@ -40,6 +43,10 @@ export interface AppOptions {
   readonly version?: string | undefined;
   /** Sees every request first. */
   readonly before?: RequestHandler | undefined;
+  /** Names that the server goes by, beside the machine's own. */
+  readonly hosts?: readonly string[] | undefined;
+  /** How the daily backups stand; without it there are none. */
+  readonly backups?: (() => Backups) | undefined;
   /** Today as an ISO date. */
   readonly today?: (() => string) | undefined;
 }
@@ -57,6 +64,8 @@ export function createApp({
   draws,
   version = '0',
   before,
+  hosts = [],
+  backups = () => ({ folder: '', kept: [], stale: false }),
   today = () => new Date().toISOString().slice(0, 10),
 }: AppOptions): Express {
   const app = express();
@@ -78,11 +87,13 @@ export function createApp({
       strictTransportSecurity: false,
     }),
   );
+  app.use(ownName(hosts));
   app.use(compression());
   if (before) app.use(before);
 
   const api = Router();
   read(api, 'health', () => ({ ok: true as const }));
+  read(api, 'backups', backups);
   docsRoutes(api, version);
   placeRoutes(api, db);
   shelfRoutes(api, db);
@@ -99,10 +110,11 @@ export function createApp({
   workRoutes(api, db, planner);
   recordRoutes(api, db, planner, today);
   api.use(noSuchAddress);
-  app.use('/api', express.json({ limit: BODY_LIMIT }), api);
+  app.use('/api', notKept, ownPages, express.json({ limit: BODY_LIMIT }), api);
 
   if (webDir !== undefined) {
-    servePages(app, webDir, () => firstAnswers(db, today()), draws, log);
+    const answers = { jobs: () => firstAnswers(db, today()), job: (id: string) => jobAnswers(db, planner, id) };
+    servePages(app, webDir, answers, draws, log);
   }
   app.use(noSuchAddress);
   app.use(answerError);

@@ -4,32 +4,41 @@ import '@fontsource/barlow-semi-condensed/600.css';
 import '@fontsource/ibm-plex-mono/500.css';
 import '@fontsource/ibm-plex-mono/600.css';
 import './index.css';
-import { StrictMode } from 'react';
+import { startTransition, StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { Provider } from 'react-redux';
 import { RouterProvider } from 'react-router/dom';
 import { jobsAhead } from './app/ahead.ts';
 import { givenOf } from './app/given.ts';
+import { nextTask } from './app/nextTask.ts';
 import { makeRouter } from './app/router.tsx';
-import { keepInStep, makeStore } from './app/store.ts';
+import { keepInStep, makeStore, type Store } from './app/store.ts';
 
-const given = givenOf(document);
-const store = makeStore(given);
-keepInStep(store);
-
-function start(): void {
-  const root = document.getElementById('root');
-  if (!root) return;
-  createRoot(root).render(
-    <StrictMode>
-      <Provider store={store}>
-        <RouterProvider router={makeRouter(store)} />
-      </Provider>
-    </StrictMode>,
+function show(root: HTMLElement, store: Store): void {
+  const router = makeRouter(store);
+  // As a transition it is rendered in slices, between which a finger is heard.
+  startTransition(() =>
+    createRoot(root).render(
+      <StrictMode>
+        <Provider store={store}>
+          <RouterProvider router={router} />
+        </Provider>
+      </StrictMode>,
+    ),
   );
 }
 
-// A list that came with the page stands on it already, and is not taken off again to be fetched.
-const lists = ['/', '/jobs'].includes(location.pathname) ? jobsAhead(store.dispatch) : undefined;
-if (lists && given.size > 0) void lists.then(start);
-else start();
+async function start(root: HTMLElement): Promise<void> {
+  // Loading the script was a long task already.
+  await nextTask();
+  const given = givenOf(document);
+  const store = makeStore(given);
+  keepInStep(store);
+  // A list that came with the page stands on it already, and is not taken off again to be fetched.
+  const lists = ['/', '/jobs'].includes(location.pathname) ? jobsAhead(store.dispatch) : undefined;
+  await (lists && given.size > 0 ? lists : nextTask());
+  show(root, store);
+}
+
+const root = document.getElementById('root');
+if (root) void start(root);

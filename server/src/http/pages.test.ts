@@ -8,6 +8,7 @@ import { FIRST_PAGE } from '@mendum/core/operations';
 import { createApp } from '../app.ts';
 import { openDatabase, type Database } from '../db/open.ts';
 import { seedDemo } from '../demo/seed.ts';
+import { plannerHere, type Planner } from '../planning/planner.ts';
 import { paintedFirst, type Draws } from './pages.ts';
 
 const BUILT = `<html><head><script type="module" crossorigin src="/assets/parts.js"></script>
@@ -30,9 +31,11 @@ test('the scripts of a page come at once and run once it is painted, the last of
 
 describe('the first page', () => {
   let db: Database;
+  let planner: Planner;
   let webDir: string;
   beforeAll(async () => {
     db = await openDatabase(':memory:');
+    planner = plannerHere(db.read);
     await seedDemo(db, new Date('2031-05-20T09:00:00Z'));
     webDir = mkdtempSync(join(tmpdir(), 'mendum-web-'));
     writeFileSync(join(webDir, 'index.html'), BUILT);
@@ -48,6 +51,7 @@ describe('the first page', () => {
     request(
       createApp({
         db,
+        planner,
         photosDir: webDir,
         webDir,
         log: pino({ level: 'silent' }),
@@ -86,13 +90,30 @@ describe('the first page', () => {
     expect(text).not.toContain('id="given"');
     expect(text).toMatch(/<\/html>$/);
   });
-  it('the page of a job comes with its rail and its scripts, and reads what holds when it is there', async () => {
-    const { text, headers } = await open('/jobs/J1/decide', () => Promise.resolve(''));
+  it('the page of a job comes with its rail, its scripts, all that it would ask for, and its plan', async () => {
+    const { body } = await open('/api/jobs?status=open');
+    const [{ id }] = (body as { items: [{ id: string }] }).items;
+    // The first plan of a process may take longer than a page waits.
+    const plan = (await open(`/api/jobs/${id}/plan`)).body as unknown;
+    const { text, headers } = await open(`/jobs/${id}/decide`, () => Promise.resolve(''));
     expect(headers['cache-control']).toBe('no-store');
     expect(text).toContain('<div id="root"><i>Opening…</i></div>');
     const scripts = [...text.matchAll(/rel="modulepreload"[^>]* href="([^"]+)"/g)].map(([, file]) => file);
     expect(scripts).toEqual(['/assets/parts.js', '/assets/app.js', '/assets/JobPage.js', '/assets/Decide.js']);
-    expect(givenIn(text)).toEqual({});
+    const given = givenIn(text);
+    expect(Object.keys(given)).toHaveLength(5);
+    for (const [address, answer] of Object.entries(given))
+      expect([address, (await open(`/api${address}`)).body as unknown]).toEqual([address, answer]);
+    expect(given[`/jobs/${id}/plan`]).toEqual(plan);
+  });
+  it.each(['/', '/jobs', '/jobs/J1/decide', '/api/jobs'])('%s is given under no stranger’s name', async (address) => {
+    const { status, text } = await open(address, () => Promise.resolve('drawn')).set('Host', 'stranger.example');
+    expect([status, text.includes('drawn')]).toEqual([403, false]);
+  });
+  it('a job that there is not is asked for by the application, which says so', async () => {
+    const { status, text } = await open('/jobs/J1/decide', () => Promise.resolve(''));
+    expect(status).toBe(200);
+    expect(text).toContain('<div id="root"></div>');
   });
   it.each(['/machines', '/jobs/J1/mapping/X1'])('%s is drawn by the application', async (address) => {
     const { text } = await open(address, () => Promise.resolve('drawn'));

@@ -3,6 +3,7 @@ import { join } from 'node:path';
 import express, { type Express, type RequestHandler, type Response } from 'express';
 import packedStatic, { type ExpressStaticGzipOptions } from 'express-static-gzip';
 import type { Logger } from 'pino';
+import { AppError } from '../errors.ts';
 import { readableAddress } from './handle.ts';
 import { jobScripts, manifestOf } from './scripts.ts';
 
@@ -17,8 +18,11 @@ export interface Draws {
   readonly drawOpening: () => Promise<string>;
 }
 
-/** What the list of jobs would ask for. */
-type ReadFirst = () => Promise<Given>;
+/** What the list of jobs, and the page of a job, would ask for. */
+export interface Answers {
+  readonly jobs: () => Promise<Given>;
+  readonly job: (jobId: string) => Promise<Given>;
+}
 
 /** Files of the interface lie there compressed as well. */
 const PACKED: ExpressStaticGzipOptions = { enableBrotli: true, orderPreference: ['br', 'gz'], index: false };
@@ -53,7 +57,8 @@ function sent(res: Response, head: string, foot: string, root: Promise<string>, 
   res.flush();
   return root
     .catch((error: unknown) => {
-      log.error({ err: error }, 'a page was not drawn');
+      // What is not there is said by the application, which asks for it.
+      if (!(error instanceof AppError)) log.error({ err: error }, 'a page came without what it would ask for');
       return ROOT;
     })
     .then((filled) => res.end(filled + foot));
@@ -62,7 +67,7 @@ const rootOf = (drawn: string): string => `<div id="root">${drawn}</div>`;
 const givenIn = (given: Given): string => `<script type="application/json" id="given">${dataOf(given)}</script>`;
 
 /** Sends the list of jobs drawn, with the answers that it was drawn from. Where that fails, the application draws it. */
-function firstPage(page: string, read: ReadFirst, draw: Draws['drawFirstPage'], log: Logger): RequestHandler {
+function firstPage(page: string, read: Answers['jobs'], draw: Draws['drawFirstPage'], log: Logger): RequestHandler {
   const [head = '', foot = ''] = page.split(ROOT);
   const drawn = async (): Promise<string> => {
     const given = await read();
@@ -72,16 +77,20 @@ function firstPage(page: string, read: ReadFirst, draw: Draws['drawFirstPage'], 
 }
 
 /**
- * Sends the page of a job with its scripts named and its rail drawn. Its answers do not come with it: a tick that is
- * still being saved as the page is loaded again would not be among them.
+ * Sends the page of a job with its scripts named, its rail drawn and its answers in it. What cannot be read is asked for
+ * again by the application.
  */
-function jobPage(page: string, webDir: string, draw: Draws['drawOpening'], log: Logger) {
+function jobPage(page: string, webDir: string, read: Answers['job'], draw: Draws['drawOpening'], log: Logger) {
   const manifest = manifestOf(webDir);
   const [head = '', foot = ''] = page.split(ROOT);
   const opening = once(draw);
   const handler: RequestHandler<{ jobId: string; stage?: string }> = (req, res) => {
     const ahead = head.replace('</head>', `${jobScripts(manifest, req.params.stage)}</head>`);
-    return sent(res, ahead, foot, opening().then(rootOf), log);
+    const drawn = async (): Promise<string> => {
+      const given = await read(req.params.jobId);
+      return `${rootOf(await opening())}${givenIn(given)}`;
+    };
+    return sent(res, ahead, foot, drawn(), log);
   };
   return handler;
 }
@@ -90,7 +99,7 @@ function jobPage(page: string, webDir: string, draw: Draws['drawOpening'], log: 
 export function servePages(
   app: Express,
   webDir: string,
-  readFirst: ReadFirst,
+  answers: Answers,
   draws: Draws | undefined,
   log: Logger,
 ): void {
@@ -101,8 +110,8 @@ export function servePages(
   const index = join(webDir, 'index.html');
   if (draws && existsSync(index)) {
     const page = paintedFirst(readFileSync(index, 'utf8'));
-    app.get(['/', '/jobs'], firstPage(page, readFirst, draws.drawFirstPage, log));
-    app.get('/jobs/:jobId{/:stage}', jobPage(page, webDir, draws.drawOpening, log));
+    app.get(['/', '/jobs'], firstPage(page, answers.jobs, draws.drawFirstPage, log));
+    app.get('/jobs/:jobId{/:stage}', jobPage(page, webDir, answers.job, draws.drawOpening, log));
   }
   app.get('/{*path}', (req, res, next) => {
     if (req.path.startsWith('/assets/')) next();

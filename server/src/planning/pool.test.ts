@@ -2,6 +2,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { claimFolder } from '../data/claim.ts';
 import { openDatabase, type Database } from '../db/open.ts';
 import { JobEntity } from '../db/entities.ts';
 import { seedDemo } from '../demo/seed.ts';
@@ -19,7 +20,7 @@ let pool: Planner;
 let jobIds: readonly string[];
 beforeAll(async () => {
   dataDir = mkdtempSync(join(tmpdir(), 'mendum-pool-'));
-  db = await openDatabase(dataDir);
+  db = await openDatabase(claimFolder(dataDir, { what: 'a test' }));
   await seedDemo(db, new Date('2031-05-20T09:00:00Z'));
   jobIds = (await db.read((manager) => manager.find(JobEntity))).map(({ id }) => id);
   pool = plannerPool(dataDir, 200, sizeOf(db.read));

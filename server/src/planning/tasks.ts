@@ -130,6 +130,12 @@ export const TASKS = {
   /** The whole plan, as JSON. */
   plan: async (desk: Desk, { jobId }: OfJob): Promise<string> => JSON.stringify((await desk.planned(jobId)).plan),
 
+  /** The whole plan, as JSON, with the stamp of what it was made from. */
+  opened: async (desk: Desk, { jobId }: OfJob): Promise<Stamped<string>> => {
+    const planned = await desk.planned(jobId);
+    return stamped(planned, JSON.stringify(planned.plan));
+  },
+
   /** What ticks and readings are about, and what beginning it means. @throws AppError NO_SUCH_SPLICE */
   made: async (desk: Desk, { jobId, spliceIds }: OfJob & { readonly spliceIds: readonly string[] }) => {
     const planned = await desk.asBegun(jobId);

@@ -25,6 +25,13 @@ function useRested(): boolean {
   return rested;
 }
 
+/** Says that the application has taken over the page that came drawn: `start.js` has kept what was pressed until then. */
+function useTakenOver(): void {
+  useEffect(() => {
+    window.dispatchEvent(new Event('takenover'));
+  }, []);
+}
+
 /** Rail and place side by side; asks once who is at the bench, and finds circuits from anywhere. */
 export function Shell() {
   const person = useAppSelector((state) => state.view.person);
@@ -36,6 +43,7 @@ export function Shell() {
   // Where work begins, the name is asked for by what needs it.
   const asksItself = ['/', '/jobs', '/quick', '/quick/connector'].includes(useLocation().pathname);
   useKeys({ '/': () => setFinding(true) });
+  useTakenOver();
   return (
     <div className="flex min-h-dvh max-sm:flex-col">
       <Rail onPerson={() => setAsking(true)} onFind={() => setFinding(true)} onMore={() => setMore(true)} />

@@ -1,6 +1,7 @@
 import { SCREENS } from '../stages/screens.ts';
 import { isStage } from '../stages/stages.ts';
 import { api } from './api.ts';
+import { keepPlan, takePlan } from './planCame.ts';
 import type { Store } from './store.ts';
 
 const quietly = () => undefined;
@@ -15,10 +16,16 @@ export async function jobsAhead(dispatch: Store['dispatch']): Promise<void> {
   ]);
 }
 
+/** What plans a job starts while the job is still being fetched. */
+const plannerAhead = (): void => void import('./planner.ts').then(({ thePlanner }) => thePlanner()).catch(quietly);
+
 /** Fetches what {@link useJobView} will ask for; what fails is asked again by whoever opens it, who says why. */
 async function fetchJob(dispatch: Store['dispatch'], jobId: string): Promise<void> {
+  const plan = dispatch(takePlan(jobId));
+  if (!plan) plannerAhead();
   const { data } = await dispatch(api.endpoints.job.initiate({ jobId }, AHEAD));
   if (!data) return;
+  if (plan) keepPlan(data, plan);
   const { harnessId, harnessVersion, practiceId, practiceVersion, shelfVersion } = data;
   await Promise.all([
     dispatch(api.endpoints.harness.initiate({ harnessId, version: harnessVersion }, AHEAD)),
@@ -33,12 +40,8 @@ export function pageAhead(stage: string | undefined): void {
   if (isStage(stage)) SCREENS[stage]().catch(quietly);
 }
 
-/** What plans a job starts while the job is still being fetched. */
-const plannerAhead = (): void => void import('./planner.ts').then(({ thePlanner }) => thePlanner()).catch(quietly);
-
-/** A job, its planner, its page and its stage side by side, instead of one after the other. */
+/** A job, its planner where its plan did not come along, its page and its stage side by side, instead of one after the other. */
 export function jobAhead(dispatch: Store['dispatch'], jobId: string, stage: string | undefined): void {
-  plannerAhead();
   pageAhead(stage);
   fetchJob(dispatch, jobId).catch(quietly);
 }

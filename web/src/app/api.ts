@@ -12,6 +12,7 @@ import {
   type WriteName,
 } from '@mendum/core/operations';
 import { takeGiven } from './given.ts';
+import { nextTask } from './nextTask.ts';
 import { AT_ONCE, ONCE_SAVED, type Shown } from './shown.ts';
 
 type FetchQuery = ReturnType<typeof fetchBaseQuery>;
@@ -20,7 +21,11 @@ type FetchQuery = ReturnType<typeof fetchBaseQuery>;
 const baseQuery = retry(
   async (args: Parameters<FetchQuery>[0], api, more): Promise<Awaited<ReturnType<FetchQuery>>> => {
     const given = typeof args === 'string' ? undefined : takeGiven(api.extra, args.url);
-    if (given) return given;
+    if (given) {
+      // Several came: each is taken in a task of its own.
+      await nextTask();
+      return given;
+    }
     const result = await fetchBaseQuery({ baseUrl: `${location.origin}/api` })(args, api, more);
     if (result.error && result.error.status !== 'FETCH_ERROR') retry.fail(result.error, result.meta);
     return result;
@@ -115,6 +120,7 @@ export const api = createApi({
       job: read('job', ({ jobId }) => [{ type: 'Job', id: jobId }]),
       jobShelf: read('jobShelf', () => []),
       people: read('people', () => ['People']),
+      backups: read('backups', () => []),
       due: list('due', 'Due'),
       dueCount: build.query<number, void>({
         query: () => requestOf('due', { limit: 1 }),
@@ -190,6 +196,7 @@ export const {
   useDueInfiniteQuery,
   useDueCountQuery,
   useAllRecordsInfiniteQuery,
+  useBackupsQuery,
   usePeopleQuery,
   useShelfQuery,
   useHarnessesInfiniteQuery,

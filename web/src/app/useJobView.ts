@@ -1,9 +1,11 @@
 import { useEffect, useMemo, useState } from 'react';
 import { skipToken } from '@reduxjs/toolkit/query/react';
 import { asFarAsSeen } from '@mendum/core/job';
+import type { Plan } from '@mendum/core/plan';
 import { partsOf, type JobView } from '@mendum/core/operations';
 import { useHarnessQuery, useJobQuery, useJobShelfQuery, usePracticeQuery } from './api.ts';
 import { errorOf } from './change.ts';
+import { planCame } from './planCame.ts';
 
 /** A read that was stopped because something is being saved: it is read again once that is done. */
 const isStopped = (error: unknown): boolean =>
@@ -14,6 +16,8 @@ const isStale = (error: unknown): boolean => error !== undefined && errorOf(erro
 /** What is read of a job: the job itself, its harness, its practice and its shelf, each kept by its version. */
 export function useJobView(jobId: string): {
   readonly view: JobView | undefined;
+  /** Its plan, where it came with the page and nothing has changed since. */
+  readonly came: Plan | undefined;
   readonly error: unknown;
   readonly refetch: () => void;
 } {
@@ -35,8 +39,10 @@ export function useJobView(jobId: string): {
   }, [state, whole, practice.currentData, shelf.currentData]);
 
   // While one of them is read anew, what was whole last stays on the screen.
-  const [last, setLast] = useState<JobView>();
-  if (now && now !== last) setLast(now);
+  const read = now && { view: now, came: state && planCame(state) };
+  const [last, setLast] = useState<typeof read>();
+  if (read && now !== last?.view) setLast(read);
+  const shown = read ?? (last?.view.id === jobId ? last : undefined);
   const all = [job, harness, practice, shelf];
   const errors = all.map(({ error }) => error).filter((error) => error !== undefined);
   const stale = errors.some(isStale);
@@ -45,7 +51,8 @@ export function useJobView(jobId: string): {
     if (stale) void readAgain();
   }, [stale, readAgain]);
   return {
-    view: now ?? (last?.id === jobId ? last : undefined),
+    view: shown?.view,
+    came: shown?.came,
     error: errors.find((error) => !isStopped(error) && !isStale(error)),
     refetch: () => {
       for (const one of all) if (!one.isUninitialized) void one.refetch();

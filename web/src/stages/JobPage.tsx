@@ -31,8 +31,8 @@ export function JobPage() {
   const { jobId = '', stage } = useParams();
   const navigate = useNavigate();
   const [search, setSearch] = useSearchParams();
-  const { view, error, refetch } = useJobView(jobId);
-  const { plan, failed, version: planVersion } = usePlan(view);
+  const { view, came, error, refetch } = useJobView(jobId);
+  const { plan, failed, version: planVersion } = usePlan(view, came);
   const [keysShown, setKeysShown] = useState(false);
   const picked = search.get('finding');
   const pathTo = useCallback(

@@ -13,13 +13,13 @@ import { CutTable } from './CutTable.tsx';
 import { LayoutStage } from './LayoutStage.tsx';
 
 // The planner without a worker: the same work, on the page.
+const boards = vi.hoisted(() => ({ come: Promise.resolve() }));
 vi.mock('../../app/planner.ts', () => ({
   thePlanner: () => ({
-    board: (job: Job, practice: Practice, catalogue: Catalogue, runId: string) => {
+    board: async (job: Job, practice: Practice, catalogue: Catalogue, runId: string) => {
+      await boards.come;
       const board = boardOf(job, runId, warm(practice, catalogue));
-      return Promise.resolve(
-        board && { board, sections: knownSections((board.run.wires ?? []).map((wire) => wire.jacketMm)) },
-      );
+      return board && { board, sections: knownSections((board.run.wires ?? []).map((wire) => wire.jacketMm)) };
     },
   }),
 }));
@@ -96,10 +96,9 @@ describe('the board', () => {
       </InJob>,
     );
     const before = planFor(view).findings[0]!.splices.find((splice) => splice.side === 'left')!.centreMm;
-    await waitFor(() => {
-      fireEvent.keyDown(handle(/Circuit 1 .*left/), { key: 'ArrowLeft' });
-      expect(handle(/Circuit 1 .*left/).getAttribute('aria-valuetext')).toContain('pinned');
-    });
+    // Pressed before the board is there: once is enough.
+    fireEvent.keyDown(handle(/Circuit 1 .*left/), { key: 'ArrowLeft' });
+    await waitFor(() => expect(handle(/Circuit 1 .*left/).getAttribute('aria-valuetext')).toContain('pinned'));
     const now = (): number => Number(handle(/Circuit 1 .*left/).getAttribute('aria-valuenow'));
     const one = now();
     expect(Math.abs(one - Math.round(before - 1))).toBeLessThanOrEqual(0);
@@ -113,6 +112,29 @@ describe('the board', () => {
       { timeout: 5000 },
     );
     expect(saved(server)?.found).toHaveLength(4);
+  });
+
+  it('what is moved and let go before the board is there is moved, and saved, once it is', async () => {
+    let come: () => void = () => undefined;
+    boards.come = new Promise((done) => (come = done));
+    const server = standInServer({});
+    const view = two();
+    render(
+      <InJob view={view}>
+        <LayoutStage />
+      </InJob>,
+    );
+    const before = planFor(view).findings[0]!.splices.find((splice) => splice.side === 'left')!.centreMm;
+    fireEvent.keyDown(handle(/Circuit 1 .*left/), { key: 'ArrowLeft', shiftKey: true });
+    // The keys have rested by then, and the splice was let go.
+    await new Promise((passed) => setTimeout(passed, 800));
+    expect(Number(handle(/Circuit 1 .*left/).getAttribute('aria-valuenow'))).toBe(Math.round(before));
+    expect(writesOf(server)).toEqual([]);
+    come();
+    await waitFor(
+      () => expect(saved(server)?.pins).toEqual([{ findingId: 'F1', side: 'left', centreMm: before - 10 }]),
+      { timeout: 5000 },
+    );
   });
 
   it('what is dragged into a keep-out stays at its edge', async () => {

@@ -17,6 +17,7 @@ import { useSave } from '../../app/change.ts';
 import { again as redone, back, done, noHistory, type History } from '../../app/history.ts';
 import { thePlanner } from '../../app/planner.ts';
 import { useOpenJob } from '../job.ts';
+import { useEarlyMoves } from './useEarlyMoves.ts';
 
 /** Bodies on a run up to which a plan finds the best layout by itself. */
 export const PLANNED_UP_TO = 18;
@@ -179,13 +180,7 @@ export function useBoard(runId: string | undefined): LiveBoard {
     const target = way(history, now);
     if (target) void send(target.item).then((ok) => ok && setHistory((all) => way(all, now)?.history ?? all));
   };
-  return {
-    board,
-    plans,
-    runPlan,
-    wishes,
-    save,
-    moving: moved !== undefined,
+  const { move, drop } = useEarlyMoves(board !== undefined && board.runId === runId, {
     move: (findingId, side, wishMm, snapMm = 0) => {
       const from = latest.current.moved?.items ?? items;
       const next = board && from && movedSplice(board.run, from, findingId, side, wishMm, snapMm);
@@ -209,6 +204,16 @@ export function useBoard(runId: string | undefined): LiveBoard {
       const now = latest.current.moved;
       if (now) save(pinnedAt(wanted(), now.moved, placesOf(now.items)));
     },
+  });
+  return {
+    board,
+    plans,
+    runPlan,
+    wishes,
+    save,
+    moving: moved !== undefined,
+    move,
+    drop,
     unpin: (findingIds) => save(unpinned(wanted(), findingIds)),
     again: () => save(searchedAnew(wanted(), runId === undefined ? [] : findingsOnRun(plan, runId))),
     undo: history.past.length > 0 ? () => step(back) : undefined,
