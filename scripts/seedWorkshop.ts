@@ -6,6 +6,7 @@ import type { EntityManager, EntitySchema, ObjectLiteral } from 'typeorm';
 import type { Circuit } from '@mendum/core/harness';
 import type { Machine } from '@mendum/core/job';
 import { FindingEntity, HarnessEntity, JobEntity, RecordEntity } from '../server/src/db/entities.ts';
+import { claimFolder } from '../server/src/data/claim.ts';
 import { openDatabase } from '../server/src/db/open.ts';
 import { seedDemo } from '../server/src/demo/seed.ts';
 import { insertHarness } from '../server/src/harnesses/store.ts';
@@ -119,7 +120,7 @@ async function addJobs(manager: EntityManager, harnessIds: readonly string[]): P
   );
 }
 
-const db = await openDatabase(folder);
+const db = await openDatabase(claimFolder(folder, { what: 'a large workshop being made' }));
 await seedDemo(db, began);
 await db.write(async (manager) => {
   await addJobs(manager, await addHarnesses(manager));

@@ -9,6 +9,7 @@ await build({
   entryPoints: {
     main: here('src/main.ts'),
     worker: here('src/planning/worker.ts'),
+    backup: here('src/cli/backup.ts'),
     firstPage: here('../web/src/firstPage.tsx'),
   },
   outdir: here('dist'),

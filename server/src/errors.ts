@@ -11,6 +11,11 @@ export const ERRORS = {
   BODY_TOO_LARGE: { status: 413, hint: 'Send less at once; a job file of 400 circuits is under 1 MB.' },
   BAD_INPUT: { status: 422, hint: 'Correct the field named and send it again; nothing was changed.' },
   JOB_FILE: { status: 422, hint: 'Correct every place named and import again; nothing was imported.' },
+  HOST_REFUSED: {
+    status: 403,
+    hint: 'Use its address in figures, or have MENDUM_HOSTS name it and start the server again.',
+  },
+  ORIGIN_REFUSED: { status: 403, hint: 'Do it on a page of this server; nothing was changed.' },
   NOT_FOUND: { status: 404, hint: 'It may have been removed; go back to the list.' },
   STALE: { status: 409, hint: 'Somebody saved in between. Look at both, and save again on top of the newer one.' },
   WRITE_ID_REUSED: { status: 409, hint: 'Use a new write id for a new write.' },
@@ -30,6 +35,11 @@ export const ERRORS = {
     hint: 'Split the job, circuits of one connector together; or give planning more time with PLAN_SECONDS.',
   },
   CHANGED_MEANWHILE: { status: 409, hint: 'Nothing was saved. Send it again.' },
+  DATA_MOVED: { status: 503, hint: 'Put the data folder back and start the server again; then send it again.' },
+  DATA_READ_ONLY: { status: 503, hint: 'Make the data folder writable for the server; then send it again.' },
+  DATA_DAMAGED: { status: 503, hint: 'Stop the server, and bring a backup back: npm run restore -- FILE.' },
+  DATA_UNREADABLE: { status: 503, hint: 'Send it again; if it happens again, check the disk of the server.' },
+  DISK_FULL: { status: 507, hint: 'Make room on the disk of the server; then send it again.' },
   INTERNAL: { status: 500, hint: 'Nothing was saved. Try again; if it happens again, check the log.' },
 } as const;
 

@@ -1,9 +1,16 @@
-import { readFileSync, rmSync } from 'node:fs';
+import { readFileSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import { createHttpTerminator } from 'http-terminator';
 import { createApp } from './app.ts';
+import { dailyBackups, makeBeside } from './backup/daily.ts';
 import { readConfig, type Config } from './config.ts';
-import { openDatabase } from './db/open.ts';
+import { agreeing } from './data/agree.ts';
+import { beginAnew } from './data/aside.ts';
+import { claimFolder } from './data/claim.ts';
+import { DataFault } from './data/fault.ts';
+import { photosFolder } from './data/folder.ts';
+import { markedAt } from './data/sound.ts';
+import { openDatabase, type Database } from './db/open.ts';
 import { drawsOf } from './draws.ts';
 import { forgetReceipts } from './http/receipts.ts';
 import { answerBadRequests } from './http/badRequest.ts';
@@ -15,7 +22,8 @@ import { portWords, whyNoPort } from './port.ts';
 
 const root = resolve(import.meta.dirname, '../..');
 /** What is under way when the server stops gets this long: a template of 10 m takes some 5 s. */
-const STOP_MOST_MS = 20_000;
+const STOP_MOST_MS = 8000;
+const FOLD_MS = 180_000;
 const { version } = JSON.parse(readFileSync(join(root, 'package.json'), 'utf8')) as { readonly version: string };
 
 function configOrExit(): Config {
@@ -28,27 +36,59 @@ function configOrExit(): Config {
 }
 
 const config = configOrExit();
-const photosDir = join(config.dataDir, 'photos');
+const photosDir = photosFolder(config.dataDir);
 const log = makeLog(config.logLevel);
 
-// The port comes first: a second start with --fresh must not take the database from under a server that is running.
+// The port comes first: a taken one is said as that.
 const refused = await whyNoPort(config.host, config.port);
 if (refused !== undefined) {
   console.error(refused);
   process.exit(1);
 }
-if (process.argv.includes('--fresh')) {
-  for (const ending of ['', '-wal', '-shm']) rmSync(join(config.dataDir, `mendum.sqlite${ending}`), { force: true });
-  rmSync(photosDir, { recursive: true, force: true });
+
+/** The data folder, claimed, begun anew where that was asked for, and its database. */
+async function openData(): Promise<Database> {
+  const claim = claimFolder(config.dataDir, { what: `Mendum at http://${config.host}:${config.port}` });
+  if (process.argv.includes('--fresh')) {
+    const yes = process.argv.includes('--yes');
+    const aside = await beginAnew(claim, (question) => agreeing(question, yes), new Date());
+    if (aside !== undefined) console.log(`What there was lies in ${aside}.`);
+  }
+  return openDatabase(claim);
 }
-const db = await openDatabase(config.dataDir);
+const db = await openData().catch((error: unknown) => {
+  if (!(error instanceof DataFault)) throw error;
+  console.error(error.message);
+  process.exit(1);
+});
 if (process.argv.includes('--demo') && (await seedDemo(db, new Date())))
   console.log('The database is new: demo machines, jobs and records were put in.');
 
 const planner = plannerPool(config.dataDir, config.planSeconds, sizeOf(db.read));
 const webDir = join(root, 'web/dist');
 const draws = await drawsOf(import.meta.dirname);
-const app = createApp({ db, log, planner, photosDir, version, webDir, draws });
+/** Run from its source under tsx, else bundled beside this file. */
+const backupScript = import.meta.url.endsWith('.ts')
+  ? ['--import', 'tsx', join(import.meta.dirname, 'cli/backup.ts')]
+  : [join(import.meta.dirname, 'backup.js')];
+const daily = dailyBackups({
+  folder: config.backupsDir,
+  since: markedAt(config.dataDir) ?? new Date(),
+  make: makeBeside(backupScript, config.dataDir),
+});
+daily.begin();
+const backups = () => daily.state(new Date());
+const app = createApp({
+  db,
+  log,
+  planner,
+  photosDir,
+  version,
+  webDir,
+  draws,
+  backups,
+  hosts: [config.host, ...config.hosts],
+});
 const server = app.listen(config.port, config.host, (error?: Error) => {
   if (error) {
     console.error(portWords(config.host, config.port, error));
@@ -74,9 +114,16 @@ const forget = (): void => {
 forget();
 setInterval(forget, 86_400_000).unref();
 
+/** A folder that is copied by hand has nearly everything in the database's own file. */
+setInterval(() => {
+  db.foldIn().catch((error: unknown) => log.error({ err: error }, 'the log of the database was not folded in'));
+}, FOLD_MS).unref();
+
 /** Ends the threads that plan, closes the database, and goes. */
 async function leave(code: number): Promise<void> {
-  await Promise.allSettled([planner.close(), db.close()]);
+  // Threads that read would keep the log of the database from being folded in.
+  await planner.close().catch(() => undefined);
+  await db.close().catch((error: unknown) => log.error({ err: error }, 'the database was not closed'));
   process.exit(code);
 }
 

@@ -2,6 +2,7 @@ import Joi from 'joi';
 import type {
   AnswerOf,
   AnsweringName,
+  Backups,
   DueBack,
   ErrorBody,
   FoundCircuit,
@@ -10,6 +11,7 @@ import type {
   JobEffect,
   JobState,
   JobSummary,
+  KeptBackup,
   Page,
   Person,
   PhotoView,
@@ -214,6 +216,12 @@ const described = Joi.object().unknown();
 export const ANSWERS: { readonly [N in AnsweringName]: Joi.Schema } = {
   health: answer<'health'>({ ok: needed(Joi.valid(true)) }),
   description: described,
+  backups: answer<'backups'>({
+    folder: needed(words),
+    kept: needed(all(shape<KeptBackup>({ name: needed(words), at: needed(instant), bytes: needed(whole) }))),
+    last: shape<NonNullable<Backups['last']>>({ at: needed(instant), ok: needed(flag), words: needed(words) }),
+    stale: needed(flag),
+  }),
   people: all(person),
   addPerson: answer<'addPerson'>({ name: needed(words) }),
   jobs: answer<'jobs'>(page(jobSummary)),

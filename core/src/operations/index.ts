@@ -17,6 +17,7 @@ export { partsOf, wholeJob } from './wholeJob.ts';
 export { addressOf, paramNames, requestOf, type Request } from './request.ts';
 export type {
   DueBack,
+  Backups,
   DuePage,
   ErrorBody,
   FoundCircuit,
@@ -27,6 +28,7 @@ export type {
   JobState,
   JobSummary,
   JobView,
+  KeptBackup,
   KeptRecord,
   Page,
   PageAsked,

@@ -13,6 +13,7 @@ import type { FunctionSeen, Reading } from '../prove/index.ts';
 import type { HarnessEdit, JoinPlace, SameCircuit } from '../survey/index.ts';
 import { adds, asks, changes, reads, removes, type ParamsOf } from './operation.ts';
 import type {
+  Backups,
   DuePage,
   FoundCircuit,
   HarnessSummary,
@@ -72,6 +73,8 @@ export const OPERATIONS = {
   health: reads<{ readonly ok: true }>()('/health', 'Says that the server is there.'),
   description: reads<object>()('/openapi.json', 'Describes this interface (OpenAPI 3.1).'),
   docs: reads<string>()('/docs', 'Shows the description of this interface.', { gives: 'text/html' }),
+
+  backups: reads<Backups>()('/backups', 'Says when the data was backed up last, and which daily backups are kept.'),
 
   people: reads<readonly Person[]>()('/people', 'Lists who has been at the bench.'),
   addPerson: adds<{ readonly name: string }>()('/people', 'Puts whoever sends it on the list of people.'),

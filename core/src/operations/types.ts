@@ -170,6 +170,25 @@ export interface Person {
   readonly since: string;
 }
 
+/** A daily backup that is kept. */
+export interface KeptBackup {
+  readonly name: string;
+  readonly at: string;
+  readonly bytes: number;
+}
+
+/** How the daily backups stand. */
+export interface Backups {
+  /** Where they go. */
+  readonly folder: string;
+  /** The newest first. */
+  readonly kept: readonly KeptBackup[];
+  /** What came of the last one that was tried since the server started, in words. */
+  readonly last?: { readonly at: string; readonly ok: boolean; readonly words: string } | undefined;
+  /** Nothing was backed up for two days. */
+  readonly stale: boolean;
+}
+
 /** How a reading was ruled on. */
 export interface RulingOf {
   readonly spliceId: string;

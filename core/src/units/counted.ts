@@ -9,3 +9,7 @@ export const counted = (number: number, one: string): string =>
 
 /** Words as they begin a sentence. */
 export const capital = (words: string): string => `${words.charAt(0).toUpperCase()}${words.slice(1)}`;
+
+/** How large a file is: "33 kB", "2.3 MB". @param bytes a whole number; a kB is 1000 of them */
+export const fileSize = (bytes: number): string =>
+  bytes < 1e6 ? `${Math.ceil(bytes / 1000)} kB` : `${(bytes / 1e6).toFixed(1)} MB`;

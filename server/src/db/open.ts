@@ -1,34 +1,18 @@
-import { mkdirSync } from 'node:fs';
+import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import PQueue from 'p-queue';
 import { DataSource, type EntityManager } from 'typeorm';
+import type { Claim } from '../data/claim.ts';
+import { DataFault } from '../data/fault.ts';
+import { databaseFile, momentIn } from '../data/folder.ts';
+import { asDataError, guardOf } from '../data/guard.ts';
+import { faultOf, lookAt, markFolder } from '../data/sound.ts';
 import { ENTITIES } from './entities.ts';
 import { fold } from './page.ts';
-import { Init1764000000000 } from './migrations/1764000000000-init.ts';
-import { Connectors1764100000000 } from './migrations/1764100000000-connectors.ts';
-import { Practices1764300000000 } from './migrations/1764300000000-practices.ts';
-import { Layout1764400000000 } from './migrations/1764400000000-layout.ts';
-import { PastEnds1764500000000 } from './migrations/1764500000000-past-ends.ts';
-import { Earlier1764600000000 } from './migrations/1764600000000-earlier.ts';
-import { Cables1764800000000 } from './migrations/1764800000000-cables.ts';
-import { Lists1765000000000 } from './migrations/1765000000000-lists.ts';
-import { Mishaps1765100000000 } from './migrations/1765100000000-mishaps.ts';
-import { Placed1765200000000 } from './migrations/1765200000000-placed.ts';
-import { Settings1765300000000 } from './migrations/1765300000000-settings.ts';
-import { OpenLengths1765700000000 } from './migrations/1765700000000-open-lengths.ts';
-import { OwnCables1765600000000 } from './migrations/1765600000000-own-cables.ts';
-import { Functions1765500000000 } from './migrations/1765500000000-functions.ts';
-import { HowRead1765400000000 } from './migrations/1765400000000-how-read.ts';
-import { Terminals1764900000000 } from './migrations/1764900000000-terminals.ts';
-import { Identity1764700000000 } from './migrations/1764700000000-identity.ts';
-import { Survey1764200000000 } from './migrations/1764200000000-survey.ts';
+import { MIGRATIONS } from './migrations/index.ts';
 
-/**
- * The database, one unit of work at a time: SQLite has one connection here, so reads and writes wait in one line. A
- * write is a transaction and is on the disk (WAL, synchronous FULL) before its promise resolves.
- */
 /** What of the driver's own is used. */
-interface Sqlite {
+interface Driver {
   readonly pragma: (text: string) => unknown;
   readonly function: (
     name: string,
@@ -37,64 +21,129 @@ interface Sqlite {
   ) => unknown;
 }
 
+/**
+ * The database, one unit of work at a time: SQLite has one connection here, so reads and writes wait in one line. A
+ * write is a transaction and is on the disk (WAL, synchronous FULL), in the very file that was opened, before its
+ * promise resolves.
+ */
 export interface Database {
   readonly read: <T>(work: (manager: EntityManager) => Promise<T>) => Promise<T>;
   readonly write: <T>(work: (manager: EntityManager) => Promise<T>) => Promise<T>;
+  /** Folds the log beside the database into its file, so that a copy of the file alone has nearly everything. */
+  readonly foldIn: () => Promise<void>;
+  /** Folds the log in, closes, and lets the data folder go. */
   readonly close: () => Promise<void>;
   readonly source: DataSource;
 }
 
-const databaseFile = (dataDir: string): string => join(dataDir, 'mendum.sqlite');
+const IN_MEMORY = ':memory:';
+const STEPS = MIGRATIONS.map(({ name }) => name);
 
-/** Opens, creating and migrating as needed, the database `mendum.sqlite` in a folder, or one in memory for tests. */
-export async function openDatabase(dataDir: string): Promise<Database> {
-  const inMemory = dataDir === ':memory:';
-  if (!inMemory) mkdirSync(dataDir, { recursive: true });
-  const source = new DataSource({
+function sourceOf(file: string): DataSource {
+  return new DataSource({
     type: 'better-sqlite3',
-    database: inMemory ? ':memory:' : databaseFile(dataDir),
+    database: file,
     entities: ENTITIES,
-    migrations: [
-      Init1764000000000,
-      Connectors1764100000000,
-      Survey1764200000000,
-      Practices1764300000000,
-      Layout1764400000000,
-      PastEnds1764500000000,
-      Earlier1764600000000,
-      Identity1764700000000,
-      Cables1764800000000,
-      Terminals1764900000000,
-      Lists1765000000000,
-      Mishaps1765100000000,
-      Placed1765200000000,
-      Settings1765300000000,
-      HowRead1765400000000,
-      Functions1765500000000,
-      OwnCables1765600000000,
-      OpenLengths1765700000000,
-    ],
-    migrationsRun: true,
+    migrations: MIGRATIONS,
+    migrationsRun: false,
     synchronize: false,
-    enableWAL: !inMemory,
-    prepareDatabase: (db: Sqlite) => {
+    enableWAL: file !== IN_MEMORY,
+    prepareDatabase: (db: Driver) => {
       db.pragma('synchronous = FULL');
       db.pragma('foreign_keys = ON');
       db.pragma('busy_timeout = 5000');
       db.function('fold', { deterministic: true }, fold);
     },
   });
+}
+
+/** A database of an older version is copied before it is brought to this one: nothing of it can be lost on the way. */
+async function migrate(source: DataSource, steps: readonly string[], dataDir: string): Promise<void> {
+  if (steps.length > 0 && steps.length < STEPS.length) {
+    const copy = join(dataDir, `before-upgrade-${momentIn(new Date())}.sqlite`);
+    if (!existsSync(copy)) await source.query('VACUUM INTO ?', [copy]);
+    console.log(`The database is of an older version: a copy of it was kept in ${copy}.`);
+  }
+  await source.runMigrations({ transaction: 'all' });
+}
+
+async function openFile({ dataDir, release }: Claim): Promise<Database> {
+  const file = databaseFile(dataDir);
+  const found = lookAt(dataDir, STEPS);
+  const source = sourceOf(file);
+  try {
+    await source.initialize();
+    await migrate(source, found?.steps ?? [], dataDir);
+    markFolder(dataDir, new Date());
+  } catch (error) {
+    if (source.isInitialized) await source.destroy();
+    throw error instanceof DataFault ? error : (faultOf(error, file) ?? error);
+  }
+  const mustBeWhole = guardOf(file);
+  const { queued, settled } = oneByOne();
+  const told = async <T>(work: () => Promise<T>): Promise<T> => {
+    try {
+      return await work();
+    } catch (error) {
+      throw asDataError(error);
+    }
+  };
+  const foldIn = async (): Promise<void> => {
+    await source.query('PRAGMA wal_checkpoint(TRUNCATE)');
+  };
+  return {
+    source,
+    read: (work) => queued(() => told(() => work(source.manager))),
+    write: (work) =>
+      queued(() =>
+        told(async () => {
+          mustBeWhole();
+          const done = await source.transaction(work);
+          mustBeWhole();
+          return done;
+        }),
+      ),
+    foldIn: () => queued(() => told(foldIn)),
+    close: async () => {
+      await settled();
+      // Where the disk refuses it, the log stays beside the file, and is read with it by the next start.
+      await foldIn().catch(() => undefined);
+      await source.destroy();
+      release();
+    },
+  };
+}
+
+async function openInMemory(): Promise<Database> {
+  const source = sourceOf(IN_MEMORY);
   await source.initialize();
+  await source.runMigrations({ transaction: 'all' });
   const { queued, settled } = oneByOne();
   return {
     source,
     read: (work) => queued(() => work(source.manager)),
     write: (work) => queued(() => source.transaction(work)),
+    foldIn: () => Promise.resolve(),
     close: async () => {
       await settled();
       await source.destroy();
     },
   };
+}
+
+/**
+ * Opens the database of a folder that was claimed, making and migrating it as needed; or one in memory, for tests.
+ * Closing it lets the folder go; so does a refusal.
+ * @throws DataFault in a sentence for whoever starts the server
+ */
+export async function openDatabase(at: Claim | ':memory:'): Promise<Database> {
+  if (at === IN_MEMORY) return openInMemory();
+  try {
+    return await openFile(at);
+  } catch (error) {
+    at.release();
+    throw error;
+  }
 }
 
 /** Work that waits in one line, whatever becomes of the one before: one connection has one transaction at a time. */
@@ -114,7 +163,7 @@ export async function openToRead(dataDir: string): Promise<Pick<Database, 'read'
     readonly: true,
     entities: ENTITIES,
     synchronize: false,
-    prepareDatabase: (db: Pick<Sqlite, 'pragma'>) => {
+    prepareDatabase: (db: Pick<Driver, 'pragma'>) => {
       db.pragma('busy_timeout = 5000');
     },
   });

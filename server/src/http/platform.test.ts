@@ -43,7 +43,7 @@ const raw = (text: string): Promise<string> =>
   });
 const send = (head: string, ...more: readonly string[]): Promise<string> =>
   raw(
-    [`${head} HTTP/1.1`, 'Host: here', 'Connection: close', ...more]
+    [`${head} HTTP/1.1`, 'Host: localhost', 'Connection: close', ...more]
       .join('\r\n')
       .replace(/(\r\n\r\n.*)?$/s, '$1\r\n\r\n'),
   );
@@ -51,7 +51,7 @@ const withBody = (body: string, ...heads: readonly string[]): Promise<string> =>
   raw(
     [
       'POST /api/jobs HTTP/1.1',
-      'Host: here',
+      'Host: localhost',
       'Connection: close',
       `Content-Length: ${body.length}`,
       ...heads,

@@ -38,13 +38,16 @@ async function receiptOf(manager: EntityManager, head: WriteHead, digest: string
   return { status: receipt.status, body: receipt.body };
 }
 
-/** The answer to a write that was done already: asked before anything is worked out for it again. */
+/**
+ * The answer to a write that was done already: asked before anything is worked out for it again, and given only as any
+ * write is answered, once it is certain that it can be read again.
+ */
 export const answeredBefore = (
   db: Database,
   head: WriteHead,
   what: string,
   content: unknown,
-): Promise<Answer | undefined> => db.read((manager) => receiptOf(manager, head, digestOf(what, content)));
+): Promise<Answer | undefined> => db.write((manager) => receiptOf(manager, head, digestOf(what, content)));
 
 /**
  * Does a write once: the same write id with the same content gives the stored answer again without doing anything; with

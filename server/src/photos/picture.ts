@@ -16,6 +16,15 @@ const FORMATS: Readonly<Record<string, { readonly type: (typeof PHOTO_TYPES)[num
   webp: { type: 'image/webp', ending: 'webp' },
 };
 
+/** The files of a photo in its folder: as it is kept, and small. */
+export function photoFiles({ id, type }: { readonly id: string; readonly type: string }): {
+  readonly whole: string;
+  readonly small: string;
+} {
+  const ending = Object.values(FORMATS).find((format) => format.type === type)?.ending ?? 'webp';
+  return { whole: `${id}.${ending}`, small: `${id}.small.webp` };
+}
+
 /**
  * A photo as it is kept: drawn anew from its pixels, so that nothing else in the file passes; the position where it was
  * taken is gone.

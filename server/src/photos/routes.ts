@@ -12,7 +12,7 @@ import { file } from '../http/serve.ts';
 import { writeOnce, type WriteHead } from '../http/writes.ts';
 import { changeRoute } from '../jobs/change.ts';
 import { loadJob, mustBeOpen } from '../jobs/store.ts';
-import { PHOTO_MOST_BYTES, PHOTO_TYPES, readPicture } from './picture.ts';
+import { PHOTO_MOST_BYTES, PHOTO_TYPES, photoFiles, readPicture } from './picture.ts';
 
 const FINDING_MOST = 12;
 
@@ -57,8 +57,9 @@ export function photoRoutes(router: Router, db: Database, folder: string): void 
             });
           const picture = await readPicture(body);
           const id = input.writeId;
-          await keep(folder, `${id}.${picture.ending}`, picture.bytes);
-          await keep(folder, `${id}.small.webp`, picture.small);
+          const files = photoFiles({ id, type: picture.type });
+          await keep(folder, files.whole, picture.bytes);
+          await keep(folder, files.small, picture.small);
           await manager.insert(PhotoEntity, {
             id,
             jobId,
@@ -99,11 +100,9 @@ export function photoRoutes(router: Router, db: Database, folder: string): void 
     file(router, name, async ({ args: { photoId }, res }) => {
       const row = await db.read((manager) => manager.findOneBy(PhotoEntity, { id: photoId }));
       if (!row) throw new AppError('NOT_FOUND', 'There is no such photo.');
-      const ending =
-        PHOTO_TYPES.find((type) => type === row.type) === 'image/jpeg' ? 'jpg' : row.type.slice('image/'.length);
       res.set('Cache-Control', 'private, max-age=31536000, immutable').type(small ? 'image/webp' : row.type);
       await new Promise<void>((done, failed) =>
-        res.sendFile(small ? `${row.id}.small.webp` : `${row.id}.${ending}`, { root: folder }, (error?: Error) => {
+        res.sendFile(photoFiles(row)[small ? 'small' : 'whole'], { root: folder }, (error?: Error) => {
           if (error) failed(error);
           else done();
         }),

@@ -70,6 +70,7 @@ export function makeRouter({ dispatch }: Store) {
           path: 'practice',
           ...comes(async () => ({ Component: (await import('../places/practice/PracticePlace.tsx')).PracticePlace })),
         },
+        { path: 'data', ...comes(async () => ({ Component: (await import('../places/DataPlace.tsx')).DataPlace })) },
         { path: 'due', ...comes(async () => ({ Component: (await import('../places/DuePlace.tsx')).DuePlace })) },
         { path: '*', Component: Lost },
       ],

@@ -17,6 +17,7 @@ import { ago } from '../ui/when.ts';
 import { Place } from './Place.tsx';
 
 const NewJob = lazy(async () => ({ default: (await import('./NewJob.tsx')).NewJob }));
+const StaleBackup = lazy(async () => ({ default: (await import('./StaleBackup.tsx')).StaleBackup }));
 const Beginning = lazy(async () => ({ default: (await import('../begin/Beginning.tsx')).Beginning }));
 const Tabs = lazy(async () => ({ default: (await import('../ui/tabs.tsx')).Tabs }));
 const ImportJob = lazy(async () => ({ default: (await import('./ImportJob.tsx')).ImportJob }));
@@ -157,6 +158,9 @@ export function JobsPlace() {
         </div>
       }
     >
+      <Suspense fallback={null}>
+        <StaleBackup />
+      </Suspense>
       {failed ? (
         <Failed
           message={failed.message}
@@ -194,6 +198,11 @@ export function JobsPlace() {
           <JobLists open={open} signed={signed} />
         </>
       )}
+      <p className="mt-2">
+        <Link to="/data" className="inline-flex min-h-11 items-center text-soft underline">
+          Data and backups
+        </Link>
+      </p>
       {question}
       <Suspense fallback={null}>
         {asking === 'new' ? <NewJob onClose={() => setAsking(undefined)} /> : null}
