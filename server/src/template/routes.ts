@@ -10,7 +10,9 @@ export function templateRoutes(router: Router, planner: Planner): void {
   };
   file(router, 'templateSheets', async ({ args, res }) => {
     const made = await planner.ask('template', { ...args, as: 'pdf' });
-    res.setHeader('Content-Disposition', `inline; filename="${made.name}"`);
+    // Named as an attachment is, in whatever script its number is written; and shown.
+    res.attachment(made.name);
+    res.set('Content-Disposition', res.get('Content-Disposition')?.replace(/^attachment/, 'inline'));
     send(res, 'application/pdf', made);
   });
   file(router, 'templateDrawing', async ({ args, res }) => {

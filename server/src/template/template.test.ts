@@ -1,6 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { NO_WISHES } from '@mendum/core/layout';
 import type { Plan } from '@mendum/core/plan';
+import { JobEntity } from '../db/entities.ts';
 import { makeSafe, startServer, type TestServer } from '../test/server.ts';
 import { templateSvg, touchedCircuits } from './drawing.ts';
 import { sheetsOf, templatePdf } from './pdf.ts';
@@ -54,6 +55,26 @@ describe('the template', () => {
     sheets.slice(1).forEach((sheet, index) => expect(sheets[index]!.toMm - sheet.fromMm).toBe(10));
     expect(sheets.every((sheet) => sheet.fromMm % 10 === 0)).toBe(true);
   });
+  it.each(['٠١٤٧', '工-7', 'a"b', 'ö/1', '0147'])(
+    'of a job numbered %s is fetched, and its file is named',
+    async (number) => {
+      const at = await server.at('0147');
+      const id = at.slice('/jobs/'.length);
+      await server.db.write((manager) => manager.update(JobEntity, { id }, { number }));
+      try {
+        for (const [ending, kind] of [
+          ['pdf', 'inline'],
+          ['svg', 'attachment'],
+        ] as const) {
+          const { headers } = await server.http.get(`/api${at}/template/R1.${ending}`).expect(200);
+          expect(headers['content-disposition']).toMatch(new RegExp(`^${kind}; filename`));
+          expect(headers['content-disposition']).toMatch(/^[\x20-\x7e]+$/);
+        }
+      } finally {
+        await server.db.write((manager) => manager.update(JobEntity, { id }, { number: '0147' }));
+      }
+    },
+  );
   it('is fetched as PDF and as SVG; a run that is not there, or with nothing to do, is refused', async () => {
     const at = await server.at('0147');
     await server.http.get(`/api${at}/template/R1.pdf`).expect(200).expect('content-type', /pdf/);
