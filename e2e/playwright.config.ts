@@ -6,7 +6,7 @@ const PORT = 4655;
 
 export default defineConfig({
   testDir: '.',
-  timeout: 240_000,
+  timeout: 480_000,
   expect: { timeout: 20_000 },
   workers: 1,
   outputDir: 'test-results',
@@ -35,7 +35,12 @@ export default defineConfig({
     command: 'node server/dist/main.js --demo --fresh',
     cwd: '..',
     url: `http://127.0.0.1:${PORT}/api/health`,
-    env: { PORT: String(PORT), MENDUM_DATA: join(tmpdir(), `mendum-e2e-${process.pid}`), LOG_LEVEL: 'error' },
+    env: {
+      PORT: String(PORT),
+      MENDUM_DATA: join(tmpdir(), `mendum-e2e-${process.pid}`),
+      MENDUM_BACKUPS: join(tmpdir(), `mendum-e2e-${process.pid}-backups`),
+      LOG_LEVEL: 'error',
+    },
     timeout: 120_000,
     gracefulShutdown: { signal: 'SIGTERM', timeout: 5000 },
   },
