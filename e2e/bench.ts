@@ -15,6 +15,12 @@ export async function jobId(request: APIRequestContext, number: string): Promise
   return found.id;
 }
 
+/** Opens an address, and waits until the application has taken over what came drawn. */
+export async function visit(page: Page, address: string): Promise<void> {
+  await page.goto(address);
+  await expect(page.locator('.drawn')).toHaveCount(0);
+}
+
 /** The lines of a list, up to 200. */
 export async function listed<N extends 'jobs' | 'harnesses'>(
   request: APIRequestContext,

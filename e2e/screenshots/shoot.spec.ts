@@ -1,6 +1,6 @@
 import { join } from 'node:path';
 import { expect, test, type Page } from '@playwright/test';
-import { atTheBench, jobId } from '../bench.ts';
+import { atTheBench, jobId, visit } from '../bench.ts';
 
 // One current picture for each main view, from the demo, for the README. Written by `npm run screenshots`, not part of
 // the tests.
@@ -25,7 +25,7 @@ test('pictures of the main views', async ({ page, request }) => {
   await atTheBench(page);
   const harvester = `/jobs/${await jobId(request, '0147')}`;
   const show = async (path: string): Promise<void> => {
-    await page.goto(path);
+    await visit(page, path);
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
   };
   await show('/jobs');

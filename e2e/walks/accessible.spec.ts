@@ -1,6 +1,6 @@
 import { AxeBuilder } from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
-import { listed, atTheBench, copyOf, jobId, watch } from '../bench.ts';
+import { listed, atTheBench, copyOf, jobId, watch, visit } from '../bench.ts';
 
 /** What is serious for assistive technology on the page, or in its dialog. */
 async function seriousOn(page: Page, within?: string): Promise<string[]> {
@@ -62,7 +62,7 @@ for (const { theme, ...size } of LOOKS) {
       [`${melted}/mapping/X20`, 'Mapping card, X20'],
     ];
     for (const [path, heading] of views) {
-      await page.goto(path);
+      await visit(page, path);
       await expect(page.getByRole('heading', { level: 1, name: heading })).toBeVisible();
       await expectFits(page, path);
     }
@@ -76,7 +76,7 @@ for (const { theme, ...size } of LOOKS) {
     await page.setViewportSize(size);
     await atTheBench(page, theme);
     // A wire in the hand, before and with its answer, the fields of what was assumed open.
-    await page.goto('/quick');
+    await visit(page, '/quick');
     expect(await seriousOn(page), 'quick').toEqual([]);
     for (const name of ['red', '1.5', 'strands nicked or broken', 'Boom or arm that moves'])
       await page.getByRole('radio', { name, exact: true }).first().click();
@@ -84,24 +84,24 @@ for (const { theme, ...size } of LOOKS) {
     await expect(page.getByLabel('Where it is found again')).toBeVisible();
     await expectFits(page, 'quick, answered');
     // A connector in the hand, and what helps to tell which one something is.
-    await page.goto('/quick/connector');
+    await visit(page, '/quick/connector');
     await page.getByLabel(/A pigtail for it lies here/).click();
     await expectFits(page, 'connector in the hand');
     for (const which of ['Which one is it?', 'Is it damage?']) {
-      if (which === 'Is it damage?') await page.goto('/quick');
+      if (which === 'Is it damage?') await visit(page, '/quick');
       await page.getByRole('button', { name: which }).click();
       await expect(page.getByRole('dialog')).toBeVisible();
       expect(await seriousOn(page, '[role=dialog]'), which).toEqual([]);
       await page.keyboard.press('Escape');
     }
-    await page.goto(`${open}/bench?at=F3:only`);
+    await visit(page, `${open}/bench?at=F3:only`);
     await page.getByRole('button', { name: 'It went wrong' }).click();
     await page.getByRole('radio', { name: 'The jacket is burnt' }).click();
     await page.getByRole('radio', { name: 'X12 side' }).click();
     await page.getByLabel('Burnt, from the end of the jacket').fill('4');
     await expect(page.getByText(/^The plan (stays|becomes): /)).toBeVisible();
     expect(await seriousOn(page, '[role=dialog]'), 'it went wrong').toEqual([]);
-    await page.goto(`${open}/survey`);
+    await visit(page, `${open}/survey`);
     await page.getByRole('button', { name: 'Add a finding' }).click();
     await expect(page.getByRole('dialog', { name: 'What was found' })).toBeVisible();
     expect(await seriousOn(page, '[role=dialog]')).toEqual([]);
@@ -109,7 +109,7 @@ for (const { theme, ...size } of LOOKS) {
     await page.getByRole('button', { name: 'X12', exact: true }).click();
     await expect(page.getByRole('dialog', { name: 'Connector X12' })).toBeVisible();
     expect(await seriousOn(page, '[role=dialog]')).toEqual([]);
-    await page.goto('/machines');
+    await visit(page, '/machines');
     await page.getByRole('button', { name: 'Describe a new harness' }).click();
     await page
       .getByLabel('Or paste cells from a spreadsheet')
@@ -117,7 +117,7 @@ for (const { theme, ...size } of LOOKS) {
     await page.getByRole('button', { name: 'Read these cells' }).click();
     await expect(page.getByRole('alert', { name: 'What cannot be read' })).toBeVisible();
     expect(await seriousOn(page, '[role=dialog]')).toEqual([]);
-    await page.goto(`/machines/${loom!.id}`);
+    await visit(page, `/machines/${loom!.id}`);
     for (const picked of [/^connector X20/, /^Run Frame run/]) {
       await page.getByRole('button', { name: picked }).press('Enter');
       expect(await seriousOn(page)).toEqual([]);

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { atTheBench, copyOf, watch } from '../bench.ts';
+import { atTheBench, copyOf, watch, visit } from '../bench.ts';
 
 /** A JPEG of one pixel. */
 const PIXEL = Buffer.from(
@@ -14,7 +14,7 @@ test('a melted connector: every circuit in it at once, a photo, the pigtail mapp
   const { errors } = watch(page);
   const id = await copyOf(request, '0144');
   await atTheBench(page);
-  await page.goto(`/jobs/${id}/survey`);
+  await visit(page, `/jobs/${id}/survey`);
   const table = page.getByRole('region', { name: 'Findings' });
   await expect(table.getByRole('row')).toHaveCount(5);
 
@@ -76,7 +76,7 @@ test('a connector in the hand: picked in the face, it shows in the mate, on the 
   request,
 }) => {
   await atTheBench(page);
-  await page.goto(`/jobs/${await copyOf(request, '0144')}/survey`);
+  await visit(page, `/jobs/${await copyOf(request, '0144')}/survey`);
   await page.getByRole('button', { name: 'X22', exact: true }).click();
   const dialog = page.getByRole('dialog', { name: 'Connector X22' });
   await dialog

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
-import { listed, atTheBench, watch } from '../bench.ts';
+import { listed, atTheBench, watch, visit } from '../bench.ts';
 
 /**
  * A made-up loader's pinout as it is pasted: any order of columns, a title, merged connector cells, "same", mixed
@@ -27,7 +27,7 @@ BN/WH\t\t14\t214\tSpare signal\t0.75\tX41\t8`;
 
 const opened = async (page: Page): Promise<ReturnType<Page['getByRole']>> => {
   await atTheBench(page);
-  await page.goto('/machines');
+  await visit(page, '/machines');
   await page.getByRole('button', { name: 'Describe a new harness' }).click();
   return page.getByRole('dialog', { name: 'Describe a new harness' });
 };
@@ -112,7 +112,7 @@ test('a sheet on a harness that is there: a new connector is hung, known circuit
   const loom = looms.find((one) => one.name === 'Ramp box loom W1')!;
   const signed = (await listed(request, 'jobs')).find((job) => job.harness === loom.name && job.status === 'signed')!;
   await atTheBench(page);
-  await page.goto(`/machines/${loom.id}`);
+  await visit(page, `/machines/${loom.id}`);
   await page.getByRole('button', { name: 'From a sheet' }).click();
   const dialog = page.getByRole('dialog', { name: /^Circuits of Ramp box loom W1/ });
   await dialog

@@ -1,10 +1,10 @@
 import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
-import { atTheBench, copyOf, jobId } from '../bench.ts';
+import { atTheBench, copyOf, jobId, visit } from '../bench.ts';
 
 test('keys walk the stages and the circuits, and "?" shows them', async ({ page, request }) => {
   await atTheBench(page);
-  await page.goto(`/jobs/${await copyOf(request, '0146')}/decide`);
+  await visit(page, `/jobs/${await copyOf(request, '0146')}/decide`);
   await expect(page.getByRole('article', { name: 'Decision on circuit 21' })).toBeVisible();
   for (const circuit of ['22', '24', '21']) {
     await page.keyboard.press('n');
@@ -35,12 +35,12 @@ test('keys walk the stages and the circuits, and "?" shows them', async ({ page,
 });
 
 test('name, theme and units are chosen once on a device and kept over a reload', async ({ page, request }) => {
-  await page.goto('/jobs');
+  await visit(page, '/jobs');
   await page.getByRole('button', { name: /at the bench/i }).click();
   await page.getByRole('dialog', { name: 'Who is at the bench?' }).getByRole('button', { name: 'Marek Osei' }).click();
   await page.getByRole('button', { name: /^Dark theme/ }).click();
   await page.getByRole('button', { name: /^Lengths in millimetres/ }).click();
-  await page.goto(`/jobs/${await copyOf(request, '0146')}/layout`);
+  await visit(page, `/jobs/${await copyOf(request, '0146')}/layout`);
   await expect(page.locator('html')).toHaveAttribute('data-theme', 'dark');
   await expect(page.getByRole('columnheader', { name: 'Cut at, in' })).toBeVisible();
   await expect(page.getByRole('button', { name: /At the bench: Marek Osei/ })).toBeVisible();
@@ -52,7 +52,7 @@ test('another practice is planned at once; a choice against the ranking can be t
   request,
 }) => {
   await atTheBench(page);
-  await page.goto(`/jobs/${await copyOf(request, '0131')}/decide`);
+  await visit(page, `/jobs/${await copyOf(request, '0131')}/decide`);
   await expect(page.getByRole('heading', { name: /One splice: wrapped solder/ })).toBeVisible();
   await page.getByLabel('Practice').selectOption('crimpFirst');
   await expect(page.getByRole('heading', { name: /One splice: sealed butt, middle/ })).toBeVisible();
@@ -73,7 +73,7 @@ test('another practice is planned at once; a choice against the ranking can be t
 test('the network drops for a moment: the write is sent again and done once', async ({ page, request }) => {
   const id = await copyOf(request, '0146');
   await atTheBench(page);
-  await page.goto(`/jobs/${id}/bench?at=F3:only`);
+  await visit(page, `/jobs/${id}/bench?at=F3:only`);
   let dropped = 0;
   await page.route('**/ticks', async (route) => {
     dropped += 1;
@@ -92,7 +92,7 @@ test('the network drops for a moment: the write is sent again and done once', as
 test('a signed record is corrected by a new one, and both are kept', async ({ page, request }) => {
   await atTheBench(page);
   const id = await jobId(request, '0131');
-  await page.goto(`/jobs/${id}/record`);
+  await visit(page, `/jobs/${id}/record`);
   await page.getByRole('button', { name: 'Correct the record' }).click();
   await page.getByLabel('What is right').fill('The sleeve was 6/2, not 4.8/1.5.');
   await page.getByRole('button', { name: 'Add the correction' }).click();
@@ -104,7 +104,7 @@ test('a signed record is corrected by a new one, and both are kept', async ({ pa
 
 test('the sheet prints alone: no rail, no stages, no buttons', async ({ page, request }) => {
   await atTheBench(page);
-  await page.goto(`/jobs/${await jobId(request, '0126')}/record`);
+  await visit(page, `/jobs/${await jobId(request, '0126')}/record`);
   await expect(page.getByRole('article', { name: 'Repair record' })).toBeVisible();
   await page.emulateMedia({ media: 'print' });
   await expect(page.getByRole('navigation', { name: 'Places' })).toBeHidden();
@@ -115,7 +115,7 @@ test('the sheet prints alone: no rail, no stages, no buttons', async ({ page, re
 
 test('the job file that the interface gives out is the one that the command line reads', async ({ page, request }) => {
   await atTheBench(page);
-  await page.goto(`/jobs/${await copyOf(request, '0146')}/record`);
+  await visit(page, `/jobs/${await copyOf(request, '0146')}/record`);
   const [download] = await Promise.all([
     page.waitForEvent('download'),
     page.getByRole('link', { name: 'Job file' }).click(),
@@ -131,7 +131,7 @@ test('the job file that the interface gives out is the one that the command line
 
 test('"/" finds a circuit anywhere, and shows its cavity under the finger', async ({ page }) => {
   await atTheBench(page);
-  await page.goto('/jobs');
+  await visit(page, '/jobs');
   await expect(page.getByRole('heading', { level: 1, name: 'Jobs' })).toBeVisible();
   await page.keyboard.press('/');
   await page.getByRole('combobox', { name: 'What to find' }).fill('wrok lamp');

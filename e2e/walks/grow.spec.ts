@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { atTheBench, watch } from '../bench.ts';
+import { atTheBench, watch, visit } from '../bench.ts';
 
 /** The other circuits of the harness, as somebody finds them later; circuit 1 is the wire that was mended first. */
 const REST = Array.from({ length: 13 }, (_, index) => {
@@ -14,7 +14,7 @@ test('a repair begun as one wire grows into a harness of 14 circuits and three c
 }) => {
   const { errors } = watch(page);
   await atTheBench(page);
-  await page.goto('/quick');
+  await visit(page, '/quick');
   for (const name of ['red', '2.5', 'wire cut or a length missing', 'Chassis'])
     await page.getByRole('radio', { name, exact: true }).first().click();
   await page.getByRole('button', { name: 'Proved dead: guide me' }).click();
@@ -34,7 +34,7 @@ test('a repair begun as one wire grows into a harness of 14 circuits and three c
   await expect(page.getByText('Harrow 310, wheel loader')).toBeVisible();
 
   // The two marks of tape become the connectors that lie beyond them; what was measured keeps its place.
-  await page.goto(`${job}/survey`);
+  await visit(page, `${job}/survey`);
   await page
     .getByRole('link', { name: /harness/i })
     .first()
@@ -64,9 +64,9 @@ test('a repair begun as one wire grows into a harness of 14 circuits and three c
   await expect(page.getByText('14 circuits')).toBeVisible();
 
   // The finding lies where it lay: 299 mm from mark A, 729 from the connector; and the job plans it as before.
-  await page.goto(`${job}/survey`);
+  await visit(page, `${job}/survey`);
   await expect(page.getByText('729', { exact: false }).first()).toBeVisible();
-  await page.goto(`${job}/decide`);
+  await visit(page, `${job}/decide`);
   await expect(
     page.getByRole('heading', { name: /^Two splices and \d+ mm of new wire: sealed butt, middle$/ }),
   ).toBeVisible();

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { atTheBench, copyOf, proveShown, watch } from '../bench.ts';
+import { atTheBench, copyOf, proveShown, watch, visit } from '../bench.ts';
 
 test('a judgement is argued with: two methods side by side, what if, what to order, another way', async ({
   page,
@@ -8,7 +8,7 @@ test('a judgement is argued with: two methods side by side, what if, what to ord
   const { errors } = watch(page);
   await atTheBench(page);
   const id = await copyOf(request, '0147');
-  await page.goto(`/jobs/${id}/survey`);
+  await visit(page, `/jobs/${id}/survey`);
   await page.getByRole('button', { name: 'Proved dead with a meter' }).click();
   await page.getByRole('link', { name: 'On to Decide' }).click();
   await expect(
@@ -43,18 +43,18 @@ test('a judgement is argued with: two methods side by side, what if, what to ord
   );
 
   // The last middle butts are taken off the shelf: what to order, and what stands in with what it loses.
-  await page.goto('/shelf');
+  await visit(page, '/shelf');
   await page.getByLabel('Find a part').fill('sealed butt, middle');
   await page.getByRole('button', { name: /^Sealed butt, middle/ }).click();
   await page.getByLabel('On the shelf', { exact: true }).fill('0');
   await page.getByRole('button', { name: 'Save the part' }).click();
   await expect(page.getByRole('status', { name: 'What was done' })).toContainText('Sealed butt, middle is saved');
-  await page.goto(`/jobs/${id}/decide`);
+  await visit(page, `/jobs/${id}/decide`);
   const order = page.getByRole('region', { name: 'What to order, and what to do meanwhile' });
   await expect(order).toContainText('Sealed butt would go first. Order 2 × Sealed butt, middle: 1.04–2.63 mm² an end.');
   await expect(order).toContainText('It loses: the built-in seal');
   await expect(page.getByRole('heading', { name: /splice clip XL/ })).toBeVisible();
-  await page.goto('/shelf');
+  await visit(page, '/shelf');
   await page.getByLabel('Find a part').fill('sealed butt, middle');
   for (let piece = 1; piece <= 2; piece += 1) {
     await page.getByRole('button', { name: 'One more: Sealed butt, middle' }).click();
@@ -83,21 +83,21 @@ test("a shop's own practice: what it would change is shown before it is saved, a
   const { errors } = watch(page);
   await atTheBench(page);
   const id = await copyOf(request, '0147');
-  await page.goto(`/jobs/${id}/survey`);
+  await visit(page, `/jobs/${id}/survey`);
   await page.getByRole('button', { name: 'Proved dead with a meter' }).click();
   await expect(page.getByRole('link', { name: 'On to Decide' })).toBeVisible();
-  await page.goto('/practice');
+  await visit(page, '/practice');
   await page.getByRole('button', { name: 'Make our own copy' }).click();
   await page.getByLabel('Name').fill('Tarnbeck way');
   await page.getByRole('button', { name: 'See what it changes, and save' }).click();
   await expect(page.getByText('No open job changes.')).toBeVisible();
   await page.getByRole('button', { name: 'Save the practice' }).click();
   await expect(page.getByRole('status', { name: 'What was done' })).toContainText('Tarnbeck way is saved');
-  await page.goto(`/jobs/${id}/decide`);
+  await visit(page, `/jobs/${id}/decide`);
   await page.getByLabel('Practice').selectOption('Tarnbeck way');
   await expect(page.getByRole('button', { name: /Work lamp/ })).toContainText('cover');
 
-  await page.goto('/practice');
+  await visit(page, '/practice');
   await page.getByRole('button', { name: /^Tarnbeck way/ }).click();
   await page.getByLabel('Jacket is covered up to').fill('5');
   await page.getByRole('button', { name: 'See what it changes, and save' }).click();
@@ -105,7 +105,7 @@ test("a shop's own practice: what it would change is shown before it is saved, a
   await expect(effect.getByRole('row').filter({ hasText: 'Cover' })).toContainText('splice');
   await effect.getByRole('button', { name: 'Save the practice' }).click();
   await expect(page.getByRole('status', { name: 'What was done' })).toContainText('Tarnbeck way is saved');
-  await page.goto(`/jobs/${id}/decide`);
+  await visit(page, `/jobs/${id}/decide`);
   await expect(page.getByRole('button', { name: /Work lamp/ })).not.toContainText('cover');
   await expect(page.getByLabel('Practice')).toContainText('Tarnbeck way');
   expect(errors).toEqual([]);
@@ -115,7 +115,7 @@ test('a spread terminal: a new one on its tail, made and proved at the bench', a
   const { errors } = watch(page);
   await atTheBench(page);
   const id = await copyOf(request, '0146');
-  await page.goto(`/jobs/${id}/survey`);
+  await visit(page, `/jobs/${id}/survey`);
   await page.getByRole('button', { name: 'Add a finding' }).click();
   const form = page.getByRole('dialog');
   await form.getByRole('button', { name: /26 Sieve speed/ }).click();

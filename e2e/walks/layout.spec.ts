@@ -1,5 +1,5 @@
 import { expect, test, type Locator, type Page } from '@playwright/test';
-import { atTheBench, copyOf, makeSafe, watch } from '../bench.ts';
+import { atTheBench, copyOf, makeSafe, watch, visit } from '../bench.ts';
 
 const centreOf = async (handle: Locator): Promise<number> => Number(await handle.getAttribute('aria-valuenow'));
 const handle = (page: Page, name: RegExp): Locator => page.getByRole('slider', { name });
@@ -19,7 +19,7 @@ test('splices are dragged, nudged, pinned, solved around, taken back and printed
   await atTheBench(page);
   const id = await copyOf(request, '0147');
   await makeSafe(request, id);
-  await page.goto(`/jobs/${id}/layout`);
+  await visit(page, `/jobs/${id}/layout`);
   await expect(page.getByText('Proven best')).toBeVisible();
   const left = handle(page, /Circuit 1 .*left/);
   const other = handle(page, /Circuit 2 .*right/);
@@ -86,7 +86,7 @@ test('on a tablet a finger drags a splice, and the board is not wider than the s
   await atTheBench(page);
   const id = await copyOf(request, '0147');
   await makeSafe(request, id);
-  await page.goto(`/jobs/${id}/layout`);
+  await visit(page, `/jobs/${id}/layout`);
   const left = handle(page, /Circuit 1 .*left/);
   await expect(left).toBeVisible();
   const before = await centreOf(left);
@@ -129,9 +129,9 @@ test("a loss just before the branch: its splice lies on the next run, is moved a
       })
     ).status(),
   ).toBe(201);
-  await page.goto(`/jobs/${id}/decide?finding=near-branch`);
+  await visit(page, `/jobs/${id}/decide?finding=near-branch`);
   await expect(page.getByText(/right splice lies past Branch B1, on Valve run/).first()).toBeVisible();
-  await page.goto(`/jobs/${id}/layout`);
+  await visit(page, `/jobs/${id}/layout`);
   const cuts = page.getByRole('table', { name: /Cut points/ });
   await expect(cuts.getByRole('row', { name: /Catch pressure sensor/ })).toContainText('goes on past Branch B1');
   await page.getByRole('button', { name: /Valve run.*one splice of others/ }).click();
@@ -155,7 +155,7 @@ test("a loss just before the branch: its splice lies on the next run, is moved a
   const svg = await request.get((await page.getByRole('link', { name: 'SVG' }).getAttribute('href'))!);
   expect(await svg.text()).toContain('Catch pressure sensor');
   // At the bench it is cut by the run that it lies on.
-  await page.goto(`/jobs/${id}/bench?at=near-branch:right`);
+  await visit(page, `/jobs/${id}/bench?at=near-branch:right`);
   await expect(page.getByText(/mm from Branch B1/).first()).toBeVisible();
   expect(errors).toEqual([]);
 });

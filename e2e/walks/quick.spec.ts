@@ -1,11 +1,11 @@
 import { expect, test } from '@playwright/test';
-import { watch } from '../bench.ts';
+import { watch, visit } from '../bench.ts';
 
 test('a wire in the hand: five taps to the answer, then guided, under a name that is asked for only then', async ({
   page,
 }) => {
   const { errors } = watch(page);
-  await page.goto('/jobs');
+  await visit(page, '/jobs');
   await page.getByRole('link', { name: 'Quick repair' }).first().click();
   await expect(page.getByText('Tap the size, what happened, where it is')).toBeVisible();
   for (const name of ['red', '1.5', 'wire cut or a length missing', 'Chassis'])
@@ -36,7 +36,7 @@ test('a wire in the hand: five taps to the answer, then guided, under a name tha
 
 test('a shop with a beeper only signs a feed in a way that is true: looked at, not measured', async ({ page }) => {
   const { errors } = watch(page);
-  await page.goto('/quick');
+  await visit(page, '/quick');
   for (const name of ['black', '2.5', 'wire cut or a length missing', 'Engine bay'])
     await page.getByRole('radio', { name, exact: true }).first().click();
   await page.getByRole('radio', { name: /a hand/ }).click();
@@ -58,7 +58,7 @@ test('a shop with a beeper only signs a feed in a way that is true: looked at, n
   await page.getByRole('button', { name: 'Sign as Tove Brandt' }).click();
   await expect(page.getByText('✓ Signed by Tove Brandt')).toBeVisible();
   await expect(page.getByText('no meter for it here')).toBeVisible();
-  await page.goto('/due');
+  await visit(page, '/due');
   await page.getByRole('tab', { name: 'All records' }).click();
   await expect(page.getByText('Looked at, not measured').first()).toBeVisible();
   expect(errors).toEqual([]);

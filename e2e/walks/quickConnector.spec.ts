@@ -1,10 +1,10 @@
 import { expect, test } from '@playwright/test';
-import { atTheBench, watch } from '../bench.ts';
+import { atTheBench, watch, visit } from '../bench.ts';
 
 test('a connector in the hand: tapped, mapped by cavity, proved with a beeper', async ({ page }) => {
   await atTheBench(page);
   const { errors } = watch(page);
-  await page.goto('/quick/connector');
+  await visit(page, '/quick/connector');
   const found = page.getByRole('group', { name: /^As found/ });
   const fresh = page.getByRole('group', { name: /^The new one/ });
   const pick = async (colour: string, size: string): Promise<void> => {

@@ -1,10 +1,10 @@
 import { expect, test } from '@playwright/test';
-import { atTheBench, copyOf, jobId, proveShown } from '../bench.ts';
+import { atTheBench, copyOf, jobId, proveShown, visit } from '../bench.ts';
 
 test('a joint that lets go is cut out; when the slack is used up one splice becomes two', async ({ page, request }) => {
   const id = await copyOf(request, '0146');
   await atTheBench(page);
-  await page.goto(`/jobs/${id}/prove?splice=F3:only`);
+  await visit(page, `/jobs/${id}/prove?splice=F3:only`);
   const checks = page.getByRole('region', { name: 'Checks of circuit 24' });
   await checks.getByLabel('Pulled to').fill('48');
   await checks.getByRole('button', { name: 'It let go' }).click();
@@ -17,9 +17,9 @@ test('a joint that lets go is cut out; when the slack is used up one splice beco
   await expect(again).toContainText(/The plan becomes: Two splices and \d+ mm of new wire/);
   await again.getByRole('button', { name: 'Cut it out and make it again' }).click();
   await expect(again).toBeHidden();
-  await page.goto(`/jobs/${id}/decide?finding=F3`);
+  await visit(page, `/jobs/${id}/decide?finding=F3`);
   await expect(page.getByRole('heading', { name: /Two splices and \d+ mm of new wire/ })).toBeVisible();
-  await page.goto(`/jobs/${id}/prove?splice=F3:left`);
+  await visit(page, `/jobs/${id}/prove?splice=F3:left`);
   await expect(page.getByText(/make 2/).first()).toBeVisible();
   await proveShown(page);
 });
@@ -29,7 +29,7 @@ test('high voltage stops at the gate until a procedure is named, and then only t
   request,
 }) => {
   await atTheBench(page);
-  await page.goto(`/jobs/${await copyOf(request, '0145')}/survey`);
+  await visit(page, `/jobs/${await copyOf(request, '0145')}/survey`);
   await page.getByRole('button', { name: 'Battery negative is off' }).click();
   await expect(page.getByText('Circuit 51 is high voltage')).toBeVisible();
   await page.keyboard.press('2');
@@ -43,7 +43,7 @@ test('high voltage stops at the gate until a procedure is named, and then only t
 test('a job file with one bad line is refused whole, and says where', async ({ page, request }) => {
   await atTheBench(page);
   const text = await (await request.get(`/api/jobs/${await jobId(request, '0146')}/file`)).text();
-  await page.goto('/jobs');
+  await visit(page, '/jobs');
   await page.getByRole('button', { name: 'Import a job file' }).click();
   const choose = page.locator('input[type=file]');
   await choose.setInputFiles({

@@ -1,9 +1,9 @@
 import { expect, test, type Page } from '@playwright/test';
-import { atTheBench, watch } from '../bench.ts';
+import { atTheBench, watch, visit } from '../bench.ts';
 
 /** Draws an opened stretch, its wires in the order in which they are seen; nobody has measured it. */
 async function draw(page: Page, ends: readonly [string, string], colours: readonly string[]): Promise<void> {
-  await page.goto('/machines');
+  await visit(page, '/machines');
   await page.getByRole('button', { name: 'A stretch that is opened' }).click();
   const dialog = page.getByRole('dialog', { name: 'A stretch that is opened' });
   await dialog.getByLabel('One end').fill(ends[0]);
@@ -58,7 +58,7 @@ test('a stretch is drawn in place, mended and watched, and joined with another s
   await page.keyboard.press('Escape');
 
   // The damage lies where the run was seen last: now its length decides, and only now it is asked for.
-  await page.goto(`${job}/decide`);
+  await visit(page, `${job}/decide`);
   const asked = page.getByRole('listitem').filter({ hasText: 'How long is “Opened stretch”?' });
   await asked.getByRole('link').click();
   await expect(page.getByLabel('Length, at least')).toBeFocused();
@@ -66,12 +66,12 @@ test('a stretch is drawn in place, mended and watched, and joined with another s
   await page.getByLabel('Nobody has measured all of it').click();
   await page.getByRole('button', { name: /^Save \d+ changes?$/ }).click();
   await expect(page.getByRole('button', { name: 'Saved' })).toBeVisible();
-  await page.goto(`${job}/decide`);
+  await visit(page, `${job}/decide`);
   await expect(page.getByRole('heading', { level: 2, name: /splice/i }).first()).toBeVisible();
   await expect(page.getByText(/How long is/)).toHaveCount(0);
 
   // The other sketch goes on from the grommet: two wires become one each, and the job lies where it lay.
-  await page.goto(harness);
+  await visit(page, harness);
   await page.getByRole('button', { name: /^end Grommet G4/ }).press('Enter');
   await page.getByText('It goes on in another sketch from Grommet G4').click();
   await page.getByLabel('It goes on in').selectOption({ label: 'Grommet G4 to Seat plate, Machine not named yet' });
@@ -79,7 +79,7 @@ test('a stretch is drawn in place, mended and watched, and joined with another s
   await page.getByRole('button', { name: 'Make them one harness' }).click();
   await expect(page.getByText(/is part of “Cab wall to Grommet G4” now/)).toBeVisible();
   await expect(page.getByText('2 circuits')).toBeVisible();
-  await page.goto(`${job}/prove`);
+  await visit(page, `${job}/prove`);
   const after = page.getByRole('region', { name: 'Functions' });
   await expect(after.getByText(/does not work/)).toBeVisible();
   expect(errors).toEqual([]);

@@ -1,9 +1,9 @@
 import { expect, test, type Page } from '@playwright/test';
-import { atTheBench, copyOf, watch } from '../bench.ts';
+import { atTheBench, copyOf, watch, visit } from '../bench.ts';
 
 const open = async (page: Page, id: string): Promise<void> => {
   await atTheBench(page);
-  await page.goto(`/jobs/${id}/survey`);
+  await visit(page, `/jobs/${id}/survey`);
   await expect(page.getByRole('region', { name: 'Findings' }).getByRole('row')).toHaveCount(4);
 };
 

@@ -1,10 +1,10 @@
 import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
-import { jobId, makeAll, proveShown, watch } from '../bench.ts';
+import { jobId, makeAll, proveShown, watch, visit } from '../bench.ts';
 
 test('a new user takes the harvester from finding to PDF', async ({ page, request }) => {
   const { errors } = watch(page);
-  await page.goto('/');
+  await visit(page, '/');
   await page.locator(`a[href="/jobs/${await jobId(request, '0147')}/survey"]`).click();
   await page.getByRole('dialog', { name: 'Who is at the bench?' }).getByLabel('Somebody else').fill('Tove Brandt');
   await page.getByRole('button', { name: 'Use this name' }).click();

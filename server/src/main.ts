@@ -3,6 +3,8 @@ import { join, resolve } from 'node:path';
 import { createHttpTerminator } from 'http-terminator';
 import { createApp } from './app.ts';
 import { dailyBackups, makeBeside } from './backup/daily.ts';
+import { signRows } from './chain/append.ts';
+import { privateKeyFrom } from './chain/key.ts';
 import { readConfig, type Config } from './config.ts';
 import { agreeing } from './data/agree.ts';
 import { beginAnew } from './data/aside.ts';
@@ -54,7 +56,9 @@ async function openData(): Promise<Database> {
     const aside = await beginAnew(claim, (question) => agreeing(question, yes), new Date());
     if (aside !== undefined) console.log(`What there was lies in ${aside}.`);
   }
-  return openDatabase(claim);
+  const db = await openDatabase(claim);
+  if (config.signingKey !== undefined) signRows(db.source, privateKeyFrom(config.signingKey));
+  return db;
 }
 const db = await openData().catch((error: unknown) => {
   if (!(error instanceof DataFault)) throw error;
@@ -66,7 +70,7 @@ if (process.argv.includes('--demo') && (await seedDemo(db, new Date())))
 
 const planner = plannerPool(config.dataDir, config.planSeconds, sizeOf(db.read));
 const webDir = join(root, 'web/dist');
-const draws = await drawsOf(import.meta.dirname);
+const draws = await drawsOf(import.meta.dirname, log);
 /** Run from its source under tsx, else bundled beside this file. */
 const backupScript = import.meta.url.endsWith('.ts')
   ? ['--import', 'tsx', join(import.meta.dirname, 'cli/backup.ts')]
@@ -119,10 +123,10 @@ setInterval(() => {
   db.foldIn().catch((error: unknown) => log.error({ err: error }, 'the log of the database was not folded in'));
 }, FOLD_MS).unref();
 
-/** Ends the threads that plan, closes the database, and goes. */
+/** Ends the threads that plan and draw, closes the database, and goes. */
 async function leave(code: number): Promise<void> {
   // Threads that read would keep the log of the database from being folded in.
-  await planner.close().catch(() => undefined);
+  await Promise.allSettled([planner.close(), draws?.close()]);
   await db.close().catch((error: unknown) => log.error({ err: error }, 'the database was not closed'));
   process.exit(code);
 }

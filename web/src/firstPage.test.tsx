@@ -2,9 +2,12 @@
 import { readFileSync } from 'node:fs';
 import { runInNewContext } from 'node:vm';
 import { describe, expect, it, test } from 'vitest';
-import { FIRST_PAGE, type JobSummary } from '@mendum/core/operations';
+import { FIRST_PAGE, requestOf, type JobSummary } from '@mendum/core/operations';
 import { takeGiven } from './app/given.ts';
-import { drawFirstPage, drawOpening } from './firstPage.tsx';
+import { plan } from '@mendum/core/plan';
+import { drawFirstPage, drawJob, drawOpening } from './firstPage.tsx';
+import { findingOf, viewOf } from './test/job.tsx';
+import { answersOf } from './test/server.ts';
 
 const jobOf = (number: string, more: Partial<JobSummary> = {}): JobSummary => ({
   id: `id-${number}`,
@@ -64,6 +67,35 @@ test('the page of a job that is being opened has its rail, and buttons that wait
   expect(html).not.toMatch(/<(button|input)(?! inert)/);
 });
 
+describe('a stage of a job, drawn on the server', () => {
+  const view = viewOf([findingOf('F1', { fromMm: 500, toMm: 512 })]);
+  const read = answersOf(view);
+  const { id: jobId, harnessId, harnessVersion, practiceId, practiceVersion, shelfVersion } = view;
+  const given = {
+    [requestOf('job', { jobId }).url]: read[`GET /jobs/${jobId}`]?.body,
+    [requestOf('harness', { harnessId, version: harnessVersion }).url]: read[`GET /harnesses/${harnessId}`]?.body,
+    [requestOf('practice', { practiceId, version: practiceVersion }).url]: read[`GET /practices/${practiceId}`]?.body,
+    [requestOf('jobShelf', { jobId, version: shelfVersion }).url]: read[`GET /jobs/${jobId}/shelf`]?.body,
+    [requestOf('plan', { jobId }).url]: plan(view.job, view.practice, view.catalogue),
+  };
+  const drawnAt = (stage: string, units: 'mm' | 'inch' = 'mm') =>
+    drawJob({ given, jobId, address: `/jobs/${jobId}/${stage}`, units });
+  test.each(['survey', 'decide', 'layout', 'bench', 'prove', 'record'])(
+    '%s has its heading and no live button',
+    async (stage) => {
+      const html = await drawnAt(stage);
+      expect(html).toContain('<h1');
+      expect(html).not.toMatch(/<(button|input|select|textarea)(?! inert)/);
+    },
+  );
+  it('says what was decided, in the units of the device', async () => {
+    const strip = '0.28';
+    expect(await drawnAt('decide')).not.toContain(strip);
+    expect(await drawnAt('decide', 'inch')).toContain(strip);
+  });
+  it('of an address that leads to another page, nothing', async () => expect(await drawnAt('nowhere')).toBeUndefined());
+});
+
 test('an answer that came with the page serves once', () => {
   const given = new Map<string, unknown>([['/jobs', { total: 1 }]]);
   expect(takeGiven(given, '/due')).toBeUndefined();
@@ -72,7 +104,7 @@ test('an answer that came with the page serves once', () => {
 });
 
 describe('the theme before anything is painted', () => {
-  const script = readFileSync(new URL('../public/theme.js', import.meta.url), 'utf8');
+  const script = readFileSync(new URL('../public/early.js', import.meta.url), 'utf8');
   test.each([
     ['chosen dark on a light device', '{"theme":"dark"}', false, 'dark'],
     ['chosen light on a dark device', '{"theme":"light"}', true, 'light'],
@@ -86,6 +118,7 @@ describe('the theme before anything is painted', () => {
       localStorage: { getItem: (key: string) => (key === 'mendum.view' ? kept : null) },
       matchMedia: () => ({ matches: isDark }),
       document: { documentElement: { dataset } },
+      addEventListener: () => undefined,
     });
     expect(dataset.theme).toBe(theme);
   });

@@ -3,24 +3,26 @@ import { prerenderToNodeStream } from 'react-dom/static';
 import { Provider } from 'react-redux';
 import { Route, Routes, StaticRouter } from 'react-router';
 import { api } from './app/api.ts';
-import { jobsAhead } from './app/ahead.ts';
+import { fetchJob, jobsAhead } from './app/ahead.ts';
 import { Coming } from './app/Coming.tsx';
 import { Shell } from './app/Shell.tsx';
 import { makeStore, type Store } from './app/store.ts';
+import { rememberedView, type Units } from './app/view.ts';
 import { JobsPlace } from './places/JobsPlace.tsx';
+import { JobPage } from './stages/JobPage.tsx';
 
 /** Fields and buttons do nothing until the application has taken the page over; its links work at once. */
 const inert = (html: string): string => html.replaceAll(/<(button|input|textarea|select)\b/g, '<$1 inert');
 
 /** The shell of the application with a place in it. */
-async function drawn(store: Store, address: string, place: ReactElement): Promise<string> {
+async function drawn(store: Store, address: string, place: ReactElement, route: string = address): Promise<string> {
   const { prelude } = await prerenderToNodeStream(
     <StrictMode>
       <Provider store={store}>
         <StaticRouter location={address}>
           <Routes>
             <Route element={<Shell />}>
-              <Route path={address} element={place} />
+              <Route path={route} element={place} />
             </Route>
           </Routes>
         </StaticRouter>
@@ -30,7 +32,7 @@ async function drawn(store: Store, address: string, place: ReactElement): Promis
   );
   let html = '';
   for await (const part of prelude) html += String(part);
-  return inert(html);
+  return `<div class="drawn">${inert(html)}</div>`;
 }
 
 /**
@@ -51,3 +53,29 @@ export async function drawFirstPage(given: Readonly<Record<string, unknown>>): P
 
 /** Draws the page of a job that is being opened: the rail stands, and the application brings the rest. */
 export const drawOpening = (): Promise<string> => drawn(makeStore(new Map()), '/jobs/opening', <Coming />);
+
+/** What a page of a job is drawn from. */
+export interface JobDrawn {
+  /** The answers that it would ask for, by their address, its plan among them. */
+  readonly given: Readonly<Record<string, unknown>>;
+  readonly jobId: string;
+  /** Its own address, with what is picked on it. */
+  readonly address: string;
+  /** The units that the device shows lengths in. */
+  readonly units: Units;
+}
+
+/**
+ * Draws a stage of a job on the server, so that its answers are there before any script has run.
+ * @returns what stands in the root of the page; nothing where its address leads to another one
+ */
+export async function drawJob({ given, jobId, address, units }: JobDrawn): Promise<string | undefined> {
+  const store = makeStore(new Map(Object.entries(given)), { ...rememberedView(), units });
+  try {
+    await fetchJob(store.dispatch, jobId);
+    const page = await drawn(store, address, <JobPage />, '/jobs/:jobId/:stage');
+    return page.includes('<h1') ? page : undefined;
+  } finally {
+    store.dispatch(api.util.resetApiState());
+  }
+}

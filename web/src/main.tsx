@@ -14,8 +14,9 @@ import { nextTask } from './app/nextTask.ts';
 import { makeRouter } from './app/router.tsx';
 import { keepInStep, makeStore, type Store } from './app/store.ts';
 
-function show(root: HTMLElement, store: Store): void {
-  const router = makeRouter(store);
+type Router = ReturnType<typeof makeRouter>;
+
+function show(root: HTMLElement, store: Store, router: Router): void {
   // As a transition it is rendered in slices, between which a finger is heard.
   startTransition(() =>
     createRoot(root).render(
@@ -28,16 +29,29 @@ function show(root: HTMLElement, store: Store): void {
   );
 }
 
+/** Done when the place whose address was opened has its script and its answers. */
+const whole = (router: Router): Promise<void> =>
+  new Promise((resolve) => {
+    if (router.state.initialized) return resolve();
+    const stop = router.subscribe(({ initialized }) => {
+      if (!initialized) return;
+      stop();
+      resolve();
+    });
+  });
+
 async function start(root: HTMLElement): Promise<void> {
   // Loading the script was a long task already.
   await nextTask();
   const given = givenOf(document);
   const store = makeStore(given);
   keepInStep(store);
-  // A list that came with the page stands on it already, and is not taken off again to be fetched.
+  const cameDrawn = given.size > 0;
+  const router = makeRouter(store, cameDrawn);
+  // What came drawn stands on the page already, and is not taken off again to be fetched.
   const lists = ['/', '/jobs'].includes(location.pathname) ? jobsAhead(store.dispatch) : undefined;
-  await (lists && given.size > 0 ? lists : nextTask());
-  show(root, store);
+  await (cameDrawn ? Promise.all([lists, whole(router)]) : nextTask());
+  show(root, store, router);
 }
 
 const root = document.getElementById('root');

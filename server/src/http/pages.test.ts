@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { pino } from 'pino';
 import request from 'supertest';
-import { afterAll, beforeAll, describe, expect, it, test } from 'vitest';
+import { afterAll, beforeAll, beforeEach, describe, expect, it, test, vi } from 'vitest';
 import { FIRST_PAGE } from '@mendum/core/operations';
 import { createApp } from '../app.ts';
 import { openDatabase, type Database } from '../db/open.ts';
@@ -47,6 +47,8 @@ describe('the first page', () => {
     rmSync(webDir, { recursive: true, force: true });
   });
   const drawOpening = () => Promise.resolve('<i>Opening…</i>');
+  const drawJob = vi.fn<Draws['drawJob']>();
+  beforeEach(() => void drawJob.mockReset().mockResolvedValue(undefined));
   const open = (address: string, drawFirstPage?: Draws['drawFirstPage']) =>
     request(
       createApp({
@@ -55,7 +57,7 @@ describe('the first page', () => {
         photosDir: webDir,
         webDir,
         log: pino({ level: 'silent' }),
-        draws: drawFirstPage && { drawFirstPage, drawOpening },
+        draws: drawFirstPage && { drawFirstPage, drawOpening, drawJob },
       }),
     ).get(address);
   const givenIn = (text: string) =>
@@ -106,6 +108,27 @@ describe('the first page', () => {
       expect([address, (await open(`/api${address}`)).body as unknown]).toEqual([address, answer]);
     expect(given[`/jobs/${id}/plan`]).toEqual(plan);
   });
+  it.each([
+    { cookie: '', units: 'mm' },
+    { cookie: 'units=inch', units: 'inch' },
+    { cookie: 'units=miles', units: 'mm' },
+  ])(
+    'a stage comes drawn from what it would ask for, in the units of the device ($cookie)',
+    async ({ cookie, units }) => {
+      const { body } = await open('/api/jobs?status=open');
+      const [{ id }] = (body as { items: [{ id: string }] }).items;
+      await open(`/api/jobs/${id}/plan`);
+      drawJob.mockResolvedValue('<h1>Decide</h1>');
+      const { text } = await open(`/jobs/${id}/decide?finding=F2`, () => Promise.resolve('')).set('cookie', cookie);
+      expect(text).toContain('<div id="root"><h1>Decide</h1></div>');
+      expect(drawJob).toHaveBeenCalledWith({
+        given: givenIn(text),
+        jobId: id,
+        address: `/jobs/${id}/decide?finding=F2`,
+        units,
+      });
+    },
+  );
   it.each(['/', '/jobs', '/jobs/J1/decide', '/api/jobs'])('%s is given under no stranger’s name', async (address) => {
     const { status, text } = await open(address, () => Promise.resolve('drawn')).set('Host', 'stranger.example');
     expect([status, text.includes('drawn')]).toEqual([403, false]);

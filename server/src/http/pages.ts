@@ -1,8 +1,10 @@
 import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import express, { type Express, type RequestHandler, type Response } from 'express';
+import { parseCookie } from 'cookie';
+import express, { type Express, type Request, type RequestHandler, type Response } from 'express';
 import packedStatic, { type ExpressStaticGzipOptions } from 'express-static-gzip';
 import type { Logger } from 'pino';
+import { requestOf } from '@mendum/core/operations';
 import { AppError } from '../errors.ts';
 import { readableAddress } from './handle.ts';
 import { jobScripts, manifestOf } from './scripts.ts';
@@ -16,6 +18,18 @@ export interface Draws {
   readonly drawFirstPage: (given: Given) => Promise<string>;
   /** The page of a job before its scripts are there: the rail, and that it is being opened. */
   readonly drawOpening: () => Promise<string>;
+  /** A stage of a job, if that is drawn in time. */
+  readonly drawJob: (page: JobDrawn) => Promise<string | undefined>;
+}
+
+/** What a page of a job is drawn from. */
+export interface JobDrawn {
+  readonly given: Given;
+  readonly jobId: string;
+  /** Its own address, with what is picked on it. */
+  readonly address: string;
+  /** The units that the device shows lengths in. */
+  readonly units: 'mm' | 'inch';
 }
 
 /** What the list of jobs, and the page of a job, would ask for. */
@@ -76,19 +90,27 @@ function firstPage(page: string, read: Answers['jobs'], draw: Draws['drawFirstPa
   return (_req, res) => sent(res, head, foot, drawn(), log);
 }
 
+const unitsOf = ({ headers }: Request): JobDrawn['units'] =>
+  parseCookie(headers.cookie ?? '').units === 'inch' ? 'inch' : 'mm';
+
 /**
- * Sends the page of a job with its scripts named, its rail drawn and its answers in it. What cannot be read is asked for
- * again by the application.
+ * Sends the page of a job with its scripts named, its stage drawn and its answers in it; the rail alone where its plan
+ * did not come in time. What cannot be read is asked for again by the application.
  */
-function jobPage(page: string, webDir: string, read: Answers['job'], draw: Draws['drawOpening'], log: Logger) {
+function jobPage(page: string, webDir: string, read: Answers['job'], draws: Draws, log: Logger) {
   const manifest = manifestOf(webDir);
   const [head = '', foot = ''] = page.split(ROOT);
-  const opening = once(draw);
+  const opening = once(draws.drawOpening);
   const handler: RequestHandler<{ jobId: string; stage?: string }> = (req, res) => {
-    const ahead = head.replace('</head>', `${jobScripts(manifest, req.params.stage)}</head>`);
+    const { jobId, stage } = req.params;
+    const ahead = head.replace('</head>', `${jobScripts(manifest, stage)}</head>`);
     const drawn = async (): Promise<string> => {
-      const given = await read(req.params.jobId);
-      return `${rootOf(await opening())}${givenIn(given)}`;
+      const given = await read(jobId);
+      const whole = requestOf('plan', { jobId }).url in given && stage !== undefined;
+      const stageDrawn = whole
+        ? await draws.drawJob({ given, jobId, address: req.originalUrl, units: unitsOf(req) })
+        : undefined;
+      return `${rootOf(stageDrawn ?? (await opening()))}${givenIn(given)}`;
     };
     return sent(res, ahead, foot, drawn(), log);
   };
@@ -111,7 +133,7 @@ export function servePages(
   if (draws && existsSync(index)) {
     const page = paintedFirst(readFileSync(index, 'utf8'));
     app.get(['/', '/jobs'], firstPage(page, answers.jobs, draws.drawFirstPage, log));
-    app.get('/jobs/:jobId{/:stage}', jobPage(page, webDir, answers.job, draws.drawOpening, log));
+    app.get('/jobs/:jobId{/:stage}', jobPage(page, webDir, answers.job, draws, log));
   }
   app.get('/{*path}', (req, res, next) => {
     if (req.path.startsWith('/assets/')) next();

@@ -25,7 +25,7 @@ function useRested(): boolean {
   return rested;
 }
 
-/** Says that the application has taken over the page that came drawn: `start.js` has kept what was pressed until then. */
+/** Says that the application has taken over the page that came drawn: `early.js` has kept what was pressed until then. */
 function useTakenOver(): void {
   useEffect(() => {
     window.dispatchEvent(new Event('takenover'));

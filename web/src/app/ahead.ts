@@ -1,4 +1,4 @@
-import { SCREENS } from '../stages/screens.ts';
+import { fetchScreen } from '../stages/screens.ts';
 import { isStage } from '../stages/stages.ts';
 import { api } from './api.ts';
 import { keepPlan, takePlan } from './planCame.ts';
@@ -19,8 +19,8 @@ export async function jobsAhead(dispatch: Store['dispatch']): Promise<void> {
 /** What plans a job starts while the job is still being fetched. */
 const plannerAhead = (): void => void import('./planner.ts').then(({ thePlanner }) => thePlanner()).catch(quietly);
 
-/** Fetches what {@link useJobView} will ask for; what fails is asked again by whoever opens it, who says why. */
-async function fetchJob(dispatch: Store['dispatch'], jobId: string): Promise<void> {
+/** Fetches what {@link useJobView} will ask for, or takes what came with the page; what fails is asked again by whoever opens it, who says why. */
+export async function fetchJob(dispatch: Store['dispatch'], jobId: string): Promise<void> {
   const plan = dispatch(takePlan(jobId));
   if (!plan) plannerAhead();
   const { data } = await dispatch(api.endpoints.job.initiate({ jobId }, AHEAD));
@@ -35,13 +35,15 @@ async function fetchJob(dispatch: Store['dispatch'], jobId: string): Promise<voi
 }
 
 /** The scripts of a job's page and its stage, while somebody reaches for its line. */
-export function pageAhead(stage: string | undefined): void {
-  import('../stages/JobPage.tsx').catch(quietly);
-  if (isStage(stage)) SCREENS[stage]().catch(quietly);
+export async function pageAhead(stage: string | undefined): Promise<void> {
+  await Promise.allSettled([import('../stages/JobPage.tsx'), isStage(stage) ? fetchScreen(stage) : undefined]);
 }
 
-/** A job, its planner where its plan did not come along, its page and its stage side by side, instead of one after the other. */
-export function jobAhead(dispatch: Store['dispatch'], jobId: string, stage: string | undefined): void {
-  pageAhead(stage);
-  fetchJob(dispatch, jobId).catch(quietly);
+/**
+ * A job, its planner where its plan did not come along, its page and its stage side by side, instead of one after the
+ * other.
+ * @returns done when all of it is there, or could not be had
+ */
+export async function jobAhead(dispatch: Store['dispatch'], jobId: string, stage: string | undefined): Promise<void> {
+  await Promise.all([pageAhead(stage), fetchJob(dispatch, jobId).catch(quietly)]);
 }

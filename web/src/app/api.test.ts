@@ -115,7 +115,13 @@ it('a read that was under way when something was ticked does not take the tick b
   const read = dispatch(api.endpoints.job.initiate({ jobId: 'J' }, { forceRefetch: true }));
   await vi.waitFor(() => expect(reads).toBe(2));
   void dispatch(
-    api.endpoints.tick.initiate({ ...HEAD, jobId: 'J', done: true, steps: [{ stepId: 'S1', spliceId: 'F1:only' }] }),
+    api.endpoints.tick.initiate({
+      ...HEAD,
+      jobId: 'J',
+      version: 1,
+      done: true,
+      steps: [{ stepId: 'S1', spliceId: 'F1:only' }],
+    }),
   );
   expect(ticks()).toBe(1);
   late.open?.();
@@ -136,6 +142,7 @@ describe('what shows at once is taken back when it is refused', () => {
           api.endpoints.tick.initiate({
             ...HEAD,
             jobId: 'J',
+            version: 1,
             done: true,
             steps: [{ stepId: 'S1', spliceId: 'F1:only' }],
           }),
@@ -161,6 +168,7 @@ describe('what shows at once is taken back when it is refused', () => {
           api.endpoints.choose.initiate({
             ...HEAD,
             jobId: 'J',
+            version: 1,
             findingId: 'F1',
             use: 'sealedButt',
             reason: 'as the shop does',

@@ -28,7 +28,7 @@ const inPage = <T,>(thing: T): T => JSON.parse(JSON.stringify(thing)) as T;
 
 function opened(given: ReadonlyMap<string, unknown>): Store {
   const store = makeStore(new Map(given));
-  jobAhead(store.dispatch, 'J', undefined);
+  void jobAhead(store.dispatch, 'J', undefined);
   render(
     <Provider store={store}>
       <Shown />

@@ -17,10 +17,16 @@ const jobPage = async () => ({ Component: (await import('../stages/JobPage.tsx')
 
 const comes = (lazy: LazyRouteFunction<RouteObject>) => ({ HydrateFallback: Coming, lazy });
 
-/** The places and their addresses. */
-export function makeRouter({ dispatch }: Store) {
-  const ahead: LoaderFunction = ({ params: { jobId = '', stage } }) => {
-    jobAhead(dispatch, jobId, stage);
+/**
+ * The places and their addresses.
+ * @param drawn whether the page came drawn: it stands until all that it needs is there
+ */
+export function makeRouter({ dispatch }: Store, drawn = false) {
+  let isFirst = drawn;
+  const ahead: LoaderFunction = async ({ params: { jobId = '', stage } }) => {
+    const coming = jobAhead(dispatch, jobId, stage);
+    if (isFirst) await coming;
+    isFirst = false;
     return null;
   };
   // Within a job nothing is fetched ahead: picking a finding changes the address and must not wait.

@@ -3,11 +3,15 @@ import { useDispatch, useSelector } from 'react-redux';
 import { api } from './api.ts';
 import type { Given } from './given.ts';
 import { applyTheme } from './theme.ts';
-import { deviceThemeChanged, onDeviceTheme, rememberView, viewSlice } from './view.ts';
+import { deviceThemeChanged, onDeviceTheme, rememberView, rememberedView, viewSlice, type ViewState } from './view.ts';
 
-/** @param given what came with the page, and need not be asked for */
-export const makeStore = (given: Given = new Map()) =>
+/**
+ * @param given what came with the page, and need not be asked for
+ * @param view what the device shows; what it remembers, unless said otherwise
+ */
+export const makeStore = (given: Given = new Map(), view: ViewState = rememberedView()) =>
   configureStore({
+    preloadedState: { view },
     reducer: { [api.reducerPath]: api.reducer, view: viewSlice.reducer },
     middleware: (defaults) => defaults({ thunk: { extraArgument: given } }).concat(api.middleware),
   });

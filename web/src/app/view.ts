@@ -3,7 +3,7 @@ import { keep, recall } from './kept.ts';
 import type { Theme } from './theme.ts';
 
 /** Views of lengths only; what is stored and sent stays in mm. */
-type Units = 'mm' | 'inch';
+export type Units = 'mm' | 'inch';
 
 export interface ViewState {
   readonly person: string | null;
@@ -36,8 +36,11 @@ export function rememberedView(): ViewState {
   };
 }
 
-export const rememberView = ({ person, units, theme, themeChosen }: ViewState): void =>
+/** Keeps it on this device; and tells the server the units, so that what it draws has them from the start. */
+export function rememberView({ person, units, theme, themeChosen }: ViewState): void {
   keep(KEY, { person, units, ...(themeChosen ? { theme } : {}) });
+  document.cookie = `units=${units}; Path=/; Max-Age=31536000; SameSite=Strict`;
+}
 
 export const viewSlice = createSlice({
   name: 'view',

@@ -1,4 +1,4 @@
-import { lazy, Suspense, useCallback, useMemo, useState, type ComponentType } from 'react';
+import { Suspense, useCallback, useMemo, useState } from 'react';
 import { Navigate, useNavigate, useParams, useSearchParams } from 'react-router';
 import type { StageName } from '@mendum/core/operations';
 import { errorOf } from '../app/change.ts';
@@ -13,15 +13,6 @@ import { KeysDialog } from './KeysDialog.tsx';
 import { SCREENS } from './screens.ts';
 import { isStage, STAGES } from './stages.ts';
 import { stageStates } from './standing.ts';
-
-const LAZY: Record<StageName, ComponentType> = {
-  survey: lazy(SCREENS.survey),
-  decide: lazy(SCREENS.decide),
-  layout: lazy(SCREENS.layout),
-  bench: lazy(SCREENS.bench),
-  prove: lazy(SCREENS.prove),
-  record: lazy(SCREENS.record),
-};
 
 /** The picked finding as the address says it now: ahead of the screen when keys come fast. */
 const pickedInAddress = (): string | null => new URLSearchParams(window.location.search).get('finding');
@@ -119,7 +110,7 @@ export function JobPage() {
   if (!isStage(stage)) return <Navigate to={`/jobs/${jobId}/${open.signed ? 'record' : 'survey'}`} replace />;
   if (stage !== 'survey' && !open.plan.gate.open && !open.signed)
     return <Navigate to={`/jobs/${jobId}/survey`} replace />;
-  const Screen = LAZY[stage];
+  const Screen = SCREENS[stage];
   return (
     <JobContext value={open}>
       <div className="flex min-h-[calc(100dvh-var(--notice,0px)-var(--bar))] flex-col">

@@ -28,7 +28,7 @@ interface StepScreenProps {
 export function StepScreen({ make, finding, run, onMake }: StepScreenProps) {
   const { view, plan, circuitOf, nodeName, signed } = useOpenJob();
   const navigate = useNavigate();
-  const tick = useTicks(view.id);
+  const tick = useTicks(view.id, view.version);
   const { plain, fixed, unit } = useLength();
   const ticked = tickedIds(view);
   const firstOpen = make.steps.findIndex((step) => !ticked.has(step.id));

@@ -57,7 +57,9 @@ export function DecisionDetail({ finding }: { readonly finding: FindingPlan }) {
             <Button
               look="quiet"
               disabled={busy}
-              onClick={() => void save('choose', { jobId: view.id, findingId: finding.findingId, use: null })}
+              onClick={() =>
+                void save('choose', { jobId: view.id, version: view.version, findingId: finding.findingId, use: null })
+              }
             >
               Back to the ranking
             </Button>

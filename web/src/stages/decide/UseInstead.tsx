@@ -31,13 +31,15 @@ export function UseInstead({ findingId, use, terminal, name, because, onClose }:
     }
     const outcome = await save('choose', {
       jobId: view.id,
+      version: view.version,
       findingId,
       use,
       ...(terminal === undefined ? {} : { terminal }),
       reason: reason.trim(),
     });
     if (!outcome.ok) return;
-    notify(`${name} is used here`, { undo: () => void save('choose', { jobId: view.id, findingId, use: null }) });
+    const back = { jobId: view.id, version: view.version, findingId, use: null };
+    notify(`${name} is used here`, { undo: () => void save('choose', back) });
     onClose();
   };
   return (

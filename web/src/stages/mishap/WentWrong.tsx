@@ -55,6 +55,7 @@ export function WentWrong({ make, finding, onClose }: WentWrongProps) {
     const words = `${mishapInWords(kind)}.`;
     void save('makeAgain', {
       jobId: view.id,
+      version: view.version,
       spliceId: make.id,
       make: make.make,
       ...said,

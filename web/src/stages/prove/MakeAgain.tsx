@@ -28,6 +28,7 @@ export function MakeAgain({ make, finding, ruling }: MakeAgainProps) {
   const again = (): void =>
     void save('makeAgain', {
       jobId: view.id,
+      version: view.version,
       spliceId: make.id,
       make: make.make,
       ...said,

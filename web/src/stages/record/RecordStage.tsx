@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { maySign } from '@mendum/core/prove';
 import { functionsOf, jobSheet, notWatched } from '@mendum/core/record';
+import type { JobView } from '@mendum/core/operations';
 import { Link } from 'react-router';
 import { useSave } from '../../app/change.ts';
 import { useAppSelector } from '../../app/store.ts';
@@ -13,6 +14,13 @@ import { Sheet } from './Sheet.tsx';
 
 const LINK =
   'flex min-h-11 items-center justify-center rounded-sm border border-ink bg-sheet px-4 text-lg font-semibold hover:bg-wash';
+
+/** What a job is planned by, as it is seen. */
+const plannedBy = ({ harnessVersion, practiceVersion, shelfVersion }: JobView) => ({
+  harnessVersion,
+  practiceVersion,
+  shelfVersion,
+});
 
 /** The sheet as it will print, sign-off, and the record to take along. */
 export function RecordStage() {
@@ -35,7 +43,11 @@ export function RecordStage() {
   const unwatched = notWatched(functions);
   const [first] = records;
   const sign = async (): Promise<void> => {
-    const outcome = await save('sign', { jobId: view.id, version: view.version, note: note.trim() }, { quiet: true });
+    const outcome = await save(
+      'sign',
+      { jobId: view.id, version: view.version, ...plannedBy(view), note: note.trim() },
+      { quiet: true },
+    );
     setRefusal(outcome.ok ? undefined : { message: outcome.error.message, hint: outcome.error.hint ?? '' });
   };
   const base = `/api/jobs/${view.id}`;
