@@ -27,7 +27,7 @@ import { jobWithoutHarnessSchema, spentSchema } from './jobSchemas.ts';
 import { jobFileSchema } from './jobFile.ts';
 import { practiceSchema } from './practiceSchema.ts';
 import { functionSeenSchema, readingSchema } from './readingSchema.ts';
-import { keptRecordSchema, recordSchema, rulingSchema } from './recordSchema.ts';
+import { bundleSchemas, chainSchemas, keptRecordSchema, recordSchema, rulingSchema } from './recordSchema.ts';
 import { date, flag, instant, lengthMm, positionMm, version } from './schema/fields.ts';
 import { named, needed, oneOf, shape, type FieldsOf } from './schema/shape.ts';
 
@@ -208,6 +208,7 @@ const answer = <N extends AnsweringName>(fields: FieldsOf<AnswerOf<N>>): Joi.Obj
   Joi.object(fields as Joi.SchemaMap);
 const numbered = { id: needed(words), number: needed(words) };
 const byVersion = { version: needed(version) };
+const jobAfter = { jobVersion: needed(version) };
 const ofPractice = { id: needed(words), practiceVersion: needed(version) };
 /** A description in a language of its own. */
 const described = Joi.object().unknown();
@@ -236,21 +237,23 @@ export const ANSWERS: { readonly [N in AnsweringName]: Joi.Schema } = {
   sayGate: answer<'sayGate'>(byVersion),
   withdrawGate: answer<'withdrawGate'>(byVersion),
   setPractice: answer<'setPractice'>(byVersion),
-  addFinding: answer<'addFinding'>(byVersion),
-  changeFinding: answer<'changeFinding'>(byVersion),
-  removeFinding: answer<'removeFinding'>({ removed: needed(words) }),
+  addFinding: answer<'addFinding'>({ ...byVersion, ...jobAfter }),
+  changeFinding: answer<'changeFinding'>({ ...byVersion, ...jobAfter }),
+  removeFinding: answer<'removeFinding'>({ removed: needed(words), ...jobAfter }),
   saveMapping: answer<'saveMapping'>(byVersion),
   readContinuity: answer<'readContinuity'>(byVersion),
   setLayout: answer<'setLayout'>(byVersion),
-  choose: answer<'choose'>({ use: needed(words.allow(null)) }),
-  tick: answer<'tick'>({ ticked: needed(whole) }),
+  choose: answer<'choose'>({ use: needed(words.allow(null)), ...jobAfter }),
+  tick: answer<'tick'>({ ticked: needed(whole), ...jobAfter }),
   addReadings: answer<'addReadings'>({
+    ...jobAfter,
     rulings: needed(
       all(shape<RulingOf>({ spliceId: needed(words), checkId: needed(words), ruling: needed(rulingSchema) })),
     ),
   }),
-  seeFunctions: answer<'seeFunctions'>({ seen: needed(whole) }),
+  seeFunctions: answer<'seeFunctions'>({ seen: needed(whole), ...jobAfter }),
   makeAgain: answer<'makeAgain'>({
+    ...jobAfter,
     losses: needed(
       all(
         shape<SideLoss>({
@@ -270,15 +273,12 @@ export const ANSWERS: { readonly [N in AnsweringName]: Joi.Schema } = {
   }),
   sign: answer<'sign'>({ ...byVersion, records: needed(whole) }),
   correctRecord: answer<'correctRecord'>({ id: needed(words) }),
-  records: answer<'records'>({
-    format: needed(oneOf(['mendum-record'])),
-    version: needed(oneOf([1])),
-    records: needed(all(keptRecordSchema)),
-  }),
+  records: answer<'records'>(bundleSchemas),
+  chain: answer<'chain'>(chainSchemas),
   allRecords: answer<'allRecords'>(page(recordLine)),
   due: answer<'due'>({ ...page(dueBack), overdue: needed(whole) }),
-  addPhoto: answer<'addPhoto'>({ id: needed(words) }),
-  keepPhoto: answer<'keepPhoto'>({ removed: needed(flag) }),
+  addPhoto: answer<'addPhoto'>({ id: needed(words), ...jobAfter }),
+  keepPhoto: answer<'keepPhoto'>({ removed: needed(flag), ...jobAfter }),
   shelf: catalogueSchema,
   changeShelf: answer<'changeShelf'>({ shelfVersion: needed(version) }),
   importShelf: answer<'importShelf'>({ shelfVersion: needed(version), lines: needed(whole) }),

@@ -32,9 +32,9 @@ describe('how an operation is asked', () => {
       method: 'GET',
     }));
   it('a write has the rest in its body, and keeps what is null', () =>
-    expect(requestOf('choose', { jobId: 'J', findingId: 'F', use: null, reason: undefined })).toEqual({
+    expect(requestOf('choose', { jobId: 'J', version: 4, findingId: 'F', use: null, reason: undefined })).toEqual({
       url: '/jobs/J/choices',
       method: 'POST',
-      body: { findingId: 'F', use: null },
+      body: { version: 4, findingId: 'F', use: null },
     }));
 });

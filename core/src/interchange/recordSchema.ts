@@ -1,9 +1,9 @@
 import Joi from 'joi';
-import type { KeptRecord } from '../operations/index.ts';
+import type { ChainedRecord, ChainState, KeptRecord, RecordBundle } from '../operations/index.ts';
 import type { Ruling } from '../prove/index.ts';
 import type { RecordReading, SpliceRecord } from '../record/index.ts';
 import { flag, instant, positionMm, version } from './schema/fields.ts';
-import { named, needed, oneOf, shape } from './schema/shape.ts';
+import { named, needed, oneOf, shape, type FieldsOf } from './schema/shape.ts';
 import { onWireSchema } from './jobSchemas.ts';
 
 /** Words as they were written down, however many. */
@@ -84,3 +84,36 @@ export const keptRecordSchema = named(
   shape<KeptRecord>({ id: needed(words), spliceId: needed(words), replacesId: words, body: needed(recordSchema) }),
   'A record as it is kept; a correction names the record that it replaces.',
 );
+
+const hash = Joi.string().length(64).hex();
+const chainRow = Joi.number().integer().min(1);
+/** A place in the chain, with its hash. */
+const headSchema = shape<RecordBundle['head']>({ row: needed(Joi.number().integer().min(0)), hash: needed(hash) });
+const chainedRecordSchema = shape<ChainedRecord>({
+  id: needed(words),
+  spliceId: needed(words),
+  replacesId: words,
+  body: needed(recordSchema),
+  jobId: needed(words),
+  circuitNumber: needed(words),
+  temporaryUntil: words,
+  signedBy: needed(words),
+  signedAt: needed(words),
+  chainRow: needed(chainRow),
+  before: needed(hash),
+  hash: needed(hash),
+  signature: words,
+});
+export const bundleSchemas: FieldsOf<RecordBundle> = {
+  format: needed(oneOf(['mendum-record'])),
+  version: needed(oneOf([2])),
+  head: needed(headSchema),
+  seal: needed(hash),
+  records: needed(Joi.array().items(chainedRecordSchema)),
+};
+export const chainSchemas: FieldsOf<ChainState> = {
+  row: needed(Joi.number().integer().min(0)),
+  hash: needed(hash),
+  broken: shape<NonNullable<ChainState['broken']>>({ row: needed(chainRow), why: needed(words) }),
+  signs: needed(flag),
+};

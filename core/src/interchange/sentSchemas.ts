@@ -64,12 +64,14 @@ export const SENT: { readonly [N in SendingName]: FieldsOf<SentOf<N>> } = {
   readContinuity: continuityFields,
   setLayout: { ...versioned, layout: needed(layoutSchema) },
   choose: {
+    ...versioned,
     findingId: needed(idText),
     use: needed(useSchema.valid(null)),
     terminal: idText,
     reason: reason.when('use', { is: null, then: Joi.optional(), otherwise: Joi.required() }),
   },
   tick: {
+    ...versioned,
     steps: needed(
       Joi.array()
         .items(shape<SentOf<'tick'>['steps'][number]>({ stepId: needed(idText), spliceId: needed(idText) }))
@@ -98,6 +100,7 @@ export const SENT: { readonly [N in SendingName]: FieldsOf<SentOf<N>> } = {
     ),
   },
   makeAgain: {
+    ...versioned,
     spliceId: needed(idText),
     make: needed(version),
     kind: needed(oneOf(MISHAPS)),
@@ -107,7 +110,13 @@ export const SENT: { readonly [N in SendingName]: FieldsOf<SentOf<N>> } = {
     sealed: needed(flag),
     because: needed(longText),
   },
-  sign: { ...versioned, note: Joi.string().trim().max(2000).allow('') },
+  sign: {
+    ...versioned,
+    note: Joi.string().trim().max(2000).allow(''),
+    harnessVersion: version,
+    practiceVersion: version,
+    shelfVersion: version,
+  },
   correctRecord: { text: needed(reason) },
   addPhoto: { name: Joi.string().trim().min(1).max(120) },
   keepPhoto: { removed: needed(flag) },

@@ -18,6 +18,9 @@ export { addressOf, paramNames, requestOf, type Request } from './request.ts';
 export type {
   DueBack,
   Backups,
+  ChainedRecord,
+  ChainState,
+  RecordBundle,
   DuePage,
   ErrorBody,
   FoundCircuit,

@@ -14,6 +14,7 @@ import type { HarnessEdit, JoinPlace, SameCircuit } from '../survey/index.ts';
 import { adds, asks, changes, reads, removes, type ParamsOf } from './operation.ts';
 import type {
   Backups,
+  ChainState,
   DuePage,
   FoundCircuit,
   HarnessSummary,
@@ -22,11 +23,11 @@ import type {
   JobsAsked,
   JobState,
   JobSummary,
-  KeptRecord,
   Page,
   PageAsked,
   Person,
   PracticeView,
+  RecordBundle,
   RecordLine,
   RulingOf,
 } from './types.ts';
@@ -34,6 +35,17 @@ import type {
 /** The version that a change was made from, or that came of it. */
 interface Versioned {
   readonly version: number;
+}
+/** The version that a job has once this is saved, where the answer's own version is of something else or of nothing. */
+interface JobAfter {
+  readonly jobVersion: number;
+}
+/** What is signed with a job: what else it is planned by, as its author saw it. */
+interface SignSent extends Versioned {
+  readonly note?: string | undefined;
+  readonly harnessVersion?: number | undefined;
+  readonly practiceVersion?: number | undefined;
+  readonly shelfVersion?: number | undefined;
 }
 /** The version that is wanted: where there is another one by now, that is said instead. */
 interface AtVersion {
@@ -48,7 +60,7 @@ interface GateSaid extends Versioned {
   readonly procedure?: string | undefined;
   readonly reading?: string | undefined;
 }
-interface TicksSent {
+interface TicksSent extends Versioned {
   readonly steps: readonly { readonly stepId: string; readonly spliceId: string }[];
   readonly done: boolean;
 }
@@ -58,7 +70,7 @@ interface ReadingsSent {
 interface FunctionsSent {
   readonly functions: readonly Omit<FunctionSeen, 'by' | 'at'>[];
 }
-interface ChoiceSent {
+interface ChoiceSent extends Versioned {
   readonly findingId: string;
   /** Null takes a choice back. */
   readonly use: Choice['use'] | null;
@@ -107,12 +119,12 @@ export const OPERATIONS = {
     '/jobs/:jobId/practice',
     'Plans a job by another practice.',
   ),
-  addFinding: adds<Versioned, { readonly finding: Finding }>()('/jobs/:jobId/findings', 'Adds a finding.'),
-  changeFinding: changes<Versioned, Versioned & { readonly finding: Finding }>()(
+  addFinding: adds<Versioned & JobAfter, { readonly finding: Finding }>()('/jobs/:jobId/findings', 'Adds a finding.'),
+  changeFinding: changes<Versioned & JobAfter, Versioned & { readonly finding: Finding }>()(
     '/jobs/:jobId/findings/:findingId',
     'Changes a finding.',
   ),
-  removeFinding: removes<{ readonly removed: string }, Versioned>()(
+  removeFinding: removes<{ readonly removed: string } & JobAfter, Versioned>()(
     '/jobs/:jobId/findings/:findingId',
     'Removes a finding.',
   ),
@@ -128,26 +140,29 @@ export const OPERATIONS = {
     '/jobs/:jobId/layout',
     'Says where splices are wanted.',
   ),
-  choose: adds<{ readonly use: string | null }, ChoiceSent>()(
+  choose: adds<{ readonly use: string | null } & JobAfter, ChoiceSent>()(
     '/jobs/:jobId/choices',
     'Chooses against the ranking, or takes such a choice back.',
   ),
 
-  tick: changes<{ readonly ticked: number }, TicksSent>()('/jobs/:jobId/ticks', 'Ticks steps, or takes ticks back.'),
-  addReadings: adds<{ readonly rulings: readonly RulingOf[] }, ReadingsSent>()(
+  tick: changes<{ readonly ticked: number } & JobAfter, TicksSent>()(
+    '/jobs/:jobId/ticks',
+    'Ticks steps, or takes ticks back.',
+  ),
+  addReadings: adds<{ readonly rulings: readonly RulingOf[] } & JobAfter, ReadingsSent>()(
     '/jobs/:jobId/readings',
     'Adds readings, and rules on them.',
   ),
-  seeFunctions: adds<{ readonly seen: number }, FunctionsSent>()(
+  seeFunctions: adds<{ readonly seen: number } & JobAfter, FunctionsSent>()(
     '/jobs/:jobId/functions',
     'Says what functions do, before the repair and after it.',
   ),
   makeAgain: adds<
-    MishapCost,
-    MishapSaid & { readonly spliceId: string; readonly make: number; readonly because: string }
+    MishapCost & JobAfter,
+    MishapSaid & Versioned & { readonly spliceId: string; readonly make: number; readonly because: string }
   >()('/jobs/:jobId/redos', 'Says what went wrong with a piece of work: it is begun again.'),
 
-  sign: adds<Versioned & { readonly records: number }, Versioned & { readonly note?: string | undefined }>()(
+  sign: adds<Versioned & { readonly records: number }, SignSent>()(
     '/jobs/:jobId/sign',
     'Signs a job: its records are made.',
   ),
@@ -159,10 +174,11 @@ export const OPERATIONS = {
   recordTable: reads<string>()('/jobs/:jobId/record.csv', 'Gives the records of a job as a table.', {
     gives: 'text/csv',
   }),
-  records: reads<{ readonly format: 'mendum-record'; readonly version: 1; readonly records: readonly KeptRecord[] }>()(
+  records: reads<RecordBundle>()(
     '/jobs/:jobId/record.json',
-    'Gives the records of a job.',
+    'Gives the records of a job, with their places in the chain.',
   ),
+  chain: reads<ChainState>()('/chain', 'Walks the chain of records and audit lines, and says how far it holds.'),
   allRecords: reads<Page<RecordLine>, PageAsked>()('/records', 'Lists the records of all jobs, the newest first.'),
   due: reads<DuePage, PageAsked>()('/due', 'Lists temporary repairs by the day they come back.'),
   templateSheets: reads<string>()('/jobs/:jobId/template/:runId.pdf', 'Gives a run at true size, to print.', {
@@ -172,12 +188,12 @@ export const OPERATIONS = {
     gives: 'image/svg+xml',
   }),
 
-  addPhoto: adds<WithId, { readonly name?: string | undefined }>()(
+  addPhoto: adds<WithId & JobAfter, { readonly name?: string | undefined }>()(
     '/jobs/:jobId/findings/:findingId/photos',
     'Attaches a photo to a finding; its head stands in the query.',
     { takes: ['image/jpeg', 'image/png', 'image/webp'] },
   ),
-  keepPhoto: changes<{ readonly removed: boolean }, { readonly removed: boolean }>()(
+  keepPhoto: changes<{ readonly removed: boolean } & JobAfter, { readonly removed: boolean }>()(
     '/jobs/:jobId/photos/:photoId',
     'Takes a photo away, or brings it back.',
   ),

@@ -42,6 +42,44 @@ export interface KeptRecord {
   readonly body: SpliceRecord;
 }
 
+/** A record with its place in the chain, as docs/formats/record.md describes it. */
+export interface ChainedRecord extends KeptRecord {
+  readonly jobId: string;
+  readonly circuitNumber: string;
+  readonly temporaryUntil?: string | undefined;
+  readonly signedBy: string;
+  readonly signedAt: string;
+  /** Its row in the chain of records and audit lines, from 1. */
+  readonly chainRow: number;
+  /** The hash of the row before it: SHA-256 in hex, as is its own. */
+  readonly before: string;
+  readonly hash: string;
+  /** Ed25519 over its hash, base64, where the server has a key. */
+  readonly signature?: string | undefined;
+}
+
+/** The records of a job as they are given out. */
+export interface RecordBundle {
+  readonly format: 'mendum-record';
+  readonly version: 2;
+  /** The last row of the chain when it was given out. */
+  readonly head: { readonly row: number; readonly hash: string };
+  /** SHA-256, in hex, over the hashes of its records one after the other. */
+  readonly seal: string;
+  readonly records: readonly ChainedRecord[];
+}
+
+/** How far the chain of records and audit lines holds. */
+export interface ChainState {
+  /** The last row up to which it holds, and its hash. */
+  readonly row: number;
+  readonly hash: string;
+  /** The first row that does not hold, and why. */
+  readonly broken?: { readonly row: number; readonly why: string } | undefined;
+  /** Rows are signed with a key from here on. */
+  readonly signs: boolean;
+}
+
 /** A photo of a finding; its picture is at /api/photos/{id}, a small one at /api/photos/{id}/small. */
 export interface PhotoView {
   readonly id: string;

@@ -12,6 +12,11 @@ const optional = <T extends EntitySchemaColumnOptions>(column: T): T & { nullabl
   nullable: true,
 });
 
+/** Its place in the chain of records and audit lines, with the hash that holds it there. */
+const inChain = { chainRow: whole, hash: text, signature: optional(text) } as const;
+/** The version of the job that came of it. */
+const atVersion = { ...whole, default: 1 } as const satisfies EntitySchemaColumnOptions;
+
 export const MachineEntity = new EntitySchema<Rows.MachineRow>({
   name: 'machine',
   columns: { id: key, name: text, kind: text, systemVoltageV: real },
@@ -144,6 +149,7 @@ export const ChoiceEntity = new EntitySchema<Rows.ChoiceRow>({
     reason: text,
     by: text,
     at: text,
+    jobVersion: atVersion,
   },
   foreignKeys: ofJob,
 });
@@ -154,7 +160,15 @@ export const PinEntity = new EntitySchema<Rows.PinRow>({
 });
 export const TickEntity = new EntitySchema<Rows.TickRow>({
   name: 'tick',
-  columns: { jobId: key, stepId: key, spliceId: text, done: { type: 'boolean' }, by: text, at: text },
+  columns: {
+    jobId: key,
+    stepId: key,
+    spliceId: text,
+    done: { type: 'boolean' },
+    by: text,
+    at: text,
+    jobVersion: atVersion,
+  },
   foreignKeys: ofJob,
 });
 export const ReadingEntity = new EntitySchema<Rows.ReadingRow>({
@@ -171,6 +185,7 @@ export const ReadingEntity = new EntitySchema<Rows.ReadingRow>({
     by: text,
     at: text,
     sequence: whole,
+    jobVersion: atVersion,
   },
   indices: [{ name: 'reading_by_splice', columns: ['jobId', 'spliceId'] }],
   foreignKeys: ofJob,
@@ -203,8 +218,10 @@ export const RecordEntity = new EntitySchema<Rows.RecordRow>({
     body: json,
     signedBy: text,
     signedAt: text,
+    ...inChain,
   },
   indices: [
+    { name: 'record_in_chain', columns: ['chainRow'], unique: true },
     { name: 'record_by_job', columns: ['jobId'] },
     { name: 'record_by_replaced', columns: ['replacesId'] },
     { name: 'record_by_due', columns: ['temporaryUntil', 'id'] },
@@ -221,7 +238,9 @@ export const AuditEntity = new EntitySchema<Rows.AuditRow>({
     what: text,
     jobId: optional(text),
     detail: json,
+    ...inChain,
   },
+  indices: [{ name: 'audit_in_chain', columns: ['chainRow'], unique: true }],
 });
 export const ReceiptEntity = new EntitySchema<Rows.ReceiptRow>({
   name: 'receipt',

@@ -113,6 +113,8 @@ export interface ChoiceRow {
   reason: string;
   by: string;
   at: string;
+  /** The version of the job that came of it. */
+  jobVersion: number;
 }
 export interface PinRow {
   jobId: string;
@@ -128,6 +130,8 @@ export interface TickRow {
   done: boolean;
   by: string;
   at: string;
+  /** The version of the job that came of it. */
+  jobVersion: number;
 }
 export interface ReadingRow {
   id: string;
@@ -141,6 +145,8 @@ export interface ReadingRow {
   by: string;
   at: string;
   sequence: number;
+  /** The version of the job that came of it. */
+  jobVersion: number;
 }
 export interface RedoRow {
   id: string;
@@ -154,7 +160,16 @@ export interface RedoRow {
   at: string;
   sequence: number;
 }
-export interface RecordRow {
+/** A place in the chain of records and audit lines. */
+export interface InChain {
+  /** From 1, without gaps, over both tables. */
+  chainRow: number;
+  /** SHA-256 of the row, its place and the hash of the row before, in hex. */
+  hash: string;
+  /** Ed25519 over the hash, base64, where the server has a key. */
+  signature: string | null;
+}
+export interface RecordRow extends InChain {
   id: string;
   jobId: string;
   spliceId: string;
@@ -165,7 +180,7 @@ export interface RecordRow {
   signedBy: string;
   signedAt: string;
 }
-export interface AuditRow {
+export interface AuditRow extends InChain {
   id: number;
   at: string;
   by: string;
@@ -198,7 +213,7 @@ export interface PracticeRow {
 }
 /** What the shop has settled for all jobs, a word each. */
 export interface SettingRow {
-  id: 'usualPractice';
+  id: 'usualPractice' | 'chainHead';
   value: string;
 }
 export interface PhotoRow {

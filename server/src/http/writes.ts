@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto';
 import type { EntityManager } from 'typeorm';
-import { AuditEntity, ReceiptEntity } from '../db/entities.ts';
+import { keepAudit } from '../chain/append.ts';
+import { ReceiptEntity } from '../db/entities.ts';
 import type { Database } from '../db/open.ts';
 import { AppError } from '../errors.ts';
 
@@ -69,7 +70,7 @@ export function writeOnce(
       manager,
       now,
       audit: async (done, jobId, detail) => {
-        await manager.insert(AuditEntity, { at: now, by: head.by, what: done, jobId, detail: detail as object });
+        await keepAudit(manager, { at: now, by: head.by, what: done, jobId, detail });
       },
     });
     await manager.insert(ReceiptEntity, {

@@ -18,6 +18,8 @@ export type ChangeName = {
 export interface Change<N extends ChangeName> extends WriteWork {
   readonly input: Sent<N>['args'];
   readonly stored: StoredJob;
+  /** The version of the job that comes of it. */
+  readonly next: number;
 }
 
 /** What kind of change an operation is. */
@@ -82,8 +84,9 @@ export const changeOnce = <N extends ChangeName>(
     async (write) => {
       const stored = await load(write.manager);
       mustTakeChanges(stored, kind);
-      const body = await work({ ...write, input: args, stored });
-      await write.manager.update(JobEntity, { id: stored.row.id }, { updatedAt: write.now });
+      const next = stored.row.version + 1;
+      const body = await work({ ...write, input: args, stored, next });
+      await write.manager.update(JobEntity, { id: stored.row.id }, { version: next, updatedAt: write.now });
       return { status: OPERATIONS[kind.name].status, body };
     },
     now,
@@ -105,6 +108,20 @@ export function mustBeCurrent(what: string, sent: number, stored: number, now: u
     'STALE',
     `${what} is at version ${stored}, and yours was made from version ${sent}: it was not saved.`,
     { field: '/version', details: { stored: now, storedVersion: stored, yours } },
+  );
+}
+
+/**
+ * @param at the versions of the job that came of what this would undo
+ * @throws AppError STALE where one of them is later than what its author has seen
+ */
+export function mustHaveSeen(what: string, seen: number, at: readonly number[], now: unknown, yours: unknown): void {
+  const latest = Math.max(0, ...at);
+  if (latest <= seen) return;
+  throw new AppError(
+    'STALE',
+    `${what} was changed at version ${latest} of the job, and yours was made from version ${seen}: it was not saved.`,
+    { field: '/version', details: { stored: now, storedVersion: latest, yours } },
   );
 }
 

@@ -4,6 +4,7 @@ import { ChoiceEntity } from '../db/entities.ts';
 import type { Database } from '../db/open.ts';
 import { AppError } from '../errors.ts';
 import type { Planner } from '../planning/planner.ts';
+import { mustHaveSeen } from './change.ts';
 import { letGo } from './hold.ts';
 import { plannedRoute } from './plannedChange.ts';
 
@@ -17,7 +18,7 @@ export function choiceRoutes(router: Router, db: Database, planner: Planner): vo
       'choice',
       { jobId: stored.row.id, findingId, use, terminal },
     ],
-    work: async ({ input, stored, answer: { makes }, manager, now, audit }) => {
+    work: async ({ input, stored, answer: { makes }, manager, now, next, audit }) => {
       const begun = makes.some(
         ({ id: madeId, make }) =>
           stored.ticks.some((tick) => tick.done && tick.stepId.startsWith(`${madeId}#${make}/`)) ||
@@ -25,6 +26,9 @@ export function choiceRoutes(router: Router, db: Database, planner: Planner): vo
       );
       if (begun)
         throw new AppError('HAS_WORK', 'This splice is being made already: its method stays until it is made again.');
+      const made = await manager.findBy(ChoiceEntity, { jobId: stored.row.id, findingId: input.findingId });
+      const at = made.map(({ jobVersion }) => jobVersion);
+      mustHaveSeen('The choice here', input.version, at, stored.job.choices, input.use);
       await letGo(manager, stored.row.id, input.findingId);
       await manager.insert(ChoiceEntity, {
         id: randomUUID(),
@@ -35,6 +39,7 @@ export function choiceRoutes(router: Router, db: Database, planner: Planner): vo
         reason: input.reason ?? '',
         by: input.by,
         at: now,
+        jobVersion: next,
       });
       await audit('choice', stored.row.id, {
         findingId: input.findingId,
@@ -42,7 +47,7 @@ export function choiceRoutes(router: Router, db: Database, planner: Planner): vo
         terminal: input.terminal,
         reason: input.reason,
       });
-      return { use: input.use };
+      return { use: input.use, jobVersion: next };
     },
   });
 }

@@ -17,15 +17,15 @@ const keyOf = ({ jobId, spliceId }: Pick<RecordRow, 'jobId' | 'spliceId'>): stri
 export async function repairsOn(
   manager: EntityManager,
   own: HarnessRow,
-  counts: (row: RecordRow, firstSignedAt: string) => boolean,
+  counts: (row: RecordRow, signedIn: number) => boolean,
 ): Promise<Map<string, EarlierRepair>> {
   const lineage = own.keptFor ?? own.id;
   const kept = await manager.findBy(HarnessEntity, [{ id: lineage }, { keptFor: lineage }]);
   const jobs = await manager.findBy(JobEntity, { harnessId: In(kept.map((one) => one.id)), status: 'signed' });
   if (jobs.length === 0) return new Map();
   const all = await manager.findBy(RecordEntity, { jobId: In(jobs.map((one) => one.id)) });
-  const signed = new Map(all.filter((row) => row.replacesId === null).map((row) => [keyOf(row), row.signedAt]));
-  const rows = notReplaced(all).filter((row) => counts(row, signed.get(keyOf(row)) ?? row.signedAt));
+  const signed = new Map(all.filter((row) => row.replacesId === null).map((row) => [keyOf(row), row.chainRow]));
+  const rows = notReplaced(all).filter((row) => counts(row, signed.get(keyOf(row)) ?? row.chainRow));
   const cutOut = new Set(rows.flatMap((row) => row.body.cutsOut ?? []));
   return new Map(
     rows.flatMap((row) => {
@@ -41,18 +41,18 @@ export async function repairsOn(
 /**
  * What earlier signed jobs left on the wires of a job's harness: their splices and covers, less what a later one cut
  * out.
- * @param before only what was signed before this instant counts: what a signed job itself found there
+ * @param before only what was signed before this row of the chain counts: what a signed job itself found there
  */
 export async function earlierOn(
   manager: EntityManager,
   job: JobRow,
-  before: string | undefined,
+  before: number | undefined,
 ): Promise<EarlierRepair[]> {
   const own = await manager.findOneByOrFail(HarnessEntity, { id: job.harnessId });
   const repairs = await repairsOn(
     manager,
     own,
-    (row, signedAt) => row.jobId !== job.id && (before === undefined || signedAt < before),
+    (row, signedIn) => row.jobId !== job.id && (before === undefined || signedIn < before),
   );
   return [...repairs.values()];
 }

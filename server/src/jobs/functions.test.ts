@@ -10,7 +10,7 @@ afterEach(() => server.close());
 const works = (circuitId: string) => ({ circuitId, moment: 'after', answer: 'works' }) as const;
 
 describe('functions that were watched', () => {
-  it('are kept in their order, by whom, and raise no version', async () => {
+  it('are kept in their order, by whom, each as a version of its job', async () => {
     const at = await server.at('0146');
     const { version, job } = await server.job('0146');
     const { circuitId } = job.findings[0]!;
@@ -20,7 +20,7 @@ describe('functions that were watched', () => {
     const now = await server.job('0146');
     expect(now.functions).toMatchObject([before, works(circuitId)]);
     expect(now.functions.every(({ by, at: when }) => by !== '' && when !== '')).toBe(true);
-    expect(now.version).toBe(version);
+    expect(now.version).toBe(version + 2);
   });
   test.each([
     [{ circuitId: 'nobody', moment: 'after', answer: 'works' }, '/functions/0/circuitId', /no circuit "nobody"/],

@@ -10,7 +10,7 @@ export function functionRoutes(router: Router, db: Database): void {
     name: 'seeFunctions',
     what: 'functions',
     behindGate: false,
-    work: async ({ input, stored, manager, now, audit }) => {
+    work: async ({ input, stored, manager, now, next, audit }) => {
       const { circuits } = stored.job.harness;
       for (const [index, { circuitId, answer, value }] of input.functions.entries()) {
         if (!circuits.some(({ id }) => id === circuitId))
@@ -26,7 +26,7 @@ export function functionRoutes(router: Router, db: Database): void {
       const functions = input.functions.map((one) => ({ ...one, by: input.by, at: now }));
       await audit('functions', stored.row.id, functions);
       await manager.update(JobEntity, { id: stored.row.id }, { functions: [...stored.row.functions, ...functions] });
-      return { seen: functions.length };
+      return { seen: functions.length, jobVersion: next };
     },
   });
 }

@@ -60,6 +60,7 @@ const tick = (at: number, writeId = randomUUID()) => {
   return http.put(`/api/jobs/${id}/ticks`).send({
     writeId,
     by: 'Ines Valdur',
+    version: 1,
     steps: [{ stepId: make.steps[0]?.id, spliceId: make.id }],
     done: true,
   });
@@ -97,7 +98,13 @@ describe('a job that others change while it is planned', () => {
     const closed = (await server.job('0145')).id;
     await http
       .put(`/api/jobs/${closed}/ticks`)
-      .send({ writeId: randomUUID(), by: 'Ines Valdur', steps: [{ stepId: 'a', spliceId: 'b' }], done: true })
+      .send({
+        writeId: randomUUID(),
+        by: 'Ines Valdur',
+        version: 1,
+        steps: [{ stepId: 'a', spliceId: 'b' }],
+        done: true,
+      })
       .expect(409);
     expect(asked).toBe(0);
   });
@@ -141,7 +148,13 @@ describe('a job that is read while a tick is being saved', () => {
     const release = held();
     const refused = http
       .put(`/api/jobs/${id}/ticks`)
-      .send({ writeId: randomUUID(), by: 'Ines Valdur', steps: [{ stepId: 'a', spliceId: 'b' }], done: true })
+      .send({
+        writeId: randomUUID(),
+        by: 'Ines Valdur',
+        version: 1,
+        steps: [{ stepId: 'a', spliceId: 'b' }],
+        done: true,
+      })
       .then(({ status }) => status);
     await isAsked();
     const read = ticksOf();

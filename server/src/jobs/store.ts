@@ -76,10 +76,6 @@ export async function keepOwnShelf(manager: EntityManager, jobId: string, catalo
   await manager.insert(CatalogueEntity, { id: ownShelfId(jobId), version: catalogue.version, body: catalogue });
 }
 
-/** What was signed comes before its corrections, whatever the clock said. */
-const originalsFirst = (records: readonly RecordRow[]): RecordRow[] =>
-  [...records].sort((a, b) => Number(a.replacesId !== null) - Number(b.replacesId !== null));
-
 const isEmpty = (wishes: LayoutWishes): boolean =>
   wishes.pins.length + wishes.atOne.length + wishes.found.length === 0 && wishes.otherColours !== true;
 
@@ -89,13 +85,13 @@ export async function loadJob(manager: EntityManager, jobId: string): Promise<St
   if (!row) throw new AppError('NOT_FOUND', `There is no job "${jobId}".`);
   const { machine, harness, version: harnessVersion } = await loadHarness(manager, row.harnessId);
   const findings = await manager.find(FindingEntity, { where: { jobId }, order: { position: 'ASC' } });
-  const choices = await manager.find(ChoiceEntity, { where: { jobId }, order: { at: 'ASC' } });
+  const choices = await manager.find(ChoiceEntity, { where: { jobId }, order: { jobVersion: 'ASC' } });
   const latest = new Map(choices.map((choice) => [choice.findingId, choice]));
   const readings = await manager.find(ReadingEntity, { where: { jobId }, order: { sequence: 'ASC' } });
   const redos = await manager.find(RedoEntity, { where: { jobId }, order: { sequence: 'ASC' } });
   const pins = await manager.find(PinEntity, { where: { jobId } });
-  const records = originalsFirst(await manager.find(RecordEntity, { where: { jobId }, order: { signedAt: 'ASC' } }));
-  const recorded = await earlierOn(manager, row, records[0]?.signedAt);
+  const records = await manager.find(RecordEntity, { where: { jobId }, order: { chainRow: 'ASC' } });
+  const recorded = await earlierOn(manager, row, records[0]?.chainRow);
   const earlier = stillOn(
     [...row.earlier.filter((one) => !recorded.some((other) => other.id === one.id)), ...recorded],
     harness,
@@ -263,7 +259,13 @@ export async function insertJob(
   for (const [position, finding] of job.findings.entries())
     await manager.insert(FindingEntity, findingRow(id, finding, position, 1));
   for (const choice of job.choices)
-    await manager.insert(ChoiceEntity, { id: randomUUID(), jobId: id, ...choice, terminal: choice.terminal ?? null });
+    await manager.insert(ChoiceEntity, {
+      id: randomUUID(),
+      jobId: id,
+      ...choice,
+      terminal: choice.terminal ?? null,
+      jobVersion: 1,
+    });
   for (const pin of job.pins) await manager.insert(PinEntity, { jobId: id, runId: null, ...pin });
   for (const [sequence, redo] of job.redos.entries())
     await manager.insert(RedoEntity, { ...redo, mishap: redo.mishap ?? null, id: randomUUID(), jobId: id, sequence });

@@ -98,7 +98,7 @@ export function surveyRoutes(router: Router, db: Database): void {
     name: 'addFinding',
     what: 'finding added',
     behindGate: false,
-    work: async ({ input, stored, manager, audit }) => {
+    work: async ({ input, stored, manager, next, audit }) => {
       if (stored.job.findings.some((finding) => finding.id === input.finding.id))
         throw new AppError('BAD_INPUT', `Finding "${input.finding.id}" is there already.`, {
           field: '/finding/id',
@@ -109,7 +109,7 @@ export function surveyRoutes(router: Router, db: Database): void {
       const position = Math.max(-1, ...rows.map((row) => row.position)) + 1;
       await manager.insert(FindingEntity, findingRow(stored.row.id, input.finding, position, 1));
       await audit('finding added', stored.row.id, input.finding);
-      return { version: 1 };
+      return { version: 1, jobVersion: next };
     },
   });
 
@@ -117,7 +117,7 @@ export function surveyRoutes(router: Router, db: Database): void {
     name: 'changeFinding',
     what: 'finding changed',
     behindGate: false,
-    work: async ({ input, stored, manager, audit }) => {
+    work: async ({ input, stored, manager, next, audit }) => {
       const id = input.findingId;
       const before = stored.job.findings.find((finding) => finding.id === id);
       const at = stored.findingVersions[id];
@@ -137,7 +137,7 @@ export function surveyRoutes(router: Router, db: Database): void {
         findingRow(stored.row.id, input.finding, position, at + 1),
       );
       await audit('finding changed', stored.row.id, { before, after: input.finding });
-      return { version: at + 1 };
+      return { version: at + 1, jobVersion: next };
     },
   });
 
@@ -145,7 +145,7 @@ export function surveyRoutes(router: Router, db: Database): void {
     name: 'removeFinding',
     what: 'finding removed',
     behindGate: false,
-    work: async ({ input, stored, manager, audit }) => {
+    work: async ({ input, stored, manager, next, audit }) => {
       const id = input.findingId;
       const before = stored.job.findings.find((finding) => finding.id === id);
       const at = stored.findingVersions[id];
@@ -156,7 +156,7 @@ export function surveyRoutes(router: Router, db: Database): void {
       await manager.delete(FindingEntity, { jobId: stored.row.id, id });
       await manager.delete(ChoiceEntity, { jobId: stored.row.id, findingId: id });
       await audit('finding removed', stored.row.id, before);
-      return { removed: id };
+      return { removed: id, jobVersion: next };
     },
   });
 }

@@ -7,8 +7,12 @@ import { PinEntity, ReadingEntity, RedoEntity, TickEntity } from '../db/entities
 import type { Database } from '../db/open.ts';
 import { AppError } from '../errors.ts';
 import type { Planner } from '../planning/planner.ts';
+import { mustHaveSeen } from './change.ts';
 import { begin, letGo } from './hold.ts';
 import { plannedRoute } from './plannedChange.ts';
+
+const versionsOf = (rows: readonly { readonly jobVersion: number }[]): number[] =>
+  rows.map(({ jobVersion }) => jobVersion);
 
 /** Ticked steps, readings and joints that are made again. */
 export function workRoutes(router: Router, db: Database, planner: Planner): void {
@@ -20,13 +24,18 @@ export function workRoutes(router: Router, db: Database, planner: Planner): void
       'made',
       { jobId: stored.row.id, spliceIds: input.steps.map(({ spliceId }) => spliceId) },
     ],
-    work: async ({ input, stored, answer: { makes, beginning }, manager, now, audit }) => {
+    work: async ({ input, stored, answer: { makes, beginning }, manager, now, next, audit }) => {
+      if (!input.done) {
+        const taken = new Set(input.steps.map(({ stepId }) => stepId));
+        const stand = stored.ticks.filter(({ stepId }) => taken.has(stepId));
+        mustHaveSeen('This step', input.version, versionsOf(stand), stand, input.steps);
+      }
       for (const [index, { stepId, spliceId }] of input.steps.entries()) {
         if (!makes[index]?.stepIds.includes(stepId))
           throw new AppError('NO_SUCH_SPLICE', `Step "${stepId}" does not belong to this splice any more.`);
         await manager.upsert(
           TickEntity,
-          { jobId: stored.row.id, stepId, spliceId, done: input.done, by: input.by, at: now },
+          { jobId: stored.row.id, stepId, spliceId, done: input.done, by: input.by, at: now, jobVersion: next },
           ['jobId', 'stepId'],
         );
       }
@@ -34,7 +43,7 @@ export function workRoutes(router: Router, db: Database, planner: Planner): void
       await audit(input.done ? 'steps ticked' : 'steps unticked', stored.row.id, {
         steps: input.steps.map((step) => step.stepId),
       });
-      return { ticked: input.steps.length };
+      return { ticked: input.steps.length, jobVersion: next };
     },
   });
 
@@ -46,7 +55,7 @@ export function workRoutes(router: Router, db: Database, planner: Planner): void
       'made',
       { jobId: stored.row.id, spliceIds: input.readings.map(({ spliceId }) => spliceId) },
     ],
-    work: async ({ input, stored, answer: { makes, beginning }, manager, now, audit }) => {
+    work: async ({ input, stored, answer: { makes, beginning }, manager, now, next, audit }) => {
       const rulings: RulingOf[] = [];
       for (const [index, reading] of input.readings.entries()) {
         const made = makes[index];
@@ -80,11 +89,12 @@ export function workRoutes(router: Router, db: Database, planner: Planner): void
           by: input.by,
           at: now,
           sequence: stored.readings.length + index,
+          jobVersion: next,
         });
       }
       await begin(manager, stored.row.id, beginning);
       await audit('readings', stored.row.id, input.readings);
-      return { rulings };
+      return { rulings, jobVersion: next };
     },
   });
 
@@ -92,12 +102,18 @@ export function workRoutes(router: Router, db: Database, planner: Planner): void
     name: 'makeAgain',
     what: 'made again',
     behindGate: true,
-    asks: ({ input: { spliceId, make: _, because: __, ...said }, stored }) => [
+    asks: ({ input: { spliceId, make: _, because: __, version: ___, ...said }, stored }) => [
       'again',
       { jobId: stored.row.id, spliceId, said },
     ],
-    work: async ({ input, stored, answer: { findingId, make, cost }, manager, now, audit }) => {
+    work: async ({ input, stored, answer: { findingId, make, cost }, manager, now, next, audit }) => {
       if (make !== input.make) throw new AppError('NO_SUCH_SPLICE', `This splice is at its make ${make} already.`);
+      const { spliceId } = input;
+      const lost = [
+        ...stored.ticks.filter((tick) => tick.spliceId === spliceId),
+        ...(await manager.findBy(ReadingEntity, { jobId: stored.row.id, spliceId, make })),
+      ];
+      mustHaveSeen('This splice', input.version, versionsOf(lost), lost.length, spliceId);
       await manager.insert(RedoEntity, {
         id: randomUUID(),
         jobId: stored.row.id,
@@ -113,7 +129,7 @@ export function workRoutes(router: Router, db: Database, planner: Planner): void
       await manager.delete(PinEntity, { jobId: stored.row.id, findingId });
       await letGo(manager, stored.row.id, findingId);
       await audit('made again', stored.row.id, { spliceId: input.spliceId, ...cost, because: input.because });
-      return cost;
+      return { ...cost, jobVersion: next };
     },
   });
 }

@@ -11,7 +11,7 @@ import { checkedQuery, param } from '../http/handle.ts';
 import { file } from '../http/serve.ts';
 import { writeOnce, type WriteHead } from '../http/writes.ts';
 import { changeRoute } from '../jobs/change.ts';
-import { loadJob, mustBeOpen } from '../jobs/store.ts';
+import { loadJob, mustBeOpen, touch } from '../jobs/store.ts';
 import { PHOTO_MOST_BYTES, PHOTO_TYPES, photoFiles, readPicture } from './picture.ts';
 
 const FINDING_MOST = 12;
@@ -74,7 +74,8 @@ export function photoRoutes(router: Router, db: Database, folder: string): void 
             removed: false,
           });
           await audit('photo added', jobId, { id, findingId });
-          return { status, body: { id } };
+          const jobVersion = await touch(manager, stored.row, now);
+          return { status, body: { id, jobVersion } };
         },
       );
       res.status(answer.status).json(answer.body);
@@ -85,13 +86,13 @@ export function photoRoutes(router: Router, db: Database, folder: string): void 
     name: 'keepPhoto',
     what: 'photo removed or back',
     behindGate: false,
-    work: async ({ input, stored, manager, audit }) => {
+    work: async ({ input, stored, manager, next, audit }) => {
       const { photoId: id, removed } = input;
       if (!(await manager.existsBy(PhotoEntity, { id, jobId: stored.row.id })))
         throw new AppError('NOT_FOUND', `There is no photo "${id}" in job ${stored.row.number}.`);
       await manager.update(PhotoEntity, { id }, { removed });
       await audit(removed ? 'photo removed' : 'photo brought back', stored.row.id, { id });
-      return { removed };
+      return { removed, jobVersion: next };
     },
   });
 

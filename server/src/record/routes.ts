@@ -1,8 +1,12 @@
 import type { Router } from 'express';
+import { keepRecord } from '../chain/append.ts';
+import { chained, sealOf } from '../chain/bundle.ts';
+import { NOTHING_BEFORE } from '../chain/link.ts';
+import { headOf, rowsOf, type Ask } from '../chain/stored.ts';
 import { recordColumns, recordRow } from '@mendum/core/record';
-import type { KeptRecord } from '@mendum/core/operations';
+import type { ChainedRecord, RecordBundle, SentOf } from '@mendum/core/operations';
 import { writeCsv } from '@mendum/core/spreadsheet';
-import { RecordEntity } from '../db/entities.ts';
+import { JobEntity, RecordEntity } from '../db/entities.ts';
 import { listDue, listRecords } from './lists.ts';
 import { corrected, recordRowOf } from './rows.ts';
 import { notReplaced } from './notReplaced.ts';
@@ -12,8 +16,20 @@ import { AppError } from '../errors.ts';
 import { file, read, write } from '../http/serve.ts';
 import { mustBeCurrent } from '../jobs/change.ts';
 import { ChangedMeanwhile, plannedRoute } from '../jobs/plannedChange.ts';
-import { loadJob, touch } from '../jobs/store.ts';
+import { loadJob, touch, type StoredJob } from '../jobs/store.ts';
 import type { Planner } from '../planning/planner.ts';
+
+/** Nothing is signed that whoever signs has not seen: neither of the job nor of what it is planned by. @throws AppError STALE */
+function mustBeAsSeen({ row, harnessVersion, practice, catalogue }: StoredJob, seen: SentOf<'sign'>): void {
+  mustBeCurrent('The job', seen.version, row.version, row.status, 'signed');
+  const by = [
+    ['The harness', seen.harnessVersion, harnessVersion],
+    ['The practice', seen.practiceVersion, practice.version],
+    ['The shelf', seen.shelfVersion, catalogue.version],
+  ] as const;
+  for (const [what, sent, stored] of by)
+    if (sent !== undefined) mustBeCurrent(what, sent, stored, row.status, 'signed');
+}
 
 /** Signing, correcting and giving out records. Nothing here changes a row that is there. */
 export function recordRoutes(router: Router, db: Database, planner: Planner, today: () => string): void {
@@ -22,13 +38,13 @@ export function recordRoutes(router: Router, db: Database, planner: Planner, tod
     what: 'signed',
     behindGate: true,
     asks: ({ input, stored, now }) => {
-      mustBeCurrent('The job', input.version, stored.row.version, stored.row.status, 'signed');
+      mustBeAsSeen(stored, input);
       return ['records', { jobId: stored.row.id, signed: { by: input.by, at: now, note: input.note ?? '' } }];
     },
     work: async ({ input, stored, answer: { records, readingIds }, manager, now, audit }) => {
-      mustBeCurrent('The job', input.version, stored.row.version, stored.row.status, 'signed');
+      mustBeAsSeen(stored, input);
       if (readingIds.join() !== stored.readings.map(({ id }) => id).join()) throw new ChangedMeanwhile();
-      for (const record of records) await manager.insert(RecordEntity, recordRowOf(stored.row.id, record, null));
+      for (const record of records) await keepRecord(manager, recordRowOf(stored.row.id, record, null));
       await audit('signed', stored.row.id, { records: records.length });
       return { version: await touch(manager, stored.row, now, { status: 'signed' }), records: records.length };
     },
@@ -47,8 +63,9 @@ export function recordRoutes(router: Router, db: Database, planner: Planner, tod
           hint: 'Correct the newest one instead.',
         });
       const row = corrected(old, { note: text }, by, now);
-      await manager.insert(RecordEntity, row);
+      await keepRecord(manager, row);
       await audit('record corrected', old.jobId, { recordId, text });
+      await touch(manager, await manager.findOneByOrFail(JobEntity, { id: old.jobId }), now);
       return { id: row.id };
     },
   );
@@ -77,18 +94,22 @@ export function recordRoutes(router: Router, db: Database, planner: Planner, tod
 
   file(router, 'records', async ({ args: { jobId }, res }) => {
     const { number, records } = await signedRecords(jobId);
-    const kept = records.map(({ id, spliceId, replacesId, body }): KeptRecord => ({
-      id,
-      spliceId,
-      replacesId: replacesId ?? undefined,
-      body,
-    }));
+    const { head, kept } = await db.read(async (manager) => {
+      const ask: Ask = (sql, values) => manager.query<unknown[]>(sql, [...values]);
+      const before = async (row: number): Promise<string> =>
+        row === 1 ? NOTHING_BEFORE : ((await rowsOf(ask)(row - 1, 1))[0]?.hash ?? NOTHING_BEFORE);
+      const kept: ChainedRecord[] = [];
+      for (const record of records) kept.push(chained(record, await before(record.chainRow)));
+      return { head: await headOf(ask), kept };
+    });
+    const bundle: RecordBundle = { format: 'mendum-record', version: 2, head, seal: sealOf(kept), records: kept };
     res
       .attachment(`job-${number}-record.json`)
       .type('application/json')
-      .send(`${JSON.stringify({ format: 'mendum-record', version: 1, records: kept }, null, 2)}\n`);
+      .send(`${JSON.stringify(bundle, null, 2)}\n`);
   });
 
+  read(router, 'chain', () => planner.ask('chain', {}));
   read(router, 'allRecords', ({ args }) => db.read((manager) => listRecords(manager, args)));
   read(router, 'due', ({ args }) => db.read((manager) => listDue(manager, args, today())));
 }

@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import type BetterSqlite3 from 'better-sqlite3';
 import { pino } from 'pino';
 import request from 'supertest';
 import {
@@ -39,6 +40,15 @@ export interface TestServer {
   readonly close: () => Promise<void>;
 }
 
+/** The version that a job has now, for writes that say which one their author has seen. */
+function asLookedAt({ source }: Database, path: string): { readonly version?: number } {
+  const [, id] = /^\/jobs\/([^/]+)\/(?:ticks|choices|redos)$/.exec(path) ?? [];
+  if (id === undefined) return {};
+  const { databaseConnection } = source.driver as unknown as { readonly databaseConnection: BetterSqlite3.Database };
+  const row = databaseConnection.prepare('SELECT version FROM job WHERE id = ?').get(id);
+  return row ?? {};
+}
+
 export async function startServer(): Promise<TestServer> {
   const db = await openDatabase(':memory:');
   await seedDemo(db, TODAY);
@@ -73,7 +83,7 @@ export async function startServer(): Promise<TestServer> {
     http,
     photosDir,
     write: (method, path, fields = {}, writeId = randomUUID()) =>
-      http[method](`/api${path}`).send({ writeId, by: 'Ines Valdur', ...fields }),
+      http[method](`/api${path}`).send({ writeId, by: 'Ines Valdur', ...asLookedAt(db, path), ...fields }),
     at: async (number) => `/jobs/${await idOf(number)}`,
     job: async (number) => wholeOf(await idOf(number)),
     list: async <N extends ListName>(name: N) =>

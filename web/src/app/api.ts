@@ -121,6 +121,7 @@ export const api = createApi({
       jobShelf: read('jobShelf', () => []),
       people: read('people', () => ['People']),
       backups: read('backups', () => []),
+      chain: read('chain', () => []),
       due: list('due', 'Due'),
       dueCount: build.query<number, void>({
         query: () => requestOf('due', { limit: 1 }),
@@ -197,6 +198,7 @@ export const {
   useDueCountQuery,
   useAllRecordsInfiniteQuery,
   useBackupsQuery,
+  useChainQuery,
   usePeopleQuery,
   useShelfQuery,
   useHarnessesInfiniteQuery,

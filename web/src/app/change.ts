@@ -3,6 +3,7 @@ import { v4 as uuid } from 'uuid';
 import type { AnswerOf, ArgsOf, ErrorBody, WriteName } from '@mendum/core/operations';
 import { api, type WriteArgs } from './api.ts';
 import { notify } from './notice.ts';
+import { allAnswered, seenBy, unanswered, wroteItself } from './seen.ts';
 import { useAppDispatch, useAppSelector } from './store.ts';
 
 /** What came of a write: the server's answer, or its error in the one shape. */
@@ -43,6 +44,31 @@ export type Save = <N extends SaveName>(
   options?: { readonly quiet?: boolean; readonly by?: string },
 ) => Promise<Outcome<AnswerOf<N>>>;
 
+/** Whose version is the finding's, not the job's. */
+const BY_FINDING: readonly SaveName[] = ['changeFinding', 'removeFinding'];
+
+/**
+ * Sends a write to a job. Where it says from which version of the job it was made, this device's own writes until then
+ * count as seen: they are waited for, but by a tick, which undoes nothing.
+ */
+async function sentAsSeen<N extends SaveName>(
+  name: N,
+  jobId: string,
+  args: ArgsOf<N>,
+  send: (args: ArgsOf<N>) => ReturnType<ReturnType<Initiate<N>>>,
+): ReturnType<ReturnType<Initiate<N>>> {
+  const { version, done } = args as { readonly version?: number; readonly done?: boolean };
+  const ofJob = version !== undefined && !BY_FINDING.includes(name);
+  if (ofJob && done !== true) await allAnswered(jobId);
+  const result = await unanswered(jobId, send(ofJob ? { ...args, version: seenBy(jobId, version) } : args));
+  if ('data' in result) {
+    const { jobVersion, version: own } = result.data as { readonly jobVersion?: number; readonly version?: number };
+    const after = jobVersion ?? own;
+    if (after !== undefined) wroteItself(jobId, after);
+  }
+  return result;
+}
+
 /** Sends writes in the name of the person at the bench. Errors are shown unless the caller takes them with `quiet`. */
 export function useSave(): { readonly save: Save; readonly busy: boolean } {
   const person = useAppSelector((state) => state.view.person) ?? '';
@@ -55,7 +81,9 @@ export function useSave(): { readonly save: Save; readonly busy: boolean } {
   ): Promise<Outcome<AnswerOf<N>>> => {
     const initiate = api.endpoints[name].initiate as unknown as Initiate<N>;
     setUnder((count) => count + 1);
-    const result = await dispatch(initiate({ ...args, writeId: uuid(), by }));
+    const { jobId } = args as { readonly jobId?: string };
+    const send = (seen: ArgsOf<N>) => dispatch(initiate({ ...seen, writeId: uuid(), by }));
+    const result = await (jobId === undefined ? send(args) : sentAsSeen(name, jobId, args, send));
     setUnder((count) => count - 1);
     if (!('error' in result)) return { ok: true, data: result.data };
     const error = errorOf(result.error);
@@ -65,12 +93,13 @@ export function useSave(): { readonly save: Save; readonly busy: boolean } {
   return { save, busy: under > 0 };
 }
 
-/** Ticks steps, or takes ticks back. */
-export function useTicks(jobId: string) {
+/** Ticks steps, or takes ticks back. @param version of the job, as it is seen */
+export function useTicks(jobId: string, version: number) {
   const { save } = useSave();
   return async (
     steps: readonly { readonly id: string; readonly spliceId: string }[],
     done: boolean,
   ): Promise<boolean> =>
-    (await save('tick', { jobId, done, steps: steps.map(({ id, spliceId }) => ({ stepId: id, spliceId })) })).ok;
+    (await save('tick', { jobId, version, done, steps: steps.map(({ id, spliceId }) => ({ stepId: id, spliceId })) }))
+      .ok;
 }

@@ -16,6 +16,8 @@ import { HowRead1765400000000 } from './1765400000000-how-read.ts';
 import { Functions1765500000000 } from './1765500000000-functions.ts';
 import { OwnCables1765600000000 } from './1765600000000-own-cables.ts';
 import { OpenLengths1765700000000 } from './1765700000000-open-lengths.ts';
+import { Sequence1765800000000 } from './1765800000000-sequence.ts';
+import { Chain1765900000000 } from './1765900000000-chain.ts';
 
 /** Every step that brings a database to this version, the first one first. */
 export const MIGRATIONS = [
@@ -37,4 +39,6 @@ export const MIGRATIONS = [
   Functions1765500000000,
   OwnCables1765600000000,
   OpenLengths1765700000000,
+  Sequence1765800000000,
+  Chain1765900000000,
 ];
