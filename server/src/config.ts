@@ -10,6 +10,8 @@ export interface Config {
   readonly hosts: readonly string[];
   /** Where backups go. */
   readonly backupsDir: string;
+  /** The private key that rows of the chain are signed with, a PEM file; without one they are not. */
+  readonly signingKey: string | undefined;
   readonly logLevel: string;
   /** How long one job may be planned, seconds. */
   readonly planSeconds: number;
@@ -24,10 +26,20 @@ const schema = Joi.object({
   MENDUM_HOSTS: Joi.string()
     .pattern(/^[A-Za-z0-9.-]+(,[A-Za-z0-9.-]+)*$/, 'names with commas between them')
     .default(''),
+  MENDUM_SIGNING_KEY: Joi.string().min(1),
   LOG_LEVEL: Joi.valid('silent', 'error', 'warn', 'info', 'debug').default('warn'),
   PLAN_SECONDS: Joi.number().integer().min(1).max(3600).default(60),
 });
-const NAMES = ['HOST', 'PORT', 'MENDUM_DATA', 'MENDUM_BACKUPS', 'MENDUM_HOSTS', 'LOG_LEVEL', 'PLAN_SECONDS'] as const;
+const NAMES = [
+  'HOST',
+  'PORT',
+  'MENDUM_DATA',
+  'MENDUM_BACKUPS',
+  'MENDUM_HOSTS',
+  'MENDUM_SIGNING_KEY',
+  'LOG_LEVEL',
+  'PLAN_SECONDS',
+] as const;
 
 /** Reads the configuration from the environment. @throws Error naming the variable, its value and what it may be */
 export function readConfig(env: NodeJS.ProcessEnv, root: string): Config {
@@ -42,6 +54,7 @@ export function readConfig(env: NodeJS.ProcessEnv, root: string): Config {
       MENDUM_DATA: string;
       MENDUM_BACKUPS: string;
       MENDUM_HOSTS: string;
+      MENDUM_SIGNING_KEY?: string;
       LOG_LEVEL: string;
       PLAN_SECONDS: number;
     };
@@ -56,6 +69,7 @@ export function readConfig(env: NodeJS.ProcessEnv, root: string): Config {
     dataDir: resolve(root, value.MENDUM_DATA),
     hosts: value.MENDUM_HOSTS === '' ? [] : value.MENDUM_HOSTS.split(','),
     backupsDir: resolve(root, value.MENDUM_BACKUPS),
+    signingKey: value.MENDUM_SIGNING_KEY === undefined ? undefined : resolve(root, value.MENDUM_SIGNING_KEY),
     logLevel: value.LOG_LEVEL,
     planSeconds: value.PLAN_SECONDS,
   };

@@ -2,6 +2,7 @@ import { existsSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 import Sqlite from 'better-sqlite3';
 import sharp from 'sharp';
+import { chainWords, walkFile } from '../chain/file.ts';
 import { ENTITIES } from '../db/entities.ts';
 import { databaseFile, photosFolder } from '../data/folder.ts';
 import { rowsIn } from './manifest.ts';
@@ -48,6 +49,14 @@ function notJson(db: Sqlite.Database): string[] {
   });
 }
 
+async function ofChain(db: Sqlite.Database): Promise<string[]> {
+  // An older version has none; it gets one when it is brought to this one.
+  if (!(db.pragma('table_info(record)') as readonly { name: string }[]).some(({ name }) => name === 'chainRow'))
+    return [];
+  const walked = await walkFile(db);
+  return walked.broken ? [chainWords(walked)] : [];
+}
+
 async function ofPhotos(folder: string, names: readonly string[]): Promise<string[]> {
   const problems: string[] = [];
   for (const name of names) {
@@ -75,7 +84,7 @@ export async function checkData(dataDir: string): Promise<Checked> {
     return {
       tables: rowsIn(db),
       photoFiles: names.length,
-      problems: [...problems, ...(await ofPhotos(photosFolder(dataDir), names))],
+      problems: [...problems, ...(await ofChain(db)), ...(await ofPhotos(photosFolder(dataDir), names))],
     };
   } finally {
     db.close();

@@ -20,7 +20,8 @@ export interface Restored {
 const refused = (file: string, why: string): DataFault =>
   new DataFault(`${file} was not restored: ${why} The data was left as it is.`);
 
-async function unpacked(file: string, into: string): Promise<Manifest> {
+/** Unpacks a backup, and nothing that none holds. @throws DataFault */
+export async function unpacked(file: string, into: string): Promise<Manifest> {
   const strange: string[] = [];
   await extract({
     file,

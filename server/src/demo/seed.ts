@@ -1,3 +1,4 @@
+import { keepRecord } from '../chain/append.ts';
 import { randomUUID } from 'node:crypto';
 import type { EntityManager } from 'typeorm';
 import type { Job } from '@mendum/core/job';
@@ -6,15 +7,7 @@ import { allMakes, plan, type Plan, type SplicePlan } from '@mendum/core/plan';
 import { BENCH_SOLDER, CRIMP_FIRST, type Practice } from '@mendum/core/practice';
 import type { FunctionSeen, Check, ReadingValue } from '@mendum/core/prove';
 import { buildRecords, functionsOf } from '@mendum/core/record';
-import {
-  CatalogueEntity,
-  JobEntity,
-  PersonEntity,
-  ReadingEntity,
-  RecordEntity,
-  RedoEntity,
-  TickEntity,
-} from '../db/entities.ts';
+import { CatalogueEntity, JobEntity, PersonEntity, ReadingEntity, RedoEntity, TickEntity } from '../db/entities.ts';
 import type { Database } from '../db/open.ts';
 import { inLocalTime } from '../record/when.ts';
 import { insertJob, loadJob, touch, type StoredJob } from '../jobs/store.ts';
@@ -157,7 +150,7 @@ async function finish(manager: EntityManager, { job, practice, by, note, failFir
     inLocalTime,
     functions,
   )) {
-    await manager.insert(RecordEntity, {
+    await keepRecord(manager, {
       id: randomUUID(),
       jobId: id,
       spliceId: body.spliceId,

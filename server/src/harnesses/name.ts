@@ -1,3 +1,4 @@
+import { keepRecord } from '../chain/append.ts';
 import { In, type EntityManager } from 'typeorm';
 import type { NamedHarness } from '@mendum/core/job';
 import { figure } from '@mendum/core/units';
@@ -48,8 +49,8 @@ export async function nameHarness(
     signed.length === 0 ? [] : await manager.findBy(RecordEntity, { jobId: In(signed.map((one) => one.id)) });
   const standing = notReplaced(records);
   for (const old of standing)
-    await manager.insert(
-      RecordEntity,
+    await keepRecord(
+      manager,
       corrected(
         old,
         { machine: machine.name, note: [old.body.note, wordsOf(machine)].filter((words) => words !== '').join(' ') },

@@ -26,6 +26,7 @@ const isSource = import.meta.url.endsWith('.ts');
 const OTHER_WORDS: { readonly [K in TaskName]?: string } = {
   find: 'The search for circuits',
   effects: 'The comparison of all open jobs',
+  chain: 'The walk along the chain of records',
 };
 
 /** What is found is known at one seat: it stands among the jobs that a seat has at hand. */

@@ -16,7 +16,10 @@ import {
 import type { Practice } from '@mendum/core/practice';
 import type { Check } from '@mendum/core/prove';
 import { buildRecords, jobSheet, RecordRefused, type SpliceRecord } from '@mendum/core/record';
-import type { FoundCircuit, JobEffect } from '@mendum/core/operations';
+import type { ChainState, FoundCircuit, JobEffect } from '@mendum/core/operations';
+import type { EntityManager } from 'typeorm';
+import { headOf, rowsOf, type Ask } from '../chain/stored.ts';
+import { walk } from '../chain/walk.ts';
 import { JobEntity } from '../db/entities.ts';
 import { AppError } from '../errors.ts';
 import { bringUpToDate } from '../find/known.ts';
@@ -118,6 +121,11 @@ export interface FileMade {
 }
 const inName = (text: string): string => text.replace(/[^\w.-]/g, '_');
 
+const askOf =
+  (manager: EntityManager): Ask =>
+  (sql, values) =>
+    manager.query<unknown[]>(sql, [...values]);
+
 interface OfJob {
   readonly jobId: string;
 }
@@ -215,8 +223,12 @@ export const TASKS = {
   sheet: async (desk: Desk, { jobId, at }: OfJob & { readonly at: string }): Promise<FileMade> => {
     const { stored, plan } = await desk.planned(jobId);
     const records = notReplaced(stored.records).map(({ body }) => body);
+    const head = await desk.read((manager) => headOf(askOf(manager)));
     const sheet = jobSheet(stored.job, plan, stored.readings, records, inLocalTime, stored.row.functions);
-    return { name: `job-${stored.row.number}.pdf`, content: await sheetPdf(sheet, signatureOf(stored.records), at) };
+    return {
+      name: `job-${stored.row.number}.pdf`,
+      content: await sheetPdf(sheet, signatureOf(stored.records), at, head),
+    };
   },
 
   /** The template of a run at true size: sheets to print, or the whole as one drawing. @throws AppError NOT_FOUND */
@@ -232,6 +244,16 @@ export const TASKS = {
           content: templateSvg(of, { fromMm: 0, toMm: of.run.lengthMm, circuits: touchedCircuits(of) }),
         };
   },
+
+  /** How far the chain of records and audit lines holds: all of it is walked. */
+  chain: (desk: Desk, _: object): Promise<ChainState> =>
+    desk.read(async (manager) => {
+      const ask = askOf(manager);
+      const head = await headOf(ask);
+      const { whole, broken } = await walk(rowsOf(ask), head);
+      const [last] = await rowsOf(ask)(head.row, 1);
+      return { ...whole, ...(broken && { broken }), signs: (last?.signature ?? null) !== null };
+    }),
 
   /** Circuits of any harness, by words. */
   find: async (desk: Desk, { words }: { readonly words: string }): Promise<FoundCircuit[]> => {

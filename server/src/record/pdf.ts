@@ -1,5 +1,6 @@
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces.js';
 import type { JobSheet, RecordReading, SheetLine } from '@mendum/core/record';
+import type { Head } from '../chain/head.ts';
 import type { RecordRow } from '../db/rows.ts';
 import { setUpPdf } from './fonts.ts';
 import { notReplaced } from './notReplaced.ts';
@@ -89,7 +90,12 @@ function lineRow(line: SheetLine): TableCell[] {
 
 const heading = (text: string): Content => ({ text, bold: true, fontSize: 11, margin: [0, 12, 0, 4] });
 
-function definition(sheet: JobSheet, signature: SheetSignature | undefined, printedAt: string): TDocumentDefinitions {
+function definition(
+  sheet: JobSheet,
+  signature: SheetSignature | undefined,
+  printedAt: string,
+  head: Head,
+): TDocumentDefinitions {
   const facts: readonly (readonly [string, string])[] = [
     ['Machine', sheet.machine],
     ['Harness', sheet.harness],
@@ -117,6 +123,7 @@ function definition(sheet: JobSheet, signature: SheetSignature | undefined, prin
             { text: `${page} of ${pages}`, alignment: 'right' },
           ],
         },
+        { text: `Chain of records: row ${head.row}, ${head.hash}`, fontSize: 6 },
       ],
     }),
     content: [
@@ -200,13 +207,14 @@ function definition(sheet: JobSheet, signature: SheetSignature | undefined, prin
   };
 }
 
-/** The sheet as a PDF of A4 pages, fonts embedded. */
+/** The sheet as a PDF of A4 pages, fonts embedded. @param head the last row of the chain: on paper it is kept elsewhere */
 export async function sheetPdf(
   sheet: JobSheet,
   signature: SheetSignature | undefined,
   printedAt: string,
+  head: Head,
 ): Promise<Buffer> {
   return setUpPdf()
-    .createPdf(definition(sheet, signature, printedAt))
+    .createPdf(definition(sheet, signature, printedAt, head))
     .getBuffer();
 }

@@ -80,7 +80,7 @@ describe('a signed record', () => {
       format: string;
       records: { body: { note: string } }[];
     };
-    expect(body).toMatchObject({ format: 'mendum-record', version: 1 });
+    expect(body).toMatchObject({ format: 'mendum-record', version: 2 });
     expect(body.records.map((one) => one.body.note)).toEqual(['Right now.']);
   });
   it('goes out as CSV in which nothing is a formula', async () => {

@@ -1,9 +1,9 @@
 import { randomUUID } from 'node:crypto';
 import type { SpliceRecord } from '@mendum/core/record';
-import type { RecordRow } from '../db/rows.ts';
+import type { RecordContent } from '../chain/link.ts';
 
 /** A record as it is kept; the row that it replaces stays. */
-export const recordRowOf = (jobId: string, body: SpliceRecord, replacesId: string | null): RecordRow => ({
+export const recordRowOf = (jobId: string, body: SpliceRecord, replacesId: string | null): RecordContent => ({
   id: randomUUID(),
   jobId,
   spliceId: body.spliceId,
@@ -17,8 +17,8 @@ export const recordRowOf = (jobId: string, body: SpliceRecord, replacesId: strin
 
 /** A correction of a record: a new row, signed by who corrects it, that says what is otherwise. */
 export const corrected = (
-  old: RecordRow,
+  old: RecordContent,
   change: Partial<SpliceRecord> & Pick<SpliceRecord, 'note'>,
   by: string,
   now: string,
-): RecordRow => recordRowOf(old.jobId, { ...old.body, ...change, signedBy: by, signedAt: now }, old.id);
+): RecordContent => recordRowOf(old.jobId, { ...old.body, ...change, signedBy: by, signedAt: now }, old.id);

@@ -1,6 +1,6 @@
 import type { Backups } from '@mendum/core/operations';
 import { fileSize } from '@mendum/core/units';
-import { useBackupsQuery } from '../app/api.ts';
+import { useBackupsQuery, useChainQuery } from '../app/api.ts';
 import { errorOf } from '../app/change.ts';
 import { Failed, Working } from '../ui/empty.tsx';
 import { ago, when } from '../ui/when.ts';
@@ -23,10 +23,43 @@ function Standing({ backups: { kept, last, stale } }: { readonly backups: Backup
   );
 }
 
+/** How far the chain of records holds. */
+function ChainShown() {
+  const { data, error, refetch } = useChainQuery({}, { refetchOnMountOrArgChange: true });
+  return (
+    <section aria-label="Records">
+      <h2 className="text-xl font-semibold">Records</h2>
+      {data ? (
+        <>
+          {data.broken ? (
+            <p className="text-xl font-semibold text-scrap">
+              ▲ The chain breaks at row {data.broken.row}: {data.broken.why}
+            </p>
+          ) : (
+            <p className="text-xl font-semibold text-pass">✓ Chain whole to row {data.row.toLocaleString('en')}</p>
+          )}
+          <p className="figure text-sm break-all text-soft">{data.hash}</p>
+          <p className="text-soft">
+            {data.broken
+              ? 'What stands in that row is not what was written. Stop, keep this folder as it is, and compare it with a backup.'
+              : 'Each record and each line of the log holds the one before it. This number is printed on every sheet.'}{' '}
+            {data.signs ? 'Rows are signed with your key.' : 'Rows are not signed with a key.'}
+          </p>
+        </>
+      ) : error === undefined ? (
+        <Working words="Walking the chain of records…" />
+      ) : (
+        <Failed message={errorOf(error).message} onRetry={() => void refetch()} />
+      )}
+    </section>
+  );
+}
+
 const COMMANDS = [
   ['npm run backup', 'one more backup, now, while everybody works'],
   ['npm run restore -- FILE', 'brings one back; it is checked first, and what there is now is put aside'],
   ['npm run check-data', 'looks at every page of the database, every row and every photo'],
+  ['npm run verify -- [FILE]', 'walks the chain of records of the data, of a backup or of exported records'],
 ] as const;
 
 function BackupsShown({ backups }: { readonly backups: Backups }) {
@@ -65,6 +98,7 @@ function BackupsShown({ backups }: { readonly backups: Backups }) {
           </ul>
         </section>
       ) : null}
+      <ChainShown />
       <section aria-label="Commands">
         <h2 className="text-xl font-semibold">On the server</h2>
         <dl className="border-t border-rule">

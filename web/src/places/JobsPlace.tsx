@@ -54,7 +54,7 @@ function Progress({ job }: { readonly job: JobSummary }) {
 /** One job, with the way to where it stands. */
 function JobLine({ job }: { readonly job: JobSummary }) {
   const stage = job.status === 'signed' ? 'record' : job.stage;
-  const ahead = (): void => pageAhead(stage);
+  const ahead = (): void => void pageAhead(stage);
   return (
     <Link
       to={`/jobs/${job.id}/${stage}`}

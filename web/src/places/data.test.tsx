@@ -2,7 +2,7 @@ import { render, screen } from '@testing-library/react';
 import { Provider } from 'react-redux';
 import { MemoryRouter } from 'react-router';
 import { describe, expect, it } from 'vitest';
-import type { Backups } from '@mendum/core/operations';
+import type { Backups, ChainState } from '@mendum/core/operations';
 import { makeStore } from '../app/store.ts';
 import { standInServer } from '../test/server.ts';
 import { DataPlace } from './DataPlace.tsx';
@@ -12,8 +12,10 @@ const ago = (hours: number): string => new Date(Date.now() - hours * 3_600_000).
 const kept = (hours: number) => ({ name: `mendum-daily-${hours}.tar.gz`, at: ago(hours), bytes: 2_340_000 });
 const NONE: Backups = { folder: '/srv/backups', kept: [], stale: false };
 
-function show(backups: Backups): void {
-  standInServer({ 'GET /backups': { body: backups } });
+const WHOLE: ChainState = { row: 2318, hash: 'ab'.repeat(32), signs: false };
+
+function show(backups: Backups, chain = WHOLE): void {
+  standInServer({ 'GET /backups': { body: backups }, 'GET /chain': { body: chain } });
   render(
     <Provider store={makeStore()}>
       <MemoryRouter>
@@ -44,5 +46,18 @@ describe('how the backups stand', () => {
     expect(screen.queryByRole('link', { name: /backed up|backup was/ })?.textContent).toBe(warning);
     for (const { name } of backups.kept) screen.getByText(name);
     if (backups.last?.ok === false) screen.getByText(/The disk is full: no backup was made\./);
+  });
+});
+
+describe('how the chain of records stands', () => {
+  it('whole to its last row', async () => {
+    show(NONE);
+    expect(await screen.findByText('✓ Chain whole to row 2,318')).toBeTruthy();
+    expect(screen.getByText(WHOLE.hash)).toBeTruthy();
+  });
+  it('broken: at which row, why, and what to do', async () => {
+    show(NONE, { ...WHOLE, row: 2, broken: { row: 3, why: 'row 3 is missing' } });
+    expect(await screen.findByText('▲ The chain breaks at row 3: row 3 is missing')).toBeTruthy();
+    expect(screen.getByText(/compare it with a backup/)).toBeTruthy();
   });
 });
