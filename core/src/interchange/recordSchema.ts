@@ -114,6 +114,7 @@ export const bundleSchemas: FieldsOf<RecordBundle> = {
 export const chainSchemas: FieldsOf<ChainState> = {
   row: needed(Joi.number().integer().min(0)),
   hash: needed(hash),
+  at: needed(instant),
   broken: shape<NonNullable<ChainState['broken']>>({ row: needed(chainRow), why: needed(words) }),
   signs: needed(flag),
 };

@@ -74,6 +74,8 @@ export interface ChainState {
   /** The last row up to which it holds, and its hash. */
   readonly row: number;
   readonly hash: string;
+  /** When it was walked. */
+  readonly at: string;
   /** The first row that does not hold, and why. */
   readonly broken?: { readonly row: number; readonly why: string } | undefined;
   /** Rows are signed with a key from here on. */

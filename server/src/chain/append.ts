@@ -16,7 +16,7 @@ async function placed(manager: EntityManager, content: Content) {
   const head = headIn(stored?.value);
   const chainRow = head.row + 1;
   const hash = hashOf(chainRow, head.hash, content);
-  const key = KEYS.get(manager.connection);
+  const key = KEYS.get(manager.dataSource);
   await manager.save(SettingEntity, { id: HEAD_ID, value: headText({ row: chainRow, hash }) });
   return { chainRow, hash, signature: key ? signatureBy(key, hash) : null };
 }

@@ -36,9 +36,10 @@ const bundleSchema = Joi.object({
 
 /** Reads a bundle. @throws Error naming what it is not */
 export function readBundle(text: string): RecordBundle {
-  const { error, value } = bundleSchema.validate(JSON.parse(text), { convert: false });
+  const read: unknown = JSON.parse(text);
+  const { error } = bundleSchema.validate(read, { convert: false });
   if (error) throw error;
-  return value as RecordBundle;
+  return read as RecordBundle;
 }
 
 /** What does not hold of a bundle of records; nothing where all does. */

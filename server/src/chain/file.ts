@@ -6,7 +6,7 @@ import { walk, type Walked } from './walk.ts';
 const askOf =
   (db: Sqlite.Database): Ask =>
   (sql, values) =>
-    db.prepare<unknown[], unknown>(sql).all(...values);
+    db.prepare(sql).all(...values);
 
 /** Walks the chain of a database that is open. @param key public, where rows are signed */
 export const walkFile = async (db: Sqlite.Database, key?: KeyObject): Promise<Walked> =>

@@ -245,14 +245,14 @@ export const TASKS = {
         };
   },
 
-  /** How far the chain of records and audit lines holds: all of it is walked. */
-  chain: (desk: Desk, _: object): Promise<ChainState> =>
+  /** How far the chain of records and audit lines holds: all of it is walked. @param at now */
+  chain: (desk: Desk, { at }: { readonly at: string }): Promise<ChainState> =>
     desk.read(async (manager) => {
       const ask = askOf(manager);
       const head = await headOf(ask);
       const { whole, broken } = await walk(rowsOf(ask), head);
       const [last] = await rowsOf(ask)(head.row, 1);
-      return { ...whole, ...(broken && { broken }), signs: (last?.signature ?? null) !== null };
+      return { ...whole, at, ...(broken && { broken }), signs: (last?.signature ?? null) !== null };
     }),
 
   /** Circuits of any harness, by words. */

@@ -119,8 +119,8 @@ function definition(
         },
         {
           columns: [
-            `Job ${sheet.jobNumber}. ${signed}. Printed ${inLocalTime(printedAt)}.`,
-            { text: `${page} of ${pages}`, alignment: 'right' },
+            { text: `Job ${sheet.jobNumber}. ${signed}. Printed ${inLocalTime(printedAt)}.`, width: '*' },
+            { text: `${page} of ${pages}`, width: 'auto' },
           ],
         },
         { text: `Chain of records: row ${head.row}, ${head.hash}`, fontSize: 6 },

@@ -109,7 +109,7 @@ export function recordRoutes(router: Router, db: Database, planner: Planner, tod
       .send(`${JSON.stringify(bundle, null, 2)}\n`);
   });
 
-  read(router, 'chain', () => planner.ask('chain', {}));
+  read(router, 'chain', () => planner.ask('chain', { at: new Date().toISOString() }));
   read(router, 'allRecords', ({ args }) => db.read((manager) => listRecords(manager, args)));
   read(router, 'due', ({ args }) => db.read((manager) => listDue(manager, args, today())));
 }

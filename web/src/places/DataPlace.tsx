@@ -43,7 +43,7 @@ function ChainShown() {
             {data.broken
               ? 'What stands in that row is not what was written. Stop, keep this folder as it is, and compare it with a backup.'
               : 'Each record and each line of the log holds the one before it. This number is printed on every sheet.'}{' '}
-            {data.signs ? 'Rows are signed with your key.' : 'Rows are not signed with a key.'}
+            {data.signs ? 'Rows are signed with your key.' : 'Rows are not signed with a key.'} Walked {when(data.at)}.
           </p>
         </>
       ) : error === undefined ? (

@@ -12,7 +12,7 @@ const ago = (hours: number): string => new Date(Date.now() - hours * 3_600_000).
 const kept = (hours: number) => ({ name: `mendum-daily-${hours}.tar.gz`, at: ago(hours), bytes: 2_340_000 });
 const NONE: Backups = { folder: '/srv/backups', kept: [], stale: false };
 
-const WHOLE: ChainState = { row: 2318, hash: 'ab'.repeat(32), signs: false };
+const WHOLE: ChainState = { row: 2318, hash: 'ab'.repeat(32), at: ago(0), signs: false };
 
 function show(backups: Backups, chain = WHOLE): void {
   standInServer({ 'GET /backups': { body: backups }, 'GET /chain': { body: chain } });

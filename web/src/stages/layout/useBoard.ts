@@ -1,6 +1,6 @@
 import { useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { takeSections } from '@mendum/core/bundle';
-import { movedSplice, NO_WISHES, placesOf, type LayoutWishes, type Moved, type SpliceSide } from '@mendum/core/layout';
+import { movedSplice, NO_WISHES, placesOf, type LayoutWishes, type Moved } from '@mendum/core/layout';
 import {
   findingPlanAt,
   findingsOnRun,
@@ -17,23 +17,19 @@ import { useSave } from '../../app/change.ts';
 import { again as redone, back, done, noHistory, type History } from '../../app/history.ts';
 import { thePlanner } from '../../app/planner.ts';
 import { useOpenJob } from '../job.ts';
-import { useEarlyMoves } from './useEarlyMoves.ts';
+import { useEarlyMoves, type BoardActs } from './useEarlyMoves.ts';
 
 /** Bodies on a run up to which a plan finds the best layout by itself. */
 export const PLANNED_UP_TO = 18;
 
 /** A run on the board: where its splices lie, while they are moved, and what people want of them. */
-export interface LiveBoard {
+export interface LiveBoard extends BoardActs {
   readonly board: Board | undefined;
   readonly plans: readonly FindingPlan[];
   readonly runPlan: RunPlan | undefined;
   readonly wishes: LayoutWishes;
   /** Whether something was moved that is not planned yet. */
   readonly moving: boolean;
-  /** Moves a splice on the screen only; nothing when it may not go there. */
-  readonly move: (findingId: string, side: SpliceSide, wishMm: number, snapMm?: number) => Moved | undefined;
-  /** Keeps what was moved. */
-  readonly drop: () => void;
   readonly save: (wishes: LayoutWishes) => void;
   readonly unpin: (findingIds: readonly string[]) => void;
   readonly again: () => void;

@@ -1,8 +1,13 @@
 import { useEffect, useLayoutEffect, useRef } from 'react';
-import type { SpliceSide } from '@mendum/core/layout';
-import type { LiveBoard } from './useBoard.ts';
+import type { Moved, SpliceSide } from '@mendum/core/layout';
 
-type Acts = Pick<LiveBoard, 'move' | 'drop'>;
+/** What is done to a board by hand. */
+export interface BoardActs {
+  /** Moves a splice on the screen only; nothing when it may not go there. */
+  readonly move: (findingId: string, side: SpliceSide, wishMm: number, snapMm?: number) => Moved | undefined;
+  /** Keeps what was moved. */
+  readonly drop: () => void;
+}
 interface Early {
   /** The last wish for each splice. */
   readonly wishes: ReadonlyMap<string, readonly [findingId: string, side: SpliceSide, wishMm: number]>;
@@ -15,7 +20,7 @@ const NOTHING: Early = { wishes: new Map(), dropped: false };
  * come first.
  * @param isReady whether the board is there
  */
-export function useEarlyMoves(isReady: boolean, acts: Acts): Acts {
+export function useEarlyMoves(isReady: boolean, acts: BoardActs): BoardActs {
   const latest = useRef(acts);
   useLayoutEffect(() => {
     latest.current = acts;
