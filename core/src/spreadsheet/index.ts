@@ -1,7 +1,9 @@
+import { SHEET_LIMITS } from './limits.ts';
 import { SheetRefused } from './refusal.ts';
 import { decodeText, readSeparated } from './text.ts';
 import type { NamedSheet } from './workbook.ts';
 
+export { SHEET_LIMITS } from './limits.ts';
 export { SheetRefused } from './refusal.ts';
 export { guard, readSeparated, writeCsv, writeTabs } from './text.ts';
 export type { NamedSheet } from './workbook.ts';
@@ -14,7 +16,7 @@ export const writeWorkbook = async (rows: readonly (readonly string[])[], name: 
   (await workbooks()).writeWorkbook(rows, name);
 
 /** Largest file that is read, bytes. */
-export const SHEET_FILE_MOST = 10_000_000;
+export const SHEET_FILE_MOST = SHEET_LIMITS.fileBytes;
 
 /**
  * The sheets of a CSV, TSV or XLSX file; which of them it is shows in its first bytes, not in its name. @throws

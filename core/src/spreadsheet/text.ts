@@ -1,4 +1,5 @@
 import Papa from 'papaparse';
+import { mustBeReadable } from './limits.ts';
 import { SheetRefused } from './refusal.ts';
 
 /** What makes a spreadsheet program take a cell for a formula. */
@@ -106,6 +107,11 @@ export function readSeparated(text: string): string[][] {
       `Line ${(broken.row ?? 0) + 1} has a quotation mark that is not closed.`,
       'Close it, or double it where it means inches.',
     );
+  mustBeReadable(
+    'The sheet',
+    result.data.length,
+    result.data.reduce((sum, row) => sum + row.length, 0),
+  );
   const rows = result.data.map((row) => row.map(unguard));
   return declared ? [[], ...rows] : rows;
 }

@@ -1,5 +1,6 @@
 import ExcelJS from 'exceljs';
 import { SheetRefused } from './refusal.ts';
+import { mustUnpackSmall } from './unpacked.ts';
 
 /** One sheet of a workbook as text cells. */
 export interface NamedSheet {
@@ -35,8 +36,10 @@ const cellText = (cell: ExcelJS.Cell): string =>
 export async function readWorkbook(bytes: Uint8Array): Promise<NamedSheet[]> {
   const book = new ExcelJS.Workbook();
   try {
+    mustUnpackSmall(bytes);
     await book.xlsx.load(bytes.slice().buffer);
-  } catch {
+  } catch (error) {
+    if (error instanceof SheetRefused) throw error;
     throw new SheetRefused(
       'The file cannot be read as XLSX.',
       'Open it in a spreadsheet program and save it as XLSX or CSV; an encrypted file must be opened first.',
