@@ -11,8 +11,14 @@ import { rememberedView, type Units } from './app/view.ts';
 import { JobsPlace } from './places/JobsPlace.tsx';
 import { JobPage } from './stages/JobPage.tsx';
 
-/** Fields and buttons do nothing until the application has taken the page over; its links work at once. */
-const inert = (html: string): string => html.replaceAll(/<(button|input|textarea|select)\b/g, '<$1 inert');
+/**
+ * Only links work until the application has taken the page over: pointers reach nothing else (`.drawn` in index.css), and
+ * keys neither fields and buttons nor what is one by its role.
+ */
+const inert = (html: string): string =>
+  html
+    .replaceAll(/<(button|input|textarea|select|summary)\b/g, '<$1 inert')
+    .replaceAll(' tabindex="0"', ' tabindex="-1"');
 
 /** The shell of the application with a place in it. */
 async function drawn(store: Store, address: string, place: ReactElement, route: string = address): Promise<string> {

@@ -40,12 +40,16 @@ interface Versioned {
 interface JobAfter {
   readonly jobVersion: number;
 }
+/** The version of the job that was seen, where `version` is that of something else. */
+interface JobSeen {
+  readonly jobVersion: number;
+}
 /** What is signed with a job: what else it is planned by, as its author saw it. */
 interface SignSent extends Versioned {
   readonly note?: string | undefined;
-  readonly harnessVersion?: number | undefined;
-  readonly practiceVersion?: number | undefined;
-  readonly shelfVersion?: number | undefined;
+  readonly harnessVersion: number;
+  readonly practiceVersion: number;
+  readonly shelfVersion: number;
 }
 /** The version that is wanted: where there is another one by now, that is said instead. */
 interface AtVersion {
@@ -124,7 +128,7 @@ export const OPERATIONS = {
     '/jobs/:jobId/findings/:findingId',
     'Changes a finding.',
   ),
-  removeFinding: removes<{ readonly removed: string } & JobAfter, Versioned>()(
+  removeFinding: removes<{ readonly removed: string } & JobAfter, Versioned & JobSeen>()(
     '/jobs/:jobId/findings/:findingId',
     'Removes a finding.',
   ),

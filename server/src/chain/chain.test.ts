@@ -108,6 +108,11 @@ describe('what somebody changed by hand is found, with what guards the tables go
       12,
       `INSERT INTO "audit" ("at", "by", "what", "detail", "chainRow", "hash") VALUES ('', '', '', '{}', ${LAST} + 1, '')`,
     ],
+    [
+      'a record put in before the first row',
+      1,
+      `INSERT INTO "record" SELECT * FROM (SELECT 'x' AS "id", "jobId", "spliceId", "circuitNumber", "temporaryUntil", "replacesId", "body", "signedBy", "signedAt", -5, "hash", NULL FROM "record" WHERE "chainRow" = 1)`,
+    ],
     ['the hash of a row', 2, `UPDATE "record" SET "hash" = "hash" || '0' WHERE "chainRow" = 2`],
   ];
   test.each(cases.map(([what, row, ...changes]) => ({ what, row, changes })))('$what', async ({ row, changes }) => {
@@ -148,6 +153,11 @@ describe('with a key that is kept elsewhere', () => {
     }
     expect((await walked()).broken).toBeUndefined();
     expect((await walked(own.publicKey)).broken?.why).toBe('its signature is of another key');
+  });
+  it('all signatures taken off are found', async () => {
+    await byHand(`UPDATE "audit" SET "signature" = NULL`);
+    expect((await walked()).broken).toBeUndefined();
+    expect((await walked(own.publicKey)).broken).toEqual({ row: 1, why: 'no row is signed with this key' });
   });
   it('one without a signature after one with it is found', async () => {
     await byHand(`UPDATE "audit" SET "signature" = NULL WHERE "what" = 'signed 2'`);

@@ -53,13 +53,16 @@ function whyNot(stored: StoredRow, before: Head, key: KeyObject | undefined): st
 /**
  * Walks a chain from its first row, and stops at the first that does not hold.
  * @param head the last row, as it was written down beside the chain
- * @param key public: every row must be signed with the one that belongs to it, from the first that is signed on
+ * @param key public: every row must be signed with the one that belongs to it, from the first that is signed on; where
+ *   none is, none holds, or whoever takes all signatures off would not be found
  */
 export async function walk(rowsFrom: RowsFrom, head: Head, key?: KeyObject): Promise<Walked> {
   let whole = EMPTY;
   let signed = 0;
+  // What was put in before the first row is found as well.
+  let from = Number.MIN_SAFE_INTEGER;
   for (;;) {
-    const rows = await rowsFrom(whole.row + 1, PAGE);
+    const rows = await rowsFrom(from, PAGE);
     for (const row of rows) {
       const unsigned = signed === 0 && row.signature === null;
       const why = whyNot(row, whole, unsigned ? undefined : key);
@@ -68,7 +71,9 @@ export async function walk(rowsFrom: RowsFrom, head: Head, key?: KeyObject): Pro
       if (key && !unsigned) signed += 1;
     }
     if (rows.length < PAGE) break;
+    from = whole.row + 1;
   }
+  if (key && signed === 0) return { whole: EMPTY, signed, broken: { row: 1, why: 'no row is signed with this key' } };
   if (whole.row === head.row && whole.hash === head.hash) return { whole, signed };
   const why =
     head.row > whole.row ? `rows ${whole.row + 1} to ${head.row} are missing` : 'more rows follow than were written';

@@ -54,7 +54,7 @@ function ofBundle(file: string, key: KeyObject | undefined): void {
     const broken = bundleBroken(bundle, key);
     if (broken !== undefined) throw new DataFault(`${file}: ${broken}`);
     console.log(
-      `${bundle.records.length} records hold, of a chain with its head at row ${bundle.head.row}, ${bundle.head.hash}.`,
+      `${bundle.records.length === 1 ? '1 record holds' : `${bundle.records.length} records hold`}, of a chain with its head at row ${bundle.head.row}, ${bundle.head.hash}.`,
     );
   } catch (error) {
     if (error instanceof DataFault) throw error;

@@ -1,21 +1,7 @@
-import { EntitySchema, type EntitySchemaColumnOptions } from 'typeorm';
+import { EntitySchema } from 'typeorm';
 import { NO_WISHES } from '@mendum/core/layout';
+import { atVersion, inChain, json, key, ofHarness, ofJob, optional, real, text, whole } from './columns.ts';
 import type * as Rows from './rows.ts';
-
-const text = { type: 'text' } as const satisfies EntitySchemaColumnOptions;
-const real = { type: 'real' } as const satisfies EntitySchemaColumnOptions;
-const whole = { type: 'integer' } as const satisfies EntitySchemaColumnOptions;
-const json = { type: 'simple-json' } as const satisfies EntitySchemaColumnOptions;
-const key = { type: 'text', primary: true } as const satisfies EntitySchemaColumnOptions;
-const optional = <T extends EntitySchemaColumnOptions>(column: T): T & { nullable: true } => ({
-  ...column,
-  nullable: true,
-});
-
-/** Its place in the chain of records and audit lines, with the hash that holds it there. */
-const inChain = { chainRow: whole, hash: text, signature: optional(text) } as const;
-/** The version of the job that came of it. */
-const atVersion = { ...whole, default: 1 } as const satisfies EntitySchemaColumnOptions;
 
 export const MachineEntity = new EntitySchema<Rows.MachineRow>({
   name: 'machine',
@@ -34,8 +20,6 @@ export const HarnessEntity = new EntitySchema<Rows.HarnessRow>({
   },
   foreignKeys: [{ target: 'machine', columnNames: ['machineId'], referencedColumnNames: ['id'] }],
 });
-const ofHarness = [{ target: 'harness', columnNames: ['harnessId'], referencedColumnNames: ['id'] }];
-const ofJob = [{ target: 'job', columnNames: ['jobId'], referencedColumnNames: ['id'] }];
 
 export const NodeEntity = new EntitySchema<Rows.NodeRow>({
   name: 'node',

@@ -3,7 +3,7 @@ import type { Check, ReadingValue } from '@mendum/core/prove';
 import { quickOf } from '@mendum/core/quick';
 import { proposeSame } from '@mendum/core/survey';
 import type { HarnessView } from '@mendum/core/operations';
-import { startServer, type TestServer } from '../test/server.ts';
+import { asSeen, startServer, type TestServer } from '../test/server.ts';
 
 let server: TestServer;
 beforeEach(async () => {
@@ -74,14 +74,12 @@ describe('two sketches of one harness', () => {
     );
     expect((await server.list('harnesses')).map(({ id }) => id)).not.toContain(b.id);
     // It is signed on the joined harness.
-    const { version } = now;
-    await server.write('post', `${await server.at(other)}/sign`, { version }).expect(201);
+    await server.write('post', `${await server.at(other)}/sign`, asSeen(now)).expect(201);
   });
   it('what a signed one left on its wire lies on the joined harness, and the signed job sees its own as it was', async () => {
     const [one, other] = [await begin(), await begin()];
     await proved(other);
-    const { version } = await server.job(other);
-    await server.write('post', `${await server.at(other)}/sign`, { version }).expect(201);
+    await server.write('post', `${await server.at(other)}/sign`, asSeen(await server.job(other))).expect(201);
     const [a, b] = [await viewOf(one), await viewOf(other)];
     expect((await join(a, b)).body).toEqual({ harnessVersion: a.version + 1, jobs: 0 });
     const [splice] = (await server.plan(other)).findings[0]!.splices;
@@ -131,9 +129,7 @@ describe('two sketches of one harness', () => {
     const short = { do: 'setLength', runId: 'R1', lengthMm: 400 };
     await server.write('put', `/harnesses/${a.id}`, { version: a.version, edits: [short, open] }).expect(200);
     await proved(one);
-    await server
-      .write('post', `${await server.at(one)}/sign`, { version: (await server.job(one)).version })
-      .expect(201);
+    await server.write('post', `${await server.at(one)}/sign`, asSeen(await server.job(one))).expect(201);
     const { body } = await server.write('post', '/jobs', { title: 'Again', harnessId: a.id }).expect(201);
     expect((await server.job((body as { number: string }).number)).job.earlier).toHaveLength(2);
   });

@@ -112,16 +112,24 @@ export function mustBeCurrent(what: string, sent: number, stored: number, now: u
 }
 
 /**
- * @param at the versions of the job that came of what this would undo
+ * @param at what this would undo, with the versions of the job that came of it
+ * @param field in which the version stands that was seen
  * @throws AppError STALE where one of them is later than what its author has seen
  */
-export function mustHaveSeen(what: string, seen: number, at: readonly number[], now: unknown, yours: unknown): void {
-  const latest = Math.max(0, ...at);
+export function mustHaveSeen(
+  what: string,
+  seen: number,
+  at: readonly { readonly jobVersion: number }[],
+  now: unknown,
+  yours: unknown,
+  field = '/version',
+): void {
+  const latest = Math.max(0, ...at.map(({ jobVersion }) => jobVersion));
   if (latest <= seen) return;
   throw new AppError(
     'STALE',
     `${what} was changed at version ${latest} of the job, and yours was made from version ${seen}: it was not saved.`,
-    { field: '/version', details: { stored: now, storedVersion: latest, yours } },
+    { field, details: { stored: now, storedVersion: latest, yours } },
   );
 }
 

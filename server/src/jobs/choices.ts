@@ -27,8 +27,7 @@ export function choiceRoutes(router: Router, db: Database, planner: Planner): vo
       if (begun)
         throw new AppError('HAS_WORK', 'This splice is being made already: its method stays until it is made again.');
       const made = await manager.findBy(ChoiceEntity, { jobId: stored.row.id, findingId: input.findingId });
-      const at = made.map(({ jobVersion }) => jobVersion);
-      mustHaveSeen('The choice here', input.version, at, stored.job.choices, input.use);
+      mustHaveSeen('The choice here', input.version, made, stored.job.choices, input.use);
       await letGo(manager, stored.row.id, input.findingId);
       await manager.insert(ChoiceEntity, {
         id: randomUUID(),

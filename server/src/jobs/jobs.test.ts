@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, it, test } from 'vitest';
-import { makeSafe, startServer, type TestServer } from '../test/server.ts';
+import { asSeen, makeSafe, startServer, type TestServer } from '../test/server.ts';
 import { cut } from './test/cut.ts';
 
 let server: TestServer;
@@ -11,7 +11,7 @@ afterEach(() => server.close());
 describe('the gate', () => {
   it('keeps decisions, ticks, readings and the signature until the machine is made safe', async () => {
     const at = await server.at('0147');
-    const { version } = await server.job('0147');
+    const seen = asSeen(await server.job('0147'));
     for (const [method, path, fields] of [
       ['post', '/choices', { findingId: 'F1', use: 'clipSleeve', reason: 'slimmer' }],
       ['put', '/ticks', { steps: [{ stepId: 'a', spliceId: 'b' }], done: true }],
@@ -29,7 +29,7 @@ describe('the gate', () => {
         '/redos',
         { spliceId: 'F1:left', make: 1, kind: 'jointFailed', joined: true, sealed: false, because: 'x' },
       ],
-      ['post', '/sign', { version }],
+      ['post', '/sign', seen],
     ] as const)
       expect((await server.write(method, `${at}${path}`, fields)).body, path).toMatchObject({
         error: { code: 'GATE_CLOSED' },

@@ -1,5 +1,6 @@
+import sharp from 'sharp';
 import { afterEach, beforeEach, describe, expect, it, test, vi } from 'vitest';
-import { makeSafe, startServer, type TestServer } from '../test/server.ts';
+import { asSeen, makeSafe, startServer, type TestServer } from '../test/server.ts';
 import { cut } from './test/cut.ts';
 
 let server: TestServer;
@@ -21,6 +22,17 @@ const tug = { make: 1, checkId: 'tug', value: { kind: 'tug', newtons: 45, held: 
 const choice = { findingId: 'F3', use: 'clipSleeve', reason: 'tight under the axle' };
 const again = { make: 1, kind: 'jointFailed', joined: true, sealed: false, because: 'Let go.' };
 
+/** The version before the write that is looked at. */
+let before: number;
+async function addPhoto() {
+  const picture = sharp({ create: { width: 40, height: 30, channels: 3, background: '#777' } }).png();
+  const head = `writeId=${crypto.randomUUID()}&by=Ines`;
+  return server.http
+    .post(`/api${at}/findings/F3/photos?${head}`)
+    .type('image/png')
+    .send(await picture.toBuffer());
+}
+
 /** Everything that changes a job, as it is sent. */
 const WRITES: readonly (readonly [
   what: string,
@@ -32,11 +44,26 @@ const WRITES: readonly (readonly [
     async () => server.write('post', `${at}/readings`, { readings: [{ spliceId: (await stepOf()).spliceId, ...tug }] }),
   ],
   ['a method is chosen', async () => server.write('post', `${at}/choices`, choice)],
-  ['a finding is added', async () => server.write('post', `${at}/findings`, { finding: cut() })],
   [
-    'a finding is removed',
-    async () => server.write('delete', `${at}/findings/F3`, { version: (await server.job('0146')).findingVersions.F3 }),
+    'a finding is changed',
+    async () => {
+      const { job, findingVersions } = await server.job('0146');
+      const finding = { ...job.findings.find(({ id }) => id === 'F3'), note: 'seen again' };
+      return server.write('put', `${at}/findings/F3`, { version: findingVersions.F3, finding });
+    },
   ],
+  ['a photo is added', async () => addPhoto()],
+  [
+    'a photo is removed',
+    async () => {
+      const { body } = await addPhoto();
+      const { id } = body as { readonly id: string };
+      before += 1;
+      return server.write('put', `${at}/photos/${id}`, { removed: true });
+    },
+  ],
+  ['a finding is added', async () => server.write('post', `${at}/findings`, { finding: cut() })],
+  ['a finding is removed', async () => server.write('delete', `${at}/findings/F3`, { version: 1 })],
   [
     'a function is watched',
     async () =>
@@ -64,12 +91,13 @@ const WRITES: readonly (readonly [
 describe('every write raises the version of its job', () => {
   test.each(WRITES)('%s: by one, and the answer says so', async (_what, send) => {
     await makeSafe(server, '0146');
-    const before = await version();
+    before = await version();
     const { status, body } = await send();
     expect([status, body]).toEqual([expect.toSatisfy((code: number) => code < 300), body]);
     expect(await version()).toBe(before + 1);
     const told = body as { readonly jobVersion?: number; readonly version?: number };
-    expect(told.jobVersion ?? told.version).toBe(before + 1);
+    if (told.version === undefined || told.jobVersion !== undefined) expect(told.jobVersion).toBe(before + 1);
+    else expect(told.version).toBe(before + 1);
   });
   it('one that is sent twice raises it once', async () => {
     const [before, steps] = [await version(), [await stepOf()]];
@@ -90,6 +118,14 @@ describe('what its author has not seen is neither undone nor signed', () => {
     expect([refused.status, refused.body]).toMatchObject([409, stale]);
     expect((await server.plan('0146')).findings[2]).toMatchObject({ chosen: 'clipSleeve' });
     await server.write('post', `${at}/choices`, { ...later, version: seen + 1 }).expect(201);
+  });
+  it('a choice of somebody else, by removing its finding', async () => {
+    const jobVersion = await version();
+    await server.write('post', `${at}/choices`, choice).expect(201);
+    const gone = () => server.write('delete', `${at}/findings/F3`, { version: 1, jobVersion });
+    expect((await gone()).body).toMatchObject({ error: { code: 'STALE', field: '/jobVersion' } });
+    expect((await server.job('0146')).job.findings.map(({ id }) => id)).toContain('F3');
+    await server.write('delete', `${at}/findings/F3`, { version: 1 }).expect(200);
   });
   it('a tick of somebody else; another step may be ticked, which undoes nothing', async () => {
     const [seen, step] = [await version(), await stepOf()];
@@ -114,15 +150,16 @@ describe('what its author has not seen is neither undone nor signed', () => {
   ] as const)('%s, by signing', async (_what, write) => {
     const seen = await version();
     await write();
-    expect((await server.write('post', `${at}/sign`, { version: seen })).body).toMatchObject(stale);
+    const sent = { ...asSeen(await server.job('0146')), version: seen };
+    expect((await server.write('post', `${at}/sign`, sent)).body).toMatchObject(stale);
   });
   test.each(['harnessVersion', 'practiceVersion', 'shelfVersion'] as const)(
     'what a job is planned by, by signing: another %s',
     async (name) => {
       const job = await server.job('0146');
-      const sent = { version: job.version, [name]: job[name] + 1 };
+      const sent = { ...asSeen(job), [name]: job[name] + 1 };
       expect((await server.write('post', `${at}/sign`, sent)).body).toMatchObject(stale);
-      const open = await server.write('post', `${at}/sign`, { version: job.version, [name]: job[name] });
+      const open = await server.write('post', `${at}/sign`, asSeen(job));
       expect(open.body).toMatchObject({ error: { code: 'RECORD_REFUSED' } });
     },
   );

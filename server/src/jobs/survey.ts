@@ -6,7 +6,7 @@ import { practiceById } from '@mendum/core/practice';
 import { ChoiceEntity, FindingEntity, PracticeEntity } from '../db/entities.ts';
 import type { Database } from '../db/open.ts';
 import { AppError } from '../errors.ts';
-import { changeRoute, hasWork, mustBeCurrent } from './change.ts';
+import { changeRoute, hasWork, mustBeCurrent, mustHaveSeen } from './change.ts';
 import { findingRow, touch } from './store.ts';
 
 /** @throws AppError BAD_INPUT naming the first thing that cannot be */
@@ -153,6 +153,8 @@ export function surveyRoutes(router: Router, db: Database): void {
         throw new AppError('NOT_FOUND', `There is no finding "${id}" in job ${stored.row.number}.`);
       mustBeCurrent('The finding', input.version, at, before, undefined);
       if (hasWork(stored, id)) throw workRefusal();
+      const chosen = await manager.findBy(ChoiceEntity, { jobId: stored.row.id, findingId: id });
+      mustHaveSeen('The choice here', input.jobVersion, chosen, stored.job.choices, undefined, '/jobVersion');
       await manager.delete(FindingEntity, { jobId: stored.row.id, id });
       await manager.delete(ChoiceEntity, { jobId: stored.row.id, findingId: id });
       await audit('finding removed', stored.row.id, before);

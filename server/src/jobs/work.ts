@@ -11,9 +11,6 @@ import { mustHaveSeen } from './change.ts';
 import { begin, letGo } from './hold.ts';
 import { plannedRoute } from './plannedChange.ts';
 
-const versionsOf = (rows: readonly { readonly jobVersion: number }[]): number[] =>
-  rows.map(({ jobVersion }) => jobVersion);
-
 /** Ticked steps, readings and joints that are made again. */
 export function workRoutes(router: Router, db: Database, planner: Planner): void {
   plannedRoute(router, db, planner, {
@@ -28,7 +25,7 @@ export function workRoutes(router: Router, db: Database, planner: Planner): void
       if (!input.done) {
         const taken = new Set(input.steps.map(({ stepId }) => stepId));
         const stand = stored.ticks.filter(({ stepId }) => taken.has(stepId));
-        mustHaveSeen('This step', input.version, versionsOf(stand), stand, input.steps);
+        mustHaveSeen('This step', input.version, stand, stand, input.steps);
       }
       for (const [index, { stepId, spliceId }] of input.steps.entries()) {
         if (!makes[index]?.stepIds.includes(stepId))
@@ -113,7 +110,7 @@ export function workRoutes(router: Router, db: Database, planner: Planner): void
         ...stored.ticks.filter((tick) => tick.spliceId === spliceId),
         ...(await manager.findBy(ReadingEntity, { jobId: stored.row.id, spliceId, make })),
       ];
-      mustHaveSeen('This splice', input.version, versionsOf(lost), lost.length, spliceId);
+      mustHaveSeen('This splice', input.version, lost, lost.length, spliceId);
       await manager.insert(RedoEntity, {
         id: randomUUID(),
         jobId: stored.row.id,

@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import type { Check, ReadingValue } from '@mendum/core/prove';
-import { startServer, type TestServer } from '../test/server.ts';
+import { asSeen, startServer, type TestServer } from '../test/server.ts';
 
 let server: TestServer;
 beforeEach(async () => {
@@ -30,8 +30,7 @@ async function proveAll(number: string): Promise<void> {
 
 describe('signing', () => {
   it('is refused for splices without readings, by circuit', async () => {
-    const { version } = await server.job('0146');
-    const answer = await server.write('post', `${await server.at('0146')}/sign`, { version });
+    const answer = await server.write('post', `${await server.at('0146')}/sign`, asSeen(await server.job('0146')));
     expect([answer.status, answer.body]).toMatchObject([
       409,
       {
@@ -45,8 +44,8 @@ describe('signing', () => {
   it('makes one record for each splice; after that the job stands', async () => {
     await proveAll('0146');
     const at = await server.at('0146');
-    const { version } = await server.job('0146');
-    expect((await server.write('post', `${at}/sign`, { version, note: 'salt washed off' })).body).toMatchObject({
+    const seen = asSeen(await server.job('0146'));
+    expect((await server.write('post', `${at}/sign`, { ...seen, note: 'salt washed off' })).body).toMatchObject({
       records: 5,
     });
     const view = await server.job('0146');

@@ -27,8 +27,7 @@ function mustBeAsSeen({ row, harnessVersion, practice, catalogue }: StoredJob, s
     ['The practice', seen.practiceVersion, practice.version],
     ['The shelf', seen.shelfVersion, catalogue.version],
   ] as const;
-  for (const [what, sent, stored] of by)
-    if (sent !== undefined) mustBeCurrent(what, sent, stored, row.status, 'signed');
+  for (const [what, sent, stored] of by) mustBeCurrent(what, sent, stored, row.status, 'signed');
 }
 
 /** Signing, correcting and giving out records. Nothing here changes a row that is there. */

@@ -1,7 +1,7 @@
 import type { Router } from 'express';
 import { editCatalogue, type Catalogue, type CatalogueEdit } from '@mendum/core/catalogue';
 import { readShelfTable, writeShelfTable } from '@mendum/core/interchange';
-import { readSeparated, writeCsv } from '@mendum/core/spreadsheet';
+import { readSeparated, SheetRefused, writeCsv } from '@mendum/core/spreadsheet';
 import type { EntityManager } from 'typeorm';
 import { CatalogueEntity } from '../db/entities.ts';
 import type { Database } from '../db/open.ts';
@@ -18,9 +18,19 @@ async function saveEdits(manager: EntityManager, version: number, edits: readonl
   return next.version;
 }
 
+/** Its cells. @throws AppError SHELF_FILE where it is no table */
+function cellsOf(text: string): string[][] {
+  try {
+    return readSeparated(text);
+  } catch (error) {
+    if (!(error instanceof SheetRefused)) throw error;
+    throw new AppError('SHELF_FILE', error.message, { field: '/text', hint: error.remedy });
+  }
+}
+
 /** The table of parts, read. @throws AppError SHELF_FILE naming every bad cell */
 function editsOf(text: string): readonly CatalogueEdit[] {
-  const read = readShelfTable(readSeparated(text));
+  const read = readShelfTable(cellsOf(text));
   if (read.ok) return read.edits;
   const [first] = read.problems;
   const where = first?.column ? `column “${first.column}”` : 'all of it';

@@ -73,6 +73,17 @@ describe('the shelf', () => {
       .expect(200);
     expect((await shelf()).parts.find((part) => part.id === 'clip-S')?.quantity).toBe(31);
   });
+  it.each([
+    ['a quotation mark that is left open', 'Kind,Id\npart,"clip', /quotation mark that is not closed/],
+    ['more lines than are read', 'a,b\n'.repeat(20_001), /20,000 lines are read at most/],
+  ])('a table with %s is refused in one sentence', async (_what, text, words) => {
+    const { version } = await shelf();
+    const { body } = await server.write('post', '/shelf/import', { version, text }).expect(422);
+    expect(body).toMatchObject({
+      error: { code: 'SHELF_FILE', field: '/text', message: expect.stringMatching(words) as string },
+    });
+    expect((await shelf()).version).toBe(version);
+  });
 });
 
 describe('work that has begun', () => {

@@ -41,12 +41,12 @@ export interface TestServer {
 }
 
 /** The version that a job has now, for writes that say which one their author has seen. */
-function asLookedAt({ source }: Database, path: string): { readonly version?: number } {
-  const [, id] = /^\/jobs\/([^/]+)\/(?:ticks|choices|redos)$/.exec(path) ?? [];
+function asLookedAt({ source }: Database, path: string): { readonly version?: number; readonly jobVersion?: number } {
+  const [, id, what] = /^\/jobs\/([^/]+)\/(ticks|choices|redos|findings\/[^/]+)$/.exec(path) ?? [];
   if (id === undefined) return {};
   const { databaseConnection } = source.driver as unknown as { readonly databaseConnection: BetterSqlite3.Database };
-  const row = databaseConnection.prepare('SELECT version FROM job WHERE id = ?').get(id);
-  return row ?? {};
+  const row = databaseConnection.prepare<[string], { version: number }>('SELECT version FROM job WHERE id = ?').get(id);
+  return row && what?.startsWith('findings') ? { jobVersion: row.version } : (row ?? {});
 }
 
 export async function startServer(): Promise<TestServer> {
@@ -83,7 +83,12 @@ export async function startServer(): Promise<TestServer> {
     http,
     photosDir,
     write: (method, path, fields = {}, writeId = randomUUID()) =>
-      http[method](`/api${path}`).send({ writeId, by: 'Ines Valdur', ...asLookedAt(db, path), ...fields }),
+      http[method](`/api${path}`).send({
+        writeId,
+        by: 'Ines Valdur',
+        ...(method === 'put' && path.includes('/findings/') ? {} : asLookedAt(db, path)),
+        ...fields,
+      }),
     at: async (number) => `/jobs/${await idOf(number)}`,
     job: async (number) => wholeOf(await idOf(number)),
     list: async <N extends ListName>(name: N) =>
@@ -95,6 +100,14 @@ export async function startServer(): Promise<TestServer> {
     },
   };
 }
+
+/** What whoever signs a job has seen of it. */
+export const asSeen = ({ version, harnessVersion, practiceVersion, shelfVersion }: JobView) => ({
+  version,
+  harnessVersion,
+  practiceVersion,
+  shelfVersion,
+});
 
 /** Opens the gate of a job. */
 export async function makeSafe(server: TestServer, number: string): Promise<void> {

@@ -19,7 +19,10 @@ export async function jobsAhead(dispatch: Store['dispatch']): Promise<void> {
 /** What plans a job starts while the job is still being fetched. */
 const plannerAhead = (): void => void import('./planner.ts').then(({ thePlanner }) => thePlanner()).catch(quietly);
 
-/** Fetches what {@link useJobView} will ask for, or takes what came with the page; what fails is asked again by whoever opens it, who says why. */
+/**
+ * Fetches what {@link useJobView} will ask for, or takes what came with the page; what fails is asked again by whoever
+ * opens it, who says why.
+ */
 export async function fetchJob(dispatch: Store['dispatch'], jobId: string): Promise<void> {
   const plan = dispatch(takePlan(jobId));
   if (!plan) plannerAhead();

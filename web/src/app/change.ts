@@ -44,12 +44,15 @@ export type Save = <N extends SaveName>(
   options?: { readonly quiet?: boolean; readonly by?: string },
 ) => Promise<Outcome<AnswerOf<N>>>;
 
-/** Whose version is the finding's, not the job's. */
-const BY_FINDING: readonly SaveName[] = ['changeFinding', 'removeFinding'];
+/** In which field a write says which version of its job was seen; none where it says nothing of it. */
+function seenIn(name: SaveName, args: object): 'version' | 'jobVersion' | undefined {
+  if ('jobVersion' in args) return 'jobVersion';
+  return 'version' in args && name !== 'changeFinding' ? 'version' : undefined;
+}
 
 /**
- * Sends a write to a job. Where it says from which version of the job it was made, this device's own writes until then
- * count as seen: they are waited for, but by a tick, which undoes nothing.
+ * Sends a write to a job. Where it says which version of the job was seen, this device's own writes until then count as
+ * seen: they are waited for, but by a tick, which undoes nothing.
  */
 async function sentAsSeen<N extends SaveName>(
   name: N,
@@ -57,10 +60,11 @@ async function sentAsSeen<N extends SaveName>(
   args: ArgsOf<N>,
   send: (args: ArgsOf<N>) => ReturnType<ReturnType<Initiate<N>>>,
 ): ReturnType<ReturnType<Initiate<N>>> {
-  const { version, done } = args as { readonly version?: number; readonly done?: boolean };
-  const ofJob = version !== undefined && !BY_FINDING.includes(name);
-  if (ofJob && done !== true) await allAnswered(jobId);
-  const result = await unanswered(jobId, send(ofJob ? { ...args, version: seenBy(jobId, version) } : args));
+  const said = args as { readonly version?: number; readonly jobVersion?: number; readonly done?: boolean };
+  const field = seenIn(name, said);
+  if (field && said.done !== true) await allAnswered(jobId);
+  const seen = field && { ...args, [field]: seenBy(jobId, said[field] ?? 0) };
+  const result = await unanswered(jobId, send(seen ?? args));
   if ('data' in result) {
     const { jobVersion, version: own } = result.data as { readonly jobVersion?: number; readonly version?: number };
     const after = jobVersion ?? own;

@@ -3,7 +3,15 @@ import { useDispatch, useSelector } from 'react-redux';
 import { api } from './api.ts';
 import type { Given } from './given.ts';
 import { applyTheme } from './theme.ts';
-import { deviceThemeChanged, onDeviceTheme, rememberView, rememberedView, viewSlice, type ViewState } from './view.ts';
+import {
+  deviceThemeChanged,
+  onDeviceTheme,
+  rememberedView,
+  rememberView,
+  tellUnits,
+  viewSlice,
+  type ViewState,
+} from './view.ts';
 
 /**
  * @param given what came with the page, and need not be asked for
@@ -23,11 +31,13 @@ export type RootState = ReturnType<Store['getState']>;
 export function keepInStep(store: Store): void {
   let last = store.getState().view;
   applyTheme(last.theme);
+  tellUnits(last);
   store.subscribe(() => {
     const now = store.getState().view;
     if (now === last) return;
     last = now;
     rememberView(now);
+    tellUnits(now);
     applyTheme(now.theme);
   });
   onDeviceTheme((theme) => store.dispatch(deviceThemeChanged(theme)));

@@ -36,11 +36,13 @@ export function rememberedView(): ViewState {
   };
 }
 
-/** Keeps it on this device; and tells the server the units, so that what it draws has them from the start. */
-export function rememberView({ person, units, theme, themeChosen }: ViewState): void {
+export const rememberView = ({ person, units, theme, themeChosen }: ViewState): void =>
   keep(KEY, { person, units, ...(themeChosen ? { theme } : {}) });
+
+/** Tells the server the units of this device, so that what it draws has them from the start. */
+export const tellUnits = ({ units }: ViewState): void => {
   document.cookie = `units=${units}; Path=/; Max-Age=31536000; SameSite=Strict`;
-}
+};
 
 export const viewSlice = createSlice({
   name: 'view',

@@ -11,7 +11,8 @@ export class Sequence1765800000000 implements MigrationInterface {
       await runner.query(`ALTER TABLE "${table}" ADD COLUMN "jobVersion" integer NOT NULL DEFAULT (1)`);
     // Rows lie in the order in which they were put in; a job's version is raised above all of its choices.
     await runner.query(
-      `UPDATE "choice" SET "jobVersion" = (SELECT COUNT(*) FROM "choice" AS "o" WHERE "o"."jobId" = "choice"."jobId" AND "o"."rowid" <= "choice"."rowid")`,
+      `UPDATE "choice" SET "jobVersion" = (SELECT COUNT(*) FROM "choice" AS "o"
+        WHERE "o"."jobId" = "choice"."jobId" AND "o"."rowid" <= "choice"."rowid")`,
     );
     await runner.query(
       `UPDATE "job" SET "version" = "version" + (SELECT COUNT(*) FROM "choice" WHERE "choice"."jobId" = "job"."id")`,

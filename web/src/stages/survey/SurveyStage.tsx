@@ -106,7 +106,9 @@ export function SurveyStage() {
 
   const takeBack = (added: readonly Finding[]): void =>
     void Promise.all(
-      added.map((finding) => save('removeFinding', { jobId: view.id, findingId: finding.id, version: 1 })),
+      added.map((finding) =>
+        save('removeFinding', { jobId: view.id, jobVersion: view.version, findingId: finding.id, version: 1 }),
+      ),
     );
   const saved = (made: readonly Finding[]): void => {
     const isNew = form?.version === undefined;
@@ -129,6 +131,7 @@ export function SurveyStage() {
   };
   const remove = async (finding: Finding): Promise<void> => {
     const outcome = await save('removeFinding', {
+      jobVersion: view.version,
       jobId: view.id,
       findingId: finding.id,
       version: view.findingVersions[finding.id] ?? 1,
