@@ -15,7 +15,9 @@ describe('functions that were watched', () => {
     const { version, job } = await server.job('0146');
     const { circuitId } = job.findings[0]!;
     const before = { circuitId, moment: 'before', answer: 'fails', value: '0 V' } as const;
-    await server.write('post', `${at}/functions`, { functions: [before] }).expect(201, { seen: 1, jobVersion: version + 1 });
+    await server
+      .write('post', `${at}/functions`, { functions: [before] })
+      .expect(201, { seen: 1, jobVersion: version + 1 });
     await server.write('post', `${at}/functions`, { functions: [works(circuitId)] }).expect(201);
     const now = await server.job('0146');
     expect(now.functions).toMatchObject([before, works(circuitId)]);

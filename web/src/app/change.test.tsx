@@ -1,4 +1,5 @@
-import { render } from '@testing-library/react';
+import { renderHook } from '@testing-library/react';
+import type { ReactNode } from 'react';
 import { Provider } from 'react-redux';
 import { beforeEach, expect, it } from 'vitest';
 import { standInServer, writesOf, type Sent } from '../test/server.ts';
@@ -8,11 +9,7 @@ import { makeStore } from './store.ts';
 let save: Save;
 let tick: ReturnType<typeof useTicks>;
 /** As a screen that shows version 4 of a job, and is not read again meanwhile. */
-function Screen() {
-  ({ save } = useSave());
-  tick = useTicks('job', 4);
-  return null;
-}
+const useScreen = () => ({ ...useSave(), tick: useTicks('job', 4) });
 const STEPS = [{ id: 'S1', spliceId: 'F1:only' }];
 let sent: Sent[];
 let version: number;
@@ -29,11 +26,9 @@ beforeEach(() => {
     'DELETE /jobs/job/findings/F2': raised,
     'POST /jobs/other/choices': { status: 409, body: { error: { code: 'STALE', message: 'Somebody was faster.' } } },
   });
-  render(
-    <Provider store={makeStore()}>
-      <Screen />
-    </Provider>,
-  );
+  const store = makeStore();
+  const wrapper = ({ children }: { children: ReactNode }) => <Provider store={store}>{children}</Provider>;
+  ({ save, tick } = renderHook(useScreen, { wrapper }).result.current);
 });
 
 it('a tick that is taken back at once is sent as one who has seen it, and not before it is answered', async () => {
