@@ -6,8 +6,9 @@ import type { Database } from './db/open.ts';
 import type { Backups } from '@mendum/core/operations';
 import { docsRoutes } from './docs/routes.ts';
 import { notKept, ownName, ownPages } from './http/origin.ts';
+import { slowedDown } from './http/rate.ts';
 import { read } from './http/serve.ts';
-import { servePages, type Draws } from './http/pages.ts';
+import { servePages, type Answers, type Draws } from './http/pages.ts';
 import { requestLog } from './http/requestLog.ts';
 import { answerError, noSuchAddress } from './http/handle.ts';
 import { harnessRoutes } from './harnesses/routes.ts';
@@ -21,6 +22,9 @@ import { layoutRoutes } from './jobs/layout.ts';
 import { workRoutes } from './jobs/work.ts';
 import { choiceRoutes } from './jobs/choices.ts';
 import { photoRoutes } from './photos/routes.ts';
+import { mayRead, sessionGiven, whoAsks } from './people/asking.ts';
+import { makeDoor } from './people/door.ts';
+import { accountRoutes, signInRoutes } from './people/routes.ts';
 import { plannerHere, type Planner } from './planning/planner.ts';
 import { placeRoutes } from './places/routes.ts';
 import { practiceRoutes } from './practices/routes.ts';
@@ -45,6 +49,12 @@ export interface AppOptions {
   readonly before?: RequestHandler | undefined;
   /** Names that the server goes by, beside the machine's own. */
   readonly hosts?: readonly string[] | undefined;
+  /** It speaks TLS, or a proxy does for it: browsers are told never to ask otherwise. */
+  readonly secure?: boolean | undefined;
+  /** How many proxies stand before it, whose word on who asks is taken. */
+  readonly proxies?: number | undefined;
+  /** What time it is, for what ends by itself; ms. */
+  readonly now?: (() => number) | undefined;
   /** How the daily backups stand; without it there are none. */
   readonly backups?: (() => Backups) | undefined;
   /** Today as an ISO date. */
@@ -53,6 +63,14 @@ export interface AppOptions {
 
 /** Largest body that is read; a job of 400 circuits is well under 1 MB. */
 const BODY_LIMIT = '6mb';
+/** Of somebody who has not signed in yet. */
+const STRANGER_LIMIT = '16kb';
+
+/** Reads bodies; of somebody who has not signed in no more than it takes to do so. */
+function bodyOf(limit: string, strangerLimit: string): RequestHandler {
+  const [known, stranger] = [express.json({ limit }), express.json({ limit: strangerLimit })];
+  return (req, res, next) => (mayRead(req) ? known : stranger)(req, res, next);
+}
 
 /** The application without a port, so that tests can send requests to it. */
 export function createApp({
@@ -65,12 +83,16 @@ export function createApp({
   version = '0',
   before,
   hosts = [],
+  secure = false,
+  proxies = 0,
+  now = Date.now,
   backups = () => ({ folder: '', kept: [], stale: false }),
   today = () => new Date().toISOString().slice(0, 10),
 }: AppOptions): Express {
   const app = express();
   app.disable('x-powered-by');
   app.set('env', 'production');
+  app.set('trust proxy', proxies);
   app.use(requestLog(log));
   app.use(
     helmet({
@@ -84,17 +106,21 @@ export function createApp({
           'upgrade-insecure-requests': null,
         },
       },
-      strictTransportSecurity: false,
+      strictTransportSecurity: secure && { maxAge: 31_536_000, includeSubDomains: false },
     }),
   );
   app.use(ownName(hosts));
   app.use(compression());
+  const door = makeDoor(db, now);
+  app.use(whoAsks(door));
   if (before) app.use(before);
 
   const api = Router();
   read(api, 'health', () => ({ ok: true as const }));
   read(api, 'backups', backups);
   docsRoutes(api, version);
+  signInRoutes(api, db, door);
+  accountRoutes(api, db, door);
   placeRoutes(api, db);
   shelfRoutes(api, db);
   practiceRoutes(api, db, planner);
@@ -110,10 +136,13 @@ export function createApp({
   workRoutes(api, db, planner);
   recordRoutes(api, db, planner, today);
   api.use(noSuchAddress);
-  app.use('/api', notKept, ownPages, express.json({ limit: BODY_LIMIT }), api);
+  app.use('/api', notKept, ownPages, slowedDown(), bodyOf(BODY_LIMIT, STRANGER_LIMIT), api);
 
   if (webDir !== undefined) {
-    const answers = { jobs: () => firstAnswers(db, today()), job: (id: string) => jobAnswers(db, planner, id) };
+    const answers: Answers = {
+      jobs: async (req) => ({ ...sessionGiven(req), ...(await firstAnswers(db, today())) }),
+      job: async (req, id) => ({ ...sessionGiven(req), ...(await jobAnswers(db, planner, id)) }),
+    };
     servePages(app, webDir, answers, draws, log);
   }
   app.use(noSuchAddress);

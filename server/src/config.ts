@@ -12,6 +12,10 @@ export interface Config {
   readonly backupsDir: string;
   /** The private key that rows of the chain are signed with, a PEM file; without one they are not. */
   readonly signingKey: string | undefined;
+  /** Files with a certificate and its key (PEM), to speak TLS by; without them it speaks plain. */
+  readonly tls: { readonly cert: string; readonly key: string } | undefined;
+  /** How many proxies stand before the server. */
+  readonly proxies: number;
   readonly logLevel: string;
   /** How long one job may be planned, seconds. */
   readonly planSeconds: number;
@@ -27,9 +31,12 @@ const schema = Joi.object({
     .pattern(/^[A-Za-z0-9.-]+(,[A-Za-z0-9.-]+)*$/, 'names with commas between them')
     .default(''),
   MENDUM_SIGNING_KEY: Joi.string().min(1),
+  MENDUM_TLS_CERT: Joi.string().min(1),
+  MENDUM_TLS_KEY: Joi.string().min(1),
+  MENDUM_PROXIES: Joi.number().integer().min(0).max(5).default(0),
   LOG_LEVEL: Joi.valid('silent', 'error', 'warn', 'info', 'debug').default('warn'),
   PLAN_SECONDS: Joi.number().integer().min(1).max(3600).default(60),
-});
+}).and('MENDUM_TLS_CERT', 'MENDUM_TLS_KEY');
 const NAMES = [
   'HOST',
   'PORT',
@@ -37,6 +44,9 @@ const NAMES = [
   'MENDUM_BACKUPS',
   'MENDUM_HOSTS',
   'MENDUM_SIGNING_KEY',
+  'MENDUM_TLS_CERT',
+  'MENDUM_TLS_KEY',
+  'MENDUM_PROXIES',
   'LOG_LEVEL',
   'PLAN_SECONDS',
 ] as const;
@@ -55,14 +65,20 @@ export function readConfig(env: NodeJS.ProcessEnv, root: string): Config {
       MENDUM_BACKUPS: string;
       MENDUM_HOSTS: string;
       MENDUM_SIGNING_KEY?: string;
+      MENDUM_TLS_CERT?: string;
+      MENDUM_TLS_KEY?: string;
+      MENDUM_PROXIES: number;
       LOG_LEVEL: string;
       PLAN_SECONDS: number;
     };
   };
+  if (error?.details[0]?.type === 'object.and')
+    throw new Error('To speak TLS both files are named: MENDUM_TLS_CERT and MENDUM_TLS_KEY. Name both, or neither.');
   if (error)
     throw new Error(
       `The environment is not right: ${error.message} (it is ${String(error.details[0]?.context?.value)}). Correct or unset it.`,
     );
+  const { MENDUM_TLS_CERT: cert, MENDUM_TLS_KEY: key } = value;
   return {
     host: value.HOST,
     port: value.PORT,
@@ -70,6 +86,8 @@ export function readConfig(env: NodeJS.ProcessEnv, root: string): Config {
     hosts: value.MENDUM_HOSTS === '' ? [] : value.MENDUM_HOSTS.split(','),
     backupsDir: resolve(root, value.MENDUM_BACKUPS),
     signingKey: value.MENDUM_SIGNING_KEY === undefined ? undefined : resolve(root, value.MENDUM_SIGNING_KEY),
+    tls: cert === undefined || key === undefined ? undefined : { cert: resolve(root, cert), key: resolve(root, key) },
+    proxies: value.MENDUM_PROXIES,
     logLevel: value.LOG_LEVEL,
     planSeconds: value.PLAN_SECONDS,
   };

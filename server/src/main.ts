@@ -1,11 +1,13 @@
 import { readFileSync } from 'node:fs';
+import { createServer } from 'node:http';
+import { createServer as createTlsServer } from 'node:https';
 import { join, resolve } from 'node:path';
 import { createHttpTerminator } from 'http-terminator';
 import { createApp } from './app.ts';
 import { dailyBackups, makeBeside } from './backup/daily.ts';
 import { signRows } from './chain/append.ts';
 import { privateKeyFrom } from './chain/key.ts';
-import { readConfig, type Config } from './config.ts';
+import { readConfig } from './config.ts';
 import { agreeing } from './data/agree.ts';
 import { beginAnew } from './data/aside.ts';
 import { claimFolder } from './data/claim.ts';
@@ -17,7 +19,9 @@ import { drawsOf } from './draws.ts';
 import { forgetReceipts } from './http/receipts.ts';
 import { answerBadRequests } from './http/badRequest.ts';
 import { makeLog } from './log.ts';
+import { tlsOf } from './tls.ts';
 import { seedDemo } from './demo/seed.ts';
+import { mustHaveAdmin } from './people/opened.ts';
 import { plannerPool } from './planning/pool.ts';
 import { sizeOf } from './planning/size.ts';
 import { portWords, whyNoPort } from './port.ts';
@@ -28,16 +32,18 @@ const STOP_MOST_MS = 8000;
 const FOLD_MS = 180_000;
 const { version } = JSON.parse(readFileSync(join(root, 'package.json'), 'utf8')) as { readonly version: string };
 
-function configOrExit(): Config {
+/** What can only be put right before the server starts again is said, and it ends. */
+function orExit<T>(work: () => T): T {
   try {
-    return readConfig(process.env, root);
+    return work();
   } catch (error) {
     console.error(error instanceof Error ? error.message : error);
     process.exit(1);
   }
 }
 
-const config = configOrExit();
+const config = orExit(() => readConfig(process.env, root));
+const tls = orExit(() => tlsOf(config));
 const photosDir = photosFolder(config.dataDir);
 const log = makeLog(config.logLevel);
 
@@ -57,6 +63,10 @@ async function openData(): Promise<Database> {
     if (aside !== undefined) console.log(`What there was lies in ${aside}.`);
   }
   const db = await openDatabase(claim);
+  await mustHaveAdmin(db, config).catch(async (error: unknown) => {
+    await db.close();
+    throw error;
+  });
   if (config.signingKey !== undefined) signRows(db.source, privateKeyFrom(config.signingKey));
   return db;
 }
@@ -92,14 +102,16 @@ const app = createApp({
   draws,
   backups,
   hosts: [config.host, ...config.hosts],
+  secure: config.tls !== undefined || config.proxies > 0,
+  proxies: config.proxies,
 });
-const server = app.listen(config.port, config.host, (error?: Error) => {
-  if (error) {
-    console.error(portWords(config.host, config.port, error));
-    void leave(1);
-    return;
-  }
-  console.log(`Mendum is at http://${config.host}:${config.port}`);
+const server = tls ? createTlsServer(tls, app) : createServer(app);
+server.once('error', (error) => {
+  console.error(portWords(config.host, config.port, error));
+  void leave(1);
+});
+server.listen(config.port, config.host, () => {
+  console.log(`Mendum is at ${tls ? 'https' : 'http'}://${config.host}:${config.port}`);
 });
 
 answerBadRequests(server);

@@ -13,7 +13,6 @@ import type {
   JobSummary,
   KeptBackup,
   Page,
-  Person,
   PhotoView,
   PracticeView,
   RecordLine,
@@ -25,6 +24,7 @@ import { catalogueSchema } from './catalogueSchemas.ts';
 import { cableSchema, circuitSchema, nodeSchema, runSchema } from './harnessSchemas.ts';
 import { jobWithoutHarnessSchema, spentSchema } from './jobSchemas.ts';
 import { jobFileSchema } from './jobFile.ts';
+import { accountSchema, personSchema, sessionSchema, signInSchema } from './peopleSchemas.ts';
 import { practiceSchema } from './practiceSchema.ts';
 import { functionSeenSchema, readingSchema } from './readingSchema.ts';
 import { bundleSchemas, chainSchemas, keptRecordSchema, recordSchema, rulingSchema } from './recordSchema.ts';
@@ -186,7 +186,6 @@ const practiceView = shape<PracticeView>({
   jobs: needed(whole),
   usual: needed(flag),
 });
-const person = shape<Person>({ name: needed(words), since: needed(instant) });
 
 /** What is answered when something cannot be done: always of this shape. */
 export const errorSchema = named(
@@ -223,7 +222,17 @@ export const ANSWERS: { readonly [N in AnsweringName]: Joi.Schema } = {
     last: shape<NonNullable<Backups['last']>>({ at: needed(instant), ok: needed(flag), words: needed(words) }),
     stale: needed(flag),
   }),
-  people: all(person),
+  session: sessionSchema,
+  signIn: sessionSchema,
+  signOut: sessionSchema,
+  confirm: answer<'confirm'>({ ok: needed(Joi.valid(true)) }),
+  changeSecret: answer<'changeSecret'>({ ok: needed(Joi.valid(true)) }),
+  signIns: all(signInSchema),
+  endSignIn: answer<'endSignIn'>({ id: needed(words) }),
+  accounts: all(accountSchema),
+  addAccount: answer<'addAccount'>({ id: needed(words) }),
+  changeAccount: answer<'changeAccount'>({ id: needed(words) }),
+  people: all(personSchema),
   addPerson: answer<'addPerson'>({ name: needed(words) }),
   jobs: answer<'jobs'>(page(jobSummary)),
   job: jobState,

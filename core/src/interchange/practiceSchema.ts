@@ -7,8 +7,9 @@ import {
   SCHOOLS,
   type Practice,
   type PracticeFigures,
+  type SigningRules,
 } from '../practice/index.ts';
-import { id, list, longText, text, version } from './schema/fields.ts';
+import { flag, id, list, longText, text, version } from './schema/fields.ts';
 import { named, needed, oneOf, shape, usual } from './schema/shape.ts';
 
 /** Jacket under a sleeve is never less than this on either side, mm. */
@@ -65,6 +66,7 @@ export const practiceSchema = named(
     figures: needed(figuresSchema),
     off: usual(list(oneOf(switchableRuleIds())).unique(), []),
     habits: usual(habitsSchema, OUR_HABITS),
+    signing: shape<SigningRules>({ another: flag, lead: flag }),
   }),
   'A way of working: one school where practitioners disagree, and its figures.',
 );

@@ -1,7 +1,7 @@
 import Joi from 'joi';
 import { LIMITS } from '../job/index.ts';
 import { LONGEST_MISHAP_MM } from '../mishap/index.ts';
-import type { SendingName, SentOf, WriteHead } from '../operations/index.ts';
+import { ROLES, SECRET_MOST, type SendingName, type SentOf, type WriteHead } from '../operations/index.ts';
 import { shelfEditSchema } from './catalogueSchemas.ts';
 import { harnessEditSchema } from './editSchemas.ts';
 import { findingSchema } from './findingSchema.ts';
@@ -29,19 +29,26 @@ const idText = Joi.string().trim().min(1).max(200);
 const reason = Joi.string().trim().min(3).max(2000);
 const practice = { practice: needed(practiceSchema) };
 
-/** Who sends a write, and the id under which it is done once. */
-export const headSchemas = {
-  writeId: needed(
-    Joi.string().pattern(
-      /^[0-9a-fA-F]{8}-[0-9a-fA-F]{4}-[0-9a-fA-F]{4}-[0-9a-fA-F]{4}-[0-9a-fA-F]{12}$/,
-      'an id like 1b4e28ba-2fa1-4d2c-883f-0016d3cca427',
-    ),
+const writeId = needed(
+  Joi.string().pattern(
+    /^[0-9a-fA-F]{8}-[0-9a-fA-F]{4}-[0-9a-fA-F]{4}-[0-9a-fA-F]{4}-[0-9a-fA-F]{12}$/,
+    'an id like 1b4e28ba-2fa1-4d2c-883f-0016d3cca427',
   ),
-  by: needed(Joi.string().trim().min(1).max(80)),
-} satisfies FieldsOf<WriteHead>;
+);
+const personName = needed(Joi.string().trim().min(1).max(80));
+const secret = Joi.string().min(1).max(SECRET_MOST);
+const role = oneOf(ROLES);
+
+/** Who sends a write, and the id under which it is done once. */
+export const headSchemas = { writeId, by: personName } satisfies FieldsOf<WriteHead>;
 
 /** What may be sent with each operation beside its address and its head: its query, or its body. */
 export const SENT: { readonly [N in SendingName]: FieldsOf<SentOf<N>> } = {
+  signIn: { name: personName, secret: needed(secret), shared: needed(flag) },
+  confirm: { secret: needed(secret), writeId },
+  changeSecret: { secret: needed(secret), next: needed(secret) },
+  addAccount: { name: personName, role: needed(role), secret: needed(secret) },
+  changeAccount: { role, active: flag, secret },
   jobs: { ...paged, status: oneOf(['open', 'signed']) },
   jobShelf: atVersion,
   allRecords: paged,

@@ -1,6 +1,7 @@
 export { FIRST_PAGE } from './firstPage.ts';
 export { OPERATIONS } from './operations.ts';
 export type {
+  AskName,
   AnswerOf,
   AnsweringName,
   ArgsOf,
@@ -43,3 +44,7 @@ export type {
   StageName,
   Tick,
 } from './types.ts';
+export { hasRight, PASSPHRASE_LEAST, PIN_LEAST, ROLE_WORDS, ROLES, SECRET_MOST, whyNoSecret } from './people.ts';
+export type { Account, Right, Role, Session, SignIn } from './people.ts';
+export { mayDo, rightOf } from './rights.ts';
+export { asksSecret, whyNotSigned, type ToSign } from './signing.ts';

@@ -11,6 +11,7 @@ import type { Practice } from '../practice/index.ts';
 import type { QuickConnector, QuickRepair } from '../quick/index.ts';
 import type { FunctionSeen, Reading } from '../prove/index.ts';
 import type { HarnessEdit, JoinPlace, SameCircuit } from '../survey/index.ts';
+import type { Account, Role, Session, SignIn } from './people.ts';
 import { adds, asks, changes, reads, removes, type ParamsOf } from './operation.ts';
 import type {
   Backups,
@@ -82,8 +83,6 @@ interface ChoiceSent extends Versioned {
   readonly reason?: string | undefined;
 }
 
-/** What making a splice again loses; the rest is known of a splice only. */
-
 /** Everything that the server does, by name. Addresses stand here and nowhere else. */
 export const OPERATIONS = {
   health: reads<{ readonly ok: true }>()('/health', 'Says that the server is there.'),
@@ -91,6 +90,35 @@ export const OPERATIONS = {
   docs: reads<string>()('/docs', 'Shows the description of this interface.', { gives: 'text/html' }),
 
   backups: reads<Backups>()('/backups', 'Says when the data was backed up last, and which daily backups are kept.'),
+
+  session: reads<Session>()('/session', 'Says who is signed in, and whether people sign in at all.'),
+  signIn: asks<Session, { readonly name: string; readonly secret: string; readonly shared: boolean }>()(
+    '/session',
+    'Signs somebody in by name and PIN or passphrase, with a cookie.',
+    { asks: true },
+  ),
+  signOut: asks<Session>()('/session/end', 'Signs out.', { asks: true }),
+  confirm: asks<{ readonly ok: true }, { readonly secret: string; readonly writeId: string }>()(
+    '/session/confirm',
+    'Takes the PIN or passphrase once more, for one write.',
+    { asks: true },
+  ),
+  changeSecret: asks<{ readonly ok: true }, { readonly secret: string; readonly next: string }>()(
+    '/session/secret',
+    'Changes one’s own PIN or passphrase; other sign-ins of that name end.',
+    { asks: true },
+  ),
+  signIns: reads<readonly SignIn[]>()('/sign-ins', 'Lists one’s own sign-ins; an admin sees all.'),
+  endSignIn: removes<WithId>()('/sign-ins/:signInId', 'Ends a sign-in.'),
+  accounts: reads<readonly Account[]>()('/accounts', 'Lists who may sign in.'),
+  addAccount: adds<WithId, { readonly name: string; readonly role: Role; readonly secret: string }>()(
+    '/accounts',
+    'Lets somebody sign in. The first one is an admin, made on the server’s own machine.',
+  ),
+  changeAccount: changes<
+    WithId,
+    { readonly role?: Role | undefined; readonly active?: boolean | undefined; readonly secret?: string | undefined }
+  >()('/accounts/:accountId', 'Changes what somebody may, or their PIN or passphrase; their sign-ins end.'),
 
   people: reads<readonly Person[]>()('/people', 'Lists who has been at the bench.'),
   addPerson: adds<{ readonly name: string }>()('/people', 'Puts whoever sends it on the list of people.'),
@@ -286,5 +314,7 @@ export type LineOf<N extends ListName> = AnswerOf<N> extends Page<infer T> ? T :
 
 type ByMethod<M> = { [N in OperationName]: Op<N>['method'] extends M ? N : never }[OperationName];
 export type ReadName = ByMethod<'GET'>;
+/** What is asked in a body, without a head. */
+export type AskName = 'practiceEffect' | 'signIn' | 'signOut' | 'confirm' | 'changeSecret';
 /** What changes something: it carries a head. */
-export type WriteName = Exclude<ByMethod<'POST' | 'PUT' | 'DELETE'>, 'practiceEffect'>;
+export type WriteName = Exclude<ByMethod<'POST' | 'PUT' | 'DELETE'>, AskName>;

@@ -1,4 +1,4 @@
-export type { Practice, PracticeFigures, School } from './practice.ts';
+export type { Practice, PracticeFigures, School, SigningRules } from './practice.ts';
 export {
   CRIMP_FIRST,
   CRIMP_ONLY,

@@ -45,6 +45,15 @@ export interface Practice {
   readonly off: readonly string[];
   /** The side taken in each question about the handiwork. */
   readonly habits: Habits;
+  readonly signing?: SigningRules | undefined;
+}
+
+/** What a practice asks of whoever signs; it holds where people sign in. */
+export interface SigningRules {
+  /** Nobody signs what they ticked or read themselves. */
+  readonly another?: boolean | undefined;
+  /** Airbag circuits, high voltage and choices against the ranking are signed by a lead. */
+  readonly lead?: boolean | undefined;
 }
 
 export const DEFAULT_FIGURES: PracticeFigures = {

@@ -1,6 +1,7 @@
 import { EntitySchema } from 'typeorm';
 import { NO_WISHES } from '@mendum/core/layout';
 import { atVersion, inChain, json, key, ofHarness, ofJob, optional, real, text, whole } from './columns.ts';
+import { AccountEntity, SignInEntity } from './peopleEntities.ts';
 import type * as Rows from './rows.ts';
 
 export const MachineEntity = new EntitySchema<Rows.MachineRow>({
@@ -279,6 +280,8 @@ export const ENTITIES = [
   AuditEntity,
   ReceiptEntity,
   PersonEntity,
+  AccountEntity,
+  SignInEntity,
   CatalogueEntity,
   PracticeEntity,
   SettingEntity,

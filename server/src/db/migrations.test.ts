@@ -15,6 +15,7 @@ import {
   SettingEntity,
 } from './entities.ts';
 import { openDatabase, type Database } from './open.ts';
+import { AccountEntity, SignInEntity } from './peopleEntities.ts';
 
 /** What a table has when it is made: where records and audit lines end. */
 const NEW_ROWS: Readonly<Record<string, number>> = { setting: 1 };
@@ -46,6 +47,11 @@ async function filledAnew(): Promise<Database> {
     await manager.insert(PracticeEntity, { id: 'own', version: 1, kept: false, body: CRIMP_FIRST });
     const harness = await manager.findOneByOrFail(HarnessEntity, {});
     await manager.update(HarnessEntity, { id: harness.id }, { cables: [CABLE] });
+    const account = { name: 'Ines', nameKey: 'ines', role: 'admin', active: true, secret: 'x', since: AT } as const;
+    const accountId = randomUUID();
+    await manager.insert(AccountEntity, { ...account, id: accountId });
+    const signIn = { tokenHash: 'x', device: 'tablet', shared: true, since: AT, seen: AT };
+    await manager.insert(SignInEntity, { ...signIn, id: randomUUID(), accountId });
     const photo = { id: randomUUID(), name: 'a.jpg', type: 'image/jpeg', sizeBytes: 9, widthPx: 3, heightPx: 3 };
     await manager.insert(PhotoEntity, { ...photo, jobId, findingId, ...said, removed: false });
   });

@@ -6,6 +6,7 @@ import type { LayoutWishes } from '@mendum/core/layout';
 import type { MappingCard } from '@mendum/core/mapping';
 import type { Practice } from '@mendum/core/practice';
 import type { FunctionSeen, ReadingValue } from '@mendum/core/prove';
+import type { Role } from '@mendum/core/operations';
 import type { SpliceRecord } from '@mendum/core/record';
 import type { WirePlace } from '@mendum/core/survey';
 
@@ -228,4 +229,26 @@ export interface PhotoRow {
   by: string;
   at: string;
   removed: boolean;
+}
+
+/** Somebody who may sign in; `secret` is an argon2id hash with its own salt. */
+export interface AccountRow {
+  id: string;
+  name: string;
+  /** As it is compared. */
+  nameKey: string;
+  role: Role;
+  active: boolean;
+  secret: string;
+  since: string;
+}
+/** A sign-in; of its token only the hash is kept. */
+export interface SignInRow {
+  id: string;
+  accountId: string;
+  tokenHash: string;
+  device: string;
+  shared: boolean;
+  since: string;
+  seen: string;
 }

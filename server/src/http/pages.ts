@@ -6,6 +6,7 @@ import packedStatic, { type ExpressStaticGzipOptions } from 'express-static-gzip
 import type { Logger } from 'pino';
 import { requestOf } from '@mendum/core/operations';
 import { AppError } from '../errors.ts';
+import { mayRead } from '../people/asking.ts';
 import { readableAddress } from './handle.ts';
 import { jobScripts, manifestOf } from './scripts.ts';
 
@@ -34,8 +35,8 @@ export interface JobDrawn {
 
 /** What the list of jobs, and the page of a job, would ask for. */
 export interface Answers {
-  readonly jobs: () => Promise<Given>;
-  readonly job: (jobId: string) => Promise<Given>;
+  readonly jobs: (req: Request) => Promise<Given>;
+  readonly job: (req: Request, jobId: string) => Promise<Given>;
 }
 
 /** Files of the interface lie there compressed as well. */
@@ -83,11 +84,11 @@ const givenIn = (given: Given): string => `<script type="application/json" id="g
 /** Sends the list of jobs drawn, with the answers that it was drawn from. Where that fails, the application draws it. */
 function firstPage(page: string, read: Answers['jobs'], draw: Draws['drawFirstPage'], log: Logger): RequestHandler {
   const [head = '', foot = ''] = page.split(ROOT);
-  const drawn = async (): Promise<string> => {
-    const given = await read();
+  const drawn = async (req: Request): Promise<string> => {
+    const given = await read(req);
     return `${rootOf(await draw(given))}${givenIn(given)}`;
   };
-  return (_req, res) => sent(res, head, foot, drawn(), log);
+  return (req, res, next) => (mayRead(req) ? sent(res, head, foot, drawn(req), log) : next());
 }
 
 const unitsOf = ({ headers }: Request): JobDrawn['units'] =>
@@ -101,11 +102,13 @@ function jobPage(page: string, webDir: string, read: Answers['job'], draws: Draw
   const manifest = manifestOf(webDir);
   const [head = '', foot = ''] = page.split(ROOT);
   const opening = once(draws.drawOpening);
-  const handler: RequestHandler<{ jobId: string; stage?: string }> = (req, res) => {
+  const handler: RequestHandler<{ jobId: string; stage?: string }> = (req, res, next) => {
+    // Somebody who is not signed in gets the page alone: it has them sign in.
+    if (!mayRead(req)) return next();
     const { jobId, stage } = req.params;
     const ahead = head.replace('</head>', `${jobScripts(manifest, stage)}</head>`);
     const drawn = async (): Promise<string> => {
-      const given = await read(jobId);
+      const given = await read(req as unknown as Request, jobId);
       const whole = requestOf('plan', { jobId }).url in given && stage !== undefined;
       const stageDrawn = whole
         ? await draws.drawJob({ given, jobId, address: req.originalUrl, units: unitsOf(req) })

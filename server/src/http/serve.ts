@@ -10,6 +10,7 @@ import {
 } from '@mendum/core/operations';
 import type { Database } from '../db/open.ts';
 import { AppError } from '../errors.ts';
+import { askingOf, byOf, mustBeConfirmed, mustMay, type Asking } from '../people/asking.ts';
 import { checked, checkedQuery } from './handle.ts';
 import { writeOnce, type WriteHead, type WriteWork } from './writes.ts';
 
@@ -22,14 +23,17 @@ export interface Asked<N extends OperationName> {
 
 const METHODS = { GET: 'get', POST: 'post', PUT: 'put', DELETE: 'delete' } as const;
 
-/** Registers an operation at its address. */
+/** Registers an operation at its address; whoever asks must have the right to it. */
 export function register(
   router: Router,
   name: OperationName,
   handle: (req: Request, res: Response) => Promise<void>,
 ): void {
   const { method, path } = OPERATIONS[name];
-  router[METHODS[method]](path, handle);
+  router[METHODS[method]](path, (req: Request, res: Response) => {
+    mustMay(name, req);
+    return handle(req, res);
+  });
 }
 
 /** Reads, checks its query, and answers with what is given. */
@@ -63,19 +67,26 @@ export function mustBeAt(what: string, asked: number | undefined, has: number): 
   });
 }
 
-/** One write on its way: what it was asked with, and what it is known by. */
+/** One write on its way: what it was asked with, by whom, and what it is known by. */
 export interface Sent<N extends OperationName> {
   readonly args: ArgsOf<N> & WriteHead;
+  readonly asking: Asking;
   readonly content: unknown;
 }
 
-/** The arguments of a write, checked. @throws AppError BAD_INPUT, EMPTY_BODY */
+/**
+ * The arguments of a write, checked, in the name of whoever is signed in. A PIN is no part of what it is known by: that
+ * is stored. @throws AppError BAD_INPUT, EMPTY_BODY, CONFIRM_NEEDED
+ */
 export function sentOf<N extends OperationName>(name: N): (req: Request) => Sent<N> {
   const schema = sentSchema(name);
   return (req) => {
-    const input = checked<WriteHead>(schema, req);
+    const { secret, ...said } = checked<WriteHead & { readonly secret?: string }>(schema, req);
+    const input = { ...said, by: byOf(req, said.by) };
+    mustBeConfirmed(name, req, input);
     return {
-      args: { ...input, ...req.params } as ArgsOf<N> & WriteHead,
+      args: { ...input, ...(secret === undefined ? {} : { secret }), ...req.params } as ArgsOf<N> & WriteHead,
+      asking: askingOf(req),
       content: { params: req.params, input },
     };
   };

@@ -21,6 +21,8 @@ export interface WriteWork {
   readonly manager: EntityManager;
   readonly now: string;
   readonly audit: (what: string, jobId: string | null, detail: unknown) => Promise<void>;
+  /** What is done once all of it is stored, and never where it is not. */
+  readonly after: (work: () => void) => void;
 }
 
 const digestOf = (what: string, content: unknown): string =>
@@ -54,7 +56,7 @@ export const answeredBefore = (
  * Does a write once: the same write id with the same content gives the stored answer again without doing anything; with
  * other content it is refused. Receipt, audit line and change are one transaction.
  */
-export function writeOnce(
+export async function writeOnce(
   db: Database,
   head: WriteHead,
   what: string,
@@ -63,7 +65,8 @@ export function writeOnce(
   now = new Date().toISOString(),
 ): Promise<Answer> {
   const digest = digestOf(what, content);
-  return db.write(async (manager) => {
+  const then: (() => void)[] = [];
+  const given = await db.write(async (manager) => {
     const before = await receiptOf(manager, head, digest);
     if (before) return before;
     const answer = await work({
@@ -72,6 +75,7 @@ export function writeOnce(
       audit: async (done, jobId, detail) => {
         await keepAudit(manager, { at: now, by: head.by, what: done, jobId, detail });
       },
+      after: (one) => void then.push(one),
     });
     await manager.insert(ReceiptEntity, {
       writeId: head.writeId,
@@ -82,4 +86,6 @@ export function writeOnce(
     });
     return answer;
   });
+  for (const one of then) one();
+  return given;
 }

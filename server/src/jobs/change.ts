@@ -6,6 +6,7 @@ import type { Database } from '../db/open.ts';
 import { AppError } from '../errors.ts';
 import { register, sentOf, type Sent } from '../http/serve.ts';
 import { writeOnce, type Answer, type WriteHead, type WriteWork } from '../http/writes.ts';
+import type { Asking } from '../people/asking.ts';
 import { loadJob, mustBeOpen, type StoredJob } from './store.ts';
 import { underWay } from './underWay.ts';
 
@@ -18,6 +19,7 @@ export type ChangeName = {
 export interface Change<N extends ChangeName> extends WriteWork {
   readonly input: Sent<N>['args'];
   readonly stored: StoredJob;
+  readonly asking: Asking;
   /** The version of the job that comes of it. */
   readonly next: number;
 }
@@ -72,7 +74,7 @@ export function changeBy<N extends ChangeName>(
 export const changeOnce = <N extends ChangeName>(
   db: Database,
   kind: ChangeKind<N>,
-  { args, content, load }: SentChange<N>,
+  { args, asking, content, load }: SentChange<N>,
   work: (change: Change<N>) => Promise<AnswerOf<N>>,
   now = new Date().toISOString(),
 ): Promise<Answer> =>
@@ -85,7 +87,7 @@ export const changeOnce = <N extends ChangeName>(
       const stored = await load(write.manager);
       mustTakeChanges(stored, kind);
       const next = stored.row.version + 1;
-      const body = await work({ ...write, input: args, stored, next });
+      const body = await work({ ...write, input: args, stored, asking, next });
       await write.manager.update(JobEntity, { id: stored.row.id }, { version: next, updatedAt: write.now });
       return { status: OPERATIONS[kind.name].status, body };
     },

@@ -10,6 +10,7 @@ import { AppError } from '../errors.ts';
 import { checkedQuery, param } from '../http/handle.ts';
 import { file } from '../http/serve.ts';
 import { writeOnce, type WriteHead } from '../http/writes.ts';
+import { byOf, mustMay } from '../people/asking.ts';
 import { changeRoute } from '../jobs/change.ts';
 import { loadJob, mustBeOpen, touch } from '../jobs/store.ts';
 import { PHOTO_MOST_BYTES, PHOTO_TYPES, photoFiles, readPicture } from './picture.ts';
@@ -34,9 +35,14 @@ export function photoRoutes(router: Router, db: Database, folder: string): void 
   const { path, status } = OPERATIONS.addPhoto;
   router.post(
     path,
+    (req, _res, next) => {
+      mustMay('addPhoto', req);
+      next();
+    },
     express.raw({ type: [...PHOTO_TYPES, 'application/octet-stream'], limit: PHOTO_MOST_BYTES }),
     async (req, res) => {
-      const input = checkedQuery<SentOf<'addPhoto'> & WriteHead>(query, req);
+      const said = checkedQuery<SentOf<'addPhoto'> & WriteHead>(query, req);
+      const input = { ...said, by: byOf(req, said.by) };
       if (!Buffer.isBuffer(req.body))
         throw new AppError('PHOTO_REFUSED', `A photo is sent as ${PHOTO_TYPES.join(', ')}.`);
       const [jobId, findingId, body] = [param(req, 'jobId'), param(req, 'findingId'), req.body];
@@ -101,7 +107,7 @@ export function photoRoutes(router: Router, db: Database, folder: string): void 
     file(router, name, async ({ args: { photoId }, res }) => {
       const row = await db.read((manager) => manager.findOneBy(PhotoEntity, { id: photoId }));
       if (!row) throw new AppError('NOT_FOUND', 'There is no such photo.');
-      res.set('Cache-Control', 'private, max-age=31536000, immutable').type(small ? 'image/webp' : row.type);
+      res.type(small ? 'image/webp' : row.type);
       await new Promise<void>((done, failed) =>
         res.sendFile(photoFiles(row)[small ? 'small' : 'whole'], { root: folder }, (error?: Error) => {
           if (error) failed(error);

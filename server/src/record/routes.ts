@@ -4,7 +4,7 @@ import { chained, sealOf } from '../chain/bundle.ts';
 import { NOTHING_BEFORE } from '../chain/link.ts';
 import { headOf, rowsOf, type Ask } from '../chain/stored.ts';
 import { recordColumns, recordRow } from '@mendum/core/record';
-import type { ChainedRecord, RecordBundle, SentOf } from '@mendum/core/operations';
+import { whyNotSigned, type ChainedRecord, type RecordBundle, type SentOf } from '@mendum/core/operations';
 import { writeCsv } from '@mendum/core/spreadsheet';
 import { JobEntity, RecordEntity } from '../db/entities.ts';
 import { listDue, listRecords } from './lists.ts';
@@ -16,6 +16,7 @@ import { AppError } from '../errors.ts';
 import { file, read, write } from '../http/serve.ts';
 import { mustBeCurrent } from '../jobs/change.ts';
 import { ChangedMeanwhile, plannedRoute } from '../jobs/plannedChange.ts';
+import { usualPractice } from '../practices/load.ts';
 import { loadJob, touch, type StoredJob } from '../jobs/store.ts';
 import type { Planner } from '../planning/planner.ts';
 
@@ -40,8 +41,12 @@ export function recordRoutes(router: Router, db: Database, planner: Planner, tod
       mustBeAsSeen(stored, input);
       return ['records', { jobId: stored.row.id, signed: { by: input.by, at: now, note: input.note ?? '' } }];
     },
-    work: async ({ input, stored, answer: { records, readingIds }, manager, now, audit }) => {
+    work: async ({ input, stored, asking: { who }, answer: { records, readingIds }, manager, now, audit }) => {
       mustBeAsSeen(stored, input);
+      const rules = [stored.practice.signing, (await usualPractice(manager)).signing];
+      const why = who && whyNotSigned(who, rules, stored);
+      if (why !== undefined)
+        throw new AppError('NOT_ALLOWED', why, { hint: 'The practice says so; nothing was signed.' });
       if (readingIds.join() !== stored.readings.map(({ id }) => id).join()) throw new ChangedMeanwhile();
       for (const record of records) await keepRecord(manager, recordRowOf(stored.row.id, record, null));
       await audit('signed', stored.row.id, { records: records.length });

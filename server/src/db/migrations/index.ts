@@ -18,6 +18,7 @@ import { OwnCables1765600000000 } from './1765600000000-own-cables.ts';
 import { OpenLengths1765700000000 } from './1765700000000-open-lengths.ts';
 import { Sequence1765800000000 } from './1765800000000-sequence.ts';
 import { Chain1765900000000 } from './1765900000000-chain.ts';
+import { People1766000000000 } from './1766000000000-people.ts';
 
 /** Every step that brings a database to this version, the first one first. */
 export const MIGRATIONS = [
@@ -41,4 +42,5 @@ export const MIGRATIONS = [
   OpenLengths1765700000000,
   Sequence1765800000000,
   Chain1765900000000,
+  People1766000000000,
 ];
