@@ -3,11 +3,17 @@ import { Outlet, useLocation } from 'react-router';
 import { NoticeBar } from './NoticeBar.tsx';
 import { useNotice } from './notice.ts';
 import { Rail } from './Rail.tsx';
-import { useAppSelector } from './store.ts';
+import { useWaiting } from './letIn.ts';
+import { useSession } from './session.ts';
+import { useAppDispatch, useAppSelector } from './store.ts';
 import { useKeys } from './useKeys.ts';
+import { personChosen } from './view.ts';
 
 const FindDialog = lazy(async () => ({ default: (await import('../find/FindDialog.tsx')).FindDialog }));
 const MoreDialog = lazy(async () => ({ default: (await import('./MoreDialog.tsx')).MoreDialog }));
+const AccountDialog = lazy(async () => ({ default: (await import('../people/AccountDialog.tsx')).AccountDialog }));
+const ConfirmDialog = lazy(async () => ({ default: (await import('../people/ConfirmDialog.tsx')).ConfirmDialog }));
+const SignIn = lazy(async () => ({ default: (await import('../people/SignIn.tsx')).SignIn }));
 const PersonDialog = lazy(async () => ({ default: (await import('./PersonDialog.tsx')).PersonDialog }));
 
 /** Whether the page has come to rest: who is at the bench is asked once what somebody came for is there. */
@@ -32,12 +38,27 @@ function useTakenOver(): void {
   }, []);
 }
 
+/** Whoever is signed in is at the bench. @returns whether somebody has to sign in, and whether somebody was before */
+function useSignedIn() {
+  const { signsIn, who } = useSession();
+  const dispatch = useAppDispatch();
+  const [wasIn, setWasIn] = useState(false);
+  const name = who?.name;
+  if (name !== undefined && !wasIn) setWasIn(true);
+  useEffect(() => {
+    if (name !== undefined) dispatch(personChosen(name));
+  }, [name, dispatch]);
+  return { signsIn, isOutside: signsIn && !who, wasIn };
+}
+
 /** Rail and place side by side; asks once who is at the bench, and finds circuits from anywhere. */
 export function Shell() {
   const person = useAppSelector((state) => state.view.person);
   const [asking, setAsking] = useState(false);
   const [finding, setFinding] = useState(false);
   const [more, setMore] = useState(false);
+  const { signsIn, isOutside, wasIn } = useSignedIn();
+  const waiting = useWaiting();
   const notice = useNotice();
   const rested = useRested();
   // Where work begins, the name is asked for by what needs it.
@@ -46,13 +67,25 @@ export function Shell() {
   useTakenOver();
   return (
     <div className="flex min-h-dvh max-sm:flex-col">
-      <Rail onPerson={() => setAsking(true)} onFind={() => setFinding(true)} onMore={() => setMore(true)} />
+      {isOutside ? null : (
+        <Rail onPerson={() => setAsking(true)} onFind={() => setFinding(true)} onMore={() => setMore(true)} />
+      )}
       <main
         className="flex min-w-0 flex-1 flex-col pb-(--bar)"
         style={{ '--notice': notice ? '64px' : '0px' } as CSSProperties}
       >
         <div className="min-w-0 flex-1">
-          <Outlet />
+          {isOutside ? (
+            <Suspense fallback={null}>
+              <SignIn ended={wasIn} />
+            </Suspense>
+          ) : null}
+          {/* What was entered stays on the page until somebody is signed in again. */}
+          {isOutside && !wasIn ? null : (
+            <div className={isOutside ? 'hidden' : 'contents'}>
+              <Outlet />
+            </div>
+          )}
         </div>
         <NoticeBar />
       </main>
@@ -61,7 +94,10 @@ export function Shell() {
           <MoreDialog onPerson={() => setAsking(true)} onFind={() => setFinding(true)} onClose={() => setMore(false)} />
         ) : null}
         {finding ? <FindDialog onClose={() => setFinding(false)} /> : null}
-        {asking || (person === null && rested && !asksItself) ? (
+        {waiting && !isOutside ? <ConfirmDialog key={waiting.writeId} waiting={waiting} /> : null}
+        {signsIn ? (
+          asking && !isOutside && <AccountDialog onClose={() => setAsking(false)} />
+        ) : asking || (person === null && rested && !asksItself) ? (
           <PersonDialog open onClose={() => setAsking(false)} />
         ) : null}
       </Suspense>

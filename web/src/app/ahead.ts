@@ -8,11 +8,15 @@ const quietly = () => undefined;
 /** It is kept as any read is, and asked for by nobody yet. */
 const AHEAD = { subscribe: false } as const;
 
+/** Who is signed in: the first thing that a page has to know. */
+export const sessionAhead = (dispatch: Store['dispatch']) => dispatch(api.endpoints.session.initiate({}, AHEAD));
+
 /** The lists of the first page, asked for before it is drawn; done when they are there, or could not be had. */
 export async function jobsAhead(dispatch: Store['dispatch']): Promise<void> {
   await Promise.all([
     ...(['open', 'signed'] as const).map((status) => dispatch(api.endpoints.jobs.initiate({ status }, AHEAD))),
     dispatch(api.endpoints.dueCount.initiate(undefined, AHEAD)),
+    sessionAhead(dispatch),
   ]);
 }
 
@@ -26,7 +30,10 @@ const plannerAhead = (): void => void import('./planner.ts').then(({ thePlanner 
 export async function fetchJob(dispatch: Store['dispatch'], jobId: string): Promise<void> {
   const plan = dispatch(takePlan(jobId));
   if (!plan) plannerAhead();
-  const { data } = await dispatch(api.endpoints.job.initiate({ jobId }, AHEAD));
+  const [{ data }] = await Promise.all([
+    dispatch(api.endpoints.job.initiate({ jobId }, AHEAD)),
+    sessionAhead(dispatch),
+  ]);
   if (!data) return;
   if (plan) keepPlan(data, plan);
   const { harnessId, harnessVersion, practiceId, practiceVersion, shelfVersion } = data;

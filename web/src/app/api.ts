@@ -2,7 +2,9 @@ import { createApi, fetchBaseQuery, retry, type EndpointBuilder } from '@reduxjs
 import {
   requestOf,
   type AnswerOf,
+  type AskName,
   type ArgsOf,
+  type ErrorBody,
   type LineOf,
   type ListName,
   type Page,
@@ -17,6 +19,13 @@ import { AT_ONCE, ONCE_SAVED, type Shown } from './shown.ts';
 
 type FetchQuery = ReturnType<typeof fetchBaseQuery>;
 
+/** Whether an answer says that nobody is signed in any more. */
+const isSignedOut = (error: unknown): boolean =>
+  (error as { readonly data?: Partial<ErrorBody> } | undefined)?.data?.error?.code === 'SIGN_IN_NEEDED';
+
+/** The page learns that nobody is signed in: it has somebody sign in, and keeps what was entered. */
+const signedOut = () => api.util.upsertQueryData('session', {}, { signsIn: true, mayBegin: false });
+
 /** A dropped network is tried again with the same write id; anything that the server answered is final. */
 const baseQuery = retry(
   async (args: Parameters<FetchQuery>[0], api, more): Promise<Awaited<ReturnType<FetchQuery>>> => {
@@ -27,6 +36,7 @@ const baseQuery = retry(
       return given;
     }
     const result = await fetchBaseQuery({ baseUrl: `${location.origin}/api` })(args, api, more);
+    if (isSignedOut(result.error)) api.dispatch(signedOut());
     if (result.error && result.error.status !== 'FETCH_ERROR') retry.fail(result.error, result.meta);
     return result;
   },
@@ -34,7 +44,19 @@ const baseQuery = retry(
 );
 
 /** What is kept of the server: lists, and things by their id. */
-const KEPT = ['Jobs', 'Job', 'Due', 'Records', 'People', 'Shelf', 'Harnesses', 'Harness', 'Practices'] as const;
+const KEPT = [
+  'Jobs',
+  'Job',
+  'Due',
+  'Records',
+  'People',
+  'Accounts',
+  'SignIns',
+  'Shelf',
+  'Harnesses',
+  'Harness',
+  'Practices',
+] as const;
 type Kept = (typeof KEPT)[number];
 type Tag = Kept | { readonly type: Kept; readonly id: string };
 type Build = EndpointBuilder<typeof baseQuery, Kept, 'api'>;
@@ -64,6 +86,15 @@ const listing =
       },
       query: ({ queryArg, pageParam }) => requestOf(name, { ...queryArg, cursor: pageParam } as unknown as ArgsOf<N>),
       providesTags: [keptAs],
+    });
+
+/** A question that is sent in a body, and what is read anew after it. */
+const asking =
+  (build: Build) =>
+  <N extends AskName>(name: N, changes: readonly Tag[] = []) =>
+    build.mutation<AnswerOf<N>, ArgsOf<N>>({
+      query: (args) => requestOf(name, args),
+      invalidatesTags: (_result, error) => (error ? [] : changes),
     });
 
 const writing =
@@ -114,11 +145,21 @@ export const api = createApi({
   baseQuery,
   tagTypes: KEPT,
   endpoints: (build) => {
-    const [read, list, write] = [reading(build), listing(build), writing(build)];
+    const [read, list, write, ask] = [reading(build), listing(build), writing(build), asking(build)];
     return {
       jobs: list('jobs', 'Jobs'),
       job: read('job', ({ jobId }) => [{ type: 'Job', id: jobId }]),
       jobShelf: read('jobShelf', () => []),
+      session: read('session', () => []),
+      signIn: ask('signIn', KEPT),
+      signOut: ask('signOut'),
+      confirm: ask('confirm'),
+      changeSecret: ask('changeSecret', ['SignIns']),
+      signIns: read('signIns', () => ['SignIns']),
+      endSignIn: write('endSignIn', () => ['SignIns']),
+      accounts: read('accounts', () => ['Accounts']),
+      addAccount: write('addAccount', () => ['Accounts']),
+      changeAccount: write('changeAccount', () => ['Accounts', 'SignIns']),
       people: read('people', () => ['People']),
       backups: read('backups', () => []),
       chain: read('chain', () => []),
@@ -142,9 +183,7 @@ export const api = createApi({
       ),
       find: read('find', () => ['Harnesses', 'Harness']),
       /** What a changed practice would alter in open jobs; nothing is saved. */
-      practiceEffect: build.mutation<AnswerOf<'practiceEffect'>, ArgsOf<'practiceEffect'>>({
-        query: (args) => requestOf('practiceEffect', args),
-      }),
+      practiceEffect: ask('practiceEffect'),
 
       addPerson: write('addPerson', () => ['People']),
       openJob: write('openJob', () => ['Jobs']),
@@ -200,6 +239,13 @@ export const {
   useBackupsQuery,
   useChainQuery,
   usePeopleQuery,
+  useSessionQuery,
+  useSignInMutation,
+  useSignOutMutation,
+  useConfirmMutation,
+  useChangeSecretMutation,
+  useSignInsQuery,
+  useAccountsQuery,
   useShelfQuery,
   useHarnessesInfiniteQuery,
   useHarnessQuery,

@@ -76,6 +76,10 @@ export function makeRouter({ dispatch }: Store, drawn = false) {
           path: 'practice',
           ...comes(async () => ({ Component: (await import('../places/practice/PracticePlace.tsx')).PracticePlace })),
         },
+        {
+          path: 'people',
+          ...comes(async () => ({ Component: (await import('../people/PeoplePlace.tsx')).PeoplePlace })),
+        },
         { path: 'data', ...comes(async () => ({ Component: (await import('../places/DataPlace.tsx')).DataPlace })) },
         { path: 'due', ...comes(async () => ({ Component: (await import('../places/DuePlace.tsx')).DuePlace })) },
         { path: '*', Component: Lost },

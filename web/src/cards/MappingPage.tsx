@@ -14,6 +14,7 @@ import type { JobView } from '@mendum/core/operations';
 import { useJobView } from '../app/useJobView.ts';
 import { errorOf, useSave } from '../app/change.ts';
 import { notify } from '../app/notice.ts';
+import { useMay } from '../app/session.ts';
 import { Button } from '../ui/button.tsx';
 import { Empty, Failed, Working } from '../ui/empty.tsx';
 import { CardPage } from './CardPage.tsx';
@@ -25,6 +26,7 @@ import { MappingTable } from './MappingTable.tsx';
 /** The card of one connector: the pigtail's wires by cavity, what forbids them, and the readings that prove them. */
 function MappingEditor({ view, node }: { readonly view: JobView; readonly node: HarnessNode }) {
   const { harness } = view.job;
+  const mayMap = useMay('saveMapping');
   const { save: send, busy } = useSave();
   const stored = view.job.mappings?.find((one) => one.nodeId === node.id);
   const [typed, setTyped] = useState<readonly DraftWire[]>();
@@ -40,7 +42,7 @@ function MappingEditor({ view, node }: { readonly view: JobView; readonly node: 
   const problems = checkMapping(node, harness, card);
   const missing = problems.filter((problem) => problem.kind === 'missing');
   const wrong = problems.filter((problem) => problem.kind !== 'missing');
-  const signed = view.status === 'signed';
+  const locked = view.status === 'signed' || !mayMap;
   const proved = isProved(node, harness, card);
   const save = async (): Promise<void> => {
     const outcome = await send('saveMapping', {
@@ -63,14 +65,14 @@ function MappingEditor({ view, node }: { readonly view: JobView; readonly node: 
         <b>By cavity, never by colour.</b> See which wire comes out of each cavity of the new connector, and note its
         colour and size.
       </p>
-      {signed ? null : (
+      {locked ? null : (
         <FromShelf node={node} cavities={[...circuitsAt(node, harness.circuits).keys()]} onTake={setTyped} />
       )}
       <MappingTable
         lines={mappingLines(node, harness.circuits, pigtail)}
         wires={wires}
         nodeName={node.name}
-        signed={signed}
+        locked={locked}
         onChange={(cavity, change) => setTyped(withWire(wires, cavity, change))}
       />
       {wrong.length === 0 ? null : (
@@ -82,7 +84,7 @@ function MappingEditor({ view, node }: { readonly view: JobView; readonly node: 
           ))}
         </ul>
       )}
-      {signed || !typed ? null : (
+      {locked || !typed ? null : (
         <div className="no-print mt-4 flex flex-wrap items-center gap-4">
           <Button look="copper" disabled={busy || wrong.length > 0 || unread.length > 0} onClick={() => void save()}>
             Save this mapping
@@ -104,7 +106,7 @@ function MappingEditor({ view, node }: { readonly view: JobView; readonly node: 
           node={node}
           nodeName={(id) => harness.nodes.find((one) => one.id === id)?.name ?? id}
           proved={proved}
-          locked={signed}
+          locked={locked}
           onRead={(cavity, soundsAt, neighbourSounds) =>
             void send('readContinuity', { jobId: view.id, nodeId: node.id, cavity, soundsAt, neighbourSounds })
           }

@@ -89,14 +89,14 @@ export function MappingTable({
   lines,
   wires,
   nodeName,
-  signed,
+  locked,
   onChange,
 }: {
   readonly lines: readonly MappingLine[];
   /** The pigtail's wires as far as they are read off it. */
   readonly wires: readonly DraftWire[];
   readonly nodeName: string;
-  readonly signed: boolean;
+  readonly locked: boolean;
   readonly onChange: Change;
 }) {
   return (
@@ -137,7 +137,7 @@ export function MappingTable({
               ) : (
                 <span className="text-soft print:hidden">{circuit ? 'which wire comes out here?' : ''}</span>
               )}
-              {signed ? null : (
+              {locked ? null : (
                 <PigtailCell cavity={cavity} wire={wires.find((wire) => wire.cavity === cavity)} onChange={onChange} />
               )}
               {trap === undefined ? null : <p className="border-l-4 border-rework pl-2">{trap}</p>}

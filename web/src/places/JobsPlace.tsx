@@ -8,6 +8,7 @@ import { errorOf } from '../app/change.ts';
 import { useNamed } from '../app/useNamed.tsx';
 import { usePages } from '../app/usePages.ts';
 import { STAGES } from '../stages/stages.ts';
+import { Only } from '../people/Only.tsx';
 import { Button } from '../ui/button.tsx';
 import { Empty, Failed, Working } from '../ui/empty.tsx';
 import { TextField } from '../ui/field.tsx';
@@ -149,13 +150,15 @@ export function JobsPlace() {
       title="Jobs"
       about="Damaged harnesses, from finding to record."
       actions={
-        <div className="flex flex-wrap gap-3">
-          <Button onClick={() => named(() => setAsking('import'))}>Import a job file</Button>
-          <Button onClick={() => named(() => setAsking('new'))}>New job</Button>
-          <Link to="/quick" className={BUTTON_LINK}>
-            Quick repair
-          </Link>
-        </div>
+        <Only may="openJob">
+          <div className="flex flex-wrap gap-3">
+            <Button onClick={() => named(() => setAsking('import'))}>Import a job file</Button>
+            <Button onClick={() => named(() => setAsking('new'))}>New job</Button>
+            <Link to="/quick" className={BUTTON_LINK}>
+              Quick repair
+            </Link>
+          </div>
+        </Only>
       }
     >
       <Suspense fallback={null}>
@@ -201,6 +204,9 @@ export function JobsPlace() {
       <p className="mt-2">
         <Link to="/data" className="inline-flex min-h-11 items-center text-soft underline">
           Data and backups
+        </Link>{' '}
+        <Link to="/people" className="ml-5 inline-flex min-h-11 items-center text-soft underline">
+          People
         </Link>
       </p>
       {question}

@@ -5,8 +5,8 @@ import { linkWords, pathOf } from '../answer/path.ts';
 
 /** To the very field that answers what is asked, or lifts what is refused. */
 export function AnswerLink({ at }: { readonly at: AnsweredAt | undefined }) {
-  const { view, signed } = useOpenJob();
-  if (at === undefined || signed) return null;
+  const { view, locked } = useOpenJob();
+  if (at === undefined || locked) return null;
   return (
     <Link
       to={pathOf(at, { jobId: view.id, harnessId: view.job.harness.id })}

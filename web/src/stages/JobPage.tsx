@@ -2,6 +2,7 @@ import { Suspense, useCallback, useMemo, useState } from 'react';
 import { Navigate, useNavigate, useParams, useSearchParams } from 'react-router';
 import type { StageName } from '@mendum/core/operations';
 import { errorOf } from '../app/change.ts';
+import { useMay } from '../app/session.ts';
 import { useKeys } from '../app/useKeys.ts';
 import { useJobView } from '../app/useJobView.ts';
 import { usePlan } from '../app/usePlan.ts';
@@ -25,6 +26,7 @@ export function JobPage() {
   const { view, came, error, refetch } = useJobView(jobId);
   const { plan, failed, version: planVersion } = usePlan(view, came);
   const [keysShown, setKeysShown] = useState(false);
+  const [mayWork, mayProve] = [useMay('addFinding'), useMay('addReadings')];
   const picked = search.get('finding');
   const pathTo = useCallback(
     (name: StageName, finding: string | null = picked) =>
@@ -46,6 +48,8 @@ export function JobPage() {
       planVersion,
       selected,
       signed: view.status === 'signed',
+      locked: view.status === 'signed' || !mayWork,
+      canProve: view.status !== 'signed' && mayProve,
       pathTo,
       select: (findingId) =>
         setSearch(
@@ -67,7 +71,7 @@ export function JobPage() {
         ),
       nodeName: (id) => harness.nodes.find((node) => node.id === id)?.name ?? id,
     };
-  }, [view, plan, planVersion, picked, pathTo, setSearch]);
+  }, [view, plan, planVersion, picked, pathTo, setSearch, mayWork, mayProve]);
 
   const step = (by: number): void => {
     if (!open?.selected) return;

@@ -18,6 +18,10 @@ export interface OpenJob {
   readonly findingOf: (findingId: string) => Finding;
   readonly nodeName: (nodeId: string) => string;
   readonly signed: boolean;
+  /** It is only read: it is signed, or whoever is signed in changes no repair. */
+  readonly locked: boolean;
+  /** It takes readings, looks and photos. */
+  readonly canProve: boolean;
 }
 
 export const JobContext = createContext<OpenJob | undefined>(undefined);

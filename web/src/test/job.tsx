@@ -121,6 +121,8 @@ export function InJob({
     select: () => undefined,
     pathTo: (stage) => `/jobs/${view.id}/${stage}`,
     signed: view.status === 'signed',
+    locked: view.status === 'signed',
+    canProve: view.status !== 'signed',
     circuitOf: (id) => view.job.harness.circuits.find((circuit) => circuit.id === id)!,
     findingOf: (id) => view.job.findings.find((finding) => finding.id === id)!,
     nodeName: (id) => view.job.harness.nodes.find((node) => node.id === id)?.name ?? id,

@@ -12,6 +12,8 @@ import { errorOf, useSave } from '../../app/change.ts';
 import { notify } from '../../app/notice.ts';
 import { ConnectorView } from '../../connector/ConnectorView.tsx';
 import { NameLink } from '../../naming/NameLink.tsx';
+import { useMay } from '../../app/session.ts';
+import { Only } from '../../people/Only.tsx';
 import { Button } from '../../ui/button.tsx';
 import { Dialog } from '../../ui/dialog.tsx';
 import { Empty, Failed, Working } from '../../ui/empty.tsx';
@@ -75,6 +77,7 @@ function HarnessEditor({ view }: { readonly view: HarnessView }) {
         : undefined,
   );
   const [words, setWords] = useState('');
+  const may = useMay('changeHarness');
   const run = picked?.kind === 'run' ? harness.runs.find((one) => one.id === picked.id) : undefined;
   const node = picked?.kind === 'node' ? harness.nodes.find((one) => one.id === picked.id) : undefined;
   const shown = open?.what === 'show' ? harness.nodes.find((one) => one.id === open.node.id) : undefined;
@@ -103,7 +106,7 @@ function HarnessEditor({ view }: { readonly view: HarnessView }) {
           <p className="text-lg text-soft">
             {view.machine}, {view.machineKind}, {figure(view.systemVoltageV)} V · {harness.circuits.length}{' '}
             {harness.circuits.length === 1 ? 'circuit' : 'circuits'}{' '}
-            {count > 0 ? null : (
+            {count > 0 || !may ? null : (
               <NameLink
                 words={view.machine === UNNAMED_MACHINE ? 'Name the machine' : 'Rename'}
                 harnessId={view.id}
@@ -121,40 +124,42 @@ function HarnessEditor({ view }: { readonly view: HarnessView }) {
             )}
           </p>
         </div>
-        <div className="flex flex-wrap gap-2">
-          <Button
-            look="quiet"
-            disabled={count > 0 || busy || harness.circuits.length === 0}
-            onClick={() => void openJob()}
-          >
-            Open a job on it
-          </Button>
-          <Button aria-label="Undo" disabled={count === 0} onClick={draft.undo}>
-            <Undo2 aria-hidden />
-          </Button>
-          <Button aria-label="Redo" disabled={!draft.canRedo} onClick={draft.redo}>
-            <Redo2 aria-hidden />
-          </Button>
-          <Button disabled={count === 0} onClick={draft.discard}>
-            Discard
-          </Button>
-          <Button look="copper" disabled={count === 0 || busy} onClick={() => void save()}>
-            {count === 0 ? 'Saved' : `Save ${count} ${count === 1 ? 'change' : 'changes'}`}
-          </Button>
-        </div>
+        {may ? (
+          <div className="flex flex-wrap gap-2">
+            <Button
+              look="quiet"
+              disabled={count > 0 || busy || harness.circuits.length === 0}
+              onClick={() => void openJob()}
+            >
+              Open a job on it
+            </Button>
+            <Button aria-label="Undo" disabled={count === 0} onClick={draft.undo}>
+              <Undo2 aria-hidden />
+            </Button>
+            <Button aria-label="Redo" disabled={!draft.canRedo} onClick={draft.redo}>
+              <Redo2 aria-hidden />
+            </Button>
+            <Button disabled={count === 0} onClick={draft.discard}>
+              Discard
+            </Button>
+            <Button look="copper" disabled={count === 0 || busy} onClick={() => void save()}>
+              {count === 0 ? 'Saved' : `Save ${count} ${count === 1 ? 'change' : 'changes'}`}
+            </Button>
+          </div>
+        ) : null}
       </header>
       <section aria-label="Harness to scale" className="border-y border-rule py-2">
         <TreeEditor
           harness={harness}
           picked={picked}
           onPick={setPicked}
-          onMove={(nodeId, byMm) => draft.edit({ do: 'moveNode', nodeId, byMm })}
+          onMove={(nodeId, byMm) => may && draft.edit({ do: 'moveNode', nodeId, byMm })}
         />
-        {picked === undefined ? (
+        {picked === undefined && may ? (
           <p className="pb-1 text-soft">Tap a run or a node to change it. Drag a node along its line to move it.</p>
         ) : null}
       </section>
-      {run ? (
+      {run && may ? (
         <section aria-label="Picked run" className="border-b border-ink py-4">
           <RunForm
             key={`${run.id} ${picked?.kind === 'run' ? (picked.atMm ?? '') : ''} ${run.lengthMm}`}
@@ -165,7 +170,7 @@ function HarnessEditor({ view }: { readonly view: HarnessView }) {
           />
         </section>
       ) : null}
-      {node ? (
+      {node && may ? (
         <section aria-label="Picked node" className="border-b border-ink py-4">
           <NodeForm
             key={node.id}
@@ -184,8 +189,10 @@ function HarnessEditor({ view }: { readonly view: HarnessView }) {
       <section aria-label="Circuits" className="pt-4">
         <div className="mb-2 flex flex-wrap items-center gap-3">
           <h2 className="text-xl font-semibold">Circuits</h2>
-          <Button onClick={() => setOpen({ what: 'import' })}>From a sheet</Button>
-          <Button onClick={() => setOpen({ what: 'circuit', circuit: undefined })}>Add one</Button>
+          <Only may="changeHarness">
+            <Button onClick={() => setOpen({ what: 'import' })}>From a sheet</Button>
+            <Button onClick={() => setOpen({ what: 'circuit', circuit: undefined })}>Add one</Button>
+          </Only>
           <Button
             look="quiet"
             disabled={harness.circuits.length === 0}
@@ -217,7 +224,7 @@ function HarnessEditor({ view }: { readonly view: HarnessView }) {
               : harness.circuits.filter((circuit) => matches(circuit, words.trim()))
           }
           markedId={found?.id}
-          onOpen={(circuit) => setOpen({ what: 'circuit', circuit })}
+          onOpen={(circuit) => may && setOpen({ what: 'circuit', circuit })}
         />
       </section>
       {open?.what === 'import' ? (

@@ -6,6 +6,7 @@ import { useHarnessesInfiniteQuery, useHarnessQuery } from '../../app/api.ts';
 import { PagedList } from '../../app/PagedList.tsx';
 import { usePages } from '../../app/usePages.ts';
 import { HarnessTree } from '../../draw/HarnessTree.tsx';
+import { Only } from '../../people/Only.tsx';
 import { Button } from '../../ui/button.tsx';
 import { TextField } from '../../ui/field.tsx';
 import { useSettled } from '../../ui/useSettled.ts';
@@ -58,12 +59,14 @@ export function MachinesPlace() {
       title="Machines"
       about="Their harnesses, connectors and circuits."
       actions={
-        <div className="flex flex-wrap gap-3">
-          <Button onClick={() => setMaking('stretch')}>A stretch that is opened</Button>
-          <Button look="copper" onClick={() => setMaking('pinout')}>
-            Describe a new harness
-          </Button>
-        </div>
+        <Only may="addHarness">
+          <div className="flex flex-wrap gap-3">
+            <Button onClick={() => setMaking('stretch')}>A stretch that is opened</Button>
+            <Button look="copper" onClick={() => setMaking('pinout')}>
+              Describe a new harness
+            </Button>
+          </div>
+        </Only>
       }
     >
       <div className="mb-4 max-w-md">

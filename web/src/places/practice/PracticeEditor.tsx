@@ -1,9 +1,10 @@
 import clsx from 'clsx';
-import { HABITS, SCHOOLS, READY_PRACTICES, type Practice } from '@mendum/core/practice';
+import { HABITS, SCHOOLS, READY_PRACTICES, type Practice, type SigningRules } from '@mendum/core/practice';
+import { useSession } from '../../app/session.ts';
 import { figuresSchema } from '@mendum/core/schemas';
 import { useKept } from '../../form/useKept.ts';
 import { Choices } from '../../ui/choices.tsx';
-import { NumberField, TextField } from '../../ui/field.tsx';
+import { NumberField, TextField, TickBox } from '../../ui/field.tsx';
 import { FIGURES } from './figures.ts';
 import { RuleList } from './RuleList.tsx';
 
@@ -107,6 +108,32 @@ function FigureGrid({ practice, onChange }: PracticeEditorProps) {
   );
 }
 
+const SIGNING: readonly { readonly rule: keyof SigningRules; readonly words: string }[] = [
+  { rule: 'another', words: 'Somebody else signs than who made it' },
+  { rule: 'lead', words: 'A lead signs airbag, high voltage and choices against the ranking' },
+];
+
+/** Who signs: it can be held to only where people sign in. */
+function Signing({ practice, onChange }: PracticeEditorProps) {
+  const { signsIn } = useSession();
+  return (
+    <div>
+      {SIGNING.map(({ rule, words }) => (
+        <TickBox
+          key={rule}
+          label={words}
+          checked={practice.signing?.[rule] ?? false}
+          disabled={!onChange}
+          onChange={(event) =>
+            onChange?.({ ...practice, signing: { ...practice.signing, [rule]: event.target.checked } })
+          }
+        />
+      ))}
+      {signsIn ? null : <p className="text-rework">Nobody signs in here, so that nobody is held to it yet.</p>}
+    </div>
+  );
+}
+
 const Heading = ({ children, about }: { readonly children: string; readonly about: string }) => (
   <>
     <h2 className="mt-9 text-2xl font-semibold">{children}</h2>
@@ -134,6 +161,8 @@ export function PracticeEditor({ practice, onChange }: PracticeEditorProps) {
       <School practice={practice} onChange={onChange} />
       <Heading about="They show in the steps at the bench.">How we work</Heading>
       <HabitList practice={practice} onChange={onChange} />
+      <Heading about="What the practice that new jobs begin with asks holds in every job.">Who signs</Heading>
+      <Signing practice={practice} onChange={onChange} />
       <Heading about="Defaults that a shop may set; what a part's maker prints wins.">Figures</Heading>
       <FigureGrid practice={practice} onChange={onChange} />
       <Heading about="Refusals first, then warnings and what is required, then the order of preference: the first on which two methods differ decides.">

@@ -8,6 +8,8 @@ import { usePracticesQuery } from '../../app/api.ts';
 import { errorOf, useSave } from '../../app/change.ts';
 import { keep, recall } from '../../app/kept.ts';
 import { notify } from '../../app/notice.ts';
+import { useMay } from '../../app/session.ts';
+import { Only } from '../../people/Only.tsx';
 import { Button } from '../../ui/button.tsx';
 import { Failed, Working } from '../../ui/empty.tsx';
 import { Place } from '../Place.tsx';
@@ -77,6 +79,7 @@ function OwnPractice({ view, onGone }: { readonly view: PracticeView; readonly o
 export function PracticePlace() {
   const { data, error, refetch } = usePracticesQuery({});
   const { save: send, busy } = useSave();
+  const may = useMay('changePractice');
   const [search, setSearch] = useSearchParams();
   const failed = error && errorOf(error);
   const open = data?.find((view) => view.practice.id === search.get('practice')) ?? data?.[0];
@@ -116,9 +119,11 @@ export function PracticePlace() {
                 </li>
               ))}
             </ul>
-            <Button className="mt-3 w-full" disabled={busy} onClick={() => void copy(open.practice)}>
-              Make our own copy
-            </Button>
+            <Only may="addPractice">
+              <Button className="mt-3 w-full" disabled={busy} onClick={() => void copy(open.practice)}>
+                Make our own copy
+              </Button>
+            </Only>
           </nav>
           <section aria-label={open.practice.name} className="min-w-0">
             <h2 className="text-3xl font-semibold">
@@ -131,9 +136,14 @@ export function PracticePlace() {
               {open.usual ? (
                 <p className="text-lg font-semibold text-pass">✓ New jobs begin with it</p>
               ) : (
-                <Button disabled={busy} onClick={() => void send('setUsualPractice', { practiceId: open.practice.id })}>
-                  Begin new jobs with it
-                </Button>
+                <Only may="setUsualPractice">
+                  <Button
+                    disabled={busy}
+                    onClick={() => void send('setUsualPractice', { practiceId: open.practice.id })}
+                  >
+                    Begin new jobs with it
+                  </Button>
+                </Only>
               )}
             </div>
             {open.ready ? (
@@ -143,6 +153,8 @@ export function PracticePlace() {
                 </p>
                 <PracticeEditor practice={open.practice} />
               </>
+            ) : !may ? (
+              <PracticeEditor practice={open.practice} />
             ) : (
               <OwnPractice
                 key={`${open.practice.id} ${open.practice.version}`}

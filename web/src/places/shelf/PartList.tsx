@@ -9,12 +9,14 @@ interface PartListProps {
   readonly group: Group;
   readonly parts: readonly Part[];
   readonly busy: boolean;
+  /** It is only read. */
+  readonly locked: boolean;
   readonly onOpen: (part: Part) => void;
   readonly onCount: (part: Part, quantity: number) => void;
 }
 
 /** The parts of one group: what each takes, what it stands, where it lies and how many there are. */
-export function PartList({ group, parts, busy, onOpen, onCount }: PartListProps) {
+export function PartList({ group, parts, busy, locked, onOpen, onCount }: PartListProps) {
   return (
     <section aria-label={group.title}>
       <h2 className="border-b border-ink pb-1 text-xl font-semibold">{group.title}</h2>
@@ -24,7 +26,12 @@ export function PartList({ group, parts, busy, onOpen, onCount }: PartListProps)
           return (
             <li key={part.id} className={clsx('border-b border-rule', part.quantity === 0 && 'text-soft')}>
               <div className="grid grid-cols-[minmax(0,1fr)_auto] items-center gap-x-3 sm:grid-cols-[minmax(0,6fr)_minmax(0,6fr)_4.2rem_auto]">
-                <button type="button" className="min-h-11 py-1 text-left hover:bg-wash" onClick={() => onOpen(part)}>
+                <button
+                  type="button"
+                  disabled={locked}
+                  className="min-h-11 py-1 text-left enabled:hover:bg-wash"
+                  onClick={() => onOpen(part)}
+                >
                   <span className="underline decoration-rule underline-offset-4">{part.name}</span>
                   {part.place === undefined ? null : <span className="block text-sm text-soft">{part.place}</span>}
                 </button>
@@ -36,15 +43,17 @@ export function PartList({ group, parts, busy, onOpen, onCount }: PartListProps)
                   <Figure value={String(part.ratedC)} unit="°C" />
                 </span>
                 <span className="flex items-center justify-end">
-                  <button
-                    type="button"
-                    disabled={busy || part.quantity === 0}
-                    aria-label={`One less: ${part.name}`}
-                    className="inline-flex size-11 items-center justify-center rounded-sm hover:bg-wash disabled:text-rule"
-                    onClick={() => onCount(part, part.quantity - 1)}
-                  >
-                    <Minus aria-hidden size={20} />
-                  </button>
+                  {locked ? null : (
+                    <button
+                      type="button"
+                      disabled={busy || part.quantity === 0}
+                      aria-label={`One less: ${part.name}`}
+                      className="inline-flex size-11 items-center justify-center rounded-sm hover:bg-wash disabled:text-rule"
+                      onClick={() => onCount(part, part.quantity - 1)}
+                    >
+                      <Minus aria-hidden size={20} />
+                    </button>
+                  )}
                   <span className="w-14 text-center text-xl font-semibold">
                     {part.quantity === 0 ? (
                       <span className="text-base font-normal">none</span>
@@ -52,15 +61,17 @@ export function PartList({ group, parts, busy, onOpen, onCount }: PartListProps)
                       <Figure value={String(part.quantity)} />
                     )}
                   </span>
-                  <button
-                    type="button"
-                    disabled={busy}
-                    aria-label={`One more: ${part.name}`}
-                    className="inline-flex size-11 items-center justify-center rounded-sm hover:bg-wash disabled:text-rule"
-                    onClick={() => onCount(part, part.quantity + 1)}
-                  >
-                    <Plus aria-hidden size={20} />
-                  </button>
+                  {locked ? null : (
+                    <button
+                      type="button"
+                      disabled={busy}
+                      aria-label={`One more: ${part.name}`}
+                      className="inline-flex size-11 items-center justify-center rounded-sm hover:bg-wash disabled:text-rule"
+                      onClick={() => onCount(part, part.quantity + 1)}
+                    >
+                      <Plus aria-hidden size={20} />
+                    </button>
+                  )}
                 </span>
               </div>
               {disagrees === undefined ? null : (

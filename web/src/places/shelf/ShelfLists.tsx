@@ -5,7 +5,14 @@ import { WireChip } from '../../shapes/WireLine.tsx';
 import { Empty } from '../../ui/empty.tsx';
 import { Length } from '../../ui/units.tsx';
 
-export function Tools({ shelf, onOpen }: { readonly shelf: Catalogue; readonly onOpen: (tool: Tool) => void }) {
+interface ListProps<T> {
+  readonly shelf: Catalogue;
+  /** It is only read. */
+  readonly locked: boolean;
+  readonly onOpen: (item: T) => void;
+}
+
+export function Tools({ shelf, locked, onOpen }: ListProps<Tool>) {
   return (
     <ul className="border-t border-ink">
       {shelf.tools.map((tool) => (
@@ -15,7 +22,8 @@ export function Tools({ shelf, onOpen }: { readonly shelf: Catalogue; readonly o
         >
           <button
             type="button"
-            className="min-h-11 text-left underline decoration-rule underline-offset-4 hover:bg-wash"
+            disabled={locked}
+            className="min-h-11 text-left underline decoration-rule underline-offset-4 enabled:hover:bg-wash"
             onClick={() => onOpen(tool)}
           >
             {tool.name}
@@ -37,7 +45,7 @@ export function Tools({ shelf, onOpen }: { readonly shelf: Catalogue; readonly o
   );
 }
 
-export function Wire({ shelf, onOpen }: { readonly shelf: Catalogue; readonly onOpen: (reel: WireStock) => void }) {
+export function Wire({ shelf, locked, onOpen }: ListProps<WireStock>) {
   if (shelf.wires.length === 0)
     return (
       <Empty title="No wire on hand">
@@ -51,7 +59,8 @@ export function Wire({ shelf, onOpen }: { readonly shelf: Catalogue; readonly on
           <WireChip colour={stock.wire.colour} title={colourInWords(stock.wire.colour)} />
           <button
             type="button"
-            className="min-h-11 flex-1 text-left underline decoration-rule underline-offset-4 hover:bg-wash"
+            disabled={locked}
+            className="min-h-11 flex-1 text-left underline decoration-rule underline-offset-4 enabled:hover:bg-wash"
             onClick={() => onOpen(stock)}
           >
             {wireInWords(stock.wire)}, {colourInWords(stock.wire.colour)}

@@ -16,6 +16,8 @@ import { v4 as uuid } from 'uuid';
 import { useShelfQuery } from '../../app/api.ts';
 import { errorOf, showError, useSave } from '../../app/change.ts';
 import { notify } from '../../app/notice.ts';
+import { useMay } from '../../app/session.ts';
+import { Only } from '../../people/Only.tsx';
 import { Button } from '../../ui/button.tsx';
 import { Empty, Failed, Working } from '../../ui/empty.tsx';
 import { Select, TextField, TickBox } from '../../ui/field.tsx';
@@ -65,6 +67,7 @@ export function ShelfPlace() {
   const [everything, setEverything] = useState(false);
   const [open, setOpen] = useState<Open | undefined>(search.has('import') ? { what: 'import' } : undefined);
   const [counting, setCounting] = useState(false);
+  const may = useMay('changeShelf');
   const [refused, setRefused] = useState<ErrorBody['error']>();
   const failed = error && errorOf(error);
   const close = (): void => {
@@ -112,28 +115,30 @@ export function ShelfPlace() {
               checked={everything}
               onChange={(event) => setEverything(event.target.checked)}
             />
-            <div className="ml-auto w-72">
-              <Select
-                label="Add a part of a new kind"
-                value=""
-                onChange={(event) => {
-                  const from = templateOf(event.target.value as Part['kind']);
-                  if (from)
-                    setOpen({
-                      what: 'part',
-                      isNew: true,
-                      part: { ...from, id: uuid(), quantity: 1, figuresFrom: 'stamped' },
-                    });
-                }}
-              >
-                <option value="">Choose its kind…</option>
-                {PART_KINDS.map(({ kind, words: name }) => (
-                  <option key={kind} value={kind}>
-                    {name}
-                  </option>
-                ))}
-              </Select>
-            </div>
+            <Only may="changeShelf">
+              <div className="ml-auto w-72">
+                <Select
+                  label="Add a part of a new kind"
+                  value=""
+                  onChange={(event) => {
+                    const from = templateOf(event.target.value as Part['kind']);
+                    if (from)
+                      setOpen({
+                        what: 'part',
+                        isNew: true,
+                        part: { ...from, id: uuid(), quantity: 1, figuresFrom: 'stamped' },
+                      });
+                  }}
+                >
+                  <option value="">Choose its kind…</option>
+                  {PART_KINDS.map(({ kind, words: name }) => (
+                    <option key={kind} value={kind}>
+                      {name}
+                    </option>
+                  ))}
+                </Select>
+              </div>
+            </Only>
           </div>
           {shown.length === 0 ? (
             <Empty title={words.trim() === '' ? 'Nothing is on the shelf' : `Nothing matches “${words}”`}>
@@ -149,6 +154,7 @@ export function ShelfPlace() {
                     group={group}
                     parts={parts}
                     busy={busy}
+                    locked={!may}
                     onOpen={(part) => setOpen({ what: 'part', part, isNew: false })}
                     onCount={(part, quantity) =>
                       void save([{ kind: 'setPart', part: { ...part, quantity } }], `${part.name}: ${quantity}`, [
@@ -167,13 +173,15 @@ export function ShelfPlace() {
       title: 'Tools and dies',
       content: (
         <>
-          <Tools shelf={shelf} onOpen={(tool) => setOpen({ what: 'tool', tool, isNew: false })} />
-          <Button
-            className="mt-4"
-            onClick={() => setOpen({ what: 'tool', isNew: true, tool: { ...NEW_TOOL, id: uuid() } })}
-          >
-            Add a tool
-          </Button>
+          <Tools shelf={shelf} locked={!may} onOpen={(tool) => setOpen({ what: 'tool', tool, isNew: false })} />
+          <Only may="changeShelf">
+            <Button
+              className="mt-4"
+              onClick={() => setOpen({ what: 'tool', isNew: true, tool: { ...NEW_TOOL, id: uuid() } })}
+            >
+              Add a tool
+            </Button>
+          </Only>
         </>
       ),
     },
@@ -182,13 +190,15 @@ export function ShelfPlace() {
       title: 'Wire on hand',
       content: (
         <>
-          <Wire shelf={shelf} onOpen={(reel) => setOpen({ what: 'wire', reel, isNew: false })} />
-          <Button
-            className="mt-4"
-            onClick={() => setOpen({ what: 'wire', isNew: true, reel: { ...NEW_REEL, id: uuid() } })}
-          >
-            Add wire
-          </Button>
+          <Wire shelf={shelf} locked={!may} onOpen={(reel) => setOpen({ what: 'wire', reel, isNew: false })} />
+          <Only may="changeShelf">
+            <Button
+              className="mt-4"
+              onClick={() => setOpen({ what: 'wire', isNew: true, reel: { ...NEW_REEL, id: uuid() } })}
+            >
+              Add wire
+            </Button>
+          </Only>
         </>
       ),
     },
@@ -203,7 +213,9 @@ export function ShelfPlace() {
       >
         Export as CSV
       </a>
-      <Button onClick={() => setOpen({ what: 'import' })}>Import CSV</Button>
+      <Only may="importShelf">
+        <Button onClick={() => setOpen({ what: 'import' })}>Import CSV</Button>
+      </Only>
     </div>
   );
   return (
@@ -228,19 +240,21 @@ export function ShelfPlace() {
                 <b>Nobody has counted this shelf.</b> It is a usual one: plans say what a repair takes, and never that
                 the kit is ready. Set the quantities, or import your own list; then say so.
               </p>
-              <Button look="copper" onClick={() => setCounting(true)}>
-                Count it
-              </Button>
-              <Button
-                disabled={busy}
-                onClick={() =>
-                  void save([{ kind: 'setCounted', counted: true }], 'The shelf is counted', [
-                    { kind: 'setCounted', counted: false },
-                  ])
-                }
-              >
-                It is counted
-              </Button>
+              <Only may="changeShelf">
+                <Button look="copper" onClick={() => setCounting(true)}>
+                  Count it
+                </Button>
+                <Button
+                  disabled={busy}
+                  onClick={() =>
+                    void save([{ kind: 'setCounted', counted: true }], 'The shelf is counted', [
+                      { kind: 'setCounted', counted: false },
+                    ])
+                  }
+                >
+                  It is counted
+                </Button>
+              </Only>
             </div>
           ) : null}
           <Tabs label="What is on the shelf" tabs={tabs(shelf)} />

@@ -52,7 +52,7 @@ function CutBar({ cut, from }: { readonly cut: Cut; readonly from: CutGroup['fro
  * there can be.
  */
 export function CutLists({ kit }: { readonly kit: Kit }) {
-  const { view, signed } = useOpenJob();
+  const { view, locked } = useOpenJob();
   const { plain, unit } = useLength();
   const { save } = useSave();
   const wishes = view.job.layout ?? NO_WISHES;
@@ -106,7 +106,7 @@ export function CutLists({ kit }: { readonly kit: Kit }) {
           .
         </p>
       ) : null}
-      {signed || (!missing && wishes.otherColours !== true) ? null : wishes.otherColours === true ? (
+      {locked || (!missing && wishes.otherColours !== true) ? null : wishes.otherColours === true ? (
         <Button look="quiet" className="no-print" onClick={() => allow(false)}>
           Own colours only
         </Button>

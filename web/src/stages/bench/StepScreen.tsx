@@ -26,7 +26,7 @@ interface StepScreenProps {
 
 /** One step at a time, large enough for an arm's length: what to do, its figure, the classic mistake. */
 export function StepScreen({ make, finding, run, onMake }: StepScreenProps) {
-  const { view, plan, circuitOf, nodeName, signed } = useOpenJob();
+  const { view, plan, circuitOf, nodeName, locked } = useOpenJob();
   const navigate = useNavigate();
   const tick = useTicks(view.id, view.version);
   const { plain, fixed, unit } = useLength();
@@ -50,7 +50,7 @@ export function StepScreen({ make, finding, run, onMake }: StepScreenProps) {
     else void navigate(`/jobs/${view.id}/prove?finding=${make.findingId}`);
   };
   const done = (): void => {
-    if (step && !isDone && !signed) void tick([step], true);
+    if (step && !isDone && !locked) void tick([step], true);
     goOn(index);
   };
   const doneAll = (): void => {
@@ -124,17 +124,17 @@ export function StepScreen({ make, finding, run, onMake }: StepScreenProps) {
             Hold wire against screen
           </Button>
         ) : null}
-        {isDone && !signed ? (
+        {isDone && !locked ? (
           <Button look="quiet" onClick={() => void tick([step], false)}>
             Not done after all
           </Button>
         ) : null}
-        {!madeAll && !signed ? (
+        {!madeAll && !locked ? (
           <Button look="quiet" onClick={doneAll}>
             All steps of this one are done
           </Button>
         ) : null}
-        {signed ? null : (
+        {locked ? null : (
           <Button look="quiet" onClick={() => setWrong(true)}>
             It went wrong
           </Button>

@@ -1,6 +1,7 @@
 import { Link } from 'react-router';
 import { usePracticesQuery } from '../../app/api.ts';
 import { useSave } from '../../app/change.ts';
+import { useMay } from '../../app/session.ts';
 import { Empty } from '../../ui/empty.tsx';
 import { Select } from '../../ui/field.tsx';
 import { useOpenJob } from '../job.ts';
@@ -9,7 +10,8 @@ import { DecisionDetail } from './DecisionDetail.tsx';
 
 /** A card for each finding, those that need a person on top; the picked one open beside them. */
 export function DecideStage() {
-  const { view, plan, selected, signed, pathTo } = useOpenJob();
+  const mayChoose = useMay('setPractice');
+  const { view, plan, selected, locked, pathTo } = useOpenJob();
   const { save, busy } = useSave();
   const { data } = usePracticesQuery({});
   const practices = (data ?? []).map((one) => one.practice);
@@ -30,7 +32,7 @@ export function DecideStage() {
         <Select
           label="Practice"
           value={view.practiceId}
-          disabled={busy || signed}
+          disabled={busy || locked || !mayChoose}
           onChange={(event) =>
             void save('setPractice', { jobId: view.id, version: view.version, practiceId: event.target.value })
           }

@@ -27,7 +27,7 @@ const WhatIf = lazy(async () => ({ default: (await import('./WhatIf.tsx')).WhatI
 
 /** One decision opened: what is done, because of what, drawn, in figures, and every other way ranked. */
 export function DecisionDetail({ finding }: { readonly finding: FindingPlan }) {
-  const { view, circuitOf, findingOf, plan, signed, select, nodeName, pathTo } = useOpenJob();
+  const { view, circuitOf, findingOf, plan, locked, select, nodeName, pathTo } = useOpenJob();
   const { save, busy } = useSave();
   const circuit = circuitOf(finding.circuitId);
   const [splice] = finding.splices;
@@ -53,7 +53,7 @@ export function DecisionDetail({ finding }: { readonly finding: FindingPlan }) {
       {finding.chosenBy ? (
         <p className="mt-2 border-l-4 border-copper pl-3 text-lg">
           <b>Chosen by {finding.chosenBy.by}:</b> {finding.chosenBy.reason}{' '}
-          {signed ? null : (
+          {locked ? null : (
             <Button
               look="quiet"
               disabled={busy}
@@ -125,7 +125,7 @@ export function DecisionDetail({ finding }: { readonly finding: FindingPlan }) {
             : ''}
         </p>
       ) : null}
-      {signed || finding.approach === 'stopped' || finding.approach === 'procedure' ? null : (
+      {locked || finding.approach === 'stopped' || finding.approach === 'procedure' ? null : (
         <Button className="mt-2" onClick={() => setTrying(true)}>
           What if…
         </Button>

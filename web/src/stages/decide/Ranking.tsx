@@ -49,7 +49,7 @@ const SHOWN_AT_FIRST = 6;
  * instead".
  */
 export function Ranking({ finding }: { readonly finding: FindingPlan }) {
-  const { signed } = useOpenJob();
+  const { locked } = useOpenJob();
   const [open, setOpen] = useState<string>();
   const [instead, setInstead] = useState<Line>();
   const [against, setAgainst] = useState<MethodId>();
@@ -103,7 +103,7 @@ export function Ranking({ finding }: { readonly finding: FindingPlan }) {
                       Compare
                     </Button>
                   ) : null}
-                  {!signed && !chosen && line.usable ? (
+                  {!locked && !chosen && line.usable ? (
                     <Button look="quiet" onClick={() => setInstead(line)}>
                       Use instead
                     </Button>

@@ -37,7 +37,7 @@ export function Terminals({ finding }: { readonly finding: FindingPlan }) {
   const [open, setOpen] = useState<string>();
   const [all, setAll] = useState(false);
   const [instead, setInstead] = useState<RankedEnd>();
-  const { signed } = useOpenJob();
+  const { locked } = useOpenJob();
   const terminals = finding.cavity?.work.terminals ?? [];
   const taken = finding.cavity?.work.terminal;
   if (terminals.length === 0) return null;
@@ -67,7 +67,7 @@ export function Terminals({ finding }: { readonly finding: FindingPlan }) {
                     </span>
                   ) : null}
                 </p>
-                {!signed && !isTaken && one.part && one.status !== 'refused' ? (
+                {!locked && !isTaken && one.part && one.status !== 'refused' ? (
                   <Button look="quiet" aria-label={`Use ${one.name} instead`} onClick={() => setInstead(one)}>
                     Use instead
                   </Button>

@@ -17,7 +17,7 @@ const STATUS: Record<RankedWay['status'], { readonly word: string; readonly colo
 
 /** Every way of mending it, in the order in which a master tries them: possible or not, why, and what it costs. */
 export function Ways({ finding }: { readonly finding: FindingPlan }) {
-  const { signed, findingOf } = useOpenJob();
+  const { locked, findingOf } = useOpenJob();
   const [instead, setInstead] = useState<RankedWay>();
   if (finding.ways.length === 0) return null;
   const found = findingOf(finding.findingId);
@@ -61,7 +61,7 @@ export function Ways({ finding }: { readonly finding: FindingPlan }) {
                   ) : null}
                 </p>
               </div>
-              {changeable && !signed && !chosen && way.status !== 'refused' ? (
+              {changeable && !locked && !chosen && way.status !== 'refused' ? (
                 <Button look="quiet" onClick={() => setInstead(way)}>
                   Use instead
                 </Button>

@@ -32,7 +32,7 @@ import { useSearch } from './useSearch.ts';
  * following.
  */
 export function LayoutStage() {
-  const { view, plan, selected, select, nodeName, pathTo, signed } = useOpenJob();
+  const { view, plan, selected, select, nodeName, pathTo, locked } = useOpenJob();
   const { harness, findings } = useMemo(() => asLaid(view.job, plan.runs), [view.job, plan.runs]);
   const damaged = harness.runs.filter(
     (run) => findings.some((finding) => finding.runId === run.id) || plansOn(plan.findings, run).length > 0,
@@ -69,11 +69,11 @@ export function LayoutStage() {
       new Set([
         ...view.job.pins.map((pin) => pin.findingId),
         ...(view.job.held ?? []).map((held) => held.findingId),
-        ...(signed ? here.map((finding) => finding.id) : []),
+        ...(locked ? here.map((finding) => finding.id) : []),
       ]),
-    [view.job, signed, here],
+    [view.job, locked, here],
   );
-  useUndoKeys(signed ? undefined : live.undo, signed ? undefined : live.redo);
+  useUndoKeys(locked ? undefined : live.undo, locked ? undefined : live.redo);
   const latest = useRef(live);
   useEffect(() => {
     latest.current = live;
@@ -156,7 +156,7 @@ export function LayoutStage() {
         onSearch={search}
         onStop={stop}
         template={`/api/jobs/${view.id}/template/${encodeURIComponent(run.id)}`}
-        readOnly={signed}
+        readOnly={locked}
       />
       <div className="grid gap-x-8 gap-y-5 lg:grid-cols-[minmax(0,1fr)_300px]">
         <div className="grid content-start gap-5">

@@ -114,7 +114,7 @@ function Seen({
  * what it did before and what it does now.
  */
 export function Functions({ now }: { readonly now: FunctionMoment }) {
-  const { view, plan, signed } = useOpenJob();
+  const { view, plan, canProve } = useOpenJob();
   const { save, busy } = useSave();
   const lines = functionsOf(view.job, plan, view.functions, view.readings);
   const left = lines.filter((line) => line[now] === undefined);
@@ -138,7 +138,7 @@ export function Functions({ now }: { readonly now: FunctionMoment }) {
           </span>{' '}
           functions watched
         </h2>
-        {!signed && left.length > 1 ? (
+        {canProve && left.length > 1 ? (
           <Button
             className="ml-auto"
             disabled={busy}
@@ -178,7 +178,7 @@ export function Functions({ now }: { readonly now: FunctionMoment }) {
                 key={moment}
                 title={title}
                 seen={seen[moment]}
-                locked={signed}
+                locked={!canProve}
                 busy={busy}
                 onSay={(answer, value) =>
                   send([{ circuitId: circuit.id, moment, answer, ...(value === undefined ? {} : { value }) }])

@@ -48,7 +48,7 @@ export function ProveMake({
   readonly circuit: Circuit;
   readonly onNext: (() => void) | undefined;
 }) {
-  const { view, plan, nodeName, signed } = useOpenJob();
+  const { view, plan, nodeName, locked, canProve } = useOpenJob();
   const run = runOf(make, plan, view.job.harness.runs);
   const { save, busy } = useSave();
   const { plain, unit } = useLength();
@@ -100,7 +100,7 @@ export function ProveMake({
           )}
           {make.make > 1 ? `, make ${make.make}` : ''}
         </span>
-        {!signed && looksOpen.length > 1 ? (
+        {canProve && looksOpen.length > 1 ? (
           <Button
             className="ml-auto"
             disabled={busy}
@@ -119,8 +119,8 @@ export function ProveMake({
         ) : null}
       </div>
       {finding ? <SlackAccount finding={finding} /> : null}
-      {failing && finding && !signed ? <MakeAgain make={make} finding={finding} ruling={failing} /> : null}
-      {measures && !signed ? (
+      {failing && finding && !locked ? <MakeAgain make={make} finding={finding} ruling={failing} /> : null}
+      {measures && canProve ? (
         <div className="mt-2 max-w-sm">
           <TextField
             label="Read with, if it has a name or a number"
@@ -138,13 +138,13 @@ export function ProveMake({
                 check={check}
                 ruling={rulings.get(check.id)}
                 reading={last(check.id)}
-                locked={signed || busy}
+                locked={!canProve || busy}
                 onRead={(value) => read(check.id, value)}
               />
             </li>
           ) : check === group[0] ? (
             <li key={check.anyOf} className="border-b border-rule py-3">
-              <AnyOf checks={group} rulings={rulings} last={last} locked={signed || busy} onRead={read} />
+              <AnyOf checks={group} rulings={rulings} last={last} locked={!canProve || busy} onRead={read} />
             </li>
           ) : null,
         )}
@@ -166,7 +166,7 @@ export function ProveMake({
           ) : null}
         </div>
       ) : null}
-      {signed ? null : (
+      {!canProve ? null : (
         <Button look="quiet" className="mt-3" onClick={() => setWrong(true)}>
           It went wrong
         </Button>

@@ -18,7 +18,7 @@ const KEY = 'inline-flex size-11 items-center justify-center rounded-sm hover:bg
 
 /** Everything found, a line each: circuit, picture and words, place, loss and slack. */
 export function FindingsTable({ onEdit, onRemove }: FindingsTableProps) {
-  const { view, nodeName, circuitOf, selected, select, signed } = useOpenJob();
+  const { view, nodeName, circuitOf, selected, select, locked, canProve } = useOpenJob();
   const isEnd = (nodeId: string): boolean => view.job.harness.nodes.find(({ id }) => id === nodeId)?.kind === 'end';
   const { plain, unit } = useLength();
   const runName = (id: string): string => view.job.harness.runs.find((run) => run.id === id)?.name ?? id;
@@ -107,11 +107,11 @@ export function FindingsTable({ onEdit, onRemove }: FindingsTableProps) {
                     findingId={finding.id}
                     photos={view.photos}
                     circuit={circuit.number}
-                    signed={signed}
+                    locked={!canProve}
                   />
                 </td>
                 <td className="text-right whitespace-nowrap">
-                  {signed ? null : (
+                  {locked ? null : (
                     <>
                       <button
                         type="button"

@@ -92,7 +92,7 @@ const SAID: Record<GateEntry, string> = {
 
 /** What people have confirmed, each with name and time; it can be taken back until the job is signed. */
 function Said() {
-  const { view, signed } = useOpenJob();
+  const { view, locked } = useOpenJob();
   const { save, busy } = useSave();
   const { gate } = view.job;
   const lines = (['isolation', 'airbag', 'highVoltage', 'vapour'] as const).flatMap((entry) => {
@@ -118,7 +118,7 @@ function Said() {
           <span className="text-soft">
             {by}, {when(at)}
           </span>
-          {signed ? null : (
+          {locked ? null : (
             <Button
               look="quiet"
               disabled={busy}

@@ -55,13 +55,13 @@ export function Photos({
   findingId,
   photos,
   circuit,
-  signed,
+  locked,
 }: {
   readonly jobId: string;
   readonly findingId: string;
   readonly photos: readonly PhotoView[];
   readonly circuit: string;
-  readonly signed: boolean;
+  readonly locked: boolean;
 }) {
   const { sending, send } = usePhotoSender(jobId, findingId);
   const { save } = useSave();
@@ -91,7 +91,7 @@ export function Photos({
           <img src={`/api/photos/${photo.id}/small`} alt="" className="size-full object-cover" />
         </button>
       ))}
-      {signed ? null : (
+      {locked ? null : (
         <label
           className="inline-flex size-11 cursor-pointer items-center justify-center rounded-sm hover:bg-wash focus-within:outline-3 focus-within:outline-copper"
           title="Attach a photo"
@@ -122,7 +122,7 @@ export function Photos({
               alt={`What was found on circuit ${circuit}`}
               className="mx-auto max-h-[64dvh] max-w-full"
             />
-            {signed ? null : (
+            {locked ? null : (
               <Button look="scrap" className="justify-self-start" onClick={() => void remove(open)}>
                 Remove it
               </Button>

@@ -71,7 +71,7 @@ function ConnectorLine({
 
 /** Make it safe, then mark what was found on the run, by drag or by form. */
 export function SurveyStage() {
-  const { view, plan, selected, select, nodeName, signed, pathTo } = useOpenJob();
+  const { view, plan, selected, select, nodeName, locked, pathTo } = useOpenJob();
   const { save } = useSave();
   const { harness, findings } = view.job;
   const [runId, setRunId] = useState(selected?.runId ?? harness.runs[0]?.id ?? '');
@@ -80,7 +80,7 @@ export function SurveyStage() {
   const [form, setForm] = useState<{ readonly start: FindingDraft; readonly version?: number | undefined } | undefined>(
     () => {
       const asked = findings.find(({ id }) => id === search.get('finding'));
-      if (field === undefined || field.includes('.') || !asked || signed) return undefined;
+      if (field === undefined || field.includes('.') || !asked || locked) return undefined;
       return { start: draftOf(asked), version: view.findingVersions[asked.id] ?? 1 };
     },
   );
@@ -102,7 +102,7 @@ export function SurveyStage() {
   const run = harness.runs.find((one) => one.id === runId) ?? harness.runs[0];
   const runPlan = plan.runs.find((one) => one.runId === run?.id);
   const add = (): void => setForm({ start: newDraft([], run?.id ?? '', undefined, undefined) });
-  useKeys(signed ? {} : { a: add });
+  useKeys(locked ? {} : { a: add });
 
   const takeBack = (added: readonly Finding[]): void =>
     void Promise.all(
@@ -148,14 +148,14 @@ export function SurveyStage() {
         ) : null}
         <ConnectorLine
           jobId={view.id}
-          harnessId={signed ? undefined : harness.id}
+          harnessId={locked ? undefined : harness.id}
           onShow={setConnectorId}
           connectors={connectors}
           mapped={view.job.mappings ?? []}
         />
         <div className="-mb-11 flex items-baseline gap-3 pt-2">
           <h2 className="text-xl font-semibold">{run?.name}</h2>
-          {signed || run?.atLeast ? null : (
+          {locked || run?.atLeast ? null : (
             <p className="text-soft max-md:hidden">Drag along a wire to mark damage, or tap it.</p>
           )}
         </div>
@@ -176,7 +176,7 @@ export function SurveyStage() {
             runPlan={runPlan}
             selectedId={selected?.findingId}
             onMark={
-              signed
+              locked
                 ? undefined
                 : (circuitIds, fromMm, toMm) => setForm({ start: newDraft(circuitIds, run.id, fromMm, toMm) })
             }
@@ -186,8 +186,8 @@ export function SurveyStage() {
       <section aria-label="Findings">
         <div className="mb-2 flex flex-wrap items-center gap-4">
           <h2 className="text-xl font-semibold">Found</h2>
-          {signed ? null : <Button onClick={add}>Add a finding</Button>}
-          {signed || findings.length === 0 ? null : <Button onClick={() => setWatching(true)}>What works now</Button>}
+          {locked ? null : <Button onClick={add}>Add a finding</Button>}
+          {locked || findings.length === 0 ? null : <Button onClick={() => setWatching(true)}>What works now</Button>}
           {plan.gate.open && findings.length > 0 ? (
             <Link
               to={pathTo('decide')}

@@ -24,7 +24,7 @@ const show = (photos: readonly PhotoView[], signed = false) => {
   store.dispatch(personChosen('Ines Valdur'));
   render(
     <Provider store={store}>
-      <Photos jobId="J" findingId="F1" photos={photos} circuit="7" signed={signed} />
+      <Photos jobId="J" findingId="F1" photos={photos} circuit="7" locked={signed} />
       <NoticeBar />
     </Provider>,
   );
