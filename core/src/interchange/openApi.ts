@@ -8,6 +8,7 @@ import {
   type SendingName,
 } from '../operations/index.ts';
 import { ANSWERS, errorSchema } from './answerSchemas.ts';
+import { DOES } from './operationWords.ts';
 import { headSchemas, SENT } from './sentSchemas.ts';
 import { jsonSchemaOf, type JsonSchema } from './schema/jsonSchema.ts';
 
@@ -56,7 +57,7 @@ export function openApi(version: string): JsonSchema {
     const binary = { schema: { type: 'string', format: 'binary' } };
     return {
       operationId: name,
-      summary: operation.does,
+      summary: DOES[name],
       tags: [isOfServer(name) ? 'server' : operation.path.split('/')[1]],
       parameters: [
         ...paramNames(operation.path).map((key) => parameter(key, 'path', { type: 'string' }, true)),
@@ -74,7 +75,7 @@ export function openApi(version: string): JsonSchema {
           : { requestBody: { required: true, content: json(sentSchema(name)) } }),
       responses: {
         [operation.status]: {
-          description: operation.does,
+          description: DOES[name],
           content: operation.gives === undefined ? json(answerOf(name)) : { [operation.gives]: binary },
         },
         default: { description: 'What stands in the way, and what to do.', content: json(errorSchema) },

@@ -44,7 +44,8 @@ export type {
   StageName,
   Tick,
 } from './types.ts';
-export { hasRight, PASSPHRASE_LEAST, PIN_LEAST, ROLE_WORDS, ROLES, SECRET_MOST, whyNoSecret } from './people.ts';
+export { hasRight, ROLES } from './people.ts';
 export type { Account, Right, Role, Session, SignIn } from './people.ts';
 export { mayDo, rightOf } from './rights.ts';
 export { asksSecret, whyNotSigned, type ToSign } from './signing.ts';
+export { PASSPHRASE_LEAST, PIN_LEAST, ROLE_WORDS, SECRET_MOST, whyNoSecret } from './secret.ts';

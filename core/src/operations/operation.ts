@@ -32,8 +32,6 @@ export interface Operation<
   readonly method: M;
   /** Below /api. */
   readonly path: P;
-  /** What it does, in a sentence. */
-  readonly does: string;
   /** Status of its answer. */
   readonly status: 200 | 201;
   /** It writes nothing and carries no head: a question too long for an address. */
@@ -50,10 +48,9 @@ type More = Pick<Operation, 'asks' | 'gives' | 'takes'>;
 const make =
   <M extends Method>(method: M, status: 200 | 201) =>
   <Answer, Sent extends object = Nothing>() =>
-  <const P extends string>(path: P, does: string, more: More = {}): Operation<P, M, Sent, Answer> => ({
+  <const P extends string>(path: P, more: More = {}): Operation<P, M, Sent, Answer> => ({
     method,
     path,
-    does,
     status,
     ...more,
   });

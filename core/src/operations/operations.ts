@@ -85,198 +85,134 @@ interface ChoiceSent extends Versioned {
 
 /** Everything that the server does, by name. Addresses stand here and nowhere else. */
 export const OPERATIONS = {
-  health: reads<{ readonly ok: true }>()('/health', 'Says that the server is there.'),
-  description: reads<object>()('/openapi.json', 'Describes this interface (OpenAPI 3.1).'),
-  docs: reads<string>()('/docs', 'Shows the description of this interface.', { gives: 'text/html' }),
+  health: reads<{ readonly ok: true }>()('/health'),
+  description: reads<object>()('/openapi.json'),
+  docs: reads<string>()('/docs', { gives: 'text/html' }),
 
-  backups: reads<Backups>()('/backups', 'Says when the data was backed up last, and which daily backups are kept.'),
+  backups: reads<Backups>()('/backups'),
 
-  session: reads<Session>()('/session', 'Says who is signed in, and whether people sign in at all.'),
-  signIn: asks<Session, { readonly name: string; readonly secret: string; readonly shared: boolean }>()(
-    '/session',
-    'Signs somebody in by name and PIN or passphrase, with a cookie.',
-    { asks: true },
-  ),
-  signOut: asks<Session>()('/session/end', 'Signs out.', { asks: true }),
-  confirm: asks<{ readonly ok: true }, { readonly secret: string; readonly writeId: string }>()(
-    '/session/confirm',
-    'Takes the PIN or passphrase once more, for one write.',
-    { asks: true },
-  ),
-  changeSecret: asks<{ readonly ok: true }, { readonly secret: string; readonly next: string }>()(
-    '/session/secret',
-    'Changes one’s own PIN or passphrase; other sign-ins of that name end.',
-    { asks: true },
-  ),
-  signIns: reads<readonly SignIn[]>()('/sign-ins', 'Lists one’s own sign-ins; an admin sees all.'),
-  endSignIn: removes<WithId>()('/sign-ins/:signInId', 'Ends a sign-in.'),
-  accounts: reads<readonly Account[]>()('/accounts', 'Lists who may sign in.'),
-  addAccount: adds<WithId, { readonly name: string; readonly role: Role; readonly secret: string }>()(
-    '/accounts',
-    'Lets somebody sign in. The first one is an admin, made on the server’s own machine.',
-  ),
+  session: reads<Session>()('/session'),
+  signIn: asks<Session, { readonly name: string; readonly secret: string; readonly shared: boolean }>()('/session', {
+    asks: true,
+  }),
+  signOut: asks<Session>()('/session/end', { asks: true }),
+  confirm: asks<{ readonly ok: true }, { readonly secret: string; readonly writeId: string }>()('/session/confirm', {
+    asks: true,
+  }),
+  changeSecret: asks<{ readonly ok: true }, { readonly secret: string; readonly next: string }>()('/session/secret', {
+    asks: true,
+  }),
+  signIns: reads<readonly SignIn[]>()('/sign-ins'),
+  endSignIn: removes<WithId>()('/sign-ins/:signInId'),
+  accounts: reads<readonly Account[]>()('/accounts'),
+  addAccount: adds<WithId, { readonly name: string; readonly role: Role; readonly secret: string }>()('/accounts'),
   changeAccount: changes<
     WithId,
     { readonly role?: Role | undefined; readonly active?: boolean | undefined; readonly secret?: string | undefined }
-  >()('/accounts/:accountId', 'Changes what somebody may, or their PIN or passphrase; their sign-ins end.'),
+  >()('/accounts/:accountId'),
 
-  people: reads<readonly Person[]>()('/people', 'Lists who has been at the bench.'),
-  addPerson: adds<{ readonly name: string }>()('/people', 'Puts whoever sends it on the list of people.'),
+  people: reads<readonly Person[]>()('/people'),
+  addPerson: adds<{ readonly name: string }>()('/people'),
 
-  jobs: reads<Page<JobSummary>, JobsAsked>()('/jobs', 'Lists the jobs, the last changed first.'),
-  job: reads<JobState>()('/jobs/:jobId', 'Gives a job with what people have done on it.'),
-  jobShelf: reads<Catalogue, AtVersion>()('/jobs/:jobId/shelf', 'Gives the shelf that a job is planned from.'),
-  plan: reads<Plan>()('/jobs/:jobId/plan', 'Gives the plan of a job, as docs/formats/plan.md describes it.'),
-  jobFile: reads<object>()('/jobs/:jobId/file', 'Gives a job as a file, with its practice and its shelf.'),
+  jobs: reads<Page<JobSummary>, JobsAsked>()('/jobs'),
+  job: reads<JobState>()('/jobs/:jobId'),
+  jobShelf: reads<Catalogue, AtVersion>()('/jobs/:jobId/shelf'),
+  plan: reads<Plan>()('/jobs/:jobId/plan'),
+  jobFile: reads<object>()('/jobs/:jobId/file'),
   openJob: adds<
     { readonly id: string; readonly number: string },
     { readonly title: string; readonly harnessId: string }
-  >()('/jobs', 'Opens a job on a harness.'),
+  >()('/jobs'),
   beginQuick: adds<
     { readonly id: string; readonly number: string },
     { readonly quick: QuickRepair; readonly how: 'provedDead' | 'batteryOff' }
-  >()('/jobs/quick', 'Opens a job from a wire in the hand, on a harness of its own.'),
+  >()('/jobs/quick'),
   beginConnector: adds<
     { readonly id: string; readonly number: string },
     { readonly connector: QuickConnector; readonly how: 'provedDead' | 'batteryOff' }
-  >()('/jobs/connector', 'Opens a job from a connector in the hand, on a harness of its own.'),
-  importJob: adds<{ readonly id: string; readonly number: string }, { readonly text: string }>()(
-    '/jobs/import',
-    'Opens a job from a job file.',
-  ),
+  >()('/jobs/connector'),
+  importJob: adds<{ readonly id: string; readonly number: string }, { readonly text: string }>()('/jobs/import'),
 
-  sayGate: changes<Versioned, GateSaid>()('/jobs/:jobId/gate/:entry', 'Says how the machine was made safe.'),
-  withdrawGate: removes<Versioned, Versioned>()('/jobs/:jobId/gate/:entry', 'Takes an entry of the gate back.'),
-  setPractice: changes<Versioned, Versioned & { readonly practiceId: string }>()(
-    '/jobs/:jobId/practice',
-    'Plans a job by another practice.',
-  ),
-  addFinding: adds<Versioned & JobAfter, { readonly finding: Finding }>()('/jobs/:jobId/findings', 'Adds a finding.'),
+  sayGate: changes<Versioned, GateSaid>()('/jobs/:jobId/gate/:entry'),
+  withdrawGate: removes<Versioned, Versioned>()('/jobs/:jobId/gate/:entry'),
+  setPractice: changes<Versioned, Versioned & { readonly practiceId: string }>()('/jobs/:jobId/practice'),
+  addFinding: adds<Versioned & JobAfter, { readonly finding: Finding }>()('/jobs/:jobId/findings'),
   changeFinding: changes<Versioned & JobAfter, Versioned & { readonly finding: Finding }>()(
     '/jobs/:jobId/findings/:findingId',
-    'Changes a finding.',
   ),
   removeFinding: removes<{ readonly removed: string } & JobAfter, Versioned & JobSeen>()(
     '/jobs/:jobId/findings/:findingId',
-    'Removes a finding.',
   ),
-  saveMapping: changes<Versioned, Versioned & { readonly card: MappingCard }>()(
-    '/jobs/:jobId/mappings/:nodeId',
-    'Keeps the mapping card of a connector.',
-  ),
+  saveMapping: changes<Versioned, Versioned & { readonly card: MappingCard }>()('/jobs/:jobId/mappings/:nodeId'),
   readContinuity: adds<
     Versioned,
     { readonly cavity: string; readonly soundsAt: string | null; readonly neighbourSounds: boolean }
-  >()('/jobs/:jobId/mappings/:nodeId/readings', 'Adds a continuity reading to a mapping card.'),
-  setLayout: changes<Versioned, Versioned & { readonly layout: LayoutWishes }>()(
-    '/jobs/:jobId/layout',
-    'Says where splices are wanted.',
-  ),
-  choose: adds<{ readonly use: string | null } & JobAfter, ChoiceSent>()(
-    '/jobs/:jobId/choices',
-    'Chooses against the ranking, or takes such a choice back.',
-  ),
+  >()('/jobs/:jobId/mappings/:nodeId/readings'),
+  setLayout: changes<Versioned, Versioned & { readonly layout: LayoutWishes }>()('/jobs/:jobId/layout'),
+  choose: adds<{ readonly use: string | null } & JobAfter, ChoiceSent>()('/jobs/:jobId/choices'),
 
-  tick: changes<{ readonly ticked: number } & JobAfter, TicksSent>()(
-    '/jobs/:jobId/ticks',
-    'Ticks steps, or takes ticks back.',
-  ),
-  addReadings: adds<{ readonly rulings: readonly RulingOf[] } & JobAfter, ReadingsSent>()(
-    '/jobs/:jobId/readings',
-    'Adds readings, and rules on them.',
-  ),
-  seeFunctions: adds<{ readonly seen: number } & JobAfter, FunctionsSent>()(
-    '/jobs/:jobId/functions',
-    'Says what functions do, before the repair and after it.',
-  ),
+  tick: changes<{ readonly ticked: number } & JobAfter, TicksSent>()('/jobs/:jobId/ticks'),
+  addReadings: adds<{ readonly rulings: readonly RulingOf[] } & JobAfter, ReadingsSent>()('/jobs/:jobId/readings'),
+  seeFunctions: adds<{ readonly seen: number } & JobAfter, FunctionsSent>()('/jobs/:jobId/functions'),
   makeAgain: adds<
     MishapCost & JobAfter,
     MishapSaid & Versioned & { readonly spliceId: string; readonly make: number; readonly because: string }
-  >()('/jobs/:jobId/redos', 'Says what went wrong with a piece of work: it is begun again.'),
+  >()('/jobs/:jobId/redos'),
 
-  sign: adds<Versioned & { readonly records: number }, SignSent>()(
-    '/jobs/:jobId/sign',
-    'Signs a job: its records are made.',
-  ),
-  correctRecord: adds<WithId, { readonly text: string }>()(
-    '/records/:recordId/corrections',
-    'Adds a correction to a record.',
-  ),
-  recordSheet: reads<string>()('/jobs/:jobId/record.pdf', 'Gives the sheet of a job.', { gives: 'application/pdf' }),
-  recordTable: reads<string>()('/jobs/:jobId/record.csv', 'Gives the records of a job as a table.', {
+  sign: adds<Versioned & { readonly records: number }, SignSent>()('/jobs/:jobId/sign'),
+  correctRecord: adds<WithId, { readonly text: string }>()('/records/:recordId/corrections'),
+  recordSheet: reads<string>()('/jobs/:jobId/record.pdf', { gives: 'application/pdf' }),
+  recordTable: reads<string>()('/jobs/:jobId/record.csv', {
     gives: 'text/csv',
   }),
-  records: reads<RecordBundle>()(
-    '/jobs/:jobId/record.json',
-    'Gives the records of a job, with their places in the chain.',
-  ),
-  chain: reads<ChainState>()('/chain', 'Walks the chain of records and audit lines, and says how far it holds.'),
-  allRecords: reads<Page<RecordLine>, PageAsked>()('/records', 'Lists the records of all jobs, the newest first.'),
-  due: reads<DuePage, PageAsked>()('/due', 'Lists temporary repairs by the day they come back.'),
-  templateSheets: reads<string>()('/jobs/:jobId/template/:runId.pdf', 'Gives a run at true size, to print.', {
+  records: reads<RecordBundle>()('/jobs/:jobId/record.json'),
+  chain: reads<ChainState>()('/chain'),
+  allRecords: reads<Page<RecordLine>, PageAsked>()('/records'),
+  due: reads<DuePage, PageAsked>()('/due'),
+  templateSheets: reads<string>()('/jobs/:jobId/template/:runId.pdf', {
     gives: 'application/pdf',
   }),
-  templateDrawing: reads<string>()('/jobs/:jobId/template/:runId.svg', 'Gives a run at true size as a drawing.', {
+  templateDrawing: reads<string>()('/jobs/:jobId/template/:runId.svg', {
     gives: 'image/svg+xml',
   }),
 
   addPhoto: adds<WithId & JobAfter, { readonly name?: string | undefined }>()(
     '/jobs/:jobId/findings/:findingId/photos',
-    'Attaches a photo to a finding; its head stands in the query.',
     { takes: ['image/jpeg', 'image/png', 'image/webp'] },
   ),
   keepPhoto: changes<{ readonly removed: boolean } & JobAfter, { readonly removed: boolean }>()(
     '/jobs/:jobId/photos/:photoId',
-    'Takes a photo away, or brings it back.',
   ),
-  photo: reads<string>()('/photos/:photoId', 'Gives a photo.', { gives: 'image/*' }),
-  smallPhoto: reads<string>()('/photos/:photoId/small', 'Gives a photo small.', { gives: 'image/webp' }),
+  photo: reads<string>()('/photos/:photoId', { gives: 'image/*' }),
+  smallPhoto: reads<string>()('/photos/:photoId/small', { gives: 'image/webp' }),
 
-  shelf: reads<Catalogue>()('/shelf', 'Gives the shelf of the shop.'),
-  shelfFile: reads<string>()('/shelf/file', 'Gives the shelf as a table.', { gives: 'text/csv' }),
+  shelf: reads<Catalogue>()('/shelf'),
+  shelfFile: reads<string>()('/shelf/file', { gives: 'text/csv' }),
   changeShelf: changes<{ readonly shelfVersion: number }, Versioned & { readonly edits: readonly CatalogueEdit[] }>()(
     '/shelf',
-    'Changes the shelf, all or nothing.',
   ),
   importShelf: asks<{ readonly shelfVersion: number; readonly lines: number }, Versioned & { readonly text: string }>()(
     '/shelf/import',
-    'Takes a table of parts over into the shelf, all or nothing.',
   ),
 
-  practice: reads<Practice, AtVersion>()('/practices/:practiceId', 'Gives a practice, also one that is only kept.'),
-  practices: reads<readonly PracticeView[]>()('/practices', 'Lists ready practices and the shop’s own.'),
-  practiceEffect: asks<readonly JobEffect[], { readonly practice: Practice }>()(
-    '/practices/effect',
-    'Says what a changed practice would alter in open jobs. Nothing is saved.',
-    { asks: true },
-  ),
+  practice: reads<Practice, AtVersion>()('/practices/:practiceId'),
+  practices: reads<readonly PracticeView[]>()('/practices'),
+  practiceEffect: asks<readonly JobEffect[], { readonly practice: Practice }>()('/practices/effect', { asks: true }),
   addPractice: adds<{ readonly id: string; readonly practiceVersion: number }, { readonly practice: Practice }>()(
     '/practices',
-    'Adds a practice of the shop’s own.',
   ),
   changePractice: changes<{ readonly id: string; readonly practiceVersion: number }, { readonly practice: Practice }>()(
     '/practices/:practiceId',
-    'Changes a practice of the shop’s own.',
   ),
-  setUsualPractice: changes<WithId>()(
-    '/practices/:practiceId/usual',
-    'Says which practice new jobs of the shop begin with.',
-  ),
-  removePractice: removes<WithId>()('/practices/:practiceId', 'Takes a practice of the shop’s own away.'),
+  setUsualPractice: changes<WithId>()('/practices/:practiceId/usual'),
+  removePractice: removes<WithId>()('/practices/:practiceId'),
 
-  harnesses: reads<Page<HarnessSummary>, PageAsked>()('/harnesses', 'Lists the harnesses by machine.'),
-  harness: reads<HarnessView, AtVersion>()('/harnesses/:harnessId', 'Gives a harness whole.'),
-  find: reads<readonly FoundCircuit[], { readonly words: string }>()(
-    '/find',
-    'Finds circuits of any harness by words.',
-  ),
-  addHarness: adds<WithId, { readonly machine: Machine; readonly harness: Harness }>()(
-    '/harnesses',
-    'Describes a harness with its machine.',
-  ),
+  harnesses: reads<Page<HarnessSummary>, PageAsked>()('/harnesses'),
+  harness: reads<HarnessView, AtVersion>()('/harnesses/:harnessId'),
+  find: reads<readonly FoundCircuit[], { readonly words: string }>()('/find'),
+  addHarness: adds<WithId, { readonly machine: Machine; readonly harness: Harness }>()('/harnesses'),
   changeHarness: changes<{ readonly harnessVersion: number }, Versioned & { readonly edits: readonly HarnessEdit[] }>()(
     '/harnesses/:harnessId',
-    'Edits a harness, all or nothing.',
   ),
   joinHarness: changes<
     { readonly harnessVersion: number; readonly jobs: number },
@@ -286,10 +222,9 @@ export const OPERATIONS = {
       readonly at: JoinPlace;
       readonly same: readonly SameCircuit[];
     }
-  >()('/harnesses/:harnessId/join', 'Makes two harnesses one, which meet in a node; jobs of the other come along.'),
+  >()('/harnesses/:harnessId/join'),
   nameHarness: changes<{ readonly harnessVersion: number; readonly corrected: number }, Versioned & NamedHarness>()(
     '/harnesses/:harnessId/name',
-    'Says what a harness is called, and of which machine it is. Records of it are corrected.',
   ),
 } as const;
 

@@ -8,7 +8,7 @@ import type { Role } from './people.ts';
 export interface ToSign {
   readonly job: {
     readonly findings: readonly Pick<Finding, 'circuitId'>[];
-    readonly choices: readonly Pick<Choice, 'findingId' | 'use'>[];
+    readonly choices: readonly Pick<Choice, 'findingId'>[];
     readonly harness: { readonly circuits: readonly Pick<Circuit, 'id' | 'kind'>[] };
   };
   readonly ticks: readonly { readonly done: boolean; readonly by: string }[];
@@ -20,8 +20,7 @@ function whyLead({ job: { findings, choices, harness } }: ToSign): string | unde
   const kinds = new Set(harness.circuits.filter(({ id }) => damaged.has(id)).map(({ kind }) => kind));
   if (kinds.has('airbag')) return 'an airbag circuit was repaired';
   if (kinds.has('highVoltage')) return 'a high-voltage circuit was repaired';
-  const last = new Map(choices.map(({ findingId, use }) => [findingId, use]));
-  return [...last.values()].some((use) => use !== null) ? 'something was chosen against the ranking' : undefined;
+  return choices.length > 0 ? 'something was chosen against the ranking' : undefined;
 }
 
 /**

@@ -108,7 +108,7 @@ function jobPage(page: string, webDir: string, read: Answers['job'], draws: Draw
     const { jobId, stage } = req.params;
     const ahead = head.replace('</head>', `${jobScripts(manifest, stage)}</head>`);
     const drawn = async (): Promise<string> => {
-      const given = await read(req as unknown as Request, jobId);
+      const given = await read(req, jobId);
       const whole = requestOf('plan', { jobId }).url in given && stage !== undefined;
       const stageDrawn = whole
         ? await draws.drawJob({ given, jobId, address: req.originalUrl, units: unitsOf(req) })

@@ -1,6 +1,14 @@
 import { parseCookie } from 'cookie';
 import type { Request, RequestHandler } from 'express';
-import { asksSecret, hasRight, requestOf, rightOf, type OperationName, type Session } from '@mendum/core/operations';
+import {
+  asksSecret,
+  hasRight,
+  OPERATIONS,
+  requestOf,
+  rightOf,
+  type OperationName,
+  type Session,
+} from '@mendum/core/operations';
 import { AppError } from '../errors.ts';
 import type { Door, Who } from './door.ts';
 
@@ -58,7 +66,7 @@ export const mayRead = (req: Request): boolean => {
 /** @throws AppError SIGN_IN_NEEDED, NOT_ALLOWED unless whoever asks has the right to it */
 export function mustMay(name: OperationName, req: Request): void {
   const { signsIn, who } = askingOf(req);
-  const right = rightOf(name);
+  const right = rightOf(name, OPERATIONS[name].method === 'GET');
   if (!signsIn || right === 'enter') return;
   if (!who) throw new AppError('SIGN_IN_NEEDED', 'Nobody is signed in here, or the sign-in has ended.');
   if (!hasRight(who.role, right))

@@ -1,61 +1,15 @@
 import { randomUUID } from 'node:crypto';
-import { pino } from 'pino';
-import request from 'supertest';
-import { afterAll, beforeAll, describe, expect, it, test } from 'vitest';
-import { OPERATIONS, ROLES, type OperationName, type Role } from '@mendum/core/operations';
-import { createApp } from '../app.ts';
-import { openDatabase, type Database } from '../db/open.ts';
-import { seedDemo } from '../demo/seed.ts';
-import { answersAsDescribed } from '../test/described.ts';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import type { Role } from '@mendum/core/operations';
+import { codeOf, head, MINUTE, NAMES, openShop, SECRETS, signIn, type Shop } from './test/shop.ts';
 
-const TODAY = new Date('2031-05-20T09:00:00Z');
-const SECRETS: Readonly<Record<Role, string>> = {
-  technician: '480593',
-  inspector: '917352',
-  lead: '264918',
-  admin: 'three crows on a fence',
-};
-const NAMES: Readonly<Record<Role, string>> = {
-  technician: 'Ines Valdur',
-  inspector: 'Petra Onslow',
-  lead: 'Tomas Reck',
-  admin: 'Mira Aldous',
-};
-
-let db: Database;
-let app: ReturnType<typeof createApp>;
-let clock = TODAY.getTime();
-const pass = (ms: number): void => void (clock += ms);
-const MINUTE = 60_000;
-
-type Agent = ReturnType<typeof request.agent>;
-let addresses = 0;
-/** Somebody with a browser of their own, on a machine of their own. */
-const somebody = (address = `10.0.${addresses >> 8}.${(addresses += 1) & 255}`): Agent =>
-  request.agent(app).set('X-Forwarded-For', address);
-const head = (by = 'Somebody Else') => ({ writeId: randomUUID(), by });
-const signIn = (agent: Agent, name: string, secret: string, shared = false) =>
-  agent.post('/api/session').send({ name, secret, shared });
-async function signedIn(role: Role, shared = false): Promise<Agent> {
-  const agent = somebody();
-  await signIn(agent, NAMES[role], SECRETS[role], shared).expect(200);
-  return agent;
-}
-const codeOf = ({ body }: request.Response): string => (body as { error: { code: string } }).error.code;
-
+let shop: Shop;
+let { somebody, signedIn, pass } = {} as Shop;
 beforeAll(async () => {
-  db = await openDatabase(':memory:');
-  await seedDemo(db, TODAY);
-  app = createApp({
-    db,
-    photosDir: '/nowhere',
-    log: pino({ level: 'silent' }),
-    before: answersAsDescribed,
-    now: () => clock,
-    proxies: 1,
-  });
+  shop = await openShop();
+  ({ somebody, signedIn, pass } = shop);
 });
-afterAll(() => db.close());
+afterAll(() => shop.close());
 
 describe('before anybody has an account', () => {
   it('names are picked, everybody may do everything, and the first account may be made here', async () => {
@@ -65,10 +19,7 @@ describe('before anybody has an account', () => {
     await somebody().post('/api/people').send(head('Ines Valdur')).expect(201);
   });
   it('the first account is an admin', async () => {
-    const made = (role: Role) =>
-      somebody()
-        .post('/api/accounts')
-        .send({ ...head(), name: NAMES[role], role, secret: SECRETS[role] });
+    const made = (role: Role) => shop.addAccount(somebody(), role);
     expect(codeOf(await made('technician').expect(409))).toBe('ACCOUNT_REFUSED');
     await made('admin').expect(201);
   });
@@ -79,112 +30,9 @@ describe('before anybody has an account', () => {
   });
   it('the admin makes the others', async () => {
     const admin = await signedIn('admin');
-    for (const role of ['technician', 'inspector', 'lead'] as const)
-      await admin
-        .post('/api/accounts')
-        .send({ ...head(), name: NAMES[role], role, secret: SECRETS[role] })
-        .expect(201);
+    for (const role of ['technician', 'inspector', 'lead'] as const) await shop.addAccount(admin, role).expect(201);
     const { body } = await admin.get('/api/accounts').expect(200);
     expect((body as { name: string }[]).map(({ name }) => name)).toEqual(Object.values(NAMES).sort());
-  });
-});
-
-/** Who may what, by hand: the letters of the roles. t technician, i inspector, l lead, a admin; * nobody signed in as well. */
-const TABLE: Readonly<Record<OperationName, string>> = {
-  health: '*tila',
-  session: '*tila',
-  signIn: '*tila',
-  signOut: '*tila',
-  description: 'tila',
-  docs: 'tila',
-  backups: 'tila',
-  people: 'tila',
-  addPerson: 'tila',
-  confirm: 'tila',
-  changeSecret: 'tila',
-  signIns: 'tila',
-  endSignIn: 'tila',
-  accounts: 'a',
-  addAccount: 'a',
-  changeAccount: 'a',
-  jobs: 'tila',
-  job: 'tila',
-  jobShelf: 'tila',
-  plan: 'tila',
-  jobFile: 'tila',
-  openJob: 'tla',
-  beginQuick: 'tla',
-  beginConnector: 'tla',
-  importJob: 'tla',
-  sayGate: 'tla',
-  withdrawGate: 'tla',
-  setPractice: 'la',
-  addFinding: 'tla',
-  changeFinding: 'tla',
-  removeFinding: 'tla',
-  saveMapping: 'tla',
-  readContinuity: 'tla',
-  setLayout: 'tla',
-  choose: 'tla',
-  tick: 'tla',
-  addReadings: 'tila',
-  seeFunctions: 'tila',
-  makeAgain: 'tla',
-  sign: 'tila',
-  correctRecord: 'tila',
-  recordSheet: 'tila',
-  recordTable: 'tila',
-  records: 'tila',
-  chain: 'tila',
-  allRecords: 'tila',
-  due: 'tila',
-  templateSheets: 'tila',
-  templateDrawing: 'tila',
-  addPhoto: 'tila',
-  keepPhoto: 'tila',
-  photo: 'tila',
-  smallPhoto: 'tila',
-  shelf: 'tila',
-  shelfFile: 'tila',
-  changeShelf: 'tla',
-  importShelf: 'la',
-  practice: 'tila',
-  practices: 'tila',
-  practiceEffect: 'tila',
-  addPractice: 'la',
-  changePractice: 'la',
-  setUsualPractice: 'la',
-  removePractice: 'la',
-  harnesses: 'tila',
-  harness: 'tila',
-  find: 'tila',
-  addHarness: 'tla',
-  changeHarness: 'tla',
-  joinHarness: 'tla',
-  nameHarness: 'tla',
-};
-
-describe('every operation, asked by every role and by nobody', () => {
-  const METHODS = { GET: 'get', POST: 'post', PUT: 'put', DELETE: 'delete' } as const;
-  /** Asked for something that is not there: what is allowed gets further than who may. */
-  const asked = async (agent: Agent, name: OperationName): Promise<'in' | 401 | 403> => {
-    const { method, path } = OPERATIONS[name];
-    const address = `/api${path.replace(/:[A-Za-z]+/g, randomUUID())}`;
-    const { status } = await (method === 'GET' ? agent.get(address) : agent[METHODS[method]](address).send({}));
-    return status === 401 || status === 403 ? status : 'in';
-  };
-  let agents: Readonly<Record<Role, Agent>>;
-  beforeAll(async () => {
-    const made = await Promise.all(ROLES.map(async (role) => [role, await signedIn(role)] as const));
-    agents = Object.fromEntries(made) as Readonly<Record<Role, Agent>>;
-  });
-  test.each(Object.entries(TABLE) as [OperationName, string][])('%s: %s', async (name, who) => {
-    expect(await asked(somebody(), name)).toBe(who.startsWith('*') ? 'in' : 401);
-    for (const role of ROLES) {
-      // Signing out ends what the other rows need.
-      const agent = name === 'signOut' ? await signedIn(role) : agents[role];
-      expect([role, await asked(agent, name)]).toEqual([role, who.includes(role.slice(0, 1)) ? 'in' : 403]);
-    }
   });
 });
 
@@ -353,7 +201,7 @@ describe('in whose name', () => {
   });
   it('PINs stand in no receipt, no audit line and no account', async () => {
     const rows = await Promise.all(
-      ['receipt', 'audit', 'account', 'sign_in'].map((table) => db.source.query(`SELECT * FROM "${table}"`)),
+      ['receipt', 'audit', 'account', 'sign_in'].map((table) => shop.db.source.query(`SELECT * FROM "${table}"`)),
     );
     const all = JSON.stringify(rows);
     for (const secret of Object.values(SECRETS)) expect(all).not.toContain(secret);

@@ -3,7 +3,6 @@ import { Outlet, useLocation } from 'react-router';
 import { NoticeBar } from './NoticeBar.tsx';
 import { useNotice } from './notice.ts';
 import { Rail } from './Rail.tsx';
-import { useWaiting } from './letIn.ts';
 import { useSession } from './session.ts';
 import { useAppDispatch, useAppSelector } from './store.ts';
 import { useKeys } from './useKeys.ts';
@@ -11,9 +10,7 @@ import { personChosen } from './view.ts';
 
 const FindDialog = lazy(async () => ({ default: (await import('../find/FindDialog.tsx')).FindDialog }));
 const MoreDialog = lazy(async () => ({ default: (await import('./MoreDialog.tsx')).MoreDialog }));
-const AccountDialog = lazy(async () => ({ default: (await import('../people/AccountDialog.tsx')).AccountDialog }));
-const ConfirmDialog = lazy(async () => ({ default: (await import('../people/ConfirmDialog.tsx')).ConfirmDialog }));
-const SignIn = lazy(async () => ({ default: (await import('../people/SignIn.tsx')).SignIn }));
+const Door = lazy(async () => ({ default: (await import('../people/Door.tsx')).Door }));
 const PersonDialog = lazy(async () => ({ default: (await import('./PersonDialog.tsx')).PersonDialog }));
 
 /** Whether the page has come to rest: who is at the bench is asked once what somebody came for is there. */
@@ -58,7 +55,6 @@ export function Shell() {
   const [finding, setFinding] = useState(false);
   const [more, setMore] = useState(false);
   const { signsIn, isOutside, wasIn } = useSignedIn();
-  const waiting = useWaiting();
   const notice = useNotice();
   const rested = useRested();
   // Where work begins, the name is asked for by what needs it.
@@ -75,9 +71,9 @@ export function Shell() {
         style={{ '--notice': notice ? '64px' : '0px' } as CSSProperties}
       >
         <div className="min-w-0 flex-1">
-          {isOutside ? (
+          {signsIn ? (
             <Suspense fallback={null}>
-              <SignIn ended={wasIn} />
+              <Door isOutside={isOutside} wasIn={wasIn} asking={asking} onClose={() => setAsking(false)} />
             </Suspense>
           ) : null}
           {/* What was entered stays on the page until somebody is signed in again. */}
@@ -94,10 +90,7 @@ export function Shell() {
           <MoreDialog onPerson={() => setAsking(true)} onFind={() => setFinding(true)} onClose={() => setMore(false)} />
         ) : null}
         {finding ? <FindDialog onClose={() => setFinding(false)} /> : null}
-        {waiting && !isOutside ? <ConfirmDialog key={waiting.writeId} waiting={waiting} /> : null}
-        {signsIn ? (
-          asking && !isOutside && <AccountDialog onClose={() => setAsking(false)} />
-        ) : asking || (person === null && rested && !asksItself) ? (
+        {!signsIn && (asking || (person === null && rested && !asksItself)) ? (
           <PersonDialog open onClose={() => setAsking(false)} />
         ) : null}
       </Suspense>

@@ -1,4 +1,4 @@
-import { useState, type FormEvent } from 'react';
+import { useState, type SyntheticEvent } from 'react';
 import { Link } from 'react-router';
 import { ROLE_WORDS } from '@mendum/core/operations';
 import { api, useChangeSecretMutation, useSignInsQuery, useSignOutMutation } from '../app/api.ts';
@@ -46,7 +46,7 @@ function ChangeSecret() {
   const [secret, setSecret] = useState('');
   const [next, setNext] = useState('');
   const [change, { error, isLoading }] = useChangeSecretMutation();
-  const submit = async (event: FormEvent): Promise<void> => {
+  const submit = async (event: SyntheticEvent): Promise<void> => {
     event.preventDefault();
     const { data } = await change({ secret, next });
     if (!data) return;
@@ -84,7 +84,7 @@ export function AccountDialog({ onClose }: { readonly onClose: () => void }) {
   if (!who) return null;
   const leave = async (): Promise<void> => {
     const { data, error } = await signOut({});
-    if (data) dispatch(api.util.upsertQueryData('session', {}, data));
+    if (data) void dispatch(api.util.upsertQueryData('session', {}, data));
     else notify(errorOf(error).message, { wrong: true });
     onClose();
   };

@@ -1,4 +1,4 @@
-import { useState, type FormEvent } from 'react';
+import { useState, type SyntheticEvent } from 'react';
 import { PASSPHRASE_LEAST, PIN_LEAST, ROLE_WORDS, ROLES, whyNoSecret, type Role } from '@mendum/core/operations';
 import { useSave } from '../app/change.ts';
 import { Button } from '../ui/button.tsx';
@@ -19,7 +19,7 @@ export function AccountForm({ first, onDone }: AccountFormProps) {
   const [secret, setSecret] = useState('');
   const [refused, setRefused] = useState<string>();
   const why = secret === '' ? undefined : whyNoSecret(secret, role, name.trim());
-  const submit = async (event: FormEvent): Promise<void> => {
+  const submit = async (event: SyntheticEvent): Promise<void> => {
     event.preventDefault();
     const sent = { name: name.trim(), role, secret };
     const outcome = await save('addAccount', sent, { quiet: true, ...(first ? { by: sent.name } : {}) });

@@ -1,4 +1,4 @@
-import { useState, type FormEvent } from 'react';
+import { useState, type SyntheticEvent } from 'react';
 import { useConfirmMutation } from '../app/api.ts';
 import { errorOf } from '../app/change.ts';
 import type { Waiting } from '../app/letIn.ts';
@@ -12,7 +12,7 @@ export function ConfirmDialog({ waiting: { writeId, done } }: { readonly waiting
   const { who } = useSession();
   const [secret, setSecret] = useState('');
   const [confirm, { error, isLoading }] = useConfirmMutation();
-  const submit = async (event: FormEvent): Promise<void> => {
+  const submit = async (event: SyntheticEvent): Promise<void> => {
     event.preventDefault();
     const { data } = await confirm({ secret, writeId });
     setSecret('');

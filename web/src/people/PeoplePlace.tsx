@@ -127,7 +127,7 @@ function Begin() {
           first
           onDone={(name) => {
             notify(`${name} signs in first, and lets the others in.`);
-            dispatch(api.util.upsertQueryData('session', {}, { signsIn: true, mayBegin: false }));
+            void dispatch(api.util.upsertQueryData('session', {}, { signsIn: true, mayBegin: false }));
           }}
         />
       </section>

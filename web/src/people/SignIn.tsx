@@ -1,4 +1,4 @@
-import { useState, type FormEvent } from 'react';
+import { useState, type SyntheticEvent } from 'react';
 import { api, useSignInMutation } from '../app/api.ts';
 import { errorOf } from '../app/change.ts';
 import { rememberedDevice, rememberSignIn } from '../app/device.ts';
@@ -43,14 +43,14 @@ export function SignIn({ ended }: { readonly ended: boolean }) {
   const [secret, setSecret] = useState('');
   const [shared, setShared] = useState(device.shared);
   const [signIn, { error, isLoading }] = useSignInMutation();
-  const submit = async (event: FormEvent): Promise<void> => {
+  const submit = async (event: SyntheticEvent): Promise<void> => {
     event.preventDefault();
     const { data } = await signIn({ name: name.trim(), secret, shared });
     setSecret('');
     if (!data?.who) return;
     rememberSignIn(data.who.name, shared);
     dispatch(personChosen(data.who.name));
-    dispatch(api.util.upsertQueryData('session', {}, data));
+    void dispatch(api.util.upsertQueryData('session', {}, data));
     cameIn(data.who.name);
   };
   const isKnown = device.names.includes(name);
@@ -75,6 +75,8 @@ export function SignIn({ ended }: { readonly ended: boolean }) {
           onChange={(event) => setName(event.target.value)}
         />
         <SecretField
+          key={isKnown ? name : 'somebody else'}
+          autoFocus={isKnown}
           label={isKnown ? `PIN of ${name}` : 'PIN'}
           value={secret}
           wrong={wrong && `${wrong.message} ${wrong.hint ?? ''}`}

@@ -1,4 +1,4 @@
-import { Suspense, useCallback, useMemo, useState } from 'react';
+import { lazy, Suspense, useCallback, useMemo, useState } from 'react';
 import { Navigate, useNavigate, useParams, useSearchParams } from 'react-router';
 import type { StageName } from '@mendum/core/operations';
 import { errorOf } from '../app/change.ts';
@@ -10,10 +10,11 @@ import { Failed, Working } from '../ui/empty.tsx';
 import { JobContext, type OpenJob } from './job.ts';
 import { JobFoot } from './JobFoot.tsx';
 import { JobHead } from './JobHead.tsx';
-import { KeysDialog } from './KeysDialog.tsx';
 import { SCREENS } from './screens.ts';
 import { isStage, STAGES } from './stages.ts';
 import { stageStates } from './standing.ts';
+
+const KeysDialog = lazy(async () => ({ default: (await import('./KeysDialog.tsx')).KeysDialog }));
 
 /** The picked finding as the address says it now: ahead of the screen when keys come fast. */
 const pickedInAddress = (): string | null => new URLSearchParams(window.location.search).get('finding');
@@ -126,7 +127,11 @@ export function JobPage() {
         </div>
         <JobFoot onKeys={() => setKeysShown(true)} />
       </div>
-      <KeysDialog open={keysShown} onClose={() => setKeysShown(false)} stage={stage} />
+      {keysShown ? (
+        <Suspense fallback={null}>
+          <KeysDialog open onClose={() => setKeysShown(false)} stage={stage} />
+        </Suspense>
+      ) : null}
     </JobContext>
   );
 }

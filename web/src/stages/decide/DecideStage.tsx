@@ -29,20 +29,26 @@ export function DecideStage() {
   return (
     <div className="grid gap-x-7 gap-y-5 lg:grid-cols-[minmax(320px,390px)_minmax(0,1fr)]">
       <div>
-        <Select
-          label="Practice"
-          value={view.practiceId}
-          disabled={busy || locked || !mayChoose}
-          onChange={(event) =>
-            void save('setPractice', { jobId: view.id, version: view.version, practiceId: event.target.value })
-          }
-        >
-          {offered.map((practice) => (
-            <option key={practice.id} value={practice.id}>
-              {practice.name}
-            </option>
-          ))}
-        </Select>
+        {mayChoose ? (
+          <Select
+            label="Practice"
+            value={view.practiceId}
+            disabled={busy || locked}
+            onChange={(event) =>
+              void save('setPractice', { jobId: view.id, version: view.version, practiceId: event.target.value })
+            }
+          >
+            {offered.map((practice) => (
+              <option key={practice.id} value={practice.id}>
+                {practice.name}
+              </option>
+            ))}
+          </Select>
+        ) : (
+          <p>
+            Practice: <b>{view.practice.name}</b>
+          </p>
+        )}
         {view.ownShelf ? (
           <p className="mt-2 text-sm text-soft">Planned from the shelf that came in the job's file.</p>
         ) : null}
