@@ -22,13 +22,14 @@ export interface Run {
   readonly said: () => string;
 }
 
-/** Starts a source of the server in a process of its own. */
-export function run(source: string, args: readonly string[], env: Readonly<Record<string, string>>): Run {
+/** Starts a source of the server in a process of its own. @param input what is piped into it */
+export function run(source: string, args: readonly string[], env: Readonly<Record<string, string>>, input = ''): Run {
   const child = spawn(process.execPath, ['--import', 'tsx', source, ...args], {
     cwd: ROOT,
     env: { ...process.env, LOG_LEVEL: 'error', ...env },
-    stdio: ['ignore', 'pipe', 'pipe'],
+    stdio: ['pipe', 'pipe', 'pipe'],
   });
+  child.stdin.end(input);
   let said = '';
   for (const stream of [child.stdout, child.stderr])
     stream.on('data', (part: Buffer) => {
