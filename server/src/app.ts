@@ -2,7 +2,9 @@ import compression from 'compression';
 import express, { Router, type Express, type RequestHandler } from 'express';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
+import { whyNotPlain } from '@mendum/core/interchange';
 import type { Database } from './db/open.ts';
+import { AppError } from './errors.ts';
 import type { Backups } from '@mendum/core/operations';
 import { docsRoutes } from './docs/routes.ts';
 import { notKept, ownName, ownPages } from './http/origin.ts';
@@ -65,6 +67,13 @@ export interface AppOptions {
 const BODY_LIMIT = '6mb';
 /** Of somebody who has not signed in yet. */
 const STRANGER_LIMIT = '16kb';
+
+/** What no thing here could be is refused before anything looks into it. */
+const plainBody: RequestHandler = (req, _res, next) => {
+  const why = whyNotPlain(req.body);
+  if (why !== undefined) throw new AppError('BAD_INPUT', why);
+  next();
+};
 
 /** Reads bodies; of somebody who has not signed in no more than it takes to do so. */
 function bodyOf(limit: string, strangerLimit: string): RequestHandler {
@@ -136,7 +145,7 @@ export function createApp({
   workRoutes(api, db, planner);
   recordRoutes(api, db, planner, today);
   api.use(noSuchAddress);
-  app.use('/api', notKept, ownPages, slowedDown(), bodyOf(BODY_LIMIT, STRANGER_LIMIT), api);
+  app.use('/api', notKept, ownPages, slowedDown(), bodyOf(BODY_LIMIT, STRANGER_LIMIT), plainBody, api);
 
   if (webDir !== undefined) {
     const answers: Answers = {

@@ -6,3 +6,5 @@ export { writeShelfTable } from './shelfTableOut.ts';
 export type { TableProblem, TableReading } from './shelfTable.ts';
 export { openApi, sentSchema } from './openApi.ts';
 export { ANSWERS, errorSchema } from './answerSchemas.ts';
+export { whyNotPlain } from './plainJson.ts';
+export { checkedBy } from './checkedBy.ts';

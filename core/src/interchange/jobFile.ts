@@ -2,12 +2,16 @@ import Joi from 'joi';
 import { FULL_SHELF, type Catalogue } from '../catalogue/index.ts';
 import { asFarAsSeen, checkJob, type Job } from '../job/index.ts';
 import { practiceById, READY_PRACTICES, type Practice } from '../practice/index.ts';
+import { fileSize } from '../units/index.ts';
 import { withCablesApart } from './olderFiles.ts';
+import { checkedBy } from './checkedBy.ts';
+import { whyNotPlain } from './plainJson.ts';
 import { pointerOf, problemsOf } from './problems.ts';
 import { JobFileRefused, type FileProblem } from './refusal.ts';
 import { catalogueSchema } from './catalogueSchemas.ts';
 import { practiceSchema } from './practiceSchema.ts';
 import { jobSchema } from './jobSchemas.ts';
+import { list, text } from './schema/fields.ts';
 import { wholeJsonSchema, type JsonSchema } from './schema/jsonSchema.ts';
 import { needed, oneOf, shape, usual } from './schema/shape.ts';
 
@@ -21,6 +25,9 @@ export interface JobFile {
   readonly job: Job;
 }
 
+/** Letters of a job file that are read. */
+export const JOB_FILE_MOST = 5_000_000;
+
 /** What a plan is computed from. */
 export interface JobFileInput {
   readonly job: Job;
@@ -29,7 +36,7 @@ export interface JobFileInput {
 }
 
 type Without = Extract<JobFile['shelf'], { readonly without: readonly string[] }>;
-const withoutSchema = shape<Without>({ without: needed(Joi.array().items(Joi.string())) });
+const withoutSchema = shape<Without>({ without: needed(list(text)) });
 
 /** A job file as it is published in docs/formats. */
 export const jobFileSchema = shape<Omit<JobFile, 'job'> & { readonly job: object }>({
@@ -98,6 +105,15 @@ export const jobOf = (raw: Omit<Job, 'id'> & { readonly id?: string | undefined 
  * @throws JobFileRefused with every problem, each with the JSON pointer of the bad field
  */
 export function readJobFile(text: string): { readonly file: JobFile } & JobFileInput {
+  if (text.length > JOB_FILE_MOST)
+    throw new JobFileRefused([
+      {
+        code: 'TOO_LARGE',
+        pointer: '',
+        message: `The file has ${fileSize(text.length)}; ${fileSize(JOB_FILE_MOST)} are the most.`,
+        hint: 'A job of 400 circuits has less than 1 MB: split it.',
+      },
+    ]);
   let raw: unknown;
   try {
     raw = JSON.parse(text);
@@ -111,11 +127,12 @@ export function readJobFile(text: string): { readonly file: JobFile } & JobFileI
       },
     ]);
   }
-  const checked = jobFileSchema.validate(withCablesApart(raw), {
-    abortEarly: false,
-    convert: false,
-    errors: { label: 'key' },
-  });
+  const why = whyNotPlain(raw);
+  if (why !== undefined)
+    throw new JobFileRefused([
+      { code: 'NOT_PLAIN', pointer: '', message: why, hint: 'Export the job again; no job file looks like this.' },
+    ]);
+  const checked = checkedBy(jobFileSchema, withCablesApart(raw));
   if (checked.error) throw new JobFileRefused(problemsOf(checked.error, jobFileSchema));
   const file = checked.value as Omit<JobFile, 'job'> & { readonly job: Omit<Job, 'id'> & { readonly id?: string } };
   const job = asFarAsSeen(jobOf(file.job));

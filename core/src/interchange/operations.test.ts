@@ -7,7 +7,7 @@ import {
   type Operation,
   type OperationName,
 } from '../operations/index.ts';
-import { sentSchema } from './index.ts';
+import { jobFileJsonSchema, openApi, sentSchema } from './index.ts';
 
 const NAMES = Object.keys(OPERATIONS) as OperationName[];
 
@@ -37,4 +37,62 @@ describe('how an operation is asked', () => {
       method: 'POST',
       body: { version: 4, findingId: 'F', use: null },
     }));
+});
+
+describe('everything that is sent', () => {
+  type Described = Readonly<Record<string, unknown>>;
+  /** What of a schema has no limit: figures, texts and lists, by their path. Versions only ever count up. */
+  const unlimited = (
+    schema: Described,
+    path: string,
+    named: Readonly<Record<string, Described>>,
+  ): readonly string[] => {
+    const seen = new Set<string>();
+    // A photo is held to its limit as it is read.
+    const isFree = ({ type, enum: values, const: value, format, ...limits }: Described): boolean =>
+      format !== 'binary' &&
+      values === undefined &&
+      value === undefined &&
+      ((type === 'number' && Number(limits.maximum ?? limits.exclusiveMaximum ?? Infinity) > 1e9) ||
+        (type === 'string' && limits.maxLength === undefined && limits.pattern === undefined) ||
+        (type === 'array' && limits.maxItems === undefined));
+    const walk = (one: unknown, at: string): readonly string[] => {
+      if (typeof one !== 'object' || one === null) return [];
+      if (Array.isArray(one)) return one.flatMap((item) => walk(item, at));
+      const { $ref: ref, properties, ...rest } = one as Described;
+      if (typeof ref === 'string') {
+        const name = ref.split('/').at(-1) ?? '';
+        if (seen.has(name)) return [];
+        seen.add(name);
+        return walk(named[name], name);
+      }
+      return [
+        ...(isFree(rest) ? [at] : []),
+        ...Object.entries((properties ?? {}) as Described).flatMap(([key, item]) => walk(item, `${at}.${key}`)),
+        ...Object.entries(rest).flatMap(([key, item]) => (key === '$defs' || key === 'if' ? [] : walk(item, at))),
+      ];
+    };
+    return walk(schema, path);
+  };
+  const { components, paths } = openApi('1') as unknown as {
+    readonly components: { readonly schemas: Readonly<Record<string, Described>> };
+    readonly paths: Readonly<Record<string, Readonly<Record<string, Described>>>>;
+  };
+  test.each(Object.entries(paths))('%s: each figure, text and list has a limit', (path, operations) => {
+    const sent = Object.values(operations).map(({ requestBody, parameters }) => ({
+      requestBody,
+      query: (parameters as readonly { readonly in: string; readonly schema: unknown }[])
+        .filter((one) => one.in === 'query')
+        .map(({ schema }) => schema),
+    }));
+    expect(unlimited({ sent }, path, components.schemas)).toEqual([]);
+  });
+  it('in a job file as well', () => {
+    const schema = jobFileJsonSchema();
+    expect(unlimited(schema, 'job file', schema.$defs as Readonly<Record<string, Described>>)).toEqual([]);
+  });
+  it('one without is found', () => {
+    const free = { properties: { a: { type: 'string' }, b: { type: 'array', items: { type: 'number' } } } };
+    expect(unlimited(free, 'x', {})).toEqual(['x.a', 'x.b', 'x.b']);
+  });
 });

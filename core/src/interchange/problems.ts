@@ -11,7 +11,7 @@ export const pointerOf = (path: readonly (string | number)[]): string =>
 
 const shown = (value: unknown): string => {
   if (value === undefined) return 'nothing';
-  const text = JSON.stringify(value);
+  const text = typeof value === 'string' ? JSON.stringify(value.slice(0, 61)) : JSON.stringify(value);
   return text.length > 60 ? `${text.slice(0, 57)}…` : text;
 };
 

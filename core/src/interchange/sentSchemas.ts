@@ -6,6 +6,7 @@ import { shelfEditSchema } from './catalogueSchemas.ts';
 import { harnessEditSchema } from './editSchemas.ts';
 import { findingSchema } from './findingSchema.ts';
 import { harnessSchema, machineSchema } from './harnessSchemas.ts';
+import { JOB_FILE_MOST } from './jobFile.ts';
 import { layoutSchema, useSchema } from './jobSchemas.ts';
 import { continuityFields, mappingSchema } from './mappingSchemas.ts';
 import { practiceSchema } from './practiceSchema.ts';
@@ -60,7 +61,7 @@ export const SENT: { readonly [N in SendingName]: FieldsOf<SentOf<N>> } = {
   openJob: { title: needed(text), harnessId: needed(Joi.string().min(1).max(80)) },
   beginQuick: { quick: needed(quickSchema), how: needed(oneOf(['provedDead', 'batteryOff'])) },
   beginConnector: { connector: needed(quickConnectorSchema), how: needed(oneOf(['provedDead', 'batteryOff'])) },
-  importJob: { text: needed(Joi.string().min(1).max(5_000_000)) },
+  importJob: { text: needed(Joi.string().min(1).max(JOB_FILE_MOST)) },
   sayGate: { ...versioned, how: oneOf(['provedDead', 'batteryOff']), procedure: longText, reading: longText },
   withdrawGate: versioned,
   setPractice: { ...versioned, practiceId: needed(Joi.string().min(1).max(120)) },

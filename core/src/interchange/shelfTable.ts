@@ -136,6 +136,27 @@ const SCHEMAS = { tool: toolSchema, wire: wireStockSchema } as const;
  * @param rows cells with the line of headers first
  */
 export function readShelfTable(rows: readonly (readonly string[])[]): TableReading {
+  const read = readWhole(rows);
+  return read.ok ? read : { ok: false, problems: told(read.problems) };
+}
+
+/** So many bad cells are told, and so many letters of each. */
+const TOLD_MOST = 200;
+const LETTERS_MOST = 60;
+const short = (text: string): string => (text.length > LETTERS_MOST ? `${text.slice(0, LETTERS_MOST - 1)}…` : text);
+
+function told(problems: readonly TableProblem[]): readonly TableProblem[] {
+  const more = problems.length - TOLD_MOST;
+  const first = problems
+    .slice(0, TOLD_MOST)
+    .map((one) => ({ ...one, column: short(one.column), value: short(one.value) }));
+  const [last] = problems.slice(TOLD_MOST);
+  return last
+    ? [...first, { ...last, column: '', value: '', why: `${more.toLocaleString('en')} more cells are wrong.` }]
+    : first;
+}
+
+function readWhole(rows: readonly (readonly string[])[]): TableReading {
   const headers = (rows[0] ?? []).map((title) => title.trim());
   const missing = ['Kind', 'Id'].filter((title) => !headers.includes(title));
   if (missing.length > 0)

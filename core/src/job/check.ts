@@ -1,6 +1,6 @@
 import { besideAlong, farthestOn, runLengthInWords, type Beyond, type Harness } from '../harness/index.ts';
 import { branchesOf, damageOf, isAtCavity, type Finding } from '../damage/index.ts';
-import { figure } from '../units/index.ts';
+import { figure, someOf } from '../units/index.ts';
 import { checkConnectors } from './checkConnectors.ts';
 import { checkLimits } from './limits.ts';
 import type { JobProblem } from './problem.ts';
@@ -19,7 +19,7 @@ export function checkFinding(finding: Finding, job: Pick<Job, 'harness'>, pointe
         'UNKNOWN_RUN',
         `${pointer}/runId`,
         `Run "${finding.runId}" is not in the harness.`,
-        `Use one of: ${job.harness.runs.map((one) => one.id).join(', ')}.`,
+        `Use one of: ${someOf(job.harness.runs.map((one) => one.id))}.`,
       ),
     ];
   if (!circuit)
@@ -37,7 +37,7 @@ export function checkFinding(finding: Finding, job: Pick<Job, 'harness'>, pointe
         'CIRCUIT_NOT_IN_RUN',
         `${pointer}/runId`,
         `Circuit ${circuit.number} does not go through ${run.name}.`,
-        `It goes through ${circuit.runIds.join(', ')}.`,
+        `It goes through ${someOf(circuit.runIds)}.`,
       ),
     );
   }

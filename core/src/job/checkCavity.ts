@@ -1,3 +1,4 @@
+import { someOf } from '../units/index.ts';
 import { cavitiesOf } from '../connector/index.ts';
 import { endOfCircuit, damageOf, isAtCavity, type CavityFinding, type Finding } from '../damage/index.ts';
 import type { Cavity, Harness, NodeKind } from '../harness/index.ts';
@@ -71,7 +72,7 @@ export function checkFreeCavity(finding: Finding, { harness }: Pick<Job, 'harnes
         'UNKNOWN_NODE',
         `${pointer}/${field}/nodeId`,
         `"${nodeId}" is not a connector${kinds.length > 1 ? ' or end' : ''} of the harness.`,
-        `${kinds.length > 1 ? 'Connectors and ends' : 'Connectors'} are: ${may.map((one) => one.id).join(', ')}.`,
+        `${kinds.length > 1 ? 'Connectors and ends' : 'Connectors'} are: ${someOf(may.map((one) => one.id))}.`,
       ),
     ];
   if (node.kind === 'end') return [];
@@ -81,9 +82,7 @@ export function checkFreeCavity(finding: Finding, { harness }: Pick<Job, 'harnes
         'UNKNOWN_CAVITY',
         `${pointer}/${pathIn(field)}`,
         `${node.name} has no cavity ${cavity}.`,
-        `Cavities are: ${cavitiesOf(node.face)
-          .map((one) => one.cavity)
-          .join(', ')}.`,
+        `Cavities are: ${someOf(cavitiesOf(node.face).map((one) => one.cavity))}.`,
       ),
     ];
   const owner = harness.circuits.find((circuit) =>

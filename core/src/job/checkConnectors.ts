@@ -1,3 +1,4 @@
+import { someOf } from '../units/index.ts';
 import { cavitiesOf } from '../connector/index.ts';
 import type { Harness } from '../harness/index.ts';
 import type { JobProblem } from './problem.ts';
@@ -55,7 +56,7 @@ export function checkConnectors(harness: Harness): JobProblem[] {
           code: 'UNKNOWN_CAVITY',
           pointer: `/harness/circuits/${index}/${end}/cavity`,
           message: `Circuit ${circuit.number} is in cavity ${circuit[end].cavity} of ${name}, which has no such cavity.`,
-          hint: `Its cavities are ${known.join(', ')}.`,
+          hint: `Its cavities are ${someOf(known)}.`,
         },
       ];
     }),

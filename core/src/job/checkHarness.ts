@@ -1,6 +1,6 @@
 import { AMBIENT_BY_AREA_C, ambientC, farthestOn, type Circuit } from '../harness/index.ts';
 import { EditRefused, setCable, type Surveyed } from '../survey/index.ts';
-import { figure } from '../units/index.ts';
+import { figure, someOf } from '../units/index.ts';
 import { allowedCurrentA, sizeDisagreement, sizeInWords, type WireSpec } from '../wire/index.ts';
 import type { JobProblem } from './problem.ts';
 import type { Job } from './types.ts';
@@ -52,7 +52,7 @@ export function checkCircuit(circuit: Circuit, job: Job, pointer: string): JobPr
           'UNKNOWN_RUN',
           `${pointer}/runIds/${index}`,
           `Circuit ${circuit.number} goes through run "${id}", which is not in the harness.`,
-          `Runs are: ${harness.runs.map((run) => run.id).join(', ')}.`,
+          `Runs are: ${someOf(harness.runs.map((run) => run.id))}.`,
         ),
       );
   });
@@ -73,7 +73,7 @@ export function checkCircuit(circuit: Circuit, job: Job, pointer: string): JobPr
           'UNKNOWN_NODE',
           `${pointer}/${end}/nodeId`,
           `Circuit ${circuit.number} ${end === 'from' ? 'starts' : 'ends'} at "${circuit[end].nodeId}", which is not in the harness.`,
-          `Nodes are: ${harness.nodes.map((node) => node.id).join(', ')}.`,
+          `Nodes are: ${someOf(harness.nodes.map((node) => node.id))}.`,
         ),
       );
     }
@@ -123,7 +123,7 @@ export function checkRuns(job: Job): JobProblem[] {
               'UNKNOWN_NODE',
               `${pointer}/${end}`,
               `${run.name} ends at "${run[end]}", which is not in the harness.`,
-              `Nodes are: ${harness.nodes.map((node) => node.id).join(', ')}.`,
+              `Nodes are: ${someOf(harness.nodes.map((node) => node.id))}.`,
             ),
           ],
     );

@@ -1,6 +1,6 @@
 import type { ErrorRequestHandler, Request, RequestHandler } from 'express';
 import type Joi from 'joi';
-import { JobFileRefused, problemsOf } from '@mendum/core/interchange';
+import { checkedBy, JobFileRefused, problemsOf } from '@mendum/core/interchange';
 import { AppError, type ErrorCode } from '../errors.ts';
 
 /** The body of a request, checked. @throws AppError BAD_INPUT naming the field, or EMPTY_BODY */
@@ -9,7 +9,7 @@ export function checked<T>(schema: Joi.ObjectSchema, req: Request): T {
   if (body === undefined || body === null || (typeof body === 'object' && Object.keys(body).length === 0)) {
     throw new AppError('EMPTY_BODY', 'The request has no body, or not one of type application/json.');
   }
-  const result = schema.validate(body, { abortEarly: false, convert: false, errors: { label: 'key' } });
+  const result = checkedBy(schema, body);
   if (result.error) {
     const problems = problemsOf(result.error, schema);
     const [first] = problems;
@@ -114,5 +114,6 @@ export const answerError: ErrorRequestHandler = (thrown: unknown, req, res, next
   }
   const error = asAppError(thrown);
   if (error.status >= 500) req.log.error({ err: thrown }, 'request failed');
-  res.status(error.status).json(error.body());
+  // What was to be sent, a photo or a sheet, is not what is sent.
+  res.type('json').status(error.status).json(error.body());
 };

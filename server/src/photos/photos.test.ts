@@ -88,8 +88,13 @@ describe('photos of a finding', () => {
   });
 
   it('sent twice it is kept once; taken away it can be brought back; an unknown finding has none', async () => {
-    const [id, body] = [randomUUID(), await picture(20, 20).jpeg().toBuffer()];
-    expect((await send(body, 'image/jpeg', id)).body).toEqual((await send(body, 'image/jpeg', id)).body);
+    const [writeId, body] = [randomUUID(), await picture(20, 20).jpeg().toBuffer()];
+    const before = readdirSync(server.photosDir).length;
+    const sent = await Promise.all([send(body, 'image/jpeg', writeId), send(body, 'image/jpeg', writeId)]);
+    const { id } = sent[0].body as { id: string };
+    expect(sent.map((answer) => answer.body as unknown)).toEqual([sent[0].body, sent[0].body]);
+    expect((await send(body, 'image/jpeg', writeId)).body).toEqual(sent[0].body);
+    expect(readdirSync(server.photosDir)).toHaveLength(before + 2);
     const has = async (): Promise<number> =>
       (await server.job('0147')).photos.filter((photo) => photo.id === id).length;
     expect(await has()).toBe(1);

@@ -13,7 +13,7 @@ export const id = Joi.string()
   .trim()
   .min(1)
   .max(80)
-  .pattern(/^[^\s/#]+$/, 'letters, digits, dots and dashes, without spaces');
+  .pattern(/^(?!\.{1,2}$)[^\s/#]+$/, 'letters, digits, dots and dashes, without spaces, and not dots alone');
 export const text = Joi.string().trim().min(1).max(TEXT_MOST);
 export const longText = Joi.string().trim().min(1).max(LONG_TEXT_MOST);
 export const lengthMm = Joi.number().min(0).max(LONGEST_MM);

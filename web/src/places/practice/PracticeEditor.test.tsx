@@ -1,8 +1,11 @@
 import { useState } from 'react';
 import { render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
+import { Provider } from 'react-redux';
 import { expect, it } from 'vitest';
 import { READY_PRACTICES, type Practice } from '@mendum/core/practice';
+import { makeStore } from '../../app/store.ts';
+import { standInServer } from '../../test/server.ts';
 import { PracticeEditor } from './PracticeEditor.tsx';
 
 const [READY] = READY_PRACTICES;
@@ -16,7 +19,12 @@ const show = () => {
     };
     return <PracticeEditor practice={practice} onChange={change} />;
   }
-  render(<Editor />);
+  standInServer({ 'GET /session': { body: { signsIn: false, mayBegin: false } } });
+  render(
+    <Provider store={makeStore()}>
+      <Editor />
+    </Provider>,
+  );
   return kept;
 };
 
@@ -33,4 +41,13 @@ it('a figure is kept while it is typed, so that Save is ready at once; one out o
   expect(screen.getByRole('alert').textContent).toBe('Enter a number from 6 to 2,000 mm.');
   expect(overlap.value).toBe('5.9');
   expect(kept.at(-1)?.figures.overlapMm).toBe(12.5);
+});
+
+it('who signs is switched on, and says that nobody is held to it where nobody signs in', async () => {
+  const kept = show();
+  await userEvent.click(screen.getByLabelText('Somebody else signs than who made it'));
+  expect(kept.at(-1)?.signing).toEqual({ another: true });
+  await userEvent.click(screen.getByLabelText(/^A lead signs airbag/));
+  expect(kept.at(-1)?.signing).toEqual({ another: true, lead: true });
+  expect(screen.getByText(/nobody is held to it yet/)).not.toBeNull();
 });
