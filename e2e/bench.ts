@@ -1,6 +1,9 @@
 import { expect, type APIRequestContext, type Page } from '@playwright/test';
 import type { LineOf, Page as ListPage } from '@mendum/core/operations';
 
+/** Where people sign in: a server by itself, since everybody else's walks begin without. */
+export const SIGNING_IN_PORT = 4656;
+
 /** Chooses who is at the bench on this device, as if it had been asked before. */
 export async function atTheBench(page: Page, theme: 'light' | 'dark' = 'light'): Promise<void> {
   await page.addInitScript((chosen) => {

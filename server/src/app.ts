@@ -77,7 +77,8 @@ const plainBody: RequestHandler = (req, _res, next) => {
 
 /** Reads bodies; of somebody who has not signed in no more than it takes to do so. */
 function bodyOf(limit: string, strangerLimit: string): RequestHandler {
-  const [known, stranger] = [express.json({ limit }), express.json({ limit: strangerLimit })];
+  const known: RequestHandler = express.json({ limit });
+  const stranger: RequestHandler = express.json({ limit: strangerLimit });
   return (req, res, next) => (mayRead(req) ? known : stranger)(req, res, next);
 }
 

@@ -24,6 +24,6 @@ const OPTIONS: Joi.ValidationOptions = { convert: false, errors: { label: 'key' 
  */
 export function checkedBy(schema: Joi.Schema, value: unknown): Joi.ValidationResult<unknown> {
   const first = schema.validate(value, { ...OPTIONS, abortEarly: true });
-  if (!first.error || isMoreThan(ALL_TOLD_OF, value)) return first as Joi.ValidationResult<unknown>;
-  return schema.validate(value, { ...OPTIONS, abortEarly: false }) as Joi.ValidationResult<unknown>;
+  if (!first.error || isMoreThan(ALL_TOLD_OF, value)) return first;
+  return schema.validate(value, { ...OPTIONS, abortEarly: false });
 }
