@@ -1,9 +1,10 @@
 import { useState } from 'react';
 import { maySign } from '@mendum/core/prove';
 import { functionsOf, jobSheet, notWatched } from '@mendum/core/record';
-import type { JobView } from '@mendum/core/operations';
+import { whyNotSigned, type JobView } from '@mendum/core/operations';
 import { Link } from 'react-router';
 import { useSave } from '../../app/change.ts';
+import { useSession } from '../../app/session.ts';
 import { useAppSelector } from '../../app/store.ts';
 import { Button } from '../../ui/button.tsx';
 import { TextArea } from '../../ui/field.tsx';
@@ -42,6 +43,8 @@ export function RecordStage() {
   const functions = functionsOf(view.job, plan, view.functions, view.readings);
   const unwatched = notWatched(functions);
   const [first] = records;
+  const { who } = useSession();
+  const notYours = who && whyNotSigned(who, [view.practice.signing], view);
   const sign = async (): Promise<void> => {
     const outcome = await save(
       'sign',
@@ -92,9 +95,13 @@ export function RecordStage() {
                 {refusal.message} {refusal.hint}
               </p>
             ) : null}
-            <Button look="copper" disabled={busy || open > 0 || sheet.lines.length === 0} onClick={() => void sign()}>
-              Sign as {person}
-            </Button>
+            {notYours === undefined ? (
+              <Button look="copper" disabled={busy || open > 0 || sheet.lines.length === 0} onClick={() => void sign()}>
+                Sign as {person}
+              </Button>
+            ) : (
+              <p className="border-l-4 border-rework pl-3 text-lg">{notYours}</p>
+            )}
           </section>
         )}
         <a

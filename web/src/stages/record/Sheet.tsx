@@ -1,5 +1,6 @@
 import type { JobSheet } from '@mendum/core/record';
 import { StandingMark, Verdict } from '../../ui/verdict.tsx';
+import { useChainQuery } from '../../app/api.ts';
 import { when } from '../../ui/when.ts';
 
 interface SheetProps {
@@ -13,6 +14,19 @@ const Fact = ({ name, value }: { readonly name: string; readonly value: string }
     <dd>{value}</dd>
   </div>
 );
+
+/** Where the chain of records stood when this was shown: whoever holds the sheet can hold the data to it. */
+function ChainHead() {
+  const { data } = useChainQuery({}, { refetchOnMountOrArgChange: true });
+  if (!data) return null;
+  return (
+    <p className="figure mt-2 text-xs break-all text-soft">
+      {data.broken
+        ? `The chain of records breaks at row ${data.broken.row}.`
+        : `Chain of records: row ${data.row}, ${data.hash}`}
+    </p>
+  );
+}
 
 /** The record as it prints: what was done to which circuit, where, how, with what, how it read, by whom. */
 export function Sheet({ sheet, signature }: SheetProps) {
@@ -117,6 +131,7 @@ export function Sheet({ sheet, signature }: SheetProps) {
         ) : (
           <p className="text-soft">Not signed: this is the state of the work and not a record.</p>
         )}
+        {signature ? <ChainHead /> : null}
       </footer>
     </article>
   );

@@ -69,6 +69,16 @@ describe('before it is signed', () => {
     );
   });
 
+  it('whoever made it is told before they sign that somebody else does, where the practice says so', async () => {
+    const session = { signsIn: true, mayBegin: false, who: { id: 'A', name: 'Ines', role: 'technician' } };
+    standInServer({ 'GET /session': { body: session } });
+    const view = proved();
+    const ticks = [{ stepId: 'S', spliceId: 'F1:only', done: true, by: 'Ines', at: AT }];
+    show({ ...view, ticks, practice: { ...view.practice, signing: { another: true } } });
+    await screen.findByText('Ines made part of this: somebody else signs it.');
+    expect(screen.queryByRole('button', { name: /^Sign as/ })).toBeNull();
+  });
+
   it('a refused signature says why, where it was pressed', async () => {
     standInServer({
       'POST /jobs/J/sign': {
@@ -119,6 +129,13 @@ describe('once signed', () => {
     expect(screen.queryByRole('button', { name: /^Sign as/ })).toBeNull();
   });
 
+  it('the sheet carries the head of the chain', async () => {
+    const state = { row: 412, hash: 'ab12'.repeat(16), at: AT, signs: false };
+    standInServer({ 'GET /chain': { body: state } });
+    show(signed());
+    const sheet = screen.getByRole('article', { name: 'Repair record' });
+    await within(sheet).findByText(`Chain of records: row 412, ${state.hash}`);
+  });
   it('is corrected by a new record that names the old one', async () => {
     const sent = standInServer({ 'POST /records/R1/corrections': { status: 201, body: { id: 'R2' } } });
     show(signed());
