@@ -48,6 +48,7 @@ for (const { theme, ...size } of LOOKS) {
       ['/practice', 'Practice'],
       ['/due', 'Due back'],
       ['/data', 'Data'],
+      ['/people', 'People'],
       [`${closed}/survey`, 'Drive loom W2'],
       [`${open}/survey`, 'Rear loom W5'],
       [`${open}/decide`, 'Rear loom W5'],

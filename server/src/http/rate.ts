@@ -6,9 +6,9 @@ import { AppError } from '../errors.ts';
 
 const MINUTE_MS = 60_000;
 /** Tries at a PIN from one address, within five minutes; those that were right do not count. */
-export const SIGN_IN_MOST = 30;
+const SIGN_IN_MOST = 30;
 /** What costs the server a plan, a drawing or a long read, for each person in a minute. */
-export const COSTLY_MOST = 240;
+const COSTLY_MOST = 240;
 
 const COSTLY: readonly OperationName[] = [
   'plan',

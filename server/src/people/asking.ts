@@ -26,9 +26,9 @@ const ASKING = new WeakMap<Request, Asking>();
 const NOBODY: Asking = { signsIn: false, isHere: false, isConfirmed: () => false };
 const OWN_MACHINE = /^(::1|(::ffff:)?127\.)/;
 
-/** The name of the cookie that a sign-in is held by. */
-export const COOKIE = 'mendum';
-export const tokenIn = (req: Request): string | undefined => parseCookie(req.headers.cookie ?? '')[COOKIE];
+/** The name of the cookie that a sign-in is held by; over TLS one that no other name of the machine can set. */
+export const cookieName = (req: Request): string => (req.secure ? '__Host-mendum' : 'mendum');
+export const tokenIn = (req: Request): string | undefined => parseCookie(req.headers.cookie ?? '')[cookieName(req)];
 
 /** Finds out who asks, before anything is answered. */
 export const whoAsks =
@@ -69,8 +69,9 @@ export function mustMay(name: OperationName, req: Request): void {
   const right = rightOf(name, OPERATIONS[name].method === 'GET');
   if (!signsIn || right === 'enter') return;
   if (!who) throw new AppError('SIGN_IN_NEEDED', 'Nobody is signed in here, or the sign-in has ended.');
-  if (!hasRight(who.role, right))
-    throw new AppError('NOT_ALLOWED', `${who.name} signed in as ${who.role}, who may not do this.`);
+  if (hasRight(who.role, right)) return;
+  req.log.warn({ event: 'not allowed', account: who.id, operation: name }, 'not allowed');
+  throw new AppError('NOT_ALLOWED', `${who.name} signed in as ${who.role}, who may not do this.`);
 }
 
 /** The name that stands on what is done: of whoever is signed in; as it was picked where nobody signs in. */

@@ -41,6 +41,8 @@ describe('a sign-in', () => {
     const { headers } = await signIn(somebody(), NAMES.technician, SECRETS.technician).expect(200);
     const [cookie = ''] = headers['set-cookie'] as unknown as string[];
     expect(cookie).toMatch(/^mendum=[\w-]{43}; Max-Age=43200; Path=\/; .*HttpOnly; SameSite=Strict$/);
+    const safe = await signIn(somebody().set('X-Forwarded-Proto', 'https'), NAMES.technician, SECRETS.technician);
+    expect((safe.headers['set-cookie'] as unknown as string[])[0]).toMatch(/^__Host-mendum=.* Path=\/;.* Secure;/);
     const shared = await signIn(somebody(), NAMES.technician, SECRETS.technician, true);
     expect((shared.headers['set-cookie'] as unknown as string[])[0]).not.toContain('Max-Age');
   });

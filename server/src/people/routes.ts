@@ -7,7 +7,7 @@ import type { Database } from '../db/open.ts';
 import { AppError } from '../errors.ts';
 import { checked } from '../http/handle.ts';
 import { read, register, write } from '../http/serve.ts';
-import { askingOf, COOKIE, sessionOf, tokenIn } from './asking.ts';
+import { askingOf, cookieName, sessionOf, tokenIn } from './asking.ts';
 import { LASTS, nameKey, type Door, type Who } from './door.ts';
 import { hashOf, isSecret } from './secret.ts';
 
@@ -64,7 +64,7 @@ export function signInRoutes(router: Router, db: Database, door: Door): void {
     if (before) (await db.write((manager) => door.end(manager, ({ id }) => id === before.signInId)))();
     const token = await door.begin(account.id, deviceOf(req), shared);
     // On a shared tablet it ends with the browser, too.
-    res.cookie(COOKIE, token, { ...cookieFor(req), ...(shared ? {} : { maxAge: LASTS.own.inAllMs }) });
+    res.cookie(cookieName(req), token, { ...cookieFor(req), ...(shared ? {} : { maxAge: LASTS.own.inAllMs }) });
     req.log.info({ event: 'signed in', account: account.id }, 'signed in');
     return sessionOf({ ...askingOf(req), signsIn: true, who: await door.whose(token) });
   });
@@ -72,7 +72,7 @@ export function signInRoutes(router: Router, db: Database, door: Door): void {
     const asking = askingOf(req);
     const { who } = asking;
     if (who) (await db.write((manager) => door.end(manager, ({ id }) => id === who.signInId)))();
-    res.clearCookie(COOKIE, cookieFor(req));
+    res.clearCookie(cookieName(req), cookieFor(req));
     return sessionOf({ ...asking, who: undefined });
   });
   ask('confirm', async ({ secret, writeId }, req) => {

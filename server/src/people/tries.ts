@@ -16,7 +16,7 @@ interface Tried {
 }
 
 /** How long the next try waits after so many wrong ones, ms: half a minute after the fifth, twice as long each time. */
-export const waitAfter = (wrong: number): number =>
+const waitAfter = (wrong: number): number =>
   wrong < FREE ? 0 : Math.min(FIRST_WAIT_MS * 2 ** (wrong - FREE), MOST_WAIT_MS);
 
 /** "40 s", "8 min". */

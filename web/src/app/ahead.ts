@@ -9,7 +9,7 @@ const quietly = () => undefined;
 const AHEAD = { subscribe: false } as const;
 
 /** Who is signed in: the first thing that a page has to know. */
-export const sessionAhead = (dispatch: Store['dispatch']) => dispatch(api.endpoints.session.initiate({}, AHEAD));
+const sessionAhead = (dispatch: Store['dispatch']) => dispatch(api.endpoints.session.initiate({}, AHEAD));
 
 /** The lists of the first page, asked for before it is drawn; done when they are there, or could not be had. */
 export async function jobsAhead(dispatch: Store['dispatch']): Promise<void> {

@@ -1,4 +1,4 @@
-import { mayDo, type OperationName, type Role, type Session } from '@mendum/core/operations';
+import { mayDo, type OperationName, type Session } from '@mendum/core/operations';
 import { useSessionQuery } from './api.ts';
 
 /** Until the server has said otherwise, names are picked. */
@@ -12,6 +12,3 @@ export function useMay(name: OperationName): boolean {
   const { signsIn, who } = useSession();
   return !signsIn || (who !== undefined && mayDo(who.role, name));
 }
-
-/** The role of whoever is signed in; none where names are picked. */
-export const useRole = (): Role | undefined => useSession().who?.role;
