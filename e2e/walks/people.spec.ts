@@ -4,19 +4,28 @@ import { jobId, makeAll, proveShown, SIGNING_IN_PORT, visit, watch } from '../be
 test.use({ baseURL: `http://127.0.0.1:${SIGNING_IN_PORT}` });
 
 const PEOPLE = [
-  ['Ines Valdur', 'technician', '480593'],
-  ['Petra Onslow', 'inspector', '917352'],
+  ['Ines Valdur', 'technician', '371946'],
+  ['Petra Onslow', 'inspector', '582714'],
 ] as const;
 const PASSPHRASE = 'three crows on a fence';
 
-/** Signs in on a tablet that has seen nobody of that name, or whose name is one tap. */
-async function signIn(page: Page, name: string, secret: string): Promise<void> {
+/**
+ * Signs in on a tablet that has seen nobody of that name, or whose name is one tap.
+ * @param given the PIN that somebody else set, where it is the first time
+ */
+async function signIn(page: Page, name: string, secret: string, given?: string): Promise<void> {
   const known = page.getByRole('group', { name: 'Signed in here before' }).getByRole('button', { name });
   await expect(page.getByRole('heading', { name: 'Who is at the bench?' })).toBeVisible();
   if ((await known.count()) > 0) await known.click();
   else await page.getByLabel(/^(Name|Somebody else)$/).fill(name);
-  await page.getByLabel(/^PIN/).fill(secret);
+  await page.getByLabel(/^PIN/).fill(given ?? secret);
   await page.keyboard.press('Enter');
+  if (given !== undefined) {
+    await expect(page.getByRole('heading', { name: `Your own PIN, ${name}` })).toBeVisible();
+    await page.getByLabel('PIN that you were given').fill(given);
+    await page.getByLabel('New PIN').fill(secret);
+    await page.getByRole('button', { name: 'Change it' }).click();
+  }
   await expect(page.getByRole('button', { name: `At the bench: ${name}. Change` })).toBeVisible();
 }
 async function signOut(page: Page): Promise<void> {
@@ -59,7 +68,7 @@ test('a shop has people sign in: one makes a repair, another signs it, by PIN', 
   await signOut(page);
 
   // The technician sees no practice to change, makes the repair and proves it; it is not theirs to sign.
-  await signIn(page, 'Ines Valdur', '480593');
+  await signIn(page, 'Ines Valdur', '480593', '371946');
   await expect(page.getByRole('button', { name: 'Make our own copy' })).toHaveCount(0);
   await visit(page, `/jobs/${id}/bench`);
   await makeAll(page);
@@ -84,7 +93,7 @@ test('a shop has people sign in: one makes a repair, another signs it, by PIN', 
   await signOut(page);
 
   // The inspector changes no repair, and signs this one.
-  await signIn(page, 'Petra Onslow', '917352');
+  await signIn(page, 'Petra Onslow', '917352', '582714');
   await visit(page, `/jobs/${id}/survey`);
   await expect(page.getByRole('button', { name: 'Add a finding' })).toHaveCount(0);
   await visit(page, `/jobs/${id}/record`);

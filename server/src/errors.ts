@@ -22,6 +22,7 @@ export const ERRORS = {
   TOO_MANY: { status: 429, hint: 'Wait a minute and send it again; nothing was changed.' },
   NOT_ALLOWED: { status: 403, hint: 'Ask a lead or an admin to do it; nothing was changed.' },
   CONFIRM_NEEDED: { status: 403, hint: 'Type it, and it is sent again; nothing was changed.' },
+  SECRET_TO_CHANGE: { status: 403, hint: 'Change it where you signed in; nothing was changed.' },
   SECRET_REFUSED: { status: 422, hint: 'Take another one; nothing was changed.' },
   ACCOUNT_REFUSED: { status: 409, hint: 'Nothing was changed.' },
   NOT_FOUND: { status: 404, hint: 'It may have been removed; go back to the list.' },

@@ -9,7 +9,12 @@ export const sessionSchema = named(
   'session',
   shape<Session>({
     signsIn: needed(flag),
-    who: shape<NonNullable<Session['who']>>({ id: needed(words), name: needed(words), role: needed(role) }),
+    who: shape<NonNullable<Session['who']>>({
+      id: needed(words),
+      name: needed(words),
+      role: needed(role),
+      mustChange: flag,
+    }),
     mayBegin: needed(flag),
   }),
   'Who is asking, as the server knows it.',

@@ -31,7 +31,15 @@ export interface Account {
 export interface Session {
   /** Whether people sign in here at all; without an account names are picked, and everybody may do everything. */
   readonly signsIn: boolean;
-  readonly who?: { readonly id: string; readonly name: string; readonly role: Role } | undefined;
+  readonly who?:
+    | {
+        readonly id: string;
+        readonly name: string;
+        readonly role: Role;
+        /** The PIN was set by somebody else: nothing is answered before they have taken their own. */
+        readonly mustChange?: boolean | undefined;
+      }
+    | undefined;
   /** The first account may be made here: nobody has one, and this is the server's own machine. */
   readonly mayBegin: boolean;
 }

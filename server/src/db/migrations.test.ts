@@ -47,7 +47,15 @@ async function filledAnew(): Promise<Database> {
     await manager.insert(PracticeEntity, { id: 'own', version: 1, kept: false, body: CRIMP_FIRST });
     const harness = await manager.findOneByOrFail(HarnessEntity, {});
     await manager.update(HarnessEntity, { id: harness.id }, { cables: [CABLE] });
-    const account = { name: 'Ines', nameKey: 'ines', role: 'admin', active: true, secret: 'x', since: AT } as const;
+    const account = {
+      name: 'Ines',
+      nameKey: 'ines',
+      role: 'admin',
+      active: true,
+      secret: 'x',
+      mustChange: false,
+      since: AT,
+    } as const;
     const accountId = randomUUID();
     await manager.insert(AccountEntity, { ...account, id: accountId });
     const signIn = { tokenHash: 'x', device: 'tablet', shared: true, since: AT, seen: AT };

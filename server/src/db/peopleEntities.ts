@@ -12,6 +12,7 @@ export const AccountEntity = new EntitySchema<Rows.AccountRow>({
     role: text,
     active: truth,
     secret: text,
+    mustChange: truth,
     since: text,
   },
 });

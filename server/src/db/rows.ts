@@ -240,6 +240,8 @@ export interface AccountRow {
   role: Role;
   active: boolean;
   secret: string;
+  /** Somebody else set it: its owner takes their own before anything else. */
+  mustChange: boolean;
   since: string;
 }
 /** A sign-in; of its token only the hash is kept. */

@@ -24,6 +24,7 @@ export async function keepAdmin(db: Database, name: string, secret: string, at: 
       role: 'admin',
       active: true,
       secret: hashed,
+      mustChange: false,
     });
     await door.end(manager, ({ accountId }) => accountId === id);
     await keepAudit(manager, { at, by: name, what: 'admin made at the server', jobId: null, detail: { id } });

@@ -49,7 +49,9 @@ export const askingOf = (req: Request): Asking => ASKING.get(req) ?? NOBODY;
 
 /** Who is asking, as it is told to them. */
 export function sessionOf({ signsIn, who, isHere }: Pick<Asking, 'signsIn' | 'who' | 'isHere'>): Session {
-  const named = who && { who: { id: who.id, name: who.name, role: who.role } };
+  const named = who && {
+    who: { id: who.id, name: who.name, role: who.role, ...(who.mustChange ? { mustChange: true } : {}) },
+  };
   return { signsIn, ...named, mayBegin: !signsIn && isHere };
 }
 /** The same, for a page that brings its answers along. */
@@ -60,15 +62,17 @@ export const sessionGiven = (req: Request): Readonly<Record<string, unknown>> =>
 /** Whether whoever asks may have what is read: a page is sent without answers where not. */
 export const mayRead = (req: Request): boolean => {
   const { signsIn, who } = askingOf(req);
-  return !signsIn || who !== undefined;
+  return !signsIn || (who !== undefined && !who.mustChange);
 };
 
-/** @throws AppError SIGN_IN_NEEDED, NOT_ALLOWED unless whoever asks has the right to it */
+/** @throws AppError SIGN_IN_NEEDED, SECRET_TO_CHANGE, NOT_ALLOWED unless whoever asks has the right to it */
 export function mustMay(name: OperationName, req: Request): void {
   const { signsIn, who } = askingOf(req);
   const right = rightOf(name, OPERATIONS[name].method === 'GET');
   if (!signsIn || right === 'enter') return;
   if (!who) throw new AppError('SIGN_IN_NEEDED', 'Nobody is signed in here, or the sign-in has ended.');
+  if (who.mustChange && name !== 'changeSecret')
+    throw new AppError('SECRET_TO_CHANGE', 'This PIN was set by somebody else: take one of your own first.');
   if (hasRight(who.role, right)) return;
   req.log.warn({ event: 'not allowed', account: who.id, operation: name }, 'not allowed');
   throw new AppError('NOT_ALLOWED', `${who.name} signed in as ${who.role}, who may not do this.`);

@@ -24,6 +24,8 @@ export interface Who {
   readonly name: string;
   readonly role: Role;
   readonly signInId: string;
+  /** The PIN was set by somebody else. */
+  readonly mustChange: boolean;
 }
 
 interface Kept {
@@ -81,7 +83,13 @@ export function makeDoor(db: Database, now: () => number = Date.now) {
         // Where it cannot be stored the sign-in ends a little sooner after a restart: nothing is lost by that.
         storeSeen(row).catch(() => undefined);
       }
-      return { id: account.id, name: account.name, role: account.role, signInId: row.id };
+      return {
+        id: account.id,
+        name: account.name,
+        role: account.role,
+        signInId: row.id,
+        mustChange: account.mustChange,
+      };
     },
 
     /** Keeps an account, new or changed, within a write; it holds once that is stored. */

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { Role } from '@mendum/core/operations';
-import { codeOf, head, MINUTE, NAMES, openShop, SECRETS, signIn, type Shop } from './test/shop.ts';
+import { codeOf, FIRST, head, MINUTE, NAMES, openShop, SECRETS, signIn, type Shop } from './test/shop.ts';
 
 let shop: Shop;
 let { somebody, signedIn, pass } = {} as Shop;
@@ -33,6 +33,33 @@ describe('before anybody has an account', () => {
     for (const role of ['technician', 'inspector', 'lead'] as const) await shop.addAccount(admin, role).expect(201);
     const { body } = await admin.get('/api/accounts').expect(200);
     expect((body as { name: string }[]).map(({ name }) => name)).toEqual(Object.values(NAMES).sort());
+  });
+});
+
+describe('a PIN that somebody else set', () => {
+  it('opens nothing but the way to one’s own, which is another', async () => {
+    const agent = somebody();
+    const { body } = await signIn(agent, NAMES.technician, FIRST.technician).expect(200);
+    expect(body).toMatchObject({ who: { name: NAMES.technician, mustChange: true } });
+    expect(codeOf(await agent.get('/api/jobs').expect(403))).toBe('SECRET_TO_CHANGE');
+    const change = (next: string) => agent.post('/api/session/secret').send({ secret: FIRST.technician, next });
+    expect(codeOf(await change(FIRST.technician).expect(422))).toBe('SECRET_REFUSED');
+    await change(SECRETS.technician).expect(200);
+    await agent.get('/api/jobs').expect(200);
+    await shop.settle('inspector');
+    await shop.settle('lead');
+  });
+  it('so does one that an admin gives anew, and the old one is none', async () => {
+    const admin = await signedIn('admin');
+    const accounts = (await admin.get('/api/accounts')).body as { id: string; name: string }[];
+    const id = accounts.find(({ name }) => name === NAMES.technician)?.id ?? '';
+    await admin
+      .put(`/api/accounts/${id}`)
+      .send({ ...head(), secret: FIRST.technician })
+      .expect(200);
+    await signIn(somebody(), NAMES.technician, SECRETS.technician).expect(401);
+    await shop.settle('technician');
+    await (await signedIn('technician')).get('/api/jobs').expect(200);
   });
 });
 
@@ -162,6 +189,7 @@ describe('one address', () => {
       .expect(201);
     const agent = somebody();
     await signIn(agent, account.name, account.secret).expect(200);
+    await agent.post('/api/session/secret').send({ secret: account.secret, next: '948261' }).expect(200);
     const find = () => agent.get('/api/find?words=zzz');
     for (let n = 0; n < 240; n += 1) await find().expect(200);
     await find().expect(429);

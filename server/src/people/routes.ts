@@ -84,11 +84,11 @@ export function signInRoutes(router: Router, db: Database, door: Door): void {
   ask('changeSecret', async ({ secret, next }, req) => {
     const who = mustBeSignedIn(req);
     const account = await accountBy(who.name, secret, req);
-    const why = whyNoSecret(next, account.role, account.name);
+    const why = next === secret ? 'This is the PIN that it has now.' : whyNoSecret(next, account.role, account.name);
     if (why !== undefined) throw new AppError('SECRET_REFUSED', why, { field: '/next' });
     const hashed = await hashOf(next);
     const done = await db.write(async (manager) => {
-      const kept = await door.keepAccount(manager, { ...account, secret: hashed });
+      const kept = await door.keepAccount(manager, { ...account, secret: hashed, mustChange: false });
       const ended = await door.end(manager, (row) => row.accountId === account.id && row.id !== who.signInId);
       await keepAudit(manager, {
         at: new Date().toISOString(),
@@ -160,13 +160,16 @@ export function accountRoutes(router: Router, db: Database, door: Door): void {
     const why = whyNoSecret(secret, role, name);
     if (why !== undefined) throw new AppError('SECRET_REFUSED', why, { field: '/secret' });
     const id = randomUUID();
-    const row = { id, name, nameKey: nameKey(name), role, active: true, secret: await hashOf(secret), since: now };
+    // The first admin sets their own; everybody else takes one of their own at the first sign-in.
+    const mustChange = all.length > 0;
+    const hashed = await hashOf(secret);
+    const row = { id, name, nameKey: nameKey(name), role, active: true, secret: hashed, mustChange, since: now };
     after(await door.keepAccount(manager, row));
     await audit('account added', null, { id, name, role });
     return { id };
   });
 
-  write(router, db, 'changeAccount', 'account changed', async ({ args, manager, audit, after }) => {
+  write(router, db, 'changeAccount', 'account changed', async ({ args, asking, manager, audit, after }) => {
     const { accountId, role, active, secret } = args;
     const all = await door.accounts();
     const row = all.find(({ id }) => id === accountId);
@@ -181,9 +184,8 @@ export function accountRoutes(router: Router, db: Database, door: Door): void {
       });
     const why = secret === undefined ? undefined : whyNoSecret(secret, next.role, row.name);
     if (why !== undefined) throw new AppError('SECRET_REFUSED', why, { field: '/secret' });
-    after(
-      await door.keepAccount(manager, { ...next, secret: secret === undefined ? row.secret : await hashOf(secret) }),
-    );
+    const set = secret === undefined ? {} : { secret: await hashOf(secret), mustChange: accountId !== asking.who?.id };
+    after(await door.keepAccount(manager, { ...next, ...set }));
     after(await door.end(manager, (one) => one.accountId === accountId));
     await audit('account changed', null, {
       id: accountId,

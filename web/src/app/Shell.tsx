@@ -40,12 +40,13 @@ function useSignedIn() {
   const { signsIn, who } = useSession();
   const dispatch = useAppDispatch();
   const [wasIn, setWasIn] = useState(false);
-  const name = who?.name;
+  const isIn = who !== undefined && who.mustChange !== true;
+  const name = isIn ? who.name : undefined;
   if (name !== undefined && !wasIn) setWasIn(true);
   useEffect(() => {
     if (name !== undefined) dispatch(personChosen(name));
   }, [name, dispatch]);
-  return { signsIn, isOutside: signsIn && !who, wasIn };
+  return { signsIn, isOutside: signsIn && !isIn, wasIn };
 }
 
 /** Rail and place side by side; asks once who is at the bench, and finds circuits from anywhere. */

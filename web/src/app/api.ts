@@ -154,7 +154,7 @@ export const api = createApi({
       signIn: ask('signIn', KEPT),
       signOut: ask('signOut'),
       confirm: ask('confirm'),
-      changeSecret: ask('changeSecret', ['SignIns']),
+      changeSecret: ask('changeSecret', KEPT),
       signIns: read('signIns', () => ['SignIns']),
       endSignIn: write('endSignIn', () => ['SignIns']),
       accounts: read('accounts', () => ['Accounts']),

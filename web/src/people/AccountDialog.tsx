@@ -1,7 +1,7 @@
-import { useState, type SyntheticEvent } from 'react';
+import { useState } from 'react';
 import { Link } from 'react-router';
 import { ROLE_WORDS } from '@mendum/core/operations';
-import { api, useChangeSecretMutation, useSignInsQuery, useSignOutMutation } from '../app/api.ts';
+import { api, useSignInsQuery, useSignOutMutation } from '../app/api.ts';
 import { errorOf, useSave } from '../app/change.ts';
 import { notify } from '../app/notice.ts';
 import { useMay, useSession } from '../app/session.ts';
@@ -9,7 +9,7 @@ import { useAppDispatch } from '../app/store.ts';
 import { Button } from '../ui/button.tsx';
 import { Dialog } from '../ui/dialog.tsx';
 import { ago } from '../ui/when.ts';
-import { SecretField } from './SecretField.tsx';
+import { OwnSecret } from './OwnSecret.tsx';
 
 /** Where somebody is signed in: each can be ended from here. */
 function SignIns() {
@@ -43,36 +43,12 @@ function SignIns() {
 /** One's own PIN, changed with the old one. */
 function ChangeSecret() {
   const [open, setOpen] = useState(false);
-  const [secret, setSecret] = useState('');
-  const [next, setNext] = useState('');
-  const [change, { error, isLoading }] = useChangeSecretMutation();
-  const submit = async (event: SyntheticEvent): Promise<void> => {
-    event.preventDefault();
-    const { data } = await change({ secret, next });
-    if (!data) return;
-    setSecret('');
-    setNext('');
+  if (!open) return <Button onClick={() => setOpen(true)}>Change my PIN</Button>;
+  const done = (): void => {
     setOpen(false);
     notify('PIN changed. Your other sign-ins have ended.');
   };
-  const wrong = error === undefined ? undefined : errorOf(error);
-  if (!open) return <Button onClick={() => setOpen(true)}>Change my PIN</Button>;
-  return (
-    <form className="grid gap-3" onSubmit={(event) => void submit(event)}>
-      <SecretField label="PIN now" value={secret} autoFocus onChange={(event) => setSecret(event.target.value)} />
-      <SecretField
-        label="New PIN"
-        value={next}
-        autoComplete="new-password"
-        hint="6 figures or more; or letters, 12 or more."
-        wrong={wrong && `${wrong.message} ${wrong.hint ?? ''}`}
-        onChange={(event) => setNext(event.target.value)}
-      />
-      <Button type="submit" look="copper" disabled={isLoading || secret === '' || next === ''}>
-        Change it
-      </Button>
-    </form>
-  );
+  return <OwnSecret given={false} onDone={done} />;
 }
 
 /** Who is signed in on this device; somebody else is two taps away. */

@@ -1,6 +1,8 @@
 import { useWaiting } from '../app/letIn.ts';
+import { useSession } from '../app/session.ts';
 import { AccountDialog } from './AccountDialog.tsx';
 import { ConfirmDialog } from './ConfirmDialog.tsx';
+import { FirstSecret } from './OwnSecret.tsx';
 import { SignIn } from './SignIn.tsx';
 
 interface DoorProps {
@@ -16,6 +18,8 @@ interface DoorProps {
 /** Where people sign in: who comes in, whose PIN is asked for once more, and who is in. */
 export function Door({ isOutside, wasIn, asking, onClose }: DoorProps) {
   const waiting = useWaiting();
+  const { who } = useSession();
+  if (who?.mustChange) return <FirstSecret name={who.name} />;
   if (isOutside) return <SignIn ended={wasIn} />;
   return (
     <>

@@ -51,7 +51,7 @@ export function SignIn({ ended }: { readonly ended: boolean }) {
     rememberSignIn(data.who.name, shared);
     dispatch(personChosen(data.who.name));
     void dispatch(api.util.upsertQueryData('session', {}, data));
-    cameIn(data.who.name);
+    if (data.who.mustChange !== true) cameIn(data.who.name);
   };
   const isKnown = device.names.includes(name);
   const wrong = error === undefined ? undefined : errorOf(error);

@@ -59,6 +59,10 @@ beforeEach(() => {
         : confirmed
           ? { status: 201, body: { id: 'R2' } }
           : refusal(403, 'CONFIRM_NEEDED'),
+    'POST /session/secret': () => {
+      session = as('technician');
+      return { body: { ok: true } };
+    },
     'GET /due': { body: { items: [], total: 0, overdue: 0 } },
   });
 });
@@ -83,6 +87,15 @@ describe('where people sign in', () => {
     await user.type(screen.getByLabelText('PIN'), '480593{Enter}');
     await screen.findByLabelText('Note');
     await screen.findByRole('button', { name: /At the bench: Ines Valdur/ });
+  });
+  it('a PIN that somebody else set is changed before anything else', async () => {
+    session = { ...as('technician'), who: { id: 'A', name: 'Ines Valdur', role: 'technician', mustChange: true } };
+    const user = open();
+    await user.type(await screen.findByLabelText('PIN that you were given'), '371946');
+    expect(screen.queryByLabelText('Note')).toBeNull();
+    await user.type(screen.getByLabelText('New PIN'), '480593{Enter}');
+    await screen.findByLabelText('Note');
+    expect(sent.find(({ path }) => path === '/session/secret')?.body).toEqual({ secret: '371946', next: '480593' });
   });
   it('the next time the name is one tap', async () => {
     localStorage.setItem('mendum.device', JSON.stringify({ names: ['Tomas Reck', 'Ines Valdur'], shared: true }));

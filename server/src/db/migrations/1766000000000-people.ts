@@ -7,7 +7,7 @@ export class People1766000000000 implements MigrationInterface {
   async up(runner: QueryRunner): Promise<void> {
     await runner.query(
       `CREATE TABLE "account" ("id" text PRIMARY KEY NOT NULL, "name" text NOT NULL, "nameKey" text NOT NULL, ` +
-        `"role" text NOT NULL, "active" boolean NOT NULL, "secret" text NOT NULL, "since" text NOT NULL, ` +
+        `"role" text NOT NULL, "active" boolean NOT NULL, "secret" text NOT NULL, "mustChange" boolean NOT NULL, "since" text NOT NULL, ` +
         `CONSTRAINT "account_name" UNIQUE ("nameKey"))`,
     );
     await runner.query(

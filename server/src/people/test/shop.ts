@@ -14,6 +14,13 @@ export const SECRETS: Readonly<Record<Role, string>> = {
   lead: '264918',
   admin: 'three crows on a fence',
 };
+/** What an admin sets, and its owner changes at once. */
+export const FIRST: Readonly<Record<Role, string>> = {
+  technician: '371946',
+  inspector: '582714',
+  lead: '693825',
+  admin: SECRETS.admin,
+};
 export const NAMES: Readonly<Record<Role, string>> = {
   technician: 'Ines Valdur',
   inspector: 'Petra Onslow',
@@ -35,6 +42,8 @@ export interface Shop {
   /** Somebody with a browser of their own, on a machine of their own. */
   readonly somebody: (address?: string) => Agent;
   readonly addAccount: (agent: Agent, role: Role) => request.Test;
+  /** Has somebody take a PIN of their own. */
+  readonly settle: (role: Role) => Promise<void>;
   /** Somebody of a role, signed in. */
   readonly signedIn: (role: Role, shared?: boolean) => Promise<Agent>;
   readonly close: () => Promise<void>;
@@ -60,7 +69,12 @@ export async function openShop(): Promise<Shop> {
     somebody,
     pass: (ms) => void (clock += ms),
     addAccount: (agent, role) =>
-      agent.post('/api/accounts').send({ ...head(), name: NAMES[role], role, secret: SECRETS[role] }),
+      agent.post('/api/accounts').send({ ...head(), name: NAMES[role], role, secret: FIRST[role] }),
+    settle: async (role) => {
+      const agent = somebody();
+      await signIn(agent, NAMES[role], FIRST[role]).expect(200);
+      await agent.post('/api/session/secret').send({ secret: FIRST[role], next: SECRETS[role] }).expect(200);
+    },
     signedIn: async (role, shared = false) => {
       const agent = somebody();
       await signIn(agent, NAMES[role], SECRETS[role], shared).expect(200);
@@ -71,8 +85,11 @@ export async function openShop(): Promise<Shop> {
 }
 
 /** Lets somebody of every role sign in. */
-export async function withEverybody({ somebody, addAccount, signedIn }: Shop): Promise<void> {
+export async function withEverybody({ somebody, addAccount, settle, signedIn }: Shop): Promise<void> {
   await addAccount(somebody(), 'admin').expect(201);
   const admin = await signedIn('admin');
-  for (const role of ROLES.filter((one) => one !== 'admin')) await addAccount(admin, role).expect(201);
+  for (const role of ROLES.filter((one) => one !== 'admin')) {
+    await addAccount(admin, role).expect(201);
+    await settle(role);
+  }
 }
