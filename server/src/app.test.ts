@@ -138,6 +138,9 @@ describe('the environment', () => {
       dataDir: '/x/data',
       backupsDir: '/x/backups',
       hosts: [],
+      signingKey: undefined,
+      tls: undefined,
+      proxies: 0,
       logLevel: 'warn',
       planSeconds: 60,
     }));

@@ -8,24 +8,26 @@ export const AccountEntity = new EntitySchema<Rows.AccountRow>({
   columns: {
     id: key,
     name: text,
-    nameKey: { ...text, unique: true },
+    nameKey: text,
     role: text,
     active: truth,
     secret: text,
     mustChange: truth,
     since: text,
   },
+  uniques: [{ name: 'account_name', columns: ['nameKey'] }],
 });
 export const SignInEntity = new EntitySchema<Rows.SignInRow>({
   name: 'sign_in',
   columns: {
     id: key,
     accountId: text,
-    tokenHash: { ...text, unique: true },
+    tokenHash: text,
     device: text,
     shared: truth,
     since: text,
     seen: text,
   },
+  uniques: [{ name: 'sign_in_token', columns: ['tokenHash'] }],
   foreignKeys: [{ target: 'account', columnNames: ['accountId'], referencedColumnNames: ['id'] }],
 });

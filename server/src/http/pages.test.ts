@@ -67,7 +67,7 @@ describe('the first page', () => {
     '%s comes drawn, with the very answers that the interface would ask for',
     async (address) => {
       const { text, headers } = await open(address, (given) => Promise.resolve(`<i>${Object.keys(given).length}</i>`));
-      expect(text).toContain('<div id="root"><i>3</i></div>');
+      expect(text).toContain('<div id="root"><i>4</i></div>');
       expect(headers['cache-control']).toBe('no-store');
       const given = givenIn(text);
       const api = open('/api/jobs?status=open');
@@ -103,7 +103,7 @@ describe('the first page', () => {
     const scripts = [...text.matchAll(/rel="modulepreload"[^>]* href="([^"]+)"/g)].map(([, file]) => file);
     expect(scripts).toEqual(['/assets/parts.js', '/assets/app.js', '/assets/JobPage.js', '/assets/Decide.js']);
     const given = givenIn(text);
-    expect(Object.keys(given)).toHaveLength(5);
+    expect(Object.keys(given)).toHaveLength(6);
     for (const [address, answer] of Object.entries(given))
       expect([address, (await open(`/api${address}`)).body as unknown]).toEqual([address, answer]);
     expect(given[`/jobs/${id}/plan`]).toEqual(plan);

@@ -14,7 +14,8 @@ export class People1766000000000 implements MigrationInterface {
       `CREATE TABLE "sign_in" ("id" text PRIMARY KEY NOT NULL, "accountId" text NOT NULL, "tokenHash" text NOT NULL, ` +
         `"device" text NOT NULL, "shared" boolean NOT NULL, "since" text NOT NULL, "seen" text NOT NULL, ` +
         `CONSTRAINT "sign_in_token" UNIQUE ("tokenHash"), ` +
-        `FOREIGN KEY ("accountId") REFERENCES "account" ("id"))`,
+        `CONSTRAINT "FK_95cbcf6a2d39139680b7480c1ed" FOREIGN KEY ("accountId") REFERENCES "account" ("id") ` +
+        `ON DELETE NO ACTION ON UPDATE NO ACTION)`,
     );
   }
 
