@@ -1,8 +1,9 @@
 import { useState, type SyntheticEvent } from 'react';
-import { PASSPHRASE_LEAST, PIN_LEAST, ROLE_WORDS, ROLES, whyNoSecret, type Role } from '@mendum/core/operations';
+import { PASSPHRASE_LEAST, PIN_LEAST, ROLE_WORDS, whyNoSecret, type Role } from '@mendum/core/operations';
 import { useSave } from '../app/change.ts';
 import { Button } from '../ui/button.tsx';
-import { Select, TextField } from '../ui/field.tsx';
+import { TextField } from '../ui/field.tsx';
+import { RoleSelect } from './RoleSelect.tsx';
 import { SecretField } from './SecretField.tsx';
 
 interface AccountFormProps {
@@ -32,20 +33,7 @@ export function AccountForm({ first, onDone }: AccountFormProps) {
   return (
     <form className="grid max-w-xl gap-4" onSubmit={(event) => void submit(event)}>
       <TextField label="Name" value={name} maxLength={80} onChange={(event) => setName(event.target.value)} />
-      {first ? null : (
-        <Select
-          label="Role"
-          value={role}
-          hint={ROLE_WORDS[role]}
-          onChange={(event) => setRole(ROLES.find((one) => one === event.target.value) ?? role)}
-        >
-          {ROLES.map((one) => (
-            <option key={one} value={one}>
-              {one}
-            </option>
-          ))}
-        </Select>
-      )}
+      {first ? null : <RoleSelect role={role} hint={ROLE_WORDS[role]} onRole={setRole} />}
       <SecretField
         label={role === 'admin' ? 'Passphrase' : 'First PIN'}
         value={secret}

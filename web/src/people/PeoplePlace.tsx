@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { ROLES, type Account, type Role } from '@mendum/core/operations';
+import type { Account, Role } from '@mendum/core/operations';
 import { api, useAccountsQuery } from '../app/api.ts';
 import { errorOf, useSave } from '../app/change.ts';
 import { notify } from '../app/notice.ts';
@@ -9,8 +9,8 @@ import { Place } from '../places/Place.tsx';
 import { Button } from '../ui/button.tsx';
 import { Dialog } from '../ui/dialog.tsx';
 import { Empty, Failed, Working } from '../ui/empty.tsx';
-import { Select } from '../ui/field.tsx';
 import { AccountForm } from './AccountForm.tsx';
+import { RoleSelect } from './RoleSelect.tsx';
 import { SecretField } from './SecretField.tsx';
 
 /** What may be changed of somebody: role, PIN, whether they sign in at all. */
@@ -41,17 +41,7 @@ function ChangeAccount({ account, onClose }: { readonly account: Account; readon
       about="What is changed holds at once: their sign-ins end, and they sign in again."
     >
       <div className="grid gap-4">
-        <Select
-          label="Role"
-          value={role}
-          onChange={(event) => setRole(ROLES.find((one) => one === event.target.value) ?? role)}
-        >
-          {ROLES.map((one) => (
-            <option key={one} value={one}>
-              {one}
-            </option>
-          ))}
-        </Select>
+        <RoleSelect role={role} onRole={setRole} />
         <SecretField
           label="New PIN, if it was forgotten"
           value={secret}
