@@ -8,7 +8,6 @@ import { AppError } from './errors.ts';
 import type { Backups } from '@mendum/core/operations';
 import { docsRoutes } from './docs/routes.ts';
 import { notKept, ownName, ownPages } from './http/origin.ts';
-import { slowedDown } from './http/rate.ts';
 import { read } from './http/serve.ts';
 import { servePages, type Answers, type Draws } from './http/pages.ts';
 import { requestLog } from './http/requestLog.ts';
@@ -146,7 +145,7 @@ export function createApp({
   workRoutes(api, db, planner);
   recordRoutes(api, db, planner, today);
   api.use(noSuchAddress);
-  app.use('/api', notKept, ownPages, slowedDown(), bodyOf(BODY_LIMIT, STRANGER_LIMIT), plainBody, api);
+  app.use('/api', notKept, ownPages, bodyOf(BODY_LIMIT, STRANGER_LIMIT), plainBody, api);
 
   if (webDir !== undefined) {
     const answers: Answers = {

@@ -7,4 +7,5 @@ export type { TableProblem, TableReading } from './shelfTable.ts';
 export { openApi, sentSchema } from './openApi.ts';
 export { ANSWERS, errorSchema } from './answerSchemas.ts';
 export { whyNotPlain } from './plainJson.ts';
+export { andMore } from './told.ts';
 export { checkedBy } from './checkedBy.ts';

@@ -2,6 +2,7 @@ import type Joi from 'joi';
 import { describe } from './schema/described.ts';
 import { fieldAt, wantedOf } from './schema/wanted.ts';
 import type { FileProblem } from './refusal.ts';
+import { shortened } from './told.ts';
 
 const escape = (part: string | number): string => String(part).replaceAll('~', '~0').replaceAll('/', '~1');
 
@@ -11,8 +12,8 @@ export const pointerOf = (path: readonly (string | number)[]): string =>
 
 const shown = (value: unknown): string => {
   if (value === undefined) return 'nothing';
-  const text = typeof value === 'string' ? JSON.stringify(value.slice(0, 61)) : JSON.stringify(value);
-  return text.length > 60 ? `${text.slice(0, 57)}…` : text;
+  // A text of megabytes is not written out to be cut.
+  return shortened(JSON.stringify(typeof value === 'string' ? value.slice(0, 100) : value));
 };
 
 const HINTS: Record<string, string> = {

@@ -5,6 +5,7 @@ import { partSchema, toolSchema, wireStockSchema } from './catalogueSchemas.ts';
 import { columnsOf, HEADERS, type Column } from './shelfColumns.ts';
 import { cell } from './shelfTableOut.ts';
 import { nestsIn, numberIn } from './tableCells.ts';
+import { firstOf, shortened } from './told.ts';
 
 /** A bad cell of a shelf's table. */
 export interface TableProblem {
@@ -17,7 +18,7 @@ export interface TableProblem {
 /** A shelf's table as it was read: the edits it stands for, or every bad cell. */
 export type TableReading =
   | { readonly ok: true; readonly edits: readonly CatalogueEdit[] }
-  | { readonly ok: false; readonly problems: readonly TableProblem[] };
+  | { readonly ok: false; readonly problems: readonly TableProblem[]; /** In all. */ readonly count: number };
 
 /** What a cell holds; what cannot be read stays as it is, for the schema to refuse. */
 function valueIn(text: string, holds: Column['holds']): unknown {
@@ -137,26 +138,21 @@ const SCHEMAS = { tool: toolSchema, wire: wireStockSchema } as const;
  */
 export function readShelfTable(rows: readonly (readonly string[])[]): TableReading {
   const read = readWhole(rows);
-  return read.ok ? read : { ok: false, problems: told(read.problems) };
+  return read.ok ? read : { ok: false, problems: told(read.problems), count: read.problems.length };
 }
 
-/** So many bad cells are told, and so many letters of each. */
-const TOLD_MOST = 200;
-const LETTERS_MOST = 60;
-const short = (text: string): string => (text.length > LETTERS_MOST ? `${text.slice(0, LETTERS_MOST - 1)}…` : text);
+/** As it is told: cells in short, and only the first of many. */
+const told = (problems: readonly TableProblem[]): readonly TableProblem[] =>
+  firstOf(problems, (why, next) => ({ ...next, column: '', value: '', why })).map((one) => ({
+    ...one,
+    column: shortened(one.column),
+    value: shortened(one.value),
+  }));
 
-function told(problems: readonly TableProblem[]): readonly TableProblem[] {
-  const more = problems.length - TOLD_MOST;
-  const first = problems
-    .slice(0, TOLD_MOST)
-    .map((one) => ({ ...one, column: short(one.column), value: short(one.value) }));
-  const [last] = problems.slice(TOLD_MOST);
-  return last
-    ? [...first, { ...last, column: '', value: '', why: `${more.toLocaleString('en')} more cells are wrong.` }]
-    : first;
-}
+type Whole =
+  Extract<TableReading, { readonly ok: true }> | { readonly ok: false; readonly problems: readonly TableProblem[] };
 
-function readWhole(rows: readonly (readonly string[])[]): TableReading {
+function readWhole(rows: readonly (readonly string[])[]): Whole {
   const headers = (rows[0] ?? []).map((title) => title.trim());
   const missing = ['Kind', 'Id'].filter((title) => !headers.includes(title));
   if (missing.length > 0)

@@ -49,3 +49,4 @@ export type { Account, Right, Role, Session, SignIn } from './people.ts';
 export { mayDo, rightOf } from './rights.ts';
 export { asksSecret, whyNotSigned, type ToSign } from './signing.ts';
 export { PASSPHRASE_LEAST, PIN_LEAST, ROLE_WORDS, SECRET_MOST, whyNoSecret } from './secret.ts';
+export { nameKey } from './name.ts';

@@ -53,6 +53,7 @@ describe('who may sign', () => {
   test.each([
     ['no rule: whoever made it', by('Ines Valdur'), {}, job('airbag'), undefined],
     ['another: not whoever made it', by('Ines Valdur'), { another: true }, job('lamp'), /made part of this/],
+    ['another: the name in other letters', by('ines VALDUR'), { another: true }, job('lamp'), /made part of this/],
     ['another: a lead who made it neither', by('Ines Valdur', 'lead'), { another: true }, job('lamp'), /made part/],
     ['another: somebody else', by('Petra Onslow', 'inspector'), { another: true }, job('lamp'), undefined],
     ['another: whoever took a tick back', by('Marek Osei'), { another: true }, job('lamp'), undefined],

@@ -2,6 +2,7 @@ import type { Choice } from '../approach/index.ts';
 import type { Finding } from '../damage/index.ts';
 import type { Circuit } from '../harness/index.ts';
 import type { SigningRules } from '../practice/index.ts';
+import { nameKey } from './name.ts';
 import type { Role } from './people.ts';
 
 /** What of a job says who may sign it. */
@@ -33,9 +34,9 @@ export function whyNotSigned(
   toSign: ToSign,
 ): string | undefined {
   if (rules.some((one) => one?.another === true)) {
-    const makers = new Set(toSign.ticks.filter(({ done }) => done).map(({ by }) => by));
+    const makers = new Set(toSign.ticks.filter(({ done }) => done).map(({ by }) => nameKey(by)));
     if (makers.size === 0) return 'No step is ticked, so nobody knows who made it. Tick what was done on the bench.';
-    if (makers.has(who.name)) return `${who.name} made part of this: somebody else signs it.`;
+    if (makers.has(nameKey(who.name))) return `${who.name} made part of this: somebody else signs it.`;
   }
   const because = rules.some((one) => one?.lead === true) ? whyLead(toSign) : undefined;
   if (because !== undefined && who.role !== 'lead' && who.role !== 'admin') return `A lead signs this: ${because}.`;

@@ -28,7 +28,11 @@ interface Driver {
  */
 export interface Database {
   readonly read: <T>(work: (manager: EntityManager) => Promise<T>) => Promise<T>;
-  readonly write: <T>(work: (manager: EntityManager) => Promise<T>) => Promise<T>;
+  /**
+   * @param stored what is done once it is on the disk, before anything else is read or written: what is held in memory
+   * beside the database is never behind it
+   */
+  readonly write: <T>(work: (manager: EntityManager) => Promise<T>, stored?: (done: T) => void) => Promise<T>;
   /** Folds the log beside the database into its file, so that a copy of the file alone has nearly everything. */
   readonly foldIn: () => Promise<void>;
   /** Folds the log in, closes, and lets the data folder go. */
@@ -94,12 +98,13 @@ async function openFile({ dataDir, release }: Claim): Promise<Database> {
   return {
     source,
     read: (work) => queued(() => told(() => work(source.manager))),
-    write: (work) =>
+    write: (work, stored) =>
       queued(() =>
         told(async () => {
           mustBeWhole();
           const done = await source.transaction(work);
           mustBeWhole();
+          stored?.(done);
           return done;
         }),
       ),
@@ -122,7 +127,12 @@ async function openInMemory(): Promise<Database> {
   return {
     source,
     read: (work) => queued(() => work(source.manager)),
-    write: (work) => queued(() => source.transaction(work)),
+    write: (work, stored) =>
+      queued(async () => {
+        const done = await source.transaction(work);
+        stored?.(done);
+        return done;
+      }),
     foldIn: () => Promise.resolve(),
     close: async () => {
       await settled();

@@ -1,6 +1,6 @@
 import type { ErrorRequestHandler, Request, RequestHandler } from 'express';
 import type Joi from 'joi';
-import { checkedBy, JobFileRefused, problemsOf } from '@mendum/core/interchange';
+import { andMore, checkedBy, JobFileRefused, problemsOf } from '@mendum/core/interchange';
 import { AppError, type ErrorCode } from '../errors.ts';
 
 /** The body of a request, checked. @throws AppError BAD_INPUT naming the field, or EMPTY_BODY */
@@ -87,11 +87,11 @@ function asAppError(thrown: unknown): AppError {
   if (thrown instanceof AppError) return thrown;
   if (thrown instanceof JobFileRefused) {
     const [first] = thrown.problems;
-    return new AppError(
-      'JOB_FILE',
-      `${first?.message ?? 'The file cannot be read.'}${thrown.problems.length > 1 ? ` (and ${thrown.problems.length - 1} more)` : ''}`,
-      { field: first?.pointer, hint: first?.hint, details: thrown.problems },
-    );
+    return new AppError('JOB_FILE', `${first?.message ?? 'The file cannot be read.'}${andMore(thrown.count)}`, {
+      field: first?.pointer,
+      hint: first?.hint,
+      details: thrown.problems,
+    });
   }
   const { type, limit, length, status } = (typeof thrown === 'object' && thrown !== null ? thrown : {}) as ParserError;
   if (type === 'entity.too.large') {

@@ -77,6 +77,7 @@ describe('a job file', () => {
     const answer = await server.write('post', '/jobs/import', { text: wrong }).expect(422);
     expect(answer.text.length).toBeLessThan(120_000);
     expect(refusal(answer).details).toHaveLength(201);
+    expect(refusal(answer).message).toMatch(/ \(and \d,\d\d\d more\)$/);
   });
   it('of junk throughout is refused in short', async () => {
     const junk = Array.from({ length: 60_000 }, (_one, n) => ({ [`k${n}`]: n }));

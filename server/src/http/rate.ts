@@ -1,6 +1,6 @@
 import { rateLimit } from 'express-rate-limit';
-import type { Request, RequestHandler } from 'express';
-import { OPERATIONS, type OperationName } from '@mendum/core/operations';
+import type { RequestHandler } from 'express';
+import type { OperationName } from '@mendum/core/operations';
 import { askingOf } from '../people/asking.ts';
 import { AppError } from '../errors.ts';
 
@@ -26,40 +26,29 @@ const COSTLY: readonly OperationName[] = [
 ];
 const SIGNING_IN: readonly OperationName[] = ['signIn', 'confirm', 'changeSecret'];
 
-/** An operation's address with anything in its places. */
-const matcherOf = (names: readonly OperationName[]) => {
-  const all = names.map((name) => {
-    const { method, path } = OPERATIONS[name];
-    return { method, pattern: new RegExp(`^${path.replaceAll('.', '\\.').replace(/:[A-Za-z]+/g, '[^/]+')}/?$`) };
-  });
-  return (req: Request): boolean => all.some(({ method, pattern }) => method === req.method && pattern.test(req.path));
-};
-
 const refused = (words: string) => () => {
   throw new AppError('TOO_MANY', words);
 };
+const SHARED = { standardHeaders: 'draft-8', legacyHeaders: false, validate: { trustProxy: false } } as const;
 
-/** Slows down whoever asks too often, where others than this machine can ask. */
-export function slowedDown(): RequestHandler[] {
-  const [signing, costly] = [matcherOf(SIGNING_IN), matcherOf(COSTLY)];
-  const inUse = (req: Request): boolean => askingOf(req).signsIn;
-  const shared = { standardHeaders: 'draft-8', legacyHeaders: false, validate: { trustProxy: false } } as const;
-  return [
-    rateLimit({
-      ...shared,
-      windowMs: 5 * MINUTE_MS,
-      limit: SIGN_IN_MOST,
-      skipSuccessfulRequests: true,
-      skip: (req) => !inUse(req) || !signing(req),
-      handler: refused(`More than ${SIGN_IN_MOST} wrong tries from this address within five minutes.`),
-    }),
-    rateLimit({
-      ...shared,
-      windowMs: MINUTE_MS,
-      limit: COSTLY_MOST,
-      keyGenerator: (req) => askingOf(req).who?.id ?? 'nobody',
-      skip: (req) => askingOf(req).who === undefined || !costly(req),
-      handler: refused(`More than ${COSTLY_MOST} plans, sheets or imports in a minute.`),
-    }),
-  ];
-}
+/** All tries at a PIN count together, whatever they are for; before anybody signs in there is none. */
+const SIGNING = rateLimit({
+  ...SHARED,
+  windowMs: 5 * MINUTE_MS,
+  limit: SIGN_IN_MOST,
+  skipSuccessfulRequests: true,
+  skip: (req) => !askingOf(req).signsIn,
+  handler: refused(`More than ${SIGN_IN_MOST} wrong tries from this address within five minutes.`),
+});
+const WORKING = rateLimit({
+  ...SHARED,
+  windowMs: MINUTE_MS,
+  limit: COSTLY_MOST,
+  keyGenerator: (req) => askingOf(req).who?.id ?? 'nobody',
+  skip: (req) => askingOf(req).who === undefined,
+  handler: refused(`More than ${COSTLY_MOST} plans, sheets or imports in a minute.`),
+});
+
+/** Slows down whoever asks for an operation too often, where others than this machine can ask. */
+export const slowedDown = (name: OperationName): readonly RequestHandler[] =>
+  SIGNING_IN.includes(name) ? [SIGNING] : COSTLY.includes(name) ? [WORKING] : [];

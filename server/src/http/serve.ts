@@ -1,4 +1,4 @@
-import type { Request, Response, Router } from 'express';
+import type { Request, RequestHandler, Response, Router } from 'express';
 import { sentSchema } from '@mendum/core/interchange';
 import {
   OPERATIONS,
@@ -12,6 +12,7 @@ import type { Database } from '../db/open.ts';
 import { AppError } from '../errors.ts';
 import { askingOf, byOf, mustBeConfirmed, mustMay, type Asking } from '../people/asking.ts';
 import { checked, checkedQuery } from './handle.ts';
+import { slowedDown } from './rate.ts';
 import { writeOnce, type WriteHead, type WriteWork } from './writes.ts';
 
 /** What an operation was asked with, checked. */
@@ -23,6 +24,15 @@ export interface Asked<N extends OperationName> {
 
 const METHODS = { GET: 'get', POST: 'post', PUT: 'put', DELETE: 'delete' } as const;
 
+/** What stands before every operation: whether whoever asks may, and how often. */
+export const guardsOf = (name: OperationName): readonly RequestHandler[] => [
+  (req, _res, next) => {
+    mustMay(name, req);
+    next();
+  },
+  ...slowedDown(name),
+];
+
 /** Registers an operation at its address; whoever asks must have the right to it. */
 export function register(
   router: Router,
@@ -30,10 +40,7 @@ export function register(
   handle: (req: Request, res: Response) => Promise<void>,
 ): void {
   const { method, path } = OPERATIONS[name];
-  router[METHODS[method]](path, (req: Request, res: Response) => {
-    mustMay(name, req);
-    return handle(req, res);
-  });
+  router[METHODS[method]](path, ...guardsOf(name), (req: Request, res: Response) => handle(req, res));
 }
 
 /** Reads, checks its query, and answers with what is given. */
@@ -117,14 +124,14 @@ export function writeReady<N extends WriteName, R>(
   db: Database,
   name: N,
   what: string,
-  makeReady: (args: ArgsOf<N>) => R,
+  makeReady: (args: ArgsOf<N>) => R | Promise<R>,
   work: Work<N, R>,
 ): void {
   const { status } = OPERATIONS[name];
   const sent = sentOf(name);
   register(router, name, async (req, res) => {
     const asked = sent(req);
-    const ready = makeReady(asked.args);
+    const ready = await makeReady(asked.args);
     const answer = await writeOnce(db, asked.args, what, asked.content, async (at) => ({
       status,
       body: await work({ ...at, ...asked, ready }),

@@ -21,7 +21,7 @@ export interface WriteWork {
   readonly manager: EntityManager;
   readonly now: string;
   readonly audit: (what: string, jobId: string | null, detail: unknown) => Promise<void>;
-  /** What is done once all of it is stored, and never where it is not. */
+  /** What is done once all of it is stored, before anybody else reads or writes; never where it is not stored. */
   readonly after: (work: () => void) => void;
 }
 
@@ -56,7 +56,7 @@ export const answeredBefore = (
  * Does a write once: the same write id with the same content gives the stored answer again without doing anything; with
  * other content it is refused. Receipt, audit line and change are one transaction.
  */
-export async function writeOnce(
+export function writeOnce(
   db: Database,
   head: WriteHead,
   what: string,
@@ -66,7 +66,7 @@ export async function writeOnce(
 ): Promise<Answer> {
   const digest = digestOf(what, content);
   const then: (() => void)[] = [];
-  const given = await db.write(async (manager) => {
+  const write = async (manager: EntityManager): Promise<Answer> => {
     const before = await receiptOf(manager, head, digest);
     if (before) return before;
     const answer = await work({
@@ -85,7 +85,8 @@ export async function writeOnce(
       body: answer.body as object,
     });
     return answer;
+  };
+  return db.write(write, () => {
+    for (const one of then) one();
   });
-  for (const one of then) one();
-  return given;
 }

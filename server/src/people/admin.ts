@@ -1,9 +1,9 @@
 import { randomUUID } from 'node:crypto';
-import { whyNoSecret } from '@mendum/core/operations';
+import { nameKey, whyNoSecret } from '@mendum/core/operations';
 import { keepAudit } from '../chain/append.ts';
 import { DataFault } from '../data/fault.ts';
 import type { Database } from '../db/open.ts';
-import { makeDoor, nameKey } from './door.ts';
+import { makeDoor } from './door.ts';
 import { hashOf } from './secret.ts';
 
 /**

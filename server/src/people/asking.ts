@@ -28,7 +28,7 @@ const OWN_MACHINE = /^(::1|(::ffff:)?127\.)/;
 
 /** The name of the cookie that a sign-in is held by; over TLS one that no other name of the machine can set. */
 export const cookieName = (req: Request): string => (req.secure ? '__Host-mendum' : 'mendum');
-export const tokenIn = (req: Request): string | undefined => parseCookie(req.headers.cookie ?? '')[cookieName(req)];
+const tokenIn = (req: Request): string | undefined => parseCookie(req.headers.cookie ?? '')[cookieName(req)];
 
 /** Finds out who asks, before anything is answered. */
 export const whoAsks =

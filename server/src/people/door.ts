@@ -34,9 +34,6 @@ interface Kept {
   readonly signIns: Map<string, SignInRow>;
 }
 
-/** Names are the same however they are written. */
-export const nameKey = (name: string): string => name.normalize('NFKC').trim().toLowerCase();
-
 /**
  * Who may sign in and who is. One process owns the data, so that both are held in memory beside the database; what is
  * stored is stored first.
@@ -63,8 +60,17 @@ export function makeDoor(db: Database, now: () => number = Date.now) {
   const holding = async (): Promise<readonly SignInRow[]> =>
     [...(await known()).signIns.values()].filter((row) => !isOver(row));
 
+  /** Ends sign-ins, within a write. @returns what takes them out of memory, once that is stored */
+  async function end(manager: EntityManager, which: (row: SignInRow) => boolean): Promise<() => void> {
+    const { signIns } = await known();
+    const ended = [...signIns.values()].filter(which);
+    for (const { id } of ended) await manager.delete(SignInEntity, { id });
+    return () => {
+      for (const { tokenHash } of ended) signIns.delete(tokenHash);
+    };
+  }
+
   return {
-    now,
     tries: makeTries(now),
     holding,
     /** Whether people sign in here: as soon as somebody may. */
@@ -99,38 +105,48 @@ export function makeDoor(db: Database, now: () => number = Date.now) {
       return () => void accounts.set(row.id, row);
     },
 
-    /** Begins a sign-in, and gives its token; it is not kept anywhere. */
-    async begin(accountId: string, device: string, shared: boolean): Promise<string> {
-      const { signIns } = await known();
+    /**
+     * Begins a sign-in, and gives its token; it is not kept anywhere.
+     * @param account as it was when the PIN was looked at: one that was changed meanwhile begins nothing
+     * @param before the sign-in of this device, which ends
+     */
+    async begin(account: AccountRow, device: string, shared: boolean, before?: string): Promise<string | undefined> {
+      const { accounts, signIns } = await known();
       const token = newToken();
       const at = new Date(now()).toISOString();
       const row: SignInRow = {
         id: randomUUID(),
-        accountId,
+        accountId: account.id,
         tokenHash: tokenHashOf(token),
         device,
         shared,
         since: at,
         seen: at,
       };
-      const over = [...signIns.values()].filter(isOver);
-      await db.write(async (manager) => {
-        for (const { id } of over) await manager.delete(SignInEntity, { id });
-        await manager.insert(SignInEntity, row);
-      });
-      for (const one of over) signIns.delete(one.tokenHash);
-      signIns.set(row.tokenHash, row);
-      return token;
+      let ended: () => void = () => undefined;
+      const begun = await db.write(
+        async (manager) => {
+          if (accounts.get(account.id) !== account) return false;
+          ended = await end(manager, (one) => one.id === before || isOver(one));
+          await manager.insert(SignInEntity, row);
+          return true;
+        },
+        (stored) => {
+          ended();
+          if (stored) signIns.set(row.tokenHash, row);
+        },
+      );
+      return begun ? token : undefined;
     },
 
-    /** Ends sign-ins. @returns what takes them out of memory, once that is stored */
-    async end(manager: EntityManager, which: (row: SignInRow) => boolean): Promise<() => void> {
-      const { signIns } = await known();
-      const ended = [...signIns.values()].filter(which);
-      for (const { id } of ended) await manager.delete(SignInEntity, { id });
-      return () => {
-        for (const { tokenHash } of ended) signIns.delete(tokenHash);
-      };
+    end,
+
+    /** Ends one sign-in. */
+    async endOne(signInId: string): Promise<void> {
+      await db.write(
+        (manager) => end(manager, ({ id }) => id === signInId),
+        (ended) => ended(),
+      );
     },
 
     /** Keeps that the PIN was given once more for a write. */

@@ -141,6 +141,50 @@ describe('a sign-in', () => {
   });
 });
 
+describe('at the same moment', () => {
+  const nobodyYet = async (work: (shop: Shop) => Promise<void>) => {
+    const other = await openShop();
+    await work(other);
+    await other.close();
+  };
+  it('two first accounts, of one name or of two, and one is made', () =>
+    nobodyYet(async (other) => {
+      const made = await Promise.all([1, 2, 3].map(() => other.addAccount(other.somebody(), 'admin')));
+      // The others were refused as somebody outside, or because there is one of that name by now.
+      const [first, ...rest] = made.map(({ status }) => status).sort();
+      expect([first, rest.every((status) => status === 401 || status === 409)]).toEqual([201, true]);
+      const admin = await other.signedIn('admin');
+      expect((await admin.get('/api/accounts')).body).toHaveLength(1);
+    }));
+  it('two admins who make each other none: one stays', () =>
+    nobodyYet(async (other) => {
+      await other.addAccount(other.somebody(), 'admin').expect(201);
+      const admin = await other.signedIn('admin');
+      const second = { name: 'Oda Brenn', role: 'admin', secret: 'four geese under a bridge' };
+      await admin
+        .post('/api/accounts')
+        .send({ ...head(), ...second })
+        .expect(201);
+      const accounts = (await admin.get('/api/accounts')).body as { id: string }[];
+      const changed = await Promise.all(
+        accounts.map(({ id }) => admin.put(`/api/accounts/${id}`).send({ ...head(), active: false })),
+      );
+      // The other was refused as the only one, or as somebody whose sign-in had just ended.
+      expect(changed.filter(({ status }) => status === 200)).toHaveLength(1);
+      expect(await other.db.source.query('SELECT "id" FROM "account" WHERE "active"')).toHaveLength(1);
+    }));
+  it('a sign-in by the old PIN, while it is changed, does not outlive it', async () => {
+    const [agent, other] = [await signedIn('lead'), somebody()];
+    const [change, begun] = await Promise.all([
+      agent.post('/api/session/secret').send({ secret: SECRETS.lead, next: '159357' }),
+      signIn(other, NAMES.lead, SECRETS.lead),
+    ]);
+    expect(change.status).toBe(200);
+    if (begun.status === 200) await other.get('/api/jobs').expect(401);
+    await agent.post('/api/session/secret').send({ secret: '159357', next: SECRETS.lead }).expect(200);
+  });
+});
+
 describe('a wrong PIN', () => {
   it.each([
     ['a name that signs in', NAMES.technician],
@@ -178,6 +222,9 @@ describe('one address', () => {
     expect((body as { error: { code: string } }).error.code).toBe('TOO_MANY');
     expect(headers['retry-after']).toMatch(/^\d+$/);
     await signIn(good, NAMES.technician, SECRETS.technician).expect(200);
+    // However the address is written.
+    for (const path of ['/api/Session', '/api/session/', '/API/SESSION'])
+      await bad.post(path).send({ name: 'Name 1', secret: '000001', shared: false }).expect(429);
   });
   it('of somebody has 240 plans and sheets in a minute, and the rest goes on', async () => {
     const account = { name: 'Nell Orban', role: 'technician', secret: '605817' };

@@ -1,14 +1,14 @@
 import { randomUUID } from 'node:crypto';
 import type { CookieOptions, Request, Response, Router } from 'express';
 import { sentSchema } from '@mendum/core/interchange';
-import { whyNoSecret, type AnswerOf, type ArgsOf, type AskName } from '@mendum/core/operations';
+import { nameKey, whyNoSecret, type AnswerOf, type ArgsOf, type AskName } from '@mendum/core/operations';
 import { keepAudit } from '../chain/append.ts';
 import type { Database } from '../db/open.ts';
 import { AppError } from '../errors.ts';
 import { checked } from '../http/handle.ts';
-import { read, register, write } from '../http/serve.ts';
-import { askingOf, cookieName, sessionOf, tokenIn } from './asking.ts';
-import { LASTS, nameKey, type Door, type Who } from './door.ts';
+import { read, register, write, writeReady } from '../http/serve.ts';
+import { askingOf, cookieName, sessionOf } from './asking.ts';
+import { LASTS, type Door, type Who } from './door.ts';
 import { hashOf, isSecret } from './secret.ts';
 
 /** What a device says of itself, as far as it helps to tell two apart. */
@@ -39,6 +39,7 @@ export function signInRoutes(router: Router, db: Database, door: Door): void {
       res.json(await work(isEmpty ? ({} as ArgsOf<N>) : checked<ArgsOf<N>>(schema, req), req, res));
     });
   };
+  const refused = () => new AppError('SIGN_IN_REFUSED', 'Name and PIN do not belong together.', { field: '/secret' });
   /** @throws AppError SIGN_IN_WAITS, SIGN_IN_REFUSED */
   const accountBy = async (name: string, secret: string, req: Request) => {
     const known = nameKey(name);
@@ -46,7 +47,7 @@ export function signInRoutes(router: Router, db: Database, door: Door): void {
     const account = (await door.accounts()).find((row) => row.nameKey === known && row.active);
     if (!(await isSecret(account?.secret, secret)) || !account) {
       req.log.warn({ event: 'sign-in refused', address: req.ip }, 'sign-in refused');
-      throw new AppError('SIGN_IN_REFUSED', 'Name and PIN do not belong together.', { field: '/secret' });
+      throw refused();
     }
     door.tries.right(known);
     return account;
@@ -60,9 +61,8 @@ export function signInRoutes(router: Router, db: Database, door: Door): void {
   read(router, 'session', ({ req }) => sessionOf(askingOf(req)));
   ask('signIn', async ({ name, secret, shared }, req, res) => {
     const account = await accountBy(name, secret, req);
-    const before = askingOf(req).who;
-    if (before) (await db.write((manager) => door.end(manager, ({ id }) => id === before.signInId)))();
-    const token = await door.begin(account.id, deviceOf(req), shared);
+    const token = await door.begin(account, deviceOf(req), shared, askingOf(req).who?.signInId);
+    if (token === undefined) throw refused();
     // On a shared tablet it ends with the browser, too.
     res.cookie(cookieName(req), token, { ...cookieFor(req), ...(shared ? {} : { maxAge: LASTS.own.inAllMs }) });
     req.log.info({ event: 'signed in', account: account.id }, 'signed in');
@@ -71,7 +71,7 @@ export function signInRoutes(router: Router, db: Database, door: Door): void {
   ask('signOut', async (_args, req, res) => {
     const asking = askingOf(req);
     const { who } = asking;
-    if (who) (await db.write((manager) => door.end(manager, ({ id }) => id === who.signInId)))();
+    if (who) await door.endOne(who.signInId);
     res.clearCookie(cookieName(req), cookieFor(req));
     return sessionOf({ ...asking, who: undefined });
   });
@@ -87,25 +87,29 @@ export function signInRoutes(router: Router, db: Database, door: Door): void {
     const why = next === secret ? 'This is the PIN that it has now.' : whyNoSecret(next, account.role, account.name);
     if (why !== undefined) throw new AppError('SECRET_REFUSED', why, { field: '/next' });
     const hashed = await hashOf(next);
-    const done = await db.write(async (manager) => {
-      const kept = await door.keepAccount(manager, { ...account, secret: hashed, mustChange: false });
-      const ended = await door.end(manager, (row) => row.accountId === account.id && row.id !== who.signInId);
-      await keepAudit(manager, {
-        at: new Date().toISOString(),
-        by: who.name,
-        what: 'own PIN changed',
-        jobId: null,
-        detail: { id: account.id },
-      });
-      return [kept, ended];
-    });
-    for (const one of done) one();
+    await db.write(
+      async (manager) => {
+        const kept = await door.keepAccount(manager, { ...account, secret: hashed, mustChange: false });
+        const ended = await door.end(manager, (row) => row.accountId === account.id && row.id !== who.signInId);
+        const at = new Date().toISOString();
+        await keepAudit(manager, {
+          at,
+          by: who.name,
+          what: 'own PIN changed',
+          jobId: null,
+          detail: { id: account.id },
+        });
+        return [kept, ended];
+      },
+      (done) => {
+        for (const one of done) one();
+      },
+    );
     return { ok: true as const };
   });
 
   read(router, 'signIns', async ({ req }) => {
     const { who } = askingOf(req);
-    const own = tokenIn(req) === undefined ? undefined : who?.signInId;
     const names = new Map((await door.accounts()).map(({ id, name }) => [id, name]));
     return (await door.holding())
       .filter(({ accountId }) => who?.role === 'admin' || accountId === who?.id)
@@ -116,7 +120,7 @@ export function signInRoutes(router: Router, db: Database, door: Door): void {
         shared,
         since,
         seen,
-        own: id === own,
+        own: id === who?.signInId,
       }))
       .sort((a, b) => b.seen.localeCompare(a.seen));
   });
@@ -136,6 +140,10 @@ export function signInRoutes(router: Router, db: Database, door: Door): void {
   );
 }
 
+/** A PIN is hashed before the database is asked for: everybody else's writes go on meanwhile. */
+const hashedOf = ({ secret = '' }: { readonly secret?: string | undefined }): Promise<string> | string =>
+  secret === '' ? '' : hashOf(secret);
+
 /** Who may sign in, and what they may. */
 export function accountRoutes(router: Router, db: Database, door: Door): void {
   read(router, 'accounts', async () =>
@@ -144,7 +152,8 @@ export function accountRoutes(router: Router, db: Database, door: Door): void {
       .map(({ id, name, role, active, since }) => ({ id, name, role, active, since })),
   );
 
-  write(router, db, 'addAccount', 'account added', async ({ args, asking, manager, now, audit, after }) => {
+  writeReady(router, db, 'addAccount', 'account added', hashedOf, async (at) => {
+    const { args, asking, ready: hashed, manager, now, audit, after } = at;
     const { name, role, secret } = args;
     const all = await door.accounts();
     if (all.length === 0 && !asking.isHere)
@@ -162,14 +171,14 @@ export function accountRoutes(router: Router, db: Database, door: Door): void {
     const id = randomUUID();
     // The first admin sets their own; everybody else takes one of their own at the first sign-in.
     const mustChange = all.length > 0;
-    const hashed = await hashOf(secret);
     const row = { id, name, nameKey: nameKey(name), role, active: true, secret: hashed, mustChange, since: now };
     after(await door.keepAccount(manager, row));
     await audit('account added', null, { id, name, role });
     return { id };
   });
 
-  write(router, db, 'changeAccount', 'account changed', async ({ args, asking, manager, audit, after }) => {
+  writeReady(router, db, 'changeAccount', 'account changed', hashedOf, async (at) => {
+    const { args, asking, ready: hashed, manager, audit, after } = at;
     const { accountId, role, active, secret } = args;
     const all = await door.accounts();
     const row = all.find(({ id }) => id === accountId);
@@ -184,7 +193,7 @@ export function accountRoutes(router: Router, db: Database, door: Door): void {
       });
     const why = secret === undefined ? undefined : whyNoSecret(secret, next.role, row.name);
     if (why !== undefined) throw new AppError('SECRET_REFUSED', why, { field: '/secret' });
-    const set = secret === undefined ? {} : { secret: await hashOf(secret), mustChange: accountId !== asking.who?.id };
+    const set = secret === undefined ? {} : { secret: hashed, mustChange: accountId !== asking.who?.id };
     after(await door.keepAccount(manager, { ...next, ...set }));
     after(await door.end(manager, (one) => one.accountId === accountId));
     await audit('account changed', null, {

@@ -10,9 +10,9 @@ import { FindingEntity, PhotoEntity } from '../db/entities.ts';
 import type { Database } from '../db/open.ts';
 import { AppError } from '../errors.ts';
 import { checkedQuery, param } from '../http/handle.ts';
-import { file } from '../http/serve.ts';
+import { file, guardsOf } from '../http/serve.ts';
 import { answeredBefore, writeOnce, type WriteHead } from '../http/writes.ts';
-import { byOf, mustMay } from '../people/asking.ts';
+import { byOf } from '../people/asking.ts';
 import { changeRoute } from '../jobs/change.ts';
 import { loadJob, mustBeOpen, touch, type StoredJob } from '../jobs/store.ts';
 import { PHOTO_MOST_BYTES, PHOTO_TYPES, photoFiles, readPicture } from './picture.ts';
@@ -78,10 +78,7 @@ export function photoRoutes(router: Router, db: Database, folder: string): void 
   const { path, status } = OPERATIONS.addPhoto;
   router.post(
     path,
-    (req, _res, next) => {
-      mustMay('addPhoto', req);
-      next();
-    },
+    ...guardsOf('addPhoto'),
     express.raw({ type: [...PHOTO_TYPES, 'application/octet-stream'], limit: PHOTO_MOST_BYTES }),
     async (req, res) => {
       const said = checkedQuery<SentOf<'addPhoto'> & WriteHead>(query, req);
@@ -93,6 +90,7 @@ export function photoRoutes(router: Router, db: Database, folder: string): void 
       const before = await answeredBefore(db, input, WHAT, content);
       // Drawn anew before the database is asked for: everybody else's writes go on meanwhile.
       const picture = before ? undefined : await drawnAnew(db, folder, { jobId, findingId }, body);
+      let isTaken = false as boolean;
       const kept = writeOnce(db, input, WHAT, content, async ({ manager, now, audit }) => {
         if (!picture) throw new AppError('CHANGED_MEANWHILE', 'The answer to this photo was forgotten meanwhile.');
         const stored = await mayTakePhoto(manager, jobId, findingId);
@@ -102,14 +100,15 @@ export function photoRoutes(router: Router, db: Database, folder: string): void 
         await manager.insert(PhotoEntity, { id, jobId, findingId, name, type, sizeBytes, widthPx, heightPx, ...said });
         await audit('photo added', jobId, { id, findingId });
         const jobVersion = await touch(manager, stored.row, now);
+        isTaken = true;
         return { status, body: { id, jobVersion } };
       });
       const answer = await kept.catch(async (error: unknown) => {
-        await picture?.forget();
+        if (!isTaken) await picture?.forget();
         throw error;
       });
       // Somebody sent the same at the same time, and theirs is the one that is kept.
-      if ((answer.body as { readonly id?: string }).id !== picture?.id) await picture?.forget();
+      if (!isTaken) await picture?.forget();
       res.status(answer.status).json(answer.body);
     },
   );

@@ -1,6 +1,6 @@
 import type { Router } from 'express';
 import { editCatalogue, type Catalogue, type CatalogueEdit } from '@mendum/core/catalogue';
-import { readShelfTable, writeShelfTable } from '@mendum/core/interchange';
+import { andMore, readShelfTable, writeShelfTable } from '@mendum/core/interchange';
 import { readSeparated, SheetRefused, writeCsv } from '@mendum/core/spreadsheet';
 import type { EntityManager } from 'typeorm';
 import { CatalogueEntity } from '../db/entities.ts';
@@ -34,10 +34,9 @@ function editsOf(text: string): readonly CatalogueEdit[] {
   if (read.ok) return read.edits;
   const [first] = read.problems;
   const where = first?.column ? `column “${first.column}”` : 'all of it';
-  const more = read.problems.length > 1 ? ` (and ${read.problems.length - 1} more)` : '';
   throw new AppError(
     'SHELF_FILE',
-    `Line ${first?.line ?? 1}, ${where}, “${first?.value ?? ''}”: ${first?.why ?? ''}${more}`,
+    `Line ${first?.line ?? 1}, ${where}, “${first?.value ?? ''}”: ${first?.why ?? ''}${andMore(read.count)}`,
     { details: read.problems },
   );
 }

@@ -90,7 +90,7 @@ export function Shell() {
         {more ? (
           <MoreDialog onPerson={() => setAsking(true)} onFind={() => setFinding(true)} onClose={() => setMore(false)} />
         ) : null}
-        {finding ? <FindDialog onClose={() => setFinding(false)} /> : null}
+        {finding && !isOutside ? <FindDialog onClose={() => setFinding(false)} /> : null}
         {!signsIn && (asking || (person === null && rested && !asksItself)) ? (
           <PersonDialog open onClose={() => setAsking(false)} />
         ) : null}

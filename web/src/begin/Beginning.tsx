@@ -2,9 +2,11 @@ import { lazy, Suspense, useState } from 'react';
 import { Link } from 'react-router';
 import { usePracticesQuery, useShelfQuery } from '../app/api.ts';
 import { useSave } from '../app/change.ts';
+import { useMay } from '../app/session.ts';
 import { useAppDispatch, useAppSelector } from '../app/store.ts';
 import { useNamed } from '../app/useNamed.tsx';
 import { unitsToggled } from '../app/view.ts';
+import { Only } from '../people/Only.tsx';
 import { Button } from '../ui/button.tsx';
 import { Choices, pickLook } from '../ui/choices.tsx';
 
@@ -19,6 +21,7 @@ export function Beginning() {
   const { save, busy } = useSave();
   const { named, question } = useNamed();
   const [counting, setCounting] = useState(false);
+  const maySet = useMay('setUsualPractice');
   const usual = practices.find((one) => one.usual)?.practice.id;
   return (
     <section aria-label="Before the first job" className="mt-8 max-w-4xl">
@@ -41,7 +44,7 @@ export function Beginning() {
           <Choices
             label="Practice"
             picked={usual}
-            disabled={busy}
+            disabled={busy || !maySet}
             onPick={(practiceId) =>
               practiceId && practiceId !== usual && named((by) => void save('setUsualPractice', { practiceId }, { by }))
             }
@@ -59,13 +62,17 @@ export function Beginning() {
           }
         >
           <div className="flex flex-wrap gap-1.5">
-            <Button onClick={() => setCounting(true)}>Count a usual assortment</Button>
-            <Link
-              to="/shelf?import=1"
-              className="inline-flex min-h-11 items-center px-3 text-lg underline underline-offset-4"
-            >
-              From a table
-            </Link>
+            <Only may="changeShelf">
+              <Button onClick={() => setCounting(true)}>Count a usual assortment</Button>
+            </Only>
+            <Only may="importShelf">
+              <Link
+                to="/shelf?import=1"
+                className="inline-flex min-h-11 items-center px-3 text-lg underline underline-offset-4"
+              >
+                From a table
+              </Link>
+            </Only>
           </div>
         </Line>
       </dl>

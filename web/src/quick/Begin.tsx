@@ -1,5 +1,6 @@
 import { useState, type ReactNode } from 'react';
 import { capital } from '@mendum/core/units';
+import { useMay } from '../app/session.ts';
 import { Button } from '../ui/button.tsx';
 import { Choices, pickLook } from '../ui/choices.tsx';
 
@@ -33,6 +34,8 @@ export function Begin({ children, thens, missing, isWaiting, onBegin }: BeginPro
   const [to, setTo] = useState(thens[0]?.to ?? '');
   const then = thens.find((one) => one.to === to);
   const disabled = isWaiting || missing !== undefined;
+  const may = useMay('beginQuick');
+  if (!may) return <p className="border-t border-rule pt-3 text-lg text-soft">A technician makes a job of it.</p>;
   return (
     <div className="border-t border-rule pt-3">
       <p className="text-xl font-semibold">Make it safe, then begin</p>

@@ -1,6 +1,7 @@
 import type { StageName } from '@mendum/core/operations';
 import { UNNAMED_MACHINE } from '@mendum/core/quick';
 import { figure } from '@mendum/core/units';
+import { useMay } from '../app/session.ts';
 import { NameLink } from '../naming/NameLink.tsx';
 import { clockTime } from '../ui/when.ts';
 import { useOpenJob } from './job.ts';
@@ -16,6 +17,7 @@ export function JobHead({
   readonly states: Readonly<Record<StageName, StageState>>;
 }) {
   const { view, plan, signed, pathTo } = useOpenJob();
+  const mayName = useMay('nameHarness');
   const { job } = view;
   const { isolation } = job.gate;
   const isUnnamed = job.machine.name === UNNAMED_MACHINE;
@@ -27,7 +29,7 @@ export function JobHead({
           {isUnnamed ? job.machine.name : `${job.machine.name}, ${job.machine.kind}`} ·{' '}
           {figure(job.machine.systemVoltageV)} V · job <span className="figure">{job.number}</span>
         </p>
-        {isUnnamed ? (
+        {isUnnamed && mayName ? (
           <NameLink
             words="Name it"
             harnessId={view.harnessId}

@@ -32,7 +32,8 @@ interface DataTableProps<Row extends object> {
   readonly columns: readonly Column<Row>[];
   readonly rows: readonly Row[];
   readonly keyOf: (row: Row) => string;
-  readonly onOpen: (row: Row) => void;
+  /** None where rows are only read. */
+  readonly onOpen: ((row: Row) => void) | undefined;
   /** The row that was looked for. */
   readonly marked?: string | undefined;
   readonly markedRow?: Ref<HTMLTableRowElement>;
@@ -139,8 +140,8 @@ export function DataTable<Row extends object>({
                   key={keyOf(row)}
                   ref={isMarked ? markedRow : undefined}
                   aria-current={isMarked ? 'true' : undefined}
-                  className={`cursor-pointer border-b border-rule hover:bg-wash ${isMarked ? 'bg-wash' : ''}`}
-                  onClick={() => onOpen(row)}
+                  className={`${onOpen ? 'cursor-pointer hover:bg-wash' : ''} border-b border-rule ${isMarked ? 'bg-wash' : ''}`}
+                  onClick={() => onOpen?.(row)}
                 >
                   {visible.map(({ id, value, shown, className }) => (
                     <td key={id} className={className}>

@@ -9,11 +9,12 @@ interface CircuitTableProps {
   readonly harness: Harness;
   readonly circuits: readonly Circuit[];
   readonly markedId: string | undefined;
-  readonly onOpen: (circuit: Circuit) => void;
+  /** None where they are only read. */
+  readonly onOpen: ((circuit: Circuit) => void) | undefined;
 }
 
 /** What is told of a circuit, column by column. */
-function columnsOf(harness: Harness, onOpen: (circuit: Circuit) => void): readonly Column<Circuit>[] {
+function columnsOf(harness: Harness, onOpen: CircuitTableProps['onOpen']): readonly Column<Circuit>[] {
   const names = new Map(harness.nodes.map(({ id, name }) => [id, name]));
   const placeOf = ({ nodeId, cavity }: Circuit['from']): string => `${names.get(nodeId) ?? nodeId} ${cavity}`;
   return [
@@ -22,19 +23,22 @@ function columnsOf(harness: Harness, onOpen: (circuit: Circuit) => void): readon
       title: 'No.',
       value: ({ number }) => number,
       className: 'figure w-14',
-      shown: (circuit) => (
-        <button
-          type="button"
-          className="min-h-11 min-w-11 text-left underline underline-offset-4"
-          aria-label={`Change circuit ${circuit.number}`}
-          onClick={(event) => {
-            event.stopPropagation();
-            onOpen(circuit);
-          }}
-        >
-          {circuit.number}
-        </button>
-      ),
+      shown: (circuit) =>
+        onOpen ? (
+          <button
+            type="button"
+            className="min-h-11 min-w-11 text-left underline underline-offset-4"
+            aria-label={`Change circuit ${circuit.number}`}
+            onClick={(event) => {
+              event.stopPropagation();
+              onOpen(circuit);
+            }}
+          >
+            {circuit.number}
+          </button>
+        ) : (
+          circuit.number
+        ),
     },
     { id: 'function', title: 'Function', value: (circuit) => circuit.function, className: 'pr-3 font-semibold' },
     { id: 'kind', title: 'Kind', value: ({ kind }) => KIND_WORDS[kind], className: 'pr-3' },

@@ -2,7 +2,7 @@ import { useAskedField } from '../../answer/useAskedField.ts';
 import { useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { Redo2, Undo2 } from 'lucide-react';
-import type { Circuit, HarnessNode } from '@mendum/core/harness';
+import type { Circuit } from '@mendum/core/harness';
 import { writePinout } from '@mendum/core/pinout';
 import { UNNAMED_MACHINE } from '@mendum/core/quick';
 import { figure } from '@mendum/core/units';
@@ -10,29 +10,20 @@ import type { HarnessView } from '@mendum/core/operations';
 import { useHarnessQuery } from '../../app/api.ts';
 import { errorOf, useSave } from '../../app/change.ts';
 import { notify } from '../../app/notice.ts';
-import { ConnectorView } from '../../connector/ConnectorView.tsx';
 import { NameLink } from '../../naming/NameLink.tsx';
 import { useMay } from '../../app/session.ts';
 import { Only } from '../../people/Only.tsx';
 import { Button } from '../../ui/button.tsx';
-import { Dialog } from '../../ui/dialog.tsx';
 import { Empty, Failed, Working } from '../../ui/empty.tsx';
 import { TextField } from '../../ui/field.tsx';
-import { CircuitForm } from './CircuitForm.tsx';
 import { CircuitTable } from './CircuitTable.tsx';
 import { useHarnessDraft } from './draft.ts';
-import { FaceForm } from './FaceForm.tsx';
 import { download } from './import/sheets.ts';
-import { ImportPinout } from './import/ImportPinout.tsx';
+import { HarnessDialogs, type Opened } from './HarnessDialogs.tsx';
 import { JoinSketch } from './JoinSketch.tsx';
 import { NodeForm } from './NodeForm.tsx';
 import { RunForm } from './RunForm.tsx';
 import { TreeEditor, type Picked } from './TreeEditor.tsx';
-
-type Open =
-  | { readonly what: 'circuit'; readonly circuit: Circuit | undefined }
-  | { readonly what: 'import' }
-  | { readonly what: 'face' | 'show'; readonly node: HarnessNode; readonly cavity?: string | undefined };
 
 const matches = (circuit: Circuit, words: string): boolean =>
   words
@@ -50,6 +41,7 @@ const matches = (circuit: Circuit, words: string): boolean =>
  */
 function HarnessEditor({ view }: { readonly view: HarnessView }) {
   const draft = useHarnessDraft(view);
+  const may = useMay('changeHarness');
   const { harness } = draft;
   const { save: send, busy } = useSave();
   const navigate = useNavigate();
@@ -69,18 +61,16 @@ function HarnessEditor({ view }: { readonly view: HarnessView }) {
         ? { kind: 'run', id: askedRun }
         : undefined,
   );
-  const [open, setOpen] = useState<Open | undefined>(
-    askedCircuit
+  const [open, setOpen] = useState<Opened | undefined>(
+    askedCircuit && may
       ? { what: 'circuit', circuit: askedCircuit }
       : foundNode && foundEnd
         ? { what: 'show', node: foundNode, cavity: foundEnd.cavity }
         : undefined,
   );
   const [words, setWords] = useState('');
-  const may = useMay('changeHarness');
   const run = picked?.kind === 'run' ? harness.runs.find((one) => one.id === picked.id) : undefined;
   const node = picked?.kind === 'node' ? harness.nodes.find((one) => one.id === picked.id) : undefined;
-  const shown = open?.what === 'show' ? harness.nodes.find((one) => one.id === open.node.id) : undefined;
   const count = draft.edits.length;
   const save = async (): Promise<void> => {
     const outcome = await send('changeHarness', { harnessId: view.id, version: view.version, edits: draft.edits });
@@ -224,62 +214,10 @@ function HarnessEditor({ view }: { readonly view: HarnessView }) {
               : harness.circuits.filter((circuit) => matches(circuit, words.trim()))
           }
           markedId={found?.id}
-          onOpen={(circuit) => may && setOpen({ what: 'circuit', circuit })}
+          onOpen={may ? (circuit) => setOpen({ what: 'circuit', circuit }) : undefined}
         />
       </section>
-      {open?.what === 'import' ? (
-        <ImportPinout harness={harness} onTake={(edits) => draft.edit(...edits)} onClose={close} />
-      ) : null}
-      <Dialog
-        shape="sheet"
-        open={open?.what === 'circuit'}
-        onClose={close}
-        title={open?.what === 'circuit' && open.circuit ? `Circuit ${open.circuit.number}` : 'A new circuit'}
-      >
-        {open?.what === 'circuit' ? (
-          <CircuitForm
-            harness={harness}
-            circuit={open.circuit}
-            onSave={(circuit) => draft.edit({ do: 'setCircuit', circuit })}
-            onRemove={
-              open.circuit
-                ? () => {
-                    if (open.circuit && draft.edit({ do: 'removeCircuit', circuitId: open.circuit.id })) close();
-                  }
-                : undefined
-            }
-            onClose={close}
-          />
-        ) : null}
-      </Dialog>
-      <Dialog
-        shape="wide"
-        open={open?.what === 'face'}
-        onClose={close}
-        title={`The face of ${open?.what === 'face' ? open.node.name : ''}`}
-      >
-        {open?.what === 'face' ? (
-          <FaceForm
-            name={open.node.name}
-            face={open.node.face}
-            onDone={(face, ways) => {
-              if (draft.edit({ do: 'changeNode', node: { ...open.node, face, ways } })) close();
-            }}
-            onClose={close}
-          />
-        ) : null}
-      </Dialog>
-      <Dialog shape="wide" open={shown?.face !== undefined} onClose={close} title={`Connector ${shown?.name ?? ''}`}>
-        {shown?.face ? (
-          <ConnectorView
-            harness={harness}
-            node={{ ...shown, face: shown.face }}
-            circuits={harness.circuits}
-            nodeName={nodeName}
-            startCavity={open?.what === 'show' ? open.cavity : undefined}
-          />
-        ) : null}
-      </Dialog>
+      <HarnessDialogs draft={draft} open={open} onClose={close} nodeName={nodeName} />
     </div>
   );
 }

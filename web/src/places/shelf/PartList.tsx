@@ -32,7 +32,7 @@ export function PartList({ group, parts, busy, locked, onOpen, onCount }: PartLi
                   className="min-h-11 py-1 text-left enabled:hover:bg-wash"
                   onClick={() => onOpen(part)}
                 >
-                  <span className="underline decoration-rule underline-offset-4">{part.name}</span>
+                  <span className={clsx(!locked && 'underline decoration-rule underline-offset-4')}>{part.name}</span>
                   {part.place === undefined ? null : <span className="block text-sm text-soft">{part.place}</span>}
                 </button>
                 <span className="order-last col-span-2 pb-1 sm:order-none sm:col-span-1 sm:pb-0">

@@ -23,7 +23,7 @@ export function Tools({ shelf, locked, onOpen }: ListProps<Tool>) {
           <button
             type="button"
             disabled={locked}
-            className="min-h-11 text-left underline decoration-rule underline-offset-4 enabled:hover:bg-wash"
+            className="min-h-11 text-left underline-offset-4 enabled:underline enabled:decoration-rule enabled:hover:bg-wash"
             onClick={() => onOpen(tool)}
           >
             {tool.name}
@@ -60,7 +60,7 @@ export function Wire({ shelf, locked, onOpen }: ListProps<WireStock>) {
           <button
             type="button"
             disabled={locked}
-            className="min-h-11 flex-1 text-left underline decoration-rule underline-offset-4 enabled:hover:bg-wash"
+            className="min-h-11 flex-1 text-left underline-offset-4 enabled:underline enabled:decoration-rule enabled:hover:bg-wash"
             onClick={() => onOpen(stock)}
           >
             {wireInWords(stock.wire)}, {colourInWords(stock.wire.colour)}

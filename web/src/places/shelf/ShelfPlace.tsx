@@ -1,14 +1,6 @@
 import { lazy, Suspense, useState } from 'react';
 import { useSearchParams } from 'react-router';
-import {
-  GENERIC_PARTS,
-  kindOf,
-  PART_KINDS,
-  type Catalogue,
-  type CatalogueEdit,
-  type Part,
-  type Tool,
-} from '@mendum/core/catalogue';
+import { GENERIC_PARTS, kindOf, PART_KINDS, type Catalogue, type Part, type Tool } from '@mendum/core/catalogue';
 import type { WireStock } from '@mendum/core/stock';
 import { usualWire } from '@mendum/core/wire';
 import type { ErrorBody } from '@mendum/core/operations';
@@ -24,21 +16,12 @@ import { Select, TextField, TickBox } from '../../ui/field.tsx';
 import { Tabs, type Tab } from '../../ui/tabs.tsx';
 import { Place } from '../Place.tsx';
 import { PartList } from './PartList.tsx';
+import { ShelfForms, type Opened, type SaveShelf } from './ShelfForms.tsx';
 import { ShelfImport } from './ShelfImport.tsx';
 import { GROUPS, groupOf } from './words.ts';
 import { Tools, Wire } from './ShelfLists.tsx';
 
-// Forms come when one is opened: they bring the schemas along.
-const PartForm = lazy(async () => ({ default: (await import('./PartForm.tsx')).PartForm }));
-const ToolForm = lazy(async () => ({ default: (await import('./ToolForm.tsx')).ToolForm }));
 const CountShelf = lazy(async () => ({ default: (await import('../../begin/CountShelf.tsx')).CountShelf }));
-const ReelForm = lazy(async () => ({ default: (await import('./ReelForm.tsx')).ReelForm }));
-
-type Open =
-  | { readonly what: 'part'; readonly part: Part; readonly isNew: boolean }
-  | { readonly what: 'tool'; readonly tool: Tool; readonly isNew: boolean }
-  | { readonly what: 'wire'; readonly reel: WireStock; readonly isNew: boolean }
-  | { readonly what: 'import' };
 
 const NEW_TOOL: Omit<Tool, 'id'> = { name: '', tasks: [], ratchet: true };
 const NEW_REEL: Omit<WireStock, 'id'> = {
@@ -65,7 +48,7 @@ export function ShelfPlace() {
   const [search] = useSearchParams();
   const [words, setWords] = useState(search.get('find') ?? '');
   const [everything, setEverything] = useState(false);
-  const [open, setOpen] = useState<Open | undefined>(search.has('import') ? { what: 'import' } : undefined);
+  const [open, setOpen] = useState<Opened | undefined>(search.has('import') ? { what: 'import' } : undefined);
   const [counting, setCounting] = useState(false);
   const may = useMay('changeShelf');
   const [refused, setRefused] = useState<ErrorBody['error']>();
@@ -75,11 +58,7 @@ export function ShelfPlace() {
     setRefused(undefined);
   };
 
-  const save = async (
-    edits: readonly CatalogueEdit[],
-    said: string,
-    undo?: readonly CatalogueEdit[],
-  ): Promise<void> => {
+  const save: SaveShelf = async (edits, said, undo) => {
     if (!shelf) return;
     const outcome = await send('changeShelf', { version: shelf.version, edits }, { quiet: true });
     if (!outcome.ok) {
@@ -203,7 +182,6 @@ export function ShelfPlace() {
       ),
     },
   ];
-  const form = { busy, refused, onClose: close };
   const actions = (
     <div className="flex flex-wrap gap-3">
       <a
@@ -260,45 +238,7 @@ export function ShelfPlace() {
           <Tabs label="What is on the shelf" tabs={tabs(shelf)} />
           <Suspense fallback={null}>
             {counting ? <CountShelf onClose={() => setCounting(false)} /> : null}
-            {open?.what === 'part' ? (
-              <PartForm
-                item={open.part}
-                {...form}
-                isNew={open.isNew}
-                onSave={(part) => void save([{ kind: 'setPart', part }], `${part.name} is saved`)}
-                onRemove={() =>
-                  void save([{ kind: 'removePart', id: open.part.id }], `${open.part.name} is off the list`, [
-                    { kind: 'setPart', part: open.part },
-                  ])
-                }
-              />
-            ) : null}
-            {open?.what === 'tool' ? (
-              <ToolForm
-                item={open.tool}
-                {...form}
-                isNew={open.isNew}
-                onSave={(tool) => void save([{ kind: 'setTool', tool }], `${tool.name} is saved`)}
-                onRemove={() =>
-                  void save([{ kind: 'removeTool', id: open.tool.id }], `${open.tool.name} is off the list`, [
-                    { kind: 'setTool', tool: open.tool },
-                  ])
-                }
-              />
-            ) : null}
-            {open?.what === 'wire' ? (
-              <ReelForm
-                item={open.reel}
-                {...form}
-                isNew={open.isNew}
-                onSave={(wire) => void save([{ kind: 'setWire', wire }], 'The wire is saved')}
-                onRemove={() =>
-                  void save([{ kind: 'removeWire', id: open.reel.id }], 'The wire is off the list', [
-                    { kind: 'setWire', wire: open.reel },
-                  ])
-                }
-              />
-            ) : null}
+            <ShelfForms open={open} busy={busy} refused={refused} onSave={save} onClose={close} />
           </Suspense>
           {open?.what === 'import' ? <ShelfImport version={shelf.version} onClose={close} /> : null}
         </>

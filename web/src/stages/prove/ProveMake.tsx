@@ -166,7 +166,7 @@ export function ProveMake({
           ) : null}
         </div>
       ) : null}
-      {!canProve ? null : (
+      {locked ? null : (
         <Button look="quiet" className="mt-3" onClick={() => setWrong(true)}>
           It went wrong
         </Button>

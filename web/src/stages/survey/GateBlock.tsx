@@ -33,11 +33,12 @@ const FIELD: Record<
 
 /** One entry that the gate asks for, with the words that open it. */
 function Need({ need, first }: { readonly need: GateNeed; readonly first: boolean }) {
-  const { view } = useOpenJob();
+  const { view, locked } = useOpenJob();
   const { save, busy } = useSave();
   const [words, setWords] = useState('');
   const say = (fields: Record<string, unknown>): void =>
     void save('sayGate', { jobId: view.id, entry: need.entry, version: view.version, ...fields });
+  if (locked) return <p className="py-4 text-lg">{need.because}</p>;
   if (need.entry === 'isolation') {
     return (
       <div className="py-4">
