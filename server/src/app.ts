@@ -74,6 +74,13 @@ const plainBody: RequestHandler = (req, _res, next) => {
   next();
 };
 
+/** What is read is made small on its way; what a write is answered with is small as it is. */
+const compress = compression();
+const compressed: RequestHandler = (req, res, next) => {
+  if (req.method === 'GET') compress(req, res, next);
+  else next();
+};
+
 /** Reads bodies; of somebody who has not signed in no more than it takes to do so. */
 function bodyOf(limit: string, strangerLimit: string): RequestHandler {
   const known: RequestHandler = express.json({ limit });
@@ -101,6 +108,8 @@ export function createApp({
   const app = express();
   app.disable('x-powered-by');
   app.set('env', 'production');
+  // Nobody keeps an answer, so nobody asks whether it is still the same.
+  app.disable('etag');
   app.set('trust proxy', proxies);
   app.use(requestLog(log));
   app.use(
@@ -119,7 +128,7 @@ export function createApp({
     }),
   );
   app.use(ownName(hosts));
-  app.use(compression());
+  app.use(compressed);
   const door = makeDoor(db, now);
   app.use(whoAsks(door));
   if (before) app.use(before);

@@ -1,4 +1,4 @@
-import { createHash, sign, verify, type KeyObject } from 'node:crypto';
+import { hash, sign, verify, type KeyObject } from 'node:crypto';
 import canonicalize from 'canonicalize';
 import type { AuditRow, InChain, RecordRow } from '../db/rows.ts';
 
@@ -29,9 +29,7 @@ export const storable = <C extends object>(content: C): C =>
  */
 export function hashOf(row: number, before: string, { kind, content }: Content): string {
   const text = canonicalize({ row, before, kind, content: storable(content) });
-  return createHash('sha256')
-    .update(text ?? '')
-    .digest('hex');
+  return hash('sha256', text ?? '');
 }
 
 /** Signs the hash of a row. @param key private, Ed25519 */

@@ -1,6 +1,5 @@
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
-import PQueue from 'p-queue';
 import { DataSource, type EntityManager } from 'typeorm';
 import type { Claim } from '../data/claim.ts';
 import { DataFault } from '../data/fault.ts';
@@ -10,6 +9,7 @@ import { faultOf, lookAt, markFolder } from '../data/sound.ts';
 import { ENTITIES } from './entities.ts';
 import { fold } from './page.ts';
 import { MIGRATIONS } from './migrations/index.ts';
+import { oneByOne, together, type WriteWork } from './together.ts';
 
 /** What of the driver's own is used. */
 interface Driver {
@@ -23,16 +23,13 @@ interface Driver {
 
 /**
  * The database, one unit of work at a time: SQLite has one connection here, so reads and writes wait in one line. A
- * write is a transaction and is on the disk (WAL, synchronous FULL), in the very file that was opened, before its
- * promise resolves.
+ * write is done whole or not at all, and is on the disk (WAL, synchronous FULL), in the very file that was opened, before
+ * its promise resolves.
  */
 export interface Database {
   readonly read: <T>(work: (manager: EntityManager) => Promise<T>) => Promise<T>;
-  /**
-   * @param stored what is done once it is on the disk, before anything else is read or written: what is held in memory
-   * beside the database is never behind it
-   */
-  readonly write: <T>(work: (manager: EntityManager) => Promise<T>, stored?: (done: T) => void) => Promise<T>;
+  /** Writes that wait at the same moment share one transaction, in which each stands or falls by itself. */
+  readonly write: <T>(work: WriteWork<T>) => Promise<T>;
   /** Folds the log beside the database into its file, so that a copy of the file alone has nearly everything. */
   readonly foldIn: () => Promise<void>;
   /** Folds the log in, closes, and lets the data folder go. */
@@ -83,8 +80,8 @@ async function openFile({ dataDir, release }: Claim): Promise<Database> {
     if (source.isInitialized) await source.destroy();
     throw error instanceof DataFault ? error : (faultOf(error, file) ?? error);
   }
-  const mustBeWhole = guardOf(file);
   const { queued, settled } = oneByOne();
+  const write = together(source, queued, guardOf(file));
   const told = async <T>(work: () => Promise<T>): Promise<T> => {
     try {
       return await work();
@@ -98,16 +95,7 @@ async function openFile({ dataDir, release }: Claim): Promise<Database> {
   return {
     source,
     read: (work) => queued(() => told(() => work(source.manager))),
-    write: (work, stored) =>
-      queued(() =>
-        told(async () => {
-          mustBeWhole();
-          const done = await source.transaction(work);
-          mustBeWhole();
-          stored?.(done);
-          return done;
-        }),
-      ),
+    write: (work) => told(() => write(work)),
     foldIn: () => queued(() => told(foldIn)),
     close: async () => {
       await settled();
@@ -127,12 +115,7 @@ async function openInMemory(): Promise<Database> {
   return {
     source,
     read: (work) => queued(() => work(source.manager)),
-    write: (work, stored) =>
-      queued(async () => {
-        const done = await source.transaction(work);
-        stored?.(done);
-        return done;
-      }),
+    write: together(source, queued, () => undefined),
     foldIn: () => Promise.resolve(),
     close: async () => {
       await settled();
@@ -154,12 +137,6 @@ export async function openDatabase(at: Claim | ':memory:'): Promise<Database> {
     at.release();
     throw error;
   }
-}
-
-/** Work that waits in one line, whatever becomes of the one before: one connection has one transaction at a time. */
-function oneByOne() {
-  const line = new PQueue({ concurrency: 1 });
-  return { queued: <T>(work: () => Promise<T>): Promise<T> => line.add(work), settled: () => line.onIdle() };
 }
 
 /**

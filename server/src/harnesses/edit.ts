@@ -186,7 +186,7 @@ export async function editHarness(
     await movePins(manager, stored, findings, edits);
     await manager.update(JobEntity, { id: job.id }, { version: job.version + 1, updatedAt: now });
   }
-  const placed = await placedAfter(manager, row, harness, edits);
+  const placed = placedAfter(manager, row, harness, edits);
   if (jobs.some((job) => job.status === 'signed'))
     await manager.update(JobEntity, { harnessId: id, status: 'signed' }, { harnessId: await keepAside(manager, id) });
   await replaceHarness(manager, id, after, row.version + 1);

@@ -117,8 +117,8 @@ async function joinRepairs(
   other: HarnessRow,
   ids: JoinedIds,
 ): Promise<HarnessRow['placed']> {
-  const own = await repairsOn(manager, row, () => true);
-  const theirs = await repairsOn(manager, other, () => true);
+  const own = repairsOn(manager, row, () => true);
+  const theirs = repairsOn(manager, other, () => true);
   for (const state of await statesOf(manager, row.id))
     await manager.update(HarnessEntity, { id: state.id }, { placed: { ...state.placed, ...nowhere(theirs.keys()) } });
   for (const state of await statesOf(manager, other.id))

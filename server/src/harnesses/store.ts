@@ -1,11 +1,13 @@
 import { randomUUID } from 'node:crypto';
 import { isDeepStrictEqual } from 'node:util';
 import { setImmediate } from 'node:timers/promises';
-import { IsNull, type DataSource, type EntityManager } from 'typeorm';
+import { IsNull, type EntityManager } from 'typeorm';
 import { NOT_MEASURED_MM, type Circuit, type Harness } from '@mendum/core/harness';
 import type { Machine } from '@mendum/core/job';
 import { areaMm2 } from '@mendum/core/wire';
 import { CircuitEntity, HarnessEntity, MachineEntity, NodeEntity, RunEntity } from '../db/entities.ts';
+import { keptVersions } from '../db/kept.ts';
+import { rowsBy } from '../db/prepared.ts';
 import type { CircuitRow } from '../db/rows.ts';
 
 const orUndefined = <T>(value: T | null): T | undefined => value ?? undefined;
@@ -33,13 +35,11 @@ export interface StoredHarness {
   readonly version: number;
 }
 
-/** Harnesses as they were last read, by database: a version is never written twice with other contents. */
-const READ = new WeakMap<DataSource, Map<string, { readonly version: number; readonly parts: Parts }>>();
-const KEPT_HARNESSES = 20;
 /** Circuits that are read before others get their turn (some 20 ms): thousands at once would keep everybody waiting. */
 const PAGE = 100;
 
 type Parts = Pick<Harness, 'nodes' | 'runs' | 'circuits'>;
+const PARTS = keptVersions<Parts>(20);
 
 async function readParts(manager: EntityManager, harnessId: string): Promise<Parts> {
   const order = { where: { harnessId }, order: { position: 'ASC' } } as const;
@@ -78,31 +78,21 @@ async function readParts(manager: EntityManager, harnessId: string): Promise<Par
   };
 }
 
-const isReadOnly = ({ dataSource }: EntityManager): boolean =>
-  dataSource.options.type === 'better-sqlite3' && dataSource.options.readonly === true;
-
-/**
- * Nodes, runs and circuits of a version of a harness. What is read while something is being written is not kept: it may
- * never come to be.
- */
+/** Nodes, runs and circuits of a version of a harness. */
 async function partsOf(manager: EntityManager, harnessId: string, version: number): Promise<Parts> {
-  const kept = READ.get(manager.dataSource) ?? new Map<string, { version: number; parts: Parts }>();
-  READ.set(manager.dataSource, kept);
-  const known = kept.get(harnessId);
-  if (known?.version === version) return known.parts;
+  const known = PARTS.get(manager, harnessId, version);
+  if (known) return known;
   const parts = await readParts(manager, harnessId);
-  if (isReadOnly(manager) || !manager.queryRunner?.isTransactionActive) {
-    kept.delete(harnessId);
-    kept.set(harnessId, { version, parts });
-    for (const old of [...kept.keys()].slice(0, -KEPT_HARNESSES)) kept.delete(old);
-  }
+  PARTS.keep(manager, harnessId, version, parts);
   return parts;
 }
 
 /** A harness whole. What it gives is shared: nobody may change it in place. */
 export async function loadHarness(manager: EntityManager, harnessId: string): Promise<StoredHarness> {
-  const row = await manager.findOneByOrFail(HarnessEntity, { id: harnessId });
-  const machine = await manager.findOneByOrFail(MachineEntity, { id: row.machineId });
+  const rows = rowsBy(manager);
+  const row = rows.one(HarnessEntity, { id: harnessId });
+  const machine = row && rows.one(MachineEntity, { id: row.machineId });
+  if (!machine) throw new Error(`There is no harness ${harnessId}, or not its machine.`);
   const parts = await partsOf(manager, harnessId, row.version);
   const cables = row.cables.length === 0 ? {} : { cables: row.cables };
   return { machine, harness: { id: row.id, name: row.name, ...parts, ...cables }, version: row.version };

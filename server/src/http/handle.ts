@@ -2,6 +2,7 @@ import type { ErrorRequestHandler, Request, RequestHandler } from 'express';
 import type Joi from 'joi';
 import { andMore, checkedBy, JobFileRefused, problemsOf } from '@mendum/core/interchange';
 import { AppError, type ErrorCode } from '../errors.ts';
+import { logOf } from './requestLog.ts';
 
 /** The body of a request, checked. @throws AppError BAD_INPUT naming the field, or EMPTY_BODY */
 export function checked<T>(schema: Joi.ObjectSchema, req: Request): T {
@@ -113,7 +114,7 @@ export const answerError: ErrorRequestHandler = (thrown: unknown, req, res, next
     return;
   }
   const error = asAppError(thrown);
-  if (error.status >= 500) req.log.error({ err: thrown }, 'request failed');
+  if (error.status >= 500) logOf(req).error({ err: thrown }, 'request failed');
   // What was to be sent, a photo or a sheet, is not what is sent.
   res.type('json').status(error.status).json(error.body());
 };

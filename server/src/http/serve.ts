@@ -1,4 +1,4 @@
-import type { Request, RequestHandler, Response, Router } from 'express';
+import { Router, type Request, type RequestHandler, type Response } from 'express';
 import { sentSchema } from '@mendum/core/interchange';
 import {
   OPERATIONS,
@@ -33,6 +33,30 @@ export const guardsOf = (name: OperationName): readonly RequestHandler[] => [
   ...slowedDown(name),
 ];
 
+/** The first word of an address, by which its operations are found. */
+const wordOf = (path: string): string => (path.split('/', 2)[1] ?? '').toLowerCase();
+
+/** Operations of a router by the first word of their addresses: one after the other, all of them would be looked at. */
+const BY_WORD = new WeakMap<Router, Map<string, Router>>();
+
+function byWord(router: Router, path: string): Router {
+  const known = BY_WORD.get(router) ?? new Map<string, Router>();
+  if (!BY_WORD.has(router)) {
+    BY_WORD.set(router, known);
+    const found: RequestHandler = (req, res, next) => {
+      const one = known.get(wordOf(req.path));
+      if (one) one(req, res, next);
+      else next();
+    };
+    // Whoever looks for all routes that there are sees these as well, as in any router.
+    router.use(Object.defineProperty(found, 'stack', { get: () => [...known.values()].flatMap(({ stack }) => stack) }));
+  }
+  const word = wordOf(path);
+  const found = known.get(word) ?? Router();
+  known.set(word, found);
+  return found;
+}
+
 /** Registers an operation at its address; whoever asks must have the right to it. */
 export function register(
   router: Router,
@@ -40,7 +64,7 @@ export function register(
   handle: (req: Request, res: Response) => Promise<void>,
 ): void {
   const { method, path } = OPERATIONS[name];
-  router[METHODS[method]](path, ...guardsOf(name), (req: Request, res: Response) => handle(req, res));
+  byWord(router, path)[METHODS[method]](path, ...guardsOf(name), (req: Request, res: Response) => handle(req, res));
 }
 
 /** Reads, checks its query, and answers with what is given. */

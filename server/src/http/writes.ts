@@ -1,8 +1,10 @@
-import { createHash } from 'node:crypto';
+import { hash } from 'node:crypto';
 import type { EntityManager } from 'typeorm';
 import { keepAudit } from '../chain/append.ts';
 import { ReceiptEntity } from '../db/entities.ts';
 import type { Database } from '../db/open.ts';
+import { rowsBy } from '../db/prepared.ts';
+import type { After } from '../db/together.ts';
 import { AppError } from '../errors.ts';
 
 /** What every write carries: its own id, made by the client, and who does it. */
@@ -22,17 +24,14 @@ export interface WriteWork {
   readonly now: string;
   readonly audit: (what: string, jobId: string | null, detail: unknown) => Promise<void>;
   /** What is done once all of it is stored, before anybody else reads or writes; never where it is not stored. */
-  readonly after: (work: () => void) => void;
+  readonly after: After;
 }
 
-const digestOf = (what: string, content: unknown): string =>
-  createHash('sha256')
-    .update(`${what} ${JSON.stringify(content)}`)
-    .digest('hex');
+const digestOf = (what: string, content: unknown): string => hash('sha256', `${what} ${JSON.stringify(content)}`);
 
 /** The answer that a write was given before. @throws AppError WRITE_ID_REUSED when its id was used for another one */
-async function receiptOf(manager: EntityManager, head: WriteHead, digest: string): Promise<Answer | undefined> {
-  const receipt = await manager.findOneBy(ReceiptEntity, { writeId: head.writeId });
+function receiptOf(manager: EntityManager, head: WriteHead, digest: string): Answer | undefined {
+  const receipt = rowsBy(manager).one(ReceiptEntity, { writeId: head.writeId });
   if (!receipt) return undefined;
   if (receipt.digest !== digest)
     throw new AppError('WRITE_ID_REUSED', `The write id ${head.writeId} was used for another write.`, {
@@ -50,7 +49,8 @@ export const answeredBefore = (
   head: WriteHead,
   what: string,
   content: unknown,
-): Promise<Answer | undefined> => db.write((manager) => receiptOf(manager, head, digestOf(what, content)));
+): Promise<Answer | undefined> =>
+  db.write((manager) => Promise.resolve(receiptOf(manager, head, digestOf(what, content))));
 
 /**
  * Does a write once: the same write id with the same content gives the stored answer again without doing anything; with
@@ -65,9 +65,8 @@ export function writeOnce(
   now = new Date().toISOString(),
 ): Promise<Answer> {
   const digest = digestOf(what, content);
-  const then: (() => void)[] = [];
-  const write = async (manager: EntityManager): Promise<Answer> => {
-    const before = await receiptOf(manager, head, digest);
+  return db.write(async (manager, after) => {
+    const before = receiptOf(manager, head, digest);
     if (before) return before;
     const answer = await work({
       manager,
@@ -75,18 +74,15 @@ export function writeOnce(
       audit: async (done, jobId, detail) => {
         await keepAudit(manager, { at: now, by: head.by, what: done, jobId, detail });
       },
-      after: (one) => void then.push(one),
+      after,
     });
-    await manager.insert(ReceiptEntity, {
+    rowsBy(manager).insert(ReceiptEntity, {
       writeId: head.writeId,
       at: now,
       digest,
       status: answer.status,
-      body: answer.body as object,
+      body: answer.body,
     });
     return answer;
-  };
-  return db.write(write, () => {
-    for (const one of then) one();
   });
 }

@@ -3,6 +3,7 @@ import { gateOf } from '@mendum/core/job';
 import { OPERATIONS, type AnswerOf, type WriteName } from '@mendum/core/operations';
 import { JobEntity } from '../db/entities.ts';
 import type { Database } from '../db/open.ts';
+import { rowsBy } from '../db/prepared.ts';
 import { AppError } from '../errors.ts';
 import { register, sentOf, type Sent } from '../http/serve.ts';
 import { writeOnce, type Answer, type WriteHead, type WriteWork } from '../http/writes.ts';
@@ -88,7 +89,7 @@ export const changeOnce = <N extends ChangeName>(
       mustTakeChanges(stored, kind);
       const next = stored.row.version + 1;
       const body = await work({ ...write, input: args, stored, asking, next });
-      await write.manager.update(JobEntity, { id: stored.row.id }, { version: next, updatedAt: write.now });
+      rowsBy(write.manager).update(JobEntity, { id: stored.row.id }, { version: next, updatedAt: write.now });
       return { status: OPERATIONS[kind.name].status, body };
     },
     now,

@@ -1,9 +1,10 @@
-import { In, type EntityManager } from 'typeorm';
+import type { EntityManager } from 'typeorm';
 import type { EarlierRepair } from '@mendum/core/damage';
 import { farthestOn, type Harness } from '@mendum/core/harness';
 import type { SpliceRecord } from '@mendum/core/record';
 import { alongWith, type HarnessEdit } from '@mendum/core/survey';
 import { HarnessEntity, JobEntity, RecordEntity } from '../db/entities.ts';
+import { rowsBy } from '../db/prepared.ts';
 import type { HarnessRow, JobRow, RecordRow } from '../db/rows.ts';
 import { notReplaced } from '../record/notReplaced.ts';
 
@@ -14,21 +15,22 @@ const wordsOf = ({ method, jobNumber, signedAt }: SpliceRecord): string =>
 const keyOf = ({ jobId, spliceId }: Pick<RecordRow, 'jobId' | 'spliceId'>): string => `${jobId} ${spliceId}`;
 
 /** What signed jobs left on the wires of a harness, by job and splice: where each lies by now, and what it was cut by. */
-export async function repairsOn(
+export function repairsOn(
   manager: EntityManager,
   own: HarnessRow,
   counts: (row: RecordRow, signedIn: number) => boolean,
-): Promise<Map<string, EarlierRepair>> {
+): Map<string, EarlierRepair> {
   const lineage = own.keptFor ?? own.id;
-  const kept = await manager.findBy(HarnessEntity, [{ id: lineage }, { keptFor: lineage }]);
-  const jobs = await manager.findBy(JobEntity, { harnessId: In(kept.map((one) => one.id)), status: 'signed' });
+  const rows = rowsBy(manager);
+  const kept = [lineage, ...rows.find(HarnessEntity, { keptFor: lineage }).map(({ id }) => id)];
+  const jobs = kept.flatMap((harnessId) => rows.find(JobEntity, { harnessId, status: 'signed' }));
   if (jobs.length === 0) return new Map();
-  const all = await manager.findBy(RecordEntity, { jobId: In(jobs.map((one) => one.id)) });
+  const all = jobs.flatMap(({ id }) => rows.find(RecordEntity, { jobId: id })).sort((a, b) => a.chainRow - b.chainRow);
   const signed = new Map(all.filter((row) => row.replacesId === null).map((row) => [keyOf(row), row.chainRow]));
-  const rows = notReplaced(all).filter((row) => counts(row, signed.get(keyOf(row)) ?? row.chainRow));
-  const cutOut = new Set(rows.flatMap((row) => row.body.cutsOut ?? []));
+  const standing = notReplaced(all).filter((row) => counts(row, signed.get(keyOf(row)) ?? row.chainRow));
+  const cutOut = new Set(standing.flatMap((row) => row.body.cutsOut ?? []));
   return new Map(
-    rows.flatMap((row) => {
+    standing.flatMap((row) => {
       const { id, body } = row;
       const moved = own.placed?.[keyOf(row)];
       return body.onWire && moved !== null && !cutOut.has(id)
@@ -43,13 +45,10 @@ export async function repairsOn(
  * out.
  * @param before only what was signed before this row of the chain counts: what a signed job itself found there
  */
-export async function earlierOn(
-  manager: EntityManager,
-  job: JobRow,
-  before: number | undefined,
-): Promise<EarlierRepair[]> {
-  const own = await manager.findOneByOrFail(HarnessEntity, { id: job.harnessId });
-  const repairs = await repairsOn(
+export function earlierOn(manager: EntityManager, job: JobRow, before: number | undefined): EarlierRepair[] {
+  const own = rowsBy(manager).one(HarnessEntity, { id: job.harnessId });
+  if (!own) throw new Error(`There is no harness ${job.harnessId}.`);
+  const repairs = repairsOn(
     manager,
     own,
     (row, signedIn) => row.jobId !== job.id && (before === undefined || signedIn < before),
@@ -58,13 +57,13 @@ export async function earlierOn(
 }
 
 /** Where all repairs on a harness lie once it has been edited; none where their wire is gone. */
-export async function placedAfter(
+export function placedAfter(
   manager: EntityManager,
   own: HarnessRow,
   harness: Harness,
   edits: readonly HarnessEdit[],
-): Promise<HarnessRow['placed']> {
-  const repairs = await repairsOn(manager, own, () => true);
+): HarnessRow['placed'] {
+  const repairs = repairsOn(manager, own, () => true);
   if (repairs.size === 0) return own.placed;
   const now = [...repairs].map(([key, repair]) => [key, alongWith(harness, edits, repair) ?? null] as const);
   return { ...own.placed, ...Object.fromEntries(now) };

@@ -5,7 +5,15 @@ import { AppError } from '../errors.ts';
 import { answeredBefore, type Answer } from '../http/writes.ts';
 import type { Planner } from '../planning/planner.ts';
 import type { AnswerOf as ToldBy, ArgsOf as AskedWith, Stamped, TaskName } from '../planning/tasks.ts';
-import { changeBy, changeOnce, mustTakeChanges, type Change, type ChangeKind, type ChangeName } from './change.ts';
+import {
+  changeBy,
+  changeOnce,
+  mustTakeChanges,
+  type Change,
+  type ChangeKind,
+  type ChangeName,
+  type SentChange,
+} from './change.ts';
 import { stampOf } from './stamp.ts';
 import type { StoredJob } from './store.ts';
 
@@ -20,8 +28,18 @@ interface PlannedRoute<N extends ChangeName, K extends Question> extends ChangeK
     readonly stored: StoredJob;
     readonly now: string;
   }) => readonly [task: K, args: AskedWith<K>];
+  /** The answer where it is known without asking: of the very state that is changed. */
+  readonly known?: (asking: {
+    readonly input: Change<N>['input'];
+    readonly stored: StoredJob;
+  }) => AnswerTo<K> | undefined;
+  /** Takes note of what was told of a job. */
+  readonly keep?: (jobId: string, told: Stamped<AnswerTo<K>>) => void;
   readonly work: (change: Change<N> & { readonly answer: AnswerTo<K> }) => Promise<AnswerOf<N>>;
 }
+
+/** Thrown inside a transaction: the plan has to be asked. */
+class NotKnown extends Error {}
 
 /** Thrown inside a transaction: what was asked of the plan does not hold any more. */
 export class ChangedMeanwhile extends Error {}
@@ -39,7 +57,22 @@ export function plannedRoute<N extends ChangeName, K extends Question>(
   planner: Planner,
   route: PlannedRoute<N, K>,
 ): void {
-  changeBy<N>(router, route, (sent) =>
+  /** Does it without asking. @returns nothing where the plan has to be asked */
+  const doneAsKnown = async (sent: SentChange<N>): Promise<Answer | undefined> => {
+    const { known } = route;
+    if (!known) return undefined;
+    try {
+      return await changeOnce(db, route, sent, (change) => {
+        const answer = known(change);
+        if (answer === undefined) throw new NotKnown();
+        return route.work({ ...change, answer });
+      });
+    } catch (error) {
+      if (error instanceof NotKnown) return undefined;
+      throw error;
+    }
+  };
+  const asked = (sent: SentChange<N>): Promise<Answer> =>
     tried(async () => {
       const { args: input, content, load } = sent;
       const before = await answeredBefore(db, input, route.what, content);
@@ -48,6 +81,7 @@ export function plannedRoute<N extends ChangeName, K extends Question>(
       const stored = await db.read(load);
       mustTakeChanges(stored, route);
       const told = (await planner.ask(...route.asks({ input, stored, now }))) as Stamped<AnswerTo<K>>;
+      route.keep?.(stored.row.id, told);
       return changeOnce(
         db,
         route,
@@ -58,8 +92,8 @@ export function plannedRoute<N extends ChangeName, K extends Question>(
         },
         now,
       );
-    }),
-  );
+    });
+  changeBy<N>(router, route, async (sent) => (await doneAsKnown(sent)) ?? asked(sent));
 }
 
 /** Tries again while the job is changed by others in between. @throws AppError CHANGED_MEANWHILE */

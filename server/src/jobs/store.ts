@@ -19,6 +19,8 @@ import {
   RedoEntity,
   TickEntity,
 } from '../db/entities.ts';
+import { keptVersions } from '../db/kept.ts';
+import { rowsBy } from '../db/prepared.ts';
 import type { JobRow, PhotoRow, RecordRow, TickRow } from '../db/rows.ts';
 import { AppError } from '../errors.ts';
 import { insertHarness, loadHarness, sameHarness } from '../harnesses/store.ts';
@@ -43,11 +45,23 @@ export interface StoredJob {
 /** What a shop begins with: everything that is usual, of which nobody has counted anything. */
 const USUAL_SHELF: Catalogue = { ...FULL_SHELF, id: 'shelf', name: 'Shelf', uncounted: true };
 
-/** The shop's shelf as it stands: the stored one, else what is usual, not counted. */
-export async function loadShelf(manager: EntityManager): Promise<Catalogue> {
-  const row = await manager.findOneBy(CatalogueEntity, { id: SHELF_ID });
-  return row ? (row.body as Catalogue) : USUAL_SHELF;
+const SHELVES = keptVersions<Catalogue>(8);
+
+/** A shelf by id, if there is one: read whole only where its version is another. */
+function storedShelf(manager: EntityManager, id: string): Catalogue | undefined {
+  const rows = rowsBy(manager);
+  const version = rows.value(CatalogueEntity, 'version', { id });
+  if (version === undefined) return undefined;
+  const known = SHELVES.get(manager, id, version);
+  if (known) return known;
+  const body = rows.value(CatalogueEntity, 'body', { id }) as Catalogue;
+  SHELVES.keep(manager, id, version, body);
+  return body;
 }
+
+/** The shop's shelf as it stands: the stored one, else what is usual, not counted. */
+export const loadShelf = (manager: EntityManager): Promise<Catalogue> =>
+  Promise.resolve(storedShelf(manager, SHELF_ID) ?? USUAL_SHELF);
 
 export const SHELF_ID = 'shelf';
 const ownShelfId = (jobId: string): string => `job:${jobId}`;
@@ -57,16 +71,13 @@ async function loadCatalogueOf(
   manager: EntityManager,
   jobId: string,
 ): Promise<{ catalogue: Catalogue; ownShelf: boolean }> {
-  const own = await manager.findOneBy(CatalogueEntity, { id: ownShelfId(jobId) });
-  return own
-    ? { catalogue: own.body as Catalogue, ownShelf: true }
-    : { catalogue: await loadShelf(manager), ownShelf: false };
+  const own = storedShelf(manager, ownShelfId(jobId));
+  return own ? { catalogue: own, ownShelf: true } : { catalogue: await loadShelf(manager), ownShelf: false };
 }
 
 /** The shelf that a job is planned from. @throws AppError NOT_FOUND */
 export async function shelfOf(manager: EntityManager, jobId: string): Promise<Catalogue> {
-  if (!(await manager.existsBy(JobEntity, { id: jobId })))
-    throw new AppError('NOT_FOUND', `There is no job "${jobId}".`);
+  if (!rowsBy(manager).has(JobEntity, { id: jobId })) throw new AppError('NOT_FOUND', `There is no job "${jobId}".`);
   return (await loadCatalogueOf(manager, jobId)).catalogue;
 }
 
@@ -81,17 +92,18 @@ const isEmpty = (wishes: LayoutWishes): boolean =>
 
 /** Loads a job whole. @throws AppError NOT_FOUND */
 export async function loadJob(manager: EntityManager, jobId: string): Promise<StoredJob> {
-  const row = await manager.findOneBy(JobEntity, { id: jobId });
+  const rows = rowsBy(manager);
+  const row = rows.one(JobEntity, { id: jobId });
   if (!row) throw new AppError('NOT_FOUND', `There is no job "${jobId}".`);
   const { machine, harness, version: harnessVersion } = await loadHarness(manager, row.harnessId);
-  const findings = await manager.find(FindingEntity, { where: { jobId }, order: { position: 'ASC' } });
-  const choices = await manager.find(ChoiceEntity, { where: { jobId }, order: { jobVersion: 'ASC' } });
+  const findings = rows.find(FindingEntity, { jobId }, 'position');
+  const choices = rows.find(ChoiceEntity, { jobId }, 'jobVersion');
   const latest = new Map(choices.map((choice) => [choice.findingId, choice]));
-  const readings = await manager.find(ReadingEntity, { where: { jobId }, order: { sequence: 'ASC' } });
-  const redos = await manager.find(RedoEntity, { where: { jobId }, order: { sequence: 'ASC' } });
-  const pins = await manager.find(PinEntity, { where: { jobId } });
-  const records = await manager.find(RecordEntity, { where: { jobId }, order: { chainRow: 'ASC' } });
-  const recorded = await earlierOn(manager, row, records[0]?.chainRow);
+  const readings = rows.find(ReadingEntity, { jobId }, 'sequence');
+  const redos = rows.find(RedoEntity, { jobId }, 'sequence');
+  const pins = rows.find(PinEntity, { jobId });
+  const records = rows.find(RecordEntity, { jobId }, 'chainRow');
+  const recorded = earlierOn(manager, row, records[0]?.chainRow);
   const earlier = stillOn(
     [...row.earlier.filter((one) => !recorded.some((other) => other.id === one.id)), ...recorded],
     harness,
@@ -102,9 +114,9 @@ export async function loadJob(manager: EntityManager, jobId: string): Promise<St
     practice: await loadPractice(manager, row.practiceId),
     ...(await loadCatalogueOf(manager, jobId)),
     findingVersions: Object.fromEntries(findings.map((finding) => [finding.id, finding.version])),
-    ticks: await manager.find(TickEntity, { where: { jobId } }),
+    ticks: rows.find(TickEntity, { jobId }),
     records,
-    photos: await manager.find(PhotoEntity, { where: { jobId, removed: false }, order: { at: 'ASC' } }),
+    photos: rows.find(PhotoEntity, { jobId, removed: false }, 'at'),
     readings: readings.map(({ id, spliceId, make, checkId, value, inOneGo, instrument, by, at }) => ({
       id,
       spliceId,
@@ -165,15 +177,10 @@ export function mustBeOpen({ row }: StoredJob): void {
 }
 
 /** Marks a job as changed and gives its new version. */
-export async function touch(
-  manager: EntityManager,
-  row: JobRow,
-  now: string,
-  change: Partial<JobRow> = {},
-): Promise<number> {
+export function touch(manager: EntityManager, row: JobRow, now: string, change: Partial<JobRow> = {}): Promise<number> {
   const version = row.version + 1;
-  await manager.update(JobEntity, { id: row.id }, { ...change, version, updatedAt: now });
-  return version;
+  rowsBy(manager).update(JobEntity, { id: row.id }, { ...change, version, updatedAt: now });
+  return Promise.resolve(version);
 }
 
 /** One above the highest plain number so far, four digits. */

@@ -1,7 +1,8 @@
-import { In, type EntityManager, type SelectQueryBuilder } from 'typeorm';
+import type { EntityManager, SelectQueryBuilder } from 'typeorm';
 import type { JobsAsked, JobState, JobSummary, Page, StageName } from '@mendum/core/operations';
 import { FindingEntity, HarnessEntity, JobEntity, MachineEntity, ReadingEntity, TickEntity } from '../db/entities.ts';
-import { countFor, havingWords, pageOf } from '../db/page.ts';
+import { rowsBy } from '../db/prepared.ts';
+import { havingWords, pageOf } from '../db/page.ts';
 import type { JobRow } from '../db/rows.ts';
 import type { StoredJob } from './store.ts';
 
@@ -69,37 +70,26 @@ function jobsHaving(manager: EntityManager, search = ''): SelectQueryBuilder<Job
   return havingWords(query, TEXT, search);
 }
 
-async function summariesOf(manager: EntityManager, rows: readonly JobRow[]): Promise<JobSummary[]> {
-  const ids = rows.map(({ id }) => id);
-  const [findings, ticks, readings] = [
-    await countFor(manager, FindingEntity.options.name, 'jobId', ids),
-    await countFor(manager, TickEntity.options.name, 'jobId', ids),
-    await countFor(manager, ReadingEntity.options.name, 'jobId', ids),
-  ];
-  const harnesses = new Map(
-    (await manager.findBy(HarnessEntity, { id: In(rows.map((row) => row.harnessId)) })).map((row) => [row.id, row]),
-  );
-  const machines = new Map(
-    (await manager.findBy(MachineEntity, { id: In([...harnesses.values()].map((row) => row.machineId)) })).map(
-      (row) => [row.id, row],
-    ),
-  );
+function summariesOf(manager: EntityManager, rows: readonly JobRow[]): JobSummary[] {
+  const stored = rowsBy(manager);
   return rows.map((row) => {
-    const harness = harnesses.get(row.harnessId);
-    const count = findings.get(row.id) ?? 0;
+    const of = { jobId: row.id };
+    const harness = { id: row.harnessId };
+    const machineId = stored.value(HarnessEntity, 'machineId', harness);
+    const count = stored.count(FindingEntity, of);
     return {
       id: row.id,
       number: row.number,
       title: row.title,
-      machine: machines.get(harness?.machineId ?? '')?.name ?? '',
-      harness: harness?.name ?? '',
+      machine: machineId === undefined ? '' : (stored.value(MachineEntity, 'name', { id: machineId }) ?? ''),
+      harness: stored.value(HarnessEntity, 'name', harness) ?? '',
       status: row.status,
       stage: stageOf({
         status: row.status,
         isolated: row.gate.isolation !== undefined,
         findings: count,
-        ticks: ticks.get(row.id) ?? 0,
-        readings: readings.get(row.id) ?? 0,
+        ticks: stored.count(TickEntity, of),
+        readings: stored.count(ReadingEntity, of),
       }),
       findings: count,
       openedOn: row.openedOn,
@@ -117,6 +107,6 @@ export function listJobs(manager: EntityManager, asked: JobsAsked): Promise<Page
     { by: ['job.updatedAt', 'job.id'], descends: true },
     asked,
     (row) => [row.updatedAt, row.id],
-    (rows) => summariesOf(manager, rows),
+    (rows) => Promise.resolve(summariesOf(manager, rows)),
   );
 }

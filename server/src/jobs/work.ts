@@ -6,21 +6,25 @@ import type { RulingOf } from '@mendum/core/operations';
 import { PinEntity, ReadingEntity, RedoEntity, TickEntity } from '../db/entities.ts';
 import type { Database } from '../db/open.ts';
 import { AppError } from '../errors.ts';
+import { madeMemory } from '../planning/madeMemory.ts';
 import type { Planner } from '../planning/planner.ts';
 import { mustHaveSeen } from './change.ts';
 import { begin, letGo } from './hold.ts';
 import { plannedRoute } from './plannedChange.ts';
 
+const splicesOf = (all: readonly { readonly spliceId: string }[]): readonly string[] =>
+  all.map(({ spliceId }) => spliceId);
+
 /** Ticked steps, readings and joints that are made again. */
 export function workRoutes(router: Router, db: Database, planner: Planner): void {
-  plannedRoute(router, db, planner, {
+  const memory = madeMemory();
+  plannedRoute<'tick', 'made'>(router, db, planner, {
     name: 'tick',
     what: 'ticks',
     behindGate: true,
-    asks: ({ input, stored }) => [
-      'made',
-      { jobId: stored.row.id, spliceIds: input.steps.map(({ spliceId }) => spliceId) },
-    ],
+    asks: ({ input, stored }) => ['made', { jobId: stored.row.id, spliceIds: splicesOf(input.steps) }],
+    known: ({ input, stored }) => memory.told(stored, splicesOf(input.steps)),
+    keep: (jobId, told) => memory.keep(jobId, told),
     work: async ({ input, stored, answer: { makes, beginning }, manager, now, next, audit }) => {
       if (!input.done) {
         const taken = new Set(input.steps.map(({ stepId }) => stepId));
@@ -44,14 +48,13 @@ export function workRoutes(router: Router, db: Database, planner: Planner): void
     },
   });
 
-  plannedRoute(router, db, planner, {
+  plannedRoute<'addReadings', 'made'>(router, db, planner, {
     name: 'addReadings',
     what: 'readings',
     behindGate: true,
-    asks: ({ input, stored }) => [
-      'made',
-      { jobId: stored.row.id, spliceIds: input.readings.map(({ spliceId }) => spliceId) },
-    ],
+    asks: ({ input, stored }) => ['made', { jobId: stored.row.id, spliceIds: splicesOf(input.readings) }],
+    known: ({ input, stored }) => memory.told(stored, splicesOf(input.readings)),
+    keep: (jobId, told) => memory.keep(jobId, told),
     work: async ({ input, stored, answer: { makes, beginning }, manager, now, next, audit }) => {
       const rulings: RulingOf[] = [];
       for (const [index, reading] of input.readings.entries()) {

@@ -10,6 +10,7 @@ import {
   type Session,
 } from '@mendum/core/operations';
 import { AppError } from '../errors.ts';
+import { logOf } from '../http/requestLog.ts';
 import type { Door, Who } from './door.ts';
 
 /** Who sends a request, as far as the server knows. */
@@ -74,7 +75,7 @@ export function mustMay(name: OperationName, req: Request): void {
   if (who.mustChange && name !== 'changeSecret')
     throw new AppError('SECRET_TO_CHANGE', 'This PIN was set by somebody else: take one of your own first.');
   if (hasRight(who.role, right)) return;
-  req.log.warn({ event: 'not allowed', account: who.id, operation: name }, 'not allowed');
+  logOf(req).warn({ event: 'not allowed', account: who.id, operation: name }, 'not allowed');
   throw new AppError('NOT_ALLOWED', `${who.name} signed in as ${who.role}, who may not do this.`);
 }
 

@@ -123,19 +123,13 @@ export function makeDoor(db: Database, now: () => number = Date.now) {
         since: at,
         seen: at,
       };
-      let ended: () => void = () => undefined;
-      const begun = await db.write(
-        async (manager) => {
-          if (accounts.get(account.id) !== account) return false;
-          ended = await end(manager, (one) => one.id === before || isOver(one));
-          await manager.insert(SignInEntity, row);
-          return true;
-        },
-        (stored) => {
-          ended();
-          if (stored) signIns.set(row.tokenHash, row);
-        },
-      );
+      const begun = await db.write(async (manager, after) => {
+        if (accounts.get(account.id) !== account) return false;
+        after(await end(manager, (one) => one.id === before || isOver(one)));
+        await manager.insert(SignInEntity, row);
+        after(() => void signIns.set(row.tokenHash, row));
+        return true;
+      });
       return begun ? token : undefined;
     },
 
@@ -143,10 +137,7 @@ export function makeDoor(db: Database, now: () => number = Date.now) {
 
     /** Ends one sign-in. */
     async endOne(signInId: string): Promise<void> {
-      await db.write(
-        (manager) => end(manager, ({ id }) => id === signInId),
-        (ended) => ended(),
-      );
+      await db.write(async (manager, after) => after(await end(manager, ({ id }) => id === signInId)));
     },
 
     /** Keeps that the PIN was given once more for a write. */

@@ -5,6 +5,7 @@ import { nameKey, whyNoSecret, type AnswerOf, type ArgsOf, type AskName } from '
 import { keepAudit } from '../chain/append.ts';
 import type { Database } from '../db/open.ts';
 import { AppError } from '../errors.ts';
+import { logOf } from '../http/requestLog.ts';
 import { checked } from '../http/handle.ts';
 import { read, register, write, writeReady } from '../http/serve.ts';
 import { askingOf, cookieName, sessionOf } from './asking.ts';
@@ -46,7 +47,7 @@ export function signInRoutes(router: Router, db: Database, door: Door): void {
     door.tries.begin(known);
     const account = (await door.accounts()).find((row) => row.nameKey === known && row.active);
     if (!(await isSecret(account?.secret, secret)) || !account) {
-      req.log.warn({ event: 'sign-in refused', address: req.ip }, 'sign-in refused');
+      logOf(req).warn({ event: 'sign-in refused', address: req.ip }, 'sign-in refused');
       throw refused();
     }
     door.tries.right(known);
@@ -65,7 +66,7 @@ export function signInRoutes(router: Router, db: Database, door: Door): void {
     if (token === undefined) throw refused();
     // On a shared tablet it ends with the browser, too.
     res.cookie(cookieName(req), token, { ...cookieFor(req), ...(shared ? {} : { maxAge: LASTS.own.inAllMs }) });
-    req.log.info({ event: 'signed in', account: account.id }, 'signed in');
+    logOf(req).info({ event: 'signed in', account: account.id }, 'signed in');
     return sessionOf({ ...askingOf(req), signsIn: true, who: await door.whose(token) });
   });
   ask('signOut', async (_args, req, res) => {
@@ -87,24 +88,12 @@ export function signInRoutes(router: Router, db: Database, door: Door): void {
     const why = next === secret ? 'This is the PIN that it has now.' : whyNoSecret(next, account.role, account.name);
     if (why !== undefined) throw new AppError('SECRET_REFUSED', why, { field: '/next' });
     const hashed = await hashOf(next);
-    await db.write(
-      async (manager) => {
-        const kept = await door.keepAccount(manager, { ...account, secret: hashed, mustChange: false });
-        const ended = await door.end(manager, (row) => row.accountId === account.id && row.id !== who.signInId);
-        const at = new Date().toISOString();
-        await keepAudit(manager, {
-          at,
-          by: who.name,
-          what: 'own PIN changed',
-          jobId: null,
-          detail: { id: account.id },
-        });
-        return [kept, ended];
-      },
-      (done) => {
-        for (const one of done) one();
-      },
-    );
+    await db.write(async (manager, after) => {
+      after(await door.keepAccount(manager, { ...account, secret: hashed, mustChange: false }));
+      after(await door.end(manager, (row) => row.accountId === account.id && row.id !== who.signInId));
+      const at = new Date().toISOString();
+      await keepAudit(manager, { at, by: who.name, what: 'own PIN changed', jobId: null, detail: { id: account.id } });
+    });
     return { ok: true as const };
   });
 

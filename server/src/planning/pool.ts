@@ -68,6 +68,15 @@ export function plannerPool(dataDir: string, limitS: number, sizeOf: (jobId: str
     jobs.add(jobId);
     for (const old of [...jobs].slice(0, -AT_HAND)) jobs.delete(old);
   };
+  /** Jobs that were opened, the last one last: planned ahead while nobody waits for a plan, and not otherwise. */
+  const ahead = new Set<string>();
+  const planAhead = (): void => {
+    const jobId = [...ahead].at(-1);
+    if (jobId === undefined || seats.some(({ waiting }) => waiting > 0)) return;
+    ahead.delete(jobId);
+    // What goes wrong here is said to whoever asks.
+    ask('made', { jobId, spliceIds: [] }).catch(() => undefined);
+  };
   const ask = async <K extends TaskName>(task: K, args: ArgsOf<K>): Promise<AnswerOf<K>> => {
     const jobId = task === 'find' ? FINDING : jobOf(args);
     const seat = seatFor(jobId);
@@ -91,15 +100,19 @@ export function plannerPool(dataDir: string, limitS: number, sizeOf: (jobId: str
       throw error;
     } finally {
       seat.waiting -= 1;
+      planAhead();
     }
   };
   return {
     ask,
     prepare: (jobId) => {
-      // What goes wrong here is said to whoever asks.
-      ask('made', { jobId, spliceIds: [] }).catch(() => undefined);
+      ahead.delete(jobId);
+      ahead.add(jobId);
+      for (const old of [...ahead].slice(0, -AT_HAND)) ahead.delete(old);
+      planAhead();
     },
     close: async () => {
+      ahead.clear();
       await Promise.all(seats.map(({ pool }) => pool.destroy()));
     },
   };

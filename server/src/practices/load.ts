@@ -1,5 +1,6 @@
 import type { EntityManager } from 'typeorm';
 import { CRIMP_FIRST, OUR_HABITS, practiceById, type Practice } from '@mendum/core/practice';
+import { rowsBy } from '../db/prepared.ts';
 import { PracticeEntity, SettingEntity } from '../db/entities.ts';
 
 /** A stored practice; a question that was not asked yet when it was stored is answered as we do. */
@@ -9,16 +10,16 @@ export const asAsked = (practice: Practice): Practice => ({
 });
 
 /** A practice by id: a ready one, the shop's own, or one that a job keeps; crimp first where it is gone. */
-export async function loadPractice(manager: EntityManager, id: string): Promise<Practice> {
+export function loadPractice(manager: EntityManager, id: string): Promise<Practice> {
   const ready = practiceById(id);
-  if (ready) return ready;
-  const row = await manager.findOneBy(PracticeEntity, { id });
-  return row ? asAsked(row.body) : CRIMP_FIRST;
+  if (ready) return Promise.resolve(ready);
+  const row = rowsBy(manager).one(PracticeEntity, { id });
+  return Promise.resolve(row ? asAsked(row.body) : CRIMP_FIRST);
 }
 
 /** The practice that new jobs of the shop begin with: crimp first where nobody has said otherwise. */
 export async function usualPractice(manager: EntityManager): Promise<Practice> {
-  const row = await manager.findOneBy(SettingEntity, { id: 'usualPractice' });
+  const row = rowsBy(manager).one(SettingEntity, { id: 'usualPractice' });
   return row ? loadPractice(manager, row.value) : CRIMP_FIRST;
 }
 
