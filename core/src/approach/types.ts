@@ -98,6 +98,8 @@ export interface BegunWork {
   readonly partIds: readonly string[];
   /** Findings that its work takes away. */
   readonly takes?: readonly string[] | undefined;
+  /** Earlier repairs that are cut out with it, by id. */
+  readonly cutsOut?: readonly string[] | undefined;
   /** Whether its insert may be of another colour; work begun before anybody was asked has leave. */
   readonly otherColours?: boolean | undefined;
 }

@@ -106,6 +106,7 @@ const heldSchema = named(
     use: oneOf([...METHOD_IDS, ...COVER_IDS]),
     partIds: needed(list(text)),
     takes: list(id),
+    cutsOut: list(id),
     otherColours: flag,
   }),
 );

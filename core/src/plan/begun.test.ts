@@ -1,7 +1,7 @@
 import { describe, expect, it, test } from 'vitest';
 import { at, LAMP, type At } from '../approach/test/atCavity.ts';
 import { FULL_SHELF, type Catalogue, type Part } from '../catalogue/index.ts';
-import type { Finding } from '../damage/index.ts';
+import type { EarlierRepair, Finding } from '../damage/index.ts';
 import type { Job } from '../job/index.ts';
 import { DRY_CABIN, jobWith, planOf, shelfWithout, WET_SHAKING, wire } from '../test/samples.ts';
 import { heldBy, partsTaken } from './begun.ts';
@@ -52,6 +52,40 @@ describe('begun work goes on with the parts it was begun with, whatever comes on
     );
     expect(made(planned(held, shelfWith(...doubles)))).toEqual(made(best));
     expect(others).toBeGreaterThan(0);
+  });
+});
+
+describe('earlier repairs that are cut out', () => {
+  const earlier = (fromMm: number, id: string): EarlierRepair => ({
+    id,
+    circuitId: 'C1',
+    runId: 'R1',
+    kind: 'splice',
+    fromMm,
+    toMm: fromMm + 36,
+    diameterMm: 5,
+    words: 'sealed butt, job 0126',
+  });
+  // The damage lies from 300 to 310.
+  test.each([
+    ['one beside the damage', [255]],
+    ['one over it', [290]],
+    ['one on each side', [250, 320]],
+    ['none: far from it', [700]],
+    ['one of two', [285, 700]],
+  ] as const)('%s: still cut out, and the same wire lost, once work has begun', (_, places) => {
+    const job = {
+      ...jobOf(atRun({ fromMm: 300, toMm: 310, slackMm: 0 }), CABLE),
+      earlier: places.map((fromMm) => earlier(fromMm, `at-${fromMm}`)),
+    };
+    const before = planned(job, FULL_SHELF);
+    const after = planned(begin(job, before), FULL_SHELF);
+    expect([after.cutsOut, after.lost]).toEqual([before.cutsOut, before.lost]);
+    expect(before.cutsOut.map(({ fromMm }) => fromMm)).not.toContain(700);
+  });
+  it('is more than one here', () => {
+    const job = { ...jobOf(atRun({ fromMm: 300, toMm: 310, slackMm: 0 }), CABLE), earlier: [earlier(290, 'a')] };
+    expect(planned(job, FULL_SHELF).cutsOut.map(({ id }) => id)).toEqual(['a']);
   });
 });
 

@@ -25,6 +25,7 @@ export const heldBy = (finding: FindingPlan, otherColours: boolean): BegunWork =
     ...(use === undefined ? {} : { use }),
     partIds: partsTaken(finding),
     ...(finding.takes.length > 0 ? { takes: finding.takes } : {}),
+    ...(finding.cutsOut.length > 0 ? { cutsOut: finding.cutsOut.map(({ id }) => id) } : {}),
     otherColours,
   };
 };

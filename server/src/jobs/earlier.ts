@@ -26,14 +26,17 @@ export function repairsOn(
   const jobs = kept.flatMap((harnessId) => rows.find(JobEntity, { harnessId, status: 'signed' }));
   if (jobs.length === 0) return new Map();
   const all = jobs.flatMap(({ id }) => rows.find(RecordEntity, { jobId: id })).sort((a, b) => a.chainRow - b.chainRow);
-  const signed = new Map(all.filter((row) => row.replacesId === null).map((row) => [keyOf(row), row.chainRow]));
-  const standing = notReplaced(all).filter((row) => counts(row, signed.get(keyOf(row)) ?? row.chainRow));
-  const cutOut = new Set(standing.flatMap((row) => row.body.cutsOut ?? []));
+  // What is known of a repair whatever was corrected in its record since: when it was signed, and by which id.
+  const signed = new Map(all.filter((row) => row.replacesId === null).map((row) => [keyOf(row), row]));
+  const keys = new Map(all.map((row) => [row.id, keyOf(row)]));
+  const standing = notReplaced(all).filter((row) => counts(row, (signed.get(keyOf(row)) ?? row).chainRow));
+  const cutOut = new Set(standing.flatMap((row) => row.body.cutsOut ?? []).map((id) => keys.get(id)));
   return new Map(
     standing.flatMap((row) => {
-      const { id, body } = row;
+      const { body } = row;
+      const { id } = signed.get(keyOf(row)) ?? row;
       const moved = own.placed?.[keyOf(row)];
-      return body.onWire && moved !== null && !cutOut.has(id)
+      return body.onWire && moved !== null && !cutOut.has(keyOf(row))
         ? [[keyOf(row), { ...body.onWire, ...moved, id, words: wordsOf(body) }] as const]
         : [];
     }),

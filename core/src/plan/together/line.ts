@@ -64,13 +64,13 @@ function withinsOf(decided: readonly DecidedWork[], { earlier }: Line, practice:
  * Works as they are found: what is begun stays what it is, jackets through twice at one place are one, each other
  * finding is one by itself.
  */
-function firstWorks({ findings }: Line, { job, practice }: LineContext): Work[] {
-  const begun = (job.held ?? []).flatMap(({ findingId, takes = [] }): Work[] =>
+function firstWorks({ findings, earlier }: Line, { job, practice }: LineContext): Work[] {
+  const begun = (job.held ?? []).flatMap(({ findingId, takes = [], cutsOut = [] }): Work[] =>
     findings.some((one) => one.id === findingId)
       ? [
           {
             findings: findings.filter((one) => one.id === findingId || takes.includes(one.id)),
-            cutsOut: [],
+            cutsOut: earlier.filter(({ id }) => cutsOut.includes(id)),
             begunBy: findingId,
           },
         ]
