@@ -1,11 +1,13 @@
-import { cpSync, appendFileSync, mkdtempSync, rmSync } from 'node:fs';
+import { appendFileSync, cpSync, mkdtempSync, rmSync, statSync } from 'node:fs';
 import { randomBytes } from 'node:crypto';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
 import Sqlite from 'better-sqlite3';
 import { checkData } from '../server/src/backup/check.ts';
-import { databaseFile } from '../server/src/data/folder.ts';
+import { photoFilesIn } from '../server/src/backup/photos.ts';
+import { walkFile } from '../server/src/chain/file.ts';
+import { databaseFile, photosFolder } from '../server/src/data/folder.ts';
 import { answering, ended, freePort, run } from '../server/src/test/process.ts';
 import { clientOf } from './load/client.ts';
 import { countedIn, notWhole, writesUntilGone, type Acknowledged, type Before } from './load/writes.ts';
@@ -24,14 +26,24 @@ const kept: Acknowledged[] = [];
 let copies = 0;
 let counted: Before | undefined;
 
+/** Photos of a database whose files are not there, or empty. */
+const withoutFiles = (db: Sqlite.Database, dir: string): string[] =>
+  photoFilesIn(db)
+    .filter((name) => (statSync(join(photosFolder(dir), name), { throwIfNoEntry: false })?.size ?? 0) === 0)
+    .map((name) => `the photo file ${name} is not there, or empty`);
+
 async function mustBeWhole(where: string, dir: string, acknowledged: readonly Acknowledged[]): Promise<void> {
   const db = new Sqlite(databaseFile(dir));
-  const lacking = counted ? notWhole(db, counted, acknowledged) : [];
+  const damaged = db.pragma('integrity_check', { simple: true });
+  const { broken } = await walkFile(db);
+  const problems = [
+    ...(counted ? notWhole(db, counted, acknowledged) : []),
+    ...withoutFiles(db, dir),
+    ...(damaged === 'ok' ? [] : [String(damaged)]),
+    ...(broken ? [`the chain does not hold at row ${broken.row}`] : []),
+  ];
   db.close();
-  const { problems } = await checkData(dir);
-  if (lacking.length + problems.length === 0) return;
-  console.error(`${where}: ${[...lacking, ...problems].slice(0, 10).join('; ')}. It lies in ${dir}.`);
-  process.exit(1);
+  if (problems.length > 0) throw new Error(`${where}: ${problems.slice(0, 10).join('; ')}. It lies in ${dir}.`);
 }
 
 try {
@@ -80,6 +92,8 @@ try {
     if (kill % 10 === 0)
       console.log(`${kill} kills, ${copies} copies: ${kept.length} writes acknowledged, none missing`);
   }
+  const { problems } = await checkData(dataDir);
+  if (problems.length > 0) throw new Error(problems.slice(0, 10).join('; '));
   if (kept.length < KILLS) throw new Error(`Only ${kept.length} writes were acknowledged: nothing was tried.`);
   console.log(
     `${KILLS} kills, ${copies} copies: ${kept.length} writes acknowledged, none missing, nothing half done, all whole.`,

@@ -25,4 +25,6 @@ export interface Base extends Stretch, Noted {
   readonly insertWire?: WireSpec | undefined;
   /** One of the kind's sorts. */
   readonly sort?: string | undefined;
+  /** Temporary repairs that this one makes good, by the ids of their records. */
+  readonly makesGood?: readonly string[] | undefined;
 }

@@ -130,7 +130,12 @@ const foundCircuit = shape<FoundCircuit>({
   from: needed(words),
   to: needed(words),
 });
-const recordLine = shape<RecordLine>({ recordId: needed(words), jobId: needed(words), body: needed(recordSchema) });
+const recordLine = shape<RecordLine>({
+  recordId: needed(words),
+  jobId: needed(words),
+  body: needed(recordSchema),
+  ended: shape<NonNullable<RecordLine['ended']>>({ id: needed(words), number: needed(words), at: needed(instant) }),
+});
 
 const harnessView = named(
   'harnessView',
@@ -154,6 +159,7 @@ const dueBack = named(
     until: needed(date),
     overdue: needed(flag),
     body: needed(recordSchema),
+    good: shape<NonNullable<DueBack['good']>>({ id: needed(words), number: needed(words) }),
   }),
 );
 
@@ -282,6 +288,8 @@ export const ANSWERS: { readonly [N in AnsweringName]: Joi.Schema } = {
   }),
   sign: answer<'sign'>({ ...byVersion, records: needed(whole) }),
   correctRecord: answer<'correctRecord'>({ id: needed(words) }),
+  makeGood: answer<'makeGood'>(numbered),
+  setDue: answer<'setDue'>({ id: needed(words) }),
   records: answer<'records'>(bundleSchemas),
   chain: answer<'chain'>(chainSchemas),
   allRecords: answer<'allRecords'>(page(recordLine)),

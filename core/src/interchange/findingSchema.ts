@@ -72,6 +72,7 @@ export const findingSchema = named(
       farWire: wireSchema,
       insertWire: wireSchema,
       sort: id,
+      makesGood: list(id).min(1),
       at: cavitySchema.when('kind', {
         is: Joi.valid(...CAVITY_FINDING_KINDS),
         then: Joi.required(),

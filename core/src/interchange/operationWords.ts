@@ -43,6 +43,8 @@ export const DOES: Readonly<Record<OperationName, string>> = {
   makeAgain: 'Says what went wrong with a piece of work: it is begun again.',
   sign: 'Signs a job: its records are made.',
   correctRecord: 'Adds a correction to a record.',
+  makeGood: 'Opens a job that makes a temporary repair good.',
+  setDue: 'Puts the day of a temporary repair off, or says that it is not there any more.',
   recordSheet: 'Gives the sheet of a job.',
   recordTable: 'Gives the records of a job as a table.',
   records: 'Gives the records of a job, with their places in the chain.',

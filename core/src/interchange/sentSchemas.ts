@@ -13,7 +13,7 @@ import { practiceSchema } from './practiceSchema.ts';
 import { MISHAPS } from '../step/index.ts';
 import { quickConnectorSchema, quickSchema } from './quickSchema.ts';
 import { functionSchemas, howReadSchemas, readingOfSchemas, readingValueSchema } from './readingSchema.ts';
-import { above0, flag, longText, text, version } from './schema/fields.ts';
+import { above0, date, flag, longText, text, version } from './schema/fields.ts';
 import { needed, oneOf, shape, type FieldsOf } from './schema/shape.ts';
 
 const versioned = { version: needed(version) };
@@ -126,6 +126,7 @@ export const SENT: { readonly [N in SendingName]: FieldsOf<SentOf<N>> } = {
     shelfVersion: needed(version),
   },
   correctRecord: { text: needed(reason) },
+  setDue: { until: needed(date.allow(null)), because: needed(reason) },
   addPhoto: { name: Joi.string().trim().min(1).max(120) },
   keepPhoto: { removed: needed(flag) },
   changeShelf: { ...versioned, edits: needed(Joi.array().items(shelfEditSchema).min(1).max(2000)) },

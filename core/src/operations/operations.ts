@@ -17,6 +17,7 @@ import type {
   Backups,
   ChainState,
   DuePage,
+  DueSent,
   FoundCircuit,
   HarnessSummary,
   HarnessView,
@@ -161,6 +162,8 @@ export const OPERATIONS = {
 
   sign: adds<Versioned & { readonly records: number }, SignSent>()('/jobs/:jobId/sign'),
   correctRecord: adds<WithId, { readonly text: string }>()('/records/:recordId/corrections'),
+  makeGood: adds<WithId & { readonly number: string }>()('/records/:recordId/good'),
+  setDue: adds<WithId, DueSent>()('/records/:recordId/due'),
   recordSheet: reads<string>()('/jobs/:jobId/record.pdf', { gives: 'application/pdf' }),
   recordTable: reads<string>()('/jobs/:jobId/record.csv', {
     gives: 'text/csv',

@@ -25,6 +25,7 @@ const OTHERWISE: Readonly<Partial<Record<OperationName, Right>>> = {
 
   sign: 'sign',
   correctRecord: 'sign',
+  setDue: 'sign',
 
   setPractice: 'lead',
   addPractice: 'lead',

@@ -45,4 +45,4 @@ export function whyNotSigned(
 
 /** What asks for the PIN or passphrase once more, by whoever is signed in. */
 export const asksSecret = (name: string, args: { readonly use?: unknown }): boolean =>
-  name === 'sign' || name === 'correctRecord' || (name === 'choose' && args.use !== null);
+  name === 'sign' || name === 'correctRecord' || name === 'setDue' || (name === 'choose' && args.use !== null);

@@ -171,6 +171,14 @@ export interface DueBack {
   readonly until: string;
   readonly overdue: boolean;
   readonly body: SpliceRecord;
+  /** The open job that makes it good. */
+  readonly good?: { readonly id: string; readonly number: string } | undefined;
+}
+
+/** Another day for a temporary repair, or none where it is not there any more; and why. */
+export interface DueSent {
+  readonly until: string | null;
+  readonly because: string;
 }
 
 /** A practice as it is listed: a ready one stays as it is, a shop's own can be changed. */
@@ -251,6 +259,8 @@ export interface RecordLine {
   readonly recordId: string;
   readonly jobId: string;
   readonly body: SpliceRecord;
+  /** By which job it was ended: made good, or cut out with what was mended later. */
+  readonly ended?: { readonly id: string; readonly number: string; readonly at: string } | undefined;
 }
 
 /** A circuit that was found by its words, with where it belongs. */

@@ -266,6 +266,7 @@ export function buildRecords(
         note: signed.note,
         ...(made.body ? { onWire: { ...made.body, circuitId: circuit.id, runId: run.id } } : {}),
         ...(finding.cutsOut.length > 0 ? { cutsOut: finding.cutsOut.map((one) => one.id) } : {}),
+        ...(source.makesGood ? { makesGood: source.makesGood } : {}),
       };
     });
   });

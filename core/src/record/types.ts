@@ -38,6 +38,8 @@ interface RecordWork {
   readonly insert?: string | undefined;
   readonly redos: number;
   readonly temporaryUntil?: string | undefined;
+  /** How often its day was put off. */
+  readonly putOff?: number | undefined;
 }
 
 /** What of it stays on the wire for jobs that come later. */
@@ -46,6 +48,8 @@ interface RecordLeft {
   readonly onWire?: Omit<EarlierRepair, 'id' | 'words'> | undefined;
   /** Earlier repairs that were cut out with it, by id. */
   readonly cutsOut?: readonly string[] | undefined;
+  /** Temporary repairs that it makes good, by the ids of their records. */
+  readonly makesGood?: readonly string[] | undefined;
 }
 
 /** By which rules and under what care it was done, and who answers for it. */

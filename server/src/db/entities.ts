@@ -214,6 +214,12 @@ export const RecordEntity = new EntitySchema<Rows.RecordRow>({
   ],
   foreignKeys: ofJob,
 });
+/** A repair that another job set out to make good, or cut out; ended once that job was signed. */
+export const GoodEntity = new EntitySchema<Rows.GoodRow>({
+  name: 'good',
+  columns: { jobId: key, spliceId: key, byJobId: key, endedAt: optional(text) },
+  foreignKeys: [...ofJob, { target: 'job', columnNames: ['byJobId'], referencedColumnNames: ['id'] }],
+});
 export const AuditEntity = new EntitySchema<Rows.AuditRow>({
   name: 'audit',
   columns: {
@@ -277,6 +283,7 @@ export const ENTITIES = [
   ReadingEntity,
   RedoEntity,
   RecordEntity,
+  GoodEntity,
   AuditEntity,
   ReceiptEntity,
   PersonEntity,

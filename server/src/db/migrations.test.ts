@@ -7,7 +7,9 @@ import {
   ChoiceEntity,
   ENTITIES,
   FindingEntity,
+  GoodEntity,
   HarnessEntity,
+  JobEntity,
   PhotoEntity,
   PinEntity,
   PracticeEntity,
@@ -42,6 +44,8 @@ async function filledAnew(): Promise<Database> {
     });
     await manager.insert(PinEntity, { jobId, findingId, side: 'only', centreMm: 400, runId: null });
     await keepAudit(manager, { ...said, what: 'ticks', jobId, detail: {} });
+    const [from, by] = await manager.find(JobEntity);
+    await manager.insert(GoodEntity, { jobId: from?.id, spliceId: 'F1:only', byJobId: by?.id, endedAt: AT });
     await manager.insert(ReceiptEntity, { writeId: randomUUID(), at: AT, digest: 'x', status: 200, body: {} });
     await manager.insert(SettingEntity, { id: 'usualPractice', value: 'own' });
     await manager.insert(PracticeEntity, { id: 'own', version: 1, kept: false, body: CRIMP_FIRST });

@@ -181,6 +181,12 @@ export interface RecordRow extends InChain {
   signedBy: string;
   signedAt: string;
 }
+export interface GoodRow {
+  jobId: string;
+  spliceId: string;
+  byJobId: string;
+  endedAt: string | null;
+}
 export interface AuditRow extends InChain {
   id: number;
   at: string;

@@ -53,6 +53,8 @@ const TABLE: Readonly<Record<OperationName, string>> = {
   makeAgain: 'tla',
   sign: 'tila',
   correctRecord: 'tila',
+  makeGood: 'tla',
+  setDue: 'tila',
   recordSheet: 'tila',
   recordTable: 'tila',
   records: 'tila',

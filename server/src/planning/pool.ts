@@ -16,6 +16,8 @@ interface Seat {
 const SEATS = 2;
 /** Jobs that are remembered to be at hand at a seat. */
 const AT_HAND = 8;
+/** So long nobody has opened a job again before it is planned ahead, ms: one that is changed all the time is not. */
+const QUIET_MS = 300;
 /** Memory of a thread, MB: far more than any job within the limits was seen to take. */
 const MOST_MB = 2048;
 
@@ -68,6 +70,8 @@ export function plannerPool(dataDir: string, limitS: number, sizeOf: (jobId: str
     jobs.add(jobId);
     for (const old of [...jobs].slice(0, -AT_HAND)) jobs.delete(old);
   };
+  /** Jobs that were opened just now, and may be changed the next moment. */
+  const opened = new Map<string, NodeJS.Timeout>();
   /** Jobs that were opened, the last one last: planned ahead while nobody waits for a plan, and not otherwise. */
   const ahead = new Set<string>();
   const planAhead = (): void => {
@@ -106,13 +110,19 @@ export function plannerPool(dataDir: string, limitS: number, sizeOf: (jobId: str
   return {
     ask,
     prepare: (jobId) => {
-      ahead.delete(jobId);
-      ahead.add(jobId);
-      for (const old of [...ahead].slice(0, -AT_HAND)) ahead.delete(old);
-      planAhead();
+      clearTimeout(opened.get(jobId));
+      const later = setTimeout(() => {
+        opened.delete(jobId);
+        ahead.delete(jobId);
+        ahead.add(jobId);
+        for (const old of [...ahead].slice(0, -AT_HAND)) ahead.delete(old);
+        planAhead();
+      }, QUIET_MS);
+      opened.set(jobId, later.unref());
     },
     close: async () => {
       ahead.clear();
+      for (const later of opened.values()) clearTimeout(later);
       await Promise.all(seats.map(({ pool }) => pool.destroy()));
     },
   };

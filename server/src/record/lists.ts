@@ -1,6 +1,7 @@
 import type { EntityManager, SelectQueryBuilder } from 'typeorm';
 import type { DuePage, Page, PageAsked, RecordLine } from '@mendum/core/operations';
 import { HarnessEntity, JobEntity, MachineEntity, RecordEntity } from '../db/entities.ts';
+import { endedBy, madeGoodIn } from './good.ts';
 import { havingWords, pageOf } from '../db/page.ts';
 import type { RecordRow } from '../db/rows.ts';
 
@@ -28,13 +29,21 @@ export const listRecords = (manager: EntityManager, asked: PageAsked): Promise<P
     { by: ['record.signedAt', 'record.id'], descends: true },
     asked,
     (row) => [row.signedAt, row.id],
-    (rows) => Promise.resolve(rows.map(({ id, jobId, body }) => ({ recordId: id, jobId, body }))),
+    (rows) =>
+      Promise.resolve(
+        rows.map((row) => ({ recordId: row.id, jobId: row.jobId, body: row.body, ended: endedBy(manager, row) })),
+      ),
   );
 
 /** A page of the temporary repairs, by the day they come back. */
 export async function listDue(manager: EntityManager, asked: PageAsked, today: string): Promise<DuePage> {
   const temporary = (): SelectQueryBuilder<RecordRow> =>
-    standingRecords(manager, asked.search).andWhere('record.temporaryUntil IS NOT NULL');
+    standingRecords(manager, asked.search)
+      .andWhere('record.temporaryUntil IS NOT NULL')
+      .andWhere(
+        `NOT EXISTS (SELECT 1 FROM good WHERE good."jobId" = record."jobId" AND good."spliceId" = record."spliceId"
+          AND good."endedAt" IS NOT NULL)`,
+      );
   const overdue = await temporary().andWhere('record.temporaryUntil < :today', { today }).getCount();
   const page = await pageOf(
     temporary(),
@@ -43,9 +52,10 @@ export async function listDue(manager: EntityManager, asked: PageAsked, today: s
     (row) => [row.temporaryUntil ?? '', row.id],
     (rows) =>
       Promise.resolve(
-        rows.map(({ id, jobId, temporaryUntil, body }) => {
-          const until = temporaryUntil ?? '';
-          return { recordId: id, jobId, until, overdue: until < today, body };
+        rows.map((row) => {
+          const { id, jobId, body } = row;
+          const until = row.temporaryUntil ?? '';
+          return { recordId: id, jobId, until, overdue: until < today, body, good: madeGoodIn(manager, row) };
         }),
       ),
   );

@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import type { Check, ReadingValue } from '@mendum/core/prove';
+import { proveAll } from '../test/prove.ts';
 import { asSeen, startServer, type TestServer } from '../test/server.ts';
 
 let server: TestServer;
@@ -7,26 +7,6 @@ beforeEach(async () => {
   server = await startServer();
 });
 afterEach(() => server.close());
-
-const good = (check: Check): ReadingValue | undefined =>
-  check.kind === 'look'
-    ? { kind: 'look', answer: 'good' }
-    : check.kind === 'tug'
-      ? { kind: 'tug', newtons: check.targetN, held: true }
-      : check.kind === 'resistance'
-        ? { kind: 'resistance', milliohm: check.limits.goodMilliohm / 2 }
-        : undefined;
-
-async function proveAll(number: string): Promise<void> {
-  const at = await server.at(number);
-  for (const splice of (await server.plan(number)).findings.flatMap((finding) => finding.splices)) {
-    const readings = splice.checks.flatMap((check) => {
-      const value = good(check);
-      return value ? [{ spliceId: splice.id, make: splice.make, checkId: check.id, value }] : [];
-    });
-    await server.write('post', `${at}/readings`, { readings }).expect(201);
-  }
-}
 
 describe('signing', () => {
   it('is refused for splices without readings, by circuit', async () => {
@@ -42,7 +22,7 @@ describe('signing', () => {
     ]);
   });
   it('makes one record for each splice; after that the job stands', async () => {
-    await proveAll('0146');
+    await proveAll(server, '0146');
     const at = await server.at('0146');
     const seen = asSeen(await server.job('0146'));
     expect((await server.write('post', `${at}/sign`, { ...seen, note: 'salt washed off' })).body).toMatchObject({

@@ -7,6 +7,7 @@ import { recordColumns, recordRow } from '@mendum/core/record';
 import { whyNotSigned, type ChainedRecord, type RecordBundle, type SentOf } from '@mendum/core/operations';
 import { writeCsv } from '@mendum/core/spreadsheet';
 import { JobEntity, RecordEntity } from '../db/entities.ts';
+import { endRepairs } from './good.ts';
 import { listDue, listRecords } from './lists.ts';
 import { corrected, recordRowOf } from './rows.ts';
 import { notReplaced } from './notReplaced.ts';
@@ -49,6 +50,7 @@ export function recordRoutes(router: Router, db: Database, planner: Planner, tod
         throw new AppError('NOT_ALLOWED', why, { hint: 'The practice says so; nothing was signed.' });
       if (readingIds.join() !== stored.readings.map(({ id }) => id).join()) throw new ChangedMeanwhile();
       for (const record of records) await keepRecord(manager, recordRowOf(stored.row.id, record, null));
+      endRepairs(manager, stored.row.id, records, now);
       await audit('signed', stored.row.id, { records: records.length });
       return { version: await touch(manager, stored.row, now, { status: 'signed' }), records: records.length };
     },

@@ -214,6 +214,8 @@ export const api = createApi({
         invalidatesTags: (_result, _error, args) => ofJob(args),
       }),
       sign: write('sign', (args) => [...ofJob(args), 'Due', 'Records']),
+      makeGood: write('makeGood', () => ['Jobs', 'Due']),
+      setDue: write('setDue', () => ['Job', 'Due', 'Records']),
       correctRecord: write('correctRecord', () => ['Job', 'Due', 'Records']),
       changeShelf: write('changeShelf', () => ['Shelf', 'Job']),
       importShelf: write('importShelf', () => ['Shelf', 'Job']),

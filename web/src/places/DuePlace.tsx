@@ -7,6 +7,7 @@ import { PagedList } from '../app/PagedList.tsx';
 import { usePages } from '../app/usePages.ts';
 import { Tabs } from '../ui/tabs.tsx';
 import { Place } from './Place.tsx';
+import { DueActions } from './DueActions.tsx';
 import { RecordList, RecordWords } from './RecordList.tsx';
 
 function inDays(until: string): string {
@@ -15,20 +16,28 @@ function inDays(until: string): string {
   return days < 0 ? `${-days} ${days === -1 ? 'day' : 'days'} overdue` : `in ${days} ${days === 1 ? 'day' : 'days'}`;
 }
 
-/** A temporary repair, with the way to its record. */
-function DueLine({ due: { jobId, until, overdue, body } }: { readonly due: DueBack }) {
+/** A temporary repair, with the way to its record, and what is done about it. */
+function DueLine({ due }: { readonly due: DueBack }) {
+  const { jobId, until, overdue, body } = due;
+  const { putOff = 0 } = body;
   return (
-    <Link
-      to={`/jobs/${jobId}/record`}
-      className="grid min-h-16 items-center gap-x-5 px-2 py-2.5 hover:bg-sheet sm:grid-cols-[11.25rem_minmax(0,1fr)_minmax(0,1.4fr)]"
-    >
-      <span className={clsx('text-lg font-semibold', overdue ? 'text-scrap' : 'text-ink')}>
-        {overdue ? '▲ ' : ''}
-        {inDays(until)}
-        <span className="figure block text-base font-normal text-soft">{until}</span>
-      </span>
-      <RecordWords body={body} />
-    </Link>
+    <div className="flex flex-wrap items-center gap-x-5 gap-y-2 px-2 py-2.5 hover:bg-sheet">
+      <Link
+        to={`/jobs/${jobId}/record`}
+        className="grid min-h-16 min-w-0 grow basis-[34rem] items-center gap-x-5 sm:grid-cols-[11.25rem_minmax(0,1fr)_minmax(0,1.4fr)]"
+      >
+        <span className={clsx('text-lg font-semibold', overdue ? 'text-scrap' : 'text-ink')}>
+          {overdue ? '▲ ' : ''}
+          {inDays(until)}
+          <span className="figure block text-base font-normal text-soft">
+            {until}
+            {putOff > 0 ? `, put off ${putOff === 1 ? 'once' : `${putOff} times`}` : ''}
+          </span>
+        </span>
+        <RecordWords body={body} />
+      </Link>
+      <DueActions due={due} />
+    </div>
   );
 }
 

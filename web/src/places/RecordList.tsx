@@ -64,13 +64,18 @@ export function RecordList() {
         }
         keyOf={({ recordId }) => recordId}
       >
-        {({ jobId, body }) => (
+        {({ jobId, body, ended }) => (
           <Link
             to={`/jobs/${jobId}/record`}
             className="grid min-h-16 items-center gap-x-5 px-2 py-2.5 hover:bg-sheet sm:grid-cols-[7rem_minmax(0,1fr)_minmax(0,1.6fr)]"
           >
             <span className="figure text-soft">{body.signedAt.slice(0, 10)}</span>
             <RecordWords body={body} />
+            {ended ? (
+              <span className="font-semibold sm:col-start-3">
+                Ended by job <span className="figure">{ended.number}</span>, {ended.at.slice(0, 10)}
+              </span>
+            ) : null}
           </Link>
         )}
       </PagedList>

@@ -19,6 +19,7 @@ import { OpenLengths1765700000000 } from './1765700000000-open-lengths.ts';
 import { Sequence1765800000000 } from './1765800000000-sequence.ts';
 import { Chain1765900000000 } from './1765900000000-chain.ts';
 import { People1766000000000 } from './1766000000000-people.ts';
+import { Good1766100000000 } from './1766100000000-good.ts';
 
 /** Every step that brings a database to this version, the first one first. */
 export const MIGRATIONS = [
@@ -43,4 +44,5 @@ export const MIGRATIONS = [
   Sequence1765800000000,
   Chain1765900000000,
   People1766000000000,
+  Good1766100000000,
 ];

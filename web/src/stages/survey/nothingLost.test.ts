@@ -38,6 +38,7 @@ const NOTES = Object.fromEntries(
   Object.entries<OwnField>(NOTED).map(([name, { type }]) => [name, type === 'date' ? '2031-02-03' : `seen as ${name}`]),
 ) as Readonly<Record<keyof typeof NOTED, string>>;
 
+const RECORDS: readonly string[] = ['record-1'];
 const base = {
   id: 'F',
   circuitId: 'C1',
@@ -50,6 +51,7 @@ const base = {
   freedEndMm: 5.2,
   farWire: WIRE,
   insertWire: { ...WIRE, colour: { base: 'pink' } },
+  makesGood: RECORDS,
   ...NOTES,
 } as const;
 const at = { nodeId: 'X1', cavity: '1' };
