@@ -23,6 +23,7 @@ export {
   runKindOf,
 } from './types.ts';
 export type { EarlierRepair } from './earlier.ts';
+export { repairsNear } from './near.ts';
 export { endOfCircuit, isOfWholeConnector, isOnePiece } from './cavity.ts';
 export {
   addsCircuit,

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { Finding } from '@mendum/core/damage';
+import type { EarlierRepair, Finding } from '@mendum/core/damage';
 import type { Circuit, Run } from '@mendum/core/harness';
 import type { FindingPlan, RunPlan } from '@mendum/core/plan';
 import { counted, figure } from '@mendum/core/units';
@@ -25,6 +25,8 @@ interface RunDrawingProps {
   /** With plans the splices are drawn in place; without, the damage. */
   readonly plans?: readonly FindingPlan[] | undefined;
   readonly selectedId?: string | undefined;
+  /** Repairs of earlier jobs on it. */
+  readonly earlier?: readonly EarlierRepair[] | undefined;
   readonly profile?: boolean;
   readonly onMark?: ((circuitIds: readonly string[], fromMm: number, toMm: number) => void) | undefined;
   readonly onCursor?: ((atMm: number) => void) | undefined;
@@ -47,6 +49,7 @@ export function RunDrawing({
   runPlan,
   plans,
   selectedId,
+  earlier = [],
   profile = false,
   onMark,
   onCursor,
@@ -55,7 +58,7 @@ export function RunDrawing({
   const { unit, unitMm, plain } = useLength();
   const [shown, setShown] = useState<Shown>({ fromMm: 0, toMm: run.lengthMm });
   const { narrow, plot, x } = useRunScale(room.width, shown);
-  const rows = rowsOf(circuits, new Set(findings.map((finding) => finding.circuitId)));
+  const rows = rowsOf(circuits, new Set([...findings, ...earlier].map(({ circuitId }) => circuitId)));
   const bottom = TOP + rows.length * ROW + 8;
   const profileTop = bottom + 52;
   const high = profile ? profileTop + 96 : bottom + 42;
@@ -115,6 +118,7 @@ export function RunDrawing({
                   findings={findings}
                   plans={plans}
                   selectedId={selectedId}
+                  earlier={earlier}
                 />
               </g>
             </g>

@@ -1,5 +1,6 @@
-import type { Finding } from '@mendum/core/damage';
+import type { EarlierRepair, Finding } from '@mendum/core/damage';
 import type { FindingPlan } from '@mendum/core/plan';
+import { EarlierBodies } from './EarlierBodies.tsx';
 import { DamageMark } from './DamageMark.tsx';
 import type { Row } from './rows.ts';
 import { SpliceBody } from './SpliceBody.tsx';
@@ -14,6 +15,8 @@ interface RunRowProps {
   readonly findings: readonly Finding[];
   readonly plans?: readonly FindingPlan[] | undefined;
   readonly selectedId?: string | undefined;
+  /** Repairs of earlier jobs on the run. */
+  readonly earlier?: readonly EarlierRepair[] | undefined;
 }
 
 /**
@@ -97,7 +100,7 @@ function Mended({
 }
 
 /** One line of the run drawing. */
-export function RunRow({ row, y, x, endMm, thick, findings, plans, selectedId }: RunRowProps) {
+export function RunRow({ row, y, x, endMm, thick, findings, plans, selectedId, earlier = [] }: RunRowProps) {
   if (row.kind === 'band') {
     return (
       <g>
@@ -118,6 +121,12 @@ export function RunRow({ row, y, x, endMm, thick, findings, plans, selectedId }:
   return (
     <g>
       <WireLine x1={x(0)} x2={x(endMm)} y={y} thick={thick} colour={row.circuit.wire.colour} />
+      <EarlierBodies
+        repairs={earlier.filter((repair) => repair.circuitId === row.circuit.id)}
+        cutOut={new Set(plans?.flatMap(({ cutsOut }) => cutsOut.map(({ id }) => id)))}
+        x={x}
+        y={y}
+      />
       {own.map((finding) => (
         <g key={finding.id}>
           {finding.id === selectedId && !plans ? (

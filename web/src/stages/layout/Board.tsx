@@ -1,5 +1,5 @@
 import { useMemo, useRef, useState, type ReactNode } from 'react';
-import type { Finding } from '@mendum/core/damage';
+import type { EarlierRepair, Finding } from '@mendum/core/damage';
 import type { Circuit, Run } from '@mendum/core/harness';
 import type { FindingPlan, RunPlan } from '@mendum/core/plan';
 import { figure } from '@mendum/core/units';
@@ -24,6 +24,8 @@ interface BoardProps {
   readonly plans: readonly FindingPlan[];
   readonly runPlan: RunPlan;
   readonly selectedId: string | undefined;
+  /** Repairs of earlier jobs on the run. */
+  readonly earlier: readonly EarlierRepair[];
   /** Findings whose splices are made already, or that somebody else signed: they do not move. */
   readonly fixed: ReadonlySet<string>;
   readonly acts: BoardActs;
@@ -51,6 +53,7 @@ export function Board({
   plans,
   runPlan,
   selectedId,
+  earlier,
   fixed,
   acts,
   onSelect,
@@ -65,11 +68,12 @@ export function Board({
   const scale = useRunScale(room.width, shown);
   const { x, plot } = scale;
   const rows = useMemo(
-    () => rowsOf(circuits, new Set(findings.map((finding) => finding.circuitId))),
-    [circuits, findings],
+    () => rowsOf(circuits, new Set([...findings, ...earlier].map(({ circuitId }) => circuitId))),
+    [circuits, findings, earlier],
   );
   const findingsOf = useByCircuit(findings);
   const plansOf = useByCircuit(plans);
+  const earlierOf = useByCircuit(earlier);
   const high = TOP + rows.length * ROW + 8;
   const yOf = (index: number): number => TOP + index * ROW + ROW / 2 + 4;
   const clip = `plot-${run.id}`;
@@ -166,6 +170,7 @@ export function Board({
                   : undefined
               }
               clip={clip}
+              earlier={row.kind === 'circuit' ? earlierOf(id) : NONE}
             />
           );
         })}

@@ -1,5 +1,5 @@
 import { memo, useMemo } from 'react';
-import type { Finding } from '@mendum/core/damage';
+import type { EarlierRepair, Finding } from '@mendum/core/damage';
 import type { FindingPlan } from '@mendum/core/plan';
 import { RowNames } from '../../draw/RowNames.tsx';
 import { thickOf, type Row } from '../../draw/rows.ts';
@@ -18,6 +18,7 @@ interface LineProps {
   readonly plans: readonly FindingPlan[];
   readonly selectedId: string | undefined;
   readonly clip: string;
+  readonly earlier: readonly EarlierRepair[];
 }
 
 const sameList = <T,>(a: readonly T[], b: readonly T[]): boolean =>
@@ -25,7 +26,7 @@ const sameList = <T,>(a: readonly T[], b: readonly T[]): boolean =>
 
 /** One line: it is drawn anew only when its own splices move. */
 export const Line = memo(
-  function Line({ row, y, scale, endMm, findings, plans, selectedId, clip }: LineProps) {
+  function Line({ row, y, scale, endMm, findings, plans, selectedId, clip, earlier }: LineProps) {
     return (
       <g>
         <RowNames row={row} y={y} plot={scale.plot} narrow={scale.narrow} />
@@ -39,6 +40,7 @@ export const Line = memo(
             findings={findings}
             plans={plans}
             selectedId={selectedId}
+            earlier={earlier}
           />
         </g>
       </g>
@@ -47,6 +49,7 @@ export const Line = memo(
   (a, b) =>
     sameList(a.plans, b.plans) &&
     sameList(a.findings, b.findings) &&
+    sameList(a.earlier, b.earlier) &&
     a.row === b.row &&
     a.y === b.y &&
     a.scale === b.scale &&

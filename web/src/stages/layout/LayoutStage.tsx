@@ -64,6 +64,10 @@ export function LayoutStage() {
     () => harness.circuits.filter((circuit) => run && circuit.runIds.includes(run.id)),
     [harness, run],
   );
+  const earlier = useMemo(
+    () => (view.job.earlier ?? []).filter(({ runId: on }) => on === run?.id),
+    [view.job.earlier, run],
+  );
   const begun = useMemo(
     () =>
       new Set([
@@ -136,6 +140,7 @@ export function LayoutStage() {
         plans={plans}
         runPlan={runPlan}
         selectedId={selected?.findingId}
+        earlier={earlier}
         fixed={begun}
         acts={acts}
         onSelect={pick}
@@ -165,7 +170,14 @@ export function LayoutStage() {
           <PairTable plans={plans} runPlan={runPlan} />
         </div>
         <div className="grid content-start gap-5">
-          <LayoutSummary runPlan={runPlan} plans={plans} run={run} kept={kept && !proof.reached} reached={reached} />
+          <LayoutSummary
+            runPlan={runPlan}
+            plans={plans}
+            run={run}
+            kept={kept && !proof.reached}
+            reached={reached}
+            left={earlier.filter(({ id }) => !plans.some(({ cutsOut }) => cutsOut.some((one) => one.id === id)))}
+          />
           <Closing run={run} runPlan={runPlan} />
         </div>
       </div>

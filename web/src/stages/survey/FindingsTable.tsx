@@ -6,6 +6,7 @@ import { DamagePicture } from '../../draw/DamageMark.tsx';
 import { WireChip } from '../../shapes/WireLine.tsx';
 import { Figure, useLength } from '../../ui/units.tsx';
 import { useOpenJob } from '../job.ts';
+import { NearRepairs } from './EarlierList.tsx';
 import { Photos } from './Photos.tsx';
 import { Scroller } from '../../ui/scroller.tsx';
 
@@ -67,6 +68,7 @@ export function FindingsTable({ onEdit, onRemove }: FindingsTableProps) {
                     </span>
                     <span>
                       {findingInWords(finding)}
+                      <NearRepairs finding={finding} earlier={view.job.earlier ?? []} />
                       {notedInWords(finding).map(({ name, words }) => (
                         <span
                           key={name}

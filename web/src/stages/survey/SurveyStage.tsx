@@ -17,6 +17,7 @@ import { Functions } from '../prove/Functions.tsx';
 import { useOpenJob } from '../job.ts';
 import { draftOf, newDraft, type FindingDraft } from './draft.ts';
 import { FindingForm } from './FindingForm.tsx';
+import { EarlierList } from './EarlierList.tsx';
 import { FindingsTable } from './FindingsTable.tsx';
 import { GateBlock } from './GateBlock.tsx';
 
@@ -71,7 +72,7 @@ function ConnectorLine({
 
 /** Make it safe, then mark what was found on the run, by drag or by form. */
 export function SurveyStage() {
-  const { view, plan, selected, select, nodeName, locked, pathTo } = useOpenJob();
+  const { view, plan, selected, select, nodeName, circuitOf, locked, pathTo } = useOpenJob();
   const { save } = useSave();
   const { harness, findings } = view.job;
   const [runId, setRunId] = useState(selected?.runId ?? harness.runs[0]?.id ?? '');
@@ -100,6 +101,7 @@ export function SurveyStage() {
   const connectors = harness.nodes.flatMap((node) => (node.face ? [{ ...node, face: node.face }] : []));
   const connector = connectors.find((node) => node.id === connectorId);
   const run = harness.runs.find((one) => one.id === runId) ?? harness.runs[0];
+  const earlier = (view.job.earlier ?? []).filter(({ runId: on }) => on === run?.id);
   const runPlan = plan.runs.find((one) => one.runId === run?.id);
   const add = (): void => setForm({ start: newDraft([], run?.id ?? '', undefined, undefined) });
   useKeys(locked ? {} : { a: add });
@@ -169,6 +171,7 @@ export function SurveyStage() {
         {run && runPlan && !(run.atLeast && run.lengthMm <= NOT_MEASURED_MM) ? (
           <RunDrawing
             key={run.id}
+            earlier={earlier}
             run={run}
             fromName={nodeName(run.fromNodeId)}
             circuits={harness.circuits.filter((circuit) => circuit.runIds.includes(run.id))}
@@ -182,6 +185,7 @@ export function SurveyStage() {
             }
           />
         ) : null}
+        <EarlierList earlier={earlier} numberOf={(id) => circuitOf(id).number} />
       </section>
       <section aria-label="Findings">
         <div className="mb-2 flex flex-wrap items-center gap-4">

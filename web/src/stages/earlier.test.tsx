@@ -1,0 +1,73 @@
+import { render, screen } from '@testing-library/react';
+import { describe, expect, it, vi } from 'vitest';
+import type { EarlierRepair } from '@mendum/core/damage';
+import { findingOf, InJob, viewOf } from '../test/job.tsx';
+import { standInServer } from '../test/server.ts';
+import { LayoutStage } from './layout/LayoutStage.tsx';
+import { SurveyStage } from './survey/SurveyStage.tsx';
+
+// Nothing is worked out beside the page: the plan that it has is shown.
+vi.mock('../app/planner.ts', () => ({ thePlanner: () => ({ board: () => Promise.resolve(undefined) }) }));
+
+const earlier = (id: string, circuitId: string, fromMm: number): EarlierRepair => ({
+  id,
+  circuitId,
+  runId: 'R1',
+  kind: 'splice',
+  fromMm,
+  toMm: fromMm + 36,
+  diameterMm: 4.2,
+  words: `Sealed butt, job ${id}`,
+});
+/** Damage at 445 on circuit 1; what was repaired before. */
+const jobAfter = (...repairs: readonly EarlierRepair[]) => {
+  const view = viewOf([findingOf('F1', { fromMm: 443, toMm: 447, slackMm: 80 })]);
+  return { ...view, job: { ...view.job, earlier: repairs } };
+};
+const onIt = earlier('0126', 'C1', 426);
+const besideIt = earlier('0138', 'C2', 460);
+const drawn = (): readonly (string | null)[] =>
+  [...document.querySelectorAll('[data-earlier]')].map((one) => one.getAttribute('data-earlier'));
+const crossed = (): readonly (string | null)[] =>
+  [...document.querySelectorAll('[data-earlier]:has(path)')].map((one) => one.getAttribute('data-earlier'));
+
+describe('an old splice at 426, and new damage at 445', () => {
+  it('Survey draws it, lists it, and warns at the finding that lies on it; not at one on another wire', () => {
+    standInServer({});
+    render(
+      <InJob view={jobAfter(onIt, besideIt)}>
+        <SurveyStage />
+      </InJob>,
+    );
+    expect(drawn()).toEqual(['0126', '0138']);
+    expect(screen.getByText(/On an earlier repair: Sealed butt, job 0126, at 426–462 mm/)).toBeTruthy();
+    expect(screen.queryByText(/from an earlier repair/)).toBeNull();
+    expect(screen.getAllByRole('listitem').map(({ textContent }) => textContent)).toEqual(
+      expect.arrayContaining(['1 at 426–462 mm: Sealed butt, job 0126', '2 at 460–496 mm: Sealed butt, job 0138']),
+    );
+  });
+  it('Lay out crosses out what is cut out, and calls nothing proven without the one that stays', () => {
+    standInServer({});
+    render(
+      <InJob view={jobAfter(onIt, besideIt)}>
+        <LayoutStage />
+      </InJob>,
+    );
+    expect(drawn()).toEqual(['0126', '0138']);
+    expect(crossed()).toEqual(['0126']);
+    expect(screen.getByText(/Not counted: one earlier repair on this run/)).toBeTruthy();
+    expect(screen.getByText('Nothing breaks a rule among the new splices.')).toBeTruthy();
+    expect(screen.queryByText('Proven best')).toBeNull();
+    expect(screen.getByText('Proven best of the new splices alone')).toBeTruthy();
+  });
+  it('and where all of them are cut out nothing is left to be said', () => {
+    standInServer({});
+    render(
+      <InJob view={jobAfter(onIt)}>
+        <LayoutStage />
+      </InJob>,
+    );
+    expect(screen.getByText('Proven best')).toBeTruthy();
+    expect(screen.queryByText(/Not counted/)).toBeNull();
+  });
+});

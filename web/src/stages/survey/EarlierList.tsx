@@ -1,0 +1,47 @@
+import type { EarlierRepair, Finding } from '@mendum/core/damage';
+import { repairsNear } from '@mendum/core/damage';
+import { Figure, useLength } from '../../ui/units.tsx';
+
+/** That damage lies on an earlier repair, or near one. */
+export function NearRepairs({
+  finding,
+  earlier,
+}: {
+  readonly finding: Finding;
+  readonly earlier: readonly EarlierRepair[];
+}) {
+  const { plain, unit } = useLength();
+  return repairsNear(finding, earlier).map(({ repair: { id, words, fromMm, toMm }, apartMm }) => (
+    <span key={id} className="block font-bold text-rework">
+      ▲ {apartMm === 0 ? 'On an earlier repair' : `${plain(apartMm, 0)} ${unit} from an earlier repair`}: {words}, at{' '}
+      {plain(fromMm, 0)}–{plain(toMm, 0)} {unit}
+    </span>
+  ));
+}
+
+/** What was repaired on a run before, wire by wire. */
+export function EarlierList({
+  earlier,
+  numberOf,
+}: {
+  readonly earlier: readonly EarlierRepair[];
+  readonly numberOf: (circuitId: string) => string;
+}) {
+  const { plain, unit } = useLength();
+  if (earlier.length === 0) return null;
+  return (
+    <div className="mt-3">
+      <h3 className="text-soft">Repaired here before</h3>
+      <ul className="flex flex-wrap gap-x-8 gap-y-1">
+        {[...earlier]
+          .sort((a, b) => a.fromMm - b.fromMm)
+          .map(({ id, circuitId, fromMm, toMm, words }) => (
+            <li key={id}>
+              <b className="figure">{numberOf(circuitId)}</b> at{' '}
+              <Figure value={`${plain(fromMm, 0)}–${plain(toMm, 0)}`} /> {unit}: {words}
+            </li>
+          ))}
+      </ul>
+    </div>
+  );
+}
