@@ -2,7 +2,7 @@ import type { Stretch } from './base.ts';
 import type { EarlierRepair } from './earlier.ts';
 
 /** So near an earlier repair on the same wire, mm, damage may have come from it. */
-export const NEAR_MM = 100;
+const NEAR_MM = 100;
 
 /** An earlier repair beside a place, and how far they are apart, mm; 0 where one lies on the other. */
 export interface RepairNear {
