@@ -1,4 +1,3 @@
-import { constants, setPriority } from 'node:os';
 import { workerData } from 'node:worker_threads';
 import { AppError, type ErrorCode, type ErrorMore } from '../errors.ts';
 import { openToRead } from '../db/open.ts';
@@ -21,9 +20,6 @@ export type Told =
 export interface Desked {
   readonly dataDir: string;
 }
-
-// Whoever asks for anything else goes before whoever plans. Elsewhere than here it would be said of the whole process.
-if (process.platform === 'linux') setPriority(constants.priority.PRIORITY_BELOW_NORMAL);
 
 let desk: Promise<Desk> | undefined;
 const open = async (): Promise<Desk> => {
