@@ -27,6 +27,18 @@ const due = (more: object = {}, body: object = {}): DueBack =>
   }) as unknown as DueBack;
 const list = (one: DueBack) => ({ '/due': { body: { ...pageOf([one]), overdue: 1 } } });
 
+it('what is due back says how late it is', async () => {
+  const day = (days: number): string => new Date(Date.now() + days * 86_400_000).toISOString().slice(0, 10);
+  const [late, soon] = [due({ until: day(-12) }), due({ recordId: 'r2', until: day(10), overdue: false })];
+  standInServer({ '/due': { body: { ...pageOf([late, soon]), overdue: 1 } } });
+  show(<DuePlace />);
+  const links = await screen.findAllByRole('link');
+  expect(links.map(({ textContent }) => textContent)).toEqual([
+    expect.stringContaining('12 days overdue'),
+    expect.stringContaining('in 10 days'),
+  ]);
+});
+
 describe('what is done about a temporary repair', () => {
   it('it is made good: a job is opened for it', async () => {
     const sent = standInServer({

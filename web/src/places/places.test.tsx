@@ -3,9 +3,8 @@ import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
 import { RULES } from '@mendum/core/method';
 import { CRIMP_FIRST, READY_PRACTICES } from '@mendum/core/practice';
-import type { DueBack, HarnessSummary } from '@mendum/core/operations';
+import type { HarnessSummary } from '@mendum/core/operations';
 import { pageOf, standInServer, writesOf } from '../test/server.ts';
-import { DuePlace } from './DuePlace.tsx';
 import { MachinesPlace } from './machines/MachinesPlace.tsx';
 import { PracticePlace } from './practice/PracticePlace.tsx';
 import { ShelfPlace } from './shelf/ShelfPlace.tsx';
@@ -155,32 +154,5 @@ describe('other places', () => {
     stored(4);
     show(<PracticePlace />);
     expect(await unfoldedFirst()).toBe(true);
-  });
-  it('what is due back says how late it is', async () => {
-    const day = (days: number): string => new Date(Date.now() + days * 86_400_000).toISOString().slice(0, 10);
-    const due = (recordId: string, until: string, overdue: boolean) =>
-      ({
-        recordId,
-        jobId: 'J1',
-        until,
-        overdue,
-        body: {
-          machine: 'Ovrell 420',
-          jobNumber: '0118',
-          circuitNumber: '4',
-          circuitFunction: 'Work lamp',
-          method: 'Sealed butt',
-          atMm: 154,
-          fromName: 'Branch B1',
-          signedBy: 'Ines',
-        },
-      }) as unknown as DueBack;
-    standInServer({
-      '/due': { body: { ...pageOf([due('a', day(-12), true), due('b', day(10), false)]), overdue: 1 } },
-    });
-    show(<DuePlace />);
-    const [late, soon] = await screen.findAllByRole('link');
-    expect(late?.textContent).toContain('12 days overdue');
-    expect(soon?.textContent).toContain('in 10 days');
   });
 });
