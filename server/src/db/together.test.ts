@@ -103,6 +103,21 @@ describe('writes that wait at the same moment', () => {
     ]);
     expect(inMemory).toEqual(['Ines', 'Marek', 'Tomas']);
   });
+  it('one whose work afterwards fails is told so, and everybody else goes on', async () => {
+    const outcomes = await Promise.allSettled([
+      db.write(adds('Ines')),
+      db.write(async (manager, after) => {
+        after(() => {
+          throw new Error('no room in memory');
+        });
+        return adds('Marek')(manager, after);
+      }),
+      db.write(adds('Tomas')),
+    ]);
+    expect(outcomes.map(({ status }) => status)).toEqual(['fulfilled', 'rejected', 'fulfilled']);
+    expect(await db.write(adds('Olu'))).toBe('Olu');
+    expect(seenBeside()).toEqual(['Ines', 'Marek', 'Tomas', 'Olu']);
+  });
   it('a read sees only what is on the disk, whenever it comes', async () => {
     const reads = NAMES.map(async (name) => {
       const write = db.write(adds(name));

@@ -92,9 +92,14 @@ export function together(
       for (const { refused } of taken.length === 0 ? waiting.splice(0) : taken) refused(error);
       all.length = 0;
     }
-    for (const { hooks, tell } of all) {
-      for (const hook of hooks) hook();
-      tell();
+    for (const [at, { hooks, tell }] of all.entries()) {
+      try {
+        for (const hook of hooks) hook();
+        tell();
+      } catch (error) {
+        // It is stored; whoever sent it is told that something went wrong, and everybody else goes on.
+        taken[at]?.refused(error);
+      }
     }
     isInLine = false;
     getInLine();
