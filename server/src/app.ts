@@ -154,7 +154,7 @@ export function createApp({
   choiceRoutes(api, db, planner);
   workRoutes(api, db, planner);
   recordRoutes(api, db, planner, today);
-  goodRoutes(api, db);
+  goodRoutes(api, db, today);
   api.use(noSuchAddress);
   app.use('/api', notKept, ownPages, bodyOf(BODY_LIMIT, STRANGER_LIMIT), plainBody, api);
 

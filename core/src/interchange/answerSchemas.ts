@@ -3,7 +3,6 @@ import type {
   AnswerOf,
   AnsweringName,
   Backups,
-  DueBack,
   ErrorBody,
   FoundCircuit,
   HarnessSummary,
@@ -15,7 +14,6 @@ import type {
   Page,
   PhotoView,
   PracticeView,
-  RecordLine,
   RulingOf,
   Tick,
 } from '../operations/index.ts';
@@ -27,7 +25,7 @@ import { jobFileSchema } from './jobFile.ts';
 import { accountSchema, personSchema, sessionSchema, signInSchema } from './peopleSchemas.ts';
 import { practiceSchema } from './practiceSchema.ts';
 import { functionSeenSchema, readingSchema } from './readingSchema.ts';
-import { bundleSchemas, chainSchemas, keptRecordSchema, recordSchema, rulingSchema } from './recordSchema.ts';
+import { bundleSchemas, chainSchemas, dueBack, keptRecordSchema, recordLine, rulingSchema } from './recordSchema.ts';
 import { date, flag, instant, lengthMm, positionMm, version } from './schema/fields.ts';
 import { named, needed, oneOf, shape, type FieldsOf } from './schema/shape.ts';
 
@@ -130,12 +128,6 @@ const foundCircuit = shape<FoundCircuit>({
   from: needed(words),
   to: needed(words),
 });
-const recordLine = shape<RecordLine>({
-  recordId: needed(words),
-  jobId: needed(words),
-  body: needed(recordSchema),
-  ended: shape<NonNullable<RecordLine['ended']>>({ id: needed(words), number: needed(words), at: needed(instant) }),
-});
 
 const harnessView = named(
   'harnessView',
@@ -148,18 +140,6 @@ const harnessView = named(
     circuits: needed(all(circuitSchema)),
     nodes: needed(all(nodeSchema)),
     cables: all(cableSchema),
-  }),
-);
-
-const dueBack = named(
-  'dueBack',
-  shape<DueBack>({
-    recordId: needed(words),
-    jobId: needed(words),
-    until: needed(date),
-    overdue: needed(flag),
-    body: needed(recordSchema),
-    good: shape<NonNullable<DueBack['good']>>({ id: needed(words), number: needed(words) }),
   }),
 );
 

@@ -96,7 +96,8 @@ export function openApi(version: string): JsonSchema {
       description:
         'Plans, guides, proves and records the repair of damaged wiring harnesses. ' +
         'Lengths in mm, areas in mm², currents in A, temperatures in °C. ' +
-        'A write carries its own id (`writeId`) and who does it (`by`): sent twice, it is done once.',
+        'A write carries its own id (`writeId`) and who does it (`by`): sent twice, it is done once. ' +
+        'Where people sign in, what is done bears the name of whoever is signed in, whatever `by` says.',
     },
     servers: [{ url: '/api' }],
     paths,

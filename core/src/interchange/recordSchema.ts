@@ -1,8 +1,8 @@
 import Joi from 'joi';
-import type { ChainedRecord, ChainState, KeptRecord, RecordBundle } from '../operations/index.ts';
+import type { ChainedRecord, ChainState, DueBack, KeptRecord, RecordBundle, RecordLine } from '../operations/index.ts';
 import type { Ruling } from '../prove/index.ts';
 import type { RecordReading, SpliceRecord } from '../record/index.ts';
-import { flag, instant, positionMm, version } from './schema/fields.ts';
+import { date, flag, instant, positionMm, version } from './schema/fields.ts';
 import { named, needed, oneOf, shape, type FieldsOf } from './schema/shape.ts';
 import { onWireSchema } from './jobSchemas.ts';
 
@@ -85,6 +85,26 @@ export const keptRecordSchema = named(
   'keptRecord',
   shape<KeptRecord>({ id: needed(words), spliceId: needed(words), replacesId: words, body: needed(recordSchema) }),
   'A record as it is kept; a correction names the record that it replaces.',
+);
+
+/** A job as it is named in a line of a list. */
+const jobNamed = { id: needed(words), number: needed(words) };
+export const recordLine = shape<RecordLine>({
+  recordId: needed(words),
+  jobId: needed(words),
+  body: needed(recordSchema),
+  ended: shape<NonNullable<RecordLine['ended']>>({ ...jobNamed, at: needed(instant) }),
+});
+export const dueBack = named(
+  'dueBack',
+  shape<DueBack>({
+    recordId: needed(words),
+    jobId: needed(words),
+    until: needed(date),
+    overdue: needed(flag),
+    body: needed(recordSchema),
+    good: shape<NonNullable<DueBack['good']>>(jobNamed),
+  }),
 );
 
 const hash = Joi.string().length(64).hex();

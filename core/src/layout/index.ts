@@ -2,7 +2,7 @@ export { stagger } from './stagger.ts';
 export { bundleWith, bundleProfile, lumpDiameterMm, diameterAt, sectionMm } from './profile.ts';
 export { brokenRules } from './check.ts';
 export type { BrokenRule } from './check.ts';
-export { spliceId, NO_WISHES } from './types.ts';
+export { findingOf, spliceId, NO_WISHES } from './types.ts';
 export type {
   BundleWire,
   Half,

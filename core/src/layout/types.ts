@@ -8,6 +8,9 @@ export type SpliceSide = 'only' | 'left' | 'right';
 /** The one name of a splice: its finding and which of the finding's splices it is. */
 export const spliceId = (findingId: string, side: SpliceSide): string => `${findingId}:${side}`;
 
+/** The finding for which something was made: a splice, a cover or work at a cavity, by its name. */
+export const findingOf = (id: string): string => id.slice(0, Math.max(0, id.lastIndexOf(':')));
+
 /** A splice that stays where it is: made already, or put there by a person. */
 export interface Pin {
   readonly findingId: string;

@@ -1,5 +1,6 @@
 import { describe, expect, it, test } from 'vitest';
-import { whyNoSecret, whyNotSigned, type Role, type ToSign } from './index.ts';
+import { OPERATIONS, whyNoSecret, whyNotSigned, type Role, type ToSign } from './index.ts';
+import { asksSecret } from './signing.ts';
 
 describe('a PIN or a passphrase', () => {
   test.each([
@@ -81,5 +82,13 @@ describe('who may sign', () => {
       [undefined, { lead: true }],
     ])
       expect(whyNotSigned(by('Ines Valdur'), rules, job('airbag'))).toMatch(/A lead/);
+  });
+});
+
+describe('the PIN is asked for once more', () => {
+  it('for a signature, for what is changed in a signed record, and for a choice against the ranking', () => {
+    const asks = Object.keys(OPERATIONS).filter((name) => asksSecret(name, { use: 'clipSleeve' }));
+    expect(asks).toEqual(['choose', 'sign', 'correctRecord', 'setDue']);
+    expect(asksSecret('choose', { use: null })).toBe(false);
   });
 });

@@ -13,6 +13,7 @@ const THEN: Finding = {
   cutBackRightMm: 5,
   slackMm: 30,
   temporaryUntil: '2031-03-01',
+  reportedAs: 'Flickers.',
   note: 'Tape only, until the harness comes.',
 };
 const onWire = (kind: EarlierRepair['kind'], fromMm: number, toMm: number, runId = 'R1'): EarlierRepair => ({
@@ -25,9 +26,9 @@ const onWire = (kind: EarlierRepair['kind'], fromMm: number, toMm: number, runId
   diameterMm: 5,
   words: 'sealed butt, job 0126',
 });
-const part = (recordId: string, where?: EarlierRepair): Temporary => ({
+const part = (recordId: string, where?: EarlierRepair, then = where): Temporary => ({
   recordId,
-  body: { method: 'Sealed butt', jobNumber: '0126', temporaryUntil: '2031-03-01' },
+  body: { method: 'Sealed butt', jobNumber: '0126', temporaryUntil: '2031-03-01', onWire: then },
   ...(where && { onWire: where }),
 });
 
@@ -52,11 +53,13 @@ describe('what is found where a temporary repair is made good', () => {
     const apart = [part('a', onWire('splice', 410, 436)), part('b', onWire('splice', 20, 46, 'R2'))];
     expect(foundAgain(apart, THEN)).toMatchObject({ runId: 'R1', fromMm: 410, toMm: 436, makesGood: ['a', 'b'] });
   });
-  it('under a cover the jacket as it was found then, where the cover lies by now; what was for that time is gone', () => {
+  it('under a cover the jacket as it was found then, moved along with the cover; what was for that time is gone', () => {
     const found = foundAgain([part('a', onWire('cover', 390, 450))], THEN);
-    expect(found).toMatchObject({ kind: 'jacketRubbed', fromMm: 390, toMm: 450, cutBackLeftMm: 5, makesGood: ['a'] });
-    expect([found.temporaryUntil, found.slackMm]).toEqual([undefined, undefined]);
+    expect(found).toMatchObject({ kind: 'jacketRubbed', fromMm: 400, toMm: 420, cutBackLeftMm: 5, makesGood: ['a'] });
+    expect([found.temporaryUntil, found.slackMm, found.reportedAs]).toEqual([undefined, undefined, undefined]);
     expect(found.note).not.toContain('Tape only');
+    const moved = foundAgain([part('a', onWire('cover', 450, 510, 'R2'), onWire('cover', 390, 450))], THEN);
+    expect(moved).toMatchObject({ runId: 'R2', fromMm: 460, toMm: 480 });
   });
   it('at a cavity what was found there then', () => {
     const then: Finding = { ...THEN, kind: 'terminalDamaged', at: { nodeId: 'X1', cavity: '3' } };

@@ -1,15 +1,28 @@
-import type { EarlierRepair, Finding } from '../damage/index.ts';
+import type { EarlierRepair, Finding, Stretch } from '../damage/index.ts';
 import type { SpliceRecord } from './types.ts';
 
 /** A temporary repair: its record, and where it lies on its wire by now; nowhere for work at a cavity. */
 export interface Temporary {
   readonly recordId: string;
-  readonly body: Pick<SpliceRecord, 'method' | 'jobNumber' | 'temporaryUntil'>;
+  readonly body: Pick<SpliceRecord, 'method' | 'jobNumber' | 'temporaryUntil' | 'onWire'>;
   readonly onWire?: EarlierRepair | undefined;
 }
 
 /** What the finding of a repair has that was for that time only. */
-const forThatTime = { temporaryUntil: undefined, note: undefined, insertWire: undefined, slackMm: undefined } as const;
+const forThatTime = {
+  temporaryUntil: undefined,
+  reportedAs: undefined,
+  note: undefined,
+  insertWire: undefined,
+  slackMm: undefined,
+} as const;
+
+/** What lay under a cover then, where the cover lies by now. */
+const movedAlong = ({ body, onWire }: Temporary, then: Finding): Partial<Stretch> & { readonly runId?: string } => {
+  if (!onWire) return {};
+  const byMm = onWire.fromMm - (body.onWire?.fromMm ?? onWire.fromMm);
+  return { runId: onWire.runId, fromMm: then.fromMm + byMm, toMm: then.toMm + byMm };
+};
 
 /**
  * What is found where a temporary repair is made good: its splices, all that lies between them, to be cut out and made
@@ -29,9 +42,8 @@ export function foundAgain(parts: readonly Temporary[], then: Finding): Finding 
   const splices = parts.flatMap(({ onWire }) => (onWire?.kind === 'splice' ? [onWire] : []));
   const [splice] = splices;
   if (!splice) {
-    const cover = parts.find(({ onWire }) => onWire?.kind === 'cover')?.onWire;
-    const place = cover ? { runId: cover.runId, fromMm: cover.fromMm, toMm: cover.toMm } : {};
-    return { ...then, ...forThatTime, ...place, ...same };
+    const cover = parts.find(({ onWire }) => onWire?.kind === 'cover');
+    return { ...then, ...forThatTime, ...(cover && movedAlong(cover, then)), ...same };
   }
   const here = splices.filter(({ runId }) => runId === splice.runId);
   return {

@@ -66,6 +66,8 @@ describe('rows by prepared statements are those of the mapper', () => {
       expect((await manager.find(JobEntity)).filter(({ number }) => number !== '0146')).toEqual(others);
       expect(() => rows.insert(PersonEntity, { name: 'Ines Valdur', since: '2031-05-20' })).toThrow('UNIQUE');
       expect(() => rows.find(PersonEntity, { nobody: 1 } as object)).toThrow('There is no column "nobody".');
+      expect(() => rows.one(PersonEntity, { name: undefined })).toThrow('of which no value is given');
+      expect(() => rows.update(PersonEntity, { name: undefined }, { since: 'x' })).toThrow('no value');
     });
   });
 });

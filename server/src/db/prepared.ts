@@ -73,6 +73,9 @@ export function rowsBy(manager: EntityManager) {
         return { column, value: column.toSql(value) };
       });
   const whereOf = (columns: ReadonlyMap<string, Column>, where: object) => {
+    // Whatever is asked for by a value that nobody has would be every row.
+    const none = Object.entries(where).find(([, value]) => value === undefined);
+    if (none) throw new Error(`Rows are asked for by "${none[0]}", of which no value is given.`);
     const all = told(columns, where);
     const sql = all.map(({ column, value }) => `${column.name} ${value === null ? 'IS NULL' : '= ?'}`).join(' AND ');
     return {

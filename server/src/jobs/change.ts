@@ -1,5 +1,6 @@
 import type { Router } from 'express';
 import { gateOf } from '@mendum/core/job';
+import { findingOf } from '@mendum/core/layout';
 import { OPERATIONS, type AnswerOf, type WriteName } from '@mendum/core/operations';
 import { JobEntity } from '../db/entities.ts';
 import type { Database } from '../db/open.ts';
@@ -139,5 +140,5 @@ export function mustHaveSeen(
 /** Whether anything was ticked, read or made again on a finding's splices, in any make. */
 export const hasWork = ({ job, ticks, readings }: StoredJob, findingId: string): boolean =>
   job.redos.some((redo) => redo.findingId === findingId) ||
-  ticks.some((tick) => tick.done && tick.spliceId.startsWith(`${findingId}:`)) ||
-  readings.some((reading) => reading.spliceId.startsWith(`${findingId}:`));
+  ticks.some((tick) => tick.done && findingOf(tick.spliceId) === findingId) ||
+  readings.some((reading) => findingOf(reading.spliceId) === findingId);

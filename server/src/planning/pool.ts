@@ -1,5 +1,6 @@
 import { Piscina } from 'piscina';
 import { AppError } from '../errors.ts';
+import { aheadOf } from './ahead.ts';
 import type { Planner } from './planner.ts';
 import type { AnswerOf, ArgsOf, TaskName } from './tasks.ts';
 import type { Asked, Desked, Told } from './worker.ts';
@@ -16,8 +17,6 @@ interface Seat {
 const SEATS = 2;
 /** Jobs that are remembered to be at hand at a seat. */
 const AT_HAND = 8;
-/** So long nobody has opened a job again before it is planned ahead, ms: one that is changed all the time is not. */
-const QUIET_MS = 300;
 /** Memory of a thread, MB: far more than any job within the limits was seen to take. */
 const MOST_MB = 2048;
 
@@ -70,17 +69,6 @@ export function plannerPool(dataDir: string, limitS: number, sizeOf: (jobId: str
     jobs.add(jobId);
     for (const old of [...jobs].slice(0, -AT_HAND)) jobs.delete(old);
   };
-  /** Jobs that were opened just now, and may be changed the next moment. */
-  const opened = new Map<string, NodeJS.Timeout>();
-  /** Jobs that were opened, the last one last: planned ahead while nobody waits for a plan, and not otherwise. */
-  const ahead = new Set<string>();
-  const planAhead = (): void => {
-    const jobId = [...ahead].at(-1);
-    if (jobId === undefined || seats.some(({ waiting }) => waiting > 0)) return;
-    ahead.delete(jobId);
-    // What goes wrong here is said to whoever asks.
-    ask('made', { jobId, spliceIds: [] }).catch(() => undefined);
-  };
   const ask = async <K extends TaskName>(task: K, args: ArgsOf<K>): Promise<AnswerOf<K>> => {
     const jobId = task === 'find' ? FINDING : jobOf(args);
     const seat = seatFor(jobId);
@@ -104,25 +92,21 @@ export function plannerPool(dataDir: string, limitS: number, sizeOf: (jobId: str
       throw error;
     } finally {
       seat.waiting -= 1;
-      planAhead();
+      ahead.goOn();
     }
   };
+  const ahead = aheadOf(
+    () => seats.some(({ waiting }) => waiting > 0),
+    (jobId) => {
+      // What goes wrong here is said to whoever asks.
+      ask('made', { jobId, spliceIds: [] }).catch(() => undefined);
+    },
+  );
   return {
     ask,
-    prepare: (jobId) => {
-      clearTimeout(opened.get(jobId));
-      const later = setTimeout(() => {
-        opened.delete(jobId);
-        ahead.delete(jobId);
-        ahead.add(jobId);
-        for (const old of [...ahead].slice(0, -AT_HAND)) ahead.delete(old);
-        planAhead();
-      }, QUIET_MS);
-      opened.set(jobId, later.unref());
-    },
+    prepare: (jobId) => ahead.open(jobId),
     close: async () => {
-      ahead.clear();
-      for (const later of opened.values()) clearTimeout(later);
+      ahead.close();
       await Promise.all(seats.map(({ pool }) => pool.destroy()));
     },
   };

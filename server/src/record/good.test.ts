@@ -53,6 +53,13 @@ describe('a temporary repair is made good', () => {
     const records = (await server.list('allRecords')).filter(({ body }) => body.jobNumber === number);
     expect(records.map(({ ended }) => ended?.number)).toEqual(due.map(() => by));
   });
+  it('whatever its finding is called', async () => {
+    const number = await jobWith({ ...CORRODED, id: 'left:2', temporaryUntil: '2031-06-01' });
+    await proveAndSign(server, number);
+    const due = await dueOf(number);
+    const { job } = await server.job(await begin(due[0]!));
+    expect(job.findings[0]?.makesGood).toHaveLength(due.length);
+  });
   it('not twice at a time; the one that is there is named', async () => {
     const [first] = await dueOf(await temporary());
     const by = await begin(first!);
@@ -117,6 +124,15 @@ describe('the day of a temporary repair', () => {
   ] as const)('is put off to %s: %i', async (until, status) => {
     const [first] = await dueOf(await temporary());
     await set(first!, until).expect(status);
+  });
+  it.each([
+    ['2031-05-19', 422, 'is past: today is 2031-05-20'],
+    ['2031-05-20', 201, undefined],
+  ] as const)('of one that is overdue is put off to %s: %i', async (until, status, words) => {
+    const number = await jobWith({ ...CORRODED, temporaryUntil: '2031-05-01' });
+    await proveAndSign(server, number);
+    const answer = await set((await dueOf(number))[0]!, until).expect(status);
+    if (words !== undefined) expect(JSON.stringify(answer.body)).toContain(words);
   });
   it('is put off by a name, for a reason, and counted; what it was stays in the record', async () => {
     const number = await temporary();

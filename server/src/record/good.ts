@@ -1,6 +1,7 @@
 import type { Router } from 'express';
 import type { EntityManager } from 'typeorm';
 import { checkFinding, NOTHING_YET, type Job } from '@mendum/core/job';
+import { findingOf } from '@mendum/core/layout';
 import { foundAgain, type SpliceRecord, type Temporary } from '@mendum/core/record';
 import { keepRecord } from '../chain/append.ts';
 import { FindingEntity, GoodEntity, HarnessEntity, JobEntity, RecordEntity } from '../db/entities.ts';
@@ -79,12 +80,12 @@ function mustBeDue(manager: EntityManager, id: string): RecordRow {
 
 /** The records of one repair that come back together: all that was made for one finding of a job. */
 function partsOf(manager: EntityManager, row: RecordRow): readonly RecordRow[] {
-  const [findingId = ''] = row.spliceId.split(':');
+  const findingId = findingOf(row.spliceId);
   const all = rowsBy(manager).find(RecordEntity, { jobId: row.jobId }, 'chainRow');
   const replaced = new Set(all.map(({ replacesId }) => replacesId));
   return all.filter(
     (one) =>
-      one.spliceId.startsWith(`${findingId}:`) &&
+      findingOf(one.spliceId) === findingId &&
       !replaced.has(one.id) &&
       one.temporaryUntil !== null &&
       endOf(manager, one) === undefined,
@@ -95,8 +96,7 @@ function partsOf(manager: EntityManager, row: RecordRow): readonly RecordRow[] {
 async function jobToMakeGood(manager: EntityManager, row: RecordRow, now: string, by: string) {
   const rows = rowsBy(manager);
   const before = rows.one(JobEntity, { id: row.jobId });
-  const [findingId = ''] = row.spliceId.split(':');
-  const then = rows.one(FindingEntity, { jobId: row.jobId, id: findingId });
+  const then = rows.one(FindingEntity, { jobId: row.jobId, id: findingOf(row.spliceId) });
   const kept = before && rows.one(HarnessEntity, { id: before.harnessId });
   const own = kept && (kept.keptFor === null ? kept : rows.one(HarnessEntity, { id: kept.keptFor }));
   if (!before || !then || !own) throw new AppError('NOT_FOUND', 'The job of this record is not there any more.');
@@ -133,7 +133,7 @@ async function jobToMakeGood(manager: EntityManager, row: RecordRow, now: string
 }
 
 /** Temporary repairs that come back: made good, put off, or gone. */
-export function goodRoutes(router: Router, db: Database): void {
+export function goodRoutes(router: Router, db: Database, today: () => string): void {
   write(router, db, 'makeGood', 'make good begun', async ({ args: { recordId, by }, manager, now, audit }) => {
     const row = mustBeDue(manager, recordId);
     const open = madeGoodIn(manager, row);
@@ -155,6 +155,11 @@ export function goodRoutes(router: Router, db: Database): void {
     async ({ args: { recordId, until, because, by }, manager, now, audit }) => {
       const old = mustBeDue(manager, recordId);
       const from = old.temporaryUntil ?? '';
+      if (until !== null && until < today())
+        throw new AppError('BAD_INPUT', `${until} is past: today is ${today()}.`, {
+          field: '/until',
+          hint: 'Give today or a later day, or make it good.',
+        });
       if (until !== null && until <= from)
         throw new AppError('BAD_INPUT', `It is due back on ${from} already: ${until} is not later.`, {
           field: '/until',

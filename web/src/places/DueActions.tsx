@@ -1,3 +1,4 @@
+import { addDays, formatISO, parseISO } from 'date-fns';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { DueBack } from '@mendum/core/operations';
@@ -7,6 +8,12 @@ import { Only } from '../people/Only.tsx';
 import { Button } from '../ui/button.tsx';
 import { Dialog } from '../ui/dialog.tsx';
 import { TextArea, TextField, TickBox } from '../ui/field.tsx';
+
+/** The first day that it may be put off to: after its own, and not past. */
+const earliest = (until: string): string => {
+  const today = formatISO(new Date(), { representation: 'date' });
+  return until < today ? today : formatISO(addDays(parseISO(until), 1), { representation: 'date' });
+};
 
 /** Another day for a temporary repair, or that it is not there any more; and why. */
 function OtherDay({ due, onClose }: { readonly due: DueBack; readonly onClose: () => void }) {
@@ -35,7 +42,11 @@ function OtherDay({ due, onClose }: { readonly due: DueBack; readonly onClose: (
       open
       onClose={onClose}
       title={`Circuit ${circuitNumber}, ${method}: due ${due.until}`}
-      about="It stays a temporary repair. The new day, your name and the reason go into its record."
+      about={
+        isGone
+          ? 'It comes back no more. Your name and the reason go into its record.'
+          : 'It stays a temporary repair. The new day, your name and the reason go into its record.'
+      }
     >
       <form
         className="grid gap-4"
@@ -54,7 +65,7 @@ function OtherDay({ due, onClose }: { readonly due: DueBack; readonly onClose: (
             type="date"
             label="Due back on"
             value={until}
-            min={due.until}
+            min={earliest(due.until)}
             wrong={wrong}
             onChange={(event) => {
               setUntil(event.target.value);
