@@ -27,7 +27,7 @@ const versionOfThing = shape<SpliceRecord['practice']>({
 });
 
 /** The record of one splice, cover or work at a cavity, as it was signed. */
-export const recordSchema = named(
+const recordSchema = named(
   'record',
   shape<SpliceRecord>({
     spliceId: needed(words),
