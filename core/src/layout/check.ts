@@ -1,6 +1,7 @@
 import type { KeepOut } from '../harness/index.ts';
 import { figure } from '../units/index.ts';
-import type { PlacedSplice } from './types.ts';
+import type { Stretch } from '../damage/index.ts';
+import type { LyingBody, PlacedSplice } from './types.ts';
 
 /** A rule of the layout that a splice breaks or a wish that it could not meet. */
 export interface BrokenRule {
@@ -16,9 +17,18 @@ export interface BrokenRule {
   readonly because: string;
 }
 
+/** A body as what lies beside it is said: of what is on the wires already, without a splice's name. */
+interface Beside extends Stretch {
+  readonly name: string;
+  readonly ids: readonly string[];
+}
+const isNew = ({ ids }: Beside): boolean => ids.length > 0;
+/** Two bodies by their names, the one of this job first. */
+const pairOf = (a: Beside, b: Beside): string => (isNew(a) ? `${a.name} and ${b.name}` : `${b.name} and ${a.name}`);
+
 /**
  * What the placed splices of one run break: keep-outs (never), overlaps and short distances (avoid), room at connectors
- * (wish).
+ * (wish). @param lying what is on the wires already, which counts beside new splices, never among itself
  */
 export function brokenRules(
   splices: readonly PlacedSplice[],
@@ -29,6 +39,7 @@ export function brokenRules(
     readonly connectorClearMm: number;
   },
   nameOf: (splice: PlacedSplice) => string,
+  lying: readonly LyingBody[] = [],
 ): BrokenRule[] {
   const broken: BrokenRule[] = [];
   for (const splice of splices) {
@@ -56,29 +67,35 @@ export function brokenRules(
       }
     }
   }
-  const sorted = [...splices].sort((a, b) => a.fromMm - b.fromMm);
-  sorted.forEach((splice, index) => {
-    const reach = sorted.slice(0, index).filter((other) => other.toMm > splice.fromMm + 1e-6);
-    for (const other of reach) {
+  const bodies: Beside[] = [
+    ...splices.map((splice) => ({ ...splice, name: nameOf(splice), ids: [splice.id] })),
+    ...lying.flatMap(({ kind, fromMm, toMm, words }) =>
+      kind === 'splice'
+        ? [{ fromMm, toMm, name: `an earlier splice at ${Math.round((fromMm + toMm) / 2)} (${words})`, ids: [] }]
+        : [],
+    ),
+  ].sort((a, b) => a.fromMm - b.fromMm);
+  bodies.forEach((body, index) => {
+    const before = bodies.slice(0, index).filter((other) => isNew(other) || isNew(body));
+    for (const other of before.filter((one) => one.toMm > body.fromMm + 1e-6))
       broken.push({
         ruleId: 'layout.overlap',
         strength: 'avoid',
-        spliceIds: [other.id, splice.id],
-        because: `${nameOf(other)} and ${nameOf(splice)} lie side by side: a lump.`,
+        spliceIds: [...other.ids, ...body.ids],
+        because: `${pairOf(other, body)} lie side by side: a lump.`,
       });
-    }
-    const before = sorted
-      .slice(0, index)
-      .reduce<PlacedSplice | undefined>((last, other) => (!last || other.toMm > last.toMm ? other : last), undefined);
-    const clear = before ? splice.fromMm - before.toMm : Infinity;
-    if (before && clear > -1e-6 && clear < limits.betweenBodiesMm - 1e-6) {
+    const last = before.reduce<Beside | undefined>(
+      (most, other) => (!most || other.toMm > most.toMm ? other : most),
+      undefined,
+    );
+    const clear = last ? body.fromMm - last.toMm : Infinity;
+    if (last && clear > -1e-6 && clear < limits.betweenBodiesMm - 1e-6)
       broken.push({
         ruleId: 'layout.close',
         strength: 'avoid',
-        spliceIds: [before.id, splice.id],
-        because: `${nameOf(before)} and ${nameOf(splice)} are ${figure(clear, 1)} mm apart (${limits.betweenBodiesMm} wanted).`,
+        spliceIds: [...last.ids, ...body.ids],
+        because: `${pairOf(last, body)} are ${figure(clear, 1)} mm apart (${limits.betweenBodiesMm} wanted).`,
       });
-    }
   });
   return broken;
 }

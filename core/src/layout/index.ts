@@ -1,5 +1,7 @@
 export { stagger } from './stagger.ts';
 export { bundleWith, bundleProfile, lumpDiameterMm, diameterAt, sectionMm } from './profile.ts';
+export { lyingSplices, thickLying, thickSplice } from './lying.ts';
+export type { BodyOn } from './profile.ts';
 export { brokenRules } from './check.ts';
 export type { BrokenRule } from './check.ts';
 export { findingOf, spliceId, NO_WISHES } from './types.ts';
@@ -8,6 +10,7 @@ export type {
   Half,
   LayoutItem,
   LayoutWishes,
+  LyingBody,
   PlacedItem,
   PlacedSplice,
   Pin,

@@ -10,6 +10,7 @@ import {
   bundleProfile,
   diameterAt,
   lumpDiameterMm,
+  thickSplice,
   stagger,
   type LayoutItem,
   type PlacedSplice,
@@ -157,7 +158,7 @@ describe("the bundle's profile", () => {
     pinned: false,
   });
   it('covers the run from end to end without gaps, thicker where a body lies', () => {
-    const profile = bundleProfile(1000, wires, [at('C0', 100), at('C1', 400)]);
+    const profile = bundleProfile(1000, wires, [at('C0', 100), at('C1', 400)].map(thickSplice));
     expect(profile[0]?.fromMm).toBe(0);
     expect(profile.at(-1)?.toMm).toBe(1000);
     profile.slice(1).forEach((stretch, index) => expect(stretch.fromMm).toBe(profile[index]!.toMm));
@@ -166,8 +167,8 @@ describe("the bundle's profile", () => {
   });
   it('all at one place is a thicker lump than one body after the other', () => {
     const splices = [at('C0', 100), at('C1', 400), at('C2', 700)];
-    const peak = Math.max(...bundleProfile(1000, wires, splices).map((stretch) => stretch.diameterMm));
-    expect(lumpDiameterMm(wires, splices)).toBeGreaterThan(peak);
+    const peak = Math.max(...bundleProfile(1000, wires, splices.map(thickSplice)).map((stretch) => stretch.diameterMm));
+    expect(lumpDiameterMm(wires, splices.map(thickSplice))).toBeGreaterThan(peak);
   });
 });
 

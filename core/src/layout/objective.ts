@@ -1,5 +1,6 @@
 import { bundleWithBodiesMm } from '../bundle/index.ts';
 import type { KeepOut } from '../harness/index.ts';
+import { sectionsOf, thickLying, thickSplice, type Thick } from './lying.ts';
 import { EQUAL_MM } from './pairs.ts';
 import { openedFor } from './place.ts';
 import { bundleWith, type BodyOn } from './profile.ts';
@@ -86,29 +87,44 @@ function unequalPairs(run: RunToLayOut, items: readonly PlacedItem[]): number {
   }).length;
 }
 
+/**
+ * How crowded bodies lie. What was on the wires already counts beside what is new, never among itself: two old ones near
+ * each other are nobody's fault.
+ */
+function crowding(bodies: readonly Thick[], wantedMm: number): Pick<Objective, 'over' | 'pairs' | 'clearMm'> {
+  let [over, pairs, clearMm] = [0, 0, wantedMm];
+  let [farthestMm, farthestNewMm] = [-Infinity, -Infinity];
+  for (const { at, here } of sectionsOf(bodies)) {
+    const beside = here.filter((other) => other !== at && (at.isNew || other.isNew));
+    if (here.some(({ isNew }) => isNew)) over = Math.max(over, here.length);
+    pairs += beside.length;
+    if (here.length === 1) clearMm = Math.min(clearMm, at.fromMm - (at.isNew ? farthestMm : farthestNewMm));
+    farthestMm = Math.max(farthestMm, at.toMm);
+    if (at.isNew) farthestNewMm = Math.max(farthestNewMm, at.toMm);
+  }
+  return { over, pairs, clearMm: Math.max(0, clearMm) };
+}
+
+/** The bundle's thickest place before anything is made, mm: with what is on its wires already. */
+export const restDiameterMm = ({ wires = [], lying = [] }: RunToLayOut): number =>
+  Math.max(
+    sectionDiameterMm(wires, []),
+    ...sectionsOf(lying.map(thickLying)).map(({ here }) => sectionDiameterMm(wires, here)),
+  );
+
 /** Measures a layout, by the definitions alone. */
 export function measure(run: RunToLayOut, items: readonly PlacedItem[]): Objective {
   const bodies: PlacedSplice[] = items.flatMap((item) => item.splices).sort((a, b) => a.fromMm - b.fromMm);
-  let over = bodies.length > 0 ? 1 : 0;
-  let pairs = 0;
-  let clearMm = run.betweenBodiesMm;
-  let farthestMm = -Infinity;
   const wires = run.wires ?? [];
-  let peakMm = sectionDiameterMm(wires, []);
-  bodies.forEach((body, index) => {
-    const here = bodies.slice(0, index).filter((other) => other.toMm > body.fromMm + TOUCH_MM);
-    over = Math.max(over, here.length + 1);
-    pairs += here.length;
-    if (here.length === 0 && index > 0) clearMm = Math.min(clearMm, body.fromMm - farthestMm);
-    farthestMm = Math.max(farthestMm, body.toMm);
-    peakMm = Math.max(
-      peakMm,
-      sectionDiameterMm(
-        wires,
-        [...here, body].map((one) => ({ circuitId: one.circuitId, bodyMm: one.joint.bodyDiameterMm })),
-      ),
-    );
-  });
+  const thick = [...bodies.map(thickSplice), ...(run.lying ?? []).map(thickLying)];
+  const peakMm = Math.max(
+    sectionDiameterMm(wires, []),
+    ...sectionsOf(thick).map(({ here }) => sectionDiameterMm(wires, here)),
+  );
+  const { over, pairs, clearMm } = crowding(
+    thick.filter(({ isCover }) => !isCover),
+    run.betweenBodiesMm,
+  );
   const opened = [...bodies, ...run.items.map(openedFor), ...(run.alsoOpened ?? [])];
   return {
     barred:
@@ -121,7 +137,7 @@ export function measure(run: RunToLayOut, items: readonly PlacedItem[]): Objecti
     over,
     pairs,
     splices: bodies.length,
-    clearMm: Math.max(0, clearMm),
+    clearMm,
     peakMm,
     openedMm:
       opened.length > 0 ? Math.max(...opened.map((one) => one.toMm)) - Math.min(...opened.map((one) => one.fromMm)) : 0,

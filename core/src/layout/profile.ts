@@ -1,5 +1,6 @@
 import { bundleWithBodiesMm, sectionThicknessMm } from '../bundle/index.ts';
-import type { BundleWire, PlacedSplice, ProfileStretch } from './types.ts';
+import type { Stretch } from '../damage/index.ts';
+import type { BundleWire, ProfileStretch } from './types.ts';
 
 /** Where a circuit lies in a bundle: as which of its things, and in that as which core. */
 interface Seat {
@@ -72,51 +73,46 @@ export function bundleWith(
 }
 
 /**
- * The bundle cut through where some splices lie: every wire, or the body in its place, packed. In the order of the
- * wires.
+ * The bundle cut through where some bodies lie: every wire, or the body in its place, packed. In the order of the wires.
  */
-export function sectionMm(
-  wires: readonly BundleWire[],
-  here: readonly Pick<PlacedSplice, 'circuitId' | 'joint'>[],
-): number {
-  const bodies = here.map(({ circuitId, joint }) => ({ circuitId, bodyMm: joint.bodyDiameterMm }));
-  const { jacketsMm, inPlace } = bundleWith(wires, bodies);
+export function sectionMm(wires: readonly BundleWire[], here: readonly BodyOn[]): number {
+  const { jacketsMm, inPlace } = bundleWith(wires, here);
   return sectionThicknessMm(jacketsMm, inPlace);
 }
 
 /**
- * The bundle's diameter along a run: every wire's jacket, with the body of a splice in the place of its wire where
- * there is one. Stretches from 0 to the run's length, in order, without gaps.
+ * The bundle's diameter along a run: every wire's jacket, with the body of a splice or a cover in the place of its wire
+ * where there is one. Stretches from 0 to the run's length, in order, without gaps.
  */
 export function bundleProfile(
   lengthMm: number,
   wires: readonly BundleWire[],
-  splices: readonly PlacedSplice[],
+  bodies: readonly (Stretch & BodyOn)[],
 ): ProfileStretch[] {
-  const edges = [0, lengthMm, ...splices.flatMap((splice) => [splice.fromMm, splice.toMm])].filter(
+  const edges = [0, lengthMm, ...bodies.flatMap((body) => [body.fromMm, body.toMm])].filter(
     (at) => at >= 0 && at <= lengthMm,
   );
   const marks = [...new Set(edges)].sort((a, b) => a - b);
-  const coming = [...splices].sort((a, b) => a.fromMm - b.fromMm);
+  const coming = [...bodies].sort((a, b) => a.fromMm - b.fromMm);
   let next = 0;
-  let here: PlacedSplice[] = [];
+  let here: (Stretch & BodyOn)[] = [];
   const stretches: ProfileStretch[] = [];
   marks.slice(1).forEach((toMm, index) => {
     const fromMm = marks[index] ?? 0;
     const middle = (fromMm + toMm) / 2;
-    for (let splice = coming[next]; splice && splice.fromMm < middle; splice = coming[next]) {
-      here.push(splice);
+    for (let body = coming[next]; body && body.fromMm < middle; body = coming[next]) {
+      here.push(body);
       next += 1;
     }
-    here = here.filter((splice) => middle < splice.toMm);
+    here = here.filter((body) => middle < body.toMm);
     stretches.push({ fromMm, toMm, diameterMm: sectionMm(wires, here) });
   });
   return stretches;
 }
 
 /** The lump that all splices of a run would make at one place, mm: one body per circuit. */
-export const lumpDiameterMm = (wires: readonly BundleWire[], splices: readonly PlacedSplice[]): number =>
-  sectionMm(wires, splices);
+export const lumpDiameterMm = (wires: readonly BundleWire[], bodies: readonly BodyOn[]): number =>
+  sectionMm(wires, bodies);
 
 /** The bundle's diameter at a place; that of the nearest end beyond the run. */
 export const diameterAt = (profile: readonly ProfileStretch[], atMm: number): number =>

@@ -1,6 +1,7 @@
 import type { KeepOut } from '../harness/index.ts';
 import { legalCentres, nearestLegal } from '../sizing/index.ts';
 import { nearestClear, noBodies, sorted, type Sorted } from './clear.ts';
+import { lyingSplices } from './lying.ts';
 import { asItem, bodyAt, wishes, type Wish } from './place.ts';
 import type { LayoutItem, PlacedItem, RunToLayOut, SpliceSide } from './types.ts';
 
@@ -154,6 +155,7 @@ export function stagger(run: RunToLayOut): PlacedItem[] {
     done.set(item.findingId, result);
   };
 
+  for (const one of lyingSplices(run)) placed.add(one);
   for (const item of items) {
     for (const { side, wish } of wishes(item)) {
       const pinned = pinOf(item, side);

@@ -75,6 +75,18 @@ export interface LayoutItem {
   readonly extraMm?: number | undefined;
 }
 
+/**
+ * What lies on a run already and stays where it is: a splice or a cover of an earlier job, or a cover of this one. From
+ * edge to edge, mm from the run's start; mm thick.
+ */
+export interface LyingBody extends Stretch {
+  readonly circuitId: string;
+  readonly kind: 'splice' | 'cover';
+  readonly diameterMm: number;
+  /** What it is called where it matters: "the sealed butt, job 0126". */
+  readonly words: string;
+}
+
 export interface RunToLayOut {
   readonly lengthMm: number;
   readonly keepOuts: readonly KeepOut[];
@@ -88,6 +100,8 @@ export interface RunToLayOut {
   readonly connectorClearMm: number;
   /** The wires of the bundle, for its diameter. */
   readonly wires?: readonly BundleWire[] | undefined;
+  /** What is on the wires already; a splice counts like a body that is pinned, a cover for the thickness alone. */
+  readonly lying?: readonly LyingBody[] | undefined;
   /** What is opened besides the items' losses: covers. */
   readonly alsoOpened?: readonly Stretch[] | undefined;
 }

@@ -57,6 +57,19 @@ function grown(one: Decided, all: readonly Decided[], growths: readonly Growth[]
   };
 }
 
+/** Earlier repairs where they lie on the runs as they will be: moved, never longer. */
+function earlierGrown({ earlier }: Pick<Job, 'earlier'>, growths: Growths): Pick<Job, 'earlier'> {
+  return earlier === undefined
+    ? {}
+    : {
+        earlier: earlier.map((one) => {
+          const middle = (one.fromMm + one.toMm) / 2;
+          const byMm = placeGrown(middle, growths.get(one.runId) ?? []) - middle;
+          return { ...one, fromMm: one.fromMm + byMm, toMm: one.toMm + byMm };
+        }),
+      };
+}
+
 /** A job, its index and its decisions on the harness as it will be, where leads are lengthened; else as they are. */
 export function onGrownRuns(
   job: Job,
@@ -66,7 +79,7 @@ export function onGrownRuns(
   const growths = growthsOf(decided);
   if (growths.size === 0) return { job, index, decided, growths };
   const runs = job.harness.runs.map((run) => runGrown(run, growths.get(run.id) ?? []));
-  const will: Job = { ...job, harness: { ...job.harness, runs } };
+  const will: Job = { ...job, harness: { ...job.harness, runs }, ...earlierGrown(job, growths) };
   return {
     job: will,
     index: indexJob(will),
@@ -88,7 +101,7 @@ export function onGrownRuns(
  * A job on the runs as the plan lays them out: with leads that are lengthened, longer runs and findings moved along;
  * else the job itself.
  */
-export function asLaid<T extends Pick<Job, 'harness' | 'findings'>>(job: T, runs: readonly RunPlan[]): T {
+export function asLaid<T extends Pick<Job, 'harness' | 'findings' | 'earlier'>>(job: T, runs: readonly RunPlan[]): T {
   const growths: Growths = new Map(runs.flatMap((run) => (run.growths ? [[run.runId, run.growths] as const] : [])));
   if (growths.size === 0) return job;
   return {
@@ -98,5 +111,6 @@ export function asLaid<T extends Pick<Job, 'harness' | 'findings'>>(job: T, runs
       ...finding,
       ...stretchGrown({ fromMm: finding.fromMm, toMm: finding.toMm }, growths.get(finding.runId) ?? []),
     })),
+    ...earlierGrown(job, growths),
   };
 }

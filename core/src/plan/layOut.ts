@@ -16,6 +16,7 @@ import { decideOne, type Warm } from './decideOne.ts';
 import { onGrownRuns } from './grow.ts';
 import { joined, type LaidRun } from './joined.ts';
 import type { JobIndex } from '../job/index.ts';
+import { lyingOn } from './lying.ts';
 import { couldGoPast, guestItem, mustGoPast, PAST_SIDES, stayingItem, type Past, type PastEnds } from './past.ts';
 import { jointsOf, layoutItem, runToLayOut } from './runItems.ts';
 import { runPlanOf } from './runPlan.ts';
@@ -102,6 +103,7 @@ function laidRun(run: Run, of: LayingOut, past: Past, effort: Effort = QUICK): L
     ...here.flatMap(({ decision }) => (decision.cover && !decision.method ? [decision.lost] : [])),
     ...(through ? [{ fromMm: 0, toMm: run.lengthMm }] : []),
   ];
+  const lying = lyingOn(run, job, decided, memory.practice);
   const made = (two: ReadonlyMap<string, Decided>): RunToLayOut =>
     runToLayOut(
       run,
@@ -109,6 +111,7 @@ function laidRun(run: Run, of: LayingOut, past: Past, effort: Effort = QUICK): L
         item.half || two.size === 0 ? item : { ...item, twoJoints: twoOf(two.get(item.findingId)) },
       ),
       alsoOpened,
+      lying,
       job,
       index,
       memory.practice,

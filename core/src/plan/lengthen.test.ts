@@ -1,6 +1,6 @@
 import { describe, expect, it, test } from 'vitest';
 import type { Catalogue } from '../catalogue/index.ts';
-import type { Finding } from '../damage/index.ts';
+import type { EarlierRepair, Finding } from '../damage/index.ts';
 import { FULL_SHELF } from '../catalogue/index.ts';
 import { jobWith, planOf, WET_SHAKING, wire, type CaseOptions } from '../test/samples.ts';
 import type { Plan } from './types.ts';
@@ -20,11 +20,15 @@ const OPTIONS: CaseOptions = {
   catalogue: NO_TERMINALS,
   circuits: [{ wire: wire(2.5) }, { wire: wire(2.5) }, { wire: wire(2.5) }],
 };
-const planned = (findings: Parameters<typeof jobWith>[0], options: CaseOptions = OPTIONS): Plan => {
+const planned = (
+  findings: Parameters<typeof jobWith>[0],
+  options: CaseOptions = OPTIONS,
+  earlier: readonly EarlierRepair[] = [],
+): Plan => {
   const job = jobWith(findings, options);
   const fittings = Object.fromEntries(['1', '2', '3'].map((cavity) => [cavity, { terminal: '2.8' as const }]));
   const nodes = job.harness.nodes.map((node) => ({ ...node, fittings }));
-  return planOf({ ...job, harness: { ...job.harness, nodes } }, options);
+  return planOf({ ...job, harness: { ...job.harness, nodes }, earlier }, options);
 };
 
 describe('a lead that is too short is cut once and made longer', () => {
@@ -56,6 +60,21 @@ describe('a lead that is too short is cut once and made longer', () => {
     const bodies = findings.flatMap((one) => one.splices).sort((a, b) => a.fromMm - b.fromMm);
     for (const [at, body] of bodies.slice(1).entries())
       expect(body.fromMm - bodies[at]!.toMm).toBeGreaterThanOrEqual(40 - 1e-6);
+  });
+  test.each([
+    { atStart: true, lies: 960 },
+    { atStart: false, lies: 800 },
+  ])('an earlier splice on another wire moves with what it is on (at its start: $atStart)', ({ atStart, lies }) => {
+    const old = {
+      id: 'E1',
+      circuitId: 'C2',
+      runId: 'R1',
+      kind: 'splice' as const,
+      diameterMm: 6,
+      words: 'sealed butt',
+    };
+    const [run] = planned([short(160, 1, atStart)], OPTIONS, [{ ...old, fromMm: 800, toMm: 836 }]).runs;
+    expect(run?.lying).toMatchObject([{ fromMm: lies, toMm: lies + 36 }]);
   });
   it('what was marked beyond the cut moves along, what lies before it stays', () => {
     const rubbed = (fromMm: number) => ({

@@ -1,9 +1,11 @@
+import type { Stretch } from '../damage/index.ts';
 import { keepOuts } from '../harness/index.ts';
 import { stagger, type PlacedItem } from '../layout/index.ts';
 import { decideAmong } from './decideAll.ts';
 import { decideOne, type Warm } from './decideOne.ts';
 import { findingPlan } from './findingPlan.ts';
 import { indexJob, mateOf } from '../job/index.ts';
+import { lyingOn } from './lying.ts';
 import { couldGoPast, hasPlace, PAST_SIDES } from './past.ts';
 import { layoutItem, limitsOf, pinsOf } from './runItems.ts';
 import type { Job } from '../job/index.ts';
@@ -51,9 +53,13 @@ export function planOne(job: Job, before: Plan, findingId: string, memory: Warm)
   ) {
     return undefined;
   }
-  const bodies = before.findings
-    .filter((one) => one.findingId !== findingId)
-    .flatMap((one) => one.splices.filter((splice) => splice.runId === run.id));
+  const lying = lyingOn(run, job, [decided], practice);
+  const bodies: readonly Stretch[] = [
+    ...before.findings
+      .filter((one) => one.findingId !== findingId)
+      .flatMap((one) => one.splices.filter((splice) => splice.runId === run.id)),
+    ...lying.filter(({ kind }) => kind === 'splice'),
+  ];
   const keep = keepOuts(run, index.nodes, figures.clearMm);
   // Wanted distance first, then none, then over the others, as in the whole layout.
   const placedBeside = (gapMm: number | undefined): PlacedItem | undefined => {

@@ -42,13 +42,15 @@ export const pinsOf = ({ pins, layout }: Job): Pin[] => [
 ];
 
 /**
- * The run of a job with the items that are laid out on it. @param alsoOpened stretches that are opened besides: covers,
- * and where an insert runs through from end to end
+ * The run of a job with the items that are laid out on it.
+ * @param alsoOpened stretches that are opened besides: covers, and where an insert runs through from end to end
+ * @param lying what is on its wires already, and covers
  */
 export function runToLayOut(
   run: Run,
   items: readonly LayoutItem[],
   alsoOpened: RunToLayOut['alsoOpened'],
+  lying: RunToLayOut['lying'],
   job: Job,
   index: JobIndex,
   practice: Practice,
@@ -75,6 +77,7 @@ export function runToLayOut(
     wires: thingsAlong(run.id, index.inRun.get(run.id) ?? [], index.cables).sort((a, b) =>
       a.circuitId.localeCompare(b.circuitId),
     ),
+    ...(lying?.length ? { lying } : {}),
     alsoOpened,
   };
 }

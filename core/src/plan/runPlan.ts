@@ -9,6 +9,8 @@ import {
   openedFor,
   pairLayout,
   sectionMm,
+  thickLying,
+  thickSplice,
   type LaidOut,
   type LayoutItem,
   type PairLayout,
@@ -47,7 +49,9 @@ export function runPlanOf(
 ): RunPlan {
   const { keepOuts: keep, wires = [], ...limits } = search.run;
   const splices = laid.items.flatMap((item) => item.splices);
-  const profile = bundleProfile(run.lengthMm, wires, splices);
+  const { lying = [] } = search.run;
+  const bodies = splices.map(thickSplice);
+  const profile = bundleProfile(run.lengthMm, wires, [...bodies, ...lying.map(thickLying)]);
   const peakMm = Math.max(0, ...profile.map((stretch) => stretch.diameterMm));
   const edges = [...splices, ...search.run.items.map(openedFor), ...(search.run.alsoOpened ?? [])];
   const opened =
@@ -65,15 +69,17 @@ export function runPlanOf(
     profile,
     peakMm,
     restMm: sectionMm(wires, []),
-    lumpMm: splices.length > 0 ? lumpDiameterMm(wires, splices) : peakMm,
+    lumpMm: splices.length > 0 ? lumpDiameterMm(wires, bodies) : peakMm,
     conduitMm: conduitFor(peakMm),
     opened,
+    ...(lying.length > 0 ? { lying } : {}),
     broken: [
       ...brokenRules(
         splices,
         keep,
         limits,
         (splice) => `Circuit ${numberOf(splice.circuitId)} at ${Math.round(splice.centreMm)}`,
+        lying,
       ),
       ...pairs.flatMap((pair) =>
         brokenPairRules(

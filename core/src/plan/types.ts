@@ -17,7 +17,7 @@ import type { EarlierRepair, Finding, Stretch } from '../damage/index.ts';
 import type { MethodId } from '../family/index.ts';
 import type { Circuit, Growth, KeepOut } from '../harness/index.ts';
 import type { Kit } from '../kit/index.ts';
-import type { BrokenRule, Closing, LaidOut, PairLayout, ProfileStretch } from '../layout/index.ts';
+import type { BrokenRule, Closing, LaidOut, LyingBody, PairLayout, ProfileStretch } from '../layout/index.ts';
 import type { RankedMethod } from '../method/index.ts';
 import type { InsertWireChoice } from '../sizing/index.ts';
 import type { ElectricalCheck } from './electricalTypes.ts';
@@ -125,6 +125,8 @@ export interface RunPlan {
   readonly lumpMm: number;
   readonly conduitMm?: number | undefined;
   readonly opened?: Stretch | undefined;
+  /** What is on its wires whatever the layout: earlier repairs that stay, and covers of this job. */
+  readonly lying?: readonly LyingBody[] | undefined;
   readonly broken: readonly BrokenRule[];
   /** Twisted pairs of which both wires are spliced here. */
   readonly pairs: readonly PairLayout[];

@@ -46,7 +46,7 @@ describe('an old splice at 426, and new damage at 445', () => {
       expect.arrayContaining(['1 at 426–462 mm: Sealed butt, job 0126', '2 at 460–496 mm: Sealed butt, job 0138']),
     );
   });
-  it('Lay out crosses out what is cut out, and calls nothing proven without the one that stays', () => {
+  it('Lay out crosses out what is cut out, and counts the one that stays', () => {
     standInServer({});
     render(
       <InJob view={jobAfter(onIt, besideIt)}>
@@ -55,10 +55,11 @@ describe('an old splice at 426, and new damage at 445', () => {
     );
     expect(drawn()).toEqual(['0126', '0138']);
     expect(crossed()).toEqual(['0126']);
-    expect(screen.getByText(/Not counted: one earlier repair on this run/)).toBeTruthy();
-    expect(screen.getByText('Nothing breaks a rule among the new splices.')).toBeTruthy();
-    expect(screen.queryByText('Proven best')).toBeNull();
-    expect(screen.getByText('Proven best of the new splices alone')).toBeTruthy();
+    expect(screen.getByText('one earlier splice on this run stays and is counted in.')).toBeTruthy();
+    expect(screen.getAllByText(/and an earlier splice at 478 \(Sealed butt, job 0138\) are 21 mm apart/)).toHaveLength(
+      2,
+    );
+    expect(screen.getByText('Proven best')).toBeTruthy();
   });
   it('and where all of them are cut out nothing is left to be said', () => {
     standInServer({});
@@ -68,6 +69,6 @@ describe('an old splice at 426, and new damage at 445', () => {
       </InJob>,
     );
     expect(screen.getByText('Proven best')).toBeTruthy();
-    expect(screen.queryByText(/Not counted/)).toBeNull();
+    expect(screen.queryByText(/counted in/)).toBeNull();
   });
 });

@@ -2,7 +2,7 @@ import { expose } from 'comlink';
 import { knownSections, type KnownSections } from '@mendum/core/bundle';
 import type { Catalogue } from '@mendum/core/catalogue';
 import type { Job } from '@mendum/core/job';
-import { bundleProfile, lumpDiameterMm } from '@mendum/core/layout';
+import { bundleProfile, lumpDiameterMm, thickLying, thickSplice } from '@mendum/core/layout';
 import { boardOf, memories, plan, type Board, type Plan } from '@mendum/core/plan';
 import type { Practice } from '@mendum/core/practice';
 
@@ -13,10 +13,10 @@ export interface PackedBoard {
 }
 
 function packed(board: Board): PackedBoard {
-  const { lengthMm, wires = [] } = board.run;
-  const splices = board.items.flatMap((item) => item.splices);
-  bundleProfile(lengthMm, wires, splices);
-  lumpDiameterMm(wires, splices);
+  const { lengthMm, wires = [], lying = [] } = board.run;
+  const bodies = board.items.flatMap((item) => item.splices).map(thickSplice);
+  bundleProfile(lengthMm, wires, [...bodies, ...lying.map(thickLying)]);
+  lumpDiameterMm(wires, bodies);
   return { board, sections: knownSections(wires.map((wire) => wire.jacketMm)) };
 }
 

@@ -1,7 +1,10 @@
 import type { SizedJoint } from '../../family/index.ts';
 import { faceFromCentre, legalCentres, reachCostMm, type Reach } from '../../sizing/index.ts';
-import { sectionDiameterMm } from '../objective.ts';
+import type { Stretch } from '../../damage/index.ts';
+import { lyingSplices, overlap, tooThickAt } from '../lying.ts';
+import { restDiameterMm, sectionDiameterMm } from '../objective.ts';
 import { openedFor, wishes } from '../place.ts';
+import type { BodyOn } from '../profile.ts';
 import { spliceId, type LayoutItem, type RunToLayOut, type SpliceSide } from '../types.ts';
 import { TOUCH_MM, type Mode, type Piece, type Problem, type Room, type Unit, type WireEnd } from './problem.ts';
 import { pairModes, halfPairMode } from './pairModes.ts';
@@ -9,13 +12,33 @@ import { pairModes, halfPairMode } from './pairModes.ts';
 /** What an end adds to an inserted wire beyond the distance of the faces: the lap, or off the middle stop of a butt. */
 const endAddsMm = (reach: Reach): number => (reach.kind === 'butt' ? -1 : reachCostMm(reach));
 
+/** Which layouts a problem is built for. */
+export interface BuildFor {
+  /** Only layouts without bodies over each other: then what is on the wires already bars its places. */
+  readonly inOneLayer: boolean;
+  /** Thickest that the bundle may become over what is covered, mm; asked in one layer only. */
+  readonly diameterAtMost?: number | undefined;
+}
+const ANY_LAYOUT: BuildFor = { inOneLayer: false };
+
 /** Numbers for bodies and wires as a problem is built. */
 interface Making {
   readonly run: RunToLayOut;
   readonly gapMm: number;
-  readonly specs: { readonly circuitId: string; readonly bodyMm: number }[];
+  readonly buildFor: BuildFor;
+  readonly specs: BodyOn[];
+  readonly diameterMm: (bodies: readonly BodyOn[]) => number;
   wires: number;
 }
+
+/** Where no body of a circuit may lie, besides keep-outs. */
+const barsFor = ({ run, gapMm, buildFor, diameterMm }: Making, body: BodyOn): readonly Stretch[] =>
+  !buildFor.inOneLayer
+    ? []
+    : [
+        ...lyingSplices(run).map(({ fromMm, toMm }) => ({ fromMm: fromMm - gapMm, toMm: toMm + gapMm })),
+        ...(buildFor.diameterAtMost === undefined ? [] : tooThickAt(run, body, buildFor.diameterAtMost, diameterMm)),
+      ];
 
 /**
  * Where the left edge of a body may lie, parted where room at a connector begins to be short, and at the middle of a
@@ -27,6 +50,7 @@ function roomsOf(
   window: { readonly fromMm: number; readonly toMm: number },
   pinnedMm: number | undefined,
   middleMm: number | undefined,
+  bars: readonly Stretch[],
 ): Room[] {
   const long = joint.bodyLengthMm;
   const beyond = run.preferFromConnectorMm - run.connectorClearMm;
@@ -36,16 +60,12 @@ function roomsOf(
     .map((keep) => ({ fromMm: keep.fromMm - beyond - long, toMm: keep.toMm + beyond }));
   const isNear = (atMm: number): boolean =>
     nearBetween.some((one) => atMm > one.fromMm + TOUCH_MM && atMm < one.toMm - TOUCH_MM);
-  if (pinnedMm !== undefined)
-    return [
-      {
-        fromMm: pinnedMm - long / 2,
-        toMm: pinnedMm - long / 2,
-        near: Number(isNear(pinnedMm - long / 2)),
-        awayMm: 0,
-        awayPerMm: 0,
-      },
-    ];
+  if (pinnedMm !== undefined) {
+    const fromMm = pinnedMm - long / 2;
+    return bars.some((bar) => overlap(bar, { fromMm, toMm: fromMm + long }))
+      ? []
+      : [{ fromMm, toMm: fromMm, near: Number(isNear(fromMm)), awayMm: 0, awayPerMm: 0 }];
+  }
   const middle = middleMm === undefined ? undefined : middleMm - long / 2;
   const away = (atMm: number): Pick<Room, 'awayMm' | 'awayPerMm'> =>
     middle === undefined
@@ -55,7 +75,7 @@ function roomsOf(
         : { awayMm: -middle, awayPerMm: 1 };
   const inRun = { fromMm: Math.max(window.fromMm, long / 2), toMm: Math.min(window.toMm, run.lengthMm - long / 2) };
   if (inRun.toMm < inRun.fromMm - TOUCH_MM) return [];
-  return legalCentres(inRun, long, run.keepOuts).flatMap((part): Room[] => {
+  return legalCentres(inRun, long, [...run.keepOuts, ...bars]).flatMap((part): Room[] => {
     const [from, to] = [part.fromMm - long / 2, part.toMm - long / 2];
     const cuts = [
       from,
@@ -83,7 +103,8 @@ function modeOf(making: Making, item: LayoutItem, joints: readonly SizedJoint[])
   const wire = making.wires;
   const hasWire = item.lead !== undefined || joints.length > 1;
   const pieces = wishes(made).map(({ side, wish }): Piece => {
-    const spec = making.specs.push({ circuitId: item.circuitId, bodyMm: wish.joint.bodyDiameterMm }) - 1;
+    const body = { circuitId: item.circuitId, bodyMm: wish.joint.bodyDiameterMm };
+    const spec = making.specs.push(body) - 1;
     const long = wish.joint.bodyLengthMm;
     const { beside } = wish;
     const sign = beside === 'left' ? -1 : 1;
@@ -113,6 +134,7 @@ function modeOf(making: Making, item: LayoutItem, joints: readonly SizedJoint[])
         wish.window,
         pinOf(run, item.findingId, side),
         side === 'only' ? wish.atMm : undefined,
+        barsFor(making, body),
       ),
     };
   });
@@ -126,11 +148,25 @@ export interface Built {
   readonly homeless: readonly LayoutItem[];
   /** Pairs whose two wires cannot be shifted alike: they are laid out each for itself. */
   readonly parted: readonly LayoutItem[];
+  /** Something has no place, or a pair no like ones, for what is on the wires already: so there is no such layout. */
+  readonly isBlocked: boolean;
 }
 
 /** A run as a problem to solve, with a gap between bodies in what moves as one. */
-export function buildProblem(run: RunToLayOut, gapMm: number): Built {
-  const making: Making = { run, gapMm, specs: [], wires: 0 };
+export function buildProblem(run: RunToLayOut, gapMm: number, buildFor: BuildFor = ANY_LAYOUT): Built {
+  const built = builtWith(run, gapMm, buildFor);
+  if (!buildFor.inOneLayer || built.homeless.length + built.parted.length === 0) return built;
+  const free = builtWith(run, gapMm, ANY_LAYOUT);
+  return {
+    ...built,
+    isBlocked: built.homeless.length > free.homeless.length || built.parted.length > free.parted.length,
+  };
+}
+
+function builtWith(run: RunToLayOut, gapMm: number, buildFor: BuildFor): Built {
+  const wires = run.wires ?? [];
+  const diameterMm = (bodies: readonly BodyOn[]): number => sectionDiameterMm(wires, bodies);
+  const making: Making = { run, gapMm, buildFor, diameterMm, specs: [], wires: 0 };
   const units: Unit[] = [];
   const homeless: LayoutItem[] = [];
   const parted: LayoutItem[] = [];
@@ -183,7 +219,13 @@ export function buildProblem(run: RunToLayOut, gapMm: number): Built {
       alone(mate, theirs);
     }
   }
-  const wires = run.wires ?? [];
+  const lying = buildFor.inOneLayer
+    ? []
+    : lyingSplices(run).map((one) => ({
+        fromMm: one.fromMm,
+        toMm: one.toMm,
+        spec: making.specs.push({ circuitId: one.circuitId, bodyMm: one.diameterMm }) - 1,
+      }));
   const known = new Map<string, number>();
   const lost = [...items.map(openedFor), ...(run.alsoOpened ?? [])];
   const problem: Problem = {
@@ -196,15 +238,12 @@ export function buildProblem(run: RunToLayOut, gapMm: number): Built {
         : undefined,
     diameterMm: (specs) => {
       const key = [...specs].sort((a, b) => a - b).join(' ');
-      const found =
-        known.get(key) ??
-        sectionDiameterMm(
-          wires,
-          specs.flatMap((spec) => making.specs[spec] ?? []),
-        );
+      const found = known.get(key) ?? diameterMm(specs.flatMap((spec) => making.specs[spec] ?? []));
       known.set(key, found);
       return found;
     },
+    lying,
+    restMm: restDiameterMm(run),
   };
-  return { problem, homeless, parted };
+  return { problem, homeless, parted, isBlocked: false };
 }

@@ -142,9 +142,10 @@ class Search {
   }
 
   solve(): LaidOut {
-    const { built } = this.standing;
-    if (built.problem.units.length === 0)
-      return { ...this.standing.best, bound: this.standing.best.objective, open: undefined };
+    const { problem, homeless } = this.standing.built;
+    if (problem.units.length === 0) return this.standing.start();
+    // What has no legal place lies somewhere all the same, and nobody searches where.
+    if (homeless.length > 0) this.standing.proven = false;
     // Of many pieces, an order that is changed piece by piece finds more than a sweep that has to cut.
     if (
       this.standing.pieces > PIECES_AT_FULL_BEAM &&
@@ -153,7 +154,7 @@ class Search {
       this.standing.pieces > SWEPT_UP_TO
     )
       return settle(this.standing.best, 'over');
-    const crowded = this.sweeps.crowding(built);
+    const crowded = this.sweeps.crowding();
     if (!crowded?.swept.placed) return this.standing.best;
     this.standing.offer(crowded.swept.placed);
     const provenCrowding = this.standing.proven;

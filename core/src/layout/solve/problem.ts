@@ -68,6 +68,10 @@ export interface Problem {
   readonly lost?: Window | undefined;
   /** The bundle's diameter, mm, where these bodies lie side by side. */
   readonly diameterMm: (specs: readonly number[]) => number;
+  /** Splices on the wires already, where bodies may lie over them; in one layer they bar rooms instead. */
+  readonly lying: readonly (Window & { readonly spec: number })[];
+  /** How thick the bundle is anyhow, mm. */
+  readonly restMm: number;
 }
 
 /** A piece with the place of its left edge. */

@@ -1,3 +1,4 @@
+import { lyingSplices } from '../lying.ts';
 import { compareLayouts, firstDifference, LEVELS, measure, PEAK_GRACE, type Objective } from '../objective.ts';
 import type { PlacedItem, RunToLayOut } from '../types.ts';
 import { insertedBound, openedBound, runBounds, type RunBounds } from './bounds/bounds.ts';
@@ -22,7 +23,7 @@ export class LayoutSoFar {
   widestInOneLayerMm = Infinity;
   /** Least inserted wire in one layer with the gap that was reached; 0 where it was not asked. */
   leastInsertedMm = 0;
-  /** No layout needs more over one place than all that are pinned there and one of every item. */
+  /** No layout needs more over one place than all that lie there already and one of every item. */
   readonly mostOver: number;
   readonly pieces: number;
 
@@ -41,7 +42,7 @@ export class LayoutSoFar {
     this.inOneLayer = this.limits.over === 1 ? spliceBoundInOneLayer(built.problem, run.keepOuts) : undefined;
     this.best = { items, objective, bound: this.boundOf(objective), open: 'over' };
     this.leastPeakMm = objective.peakMm;
-    this.mostOver = objective.barred > 0 ? Math.max(1, run.items.length) : objective.over;
+    this.mostOver = objective.barred > 0 ? Math.max(1, run.items.length + lyingSplices(run).length) : objective.over;
     this.pieces = built.problem.units.reduce(
       (sum, unit) => sum + Math.max(...unit.modes.map((mode) => mode.length)),
       0,
@@ -106,7 +107,8 @@ export class LayoutSoFar {
 
   /** The layout to start from, with its bounds. */
   start(): LaidOut {
-    return this.built.problem.units.length === 0
+    const { problem, homeless } = this.built;
+    return problem.units.length + homeless.length === 0
       ? { ...this.best, bound: this.best.objective, open: undefined }
       : settle(this.best, 'over');
   }

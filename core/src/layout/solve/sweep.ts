@@ -80,23 +80,66 @@ function put(layer: Map<string, Label[]>, label: Label, strict: boolean): boolea
   return true;
 }
 
-/** The places at which a piece can come next: as far left as it goes with one more overlap each. */
-function places(label: Label, piece: Piece, limits: SweepLimits, unit: number): number[] {
+/** The first place of a piece from one on, when its own other body and what lies before leave it. */
+function placeFrom(
+  fromMm: number,
+  { reaching }: Label,
+  { rooms }: Piece,
+  unit: number,
+  clearFromMm: number,
+): number | undefined {
+  const at = firstFrom(rooms, fromMm);
+  if (at === undefined) return undefined;
+  const over = reaching.filter((one) => one.endMm > at + TOUCH_MM);
+  return over.some((one) => one.unit === unit) || (over.length === 0 && at < clearFromMm - TOUCH_MM) ? undefined : at;
+}
+
+/**
+ * The places at which a piece can come next: as far left as it goes with one more overlap each; and behind what is on
+ * the wires already.
+ */
+function places(label: Label, piece: Piece, limits: SweepLimits, unit: number, lying: Problem['lying']): number[] {
   const [farthest] = label.reaching;
   const clearFrom = farthest ? farthest.endMm + limits.gapMm : -Infinity;
   const out: number[] = [];
+  const ends = lying.flatMap(({ toMm }) => [toMm, toMm + limits.gapMm]);
   for (let overlaps = 0; overlaps < Math.min(limits.over, label.reaching.length + 1); overlaps += 1) {
     const from =
       overlaps === 0
         ? Math.max(clearFrom, label.startMm)
         : Math.max(label.startMm, label.reaching[overlaps]?.endMm ?? label.startMm);
-    const at = firstFrom(piece.rooms, from);
-    if (at === undefined) continue;
-    const over = label.reaching.filter((one) => one.endMm > at + TOUCH_MM);
-    if (over.some((one) => one.unit === unit) || (over.length === 0 && at < clearFrom - TOUCH_MM)) continue;
-    if (!out.some((other) => Math.abs(other - at) < TOUCH_MM)) out.push(at);
+    for (const start of [from, ...ends.filter((mm) => mm > from)]) {
+      const at = placeFrom(start, label, piece, unit, clearFrom);
+      if (at !== undefined && !out.some((other) => Math.abs(other - at) < TOUCH_MM)) out.push(at);
+    }
   }
   return out;
+}
+
+/** What is on the wires already beside the bodies of a piece: how often, and what lies over each place where one begins. */
+function besideLying(
+  over: readonly Reaching[],
+  piece: Piece,
+  atMm: number,
+  lying: Problem['lying'],
+): { readonly pairs: number; readonly specs: readonly (readonly number[])[] } {
+  let pairs = 0;
+  const specs: number[][] = [];
+  for (const { body, endMm } of endsOf(piece, atMm, -1)) {
+    const fromMm = endMm - body.lengthMm;
+    const here = lying.filter((one) => one.fromMm < endMm - TOUCH_MM && one.toMm > fromMm + TOUCH_MM);
+    pairs += here.length;
+    if (here.length === 0) continue;
+    for (const placeMm of [fromMm, ...here.flatMap((one) => (one.fromMm > fromMm ? [one.fromMm] : []))])
+      specs.push([
+        body.spec,
+        ...over.filter((one) => one.endMm > placeMm + TOUCH_MM).map((one) => one.body.spec),
+        ...here
+          .filter((one) => one.fromMm <= placeMm + TOUCH_MM && one.toMm > placeMm + TOUCH_MM)
+          .map((one) => one.spec),
+      ]);
+  }
+  return { pairs, specs };
 }
 
 /**
@@ -130,15 +173,16 @@ function follow(
 ): Label | undefined {
   const over = label.reaching.filter((one) => one.endMm > atMm + TOUCH_MM);
   const crowds = crowd(over, piece, atMm);
+  const old = besideLying(over, piece, atMm, problem.lying);
   const pairs =
-    label.pairs + piece.pairs + crowds.reduce((sum, here) => sum + here.filter((one) => one.unit !== -1).length, 0);
+    label.pairs +
+    piece.pairs +
+    old.pairs +
+    crowds.reduce((sum, here) => sum + here.filter((one) => one.unit !== -1).length, 0);
   if (pairs > (limits.pairsAtMost ?? Infinity)) return undefined;
-  for (const here of crowds) {
-    if (here.length > limits.over) return undefined;
-    if (
-      limits.diameterAtMost !== undefined &&
-      problem.diameterMm(here.map((one) => one.body.spec)) > limits.diameterAtMost + TOUCH_MM
-    )
+  for (const specs of [...crowds.map((here) => here.map((one) => one.body.spec)), ...old.specs]) {
+    if (specs.length > limits.over) return undefined;
+    if (limits.diameterAtMost !== undefined && problem.diameterMm(specs) > limits.diameterAtMost + TOUCH_MM)
       return undefined;
   }
   const reaching = [...over, ...endsOf(piece, atMm, unit)]
@@ -228,11 +272,15 @@ export function sweep(steps: Following, limits: SweepLimits): SweepResult {
     };
     for (const label of labels) {
       const next = steps.next(label.key);
-      const idle = label.placed
-        ? idleFrom(next, (label.reaching[0]?.endMm ?? -Infinity) + limits.gapMm, limits.gapMm)
-        : Infinity;
+      // Room that is left free is none where something lies already.
+      const idle =
+        label.placed && problem.lying.length === 0
+          ? idleFrom(next, (label.reaching[0]?.endMm ?? -Infinity) + limits.gapMm, limits.gapMm)
+          : Infinity;
       for (const step of next) {
-        const fits = places(label, step.piece, limits, step.unit).filter((atMm) => atMm < idle - TOUCH_MM);
+        const fits = places(label, step.piece, limits, step.unit, problem.lying).filter(
+          (atMm) => atMm < idle - TOUCH_MM,
+        );
         if (fits.length === 0) continue;
         const key = keyAfter(label.key, step);
         const { latestStartMm, latestEndMm, bodies } = restOf(key);

@@ -1,8 +1,10 @@
-import { PEAK_GRACE } from '../objective.ts';
+import { thicknessesOver } from '../lying.ts';
+import { measure, PEAK_GRACE, sectionDiameterMm } from '../objective.ts';
+import type { RunToLayOut } from '../types.ts';
 import { buildProblem, type Built } from './build.ts';
-import type { Found } from './found.ts';
+import { itemsOf, type Found } from './found.ts';
 import { nearTheLoss, inThisOrder } from './orders.ts';
-import { TOUCH_MM } from './problem.ts';
+import { TOUCH_MM, type Problem } from './problem.ts';
 import type { LayoutSoFar } from './standing.ts';
 import { Steps } from './steps.ts';
 import { sweep, type SweepLimits, type SweepResult } from './sweep.ts';
@@ -61,13 +63,22 @@ export class Sweeps {
     return { steps, result: sweep(steps, { ...limits, beam: this.beam }) };
   }
 
+  /** The problem of layouts with so many bodies over one place; none where what is on the wires leaves none. */
+  private builtFor(over: number, gapMm: number, diameterAtMost?: number): Built | undefined {
+    const built = buildProblem(this.standing.run, gapMm, { inOneLayer: over === 1, diameterAtMost });
+    return built.isBlocked ? undefined : built;
+  }
+
   /** Levels 1 and 2: how many bodies over one cross-section, overlapping pairs, splices. */
-  crowding(built: Built): Found | undefined {
+  crowding(): Found | undefined {
     const least = this.standing.best.bound.over;
     for (let over = Math.max(1, least); over <= this.standing.mostOver; over += 1) {
       if (!this.standing.goesOn()) return undefined;
+      const built = this.builtFor(over, 0);
+      if (!built) continue;
       const { steps, result } = this.swept(built, { over, gapMm: 0 });
-      if (!result.complete) this.standing.proven = false;
+      // Beside what is on the wires, a sweep of bodies over each other is a search and no proof.
+      if (!result.complete || (over > 1 && built.problem.lying.length > 0)) this.standing.proven = false;
       if (result.placed) return { problem: built.problem, steps, swept: result, gapMm: 0, over, peakMm: Infinity };
     }
     this.standing.proven = false;
@@ -78,7 +89,8 @@ export class Sweeps {
   widest(found: Found): Found {
     const wanted = this.standing.run.betweenBodiesMm;
     const tryGap = (gapMm: number): Found | undefined => {
-      const built = buildProblem(this.standing.run, gapMm);
+      const built = this.builtFor(found.over, gapMm);
+      if (!built) return undefined;
       const { steps, result } = this.swept(built, {
         over: found.over,
         gapMm,
@@ -121,7 +133,11 @@ export class Sweeps {
     let best = found;
     for (let turn = 0; turn < FINE_HALVINGS; turn += 1) {
       const gapMm = (low + high) / 2;
-      const { problem } = buildProblem(this.standing.run, gapMm);
+      const problem = this.builtFor(found.over, gapMm)?.problem;
+      if (!problem) {
+        high = gapMm;
+        continue;
+      }
       const steps = new Steps(problem);
       const swept = sweep(inThisOrder(steps, order), {
         over: found.over,
@@ -137,71 +153,86 @@ export class Sweeps {
     return best;
   }
 
+  /** The same with the bundle no thicker than so much over what is covered. */
+  private atMost(found: Found, diameterAtMost: number): Found | undefined {
+    if (found.over > 1 || !this.standing.run.lying?.some(({ kind }) => kind === 'cover')) return found;
+    const built = this.builtFor(1, found.gapMm, diameterAtMost);
+    return built && { ...found, problem: built.problem, steps: new Steps(built.problem) };
+  }
+
   /** Level 4: the thinnest that the bundle's thickest place can be, and within a hundredth of it. */
   thinnest(found: Found): Found {
-    const { problem, steps } = found;
-    const bodies = problem.units.flatMap((unit) =>
-      unit.modes.flatMap((mode) => mode.flatMap((piece) => piece.bodies.map((body) => body.spec))),
-    );
-    const least = Math.max(
-      ...problem.units.map((unit) =>
-        Math.min(
-          ...unit.modes.map((mode) =>
-            Math.max(...mode.flatMap((piece) => piece.bodies.map((body) => problem.diameterMm([body.spec])))),
-          ),
-        ),
-      ),
-    );
-    const reached = this.peakOf(found);
-    if (reached <= least * (1 + PEAK_GRACE)) return { ...found, peakMm: least * (1 + PEAK_GRACE) };
-    const singles = bodies.map((spec) => problem.diameterMm([spec]));
-    const pairs =
-      found.over > 1 ? bodies.flatMap((a, i) => bodies.slice(i + 1).map((b) => problem.diameterMm([a, b]))) : [];
-    const candidates = [...new Set([...singles, ...pairs])]
-      .filter((mm) => mm >= least && mm < reached)
-      .sort((a, b) => a - b);
-    if (found.over > 2) this.standing.proven = false;
+    const { standing } = this;
+    const least = leastDiameterMm(found.problem);
+    const reached = measure(standing.run, itemsOf(standing.run, found.swept.placed ?? [])).peakMm;
+    if (found.over > 2 || (found.over > 1 && standing.run.lying?.length)) standing.proven = false;
+    const within = (result: Found, diameterMm: number): Found => {
+      const peakMm = diameterMm * (1 + PEAK_GRACE);
+      return { ...(this.atMost(result, peakMm + TOUCH_MM) ?? result), peakMm };
+    };
+    if (reached <= least * (1 + PEAK_GRACE)) return within(found, least);
+    const candidates = diametersOf(standing.run, found).filter((mm) => mm >= least && mm < reached);
     let [low, high] = [0, candidates.length];
-    let best: Found = { ...found, peakMm: reached * (1 + PEAK_GRACE) };
-    while (low < high && this.standing.goesOn()) {
+    let best = within(found, reached);
+    while (low < high && standing.goesOn()) {
       const middle = (low + high) >> 1;
       const mm = candidates[middle] ?? reached;
-      const result = sweep(steps, {
-        over: found.over,
-        gapMm: found.gapMm,
-        pairsAtMost: found.swept.pairs,
-        bodiesAtMost: found.swept.bodies,
-        diameterAtMost: mm,
-        beam: this.beam,
-      });
-      if (result.placed) {
-        best = { ...found, swept: result, peakMm: mm * (1 + PEAK_GRACE) };
+      const there = this.atMost(found, mm);
+      const result =
+        there &&
+        sweep(there.steps, {
+          over: found.over,
+          gapMm: found.gapMm,
+          pairsAtMost: found.swept.pairs,
+          bodiesAtMost: found.swept.bodies,
+          diameterAtMost: mm,
+          beam: this.beam,
+        });
+      if (result?.placed) {
+        best = within({ ...found, swept: result }, mm);
         high = middle;
       } else {
-        if (!result.complete) this.standing.proven = false;
+        if (result?.complete === false) standing.proven = false;
         low = middle + 1;
       }
     }
     return best;
   }
+}
 
-  private peakOf({ problem, swept }: Found): number {
-    const bodies = (swept.placed ?? []).flatMap(({ piece, atMm }) =>
-      piece.bodies.map((body) => ({
-        spec: body.spec,
-        fromMm: atMm + body.offsetMm,
-        toMm: atMm + body.offsetMm + body.lengthMm,
-      })),
-    );
-    return Math.max(
-      0,
-      ...bodies.map((body) =>
-        problem.diameterMm(
-          bodies
-            .filter((other) => other.fromMm <= body.fromMm + TOUCH_MM && other.toMm > body.fromMm + TOUCH_MM)
-            .map((other) => other.spec),
+const specsOf = (problem: Problem): number[] =>
+  problem.units.flatMap((unit) =>
+    unit.modes.flatMap((mode) => mode.flatMap((piece) => piece.bodies.map((body) => body.spec))),
+  );
+
+/** How thick the bundle is at least: as it is, and where every circuit's thickest body lies alone. */
+const leastDiameterMm = (problem: Problem): number =>
+  Math.max(
+    problem.restMm,
+    ...problem.units.map((unit) =>
+      Math.min(
+        ...unit.modes.map((mode) =>
+          Math.max(...mode.flatMap((piece) => piece.bodies.map((body) => problem.diameterMm([body.spec])))),
         ),
       ),
-    );
-  }
+    ),
+  );
+
+/** All diameters that a thickest place can have, sorted: of bodies alone, by two, and over what is covered; mm. */
+function diametersOf(run: RunToLayOut, { problem, over }: Found): number[] {
+  const bodies = specsOf(problem);
+  const pairs = over > 1 ? bodies.flatMap((a, i) => bodies.slice(i + 1).map((b) => problem.diameterMm([a, b]))) : [];
+  const covered =
+    over > 1
+      ? []
+      : run.items.flatMap(({ circuitId, joints, twoJoints = [] }) =>
+          [...joints, ...twoJoints].flatMap(({ bodyDiameterMm }) =>
+            thicknessesOver(run, { circuitId, bodyMm: bodyDiameterMm }, (here) =>
+              sectionDiameterMm(run.wires ?? [], here),
+            ),
+          ),
+        );
+  return [...new Set([problem.restMm, ...bodies.map((spec) => problem.diameterMm([spec])), ...pairs, ...covered])].sort(
+    (a, b) => a - b,
+  );
 }

@@ -69,6 +69,22 @@ export function layoutByProgramme(highs: Highs, run: RunToLayOut): OracleAnswer 
       overlaps.push(over);
     }),
   );
+  // What is on the wires already: a body before it, behind it, or over it.
+  const lying = (run.lying ?? []).filter(({ kind }) => kind === 'splice');
+  bodies.forEach(({ piece, name, use }, i) =>
+    lying.forEach(({ fromMm, toMm }, f) => {
+      const id = `${i}_e${f}`;
+      const [before, after, over] = [`b${id}`, `a${id}`, `o${id}`];
+      for (const binary of [before, after, over]) binaries.add(binary);
+      pairOf.set(id, over);
+      rows.push(`${before} + ${after} + ${over} - ${use} >= 0`, `${over} - ${use} <= 0`);
+      rows.push(
+        `- ${name} - gap - ${BIG} ${before} >= ${piece.lengthMm - BIG - fromMm}`,
+        `${name} - gap - ${BIG} ${after} >= ${toMm - BIG}`,
+      );
+      overlaps.push(over);
+    }),
+  );
   const solve = (objective: string, more: readonly string[]): { value: number } | undefined => {
     const text = `${objective}\nSubject To\n${[...rows, ...more].map((row, index) => ` r${index}: ${row}`).join('\n')}\nBounds\n 0 <= gap <= ${run.betweenBodiesMm}\n${bodies.map(({ name }) => ` 0 <= ${name} <= ${BIG}`).join('\n')}\n left >= -${BIG}\n 0 <= ease\nBinary\n ${[...binaries].join(' ')}\nEnd`;
     const answer = highs.solve(text, { output_flag: false, mip_rel_gap: 0, mip_abs_gap: 1e-7, time_limit: 120 });
@@ -93,6 +109,23 @@ export function layoutByProgramme(highs: Highs, run: RunToLayOut): OracleAnswer 
             if (three.every((one) => one !== undefined)) crowd.push(`${three.join(' + ')} <= 2`);
           }),
         ),
+      );
+    }
+    if (over === 2) {
+      const both = (a: string, b: string, c: string | undefined): void => {
+        const [one, other] = [pairOf.get(a), pairOf.get(b)];
+        if (one && other && c !== undefined) crowd.push(`${one} + ${other}${c} <= ${c === '' ? 1 : 2}`);
+      };
+      bodies.forEach((_, i) =>
+        lying.forEach((old, f) => {
+          for (let j = i + 1; j < bodies.length; j += 1) {
+            const over_ = pairOf.get(`${i}_${j}`);
+            both(`${i}_e${f}`, `${j}_e${f}`, over_ && ` + ${over_}`);
+          }
+          lying.slice(f + 1).forEach((other, g) => {
+            if (old.fromMm < other.toMm && other.fromMm < old.toMm) both(`${i}_e${f}`, `${i}_e${f + 1 + g}`, '');
+          });
+        }),
       );
     }
     const none = [...crowd, 'gap = 0'];

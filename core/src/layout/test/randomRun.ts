@@ -1,5 +1,5 @@
 import type { KeepOut } from '../../harness/index.ts';
-import type { LayoutItem, RunToLayOut } from '../index.ts';
+import type { LayoutItem, LyingBody, RunToLayOut } from '../index.ts';
 import { onlyFinding, WET_SHAKING } from '../../test/samples.ts';
 
 const JOINT = onlyFinding({ kind: 'parted', slackMm: 40 }, { zone: WET_SHAKING }).splices[0]?.joint;
@@ -19,7 +19,12 @@ function seeded(seed: number): () => number {
  */
 export function randomRun(
   seed: number,
-  { items, lengthMm }: { readonly items: number; readonly lengthMm: number },
+  {
+    items,
+    lengthMm,
+    earlier = 0,
+    covers = 0,
+  }: { readonly items: number; readonly lengthMm: number; readonly earlier?: number; readonly covers?: number },
 ): RunToLayOut {
   if (!JOINT) throw new RangeError('The sample finding has no splice.');
   const random = seeded(seed);
@@ -46,8 +51,22 @@ export function randomRun(
       slackMm: one ? lost.toMm - lost.fromMm + spare : 0,
     };
   });
+  const old = seeded(seed + 100_000);
+  const lying = Array.from({ length: earlier + covers }, (_, index): LyingBody => {
+    const fromMm = Math.round(60 + old() * (lengthMm - 170));
+    return {
+      kind: index < earlier ? 'splice' : 'cover',
+      // On wires of their own, so that nothing but the place is in the way.
+      circuitId: `C${items + (index % 8)}`,
+      fromMm,
+      toMm: fromMm + 30 + Math.round(20 * old()),
+      diameterMm: 4 + Math.round(4 * old()),
+      words: 'sealed butt, job 0126',
+    };
+  });
   return {
     lengthMm,
+    ...(lying.length > 0 ? { lying } : {}),
     keepOuts,
     items: list,
     pins: [],

@@ -147,8 +147,16 @@ describe('what was repaired earlier', () => {
   it('on another wire it cuts nothing out', () => {
     const other = { ...earlier(505, 541), circuitId: 'C2' };
     const options = { ...WET, circuits: [{ wire: wire(2.5) }, { wire: wire(2.5) }] };
-    const [finding] = planOf({ ...jobWith([parted(500, 512, 20)], options), earlier: [other] }, options).findings;
-    expect(finding).toMatchObject({ approach: 'oneSplice', lost: { fromMm: 500, toMm: 512 } });
+    const job = { ...jobWith([parted(500, 512, 20)], options), earlier: [other] };
+    const { findings, runs } = planOf(job, options);
+    // One splice would lie beside it; two do not.
+    expect(findings[0]).toMatchObject({ approach: 'insert', lost: { fromMm: 500, toMm: 512 }, cutsOut: [] });
+    expect(runs[0]?.reached.objective).toMatchObject({ over: 1, pairs: 0, clearMm: 40 });
+    const kept = planOf({ ...job, layout: { pins: [], atOne: ['F1'], found: [] } }, options);
+    expect(kept.findings[0]).toMatchObject({ approach: 'oneSplice', lost: { fromMm: 500, toMm: 512 } });
+    expect(kept.runs[0]?.broken.map(({ because }) => because)).toEqual([
+      'Circuit 1 at 506 and an earlier splice at 523 (sealed butt of job 0126) lie side by side: a lump.',
+    ]);
   });
   it('a jacket that is through at an earlier splice is cut out with it', () => {
     const [finding] = withEarlier([rubbed(500, 520)], earlier(515, 551)).findings;

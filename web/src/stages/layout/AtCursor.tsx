@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { thingsAlong, type Cable, type Circuit } from '@mendum/core/harness';
-import { bundleWith, diameterAt } from '@mendum/core/layout';
+import { bundleWith, diameterAt, thickLying, thickSplice, type BodyOn } from '@mendum/core/layout';
 import type { FindingPlan, RunPlan, SplicePlan } from '@mendum/core/plan';
 import { CrossSection, type InSection } from '../../draw/CrossSection.tsx';
 import { useOpenJob } from '../job.ts';
@@ -21,7 +21,7 @@ function sectionOf(
   runId: string,
   circuits: readonly Circuit[],
   cables: readonly Cable[] | undefined,
-  bodies: Parameters<typeof bundleWith>[1],
+  bodies: readonly BodyOn[],
 ): InSection[] {
   const things = thingsAlong(runId, circuits, cables);
   const { inPlace } = bundleWith(things, bodies);
@@ -34,15 +34,16 @@ function sectionOf(
   }));
 }
 
-/** Bodies by circuit, as a key: sections are packed anew only when it changes, not with every millimetre. */
-const keyOf = (splices: readonly SplicePlan[]): string =>
-  JSON.stringify(splices.map(({ circuitId, joint }) => ({ circuitId, bodyMm: joint.bodyDiameterMm })));
+/** Bodies over a place: splices, and what is on the wires whatever the layout. */
+const bodiesAt = (splices: readonly SplicePlan[], { lying = [] }: RunPlan, atMm: number): readonly BodyOn[] =>
+  [...splices.map(thickSplice), ...lying.map(thickLying)].filter((one) => one.fromMm <= atMm && atMm <= one.toMm);
 
-function useSection(runId: string, circuits: readonly Circuit[], splices: readonly SplicePlan[]): InSection[] {
+function useSection(runId: string, circuits: readonly Circuit[], bodies: readonly BodyOn[]): InSection[] {
   const { cables } = useOpenJob().view.job.harness;
-  const key = keyOf(splices);
+  // Packed anew only when bodies change, not with every millimetre.
+  const key = JSON.stringify(bodies.map(({ circuitId, bodyMm }) => ({ circuitId, bodyMm })));
   return useMemo(
-    () => sectionOf(runId, circuits, cables, JSON.parse(key) as Parameters<typeof bundleWith>[1]),
+    () => sectionOf(runId, circuits, cables, JSON.parse(key) as readonly BodyOn[]),
     [runId, circuits, cables, key],
   );
 }
@@ -53,7 +54,11 @@ export function AtCursor({ atMm, circuits, plans, runPlan }: AtCursorProps) {
   const parts = useSection(
     runPlan.runId,
     circuits,
-    plans.flatMap((finding) => finding.splices).filter((splice) => splice.fromMm <= atMm && atMm <= splice.toMm),
+    bodiesAt(
+      plans.flatMap((finding) => finding.splices),
+      runPlan,
+      atMm,
+    ),
   );
   return (
     <figure className="flex items-center gap-2 max-lg:gap-1 max-lg:[&_svg]:size-14">
@@ -76,12 +81,8 @@ export function Staggered({ circuits, plans, runPlan }: Omit<AtCursorProps, 'atM
   const splices = plans.flatMap((finding) => finding.splices);
   const peakAt = runPlan.profile.find((stretch) => stretch.diameterMm >= runPlan.peakMm - 1e-6);
   const middle = peakAt ? (peakAt.fromMm + peakAt.toMm) / 2 : 0;
-  const peak = useSection(
-    runPlan.runId,
-    circuits,
-    splices.filter((splice) => splice.fromMm <= middle && middle <= splice.toMm),
-  );
-  const lump = useSection(runPlan.runId, circuits, splices);
+  const peak = useSection(runPlan.runId, circuits, bodiesAt(splices, runPlan, middle));
+  const lump = useSection(runPlan.runId, circuits, splices.map(thickSplice));
   const thinner = runPlan.lumpMm - runPlan.peakMm;
   if (thinner <= 0.05) return null;
   return (

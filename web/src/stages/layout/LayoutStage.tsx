@@ -33,7 +33,7 @@ import { useSearch } from './useSearch.ts';
  */
 export function LayoutStage() {
   const { view, plan, selected, select, nodeName, pathTo, locked } = useOpenJob();
-  const { harness, findings } = useMemo(() => asLaid(view.job, plan.runs), [view.job, plan.runs]);
+  const { harness, findings, earlier: allEarlier } = useMemo(() => asLaid(view.job, plan.runs), [view.job, plan.runs]);
   const damaged = harness.runs.filter(
     (run) => findings.some((finding) => finding.runId === run.id) || plansOn(plan.findings, run).length > 0,
   );
@@ -64,10 +64,7 @@ export function LayoutStage() {
     () => harness.circuits.filter((circuit) => run && circuit.runIds.includes(run.id)),
     [harness, run],
   );
-  const earlier = useMemo(
-    () => (view.job.earlier ?? []).filter(({ runId: on }) => on === run?.id),
-    [view.job.earlier, run],
-  );
+  const earlier = useMemo(() => (allEarlier ?? []).filter(({ runId: on }) => on === run?.id), [allEarlier, run]);
   const begun = useMemo(
     () =>
       new Set([
@@ -170,14 +167,7 @@ export function LayoutStage() {
           <PairTable plans={plans} runPlan={runPlan} />
         </div>
         <div className="grid content-start gap-5">
-          <LayoutSummary
-            runPlan={runPlan}
-            plans={plans}
-            run={run}
-            kept={kept && !proof.reached}
-            reached={reached}
-            left={earlier.filter(({ id }) => !plans.some(({ cutsOut }) => cutsOut.some((one) => one.id === id)))}
-          />
+          <LayoutSummary runPlan={runPlan} plans={plans} run={run} kept={kept && !proof.reached} reached={reached} />
           <Closing run={run} runPlan={runPlan} />
         </div>
       </div>

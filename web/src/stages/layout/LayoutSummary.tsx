@@ -1,5 +1,4 @@
 import { Link } from 'react-router';
-import type { EarlierRepair } from '@mendum/core/damage';
 import type { Run } from '@mendum/core/harness';
 import { LEVELS, type Level } from '@mendum/core/layout';
 import type { FindingPlan, RunPlan } from '@mendum/core/plan';
@@ -21,16 +20,7 @@ const LEVEL_WORDS: Record<Level, string> = {
 const LENGTHS: readonly Level[] = ['clearMm', 'peakMm', 'openedMm', 'insertedMm'];
 
 /** What the layout reaches, level by level in the order that decides, and how far it is proven. */
-function Reached({
-  reached,
-  kept,
-  alone,
-}: {
-  readonly reached: RunPlan['reached'];
-  readonly kept: boolean;
-  /** There are earlier repairs on the run, which are not counted. */
-  readonly alone: boolean;
-}) {
+function Reached({ reached, kept }: { readonly reached: RunPlan['reached']; readonly kept: boolean }) {
   const { plain, unit } = useLength();
   const { objective, bound, open } = reached;
   const openFrom = open === undefined ? LEVELS.length : LEVELS.indexOf(open);
@@ -44,7 +34,7 @@ function Reached({
             <span aria-hidden className="text-pass">
               ●{' '}
             </span>
-            <b>{alone ? 'Proven best of the new splices alone' : 'Proven best'}</b>, in this order:
+            <b>Proven best</b>, in this order:
           </>
         ) : (
           <>
@@ -105,20 +95,18 @@ export function LayoutSummary({
   run,
   kept,
   reached,
-  left,
 }: {
   readonly runPlan: RunPlan;
   readonly plans: readonly FindingPlan[];
   readonly run: Run;
   readonly kept: boolean;
   readonly reached: RunPlan['reached'];
-  /** Earlier repairs that stay on the run. */
-  readonly left: readonly EarlierRepair[];
 }) {
   const { pathTo } = useOpenJob();
   const splices = plans.flatMap((finding) => finding.splices).length;
   const hard = runPlan.broken.filter((rule) => rule.strength !== 'wish');
   const wishes = runPlan.broken.filter((rule) => rule.strength === 'wish');
+  const earlier = runPlan.lying?.filter(({ kind }) => kind === 'splice') ?? [];
   const conduit = run.conduitInsideMm ?? runPlan.conduitMm;
   const margin = conduit === undefined ? undefined : conduit - runPlan.peakMm;
   const grownMm = (runPlan.growths ?? []).reduce((sum, { byMm }) => sum + byMm, 0);
@@ -135,19 +123,16 @@ export function LayoutSummary({
           {splices === 0
             ? 'No splice on this run.'
             : hard.length === 0
-              ? `Nothing breaks a rule${left.length > 0 ? ' among the new splices' : ''}.`
+              ? 'Nothing breaks a rule.'
               : hard.length === 1
                 ? 'One rule is broken.'
                 : `${hard.length} rules are broken.`}
         </b>
       </p>
-      {left.length > 0 ? (
-        <p className="mt-1 border-l-4 border-rework pl-3">
-          <span aria-hidden className="text-rework">
-            ▲{' '}
-          </span>
-          Not counted: {counted(left.length, 'earlier repair')} on this run, neither in the thickness nor in what lies
-          side by side. Look at the drawing, and move a splice that lies beside one.
+      {earlier.length > 0 ? (
+        <p className="mt-1 text-soft">
+          {counted(earlier.length, 'earlier splice')} on this run {earlier.length === 1 ? 'stays' : 'stay'} and{' '}
+          {earlier.length === 1 ? 'is' : 'are'} counted in.
         </p>
       ) : null}
       {hard.slice(0, MOST_SHOWN).map((rule) => (
@@ -167,13 +152,10 @@ export function LayoutSummary({
       {conduit === undefined ? null : (
         <p className="mt-1 text-soft">
           Conduit {figure(conduit)} inside
-          {margin !== undefined && margin >= 0
-            ? `: ${figure(margin, 1)} mm to spare${left.length > 0 ? ', earlier repairs not counted' : ''}`
-            : ': too small, take the next'}
-          .
+          {margin !== undefined && margin >= 0 ? `: ${figure(margin, 1)} mm to spare` : ': too small, take the next'}.
         </p>
       )}
-      {splices > 0 ? <Reached reached={reached} kept={kept} alone={left.length > 0} /> : null}
+      {splices > 0 ? <Reached reached={reached} kept={kept} /> : null}
       <Link
         to={pathTo('bench')}
         className="mt-4 inline-flex min-h-11 w-full items-center justify-center rounded-sm bg-copper px-6 text-lg font-semibold text-oncopper"

@@ -110,7 +110,7 @@ export function runBounds(
     splices: sum(
       problem.units.map((unit) => Math.min(...unit.modes.map((mode) => sum(mode.map((piece) => piece.bodies.length))))),
     ),
-    peakMm: Math.max(0, ...problem.units.map((unit) => Math.min(...unit.modes.map(least)))),
+    peakMm: Math.max(problem.restMm, ...problem.units.map((unit) => Math.min(...unit.modes.map(least)))),
   };
 }
 

@@ -20,6 +20,7 @@ const NEAR_ENOUGH_MM = 0.5;
 /** Labels of the sweep that looks for a row when none came of itself. */
 const SWEPT = 100;
 const FROM_LOSSES_STEPS = 120;
+const IN_ONE_LAYER = { inOneLayer: true };
 
 /** Nothing else is asked of a row. */
 const ANY = { bodiesAtMost: Infinity, diameterAtMost: Infinity, sideBySide: false, beam: 1 };
@@ -37,7 +38,9 @@ interface Row {
 const middle = (piece: Piece): number => bestAlone(piece) + piece.lengthMm / 2;
 
 /** All pieces in one layer, with the fewest splices that were found. */
-function firstRow({ built: { problem }, goesOn }: LayoutSoFar): Row | undefined {
+function firstRow({ run, goesOn }: LayoutSoFar): Row | undefined {
+  const { problem, isBlocked } = buildProblem(run, 0, IN_ONE_LAYER);
+  if (isBlocked) return undefined;
   const order =
     rowFromScratch(problem, goesOn) ??
     sweep(nearTheLoss(new Steps(problem)), { over: 1, gapMm: 0, beam: SWEPT }).placed?.map((one) => one.piece);
@@ -49,9 +52,13 @@ function stretched({ run, goesOn }: LayoutSoFar, row: Row, belowMm: number): Row
   let best = row;
   for (let [turn, high] = [0, belowMm]; turn < FINE_HALVINGS && goesOn(); turn += 1) {
     const gapMm = (best.gapMm + high) / 2;
-    const { problem } = buildProblem(run, gapMm);
+    const { problem, isBlocked } = buildProblem(run, gapMm, IN_ONE_LAYER);
     const order = sameOrder(problem, row.order);
-    if (order.length === row.order.length && latenessOf(slotsOf(order, anywhere(gapMm)), anywhere(gapMm)) <= 0)
+    if (
+      !isBlocked &&
+      order.length === row.order.length &&
+      latenessOf(slotsOf(order, anywhere(gapMm)), anywhere(gapMm)) <= 0
+    )
       best = { problem, order, gapMm };
     else high = gapMm;
   }
@@ -65,8 +72,8 @@ function stretched({ run, goesOn }: LayoutSoFar, row: Row, belowMm: number): Row
 function widened(standing: LayoutSoFar, row: Row, mostMm: number, boundOf: (reachedMm: number) => number): Row {
   const { run, goesOn, effort } = standing;
   const tried = (from: Row, gapMm: number): Row | undefined => {
-    const { problem } = buildProblem(run, gapMm);
-    const order = rowWithGap(problem, from.order, gapMm, goesOn);
+    const { problem, isBlocked } = buildProblem(run, gapMm, IN_ONE_LAYER);
+    const order = isBlocked ? undefined : rowWithGap(problem, from.order, gapMm, goesOn);
     return order && { problem, order, gapMm };
   };
   const full = tried(row, mostMm);
@@ -165,7 +172,7 @@ export function layInOneRow(standing: LayoutSoFar): boolean {
     standing.widestInOneLayerMm =
       reachedMm < mostMm - 0.01
         ? gapBoundByParts(
-            (gapMm) => buildProblem(standing.run, gapMm).problem,
+            (gapMm) => buildProblem(standing.run, gapMm, IN_ONE_LAYER).problem,
             inOneLayer,
             reachedMm,
             mostMm,

@@ -164,6 +164,8 @@ describe('the fewest splices in one layer', () => {
     wires: 0,
     wantedMm: 40,
     diameterMm: () => 5,
+    lying: [],
+    restMm: 0,
   });
   /** A circuit that could have one splice in a window, or two on both sides of it. */
   const either = (name: string, fromMm: number, toMm: number): Mode[] => [
