@@ -11,6 +11,7 @@ import { openDatabase } from '../server/src/db/open.ts';
 import { seedDemo } from '../server/src/demo/seed.ts';
 import { insertHarness } from '../server/src/harnesses/store.ts';
 import { findingRow } from '../server/src/jobs/store.ts';
+import { keepRecord } from '../server/src/chain/append.ts';
 import { jobOf } from './benchJob.ts';
 
 // npm run seed -- --data FOLDER [--jobs 20000] [--harnesses 500]
@@ -42,6 +43,7 @@ if (existsSync(join(folder, 'mendum.sqlite'))) refuse(`There is a database in ${
 const WORK = ['Valve', 'Lamp', 'Sensor', 'Ground', 'Motor', 'Pump', 'Horn', 'Relay'];
 const SIDES = ['feed', 'left', 'right', 'return', 'front', 'rear'];
 const pick = <T>(list: readonly T[], index: number): T => list[index % list.length] as T;
+const CAUSES = ['rubbed at a clip', 'water in the connector', 'pulled', 'cooked by a loose crimp'];
 const CIRCUITS = 60;
 const DAY_MS = 86_400_000;
 const began = new Date();
@@ -100,24 +102,24 @@ async function addJobs(manager: EntityManager, harnessIds: readonly string[]): P
     FindingEntity,
     made.flatMap((job) => findings.map((finding, position) => findingRow(job.id, finding, position, 1))),
   );
-  await insertAll(
-    manager,
-    RecordEntity,
-    made
-      .filter(({ status }) => status === 'signed')
-      .map((job, n) => {
-        const temporaryUntil = n % 40 === 0 ? job.openedOn : null;
-        const at = { jobNumber: job.number, signedAt: job.updatedAt };
-        return {
-          ...record,
-          id: randomUUID(),
-          jobId: job.id,
-          temporaryUntil,
-          signedAt: job.updatedAt,
-          body: { ...record.body, ...at, ...(temporaryUntil === null ? {} : { temporaryUntil }) },
-        };
-      }),
-  );
+  const { chainRow: _row, hash: _hash, signature: _signature, ...content } = record;
+  for (const [n, job] of made.filter(({ status }) => status === 'signed').entries()) {
+    const temporaryUntil = n % 40 === 0 ? job.openedOn : null;
+    await keepRecord(manager, {
+      ...content,
+      id: randomUUID(),
+      jobId: job.id,
+      temporaryUntil,
+      signedAt: job.updatedAt,
+      body: {
+        ...record.body,
+        jobNumber: job.number,
+        signedAt: job.updatedAt,
+        note: `${pick(CAUSES, n)}, butts of lot ${n % 97}`,
+        ...(temporaryUntil === null ? {} : { temporaryUntil }),
+      },
+    });
+  }
 }
 
 const db = await openDatabase(claimFolder(folder, { what: 'a large workshop being made' }));

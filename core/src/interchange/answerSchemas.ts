@@ -25,7 +25,15 @@ import { jobFileSchema } from './jobFile.ts';
 import { accountSchema, personSchema, sessionSchema, signInSchema } from './peopleSchemas.ts';
 import { practiceSchema } from './practiceSchema.ts';
 import { functionSeenSchema, readingSchema } from './readingSchema.ts';
-import { bundleSchemas, chainSchemas, dueBack, keptRecordSchema, recordLine, rulingSchema } from './recordSchema.ts';
+import {
+  bundleSchemas,
+  chainSchemas,
+  doneRepair,
+  dueBack,
+  keptRecordSchema,
+  recordLine,
+  rulingSchema,
+} from './recordSchema.ts';
 import { date, flag, instant, lengthMm, positionMm, version } from './schema/fields.ts';
 import { named, needed, oneOf, shape, type FieldsOf } from './schema/shape.ts';
 
@@ -273,6 +281,7 @@ export const ANSWERS: { readonly [N in AnsweringName]: Joi.Schema } = {
   records: answer<'records'>(bundleSchemas),
   chain: answer<'chain'>(chainSchemas),
   allRecords: answer<'allRecords'>(page(recordLine)),
+  harnessHistory: answer<'harnessHistory'>({ done: needed(Joi.array().items(doneRepair)), total: needed(whole) }),
   due: answer<'due'>({ ...page(dueBack), overdue: needed(whole) }),
   addPhoto: answer<'addPhoto'>({ id: needed(words), ...jobAfter }),
   keepPhoto: answer<'keepPhoto'>({ removed: needed(flag), ...jobAfter }),

@@ -82,7 +82,7 @@ const onWireFields = {
 /** A repair's body on the wire, as it is kept in a record. */
 export const onWireSchema = named('onWire', shape<Omit<EarlierRepair, 'id' | 'words'>>(onWireFields));
 /** A repair of an earlier job that is on a wire already. */
-const earlierSchema = named(
+export const earlierSchema = named(
   'earlierRepair',
   shape<EarlierRepair>({ id: needed(id), ...onWireFields, words: needed(text) }),
 );

@@ -1,10 +1,18 @@
 import Joi from 'joi';
-import type { ChainedRecord, ChainState, DueBack, KeptRecord, RecordBundle, RecordLine } from '../operations/index.ts';
+import type {
+  ChainedRecord,
+  ChainState,
+  DoneRepair,
+  DueBack,
+  KeptRecord,
+  RecordBundle,
+  RecordLine,
+} from '../operations/index.ts';
 import type { Ruling } from '../prove/index.ts';
 import type { RecordReading, SpliceRecord } from '../record/index.ts';
 import { date, flag, instant, positionMm, version } from './schema/fields.ts';
 import { named, needed, oneOf, shape, type FieldsOf } from './schema/shape.ts';
-import { onWireSchema } from './jobSchemas.ts';
+import { earlierSchema, onWireSchema } from './jobSchemas.ts';
 
 /** Words as they were written down, however many. */
 const words = Joi.string().allow('');
@@ -89,12 +97,44 @@ export const keptRecordSchema = named(
 
 /** A job as it is named in a line of a list. */
 const jobNamed = { id: needed(words), number: needed(words) };
+const endedBy = shape<NonNullable<RecordLine['ended']>>({ ...jobNamed, at: needed(instant) });
 export const recordLine = shape<RecordLine>({
   recordId: needed(words),
   jobId: needed(words),
   body: needed(recordSchema),
-  ended: shape<NonNullable<RecordLine['ended']>>({ ...jobNamed, at: needed(instant) }),
+  ended: endedBy,
 });
+export const doneRepair = named(
+  'doneRepair',
+  shape<DoneRepair>({
+    recordId: needed(words),
+    jobId: needed(words),
+    ended: endedBy,
+    body: needed(
+      shape<DoneRepair['body']>({
+        jobNumber: needed(words),
+        circuitNumber: needed(words),
+        circuitFunction: needed(words),
+        run: needed(words),
+        atMm: needed(positionMm),
+        fromName: needed(words),
+        finding: needed(words),
+        method: needed(words),
+        materials: needed(lines),
+        redos: needed(Joi.number().integer().min(0)),
+        temporaryUntil: words,
+        notMeasured: flag,
+        functionSeen: words,
+        note: needed(words),
+        signedBy: needed(words),
+        signedAt: needed(instant),
+      }),
+    ),
+    proved: needed(lines),
+    lies: earlierSchema,
+  }),
+  'A repair that was done on a harness, how it was proved, and where it lies by now.',
+);
 export const dueBack = named(
   'dueBack',
   shape<DueBack>({

@@ -52,7 +52,7 @@ export const SENT: { readonly [N in SendingName]: FieldsOf<SentOf<N>> } = {
   changeAccount: { role, active: flag, secret },
   jobs: { ...paged, status: oneOf(['open', 'signed']) },
   jobShelf: atVersion,
-  allRecords: paged,
+  allRecords: { ...paged, harnessId: idText },
   due: paged,
   practice: atVersion,
   harnesses: paged,

@@ -12,6 +12,7 @@ import type { QuickConnector, QuickRepair } from '../quick/index.ts';
 import type { FunctionSeen, Reading } from '../prove/index.ts';
 import type { HarnessEdit, JoinPlace, SameCircuit } from '../survey/index.ts';
 import type { Account, Role, Session, SignIn } from './people.ts';
+import type { HarnessHistory, RecordsAsked } from './history.ts';
 import { adds, asks, changes, reads, removes, type ParamsOf } from './operation.ts';
 import type {
   Backups,
@@ -170,7 +171,8 @@ export const OPERATIONS = {
   }),
   records: reads<RecordBundle>()('/jobs/:jobId/record.json'),
   chain: reads<ChainState>()('/chain'),
-  allRecords: reads<Page<RecordLine>, PageAsked>()('/records'),
+  allRecords: reads<Page<RecordLine>, RecordsAsked>()('/records'),
+  harnessHistory: reads<HarnessHistory>()('/harnesses/:harnessId/history'),
   due: reads<DuePage, PageAsked>()('/due'),
   templateSheets: reads<string>()('/jobs/:jobId/template/:runId.pdf', {
     gives: 'application/pdf',

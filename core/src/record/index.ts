@@ -1,3 +1,4 @@
+export { proofWords, recordText } from './words.ts';
 export { functionsOf, notWatched } from './functions.ts';
 export type { FunctionLine } from './functions.ts';
 export { buildRecords, RecordRefused } from './build.ts';

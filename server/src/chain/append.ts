@@ -1,5 +1,6 @@
 import type { KeyObject } from 'node:crypto';
 import type { DataSource, EntityManager } from 'typeorm';
+import { keepText } from '../record/found.ts';
 import { rowsBy } from '../db/prepared.ts';
 import { AuditEntity, RecordEntity, SettingEntity } from '../db/entities.ts';
 import { HEAD_ID, headIn, headText } from './head.ts';
@@ -25,10 +26,11 @@ function placed(manager: EntityManager, content: Content) {
   return { chainRow, hash, signature: key ? signatureBy(key, hash) : null };
 }
 
-/** Keeps a record at the end of the chain. */
+/** Keeps a record at the end of the chain, and what it is found by. */
 export function keepRecord(manager: EntityManager, record: RecordContent): Promise<void> {
   const content = storable(record);
   rowsBy(manager).insert(RecordEntity, { ...content, ...placed(manager, { kind: 'record', content }) });
+  keepText(manager, record);
   return Promise.resolve();
 }
 

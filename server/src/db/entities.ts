@@ -214,6 +214,10 @@ export const RecordEntity = new EntitySchema<Rows.RecordRow>({
   ],
   foreignKeys: ofJob,
 });
+export const RecordTextEntity = new EntitySchema<Rows.RecordTextRow>({
+  name: 'found',
+  columns: { recordId: key, text },
+});
 /** A repair that another job set out to make good, or cut out; ended once that job was signed. */
 export const GoodEntity = new EntitySchema<Rows.GoodRow>({
   name: 'good',
@@ -283,6 +287,7 @@ export const ENTITIES = [
   ReadingEntity,
   RedoEntity,
   RecordEntity,
+  RecordTextEntity,
   GoodEntity,
   AuditEntity,
   ReceiptEntity,

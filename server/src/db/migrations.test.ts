@@ -21,6 +21,8 @@ import { AccountEntity, SignInEntity } from './peopleEntities.ts';
 
 /** What a table has when it is made: where records and audit lines end. */
 const NEW_ROWS: Readonly<Record<string, number>> = { setting: 1 };
+/** Tables that are made anew from the records that are there. */
+const OF_RECORDS: ReadonlySet<string> = new Set(['found']);
 const AT = '2031-05-20T09:00:00.000Z';
 let db: Database;
 
@@ -106,7 +108,10 @@ describe('migrations, with something in every table', () => {
       const after = await rows();
       expect([...after.keys()].sort()).toEqual([...before.keys()].sort());
       for (const [table, count] of after)
-        expect([table, count]).toEqual([table, below.get(table) ?? NEW_ROWS[table] ?? 0]);
+        expect([table, count]).toEqual([
+          table,
+          below.get(table) ?? NEW_ROWS[table] ?? (OF_RECORDS.has(table) ? after.get('record') : 0),
+        ]);
       expect(await isSound()).toBe(true);
       const gone = [...after].filter(([table, count]) => count < (before.get(table) ?? 0)).map(([table]) => table);
       if (gone.length > 0) {

@@ -181,6 +181,11 @@ export interface RecordRow extends InChain {
   signedBy: string;
   signedAt: string;
 }
+/** All that a record is found by: the words that it says, their letters folded. */
+export interface RecordTextRow {
+  recordId: string;
+  text: string;
+}
 export interface GoodRow {
   jobId: string;
   spliceId: string;

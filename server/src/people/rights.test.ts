@@ -60,6 +60,7 @@ const TABLE: Readonly<Record<OperationName, string>> = {
   records: 'tila',
   chain: 'tila',
   allRecords: 'tila',
+  harnessHistory: 'tila',
   due: 'tila',
   templateSheets: 'tila',
   templateDrawing: 'tila',

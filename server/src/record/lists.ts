@@ -1,31 +1,30 @@
 import type { EntityManager, SelectQueryBuilder } from 'typeorm';
-import type { DuePage, Page, PageAsked, RecordLine } from '@mendum/core/operations';
-import { HarnessEntity, JobEntity, MachineEntity, RecordEntity } from '../db/entities.ts';
+import type { DuePage, Page, PageAsked, RecordLine, RecordsAsked } from '@mendum/core/operations';
+import { RecordEntity, RecordTextEntity } from '../db/entities.ts';
 import { endedBy, madeGoodIn } from './good.ts';
 import { havingWords, pageOf } from '../db/page.ts';
 import type { RecordRow } from '../db/rows.ts';
 
-/** What is searched of a record: its job, where it is, its circuit, and who answers for it. */
-const TEXT = `fold(job.number || ' ' || job.title || ' ' || machine.name || ' ' || harness.name || ' ' ||
-  record.circuitNumber || ' ' || record.signedBy)`;
-
-/** The records that count: those that no correction replaces. */
+/** The records that count: those that no correction replaces. Found by words that they say. */
 function standingRecords(manager: EntityManager, search: string | undefined): SelectQueryBuilder<RecordRow> {
   const query = manager
     .createQueryBuilder(RecordEntity, 'record')
     .where('NOT EXISTS (SELECT 1 FROM record newer WHERE newer."replacesId" = record.id)');
   if (search === undefined || search.trim() === '') return query;
-  query
-    .innerJoin(JobEntity.options.name, 'job', 'job.id = record.jobId')
-    .innerJoin(HarnessEntity.options.name, 'harness', 'harness.id = job.harnessId')
-    .innerJoin(MachineEntity.options.name, 'machine', 'machine.id = harness.machineId');
-  return havingWords(query, TEXT, search);
+  query.innerJoin(RecordTextEntity.options.name, 'said', 'said.recordId = record.id');
+  return havingWords(query, 'said.text', search);
 }
 
+/** Jobs on a harness, as it is now and as it was kept for jobs that were signed. */
+const JOBS_ON = `record.jobId IN (SELECT job.id FROM job JOIN harness ON harness.id = job."harnessId"
+  WHERE harness.id = :harnessId OR harness."keptFor" = :harnessId)`;
+
 /** A page of the records of all jobs, the newest first. */
-export const listRecords = (manager: EntityManager, asked: PageAsked): Promise<Page<RecordLine>> =>
+export const listRecords = (manager: EntityManager, asked: RecordsAsked): Promise<Page<RecordLine>> =>
   pageOf(
-    standingRecords(manager, asked.search),
+    asked.harnessId === undefined
+      ? standingRecords(manager, asked.search)
+      : standingRecords(manager, asked.search).andWhere(JOBS_ON, { harnessId: asked.harnessId }),
     { by: ['record.signedAt', 'record.id'], descends: true },
     asked,
     (row) => [row.signedAt, row.id],

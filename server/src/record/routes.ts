@@ -8,6 +8,7 @@ import { whyNotSigned, type ChainedRecord, type RecordBundle, type SentOf } from
 import { writeCsv } from '@mendum/core/spreadsheet';
 import { JobEntity, RecordEntity } from '../db/entities.ts';
 import { endRepairs } from './good.ts';
+import { historyOf } from './history.ts';
 import { listDue, listRecords } from './lists.ts';
 import { corrected, recordRowOf } from './rows.ts';
 import { notReplaced } from './notReplaced.ts';
@@ -117,5 +118,6 @@ export function recordRoutes(router: Router, db: Database, planner: Planner, tod
 
   read(router, 'chain', () => planner.ask('chain', { at: new Date().toISOString() }));
   read(router, 'allRecords', ({ args }) => db.read((manager) => listRecords(manager, args)));
+  read(router, 'harnessHistory', ({ args: { harnessId } }) => db.read((manager) => historyOf(manager, harnessId)));
   read(router, 'due', ({ args }) => db.read((manager) => listDue(manager, args, today())));
 }

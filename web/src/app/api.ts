@@ -170,6 +170,7 @@ export const api = createApi({
         providesTags: ['Due'],
       }),
       allRecords: list('allRecords', 'Records'),
+      harnessHistory: read('harnessHistory', () => ['Records']),
       shelf: read('shelf', () => ['Shelf']),
       practices: read('practices', () => ['Practices']),
       practice: read(
@@ -238,6 +239,7 @@ export const {
   useDueInfiniteQuery,
   useDueCountQuery,
   useAllRecordsInfiniteQuery,
+  useHarnessHistoryQuery,
   useBackupsQuery,
   useChainQuery,
   usePeopleQuery,

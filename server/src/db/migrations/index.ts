@@ -20,6 +20,7 @@ import { Sequence1765800000000 } from './1765800000000-sequence.ts';
 import { Chain1765900000000 } from './1765900000000-chain.ts';
 import { People1766000000000 } from './1766000000000-people.ts';
 import { Good1766100000000 } from './1766100000000-good.ts';
+import { RecordText1766200000000 } from './1766200000000-record-text.ts';
 
 /** Every step that brings a database to this version, the first one first. */
 export const MIGRATIONS = [
@@ -45,4 +46,5 @@ export const MIGRATIONS = [
   Chain1765900000000,
   People1766000000000,
   Good1766100000000,
+  RecordText1766200000000,
 ];

@@ -1,0 +1,46 @@
+import type { EarlierRepair } from '../damage/index.ts';
+import type { SpliceRecord } from '../record/index.ts';
+import type { PageAsked, RecordLine } from './types.ts';
+
+/** What may be asked of the list of records. */
+export interface RecordsAsked extends PageAsked {
+  /** Only those of one harness, as it is now and as it was kept for jobs that were signed. */
+  readonly harnessId?: string | undefined;
+}
+
+/** What a history says of a repair; the record itself says the rest. */
+export type DoneBody = Pick<
+  SpliceRecord,
+  | 'jobNumber'
+  | 'circuitNumber'
+  | 'circuitFunction'
+  | 'run'
+  | 'atMm'
+  | 'fromName'
+  | 'finding'
+  | 'method'
+  | 'materials'
+  | 'redos'
+  | 'temporaryUntil'
+  | 'notMeasured'
+  | 'functionSeen'
+  | 'note'
+  | 'signedBy'
+  | 'signedAt'
+>;
+
+/** A repair that was done on a harness. */
+export interface DoneRepair extends Pick<RecordLine, 'recordId' | 'jobId' | 'ended'> {
+  readonly body: DoneBody;
+  /** How it was proved: "Tug: held 62 N". */
+  readonly proved: readonly string[];
+  /** Where its body lies by now; nowhere for work at a cavity, and what is cut out or whose wire is gone. */
+  readonly lies?: EarlierRepair | undefined;
+}
+
+/** Everything ever done on a harness, the newest first; of very many the newest. */
+export interface HarnessHistory {
+  readonly done: readonly DoneRepair[];
+  /** How many there are in all. */
+  readonly total: number;
+}

@@ -1,0 +1,36 @@
+import type { SpliceRecord } from './types.ts';
+
+/** What was read of a repair, in words: "Tug: held 62 N". Of the last make only. */
+export const proofWords = ({ readings, redos }: Pick<SpliceRecord, 'readings' | 'redos'>): string[] =>
+  readings.filter(({ make }) => make === redos + 1).map(({ title, words }) => `${title}: ${words}`);
+
+/** All that a record is found by: every word that it says, and what was noted when it was found. */
+export const recordText = (record: SpliceRecord, more: readonly (string | undefined)[] = []): string =>
+  [
+    record.jobNumber,
+    record.machine,
+    record.harness,
+    `${record.circuitNumber} ${record.circuitFunction}`,
+    record.wire,
+    record.run,
+    record.fromName,
+    record.finding,
+    record.approach,
+    record.method,
+    ...record.materials,
+    ...record.tools,
+    ...record.readings.flatMap(({ title, words, by }) => [title, words, by]),
+    record.override,
+    record.temporaryUntil === undefined ? undefined : `temporary until ${record.temporaryUntil}`,
+    record.redos > 0 ? 'made again' : undefined,
+    record.notMeasured === true ? 'looked at, not measured' : undefined,
+    record.functionSeen,
+    record.practice.name,
+    record.isolation,
+    record.signedBy,
+    record.signedAt.slice(0, 10),
+    record.note,
+    ...more,
+  ]
+    .filter((words) => words !== undefined && words !== '')
+    .join('\n');

@@ -1,0 +1,62 @@
+import type { EntityManager } from 'typeorm';
+import type { DoneBody, HarnessHistory } from '@mendum/core/operations';
+import { proofWords, type SpliceRecord } from '@mendum/core/record';
+import { HarnessEntity, JobEntity, RecordEntity } from '../db/entities.ts';
+import { rowsBy } from '../db/prepared.ts';
+import { AppError } from '../errors.ts';
+import { repairsOn, stillOn } from '../jobs/earlier.ts';
+import { loadHarness } from '../harnesses/store.ts';
+import { endedBy } from './good.ts';
+import { notReplaced } from './notReplaced.ts';
+
+/** So many repairs of one harness are given at once, the newest. */
+const MOST = 1000;
+
+const bodyOf = (record: SpliceRecord): DoneBody => ({
+  jobNumber: record.jobNumber,
+  circuitNumber: record.circuitNumber,
+  circuitFunction: record.circuitFunction,
+  run: record.run,
+  atMm: record.atMm,
+  fromName: record.fromName,
+  finding: record.finding,
+  method: record.method,
+  materials: record.materials,
+  redos: record.redos,
+  temporaryUntil: record.temporaryUntil,
+  notMeasured: record.notMeasured,
+  functionSeen: record.functionSeen,
+  note: record.note,
+  signedBy: record.signedBy,
+  signedAt: record.signedAt,
+});
+
+/** Everything ever done on a harness and its kept versions, with where it lies by now. @throws AppError NOT_FOUND */
+export async function historyOf(manager: EntityManager, harnessId: string): Promise<HarnessHistory> {
+  const rows = rowsBy(manager);
+  const asked = rows.one(HarnessEntity, { id: harnessId });
+  const own = asked && (asked.keptFor === null ? asked : rows.one(HarnessEntity, { id: asked.keptFor }));
+  if (!own) throw new AppError('NOT_FOUND', `There is no harness "${harnessId}".`);
+  const { harness } = await loadHarness(manager, own.id);
+  const repairs = repairsOn(manager, own, () => true);
+  const there = new Set(stillOn([...repairs.values()], harness));
+  const kept = [own.id, ...rows.find(HarnessEntity, { keptFor: own.id }).map(({ id }) => id)];
+  const records = kept
+    .flatMap((id) => rows.find(JobEntity, { harnessId: id }))
+    .flatMap(({ id }) => notReplaced(rows.find(RecordEntity, { jobId: id })))
+    .sort((a, b) => b.chainRow - a.chainRow);
+  return {
+    total: records.length,
+    done: records.slice(0, MOST).map((row) => {
+      const lies = repairs.get(`${row.jobId} ${row.spliceId}`);
+      return {
+        recordId: row.id,
+        jobId: row.jobId,
+        body: bodyOf(row.body),
+        proved: proofWords(row.body),
+        lies: lies && there.has(lies) ? lies : undefined,
+        ended: endedBy(manager, row),
+      };
+    }),
+  };
+}
