@@ -281,7 +281,11 @@ export const ANSWERS: { readonly [N in AnsweringName]: Joi.Schema } = {
   records: answer<'records'>(bundleSchemas),
   chain: answer<'chain'>(chainSchemas),
   allRecords: answer<'allRecords'>(page(recordLine)),
-  harnessHistory: answer<'harnessHistory'>({ done: needed(Joi.array().items(doneRepair)), total: needed(whole) }),
+  harnessHistory: answer<'harnessHistory'>({
+    harnessId: needed(words),
+    done: needed(Joi.array().items(doneRepair)),
+    total: needed(whole),
+  }),
   due: answer<'due'>({ ...page(dueBack), overdue: needed(whole) }),
   addPhoto: answer<'addPhoto'>({ id: needed(words), ...jobAfter }),
   keepPhoto: answer<'keepPhoto'>({ removed: needed(flag), ...jobAfter }),

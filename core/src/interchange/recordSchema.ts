@@ -132,6 +132,7 @@ export const doneRepair = named(
     ),
     proved: needed(lines),
     lies: earlierSchema,
+    lay: onWireSchema,
   }),
   'A repair that was done on a harness, how it was proved, and where it lies by now.',
 );

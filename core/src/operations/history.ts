@@ -36,10 +36,14 @@ export interface DoneRepair extends Pick<RecordLine, 'recordId' | 'jobId' | 'end
   readonly proved: readonly string[];
   /** Where its body lies by now; nowhere for work at a cavity, and what is cut out or whose wire is gone. */
   readonly lies?: EarlierRepair | undefined;
+  /** Where its body lay when it was made, where it lies nowhere by now. */
+  readonly lay?: SpliceRecord['onWire'];
 }
 
 /** Everything ever done on a harness, the newest first; of very many the newest. */
 export interface HarnessHistory {
+  /** The harness as it is now, where a kept one was asked for. */
+  readonly harnessId: string;
   readonly done: readonly DoneRepair[];
   /** How many there are in all. */
   readonly total: number;

@@ -80,7 +80,7 @@ const query = <T>(sql: string): Promise<T[]> => db.source.query<T[]>(sql);
 /** By table: how many rows are in it. */
 async function rows(): Promise<ReadonlyMap<string, number>> {
   const tables = await query<{ name: string }>(
-    `SELECT name FROM sqlite_master WHERE type = 'table' AND name NOT LIKE 'sqlite_%' AND name <> 'migrations'`,
+    `SELECT name FROM sqlite_master WHERE type = 'table' AND name NOT LIKE 'sqlite_%' AND name <> 'migrations' AND name NOT LIKE 'found\\_words%' ESCAPE '\\'`,
   );
   const counts = new Map<string, number>();
   for (const { name } of tables)

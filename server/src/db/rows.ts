@@ -183,6 +183,8 @@ export interface RecordRow extends InChain {
 }
 /** All that a record is found by: the words that it says, their letters folded. */
 export interface RecordTextRow {
+  /** Made by the database: the place in the index of its words. */
+  id?: number;
   recordId: string;
   text: string;
 }

@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, it, test } from 'vitest';
-import type { HarnessHistory, Page, RecordLine } from '@mendum/core/operations';
+import type { HarnessHistory, HarnessView, Page, RecordLine } from '@mendum/core/operations';
 import { proveAndSign } from '../test/prove.ts';
 import { makeSafe, startServer, type TestServer } from '../test/server.ts';
 
@@ -45,7 +45,10 @@ describe('everything ever done on a harness', () => {
     expect(mine.length).toBeGreaterThan(0);
     expect(total).toBe(done.length);
     for (const { body, proved, lies } of mine) {
-      expect(body).toMatchObject({ circuitNumber: '21', finding: expect.stringContaining('corrosion under the jacket') as string });
+      expect(body).toMatchObject({
+        circuitNumber: '21',
+        finding: expect.stringContaining('corrosion under the jacket') as string,
+      });
       expect(proved.join()).toMatch(/Tug|Look/i);
       expect(lies).toMatchObject({ circuitId: 'C21', runId: 'R1', kind: 'splice' });
       expect((lies!.fromMm + lies!.toMm) / 2).toBeCloseTo(body.atMm, 0);
@@ -62,17 +65,16 @@ describe('everything ever done on a harness', () => {
   });
   it('is the same from a harness that was kept for a signed job', async () => {
     const { harnessId } = await server.job('0146');
-    await repaired(CORRODED);
+    const number = await repaired(CORRODED);
     const before = await history(harnessId);
-    const { body } = await server.http.get(`/api/harnesses/${harnessId}`);
-    const { version } = body as { readonly version: number };
-    await server
-      .write('put', `/harnesses/${harnessId}`, {
-        version,
-        edits: [{ do: 'moveNode', nodeId: 'X2', byMm: 0 }],
-      })
-      .then(() => undefined);
-    expect((await history(harnessId)).done.map(({ recordId }) => recordId)).toEqual(
+    const { version, nodes, runs } = await get<HarnessView>(`/harnesses/${harnessId}`);
+    const node = nodes.find(({ id }) => id === runs[0]!.fromNodeId);
+    const edits = [{ do: 'extendEnd', byMm: 250, node }];
+    await server.write('put', `/harnesses/${harnessId}`, { version, edits }).expect(200);
+    const kept = (await server.job(number)).harnessId;
+    expect(kept).not.toBe(harnessId);
+    expect(await history(kept)).toEqual(await history(harnessId));
+    expect((await history(kept)).done.map(({ recordId }) => recordId)).toEqual(
       before.done.map(({ recordId }) => recordId),
     );
   });

@@ -46,15 +46,17 @@ export async function historyOf(manager: EntityManager, harnessId: string): Prom
     .flatMap(({ id }) => notReplaced(rows.find(RecordEntity, { jobId: id })))
     .sort((a, b) => b.chainRow - a.chainRow);
   return {
+    harnessId: own.id,
     total: records.length,
     done: records.slice(0, MOST).map((row) => {
-      const lies = repairs.get(`${row.jobId} ${row.spliceId}`);
+      const known = repairs.get(`${row.jobId} ${row.spliceId}`);
+      const lies = known && there.has(known) ? known : undefined;
       return {
         recordId: row.id,
         jobId: row.jobId,
         body: bodyOf(row.body),
         proved: proofWords(row.body),
-        lies: lies && there.has(lies) ? lies : undefined,
+        ...(lies ? { lies } : { lay: row.body.onWire }),
         ended: endedBy(manager, row),
       };
     }),

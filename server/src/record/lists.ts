@@ -1,8 +1,9 @@
 import type { EntityManager, SelectQueryBuilder } from 'typeorm';
 import type { DuePage, Page, PageAsked, RecordLine, RecordsAsked } from '@mendum/core/operations';
-import { RecordEntity, RecordTextEntity } from '../db/entities.ts';
+import { RecordEntity } from '../db/entities.ts';
+import { idsHaving } from './found.ts';
 import { endedBy, madeGoodIn } from './good.ts';
-import { havingWords, pageOf } from '../db/page.ts';
+import { pageOf } from '../db/page.ts';
 import type { RecordRow } from '../db/rows.ts';
 
 /** The records that count: those that no correction replaces. Found by words that they say. */
@@ -11,8 +12,8 @@ function standingRecords(manager: EntityManager, search: string | undefined): Se
     .createQueryBuilder(RecordEntity, 'record')
     .where('NOT EXISTS (SELECT 1 FROM record newer WHERE newer."replacesId" = record.id)');
   if (search === undefined || search.trim() === '') return query;
-  query.innerJoin(RecordTextEntity.options.name, 'said', 'said.recordId = record.id');
-  return havingWords(query, 'said.text', search);
+  const { sql, values } = idsHaving(search);
+  return query.andWhere(`record.id IN (${sql})`, values);
 }
 
 /** Jobs on a harness, as it is now and as it was kept for jobs that were signed. */

@@ -65,6 +65,10 @@ export function makeRouter({ dispatch }: Store, drawn = false) {
           ...comes(async () => ({ Component: (await import('../places/machines/HarnessPage.tsx')).HarnessPage })),
         },
         {
+          path: 'machines/:harnessId/history',
+          ...comes(async () => ({ Component: (await import('../places/history/HistoryPage.tsx')).HistoryPage })),
+        },
+        {
           path: 'machines/:harnessId/face/:nodeId',
           ...comes(async () => ({ Component: (await import('../cards/FaceCard.tsx')).FaceCard })),
         },

@@ -1,3 +1,4 @@
+import { Link } from 'react-router';
 import type { StageName } from '@mendum/core/operations';
 import { UNNAMED_MACHINE } from '@mendum/core/quick';
 import { figure } from '@mendum/core/units';
@@ -16,7 +17,7 @@ export function JobHead({
   readonly stage: StageName;
   readonly states: Readonly<Record<StageName, StageState>>;
 }) {
-  const { view, plan, signed, pathTo } = useOpenJob();
+  const { view, plan, signed, pathTo, selected, circuitOf } = useOpenJob();
   const mayName = useMay('nameHarness');
   const { job } = view;
   const { isolation } = job.gate;
@@ -29,6 +30,12 @@ export function JobHead({
           {isUnnamed ? job.machine.name : `${job.machine.name}, ${job.machine.kind}`} ·{' '}
           {figure(job.machine.systemVoltageV)} V · job <span className="figure">{job.number}</span>
         </p>
+        <Link
+          to={`/machines/${view.harnessId}/history${selected ? `?circuit=${encodeURIComponent(selected.circuitId)}` : ''}`}
+          className="inline-flex min-h-11 items-center underline underline-offset-4"
+        >
+          History{selected ? ` of circuit ${circuitOf(selected.circuitId).number}` : ''}
+        </Link>
         {isUnnamed && mayName ? (
           <NameLink
             words="Name it"

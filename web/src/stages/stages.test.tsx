@@ -124,7 +124,7 @@ describe('the ranking', () => {
       </InJob>,
     );
     await userEvent.click(screen.getAllByRole('button', { name: 'Use instead' })[0]!);
-    await userEvent.type(screen.getByLabelText('Why?'), 'ok');
+    await userEvent.type(await screen.findByLabelText('Why?'), 'ok');
     await userEvent.click(screen.getByRole('button', { name: 'Use it, with this reason' }));
     expect(screen.getByRole('alert').textContent).toContain('Say why in a few words');
   });

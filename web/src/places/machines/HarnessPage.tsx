@@ -114,6 +114,12 @@ function HarnessEditor({ view }: { readonly view: HarnessView }) {
             )}
           </p>
         </div>
+        <Link
+          to={`/machines/${view.id}/history${found ? `?circuit=${encodeURIComponent(found.id)}` : ''}`}
+          className="inline-flex min-h-11 items-center underline underline-offset-4"
+        >
+          What was done here{found ? ` on circuit ${found.number}` : ''}
+        </Link>
         {may ? (
           <div className="flex flex-wrap gap-2">
             <Button

@@ -74,7 +74,7 @@ describe('ways of mending it', () => {
     );
     const lead = screen.getAllByRole('listitem').find((line) => line.textContent?.includes('New lead'))!;
     await userEvent.click(within(lead).getByRole('button', { name: 'Use instead' }));
-    await userEvent.type(screen.getByLabelText('Why?'), 'tail is stiff');
+    await userEvent.type(await screen.findByLabelText('Why?'), 'tail is stiff');
     await userEvent.click(screen.getByRole('button', { name: 'Use it, with this reason' }));
     await waitFor(() =>
       expect(writesOf(sent)).toMatchObject([{ body: { findingId: 'F1', use: 'relead', reason: 'tail is stiff' } }]),
