@@ -6,7 +6,7 @@ ensurePackages();
 buildAll();
 const server = spawn(
   process.execPath,
-  ['--enable-source-maps', 'server/dist/main.js', '--demo', ...process.argv.slice(2)],
+  ['--enable-source-maps', 'server/dist/main.js', '--demo', '--history', ...process.argv.slice(2)],
   {
     cwd: root,
     stdio: 'inherit',

@@ -75,7 +75,7 @@ const db = await openData().catch((error: unknown) => {
   console.error(error.message);
   process.exit(1);
 });
-if (process.argv.includes('--demo') && (await seedDemo(db, new Date())))
+if (process.argv.includes('--demo') && (await seedDemo(db, new Date(), process.argv.includes('--history'))))
   console.log('The database is new: demo machines, jobs and records were put in.');
 
 const planner = plannerPool(config.dataDir, config.planSeconds, sizeOf(db.read));

@@ -27,11 +27,11 @@ function placed(manager: EntityManager, content: Content) {
 }
 
 /** Keeps a record at the end of the chain, and what it is found by. */
-export function keepRecord(manager: EntityManager, record: RecordContent): Promise<void> {
+export async function keepRecord(manager: EntityManager, record: RecordContent): Promise<void> {
   const content = storable(record);
-  rowsBy(manager).insert(RecordEntity, { ...content, ...placed(manager, { kind: 'record', content }) });
-  keepText(manager, record);
-  return Promise.resolve();
+  const row = { ...content, ...placed(manager, { kind: 'record', content }) };
+  rowsBy(manager).insert(RecordEntity, row);
+  await keepText(manager, row);
 }
 
 /** Keeps a line of the audit log at the end of the chain. */

@@ -216,8 +216,7 @@ export const RecordEntity = new EntitySchema<Rows.RecordRow>({
 });
 export const RecordTextEntity = new EntitySchema<Rows.RecordTextRow>({
   name: 'found',
-  columns: { id: { ...whole, primary: true, generated: true }, recordId: text, text },
-  indices: [{ name: 'found_by_record', columns: ['recordId'], unique: true }],
+  columns: { chainRow: { ...whole, primary: true }, text },
 });
 /** A repair that another job set out to make good, or cut out; ended once that job was signed. */
 export const GoodEntity = new EntitySchema<Rows.GoodRow>({

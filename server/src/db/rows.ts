@@ -181,11 +181,9 @@ export interface RecordRow extends InChain {
   signedBy: string;
   signedAt: string;
 }
-/** All that a record is found by: the words that it says, their letters folded. */
+/** All that a record that counts is found by: the words that it says, their letters folded; by its row in the chain. */
 export interface RecordTextRow {
-  /** Made by the database: the place in the index of its words. */
-  id?: number;
-  recordId: string;
+  chainRow: number;
   text: string;
 }
 export interface GoodRow {

@@ -6,7 +6,7 @@ import { mishapCost, mishapOf, type MishapSaid, type Progress } from '@mendum/co
 import { allMakes, plan, type Plan, type SplicePlan } from '@mendum/core/plan';
 import { BENCH_SOLDER, CRIMP_FIRST, type Practice } from '@mendum/core/practice';
 import type { FunctionSeen, Check, ReadingValue } from '@mendum/core/prove';
-import { buildRecords, functionsOf } from '@mendum/core/record';
+import { buildRecords, functionsOf, RecordRefused } from '@mendum/core/record';
 import { CatalogueEntity, JobEntity, PersonEntity, ReadingEntity, RedoEntity, TickEntity } from '../db/entities.ts';
 import type { Database } from '../db/open.ts';
 import { inLocalTime } from '../record/when.ts';
@@ -15,6 +15,7 @@ import { harvesterJob, harvesterLampJob } from './harvester.ts';
 import { ferryJob, tractorBrakeJob, tractorJob, tractorMotorJob, tugJob, tugSeatJob } from './others.ts';
 import { resurfacerJob } from './resurfacer.ts';
 import { tarnbeckShelf } from './shelf.ts';
+import { pastJobs, type PastJob } from './years.ts';
 
 type Good = {
   readonly [K in Check['kind']]: (check: Extract<Check, { kind: K }>, index: number) => ReadingValue | undefined;
@@ -165,12 +166,22 @@ async function finish(manager: EntityManager, { job, practice, by, note, failFir
   await touch(manager, stored.row, signedAt, { status: 'signed', functions });
 }
 
+/** A repair of the past; one that the rules of today would not sign was never made. */
+async function finishIfItCan(manager: EntityManager, past: PastJob): Promise<void> {
+  try {
+    await manager.transaction((within) => finish(within, { ...past, practice: CRIMP_FIRST }));
+  } catch (error) {
+    if (!(error instanceof RecordRefused)) throw error;
+  }
+}
+
 /**
  * Puts the demo into an empty database: four open jobs and five finished repairs, dated from today. Every figure in
  * them is planned and ruled on by the same core as any other job.
+ * @param withYears two years of repairs before them as well, for history and search to mean something
  * @returns whether anything was put in; a database with jobs is left alone
  */
-export async function seedDemo(db: Database, today: Date): Promise<boolean> {
+export async function seedDemo(db: Database, today: Date, withYears = false): Promise<boolean> {
   return db.write(async (manager) => {
     if ((await manager.count(JobEntity)) > 0) return false;
     const since = today.toISOString();
@@ -202,6 +213,7 @@ export async function seedDemo(db: Database, today: Date): Promise<boolean> {
       { job: ferryJob(today), practice: BENCH_SOLDER, by: 'Marek Osei', note: '', failFirst: false },
       { job: tractorBrakeJob(today), practice: CRIMP_FIRST, by: 'Ines Valdur', note: '', failFirst: false },
     ];
+    for (const past of withYears ? pastJobs(today) : []) await finishIfItCan(manager, past);
     for (const one of finished) await finish(manager, one);
     const open: readonly (readonly [Job, string, number])[] = [
       [resurfacerJob(today), 'Ines Valdur', 6],

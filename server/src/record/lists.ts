@@ -1,34 +1,34 @@
 import type { EntityManager, SelectQueryBuilder } from 'typeorm';
 import type { DuePage, Page, PageAsked, RecordLine, RecordsAsked } from '@mendum/core/operations';
 import { RecordEntity } from '../db/entities.ts';
-import { idsHaving } from './found.ts';
+import { rowsHaving } from './found.ts';
 import { endedBy, madeGoodIn } from './good.ts';
 import { pageOf } from '../db/page.ts';
 import type { RecordRow } from '../db/rows.ts';
 
 /** The records that count: those that no correction replaces. Found by words that they say. */
-function standingRecords(manager: EntityManager, search: string | undefined): SelectQueryBuilder<RecordRow> {
-  const query = manager
-    .createQueryBuilder(RecordEntity, 'record')
-    .where('NOT EXISTS (SELECT 1 FROM record newer WHERE newer."replacesId" = record.id)');
-  if (search === undefined || search.trim() === '') return query;
-  const { sql, values } = idsHaving(search);
-  return query.andWhere(`record.id IN (${sql})`, values);
+function standingRecords(manager: EntityManager, search = ''): SelectQueryBuilder<RecordRow> {
+  const query = manager.createQueryBuilder(RecordEntity, 'record');
+  if (search.trim() === '')
+    return query.where('NOT EXISTS (SELECT 1 FROM record newer WHERE newer."replacesId" = record.id)');
+  // What is found counts: words of what was corrected are kept no more.
+  const { sql, values } = rowsHaving(search);
+  return query.where(`record.chainRow IN (${sql})`, values);
 }
 
 /** Jobs on a harness, as it is now and as it was kept for jobs that were signed. */
 const JOBS_ON = `record.jobId IN (SELECT job.id FROM job JOIN harness ON harness.id = job."harnessId"
   WHERE harness.id = :harnessId OR harness."keptFor" = :harnessId)`;
 
-/** A page of the records of all jobs, the newest first. */
+/** A page of the records of all jobs, or of one harness; by their order in the chain, the last signed first. */
 export const listRecords = (manager: EntityManager, asked: RecordsAsked): Promise<Page<RecordLine>> =>
   pageOf(
     asked.harnessId === undefined
       ? standingRecords(manager, asked.search)
       : standingRecords(manager, asked.search).andWhere(JOBS_ON, { harnessId: asked.harnessId }),
-    { by: ['record.signedAt', 'record.id'], descends: true },
+    { by: ['record.chainRow'], descends: true },
     asked,
-    (row) => [row.signedAt, row.id],
+    (row) => [row.chainRow],
     (rows) =>
       Promise.resolve(
         rows.map((row) => ({ recordId: row.id, jobId: row.jobId, body: row.body, ended: endedBy(manager, row) })),

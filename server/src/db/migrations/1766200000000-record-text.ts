@@ -4,7 +4,7 @@ import type { SpliceRecord } from '@mendum/core/record';
 import { textOf } from '../../record/found.ts';
 
 interface Found {
-  readonly id: string;
+  readonly chainRow: number;
   readonly body: string;
   readonly title: string;
   readonly finding: string | null;
@@ -17,35 +17,37 @@ export class RecordText1766200000000 implements MigrationInterface {
   name = 'RecordText1766200000000';
 
   async up(runner: QueryRunner): Promise<void> {
-    await runner.query(
-      `CREATE TABLE "found" ("id" integer PRIMARY KEY AUTOINCREMENT NOT NULL, "recordId" text NOT NULL, "text" text NOT NULL)`,
-    );
-    await runner.query(`CREATE UNIQUE INDEX "found_by_record" ON "found" ("recordId")`);
+    await runner.query(`CREATE TABLE "found" ("chainRow" integer PRIMARY KEY NOT NULL, "text" text NOT NULL)`);
     // Every three letters of a text, so that any part of a word is found.
     await runner.query(
-      `CREATE VIRTUAL TABLE "found_words" USING fts5("text", content="found", content_rowid="id", tokenize="trigram")`,
+      `CREATE VIRTUAL TABLE "found_words" USING fts5("text", content="found", content_rowid="chainRow", tokenize="trigram")`,
     );
     await runner.query(
       `CREATE TRIGGER "found_kept" AFTER INSERT ON "found" BEGIN ` +
-        `INSERT INTO "found_words" ("rowid", "text") VALUES (new."id", new."text"); END`,
+        `INSERT INTO "found_words" ("rowid", "text") VALUES (new."chainRow", new."text"); END`,
     );
-    for (let after = ''; ;) {
+    await runner.query(
+      `CREATE TRIGGER "found_gone" AFTER DELETE ON "found" BEGIN ` +
+        `INSERT INTO "found_words" ("found_words", "rowid", "text") VALUES ('delete', old."chainRow", old."text"); END`,
+    );
+    for (let after = 0; ;) {
       const rows = (await runner.query(
-        `SELECT record."id", record."body", job."title", finding."body" AS "finding" FROM "record" ` +
+        `SELECT record."chainRow", record."body", job."title", finding."body" AS "finding" FROM "record" ` +
           `JOIN "job" ON job."id" = record."jobId" LEFT JOIN "finding" ON finding."jobId" = record."jobId" ` +
-          `AND record."spliceId" LIKE finding."id" || ':%' WHERE record."id" > ? GROUP BY record."id" ` +
-          `ORDER BY record."id" LIMIT ${AT_ONCE}`,
+          `AND record."spliceId" LIKE finding."id" || ':%' ` +
+          `WHERE record."chainRow" > ? AND NOT EXISTS (SELECT 1 FROM "record" newer WHERE newer."replacesId" = record."id") ` +
+          `GROUP BY record."id" ORDER BY record."chainRow" LIMIT ${AT_ONCE}`,
         [after],
       )) as Found[];
-      for (const { id, body, title, finding } of rows) {
+      for (const { chainRow, body, title, finding } of rows) {
         const note = finding === null ? undefined : (JSON.parse(finding) as Finding).note;
-        await runner.query(`INSERT INTO "found" ("recordId", "text") VALUES (?, ?)`, [
-          id,
+        await runner.query(`INSERT INTO "found" ("chainRow", "text") VALUES (?, ?)`, [
+          chainRow,
           textOf(JSON.parse(body) as SpliceRecord, title, note),
         ]);
       }
       if (rows.length < AT_ONCE) return;
-      after = rows.at(-1)?.id ?? '';
+      after = rows.at(-1)?.chainRow ?? 0;
     }
   }
 
