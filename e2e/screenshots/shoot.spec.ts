@@ -34,9 +34,6 @@ test('pictures of the main views', async ({ page, request }) => {
   await page.getByRole('button', { name: 'Proved dead with a meter' }).click();
   await expect(page.getByRole('link', { name: 'On to Decide' })).toBeVisible();
   await shoot(page, 'survey');
-  await page.getByRole('button', { name: 'Add a finding' }).click();
-  await page.getByRole('button', { name: /5 Head angle sensor/ }).click();
-  await shoot(page, 'finding');
   await show(`${harvester}/decide?finding=F1`);
   await shoot(page, 'decide');
   await page.getByRole('button', { name: /more that are refused/ }).click();
@@ -70,6 +67,14 @@ test('pictures of the main views', async ({ page, request }) => {
   await page.getByRole('link', { name: /Shaker-head harness W12/ }).click();
   await page.getByRole('button', { name: /^connector X32/ }).press('Enter');
   await shoot(page, 'harness');
+  await show('/machines');
+  await page.getByRole('link', { name: /Rear loom W5/ }).click();
+  await page.getByRole('link', { name: 'What was done here' }).click();
+  await expect(page.getByRole('list', { name: /newest first/ })).toBeVisible();
+  await shoot(page, 'history');
+  await show('/machines');
+  await page.getByRole('link', { name: /Shaker-head harness W12/ }).click();
+  await page.getByRole('button', { name: /^connector X32/ }).press('Enter');
   await page.getByRole('button', { name: 'Show face and mate' }).click();
   await page
     .getByRole('button', { name: /^Cavity 4,/ })

@@ -1,4 +1,5 @@
 import clsx from 'clsx';
+import { useEffect, useRef } from 'react';
 import { Link } from 'react-router';
 import type { DoneRepair } from '@mendum/core/operations';
 import { Length } from '../../ui/units.tsx';
@@ -36,14 +37,24 @@ function DoneLine({
   readonly onPick: (recordId: string) => void;
 }) {
   const { body, proved, jobId, recordId } = done;
+  const line = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    if (picked) line.current?.scrollIntoView({ block: 'nearest', behavior: 'smooth' });
+  }, [picked]);
   return (
     <div
+      ref={line}
       className={clsx(
-        'grid gap-x-5 gap-y-1 border-b border-rule px-2 py-3 md:grid-cols-[12rem_minmax(0,1.2fr)_minmax(0,1fr)]',
+        'grid gap-x-5 gap-y-1 border-b border-rule px-2 py-3 md:grid-cols-[11rem_minmax(0,1fr)_minmax(0,1.3fr)]',
         picked && 'border-l-4 border-l-copper bg-sheet',
       )}
     >
-      <button type="button" className="min-h-11 text-left" aria-pressed={picked} onClick={() => onPick(recordId)}>
+      <button
+        type="button"
+        className="min-h-11 self-start text-left"
+        aria-pressed={picked}
+        onClick={() => onPick(recordId)}
+      >
         <span className="block text-xl font-semibold">
           <Length mm={body.atMm} digits={0} />
         </span>

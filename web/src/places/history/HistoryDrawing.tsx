@@ -97,7 +97,7 @@ export function HistoryDrawing({
         room={room}
         high={high}
         role="img"
-        aria-label={`${run.name}, ${figure(run.lengthMm, 0)} mm from ${fromName}: ${counted(done.length, 'repair')}`}
+        aria-label={`${run.name}, ${figure(run.lengthMm, 0)} mm from ${fromName}: ${counted(done.length, 'record')}`}
         className="block select-none"
       >
         <clipPath id={`history-${run.id}`}>

@@ -41,6 +41,7 @@ function useAsked(view: HarnessView) {
     run: view.runs.find(({ id }) => id === search.get('run')),
     atMm: atMm === null || !Number.isFinite(Number(atMm)) ? undefined : Number(atMm),
     set,
+    showAll: () => setSearch({}, { replace: true }),
   };
 }
 
@@ -54,12 +55,13 @@ function History({
   readonly done: readonly DoneRepair[];
   readonly total: number;
 }) {
-  const { circuit, run, atMm, set } = useAsked(view);
+  const { circuit, run, atMm, set, showAll } = useAsked(view);
   const [pickedId, setPickedId] = useState<string>();
   const asked = { circuit, run, atMm: run && atMm, withinMm: NEAR_MM };
   const shown = shownOf(done, view, asked);
   const picked = shown.find(({ recordId }) => recordId === pickedId);
   const drawn = run ?? (picked && runOf(picked, view)) ?? busiest(view, shown);
+  const onDrawn = shown.filter((one) => bodyOf(one)?.runId === drawn?.id);
   const pick = (recordId: string): void => setPickedId(recordId === pickedId ? undefined : recordId);
   const nodeName = (id: string): string => view.nodes.find((one) => one.id === id)?.name ?? id;
   return (
@@ -97,20 +99,13 @@ function History({
           </div>
         ) : null}
         {circuit || run ? (
-          <Button
-            look="quiet"
-            onClick={() => {
-              set('circuit', undefined);
-              set('run', undefined);
-              set('at', undefined);
-            }}
-          >
+          <Button look="quiet" onClick={showAll}>
             Show all
           </Button>
         ) : null}
       </div>
       <p className="mb-2 text-lg">
-        <b>{shown.length === 0 ? 'Nothing' : counted(shown.length, 'repair')}</b>
+        <b>{shown.length === 0 ? 'Nothing' : counted(shown.length, 'record')}</b>
         {circuit ? ` on circuit ${circuit.number}` : ''}
         {run && atMm !== undefined
           ? ` within ${NEAR_MM} mm of ${atMm} mm on ${run.name}`
@@ -120,23 +115,23 @@ function History({
         {shown.length < done.length ? `, of ${done.length} on this harness` : ''}
         {total > done.length ? `. The newest ${done.length} of ${total} are shown` : ''}.
       </p>
-      {drawn && shown.some((one) => bodyOf(one)?.runId === drawn.id) ? (
+      {drawn && onDrawn.length > 0 ? (
         <section aria-label={`Repairs on ${drawn.name}`} className="mb-4 border-y border-rule py-2">
           <h2 className="text-xl font-semibold">{drawn.name}</h2>
           <HistoryDrawing
             key={drawn.id}
             run={drawn}
             fromName={nodeName(drawn.fromNodeId)}
-            circuits={view.circuits.filter(
-              (one) => one.runIds.includes(drawn.id) && (circuit === undefined || one.id === circuit.id),
-            )}
-            done={shown.filter((one) => bodyOf(one)?.runId === drawn.id)}
+            circuits={view.circuits.filter(({ id }) => onDrawn.some((one) => bodyOf(one)?.circuitId === id))}
+            done={onDrawn}
             atMm={run && atMm}
             withinMm={NEAR_MM}
             pickedId={pickedId}
             onPick={pick}
           />
-          <p className="text-soft">Dashed: cut out since. Tap one to find it in the list.</p>
+          <p className="text-soft">
+            Wires on which nothing was done are left out. Dashed: cut out since. Tap one to find it in the list.
+          </p>
         </section>
       ) : null}
       <DoneList done={shown} pickedId={pickedId} onPick={pick} />

@@ -1,16 +1,25 @@
 import { render } from '@testing-library/react';
 import type { ReactNode } from 'react';
 import { Provider } from 'react-redux';
-import { MemoryRouter } from 'react-router';
+import { MemoryRouter, Route, Routes } from 'react-router';
 import { FULL_SHELF } from '@mendum/core/catalogue';
 import type { JobSummary } from '@mendum/core/operations';
 import { makeStore } from '../../app/store.ts';
 import { pageOf, type Sent } from '../../test/server.ts';
 
-export const show = (place: ReactNode) =>
+/** @param at the page's address; with its pattern where the place reads from it */
+export const show = (place: ReactNode, at = '/', pattern?: string) =>
   render(
     <Provider store={makeStore()}>
-      <MemoryRouter>{place}</MemoryRouter>
+      <MemoryRouter initialEntries={[at]}>
+        {pattern === undefined ? (
+          place
+        ) : (
+          <Routes>
+            <Route path={pattern} element={place} />
+          </Routes>
+        )}
+      </MemoryRouter>
     </Provider>,
   );
 const job = (number: string, title: string, more: Partial<JobSummary> = {}): JobSummary => ({

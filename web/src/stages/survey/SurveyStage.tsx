@@ -185,7 +185,11 @@ export function SurveyStage() {
             }
           />
         ) : null}
-        <EarlierList earlier={earlier} numberOf={(id) => circuitOf(id).number} />
+        <EarlierList
+          earlier={earlier}
+          numberOf={(id) => circuitOf(id).number}
+          historyAt={`/machines/${view.harnessId}/history${run ? `?run=${encodeURIComponent(run.id)}` : ''}`}
+        />
       </section>
       <section aria-label="Findings">
         <div className="mb-2 flex flex-wrap items-center gap-4">
