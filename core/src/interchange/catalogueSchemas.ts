@@ -22,13 +22,14 @@ import { named, needed, oneOf, shape, usual, variants, withFields } from './sche
 import { colourSchema, wireSchema } from './wireSchemas.ts';
 
 /** What every part has, whatever its kind. */
-const stocked = shape<Pick<Part, 'id' | 'name' | 'quantity' | 'ratedC' | 'figuresFrom' | 'place' | 'colour'>>({
+const stocked = shape<Pick<Part, 'id' | 'name' | 'quantity' | 'ratedC' | 'figuresFrom' | 'place' | 'lot' | 'colour'>>({
   id: needed(text),
   name: needed(text),
   quantity: needed(Joi.number().integer().min(0).max(1e6)),
   ratedC: needed(ratedC),
   figuresFrom: usual(oneOf(['stamped', 'usual']), 'usual'),
   place: text,
+  lot: text.max(60),
   colour: oneOf(PART_COLOURS),
 });
 

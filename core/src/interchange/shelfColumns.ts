@@ -13,6 +13,7 @@ const COMMON: readonly Column[] = [
   { title: 'Name', path: 'name', holds: 'text' },
   { title: 'Quantity', path: 'quantity', holds: 'number' },
   { title: 'Place', path: 'place', holds: 'text' },
+  { title: 'Lot', path: 'lot', holds: 'text' },
   { title: 'Colour', path: 'colour', holds: 'text' },
   { title: 'Rated °C', path: 'ratedC', holds: 'number' },
   { title: 'Figures from', path: 'figuresFrom', holds: 'text' },

@@ -1,3 +1,4 @@
+import type { Catalogue } from '../catalogue/index.ts';
 import { findingInWords, type EarlierRepair, type Stretch } from '../damage/index.ts';
 import type { Run } from '../harness/index.ts';
 import type { Job } from '../job/index.ts';
@@ -60,15 +61,29 @@ function sparesEnded({ work: { cable }, steps }: CavityPlan): string[] {
   return [`unused cores ended: ${spareColours.length === unusedCores ? spareColours.join(', ') : unusedCores}`];
 }
 
-/** The splices, the cover and the work at a cavity of a finding. */
-export function madeOf(finding: FindingPlan): Made[] {
+/** Of which lot a part is, by its id; none where nobody noted one. */
+export type LotOf = (partId: string | undefined) => string | undefined;
+const NO_LOTS: LotOf = () => undefined;
+
+/** Lots of the parts that are in use on a shelf. */
+export const lotsOn =
+  ({ parts }: Pick<Catalogue, 'parts'>): LotOf =>
+  (partId) =>
+    parts.find(({ id }) => id === partId)?.lot;
+
+/** The splices, the cover and the work at a cavity of a finding. @param lotOf of which lot its parts are */
+export function madeOf(finding: FindingPlan, lotOf: LotOf = NO_LOTS): Made[] {
+  const ofLot = (words: string, partId: string | undefined): string => {
+    const lot = lotOf(partId);
+    return lot === undefined ? words : `${words}, lot ${lot}`;
+  };
   const splices = finding.splices.map((splice): Made => {
     const { seal } = splice.joint;
     const cover =
       seal.kind === 'sleeve'
-        ? [`${seal.name}, cut ${seal.cutMm} mm`]
+        ? [ofLot(`${seal.name}, cut ${seal.cutMm} mm`, seal.partId)]
         : seal.kind === 'wrap'
-          ? [`${seal.name}, ${figure(seal.lengthMm, 0)} mm`]
+          ? [ofLot(`${seal.name}, ${figure(seal.lengthMm, 0)} mm`, seal.partId)]
           : [];
     const insert =
       finding.insert && (finding.isLead ? finding.approach !== 'pigtail' : splice.side === 'left')
@@ -85,7 +100,7 @@ export function madeOf(finding: FindingPlan): Made[] {
       checks: splice.checks,
       method: splice.methodName,
       materials: [
-        splice.joint.partName,
+        ofLot(splice.joint.partName, splice.joint.partId),
         ...cover,
         ...insert,
         ...(splice.shield ? [`shield: ${splice.shield.joint.partName}`] : []),
@@ -97,7 +112,12 @@ export function madeOf(finding: FindingPlan): Made[] {
     if (!cavity) continue;
     const { work } = cavity;
     const materials = [
-      ...(work.terminal ? [work.terminal.partName, ...(work.terminal.seal ? [work.terminal.seal.name] : [])] : []),
+      ...(work.terminal
+        ? [
+            ofLot(work.terminal.partName, work.terminal.partId),
+            ...(work.terminal.seal ? [work.terminal.seal.name] : []),
+          ]
+        : []),
       ...(finding.added && (cavity === finding.far || !finding.far)
         ? [`${wireInWords(work.wire)}, ${colourInWords(work.wire.colour)}, ${formatMm(finding.added.lengthMm, 0)}`]
         : []),
@@ -125,7 +145,12 @@ export function madeOf(finding: FindingPlan): Made[] {
           body: { kind: 'cover', ...cover.covers, diameterMm: cover.diameterMm },
           checks: cover.checks,
           method: cover.name,
-          materials: [`${cover.partName}, ${figure(cover.lengthMm, 0)} mm`],
+          materials: [
+            ofLot(
+              `${cover.partName}, ${figure(cover.lengthMm, 0)} mm`,
+              finding.covers.find(({ coverId }) => coverId === cover.coverId)?.partId,
+            ),
+          ],
         },
       ]
     : splices;
@@ -173,6 +198,7 @@ export function isolationWords(job: Job, when: When): string {
 
 /**
  * The records of a job, one for each splice, cover and work at a cavity.
+ * @param lotOf of which lot parts are, where that is known
  * @throws RecordRefused when a splice has no readings, has not passed, or the plan still leaves a finding open
  */
 export function buildRecords(
@@ -182,6 +208,7 @@ export function buildRecords(
   signed: { readonly by: string; readonly at: string; readonly note: string },
   when: When = inUtc,
   seen: readonly FunctionSeen[] = [],
+  lotOf: LotOf = NO_LOTS,
 ): SpliceRecord[] {
   const functions = functionsOf(job, plan, seen, readings);
   const circuitOf = new Map(job.harness.circuits.map((circuit) => [circuit.id, circuit]));
@@ -230,7 +257,7 @@ export function buildRecords(
     const home = job.harness.runs.find((one) => one.id === finding.runId);
     if (!circuit || !source || !home) return [];
     const ranked = finding.ranked.find((method) => method.methodId === finding.chosen);
-    return madeOf(finding).map((made): SpliceRecord => {
+    return madeOf(finding, lotOf).map((made): SpliceRecord => {
       const run = job.harness.runs.find((one) => one.id === made.runId) ?? home;
       const place = placeOn(run, made.atMm);
       return {

@@ -19,6 +19,8 @@ export interface Stocked {
   readonly figuresFrom: 'stamped' | 'usual';
   /** Where it lies: drawer, bin, van. */
   readonly place?: string | undefined;
+  /** The maker's lot of what is in use, as printed on its bag: a record says of which lot a part was. */
+  readonly lot?: string | undefined;
   /** Colour of an insulated part, as it is; held against the stamped range, and never decided by. */
   readonly colour?: PartColour | undefined;
 }

@@ -6,7 +6,7 @@ import { mishapCost, mishapOf, type MishapSaid, type Progress } from '@mendum/co
 import { allMakes, plan, type Plan, type SplicePlan } from '@mendum/core/plan';
 import { BENCH_SOLDER, CRIMP_FIRST, type Practice } from '@mendum/core/practice';
 import type { FunctionSeen, Check, ReadingValue } from '@mendum/core/prove';
-import { buildRecords, functionsOf, RecordRefused } from '@mendum/core/record';
+import { buildRecords, functionsOf, lotsOn, RecordRefused } from '@mendum/core/record';
 import { CatalogueEntity, JobEntity, PersonEntity, ReadingEntity, RedoEntity, TickEntity } from '../db/entities.ts';
 import type { Database } from '../db/open.ts';
 import { inLocalTime } from '../record/when.ts';
@@ -150,6 +150,7 @@ async function finish(manager: EntityManager, { job, practice, by, note, failFir
     { by, at: signedAt, note },
     inLocalTime,
     functions,
+    lotsOn(stored.catalogue),
   )) {
     await keepRecord(manager, {
       id: randomUUID(),
@@ -213,7 +214,12 @@ export async function seedDemo(db: Database, today: Date, withYears = false): Pr
       { job: ferryJob(today), practice: BENCH_SOLDER, by: 'Marek Osei', note: '', failFirst: false },
       { job: tractorBrakeJob(today), practice: CRIMP_FIRST, by: 'Ines Valdur', note: '', failFirst: false },
     ];
-    for (const past of withYears ? pastJobs(today) : []) await finishIfItCan(manager, past);
+    for (const past of withYears ? pastJobs(today) : []) {
+      const parts = shelf.parts.map((part) => (part.kind === 'sealedButt' ? { ...part, lot: past.lot } : part));
+      await manager.update(CatalogueEntity, { id: 'shelf' }, { body: { ...shelf, parts } });
+      await finishIfItCan(manager, past);
+    }
+    await manager.update(CatalogueEntity, { id: 'shelf' }, { body: shelf });
     for (const one of finished) await finish(manager, one);
     const open: readonly (readonly [Job, string, number])[] = [
       [resurfacerJob(today), 'Ines Valdur', 6],

@@ -11,6 +11,8 @@ export interface PastJob {
   readonly job: Job;
   readonly by: string;
   readonly note: string;
+  /** Of which lot the butts on the shelf were. */
+  readonly lot: string;
   readonly failFirst: boolean;
 }
 
@@ -107,7 +109,7 @@ export function pastJobs(today: Date): readonly PastJob[] {
           kind: 'poorRepair',
           fromMm: again.finding.fromMm - 6,
           toMm: again.finding.toMm + 6,
-          note: `Came back: the butt of lot ${BAD_LOT.lot} let go, its barrel cracked.`,
+          note: 'Came back: the butt let go, its barrel cracked.',
         }
       : {
           id: 'F1',
@@ -126,7 +128,8 @@ export function pastJobs(today: Date): readonly PastJob[] {
     return {
       by,
       failFirst: isNestOut,
-      note: `Butts of lot ${lot}.${isNestOut ? ' The 0.5–1.5 nest was out of setting; made again with the other tool.' : ''}`,
+      lot,
+      note: isNestOut ? 'The 0.5–1.5 nest was out of setting; made again with the other tool.' : '',
       job: {
         id: `past-${index}`,
         number: `${day.slice(2, 4)}-${String(index + 1).padStart(3, '0')}`,

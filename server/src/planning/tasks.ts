@@ -15,7 +15,7 @@ import {
 } from '@mendum/core/plan';
 import type { Practice } from '@mendum/core/practice';
 import type { Check } from '@mendum/core/prove';
-import { buildRecords, jobSheet, RecordRefused, type SpliceRecord } from '@mendum/core/record';
+import { buildRecords, lotsOn, jobSheet, RecordRefused, type SpliceRecord } from '@mendum/core/record';
 import type { ChainState, FoundCircuit, JobEffect } from '@mendum/core/operations';
 import type { EntityManager } from 'typeorm';
 import { headOf, rowsOf, type Ask } from '../chain/stored.ts';
@@ -85,7 +85,15 @@ function beginningOf({ plan, stored }: Planned, findings: readonly FindingPlan[]
 /** @throws AppError RECORD_REFUSED saying which splices stand in the way */
 function recordsOf({ stored, plan }: Planned, signed: { by: string; at: string; note: string }): SpliceRecord[] {
   try {
-    const records = buildRecords(stored.job, plan, stored.readings, signed, inLocalTime, stored.row.functions);
+    const records = buildRecords(
+      stored.job,
+      plan,
+      stored.readings,
+      signed,
+      inLocalTime,
+      stored.row.functions,
+      lotsOn(stored.catalogue),
+    );
     if (records.length === 0)
       throw new AppError('RECORD_REFUSED', `Job ${stored.row.number} has no splice and no cover to record.`, {
         hint: 'Add what was found in Survey first.',

@@ -57,6 +57,7 @@ export function PartForm({ item: part, onSave, ...frame }: ItemFormProps<Part>) 
       <div className="grid grid-cols-2 gap-3">
         <NumberField label="On the shelf" unit="pcs" {...form.field('quantity')} />
         <TextField label="Where it is kept" maxLength={200} {...form.field('place')} />
+        <TextField label="Lot in use" maxLength={60} {...form.field('lot')} />
         {kindOf(part.kind).fields.map((figure) => (
           <FigureField key={figure.path} form={form} figure={figure} />
         ))}
