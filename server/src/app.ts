@@ -30,6 +30,7 @@ import { plannerHere, type Planner } from './planning/planner.ts';
 import { placeRoutes } from './places/routes.ts';
 import { practiceRoutes } from './practices/routes.ts';
 import { firstAnswers } from './places/firstPage.ts';
+import { calendarRoutes } from './record/calendar.ts';
 import { goodRoutes } from './record/good.ts';
 import { recordRoutes } from './record/routes.ts';
 import { shelfRoutes } from './shelf/routes.ts';
@@ -155,6 +156,7 @@ export function createApp({
   workRoutes(api, db, planner);
   recordRoutes(api, db, planner, today);
   goodRoutes(api, db, today);
+  calendarRoutes(api, db, today);
   api.use(noSuchAddress);
   app.use('/api', notKept, ownPages, bodyOf(BODY_LIMIT, STRANGER_LIMIT), plainBody, api);
 

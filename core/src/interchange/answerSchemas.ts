@@ -286,6 +286,8 @@ export const ANSWERS: { readonly [N in AnsweringName]: Joi.Schema } = {
     done: needed(Joi.array().items(doneRepair)),
     total: needed(whole),
   }),
+  calendarAddress: answer<'calendarAddress'>({ path: words }),
+  setCalendar: answer<'setCalendar'>({ path: words }),
   due: answer<'due'>({ ...page(dueBack), overdue: needed(whole) }),
   addPhoto: answer<'addPhoto'>({ id: needed(words), ...jobAfter }),
   keepPhoto: answer<'keepPhoto'>({ removed: needed(flag), ...jobAfter }),

@@ -54,6 +54,7 @@ export const SENT: { readonly [N in SendingName]: FieldsOf<SentOf<N>> } = {
   jobShelf: atVersion,
   allRecords: { ...paged, harnessId: idText },
   due: paged,
+  setCalendar: { on: needed(flag) },
   practice: atVersion,
   harnesses: paged,
   harness: atVersion,

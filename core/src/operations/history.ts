@@ -48,3 +48,8 @@ export interface HarnessHistory {
   /** How many there are in all. */
   readonly total: number;
 }
+
+/** Where the calendar of what is due back is read by whoever knows its address; none where nobody may. */
+export interface CalendarAddress {
+  readonly path?: string | undefined;
+}

@@ -12,7 +12,7 @@ import type { QuickConnector, QuickRepair } from '../quick/index.ts';
 import type { FunctionSeen, Reading } from '../prove/index.ts';
 import type { HarnessEdit, JoinPlace, SameCircuit } from '../survey/index.ts';
 import type { Account, Role, Session, SignIn } from './people.ts';
-import type { HarnessHistory, RecordsAsked } from './history.ts';
+import type { CalendarAddress, HarnessHistory, RecordsAsked } from './history.ts';
 import { adds, asks, changes, reads, removes, type ParamsOf } from './operation.ts';
 import type {
   Backups,
@@ -174,6 +174,9 @@ export const OPERATIONS = {
   allRecords: reads<Page<RecordLine>, RecordsAsked>()('/records'),
   harnessHistory: reads<HarnessHistory>()('/harnesses/:harnessId/history'),
   due: reads<DuePage, PageAsked>()('/due'),
+  calendarAddress: reads<CalendarAddress>()('/calendar'),
+  setCalendar: changes<CalendarAddress, { readonly on: boolean }>()('/calendar'),
+  calendar: reads<string>()('/calendar/:key/due.ics', { gives: 'text/calendar' }),
   templateSheets: reads<string>()('/jobs/:jobId/template/:runId.pdf', {
     gives: 'application/pdf',
   }),

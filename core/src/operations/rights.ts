@@ -7,6 +7,8 @@ const OTHERWISE: Readonly<Partial<Record<OperationName, Right>>> = {
   session: 'enter',
   signIn: 'enter',
   signOut: 'enter',
+  // Its address is the secret.
+  calendar: 'enter',
 
   confirm: 'read',
   changeSecret: 'read',
@@ -27,6 +29,7 @@ const OTHERWISE: Readonly<Partial<Record<OperationName, Right>>> = {
   correctRecord: 'sign',
   setDue: 'sign',
 
+  setCalendar: 'lead',
   setPractice: 'lead',
   addPractice: 'lead',
   changePractice: 'lead',

@@ -6,6 +6,7 @@ import { useDueInfiniteQuery } from '../app/api.ts';
 import { PagedList } from '../app/PagedList.tsx';
 import { usePages } from '../app/usePages.ts';
 import { Tabs } from '../ui/tabs.tsx';
+import { CalendarLine } from './CalendarLine.tsx';
 import { Place } from './Place.tsx';
 import { DueActions } from './DueActions.tsx';
 import { RecordList, RecordWords } from './RecordList.tsx';
@@ -66,7 +67,16 @@ export function DuePlace() {
       <Tabs
         label="What is listed"
         tabs={[
-          { name: 'due', title: 'Temporary repairs', content: <DueList /> },
+          {
+            name: 'due',
+            title: 'Temporary repairs',
+            content: (
+              <>
+                <DueList />
+                <CalendarLine />
+              </>
+            ),
+          },
           { name: 'records', title: 'All records', content: <RecordList /> },
         ]}
       />

@@ -1,12 +1,16 @@
 import { render, screen } from '@testing-library/react';
 import { Provider } from 'react-redux';
 import { MemoryRouter } from 'react-router';
-import { describe, expect, it } from 'vitest';
+import { afterAll, describe, expect, it, vi } from 'vitest';
 import type { Backups, ChainState } from '@mendum/core/operations';
 import { makeStore } from '../app/store.ts';
 import { standInServer } from '../test/server.ts';
 import { DataPlace } from './DataPlace.tsx';
 import { StaleBackup } from './StaleBackup.tsx';
+
+// In the afternoon: past midnight what was five hours ago is told as yesterday's.
+vi.useFakeTimers({ toFake: ['Date'], now: new Date(2031, 4, 20, 15) });
+afterAll(() => void vi.useRealTimers());
 
 const ago = (hours: number): string => new Date(Date.now() - hours * 3_600_000).toISOString();
 const kept = (hours: number) => ({ name: `mendum-daily-${hours}.tar.gz`, at: ago(hours), bytes: 2_340_000 });

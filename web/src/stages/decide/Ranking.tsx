@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import clsx from 'clsx';
 import type { CoverId } from '@mendum/core/approach';
 import type { MethodId } from '@mendum/core/family';
@@ -6,9 +6,11 @@ import type { MethodStatus, RuleHit } from '@mendum/core/method';
 import type { FindingPlan } from '@mendum/core/plan';
 import { Button } from '../../ui/button.tsx';
 import { useOpenJob } from '../job.ts';
-import { Compare } from './Compare.tsx';
 import { Rules } from './Rules.tsx';
 import { UseInstead } from './UseInstead.tsx';
+
+/** Two side by side: only once that is asked for. */
+const Compare = lazy(async () => ({ default: (await import('./Compare.tsx')).Compare }));
 
 /** One line of the ranking, whether a method or a cover. */
 interface Line {
@@ -121,7 +123,9 @@ export function Ranking({ finding }: { readonly finding: FindingPlan }) {
         </Button>
       ) : null}
       {against !== undefined && first ? (
-        <Compare finding={finding} a={first.methodId} b={against} onClose={() => setAgainst(undefined)} />
+        <Suspense fallback={null}>
+          <Compare finding={finding} a={first.methodId} b={against} onClose={() => setAgainst(undefined)} />
+        </Suspense>
       ) : null}
       {instead ? (
         <UseInstead
