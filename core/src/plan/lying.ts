@@ -6,7 +6,7 @@ import { coveredBy } from './together/extent.ts';
 import type { Decided } from './types.ts';
 
 /** Earlier repairs that stay where they are: all that no work of the job cuts out. */
-export function earlierLeft(job: Pick<Job, 'earlier'>, decided: readonly Pick<Decided, 'share'>[]): Job['earlier'] {
+function earlierLeft(job: Pick<Job, 'earlier'>, decided: readonly Pick<Decided, 'share'>[]): Job['earlier'] {
   const gone = new Set(decided.flatMap(({ share }) => share.cutsOut.map(({ id }) => id)));
   return (job.earlier ?? []).filter(({ id }) => !gone.has(id));
 }

@@ -57,10 +57,12 @@ interface Finished {
   readonly failFirst: boolean;
 }
 
-async function readAll(manager: EntityManager, jobId: string, by: string, at: string): Promise<void> {
+/** All is made and read. @returns the plan that it was made by */
+async function readAll(manager: EntityManager, jobId: string, by: string, at: string): Promise<Plan> {
   const stored = await loadJob(manager, jobId);
+  const planned = planOf(stored);
   let sequence = stored.readings.length;
-  for (const made of allMakes(planOf(stored))) {
+  for (const made of allMakes(planned)) {
     for (const step of made.steps)
       await manager.upsert(TickEntity, { jobId, stepId: step.id, spliceId: made.id, done: true, by, at }, [
         'jobId',
@@ -83,6 +85,7 @@ async function readAll(manager: EntityManager, jobId: string, by: string, at: st
       sequence += 1;
     }
   }
+  return planned;
 }
 
 /** The first make fails its tug, is cut out before its sleeve is shrunk, and costs wire. */
@@ -138,10 +141,9 @@ async function finish(manager: EntityManager, { job, practice, by, note, failFir
   const day = job.asOf ?? '';
   const { id } = await insertJob(manager, job, practice, by, `${day}T07:20:00.000Z`);
   if (failFirst) await failOnce(manager, id, by, `${day}T08:05:00.000Z`);
-  await readAll(manager, id, by, `${day}T09:40:00.000Z`);
+  const planned = await readAll(manager, id, by, `${day}T09:40:00.000Z`);
   const stored = await loadJob(manager, id);
   const signedAt = `${day}T10:15:00.000Z`;
-  const planned = planOf(stored);
   const functions = watched(stored.job, planned, by, day);
   for (const body of buildRecords(
     stored.job,

@@ -55,7 +55,7 @@ describe('an old splice at 426, and new damage at 445', () => {
     );
     expect(drawn()).toEqual(['0126', '0138']);
     expect(crossed()).toEqual(['0126']);
-    expect(screen.getByText('one earlier splice on this run stays and is counted in.')).toBeTruthy();
+    expect(screen.getByText('1 earlier splice on this run stays and is counted in.')).toBeTruthy();
     expect(screen.getAllByText(/and an earlier splice at 478 \(Sealed butt, job 0138\) are 21 mm apart/)).toHaveLength(
       2,
     );

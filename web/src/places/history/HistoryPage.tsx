@@ -1,7 +1,6 @@
 import { useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import type { DoneRepair, HarnessView } from '@mendum/core/operations';
-import { counted } from '@mendum/core/units';
 import { useHarnessHistoryQuery, useHarnessQuery } from '../../app/api.ts';
 import { errorOf } from '../../app/change.ts';
 import { Button } from '../../ui/button.tsx';
@@ -105,7 +104,7 @@ function History({
         ) : null}
       </div>
       <p className="mb-2 text-lg">
-        <b>{shown.length === 0 ? 'Nothing' : counted(shown.length, 'record')}</b>
+        <b>{shown.length === 0 ? 'Nothing' : shown.length === 1 ? '1 record' : `${shown.length} records`}</b>
         {circuit ? ` on circuit ${circuit.number}` : ''}
         {run && atMm !== undefined
           ? ` within ${NEAR_MM} mm of ${atMm} mm on ${run.name}`

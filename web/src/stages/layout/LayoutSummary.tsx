@@ -2,7 +2,7 @@ import { Link } from 'react-router';
 import type { Run } from '@mendum/core/harness';
 import { LEVELS, type Level } from '@mendum/core/layout';
 import type { FindingPlan, RunPlan } from '@mendum/core/plan';
-import { counted, figure } from '@mendum/core/units';
+import { figure } from '@mendum/core/units';
 import { Figure, Length, useLength } from '../../ui/units.tsx';
 import { useOpenJob } from '../job.ts';
 
@@ -131,8 +131,9 @@ export function LayoutSummary({
       </p>
       {earlier.length > 0 ? (
         <p className="mt-1 text-soft">
-          {counted(earlier.length, 'earlier splice')} on this run {earlier.length === 1 ? 'stays' : 'stay'} and{' '}
-          {earlier.length === 1 ? 'is' : 'are'} counted in.
+          {earlier.length === 1
+            ? '1 earlier splice on this run stays and is counted in.'
+            : `${earlier.length} earlier splices on this run stay and are counted in.`}
         </p>
       ) : null}
       {hard.slice(0, MOST_SHOWN).map((rule) => (
