@@ -1,6 +1,6 @@
 import type { KeyObject } from 'node:crypto';
 import type { DataSource, EntityManager } from 'typeorm';
-import { keepText } from '../record/found.ts';
+import { keepText } from '../db/found.ts';
 import { rowsBy } from '../db/prepared.ts';
 import { AuditEntity, RecordEntity, SettingEntity } from '../db/entities.ts';
 import { HEAD_ID, headIn, headText } from './head.ts';

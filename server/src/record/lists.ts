@@ -1,7 +1,7 @@
 import type { EntityManager, SelectQueryBuilder } from 'typeorm';
 import type { DuePage, Page, PageAsked, RecordLine, RecordsAsked } from '@mendum/core/operations';
 import { RecordEntity } from '../db/entities.ts';
-import { rowsHaving } from './found.ts';
+import { rowsHaving } from '../db/found.ts';
 import { endedBy, madeGoodIn } from './good.ts';
 import { pageOf } from '../db/page.ts';
 import type { RecordRow } from '../db/rows.ts';

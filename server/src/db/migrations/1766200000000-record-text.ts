@@ -1,7 +1,7 @@
 import type { MigrationInterface, QueryRunner } from 'typeorm';
 import type { Finding } from '@mendum/core/damage';
 import type { SpliceRecord } from '@mendum/core/record';
-import { textOf } from '../../record/found.ts';
+import { textOf } from '../found.ts';
 
 interface Found {
   readonly chainRow: number;

@@ -1,10 +1,10 @@
 import type { EntityManager } from 'typeorm';
 import { findingOf } from '@mendum/core/layout';
 import { recordText, type SpliceRecord } from '@mendum/core/record';
-import { FindingEntity, JobEntity, RecordEntity, RecordTextEntity } from '../db/entities.ts';
-import { fold } from '../db/page.ts';
-import { rowsBy } from '../db/prepared.ts';
-import type { RecordRow } from '../db/rows.ts';
+import { FindingEntity, JobEntity, RecordEntity, RecordTextEntity } from './entities.ts';
+import { fold } from './page.ts';
+import { rowsBy } from './prepared.ts';
+import type { RecordRow } from './rows.ts';
 
 /** What a record is found by. @param title of its job; @param note what was noted when it was found */
 export const textOf = (body: SpliceRecord, title: string, note: string | undefined): string =>
