@@ -1,4 +1,5 @@
 import { nearestLegal, type Window } from '../sizing/index.ts';
+import { lyingSplices } from './lying.ts';
 import { asItem, legalPlaces, windowsOf, madeWith } from './place.ts';
 import type { LayoutItem, Pin, PlacedItem, RunToLayOut, SpliceSide } from './types.ts';
 
@@ -61,7 +62,7 @@ const both = (a: readonly Window[], b: readonly Window[]): Window[] =>
     )
     .filter((one) => one.toMm >= one.fromMm);
 
-/** Centres at which a splice keeps just the wanted distance from the ones beside it. */
+/** Centres at which a splice keeps just the wanted distance from the ones beside it, and from what is there already. */
 function snapsOf(
   run: RunToLayOut,
   items: readonly PlacedItem[],
@@ -71,10 +72,10 @@ function snapsOf(
   const splice = placed.splices.find((one) => one.side === side);
   if (!splice) return [];
   const half = (splice.toMm - splice.fromMm) / 2 + run.betweenBodiesMm;
-  return items
-    .flatMap((item) => item.splices)
-    .filter((other) => !with_.has(other.id))
-    .flatMap((other) => [other.fromMm - half, other.toMm + half]);
+  return [
+    ...items.flatMap((item) => item.splices).filter((other) => !with_.has(other.id)),
+    ...lyingSplices(run),
+  ].flatMap((other) => [other.fromMm - half, other.toMm + half]);
 }
 
 /**

@@ -76,6 +76,21 @@ describe('a splice that is moved', () => {
     expect(movedSplice(run, items, 'F0', 'left', snapMm + 3, 5)!.centreMm).toBeCloseTo(snapMm, 9);
     expect(movedSplice(run, items, 'F0', 'left', snapMm + 3, 1)!.centreMm).toBeCloseTo(snapMm + 3, 9);
   });
+  it('snaps to it from what is on the wires already as well', () => {
+    const old = {
+      kind: 'splice',
+      circuitId: 'C9',
+      fromMm: 300,
+      toMm: 336,
+      diameterMm: 5,
+      words: 'sealed butt',
+    } as const;
+    const beside = { ...run, lying: [old] };
+    expect(movedSplice(beside, items, 'F0', 'left', 392, 5)!.centreMm).toBeCloseTo(336 + 40 + 18, 9);
+    expect(movedSplice({ ...run, lying: [{ ...old, kind: 'cover' }] }, items, 'F0', 'left', 392, 5)!.centreMm).toBe(
+      392,
+    );
+  });
   it('never lies over its own other splice', () => {
     const close = twoCircuits({ lost: { fromMm: 700, toMm: 702 } });
     const laid = optimise({ ...close, items: close.items.slice(0, 1) }).items;
