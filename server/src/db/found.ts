@@ -32,18 +32,17 @@ export function rowsHaving(search: string): {
   readonly values: Readonly<Record<string, string>>;
 } {
   const words = fold(search)
-    .split(/\s+/)
+    // Signs that nobody types end a question to the index before its end.
+    .split(/[\s\p{Cc}]+/u)
     .filter((word) => word !== '');
   const isLong = (word: string): boolean => Array.from(word).length >= LOOKED_UP_FROM;
   const long = words.filter(isLong).map((word) => `"${word.replaceAll('"', '""')}"`);
   const short = words.filter((word) => !isLong(word));
   const said = short.map((_word, index) => `instr(found."text", :short${index}) > 0`);
   const looked = 'SELECT rowid FROM found_words WHERE found_words MATCH :long';
+  const all = long.length > 0 ? [...said, `found."chainRow" IN (${looked})`] : said;
   return {
-    sql:
-      short.length === 0
-        ? looked
-        : `SELECT found."chainRow" FROM found WHERE ${[...said, ...(long.length > 0 ? [`found."chainRow" IN (${looked})`] : [])].join(' AND ')}`,
+    sql: short.length === 0 ? looked : `SELECT found."chainRow" FROM found WHERE ${all.join(' AND ')}`,
     values: {
       ...(long.length > 0 ? { long: long.join(' ') } : {}),
       ...Object.fromEntries(short.map((word, index) => [`short${index}`, word])),

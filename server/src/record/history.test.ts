@@ -74,6 +74,11 @@ describe('everything ever done on a harness', () => {
     const kept = (await server.job(number)).harnessId;
     expect(kept).not.toBe(harnessId);
     expect(await history(kept)).toEqual(await history(harnessId));
+    // Where the finger is put moves with the wire.
+    const moved = (await history(kept)).done.find(({ body }) => body.jobNumber === number)!;
+    const then = before.done.find(({ recordId }) => recordId === moved.recordId)!;
+    expect(moved.body.atMm).toBeCloseTo((moved.lies!.fromMm + moved.lies!.toMm) / 2, 6);
+    expect(moved.body.atMm).toBeCloseTo(then.body.atMm + 250, 6);
     expect((await history(kept)).done.map(({ recordId }) => recordId)).toEqual(
       before.done.map(({ recordId }) => recordId),
     );
@@ -100,6 +105,10 @@ describe('a record is found by any word that it says', () => {
     expect(await found(words)).toContain(number);
     expect(await found(`${words} nowhere-at-all`)).toEqual([]);
   });
+  it.each(['"', '"""', 'a"b"c', '***', 'near(', 'or and not qx', 'abc\u0000qdef', '\ud800aaa', '-x:y', '%%%'])(
+    'nothing that is typed is a fault: %j',
+    async (search) => expect(await found(search)).toEqual([]),
+  );
   it('by what a correction says now, once; of one harness alone', async () => {
     const number = await repaired(CORRODED);
     const [line] = (await get<Page<RecordLine>>('/records', { search: 'grünspan' })).items;

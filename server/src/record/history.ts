@@ -1,6 +1,8 @@
 import type { EntityManager } from 'typeorm';
+import type { EarlierRepair } from '@mendum/core/damage';
+import type { Harness } from '@mendum/core/harness';
 import type { DoneBody, HarnessHistory } from '@mendum/core/operations';
-import { proofWords, type SpliceRecord } from '@mendum/core/record';
+import { placeOn, proofWords, type SpliceRecord } from '@mendum/core/record';
 import { HarnessEntity, JobEntity, RecordEntity } from '../db/entities.ts';
 import { rowsBy } from '../db/prepared.ts';
 import { AppError } from '../errors.ts';
@@ -31,6 +33,14 @@ const bodyOf = (record: SpliceRecord): DoneBody => ({
   signedAt: record.signedAt,
 });
 
+/** Where the finger is put by now: the harness may have been edited since it was signed. */
+function placeNow({ runId, fromMm, toMm }: EarlierRepair, { runs, nodes }: Harness): Partial<DoneBody> {
+  const run = runs.find(({ id }) => id === runId);
+  if (!run) return {};
+  const { atMm, fromNodeId } = placeOn(run, (fromMm + toMm) / 2);
+  return { run: run.name, atMm, fromName: nodes.find(({ id }) => id === fromNodeId)?.name ?? fromNodeId };
+}
+
 /** Everything ever done on a harness and its kept versions, with where it lies by now. @throws AppError NOT_FOUND */
 export async function historyOf(manager: EntityManager, harnessId: string): Promise<HarnessHistory> {
   const rows = rowsBy(manager);
@@ -54,7 +64,7 @@ export async function historyOf(manager: EntityManager, harnessId: string): Prom
       return {
         recordId: row.id,
         jobId: row.jobId,
-        body: bodyOf(row.body),
+        body: { ...bodyOf(row.body), ...(lies && placeNow(lies, harness)) },
         proved: proofWords(row.body),
         ...(lies ? { lies } : { lay: row.body.onWire }),
         ended: endedBy(manager, row),

@@ -34,9 +34,9 @@ export class RecordText1766200000000 implements MigrationInterface {
       const rows = (await runner.query(
         `SELECT record."chainRow", record."body", job."title", finding."body" AS "finding" FROM "record" ` +
           `JOIN "job" ON job."id" = record."jobId" LEFT JOIN "finding" ON finding."jobId" = record."jobId" ` +
-          `AND record."spliceId" LIKE finding."id" || ':%' ` +
+          `AND rtrim(record."spliceId", replace(record."spliceId", ':', '')) = finding."id" || ':' ` +
           `WHERE record."chainRow" > ? AND NOT EXISTS (SELECT 1 FROM "record" newer WHERE newer."replacesId" = record."id") ` +
-          `GROUP BY record."id" ORDER BY record."chainRow" LIMIT ${AT_ONCE}`,
+          `ORDER BY record."chainRow" LIMIT ${AT_ONCE}`,
         [after],
       )) as Found[];
       for (const { chainRow, body, title, finding } of rows) {
