@@ -2,7 +2,7 @@ import type { ReactNode } from 'react';
 import { Empty, Failed, Working } from '../ui/empty.tsx';
 import type { Lines } from '../ui/lines.ts';
 import { LongList } from '../ui/LongList.tsx';
-import { errorOf } from './change.ts';
+import { errorOf } from './errors.ts';
 import type { usePages } from './usePages.ts';
 
 type Pages<T> = ReturnType<typeof usePages<T>>;

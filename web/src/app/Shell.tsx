@@ -6,6 +6,7 @@ import { Rail } from './Rail.tsx';
 import { useSession } from './session.ts';
 import { useAppDispatch, useAppSelector } from './store.ts';
 import { useKeys } from './useKeys.ts';
+import { useSendUnsent } from './useSendUnsent.ts';
 import { personChosen } from './view.ts';
 
 const FindDialog = lazy(async () => ({ default: (await import('../find/FindDialog.tsx')).FindDialog }));
@@ -56,6 +57,7 @@ export function Shell() {
   const [finding, setFinding] = useState(false);
   const [more, setMore] = useState(false);
   const { signsIn, isOutside, wasIn } = useSignedIn();
+  useSendUnsent();
   const notice = useNotice();
   const rested = useRested();
   // Where work begins, the name is asked for by what needs it.

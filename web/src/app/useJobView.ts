@@ -4,7 +4,7 @@ import { asFarAsSeen } from '@mendum/core/job';
 import type { Plan } from '@mendum/core/plan';
 import { partsOf, type JobView } from '@mendum/core/operations';
 import { useHarnessQuery, useJobQuery, useJobShelfQuery, usePracticeQuery } from './api.ts';
-import { errorOf } from './change.ts';
+import { errorOf } from './errors.ts';
 import { planCame } from './planCame.ts';
 
 /** A read that was stopped because something is being saved: it is read again once that is done. */

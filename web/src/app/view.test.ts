@@ -1,5 +1,5 @@
 import { describe, expect, it, test, vi } from 'vitest';
-import { errorOf } from './change.ts';
+import { errorOf } from './errors.ts';
 import { keepInStep, makeStore } from './store.ts';
 import { personChosen, rememberedView, themeToggled, unitsToggled } from './view.ts';
 

@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import type { Catalogue } from '@mendum/core/catalogue';
 import { colourInWords, sizeInWords } from '@mendum/core/wire';
-import { errorOf, useSave } from '../app/change.ts';
+import { useSave } from '../app/change.ts';
+import { errorOf } from '../app/errors.ts';
 import { useShelfQuery } from '../app/api.ts';
 import { keep, recall } from '../app/kept.ts';
 import { notify } from '../app/notice.ts';

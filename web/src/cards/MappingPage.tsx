@@ -12,7 +12,8 @@ import {
 } from '@mendum/core/mapping';
 import type { JobView } from '@mendum/core/operations';
 import { useJobView } from '../app/useJobView.ts';
-import { errorOf, useSave } from '../app/change.ts';
+import { useSave } from '../app/change.ts';
+import { errorOf } from '../app/errors.ts';
 import { notify } from '../app/notice.ts';
 import { useMay } from '../app/session.ts';
 import { Button } from '../ui/button.tsx';

@@ -6,7 +6,7 @@ import { colourInWords, sizeInWords } from '@mendum/core/wire';
 import { skipToken } from '@reduxjs/toolkit/query/react';
 import type { FoundCircuit } from '@mendum/core/operations';
 import { useFindQuery } from '../app/api.ts';
-import { errorOf } from '../app/change.ts';
+import { errorOf } from '../app/errors.ts';
 import { WireChip } from '../shapes/WireLine.tsx';
 import { Dialog } from '../ui/dialog.tsx';
 import { Working } from '../ui/empty.tsx';

@@ -1,6 +1,6 @@
 import { useState, type SyntheticEvent } from 'react';
 import { useConfirmMutation } from '../app/api.ts';
-import { errorOf } from '../app/change.ts';
+import { errorOf } from '../app/errors.ts';
 import type { Waiting } from '../app/letIn.ts';
 import { useSession } from '../app/session.ts';
 import { Button } from '../ui/button.tsx';

@@ -1,6 +1,6 @@
 import { useState, type SyntheticEvent } from 'react';
 import { api, useChangeSecretMutation } from '../app/api.ts';
-import { errorOf } from '../app/change.ts';
+import { errorOf } from '../app/errors.ts';
 import { cameIn } from '../app/letIn.ts';
 import { useSession } from '../app/session.ts';
 import { useAppDispatch } from '../app/store.ts';

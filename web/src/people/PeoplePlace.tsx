@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import type { Account, Role } from '@mendum/core/operations';
 import { api, useAccountsQuery } from '../app/api.ts';
-import { errorOf, useSave } from '../app/change.ts';
+import { useSave } from '../app/change.ts';
+import { errorOf } from '../app/errors.ts';
 import { notify } from '../app/notice.ts';
 import { useMay, useSession } from '../app/session.ts';
 import { useAppDispatch } from '../app/store.ts';

@@ -1,6 +1,6 @@
 import { useState, type SyntheticEvent } from 'react';
 import { api, useSignInMutation } from '../app/api.ts';
-import { errorOf } from '../app/change.ts';
+import { errorOf } from '../app/errors.ts';
 import { rememberedDevice, rememberSignIn } from '../app/device.ts';
 import { cameIn } from '../app/letIn.ts';
 import { useAppDispatch } from '../app/store.ts';

@@ -1,7 +1,7 @@
 import type { Backups } from '@mendum/core/operations';
 import { fileSize } from '@mendum/core/units';
 import { useBackupsQuery, useChainQuery } from '../app/api.ts';
-import { errorOf } from '../app/change.ts';
+import { errorOf } from '../app/errors.ts';
 import { Failed, Working } from '../ui/empty.tsx';
 import { ago, when } from '../ui/when.ts';
 import { Place } from './Place.tsx';

@@ -4,7 +4,7 @@ import { Link } from 'react-router';
 import type { JobSummary } from '@mendum/core/operations';
 import { pageAhead } from '../app/ahead.ts';
 import { useJobsInfiniteQuery } from '../app/api.ts';
-import { errorOf } from '../app/change.ts';
+import { errorOf } from '../app/errors.ts';
 import { useNamed } from '../app/useNamed.tsx';
 import { usePages } from '../app/usePages.ts';
 import { STAGES } from '../stages/stages.ts';

@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import type { Plan } from '@mendum/core/plan';
 import { useShelfQuery } from '../app/api.ts';
-import { errorOf } from '../app/change.ts';
+import { errorOf } from '../app/errors.ts';
 import { Failed } from '../ui/empty.tsx';
 import { AnswerPanel } from './AnswerPanel.tsx';
 import type { QuickWire } from './draft.ts';

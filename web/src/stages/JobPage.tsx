@@ -1,7 +1,7 @@
 import { lazy, Suspense, useCallback, useMemo, useState } from 'react';
 import { Navigate, useNavigate, useParams, useSearchParams } from 'react-router';
 import type { StageName } from '@mendum/core/operations';
-import { errorOf } from '../app/change.ts';
+import { errorOf } from '../app/errors.ts';
 import { useMay } from '../app/session.ts';
 import { useKeys } from '../app/useKeys.ts';
 import { useJobView } from '../app/useJobView.ts';

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import type { DoneRepair, HarnessView } from '@mendum/core/operations';
 import { useHarnessHistoryQuery, useHarnessQuery } from '../../app/api.ts';
-import { errorOf } from '../../app/change.ts';
+import { errorOf } from '../../app/errors.ts';
 import { Button } from '../../ui/button.tsx';
 import { Empty, Failed, Working } from '../../ui/empty.tsx';
 import { NumberField, Select } from '../../ui/field.tsx';

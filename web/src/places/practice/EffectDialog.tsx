@@ -2,7 +2,7 @@ import { useEffect } from 'react';
 import type { Practice } from '@mendum/core/practice';
 import type { JobEffect } from '@mendum/core/operations';
 import { usePracticeEffectMutation } from '../../app/api.ts';
-import { errorOf } from '../../app/change.ts';
+import { errorOf } from '../../app/errors.ts';
 import { Button } from '../../ui/button.tsx';
 import { Dialog } from '../../ui/dialog.tsx';
 import { Failed, Working } from '../../ui/empty.tsx';

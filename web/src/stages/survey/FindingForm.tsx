@@ -9,7 +9,8 @@ import {
 } from '@mendum/core/damage';
 import { runLengthInWords } from '@mendum/core/harness';
 import { figure } from '@mendum/core/units';
-import { useSave, type Outcome } from '../../app/change.ts';
+import { useSave } from '../../app/change.ts';
+import type { Outcome } from '../../app/send.ts';
 import { Button } from '../../ui/button.tsx';
 import { useFields } from '../../form/useThing.ts';
 import { NumberField, Select, TickBox, WrongWords } from '../../ui/field.tsx';

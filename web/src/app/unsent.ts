@@ -1,0 +1,76 @@
+import type { WriteName } from '@mendum/core/operations';
+import { keep, recall } from './kept.ts';
+
+/** What is sent as data; photos are files, and go by themselves. */
+export type SaveName = Exclude<WriteName, 'addPhoto'>;
+
+/** A write that has no answer yet. */
+export interface Unsent<N extends SaveName = SaveName> {
+  readonly writeId: string;
+  readonly name: N;
+  /** As it was sent, where it was: the server knows it again by its id and its content. */
+  readonly args: object;
+  readonly by: string;
+  /** When it was made, ms since 1970. */
+  readonly at: number;
+  readonly wasSent: boolean;
+}
+
+const KEY = 'mendum.unsent';
+/** The server knows a write again for 30 days: what is older could be done twice, and is not sent again. */
+const KNOWN_MS = 29 * 86_400_000;
+/** Writes of this page that are given up on without an answer, by what they are: pressed again, the same one is sent. */
+const GIVEN_UP = new Map<string, Unsent>();
+/** All that this page has to do with itself. */
+const OWN = new Set<string>();
+
+const isUnsent = (one: unknown): one is Unsent =>
+  typeof (one as Partial<Unsent> | null)?.writeId === 'string' && typeof (one as Partial<Unsent>).name === 'string';
+
+/** What this device has kept of all pages, the first made first. */
+function all(): readonly Unsent[] {
+  const kept = recall(KEY);
+  return Array.isArray(kept) ? kept.filter(isUnsent) : [];
+}
+const keepAll = (entries: readonly Unsent[]): void => keep(KEY, entries.length > 0 ? entries : undefined);
+
+/** What was pressed, whatever version of it was seen. */
+function likeness({ name, args, by }: Pick<Unsent, 'name' | 'args' | 'by'>): string {
+  const { version: _version, jobVersion: _jobVersion, ...rest } = args as Record<string, unknown>;
+  return JSON.stringify([name, by, rest]);
+}
+
+/** A PIN is kept nowhere: who gives one gives it again. */
+const hasSecret = (args: object): boolean => 'secret' in args;
+
+/** Keeps a write on the device until it is answered: a page that is closed or loaded anew meanwhile sends it again. */
+export function keepUnsent(entry: Unsent): void {
+  OWN.add(entry.writeId);
+  if (hasSecret(entry.args)) return;
+  const kept = all();
+  const isThere = kept.some(({ writeId }) => writeId === entry.writeId);
+  keepAll(isThere ? kept.map((one) => (one.writeId === entry.writeId ? entry : one)) : [...kept, entry]);
+}
+
+/** There was no answer, and it is not tried again by itself as long as this page is open. */
+export const leaveUnanswered = (entry: Unsent): unknown => GIVEN_UP.set(likeness(entry), entry);
+
+/** It was answered, or whoever made it let it be. */
+export function forgetUnsent(entry: Unsent): void {
+  if (GIVEN_UP.get(likeness(entry))?.writeId === entry.writeId) GIVEN_UP.delete(likeness(entry));
+  const rest = all().filter(({ writeId }) => writeId !== entry.writeId);
+  if (rest.length < all().length) keepAll(rest);
+}
+
+/** The same write, made before on this page and never answered. */
+export const unsentLike = (made: Pick<Unsent, 'name' | 'args' | 'by'>): Unsent | undefined =>
+  GIVEN_UP.get(likeness(made));
+
+/** What an earlier page was closed over, of one person or of all; what is too old is told apart, and forgotten. */
+export function unsentBefore(by: string | undefined, now: number): { left: readonly Unsent[]; old: number } {
+  const theirs = all().filter((entry) => !OWN.has(entry.writeId) && (by === undefined || entry.by === by));
+  const [left, old] = [[] as Unsent[], [] as Unsent[]];
+  for (const entry of theirs) (now - entry.at > KNOWN_MS ? old : left).push(entry);
+  for (const entry of old) forgetUnsent(entry);
+  return { left, old: old.length };
+}
