@@ -96,7 +96,10 @@ describe('what the server did not answer', () => {
     standInServer({ [PATH]: NO_ANSWER, 'GET /session': open });
     await (await openPage('Ines')).current.save('removeFinding', FINDING);
     const kept = JSON.parse(localStorage.getItem('mendum.unsent') ?? '[]') as { at: number }[];
-    localStorage.setItem('mendum.unsent', JSON.stringify(kept.map((one) => ({ ...one, at: one.at - 30 * 86_400_000 }))));
+    localStorage.setItem(
+      'mendum.unsent',
+      JSON.stringify(kept.map((one) => ({ ...one, at: one.at - 30 * 86_400_000 }))),
+    );
     const again = standInServer({ [PATH]: SAVED, 'GET /session': open });
     const page = await openPage('Ines');
     await waitFor(() => expect(page.current.words).toContain('29 days ago'));
