@@ -1,4 +1,5 @@
 import type { WireSpec } from '../wire/index.ts';
+import type { EarlierSeen } from './comeback.ts';
 import type { Noted } from './noted.ts';
 
 /** A stretch along a run, mm from the run's start, from < to. */
@@ -27,4 +28,6 @@ export interface Base extends Stretch, Noted {
   readonly sort?: string | undefined;
   /** Temporary repairs that this one makes good, by the ids of their records. */
   readonly makesGood?: readonly string[] | undefined;
+  /** What was answered about earlier repairs beside it. */
+  readonly earlierSeen?: readonly EarlierSeen[] | undefined;
 }

@@ -9,4 +9,6 @@ export interface EarlierRepair extends Stretch {
   readonly diameterMm: number;
   /** What it is and from when: "sealed butt, job 0126, 2026-03-01". */
   readonly words: string;
+  /** How it is made: "Sealed butt"; absent in files from before it was told. */
+  readonly method?: string | undefined;
 }

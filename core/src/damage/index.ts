@@ -1,6 +1,7 @@
 export type { Stretch } from './base.ts';
 export type { CavityWay, DamagedWire } from './kind.ts';
 export type { OwnField, OwnFields } from './own.ts';
+export { CAUSES } from './cause.ts';
 export { NOTED, NOTED_NAMES, notedInWords, type NotedName } from './noted.ts';
 export type {
   CavityFinding,
@@ -24,6 +25,16 @@ export {
 } from './types.ts';
 export type { EarlierRepair } from './earlier.ts';
 export { repairsNear } from './near.ts';
+export {
+  failedBefore,
+  failureInWords,
+  FAILURE_NAMES,
+  FAILURES,
+  withAnswer,
+  type EarlierSeen,
+  type FailedBefore,
+  type Failure,
+} from './comeback.ts';
 export { endOfCircuit, isOfWholeConnector, isOnePiece } from './cavity.ts';
 export {
   addsCircuit,

@@ -1,4 +1,5 @@
-import type { Own, OwnFields } from './own.ts';
+import { CAUSES } from './cause.ts';
+import type { Own, OwnField, OwnFields } from './own.ts';
 
 /**
  * What any finding may have noted beside its figures. A line here is all that a field takes which is only stored and
@@ -11,6 +12,14 @@ export const NOTED = {
     title: 'Temporary until',
     hint: 'Leave empty for a permanent repair. A temporary one comes back on its day.',
     wanted: 'Give the day like 2030-05-31, or leave it empty.',
+  },
+  cause: {
+    type: 'choice',
+    required: false,
+    title: 'What did it',
+    hint: 'A repair fails again where the cause stays.',
+    wanted: 'Pick one of the causes, or leave it open.',
+    options: CAUSES,
   },
   reportedAs: {
     type: 'text',
@@ -36,5 +45,7 @@ export const NOTED_NAMES = Object.keys(NOTED) as readonly NotedName[];
 export const notedInWords = (finding: Noted): readonly { readonly name: NotedName; readonly words: string }[] =>
   NOTED_NAMES.flatMap((name) => {
     const value = finding[name];
-    return value === undefined ? [] : [{ name, words: `${NOTED[name].title}: ${value}` }];
+    if (value === undefined) return [];
+    const { title, options }: OwnField = NOTED[name];
+    return [{ name, words: `${title}: ${options?.[value] ?? value}` }];
   });

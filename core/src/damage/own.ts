@@ -19,6 +19,8 @@ interface OwnTypes {
   readonly text: string;
   readonly longText: string;
   readonly date: string;
+  /** One of its options, by its key. */
+  readonly choice: string;
 }
 
 /** A figure or thing that only some kinds of damage have. */
@@ -30,6 +32,8 @@ export interface OwnField<T extends keyof OwnTypes = keyof OwnTypes, R extends b
   readonly unit?: string;
   /** What is said under it while nothing is wrong. */
   readonly hint?: string;
+  /** What may be chosen, each in words. */
+  readonly options?: Readonly<Record<string, string>>;
   /** What is said when it is missing or no such thing. */
   readonly wanted: string;
 }

@@ -19,6 +19,7 @@ import type {
 } from '../operations/index.ts';
 import type { SideLoss } from '../mishap/index.ts';
 import { catalogueSchema } from './catalogueSchemas.ts';
+import { comebackSchemas } from './comebackSchema.ts';
 import { cableSchema, circuitSchema, nodeSchema, runSchema } from './harnessSchemas.ts';
 import { jobWithoutHarnessSchema, spentSchema } from './jobSchemas.ts';
 import { jobFileSchema } from './jobFile.ts';
@@ -281,6 +282,7 @@ export const ANSWERS: { readonly [N in AnsweringName]: Joi.Schema } = {
   records: answer<'records'>(bundleSchemas),
   chain: answer<'chain'>(chainSchemas),
   allRecords: answer<'allRecords'>(page(recordLine)),
+  comebacks: answer<'comebacks'>(comebackSchemas),
   harnessHistory: answer<'harnessHistory'>({
     harnessId: needed(words),
     done: needed(Joi.array().items(doneRepair)),

@@ -1,11 +1,13 @@
 import Joi from 'joi';
 import {
   CAVITY_FINDING_KINDS,
+  FAILURE_NAMES,
   FINDING_KINDS,
   NOTED,
   ownFieldsOf,
   type CavityFinding,
   type Finding,
+  type EarlierSeen,
   type OwnField,
 } from '../damage/index.ts';
 import { above0, cavityText, date, flag, id, lengthMm, list, longText, positionMm, text } from './schema/fields.ts';
@@ -14,7 +16,7 @@ import { cavitySchema } from './harnessSchemas.ts';
 import { wireSchema } from './wireSchemas.ts';
 
 /** A field of a finding, by what it may hold. */
-const HOLDS: Readonly<Record<OwnField['type'], Joi.Schema>> = {
+const HOLDS: Readonly<Record<Exclude<OwnField['type'], 'choice'>, Joi.Schema>> = {
   count: Joi.number().integer().min(1).max(2000),
   length: above0(100_000),
   amps: above0(1000),
@@ -27,18 +29,21 @@ const HOLDS: Readonly<Record<OwnField['type'], Joi.Schema>> = {
   date,
 };
 
+const schemaOf = ({ type, options = {} }: Pick<OwnField, 'type' | 'options'>): Joi.Schema =>
+  type === 'choice' ? oneOf(Object.keys(options)) : HOLDS[type];
+
 /** The fields that some kinds have of their own: asked for or allowed where a kind has them, refused elsewhere. */
 function ownSchemas(): Joi.SchemaMap {
   const all = FINDING_KINDS.flatMap((kind) =>
-    Object.entries(ownFieldsOf(kind)).map(([name, { type, required }]) => ({ kind, name, type, required })),
+    Object.entries(ownFieldsOf(kind)).map(([name, field]) => ({ kind, name, field })),
   );
   return Object.fromEntries(
-    all.map(({ name, type }): [string, Joi.Schema] => [
+    all.map(({ name, field }): [string, Joi.Schema] => [
       name,
-      HOLDS[type].when('kind', {
+      schemaOf(field).when('kind', {
         switch: all
           .filter((one) => one.name === name)
-          .map(({ kind, required }) => ({ is: kind, then: required ? Joi.required() : Joi.optional() })),
+          .map(({ kind, field: { required } }) => ({ is: kind, then: required ? Joi.required() : Joi.optional() })),
         otherwise: Joi.forbidden(),
       }),
     ]),
@@ -48,7 +53,7 @@ function ownSchemas(): Joi.SchemaMap {
 type Noted = { readonly [K in keyof typeof NOTED]?: unknown };
 /** What any finding may have noted beside its figures. */
 const notedSchemas = Object.fromEntries(
-  Object.entries<OwnField>(NOTED).map(([name, { type }]) => [name, HOLDS[type]]),
+  Object.entries<OwnField>(NOTED).map(([name, field]) => [name, schemaOf(field)]),
 ) as { readonly [K in keyof Noted]-?: Joi.Schema };
 
 /** What every kind has: the fields of all findings, and where it is where that is a cavity. */
@@ -73,6 +78,9 @@ export const findingSchema = named(
       insertWire: wireSchema,
       sort: id,
       makesGood: list(id).min(1),
+      earlierSeen: list(
+        shape<EarlierSeen>({ repairId: needed(id), failed: needed(flag), why: oneOf(FAILURE_NAMES) }),
+      ).min(1),
       at: cavitySchema.when('kind', {
         is: Joi.valid(...CAVITY_FINDING_KINDS),
         then: Joi.required(),

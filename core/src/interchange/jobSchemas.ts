@@ -80,11 +80,11 @@ const onWireFields = {
   diameterMm: needed(above0(200)),
 };
 /** A repair's body on the wire, as it is kept in a record. */
-export const onWireSchema = named('onWire', shape<Omit<EarlierRepair, 'id' | 'words'>>(onWireFields));
+export const onWireSchema = named('onWire', shape<Omit<EarlierRepair, 'id' | 'words' | 'method'>>(onWireFields));
 /** A repair of an earlier job that is on a wire already. */
 export const earlierSchema = named(
   'earlierRepair',
-  shape<EarlierRepair>({ id: needed(id), ...onWireFields, words: needed(text) }),
+  shape<EarlierRepair>({ id: needed(id), ...onWireFields, words: needed(text), method: text }),
 );
 
 /** What people decided about the layout. */

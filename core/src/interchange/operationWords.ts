@@ -50,6 +50,8 @@ export const DOES: Readonly<Record<OperationName, string>> = {
   records: 'Gives the records of a job, with their places in the chain.',
   chain: 'Walks the chain of records and audit lines, and says how far it holds.',
   allRecords: 'Lists the records of all jobs, or of one harness, the newest first; found by any words that they say.',
+  comebacks:
+    'Counts how often repairs came back, and were made again before they were signed, by method, part, lot, nest, person, harness or place; no share is told of fewer than five.',
   harnessHistory: 'Gives everything ever done on a harness, with where it lies by now.',
   due: 'Lists temporary repairs by the day they come back.',
   calendarAddress: 'Gives the secret address of the calendar of what is due back, where there is one.',

@@ -8,6 +8,7 @@ import type {
   RecordBundle,
   RecordLine,
 } from '../operations/index.ts';
+import { FAILURE_NAMES } from '../damage/index.ts';
 import type { Ruling } from '../prove/index.ts';
 import type { RecordReading, SpliceRecord } from '../record/index.ts';
 import { date, flag, instant, positionMm, version } from './schema/fields.ts';
@@ -27,6 +28,9 @@ export const rulingSchema = named(
     next: needed(words),
   }),
 );
+
+type RecordPart = NonNullable<SpliceRecord['parts']>[number];
+type RecordFailed = NonNullable<SpliceRecord['failedBefore']>[number];
 
 const versionOfThing = shape<SpliceRecord['practice']>({
   id: needed(words),
@@ -55,6 +59,12 @@ const recordSchema = named(
     tools: needed(lines),
     because: needed(lines),
     override: words,
+    cause: words,
+    parts: Joi.array().items(shape<RecordPart>({ name: needed(words), lot: words })),
+    closedBy: lines,
+    failedBefore: Joi.array().items(
+      shape<RecordFailed>({ recordId: needed(words), words: needed(words), why: oneOf(FAILURE_NAMES) }),
+    ),
     insert: words,
     redos: needed(Joi.number().integer().min(0)),
     temporaryUntil: words,

@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import { COMPARED_NAMES } from '../comeback/index.ts';
 import { LIMITS } from '../job/index.ts';
 import { LONGEST_MISHAP_MM } from '../mishap/index.ts';
 import { ROLES, SECRET_MOST, type SendingName, type SentOf, type WriteHead } from '../operations/index.ts';
@@ -53,6 +54,7 @@ export const SENT: { readonly [N in SendingName]: FieldsOf<SentOf<N>> } = {
   jobs: { ...paged, status: oneOf(['open', 'signed']) },
   jobShelf: atVersion,
   allRecords: { ...paged, harnessId: idText },
+  comebacks: { by: needed(oneOf(COMPARED_NAMES)), from: date, to: date },
   due: paged,
   setCalendar: { on: needed(flag) },
   practice: atVersion,

@@ -1,3 +1,4 @@
+import type { Compared, Rates } from '../comeback/index.ts';
 import type { EarlierRepair } from '../damage/index.ts';
 import type { SpliceRecord } from '../record/index.ts';
 import type { PageAsked, RecordLine } from './types.ts';
@@ -47,6 +48,19 @@ export interface HarnessHistory {
   readonly done: readonly DoneRepair[];
   /** How many there are in all. */
   readonly total: number;
+}
+
+/** What repairs are compared by, and when they were signed; ISO days, both counted in. */
+export interface ComebacksAsked {
+  readonly by: Compared;
+  readonly from?: string | undefined;
+  readonly to?: string | undefined;
+}
+/** How often repairs came back, by what they have in common. */
+export interface Comebacks extends Rates {
+  readonly by: Compared;
+  /** Lines that are not given. */
+  readonly more: number;
 }
 
 /** Where the calendar of what is due back is read by whoever knows its address; none where nobody may. */

@@ -45,7 +45,15 @@ export type {
   Tick,
 } from './types.ts';
 export { hasRight, ROLES } from './people.ts';
-export type { CalendarAddress, DoneBody, DoneRepair, HarnessHistory, RecordsAsked } from './history.ts';
+export type {
+  CalendarAddress,
+  Comebacks,
+  ComebacksAsked,
+  DoneBody,
+  DoneRepair,
+  HarnessHistory,
+  RecordsAsked,
+} from './history.ts';
 export type { Account, Right, Role, Session, SignIn } from './people.ts';
 export { mayDo, rightOf } from './rights.ts';
 export { asksSecret, whyNotSigned, type ToSign } from './signing.ts';

@@ -12,7 +12,7 @@ import type { QuickConnector, QuickRepair } from '../quick/index.ts';
 import type { FunctionSeen, Reading } from '../prove/index.ts';
 import type { HarnessEdit, JoinPlace, SameCircuit } from '../survey/index.ts';
 import type { Account, Role, Session, SignIn } from './people.ts';
-import type { CalendarAddress, HarnessHistory, RecordsAsked } from './history.ts';
+import type { CalendarAddress, Comebacks, ComebacksAsked, HarnessHistory, RecordsAsked } from './history.ts';
 import { adds, asks, changes, reads, removes, type ParamsOf } from './operation.ts';
 import type {
   Backups,
@@ -172,6 +172,7 @@ export const OPERATIONS = {
   records: reads<RecordBundle>()('/jobs/:jobId/record.json'),
   chain: reads<ChainState>()('/chain'),
   allRecords: reads<Page<RecordLine>, RecordsAsked>()('/records'),
+  comebacks: reads<Comebacks, ComebacksAsked>()('/comebacks'),
   harnessHistory: reads<HarnessHistory>()('/harnesses/:harnessId/history'),
   due: reads<DuePage, PageAsked>()('/due'),
   calendarAddress: reads<CalendarAddress>()('/calendar'),

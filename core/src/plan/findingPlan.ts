@@ -7,6 +7,7 @@ import { reachCostMm } from '../sizing/index.ts';
 import { slackTakenMm } from './together/extent.ts';
 import { cavityPlan } from './cavityPlan.ts';
 import { electricalCheck } from './electricalCheck.ts';
+import { failedWarnings } from './failed.ts';
 import type { JobIndex } from '../job/index.ts';
 import { measuredPath } from './measuredPath.ts';
 import { coverPlan, splicePlan } from './splicePlan.ts';
@@ -79,7 +80,7 @@ export function findingPlan(
     headline: headline(decision, item?.insertMm),
     because: [...decision.because, ...pastWords(item, run, index)],
     asks: decision.asks,
-    warnings: decision.warnings,
+    warnings: [...failedWarnings(decided.finding, job, method?.name), ...decision.warnings],
     passed: passedOver(decision),
     ...(decided.finding.temporaryUntil === undefined ? {} : { temporaryUntil: decided.finding.temporaryUntil }),
     ranked: decision.ranked,

@@ -45,6 +45,8 @@ interface SpliceJoin {
   /** Name of its family's drawing. */
   readonly glyph: GlyphName;
   readonly joint: SizedJoint;
+  /** Tool and nest that close its two ends, in words; absent where it is not crimped. */
+  readonly closedBy?: { readonly left: string; readonly right: string } | undefined;
   /** The shield's own splice beside it. */
   readonly shield?: ShieldSplice | undefined;
 }

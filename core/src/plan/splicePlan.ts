@@ -83,6 +83,7 @@ export function splicePlan(
   const shieldJoint =
     decision.shield?.method.joints[splice.side === 'right' ? 1 : 0] ?? decision.shield?.method.joints[0];
   const shield = decision.shield && shieldJoint && { methodName: decision.shield.method.name, joint: shieldJoint };
+  const closedBy = decision.site && crimpedBy(method, decision.site, splice.side === 'right' ? 1 : 0, around.catalogue);
   const tugN = tugTargetN(areaMm2(thinnest.size));
   return {
     id: splice.id,
@@ -95,6 +96,7 @@ export function splicePlan(
     methodName: method.name,
     glyph: glyphOf(method.methodId),
     joint,
+    ...(closedBy ? { closedBy } : {}),
     ...(shield ? { shield } : {}),
     centreMm: splice.centreMm,
     fromMm: splice.fromMm,
@@ -129,7 +131,7 @@ export function splicePlan(
       tugN,
       solid: wires.some((wire) => wire.conductor.kind === 'solid'),
       notch: sizeInWords(thinnest.size),
-      crimpedBy: decision.site && crimpedBy(method, decision.site, splice.side === 'right' ? 1 : 0, around.catalogue),
+      crimpedBy: closedBy,
       ironW: ironW(thickestMm2),
       twistBack: circuit.pairWith !== undefined,
       habits: around.practice.habits,

@@ -1,20 +1,12 @@
-import type { Catalogue } from '../catalogue/index.ts';
-import { findingInWords, type EarlierRepair, type Stretch } from '../damage/index.ts';
+import { CAUSES, failedBefore, findingInWords, type Finding } from '../damage/index.ts';
 import type { Run } from '../harness/index.ts';
 import type { Job } from '../job/index.ts';
-import type { CavityPlan, FindingPlan, Plan } from '../plan/index.ts';
-import {
-  maySign,
-  readInWords,
-  standingOf,
-  type Check,
-  type FunctionSeen,
-  type Reading,
-  type Ruling,
-} from '../prove/index.ts';
-import { figure, formatMm } from '../units/index.ts';
+import type { Plan } from '../plan/index.ts';
+import { maySign, readInWords, standingOf, type FunctionSeen, type Reading, type Ruling } from '../prove/index.ts';
+import { formatMm } from '../units/index.ts';
 import { colourInWords, wireInWords } from '../wire/index.ts';
 import { functionsOf, functionWords } from './functions.ts';
+import { madeOf, NO_LOTS, type LotOf, type Made } from './made.ts';
 import type { RecordReading, SpliceRecord } from './types.ts';
 
 /** A record that cannot be made, with the splices that stand in the way. */
@@ -28,22 +20,6 @@ export class RecordRefused extends Error {
   }
 }
 
-/** A splice, a cover or work at a cavity, as far as a record goes. */
-export interface Made {
-  readonly id: string;
-  readonly make: number;
-  readonly atMm: number;
-  /** The run on which it is, where that is not its finding's. */
-  readonly runId?: string | undefined;
-  /** From edge to edge on its run, and how thick; nothing at a cavity. */
-  readonly body?: (Stretch & { readonly kind: EarlierRepair['kind']; readonly diameterMm: number }) | undefined;
-  readonly checks: readonly Check[];
-  readonly method: string;
-  readonly materials: readonly string[];
-  /** Tools of its own; absent where they are the chosen method's. */
-  readonly tools?: readonly string[] | undefined;
-}
-
 /**
  * Where something is, from a named point: from the run's start, but at the far end of a run that nobody has measured
  * from there, since nobody knows how far it is from the start.
@@ -52,108 +28,6 @@ export function placeOn(run: Run, atMm: number): { readonly atMm: number; readon
   return run.atLeast === true && atMm >= run.lengthMm
     ? { atMm: 0, fromNodeId: run.toNodeId }
     : { atMm, fromNodeId: run.fromNodeId };
-}
-
-/** Cores of a cable that carry nothing and were ended here, by their colours where they are known. */
-function sparesEnded({ work: { cable }, steps }: CavityPlan): string[] {
-  if (!cable || !steps.some(({ key }) => key === 'spareCores')) return [];
-  const { unusedCores, spareColours = [] } = cable;
-  return [`unused cores ended: ${spareColours.length === unusedCores ? spareColours.join(', ') : unusedCores}`];
-}
-
-/** Of which lot a part is, by its id; none where nobody noted one. */
-export type LotOf = (partId: string | undefined) => string | undefined;
-const NO_LOTS: LotOf = () => undefined;
-
-/** Lots of the parts that are in use on a shelf. */
-export const lotsOn =
-  ({ parts }: Pick<Catalogue, 'parts'>): LotOf =>
-  (partId) =>
-    parts.find(({ id }) => id === partId)?.lot;
-
-/** The splices, the cover and the work at a cavity of a finding. @param lotOf of which lot its parts are */
-export function madeOf(finding: FindingPlan, lotOf: LotOf = NO_LOTS): Made[] {
-  const ofLot = (words: string, partId: string | undefined): string => {
-    const lot = lotOf(partId);
-    return lot === undefined ? words : `${words}, lot ${lot}`;
-  };
-  const splices = finding.splices.map((splice): Made => {
-    const { seal } = splice.joint;
-    const cover =
-      seal.kind === 'sleeve'
-        ? [ofLot(`${seal.name}, cut ${seal.cutMm} mm`, seal.partId)]
-        : seal.kind === 'wrap'
-          ? [ofLot(`${seal.name}, ${figure(seal.lengthMm, 0)} mm`, seal.partId)]
-          : [];
-    const insert =
-      finding.insert && (finding.isLead ? finding.approach !== 'pigtail' : splice.side === 'left')
-        ? [
-            `${wireInWords(finding.insert.wire.wire)}, ${colourInWords(finding.insert.wire.wire.colour)}, ${formatMm(finding.insert.lengthMm, 0)}`,
-          ]
-        : [];
-    return {
-      id: splice.id,
-      make: splice.make,
-      atMm: splice.centreMm,
-      runId: splice.runId,
-      body: { kind: 'splice', fromMm: splice.fromMm, toMm: splice.toMm, diameterMm: splice.joint.bodyDiameterMm },
-      checks: splice.checks,
-      method: splice.methodName,
-      materials: [
-        ofLot(splice.joint.partName, splice.joint.partId),
-        ...cover,
-        ...insert,
-        ...(splice.shield ? [`shield: ${splice.shield.joint.partName}`] : []),
-      ],
-    };
-  });
-  const { cover } = finding;
-  for (const cavity of [finding.cavity, finding.far]) {
-    if (!cavity) continue;
-    const { work } = cavity;
-    const materials = [
-      ...(work.terminal
-        ? [
-            ofLot(work.terminal.partName, work.terminal.partId),
-            ...(work.terminal.seal ? [work.terminal.seal.name] : []),
-          ]
-        : []),
-      ...(finding.added && (cavity === finding.far || !finding.far)
-        ? [`${wireInWords(work.wire)}, ${colourInWords(work.wire.colour)}, ${formatMm(finding.added.lengthMm, 0)}`]
-        : []),
-      ...sparesEnded(cavity),
-      `${work.nodeName}, cavity ${work.at.cavity}`,
-    ];
-    splices.push({
-      id: cavity.id,
-      make: cavity.make,
-      runId: cavity.runId,
-      atMm: cavity.atMm,
-      checks: cavity.checks,
-      method: cavity.name,
-      materials,
-      tools: work.toolNames,
-    });
-  }
-  return cover
-    ? [
-        ...splices,
-        {
-          id: cover.id,
-          make: cover.make,
-          atMm: cover.atMm,
-          body: { kind: 'cover', ...cover.covers, diameterMm: cover.diameterMm },
-          checks: cover.checks,
-          method: cover.name,
-          materials: [
-            ofLot(
-              `${cover.partName}, ${figure(cover.lengthMm, 0)} mm`,
-              finding.covers.find(({ coverId }) => coverId === cover.coverId)?.partId,
-            ),
-          ],
-        },
-      ]
-    : splices;
 }
 
 /** The readings of one splice, earlier makes too, each with its ruling. */
@@ -175,6 +49,12 @@ export function readingsOf(made: Made, readings: readonly Reading[]): RecordRead
         },
       ];
     });
+}
+
+/** What failed here before, by the records of it. */
+function failedOf(found: Finding, { earlier }: Pick<Job, 'earlier'>): Pick<SpliceRecord, 'failedBefore'> {
+  const failed = failedBefore(found, earlier).map(({ repair: { id, words }, why }) => ({ recordId: id, words, why }));
+  return failed.length > 0 ? { failedBefore: failed } : {};
 }
 
 /** A reason stands in for its reading. */
@@ -277,6 +157,13 @@ export function buildRecords(
         materials: made.materials,
         tools: made.tools ?? ranked?.toolNames ?? [],
         because: finding.because,
+        ...(source.cause === undefined ? {} : { cause: CAUSES[source.cause as keyof typeof CAUSES] }),
+        parts: made.parts.map(({ name, partId }) => {
+          const lot = lotOf(partId);
+          return lot === undefined ? { name } : { name, lot };
+        }),
+        closedBy: made.closedBy,
+        ...failedOf(source, job),
         override: finding.chosenBy && `${finding.chosenBy.by} chose this: ${finding.chosenBy.reason}`,
         insert: finding.insert && formatMm(finding.insert.lengthMm, 0),
         readings: readingsOf(made, readings),

@@ -1,7 +1,8 @@
 export { proofWords, recordText } from './words.ts';
 export { functionsOf, notWatched } from './functions.ts';
 export type { FunctionLine } from './functions.ts';
-export { buildRecords, lotsOn, placeOn, RecordRefused } from './build.ts';
+export { buildRecords, placeOn, RecordRefused } from './build.ts';
+export { lotsOn } from './made.ts';
 export type { When } from './build.ts';
 export { foundAgain } from './good.ts';
 export type { Temporary } from './good.ts';

@@ -1,3 +1,4 @@
+import { failureInWords } from '../damage/index.ts';
 import type { SpliceRecord } from './types.ts';
 
 /** Columns of the record table, in order; units are in the names. */
@@ -12,10 +13,13 @@ export const recordColumns = [
   'at_mm',
   'from',
   'finding',
+  'cause',
+  'failed_before',
   'approach',
   'method',
   'materials',
   'tools',
+  'closed_by',
   'readings',
   'proved',
   'function_seen',
@@ -40,10 +44,13 @@ export const recordRow = (record: SpliceRecord): (string | number)[] => [
   Math.round(record.atMm * 10) / 10,
   record.fromName,
   record.finding,
+  record.cause ?? '',
+  (record.failedBefore ?? []).map(({ words, why }) => `${words}, ${failureInWords(why)}`).join('; '),
   record.approach,
   record.method,
   record.materials.join('; '),
   record.tools.join('; '),
+  (record.closedBy ?? []).join('; '),
   record.readings.map((reading) => `${reading.title}: ${reading.words} (${reading.ruling.verdict})`).join('; '),
   record.notMeasured === true ? 'looked at, not measured' : 'proved',
   record.functionSeen ?? '',

@@ -4,7 +4,8 @@ import type { FindingPlan, Plan } from '../plan/index.ts';
 import { isProved } from '../mapping/index.ts';
 import { standingOf, type FunctionSeen, type Reading } from '../prove/index.ts';
 import { figure } from '../units/index.ts';
-import { inUtc, isolationWords, madeOf, placeOn, readingsOf, type When } from './build.ts';
+import { inUtc, isolationWords, placeOn, readingsOf, type When } from './build.ts';
+import { madeOf } from './made.ts';
 import { functionsOf, sheetFunctions } from './functions.ts';
 import type { JobSheet, SheetLine, SpliceRecord } from './types.ts';
 

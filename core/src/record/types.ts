@@ -1,4 +1,4 @@
-import type { EarlierRepair } from '../damage/index.ts';
+import type { EarlierRepair, Failure } from '../damage/index.ts';
 import type { Caution } from '../approach/index.ts';
 import type { Ruling, Standing } from '../prove/index.ts';
 import type { SheetFunction } from './functions.ts';
@@ -35,6 +35,15 @@ interface RecordWork {
   readonly tools: readonly string[];
   readonly because: readonly string[];
   readonly override?: string | undefined;
+  /** What did the damage, in words; absent where nobody said. */
+  readonly cause?: string | undefined;
+  /** Its parts, each with its lot where that is noted; absent in records made before they were kept apart. */
+  readonly parts?: readonly { readonly name: string; readonly lot?: string | undefined }[] | undefined;
+  /** Tool and nest of each crimp. */
+  readonly closedBy?: readonly string[] | undefined;
+  /** Earlier repairs that were found to have failed here, by the ids of their records, and why. */
+  readonly failedBefore?:
+    readonly { readonly recordId: string; readonly words: string; readonly why?: Failure | undefined }[] | undefined;
   readonly insert?: string | undefined;
   readonly redos: number;
   readonly temporaryUntil?: string | undefined;
@@ -45,7 +54,7 @@ interface RecordWork {
 /** What of it stays on the wire for jobs that come later. */
 interface RecordLeft {
   /** Its body on the wire; absent for work at a cavity, and in records made before it was kept. */
-  readonly onWire?: Omit<EarlierRepair, 'id' | 'words'> | undefined;
+  readonly onWire?: Omit<EarlierRepair, 'id' | 'words' | 'method'> | undefined;
   /** Earlier repairs that were cut out with it, by id. */
   readonly cutsOut?: readonly string[] | undefined;
   /** Temporary repairs that it makes good, by the ids of their records. */

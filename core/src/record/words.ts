@@ -1,3 +1,4 @@
+import { failureInWords } from '../damage/index.ts';
 import type { SpliceRecord } from './types.ts';
 
 /** What was read of a repair, in words: "Tug: held 62 N". Of the last make only. */
@@ -20,6 +21,9 @@ export const recordText = (record: SpliceRecord, more: readonly (string | undefi
     ...record.materials,
     ...record.tools,
     ...record.readings.flatMap(({ title, words, by }) => [title, words, by]),
+    record.cause,
+    ...(record.closedBy ?? []),
+    ...(record.failedBefore ?? []).map(({ words, why }) => `came back: ${words}, ${failureInWords(why)}`),
     record.override,
     record.temporaryUntil === undefined ? undefined : `temporary until ${record.temporaryUntil}`,
     record.redos > 0 ? 'made again' : undefined,

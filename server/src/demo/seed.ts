@@ -1,16 +1,25 @@
 import { keepRecord } from '../chain/append.ts';
 import { randomUUID } from 'node:crypto';
 import type { EntityManager } from 'typeorm';
+import { repairsNear, type Failure } from '@mendum/core/damage';
 import type { Job } from '@mendum/core/job';
 import { mishapCost, mishapOf, type MishapSaid, type Progress } from '@mendum/core/mishap';
 import { allMakes, plan, type Plan, type SplicePlan } from '@mendum/core/plan';
 import { BENCH_SOLDER, CRIMP_FIRST, type Practice } from '@mendum/core/practice';
 import type { FunctionSeen, Check, ReadingValue } from '@mendum/core/prove';
 import { buildRecords, functionsOf, lotsOn, RecordRefused } from '@mendum/core/record';
-import { CatalogueEntity, JobEntity, PersonEntity, ReadingEntity, RedoEntity, TickEntity } from '../db/entities.ts';
+import {
+  CatalogueEntity,
+  FindingEntity,
+  JobEntity,
+  PersonEntity,
+  ReadingEntity,
+  RedoEntity,
+  TickEntity,
+} from '../db/entities.ts';
 import type { Database } from '../db/open.ts';
 import { inLocalTime } from '../record/when.ts';
-import { insertJob, loadJob, touch, type StoredJob } from '../jobs/store.ts';
+import { findingRow, insertJob, loadJob, touch, type StoredJob } from '../jobs/store.ts';
 import { harvesterJob, harvesterLampJob } from './harvester.ts';
 import { ferryJob, tractorBrakeJob, tractorJob, tractorMotorJob, tugJob, tugSeatJob } from './others.ts';
 import { resurfacerJob } from './resurfacer.ts';
@@ -55,6 +64,21 @@ interface Finished {
   readonly by: string;
   readonly note: string;
   readonly failFirst: boolean;
+  /** Why the earlier repair failed that this one is the comeback of. */
+  readonly failed?: Failure | undefined;
+}
+
+/** What was found lies on an earlier repair, and somebody saw why that failed. */
+async function sayFailed(manager: EntityManager, jobId: string, why: Failure): Promise<void> {
+  const { job } = await loadJob(manager, jobId);
+  for (const [position, found] of job.findings.entries()) {
+    const [near] = repairsNear(found, job.earlier);
+    if (near)
+      await manager.save(
+        FindingEntity,
+        findingRow(jobId, { ...found, earlierSeen: [{ repairId: near.repair.id, failed: true, why }] }, position, 1),
+      );
+  }
 }
 
 /** All is made and read. @returns the plan that it was made by */
@@ -137,9 +161,10 @@ const watched = (job: Job, planned: Plan, by: string, day: string): FunctionSeen
     { circuitId: circuit.id, moment: 'after', answer: 'works', by, at: `${day}T10:05:00.000Z` },
   ]);
 
-async function finish(manager: EntityManager, { job, practice, by, note, failFirst }: Finished): Promise<void> {
+async function finish(manager: EntityManager, { job, practice, by, note, failFirst, failed }: Finished): Promise<void> {
   const day = job.asOf ?? '';
   const { id } = await insertJob(manager, job, practice, by, `${day}T07:20:00.000Z`);
+  if (failed) await sayFailed(manager, id, failed);
   if (failFirst) await failOnce(manager, id, by, `${day}T08:05:00.000Z`);
   const planned = await readAll(manager, id, by, `${day}T09:40:00.000Z`);
   const stored = await loadJob(manager, id);

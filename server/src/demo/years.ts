@@ -1,6 +1,7 @@
-import type { Finding } from '@mendum/core/damage';
+import type { Failure, Finding } from '@mendum/core/damage';
 import type { Harness } from '@mendum/core/harness';
 import type { Job, Machine } from '@mendum/core/job';
+import { areaMm2 } from '@mendum/core/wire';
 import { harvesterJob } from './harvester.ts';
 import { DUNMARRA, FERRY, RAMP, REAR_LOOM } from './otherHarnesses.ts';
 import { dayFrom, momentFrom } from './parts.ts';
@@ -14,6 +15,8 @@ export interface PastJob {
   /** Of which lot the butts on the shelf were. */
   readonly lot: string;
   readonly failFirst: boolean;
+  /** Why the earlier repair failed that this one is the comeback of. */
+  readonly failed?: Failure | undefined;
 }
 
 const DAYS = 730;
@@ -22,6 +25,8 @@ const PEOPLE = ['Ines Valdur', 'Marek Osei'] as const;
 /** Days before today between which one lot of butts was bad, and one nest out of setting. */
 const BAD_LOT = { from: 330, to: 260, lot: 'T-0412' } as const;
 const NEST_OUT = { from: 520, to: 440 } as const;
+/** The small nest takes copper up to so much, mm². */
+const SMALL_NEST_MM2 = 1.04;
 /** Of the bad lot so many come back, and after so many days. */
 const COMES_BACK = 0.6;
 const BACK_AFTER = 35;
@@ -64,7 +69,7 @@ const models = (today: Date): readonly Model[] => [
   },
   { machine: FERRY, harness: RAMP, machines: 3, weak: { runId: 'R1', atMm: 330, cause: 'Pulled with the lid.' } },
 ];
-const CAUSES = ['Rubbed at a clip.', 'Pulled when the pump was changed.', 'A mouse.', 'Pinched by a bracket.'];
+const NOTES = ['Rubbed at a clip.', 'Pulled when the pump was changed.', 'A mouse.', 'Pinched by a bracket.'];
 const KINDS = ['parted', 'corroded', 'parted', 'strandsLost', 'parted', 'corroded'] as const;
 
 /** One of the machines of a model, as the workshop calls it. */
@@ -107,6 +112,7 @@ export function pastJobs(today: Date): readonly PastJob[] {
       ? {
           ...again.finding,
           kind: 'poorRepair',
+          cause: 'repair',
           fromMm: again.finding.fromMm - 6,
           toMm: again.finding.toMm + 6,
           note: 'Came back: the butt let go, its barrel cracked.',
@@ -121,15 +127,17 @@ export function pastJobs(today: Date): readonly PastJob[] {
           cutBackLeftMm: kind === 'corroded' ? 8 : 3,
           cutBackRightMm: kind === 'corroded' ? 8 : 3,
           slackMm: Math.round(20 + random() * 60),
-          note: isWeak ? weak.cause : pick(CAUSES),
+          note: isWeak ? weak.cause : pick(NOTES),
         };
     if (isBad && !again && random() < COMES_BACK) back.push({ ago, unit: of, finding: found });
-    const isNestOut = ago <= NEST_OUT.from && ago >= NEST_OUT.to && random() < 0.5;
+    const isSmall = areaMm2(circuit.wire.size) <= SMALL_NEST_MM2;
+    const isNestOut = ago <= NEST_OUT.from && ago >= NEST_OUT.to && isSmall;
     return {
       by,
       failFirst: isNestOut,
+      ...(again ? { failed: 'cracked' as const } : {}),
       lot,
-      note: isNestOut ? 'The 0.5–1.5 nest was out of setting; made again with the other tool.' : '',
+      note: isNestOut ? 'The small nest was out of setting; made again with the other tool.' : '',
       job: {
         id: `past-${index}`,
         number: `${day.slice(2, 4)}-${String(index + 1).padStart(3, '0')}`,

@@ -17,6 +17,7 @@ const COSTLY: readonly OperationName[] = [
   'templateSheets',
   'templateDrawing',
   'chain',
+  'comebacks',
   'find',
   'practiceEffect',
   'importJob',

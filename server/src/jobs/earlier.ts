@@ -37,7 +37,7 @@ export function repairsOn(
       const { id } = signed.get(keyOf(row)) ?? row;
       const moved = own.placed?.[keyOf(row)];
       return body.onWire && moved !== null && !cutOut.has(keyOf(row))
-        ? [[keyOf(row), { ...body.onWire, ...moved, id, words: wordsOf(body) }] as const]
+        ? [[keyOf(row), { ...body.onWire, ...moved, id, words: wordsOf(body), method: body.method }] as const]
         : [];
     }),
   );

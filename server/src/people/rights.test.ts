@@ -60,6 +60,7 @@ const TABLE: Readonly<Record<OperationName, string>> = {
   records: 'tila',
   chain: 'tila',
   allRecords: 'tila',
+  comebacks: 'tila',
   harnessHistory: 'tila',
   due: 'tila',
   calendarAddress: 'tila',

@@ -5,6 +5,7 @@ import type { Practice } from '@mendum/core/practice';
 import type { Database } from '../db/open.ts';
 import { makeFinder, type Finder } from '../find/finder.ts';
 import { stampOf } from '../jobs/stamp.ts';
+import { noFacts, type Facts } from '../record/comebacks.ts';
 import { loadJob, type StoredJob } from '../jobs/store.ts';
 
 /** A job as it was read, its plan, and the stamp of all that the plan depends on. */
@@ -28,6 +29,8 @@ export interface Desk {
   readonly memoryOf: ReturnType<typeof memories>;
   /** Finds circuits of any harness; brought to what is stored before it is asked. */
   readonly finder: Finder;
+  /** What counts of signed repairs, as far as they were read. */
+  readonly facts: Facts;
 }
 
 /** Practices and shelves whose plans are remembered: a run that did not change is not searched anew. */
@@ -90,6 +93,7 @@ export function makeDesk(read: Database['read']): Desk {
     planOf,
     memoryOf,
     finder: makeFinder(),
+    facts: noFacts(),
     planned: (jobId) => answer(jobId, false),
     asBegun: (jobId) => answer(jobId, true),
   };

@@ -16,7 +16,7 @@ import {
 import type { Practice } from '@mendum/core/practice';
 import type { Check } from '@mendum/core/prove';
 import { buildRecords, lotsOn, jobSheet, RecordRefused, type SpliceRecord } from '@mendum/core/record';
-import type { ChainState, FoundCircuit, JobEffect } from '@mendum/core/operations';
+import type { ChainState, Comebacks, ComebacksAsked, FoundCircuit, JobEffect } from '@mendum/core/operations';
 import type { EntityManager } from 'typeorm';
 import { headOf, rowsOf, type Ask } from '../chain/stored.ts';
 import { walk } from '../chain/walk.ts';
@@ -24,6 +24,7 @@ import { JobEntity } from '../db/entities.ts';
 import { AppError } from '../errors.ts';
 import { bringUpToDate } from '../find/known.ts';
 import { hasBegun, loadJob, type StoredJob } from '../jobs/store.ts';
+import { comebacksOf } from '../record/comebacks.ts';
 import { sheetPdf, signatureOf } from '../record/pdf.ts';
 import { notReplaced } from '../record/notReplaced.ts';
 import { inLocalTime } from '../record/when.ts';
@@ -262,6 +263,10 @@ export const TASKS = {
       const [last] = await rowsOf(ask)(head.row, 1);
       return { ...whole, at, ...(broken && { broken }), signs: (last?.signature ?? null) !== null };
     }),
+
+  /** How often repairs came back, by what they have in common. */
+  comebacks: (desk: Desk, { asked }: { readonly asked: ComebacksAsked }): Promise<Comebacks> =>
+    comebacksOf(desk.facts, desk.read, asked),
 
   /** Circuits of any harness, by words. */
   find: async (desk: Desk, { words }: { readonly words: string }): Promise<FoundCircuit[]> => {

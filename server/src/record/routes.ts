@@ -118,6 +118,7 @@ export function recordRoutes(router: Router, db: Database, planner: Planner, tod
 
   read(router, 'chain', () => planner.ask('chain', { at: new Date().toISOString() }));
   read(router, 'allRecords', ({ args }) => db.read((manager) => listRecords(manager, args)));
+  read(router, 'comebacks', ({ args: { by, from, to } }) => planner.ask('comebacks', { asked: { by, from, to } }));
   read(router, 'harnessHistory', ({ args: { harnessId } }) => db.read((manager) => historyOf(manager, harnessId)));
   read(router, 'due', ({ args }) => db.read((manager) => listDue(manager, args, today())));
 }

@@ -1,15 +1,20 @@
 import clsx from 'clsx';
 import { differenceInCalendarDays, parseISO } from 'date-fns';
-import { Link } from 'react-router';
+import { lazy, Suspense } from 'react';
+import { Link, useSearchParams } from 'react-router';
 import type { DueBack } from '@mendum/core/operations';
 import { useDueInfiniteQuery } from '../app/api.ts';
 import { PagedList } from '../app/PagedList.tsx';
 import { usePages } from '../app/usePages.ts';
+import { Working } from '../ui/empty.tsx';
 import { Tabs } from '../ui/tabs.tsx';
 import { CalendarLine } from './CalendarLine.tsx';
 import { Place } from './Place.tsx';
 import { DueActions } from './DueActions.tsx';
 import { RecordList, RecordWords } from './RecordList.tsx';
+
+/** It brings its charts with it: only when it is opened. */
+const Comebacks = lazy(async () => ({ default: (await import('./comebacks/Comebacks.tsx')).Comebacks }));
 
 function inDays(until: string): string {
   const days = differenceInCalendarDays(parseISO(until), new Date());
@@ -62,10 +67,16 @@ function DueList() {
 
 /** Temporary repairs that come back, and every record that was signed. */
 export function DuePlace() {
+  const [search, setSearch] = useSearchParams();
   return (
-    <Place title="Due back" about="Temporary repairs with the day each is to be made good, and all records.">
+    <Place
+      title="Due back"
+      about="Temporary repairs with the day each is to be made good, all records, and what comes back."
+    >
       <Tabs
         label="What is listed"
+        shown={search.get('show') ?? 'due'}
+        onShow={(show) => setSearch({ show }, { replace: true })}
         tabs={[
           {
             name: 'due',
@@ -77,7 +88,16 @@ export function DuePlace() {
               </>
             ),
           },
-          { name: 'records', title: 'All records', content: <RecordList /> },
+          { name: 'records', title: 'All records', content: <RecordList begin={search.get('search') ?? ''} /> },
+          {
+            name: 'comebacks',
+            title: 'What comes back',
+            content: (
+              <Suspense fallback={<Working words="Counting what came back…" />}>
+                <Comebacks />
+              </Suspense>
+            ),
+          },
         ]}
       />
     </Place>

@@ -37,9 +37,9 @@ export function RecordWords({ body }: { readonly body: SpliceRecord }) {
   );
 }
 
-/** Every record that counts, the newest first; found by words on the server. */
-export function RecordList() {
-  const [words, setWords] = useState('');
+/** Every record that counts, the newest first; found by words on the server. @param begin words that are looked for first */
+export function RecordList({ begin = '' }: { readonly begin?: string }) {
+  const [words, setWords] = useState(begin);
   const search = useSettled(words.trim());
   const pages = usePages(useAllRecordsInfiniteQuery(search === '' ? {} : { search }));
   return (

@@ -1,8 +1,9 @@
-import { render, screen } from '@testing-library/react';
+import { fireEvent, render, screen, waitFor } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
 import type { EarlierRepair } from '@mendum/core/damage';
 import { findingOf, InJob, viewOf } from '../test/job.tsx';
-import { standInServer } from '../test/server.ts';
+import { standInServer, writesOf } from '../test/server.ts';
+import { DecideStage } from './decide/DecideStage.tsx';
 import { LayoutStage } from './layout/LayoutStage.tsx';
 import { SurveyStage } from './survey/SurveyStage.tsx';
 
@@ -45,6 +46,38 @@ describe('an old splice at 426, and new damage at 445', () => {
     expect(screen.getAllByRole('listitem').map(({ textContent }) => textContent)).toEqual(
       expect.arrayContaining(['1 at 426–462 mm: Sealed butt, job 0126', '2 at 460–496 mm: Sealed butt, job 0138']),
     );
+  });
+  it.each([
+    ['wet', { repairId: '0126', failed: true, why: 'wet' }],
+    ['unknown', { repairId: '0126', failed: true }],
+    ['holds', { repairId: '0126', failed: false }],
+  ])('Survey asks whether it failed: “%s” is kept with the finding', async (said, kept) => {
+    const sent = standInServer({ 'PUT /jobs/job/findings/F1': { body: { version: 2, jobVersion: 2 } } });
+    render(
+      <InJob view={jobAfter(onIt)}>
+        <SurveyStage />
+      </InJob>,
+    );
+    fireEvent.change(screen.getByLabelText('Did it fail?'), { target: { value: said } });
+    await waitFor(() => expect(writesOf(sent)).toHaveLength(1));
+    expect(writesOf(sent)[0]?.body?.finding).toMatchObject({ id: 'F1', fromMm: 443, earlierSeen: [kept] });
+  });
+  it('Decide says that it failed, why, and that this would be the same again; its method is marked', () => {
+    standInServer({});
+    const view = jobAfter({ ...onIt, method: 'Sealed butt' });
+    const findings = view.job.findings.map((one) => ({
+      ...one,
+      earlierSeen: [{ repairId: '0126', failed: true, why: 'wet' as const }],
+    }));
+    render(
+      <InJob view={{ ...view, job: { ...view.job, findings } }}>
+        <DecideStage />
+      </InJob>,
+    );
+    expect(screen.getByText(/Failed here before: Sealed butt, job 0126; water got in\./).textContent).toContain(
+      'This would be the same joint again.',
+    );
+    expect(screen.getAllByText('▲ Failed here before.')).toHaveLength(1);
   });
   it('Lay out crosses out what is cut out, and counts the one that stays', () => {
     standInServer({});

@@ -8,9 +8,19 @@ export interface Tab {
   readonly content: ReactNode;
 }
 
+interface TabsProps {
+  readonly label: string;
+  readonly tabs: readonly Tab[];
+  /** Which one is shown, where the page keeps that itself. */
+  readonly shown?: string | undefined;
+  readonly onShow?: (name: string) => void;
+}
+
 /** Lists of which one is shown at a time; arrow keys go from one to the next. */
-export function Tabs({ label, tabs }: { readonly label: string; readonly tabs: readonly Tab[] }) {
-  const [chosen, setChosen] = useState<string>();
+export function Tabs({ label, tabs, shown: asked, onShow }: TabsProps) {
+  const [own, setOwn] = useState<string>();
+  const chosen = onShow ? asked : own;
+  const setChosen = onShow ?? setOwn;
   const shown = tabs.find(({ name }) => name === chosen) ?? tabs[0];
   return (
     <Radix.Root value={shown?.name ?? ''} onValueChange={setChosen}>

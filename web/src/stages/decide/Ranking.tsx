@@ -2,6 +2,7 @@ import { lazy, Suspense, useState } from 'react';
 import clsx from 'clsx';
 import type { CoverId } from '@mendum/core/approach';
 import type { MethodId } from '@mendum/core/family';
+import { failedBefore } from '@mendum/core/damage';
 import type { MethodStatus, RuleHit } from '@mendum/core/method';
 import type { FindingPlan } from '@mendum/core/plan';
 import { Button } from '../../ui/button.tsx';
@@ -51,7 +52,10 @@ const SHOWN_AT_FIRST = 6;
  * instead".
  */
 export function Ranking({ finding }: { readonly finding: FindingPlan }) {
-  const { locked } = useOpenJob();
+  const { locked, findingOf, view } = useOpenJob();
+  const failed = new Set(
+    failedBefore(findingOf(finding.findingId), view.job.earlier).map(({ repair }) => repair.method),
+  );
   const [open, setOpen] = useState<string>();
   const [instead, setInstead] = useState<Line>();
   const [against, setAgainst] = useState<MethodId>();
@@ -90,6 +94,7 @@ export function Ranking({ finding }: { readonly finding: FindingPlan }) {
                   )}
                 </div>
                 <p className={clsx(line.status === 'refused' && 'text-soft')}>
+                  {failed.has(line.name) ? <b className="text-rework">▲ Failed here before. </b> : null}
                   {line.because === '' ? 'Allowed.' : line.because}
                 </p>
                 <div className="flex items-center">

@@ -1,24 +1,6 @@
 import { Link } from 'react-router';
-import type { EarlierRepair, Finding } from '@mendum/core/damage';
-import { repairsNear } from '@mendum/core/damage';
+import type { EarlierRepair } from '@mendum/core/damage';
 import { Figure, useLength } from '../../ui/units.tsx';
-
-/** That damage lies on an earlier repair, or near one. */
-export function NearRepairs({
-  finding,
-  earlier,
-}: {
-  readonly finding: Finding;
-  readonly earlier: readonly EarlierRepair[];
-}) {
-  const { plain, unit } = useLength();
-  return repairsNear(finding, earlier).map(({ repair: { id, words, fromMm, toMm }, apartMm }) => (
-    <span key={id} className="block font-bold text-rework">
-      ▲ {apartMm === 0 ? 'On an earlier repair' : `${plain(apartMm, 0)} ${unit} from an earlier repair`}: {words}, at{' '}
-      {plain(fromMm, 0)}–{plain(toMm, 0)} {unit}
-    </span>
-  ));
-}
 
 /** What was repaired on a run before, wire by wire. */
 export function EarlierList({

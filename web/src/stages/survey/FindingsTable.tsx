@@ -6,7 +6,7 @@ import { DamagePicture } from '../../draw/DamageMark.tsx';
 import { WireChip } from '../../shapes/WireLine.tsx';
 import { Figure, useLength } from '../../ui/units.tsx';
 import { useOpenJob } from '../job.ts';
-import { NearRepairs } from './EarlierList.tsx';
+import { NearRepairs } from './NearRepairs.tsx';
 import { Photos } from './Photos.tsx';
 import { Scroller } from '../../ui/scroller.tsx';
 
@@ -68,7 +68,7 @@ export function FindingsTable({ onEdit, onRemove }: FindingsTableProps) {
                     </span>
                     <span>
                       {findingInWords(finding)}
-                      <NearRepairs finding={finding} earlier={view.job.earlier ?? []} />
+                      <NearRepairs finding={finding} />
                       {notedInWords(finding).map(({ name, words }) => (
                         <span
                           key={name}

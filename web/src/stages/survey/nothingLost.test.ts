@@ -4,6 +4,7 @@ import {
   damageOf,
   FINDING_KINDS,
   NOTED,
+  type EarlierSeen,
   type CavityFindingKind,
   type Finding,
   type FindingKind,
@@ -35,10 +36,14 @@ const JOB: Job = { ...viewOf([]).job, findings: [] };
 
 /** Whatever may be noted of a finding, each as its sort asks it. */
 const NOTES = Object.fromEntries(
-  Object.entries<OwnField>(NOTED).map(([name, { type }]) => [name, type === 'date' ? '2031-02-03' : `seen as ${name}`]),
+  Object.entries<OwnField>(NOTED).map(([name, { type, options }]) => [
+    name,
+    type === 'date' ? '2031-02-03' : (Object.keys(options ?? {})[0] ?? `seen as ${name}`),
+  ]),
 ) as Readonly<Record<keyof typeof NOTED, string>>;
 
 const RECORDS: readonly string[] = ['record-1'];
+const SEEN: readonly EarlierSeen[] = [{ repairId: 'A', failed: true, why: 'wet' }];
 const base = {
   id: 'F',
   circuitId: 'C1',
@@ -52,6 +57,7 @@ const base = {
   farWire: WIRE,
   insertWire: { ...WIRE, colour: { base: 'pink' } },
   makesGood: RECORDS,
+  earlierSeen: SEEN,
   ...NOTES,
 } as const;
 const at = { nodeId: 'X1', cavity: '1' };
