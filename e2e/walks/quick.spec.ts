@@ -58,6 +58,18 @@ test('a shop with a beeper only signs a feed in a way that is true: looked at, n
   await page.getByRole('button', { name: 'Sign as Tove Brandt' }).click();
   await expect(page.getByText('✓ Signed by Tove Brandt')).toBeVisible();
   await expect(page.getByText('no meter for it here')).toBeVisible();
+
+  // A photo of its label, taken from near, opens the repair.
+  const label = page.getByRole('img', { name: /^Flag: circuit/ });
+  await label.evaluate((image) =>
+    image.setAttribute('style', 'position: fixed; inset: 0; z-index: 99; width: 900px; max-width: none'),
+  );
+  const photo = await label.screenshot();
+  await label.evaluate((image) => image.removeAttribute('style'));
+  await page.getByRole('button', { name: 'Find a circuit' }).click();
+  await page.getByLabel('Scan a label').setInputFiles({ name: 'label.png', mimeType: 'image/png', buffer: photo });
+  await expect(page).toHaveURL(/\/r\/[0-9a-f-]{36}$/);
+  await expect(page.getByRole('article', { name: /^Repair on circuit/ })).toContainText('Tove Brandt');
   await visit(page, '/due');
   await page.getByRole('tab', { name: 'All records' }).click();
   await expect(page.getByText('Looked at, not measured').first()).toBeVisible();

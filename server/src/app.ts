@@ -22,6 +22,8 @@ import { templateRoutes } from './template/routes.ts';
 import { layoutRoutes } from './jobs/layout.ts';
 import { workRoutes } from './jobs/work.ts';
 import { choiceRoutes } from './jobs/choices.ts';
+import { labelRoutes } from './labels/routes.ts';
+import type { PrinterAddress } from './labels/printer.ts';
 import { photoRoutes } from './photos/routes.ts';
 import { mayRead, sessionGiven, whoAsks } from './people/asking.ts';
 import { makeDoor } from './people/door.ts';
@@ -58,6 +60,8 @@ export interface AppOptions {
   readonly proxies?: number | undefined;
   /** What time it is, for what ends by itself; ms. */
   readonly now?: (() => number) | undefined;
+  /** Where labels are printed; without it there is no such printer. */
+  readonly labelPrinter?: PrinterAddress | undefined;
   /** How the daily backups stand; without it there are none. */
   readonly backups?: (() => Backups) | undefined;
   /** Today as an ISO date. */
@@ -96,6 +100,7 @@ export function createApp({
   log,
   planner = plannerHere(db.read),
   photosDir,
+  labelPrinter,
   webDir,
   draws,
   version = '0',
@@ -155,6 +160,7 @@ export function createApp({
   choiceRoutes(api, db, planner);
   workRoutes(api, db, planner);
   recordRoutes(api, db, planner, today);
+  labelRoutes(api, db, planner, labelPrinter);
   goodRoutes(api, db, today);
   calendarRoutes(api, db, today);
   api.use(noSuchAddress);

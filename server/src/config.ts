@@ -16,6 +16,8 @@ export interface Config {
   readonly tls: { readonly cert: string; readonly key: string } | undefined;
   /** How many proxies stand before the server. */
   readonly proxies: number;
+  /** Printer that takes labels as PDF by a plain connection. */
+  readonly labelPrinter: { readonly host: string; readonly port: number } | undefined;
   readonly logLevel: string;
   /** How long one job may be planned, seconds. */
   readonly planSeconds: number;
@@ -34,6 +36,10 @@ const schema = Joi.object({
   MENDUM_TLS_CERT: Joi.string().min(1),
   MENDUM_TLS_KEY: Joi.string().min(1),
   MENDUM_PROXIES: Joi.number().integer().min(0).max(5).default(0),
+  MENDUM_LABEL_PRINTER: Joi.string().pattern(
+    /^[A-Za-z0-9.-]{1,120}:\d{1,5}$/,
+    'a name and a port, like 127.0.0.1:9100',
+  ),
   LOG_LEVEL: Joi.valid('silent', 'error', 'warn', 'info', 'debug').default('warn'),
   PLAN_SECONDS: Joi.number().integer().min(1).max(3600).default(60),
 }).and('MENDUM_TLS_CERT', 'MENDUM_TLS_KEY');
@@ -47,9 +53,16 @@ const NAMES = [
   'MENDUM_TLS_CERT',
   'MENDUM_TLS_KEY',
   'MENDUM_PROXIES',
+  'MENDUM_LABEL_PRINTER',
   'LOG_LEVEL',
   'PLAN_SECONDS',
 ] as const;
+
+/** A printer by its name and port. */
+function printerAt(address: string | undefined): Config['labelPrinter'] {
+  const [host, port] = address?.split(':') ?? [];
+  return host === undefined || port === undefined ? undefined : { host, port: Number(port) };
+}
 
 /** Reads the configuration from the environment. @throws Error naming the variable, its value and what it may be */
 export function readConfig(env: NodeJS.ProcessEnv, root: string): Config {
@@ -68,6 +81,7 @@ export function readConfig(env: NodeJS.ProcessEnv, root: string): Config {
       MENDUM_TLS_CERT?: string;
       MENDUM_TLS_KEY?: string;
       MENDUM_PROXIES: number;
+      MENDUM_LABEL_PRINTER?: string;
       LOG_LEVEL: string;
       PLAN_SECONDS: number;
     };
@@ -88,6 +102,7 @@ export function readConfig(env: NodeJS.ProcessEnv, root: string): Config {
     signingKey: value.MENDUM_SIGNING_KEY === undefined ? undefined : resolve(root, value.MENDUM_SIGNING_KEY),
     tls: cert === undefined || key === undefined ? undefined : { cert: resolve(root, cert), key: resolve(root, key) },
     proxies: value.MENDUM_PROXIES,
+    labelPrinter: printerAt(value.MENDUM_LABEL_PRINTER),
     logLevel: value.LOG_LEVEL,
     planSeconds: value.PLAN_SECONDS,
   };

@@ -36,6 +36,10 @@ export const ERRORS = {
   PLACE_NOT_LEGAL: { status: 422, hint: 'Put the splice where the board lets it lie.' },
   NO_SUCH_SPLICE: { status: 409, hint: 'The plan has changed since: load the job again.' },
   NOT_DUE: { status: 409, hint: 'Look at Due back again.' },
+  PRINTER_REFUSED: {
+    status: 503,
+    hint: 'Switch the printer on and send it again, or print the PDF; nothing was changed.',
+  },
   RECORD_REFUSED: { status: 409, hint: 'Finish what is named and sign again.' },
   SHELF_FILE: { status: 422, hint: 'Correct every line named and import again; nothing was imported.' },
   PRACTICE_USED: { status: 409, hint: 'Give those jobs another practice first.' },

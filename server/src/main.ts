@@ -104,6 +104,7 @@ const app = createApp({
   hosts: [config.host, ...config.hosts],
   secure: config.tls !== undefined || config.proxies > 0,
   proxies: config.proxies,
+  labelPrinter: config.labelPrinter,
 });
 const server = tls ? createTlsServer(tls, app) : createServer(app);
 server.once('error', (error) => {

@@ -32,6 +32,7 @@ import {
   doneRepair,
   dueBack,
   keptRecordSchema,
+  recordFoundSchema,
   recordLine,
   rulingSchema,
 } from './recordSchema.ts';
@@ -282,6 +283,9 @@ export const ANSWERS: { readonly [N in AnsweringName]: Joi.Schema } = {
   records: answer<'records'>(bundleSchemas),
   chain: answer<'chain'>(chainSchemas),
   allRecords: answer<'allRecords'>(page(recordLine)),
+  record: recordFoundSchema,
+  labelPrinter: answer<'labelPrinter'>({ there: needed(flag) }),
+  printLabel: answer<'printLabel'>({ bytes: needed(whole) }),
   comebacks: answer<'comebacks'>(comebackSchemas),
   harnessHistory: answer<'harnessHistory'>({
     harnessId: needed(words),

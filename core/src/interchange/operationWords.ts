@@ -50,6 +50,12 @@ export const DOES: Readonly<Record<OperationName, string>> = {
   records: 'Gives the records of a job, with their places in the chain.',
   chain: 'Walks the chain of records and audit lines, and says how far it holds.',
   allRecords: 'Lists the records of all jobs, or of one harness, the newest first; found by any words that they say.',
+  record: 'Gives one repair as it stands by now, by any of its records; its label leads here.',
+  labelPrinter: 'Says whether there is a label printer.',
+  jobLabels: 'Gives the labels of a signed job on sheets to cut.',
+  recordLabel: 'Gives the label of a repair as a drawing.',
+  recordLabelPage: 'Gives the label of a repair on a page of its own size.',
+  printLabel: 'Sends the label of a repair to the label printer.',
   comebacks:
     'Counts how often repairs came back, and were made again before they were signed, by method, part, lot, nest, person, harness or place; no share is told of fewer than five.',
   harnessHistory: 'Gives everything ever done on a harness, with where it lies by now.',

@@ -6,6 +6,7 @@ import type {
   DueBack,
   KeptRecord,
   RecordBundle,
+  RecordFound,
   RecordLine,
 } from '../operations/index.ts';
 import { FAILURE_NAMES } from '../damage/index.ts';
@@ -114,6 +115,18 @@ export const recordLine = shape<RecordLine>({
   body: needed(recordSchema),
   ended: endedBy,
 });
+export const recordFoundSchema = named(
+  'recordFound',
+  shape<RecordFound>({
+    recordId: needed(words),
+    jobId: needed(words),
+    body: needed(recordSchema),
+    ended: endedBy,
+    harnessId: needed(words),
+    proved: needed(lines),
+  }),
+  'A repair as it stands by now.',
+);
 export const doneRepair = named(
   'doneRepair',
   shape<DoneRepair>({

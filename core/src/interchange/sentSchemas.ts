@@ -1,6 +1,7 @@
 import Joi from 'joi';
 import { COMPARED_NAMES } from '../comeback/index.ts';
 import { LIMITS } from '../job/index.ts';
+import { LABEL_SIZE_NAMES } from '../label/index.ts';
 import { LONGEST_MISHAP_MM } from '../mishap/index.ts';
 import { ROLES, SECRET_MOST, type SendingName, type SentOf, type WriteHead } from '../operations/index.ts';
 import { shelfEditSchema } from './catalogueSchemas.ts';
@@ -26,6 +27,7 @@ const paged = {
   cursor: Joi.string().max(400),
   limit: Joi.number().integer().min(1).max(PAGE_MOST),
 };
+const ofLabel = { size: needed(oneOf(LABEL_SIZE_NAMES)) };
 const idText = Joi.string().trim().min(1).max(200);
 /** Why something is done otherwise, or what a correction says: some words at least. */
 const reason = Joi.string().trim().min(3).max(2000);
@@ -55,6 +57,10 @@ export const SENT: { readonly [N in SendingName]: FieldsOf<SentOf<N>> } = {
   jobShelf: atVersion,
   allRecords: { ...paged, harnessId: idText },
   comebacks: { by: needed(oneOf(COMPARED_NAMES)), from: date, to: date },
+  jobLabels: ofLabel,
+  recordLabel: ofLabel,
+  recordLabelPage: ofLabel,
+  printLabel: ofLabel,
   due: paged,
   setCalendar: { on: needed(flag) },
   practice: atVersion,

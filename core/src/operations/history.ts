@@ -41,6 +41,13 @@ export interface DoneRepair extends Pick<RecordLine, 'recordId' | 'jobId' | 'end
   readonly lay?: SpliceRecord['onWire'];
 }
 
+/** One repair as it stands, whichever of its records was asked for. */
+export interface RecordFound extends RecordLine {
+  readonly harnessId: string;
+  /** How it was proved: "Tug: held 62 N". */
+  readonly proved: readonly string[];
+}
+
 /** Everything ever done on a harness, the newest first; of very many the newest. */
 export interface HarnessHistory {
   /** The harness as it is now, where a kept one was asked for. */

@@ -52,6 +52,7 @@ export type {
   DoneBody,
   DoneRepair,
   HarnessHistory,
+  RecordFound,
   RecordsAsked,
 } from './history.ts';
 export type { Account, Right, Role, Session, SignIn } from './people.ts';

@@ -3,6 +3,7 @@ import type { Catalogue, CatalogueEdit } from '../catalogue/index.ts';
 import type { Finding } from '../damage/index.ts';
 import type { Harness } from '../harness/index.ts';
 import type { Machine, NamedHarness } from '../job/index.ts';
+import type { LabelSize } from '../label/index.ts';
 import type { LayoutWishes } from '../layout/index.ts';
 import type { MappingCard } from '../mapping/index.ts';
 import type { MishapCost, MishapSaid } from '../mishap/index.ts';
@@ -12,7 +13,14 @@ import type { QuickConnector, QuickRepair } from '../quick/index.ts';
 import type { FunctionSeen, Reading } from '../prove/index.ts';
 import type { HarnessEdit, JoinPlace, SameCircuit } from '../survey/index.ts';
 import type { Account, Role, Session, SignIn } from './people.ts';
-import type { CalendarAddress, Comebacks, ComebacksAsked, HarnessHistory, RecordsAsked } from './history.ts';
+import type {
+  CalendarAddress,
+  Comebacks,
+  ComebacksAsked,
+  HarnessHistory,
+  RecordFound,
+  RecordsAsked,
+} from './history.ts';
 import { adds, asks, changes, reads, removes, type ParamsOf } from './operation.ts';
 import type {
   Backups,
@@ -66,6 +74,9 @@ interface GateSaid extends Versioned {
   readonly how?: 'provedDead' | 'batteryOff' | undefined;
   readonly procedure?: string | undefined;
   readonly reading?: string | undefined;
+}
+interface OfLabel {
+  readonly size: LabelSize;
 }
 interface TicksSent extends Versioned {
   readonly steps: readonly { readonly stepId: string; readonly spliceId: string }[];
@@ -174,6 +185,12 @@ export const OPERATIONS = {
   allRecords: reads<Page<RecordLine>, RecordsAsked>()('/records'),
   comebacks: reads<Comebacks, ComebacksAsked>()('/comebacks'),
   harnessHistory: reads<HarnessHistory>()('/harnesses/:harnessId/history'),
+  record: reads<RecordFound>()('/records/:recordId'),
+  labelPrinter: reads<{ readonly there: boolean }>()('/label-printer'),
+  jobLabels: reads<string, OfLabel>()('/jobs/:jobId/labels.pdf', { gives: 'application/pdf' }),
+  recordLabel: reads<string, OfLabel>()('/records/:recordId/label.svg', { gives: 'image/svg+xml' }),
+  recordLabelPage: reads<string, OfLabel>()('/records/:recordId/label.pdf', { gives: 'application/pdf' }),
+  printLabel: adds<{ readonly bytes: number }, OfLabel>()('/records/:recordId/label'),
   due: reads<DuePage, PageAsked>()('/due'),
   calendarAddress: reads<CalendarAddress>()('/calendar'),
   setCalendar: changes<CalendarAddress, { readonly on: boolean }>()('/calendar'),

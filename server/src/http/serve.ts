@@ -148,14 +148,14 @@ export function writeReady<N extends WriteName, R>(
   db: Database,
   name: N,
   what: string,
-  makeReady: (args: ArgsOf<N>) => R | Promise<R>,
+  makeReady: (args: ArgsOf<N>, req: Request) => R | Promise<R>,
   work: Work<N, R>,
 ): void {
   const { status } = OPERATIONS[name];
   const sent = sentOf(name);
   register(router, name, async (req, res) => {
     const asked = sent(req);
-    const ready = await makeReady(asked.args);
+    const ready = await makeReady(asked.args, req);
     const answer = await writeOnce(db, asked.args, what, asked.content, async (at) => ({
       status,
       body: await work({ ...at, ...asked, ready }),

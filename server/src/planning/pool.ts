@@ -27,6 +27,7 @@ const isSource = import.meta.url.endsWith('.ts');
 const OTHER_WORDS: { readonly [K in TaskName]?: string } = {
   find: 'The search for circuits',
   effects: 'The comparison of all open jobs',
+  labels: 'The labels',
   comebacks: 'The count of what came back',
   chain: 'The walk along the chain of records',
 };

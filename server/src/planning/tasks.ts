@@ -24,6 +24,9 @@ import { JobEntity } from '../db/entities.ts';
 import { AppError } from '../errors.ts';
 import { bringUpToDate } from '../find/known.ts';
 import { hasBegun, loadJob, type StoredJob } from '../jobs/store.ts';
+import { labelledOf, type LabelsAsked } from '../labels/asked.ts';
+import { labelSvg } from '../labels/label.ts';
+import { labelPdf, labelSheets } from '../labels/pdf.ts';
 import { comebacksOf } from '../record/comebacks.ts';
 import { sheetPdf, signatureOf } from '../record/pdf.ts';
 import { notReplaced } from '../record/notReplaced.ts';
@@ -263,6 +266,17 @@ export const TASKS = {
       const [last] = await rowsOf(ask)(head.row, 1);
       return { ...whole, at, ...(broken && { broken }), signs: (last?.signature ?? null) !== null };
     }),
+
+  /** Labels of repairs. @throws AppError NOT_FOUND, RECORD_REFUSED */
+  labels: async (desk: Desk, { size, origin, ...asked }: LabelsAsked): Promise<FileMade> => {
+    const { number, all } = await desk.read((manager) => labelledOf(manager, asked));
+    const [first] = all;
+    const name = `labels-${number}.${asked.as === 'svg' ? 'svg' : 'pdf'}`;
+    if (!first) throw new AppError('RECORD_REFUSED', `Job ${number} is not signed yet: its repairs have no labels.`);
+    if (asked.as === 'svg') return { name, content: labelSvg(first, size, origin) };
+    const content = await (asked.as === 'page' ? labelPdf(first, size, origin) : labelSheets(all, size, origin));
+    return { name, content };
+  },
 
   /** How often repairs came back, by what they have in common. */
   comebacks: (desk: Desk, { asked }: { readonly asked: ComebacksAsked }): Promise<Comebacks> =>

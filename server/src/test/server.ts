@@ -19,7 +19,7 @@ import {
 import type { Catalogue } from '@mendum/core/catalogue';
 import type { Plan } from '@mendum/core/plan';
 import type { Practice } from '@mendum/core/practice';
-import { createApp } from '../app.ts';
+import { createApp, type AppOptions } from '../app.ts';
 import { answersAsDescribed } from './described.ts';
 import { openDatabase, type Database } from '../db/open.ts';
 import { seedDemo } from '../demo/seed.ts';
@@ -49,7 +49,7 @@ function asLookedAt({ source }: Database, path: string): { readonly version?: nu
   return row && what?.startsWith('findings') ? { jobVersion: row.version } : (row ?? {});
 }
 
-export async function startServer(): Promise<TestServer> {
+export async function startServer(options: Pick<AppOptions, 'labelPrinter'> = {}): Promise<TestServer> {
   const db = await openDatabase(':memory:');
   await seedDemo(db, TODAY);
   const photosDir = mkdtempSync(join(tmpdir(), 'mendum-photos-'));
@@ -60,6 +60,7 @@ export async function startServer(): Promise<TestServer> {
       log: pino({ level: 'silent' }),
       today: () => TODAY.toISOString().slice(0, 10),
       before: answersAsDescribed,
+      ...options,
     }),
   );
   const idOf = async (number: string): Promise<string> => {

@@ -85,6 +85,10 @@ export function makeRouter({ dispatch }: Store, drawn = false) {
           ...comes(async () => ({ Component: (await import('../people/PeoplePlace.tsx')).PeoplePlace })),
         },
         { path: 'data', ...comes(async () => ({ Component: (await import('../places/DataPlace.tsx')).DataPlace })) },
+        {
+          path: 'r/:recordId',
+          ...comes(async () => ({ Component: (await import('../places/repair/RepairPage.tsx')).RepairPage })),
+        },
         { path: 'due', ...comes(async () => ({ Component: (await import('../places/DuePlace.tsx')).DuePlace })) },
         { path: '*', Component: Lost },
       ],

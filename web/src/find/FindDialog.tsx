@@ -10,6 +10,7 @@ import { errorOf } from '../app/errors.ts';
 import { WireChip } from '../shapes/WireLine.tsx';
 import { Dialog } from '../ui/dialog.tsx';
 import { Working } from '../ui/empty.tsx';
+import { ScanLabel } from './ScanLabel.tsx';
 import { useSettled } from '../ui/useSettled.ts';
 
 /** Finds any circuit of any machine while one types; arrow keys and Enter, or a tap. */
@@ -31,6 +32,12 @@ export function FindDialog({ onClose }: { readonly onClose: () => void }) {
       title="Find a circuit"
       about="By number, function, colour, connector and cavity, size or machine."
     >
+      <ScanLabel
+        onFound={(recordId) => {
+          onClose();
+          void navigate(`/r/${encodeURIComponent(recordId)}`);
+        }}
+      />
       <Command shouldFilter={false} label="What to find" loop>
         <Command.Input
           autoFocus

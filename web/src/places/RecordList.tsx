@@ -64,9 +64,9 @@ export function RecordList({ begin = '' }: { readonly begin?: string }) {
         }
         keyOf={({ recordId }) => recordId}
       >
-        {({ jobId, body, ended }) => (
+        {({ recordId, body, ended }) => (
           <Link
-            to={`/jobs/${jobId}/record`}
+            to={`/r/${recordId}`}
             className="grid min-h-16 items-center gap-x-5 px-2 py-2.5 hover:bg-sheet sm:grid-cols-[7rem_minmax(0,1fr)_minmax(0,1.6fr)]"
           >
             <span className="figure text-soft">{body.signedAt.slice(0, 10)}</span>

@@ -81,6 +81,9 @@ function DoneLine({
           <span className="figure">{body.signedAt.slice(0, 10)}</span>, {body.signedBy},{' '}
           <Link to={`/jobs/${jobId}/record`} className="inline-flex min-h-11 items-center underline underline-offset-4">
             job {body.jobNumber}
+          </Link>{' '}
+          <Link to={`/r/${recordId}`} className="inline-flex min-h-11 items-center underline underline-offset-4">
+            whole record, label
           </Link>
         </p>
         <p className="text-soft">

@@ -9,6 +9,7 @@ import { useAppSelector } from '../../app/store.ts';
 import { Button } from '../../ui/button.tsx';
 import { TextArea } from '../../ui/field.tsx';
 import { when } from '../../ui/when.ts';
+import { LabelPanel } from '../../labels/LabelPanel.tsx';
 import { useOpenJob } from '../job.ts';
 import { Corrections } from './Corrections.tsx';
 import { Sheet } from './Sheet.tsx';
@@ -43,6 +44,7 @@ export function RecordStage() {
   const functions = functionsOf(view.job, plan, view.functions, view.readings);
   const unwatched = notWatched(functions);
   const [first] = records;
+  const [labelled, ...others] = records.map(({ id, body }) => ({ recordId: id, body }));
   const { who } = useSession();
   const notYours = who && whyNotSigned(who, [view.practice.signing], view);
   const sign = async (): Promise<void> => {
@@ -125,6 +127,7 @@ export function RecordStage() {
           Job file
         </a>
         <Button onClick={() => window.print()}>Print</Button>
+        {labelled ? <LabelPanel records={[labelled, ...others]} jobId={view.id} /> : null}
         {signed ? (
           <Corrections records={records} all={view.records} />
         ) : (
