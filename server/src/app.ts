@@ -159,7 +159,7 @@ export function createApp({
   templateRoutes(api, planner);
   choiceRoutes(api, db, planner);
   workRoutes(api, db, planner);
-  recordRoutes(api, db, planner, today);
+  recordRoutes(api, db, planner, photosDir, today);
   labelRoutes(api, db, planner, labelPrinter);
   goodRoutes(api, db, today);
   calendarRoutes(api, db, today);

@@ -97,7 +97,7 @@ describe('what counts of a record', () => {
   });
 });
 
-const repair = (lot: string | undefined, back?: string, again = false): Repair => ({
+const repair = (lot: string | undefined, afterDays?: number, again = false): Repair => ({
   fact: {
     day: '2031-01-01',
     machine: 'Ovrell 420',
@@ -106,14 +106,14 @@ const repair = (lot: string | undefined, back?: string, again = false): Repair =
       COMPARED_NAMES.map((name) => [name, name === 'lot' && lot === undefined ? [] : [lot ?? 'same']]),
     ) as unknown as RepairFact['under'],
   },
-  back: back === undefined ? undefined : { day: back, why: 'cracked' },
+  back: afterDays === undefined ? undefined : { afterDays, why: 'cracked' },
 });
 const times = (count: number, make: () => Repair): Repair[] => Array.from({ length: count }, make);
 
 describe('rates by lot', () => {
-  const bad = [...times(6, () => repair('T-0412', '2031-02-05')), ...times(6, () => repair('T-0412'))];
+  const bad = [...times(6, () => repair('T-0412', 35)), ...times(6, () => repair('T-0412'))];
   const good = times(60, () => repair('T-0390'));
-  const rates = ratesOf([...good, ...bad, repair(undefined, '2031-03-01')], 'lot');
+  const rates = ratesOf([...good, ...bad, repair(undefined, 59)], 'lot');
   it('the bad lot goes first and stands out, with the middle number of days and why', () =>
     expect(rates.lines[0]).toMatchObject({
       name: 'T-0412',
@@ -126,7 +126,7 @@ describe('rates by lot', () => {
   it('what has no lot is counted, and told apart', () =>
     expect([rates.repairs, rates.back, rates.without]).toEqual([73, 7, 1]));
   it('of four of a lot no share is told, whatever came back', () => {
-    const [few] = ratesOf([...times(4, () => repair('T-0500', '2031-01-09')), ...good], 'lot').lines;
+    const [few] = ratesOf([...times(4, () => repair('T-0500', 8)), ...good], 'lot').lines;
     expect(few).toMatchObject({ name: 'T-0500', back: { count: 4, standsOut: false } });
     expect(few?.back.share).toBeUndefined();
   });
@@ -134,7 +134,7 @@ describe('rates by lot', () => {
     const one = fc.record({ lot: fc.constantFrom('A', 'B', 'C', undefined), back: fc.boolean(), again: fc.boolean() });
     fc.assert(
       fc.property(fc.array(one, { maxLength: 60 }), (list) => {
-        const made = list.map(({ lot, back, again }) => repair(lot, back ? '2031-01-20' : undefined, again));
+        const made = list.map(({ lot, back, again }) => repair(lot, back ? 19 : undefined, again));
         const found = ratesOf(made, 'lot');
         const sum = (of: (line: (typeof found.lines)[number]) => number): number =>
           found.lines.reduce((total, line) => total + of(line), 0);
@@ -146,10 +146,7 @@ describe('rates by lot', () => {
     );
   });
   it('places go by how many repairs they had', () => {
-    const lines = ratesOf(
-      [...times(9, () => repair('B')), ...times(5, () => repair('A', '2031-01-05'))],
-      'place',
-    ).lines;
+    const lines = ratesOf([...times(9, () => repair('B')), ...times(5, () => repair('A', 4))], 'place').lines;
     expect(lines.map(({ name }) => name)).toEqual(['B', 'A']);
   });
 });

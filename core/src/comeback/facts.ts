@@ -24,9 +24,9 @@ export interface RepairFact {
   readonly again: boolean;
 }
 
-/** That a repair came back: when that was said, and why it failed where somebody saw it. */
+/** That a repair came back: how many days after it was signed, and why it failed where somebody saw it. */
 export interface CameBack {
-  readonly day: string;
+  readonly afterDays: number;
   readonly why?: Failure | undefined;
 }
 

@@ -40,9 +40,6 @@ export interface Rates {
   readonly without: number;
 }
 
-const DAY_MS = 86_400_000;
-const daysBetween = (from: string, to: string): number => Math.round((Date.parse(to) - Date.parse(from)) / DAY_MS);
-
 /** The middle one; of two in the middle the smaller. */
 const middle = (values: readonly number[]): number | undefined =>
   [...values].sort((a, b) => a - b)[Math.floor((values.length - 1) / 2)];
@@ -93,7 +90,7 @@ export function ratesOf(repairs: readonly Repair[], by: Compared): Rates {
     machines: new Set(group.map(({ fact }) => fact.machine)).size,
     back: counted(group, repairs, back, isBack),
     again: counted(group, repairs, again, isAgain),
-    backAfterDays: middle(group.flatMap(({ fact, back: came }) => (came ? [daysBetween(fact.day, came.day)] : []))),
+    backAfterDays: middle(group.flatMap(({ back: came }) => came?.afterDays ?? [])),
     whys: whysOf(group),
   }));
   return { repairs: repairs.length, back, again, lines: lines.sort(by === 'place' ? byNumber : byWeight), without };

@@ -16,7 +16,7 @@ import { MISHAPS } from '../step/index.ts';
 import { quickConnectorSchema, quickSchema } from './quickSchema.ts';
 import { functionSchemas, howReadSchemas, readingOfSchemas, readingValueSchema } from './readingSchema.ts';
 import { above0, date, flag, longText, text, version } from './schema/fields.ts';
-import { needed, oneOf, shape, type FieldsOf } from './schema/shape.ts';
+import { needed, oneOf, shape, usual, type FieldsOf } from './schema/shape.ts';
 
 const versioned = { version: needed(version) };
 const atVersion = { version };
@@ -56,6 +56,7 @@ export const SENT: { readonly [N in SendingName]: FieldsOf<SentOf<N>> } = {
   jobs: { ...paged, status: oneOf(['open', 'signed']) },
   jobShelf: atVersion,
   allRecords: { ...paged, harnessId: idText },
+  recordSheet: { paper: usual(oneOf(['a4', 'letter']), 'a4'), form: usual(oneOf(['whole', 'short']), 'whole') },
   comebacks: { by: needed(oneOf(COMPARED_NAMES)), from: date, to: date },
   jobLabels: ofLabel,
   recordLabel: ofLabel,

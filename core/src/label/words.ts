@@ -16,7 +16,7 @@ export interface LabelWords {
 }
 
 /** Where to put the finger, in whole mm. */
-export const placeOnLabel = ({ atMm, fromName }: Pick<SpliceRecord, 'atMm' | 'fromName'>): string =>
+const placeOnLabel = ({ atMm, fromName }: Pick<SpliceRecord, 'atMm' | 'fromName'>): string =>
   `${Math.round(atMm)} mm from ${fromName}`;
 
 /** The words of a record's label. */

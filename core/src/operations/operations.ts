@@ -78,6 +78,11 @@ interface GateSaid extends Versioned {
 interface OfLabel {
   readonly size: LabelSize;
 }
+/** On which paper, and whether on one page. */
+interface SheetAsked {
+  readonly paper: 'a4' | 'letter';
+  readonly form: 'whole' | 'short';
+}
 interface TicksSent extends Versioned {
   readonly steps: readonly { readonly stepId: string; readonly spliceId: string }[];
   readonly done: boolean;
@@ -176,7 +181,7 @@ export const OPERATIONS = {
   correctRecord: adds<WithId, { readonly text: string }>()('/records/:recordId/corrections'),
   makeGood: adds<WithId & { readonly number: string }>()('/records/:recordId/good'),
   setDue: adds<WithId, DueSent>()('/records/:recordId/due'),
-  recordSheet: reads<string>()('/jobs/:jobId/record.pdf', { gives: 'application/pdf' }),
+  recordSheet: reads<string, SheetAsked>()('/jobs/:jobId/record.pdf', { gives: 'application/pdf' }),
   recordTable: reads<string>()('/jobs/:jobId/record.csv', {
     gives: 'text/csv',
   }),

@@ -1,4 +1,4 @@
-import { findingInWords, isAtCavity } from '../damage/index.ts';
+import { CAUSES, findingInWords, isAtCavity } from '../damage/index.ts';
 import type { Job } from '../job/index.ts';
 import type { FindingPlan, Plan } from '../plan/index.ts';
 import { isProved } from '../mapping/index.ts';
@@ -6,7 +6,9 @@ import { standingOf, type FunctionSeen, type Reading } from '../prove/index.ts';
 import { figure } from '../units/index.ts';
 import { inUtc, isolationWords, placeOn, readingsOf, type When } from './build.ts';
 import { madeOf } from './made.ts';
+import { drawnRuns } from './drawn.ts';
 import { functionsOf, sheetFunctions } from './functions.ts';
+import { summaryOf } from './summary.ts';
 import type { JobSheet, SheetLine, SpliceRecord } from './types.ts';
 
 const place = (atMm: number, fromName: string): string => `${figure(atMm, 0)} mm from ${fromName}`;
@@ -22,6 +24,7 @@ function plannedLines(job: Job, plan: Plan, readings: readonly Reading[]): Sheet
       spliceId: made.id,
       circuit: circuitWords(job, finding.circuitId),
       place: placeOf(made.atMm, made.runId),
+      found: foundOf(job, finding.findingId),
       method: made.method,
       materials: made.materials.join('; '),
       readings: readingsOf(made, readings),
@@ -32,6 +35,7 @@ function plannedLines(job: Job, plan: Plan, readings: readonly Reading[]): Sheet
       override: finding.chosenBy && `${finding.chosenBy.by}: ${finding.chosenBy.reason}`,
       temporaryUntil: job.findings.find((one) => one.id === finding.findingId)?.temporaryUntil,
       redos: made.make - 1,
+      closedBy: made.closedBy,
       note: noteAtCavity(job, finding),
     }));
   });
@@ -41,6 +45,7 @@ const recordedLine = (record: SpliceRecord): SheetLine => ({
   spliceId: record.spliceId,
   circuit: `${record.circuitNumber} ${record.circuitFunction}`,
   place: place(record.atMm, record.fromName),
+  found: foundWords(record.finding, record.cause),
   method: record.method,
   materials: record.materials.join('; '),
   readings: record.readings,
@@ -48,7 +53,21 @@ const recordedLine = (record: SpliceRecord): SheetLine => ({
   override: record.override,
   temporaryUntil: record.temporaryUntil,
   redos: record.redos,
+  closedBy: record.closedBy ?? [],
 });
+
+const foundWords = (...words: readonly (string | undefined)[]): string =>
+  words.filter((one) => one !== undefined && one !== '').join('; ');
+
+/** What was found, as it stands in the job. */
+function foundOf(job: Job, findingId: string): string {
+  const finding = job.findings.find(({ id }) => id === findingId);
+  if (!finding) return '';
+  return foundWords(
+    findingInWords(finding),
+    finding.cause === undefined ? undefined : CAUSES[finding.cause as keyof typeof CAUSES],
+  );
+}
 
 function circuitWords(job: Job, id: string): string {
   const circuit = job.harness.circuits.find((one) => one.id === id);
@@ -91,6 +110,7 @@ export function jobSheet(
   seen: readonly FunctionSeen[] = [],
 ): JobSheet {
   const [signed] = records;
+  const lines = signed ? records.map(recordedLine) : plannedLines(job, plan, readings);
   return {
     jobNumber: job.number,
     title: job.title,
@@ -98,7 +118,9 @@ export function jobSheet(
     harness: job.harness.name,
     isolation: signed?.isolation ?? isolationWords(job, when),
     practice: signed?.practice.name ?? plan.practice.name,
-    lines: signed ? records.map(recordedLine) : plannedLines(job, plan, readings),
+    summary: summaryOf(lines),
+    runs: drawnRuns(job, plan, records),
+    lines,
     leftToYou: plan.findings
       .filter((finding) => madeOf(finding).length === 0)
       .map((finding) => ({ circuit: circuitWords(job, finding.circuitId), what: leftWords(job, finding) })),

@@ -1,6 +1,7 @@
 import type { EarlierRepair, Failure } from '../damage/index.ts';
 import type { Caution } from '../approach/index.ts';
 import type { Ruling, Standing } from '../prove/index.ts';
+import type { DrawnRun } from './drawn.ts';
 import type { SheetFunction } from './functions.ts';
 
 /** A reading with its ruling and, for people, in words. */
@@ -91,6 +92,8 @@ export interface SheetLine {
   readonly spliceId: string;
   readonly circuit: string;
   readonly place: string;
+  /** What was found there, what did it, and what was noted of it. */
+  readonly found: string;
   readonly method: string;
   readonly materials: string;
   readonly readings: readonly RecordReading[];
@@ -98,6 +101,8 @@ export interface SheetLine {
   readonly override?: string | undefined;
   readonly temporaryUntil?: string | undefined;
   readonly redos: number;
+  /** Tool and nest of each crimp. */
+  readonly closedBy: readonly string[];
   /** What was noted at the connector, and how far its pigtail is mapped and proved. */
   readonly note?: string | undefined;
 }
@@ -110,6 +115,10 @@ export interface JobSheet {
   readonly harness: string;
   readonly isolation: string;
   readonly practice: string;
+  /** In a sentence or two: what was repaired, how it was proved, what is temporary. */
+  readonly summary: string;
+  /** The runs on which it was made, to scale. */
+  readonly runs: readonly DrawnRun[];
   readonly lines: readonly SheetLine[];
   readonly leftToYou: readonly { readonly circuit: string; readonly what: string }[];
   /** Functions of every circuit that is mended and connector that is opened. */

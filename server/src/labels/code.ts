@@ -7,10 +7,10 @@ const SQUARE_LEAST_MM = 0.33;
 
 /** A square code that fills a side of so many mm, its clear rim counted in: as safe against dirt as its size allows. */
 export function codePath(content: string, x: number, y: number, sideMm: number): string {
-  const levels = ['Q', 'M', 'L'] as const;
+  const levels = ['Q', 'M'] as const;
   const made = levels.map((errorCorrectionLevel) => create(content, { errorCorrectionLevel }).modules);
-  const fits = made.find(({ size }) => sideMm / (size + 2 * QUIET) >= SQUARE_LEAST_MM) ?? made.at(-1)!;
-  const { size, data } = fits;
+  const fits = made.find(({ size }) => sideMm / (size + 2 * QUIET) >= SQUARE_LEAST_MM);
+  const { size, data } = fits ?? create(content, { errorCorrectionLevel: 'L' }).modules;
   const unit = sideMm / (size + 2 * QUIET);
   const parts: string[] = [];
   for (let row = 0; row < size; row += 1) {

@@ -1,7 +1,7 @@
 /** Small helpers for drawings in mm, written as SVG. */
 
 /** What may not stand in SVG as it is, and controls, which may not stand in it at all. */
-export const escaped = (words: string): string =>
+const escaped = (words: string): string =>
   words
     .replace(/[\p{Cc}\p{Cs}]/gu, ' ')
     .replaceAll('&', '&amp;')

@@ -46,7 +46,18 @@ describe('plans made in threads of their own', () => {
     async () => {
       const [jobId = ''] = jobIds;
       await db.write((manager) => manager.update(JobEntity, { id: jobId }, { number: '0999' }));
-      expect((await pool.ask('sheet', { jobId, at: '2031-05-20T09:00:00Z' })).name).toBe('job-0999.pdf');
+      expect(
+        (
+          await pool.ask('sheet', {
+            jobId,
+            at: '2031-05-20T09:00:00Z',
+            paper: 'a4',
+            form: 'whole',
+            photos: [],
+            more: 0,
+          })
+        ).name,
+      ).toBe('job-0999.pdf');
     },
     GENEROUS_MS,
   );

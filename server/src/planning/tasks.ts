@@ -28,7 +28,7 @@ import { labelledOf, type LabelsAsked } from '../labels/asked.ts';
 import { labelSvg } from '../labels/label.ts';
 import { labelPdf, labelSheets } from '../labels/pdf.ts';
 import { comebacksOf } from '../record/comebacks.ts';
-import { sheetPdf, signatureOf } from '../record/pdf.ts';
+import { sheetPdf, signatureOf, type SheetPrint } from '../record/pdf.ts';
 import { notReplaced } from '../record/notReplaced.ts';
 import { inLocalTime } from '../record/when.ts';
 import { templateSvg, touchedCircuits, type TemplateOf } from '../template/drawing.ts';
@@ -231,15 +231,15 @@ export const TASKS = {
     });
   },
 
-  /** The sheet of a job. @param at when it is printed */
-  sheet: async (desk: Desk, { jobId, at }: OfJob & { readonly at: string }): Promise<FileMade> => {
+  /** The sheet of a job, on which paper and with which photos. */
+  sheet: async (desk: Desk, { jobId, ...printed }: OfJob & Omit<SheetPrint, 'head'>): Promise<FileMade> => {
     const { stored, plan } = await desk.planned(jobId);
     const records = notReplaced(stored.records).map(({ body }) => body);
     const head = await desk.read((manager) => headOf(askOf(manager)));
     const sheet = jobSheet(stored.job, plan, stored.readings, records, inLocalTime, stored.row.functions);
     return {
       name: `job-${stored.row.number}.pdf`,
-      content: await sheetPdf(sheet, signatureOf(stored.records), at, head),
+      content: await sheetPdf(sheet, signatureOf(stored.records), { ...printed, head }),
     };
   },
 

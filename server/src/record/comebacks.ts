@@ -1,6 +1,7 @@
+import { differenceInCalendarDays, parseISO } from 'date-fns';
 import type { EntityManager } from 'typeorm';
 import { factOf, ratesOf, type CameBack, type Repair, type RepairFact } from '@mendum/core/comeback';
-import type { EarlierSeen } from '@mendum/core/damage';
+import type { EarlierSeen, Failure } from '@mendum/core/damage';
 import type { Comebacks, ComebacksAsked } from '@mendum/core/operations';
 import type { SpliceRecord } from '@mendum/core/record';
 
@@ -50,8 +51,19 @@ async function bringUp(facts: Facts, read: Read): Promise<void> {
   }
 }
 
+/** That a repair failed, as it was said on the day that a job was opened. */
+interface Said {
+  readonly day: string;
+  readonly why?: Failure | undefined;
+}
+
+const cameBack = ({ day, why }: Said, fact: RepairFact): CameBack => ({
+  afterDays: differenceInCalendarDays(parseISO(day), parseISO(fact.day)),
+  why,
+});
+
 /** Which repairs are said to have failed, by job and splice; of several that say so the first. */
-async function saidToHaveFailed(facts: Facts, read: Read): Promise<Map<string, CameBack>> {
+async function saidToHaveFailed(facts: Facts, read: Read): Promise<Map<string, Said>> {
   const rows = await read((manager) =>
     manager.query<{ seen: string; day: string }[]>(
       `SELECT json_extract(finding."body", '$.earlierSeen') AS "seen", job."openedOn" AS "day"
@@ -59,7 +71,7 @@ async function saidToHaveFailed(facts: Facts, read: Read): Promise<Map<string, C
         WHERE instr(finding."body", '"earlierSeen"') > 0 ORDER BY job."openedOn"`,
     ),
   );
-  const back = new Map<string, CameBack>();
+  const back = new Map<string, Said>();
   for (const { seen, day } of rows) {
     for (const { repairId, failed, why } of JSON.parse(seen) as EarlierSeen[]) {
       const key = facts.keys.get(repairId);
@@ -74,8 +86,11 @@ export async function comebacksOf(facts: Facts, read: Read, { by, from, to }: Co
   await bringUp(facts, read);
   const back = await saidToHaveFailed(facts, read);
   const repairs: Repair[] = [];
-  for (const [key, fact] of facts.known)
-    if (fact.day >= (from ?? '') && (to === undefined || fact.day <= to)) repairs.push({ fact, back: back.get(key) });
+  for (const [key, fact] of facts.known) {
+    if (fact.day < (from ?? '') || (to !== undefined && fact.day > to)) continue;
+    const said = back.get(key);
+    repairs.push({ fact, back: said && cameBack(said, fact) });
+  }
   const { lines, ...rates } = ratesOf(repairs, by);
   return { by, ...rates, lines: lines.slice(0, LINES_MOST), more: Math.max(0, lines.length - LINES_MOST) };
 }

@@ -11,6 +11,7 @@ import { endRepairs } from './good.ts';
 import { historyOf } from './history.ts';
 import { listDue, listRecords } from './lists.ts';
 import { corrected, recordRowOf } from './rows.ts';
+import { sheetPhotos } from './sheetPhotos.ts';
 import { notReplaced } from './notReplaced.ts';
 import type { RecordRow } from '../db/rows.ts';
 import type { Database } from '../db/open.ts';
@@ -34,7 +35,13 @@ function mustBeAsSeen({ row, harnessVersion, practice, catalogue }: StoredJob, s
 }
 
 /** Signing, correcting and giving out records. Nothing here changes a row that is there. */
-export function recordRoutes(router: Router, db: Database, planner: Planner, today: () => string): void {
+export function recordRoutes(
+  router: Router,
+  db: Database,
+  planner: Planner,
+  photosDir: string,
+  today: () => string,
+): void {
   plannedRoute(router, db, planner, {
     name: 'sign',
     what: 'signed',
@@ -77,8 +84,10 @@ export function recordRoutes(router: Router, db: Database, planner: Planner, tod
     },
   );
 
-  file(router, 'recordSheet', async ({ args: { jobId }, res }) => {
-    const { name, content } = await planner.ask('sheet', { jobId, at: new Date().toISOString() });
+  file(router, 'recordSheet', async ({ args: { jobId, paper, form }, res }) => {
+    const photos = form === 'short' ? { photos: [], more: 0 } : await sheetPhotos(db, photosDir, jobId);
+    const at = new Date().toISOString();
+    const { name, content } = await planner.ask('sheet', { jobId, at, paper, form, ...photos });
     res.attachment(name).type('application/pdf').send(Buffer.from(content));
   });
 

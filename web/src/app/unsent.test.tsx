@@ -27,11 +27,11 @@ async function openPage(name: string) {
   const store = makeStore();
   store.dispatch(personChosen(name));
   const wrapper = ({ children }: { children: ReactNode }) => <Provider store={store}>{children}</Provider>;
-  const used = () => {
+  const usePage = () => {
     useSendUnsent();
     return { ...useSave(), words: useNotice()?.words };
   };
-  return renderHook(used, { wrapper }).result;
+  return renderHook(usePage, { wrapper }).result;
 }
 const idsOf = (sent: readonly Sent[]) => writesOf(sent).map(({ body }) => body?.writeId);
 const isKept = (): boolean => localStorage.getItem('mendum.unsent') !== null;

@@ -45,7 +45,7 @@ export function useSendUnsent(): void {
   const isKnown = session !== undefined;
   const mayAll = session?.signsIn === false;
   const isIn = session?.who !== undefined && session.who.mustChange !== true;
-  const name = isIn ? session.who?.name : undefined;
+  const name = isIn ? session.who.name : undefined;
   useEffect(() => {
     if (!isKnown || (!mayAll && name === undefined)) return;
     const { left, old } = unsentBefore(mayAll ? undefined : name, Date.now());

@@ -1,4 +1,4 @@
-import { Bar, BarChart, CartesianGrid, Cell, ErrorBar, XAxis, YAxis } from 'recharts';
+import { Bar, BarChart, CartesianGrid, ErrorBar, XAxis, YAxis } from 'recharts';
 import type { RateLine } from '@mendum/core/comeback';
 import { useRoom } from '../../draw/useRoom.ts';
 import { MEASURES, percent, type Measure } from './words.ts';
@@ -48,7 +48,7 @@ export function RateChart({ lines, measure }: { readonly lines: readonly RateLin
   return (
     <figure ref={box} aria-label={`${MEASURES[measure]}, drawn`} className="mb-4">
       <BarChart
-        data={drawn}
+        data={drawn.map((one) => ({ ...one, fill: one.standsOut ? 'var(--scrap)' : 'var(--copper)' }))}
         width={room.width}
         height={drawn.length * BAR_PX + 40}
         layout="vertical"
@@ -73,9 +73,6 @@ export function RateChart({ lines, measure }: { readonly lines: readonly RateLin
           tick={{ fill: 'var(--ink)', fontSize: 15 }}
         />
         <Bar dataKey="value" barSize={18} isAnimationActive={false}>
-          {drawn.map(({ name, standsOut }) => (
-            <Cell key={name} fill={standsOut ? 'var(--scrap)' : 'var(--copper)'} />
-          ))}
           {isShare ? <ErrorBar dataKey="range" direction="x" width={6} stroke="var(--ink)" strokeWidth={1.5} /> : null}
         </Bar>
       </BarChart>

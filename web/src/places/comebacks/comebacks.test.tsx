@@ -9,17 +9,17 @@ import { standInServer, type Sent } from '../../test/server.ts';
 import { Comebacks } from './Comebacks.tsx';
 import { recordsOf, whyWords } from './words.ts';
 
-const repair = (lot: string, back?: string): Repair => ({
+const repair = (lot: string, afterDays?: number): Repair => ({
   fact: {
     day: '2031-01-01',
     machine: 'Ovrell 420',
     again: false,
     under: Object.fromEntries(COMPARED_NAMES.map((name) => [name, [lot]])) as unknown as RepairFact['under'],
   },
-  back: back === undefined ? undefined : { day: back, why: 'cracked' },
+  back: afterDays === undefined ? undefined : { afterDays, why: 'cracked' },
 });
-const list = (count: number, lot: string, back?: string): Repair[] =>
-  Array.from({ length: count }, () => repair(lot, back));
+const list = (count: number, lot: string, afterDays?: number): Repair[] =>
+  Array.from({ length: count }, () => repair(lot, afterDays));
 
 function open(repairs: readonly Repair[], address = '/due?show=comebacks&by=lot'): Sent[] {
   const sent = standInServer({
@@ -36,11 +36,11 @@ function open(repairs: readonly Repair[], address = '/due?show=comebacks&by=lot'
   );
   return sent;
 }
-const BAD = [...list(6, 'lot T-0412', '2031-02-05'), ...list(5, 'lot T-0412'), ...list(40, 'lot T-0390')];
+const BAD = [...list(6, 'lot T-0412', 35), ...list(5, 'lot T-0412'), ...list(40, 'lot T-0390')];
 
 describe('what comes back', () => {
   it('the bad lot is said first, with how many, what share, after how long and why', async () => {
-    open([...BAD, ...list(3, 'lot T-0500', '2031-01-09')]);
+    open([...BAD, ...list(3, 'lot T-0500', 8)]);
     expect(await screen.findByText('54 repairs: 9 came back, none made again before they were signed.')).toBeTruthy();
     const [said] = screen.getAllByRole('listitem');
     expect(said?.textContent).toBe('▲ lot T-0412: 6 of 11 came back, 55 % (28–79)');
@@ -51,7 +51,7 @@ describe('what comes back', () => {
     expect(few?.textContent).toContain('3 of 3fewer than 5: no share');
   });
   it('it is drawn: a bar for each of which a share is told', async () => {
-    open([...BAD, ...list(3, 'lot T-0500', '2031-01-09')]);
+    open([...BAD, ...list(3, 'lot T-0500', 8)]);
     const drawing = await screen.findByRole('figure', { name: 'Came back, drawn' });
     const text = drawing.textContent;
     expect(text).toContain('lot T-0412');

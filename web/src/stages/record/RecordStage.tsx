@@ -4,10 +4,11 @@ import { functionsOf, jobSheet, notWatched } from '@mendum/core/record';
 import { whyNotSigned, type JobView } from '@mendum/core/operations';
 import { Link } from 'react-router';
 import { useSave } from '../../app/change.ts';
+import { keep, recall } from '../../app/kept.ts';
 import { useSession } from '../../app/session.ts';
 import { useAppSelector } from '../../app/store.ts';
 import { Button } from '../../ui/button.tsx';
-import { TextArea } from '../../ui/field.tsx';
+import { Select, TextArea } from '../../ui/field.tsx';
 import { when } from '../../ui/when.ts';
 import { LabelPanel } from '../../labels/LabelPanel.tsx';
 import { useOpenJob } from '../job.ts';
@@ -16,6 +17,9 @@ import { Sheet } from './Sheet.tsx';
 
 const LINK =
   'flex min-h-11 items-center justify-center rounded-sm border border-ink bg-sheet px-4 text-lg font-semibold hover:bg-wash';
+
+/** The paper that was taken last on this device. */
+const PAPER_KEY = 'mendum.paper';
 
 /** What a job is planned by, as it is seen. */
 const plannedBy = ({ harnessVersion, practiceVersion, shelfVersion }: JobView) => ({
@@ -30,6 +34,7 @@ export function RecordStage() {
   const person = useAppSelector((state) => state.view.person);
   const { save, busy } = useSave();
   const [note, setNote] = useState('');
+  const [paper, setPaper] = useState(() => (recall(PAPER_KEY) === 'letter' ? 'letter' : 'a4'));
   const [refusal, setRefusal] = useState<{ readonly message: string; readonly hint: string }>();
   const replaced = new Set(view.records.map((record) => record.replacesId));
   const records = view.records.filter((record) => !replaced.has(record.id));
@@ -108,11 +113,25 @@ export function RecordStage() {
         )}
         <a
           className={signed ? `${LINK} !border-copper !bg-copper !text-oncopper` : LINK}
-          href={`${base}/record.pdf`}
+          href={`${base}/record.pdf?paper=${paper}`}
           download
         >
           PDF
         </a>
+        <a className={LINK} href={`${base}/record.pdf?paper=${paper}&form=short`} download>
+          PDF in short
+        </a>
+        <Select
+          label="Paper"
+          value={paper}
+          onChange={({ target }) => {
+            setPaper(target.value);
+            keep(PAPER_KEY, target.value);
+          }}
+        >
+          <option value="a4">A4</option>
+          <option value="letter">Letter</option>
+        </Select>
         {signed ? (
           <a className={LINK} href={`${base}/record.csv`} download>
             CSV table

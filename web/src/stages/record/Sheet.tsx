@@ -1,6 +1,7 @@
 import type { JobSheet } from '@mendum/core/record';
 import { StandingMark, Verdict } from '../../ui/verdict.tsx';
 import { useChainQuery } from '../../app/api.ts';
+import { RunPicture } from './RunPicture.tsx';
 import { when } from '../../ui/when.ts';
 
 interface SheetProps {
@@ -44,6 +45,20 @@ export function Sheet({ sheet, signature }: SheetProps) {
         <Fact name="Made safe" value={sheet.isolation} />
         <Fact name="Practice" value={sheet.practice} />
       </dl>
+      <p className="py-3 text-xl">{sheet.summary}</p>
+      {sheet.runs.length === 0 ? null : (
+        <section className="border-b border-rule pb-3">
+          {sheet.runs.map((run) => (
+            <RunPicture key={run.id} run={run} />
+          ))}
+          <p className="text-sm text-soft">
+            To scale, in mm. Filled: made in this job.
+            {sheet.runs.some(({ rows }) => rows.some(({ bodies }) => bodies.some(({ earlier }) => earlier)))
+              ? ' Dashed: was there before.'
+              : ''}
+          </p>
+        </section>
+      )}
       {sheet.lines.length === 0 ? <p className="py-6 text-lg text-soft">Nothing is made yet.</p> : null}
       {sheet.lines.map((line) => (
         <section
@@ -53,11 +68,13 @@ export function Sheet({ sheet, signature }: SheetProps) {
           <div>
             <p className="font-semibold">{line.circuit}</p>
             <p className="text-soft">{line.place}</p>
+            {line.found === '' ? null : <p>Found: {line.found}</p>}
             <StandingMark standing={line.standing} />
           </div>
           <div>
             <p>{line.method}</p>
             <p className="text-soft">{line.materials}</p>
+            {line.closedBy.length === 0 ? null : <p className="text-soft">Crimped by {line.closedBy.join('; ')}</p>}
             {line.note === undefined ? null : <p className="text-soft">{line.note}</p>}
             {line.override === undefined ? null : (
               <p className="text-copper">Chosen against the ranking. {line.override}</p>

@@ -1,4 +1,4 @@
-import { render, screen, waitFor, within } from '@testing-library/react';
+import { fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
 import type { Check, Reading, ReadingValue } from '@mendum/core/prove';
@@ -51,12 +51,25 @@ describe('before it is signed', () => {
     expect(screen.getByText('Not signed: this is the state of the work and not a record.')).toBeTruthy();
   });
 
-  it('gives out the sheet and the job file, but no table', () => {
+  it('gives out the sheet, whole and in short, and the job file, but no table and no label', () => {
     standInServer({});
     show(viewOf(FINDINGS));
-    expect(screen.getByRole('link', { name: 'PDF' }).getAttribute('href')).toBe('/api/jobs/J/record.pdf');
+    const href = (name: string) => screen.getByRole('link', { name }).getAttribute('href');
+    expect(href('PDF')).toBe('/api/jobs/J/record.pdf?paper=a4');
+    fireEvent.change(screen.getByLabelText('Paper'), { target: { value: 'letter' } });
+    expect(href('PDF in short')).toBe('/api/jobs/J/record.pdf?paper=letter&form=short');
+    expect(screen.queryByRole('region', { name: 'Label' })).toBeNull();
     expect(screen.getByRole('link', { name: 'Job file' }).getAttribute('href')).toBe('/api/jobs/J/file');
     expect(screen.queryByRole('link', { name: 'CSV table' })).toBeNull();
+  });
+
+  it('says in short what is made, draws where, and what was found', () => {
+    standInServer({});
+    show(viewOf(FINDINGS));
+    const sheet = screen.getByRole('article', { name: 'Repair record' });
+    expect(sheet.textContent).toMatch(/^.*\d repairs? on .*: .*not proved yet\./);
+    expect(within(sheet).getAllByRole('img')[0]?.getAttribute('aria-label')).toMatch(/ at \d+ mm/);
+    expect(within(sheet).getAllByText(/^Found: /).length).toBeGreaterThan(0);
   });
 
   it('once proved, the signature is sent with its note and the version it was made from', async () => {

@@ -1,0 +1,33 @@
+import { runHigh, runShapes, type DrawnRun, type Shape } from '@mendum/core/record';
+
+const INK = '#1D2021';
+const SOFT = '#5E5A52';
+
+const LOOKS = {
+  wire: `stroke="${INK}" stroke-width="1"`,
+  rule: `stroke="${SOFT}" stroke-width="0.6"`,
+  now: `fill="#A8541F" stroke="${INK}" stroke-width="0.8"`,
+  before: `fill="#FFFFFF" stroke="${SOFT}" stroke-width="0.8" stroke-dasharray="2 1.5"`,
+} as const;
+
+const escaped = (words: string): string =>
+  words
+    .replace(/[\p{Cc}\p{Cs}]/gu, ' ')
+    .replaceAll('&', '&amp;')
+    .replaceAll('<', '&lt;')
+    .replaceAll('>', '&gt;');
+
+function written(shape: Shape): string {
+  switch (shape.kind) {
+    case 'line':
+      return `<line x1="${shape.x1}" y1="${shape.y1}" x2="${shape.x2}" y2="${shape.y2}" ${LOOKS[shape.look]}/>`;
+    case 'box':
+      return `<rect x="${shape.x}" y="${shape.y}" width="${shape.wide}" height="${shape.high}" rx="${shape.round}" ${LOOKS[shape.look]}/>`;
+    case 'words':
+      return `<text x="${shape.x}" y="${shape.y}" font-size="${shape.size}" text-anchor="${shape.anchor}" fill="${shape.look === 'ink' ? INK : SOFT}" font-family="Sheet">${escaped(shape.text)}</text>`;
+  }
+}
+
+/** A run to scale as it is drawn on the sheet. */
+export const runSvg = (run: DrawnRun, wide: number): string =>
+  `<svg xmlns="http://www.w3.org/2000/svg" width="${wide}" height="${runHigh(run)}" viewBox="0 0 ${wide} ${runHigh(run)}">${runShapes(run, wide).map(written).join('')}</svg>`;

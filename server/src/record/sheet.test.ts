@@ -1,0 +1,83 @@
+import sharp from 'sharp';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { startServer, type TestServer } from '../test/server.ts';
+
+let server: TestServer;
+beforeAll(async () => {
+  server = await startServer();
+});
+afterAll(() => server.close());
+
+async function sheet(number: string, query = ''): Promise<string> {
+  const { body } = await server.http
+    .get(`/api${await server.at(number)}/record.pdf${query}`)
+    .buffer(true)
+    .parse((res, done) => {
+      const parts: Buffer[] = [];
+      res.on('data', (part: Buffer) => parts.push(part));
+      res.on('end', () => done(null, Buffer.concat(parts)));
+    })
+    .expect(200);
+  return (body as Buffer).toString('latin1');
+}
+const pages = (pdf: string): number => pdf.match(/\/Type \/Page\b/g)?.length ?? 0;
+const images = (pdf: string): number => pdf.match(/\/Subtype \/Image/g)?.length ?? 0;
+
+describe('the sheet of a job', () => {
+  it.each([
+    ['', '0 0 595.28 841.89'],
+    ['?paper=a4', '0 0 595.28 841.89'],
+    ['?paper=letter', '0 0 612 792'],
+  ])('%s is on paper of %s', async (query, box) => expect(await sheet('0126', query)).toContain(`[${box}]`));
+  it.each([['0126'], ['0147'], ['0146']])('in short is on one page: job %s', async (number) => {
+    expect(pages(await sheet(number, '?form=short'))).toBe(1);
+    expect(pages(await sheet(number, '?form=short&paper=letter'))).toBe(1);
+  });
+  it.each(['?paper=a3', '?form=long'])('%s is refused by name', async (query) => {
+    const { body } = await server.http.get(`/api${await server.at('0126')}/record.pdf${query}`).expect(422);
+    expect((body as { error: { code: string } }).error.code).toBe('BAD_INPUT');
+  });
+  it('has its fonts in it, names its language, and shows its title', async () => {
+    const pdf = await sheet('0126');
+    expect(pdf).toContain('/FontFile2');
+    expect(pdf).toContain('/DisplayDocTitle true');
+    expect(pdf).toMatch(/\/Lang \(/);
+  });
+});
+
+describe('photos on the sheet', () => {
+  /** As large as a camera makes them, and as hard to make small: noise. */
+  const photo = async (seed: number): Promise<Buffer> => {
+    const [width, height] = [1600, 1200];
+    let state = seed;
+    const raw = Buffer.from(
+      Uint8Array.from({ length: width * height * 3 }, () => (state = (state * 48_271 + 11) % 65_537) & 255),
+    );
+    return sharp(raw, { raw: { width, height, channels: 3 } })
+      .jpeg({ quality: 80 })
+      .toBuffer();
+  };
+  it('ten are printed under 2 MB, more are told, those taken away are not', { timeout: 120_000 }, async () => {
+    const before = images(await sheet('0147'));
+    const { job } = await server.job('0147');
+    const at = await server.at('0147');
+    const ids: string[] = [];
+    for (let index = 0; index < 11; index += 1) {
+      const finding = job.findings[index % job.findings.length]!;
+      const { body } = await server.http
+        .post(`/api${at}/findings/${finding.id}/photos`)
+        .query({ writeId: crypto.randomUUID(), by: 'Ines Valdur' })
+        .type('image/jpeg')
+        .send(await photo(index + 1))
+        .expect(201);
+      ids.push((body as { id: string }).id);
+    }
+    const whole = await sheet('0147');
+    expect(images(whole) - before).toBe(10);
+    expect(whole.length).toBeLessThan(2_000_000);
+    expect(images(await sheet('0147', '?form=short'))).toBe(before);
+    await server.write('put', `${at}/photos/${ids[0]!}`, { removed: true }).expect(200);
+    await server.write('put', `${at}/photos/${ids[1]!}`, { removed: true }).expect(200);
+    expect(images(await sheet('0147')) - before).toBe(9);
+  });
+});
