@@ -1,5 +1,5 @@
 import type { WireSpec } from '../wire/index.ts';
-import type { EarlierSeen } from './comeback.ts';
+import type { EarlierSeen } from './failure.ts';
 import type { Noted } from './noted.ts';
 
 /** A stretch along a run, mm from the run's start, from < to. */

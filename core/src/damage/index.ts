@@ -25,16 +25,8 @@ export {
 } from './types.ts';
 export type { EarlierRepair } from './earlier.ts';
 export { repairsNear } from './near.ts';
-export {
-  failedBefore,
-  failureInWords,
-  FAILURE_NAMES,
-  FAILURES,
-  withAnswer,
-  type EarlierSeen,
-  type FailedBefore,
-  type Failure,
-} from './comeback.ts';
+export { failedBefore, failureInWords, withAnswer } from './comeback.ts';
+export { FAILURE_NAMES, FAILURES, type EarlierSeen, type Failure } from './failure.ts';
 export { endOfCircuit, isOfWholeConnector, isOnePiece } from './cavity.ts';
 export {
   addsCircuit,

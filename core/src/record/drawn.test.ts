@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { DrawnRun } from './drawn.ts';
+import type { DrawnRun } from './drawnTypes.ts';
 import { runHigh, runShapes } from './runShapes.ts';
 import { summaryOf } from './summary.ts';
 import type { SheetLine } from './types.ts';

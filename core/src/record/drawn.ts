@@ -1,28 +1,9 @@
-import type { Stretch } from '../damage/index.ts';
 import type { Run } from '../harness/index.ts';
 import type { Job } from '../job/index.ts';
 import type { Plan } from '../plan/index.ts';
+import type { DrawnBody, DrawnRun } from './drawnTypes.ts';
 import { madeOf } from './made.ts';
 import type { SpliceRecord } from './types.ts';
-
-/** A repair as it lies on its wire, mm from the run's start; work at a cavity has no length. */
-export interface DrawnBody extends Stretch {
-  readonly kind: 'splice' | 'cover' | 'cavity';
-  /** It was there before this job. */
-  readonly earlier: boolean;
-  /** What it is: its method, or of an earlier one its job and day as well. */
-  readonly words: string;
-}
-
-/** A run with all wires on which something was made, now or before. */
-export interface DrawnRun {
-  readonly id: string;
-  readonly name: string;
-  readonly lengthMm: number;
-  readonly fromName: string;
-  readonly toName: string;
-  readonly rows: readonly { readonly circuit: string; readonly bodies: readonly DrawnBody[] }[];
-}
 
 interface Lying {
   readonly runId: string;

@@ -9,5 +9,5 @@ export type { Temporary } from './good.ts';
 export { recordColumns, recordRow } from './rows.ts';
 export type { JobSheet, RecordReading, SheetLine, SpliceRecord } from './types.ts';
 export { jobSheet } from './sheet.ts';
-export type { DrawnRun } from './drawn.ts';
+export type { DrawnRun } from './drawnTypes.ts';
 export { runHigh, runShapes, type Shape } from './runShapes.ts';

@@ -1,4 +1,4 @@
-import type { DrawnBody, DrawnRun } from './drawn.ts';
+import type { DrawnBody, DrawnRun } from './drawnTypes.ts';
 
 /** What a drawing of a run is put together from; whoever draws it knows how a line, a box or words are written. */
 export type Shape =

@@ -1,7 +1,7 @@
 import type { EarlierRepair, Failure } from '../damage/index.ts';
 import type { Caution } from '../approach/index.ts';
 import type { Ruling, Standing } from '../prove/index.ts';
-import type { DrawnRun } from './drawn.ts';
+import type { DrawnRun } from './drawnTypes.ts';
 import type { SheetFunction } from './functions.ts';
 
 /** A reading with its ruling and, for people, in words. */

@@ -16,7 +16,7 @@ export interface SheetPhoto {
 }
 
 /** More than this many are not printed: the sheet says how many there are. */
-export const SHEET_PHOTOS_MOST = 10;
+const SHEET_PHOTOS_MOST = 10;
 /** All photos of a sheet together, bytes: with them it stays under 2 MB. */
 const ALL_MOST = 1_250_000;
 /** Tried one after the other until they fit: px of the longer side, and the quality of the JPEG. */
