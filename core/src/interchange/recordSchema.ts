@@ -167,6 +167,11 @@ export const dueBack = named(
     until: needed(date),
     overdue: needed(flag),
     body: needed(recordSchema),
+    also: needed(
+      Joi.array().items(
+        shape<DueBack['also'][number]>({ atMm: needed(positionMm), fromName: needed(words), method: needed(words) }),
+      ),
+    ),
     good: shape<NonNullable<DueBack['good']>>(jobNamed),
   }),
 );

@@ -171,6 +171,8 @@ export interface DueBack {
   readonly until: string;
   readonly overdue: boolean;
   readonly body: SpliceRecord;
+  /** The other splices of the same repair, due with it. */
+  readonly also: readonly Pick<SpliceRecord, 'atMm' | 'fromName' | 'method'>[];
   /** The open job that makes it good. */
   readonly good?: { readonly id: string; readonly number: string } | undefined;
 }

@@ -79,7 +79,7 @@ function mustBeDue(manager: EntityManager, id: string): RecordRow {
 }
 
 /** The records of one repair that come back together: all that was made for one finding of a job. */
-function partsOf(manager: EntityManager, row: RecordRow): readonly RecordRow[] {
+export function partsOf(manager: EntityManager, row: RecordRow): readonly RecordRow[] {
   const findingId = findingOf(row.spliceId);
   const all = rowsBy(manager).find(RecordEntity, { jobId: row.jobId }, 'chainRow');
   const replaced = new Set(all.map(({ replacesId }) => replacesId));
@@ -167,8 +167,12 @@ export function goodRoutes(router: Router, db: Database, today: () => string): v
         });
       const putOff = until === null ? old.body.putOff : (old.body.putOff ?? 0) + 1;
       const note = until === null ? `Not there any more: ${because}` : `Put off from ${from} to ${until}: ${because}`;
-      const row = corrected(old, { note, temporaryUntil: until ?? undefined, ...(putOff ? { putOff } : {}) }, by, now);
+      // What is due with it moves with it: it is one repair.
+      const others = partsOf(manager, old).filter((one) => one.id !== old.id && one.temporaryUntil === from);
+      const change = { note, temporaryUntil: until ?? undefined, ...(putOff ? { putOff } : {}) };
+      const row = corrected(old, change, by, now);
       await keepRecord(manager, row);
+      for (const other of others) await keepRecord(manager, corrected(other, change, by, now));
       await audit('due day changed', old.jobId, { recordId, from, until, because });
       const job = rowsBy(manager).one(JobEntity, { id: old.jobId });
       if (job) await touch(manager, job, now);

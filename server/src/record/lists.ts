@@ -2,7 +2,7 @@ import type { EntityManager, SelectQueryBuilder } from 'typeorm';
 import type { DuePage, Page, PageAsked, RecordLine, RecordsAsked } from '@mendum/core/operations';
 import { RecordEntity } from '../db/entities.ts';
 import { rowsHaving } from '../db/found.ts';
-import { endedBy, madeGoodIn } from './good.ts';
+import { endedBy, madeGoodIn, partsOf } from './good.ts';
 import { pageOf } from '../db/page.ts';
 import type { RecordRow } from '../db/rows.ts';
 
@@ -35,15 +35,26 @@ export const listRecords = (manager: EntityManager, asked: RecordsAsked): Promis
       ),
   );
 
-/** A page of the temporary repairs, by the day they come back. */
+/** Up to its last colon a splice names its finding. */
+const findingSql = (alias: string): string => `rtrim(${alias}."spliceId", replace(${alias}."spliceId", ':', ''))`;
+const stillDue = (alias: string): string =>
+  `NOT EXISTS (SELECT 1 FROM good WHERE good."jobId" = ${alias}."jobId" AND good."spliceId" = ${alias}."spliceId"
+    AND good."endedAt" IS NOT NULL)`;
+
+/** Another splice of the same repair that is due on the same day, and goes before. */
+const ONE_OF_IT_BEFORE = `EXISTS (SELECT 1 FROM record twin WHERE twin."jobId" = record."jobId"
+  AND twin."temporaryUntil" = record."temporaryUntil" AND twin."spliceId" < record."spliceId"
+  AND ${findingSql('twin')} = ${findingSql('record')} AND ${stillDue('twin')}
+  AND NOT EXISTS (SELECT 1 FROM record newer WHERE newer."replacesId" = twin."id"))`;
+
+/** A page of the temporary repairs, by the day they come back; what was made for one finding is one repair. */
 export async function listDue(manager: EntityManager, asked: PageAsked, today: string): Promise<DuePage> {
   const temporary = (): SelectQueryBuilder<RecordRow> =>
     standingRecords(manager, asked.search)
       .andWhere('record.temporaryUntil IS NOT NULL')
-      .andWhere(
-        `NOT EXISTS (SELECT 1 FROM good WHERE good."jobId" = record."jobId" AND good."spliceId" = record."spliceId"
-          AND good."endedAt" IS NOT NULL)`,
-      );
+      .andWhere(stillDue('record'))
+      // A search tells what it finds, be it the second splice of a repair.
+      .andWhere((asked.search ?? '').trim() === '' ? `NOT ${ONE_OF_IT_BEFORE}` : '1 = 1');
   const overdue = await temporary().andWhere('record.temporaryUntil < :today', { today }).getCount();
   const page = await pageOf(
     temporary(),
@@ -55,7 +66,10 @@ export async function listDue(manager: EntityManager, asked: PageAsked, today: s
         rows.map((row) => {
           const { id, jobId, body } = row;
           const until = row.temporaryUntil ?? '';
-          return { recordId: id, jobId, until, overdue: until < today, body, good: madeGoodIn(manager, row) };
+          const also = partsOf(manager, row)
+            .filter((one) => one.id !== id && one.temporaryUntil === until)
+            .map(({ body: { atMm, fromName, method } }) => ({ atMm, fromName, method }));
+          return { recordId: id, jobId, until, overdue: until < today, body, also, good: madeGoodIn(manager, row) };
         }),
       ),
   );

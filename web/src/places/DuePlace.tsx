@@ -24,7 +24,7 @@ function inDays(until: string): string {
 
 /** A temporary repair, with the way to its record, and what is done about it. */
 function DueLine({ due }: { readonly due: DueBack }) {
-  const { jobId, until, overdue, body } = due;
+  const { jobId, until, overdue, body, also } = due;
   const { putOff = 0 } = body;
   return (
     <div className="flex flex-wrap items-center gap-x-5 gap-y-2 px-2 py-2.5 hover:bg-sheet">
@@ -40,7 +40,7 @@ function DueLine({ due }: { readonly due: DueBack }) {
             {putOff > 0 ? `, put off ${putOff === 1 ? 'once' : `${putOff} times`}` : ''}
           </span>
         </span>
-        <RecordWords body={body} />
+        <RecordWords body={body} also={also} />
       </Link>
       <DueActions due={due} />
     </div>

@@ -1,5 +1,6 @@
-import { useState } from 'react';
+import { Fragment, useState } from 'react';
 import { Link } from 'react-router';
+import type { DueBack } from '@mendum/core/operations';
 import type { SpliceRecord } from '@mendum/core/record';
 import { useAllRecordsInfiniteQuery } from '../app/api.ts';
 import { PagedList } from '../app/PagedList.tsx';
@@ -10,7 +11,7 @@ import { Length } from '../ui/units.tsx';
 import { useSettled } from '../ui/useSettled.ts';
 
 /** Where a repair is, and what it is. */
-export function RecordWords({ body }: { readonly body: SpliceRecord }) {
+export function RecordWords({ body, also = [] }: { readonly body: SpliceRecord; readonly also?: DueBack['also'] }) {
   return (
     <>
       <span>
@@ -30,7 +31,15 @@ export function RecordWords({ body }: { readonly body: SpliceRecord }) {
           </span>
         ) : null}
         <span className="block text-soft">
-          <Length mm={body.atMm} digits={0} /> from {body.fromName}; {body.signedBy}
+          <Length mm={body.atMm} digits={0} /> from {body.fromName}
+          {also.map(({ atMm, fromName }) => (
+            <Fragment key={`${atMm} ${fromName}`}>
+              {' and '}
+              <Length mm={atMm} digits={0} />
+              {fromName === body.fromName ? '' : ` from ${fromName}`}
+            </Fragment>
+          ))}
+          ; {body.signedBy}
         </span>
       </span>
     </>

@@ -9,6 +9,7 @@ import { show } from './test/places.tsx';
 const due = (more: object = {}, body: object = {}): DueBack =>
   ({
     recordId: 'r1',
+    also: [],
     jobId: 'J1',
     until: '2031-06-01',
     overdue: true,
