@@ -7,6 +7,7 @@ import { PagedList } from '../app/PagedList.tsx';
 import { usePages } from '../app/usePages.ts';
 import { TextField } from '../ui/field.tsx';
 import { StandingMark } from '../ui/verdict.tsx';
+import { KeptSearches } from './KeptSearches.tsx';
 import { Length } from '../ui/units.tsx';
 import { useSettled } from '../ui/useSettled.ts';
 
@@ -62,6 +63,7 @@ export function RecordList({ begin = '' }: { readonly begin?: string }) {
           onChange={(event) => setWords(event.target.value)}
         />
       </div>
+      <KeptSearches words={search} onPick={setWords} />
       <PagedList
         label="Records"
         pages={pages}
