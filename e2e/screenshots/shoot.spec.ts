@@ -36,14 +36,6 @@ test('pictures of the main views', async ({ page, request }) => {
   await shoot(page, 'survey');
   await show(`${harvester}/decide?finding=F1`);
   await shoot(page, 'decide');
-  await page.getByRole('button', { name: /more that are refused/ }).click();
-  await page
-    .getByRole('listitem')
-    .filter({ hasText: /^Wrapped solder/ })
-    .getByRole('button', { name: 'Compare' })
-    .click();
-  await expect(page.getByRole('dialog', { name: 'Side by side' })).toBeVisible();
-  await shoot(page, 'compare');
   await show(`${harvester}/layout`);
   await page.getByTestId('board-surface').hover({ position: { x: 420, y: 120 } });
   await shoot(page, 'layout');
@@ -59,6 +51,13 @@ test('pictures of the main views', async ({ page, request }) => {
   await shoot(page, 'prove');
   await show(`/jobs/${await jobId(request, '0126')}/record`);
   await shoot(page, 'record');
+  await visit(page, '/due?show=records');
+  await page
+    .getByRole('link', { name: /Sieve motor|Brake lamps/ })
+    .first()
+    .click();
+  await expect(page.getByRole('img', { name: /^Flag: circuit/ })).toBeVisible();
+  await shoot(page, 'repair');
   for (const place of ['machines', 'shelf', 'practice', 'due']) {
     await show(`/${place}`);
     await shoot(page, place);

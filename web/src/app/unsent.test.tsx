@@ -128,6 +128,11 @@ describe('where people sign in', () => {
     await openPage('Ines');
     await waitFor(() => expect(writesOf(again)).toHaveLength(1));
   });
+  it('a label is not printed by the next page', async () => {
+    standInServer({ 'POST /records/r1/label': NO_ANSWER, 'GET /session': signedIn('Ines') });
+    await (await openPage('Ines')).current.save('printLabel', { recordId: 'r1', size: 'flag' });
+    expect(isKept()).toBe(false);
+  });
   it('a new PIN is kept nowhere', async () => {
     standInServer({ 'PUT /accounts/P2': NO_ANSWER, 'GET /session': signedIn('Ines') });
     const page = await openPage('Ines');

@@ -40,13 +40,13 @@ function likeness({ name, args, by }: Pick<Unsent, 'name' | 'args' | 'by'>): str
   return JSON.stringify([name, by, rest]);
 }
 
-/** A PIN is kept nowhere: who gives one gives it again. */
-const hasSecret = (args: object): boolean => 'secret' in args;
+/** A PIN is kept nowhere: who gives one gives it again. A label that nobody waits for any more is not printed. */
+const isKept = ({ name, args }: Unsent): boolean => name !== 'printLabel' && !('secret' in args);
 
 /** Keeps a write on the device until it is answered: a page that is closed or loaded anew meanwhile sends it again. */
 export function keepUnsent(entry: Unsent): void {
   OWN.add(entry.writeId);
-  if (hasSecret(entry.args)) return;
+  if (!isKept(entry)) return;
   const kept = all();
   const isThere = kept.some(({ writeId }) => writeId === entry.writeId);
   keepAll(isThere ? kept.map((one) => (one.writeId === entry.writeId ? entry : one)) : [...kept, entry]);
