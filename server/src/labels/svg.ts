@@ -1,13 +1,6 @@
-/** Small helpers for drawings in mm, written as SVG. */
+import { escaped } from '../drawn/escaped.ts';
 
-/** What may not stand in SVG as it is, and controls, which may not stand in it at all. */
-const escaped = (words: string): string =>
-  words
-    .replace(/[\p{Cc}\p{Cs}]/gu, ' ')
-    .replaceAll('&', '&amp;')
-    .replaceAll('<', '&lt;')
-    .replaceAll('>', '&gt;')
-    .replaceAll('"', '&quot;');
+/** Small helpers for drawings in mm, written as SVG. */
 
 const n = (mm: number): string => String(Math.round(mm * 1000) / 1000);
 

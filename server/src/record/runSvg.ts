@@ -1,4 +1,5 @@
 import { runHigh, runShapes, type DrawnRun, type Shape } from '@mendum/core/record';
+import { escaped } from '../drawn/escaped.ts';
 
 const INK = '#1D2021';
 const SOFT = '#5E5A52';
@@ -9,13 +10,6 @@ const LOOKS = {
   now: `fill="#A8541F" stroke="${INK}" stroke-width="0.8"`,
   before: `fill="#FFFFFF" stroke="${SOFT}" stroke-width="0.8" stroke-dasharray="2 1.5"`,
 } as const;
-
-const escaped = (words: string): string =>
-  words
-    .replace(/[\p{Cc}\p{Cs}]/gu, ' ')
-    .replaceAll('&', '&amp;')
-    .replaceAll('<', '&lt;')
-    .replaceAll('>', '&gt;');
 
 function written(shape: Shape): string {
   switch (shape.kind) {

@@ -4,6 +4,7 @@ import type { FindingPlan, Plan, RunPlan } from '@mendum/core/plan';
 import { byFirstCut, cutsOn, plansOn } from '@mendum/core/plan';
 import { figure } from '@mendum/core/units';
 import { colourInWords, sizeInWords } from '@mendum/core/wire';
+import { escaped } from '../drawn/escaped.ts';
 
 /** A run with its plan, as it is drawn for the bench. */
 export interface TemplateOf {
@@ -46,9 +47,6 @@ export function touchedCircuits({ job, plan, run }: Pick<TemplateOf, 'job' | 'pl
     (id) => job.harness.circuits.find((circuit) => circuit.id === id) ?? [],
   );
 }
-
-const escaped = (words: string): string =>
-  words.replaceAll('&', '&amp;').replaceAll('<', '&lt;').replaceAll('>', '&gt;').replaceAll('"', '&quot;');
 
 function text(
   x: number,
