@@ -1,3 +1,4 @@
+import type { EntityManager } from 'typeorm';
 import { AuditEntity, RecordEntity } from '../db/entities.ts';
 import type { Head } from './head.ts';
 import { HEAD_ID, headIn } from './head.ts';
@@ -5,6 +6,12 @@ import type { StoredRow } from './walk.ts';
 
 /** Asks a database in SQL. */
 export type Ask = (sql: string, values: readonly unknown[]) => Promise<unknown[]> | unknown[];
+
+/** Asks the database of a manager. */
+export const askBy =
+  (manager: EntityManager): Ask =>
+  (sql, values) =>
+    manager.query<unknown[]>(sql, [...values]);
 
 const PLACE = ['chainRow', 'hash', 'signature'];
 const OWN = { record: [], audit: ['id'] } as const satisfies Record<string, readonly string[]>;

@@ -2,7 +2,6 @@ import type { BegunWork } from '@mendum/core/approach';
 import type { LayoutWishes, Pin } from '@mendum/core/layout';
 import { checkMishap, mishapCost, progressOf, type MishapSaid, type Progress } from '@mendum/core/mishap';
 import {
-  asLaid,
   checkWishes,
   heldBy,
   keptAsPlanned,
@@ -15,26 +14,19 @@ import {
 } from '@mendum/core/plan';
 import type { Practice } from '@mendum/core/practice';
 import type { Check } from '@mendum/core/prove';
-import { buildRecords, lotsOn, jobSheet, RecordRefused, type SpliceRecord } from '@mendum/core/record';
+import { buildRecords, lotsOn, RecordRefused, type SpliceRecord } from '@mendum/core/record';
 import type { ChainState, Comebacks, ComebacksAsked, FoundCircuit, JobEffect } from '@mendum/core/operations';
-import type { EntityManager } from 'typeorm';
-import { headOf, rowsOf, type Ask } from '../chain/stored.ts';
+import { askBy, headOf, rowsOf } from '../chain/stored.ts';
 import { walk } from '../chain/walk.ts';
 import { JobEntity } from '../db/entities.ts';
 import { AppError } from '../errors.ts';
 import { bringUpToDate } from '../find/known.ts';
 import { hasBegun, loadJob, type StoredJob } from '../jobs/store.ts';
-import { labelledOf, type LabelsAsked } from '../labels/asked.ts';
-import { labelSvg } from '../labels/label.ts';
-import { labelPdf, labelSheets } from '../labels/pdf.ts';
 import { comebacksOf } from '../record/comebacks.ts';
-import { sheetPdf, signatureOf, type SheetPrint } from '../record/pdf.ts';
-import { notReplaced } from '../record/notReplaced.ts';
 import { inLocalTime } from '../record/when.ts';
-import { templateSvg, touchedCircuits, type TemplateOf } from '../template/drawing.ts';
-import { templatePdf } from '../template/pdf.ts';
 import { checkTerminal, checkUse, type Asked } from './choice.ts';
 import type { Desk, Planned } from './desk.ts';
+import { PRINT_TASKS } from './printTasks.ts';
 
 /** An answer that holds as long as the job has this stamp. */
 export interface Stamped<A> {
@@ -110,34 +102,6 @@ function recordsOf({ stored, plan }: Planned, signed: { by: string; at: string; 
   }
 }
 
-/** A run as it is drawn on its template. @throws AppError NOT_FOUND where there is nothing to draw */
-function templateOf({ stored, plan }: Planned, runId: string): TemplateOf {
-  const job = asLaid(stored.job, plan.runs);
-  const run = job.harness.runs.find((one) => one.id === runId);
-  const runPlan = plan.runs.find((one) => one.runId === runId);
-  if (!run || !runPlan)
-    throw new AppError('NOT_FOUND', `Job ${stored.row.number} has no run "${runId}".`, {
-      hint: `Its runs are ${stored.job.harness.runs.map((one) => one.id).join(', ')}.`,
-    });
-  if (touchedCircuits({ job, plan, run }).length === 0)
-    throw new AppError('NOT_FOUND', `Nothing is spliced or covered on ${run.name}: there is nothing to lay under it.`, {
-      hint: 'Mark what was found first, or open the gate.',
-    });
-  return { job, plan, run, runPlan };
-}
-
-/** A file to send: its name and its content. */
-export interface FileMade {
-  readonly name: string;
-  readonly content: Uint8Array | string;
-}
-const inName = (text: string): string => text.replace(/[^\w.-]/g, '_');
-
-const askOf =
-  (manager: EntityManager): Ask =>
-  (sql, values) =>
-    manager.query<unknown[]>(sql, [...values]);
-
 interface OfJob {
   readonly jobId: string;
 }
@@ -147,6 +111,8 @@ interface OfJob {
  * answers with no more than is asked.
  */
 export const TASKS = {
+  ...PRINT_TASKS,
+
   /** The whole plan, as JSON. */
   plan: async (desk: Desk, { jobId }: OfJob): Promise<string> => JSON.stringify((await desk.planned(jobId)).plan),
 
@@ -231,52 +197,15 @@ export const TASKS = {
     });
   },
 
-  /** The sheet of a job, on which paper and with which photos. */
-  sheet: async (desk: Desk, { jobId, ...printed }: OfJob & Omit<SheetPrint, 'head'>): Promise<FileMade> => {
-    const { stored, plan } = await desk.planned(jobId);
-    const records = notReplaced(stored.records).map(({ body }) => body);
-    const head = await desk.read((manager) => headOf(askOf(manager)));
-    const sheet = jobSheet(stored.job, plan, stored.readings, records, inLocalTime, stored.row.functions);
-    return {
-      name: `job-${stored.row.number}.pdf`,
-      content: await sheetPdf(sheet, signatureOf(stored.records), { ...printed, head }),
-    };
-  },
-
-  /** The template of a run at true size: sheets to print, or the whole as one drawing. @throws AppError NOT_FOUND */
-  template: async (
-    desk: Desk,
-    { jobId, runId, as }: OfJob & { readonly runId: string; readonly as: 'pdf' | 'svg' },
-  ): Promise<FileMade> => {
-    const of = templateOf(await desk.planned(jobId), runId);
-    return as === 'pdf'
-      ? { name: `template-${of.job.number}-${inName(of.run.id)}.pdf`, content: await templatePdf(of) }
-      : {
-          name: `layout-${of.job.number}-${inName(of.run.id)}.svg`,
-          content: templateSvg(of, { fromMm: 0, toMm: of.run.lengthMm, circuits: touchedCircuits(of) }),
-        };
-  },
-
   /** How far the chain of records and audit lines holds: all of it is walked. @param at now */
   chain: (desk: Desk, { at }: { readonly at: string }): Promise<ChainState> =>
     desk.read(async (manager) => {
-      const ask = askOf(manager);
+      const ask = askBy(manager);
       const head = await headOf(ask);
       const { whole, broken } = await walk(rowsOf(ask), head);
       const [last] = await rowsOf(ask)(head.row, 1);
       return { ...whole, at, ...(broken && { broken }), signs: (last?.signature ?? null) !== null };
     }),
-
-  /** Labels of repairs. @throws AppError NOT_FOUND, RECORD_REFUSED */
-  labels: async (desk: Desk, { size, origin, ...asked }: LabelsAsked): Promise<FileMade> => {
-    const { number, all } = await desk.read((manager) => labelledOf(manager, asked));
-    const [first] = all;
-    const name = `labels-${number}.${asked.as === 'svg' ? 'svg' : 'pdf'}`;
-    if (!first) throw new AppError('RECORD_REFUSED', `Job ${number} is not signed yet: its repairs have no labels.`);
-    if (asked.as === 'svg') return { name, content: labelSvg(first, size, origin) };
-    const content = await (asked.as === 'page' ? labelPdf(first, size, origin) : labelSheets(all, size, origin));
-    return { name, content };
-  },
 
   /** How often repairs came back, by what they have in common. */
   comebacks: (desk: Desk, { asked }: { readonly asked: ComebacksAsked }): Promise<Comebacks> =>

@@ -2,7 +2,7 @@ import type { Router } from 'express';
 import { keepRecord } from '../chain/append.ts';
 import { chained, sealOf } from '../chain/bundle.ts';
 import { NOTHING_BEFORE } from '../chain/link.ts';
-import { headOf, rowsOf, type Ask } from '../chain/stored.ts';
+import { askBy, headOf, rowsOf } from '../chain/stored.ts';
 import { recordColumns, recordRow } from '@mendum/core/record';
 import { whyNotSigned, type ChainedRecord, type RecordBundle, type SentOf } from '@mendum/core/operations';
 import { writeCsv } from '@mendum/core/spreadsheet';
@@ -111,7 +111,7 @@ export function recordRoutes(
   file(router, 'records', async ({ args: { jobId }, res }) => {
     const { number, records } = await signedRecords(jobId);
     const { head, kept } = await db.read(async (manager) => {
-      const ask: Ask = (sql, values) => manager.query<unknown[]>(sql, [...values]);
+      const ask = askBy(manager);
       const before = async (row: number): Promise<string> =>
         row === 1 ? NOTHING_BEFORE : ((await rowsOf(ask)(row - 1, 1))[0]?.hash ?? NOTHING_BEFORE);
       const kept: ChainedRecord[] = [];
