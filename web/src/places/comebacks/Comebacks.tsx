@@ -131,7 +131,7 @@ export function Comebacks() {
           {data.more > 0 ? <p className="mt-2 text-soft">{data.more} more lines are not shown.</p> : null}
           <p className="mt-3 max-w-[75ch] text-soft">
             A repair comes back when a finding on it or within 100 mm of it says that it failed. Newer repairs have had
-            less time to. Up to one group in thirty stands out by chance: look at the records before you act.
+            less time to. Up to one group in 25 stands out by chance: look at the records before you act.
           </p>
         </>
       )}
