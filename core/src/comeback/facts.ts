@@ -45,12 +45,12 @@ function nestFirst(words: string): string {
   return at < 0 ? words : `N${words.slice(at + 3)}, ${words.slice(0, at)}`;
 }
 
-/** What counts of a record. @param signedAt when it was signed first, where it is a correction */
-export function factOf(record: SpliceRecord, signedAt = record.signedAt): RepairFact {
+/** What counts of a record. */
+export function factOf(record: SpliceRecord): RepairFact {
   const { parts = [], closedBy = [] } = record;
   const lots = parts.flatMap(({ name, lot }) => (lot === undefined ? [] : [`${name}, lot ${lot}`]));
   return {
-    day: signedAt.slice(0, 10),
+    day: record.signedAt.slice(0, 10),
     machine: record.machine,
     under: {
       method: [record.method],

@@ -74,7 +74,13 @@ describe('a repair that comes back', () => {
   it('counts for a repair whose record was corrected since', async () => {
     const third = await opened();
     const repair = await earlierAt(third);
-    await server.write('post', `/records/${repair.id}/corrections`, { text: 'Was the middle nest.' }).expect(201);
+    const people = async () => (await rates({ by: 'person' })).lines.map(({ name, repairs }) => [name, repairs]);
+    const before = await people();
+    await server
+      .write('post', `/records/${repair.id}/corrections`, { text: 'Was the middle nest.', by: 'Marek Osei' })
+      .expect(201);
+    // Who corrects a record has not made the repair.
+    expect(await people()).toEqual(before);
     const finding: Partial<Finding> & object = {
       ...FOUND,
       kind: 'parted',

@@ -30,6 +30,13 @@ interface Line {
   readonly body: string;
 }
 
+/** Who corrects a record has not made the repair: day and person stay those of the first signature. */
+const asFirstSigned = (fact: RepairFact, first: RepairFact): RepairFact => ({
+  ...fact,
+  day: first.day,
+  under: { ...fact.under, person: first.under.person },
+});
+
 /** Reads what was signed since; a correction counts in place of what it corrects, from the day of the first. */
 async function bringUp(facts: Facts, read: Read): Promise<void> {
   for (;;) {
@@ -43,7 +50,7 @@ async function bringUp(facts: Facts, read: Read): Promise<void> {
       const key = `${jobId} ${spliceId}`;
       const before = facts.known.get(key);
       const fact = factOf(JSON.parse(body) as SpliceRecord);
-      facts.known.set(key, before ? { ...fact, day: before.day } : fact);
+      facts.known.set(key, before ? asFirstSigned(fact, before) : fact);
       facts.keys.set(id, key);
       facts.lastRow = chainRow;
     }

@@ -6,7 +6,7 @@ import { setUpPdf } from './fonts.ts';
 import type { SheetPhoto } from './sheetPhotos.ts';
 import { drawings, pictures } from './sheetPictures.ts';
 import { heading, INK, SOFT } from './sheetStyle.ts';
-import { functionTable, shortTable, wholeTable } from './sheetTables.ts';
+import { functionTable, inShort, isDrawnInShort, shortTable, wholeTable } from './sheetTables.ts';
 import { notReplaced } from './notReplaced.ts';
 import { inLocalTime } from './when.ts';
 
@@ -52,6 +52,23 @@ const caption = (text: string): Content => ({
 /** Width of what stands between the margins, points. */
 const INSIDE = { a4: 515, letter: 532 } as const;
 const PAPERS = { a4: 'A4', letter: 'LETTER' } as const;
+
+/** What a person does. */
+const leftToYou = (sheet: JobSheet): Content[] =>
+  sheet.leftToYou.length > 0
+    ? [
+        heading('Left to a person'),
+        ...sheet.leftToYou.map(({ circuit, what }): Content => ({
+          text: [{ text: `${circuit}: `, bold: true }, what],
+          margin: [0, 0, 0, 2],
+        })),
+      ]
+    : [];
+const leftInShort = ({ leftToYou: { length } }: JobSheet): Content[] =>
+  length > 0 ? [{ text: `${length} left to a person: see the whole record.`, margin: [0, 6, 0, 0] }] : [];
+
+/** So much of a note, and of the summary, is on the short sheet, letters. */
+const NOTE_MOST = 300;
 
 function definition(sheet: JobSheet, signature: SheetSignature | undefined, print: SheetPrint): TDocumentDefinitions {
   const { at: printedAt, paper, head } = print;
@@ -104,21 +121,13 @@ function definition(sheet: JobSheet, signature: SheetSignature | undefined, prin
         ],
       },
       { text: isShort ? 'Repair record, in short' : 'Repair record', fontSize: 10, color: SOFT, margin: [0, 0, 0, 8] },
-      { text: sheet.summary, fontSize: 12, margin: [0, 0, 0, 10] },
+      { text: isShort ? inShort(sheet.summary, NOTE_MOST) : sheet.summary, fontSize: 12, margin: [0, 0, 0, 10] },
       { columns: facts.map(([name, value]) => ({ stack: [caption(name), { text: value }] })), columnGap: 14 },
-      ...drawings(sheet, wide),
+      ...(isShort && !isDrawnInShort(sheet) ? [] : drawings(sheet, wide)),
       heading('Splices and covers'),
       ...(isShort ? shortTable(sheet, wide) : [wholeTable(sheet)]),
       ...(isShort ? [] : functionTable(sheet)),
-      ...(sheet.leftToYou.length > 0
-        ? [
-            heading('Left to a person'),
-            ...sheet.leftToYou.map(({ circuit, what }): Content => ({
-              text: [{ text: `${circuit}: `, bold: true }, what],
-              margin: [0, 0, 0, 2],
-            })),
-          ]
-        : []),
+      ...(isShort ? leftInShort(sheet) : leftToYou(sheet)),
       ...pictures(print, wide),
       ...(isShort ? [] : [heading('Cautions that apply'), { ul: sheet.cautions.map((caution) => caution.text) }]),
       heading('Sign-off'),
@@ -127,7 +136,7 @@ function definition(sheet: JobSheet, signature: SheetSignature | undefined, prin
           ? [
               { text: signature.by, bold: true },
               `, ${inLocalTime(signature.at)}`,
-              signature.note === '' ? '' : `. ${signature.note}`,
+              signature.note === '' ? '' : `. ${isShort ? inShort(signature.note, NOTE_MOST) : signature.note}`,
             ]
           : 'Not signed: this is the state of the work and not a record.',
       },

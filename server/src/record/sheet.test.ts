@@ -1,5 +1,7 @@
 import sharp from 'sharp';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import type { JobSheet, SheetLine } from '@mendum/core/record';
+import { sheetPdf } from './pdf.ts';
 import { startServer, type TestServer } from '../test/server.ts';
 
 let server: TestServer;
@@ -33,6 +35,60 @@ describe('the sheet of a job', () => {
     expect(pages(await sheet(number, '?form=short'))).toBe(1);
     expect(pages(await sheet(number, '?form=short&paper=letter'))).toBe(1);
   });
+  it.each([1, 12, 60, 300])(
+    'in short is on one page with %i repairs on six runs, whatever their names',
+    async (count) => {
+      const words = 'Überlastsicherung of the conveyor '.repeat(8);
+      const lines = Array.from({ length: count }, (_one, index): SheetLine => ({
+        spliceId: `F${index}:only`,
+        circuit: `${index} ${words}`,
+        place: `${index} mm from ${words}`,
+        found: words,
+        method: words,
+        materials: words,
+        readings: [],
+        standing: 'unproved',
+        temporaryUntil: '2031-06-01',
+        redos: 0,
+        closedBy: [],
+      }));
+      const body = { kind: 'splice', fromMm: 100, toMm: 136, earlier: false, words } as const;
+      const runs = Array.from({ length: 6 }, (_one, index) => ({
+        id: `R${index}`,
+        name: words,
+        lengthMm: 1100,
+        fromName: 'X31',
+        toName: 'B1',
+        rows: lines.slice(0, 10).map(({ circuit }) => ({ circuit, bodies: [body] })),
+      }));
+      const made: JobSheet = {
+        jobNumber: '0147',
+        title: 'Arm',
+        machine: 'Ovrell 420',
+        harness: 'W12',
+        isolation: 'proved dead',
+        practice: 'Crimp first',
+        summary: words,
+        runs,
+        lines,
+        leftToYou: [],
+        functions: [],
+        cautions: [],
+      };
+      const signature = { by: 'Ines Valdur', at: '2031-05-20T09:00:00.000Z', note: words.repeat(8) };
+      for (const paper of ['a4', 'letter'] as const) {
+        const print = {
+          at: signature.at,
+          paper,
+          form: 'short',
+          photos: [],
+          more: 0,
+          head: { row: 1, hash: 'a' },
+        } as const;
+        expect(pages((await sheetPdf(made, signature, print)).toString('latin1'))).toBe(1);
+      }
+    },
+  );
   it.each(['?paper=a3', '?form=long'])('%s is refused by name', async (query) => {
     const { body } = await server.http.get(`/api${await server.at('0126')}/record.pdf${query}`).expect(422);
     expect((body as { error: { code: string } }).error.code).toBe('BAD_INPUT');

@@ -98,27 +98,60 @@ export const wholeTable = (sheet: JobSheet): Content => ({
   },
 });
 
-/** A line of the short sheet takes so much of its page, points; and all of them, where nothing is drawn. */
-const SHORT = { row: 17, all: 560 } as const;
+/** On the short sheet, points: a row of words, the rim of a line, and all lines together where nothing is drawn. */
+const SHORT = { row: 10.5, rim: 8, all: 470 } as const;
+/** So many letters of a row have room in a column: circuit, place, found, method, ruling. */
+const LETTERS = [17, 15, 26, 16, 10] as const;
+/** More than this is not drawn on it: the lines need their room. */
+const DRAWN_MOST = 300;
+
+const drawnHigh = ({ runs }: JobSheet): number => runs.reduce((sum, run) => sum + runHigh(run) + 16, 0);
+
+/** Whether its runs leave room for the lines on one page. */
+export const isDrawnInShort = (sheet: JobSheet): boolean => drawnHigh(sheet) <= DRAWN_MOST;
+
+/** So many letters of a cell are on it, and of a circuit's name: three rows at most. */
+const CELL_MOST = 60;
+const CIRCUIT_MOST = 36;
+
+/** Words as far as they have room. */
+export const inShort = (words: string, most: number): string =>
+  words.length > most ? `${words.slice(0, most - 1)}…` : words;
+
+/** What a line of the short sheet says. */
+const shortCells = (line: SheetLine): readonly [string, string, string, string, string] => [
+  inShort(line.circuit, CIRCUIT_MOST),
+  inShort(line.place, CELL_MOST),
+  inShort(line.found, CELL_MOST),
+  `${inShort(line.method, CELL_MOST)}${line.temporaryUntil ? `, TEMPORARY until ${line.temporaryUntil}` : ''}`,
+  STANDING_WORDS[line.standing],
+];
+
+/** As high as its fullest cell, points: of wide letters. */
+const shortHigh = (cells: readonly string[]): number =>
+  SHORT.rim + SHORT.row * Math.max(...cells.map((words, at) => Math.ceil(words.length / (LETTERS[at] ?? 10))));
 
 /** On one page: a line for each repair, as many as there is room for. */
 export function shortTable(sheet: JobSheet, wide: number): Content[] {
-  const drawn = sheet.runs.reduce((sum, run) => sum + runHigh(run) + 16, 0);
-  const most = Math.max(4, Math.floor((SHORT.all - drawn) / SHORT.row));
+  const room = SHORT.all - (isDrawnInShort(sheet) ? drawnHigh(sheet) : 0);
+  const cells = sheet.lines.map(shortCells);
+  let high = 0;
+  const over = cells.findIndex((line) => (high += shortHigh(line)) > room);
+  const most = over < 0 ? cells.length : over;
   const rest = sheet.lines.length - most;
   const small = (text: string): TableCell => ({ text, fontSize: 7.5 });
   return [
     {
       table: {
         widths: [wide * 0.19, wide * 0.16, '*', wide * 0.18, 62],
-        body: sheet.lines
+        body: cells
           .slice(0, most)
-          .map((line): TableCell[] => [
-            { text: line.circuit, bold: true, fontSize: 8, noWrap: true },
-            small(line.place),
-            small(line.found),
-            small(`${line.method}${line.temporaryUntil ? `, TEMPORARY until ${line.temporaryUntil}` : ''}`),
-            { text: STANDING_WORDS[line.standing], bold: true, fontSize: 8 },
+          .map(([circuit, place, found, method, ruling]): TableCell[] => [
+            { text: circuit, bold: true, fontSize: 8 },
+            small(place),
+            small(found),
+            small(method),
+            { text: ruling, bold: true, fontSize: 8 },
           ]),
       },
       layout: 'lightHorizontalLines',

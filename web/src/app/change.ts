@@ -1,11 +1,10 @@
 import { useState } from 'react';
 import { v4 as uuid } from 'uuid';
 import type { AnswerOf, ArgsOf, ErrorBody } from '@mendum/core/operations';
-import { isUnanswered } from './errors.ts';
 import { notify } from './notice.ts';
-import { newWrite, sendWrite, type Outcome } from './send.ts';
+import { newWrite, sendInOrder, type Outcome } from './send.ts';
 import { useAppDispatch, useAppSelector } from './store.ts';
-import { unsentLike, type SaveName, type Unsent } from './unsent.ts';
+import type { SaveName } from './unsent.ts';
 
 /** Says what went wrong and what to do. */
 export const showError = (error: ErrorBody['error']): void => {
@@ -23,16 +22,9 @@ export function useSave(): { readonly save: Save; readonly busy: boolean } {
   const person = useAppSelector((state) => state.view.person) ?? '';
   const dispatch = useAppDispatch();
   const [under, setUnder] = useState(0);
-  const send = async <N extends SaveName>(name: N, args: ArgsOf<N>, by: string): Promise<Outcome<AnswerOf<N>>> => {
-    const made = newWrite(name, args, by, uuid());
-    // Pressed again after no answer: it may have come through, and only the same one is known again there.
-    const before = unsentLike(made) as Unsent<N> | undefined;
-    const outcome = before && (await sendWrite(dispatch, before));
-    return outcome && (outcome.ok || isUnanswered(outcome.error)) ? outcome : sendWrite(dispatch, made);
-  };
   const save: Save = async (name, args, { quiet = false, by = person } = {}) => {
     setUnder((count) => count + 1);
-    const outcome = await send(name, args, by);
+    const outcome = await sendInOrder(dispatch, newWrite(name, args, by, uuid()));
     setUnder((count) => count - 1);
     if (!outcome.ok && !quiet) showError(outcome.error);
     return outcome;

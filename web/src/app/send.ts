@@ -4,7 +4,15 @@ import { errorOf, isUnanswered } from './errors.ts';
 import { letIn } from './letIn.ts';
 import { allAnswered, seenBy, unanswered, wroteItself } from './seen.ts';
 import type { Store } from './store.ts';
-import { forgetUnsent, keepUnsent, leaveUnanswered, type SaveName, type Unsent } from './unsent.ts';
+import {
+  forgetUnsent,
+  isAlike,
+  keepUnsent,
+  leaveUnanswered,
+  unansweredBefore,
+  type SaveName,
+  type Unsent,
+} from './unsent.ts';
 
 /** What came of a write: the server's answer, or its error in the one shape. */
 export type Outcome<T = unknown> =
@@ -82,6 +90,31 @@ export async function sendWrite<N extends SaveName>(
   // Where somebody else has signed in, it stays for whoever made it.
   else if (error.code !== 'SIGN_IN_NEEDED') forgetUnsent(entry);
   return { ok: false, error };
+}
+
+/**
+ * Sends a write behind all that was written there before without an answer: what came of that is known then, and nothing
+ * older comes in later. Pressed again right after it had no answer, it is the same write.
+ */
+export async function sendInOrder<N extends SaveName>(
+  dispatch: Store['dispatch'],
+  made: Unsent<N>,
+): Promise<Outcome<AnswerOf<N>>> {
+  const before = unansweredBefore(made);
+  const last = before.at(-1);
+  const isAgain = last !== undefined && isAlike(last, made);
+  for (const earlier of before) {
+    const outcome = await sendWrite(dispatch, earlier as Unsent<N>);
+    if (outcome.ok ? isAgain && earlier === last : isUnanswered(outcome.error)) {
+      // It waits behind them, on the device as well.
+      if (!outcome.ok && !isAgain) {
+        keepUnsent(made);
+        leaveUnanswered(made);
+      }
+      return outcome;
+    }
+  }
+  return sendWrite(dispatch, made);
 }
 
 /** As it is made now. @param by who makes it */

@@ -69,6 +69,35 @@ describe('what the server did not answer', () => {
     expect((await page.current.save('removeFinding', { ...FINDING, jobVersion: 5 })).ok).toBe(true);
     expect(writesOf(sent).map(({ body }) => body?.jobVersion)).toEqual([4, 4, 5]);
   });
+  it('goes before what is written there next: nothing older comes in later, and a third press is a third write', async () => {
+    const paths: string[] = [];
+    let isThere = false;
+    // The first came through, and only its answer was lost; pressed again it would be answered without being done.
+    const done = new Set<unknown>();
+    const sent = standInServer({
+      'PUT /jobs/job/ticks': ({ body }) => {
+        if (!done.has(body?.writeId)) paths.push(String(body?.done));
+        done.add(body?.writeId);
+        return isThere ? SAVED : NO_ANSWER;
+      },
+      'GET /session': open,
+    });
+    const page = await openPage('Ines');
+    const tick = (set: boolean) =>
+      page.current.save('tick', { jobId: 'job', version: 4, steps: [{ stepId: 'S', spliceId: 'F1:only' }], done: set });
+    await tick(true);
+    expect((await tick(false)).ok).toBe(false);
+    expect((await tick(true)).ok).toBe(false);
+    expect(JSON.parse(localStorage.getItem('mendum.unsent') ?? '[]')).toHaveLength(3);
+    isThere = true;
+    expect((await tick(true)).ok).toBe(true);
+    expect(paths).toEqual(['true', 'false', 'true']);
+    expect((await tick(false)).ok).toBe(true);
+    expect((await tick(true)).ok).toBe(true);
+    expect(paths).toEqual(['true', 'false', 'true', 'false', 'true']);
+    expect(new Set(idsOf(sent)).size).toBe(5);
+    expect(isKept()).toBe(false);
+  });
   it('is told where it is refused later, and not tried for ever', async () => {
     standInServer({ [PATH]: NO_ANSWER, 'GET /session': open });
     await (await openPage('Ines')).current.save('removeFinding', FINDING);

@@ -19,8 +19,8 @@ export interface Unsent<N extends SaveName = SaveName> {
 const KEY = 'mendum.unsent';
 /** The server knows a write again for 30 days: what is older could be done twice, and is not sent again. */
 const KNOWN_MS = 29 * 86_400_000;
-/** Writes of this page that are given up on without an answer, by what they are: pressed again, the same one is sent. */
-const GIVEN_UP = new Map<string, Unsent>();
+/** Writes of this page that are given up on without an answer, the first made first. */
+let givenUp: readonly Unsent[] = [];
 /** All that this page has to do with itself. */
 const OWN = new Set<string>();
 
@@ -52,19 +52,27 @@ export function keepUnsent(entry: Unsent): void {
   keepAll(isThere ? kept.map((one) => (one.writeId === entry.writeId ? entry : one)) : [...kept, entry]);
 }
 
-/** There was no answer, and it is not tried again by itself as long as this page is open. */
-export const leaveUnanswered = (entry: Unsent): unknown => GIVEN_UP.set(likeness(entry), entry);
+/** What must keep its order: all that is written to one job, and all else. */
+const lineOf = ({ args }: Pick<Unsent, 'args'>): unknown => (args as { readonly jobId?: unknown }).jobId;
+
+/** There was no answer: it goes before whatever is written there next. */
+export function leaveUnanswered(entry: Unsent): void {
+  givenUp = [...givenUp.filter(({ writeId }) => writeId !== entry.writeId), entry].sort((a, b) => a.at - b.at);
+}
 
 /** It was answered, or whoever made it let it be. */
 export function forgetUnsent(entry: Unsent): void {
-  if (GIVEN_UP.get(likeness(entry))?.writeId === entry.writeId) GIVEN_UP.delete(likeness(entry));
+  givenUp = givenUp.filter(({ writeId }) => writeId !== entry.writeId);
   const rest = all().filter(({ writeId }) => writeId !== entry.writeId);
   if (rest.length < all().length) keepAll(rest);
 }
 
-/** The same write, made before on this page and never answered. */
-export const unsentLike = (made: Pick<Unsent, 'name' | 'args' | 'by'>): Unsent | undefined =>
-  GIVEN_UP.get(likeness(made));
+/** What the same person wrote there before, and was never answered, the first made first. */
+export const unansweredBefore = (made: Pick<Unsent, 'args' | 'by'>): readonly Unsent[] =>
+  givenUp.filter((one) => one.by === made.by && lineOf(one) === lineOf(made));
+
+/** Whether the same was pressed twice. */
+export const isAlike = (one: Unsent, other: Unsent): boolean => likeness(one) === likeness(other);
 
 /** What an earlier page was closed over, of one person or of all; what is too old is told apart, and forgotten. */
 export function unsentBefore(by: string | undefined, now: number): { left: readonly Unsent[]; old: number } {

@@ -4,7 +4,7 @@ import { isUnanswered } from './errors.ts';
 import { notify } from './notice.ts';
 import { sendWrite } from './send.ts';
 import { useAppDispatch, type Store } from './store.ts';
-import { unsentBefore, type Unsent } from './unsent.ts';
+import { leaveUnanswered, unsentBefore, type Unsent } from './unsent.ts';
 
 const entries = (count: number): string => (count === 1 ? '1 entry' : `${count} entries`);
 const clock = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
@@ -24,6 +24,8 @@ function tell(saved: number, old: number, refused: readonly { readonly at: numbe
 
 /** Sends one after the other, as they were made, until the server does not answer. */
 async function sendAll(dispatch: Store['dispatch'], left: readonly Unsent[], old: number): Promise<void> {
+  // What is written meanwhile goes behind them.
+  for (const entry of left) leaveUnanswered(entry);
   let saved = 0;
   const refused: { at: number; why: string }[] = [];
   for (const entry of left) {
