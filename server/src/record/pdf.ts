@@ -125,7 +125,7 @@ function definition(sheet: JobSheet, signature: SheetSignature | undefined, prin
       { columns: facts.map(([name, value]) => ({ stack: [caption(name), { text: value }] })), columnGap: 14 },
       ...(isShort && !isDrawnInShort(sheet) ? [] : drawings(sheet, wide)),
       heading('Splices and covers'),
-      ...(isShort ? shortTable(sheet, wide) : [wholeTable(sheet)]),
+      ...(isShort ? shortTable(sheet, wide, Math.min(NOTE_MOST, signature?.note.length ?? 0)) : [wholeTable(sheet)]),
       ...(isShort ? [] : functionTable(sheet)),
       ...(isShort ? leftInShort(sheet) : leftToYou(sheet)),
       ...pictures(print, wide),

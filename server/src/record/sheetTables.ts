@@ -99,7 +99,7 @@ export const wholeTable = (sheet: JobSheet): Content => ({
 });
 
 /** On the short sheet, points: a row of words, the rim of a line, and all lines together where nothing is drawn. */
-const SHORT = { row: 10.5, rim: 8, all: 470 } as const;
+const SHORT = { row: 10.5, rim: 8, all: 600 } as const;
 /** So many letters of a row have room in a column: circuit, place, found, method, ruling. */
 const LETTERS = [17, 15, 26, 16, 10] as const;
 /** More than this is not drawn on it: the lines need their room. */
@@ -132,8 +132,9 @@ const shortHigh = (cells: readonly string[]): number =>
   SHORT.rim + SHORT.row * Math.max(...cells.map((words, at) => Math.ceil(words.length / (LETTERS[at] ?? 10))));
 
 /** On one page: a line for each repair, as many as there is room for. */
-export function shortTable(sheet: JobSheet, wide: number): Content[] {
-  const room = SHORT.all - (isDrawnInShort(sheet) ? drawnHigh(sheet) : 0);
+export function shortTable(sheet: JobSheet, wide: number, noteLetters: number): Content[] {
+  const said = 16 * Math.ceil(sheet.summary.length / 80) + 12 * Math.ceil(noteLetters / 100);
+  const room = SHORT.all - said - (isDrawnInShort(sheet) ? drawnHigh(sheet) : 0);
   const cells = sheet.lines.map(shortCells);
   let high = 0;
   const over = cells.findIndex((line) => (high += shortHigh(line)) > room);
