@@ -61,9 +61,10 @@ test('a shop with a beeper only signs a feed in a way that is true: looked at, n
 
   // A photo of its label, taken from near, opens the repair.
   const label = page.getByRole('img', { name: /^Flag: circuit/ });
-  await label.evaluate((image) =>
-    image.setAttribute('style', 'position: fixed; inset: 0; z-index: 99; width: 900px; max-width: none'),
-  );
+  await label.evaluate(async (image: HTMLImageElement) => {
+    image.setAttribute('style', 'position: fixed; inset: 0; z-index: 99; width: 900px; max-width: none');
+    await image.decode();
+  });
   const photo = await label.screenshot();
   await label.evaluate((image) => image.removeAttribute('style'));
   await page.getByRole('button', { name: 'Find a circuit' }).click();
