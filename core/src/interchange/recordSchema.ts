@@ -11,7 +11,7 @@ import type {
 } from '../operations/index.ts';
 import { FAILURE_NAMES } from '../damage/index.ts';
 import type { Ruling } from '../prove/index.ts';
-import type { RecordReading, SpliceRecord } from '../record/index.ts';
+import type { Correction, RecordReading, SpliceRecord } from '../record/index.ts';
 import { date, flag, instant, positionMm, version } from './schema/fields.ts';
 import { named, needed, oneOf, shape, type FieldsOf } from './schema/shape.ts';
 import { earlierSchema, onWireSchema } from './jobSchemas.ts';
@@ -32,6 +32,10 @@ export const rulingSchema = named(
 
 type RecordPart = NonNullable<SpliceRecord['parts']>[number];
 type RecordFailed = NonNullable<SpliceRecord['failedBefore']>[number];
+
+const correctionsSchema = Joi.array().items(
+  shape<Correction>({ by: needed(words), at: needed(instant), text: needed(words) }),
+);
 
 const versionOfThing = shape<SpliceRecord['practice']>({
   id: needed(words),
@@ -82,6 +86,7 @@ const recordSchema = named(
     signedBy: needed(words),
     signedAt: needed(instant),
     note: needed(words),
+    corrections: correctionsSchema,
     notMeasured: flag,
     functionSeen: words,
     readings: needed(
@@ -149,6 +154,7 @@ export const doneRepair = named(
         notMeasured: flag,
         functionSeen: words,
         note: needed(words),
+        corrections: correctionsSchema,
         signedBy: needed(words),
         signedAt: needed(instant),
       }),

@@ -26,6 +26,7 @@ export type DoneBody = Pick<
   | 'notMeasured'
   | 'functionSeen'
   | 'note'
+  | 'corrections'
   | 'signedBy'
   | 'signedAt'
 >;

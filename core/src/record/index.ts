@@ -1,4 +1,4 @@
-export { proofWords, recordText } from './words.ts';
+export { correctionWords, proofWords, recordText } from './words.ts';
 export { functionsOf, notWatched } from './functions.ts';
 export type { FunctionLine } from './functions.ts';
 export { buildRecords, placeOn, RecordRefused } from './build.ts';
@@ -7,7 +7,7 @@ export type { When } from './build.ts';
 export { foundAgain } from './good.ts';
 export type { Temporary } from './good.ts';
 export { recordColumns, recordRow } from './rows.ts';
-export type { JobSheet, RecordReading, SheetLine, SpliceRecord } from './types.ts';
+export type { Correction, JobSheet, RecordReading, SheetLine, SpliceRecord } from './types.ts';
 export { jobSheet } from './sheet.ts';
 export type { DrawnRun } from './drawnTypes.ts';
 export { runHigh, runShapes, type Shape } from './runShapes.ts';

@@ -1,5 +1,6 @@
 import { failureInWords } from '../damage/index.ts';
 import type { SpliceRecord } from './types.ts';
+import { correctionWords } from './words.ts';
 
 /** Columns of the record table, in order; units are in the names. */
 export const recordColumns = [
@@ -30,6 +31,7 @@ export const recordColumns = [
   'signed_by',
   'signed_at',
   'note',
+  'corrections',
 ] as const;
 
 /** A record as one row of the table, in the order of `recordColumns`. */
@@ -61,4 +63,5 @@ export const recordRow = (record: SpliceRecord): (string | number)[] => [
   record.signedBy,
   record.signedAt,
   record.note,
+  (record.corrections ?? []).map(correctionWords).join('; '),
 ];

@@ -10,6 +10,7 @@ import { drawnRuns } from './drawn.ts';
 import { functionsOf, sheetFunctions } from './functions.ts';
 import { summaryOf } from './summary.ts';
 import type { JobSheet, SheetLine, SpliceRecord } from './types.ts';
+import { correctionWords } from './words.ts';
 
 const place = (atMm: number, fromName: string): string => `${figure(atMm, 0)} mm from ${fromName}`;
 
@@ -97,6 +98,21 @@ function noteAtCavity(job: Job, plan: FindingPlan): string | undefined {
   return `${node?.name ?? finding.at.nodeId}, cavity ${finding.at.cavity}: ${findingInWords(finding)}. ${finding.note ?? 'What was done is not noted.'}${mapped}`;
 }
 
+/** What was put right, once for each circuit: what is put off of one repair is put off of all its splices. */
+const correctedSince = (records: readonly SpliceRecord[]): string[] => [
+  ...new Set(
+    records
+      .flatMap(({ circuitNumber, circuitFunction, corrections = [] }) =>
+        corrections.map((one) => ({
+          at: one.at,
+          words: `${circuitNumber} ${circuitFunction}. ${correctionWords(one)}`,
+        })),
+      )
+      .sort((a, b) => (a.at < b.at ? -1 : a.at > b.at ? 1 : 0))
+      .map(({ words }) => words),
+  ),
+];
+
 /**
  * The sheet of a job: every splice with its place, materials and readings, and the cautions that apply. Once signed it
  * is what was recorded then, whatever shelf, practice or rules have become since; before, it is the work as it stands.
@@ -124,6 +140,7 @@ export function jobSheet(
     leftToYou: plan.findings
       .filter((finding) => madeOf(finding).length === 0)
       .map((finding) => ({ circuit: circuitWords(job, finding.circuitId), what: leftWords(job, finding) })),
+    corrections: correctedSince(records),
     functions: sheetFunctions(functionsOf(job, plan, seen, readings)),
     cautions: signed?.cautions ?? plan.cautions,
   };

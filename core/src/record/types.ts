@@ -62,6 +62,13 @@ interface RecordLeft {
   readonly makesGood?: readonly string[] | undefined;
 }
 
+/** What somebody says of a record after it was signed. */
+export interface Correction {
+  readonly by: string;
+  readonly at: string;
+  readonly text: string;
+}
+
 /** By which rules and under what care it was done, and who answers for it. */
 interface RecordSigned {
   readonly practice: { readonly id: string; readonly version: number; readonly name: string };
@@ -72,6 +79,8 @@ interface RecordSigned {
   readonly signedBy: string;
   readonly signedAt: string;
   readonly note: string;
+  /** What was put right or put off since, the oldest first: who repaired it, and when, stays. */
+  readonly corrections?: readonly Correction[] | undefined;
 }
 
 /**
@@ -121,6 +130,8 @@ export interface JobSheet {
   readonly runs: readonly DrawnRun[];
   readonly lines: readonly SheetLine[];
   readonly leftToYou: readonly { readonly circuit: string; readonly what: string }[];
+  /** What was put right since it was signed, the oldest first: "23 Brake lamps. Ines Valdur, 2026-10-04: …". */
+  readonly corrections: readonly string[];
   /** Functions of every circuit that is mended and connector that is opened. */
   readonly functions: readonly SheetFunction[];
   readonly cautions: readonly Caution[];

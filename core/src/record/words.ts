@@ -1,5 +1,8 @@
 import { failureInWords } from '../damage/index.ts';
-import type { SpliceRecord } from './types.ts';
+import type { Correction, SpliceRecord } from './types.ts';
+
+/** "Ines Valdur, 2026-10-04: The tool was number 4." */
+export const correctionWords = ({ by, at, text }: Correction): string => `${by}, ${at.slice(0, 10)}: ${text}`;
 
 /** What was read of a repair, in words: "Tug: held 62 N". Of the last make only. */
 export const proofWords = ({ readings, redos }: Pick<SpliceRecord, 'readings' | 'redos'>): string[] =>
@@ -34,6 +37,7 @@ export const recordText = (record: SpliceRecord, more: readonly (string | undefi
     record.signedBy,
     record.signedAt.slice(0, 10),
     record.note,
+    ...(record.corrections ?? []).map(correctionWords),
     ...more,
   ]
     .filter((words) => words !== undefined && words !== '')

@@ -51,12 +51,7 @@ export async function nameHarness(
   for (const old of standing)
     await keepRecord(
       manager,
-      corrected(
-        old,
-        { machine: machine.name, note: [old.body.note, wordsOf(machine)].filter((words) => words !== '').join(' ') },
-        said.by,
-        said.now,
-      ),
+      corrected(old, { by: said.by, at: said.now, text: wordsOf(machine) }, { machine: machine.name }),
     );
 
   const harnessVersion = row.version + 1;

@@ -138,9 +138,9 @@ describe('the day of a temporary repair', () => {
     const number = await temporary();
     await set((await dueOf(number))[0]!, '2031-07-01').expect(201);
     const once = (await dueOf(number)).find(({ until }) => until === '2031-07-01')!;
-    expect([once.body.putOff, once.body.note]).toEqual([
+    expect([once.body.putOff, once.body.corrections?.map(({ text }) => text)]).toEqual([
       1,
-      'Put off from 2031-06-01 to 2031-07-01: The harvest first.',
+      ['Put off from 2031-06-01 to 2031-07-01: The harvest first.'],
     ]);
     await set(once, LATER).expect(201);
     const twice = (await dueOf(number)).find(({ until }) => until === LATER)!;
@@ -178,6 +178,8 @@ describe('the day of a temporary repair', () => {
     await set(due[0]!, null).expect(201);
     expect(await dueOf(number)).toEqual([]);
     const notes = (await server.list('allRecords')).filter(({ body }) => body.jobNumber === number);
-    expect(new Set(notes.map(({ body }) => body.note))).toEqual(new Set(['Not there any more: The harvest first.']));
+    expect(new Set(notes.map(({ body }) => body.corrections?.at(-1)?.text))).toEqual(
+      new Set(['Not there any more: The harvest first.']),
+    );
   });
 });

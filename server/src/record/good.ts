@@ -166,13 +166,14 @@ export function goodRoutes(router: Router, db: Database, today: () => string): v
           hint: 'Give a later day, or make it good.',
         });
       const putOff = until === null ? old.body.putOff : (old.body.putOff ?? 0) + 1;
-      const note = until === null ? `Not there any more: ${because}` : `Put off from ${from} to ${until}: ${because}`;
+      const text = until === null ? `Not there any more: ${because}` : `Put off from ${from} to ${until}: ${because}`;
       // What is due with it moves with it: it is one repair.
       const others = partsOf(manager, old).filter((one) => one.id !== old.id && one.temporaryUntil === from);
-      const change = { note, temporaryUntil: until ?? undefined, ...(putOff ? { putOff } : {}) };
-      const row = corrected(old, change, by, now);
+      const change = { temporaryUntil: until ?? undefined, ...(putOff ? { putOff } : {}) };
+      const said = { by, at: now, text };
+      const row = corrected(old, said, change);
       await keepRecord(manager, row);
-      for (const other of others) await keepRecord(manager, corrected(other, change, by, now));
+      for (const other of others) await keepRecord(manager, corrected(other, said, change));
       await audit('due day changed', old.jobId, { recordId, from, until, because });
       const job = rowsBy(manager).one(JobEntity, { id: old.jobId });
       if (job) await touch(manager, job, now);

@@ -29,6 +29,7 @@ const bodyOf = (record: SpliceRecord): DoneBody => ({
   notMeasured: record.notMeasured,
   functionSeen: record.functionSeen,
   note: record.note,
+  corrections: record.corrections,
   signedBy: record.signedBy,
   signedAt: record.signedAt,
 });

@@ -34,8 +34,8 @@ export function signatureOf(records: readonly RecordRow[]): SheetSignature | und
   const notes = notReplaced(records).map(({ body }) => body.note);
   return (
     first && {
-      by: first.signedBy,
-      at: first.signedAt,
+      by: first.body.signedBy,
+      at: first.body.signedAt,
       note: [...new Set(notes)].filter((note) => note !== '').join(' · '),
     }
   );
@@ -80,6 +80,10 @@ function definition(sheet: JobSheet, signature: SheetSignature | undefined, prin
     ['Made safe', sheet.isolation],
     ['Practice', sheet.practice],
   ];
+  const note = signature?.note ?? '';
+  const said = isShort
+    ? inShort([note, ...sheet.corrections].filter((words) => words !== '').join(' · '), NOTE_MOST)
+    : note;
   const signed = signature ? `Signed by ${signature.by}, ${inLocalTime(signature.at)}` : 'Not signed';
   return {
     info: { title: `Repair record, job ${sheet.jobNumber}`, creator: 'Mendum' },
@@ -125,7 +129,7 @@ function definition(sheet: JobSheet, signature: SheetSignature | undefined, prin
       { columns: facts.map(([name, value]) => ({ stack: [caption(name), { text: value }] })), columnGap: 14 },
       ...(isShort && !isDrawnInShort(sheet) ? [] : drawings(sheet, wide)),
       heading('Splices and covers'),
-      ...(isShort ? shortTable(sheet, wide, Math.min(NOTE_MOST, signature?.note.length ?? 0)) : [wholeTable(sheet)]),
+      ...(isShort ? shortTable(sheet, wide, said.length) : [wholeTable(sheet)]),
       ...(isShort ? [] : functionTable(sheet)),
       ...(isShort ? leftInShort(sheet) : leftToYou(sheet)),
       ...pictures(print, wide),
@@ -133,13 +137,12 @@ function definition(sheet: JobSheet, signature: SheetSignature | undefined, prin
       heading('Sign-off'),
       {
         text: signature
-          ? [
-              { text: signature.by, bold: true },
-              `, ${inLocalTime(signature.at)}`,
-              signature.note === '' ? '' : `. ${isShort ? inShort(signature.note, NOTE_MOST) : signature.note}`,
-            ]
+          ? [{ text: signature.by, bold: true }, `, ${inLocalTime(signature.at)}`, said === '' ? '' : `. ${said}`]
           : 'Not signed: this is the state of the work and not a record.',
       },
+      ...(isShort || sheet.corrections.length === 0
+        ? []
+        : [heading('Put right since it was signed'), { ul: [...sheet.corrections] }]),
     ],
   };
 }

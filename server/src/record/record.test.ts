@@ -46,26 +46,55 @@ describe('a signed record', () => {
     const [record] = (await server.job('0126')).records;
     await server.write('post', `/records/${record!.id}/corrections`, { text: 'The tool was number 4.' }).expect(201);
     const { records } = await server.job('0126');
-    expect(records.map((one) => [one.replacesId, one.body.note])).toEqual([
-      [undefined, record!.body.note],
-      [record!.id, 'The tool was number 4.'],
+    expect(records.map((one) => [one.replacesId, one.body.corrections?.map(({ text }) => text)])).toEqual([
+      [undefined, undefined],
+      [record!.id, ['The tool was number 4.']],
     ]);
     expect((await server.write('post', `/records/${record!.id}/corrections`, { text: 'No, 5.' })).status).toBe(409);
+  });
+  it('stays of who made it and when, with its note, however often and by whom it is corrected', async () => {
+    const [record] = (await server.job('0126')).records;
+    const { signedBy, signedAt, note } = record!.body;
+    const correct = async (id: string, text: string, by: string): Promise<string> =>
+      ((await server.write('post', `/records/${id}/corrections`, { text, by }).expect(201)).body as { id: string }).id;
+    const once = await correct(record!.id, 'The tool was number 4.', 'Odd Kvam');
+    const twice = await correct(once, 'No, number 5.', 'Marit Fure');
+    const { body } = (await server.job('0126')).records.find(({ id }) => id === twice)!;
+    expect(body).toMatchObject({
+      signedBy,
+      signedAt,
+      note,
+      corrections: [
+        { by: 'Odd Kvam', text: 'The tool was number 4.' },
+        { by: 'Marit Fure', text: 'No, number 5.' },
+      ],
+    });
+    // The row of the chain is signed by who wrote it.
+    const { records } = (await server.http.get(`/api${await server.at('0126')}/record.json`)).body as {
+      records: { id: string; signedBy: string }[];
+    };
+    expect(records.find(({ id }) => id === twice)?.signedBy).toBe('Marit Fure');
+    const found = (await server.http.get('/api/records').query({ search: 'number 5' }).expect(200)).body as {
+      items: { recordId: string }[];
+    };
+    expect(found.items.map(({ recordId }) => recordId)).toEqual([twice]);
   });
   it('goes out as JSON, newest only', async () => {
     const [record] = (await server.job('0126')).records;
     await server.write('post', `/records/${record!.id}/corrections`, { text: 'Right now.' }).expect(201);
     const body = (await server.http.get(`/api${await server.at('0126')}/record.json`)).body as {
       format: string;
-      records: { body: { note: string } }[];
+      records: { body: { corrections: { text: string }[] } }[];
     };
     expect(body).toMatchObject({ format: 'mendum-record', version: 2 });
-    expect(body.records.map((one) => one.body.note)).toEqual(['Right now.']);
+    expect(body.records.map((one) => one.body.corrections.map(({ text }) => text))).toEqual([['Right now.']]);
   });
   it('goes out as CSV in which nothing is a formula', async () => {
-    const [record] = (await server.job('0126')).records;
-    await server.write('post', `/records/${record!.id}/corrections`, { text: '=HYPERLINK("x")' }).expect(201);
-    const answer = await server.http.get(`/api${await server.at('0126')}/record.csv`);
+    await proveAll(server, '0146');
+    const at = await server.at('0146');
+    const seen = asSeen(await server.job('0146'));
+    await server.write('post', `${at}/sign`, { ...seen, note: '=HYPERLINK("x")' }).expect(201);
+    const answer = await server.http.get(`/api${at}/record.csv`);
     expect(answer.headers['content-type']).toContain('text/csv');
     const [head, row] = answer.text.replace('\uFEFF', '').split('\n');
     expect(head).toMatch(/^job,machine,harness,circuit,/);

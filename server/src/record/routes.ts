@@ -57,7 +57,7 @@ export function recordRoutes(
       if (why !== undefined)
         throw new AppError('NOT_ALLOWED', why, { hint: 'The practice says so; nothing was signed.' });
       if (readingIds.join() !== stored.readings.map(({ id }) => id).join()) throw new ChangedMeanwhile();
-      for (const record of records) await keepRecord(manager, recordRowOf(stored.row.id, record, null));
+      for (const record of records) await keepRecord(manager, recordRowOf(stored.row.id, record));
       endRepairs(manager, stored.row.id, records, now);
       await audit('signed', stored.row.id, { records: records.length });
       return { version: await touch(manager, stored.row, now, { status: 'signed' }), records: records.length };
@@ -76,7 +76,7 @@ export function recordRoutes(
         throw new AppError('STALE', 'This record has been corrected already.', {
           hint: 'Correct the newest one instead.',
         });
-      const row = corrected(old, { note: text }, by, now);
+      const row = corrected(old, { by, at: now, text });
       await keepRecord(manager, row);
       await audit('record corrected', old.jobId, { recordId, text });
       await touch(manager, await manager.findOneByOrFail(JobEntity, { id: old.jobId }), now);

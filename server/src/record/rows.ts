@@ -1,9 +1,14 @@
 import { randomUUID } from 'node:crypto';
-import type { SpliceRecord } from '@mendum/core/record';
+import type { Correction, SpliceRecord } from '@mendum/core/record';
 import type { RecordContent } from '../chain/link.ts';
 
-/** A record as it is kept; the row that it replaces stays. */
-export const recordRowOf = (jobId: string, body: SpliceRecord, replacesId: string | null): RecordContent => ({
+/** A record as it is kept; the row that it replaces stays. @param signed who signs this row, and when */
+const rowOf = (
+  jobId: string,
+  body: SpliceRecord,
+  replacesId: string | null,
+  signed: Pick<Correction, 'by' | 'at'>,
+): RecordContent => ({
   id: randomUUID(),
   jobId,
   spliceId: body.spliceId,
@@ -11,14 +16,21 @@ export const recordRowOf = (jobId: string, body: SpliceRecord, replacesId: strin
   temporaryUntil: body.temporaryUntil ?? null,
   replacesId,
   body,
-  signedBy: body.signedBy,
-  signedAt: body.signedAt,
+  signedBy: signed.by,
+  signedAt: signed.at,
 });
 
-/** A correction of a record: a new row, signed by who corrects it, that says what is otherwise. */
+/** A record as it is signed first. */
+export const recordRowOf = (jobId: string, body: SpliceRecord): RecordContent =>
+  rowOf(jobId, body, null, { by: body.signedBy, at: body.signedAt });
+
+/**
+ * A correction of a record: a new row that says what is otherwise. The row is signed by who corrects it; who made the
+ * repair, when, and what was noted then stay in what it says.
+ */
 export const corrected = (
-  old: RecordContent,
-  change: Partial<SpliceRecord> & Pick<SpliceRecord, 'note'>,
-  by: string,
-  now: string,
-): RecordContent => recordRowOf(old.jobId, { ...old.body, ...change, signedBy: by, signedAt: now }, old.id);
+  { id, jobId, body }: RecordContent,
+  correction: Correction,
+  change: Partial<Pick<SpliceRecord, 'machine' | 'temporaryUntil' | 'putOff'>> = {},
+): RecordContent =>
+  rowOf(jobId, { ...body, ...change, corrections: [...(body.corrections ?? []), correction] }, id, correction);

@@ -72,6 +72,7 @@ describe('the sheet of a job', () => {
         runs,
         lines,
         leftToYou: [],
+        corrections: [],
         functions: [],
         cautions: [],
       };

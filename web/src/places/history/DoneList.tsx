@@ -1,6 +1,7 @@
 import clsx from 'clsx';
 import { useEffect, useRef } from 'react';
 import { Link } from 'react-router';
+import { correctionWords } from '@mendum/core/record';
 import type { DoneRepair } from '@mendum/core/operations';
 import { Length } from '../../ui/units.tsx';
 import { StandingMark } from '../../ui/verdict.tsx';
@@ -75,6 +76,11 @@ function DoneLine({
         </p>
         <Marks done={done} />
         {body.note === '' ? null : <p>“{body.note}”</p>}
+        {(body.corrections ?? []).map((one) => (
+          <p key={`${one.at} ${one.text}`} className="text-soft">
+            {correctionWords(one)}
+          </p>
+        ))}
       </div>
       <div>
         <p>

@@ -1,5 +1,6 @@
 import { Link, useParams } from 'react-router';
 import type { RecordFound } from '@mendum/core/operations';
+import { correctionWords } from '@mendum/core/record';
 import { useHarnessQuery, useRecordQuery } from '../../app/api.ts';
 import { errorOf } from '../../app/errors.ts';
 import { LabelPanel } from '../../labels/LabelPanel.tsx';
@@ -72,6 +73,15 @@ function Repair({ found }: { readonly found: RecordFound }) {
             {body.signedBy}, <span className="figure">{body.signedAt.slice(0, 10)}</span>
           </Said>
           {body.note === '' ? null : <Said title="Note">“{body.note}”</Said>}
+          {body.corrections && body.corrections.length > 0 ? (
+            <Said title="Put right since">
+              {body.corrections.map((one) => (
+                <span key={`${one.at} ${one.text}`} className="block">
+                  {correctionWords(one)}
+                </span>
+              ))}
+            </Said>
+          ) : null}
         </dl>
         <p className="no-print mt-2 flex flex-wrap gap-x-6">
           <Link className={WAY} to={`/jobs/${jobId}/record`}>

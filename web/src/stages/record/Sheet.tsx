@@ -148,6 +148,16 @@ export function Sheet({ sheet, signature }: SheetProps) {
         ) : (
           <p className="text-soft">Not signed: this is the state of the work and not a record.</p>
         )}
+        {sheet.corrections.length === 0 ? null : (
+          <section className="mt-3">
+            <h3 className="font-semibold">Put right since it was signed</h3>
+            <ul className="list-disc pl-5">
+              {sheet.corrections.map((words) => (
+                <li key={words}>{words}</li>
+              ))}
+            </ul>
+          </section>
+        )}
         {signature ? <ChainHead /> : null}
       </footer>
     </article>
