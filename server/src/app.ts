@@ -35,6 +35,7 @@ import { firstAnswers } from './places/firstPage.ts';
 import { calendarRoutes } from './record/calendar.ts';
 import { goodRoutes } from './record/good.ts';
 import { recordRoutes } from './record/routes.ts';
+import { shopRoutes } from './shop/routes.ts';
 import { shelfRoutes } from './shelf/routes.ts';
 
 export interface AppOptions {
@@ -162,6 +163,7 @@ export function createApp({
   recordRoutes(api, db, planner, photosDir, today);
   labelRoutes(api, db, planner, labelPrinter);
   goodRoutes(api, db, today);
+  shopRoutes(api, db, planner, today);
   calendarRoutes(api, db, today);
   api.use(noSuchAddress);
   app.use('/api', notKept, ownPages, bodyOf(BODY_LIMIT, STRANGER_LIMIT), plainBody, api);

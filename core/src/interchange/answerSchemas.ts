@@ -19,6 +19,7 @@ import type {
 } from '../operations/index.ts';
 import type { SideLoss } from '../mishap/index.ts';
 import { catalogueSchema } from './catalogueSchemas.ts';
+import { jobStandingSchema } from './shopSchemas.ts';
 import { comebackSchemas } from './comebackSchema.ts';
 import { cableSchema, circuitSchema, nodeSchema, runSchema } from './harnessSchemas.ts';
 import { jobWithoutHarnessSchema, spentSchema } from './jobSchemas.ts';
@@ -294,6 +295,14 @@ export const ANSWERS: { readonly [N in AnsweringName]: Joi.Schema } = {
   }),
   calendarAddress: answer<'calendarAddress'>({ path: words }),
   setCalendar: answer<'setCalendar'>({ path: words }),
+  shop: answer<'shop'>({
+    since: needed(instant),
+    open: needed(whole),
+    overdue: needed(whole),
+    signed: needed(whole),
+    lastSigned: needed(Joi.array().items(jobSummary)),
+  }),
+  shopJobs: answer<'shopJobs'>(page(jobStandingSchema)),
   due: answer<'due'>({ ...page(dueBack), overdue: needed(whole) }),
   addPhoto: answer<'addPhoto'>({ id: needed(words), ...jobAfter }),
   keepPhoto: answer<'keepPhoto'>({ removed: needed(flag), ...jobAfter }),

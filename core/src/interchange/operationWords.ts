@@ -59,6 +59,9 @@ export const DOES: Readonly<Record<OperationName, string>> = {
   comebacks:
     'Counts how often repairs came back, and were made again before they were signed, by method, part, lot, nest, person, harness or place; no share is told of fewer than five.',
   harnessHistory: 'Gives everything ever done on a harness, with where it lies by now.',
+  shop: 'Counts open jobs, overdue repairs and jobs signed this week.',
+  shopJobs:
+    'Says how open jobs, or those signed this week, stand by their plans: what waits for parts or a look, what is in doubt.',
   due: 'Lists temporary repairs by the day they come back.',
   calendarAddress: 'Gives the secret address of the calendar of what is due back, where there is one.',
   setCalendar: 'Makes a new address for the calendar, and ends the one before; or ends it.',

@@ -62,6 +62,7 @@ export const SENT: { readonly [N in SendingName]: FieldsOf<SentOf<N>> } = {
   recordLabel: ofLabel,
   recordLabelPage: ofLabel,
   printLabel: ofLabel,
+  shopJobs: { search: paged.search, cursor: paged.cursor, limit: paged.limit, signed: flag },
   due: paged,
   setCalendar: { on: needed(flag) },
   practice: atVersion,

@@ -11,6 +11,7 @@ import type { Plan } from '../plan/index.ts';
 import type { Practice } from '../practice/index.ts';
 import type { QuickConnector, QuickRepair } from '../quick/index.ts';
 import type { FunctionSeen, Reading } from '../prove/index.ts';
+import type { JobStanding } from '../shop/index.ts';
 import type { HarnessEdit, JoinPlace, SameCircuit } from '../survey/index.ts';
 import type { Account, Role, Session, SignIn } from './people.ts';
 import type {
@@ -21,6 +22,7 @@ import type {
   RecordFound,
   RecordsAsked,
 } from './history.ts';
+import type { ShopAsked, ShopState } from './shop.ts';
 import { adds, asks, changes, reads, removes, type ParamsOf } from './operation.ts';
 import type {
   Backups,
@@ -196,6 +198,8 @@ export const OPERATIONS = {
   recordLabel: reads<string, OfLabel>()('/records/:recordId/label.svg', { gives: 'image/svg+xml' }),
   recordLabelPage: reads<string, OfLabel>()('/records/:recordId/label.pdf', { gives: 'application/pdf' }),
   printLabel: adds<{ readonly bytes: number }, OfLabel>()('/records/:recordId/label'),
+  shop: reads<ShopState>()('/shop'),
+  shopJobs: reads<Page<JobStanding>, ShopAsked>()('/shop/jobs'),
   due: reads<DuePage, PageAsked>()('/due'),
   calendarAddress: reads<CalendarAddress>()('/calendar'),
   setCalendar: changes<CalendarAddress, { readonly on: boolean }>()('/calendar'),

@@ -18,6 +18,7 @@ const COSTLY: readonly OperationName[] = [
   'templateDrawing',
   'chain',
   'comebacks',
+  'shopJobs',
   'jobLabels',
   'recordLabelPage',
   'printLabel',

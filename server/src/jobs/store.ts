@@ -64,7 +64,7 @@ export const loadShelf = (manager: EntityManager): Promise<Catalogue> =>
   Promise.resolve(storedShelf(manager, SHELF_ID) ?? USUAL_SHELF);
 
 export const SHELF_ID = 'shelf';
-const ownShelfId = (jobId: string): string => `job:${jobId}`;
+export const ownShelfId = (jobId: string): string => `job:${jobId}`;
 
 /** The shelf that a job is planned from: its own where it came with one in a file, else the shop's. */
 async function loadCatalogueOf(

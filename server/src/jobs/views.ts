@@ -70,7 +70,7 @@ function jobsHaving(manager: EntityManager, search = ''): SelectQueryBuilder<Job
   return havingWords(query, TEXT, search);
 }
 
-function summariesOf(manager: EntityManager, rows: readonly JobRow[]): JobSummary[] {
+export function summariesOf(manager: EntityManager, rows: readonly JobRow[]): JobSummary[] {
   const stored = rowsBy(manager);
   return rows.map((row) => {
     const of = { jobId: row.id };

@@ -61,6 +61,8 @@ const TABLE: Readonly<Record<OperationName, string>> = {
   chain: 'tila',
   allRecords: 'tila',
   comebacks: 'tila',
+  shop: 'tila',
+  shopJobs: 'tila',
   record: 'tila',
   labelPrinter: 'tila',
   jobLabels: 'tila',

@@ -24,6 +24,7 @@ import { bringUpToDate } from '../find/known.ts';
 import { hasBegun, loadJob, type StoredJob } from '../jobs/store.ts';
 import { comebacksOf } from '../record/comebacks.ts';
 import { inLocalTime } from '../record/when.ts';
+import { standingNow } from '../shop/standing.ts';
 import { checkTerminal, checkUse, type Asked } from './choice.ts';
 import type { Desk, Planned } from './desk.ts';
 import { PRINT_TASKS } from './printTasks.ts';
@@ -206,6 +207,9 @@ export const TASKS = {
       const [last] = await rowsOf(ask)(head.row, 1);
       return { ...whole, at, ...(broken && { broken }), signs: (last?.signature ?? null) !== null };
     }),
+
+  /** How an open job stands. */
+  standing: standingNow,
 
   /** How often repairs came back, by what they have in common. */
   comebacks: (desk: Desk, { asked }: { readonly asked: ComebacksAsked }): Promise<Comebacks> =>

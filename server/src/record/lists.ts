@@ -47,17 +47,23 @@ const ONE_OF_IT_BEFORE = `EXISTS (SELECT 1 FROM record twin WHERE twin."jobId" =
   AND ${findingSql('twin')} = ${findingSql('record')} AND ${stillDue('twin')}
   AND NOT EXISTS (SELECT 1 FROM record newer WHERE newer."replacesId" = twin."id"))`;
 
+/** Temporary repairs that are not made good yet. @param search words that they have, or none */
+const temporary = (manager: EntityManager, search = ''): SelectQueryBuilder<RecordRow> =>
+  standingRecords(manager, search)
+    .andWhere('record.temporaryUntil IS NOT NULL')
+    .andWhere(stillDue('record'))
+    // A search tells what it finds, be it the second splice of a repair.
+    .andWhere(search.trim() === '' ? `NOT ${ONE_OF_IT_BEFORE}` : '1 = 1');
+
+/** How many of them should have been made good before a day. */
+export const overdueOn = (manager: EntityManager, today: string, search = ''): Promise<number> =>
+  temporary(manager, search).andWhere('record.temporaryUntil < :today', { today }).getCount();
+
 /** A page of the temporary repairs, by the day they come back; what was made for one finding is one repair. */
 export async function listDue(manager: EntityManager, asked: PageAsked, today: string): Promise<DuePage> {
-  const temporary = (): SelectQueryBuilder<RecordRow> =>
-    standingRecords(manager, asked.search)
-      .andWhere('record.temporaryUntil IS NOT NULL')
-      .andWhere(stillDue('record'))
-      // A search tells what it finds, be it the second splice of a repair.
-      .andWhere((asked.search ?? '').trim() === '' ? `NOT ${ONE_OF_IT_BEFORE}` : '1 = 1');
-  const overdue = await temporary().andWhere('record.temporaryUntil < :today', { today }).getCount();
+  const overdue = await overdueOn(manager, today, asked.search);
   const page = await pageOf(
-    temporary(),
+    temporary(manager, asked.search),
     { by: ['record.temporaryUntil', 'record.id'] },
     asked,
     (row) => [row.temporaryUntil ?? '', row.id],

@@ -49,7 +49,7 @@ function asLookedAt({ source }: Database, path: string): { readonly version?: nu
   return row && what?.startsWith('findings') ? { jobVersion: row.version } : (row ?? {});
 }
 
-export async function startServer(options: Pick<AppOptions, 'labelPrinter'> = {}): Promise<TestServer> {
+export async function startServer(options: Pick<AppOptions, 'labelPrinter' | 'today'> = {}): Promise<TestServer> {
   const db = await openDatabase(':memory:');
   await seedDemo(db, TODAY);
   const photosDir = mkdtempSync(join(tmpdir(), 'mendum-photos-'));

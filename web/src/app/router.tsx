@@ -84,6 +84,10 @@ export function makeRouter({ dispatch }: Store, drawn = false) {
           path: 'people',
           ...comes(async () => ({ Component: (await import('../people/PeoplePlace.tsx')).PeoplePlace })),
         },
+        {
+          path: 'shop',
+          ...comes(async () => ({ Component: (await import('../places/shop/ShopPlace.tsx')).ShopPlace })),
+        },
         { path: 'data', ...comes(async () => ({ Component: (await import('../places/DataPlace.tsx')).DataPlace })) },
         {
           path: 'r/:recordId',

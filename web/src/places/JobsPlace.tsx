@@ -150,15 +150,18 @@ export function JobsPlace() {
       title="Jobs"
       about="Damaged harnesses, from finding to record."
       actions={
-        <Only may="openJob">
-          <div className="flex flex-wrap gap-3">
+        <div className="flex flex-wrap items-center gap-3">
+          <Link to="/shop" className="mr-2 inline-flex min-h-11 items-center text-lg underline underline-offset-4">
+            The shop today
+          </Link>
+          <Only may="openJob">
             <Button onClick={() => named(() => setAsking('import'))}>Import a job file</Button>
             <Button onClick={() => named(() => setAsking('new'))}>New job</Button>
             <Link to="/quick" className={BUTTON_LINK}>
               Quick repair
             </Link>
-          </div>
-        </Only>
+          </Only>
+        </div>
       }
     >
       <Suspense fallback={null}>
