@@ -35,6 +35,7 @@ import { firstAnswers } from './places/firstPage.ts';
 import { calendarRoutes } from './record/calendar.ts';
 import { goodRoutes } from './record/good.ts';
 import { recordRoutes } from './record/routes.ts';
+import { exportRoutes } from './parcel/routes.ts';
 import { shopRoutes } from './shop/routes.ts';
 import { shelfRoutes } from './shelf/routes.ts';
 
@@ -164,6 +165,7 @@ export function createApp({
   labelRoutes(api, db, planner, labelPrinter);
   goodRoutes(api, db, today);
   shopRoutes(api, db, planner, today);
+  exportRoutes(api, db, planner, photosDir);
   calendarRoutes(api, db, today);
   api.use(noSuchAddress);
   app.use('/api', notKept, ownPages, bodyOf(BODY_LIMIT, STRANGER_LIMIT), plainBody, api);

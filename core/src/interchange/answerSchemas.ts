@@ -282,6 +282,7 @@ export const ANSWERS: { readonly [N in AnsweringName]: Joi.Schema } = {
   makeGood: answer<'makeGood'>(numbered),
   setDue: answer<'setDue'>({ id: needed(words) }),
   records: answer<'records'>(bundleSchemas),
+  exportRecords: answer<'exportRecords'>(bundleSchemas),
   chain: answer<'chain'>(chainSchemas),
   allRecords: answer<'allRecords'>(page(recordLine)),
   record: recordFoundSchema,

@@ -59,6 +59,11 @@ export const DOES: Readonly<Record<OperationName, string>> = {
   comebacks:
     'Counts how often repairs came back, and were made again before they were signed, by method, part, lot, nest, person, harness or place; no share is told of fewer than five.',
   harnessHistory: 'Gives everything ever done on a harness, with where it lies by now.',
+  exportTable: 'Gives records as a table (CSV): of a job, of a harness, else all.',
+  exportBook: 'Gives records as a workbook (XLSX): of a job, of a harness, else all.',
+  exportRecords: 'Gives records with their places in the chain: of a job, of a harness, else all.',
+  exportParcel:
+    'Gives a parcel (ZIP) of a job, of a harness, else of all: records with their chain, job files, sheets, photos, and a manifest with the hash of each file.',
   shop: 'Counts open jobs, overdue repairs and jobs signed this week.',
   shopJobs:
     'Says how open jobs, or those signed this week, stand by their plans: what waits for parts or a look, what is in doubt.',

@@ -27,6 +27,7 @@ const paged = {
   cursor: Joi.string().max(400),
   limit: Joi.number().integer().min(1).max(PAGE_MOST),
 };
+const exportAsked = { jobId: Joi.string().max(200), harnessId: Joi.string().max(200) };
 const ofLabel = { size: needed(oneOf(LABEL_SIZE_NAMES)) };
 const idText = Joi.string().trim().min(1).max(200);
 /** Why something is done otherwise, or what a correction says: some words at least. */
@@ -62,6 +63,10 @@ export const SENT: { readonly [N in SendingName]: FieldsOf<SentOf<N>> } = {
   recordLabel: ofLabel,
   recordLabelPage: ofLabel,
   printLabel: ofLabel,
+  exportTable: exportAsked,
+  exportBook: exportAsked,
+  exportRecords: exportAsked,
+  exportParcel: exportAsked,
   shopJobs: { search: paged.search, cursor: paged.cursor, limit: paged.limit, signed: flag },
   due: paged,
   setCalendar: { on: needed(flag) },

@@ -55,6 +55,7 @@ export type {
   RecordFound,
   RecordsAsked,
 } from './history.ts';
+export type { ExportAsked, Parcel, ParcelFile, ParcelManifest, ParcelRecord, ParcelRecordsAsked } from './parcels.ts';
 export type { ShopAsked, ShopState } from './shop.ts';
 export type { Account, Right, Role, Session, SignIn } from './people.ts';
 export { mayDo, rightOf } from './rights.ts';

@@ -22,6 +22,7 @@ import type {
   RecordFound,
   RecordsAsked,
 } from './history.ts';
+import type { ExportAsked } from './parcels.ts';
 import type { ShopAsked, ShopState } from './shop.ts';
 import { adds, asks, changes, reads, removes, type ParamsOf } from './operation.ts';
 import type {
@@ -188,6 +189,12 @@ export const OPERATIONS = {
     gives: 'text/csv',
   }),
   records: reads<RecordBundle>()('/jobs/:jobId/record.json'),
+  exportTable: reads<string, ExportAsked>()('/export/records.csv', { gives: 'text/csv' }),
+  exportBook: reads<string, ExportAsked>()('/export/records.xlsx', {
+    gives: 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
+  }),
+  exportRecords: reads<RecordBundle, ExportAsked>()('/export/records.json'),
+  exportParcel: reads<string, ExportAsked>()('/export/records.zip', { gives: 'application/zip' }),
   chain: reads<ChainState>()('/chain'),
   allRecords: reads<Page<RecordLine>, RecordsAsked>()('/records'),
   comebacks: reads<Comebacks, ComebacksAsked>()('/comebacks'),

@@ -225,7 +225,7 @@ export interface PracticeRow {
 }
 /** What the shop has settled for all jobs, a word each. */
 export interface SettingRow {
-  id: 'usualPractice' | 'chainHead' | 'calendarKey';
+  id: 'usualPractice' | 'chainHead' | 'calendarKey' | 'originId';
   value: string;
 }
 export interface PhotoRow {

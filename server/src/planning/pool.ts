@@ -28,6 +28,7 @@ const OTHER_WORDS: { readonly [K in TaskName]?: string } = {
   find: 'The search for circuits',
   effects: 'The comparison of all open jobs',
   labels: 'The labels',
+  exported: 'The table of records',
   comebacks: 'The count of what came back',
   chain: 'The walk along the chain of records',
 };

@@ -6,6 +6,7 @@ import { labelledOf, type LabelsAsked } from '../labels/asked.ts';
 import { labelSvg } from '../labels/label.ts';
 import { labelPdf, labelSheets } from '../labels/pdf.ts';
 import { notReplaced } from '../record/notReplaced.ts';
+import { exported } from '../parcel/tables.ts';
 import { sheetPdf, signatureOf, type SheetPrint } from '../record/pdf.ts';
 import { inLocalTime } from '../record/when.ts';
 import { templateSvg, touchedCircuits, type TemplateOf } from '../template/drawing.ts';
@@ -37,6 +38,9 @@ const inName = (text: string): string => text.replace(/[^\w.-]/g, '_');
 
 /** What is asked for to be printed: the sheet, the template and the labels of a job. */
 export const PRINT_TASKS = {
+  /** Records as a table or as JSON. @throws AppError NOT_FOUND, RECORD_REFUSED */
+  exported,
+
   /** The sheet of a job, on which paper and with which photos. */
   sheet: async (
     desk: Desk,

@@ -17,7 +17,7 @@ function standingRecords(manager: EntityManager, search = ''): SelectQueryBuilde
 }
 
 /** Jobs on a harness, as it is now and as it was kept for jobs that were signed. */
-const JOBS_ON = `record.jobId IN (SELECT job.id FROM job JOIN harness ON harness.id = job."harnessId"
+export const JOBS_ON = `record.jobId IN (SELECT job.id FROM job JOIN harness ON harness.id = job."harnessId"
   WHERE harness.id = :harnessId OR harness."keptFor" = :harnessId)`;
 
 /** A page of the records of all jobs, or of one harness; by their order in the chain, the last signed first. */

@@ -1,10 +1,7 @@
 import type { Router } from 'express';
 import { keepRecord } from '../chain/append.ts';
-import { chained, sealOf } from '../chain/bundle.ts';
-import { NOTHING_BEFORE } from '../chain/link.ts';
-import { askBy, headOf, rowsOf } from '../chain/stored.ts';
 import { recordColumns, recordRow } from '@mendum/core/record';
-import { whyNotSigned, type ChainedRecord, type RecordBundle, type SentOf } from '@mendum/core/operations';
+import { whyNotSigned, type SentOf } from '@mendum/core/operations';
 import { writeCsv } from '@mendum/core/spreadsheet';
 import { JobEntity, RecordEntity } from '../db/entities.ts';
 import { endRepairs } from './good.ts';
@@ -21,6 +18,7 @@ import { mustBeCurrent } from '../jobs/change.ts';
 import { ChangedMeanwhile, plannedRoute } from '../jobs/plannedChange.ts';
 import { usualPractice } from '../practices/load.ts';
 import { loadJob, touch, type StoredJob } from '../jobs/store.ts';
+import { bundleOf } from '../parcel/chainProof.ts';
 import type { Planner } from '../planning/planner.ts';
 
 /** Nothing is signed that whoever signs has not seen: neither of the job nor of what it is planned by. @throws AppError STALE */
@@ -110,15 +108,7 @@ export function recordRoutes(
 
   file(router, 'records', async ({ args: { jobId }, res }) => {
     const { number, records } = await signedRecords(jobId);
-    const { head, kept } = await db.read(async (manager) => {
-      const ask = askBy(manager);
-      const before = async (row: number): Promise<string> =>
-        row === 1 ? NOTHING_BEFORE : ((await rowsOf(ask)(row - 1, 1))[0]?.hash ?? NOTHING_BEFORE);
-      const kept: ChainedRecord[] = [];
-      for (const record of records) kept.push(chained(record, await before(record.chainRow)));
-      return { head: await headOf(ask), kept };
-    });
-    const bundle: RecordBundle = { format: 'mendum-record', version: 2, head, seal: sealOf(kept), records: kept };
+    const bundle = await db.read((manager) => bundleOf(manager, records));
     res
       .attachment(`job-${number}-record.json`)
       .type('application/json')

@@ -1,0 +1,137 @@
+import { createHash, randomUUID } from 'node:crypto';
+import { strFromU8, unzipSync } from 'fflate';
+import sharp from 'sharp';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import type { ParcelManifest, RecordBundle } from '@mendum/core/operations';
+import { readSheetFile } from '@mendum/core/spreadsheet';
+import { readJobFile } from '@mendum/core/interchange';
+import { bundleBroken } from '../chain/bundle.ts';
+import { proveAndSign } from '../test/prove.ts';
+import { startServer, type TestServer } from '../test/server.ts';
+
+let server: TestServer;
+let signed: string;
+beforeAll(async () => {
+  server = await startServer();
+  const { body } = await server.http.get('/api/jobs?limit=200');
+  signed = (body as { items: { id: string; number: string }[] }).items.find(({ number }) => number === '0126')!.id;
+  const { id, job } = await server.job('0146');
+  const [finding] = job.findings;
+  await server.http
+    .post(`/api/jobs/${id}/findings/${finding!.id}/photos`)
+    .query({ writeId: randomUUID(), by: 'Ines Valdur', name: 'before' })
+    .set('content-type', 'image/png')
+    .send(
+      await sharp({ create: { width: 60, height: 40, channels: 3, background: '#a8541f' } })
+        .png()
+        .toBuffer(),
+    )
+    .expect(201);
+  await proveAndSign(server, '0146');
+});
+afterAll(() => server.close());
+
+/** What is given out, as bytes. */
+const got = async (as: string, query: object = {}): Promise<{ readonly name: string; readonly bytes: Uint8Array }> => {
+  const answer = await server.http
+    .get(`/api/export/records.${as}`)
+    .query(query)
+    .buffer(true)
+    .parse((res, done) => {
+      const parts: Buffer[] = [];
+      res.on('data', (part: Buffer) => parts.push(part));
+      res.on('end', () => done(null, Buffer.concat(parts)));
+    })
+    .expect(200);
+  return {
+    name: /filename="?([^";]+)"?/.exec(answer.headers['content-disposition'] ?? '')?.[1] ?? '',
+    bytes: new Uint8Array(answer.body as Buffer),
+  };
+};
+const bundleIn = (bytes: Uint8Array): RecordBundle => JSON.parse(strFromU8(bytes)) as RecordBundle;
+
+describe('records given out', () => {
+  it('as CSV and as a workbook: the same cells, all jobs', async () => {
+    const [csv] = await readSheetFile((await got('csv')).bytes, 'a.csv');
+    const [book] = await readSheetFile((await got('xlsx')).bytes, 'a.xlsx');
+    expect(csv!.rows.length).toBeGreaterThan(5);
+    const cells = (rows: readonly (readonly string[])[]): string[][] =>
+      rows.map((row) => row.map((cell) => cell.trim())).filter((row) => row.some((cell) => cell !== ''));
+    expect(cells(book!.rows)).toEqual(cells(csv!.rows));
+  });
+  it.each([
+    ['of one job', async () => ({ jobId: signed }), 'records-job-0126.json'],
+    ['of one harness', async () => ({ harnessId: (await server.job('0126')).harnessId }), 'records-Rear-loom-W5.json'],
+    ['of all', async () => ({}), 'records-all-records.json'],
+  ] as const)('as JSON %s: they hold, each in its place in the chain', async (_, asked, name) => {
+    const made = await got('json', await asked());
+    expect(made.name).toBe(name);
+    const bundle = bundleIn(made.bytes);
+    expect(bundle.records.length).toBeGreaterThan(0);
+    expect(bundleBroken(bundle)).toBeUndefined();
+    const numbers = new Set(bundle.records.map(({ body }) => body.jobNumber));
+    expect(numbers.has('0126')).toBe(true);
+    if (name === 'records-job-0126.json') expect([...numbers]).toEqual(['0126']);
+    if (name === 'records-Rear-loom-W5.json')
+      expect(bundle.records.map(({ body }) => body.harness)).toEqual(bundle.records.map(() => 'Rear loom W5'));
+  });
+  it.each([
+    ['a job that is not there', { jobId: 'nowhere' }, 404, 'There is no job "nowhere".'],
+    ['a harness that is not there', { harnessId: 'nowhere' }, 404, 'There is no harness "nowhere".'],
+  ])('of %s is refused', async (_, query, status, words) => {
+    for (const as of ['csv', 'xlsx', 'json', 'zip']) {
+      const { body } = await server.http.get(`/api/export/records.${as}`).query(query).expect(status);
+      expect((body as { error: { message: string } }).error.message).toBe(words);
+    }
+  });
+  it('of a job that is not signed is refused, by its number', async () => {
+    const { id } = await server.job('0147');
+    const { body } = await server.http.get('/api/export/records.zip').query({ jobId: id }).expect(409);
+    expect((body as { error: { message: string } }).error.message).toBe('Nothing is signed yet of job 0147.');
+  });
+});
+
+describe('a parcel', () => {
+  it('has every record with its chain, and of each job its file, its sheet and its photos; each file is what is said', async () => {
+    const [record] = (await server.job('0126')).records;
+    await server.write('post', `/records/${record!.id}/corrections`, { text: 'The tool was number 4.' }).expect(201);
+
+    const { name, bytes } = await got('zip');
+    expect(name).toBe('records-all-records.zip');
+    const files = unzipSync(bytes);
+    const manifest = JSON.parse(strFromU8(files['manifest.json']!)) as ParcelManifest;
+    expect(manifest).toMatchObject({ format: 'mendum-parcel', version: 1, of: { kind: 'all' } });
+    expect(manifest.files.map((file) => file.name).sort()).toEqual(
+      Object.keys(files)
+        .filter((file) => file !== 'manifest.json')
+        .sort(),
+    );
+    for (const { name: file, bytes: size, sha256 } of manifest.files) {
+      expect(files[file]!.length).toBe(size);
+      expect(createHash('sha256').update(files[file]!).digest('hex')).toBe(sha256);
+    }
+    const bundle = bundleIn(files['records.json']!);
+    expect(bundleBroken(bundle)).toBeUndefined();
+    expect(bundle.records).toHaveLength(manifest.records);
+    // What was corrected is in it as well.
+    expect(bundle.records.filter(({ body }) => body.jobNumber === '0126').length).toBe(2);
+    for (const { folder, number } of manifest.jobs) {
+      expect(readJobFile(strFromU8(files[`${folder}/job.json`]!)).job.number).toBe(number);
+      expect(strFromU8(files[`${folder}/record.pdf`]!.subarray(0, 5))).toBe('%PDF-');
+    }
+    const photos = JSON.parse(strFromU8(files['jobs/0146/photos.json']!)) as { name: string; file: string }[];
+    expect(photos.map((photo) => photo.name)).toEqual(['before']);
+    expect(files[`jobs/0146/${photos[0]!.file}`]!.length).toBeGreaterThan(100);
+  });
+  it('is always of one origin, made up once', async () => {
+    const originOf = async (): Promise<string> =>
+      (
+        JSON.parse(
+          strFromU8(unzipSync((await got('zip', { jobId: signed })).bytes)['manifest.json']!),
+        ) as ParcelManifest
+      ).origin.id;
+    const first = await originOf();
+    expect(first).toMatch(/^[0-9a-f-]{36}$/);
+    expect(await originOf()).toBe(first);
+  });
+});
