@@ -81,8 +81,8 @@ test('a new user takes the harvester from finding to PDF', async ({ page, reques
     return readFileSync(await download.path());
   };
   expect((await fetched('PDF')).subarray(0, 5).toString()).toBe('%PDF-');
-  expect((await fetched('CSV table')).toString()).toContain('Slimmer under the guard plate');
-  expect(JSON.parse((await fetched('JSON record')).toString())).toMatchObject({
+  expect((await fetched('CSV')).toString()).toContain('Slimmer under the guard plate');
+  expect(JSON.parse((await fetched('JSON')).toString())).toMatchObject({
     format: 'mendum-record',
     records: { length: 10 },
   });

@@ -35,7 +35,9 @@ import { firstAnswers } from './places/firstPage.ts';
 import { calendarRoutes } from './record/calendar.ts';
 import { goodRoutes } from './record/good.ts';
 import { recordRoutes } from './record/routes.ts';
+import { broughtRoutes } from './parcel/broughtRoutes.ts';
 import { exportRoutes } from './parcel/routes.ts';
+import { shareRoutes } from './record/shares.ts';
 import { shopRoutes } from './shop/routes.ts';
 import { shelfRoutes } from './shelf/routes.ts';
 
@@ -165,6 +167,8 @@ export function createApp({
   labelRoutes(api, db, planner, labelPrinter);
   goodRoutes(api, db, today);
   shopRoutes(api, db, planner, today);
+  shareRoutes(api, db, today);
+  broughtRoutes(api, db);
   exportRoutes(api, db, planner, photosDir);
   calendarRoutes(api, db, today);
   api.use(noSuchAddress);

@@ -26,6 +26,7 @@ export const ERRORS = {
   SECRET_REFUSED: { status: 422, hint: 'Take another one; nothing was changed.' },
   ACCOUNT_REFUSED: { status: 409, hint: 'Nothing was changed.' },
   NOT_FOUND: { status: 404, hint: 'It may have been removed; go back to the list.' },
+  PARCEL_REFUSED: { status: 422, hint: 'Nothing was read in.' },
   PHOTO_GONE: { status: 404, hint: 'Bring it back from a backup: npm run restore -- FILE.' },
   STALE: { status: 409, hint: 'Somebody saved in between. Look at both, and save again on top of the newer one.' },
   WRITE_ID_REUSED: { status: 409, hint: 'Use a new write id for a new write.' },

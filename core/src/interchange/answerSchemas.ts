@@ -19,6 +19,8 @@ import type {
 } from '../operations/index.ts';
 import type { SideLoss } from '../mishap/index.ts';
 import { catalogueSchema } from './catalogueSchemas.ts';
+import { parcelRecordSchema, parcelSchema } from './parcelSchemas.ts';
+import { sharedRecordSchema, shareSchema } from './shareSchemas.ts';
 import { jobStandingSchema } from './shopSchemas.ts';
 import { comebackSchemas } from './comebackSchema.ts';
 import { cableSchema, circuitSchema, nodeSchema, runSchema } from './harnessSchemas.ts';
@@ -282,6 +284,13 @@ export const ANSWERS: { readonly [N in AnsweringName]: Joi.Schema } = {
   makeGood: answer<'makeGood'>(numbered),
   setDue: answer<'setDue'>({ id: needed(words) }),
   records: answer<'records'>(bundleSchemas),
+  readParcel: answer<'readParcel'>({ id: needed(words), records: needed(whole) }),
+  parcels: all(parcelSchema),
+  parcelRecords: answer<'parcelRecords'>(page(parcelRecordSchema)),
+  shares: all(shareSchema),
+  shareRecord: answer<'shareRecord'>({ id: needed(words), until: needed(date) }),
+  endShare: answer<'endShare'>({ id: needed(words) }),
+  sharedRecord: sharedRecordSchema,
   exportRecords: answer<'exportRecords'>(bundleSchemas),
   chain: answer<'chain'>(chainSchemas),
   allRecords: answer<'allRecords'>(page(recordLine)),

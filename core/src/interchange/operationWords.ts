@@ -64,6 +64,15 @@ export const DOES: Readonly<Record<OperationName, string>> = {
   exportRecords: 'Gives records with their places in the chain: of a job, of a harness, else all.',
   exportParcel:
     'Gives a parcel (ZIP) of a job, of a harness, else of all: records with their chain, job files, sheets, photos, and a manifest with the hash of each file.',
+  readParcel: 'Reads in a parcel of another shop, once all of it is checked; its head stands in the query.',
+  parcels: 'Lists the parcels of other shops that were read in.',
+  parcelRecords: 'Lists records of other shops, under their own numbers.',
+  parcelFile: 'Gives a file of a parcel.',
+  parcelAgain: 'Gives a parcel that was read in, with every file as it came.',
+  shares: 'Lists the links by which a repair is shown to somebody outside.',
+  shareRecord: 'Makes a link by which one repair is shown, read-only, up to a day.',
+  endShare: 'Ends such a link.',
+  sharedRecord: 'Gives what such a link shows, to whoever knows it.',
   shop: 'Counts open jobs, overdue repairs and jobs signed this week.',
   shopJobs:
     'Says how open jobs, or those signed this week, stand by their plans: what waits for parts or a look, what is in doubt.',

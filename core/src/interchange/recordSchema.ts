@@ -44,7 +44,7 @@ const versionOfThing = shape<SpliceRecord['practice']>({
 });
 
 /** The record of one splice, cover or work at a cavity, as it was signed. */
-const recordSchema = named(
+export const recordSchema = named(
   'record',
   shape<SpliceRecord>({
     spliceId: needed(words),

@@ -3,7 +3,7 @@ import { COMPARED_NAMES } from '../comeback/index.ts';
 import { LIMITS } from '../job/index.ts';
 import { LABEL_SIZE_NAMES } from '../label/index.ts';
 import { LONGEST_MISHAP_MM } from '../mishap/index.ts';
-import { ROLES, SECRET_MOST, type SendingName, type SentOf, type WriteHead } from '../operations/index.ts';
+import { ROLES, SECRET_MOST, SHARE_DAYS, type SendingName, type SentOf, type WriteHead } from '../operations/index.ts';
 import { shelfEditSchema } from './catalogueSchemas.ts';
 import { harnessEditSchema } from './editSchemas.ts';
 import { findingSchema } from './findingSchema.ts';
@@ -67,6 +67,10 @@ export const SENT: { readonly [N in SendingName]: FieldsOf<SentOf<N>> } = {
   exportBook: exportAsked,
   exportRecords: exportAsked,
   exportParcel: exportAsked,
+  readParcel: { shop: needed(Joi.string().trim().min(1).max(120)) },
+  parcelRecords: { ...paged, parcelId: Joi.string().length(64).hex() },
+  parcelFile: { name: needed(Joi.string().max(300)) },
+  shareRecord: { days: needed(oneOf(SHARE_DAYS)), key: needed(Joi.string().length(48).hex()) },
   shopJobs: { search: paged.search, cursor: paged.cursor, limit: paged.limit, signed: flag },
   due: paged,
   setCalendar: { on: needed(flag) },

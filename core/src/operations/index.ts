@@ -56,6 +56,8 @@ export type {
   RecordsAsked,
 } from './history.ts';
 export type { ExportAsked, Parcel, ParcelFile, ParcelManifest, ParcelRecord, ParcelRecordsAsked } from './parcels.ts';
+export { SHARE_DAYS } from './shares.ts';
+export type { Share, SharedBody, SharedRecord, ShareMade, ShareSent } from './shares.ts';
 export type { ShopAsked, ShopState } from './shop.ts';
 export type { Account, Right, Role, Session, SignIn } from './people.ts';
 export { mayDo, rightOf } from './rights.ts';

@@ -22,7 +22,8 @@ import type {
   RecordFound,
   RecordsAsked,
 } from './history.ts';
-import type { ExportAsked } from './parcels.ts';
+import type { ExportAsked, Parcel, ParcelRecord, ParcelRecordsAsked } from './parcels.ts';
+import type { Share, ShareMade, SharedRecord, ShareSent } from './shares.ts';
 import type { ShopAsked, ShopState } from './shop.ts';
 import { adds, asks, changes, reads, removes, type ParamsOf } from './operation.ts';
 import type {
@@ -195,11 +196,24 @@ export const OPERATIONS = {
   }),
   exportRecords: reads<RecordBundle, ExportAsked>()('/export/records.json'),
   exportParcel: reads<string, ExportAsked>()('/export/records.zip', { gives: 'application/zip' }),
+  readParcel: adds<WithId & { readonly records: number }, { readonly shop: string }>()('/parcels', {
+    takes: ['application/zip'],
+  }),
+  parcels: reads<readonly Parcel[]>()('/parcels'),
+  parcelRecords: reads<Page<ParcelRecord>, ParcelRecordsAsked>()('/parcels/records'),
+  parcelFile: reads<string, { readonly name: string }>()('/parcels/:parcelId/file', {
+    gives: 'application/octet-stream',
+  }),
+  parcelAgain: reads<string>()('/parcels/:parcelId/parcel.zip', { gives: 'application/zip' }),
   chain: reads<ChainState>()('/chain'),
   allRecords: reads<Page<RecordLine>, RecordsAsked>()('/records'),
   comebacks: reads<Comebacks, ComebacksAsked>()('/comebacks'),
   harnessHistory: reads<HarnessHistory>()('/harnesses/:harnessId/history'),
   record: reads<RecordFound>()('/records/:recordId'),
+  shares: reads<readonly Share[]>()('/records/:recordId/shares'),
+  shareRecord: adds<ShareMade, ShareSent>()('/records/:recordId/shares'),
+  endShare: removes<WithId>()('/shares/:shareId'),
+  sharedRecord: reads<SharedRecord>()('/shared/:key'),
   labelPrinter: reads<{ readonly there: boolean }>()('/label-printer'),
   jobLabels: reads<string, OfLabel>()('/jobs/:jobId/labels.pdf', { gives: 'application/pdf' }),
   recordLabel: reads<string, OfLabel>()('/records/:recordId/label.svg', { gives: 'image/svg+xml' }),

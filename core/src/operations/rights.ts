@@ -9,6 +9,7 @@ const OTHERWISE: Readonly<Partial<Record<OperationName, Right>>> = {
   signOut: 'enter',
   // Its address is the secret.
   calendar: 'enter',
+  sharedRecord: 'enter',
 
   confirm: 'read',
   changeSecret: 'read',
@@ -28,6 +29,8 @@ const OTHERWISE: Readonly<Partial<Record<OperationName, Right>>> = {
   sign: 'sign',
   correctRecord: 'sign',
   setDue: 'sign',
+  shareRecord: 'sign',
+  endShare: 'sign',
 
   setCalendar: 'lead',
   setPractice: 'lead',
@@ -36,6 +39,7 @@ const OTHERWISE: Readonly<Partial<Record<OperationName, Right>>> = {
   setUsualPractice: 'lead',
   removePractice: 'lead',
   importShelf: 'lead',
+  readParcel: 'lead',
 };
 
 /** What an operation needs of whoever asks for it. @param isRead nothing is changed by it */

@@ -14,9 +14,11 @@ import {
   PinEntity,
   PracticeEntity,
   ReceiptEntity,
+  RecordEntity,
   SettingEntity,
 } from './entities.ts';
 import { openDatabase, type Database } from './open.ts';
+import { ParcelEntity, ParcelFileEntity, ParcelRecordEntity, ShareEntity } from './parcelEntities.ts';
 import { AccountEntity, SignInEntity } from './peopleEntities.ts';
 
 /** What a table has when it is made: where records and audit lines end. */
@@ -67,6 +69,20 @@ async function filledAnew(): Promise<Database> {
     const signIn = { tokenHash: 'x', device: 'tablet', shared: true, since: AT, seen: AT };
     await manager.insert(SignInEntity, { ...signIn, id: randomUUID(), accountId });
     const photo = { id: randomUUID(), name: 'a.jpg', type: 'image/jpeg', sizeBytes: 9, widthPx: 3, heightPx: 3 };
+    const parcelId = 'a'.repeat(64);
+    await manager.insert(ParcelEntity, { id: parcelId, shop: 'Else', manifest: '{}', records: 1, signed: 0, ...said });
+    await manager.insert(ParcelFileEntity, { parcelId, name: 'records.json', content: Buffer.from('{}') });
+    const { body } = await manager.findOneByOrFail(RecordEntity, {});
+    await manager.insert(ParcelRecordEntity, {
+      parcelId,
+      chainRow: 3,
+      recordId: 'R',
+      folder: 'jobs/1',
+      body,
+      text: 'x',
+    });
+    const shared = { id: randomUUID(), keyHash: 'x', jobId, spliceId: 'F1:only', until: AT, endedAt: null };
+    await manager.insert(ShareEntity, { ...shared, ...said });
     await manager.insert(PhotoEntity, { ...photo, jobId, findingId, ...said, removed: false });
   });
   return db;

@@ -23,6 +23,8 @@ const COSTLY: readonly OperationName[] = [
   'exportBook',
   'exportRecords',
   'exportParcel',
+  'readParcel',
+  'parcelAgain',
   'jobLabels',
   'recordLabelPage',
   'printLabel',

@@ -57,6 +57,8 @@ const KEPT = [
   'Harnesses',
   'Harness',
   'Practices',
+  'Parcels',
+  'Shares',
 ] as const;
 type Kept = (typeof KEPT)[number];
 type Tag = Kept | { readonly type: Kept; readonly id: string };
@@ -134,11 +136,26 @@ const newest =
   (args: A): readonly Tag[] =>
     args.version === undefined ? [tag(args)] : [];
 
-/** A photo is the body itself: what else is sent stands in the query. */
-function photoRequest(args: WriteArgs<'addPhoto'>): { readonly url: string; readonly method: string } {
-  const { url, method, body = {} } = requestOf('addPhoto', args);
-  return { url: `${url}?${new URLSearchParams(body as Record<string, string>).toString()}`, method };
-}
+/** What is sent as it lies on a disk: a photo, a parcel. */
+type FileName = 'addPhoto' | 'readParcel';
+type FileArgs<N extends FileName> = WriteArgs<N> & { readonly file: File };
+
+/** The file is the body itself: what else is sent stands in the query. */
+const sendingFile =
+  (build: Build) =>
+  <N extends FileName>(name: N, changes: (args: FileArgs<N>) => readonly Tag[]) =>
+    build.mutation<AnswerOf<N>, FileArgs<N>>({
+      query: ({ file, ...args }) => {
+        const { url, method, body = {} } = requestOf(name, args as unknown as ArgsOf<N>);
+        return {
+          url: `${url}?${new URLSearchParams(body as Record<string, string>).toString()}`,
+          method,
+          body: file,
+          headers: { 'content-type': file.type === '' ? 'application/octet-stream' : file.type },
+        };
+      },
+      invalidatesTags: (_result, _error, args) => changes(args),
+    });
 
 /** Everything that the server does which the interface asks of it, an endpoint each. */
 export const api = createApi({
@@ -215,14 +232,14 @@ export const api = createApi({
       makeAgain: write('makeAgain', ofJob),
       seeFunctions: write('seeFunctions', ofJob),
       keepPhoto: write('keepPhoto', ofJob),
-      addPhoto: build.mutation<AnswerOf<'addPhoto'>, WriteArgs<'addPhoto'> & { readonly file: File }>({
-        query: ({ file, ...args }) => ({
-          ...photoRequest(args),
-          body: file,
-          headers: { 'content-type': file.type === '' ? 'application/octet-stream' : file.type },
-        }),
-        invalidatesTags: (_result, _error, args) => ofJob(args),
-      }),
+      addPhoto: sendingFile(build)('addPhoto', ofJob),
+      readParcel: sendingFile(build)('readParcel', () => ['Parcels']),
+      parcels: read('parcels', () => ['Parcels']),
+      parcelRecords: list('parcelRecords', 'Parcels'),
+      shares: read('shares', () => ['Shares']),
+      shareRecord: write('shareRecord', () => ['Shares']),
+      endShare: write('endShare', () => ['Shares']),
+      sharedRecord: read('sharedRecord', () => []),
       sign: write('sign', (args) => [...ofJob(args), 'Due', 'Records']),
       makeGood: write('makeGood', () => ['Jobs', 'Due']),
       setDue: write('setDue', () => ['Job', 'Due', 'Records']),
@@ -249,6 +266,11 @@ export const {
   useDueCountQuery,
   useAllRecordsInfiniteQuery,
   useComebacksQuery,
+  useParcelRecordsInfiniteQuery,
+  useParcelsQuery,
+  useReadParcelMutation,
+  useSharedRecordQuery,
+  useSharesQuery,
   useShopQuery,
   useShopJobsInfiniteQuery,
   useRecordQuery,

@@ -36,6 +36,8 @@ export function makeRouter({ dispatch }: Store, drawn = false) {
       currentParams.jobId !== nextParams.jobId,
   };
   return createBrowserRouter([
+    // Whoever is given a link to one repair sees that and nothing else: no rail, no question who is at the bench.
+    { path: '/s', ...comes(async () => ({ Component: (await import('../places/repair/SharedPage.tsx')).SharedPage })) },
     {
       path: '/',
       Component: Shell,

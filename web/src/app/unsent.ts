@@ -2,7 +2,7 @@ import type { WriteName } from '@mendum/core/operations';
 import { keep, recall } from './kept.ts';
 
 /** What is sent as data; photos are files, and go by themselves. */
-export type SaveName = Exclude<WriteName, 'addPhoto'>;
+export type SaveName = Exclude<WriteName, 'addPhoto' | 'readParcel'>;
 
 /** A write that has no answer yet. */
 export interface Unsent<N extends SaveName = SaveName> {
@@ -40,8 +40,12 @@ function likeness({ name, args, by }: Pick<Unsent, 'name' | 'args' | 'by'>): str
   return JSON.stringify([name, by, rest]);
 }
 
-/** A PIN is kept nowhere: who gives one gives it again. A label that nobody waits for any more is not printed. */
-const isKept = ({ name, args }: Unsent): boolean => name !== 'printLabel' && !('secret' in args);
+/**
+ * A PIN is kept nowhere: who gives one gives it again; nor is the secret of a link. A label that nobody waits for any
+ * more is not printed.
+ */
+const isKept = ({ name, args }: Unsent): boolean =>
+  name !== 'printLabel' && name !== 'shareRecord' && !('secret' in args);
 
 /** Keeps a write on the device until it is answered: a page that is closed or loaded anew meanwhile sends it again. */
 export function keepUnsent(entry: Unsent): void {

@@ -8,6 +8,7 @@ import { notify } from '../app/notice.ts';
 import { useMay } from '../app/session.ts';
 import { Button } from '../ui/button.tsx';
 import { Select } from '../ui/field.tsx';
+import { OwnOnly } from '../ui/OwnOnly.tsx';
 
 const LINK =
   'flex min-h-11 items-center justify-center rounded-sm border border-ink bg-sheet px-4 text-lg font-semibold hover:bg-wash';
@@ -18,9 +19,6 @@ const rememberedSize = (): LabelSize => {
   const kept = recall(KEY);
   return LABEL_SIZE_NAMES.find((name) => name === kept) ?? 'flag';
 };
-
-/** Addresses that lead nowhere but to the device on which they are read. */
-const OWN_ONLY = new Set(['localhost', '127.0.0.1', '[::1]']);
 
 interface Labelled {
   readonly recordId: string;
@@ -80,12 +78,7 @@ export function LabelPanel({ records, jobId }: LabelPanelProps) {
         alt={`${title}: circuit ${body.circuitNumber} ${body.circuitFunction}, job ${body.jobNumber}`}
         className="w-full max-w-md justify-self-start rounded-sm border border-rule"
       />
-      {OWN_ONLY.has(location.hostname) ? (
-        <p className="text-rework">
-          ▲ Opened by {location.hostname}, the code leads to this device only. Open Mendum by its network name to print
-          labels for others.
-        </p>
-      ) : null}
+      <OwnOnly what="the code" toDo="to print labels for others" />
       {jobId === undefined ? null : (
         <a className={LINK} href={`/api/jobs/${jobId}/labels.pdf?size=${size}`} download>
           All labels of the job (PDF)

@@ -13,6 +13,7 @@ import { Place } from './Place.tsx';
 import { DueActions } from './DueActions.tsx';
 import { RecordList, RecordWords } from './RecordList.tsx';
 
+const OtherShops = lazy(async () => ({ default: (await import('./parcels/OtherShops.tsx')).OtherShops }));
 /** It brings its charts with it: only when it is opened. */
 const Comebacks = lazy(async () => ({ default: (await import('./comebacks/Comebacks.tsx')).Comebacks }));
 
@@ -89,6 +90,15 @@ export function DuePlace() {
             ),
           },
           { name: 'records', title: 'All records', content: <RecordList begin={search.get('search') ?? ''} /> },
+          {
+            name: 'others',
+            title: 'Other shops',
+            content: (
+              <Suspense fallback={<Working words="Opening…" />}>
+                <OtherShops />
+              </Suspense>
+            ),
+          },
           {
             name: 'comebacks',
             title: 'What comes back',

@@ -20,7 +20,9 @@ export function standInServer(
     const request = input instanceof Request ? input : new Request(String(input), init);
     const { pathname, searchParams } = new URL(request.url);
     const path = pathname.replace('/api', '');
-    const text = request.method === 'GET' ? '' : await request.text();
+    // A file is not looked into.
+    const isJson = request.headers.get('content-type')?.includes('json') ?? false;
+    const text = request.method === 'GET' || !isJson ? '' : await request.text();
     const one: Sent = {
       method: request.method,
       path,

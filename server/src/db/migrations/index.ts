@@ -21,6 +21,7 @@ import { Chain1765900000000 } from './1765900000000-chain.ts';
 import { People1766000000000 } from './1766000000000-people.ts';
 import { Good1766100000000 } from './1766100000000-good.ts';
 import { RecordText1766200000000 } from './1766200000000-record-text.ts';
+import { Parcels1766300000000 } from './1766300000000-parcels.ts';
 
 /** Every step that brings a database to this version, the first one first. */
 export const MIGRATIONS = [
@@ -47,4 +48,5 @@ export const MIGRATIONS = [
   People1766000000000,
   Good1766100000000,
   RecordText1766200000000,
+  Parcels1766300000000,
 ];

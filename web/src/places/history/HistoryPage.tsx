@@ -6,6 +6,7 @@ import { errorOf } from '../../app/errors.ts';
 import { Button } from '../../ui/button.tsx';
 import { Empty, Failed, Working } from '../../ui/empty.tsx';
 import { NumberField, Select } from '../../ui/field.tsx';
+import { ExportLinks } from '../ExportLinks.tsx';
 import { DoneList } from './DoneList.tsx';
 import { HistoryDrawing } from './HistoryDrawing.tsx';
 import { bodyOf, runOf, shownOf } from './shown.ts';
@@ -172,6 +173,7 @@ export function HistoryPage() {
         <p className="text-lg text-soft">
           {view.machine}, {view.name}
         </p>
+        {total > 0 ? <ExportLinks of={{ harnessId: view.id }} /> : null}
       </header>
       {done.length === 0 ? (
         <Empty title="Nothing was repaired here yet">Repairs come here once their job is signed.</Empty>

@@ -6,18 +6,10 @@ import { errorOf } from '../../app/errors.ts';
 import { LabelPanel } from '../../labels/LabelPanel.tsx';
 import { Failed, Working } from '../../ui/empty.tsx';
 import { Length } from '../../ui/units.tsx';
+import { Said } from './Said.tsx';
+import { SharePanel } from './SharePanel.tsx';
 
 const WAY = 'inline-flex min-h-11 items-center text-lg underline underline-offset-4';
-
-/** A question and its answer. */
-function Said({ title, children }: { readonly title: string; readonly children: React.ReactNode }) {
-  return (
-    <div className="grid gap-x-4 border-b border-rule py-2 sm:grid-cols-[9rem_1fr]">
-      <dt className="text-soft">{title}</dt>
-      <dd className="text-lg">{children}</dd>
-    </div>
-  );
-}
 
 /** That it is not, or not for long, what it was. */
 function State({ found: { body, ended } }: { readonly found: RecordFound }) {
@@ -94,6 +86,7 @@ function Repair({ found }: { readonly found: RecordFound }) {
       </article>
       <aside className="no-print">
         <LabelPanel records={[found]} />
+        <SharePanel recordId={found.recordId} />
       </aside>
     </div>
   );

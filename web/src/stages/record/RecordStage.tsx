@@ -11,6 +11,7 @@ import { Button } from '../../ui/button.tsx';
 import { Select, TextArea } from '../../ui/field.tsx';
 import { when } from '../../ui/when.ts';
 import { LabelPanel } from '../../labels/LabelPanel.tsx';
+import { ExportLinks } from '../../places/ExportLinks.tsx';
 import { useOpenJob } from '../job.ts';
 import { Corrections } from './Corrections.tsx';
 import { Sheet } from './Sheet.tsx';
@@ -132,16 +133,7 @@ export function RecordStage() {
           <option value="a4">A4</option>
           <option value="letter">Letter</option>
         </Select>
-        {signed ? (
-          <a className={LINK} href={`${base}/record.csv`} download>
-            CSV table
-          </a>
-        ) : null}
-        {signed ? (
-          <a className={LINK} href={`${base}/record.json`} download>
-            JSON record
-          </a>
-        ) : null}
+        {signed ? <ExportLinks of={{ jobId: view.id }} /> : null}
         <a className={LINK} href={`${base}/file`} download>
           Job file
         </a>
@@ -150,7 +142,7 @@ export function RecordStage() {
         {signed ? (
           <Corrections records={records} all={view.records} />
         ) : (
-          <p className="text-soft">CSV and JSON come with the signature.</p>
+          <p className="text-soft">Tables and parcel come with the signature.</p>
         )}
       </aside>
     </div>

@@ -60,7 +60,7 @@ describe('before it is signed', () => {
     expect(href('PDF in short')).toBe('/api/jobs/J/record.pdf?paper=letter&form=short');
     expect(screen.queryByRole('region', { name: 'Label' })).toBeNull();
     expect(screen.getByRole('link', { name: 'Job file' }).getAttribute('href')).toBe('/api/jobs/J/file');
-    expect(screen.queryByRole('link', { name: 'CSV table' })).toBeNull();
+    expect(screen.queryByRole('link', { name: 'CSV' })).toBeNull();
   });
 
   it('says in short what is made, draws where, and what was found', () => {
@@ -137,8 +137,8 @@ describe('once signed', () => {
     standInServer({});
     show(signed());
     expect(screen.getByText('✓ Signed by Ines')).toBeTruthy();
-    expect(screen.getByRole('link', { name: 'CSV table' }).getAttribute('href')).toBe('/api/jobs/J/record.csv');
-    expect(screen.getByRole('link', { name: 'JSON record' }).getAttribute('href')).toBe('/api/jobs/J/record.json');
+    expect(screen.getByRole('link', { name: 'CSV' }).getAttribute('href')).toBe('/api/export/records.csv?jobId=J');
+    expect(screen.getByRole('link', { name: 'JSON' }).getAttribute('href')).toBe('/api/export/records.json?jobId=J');
     expect(screen.queryByRole('button', { name: /^Sign as/ })).toBeNull();
   });
 
