@@ -8,5 +8,5 @@ export { openApi, sentSchema } from './openApi.ts';
 export { ANSWERS, errorSchema } from './answerSchemas.ts';
 export { whyNotPlain } from './plainJson.ts';
 export { andMore } from './told.ts';
-export { manifestSchema, parcelRecordsSchema } from './parcelSchemas.ts';
+export { manifestJsonSchema, manifestSchema, parcelRecordsSchema, recordsJsonSchema } from './parcelSchemas.ts';
 export { checkedBy } from './checkedBy.ts';

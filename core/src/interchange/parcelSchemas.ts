@@ -2,6 +2,7 @@ import Joi from 'joi';
 import type { Parcel, ParcelFile, ParcelManifest, ParcelRecord } from '../operations/index.ts';
 import { bundleSchemas, recordSchema } from './recordSchema.ts';
 import { instant } from './schema/fields.ts';
+import { wholeJsonSchema, type JsonSchema } from './schema/jsonSchema.ts';
 import { named, needed, oneOf, shape } from './schema/shape.ts';
 
 const words = Joi.string().allow('');
@@ -10,8 +11,7 @@ const sha256 = Joi.string().length(64).hex();
 
 /** Names of files of a parcel: in folders below it, and nowhere else. */
 const fileName = Joi.string()
-  .pattern(/^[\w.-]+(\/[\w.-]+)*$/)
-  .pattern(/(^|\/)\.\.?(\/|$)/, { invert: true })
+  .pattern(/^\w[\w.-]*(\/\w[\w.-]*)*$/)
   .max(300);
 
 const of = shape<ParcelManifest['of']>({ kind: needed(oneOf(['job', 'harness', 'all'])), name: needed(words) });
@@ -37,6 +37,14 @@ export const manifestSchema = named(
   }),
   'What a parcel says of itself: where it comes from, of what it is, and the hash of each file.',
 );
+
+/** What a parcel says of itself, as JSON Schema. */
+export const manifestJsonSchema = (): JsonSchema =>
+  wholeJsonSchema(manifestSchema, { $id: 'mendum-parcel', title: 'Mendum parcel, version 1: manifest.json' });
+
+/** Records as they are given out, as JSON Schema. */
+export const recordsJsonSchema = (): JsonSchema =>
+  wholeJsonSchema(parcelRecordsSchema, { $id: 'mendum-record', title: 'Mendum records, version 2' });
 
 /** The records of a parcel, as they are given out and read in. */
 export const parcelRecordsSchema = shape(bundleSchemas);

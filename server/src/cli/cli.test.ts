@@ -3,7 +3,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import { Ajv2020 } from 'ajv/dist/2020.js';
 import { describe, expect, it, test } from 'vitest';
-import { jobFileJsonSchema, readJobFile } from '@mendum/core/interchange';
+import { jobFileJsonSchema, manifestJsonSchema, recordsJsonSchema, readJobFile } from '@mendum/core/interchange';
 import type { Plan } from '@mendum/core/plan';
 import { EXAMPLES } from './examples.ts';
 
@@ -70,6 +70,14 @@ describe('the format', () => {
     expect(() => readJobFile(text)).not.toThrow();
   });
   it('is published as it is checked', () => expect(schema).toEqual(JSON.parse(JSON.stringify(jobFileJsonSchema()))));
+  it.each([
+    ['parcel.schema.json', manifestJsonSchema],
+    ['record.schema.json', recordsJsonSchema],
+  ])('%s is published as it is checked', (name, made) =>
+    expect(JSON.parse(readFileSync(join(ROOT, 'docs/formats', name), 'utf8'))).toEqual(
+      JSON.parse(JSON.stringify(made())),
+    ),
+  );
   it('has three examples and no others lying about', () =>
     expect(readdirSync(FOLDER).sort()).toEqual(Object.keys(EXAMPLES).sort()));
 

@@ -2,6 +2,7 @@ import { mkdtempSync, readFileSync, rmSync, statSync, writeFileSync } from 'node
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import Sqlite from 'better-sqlite3';
+import { unzipSync, zipSync } from 'fflate';
 import { afterAll, beforeAll, describe, expect, it, test } from 'vitest';
 import type { AnswerOf } from '@mendum/core/operations';
 import { answering, ended, freePort, run } from '../test/process.ts';
@@ -43,6 +44,10 @@ beforeAll(async () => {
   const bundle = await (await fetch(`${base}/jobs/${items[0]!.id}/record.json`)).text();
   writeFileSync(at('records.json'), bundle);
   writeFileSync(at('changed.json'), bundle.replaceAll('Ines Valdur', 'Somebody'));
+  const parcel = new Uint8Array(await (await fetch(`${base}/export/records.zip?jobId=${items[0]!.id}`)).arrayBuffer());
+  writeFileSync(at('parcel.zip'), parcel);
+  const files = unzipSync(parcel);
+  writeFileSync(at('more.zip'), zipSync({ ...files, 'jobs/more.txt': new Uint8Array([65]) }));
   writeFileSync(at('other.json'), '{"format":"something"}');
   const writeId = crypto.randomUUID();
   const headers = { 'content-type': 'application/json' };
@@ -66,6 +71,8 @@ describe('what holds', () => {
     ['a database', [DATABASE], /whole to row \d/],
     ['a backup', ['b.tar.gz'], /whole to row \d/],
     ['exported records', ['records.json'], /^1 records? holds?, of a chain/],
+    ['a parcel', ['parcel.zip'], /^1 records? holds?, of a chain[^]*Its \d+ files are what was packed/],
+    ['a parcel, with its key', ['parcel.zip', '--key', 'key.pub'], /^1 records? holds?, of a chain/],
     ['the data, with its key', ['--key', 'key.pub'], /[1-9]\d* of its rows are signed by this key/],
   ] as const)('%s', { timeout: GENEROUS_MS }, async (_what, args, words) => {
     const files = args.map((one) => (one.startsWith('--') ? one : at(one)));
@@ -75,6 +82,8 @@ describe('what holds', () => {
 describe('what does not, ends with 1 and in one sentence', () => {
   test.each([
     ['exported records that were changed', ['changed.json'], /is not what was written/],
+    ['a parcel with a file put in', ['more.zip'], /jobs\/more\.txt was put into it/],
+    ['a parcel signed by another key', ['parcel.zip', '--key', 'other.pub'], /is not signed by this key/],
     ['a file that is none', ['other.json'], /cannot be read as exported records/],
     ['a file that is not there', ['none.json'], /There is no file/],
     ['a key that is none', ['--key', 'records.json'], /is not a public key in PEM/],

@@ -11,6 +11,7 @@ export interface Checked {
   readonly id: string;
   readonly manifest: ParcelManifest;
   readonly manifestText: string;
+  readonly bundle: RecordBundle;
   readonly records: readonly ChainedRecord[];
   readonly files: ReadonlyMap<string, Buffer>;
 }
@@ -51,10 +52,10 @@ function mustBeListed(files: ReadonlyMap<string, Buffer>, manifest: ParcelManife
 
 /**
  * Checks a parcel before anything of it is kept.
- * @param ownId this installation: its own records are here already
+ * @param ownId this installation: its own records are here already; absent where nothing is read in
  * @throws AppError PARCEL_REFUSED saying what does not hold
  */
-export function checkParcel(files: ReadonlyMap<string, Buffer>, ownId: string): Checked {
+export function checkParcel(files: ReadonlyMap<string, Buffer>, ownId?: string): Checked {
   const { text: manifestText, value: manifest } = readAs<ParcelManifest>(files, MANIFEST, manifestSchema);
   mustBeListed(files, manifest);
   const { value: bundle } = readAs<RecordBundle>(files, RECORDS, parcelRecordsSchema);
@@ -69,5 +70,5 @@ export function checkParcel(files: ReadonlyMap<string, Buffer>, ownId: string): 
     throw new AppError('PARCEL_REFUSED', 'This parcel is of this shop: its records are here already.', {
       hint: 'To bring lost records back, restore a backup: npm run restore -- FILE.',
     });
-  return { id: sha256(Buffer.from(manifestText)), manifest, manifestText, records: bundle.records, files };
+  return { id: sha256(Buffer.from(manifestText)), manifest, manifestText, bundle, records: bundle.records, files };
 }

@@ -1,10 +1,11 @@
 import { createHash, randomUUID } from 'node:crypto';
+import { Ajv2020 } from 'ajv/dist/2020.js';
 import { strFromU8, unzipSync } from 'fflate';
 import sharp from 'sharp';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { ParcelManifest, RecordBundle } from '@mendum/core/operations';
 import { readSheetFile } from '@mendum/core/spreadsheet';
-import { readJobFile } from '@mendum/core/interchange';
+import { manifestJsonSchema, readJobFile, recordsJsonSchema } from '@mendum/core/interchange';
 import { bundleBroken } from '../chain/bundle.ts';
 import { proveAndSign } from '../test/prove.ts';
 import { startServer, type TestServer } from '../test/server.ts';
@@ -112,6 +113,13 @@ describe('a parcel', () => {
     }
     const bundle = bundleIn(files['records.json']!);
     expect(bundleBroken(bundle)).toBeUndefined();
+    for (const [schema, content] of [
+      [manifestJsonSchema(), manifest],
+      [recordsJsonSchema(), bundle],
+    ] as const) {
+      const fits = new Ajv2020({ strict: false }).compile(schema);
+      expect(fits(content), JSON.stringify(fits.errors)).toBe(true);
+    }
     expect(bundle.records).toHaveLength(manifest.records);
     // What was corrected is in it as well.
     expect(bundle.records.filter(({ body }) => body.jobNumber === '0126').length).toBe(2);

@@ -60,4 +60,8 @@ export const jobsOf = (manager: EntityManager, asked: ExportAsked): Promise<JobR
     .getMany();
 
 /** As a part of a file's name. */
-export const inFileName = (words: string): string => words.replace(/[^\w.-]+/g, '-').slice(0, 60);
+export const inFileName = (words: string): string =>
+  words
+    .replace(/[^\w.-]+/g, '-')
+    .replace(/^\W+/, '')
+    .slice(0, 60);
