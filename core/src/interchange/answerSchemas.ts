@@ -8,14 +8,10 @@ import type {
   HarnessSummary,
   HarnessView,
   JobEffect,
-  JobState,
-  JobSummary,
   KeptBackup,
   Page,
-  PhotoView,
   PracticeView,
   RulingOf,
-  Tick,
 } from '../operations/index.ts';
 import type { SideLoss } from '../mishap/index.ts';
 import { catalogueSchema } from './catalogueSchemas.ts';
@@ -24,17 +20,16 @@ import { sharedRecordSchema, shareSchema } from './shareSchemas.ts';
 import { jobStandingSchema } from './shopSchemas.ts';
 import { comebackSchemas } from './comebackSchema.ts';
 import { cableSchema, circuitSchema, nodeSchema, runSchema } from './harnessSchemas.ts';
-import { jobWithoutHarnessSchema, spentSchema } from './jobSchemas.ts';
+import { spentSchema } from './jobSchemas.ts';
 import { jobFileSchema } from './jobFile.ts';
+import { jobState, jobSummary } from './jobStateSchemas.ts';
 import { accountSchema, personSchema, sessionSchema, signInSchema } from './peopleSchemas.ts';
 import { practiceSchema } from './practiceSchema.ts';
-import { functionSeenSchema, readingSchema } from './readingSchema.ts';
 import {
   bundleSchemas,
   chainSchemas,
   doneRepair,
   dueBack,
-  keptRecordSchema,
   recordFoundSchema,
   recordLine,
   rulingSchema,
@@ -46,69 +41,6 @@ const words = Joi.string().allow('');
 const all = (item: Joi.Schema): Joi.ArraySchema => Joi.array().items(item);
 const whole = Joi.number().integer().min(0);
 const voltage = Joi.number().greater(0).max(1500);
-const status = oneOf(['open', 'signed']);
-
-const jobSummary = named(
-  'jobSummary',
-  shape<JobSummary>({
-    id: needed(words),
-    number: needed(words),
-    title: needed(words),
-    machine: needed(words),
-    harness: needed(words),
-    status: needed(status),
-    stage: needed(oneOf(['survey', 'decide', 'layout', 'bench', 'prove', 'record'])),
-    findings: needed(whole),
-    openedOn: needed(date),
-    updatedAt: needed(instant),
-  }),
-);
-
-const tick = named(
-  'tick',
-  shape<Tick>({
-    stepId: needed(words),
-    spliceId: needed(words),
-    done: needed(flag),
-    by: needed(words),
-    at: needed(instant),
-  }),
-);
-
-const photo = named(
-  'photo',
-  shape<PhotoView>({
-    id: needed(words),
-    findingId: needed(words),
-    name: needed(words),
-    widthPx: needed(whole),
-    heightPx: needed(whole),
-    by: needed(words),
-    at: needed(instant),
-  }),
-);
-
-const jobState = named(
-  'jobState',
-  shape<JobState>({
-    id: needed(words),
-    version: needed(version),
-    status: needed(status),
-    practiceId: needed(words),
-    practiceVersion: needed(version),
-    harnessId: needed(words),
-    harnessVersion: needed(version),
-    ownShelf: needed(flag),
-    shelfVersion: needed(version),
-    job: needed(jobWithoutHarnessSchema),
-    findingVersions: needed(Joi.object().pattern(Joi.string(), version)),
-    ticks: needed(all(tick)),
-    readings: needed(all(readingSchema)),
-    functions: needed(all(functionSeenSchema)),
-    records: needed(all(keptRecordSchema)),
-    photos: needed(all(photo)),
-  }),
-);
 
 const page = <T>(item: Joi.Schema): FieldsOf<Page<T>> => ({
   items: needed(all(item)),

@@ -11,7 +11,7 @@ import type {
 } from '../operations/index.ts';
 import { FAILURE_NAMES } from '../damage/index.ts';
 import type { Ruling } from '../prove/index.ts';
-import type { Correction, RecordReading, SpliceRecord } from '../record/index.ts';
+import type { Correction, RecordPhoto, RecordReading, SpliceRecord } from '../record/index.ts';
 import { date, flag, instant, positionMm, version } from './schema/fields.ts';
 import { named, needed, oneOf, shape, type FieldsOf } from './schema/shape.ts';
 import { earlierSchema, onWireSchema } from './jobSchemas.ts';
@@ -86,6 +86,9 @@ export const recordSchema = named(
     signedBy: needed(words),
     signedAt: needed(instant),
     note: needed(words),
+    procedure: words,
+    checkedBy: words,
+    photos: Joi.array().items(shape<RecordPhoto>({ id: needed(words), when: needed(oneOf(['before', 'after'])) })),
     corrections: correctionsSchema,
     notMeasured: flag,
     functionSeen: words,

@@ -62,6 +62,10 @@ interface JobSeen {
 /** What is signed with a job: what else it is planned by, as its author saw it. */
 interface SignSent extends Versioned {
   readonly note?: string | undefined;
+  /** The manual's page or the procedure that was followed. */
+  readonly procedure?: string | undefined;
+  /** Who looked at it as well. */
+  readonly checkedBy?: string | undefined;
   readonly harnessVersion: number;
   readonly practiceVersion: number;
   readonly shelfVersion: number;

@@ -7,7 +7,7 @@ import { formatMm } from '../units/index.ts';
 import { colourInWords, wireInWords } from '../wire/index.ts';
 import { functionsOf, functionWords } from './functions.ts';
 import { madeOf, NO_LOTS, type LotOf, type Made } from './made.ts';
-import type { RecordReading, SpliceRecord } from './types.ts';
+import type { RecordPhoto, RecordReading, SpliceRecord } from './types.ts';
 
 /** A record that cannot be made, with the splices that stand in the way. */
 export class RecordRefused extends Error {
@@ -76,6 +76,27 @@ export function isolationWords(job: Job, when: When): string {
   return isolation ? `${ISOLATION_WORDS[isolation.how]}, ${isolation.by}, ${when(isolation.at)}` : 'not confirmed';
 }
 
+/** Who signs, when, and what is said with it. */
+export interface Signing {
+  readonly by: string;
+  readonly at: string;
+  readonly note: string;
+  readonly procedure?: string | undefined;
+  readonly checkedBy?: string | undefined;
+  /** Photos by finding. */
+  readonly photosOf?: ((findingId: string) => readonly RecordPhoto[]) | undefined;
+}
+
+/** What is said of a finding with the signature; nothing of what nobody said. */
+function saidWith({ procedure = '', checkedBy = '', photosOf }: Signing, findingId: string) {
+  const photos = photosOf?.(findingId) ?? [];
+  return {
+    ...(procedure === '' ? {} : { procedure }),
+    ...(checkedBy === '' ? {} : { checkedBy }),
+    ...(photos.length > 0 ? { photos } : {}),
+  };
+}
+
 /**
  * The records of a job, one for each splice, cover and work at a cavity.
  * @param lotOf of which lot parts are, where that is known
@@ -85,7 +106,7 @@ export function buildRecords(
   job: Job,
   plan: Plan,
   readings: readonly Reading[],
-  signed: { readonly by: string; readonly at: string; readonly note: string },
+  signed: Signing,
   when: When = inUtc,
   seen: readonly FunctionSeen[] = [],
   lotOf: LotOf = NO_LOTS,
@@ -178,6 +199,7 @@ export function buildRecords(
         signedBy: signed.by,
         signedAt: signed.at,
         note: signed.note,
+        ...saidWith(signed, finding.findingId),
         ...(made.body ? { onWire: { ...made.body, circuitId: circuit.id, runId: run.id } } : {}),
         ...(finding.cutsOut.length > 0 ? { cutsOut: finding.cutsOut.map((one) => one.id) } : {}),
         ...(source.makesGood ? { makesGood: source.makesGood } : {}),

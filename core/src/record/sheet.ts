@@ -140,6 +140,8 @@ export function jobSheet(
     leftToYou: plan.findings
       .filter((finding) => madeOf(finding).length === 0)
       .map((finding) => ({ circuit: circuitWords(job, finding.circuitId), what: leftWords(job, finding) })),
+    procedure: signed?.procedure,
+    checkedBy: signed?.checkedBy,
     corrections: correctedSince(records),
     functions: sheetFunctions(functionsOf(job, plan, seen, readings)),
     cautions: signed?.cautions ?? plan.cautions,

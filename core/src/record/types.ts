@@ -69,6 +69,12 @@ export interface Correction {
   readonly text: string;
 }
 
+/** A photo of what was found or done, and whether it was taken before anything of it was made. */
+export interface RecordPhoto {
+  readonly id: string;
+  readonly when: 'before' | 'after';
+}
+
 /** By which rules and under what care it was done, and who answers for it. */
 interface RecordSigned {
   readonly practice: { readonly id: string; readonly version: number; readonly name: string };
@@ -79,6 +85,11 @@ interface RecordSigned {
   readonly signedBy: string;
   readonly signedAt: string;
   readonly note: string;
+  /** The manual's page or the procedure that was followed, as whoever signed wrote it. */
+  readonly procedure?: string | undefined;
+  /** Who looked at it beside whoever signed, as that one says. */
+  readonly checkedBy?: string | undefined;
+  readonly photos?: readonly RecordPhoto[] | undefined;
   /** What was put right or put off since, the oldest first: who repaired it, and when, stays. */
   readonly corrections?: readonly Correction[] | undefined;
 }
@@ -130,6 +141,8 @@ export interface JobSheet {
   readonly runs: readonly DrawnRun[];
   readonly lines: readonly SheetLine[];
   readonly leftToYou: readonly { readonly circuit: string; readonly what: string }[];
+  readonly procedure?: string | undefined;
+  readonly checkedBy?: string | undefined;
   /** What was put right since it was signed, the oldest first: "23 Brake lamps. Ines Valdur, 2026-10-04: …". */
   readonly corrections: readonly string[];
   /** Functions of every circuit that is mended and connector that is opened. */

@@ -34,6 +34,8 @@ export const recordText = (record: SpliceRecord, more: readonly (string | undefi
     record.functionSeen,
     record.practice.name,
     record.isolation,
+    record.procedure,
+    record.checkedBy,
     record.signedBy,
     record.signedAt.slice(0, 10),
     record.note,

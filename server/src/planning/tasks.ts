@@ -1,5 +1,5 @@
 import type { BegunWork } from '@mendum/core/approach';
-import type { LayoutWishes, Pin } from '@mendum/core/layout';
+import { findingOf, type LayoutWishes, type Pin } from '@mendum/core/layout';
 import { checkMishap, mishapCost, progressOf, type MishapSaid, type Progress } from '@mendum/core/mishap';
 import {
   checkWishes,
@@ -14,7 +14,7 @@ import {
 } from '@mendum/core/plan';
 import type { Practice } from '@mendum/core/practice';
 import type { Check } from '@mendum/core/prove';
-import { buildRecords, lotsOn, RecordRefused, type SpliceRecord } from '@mendum/core/record';
+import { buildRecords, lotsOn, photosOf, RecordRefused, type Signing, type SpliceRecord } from '@mendum/core/record';
 import type { ChainState, Comebacks, ComebacksAsked, FoundCircuit, JobEffect } from '@mendum/core/operations';
 import { askBy, headOf, rowsOf } from '../chain/stored.ts';
 import { walk } from '../chain/walk.ts';
@@ -79,14 +79,21 @@ function beginningOf({ plan, stored }: Planned, findings: readonly FindingPlan[]
   };
 }
 
+/** What is said with a signature. */
+type Signed = Omit<Signing, 'photosOf'>;
+
+/** When something of a finding was ticked. */
+const workAt = ({ ticks }: StoredJob, findingId: string): string[] =>
+  ticks.filter(({ done, spliceId }) => done && findingOf(spliceId) === findingId).map(({ at }) => at);
+
 /** @throws AppError RECORD_REFUSED saying which splices stand in the way */
-function recordsOf({ stored, plan }: Planned, signed: { by: string; at: string; note: string }): SpliceRecord[] {
+function recordsOf({ stored, plan }: Planned, signed: Signed): SpliceRecord[] {
   try {
     const records = buildRecords(
       stored.job,
       plan,
       stored.readings,
-      signed,
+      { ...signed, photosOf: (findingId) => photosOf(stored.photos, findingId, workAt(stored, findingId)) },
       inLocalTime,
       stored.row.functions,
       lotsOn(stored.catalogue),
@@ -187,10 +194,7 @@ export const TASKS = {
   /**
    * The records of a job that is signed now, and the readings that they were made from. @throws AppError RECORD_REFUSED
    */
-  records: async (
-    desk: Desk,
-    { jobId, signed }: OfJob & { readonly signed: { readonly by: string; readonly at: string; readonly note: string } },
-  ) => {
+  records: async (desk: Desk, { jobId, signed }: OfJob & { readonly signed: Signed }) => {
     const planned = await desk.planned(jobId);
     return stamped(planned, {
       records: recordsOf(planned, signed),

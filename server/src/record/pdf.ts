@@ -79,6 +79,7 @@ function definition(sheet: JobSheet, signature: SheetSignature | undefined, prin
     ['Harness', sheet.harness],
     ['Made safe', sheet.isolation],
     ['Practice', sheet.practice],
+    ...(sheet.procedure === undefined ? [] : ([['Followed', sheet.procedure]] as const)),
   ];
   const note = signature?.note ?? '';
   const said = isShort
@@ -137,7 +138,12 @@ function definition(sheet: JobSheet, signature: SheetSignature | undefined, prin
       heading('Sign-off'),
       {
         text: signature
-          ? [{ text: signature.by, bold: true }, `, ${inLocalTime(signature.at)}`, said === '' ? '' : `. ${said}`]
+          ? [
+              { text: signature.by, bold: true },
+              `, ${inLocalTime(signature.at)}`,
+              sheet.checkedBy === undefined ? '' : `. Looked at by ${sheet.checkedBy} as well`,
+              said === '' ? '' : `. ${said}`,
+            ]
           : 'Not signed: this is the state of the work and not a record.',
       },
       ...(isShort || sheet.corrections.length === 0

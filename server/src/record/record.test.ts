@@ -1,3 +1,5 @@
+import { randomUUID } from 'node:crypto';
+import sharp from 'sharp';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { proveAll } from '../test/prove.ts';
 import { asSeen, startServer, type TestServer } from '../test/server.ts';
@@ -20,6 +22,37 @@ describe('signing', () => {
         },
       },
     ]);
+  });
+  it('keeps the procedure that was followed, who looked at it as well, and the photos', async () => {
+    await proveAll(server, '0146');
+    const { id, job } = await server.job('0146');
+    const photo = await sharp({ create: { width: 60, height: 40, channels: 3, background: '#a8541f' } })
+      .png()
+      .toBuffer();
+    const { body: kept } = await server.http
+      .post(`/api/jobs/${id}/findings/${job.findings[0]!.id}/photos`)
+      .query({ writeId: randomUUID(), by: 'Ines Valdur', name: 'seen' })
+      .set('content-type', 'image/png')
+      .send(photo)
+      .expect(201);
+    const seen = asSeen(await server.job('0146'));
+    const said = { ...seen, procedure: 'Manual 7.4, page 112', checkedBy: 'Marit Fure' };
+    const again = await server.write('post', `/jobs/${id}/sign`, { ...said, checkedBy: 'ines valdur' }).expect(422);
+    expect((again.body as { error: { message: string } }).error.message).toContain('somebody else');
+    await server.write('post', `/jobs/${id}/sign`, said).expect(201);
+    const { records } = await server.job('0146');
+    expect(new Set(records.map(({ body }) => `${body.procedure} ${body.checkedBy}`))).toEqual(
+      new Set(['Manual 7.4, page 112 Marit Fure']),
+    );
+    const { id: photoId } = kept as { id: string };
+    const own = records.filter(({ spliceId }) => spliceId.startsWith(`${job.findings[0]!.id}:`));
+    expect(own.length).toBeGreaterThan(0);
+    for (const { body } of own) expect(body.photos).toEqual([{ id: photoId, when: 'before' }]);
+    expect(records.filter(({ body }) => body.photos !== undefined)).toHaveLength(own.length);
+    const found = (await server.http.get('/api/records').query({ search: 'page 112' }).expect(200)).body as {
+      total: number;
+    };
+    expect(found.total).toBe(records.length);
   });
   it('makes one record for each splice; after that the job stands', async () => {
     await proveAll(server, '0146');

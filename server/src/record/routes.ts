@@ -1,7 +1,7 @@
 import type { Router } from 'express';
 import { keepRecord } from '../chain/append.ts';
 import { recordColumns, recordRow } from '@mendum/core/record';
-import { whyNotSigned, type SentOf } from '@mendum/core/operations';
+import { nameKey, whyNotSigned, type SentOf } from '@mendum/core/operations';
 import { writeCsv } from '@mendum/core/spreadsheet';
 import { JobEntity, RecordEntity } from '../db/entities.ts';
 import { endRepairs } from './good.ts';
@@ -46,7 +46,12 @@ export function recordRoutes(
     behindGate: true,
     asks: ({ input, stored, now }) => {
       mustBeAsSeen(stored, input);
-      return ['records', { jobId: stored.row.id, signed: { by: input.by, at: now, note: input.note ?? '' } }];
+      const { by, note = '', procedure, checkedBy } = input;
+      if (checkedBy !== undefined && nameKey(checkedBy) === nameKey(by))
+        throw new AppError('BAD_INPUT', `${by} signs it: who looked at it as well is somebody else.`, {
+          field: '/checkedBy',
+        });
+      return ['records', { jobId: stored.row.id, signed: { by, at: now, note, procedure, checkedBy } }];
     },
     work: async ({ input, stored, asking: { who }, answer: { records, readingIds }, manager, now, audit }) => {
       mustBeAsSeen(stored, input);

@@ -70,7 +70,8 @@ describe('a link to one repair', () => {
   it('is kept nowhere: neither in the database nor in what is listed', async () => {
     const made = await make();
     const { manager } = server.db.source;
-    for (const entity of ENTITIES) expect(JSON.stringify(await manager.find(entity.options.name))).not.toContain(made.key);
+    for (const entity of ENTITIES)
+      expect(JSON.stringify(await manager.find(entity.options.name))).not.toContain(made.key);
     expect(JSON.stringify(await listed())).not.toContain(made.key);
   });
   it.each(['', 'short', 'g'.repeat(48), '0'.repeat(47)])('with %j as its secret is not made', async (key) => {

@@ -2,7 +2,9 @@ import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import sharp from 'sharp';
 import type { Database } from '../db/open.ts';
-import { CircuitEntity, FindingEntity, JobEntity, PhotoEntity } from '../db/entities.ts';
+import { findingOf } from '@mendum/core/layout';
+import { takenWhen, type RecordPhoto } from '@mendum/core/record';
+import { CircuitEntity, FindingEntity, JobEntity, PhotoEntity, TickEntity } from '../db/entities.ts';
 import { rowsBy } from '../db/prepared.ts';
 import { photoFiles } from '../photos/picture.ts';
 
@@ -13,6 +15,8 @@ export interface SheetPhoto {
   readonly circuit: string;
   readonly by: string;
   readonly at: string;
+  /** Before or after something of it was made. */
+  readonly when: RecordPhoto['when'];
 }
 
 /** More than this many are not printed: the sheet says how many there are. */
@@ -36,12 +40,15 @@ export async function sheetPhotos(
     const stored = rowsBy(manager);
     const job = stored.one(JobEntity, { id: jobId });
     const kept = job ? stored.find(PhotoEntity, { jobId, removed: false }, 'at') : [];
+    const ticks = stored.find(TickEntity, { jobId, done: true });
     return Promise.resolve(
       kept.map((photo) => {
         const finding = stored.one(FindingEntity, { jobId, id: photo.findingId });
         const circuit =
           finding && job && stored.one(CircuitEntity, { harnessId: job.harnessId, id: finding.circuitId });
-        return { photo, circuit: circuit ? `${circuit.number} ${circuit.function}` : '' };
+        const workAt = ticks.filter(({ spliceId }) => findingOf(spliceId) === photo.findingId).map(({ at }) => at);
+        const when = takenWhen(photo.at, workAt);
+        return { photo, when, circuit: circuit ? `${circuit.number} ${circuit.function}` : '' };
       }),
     );
   });
@@ -67,9 +74,9 @@ export async function sheetPhotos(
     if (pictures.reduce((sum, one) => sum + (one?.length ?? 0), 0) <= ALL_MOST) break;
   }
   return {
-    photos: shown.flatMap(({ photo: { by, at }, circuit }, index) => {
+    photos: shown.flatMap(({ photo: { by, at }, circuit, when }, index) => {
       const picture = pictures[index];
-      return picture ? [{ image: `data:image/jpeg;base64,${picture.toString('base64')}`, circuit, by, at }] : [];
+      return picture ? [{ image: `data:image/jpeg;base64,${picture.toString('base64')}`, circuit, by, at, when }] : [];
     }),
     more: rows.length - shown.length,
   };

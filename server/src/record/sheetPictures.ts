@@ -43,11 +43,18 @@ export function pictures(
   return [
     heading('Photos'),
     ...rows.map((pair): Content => ({
-      columns: pair.map(({ image, circuit, by, at }) => ({
+      columns: pair.map(({ image, circuit, by, at, when }) => ({
         width: half,
         stack: [
           { image, fit: [half, 190] as [number, number] },
-          { text: `${circuit}; ${by}, ${inLocalTime(at)}`, fontSize: 8, color: SOFT },
+          {
+            text: [
+              { text: when === 'before' ? 'Before: ' : 'After: ', bold: true },
+              `${circuit}; ${by}, ${inLocalTime(at)}`,
+            ],
+            fontSize: 8,
+            color: SOFT,
+          },
         ],
       })),
       columnGap: 14,

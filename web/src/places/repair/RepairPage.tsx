@@ -61,8 +61,10 @@ function Repair({ found }: { readonly found: RecordFound }) {
           {body.failedBefore && body.failedBefore.length > 0 ? (
             <Said title="Failed before">{body.failedBefore.map(({ words }) => words).join('; ')}</Said>
           ) : null}
+          {body.procedure === undefined ? null : <Said title="Followed">{body.procedure}</Said>}
           <Said title="Signed">
             {body.signedBy}, <span className="figure">{body.signedAt.slice(0, 10)}</span>
+            {body.checkedBy === undefined ? '' : `; looked at by ${body.checkedBy} as well`}
           </Said>
           {body.note === '' ? null : <Said title="Note">“{body.note}”</Said>}
           {body.corrections && body.corrections.length > 0 ? (
@@ -75,6 +77,22 @@ function Repair({ found }: { readonly found: RecordFound }) {
             </Said>
           ) : null}
         </dl>
+        {body.photos && body.photos.length > 0 ? (
+          <ul aria-label="Photos" className="mt-4 flex flex-wrap gap-4">
+            {body.photos.map(({ id, when }) => (
+              <li key={id}>
+                <a href={`/api/photos/${id}`} target="_blank" rel="noreferrer">
+                  <img
+                    src={`/api/photos/${id}/small`}
+                    alt={`${when === 'before' ? 'Before' : 'After'} the repair`}
+                    className="h-36 rounded-sm border border-rule"
+                  />
+                </a>
+                <span className="text-soft">{when === 'before' ? 'Before' : 'After'}</span>
+              </li>
+            ))}
+          </ul>
+        ) : null}
         <p className="no-print mt-2 flex flex-wrap gap-x-6">
           <Link className={WAY} to={`/jobs/${jobId}/record`}>
             Job {body.jobNumber}

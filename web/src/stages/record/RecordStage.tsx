@@ -8,7 +8,7 @@ import { keep, recall } from '../../app/kept.ts';
 import { useSession } from '../../app/session.ts';
 import { useAppSelector } from '../../app/store.ts';
 import { Button } from '../../ui/button.tsx';
-import { Select, TextArea } from '../../ui/field.tsx';
+import { Select, TextArea, TextField } from '../../ui/field.tsx';
 import { when } from '../../ui/when.ts';
 import { LabelPanel } from '../../labels/LabelPanel.tsx';
 import { ExportLinks } from '../../places/ExportLinks.tsx';
@@ -29,12 +29,22 @@ const plannedBy = ({ harnessVersion, practiceVersion, shelfVersion }: JobView) =
   shelfVersion,
 });
 
+/** What was said with the signature; nothing of what was left empty. */
+const saidOf = (fields: Readonly<Record<'procedure' | 'checkedBy', string>>): Partial<typeof fields> =>
+  Object.fromEntries(
+    Object.entries(fields)
+      .map(([name, words]) => [name, words.trim()])
+      .filter(([, words]) => words !== ''),
+  );
+
 /** The sheet as it will print, sign-off, and the record to take along. */
 export function RecordStage() {
   const { view, plan, signed, pathTo } = useOpenJob();
   const person = useAppSelector((state) => state.view.person);
   const { save, busy } = useSave();
   const [note, setNote] = useState('');
+  const [procedure, setProcedure] = useState('');
+  const [checkedBy, setCheckedBy] = useState('');
   const [paper, setPaper] = useState(() => (recall(PAPER_KEY) === 'letter' ? 'letter' : 'a4'));
   const [refusal, setRefusal] = useState<{ readonly message: string; readonly hint: string }>();
   const replaced = new Set(view.records.map((record) => record.replacesId));
@@ -56,7 +66,13 @@ export function RecordStage() {
   const sign = async (): Promise<void> => {
     const outcome = await save(
       'sign',
-      { jobId: view.id, version: view.version, ...plannedBy(view), note: note.trim() },
+      {
+        jobId: view.id,
+        version: view.version,
+        ...plannedBy(view),
+        note: note.trim(),
+        ...saidOf({ procedure, checkedBy }),
+      },
       { quiet: true },
     );
     setRefusal(outcome.ok ? undefined : { message: outcome.error.message, hint: outcome.error.hint ?? '' });
@@ -97,6 +113,18 @@ export function RecordStage() {
               value={note}
               maxLength={2000}
               onChange={(event) => setNote(event.target.value)}
+            />
+            <TextField
+              label="Manual’s page or procedure followed"
+              value={procedure}
+              maxLength={200}
+              onChange={(event) => setProcedure(event.target.value)}
+            />
+            <TextField
+              label="Who looked at it as well"
+              value={checkedBy}
+              maxLength={80}
+              onChange={(event) => setCheckedBy(event.target.value)}
             />
             {refusal ? (
               <p role="alert" className="text-scrap">

@@ -44,6 +44,7 @@ export function Sheet({ sheet, signature }: SheetProps) {
         <Fact name="Harness" value={sheet.harness} />
         <Fact name="Made safe" value={sheet.isolation} />
         <Fact name="Practice" value={sheet.practice} />
+        {sheet.procedure === undefined ? null : <Fact name="Followed" value={sheet.procedure} />}
       </dl>
       <p className="py-3 text-xl">{sheet.summary}</p>
       {sheet.runs.length === 0 ? null : (
@@ -143,6 +144,7 @@ export function Sheet({ sheet, signature }: SheetProps) {
         {signature ? (
           <p>
             <b>Signed by {signature.by}</b>, {when(signature.at)}
+            {sheet.checkedBy === undefined ? '' : `. Looked at by ${sheet.checkedBy} as well`}
             {signature.note === '' ? '' : `. ${signature.note}`}
           </p>
         ) : (
