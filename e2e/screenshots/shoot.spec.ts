@@ -58,7 +58,7 @@ test('pictures of the main views', async ({ page, request }) => {
     .click();
   await expect(page.getByRole('img', { name: /^Flag: circuit/ })).toBeVisible();
   await shoot(page, 'repair');
-  for (const place of ['machines', 'shelf', 'practice', 'due']) {
+  for (const place of ['shop', 'shelf', 'practice', 'due']) {
     await show(`/${place}`);
     await shoot(page, place);
   }

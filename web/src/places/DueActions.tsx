@@ -106,7 +106,7 @@ export function DueActions({ due }: { readonly due: DueBack }) {
     if (outcome.ok) void navigate(`/jobs/${outcome.data.id}/survey`);
   };
   return (
-    <span className="flex flex-wrap gap-3 lg:w-[18.5rem] lg:justify-end">
+    <span className="no-print flex flex-wrap gap-3 lg:w-[18.5rem] lg:justify-end">
       {due.good ? (
         <Link
           to={`/jobs/${due.good.id}`}

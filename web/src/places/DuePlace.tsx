@@ -7,6 +7,7 @@ import { useDueInfiniteQuery } from '../app/api.ts';
 import { PagedList } from '../app/PagedList.tsx';
 import { usePages } from '../app/usePages.ts';
 import { Working } from '../ui/empty.tsx';
+import { Button } from '../ui/button.tsx';
 import { Tabs } from '../ui/tabs.tsx';
 import { CalendarLine } from './CalendarLine.tsx';
 import { Place } from './Place.tsx';
@@ -73,6 +74,11 @@ export function DuePlace() {
     <Place
       title="Due back"
       about="Temporary repairs with the day each is to be made good, all records, and what comes back."
+      actions={
+        <Button className="no-print max-sm:hidden" onClick={() => window.print()}>
+          Print
+        </Button>
+      }
     >
       <Tabs
         label="What is listed"

@@ -24,13 +24,13 @@ export function Tabs({ label, tabs, shown: asked, onShow }: TabsProps) {
   const shown = tabs.find(({ name }) => name === chosen) ?? tabs[0];
   return (
     <Radix.Root value={shown?.name ?? ''} onValueChange={setChosen}>
-      <Radix.List aria-label={label} className="mb-4 flex gap-2 border-b border-rule">
+      <Radix.List aria-label={label} className="no-print mb-4 flex gap-2 border-b border-rule max-sm:overflow-x-auto">
         {tabs.map(({ name, title }) => (
           <Radix.Trigger
             key={name}
             value={name}
             className={
-              'min-h-11 border-b-4 border-transparent px-3 text-lg ' +
+              'min-h-11 shrink-0 border-b-4 border-transparent px-3 text-lg ' +
               'data-[state=active]:border-copper data-[state=active]:font-semibold'
             }
           >

@@ -114,18 +114,23 @@ export function RecordStage() {
               maxLength={2000}
               onChange={(event) => setNote(event.target.value)}
             />
-            <TextField
-              label="Manual’s page or procedure followed"
-              value={procedure}
-              maxLength={200}
-              onChange={(event) => setProcedure(event.target.value)}
-            />
-            <TextField
-              label="Who looked at it as well"
-              value={checkedBy}
-              maxLength={80}
-              onChange={(event) => setCheckedBy(event.target.value)}
-            />
+            <details>
+              <summary className="min-h-11 cursor-pointer py-2 text-lg">Procedure followed, who looked as well</summary>
+              <div className="grid gap-3 pt-1">
+                <TextField
+                  label="Manual’s page or procedure followed"
+                  value={procedure}
+                  maxLength={200}
+                  onChange={(event) => setProcedure(event.target.value)}
+                />
+                <TextField
+                  label="Who looked at it as well"
+                  value={checkedBy}
+                  maxLength={80}
+                  onChange={(event) => setCheckedBy(event.target.value)}
+                />
+              </div>
+            </details>
             {refusal ? (
               <p role="alert" className="text-scrap">
                 {refusal.message} {refusal.hint}

@@ -5,7 +5,7 @@ import type { Check, Reading, ReadingValue } from '@mendum/core/prove';
 import { buildRecords } from '@mendum/core/record';
 import type { JobView } from '@mendum/core/operations';
 import { findingOf, InJob, planFor, viewOf } from '../../test/job.tsx';
-import { standInServer, writesOf } from '../../test/server.ts';
+import { standInServer, writesOf, type Sent } from '../../test/server.ts';
 import { RecordStage } from './RecordStage.tsx';
 
 const AT = '2030-01-01T11:00:00Z';
@@ -80,6 +80,18 @@ describe('before it is signed', () => {
     await waitFor(() =>
       expect(writesOf(sent)).toMatchObject([{ path: '/jobs/J/sign', body: { version: 1, note: 'salt washed off' } }]),
     );
+  });
+
+  it('the procedure and who looked as well go with the signature; what is left empty does not', async () => {
+    const sent = standInServer({ 'POST /jobs/J/sign': { status: 201, body: { version: 2, records: 1 } } });
+    show(proved());
+    await userEvent.click(screen.getByText('Procedure followed, who looked as well'));
+    await userEvent.type(screen.getByLabelText('Manual’s page or procedure followed'), ' Manual 7.4, page 112 ');
+    await userEvent.click(screen.getByRole('button', { name: /^Sign as/ }));
+    await waitFor(() => expect(writesOf(sent)).toHaveLength(1));
+    const [{ body }] = writesOf(sent) as [Sent];
+    expect(body).toMatchObject({ procedure: 'Manual 7.4, page 112' });
+    expect(body).not.toHaveProperty('checkedBy');
   });
 
   it('whoever made it is told before they sign that somebody else does, where the practice says so', async () => {
