@@ -60,6 +60,8 @@ test('pictures of the main views', async ({ page, request }) => {
   await shoot(page, 'repair');
   for (const place of ['shop', 'shelf', 'practice', 'due']) {
     await show(`/${place}`);
+    if (place === 'shop') await expect(page.getByText('Planning each open job', { exact: false })).toHaveCount(0);
+    if (place === 'shop') await expect(page.getByText('Counting…')).toHaveCount(0);
     await shoot(page, place);
   }
   await show('/machines');

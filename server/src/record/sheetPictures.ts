@@ -48,10 +48,7 @@ export function pictures(
         stack: [
           { image, fit: [half, 190] as [number, number] },
           {
-            text: [
-              { text: when === 'before' ? 'Before: ' : 'After: ', bold: true },
-              `${circuit}; ${by}, ${inLocalTime(at)}`,
-            ],
+            text: `${when === 'before' ? 'Before' : 'After'}. ${circuit}; ${by}, ${inLocalTime(at)}`,
             fontSize: 8,
             color: SOFT,
           },

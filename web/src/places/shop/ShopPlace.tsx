@@ -154,7 +154,7 @@ export function ShopPlace() {
                 onShow={(show) => setSearch({ show }, { replace: true })}
               />
               <p role="status" className="mb-2 text-soft">
-                {done ? '' : `Planning each open job: ${jobs.length} of ${total} looked at.`}
+                {done ? '' : `Planning each open job: ${jobs.length} of ${Math.max(total, state.open)} looked at.`}
               </p>
               <Listed shown={shown} waiting={waiting} done={done} />
             </>

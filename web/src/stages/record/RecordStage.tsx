@@ -30,12 +30,10 @@ const plannedBy = ({ harnessVersion, practiceVersion, shelfVersion }: JobView) =
 });
 
 /** What was said with the signature; nothing of what was left empty. */
-const saidOf = (fields: Readonly<Record<'procedure' | 'checkedBy', string>>): Partial<typeof fields> =>
-  Object.fromEntries(
-    Object.entries(fields)
-      .map(([name, words]) => [name, words.trim()])
-      .filter(([, words]) => words !== ''),
-  );
+function saidOf(fields: { readonly procedure: string; readonly checkedBy: string }) {
+  const [procedure, checkedBy] = [fields.procedure.trim(), fields.checkedBy.trim()];
+  return { ...(procedure === '' ? {} : { procedure }), ...(checkedBy === '' ? {} : { checkedBy }) };
+}
 
 /** The sheet as it will print, sign-off, and the record to take along. */
 export function RecordStage() {
