@@ -4,7 +4,7 @@ import { writeCsv, writeWorkbook } from '@mendum/core/spreadsheet';
 import type { RecordRow } from '../db/rows.ts';
 import { AppError } from '../errors.ts';
 import type { Desk } from '../planning/desk.ts';
-import type { FileMade } from '../planning/printTasks.ts';
+import type { FileMade } from '../planning/fileMade.ts';
 import { bundleOf } from './chainProof.ts';
 import { inFileName, namedOf, recordsOf } from './which.ts';
 

@@ -12,6 +12,7 @@ import { inLocalTime } from '../record/when.ts';
 import { templateSvg, touchedCircuits, type TemplateOf } from '../template/drawing.ts';
 import { templatePdf } from '../template/pdf.ts';
 import type { Desk, Planned } from './desk.ts';
+import type { FileMade } from './fileMade.ts';
 
 /** A run as it is drawn on its template. @throws AppError NOT_FOUND where there is nothing to draw */
 function templateOf({ stored, plan }: Planned, runId: string): TemplateOf {
@@ -29,11 +30,6 @@ function templateOf({ stored, plan }: Planned, runId: string): TemplateOf {
   return { job, plan, run, runPlan };
 }
 
-/** A file to send: its name and its content. */
-export interface FileMade {
-  readonly name: string;
-  readonly content: Uint8Array | string;
-}
 const inName = (text: string): string => text.replace(/[^\w.-]/g, '_');
 
 /** What is asked for to be printed: the sheet, the template and the labels of a job. */
