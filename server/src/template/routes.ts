@@ -1,7 +1,7 @@
 import type { Response, Router } from 'express';
 import { file } from '../http/serve.ts';
 import type { Planner } from '../planning/planner.ts';
-import type { FileMade } from '../planning/printTasks.ts';
+import type { FileMade } from '../planning/fileMade.ts';
 
 /** Templates of a run at true size: sheets to print and lay under the harness, and the whole as one drawing. */
 export function templateRoutes(router: Router, planner: Planner): void {
