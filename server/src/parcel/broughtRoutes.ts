@@ -14,7 +14,7 @@ import { keepParcel, listParcelRecords, listParcels, parcelRow } from './brought
 import { checkParcel } from './check.ts';
 import { originOf } from './pack.ts';
 import { PARCEL_MOST_MB, unpack } from './unpack.ts';
-import { inFileName } from './which.ts';
+import { inFileName } from '../record/which.ts';
 import { zipInto } from './zip.ts';
 
 const WHAT = 'parcel read in';

@@ -12,7 +12,7 @@ import { loadJob } from '../jobs/store.ts';
 import { photoFiles } from '../photos/picture.ts';
 import type { Planner } from '../planning/planner.ts';
 import { sheetPhotos } from '../record/sheetPhotos.ts';
-import { inFileName, jobsOf } from './which.ts';
+import { inFileName, jobsOf } from '../record/which.ts';
 import { zipInto } from './zip.ts';
 
 const ORIGIN_ID = 'originId' as const;

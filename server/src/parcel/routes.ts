@@ -3,7 +3,7 @@ import type { Database } from '../db/open.ts';
 import { file } from '../http/serve.ts';
 import type { Planner } from '../planning/planner.ts';
 import { originOf, packParcel } from './pack.ts';
-import { inFileName, namedOf } from './which.ts';
+import { inFileName, namedOf } from '../record/which.ts';
 
 const TABLES = { exportTable: 'csv', exportBook: 'xlsx', exportRecords: 'json' } as const;
 const TYPES = {

@@ -6,7 +6,7 @@ import { labelledOf, type LabelsAsked } from '../labels/asked.ts';
 import { labelSvg } from '../labels/label.ts';
 import { labelPdf, labelSheets } from '../labels/pdf.ts';
 import { notReplaced } from '../record/notReplaced.ts';
-import { exported } from '../parcel/tables.ts';
+import { exported } from './exported.ts';
 import { sheetPdf, signatureOf, type SheetPrint } from '../record/pdf.ts';
 import { inLocalTime } from '../record/when.ts';
 import { templateSvg, touchedCircuits, type TemplateOf } from '../template/drawing.ts';

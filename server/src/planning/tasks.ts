@@ -24,7 +24,7 @@ import { bringUpToDate } from '../find/known.ts';
 import { hasBegun, loadJob, type StoredJob } from '../jobs/store.ts';
 import { comebacksOf } from '../record/comebacks.ts';
 import { inLocalTime } from '../record/when.ts';
-import { standingNow } from '../shop/standing.ts';
+import { standingNow } from './standing.ts';
 import { checkTerminal, checkUse, type Asked } from './choice.ts';
 import type { Desk, Planned } from './desk.ts';
 import { PRINT_TASKS } from './printTasks.ts';

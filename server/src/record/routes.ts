@@ -18,7 +18,7 @@ import { mustBeCurrent } from '../jobs/change.ts';
 import { ChangedMeanwhile, plannedRoute } from '../jobs/plannedChange.ts';
 import { usualPractice } from '../practices/load.ts';
 import { loadJob, touch, type StoredJob } from '../jobs/store.ts';
-import { bundleOf } from '../parcel/chainProof.ts';
+import { bundleOf } from '../chain/proof.ts';
 import type { Planner } from '../planning/planner.ts';
 
 /** Nothing is signed that whoever signs has not seen: neither of the job nor of what it is planned by. @throws AppError STALE */

@@ -7,7 +7,7 @@ import { PagedList } from '../app/PagedList.tsx';
 import { usePages } from '../app/usePages.ts';
 import { TextField } from '../ui/field.tsx';
 import { StandingMark } from '../ui/verdict.tsx';
-import { ExportLinks } from './ExportLinks.tsx';
+import { ExportLinks } from '../ui/ExportLinks.tsx';
 import { KeptSearches } from './KeptSearches.tsx';
 import { Length } from '../ui/units.tsx';
 import { useSettled } from '../ui/useSettled.ts';

@@ -6,7 +6,7 @@ import { errorOf } from '../../app/errors.ts';
 import { Button } from '../../ui/button.tsx';
 import { Empty, Failed, Working } from '../../ui/empty.tsx';
 import { NumberField, Select } from '../../ui/field.tsx';
-import { ExportLinks } from '../ExportLinks.tsx';
+import { ExportLinks } from '../../ui/ExportLinks.tsx';
 import { DoneList } from './DoneList.tsx';
 import { HistoryDrawing } from './HistoryDrawing.tsx';
 import { bodyOf, runOf, shownOf } from './shown.ts';

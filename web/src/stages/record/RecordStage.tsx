@@ -11,7 +11,7 @@ import { Button } from '../../ui/button.tsx';
 import { Select, TextArea, TextField } from '../../ui/field.tsx';
 import { when } from '../../ui/when.ts';
 import { LabelPanel } from '../../labels/LabelPanel.tsx';
-import { ExportLinks } from '../../places/ExportLinks.tsx';
+import { ExportLinks } from '../../ui/ExportLinks.tsx';
 import { useOpenJob } from '../job.ts';
 import { Corrections } from './Corrections.tsx';
 import { Sheet } from './Sheet.tsx';

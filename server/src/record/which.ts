@@ -3,7 +3,7 @@ import type { ExportAsked, ParcelManifest } from '@mendum/core/operations';
 import { HarnessEntity, JobEntity, RecordEntity } from '../db/entities.ts';
 import type { JobRow, RecordRow } from '../db/rows.ts';
 import { AppError } from '../errors.ts';
-import { JOBS_ON } from '../record/lists.ts';
+import { JOBS_ON } from './lists.ts';
 
 /** So many records are read at once. */
 const AT_ONCE = 500;

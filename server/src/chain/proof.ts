@@ -1,8 +1,8 @@
 import type { EntityManager } from 'typeorm';
 import type { ChainedRecord, RecordBundle } from '@mendum/core/operations';
-import { chained, sealOf } from '../chain/bundle.ts';
-import { NOTHING_BEFORE } from '../chain/link.ts';
-import { askBy, headOf, rowsOf } from '../chain/stored.ts';
+import { chained, sealOf } from './bundle.ts';
+import { NOTHING_BEFORE } from './link.ts';
+import { askBy, headOf, rowsOf } from './stored.ts';
 import type { RecordRow } from '../db/rows.ts';
 
 /** Records with their places in the chain, in its order, held together by a seal: whoever has them can prove them. */

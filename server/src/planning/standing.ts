@@ -1,6 +1,6 @@
 import { jobStanding, type JobStanding } from '@mendum/core/shop';
 import { loadJob } from '../jobs/store.ts';
-import type { Desk } from '../planning/desk.ts';
+import type { Desk } from './desk.ts';
 
 /**
  * How an open job stands, by its plan. The plan is not kept: of the few that are, none gives way to a list's.

@@ -3,10 +3,10 @@ import type { ExportAsked, RecordBundle } from '@mendum/core/operations';
 import { writeCsv, writeWorkbook } from '@mendum/core/spreadsheet';
 import type { RecordRow } from '../db/rows.ts';
 import { AppError } from '../errors.ts';
-import type { Desk } from '../planning/desk.ts';
-import type { FileMade } from '../planning/fileMade.ts';
-import { bundleOf } from './chainProof.ts';
-import { inFileName, namedOf, recordsOf } from './which.ts';
+import type { Desk } from './desk.ts';
+import type { FileMade } from './fileMade.ts';
+import { bundleOf } from '../chain/proof.ts';
+import { inFileName, namedOf, recordsOf } from '../record/which.ts';
 
 /** So many records are given out in one file. */
 const MOST = 50_000;
