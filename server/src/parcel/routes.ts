@@ -30,8 +30,11 @@ export function exportRoutes(router: Router, db: Database, planner: Planner, pho
     try {
       await packParcel({ db, planner, photosDir }, args, { of, originId }, res);
     } catch (error) {
-      // It is under way: a file that ends too early is none, and whoever takes it is told so by its length.
-      if (!res.headersSent) throw error;
+      // Once it is under way the connection is cut: a browser says that such a file did not come whole.
+      if (!res.headersSent) {
+        res.removeHeader('content-disposition');
+        throw error;
+      }
       res.destroy(error instanceof Error ? error : undefined);
     }
   });

@@ -80,6 +80,9 @@ export function standingsOf(db: Database, planner: Planner, today: () => string)
         (rows) => Promise.resolve(rows.map((row) => toStand(manager, row))),
       ),
     );
-    return { ...page, items: await Promise.all(items.map(standingOf)) };
+    // One after the other: whoever ticks a step meanwhile waits behind one job of this list, never behind all.
+    const standings: JobStanding[] = [];
+    for (const item of items) standings.push(await standingOf(item));
+    return { ...page, items: standings };
   };
 }
