@@ -134,7 +134,11 @@ describe('through the server', () => {
       .expect(201);
     const { id } = body as { id: string };
     const now = (await server.http.get(`/api/records/${found.recordId}`).expect(200)).body as RecordFound;
-    expect(now).toMatchObject({ recordId: id, body: { note: 'The clip was moved.' }, harnessId: found.harnessId });
+    expect(now).toMatchObject({
+      recordId: id,
+      body: { corrections: [{ text: 'The clip was moved.' }] },
+      harnessId: found.harnessId,
+    });
     await label(found.recordId, 'pdf').expect(200);
     found = now;
   });

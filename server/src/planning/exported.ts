@@ -29,7 +29,7 @@ export async function exported({ read }: Desk, { as, all = false, ...asked }: Ex
   const rows: RecordRow[] = [];
   for await (const row of recordsOf(read, asked, !all)) {
     if (rows.length === MOST)
-      throw new AppError('RECORD_REFUSED', `There are more than ${MOST} records: that is the most in one file.`, {
+      throw new AppError('RECORD_REFUSED', `More than ${MOST} records are asked for: that is the most in one file.`, {
         hint: 'Give out one harness after the other.',
       });
     rows.push(row);
