@@ -82,12 +82,20 @@ describe('what becomes known later', () => {
     expect(after.records).toEqual(expect.arrayContaining([...before]));
     const rows = after.records.filter(({ replacesId }) => before.some(({ id }) => id === replacesId));
     expect(rows).toHaveLength(before.length);
-    for (const { body } of rows)
-      expect(body).toMatchObject({
+    for (const { body, replacesId } of rows) {
+      const was = before.find(({ id }) => id === replacesId)!.body;
+      expect(body).toEqual({
+        ...was,
         machine: 'Ovrell 420',
-        signedBy: 'Ines Valdur',
-        note: expect.stringContaining('Machine named afterwards: Ovrell 420, combine harvester, 24 V.'),
+        corrections: [
+          {
+            by: 'Ines Valdur',
+            at: expect.any(String),
+            text: 'Machine named afterwards: Ovrell 420, combine harvester, 24 V.',
+          },
+        ],
       });
+    }
     // And once more, from the same signed job.
     expect((await named(signed, { machine: { ...MACHINE, name: 'Ovrell 430' } })).status).toBe(200);
     expect((await server.job(signed)).job.machine.name).toBe('Ovrell 430');

@@ -11,19 +11,19 @@ export class Parcels1766300000000 implements MigrationInterface {
     );
     await runner.query(
       `CREATE TABLE "parcel_file" ("parcelId" text NOT NULL, "name" text NOT NULL, "content" blob NOT NULL, ` +
-        `CONSTRAINT "FK_parcel_file" FOREIGN KEY ("parcelId") REFERENCES "parcel" ("id") ON DELETE CASCADE ON UPDATE NO ACTION, ` +
+        `CONSTRAINT "FK_cdfd1ef4299481376f0d5a1823a" FOREIGN KEY ("parcelId") REFERENCES "parcel" ("id") ON DELETE CASCADE ON UPDATE NO ACTION, ` +
         `PRIMARY KEY ("parcelId", "name"))`,
     );
     await runner.query(
       `CREATE TABLE "parcel_record" ("parcelId" text NOT NULL, "chainRow" integer NOT NULL, "recordId" text NOT NULL, "folder" text NOT NULL, ` +
         `"body" text NOT NULL, "text" text NOT NULL, ` +
-        `CONSTRAINT "FK_parcel_record" FOREIGN KEY ("parcelId") REFERENCES "parcel" ("id") ON DELETE CASCADE ON UPDATE NO ACTION, ` +
+        `CONSTRAINT "FK_ce76a086c42dba95515e49c67e7" FOREIGN KEY ("parcelId") REFERENCES "parcel" ("id") ON DELETE CASCADE ON UPDATE NO ACTION, ` +
         `PRIMARY KEY ("parcelId", "chainRow"))`,
     );
     await runner.query(
       `CREATE TABLE "share" ("id" text PRIMARY KEY NOT NULL, "keyHash" text NOT NULL, "jobId" text NOT NULL, "spliceId" text NOT NULL, ` +
         `"until" text NOT NULL, "by" text NOT NULL, "at" text NOT NULL, "endedAt" text, ` +
-        `CONSTRAINT "FK_share" FOREIGN KEY ("jobId") REFERENCES "job" ("id") ON DELETE NO ACTION ON UPDATE NO ACTION)`,
+        `CONSTRAINT "FK_79f9ba10d2b9460f25a6d46fc9c" FOREIGN KEY ("jobId") REFERENCES "job" ("id") ON DELETE NO ACTION ON UPDATE NO ACTION)`,
     );
     await runner.query(`CREATE INDEX "share_by_key" ON "share" ("keyHash")`);
     await runner.query(`CREATE INDEX "share_by_repair" ON "share" ("jobId", "spliceId")`);
