@@ -15,7 +15,7 @@ const good = (check: Check): ReadingValue =>
     ? { kind: 'look', answer: 'good' }
     : check.kind === 'tug'
       ? { kind: 'tug', newtons: check.targetN, held: true }
-      : ({ kind: 'resistance', milliohm: 0.1 });
+      : { kind: 'resistance', milliohm: 0.1 };
 
 /** Readings of all that is made; the last make's tug as far as `tug` says. */
 const read = (plan: Plan, held = true): Reading[] =>
