@@ -88,7 +88,7 @@ export const recordSchema = named(
     note: needed(words),
     procedure: words,
     checkedBy: words,
-    photos: Joi.array().items(shape<RecordPhoto>({ id: needed(words), when: needed(oneOf(['before', 'after'])) })),
+    photos: Joi.array().items(shape<RecordPhoto>({ id: needed(words), when: oneOf(['before', 'after']) })),
     corrections: correctionsSchema,
     notMeasured: flag,
     functionSeen: words,

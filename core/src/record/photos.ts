@@ -1,8 +1,23 @@
-import type { RecordPhoto } from './types.ts';
+import type { PhotoTaken, RecordPhoto } from './types.ts';
 
-/** Whether a photo was taken before the work: before anything of it was ticked. @param workAt when it was, ISO */
-export const takenWhen = (at: string, workAt: readonly string[]): RecordPhoto['when'] =>
-  workAt.some((work) => work <= at) ? 'after' : 'before';
+/** When something of a finding was ticked, and when it was read; ISO. */
+export interface WorkedAt {
+  readonly ticked: readonly string[];
+  readonly read: readonly string[];
+}
+
+/**
+ * Whether a photo was taken before the work. A tick or a reading before it shows that work had begun; that it had not
+ * is known only where steps were ticked, since work without ticks may have begun at any time.
+ */
+export const takenWhen = (at: string, { ticked, read }: WorkedAt): PhotoTaken | undefined =>
+  [...ticked, ...read].some((work) => work <= at) ? 'after' : ticked.length > 0 ? 'before' : undefined;
+
+/** What stands under a photo. */
+export const TAKEN_WORDS: { readonly [T in PhotoTaken]: string } = {
+  before: 'Before the first step',
+  after: 'Once work had begun',
+};
 
 /** A photo as it is kept, as far as its record goes. */
 export interface KeptPhoto {
@@ -11,13 +26,12 @@ export interface KeptPhoto {
   readonly at: string;
 }
 
-/** The photos of a finding, the first taken first. @param workAt when something of it was ticked, ISO */
-export const photosOf = (
-  photos: readonly KeptPhoto[],
-  findingId: string,
-  workAt: readonly string[],
-): readonly RecordPhoto[] =>
+/** The photos of a finding, the first taken first. */
+export const photosOf = (photos: readonly KeptPhoto[], findingId: string, worked: WorkedAt): readonly RecordPhoto[] =>
   photos
     .filter((photo) => photo.findingId === findingId)
     .sort((a, b) => (a.at < b.at ? -1 : 1))
-    .map(({ id, at }) => ({ id, when: takenWhen(at, workAt) }));
+    .map(({ id, at }) => {
+      const when = takenWhen(at, worked);
+      return when === undefined ? { id } : { id, when };
+    });

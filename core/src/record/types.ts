@@ -69,10 +69,16 @@ export interface Correction {
   readonly text: string;
 }
 
-/** A photo of what was found or done, and whether it was taken before anything of it was made. */
+/**
+ * When a photo was taken: before the first step was ticked, or once work had begun; absent where no step was ticked, so
+ * that nobody knows.
+ */
+export type PhotoTaken = 'before' | 'after';
+
+/** A photo of what was found or done. */
 export interface RecordPhoto {
   readonly id: string;
-  readonly when: 'before' | 'after';
+  readonly when?: PhotoTaken | undefined;
 }
 
 /** By which rules and under what care it was done, and who answers for it. */

@@ -3,7 +3,7 @@ import { describe, expect, it, test } from 'vitest';
 import { makesOf, type Plan } from '../plan/index.ts';
 import type { Check, Reading, ReadingValue } from '../prove/index.ts';
 import type { Job } from '../job/index.ts';
-import { jobWith, planOf, type CaseOptions } from '../test/samples.ts';
+import { jobWith, planOf, wire, type CaseOptions } from '../test/samples.ts';
 import { FULL_SHELF } from '../catalogue/index.ts';
 import { jobStanding, PAUSE_MIN, shortAcross, workedMinutes, type JobStanding } from './index.ts';
 
@@ -98,6 +98,22 @@ describe('how an open job stands', () => {
       expect.arrayContaining([expect.stringMatching(/^Circuit 1: /), expect.stringMatching(/^Circuit 2: /)]),
     );
     expect(standing(job, TWO, [], { ownShelf: true }).needs).toEqual([]);
+  });
+  it('one circuit proved, the other without parts: it waits for parts, and for no look', () => {
+    // Only what the first one takes is on the shelf.
+    const used = new Set(planOf(jobWith([CUT])).kit.lines.map(({ id }) => id));
+    const parts = FULL_SHELF.parts.map((part) => (used.has(part.id) ? part : { ...part, quantity: 0 }));
+    const thick: CaseOptions = { circuits: [{}, { wire: wire(16) }], catalogue: { ...FULL_SHELF, parts } };
+    const melted = { kind: 'housingMelted', circuitId: 'C2', at: { nodeId: 'X1', cavity: '2' } } as const;
+    const mixed = jobWith([CUT, melted], thick);
+    const made = planOf(mixed, thick);
+    const [first, second] = made.findings;
+    expect([makesOf(first!).length > 0, makesOf(second!).length, second!.asks.length > 0]).toEqual([true, 0, true]);
+    const now = standing(mixed, thick, read(made));
+    expect(now.proved).toBe(now.makes);
+    expect(now.toSign).toBe(false);
+    expect(now.missing).toContainEqual(expect.stringMatching(/^Circuit 2: Order 1 × Pigtail for X1/));
+    expect(now.needs.length).toBeGreaterThan(0);
   });
   it('where nobody has counted the shelf, nothing is called missing', () => {
     const uncounted: CaseOptions = { ...TWO, catalogue: { ...FULL_SHELF, uncounted: true } };

@@ -31,6 +31,10 @@ const needsOf = ({ lines }: Kit): Need[] =>
 const missingOf = ({ lines, counted }: Kit): string[] =>
   counted ? lines.filter(({ state }) => state === 'short').map(({ name, note }) => `${name}. ${note}`) : [];
 
+/** A finding of which nothing is made, and about which somebody is asked: it is not done because the others are. */
+const isLeft = (finding: FindingPlan): boolean =>
+  finding.takenBy === undefined && makesOf(finding).length === 0 && finding.asks.length > 0;
+
 /** How an open job stands. */
 export function jobStanding({ job, plan, readings, atMs, updatedAt, ownShelf }: ToStand): JobStanding {
   const number = new Map(job.harness.circuits.map((circuit) => [circuit.id, circuit.number]));
@@ -49,7 +53,10 @@ export function jobStanding({ job, plan, readings, atMs, updatedAt, ownShelf }: 
       .filter(({ id }) => standing.get(id) === 'failed')
       .map(() => ({ circuit: circuitOf(finding), words: 'A reading did not pass: make it again.' })),
   ]);
-  const isMade = standings.length > 0 && standings.every(maySign);
+  const isMade = standings.length > 0 && standings.every(maySign) && !plan.findings.some(isLeft);
+  const orders = plan.findings.flatMap((finding) =>
+    finding.asks.filter(({ does }) => does === 'order').map(({ words }) => `Circuit ${circuitOf(finding)}: ${words}`),
+  );
   return {
     jobId: job.id,
     harnessId: job.harness.id,
@@ -62,16 +69,7 @@ export function jobStanding({ job, plan, readings, atMs, updatedAt, ownShelf }: 
     toSign: isMade && doubts.length === 0,
     doubts,
     needs: ownShelf || isMade || !plan.kit.counted ? [] : needsOf(plan.kit),
-    missing: isMade
-      ? []
-      : [
-          ...plan.findings.flatMap((finding) =>
-            finding.asks
-              .filter(({ does }) => does === 'order')
-              .map(({ words }) => `Circuit ${circuitOf(finding)}: ${words}`),
-          ),
-          ...missingOf(plan.kit),
-        ],
+    missing: isMade ? [] : [...new Set([...orders, ...missingOf(plan.kit)])],
     uncounted: !plan.kit.counted,
     plannedMin: plannedMinutes(plan),
     workedMin: workedMinutes(atMs),

@@ -4,9 +4,10 @@ import type { Choice } from '@mendum/core/approach';
 import { FULL_SHELF, type Catalogue } from '@mendum/core/catalogue';
 import type { Finding } from '@mendum/core/damage';
 import { asFarAsSeen, type Job } from '@mendum/core/job';
-import { NO_WISHES, type LayoutWishes } from '@mendum/core/layout';
+import { findingOf, NO_WISHES, type LayoutWishes } from '@mendum/core/layout';
 import type { Practice } from '@mendum/core/practice';
 import type { Reading } from '@mendum/core/prove';
+import type { WorkedAt } from '@mendum/core/record';
 import {
   CatalogueEntity,
   ChoiceEntity,
@@ -27,6 +28,9 @@ import { insertHarness, loadHarness, sameHarness } from '../harnesses/store.ts';
 import { earlierOn, stillOn } from './earlier.ts';
 import { keepPractice, loadPractice } from '../practices/load.ts';
 
+/** A tick or a reading, as far as it says when somebody was at work; one that was taken back says nothing. */
+type Done = Pick<TickRow, 'spliceId' | 'at'> & { readonly done?: boolean };
+
 /** A job with everything that people have added to it. */
 export interface StoredJob {
   readonly row: JobRow;
@@ -40,6 +44,16 @@ export interface StoredJob {
   readonly readings: readonly Reading[];
   readonly records: readonly RecordRow[];
   readonly photos: readonly PhotoRow[];
+}
+
+/** When something of a finding was ticked, and read. */
+export function workedAt(
+  { ticks, readings }: { readonly ticks: readonly Done[]; readonly readings: readonly Done[] },
+  findingId: string,
+): WorkedAt {
+  const of = (all: readonly Done[]): string[] =>
+    all.filter(({ done, spliceId }) => done !== false && findingOf(spliceId) === findingId).map(({ at }) => at);
+  return { ticked: of(ticks), read: of(readings) };
 }
 
 /** What a shop begins with: everything that is usual, of which nobody has counted anything. */
@@ -64,7 +78,7 @@ export const loadShelf = (manager: EntityManager): Promise<Catalogue> =>
   Promise.resolve(storedShelf(manager, SHELF_ID) ?? USUAL_SHELF);
 
 export const SHELF_ID = 'shelf';
-export const ownShelfId = (jobId: string): string => `job:${jobId}`;
+const ownShelfId = (jobId: string): string => `job:${jobId}`;
 
 /** The shelf that a job is planned from: its own where it came with one in a file, else the shop's. */
 async function loadCatalogueOf(

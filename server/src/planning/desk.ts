@@ -2,6 +2,7 @@ import type { Catalogue } from '@mendum/core/catalogue';
 import type { Job } from '@mendum/core/job';
 import { heldBy, keptAsPlanned, memories, plan, plannedPins, unpinned, type Plan } from '@mendum/core/plan';
 import type { Practice } from '@mendum/core/practice';
+import type { JobStanding } from '@mendum/core/shop';
 import type { Database } from '../db/open.ts';
 import { makeFinder, type Finder } from '../find/finder.ts';
 import { stampOf } from '../jobs/stamp.ts';
@@ -31,6 +32,8 @@ export interface Desk {
   readonly finder: Finder;
   /** What counts of signed repairs, as far as they were read. */
   readonly facts: Facts;
+  /** How jobs stood when a list last looked at them, by their ids, with all that it depends on. */
+  readonly standings: Map<string, { readonly of: string; readonly standing: JobStanding }>;
 }
 
 /** Practices and shelves whose plans are remembered: a run that did not change is not searched anew. */
@@ -94,6 +97,7 @@ export function makeDesk(read: Database['read']): Desk {
     memoryOf,
     finder: makeFinder(),
     facts: noFacts(),
+    standings: new Map(),
     planned: (jobId) => answer(jobId, false),
     asBegun: (jobId) => answer(jobId, true),
   };

@@ -33,8 +33,11 @@ const OTHER_WORDS: { readonly [K in TaskName]?: string } = {
   chain: 'The walk along the chain of records',
 };
 
-/** What is found is known at one seat: it stands among the jobs that a seat has at hand. */
-const FINDING = ' find';
+/**
+ * What is known at one seat is asked there, whichever job it is of: it stands among the jobs that a seat has at hand,
+ * and puts none of those out that somebody works on.
+ */
+const AT_ONE_SEAT: { readonly [K in TaskName]?: string } = { find: ' find', standing: ' standing' };
 
 const jobOf = (args: unknown): string | undefined =>
   typeof args === 'object' && args !== null && 'jobId' in args && typeof args.jobId === 'string'
@@ -73,7 +76,7 @@ export function plannerPool(dataDir: string, limitS: number, sizeOf: (jobId: str
     for (const old of [...jobs].slice(0, -AT_HAND)) jobs.delete(old);
   };
   const ask = async <K extends TaskName>(task: K, args: ArgsOf<K>): Promise<AnswerOf<K>> => {
-    const jobId = task === 'find' ? FINDING : jobOf(args);
+    const jobId = AT_ONE_SEAT[task] ?? jobOf(args);
     const seat = seatFor(jobId);
     seat.waiting += 1;
     if (jobId !== undefined) remember(seat, jobId);

@@ -1,5 +1,5 @@
 import type { BegunWork } from '@mendum/core/approach';
-import { findingOf, type LayoutWishes, type Pin } from '@mendum/core/layout';
+import type { LayoutWishes, Pin } from '@mendum/core/layout';
 import { checkMishap, mishapCost, progressOf, type MishapSaid, type Progress } from '@mendum/core/mishap';
 import {
   checkWishes,
@@ -21,7 +21,7 @@ import { walk } from '../chain/walk.ts';
 import { JobEntity } from '../db/entities.ts';
 import { AppError } from '../errors.ts';
 import { bringUpToDate } from '../find/known.ts';
-import { hasBegun, loadJob, type StoredJob } from '../jobs/store.ts';
+import { hasBegun, loadJob, workedAt, type StoredJob } from '../jobs/store.ts';
 import { comebacksOf } from '../record/comebacks.ts';
 import { inLocalTime } from '../record/when.ts';
 import { standingNow } from './standing.ts';
@@ -82,10 +82,6 @@ function beginningOf({ plan, stored }: Planned, findings: readonly FindingPlan[]
 /** What is said with a signature. */
 type Signed = Omit<Signing, 'photosOf'>;
 
-/** When something of a finding was ticked. */
-const workAt = ({ ticks }: StoredJob, findingId: string): string[] =>
-  ticks.filter(({ done, spliceId }) => done && findingOf(spliceId) === findingId).map(({ at }) => at);
-
 /** @throws AppError RECORD_REFUSED saying which splices stand in the way */
 function recordsOf({ stored, plan }: Planned, signed: Signed): SpliceRecord[] {
   try {
@@ -93,7 +89,7 @@ function recordsOf({ stored, plan }: Planned, signed: Signed): SpliceRecord[] {
       stored.job,
       plan,
       stored.readings,
-      { ...signed, photosOf: (findingId) => photosOf(stored.photos, findingId, workAt(stored, findingId)) },
+      { ...signed, photosOf: (findingId) => photosOf(stored.photos, findingId, workedAt(stored, findingId)) },
       inLocalTime,
       stored.row.functions,
       lotsOn(stored.catalogue),

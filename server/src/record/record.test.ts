@@ -47,7 +47,7 @@ describe('signing', () => {
     const { id: photoId } = kept as { id: string };
     const own = records.filter(({ spliceId }) => spliceId.startsWith(`${job.findings[0]!.id}:`));
     expect(own.length).toBeGreaterThan(0);
-    for (const { body } of own) expect(body.photos).toEqual([{ id: photoId, when: 'before' }]);
+    for (const { body } of own) expect(body.photos).toEqual([{ id: photoId, when: 'after' }]);
     expect(records.filter(({ body }) => body.photos !== undefined)).toHaveLength(own.length);
     const found = (await server.http.get('/api/records').query({ search: 'page 112' }).expect(200)).body as {
       total: number;

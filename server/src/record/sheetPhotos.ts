@@ -2,10 +2,10 @@ import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import sharp from 'sharp';
 import type { Database } from '../db/open.ts';
-import { findingOf } from '@mendum/core/layout';
-import { takenWhen, type RecordPhoto } from '@mendum/core/record';
-import { CircuitEntity, FindingEntity, JobEntity, PhotoEntity, TickEntity } from '../db/entities.ts';
+import { takenWhen, type PhotoTaken } from '@mendum/core/record';
+import { CircuitEntity, FindingEntity, JobEntity, PhotoEntity, ReadingEntity, TickEntity } from '../db/entities.ts';
 import { rowsBy } from '../db/prepared.ts';
+import { workedAt } from '../jobs/store.ts';
 import { photoFiles } from '../photos/picture.ts';
 
 /** A photo as it goes onto a sheet. */
@@ -15,8 +15,7 @@ export interface SheetPhoto {
   readonly circuit: string;
   readonly by: string;
   readonly at: string;
-  /** Before or after something of it was made. */
-  readonly when: RecordPhoto['when'];
+  readonly when?: PhotoTaken | undefined;
 }
 
 /** More than this many are not printed: the sheet says how many there are. */
@@ -40,14 +39,14 @@ export async function sheetPhotos(
     const stored = rowsBy(manager);
     const job = stored.one(JobEntity, { id: jobId });
     const kept = job ? stored.find(PhotoEntity, { jobId, removed: false }, 'at') : [];
-    const ticks = stored.find(TickEntity, { jobId, done: true });
+    const ticks = stored.find(TickEntity, { jobId });
+    const readings = stored.find(ReadingEntity, { jobId });
     return Promise.resolve(
       kept.map((photo) => {
         const finding = stored.one(FindingEntity, { jobId, id: photo.findingId });
         const circuit =
           finding && job && stored.one(CircuitEntity, { harnessId: job.harnessId, id: finding.circuitId });
-        const workAt = ticks.filter(({ spliceId }) => findingOf(spliceId) === photo.findingId).map(({ at }) => at);
-        const when = takenWhen(photo.at, workAt);
+        const when = takenWhen(photo.at, workedAt({ ticks, readings }, photo.findingId));
         return { photo, when, circuit: circuit ? `${circuit.number} ${circuit.function}` : '' };
       }),
     );

@@ -1,5 +1,5 @@
 import type { Content } from 'pdfmake/interfaces.js';
-import type { JobSheet } from '@mendum/core/record';
+import { TAKEN_WORDS, type JobSheet } from '@mendum/core/record';
 import { runSvg } from './runSvg.ts';
 import type { SheetPhoto } from './sheetPhotos.ts';
 import { heading, SOFT } from './sheetStyle.ts';
@@ -48,7 +48,7 @@ export function pictures(
         stack: [
           { image, fit: [half, 190] as [number, number] },
           {
-            text: `${when === 'before' ? 'Before' : 'After'}. ${circuit}; ${by}, ${inLocalTime(at)}`,
+            text: `${when === undefined ? '' : `${TAKEN_WORDS[when]}. `}${circuit}; ${by}, ${inLocalTime(at)}`,
             fontSize: 8,
             color: SOFT,
           },

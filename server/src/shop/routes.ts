@@ -7,7 +7,7 @@ import { summariesOf } from '../jobs/views.ts';
 import type { Planner } from '../planning/planner.ts';
 import { overdueOn } from '../record/lists.ts';
 import { openJobs, signedSince, weekBegan } from './jobs.ts';
-import { standingsOf } from './standings.ts';
+import { listStandings } from './standings.ts';
 
 /** So many signed jobs of a week are listed. */
 const MOST = 200;
@@ -27,7 +27,6 @@ async function shopState(manager: EntityManager, today: string): Promise<ShopSta
 
 /** What whoever leads the shop asks. */
 export function shopRoutes(router: Router, db: Database, planner: Planner, today: () => string): void {
-  const standings = standingsOf(db, planner, today);
   read(router, 'shop', () => db.read((manager) => shopState(manager, today())));
-  read(router, 'shopJobs', ({ args }) => standings(args));
+  read(router, 'shopJobs', ({ args }) => listStandings(db, planner, args, today()));
 }

@@ -2,7 +2,7 @@ import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import type { Page, ShopState } from '@mendum/core/operations';
 import type { JobStanding } from '@mendum/core/shop';
 import { proveAll, proveAndSign } from '../test/prove.ts';
-import { startServer, type TestServer } from '../test/server.ts';
+import { makeSafe, startServer, type TestServer } from '../test/server.ts';
 
 let server: TestServer;
 beforeEach(async () => {
@@ -64,6 +64,31 @@ describe('the shop today', () => {
     expect(wires.length).toBeGreaterThan(0);
     await server.write('put', '/shelf', { version, edits }).expect(200);
     expect((await standingOf('0146')).missing).toEqual([]);
+  });
+  it('what was kept of a job is what is planned anew, also after another job on its harness was signed', async () => {
+    const { harnessId } = await server.job('0146');
+    const cut = { kind: 'parted', cutBackLeftMm: 0, cutBackRightMm: 0, slackMm: 0 };
+    const open = async (fromMm: number): Promise<string> => {
+      const { body } = await server.write('post', '/jobs', { title: 'Two on one wire', harnessId }).expect(201);
+      const { id, number } = body as { id: string; number: string };
+      await makeSafe(server, number);
+      const { circuits, runs } = (await server.job(number)).job.harness;
+      const circuit = circuits.find((one) => one.number === '21')!;
+      const finding = { ...cut, id: `F${fromMm}`, circuitId: circuit.id, runId: runs[0]!.id, fromMm, toMm: fromMm + 8 };
+      await server.write('post', `/jobs/${id}/findings`, { finding }).expect(201);
+      return number;
+    };
+    const [first, second] = [await open(400), await open(425)];
+    const anew = async (): Promise<JobStanding> => {
+      const { body } = await server.again().get('/api/shop/jobs').query({ limit: 200 }).expect(200);
+      return (body as Page<JobStanding>).items.find(({ number }) => number === second)!;
+    };
+    const before = await standingOf(second);
+    expect(before).toEqual(await anew());
+    await proveAndSign(server, first);
+    const now = await standingOf(second);
+    expect(now).toEqual(await anew());
+    expect(now).not.toEqual(before);
   });
   it('overdue repairs are those of the list', async () => {
     const { body } = await server.http.get('/api/due').expect(200);

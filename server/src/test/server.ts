@@ -31,6 +31,8 @@ export interface TestServer {
   readonly db: Database;
   readonly photosDir: string;
   readonly http: ReturnType<typeof request>;
+  /** Another server on the same database, which has nothing at hand yet. */
+  readonly again: () => ReturnType<typeof request>;
   readonly write: (method: 'post' | 'put' | 'delete', path: string, fields?: object, writeId?: string) => request.Test;
   readonly job: (number: string) => Promise<JobView>;
   readonly plan: (number: string) => Promise<Plan>;
@@ -53,16 +55,18 @@ export async function startServer(options: Pick<AppOptions, 'labelPrinter' | 'to
   const db = await openDatabase(':memory:');
   await seedDemo(db, TODAY);
   const photosDir = mkdtempSync(join(tmpdir(), 'mendum-photos-'));
-  const http = request(
-    createApp({
-      db,
-      photosDir,
-      log: pino({ level: 'silent' }),
-      today: () => TODAY.toISOString().slice(0, 10),
-      before: answersAsDescribed,
-      ...options,
-    }),
-  );
+  const again = () =>
+    request(
+      createApp({
+        db,
+        photosDir,
+        log: pino({ level: 'silent' }),
+        today: () => TODAY.toISOString().slice(0, 10),
+        before: answersAsDescribed,
+        ...options,
+      }),
+    );
+  const http = again();
   const idOf = async (number: string): Promise<string> => {
     const { items } = (await http.get('/api/jobs?limit=200')).body as AnswerOf<'jobs'>;
     const found = items.find((job) => job.number === number);
@@ -82,6 +86,7 @@ export async function startServer(options: Pick<AppOptions, 'labelPrinter' | 'to
   return {
     db,
     http,
+    again,
     photosDir,
     write: (method, path, fields = {}, writeId = randomUUID()) =>
       http[method](`/api${path}`).send({

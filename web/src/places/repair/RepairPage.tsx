@@ -1,6 +1,6 @@
 import { Link, useParams } from 'react-router';
 import type { RecordFound } from '@mendum/core/operations';
-import { correctionWords } from '@mendum/core/record';
+import { correctionWords, TAKEN_WORDS } from '@mendum/core/record';
 import { useHarnessQuery, useRecordQuery } from '../../app/api.ts';
 import { errorOf } from '../../app/errors.ts';
 import { LabelPanel } from '../../labels/LabelPanel.tsx';
@@ -84,11 +84,11 @@ function Repair({ found }: { readonly found: RecordFound }) {
                 <a href={`/api/photos/${id}`} target="_blank" rel="noreferrer">
                   <img
                     src={`/api/photos/${id}/small`}
-                    alt={`${when === 'before' ? 'Before' : 'After'} the repair`}
+                    alt={when === undefined ? 'Photo of this repair' : TAKEN_WORDS[when]}
                     className="h-36 rounded-sm border border-rule"
                   />
                 </a>
-                <span className="text-soft">{when === 'before' ? 'Before' : 'After'}</span>
+                <span className="text-soft">{when === undefined ? '' : TAKEN_WORDS[when]}</span>
               </li>
             ))}
           </ul>
