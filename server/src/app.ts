@@ -168,7 +168,7 @@ export function createApp({
   goodRoutes(api, db, today);
   shopRoutes(api, db, planner, today);
   shareRoutes(api, db, today);
-  broughtRoutes(api, db);
+  broughtRoutes(api, db, planner);
   exportRoutes(api, db, planner, photosDir);
   calendarRoutes(api, db, today);
   api.use(noSuchAddress);

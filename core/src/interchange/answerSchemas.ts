@@ -215,7 +215,6 @@ export const ANSWERS: { readonly [N in AnsweringName]: Joi.Schema } = {
   correctRecord: answer<'correctRecord'>({ id: needed(words) }),
   makeGood: answer<'makeGood'>(numbered),
   setDue: answer<'setDue'>({ id: needed(words) }),
-  records: answer<'records'>(bundleSchemas),
   readParcel: answer<'readParcel'>({ id: needed(words), records: needed(whole) }),
   parcels: all(parcelSchema),
   parcelRecords: answer<'parcelRecords'>(page(parcelRecordSchema)),

@@ -46,8 +46,6 @@ export const DOES: Readonly<Record<OperationName, string>> = {
   makeGood: 'Opens a job that makes a temporary repair good.',
   setDue: 'Puts the day of a temporary repair off, or says that it is not there any more.',
   recordSheet: 'Gives the sheet of a job.',
-  recordTable: 'Gives the records of a job as a table.',
-  records: 'Gives the records of a job, with their places in the chain.',
   chain: 'Walks the chain of records and audit lines, and says how far it holds.',
   allRecords: 'Lists the records of all jobs, or of one harness, the newest first; found by any words that they say.',
   record: 'Gives one repair as it stands by now, by any of its records; its label leads here.',

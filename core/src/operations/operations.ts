@@ -190,10 +190,6 @@ export const OPERATIONS = {
   makeGood: adds<WithId & { readonly number: string }>()('/records/:recordId/good'),
   setDue: adds<WithId, DueSent>()('/records/:recordId/due'),
   recordSheet: reads<string, SheetAsked>()('/jobs/:jobId/record.pdf', { gives: 'application/pdf' }),
-  recordTable: reads<string>()('/jobs/:jobId/record.csv', {
-    gives: 'text/csv',
-  }),
-  records: reads<RecordBundle>()('/jobs/:jobId/record.json'),
   exportTable: reads<string, ExportAsked>()('/export/records.csv', { gives: 'text/csv' }),
   exportBook: reads<string, ExportAsked>()('/export/records.xlsx', {
     gives: 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',

@@ -1,6 +1,7 @@
 import { generateKeyPairSync } from 'node:crypto';
 import { afterEach, beforeEach, describe, expect, it, test } from 'vitest';
 import type { ChainState, RecordBundle } from '@mendum/core/operations';
+import { askRecords } from '../test/files.ts';
 import { startServer, type TestServer } from '../test/server.ts';
 import { bundleBroken, readBundle, sealOf } from './bundle.ts';
 
@@ -8,7 +9,7 @@ let server: TestServer;
 let bundle: RecordBundle;
 beforeEach(async () => {
   server = await startServer();
-  const { body } = await server.http.get(`/api${await server.at('0126')}/record.json`);
+  const { body } = await askRecords(server, '0126', 'json');
   bundle = readBundle(JSON.stringify(body));
 });
 afterEach(() => server.close());

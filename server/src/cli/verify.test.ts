@@ -41,7 +41,7 @@ beforeAll(async () => {
   await answering(port);
   const base = `http://127.0.0.1:${port}/api`;
   const { items } = (await (await fetch(`${base}/jobs?status=signed`)).json()) as AnswerOf<'jobs'>;
-  const bundle = await (await fetch(`${base}/jobs/${items[0]!.id}/record.json`)).text();
+  const bundle = await (await fetch(`${base}/export/records.json?jobId=${items[0]!.id}`)).text();
   writeFileSync(at('records.json'), bundle);
   writeFileSync(at('changed.json'), bundle.replaceAll('Ines Valdur', 'Somebody'));
   const parcel = new Uint8Array(await (await fetch(`${base}/export/records.zip?jobId=${items[0]!.id}`)).arrayBuffer());

@@ -1,7 +1,7 @@
 import { EntitySchema } from 'typeorm';
 import { NO_WISHES } from '@mendum/core/layout';
 import { atVersion, inChain, json, key, ofHarness, ofJob, optional, real, text, whole } from './columns.ts';
-import { ParcelEntity, ParcelFileEntity, ParcelRecordEntity, ShareEntity } from './parcelEntities.ts';
+import { PARCEL_ENTITIES } from './parcelEntities.ts';
 import { AccountEntity, SignInEntity } from './peopleEntities.ts';
 import type * as Rows from './rows.ts';
 
@@ -299,8 +299,5 @@ export const ENTITIES = [
   PracticeEntity,
   SettingEntity,
   PhotoEntity,
-  ParcelEntity,
-  ParcelFileEntity,
-  ParcelRecordEntity,
-  ShareEntity,
+  ...PARCEL_ENTITIES,
 ];

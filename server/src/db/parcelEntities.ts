@@ -1,6 +1,6 @@
 import { EntitySchema } from 'typeorm';
 import { json, key, ofJob, optional, text, whole } from './columns.ts';
-import type * as Rows from './rows.ts';
+import type * as Rows from './parcelRows.ts';
 
 const ofParcel = [
   { target: 'parcel', columnNames: ['parcelId'], referencedColumnNames: ['id'], onDelete: 'CASCADE' as const },
@@ -46,3 +46,6 @@ export const ShareEntity = new EntitySchema<Rows.ShareRow>({
   ],
   foreignKeys: ofJob,
 });
+
+/** Tables of what comes from other shops and of what is shown to others. */
+export const PARCEL_ENTITIES = [ParcelEntity, ParcelFileEntity, ParcelRecordEntity, ShareEntity];

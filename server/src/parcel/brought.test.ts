@@ -3,6 +3,7 @@ import { strFromU8, strToU8, unzipSync, zipSync, type Unzipped } from 'fflate';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { Page, Parcel, ParcelManifest, ParcelRecord, RecordBundle } from '@mendum/core/operations';
 import { proveAndSign } from '../test/prove.ts';
+import { fileOf } from '../test/files.ts';
 import { startServer, type TestServer } from '../test/server.ts';
 
 let other: TestServer;
@@ -20,18 +21,8 @@ afterAll(async () => {
   await own.close();
 });
 
-async function zipFrom(server: TestServer, address: string): Promise<Uint8Array> {
-  const answer = await server.http
-    .get(address)
-    .buffer(true)
-    .parse((res, done) => {
-      const parts: Buffer[] = [];
-      res.on('data', (part: Buffer) => parts.push(part));
-      res.on('end', () => done(null, Buffer.concat(parts)));
-    })
-    .expect(200);
-  return new Uint8Array(answer.body as Buffer);
-}
+const zipFrom = async (server: TestServer, address: string): Promise<Uint8Array> =>
+  (await fileOf(server.http.get(address))).bytes;
 const readIn = (server: TestServer, bytes: Uint8Array, query: object = {}) =>
   server.http
     .post('/api/parcels')

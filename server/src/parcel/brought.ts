@@ -1,37 +1,27 @@
 import type { EntityManager, SelectQueryBuilder } from 'typeorm';
-import { recordText } from '@mendum/core/record';
 import type { Page, Parcel, ParcelManifest, ParcelRecord, ParcelRecordsAsked } from '@mendum/core/operations';
-import { fold, havingWords, pageOf } from '../db/page.ts';
+import { havingWords, pageOf } from '../db/page.ts';
 import { ParcelEntity, ParcelFileEntity, ParcelRecordEntity } from '../db/parcelEntities.ts';
-import type { ParcelRecordRow, ParcelRow } from '../db/rows.ts';
+import type { ParcelRecordRow, ParcelRow } from '../db/parcelRows.ts';
+import { rowsBy } from '../db/prepared.ts';
 import { AppError } from '../errors.ts';
-import type { Checked } from './check.ts';
+import type { OpenedParcel } from './opened.ts';
 
 /** Keeps a parcel under its own name: nothing of it gets among one's own jobs and records. @throws AppError PARCEL_REFUSED */
-export async function keepParcel(
+export function keepParcel(
   manager: EntityManager,
-  { id, manifest, manifestText, records, files }: Checked,
+  { parcel, files, records }: OpenedParcel,
   said: { readonly shop: string; readonly by: string; readonly at: string },
-): Promise<void> {
-  const known = await manager.findOneBy(ParcelEntity, { id });
+): void {
+  const rows = rowsBy(manager);
+  const known = rows.one(ParcelEntity, { id: parcel.id });
   if (known)
     throw new AppError('PARCEL_REFUSED', `This parcel was read in on ${known.at.slice(0, 10)} by ${known.by}.`, {
       hint: `It stands under ${known.shop}.`,
     });
-  const signed = records.filter(({ signature }) => signature !== undefined).length;
-  await manager.insert(ParcelEntity, { id, manifest: manifestText, records: records.length, signed, ...said });
-  for (const [name, content] of files) await manager.insert(ParcelFileEntity, { parcelId: id, name, content });
-  const folders = new Map(manifest.jobs.map((job) => [job.id, job.folder]));
-  const replaced = new Set(records.map(({ replacesId }) => replacesId));
-  for (const { id: recordId, chainRow, jobId, body } of records.filter((one) => !replaced.has(one.id)))
-    await manager.insert(ParcelRecordEntity, {
-      parcelId: id,
-      chainRow,
-      recordId,
-      folder: folders.get(jobId) ?? '',
-      body,
-      text: fold(recordText(body)),
-    });
+  rows.insert(ParcelEntity, { ...parcel, ...said });
+  for (const file of files) rows.insert(ParcelFileEntity, file);
+  for (const record of records) rows.insert(ParcelRecordEntity, record);
 }
 
 const parcelOf = ({ manifest, ...row }: ParcelRow): Parcel => {

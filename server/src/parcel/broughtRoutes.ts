@@ -11,11 +11,11 @@ import { file, guardsOf, read } from '../http/serve.ts';
 import { answeredBefore, writeOnce, type WriteHead } from '../http/writes.ts';
 import { byOf } from '../people/asking.ts';
 import { keepParcel, listParcelRecords, listParcels, parcelRow } from './brought.ts';
-import { checkParcel } from './check.ts';
 import { originOf } from './pack.ts';
-import { PARCEL_MOST_MB, unpack } from './unpack.ts';
+import { PARCEL_MOST_MB } from './unpack.ts';
 import { inFileName } from '../record/which.ts';
 import { zipInto } from './zip.ts';
+import type { Planner } from '../planning/planner.ts';
 
 const WHAT = 'parcel read in';
 
@@ -28,7 +28,7 @@ const SHOWN: Readonly<Record<string, string>> = {
 };
 
 /** Parcels of other shops: read in, listed, looked into, and given on as they came. */
-export function broughtRoutes(router: Router, db: Database): void {
+export function broughtRoutes(router: Router, db: Database, planner: Planner): void {
   const query = sentSchema('readParcel');
   const { path, status } = OPERATIONS.readParcel;
   router.post(
@@ -41,14 +41,15 @@ export function broughtRoutes(router: Router, db: Database): void {
       if (!Buffer.isBuffer(req.body)) throw new AppError('PARCEL_REFUSED', 'A parcel is sent as application/zip.');
       const content = { shop: input.shop, digest: createHash('sha256').update(req.body).digest('hex') };
       const before = await answeredBefore(db, input, WHAT, content);
-      const checked = before
+      const opened = before
         ? undefined
-        : checkParcel(await unpack(req.body), await db.write((manager) => originOf(manager)));
+        : await planner.ask('openParcel', { bytes: req.body, ownId: await db.write((manager) => originOf(manager)) });
       const answer = await writeOnce(db, input, WHAT, content, async ({ manager, now, audit }) => {
-        if (!checked) throw new AppError('CHANGED_MEANWHILE', 'The answer to this parcel was forgotten meanwhile.');
-        await keepParcel(manager, checked, { shop: input.shop, by: input.by, at: now });
-        await audit(WHAT, null, { id: checked.id, shop: input.shop, records: checked.records.length });
-        return { status, body: { id: checked.id, records: checked.records.length } };
+        if (!opened) throw new AppError('CHANGED_MEANWHILE', 'The answer to this parcel was forgotten meanwhile.');
+        keepParcel(manager, opened, { shop: input.shop, by: input.by, at: now });
+        const { id, records } = opened.parcel;
+        await audit(WHAT, null, { id, shop: input.shop, records });
+        return { status, body: { id, records } };
       });
       res.status(answer.status).json(answer.body);
     },
@@ -62,7 +63,7 @@ export function broughtRoutes(router: Router, db: Database): void {
     if (!row) throw new AppError('NOT_FOUND', `There is no file "${name}" in this parcel.`);
     const shown = SHOWN[extname(name).toLowerCase()];
     if (shown === undefined) res.attachment(name.replace(/\//g, '-'));
-    res.type(shown ?? 'application/octet-stream').send(row.content);
+    res.type(shown ?? 'application/octet-stream').send(Buffer.from(row.content));
   });
 
   file(router, 'parcelAgain', async ({ args: { parcelId }, res }) => {

@@ -7,7 +7,10 @@ import type { ParcelManifest, RecordBundle } from '@mendum/core/operations';
 import { readSheetFile } from '@mendum/core/spreadsheet';
 import { manifestJsonSchema, readJobFile, recordsJsonSchema } from '@mendum/core/interchange';
 import { bundleBroken } from '../chain/bundle.ts';
+import { makeDesk } from '../planning/desk.ts';
+import { exported } from '../planning/exported.ts';
 import { proveAndSign } from '../test/prove.ts';
+import { fileOf, type GivenFile } from '../test/files.ts';
 import { startServer, type TestServer } from '../test/server.ts';
 
 let server: TestServer;
@@ -32,23 +35,8 @@ beforeAll(async () => {
 });
 afterAll(() => server.close());
 
-/** What is given out, as bytes. */
-const got = async (as: string, query: object = {}): Promise<{ readonly name: string; readonly bytes: Uint8Array }> => {
-  const answer = await server.http
-    .get(`/api/export/records.${as}`)
-    .query(query)
-    .buffer(true)
-    .parse((res, done) => {
-      const parts: Buffer[] = [];
-      res.on('data', (part: Buffer) => parts.push(part));
-      res.on('end', () => done(null, Buffer.concat(parts)));
-    })
-    .expect(200);
-  return {
-    name: /filename="?([^";]+)"?/.exec(answer.headers['content-disposition'] ?? '')?.[1] ?? '',
-    bytes: new Uint8Array(answer.body as Buffer),
-  };
-};
+const got = (as: string, query: object = {}): Promise<GivenFile> =>
+  fileOf(server.http.get(`/api/export/records.${as}`).query(query));
 const bundleIn = (bytes: Uint8Array): RecordBundle => JSON.parse(strFromU8(bytes)) as RecordBundle;
 
 describe('records given out', () => {
@@ -141,5 +129,18 @@ describe('a parcel', () => {
     const first = await originOf();
     expect(first).toMatch(/^[0-9a-f-]{36}$/);
     expect(await originOf()).toBe(first);
+  });
+});
+
+describe('records in one file', () => {
+  it('are as many as are allowed; one more is refused, with what helps', async () => {
+    const desk = makeDesk(server.db.read);
+    const { records } = await exported(desk, { as: 'csv' });
+    expect(records).toBeGreaterThan(2);
+    expect((await exported(desk, { as: 'csv' }, records)).records).toBe(records);
+    await expect(exported(desk, { as: 'csv' }, records - 1)).rejects.toMatchObject({
+      code: 'RECORD_REFUSED',
+      message: `More than ${records - 1} records are asked for: that is the most in one file.`,
+    });
   });
 });

@@ -56,8 +56,6 @@ const TABLE: Readonly<Record<OperationName, string>> = {
   makeGood: 'tla',
   setDue: 'tila',
   recordSheet: 'tila',
-  recordTable: 'tila',
-  records: 'tila',
   chain: 'tila',
   allRecords: 'tila',
   comebacks: 'tila',

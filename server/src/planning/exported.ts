@@ -22,14 +22,18 @@ export interface Exported extends FileMade {
   readonly records: number;
 }
 
-/** Records as a table or as JSON. @throws AppError NOT_FOUND, RECORD_REFUSED */
-export async function exported({ read }: Desk, { as, all = false, ...asked }: ExportedAs): Promise<Exported> {
+/** Records as a table or as JSON. @param most in one file @throws AppError NOT_FOUND, RECORD_REFUSED */
+export async function exported(
+  { read }: Desk,
+  { as, all = false, ...asked }: ExportedAs,
+  most = MOST,
+): Promise<Exported> {
   const of = await read((manager) => namedOf(manager, asked));
   const name = `records-${inFileName(of.name)}.${as}`;
   const rows: RecordRow[] = [];
   for await (const row of recordsOf(read, asked, !all)) {
-    if (rows.length === MOST)
-      throw new AppError('RECORD_REFUSED', `More than ${MOST} records are asked for: that is the most in one file.`, {
+    if (rows.length === most)
+      throw new AppError('RECORD_REFUSED', `More than ${most} records are asked for: that is the most in one file.`, {
         hint: 'Give out one harness after the other.',
       });
     rows.push(row);

@@ -29,6 +29,7 @@ const OTHER_WORDS: { readonly [K in TaskName]?: string } = {
   effects: 'The comparison of all open jobs',
   labels: 'The labels',
   exported: 'The table of records',
+  openParcel: 'The parcel',
   comebacks: 'The count of what came back',
   chain: 'The walk along the chain of records',
 };

@@ -24,6 +24,7 @@ import { bringUpToDate } from '../find/known.ts';
 import { hasBegun, loadJob, workedAt, type StoredJob } from '../jobs/store.ts';
 import { comebacksOf } from '../record/comebacks.ts';
 import { inLocalTime } from '../record/when.ts';
+import { openParcel, type OpenedParcel } from '../parcel/opened.ts';
 import { standingNow } from './standing.ts';
 import { checkTerminal, checkUse, type Asked } from './choice.ts';
 import type { Desk, Planned } from './desk.ts';
@@ -207,6 +208,12 @@ export const TASKS = {
       const [last] = await rowsOf(ask)(head.row, 1);
       return { ...whole, at, ...(broken && { broken }), signs: (last?.signature ?? null) !== null };
     }),
+
+  /** A parcel of another shop, unpacked and checked. @throws AppError PARCEL_REFUSED */
+  openParcel: (
+    _: Desk,
+    { bytes, ownId }: { readonly bytes: Uint8Array; readonly ownId: string },
+  ): Promise<OpenedParcel> => openParcel(bytes, ownId),
 
   /** How an open job stands. */
   standing: standingNow,

@@ -2,6 +2,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { EarlierRepair, Finding } from '@mendum/core/damage';
 import type { Comebacks, RecordBundle } from '@mendum/core/operations';
 import { proveAndSign } from '../test/prove.ts';
+import { askRecords } from '../test/files.ts';
 import { makeSafe, startServer, type TestServer } from '../test/server.ts';
 
 let server: TestServer;
@@ -62,7 +63,7 @@ describe('a repair that comes back', () => {
     expect(JSON.stringify(plan)).toContain(`Failed here before: ${repair.words}; water got in.`);
 
     await proveAndSign(server, second);
-    const { records } = JSON.parse((await server.http.get(`/api${at}/record.json`).expect(200)).text) as RecordBundle;
+    const { records } = (await askRecords(server, second, 'json')).body as RecordBundle;
     expect(records[0]?.body).toMatchObject({
       cause: 'An earlier repair',
       failedBefore: [{ recordId: repair.id, words: repair.words, why: 'wet' }],

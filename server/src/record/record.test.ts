@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import sharp from 'sharp';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { proveAll } from '../test/prove.ts';
+import { askRecords, fileOf } from '../test/files.ts';
 import { asSeen, startServer, type TestServer } from '../test/server.ts';
 
 let server: TestServer;
@@ -103,7 +104,7 @@ describe('a signed record', () => {
       ],
     });
     // The row of the chain is signed by who wrote it.
-    const { records } = (await server.http.get(`/api${await server.at('0126')}/record.json`)).body as {
+    const { records } = (await askRecords(server, '0126', 'json')).body as {
       records: { id: string; signedBy: string }[];
     };
     expect(records.find(({ id }) => id === twice)?.signedBy).toBe('Marit Fure');
@@ -115,7 +116,7 @@ describe('a signed record', () => {
   it('goes out as JSON, newest only', async () => {
     const [record] = (await server.job('0126')).records;
     await server.write('post', `/records/${record!.id}/corrections`, { text: 'Right now.' }).expect(201);
-    const body = (await server.http.get(`/api${await server.at('0126')}/record.json`)).body as {
+    const body = (await askRecords(server, '0126', 'json')).body as {
       format: string;
       records: { body: { corrections: { text: string }[] } }[];
     };
@@ -127,26 +128,19 @@ describe('a signed record', () => {
     const at = await server.at('0146');
     const seen = asSeen(await server.job('0146'));
     await server.write('post', `${at}/sign`, { ...seen, note: '=HYPERLINK("x")' }).expect(201);
-    const answer = await server.http.get(`/api${at}/record.csv`);
+    const answer = await askRecords(server, '0146', 'csv');
     expect(answer.headers['content-type']).toContain('text/csv');
     const [head, row] = answer.text.replace('\uFEFF', '').split('\n');
     expect(head).toMatch(/^job,machine,harness,circuit,/);
     expect(row).toContain(`"'=HYPERLINK(`);
   });
   it('goes out as a PDF', async () => {
-    const answer = await server.http
-      .get(`/api${await server.at('0126')}/record.pdf`)
-      .buffer(true)
-      .parse((res, done) => {
-        const parts: Buffer[] = [];
-        res.on('data', (part: Buffer) => parts.push(part));
-        res.on('end', () => done(null, Buffer.concat(parts)));
-      });
-    expect((answer.body as Buffer).subarray(0, 5).toString()).toBe('%PDF-');
-    expect((answer.body as Buffer).length).toBeGreaterThan(5000);
+    const { bytes } = await fileOf(server.http.get(`/api${await server.at('0126')}/record.pdf`));
+    expect(Buffer.from(bytes.subarray(0, 5)).toString()).toBe('%PDF-');
+    expect(bytes.length).toBeGreaterThan(5000);
   });
   it('there is no table of a job that is not signed', async () =>
-    expect((await server.http.get(`/api${await server.at('0146')}/record.csv`)).body).toMatchObject({
+    expect((await askRecords(server, '0146', 'csv')).body).toMatchObject({
       error: { code: 'RECORD_REFUSED' },
     }));
 });

@@ -1,24 +1,19 @@
 import type { Router } from 'express';
 import { keepRecord } from '../chain/append.ts';
-import { recordColumns, recordRow } from '@mendum/core/record';
 import { nameKey, whyNotSigned, type SentOf } from '@mendum/core/operations';
-import { writeCsv } from '@mendum/core/spreadsheet';
 import { JobEntity, RecordEntity } from '../db/entities.ts';
 import { endRepairs } from './good.ts';
 import { historyOf } from './history.ts';
 import { listDue, listRecords } from './lists.ts';
 import { corrected, recordRowOf } from './rows.ts';
 import { sheetPhotos } from './sheetPhotos.ts';
-import { notReplaced } from './notReplaced.ts';
-import type { RecordRow } from '../db/rows.ts';
 import type { Database } from '../db/open.ts';
 import { AppError } from '../errors.ts';
 import { file, read, write } from '../http/serve.ts';
 import { mustBeCurrent } from '../jobs/change.ts';
 import { ChangedMeanwhile, plannedRoute } from '../jobs/plannedChange.ts';
 import { usualPractice } from '../practices/load.ts';
-import { loadJob, touch, type StoredJob } from '../jobs/store.ts';
-import { bundleOf } from '../chain/proof.ts';
+import { touch, type StoredJob } from '../jobs/store.ts';
 import type { Planner } from '../planning/planner.ts';
 
 /** Nothing is signed that whoever signs has not seen: neither of the job nor of what it is planned by. @throws AppError STALE */
@@ -92,32 +87,6 @@ export function recordRoutes(
     const at = new Date().toISOString();
     const { name, content } = await planner.ask('sheet', { jobId, at, paper, form, ...photos });
     res.attachment(name).type('application/pdf').send(Buffer.from(content));
-  });
-
-  const signedRecords = async (jobId: string): Promise<{ number: string; records: RecordRow[] }> => {
-    const { row, records } = await db.read((manager) => loadJob(manager, jobId));
-    if (records.length === 0)
-      throw new AppError(
-        'RECORD_REFUSED',
-        `Job ${row.number} is not signed yet: it has no record to export as a table.`,
-        { hint: 'Sign it in Record; the PDF shows the work as it stands.' },
-      );
-    return { number: row.number, records: notReplaced(records) };
-  };
-
-  file(router, 'recordTable', async ({ args: { jobId }, res }) => {
-    const { number, records } = await signedRecords(jobId);
-    const csv = writeCsv([[...recordColumns], ...records.map((record) => recordRow(record.body).map(String))]);
-    res.attachment(`job-${number}.csv`).type('text/csv').send(csv);
-  });
-
-  file(router, 'records', async ({ args: { jobId }, res }) => {
-    const { number, records } = await signedRecords(jobId);
-    const bundle = await db.read((manager) => bundleOf(manager, records));
-    res
-      .attachment(`job-${number}-record.json`)
-      .type('application/json')
-      .send(`${JSON.stringify(bundle, null, 2)}\n`);
   });
 
   read(router, 'chain', () => planner.ask('chain', { at: new Date().toISOString() }));
