@@ -38,6 +38,7 @@ import { recordRoutes } from './record/routes.ts';
 import { broughtRoutes } from './parcel/broughtRoutes.ts';
 import { exportRoutes } from './parcel/routes.ts';
 import { shareRoutes } from './record/shares.ts';
+import { todoRoutes } from './todo/routes.ts';
 import { shopRoutes } from './shop/routes.ts';
 import { shelfRoutes } from './shelf/routes.ts';
 
@@ -169,6 +170,7 @@ export function createApp({
   shopRoutes(api, db, planner, today);
   shareRoutes(api, db, today);
   broughtRoutes(api, db, planner);
+  todoRoutes(api, db);
   exportRoutes(api, db, planner, photosDir);
   calendarRoutes(api, db, today);
   api.use(noSuchAddress);

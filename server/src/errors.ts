@@ -37,6 +37,7 @@ export const ERRORS = {
   PLACE_NOT_LEGAL: { status: 422, hint: 'Put the splice where the board lets it lie.' },
   NO_SUCH_SPLICE: { status: 409, hint: 'The plan has changed since: load the job again.' },
   NOT_DUE: { status: 409, hint: 'Look at Due back again.' },
+  TODO_TAKEN: { status: 409, hint: 'Look at the list again; nothing was changed.' },
   PRINTER_REFUSED: {
     status: 503,
     hint: 'Switch the printer on and send it again, or print the PDF; nothing was changed.',

@@ -17,6 +17,7 @@ import type { SideLoss } from '../mishap/index.ts';
 import { catalogueSchema } from './catalogueSchemas.ts';
 import { parcelRecordSchema, parcelSchema } from './parcelSchemas.ts';
 import { sharedRecordSchema, shareSchema } from './shareSchemas.ts';
+import { todoSchema } from './todoSchemas.ts';
 import { jobStandingSchema } from './shopSchemas.ts';
 import { comebackSchemas } from './comebackSchema.ts';
 import { cableSchema, circuitSchema, nodeSchema, runSchema } from './harnessSchemas.ts';
@@ -245,6 +246,11 @@ export const ANSWERS: { readonly [N in AnsweringName]: Joi.Schema } = {
   }),
   shopJobs: answer<'shopJobs'>(page(jobStandingSchema)),
   due: answer<'due'>({ ...page(dueBack), overdue: needed(whole) }),
+  leaveFinding: answer<'leaveFinding'>({ id: needed(words), ...jobAfter }),
+  todos: answer<'todos'>(page(todoSchema)),
+  addTodo: answer<'addTodo'>({ id: needed(words) }),
+  doTodo: answer<'doTodo'>({ ...numbered, lost: words }),
+  endTodo: answer<'endTodo'>({ id: needed(words) }),
   addPhoto: answer<'addPhoto'>({ id: needed(words), ...jobAfter }),
   keepPhoto: answer<'keepPhoto'>({ removed: needed(flag), ...jobAfter }),
   shelf: catalogueSchema,

@@ -74,6 +74,12 @@ export const DOES: Readonly<Record<OperationName, string>> = {
   shop: 'Counts open jobs, overdue repairs and jobs signed this week.',
   shopJobs:
     'Says how open jobs, or those signed this week, stand by their plans: what waits for parts or a look, what is in doubt.',
+  leaveFinding: 'Takes a finding out of a job, and puts it on the list of what is to be done on its harness.',
+  todos:
+    'Lists what was seen on harnesses and left, without a day: of one harness or of all; what is open, else what is closed.',
+  addTodo: 'Writes down something to be done on a harness.',
+  doTodo: 'Opens a job that does what is on the list of a harness.',
+  endTodo: 'Closes something on the list of a harness, with the reason; without one it is open again.',
   due: 'Lists temporary repairs by the day they come back.',
   calendarAddress: 'Gives the secret address of the calendar of what is due back, where there is one.',
   setCalendar: 'Makes a new address for the calendar, and ends the one before; or ends it.',

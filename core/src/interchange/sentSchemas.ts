@@ -30,6 +30,8 @@ const paged = {
 const exportAsked = { jobId: Joi.string().max(200), harnessId: Joi.string().max(200) };
 const ofLabel = { size: needed(oneOf(LABEL_SIZE_NAMES)) };
 const idText = Joi.string().trim().min(1).max(200);
+/** Letters of something that is to be done. */
+const TODO_MOST = 500;
 /** Why something is done otherwise, or what a correction says: some words at least. */
 const reason = Joi.string().trim().min(3).max(2000);
 const practice = { practice: needed(practiceSchema) };
@@ -73,6 +75,9 @@ export const SENT: { readonly [N in SendingName]: FieldsOf<SentOf<N>> } = {
   shareRecord: { days: needed(oneOf(SHARE_DAYS)), key: needed(Joi.string().hex().min(48).max(48)) },
   shopJobs: { search: paged.search, cursor: paged.cursor, limit: paged.limit, signed: flag },
   due: paged,
+  todos: { ...paged, harnessId: idText, ended: flag },
+  addTodo: { harnessId: needed(idText), words: needed(Joi.string().trim().min(3).max(TODO_MOST)), circuitId: idText },
+  endTodo: { because: needed(reason.allow(null)) },
   setCalendar: { on: needed(flag) },
   practice: atVersion,
   harnesses: paged,
@@ -85,9 +90,10 @@ export const SENT: { readonly [N in SendingName]: FieldsOf<SentOf<N>> } = {
   sayGate: { ...versioned, how: oneOf(['provedDead', 'batteryOff']), procedure: longText, reading: longText },
   withdrawGate: versioned,
   setPractice: { ...versioned, practiceId: needed(Joi.string().min(1).max(120)) },
-  addFinding: { finding: needed(findingSchema) },
+  addFinding: { finding: needed(findingSchema), todoId: idText },
   changeFinding: { ...versioned, finding: needed(findingSchema) },
   removeFinding: { ...versioned, jobVersion: needed(version) },
+  leaveFinding: { ...versioned, jobVersion: needed(version) },
   saveMapping: { ...versioned, card: needed(mappingSchema) },
   readContinuity: continuityFields,
   setLayout: { ...versioned, layout: needed(layoutSchema) },

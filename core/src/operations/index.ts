@@ -59,6 +59,7 @@ export type { ExportAsked, Parcel, ParcelFile, ParcelManifest, ParcelRecord, Par
 export { SHARE_DAYS } from './shares.ts';
 export type { Share, SharedBody, SharedRecord, ShareMade, ShareSent } from './shares.ts';
 export type { ShopAsked, ShopState } from './shop.ts';
+export type { Todo, TodosAsked, TodoSent, TodoTaken } from './todos.ts';
 export type { Account, Right, Role, Session, SignIn } from './people.ts';
 export { mayDo, rightOf } from './rights.ts';
 export { asksSecret, whyNotSigned, type ToSign } from './signing.ts';

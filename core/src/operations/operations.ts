@@ -1,16 +1,16 @@
-import type { Choice } from '../approach/index.ts';
+import type {} from '../approach/index.ts';
 import type { Catalogue, CatalogueEdit } from '../catalogue/index.ts';
 import type { Finding } from '../damage/index.ts';
 import type { Harness } from '../harness/index.ts';
 import type { Machine, NamedHarness } from '../job/index.ts';
-import type { LabelSize } from '../label/index.ts';
+import type {} from '../label/index.ts';
 import type { LayoutWishes } from '../layout/index.ts';
 import type { MappingCard } from '../mapping/index.ts';
 import type { MishapCost, MishapSaid } from '../mishap/index.ts';
 import type { Plan } from '../plan/index.ts';
 import type { Practice } from '../practice/index.ts';
 import type { QuickConnector, QuickRepair } from '../quick/index.ts';
-import type { FunctionSeen, Reading } from '../prove/index.ts';
+import type {} from '../prove/index.ts';
 import type { JobStanding } from '../shop/index.ts';
 import type { HarnessEdit, JoinPlace, SameCircuit } from '../survey/index.ts';
 import type { Account, Role, Session, SignIn } from './people.ts';
@@ -24,7 +24,23 @@ import type {
 } from './history.ts';
 import type { ExportAsked, Parcel, ParcelRecord, ParcelRecordsAsked } from './parcels.ts';
 import type { Share, ShareMade, SharedRecord, ShareSent } from './shares.ts';
+import type {
+  Versioned,
+  JobAfter,
+  JobSeen,
+  SignSent,
+  AtVersion,
+  WithId,
+  GateSaid,
+  OfLabel,
+  SheetAsked,
+  TicksSent,
+  ReadingsSent,
+  FunctionsSent,
+  ChoiceSent,
+} from './sent.ts';
 import type { ShopAsked, ShopState } from './shop.ts';
+import type { Todo, TodosAsked, TodoSent, TodoTaken } from './todos.ts';
 import { adds, asks, changes, reads, removes, type ParamsOf } from './operation.ts';
 import type {
   Backups,
@@ -46,68 +62,6 @@ import type {
   RecordLine,
   RulingOf,
 } from './types.ts';
-
-/** The version that a change was made from, or that came of it. */
-interface Versioned {
-  readonly version: number;
-}
-/** The version that a job has once this is saved, where the answer's own version is of something else or of nothing. */
-interface JobAfter {
-  readonly jobVersion: number;
-}
-/** The version of the job that was seen, where `version` is that of something else. */
-interface JobSeen {
-  readonly jobVersion: number;
-}
-/** What is signed with a job: what else it is planned by, as its author saw it. */
-interface SignSent extends Versioned {
-  readonly note?: string | undefined;
-  /** The manual's page or the procedure that was followed. */
-  readonly procedure?: string | undefined;
-  /** Who looked at it as well. */
-  readonly checkedBy?: string | undefined;
-  readonly harnessVersion: number;
-  readonly practiceVersion: number;
-  readonly shelfVersion: number;
-}
-/** The version that is wanted: where there is another one by now, that is said instead. */
-interface AtVersion {
-  readonly version?: number | undefined;
-}
-interface WithId {
-  readonly id: string;
-}
-/** What a gate entry says: how it was made safe, by whose procedure, or what was read. */
-interface GateSaid extends Versioned {
-  readonly how?: 'provedDead' | 'batteryOff' | undefined;
-  readonly procedure?: string | undefined;
-  readonly reading?: string | undefined;
-}
-interface OfLabel {
-  readonly size: LabelSize;
-}
-/** On which paper, and whether on one page. */
-interface SheetAsked {
-  readonly paper: 'a4' | 'letter';
-  readonly form: 'whole' | 'short';
-}
-interface TicksSent extends Versioned {
-  readonly steps: readonly { readonly stepId: string; readonly spliceId: string }[];
-  readonly done: boolean;
-}
-interface ReadingsSent {
-  readonly readings: readonly Omit<Reading, 'id' | 'by' | 'at'>[];
-}
-interface FunctionsSent {
-  readonly functions: readonly Omit<FunctionSeen, 'by' | 'at'>[];
-}
-interface ChoiceSent extends Versioned {
-  readonly findingId: string;
-  /** Null takes a choice back. */
-  readonly use: Choice['use'] | null;
-  readonly terminal?: string | undefined;
-  readonly reason?: string | undefined;
-}
 
 /** Everything that the server does, by name. Addresses stand here and nowhere else. */
 export const OPERATIONS = {
@@ -162,13 +116,16 @@ export const OPERATIONS = {
   sayGate: changes<Versioned, GateSaid>()('/jobs/:jobId/gate/:entry'),
   withdrawGate: removes<Versioned, Versioned>()('/jobs/:jobId/gate/:entry'),
   setPractice: changes<Versioned, Versioned & { readonly practiceId: string }>()('/jobs/:jobId/practice'),
-  addFinding: adds<Versioned & JobAfter, { readonly finding: Finding }>()('/jobs/:jobId/findings'),
+  addFinding: adds<Versioned & JobAfter, { readonly finding: Finding; readonly todoId?: string | undefined }>()(
+    '/jobs/:jobId/findings',
+  ),
   changeFinding: changes<Versioned & JobAfter, Versioned & { readonly finding: Finding }>()(
     '/jobs/:jobId/findings/:findingId',
   ),
   removeFinding: removes<{ readonly removed: string } & JobAfter, Versioned & JobSeen>()(
     '/jobs/:jobId/findings/:findingId',
   ),
+  leaveFinding: adds<WithId & JobAfter, Versioned & JobSeen>()('/jobs/:jobId/findings/:findingId/later'),
   saveMapping: changes<Versioned, Versioned & { readonly card: MappingCard }>()('/jobs/:jobId/mappings/:nodeId'),
   readContinuity: adds<
     Versioned,
@@ -222,6 +179,10 @@ export const OPERATIONS = {
   shop: reads<ShopState>()('/shop'),
   shopJobs: reads<Page<JobStanding>, ShopAsked>()('/shop/jobs'),
   due: reads<DuePage, PageAsked>()('/due'),
+  todos: reads<Page<Todo>, TodosAsked>()('/todos'),
+  addTodo: adds<WithId, TodoSent>()('/todos'),
+  doTodo: adds<TodoTaken>()('/todos/:todoId/job'),
+  endTodo: changes<WithId, { readonly because: string | null }>()('/todos/:todoId/end'),
   calendarAddress: reads<CalendarAddress>()('/calendar'),
   setCalendar: changes<CalendarAddress, { readonly on: boolean }>()('/calendar'),
   calendar: reads<string>()('/calendar/:key/due.ics', { gives: 'text/calendar' }),

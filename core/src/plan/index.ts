@@ -8,7 +8,7 @@ export { planOne } from './replan.ts';
 export { warm } from './decideOne.ts';
 export type { Warm } from './decideOne.ts';
 export { memories } from './remembered.ts';
-export { allMakes, makesOf } from './makes.ts';
+export { allMakes, leftFindings, makesOf } from './makes.ts';
 export type { Make } from './makes.ts';
 export { heldBy, partsTaken } from './begun.ts';
 export { asLaid } from './grow.ts';

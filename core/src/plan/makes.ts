@@ -14,3 +14,7 @@ export const makesOf = (finding: FindingPlan): Make[] => [
 
 /** Everything that a job makes, in the order of its findings. */
 export const allMakes = (plan: Plan): Make[] => plan.findings.flatMap(makesOf);
+
+/** Findings of which nothing is made, and about which somebody is asked: they are not done because the others are. */
+export const leftFindings = ({ findings }: Pick<Plan, 'findings'>): FindingPlan[] =>
+  findings.filter((one) => one.takenBy === undefined && makesOf(one).length === 0 && one.asks.length > 0);

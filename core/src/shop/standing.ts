@@ -1,6 +1,6 @@
 import type { Job } from '../job/index.ts';
 import type { Kit } from '../kit/index.ts';
-import { allMakes, makesOf, type FindingPlan, type Plan } from '../plan/index.ts';
+import { allMakes, leftFindings, makesOf, type FindingPlan, type Plan } from '../plan/index.ts';
 import { maySign, standingOf, type Reading, type Standing } from '../prove/index.ts';
 import type { Doubt, JobStanding, Need } from './types.ts';
 import { workedMinutes } from './worked.ts';
@@ -31,10 +31,6 @@ const needsOf = ({ lines }: Kit): Need[] =>
 const missingOf = ({ lines, counted }: Kit): string[] =>
   counted ? lines.filter(({ state }) => state === 'short').map(({ name, note }) => `${name}. ${note}`) : [];
 
-/** A finding of which nothing is made, and about which somebody is asked: it is not done because the others are. */
-const isLeft = (finding: FindingPlan): boolean =>
-  finding.takenBy === undefined && makesOf(finding).length === 0 && finding.asks.length > 0;
-
 /** How an open job stands. */
 export function jobStanding({ job, plan, readings, atMs, updatedAt, ownShelf }: ToStand): JobStanding {
   const number = new Map(job.harness.circuits.map((circuit) => [circuit.id, circuit.number]));
@@ -53,7 +49,7 @@ export function jobStanding({ job, plan, readings, atMs, updatedAt, ownShelf }: 
       .filter(({ id }) => standing.get(id) === 'failed')
       .map(() => ({ circuit: circuitOf(finding), words: 'A reading did not pass: make it again.' })),
   ]);
-  const isMade = standings.length > 0 && standings.every(maySign) && !plan.findings.some(isLeft);
+  const isMade = standings.length > 0 && standings.every(maySign) && leftFindings(plan).length === 0;
   const orders = plan.findings.flatMap((finding) =>
     finding.asks.filter(({ does }) => does === 'order').map(({ words }) => `Circuit ${circuitOf(finding)}: ${words}`),
   );

@@ -2,6 +2,7 @@ import { EntitySchema } from 'typeorm';
 import { NO_WISHES } from '@mendum/core/layout';
 import { atVersion, inChain, json, key, ofHarness, ofJob, optional, real, text, whole } from './columns.ts';
 import { PARCEL_ENTITIES } from './parcelEntities.ts';
+import { TodoEntity } from './todoEntities.ts';
 import { AccountEntity, SignInEntity } from './peopleEntities.ts';
 import type * as Rows from './rows.ts';
 
@@ -300,4 +301,5 @@ export const ENTITIES = [
   SettingEntity,
   PhotoEntity,
   ...PARCEL_ENTITIES,
+  TodoEntity,
 ];

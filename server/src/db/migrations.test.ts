@@ -19,6 +19,7 @@ import {
 } from './entities.ts';
 import { openDatabase, type Database } from './open.ts';
 import { ParcelEntity, ParcelFileEntity, ParcelRecordEntity, ShareEntity } from './parcelEntities.ts';
+import { TodoEntity } from './todoEntities.ts';
 import { AccountEntity, SignInEntity } from './peopleEntities.ts';
 
 /** What a table has when it is made: where records and audit lines end. */
@@ -83,6 +84,7 @@ async function filledAnew(): Promise<Database> {
     });
     const shared = { id: randomUUID(), keyHash: 'x', jobId, spliceId: 'F1:only', until: AT, endedAt: null };
     await manager.insert(ShareEntity, { ...shared, ...said });
+    await manager.insert(TodoEntity, { id: randomUUID(), harnessId: harness.id, words: 'Chafed', ...said });
     await manager.insert(PhotoEntity, { ...photo, jobId, findingId, ...said, removed: false });
   });
   return db;

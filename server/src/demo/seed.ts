@@ -20,6 +20,7 @@ import {
 import type { Database } from '../db/open.ts';
 import { inLocalTime } from '../record/when.ts';
 import { findingRow, insertJob, loadJob, touch, type StoredJob } from '../jobs/store.ts';
+import { noteTodo } from '../todo/store.ts';
 import { harvesterJob, harvesterLampJob } from './harvester.ts';
 import { ferryJob, tractorBrakeJob, tractorJob, tractorMotorJob, tugJob, tugSeatJob } from './others.ts';
 import { resurfacerJob } from './resurfacer.ts';
@@ -203,6 +204,19 @@ async function finishIfItCan(manager: EntityManager, past: PastJob): Promise<voi
   }
 }
 
+/** What somebody saw and left, by the job that was under way there. */
+const LEFT = [
+  ['0118', 'Boot of the lamp plug is torn: grease washed out', 'Ines Valdur'],
+  ['0131', 'Cable ties behind the seat are brittle: new ones with the next service', 'Marek Osei'],
+] as const;
+
+async function leaveToDo(manager: EntityManager, at: string): Promise<void> {
+  for (const [number, words, by] of LEFT) {
+    const job = await manager.findOneBy(JobEntity, { number });
+    if (job) noteTodo(manager, { harnessId: job.harnessId, words, by, at, seenInJobId: job.id });
+  }
+}
+
 /**
  * Puts the demo into an empty database: four open jobs and five finished repairs, dated from today. Every figure in
  * them is planned and ruled on by the same core as any other job.
@@ -262,6 +276,7 @@ export async function seedDemo(db: Database, today: Date, withYears = false): Pr
       );
       await insertJob(manager, job, CRIMP_FIRST, by, new Date(opened).toISOString());
     }
+    await leaveToDo(manager, since);
     return true;
   });
 }

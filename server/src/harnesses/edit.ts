@@ -10,6 +10,7 @@ import { AppError } from '../errors.ts';
 import { placedAfter } from '../jobs/earlier.ts';
 import { hasWork, mustBeCurrent } from '../jobs/change.ts';
 import { findingRow, loadJob, type StoredJob } from '../jobs/store.ts';
+import { todosAlong } from '../todo/store.ts';
 import { keepAside, loadHarness, replaceHarness } from './store.ts';
 
 /** The edits done, in the words of an error where one cannot be. @throws AppError EDIT_REFUSED */
@@ -186,6 +187,7 @@ export async function editHarness(
     await movePins(manager, stored, findings, edits);
     await manager.update(JobEntity, { id: job.id }, { version: job.version + 1, updatedAt: now });
   }
+  todosAlong(manager, id, harness, edits);
   const placed = placedAfter(manager, row, harness, edits);
   if (jobs.some((job) => job.status === 'signed'))
     await manager.update(JobEntity, { harnessId: id, status: 'signed' }, { harnessId: await keepAside(manager, id) });

@@ -18,6 +18,7 @@ import { AppError } from '../errors.ts';
 import { mustBeCurrent } from '../jobs/change.ts';
 import { repairsOn } from '../jobs/earlier.ts';
 import { findingRow, loadJob } from '../jobs/store.ts';
+import { todosJoined } from '../todo/store.ts';
 import { nameHarness } from './name.ts';
 import { keepAside, loadHarness, replaceHarness } from './store.ts';
 
@@ -158,6 +159,7 @@ export async function joinHarness(
   if (await manager.existsBy(JobEntity, { harnessId: id, status: 'signed' }))
     await manager.update(JobEntity, { harnessId: id, status: 'signed' }, { harnessId: await keepAside(manager, id) });
   const last = await manager.findOneByOrFail(HarnessEntity, { id: otherId });
+  todosJoined(manager, otherId, id, joined.ids);
   const placed = await joinRepairs(manager, row, last, joined.ids);
   for (const state of await statesOf(manager, otherId))
     await manager.update(HarnessEntity, { id: state.id }, { keptFor: id });

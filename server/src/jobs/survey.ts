@@ -1,13 +1,16 @@
 import type { Router } from 'express';
+import type { EntityManager } from 'typeorm';
 import { GATE_ENTRIES, type GateEntry } from '@mendum/core/approach';
 import type { Finding } from '@mendum/core/damage';
 import { checkFinding, checkLimits, checkOverlap, type Job } from '@mendum/core/job';
+import type { ArgsOf } from '@mendum/core/operations';
 import { practiceById } from '@mendum/core/practice';
 import { ChoiceEntity, FindingEntity, PracticeEntity } from '../db/entities.ts';
 import type { Database } from '../db/open.ts';
 import { AppError } from '../errors.ts';
 import { changeRoute, hasWork, mustBeCurrent, mustHaveSeen } from './change.ts';
-import { findingRow, touch } from './store.ts';
+import { leaveTodo, takeTodo } from '../todo/store.ts';
+import { findingRow, touch, type StoredJob } from './store.ts';
 
 /** @throws AppError BAD_INPUT naming the first thing that cannot be */
 function mustBePossible(finding: Finding, job: Job): void {
@@ -33,6 +36,26 @@ function gateEntry(word: string): GateEntry {
       hint: `Entries are ${GATE_ENTRIES.join(', ')}.`,
     });
   return entry;
+}
+
+/** Takes a finding out of a job that nothing was made of. @throws AppError NOT_FOUND, STALE, HAS_WORK */
+async function takeOut(
+  manager: EntityManager,
+  stored: StoredJob,
+  { findingId: id, version, jobVersion }: ArgsOf<'removeFinding'>,
+): Promise<Finding> {
+  const jobId = stored.row.id;
+  const before = stored.job.findings.find((finding) => finding.id === id);
+  const at = stored.findingVersions[id];
+  if (!before || at === undefined)
+    throw new AppError('NOT_FOUND', `There is no finding "${id}" in job ${stored.row.number}.`);
+  mustBeCurrent('The finding', version, at, before, undefined);
+  if (hasWork(stored, id)) throw workRefusal();
+  const chosen = await manager.findBy(ChoiceEntity, { jobId, findingId: id });
+  mustHaveSeen('The choice here', jobVersion, chosen, stored.job.choices, undefined, '/jobVersion');
+  await manager.delete(FindingEntity, { jobId, id });
+  await manager.delete(ChoiceEntity, { jobId, findingId: id });
+  return before;
 }
 
 /** Gate, findings and practice: what is settled before anything is cut. */
@@ -108,6 +131,7 @@ export function surveyRoutes(router: Router, db: Database): void {
       const rows = await manager.find(FindingEntity, { where: { jobId: stored.row.id }, select: { position: true } });
       const position = Math.max(-1, ...rows.map((row) => row.position)) + 1;
       await manager.insert(FindingEntity, findingRow(stored.row.id, input.finding, position, 1));
+      if (input.todoId !== undefined) takeTodo(manager, input.todoId, stored.row, input.finding.id);
       await audit('finding added', stored.row.id, input.finding);
       return { version: 1, jobVersion: next };
     },
@@ -146,19 +170,21 @@ export function surveyRoutes(router: Router, db: Database): void {
     what: 'finding removed',
     behindGate: false,
     work: async ({ input, stored, manager, next, audit }) => {
-      const id = input.findingId;
-      const before = stored.job.findings.find((finding) => finding.id === id);
-      const at = stored.findingVersions[id];
-      if (!before || at === undefined)
-        throw new AppError('NOT_FOUND', `There is no finding "${id}" in job ${stored.row.number}.`);
-      mustBeCurrent('The finding', input.version, at, before, undefined);
-      if (hasWork(stored, id)) throw workRefusal();
-      const chosen = await manager.findBy(ChoiceEntity, { jobId: stored.row.id, findingId: id });
-      mustHaveSeen('The choice here', input.jobVersion, chosen, stored.job.choices, undefined, '/jobVersion');
-      await manager.delete(FindingEntity, { jobId: stored.row.id, id });
-      await manager.delete(ChoiceEntity, { jobId: stored.row.id, findingId: id });
+      const before = await takeOut(manager, stored, input);
       await audit('finding removed', stored.row.id, before);
-      return { removed: id, jobVersion: next };
+      return { removed: before.id, jobVersion: next };
+    },
+  });
+
+  changeRoute(router, db, {
+    name: 'leaveFinding',
+    what: 'finding left',
+    behindGate: false,
+    work: async ({ input, stored, manager, now, next, audit }) => {
+      const finding = await takeOut(manager, stored, input);
+      const id = leaveTodo(manager, stored.row, finding, { by: input.by, at: now });
+      await audit('finding left', stored.row.id, { ...finding, todoId: id });
+      return { id, jobVersion: next };
     },
   });
 }

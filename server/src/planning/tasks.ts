@@ -5,6 +5,7 @@ import {
   checkWishes,
   heldBy,
   keptAsPlanned,
+  leftFindings,
   makesOf,
   planChanges,
   plannedPins,
@@ -25,6 +26,7 @@ import { hasBegun, loadJob, workedAt, type StoredJob } from '../jobs/store.ts';
 import { comebacksOf } from '../record/comebacks.ts';
 import { inLocalTime } from '../record/when.ts';
 import { openParcel, type OpenedParcel } from '../parcel/opened.ts';
+import type { Left } from '../todo/store.ts';
 import { standingNow } from './standing.ts';
 import { checkTerminal, checkUse, type Asked } from './choice.ts';
 import type { Desk, Planned } from './desk.ts';
@@ -189,13 +191,17 @@ export const TASKS = {
   },
 
   /**
-   * The records of a job that is signed now, and the readings that they were made from. @throws AppError RECORD_REFUSED
+   * The records of a job that is signed now, the readings that they were made from, and what it leaves. @throws AppError RECORD_REFUSED
    */
   records: async (desk: Desk, { jobId, signed }: OfJob & { readonly signed: Signed }) => {
     const planned = await desk.planned(jobId);
     return stamped(planned, {
       records: recordsOf(planned, signed),
       readingIds: planned.stored.readings.map(({ id }) => id),
+      left: leftFindings(planned.plan).map(({ findingId, asks }): Left => ({
+        findingId,
+        because: asks[0]?.words ?? '',
+      })),
     });
   },
 

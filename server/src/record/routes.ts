@@ -14,6 +14,7 @@ import { mustBeCurrent } from '../jobs/change.ts';
 import { ChangedMeanwhile, plannedRoute } from '../jobs/plannedChange.ts';
 import { usualPractice } from '../practices/load.ts';
 import { touch, type StoredJob } from '../jobs/store.ts';
+import { settleTodos } from '../todo/store.ts';
 import type { Planner } from '../planning/planner.ts';
 
 /** Nothing is signed that whoever signs has not seen: neither of the job nor of what it is planned by. @throws AppError STALE */
@@ -48,7 +49,7 @@ export function recordRoutes(
         });
       return ['records', { jobId: stored.row.id, signed: { by, at: now, note, procedure, checkedBy } }];
     },
-    work: async ({ input, stored, asking: { who }, answer: { records, readingIds }, manager, now, audit }) => {
+    work: async ({ input, stored, asking: { who }, answer: { records, readingIds, left }, manager, now, audit }) => {
       mustBeAsSeen(stored, input);
       const rules = [stored.practice.signing, (await usualPractice(manager)).signing];
       const why = who && whyNotSigned(who, rules, stored);
@@ -57,6 +58,8 @@ export function recordRoutes(
       if (readingIds.join() !== stored.readings.map(({ id }) => id).join()) throw new ChangedMeanwhile();
       for (const record of records) await keepRecord(manager, recordRowOf(stored.row.id, record));
       endRepairs(manager, stored.row.id, records, now);
+      const { harnessId, id } = stored.row;
+      settleTodos(manager, { id, harnessId, findings: stored.job.findings }, left, { by: input.by, at: now });
       await audit('signed', stored.row.id, { records: records.length });
       return { version: await touch(manager, stored.row, now, { status: 'signed' }), records: records.length };
     },

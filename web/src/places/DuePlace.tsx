@@ -13,6 +13,7 @@ import { CalendarLine } from './CalendarLine.tsx';
 import { Place } from './Place.tsx';
 import { DueActions } from './DueActions.tsx';
 import { RecordList, RecordWords } from './RecordList.tsx';
+import { TodoList } from './todo/TodoList.tsx';
 
 const OtherShops = lazy(async () => ({ default: (await import('./parcels/OtherShops.tsx')).OtherShops }));
 /** It brings its charts with it: only when it is opened. */
@@ -73,7 +74,7 @@ export function DuePlace() {
   return (
     <Place
       title="Due back"
-      about="Temporary repairs with the day each is to be made good, all records, and what comes back."
+      about="Temporary repairs with their days, what is to do without a day, all records, and what comes back."
       actions={
         <Button className="no-print max-sm:hidden" onClick={() => window.print()}>
           Print
@@ -95,6 +96,7 @@ export function DuePlace() {
               </>
             ),
           },
+          { name: 'todo', title: 'To do', content: <TodoList /> },
           { name: 'records', title: 'All records', content: <RecordList begin={search.get('search') ?? ''} /> },
           {
             name: 'others',

@@ -22,6 +22,7 @@ import { People1766000000000 } from './1766000000000-people.ts';
 import { Good1766100000000 } from './1766100000000-good.ts';
 import { RecordText1766200000000 } from './1766200000000-record-text.ts';
 import { Parcels1766300000000 } from './1766300000000-parcels.ts';
+import { Todos1766400000000 } from './1766400000000-todos.ts';
 
 /** Every step that brings a database to this version, the first one first. */
 export const MIGRATIONS = [
@@ -49,4 +50,5 @@ export const MIGRATIONS = [
   Good1766100000000,
   RecordText1766200000000,
   Parcels1766300000000,
+  Todos1766400000000,
 ];

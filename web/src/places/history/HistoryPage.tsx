@@ -7,6 +7,7 @@ import { Button } from '../../ui/button.tsx';
 import { Empty, Failed, Working } from '../../ui/empty.tsx';
 import { NumberField, Select } from '../../ui/field.tsx';
 import { ExportLinks } from '../../ui/ExportLinks.tsx';
+import { TodoSection } from '../todo/TodoSection.tsx';
 import { DoneList } from './DoneList.tsx';
 import { HistoryDrawing } from './HistoryDrawing.tsx';
 import { bodyOf, runOf, shownOf } from './shown.ts';
@@ -142,6 +143,7 @@ function History({
 /** The history of one harness, by its address. */
 export function HistoryPage() {
   const { harnessId: asked = '' } = useParams();
+  const [search] = useSearchParams();
   const history = useHarnessHistoryQuery({ harnessId: asked });
   const harnessId = history.data?.harnessId ?? asked;
   const harness = useHarnessQuery({ harnessId }, { skip: !history.data });
@@ -174,12 +176,18 @@ export function HistoryPage() {
           {view.machine}, {view.name}
         </p>
         {total > 0 ? <ExportLinks of={{ harnessId: view.id }} /> : null}
+        {done.length === 0 ? null : (
+          <a href="#todo" className="no-print inline-flex min-h-11 items-center text-lg underline underline-offset-4">
+            To do here
+          </a>
+        )}
       </header>
       {done.length === 0 ? (
         <Empty title="Nothing was repaired here yet">Repairs come here once their job is signed.</Empty>
       ) : (
         <History view={view} done={done} total={total} />
       )}
+      <TodoSection view={view} circuitId={search.get('circuit') ?? undefined} />
     </div>
   );
 }

@@ -35,6 +35,8 @@ interface FindingFormProps {
   readonly version?: number | undefined;
   readonly onSaved: (findings: readonly Finding[]) => void;
   readonly onClose: () => void;
+  /** What of the harness's list it does. */
+  readonly todoId?: string | undefined;
 }
 
 /** The stretch that is gone, as it follows from what is typed. */
@@ -77,7 +79,7 @@ function StretchFields({ form, startName }: { readonly form: DraftForm; readonly
  * Describes what was found: circuits, kind, place, cut-back, slack. Wrong fields say what is wrong and what to do;
  * nothing typed is lost.
  */
-export function FindingForm({ start, version, onSaved, onClose }: FindingFormProps) {
+export function FindingForm({ start, version, todoId, onSaved, onClose }: FindingFormProps) {
   const { view, nodeName } = useOpenJob();
   const { harness } = view.job;
   const { save: send, busy } = useSave();
@@ -105,12 +107,16 @@ export function FindingForm({ start, version, onSaved, onClose }: FindingFormPro
     else form.refuse(pathOf(field?.split('/')[2] ?? 'root', draft), `${message} ${hint ?? ''}`);
   };
   const save = async (findings: readonly Finding[], asVersion: number | undefined): Promise<void> => {
-    for (const finding of findings) {
+    for (const [index, finding] of findings.entries()) {
       const at = { jobId: view.id, finding };
       const outcome =
         asVersion !== undefined
           ? await send('changeFinding', { ...at, findingId: finding.id, version: asVersion }, { quiet: true })
-          : await send('addFinding', at, { quiet: true });
+          : await send(
+              'addFinding',
+              { ...at, ...(index === 0 && todoId !== undefined ? { todoId } : {}) },
+              { quiet: true },
+            );
       if (!outcome.ok) {
         refused(outcome);
         return;

@@ -1,5 +1,5 @@
 import clsx from 'clsx';
-import { Pencil, Trash2 } from 'lucide-react';
+import { ClipboardList, Pencil, Trash2 } from 'lucide-react';
 import { findingInWords, isAtCavity, lostStretch, notedInWords, type Finding } from '@mendum/core/damage';
 import { colourInWords } from '@mendum/core/wire';
 import { DamagePicture } from '../../draw/DamageMark.tsx';
@@ -13,12 +13,13 @@ import { Scroller } from '../../ui/scroller.tsx';
 interface FindingsTableProps {
   readonly onEdit: (finding: Finding) => void;
   readonly onRemove: (finding: Finding) => void;
+  readonly onLeave: (finding: Finding) => void;
 }
 
 const KEY = 'inline-flex size-11 items-center justify-center rounded-sm hover:bg-wash';
 
 /** Everything found, a line each: circuit, picture and words, place, loss and slack. */
-export function FindingsTable({ onEdit, onRemove }: FindingsTableProps) {
+export function FindingsTable({ onEdit, onRemove, onLeave }: FindingsTableProps) {
   const { view, nodeName, circuitOf, selected, select, locked, canProve } = useOpenJob();
   const isEnd = (nodeId: string): boolean => view.job.harness.nodes.find(({ id }) => id === nodeId)?.kind === 'end';
   const { plain, unit } = useLength();
@@ -125,6 +126,18 @@ export function FindingsTable({ onEdit, onRemove }: FindingsTableProps) {
                         }}
                       >
                         <Pencil size={19} aria-hidden />
+                      </button>
+                      <button
+                        type="button"
+                        className={KEY}
+                        title="Leave it for later"
+                        aria-label={`Leave the finding on circuit ${circuit.number} for later`}
+                        onClick={(event) => {
+                          event.stopPropagation();
+                          onLeave(finding);
+                        }}
+                      >
+                        <ClipboardList size={19} aria-hidden />
                       </button>
                       <button
                         type="button"

@@ -20,6 +20,7 @@ import { FindingForm } from './FindingForm.tsx';
 import { EarlierList } from './EarlierList.tsx';
 import { FindingsTable } from './FindingsTable.tsx';
 import { GateBlock } from './GateBlock.tsx';
+import { TodosHere } from './TodosHere.tsx';
 
 /** The connectors of the harness: their faces, and the mapping card of one that is replaced. */
 function ConnectorLine({
@@ -70,6 +71,14 @@ function ConnectorLine({
   );
 }
 
+/** A finding that is written down, or changed. */
+interface Form {
+  readonly start: FindingDraft;
+  readonly version?: number | undefined;
+  /** What of the harness's list it does. */
+  readonly todoId?: string | undefined;
+}
+
 /** Make it safe, then mark what was found on the run, by drag or by form. */
 export function SurveyStage() {
   const { view, plan, selected, select, nodeName, circuitOf, locked, pathTo } = useOpenJob();
@@ -78,13 +87,11 @@ export function SurveyStage() {
   const [runId, setRunId] = useState(selected?.runId ?? harness.runs[0]?.id ?? '');
   const [search, setSearch] = useSearchParams();
   const field = useAskedField();
-  const [form, setForm] = useState<{ readonly start: FindingDraft; readonly version?: number | undefined } | undefined>(
-    () => {
-      const asked = findings.find(({ id }) => id === search.get('finding'));
-      if (field === undefined || field.includes('.') || !asked || locked) return undefined;
-      return { start: draftOf(asked), version: view.findingVersions[asked.id] ?? 1 };
-    },
-  );
+  const [form, setForm] = useState<Form | undefined>(() => {
+    const asked = findings.find(({ id }) => id === search.get('finding'));
+    if (field === undefined || field.includes('.') || !asked || locked) return undefined;
+    return { start: draftOf(asked), version: view.findingVersions[asked.id] ?? 1 };
+  });
   const closeForm = (): void => {
     setForm(undefined);
     if (field !== undefined)
@@ -141,9 +148,37 @@ export function SurveyStage() {
     if (outcome.ok) notify('Finding removed', { undo: () => void save('addFinding', { jobId: view.id, finding }) });
   };
 
+  const leave = async (finding: Finding): Promise<void> => {
+    const outcome = await save('leaveFinding', {
+      jobVersion: view.version,
+      jobId: view.id,
+      findingId: finding.id,
+      version: view.findingVersions[finding.id] ?? 1,
+    });
+    if (outcome.ok)
+      notify('Left for later: it is on this machine’s list', {
+        undo: () => void save('addFinding', { jobId: view.id, finding, todoId: outcome.data.id }),
+      });
+  };
+
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-5">
       <GateBlock />
+      {locked ? null : (
+        <TodosHere
+          onMark={({ id, circuitNumber }) =>
+            setForm({
+              start: newDraft(
+                harness.circuits.filter(({ number }) => number === circuitNumber).map((one) => one.id),
+                run?.id ?? '',
+                undefined,
+                undefined,
+              ),
+              todoId: id,
+            })
+          }
+        />
+      )}
       <section aria-label="Harness">
         {harness.runs.length > 1 ? (
           <HarnessTree harness={harness} findings={findings} runId={run?.id ?? ''} onPick={setRunId} />
@@ -214,6 +249,7 @@ export function SurveyStage() {
           <FindingsTable
             onEdit={(finding) => setForm({ start: draftOf(finding), version: view.findingVersions[finding.id] ?? 1 })}
             onRemove={(finding) => void remove(finding)}
+            onLeave={(finding) => void leave(finding)}
           />
         )}
       </section>
@@ -247,6 +283,7 @@ export function SurveyStage() {
             key={form.start.id}
             start={form.start}
             version={form.version}
+            todoId={form.todoId}
             onSaved={saved}
             onClose={closeForm}
           />
