@@ -5,7 +5,7 @@ import type { SpliceRecord } from '../record/index.ts';
 export const COMPARED = {
   method: 'Method',
   part: 'Part',
-  lot: 'Lot',
+  lot: 'Lot or reel',
   nest: 'Tool and nest',
   person: 'Who signed',
   model: 'Harness of one name',
@@ -47,8 +47,11 @@ function nestFirst(words: string): string {
 
 /** What counts of a record. */
 export function factOf(record: SpliceRecord): RepairFact {
-  const { parts = [], closedBy = [] } = record;
-  const lots = parts.flatMap(({ name, lot }) => (lot === undefined ? [] : [`${name}, lot ${lot}`]));
+  const { parts = [], wires = [], closedBy = [] } = record;
+  const lots = [
+    ...parts.flatMap(({ name, lot }) => (lot === undefined ? [] : [`${name}, lot ${lot}`])),
+    ...wires.flatMap(({ name, reel }) => (reel === undefined ? [] : [`${name}, reel ${reel}`])),
+  ];
   return {
     day: record.signedAt.slice(0, 10),
     machine: record.machine,

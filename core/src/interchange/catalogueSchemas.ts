@@ -21,8 +21,12 @@ import { area, cavityText, date, flag, lengthMm, list, range, ratedC, text, vers
 import { named, needed, oneOf, shape, usual, variants, withFields } from './schema/shape.ts';
 import { colourSchema, wireSchema } from './wireSchemas.ts';
 
+const price = Joi.number().min(0).max(1e6);
+
 /** What every part has, whatever its kind. */
-const stocked = shape<Pick<Part, 'id' | 'name' | 'quantity' | 'ratedC' | 'figuresFrom' | 'place' | 'lot' | 'colour'>>({
+const stocked = shape<
+  Pick<Part, 'id' | 'name' | 'quantity' | 'ratedC' | 'figuresFrom' | 'place' | 'lot' | 'price' | 'colour'>
+>({
   id: needed(text),
   name: needed(text),
   quantity: needed(Joi.number().integer().min(0).max(1e6)),
@@ -30,6 +34,7 @@ const stocked = shape<Pick<Part, 'id' | 'name' | 'quantity' | 'ratedC' | 'figure
   figuresFrom: usual(oneOf(['stamped', 'usual']), 'usual'),
   place: text,
   lot: text.max(60),
+  price,
   colour: oneOf(PART_COLOURS),
 });
 
@@ -112,7 +117,13 @@ export const toolSchema = named(
 );
 export const wireStockSchema = named(
   'reel',
-  shape<WireStock>({ id: needed(text), wire: needed(wireSchema), lengthMm: needed(lengthMm) }),
+  shape<WireStock>({
+    id: needed(text),
+    wire: needed(wireSchema),
+    lengthMm: needed(lengthMm),
+    reel: text.max(60),
+    pricePerM: price,
+  }),
 );
 
 /** A shelf in full: parts with their figures and quantities, tools, wire on hand. */

@@ -11,8 +11,8 @@ import type {
 } from '../operations/index.ts';
 import { FAILURE_NAMES } from '../damage/index.ts';
 import type { Ruling } from '../prove/index.ts';
-import type { Correction, RecordPhoto, RecordReading, SpliceRecord } from '../record/index.ts';
-import { date, flag, instant, positionMm, version } from './schema/fields.ts';
+import type { Correction, RecordCost, RecordPhoto, RecordReading, SpliceRecord } from '../record/index.ts';
+import { date, flag, instant, lengthMm, positionMm, version } from './schema/fields.ts';
 import { named, needed, oneOf, shape, type FieldsOf } from './schema/shape.ts';
 import { earlierSchema, onWireSchema } from './jobSchemas.ts';
 
@@ -31,6 +31,9 @@ export const rulingSchema = named(
 );
 
 type RecordPart = NonNullable<SpliceRecord['parts']>[number];
+type RecordEnd = NonNullable<SpliceRecord['atEnd']>;
+type RecordWire = NonNullable<SpliceRecord['wires']>[number];
+const amount = Joi.number().min(0);
 type RecordFailed = NonNullable<SpliceRecord['failedBefore']>[number];
 
 const correctionsSchema = Joi.array().items(
@@ -66,6 +69,8 @@ export const recordSchema = named(
     override: words,
     cause: words,
     parts: Joi.array().items(shape<RecordPart>({ name: needed(words), lot: words })),
+    wires: Joi.array().items(shape<RecordWire>({ name: needed(words), mm: needed(lengthMm), reel: words })),
+    cost: shape<RecordCost>({ minutes: needed(amount), parts: amount, unpriced: lines }),
     closedBy: lines,
     failedBefore: Joi.array().items(
       shape<RecordFailed>({ recordId: needed(words), words: needed(words), why: oneOf(FAILURE_NAMES) }),
@@ -75,6 +80,7 @@ export const recordSchema = named(
     temporaryUntil: words,
     putOff: version,
     onWire: onWireSchema,
+    atEnd: shape<RecordEnd>({ circuitId: needed(words), nodeId: needed(words), cavity: needed(words) }),
     cutsOut: lines,
     makesGood: lines,
     practice: needed(versionOfThing),

@@ -14,6 +14,7 @@ const COMMON: readonly Column[] = [
   { title: 'Quantity', path: 'quantity', holds: 'number' },
   { title: 'Place', path: 'place', holds: 'text' },
   { title: 'Lot', path: 'lot', holds: 'text' },
+  { title: 'Price', path: 'price', holds: 'number' },
   { title: 'Colour', path: 'colour', holds: 'text' },
   { title: 'Rated °C', path: 'ratedC', holds: 'number' },
   { title: 'Figures from', path: 'figuresFrom', holds: 'text' },
@@ -56,6 +57,8 @@ const WIRE_COLUMNS = [
   'Base colour',
   'Stripe',
   'Length mm',
+  'Reel',
+  'Price per m',
 ] as const;
 /** Every header of a shelf's table. */
 export const HEADERS: readonly string[] = [

@@ -28,12 +28,14 @@ const CLIP = ['clip', 'clip-S', 'Splice clip S', '12', '200', '0.35', '1', '4.5'
 
 describe('a shelf as a table', () => {
   it('goes out and comes back as it was, every part, tool and wire', () => {
-    const back = editCatalogue(
-      { ...FULL_SHELF, parts: [], tools: [], wires: [] },
-      editsOf(writeShelfTable(FULL_SHELF)),
-    );
-    expect(back.parts).toEqual(FULL_SHELF.parts.map((part) => ({ ...part })));
-    expect(back.wires).toEqual(FULL_SHELF.wires);
+    const noted = {
+      ...FULL_SHELF,
+      parts: FULL_SHELF.parts.map((part, at) => (at % 2 === 0 ? { ...part, lot: 'T-0412', price: at / 8 } : part)),
+      wires: FULL_SHELF.wires.map((one, at) => (at % 2 === 0 ? { ...one, reel: `R-${at}`, pricePerM: 2.5 } : one)),
+    };
+    const back = editCatalogue({ ...FULL_SHELF, parts: [], tools: [], wires: [] }, editsOf(writeShelfTable(noted)));
+    expect(back.parts).toEqual(noted.parts);
+    expect(back.wires).toEqual(noted.wires);
     expect(back.tools).toEqual(FULL_SHELF.tools.map((tool) => ({ ...tool })));
   });
   it('a pigtail wire by wire, and a kit by its family', () => {
@@ -100,10 +102,10 @@ describe('a shelf as a table', () => {
     [
       'a column nobody knows',
       [
-        [...HEAD, 'Price'],
+        [...HEAD, 'Shelf life'],
         [...CLIP, '3'],
       ],
-      { line: 1, column: 'Price' },
+      { line: 1, column: 'Shelf life' },
       /No column of a shelf/,
     ],
     [

@@ -87,11 +87,13 @@ function thingOf(
     };
   }
   if (kind === 'wire') {
-    const stripe = get('Stripe');
+    const [stripe, reel, pricePerM] = [get('Stripe'), get('Reel'), get('Price per m')];
     return {
       thing: {
         id: get('Id'),
         lengthMm: numberIn(get('Length mm')),
+        ...(reel === '' ? {} : { reel }),
+        ...(pricePerM === '' ? {} : { pricePerM: numberIn(pricePerM) }),
         wire: {
           size: sizeIn(get('Size known as'), get('Size')),
           conductor: conductorIn(get('Conductor')),
@@ -105,6 +107,8 @@ function thingOf(
         { path: 'wire.jacket', title: 'Jacket' },
         { path: 'wire.conductor', title: 'Conductor' },
         { path: 'lengthMm', title: 'Length mm' },
+        { path: 'reel', title: 'Reel' },
+        { path: 'pricePerM', title: 'Price per m' },
       ],
     };
   }

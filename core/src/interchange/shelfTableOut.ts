@@ -25,7 +25,7 @@ function toolCells(tool: Tool): Record<string, string> {
   };
 }
 
-function wireCells({ id, wire, lengthMm }: WireStock): Record<string, string> {
+function wireCells({ id, wire, lengthMm, reel, pricePerM }: WireStock): Record<string, string> {
   const { size } = wire;
   return {
     Id: id,
@@ -37,6 +37,8 @@ function wireCells({ id, wire, lengthMm }: WireStock): Record<string, string> {
     'Base colour': wire.colour.base,
     Stripe: wire.colour.stripe ?? '',
     'Length mm': String(lengthMm),
+    Reel: reel ?? '',
+    'Price per m': cell(pricePerM),
     Name: colourInWords(wire.colour),
   };
 }

@@ -6,7 +6,8 @@ import { maySign, readInWords, standingOf, type FunctionSeen, type Reading, type
 import { formatMm } from '../units/index.ts';
 import { colourInWords, wireInWords } from '../wire/index.ts';
 import { functionsOf, functionWords } from './functions.ts';
-import { madeOf, NO_LOTS, type LotOf, type Made } from './made.ts';
+import { costOf } from './cost.ts';
+import { madeOf, NOTHING_NOTED, type Made, type TakenFrom } from './made.ts';
 import type { RecordPhoto, RecordReading, SpliceRecord } from './types.ts';
 
 /** A record that cannot be made, with the splices that stand in the way. */
@@ -97,9 +98,16 @@ function saidWith({ procedure = '', checkedBy = '', photosOf }: Signing, finding
   };
 }
 
+/** Wire that was cut for it, with what is written on its reel. */
+const wiresOf = ({ wires }: Made, shelf: TakenFrom): SpliceRecord['wires'] =>
+  wires.map(({ name, mm, stockId }) => {
+    const reel = shelf.wires.find(({ id }) => id === stockId)?.reel;
+    return { name, mm: Math.round(mm), ...(reel === undefined ? {} : { reel }) };
+  });
+
 /**
  * The records of a job, one for each splice, cover and work at a cavity.
- * @param lotOf of which lot parts are, where that is known
+ * @param shelf what parts and wires were taken from: their lots, reels and prices, where they are noted
  * @throws RecordRefused when a splice has no readings, has not passed, or the plan still leaves a finding open
  */
 export function buildRecords(
@@ -109,7 +117,7 @@ export function buildRecords(
   signed: Signing,
   when: When = inUtc,
   seen: readonly FunctionSeen[] = [],
-  lotOf: LotOf = NO_LOTS,
+  shelf: TakenFrom = NOTHING_NOTED,
 ): SpliceRecord[] {
   const functions = functionsOf(job, plan, seen, readings);
   const circuitOf = new Map(job.harness.circuits.map((circuit) => [circuit.id, circuit]));
@@ -158,7 +166,8 @@ export function buildRecords(
     const home = job.harness.runs.find((one) => one.id === finding.runId);
     if (!circuit || !source || !home) return [];
     const ranked = finding.ranked.find((method) => method.methodId === finding.chosen);
-    return madeOf(finding, lotOf).map((made): SpliceRecord => {
+    const all = madeOf(finding, shelf);
+    return all.map((made): SpliceRecord => {
       const run = job.harness.runs.find((one) => one.id === made.runId) ?? home;
       const place = placeOn(run, made.atMm);
       return {
@@ -180,9 +189,11 @@ export function buildRecords(
         because: finding.because,
         ...(source.cause === undefined ? {} : { cause: CAUSES[source.cause as keyof typeof CAUSES] }),
         parts: made.parts.map(({ name, partId }) => {
-          const lot = lotOf(partId);
+          const lot = shelf.parts.find(({ id }) => id === partId)?.lot;
           return lot === undefined ? { name } : { name, lot };
         }),
+        ...(made.wires.length > 0 ? { wires: wiresOf(made, shelf) } : {}),
+        cost: costOf(made, finding, all.length, shelf),
         closedBy: made.closedBy,
         ...failedOf(source, job),
         override: finding.chosenBy && `${finding.chosenBy.by} chose this: ${finding.chosenBy.reason}`,
@@ -201,6 +212,7 @@ export function buildRecords(
         note: signed.note,
         ...saidWith(signed, finding.findingId),
         ...(made.body ? { onWire: { ...made.body, circuitId: circuit.id, runId: run.id } } : {}),
+        ...(made.at ? { atEnd: { ...made.at, circuitId: circuit.id } } : {}),
         ...(finding.cutsOut.length > 0 ? { cutsOut: finding.cutsOut.map((one) => one.id) } : {}),
         ...(source.makesGood ? { makesGood: source.makesGood } : {}),
       };

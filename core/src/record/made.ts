@@ -3,8 +3,22 @@ import type { Catalogue } from '../catalogue/index.ts';
 import type { EarlierRepair, Stretch } from '../damage/index.ts';
 import type { CavityPlan, FindingPlan } from '../plan/index.ts';
 import type { Check } from '../prove/index.ts';
+import type { InsertWireChoice } from '../sizing/index.ts';
 import { figure, formatMm } from '../units/index.ts';
 import { colourInWords, wireInWords } from '../wire/index.ts';
+
+/** A part that was taken, and how much was cut of a sleeve or a tape. */
+export interface PartTaken {
+  readonly name: string;
+  readonly partId?: string | undefined;
+  readonly cutMm?: number | undefined;
+}
+/** Wire that was taken, and from which of the shelf. */
+export interface WireTaken {
+  readonly name: string;
+  readonly mm: number;
+  readonly stockId?: string | undefined;
+}
 
 /** A splice, a cover or work at a cavity, as far as a record goes. */
 export interface Made {
@@ -19,7 +33,10 @@ export interface Made {
   readonly method: string;
   readonly materials: readonly string[];
   /** Its parts by name and id: what its materials name with their lots. */
-  readonly parts: readonly { readonly name: string; readonly partId?: string | undefined }[];
+  readonly parts: readonly PartTaken[];
+  readonly wires: readonly WireTaken[];
+  /** Where it is, for work at a cavity. */
+  readonly at?: { readonly nodeId: string; readonly cavity: string } | undefined;
   /** Tool and nest of each crimp, in words. */
   readonly closedBy: readonly string[];
   /** Tools of its own; absent where they are the chosen method's. */
@@ -37,21 +54,24 @@ function sparesEnded({ work: { cable }, steps }: CavityPlan): string[] {
 const crimpsOf = (by: FittedTerminal['crimpedBy']): readonly string[] =>
   by ? [by.conductor, ...(by.jacket === undefined ? [] : [by.jacket])] : [];
 
-/** Of which lot a part is, by its id; none where nobody noted one. */
-export type LotOf = (partId: string | undefined) => string | undefined;
-export const NO_LOTS: LotOf = () => undefined;
+/** The shelf that things were taken from, for what is noted of them there: lots, reels, prices. */
+export type TakenFrom = Pick<Catalogue, 'parts' | 'wires'>;
+export const NOTHING_NOTED: TakenFrom = { parts: [], wires: [] };
 
-/** Lots of the parts that are in use on a shelf. */
-export const lotsOn =
-  ({ parts }: Pick<Catalogue, 'parts'>): LotOf =>
-  (partId) =>
-    parts.find(({ id }) => id === partId)?.lot;
-
-/** The splices, the cover and the work at a cavity of a finding. @param lotOf of which lot its parts are */
-export function madeOf(finding: FindingPlan, lotOf: LotOf = NO_LOTS): Made[] {
+/** The splices, the cover and the work at a cavity of a finding. @param shelf what its parts and wires were taken from */
+export function madeOf(finding: FindingPlan, shelf: TakenFrom = NOTHING_NOTED): Made[] {
   const ofLot = (words: string, partId: string | undefined): string => {
-    const lot = lotOf(partId);
+    const lot = shelf.parts.find(({ id }) => id === partId)?.lot;
     return lot === undefined ? words : `${words}, lot ${lot}`;
+  };
+  const cutFrom = ({ wire, stockId }: InsertWireChoice, mm: number): WireTaken => ({
+    name: `${wireInWords(wire)}, ${colourInWords(wire.colour)}`,
+    mm,
+    ...(stockId === undefined ? {} : { stockId }),
+  });
+  const wireWords = ({ name, mm, stockId }: WireTaken): string => {
+    const reel = shelf.wires.find(({ id }) => id === stockId)?.reel;
+    return `${name}, ${formatMm(mm, 0)}${reel === undefined ? '' : `, reel ${reel}`}`;
   };
   const splices = finding.splices.map((splice): Made => {
     const { seal } = splice.joint;
@@ -61,11 +81,9 @@ export function madeOf(finding: FindingPlan, lotOf: LotOf = NO_LOTS): Made[] {
         : seal.kind === 'wrap'
           ? [ofLot(`${seal.name}, ${figure(seal.lengthMm, 0)} mm`, seal.partId)]
           : [];
-    const insert =
+    const wires =
       finding.insert && (finding.isLead ? finding.approach !== 'pigtail' : splice.side === 'left')
-        ? [
-            `${wireInWords(finding.insert.wire.wire)}, ${colourInWords(finding.insert.wire.wire.colour)}, ${formatMm(finding.insert.lengthMm, 0)}`,
-          ]
+        ? [cutFrom(finding.insert.wire, finding.insert.lengthMm)]
         : [];
     return {
       id: splice.id,
@@ -77,13 +95,15 @@ export function madeOf(finding: FindingPlan, lotOf: LotOf = NO_LOTS): Made[] {
       method: splice.methodName,
       parts: [
         { name: splice.joint.partName, partId: splice.joint.partId },
-        ...(seal.kind === 'sleeve' || seal.kind === 'wrap' ? [{ name: seal.name, partId: seal.partId }] : []),
+        ...(seal.kind === 'sleeve' ? [{ name: seal.name, partId: seal.partId, cutMm: seal.cutMm }] : []),
+        ...(seal.kind === 'wrap' ? [{ name: seal.name, partId: seal.partId, cutMm: seal.lengthMm }] : []),
       ],
+      wires,
       closedBy: splice.closedBy ? [...new Set([splice.closedBy.left, splice.closedBy.right])] : [],
       materials: [
         ofLot(splice.joint.partName, splice.joint.partId),
         ...cover,
-        ...insert,
+        ...wires.map(wireWords),
         ...(splice.shield ? [`shield: ${splice.shield.joint.partName}`] : []),
       ],
     };
@@ -93,6 +113,15 @@ export function madeOf(finding: FindingPlan, lotOf: LotOf = NO_LOTS): Made[] {
   for (const cavity of [finding.cavity, finding.far]) {
     if (!cavity) continue;
     const { work } = cavity;
+    const wires =
+      finding.added && (cavity === finding.far || !finding.far)
+        ? [
+            {
+              ...cutFrom(finding.added.wire, finding.added.lengthMm),
+              name: `${wireInWords(work.wire)}, ${colourInWords(work.wire.colour)}`,
+            },
+          ]
+        : [];
     const materials = [
       ...(work.terminal
         ? [
@@ -100,9 +129,7 @@ export function madeOf(finding: FindingPlan, lotOf: LotOf = NO_LOTS): Made[] {
             ...(work.terminal.seal ? [work.terminal.seal.name] : []),
           ]
         : []),
-      ...(finding.added && (cavity === finding.far || !finding.far)
-        ? [`${wireInWords(work.wire)}, ${colourInWords(work.wire.colour)}, ${formatMm(finding.added.lengthMm, 0)}`]
-        : []),
+      ...wires.map(wireWords),
       ...sparesEnded(cavity),
       `${work.nodeName}, cavity ${work.at.cavity}`,
     ];
@@ -114,6 +141,8 @@ export function madeOf(finding: FindingPlan, lotOf: LotOf = NO_LOTS): Made[] {
       checks: cavity.checks,
       method: cavity.name,
       parts: work.terminal ? [{ name: work.terminal.partName, partId: work.terminal.partId }] : [],
+      wires,
+      at: { nodeId: work.at.nodeId, cavity: work.at.cavity },
       closedBy: crimpsOf(work.terminal?.crimpedBy),
       materials,
       tools: work.toolNames,
@@ -129,7 +158,8 @@ export function madeOf(finding: FindingPlan, lotOf: LotOf = NO_LOTS): Made[] {
           body: { kind: 'cover', ...cover.covers, diameterMm: cover.diameterMm },
           checks: cover.checks,
           method: cover.name,
-          parts: [{ name: cover.partName, partId: coverPart }],
+          parts: [{ name: cover.partName, partId: coverPart, cutMm: cover.lengthMm }],
+          wires: [],
           closedBy: [],
           materials: [ofLot(`${cover.partName}, ${figure(cover.lengthMm, 0)} mm`, coverPart)],
         },

@@ -4,7 +4,7 @@ import type { Job } from '../job/index.ts';
 import type { Plan } from '../plan/index.ts';
 import type { Check, Reading, ReadingValue } from '../prove/index.ts';
 import { jobWith, planOf, WET_SHAKING } from '../test/samples.ts';
-import { buildRecords, lotsOn, jobSheet, recordColumns, recordRow, RecordRefused } from './index.ts';
+import { buildRecords, jobSheet, recordColumns, recordRow, RecordRefused } from './index.ts';
 
 const SIGNED = { by: 'Ines', at: '2030-01-01T12:00:00Z', note: 'done' };
 const job: Job = jobWith([{ kind: 'parted', slackMm: 30, temporaryUntil: '2030-03-01' }], { zone: WET_SHAKING });
@@ -56,15 +56,10 @@ describe('a record', () => {
     expect(refusal(allGood, { ...job, gate: {} })).toContain('The gate is not open'));
   it('names the lot of each part that has one noted, and of no other', () => {
     const withLots = (lots: Readonly<Record<string, string>>) =>
-      buildRecords(
-        job,
-        plan,
-        allGood,
-        SIGNED,
-        undefined,
-        [],
-        lotsOn({ parts: FULL_SHELF.parts.map((part) => ({ ...part, lot: lots[part.id] })) }),
-      )[0]?.materials;
+      buildRecords(job, plan, allGood, SIGNED, undefined, [], {
+        ...FULL_SHELF,
+        parts: FULL_SHELF.parts.map((part) => ({ ...part, lot: lots[part.id] })),
+      })[0]?.materials;
     expect(withLots({ [splice.joint.partId]: 'T-0412' })).toEqual(['Sealed butt, middle, lot T-0412']);
     expect(withLots({ clip: 'T-0412' })).toEqual(['Sealed butt, middle']);
   });

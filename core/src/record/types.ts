@@ -27,6 +27,15 @@ interface RecordPlace {
   readonly fromName: string;
 }
 
+/** What one of a finding's makes cost: bench minutes as planned, parts and wire by the shelf's prices on that day. */
+export interface RecordCost {
+  readonly minutes: number;
+  /** In the shop's own money; absent where the shelf has no price of anything that was taken. */
+  readonly parts?: number | undefined;
+  /** What the shelf has no price of, so that it is not in the sum. */
+  readonly unpriced?: readonly string[] | undefined;
+}
+
 /** What was found and done there, with what, and why that way. */
 interface RecordWork {
   readonly finding: string;
@@ -40,6 +49,11 @@ interface RecordWork {
   readonly cause?: string | undefined;
   /** Its parts, each with its lot where that is noted; absent in records made before they were kept apart. */
   readonly parts?: readonly { readonly name: string; readonly lot?: string | undefined }[] | undefined;
+  /** Wire that was cut for it, each with what is written on its reel where that is noted. */
+  readonly wires?:
+    readonly { readonly name: string; readonly mm: number; readonly reel?: string | undefined }[] | undefined;
+  /** What it cost; absent in records made before it was kept. */
+  readonly cost?: RecordCost | undefined;
   /** Tool and nest of each crimp. */
   readonly closedBy?: readonly string[] | undefined;
   /** Earlier repairs that were found to have failed here, by the ids of their records, and why. */
@@ -56,6 +70,8 @@ interface RecordWork {
 interface RecordLeft {
   /** Its body on the wire; absent for work at a cavity, and in records made before it was kept. */
   readonly onWire?: Omit<EarlierRepair, 'id' | 'words' | 'method'> | undefined;
+  /** At which connector's cavity or end it is, for work at one; absent in records made before it was kept. */
+  readonly atEnd?: { readonly circuitId: string; readonly nodeId: string; readonly cavity: string } | undefined;
   /** Earlier repairs that were cut out with it, by id. */
   readonly cutsOut?: readonly string[] | undefined;
   /** Temporary repairs that it makes good, by the ids of their records. */

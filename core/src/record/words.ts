@@ -1,5 +1,5 @@
 import { failureInWords } from '../damage/index.ts';
-import type { Correction, SpliceRecord } from './types.ts';
+import type { Correction, RecordCost, SpliceRecord } from './types.ts';
 
 /** "Ines Valdur, 2026-10-04: The tool was number 4." */
 export const correctionWords = ({ by, at, text }: Correction): string => `${by}, ${at.slice(0, 10)}: ${text}`;
@@ -7,6 +7,13 @@ export const correctionWords = ({ by, at, text }: Correction): string => `${by},
 /** What was read of a repair, in words: "Tug: held 62 N". Of the last make only. */
 export const proofWords = ({ readings, redos }: Pick<SpliceRecord, 'readings' | 'redos'>): string[] =>
   readings.filter(({ make }) => make === redos + 1).map(({ title, words }) => `${title}: ${words}`);
+
+/** "6.5 min at the bench as planned; parts 3.20, without tape": what it cost, as far as it is known. */
+export function costWords({ minutes, parts, unpriced = [] }: RecordCost): string {
+  const bench = `${minutes} min at the bench, as planned`;
+  if (parts === undefined) return bench;
+  return `${bench}; parts ${parts.toFixed(2)}${unpriced.length === 0 ? '' : `, without ${unpriced.join(', ')}`}`;
+}
 
 /** All that a record is found by: every word that it says, and what was noted when it was found. */
 export const recordText = (record: SpliceRecord, more: readonly (string | undefined)[] = []): string =>

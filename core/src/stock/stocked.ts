@@ -21,6 +21,8 @@ export interface Stocked {
   readonly place?: string | undefined;
   /** The maker's lot of what is in use, as printed on its bag: a record says of which lot a part was. */
   readonly lot?: string | undefined;
+  /** What one costs, a piece, a stick or a roll, in the shop's own money. */
+  readonly price?: number | undefined;
   /** Colour of an insulated part, as it is; held against the stamped range, and never decided by. */
   readonly colour?: PartColour | undefined;
 }

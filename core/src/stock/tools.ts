@@ -79,4 +79,8 @@ export interface WireStock {
   readonly id: string;
   readonly wire: WireSpec;
   readonly lengthMm: number;
+  /** What is written on the reel, or the harness that it was cut from: a record says from which a wire was cut. */
+  readonly reel?: string | undefined;
+  /** What a metre costs, in the shop's own money. */
+  readonly pricePerM?: number | undefined;
 }

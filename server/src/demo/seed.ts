@@ -7,7 +7,7 @@ import { mishapCost, mishapOf, type MishapSaid, type Progress } from '@mendum/co
 import { allMakes, plan, type Plan, type SplicePlan } from '@mendum/core/plan';
 import { BENCH_SOLDER, CRIMP_FIRST, type Practice } from '@mendum/core/practice';
 import type { FunctionSeen, Check, ReadingValue } from '@mendum/core/prove';
-import { buildRecords, functionsOf, lotsOn, RecordRefused } from '@mendum/core/record';
+import { buildRecords, functionsOf, RecordRefused } from '@mendum/core/record';
 import {
   CatalogueEntity,
   FindingEntity,
@@ -178,7 +178,7 @@ async function finish(manager: EntityManager, { job, practice, by, note, failFir
     { by, at: signedAt, note },
     inLocalTime,
     functions,
-    lotsOn(stored.catalogue),
+    stored.catalogue,
   )) {
     await keepRecord(manager, {
       id: randomUUID(),

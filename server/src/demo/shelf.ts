@@ -55,7 +55,23 @@ const reel = (
   lengthMm: number,
   base: ColourName,
   stripe?: ColourName,
-): Catalogue['wires'][number] => ({ id, wire: wire(areaMm2, base, stripe), lengthMm });
+): Catalogue['wires'][number] => ({
+  id,
+  wire: wire(areaMm2, base, stripe),
+  lengthMm,
+  reel: `R-${Math.round(areaMm2 * 100)}${base.slice(0, 2)}${stripe?.slice(0, 2) ?? ''}`.toUpperCase(),
+  pricePerM: Math.round((0.2 + 0.35 * areaMm2) * 100) / 100,
+});
+
+/** What a piece, a stick or a roll costs at Tarnbeck Works, where somebody noted it. */
+const PRICES: Readonly<Partial<Record<Part['kind'], number>>> = {
+  sealedButt: 0.85,
+  plainButt: 0.2,
+  clip: 0.15,
+  sleeve: 4.5,
+  terminal: 0.3,
+  wireSeal: 0.12,
+};
 
 /** Connector parts that are known by their series and not by a usual size. */
 const OF_SERIES: readonly Part[] = [
@@ -107,6 +123,7 @@ function atTarnbeck(part: Part): Part {
   const there: Part = {
     ...part,
     quantity,
+    price: PRICES[part.kind],
     ...(quantity === 0
       ? {}
       : { place: RACK.has(part.kind) ? 'Rack B' : DRAWER.has(part.kind) ? 'Drawer 4' : 'Drawer 2' }),

@@ -15,7 +15,7 @@ import {
 } from '@mendum/core/plan';
 import type { Practice } from '@mendum/core/practice';
 import type { Check } from '@mendum/core/prove';
-import { buildRecords, lotsOn, photosOf, RecordRefused, type Signing, type SpliceRecord } from '@mendum/core/record';
+import { buildRecords, photosOf, RecordRefused, type Signing, type SpliceRecord } from '@mendum/core/record';
 import type { ChainState, Comebacks, ComebacksAsked, FoundCircuit, JobEffect } from '@mendum/core/operations';
 import { askBy, headOf, rowsOf } from '../chain/stored.ts';
 import { walk } from '../chain/walk.ts';
@@ -95,7 +95,7 @@ function recordsOf({ stored, plan }: Planned, signed: Signed): SpliceRecord[] {
       { ...signed, photosOf: (findingId) => photosOf(stored.photos, findingId, workedAt(stored, findingId)) },
       inLocalTime,
       stored.row.functions,
-      lotsOn(stored.catalogue),
+      stored.catalogue,
     );
     if (records.length === 0)
       throw new AppError('RECORD_REFUSED', `Job ${stored.row.number} has no splice and no cover to record.`, {

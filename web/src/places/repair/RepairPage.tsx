@@ -1,6 +1,6 @@
 import { Link, useParams } from 'react-router';
 import type { RecordFound } from '@mendum/core/operations';
-import { correctionWords, TAKEN_WORDS } from '@mendum/core/record';
+import { correctionWords, costWords, TAKEN_WORDS } from '@mendum/core/record';
 import { useHarnessQuery, useRecordQuery } from '../../app/api.ts';
 import { errorOf } from '../../app/errors.ts';
 import { LabelPanel } from '../../labels/LabelPanel.tsx';
@@ -61,6 +61,7 @@ function Repair({ found }: { readonly found: RecordFound }) {
           {body.failedBefore && body.failedBefore.length > 0 ? (
             <Said title="Failed before">{body.failedBefore.map(({ words }) => words).join('; ')}</Said>
           ) : null}
+          {body.cost === undefined ? null : <Said title="Cost">{costWords(body.cost)}</Said>}
           {body.procedure === undefined ? null : <Said title="Followed">{body.procedure}</Said>}
           <Said title="Signed">
             {body.signedBy}, <span className="figure">{body.signedAt.slice(0, 10)}</span>

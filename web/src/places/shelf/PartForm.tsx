@@ -58,6 +58,13 @@ export function PartForm({ item: part, onSave, ...frame }: ItemFormProps<Part>) 
         <NumberField label="On the shelf" unit="pcs" {...form.field('quantity')} />
         <TextField label="Where it is kept" maxLength={200} {...form.field('place')} />
         <TextField label="Lot in use" maxLength={60} {...form.field('lot')} />
+        <NumberField
+          label="Price of one"
+          hint="Stands in records, and goes out with them."
+          unit=""
+          step="any"
+          {...form.field('price')}
+        />
         {kindOf(part.kind).fields.map((figure) => (
           <FigureField key={figure.path} form={form} figure={figure} />
         ))}

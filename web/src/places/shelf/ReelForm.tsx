@@ -2,7 +2,7 @@ import type { WireStock } from '@mendum/core/stock';
 import { wireStockSchema } from '@mendum/core/schemas';
 import { JacketFields } from '../../form/JacketFields.tsx';
 import { useThing } from '../../form/useThing.ts';
-import { NumberField } from '../../ui/field.tsx';
+import { NumberField, TextField } from '../../ui/field.tsx';
 import { WireFields } from '../../ui/wireFields.tsx';
 import { ItemForm, type ItemFormProps } from './ItemForm.tsx';
 
@@ -19,7 +19,17 @@ export function ReelForm({ item: reel, onSave, ...frame }: ItemFormProps<WireSto
     >
       <WireFields wire={form.typed.wire} onChange={(wire) => form.set('wire', wire)} />
       <JacketFields form={form} wire={form.typed.wire} at="wire" />
-      <NumberField label="Left of it" unit="mm" {...form.field('lengthMm')} />
+      <div className="grid grid-cols-2 gap-3">
+        <NumberField label="Left of it" unit="mm" {...form.field('lengthMm')} />
+        <TextField label="Reel, or where it was cut" maxLength={60} {...form.field('reel')} />
+        <NumberField
+          label="Price of a metre"
+          hint="Stands in records, and goes out with them."
+          unit=""
+          step="any"
+          {...form.field('pricePerM')}
+        />
+      </div>
     </ItemForm>
   );
 }
