@@ -1,19 +1,20 @@
-import type { EarlierRepair } from './earlier.ts';
+import type { EarlierWork, KnownRepair } from './earlier.ts';
 import { FAILURES, type EarlierSeen, type Failure } from './failure.ts';
 
 /** An earlier repair that failed, and why. */
 export interface FailedBefore {
-  readonly repair: EarlierRepair;
+  readonly repair: KnownRepair;
   readonly why?: Failure | undefined;
 }
 
 /** The earlier repairs that are said to have failed at a finding. */
 export const failedBefore = (
   { earlierSeen = [] }: { readonly earlierSeen?: readonly EarlierSeen[] | undefined },
-  earlier: readonly EarlierRepair[] = [],
+  { earlier = [], earlierEnds = [] }: EarlierWork,
 ): readonly FailedBefore[] =>
   earlierSeen.flatMap(({ repairId, failed, why }) => {
-    const repair = failed ? earlier.find(({ id }) => id === repairId) : undefined;
+    const known: readonly KnownRepair[] = failed ? [...earlier, ...earlierEnds] : [];
+    const repair = known.find(({ id }) => id === repairId);
     return repair ? [{ repair, why }] : [];
   });
 

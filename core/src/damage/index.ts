@@ -23,7 +23,7 @@ export {
   RUN_FINDING_KINDS,
   runKindOf,
 } from './types.ts';
-export type { EarlierRepair } from './earlier.ts';
+export type { EarlierEnd, EarlierRepair, EarlierWork } from './earlier.ts';
 export { repairsNear } from './near.ts';
 export { failedBefore, failureInWords, withAnswer } from './comeback.ts';
 export { FAILURE_NAMES, FAILURES, type EarlierSeen, type Failure } from './failure.ts';

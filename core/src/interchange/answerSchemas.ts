@@ -89,6 +89,7 @@ const harnessView = named(
   }),
 );
 
+type OtherHarness = AnswerOf<'harnessHistory'>['others'][number];
 type Change = JobEffect['changes'][number];
 const jobEffect = named(
   'jobEffect',
@@ -234,6 +235,9 @@ export const ANSWERS: { readonly [N in AnsweringName]: Joi.Schema } = {
     harnessId: needed(words),
     done: needed(Joi.array().items(doneRepair)),
     total: needed(whole),
+    others: needed(
+      Joi.array().items(shape<OtherHarness>({ harnessId: needed(words), name: needed(words), records: needed(whole) })),
+    ),
   }),
   calendarAddress: answer<'calendarAddress'>({ path: words }),
   setCalendar: answer<'setCalendar'>({ path: words }),

@@ -8,7 +8,7 @@ import {
   type Redo,
   type Spent,
 } from '../approach/index.ts';
-import type { EarlierRepair } from '../damage/index.ts';
+import type { EarlierEnd, EarlierRepair } from '../damage/index.ts';
 import { METHOD_IDS } from '../family/index.ts';
 import type { Job } from '../job/index.ts';
 import type { LayoutWishes, Pin } from '../layout/index.ts';
@@ -16,7 +16,19 @@ import { MISHAPS } from '../step/index.ts';
 import { findingSchema } from './findingSchema.ts';
 import { harnessSchema, machineSchema } from './harnessSchemas.ts';
 import { mappingSchema } from './mappingSchemas.ts';
-import { above0, date, flag, id, lengthMm, list, longText, positionMm, saidBy, text } from './schema/fields.ts';
+import {
+  cavityText,
+  above0,
+  date,
+  flag,
+  id,
+  lengthMm,
+  list,
+  longText,
+  positionMm,
+  saidBy,
+  text,
+} from './schema/fields.ts';
 import { named, needed, oneOf, shape, usual } from './schema/shape.ts';
 
 type EntryOf<K extends keyof Gate> = NonNullable<Gate[K]>;
@@ -87,6 +99,19 @@ export const earlierSchema = named(
   shape<EarlierRepair>({ id: needed(id), ...onWireFields, words: needed(text), method: text }),
 );
 
+/** The last work of an earlier job at a cavity or an end. */
+const earlierEndSchema = named(
+  'earlierEnd',
+  shape<EarlierEnd>({
+    id: needed(id),
+    circuitId: needed(id),
+    nodeId: needed(id),
+    cavity: needed(cavityText),
+    words: needed(text),
+    method: text,
+  }),
+);
+
 /** What people decided about the layout. */
 export const layoutSchema = named(
   'layout',
@@ -122,6 +147,7 @@ const jobFields = {
   redos: usual(list(redoSchema), []),
   held: list(heldSchema),
   earlier: list(earlierSchema),
+  earlierEnds: list(earlierEndSchema),
   mappings: list(mappingSchema),
   layout: layoutSchema,
 };

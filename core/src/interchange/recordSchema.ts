@@ -32,6 +32,7 @@ export const rulingSchema = named(
 
 type RecordPart = NonNullable<SpliceRecord['parts']>[number];
 type RecordEnd = NonNullable<SpliceRecord['atEnd']>;
+const atEndSchema = shape<RecordEnd>({ circuitId: needed(words), nodeId: needed(words), cavity: needed(words) });
 type RecordWire = NonNullable<SpliceRecord['wires']>[number];
 const amount = Joi.number().min(0);
 type RecordFailed = NonNullable<SpliceRecord['failedBefore']>[number];
@@ -80,7 +81,7 @@ export const recordSchema = named(
     temporaryUntil: words,
     putOff: version,
     onWire: onWireSchema,
-    atEnd: shape<RecordEnd>({ circuitId: needed(words), nodeId: needed(words), cavity: needed(words) }),
+    atEnd: atEndSchema,
     cutsOut: lines,
     makesGood: lines,
     practice: needed(versionOfThing),
@@ -166,6 +167,7 @@ export const doneRepair = named(
         corrections: correctionsSchema,
         signedBy: needed(words),
         signedAt: needed(instant),
+        atEnd: atEndSchema,
       }),
     ),
     proved: needed(lines),

@@ -156,8 +156,20 @@ function checkBelongings(job: Job): JobProblem[] {
 }
 
 /** Earlier repairs on a wire or a run that is not there, or beyond its end. */
-function checkEarlier({ harness, earlier = [] }: Job): JobProblem[] {
-  return earlier.flatMap((one, index): JobProblem[] => {
+function checkEarlier({ harness, earlier = [], earlierEnds = [] }: Job): JobProblem[] {
+  const ends = earlierEnds.flatMap(({ id, circuitId, nodeId }, index) =>
+    harness.circuits.some((one) => one.id === circuitId) && harness.nodes.some((one) => one.id === nodeId)
+      ? []
+      : [
+          problem(
+            'EARLIER_ELSEWHERE',
+            `/earlierEnds/${index}`,
+            `The earlier work "${id}" is on a circuit or at a connector that this harness does not have.`,
+            'Correct its place, or leave it out.',
+          ),
+        ],
+  );
+  const repairs = earlier.flatMap((one, index): JobProblem[] => {
     const run = harness.runs.find((other) => other.id === one.runId);
     const circuit = harness.circuits.find((other) => other.id === one.circuitId);
     const wrong =
@@ -170,6 +182,7 @@ function checkEarlier({ harness, earlier = [] }: Job): JobProblem[] {
       ? []
       : [problem('EARLIER_ELSEWHERE', `/earlier/${index}`, wrong, 'Correct its place, or leave it out.')];
   });
+  return [...repairs, ...ends];
 }
 
 /** Splices that are made on a run in which their circuit does not go on from their finding's. */

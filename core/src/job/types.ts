@@ -1,5 +1,5 @@
 import type { Choice, Gate, BegunWork, Redo } from '../approach/index.ts';
-import type { EarlierRepair, Finding } from '../damage/index.ts';
+import type { EarlierEnd, EarlierRepair, Finding } from '../damage/index.ts';
 import type { Harness } from '../harness/index.ts';
 import type { LayoutWishes, Pin } from '../layout/index.ts';
 import type { MappingCard } from '../mapping/index.ts';
@@ -34,6 +34,8 @@ export interface Job {
   readonly redos: readonly Redo[];
   /** Repairs of earlier jobs that are on the harness already. */
   readonly earlier?: readonly EarlierRepair[] | undefined;
+  /** The last work of earlier jobs at cavities and ends. */
+  readonly earlierEnds?: readonly EarlierEnd[] | undefined;
   /** What people decided about the layout. */
   readonly layout?: LayoutWishes | undefined;
   /** What begun work is made by. */

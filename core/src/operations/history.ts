@@ -29,6 +29,7 @@ export type DoneBody = Pick<
   | 'corrections'
   | 'signedBy'
   | 'signedAt'
+  | 'atEnd'
 >;
 
 /** A repair that was done on a harness. */
@@ -56,6 +57,8 @@ export interface HarnessHistory {
   readonly done: readonly DoneRepair[];
   /** How many there are in all. */
   readonly total: number;
+  /** Other harnesses of the same machine. */
+  readonly others: readonly { readonly harnessId: string; readonly name: string; readonly records: number }[];
 }
 
 /** What repairs are compared by, and when they were signed; ISO days, both counted in. */

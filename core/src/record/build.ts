@@ -53,8 +53,8 @@ export function readingsOf(made: Made, readings: readonly Reading[]): RecordRead
 }
 
 /** What failed here before, by the records of it. */
-function failedOf(found: Finding, { earlier }: Pick<Job, 'earlier'>): Pick<SpliceRecord, 'failedBefore'> {
-  const failed = failedBefore(found, earlier).map(({ repair: { id, words }, why }) => ({ recordId: id, words, why }));
+function failedOf(found: Finding, job: Pick<Job, 'earlier' | 'earlierEnds'>): Pick<SpliceRecord, 'failedBefore'> {
+  const failed = failedBefore(found, job).map(({ repair: { id, words }, why }) => ({ recordId: id, words, why }));
   return failed.length > 0 ? { failedBefore: failed } : {};
 }
 

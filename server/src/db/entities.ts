@@ -97,6 +97,7 @@ export const JobEntity = new EntitySchema<Rows.JobRow>({
     functions: { ...json, default: '[]' },
     held: { ...json, default: '[]' },
     earlier: { ...json, default: '[]' },
+    earlierEnds: { ...json, default: '[]' },
     layout: { ...json, default: JSON.stringify(NO_WISHES) },
     version: whole,
     createdBy: text,

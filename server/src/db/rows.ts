@@ -1,6 +1,6 @@
 import type { Gate, BegunWork, Mishap } from '@mendum/core/approach';
 import type { ConnectorFace, ConnectorIdentity, LockFamily } from '@mendum/core/connector';
-import type { EarlierRepair, Finding } from '@mendum/core/damage';
+import type { EarlierEnd, EarlierRepair, Finding } from '@mendum/core/damage';
 import type { Circuit, Feature, HarnessNode, Cable, Zone } from '@mendum/core/harness';
 import type { LayoutWishes } from '@mendum/core/layout';
 import type { MappingCard } from '@mendum/core/mapping';
@@ -87,6 +87,7 @@ export interface JobRow {
   held: readonly BegunWork[];
   /** Repairs on its harness that came with its file. */
   earlier: readonly EarlierRepair[];
+  earlierEnds: readonly EarlierEnd[];
   layout: LayoutWishes;
   version: number;
   createdBy: string;

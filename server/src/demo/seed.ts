@@ -73,7 +73,7 @@ interface Finished {
 async function sayFailed(manager: EntityManager, jobId: string, why: Failure): Promise<void> {
   const { job } = await loadJob(manager, jobId);
   for (const [position, found] of job.findings.entries()) {
-    const [near] = repairsNear(found, job.earlier);
+    const [near] = repairsNear(found, job);
     if (near)
       await manager.save(
         FindingEntity,

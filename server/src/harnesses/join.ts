@@ -17,6 +17,7 @@ import type { HarnessRow, JobRow } from '../db/rows.ts';
 import { AppError } from '../errors.ts';
 import { mustBeCurrent } from '../jobs/change.ts';
 import { repairsOn } from '../jobs/earlier.ts';
+import { keptEnds } from '../jobs/earlierEnds.ts';
 import { findingRow, loadJob } from '../jobs/store.ts';
 import { todosJoined } from '../todo/store.ts';
 import { nameHarness } from './name.ts';
@@ -92,11 +93,11 @@ async function bringJob(
     );
   await manager.delete(PinEntity, { jobId: job.id });
   for (const pin of moved.pins) await manager.insert(PinEntity, { jobId: job.id, runId: null, ...pin });
-  const { mappings, layout, earlier, functions } = renamedIn(stored.row, ids);
+  const { mappings, layout, earlier, earlierEnds, functions } = renamedIn(stored.row, ids);
   await manager.update(
     JobEntity,
     { id: job.id },
-    { harnessId, mappings, layout, earlier, functions, version: job.version + 1, updatedAt: now },
+    { harnessId, mappings, layout, earlier, earlierEnds, functions, version: job.version + 1, updatedAt: now },
   );
 }
 
@@ -120,13 +121,25 @@ async function joinRepairs(
 ): Promise<HarnessRow['placed']> {
   const own = repairsOn(manager, row, () => true);
   const theirs = repairsOn(manager, other, () => true);
+  const [ownEnds, theirEnds] = [keptEnds(manager, row.id), keptEnds(manager, other.id)];
   for (const state of await statesOf(manager, row.id))
-    await manager.update(HarnessEntity, { id: state.id }, { placed: { ...state.placed, ...nowhere(theirs.keys()) } });
+    await manager.update(
+      HarnessEntity,
+      { id: state.id },
+      { placed: { ...state.placed, ...nowhere([...theirs.keys(), ...theirEnds.map(({ key }) => key)]) } },
+    );
   for (const state of await statesOf(manager, other.id))
-    await manager.update(HarnessEntity, { id: state.id }, { placed: { ...state.placed, ...nowhere(own.keys()) } });
+    await manager.update(
+      HarnessEntity,
+      { id: state.id },
+      { placed: { ...state.placed, ...nowhere([...own.keys(), ...ownEnds.map(({ key }) => key)]) } },
+    );
   const placed: Record<string, WirePlace | null> = { ...row.placed };
   for (const [key, { circuitId, runId, fromMm, toMm }] of theirs)
     placed[key] = renamedIn({ circuitId, runId, fromMm, toMm }, ids);
+  // Work at a cavity that is named otherwise by now is not taken for work at another.
+  for (const { key, body } of theirEnds)
+    if (JSON.stringify(renamedIn(body.atEnd, ids)) !== JSON.stringify(body.atEnd)) placed[key] = null;
   return placed;
 }
 

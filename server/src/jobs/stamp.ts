@@ -21,6 +21,7 @@ const essence = (job: Job, { row, harnessVersion }: StoredJob): { readonly [K in
   mappings: job.mappings ?? [],
   held: job.held ?? [],
   earlier: job.earlier ?? [],
+  earlierEnds: job.earlierEnds ?? [],
   layout: row.layout,
   choices: job.choices,
   pins: inOrder(job.pins),

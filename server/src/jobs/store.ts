@@ -26,6 +26,7 @@ import type { JobRow, PhotoRow, RecordRow, TickRow } from '../db/rows.ts';
 import { AppError } from '../errors.ts';
 import { insertHarness, loadHarness, sameHarness } from '../harnesses/store.ts';
 import { earlierOn, stillOn } from './earlier.ts';
+import { endsOn, endsStillOn } from './earlierEnds.ts';
 import { keepPractice, loadPractice } from '../practices/load.ts';
 
 /** A tick or a reading, as far as it says when somebody was at work; one that was taken back says nothing. */
@@ -122,6 +123,7 @@ export async function loadJob(manager: EntityManager, jobId: string): Promise<St
     [...row.earlier.filter((one) => !recorded.some((other) => other.id === one.id)), ...recorded],
     harness,
   );
+  const earlierEnds = endsStillOn([...endsOn(manager, row, records[0]?.chainRow), ...row.earlierEnds], harness);
   return {
     row,
     harnessVersion,
@@ -154,6 +156,7 @@ export async function loadJob(manager: EntityManager, jobId: string): Promise<St
       ...(row.mappings.length === 0 ? {} : { mappings: row.mappings }),
       ...(row.held.length === 0 ? {} : { held: row.held }),
       ...(earlier.length === 0 ? {} : { earlier }),
+      ...(earlierEnds.length === 0 ? {} : { earlierEnds }),
       ...(isEmpty(row.layout) ? {} : { layout: row.layout }),
       choices: [...latest.values()].flatMap(({ findingId, use, terminal, reason, by, at }) =>
         use === null
@@ -267,6 +270,7 @@ export async function insertJob(
     status: 'open',
     held: job.held ?? [],
     earlier: job.earlier ?? [],
+    earlierEnds: job.earlierEnds ?? [],
     layout: job.layout ?? NO_WISHES,
     openedOn: job.asOf ?? now.slice(0, 10),
     gate: job.gate,

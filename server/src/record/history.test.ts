@@ -54,6 +54,17 @@ describe('everything ever done on a harness', () => {
       expect((lies!.fromMm + lies!.toMm) / 2).toBeCloseTo(body.atMm, 0);
     }
   });
+  it('names the other harnesses of the machine, with how many records each has', async () => {
+    const { job, harnessId } = await server.job('0146');
+    const harness = { ...job.harness, name: 'Cab loom' };
+    const { id } = (await server.write('post', '/harnesses', { machine: job.machine, harness }).expect(201)).body as {
+      id: string;
+    };
+    const { others } = await history(harnessId);
+    expect(others).toEqual([{ harnessId: id, name: 'Cab loom', records: 0 }]);
+    const { others: back, total } = { ...(await history(id)), total: (await history(harnessId)).total };
+    expect(back).toEqual([{ harnessId, name: job.harness.name, records: total }]);
+  });
   it('the newest first; what was cut out lies nowhere, and says by which job it was ended', async () => {
     const first = await repaired(CORRODED);
     const second = await repaired({ ...CORRODED, fromMm: 280, toMm: 330 });

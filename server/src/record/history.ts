@@ -5,6 +5,7 @@ import type { DoneBody, HarnessHistory } from '@mendum/core/operations';
 import { placeOn, proofWords, type SpliceRecord } from '@mendum/core/record';
 import { HarnessEntity, JobEntity, RecordEntity } from '../db/entities.ts';
 import { rowsBy } from '../db/prepared.ts';
+import type { RecordRow } from '../db/rows.ts';
 import { AppError } from '../errors.ts';
 import { repairsOn, stillOn } from '../jobs/earlier.ts';
 import { loadHarness } from '../harnesses/store.ts';
@@ -32,6 +33,7 @@ const bodyOf = (record: SpliceRecord): DoneBody => ({
   corrections: record.corrections,
   signedBy: record.signedBy,
   signedAt: record.signedAt,
+  atEnd: record.atEnd,
 });
 
 /** Where the finger is put by now: the harness may have been edited since it was signed. */
@@ -51,14 +53,19 @@ export async function historyOf(manager: EntityManager, harnessId: string): Prom
   const { harness } = await loadHarness(manager, own.id);
   const repairs = repairsOn(manager, own, () => true);
   const there = new Set(stillOn([...repairs.values()], harness));
-  const kept = [own.id, ...rows.find(HarnessEntity, { keptFor: own.id }).map(({ id }) => id)];
-  const records = kept
-    .flatMap((id) => rows.find(JobEntity, { harnessId: id }))
-    .flatMap(({ id }) => notReplaced(rows.find(RecordEntity, { jobId: id })))
-    .sort((a, b) => b.chainRow - a.chainRow);
+  const recordsOf = (lineage: string): RecordRow[] =>
+    [lineage, ...rows.find(HarnessEntity, { keptFor: lineage }).map(({ id }) => id)]
+      .flatMap((id) => rows.find(JobEntity, { harnessId: id }))
+      .flatMap(({ id }) => notReplaced(rows.find(RecordEntity, { jobId: id })));
+  const records = recordsOf(own.id).sort((a, b) => b.chainRow - a.chainRow);
+  const others = rows
+    .find(HarnessEntity, { machineId: own.machineId, keptFor: null })
+    .filter(({ id }) => id !== own.id)
+    .map(({ id, name }) => ({ harnessId: id, name, records: recordsOf(id).length }));
   return {
     harnessId: own.id,
     total: records.length,
+    others,
     done: records.slice(0, MOST).map((row) => {
       const known = repairs.get(`${row.jobId} ${row.spliceId}`);
       const lies = known && there.has(known) ? known : undefined;

@@ -27,7 +27,7 @@ const busiest = ({ runs }: HarnessView, done: readonly DoneRepair[]): HarnessVie
 function useAsked(view: HarnessView) {
   const [search, setSearch] = useSearchParams();
   const atMm = search.get('at');
-  const set = (name: 'circuit' | 'run' | 'at', value: string | undefined): void =>
+  const set = (name: 'circuit' | 'run' | 'at' | 'connector', value: string | undefined): void =>
     setSearch(
       (now) => {
         const next = new URLSearchParams(now);
@@ -40,6 +40,7 @@ function useAsked(view: HarnessView) {
   return {
     circuit: view.circuits.find(({ id }) => id === search.get('circuit')),
     run: view.runs.find(({ id }) => id === search.get('run')),
+    connector: view.nodes.find(({ id }) => id === search.get('connector')),
     atMm: atMm === null || !Number.isFinite(Number(atMm)) ? undefined : Number(atMm),
     set,
     showAll: () => setSearch({}, { replace: true }),
@@ -56,14 +57,17 @@ function History({
   readonly done: readonly DoneRepair[];
   readonly total: number;
 }) {
-  const { circuit, run, atMm, set, showAll } = useAsked(view);
+  const { circuit, run, connector, atMm, set, showAll } = useAsked(view);
   const [pickedId, setPickedId] = useState<string>();
-  const asked = { circuit, run, atMm: run && atMm, withinMm: NEAR_MM };
+  const asked = { circuit, run, connector, atMm: run && atMm, withinMm: NEAR_MM };
   const shown = shownOf(done, view, asked);
   const picked = shown.find(({ recordId }) => recordId === pickedId);
   const drawn = run ?? (picked && runOf(picked, view)) ?? busiest(view, shown);
   const onDrawn = shown.filter((one) => bodyOf(one)?.runId === drawn?.id);
   const pick = (recordId: string): void => setPickedId(recordId === pickedId ? undefined : recordId);
+  const ending = view.nodes.filter(({ id }) =>
+    view.circuits.some(({ from, to }) => from.nodeId === id || to.nodeId === id),
+  );
   const nodeName = (id: string): string => view.nodes.find((one) => one.id === id)?.name ?? id;
   return (
     <>
@@ -88,6 +92,20 @@ function History({
             ))}
           </Select>
         </div>
+        <div className="w-48 max-w-full">
+          <Select
+            label="Connector"
+            value={connector?.id ?? ''}
+            onChange={({ target }) => set('connector', target.value)}
+          >
+            <option value="">All connectors</option>
+            {ending.map(({ id, name }) => (
+              <option key={id} value={id}>
+                {name}
+              </option>
+            ))}
+          </Select>
+        </div>
         {run ? (
           <div className="w-64 max-w-full">
             <NumberField
@@ -99,7 +117,7 @@ function History({
             />
           </div>
         ) : null}
-        {circuit || run ? (
+        {circuit || run || connector ? (
           <Button look="quiet" onClick={showAll}>
             Show all
           </Button>
@@ -108,6 +126,7 @@ function History({
       <p className="mb-2 text-lg">
         <b>{shown.length === 0 ? 'Nothing' : shown.length === 1 ? '1 record' : `${shown.length} records`}</b>
         {circuit ? ` on circuit ${circuit.number}` : ''}
+        {connector ? ` at ${connector.name} or within ${NEAR_MM} mm of it` : ''}
         {run && atMm !== undefined
           ? ` within ${NEAR_MM} mm of ${atMm} mm on ${run.name}`
           : run
@@ -161,7 +180,7 @@ export function HistoryPage() {
     );
   const { data: view } = harness;
   if (!view || !history.data) return <Working words="Fetching what was done here…" />;
-  const { done, total } = history.data;
+  const { done, total, others } = history.data;
   return (
     <div className="px-6 pb-10 max-sm:px-4">
       <header className="pt-4 pb-3">
@@ -175,6 +194,20 @@ export function HistoryPage() {
         <p className="text-lg text-soft">
           {view.machine}, {view.name}
         </p>
+        {others.length > 0 ? (
+          <p className="no-print flex flex-wrap items-center gap-x-4">
+            <span className="text-soft">Also on this machine:</span>
+            {others.map(({ harnessId: id, name, records }) => (
+              <Link
+                key={id}
+                to={`/machines/${id}/history`}
+                className="inline-flex min-h-11 items-center underline underline-offset-4"
+              >
+                {name}, {records === 1 ? '1 record' : `${records} records`}
+              </Link>
+            ))}
+          </p>
+        ) : null}
         {total > 0 ? <ExportLinks of={{ harnessId: view.id }} /> : null}
         {done.length === 0 ? null : (
           <a href="#todo" className="no-print inline-flex min-h-11 items-center text-lg underline underline-offset-4">

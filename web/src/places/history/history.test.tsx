@@ -3,7 +3,7 @@ import userEvent from '@testing-library/user-event';
 import { describe, expect, it, test } from 'vitest';
 import type { DoneRepair, HarnessView } from '@mendum/core/operations';
 import { circuitOf } from '../../test/job.tsx';
-import { standInServer } from '../../test/server.ts';
+import { pageOf, standInServer } from '../../test/server.ts';
 import { show } from '../test/places.tsx';
 import { HistoryPage } from './HistoryPage.tsx';
 import { shownOf } from './shown.ts';
@@ -68,13 +68,24 @@ const cutOut = done('03', '4', 430, {
   lay: { kind: 'splice', circuitId: 'C4', runId: 'R1', fromMm: 430, toMm: 466, diameterMm: 5 },
   ended: { id: 'J9', number: '0150', at: '2031-06-01T10:00:00.000Z' },
 });
-const atCavity = done('04', '5', 0, { lies: undefined });
+const atCavity = done('04', '5', 0, {
+  lies: undefined,
+  body: { ...done('04', '5', 0).body, atEnd: { circuitId: 'C5', nodeId: 'X2', cavity: '5' } },
+});
 const ALL = [done('01', '4', 426), done('02', '5', 700), cutOut, atCavity];
 
 const page = (search = '', all: readonly DoneRepair[] = ALL): void => {
   standInServer({
     '/harnesses/H1': { body: VIEW },
-    '/harnesses/H1/history': { body: { harnessId: 'H1', done: all, total: all.length } },
+    '/harnesses/H1/history': {
+      body: {
+        harnessId: 'H1',
+        done: all,
+        total: all.length,
+        others: [{ harnessId: 'H2', name: 'Cab loom', records: 1 }],
+      },
+    },
+    '/todos': { body: pageOf([]) },
   });
   show(<HistoryPage />, `/machines/H1/history${search}`, '/machines/:harnessId/history');
 };
@@ -88,6 +99,7 @@ const drawn = (): (string | null)[] =>
 describe('what of a history is shown', () => {
   const [four] = VIEW.circuits;
   const [arm, lamp] = VIEW.runs;
+  const [x31, x32] = VIEW.nodes;
   test.each<[string, Parameters<typeof shownOf>[2], readonly string[]]>([
     ['all of it', { withinMm: 200 }, ['01', '02', '03', '04']],
     ['one circuit', { circuit: four, withinMm: 200 }, ['01', '03']],
@@ -96,6 +108,10 @@ describe('what of a history is shown', () => {
     ['within 200 of a place: on the edge', { run: arm, atMm: 226, withinMm: 200 }, ['01']],
     ['just beyond it', { run: arm, atMm: 225.9, withinMm: 200 }, []],
     ['behind a body the same', { run: arm, atMm: 662, withinMm: 200 }, ['01', '02', '03']],
+    ['at a connector, or within 200 of it', { connector: x32, withinMm: 200 }, ['02', '04']],
+    ['just within', { connector: x32, withinMm: 63 }, ['02', '04']],
+    ['just not within', { connector: x32, withinMm: 62.9 }, ['04']],
+    ['at one that nothing is near', { connector: x31, withinMm: 200 }, []],
     ['a millimetre on', { run: arm, atMm: 663, withinMm: 200 }, ['02', '03']],
   ])('%s', (_what, asked, ids) => expect(shownOf(ALL, VIEW, asked).map(({ recordId }) => recordId)).toEqual(ids));
 });
@@ -120,6 +136,12 @@ describe('the history of a harness', () => {
     expect(screen.getByText(/on circuit 5, of 4 on this harness/)).toBeTruthy();
     await userEvent.click(screen.getByRole('button', { name: 'Show all' }));
     expect(await lines()).toHaveLength(4);
+  });
+  it('at one connector; and the way to other harnesses of the machine', async () => {
+    page('?connector=X2');
+    expect(await lines()).toHaveLength(2);
+    expect(screen.getByText(/at X32 or within 200 mm of it, of 4 on this harness/)).toBeTruthy();
+    expect(screen.getByRole('link', { name: 'Cab loom, 1 record' }).getAttribute('href')).toBe('/machines/H2/history');
   });
   it('near a place that is typed', async () => {
     page('?run=R1');

@@ -53,9 +53,7 @@ const SHOWN_AT_FIRST = 6;
  */
 export function Ranking({ finding }: { readonly finding: FindingPlan }) {
   const { locked, findingOf, view } = useOpenJob();
-  const failed = new Set(
-    failedBefore(findingOf(finding.findingId), view.job.earlier).map(({ repair }) => repair.method),
-  );
+  const failed = new Set(failedBefore(findingOf(finding.findingId), view.job).map(({ repair }) => repair.method));
   const [open, setOpen] = useState<string>();
   const [instead, setInstead] = useState<Line>();
   const [against, setAgainst] = useState<MethodId>();

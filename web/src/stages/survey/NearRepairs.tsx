@@ -23,10 +23,11 @@ const answerOf = (repairId: string, said: string): EarlierSeen =>
 
 /** That damage lies on an earlier repair, or near one; and whether that failed, which is asked here. */
 export function NearRepairs({ finding }: { readonly finding: Finding }) {
-  const { view, locked } = useOpenJob();
+  const { view, locked, nodeName } = useOpenJob();
   const { plain, unit } = useLength();
   const { save, busy } = useSave();
-  return repairsNear(finding, view.job.earlier).map(({ repair: { id, words, fromMm, toMm }, apartMm }) => {
+  return repairsNear(finding, view.job).map(({ repair, apartMm }) => {
+    const { id, words } = repair;
     const seen = finding.earlierSeen?.find(({ repairId }) => repairId === id);
     const answer = (said: string): void =>
       void save('changeFinding', {
@@ -39,7 +40,10 @@ export function NearRepairs({ finding }: { readonly finding: Finding }) {
       <span key={id} className="block">
         <span className="block font-bold text-rework">
           ▲ {apartMm === 0 ? 'On an earlier repair' : `${plain(apartMm, 0)} ${unit} from an earlier repair`}: {words},
-          at {plain(fromMm, 0)}–{plain(toMm, 0)} {unit}
+          at{' '}
+          {'cavity' in repair
+            ? `${nodeName(repair.nodeId)}, cavity ${repair.cavity}`
+            : `${plain(repair.fromMm, 0)}–${plain(repair.toMm, 0)} ${unit}`}
         </span>
         {locked ? (
           seen && <span className="block">{seen.failed ? `It failed: ${failureInWords(seen.why)}` : 'It holds'}</span>
