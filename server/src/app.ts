@@ -38,6 +38,7 @@ import { recordRoutes } from './record/routes.ts';
 import { broughtRoutes } from './parcel/broughtRoutes.ts';
 import { exportRoutes } from './parcel/routes.ts';
 import { shareRoutes } from './record/shares.ts';
+import { searchRoutes } from './record/searches.ts';
 import { todoRoutes } from './todo/routes.ts';
 import { shopRoutes } from './shop/routes.ts';
 import { shelfRoutes } from './shelf/routes.ts';
@@ -171,6 +172,7 @@ export function createApp({
   shareRoutes(api, db, today);
   broughtRoutes(api, db, planner);
   todoRoutes(api, db);
+  searchRoutes(api, db);
   exportRoutes(api, db, planner, photosDir);
   calendarRoutes(api, db, today);
   api.use(noSuchAddress);

@@ -3,7 +3,6 @@ import type { EarlierRepair } from './earlier.ts';
 import { jobWith } from '../test/samples.ts';
 import type { EarlierEnd } from './earlier.ts';
 import { repairsNear } from './near.ts';
-import type { Finding } from './types.ts';
 
 const repair = (id: string, fromMm: number, toMm: number, more: Partial<EarlierRepair> = {}): EarlierRepair => ({
   id,
@@ -49,7 +48,7 @@ describe('earlier work at a cavity', () => {
   const { from } = circuit;
   const end: EarlierEnd = { id: 'E', circuitId: 'C1', ...from, words: 'terminal, job 0126' };
   const near = (finding: object, ends: readonly EarlierEnd[] = [end]): number[] =>
-    repairsNear({ ...found, ...finding } as Finding, { harness, earlierEnds: ends }).map(({ apartMm }) => apartMm);
+    repairsNear({ ...found, ...finding }, { harness, earlierEnds: ends }).map(({ apartMm }) => apartMm);
   test.each<[string, object, readonly number[]]>([
     ['at the same cavity', { kind: 'terminalDamaged', at: from, fromMm: 0, toMm: 1 }, [0]],
     ['at the same cavity, by the wire that is in it now', { kind: 'terminalDamaged', circuitId: 'C9', at: from }, [0]],

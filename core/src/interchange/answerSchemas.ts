@@ -12,6 +12,7 @@ import type {
   Page,
   PracticeView,
   RulingOf,
+  KeptSearch,
 } from '../operations/index.ts';
 import type { SideLoss } from '../mishap/index.ts';
 import { catalogueSchema } from './catalogueSchemas.ts';
@@ -230,6 +231,8 @@ export const ANSWERS: { readonly [N in AnsweringName]: Joi.Schema } = {
   record: recordFoundSchema,
   labelPrinter: answer<'labelPrinter'>({ there: needed(flag) }),
   printLabel: answer<'printLabel'>({ bytes: needed(whole) }),
+  searches: all(shape<KeptSearch>({ words: needed(words), by: needed(words) })),
+  keepSearch: answer<'keepSearch'>({ kept: needed(whole) }),
   comebacks: answer<'comebacks'>(comebackSchemas),
   harnessHistory: answer<'harnessHistory'>({
     harnessId: needed(words),

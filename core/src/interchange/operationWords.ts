@@ -54,6 +54,8 @@ export const DOES: Readonly<Record<OperationName, string>> = {
   recordLabel: 'Gives the label of a repair as a drawing.',
   recordLabelPage: 'Gives the label of a repair on a page of its own size.',
   printLabel: 'Sends the label of a repair to the label printer.',
+  searches: 'Lists the searches for records that the shop keeps, the newest first.',
+  keepSearch: 'Keeps a search for records, or forgets it.',
   comebacks:
     'Counts how often repairs came back, and were made again before they were signed, by method, part, lot, nest, person, harness or place; no share is told of fewer than five.',
   harnessHistory: 'Gives everything ever done on a harness, with where it lies by now.',

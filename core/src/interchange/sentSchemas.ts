@@ -75,6 +75,7 @@ export const SENT: { readonly [N in SendingName]: FieldsOf<SentOf<N>> } = {
   shareRecord: { days: needed(oneOf(SHARE_DAYS)), key: needed(Joi.string().hex().min(48).max(48)) },
   shopJobs: { search: paged.search, cursor: paged.cursor, limit: paged.limit, signed: flag },
   due: paged,
+  keepSearch: { words: needed(Joi.string().trim().min(1).max(200)), kept: needed(flag) },
   todos: { ...paged, harnessId: idText, ended: flag },
   addTodo: { harnessId: needed(idText), words: needed(Joi.string().trim().min(3).max(TODO_MOST)), circuitId: idText },
   endTodo: { because: needed(reason.allow(null)) },

@@ -74,6 +74,14 @@ export interface Comebacks extends Rates {
   readonly more: number;
 }
 
+/** A search for records that the shop keeps, and who kept it. */
+export interface KeptSearch {
+  readonly words: string;
+  readonly by: string;
+}
+/** So many are kept, the newest first: more is no short list. */
+export const SEARCHES_MOST = 24;
+
 /** Where the calendar of what is due back is read by whoever knows its address; none where nobody may. */
 export interface CalendarAddress {
   readonly path?: string | undefined;

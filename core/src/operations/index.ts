@@ -52,10 +52,12 @@ export type {
   DoneBody,
   DoneRepair,
   HarnessHistory,
+  KeptSearch,
   RecordFound,
   RecordsAsked,
 } from './history.ts';
 export type { ExportAsked, Parcel, ParcelFile, ParcelManifest, ParcelRecord, ParcelRecordsAsked } from './parcels.ts';
+export { SEARCHES_MOST } from './history.ts';
 export { SHARE_DAYS } from './shares.ts';
 export type { Share, SharedBody, SharedRecord, ShareMade, ShareSent } from './shares.ts';
 export type { ShopAsked, ShopState } from './shop.ts';

@@ -19,6 +19,7 @@ import type {
   Comebacks,
   ComebacksAsked,
   HarnessHistory,
+  KeptSearch,
   RecordFound,
   RecordsAsked,
 } from './history.ts';
@@ -164,6 +165,8 @@ export const OPERATIONS = {
   parcelAgain: reads<string>()('/parcels/:parcelId/parcel.zip', { gives: 'application/zip' }),
   chain: reads<ChainState>()('/chain'),
   allRecords: reads<Page<RecordLine>, RecordsAsked>()('/records'),
+  searches: reads<readonly KeptSearch[]>()('/searches'),
+  keepSearch: changes<{ readonly kept: number }, { readonly words: string; readonly kept: boolean }>()('/searches'),
   comebacks: reads<Comebacks, ComebacksAsked>()('/comebacks'),
   harnessHistory: reads<HarnessHistory>()('/harnesses/:harnessId/history'),
   record: reads<RecordFound>()('/records/:recordId'),

@@ -15,6 +15,7 @@ const OTHERWISE: Readonly<Partial<Record<OperationName, Right>>> = {
   changeSecret: 'read',
   endSignIn: 'read',
   addPerson: 'read',
+  keepSearch: 'read',
   practiceEffect: 'read',
 
   accounts: 'people',

@@ -226,7 +226,7 @@ export interface PracticeRow {
 }
 /** What the shop has settled for all jobs, a word each. */
 export interface SettingRow {
-  id: 'usualPractice' | 'chainHead' | 'calendarKey' | 'originId';
+  id: 'usualPractice' | 'chainHead' | 'calendarKey' | 'originId' | 'searches';
   value: string;
 }
 export interface PhotoRow {

@@ -207,7 +207,7 @@ async function finishIfItCan(manager: EntityManager, past: PastJob): Promise<voi
 /** What somebody saw and left, by the job that was under way there. */
 const LEFT = [
   ['0118', 'Boot of the lamp plug is torn: grease washed out', 'Ines Valdur'],
-  ['0131', 'Cable ties behind the seat are brittle: new ones with the next service', 'Marek Osei'],
+  ['0131', 'Cable ties in the ramp box are brittle: new ones with the next service', 'Marek Osei'],
 ] as const;
 
 async function leaveToDo(manager: EntityManager, at: string): Promise<void> {

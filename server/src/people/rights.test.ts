@@ -59,6 +59,8 @@ const TABLE: Readonly<Record<OperationName, string>> = {
   chain: 'tila',
   allRecords: 'tila',
   comebacks: 'tila',
+  searches: 'tila',
+  keepSearch: 'tila',
   exportTable: 'tila',
   exportBook: 'tila',
   exportRecords: 'tila',

@@ -60,6 +60,7 @@ const KEPT = [
   'Parcels',
   'Shares',
   'Todos',
+  'Searches',
 ] as const;
 type Kept = (typeof KEPT)[number];
 type Tag = Kept | { readonly type: Kept; readonly id: string };
@@ -193,6 +194,8 @@ export const api = createApi({
       allRecords: list('allRecords', 'Records'),
       shop: read('shop', () => ['Jobs', 'Due']),
       shopJobs: list('shopJobs', 'Jobs'),
+      searches: read('searches', () => ['Searches']),
+      keepSearch: write('keepSearch', () => ['Searches']),
       comebacks: read('comebacks', () => ['Records']),
       record: read('record', () => ['Records']),
       labelPrinter: read('labelPrinter', () => []),
@@ -270,6 +273,7 @@ export const {
   useJobShelfQuery,
   useDueInfiniteQuery,
   useDueCountQuery,
+  useSearchesQuery,
   useTodosInfiniteQuery,
   useAllRecordsInfiniteQuery,
   useComebacksQuery,

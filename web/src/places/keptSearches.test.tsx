@@ -1,42 +1,52 @@
-import { fireEvent, render, screen } from '@testing-library/react';
+import { screen, waitFor } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { standInServer, writesOf } from '../test/server.ts';
 import { KeptSearches } from './KeptSearches.tsx';
+import { show } from './test/places.tsx';
 
 beforeEach(() => localStorage.clear());
-const shown = (words: string) => {
+const shown = (words: string, kept: readonly string[] = []) => {
   const picked = vi.fn();
-  const view = render(<KeptSearches words={words} onPick={picked} />);
-  return { picked, ...view };
+  const sent = standInServer({
+    'GET /searches': { body: kept.map((one) => ({ words: one, by: 'Marek Osei' })) },
+    'PUT /searches': { body: { kept: 1 } },
+  });
+  show(<KeptSearches words={words} onPick={picked} />);
+  const written = () => writesOf(sent).map(({ body }) => [body?.words, body?.kept]);
+  return { picked, sent, written };
 };
-const names = (): readonly (string | null)[] => screen.queryAllByRole('button').map(({ textContent }) => textContent);
 
-describe('searches that a device keeps', () => {
-  it('are made again by a tap, on the next page as well, until they are forgotten', () => {
-    const first = shown('lot T-0412');
-    fireEvent.click(screen.getByRole('button', { name: 'Keep the search “lot T-0412”' }));
-    first.unmount();
-    const { picked } = shown('');
-    fireEvent.click(screen.getByRole('button', { name: 'lot T-0412' }));
+describe('searches that the shop keeps', () => {
+  it('are kept, made again by a tap, and forgotten', async () => {
+    const { picked, written } = shown('came back', ['lot T-0412']);
+    await userEvent.click(await screen.findByRole('button', { name: 'lot T-0412' }));
     expect(picked).toHaveBeenCalledWith('lot T-0412');
-    fireEvent.click(screen.getByRole('button', { name: 'Forget the search “lot T-0412”' }));
-    expect(names()).toEqual([]);
+    await userEvent.click(screen.getByRole('button', { name: 'Keep the search “came back”' }));
+    await waitFor(() => expect(written()).toEqual([['came back', true]]));
+    await userEvent.click(screen.getByRole('button', { name: 'Forget the search “lot T-0412”' }));
+    await waitFor(() => expect(written()[1]).toEqual(['lot T-0412', false]));
+  });
+  it('one that is kept is not offered again, however it is written', async () => {
+    shown('LOT t-0412', ['lot T-0412']);
+    expect(await screen.findByRole('button', { name: 'lot T-0412' })).toBeTruthy();
+    expect(screen.queryByRole('button', { name: /^Keep/ })).toBeNull();
+  });
+  it('what a device kept before goes to the shop once, the newest first there as well', async () => {
+    localStorage.setItem('mendum.searches', JSON.stringify(['newest', 'older', 7, '']));
+    const { written } = shown('');
+    await waitFor(() =>
+      expect(written()).toEqual([
+        ['older', true],
+        ['newest', true],
+      ]),
+    );
     expect(localStorage.getItem('mendum.searches')).toBeNull();
   });
-  it('are twelve at most: the oldest goes; none stands twice', () => {
-    localStorage.setItem('mendum.searches', JSON.stringify(Array.from({ length: 12 }, (_one, at) => `word ${at}`)));
-    const { unmount } = shown('word 3');
-    expect(screen.queryByRole('button', { name: /^Keep/ })).toBeNull();
-    unmount();
-    shown('new');
-    fireEvent.click(screen.getByRole('button', { name: 'Keep the search “new”' }));
-    expect(names().filter((name) => name !== '')).toEqual([
-      'new',
-      ...Array.from({ length: 11 }, (_one, at) => `word ${at}`),
-    ]);
-  });
-  it.each([['"no list"'], ['{'], ['[1, null]']])('damaged as %s, are none', (kept) => {
+  it.each([['"no list"'], ['{'], ['[1, null]']])('what a device kept damaged as %s is none', async (kept) => {
     localStorage.setItem('mendum.searches', kept);
-    shown('');
-    expect(names()).toEqual([]);
+    const { sent, written } = shown('');
+    await waitFor(() => expect(sent.length).toBeGreaterThan(0));
+    expect(written()).toEqual([]);
   });
 });
