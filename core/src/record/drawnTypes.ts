@@ -18,3 +18,17 @@ export interface DrawnRun {
   readonly toName: string;
   readonly rows: readonly { readonly circuit: string; readonly bodies: readonly DrawnBody[] }[];
 }
+
+/** A connector's face with what was worked on in it; cavity widths, x to the right and y down. */
+export interface DrawnFace {
+  readonly name: string;
+  /** How it is held. */
+  readonly view: string;
+  readonly cavities: readonly {
+    readonly cavity: string;
+    readonly x: number;
+    readonly y: number;
+    readonly circuit?: string | undefined;
+    readonly touched: boolean;
+  }[];
+}

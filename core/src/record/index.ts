@@ -18,5 +18,6 @@ export type {
   SpliceRecord,
 } from './types.ts';
 export { jobSheet } from './sheet.ts';
-export type { DrawnRun } from './drawnTypes.ts';
+export type { DrawnFace, DrawnRun } from './drawnTypes.ts';
+export { faceShapes } from './faces.ts';
 export { runHigh, runShapes, type Shape } from './runShapes.ts';

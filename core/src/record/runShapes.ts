@@ -28,8 +28,8 @@ export type Shape =
       readonly size: number;
       readonly look: 'ink' | 'soft';
     };
-/** A wire, a rule, what is made now, and what was there before (dashed). */
-type Look = 'wire' | 'rule' | 'now' | 'before';
+/** A wire, a rule, what is made now, what was there before (dashed); a cavity, and one that was worked on. */
+type Look = 'wire' | 'rule' | 'now' | 'before' | 'plain' | 'touched';
 
 /** Names stand left of the run; the rest is its length. */
 const NAMES = 118;

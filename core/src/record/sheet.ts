@@ -7,6 +7,7 @@ import { figure } from '../units/index.ts';
 import { inUtc, isolationWords, placeOn, readingsOf, type When } from './build.ts';
 import { madeOf } from './made.ts';
 import { drawnRuns } from './drawn.ts';
+import { touchedFaces } from './faces.ts';
 import { functionsOf, sheetFunctions } from './functions.ts';
 import { summaryOf } from './summary.ts';
 import type { JobSheet, SheetLine, SpliceRecord } from './types.ts';
@@ -136,6 +137,7 @@ export function jobSheet(
     practice: signed?.practice.name ?? plan.practice.name,
     summary: summaryOf(lines),
     runs: drawnRuns(job, plan, records),
+    faces: touchedFaces(job, records),
     lines,
     leftToYou: plan.findings
       .filter((finding) => madeOf(finding).length === 0)

@@ -1,7 +1,7 @@
 import type { EarlierRepair, Failure } from '../damage/index.ts';
 import type { Caution } from '../approach/index.ts';
 import type { Ruling, Standing } from '../prove/index.ts';
-import type { DrawnRun } from './drawnTypes.ts';
+import type { DrawnFace, DrawnRun } from './drawnTypes.ts';
 import type { SheetFunction } from './functions.ts';
 
 /** A reading with its ruling and, for people, in words. */
@@ -161,6 +161,8 @@ export interface JobSheet {
   readonly summary: string;
   /** The runs on which it was made, to scale. */
   readonly runs: readonly DrawnRun[];
+  /** The connectors at which it was made. */
+  readonly faces: readonly DrawnFace[];
   readonly lines: readonly SheetLine[];
   readonly leftToYou: readonly { readonly circuit: string; readonly what: string }[];
   readonly procedure?: string | undefined;

@@ -1,4 +1,4 @@
-import { runHigh, runShapes, type DrawnRun, type Shape } from '@mendum/core/record';
+import { faceShapes, runHigh, runShapes, type DrawnFace, type DrawnRun, type Shape } from '@mendum/core/record';
 import { escaped } from '../drawn/escaped.ts';
 
 const INK = '#1D2021';
@@ -8,6 +8,8 @@ const LOOKS = {
   wire: `stroke="${INK}" stroke-width="1"`,
   rule: `stroke="${SOFT}" stroke-width="0.6"`,
   now: `fill="#A8541F" stroke="${INK}" stroke-width="0.8"`,
+  plain: `fill="#FFFFFF" stroke="${SOFT}" stroke-width="0.8"`,
+  touched: `fill="#F6DCC8" stroke="#A8541F" stroke-width="2.2"`,
   before: `fill="#FFFFFF" stroke="${SOFT}" stroke-width="0.8" stroke-dasharray="2 1.5"`,
 } as const;
 
@@ -22,6 +24,14 @@ function written(shape: Shape): string {
   }
 }
 
+const drawing = (wide: number, high: number, shapes: readonly Shape[]): string =>
+  `<svg xmlns="http://www.w3.org/2000/svg" width="${wide}" height="${high}" viewBox="0 0 ${wide} ${high}">${shapes.map(written).join('')}</svg>`;
+
+/** A connector's face as it is drawn on the sheet, and how wide that is, points. */
+export function faceSvg(face: DrawnFace): { readonly svg: string; readonly wide: number } {
+  const { wide, high, shapes } = faceShapes(face);
+  return { svg: drawing(wide, high, shapes), wide };
+}
+
 /** A run to scale as it is drawn on the sheet. */
-export const runSvg = (run: DrawnRun, wide: number): string =>
-  `<svg xmlns="http://www.w3.org/2000/svg" width="${wide}" height="${runHigh(run)}" viewBox="0 0 ${wide} ${runHigh(run)}">${runShapes(run, wide).map(written).join('')}</svg>`;
+export const runSvg = (run: DrawnRun, wide: number): string => drawing(wide, runHigh(run), runShapes(run, wide));

@@ -2,6 +2,7 @@ import sharp from 'sharp';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { JobSheet, SheetLine } from '@mendum/core/record';
 import { sheetPdf } from './pdf.ts';
+import { fileOf } from '../test/files.ts';
 import { startServer, type TestServer } from '../test/server.ts';
 
 let server: TestServer;
@@ -10,18 +11,10 @@ beforeAll(async () => {
 });
 afterAll(() => server.close());
 
-async function sheet(number: string, query = ''): Promise<string> {
-  const { body } = await server.http
-    .get(`/api${await server.at(number)}/record.pdf${query}`)
-    .buffer(true)
-    .parse((res, done) => {
-      const parts: Buffer[] = [];
-      res.on('data', (part: Buffer) => parts.push(part));
-      res.on('end', () => done(null, Buffer.concat(parts)));
-    })
-    .expect(200);
-  return (body as Buffer).toString('latin1');
-}
+const sheet = async (number: string, query = ''): Promise<string> =>
+  Buffer.from((await fileOf(server.http.get(`/api${await server.at(number)}/record.pdf${query}`))).bytes).toString(
+    'latin1',
+  );
 const pages = (pdf: string): number => pdf.match(/\/Type \/Page\b/g)?.length ?? 0;
 const images = (pdf: string): number => pdf.match(/\/Subtype \/Image/g)?.length ?? 0;
 
@@ -71,6 +64,7 @@ describe('the sheet of a job', () => {
         summary: words,
         runs,
         lines,
+        faces: [],
         leftToYou: [],
         corrections: [],
         functions: [],
@@ -93,6 +87,16 @@ describe('the sheet of a job', () => {
   it.each(['?paper=a3', '?form=long'])('%s is refused by name', async (query) => {
     const { body } = await server.http.get(`/api${await server.at('0126')}/record.pdf${query}`).expect(422);
     expect((body as { error: { code: string } }).error.code).toBe('BAD_INPUT');
+  });
+  it('is kept for good: as PDF/A-2b asks, it says so, and brings its colours along', async () => {
+    const pdf = await sheet('0126');
+    expect(pdf.slice(0, 8)).toBe('%PDF-1.7');
+    expect(pdf).toContain('<pdfaid:part>2</pdfaid:part>');
+    expect(pdf).toContain('<pdfaid:conformance>B</pdfaid:conformance>');
+    expect(pdf).toMatch(/\/OutputIntents \[/);
+    expect(pdf).toContain('/S /GTS_PDFA1');
+    // Nothing that a PDF/A may not have.
+    expect(pdf).not.toMatch(/\/JavaScript|\/Launch|\/Encrypt|\/EmbeddedFile/);
   });
   it('has its fonts in it, names its language, and shows its title', async () => {
     const pdf = await sheet('0126');

@@ -1,6 +1,6 @@
 import type { Content } from 'pdfmake/interfaces.js';
 import { TAKEN_WORDS, type JobSheet } from '@mendum/core/record';
-import { runSvg } from './runSvg.ts';
+import { faceSvg, runSvg } from './runSvg.ts';
 import type { SheetPhoto } from './sheetPhotos.ts';
 import { heading, SOFT } from './sheetStyle.ts';
 import { inLocalTime } from './when.ts';
@@ -26,6 +26,30 @@ export function drawings({ runs }: JobSheet, wide: number): Content[] {
     ]),
     {
       text: `To scale, in mm. Filled: made in this job.${isOld ? ' Dashed: was there before.' : ''}`,
+      fontSize: 8,
+      color: SOFT,
+    },
+  ];
+}
+
+/** Connectors that were worked at, as a hand holds them. */
+export function faces({ faces: all }: JobSheet, wide: number): Content[] {
+  if (all.length === 0) return [];
+  return [
+    heading('At which cavity'),
+    ...all.map((face): Content => {
+      const drawn = faceSvg(face);
+      return {
+        stack: [
+          { text: face.name, fontSize: 9, bold: true, margin: [0, 0, 0, 3] },
+          { svg: drawn.svg, width: Math.min(drawn.wide, wide) },
+          { text: face.view, fontSize: 8, color: SOFT, margin: [0, 2, 0, 6] },
+        ],
+        unbreakable: true,
+      };
+    }),
+    {
+      text: 'In each cavity its name, and the circuit in it. Outlined thick: worked at in this job.',
       fontSize: 8,
       color: SOFT,
     },

@@ -1,6 +1,7 @@
 import type { JobSheet } from '@mendum/core/record';
 import { StandingMark, Verdict } from '../../ui/verdict.tsx';
 import { useChainQuery } from '../../app/api.ts';
+import { FacePicture } from './FacePicture.tsx';
 import { RunPicture } from './RunPicture.tsx';
 import { when } from '../../ui/when.ts';
 
@@ -57,6 +58,18 @@ export function Sheet({ sheet, signature }: SheetProps) {
             {sheet.runs.some(({ rows }) => rows.some(({ bodies }) => bodies.some(({ earlier }) => earlier)))
               ? ' Dashed: was there before.'
               : ''}
+          </p>
+        </section>
+      )}
+      {sheet.faces.length === 0 ? null : (
+        <section className="border-b border-rule pb-3">
+          <div className="flex flex-wrap gap-x-10">
+            {sheet.faces.map((face) => (
+              <FacePicture key={face.name} face={face} />
+            ))}
+          </div>
+          <p className="text-sm text-soft">
+            In each cavity its name, and the circuit in it. Outlined thick: worked at in this job.
           </p>
         </section>
       )}
