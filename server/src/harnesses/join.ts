@@ -16,7 +16,7 @@ import { FindingEntity, HarnessEntity, JobEntity, PinEntity } from '../db/entiti
 import type { HarnessRow, JobRow } from '../db/rows.ts';
 import { AppError } from '../errors.ts';
 import { mustBeCurrent } from '../jobs/change.ts';
-import { repairsOn } from '../jobs/earlier.ts';
+import { recordsOn, repairsOn } from '../jobs/earlier.ts';
 import { keptEnds } from '../jobs/earlierEnds.ts';
 import { findingRow, loadJob } from '../jobs/store.ts';
 import { todosJoined } from '../todo/store.ts';
@@ -121,7 +121,7 @@ async function joinRepairs(
 ): Promise<HarnessRow['placed']> {
   const own = repairsOn(manager, row, () => true);
   const theirs = repairsOn(manager, other, () => true);
-  const [ownEnds, theirEnds] = [keptEnds(manager, row.id), keptEnds(manager, other.id)];
+  const [ownEnds, theirEnds] = [keptEnds(recordsOn(manager, row)), keptEnds(recordsOn(manager, other))];
   for (const state of await statesOf(manager, row.id))
     await manager.update(
       HarnessEntity,

@@ -14,18 +14,35 @@ const wordsOf = ({ method, jobNumber, signedAt }: SpliceRecord): string =>
 
 const keyOf = ({ jobId, spliceId }: Pick<RecordRow, 'jobId' | 'spliceId'>): string => `${jobId} ${spliceId}`;
 
-/** What signed jobs left on the wires of a harness, by job and splice: where each lies by now, and what it was cut by. */
+/** All records of signed jobs on a harness and its kept states, in the order of the chain. */
+export function recordsOn(manager: EntityManager, own: HarnessRow): readonly RecordRow[] {
+  const lineage = own.keptFor ?? own.id;
+  const rows = rowsBy(manager);
+  const kept = [lineage, ...rows.find(HarnessEntity, { keptFor: lineage }).map(({ id }) => id)];
+  return kept
+    .flatMap((harnessId) => rows.find(JobEntity, { harnessId, status: 'signed' }))
+    .flatMap(({ id }) => rows.find(RecordEntity, { jobId: id }))
+    .sort((a, b) => a.chainRow - b.chainRow);
+}
+
+/** The harness that a job is on. */
+export function harnessOf(manager: EntityManager, job: JobRow): HarnessRow {
+  const own = rowsBy(manager).one(HarnessEntity, { id: job.harnessId });
+  if (!own) throw new Error(`There is no harness ${job.harnessId}.`);
+  return own;
+}
+
+/**
+ * What signed jobs left on the wires of a harness, by job and splice: where each lies by now, and what it was cut by.
+ * @param all the records on it
+ */
 export function repairsOn(
   manager: EntityManager,
   own: HarnessRow,
   counts: (row: RecordRow, signedIn: number) => boolean,
+  all: readonly RecordRow[] = recordsOn(manager, own),
 ): Map<string, EarlierRepair> {
-  const lineage = own.keptFor ?? own.id;
-  const rows = rowsBy(manager);
-  const kept = [lineage, ...rows.find(HarnessEntity, { keptFor: lineage }).map(({ id }) => id)];
-  const jobs = kept.flatMap((harnessId) => rows.find(JobEntity, { harnessId, status: 'signed' }));
-  if (jobs.length === 0) return new Map();
-  const all = jobs.flatMap(({ id }) => rows.find(RecordEntity, { jobId: id })).sort((a, b) => a.chainRow - b.chainRow);
+  if (all.length === 0) return new Map();
   // What is known of a repair whatever was corrected in its record since: when it was signed, and by which id.
   const signed = new Map(all.filter((row) => row.replacesId === null).map((row) => [keyOf(row), row]));
   const keys = new Map(all.map((row) => [row.id, keyOf(row)]));
@@ -46,17 +63,19 @@ export function repairsOn(
 /**
  * What earlier signed jobs left on the wires of a job's harness: their splices and covers, less what a later one cut
  * out.
+ * @param own that harness, and all records on it
  * @param before only what was signed before this row of the chain counts: what a signed job itself found there
  */
-export function earlierOn(manager: EntityManager, job: JobRow, before: number | undefined): EarlierRepair[] {
-  const own = rowsBy(manager).one(HarnessEntity, { id: job.harnessId });
-  if (!own) throw new Error(`There is no harness ${job.harnessId}.`);
-  const repairs = repairsOn(
-    manager,
-    own,
-    (row, signedIn) => row.jobId !== job.id && (before === undefined || signedIn < before),
-  );
-  return [...repairs.values()];
+export function earlierOn(
+  manager: EntityManager,
+  own: HarnessRow,
+  job: JobRow,
+  before: number | undefined,
+  all: readonly RecordRow[],
+): EarlierRepair[] {
+  const counts = (row: RecordRow, signedIn: number): boolean =>
+    row.jobId !== job.id && (before === undefined || signedIn < before);
+  return [...repairsOn(manager, own, counts, all).values()];
 }
 
 /** Where all repairs on a harness lie once it has been edited; none where their wire is gone. */

@@ -25,7 +25,7 @@ import { rowsBy } from '../db/prepared.ts';
 import type { JobRow, PhotoRow, RecordRow, TickRow } from '../db/rows.ts';
 import { AppError } from '../errors.ts';
 import { insertHarness, loadHarness, sameHarness } from '../harnesses/store.ts';
-import { earlierOn, stillOn } from './earlier.ts';
+import { earlierOn, harnessOf, recordsOn, stillOn } from './earlier.ts';
 import { endsOn, endsStillOn } from './earlierEnds.ts';
 import { keepPractice, loadPractice } from '../practices/load.ts';
 
@@ -118,12 +118,15 @@ export async function loadJob(manager: EntityManager, jobId: string): Promise<St
   const redos = rows.find(RedoEntity, { jobId }, 'sequence');
   const pins = rows.find(PinEntity, { jobId });
   const records = rows.find(RecordEntity, { jobId }, 'chainRow');
-  const recorded = earlierOn(manager, row, records[0]?.chainRow);
+  const own = harnessOf(manager, row);
+  const onIt = recordsOn(manager, own);
+  const signedIn = records[0]?.chainRow;
+  const recorded = earlierOn(manager, own, row, signedIn, onIt);
   const earlier = stillOn(
     [...row.earlier.filter((one) => !recorded.some((other) => other.id === one.id)), ...recorded],
     harness,
   );
-  const earlierEnds = endsStillOn([...endsOn(manager, row, records[0]?.chainRow), ...row.earlierEnds], harness);
+  const earlierEnds = endsStillOn([...endsOn(own, row, signedIn, onIt), ...row.earlierEnds], harness);
   return {
     row,
     harnessVersion,
