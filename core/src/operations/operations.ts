@@ -1,16 +1,13 @@
-import type {} from '../approach/index.ts';
 import type { Catalogue, CatalogueEdit } from '../catalogue/index.ts';
 import type { Finding } from '../damage/index.ts';
 import type { Harness } from '../harness/index.ts';
 import type { Machine, NamedHarness } from '../job/index.ts';
-import type {} from '../label/index.ts';
 import type { LayoutWishes } from '../layout/index.ts';
 import type { MappingCard } from '../mapping/index.ts';
 import type { MishapCost, MishapSaid } from '../mishap/index.ts';
 import type { Plan } from '../plan/index.ts';
 import type { Practice } from '../practice/index.ts';
 import type { QuickConnector, QuickRepair } from '../quick/index.ts';
-import type {} from '../prove/index.ts';
 import type { JobStanding } from '../shop/index.ts';
 import type { HarnessEdit, JoinPlace, SameCircuit } from '../survey/index.ts';
 import type { Account, Role, Session, SignIn } from './people.ts';

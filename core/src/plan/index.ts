@@ -8,6 +8,8 @@ export { planOne } from './replan.ts';
 export { warm } from './decideOne.ts';
 export type { Warm } from './decideOne.ts';
 export { memories } from './remembered.ts';
+export { minutesOf } from './minutes.ts';
+export { allNeeds } from './needs.ts';
 export { allMakes, leftFindings, makesOf } from './makes.ts';
 export type { Make } from './makes.ts';
 export { heldBy, partsTaken } from './begun.ts';

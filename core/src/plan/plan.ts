@@ -1,6 +1,6 @@
 import { cautionsFor } from '../approach/index.ts';
 import type { Catalogue } from '../catalogue/index.ts';
-import { kitFor, type KitNeed } from '../kit/index.ts';
+import { kitFor } from '../kit/index.ts';
 import { findingPlan } from './findingPlan.ts';
 import type { Act } from '../step/index.ts';
 import type { Practice } from '../practice/index.ts';
@@ -9,111 +9,10 @@ import { decideAll } from './decideAll.ts';
 import { warm, type Warm } from './decideOne.ts';
 import { gateOf, indexJob } from '../job/index.ts';
 import { layOutRuns } from './layOut.ts';
-import { spentNeeds } from './spentNeeds.ts';
+import { allNeeds } from './needs.ts';
 import { piecesOf, withReach } from './together/pieces.ts';
 import type { Job } from '../job/index.ts';
 import type { FindingPlan, Plan, PlanTotals, RunPlan } from './types.ts';
-
-function needsOf(plan: FindingPlan, numberOf: (circuitId: string) => string): KitNeed[] {
-  const method = plan.ranked.find((ranked) => ranked.methodId === plan.chosen);
-  const ofPigtail = plan.approach === 'pigtail';
-  const joints = plan.splices.map(({ id, side, joint, shield }): KitNeed => {
-    const seals = [joint.seal, ...(shield ? [shield.joint.seal] : [])];
-    const sleeves = seals.flatMap((seal) =>
-      seal.kind === 'sleeve'
-        ? [
-            { partId: seal.partId, cutMm: seal.cutMm },
-            ...(seal.buildUp
-              ? Array.from({ length: seal.buildUp.side === 'both' ? 2 : 1 }, () => ({
-                  partId: seal.buildUp?.partId ?? '',
-                  cutMm: seal.buildUp?.cutMm ?? 0,
-                }))
-              : []),
-          ]
-        : [],
-    );
-    const insert = plan.insert && !ofPigtail && (side === 'left' || plan.isLead) ? plan.insert : undefined;
-    return {
-      spliceId: id,
-      partIds: [...joint.usesPartIds, ...(shield?.joint.usesPartIds ?? [])],
-      sleeveCuts: sleeves,
-      toolNames: method?.toolNames ?? [],
-      tapeMm: seals.flatMap((seal) => (seal.kind === 'wrap' ? [{ partId: seal.partId, lengthMm: seal.lengthMm }] : [])),
-      wire: insert && {
-        circuitNumber: numberOf(plan.circuitId),
-        spec: insert.wire.wire,
-        lengthMm: insert.lengthMm,
-        stockId: insert.wire.stockId,
-        tag: insert.wire.colourDiffers,
-      },
-    };
-  });
-  const { cover, drain } = plan;
-  if (drain) {
-    joints.push({
-      spliceId: `${plan.findingId}:drain`,
-      partIds: [],
-      sleeveCuts: [],
-      tapeMm: [],
-      toolNames: [],
-      wire: {
-        circuitNumber: `${numberOf(plan.circuitId)} drain`,
-        spec: drain.wire.wire,
-        lengthMm: drain.lengthMm,
-        stockId: drain.wire.stockId,
-        tag: false,
-      },
-    });
-  }
-  for (const cavity of [plan.cavity, plan.far]) {
-    if (!cavity) continue;
-    const { cable, terminal } = cavity.work;
-    const seal = terminal?.seal;
-    joints.push({
-      spliceId: cavity.id,
-      partIds: cavity.work.partIds,
-      sharedPartIds: cavity.work.sharedPartIds.map((partId) => ({ partId, per: cavity.work.at.nodeId })),
-      sleeveCuts: [
-        ...(seal?.kind === 'sleeve' ? [{ partId: seal.partId, cutMm: seal.cutMm }] : []),
-        ...(cable?.spare && cavity.steps.some(({ key }) => key === 'spareCores')
-          ? Array.from({ length: cable.unusedCores }, () => ({
-              partId: cable.spare?.partId ?? '',
-              cutMm: cable.spare?.cutMm ?? 0,
-            }))
-          : []),
-        ...(cable?.sleeve && cavity.steps.some(({ key }) => key === 'boot')
-          ? [{ partId: cable.sleeve.partId, cutMm: cable.sleeve.cutMm }]
-          : []),
-      ],
-      tapeMm: seal?.kind === 'wrap' ? [{ partId: seal.partId, lengthMm: seal.lengthMm }] : [],
-      toolNames: cavity.work.toolNames,
-      wire:
-        (cavity === plan.far || plan.far === undefined) && plan.added
-          ? {
-              circuitNumber: `${numberOf(plan.circuitId)} added`,
-              spec: plan.added.wire.wire,
-              lengthMm: plan.added.lengthMm,
-              stockId: plan.added.wire.stockId,
-              tag: plan.added.wire.colourDiffers,
-            }
-          : undefined,
-    });
-  }
-  const ranked = plan.covers.find((one) => one.coverId === cover?.coverId);
-  const partId = ranked?.partId;
-  if (!cover || partId === undefined) return joints;
-  const isSleeve = cover.coverId === 'sleeveCover';
-  return [
-    ...joints,
-    {
-      spliceId: cover.id,
-      partIds: [],
-      toolNames: ranked?.toolNames ?? [],
-      sleeveCuts: isSleeve ? [{ partId, cutMm: cover.lengthMm }] : [],
-      tapeMm: isSleeve ? [] : [{ partId, lengthMm: cover.lengthMm }],
-    },
-  ];
-}
 
 /**
  * What it takes cannot be counted yet: no way is possible, a procedure is not named, or a terminal, seal or piece has
@@ -215,11 +114,9 @@ export function plan(
     findings,
     pieces,
     runs,
-    kit: kitFor(
-      [...findings.flatMap((finding) => needsOf(finding, numberOf)), ...spentNeeds(job, findings, numberOf)],
-      catalogue,
-      [...new Set(findings.filter(hasNoAnswer).map(({ circuitId }) => numberOf(circuitId)))],
-    ),
+    kit: kitFor(allNeeds(job, findings), catalogue, [
+      ...new Set(findings.filter(hasNoAnswer).map(({ circuitId }) => numberOf(circuitId))),
+    ]),
     totals: totalsOf(findings, runs),
   };
 }

@@ -1,3 +1,4 @@
+import type { Catalogue } from '../catalogue/index.ts';
 import { CAUSES, failedBefore, findingInWords, type Finding } from '../damage/index.ts';
 import type { Run } from '../harness/index.ts';
 import type { Job } from '../job/index.ts';
@@ -6,8 +7,8 @@ import { maySign, readInWords, standingOf, type FunctionSeen, type Reading, type
 import { formatMm } from '../units/index.ts';
 import { colourInWords, wireInWords } from '../wire/index.ts';
 import { functionsOf, functionWords } from './functions.ts';
-import { costOf } from './cost.ts';
-import { madeOf, NOTHING_NOTED, type Made, type TakenFrom } from './made.ts';
+import { costsOf } from './cost.ts';
+import { madeOf, takenFrom, type Made } from './made.ts';
 import type { RecordPhoto, RecordReading, SpliceRecord } from './types.ts';
 
 /** A record that cannot be made, with the splices that stand in the way. */
@@ -99,11 +100,8 @@ function saidWith({ procedure = '', checkedBy = '', photosOf }: Signing, finding
 }
 
 /** Wire that was cut for it, with what is written on its reel. */
-const wiresOf = ({ wires }: Made, shelf: TakenFrom): SpliceRecord['wires'] =>
-  wires.map(({ name, mm, stockId }) => {
-    const reel = shelf.wires.find(({ id }) => id === stockId)?.reel;
-    return { name, mm: Math.round(mm), ...(reel === undefined ? {} : { reel }) };
-  });
+const wiresOf = ({ wires }: Made): SpliceRecord['wires'] =>
+  wires.map(({ name, mm, reel }) => ({ name, mm: Math.round(mm), ...(reel === undefined ? {} : { reel }) }));
 
 /**
  * The records of a job, one for each splice, cover and work at a cavity.
@@ -117,8 +115,10 @@ export function buildRecords(
   signed: Signing,
   when: When = inUtc,
   seen: readonly FunctionSeen[] = [],
-  shelf: TakenFrom = NOTHING_NOTED,
+  shelf?: Catalogue,
 ): SpliceRecord[] {
+  const noted = shelf && takenFrom(shelf, plan, job.harness);
+  const costs = shelf && costsOf(job, plan, shelf);
   const functions = functionsOf(job, plan, seen, readings);
   const circuitOf = new Map(job.harness.circuits.map((circuit) => [circuit.id, circuit]));
   const open: string[] = [];
@@ -166,8 +166,7 @@ export function buildRecords(
     const home = job.harness.runs.find((one) => one.id === finding.runId);
     if (!circuit || !source || !home) return [];
     const ranked = finding.ranked.find((method) => method.methodId === finding.chosen);
-    const all = madeOf(finding, shelf);
-    return all.map((made): SpliceRecord => {
+    return madeOf(finding, noted).map((made): SpliceRecord => {
       const run = job.harness.runs.find((one) => one.id === made.runId) ?? home;
       const place = placeOn(run, made.atMm);
       return {
@@ -189,11 +188,11 @@ export function buildRecords(
         because: finding.because,
         ...(source.cause === undefined ? {} : { cause: CAUSES[source.cause as keyof typeof CAUSES] }),
         parts: made.parts.map(({ name, partId }) => {
-          const lot = shelf.parts.find(({ id }) => id === partId)?.lot;
+          const lot = noted?.lotOf(partId);
           return lot === undefined ? { name } : { name, lot };
         }),
-        ...(made.wires.length > 0 ? { wires: wiresOf(made, shelf) } : {}),
-        cost: costOf(made, finding, all.length, shelf),
+        ...(made.wires.length > 0 ? { wires: wiresOf(made) } : {}),
+        cost: costs?.get(made.id),
         closedBy: made.closedBy,
         ...failedOf(source, job),
         override: finding.chosenBy && `${finding.chosenBy.by} chose this: ${finding.chosenBy.reason}`,

@@ -1,23 +1,17 @@
 import type { FittedTerminal } from '../approach/index.ts';
 import type { Catalogue } from '../catalogue/index.ts';
 import type { EarlierRepair, Stretch } from '../damage/index.ts';
-import type { CavityPlan, FindingPlan } from '../plan/index.ts';
+import type { Harness } from '../harness/index.ts';
+import type { CavityPlan, FindingPlan, Plan } from '../plan/index.ts';
 import type { Check } from '../prove/index.ts';
-import type { InsertWireChoice } from '../sizing/index.ts';
 import { figure, formatMm } from '../units/index.ts';
-import { colourInWords, wireInWords } from '../wire/index.ts';
+import { colourInWords, wireInWords, type WireSpec } from '../wire/index.ts';
 
-/** A part that was taken, and how much was cut of a sleeve or a tape. */
-export interface PartTaken {
-  readonly name: string;
-  readonly partId?: string | undefined;
-  readonly cutMm?: number | undefined;
-}
-/** Wire that was taken, and from which of the shelf. */
-export interface WireTaken {
+/** Wire that was taken, and what is written on the reel that the cut list takes it from. */
+interface WireTaken {
   readonly name: string;
   readonly mm: number;
-  readonly stockId?: string | undefined;
+  readonly reel?: string | undefined;
 }
 
 /** A splice, a cover or work at a cavity, as far as a record goes. */
@@ -33,7 +27,7 @@ export interface Made {
   readonly method: string;
   readonly materials: readonly string[];
   /** Its parts by name and id: what its materials name with their lots. */
-  readonly parts: readonly PartTaken[];
+  readonly parts: readonly { readonly name: string; readonly partId?: string | undefined }[];
   readonly wires: readonly WireTaken[];
   /** Where it is, for work at a cavity. */
   readonly at?: { readonly nodeId: string; readonly cavity: string } | undefined;
@@ -54,25 +48,43 @@ function sparesEnded({ work: { cable }, steps }: CavityPlan): string[] {
 const crimpsOf = (by: FittedTerminal['crimpedBy']): readonly string[] =>
   by ? [by.conductor, ...(by.jacket === undefined ? [] : [by.jacket])] : [];
 
-/** The shelf that things were taken from, for what is noted of them there: lots, reels, prices. */
-export type TakenFrom = Pick<Catalogue, 'parts' | 'wires'>;
-export const NOTHING_NOTED: TakenFrom = { parts: [], wires: [] };
+/** What is noted of what was taken from the shelf. */
+export interface TakenFrom {
+  readonly lotOf: (partId: string | undefined) => string | undefined;
+  /** What is written on the reel of a circuit's new wire; nothing where its pieces come from several. */
+  readonly reelOf: (circuitId: string, of: 'insert' | 'added') => string | undefined;
+}
+const NOTHING_NOTED: TakenFrom = { lotOf: () => undefined, reelOf: () => undefined };
+
+/** What a shelf says of what a plan takes from it: lots, and reels by the cut list. */
+export function takenFrom({ parts, wires }: Catalogue, { kit }: Pick<Plan, 'kit'>, { circuits }: Harness): TakenFrom {
+  const cuts = kit.cutGroups.filter(({ from }) => from === 'reel').flatMap(({ list }) => list.cuts);
+  return {
+    lotOf: (partId) => parts.find(({ id }) => id === partId)?.lot,
+    reelOf: (circuitId, of) => {
+      const number = circuits.find(({ id }) => id === circuitId)?.number ?? circuitId;
+      const piece = `circuit ${number}${of === 'added' ? ' added' : ''}`;
+      const isOf = ({ id }: { readonly id: string }): boolean => id === piece || id.startsWith(`${piece} (`);
+      const reels = new Set(cuts.filter(({ pieces }) => pieces.some(isOf)).map(({ id }) => id));
+      const [only, ...others] = reels;
+      return others.length > 0 ? undefined : wires.find(({ id }) => id === only)?.reel;
+    },
+  };
+}
 
 /** The splices, the cover and the work at a cavity of a finding. @param shelf what its parts and wires were taken from */
 export function madeOf(finding: FindingPlan, shelf: TakenFrom = NOTHING_NOTED): Made[] {
   const ofLot = (words: string, partId: string | undefined): string => {
-    const lot = shelf.parts.find(({ id }) => id === partId)?.lot;
+    const lot = shelf.lotOf(partId);
     return lot === undefined ? words : `${words}, lot ${lot}`;
   };
-  const cutFrom = ({ wire, stockId }: InsertWireChoice, mm: number): WireTaken => ({
+  const cut = (wire: WireSpec, mm: number, of: 'insert' | 'added'): WireTaken => ({
     name: `${wireInWords(wire)}, ${colourInWords(wire.colour)}`,
     mm,
-    ...(stockId === undefined ? {} : { stockId }),
+    reel: shelf.reelOf(finding.circuitId, of),
   });
-  const wireWords = ({ name, mm, stockId }: WireTaken): string => {
-    const reel = shelf.wires.find(({ id }) => id === stockId)?.reel;
-    return `${name}, ${formatMm(mm, 0)}${reel === undefined ? '' : `, reel ${reel}`}`;
-  };
+  const wireWords = ({ name, mm, reel }: WireTaken): string =>
+    `${name}, ${formatMm(mm, 0)}${reel === undefined ? '' : `, reel ${reel}`}`;
   const splices = finding.splices.map((splice): Made => {
     const { seal } = splice.joint;
     const cover =
@@ -83,7 +95,7 @@ export function madeOf(finding: FindingPlan, shelf: TakenFrom = NOTHING_NOTED): 
           : [];
     const wires =
       finding.insert && (finding.isLead ? finding.approach !== 'pigtail' : splice.side === 'left')
-        ? [cutFrom(finding.insert.wire, finding.insert.lengthMm)]
+        ? [cut(finding.insert.wire.wire, finding.insert.lengthMm, 'insert')]
         : [];
     return {
       id: splice.id,
@@ -95,8 +107,7 @@ export function madeOf(finding: FindingPlan, shelf: TakenFrom = NOTHING_NOTED): 
       method: splice.methodName,
       parts: [
         { name: splice.joint.partName, partId: splice.joint.partId },
-        ...(seal.kind === 'sleeve' ? [{ name: seal.name, partId: seal.partId, cutMm: seal.cutMm }] : []),
-        ...(seal.kind === 'wrap' ? [{ name: seal.name, partId: seal.partId, cutMm: seal.lengthMm }] : []),
+        ...(seal.kind === 'sleeve' || seal.kind === 'wrap' ? [{ name: seal.name, partId: seal.partId }] : []),
       ],
       wires,
       closedBy: splice.closedBy ? [...new Set([splice.closedBy.left, splice.closedBy.right])] : [],
@@ -115,12 +126,7 @@ export function madeOf(finding: FindingPlan, shelf: TakenFrom = NOTHING_NOTED): 
     const { work } = cavity;
     const wires =
       finding.added && (cavity === finding.far || !finding.far)
-        ? [
-            {
-              ...cutFrom(finding.added.wire, finding.added.lengthMm),
-              name: `${wireInWords(work.wire)}, ${colourInWords(work.wire.colour)}`,
-            },
-          ]
+        ? [cut(work.wire, finding.added.lengthMm, 'added')]
         : [];
     const materials = [
       ...(work.terminal
@@ -158,7 +164,7 @@ export function madeOf(finding: FindingPlan, shelf: TakenFrom = NOTHING_NOTED): 
           body: { kind: 'cover', ...cover.covers, diameterMm: cover.diameterMm },
           checks: cover.checks,
           method: cover.name,
-          parts: [{ name: cover.partName, partId: coverPart, cutMm: cover.lengthMm }],
+          parts: [{ name: cover.partName, partId: coverPart }],
           wires: [],
           closedBy: [],
           materials: [ofLot(`${cover.partName}, ${figure(cover.lengthMm, 0)} mm`, coverPart)],

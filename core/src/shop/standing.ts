@@ -1,6 +1,6 @@
 import type { Job } from '../job/index.ts';
 import type { Kit } from '../kit/index.ts';
-import { allMakes, leftFindings, makesOf, type FindingPlan, type Plan } from '../plan/index.ts';
+import { allMakes, leftFindings, makesOf, minutesOf, type FindingPlan, type Plan } from '../plan/index.ts';
 import { maySign, standingOf, type Reading, type Standing } from '../prove/index.ts';
 import type { Doubt, JobStanding, Need } from './types.ts';
 import { workedMinutes } from './worked.ts';
@@ -15,14 +15,6 @@ export interface ToStand {
   readonly updatedAt: string;
   /** It brought a shelf of its own: what it takes is not taken from that of the shop. */
   readonly ownShelf: boolean;
-}
-
-/** Minutes of the way that is taken; a connector that is replaced whole is replaced once. */
-function plannedMinutes({ findings, pieces }: ToStand['plan']): number {
-  const withOthers = new Set(pieces.flatMap(({ findingIds }) => findingIds.slice(1)));
-  return findings
-    .filter(({ findingId, takenBy }) => takenBy === undefined && !withOthers.has(findingId))
-    .reduce((sum, { ways, approach }) => sum + (ways.find(({ way }) => way === approach)?.cost.minutes ?? 0), 0);
 }
 
 const needsOf = ({ lines }: Kit): Need[] =>
@@ -67,7 +59,7 @@ export function jobStanding({ job, plan, readings, atMs, updatedAt, ownShelf }: 
     needs: ownShelf || isMade || !plan.kit.counted ? [] : needsOf(plan.kit),
     missing: isMade ? [] : [...new Set([...orders, ...missingOf(plan.kit)])],
     uncounted: !plan.kit.counted,
-    plannedMin: plannedMinutes(plan),
+    plannedMin: [...minutesOf(plan).values()].reduce((sum, one) => sum + one, 0),
     workedMin: workedMinutes(atMs),
   };
 }
