@@ -17,8 +17,9 @@ const job = (...findings: readonly Finding[]) => ({
     nodes: plain.harness.nodes.map((node) => (node.id === nodeId ? { ...node, face: FACE } : node)),
   },
 });
+const ALL = new Set([plain.findings[0]!.id]);
 const touched = (on: ReturnType<typeof job>, records: readonly SpliceRecord[] = []) =>
-  touchedFaces(on, records).map(({ name, cavities }) => [
+  touchedFaces(on, records, ALL).map(({ name, cavities }) => [
     name,
     cavities.filter((cavity) => cavity.touched).map(({ cavity, circuit }) => `${cavity}: ${circuit ?? 'empty'}`),
   ]);
@@ -42,13 +43,15 @@ describe('the faces of connectors that were worked at', () => {
     ]);
     expect(all.length).toBeGreaterThan(1);
   });
+  it('what was found and left is not worked at', () =>
+    expect(touchedFaces(job(at({ kind: 'terminalDamaged', at: one!.from })), [], new Set())).toEqual([]));
   it('what is recorded counts as well; a connector without a face is not drawn', () => {
     const record = { atEnd: { circuitId: one!.id, ...one!.from } } as SpliceRecord;
     expect(touched(job(at({})), [record])).toEqual([[name, [own]]]);
-    expect(touchedFaces({ ...job(at({})), harness: plain.harness }, [record])).toEqual([]);
+    expect(touchedFaces({ ...job(at({})), harness: plain.harness }, [record], ALL)).toEqual([]);
   });
   it('is drawn whole within its drawing, each cavity with its name and its circuit', () => {
-    const [face] = touchedFaces(job(at({ kind: 'terminalDamaged', at: one!.from })), []);
+    const [face] = touchedFaces(job(at({ kind: 'terminalDamaged', at: one!.from })), [], ALL);
     const { wide, high, shapes } = faceShapes(face!);
     for (const shape of shapes)
       if (shape.kind === 'box') {

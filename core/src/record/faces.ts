@@ -1,5 +1,5 @@
 import { seenCavities, viewInWords, type FaceView } from '../connector/index.ts';
-import { isAtCavity, isOfWholeConnector } from '../damage/index.ts';
+import { isAtCavity, isOfWholeConnector, type Finding } from '../damage/index.ts';
 import type { HarnessNode } from '../harness/index.ts';
 import type { Job } from '../job/index.ts';
 import type { DrawnFace } from './drawnTypes.ts';
@@ -12,7 +12,7 @@ const VIEW: FaceView = { side: 'wire', latch: 'up' };
 /** The cavities of a connector at which something was found or done, and whether all its wires are moved. */
 function touchedIn(
   node: HarnessNode,
-  { findings }: Pick<Job, 'findings'>,
+  findings: readonly Finding[],
   records: readonly SpliceRecord[],
 ): { readonly whole: boolean; readonly own: ReadonlySet<string> } {
   const found = findings.flatMap((one) => (isAtCavity(one) && one.at.nodeId === node.id ? [one] : []));
@@ -20,13 +20,19 @@ function touchedIn(
   return { whole: found.some(isOfWholeConnector), own: new Set([...found.map(({ at }) => at.cavity), ...done]) };
 }
 
-/** The faces of connectors that a job works at, each cavity with its circuit; those whose face is known. */
+/**
+ * The faces of connectors that a job works at, each cavity with its circuit; those whose face is known. Where something
+ * was found and left, nothing is worked at.
+ * @param worked findings of which something is made
+ */
 export function touchedFaces(
   job: Pick<Job, 'findings' | 'harness'>,
   records: readonly SpliceRecord[],
+  worked: ReadonlySet<string>,
 ): readonly DrawnFace[] {
+  const findings = job.findings.filter(({ id }) => worked.has(id));
   return job.harness.nodes.flatMap((node): DrawnFace[] => {
-    const { whole, own } = touchedIn(node, job, records);
+    const { whole, own } = touchedIn(node, findings, records);
     if (!node.face || own.size === 0) return [];
     const circuitIn = (cavity: string): string | undefined =>
       job.harness.circuits.find(({ from, to }) =>

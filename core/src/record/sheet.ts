@@ -1,5 +1,6 @@
 import { CAUSES, findingInWords, isAtCavity } from '../damage/index.ts';
 import type { Job } from '../job/index.ts';
+import { findingOf } from '../layout/index.ts';
 import type { FindingPlan, Plan } from '../plan/index.ts';
 import { isProved } from '../mapping/index.ts';
 import { standingOf, type FunctionSeen, type Reading } from '../prove/index.ts';
@@ -114,6 +115,14 @@ const correctedSince = (records: readonly SpliceRecord[]): string[] => [
   ),
 ];
 
+/** Findings of which something is made; once signed, of which there is a record. */
+const workedOn = ({ findings }: Plan, records: readonly SpliceRecord[]): ReadonlySet<string> =>
+  new Set(
+    records.length > 0
+      ? records.map(({ spliceId }) => findingOf(spliceId))
+      : findings.filter((one) => madeOf(one).length > 0).map(({ findingId }) => findingId),
+  );
+
 /**
  * The sheet of a job: every splice with its place, materials and readings, and the cautions that apply. Once signed it
  * is what was recorded then, whatever shelf, practice or rules have become since; before, it is the work as it stands.
@@ -137,7 +146,7 @@ export function jobSheet(
     practice: signed?.practice.name ?? plan.practice.name,
     summary: summaryOf(lines),
     runs: drawnRuns(job, plan, records),
-    faces: touchedFaces(job, records),
+    faces: touchedFaces(job, records, workedOn(plan, records)),
     lines,
     leftToYou: plan.findings
       .filter((finding) => madeOf(finding).length === 0)

@@ -2,7 +2,7 @@ import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import type { Check, ReadingValue } from '@mendum/core/prove';
 import { quickOf } from '@mendum/core/quick';
 import { proposeSame } from '@mendum/core/survey';
-import type { HarnessView } from '@mendum/core/operations';
+import type { HarnessView, Page, Todo, TodoTaken } from '@mendum/core/operations';
 import { asSeen, startServer, type TestServer } from '../test/server.ts';
 
 let server: TestServer;
@@ -91,6 +91,23 @@ describe('two sketches of one harness', () => {
     expect(signed.job.earlier).toBeUndefined();
     expect(signed.job.findings).toMatchObject([{ circuitId: 'C1', runId: 'R1' }]);
     expect((await viewOf(other)).runs).toHaveLength(1);
+  });
+  it('what was left on the other one is to be done on the joined one, where it lies there', async () => {
+    const [one, other] = [await begin(), await begin()];
+    const { job, version, findingVersions } = await server.job(other);
+    const [finding] = job.findings;
+    await server
+      .write('post', `${await server.at(other)}/findings/${finding!.id}/later`, {
+        jobVersion: version,
+        version: findingVersions[finding!.id],
+      })
+      .expect(201);
+    const [a, b] = [await viewOf(one), await viewOf(other)];
+    await join(a, b);
+    const { items } = (await server.http.get('/api/todos').query({ harnessId: a.id })).body as Page<Todo>;
+    expect(items).toMatchObject([{ finding: { circuitId: 'C1', runId: 'R1-2' } }]);
+    const begun = await server.write('post', `/todos/${items[0]!.id}/job`).expect(201);
+    expect((begun.body as TodoTaken).lost).toBeUndefined();
   });
   it('are refused where they cannot be one, and nothing is changed', async () => {
     const [one, other] = [await begin(), await begin({ ...QUICK, systemVoltageV: 24 })];

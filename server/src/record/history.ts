@@ -3,13 +3,13 @@ import type { EarlierRepair } from '@mendum/core/damage';
 import type { Harness } from '@mendum/core/harness';
 import type { DoneBody, HarnessHistory } from '@mendum/core/operations';
 import { placeOn, proofWords, type SpliceRecord } from '@mendum/core/record';
-import { HarnessEntity, JobEntity, RecordEntity } from '../db/entities.ts';
+import { HarnessEntity } from '../db/entities.ts';
 import { rowsBy } from '../db/prepared.ts';
-import type { RecordRow } from '../db/rows.ts';
 import { AppError } from '../errors.ts';
-import { repairsOn, stillOn } from '../jobs/earlier.ts';
+import { recordsOn, repairsOn, stillOn } from '../jobs/earlier.ts';
 import { loadHarness } from '../harnesses/store.ts';
 import { endedBy } from './good.ts';
+import { recordCount } from './lists.ts';
 import { notReplaced } from './notReplaced.ts';
 
 /** So many repairs of one harness are given at once, the newest. */
@@ -51,17 +51,13 @@ export async function historyOf(manager: EntityManager, harnessId: string): Prom
   const own = asked && (asked.keptFor === null ? asked : rows.one(HarnessEntity, { id: asked.keptFor }));
   if (!own) throw new AppError('NOT_FOUND', `There is no harness "${harnessId}".`);
   const { harness } = await loadHarness(manager, own.id);
-  const repairs = repairsOn(manager, own, () => true);
+  const all = recordsOn(manager, own);
+  const repairs = repairsOn(manager, own, () => true, all);
   const there = new Set(stillOn([...repairs.values()], harness));
-  const recordsOf = (lineage: string): RecordRow[] =>
-    [lineage, ...rows.find(HarnessEntity, { keptFor: lineage }).map(({ id }) => id)]
-      .flatMap((id) => rows.find(JobEntity, { harnessId: id }))
-      .flatMap(({ id }) => notReplaced(rows.find(RecordEntity, { jobId: id })));
-  const records = recordsOf(own.id).sort((a, b) => b.chainRow - a.chainRow);
-  const others = rows
-    .find(HarnessEntity, { machineId: own.machineId, keptFor: null })
-    .filter(({ id }) => id !== own.id)
-    .map(({ id, name }) => ({ harnessId: id, name, records: recordsOf(id).length }));
+  const records = notReplaced(all).reverse();
+  const others: HarnessHistory['others'][number][] = [];
+  for (const { id, name } of rows.find(HarnessEntity, { machineId: own.machineId, keptFor: null }, 'name'))
+    if (id !== own.id) others.push({ harnessId: id, name, records: await recordCount(manager, id) });
   return {
     harnessId: own.id,
     total: records.length,

@@ -35,6 +35,10 @@ export const listRecords = (manager: EntityManager, asked: RecordsAsked): Promis
       ),
   );
 
+/** How many records of a harness count. */
+export const recordCount = (manager: EntityManager, harnessId: string): Promise<number> =>
+  standingRecords(manager).andWhere(JOBS_ON, { harnessId }).getCount();
+
 /** Up to its last colon a splice names its finding. */
 const findingSql = (alias: string): string => `rtrim(${alias}."spliceId", replace(${alias}."spliceId", ':', ''))`;
 const stillDue = (alias: string): string =>

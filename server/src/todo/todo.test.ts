@@ -175,4 +175,35 @@ describe('what is to be done on a harness', () => {
     expect(made.lost).toMatch(/^Circuit "C26" is not in the harness/);
     expect((await server.job(made.number)).job.findings).toEqual([]);
   });
+
+  it.each([
+    ['two letters', { words: 'ab' }, 422],
+    ['three', { words: 'abc' }, 201],
+    ['five hundred', { words: 'x'.repeat(500) }, 201],
+    ['one more', { words: 'x'.repeat(501) }, 422],
+    ['a circuit that is not there', { words: 'Torn', circuitId: 'C99' }, 422],
+    ['a harness that is not there', { words: 'Torn', harnessId: 'H99' }, 404],
+  ])('is written down with %s: %s', async (_what, sent, status) => {
+    await server.write('post', '/todos', { harnessId, ...sent }).expect(status);
+    expect(await listed()).toHaveLength(status === 201 ? 1 : 0);
+  });
+  it('is not taken into a job on another harness, nor once it is closed; nothing is added then', async () => {
+    await left(await opened(FOUND), 'F1');
+    const [todo] = await listed();
+    const refused = async (number: string, finding: object): Promise<string> => {
+      const answer = await server.write('post', `${await server.at(number)}/findings`, { finding, todoId: todo!.id });
+      expect(answer.status).toBe(409);
+      expect((await server.job(number)).job.findings.some(({ id }) => id === 'G1')).toBe(false);
+      return (answer.body as { error: { message: string } }).error.message;
+    };
+    const { job } = await server.job('0147');
+    const [other] = job.findings;
+    const elsewhere = { ...other, id: 'G1', circuitId: job.harness.circuits.at(-1)!.id };
+    const [runId] = job.harness.circuits.at(-1)!.runIds;
+    const place = { runId, kind: 'corroded', fromMm: 100, toMm: 104 };
+    expect(await refused('0147', { ...elsewhere, ...place })).toMatch(/on another harness/);
+    await server.write('put', `/todos/${todo!.id}/end`, { because: 'Looked again: dirt.' }).expect(200);
+    expect(await refused(await opened(), { ...FOUND, id: 'G1' })).toMatch(/closed on .* by Ines Valdur/);
+    await server.write('post', `/todos/${todo!.id}/job`).expect(409);
+  });
 });

@@ -3,6 +3,7 @@ import { useEffect } from 'react';
 import { useSearchesQuery } from '../app/api.ts';
 import { useSave } from '../app/change.ts';
 import { keep, recall } from '../app/kept.ts';
+import { useAppSelector } from '../app/store.ts';
 import { Button } from '../ui/button.tsx';
 
 /** Where a device kept searches before the shop did. */
@@ -18,14 +19,16 @@ export function KeptSearches({ words, onPick }: { readonly words: string; readon
   const { data: kept } = useSearchesQuery({});
   const { save, busy } = useSave();
   const put = (search: string, isKept: boolean) => save('keepSearch', { words: search, kept: isKept });
-  const isThere = kept !== undefined;
+  // What is written has a name on it: before somebody is at the bench nothing is sent, and nothing is forgotten.
+  const person = useAppSelector((state) => state.view.person);
+  const isThere = kept !== undefined && person !== null;
   useEffect(() => {
     const own = onDevice();
     if (!isThere || own.length === 0) return;
     keep(KEY, undefined);
     // The oldest first: they stand as they stood.
     for (const search of [...own].reverse()) void put(search, true);
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- once, when it is known what the shop keeps
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- once, when it is known what the shop keeps, and who is here
   }, [isThere]);
   if (!kept) return null;
   const isNew = words !== '' && !kept.some((one) => one.words.toLowerCase() === words.toLowerCase());

@@ -5,7 +5,10 @@ import { standInServer, writesOf } from '../test/server.ts';
 import { KeptSearches } from './KeptSearches.tsx';
 import { show } from './test/places.tsx';
 
-beforeEach(() => localStorage.clear());
+beforeEach(() => {
+  localStorage.clear();
+  localStorage.setItem('mendum.view', JSON.stringify({ person: 'Ines Valdur' }));
+});
 const shown = (words: string, kept: readonly string[] = []) => {
   const picked = vi.fn();
   const sent = standInServer({
@@ -42,6 +45,14 @@ describe('searches that the shop keeps', () => {
       ]),
     );
     expect(localStorage.getItem('mendum.searches')).toBeNull();
+  });
+  it('what a device kept stays there until somebody is at the bench', async () => {
+    localStorage.setItem('mendum.view', '{}');
+    localStorage.setItem('mendum.searches', JSON.stringify(['lot T-0412']));
+    const { written } = shown('new');
+    await screen.findByRole('button', { name: 'Keep the search “new”' });
+    expect(written()).toEqual([]);
+    expect(localStorage.getItem('mendum.searches')).toBe(JSON.stringify(['lot T-0412']));
   });
   it.each([['"no list"'], ['{'], ['[1, null]']])('what a device kept damaged as %s is none', async (kept) => {
     localStorage.setItem('mendum.searches', kept);
