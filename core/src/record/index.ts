@@ -19,5 +19,6 @@ export type {
 } from './types.ts';
 export { jobSheet } from './sheet.ts';
 export type { DrawnFace, DrawnRun } from './drawnTypes.ts';
+export { facePictureWords, runPictureWords } from './drawnWords.ts';
 export { faceShapes } from './faces.ts';
 export { runHigh, runShapes, type Shape } from './runShapes.ts';

@@ -1,6 +1,6 @@
 import type { TDocumentDefinitions } from 'pdfmake/interfaces.js';
 import { LABEL_SIZES, type LabelSize } from '@mendum/core/label';
-import { setUpPdf } from '../record/fonts.ts';
+import { setUpPdf } from '../pdf/fonts.ts';
 import { FACES, labelInside, type Labelled } from './label.ts';
 import { drawing, movedTo } from './svg.ts';
 

@@ -1,8 +1,8 @@
-import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces.js';
+import type { Content } from 'pdfmake/interfaces.js';
 import type { JobSheet } from '@mendum/core/record';
 import type { Head } from '../chain/head.ts';
 import type { RecordRow } from '../db/rows.ts';
-import { setUpPdf } from './fonts.ts';
+import { taggedPdf, type Asked } from '../pdf/tagged.ts';
 import type { SheetPhoto } from './sheetPhotos.ts';
 import { drawings, faces, pictures } from './sheetPictures.ts';
 import { heading, INK, SOFT } from './sheetStyle.ts';
@@ -70,7 +70,7 @@ const leftInShort = ({ leftToYou: { length } }: JobSheet): Content[] =>
 /** So much of a note, and of the summary, is on the short sheet, letters. */
 const NOTE_MOST = 300;
 
-function definition(sheet: JobSheet, signature: SheetSignature | undefined, print: SheetPrint): TDocumentDefinitions {
+function definition(sheet: JobSheet, signature: SheetSignature | undefined, print: SheetPrint): Asked {
   const { at: printedAt, paper, head } = print;
   const isShort = print.form === 'short';
   const wide = INSIDE[paper];
@@ -87,13 +87,8 @@ function definition(sheet: JobSheet, signature: SheetSignature | undefined, prin
     : note;
   const signed = signature ? `Signed by ${signature.by}, ${inLocalTime(signature.at)}` : 'Not signed';
   return {
-    info: { title: `Repair record, job ${sheet.jobNumber}`, creator: 'Mendum' },
-    // To be read in twenty years: nothing in it stands elsewhere, and its colours say what they are.
-    version: '1.7',
-    subset: 'PDF/A-2b',
-    pageSize: PAPERS[paper],
-    language: 'en',
-    displayTitle: true,
+    title: `Repair record, job ${sheet.jobNumber}`,
+    paper: PAPERS[paper],
     pageMargins: [40, 40, 40, 56],
     defaultStyle: { font: 'Sheet', fontSize: 9, color: INK, lineHeight: 1.15 },
     footer: (page, pages) => ({
@@ -117,7 +112,7 @@ function definition(sheet: JobSheet, signature: SheetSignature | undefined, prin
     content: [
       {
         columns: [
-          { text: sheet.title, fontSize: 17, bold: true },
+          { text: sheet.title, heading: 1, fontSize: 17, bold: true },
           {
             text: `job ${sheet.jobNumber}`,
             fontSize: 11,
@@ -159,6 +154,4 @@ function definition(sheet: JobSheet, signature: SheetSignature | undefined, prin
 
 /** The sheet as a PDF, fonts embedded. The chain's last row stands on it: on paper it is kept elsewhere. */
 export const sheetPdf = (sheet: JobSheet, signature: SheetSignature | undefined, print: SheetPrint): Promise<Buffer> =>
-  setUpPdf()
-    .createPdf(definition(sheet, signature, print))
-    .getBuffer();
+  taggedPdf(definition(sheet, signature, print));

@@ -2,6 +2,7 @@ import sharp from 'sharp';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { JobSheet, SheetLine } from '@mendum/core/record';
 import { sheetPdf } from './pdf.ts';
+import { everyPart, readStructure } from '../pdf/test/reader.ts';
 import { fileOf } from '../test/files.ts';
 import { startServer, type TestServer } from '../test/server.ts';
 
@@ -88,15 +89,47 @@ describe('the sheet of a job', () => {
     const { body } = await server.http.get(`/api${await server.at('0126')}/record.pdf${query}`).expect(422);
     expect((body as { error: { code: string } }).error.code).toBe('BAD_INPUT');
   });
-  it('is kept for good: as PDF/A-2b asks, it says so, and brings its colours along', async () => {
+  it('is kept for good: as PDF/A-2a asks, it says so, and brings its colours along', async () => {
     const pdf = await sheet('0126');
     expect(pdf.slice(0, 8)).toBe('%PDF-1.7');
     expect(pdf).toContain('<pdfaid:part>2</pdfaid:part>');
-    expect(pdf).toContain('<pdfaid:conformance>B</pdfaid:conformance>');
+    expect(pdf).toContain('<pdfaid:conformance>A</pdfaid:conformance>');
     expect(pdf).toMatch(/\/OutputIntents \[/);
     expect(pdf).toContain('/S /GTS_PDFA1');
     // Nothing that a PDF/A may not have.
     expect(pdf).not.toMatch(/\/JavaScript|\/Launch|\/Encrypt|\/EmbeddedFile/);
+  });
+  it.each([
+    ['0126', ''],
+    ['0147', ''],
+    ['0144', '?paper=letter'],
+    ['0126', '?form=short'],
+  ])('of %s%s can be read aloud: all of it, in order, by another reader', async (number, query) => {
+    const pdf = await sheet(number, query);
+    expect(pdf).toContain('/Marked true');
+    expect(pdf).toMatch(/\/Scope \/Row/);
+    const { pages: read, unmarked, ornament } = await readStructure(Buffer.from(pdf, 'latin1'));
+    const parts = read.flatMap(everyPart);
+    const wordsOf = (type: string): string[] => parts.flatMap((part) => (part.type === type ? [part.words] : []));
+    expect(unmarked).toEqual([]);
+    expect(wordsOf('H1')).toHaveLength(1);
+    expect(wordsOf('H2')).toEqual(
+      expect.arrayContaining(
+        query.includes('short') ? ['Sign-off'] : ['Where it is', 'Cautions that apply', 'Sign-off'],
+      ),
+    );
+    // Nothing but the footer, and headers that stand again, is left out.
+    for (const [at, words] of ornament.entries())
+      expect(words).toMatch(
+        new RegExp(
+          `^(Circuit and place ?Method and materials ?Readings ?Ruling)?The maker.*${at + 1} of ${read.length}Chain of records: row \\d+, [0-9a-f]+$`,
+        ),
+      );
+    const figures = parts.filter(({ type }) => type === 'Figure');
+    expect(figures.length).toBeGreaterThan(0);
+    for (const { alt } of figures) expect(alt).toMatch(/mm|worked at cavity|^Photo/);
+    // Each cell of the table that stands under a column or tells a row.
+    expect(parts.filter(({ type }) => type === 'Table').length).toBeGreaterThan(0);
   });
   it('has its fonts in it, names its language, and shows its title', async () => {
     const pdf = await sheet('0126');

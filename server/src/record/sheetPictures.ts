@@ -1,5 +1,5 @@
 import type { Content } from 'pdfmake/interfaces.js';
-import { TAKEN_WORDS, type JobSheet } from '@mendum/core/record';
+import { facePictureWords, runPictureWords, TAKEN_WORDS, type JobSheet } from '@mendum/core/record';
 import { faceSvg, runSvg } from './runSvg.ts';
 import type { SheetPhoto } from './sheetPhotos.ts';
 import { heading, SOFT } from './sheetStyle.ts';
@@ -19,7 +19,7 @@ export function drawings({ runs }: JobSheet, wide: number): Content[] {
             fontSize: 9,
             bold: true,
           },
-          { svg: runSvg(run, wide), width: wide },
+          { svg: runSvg(run, wide), width: wide, alt: runPictureWords(run) },
         ],
         unbreakable: true,
       },
@@ -42,7 +42,7 @@ export function faces({ faces: all }: JobSheet, wide: number): Content[] {
       return {
         stack: [
           { text: face.name, fontSize: 9, bold: true, margin: [0, 0, 0, 3] },
-          { svg: drawn.svg, width: Math.min(drawn.wide, wide) },
+          { svg: drawn.svg, width: Math.min(drawn.wide, wide), alt: facePictureWords(face) },
           { text: face.view, fontSize: 8, color: SOFT, margin: [0, 2, 0, 6] },
         ],
         unbreakable: true,
@@ -56,6 +56,9 @@ export function faces({ faces: all }: JobSheet, wide: number): Content[] {
   ];
 }
 
+const photoWords = ({ circuit, by, at, when }: SheetPhoto): string =>
+  `${when === undefined ? '' : `${TAKEN_WORDS[when]}. `}${circuit}; ${by}, ${inLocalTime(at)}`;
+
 /** Photos two in a row, each with its circuit, by whom and when. */
 export function pictures(
   { photos, more }: { readonly photos: readonly SheetPhoto[]; readonly more: number },
@@ -67,15 +70,11 @@ export function pictures(
   return [
     heading('Photos'),
     ...rows.map((pair): Content => ({
-      columns: pair.map(({ image, circuit, by, at, when }) => ({
+      columns: pair.map((photo) => ({
         width: half,
         stack: [
-          { image, fit: [half, 190] as [number, number] },
-          {
-            text: `${when === undefined ? '' : `${TAKEN_WORDS[when]}. `}${circuit}; ${by}, ${inLocalTime(at)}`,
-            fontSize: 8,
-            color: SOFT,
-          },
+          { image: photo.image, fit: [half, 190] as [number, number], alt: `Photo. ${photoWords(photo)}` },
+          { text: photoWords(photo), fontSize: 8, color: SOFT },
         ],
       })),
       columnGap: 14,

@@ -6,4 +6,10 @@ export const RULE = '#D8D0C0';
 export const COPPER = '#A8541F';
 
 /** What a part of the sheet is called. */
-export const heading = (text: string): Content => ({ text, bold: true, fontSize: 11, margin: [0, 12, 0, 4] });
+export const heading = (text: string): Content => ({
+  text,
+  heading: 2,
+  bold: true,
+  fontSize: 11,
+  margin: [0, 12, 0, 4],
+});

@@ -1,5 +1,5 @@
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces.js';
-import { setUpPdf } from '../record/fonts.ts';
+import { setUpPdf } from '../pdf/fonts.ts';
 import {
   partHeightMm,
   rowsThatFit,

@@ -1,4 +1,4 @@
-import { faceShapes, type DrawnFace } from '@mendum/core/record';
+import { facePictureWords, faceShapes, type DrawnFace } from '@mendum/core/record';
 import { Drawn } from './Drawn.tsx';
 
 /** Rem to a point of the drawing: its words are as large as the page's small ones. */
@@ -7,9 +7,6 @@ const REM = 0.11;
 /** A connector's face, as on the printed sheet: what was worked at in this job is outlined thick. */
 export function FacePicture({ face }: { readonly face: DrawnFace }) {
   const { wide, high, shapes } = faceShapes(face);
-  const touched = face.cavities
-    .filter((one) => one.touched)
-    .map(({ cavity, circuit }) => `${cavity}${circuit === undefined ? '' : `, circuit ${circuit}`}`);
   return (
     <figure className="mt-3 min-w-0 break-inside-avoid">
       <figcaption className="font-semibold">{face.name}</figcaption>
@@ -18,7 +15,7 @@ export function FacePicture({ face }: { readonly face: DrawnFace }) {
         style={{ width: `${wide * REM}rem` }}
         className="max-w-full"
         role="img"
-        aria-label={`${face.name}, worked at cavity ${touched.join('; ')}`}
+        aria-label={facePictureWords(face)}
       >
         {shapes.map((shape, at) => (
           // Shapes have no name, and never change places.

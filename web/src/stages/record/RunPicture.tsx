@@ -1,5 +1,5 @@
 import { useRoom } from '../../draw/useRoom.ts';
-import { runHigh, runShapes, type DrawnRun } from '@mendum/core/record';
+import { runHigh, runPictureWords, runShapes, type DrawnRun } from '@mendum/core/record';
 import { Drawn } from './Drawn.tsx';
 
 /** The drawing is made for so much less than its room, so that its words are large enough; and for no less than this. */
@@ -11,18 +11,12 @@ export function RunPicture({ run }: { readonly run: DrawnRun }) {
   const [box, room] = useRoom<HTMLElement>();
   const high = runHigh(run);
   const wide = Math.max(LEAST, room.width / GROWN);
-  const places = run.rows.flatMap(({ circuit, bodies }) =>
-    bodies.map(
-      ({ fromMm, toMm, words, earlier }) =>
-        `${circuit}: ${words} at ${Math.round((fromMm + toMm) / 2)} mm${earlier ? ', from before' : ''}`,
-    ),
-  );
   return (
     <figure ref={box} className="mt-2 break-inside-avoid">
       <figcaption className="font-semibold">
         {run.name}, {run.fromName} to {run.toName}, {Math.round(run.lengthMm)} mm
       </figcaption>
-      <svg viewBox={`0 0 ${wide} ${high}`} className="w-full" role="img" aria-label={places.join('. ')}>
+      <svg viewBox={`0 0 ${wide} ${high}`} className="w-full" role="img" aria-label={runPictureWords(run)}>
         {runShapes(run, wide).map((shape, at) => (
           // Shapes have no name, and never change places.
           <Drawn key={at} shape={shape} />
