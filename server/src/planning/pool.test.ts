@@ -62,6 +62,24 @@ describe('plans made in threads of their own', () => {
     GENEROUS_MS,
   );
   it(
+    'what is asked by many at once is worked out once for those who wait, from what is stored by then',
+    async () => {
+      const [, jobId = ''] = jobIds;
+      const ask = () => pool.ask('made', { jobId, spliceIds: [] });
+      const begun = ask();
+      // The thread takes the first in the next turn; those behind it wait together.
+      await new Promise((next) => setImmediate(next));
+      const waiting = [ask(), ask(), ask()];
+      const [first, ...others] = await Promise.all([begun, ...waiting]);
+      expect(others[0]).not.toBe(first);
+      for (const other of others) expect(other).toBe(others[0]);
+      expect(others[0]).toEqual(first);
+      await db.write((manager) => manager.update(JobEntity, { id: jobId }, { version: 41 }));
+      expect((await ask()).stamp).toBe((await plannerHere(db.read).ask('made', { jobId, spliceIds: [] })).stamp);
+    },
+    GENEROUS_MS,
+  );
+  it(
     'a refusal comes over as it was said',
     async () => {
       const error: unknown = await pool

@@ -5,10 +5,18 @@ import type { Planner } from './planner.ts';
 import type { AnswerOf, ArgsOf, TaskName } from './tasks.ts';
 import type { Asked, Desked, Told } from './worker.ts';
 
+/** Something that is asked of a thread; `key` where others who ask the same may share its answer. */
+interface InLine {
+  readonly key: string | undefined;
+  isBegun: boolean;
+  readonly told: Promise<Told>;
+}
+
 /** One thread that plans, and what it is busy with. */
 interface Seat {
   readonly pool: Piscina<Asked, Told>;
-  waiting: number;
+  /** What is asked of it, one after the other. */
+  readonly line: InLine[];
   /** Jobs that it planned last: it has them at hand. */
   readonly jobs: Set<string>;
 }
@@ -40,6 +48,9 @@ const OTHER_WORDS: { readonly [K in TaskName]?: string } = {
  */
 const AT_ONE_SEAT: { readonly [K in TaskName]?: string } = { find: ' find', standing: ' standing' };
 
+/** Asked by many at the same moment, and asked by little: the plan of a job, and what is made by it. */
+const SHARED: ReadonlySet<TaskName> = new Set(['plan', 'made']);
+
 const jobOf = (args: unknown): string | undefined =>
   typeof args === 'object' && args !== null && 'jobId' in args && typeof args.jobId === 'string'
     ? args.jobId
@@ -61,32 +72,51 @@ export function plannerPool(dataDir: string, limitS: number, sizeOf: (jobId: str
       resourceLimits: { maxOldGenerationSizeMb: MOST_MB },
       ...(isSource ? { execArgv: ['--import', 'tsx'] } : {}),
     }),
-    waiting: 0,
+    line: [],
     jobs: new Set<string>(),
   }));
   const seatFor = (jobId: string | undefined): Seat => {
     const [first, ...others] = seats;
     if (!first) throw new Error('There is nobody to plan.');
     const known = jobId === undefined ? undefined : seats.find(({ jobs }) => jobs.has(jobId));
-    const least = others.reduce((best, seat) => (seat.waiting < best.waiting ? seat : best), first);
-    return known && known.waiting <= least.waiting + 1 ? known : least;
+    const least = others.reduce((best, seat) => (seat.line.length < best.line.length ? seat : best), first);
+    return known && known.line.length <= least.line.length + 1 ? known : least;
   };
   const remember = ({ jobs }: Seat, jobId: string): void => {
     for (const seat of seats) seat.jobs.delete(jobId);
     jobs.add(jobId);
     for (const old of [...jobs].slice(0, -AT_HAND)) jobs.delete(old);
   };
-  const ask = async <K extends TaskName>(task: K, args: ArgsOf<K>): Promise<AnswerOf<K>> => {
+  /**
+   * Puts something in line at a thread. What waits there already, and is not begun, is answered for all who ask the
+   * same: it is read from what is stored when it is begun.
+   */
+  const told = (task: TaskName, args: unknown): Promise<Told> => {
+    const key = SHARED.has(task) ? JSON.stringify([task, args]) : undefined;
+    const same = seats.flatMap(({ line }) => line).find((one) => key !== undefined && one.key === key && !one.isBegun);
+    if (same) return same.told;
     const jobId = AT_ONE_SEAT[task] ?? jobOf(args);
     const seat = seatFor(jobId);
-    seat.waiting += 1;
     if (jobId !== undefined) remember(seat, jobId);
+    const before = seat.line.at(-1)?.told.catch(() => undefined) ?? Promise.resolve();
+    const begin = async (): Promise<Told> => {
+      await before;
+      own.isBegun = true;
+      try {
+        return await seat.pool.run({ task, args } as Asked, { signal: AbortSignal.timeout(limitS * 1000) });
+      } finally {
+        seat.line.splice(seat.line.indexOf(own), 1);
+      }
+    };
+    const own: InLine = { key, isBegun: false, told: Promise.resolve().then(begin) };
+    seat.line.push(own);
+    return own.told;
+  };
+  const ask = async <K extends TaskName>(task: K, args: ArgsOf<K>): Promise<AnswerOf<K>> => {
     try {
-      // Who waits behind others gets their time as well.
-      const signal = AbortSignal.timeout(seat.waiting * limitS * 1000);
-      const told = await seat.pool.run({ task, args }, { signal });
-      if (!told.ok) throw new AppError(told.code, told.message, told.more);
-      return told.answer as AnswerOf<K>;
+      const said = await told(task, args);
+      if (!said.ok) throw new AppError(said.code, said.message, said.more);
+      return said.answer as AnswerOf<K>;
     } catch (error) {
       if (isTooMuch(error)) {
         const of = jobOf(args);
@@ -98,12 +128,11 @@ export function plannerPool(dataDir: string, limitS: number, sizeOf: (jobId: str
       }
       throw error;
     } finally {
-      seat.waiting -= 1;
       ahead.goOn();
     }
   };
   const ahead = aheadOf(
-    () => seats.some(({ waiting }) => waiting > 0),
+    () => seats.some(({ line }) => line.length > 0),
     (jobId) => {
       // What goes wrong here is said to whoever asks.
       ask('made', { jobId, spliceIds: [] }).catch(() => undefined);
