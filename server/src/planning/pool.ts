@@ -103,7 +103,7 @@ export function plannerPool(dataDir: string, limitS: number, sizeOf: (jobId: str
       await before;
       own.isBegun = true;
       try {
-        return await seat.pool.run({ task, args } as Asked, { signal: AbortSignal.timeout(limitS * 1000) });
+        return await seat.pool.run({ task, args }, { signal: AbortSignal.timeout(limitS * 1000) });
       } finally {
         seat.line.splice(seat.line.indexOf(own), 1);
       }
