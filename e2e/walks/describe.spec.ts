@@ -140,11 +140,11 @@ test('a sheet with bad lines is refused whole, by line and column; an unclear on
   const dialog = await opened(page);
   await dialog
     .getByLabel('Or paste cells from a spreadsheet')
-    .fill(SHEET.replace('1.5sq', 'thick').replace('\t214\t', '\t213\t'));
+    .fill(SHEET.replace('1.5sq', 'thick').replace('\tX41\t8', '\tX41\t7'));
   await dialog.getByRole('button', { name: 'Read these cells' }).click();
   const wrong = dialog.getByRole('alert', { name: 'What cannot be read' });
   await expect(wrong).toContainText('Line 10, column F, Gauge: “thick” is not a wire size.');
-  await expect(wrong).toContainText('Circuit 213 is on line 17 already.');
+  await expect(wrong).toContainText('Cavity 7 of X41 holds circuit 213 already, from line 17.');
   await expect(dialog.getByRole('button', { name: 'Save this harness' })).toHaveCount(0);
   await dialog.getByRole('button', { name: 'Another sheet' }).click();
 
@@ -153,8 +153,10 @@ test('a sheet with bad lines is refused whole, by line and column; an unclear on
     .fill('Circuit\tFrom\tTo\tSize\tColour\n1\tX1-1\tX2-1\t16\tB\n2\tX1-2\tX2-2\t18\tR');
   await dialog.getByRole('button', { name: 'Read these cells' }).click();
   await expect(dialog.getByText(/“B” may mean several colours/)).toBeVisible();
-  await dialog.getByLabel('Colours are written in').selectOption('japanese');
-  await dialog.getByLabel('Sizes without a unit are').selectOption('trade');
+  await expect(dialog.getByText('3 lines: 2 are asked about, 1 is left out.')).toBeVisible();
+  await dialog.getByRole('button', { name: 'Japanese-maker short forms' }).click();
+  await dialog.getByRole('button', { name: '16 a trade label, 1 mm²' }).click();
+  await dialog.getByRole('button', { name: '18 a trade label, 0.8 mm²' }).click();
   await expect(dialog.getByText('2 circuits read')).toBeVisible();
   await expect(dialog.getByRole('cell', { name: /black, trade 16 \(1 mm²\)/ })).toBeVisible();
 });

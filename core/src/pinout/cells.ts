@@ -1,22 +1,13 @@
-import {
-  awgAreaMm2,
-  awgLabel,
-  JACKETS,
-  LARGEST_AWG,
-  SMALLEST_AWG,
-  TRADE_PAIRS_MM2,
-  WALLS_MM,
-  type Conductor,
-  type Jacket,
-  type JacketMaterial,
-  type JacketWall,
-  type WireSize,
-} from '../wire/index.ts';
+import { JACKETS, WALLS_MM, type Conductor, type Jacket, type JacketMaterial, type JacketWall } from '../wire/index.ts';
 import { KIND_WORDS, type CircuitKind } from '../harness/index.ts';
 import { figure } from '../units/index.ts';
-import type { BareSize, CellOutcome } from './types.ts';
+import type { CellOutcome } from './types.ts';
 
-const bad = (why: string, remedy: string): { readonly ok: false; readonly why: string; readonly remedy: string } => ({
+/** Why a cell cannot be read, and what to do. */
+export const bad = (
+  why: string,
+  remedy: string,
+): { readonly ok: false; readonly why: string; readonly remedy: string } => ({
   ok: false,
   why,
   remedy,
@@ -24,20 +15,26 @@ const bad = (why: string, remedy: string): { readonly ok: false; readonly why: s
 
 /** Whether a cell says "as in the row above". */
 export const saysSameAsAbove = (text: string): boolean =>
-  /^(?:["″”〃]+|''|do\.?|ditto|same|same as above|as above|see above|idem|id\.|[↑^]|s\. ?o\.|wie oben)$/i.test(
+  /^(?:["″”“„〃]+|''|-?do\.?-?|-?"-?|ditto|dito|same|same as above|as above|see above|idem|id\.|[↑^]|s\. ?o\.|siehe oben|wie oben)$/i.test(
     text.trim(),
   );
 
 /** Whether a cell says that there is nothing: a dash, n/a, none. */
 export const saysNothing = (text: string): boolean =>
-  /^(?:[-–—.]+|n\/?a|none|nil|empty|not used|unused|nc|n\.c\.)?$/i.test(text.trim());
-
-/** Whether words say that a cavity has no wire. */
-export const saysEmptyCavity = (text: string): boolean =>
-  saysNothing(text) ||
-  /^(?:spare|blank|open|vacant|free|reserved|no connection|not connected|no wire|blocked|plug(?:ged)?|cavity plug|sealing plug|blind plug|dummy)(?: cavity| plug| pin)?$/i.test(
+  /^(?:[-–—.]+|n\/?a|none|nil|empty|not used|unused|n\/?c|n\.c\.|leer|unbelegt|nicht belegt|frei|entf(?:ällt|\.)?)?$/i.test(
     text.trim(),
   );
+
+/** Words for a cavity without a wire, alone or with what it is without. */
+const EMPTY_CAVITY =
+  /^\(?(?:spare|blank|open|vacant|free|reserved?|reserve|no connection|not connected|not fitted|no wire|no pin|no circuit|blocked|plug(?:ged)?|cavity plug|sealing plug|blanking plug|blind plug|dummy(?: plug)?|not used|unused|empty|n\/?c|n\.c\.|frei|unbelegt|nicht belegt|unbenutzt|leer|blindstopfen|stopfen|verschlossen|blind)\)?(?:[ -](?:cavity|cav|plug|pin|position|kammer|platz))?(?: \(?(?:cavity|spare|empty|plug(?:ged)?|frei)\)?)?\.?$/i;
+
+/** Whether words say that a cavity has no wire. */
+export const saysEmptyCavity = (text: string): boolean => saysNothing(text) || EMPTY_CAVITY.test(text.trim());
+
+/** Whether words say that a cavity is closed with a plug. */
+export const saysPlugged = (text: string): boolean =>
+  /plug|blocked|blind|stopfen|verschlossen|seal(?:ed)? off/i.test(text);
 
 /** A number with a decimal point or comma; a thousands mark is refused because it cannot be told from one. */
 export function readNumber(text: string): number | undefined {
@@ -57,90 +54,6 @@ export function readAmps(text: string, what: string): CellOutcome<number> {
   return amps > 5000
     ? bad(`The ${what} of ${figure(amps)} A is over 5000 A.`, 'Check the unit.')
     : { ok: true, value: amps };
-}
-
-const METRIC = /^(\d+(?:[.,]\d+)?)\s*(?:mm\s*[²2]|mm\^2|sq\.?(?:\s*mm)?|sqmm|qmm|mmq)$/i;
-const GAUGE = /^(?:(?:AWG|#|GA(?:UGE)?\.?)\s*(\d{1,2}(?:\/0)?)|(\d{1,2}(?:\/0)?)\s*(?:AWG|GA(?:UGE)?\.?|#|G))$/i;
-const TRADE = /^trade\s+(\d{1,2})$/i;
-
-const gaugeOf = (label: string): number => (label.endsWith('/0') ? 1 - Number(label.slice(0, -2)) : Number(label));
-
-/** A gauge as copper or as trade label, when it exists. */
-function gaugeSize(label: string, means: 'awg' | 'trade'): CellOutcome<WireSize> {
-  const awg = gaugeOf(label);
-  if (means === 'trade')
-    return TRADE_PAIRS_MM2.has(awg)
-      ? { ok: true, value: { basis: 'trade', awg } }
-      : bad(`Trade label ${label} is not known.`, `Labels are ${[...TRADE_PAIRS_MM2.keys()].join(', ')}.`);
-  return awg >= LARGEST_AWG && awg <= SMALLEST_AWG
-    ? { ok: true, value: { basis: 'awg', awg } }
-    : bad(`Gauge ${label} is not known.`, `Gauges run from 4/0 to ${SMALLEST_AWG}.`);
-}
-
-function metricSize(text: string): CellOutcome<WireSize> {
-  const area = readNumber(text);
-  return area !== undefined && area >= 0.05 && area <= 120
-    ? { ok: true, value: { basis: 'metric', areaMm2: area } }
-    : bad(`${text} mm² is not a wire size.`, 'Sizes run from 0.05 to 120 mm².');
-}
-
-/** Whether a size cell is a bare whole number, of which only the user or the column can say what it is. */
-export const isBareSize = (text: string): boolean => /^#?\d{1,2}$/.test(text.trim()) && !text.trim().startsWith('#');
-
-/** Reads a wire size: 16 AWG, #16, 1.0, "1,0 mm²", 1.5sq, trade 16, AWG 16 = 1.31 mm². */
-export function readSize(
-  text: string,
-  options: { readonly bare?: BareSize | undefined; readonly gaugeMeans?: 'awg' | 'trade' | undefined },
-): CellOutcome<WireSize> {
-  const plain = text.trim().replace(/\s+/g, ' ');
-  const both = /^(.+?)\s*[=(/,;]\s*(.+?)\)?$/.exec(plain);
-  if (both?.[1] !== undefined && both[2] !== undefined && /[A-Za-z#²]/.test(plain)) {
-    const [first, second] = [readSize(both[1], options), readSize(both[2], options)];
-    if (first.ok && second.ok && first.value.basis !== second.value.basis) {
-      const [metric, gauge] =
-        first.value.basis === 'metric' ? [first.value, second.value] : [second.value, first.value];
-      if (metric.basis === 'metric' && gauge.basis === 'trade')
-        return { ok: true, value: { ...gauge, areaMm2: metric.areaMm2 } };
-      if (metric.basis === 'metric' && gauge.basis === 'awg') return sizeFromBoth(metric.areaMm2, awgLabel(gauge.awg));
-    }
-  }
-  if (/\d\s*[x×]\s*\d/i.test(plain))
-    return bad(
-      `“${text}” is more than one wire, or a strand count.`,
-      'Give each wire its own line, with the size of its copper.',
-    );
-  const metric = METRIC.exec(plain)?.[1];
-  if (metric !== undefined) return metricSize(metric);
-  const trade = TRADE.exec(plain)?.[1];
-  if (trade !== undefined) return gaugeSize(trade, 'trade');
-  const gauge = GAUGE.exec(plain);
-  const label = gauge?.[1] ?? gauge?.[2];
-  if (label !== undefined) return gaugeSize(label, options.gaugeMeans ?? 'awg');
-  if (/^\d\/0$/.test(plain)) return gaugeSize(plain, 'awg');
-  if (/^\d+[.,]\d+$/.test(plain)) return metricSize(plain);
-  if (isBareSize(plain)) {
-    if (options.bare === undefined)
-      return bad(
-        `“${text}” has no unit: it may be mm², AWG copper or a trade label.`,
-        'Say what bare sizes are in this sheet.',
-      );
-    return options.bare === 'metric' ? metricSize(plain) : gaugeSize(plain, options.bare);
-  }
-  return bad(`“${text}” is not a wire size.`, 'Write it as 1.5 mm², 16 AWG or trade 16.');
-}
-
-/** Size from an area and a gauge column together: which of the two bases the pair stands for. */
-export function sizeFromBoth(area: number, label: string): CellOutcome<WireSize> {
-  const awg = gaugeOf(label);
-  const near = (value: number | undefined): boolean => value !== undefined && Math.abs(area - value) <= 0.05 * value;
-  const copper = awg >= LARGEST_AWG && awg <= SMALLEST_AWG ? awgAreaMm2(awg) : undefined;
-  const trade = TRADE_PAIRS_MM2.get(awg);
-  if (near(copper)) return { ok: true, value: { basis: 'awg', awg, areaMm2: area } };
-  if (near(trade)) return { ok: true, value: { basis: 'trade', awg, areaMm2: area } };
-  return bad(
-    `Gauge ${label} and ${figure(area, 3)} mm² disagree: AWG ${label} is ${copper === undefined ? 'no gauge' : `${figure(copper)} mm² of copper`}${trade === undefined ? '' : `, trade ${label} is ${figure(trade)} mm²`}.`,
-    'Correct one of the two.',
-  );
 }
 
 const KIND_FORMS: readonly (readonly [RegExp, CircuitKind])[] = [
@@ -238,15 +151,4 @@ export function readConductor(conductor: string, strands: string): CellOutcome<C
     `“${strands === '' ? conductor : strands}” is not a conductor.`,
     'Write solid, stranded, or the number of strands (2 to 2000).',
   );
-}
-
-/** Connector and cavity in one cell: X31-4, X31/4, X31:4, X31.4, "X31 pin 4". The last piece is the cavity. */
-export function readEnd(text: string): CellOutcome<{ readonly connector: string; readonly cavity: string }> {
-  const match = /^(.+?)\s*(?:[-/:.,]|\s(?:pin|cav(?:ity)?|pos|#)\.?\s*|\s)\s*([A-Za-z]{0,2}\d{0,3})$/i.exec(
-    text.trim(),
-  );
-  const [, connector, cavity] = match ?? [];
-  return connector === undefined || cavity === undefined || cavity === ''
-    ? bad(`“${text}” does not name connector and cavity.`, 'Write it as X31-4.')
-    : { ok: true, value: { connector: connector.trim(), cavity } };
 }

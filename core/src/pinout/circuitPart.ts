@@ -1,16 +1,32 @@
-import type { judgeColourSystem } from '../wire/index.ts';
-import { type WireSpec } from '../wire/index.ts';
-import { routeBetween, type Cavity, type CircuitKind, type Run } from '../harness/index.ts';
+import { KIND_WORDS, CIRCUIT_KINDS, routeBetween, type Cavity, type CircuitKind, type Run } from '../harness/index.ts';
+import type { WireSpec } from '../wire/index.ts';
 import { kindFromFunction, readAmps, readKind, saysNothing } from './cells.ts';
-import type { EndFinder } from './ends.ts';
-import type { GridRow } from './grid.ts';
-import type { HalfRow } from './halves.ts';
-import { wireOf, type Blame } from './wires.ts';
-import type { BareSize, PinoutChoices, PinoutHarness } from './types.ts';
+import type { Findings } from './findings.ts';
+import type { ListLine } from './lines.ts';
+import { readRemark } from './remarks.ts';
+import type { PinoutField } from './types.ts';
+import { wireOf, type Blame, type ColoursSaid } from './wires.ts';
 
 const TEXT_MOST = 200;
 export const NUMBER_MOST = 20;
 
+/** What a line says of its circuit, but for its ends. */
+export interface Part {
+  readonly number: string | undefined;
+  readonly function: string;
+  readonly kind: CircuitKind;
+  /** The kind is concluded, not read. */
+  readonly isKindGuessed: boolean;
+  readonly wire: WireSpec | undefined;
+  readonly fuseA: number | undefined;
+  readonly loadA: number | undefined;
+  readonly pair: string | undefined;
+  readonly isShielded: boolean;
+  readonly runs: string | undefined;
+  readonly notTaken: readonly string[];
+}
+
+/** The runs that a line names, or the way between its ends. */
 export function runsOf(
   text: string | undefined,
   from: Cavity,
@@ -34,14 +50,6 @@ export function runsOf(
   });
 }
 
-export interface Settled {
-  readonly harness: PinoutHarness;
-  readonly choices: PinoutChoices;
-  readonly colours: ReturnType<typeof judgeColourSystem>['system'];
-  readonly bare: BareSize | undefined;
-  readonly finder: EndFinder;
-}
-
 /** More than this is no signal, A. */
 const SIGNAL_MOST_A = 1;
 
@@ -55,32 +63,45 @@ function guessedKind(words: string, fuseA: number | undefined, loadA: number | u
   return carries && (guessed === 'signal' || guessed === 'lowLevel') ? 'power' : guessed;
 }
 
+/** Kinds of circuits as options of a guess. */
+export const KIND_OPTIONS = CIRCUIT_KINDS.map((value) => ({ value, words: KIND_WORDS[value] }));
+const isKind = (value: string | undefined): value is CircuitKind =>
+  value !== undefined && (CIRCUIT_KINDS as readonly string[]).includes(value);
+
+/** A fuse by its name alone: which one, and not how large. */
+const FUSE_NAME = /^(?:f|fu|fuse|si|sicherung)[-_. ]?\d{1,3}[a-z]?$/i;
+
+/** The key of the guess of a circuit's kind. */
+export const kindKey = (line: ListLine): string => `kind:${line.cells.number ?? `${line.list + 1}.${line.line}`}`;
+
 /**
  * What the line says of the circuit itself: number, function, kind, wire, currents. Everything that is wrong is blamed
  * on its cell.
  */
 export function circuitPart(
-  row: GridRow,
-  settled: Settled,
+  line: ListLine,
+  colours: ColoursSaid,
+  headerOf: (field: PinoutField) => string,
+  findings: Findings,
   blame: Blame,
-): HalfRow['part'] & { readonly wire: WireSpec | undefined } {
-  const { cells } = row;
-  const notes: string[] = [];
+): Part {
+  const { cells } = line;
+  const notTaken: string[] = [];
   const words = cells.function ?? '';
   if (words.length > TEXT_MOST)
     blame('function', `The function has ${words.length} characters.`, `Shorten it to ${TEXT_MOST}.`);
-  if ((cells.number ?? '').length > NUMBER_MOST)
-    blame(
-      'number',
-      `The circuit number has ${(cells.number ?? '').length} characters.`,
-      `Shorten it to ${NUMBER_MOST}.`,
-    );
+  const number = saysNothing(cells.number ?? '') ? undefined : cells.number?.replace(/^(\d+)\.0+$/, '$1');
+  if ((number ?? '').length > NUMBER_MOST)
+    blame('number', `The circuit number has ${(number ?? '').length} characters.`, `Shorten it to ${NUMBER_MOST}.`);
   const kindRead = cells.kind === undefined || saysNothing(cells.kind) ? undefined : readKind(cells.kind);
   if (kindRead && !kindRead.ok) blame('kind', kindRead.why, kindRead.remedy);
-  if (!kindRead) notes.push('kind');
   const amps = (field: 'fuse' | 'load', what: string): number | undefined => {
     const text = cells[field];
     if (text === undefined || saysNothing(text)) return undefined;
+    if (field === 'fuse' && FUSE_NAME.test(text)) {
+      notTaken.push(`fuse ${text}: its rating is not given`);
+      return undefined;
+    }
     const read = readAmps(text, what);
     if (!read.ok) blame(field, `“${text}”: ${read.why}`, read.remedy);
     if (read.ok && field === 'fuse' && !(read.value > 0))
@@ -88,19 +109,24 @@ export function circuitPart(
     return read.ok ? read.value : undefined;
   };
   const [fuseA, loadA] = [amps('fuse', 'fuse'), amps('load', 'load')];
+  const remark = readRemark(cells.remark ?? '');
+  if (remark.isNotTaken) notTaken.push(cells.remark ?? '');
   const pair =
-    cells.pair === undefined || saysNothing(cells.pair) || /^(?:no|false|0)$/i.test(cells.pair)
-      ? undefined
+    cells.pair === undefined || saysNothing(cells.pair) || /^(?:no|nein|false|0)$/i.test(cells.pair)
+      ? remark.pair
       : cells.pair;
+  const set = findings.answer(kindKey(line));
   return {
-    number: cells.number?.replace(/^(\d+)\.0+$/, '$1'),
+    number,
     function: words,
-    kind: kindRead?.ok ? kindRead.value : guessedKind(words, fuseA, loadA),
-    wire: wireOf(row, settled.colours, settled.bare, settled.choices, blame),
+    kind: kindRead?.ok ? kindRead.value : isKind(set) ? set : guessedKind(words, fuseA, loadA),
+    isKindGuessed: !kindRead?.ok,
+    wire: wireOf(line, colours, headerOf, findings, blame),
     fuseA,
     loadA,
     pair,
+    isShielded: remark.isShielded,
     runs: cells.runs,
-    notes,
+    notTaken,
   };
 }

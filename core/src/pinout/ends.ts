@@ -1,17 +1,45 @@
-import { idFrom, type Cavity, type HarnessNode } from '../harness/index.ts';
 import { cavitiesOf } from '../connector/index.ts';
-import { readEnd, saysNothing } from './cells.ts';
-import type { GridRow } from './grid.ts';
-import type { CellOutcome, NewConnector, PinoutChoices, PinoutField, PinoutHarness } from './types.ts';
+import { idFrom, type Cavity, type HarnessNode } from '../harness/index.ts';
+import { bad, saysNothing } from './cells.ts';
+import type { Findings } from './findings.ts';
+import type { ListLine } from './lines.ts';
+import { placeKind, readEnd } from './places.ts';
+import type { CellOutcome, NewConnector, PinoutField, PinoutHarness } from './types.ts';
 
-/** Finds the nodes that a sheet names, by name or id, and keeps the connectors that are new. */
+interface Made {
+  readonly id: string;
+  readonly name: string;
+  readonly cavities: Set<string>;
+  /** No connector: a splice, a ground, a stud, a fuse, an end that nobody knows. */
+  isEnd: boolean;
+}
+
+/** One end of a line's wire: its place, what is wrong with it, or that it has to be asked. */
+export type EndOutcome = CellOutcome<Cavity> | { readonly ok: 'ask' };
+export interface EndSaid {
+  readonly outcome: EndOutcome;
+  /** The cell that tells. */
+  readonly field: PinoutField;
+}
+
+const NAME_MOST = 60;
+const CAVITY_MOST = 10;
+/** Where the far ends of wires lie of which nobody knows where they go. */
+export const NOT_KNOWN = 'Far end not known';
+/** Where wires end that are cut. */
+const CUT_ENDS = 'Cut ends';
+
+/** "4.0" is a figure as a spreadsheet stores it: cavity 4. */
+const plainCavity = (text: string): string => text.replace(/^(\d+)\.0+$/, '$1');
+
+/** Finds the places that a sheet names, by name or id, and keeps those that are new. */
 export class EndFinder {
   private readonly byName = new Map<string, HarnessNode>();
-  private readonly made = new Map<string, { id: string; name: string; cavities: Set<string>; isEnd: boolean }>();
+  private readonly made = new Map<string, Made>();
 
   constructor(
     harness: PinoutHarness,
-    private readonly choices: PinoutChoices,
+    private readonly findings: Findings,
   ) {
     for (const node of harness.nodes) {
       this.byName.set(node.id.toLowerCase(), node);
@@ -27,109 +55,132 @@ export class EndFinder {
     return this.byName.has(said.toLowerCase()) || bare === '' ? said : bare;
   }
 
-  private place(said: string, saidCavity: string): CellOutcome<Cavity> {
+  private place(said: string, saidCavity: string, isEnd = false): CellOutcome<Cavity> {
     const name = this.nameIn(said);
-    if (name.length > 60)
-      return {
-        ok: false,
-        why: `“${name.slice(0, 20)}…” is too long for a connector's name.`,
-        remedy: 'Use 60 characters at most.',
-      };
+    if (name.length > NAME_MOST)
+      return bad(`“${name.slice(0, 20)}…” is too long for a connector's name.`, `Use ${NAME_MOST} characters at most.`);
     const node = this.byName.get(name.toLowerCase());
     // "Pin 3" is cavity 3 of a connector; a place at a stud or an open end is called as it is written.
-    const cavity =
-      node && node.kind !== 'connector'
-        ? saidCavity
-        : saidCavity.replace(/^(?:pin|cav(?:ity)?|pos(?:ition)?|terminal|way)\.?\s*#?\s*(?=\w)/i, '');
-    if (cavity.length > 10)
-      return { ok: false, why: `“${cavity}” is too long for a cavity.`, remedy: 'A cavity has at most 10 characters.' };
+    const isPlace = isEnd || (node ? node.kind !== 'connector' : placeKind(name) !== undefined);
+    const cavity = isPlace
+      ? saidCavity
+      : saidCavity.replace(/^(?:pin|cav(?:ity)?|pos(?:ition)?|terminal|way|kammer|kontakt)\.?\s*#?\s*(?=\w)/i, '');
+    if (cavity.length > CAVITY_MOST)
+      return bad(`“${cavity}” is too long for a cavity.`, `A cavity has at most ${CAVITY_MOST} characters.`);
     if (node) {
       const known = node.face ? cavitiesOf(node.face).map((one) => one.cavity) : undefined;
       const match =
         known?.find((one) => one.toLowerCase() === cavity.toLowerCase()) ??
         known?.find((one) => one === cavity.replace(/^0+(?=\d)/, ''));
       if (known && match === undefined)
-        return {
-          ok: false,
-          why: `${node.name} has no cavity ${cavity}.`,
-          remedy: `Its cavities are ${known.join(', ')}.`,
-        };
+        return bad(`${node.name} has no cavity ${cavity}.`, `Its cavities are ${known.join(', ')}.`);
       return { ok: true, value: { nodeId: node.id, cavity: match ?? cavity } };
     }
     const made = this.made.get(name.toLowerCase()) ?? {
       id: idFrom(name),
       name,
       cavities: new Set<string>(),
-      isEnd: false,
+      isEnd: isPlace,
     };
     this.made.set(name.toLowerCase(), made);
     made.cavities.add(cavity);
     return { ok: true, value: { nodeId: made.id, cavity } };
   }
 
-  /** The far end of a circuit in a sheet that lists one end only. */
-  farEnd(name: string, number: string): CellOutcome<Cavity> {
-    const outcome = this.place(name, number.slice(0, 10));
-    const made = this.made.get(name.toLowerCase());
-    if (made) made.isEnd = true;
-    return outcome;
+  /** A place without cavities, at which a wire is called by its circuit's number. */
+  private atPlace(name: string, number: string): CellOutcome<Cavity> {
+    return this.place(name, number.slice(0, CAVITY_MOST), true);
+  }
+
+  /** The far end of a circuit in a list that names one end only: of what is named, or nobody knows of what. */
+  farEnd(name: string | undefined, number: string): CellOutcome<Cavity> {
+    return this.atPlace(name ?? NOT_KNOWN, number);
+  }
+
+  /** An end that names no cavity: a node that is there, a splice, a ground, a stud, a cut end; or it is asked. */
+  private withoutCavity(line: ListLine, said: string, field: PinoutField): EndSaid {
+    const number = line.cells.number ?? `${line.list + 1}.${line.line}`;
+    const node = this.byName.get(said.toLowerCase());
+    if (node && node.kind !== 'connector')
+      return { outcome: { ok: true, value: { nodeId: node.id, cavity: number.slice(0, CAVITY_MOST) } }, field };
+    if (node || this.isConnector(said))
+      return { outcome: bad(`The line names ${said} and no cavity.`, 'Give the cavity number.'), field };
+    const kind = placeKind(said);
+    if (kind === 'cut') return { outcome: this.atPlace(/\d$/.test(said) ? said : CUT_ENDS, number), field };
+    if (kind === 'place') return { outcome: this.atPlace(said, number), field };
+    const answer = this.findings.ask(
+      {
+        key: `end:${said.toLowerCase()}`,
+        asks: `What is “${said}”? It names no cavity.`,
+        options: [
+          { value: 'place', words: 'a place without cavities: a splice, a ground, a part' },
+          { value: 'unknown', words: 'where its wires end there is not known' },
+        ],
+      },
+      line,
+    );
+    if (answer === undefined) return { outcome: { ok: 'ask' }, field };
+    return { outcome: answer === 'place' ? this.atPlace(said, number) : this.farEnd(undefined, number), field };
+  }
+
+  /** Names that lines give with a cavity are connectors wherever they stand. */
+  private readonly connectors = new Set<string>();
+  private isConnector(said: string): boolean {
+    return this.connectors.has(said.toLowerCase());
+  }
+  /** Looks through lines for names of connectors, before any end is read. */
+  learn(lines: readonly ListLine[]): void {
+    for (const { cells, under } of lines) {
+      if (under !== undefined) this.connectors.add(under.toLowerCase());
+      for (const side of ['from', 'to'] as const) {
+        const name = cells[`${side}Connector`];
+        if (name !== undefined && cells[`${side}Cavity`] !== undefined && placeKind(name) === undefined)
+          this.connectors.add(this.nameIn(name).toLowerCase());
+      }
+    }
   }
 
   /** One end of a line's circuit; undefined when the line says nothing of it. `field` tells which cell is to blame. */
-  end(
-    row: GridRow,
-    side: 'from' | 'to',
-  ): { readonly outcome: CellOutcome<Cavity>; readonly field: PinoutField } | undefined {
-    const [one, connectorField, cavityField] =
-      side === 'from'
-        ? (['from', 'fromConnector', 'fromCavity'] as const)
-        : (['to', 'toConnector', 'toCavity'] as const);
-    const joint = row.cells[one];
-    const cavity = row.cells[cavityField]?.replace(/^(\d+)\.0+$/, '$1');
-    const connector =
-      row.cells[connectorField] ??
-      (side === 'from' ? (row.under ?? this.choices.fromConnector) : this.choices.toConnector);
-    if (joint !== undefined && cavity === undefined && row.cells[connectorField] === undefined && !saysNothing(joint)) {
+  end(line: ListLine, side: 'from' | 'to', connectorOf: string | undefined): EndSaid | undefined {
+    const [connectorField, cavityField] = [`${side}Connector`, `${side}Cavity`] as const;
+    const { cells } = line;
+    const joint = cells[side];
+    const cavity = cells[cavityField] === undefined ? undefined : plainCavity(cells[cavityField]);
+    const connector = cells[connectorField] ?? (side === 'from' ? (line.under ?? connectorOf) : connectorOf);
+    if (joint !== undefined && cavity === undefined && cells[connectorField] === undefined && !saysNothing(joint)) {
+      if (this.byName.has(joint.toLowerCase()) || placeKind(joint) !== undefined)
+        return this.withoutCavity(line, joint, side);
       const read = readEnd(joint);
-      if (read.ok) return { outcome: this.place(read.value.connector, read.value.cavity), field: one };
-      if (connector !== undefined && joint.length <= 10) return { outcome: this.place(connector, joint), field: one };
-      return { outcome: read, field: one };
+      if (read.ok) return { outcome: this.place(read.value.connector, read.value.cavity), field: side };
+      if (connector !== undefined && joint.length <= CAVITY_MOST)
+        return { outcome: this.place(connector, plainCavity(joint)), field: side };
+      return this.withoutCavity(line, joint, side);
     }
-    const inConnectorCell = joint ?? connector;
     if (cavity !== undefined && !saysNothing(cavity)) {
-      if (inConnectorCell !== undefined) return { outcome: this.place(inConnectorCell, cavity), field: cavityField };
-      return {
-        outcome: {
-          ok: false,
-          why: `The line names cavity ${cavity} and no connector.`,
-          remedy: 'Say to which connector the lines without one belong.',
-        },
-        field: cavityField,
-      };
+      const name = joint ?? connector;
+      return { outcome: name === undefined ? { ok: 'ask' } : this.place(name, cavity), field: cavityField };
     }
-    const given = row.cells[connectorField];
+    const given = cells[connectorField];
     if (given === undefined || saysNothing(given)) return undefined;
+    if (this.byName.has(given.toLowerCase()) || placeKind(given) !== undefined || this.isConnector(given))
+      return this.withoutCavity(line, given, connectorField);
     const read = readEnd(given);
-    if (read.ok && !this.byName.has(given.toLowerCase()))
-      return { outcome: this.place(read.value.connector, read.value.cavity), field: connectorField };
-    const node = this.byName.get(given.toLowerCase());
-    if (node && node.kind !== 'connector')
-      return {
-        outcome: { ok: true, value: { nodeId: node.id, cavity: (row.cells.number ?? '1').slice(0, 10) } },
-        field: connectorField,
-      };
-    return {
-      outcome: { ok: false, why: `The line names ${given} and no cavity.`, remedy: 'Give the cavity number.' },
-      field: connectorField,
-    };
+    return read.ok
+      ? { outcome: this.place(read.value.connector, read.value.cavity), field: connectorField }
+      : this.withoutCavity(line, given, connectorField);
   }
 
   /** Whether a node has cavities of one wire each; a stud, a splice or an open end takes several. */
   takesOneEach(nodeId: string): boolean {
     const known = [...this.byName.values()].find((node) => node.id === nodeId);
-    return known
-      ? known.kind === 'connector'
-      : ![...this.made.values()].some((made) => made.id === nodeId && made.isEnd);
+    if (known) return known.kind === 'connector';
+    const made = [...this.made.values()].find((one) => one.id === nodeId);
+    return !made?.isEnd;
+  }
+  /** Whether a node is an end of one wire: a cut end that has a name of its own. */
+  takesOne(nodeId: string): boolean {
+    const made = [...this.made.values()].find((one) => one.id === nodeId);
+    return made !== undefined && made.name !== CUT_ENDS && placeKind(made.name) === 'cut';
   }
 
   get newConnectors(): NewConnector[] {

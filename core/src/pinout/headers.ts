@@ -1,63 +1,82 @@
-import type { PinoutField } from './types.ts';
 import { END_FORMS } from './endHeaders.ts';
+import type { PinoutField } from './types.ts';
 import { WIRE_FORMS } from './wireHeaders.ts';
 
 /** Words of a header without case, accents, units and punctuation. */
 const plainHeader = (text: string): string =>
   text
+    .replace(/ß/g, 'ss')
     .normalize('NFKD')
     .replace(/\p{M}/gu, '')
     .toLowerCase()
     .replace(/mm\s*[²2]\b|mm²/g, 'mm2')
     .replace(/[^a-z0-9]+/g, ' ')
     .trim();
+/** Written as one word or as several, a header is the same. */
+const squashed = (plain: string): string => plain.replace(/ /g, '');
 
 /** Forms of header words by field; whole headers, plain. */
 const FORMS: Record<PinoutField, readonly string[]> = { ...WIRE_FORMS, ...END_FORMS };
 
 const BY_FORM = new Map<string, PinoutField>(
-  Object.entries(FORMS).flatMap(([field, forms]) => forms.map((form) => [form, field as PinoutField] as const)),
+  Object.entries(FORMS).flatMap(([field, forms]) =>
+    forms.map((form) => [squashed(form), field as PinoutField] as const),
+  ),
 );
 
 /** What comes to stand in the "to" half when a header is there a second time. */
 const SECOND: Partial<Record<PinoutField, PinoutField>> = {
+  from: 'to',
   fromConnector: 'toConnector',
   fromCavity: 'toCavity',
   fromTerminal: 'toTerminal',
   fromSeal: 'toSeal',
 };
 
-/** The field that a header means by itself, with its unit: "Size (mm²)" is sizeMm2. */
-function fieldOfHeader(header: string): PinoutField | undefined {
+/** A header that may be a number, a colour or a size: its cells tell, or it is asked. */
+const isOpen = (plain: string): boolean => ['wire', 'wires', 'cable', 'kabel', 'lead'].includes(plain);
+
+/** What a header means by itself, with its unit: "Size (mm²)" is sizeMm2; `open` where its cells have to tell. */
+export function fieldOfHeader(header: string): PinoutField | 'open' | undefined {
   const plain = plainHeader(header);
-  const direct = BY_FORM.get(plain);
+  if (isOpen(plain)) return 'open';
+  const direct = BY_FORM.get(squashed(plain));
   if (direct !== undefined) return direct;
   const withoutNoise = plain
-    .replace(/\b(the|of|in|a|amps?|mm|code|and|or)\b/g, ' ')
+    .replace(/\b(the|of|in|a|amps?|mm|code|and|or|inch|inches|mm2|awg|sq|qmm)\b/g, ' ')
     .replace(/\s+/g, ' ')
     .trim();
-  const field = BY_FORM.get(withoutNoise);
-  if (field === 'size' && /\bmm2\b|\bsq\b/.test(plain)) return 'sizeMm2';
+  const field = BY_FORM.get(squashed(withoutNoise));
+  if (field === 'size' && /\bmm2\b|\bsq\b|\bqmm\b/.test(plain)) return 'sizeMm2';
   if (field === 'size' && /\bawg\b/.test(plain)) return 'sizeAwg';
   return field;
 }
 
+/** A column as its header has it: `open` where its cells have to tell. */
+export type HeaderMatch = PinoutField | 'open' | null;
+
 /**
  * What each column of a header row means; a doubled connector or cavity is the far end's, and no field is taken twice.
  */
-export function matchHeaders(headers: readonly string[], above: readonly string[] = []): (PinoutField | null)[] {
+export function matchHeaders(headers: readonly string[], above: readonly string[] = []): HeaderMatch[] {
   const taken = new Set<PinoutField>();
   let group = '';
   return headers.map((header, index) => {
     group = (above[index] ?? '').trim() === '' ? group : (above[index] ?? '');
     const joint = group === '' || header.trim() === '' ? undefined : fieldOfHeader(`${group} ${header}`);
-    let field = joint ?? fieldOfHeader(header);
+    const own = joint === undefined || joint === 'open' ? fieldOfHeader(header) : joint;
+    if (own === 'open') return 'open';
+    let field = own;
     if (field !== undefined && taken.has(field)) field = SECOND[field];
     if (field === undefined || taken.has(field)) return null;
     taken.add(field);
     return field;
   });
 }
+
+/** How many of a row's cells are headers that are known. */
+export const knownHeaders = (row: readonly string[], above: readonly string[] = []): number =>
+  matchHeaders(row, above).filter((field) => field !== null).length;
 
 /** How far down a header row is looked for. */
 const LOOK_ROWS = 25;
@@ -69,7 +88,7 @@ export function findHeaderRow(rows: readonly (readonly string[])[]): number {
   let best = -1;
   let most = 1;
   rows.slice(0, LOOK_ROWS).forEach((row, index) => {
-    const known = matchHeaders(row, groupsAbove(rows, index)).filter((field) => field !== null).length;
+    const known = knownHeaders(row, groupsAbove(rows, index));
     if (known > most) [best, most] = [index, known];
   });
   return best;
@@ -78,7 +97,9 @@ export function findHeaderRow(rows: readonly (readonly string[])[]): number {
 /** The row over a header row where it names groups such as From and To over several columns. */
 export function groupsAbove(rows: readonly (readonly string[])[], headerRow: number): readonly string[] {
   const above = rows[headerRow - 1] ?? [];
-  return above.some((cell) => /^\s*(from|to|end ?[ab12]|side ?[ab]|source|dest(ination)?|von|nach)\s*$/i.test(cell))
+  return above.some((cell) =>
+    /^\s*(from|to|end ?[ab12]|side ?[ab]|source|dest(ination)?|von|nach|ziel|quelle)\s*$/i.test(cell),
+  )
     ? above
     : [];
 }

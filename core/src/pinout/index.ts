@@ -1,17 +1,23 @@
-export { PINOUT_FIELDS } from './types.ts';
+export { LINE_OUTCOMES, PINOUT_FIELDS } from './types.ts';
 export type {
-  BareSize,
   ColumnMatch,
+  LineOutcome,
   NewConnector,
   PinoutChoices,
   PinoutField,
   PinoutHarness,
+  PinoutLine,
+  PinoutList,
+  PinoutOption,
   PinoutProblem,
   PinoutQuestion,
   PinoutReading,
   PinoutRow,
   Sheet,
+  SizeBasis,
 } from './types.ts';
 export { importable, likeliestSheet, PINOUT_MOST_LINES, readPinout } from './read.ts';
 export { PINOUT_COLUMNS, writeConnector, writePinout } from './write.ts';
-export { columnLetter } from './grid.ts';
+export { columnLetter } from './columns.ts';
+export { EXAMPLE_SHEET } from './example.ts';
+export { NOT_KNOWN } from './ends.ts';

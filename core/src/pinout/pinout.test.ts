@@ -1,6 +1,6 @@
 import { describe, expect, it, test } from 'vitest';
 import { likeliestSheet, type PinoutHarness } from './index.ts';
-import { EMPTY, BARE_TREE, table, read, circuits, clean } from './test/sheets.ts';
+import { BARE_TREE, EMPTY, circuits, clean, leftOut, outcomes, read, table } from './test/sheets.ts';
 
 describe('sheets that are read', () => {
   it('headers in any order and in several forms, a title above them, mixed units', () => {
@@ -55,7 +55,8 @@ Circuit | Connector | Cavity | To connector | To cavity | Size mm² | Colour | F
 
   it('merged connector cells, blank separators, headings, "same as above", a repeated header', () => {
     const reading = clean(
-      read(`
+      read(
+        `
 Circuit | Connector | Cavity | To connector | To cavity | Size mm² | Colour
 1 | X31 | 1 | X32 | 1 | 2,5 | red
 2 |  | 2 |  | 2 | same as above | "
@@ -64,7 +65,9 @@ Sensors ||||||
 Circuit | Connector | Cavity | To connector | To cavity | Size mm² | Colour
 3 | X31 | 3 | Sensor plug | 1 | 0,5 | white/blue
 4 |  | 4 |  | 2 | ditto | grey
----|---|---|---|---|---|---`),
+---|---|---|---|---|---|---`,
+        { answers: { toConnector: 'above' } },
+      ),
     );
     expect(circuits(reading)).toEqual([
       '1 Circuit 1 2.5 red X31.1-X32.1',
@@ -72,7 +75,7 @@ Circuit | Connector | Cavity | To connector | To cavity | Size mm² | Colour
       '3 Circuit 3 0.5 white/blue X31.3-X33.1',
       '4 Circuit 4 0.5 grey X31.4-X33.2',
     ]);
-    expect(reading.skipped.map((one) => one.text)).toContain('Sensors');
+    expect(leftOut(reading)).toContain('Sensors');
   });
 
   it('each connector listed by itself: two lines with one number are both ends of a circuit', () => {
@@ -86,7 +89,7 @@ Cavity | Circuit | Wire colour | Size
 Connector X32 |||
 5 | 13 | ORG | 0.75
 6 | 12 | BLK/YEL | 0.75`,
-        { headerRow: 1, fromConnector: 'X31' },
+        { answers: { numbers: 'one' } },
       ),
     );
     expect(circuits(reading)).toEqual([
@@ -149,7 +152,7 @@ X31 (14-way) | 5 | 3 | Spare | 0.75 | BLK | X32 | 3 |`),
       '3 Spare 0.75 black X31.5-X32.3',
     ]);
     expect(reading.rows.map((row) => row.circuit.fuseA)).toEqual([10, 7.5, undefined]);
-    expect(reading.skipped.map((one) => one.line)).toEqual([4, 5]);
+    expect(outcomes(reading)).toEqual(['leftOut', 'circuit', 'circuit', 'empty', 'plugged', 'circuit']);
     expect(reading.fittings).toEqual([{ connector: 'X31', cavity: '4', seal: 'plug' }]);
   });
   it('several wires on one stud, whose places need no number', () => {

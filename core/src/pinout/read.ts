@@ -1,65 +1,132 @@
+import { circuitIdFrom, type Cavity, type Circuit } from '../harness/index.ts';
 import { judgeColourSystem } from '../wire/index.ts';
-import { circuitIdFrom, type Circuit } from '../harness/index.ts';
+import { withBlanksFilled, withRowStarts } from './blanks.ts';
+import { saysNothing } from './cells.ts';
+import { circuitPart, kindKey, KIND_OPTIONS, runsOf } from './circuitPart.ts';
+import { columnLetter } from './columns.ts';
+import { tellDoubles } from './doubles.ts';
 import { EndFinder } from './ends.ts';
+import { Findings } from './findings.ts';
 import { readFittings } from './fittings.ts';
-import { columnLetter, gridOf } from './grid.ts';
-import { findHeaderRow, groupsAbove, matchHeaders } from './headers.ts';
-import { joinHalves, type HalfRow } from './halves.ts';
+import { findHeaderRow, knownHeaders, groupsAbove } from './headers.ts';
+import { joined, type Read, type Wire } from './joins.ts';
 import { withWhatIsKnown } from './known.ts';
-import { colourText, judgeBareSizes, type Blame } from './wires.ts';
+import { linesOf, sorted, type ListLine } from './lines.ts';
+import { listsOf, type List } from './lists.ts';
+import { pairUp } from './pairs.ts';
 import type {
   ColumnMatch,
   PinoutChoices,
   PinoutField,
   PinoutHarness,
+  PinoutList,
   PinoutProblem,
   PinoutReading,
   PinoutRow,
   Sheet,
 } from './types.ts';
-import { whole, doubles, pairUp } from './doubles.ts';
-import { questionsOf, isOneEnded } from './questions.ts';
-import { NUMBER_MOST, runsOf, type Settled, circuitPart } from './circuitPart.ts';
+import { judgeColours, type Blame } from './wires.ts';
 
 /** Most lines and columns that are read at once. */
 export const PINOUT_MOST_LINES = 5000;
 const COLUMNS_MOST = 100;
 
-function matchColumns(rows: readonly (readonly string[])[], headerRow: number, choices: PinoutChoices): ColumnMatch[] {
-  const width = Math.max(0, ...rows.map((row) => row.length));
-  const headers = rows[headerRow] ?? [];
-  const matched =
-    headerRow < 0
-      ? []
-      : matchHeaders(
-          Array.from({ length: width }, (_, index) => headers[index] ?? ''),
-          groupsAbove(rows, headerRow),
-        );
-  return Array.from({ length: width }, (_, index) => {
-    const chosen = choices.columns?.[index];
+const FAR: readonly PinoutField[] = ['to', 'toConnector', 'toCavity'];
+
+/** Why a sheet is not read at all; nothing where it is. */
+function refused(
+  sheet: Sheet,
+  headerRow: number,
+  lists: readonly List[],
+  columns: readonly ColumnMatch[],
+): Omit<PinoutProblem, 'line'> | undefined {
+  if (sheet.rows.every((row) => row.every((cell) => cell.trim() === '')))
+    return { value: '', why: 'The sheet is empty.', remedy: 'Choose a sheet with one line for each circuit.' };
+  if (sheet.rows.length > PINOUT_MOST_LINES + 50)
     return {
-      index,
-      letter: columnLetter(index),
-      header: headerRow < 0 ? '' : (headers[index] ?? '').trim(),
-      field: chosen === undefined ? (matched[index] ?? null) : chosen,
-      samples: rows
-        .slice(headerRow + 1)
-        .map((row) => (row[index] ?? '').trim())
-        .filter((cell) => cell !== '')
-        .slice(0, 3),
+      value: String(sheet.rows.length),
+      why: `The sheet has ${sheet.rows.length} lines; ${PINOUT_MOST_LINES} are read at most.`,
+      remedy: 'Import it in parts.',
     };
+  if (columns.length > COLUMNS_MOST)
+    return {
+      value: String(columns.length),
+      why: `The sheet has ${columns.length} columns; ${COLUMNS_MOST} are read at most.`,
+      remedy: 'Leave out what does not belong to the pinout.',
+    };
+  const holds = lists.some(({ fields }) =>
+    [...fields.values()].some((field) => field === 'fromCavity' || field === 'from' || field === 'number'),
+  );
+  return holds
+    ? undefined
+    : {
+        value: '',
+        why:
+          headerRow < 0
+            ? 'No line of headers was found: none has two columns that are known.'
+            : 'No column holds circuit numbers or cavities.',
+        remedy: 'Say below what each column holds.',
+      };
+}
+
+/** The connector that lines of a list are of which name none: asked once for each list. */
+function nameless(list: number, lists: number, lines: readonly ListLine[], findings: Findings): string | undefined {
+  const own = lines.filter(
+    ({ list: of, cells, under }) =>
+      of === list &&
+      cells.fromConnector === undefined &&
+      under === undefined &&
+      cells.from === undefined &&
+      cells.fromCavity !== undefined,
+  );
+  if (own.length === 0) return undefined;
+  return findings.ask(
+    {
+      key: lists > 1 ? `from:${list + 1}` : 'from',
+      asks: `Lines name a cavity and no connector. Which connector ${lists > 1 ? `is the ${list === 0 ? 'left' : list === lists - 1 ? 'right' : 'middle'} list` : 'are they'} of?`,
+      options: [],
+      typed: 'connector',
+    },
+    own,
+    (name) => name.trim() !== '',
+  );
+}
+
+/** The connector of far cavities that name none: the one above is an answer, and is never taken by itself. */
+function withFarConnectors(
+  list: number,
+  isColumn: boolean,
+  lines: readonly ListLine[],
+  findings: Findings,
+): readonly ListLine[] {
+  let above: string | undefined;
+  return lines.map((line) => {
+    const { cells } = line;
+    if (line.list !== list) return line;
+    above = cells.toConnector ?? above;
+    if (cells.toConnector !== undefined || cells.to !== undefined || saysNothing(cells.toCavity ?? '')) return line;
+    const answer = findings.ask(
+      {
+        key: 'toConnector',
+        asks: isColumn
+          ? 'The far connector is blank, and the far cavity is given. Which connector is it of?'
+          : 'The far cavities are of no named connector. Which connector are they of?',
+        options: isColumn ? [{ value: 'above', words: 'that of the line above' }] : [],
+        typed: 'connector',
+      },
+      line,
+      (name) => name.trim() !== '',
+    );
+    const connector = answer === 'above' ? above : answer?.trim();
+    return connector === undefined ? line : { ...line, cells: { ...cells, toConnector: connector } };
   });
 }
 
-/** A circuit's id from its number: the stored one's when the harness has it already. */
-const idOf = (number: string, harness: PinoutHarness): string =>
-  harness.circuits.find((one) => one.number === number)?.id ?? circuitIdFrom(number);
-
 /**
- * Reads a pinout: finds the header row, matches the columns, chooses one colour system by evidence, and reads every
- * line into a circuit. Everything that cannot be read is a problem with its line and column, and everything left open
- * is a question. With any problem or question nothing may be imported; `importable` says so. `onLine` is called as
- * lines are read, with how many are done of how many.
+ * Reads a pinout: finds its lists and their headers, chooses one colour system by evidence, and reads every line.
+ * Everything that cannot be read is a problem with its line and column, and everything left open is a question. With any
+ * problem or question nothing may be imported; `importable` says so. What became of every line stands in `lines`.
+ * `onLine` is called as lines are read, with how many are done of how many.
  */
 export function readPinout(
   sheet: Sheet,
@@ -67,189 +134,225 @@ export function readPinout(
   choices: PinoutChoices = {},
   onLine?: (done: number, of: number) => void,
 ): PinoutReading {
-  const firstLine = sheet.firstLine ?? 1;
-  const headerRow = choices.headerRow ?? findHeaderRow(sheet.rows);
-  const columns = matchColumns(sheet.rows, headerRow, choices);
-  const fields = columns.map((column) => column.field);
-  const columnOf = (field: PinoutField): string | undefined => {
-    const column = columns.find((one) => one.field === field);
-    return column && (column.header === '' ? column.letter : `${column.letter}, ${column.header}`);
-  };
-  const empty = {
-    headerRow,
-    columns,
-    colours: judgeColourSystem([]),
-    rows: [],
-    newConnectors: [],
-    fittings: [],
-    skipped: [],
-    questions: [],
-  };
-  const refuse = (problem: PinoutProblem): PinoutReading => ({ ...empty, problems: [problem] });
-  if (sheet.rows.every((row) => row.every((cell) => cell.trim() === '')))
-    return refuse(whole('', 'The sheet is empty.', 'Choose a sheet with one line for each circuit.'));
-  if (sheet.rows.length > PINOUT_MOST_LINES + 50)
-    return refuse(
-      whole(
-        String(sheet.rows.length),
-        `The sheet has ${sheet.rows.length} lines; ${PINOUT_MOST_LINES} are read at most.`,
-        'Import it in parts.',
-      ),
-    );
-  if (columns.length > COLUMNS_MOST)
-    return refuse(
-      whole(
-        String(columns.length),
-        `The sheet has ${columns.length} columns; ${COLUMNS_MOST} are read at most.`,
-        'Leave out what does not belong to the pinout.',
-      ),
-    );
-  if (!fields.some((field) => field === 'fromCavity' || field === 'from' || field === 'number')) {
-    return refuse(
-      whole(
-        '',
-        headerRow < 0
-          ? 'No line of headers was found: none has two columns that are known.'
-          : 'No column holds circuit numbers or cavities.',
-        'Say below what each column holds.',
-      ),
-    );
-  }
-
-  const known = harness.nodes.map((node) => node.name);
-  const grid = gridOf(sheet.rows, fields, headerRow + 1, firstLine, known, (index) => columns[index]?.header ?? '');
-  const judged = judgeColourSystem(grid.rows.map(colourText));
-  const system = choices.colours ?? judged.system;
-  const bare = judgeBareSizes(grid.rows, choices);
-  const problems: PinoutProblem[] = [...grid.problems];
-  const questions = questionsOf(
-    grid.rows,
-    new Set(fields),
-    { colours: system === undefined ? judged.because : undefined, bare: bare === undefined },
-    choices,
-  );
-  const finder = new EndFinder(harness, choices);
-  const settled: Settled = { harness, choices, colours: system, bare: bare === 'none' ? undefined : bare, finder };
-
-  const oneEnded = isOneEnded(grid.rows, new Set(fields));
-  if (oneEnded && choices.toConnector === undefined)
-    questions.push({
-      kind: 'toConnector',
-      because:
-        'The sheet lists one end of each wire. What do they all go to? Name it; its places are called by the circuit numbers.',
-    });
-  const halves = grid.rows.map((row, index): HalfRow => {
-    if (index % 100 === 0) onLine?.(index, grid.rows.length);
-    const blame: Blame = (field, why, remedy) => {
-      const answered =
-        (field === 'colour' &&
-          ((system === undefined && why.includes(' may be ')) || questions.some((one) => one.kind === 'noColours'))) ||
-        (field === 'size' && bare === undefined && /no unit/.test(why)) ||
-        (/^The line names cavity/.test(why) &&
-          questions.some((one) => one.kind === 'fromConnector' || one.kind === 'toConnector'));
-      if (!answered)
-        problems.push({ line: row.line, column: columnOf(field), value: row.cells[field] ?? '', why, remedy });
-    };
-    const part = circuitPart(row, settled, blame);
-    const [from, to] = (['from', 'to'] as const).map((side) => {
-      const end = finder.end(row, side);
-      if (end && !end.outcome.ok) blame(end.field, end.outcome.why, end.outcome.remedy);
-      return { said: end !== undefined, place: end?.outcome.ok ? end.outcome.value : undefined };
-    });
-    if (oneEnded) {
-      if (!from?.place) return { line: row.line, part, from: undefined, to: undefined, said: { from: true, to: true } };
-      const far = finder.farEnd(
-        choices.toConnector ?? 'far end',
-        part.number ?? `${from.place.nodeId}.${from.place.cavity}`,
-      );
-      if (!far.ok) blame('number', far.why, far.remedy);
-      return {
-        line: row.line,
-        part,
-        from: from.place,
-        to: far.ok ? far.value : undefined,
-        said: { from: true, to: true },
-      };
-    }
+  const findings = new Findings(choices.answers ?? {});
+  const { headerRow, lists, columns } = listsOf(sheet.rows, choices, findings);
+  const no = refused(sheet, headerRow, lists, columns);
+  if (no) {
+    findings.wrong(undefined, no);
     return {
-      line: row.line,
-      part,
-      from: from?.place,
-      to: to?.place,
-      said: { from: from?.said ?? false, to: to?.said ?? false },
+      headerRow,
+      columns: columns.length > COLUMNS_MOST ? [] : columns,
+      colours: judgeColourSystem([]),
+      rows: [],
+      newConnectors: [],
+      fittings: [],
+      lists: [],
+      lines: [],
+      problems: findings.problems,
+      questions: findings.questions,
+      answered: findings.answered,
     };
-  });
-  onLine?.(grid.rows.length, grid.rows.length);
-
-  const nameOf = (nodeId: string): string => harness.nodes.find((node) => node.id === nodeId)?.name ?? nodeId;
-  const joined = joinHalves(halves, nameOf, columnOf);
-  problems.push(...joined.problems);
-  const placed = joined.whole.flatMap(({ line, part, from, to }) =>
-    from && to
-      ? [{ line, part, from, to, number: part.number ?? `${nameOf(from.nodeId)}.${from.cavity}`.slice(0, NUMBER_MOST) }]
-      : [],
+  }
+  const lineOf = (row: number): number => sheet.lines?.[row] ?? row + 1;
+  const headerOf = (column: number): string => columns[column]?.header ?? '';
+  const known = harness.nodes.map((node) => node.name);
+  const read = lists.map((list, index) =>
+    linesOf(sheet.rows, { list, index, headerRow, known, lineOf, headerOf }, findings),
   );
-  const rows = placed.flatMap(({ line, part, from, to, number }): PinoutRow[] => {
-    if (!part.wire) return [];
-    const runIds = runsOf(part.runs, from, to, harness.runs, (field, why, remedy) => {
-      problems.push({ line, column: columnOf(field), value: part.runs ?? '', why, remedy });
-      return undefined;
-    });
-    const circuit: Circuit = {
-      id: idOf(number, harness),
-      number,
-      function: part.function === '' ? `Circuit ${number}` : part.function,
-      kind: part.kind,
-      wire: part.wire,
-      from,
-      to,
-      runIds,
-      ...(part.fuseA === undefined ? {} : { fuseA: part.fuseA }),
-      ...(part.loadA === undefined ? {} : { loadA: part.loadA }),
-    };
-    const before = harness.circuits.find((one) => one.number === number);
-    return [
+  const { circuits, plugged } = sorted(
+    withRowStarts(
+      read.flatMap(({ rows }) => rows),
+      findings,
+    ),
+    findings,
+  );
+  const fieldsOf = (list: number): ReadonlySet<PinoutField> => new Set(lists[list]?.fields.values());
+  const columnOf = (list: number, field: PinoutField): string | undefined => {
+    const column = [...(lists[list]?.fields ?? [])].find(([, one]) => one === field)?.[0];
+    if (column === undefined) return undefined;
+    const header = headerOf(column);
+    return header === '' ? columnLetter(column) : `${columnLetter(column)}, ${header}`;
+  };
+  const isOneEnded = (list: number): boolean => !FAR.some((field) => fieldsOf(list).has(field));
+  const lines = lists.reduce(
+    (all, _list, list) =>
+      isOneEnded(list) ? all : withFarConnectors(list, fieldsOf(list).has('toConnector'), all, findings),
+    withBlanksFilled(circuits, findings),
+  );
+  const colours = judgeColours(lines, findings);
+  const finder = new EndFinder(harness, findings);
+  finder.learn(lines);
+  const nearOf = lists.map((_list, list) => nameless(list, lists.length, [...lines, ...plugged], findings));
+  const reads = lines.flatMap((line, index): Read[] => {
+    if (index % 100 === 0) onLine?.(index, lines.length);
+    const blame: Blame = (field, why, remedy) =>
+      findings.wrong(line, { column: columnOf(line.list, field), value: line.cells[field] ?? '', why, remedy });
+    const headerFor = (field: PinoutField): string => columnOf(line.list, field) ?? '';
+    const part = circuitPart(line, colours, headerFor, findings, blame);
+    const from = finder.end(line, 'from', nearOf[line.list]);
+    if (!from)
+      blame(
+        fieldsOf(line.list).has('fromCavity')
+          ? 'fromCavity'
+          : fieldsOf(line.list).has('from')
+            ? 'from'
+            : 'fromConnector',
+        'The line does not say in which cavity its wire is.',
+        'Give connector and cavity.',
+      );
+    else if (from.outcome.ok === false) blame(from.field, from.outcome.why, from.outcome.remedy);
+    const near = from?.outcome.ok === true ? from.outcome.value : undefined;
+    if (isOneEnded(line.list)) return near ? [{ line, part, from: near }] : [];
+    const to = finder.end(line, 'to', undefined);
+    if (to?.outcome.ok === false) blame(to.field, to.outcome.why, to.outcome.remedy);
+    if (to?.outcome.ok === true) return near ? [{ line, part, from: near, to: to.outcome.value }] : [];
+    if (to || !near) return [];
+    const answer = findings.ask(
       {
-        line,
-        circuit: withWhatIsKnown(circuit, before, new Set(fields)),
-        notes: before && !fields.includes('kind') ? [] : part.notes,
+        key: 'blank:to',
+        asks: 'These lines do not say where their wires go. What is to be done?',
+        options: [
+          { value: 'unknown', words: 'where they go is not known' },
+          { value: 'number', words: 'another line with the same number is the other end' },
+        ],
       },
-    ];
+      line,
+    );
+    if (answer === undefined) return [];
+    if (answer === 'number') return [{ line, part, from: near }];
+    const far = finder.farEnd(undefined, part.number ?? `${near.nodeId}.${near.cavity}`);
+    return far.ok ? [{ line, part, from: near, to: far.value }] : [];
   });
-  const pairs = new Map(
-    joined.whole.flatMap(({ line, part }) => (part.pair === undefined ? [] : [[line, part.pair] as const])),
-  );
-  const { rows: paired, problems: unpaired } = pairUp(rows, pairs, columnOf);
-  problems.push(...doubles(placed, finder, nameOf, columnOf), ...(problems.length === 0 ? unpaired : []));
-  if (grid.rows.length === 0)
-    problems.push(whole('', 'The sheet has headers and no line under them.', 'Give one line for each circuit.'));
-  const { fittings, problems: unfit } = readFittings(grid.rows, halves, nameOf, columnOf);
-  problems.push(...unfit);
-  const plugs = grid.plugged.flatMap((row): PinoutReading['fittings'] => {
-    const outcome = finder.end(row, 'from')?.outcome;
-    if (outcome && !outcome.ok && !/^The line names cavity/.test(outcome.why))
-      problems.push({
-        line: row.line,
-        column: columnOf('fromCavity'),
-        value: row.cells.fromCavity ?? '',
-        why: outcome.why,
-        remedy: outcome.remedy,
+  onLine?.(lines.length, lines.length);
+
+  const nameOf = (nodeId: string): string =>
+    harness.nodes.find((node) => node.id === nodeId)?.name ??
+    finder.newConnectors.find(({ name }) => name.replace(/[\s/#]+/g, '-') === nodeId)?.name ??
+    nodeId;
+  const farEnd = ({ line }: Read, number: string): Cavity | undefined => {
+    const answer = findings.ask(
+      {
+        key: 'to',
+        asks: 'The sheet lists one end of each wire. Where do they all go? Name it; its places are called by the circuit numbers.',
+        options: [{ value: '?', words: 'not known' }],
+        typed: 'connector',
+      },
+      line,
+      (name) => name.trim() !== '',
+    );
+    if (answer === undefined) return undefined;
+    const far = finder.farEnd(answer === '?' ? undefined : answer.trim(), number);
+    if (far.ok) return far.value;
+    return findings.wrong(line, {
+      column: columnOf(line.list, 'number'),
+      value: number,
+      why: far.why,
+      remedy: far.remedy,
+    });
+  };
+  const wires = joined(reads, { harness, findings, columnOf, nameOf, farEnd });
+  tellDoubles(wires, finder, nameOf, columnOf, findings);
+  const rows = wires.flatMap((wire) => {
+    const circuit = circuitOf(wire, harness, fieldsOf(wire.line.list), columnOf, findings);
+    return circuit ? [{ row: rowOf(wire, circuit, harness), line: wire.line, pair: wire.part.pair }] : [];
+  });
+  const isWhole = findings.problems.length === 0 && findings.questions.length === 0;
+  const paired = isWhole ? pairUp(rows, columnOf, findings) : rows.map(({ row }) => row);
+  const fittings = readFittings(wires, nameOf, columnOf, findings);
+  const plugs = plugged.flatMap((line): PinoutReading['fittings'] => {
+    const said = finder.end(line, 'from', nearOf[line.list]);
+    if (said?.outcome.ok === false)
+      findings.wrong(line, {
+        column: columnOf(line.list, said.field),
+        value: line.text,
+        why: said.outcome.why,
+        remedy: said.outcome.remedy,
       });
-    return outcome?.ok ? [{ connector: nameOf(outcome.value.nodeId), cavity: outcome.value.cavity, seal: 'plug' }] : [];
+    return said?.outcome.ok === true
+      ? [{ connector: nameOf(said.outcome.value.nodeId), cavity: said.outcome.value.cavity, seal: 'plug' }]
+      : [];
   });
+  findings.mustBe(wires.filter(({ part }) => part.wire).flatMap(({ ends }) => ends.map(({ line }) => line)));
+  if (lines.length === 0)
+    findings.wrong(undefined, {
+      value: '',
+      why: 'The sheet has headers and no circuit under them.',
+      remedy: 'Give one line for each circuit.',
+    });
   return {
     headerRow,
     columns,
-    colours:
-      choices.colours === undefined
-        ? judged
-        : { ...judged, system: choices.colours, because: 'Read under the system that was chosen.' },
+    colours: colours.verdict,
     rows: paired,
     newConnectors: finder.newConnectors,
     fittings: [...fittings, ...plugs],
-    skipped: grid.skipped,
-    problems: problems.sort((a, b) => a.line - b.line),
-    questions,
+    lists: lists.map((list, index): PinoutList => {
+      const own = findings.lines.filter((line) => line.list === index && line.outcome !== 'leftOut');
+      return {
+        fromColumn: columnLetter(list.fromColumn),
+        toColumn: columnLetter(Math.max(list.fromColumn, list.toColumn - 1)),
+        ...(headerRow < 0 ? {} : { headerLine: lineOf(headerRow) }),
+        firstLine: own[0]?.line ?? 0,
+        lastLine: own.at(-1)?.line ?? 0,
+        ends: isOneEnded(index) ? 'one' : 'both',
+        connector: read[index]?.title,
+      };
+    }),
+    lines: findings.lines,
+    problems: [...findings.problems].sort((a, b) => a.line - b.line),
+    questions: findings.questions,
+    answered: findings.answered,
+  };
+}
+
+/** The circuit that a wire of the sheet is, in the harness; nothing while its wire is not known. */
+function circuitOf(
+  { line, part, number, from, to }: Wire,
+  harness: PinoutHarness,
+  fields: ReadonlySet<PinoutField>,
+  columnOf: (list: number, field: PinoutField) => string | undefined,
+  findings: Findings,
+): Circuit | undefined {
+  if (!part.wire) return undefined;
+  const runIds = runsOf(part.runs, from, to, harness.runs, (field, why, remedy) =>
+    findings.wrong(line, { column: columnOf(line.list, field), value: part.runs ?? '', why, remedy }),
+  );
+  const before = harness.circuits.find((one) => one.number === number);
+  const circuit: Circuit = {
+    id: before?.id ?? circuitIdFrom(number),
+    number,
+    function: part.function === '' ? `Circuit ${number}` : part.function,
+    kind: part.kind,
+    wire: part.wire,
+    from,
+    to,
+    runIds,
+    ...(part.fuseA === undefined ? {} : { fuseA: part.fuseA }),
+    ...(part.loadA === undefined ? {} : { loadA: part.loadA }),
+    ...(part.isShielded ? { shield: {} } : {}),
+  };
+  return withWhatIsKnown(circuit, before, fields);
+}
+
+function rowOf({ line, part }: Wire, circuit: Circuit, harness: PinoutHarness): PinoutRow {
+  const isKnown = harness.circuits.some(({ number }) => number === circuit.number);
+  const isGuess = part.isKindGuessed && !isKnown;
+  return {
+    line: line.line,
+    circuit,
+    guesses: isGuess
+      ? [
+          {
+            key: kindKey(line),
+            asks: 'What kind of circuit is it? Its function tells.',
+            lines: [line.line],
+            options: KIND_OPTIONS,
+            answer: circuit.kind,
+            guessed: true,
+          },
+        ]
+      : [],
+    notTaken: part.notTaken,
   };
 }
 
@@ -261,9 +364,7 @@ export const importable = (reading: PinoutReading): boolean =>
 export function likeliestSheet(sheets: readonly Sheet[]): number {
   const known = sheets.map(({ rows }) => {
     const headerRow = findHeaderRow(rows);
-    return headerRow < 0
-      ? 0
-      : matchHeaders(rows[headerRow] ?? [], groupsAbove(rows, headerRow)).filter((field) => field !== null).length;
+    return headerRow < 0 ? 0 : knownHeaders(rows[headerRow] ?? [], groupsAbove(rows, headerRow));
   });
   return Math.max(0, known.indexOf(Math.max(0, ...known)));
 }

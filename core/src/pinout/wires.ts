@@ -1,117 +1,229 @@
-import { readColour, type ColourSystem, type WireSize, type WireSpec } from '../wire/index.ts';
-import { isBareSize, readConductor, readJacket, readNumber, readSize, saysNothing, sizeFromBoth } from './cells.ts';
-import type { GridRow } from './grid.ts';
-import type { BareSize, CellOutcome, ColourCell, PinoutChoices, PinoutField } from './types.ts';
+import {
+  COLOUR_SYSTEMS,
+  COLOUR_SYSTEM_WORDS,
+  colourInWords,
+  judgeColourSystem,
+  readColour,
+  type ColourSystem,
+  type SystemVerdict,
+  type WireColour,
+  type WireSize,
+  type WireSpec,
+} from '../wire/index.ts';
+import { bad, readConductor, readJacket, readNumber, saysNothing } from './cells.ts';
+import type { Findings } from './findings.ts';
+import type { ListLine } from './lines.ts';
+import { readSize, settledSize, sizeFromBoth, sizeOptions, type SizeReading } from './sizes.ts';
+import type { CellOutcome, PinoutField, SizeBasis } from './types.ts';
 
 /** Says what is wrong with a cell of the line that is being read. */
 export type Blame = (field: PinoutField, why: string, remedy: string) => undefined;
 
 /** The colour texts of a line: base and stripe joined when they stand in two columns. */
-export function colourText(row: GridRow): string {
-  const { colour = '', stripe = '' } = row.cells;
-  return saysNothing(stripe) ? colour : `${colour}/${stripe}`;
+export function colourText({ cells }: ListLine): string {
+  const { colour = '', stripe = '' } = cells;
+  return saysNothing(stripe) ? (saysNothing(colour) ? '' : colour) : `${saysNothing(colour) ? '' : colour}/${stripe}`;
 }
 
-function colourOf(text: string, system: ColourSystem | undefined): ColourCell {
-  const reading = readColour(text, system);
-  if (reading.kind === 'read') return { ok: true, value: reading.colour };
-  if (reading.kind === 'unread')
-    return {
-      ok: false,
-      why: `“${text}”: ${reading.why}`,
-      remedy: 'Write the colour in the sheet’s own system, or in full words such as red/black.',
-    };
+/** What the colours of a sheet are written in, as far as that is known or was said. */
+export interface ColoursSaid {
+  readonly verdict: SystemVerdict;
+  readonly system: ColourSystem | undefined;
+  /** The sheet has no colours, and that was said. */
+  readonly without: boolean;
+}
+
+const formOf = (text: string): string => text.trim().replace(/\s+/g, ' ').toUpperCase();
+const inWords = ({ base, stripe }: WireColour): string => (stripe === undefined ? base : `${base}/${stripe}`);
+/** A colour that was typed or tapped, in full words. */
+const typedColour = (text: string): WireColour | undefined => {
+  const read = readColour(text, 'words');
+  return read.kind === 'read' ? read.colour : undefined;
+};
+
+/** Finds out in which system a sheet writes its colours; asks where nothing tells. */
+export function judgeColours(lines: readonly ListLine[], findings: Findings): ColoursSaid {
+  const texts = lines.map(colourText).filter((text) => text !== '');
+  const judged = judgeColourSystem(texts);
+  const bare = lines.filter((line) => !line.columns.has('colour') && !findings.openAs('column:', line));
+  const without =
+    bare.length > 0 &&
+    findings.ask(
+      {
+        key: 'noColours',
+        asks: 'No column holds colours. Set the column above that does, or say that there are none.',
+        options: [{ value: 'natural', words: 'there are none: noted as natural' }],
+      },
+      bare,
+    ) === 'natural';
+  if (texts.length === 0) return { verdict: judged, system: judged.system, without };
+  const reads = judged.evidence.some((one) => one.reads > 0);
+  if (judged.system === undefined && !reads) return { verdict: judged, system: undefined, without };
+  const unsure = lines.filter((line) => readColour(colourText(line)).kind === 'ask');
+  const answer = findings.ask(
+    {
+      key: 'colours',
+      asks: judged.system === undefined ? judged.because : 'Colours are written in',
+      ...(judged.system === undefined ? {} : { because: judged.because }),
+      options: COLOUR_SYSTEMS.map((value) => ({ value, words: COLOUR_SYSTEM_WORDS[value] })),
+      guess: judged.system,
+    },
+    unsure,
+  );
+  const system = answer as ColourSystem | undefined;
+  const chosen = system !== judged.system;
   return {
-    ok: false,
-    why: `“${text}” may be ${reading.mayBe.map(({ base, stripe }) => (stripe === undefined ? base : `${base}/${stripe}`)).join(' or ')}.`,
-    remedy: 'Choose the system that the sheet is written in.',
+    verdict: chosen ? { ...judged, system, because: 'Read under the system that was chosen.' } : judged,
+    system,
+    without,
   };
 }
 
-/** The colour of a line; one without is refused unless the sheet has none at all and that was said. */
-function colourIn(row: GridRow, system: ColourSystem | undefined, choices: PinoutChoices): ColourCell {
-  const { colour = '', stripe = '' } = row.cells;
-  if (!saysNothing(colour)) return colourOf(colourText(row), system);
-  if (!saysNothing(stripe))
-    return {
-      ok: false,
-      why: `There is a stripe, ${stripe}, and no base colour.`,
-      remedy: 'Give the base colour, or correct which column holds it.',
-    };
-  return choices.withoutColours
-    ? { ok: true, value: { base: 'natural' } }
-    : { ok: false, why: 'The colour is missing.', remedy: 'Give it, or write “same” where it is as above.' };
+/** The colour of a line; one that no system reads is asked by itself. */
+function colourOf(
+  line: ListLine,
+  said: ColoursSaid,
+  findings: Findings,
+): CellOutcome<WireColour> | { readonly ok: 'ask' } {
+  const text = colourText(line);
+  if (text === '') {
+    if (said.without || findings.answer('blank:colour') === 'natural') return { ok: true, value: { base: 'natural' } };
+    if (!line.columns.has('colour')) return { ok: 'ask' };
+    if (findings.isOpen('blank:colour', line)) return { ok: 'ask' };
+    return bad('The colour is missing.', 'Give it, or write “same” where it is as above.');
+  }
+  if (/^[/\\|,;+-]/.test(text.trim()))
+    return bad(
+      `There is a stripe, ${text.trim().replace(/^[/\\|,;+-]\s*/, '')}, and no base colour.`,
+      'Give the base colour, or correct which column holds it.',
+    );
+  const reading = readColour(text, said.system);
+  if (reading.kind === 'read') return { ok: true, value: reading.colour };
+  // What may be several in no system yet is asked with the system.
+  if (reading.kind === 'ask' && said.system === undefined) return { ok: 'ask' };
+  const mayBe = reading.kind === 'ask' ? reading.mayBe : elsewhere(text);
+  const answer = findings.ask(
+    {
+      key: `colour:${formOf(text)}`,
+      asks: `Which colour is “${text}”?${reading.kind === 'unread' ? ` ${reading.why}` : ''}`,
+      options: mayBe.map((colour) => ({ value: inWords(colour), words: colourInWords(colour) })),
+      typed: 'colour',
+    },
+    line,
+    (given) => typedColour(given) !== undefined,
+  );
+  const colour = answer === undefined ? undefined : typedColour(answer);
+  return colour ? { ok: true, value: colour } : { ok: 'ask' };
 }
 
-function sizeOf(
-  row: GridRow,
-  bare: BareSize | undefined,
-  choices: PinoutChoices,
-): { readonly field: PinoutField; readonly outcome: CellOutcome<WireSize> } | undefined {
-  const { size, sizeMm2, sizeAwg } = row.cells;
-  const options = { bare, gaugeMeans: choices.gaugeMeans };
-  if (sizeMm2 !== undefined && sizeAwg !== undefined && !saysNothing(sizeMm2) && !saysNothing(sizeAwg)) {
+/** What a form may be in any system, or each of its parts loosely. */
+function elsewhere(text: string): readonly WireColour[] {
+  const reading = readColour(text);
+  if (reading.kind === 'read') return [reading.colour];
+  return reading.kind === 'ask' ? reading.mayBe : [];
+}
+
+function sizeSaid({ cells }: ListLine): { readonly field: PinoutField; readonly reading: SizeReading } | undefined {
+  const { size = '', sizeMm2 = '', sizeAwg = '' } = cells;
+  if (!saysNothing(sizeMm2) && !saysNothing(sizeAwg)) {
     const area = readNumber(sizeMm2.replace(/\s*(?:mm²|mm2|sq)$/i, ''));
     const label = /^(?:awg|#)?\s*(\d{1,2}(?:\/0)?)\s*(?:awg)?$/i.exec(sizeAwg)?.[1];
-    if (area !== undefined && label !== undefined) return { field: 'sizeAwg', outcome: sizeFromBoth(area, label) };
+    if (area !== undefined && label !== undefined) return { field: 'sizeAwg', reading: sizeFromBoth(area, label) };
   }
-  if (sizeMm2 !== undefined && !saysNothing(sizeMm2))
-    return { field: 'sizeMm2', outcome: readSize(sizeMm2, { ...options, bare: 'metric' }) };
-  if (sizeAwg !== undefined && !saysNothing(sizeAwg))
-    return { field: 'sizeAwg', outcome: readSize(sizeAwg, { ...options, bare: choices.gaugeMeans ?? 'awg' }) };
-  return size === undefined ? undefined : { field: 'size', outcome: readSize(size, options) };
+  if (!saysNothing(sizeMm2)) return { field: 'sizeMm2', reading: readSize(sizeMm2, 'metric') };
+  if (!saysNothing(sizeAwg)) return { field: 'sizeAwg', reading: readSize(sizeAwg, 'awg') };
+  return saysNothing(size) ? undefined : { field: 'size', reading: readSize(size) };
 }
 
-/**
- * What the bare numbers of a size column are: as chosen; else metric when the column has decimals or metric units and
- * every bare number goes with them, gauge when it has gauges; undefined when nothing tells.
- */
-export function judgeBareSizes(rows: readonly GridRow[], choices: PinoutChoices): BareSize | undefined | 'none' {
-  if (choices.bareSizes !== undefined) return choices.bareSizes;
-  const texts = rows.flatMap((row) => (row.cells.size === undefined ? [] : [row.cells.size]));
-  const bare = texts.filter(isBareSize);
-  if (bare.length === 0) return 'none';
-  const metric = texts.some((text) => /^\d+[.,]\d+|mm|sq/i.test(text));
-  const gauge = texts.some((text) => /awg|ga\b|#/i.test(text));
-  if (metric && !gauge) return 'metric';
-  return gauge && !metric ? (choices.gaugeMeans ?? 'awg') : undefined;
+const typedSize = (text: string): WireSize | undefined => {
+  const read = readSize(text);
+  return read.ok === true ? read.value : undefined;
+};
+
+/** The size of wires whose list has no column for it: asked once. */
+function sizeOfAll(line: ListLine, findings: Findings): WireSize | undefined {
+  // A column of which it is asked what it holds may be that.
+  if (findings.openAs('column:', line)) return undefined;
+  const answer = findings.ask(
+    {
+      key: 'noSizes',
+      asks: 'No column holds sizes. Set the column above that does, or write the size of all these wires, such as 0.75 mm² or 18 AWG.',
+      options: [],
+      typed: 'size',
+    },
+    line,
+    (given) => typedSize(given) !== undefined,
+  );
+  return answer === undefined ? undefined : typedSize(answer);
 }
 
-/** The wire of a line, or what is wrong with its cells. */
+/** The size of a line; a form that may be several is asked, once for all lines that have it. */
+function sizeOf(line: ListLine, findings: Findings, blame: Blame): WireSize | undefined {
+  const said = sizeSaid(line);
+  if (!said) {
+    if (findings.isOpen('blank:size', line)) return undefined;
+    const [field] = (['size', 'sizeMm2', 'sizeAwg'] as const).filter((one) => line.columns.has(one));
+    if (field === undefined) return sizeOfAll(line, findings);
+    return blame(field, 'The wire size is missing.', 'Give it, or write “same” where it is as above.');
+  }
+  const { field, reading } = said;
+  if (reading.ok === true) return reading.value;
+  if (reading.ok === false) return blame(field, reading.why, reading.remedy);
+  const answer = findings.ask(
+    {
+      key: `size:${reading.form}`,
+      asks: `What is size “${reading.form}”? It has no unit that settles it.`,
+      options: sizeOptions(reading.form),
+    },
+    line,
+  );
+  const settled = answer === undefined ? undefined : settledSize(reading.form, answer as SizeBasis);
+  return settled?.ok ? settled.value : undefined;
+}
+
+/** An outer diameter, mm: "2.4", "2,4 mm", `0.098"`, "0.098 in". */
+function readDiameter(text: string, header: string): number | undefined {
+  const match = /^[øØ⌀]?\s*(\d+(?:[.,]\d+)?)\s*(mm|"|″|in\.?|inch(?:es)?|zoll)?$/i.exec(text.trim());
+  const value = match?.[1] === undefined ? undefined : readNumber(match[1]);
+  if (value === undefined) return undefined;
+  const unit = match?.[2] ?? (/\b(?:in|inch|inches|zoll)\b|″|"/i.test(header) ? 'in' : 'mm');
+  const mm = unit.toLowerCase() === 'mm' ? value : Math.round(value * 25.4 * 1000) / 1000;
+  return mm > 0 && mm <= 60 ? mm : undefined;
+}
+
+/** The wire of a line, or what is wrong with its cells, or asked. */
 export function wireOf(
-  row: GridRow,
-  system: ColourSystem | undefined,
-  bare: BareSize | undefined,
-  choices: PinoutChoices,
+  line: ListLine,
+  said: ColoursSaid,
+  headerOf: (field: PinoutField) => string,
+  findings: Findings,
   blame: Blame,
 ): WireSpec | undefined {
-  const size = sizeOf(row, bare, choices);
-  const { jacket = '', wall = '', conductor = '', strands = '', outerDiameter = '' } = row.cells;
-  const read = {
-    colour: colourIn(row, system, choices),
-    jacket: readJacket(saysNothing(jacket) ? '' : jacket, saysNothing(wall) ? '' : wall),
-    conductor: readConductor(saysNothing(conductor) ? '' : conductor, saysNothing(strands) ? '' : strands),
-  };
-  if (!size) blame('size', 'The wire size is missing.', 'Give it, or write “same” where it is as above.');
-  else if (!size.outcome.ok) blame(size.field, size.outcome.why, size.outcome.remedy);
-  for (const field of ['colour', 'jacket', 'conductor'] as const) {
-    const outcome = read[field];
-    if (!outcome.ok) blame(field, outcome.why, outcome.remedy);
-  }
-  const outer = saysNothing(outerDiameter)
-    ? undefined
-    : readNumber(outerDiameter.replace(/\s*mm$/i, '').replace(/^[øØ]\s*/, ''));
-  if (!saysNothing(outerDiameter) && !(outer !== undefined && outer > 0 && outer <= 60))
+  const { jacket = '', wall = '', conductor = '', strands = '', outerDiameter = '' } = line.cells;
+  const size = sizeOf(line, findings, blame);
+  const colour = colourOf(line, said, findings);
+  const jacketRead = readJacket(saysNothing(jacket) ? '' : jacket, saysNothing(wall) ? '' : wall);
+  const conductorRead = readConductor(saysNothing(conductor) ? '' : conductor, saysNothing(strands) ? '' : strands);
+  if (colour.ok === false)
+    blame(
+      line.cells.colour === undefined && line.cells.stripe !== undefined ? 'stripe' : 'colour',
+      colour.why,
+      colour.remedy,
+    );
+  if (!jacketRead.ok) blame(jacket === '' ? 'wall' : 'jacket', jacketRead.why, jacketRead.remedy);
+  if (!conductorRead.ok) blame(strands === '' ? 'conductor' : 'strands', conductorRead.why, conductorRead.remedy);
+  const outer = saysNothing(outerDiameter) ? undefined : readDiameter(outerDiameter, headerOf('outerDiameter'));
+  if (!saysNothing(outerDiameter) && outer === undefined)
     return blame(
       'outerDiameter',
-      `“${outerDiameter}” is not a diameter in mm.`,
-      'Write it as 2.4, above 0 and at most 60.',
+      `“${outerDiameter}” is not a diameter.`,
+      'Write it as 2.4 or 0.094 in, above 0 and at most 60 mm.',
     );
-  if (!size?.outcome.ok || !read.colour.ok || !read.jacket.ok || !read.conductor.ok) return undefined;
+  if (!size || colour.ok !== true || !jacketRead.ok || !conductorRead.ok) return undefined;
   return {
-    size: size.outcome.value,
-    conductor: read.conductor.value,
-    jacket: outer === undefined ? read.jacket.value : { ...read.jacket.value, outerDiameterMm: outer },
-    colour: read.colour.value,
+    size,
+    conductor: conductorRead.value,
+    jacket: outer === undefined ? jacketRead.value : { ...jacketRead.value, outerDiameterMm: outer },
+    colour: colour.value,
   };
 }

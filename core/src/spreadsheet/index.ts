@@ -1,11 +1,11 @@
 import { SHEET_LIMITS } from './limits.ts';
 import { SheetRefused } from './refusal.ts';
-import { decodeText, readSeparated } from './text.ts';
+import { decodeText, readSeparatedLines } from './text.ts';
 import type { NamedSheet } from './workbook.ts';
 
 export { SHEET_LIMITS } from './limits.ts';
 export { SheetRefused } from './refusal.ts';
-export { guard, readSeparated, writeCsv, writeTabs } from './text.ts';
+export { guard, readSeparated, readSeparatedLines, writeCsv, writeTabs } from './text.ts';
 export type { NamedSheet } from './workbook.ts';
 
 /** What reads and writes workbooks is heavy: it comes when one is there. */
@@ -35,5 +35,5 @@ export async function readSheetFile(bytes: Uint8Array, name: string): Promise<Na
       `${name} is an old or an encrypted workbook.`,
       'Save it as XLSX or CSV, without a password.',
     );
-  return [{ name, rows: readSeparated(decodeText(bytes)) }];
+  return [{ name, of: 'line', ...readSeparatedLines(decodeText(bytes)) }];
 }

@@ -1,7 +1,7 @@
 import ExcelJS from 'exceljs';
 import fc from 'fast-check';
 import { describe, expect, it, test } from 'vitest';
-import { readSeparated, readSheetFile, SHEET_FILE_MOST, writeCsv, writeWorkbook } from './index.ts';
+import { readSeparated, readSeparatedLines, readSheetFile, SHEET_FILE_MOST, writeCsv, writeWorkbook } from './index.ts';
 
 const bytes = (text: string): Uint8Array => new TextEncoder().encode(text);
 const cells = async (file: Uint8Array): Promise<string[][]> => (await readSheetFile(file, 'pinout'))[0]?.rows ?? [];
@@ -72,6 +72,28 @@ describe('separated text', () => {
     ],
     ['a line that names its separator', 'sep=|\nCav|Wire\n1|red', [[], ['Cav', 'Wire'], ['1', 'red']]],
   ])('%s', (_name, text, rows) => expect(readSeparated(text)).toEqual(rows));
+  it('each row is of the line on which it begins, over quoted line breaks and after a declared separator', () => {
+    const lines = (text: string) => readSeparatedLines(text).lines;
+    expect(lines('a,b\n"one\ntwo\r\nthree",2\n\n3,4')).toEqual([1, 2, 5, 6]);
+    expect(lines('sep=;\r\na;b\r\n"x\r\ny";1\r\n2;3')).toEqual([2, 3, 5]);
+    expect(lines('a,b\n",2\n",3')).toEqual([1, 2, 3]);
+    expect(() => lines('a,b\n"x\ny",1\nz,"open')).toThrow('Line 4 has a quotation mark that is not closed.');
+  });
+  it('in the Western single-byte set with its quotes, dashes and euro sign; in UTF-16 without a mark', async () => {
+    const western = Uint8Array.from([
+      0x46, 0xfc, 0x72, 0x2c, 0x80, 0x2c, 0x96, 0x2c, 0x84, 0x61, 0x93, 0x0a, 0xd8, 0x2c, 0xb2, 0x2c, 0x97, 0x2c, 0x92,
+    ]);
+    expect((await readSheetFile(western, 'a.csv'))[0]?.rows).toEqual([
+      ['Für', '€', '–', '„a“'],
+      ['Ø', '²', '—', '’'],
+    ]);
+    const wide = Buffer.from('Pin;Farbe\n1;grün', 'utf16le');
+    for (const bytes of [wide, Buffer.from(wide).swap16()])
+      expect((await readSheetFile(new Uint8Array(bytes), 'a.csv'))[0]?.rows).toEqual([
+        ['Pin', 'Farbe'],
+        ['1', 'grün'],
+      ]);
+  });
   it('in UTF-16 and in the Western single-byte set', async () => {
     const utf16 = new Uint8Array([0xff, 0xfe, ...Array.from('Größe;1', (sign) => [sign.charCodeAt(0), 0]).flat()]);
     expect(await cells(utf16)).toEqual([['Größe', '1']]);
@@ -103,6 +125,7 @@ describe('workbooks', () => {
     expect(sheets).toEqual([
       {
         name: 'X31',
+        of: 'row',
         rows: [
           ['Connector', 'Cavity', 'Size', 'Note'],
           ['X31', '1', '0.5', '2'],

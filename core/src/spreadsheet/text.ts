@@ -14,28 +14,45 @@ export const guard = (cell: string): string => (FORMULA_LIKE.test(cell) ? `'${ce
 const unguard = (cell: string): string => (GUARDED.test(cell) ? cell.slice(1) : cell);
 
 /**
- * Bytes of a text file as text: by its byte order mark, else UTF-8, else the Western single-byte set. @throws
- * SheetRefused when it is no text
+ * Bytes of a text file as text: by its byte order mark; UTF-16 without one by its noughts; else UTF-8, else the Western
+ * single-byte set. @throws SheetRefused when it is no text
  */
 export function decodeText(bytes: Uint8Array): string {
-  const [a, b] = bytes;
-  const text =
-    a === 0xff && b === 0xfe
-      ? new TextDecoder('utf-16le').decode(bytes)
-      : a === 0xfe && b === 0xff
-        ? new TextDecoder('utf-16be').decode(bytes)
-        : decodeByteText(bytes);
+  const text = new Map<string, () => string>([
+    ['utf-16le', () => new TextDecoder('utf-16le').decode(bytes)],
+    ['utf-16be', () => new TextDecoder('utf-16be').decode(bytes)],
+    ['bytes', () => decodeByteText(bytes)],
+  ]).get(formOf(bytes))?.();
   // eslint-disable-next-line no-control-regex -- a control character is just what tells that it is no text
-  if (/[\u0000-\u0008\u000e-\u001f]/.test(text.slice(0, 4000)))
+  if (text === undefined || /[\u0000-\u0008\u000e-\u001f]/.test(text.slice(0, 4000)))
     throw new SheetRefused('The file is not text: it has control characters in it.', 'Save it as CSV, TSV or XLSX.');
   return text;
 }
+
+/** In what a text is stored: two bytes a letter, where it says so or half of its first bytes are noughts. */
+function formOf(bytes: Uint8Array): 'utf-16le' | 'utf-16be' | 'bytes' {
+  const [a, b] = bytes;
+  if (a === 0xff && b === 0xfe) return 'utf-16le';
+  if (a === 0xfe && b === 0xff) return 'utf-16be';
+  const start = bytes.subarray(0, 400 - (400 % 2));
+  const pairs = Math.floor(start.length / 2);
+  const noughts = [0, 1].map((odd) => start.filter((byte, at) => at % 2 === odd && byte === 0).length);
+  // Western text: nearly every other byte is nought, and no other one.
+  const isMost = (count = 0): boolean => pairs > 1 && count > 0.7 * pairs;
+  if (isMost(noughts[1]) && noughts[0] === 0) return 'utf-16le';
+  return isMost(noughts[0]) && noughts[1] === 0 ? 'utf-16be' : 'bytes';
+}
+
+/** What the Western single-byte set has where Latin-1 has controls: 0x80 to 0x9f. Some platforms decode it as Latin-1. */
+const WESTERN = '€\u0081‚ƒ„…†‡ˆ‰Š‹Œ\u008dŽ\u008f\u0090‘’“”•–—˜™š›œ\u009džŸ';
 
 function decodeByteText(bytes: Uint8Array): string {
   try {
     return new TextDecoder('utf-8', { fatal: true }).decode(bytes);
   } catch {
-    return new TextDecoder('windows-1252').decode(bytes);
+    return new TextDecoder('latin1')
+      .decode(bytes)
+      .replace(/[\u0080-\u009f]/g, (sign) => WESTERN[sign.charCodeAt(0) - 0x80] ?? sign);
   }
 }
 
@@ -91,29 +108,52 @@ function doubleDittos(text: string, delimiter: string): string {
   return parts.join('') + text.slice(copied);
 }
 
+/** Rows of a sheet, and the line of the file on which each begins. */
+export interface SeparatedRows {
+  readonly rows: string[][];
+  readonly lines: number[];
+}
+
 /**
- * Rows of separated text: CSV, TSV, or what a spreadsheet puts on the clipboard. @throws SheetRefused naming the line
- * of a quote that is never closed
+ * Rows of separated text: CSV, TSV, or what a spreadsheet puts on the clipboard; a quoted cell may go over several
+ * lines. @throws SheetRefused naming the line of a quote that is never closed
  */
-export function readSeparated(text: string): string[][] {
+export function readSeparatedLines(text: string): SeparatedRows {
   const plain = text.replace(/^\uFEFF/, '');
   const declared = /^sep=(.)\r?\n/i.exec(plain);
   const body = declared ? plain.slice(declared[0].length) : plain;
   const delimiter = declared?.[1] ?? delimiterOf(body);
-  const result = Papa.parse<string[]>(doubleDittos(body, delimiter), { delimiter });
-  const broken = result.errors.find((error) => error.type === 'Quotes');
-  if (broken)
-    throw new SheetRefused(
-      `Line ${(broken.row ?? 0) + 1} has a quotation mark that is not closed.`,
-      'Close it, or double it where it means inches.',
-    );
+  const rows: string[][] = [];
+  const lines: number[] = [];
+  let line = declared ? 2 : 1;
+  const source = doubleDittos(body, delimiter);
+  let read = 0;
+  Papa.parse<string[]>(source, {
+    delimiter,
+    step: ({ data, errors, meta: { cursor } }) => {
+      if (errors.some((error) => error.type === 'Quotes'))
+        throw new SheetRefused(
+          `Line ${line} has a quotation mark that is not closed.`,
+          'Close it, or double it where it means inches.',
+        );
+      rows.push(data.map(unguard));
+      lines.push(line);
+      line += source.slice(read, cursor).match(/\r\n|\n|\r/g)?.length ?? 0;
+      read = cursor;
+    },
+  });
   mustBeReadable(
     'The sheet',
-    result.data.length,
-    result.data.reduce((sum, row) => sum + row.length, 0),
+    rows.length,
+    rows.reduce((sum, row) => sum + row.length, 0),
   );
-  const rows = result.data.map((row) => row.map(unguard));
-  return declared ? [[], ...rows] : rows;
+  return { rows, lines };
+}
+
+/** The rows alone, the first of them that of the file's first line. @throws SheetRefused as above */
+export function readSeparated(text: string): string[][] {
+  const { rows, lines } = readSeparatedLines(text);
+  return lines[0] === 2 ? [[], ...rows] : rows;
 }
 
 /** Rows as CSV with a byte order mark, so that ² and umlauts survive; cells that look like formulas stay text. */

@@ -6,6 +6,9 @@ import { mustUnpackSmall } from './unpacked.ts';
 export interface NamedSheet {
   readonly name: string;
   readonly rows: string[][];
+  /** The line of the file on which each row begins; of a workbook its rows are counted from 1. */
+  readonly lines?: readonly number[] | undefined;
+  readonly of: 'line' | 'row';
 }
 
 /**
@@ -53,7 +56,7 @@ export async function readWorkbook(bytes: Uint8Array): Promise<NamedSheet[]> {
         const row = sheet.getRow(line);
         rows.push(Array.from({ length: Math.min(row.cellCount, 200) }, (_, index) => cellText(row.getCell(index + 1))));
       }
-      return { name: sheet.name, rows };
+      return { name: sheet.name, rows, of: 'row' };
     });
   const filled = sheets.filter((sheet) => sheet.rows.some((row) => row.some((cell) => cell.trim() !== '')));
   if (filled.length === 0)

@@ -19,7 +19,7 @@ const SEPARATOR = /\s*(?:[/\\|+,;&]|\bWITH\b|(?<=[A-ZÄÖÜß])-(?=[A-ZÄÖÜß]
 const STRIPE_WORDS = /\s*\b(?:STRIPE|STRIPED|TRACER|TRACE|STR)\b\s*/g;
 
 /** Shades that belong to the word behind them, however they are tied to it: LT. BLU, DK-GRN. */
-const SHADES = /\b(LT|DK|LIGHT|DARK)[-.\s]+(?=[A-Z])/g;
+const SHADES = /\b(LT|DK|LIGHT|DARK|HELL|DUNKEL)[-.\s]+(?=[A-ZÄÖÜ])/g;
 
 const meaning = (word: string, system: ColourSystem): ColourName | undefined =>
   FULL_WORDS.get(word) ?? (system === 'words' ? undefined : SHORT_FORMS[system][word]);
@@ -84,6 +84,9 @@ function loosely(parts: readonly string[]): WireColour[] {
  * never guessed.
  */
 export function readColour(text: string, system?: ColourSystem): ColourReading {
+  if (/^\s*[/\\|,;+&]/.test(text)) return { kind: 'unread', text, why: 'It has a stripe, and no base colour.' };
+  if (/[/\\|+&-]\s*$/.test(text) && /\p{L}/u.test(text))
+    return { kind: 'unread', text, why: 'A stripe is begun, and not named.' };
   const parts = partsOf(text);
   if (parts.length === 0) return { kind: 'unread', text, why: 'It is empty.' };
   if (parts.length > 2)

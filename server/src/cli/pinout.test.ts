@@ -40,6 +40,22 @@ describe('the command that reads a pinout', () => {
       ],
     });
   });
+  it('takes answers, and says what it takes the sheet for and what became of every line', () => {
+    const path = file('q.csv', `Loom W9\n${LINES.replace('1,5', '16').replace('RD/BK', 'B')}\n\nspare;X31-3;;;`);
+    const open = run([path]);
+    expect(open.status).toBe(2);
+    expect((JSON.parse(open.stderr) as { questions: { key: string }[] }).questions.map(({ key }) => key)).toEqual([
+      'colours',
+      'size:16',
+    ]);
+    const told = run([path, '--answer', 'colours=japanese', '--answer', 'size:16=trade']);
+    expect([told.status, told.stderr]).toEqual([0, '']);
+    expect(JSON.parse(told.stdout)).toMatchObject({
+      circuits: [{ wire: { colour: { base: 'black' }, size: { basis: 'trade', awg: 16 } } }, {}],
+      lists: [{ fromColumn: 'A', toColumn: 'E', headerLine: 2, firstLine: 3, lastLine: 6, ends: 'both' }],
+      sum: { leftOut: 2, circuit: 2, empty: 1 },
+    });
+  });
   it('reads against a harness, whose cavities count', () => {
     const { status, stderr } = run([
       file('b.csv', LINES.replace('X31-1', 'X31-99')),
@@ -51,10 +67,11 @@ describe('the command that reads a pinout', () => {
   });
   test.each([
     ['a bad line', ['c.csv', LINES.replace('1,5', 'thick')], [], 'PINOUT', /"line":2,"column":"D, Size"/],
-    ['an open question', ['d.csv', LINES.replace('RD/BK', 'B')], [], 'PINOUT', /"kind":"colours"/],
+    ['an open question', ['d.csv', LINES.replace('RD/BK', 'B')], [], 'PINOUT', /"key":"colours"/],
     ['no sheet', ['e.bin', '\u0000\u0001'], [], 'SHEET', /control characters/],
     ['a sheet that is not in it', ['f.csv', LINES], ['--sheet', 'X9'], 'USAGE', /no sheet \\"X9\\"/],
-    ['a word that is none', ['g.csv', LINES], ['--bare', 'inches'], 'USAGE', /--bare is \\"inches\\"/],
+    ['an answer without a key', ['g.csv', LINES], ['--answer', 'awg'], 'USAGE', /--answer is \\"awg\\"/],
+    ['a header that is no line', ['h.csv', LINES], ['--header', 'two'], 'USAGE', /--header is \\"two\\"/],
   ] as const)('%s: ends with 2 and an error object on standard error', (_name, [name, content], args, code, text) => {
     const { status, stdout, stderr } = run([file(name, content), ...args]);
     expect([status, stdout]).toEqual([2, '']);

@@ -1,13 +1,12 @@
 import { readFileSync } from 'node:fs';
 import { basename } from 'node:path';
 import { parseArgs } from 'node:util';
-import { importable, likeliestSheet, readPinout, type BareSize, type PinoutHarness } from '@mendum/core/pinout';
-import { COLOUR_SYSTEMS, type ColourSystem } from '@mendum/core/wire';
+import { importable, likeliestSheet, readPinout, type PinoutHarness, type PinoutReading } from '@mendum/core/pinout';
 import { readJobFile } from '@mendum/core/interchange';
 import { readSheetFile, SheetRefused } from '@mendum/core/spreadsheet';
 
 const USAGE =
-  'npm run -s pinout -- sheet.csv|.tsv|.xlsx [--sheet name] [--harness job.json] [--colours iec|threeLetter|german|japanese|words] [--bare metric|awg|trade] [--gauge awg|trade] [--from X31] [--to X32] [--no-colours]';
+  'npm run -s pinout -- sheet.csv|.tsv|.xlsx [--sheet name] [--harness job.json] [--header line] [--answer key=value]...';
 const EMPTY: PinoutHarness = { nodes: [], runs: [], circuits: [] };
 
 function refuse(code: string, message: string, hint: string, more: object = {}): void {
@@ -15,16 +14,30 @@ function refuse(code: string, message: string, hint: string, more: object = {}):
   process.exitCode = 2;
 }
 
-/**
- * One of a list of words, or nothing when it was not given. @throws Error naming the option, the value and what it may
- * be
- */
-function oneOf<T extends string>(option: string, value: string | undefined, words: readonly T[]): T | undefined {
-  const found = words.find((word) => word === value);
-  if (value !== undefined && found === undefined)
-    throw new Error(`--${option} is "${value}": it may be ${words.join(', ')}.`);
-  return found;
-}
+/** Answers as they are given: `size:16=awg`. @throws Error naming one that is none */
+const answersIn = (given: readonly string[]): Readonly<Record<string, string>> =>
+  Object.fromEntries(
+    given.map((answer): [string, string] => {
+      const at = answer.indexOf('=');
+      if (at < 1) throw new Error(`--answer is "${answer}": it is a question's key, =, and the answer.`);
+      return [answer.slice(0, at), answer.slice(at + 1)];
+    }),
+  );
+
+/** What the sheet is taken for, what became of its lines, and their sum. */
+const taken = ({ colours, lists, lines, columns, answered }: PinoutReading): object => ({
+  colours: colours.system,
+  lists,
+  columns: columns.map(({ letter, header, field }) => ({ letter, header, field })),
+  sum: Object.fromEntries(
+    [...new Set(lines.map(({ outcome }) => outcome))].map((outcome) => [
+      outcome,
+      lines.filter((line) => line.outcome === outcome).length,
+    ]),
+  ),
+  leftOut: lines.filter(({ outcome }) => outcome === 'leftOut'),
+  concluded: answered.filter(({ guessed }) => guessed).map(({ key, answer }) => ({ key, answer })),
+});
 
 /** Reads one sheet and prints its circuits, or everything that is wrong with it and what it leaves open. */
 async function main(): Promise<void> {
@@ -32,51 +45,48 @@ async function main(): Promise<void> {
     values,
     positionals,
   }: {
-    readonly values: Readonly<Record<string, string | boolean | undefined>>;
+    readonly values: {
+      readonly sheet?: string;
+      readonly harness?: string;
+      readonly header?: string;
+      readonly answer?: string[];
+    };
     readonly positionals: readonly string[];
   } = parseArgs({
     allowPositionals: true,
     options: {
-      ...Object.fromEntries(
-        ['sheet', 'harness', 'colours', 'bare', 'gauge', 'from', 'to'].map((name) => [
-          name,
-          { type: 'string' as const },
-        ]),
-      ),
-      'no-colours': { type: 'boolean' as const },
+      sheet: { type: 'string' },
+      harness: { type: 'string' },
+      header: { type: 'string' },
+      answer: { type: 'string', multiple: true },
     },
   });
   const [path] = positionals;
   if (path === undefined || positionals.length > 1)
     throw new Error(`Name one sheet; ${positionals.length} were named.`);
-  const option = (name: string): string | undefined => (typeof values[name] === 'string' ? values[name] : undefined);
   const sheets = await readSheetFile(new Uint8Array(readFileSync(path)), basename(path));
-  const wanted = option('sheet');
+  const wanted = values.sheet;
   const sheet = wanted === undefined ? sheets[likeliestSheet(sheets)] : sheets.find((one) => one.name === wanted);
   if (!sheet)
     throw new Error(
       `There is no sheet "${wanted ?? ''}" in it: sheets are ${sheets.map((one) => one.name).join(', ')}.`,
     );
-  const harnessFile = option('harness');
+  const harnessFile = values.harness;
   const harness = harnessFile === undefined ? EMPTY : readJobFile(readFileSync(harnessFile, 'utf8')).job.harness;
-  const reading = readPinout({ rows: sheet.rows }, harness, {
-    colours: oneOf<ColourSystem>('colours', option('colours'), COLOUR_SYSTEMS),
-    bareSizes: oneOf<BareSize>('bare', option('bare'), ['metric', 'awg', 'trade']),
-    gaugeMeans: oneOf('gauge', option('gauge'), ['awg', 'trade'] as const),
-    fromConnector: option('from'),
-    toConnector: option('to'),
-    ...(values['no-colours'] === true ? { withoutColours: true as const } : {}),
-  });
+  const header = values.header === undefined ? undefined : Number(values.header) - 1;
+  if (header !== undefined && !(Number.isInteger(header) && header >= -1))
+    throw new Error(`--header is "${values.header ?? ''}": it is the line of the headers, or 0 where there are none.`);
+  const reading = readPinout(sheet, harness, { headerRow: header, answers: answersIn(values.answer ?? []) });
   if (!importable(reading))
     refuse(
       'PINOUT',
       `${reading.problems.length} places cannot be read and ${reading.questions.length} questions are open; nothing of the sheet is taken.`,
-      'Correct the lines named, or answer the questions by options.',
-      { problems: reading.problems, questions: reading.questions },
+      'Correct the lines named; answer each question by --answer key=value, with one of its options.',
+      { problems: reading.problems, questions: reading.questions, ...taken(reading) },
     );
   else
     process.stdout.write(
-      `${JSON.stringify({ colours: reading.colours.system, circuits: reading.rows.map((row) => row.circuit), newConnectors: reading.newConnectors, fittings: reading.fittings, skipped: reading.skipped })}\n`,
+      `${JSON.stringify({ circuits: reading.rows.map((row) => row.circuit), notTaken: reading.rows.flatMap(({ line, notTaken }) => notTaken.map((words) => ({ line, words }))), newConnectors: reading.newConnectors, fittings: reading.fittings, ...taken(reading) })}\n`,
     );
 }
 

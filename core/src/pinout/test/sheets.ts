@@ -42,6 +42,13 @@ export const read = (text: string, choices: PinoutChoices = {}, harness = BARE_T
 const short = ({ number, function: words, wire, from, to }: Circuit): string =>
   `${number} ${words} ${wire.size.basis === 'metric' ? wire.size.areaMm2 : `${wire.size.basis}${wire.size.awg}`} ${wire.colour.base}${wire.colour.stripe ? `/${wire.colour.stripe}` : ''} ${from.nodeId}.${from.cavity}-${to.nodeId}.${to.cavity}`;
 export const circuits = (reading: PinoutReading): string[] => reading.rows.map((row) => short(row.circuit));
+/** What becomes of every line, in the order of the sheet. */
+export const outcomes = (reading: PinoutReading): string[] => reading.lines.map(({ outcome }) => outcome);
+/** The words of the lines that are left out. */
+export const leftOut = (reading: PinoutReading): string[] =>
+  reading.lines.flatMap(({ outcome, text }) => (outcome === 'leftOut' ? [text] : []));
+/** What is asked, by its key. */
+export const asked = (reading: PinoutReading): string[] => reading.questions.map(({ key }) => key);
 export const clean = (reading: PinoutReading): PinoutReading => {
   expect([...reading.problems, ...reading.questions]).toEqual([]);
   expect(importable(reading)).toBe(true);

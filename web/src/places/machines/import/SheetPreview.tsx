@@ -3,6 +3,7 @@ import { PINOUT_FIELDS, type PinoutChoices, type PinoutField, type PinoutReading
 import { colourInWords, sizeInWords } from '@mendum/core/wire';
 import { WireChip } from '../../../shapes/WireLine.tsx';
 import { FIELD_WORDS } from './fieldWords.ts';
+import type { LineName } from './lineWords.ts';
 import { Scroller } from '../../../ui/scroller.tsx';
 
 /** How many lines of a long sheet are shown. */
@@ -21,7 +22,11 @@ export function SheetColumns({
       Object.fromEntries(
         reading.columns.map((column) => [
           column.index,
-          column.index === index ? field : column.field === field ? null : column.field,
+          column.index === index
+            ? field
+            : column.field === field && column.list === reading.columns[index]?.list
+              ? null
+              : column.field,
         ]),
       ),
     );
@@ -59,7 +64,13 @@ export function SheetColumns({
 }
 
 /** Everything that cannot be read, by line and column. */
-export function SheetProblems({ problems }: { readonly problems: PinoutReading['problems'] }) {
+export function SheetProblems({
+  problems,
+  called = 'line',
+}: {
+  readonly problems: PinoutReading['problems'];
+  readonly called?: LineName | undefined;
+}) {
   if (problems.length === 0) return null;
   return (
     <section role="alert" aria-label="What cannot be read">
@@ -74,7 +85,7 @@ export function SheetProblems({ problems }: { readonly problems: PinoutReading['
                 'The sheet'
               ) : (
                 <>
-                  Line <span className="figure">{problem.line}</span>
+                  {called === 'line' ? 'Line' : 'Row'} <span className="figure">{problem.line}</span>
                 </>
               )}
               {problem.column === undefined ? '' : `, column ${problem.column}`}:
@@ -87,29 +98,21 @@ export function SheetProblems({ problems }: { readonly problems: PinoutReading['
   );
 }
 
-/** The circuits as they were read. */
+/** The circuits as they were read; what was concluded of one is set right where it stands. */
 export function SheetRows({
   reading,
   nodeName,
+  onAnswer,
 }: {
   readonly reading: PinoutReading;
   readonly nodeName: (id: string) => string;
+  readonly onAnswer: (key: string, value: string) => void;
 }) {
   if (reading.rows.length === 0) return null;
   return (
     <section aria-label="Circuits read" className="min-w-0">
-      <h3 className="text-lg font-semibold">
-        {reading.rows.length} {reading.rows.length === 1 ? 'circuit' : 'circuits'} read
-        {reading.skipped.length > 0 ? (
-          <span className="font-normal text-soft">
-            ; {reading.skipped.length} other {reading.skipped.length === 1 ? 'line' : 'lines'} left out (
-            {reading.skipped
-              .slice(0, 3)
-              .map((one) => `${one.line}: “${one.text.slice(0, 24)}”`)
-              .join(', ')}
-            )
-          </span>
-        ) : null}
+      <h3 className="mb-1 text-lg font-semibold">
+        <span className="figure">{reading.rows.length}</span> {reading.rows.length === 1 ? 'circuit' : 'circuits'} read
       </h3>
       <Scroller label="Lines as they were read" className="max-h-72">
         <table className="w-full text-left">
@@ -124,14 +127,36 @@ export function SheetRows({
             </tr>
           </thead>
           <tbody>
-            {reading.rows.slice(0, SHOWN).map(({ line, circuit, notes }) => (
-              <tr key={line} className="border-b border-rule">
+            {reading.rows.slice(0, SHOWN).map(({ line, circuit, guesses, notTaken }) => (
+              <tr key={circuit.id} className="border-b border-rule">
                 <td className="figure pr-3 text-soft">{line}</td>
                 <td className="figure pr-3">{circuit.number}</td>
-                <td className="pr-3 font-semibold">{circuit.function}</td>
+                <td className="pr-3 font-semibold">
+                  {circuit.function}
+                  {notTaken.map((words) => (
+                    <span key={words} className="block text-sm font-normal text-soft">
+                      Not taken: {words}
+                    </span>
+                  ))}
+                </td>
                 <td className="pr-3">
-                  {KIND_WORDS[circuit.kind]}
-                  {notes.includes('kind') ? <span className="text-soft"> (from its function)</span> : null}
+                  {guesses.length === 0
+                    ? KIND_WORDS[circuit.kind]
+                    : guesses.map(({ key, options, answer }) => (
+                        <select
+                          key={key}
+                          aria-label={`Kind of circuit ${circuit.number}, from its function`}
+                          className="min-h-11 border-b border-copper bg-transparent text-copper"
+                          value={answer}
+                          onChange={(event) => onAnswer(key, event.target.value)}
+                        >
+                          {options.map(({ value, words }) => (
+                            <option key={value} value={value}>
+                              {words}
+                            </option>
+                          ))}
+                        </select>
+                      ))}
                 </td>
                 <td className="pr-3">
                   <span className="flex items-center gap-2">

@@ -1,105 +1,119 @@
-import type { PinoutChoices, PinoutReading } from '@mendum/core/pinout';
-import { COLOUR_SYSTEM_WORDS, COLOUR_SYSTEMS, type ColourSystem } from '@mendum/core/wire';
+import { useId, useState } from 'react';
+import type { PinoutQuestion } from '@mendum/core/pinout';
+import { Button } from '../../../ui/button.tsx';
 import { Select, TextField } from '../../../ui/field.tsx';
+import { linesInWords, type LineName } from './lineWords.ts';
 
-interface SheetQuestionsProps {
-  readonly reading: PinoutReading;
-  readonly choices: PinoutChoices;
+interface QuestionsProps {
+  readonly questions: readonly PinoutQuestion[];
+  readonly called: LineName;
+  /** Names that are known, for answers that are connectors. */
   readonly connectors: readonly string[];
-  readonly onChange: (change: Partial<PinoutChoices>) => void;
+  readonly onAnswer: (key: string, value: string | undefined) => void;
 }
 
-/** What the sheet leaves open is asked; what was concluded is shown with its evidence, and can be set otherwise. */
-export function SheetQuestions({ reading, choices, connectors, onChange }: SheetQuestionsProps) {
-  const asked = (kind: PinoutReading['questions'][number]['kind']): string | undefined =>
-    reading.questions.find((one) => one.kind === kind)?.because;
-  const gauges =
-    reading.rows.some((row) => row.circuit.wire.size.basis !== 'metric') || choices.gaugeMeans !== undefined;
-  const connector = (key: 'fromConnector' | 'toConnector', label: string) =>
-    asked(key) === undefined && choices[key] === undefined ? null : (
+const TYPED = { connector: 'Connector', colour: 'Colour, such as red/black', size: 'Size, such as 0.75 mm²' } as const;
+
+/** What the sheet leaves open: each question with its lines, an option a tap, or an answer that is written. */
+export function SheetQuestions({ questions, called, connectors, onAnswer }: QuestionsProps) {
+  if (questions.length === 0) return null;
+  return (
+    <section aria-label="What is asked" className="grid gap-3">
+      <h3 className="text-lg font-semibold text-copper">
+        {questions.length === 1 ? 'One question' : `${questions.length} questions`} before anything is imported
+      </h3>
+      {questions.map((question) => (
+        <div key={question.key} role="group" aria-label={question.asks} className="border-l-4 border-copper pl-3">
+          <p className="text-lg font-semibold">{question.asks}</p>
+          {question.lines.length > 0 ? <p className="text-soft">{linesInWords(question.lines, called)}</p> : null}
+          <div className="mt-2 flex flex-wrap items-end gap-3">
+            {question.options.map(({ value, words }) => (
+              <Button key={value} onClick={() => onAnswer(question.key, value)}>
+                {words}
+              </Button>
+            ))}
+            {question.typed ? (
+              <Written
+                label={TYPED[question.typed]}
+                known={question.typed === 'connector' ? connectors : []}
+                onTake={(value) => onAnswer(question.key, value)}
+              />
+            ) : null}
+          </div>
+        </div>
+      ))}
+    </section>
+  );
+}
+
+/** An answer that is written; it counts once it is taken. */
+function Written({
+  label,
+  known,
+  onTake,
+}: {
+  readonly label: string;
+  readonly known: readonly string[];
+  readonly onTake: (value: string) => void;
+}) {
+  const [typed, setTyped] = useState('');
+  const list = useId();
+  return (
+    <form
+      className="flex flex-wrap items-end gap-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (typed.trim() !== '') onTake(typed.trim());
+      }}
+    >
       <TextField
         label={label}
-        list="known-connectors"
-        wrong={asked(key)}
-        value={choices[key] ?? ''}
-        onChange={(event) => onChange({ [key]: event.target.value === '' ? undefined : event.target.value })}
+        value={typed}
+        list={list}
+        maxLength={60}
+        onChange={(event) => setTyped(event.target.value)}
       />
-    );
-  return (
-    <section aria-label="How it is read" className="grid gap-4 sm:grid-cols-2">
-      <Select
-        label="Colours are written in"
-        value={choices.colours ?? reading.colours.system ?? ''}
-        wrong={asked('colours')}
-        hint={reading.colours.because}
-        onChange={(event) =>
-          onChange({ colours: event.target.value === '' ? undefined : (event.target.value as ColourSystem) })
-        }
-      >
-        {reading.colours.system === undefined && choices.colours === undefined ? (
-          <option value="">— choose —</option>
-        ) : null}
-        {COLOUR_SYSTEMS.map((system) => {
-          const evidence = reading.colours.evidence.find((one) => one.system === system);
-          return (
-            <option
-              key={system}
-              value={system}
-            >{`${COLOUR_SYSTEM_WORDS[system]}${evidence ? ` (reads ${evidence.reads} of ${evidence.of})` : ''}`}</option>
-          );
-        })}
-      </Select>
-      {asked('bareSizes') === undefined && choices.bareSizes === undefined ? null : (
-        <Select
-          label="Sizes without a unit are"
-          value={choices.bareSizes ?? ''}
-          wrong={asked('bareSizes')}
-          onChange={(event) =>
-            onChange({
-              bareSizes: event.target.value === '' ? undefined : (event.target.value as 'metric' | 'awg' | 'trade'),
-            })
-          }
-        >
-          <option value="">— choose —</option>
-          <option value="metric">mm²</option>
-          <option value="awg">AWG, true copper</option>
-          <option value="trade">trade labels (16 is 1.0 mm²)</option>
-        </Select>
-      )}
-      {gauges ? (
-        <Select
-          label="“16 AWG” in this sheet is"
-          hint="A trade label has less copper than the gauge: 16 is 1.0 mm² and not 1.31."
-          value={choices.gaugeMeans ?? 'awg'}
-          onChange={(event) => onChange({ gaugeMeans: event.target.value as 'awg' | 'trade' })}
-        >
-          <option value="awg">true gauge copper (1.31 mm²)</option>
-          <option value="trade">a trade label (1.0 mm²)</option>
-        </Select>
-      ) : null}
-      {connector('fromConnector', 'Lines without a connector are of')}
-      {connector('toConnector', 'The far ends are at')}
-      {asked('noColours') === undefined && choices.withoutColours === undefined ? null : (
-        <label className="flex min-h-11 items-center gap-3 text-lg sm:col-span-2">
-          <input
-            type="checkbox"
-            className="size-6 accent-(--copper)"
-            checked={choices.withoutColours ?? false}
-            onChange={(event) => onChange({ withoutColours: event.target.checked ? true : undefined })}
-          />
-          <span>
-            This sheet has no colours.{' '}
-            <span className={asked('noColours') === undefined ? 'text-soft' : 'text-scrap'}>
-              {asked('noColours') ?? 'The wires are noted as natural.'}
-            </span>
-          </span>
-        </label>
-      )}
-      <datalist id="known-connectors">
-        {connectors.map((name) => (
+      <datalist id={list}>
+        {known.map((name) => (
           <option key={name} value={name} />
         ))}
       </datalist>
+      <Button type="submit" disabled={typed.trim() === ''}>
+        Take it
+      </Button>
+    </form>
+  );
+}
+
+/** What was answered, and what the sheet shows by itself: each can be set otherwise. */
+export function SheetAnswers({ questions, called, onAnswer }: Omit<QuestionsProps, 'connectors'>) {
+  if (questions.length === 0) return null;
+  return (
+    <section aria-label="How it is read">
+      <h3 className="mb-1 text-lg font-semibold">How it is read</h3>
+      <div className="grid gap-4 sm:grid-cols-2">
+        {questions.map((question) => {
+          const { key, asks, because, lines, options, answer = '', guessed } = question;
+          const isOption = options.some(({ value }) => value === answer);
+          return (
+            <Select
+              key={key}
+              label={asks}
+              hint={`${guessed ? (because ?? 'Concluded from the sheet.') : 'Answered.'}${lines.length > 0 ? ` ${linesInWords(lines, called)}` : ''}`}
+              value={answer}
+              onChange={(event) => onAnswer(key, event.target.value === '' ? undefined : event.target.value)}
+            >
+              {isOption ? null : <option value={answer}>{answer}</option>}
+              {options.map(({ value, words }) => (
+                <option key={value} value={value}>
+                  {words}
+                </option>
+              ))}
+              {guessed ? null : <option value="">— ask again —</option>}
+            </Select>
+          );
+        })}
+      </div>
     </section>
   );
 }

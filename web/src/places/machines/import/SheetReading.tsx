@@ -1,10 +1,11 @@
 import type { ReactNode } from 'react';
-import type { HarnessNode } from '@mendum/core/harness';
+import { idFrom, type HarnessNode } from '@mendum/core/harness';
 import { Button } from '../../../ui/button.tsx';
 import { Select } from '../../../ui/field.tsx';
 import { SheetColumns, SheetProblems, SheetRows } from './SheetPreview.tsx';
-import { SheetQuestions } from './SheetQuestions.tsx';
+import { SheetAnswers, SheetQuestions } from './SheetQuestions.tsx';
 import { SheetSource } from './SheetSource.tsx';
+import { SheetTaken } from './SheetTaken.tsx';
 import type { useSheet } from './useSheet.ts';
 
 interface SheetReadingProps {
@@ -16,8 +17,11 @@ interface SheetReadingProps {
 
 /** A pinout from its source to its preview: columns, questions, what is wrong, and the circuits as they were read. */
 export function SheetReading({ of, nodes, children }: SheetReadingProps) {
-  const { sheets, sheet, reading, choices, progress } = of;
-  const nodeName = (id: string): string => nodes.find((node) => node.id === id)?.name ?? id;
+  const { sheets, sheet, reading, called, progress } = of;
+  const nodeName = (id: string): string =>
+    nodes.find((node) => node.id === id)?.name ??
+    reading?.newConnectors.find(({ name }) => idFrom(name) === id)?.name ??
+    id;
   if (sheets.length === 0) return <SheetSource onOpened={of.opened} />;
   return (
     <div className="grid min-w-0 grid-cols-[minmax(0,1fr)] gap-5">
@@ -47,15 +51,21 @@ export function SheetReading({ of, nodes, children }: SheetReadingProps) {
       </div>
       {reading ? (
         <>
-          <SheetColumns reading={reading} onChange={(columns) => of.choose({ columns })} />
-          <SheetQuestions
+          <SheetTaken
             reading={reading}
-            choices={choices}
-            connectors={nodes.map((node) => node.name)}
-            onChange={of.choose}
+            called={called}
+            onHeader={(headerRow) => of.choose({ headerRow, columns: undefined })}
           />
-          <SheetProblems problems={reading.problems} />
-          <SheetRows reading={reading} nodeName={nodeName} />
+          <SheetColumns reading={reading} onChange={(columns) => of.choose({ columns })} />
+          <SheetProblems problems={reading.problems} called={called} />
+          <SheetQuestions
+            questions={reading.questions}
+            called={called}
+            connectors={[...nodes, ...reading.newConnectors].map(({ name }) => name)}
+            onAnswer={of.answer}
+          />
+          <SheetAnswers questions={reading.answered} called={called} onAnswer={of.answer} />
+          <SheetRows reading={reading} nodeName={nodeName} onAnswer={of.answer} />
           {children}
         </>
       ) : (

@@ -1,15 +1,12 @@
 import { useState } from 'react';
 import { Button } from '../../../ui/button.tsx';
 import { TextArea } from '../../../ui/field.tsx';
+import { SheetExample } from './SheetExample.tsx';
 import { openFile, openPasted } from './sheets.ts';
-import type { Opened } from '../../../workers/sheet.worker.ts';
+import type { Opened, OpenedSheets } from '../../../workers/sheet.worker.ts';
 
 /** Where the pinout comes from: a file, or cells pasted out of a spreadsheet. */
-export function SheetSource({
-  onOpened,
-}: {
-  readonly onOpened: (sheets: readonly string[], likeliest: number) => void;
-}) {
+export function SheetSource({ onOpened }: { readonly onOpened: (of: OpenedSheets) => void }) {
   const [pasted, setPasted] = useState('');
   const [busy, setBusy] = useState(false);
   const [refused, setRefused] = useState<{ readonly why: string; readonly remedy: string }>();
@@ -18,7 +15,7 @@ export function SheetSource({
     const result = await work();
     setBusy(false);
     setRefused(result.ok ? undefined : result);
-    if (result.ok) onOpened(result.sheets, result.likeliest);
+    if (result.ok) onOpened(result);
   };
   return (
     <div className="grid gap-5">
@@ -55,6 +52,7 @@ export function SheetSource({
           Read these cells
         </Button>
       </form>
+      <SheetExample />
       {refused ? (
         <p role="alert" className="border-l-4 border-scrap pl-3 text-lg">
           <b className="text-scrap">{refused.why}</b> {refused.remedy}

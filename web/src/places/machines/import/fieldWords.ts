@@ -25,6 +25,7 @@ export const FIELD_WORDS: Record<PinoutField, string> = {
   load: 'Load current',
   pair: 'Twisted with',
   runs: 'Runs',
+  remark: 'Remark',
   fromTerminal: 'From: terminal',
   fromSeal: 'From: seal',
   toTerminal: 'To: terminal',

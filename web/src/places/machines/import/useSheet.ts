@@ -1,5 +1,8 @@
 import { useEffect, useState } from 'react';
 import type { PinoutChoices, PinoutHarness, PinoutReading } from '@mendum/core/pinout';
+import type { OpenedSheets } from '../../../workers/sheet.worker.ts';
+import { keepChoices, recallChoices } from './keptChoices.ts';
+import type { LineName } from './lineWords.ts';
 import { readSheet } from './sheets.ts';
 
 /** An opened sheet, read again whenever a choice changes; `progress` says how far a long one is. */
@@ -7,11 +10,14 @@ export function useSheet(harness: PinoutHarness): {
   readonly sheets: readonly string[];
   readonly sheet: number;
   readonly reading: PinoutReading | undefined;
-  readonly choices: PinoutChoices;
+  /** What its lines are called. */
+  readonly called: LineName;
   readonly progress: { readonly done: number; readonly of: number } | undefined;
-  readonly opened: (sheets: readonly string[], likeliest: number) => void;
+  readonly opened: (of: OpenedSheets) => void;
   readonly pickSheet: (sheet: number) => void;
   readonly choose: (change: Partial<PinoutChoices>) => void;
+  /** Answers a question, sets a guess otherwise, or takes an answer back. */
+  readonly answer: (key: string, value: string | undefined) => void;
   readonly close: () => void;
 } {
   const [sheets, setSheets] = useState<readonly string[]>([]);
@@ -34,25 +40,38 @@ export function useSheet(harness: PinoutHarness): {
       current = false;
     };
   }, [sheets, sheet, opening, choices, harness]);
-  const start = (names: readonly string[], likeliest: number): void => {
-    setSheets(names);
-    setSheet(likeliest);
-    setChoices({});
+  const [file, setFile] = useState<OpenedSheets>();
+  const start = (of: OpenedSheets | undefined): void => {
+    setFile(of);
+    setSheets(of?.sheets ?? []);
+    setSheet(of?.likeliest ?? 0);
+    setChoices(recallChoices(of?.digests[of.likeliest]));
     setReading(undefined);
     setOpening((now) => now + 1);
   };
+  const settle = (next: (now: PinoutChoices) => PinoutChoices): void =>
+    setChoices((now) => {
+      const made = next(now);
+      keepChoices(file?.digests[sheet], made);
+      return made;
+    });
   return {
     sheets,
     sheet,
     reading,
-    choices,
+    called: file?.called ?? 'line',
     progress,
     opened: start,
-    close: () => start([], 0),
+    close: () => start(undefined),
     pickSheet: (next) => {
       setSheet(next);
-      setChoices({});
+      setChoices(recallChoices(file?.digests[next]));
     },
-    choose: (change) => setChoices((now) => ({ ...now, ...change })),
+    choose: (change) => settle((now) => ({ ...now, ...change })),
+    answer: (key, value) =>
+      settle((now) => {
+        const others = Object.fromEntries(Object.entries(now.answers ?? {}).filter(([of]) => of !== key));
+        return { ...now, answers: value === undefined ? others : { ...others, [key]: value } };
+      }),
   };
 }

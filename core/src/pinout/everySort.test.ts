@@ -1,0 +1,307 @@
+import { describe, expect, it } from 'vitest';
+import { asked, circuits, clean, EMPTY, outcomes, read } from './test/sheets.ts';
+
+interface Case {
+  readonly sheet: string;
+  /** What is asked before anything is answered. */
+  readonly asks: readonly string[];
+  readonly answers: Readonly<Record<string, string>>;
+  readonly lines: readonly string[];
+  readonly circuits: readonly string[];
+}
+const H = 'leftOut';
+const C = 'circuit';
+
+const CASES: Readonly<Record<string, Case>> = {
+  'a list of one connector: where its wires go is asked once': {
+    sheet: `
+Connector X31
+Pin | Ckt | Colour | Size (mm²) | Function
+1 | 101 | RD | 1.0 | Pump feed
+2 | 102 | BK | 1.0 | Pump ground
+3 | | | | spare`,
+    asks: ['to'],
+    answers: { to: '?' },
+    lines: [H, H, C, C, 'empty'],
+    circuits: [
+      '101 Pump feed 1 red X31.1-Far-end-not-known.101',
+      '102 Pump ground 1 black X31.2-Far-end-not-known.102',
+    ],
+  },
+  'cavities numbered at row starts only: asked, and counted on': {
+    sheet: `
+Cavity | Circuit | Colour | mm2
+1 | 11 | RD | 1
+ | 12 | BK | 1
+ | 13 | BN | 1
+4 | 14 | GN | 1
+ | 15 | YE | 1
+ | n/c | |`,
+    asks: ['rowStarts', 'from'],
+    answers: { rowStarts: 'countOn', from: 'X9', to: 'ECU' },
+    lines: [H, C, C, C, C, C, 'empty'],
+    circuits: [
+      '11 Circuit 11 1 red X9.1-ECU.11',
+      '12 Circuit 12 1 black X9.2-ECU.12',
+      '13 Circuit 13 1 brown X9.3-ECU.13',
+      '14 Circuit 14 1 green X9.4-ECU.14',
+      '15 Circuit 15 1 yellow X9.5-ECU.15',
+    ],
+  },
+  'two lists side by side, each with its connector over it': {
+    sheet: `
+X31 | | | | X32 | |
+Pin | Circuit | Colour | | Pin | Circuit | Colour
+1 | 11 | RD | | 1 | 21 | BN
+2 | 12 | BK | | 2 | spare |
+3 | 13 | WH | | | |`,
+    asks: ['noSizes', 'to'],
+    answers: { to: '?', noSizes: '0.75 mm²' },
+    lines: [H, H, H, H, C, C, C, 'empty', C],
+    circuits: [
+      '11 Circuit 11 0.75 red X31.1-Far-end-not-known.11',
+      '21 Circuit 21 0.75 brown X32.1-Far-end-not-known.21',
+      '12 Circuit 12 0.75 black X31.2-Far-end-not-known.12',
+      '13 Circuit 13 0.75 white X31.3-Far-end-not-known.13',
+    ],
+  },
+  'far ends that are no cavities: splices, grounds, fuses, a cut end': {
+    sheet: `
+Circuit | From | To | Size | Colour
+1 | X31-1 | SP3 | 1.0 mm² | red
+2 | X31-2 | SP3 | 1.0 mm² | red
+3 | X31-3 | GND2 | 1.0 mm² | black
+4 | X31-4 | Masse | 1.0 mm² | black
+5 | X31-5 | F12 | 1.0 mm² | red
+6 | X31-6 | cut | 1.0 mm² | blue
+7 | X31-7 | open | 1.0 mm² | blue`,
+    asks: [],
+    answers: {},
+    lines: [H, C, C, C, C, C, C, C],
+    circuits: [
+      '1 Circuit 1 1 red X31.1-SP3.1',
+      '2 Circuit 2 1 red X31.2-SP3.2',
+      '3 Circuit 3 1 black X31.3-GND2.3',
+      '4 Circuit 4 1 black X31.4-Masse.4',
+      '5 Circuit 5 1 red X31.5-F12.5',
+      '6 Circuit 6 1 blue X31.6-Cut-ends.6',
+      '7 Circuit 7 1 blue X31.7-Cut-ends.7',
+    ],
+  },
+  'a far end in words is asked by itself': {
+    sheet: `
+Circuit | From | Goes to | Size | Colour
+1 | X31-1 | Headlamp, left | 1.0 mm² | red
+2 | X31-2 | X32-2 | 1.0 mm² | blue`,
+    asks: ['end:headlamp, left'],
+    answers: { 'end:headlamp, left': 'place' },
+    lines: [H, C, C],
+    circuits: ['1 Circuit 1 1 red X31.1-Headlamp,-left.1', '2 Circuit 2 1 blue X31.2-X32.2'],
+  },
+  'a far connector that is blank is never that of the line above': {
+    sheet: `
+Circuit | Connector | Cavity | To connector | To cavity | Size mm² | Colour | Fuse
+1 | X31 | 1 | X32 | 1 | 1 | red | 10
+2 | | 2 | | 2 | 1 | blue |
+3 | | 3 | | | 1 | green |`,
+    asks: ['toConnector', 'blank:to'],
+    answers: { toConnector: 'X33', 'blank:to': 'unknown' },
+    lines: [H, C, C, C],
+    circuits: [
+      '1 Circuit 1 1 red X31.1-X32.1',
+      '2 Circuit 2 1 blue X31.2-X33.2',
+      '3 Circuit 3 1 green X31.3-Far-end-not-known.3',
+    ],
+  },
+  'sizes and colours that are blank under others are asked': {
+    sheet: `
+Circuit | From | To | Size | Colour
+1 | X31-1 | X32-1 | 1.5 mm² | red
+2 | X31-2 | X32-2 | | red
+3 | X31-3 | X32-3 | 0.5 mm² |`,
+    asks: ['blank:size', 'blank:colour'],
+    answers: { 'blank:size': 'above', 'blank:colour': 'above' },
+    lines: [H, C, C, C],
+    circuits: ['1 Circuit 1 1.5 red X31.1-X32.1', '2 Circuit 2 1.5 red X31.2-X32.2', '3 Circuit 3 0.5 red X31.3-X32.3'],
+  },
+  'sizes without a unit: each form by itself, decimals are mm²': {
+    sheet: `
+Circuit | From | To | Gauge | Colour
+1 | X31-1 | X32-1 | 20 | red
+2 | X31-2 | X32-2 | 2.5 | red
+3 | X31-3 | X32-3 | 2 | red
+4 | X31-4 | X32-4 | 20ga | red
+5 | X31-5 | X32-5 | 16er | red
+6 | X31-6 | X32-6 | 20 | red
+7 | X31-7 | X32-7 | AWG 18 | red`,
+    asks: ['size:20', 'size:2', 'size:20ga', 'size:16er'],
+    answers: { 'size:20': 'awg', 'size:2': 'metric', 'size:20ga': 'trade', 'size:16er': 'trade' },
+    lines: [H, C, C, C, C, C, C, C],
+    circuits: [
+      '1 Circuit 1 awg20 red X31.1-X32.1',
+      '2 Circuit 2 2.5 red X31.2-X32.2',
+      '3 Circuit 3 2 red X31.3-X32.3',
+      '4 Circuit 4 trade20 red X31.4-X32.4',
+      '5 Circuit 5 trade16 red X31.5-X32.5',
+      '6 Circuit 6 awg20 red X31.6-X32.6',
+      '7 Circuit 7 awg18 red X31.7-X32.7',
+    ],
+  },
+  'a header that names the unit settles them all': {
+    sheet: `
+Circuit | From | To | AWG | Colour
+1 | X31-1 | X32-1 | 20 | red
+2 | X31-2 | X32-2 | 2 | red`,
+    asks: [],
+    answers: {},
+    lines: [H, C, C],
+    circuits: ['1 Circuit 1 awg20 red X31.1-X32.1', '2 Circuit 2 awg2 red X31.2-X32.2'],
+  },
+  'a column “Wire” that is a colour by its cells': {
+    sheet: `
+Circuit | From | To | Size | Wire
+1 | X31-1 | X32-1 | 1.0 | BLK/YEL
+2 | X31-2 | X32-2 | 1.0 | WHT`,
+    asks: [],
+    answers: {},
+    lines: [H, C, C],
+    circuits: ['1 Circuit 1 1 black/yellow X31.1-X32.1', '2 Circuit 2 1 white X31.2-X32.2'],
+  },
+  'a column “Wire” of figures, beside nothing that tells': {
+    sheet: `
+Wire | From | To | Colour
+16 | X31-1 | X32-1 | RD
+18 | X31-2 | X32-2 | BK`,
+    asks: ['column:0'],
+    answers: { 'column:0': 'size', 'size:16': 'awg', 'size:18': 'awg' },
+    lines: [H, C, C],
+    circuits: ['X31.1 Circuit X31.1 awg16 red X31.1-X32.1', 'X31.2 Circuit X31.2 awg18 black X31.2-X32.2'],
+  },
+  'from connector and from pin are two columns of one end': {
+    sheet: `
+Circuit | From connector | From pin | To connector | To pin | Size mm2 | Colour
+1 | X31 | 1 | X32 | 5 | 1 | red
+2 | X31 | 2 | X32 | 6 | 1 | blue`,
+    asks: [],
+    answers: {},
+    lines: [H, C, C],
+    circuits: ['1 Circuit 1 1 red X31.1-X32.5', '2 Circuit 2 1 blue X31.2-X32.6'],
+  },
+  'a “From pin” that holds both': {
+    sheet: `
+Circuit | From pin | To pin | Size mm2 | Colour
+1 | X31-1 | X32-5 | 1 | red`,
+    asks: [],
+    answers: {},
+    lines: [H, C],
+    circuits: ['1 Circuit 1 1 red X31.1-X32.5'],
+  },
+  'German, with what is unbelegt and Reserve': {
+    sheet: `
+Steckverbinder X31 (14-polig)
+Pin-Nr. | Ader-Nr. | Aderfarbe | Querschnitt [mm²] | Leiterart | Funktion | Ziel | Ziel-Pin | Bemerkung
+1 | 301 | sw/ge | 0,75 | Litze | Lampe links | X32 | 1 | verdrillt mit 302
+2 | 302 | hellblau | 0,75 | Litze | Lampe rechts | X32 | 2 |
+3 | | | | | unbelegt | | |
+4 | | | | | Reserve | | | Blindstopfen
+5 | 305 | rt | 1,5 | massiv | Versorgung | X32 | 3 | geschirmt`,
+    asks: [],
+    answers: {},
+    lines: [H, H, C, C, 'empty', 'plugged', C],
+    circuits: [
+      '301 Lampe links 0.75 black/yellow X31.1-X32.1',
+      '302 Lampe rechts 0.75 light blue X31.2-X32.2',
+      '305 Versorgung 1.5 red X31.5-X32.3',
+    ],
+  },
+  'a form that no system reads is asked by itself': {
+    sheet: `
+Circuit | From | To | Size mm2 | Colour
+1 | X31-1 | X32-1 | 1 | SW
+2 | X31-2 | X32-2 | 1 | BL/R
+3 | X31-3 | X32-3 | 1 | RT`,
+    asks: ['colour:BL/R'],
+    answers: { 'colour:BL/R': 'blue/red' },
+    lines: [H, C, C, C],
+    circuits: [
+      '1 Circuit 1 1 black X31.1-X32.1',
+      '2 Circuit 2 1 blue/red X31.2-X32.2',
+      '3 Circuit 3 1 red X31.3-X32.3',
+    ],
+  },
+  'one number twice in a list of one end: two wires, until somebody says that they are one': {
+    sheet: `
+Connector | Pin | Circuit | Colour | Size mm2
+X31 | 1 | 11 | RD | 1
+X31 | 2 | 11 | RD | 1
+X31 | 3 | 12 | BK | 1`,
+    asks: ['number:11', 'to'],
+    answers: { 'number:11': 'own', to: '?' },
+    lines: [H, C, C, C],
+    circuits: [
+      '11 Circuit 11 1 red X31.1-Far-end-not-known.11',
+      '11-2 Circuit 11-2 1 red X31.2-Far-end-not-known.11-2',
+      '12 Circuit 12 1 black X31.3-Far-end-not-known.12',
+    ],
+  },
+  'a number three times in a list of both ends': {
+    sheet: `
+Circuit | From | To | Size mm2 | Colour
+7 | X31-1 | SP1 | 1 | RD
+7 | X31-2 | SP1 | 1 | RD
+7 | SP1 | X32-2 | 1 | RD`,
+    asks: ['number:7'],
+    answers: { 'number:7': 'own' },
+    lines: [H, C, C, C],
+    circuits: [
+      '7 Circuit 7 1 red X31.1-SP1.7',
+      '7-2 Circuit 7-2 1 red X31.2-SP1.7',
+      '7-3 Circuit 7-3 1 red SP1.7-X32.2',
+    ],
+  },
+  'titles, notes, a legend and a footer are no circuits': {
+    sheet: `
+Loader boom loom, sheet 2 of 4 ||||
+Issued | 2031-04 | |
+Pin | Circuit | Colour | mm² | To
+1 | 11 | RD | 1 | X32-1
+Notes: |||
+see drawing 14 for the routing | | |
+2 | 12 | BK | 1 | X32-2
+RD = red | BK = black | |
+Checked by | I. Valdur | |
+Page 2 of 4 | | |`,
+    asks: ['from'],
+    answers: { from: 'X31' },
+    lines: [H, H, H, C, H, H, C, H, H, H],
+    circuits: ['11 Circuit 11 1 red X31.1-X32.1', '12 Circuit 12 1 black X31.2-X32.2'],
+  },
+  'unused cavities in many words': {
+    sheet: `
+Connector | Pin | Circuit | Colour | mm² | To
+X31 | 1 | 11 | RD | 1 | X32-1
+X31 | 2 | N/C | - | - | -
+X31 | 3 | spare | | |
+X31 | 4 | - | not used | |
+X31 | 5 | frei | | |
+X31 | 6 | nicht belegt | | |
+X31 | 7 | | | | blank
+X31 | 8 | plug | | |
+X31 | 9 | cavity plug | | |`,
+    asks: [],
+    answers: {},
+    lines: [H, C, 'empty', 'empty', 'empty', 'empty', 'empty', 'empty', 'plugged', 'plugged'],
+    circuits: ['11 Circuit 11 1 red X31.1-X32.1'],
+  },
+};
+
+describe('sheets of every sort', () => {
+  it.each(Object.entries(CASES))('%s', (_name, of) => {
+    expect(asked(read(of.sheet, {}, EMPTY)).filter((key) => key in of.answers || !key.startsWith('to'))).toEqual(
+      of.asks.filter((key) => key in of.answers || !key.startsWith('to')),
+    );
+    const reading = clean(read(of.sheet, { answers: of.answers }, EMPTY));
+    expect(outcomes(reading)).toEqual(of.lines);
+    expect(circuits(reading)).toEqual(of.circuits);
+  });
+});

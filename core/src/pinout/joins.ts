@@ -1,0 +1,204 @@
+import type { Cavity, Circuit } from '../harness/index.ts';
+import { colourInWords, sizeInWords } from '../wire/index.ts';
+import { NUMBER_MOST, type Part } from './circuitPart.ts';
+import type { Findings } from './findings.ts';
+import type { ListLine } from './lines.ts';
+import type { PinoutField, PinoutHarness, PinoutOption } from './types.ts';
+
+/** An end of a wire, and the line and half of it that names it. */
+export interface WireEnd {
+  readonly line: ListLine;
+  readonly side: 'from' | 'to';
+  readonly place: Cavity;
+}
+
+/** A wire of the sheet: its line, or the two that are its ends. */
+export interface Wire {
+  readonly line: ListLine;
+  readonly part: Part;
+  readonly number: string;
+  readonly from: Cavity;
+  readonly to: Cavity;
+  readonly ends: readonly WireEnd[];
+}
+
+/** A line that was read, before it is known what other lines say of its wire. */
+export interface Read {
+  readonly line: ListLine;
+  readonly part: Part;
+  readonly from: Cavity;
+  /** Absent where its list names one end only. */
+  readonly to?: Cavity | undefined;
+}
+
+type ColumnOf = (list: number, field: PinoutField) => string | undefined;
+
+const ONE: PinoutOption = { value: 'one', words: 'the two ends of one wire' };
+const OWN: PinoutOption = { value: 'own', words: 'wires of their own' };
+const EACH: PinoutOption = { value: 'each', words: 'asked one by one' };
+
+const same = (a: Cavity, b: Cavity): boolean => a.nodeId === b.nodeId && a.cavity === b.cavity;
+
+/** Lines of one number that name one end each. */
+type Group = readonly Read[];
+
+/** What was said of lines with one number: that two are the ends of one wire, or that each is a wire. */
+function isOne(number: string, group: Group, all: string | undefined, findings: Findings): boolean | undefined {
+  const mayBeOne = group.length === 2 && group.every(({ to }) => to === undefined);
+  if (mayBeOne && all !== undefined && all !== 'each') return all === 'one';
+  const answer = findings.ask(
+    {
+      key: `number:${number}`,
+      asks: `${number} stands ${group.length === 2 ? 'twice' : `${group.length} times`}. What are these lines?`,
+      options: mayBeOne ? [ONE, OWN] : [OWN],
+    },
+    group.map(({ line }) => line),
+  );
+  return answer === undefined ? undefined : answer === 'one';
+}
+
+/** Two lines as one wire, if they agree on it. */
+function oneOf([first, second]: Group, number: string, columnOf: ColumnOf, findings: Findings): Wire[] {
+  if (!first || !second) return [];
+  const [a, b] = [first.part.wire, second.part.wire];
+  if (a && b && (sizeInWords(a.size) !== sizeInWords(b.size) || colourInWords(a.colour) !== colourInWords(b.colour))) {
+    findings.wrong(second.line, {
+      column: columnOf(second.line.list, 'number'),
+      value: number,
+      why: `Circuit ${number} is ${sizeInWords(b.size)} ${colourInWords(b.colour)} here and ${sizeInWords(a.size)} ${colourInWords(a.colour)} on line ${first.line.line}.`,
+      remedy: 'Correct one of the two lines; where the wire really changes, say that they are wires of their own.',
+    });
+  }
+  const words = first.part.function === '' ? second.part.function : first.part.function;
+  return [
+    {
+      line: first.line,
+      part: { ...first.part, function: words },
+      number,
+      from: first.from,
+      to: second.from,
+      ends: [
+        { line: first.line, side: 'from', place: first.from },
+        { line: second.line, side: 'from', place: second.from },
+      ],
+    },
+  ];
+}
+
+/** A number that nobody has yet: 12-2, 12-3. */
+function ownNumber(number: string, taken: ReadonlySet<string>): string {
+  for (let at = 2; ; at += 1) {
+    const end = `-${at}`;
+    const own = `${number.slice(0, NUMBER_MOST - end.length)}${end}`;
+    if (!taken.has(own)) return own;
+  }
+}
+
+interface Joining {
+  readonly harness: PinoutHarness;
+  readonly findings: Findings;
+  readonly columnOf: ColumnOf;
+  readonly nameOf: (nodeId: string) => string;
+  /** Where a wire goes whose list does not tell; nothing while that is open, or where it has no room there. */
+  readonly farEnd: (read: Read, number: string) => Cavity | undefined;
+}
+
+/** A circuit that is there already, of which a line names one end: its other end, or what is asked of the two. */
+function knownOther(read: Read, known: Circuit, { harness, findings }: Joining): Cavity | 'own' | undefined {
+  if (same(known.from, read.from)) return known.to;
+  if (same(known.to, read.from)) return known.from;
+  const isOpen = harness.nodes.find(({ id }) => id === known.to.nodeId)?.kind === 'end';
+  const answer = findings.ask(
+    {
+      key: `number:${known.number}`,
+      asks: `The harness has a circuit ${known.number} already, at other places. What is this line?`,
+      options: isOpen ? [{ ...ONE, words: 'the other end of that wire' }, OWN] : [OWN],
+    },
+    read.line,
+  );
+  return answer === 'one' ? known.from : answer === 'own' ? 'own' : undefined;
+}
+
+/**
+ * The wires that lines are: a line that names both ends is one; of lines that name one end and have one number it is
+ * asked whether they are the ends of one wire. No number is given twice.
+ */
+export function joined(reads: readonly Read[], joining: Joining): Wire[] {
+  const { harness, findings, columnOf, nameOf } = joining;
+  const numberOf = ({ part, from }: Read): string =>
+    part.number ?? `${nameOf(from.nodeId)}.${from.cavity}`.slice(0, NUMBER_MOST);
+  const groups = new Map<string, Read[]>();
+  for (const read of reads) {
+    if (read.part.number === undefined) continue;
+    groups.set(read.part.number, [...(groups.get(read.part.number) ?? []), read]);
+  }
+  const twice = [...groups.values()].filter((group) => group.length === 2 && group.every(({ to }) => to === undefined));
+  const all =
+    twice.length > 1
+      ? findings.ask(
+          {
+            key: 'numbers',
+            asks: `${twice.length} circuit numbers stand twice: ${twice
+              .slice(0, 4)
+              .map(([one]) => one?.part.number ?? '')
+              .join(', ')}${twice.length > 4 ? ' …' : ''}. What are their lines?`,
+            options: [ONE, OWN, EACH],
+          },
+          twice.flat().map(({ line }) => line),
+        )
+      : 'each';
+  const taken = new Set([...groups.keys(), ...harness.circuits.map(({ number }) => number)]);
+  const given = new Set<string>();
+  const done = new Set<Read>();
+  const wires: Wire[] = [];
+  const add = (read: Read, wanted: string, toOf: (number: string) => Cavity | undefined, isNew = false): void => {
+    const number = given.has(wanted) || isNew ? ownNumber(wanted, taken) : wanted;
+    const to = toOf(number);
+    if (!to) return;
+    taken.add(number);
+    given.add(number);
+    const ends: WireEnd[] = [{ line: read.line, side: 'from', place: read.from }];
+    if (read.to) ends.push({ line: read.line, side: 'to', place: read.to });
+    wires.push({ line: read.line, part: read.part, number, from: read.from, to, ends });
+  };
+  for (const read of reads) {
+    if (done.has(read)) continue;
+    const number = numberOf(read);
+    const group = read.part.number === undefined ? [read] : (groups.get(read.part.number) ?? [read]);
+    if (group.length > 1) {
+      // Nothing is known of several lines before the question of all of them is answered.
+      if (all === undefined && twice.includes(group as Read[])) continue;
+      const one = isOne(number, group, all, findings);
+      if (one === undefined) continue;
+      if (one) {
+        for (const other of group) done.add(other);
+        given.add(number);
+        wires.push(...oneOf(group, number, columnOf, findings));
+        continue;
+      }
+    }
+    if (read.to) {
+      const { to } = read;
+      add(read, number, () => to);
+      continue;
+    }
+    const known = group.length > 1 ? undefined : harness.circuits.find((circuit) => circuit.number === number);
+    const other = known ? knownOther(read, known, joining) : 'own';
+    if (other === undefined) continue;
+    if (other !== 'own' && known) {
+      const isFrom = same(known.from, read.from);
+      const ends: WireEnd[] = [{ line: read.line, side: 'from', place: read.from }];
+      given.add(number);
+      wires.push({
+        line: read.line,
+        part: read.part,
+        number,
+        ...(isFrom ? { from: read.from, to: other } : { from: other, to: read.from }),
+        ends,
+      });
+      continue;
+    }
+    add(read, number, (own) => joining.farEnd(read, own), known !== undefined);
+  }
+  return wires.sort((a, b) => a.line.line - b.line.line || a.line.list - b.line.list);
+}
