@@ -1,7 +1,9 @@
 import { saysNothing } from './cells.ts';
 import type { Findings } from './findings.ts';
 import type { ListLine } from './lines.ts';
-import type { PinoutField } from './types.ts';
+import { readSize } from './sizes.ts';
+import type { PinoutField, PinoutOption } from './types.ts';
+import { readColour } from '../wire/index.ts';
 
 const SIZES: readonly PinoutField[] = ['size', 'sizeMm2', 'sizeAwg'];
 const COLOURS: readonly PinoutField[] = ['colour', 'stripe'];
@@ -9,11 +11,20 @@ const COLOURS: readonly PinoutField[] = ['colour', 'stripe'];
 const says = (line: ListLine, fields: readonly PinoutField[]): boolean =>
   fields.some((field) => !saysNothing(line.cells[field] ?? ''));
 
+interface Blank {
+  readonly key: string;
+  readonly what: string;
+  readonly more: readonly PinoutOption[];
+  readonly typed: 'size' | 'colour';
+  /** Whether what was typed is one. */
+  readonly isAnswer: (text: string) => boolean;
+}
+
 /** Blank sizes or colours under others: asked once, and filled from above when that is the answer. */
 function filled(
   lines: readonly ListLine[],
   fields: readonly PinoutField[],
-  about: { readonly key: string; readonly what: string; readonly more: readonly { value: string; words: string }[] },
+  about: Blank,
   findings: Findings,
 ): readonly ListLine[] {
   let above: ListLine | undefined;
@@ -29,9 +40,13 @@ function filled(
         key: about.key,
         asks: `The ${about.what} is blank. Is it that of the line above?`,
         options: [{ value: 'above', words: `as above` }, ...about.more],
+        typed: about.typed,
       },
       line,
+      about.isAnswer,
     );
+    if (answer !== undefined && about.isAnswer(answer))
+      return { ...line, cells: { ...line.cells, [about.typed]: answer } };
     if (answer !== 'above') return line;
     const own = fields.flatMap((field) => {
       const cell = above?.cells[field];
@@ -41,14 +56,24 @@ function filled(
   });
 }
 
+const SIZE: Blank = {
+  key: 'blank:size',
+  what: 'size',
+  more: [],
+  typed: 'size',
+  isAnswer: (text) => readSize(text).ok === true,
+};
+const COLOUR: Blank = {
+  key: 'blank:colour',
+  what: 'colour',
+  more: [{ value: 'natural', words: 'not noted: natural' }],
+  typed: 'colour',
+  isAnswer: (text) => text !== 'natural' && readColour(text, 'words').kind === 'read',
+};
+
 /** Lines with their blank sizes and colours filled from above, where somebody has said that they are those. */
 export const withBlanksFilled = (lines: readonly ListLine[], findings: Findings): readonly ListLine[] =>
-  filled(
-    filled(lines, SIZES, { key: 'blank:size', what: 'size', more: [] }, findings),
-    COLOURS,
-    { key: 'blank:colour', what: 'colour', more: [{ value: 'natural', words: 'not noted: natural' }] },
-    findings,
-  );
+  filled(filled(lines, SIZES, SIZE, findings), COLOURS, COLOUR, findings);
 
 const isNumbered = (line: ListLine): boolean => /^\d+$/.test(line.cells.fromCavity ?? '');
 

@@ -1,5 +1,6 @@
 import { END_FORMS } from './endHeaders.ts';
 import type { PinoutField } from './types.ts';
+import { MAKE_FORMS } from './makeHeaders.ts';
 import { WIRE_FORMS } from './wireHeaders.ts';
 
 /** Words of a header without case, accents, units and punctuation. */
@@ -16,7 +17,7 @@ const plainHeader = (text: string): string =>
 const squashed = (plain: string): string => plain.replace(/ /g, '');
 
 /** Forms of header words by field; whole headers, plain. */
-const FORMS: Record<PinoutField, readonly string[]> = { ...WIRE_FORMS, ...END_FORMS };
+const FORMS: Record<PinoutField, readonly string[]> = { ...WIRE_FORMS, ...MAKE_FORMS, ...END_FORMS };
 
 const BY_FORM = new Map<string, PinoutField>(
   Object.entries(FORMS).flatMap(([field, forms]) =>
@@ -37,7 +38,7 @@ const SECOND: Partial<Record<PinoutField, PinoutField>> = {
 const isOpen = (plain: string): boolean => ['wire', 'wires', 'cable', 'kabel', 'lead'].includes(plain);
 
 /** What a header means by itself, with its unit: "Size (mm²)" is sizeMm2; `open` where its cells have to tell. */
-export function fieldOfHeader(header: string): PinoutField | 'open' | undefined {
+function fieldOfHeader(header: string): PinoutField | 'open' | undefined {
   const plain = plainHeader(header);
   if (isOpen(plain)) return 'open';
   const direct = BY_FORM.get(squashed(plain));

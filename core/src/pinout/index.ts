@@ -16,7 +16,8 @@ export type {
   Sheet,
   SizeBasis,
 } from './types.ts';
-export { importable, likeliestSheet, PINOUT_MOST_LINES, readPinout } from './read.ts';
+export { importable, likeliestSheet, readPinout } from './read.ts';
+export { PINOUT_MOST_LINES } from './refusals.ts';
 export { PINOUT_COLUMNS, writeConnector, writePinout } from './write.ts';
 export { columnLetter } from './columns.ts';
 export { EXAMPLE_SHEET } from './example.ts';

@@ -167,7 +167,7 @@ export function joined(reads: readonly Read[], joining: Joining): Wire[] {
     const group = read.part.number === undefined ? [read] : (groups.get(read.part.number) ?? [read]);
     if (group.length > 1) {
       // Nothing is known of several lines before the question of all of them is answered.
-      if (all === undefined && twice.includes(group as Read[])) continue;
+      if (all === undefined && twice.includes(group)) continue;
       const one = isOne(number, group, all, findings);
       if (one === undefined) continue;
       if (one) {

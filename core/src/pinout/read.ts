@@ -1,126 +1,24 @@
-import { circuitIdFrom, type Cavity, type Circuit } from '../harness/index.ts';
+import type { Cavity } from '../harness/index.ts';
 import { judgeColourSystem } from '../wire/index.ts';
 import { withBlanksFilled, withRowStarts } from './blanks.ts';
-import { saysNothing } from './cells.ts';
-import { circuitPart, kindKey, KIND_OPTIONS, runsOf } from './circuitPart.ts';
+import { askBlankFarEnd, askFarEnd, nameless, withFarConnectors } from './asks.ts';
+import { circuitPart } from './circuitPart.ts';
 import { columnLetter } from './columns.ts';
 import { tellDoubles } from './doubles.ts';
 import { EndFinder } from './ends.ts';
 import { Findings } from './findings.ts';
 import { readFittings } from './fittings.ts';
 import { findHeaderRow, knownHeaders, groupsAbove } from './headers.ts';
-import { joined, type Read, type Wire } from './joins.ts';
-import { withWhatIsKnown } from './known.ts';
-import { linesOf, sorted, type ListLine } from './lines.ts';
-import { listsOf, type List } from './lists.ts';
+import { joined, type Read } from './joins.ts';
+import { linesOf, sorted } from './lines.ts';
+import { listsOf } from './lists.ts';
+import { circuitOf, rowOf } from './made.ts';
 import { pairUp } from './pairs.ts';
-import type {
-  ColumnMatch,
-  PinoutChoices,
-  PinoutField,
-  PinoutHarness,
-  PinoutList,
-  PinoutProblem,
-  PinoutReading,
-  PinoutRow,
-  Sheet,
-} from './types.ts';
+import { COLUMNS_MOST, refused } from './refusals.ts';
+import type { PinoutChoices, PinoutField, PinoutHarness, PinoutList, PinoutReading, Sheet } from './types.ts';
 import { judgeColours, type Blame } from './wires.ts';
 
-/** Most lines and columns that are read at once. */
-export const PINOUT_MOST_LINES = 5000;
-const COLUMNS_MOST = 100;
-
 const FAR: readonly PinoutField[] = ['to', 'toConnector', 'toCavity'];
-
-/** Why a sheet is not read at all; nothing where it is. */
-function refused(
-  sheet: Sheet,
-  headerRow: number,
-  lists: readonly List[],
-  columns: readonly ColumnMatch[],
-): Omit<PinoutProblem, 'line'> | undefined {
-  if (sheet.rows.every((row) => row.every((cell) => cell.trim() === '')))
-    return { value: '', why: 'The sheet is empty.', remedy: 'Choose a sheet with one line for each circuit.' };
-  if (sheet.rows.length > PINOUT_MOST_LINES + 50)
-    return {
-      value: String(sheet.rows.length),
-      why: `The sheet has ${sheet.rows.length} lines; ${PINOUT_MOST_LINES} are read at most.`,
-      remedy: 'Import it in parts.',
-    };
-  if (columns.length > COLUMNS_MOST)
-    return {
-      value: String(columns.length),
-      why: `The sheet has ${columns.length} columns; ${COLUMNS_MOST} are read at most.`,
-      remedy: 'Leave out what does not belong to the pinout.',
-    };
-  const holds = lists.some(({ fields }) =>
-    [...fields.values()].some((field) => field === 'fromCavity' || field === 'from' || field === 'number'),
-  );
-  return holds
-    ? undefined
-    : {
-        value: '',
-        why:
-          headerRow < 0
-            ? 'No line of headers was found: none has two columns that are known.'
-            : 'No column holds circuit numbers or cavities.',
-        remedy: 'Say below what each column holds.',
-      };
-}
-
-/** The connector that lines of a list are of which name none: asked once for each list. */
-function nameless(list: number, lists: number, lines: readonly ListLine[], findings: Findings): string | undefined {
-  const own = lines.filter(
-    ({ list: of, cells, under }) =>
-      of === list &&
-      cells.fromConnector === undefined &&
-      under === undefined &&
-      cells.from === undefined &&
-      cells.fromCavity !== undefined,
-  );
-  if (own.length === 0) return undefined;
-  return findings.ask(
-    {
-      key: lists > 1 ? `from:${list + 1}` : 'from',
-      asks: `Lines name a cavity and no connector. Which connector ${lists > 1 ? `is the ${list === 0 ? 'left' : list === lists - 1 ? 'right' : 'middle'} list` : 'are they'} of?`,
-      options: [],
-      typed: 'connector',
-    },
-    own,
-    (name) => name.trim() !== '',
-  );
-}
-
-/** The connector of far cavities that name none: the one above is an answer, and is never taken by itself. */
-function withFarConnectors(
-  list: number,
-  isColumn: boolean,
-  lines: readonly ListLine[],
-  findings: Findings,
-): readonly ListLine[] {
-  let above: string | undefined;
-  return lines.map((line) => {
-    const { cells } = line;
-    if (line.list !== list) return line;
-    above = cells.toConnector ?? above;
-    if (cells.toConnector !== undefined || cells.to !== undefined || saysNothing(cells.toCavity ?? '')) return line;
-    const answer = findings.ask(
-      {
-        key: 'toConnector',
-        asks: isColumn
-          ? 'The far connector is blank, and the far cavity is given. Which connector is it of?'
-          : 'The far cavities are of no named connector. Which connector are they of?',
-        options: isColumn ? [{ value: 'above', words: 'that of the line above' }] : [],
-        typed: 'connector',
-      },
-      line,
-      (name) => name.trim() !== '',
-    );
-    const connector = answer === 'above' ? above : answer?.trim();
-    return connector === undefined ? line : { ...line, cells: { ...cells, toConnector: connector } };
-  });
-}
 
 /**
  * Reads a pinout: finds its lists and their headers, chooses one colour system by evidence, and reads every line.
@@ -207,17 +105,7 @@ export function readPinout(
     if (to?.outcome.ok === false) blame(to.field, to.outcome.why, to.outcome.remedy);
     if (to?.outcome.ok === true) return near ? [{ line, part, from: near, to: to.outcome.value }] : [];
     if (to || !near) return [];
-    const answer = findings.ask(
-      {
-        key: 'blank:to',
-        asks: 'These lines do not say where their wires go. What is to be done?',
-        options: [
-          { value: 'unknown', words: 'where they go is not known' },
-          { value: 'number', words: 'another line with the same number is the other end' },
-        ],
-      },
-      line,
-    );
+    const answer = askBlankFarEnd(line, findings);
     if (answer === undefined) return [];
     if (answer === 'number') return [{ line, part, from: near }];
     const far = finder.farEnd(undefined, part.number ?? `${near.nodeId}.${near.cavity}`);
@@ -230,16 +118,7 @@ export function readPinout(
     finder.newConnectors.find(({ name }) => name.replace(/[\s/#]+/g, '-') === nodeId)?.name ??
     nodeId;
   const farEnd = ({ line }: Read, number: string): Cavity | undefined => {
-    const answer = findings.ask(
-      {
-        key: 'to',
-        asks: 'The sheet lists one end of each wire. Where do they all go? Name it; its places are called by the circuit numbers.',
-        options: [{ value: '?', words: 'not known' }],
-        typed: 'connector',
-      },
-      line,
-      (name) => name.trim() !== '',
-    );
+    const answer = askFarEnd(line, findings);
     if (answer === undefined) return undefined;
     const far = finder.farEnd(answer === '?' ? undefined : answer.trim(), number);
     if (far.ok) return far.value;
@@ -302,57 +181,6 @@ export function readPinout(
     problems: [...findings.problems].sort((a, b) => a.line - b.line),
     questions: findings.questions,
     answered: findings.answered,
-  };
-}
-
-/** The circuit that a wire of the sheet is, in the harness; nothing while its wire is not known. */
-function circuitOf(
-  { line, part, number, from, to }: Wire,
-  harness: PinoutHarness,
-  fields: ReadonlySet<PinoutField>,
-  columnOf: (list: number, field: PinoutField) => string | undefined,
-  findings: Findings,
-): Circuit | undefined {
-  if (!part.wire) return undefined;
-  const runIds = runsOf(part.runs, from, to, harness.runs, (field, why, remedy) =>
-    findings.wrong(line, { column: columnOf(line.list, field), value: part.runs ?? '', why, remedy }),
-  );
-  const before = harness.circuits.find((one) => one.number === number);
-  const circuit: Circuit = {
-    id: before?.id ?? circuitIdFrom(number),
-    number,
-    function: part.function === '' ? `Circuit ${number}` : part.function,
-    kind: part.kind,
-    wire: part.wire,
-    from,
-    to,
-    runIds,
-    ...(part.fuseA === undefined ? {} : { fuseA: part.fuseA }),
-    ...(part.loadA === undefined ? {} : { loadA: part.loadA }),
-    ...(part.isShielded ? { shield: {} } : {}),
-  };
-  return withWhatIsKnown(circuit, before, fields);
-}
-
-function rowOf({ line, part }: Wire, circuit: Circuit, harness: PinoutHarness): PinoutRow {
-  const isKnown = harness.circuits.some(({ number }) => number === circuit.number);
-  const isGuess = part.isKindGuessed && !isKnown;
-  return {
-    line: line.line,
-    circuit,
-    guesses: isGuess
-      ? [
-          {
-            key: kindKey(line),
-            asks: 'What kind of circuit is it? Its function tells.',
-            lines: [line.line],
-            options: KIND_OPTIONS,
-            answer: circuit.kind,
-            guessed: true,
-          },
-        ]
-      : [],
-    notTaken: part.notTaken,
   };
 }
 

@@ -20,7 +20,7 @@ import type { CellOutcome, PinoutField, SizeBasis } from './types.ts';
 export type Blame = (field: PinoutField, why: string, remedy: string) => undefined;
 
 /** The colour texts of a line: base and stripe joined when they stand in two columns. */
-export function colourText({ cells }: ListLine): string {
+function colourText({ cells }: ListLine): string {
   const { colour = '', stripe = '' } = cells;
   return saysNothing(stripe) ? (saysNothing(colour) ? '' : colour) : `${saysNothing(colour) ? '' : colour}/${stripe}`;
 }

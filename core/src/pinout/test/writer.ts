@@ -107,7 +107,7 @@ function colourText([base, stripe]: Known['colour'], style: Style): string {
 type Column = readonly [name: string, cell: (wire: Known) => string];
 
 /** Writes a sheet by hand, as it were: nothing of the reader is used. */
-export function write(wires: readonly Known[], style: Style): Written {
+function write(wires: readonly Known[], style: Style): Written {
   const head = HEADS[style.heads];
   const isOne = style.ends === 'one';
   const near: readonly Column[] =

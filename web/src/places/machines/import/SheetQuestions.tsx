@@ -1,5 +1,5 @@
 import { useId, useState } from 'react';
-import type { PinoutQuestion } from '@mendum/core/pinout';
+import type { PinoutLine, PinoutQuestion } from '@mendum/core/pinout';
 import { Button } from '../../../ui/button.tsx';
 import { Select, TextField } from '../../../ui/field.tsx';
 import { linesInWords, type LineName } from './lineWords.ts';
@@ -7,6 +7,8 @@ import { linesInWords, type LineName } from './lineWords.ts';
 interface QuestionsProps {
   readonly questions: readonly PinoutQuestion[];
   readonly called: LineName;
+  /** The lines, to show what a question is about. */
+  readonly lines: readonly PinoutLine[];
   /** Names that are known, for answers that are connectors. */
   readonly connectors: readonly string[];
   readonly onAnswer: (key: string, value: string | undefined) => void;
@@ -14,8 +16,12 @@ interface QuestionsProps {
 
 const TYPED = { connector: 'Connector', colour: 'Colour, such as red/black', size: 'Size, such as 0.75 mm²' } as const;
 
+/** So many of its lines are shown with a question. */
+const SHOWN = 2;
+
 /** What the sheet leaves open: each question with its lines, an option a tap, or an answer that is written. */
-export function SheetQuestions({ questions, called, connectors, onAnswer }: QuestionsProps) {
+export function SheetQuestions({ questions, lines, called, connectors, onAnswer }: QuestionsProps) {
+  const textOf = (line: number): string => lines.find((one) => one.line === line)?.text ?? '';
   if (questions.length === 0) return null;
   return (
     <section aria-label="What is asked" className="grid gap-3">
@@ -26,6 +32,11 @@ export function SheetQuestions({ questions, called, connectors, onAnswer }: Ques
         <div key={question.key} role="group" aria-label={question.asks} className="border-l-4 border-copper pl-3">
           <p className="text-lg font-semibold">{question.asks}</p>
           {question.lines.length > 0 ? <p className="text-soft">{linesInWords(question.lines, called)}</p> : null}
+          {question.lines.slice(0, SHOWN).map((line) => (
+            <p key={line} className="truncate">
+              <span className="figure text-soft">{line}</span> {textOf(line)}
+            </p>
+          ))}
           <div className="mt-2 flex flex-wrap items-end gap-3">
             {question.options.map(({ value, words }) => (
               <Button key={value} onClick={() => onAnswer(question.key, value)}>
@@ -86,7 +97,7 @@ function Written({
 }
 
 /** What was answered, and what the sheet shows by itself: each can be set otherwise. */
-export function SheetAnswers({ questions, called, onAnswer }: Omit<QuestionsProps, 'connectors'>) {
+export function SheetAnswers({ questions, called, onAnswer }: Omit<QuestionsProps, 'connectors' | 'lines'>) {
   if (questions.length === 0) return null;
   return (
     <section aria-label="How it is read">

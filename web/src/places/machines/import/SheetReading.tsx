@@ -56,14 +56,15 @@ export function SheetReading({ of, nodes, children }: SheetReadingProps) {
             called={called}
             onHeader={(headerRow) => of.choose({ headerRow, columns: undefined })}
           />
-          <SheetColumns reading={reading} onChange={(columns) => of.choose({ columns })} />
           <SheetProblems problems={reading.problems} called={called} />
           <SheetQuestions
             questions={reading.questions}
+            lines={reading.lines}
             called={called}
             connectors={[...nodes, ...reading.newConnectors].map(({ name }) => name)}
             onAnswer={of.answer}
           />
+          <SheetColumns reading={reading} onChange={(columns) => of.choose({ columns })} />
           <SheetAnswers questions={reading.answered} called={called} onAnswer={of.answer} />
           <SheetRows reading={reading} nodeName={nodeName} onAnswer={of.answer} />
           {children}

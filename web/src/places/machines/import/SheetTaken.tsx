@@ -52,7 +52,7 @@ export function SheetTaken({
         </b>{' '}
         {counts.join(', ')}.
       </p>
-      <div className="flex flex-wrap items-end gap-4">
+      <div className="max-w-40">
         <TextField
           inputMode="numeric"
           label={`Headers are in ${name}`}
