@@ -21,7 +21,7 @@ export function nameless(
   return findings.ask(
     {
       key: lists > 1 ? `from:${list + 1}` : 'from',
-      asks: `Lines name a cavity and no connector. Which connector ${lists > 1 ? `is the ${list === 0 ? 'left' : list === lists - 1 ? 'right' : 'middle'} list` : 'are they'} of?`,
+      asks: `Lines name a cavity and no connector. Which connector ${lists > 1 ? `is list ${list + 1}` : 'are they'} of?`,
       options: [],
       typed: 'connector',
     },

@@ -1,6 +1,7 @@
 import { saysNothing } from './cells.ts';
 import type { Findings } from './findings.ts';
 import type { ListLine } from './lines.ts';
+import { placeKind } from './places.ts';
 import { readSize } from './sizes.ts';
 import type { PinoutField, PinoutOption } from './types.ts';
 import { readColour } from '../wire/index.ts';
@@ -34,7 +35,7 @@ function filled(
       above = line;
       return line;
     }
-    if (!above || !fields.some((field) => line.columns.has(field))) return line;
+    if (!above || ![...fields, 'wire' as const].some((field) => line.columns.has(field))) return line;
     const answer = findings.ask(
       {
         key: about.key,
@@ -84,7 +85,8 @@ const isNumbered = (line: ListLine): boolean => /^\d+$/.test(line.cells.fromCavi
 export function withRowStarts(lines: readonly ListLine[], findings: Findings): readonly ListLine[] {
   const counted = new Map<ListLine, string>();
   for (const list of new Set(lines.map((line) => line.list))) {
-    const own = lines.filter((line) => line.list === list);
+    // A splice or a ground has no cavities to be numbered.
+    const own = lines.filter((line) => line.list === list && placeKind(line.cells.fromConnector ?? '') === undefined);
     if (!own.some((line) => line.columns.has('fromCavity'))) continue;
     const blank = own.filter((line) => (line.cells.fromCavity ?? line.cells.from ?? '') === '');
     if (blank.length === 0 || !own[0] || !isNumbered(own[0]) || !fillsGaps(own)) continue;

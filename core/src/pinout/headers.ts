@@ -37,6 +37,12 @@ const SECOND: Partial<Record<PinoutField, PinoutField>> = {
 /** A header that may be a number, a colour or a size: its cells tell, or it is asked. */
 const isOpen = (plain: string): boolean => ['wire', 'wires', 'cable', 'kabel', 'lead'].includes(plain);
 
+/** A size with its unit in the header: "Wire size AWG", "Querschnitt [mm²]". */
+function sized(plain: string): 'size' | undefined {
+  const bare = plain.replace(/\b(?:mm2|awg|sq|qmm)\b/g, ' ');
+  return bare !== plain && BY_FORM.get(squashed(bare).trim()) === 'size' ? 'size' : undefined;
+}
+
 /** What a header means by itself, with its unit: "Size (mm²)" is sizeMm2; `open` where its cells have to tell. */
 function fieldOfHeader(header: string): PinoutField | 'open' | undefined {
   const plain = plainHeader(header);
@@ -44,10 +50,10 @@ function fieldOfHeader(header: string): PinoutField | 'open' | undefined {
   const direct = BY_FORM.get(squashed(plain));
   if (direct !== undefined) return direct;
   const withoutNoise = plain
-    .replace(/\b(the|of|in|a|amps?|mm|code|and|or|inch|inches|mm2|awg|sq|qmm)\b/g, ' ')
+    .replace(/\b(the|of|in|a|amps?|mm|code|and|or|inch|inches)\b/g, ' ')
     .replace(/\s+/g, ' ')
     .trim();
-  const field = BY_FORM.get(squashed(withoutNoise));
+  const field = BY_FORM.get(squashed(withoutNoise)) ?? sized(withoutNoise);
   if (field === 'size' && /\bmm2\b|\bsq\b|\bqmm\b/.test(plain)) return 'sizeMm2';
   if (field === 'size' && /\bawg\b/.test(plain)) return 'sizeAwg';
   return field;
@@ -83,12 +89,30 @@ export const knownHeaders = (row: readonly string[], above: readonly string[] = 
 const LOOK_ROWS = 25;
 
 /**
- * Finds the row of headers: the one, among the first, of which most columns are known; -1 when no row has two that are.
+ * Whether a row is one of headers: most of what stands in it is known as such, and the row under it is not another one
+ * of which more is, as under From and To over several columns.
+ */
+export function isHeaderRow(rows: readonly (readonly string[])[], at: number): boolean {
+  const knownIn = (row: readonly string[] = [], above: readonly string[] = []): number => {
+    const known = knownHeaders(row, above);
+    const filled = row.filter((cell) => cell.trim() !== '').length;
+    return known >= 2 && known >= 0.6 * filled ? known : 0;
+  };
+  const own = knownIn(rows[at], groupsAbove(rows, at));
+  return own > 0 && knownIn(rows[at + 1], groupsAbove(rows, at + 1)) < own;
+}
+
+/**
+ * Finds the row of headers: the first that is one; else the one, among the first, of which most columns are known; -1
+ * when no row has two that are.
  */
 export function findHeaderRow(rows: readonly (readonly string[])[]): number {
+  const looked = rows.slice(0, LOOK_ROWS);
+  const first = looked.findIndex((_row, at) => isHeaderRow(rows, at));
+  if (first >= 0) return first;
   let best = -1;
   let most = 1;
-  rows.slice(0, LOOK_ROWS).forEach((row, index) => {
+  looked.forEach((row, index) => {
     const known = knownHeaders(row, groupsAbove(rows, index));
     if (known > most) [best, most] = [index, known];
   });

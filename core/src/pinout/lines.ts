@@ -5,6 +5,7 @@ import { knownHeaders } from './headers.ts';
 import type { List } from './lists.ts';
 import { isCavityLike, readEnd } from './places.ts';
 import { readSize } from './sizes.ts';
+import { splitWire } from './splitWire.ts';
 import type { PinoutField } from './types.ts';
 import { readColour } from '../wire/index.ts';
 
@@ -54,7 +55,7 @@ function titleConnector(above: readonly (readonly string[])[], known: readonly s
     .at(-1);
 }
 
-const WIRE: readonly PinoutField[] = ['size', 'sizeMm2', 'sizeAwg', 'colour', 'stripe'];
+const WIRE: readonly PinoutField[] = ['size', 'sizeMm2', 'sizeAwg', 'colour', 'stripe', 'wire'];
 const WORDY: readonly PinoutField[] = ['number', 'function', 'to', 'toConnector', 'kind'];
 
 /** A line that names a cavity and no wire in it: size and colours are missing, and its words say so or nothing. */
@@ -62,7 +63,7 @@ function isEmptyCavity(cells: ListLine['cells']): boolean {
   const wireless = WIRE.every((field) => saysEmptyCavity(cells[field] ?? '')) && saysNothing(cells.toCavity ?? '');
   if (!wireless) return false;
   const said = WORDY.map((field) => cells[field] ?? '');
-  const tells = said.some((words) => words !== '' && saysEmptyCavity(words));
+  const tells = [...WORDY, ...WIRE].some((field) => (cells[field] ?? '') !== '' && saysEmptyCavity(cells[field] ?? ''));
   // What is remarked of a cavity that is said to be empty does not fill it. One that has no number says that it is.
   const isNamed = (cells.fromCavity ?? cells.from) !== undefined;
   return said.every(saysEmptyCavity) && (tells || (isNamed && saysEmptyCavity(cells.remark ?? '')));
@@ -92,7 +93,6 @@ function isNote(cells: ListLine['cells'], filled: number): boolean {
 interface Around {
   readonly list: List;
   readonly index: number;
-  readonly headerRow: number;
   readonly known: readonly string[];
   readonly lineOf: (row: number) => number;
   readonly headerOf: (column: number) => string;
@@ -103,14 +103,16 @@ interface Around {
  * by field, with what a ditto mark or an empty connector cell repeats.
  */
 export function linesOf(sheet: readonly (readonly string[])[], around: Around, findings: Findings): Lines {
-  const { list, index, headerRow, known, lineOf, headerOf } = around;
+  const { list, index, known, lineOf, headerOf } = around;
+  const { headerRow, fromRow, toRow } = list;
   const part = (row: readonly string[]): readonly string[] => row.slice(list.fromColumn, list.toColumn);
   const rows: ListLine[] = [];
   const above = new Map<PinoutField, string>();
   const columns = new Map([...list.fields].map(([column, field]) => [field, column]));
-  const title = titleConnector(sheet.slice(0, Math.max(0, headerRow)).map(part), known);
+  const title = titleConnector(sheet.slice(fromRow, Math.max(fromRow, headerRow)).map(part), known);
   let under = title;
   sheet.forEach((row, at) => {
+    if (at < fromRow || at >= toRow) return;
     const filled = filledOf(part(row));
     if (filled.length === 0) return;
     const text = filled.join(' ');
@@ -145,6 +147,11 @@ export function linesOf(sheet: readonly (readonly string[])[], around: Around, f
         cell = value ?? '';
       }
       if (cell !== '') cells[field] = cell;
+    }
+    const both = cells.wire === undefined ? undefined : splitWire(cells.wire);
+    if (both) {
+      cells.colour ??= both.colour;
+      cells.size ??= both.size;
     }
     const ownCells = [...list.fields.keys()].filter((column) => (row[column] ?? '').trim() !== '').length;
     if (ownCells === 0) return leave('nothing in the columns that are read');

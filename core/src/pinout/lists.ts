@@ -1,13 +1,16 @@
-import { readColour } from '../wire/index.ts';
 import { columnLetter } from './columns.ts';
+import { openField, settledField, unknownField, type ColumnSeen } from './columnsByCells.ts';
 import type { Findings } from './findings.ts';
-import { findHeaderRow, groupsAbove, matchHeaders, type HeaderMatch } from './headers.ts';
-import { readEnd } from './places.ts';
-import { readSize } from './sizes.ts';
+import { findHeaderRow, groupsAbove, isHeaderRow, matchHeaders, type HeaderMatch } from './headers.ts';
 import type { ColumnMatch, PinoutChoices, PinoutField } from './types.ts';
 
-/** A list of the sheet: a stretch of its columns, with what each holds. */
+/** A list of the sheet: a stretch of its rows and columns under headers of its own, with what each column holds. */
 export interface List {
+  /** Row of its headers, from 0; -1 where it has none. */
+  readonly headerRow: number;
+  readonly fromRow: number;
+  /** One past its last row. */
+  readonly toRow: number;
   readonly fromColumn: number;
   /** One past its last column. */
   readonly toColumn: number;
@@ -16,17 +19,13 @@ export interface List {
 }
 type Rows = readonly (readonly string[])[];
 
-/** So many of the cells that have something in them. */
-const most = (cells: readonly string[], is: (cell: string) => boolean): boolean =>
-  cells.length > 0 && cells.filter(is).length >= 0.7 * cells.length;
-
 /** What makes a group of headers a list of its own: a cavity, and something of its wire. */
 const isWhole = (fields: readonly HeaderMatch[]): boolean =>
   fields.some((field) => field === 'fromCavity' || field === 'from') &&
   fields.some(
     (field) =>
       field === 'open' ||
-      (field !== null && ['number', 'colour', 'size', 'sizeMm2', 'sizeAwg', 'function'].includes(field)),
+      (field !== null && ['number', 'colour', 'size', 'sizeMm2', 'sizeAwg', 'function', 'wire'].includes(field)),
   );
 
 /** Where lists stand side by side: the columns in which each begins. One list begins in the first. */
@@ -36,95 +35,87 @@ function beginnings(headers: readonly string[]): readonly number[] {
   if (first < 0) return [0];
   const begins = alone.flatMap((field, index) => (field !== null && field === alone[first] ? [index] : []));
   const groups = begins.map((from, at) => alone.slice(from, begins[at + 1] ?? alone.length));
-  return begins.length > 1 && groups.every(isWhole) ? [0, ...begins.slice(1)] : [0];
+  if (begins.length < 2 || !groups.every(isWhole)) return [0];
+  // What is without a header between two lists belongs to the right one: a title may stand over it.
+  const lastOf = (until: number): number => headers.slice(0, until).findLastIndex((header) => header !== '');
+  return [0, ...begins.slice(1).map((begin) => lastOf(begin) + 1)];
 }
 
-/** Columns whose header leaves open what they hold, as their cells have it. */
-function byCells(cells: readonly string[], others: readonly HeaderMatch[]): PinoutField | undefined {
-  if (!others.includes('colour') && most(cells, (cell) => readColour(cell).kind !== 'unread')) return 'colour';
-  const hasSize = others.some((field) => field === 'size' || field === 'sizeMm2' || field === 'sizeAwg');
-  if (!hasSize && most(cells, (cell) => readSize(cell).ok === true)) return 'size';
-  const numberLike = most(cells, (cell) => /^[A-Za-z]{0,4}[-_]?\d{1,6}[A-Za-z]?$/.test(cell));
-  const differ = new Set(cells).size === cells.length;
-  // Bare figures may be sizes, unless another column has those, or no two are the same.
-  if (!others.includes('number') && numberLike && (hasSize || (differ && cells.length > 2))) return 'number';
-  return undefined;
+const filled = (row: readonly string[] = []): number => row.filter((cell) => cell.trim() !== '').length;
+const signature = (rows: Rows, row: number): string => matchHeaders(rows[row] ?? [], groupsAbove(rows, row)).join(',');
+
+/** Rows of headers, one for each block of lists: where others follow further down, what stands there is read by those. */
+function headerRowsOf(rows: Rows, chosen: number | undefined): readonly number[] {
+  const first = chosen ?? findHeaderRow(rows);
+  if (first < 0) return [first];
+  const all = [first];
+  for (let row = first + 1; row < rows.length; row += 1) {
+    if (!isHeaderRow(rows, row) || !isWhole(matchHeaders(rows[row] ?? [], groupsAbove(rows, row)))) continue;
+    if (signature(rows, row) !== signature(rows, all.at(-1) ?? first)) all.push(row);
+  }
+  return all;
 }
 
-/** A "From" or "To pin" as its cells have it: connector and cavity in one, or one of the two. */
-function endByCells(field: PinoutField, cells: readonly string[], fields: readonly HeaderMatch[]): PinoutField {
-  const side = field.startsWith('from') ? 'from' : 'to';
-  const hasConnector = fields.includes(`${side}Connector`);
-  const joint = (cell: string): boolean => /[A-Za-z]/.test(cell) && readEnd(cell).ok && /[-/:.,\s(]/.test(cell);
-  if (field === side && hasConnector && !fields.includes(`${side}Cavity`) && !cells.some(joint)) return `${side}Cavity`;
-  if (field === `${side}Cavity` && !hasConnector && !fields.includes(side) && most(cells, joint)) return side;
-  return field;
+/** Where a block begins: at its headers, or at the title and the blank lines over them. */
+function beginOf(rows: Rows, headerRow: number, after: number): number {
+  let at = headerRow;
+  while (at - 1 > after && filled(rows[at - 1]) <= 1) at -= 1;
+  return at;
 }
 
-const OPEN_OPTIONS = [
-  { value: 'number', words: 'the circuit’s number' },
-  { value: 'colour', words: 'its colour' },
-  { value: 'size', words: 'its size' },
-  { value: 'leftOut', words: 'nothing that is read' },
-] as const;
+/** Columns of later blocks are told from those of the first by what is added to their index. */
+const BLOCK = 1000;
 
-/** What the sheet is taken for: its header row, its lists side by side, and what each of their columns holds. */
+/** What the sheet is taken for: its lists, one below the other or side by side, and what each of their columns holds. */
 export function listsOf(
   rows: Rows,
   choices: PinoutChoices,
   findings: Findings,
 ): { readonly headerRow: number; readonly lists: readonly List[]; readonly columns: readonly ColumnMatch[] } {
-  const headerRow = choices.headerRow ?? findHeaderRow(rows);
   const width = Math.max(0, ...rows.map((row) => row.length));
-  const headers = Array.from({ length: width }, (_, index) => (rows[headerRow]?.[index] ?? '').trim());
-  const above = groupsAbove(rows, headerRow);
-  const begins = headerRow < 0 ? [0] : beginnings(headers);
-  const cellsOf = (index: number): string[] =>
-    rows.slice(headerRow + 1).flatMap((row) => {
-      const cell = (row[index] ?? '').trim();
-      return cell === '' || cell === headers[index] ? [] : [cell];
+  const headerRows = headerRowsOf(rows, choices.headerRow);
+  const begins = headerRows.map((row, at) => (at === 0 ? 0 : beginOf(rows, row, headerRows[at - 1] ?? 0)));
+  const lists: List[] = [];
+  const columns: ColumnMatch[] = [];
+  headerRows.forEach((headerRow, block) => {
+    const toRow = begins[block + 1] ?? rows.length;
+    const headers = Array.from({ length: width }, (_, index) => (rows[headerRow]?.[index] ?? '').trim());
+    const above = groupsAbove(rows, headerRow);
+    const beside = headerRow < 0 ? [0] : beginnings(headers);
+    const cellsOf = (index: number): string[] =>
+      rows.slice(headerRow + 1, toRow).flatMap((row) => {
+        const cell = (row[index] ?? '').trim();
+        return cell === '' || cell === headers[index] ? [] : [cell];
+      });
+    beside.forEach((fromColumn, at) => {
+      const toColumn = beside[at + 1] ?? width;
+      const others =
+        headerRow < 0 ? [] : matchHeaders(headers.slice(fromColumn, toColumn), above.slice(fromColumn, toColumn));
+      const fields = new Map<number, PinoutField>();
+      for (let index = fromColumn; index < toColumn; index += 1) {
+        const key = block * BLOCK + index;
+        const seen: ColumnSeen = { key, index, header: headers[index] ?? '', cells: cellsOf(index), others };
+        const chosen = choices.columns?.[key];
+        const field =
+          chosen !== undefined ? chosen : fieldOf(others[index - fromColumn] ?? null, seen, headerRow < 0, findings);
+        if (field !== null) fields.set(index, field);
+        columns.push({
+          index: key,
+          letter: columnLetter(index),
+          header: seen.header,
+          list: lists.length,
+          field,
+          samples: seen.cells.slice(0, 3),
+        });
+      }
+      lists.push({ headerRow, fromRow: begins[block] ?? 0, toRow, fromColumn, toColumn, fields });
     });
-  const lists = begins.map((fromColumn, at): List => {
-    const toColumn = begins[at + 1] ?? width;
-    const matched =
-      headerRow < 0 ? [] : matchHeaders(headers.slice(fromColumn, toColumn), above.slice(fromColumn, toColumn));
-    const fields = new Map<number, PinoutField>();
-    for (let index = fromColumn; index < toColumn; index += 1) {
-      const chosen = choices.columns?.[index];
-      const match = matched[index - fromColumn] ?? null;
-      const field =
-        chosen !== undefined
-          ? chosen
-          : match === 'open'
-            ? openField(index, cellsOf(index), matched)
-            : match && endByCells(match, cellsOf(index), matched);
-      if (field !== null) fields.set(index, field);
-    }
-    return { fromColumn, toColumn, fields };
   });
-  function openField(index: number, cells: readonly string[], others: readonly HeaderMatch[]): PinoutField | null {
-    const found = byCells(cells, others);
-    if (found) return found;
-    const answer = findings.ask({
-      key: `column:${index}`,
-      asks: `Column ${columnLetter(index)}, ${headers[index] ?? ''}: what are ${[...new Set(cells)].slice(0, 3).join(', ')}?`,
-      options: OPEN_OPTIONS.filter(({ value }) => value === 'leftOut' || !others.includes(value)),
-    });
-    return answer === undefined || answer === 'leftOut' ? null : (answer as PinoutField);
-  }
-  const columns = Array.from({ length: width }, (_, index): ColumnMatch => {
-    const list = Math.max(
-      0,
-      lists.findIndex(({ fromColumn, toColumn }) => index >= fromColumn && index < toColumn),
-    );
-    return {
-      index,
-      letter: columnLetter(index),
-      header: headers[index] ?? '',
-      list,
-      field: lists[list]?.fields.get(index) ?? null,
-      samples: cellsOf(index).slice(0, 3),
-    };
-  });
-  return { headerRow, lists, columns };
+  return { headerRow: headerRows[0] ?? -1, lists, columns };
+}
+
+function fieldOf(match: HeaderMatch, seen: ColumnSeen, isHeadless: boolean, findings: Findings): PinoutField | null {
+  if (match === 'open') return openField(seen, findings);
+  if (match !== null) return settledField(match, seen);
+  return isHeadless ? null : unknownField(seen, findings);
 }

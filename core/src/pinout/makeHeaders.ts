@@ -1,5 +1,19 @@
 /** Forms of header words for what a wire is made of, what it carries and what is said of it; whole headers, plain. */
 export const MAKE_FORMS = {
+  wire: [
+    'colour and size',
+    'color and size',
+    'size and colour',
+    'size and color',
+    'wire spec',
+    'colour size',
+    'color size',
+    'size colour',
+    'size color',
+    'farbe und querschnitt',
+    'querschnitt und farbe',
+    'querschnitt farbe',
+  ],
   conductor: [
     'conductor',
     'strand type',

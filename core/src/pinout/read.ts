@@ -52,10 +52,13 @@ export function readPinout(
     };
   }
   const lineOf = (row: number): number => sheet.lines?.[row] ?? row + 1;
-  const headerOf = (column: number): string => columns[column]?.header ?? '';
+  const headerIn =
+    (list: number) =>
+    (column: number): string =>
+      columns.find((one) => one.list === list && one.letter === columnLetter(column))?.header ?? '';
   const known = harness.nodes.map((node) => node.name);
   const read = lists.map((list, index) =>
-    linesOf(sheet.rows, { list, index, headerRow, known, lineOf, headerOf }, findings),
+    linesOf(sheet.rows, { list, index, known, lineOf, headerOf: headerIn(index) }, findings),
   );
   const { circuits, plugged } = sorted(
     withRowStarts(
@@ -68,7 +71,7 @@ export function readPinout(
   const columnOf = (list: number, field: PinoutField): string | undefined => {
     const column = [...(lists[list]?.fields ?? [])].find(([, one]) => one === field)?.[0];
     if (column === undefined) return undefined;
-    const header = headerOf(column);
+    const header = headerIn(list)(column);
     return header === '' ? columnLetter(column) : `${columnLetter(column)}, ${header}`;
   };
   const isOneEnded = (list: number): boolean => !FAR.some((field) => fieldsOf(list).has(field));
@@ -88,17 +91,15 @@ export function readPinout(
     const headerFor = (field: PinoutField): string => columnOf(line.list, field) ?? '';
     const part = circuitPart(line, colours, headerFor, findings, blame);
     const from = finder.end(line, 'from', nearOf[line.list]);
-    if (!from)
-      blame(
-        fieldsOf(line.list).has('fromCavity')
-          ? 'fromCavity'
-          : fieldsOf(line.list).has('from')
-            ? 'from'
-            : 'fromConnector',
-        'The line does not say in which cavity its wire is.',
-        'Give connector and cavity.',
-      );
-    else if (from.outcome.ok === false) blame(from.field, from.outcome.why, from.outcome.remedy);
+    if (!from) {
+      // A column of which it is asked what it holds may be that.
+      if (!findings.openAs('column:', line))
+        blame(
+          nearField(fieldsOf(line.list)),
+          'The line does not say in which cavity its wire is.',
+          'Give connector and cavity.',
+        );
+    } else if (from.outcome.ok === false) blame(from.field, from.outcome.why, from.outcome.remedy);
     const near = from?.outcome.ok === true ? from.outcome.value : undefined;
     if (isOneEnded(line.list)) return near ? [{ line, part, from: near }] : [];
     const to = finder.end(line, 'to', undefined);
@@ -170,7 +171,7 @@ export function readPinout(
       return {
         fromColumn: columnLetter(list.fromColumn),
         toColumn: columnLetter(Math.max(list.fromColumn, list.toColumn - 1)),
-        ...(headerRow < 0 ? {} : { headerLine: lineOf(headerRow) }),
+        ...(list.headerRow < 0 ? {} : { headerLine: lineOf(list.headerRow) }),
         firstLine: own[0]?.line ?? 0,
         lastLine: own.at(-1)?.line ?? 0,
         ends: isOneEnded(index) ? 'one' : 'both',
@@ -183,6 +184,10 @@ export function readPinout(
     answered: findings.answered,
   };
 }
+
+/** The column that is to name the near end of a wire. */
+const nearField = (fields: ReadonlySet<PinoutField>): PinoutField =>
+  (['fromCavity', 'from'] as const).find((field) => fields.has(field)) ?? 'fromConnector';
 
 /** Whether all of a sheet can be taken: no problem and no open question. */
 export const importable = (reading: PinoutReading): boolean =>

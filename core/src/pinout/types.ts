@@ -17,6 +17,7 @@ export const PINOUT_FIELDS = [
   'sizeAwg',
   'colour',
   'stripe',
+  'wire',
   'conductor',
   'strands',
   'jacket',

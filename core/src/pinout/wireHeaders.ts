@@ -18,6 +18,8 @@ export const WIRE_FORMS = {
     'number',
     'stromkreis',
     'leitung',
+    'ltg',
+    'leitungsnr',
     'leitungsnummer',
     'ltg nr',
     'conductor no',

@@ -13,6 +13,7 @@ import {
 import { bad, readConductor, readJacket, readNumber, saysNothing } from './cells.ts';
 import type { Findings } from './findings.ts';
 import type { ListLine } from './lines.ts';
+import { splitWire } from './splitWire.ts';
 import { readSize, settledSize, sizeFromBoth, sizeOptions, type SizeReading } from './sizes.ts';
 import type { CellOutcome, PinoutField, SizeBasis } from './types.ts';
 
@@ -24,6 +25,9 @@ function colourText({ cells }: ListLine): string {
   const { colour = '', stripe = '' } = cells;
   return saysNothing(stripe) ? (saysNothing(colour) ? '' : colour) : `${saysNothing(colour) ? '' : colour}/${stripe}`;
 }
+
+/** Columns that hold a colour. */
+const HAS_COLOUR: readonly PinoutField[] = ['colour', 'stripe', 'wire'];
 
 /** What the colours of a sheet are written in, as far as that is known or was said. */
 export interface ColoursSaid {
@@ -45,7 +49,9 @@ const typedColour = (text: string): WireColour | undefined => {
 export function judgeColours(lines: readonly ListLine[], findings: Findings): ColoursSaid {
   const texts = lines.map(colourText).filter((text) => text !== '');
   const judged = judgeColourSystem(texts);
-  const bare = lines.filter((line) => !line.columns.has('colour') && !findings.openAs('column:', line));
+  const bare = lines.filter(
+    (line) => !HAS_COLOUR.some((field) => line.columns.has(field)) && !findings.openAs('column:', line),
+  );
   const without =
     bare.length > 0 &&
     findings.ask(
@@ -88,7 +94,7 @@ function colourOf(
   const text = colourText(line);
   if (text === '') {
     if (said.without || findings.answer('blank:colour') === 'natural') return { ok: true, value: { base: 'natural' } };
-    if (!line.columns.has('colour')) return { ok: 'ask' };
+    if (!HAS_COLOUR.some((field) => line.columns.has(field))) return { ok: 'ask' };
     if (findings.isOpen('blank:colour', line)) return { ok: 'ask' };
     return bad('The colour is missing.', 'Give it, or write “same” where it is as above.');
   }
@@ -162,7 +168,7 @@ function sizeOf(line: ListLine, findings: Findings, blame: Blame): WireSize | un
   const said = sizeSaid(line);
   if (!said) {
     if (findings.isOpen('blank:size', line)) return undefined;
-    const [field] = (['size', 'sizeMm2', 'sizeAwg'] as const).filter((one) => line.columns.has(one));
+    const [field] = (['size', 'sizeMm2', 'sizeAwg', 'wire'] as const).filter((one) => line.columns.has(one));
     if (field === undefined) return sizeOfAll(line, findings);
     return blame(field, 'The wire size is missing.', 'Give it, or write “same” where it is as above.');
   }
@@ -200,6 +206,13 @@ export function wireOf(
   blame: Blame,
 ): WireSpec | undefined {
   const { jacket = '', wall = '', conductor = '', strands = '', outerDiameter = '' } = line.cells;
+  const { wire } = line.cells;
+  if (wire !== undefined && !saysNothing(wire) && !splitWire(wire))
+    return blame(
+      'wire',
+      `“${wire}” does not read as a colour and a size.`,
+      'Write it as red 2.5 mm², or in two columns.',
+    );
   const size = sizeOf(line, findings, blame);
   const colour = colourOf(line, said, findings);
   const jacketRead = readJacket(saysNothing(jacket) ? '' : jacket, saysNothing(wall) ? '' : wall);

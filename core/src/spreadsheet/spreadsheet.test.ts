@@ -72,6 +72,18 @@ describe('separated text', () => {
     ],
     ['a line that names its separator', 'sep=|\nCav|Wire\n1|red', [[], ['Cav', 'Wire'], ['1', 'red']]],
   ])('%s', (_name, text, rows) => expect(readSeparated(text)).toEqual(rows));
+  it('two signs for "as above" in a line are no quoted cell, wherever the line has the cells that it should have', () => {
+    expect(readSeparated('a;b;c;d\n1;2;3;4\n";2;";5\n";";3;4')).toEqual([
+      ['a', 'b', 'c', 'd'],
+      ['1', '2', '3', '4'],
+      ['"', '2', '"', '5'],
+      ['"', '"', '3', '4'],
+    ]);
+    expect(readSeparated('a;b;c\n1;";2;";3')).toEqual([
+      ['a', 'b', 'c'],
+      ['1', ';2;', '3'],
+    ]);
+  });
   it('each row is of the line on which it begins, over quoted line breaks and after a declared separator', () => {
     const lines = (text: string) => readSeparatedLines(text).lines;
     expect(lines('a,b\n"one\ntwo\r\nthree",2\n\n3,4')).toEqual([1, 2, 5, 6]);

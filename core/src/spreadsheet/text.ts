@@ -81,6 +81,12 @@ function closingOf(text: string, open: number): number {
   return -1;
 }
 
+/** Cells of the line that a place is on, if none of its quotation marks holds any together. */
+function cellsOfLine(text: string, at: number, delimiter: string): number {
+  const end = text.indexOf('\n', at);
+  return text.slice(text.lastIndexOf('\n', at) + 1, end < 0 ? undefined : end).split(delimiter).length;
+}
+
 /**
  * A lone quotation mark as a whole cell means "as above" and opens no quoted cell: it is doubled, so that it is read as
  * itself. A cell that opens with its separator and closes on its own line is a quoted one all the same.
@@ -88,6 +94,8 @@ function closingOf(text: string, open: number): number {
 function doubleDittos(text: string, delimiter: string): string {
   const ends = (sign: string | undefined): boolean =>
     sign === undefined || sign === delimiter || sign === '\n' || sign === '\r';
+  const [head = ''] = text.split('\n').filter((line) => line.includes(delimiter));
+  const usual = head.split(delimiter).length;
   const parts: string[] = [];
   let copied = 0;
   let atStart = true;
@@ -96,7 +104,11 @@ function doubleDittos(text: string, delimiter: string): string {
     if (atStart && sign === '"') {
       const close = closingOf(text, at);
       const content = text.slice(at + 1, close === -1 ? undefined : close);
-      const quoted = close !== -1 && ends(text[close + 1]) && !content.includes('\n') && content.trim() !== '';
+      // Between two signs that mean "as above" stand whole cells, where the line has as many as it should have.
+      const between =
+        content.startsWith(delimiter) && content.endsWith(delimiter) && cellsOfLine(text, at, delimiter) === usual;
+      const quoted =
+        close !== -1 && ends(text[close + 1]) && !content.includes('\n') && content.trim() !== '' && !between;
       if (ends(text[at + 1]) && !quoted) {
         parts.push(text.slice(copied, at), '""""');
         copied = at + 1;

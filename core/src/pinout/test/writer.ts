@@ -24,8 +24,6 @@ export interface Style {
   readonly noise: readonly (readonly [at: number, what: number])[];
   readonly title: boolean;
   readonly blankConnectors: boolean;
-  /** Lists side by side, two of them. */
-  readonly beside: boolean;
 }
 
 const IEC: Partial<Record<ColourName, string>> = { black: 'BK', brown: 'BN', red: 'RD', orange: 'OG', yellow: 'YE', green: 'GN', blue: 'BU', violet: 'VT', grey: 'GY', white: 'WH', pink: 'PK' }; // prettier-ignore
@@ -194,10 +192,9 @@ const style: fc.Arbitrary<Style> = fc.record({
   noise: fc.array(fc.tuple(fc.nat({ max: 11 }), fc.nat({ max: NOISE.length })), { maxLength: 5 }),
   title: fc.boolean(),
   blankConnectors: fc.boolean(),
-  beside: fc.constant(false),
 });
 
-const wiresIn = (of: Style): fc.Arbitrary<readonly Known[]> =>
+const wiresIn = (of: Style, after = 0): fc.Arbitrary<readonly Known[]> =>
   fc
     .array(
       fc.record({
@@ -215,25 +212,71 @@ const wiresIn = (of: Style): fc.Arbitrary<readonly Known[]> =>
         const gauge = GAUGES[size % GAUGES.length] ?? '16';
         const isGauge = of.sizes === 'awg' || of.sizes === 'bare';
         const isPlace = /^(?:SP|GND)/.test(far);
-        const number = `${of.heads === 'short' ? 'W' : ''}${101 + index}`;
+        const number = `${of.heads === 'short' ? 'W' : ''}${101 + after + index}`;
         // A ground in two columns has no cavity: such a far end stands in one.
         const to: Known['to'] =
           of.ends === 'one'
             ? ['Far end not known', number]
             : isPlace && of.ends === 'joint'
               ? [far, number]
-              : [isPlace ? 'X51' : far, String(index + 1)];
+              : [isPlace ? 'X51' : far, String(after + index + 1)];
         return {
           number,
           words,
           size: isGauge ? `awg${gauge}` : metric,
           sizeSaid: { 'mm²': `${metric} mm²`, comma: `${comma} mm²`, awg: `${gauge} AWG`, bare: gauge }[of.sizes],
           colour: stripe === null || stripe === base ? [base] : [base, stripe],
-          from: [connector, String(index + 1)],
+          from: [connector, String(after + index + 1)],
           to,
         };
       }),
     );
 
+/** How far the figures of a second list are from those of the first. */
+const AFTER = 20;
+const both = (one: Written, other: Written, rows: string[][]): Written => ({
+  rows,
+  wires: [...one.wires, ...other.wires],
+  answers: { ...one.answers, ...other.answers },
+  leftOut: one.leftOut + other.leftOut,
+  empty: one.empty + other.empty,
+});
+
+/** Two lists of one sheet, the second below the first, under headers of its own. */
+const below = ([one, other]: readonly [Written, Written]): Written =>
+  both(one, other, [...one.rows, [], ...other.rows]);
+
+/** Two lists of one sheet side by side, with nothing between or a blank column. */
+const beside = ([one, other]: readonly [Written, Written], gap: number): Written => {
+  const width = Math.max(...one.rows.map((row) => row.length)) + gap;
+  const high = Math.max(one.rows.length, other.rows.length);
+  const rows = Array.from({ length: high }, (_, at) => {
+    const left = one.rows[at] ?? [];
+    return [...left, ...Array.from({ length: width - left.length }, () => ''), ...(other.rows[at] ?? [])];
+  });
+  return both(one, other, rows);
+};
+
+const single = style.chain((of) => wiresIn(of).map((wires) => write(wires, of)));
+const two = (first: Style, second: Style): fc.Arbitrary<readonly [Written, Written]> =>
+  fc
+    .tuple(wiresIn(first), wiresIn(second, AFTER))
+    .map(([one, other]) => [write(one, first), write(other, second)] as const);
+
 /** A sheet of any sort, with noise of every sort in it. */
-export const written: fc.Arbitrary<Written> = style.chain((of) => wiresIn(of).map((wires) => write(wires, of)));
+export const written: fc.Arbitrary<Written> = fc.oneof(
+  { weight: 3, arbitrary: single },
+  {
+    weight: 1,
+    // Other headers, so that it is another list; the colours of a sheet are of one system.
+    arbitrary: style.chain((of) => two(of, { ...of, heads: of.heads === 'german' ? 'short' : 'german' }).map(below)),
+  },
+  {
+    weight: 1,
+    arbitrary: fc.tuple(style, fc.nat({ max: 1 })).chain(([of, gap]) => {
+      // Lists side by side have the same columns, and each of them one end.
+      const first: Style = { ...of, ends: 'one', order: [], noise: [], title: false };
+      return two(first, first).map((pair) => beside(pair, gap));
+    }),
+  },
+);

@@ -16,6 +16,7 @@ export const FIELD_WORDS: Record<PinoutField, string> = {
   sizeAwg: 'Wire size, gauge',
   colour: 'Colour',
   stripe: 'Stripe colour',
+  wire: 'Colour and size in one',
   conductor: 'Stranded or solid',
   strands: 'Number of strands',
   jacket: 'Jacket',
