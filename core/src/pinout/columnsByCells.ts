@@ -95,7 +95,7 @@ export function unknownField(column: ColumnSeen, findings: Findings): PinoutFiel
   const hasFar = others.some((field) => field !== null && field.startsWith('to'));
   const mayBe: readonly (readonly [PinoutField, boolean])[] = [
     ['from', !hasNear && most(cells, isJoint)],
-    ['to', hasNear && !hasFar && most(cells, isJoint)],
+    ['to', !hasFar && most(cells, isJoint)],
     ['fromCavity', !hasNear && most(cells, isCavity) && differ(cells)],
     ['number', !others.includes('number') && most(cells, isNumber) && differ(cells)],
     ['colour', !hasAny(others, ['colour', 'wire']) && most(cells, isColour)],

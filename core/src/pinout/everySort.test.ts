@@ -259,6 +259,65 @@ Circuit | From | To | Size mm2 | Colour
       '7-3 Circuit 7-3 1 red SP1.7-X32.2',
     ],
   },
+  'a title that names no connector: “plug of the loom”': {
+    sheet: `
+Plug of the lamp loom |||
+Pin | Circuit | Colour | mm² | To
+1 | 11 | RD | 1 | X32-1`,
+    asks: ['from'],
+    answers: { from: 'X31' },
+    lines: [H, H, C],
+    circuits: ['11 Circuit 11 1 red X31.1-X32.1'],
+  },
+  'a second list under headers of its own': {
+    sheet: `
+Connector X10
+Cav | Ckt | Color | mm2
+1 | 31 | BK | 1
+
+Connector X11
+Pin | mm2 | Colour | Wire no | Function
+1 | 1 | RD | 71 | Lamp`,
+    asks: ['to'],
+    answers: { to: '?' },
+    lines: [H, H, C, H, H, C],
+    circuits: ['31 Circuit 31 1 black X10.1-Far-end-not-known.31', '71 Lamp 1 red X11.1-Far-end-not-known.71'],
+  },
+  'a column of unknown header that looks like what the list is without': {
+    sheet: `
+Point | Circuit | Colour | Size | Zielpunkt am Bauteil
+C1-1 | 11 | RD | 1.0 | L1-2
+C1-2 | 12 | BK | 1.0 | GND1`,
+    asks: ['column:0', 'column:4'],
+    answers: { 'column:0': 'from', 'column:4': 'to' },
+    lines: [H, C, C],
+    circuits: ['11 Circuit 11 1 red C1.1-L1.2', '12 Circuit 12 1 black C1.2-GND1.12'],
+  },
+  'colour and size in one cell': {
+    sheet: `
+Circuit | From | To | Wire
+1 | X1-1 | X2-1 | RD/BK 1.5
+2 | X1-2 | X2-2 | 2.5 mm² BN
+3 | X1-3 | X2-3 | BU (18 AWG)`,
+    asks: [],
+    answers: {},
+    lines: [H, C, C, C],
+    circuits: [
+      '1 Circuit 1 1.5 red/black X1.1-X2.1',
+      '2 Circuit 2 2.5 brown X1.2-X2.2',
+      '3 Circuit 3 awg18 blue X1.3-X2.3',
+    ],
+  },
+  'what the application itself says of a terminal and a seal is read': {
+    sheet: `
+Circuit | From | To | Size mm2 | Colour | Terminal | Seal
+1 | X1-1 | X2-1 | 1 | RD | round pin size 12 | wire seal
+2 | X1-2 | X2-2 | 1 | BK | 1.5 mm terminal | no seal`,
+    asks: [],
+    answers: {},
+    lines: [H, C, C],
+    circuits: ['1 Circuit 1 1 red X1.1-X2.1', '2 Circuit 2 1 black X1.2-X2.2'],
+  },
   'titles, notes, a legend and a footer are no circuits': {
     sheet: `
 Loader boom loom, sheet 2 of 4 ||||

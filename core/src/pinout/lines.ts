@@ -33,14 +33,15 @@ const REPEATED: ReadonlySet<PinoutField> = new Set(['fromConnector']);
 function connectorOfHeading(text: string, known: readonly string[]): string | undefined {
   const plain = text.trim();
   const named = known.find((name) => name.toLowerCase() === plain.toLowerCase());
-  return (
-    named ??
-    /^(?:connector|conn\.?|plug|housing|stecker|steckverbinder)\s*:?\s+([^\s:,(]+)/i.exec(plain)?.[1] ??
-    /\b(?:connector|plug|stecker|steckverbinder)\s+([A-Za-z]*\d[\w.-]*)/i.exec(plain)?.[1] ??
+  const said =
+    /\b(?:connector|conn\.?|plug|housing|stecker|steckverbinder)\s*:?\s+([^\s:,(]+)/i.exec(plain)?.[1] ??
     // A name by itself, as connectors are called: X32, P104.
-    /^([A-Z]{1,3}[-.]?\d{1,4}[A-Za-z]?)(?:\s*\(\d+[- ]?(?:way|pin|pol)s?\))?$/.exec(plain)?.[1]
-  );
+    /^([A-Z]{1,3}[-.]?\d{1,4}[A-Za-z]?)(?:\s*\(\d+[- ]?(?:way|pin|pol)s?\))?$/.exec(plain)?.[1];
+  return named ?? (said !== undefined && isName(said) ? said : undefined);
 }
+
+/** Whether a word is a name of a connector and no common word: it has a figure, or capitals alone. */
+const isName = (word: string): boolean => /\d/.test(word) || /^[A-Z]{1,5}$/.test(word);
 
 const filledOf = (row: readonly string[]): string[] => row.map((cell) => cell.trim()).filter((cell) => cell !== '');
 

@@ -56,6 +56,21 @@ describe('the command that reads a pinout', () => {
       sum: { leftOut: 2, circuit: 2, empty: 1 },
     });
   });
+  it('reads a sheet without headers once it is told what its columns hold', () => {
+    const path = file('n.csv', '1,301,RD,1.5,X2-1\n2,302,BK,1.5,X2-2');
+    const columns = ['0=fromCavity', '1=number', '2=colour', '3=size', '4=to'].flatMap((column) => [
+      '--column',
+      column,
+    ]);
+    const { status, stdout } = run([path, '--header', '0', ...columns, '--answer', 'from=X9']);
+    expect(status).toBe(0);
+    expect(JSON.parse(stdout)).toMatchObject({
+      circuits: [
+        { number: '301', from: { nodeId: 'X9', cavity: '1' }, to: { nodeId: 'X2', cavity: '1' } },
+        { number: '302' },
+      ],
+    });
+  });
   it('reads against a harness, whose cavities count', () => {
     const { status, stderr } = run([
       file('b.csv', LINES.replace('X31-1', 'X31-99')),
@@ -71,6 +86,13 @@ describe('the command that reads a pinout', () => {
     ['no sheet', ['e.bin', '\u0000\u0001'], [], 'SHEET', /control characters/],
     ['a sheet that is not in it', ['f.csv', LINES], ['--sheet', 'X9'], 'USAGE', /no sheet \\"X9\\"/],
     ['an answer without a key', ['g.csv', LINES], ['--answer', 'awg'], 'USAGE', /--answer is \\"awg\\"/],
+    [
+      'a column that holds nothing known',
+      ['i.csv', LINES],
+      ['--column', '0=weight'],
+      'USAGE',
+      /--column is \\"0=weight\\"/,
+    ],
     ['a header that is no line', ['h.csv', LINES], ['--header', 'two'], 'USAGE', /--header is \\"two\\"/],
   ] as const)('%s: ends with 2 and an error object on standard error', (_name, [name, content], args, code, text) => {
     const { status, stdout, stderr } = run([file(name, content), ...args]);

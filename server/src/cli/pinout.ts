@@ -1,12 +1,20 @@
 import { readFileSync } from 'node:fs';
 import { basename } from 'node:path';
 import { parseArgs } from 'node:util';
-import { importable, likeliestSheet, readPinout, type PinoutHarness, type PinoutReading } from '@mendum/core/pinout';
+import {
+  importable,
+  likeliestSheet,
+  PINOUT_FIELDS,
+  readPinout,
+  type PinoutField,
+  type PinoutHarness,
+  type PinoutReading,
+} from '@mendum/core/pinout';
 import { readJobFile } from '@mendum/core/interchange';
 import { readSheetFile, SheetRefused } from '@mendum/core/spreadsheet';
 
 const USAGE =
-  'npm run -s pinout -- sheet.csv|.tsv|.xlsx [--sheet name] [--harness job.json] [--header line] [--answer key=value]...';
+  'npm run -s pinout -- sheet.csv|.tsv|.xlsx [--sheet name] [--harness job.json] [--header line] [--column index=field]... [--answer key=value]...';
 const EMPTY: PinoutHarness = { nodes: [], runs: [], circuits: [] };
 
 function refuse(code: string, message: string, hint: string, more: object = {}): void {
@@ -24,11 +32,23 @@ const answersIn = (given: readonly string[]): Readonly<Record<string, string>> =
     }),
   );
 
+/** What columns hold, by their index as it is printed: `2=toCavity`, or `2=` to leave it out. @throws Error naming one that is none */
+const columnsIn = (given: readonly string[]): Readonly<Record<number, PinoutField | null>> =>
+  Object.fromEntries(
+    given.map((said): [number, PinoutField | null] => {
+      const [, index, field = ''] = /^(\d+)=(\w*)$/.exec(said) ?? [];
+      const known = PINOUT_FIELDS.find((one) => one === field);
+      if (index === undefined || (known === undefined && field !== ''))
+        throw new Error(`--column is "${said}": it is a column's index, =, and one of ${PINOUT_FIELDS.join(', ')}.`);
+      return [Number(index), known ?? null];
+    }),
+  );
+
 /** What the sheet is taken for, what became of its lines, and their sum. */
 const taken = ({ colours, lists, lines, columns, answered }: PinoutReading): object => ({
   colours: colours.system,
   lists,
-  columns: columns.map(({ letter, header, field }) => ({ letter, header, field })),
+  columns: columns.map(({ index, letter, header, field }) => ({ index, letter, header, field })),
   sum: Object.fromEntries(
     [...new Set(lines.map(({ outcome }) => outcome))].map((outcome) => [
       outcome,
@@ -49,6 +69,7 @@ async function main(): Promise<void> {
       readonly sheet?: string;
       readonly harness?: string;
       readonly header?: string;
+      readonly column?: string[];
       readonly answer?: string[];
     };
     readonly positionals: readonly string[];
@@ -58,6 +79,7 @@ async function main(): Promise<void> {
       sheet: { type: 'string' },
       harness: { type: 'string' },
       header: { type: 'string' },
+      column: { type: 'string', multiple: true },
       answer: { type: 'string', multiple: true },
     },
   });
@@ -76,7 +98,11 @@ async function main(): Promise<void> {
   const header = values.header === undefined ? undefined : Number(values.header) - 1;
   if (header !== undefined && !(Number.isInteger(header) && header >= -1))
     throw new Error(`--header is "${values.header ?? ''}": it is the line of the headers, or 0 where there are none.`);
-  const reading = readPinout(sheet, harness, { headerRow: header, answers: answersIn(values.answer ?? []) });
+  const reading = readPinout(sheet, harness, {
+    headerRow: header,
+    columns: columnsIn(values.column ?? []),
+    answers: answersIn(values.answer ?? []),
+  });
   if (!importable(reading))
     refuse(
       'PINOUT',
