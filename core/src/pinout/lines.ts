@@ -116,7 +116,7 @@ export function linesOf(sheet: readonly (readonly string[])[], around: Around, f
     if (at < fromRow || at >= toRow) return;
     const filled = filledOf(part(row));
     if (filled.length === 0) return;
-    const text = filled.join(' ');
+    const text = filled.join(' · ');
     const here: At = { line: lineOf(at), list: index };
     const leave = (why: string): void => findings.tell(here, 'leftOut', text, why);
     if (at === headerRow) return leave('the headers');

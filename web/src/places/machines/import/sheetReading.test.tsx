@@ -50,7 +50,7 @@ describe('a sheet before anything of it is imported', () => {
     expect(within(taken).getByText(/above the headers/)).toBeTruthy();
     const size = screen.getByRole('group', { name: /^What is size “20”/ });
     expect(size.textContent).toContain('Lines 3 and 4');
-    expect(size.textContent).toContain('1 11 SW 20 Lamp left');
+    expect(size.textContent).toContain('1 · 11 · SW · 20 · Lamp left');
     expect(screen.queryByText(/circuits? read/)).toBeNull();
   });
   it('answered one by one, by a tap or in writing, it comes to its circuits; an answer can be taken back', async () => {
