@@ -4,25 +4,32 @@ import type { ConnectorFace, Direction, FaceView, LatchDirection, SeenCavity } f
 /** Quarter turns clockwise from latch up. */
 const TURNS: Record<LatchDirection, number> = { up: 0, right: 1, down: 2, left: 3 };
 
-/** One quarter turn clockwise, y down. */
-const quarter = ({ x, y }: { x: number; y: number }): { x: number; y: number } => ({ x: -y, y: x });
-
-function turned(place: { x: number; y: number }, turns: number): { x: number; y: number } {
-  let at = place;
-  for (let i = 0; i < turns; i += 1) at = quarter(at);
+/** Turned clockwise, y down; quarter turns come out exact. */
+function turned({ x, y }: { x: number; y: number }, deg: number): { x: number; y: number } {
+  const quarters = (((deg / 90) % 4) + 4) % 4;
+  const [cos, sin] = Number.isInteger(quarters)
+    ? ([
+        [1, 0],
+        [0, 1],
+        [-1, 0],
+        [0, -1],
+      ][quarters] as [number, number])
+    : [Math.cos((deg * Math.PI) / 180), Math.sin((deg * Math.PI) / 180)];
+  const at = { x: x * cos - y * sin, y: x * sin + y * cos };
   return { x: at.x === 0 ? 0 : at.x, y: at.y === 0 ? 0 : at.y };
 }
 
 /**
- * The cavities as they are seen in a view. From the other side than the described one everything is mirrored left to
- * right; then the connector is turned so that its latch points as it is held. Numbers belong to cavities: they never
- * change with the view.
+ * The cavities as they are seen in a view. The connector is turned so that its latch, key, rib or notch is up; from the
+ * other side than the described one everything is mirrored about that axis, so that the latch stays where it is; then it
+ * is turned so that its latch points as it is held. Numbers belong to cavities: they never change with the view.
  */
 export const seenCavities = (face: ConnectorFace, view: FaceView): SeenCavity[] =>
-  cavitiesOf(face).map(({ cavity, x, y }) => ({
-    cavity,
-    ...turned({ x: view.side === (face.describedFrom ?? 'mating') ? x : -x, y }, TURNS[view.latch]),
-  }));
+  cavitiesOf(face).map(({ cavity, ...place }) => {
+    const { x, y } = turned(place, -(face.latchDeg ?? 0));
+    const isDescribed = view.side === (face.describedFrom ?? 'mating');
+    return { cavity, ...turned({ x: isDescribed ? x : -x, y }, 90 * TURNS[view.latch]) };
+  });
 
 /**
  * The same view from the other side, with the latch still where it points: left and right, or above and below, change

@@ -1,6 +1,7 @@
 import Joi from 'joi';
 import {
   FACE_SIDES,
+  GAPS,
   IDENTITY_TEXTS,
   LATCHES,
   LOCK_FAMILIES,
@@ -78,6 +79,7 @@ const cavityLayoutSchema = variants<CavityLayout, 'kind'>('kind', {
           shape<LayoutOf<'round'>['rings'][number]>({
             count: needed(count),
             startDeg: Joi.number().min(-360).max(360),
+            missing: Joi.array().items(gridIndex).max(400),
           }),
         )
         .min(1)
@@ -100,25 +102,43 @@ const cavityLayoutSchema = variants<CavityLayout, 'kind'>('kind', {
   }),
 });
 
-type InRows = Extract<Numbering, { readonly kind: 'rowWise' | 'columnWise' | 'snake' }>;
+type NumberedAs<K> = Extract<Numbering, { readonly kind: K }>;
 const firstNumber = Joi.number().integer().min(0).max(9999);
-const inRows = (kind: InRows['kind']): Joi.ObjectSchema =>
-  shape<InRows>({ kind: needed(oneOf([kind])), first: firstNumber, fromRight: flag });
+const counting = {
+  fromRight: flag,
+  fromBottom: flag,
+  anticlockwise: flag,
+  fromInside: flag,
+  gaps: oneOf(GAPS),
+};
+const skippedLetters = Joi.array()
+  .items(Joi.string().pattern(/^[A-Z]$/, 'one capital letter'))
+  .max(25);
+const IN_ROWS = ['rowWise', 'columnWise', 'snake', 'columnSnake'] as const;
+const inRows = (kind: (typeof IN_ROWS)[number]): Joi.ObjectSchema =>
+  shape<NumberedAs<(typeof IN_ROWS)[number]>>({ kind: needed(oneOf([kind])), first: firstNumber, ...counting });
 const numberingSchema = variants<Numbering, 'kind'>('kind', {
   rowWise: inRows('rowWise'),
   columnWise: inRows('columnWise'),
   snake: inRows('snake'),
-  rowFirsts: shape<Extract<Numbering, { readonly kind: 'rowFirsts' }>>({
+  columnSnake: inRows('columnSnake'),
+  rowFirsts: shape<NumberedAs<'rowFirsts'>>({
     kind: needed(oneOf(['rowFirsts'])),
-    firsts: needed(Joi.array().items(firstNumber).min(1).max(40)),
-    fromRight: flag,
+    firsts: needed(Joi.array().items(firstNumber, cavityText).min(1).max(40)),
+    ...counting,
   }),
-  letters: shape<Extract<Numbering, { readonly kind: 'letters' }>>({
-    kind: needed(oneOf(['letters'])),
-    skip: Joi.array()
-      .items(Joi.string().pattern(/^[A-Z]$/, 'one capital letter'))
-      .max(25),
-    fromRight: flag,
+  letters: shape<NumberedAs<'letters'>>({ kind: needed(oneOf(['letters'])), skip: skippedLetters, ...counting }),
+  letterRows: shape<NumberedAs<'letterRows'>>({
+    kind: needed(oneOf(['letterRows'])),
+    skip: skippedLetters,
+    first: firstNumber,
+    byColumn: flag,
+    ...counting,
+  }),
+  named: shape<NumberedAs<'named'>>({
+    kind: needed(oneOf(['named'])),
+    names: needed(Joi.array().items(cavityText).min(1).max(400)),
+    ...counting,
   }),
 });
 
@@ -127,11 +147,12 @@ export const faceSchema = named(
   'face',
   shape<ConnectorFace>({
     describedFrom: oneOf(FACE_SIDES),
+    latchDeg: Joi.number().min(0).max(360),
     layout: needed(cavityLayoutSchema),
     numbering: needed(numberingSchema),
     renamed: Joi.object().pattern(cavityName, cavityText),
   }),
-  'Where the cavities lie and how they are numbered, on the side it is described from, latch up.',
+  'Where the cavities lie and how they are numbered, on the side it is described from, as it is held there.',
 );
 
 const identityText = Joi.string().trim().min(1).max(60);

@@ -47,7 +47,7 @@ export function NewHarness({ onClose }: { readonly onClose: () => void }) {
   const sameMachine = known.find((one) => one.machine.toLowerCase() === typed.machine.trim().toLowerCase());
   const faces = new Map(
     (reading?.newConnectors ?? []).flatMap(({ name }): [string, ConnectorFace][] => {
-      const made = faceOf({ ...NEW_FACE, ...(rowsOf[name] ?? {}) });
+      const made = faceOf({ ...NEW_FACE, way: { kind: 'rowWise' }, ...(rowsOf[name] ?? {}) });
       return made.ok ? [[name, made.face]] : [];
     }),
   );
