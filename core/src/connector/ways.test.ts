@@ -9,7 +9,9 @@ const grid = (...lines: readonly string[]): Rows => ({
   kind: 'rows',
   rows: lines.length,
   columns: lines[0]?.length ?? 0,
-  missing: lines.flatMap((line, row) => [...line].flatMap((sign, column) => (sign === '-' ? [{ row, column }] : []))),
+  missing: lines.flatMap((line, row) =>
+    Array.from(line).flatMap((sign, column) => (sign === '-' ? [{ row, column }] : [])),
+  ),
 });
 /** What is marked in each place, row by row. */
 const drawn = ({ layout, numbering }: Pick<ConnectorFace, 'layout' | 'numbering'>): string[] => {

@@ -61,7 +61,7 @@ function numberingOf(
     ...(fromRight ? { fromRight } : {}),
     ...(fromBottom ? { fromBottom } : {}),
     ...(gaps === undefined ? {} : { gaps }),
-  } as Numbering;
+  };
 }
 
 /** Another corner is as unusual as so many other kinds. */

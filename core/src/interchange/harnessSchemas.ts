@@ -114,9 +114,9 @@ const counting = {
 const skippedLetters = Joi.array()
   .items(Joi.string().pattern(/^[A-Z]$/, 'one capital letter'))
   .max(25);
-const IN_ROWS = ['rowWise', 'columnWise', 'snake', 'columnSnake'] as const;
-const inRows = (kind: (typeof IN_ROWS)[number]): Joi.ObjectSchema =>
-  shape<NumberedAs<(typeof IN_ROWS)[number]>>({ kind: needed(oneOf([kind])), first: firstNumber, ...counting });
+type InRows = 'rowWise' | 'columnWise' | 'snake' | 'columnSnake';
+const inRows = (kind: InRows): Joi.ObjectSchema =>
+  shape<NumberedAs<InRows>>({ kind: needed(oneOf([kind])), first: firstNumber, ...counting });
 const numberingSchema = variants<Numbering, 'kind'>('kind', {
   rowWise: inRows('rowWise'),
   columnWise: inRows('columnWise'),

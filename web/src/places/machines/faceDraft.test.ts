@@ -39,7 +39,7 @@ describe('a face as it is typed', () => {
     ['free places', { layout: 'free', places: '0 0\n1,5 0' }, '1 2'],
     ['a key at an angle', { rows: '1', columns: '2', way: { kind: 'rowWise' }, latch: 'angle', latchDeg: '37' }, '1 2'],
   ] as const)('%s', (_name, part, cavities) => {
-    const result = faceOf({ ...NEW_FACE, ...part } as FaceDraft);
+    const result = faceOf({ ...NEW_FACE, ...part });
     expect(result.ok ? asSeen(result.face) : result.why).toBe(cavities);
     if (result.ok) expect(faceOf(faceDraftOf(result.face))).toEqual(result);
   });
@@ -60,7 +60,7 @@ describe('a face as it is typed', () => {
     [{ rows: '1', columns: '2', latch: 'angle', latchDeg: '360' }, /angle of the latch/],
     [{ rows: '1', columns: '2', way: { kind: 'rowWise' }, renamed: { 1: '2' } }, /2/],
   ] as const)('%o says what is wrong', (part, why) => {
-    const result = faceOf({ ...NEW_FACE, ...part } as FaceDraft);
+    const result = faceOf({ ...NEW_FACE, ...part });
     expect(result.ok ? '' : result.why).toMatch(why);
   });
 });

@@ -119,7 +119,7 @@ export function faceDraftOf(face: ConnectorFace | undefined): FaceDraft {
 const listed = (text: string): string[] => text.split(/[,;\s]+/).filter((part) => part !== '');
 
 /** Names as they are typed: one after the other, or in stretches such as 1-5. */
-export const namesIn = (text: string): string[] =>
+const namesIn = (text: string): string[] =>
   listed(text).flatMap((part) => {
     const [, from, to] = /^(\d{1,3})[-–](\d{1,3})$/.exec(part) ?? [];
     const [first, last] = [Number(from), Number(to)];
