@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { cavitiesOf, type ConnectorFace } from '@mendum/core/connector';
-import { faceDraftOf, faceOf, NEW_FACE, type FaceDraft } from './faceDraft.ts';
+import { faceDraftOf, faceOf, NEW_FACE } from './faceDraft.ts';
 
 /** The names in the order of reading: row by row, ring by ring. */
 const asSeen = (face: ConnectorFace): string =>
