@@ -49,7 +49,7 @@ function isOne(number: string, group: Group, all: string | undefined, findings: 
   const answer = findings.ask(
     {
       key: `number:${number}`,
-      asks: `${number} stands ${group.length === 2 ? 'twice' : `${group.length} times`}. What are these lines?`,
+      asks: `${number} is on ${group.length === 2 ? 'two' : group.length} lines. What are they?`,
       options: mayBeOne ? [ONE, OWN] : [OWN],
     },
     group.map(({ line }) => line),
@@ -138,10 +138,10 @@ export function joined(reads: readonly Read[], joining: Joining): Wire[] {
       ? findings.ask(
           {
             key: 'numbers',
-            asks: `${twice.length} circuit numbers stand twice: ${twice
+            asks: `${twice.length} circuit numbers are on two lines each: ${twice
               .slice(0, 4)
               .map(([one]) => one?.part.number ?? '')
-              .join(', ')}${twice.length > 4 ? ' …' : ''}. What are their lines?`,
+              .join(', ')}${twice.length > 4 ? ' …' : ''}. What are those lines?`,
             options: [ONE, OWN, EACH],
           },
           twice.flat().map(({ line }) => line),
