@@ -19,13 +19,14 @@ import { Button } from '../ui/button.tsx';
 import { CavityList } from './CavityList.tsx';
 import { CircuitWay } from './CircuitWay.tsx';
 import { FaceDrawing } from './FaceDrawing.tsx';
+import { useKeptView } from './keptView.ts';
 
 interface ConnectorViewProps {
   readonly node: HarnessNode & { readonly face: ConnectorFace };
   readonly circuits: readonly Circuit[];
   readonly nodeName: (nodeId: string) => string;
   /** The harness that it is on, to show the way of what is picked. */
-  readonly harness?: Pick<Harness, 'nodes' | 'runs'> | undefined;
+  readonly harness?: Pick<Harness, 'id' | 'nodes' | 'runs'> | undefined;
   /** The cavity that is picked to begin with. */
   readonly startCavity?: string | undefined;
 }
@@ -118,7 +119,7 @@ function Release({ node }: { readonly node: HarnessNode }) {
  */
 export function ConnectorView(props: ConnectorViewProps) {
   const { node, circuits } = props;
-  const [view, setView] = useState<FaceView>({ side: 'wire', latch: 'up' });
+  const [view, setView] = useKeptView(`${props.harness?.id ?? ''} ${node.id}`);
   const [picked, setPicked] = useState(props.startCavity);
   const circuitIn = (cavity: string): Circuit | undefined => circuitInCavity(circuits, node.id, cavity);
   const shared = { view, circuitIn, picked, onPick: setPicked };

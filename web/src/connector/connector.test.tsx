@@ -1,15 +1,15 @@
 import { render, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { describe, expect, it } from 'vitest';
+import { beforeEach, describe, expect, it, test } from 'vitest';
 import type { ConnectorFace } from '@mendum/core/connector';
 import { circuitOf } from '../test/job.tsx';
 import { ConnectorView } from './ConnectorView.tsx';
 
 const face: ConnectorFace = { layout: { kind: 'rows', rows: 1, columns: 3 }, numbering: { kind: 'rowWise' } };
-const show = () =>
+const show = (id = 'X1') =>
   render(
     <ConnectorView
-      node={{ id: 'X1', kind: 'connector', name: 'X1', ways: 3, face, lock: 'frontLance' }}
+      node={{ id, kind: 'connector', name: id, ways: 3, face, lock: 'frontLance' }}
       circuits={[circuitOf('1'), circuitOf('2')]}
       nodeName={(id) => id}
     />,
@@ -26,7 +26,27 @@ const order = (name: RegExp): string =>
     .map((one) => one.number)
     .join(' ');
 
+beforeEach(() => localStorage.clear());
+
 describe('a connector in the hand', () => {
+  it('is held as it was last, another as it begins', async () => {
+    const { unmount } = show();
+    await userEvent.click(screen.getByRole('button', { name: 'Turn over to the mating side' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Turn round' }));
+    unmount();
+    show();
+    expect(screen.getByRole('status').textContent).toMatch(/^Mating side.*latch to the right\.$/);
+    show('X2');
+    expect(screen.getAllByRole('status').at(-1)?.textContent).toMatch(/^Wire side.*latch up\.$/);
+  });
+  test.each(['[1]', '{', '{" X1":{"side":"top","latch":"up"}}', '{" X1":{"side":"wire"}}'])(
+    'kept damaged as %s, it begins as ever',
+    (kept) => {
+      localStorage.setItem('mendum.faceViews', kept);
+      show();
+      expect(screen.getByRole('status').textContent).toMatch(/^Wire side.*latch up\.$/);
+    },
+  );
   it('begins on the wire side, mirrored, and says so in words', () => {
     show();
     expect(screen.getByRole('status').textContent).toBe('Wire side: the wires come towards you; latch up.');
