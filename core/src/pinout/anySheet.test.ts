@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
+import { readSheetFile } from '../spreadsheet/index.ts';
 import { importable, readPinout, type PinoutReading } from './index.ts';
 import { asked, circuits, EMPTY } from './test/sheets.ts';
 import { written, type Known, type Written } from './test/writer.ts';
@@ -37,6 +38,52 @@ describe('a sheet of any sort', () => {
         expect([outcome('leftOut'), outcome('empty')]).toEqual([sheet.leftOut, sheet.empty]);
       }),
       { numRuns: 3000 },
+    );
+  });
+
+  /** A file as people save it: a ditto mark stands bare, all else is quoted where it has to be. */
+  const asText = (rows: readonly (readonly string[])[], delimiter: string, newline: string): string =>
+    rows
+      .map((row) =>
+        row
+          .map((cell) =>
+            cell !== '"' && (cell.includes(delimiter) || /["\r\n]/.test(cell))
+              ? `"${cell.replaceAll('"', '""')}"`
+              : cell,
+          )
+          .join(delimiter),
+      )
+      .join(newline);
+  const western = (text: string): Uint8Array => Uint8Array.from(Buffer.from(text, 'latin1'));
+  const ENCODINGS: Readonly<Record<string, (text: string) => Uint8Array>> = {
+    'UTF-8': (text) => new TextEncoder().encode(text),
+    'UTF-8 with its mark': (text) => new TextEncoder().encode(`\uFEFF${text}`),
+    'UTF-16 with its mark': (text) => new Uint8Array(Buffer.from(`\uFEFF${text}`, 'utf16le')),
+    'UTF-16, the other way round': (text) => new Uint8Array(Buffer.from(`\uFEFF${text}`, 'utf16le').swap16()),
+    'UTF-16 without a mark': (text) => new Uint8Array(Buffer.from(text, 'utf16le')),
+    'the Western single-byte set': western,
+  };
+  test.each(Object.keys(ENCODINGS))('is the same out of a file in %s, whatever parts its cells', async (encoding) => {
+    await fc.assert(
+      fc.asyncProperty(
+        written,
+        fc.constantFrom(';', ',', '\t'),
+        fc.constantFrom('\n', '\r\n'),
+        fc.boolean(),
+        async (sheet, delimiter, newline, declared) => {
+          const text = asText(sheet.rows, delimiter, newline);
+          const bytes = ENCODINGS[encoding]!(declared ? `sep=${delimiter}${newline}${text}` : text);
+          const [file] = await readSheetFile(bytes, 'pinout.csv');
+          const reading = readPinout(file!, EMPTY, { answers: sheet.answers });
+          expect([reading.problems, asked(reading)]).toEqual([[], []]);
+          expect(circuits(reading).sort()).toEqual(sheet.wires.map(known).sort());
+          const first = declared ? 2 : 1;
+          expect([...new Set(reading.lines.map(({ line }) => line))]).toEqual(
+            sheet.rows.flatMap((row, at) => (isFilled(row) ? [at + first] : [])),
+          );
+        },
+      ),
+      { numRuns: 60 },
     );
   });
 });

@@ -61,17 +61,13 @@ function decodeByteText(bytes: Uint8Array): string {
  * cells, above one.
  */
 function delimiterOf(text: string): string {
-  const counts = ['\t', ';', ',', '|'].map((delimiter) => {
-    const rows = Papa.parse<string[]>(text, { delimiter, preview: 60, skipEmptyLines: 'greedy' }).data.map(
-      (row) => row.length,
-    );
-    const usual = Math.max(0, ...rows);
-    const even = rows.filter((cells) => cells === usual).length / Math.max(1, rows.length);
-    return { delimiter, score: usual < 2 ? 0 : even * Math.min(usual, 12) };
+  const scored = ['\t', ';', ',', '|'].map((delimiter) => {
+    const counts = cellCounts(text, delimiter);
+    const [usual = 1, lines = 0] = mostUsual(counts) ?? [];
+    return { delimiter, score: usual < 2 ? 0 : (lines / counts.length) * Math.min(usual, 12) };
   });
-  return counts.reduce((best, one) => (one.score > best.score ? one : best)).score > 0
-    ? counts.reduce((best, one) => (one.score > best.score ? one : best)).delimiter
-    : ',';
+  const best = scored.reduce((first, one) => (one.score > first.score ? one : first));
+  return best.score > 0 ? best.delimiter : ',';
 }
 
 /** Where the quoted cell that opens at a place closes; -1 when it never does. */
@@ -81,11 +77,46 @@ function closingOf(text: string, open: number): number {
   return -1;
 }
 
-/** Cells of the line that a place is on, if none of its quotation marks holds any together. */
-function cellsOfLine(text: string, at: number, delimiter: string): number {
+/**
+ * Cells of the line that a place is on: a quotation mark by itself is a cell where it has dittos; all others hold one
+ * together.
+ */
+function cellsOfLine(text: string, at: number, delimiter: string, hasDittos = true): number {
   const end = text.indexOf('\n', at);
-  return text.slice(text.lastIndexOf('\n', at) + 1, end < 0 ? undefined : end).split(delimiter).length;
+  const line = text.slice(text.lastIndexOf('\n', at) + 1, end < 0 ? undefined : end).replace(/\r$/, '');
+  let cells = 1;
+  for (let place = 0; place < line.length; place += 1) {
+    const isStart = place === 0 || line[place - 1] === delimiter;
+    const next = line[place + 1];
+    if (line[place] === delimiter) cells += 1;
+    else if (isStart && line[place] === '"' && !(hasDittos && (next === undefined || next === delimiter))) {
+      const close = closingOf(line, place);
+      if (close > 0) place = close;
+    }
+  }
+  return cells;
 }
+
+/** How many cells each of the first lines has that are not blank. */
+function cellCounts(text: string, delimiter: string): number[] {
+  const counts: number[] = [];
+  for (let at = 0; at < text.length && counts.length < USUAL_LINES;) {
+    const end = text.indexOf('\n', at);
+    const next = end < 0 ? text.length : end;
+    if (text.slice(at, next).trim() !== '') counts.push(cellsOfLine(text, at, delimiter));
+    at = next + 1;
+  }
+  return counts;
+}
+
+/** The count above one that most lines have, and how many have it; of two that are as usual, what comes first. */
+function mostUsual(counts: readonly number[]): readonly [cells: number, lines: number] | undefined {
+  const of = new Map<number, number>();
+  for (const cells of counts) if (cells > 1) of.set(cells, (of.get(cells) ?? 0) + 1);
+  return [...of].sort((a, b) => b[1] - a[1])[0];
+}
+/** So many lines tell how many cells a line has. */
+const USUAL_LINES = 200;
 
 /**
  * A lone quotation mark as a whole cell means "as above" and opens no quoted cell: it is doubled, so that it is read as
@@ -94,8 +125,9 @@ function cellsOfLine(text: string, at: number, delimiter: string): number {
 function doubleDittos(text: string, delimiter: string): string {
   const ends = (sign: string | undefined): boolean =>
     sign === undefined || sign === delimiter || sign === '\n' || sign === '\r';
-  const [head = ''] = text.split('\n').filter((line) => line.includes(delimiter));
-  const usual = head.split(delimiter).length;
+  const counts = cellCounts(text, delimiter);
+  const usual = mostUsual(counts)?.[0] ?? 1;
+  const isSeen = (cells: number): boolean => counts.filter((count) => count === cells).length > 1;
   const parts: string[] = [];
   let copied = 0;
   let atStart = true;
@@ -104,9 +136,12 @@ function doubleDittos(text: string, delimiter: string): string {
     if (atStart && sign === '"') {
       const close = closingOf(text, at);
       const content = text.slice(at + 1, close === -1 ? undefined : close);
-      // Between two signs that mean "as above" stand whole cells, where the line has as many as it should have.
+      // Between two signs that mean "as above" stand whole cells, unless the line is as long as is usual without that,
+      // and no other is as long with it.
       const between =
-        content.startsWith(delimiter) && content.endsWith(delimiter) && cellsOfLine(text, at, delimiter) === usual;
+        content.startsWith(delimiter) &&
+        content.endsWith(delimiter) &&
+        (cellsOfLine(text, at, delimiter, false) !== usual || isSeen(cellsOfLine(text, at, delimiter)));
       const quoted =
         close !== -1 && ends(text[close + 1]) && !content.includes('\n') && content.trim() !== '' && !between;
       if (ends(text[at + 1]) && !quoted) {
