@@ -99,7 +99,7 @@ function labelOf(numbering: Numbering, { slot, at, line, inLine }: Counted): str
       const name = numbering.names[at];
       if (name === undefined)
         throw new RangeError(
-          `There are more cavities than names: ${numbering.names.length} ${numbering.names.length === 1 ? 'name is' : 'names are'} given.`,
+          `${numbering.names.length} ${numbering.names.length === 1 ? 'name is' : 'names are'} given, and more cavities: give each a name.`,
         );
       return name;
     }
@@ -128,7 +128,7 @@ export function cavitiesOf(face: ConnectorFace): NumberedCavity[] {
   const each = counted(ordered, numbering, (slot) => (isByColumn ? slot.column : slot.row) ?? 0);
   if (numbering.kind === 'named' && numbering.names.length > each.length)
     throw new RangeError(
-      `There are ${numbering.names.length} names and ${each.length} ${each.length === 1 ? 'cavity' : 'cavities'}: give as many names.`,
+      `${numbering.names.length} names are given for ${each.length} ${each.length === 1 ? 'cavity' : 'cavities'}: give as many names.`,
     );
   const labels = each.map((one) => labelOf(numbering, one)).map((label) => face.renamed?.[label] ?? label);
   const seen = new Set<string>();

@@ -55,8 +55,8 @@ describe('numbers from any corner, by rows and by columns, to and fro', () => {
   ])('%s', (_name, numbering, expected) => expect(drawn({ layout: grid('.-.', '...'), numbering })).toEqual(expected));
   it('too few names and too many are named', () => {
     const named = (...names: string[]) => cavitiesOf({ layout: grid('..'), numbering: { kind: 'named', names } });
-    expect(() => named('1')).toThrow('There are more cavities than names: 1 name is given.');
-    expect(() => named('1', '2', '3')).toThrow('There are 3 names and 2 cavities');
+    expect(() => named('1')).toThrow('1 name is given, and more cavities');
+    expect(() => named('1', '2', '3')).toThrow('3 names are given for 2 cavities');
   });
 });
 

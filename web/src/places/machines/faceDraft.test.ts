@@ -56,7 +56,7 @@ describe('a face as it is typed', () => {
     [{ layout: 'round', rings: '4', ringMissing: '1.5' }, /Ring 1 has no place 5: it has 4/],
     [{ layout: 'round', rings: '4', ringMissing: '1.2' }, /whether a place that is not there takes a number/],
     [{ layout: 'free', places: '1' }, /each cavity a line/],
-    [{ rows: '1', columns: '2', isNamed: true, names: '1' }, /more cavities than names/],
+    [{ rows: '1', columns: '2', isNamed: true, names: '1' }, /1 name is given, and more cavities/],
     [{ rows: '1', columns: '2', latch: 'angle', latchDeg: '360' }, /angle of the latch/],
     [{ rows: '1', columns: '2', way: { kind: 'rowWise' }, renamed: { 1: '2' } }, /2/],
   ] as const)('%o says what is wrong', (part, why) => {
