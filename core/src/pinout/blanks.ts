@@ -35,7 +35,7 @@ function filled(
       above = line;
       return line;
     }
-    if (!above || ![...fields, 'wire' as const].some((field) => line.columns.has(field))) return line;
+    if (![...fields, 'wire' as const].some((field) => line.columns.has(field))) return line;
     const answer = findings.ask(
       {
         key: about.key,
@@ -48,7 +48,7 @@ function filled(
     );
     if (answer !== undefined && about.isAnswer(answer))
       return { ...line, cells: { ...line.cells, [about.typed]: answer } };
-    if (answer !== 'above') return line;
+    if (answer !== 'above' || !above) return line;
     const own = fields.flatMap((field) => {
       const cell = above?.cells[field];
       return cell === undefined ? [] : [[field, cell] as const];
@@ -69,7 +69,7 @@ const COLOUR: Blank = {
   what: 'colour',
   more: [{ value: 'natural', words: 'not noted: natural' }],
   typed: 'colour',
-  isAnswer: (text) => text !== 'natural' && readColour(text, 'words').kind === 'read',
+  isAnswer: (text) => readColour(text, 'words').kind === 'read',
 };
 
 /** Lines with their blank sizes and colours filled from above, where somebody has said that they are those. */

@@ -55,13 +55,17 @@ export class EndFinder {
     return this.byName.has(said.toLowerCase()) || bare === '' ? said : bare;
   }
 
-  private place(said: string, saidCavity: string, isEnd = false): CellOutcome<Cavity> {
+  /**
+   * A place with a cavity. What is called like a splice or a ground is a connector where a cavity of it is named; the
+   * name of the wire itself is none.
+   */
+  private place(said: string, saidCavity: string, isEnd: boolean): CellOutcome<Cavity> {
     const name = this.nameIn(said);
     if (name.length > NAME_MOST)
       return bad(`“${name.slice(0, 20)}…” is too long for a connector's name.`, `Use ${NAME_MOST} characters at most.`);
     const node = this.byName.get(name.toLowerCase());
     // "Pin 3" is cavity 3 of a connector; a place at a stud or an open end is called as it is written.
-    const isPlace = isEnd || (node ? node.kind !== 'connector' : placeKind(name) !== undefined);
+    const isPlace = node ? node.kind !== 'connector' : isEnd;
     const cavity = isPlace
       ? saidCavity
       : saidCavity.replace(/^(?:pin|cav(?:ity)?|pos(?:ition)?|terminal|way|kammer|kontakt)\.?\s*#?\s*(?=\w)/i, '');
@@ -85,6 +89,11 @@ export class EndFinder {
     this.made.set(name.toLowerCase(), made);
     made.cavities.add(cavity);
     return { ok: true, value: { nodeId: made.id, cavity } };
+  }
+
+  /** A place with a cavity as a line names it. */
+  private atCavity(line: ListLine, name: string, cavity: string): CellOutcome<Cavity> {
+    return this.place(name, cavity, this.isWire(line, name, cavity));
   }
 
   /** A place without cavities, at which a wire is called by its circuit's number. */
@@ -123,6 +132,11 @@ export class EndFinder {
     return { outcome: answer === 'place' ? this.atPlace(said, number) : this.farEnd(undefined, number), field };
   }
 
+  /** Whether what a line names at a place is its wire, as this application writes it, and no cavity. */
+  private isWire(line: ListLine, name: string, cavity: string): boolean {
+    return placeKind(name) !== undefined && cavity === plainCavity(line.cells.number ?? '');
+  }
+
   /** Names that lines give with a cavity are connectors wherever they stand. */
   private readonly connectors = new Set<string>();
   private isConnector(said: string): boolean {
@@ -130,11 +144,13 @@ export class EndFinder {
   }
   /** Looks through lines for names of connectors, before any end is read. */
   learn(lines: readonly ListLine[]): void {
-    for (const { cells, under } of lines) {
+    for (const line of lines) {
+      const { cells, under } = line;
       if (under !== undefined) this.connectors.add(under.toLowerCase());
       for (const side of ['from', 'to'] as const) {
         const name = cells[`${side}Connector`];
-        if (name !== undefined && cells[`${side}Cavity`] !== undefined && placeKind(name) === undefined)
+        const cavity = cells[`${side}Cavity`];
+        if (name !== undefined && cavity !== undefined && !this.isWire(line, name, plainCavity(cavity)))
           this.connectors.add(this.nameIn(name).toLowerCase());
       }
     }
@@ -151,14 +167,14 @@ export class EndFinder {
       if (this.byName.has(joint.toLowerCase()) || placeKind(joint) !== undefined)
         return this.withoutCavity(line, joint, side);
       const read = readEnd(joint);
-      if (read.ok) return { outcome: this.place(read.value.connector, read.value.cavity), field: side };
+      if (read.ok) return { outcome: this.atCavity(line, read.value.connector, read.value.cavity), field: side };
       if (connector !== undefined && joint.length <= CAVITY_MOST)
-        return { outcome: this.place(connector, plainCavity(joint)), field: side };
+        return { outcome: this.atCavity(line, connector, plainCavity(joint)), field: side };
       return this.withoutCavity(line, joint, side);
     }
     if (cavity !== undefined && !saysNothing(cavity)) {
       const name = joint ?? connector;
-      return { outcome: name === undefined ? { ok: 'ask' } : this.place(name, cavity), field: cavityField };
+      return { outcome: name === undefined ? { ok: 'ask' } : this.atCavity(line, name, cavity), field: cavityField };
     }
     const given = cells[connectorField];
     if (given === undefined || saysNothing(given)) return undefined;
@@ -166,7 +182,7 @@ export class EndFinder {
       return this.withoutCavity(line, given, connectorField);
     const read = readEnd(given);
     return read.ok
-      ? { outcome: this.place(read.value.connector, read.value.cavity), field: connectorField }
+      ? { outcome: this.atCavity(line, read.value.connector, read.value.cavity), field: connectorField }
       : this.withoutCavity(line, given, connectorField);
   }
 

@@ -152,4 +152,24 @@ Circuit | From | To | Size mm2 | Colour | Terminal | Seal
     lines: [H, C, C],
     circuits: ['1 Circuit 1 1 red X1.1-X2.1', '2 Circuit 2 1 black X1.2-X2.2'],
   },
+  'a blank in the first line is asked like any other': {
+    sheet: `
+Circuit | From | To | mm² | Colour
+1 | X1-1 | X2-1 | 1 |
+2 | X1-2 | X2-2 | 1 | RD`,
+    asks: ['blank:colour'],
+    answers: { 'blank:colour': 'natural' },
+    lines: [H, C, C],
+    circuits: ['1 Circuit 1 1 natural X1.1-X2.1', '2 Circuit 2 1 red X1.2-X2.2'],
+  },
+  'a whole number with a nought, under a header that names the unit': {
+    sheet: `
+Circuit | From | To | mm² | Colour
+1 | X1-1 | X2-1 | 10.0 | RD
+2 | X1-2 | X2-2 | 16 | RD`,
+    asks: [],
+    answers: {},
+    lines: [H, C, C],
+    circuits: ['1 Circuit 1 10 red X1.1-X2.1', '2 Circuit 2 16 red X1.2-X2.2'],
+  },
 });

@@ -189,4 +189,50 @@ X31 | 9 | cavity plug | | |`,
     lines: [H, C, 'empty', 'empty', 'empty', 'empty', 'empty', 'empty', 'plugged', 'plugged'],
     circuits: ['11 Circuit 11 1 red X31.1-X32.1'],
   },
+  'a cavity by itself is empty and no heading, where cavities are called so': {
+    sheet: `
+Cavity | Circuit | Colour | mm²
+A1 | 1 | RD | 1
+A2 | | |
+B1 | 2 | BK | 1`,
+    asks: ['from'],
+    answers: { from: 'X9', to: '?' },
+    lines: [H, C, 'empty', C],
+    circuits: ['1 Circuit 1 1 red X9.A1-Far-end-not-known.1', '2 Circuit 2 1 black X9.B1-Far-end-not-known.2'],
+  },
+  'a list of two columns: a line of two cells is whole, whatever its cavity is called': {
+    sheet: `
+Pin | Circuit
+1 | 101
+B+ | 102
+GND | 103`,
+    asks: ['noColours', 'from', 'noSizes'],
+    answers: { from: 'X1', to: '?', noSizes: '1 mm²', noColours: 'natural' },
+    lines: [H, C, C, C],
+    circuits: [
+      '101 Circuit 101 1 natural X1.1-Far-end-not-known.101',
+      '102 Circuit 102 1 natural X1.B+-Far-end-not-known.102',
+      '103 Circuit 103 1 natural X1.GND-Far-end-not-known.103',
+    ],
+  },
+  'a footer of short words': {
+    sheet: `
+Pin | Circuit | Colour | mm² | To
+1 | 101 | RD | 1 | X2-1
+Rev | B | | |`,
+    asks: ['from'],
+    answers: { from: 'X1' },
+    lines: [H, C, H],
+    circuits: ['101 Circuit 101 1 red X1.1-X2.1'],
+  },
+  'a connector that is called like a splice is one, where its cavities are named': {
+    sheet: `
+Circuit | From connector | From cavity | To connector | To cavity | mm² | Colour
+1 | S1 | 3 | F2 | 1 | 1 | RD
+2 | S1 | 4 | SP3 | 2 | 1 | BK`,
+    asks: [],
+    answers: {},
+    lines: [H, C, C],
+    circuits: ['1 Circuit 1 1 red S1.3-F2.1', '2 Circuit 2 1 black S1.4-SP3.2'],
+  },
 });

@@ -1,6 +1,18 @@
 /** A sheet as it may be written: made up, with everything that one needs and some of what one may say besides. */
 export const EXAMPLE_SHEET: readonly (readonly string[])[] = [
-  ['Circuit', 'Function', 'From connector', 'From cavity', 'To connector', 'To cavity', 'Size', 'Colour', 'Fuse A', 'Pair with', 'Remark'], // prettier-ignore
+  [
+    'Circuit',
+    'Function',
+    'From connector',
+    'From cavity',
+    'To connector',
+    'To cavity',
+    'Size',
+    'Colour',
+    'Fuse A',
+    'Pair with',
+    'Remark',
+  ],
   ['101', 'Pump feed', 'X31', '1', 'X32', '1', '2.5 mm²', 'RD', '15', '', ''],
   ['102', 'Pump ground', 'X31', '2', 'G104', '', '2.5 mm²', 'BK', '', '', ''],
   ['103', 'Level sensor', 'X31', '3', 'X32', '2', '0.75 mm²', 'WH', '', '104', ''],

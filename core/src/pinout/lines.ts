@@ -76,9 +76,14 @@ function namesEnd(text: string): boolean {
   return read.ok && read.value.connector.split(' ').length < 3;
 }
 
+/** Whether a place that is called otherwise than cavities mostly are may be one all the same: B+, 15/54, CAN-H. */
+const isShort = (place: string): boolean => place.length <= CAVITY_NAME_MOST && !/\s/.test(place);
+const CAVITY_NAME_MOST = 6;
+
 /** A title, a note, a legend, a footer: one or two cells that name neither a cavity nor a wire. */
-function isNote(cells: ListLine['cells'], filled: number): boolean {
-  if (filled > 2) return false;
+function isNote(cells: ListLine['cells'], filled: number, columns: number): boolean {
+  // In a list of two or three columns a line of two cells is nearly whole.
+  if (filled > 2 || filled >= columns - 1) return false;
   const place = cells.fromCavity ?? cells.from;
   if (place !== undefined && isCavityLike(place)) return false;
   if (cells.from !== undefined && namesEnd(cells.from)) return false;
@@ -86,9 +91,8 @@ function isNote(cells: ListLine['cells'], filled: number): boolean {
   const size = cells.size ?? cells.sizeMm2 ?? cells.sizeAwg;
   if (size !== undefined && readSize(size).ok !== false) return false;
   if (place === undefined && cells.colour !== undefined && readColour(cells.colour).kind !== 'unread') return false;
-  return (
-    place !== undefined || cells.number === undefined || !/^[A-Za-z]{0,4}[-_]?\d{1,6}[A-Za-z]?$/.test(cells.number)
-  );
+  const hasNumber = cells.number !== undefined && /^[A-Za-z]{0,4}[-_]?\d{1,6}[A-Za-z]?$/.test(cells.number);
+  return !(hasNumber && (place === undefined || isShort(place)));
 }
 
 interface Around {
@@ -112,6 +116,13 @@ export function linesOf(sheet: readonly (readonly string[])[], around: Around, f
   const columns = new Map([...list.fields].map(([column, field]) => [field, column]));
   const title = titleConnector(sheet.slice(fromRow, Math.max(fromRow, headerRow)).map(part), known);
   let under = title;
+  const cavityOf = (row: readonly string[]): string =>
+    (row[columns.get('fromCavity') ?? columns.get('from') ?? -1] ?? '').trim();
+  /** Whether cavities of this list are called as connectors may be, A1 or B12: then one by itself is no heading. */
+  const areLettered = (): boolean =>
+    sheet
+      .slice(Math.max(fromRow, headerRow + 1), toRow)
+      .some((row) => filledOf(part(row)).length > 1 && /^[A-Za-z]{1,2}[-.]?\d/.test(cavityOf(row)));
   sheet.forEach((row, at) => {
     if (at < fromRow || at >= toRow) return;
     const filled = filledOf(part(row));
@@ -126,8 +137,8 @@ export function linesOf(sheet: readonly (readonly string[])[], around: Around, f
       return leave('the headers again');
     const [first = ''] = filled;
     const isAlone = list.fields.size > 1 && filled.length === 1;
-    const inCavity = (row[columns.get('fromCavity') ?? columns.get('from') ?? -1] ?? '').trim() === first;
-    const heading = isAlone && !(inCavity && /^\d/.test(first)) ? connectorOfHeading(first, known) : undefined;
+    const inCavity = cavityOf(row) === first && (/^\d/.test(first) || (isCavityLike(first) && areLettered()));
+    const heading = isAlone && !inCavity ? connectorOfHeading(first, known) : undefined;
     if (heading !== undefined) {
       under = heading;
       above.clear();
@@ -156,7 +167,7 @@ export function linesOf(sheet: readonly (readonly string[])[], around: Around, f
     }
     const ownCells = [...list.fields.keys()].filter((column) => (row[column] ?? '').trim() !== '').length;
     if (ownCells === 0) return leave('nothing in the columns that are read');
-    if (isNote(cells, filled.length)) return leave('a note');
+    if (isNote(cells, filled.length, list.fields.size)) return leave('a note');
     for (const [field, cell] of Object.entries(cells)) above.set(field as PinoutField, cell);
     rows.push({ ...here, cells, columns, under, text });
     return undefined;

@@ -1,5 +1,5 @@
 import { describe, expect, it, test } from 'vitest';
-import { likeliestSheet, type PinoutHarness } from './index.ts';
+import { EXAMPLE_SHEET, likeliestSheet, readPinout, type PinoutHarness } from './index.ts';
 import { BARE_TREE, EMPTY, circuits, clean, leftOut, outcomes, read, table } from './test/sheets.ts';
 
 describe('sheets that are read', () => {
@@ -212,4 +212,16 @@ test('of several sheets the one with the most known headers is opened first', ()
     ]),
   ).toBe(2);
   expect(likeliestSheet([sheet('a | b'), sheet('c | d')])).toBe(0);
+});
+
+test('the example that is given out is read clean', () => {
+  const reading = clean(readPinout({ rows: EXAMPLE_SHEET }, EMPTY));
+  expect(outcomes(reading)).toEqual(['leftOut', ...Array.from({ length: 5 }, () => 'circuit'), 'empty']);
+  expect(reading.rows.map(({ circuit }) => circuit.pairWith)).toEqual([
+    undefined,
+    undefined,
+    'C104',
+    'C103',
+    undefined,
+  ]);
 });

@@ -3,7 +3,7 @@ import { bad } from './cells.ts';
 
 /** A cavity as it may be called: 4, A12, 12b, B, 3.1. */
 const CAVITY =
-  /^(?:(?:pin|cav(?:ity)?|pos(?:ition)?|terminal|way|kammer|kontakt)\.?\s*#?\s*)?[A-Za-z]{0,2}[-.]?\d{0,3}[A-Za-z]?$/i;
+  /^(?:(?:pin|cav(?:ity)?|pos(?:ition)?|terminal|way|kammer|kontakt)\.?\s*#?\s*)?(?:[A-Za-z]{1,2}|[A-Za-z]{0,2}[-.]?\d{1,3}[A-Za-z]?)$/i;
 
 /** Whether a cell may be the name of a cavity. */
 export const isCavityLike = (text: string): boolean =>

@@ -1,4 +1,4 @@
-import type { Cavity } from '../harness/index.ts';
+import { idFrom, type Cavity } from '../harness/index.ts';
 import { judgeColourSystem } from '../wire/index.ts';
 import { withBlanksFilled, withRowStarts } from './blanks.ts';
 import { askBlankFarEnd, askFarEnd, nameless, withFarConnectors } from './asks.ts';
@@ -14,8 +14,16 @@ import { linesOf, sorted } from './lines.ts';
 import { listsOf } from './lists.ts';
 import { circuitOf, rowOf } from './made.ts';
 import { pairUp } from './pairs.ts';
-import { COLUMNS_MOST, refused } from './refusals.ts';
-import type { PinoutChoices, PinoutField, PinoutHarness, PinoutList, PinoutReading, Sheet } from './types.ts';
+import { refused, tooMuch } from './refusals.ts';
+import type {
+  PinoutChoices,
+  PinoutField,
+  PinoutHarness,
+  PinoutList,
+  PinoutProblem,
+  PinoutReading,
+  Sheet,
+} from './types.ts';
 import { judgeColours, type Blame } from './wires.ts';
 
 const FAR: readonly PinoutField[] = ['to', 'toConnector', 'toCavity'];
@@ -33,13 +41,13 @@ export function readPinout(
   onLine?: (done: number, of: number) => void,
 ): PinoutReading {
   const findings = new Findings(choices.answers ?? {});
-  const { headerRow, lists, columns } = listsOf(sheet.rows, choices, findings);
-  const no = refused(sheet, headerRow, lists, columns);
-  if (no) {
-    findings.wrong(undefined, no);
+  const nothing = (
+    why: Omit<PinoutProblem, 'line'>,
+    seen: Pick<PinoutReading, 'headerRow' | 'columns'>,
+  ): PinoutReading => {
+    findings.wrong(undefined, why);
     return {
-      headerRow,
-      columns: columns.length > COLUMNS_MOST ? [] : columns,
+      ...seen,
       colours: judgeColourSystem([]),
       rows: [],
       newConnectors: [],
@@ -50,7 +58,12 @@ export function readPinout(
       questions: findings.questions,
       answered: findings.answered,
     };
-  }
+  };
+  const much = tooMuch(sheet);
+  if (much) return nothing(much, { headerRow: -1, columns: [] });
+  const { headerRow, lists, columns } = listsOf(sheet.rows, choices, findings);
+  const no = refused(headerRow, lists);
+  if (no) return nothing(no, { headerRow, columns });
   const lineOf = (row: number): number => sheet.lines?.[row] ?? row + 1;
   const headerIn =
     (list: number) =>
@@ -116,7 +129,7 @@ export function readPinout(
 
   const nameOf = (nodeId: string): string =>
     harness.nodes.find((node) => node.id === nodeId)?.name ??
-    finder.newConnectors.find(({ name }) => name.replace(/[\s/#]+/g, '-') === nodeId)?.name ??
+    finder.newConnectors.find(({ name }) => idFrom(name) === nodeId)?.name ??
     nodeId;
   const farEnd = ({ line }: Read, number: string): Cavity | undefined => {
     const answer = askFarEnd(line, findings);

@@ -89,6 +89,34 @@ describe('sheets that are refused, each with line, column and reason', () => {
     ]);
     expect(importable(reading)).toBe(false);
   });
+  it('one cavity of a connector that is called like a splice, twice', () =>
+    expect(
+      read(`${HEAD}\n1 | S1 | 3 | X32 | 1 | 1.0 mm² | red |\n2 | S1 | 3 | X32 | 2 | 1.0 mm² | red |`).problems.map(
+        ({ why }) => why,
+      ),
+    ).toEqual(['Cavity 3 of S1 holds circuit 1 already, from line 2.']));
+  it('a decimal under a header that says AWG', () =>
+    expect(
+      read('Circuit | From | To | AWG | Colour\n1 | X31-1 | X32-1 | 0.5 | red').problems.map(({ why }) => why),
+    ).toEqual(['“0.5” is no gauge, and the header says that it is one.']));
+  it('more lines and columns than are read, on both sides of the limit; lists below each other do not count twice', () => {
+    const why = (rows: string[][]): string | undefined => readPinout({ rows }, EMPTY).problems[0]?.why;
+    const head = ['Pin', 'Circuit', 'Colour', 'Size'];
+    const wide = (count: number): string[][] => [
+      [...head, ...Array.from({ length: count - 4 }, (_, at) => `x${at}`)],
+      ['1', '11', 'RD', '1.0'],
+    ];
+    expect(why(wide(100))).toBeUndefined();
+    expect(why(wide(101))).toBe('The sheet has 101 columns; 100 are read at most.');
+    const other = ['Circuit', 'Pin', 'Size', 'Colour', 'Function'];
+    expect(why([...wide(60), other, ['12', '2', '1.0', 'RD', 'Lamp']])).toBeUndefined();
+    const long = (count: number): string[][] => [
+      head,
+      ...Array.from({ length: count - 1 }, (_, at) => [String(at + 1), `W${at}`, 'RD', '1.0']),
+    ];
+    expect(why(long(5050))).toBeUndefined();
+    expect(why(long(5051))).toBe('The sheet has 5051 lines; 5000 are read at most.');
+  });
   it('all of them at once, in the order of the lines', () => {
     const reading = read(
       `${HEAD}\n${GOOD}\n2 | X31 | 2 | X32 | 2 | thick | /red |\n3 | X31 | 99 | X32 | 3 | 1.0 | red | x`,

@@ -97,7 +97,9 @@ export function readSize(text: string, unit?: SizeBasis): SizeReading {
   const label = gauge?.[1] ?? gauge?.[2];
   if (label !== undefined) return gaugeSize(label, 'awg');
   if (/^#?\d\/0$/.test(plain)) return gaugeSize(plain.replace('#', ''), 'awg');
-  if (unit !== undefined && UNSETTLED.test(plain)) return settledSize(plain, unit);
+  if (unit !== undefined && (UNSETTLED.test(plain) || WHOLE_WITH_NOUGHT.test(plain))) return settledSize(plain, unit);
+  if (unit === 'awg' && /^\d+[.,]\d+$/.test(plain))
+    return bad(`“${text}” is no gauge, and the header says that it is one.`, 'Write its unit: 0.5 mm².');
   const millimetres = MILLIMETRES.test(plain);
   if (millimetres && unit === 'metric') return metricSize(numberIn(plain));
   if (millimetres || UNSETTLED.test(plain) || WHOLE_WITH_NOUGHT.test(plain)) {

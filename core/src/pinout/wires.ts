@@ -93,7 +93,7 @@ function colourOf(
 ): CellOutcome<WireColour> | { readonly ok: 'ask' } {
   const text = colourText(line);
   if (text === '') {
-    if (said.without || findings.answer('blank:colour') === 'natural') return { ok: true, value: { base: 'natural' } };
+    if (said.without) return { ok: true, value: { base: 'natural' } };
     if (!HAS_COLOUR.some((field) => line.columns.has(field))) return { ok: 'ask' };
     if (findings.isOpen('blank:colour', line)) return { ok: 'ask' };
     return bad('The colour is missing.', 'Give it, or write “same” where it is as above.');

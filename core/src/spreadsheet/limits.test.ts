@@ -93,6 +93,19 @@ test.each([
 ])('separated text with %s ends in one sentence', (_what, text, words) =>
   expect(() => readSeparated(text)).toThrow(words),
 );
+test.each([
+  ['lone quotation marks on one line', '",'],
+  ['quotation marks that open and never close', ',"'],
+  ['quoted separators on one line', '",",'],
+  ['a long line of dittos', '";'],
+])('%s, two hundred thousand, come to an end', (_what, piece) => {
+  // Each mark looked at the whole line: it took minutes. What it comes to is another matter.
+  try {
+    expect(readSeparated(piece.repeat(200_000)).length).toBeGreaterThan(0);
+  } catch (error) {
+    expect(error).toBeInstanceOf(SheetRefused);
+  }
+});
 it('separated text up to the limit is read', () =>
   expect(readSeparated('a,b\n'.repeat(AT).trimEnd())).toHaveLength(AT));
 test.each([

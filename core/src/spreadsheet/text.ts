@@ -78,12 +78,12 @@ function closingOf(text: string, open: number): number {
 }
 
 /**
- * Cells of the line that a place is on: a quotation mark by itself is a cell where it has dittos; all others hold one
+ * Cells of the line that starts at a place: a quotation mark by itself is a cell where it has dittos; all others hold one
  * together.
  */
-function cellsOfLine(text: string, at: number, delimiter: string, hasDittos = true): number {
-  const end = text.indexOf('\n', at);
-  const line = text.slice(text.lastIndexOf('\n', at) + 1, end < 0 ? undefined : end).replace(/\r$/, '');
+function cellsOfLine(text: string, start: number, delimiter: string, hasDittos = true): number {
+  const end = text.indexOf('\n', start);
+  const line = text.slice(start, end < 0 ? undefined : end).replace(/\r$/, '');
   let cells = 1;
   for (let place = 0; place < line.length; place += 1) {
     const isStart = place === 0 || line[place - 1] === delimiter;
@@ -91,7 +91,8 @@ function cellsOfLine(text: string, at: number, delimiter: string, hasDittos = tr
     if (line[place] === delimiter) cells += 1;
     else if (isStart && line[place] === '"' && !(hasDittos && (next === undefined || next === delimiter))) {
       const close = closingOf(line, place);
-      if (close > 0) place = close;
+      if (close < 0) return cells;
+      place = close;
     }
   }
   return cells;
@@ -128,6 +129,17 @@ function doubleDittos(text: string, delimiter: string): string {
   const counts = cellCounts(text, delimiter);
   const usual = mostUsual(counts)?.[0] ?? 1;
   const isSeen = (cells: number): boolean => counts.filter((count) => count === cells).length > 1;
+  // Between two signs that mean "as above" stand whole cells, unless the line is as long as is usual without that, and
+  // no other is as long with it. Looked at once a line, however many quotation marks it has.
+  let start = 0;
+  let looked = -1;
+  let isOfDittos = false;
+  const hasDittos = (): boolean => {
+    if (looked !== start)
+      isOfDittos = cellsOfLine(text, start, delimiter, false) !== usual || isSeen(cellsOfLine(text, start, delimiter));
+    looked = start;
+    return isOfDittos;
+  };
   const parts: string[] = [];
   let copied = 0;
   let atStart = true;
@@ -136,12 +148,7 @@ function doubleDittos(text: string, delimiter: string): string {
     if (atStart && sign === '"') {
       const close = closingOf(text, at);
       const content = text.slice(at + 1, close === -1 ? undefined : close);
-      // Between two signs that mean "as above" stand whole cells, unless the line is as long as is usual without that,
-      // and no other is as long with it.
-      const between =
-        content.startsWith(delimiter) &&
-        content.endsWith(delimiter) &&
-        (cellsOfLine(text, at, delimiter, false) !== usual || isSeen(cellsOfLine(text, at, delimiter)));
+      const between = content.startsWith(delimiter) && content.endsWith(delimiter) && hasDittos();
       const quoted =
         close !== -1 && ends(text[close + 1]) && !content.includes('\n') && content.trim() !== '' && !between;
       if (ends(text[at + 1]) && !quoted) {
@@ -151,6 +158,7 @@ function doubleDittos(text: string, delimiter: string): string {
       else at = close;
       atStart = false;
     } else atStart = sign === delimiter || sign === '\n';
+    if (text[at] === '\n') start = at + 1;
   }
   return parts.join('') + text.slice(copied);
 }
