@@ -13,15 +13,10 @@ import {
   turnedOn,
   viewInWords,
   type ConnectorFace,
-  type FaceView,
   type SeenCavity,
 } from './index.ts';
+import { lines, MATING_UP, rows } from './test/faces.ts';
 
-const rows = (count: number, columns: number, more: Partial<ConnectorFace> = {}): ConnectorFace => ({
-  layout: { kind: 'rows', rows: count, columns },
-  numbering: { kind: 'rowWise' },
-  ...more,
-});
 const TWO_MISSING: ConnectorFace = {
   ...rows(2, 4),
   layout: {
@@ -35,18 +30,6 @@ const TWO_MISSING: ConnectorFace = {
   },
 };
 const NO_CAVITY: ConnectorFace = { layout: { kind: 'free', places: [] }, numbering: { kind: 'rowWise' } };
-/** What is seen, row by row from the top left, as lines of numbers. */
-function lines(seen: readonly SeenCavity[]): string[] {
-  const ys = [...new Set(seen.map((one) => one.y))].sort((a, b) => a - b);
-  return ys.map((y) =>
-    seen
-      .filter((one) => one.y === y)
-      .sort((a, b) => a.x - b.x)
-      .map((one) => one.cavity)
-      .join(' '),
-  );
-}
-const MATING_UP: FaceView = { side: 'mating', latch: 'up' };
 
 describe('numbering on the mating side, latch up', () => {
   test.each([
@@ -106,40 +89,6 @@ describe('one face, every way it can be held: 2 rows of 4', () => {
   it("the mate's mating side shows the same numbers mirrored, so that each meets its own", () => {
     expect(lines(mateCavities(rows(2, 4), MATING_UP))).toEqual(['4 3 2 1', '8 7 6 5']);
     expect(lines(mateCavities(rows(2, 4), { side: 'wire', latch: 'up' }))).toEqual(['1 2 3 4', '5 6 7 8']);
-  });
-});
-
-describe('a latch, key, rib or notch that points elsewhere as it is described', () => {
-  test.each([
-    // Described with the latch at the right: that is how it is seen, held so.
-    [90, 'mating', 'right', ['1 2 3 4', '5 6 7 8']],
-    // Turned over, the latch stays at the right: above and below change places.
-    [90, 'wire', 'right', ['5 6 7 8', '1 2 3 4']],
-    [90, 'mating', 'up', ['4 8', '3 7', '2 6', '1 5']],
-    [90, 'wire', 'up', ['8 4', '7 3', '6 2', '5 1']],
-    [180, 'mating', 'up', ['8 7 6 5', '4 3 2 1']],
-    [180, 'wire', 'down', ['4 3 2 1', '8 7 6 5']],
-    [270, 'wire', 'left', ['5 6 7 8', '1 2 3 4']],
-  ] as const)('%i°, %s side, held with it %s', (latchDeg, side, latch, expected) =>
-    expect(lines(seenCavities(rows(2, 4, { latchDeg }), { side, latch }))).toEqual(expected),
-  );
-  it('a key at any angle is the axis about which the face is mirrored', () => {
-    fc.assert(
-      fc.property(fc.double({ min: 0, max: 359.9, noNaN: true }), fc.integer({ min: 1, max: 9 }), (latchDeg, count) => {
-        const face: ConnectorFace = {
-          latchDeg,
-          layout: { kind: 'round', rings: [{ count, startDeg: latchDeg }] },
-          numbering: { kind: 'rowWise' },
-        };
-        // The first place is at the key: it is at the top on either side, and the others run the other way round.
-        const [front, back] = (['mating', 'wire'] as const).map((side) => seenCavities(face, { side, latch: 'up' }));
-        expect(front![0]!.x).toBeCloseTo(0, 9);
-        front!.forEach((one, at) => {
-          expect(back![at]!.x).toBeCloseTo(-one.x, 9);
-          expect(back![at]!.y).toBeCloseTo(one.y, 9);
-        });
-      }),
-    );
   });
 });
 

@@ -31,6 +31,24 @@ export const seenCavities = (face: ConnectorFace, view: FaceView): SeenCavity[] 
     return { cavity, ...turned({ x: isDescribed ? x : -x, y }, 90 * TURNS[view.latch]) };
   });
 
+/** Nearer than this, in both directions, two squares of a cavity's width would touch; cavity widths. */
+const APART = 0.95;
+
+/**
+ * Cavities moved apart, all alike, until squares of their width lie side by side when they are drawn: on a ring, and in a
+ * grid that is turned by an angle, they are nearer than that.
+ */
+export function movedApart<T extends { readonly x: number; readonly y: number }>(seen: readonly T[]): T[] {
+  let nearest = APART;
+  seen.forEach((one, at) => {
+    for (const other of seen.slice(at + 1))
+      nearest = Math.min(nearest, Math.max(Math.abs(one.x - other.x), Math.abs(one.y - other.y)));
+  });
+  // Free places may lie on one another: those stay.
+  const wider = nearest > 0 ? APART / nearest : 1;
+  return seen.map((one) => ({ ...one, x: one.x * wider, y: one.y * wider }));
+}
+
 /**
  * The same view from the other side, with the latch still where it points: left and right, or above and below, change
  * places.

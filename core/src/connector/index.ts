@@ -15,7 +15,7 @@ export { cavitiesOf } from './numbering.ts';
 export type { NumberedCavity } from './numbering.ts';
 export { usualWays, waysWithStarts } from './ways.ts';
 export type { StartsReading, Way } from './ways.ts';
-export { mateCavities, neighbour, otherSide, seenCavities, turnedOn, viewInWords } from './face.ts';
+export { mateCavities, movedApart, neighbour, otherSide, seenCavities, turnedOn, viewInWords } from './face.ts';
 export { LOCK_FAMILIES, RELEASE_GUIDES } from './release.ts';
 export type { LockFamily, ReleaseGuide } from './release.ts';
 export {

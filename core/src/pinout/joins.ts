@@ -1,5 +1,5 @@
 import type { Cavity, Circuit } from '../harness/index.ts';
-import { colourInWords, sizeInWords } from '../wire/index.ts';
+import { areaMm2, colourInWords, sizeInWords, type WireSpec } from '../wire/index.ts';
 import { NUMBER_MOST, type Part } from './circuitPart.ts';
 import type { Findings } from './findings.ts';
 import type { ListLine } from './lines.ts';
@@ -57,18 +57,32 @@ function isOne(number: string, group: Group, all: string | undefined, findings: 
   return answer === undefined ? undefined : answer === 'one';
 }
 
-/** Two lines as one wire, if they agree on it. */
-function oneOf([first, second]: Group, number: string, columnOf: ColumnOf, findings: Findings): Wire[] {
+/** Whether two say the same of a wire: as much copper, however its size is named, and one colour. */
+const agree = (a: WireSpec, b: WireSpec): boolean =>
+  Math.abs(areaMm2(a.size) - areaMm2(b.size)) < 0.01 * areaMm2(a.size) &&
+  colourInWords(a.colour) === colourInWords(b.colour);
+
+/** Tells of a line that does not agree with what else is said of its wire. */
+function mustAgree(
+  { line, part: { wire } }: Read,
+  number: string,
+  other: WireSpec | undefined,
+  where: string,
+  { columnOf, findings }: Pick<Joining, 'columnOf' | 'findings'>,
+): void {
+  if (!wire || !other || agree(wire, other)) return;
+  findings.wrong(line, {
+    column: columnOf(line.list, 'number'),
+    value: number,
+    why: `Circuit ${number} is ${sizeInWords(wire.size)} ${colourInWords(wire.colour)} here and ${sizeInWords(other.size)} ${colourInWords(other.colour)} ${where}.`,
+    remedy: 'Correct one of the two; where the wire really changes, say that they are wires of their own.',
+  });
+}
+
+/** Two lines as one wire; that they agree on it is looked at. */
+function oneOf([first, second]: Group, number: string, joining: Joining): Wire[] {
   if (!first || !second) return [];
-  const [a, b] = [first.part.wire, second.part.wire];
-  if (a && b && (sizeInWords(a.size) !== sizeInWords(b.size) || colourInWords(a.colour) !== colourInWords(b.colour))) {
-    findings.wrong(second.line, {
-      column: columnOf(second.line.list, 'number'),
-      value: number,
-      why: `Circuit ${number} is ${sizeInWords(b.size)} ${colourInWords(b.colour)} here and ${sizeInWords(a.size)} ${colourInWords(a.colour)} on line ${first.line.line}.`,
-      remedy: 'Correct one of the two lines; where the wire really changes, say that they are wires of their own.',
-    });
-  }
+  mustAgree(second, number, first.part.wire, `on line ${first.line.line}`, joining);
   const words = first.part.function === '' ? second.part.function : first.part.function;
   return [
     {
@@ -124,7 +138,7 @@ function knownOther(read: Read, known: Circuit, { harness, findings }: Joining):
  * asked whether they are the ends of one wire. No number is given twice.
  */
 export function joined(reads: readonly Read[], joining: Joining): Wire[] {
-  const { harness, findings, columnOf, nameOf } = joining;
+  const { harness, findings, nameOf } = joining;
   const numberOf = ({ part, from }: Read): string =>
     part.number ?? `${nameOf(from.nodeId)}.${from.cavity}`.slice(0, NUMBER_MOST);
   const groups = new Map<string, Read[]>();
@@ -173,7 +187,7 @@ export function joined(reads: readonly Read[], joining: Joining): Wire[] {
       if (one) {
         for (const other of group) done.add(other);
         given.add(number);
-        wires.push(...oneOf(group, number, columnOf, findings));
+        wires.push(...oneOf(group, number, joining));
         continue;
       }
     }
@@ -187,11 +201,14 @@ export function joined(reads: readonly Read[], joining: Joining): Wire[] {
     if (other === undefined) continue;
     if (other !== 'own' && known) {
       const isFrom = same(known.from, read.from);
+      // A line of a cavity that is known changes its wire; the other end of a wire has to agree with it.
+      const isOther = !isFrom && !same(known.to, read.from);
+      if (isOther) mustAgree(read, number, known.wire, 'in the harness', joining);
       const ends: WireEnd[] = [{ line: read.line, side: 'from', place: read.from }];
       given.add(number);
       wires.push({
         line: read.line,
-        part: read.part,
+        part: isOther && read.part.wire ? { ...read.part, wire: known.wire } : read.part,
         number,
         ...(isFrom ? { from: read.from, to: other } : { from: other, to: read.from }),
         ends,

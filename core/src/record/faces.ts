@@ -1,4 +1,4 @@
-import { seenCavities, viewInWords, type FaceView } from '../connector/index.ts';
+import { movedApart, seenCavities, viewInWords, type FaceView } from '../connector/index.ts';
 import { isAtCavity, isOfWholeConnector, type Finding } from '../damage/index.ts';
 import type { HarnessNode } from '../harness/index.ts';
 import type { Job } from '../job/index.ts';
@@ -58,11 +58,12 @@ const MARGIN = 14;
 const LATCH = { wide: 40, high: 8 };
 
 /** A face, and how large it is drawn: its latch, and of each cavity its name and its circuit. */
-export function faceShapes({ cavities }: DrawnFace): {
+export function faceShapes(face: DrawnFace): {
   readonly wide: number;
   readonly high: number;
   readonly shapes: readonly Shape[];
 } {
+  const cavities = movedApart(face.cavities);
   const [xs, ys] = [cavities.map(({ x }) => x), cavities.map(({ y }) => y)];
   const [left, top] = [Math.min(...xs), Math.min(...ys)];
   const [across, down] = [Math.max(...xs) - left, Math.max(...ys) - top];

@@ -1,5 +1,5 @@
 import clsx from 'clsx';
-import type { FaceView, SeenCavity } from '@mendum/core/connector';
+import { movedApart, type FaceView, type SeenCavity } from '@mendum/core/connector';
 import type { Circuit } from '@mendum/core/harness';
 import { colourInWords } from '@mendum/core/wire';
 import { WIRE_HEX } from '../shapes/colours.ts';
@@ -142,7 +142,8 @@ function CavityMark({
 }
 
 /** A connector's face as it is held in the hand. */
-export function FaceDrawing({ title, seen, view, circuitIn, own, picked, onPick }: FaceDrawingProps) {
+export function FaceDrawing({ title, seen: cavities, view, circuitIn, own, picked, onPick }: FaceDrawingProps) {
+  const seen = movedApart(cavities);
   const xs = seen.map((one) => one.x);
   const ys = seen.map((one) => one.y);
   const [minX, maxX, minY, maxY] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];

@@ -102,10 +102,12 @@ export function SheetProblems({
 export function SheetRows({
   reading,
   nodeName,
+  called,
   onAnswer,
 }: {
   readonly reading: PinoutReading;
   readonly nodeName: (id: string) => string;
+  readonly called: LineName;
   readonly onAnswer: (key: string, value: string) => void;
 }) {
   if (reading.rows.length === 0) return null;
@@ -118,7 +120,7 @@ export function SheetRows({
         <table className="w-full text-left">
           <thead className="sticky top-0 border-b border-ink bg-sheet text-soft">
             <tr>
-              <th className="pr-3 font-normal">Line</th>
+              <th className="pr-3 font-normal">{called === 'line' ? 'Line' : 'Row'}</th>
               <th className="pr-3 font-normal">No.</th>
               <th className="pr-3 font-normal">Function</th>
               <th className="pr-3 font-normal">Kind</th>

@@ -66,7 +66,7 @@ export function SheetReading({ of, nodes, children }: SheetReadingProps) {
           />
           <SheetColumns reading={reading} onChange={(columns) => of.choose({ columns })} />
           <SheetAnswers questions={reading.answered} called={called} onAnswer={of.answer} />
-          <SheetRows reading={reading} nodeName={nodeName} onAnswer={of.answer} />
+          <SheetRows reading={reading} nodeName={nodeName} called={called} onAnswer={of.answer} />
           {children}
         </>
       ) : (

@@ -82,6 +82,7 @@ describe('a sheet before anything of it is imported', () => {
   it('of a workbook its rows are named', () => {
     render(<Shown text={'Circuit,From,To,Size,Colour\n1,A-1,B-1,thick,RD'} called="row" />);
     expect(screen.getByRole('alert').textContent).toContain('Row 2, column D, Size:');
+    expect(screen.queryByRole('columnheader', { name: 'Line' })).toBeNull();
   });
 });
 

@@ -29,10 +29,13 @@ export function useSheet(harness: PinoutHarness): {
   useEffect(() => {
     if (sheets.length === 0) return undefined;
     let current = true;
+    // How far it is may be told after what was read: messages of two sorts come in no order.
+    let isRead = false;
     void readSheet(sheet, harness, choices, (done, of) => {
-      if (current) setProgress({ done, of });
+      if (current && !isRead) setProgress({ done, of });
     }).then((read) => {
       if (!current) return;
+      isRead = true;
       setReading(read);
       setProgress(undefined);
     });
