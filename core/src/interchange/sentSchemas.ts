@@ -27,7 +27,11 @@ const paged = {
   cursor: Joi.string().max(400),
   limit: Joi.number().integer().min(1).max(PAGE_MOST),
 };
-const exportAsked = { jobId: Joi.string().max(200), harnessId: Joi.string().max(200) };
+const exportAsked = {
+  jobId: Joi.string().max(200),
+  harnessId: Joi.string().max(200),
+  machineId: Joi.string().max(200),
+};
 const ofLabel = { size: needed(oneOf(LABEL_SIZE_NAMES)) };
 const idText = Joi.string().trim().min(1).max(200);
 /** Letters of something that is to be done. */

@@ -1,10 +1,12 @@
 import type { ChainedRecord, PageAsked } from './types.ts';
 
-/** Of which records something is given out: of one job, of one harness, else of all. */
+/** Of which records something is given out: of one job, of one harness, of one machine, else of all. */
 export interface ExportAsked {
   readonly jobId?: string | undefined;
   /** As it is now and as it was kept for jobs that were signed. */
   readonly harnessId?: string | undefined;
+  /** All its harnesses, each as it is now and as it was kept. */
+  readonly machineId?: string | undefined;
 }
 
 /** A file of a parcel. */
@@ -22,7 +24,7 @@ export interface ParcelManifest {
   readonly madeAt: string;
   /** The installation that made it; made up once, and never changed. */
   readonly origin: { readonly id: string };
-  readonly of: { readonly kind: 'job' | 'harness' | 'all'; readonly name: string };
+  readonly of: { readonly kind: 'job' | 'harness' | 'machine' | 'all'; readonly name: string };
   readonly jobs: readonly { readonly id: string; readonly number: string; readonly folder: string }[];
   readonly records: number;
   readonly files: readonly ParcelFile[];

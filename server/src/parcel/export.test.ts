@@ -3,7 +3,14 @@ import { Ajv2020 } from 'ajv/dist/2020.js';
 import { strFromU8, unzipSync } from 'fflate';
 import sharp from 'sharp';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import type { ParcelManifest, RecordBundle } from '@mendum/core/operations';
+import type {
+  HarnessHistory,
+  HarnessSummary,
+  HarnessView,
+  Page,
+  ParcelManifest,
+  RecordBundle,
+} from '@mendum/core/operations';
 import { readSheetFile } from '@mendum/core/spreadsheet';
 import { manifestJsonSchema, readJobFile, recordsJsonSchema } from '@mendum/core/interchange';
 import { bundleBroken } from '../chain/bundle.ts';
@@ -67,6 +74,7 @@ describe('records given out', () => {
   it.each([
     ['a job that is not there', { jobId: 'nowhere' }, 404, 'There is no job "nowhere".'],
     ['a harness that is not there', { harnessId: 'nowhere' }, 404, 'There is no harness "nowhere".'],
+    ['a machine that is not there', { machineId: 'nowhere' }, 404, 'There is no machine "nowhere".'],
   ])('of %s is refused', async (_, query, status, words) => {
     for (const as of ['csv', 'xlsx', 'json', 'zip']) {
       const { body } = await server.http.get(`/api/export/records.${as}`).query(query).expect(status);
@@ -77,6 +85,67 @@ describe('records given out', () => {
     const { id } = await server.job('0147');
     const { body } = await server.http.get('/api/export/records.zip').query({ jobId: id }).expect(409);
     expect((body as { error: { message: string } }).error.message).toBe('Nothing is signed yet of job 0147.');
+  });
+});
+
+describe('records of a machine given out', () => {
+  const get = async <T>(address: string): Promise<T> => (await server.http.get(`/api${address}`).expect(200)).body as T;
+  /** What the pages of its harnesses show, one harness after the other. */
+  async function shownOf({ id }: HarnessView): Promise<readonly string[]> {
+    const first = await get<HarnessHistory>(`/harnesses/${id}/history`);
+    const others = first.others.map(({ harnessId }) => get<HarnessHistory>(`/harnesses/${harnessId}/history`));
+    return [first, ...(await Promise.all(others))].flatMap(({ done }) => done.map(({ recordId }) => recordId)).sort();
+  }
+  const givenOf = ({ machineId }: Pick<HarnessView, 'machineId'>): Promise<GivenFile> => got('json', { machineId });
+  const idsIn = ({ bytes }: GivenFile): readonly string[] =>
+    bundleIn(bytes)
+      .records.map(({ id }) => id)
+      .sort();
+  const harnessOf = async (number: string) => get<HarnessView>(`/harnesses/${(await server.job(number)).harnessId}`);
+
+  it('are those of all its harnesses, and of no other machine', async () => {
+    const [a, b] = [await harnessOf('0126'), await harnessOf('0146')];
+    for (const harness of [a, b]) {
+      const made = await givenOf(harness);
+      expect(made.name).toBe(`records-${harness.machine.replaceAll(' ', '-')}.json`);
+      expect(idsIn(made)).toEqual(await shownOf(harness));
+    }
+    const rest = await get<Page<HarnessSummary>>('/harnesses?limit=200');
+    const machines = [...new Set(rest.items.map(({ machineId }) => machineId))];
+    expect(machines.length).toBeGreaterThan(1);
+    const all = JSON.parse(strFromU8((await got('json')).bytes)) as RecordBundle;
+    let sum = 0;
+    for (const machineId of machines) {
+      const answer = await server.http.get('/api/export/records.json').query({ machineId });
+      if (answer.status === 200) sum += bundleIn(Buffer.from(answer.text)).records.length;
+      else
+        expect([answer.status, JSON.stringify(answer.body)]).toEqual([
+          409,
+          expect.stringContaining('Nothing is signed yet of'),
+        ]);
+    }
+    expect(sum).toBe(all.records.length);
+  });
+  it('has the harness as it was kept too, after another voltage was said of the machine', async () => {
+    const before = await harnessOf('0146');
+    const { name, machine, machineKind: kind, version } = before;
+    const named = { name, machine: { name: machine, kind, systemVoltageV: 48 } };
+    await server.write('put', `/harnesses/${before.id}/name`, { version, ...named }).expect(200);
+    const now = (await get<Page<HarnessSummary>>('/harnesses?limit=200')).items.find(
+      (one) => one.systemVoltageV === 48,
+    )!;
+    const view = await get<HarnessView>(`/harnesses/${now.id}`);
+    const given = idsIn(await givenOf(view));
+    expect(given).toEqual(await shownOf(view));
+    expect(given.length).toBeGreaterThan(0);
+    // Asked for as it was then it is not said that nothing was signed.
+    expect(idsIn(await givenOf(before))).toEqual(expect.arrayContaining([...given]));
+  });
+  it('as a parcel says so', async () => {
+    const files = unzipSync((await got('zip', { machineId: (await harnessOf('0126')).machineId })).bytes);
+    const { of, jobs } = JSON.parse(strFromU8(files['manifest.json']!)) as ParcelManifest;
+    expect(of).toEqual({ kind: 'machine', name: (await harnessOf('0126')).machine });
+    expect(jobs.map(({ number }) => number)).toContain('0126');
   });
 });
 

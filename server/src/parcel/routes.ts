@@ -12,7 +12,7 @@ const TYPES = {
   json: 'application/json',
 } as const;
 
-/** Records given out: of a job, of a harness, of all. */
+/** Records given out: of a job, of a harness, of a machine, of all. */
 export function exportRoutes(router: Router, db: Database, planner: Planner, photosDir: string): void {
   for (const [name, as] of Object.entries(TABLES) as [keyof typeof TABLES, 'csv' | 'xlsx' | 'json'][])
     file(router, name, async ({ args, res }) => {

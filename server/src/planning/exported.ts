@@ -34,7 +34,7 @@ export async function exported(
   for await (const row of recordsOf(read, asked, !all)) {
     if (rows.length === most)
       throw new AppError('RECORD_REFUSED', `More than ${most} records are asked for: that is the most in one file.`, {
-        hint: 'Give out one harness after the other.',
+        hint: 'Give out one machine or one harness after the other.',
       });
     rows.push(row);
   }

@@ -1,18 +1,19 @@
 import type { EntityManager } from 'typeorm';
 import type { ExportAsked, ParcelManifest } from '@mendum/core/operations';
-import { HarnessEntity, JobEntity, RecordEntity } from '../db/entities.ts';
+import { HarnessEntity, JobEntity, MachineEntity, RecordEntity } from '../db/entities.ts';
 import type { JobRow, RecordRow } from '../db/rows.ts';
 import { AppError } from '../errors.ts';
-import { JOBS_ON } from './lists.ts';
+import { JOBS_ON, JOBS_ON_MACHINE } from './lists.ts';
 
 /** So many records are read at once. */
 const AT_ONCE = 500;
 
 /** Records of what was asked for, in the order of the chain. @param standing only those that no correction replaces */
-const recordsBy = (manager: EntityManager, { jobId, harnessId }: ExportAsked, standing: boolean) => {
+const recordsBy = (manager: EntityManager, { jobId, harnessId, machineId }: ExportAsked, standing: boolean) => {
   const query = manager.createQueryBuilder(RecordEntity, 'record').where('1 = 1');
   if (jobId !== undefined) query.andWhere('record.jobId = :jobId', { jobId });
   if (harnessId !== undefined) query.andWhere(JOBS_ON, { harnessId });
+  if (machineId !== undefined) query.andWhere(JOBS_ON_MACHINE, { machineId });
   if (standing) query.andWhere('NOT EXISTS (SELECT 1 FROM record newer WHERE newer."replacesId" = record.id)');
   return query.orderBy('record.chainRow', 'ASC');
 };
@@ -31,19 +32,34 @@ export async function* recordsOf(read: Read, asked: ExportAsked, standing: boole
   }
 }
 
+/** What is asked for, in words. @throws AppError NOT_FOUND */
+async function askedOf(
+  manager: EntityManager,
+  { jobId, harnessId, machineId }: ExportAsked,
+): Promise<ParcelManifest['of']> {
+  const noSuch = (what: string, id: string): AppError =>
+    new AppError('NOT_FOUND', `There is no ${what} "${id}".`, { field: `/${what}Id` });
+  if (jobId !== undefined) {
+    const job = await manager.findOneBy(JobEntity, { id: jobId });
+    if (!job) throw noSuch('job', jobId);
+    return { kind: 'job', name: `job ${job.number}` };
+  }
+  if (harnessId !== undefined) {
+    const harness = await manager.findOneBy(HarnessEntity, { id: harnessId });
+    if (!harness) throw noSuch('harness', harnessId);
+    return { kind: 'harness', name: harness.name };
+  }
+  if (machineId !== undefined) {
+    const machine = await manager.findOneBy(MachineEntity, { id: machineId });
+    if (!machine) throw noSuch('machine', machineId);
+    return { kind: 'machine', name: machine.name };
+  }
+  return { kind: 'all', name: 'all records' };
+}
+
 /** What is given out, in words; for its files as well. @throws AppError NOT_FOUND; RECORD_REFUSED where nothing is signed */
 export async function namedOf(manager: EntityManager, asked: ExportAsked): Promise<ParcelManifest['of']> {
-  const { jobId, harnessId } = asked;
-  const job = jobId === undefined ? undefined : await manager.findOneBy(JobEntity, { id: jobId });
-  if (jobId !== undefined && !job) throw new AppError('NOT_FOUND', `There is no job "${jobId}".`, { field: '/jobId' });
-  const harness = harnessId === undefined ? undefined : await manager.findOneBy(HarnessEntity, { id: harnessId });
-  if (harnessId !== undefined && !harness)
-    throw new AppError('NOT_FOUND', `There is no harness "${harnessId}".`, { field: '/harnessId' });
-  const of = job
-    ? ({ kind: 'job', name: `job ${job.number}` } as const)
-    : harness
-      ? ({ kind: 'harness', name: harness.name } as const)
-      : ({ kind: 'all', name: 'all records' } as const);
+  const of = await askedOf(manager, asked);
   if (!(await recordsBy(manager, asked, true).limit(1).getOne()))
     throw new AppError('RECORD_REFUSED', `Nothing is signed yet of ${of.kind === 'all' ? 'any job' : of.name}.`, {
       hint: 'Records are made when a job is signed.',

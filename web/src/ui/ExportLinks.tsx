@@ -8,11 +8,11 @@ const AS = [
 ] as const;
 
 /** Records to take along: as a table, or as a parcel with sheets, photos and the proof that nothing in it was changed. */
-export function ExportLinks({ of }: { readonly of: ExportAsked }) {
+export function ExportLinks({ of, label = 'Take along' }: { readonly of: ExportAsked; readonly label?: string }) {
   const query = new URLSearchParams(of as Record<string, string>).toString();
   return (
     <p className="no-print flex flex-wrap items-baseline gap-x-5 text-lg">
-      <span className="text-soft">Take along:</span>
+      <span className="text-soft">{label}:</span>
       {AS.map(({ as, title }) => (
         <a
           key={as}

@@ -208,7 +208,10 @@ export function HistoryPage() {
             ))}
           </p>
         ) : null}
-        {total > 0 ? <ExportLinks of={{ harnessId: view.id }} /> : null}
+        {total > 0 ? <ExportLinks of={{ harnessId: view.id }} label={`Take along ${view.name}`} /> : null}
+        {others.some(({ records }) => records > 0) ? (
+          <ExportLinks of={{ machineId: view.machineId }} label={`Take along all of ${view.machine}`} />
+        ) : null}
         {done.length === 0 ? null : (
           <a href="#todo" className="no-print inline-flex min-h-11 items-center text-lg underline underline-offset-4">
             To do here

@@ -137,6 +137,12 @@ describe('the history of a harness', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Show all' }));
     expect(await lines()).toHaveLength(4);
   });
+  it('is taken along by itself, or with all of its machine', async () => {
+    page();
+    await lines();
+    const files = screen.getAllByRole('link', { name: 'CSV' }).map((link) => link.getAttribute('href'));
+    expect(files).toEqual(['/api/export/records.csv?harnessId=H1', '/api/export/records.csv?machineId=M']);
+  });
   it('at one connector; and the way to other harnesses of the machine', async () => {
     page('?connector=X2');
     expect(await lines()).toHaveLength(2);
