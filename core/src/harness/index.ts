@@ -7,6 +7,7 @@ export type {
   Feature,
   FeatureKind,
   Harness,
+  PinoutSource,
   HarnessNode,
   KeepOut,
   Moisture,
@@ -16,7 +17,16 @@ export type {
   Vibration,
   Zone,
 } from './types.ts';
-export { CIRCUIT_KINDS, AREAS, MOISTURES, VIBRATIONS, NODE_KINDS, FEATURE_KINDS, SEAL_STATES } from './types.ts';
+export {
+  CIRCUIT_KINDS,
+  AREAS,
+  MOISTURES,
+  VIBRATIONS,
+  NODE_KINDS,
+  FEATURE_KINDS,
+  REMARK_MOST,
+  SEAL_STATES,
+} from './types.ts';
 export {
   TERMINAL_FAMILIES,
   HOUSING_FAMILIES,

@@ -104,6 +104,9 @@ export interface Cavity {
   readonly cavity: string;
 }
 
+/** Letters that a remark of a circuit may have. */
+export const REMARK_MOST = 500;
+
 /** An electrical path with a number and a function, and the wire that it is made of. */
 export interface Circuit {
   readonly id: string;
@@ -120,6 +123,17 @@ export interface Circuit {
   readonly pairWith?: string | undefined;
   /** The shield that it lies in, its pair's other wire with it: its drain's copper, mm², where it is known. */
   readonly shield?: { readonly drainMm2?: number | undefined } | undefined;
+  /** What else is noted of it, as it was written. */
+  readonly remark?: string | undefined;
+}
+
+/** Where what is known of a harness comes from: a manual's page, a list of the maker's, a drawing. */
+export interface PinoutSource {
+  readonly source: string;
+  /** Of which model years it is. */
+  readonly year?: string | undefined;
+  /** For which variant of the machine. */
+  readonly variant?: string | undefined;
 }
 
 export interface Harness {
@@ -130,6 +144,8 @@ export interface Harness {
   readonly circuits: readonly Circuit[];
   /** Jacketed cables along its runs. */
   readonly cables?: readonly Cable[] | undefined;
+  /** The sheets that its circuits were read from, in the order that they came. */
+  readonly sources?: readonly PinoutSource[] | undefined;
 }
 
 /** A stretch, clearance included, that no part of a splice's body may enter; touching its edge is allowed. */

@@ -21,7 +21,7 @@ import { sharedRecordSchema, shareSchema } from './shareSchemas.ts';
 import { todoSchema } from './todoSchemas.ts';
 import { jobStandingSchema } from './shopSchemas.ts';
 import { comebackSchemas } from './comebackSchema.ts';
-import { cableSchema, circuitSchema, nodeSchema, runSchema } from './harnessSchemas.ts';
+import { cableSchema, circuitSchema, nodeSchema, pinoutSourcesSchema, runSchema } from './harnessSchemas.ts';
 import { spentSchema } from './jobSchemas.ts';
 import { jobFileSchema } from './jobFile.ts';
 import { jobState, jobSummary } from './jobStateSchemas.ts';
@@ -87,6 +87,7 @@ const harnessView = named(
     circuits: needed(all(circuitSchema)),
     nodes: needed(all(nodeSchema)),
     cables: all(cableSchema),
+    sources: pinoutSourcesSchema,
   }),
 );
 

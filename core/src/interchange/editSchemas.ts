@@ -7,6 +7,7 @@ import {
   cableSchema,
   featureSchema,
   nodeSchema,
+  pinoutSourcesSchema,
   routedCircuitSchema,
   runSchema,
   zoneSchema,
@@ -51,6 +52,7 @@ export const harnessEditSchema = named(
     setCircuits: edit('setCircuits', {
       circuits: needed(Joi.array().items(routedCircuitSchema).max(LIMITS.circuits.most)),
     }),
+    setSources: edit('setSources', { sources: needed(pinoutSourcesSchema) }),
   }),
   'One change to a harness, as data: done again in order it gives the same harness.',
 );

@@ -18,6 +18,7 @@ import {
   FEATURE_KINDS,
   MOISTURES,
   NODE_KINDS,
+  REMARK_MOST,
   SEAL_STATES,
   STUDS,
   TABS_MM,
@@ -29,6 +30,7 @@ import {
   type Circuit,
   type Feature,
   type Harness,
+  type PinoutSource,
   type SpareCore,
   type HarnessNode,
   type Run,
@@ -38,6 +40,9 @@ import { LIMITS, type Machine, type NamedHarness } from '../job/index.ts';
 import { above0, amps, area, cavityText, count, flag, id, lengthMm, list, text } from './schema/fields.ts';
 import { named, needed, oneOf, shape, usual, variants } from './schema/shape.ts';
 import { colourSchema, wireSchema } from './wireSchemas.ts';
+
+/** So many sheets may be named as where a harness is known from. */
+const SOURCES_MOST = 50;
 
 export const zoneSchema = named(
   'zone',
@@ -249,6 +254,7 @@ const circuitFields = {
   loadA: Joi.number().min(0).max(5000),
   pairWith: id,
   shield: shape<NonNullable<Circuit['shield']>>({ drainMm2: area }),
+  remark: Joi.string().trim().min(1).max(REMARK_MOST),
 };
 export const circuitSchema = named(
   'circuit',
@@ -261,12 +267,21 @@ export const routedCircuitSchema = named(
   shape<Circuit>({ ...circuitFields, runIds: usual(Joi.array().items(id).max(LIMITS.runs.most), []) }),
 );
 
+const pinoutSourceSchema = named(
+  'pinoutSource',
+  shape<PinoutSource>({ source: needed(text), year: Joi.string().trim().min(1).max(40), variant: text }),
+  'Where what is known of a harness comes from.',
+);
+
+export const pinoutSourcesSchema = Joi.array().items(pinoutSourceSchema).max(SOURCES_MOST);
+
 const harnessFields = {
   name: needed(text),
   nodes: needed(list(nodeSchema)),
   runs: needed(list(runSchema).min(1)),
   circuits: needed(list(circuitSchema)),
   cables: list(cableSchema),
+  sources: pinoutSourcesSchema,
 };
 export const harnessSchema = named('harness', shape<Harness>({ id: usual(id, 'harness'), ...harnessFields }));
 

@@ -25,6 +25,9 @@ export const saysNothing = (text: string): boolean =>
     text.trim(),
   );
 
+/** A cell that denies what its column asks for; a dash may just be blank. */
+export const SAYS_NO = /^(?:no|none|nein|kein|keine|keiner|false|0)$/i;
+
 /** Words for a cavity without a wire, alone or with what it is without. */
 const EMPTY_CAVITY =
   /^\(?(?:spare|blank|open|vacant|free|reserved?|reserve|no connection|not connected|not fitted|no wire|no pin|no circuit|blocked|plug(?:ged)?|cavity plug|sealing plug|blanking plug|blind plug|dummy(?: plug)?|not used|unused|empty|n\/?c|n\.c\.|frei|unbelegt|nicht belegt|unbenutzt|leer|blindstopfen|stopfen|verschlossen|blind)\)?(?:[ -](?:cavity|cav|plug|pin|position|kammer|platz))?(?: \(?(?:cavity|spare|empty|plug(?:ged)?|frei)\)?)?\.?$/i;

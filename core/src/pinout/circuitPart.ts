@@ -1,9 +1,18 @@
-import { KIND_WORDS, CIRCUIT_KINDS, routeBetween, type Cavity, type CircuitKind, type Run } from '../harness/index.ts';
+import {
+  KIND_WORDS,
+  CIRCUIT_KINDS,
+  REMARK_MOST,
+  routeBetween,
+  type Cavity,
+  type Circuit,
+  type CircuitKind,
+  type Run,
+} from '../harness/index.ts';
 import type { WireSpec } from '../wire/index.ts';
-import { kindFromFunction, readAmps, readKind, saysNothing } from './cells.ts';
+import { kindFromFunction, readAmps, readKind, saysNothing, SAYS_NO } from './cells.ts';
 import type { Findings } from './findings.ts';
 import type { ListLine } from './lines.ts';
-import { readRemark } from './remarks.ts';
+import { readRemark, readShield } from './remarks.ts';
 import type { PinoutField } from './types.ts';
 import { wireOf, type Blame, type ColoursSaid } from './wires.ts';
 
@@ -21,7 +30,9 @@ export interface Part {
   readonly fuseA: number | undefined;
   readonly loadA: number | undefined;
   readonly pair: string | undefined;
-  readonly isShielded: boolean;
+  readonly shield: Circuit['shield'];
+  /** What its line notes, and what of it is understood by nobody. */
+  readonly remark: string | undefined;
   readonly runs: string | undefined;
   readonly notTaken: readonly string[];
 }
@@ -71,6 +82,12 @@ const isKind = (value: string | undefined): value is CircuitKind =>
 /** A fuse by its name alone: which one, and not how large. */
 const FUSE_NAME = /^(?:f|fu|fuse|si|sicherung)[-_. ]?\d{1,3}[a-z]?$/i;
 
+/** What a line is paired by: its own cell; where that is blank, its remark. "None" in the cell is not blank. */
+function pairOf(cell: string | undefined, remark: string | undefined): string | undefined {
+  if (cell !== undefined && SAYS_NO.test(cell)) return undefined;
+  return cell === undefined || saysNothing(cell) ? remark : cell;
+}
+
 /** The key of the guess of a circuit's kind. */
 export const kindKey = (line: ListLine): string => `kind:${line.cells.number ?? `${line.list + 1}.${line.line}`}`;
 
@@ -109,12 +126,14 @@ export function circuitPart(
     return read.ok ? read.value : undefined;
   };
   const [fuseA, loadA] = [amps('fuse', 'fuse'), amps('load', 'load')];
-  const remark = readRemark(cells.remark ?? '');
-  if (remark.isNotTaken) notTaken.push(cells.remark ?? '');
-  const pair =
-    cells.pair === undefined || saysNothing(cells.pair) || /^(?:no|nein|false|0)$/i.test(cells.pair)
-      ? remark.pair
-      : cells.pair;
+  const said = cells.remark === undefined || saysNothing(cells.remark) ? '' : cells.remark;
+  const remark = readRemark(said);
+  if (remark.isNotTaken) notTaken.push(said);
+  const kept = [said, ...notTaken.filter((words) => words !== said)].filter((words) => words !== '').join('; ');
+  if (kept.length > REMARK_MOST)
+    blame('remark', `The remark has ${kept.length} characters.`, `Shorten it to ${REMARK_MOST}.`);
+  const shieldSaid = readShield(cells.shield);
+  if (shieldSaid && !shieldSaid.ok) blame('shield', shieldSaid.why, shieldSaid.remedy);
   const set = findings.answer(kindKey(line));
   return {
     number,
@@ -124,8 +143,9 @@ export function circuitPart(
     wire: wireOf(line, colours, headerOf, findings, blame),
     fuseA,
     loadA,
-    pair,
-    isShielded: remark.isShielded,
+    pair: pairOf(cells.pair, remark.pair),
+    shield: shieldSaid?.ok ? shieldSaid.value.shield : remark.isShielded ? {} : undefined,
+    remark: kept === '' ? undefined : kept,
     runs: cells.runs,
     notTaken,
   };

@@ -3,15 +3,16 @@ import { idFrom, type Cavity, type HarnessNode } from '../harness/index.ts';
 import { bad, saysNothing } from './cells.ts';
 import type { Findings } from './findings.ts';
 import type { ListLine } from './lines.ts';
-import { placeKind, readEnd } from './places.ts';
-import type { CellOutcome, NewConnector, PinoutField, PinoutHarness } from './types.ts';
+import { placeKind, readEnd, readPlaceKind } from './places.ts';
+import type { CellOutcome, NewConnector, PinoutField, PinoutHarness, PlaceKind } from './types.ts';
 
 interface Made {
   readonly id: string;
   readonly name: string;
   readonly cavities: Set<string>;
-  /** No connector: a splice, a ground, a stud, a fuse, an end that nobody knows. */
-  isEnd: boolean;
+  readonly kind: PlaceKind;
+  /** The sheet says in a cell of its own what it is. */
+  readonly isSaid: boolean;
 }
 
 /** One end of a line's wire: its place, what is wrong with it, or that it has to be asked. */
@@ -28,6 +29,10 @@ const CAVITY_MOST = 10;
 export const NOT_KNOWN = 'Far end not known';
 /** Where wires end that are cut. */
 const CUT_ENDS = 'Cut ends';
+
+type Side = 'from' | 'to';
+/** What a place without cavities is, by its name. */
+const kindOf = (name: string): PlaceKind => (placeKind(name) === 'splice' ? 'splice' : 'end');
 
 /** "4.0" is a figure as a spreadsheet stores it: cavity 4. */
 const plainCavity = (text: string): string => text.replace(/^(\d+)\.0+$/, '$1');
@@ -59,13 +64,13 @@ export class EndFinder {
    * A place with a cavity. What is called like a splice or a ground is a connector where a cavity of it is named; the
    * name of the wire itself is none.
    */
-  private place(said: string, saidCavity: string, isEnd: boolean): CellOutcome<Cavity> {
+  private place(said: string, saidCavity: string, kind: PlaceKind, isSaid = false): CellOutcome<Cavity> {
     const name = this.nameIn(said);
     if (name.length > NAME_MOST)
       return bad(`“${name.slice(0, 20)}…” is too long for a connector's name.`, `Use ${NAME_MOST} characters at most.`);
     const node = this.byName.get(name.toLowerCase());
     // "Pin 3" is cavity 3 of a connector; a place at a stud or an open end is called as it is written.
-    const isPlace = node ? node.kind !== 'connector' : isEnd;
+    const isPlace = (node?.kind ?? kind) !== 'connector';
     const cavity = isPlace
       ? saidCavity
       : saidCavity.replace(/^(?:pin|cav(?:ity)?|pos(?:ition)?|terminal|way|kammer|kontakt)\.?\s*#?\s*(?=\w)/i, '');
@@ -84,21 +89,28 @@ export class EndFinder {
       id: idFrom(name),
       name,
       cavities: new Set<string>(),
-      isEnd: isPlace,
+      kind,
+      isSaid,
     };
     this.made.set(name.toLowerCase(), made);
     made.cavities.add(cavity);
     return { ok: true, value: { nodeId: made.id, cavity } };
   }
 
-  /** A place with a cavity as a line names it. */
-  private atCavity(line: ListLine, name: string, cavity: string): CellOutcome<Cavity> {
-    return this.place(name, cavity, this.isWire(line, name, cavity));
+  /** A place with a cavity as a line names it; a cell of its own may say that it is no connector. */
+  private atCavity(line: ListLine, side: Side, name: string, cavity: string): CellOutcome<Cavity> {
+    const said = line.cells[`${side}Place`];
+    if (said === undefined)
+      return this.place(name, cavity, this.isWire(line, side, name, cavity) ? kindOf(name) : 'connector');
+    const kind = readPlaceKind(said);
+    return kind
+      ? this.place(name, cavity, kind, true)
+      : bad(`“${said}” does not say what ${name} is.`, 'Write connector, splice or end.');
   }
 
   /** A place without cavities, at which a wire is called by its circuit's number. */
   private atPlace(name: string, number: string): CellOutcome<Cavity> {
-    return this.place(name, number.slice(0, CAVITY_MOST), true);
+    return this.place(name, number.slice(0, CAVITY_MOST), kindOf(name));
   }
 
   /** The far end of a circuit in a list that names one end only: of what is named, or nobody knows of what. */
@@ -116,7 +128,7 @@ export class EndFinder {
       return { outcome: bad(`The line names ${said} and no cavity.`, 'Give the cavity number.'), field };
     const kind = placeKind(said);
     if (kind === 'cut') return { outcome: this.atPlace(/\d$/.test(said) ? said : CUT_ENDS, number), field };
-    if (kind === 'place') return { outcome: this.atPlace(said, number), field };
+    if (kind !== undefined) return { outcome: this.atPlace(said, number), field };
     const answer = this.findings.ask(
       {
         key: `end:${said.toLowerCase()}`,
@@ -133,7 +145,9 @@ export class EndFinder {
   }
 
   /** Whether what a line names at a place is its wire, as this application writes it, and no cavity. */
-  private isWire(line: ListLine, name: string, cavity: string): boolean {
+  private isWire(line: ListLine, side: Side, name: string, cavity: string): boolean {
+    const said = line.cells[`${side}Place`];
+    if (said !== undefined) return readPlaceKind(said) !== 'connector';
     return placeKind(name) !== undefined && cavity === plainCavity(line.cells.number ?? '');
   }
 
@@ -150,14 +164,14 @@ export class EndFinder {
       for (const side of ['from', 'to'] as const) {
         const name = cells[`${side}Connector`];
         const cavity = cells[`${side}Cavity`];
-        if (name !== undefined && cavity !== undefined && !this.isWire(line, name, plainCavity(cavity)))
+        if (name !== undefined && cavity !== undefined && !this.isWire(line, side, name, plainCavity(cavity)))
           this.connectors.add(this.nameIn(name).toLowerCase());
       }
     }
   }
 
   /** One end of a line's circuit; undefined when the line says nothing of it. `field` tells which cell is to blame. */
-  end(line: ListLine, side: 'from' | 'to', connectorOf: string | undefined): EndSaid | undefined {
+  end(line: ListLine, side: Side, connectorOf: string | undefined): EndSaid | undefined {
     const [connectorField, cavityField] = [`${side}Connector`, `${side}Cavity`] as const;
     const { cells } = line;
     const joint = cells[side];
@@ -167,14 +181,17 @@ export class EndFinder {
       if (this.byName.has(joint.toLowerCase()) || placeKind(joint) !== undefined)
         return this.withoutCavity(line, joint, side);
       const read = readEnd(joint);
-      if (read.ok) return { outcome: this.atCavity(line, read.value.connector, read.value.cavity), field: side };
+      if (read.ok) return { outcome: this.atCavity(line, side, read.value.connector, read.value.cavity), field: side };
       if (connector !== undefined && joint.length <= CAVITY_MOST)
-        return { outcome: this.atCavity(line, connector, plainCavity(joint)), field: side };
+        return { outcome: this.atCavity(line, side, connector, plainCavity(joint)), field: side };
       return this.withoutCavity(line, joint, side);
     }
     if (cavity !== undefined && !saysNothing(cavity)) {
       const name = joint ?? connector;
-      return { outcome: name === undefined ? { ok: 'ask' } : this.atCavity(line, name, cavity), field: cavityField };
+      return {
+        outcome: name === undefined ? { ok: 'ask' } : this.atCavity(line, side, name, cavity),
+        field: cavityField,
+      };
     }
     const given = cells[connectorField];
     if (given === undefined || saysNothing(given)) return undefined;
@@ -182,7 +199,7 @@ export class EndFinder {
       return this.withoutCavity(line, given, connectorField);
     const read = readEnd(given);
     return read.ok
-      ? { outcome: this.atCavity(line, read.value.connector, read.value.cavity), field: connectorField }
+      ? { outcome: this.atCavity(line, side, read.value.connector, read.value.cavity), field: connectorField }
       : this.withoutCavity(line, given, connectorField);
   }
 
@@ -191,18 +208,18 @@ export class EndFinder {
     const known = [...this.byName.values()].find((node) => node.id === nodeId);
     if (known) return known.kind === 'connector';
     const made = [...this.made.values()].find((one) => one.id === nodeId);
-    return !made?.isEnd;
+    return made === undefined || made.kind === 'connector';
   }
   /** Whether a node is an end of one wire: a cut end that has a name of its own. */
   takesOne(nodeId: string): boolean {
     const made = [...this.made.values()].find((one) => one.id === nodeId);
-    return made !== undefined && made.name !== CUT_ENDS && placeKind(made.name) === 'cut';
+    return made !== undefined && !made.isSaid && made.name !== CUT_ENDS && placeKind(made.name) === 'cut';
   }
 
   get newConnectors(): NewConnector[] {
-    return [...this.made.values()].map(({ name, cavities, isEnd }) => ({
+    return [...this.made.values()].map(({ name, cavities, kind }) => ({
       name,
-      ...(isEnd ? { isEnd: true as const } : {}),
+      kind,
       cavities: [...cavities].sort((a, b) => a.localeCompare(b, 'en', { numeric: true })),
     }));
   }

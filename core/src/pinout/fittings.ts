@@ -7,7 +7,7 @@ import {
 } from '../harness/index.ts';
 import { saysNothing } from './cells.ts';
 import type { Findings } from './findings.ts';
-import type { Wire } from './joins.ts';
+import type { WireEnd } from './joins.ts';
 import type { PinoutField, PinoutReading } from './types.ts';
 
 const SEALS: readonly (readonly [RegExp, SealState])[] = [
@@ -35,42 +35,46 @@ function readTerminal(text: string): TerminalFamily | undefined {
   );
 }
 
+/** What sits in a cavity, by the connector's name. */
+type Fitting = PinoutReading['fittings'][number];
+
+/** An end of a wire, or a cavity without one, and the line and half of it that names it. */
+export type Fitted = Pick<WireEnd, 'line' | 'side' | 'place'>;
+
 /** Terminal families and seals that the lines give for their cavities. */
 export function readFittings(
-  wires: readonly Wire[],
+  ends: readonly Fitted[],
   nameOf: (nodeId: string) => string,
   columnOf: (list: number, field: PinoutField) => string | undefined,
   findings: Findings,
-): PinoutReading['fittings'] {
-  return wires.flatMap(({ ends }) =>
-    ends.flatMap(({ line, side, place }): PinoutReading['fittings'] => {
-      const [terminalField, sealField] = [`${side}Terminal`, `${side}Seal`] as const;
-      const [terminalText = '', sealText = ''] = [line.cells[terminalField], line.cells[sealField]];
-      const terminal = saysNothing(terminalText) ? undefined : readTerminal(terminalText);
-      if (!saysNothing(terminalText) && terminal === undefined)
-        findings.wrong(line, {
-          column: columnOf(line.list, terminalField),
-          value: terminalText,
-          why: `“${terminalText}” is not a known terminal family.`,
-          remedy: `Families are ${TERMINAL_FAMILIES.join(', ')} (male width in mm, or pin size).`,
-        });
-      const seal = sealText === '' ? undefined : SEALS.find(([form]) => form.test(sealText.trim()))?.[1];
-      if (sealText !== '' && seal === undefined)
-        findings.wrong(line, {
-          column: columnOf(line.list, sealField),
-          value: sealText,
-          why: `“${sealText}” is not a state of a seal.`,
-          remedy: `Write one of: ${SEAL_STATES.join(', ')}.`,
-        });
-      if (terminal === undefined && seal === undefined) return [];
-      return [
-        {
-          connector: nameOf(place.nodeId),
-          cavity: place.cavity,
-          ...(terminal === undefined ? {} : { terminal }),
-          ...(seal === undefined ? {} : { seal }),
-        },
-      ];
-    }),
-  );
+): readonly Fitting[] {
+  return ends.flatMap(({ line, side, place }): Fitting[] => {
+    const [terminalField, sealField] = [`${side}Terminal`, `${side}Seal`] as const;
+    const [terminalText = '', sealText = ''] = [line.cells[terminalField], line.cells[sealField]];
+    const terminal = saysNothing(terminalText) ? undefined : readTerminal(terminalText);
+    if (!saysNothing(terminalText) && terminal === undefined)
+      findings.wrong(line, {
+        column: columnOf(line.list, terminalField),
+        value: terminalText,
+        why: `“${terminalText}” is not a known terminal family.`,
+        remedy: `Families are ${TERMINAL_FAMILIES.join(', ')} (male width in mm, or pin size).`,
+      });
+    const seal = sealText === '' ? undefined : SEALS.find(([form]) => form.test(sealText.trim()))?.[1];
+    if (sealText !== '' && seal === undefined)
+      findings.wrong(line, {
+        column: columnOf(line.list, sealField),
+        value: sealText,
+        why: `“${sealText}” is not a state of a seal.`,
+        remedy: `Write one of: ${SEAL_STATES.join(', ')}.`,
+      });
+    if (terminal === undefined && seal === undefined) return [];
+    return [
+      {
+        connector: nameOf(place.nodeId),
+        cavity: place.cavity,
+        ...(terminal === undefined ? {} : { terminal }),
+        ...(seal === undefined ? {} : { seal }),
+      },
+    ];
+  });
 }

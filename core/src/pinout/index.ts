@@ -18,7 +18,7 @@ export type {
 } from './types.ts';
 export { importable, likeliestSheet, readPinout } from './read.ts';
 export { PINOUT_MOST_LINES } from './refusals.ts';
-export { PINOUT_COLUMNS, writeConnector, writePinout } from './write.ts';
+export { writeCavities, writePinout } from './write.ts';
 export { columnLetter } from './columns.ts';
 export { EXAMPLE_SHEET } from './example.ts';
 export { NOT_KNOWN } from './ends.ts';

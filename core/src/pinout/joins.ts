@@ -79,18 +79,46 @@ function mustAgree(
   });
 }
 
-/** Two lines as one wire; that they agree on it is looked at. */
+/** What both lines of a wire say of it besides; where they say two things the second is to blame. */
+function saidByBoth(first: Read, second: Read, number: string, { columnOf, findings }: Joining): Part {
+  const [a, b] = [first.part, second.part];
+  const one = <T>(field: PinoutField, ofFirst: T | undefined, ofSecond: T | undefined): T | undefined => {
+    if (ofFirst !== undefined && ofSecond !== undefined && ofFirst !== ofSecond)
+      findings.wrong(second.line, {
+        column: columnOf(second.line.list, field),
+        value: String(ofSecond),
+        why: `Circuit ${number} has ${String(ofSecond)} here and ${String(ofFirst)} on line ${first.line.line}.`,
+        remedy: 'Correct one of the two.',
+      });
+    return ofFirst ?? ofSecond;
+  };
+  const sure = (part: Part): Part['kind'] | undefined => (part.isKindGuessed ? undefined : part.kind);
+  const kind = one('kind', sure(a), sure(b));
+  const remarks = [...new Set([a.remark, b.remark])].filter((words) => words !== undefined);
+  return {
+    ...a,
+    function: a.function === '' ? b.function : a.function,
+    kind: kind ?? a.kind,
+    isKindGuessed: kind === undefined,
+    fuseA: one('fuse', a.fuseA, b.fuseA),
+    loadA: one('load', a.loadA, b.loadA),
+    pair: one('pair', a.pair, b.pair),
+    shield: a.shield ?? b.shield,
+    remark: remarks.length === 0 ? undefined : remarks.join('; '),
+    notTaken: [...new Set([...a.notTaken, ...b.notTaken])],
+  };
+}
+
+/** Two lines as one wire, whose ends are the near ends of both; that they agree on it is looked at. */
 function oneOf([first, second]: Group, number: string, joining: Joining): Wire[] {
   if (!first || !second) return [];
   mustAgree(second, number, first.part.wire, `on line ${first.line.line}`, joining);
-  const words = first.part.function === '' ? second.part.function : first.part.function;
   return [
     {
       line: first.line,
-      part: { ...first.part, function: words },
+      part: saidByBoth(first, second, number, joining),
       number,
-      from: first.from,
-      to: second.from,
+      ...asKnown(first.from, second.from, number, joining.harness),
       ends: [
         { line: first.line, side: 'from', place: first.from },
         { line: second.line, side: 'from', place: second.from },
@@ -98,6 +126,16 @@ function oneOf([first, second]: Group, number: string, joining: Joining): Wire[]
     },
   ];
 }
+
+/** Both ends of a wire, the way round that its circuit has already. */
+function asKnown(from: Cavity, to: Cavity, number: string, { circuits }: PinoutHarness): Pick<Wire, 'from' | 'to'> {
+  const known = circuits.find((circuit) => circuit.number === number);
+  return known && same(known.from, to) && same(known.to, from) ? { from: to, to: from } : { from, to };
+}
+
+/** Two lines that name the same two ends, each from its own: a list of every cavity has each wire twice. */
+const areMirrored = ([a, b, third]: Group): boolean =>
+  a?.to !== undefined && b?.to !== undefined && third === undefined && same(a.from, b.to) && same(a.to, b.from);
 
 /** A number that nobody has yet: 12-2, 12-3. */
 function ownNumber(number: string, taken: ReadonlySet<string>): string {
@@ -173,7 +211,7 @@ export function joined(reads: readonly Read[], joining: Joining): Wire[] {
     given.add(number);
     const ends: WireEnd[] = [{ line: read.line, side: 'from', place: read.from }];
     if (read.to) ends.push({ line: read.line, side: 'to', place: read.to });
-    wires.push({ line: read.line, part: read.part, number, from: read.from, to, ends });
+    wires.push({ line: read.line, part: read.part, number, ...asKnown(read.from, to, number, harness), ends });
   };
   for (const read of reads) {
     if (done.has(read)) continue;
@@ -182,7 +220,7 @@ export function joined(reads: readonly Read[], joining: Joining): Wire[] {
     if (group.length > 1) {
       // Nothing is known of several lines before the question of all of them is answered.
       if (all === undefined && twice.includes(group)) continue;
-      const one = isOne(number, group, all, findings);
+      const one = areMirrored(group) || isOne(number, group, all, findings);
       if (one === undefined) continue;
       if (one) {
         for (const other of group) done.add(other);

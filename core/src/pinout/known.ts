@@ -2,7 +2,7 @@ import type { Circuit } from '../harness/index.ts';
 import type { PinoutField } from './types.ts';
 
 /** The parts of a circuit that are there or not, as a sheet may say. */
-const OF_SHEETS: readonly string[] = ['fuseA', 'loadA', 'pairWith'] satisfies (keyof Circuit)[];
+const OF_SHEETS: readonly string[] = ['fuseA', 'loadA', 'pairWith', 'shield', 'remark'] satisfies (keyof Circuit)[];
 const withoutWhatSheetsSay = (circuit: Circuit): Circuit =>
   Object.fromEntries(Object.entries(circuit).filter(([key]) => !OF_SHEETS.includes(key))) as unknown as Circuit;
 
@@ -17,11 +17,14 @@ export function withWhatIsKnown(
 ): Circuit {
   if (!before) return circuit;
   const says = (...columns: PinoutField[]): boolean => columns.some((column) => fields.has(column));
-  const { fuseA, loadA, pairWith, ...plain } = circuit;
+  const { fuseA, loadA, pairWith, shield, remark, ...plain } = circuit;
   const now = {
     fuseA: says('fuse') ? fuseA : before.fuseA,
     loadA: says('load') ? loadA : before.loadA,
     pairWith: says('pair') ? pairWith : before.pairWith,
+    // A remark tells of a shield; that it does not tell says nothing.
+    shield: says('shield') ? shield : (shield ?? before.shield),
+    remark: says('remark') ? remark : (remark ?? before.remark),
   };
   // What a sheet has no column for stays, whatever a circuit has.
   return {
@@ -42,5 +45,7 @@ export function withWhatIsKnown(
     ...(now.fuseA === undefined ? {} : { fuseA: now.fuseA }),
     ...(now.loadA === undefined ? {} : { loadA: now.loadA }),
     ...(now.pairWith === undefined ? {} : { pairWith: now.pairWith }),
+    ...(now.shield === undefined ? {} : { shield: now.shield }),
+    ...(now.remark === undefined ? {} : { remark: now.remark }),
   };
 }

@@ -175,17 +175,27 @@ export function linesOf(sheet: readonly (readonly string[])[], around: Around, f
   return { rows, title };
 }
 
+/** A cavity without a wire, and whether it is closed with a plug. */
+export interface Unused {
+  readonly line: ListLine;
+  readonly isPlugged: boolean;
+}
+
 /** Lines that are circuits, beside those of cavities without a wire; each is told as what it is. */
 export function sorted(
   lines: readonly ListLine[],
   findings: Findings,
-): { readonly circuits: readonly ListLine[]; readonly plugged: readonly ListLine[] } {
+): { readonly circuits: readonly ListLine[]; readonly unused: readonly Unused[] } {
   const outcomeOf = ({ cells }: ListLine): 'circuit' | 'empty' | 'plugged' => {
     if (!isEmptyCavity(cells)) return 'circuit';
     return saysPlugged(Object.values(cells).join(' ')) ? 'plugged' : 'empty';
   };
   const told = lines.map((line) => ({ line, outcome: outcomeOf(line) }));
   for (const { line, outcome } of told) findings.tell(line, outcome, line.text);
-  const as = (outcome: string): ListLine[] => told.flatMap((one) => (one.outcome === outcome ? [one.line] : []));
-  return { circuits: as('circuit'), plugged: as('plugged') };
+  return {
+    circuits: told.flatMap(({ line, outcome }) => (outcome === 'circuit' ? [line] : [])),
+    unused: told.flatMap(({ line, outcome }) =>
+      outcome === 'circuit' ? [] : [{ line, isPlugged: outcome === 'plugged' }],
+    ),
+  };
 }

@@ -66,6 +66,29 @@ function beginOf(rows: Rows, headerRow: number, after: number): number {
 /** Columns of later blocks are told from those of the first by what is added to their index. */
 const BLOCK = 1000;
 
+/** Two columns of a list that hold the same would each say something else. */
+function tellTwice({ fields }: List, headerOf: (index: number) => string, findings: Findings): void {
+  const first = new Map<PinoutField, number>();
+  for (const [index, field] of fields) {
+    const before = first.get(field);
+    if (before === undefined) first.set(field, index);
+    else
+      findings.wrong(undefined, {
+        column: columnLetter(index),
+        value: headerOf(index),
+        why: `Columns ${columnLetter(before)} and ${columnLetter(index)} are read as the same.`,
+        remedy: 'Say of one of them that it holds something else, or leave it out.',
+      });
+  }
+}
+
+/** What a harness without runs takes from a sheet: not the ways of its wires, which lead along runs of another one. */
+export const withoutRuns = ({ lists, columns, ...rest }: ReturnType<typeof listsOf>): ReturnType<typeof listsOf> => ({
+  ...rest,
+  lists: lists.map((list) => ({ ...list, fields: new Map([...list.fields].filter(([, field]) => field !== 'runs')) })),
+  columns: columns.map((column) => (column.field === 'runs' ? { ...column, field: null } : column)),
+});
+
 /** What the sheet is taken for: its lists, one below the other or side by side, and what each of their columns holds. */
 export function listsOf(
   rows: Rows,
@@ -108,7 +131,9 @@ export function listsOf(
           samples: seen.cells.slice(0, 3),
         });
       }
-      lists.push({ headerRow, fromRow: begins[block] ?? 0, toRow, fromColumn, toColumn, fields });
+      const list = { headerRow, fromRow: begins[block] ?? 0, toRow, fromColumn, toColumn, fields };
+      tellTwice(list, (index) => headers[index] ?? '', findings);
+      lists.push(list);
     });
   });
   return { headerRow: headerRows[0] ?? -1, lists, columns };

@@ -29,7 +29,8 @@ export function circuitOf(
     runIds,
     ...(part.fuseA === undefined ? {} : { fuseA: part.fuseA }),
     ...(part.loadA === undefined ? {} : { loadA: part.loadA }),
-    ...(part.isShielded ? { shield: {} } : {}),
+    ...(part.shield === undefined ? {} : { shield: part.shield }),
+    ...(part.remark === undefined ? {} : { remark: part.remark }),
   };
   return withWhatIsKnown(circuit, before, fields);
 }

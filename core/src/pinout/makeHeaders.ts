@@ -137,6 +137,17 @@ export const MAKE_FORMS = {
     'twisted to',
     'twist pair',
   ],
+  shield: [
+    'shield',
+    'screen',
+    'shielded',
+    'screened',
+    'shield drain',
+    'schirm',
+    'geschirmt',
+    'abschirmung',
+    'schirmung',
+  ],
   runs: ['runs', 'through runs', 'run', 'through', 'route', 'segments', 'via', 'strang', 'weg', 'verlauf'],
   remark: [
     'remark',

@@ -111,8 +111,8 @@ Circuit | From | To | Size | Colour
     );
     expect(circuits(joined)).toEqual(['7 Circuit 7 1 black X1.4-X9.2', '8 Circuit 8 1 blue/yellow X1.5-X9.3']);
     expect(joined.newConnectors).toEqual([
-      { name: 'X1', cavities: ['4', '5'] },
-      { name: 'X9', cavities: ['2', '3'] },
+      { name: 'X1', kind: 'connector', cavities: ['4', '5'] },
+      { name: 'X9', kind: 'connector', cavities: ['2', '3'] },
     ]);
     const grouped = clean(
       read(`

@@ -1,4 +1,4 @@
-import type { CellOutcome } from './types.ts';
+import type { CellOutcome, PlaceKind } from './types.ts';
 import { bad } from './cells.ts';
 
 /** A cavity as it may be called: 4, A12, 12b, B, 3.1. */
@@ -9,9 +9,10 @@ const CAVITY =
 export const isCavityLike = (text: string): boolean =>
   text.trim() !== '' && CAVITY.test(text.trim().replace(/\.0+$/, ''));
 
-/** Places that are no cavities and take several wires: a splice, a ground, a stud, a fuse. */
+/** A splice takes several wires. */
+const SPLICE = /^(?:sp|spl|splice|spleiss|spleiß|s|joint|löt|verbinder)[-_. ]?\d{1,4}[a-z]?$/i;
+/** Other places that are no cavities and take several wires: a ground, a stud, a fuse. */
 const PLACES: readonly RegExp[] = [
-  /^(?:sp|spl|splice|spleiss|spleiß|s|joint|löt|verbinder)[-_. ]?\d{1,4}[a-z]?$/i,
   /^(?:g|gnd|ground|grd|masse|massepunkt|earth|chassis|chassis ground|body ground|frame ground|mp)[-_. ]?\d{0,4}[a-z]?$/i,
   /^(?:(?:frame|battery|ground|main|power|m\d{1,2}) )?(?:stud|bolt|bolzen)[-_. ]?\w{0,4}$/i,
   /^(?:f|fuse|si|sicherung)[-_. ]?\d{1,3}[a-z]?$/i,
@@ -20,11 +21,20 @@ const PLACES: readonly RegExp[] = [
 const CUT =
   /^(?:open|open end|cut|cut off|cut end|loose|loose end|free end|blunt|blunt cut|offen|offenes ende|abgeschnitten|freies ende)[-_. ]?\d{0,3}$/i;
 
-/** What an end without a cavity is: a place of several wires, a cut end of one, or words that nobody knows. */
-export function placeKind(text: string): 'place' | 'cut' | undefined {
+/** What an end without a cavity is: a splice or another place of several wires, a cut end of one, or nobody knows. */
+export function placeKind(text: string): 'splice' | 'place' | 'cut' | undefined {
   const plain = text.trim();
   if (CUT.test(plain)) return 'cut';
+  if (SPLICE.test(plain)) return 'splice';
   return PLACES.some((form) => form.test(plain)) ? 'place' : undefined;
+}
+
+/** What the cell of a place says that it is; nothing where no such word is known. */
+export function readPlaceKind(text: string): PlaceKind | undefined {
+  const plain = text.trim();
+  if (/^(?:connector|conn\.?|plug|housing|stecker|steckverbinder|gehäuse)$/i.test(plain)) return 'connector';
+  if (/^(?:splice|joint|spleiß|spleiss|verbinder|lötstelle)$/i.test(plain)) return 'splice';
+  return /^(?:end|open end|ground|stud|fuse|place|masse|ende|bolzen|sicherung)$/i.test(plain) ? 'end' : undefined;
 }
 
 /**

@@ -7,11 +7,11 @@ import { columnLetter } from './columns.ts';
 import { tellDoubles } from './doubles.ts';
 import { EndFinder } from './ends.ts';
 import { Findings } from './findings.ts';
-import { readFittings } from './fittings.ts';
+import { readFittings, type Fitted } from './fittings.ts';
 import { findHeaderRow, knownHeaders, groupsAbove } from './headers.ts';
 import { joined, type Read } from './joins.ts';
 import { linesOf, sorted } from './lines.ts';
-import { listsOf } from './lists.ts';
+import { listsOf, withoutRuns } from './lists.ts';
 import { circuitOf, rowOf } from './made.ts';
 import { pairUp } from './pairs.ts';
 import { refused, tooMuch } from './refusals.ts';
@@ -61,7 +61,8 @@ export function readPinout(
   };
   const much = tooMuch(sheet);
   if (much) return nothing(much, { headerRow: -1, columns: [] });
-  const { headerRow, lists, columns } = listsOf(sheet.rows, choices, findings);
+  const seen = listsOf(sheet.rows, choices, findings);
+  const { headerRow, lists, columns } = harness.runs.length === 0 ? withoutRuns(seen) : seen;
   const no = refused(headerRow, lists);
   if (no) return nothing(no, { headerRow, columns });
   const lineOf = (row: number): number => sheet.lines?.[row] ?? row + 1;
@@ -73,7 +74,7 @@ export function readPinout(
   const read = lists.map((list, index) =>
     linesOf(sheet.rows, { list, index, known, lineOf, headerOf: headerIn(index) }, findings),
   );
-  const { circuits, plugged } = sorted(
+  const { circuits, unused } = sorted(
     withRowStarts(
       read.flatMap(({ rows }) => rows),
       findings,
@@ -96,7 +97,11 @@ export function readPinout(
   const colours = judgeColours(lines, findings);
   const finder = new EndFinder(harness, findings);
   finder.learn(lines);
-  const nearOf = lists.map((_list, list) => nameless(list, lists.length, [...lines, ...plugged], findings));
+  // A cavity without a wire counts where something is said of what sits in it.
+  const fitted = unused.filter(({ line: { cells }, isPlugged }) => isPlugged || cells.fromTerminal || cells.fromSeal);
+  const nearOf = lists.map((_list, list) =>
+    nameless(list, lists.length, [...lines, ...fitted.map(({ line }) => line)], findings),
+  );
   const reads = lines.flatMap((line, index): Read[] => {
     if (index % 100 === 0) onLine?.(index, lines.length);
     const blame: Blame = (field, why, remedy) =>
@@ -151,8 +156,7 @@ export function readPinout(
   });
   const isWhole = findings.problems.length === 0 && findings.questions.length === 0;
   const paired = isWhole ? pairUp(rows, columnOf, findings) : rows.map(({ row }) => row);
-  const fittings = readFittings(wires, nameOf, columnOf, findings);
-  const plugs = plugged.flatMap((line): PinoutReading['fittings'] => {
+  const bare = fitted.flatMap(({ line, isPlugged }): (Fitted & { readonly isPlugged: boolean })[] => {
     const said = finder.end(line, 'from', nearOf[line.list]);
     if (said?.outcome.ok === false)
       findings.wrong(line, {
@@ -161,10 +165,16 @@ export function readPinout(
         why: said.outcome.why,
         remedy: said.outcome.remedy,
       });
-    return said?.outcome.ok === true
-      ? [{ connector: nameOf(said.outcome.value.nodeId), cavity: said.outcome.value.cavity, seal: 'plug' }]
-      : [];
+    return said?.outcome.ok === true ? [{ line, side: 'from', place: said.outcome.value, isPlugged }] : [];
   });
+  const fittings = readFittings([...wires.flatMap(({ ends }) => ends), ...bare], nameOf, columnOf, findings);
+  const isFitted = (connector: string, at: string): boolean =>
+    fittings.some((one) => one.connector === connector && one.cavity === at && one.seal !== undefined);
+  const plugs = bare.flatMap(({ place, isPlugged }): PinoutReading['fittings'] =>
+    isPlugged && !isFitted(nameOf(place.nodeId), place.cavity)
+      ? [{ connector: nameOf(place.nodeId), cavity: place.cavity, seal: 'plug' }]
+      : [],
+  );
   findings.mustBe(wires.filter(({ part }) => part.wire).flatMap(({ ends }) => ends.map(({ line }) => line)));
   if (lines.length === 0)
     findings.wrong(undefined, {

@@ -41,9 +41,9 @@ Cavity | Wire | Colour | mm² | Function
     expect([asked(open), open.problems]).toEqual([['to'], []]);
     const told = clean(read(sheet, { answers: { from: 'X31', 'column:1': 'number', to: 'Pump' } }));
     expect(circuits(told)).toEqual(['11 Pump feed 1 red X31.1-Pump.11', '12 Pump ground 1 black X31.2-Pump.12']);
-    expect(told.newConnectors).toEqual([{ name: 'Pump', isEnd: true, cavities: ['11', '12'] }]);
+    expect(told.newConnectors).toEqual([{ name: 'Pump', kind: 'end', cavities: ['11', '12'] }]);
     const unknown = clean(read(sheet, { answers: { from: 'X31', 'column:1': 'number', to: '?' } }));
-    expect(unknown.newConnectors).toEqual([{ name: 'Far end not known', isEnd: true, cavities: ['11', '12'] }]);
+    expect(unknown.newConnectors).toEqual([{ name: 'Far end not known', kind: 'end', cavities: ['11', '12'] }]);
   });
   it('cavities of no named connector', () => {
     const sheet = `

@@ -1,4 +1,12 @@
-import { awgAreaMm2, awgLabel, LARGEST_AWG, SMALLEST_AWG, TRADE_PAIRS_MM2, type WireSize } from '../wire/index.ts';
+import {
+  areaMm2,
+  awgAreaMm2,
+  awgLabel,
+  LARGEST_AWG,
+  SMALLEST_AWG,
+  TRADE_PAIRS_MM2,
+  type WireSize,
+} from '../wire/index.ts';
 import { figure } from '../units/index.ts';
 import { bad, readNumber } from './cells.ts';
 import type { CellOutcome, PinoutOption, SizeBasis } from './types.ts';
@@ -122,4 +130,25 @@ export function sizeFromBoth(area: number, label: string): CellOutcome<WireSize>
     `Gauge ${label} and ${figure(area, 3)} mm² disagree: AWG ${label} is ${copper === undefined ? 'no gauge' : `${figure(copper)} mm² of copper`}${trade === undefined ? '' : `, trade ${label} is ${figure(trade)} mm²`}.`,
     'Correct one of the two.',
   );
+}
+
+/** A column of copper beside a size agrees with it within this part of it. */
+const AGREES = 0.05;
+
+/** A size with a column of copper beside it: what is settled must agree with it, what is not it may settle. */
+export function sizeBeside(text: string, area: number): SizeReading {
+  const read = readSize(text);
+  if (read.ok === false) return read;
+  if (read.ok === 'ask') {
+    const metric = settledSize(read.form, 'metric');
+    if (metric.ok && Math.abs(areaMm2(metric.value) - area) <= AGREES * area) return metric;
+    return sizeFromBoth(area, numberIn(read.form));
+  }
+  const copper = areaMm2(read.value);
+  return Math.abs(copper - area) <= AGREES * copper
+    ? read
+    : bad(
+        `“${text}” is ${figure(copper, 3)} mm², and ${figure(area, 3)} mm² stands beside it.`,
+        'Correct one of the two.',
+      );
 }

@@ -26,12 +26,15 @@ export const PINOUT_FIELDS = [
   'fuse',
   'load',
   'pair',
+  'shield',
   'runs',
   'remark',
   'fromTerminal',
   'fromSeal',
   'toTerminal',
   'toSeal',
+  'fromPlace',
+  'toPlace',
 ] as const;
 export type PinoutField = (typeof PINOUT_FIELDS)[number];
 
@@ -140,18 +143,19 @@ export interface PinoutRow {
   readonly circuit: Circuit;
   /** What was concluded rather than read: the keys of those guesses, which an answer sets otherwise. */
   readonly guesses: readonly PinoutQuestion[];
-  /** Words of remarks of which nothing was taken. */
+  /** Words that say nothing of the circuit that is understood: they are kept as its remark. */
   readonly notTaken: readonly string[];
 }
 
-/** A connector that the sheet names and the harness does not have yet. */
+/** What a place is that a sheet names. */
+export type PlaceKind = Extract<HarnessNode['kind'], 'connector' | 'splice' | 'end'>;
+
+/** A connector or another place that the sheet names and the harness does not have yet. */
 export interface NewConnector {
   readonly name: string;
   readonly cavities: readonly string[];
-  /**
-   * No connector but the far end of a sheet that lists one end only; its places are called by the circuits' numbers.
-   */
-  readonly isEnd?: true | undefined;
+  /** A splice or an end (a ground, a stud, a fuse, nothing that anybody knows) takes several wires at one place. */
+  readonly kind: PlaceKind;
 }
 
 /** The part of a harness that a sheet is read against. */

@@ -1,6 +1,7 @@
 import {
   COLOUR_SYSTEMS,
   COLOUR_SYSTEM_WORDS,
+  areaMm2,
   colourInWords,
   judgeColourSystem,
   readColour,
@@ -14,7 +15,7 @@ import { bad, readConductor, readJacket, readNumber, saysNothing } from './cells
 import type { Findings } from './findings.ts';
 import type { ListLine } from './lines.ts';
 import { splitWire } from './splitWire.ts';
-import { readSize, settledSize, sizeFromBoth, sizeOptions, type SizeReading } from './sizes.ts';
+import { readSize, settledSize, sizeBeside, sizeFromBoth, sizeOptions, type SizeReading } from './sizes.ts';
 import type { CellOutcome, PinoutField, SizeBasis } from './types.ts';
 
 /** Says what is wrong with a cell of the line that is being read. */
@@ -135,6 +136,10 @@ function sizeSaid({ cells }: ListLine): { readonly field: PinoutField; readonly 
     const area = readNumber(sizeMm2.replace(/\s*(?:mm²|mm2|sq)$/i, ''));
     const label = /^(?:awg|#)?\s*(\d{1,2}(?:\/0)?)\s*(?:awg)?$/i.exec(sizeAwg)?.[1];
     if (area !== undefined && label !== undefined) return { field: 'sizeAwg', reading: sizeFromBoth(area, label) };
+  }
+  if (!saysNothing(sizeMm2) && !saysNothing(size)) {
+    const area = readSize(sizeMm2, 'metric');
+    if (area.ok === true) return { field: 'size', reading: sizeBeside(size, areaMm2(area.value)) };
   }
   if (!saysNothing(sizeMm2)) return { field: 'sizeMm2', reading: readSize(sizeMm2, 'metric') };
   if (!saysNothing(sizeAwg)) return { field: 'sizeAwg', reading: readSize(sizeAwg, 'awg') };

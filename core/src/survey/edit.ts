@@ -174,6 +174,13 @@ function edited(state: Surveyed, edit: HarnessEdit): Surveyed {
       );
     case 'setCircuits':
       return setCircuits(state, edit.circuits);
+    case 'setSources': {
+      const { sources: _, ...harness } = state.harness;
+      return {
+        ...state,
+        harness: { ...harness, ...(edit.sources.length === 0 ? {} : { sources: edit.sources }) },
+      };
+    }
   }
 }
 

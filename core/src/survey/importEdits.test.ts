@@ -154,12 +154,12 @@ describe('a sheet as a new harness', () => {
     expect(
       faceMisses(
         { layout: { kind: 'rows', rows, columns }, numbering: { kind: 'rowWise' } },
-        { name: 'X1', cavities: ['1', '2'] },
+        { name: 'X1', kind: 'connector', cavities: ['1', '2'] },
       ),
     ).toBe(why);
   });
   it('a branch takes a name that no connector has', () => {
-    const taken = ['B1', 'X1', 'X2'].map((name) => nodeOfConnector({ name, cavities: [] }));
+    const taken = ['B1', 'X1', 'X2'].map((name) => nodeOfConnector({ name, kind: 'connector', cavities: [] }));
     expect(proposeTree(taken, []).nodes.map((node) => node.name)).toContain('Branch 1');
   });
 });

@@ -28,9 +28,9 @@ const freeId = (wanted: string, taken: readonly string[]): string => {
 };
 
 /** A connector of a sheet as a node, without a face: where its cavities lie is not in a sheet, and is never guessed. */
-export const nodeOfConnector = ({ name, isEnd }: NewConnector): HarnessNode => ({
+export const nodeOfConnector = ({ name, kind }: NewConnector): HarnessNode => ({
   id: idFrom(name),
-  kind: isEnd ? 'end' : 'connector',
+  kind,
   name,
 });
 

@@ -212,6 +212,7 @@ export function joinHarnesses(a: Harness, b: Harness, at: JoinPlace, same: reado
   const meeting = meetingOf(a, b, at, same);
   const runs = joinedRuns(a, b, meeting);
   const { cables: _, ...rest } = a;
+  const sources = [...(a.sources ?? []), ...(b.sources ?? [])];
   const cables = joinedCables(a, b, meeting);
   return {
     ids: meeting.ids,
@@ -221,6 +222,7 @@ export function joinHarnesses(a: Harness, b: Harness, at: JoinPlace, same: reado
       runs,
       circuits: joinedCircuits(a, b, runs, meeting),
       ...(cables.length === 0 ? {} : { cables }),
+      ...(sources.length === 0 ? {} : { sources }),
     },
   };
 }

@@ -1,5 +1,5 @@
 import type { Finding } from '../damage/index.ts';
-import type { Cable, Circuit, Harness, HarnessNode, Run } from '../harness/index.ts';
+import type { Cable, Circuit, Harness, HarnessNode, PinoutSource, Run } from '../harness/index.ts';
 
 /** What may be changed on a run without moving anything on it. */
 export interface RunChange {
@@ -39,7 +39,8 @@ export type HarnessEdit =
   | { readonly do: 'removeCable'; readonly cableId: string }
   | { readonly do: 'setCircuit'; readonly circuit: Circuit }
   | { readonly do: 'removeCircuit'; readonly circuitId: string }
-  | { readonly do: 'setCircuits'; readonly circuits: readonly Circuit[] };
+  | { readonly do: 'setCircuits'; readonly circuits: readonly Circuit[] }
+  | { readonly do: 'setSources'; readonly sources: readonly PinoutSource[] };
 
 /** A harness with what was found on it: the findings go along with every edit. */
 export interface Surveyed {

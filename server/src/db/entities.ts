@@ -20,6 +20,7 @@ export const HarnessEntity = new EntitySchema<Rows.HarnessRow>({
     keptFor: optional(text),
     placed: optional(json),
     cables: { ...json, default: '[]' },
+    sources: optional(json),
   },
   foreignKeys: [{ target: 'machine', columnNames: ['machineId'], referencedColumnNames: ['id'] }],
 });
@@ -76,6 +77,7 @@ export const CircuitEntity = new EntitySchema<Rows.CircuitRow>({
     loadA: optional(real),
     shield: optional(json),
     pairWith: optional(text),
+    remark: optional(text),
     wire: json,
     runIds: json,
   },

@@ -1,7 +1,7 @@
 import type { Gate, BegunWork, Mishap } from '@mendum/core/approach';
 import type { ConnectorFace, ConnectorIdentity, LockFamily } from '@mendum/core/connector';
 import type { EarlierEnd, EarlierRepair, Finding } from '@mendum/core/damage';
-import type { Circuit, Feature, HarnessNode, Cable, Zone } from '@mendum/core/harness';
+import type { Circuit, Feature, HarnessNode, Cable, PinoutSource, Zone } from '@mendum/core/harness';
 import type { LayoutWishes } from '@mendum/core/layout';
 import type { MappingCard } from '@mendum/core/mapping';
 import type { Practice } from '@mendum/core/practice';
@@ -27,6 +27,7 @@ export interface HarnessRow {
   /** Where repairs lie that edits have moved since they were recorded, by job and splice; none where their wire is gone. */
   placed: Readonly<Record<string, WirePlace | null>> | null;
   cables: readonly Cable[];
+  sources: readonly PinoutSource[] | null;
 }
 export interface NodeRow {
   harnessId: string;
@@ -70,6 +71,7 @@ export interface CircuitRow {
   loadA: number | null;
   shield: Circuit['shield'] | null;
   pairWith: string | null;
+  remark: string | null;
   wire: Circuit['wire'];
   runIds: readonly string[];
 }

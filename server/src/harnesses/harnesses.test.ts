@@ -46,6 +46,43 @@ describe('a harness is edited', () => {
     expect((await named(/W5/)).version).toBe(loom.version + 1);
   });
 
+  it('keeps the remarks of its circuits, and the sheets that they are from', async () => {
+    const loom = await named(/W5/);
+    const remark = 'Chafes at the hinge; see page 214.';
+    const sources = [{ source: 'Service manual, page 214', year: '2029 to 2031', variant: 'with cab' }];
+    const circuit = { ...loom.circuits[0]!, remark };
+    expect(
+      (
+        await edit(loom, [
+          { do: 'setCircuit', circuit },
+          { do: 'setSources', sources },
+        ])
+      ).status,
+    ).toBe(200);
+    const after = await named(/W5/);
+    expect([after.circuits[0]?.remark, after.sources]).toEqual([remark, sources]);
+    const { job } = await server.job('0146');
+    expect([job.harness.circuits[0]?.remark, job.harness.sources]).toEqual([remark, sources]);
+    expect((await edit(after, [{ do: 'setSources', sources: [] }])).status).toBe(200);
+    expect((await named(/W5/)).sources).toBeUndefined();
+  });
+  it.each([
+    ['a remark of 500 letters', { remark: 'x'.repeat(500) }, 200],
+    ['of 501', { remark: 'x'.repeat(501) }, 422],
+  ])('%s', async (_what, said, status) => {
+    const loom = await named(/W5/);
+    const circuit = { ...loom.circuits[0]!, ...said };
+    expect((await edit(loom, [{ do: 'setCircuit', circuit }])).status).toBe(status);
+  });
+  it.each([
+    [50, 200],
+    [51, 422],
+  ])('%d sheets that it is known from', async (many, status) => {
+    const loom = await named(/W5/);
+    const sources = Array.from({ length: many }, (_, at) => ({ source: `Page ${at}` }));
+    expect((await edit(loom, [{ do: 'setSources', sources }])).status).toBe(status);
+  });
+
   it('a signed job keeps the harness as it was', async () => {
     const loom = await named(/W5/);
     const signed = (await server.list('jobs')).find((job) => job.status === 'signed' && /W5/.test(job.harness))!;

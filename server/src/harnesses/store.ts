@@ -26,6 +26,7 @@ export const circuitOf = (row: CircuitRow): Circuit => ({
   loadA: orUndefined(row.loadA),
   shield: orUndefined(row.shield),
   pairWith: orUndefined(row.pairWith),
+  remark: orUndefined(row.remark),
 });
 
 /** A harness with its machine, and the version that its contents are of. */
@@ -94,12 +95,18 @@ export async function loadHarness(manager: EntityManager, harnessId: string): Pr
   const machine = row && rows.one(MachineEntity, { id: row.machineId });
   if (!machine) throw new Error(`There is no harness ${harnessId}, or not its machine.`);
   const parts = await partsOf(manager, harnessId, row.version);
-  const cables = row.cables.length === 0 ? {} : { cables: row.cables };
-  return { machine, harness: { id: row.id, name: row.name, ...parts, ...cables }, version: row.version };
+  const besides = {
+    ...(row.cables.length === 0 ? {} : { cables: row.cables }),
+    ...(row.sources === null ? {} : { sources: row.sources }),
+  };
+  return { machine, harness: { id: row.id, name: row.name, ...parts, ...besides }, version: row.version };
 }
 
-/** How far a run that nobody has measured was seen is no part of what it is: a job's file has it as far as its findings. */
-const whateverWasSeen = (harness: Harness): Harness => ({
+/**
+ * What a harness is, from whichever sheets it is known. How far a run that nobody has measured was seen is no part of
+ * that: a job's file has it as far as its findings.
+ */
+const whateverWasSeen = ({ sources: _, ...harness }: Harness): Harness => ({
   ...harness,
   id: '',
   runs: harness.runs.map((run) => (run.atLeast === true ? { ...run, lengthMm: NOT_MEASURED_MM } : run)),
@@ -177,6 +184,7 @@ async function insertParts(manager: EntityManager, harnessId: string, harness: H
         loadA: circuit.loadA ?? null,
         shield: circuit.shield ?? null,
         pairWith: circuit.pairWith ?? null,
+        remark: circuit.remark ?? null,
         wire: circuit.wire,
         runIds: [...circuit.runIds],
       })),
@@ -195,6 +203,7 @@ export async function insertHarness(manager: EntityManager, machine: Machine, ha
     keptFor: null,
     placed: null,
     cables: harness.cables ?? [],
+    sources: harness.sources ?? null,
   });
   await insertParts(manager, harnessId, harness);
   return harnessId;
@@ -222,6 +231,11 @@ export async function replaceHarness(
   await manager.update(
     HarnessEntity,
     { id: harnessId },
-    { name: harness.name, version, cables: [...(harness.cables ?? [])] },
+    {
+      name: harness.name,
+      version,
+      cables: [...(harness.cables ?? [])],
+      sources: harness.sources === undefined ? null : [...harness.sources],
+    },
   );
 }

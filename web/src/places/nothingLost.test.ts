@@ -33,6 +33,7 @@ describe('a circuit opened and saved', () => {
     loadA: 4,
     pairWith: 'C2',
     shield: { drainMm2: 0.35 },
+    remark: 'Chafes at the hinge.',
   };
   const saved = async (before: Circuit): Promise<unknown> => {
     const { thing, wrong } = await filled<Circuit>(circuitFormSchema, before);

@@ -17,6 +17,8 @@ import {
 
 /** The sheets of a file: their names, which is most likely a pinout, what their lines are called, what each is told by. */
 export interface OpenedSheets {
+  /** The file's name; none of cells that were pasted. */
+  readonly fileName?: string | undefined;
   readonly sheets: readonly string[];
   readonly likeliest: number;
   readonly called: 'line' | 'row';
@@ -37,11 +39,15 @@ async function digestOf(rows: readonly (readonly string[])[]): Promise<string | 
   return hash && Array.from(new Uint8Array(hash).slice(0, 12), (byte) => byte.toString(16).padStart(2, '0')).join('');
 }
 
-async function opened(work: () => Promise<readonly NamedSheet[]> | readonly NamedSheet[]): Promise<Opened> {
+async function opened(
+  work: () => Promise<readonly NamedSheet[]> | readonly NamedSheet[],
+  fileName?: string,
+): Promise<Opened> {
   try {
     sheets = await work();
     return {
       ok: true,
+      fileName,
       sheets: sheets.map((sheet) => sheet.name),
       likeliest: likeliestSheet(sheets),
       called: sheets[0]?.of ?? 'line',
@@ -55,7 +61,7 @@ async function opened(work: () => Promise<readonly NamedSheet[]> | readonly Name
 
 /** Reads and writes sheets off the page's own thread. The rows stay here; only what was read of them goes back. */
 const sheetReader = {
-  openFile: (bytes: Uint8Array, name: string): Promise<Opened> => opened(() => readSheetFile(bytes, name)),
+  openFile: (bytes: Uint8Array, name: string): Promise<Opened> => opened(() => readSheetFile(bytes, name), name),
   openPasted: (text: string): Promise<Opened> =>
     opened(() => [{ name: 'Pasted cells', of: 'line', ...readSeparatedLines(text) }]),
   /** Reads one sheet; `onLine` hears how many lines are done, of how many. */

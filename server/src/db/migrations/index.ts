@@ -23,6 +23,7 @@ import { Good1766100000000 } from './1766100000000-good.ts';
 import { RecordText1766200000000 } from './1766200000000-record-text.ts';
 import { Parcels1766300000000 } from './1766300000000-parcels.ts';
 import { Todos1766400000000 } from './1766400000000-todos.ts';
+import { Remarks1766500000000 } from './1766500000000-remarks.ts';
 
 /** Every step that brings a database to this version, the first one first. */
 export const MIGRATIONS = [
@@ -51,4 +52,5 @@ export const MIGRATIONS = [
   RecordText1766200000000,
   Parcels1766300000000,
   Todos1766400000000,
+  Remarks1766500000000,
 ];

@@ -1,13 +1,13 @@
 import { useState } from 'react';
 import { cavitiesOf } from '@mendum/core/connector';
-import { CIRCUIT_KINDS, KIND_WORDS, type Circuit, type Harness } from '@mendum/core/harness';
+import { CIRCUIT_KINDS, KIND_WORDS, REMARK_MOST, type Circuit, type Harness } from '@mendum/core/harness';
 import { readColour, colourInWords, sizeInWords, type WireColour } from '@mendum/core/wire';
 import { WireChip } from '../../shapes/WireLine.tsx';
 import { JacketFields } from '../../form/JacketFields.tsx';
 import { useThing, type Form } from '../../form/useThing.ts';
 import { WireFields } from '../../ui/wireFields.tsx';
 import { Button } from '../../ui/button.tsx';
-import { NumberField, Select, TextField, TickBox, WrongWords } from '../../ui/field.tsx';
+import { NumberField, Select, TextArea, TextField, TickBox, WrongWords } from '../../ui/field.tsx';
 import { circuitFormSchema, circuitMade, endsIn, newCircuit, takenBy } from './circuitEdit.ts';
 
 interface CircuitFormProps {
@@ -160,6 +160,7 @@ export function CircuitForm({ harness, circuit, onSave, onRemove, onClose }: Cir
           <NumberField label="Its drain" hint="Empty: taken as 0.5." unit="mm²" {...form.field('shield.drainMm2')} />
         )}
       </div>
+      <TextArea label="Remark" rows={2} maxLength={REMARK_MOST} {...form.field('remark')} />
       <WrongWords>{form.wrong('root')}</WrongWords>
       <div className="sticky -bottom-5 -mx-6 -mb-5 flex gap-3 border-t border-rule bg-sheet px-6 py-3 max-sm:-mx-4 max-sm:px-4">
         <Button type="submit" look="copper" className="flex-1">

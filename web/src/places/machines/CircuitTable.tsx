@@ -40,7 +40,18 @@ function columnsOf(harness: Harness, onOpen: CircuitTableProps['onOpen']): reado
           circuit.number
         ),
     },
-    { id: 'function', title: 'Function', value: (circuit) => circuit.function, className: 'pr-3 font-semibold' },
+    {
+      id: 'function',
+      title: 'Function',
+      value: (circuit) => circuit.function,
+      className: 'pr-3 font-semibold',
+      shown: ({ function: words, remark }) => (
+        <>
+          {words}
+          {remark === undefined ? null : <span className="block font-normal text-soft">{remark}</span>}
+        </>
+      ),
+    },
     { id: 'kind', title: 'Kind', value: ({ kind }) => KIND_WORDS[kind], className: 'pr-3' },
     {
       id: 'wire',

@@ -3,7 +3,6 @@ import { useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { Redo2, Undo2 } from 'lucide-react';
 import type { Circuit } from '@mendum/core/harness';
-import { writePinout } from '@mendum/core/pinout';
 import { UNNAMED_MACHINE } from '@mendum/core/quick';
 import { figure } from '@mendum/core/units';
 import type { HarnessView } from '@mendum/core/operations';
@@ -19,9 +18,10 @@ import { Empty, Failed, Working } from '../../ui/empty.tsx';
 import { TextField } from '../../ui/field.tsx';
 import { CircuitTable } from './CircuitTable.tsx';
 import { useHarnessDraft } from './draft.ts';
-import { download } from './import/sheets.ts';
 import { HarnessDialogs, type Opened } from './HarnessDialogs.tsx';
 import { JoinSketch } from './JoinSketch.tsx';
+import { PinoutFiles } from './PinoutFiles.tsx';
+import { Sources } from './Sources.tsx';
 import { NodeForm } from './NodeForm.tsx';
 import { RunForm } from './RunForm.tsx';
 import { TreeEditor, type Picked } from './TreeEditor.tsx';
@@ -31,7 +31,7 @@ const matches = (circuit: Circuit, words: string): boolean =>
     .toLowerCase()
     .split(/\s+/)
     .every((word) =>
-      `${circuit.number} ${circuit.function} ${circuit.wire.colour.base} ${circuit.wire.colour.stripe ?? ''} ${circuit.from.nodeId} ${circuit.to.nodeId}`
+      `${circuit.number} ${circuit.function} ${circuit.remark ?? ''} ${circuit.wire.colour.base} ${circuit.wire.colour.stripe ?? ''} ${circuit.from.nodeId} ${circuit.to.nodeId}`
         .toLowerCase()
         .includes(word),
     );
@@ -85,7 +85,6 @@ function HarnessEditor({ view }: { readonly view: HarnessView }) {
   };
   const nodeName = (id: string): string => harness.nodes.find((one) => one.id === id)?.name ?? id;
   const close = (): void => setOpen(undefined);
-  const rows = (): string[][] => writePinout(harness);
   return (
     <div className="px-6 pb-10">
       <header className="flex flex-wrap items-end gap-x-5 gap-y-2 pt-4 pb-2">
@@ -190,20 +189,6 @@ function HarnessEditor({ view }: { readonly view: HarnessView }) {
             <Button onClick={() => setOpen({ what: 'import' })}>From a sheet</Button>
             <Button onClick={() => setOpen({ what: 'circuit', circuit: undefined })}>Add one</Button>
           </Only>
-          <Button
-            look="quiet"
-            disabled={harness.circuits.length === 0}
-            onClick={() => void download('csv', rows(), harness.name)}
-          >
-            CSV
-          </Button>
-          <Button
-            look="quiet"
-            disabled={harness.circuits.length === 0}
-            onClick={() => void download('xlsx', rows(), harness.name)}
-          >
-            XLSX
-          </Button>
           <div className="ml-auto w-64">
             <TextField
               label="Find a circuit"
@@ -223,6 +208,8 @@ function HarnessEditor({ view }: { readonly view: HarnessView }) {
           markedId={found?.id}
           onOpen={may ? (circuit) => setOpen({ what: 'circuit', circuit }) : undefined}
         />
+        <PinoutFiles harness={harness} />
+        <Sources harness={harness} onEdit={may ? draft.edit : undefined} />
       </section>
       <HarnessDialogs draft={draft} open={open} onClose={close} nodeName={nodeName} />
     </div>

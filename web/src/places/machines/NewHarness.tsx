@@ -13,6 +13,7 @@ import { Dialog } from '../../ui/dialog.tsx';
 import { NumberField, TextField } from '../../ui/field.tsx';
 import { numberOf } from '../../ui/typed.ts';
 import { faceOf, NEW_FACE } from './faceDraft.ts';
+import { sourceOf } from './import/SheetOrigin.tsx';
 import { SheetReading } from './import/SheetReading.tsx';
 import { useSheet } from './import/useSheet.ts';
 
@@ -75,6 +76,7 @@ export function NewHarness({ onClose }: { readonly onClose: () => void }) {
       ),
       faces,
     );
+    const source = sourceOf(sheet.origin);
     const machine = sameMachine
       ? { name: sameMachine.machine, kind: sameMachine.machineKind, systemVoltageV: sameMachine.systemVoltageV }
       : {
@@ -84,7 +86,10 @@ export function NewHarness({ onClose }: { readonly onClose: () => void }) {
         };
     const outcome = await send(
       'addHarness',
-      { machine: { id: 'machine', ...machine }, harness: { id: 'harness', ...harness } },
+      {
+        machine: { id: 'machine', ...machine },
+        harness: { id: 'harness', ...harness, ...(source && { sources: [source] }) },
+      },
       { quiet: true },
     );
     if (!outcome.ok) {
@@ -157,7 +162,7 @@ export function NewHarness({ onClose }: { readonly onClose: () => void }) {
                   afterwards; leave those empty.
                 </p>
                 {reading?.newConnectors
-                  .filter((one) => !one.isEnd)
+                  .filter((one) => one.kind === 'connector')
                   .map(({ name, cavities }) => (
                     <div key={name} className="grid items-end gap-3 sm:grid-cols-[2fr_1fr_1fr_2fr]">
                       <p className="pb-2 text-lg">

@@ -71,7 +71,7 @@ function NewRun({ harness, node, onEdit }: Pick<NodeFormProps, 'harness' | 'node
 function asItsKind(node: HarnessNode): HarnessNode {
   const { face, identity = {}, lock, fittings, ...plain } = node;
   const printed = Object.values(identity).filter((words) => words !== undefined && words !== '');
-  if (node.kind === 'end') return fittings === undefined ? plain : { ...plain, fittings };
+  if (node.kind === 'end' || node.kind === 'splice') return fittings === undefined ? plain : { ...plain, fittings };
   return node.kind === 'connector' ? { ...node, identity: printed.length === 0 ? undefined : identity } : plain;
 }
 

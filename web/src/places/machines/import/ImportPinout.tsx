@@ -7,6 +7,7 @@ import { Dialog } from '../../../ui/dialog.tsx';
 import { NumberField, Select } from '../../../ui/field.tsx';
 import { numberOf } from '../../../ui/typed.ts';
 import { SheetProblems } from './SheetPreview.tsx';
+import { sourceOf, withSource } from './SheetOrigin.tsx';
 import { SheetReading } from './SheetReading.tsx';
 import { useSheet } from './useSheet.ts';
 
@@ -96,7 +97,10 @@ export function ImportPinout({ harness, onTake, onClose }: ImportPinoutProps) {
               look="copper"
               disabled={!ready}
               onClick={() => {
-                if (ready && onTake(result.edits)) onClose();
+                const sources = withSource(harness.sources, sourceOf(sheet.origin));
+                const edits: HarnessEdit[] = [...(result?.edits ?? [])];
+                if (sources !== harness.sources && sources.length > 0) edits.push({ do: 'setSources', sources });
+                if (ready && onTake(edits)) onClose();
               }}
             >
               {hung

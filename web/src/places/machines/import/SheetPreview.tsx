@@ -137,7 +137,7 @@ export function SheetRows({
                   {circuit.function}
                   {notTaken.map((words) => (
                     <span key={words} className="block text-sm font-normal text-soft">
-                      Not taken: {words}
+                      Kept as a note: {words}
                     </span>
                   ))}
                 </td>

@@ -2,6 +2,7 @@ import type { ReactNode } from 'react';
 import { idFrom, type HarnessNode } from '@mendum/core/harness';
 import { Button } from '../../../ui/button.tsx';
 import { Select } from '../../../ui/field.tsx';
+import { OriginFields } from './SheetOrigin.tsx';
 import { SheetColumns, SheetProblems, SheetRows } from './SheetPreview.tsx';
 import { SheetAnswers, SheetQuestions } from './SheetQuestions.tsx';
 import { SheetSource } from './SheetSource.tsx';
@@ -49,6 +50,7 @@ export function SheetReading({ of, nodes, children }: SheetReadingProps) {
           </label>
         ) : null}
       </div>
+      <OriginFields of={of.origin} onChange={of.setOrigin} />
       {reading ? (
         <>
           <SheetTaken

@@ -25,10 +25,13 @@ export const FIELD_WORDS: Record<PinoutField, string> = {
   fuse: 'Fuse',
   load: 'Load current',
   pair: 'Twisted with',
+  shield: 'Shield, and its drain',
   runs: 'Runs',
   remark: 'Remark',
   fromTerminal: 'From: terminal',
   fromSeal: 'From: seal',
   toTerminal: 'To: terminal',
   toSeal: 'To: seal',
+  fromPlace: 'From: connector, splice or end',
+  toPlace: 'To: connector, splice or end',
 };

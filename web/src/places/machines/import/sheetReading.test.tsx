@@ -20,6 +20,8 @@ function Shown({ text, called = 'line' }: { readonly text: string; readonly call
         reading,
         called,
         progress: undefined,
+        origin: { source: 'list.csv', year: '', variant: '' },
+        setOrigin: () => undefined,
         opened: () => undefined,
         pickSheet: () => undefined,
         choose: (change) => setChoices((now) => ({ ...now, ...change })),

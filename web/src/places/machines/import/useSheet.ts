@@ -1,6 +1,7 @@
 import { useEffect, useState } from 'react';
 import type { PinoutChoices, PinoutHarness, PinoutReading } from '@mendum/core/pinout';
 import type { OpenedSheets } from '../../../workers/sheet.worker.ts';
+import { NO_ORIGIN, type Origin } from './SheetOrigin.tsx';
 import { keepChoices, recallChoices } from './keptChoices.ts';
 import type { LineName } from './lineWords.ts';
 import { readSheet } from './sheets.ts';
@@ -13,6 +14,9 @@ export function useSheet(harness: PinoutHarness): {
   /** What its lines are called. */
   readonly called: LineName;
   readonly progress: { readonly done: number; readonly of: number } | undefined;
+  /** Where the sheet is from, as it is typed. */
+  readonly origin: Origin;
+  readonly setOrigin: (of: Origin) => void;
   readonly opened: (of: OpenedSheets) => void;
   readonly pickSheet: (sheet: number) => void;
   readonly choose: (change: Partial<PinoutChoices>) => void;
@@ -44,8 +48,10 @@ export function useSheet(harness: PinoutHarness): {
     };
   }, [sheets, sheet, opening, choices, harness]);
   const [file, setFile] = useState<OpenedSheets>();
+  const [origin, setOrigin] = useState(NO_ORIGIN);
   const start = (of: OpenedSheets | undefined): void => {
     setFile(of);
+    setOrigin({ ...NO_ORIGIN, source: of?.fileName ?? '' });
     setSheets(of?.sheets ?? []);
     setSheet(of?.likeliest ?? 0);
     setChoices(recallChoices(of?.digests[of.likeliest]));
@@ -64,6 +70,8 @@ export function useSheet(harness: PinoutHarness): {
     reading,
     called: file?.called ?? 'line',
     progress,
+    origin,
+    setOrigin,
     opened: start,
     close: () => start(undefined),
     pickSheet: (next) => {
