@@ -1,4 +1,4 @@
-import { useParams } from 'react-router';
+import { Link, useParams, useSearchParams } from 'react-router';
 import {
   cavitiesOf,
   identityInWords,
@@ -17,16 +17,43 @@ import { FaceDrawing } from '../connector/FaceDrawing.tsx';
 import { WireChip } from '../shapes/WireLine.tsx';
 import { SEAL_WORDS } from '../connector/words.ts';
 import { Empty, Working } from '../ui/empty.tsx';
+import { sourceInWords } from '../places/machines/Sources.tsx';
+import { ConnectorFiles } from '../places/machines/PinoutFiles.tsx';
 import { CardPage } from './CardPage.tsx';
+import { HandCard } from './HandCard.tsx';
 
 const SIDES: readonly FaceView[] = [
   { side: 'wire', latch: 'up' },
   { side: 'mating', latch: 'up' },
 ];
 
+/** Whole page or card for the hand; each has an address of its own. */
+function Forms({ isHand }: { readonly isHand: boolean }) {
+  const forms = [
+    { words: 'Whole page', to: '?', isHere: !isHand },
+    { words: 'Card for the hand', to: '?as=hand', isHere: isHand },
+  ];
+  return (
+    <nav aria-label="How it is printed" className="no-print mb-4 flex flex-wrap gap-x-5 text-lg">
+      {forms.map(({ words, to, isHere }) => (
+        <Link
+          key={words}
+          to={to}
+          replace
+          aria-current={isHere ? 'page' : undefined}
+          className={`inline-flex min-h-11 items-center ${isHere ? 'border-b-4 border-copper font-semibold' : 'underline underline-offset-4'}`}
+        >
+          {words}
+        </Link>
+      ))}
+    </nav>
+  );
+}
+
 /** A connector's card: both sides with the latch up, every cavity in words, and how a terminal comes out. */
 export function FaceCard() {
   const { harnessId = '', nodeId } = useParams();
+  const isHand = useSearchParams()[0].get('as') === 'hand';
   const { data: view, error } = useHarnessQuery({ harnessId });
   if (!view && !error)
     return (
@@ -44,13 +71,26 @@ export function FaceCard() {
   const { face } = node;
   const nameOf = (id: string): string => view.nodes.find((one) => one.id === id)?.name ?? id;
   const printed = [identityInWords(node.identity ?? {}), releaseToolInWords(node.identity ?? {})].filter(Boolean);
+  const sources = (view.sources ?? []).map(sourceInWords);
   const guide = node.lock === undefined ? undefined : RELEASE_GUIDES[node.lock];
+  const page = {
+    title: `Connector ${node.name}`,
+    about: `${view.machine}, ${view.name}`,
+    back: { to: `/machines/${view.id}`, words: view.name },
+  };
+  if (isHand)
+    return (
+      <CardPage {...page} onlyCard>
+        <Forms isHand />
+        <p className="no-print mb-3 text-lg text-soft">
+          Print it at 100 %, cut along the outer line, fold between the two sides.
+        </p>
+        <HandCard view={view} node={{ ...node, face }} />
+      </CardPage>
+    );
   return (
-    <CardPage
-      title={`Connector ${node.name}`}
-      about={`${view.machine}, ${view.name}`}
-      back={{ to: `/machines/${view.id}`, words: view.name }}
-    >
+    <CardPage {...page}>
+      <Forms isHand={false} />
       <div className="grid items-start gap-6 lg:grid-cols-2 print:grid-cols-2">
         {SIDES.map((side) => (
           <div key={side.side}>
@@ -68,11 +108,13 @@ export function FaceCard() {
         ))}
       </div>
       {printed.length === 0 ? null : <p className="mt-3 text-lg">{printed.join('; ')}.</p>}
+      {sources.length === 0 ? null : <p className="mt-1 text-lg">Known from: {sources.join(' · ')}.</p>}
+      <ConnectorFiles harness={view} node={node} />
       <p className="my-3 text-lg">
         The mate’s face shows the same numbers mirrored: on its mating side, latch up, the top row reads{' '}
         <b className="figure">{topRow(mateCavities(face, { side: 'mating', latch: 'up' }))}</b>.
       </p>
-      <table className="w-full text-left text-lg">
+      <table className="w-full text-left text-lg print:text-sm [&_td]:pr-3 [&_th]:pr-3">
         <thead className="border-b border-ink text-soft">
           <tr>
             <th className="font-normal">Cavity</th>
@@ -97,6 +139,9 @@ export function FaceCard() {
                   <>
                     <td>
                       <b className="figure">{circuit.number}</b> {circuit.function}
+                      {circuit.remark === undefined ? null : (
+                        <span className="block text-base text-soft">{circuit.remark}</span>
+                      )}
                     </td>
                     <td>
                       <span className="flex items-center gap-2">
@@ -110,7 +155,7 @@ export function FaceCard() {
                   </>
                 ) : (
                   <td colSpan={3} className="text-soft">
-                    empty
+                    {fit?.seal === 'plug' ? 'plugged' : 'empty'}
                   </td>
                 )}
                 <td>{fit?.terminal === undefined ? '' : terminalInWords(fit.terminal)}</td>
