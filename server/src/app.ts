@@ -24,6 +24,7 @@ import { workRoutes } from './jobs/work.ts';
 import { choiceRoutes } from './jobs/choices.ts';
 import { labelRoutes } from './labels/routes.ts';
 import type { PrinterAddress } from './labels/printer.ts';
+import { facePhotoRoutes } from './photos/faceRoutes.ts';
 import { photoRoutes } from './photos/routes.ts';
 import { mayRead, sessionGiven, whoAsks } from './people/asking.ts';
 import { makeDoor } from './people/door.ts';
@@ -161,6 +162,7 @@ export function createApp({
   mappingRoutes(api, db);
   functionRoutes(api, db);
   photoRoutes(api, db, photosDir);
+  facePhotoRoutes(api, db, photosDir);
   layoutRoutes(api, db, planner);
   templateRoutes(api, planner);
   choiceRoutes(api, db, planner);

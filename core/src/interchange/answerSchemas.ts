@@ -21,6 +21,7 @@ import { sharedRecordSchema, shareSchema } from './shareSchemas.ts';
 import { todoSchema } from './todoSchemas.ts';
 import { jobStandingSchema } from './shopSchemas.ts';
 import { comebackSchemas } from './comebackSchema.ts';
+import { facePhotoSchema } from './facePhotoSchemas.ts';
 import { cableSchema, circuitSchema, nodeSchema, pinoutSourcesSchema, runSchema } from './harnessSchemas.ts';
 import { spentSchema } from './jobSchemas.ts';
 import { jobFileSchema } from './jobFile.ts';
@@ -260,6 +261,9 @@ export const ANSWERS: { readonly [N in AnsweringName]: Joi.Schema } = {
   doTodo: answer<'doTodo'>({ ...numbered, lost: words }),
   endTodo: answer<'endTodo'>({ id: needed(words) }),
   addPhoto: answer<'addPhoto'>({ id: needed(words), ...jobAfter }),
+  facePhotos: all(facePhotoSchema),
+  addFacePhoto: answer<'addFacePhoto'>({ id: needed(words) }),
+  setFacePhoto: answer<'setFacePhoto'>({ id: needed(words) }),
   keepPhoto: answer<'keepPhoto'>({ removed: needed(flag), ...jobAfter }),
   shelf: catalogueSchema,
   changeShelf: answer<'changeShelf'>({ shelfVersion: needed(version) }),

@@ -14,7 +14,10 @@ const fileName = Joi.string()
   .pattern(/^\w[\w.-]*(\/\w[\w.-]*)*$/)
   .max(300);
 
-const of = shape<ParcelManifest['of']>({ kind: needed(oneOf(['job', 'harness', 'machine', 'all'])), name: needed(words) });
+const of = shape<ParcelManifest['of']>({
+  kind: needed(oneOf(['job', 'harness', 'machine', 'all'])),
+  name: needed(words),
+});
 
 /** What a parcel says of itself, as docs/formats/parcel.md describes it. */
 export const manifestSchema = named(

@@ -1,11 +1,13 @@
 import Joi from 'joi';
 import { COMPARED_NAMES } from '../comeback/index.ts';
+import { FACE_SIDES } from '../connector/index.ts';
 import { LIMITS } from '../job/index.ts';
 import { LABEL_SIZE_NAMES } from '../label/index.ts';
 import { LONGEST_MISHAP_MM } from '../mishap/index.ts';
 import { ROLES, SECRET_MOST, SHARE_DAYS, type SendingName, type SentOf, type WriteHead } from '../operations/index.ts';
 import { shelfEditSchema } from './catalogueSchemas.ts';
 import { harnessEditSchema } from './editSchemas.ts';
+import { cavityMarkSchema } from './facePhotoSchemas.ts';
 import { findingSchema } from './findingSchema.ts';
 import { harnessSchema, machineSchema } from './harnessSchemas.ts';
 import { JOB_FILE_MOST } from './jobFile.ts';
@@ -162,6 +164,13 @@ export const SENT: { readonly [N in SendingName]: FieldsOf<SentOf<N>> } = {
   setDue: { until: needed(date.allow(null)), because: needed(reason) },
   addPhoto: { name: Joi.string().trim().min(1).max(120) },
   keepPhoto: { removed: needed(flag) },
+  addFacePhoto: { name: Joi.string().trim().min(1).max(120), side: needed(oneOf(FACE_SIDES)) },
+  setFacePhoto: {
+    ...versioned,
+    side: needed(oneOf(FACE_SIDES)),
+    marks: needed(Joi.array().items(cavityMarkSchema).unique('cavity').max(400)),
+    removed: needed(flag),
+  },
   changeShelf: { ...versioned, edits: needed(Joi.array().items(shelfEditSchema).min(1).max(2000)) },
   importShelf: { ...versioned, text: needed(Joi.string().min(1).max(2_000_000)) },
   practiceEffect: practice,

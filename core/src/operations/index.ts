@@ -56,6 +56,7 @@ export type {
   RecordFound,
   RecordsAsked,
 } from './history.ts';
+export type { CavityMark, FacePhoto, FacePhotoSaid } from './facePhotos.ts';
 export type { ExportAsked, Parcel, ParcelFile, ParcelManifest, ParcelRecord, ParcelRecordsAsked } from './parcels.ts';
 export { SEARCHES_MOST } from './history.ts';
 export { SHARE_DAYS } from './shares.ts';

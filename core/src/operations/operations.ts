@@ -1,6 +1,7 @@
 import type { Catalogue, CatalogueEdit } from '../catalogue/index.ts';
 import type { Finding } from '../damage/index.ts';
 import type { Harness } from '../harness/index.ts';
+import type { FaceSide } from '../connector/index.ts';
 import type { Machine, NamedHarness } from '../job/index.ts';
 import type { LayoutWishes } from '../layout/index.ts';
 import type { MappingCard } from '../mapping/index.ts';
@@ -20,6 +21,7 @@ import type {
   RecordFound,
   RecordsAsked,
 } from './history.ts';
+import type { FacePhoto, FacePhotoSaid } from './facePhotos.ts';
 import type { ExportAsked, Parcel, ParcelRecord, ParcelRecordsAsked } from './parcels.ts';
 import type { Share, ShareMade, SharedRecord, ShareSent } from './shares.ts';
 import type {
@@ -200,6 +202,14 @@ export const OPERATIONS = {
   keepPhoto: changes<{ readonly removed: boolean } & JobAfter, { readonly removed: boolean }>()(
     '/jobs/:jobId/photos/:photoId',
   ),
+  facePhotos: reads<readonly FacePhoto[]>()('/harnesses/:harnessId/faces/:nodeId/photos'),
+  addFacePhoto: adds<WithId, { readonly name?: string | undefined; readonly side: FaceSide }>()(
+    '/harnesses/:harnessId/faces/:nodeId/photos',
+    { takes: ['image/jpeg', 'image/png', 'image/webp'] },
+  ),
+  setFacePhoto: changes<WithId, Versioned & FacePhotoSaid>()('/harnesses/:harnessId/faces/:nodeId/photos/:photoId'),
+  facePhoto: reads<string>()('/facePhotos/:photoId', { gives: 'image/*' }),
+  smallFacePhoto: reads<string>()('/facePhotos/:photoId/small', { gives: 'image/webp' }),
   photo: reads<string>()('/photos/:photoId', { gives: 'image/*' }),
   smallPhoto: reads<string>()('/photos/:photoId/small', { gives: 'image/webp' }),
 

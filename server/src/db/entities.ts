@@ -278,6 +278,28 @@ export const PhotoEntity = new EntitySchema<Rows.PhotoRow>({
   foreignKeys: ofJob,
 });
 
+export const FacePhotoEntity = new EntitySchema<Rows.FacePhotoRow>({
+  name: 'face_photo',
+  columns: {
+    id: key,
+    harnessId: text,
+    nodeId: text,
+    version: whole,
+    side: text,
+    name: text,
+    type: text,
+    sizeBytes: whole,
+    widthPx: whole,
+    heightPx: whole,
+    marks: json,
+    by: text,
+    at: text,
+    removed: { type: 'boolean' },
+  },
+  indices: [{ name: 'face_photo_by_harness', columns: ['harnessId'] }],
+  foreignKeys: ofHarness,
+});
+
 export const ENTITIES = [
   MachineEntity,
   HarnessEntity,
@@ -303,6 +325,7 @@ export const ENTITIES = [
   PracticeEntity,
   SettingEntity,
   PhotoEntity,
+  FacePhotoEntity,
   ...PARCEL_ENTITIES,
   TodoEntity,
 ];

@@ -6,6 +6,7 @@ import { seedDemo } from '../demo/seed.ts';
 import {
   ChoiceEntity,
   ENTITIES,
+  FacePhotoEntity,
   FindingEntity,
   GoodEntity,
   HarnessEntity,
@@ -86,6 +87,8 @@ async function filledAnew(): Promise<Database> {
     await manager.insert(ShareEntity, { ...shared, ...said });
     await manager.insert(TodoEntity, { id: randomUUID(), harnessId: harness.id, words: 'Chafed', ...said });
     await manager.insert(PhotoEntity, { ...photo, jobId, findingId, ...said, removed: false });
+    const ofFace = { harnessId: harness.id, nodeId: 'X1', version: 1, side: 'wire', marks: [] } as const;
+    await manager.insert(FacePhotoEntity, { ...photo, ...ofFace, ...said, id: randomUUID(), removed: false });
   });
   return db;
 }

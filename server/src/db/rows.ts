@@ -1,12 +1,12 @@
 import type { Gate, BegunWork, Mishap } from '@mendum/core/approach';
-import type { ConnectorFace, ConnectorIdentity, LockFamily } from '@mendum/core/connector';
+import type { ConnectorFace, ConnectorIdentity, FaceSide, LockFamily } from '@mendum/core/connector';
 import type { EarlierEnd, EarlierRepair, Finding } from '@mendum/core/damage';
 import type { Circuit, Feature, HarnessNode, Cable, PinoutSource, Zone } from '@mendum/core/harness';
 import type { LayoutWishes } from '@mendum/core/layout';
 import type { MappingCard } from '@mendum/core/mapping';
 import type { Practice } from '@mendum/core/practice';
 import type { FunctionSeen, ReadingValue } from '@mendum/core/prove';
-import type { Role } from '@mendum/core/operations';
+import type { CavityMark, Role } from '@mendum/core/operations';
 import type { SpliceRecord } from '@mendum/core/record';
 import type { WirePlace } from '@mendum/core/survey';
 
@@ -230,6 +230,23 @@ export interface PracticeRow {
 export interface SettingRow {
   id: 'usualPractice' | 'chainHead' | 'calendarKey' | 'originId' | 'searches';
   value: string;
+}
+/** A photo beside the face of a connector of a harness as it goes on, never of a state that was kept. */
+export interface FacePhotoRow {
+  id: string;
+  harnessId: string;
+  nodeId: string;
+  version: number;
+  side: FaceSide;
+  name: string;
+  type: string;
+  sizeBytes: number;
+  widthPx: number;
+  heightPx: number;
+  marks: readonly CavityMark[];
+  by: string;
+  at: string;
+  removed: boolean;
 }
 export interface PhotoRow {
   id: string;

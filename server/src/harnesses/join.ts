@@ -20,6 +20,7 @@ import { recordsOn, repairsOn } from '../jobs/earlier.ts';
 import { keptEnds } from '../jobs/earlierEnds.ts';
 import { findingRow, loadJob } from '../jobs/store.ts';
 import { todosJoined } from '../todo/store.ts';
+import { facePhotosJoined } from './facePhotos.ts';
 import { nameHarness } from './name.ts';
 import { keepAside, loadHarness, replaceHarness } from './store.ts';
 
@@ -173,6 +174,7 @@ export async function joinHarness(
     await manager.update(JobEntity, { harnessId: id, status: 'signed' }, { harnessId: await keepAside(manager, id) });
   const last = await manager.findOneByOrFail(HarnessEntity, { id: otherId });
   todosJoined(manager, otherId, id, joined.ids);
+  await facePhotosJoined(manager, otherId, id, joined.ids);
   const placed = await joinRepairs(manager, row, last, joined.ids);
   for (const state of await statesOf(manager, otherId))
     await manager.update(HarnessEntity, { id: state.id }, { keptFor: id });

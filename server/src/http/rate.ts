@@ -33,6 +33,7 @@ const COSTLY: readonly OperationName[] = [
   'importJob',
   'importShelf',
   'addPhoto',
+  'addFacePhoto',
   'joinHarness',
 ];
 const SIGNING_IN: readonly OperationName[] = ['signIn', 'confirm', 'changeSecret'];

@@ -61,6 +61,7 @@ const KEPT = [
   'Shares',
   'Todos',
   'Searches',
+  'FacePhotos',
 ] as const;
 type Kept = (typeof KEPT)[number];
 type Tag = Kept | { readonly type: Kept; readonly id: string };
@@ -139,7 +140,7 @@ const newest =
     args.version === undefined ? [tag(args)] : [];
 
 /** What is sent as it lies on a disk: a photo, a parcel. */
-type FileName = 'addPhoto' | 'readParcel';
+type FileName = 'addPhoto' | 'addFacePhoto' | 'readParcel';
 type FileArgs<N extends FileName> = WriteArgs<N> & { readonly file: File };
 
 /** The file is the body itself: what else is sent stands in the query. */
@@ -242,6 +243,9 @@ export const api = createApi({
       seeFunctions: write('seeFunctions', ofJob),
       keepPhoto: write('keepPhoto', ofJob),
       addPhoto: sendingFile(build)('addPhoto', ofJob),
+      facePhotos: read('facePhotos', () => ['FacePhotos']),
+      addFacePhoto: sendingFile(build)('addFacePhoto', () => ['FacePhotos']),
+      setFacePhoto: write('setFacePhoto', () => ['FacePhotos']),
       readParcel: sendingFile(build)('readParcel', () => ['Parcels']),
       parcels: read('parcels', () => ['Parcels']),
       parcelRecords: list('parcelRecords', 'Parcels'),
@@ -306,4 +310,6 @@ export const {
   usePracticeQuery,
   usePracticeEffectMutation,
   useAddPhotoMutation,
+  useFacePhotosQuery,
+  useAddFacePhotoMutation,
 } = api;

@@ -2,7 +2,7 @@ import type { WriteName } from '@mendum/core/operations';
 import { keep, recall } from './kept.ts';
 
 /** What is sent as data; photos are files, and go by themselves. */
-export type SaveName = Exclude<WriteName, 'addPhoto' | 'readParcel'>;
+export type SaveName = Exclude<WriteName, 'addPhoto' | 'addFacePhoto' | 'readParcel'>;
 
 /** A write that has no answer yet. */
 export interface Unsent<N extends SaveName = SaveName> {

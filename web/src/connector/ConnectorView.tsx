@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import {
+  cavitiesOf,
   DIRECTIONS,
   mateCavities,
   neighbour,
@@ -18,6 +19,7 @@ import { WireChip } from '../shapes/WireLine.tsx';
 import { Button } from '../ui/button.tsx';
 import { CavityList } from './CavityList.tsx';
 import { CircuitWay } from './CircuitWay.tsx';
+import { FacePhotos } from './FacePhotos.tsx';
 import { FaceDrawing } from './FaceDrawing.tsx';
 import { useKeptView } from './keptView.ts';
 
@@ -147,6 +149,16 @@ export function ConnectorView(props: ConnectorViewProps) {
       )}
       {props.harness ? (
         <CircuitWay harness={props.harness} runIds={picked === undefined ? [] : (circuitIn(picked)?.runIds ?? [])} />
+      ) : null}
+      {props.harness ? (
+        <FacePhotos
+          harnessId={props.harness.id}
+          nodeId={node.id}
+          cavities={cavitiesOf(node.face).map(({ cavity }) => cavity)}
+          side={view.side}
+          picked={picked}
+          onPick={setPicked}
+        />
       ) : null}
       <CavityList node={node} circuitIn={circuitIn} picked={picked} onPick={setPicked} />
       <Release node={node} />

@@ -24,6 +24,7 @@ import { RecordText1766200000000 } from './1766200000000-record-text.ts';
 import { Parcels1766300000000 } from './1766300000000-parcels.ts';
 import { Todos1766400000000 } from './1766400000000-todos.ts';
 import { Remarks1766500000000 } from './1766500000000-remarks.ts';
+import { FacePhotos1766600000000 } from './1766600000000-face-photos.ts';
 
 /** Every step that brings a database to this version, the first one first. */
 export const MIGRATIONS = [
@@ -53,4 +54,5 @@ export const MIGRATIONS = [
   Parcels1766300000000,
   Todos1766400000000,
   Remarks1766500000000,
+  FacePhotos1766600000000,
 ];

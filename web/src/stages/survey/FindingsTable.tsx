@@ -21,7 +21,8 @@ const KEY = 'inline-flex size-11 items-center justify-center rounded-sm hover:bg
 /** Everything found, a line each: circuit, picture and words, place, loss and slack. */
 export function FindingsTable({ onEdit, onRemove, onLeave }: FindingsTableProps) {
   const { view, nodeName, circuitOf, selected, select, locked, canProve } = useOpenJob();
-  const isEnd = (nodeId: string): boolean => view.job.harness.nodes.find(({ id }) => id === nodeId)?.kind !== 'connector';
+  const isEnd = (nodeId: string): boolean =>
+    view.job.harness.nodes.find(({ id }) => id === nodeId)?.kind !== 'connector';
   const { plain, unit } = useLength();
   const runName = (id: string): string => view.job.harness.runs.find((run) => run.id === id)?.name ?? id;
   return (

@@ -1,54 +1,12 @@
 import { useState, type ChangeEvent } from 'react';
 import { Camera } from 'lucide-react';
-import { v4 as uuid } from 'uuid';
-import type { ErrorBody, PhotoView } from '@mendum/core/operations';
+import type { PhotoView } from '@mendum/core/operations';
 import { useAddPhotoMutation } from '../../app/api.ts';
-import { showError, useSave } from '../../app/change.ts';
-import { errorOf } from '../../app/errors.ts';
+import { useSave } from '../../app/change.ts';
 import { notify } from '../../app/notice.ts';
-import { useAppSelector } from '../../app/store.ts';
+import { usePhotoSender } from '../../app/photoSender.ts';
 import { Button } from '../../ui/button.tsx';
 import { Dialog } from '../../ui/dialog.tsx';
-
-/** Largest photo that is sent, bytes; the server takes no more either. */
-const PHOTO_MOST = 10_000_000;
-
-/** Sends photos one after the other, each under its own id; says what was refused. */
-function usePhotoSender(
-  jobId: string,
-  findingId: string,
-): { readonly sending: string | undefined; readonly send: (files: readonly File[]) => Promise<void> } {
-  const [addPhoto] = useAddPhotoMutation();
-  const person = useAppSelector((state) => state.view.person) ?? '';
-  const [sending, setSending] = useState<string>();
-  const sendOne = async (file: File): Promise<ErrorBody['error'] | undefined> => {
-    if (file.size === 0 || file.size > PHOTO_MOST)
-      return {
-        code: 'PHOTO_REFUSED',
-        message: `${file.name} has ${(file.size / 1e6).toFixed(1)} MB.`,
-        hint: `A photo has up to ${PHOTO_MOST / 1e6} MB.`,
-      };
-    const name = file.name.slice(0, 120);
-    const sent = await addPhoto({ jobId, findingId, name, file, writeId: uuid(), by: person });
-    if (!('error' in sent)) return undefined;
-    const error = errorOf(sent.error);
-    return error.code === 'UNREACHABLE'
-      ? { ...error, message: `${file.name} was not sent: the server did not answer.`, hint: 'Choose it again.' }
-      : error;
-  };
-  const send = async (files: readonly File[]): Promise<void> => {
-    let kept = 0;
-    for (const [index, file] of files.entries()) {
-      setSending(`${index + 1} of ${files.length}`);
-      const wrong = await sendOne(file);
-      if (wrong) showError(wrong);
-      else kept += 1;
-    }
-    setSending(undefined);
-    if (kept === files.length) notify(kept === 1 ? 'Photo attached' : `${kept} photos attached`);
-  };
-  return { sending, send };
-}
 
 /** The photos of a finding as thumbnails, and the way to attach one. */
 export function Photos({
@@ -64,7 +22,8 @@ export function Photos({
   readonly circuit: string;
   readonly locked: boolean;
 }) {
-  const { sending, send } = usePhotoSender(jobId, findingId);
+  const [addPhoto] = useAddPhotoMutation();
+  const { sending, send } = usePhotoSender((photo) => addPhoto({ jobId, findingId, ...photo }));
   const { save } = useSave();
   const [open, setOpen] = useState<PhotoView>();
   const own = photos.filter((photo) => photo.findingId === findingId);
