@@ -93,7 +93,7 @@ test('a harness of 14 circuits and three connectors is described from a pasted s
   await expect(page.getByRole('button', { name: /^grommet G1/ })).toBeVisible();
 
   const download = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'CSV' }).click();
+  await page.getByRole('button', { name: 'one line a circuit CSV' }).click();
   const csv = readFileSync(await (await download).path(), 'utf8');
   expect(csv.trim().split('\r\n')).toHaveLength(15);
   expect(csv).toContain('206,Work lamp,power,X40,6,X41,4,1.5 mm²');

@@ -1,8 +1,9 @@
 import { useState } from 'react';
-import type { Way } from '@mendum/core/connector';
 import { Button } from '../../ui/button.tsx';
 import { NumberField, TextField } from '../../ui/field.tsx';
-import { faceOf, isWay, waysOf } from './faceDraft.ts';
+import { isWay, WayCard } from '../../connector/WayCard.tsx';
+import { faceOf, waysOf } from './faceDraft.ts';
+import { placesInWords, placesOf } from './missingPlaces.ts';
 import type { FaceFields } from './faceFields.ts';
 
 /** So many of the ways are shown at first: the usual ones. */
@@ -62,9 +63,30 @@ export function GridFields({ draft, set }: FaceFields) {
             </div>
           </div>
         </fieldset>
+      ) : rows * columns > 0 ? (
+        <MissingField draft={draft} set={set} />
       ) : null}
       {draft.isNamed ? null : <Ways draft={draft} set={set} />}
     </>
+  );
+}
+
+/** Places that are not there of a grid that is too large to be tapped. */
+function MissingField({ draft, set }: FaceFields) {
+  const [text, setText] = useState(placesInWords(draft.missing));
+  const places = placesOf(text, Number(draft.rows), Number(draft.columns));
+  return (
+    <TextField
+      label="Places without a cavity"
+      hint="Row and column, such as 1.3, or a stretch of a row: 2.5-2.9."
+      value={text}
+      wrong={places.ok ? undefined : places.why}
+      onChange={(event) => {
+        const now = placesOf(event.target.value, Number(draft.rows), Number(draft.columns));
+        setText(event.target.value);
+        if (now.ok) set({ missing: now.places });
+      }}
+    />
   );
 }
 
@@ -100,63 +122,5 @@ function Ways({ draft, set }: FaceFields) {
         </Button>
       ) : null}
     </fieldset>
-  );
-}
-
-/** Drawn small: px from cavity to cavity. */
-const STEP = 24;
-
-function WayCard({
-  way,
-  rows,
-  columns,
-  isChosen,
-  onPick,
-}: {
-  readonly way: Way;
-  readonly rows: number;
-  readonly columns: number;
-  readonly isChosen: boolean;
-  readonly onPick: () => void;
-}) {
-  return (
-    <button
-      type="button"
-      role="radio"
-      aria-checked={isChosen}
-      className={`max-w-full overflow-hidden rounded-sm border-2 p-2 text-left ${isChosen ? 'border-copper bg-wash' : 'border-rule'}`}
-      onClick={onPick}
-    >
-      <svg
-        viewBox={`0 0 ${columns * STEP} ${rows * STEP}`}
-        style={{ width: columns * STEP, maxWidth: '100%' }}
-        aria-hidden="true"
-      >
-        {way.cavities.map(({ row = 0, column = 0, cavity }) => (
-          <g key={cavity}>
-            <rect
-              x={column * STEP + 1}
-              y={row * STEP + 1}
-              width={STEP - 2}
-              height={STEP - 2}
-              rx={2}
-              fill="var(--sheet)"
-              stroke="var(--soft)"
-            />
-            <text
-              x={(column + 0.5) * STEP}
-              y={(row + 0.5) * STEP + 4}
-              textAnchor="middle"
-              fontSize={cavity.length > 2 ? 9 : 11}
-              fontWeight={600}
-              fill="var(--ink)"
-            >
-              {cavity}
-            </text>
-          </g>
-        ))}
-      </svg>
-      <span className="mt-1 block max-w-52 text-sm">{way.words}</span>
-    </button>
   );
 }

@@ -11,6 +11,7 @@ import {
   type Numbering,
   type Way,
 } from '@mendum/core/connector';
+import { isWay } from '../../connector/WayCard.tsx';
 import { numberOf } from '../../ui/typed.ts';
 
 /** How rings and free places are numbered, beside by names. */
@@ -195,12 +196,6 @@ export function waysOf(draft: FaceDraft): { readonly ways: readonly Way[]; reado
     return { ways: [], why: error instanceof Error ? error.message : '' };
   }
 }
-
-/** Whether two numberings say the same. */
-export const isWay = (one: Numbering | undefined, other: Numbering): boolean =>
-  one !== undefined && JSON.stringify(sorted(one)) === JSON.stringify(sorted(other));
-const sorted = (numbering: Numbering): [string, unknown][] =>
-  Object.entries(numbering).sort(([a], [b]) => a.localeCompare(b));
 
 const isSameLayout = (draft: FaceDraft, layout: CavityLayout): boolean =>
   JSON.stringify(draft.before?.layout) === JSON.stringify(layout);

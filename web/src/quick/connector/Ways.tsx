@@ -1,9 +1,11 @@
+import { useState } from 'react';
 import { Minus, Plus } from 'lucide-react';
 import { RELEASE_GUIDES } from '@mendum/core/connector';
 import { Which, WhichLock } from '../../recognise/Which.tsx';
 import { Button } from '../../ui/button.tsx';
 import { Choices, pickLook } from '../../ui/choices.tsx';
-import { LIMITS, type ConnectorDraft } from './draft.ts';
+import { isWay, WayCard } from '../../connector/WayCard.tsx';
+import { LIMITS, ROW_BY_ROW, waysOf, type ConnectorDraft } from './draft.ts';
 
 /** A small whole number, one more or one less by a tap. */
 function Stepper({
@@ -34,6 +36,42 @@ function Stepper({
 interface WaysProps {
   readonly draft: ConnectorDraft;
   readonly onChange: (draft: ConnectorDraft) => void;
+}
+
+/** So many ways of numbering are shown at once. */
+const SHOWN = 4;
+
+/** How the rows are numbered: the number that is moulded, tiny, tells. */
+function Numbers({ draft, onChange }: WaysProps) {
+  const [isAll, setAll] = useState(false);
+  const ways = waysOf(draft);
+  const chosen = draft.way ?? ROW_BY_ROW;
+  const shown = isAll ? ways : ways.filter(({ numbering }, at) => at < SHOWN || isWay(chosen, numbering));
+  return (
+    <fieldset>
+      <legend className="mb-1 text-lg">
+        How is it numbered? <span className="text-soft">It is moulded there, tiny.</span>
+      </legend>
+      <div role="radiogroup" className="flex flex-wrap gap-2">
+        {shown.map((way) => (
+          <WayCard
+            key={way.words}
+            way={way}
+            rows={draft.rows}
+            columns={draft.columns}
+            isChosen={isWay(chosen, way.numbering)}
+            isSmall={!isAll}
+            onPick={() => onChange({ ...draft, way: way.numbering })}
+          />
+        ))}
+      </div>
+      {ways.length > SHOWN ? (
+        <Button look="quiet" onClick={() => setAll(!isAll)}>
+          {isAll ? 'Fewer ways' : `${ways.length - shown.length} more ways`}
+        </Button>
+      ) : null}
+    </fieldset>
+  );
 }
 
 /** How many cavities a connector has and where, seen from the side that the wires enter. */
@@ -70,23 +108,7 @@ export function Ways({ draft, onChange }: WaysProps) {
           <Stepper label="Ways" value={draft.ring} limits={LIMITS.ring} onChange={(ring) => set({ ring })} />
         )}
       </div>
-      {draft.shape === 'rows' ? (
-        <div className="flex flex-wrap items-center gap-x-3 gap-y-1">
-          <span className="text-lg">Number 1 is</span>
-          <Choices
-            label="Number 1 is"
-            picked={draft.fromRight ? 'right' : 'left'}
-            onPick={(side) => side && set({ fromRight: side === 'right' })}
-            className="flex gap-1.5"
-            look={pickLook}
-            choices={[
-              { value: 'left' as const, shown: () => 'Top left' },
-              { value: 'right' as const, shown: () => 'Top right' },
-            ]}
-          />
-          <span className="text-soft">It is moulded there, tiny. Other numbers: in Machines, later.</span>
-        </div>
-      ) : null}
+      {draft.shape === 'rows' ? <Numbers draft={draft} onChange={onChange} /> : null}
       <div className="flex flex-wrap items-center gap-x-2">
         <span className="text-lg">
           Its terminals are held by:{' '}

@@ -1,5 +1,14 @@
 import { useEffect, useState } from 'react';
-import { cavitiesOf, LOCK_FAMILIES, type ConnectorFace, type LockFamily } from '@mendum/core/connector';
+import {
+  cavitiesOf,
+  LOCK_FAMILIES,
+  usualWays,
+  type ConnectorFace,
+  type LockFamily,
+  type Numbering,
+  type Way,
+} from '@mendum/core/connector';
+import { isWay } from '../../connector/WayCard.tsx';
 import {
   QUICK_CONNECTOR_DAMAGES,
   QUICK_PLACES,
@@ -27,8 +36,8 @@ export interface ConnectorDraft {
   readonly rows: number;
   readonly columns: number;
   readonly ring: number;
-  /** Where cavity 1 is, seen from the side that the wires enter. */
-  readonly fromRight: boolean;
+  /** How rows are numbered, seen from the side that the wires enter; row by row from the top left where nothing is said. */
+  readonly way?: Numbering | undefined;
   readonly wires: readonly Seated[];
   readonly pigtail: readonly Seated[];
   readonly damage?: QuickConnectorDamage | undefined;
@@ -63,20 +72,25 @@ export const NO_CONNECTOR: ConnectorDraft = {
   rows: 1,
   columns: 2,
   ring: 4,
-  fromRight: false,
   wires: [],
   pigtail: [],
 };
+
+/** Numbered as nothing else is said. */
+export const ROW_BY_ROW: Numbering = { kind: 'rowWise' };
 
 /** What a connector may have: rows of so many, or a ring. */
 export const LIMITS = { rows: [1, 5], columns: [1, 12], ring: [2, 24] } as const;
 
 /** Its face as somebody sees it who looks at the wires. */
-export const faceOf = ({ shape, rows, columns, ring, fromRight }: ConnectorDraft): ConnectorFace => ({
+export const faceOf = ({ shape, rows, columns, ring, way }: ConnectorDraft): ConnectorFace => ({
   describedFrom: 'wire',
   layout: shape === 'rows' ? { kind: 'rows', rows, columns } : { kind: 'round', rings: [{ count: ring }] },
-  numbering: { kind: 'rowWise', ...(fromRight ? { fromRight } : {}) },
+  numbering: (shape === 'rows' ? way : undefined) ?? ROW_BY_ROW,
 });
+
+/** The ways in which rows of this many may be numbered, the most usual first. */
+export const waysOf = ({ rows, columns }: ConnectorDraft): readonly Way[] => usualWays({ kind: 'rows', rows, columns });
 
 /** Those wires whose cavity is there: the others come back with their cavities. */
 function there(draft: ConnectorDraft, which: Which): readonly Seated[] {
@@ -128,6 +142,11 @@ const isCount = (value: unknown, [least, most]: readonly [number, number]): bool
 
 const isObject = (value: unknown): boolean => typeof value === 'object' && value !== null;
 
+/** A way that is none of those that can be tapped counts as damaged. */
+const isUsualWay = ({ way, ...kept }: Partial<ConnectorDraft>): boolean =>
+  way === undefined ||
+  (isObject(way) && waysOf({ ...NO_CONNECTOR, ...kept }).some(({ numbering }) => isWay(way, numbering)));
+
 /** A draft that this device kept; a damaged one counts as none. */
 function remembered(): ConnectorDraft {
   const kept = recall(KEY) as Partial<ConnectorDraft> | undefined;
@@ -140,6 +159,7 @@ function remembered(): ConnectorDraft {
     Array.isArray(kept.wires) &&
     Array.isArray(kept.pigtail) &&
     (kept.changed === undefined || isObject(kept.changed)) &&
+    isUsualWay(kept) &&
     (kept.lock === undefined || LOCK_FAMILIES.includes(kept.lock)) &&
     (kept.damage === undefined || QUICK_CONNECTOR_DAMAGES.includes(kept.damage)) &&
     (kept.place === undefined || QUICK_PLACES.includes(kept.place));
