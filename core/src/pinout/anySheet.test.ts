@@ -1,3 +1,4 @@
+import ExcelJS from 'exceljs';
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { readSheetFile } from '../spreadsheet/index.ts';
@@ -42,14 +43,21 @@ describe('a sheet of any sort', () => {
   });
 
   /** A file as people save it: a ditto mark stands bare, all else is quoted where it has to be. */
-  const asText = (rows: readonly (readonly string[])[], delimiter: string, newline: string): string =>
+  const asText = (
+    rows: readonly (readonly string[])[],
+    delimiter: string,
+    newline: string,
+    isDittoBare: (column: number) => boolean,
+  ): string =>
     rows
       .map((row) =>
         row
-          .map((cell) =>
+          .map((cell, column) =>
             cell !== '"' && (cell.includes(delimiter) || /["\r\n]/.test(cell))
               ? `"${cell.replaceAll('"', '""')}"`
-              : cell,
+              : cell === '"' && !isDittoBare(column)
+                ? '" '
+                : cell,
           )
           .join(delimiter),
       )
@@ -70,8 +78,10 @@ describe('a sheet of any sort', () => {
         fc.constantFrom(';', ',', '\t'),
         fc.constantFrom('\n', '\r\n'),
         fc.boolean(),
-        async (sheet, delimiter, newline, declared) => {
-          const text = asText(sheet.rows, delimiter, newline);
+        fc.boolean(),
+        async (sheet, delimiter, newline, declared, bare) => {
+          // A blank may follow a ditto mark.
+          const text = asText(sheet.rows, delimiter, newline, (column) => bare || column % 2 === 0);
           const bytes = ENCODINGS[encoding]!(declared ? `sep=${delimiter}${newline}${text}` : text);
           const [file] = await readSheetFile(bytes, 'pinout.csv');
           const reading = readPinout(file!, EMPTY, { answers: sheet.answers });
@@ -84,6 +94,41 @@ describe('a sheet of any sort', () => {
         },
       ),
       { numRuns: 60 },
+    );
+  });
+
+  /** A workbook as people make it: figures as figures, what repeats downwards merged, a title merged over the table. */
+  async function asWorkbook(rows: readonly (readonly string[])[]): Promise<Uint8Array> {
+    const book = new ExcelJS.Workbook();
+    const sheet = book.addWorksheet('Plug');
+    for (const row of rows)
+      sheet.addRow(row.map((cell) => (/^[1-9]\d*$/.test(cell) ? Number(cell) : cell === '' ? null : cell)));
+    const width = Math.max(...rows.map((row) => row.length));
+    for (let column = 0; column < width; column += 1)
+      for (let at = 0; at < rows.length; at += 1) {
+        // What a ditto repeats is a wire that stands right above it, and no note.
+        const isWire = (rows[at]?.length ?? 0) > 2 && !['"', '', '---', undefined].includes(rows[at]?.[column]);
+        let last = at;
+        while (isWire && rows[last + 1]?.[column] === '"') last += 1;
+        if (last > at) sheet.mergeCells(at + 1, column + 1, last + 1, column + 1);
+      }
+    rows.forEach((row, at) => {
+      if (row.length === 1 && width > 1) sheet.mergeCells(at + 1, 1, at + 1, width);
+    });
+    return new Uint8Array(await book.xlsx.writeBuffer());
+  }
+  test('is the same out of a workbook with merged cells', async () => {
+    await fc.assert(
+      fc.asyncProperty(written, async (sheet) => {
+        const [file] = await readSheetFile(await asWorkbook(sheet.rows), 'pinout.xlsx');
+        const reading = readPinout(file!, EMPTY, { answers: sheet.answers });
+        expect([reading.problems, asked(reading)]).toEqual([[], []]);
+        expect(circuits(reading).sort()).toEqual(sheet.wires.map(known).sort());
+        expect([...new Set(reading.lines.map(({ line }) => line))]).toEqual(
+          sheet.rows.flatMap((row, at) => (isFilled(row) ? [at + 1] : [])),
+        );
+      }),
+      { numRuns: 150 },
     );
   });
 });

@@ -71,6 +71,33 @@ describe('separated text', () => {
       ],
     ],
     ['a line that names its separator', 'sep=|\nCav|Wire\n1|red', [[], ['Cav', 'Wire'], ['1', 'red']]],
+    [
+      'a blank behind a ditto',
+      'a;b;c\n1;2;3\n4;" ;"',
+      [
+        ['a', 'b', 'c'],
+        ['1', '2', '3'],
+        ['4', '"', '"'],
+      ],
+    ],
+    [
+      'a blank behind one that ends the file',
+      'a;b\n1;2\n4;" ',
+      [
+        ['a', 'b'],
+        ['1', '2'],
+        ['4', '"'],
+      ],
+    ],
+    [
+      'cells that are a separator, in every line',
+      'a,b,c\n1,",",3\n2,",",4',
+      [
+        ['a', 'b', 'c'],
+        ['1', ',', '3'],
+        ['2', ',', '4'],
+      ],
+    ],
   ])('%s', (_name, text, rows) => expect(readSeparated(text)).toEqual(rows));
   it('two signs for "as above" in a line are no quoted cell, wherever the line has the cells that it should have', () => {
     expect(readSeparated('a;b;c;d\n1;2;3;4\n";2;";5\n";";3;4')).toEqual([

@@ -70,6 +70,13 @@ function delimiterOf(text: string): string {
   return best.score > 0 ? best.delimiter : ',';
 }
 
+/** The first place from here on that is no blank. */
+function pastBlanks(text: string, from: number): number {
+  let at = from;
+  while (text[at] === ' ') at += 1;
+  return at;
+}
+
 /** Where the quoted cell that opens at a place closes; -1 when it never does. */
 function closingOf(text: string, open: number): number {
   for (let at = text.indexOf('"', open + 1); at !== -1; at = text.indexOf('"', at + 2))
@@ -87,7 +94,7 @@ function cellsOfLine(text: string, start: number, delimiter: string, hasDittos =
   let cells = 1;
   for (let place = 0; place < line.length; place += 1) {
     const isStart = place === 0 || line[place - 1] === delimiter;
-    const next = line[place + 1];
+    const next = line[pastBlanks(line, place + 1)];
     if (line[place] === delimiter) cells += 1;
     else if (isStart && line[place] === '"' && !(hasDittos && (next === undefined || next === delimiter))) {
       const close = closingOf(line, place);
@@ -98,16 +105,29 @@ function cellsOfLine(text: string, start: number, delimiter: string, hasDittos =
   return cells;
 }
 
-/** How many cells each of the first lines has that are not blank. */
-function cellCounts(text: string, delimiter: string): number[] {
-  const counts: number[] = [];
-  for (let at = 0; at < text.length && counts.length < USUAL_LINES;) {
+/** Where the first lines begin that are not blank. */
+function lineStarts(text: string): number[] {
+  const starts: number[] = [];
+  for (let at = 0; at < text.length && starts.length < USUAL_LINES;) {
     const end = text.indexOf('\n', at);
     const next = end < 0 ? text.length : end;
-    if (text.slice(at, next).trim() !== '') counts.push(cellsOfLine(text, at, delimiter));
+    if (text.slice(at, next).trim() !== '') starts.push(at);
     at = next + 1;
   }
-  return counts;
+  return starts;
+}
+
+/** How many cells each of the first lines has that are not blank. */
+const cellCounts = (text: string, delimiter: string): number[] =>
+  lineStarts(text).map((start) => cellsOfLine(text, start, delimiter));
+
+/** Counts of those lines that have as many cells whether they have dittos or not; of all where none is as clear. */
+function clearCounts(text: string, delimiter: string): number[] {
+  const clear = lineStarts(text).flatMap((start) => {
+    const cells = cellsOfLine(text, start, delimiter);
+    return cells === cellsOfLine(text, start, delimiter, false) ? [cells] : [];
+  });
+  return clear.length > 0 ? clear : cellCounts(text, delimiter);
 }
 
 /** The count above one that most lines have, and how many have it; of two that are as usual, what comes first. */
@@ -126,11 +146,11 @@ const USUAL_LINES = 200;
 function doubleDittos(text: string, delimiter: string): string {
   const ends = (sign: string | undefined): boolean =>
     sign === undefined || sign === delimiter || sign === '\n' || sign === '\r';
-  const counts = cellCounts(text, delimiter);
+  const counts = clearCounts(text, delimiter);
   const usual = mostUsual(counts)?.[0] ?? 1;
-  const isSeen = (cells: number): boolean => counts.filter((count) => count === cells).length > 1;
+  const isSeen = (cells: number): boolean => cells !== usual && counts.filter((count) => count === cells).length > 1;
   // Between two signs that mean "as above" stand whole cells, unless the line is as long as is usual without that, and
-  // no other is as long with it. Looked at once a line, however many quotation marks it has.
+  // no clear one is as long with it. Looked at once a line, however many quotation marks it has.
   let start = 0;
   let looked = -1;
   let isOfDittos = false;
@@ -148,12 +168,13 @@ function doubleDittos(text: string, delimiter: string): string {
     if (atStart && sign === '"') {
       const close = closingOf(text, at);
       const content = text.slice(at + 1, close === -1 ? undefined : close);
-      const between = content.startsWith(delimiter) && content.endsWith(delimiter) && hasDittos();
+      const inner = content.replace(/^ +| +$/g, '');
+      const between = inner.startsWith(delimiter) && inner.endsWith(delimiter) && hasDittos();
       const quoted =
         close !== -1 && ends(text[close + 1]) && !content.includes('\n') && content.trim() !== '' && !between;
-      if (ends(text[at + 1]) && !quoted) {
+      if (ends(text[pastBlanks(text, at + 1)]) && !quoted) {
         parts.push(text.slice(copied, at), '""""');
-        copied = at + 1;
+        copied = pastBlanks(text, at + 1);
       } else if (close === -1) break;
       else at = close;
       atStart = false;
