@@ -2,6 +2,7 @@ import { EntitySchema } from 'typeorm';
 import { NO_WISHES } from '@mendum/core/layout';
 import { atVersion, inChain, json, key, ofHarness, ofJob, optional, real, text, whole } from './columns.ts';
 import { PARCEL_ENTITIES } from './parcelEntities.ts';
+import { FacePhotoEntity, PhotoEntity } from './photoEntities.ts';
 import { TodoEntity } from './todoEntities.ts';
 import { AccountEntity, SignInEntity } from './peopleEntities.ts';
 import type * as Rows from './rows.ts';
@@ -257,47 +258,6 @@ export const SettingEntity = new EntitySchema<Rows.SettingRow>({ name: 'setting'
 export const PracticeEntity = new EntitySchema<Rows.PracticeRow>({
   name: 'practice',
   columns: { id: key, version: whole, kept: { type: 'boolean' }, body: json },
-});
-
-export const PhotoEntity = new EntitySchema<Rows.PhotoRow>({
-  name: 'photo',
-  columns: {
-    id: key,
-    jobId: text,
-    findingId: text,
-    name: text,
-    type: text,
-    sizeBytes: whole,
-    widthPx: whole,
-    heightPx: whole,
-    by: text,
-    at: text,
-    removed: { type: 'boolean' },
-  },
-  indices: [{ name: 'photo_by_job', columns: ['jobId'] }],
-  foreignKeys: ofJob,
-});
-
-export const FacePhotoEntity = new EntitySchema<Rows.FacePhotoRow>({
-  name: 'face_photo',
-  columns: {
-    id: key,
-    harnessId: text,
-    nodeId: text,
-    version: whole,
-    side: text,
-    name: text,
-    type: text,
-    sizeBytes: whole,
-    widthPx: whole,
-    heightPx: whole,
-    marks: json,
-    by: text,
-    at: text,
-    removed: { type: 'boolean' },
-  },
-  indices: [{ name: 'face_photo_by_harness', columns: ['harnessId'] }],
-  foreignKeys: ofHarness,
 });
 
 export const ENTITIES = [

@@ -6,18 +6,17 @@ import { seedDemo } from '../demo/seed.ts';
 import {
   ChoiceEntity,
   ENTITIES,
-  FacePhotoEntity,
   FindingEntity,
   GoodEntity,
   HarnessEntity,
   JobEntity,
-  PhotoEntity,
   PinEntity,
   PracticeEntity,
   ReceiptEntity,
   RecordEntity,
   SettingEntity,
 } from './entities.ts';
+import { FacePhotoEntity, PhotoEntity } from './photoEntities.ts';
 import { openDatabase, type Database } from './open.ts';
 import { ParcelEntity, ParcelFileEntity, ParcelRecordEntity, ShareEntity } from './parcelEntities.ts';
 import { TodoEntity } from './todoEntities.ts';

@@ -1,6 +1,6 @@
 import type { EntityManager } from 'typeorm';
 import type { JoinedIds } from '@mendum/core/survey';
-import { FacePhotoEntity } from '../db/entities.ts';
+import { FacePhotoEntity } from '../db/photoEntities.ts';
 
 /** Photos of two harnesses that became one: those of the other go to its connectors as they are called by now. */
 export async function facePhotosJoined(

@@ -13,13 +13,13 @@ import {
   ChoiceEntity,
   FindingEntity,
   JobEntity,
-  PhotoEntity,
   PinEntity,
   ReadingEntity,
   RecordEntity,
   RedoEntity,
   TickEntity,
 } from '../db/entities.ts';
+import { PhotoEntity } from '../db/photoEntities.ts';
 import { keptVersions } from '../db/kept.ts';
 import { rowsBy } from '../db/prepared.ts';
 import type { JobRow, PhotoRow, RecordRow, TickRow } from '../db/rows.ts';

@@ -1,7 +1,8 @@
 import type { Router } from 'express';
 import type { EntityManager } from 'typeorm';
 import { cavitiesOf } from '@mendum/core/connector';
-import { FacePhotoEntity, HarnessEntity, NodeEntity } from '../db/entities.ts';
+import { HarnessEntity, NodeEntity } from '../db/entities.ts';
+import { FacePhotoEntity } from '../db/photoEntities.ts';
 import type { Database } from '../db/open.ts';
 import type { NodeRow } from '../db/rows.ts';
 import { AppError } from '../errors.ts';

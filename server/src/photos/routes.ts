@@ -1,6 +1,7 @@
 import type { Router } from 'express';
 import type { EntityManager } from 'typeorm';
-import { FindingEntity, PhotoEntity } from '../db/entities.ts';
+import { FindingEntity } from '../db/entities.ts';
+import { PhotoEntity } from '../db/photoEntities.ts';
 import type { Database } from '../db/open.ts';
 import { AppError } from '../errors.ts';
 import { param } from '../http/handle.ts';

@@ -88,7 +88,7 @@ export function takesPhotos<N extends PhotoName, C extends object>(
       const input = { ...said, by: byOf(req, said.by) };
       if (!Buffer.isBuffer(req.body))
         throw new AppError('PHOTO_REFUSED', `A photo is sent as ${PHOTO_TYPES.join(', ')}.`);
-      const { body } = req;
+      const body: Buffer = req.body;
       const place = of(req, input);
       const content = { ...place, digest: createHash('sha256').update(body).digest('hex') };
       const before = await answeredBefore(db, input, what, content);

@@ -34,7 +34,7 @@ export function usePhotoSender(sendTo: (photo: SentPhoto) => Promise<{ readonly 
       };
     const sent = await sendTo({ file, name: file.name.slice(0, 120), writeId: uuid(), by: person });
     if (sent.error === undefined) return undefined;
-    const error = errorOf(sent.error as Parameters<typeof errorOf>[0]);
+    const error = errorOf(sent.error);
     return error.code === 'UNREACHABLE'
       ? { ...error, message: `${file.name} was not sent: the server did not answer.`, hint: 'Choose it again.' }
       : error;
