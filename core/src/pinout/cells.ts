@@ -21,16 +21,16 @@ export const saysSameAsAbove = (text: string): boolean =>
 
 /** Whether a cell says that there is nothing: a dash, n/a, none. */
 export const saysNothing = (text: string): boolean =>
-  /^(?:[-–—.]+|n\/?a|none|nil|empty|not used|unused|n\/?c|n\.c\.|leer|unbelegt|nicht belegt|frei|entf(?:ällt|\.)?)?$/i.test(
+  /^(?:[-–—.]+|n\/?a|none|nil|empty|not used|unused|n\/?c|n\.c\.|n\. ?b\.?|leer|unbelegt|nicht belegt|frei|entf(?:ällt|\.)?)?$/i.test(
     text.trim(),
   );
 
 /** A cell that denies what its column asks for; a dash may just be blank. */
-export const SAYS_NO = /^(?:no|none|nein|kein|keine|keiner|false|0)$/i;
+export const SAYS_NO = /^(?:no|n|none|nein|kein|keine|keiner|false|0|un-?shielded|not shielded|ungeschirmt)$/i;
 
 /** Words for a cavity without a wire, alone or with what it is without. */
 const EMPTY_CAVITY =
-  /^\(?(?:spare|blank|open|vacant|free|reserved?|reserve|no connection|not connected|not fitted|no wire|no pin|no circuit|blocked|plug(?:ged)?|cavity plug|sealing plug|blanking plug|blind plug|dummy(?: plug)?|not used|unused|empty|n\/?c|n\.c\.|frei|unbelegt|nicht belegt|unbenutzt|leer|blindstopfen|stopfen|verschlossen|blind)\)?(?:[ -](?:cavity|cav|plug|pin|position|kammer|platz))?(?: \(?(?:cavity|spare|empty|plug(?:ged)?|frei)\)?)?\.?$/i;
+  /^\(?(?:spare|blank|open|vacant|free|reserved?|reserve|no connection|not connected|not fitted|no wire|no pin|no circuit|blocked|plug(?:ged)?|cavity plug|sealing plug|blanking plug|blind plug|dummy(?: plug)?|not used|unused|empty|n\/?c|n\.c\.|n\. ?b\.?|frei|unbelegt|nicht belegt|reserviert|nicht verwendet|not assigned|unassigned|unbenutzt|leer|blindstopfen|stopfen|verschlossen|blind)\)?(?:[ -](?:cavity|cav|plug|pin|position|kammer|platz))?(?: \(?(?:cavity|spare|empty|plug(?:ged)?|frei)\)?)?\.?$/i;
 
 /** Whether words say that a cavity has no wire. */
 export const saysEmptyCavity = (text: string): boolean => saysNothing(text) || EMPTY_CAVITY.test(text.trim());

@@ -129,11 +129,12 @@ export function circuitPart(
   const said = cells.remark === undefined || saysNothing(cells.remark) ? '' : cells.remark;
   const remark = readRemark(said);
   if (remark.isNotTaken) notTaken.push(said);
+  const shieldSaid = readShield(cells.shield);
+  if (shieldSaid && !shieldSaid.ok) blame('shield', shieldSaid.why, shieldSaid.remedy);
+  if (shieldSaid?.ok && shieldSaid.value.name !== undefined) notTaken.push(`in shield ${shieldSaid.value.name}`);
   const kept = [said, ...notTaken.filter((words) => words !== said)].filter((words) => words !== '').join('; ');
   if (kept.length > REMARK_MOST)
     blame('remark', `The remark has ${kept.length} characters.`, `Shorten it to ${REMARK_MOST}.`);
-  const shieldSaid = readShield(cells.shield);
-  if (shieldSaid && !shieldSaid.ok) blame('shield', shieldSaid.why, shieldSaid.remedy);
   const set = findings.answer(kindKey(line));
   return {
     number,

@@ -105,6 +105,8 @@ export function unknownField(column: ColumnSeen, findings: Findings): PinoutFiel
   return fields.length === 0 ? null : ask(column, fields, findings);
 }
 
+const isCurrent = (cell: string): boolean => /^\d/.test(cell);
+
 /** A header that may mean two things, as the cells under it and the columns beside it have it. */
 export function settledField(field: PinoutField, { cells, others }: ColumnSeen): PinoutField {
   const side = field.startsWith('from') ? 'from' : 'to';
@@ -115,6 +117,8 @@ export function settledField(field: PinoutField, { cells, others }: ColumnSeen):
   // "Terminal 1, 2, 3" numbers the places and names no part.
   if (field === 'fromTerminal' && !others.includes('fromCavity') && !others.includes('from'))
     return most(cells, isCavity) && differ(cells) ? 'fromCavity' : field;
+  // "Load: fan" names what is driven, and no current.
+  if (field === 'load' && !others.includes('function') && cells.length > 0 && !cells.some(isCurrent)) return 'function';
   // "From pin X31-4" holds both.
   if (field === `${side}Cavity` && !hasConnector && !others.includes(side) && most(cells, isJoint)) return side;
   return field;

@@ -273,7 +273,7 @@ export const END_FORMS = {
     'nach kontakttyp',
     'ziel kontakttyp',
   ],
-  fromPlace: ['from is', 'from kind', 'place', 'kind of end', 'from place'],
-  toPlace: ['to is', 'to kind', 'to place'],
+  fromPlace: ['from is'],
+  toPlace: ['to is'],
   toSeal: ['to seal', 'end b seal', 'destination seal', 'seal b', 'nach dichtung', 'ziel dichtung'],
 } as const;

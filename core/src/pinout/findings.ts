@@ -34,6 +34,11 @@ export class Findings {
     return undefined;
   }
 
+  /** Whether something is wrong with a line. */
+  isWrong(at: At): boolean {
+    return this.wrongAt.has(keyOf(at));
+  }
+
   /** An answer that was given, whatever it is worth. */
   answer(key: string): string | undefined {
     return this.answers[key];

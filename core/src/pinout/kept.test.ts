@@ -41,15 +41,20 @@ describe('a shield', () => {
     ['geschirmt', '', {}],
     ['drain 0.5 mm²', '', { drainMm2: 0.5 }],
     ['0,35', '', { drainMm2: 0.35 }],
+    ['20 AWG', '', { drainMm2: expect.closeTo(0.518, 3) }],
+    ['SH2', '', {}],
+    ['✓', '', {}],
     ['0.05', '', { drainMm2: 0.05 }],
     ['120', '', { drainMm2: 120 }],
     ['', 'shielded', {}],
     ['none', 'shielded', undefined],
+    ['N', 'shielded', undefined],
     ['', 'unshielded', undefined],
     ['-', '', undefined],
   ])('“%s” with the remark “%s” is %j', (cell, remark, shield) =>
     expect(clean(shielded(cell, remark)).rows[0]?.circuit.shield).toEqual(shield),
   );
+  it('is kept by its name', () => expect(clean(shielded('SH2')).rows[0]?.circuit.remark).toBe('in shield SH2'));
   test.each(['0.04', '121', 'perhaps'])('“%s” is refused', (cell) =>
     expect(whys(shielded(cell))).toEqual([
       [2, 'H, Shield', `“${cell}” does not say whether the wire lies in a shield.`],
@@ -97,6 +102,38 @@ X32 | 4 | 7 | ${second}`);
   ])('%s: the second line is to blame', (second, why) =>
     expect(list(second).problems.map((one) => [one.line, one.why])).toEqual([[3, why]]),
   );
+});
+
+describe('a line of a wire of which another line cannot be read', () => {
+  it('says which one that is', () =>
+    expect(
+      whys(
+        read(`Connector | Cavity | Circuit | To connector | To cavity | Size | Colour
+X31 | 1 | 7 | X32 | 4 | large | red
+X32 | 4 | 7 | X31 | 1 | 1.0 mm² | red`),
+      ),
+    ).toEqual([
+      [2, 'F, Size', '“large” is not a wire size.'],
+      [3, 'C, Circuit', 'Line 2 is of the same wire, and it cannot be read.'],
+    ]));
+});
+
+describe('ends that are no cavities', () => {
+  test.each([
+    ['Masse G7', 'end'],
+    ['ground point GND2', 'end'],
+    ['Frame ground', 'end'],
+    ['engine gnd 3', 'end'],
+    ['Fuse F12', 'end'],
+    ['Splice SP3', 'splice'],
+    ['Spleiß S12', 'splice'],
+    ['SPL 12', 'splice'],
+  ])('%s', (to, kind) => {
+    const { newConnectors } = clean(
+      read(`Circuit | From | To | Size | Colour\n1 | X1-1 | ${to} | 1.0 mm² | red`, {}, EMPTY),
+    );
+    expect(newConnectors.at(-1)).toEqual({ name: to, kind, cavities: ['1'] });
+  });
 });
 
 describe('what a sheet says of places', () => {
@@ -155,4 +192,27 @@ describe('columns', () => {
     expect(
       clean(read(`${HEAD} | Runs\n1 | X31 | 1 | X32 | 1 | 1.0 mm² | red | Boom run`, {}, EMPTY)).columns.at(-1)?.field,
     ).toBeNull());
+});
+
+describe('a column “Load”', () => {
+  const loads = (first: string, second: string, head = 'Circuit | From | To | Size | Colour | Load'): PinoutReading =>
+    read(`${head}\n1 | X31-1 | X32-1 | 1.0 mm² | red | ${first}\n2 | X31-2 | X32-2 | 1.0 mm² | red | ${second}`);
+  it('of words is what is driven', () =>
+    expect(clean(loads('Fan', 'Dash lamps')).rows.map(({ circuit }) => circuit.function)).toEqual([
+      'Fan',
+      'Dash lamps',
+    ]));
+  it('of currents is their load', () =>
+    expect(clean(loads('4.5 A', '2')).rows.map(({ circuit }) => circuit.loadA)).toEqual([4.5, 2]));
+  it('of both is refused where it is none', () =>
+    expect(whys(loads('4.5 A', 'Fan'))).toEqual([[3, 'F, Load', '“Fan”: The load is not a current.']]));
+});
+
+describe('cavities without a wire, in many words', () => {
+  test.each(['n.b.', 'n. b.', 'reserviert', 'nicht verwendet', 'not assigned', 'n.c.', 'spare'])('%s', (words) => {
+    const { lines } = read(
+      `Cavity | Circuit | Size | Colour | Function\n1 | 7 | 1.0 mm² | red | Lamp\n2 | | | | ${words}`,
+    );
+    expect(lines.map(({ outcome }) => outcome).at(-1)).toBe('empty');
+  });
 });

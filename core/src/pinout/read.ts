@@ -175,6 +175,16 @@ export function readPinout(
       ? [{ connector: nameOf(place.nodeId), cavity: place.cavity, seal: 'plug' }]
       : [],
   );
+  for (const { part, line, ends, number } of wires)
+    if (!part.wire && findings.isWrong(line))
+      for (const { line: other } of ends)
+        if (other !== line && !findings.isWrong(other))
+          findings.wrong(other, {
+            column: columnOf(other.list, 'number'),
+            value: number,
+            why: `Line ${line.line} is of the same wire, and it cannot be read.`,
+            remedy: 'Correct that line.',
+          });
   findings.mustBe(wires.filter(({ part }) => part.wire).flatMap(({ ends }) => ends.map(({ line }) => line)));
   if (lines.length === 0)
     findings.wrong(undefined, {

@@ -1,5 +1,7 @@
 import type { Circuit } from '../harness/index.ts';
-import { bad, readNumber, saysNothing, SAYS_NO } from './cells.ts';
+import { areaMm2 } from '../wire/index.ts';
+import { bad, saysNothing, SAYS_NO } from './cells.ts';
+import { readSize } from './sizes.ts';
 import type { CellOutcome } from './types.ts';
 
 /** What a remark says of a wire, and what of it is not taken. */
@@ -25,21 +27,30 @@ export function readRemark(text: string): RemarkSaid {
 
 /** Copper of a drain, mm². */
 const DRAIN = { least: 0.05, most: 120 };
+const YES = /^(?:yes|y|x|ja|j|true|1|[✓✔●•]|shield(?:ed)?|screen(?:ed)?|geschirmt|schirm|abgeschirmt)$/i;
+/** A shield by its name: which one, and nothing of its drain. */
+const NAMED = /^(?:sh|scr|s|shield|screen|schirm)[-_. ]?\d{1,3}[a-z]?$/i;
+
+/** What the cell of a shield says. */
+export interface ShieldSaid {
+  readonly shield?: Circuit['shield'];
+  /** Its name, where it is said by that. */
+  readonly name?: string | undefined;
+}
 
 /**
- * The cell of a shield: none, a shield, or one with its drain's copper ("drain 0.5 mm²"). Nothing where the cell is
- * blank.
+ * The cell of a shield: none, a shield, its name, or its drain's copper ("drain 0.5 mm²", "20 AWG"). Nothing where the
+ * cell is blank.
  */
-export function readShield(text: string | undefined): CellOutcome<Pick<Circuit, 'shield'>> | undefined {
+export function readShield(text: string | undefined): CellOutcome<ShieldSaid> | undefined {
   if (text === undefined) return undefined;
   if (SAYS_NO.test(text)) return { ok: true, value: {} };
   if (saysNothing(text)) return undefined;
-  if (/^(?:yes|y|x|ja|j|true|1|shield(?:ed)?|screen(?:ed)?|geschirmt|schirm|abgeschirmt)$/i.test(text))
-    return { ok: true, value: { shield: {} } };
-  const drainMm2 = readNumber(
-    text.replace(/^(?:drain|beilauf|shield|screen|schirm)\w*\s*:?/i, '').replace(/\s*(?:mm²|mm2|sq|qmm)$/i, ''),
-  );
-  return drainMm2 !== undefined && drainMm2 >= DRAIN.least && drainMm2 <= DRAIN.most
+  if (YES.test(text)) return { ok: true, value: { shield: {} } };
+  if (NAMED.test(text)) return { ok: true, value: { shield: {}, name: text } };
+  const drain = readSize(text.replace(/^(?:drain|beilauf|shield|screen|schirm)[a-z]*\s*:?\s*/i, ''), 'metric');
+  const drainMm2 = drain.ok === true ? areaMm2(drain.value) : 0;
+  return drainMm2 >= DRAIN.least && drainMm2 <= DRAIN.most
     ? { ok: true, value: { shield: { drainMm2 } } }
     : bad(
         `“${text}” does not say whether the wire lies in a shield.`,
