@@ -26,6 +26,7 @@ describe('cutting', () => {
         { id: 'circuit 2', mm: 300 },
         { id: 'circuit 1', mm: 120 },
       ],
+      open: [],
       begun: 0,
       bound: 0,
     });

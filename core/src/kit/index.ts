@@ -1,4 +1,6 @@
 export { kitFor } from './kit.ts';
 export type { Kit, KitLine, KitNeed, CutGroup, SleeveCut, WireCut } from './kit.ts';
-export { cutSticks, cutWire, KERF_MM, leastBins } from './cutting.ts';
-export type { Cut, CutList, Piece, Reel } from './cutting.ts';
+export { cutSticks, KERF_MM, leastBins } from './cutting.ts';
+export { cutWire } from './wireCuts.ts';
+export type { Cut, CutList, Piece } from './cutting.ts';
+export type { Reel } from './wireCuts.ts';

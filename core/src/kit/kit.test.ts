@@ -83,6 +83,40 @@ describe('cut lists', () => {
       { seed: 8, numRuns: 20 },
     );
   }, 120_000);
+  /** Lengths from one to another, all as likely: the same ones for the same seed. */
+  const evenly = (seed: number) => {
+    let state = seed * 7919;
+    return (from: number, to: number): number => {
+      state = (state * 1_103_515_245 + 12_345) % 2_147_483_648;
+      return from + Math.floor((state / 2_147_483_648) * (to - from + 1));
+    };
+  };
+  type Evenly = ReturnType<typeof evenly>;
+  test.each<[string, (any: Evenly) => readonly number[], number]>([
+    ['200 to 500 mm', (any) => [any(200, 500)], 2],
+    [
+      'triplets that fill a stick',
+      (any) => {
+        const [a, b] = [any(340, 420), any(300, 440)];
+        return [a, b, 1199 - a - b];
+      },
+      3,
+    ],
+  ])(
+    'three hundred pieces of %s, twenty lists',
+    (_what, some, over) => {
+      for (let seed = 1; seed <= 20; seed += 1) {
+        const any = evenly(seed);
+        const pieces = Array.from({ length: 300 }, () => some(any))
+          .flat()
+          .slice(0, 300);
+        const list = cutSticks(asPieces(pieces), 1200);
+        expectSound(list, pieces, KERF_MM);
+        expect(list.begun - list.bound).toBeLessThanOrEqual(over);
+      }
+    },
+    120_000,
+  );
   it('wire comes from the rests that leave least, not from a fresh reel', () => {
     const list = cutWire(asPieces([300, 250, 200]), [
       { id: 'reel', lengthMm: 10_000 },

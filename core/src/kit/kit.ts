@@ -1,7 +1,8 @@
 import { GENERIC_PARTS, type Catalogue, type Part } from '../catalogue/index.ts';
 import { figure } from '../units/index.ts';
 import { colourInWords, wireInWords, type WireSpec } from '../wire/index.ts';
-import { cutSticks, cutWire, type CutList, type Piece } from './cutting.ts';
+import { cutSticks, type CutList, type Piece } from './cutting.ts';
+import { cutWire } from './wireCuts.ts';
 
 /** What one splice or cover takes. Lengths in mm. */
 export interface KitNeed {
@@ -198,13 +199,19 @@ function wireLine({ id, name, list }: CutGroup, wires: readonly WireNeed[], cata
   const own = wires.filter((wire) => `wire ${wireKey(wire.spec)}` === id);
   const need = sum(own.map((wire) => Math.ceil(wire.lengthMm - 1e-6)));
   const have = sum(catalogue.wires.filter((item) => `wire ${wireKey(item.wire)}` === id).map((item) => item.lengthMm));
-  const missing = list.missing.map((piece) => figure(piece.mm, 0));
+  const named = (pieces: readonly Piece[]): string =>
+    `${pieces
+      .slice(0, 4)
+      .map((piece) => figure(piece.mm, 0))
+      .join(' + ')}${pieces.length > 4 ? ` and ${pieces.length - 4} more` : ''} mm`;
   const tag = own.some((wire) => wire.tag);
-  const short = missing.length > 0;
-  const note = short
-    ? `Find ${missing.slice(0, 4).join(' + ')}${missing.length > 4 ? ` and ${missing.length - 4} more` : ''} mm, each in one piece, from a scrap harness or reel.`
-    : tag
-      ? 'Another colour: tag both ends with the circuit number.'
-      : '';
+  const short = list.missing.length + list.open.length > 0;
+  const notes = [
+    list.missing.length > 0 ? `Find ${named(list.missing)}, each in one piece, from a scrap harness or reel.` : '',
+    list.open.length > 0
+      ? `${named(list.open)} found no place in the rests; that they have none is not proved. Try it, or take a longer reel.`
+      : '',
+  ].filter((words) => words !== '');
+  const note = short ? notes.join(' ') : tag ? 'Another colour: tag both ends with the circuit number.' : '';
   return { id, name, need, have, unit: 'mm', state: short ? 'short' : tag ? 'instead' : 'have', note };
 }

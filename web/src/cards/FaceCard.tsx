@@ -114,59 +114,61 @@ export function FaceCard() {
         The mate’s face shows the same numbers mirrored: on its mating side, latch up, the top row reads{' '}
         <b className="figure">{topRow(mateCavities(face, { side: 'mating', latch: 'up' }))}</b>.
       </p>
-      <table className="w-full text-left text-lg print:text-sm [&_td]:pr-3 [&_th]:pr-3">
-        <thead className="border-b border-ink text-soft">
-          <tr>
-            <th className="font-normal">Cavity</th>
-            <th className="font-normal">Circuit</th>
-            <th className="font-normal">Wire</th>
-            <th className="font-normal">Goes to</th>
-            <th className="font-normal">Terminal</th>
-            <th className="font-normal">Seal</th>
-          </tr>
-        </thead>
-        <tbody>
-          {cavitiesOf(face).map(({ cavity }) => {
-            const circuit = circuitInCavity(view.circuits, node.id, cavity);
-            const far =
-              circuit &&
-              (circuit.from.nodeId === node.id && circuit.from.cavity === cavity ? circuit.to : circuit.from);
-            const fit = node.fittings?.[cavity];
-            return (
-              <tr key={cavity} className="border-b border-rule">
-                <td className="figure py-1 font-semibold">{cavity}</td>
-                {circuit && far ? (
-                  <>
-                    <td>
-                      <b className="figure">{circuit.number}</b> {circuit.function}
-                      {circuit.remark === undefined ? null : (
-                        <span className="block text-base text-soft">{circuit.remark}</span>
-                      )}
+      <div className="overflow-x-auto print:overflow-visible" tabIndex={0} role="region" aria-label="Cavities">
+        <table className="w-full text-left text-lg print:text-sm [&_td]:pr-3 [&_th]:pr-3">
+          <thead className="border-b border-ink text-soft">
+            <tr>
+              <th className="font-normal">Cavity</th>
+              <th className="font-normal">Circuit</th>
+              <th className="font-normal">Wire</th>
+              <th className="font-normal">Goes to</th>
+              <th className="font-normal">Terminal</th>
+              <th className="font-normal">Seal</th>
+            </tr>
+          </thead>
+          <tbody>
+            {cavitiesOf(face).map(({ cavity }) => {
+              const circuit = circuitInCavity(view.circuits, node.id, cavity);
+              const far =
+                circuit &&
+                (circuit.from.nodeId === node.id && circuit.from.cavity === cavity ? circuit.to : circuit.from);
+              const fit = node.fittings?.[cavity];
+              return (
+                <tr key={cavity} className="border-b border-rule">
+                  <td className="figure py-1 font-semibold">{cavity}</td>
+                  {circuit && far ? (
+                    <>
+                      <td>
+                        <b className="figure">{circuit.number}</b> {circuit.function}
+                        {circuit.remark === undefined ? null : (
+                          <span className="block text-base text-soft">{circuit.remark}</span>
+                        )}
+                      </td>
+                      <td>
+                        <span className="flex items-center gap-2">
+                          <WireChip width={44} colour={circuit.wire.colour} title="" />
+                          {colourInWords(circuit.wire.colour)}, {sizeInWords(circuit.wire.size)}
+                        </span>
+                      </td>
+                      <td>
+                        {nameOf(far.nodeId)} <span className="figure">{far.cavity}</span>
+                      </td>
+                    </>
+                  ) : (
+                    <td colSpan={3} className="text-soft">
+                      {fit?.seal === 'plug' ? 'plugged' : 'empty'}
                     </td>
-                    <td>
-                      <span className="flex items-center gap-2">
-                        <WireChip width={44} colour={circuit.wire.colour} title="" />
-                        {colourInWords(circuit.wire.colour)}, {sizeInWords(circuit.wire.size)}
-                      </span>
-                    </td>
-                    <td>
-                      {nameOf(far.nodeId)} <span className="figure">{far.cavity}</span>
-                    </td>
-                  </>
-                ) : (
-                  <td colSpan={3} className="text-soft">
-                    {fit?.seal === 'plug' ? 'plugged' : 'empty'}
+                  )}
+                  <td>{fit?.terminal === undefined ? '' : terminalInWords(fit.terminal)}</td>
+                  <td className={fit?.seal === 'missing' ? 'font-semibold text-scrap' : ''}>
+                    {fit?.seal === undefined ? '' : SEAL_WORDS[fit.seal]}
                   </td>
-                )}
-                <td>{fit?.terminal === undefined ? '' : terminalInWords(fit.terminal)}</td>
-                <td className={fit?.seal === 'missing' ? 'font-semibold text-scrap' : ''}>
-                  {fit?.seal === undefined ? '' : SEAL_WORDS[fit.seal]}
-                </td>
-              </tr>
-            );
-          })}
-        </tbody>
-      </table>
+                </tr>
+              );
+            })}
+          </tbody>
+        </table>
+      </div>
       {guide ? (
         <section className="mt-5 text-lg">
           <h2 className="text-xl font-semibold">Free a terminal: {guide.name.toLowerCase()}</h2>

@@ -29,7 +29,12 @@ export function HandCard({
   );
   const pairs = Array.from({ length: pages.length / 2 }, (_, at) => pages.slice(2 * at, 2 * at + 2));
   return (
-    <div className="hand-cards grid gap-6">
+    <div
+      className="grid gap-6 overflow-x-auto print:overflow-visible"
+      tabIndex={0}
+      role="region"
+      aria-label="Card for the hand"
+    >
       {pairs.map((pair, card) => (
         <div key={card} className="hand-card flex w-fit border border-dashed border-soft bg-white text-[#1d2021]">
           {pair.map(({ side, lines }, half) => (
