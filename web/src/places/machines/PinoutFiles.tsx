@@ -13,7 +13,7 @@ const LINK = 'min-h-11 min-w-11 underline underline-offset-4';
 /** Files of a pinout to take along, each sort as CSV and as XLSX. */
 function Files({ sorts }: { readonly sorts: readonly Sort[] }) {
   return sorts.map(({ title, name, rows }) => (
-    <span key={title} className="flex items-center gap-x-4">
+    <span key={title} className="flex flex-wrap items-center gap-x-4">
       <span className="text-soft">{title}</span>
       {(['csv', 'xlsx'] as const).map((kind) => (
         <button
