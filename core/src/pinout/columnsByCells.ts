@@ -105,7 +105,8 @@ export function unknownField(column: ColumnSeen, findings: Findings): PinoutFiel
   return fields.length === 0 ? null : ask(column, fields, findings);
 }
 
-const isCurrent = (cell: string): boolean => /^\d/.test(cell);
+/** A figure, or one with its unit, whatever stands before it: no words for a thing. */
+const isCurrent = (cell: string): boolean => /^[^a-z]*\d/i.test(cell) || /\d\s*m?A\b/.test(cell);
 
 /** A header that may mean two things, as the cells under it and the columns beside it have it. */
 export function settledField(field: PinoutField, { cells, others }: ColumnSeen): PinoutField {

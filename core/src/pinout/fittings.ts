@@ -41,6 +41,37 @@ type Fitting = PinoutReading['fittings'][number];
 /** An end of a wire, or a cavity without one, and the line and half of it that names it. */
 export type Fitted = Pick<WireEnd, 'line' | 'side' | 'place'>;
 
+/** What lines say of cavities, each once: what the first one does not say the next may, and no two contradict. */
+class Fittings {
+  private readonly by = new Map<string, Fitting & { readonly line: number }>();
+
+  constructor(
+    private readonly columnOf: (list: number, field: PinoutField) => string | undefined,
+    private readonly findings: Findings,
+  ) {}
+
+  add({ line, side }: Fitted, said: Fitting): void {
+    const key = `${said.connector}\n${said.cavity}`;
+    const before = this.by.get(key);
+    for (const [what, field] of [
+      ['terminal', `${side}Terminal`],
+      ['seal', `${side}Seal`],
+    ] as const)
+      if (before?.[what] !== undefined && said[what] !== undefined && before[what] !== said[what])
+        this.findings.wrong(line, {
+          column: this.columnOf(line.list, field),
+          value: said[what],
+          why: `Cavity ${said.cavity} of ${said.connector} has ${said[what]} here and ${before[what]} on line ${before.line}.`,
+          remedy: 'Correct one of the two.',
+        });
+    this.by.set(key, { ...said, line: line.line, ...before });
+  }
+
+  get all(): readonly Fitting[] {
+    return [...this.by.values()].map(({ line: _, ...fitting }) => fitting);
+  }
+}
+
 /** Terminal families and seals that the lines give for their cavities. */
 export function readFittings(
   ends: readonly Fitted[],
@@ -48,7 +79,9 @@ export function readFittings(
   columnOf: (list: number, field: PinoutField) => string | undefined,
   findings: Findings,
 ): readonly Fitting[] {
-  return ends.flatMap(({ line, side, place }): Fitting[] => {
+  const said = new Fittings(columnOf, findings);
+  for (const end of ends) {
+    const { line, side, place } = end;
     const [terminalField, sealField] = [`${side}Terminal`, `${side}Seal`] as const;
     const [terminalText = '', sealText = ''] = [line.cells[terminalField], line.cells[sealField]];
     const terminal = saysNothing(terminalText) ? undefined : readTerminal(terminalText);
@@ -67,14 +100,13 @@ export function readFittings(
         why: `“${sealText}” is not a state of a seal.`,
         remedy: `Write one of: ${SEAL_STATES.join(', ')}.`,
       });
-    if (terminal === undefined && seal === undefined) return [];
-    return [
-      {
-        connector: nameOf(place.nodeId),
-        cavity: place.cavity,
-        ...(terminal === undefined ? {} : { terminal }),
-        ...(seal === undefined ? {} : { seal }),
-      },
-    ];
-  });
+    if (terminal === undefined && seal === undefined) continue;
+    said.add(end, {
+      connector: nameOf(place.nodeId),
+      cavity: place.cavity,
+      ...(terminal === undefined ? {} : { terminal }),
+      ...(seal === undefined ? {} : { seal }),
+    });
+  }
+  return said.all;
 }

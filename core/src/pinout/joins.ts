@@ -20,6 +20,8 @@ export interface Wire {
   readonly from: Cavity;
   readonly to: Cavity;
   readonly ends: readonly WireEnd[];
+  /** Its ends as the lines name them that are of the other end: what they say of a cavity counts as well. */
+  readonly seenFromFar?: readonly WireEnd[] | undefined;
 }
 
 /** A line that was read, before it is known what other lines say of its wire. */
@@ -94,6 +96,7 @@ function saidByBoth(first: Read, second: Read, number: string, { columnOf, findi
   };
   const sure = (part: Part): Part['kind'] | undefined => (part.isKindGuessed ? undefined : part.kind);
   const kind = one('kind', sure(a), sure(b));
+  const drainMm2 = one('shield', a.shield?.drainMm2, b.shield?.drainMm2);
   const remarks = [...new Set([a.remark, b.remark])].filter((words) => words !== undefined);
   return {
     ...a,
@@ -103,7 +106,8 @@ function saidByBoth(first: Read, second: Read, number: string, { columnOf, findi
     fuseA: one('fuse', a.fuseA, b.fuseA),
     loadA: one('load', a.loadA, b.loadA),
     pair: one('pair', a.pair, b.pair),
-    shield: a.shield ?? b.shield,
+    shield: a.shield || b.shield ? { ...(drainMm2 === undefined ? {} : { drainMm2 }) } : undefined,
+    runs: a.runs ?? b.runs,
     remark: remarks.length === 0 ? undefined : remarks.join('; '),
     notTaken: [...new Set([...a.notTaken, ...b.notTaken])],
   };
@@ -123,6 +127,7 @@ function oneOf([first, second]: Group, number: string, joining: Joining): Wire[]
         { line: first.line, side: 'from', place: first.from },
         { line: second.line, side: 'from', place: second.from },
       ],
+      seenFromFar: [first, second].flatMap(({ line, to }) => (to ? [{ line, side: 'to' as const, place: to }] : [])),
     },
   ];
 }

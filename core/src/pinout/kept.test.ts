@@ -1,6 +1,6 @@
 import { describe, expect, it, test } from 'vitest';
 import { areaMm2 } from '../wire/index.ts';
-import type { PinoutReading } from './index.ts';
+import { writeCavities, type PinoutReading } from './index.ts';
 import { asked, BARE_TREE, circuits, clean, EMPTY, read } from './test/sheets.ts';
 
 const HEAD = 'Circuit | Connector | Cavity | To connector | To cavity | Size | Colour';
@@ -122,6 +122,7 @@ describe('ends that are no cavities', () => {
   test.each([
     ['Masse G7', 'end'],
     ['ground point GND2', 'end'],
+    ['ground point 3', 'end'],
     ['Frame ground', 'end'],
     ['engine gnd 3', 'end'],
     ['Fuse F12', 'end'],
@@ -204,6 +205,10 @@ describe('a column “Load”', () => {
     ]));
   it('of currents is their load', () =>
     expect(clean(loads('4.5 A', '2')).rows.map(({ circuit }) => circuit.loadA)).toEqual([4.5, 2]));
+  it.each(['~4 A', 'max. 4.5 A', '.5', '200 mA'])('%s is a current, and no words', (load) => {
+    const { columns } = loads(load, load);
+    expect(columns.at(-1)?.field).toBe('load');
+  });
   it('of both is refused where it is none', () =>
     expect(whys(loads('4.5 A', 'Fan'))).toEqual([[3, 'F, Load', '“Fan”: The load is not a current.']]));
 });
@@ -214,5 +219,52 @@ describe('cavities without a wire, in many words', () => {
       `Cavity | Circuit | Size | Colour | Function\n1 | 7 | 1.0 mm² | red | Lamp\n2 | | | | ${words}`,
     );
     expect(lines.map(({ outcome }) => outcome).at(-1)).toBe('empty');
+  });
+});
+
+describe('what two lines say of one cavity or wire', () => {
+  const EVERY =
+    'Connector | Cavity | Circuit | To connector | To cavity | Size | Colour | Terminal | Seal | To terminal | To seal';
+  const list = (first: string, second: string): PinoutReading =>
+    read(`${EVERY}
+X31 | 1 | 7 | X32 | 4 | 1.0 mm² | red | ${first}
+X32 | 4 | 7 | X31 | 1 | 1.0 mm² | red | ${second}`);
+  it('is all taken, of the far end too, each once', () => {
+    const reading = list('2.8 | seal | 1.5 | plug', ' | | |');
+    expect([reading.problems, reading.fittings]).toEqual([
+      [],
+      [
+        { connector: 'X31', cavity: '1', terminal: '2.8', seal: 'seal' },
+        { connector: 'X32', cavity: '4', terminal: '1.5', seal: 'plug' },
+      ],
+    ]);
+  });
+  it('must agree: the second line is to blame', () => {
+    expect(whys(list('2.8 | seal | 1.5 |', '2.8 | | |'))).toEqual([
+      [3, 'H, Terminal', 'Cavity 4 of X32 has 2.8 here and 1.5 on line 2.'],
+    ]);
+    expect(whys(list('2.8 | seal | |', ' | | | missing'))).toEqual([
+      [3, 'K, To seal', 'Cavity 1 of X31 has missing here and seal on line 2.'],
+    ]);
+  });
+  it('drains must agree as well', () => {
+    const drains = (one: string, other: string): PinoutReading =>
+      read(`Connector | Cavity | Circuit | To connector | To cavity | Size | Colour | Shield
+X31 | 1 | 7 | X32 | 4 | 1.0 mm² | red | ${one}
+X32 | 4 | 7 | X31 | 1 | 1.0 mm² | red | ${other}`);
+    expect(clean(drains('yes', 'drain 0.5 mm²')).rows[0]?.circuit.shield).toEqual({ drainMm2: 0.5 });
+    expect(whys(drains('0.35 mm²', '0.5 mm²'))).toEqual([
+      [3, 'H, Shield', 'Circuit 7 has 0.5 here and 0.35 on line 2.'],
+    ]);
+  });
+});
+
+describe('a cavity export', () => {
+  it('has every wire, one too whose cavity the face does not have', () => {
+    const [x31] = BARE_TREE.nodes;
+    const circuit = clean(read(`${HEAD}\n1 | X31 | 1 | X32 | 1 | 1.0 mm² | red`)).rows[0]!.circuit;
+    const off = { ...circuit, from: { nodeId: 'X31', cavity: 'Z9' } };
+    const lines = writeCavities({ ...BARE_TREE, circuits: [off] }, [x31!]);
+    expect(lines.filter((line) => line[1] === 'Z9').map((line) => line[2])).toEqual(['1']);
   });
 });

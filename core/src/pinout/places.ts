@@ -14,9 +14,11 @@ const SPLICE =
   /^(?:(?:splice|spleiss|spleiß|joint) )?(?:sp|spl|splice|spleiss|spleiß|s|joint|löt|verbinder)[-_. ]?\d{1,4}[a-z]?$/i;
 /** Other places that are no cavities and take several wires: a ground, a stud, a fuse. */
 const PLACES: readonly RegExp[] = [
-  /^(?:(?:chassis|body|frame|engine|battery|cab|sensor|power) )?(?:g|gnd|ground|grd|masse|massepunkt|earth|chassis|mp)(?: point)?[-_. ]?\d{0,4}[a-z]?$/i,
+  /^(?:g|gnd|ground|grd|masse|massepunkt|earth|chassis|mp)[-_. ]?\d{0,4}[a-z]?$/i,
+  // By where it is: frame ground, engine gnd 3.
+  /^(?:chassis|body|frame|engine|battery|cab) (?:gnd|ground|grd|masse|earth)(?: point)?[-_. ]?\d{0,4}[a-z]?$/i,
   // By its kind and its name: Masse G7, ground point GND2.
-  /^(?:ground|gnd|masse|massepunkt|earth)(?: point)? (?:g|gnd|grd|mp|m)[-_. ]?\d{1,4}[a-z]?$/i,
+  /^(?:ground|gnd|masse|massepunkt|earth)(?: point)? (?:g|gnd|grd|mp|m)?[-_. ]?\d{1,4}[a-z]?$/i,
   /^(?:(?:frame|battery|ground|main|power|m\d{1,2}) )?(?:stud|bolt|bolzen)[-_. ]?\w{0,4}$/i,
   /^(?:(?:fuse|sicherung) )?(?:f|fuse|si|sicherung)[-_. ]?\d{1,3}[a-z]?$/i,
 ];

@@ -167,7 +167,9 @@ export function readPinout(
       });
     return said?.outcome.ok === true ? [{ line, side: 'from', place: said.outcome.value, isPlugged }] : [];
   });
-  const fittings = readFittings([...wires.flatMap(({ ends }) => ends), ...bare], nameOf, columnOf, findings);
+  const seenEnds = wires.flatMap(({ ends, seenFromFar = [] }) => [...ends, ...seenFromFar]);
+  const inOrder = [...seenEnds, ...bare].sort((a, b) => a.line.line - b.line.line);
+  const fittings = readFittings(inOrder, nameOf, columnOf, findings);
   const isFitted = (connector: string, at: string): boolean =>
     fittings.some((one) => one.connector === connector && one.cavity === at && one.seal !== undefined);
   const plugs = bare.flatMap(({ place, isPlugged }): PinoutReading['fittings'] =>

@@ -36,7 +36,8 @@ const own = (header: string, of: (circuit: Circuit, names: Names) => string): Co
 const end = (header: string, of: 'near' | 'far', what: Place): Column => ({ header, of: { end: of, what } });
 
 const NUMBER = own('Circuit', ({ number }) => number);
-const WORDS = [own('Function', ({ function: words }) => words), own('Kind', ({ kind }) => KIND_WORDS[kind])];
+const FUNCTION = own('Function', ({ function: words }) => words);
+const KIND = own('Kind', ({ kind }) => KIND_WORDS[kind]);
 const SIZE = own('Size', ({ wire }) => sizeCell(wire.size));
 const MAKE = [
   own('Conductor', ({ wire }) => conductorInWords(wire.conductor)),
@@ -57,7 +58,8 @@ const REMARK = own('Remark', ({ remark = '' }) => remark);
 /** One line a circuit, both its ends on it. */
 const BY_CIRCUIT: readonly Column[] = [
   NUMBER,
-  ...WORDS,
+  FUNCTION,
+  KIND,
   end('From connector', 'near', 'connector'),
   end('From cavity', 'near', 'cavity'),
   end('To connector', 'far', 'connector'),
@@ -78,7 +80,8 @@ const BY_CAVITY: readonly Column[] = [
   end('Connector', 'near', 'connector'),
   end('Cavity', 'near', 'cavity'),
   NUMBER,
-  ...WORDS,
+  FUNCTION,
+  KIND,
   end('To connector', 'far', 'connector'),
   end('To cavity', 'far', 'cavity'),
   SIZE,
@@ -99,20 +102,26 @@ interface Names {
   readonly nameOf: (nodeId: string) => string;
 }
 
+/** How often each name is given, whatever its letters' case. */
+function givenIn(all: readonly { readonly name: string }[]): ReadonlyMap<string, number> {
+  const given = new Map<string, number>();
+  for (const { name } of all) given.set(name.toLowerCase(), (given.get(name.toLowerCase()) ?? 0) + 1);
+  return given;
+}
+
 function namesIn({ nodes, runs, circuits }: PinoutHarness): Names {
-  const nodeOf = (id: string): HarnessNode | undefined => nodes.find((node) => node.id === id);
-  const isOnly = (all: readonly { readonly name: string }[], name: string): boolean =>
-    all.filter((one) => one.name.toLowerCase() === name.toLowerCase()).length <= 1;
+  const [nodeOf, runOf] = [new Map(nodes.map((one) => [one.id, one])), new Map(runs.map((one) => [one.id, one]))];
+  const numbers = new Map(circuits.map(({ id, number }) => [id, number]));
+  const [nodesGiven, runsGiven] = [givenIn(nodes), givenIn(runs)];
+  const own = (name: string, id: string, given: ReadonlyMap<string, number>): string =>
+    (given.get(name.toLowerCase()) ?? 0) > 1 ? id : name;
   return {
-    nodeOf,
-    numberOf: (id) => circuits.find((one) => one.id === id)?.number ?? '',
-    nameOf: (id) => {
-      const name = nodeOf(id)?.name ?? id;
-      return isOnly(nodes, name) ? name : id;
-    },
+    nodeOf: (id) => nodeOf.get(id),
+    numberOf: (id) => numbers.get(id) ?? '',
+    nameOf: (id) => own(nodeOf.get(id)?.name ?? id, id, nodesGiven),
     runName: (id) => {
-      const name = runs.find((run) => run.id === id)?.name ?? id;
-      return name.includes(';') || !isOnly(runs, name) ? id : name;
+      const name = runOf.get(id)?.name ?? id;
+      return name.includes(';') ? id : own(name, id, runsGiven);
     },
   };
 }
@@ -147,28 +156,37 @@ const circuitLine = (columns: readonly Column[], circuit: Circuit, near: 'from' 
 /** A line of a cavity without a wire: what it is, and what sits in it. */
 const unusedLine = (columns: readonly Column[], place: Cavity, names: Names): string[] =>
   columns.map((column) => {
-    if (column === WORDS[0]) return placeCell(place, 'seal', names) === 'plug' ? 'plugged' : 'empty';
+    if (column === FUNCTION) return placeCell(place, 'seal', names) === 'plug' ? 'plugged' : 'empty';
     return typeof column.of === 'function' || column.of.end === 'far' ? '' : placeCell(place, column.of.what, names);
   });
 
-/** Cavities of a connector, by its face or as far as anything of them is known. */
-function placesOf(node: HarnessNode, circuits: readonly Circuit[]): readonly string[] {
-  if (node.face) return cavitiesOf(node.face).map(({ cavity }) => cavity);
-  const used = circuits
-    .flatMap(({ from, to }) => [from, to])
-    .flatMap(({ nodeId, cavity }) => (nodeId === node.id ? [cavity] : []));
-  return [...new Set([...used, ...Object.keys(node.fittings ?? {})])].sort((a, b) =>
-    a.localeCompare(b, 'en', { numeric: true }),
-  );
+/** A wire, and which of its ends lies at a place. */
+interface EndAt {
+  readonly circuit: Circuit;
+  readonly near: 'from' | 'to';
 }
 
-/** Wires that end at a place, each with the end that lies there. */
-const endsAt = (circuits: readonly Circuit[], nodeId: string, cavity: string) =>
-  circuits.flatMap((circuit) =>
-    (['from', 'to'] as const)
-      .filter((near) => circuit[near].nodeId === nodeId && circuit[near].cavity === cavity)
-      .map((near) => ({ circuit, near })),
-  );
+/** The wires of a harness by node, and there by cavity. */
+function endsOf(circuits: readonly Circuit[]): ReadonlyMap<string, ReadonlyMap<string, readonly EndAt[]>> {
+  const all = new Map<string, Map<string, EndAt[]>>();
+  for (const circuit of circuits)
+    for (const near of ['from', 'to'] as const) {
+      const { nodeId, cavity } = circuit[near];
+      const there = all.get(nodeId) ?? new Map<string, EndAt[]>();
+      all.set(nodeId, there);
+      there.set(cavity, [...(there.get(cavity) ?? []), { circuit, near }]);
+    }
+  return all;
+}
+
+/** Cavities of a connector: those of its face, and any other of which something is known. */
+function cavitiesAt({ face, fittings = {} }: HarnessNode, used: Iterable<string>): readonly string[] {
+  const ofFace = face ? cavitiesOf(face).map(({ cavity }) => cavity) : [];
+  const others = [...used, ...Object.keys(fittings)]
+    .filter((cavity) => !ofFace.includes(cavity))
+    .sort((a, b) => a.localeCompare(b, 'en', { numeric: true }));
+  return [...new Set([...ofFace, ...others])];
+}
 
 /**
  * A harness's circuits as a sheet: headers, a line for each, and one for each cavity without a wire in which something
@@ -176,13 +194,13 @@ const endsAt = (circuits: readonly Circuit[], nodeId: string, cavity: string) =>
  */
 export function writePinout(harness: PinoutHarness): string[][] {
   const names = namesIn(harness);
-  const unused = harness.nodes.flatMap((node) =>
-    Object.entries(node.fittings ?? {})
-      .filter(
-        ([cavity, { terminal, seal }]) =>
-          (terminal ?? seal) !== undefined && endsAt(harness.circuits, node.id, cavity).length === 0,
-      )
-      .map(([cavity]) => unusedLine(BY_CIRCUIT, { nodeId: node.id, cavity }, names)),
+  const ends = endsOf(harness.circuits);
+  const unused = harness.nodes.flatMap(({ id, fittings = {} }) =>
+    Object.entries(fittings).flatMap(([cavity, { terminal, seal }]) =>
+      (terminal ?? seal) === undefined || ends.get(id)?.has(cavity)
+        ? []
+        : [unusedLine(BY_CIRCUIT, { nodeId: id, cavity }, names)],
+    ),
   );
   return [
     headersOf(BY_CIRCUIT),
@@ -197,19 +215,21 @@ export function writePinout(harness: PinoutHarness): string[][] {
  */
 export function writeCavities(harness: PinoutHarness, of?: readonly HarnessNode[]): string[][] {
   const names = namesIn(harness);
+  const ends = endsOf(harness.circuits);
   const connectors = of ?? harness.nodes.filter(({ kind }) => kind === 'connector');
   const ids = new Set(connectors.map(({ id }) => id));
   const beside = of ? [] : harness.circuits.filter(({ from, to }) => !ids.has(from.nodeId) && !ids.has(to.nodeId));
   return [
     headersOf(BY_CAVITY),
-    ...connectors.flatMap((node) =>
-      placesOf(node, harness.circuits).flatMap((cavity) => {
-        const wires = endsAt(harness.circuits, node.id, cavity);
+    ...connectors.flatMap((node) => {
+      const there = ends.get(node.id);
+      return cavitiesAt(node, there?.keys() ?? []).flatMap((cavity) => {
+        const wires = there?.get(cavity) ?? [];
         return wires.length === 0
           ? [unusedLine(BY_CAVITY, { nodeId: node.id, cavity }, names)]
           : wires.map(({ circuit, near }) => circuitLine(BY_CAVITY, circuit, near, names));
-      }),
-    ),
+      });
+    }),
     ...beside.map((circuit) => circuitLine(BY_CAVITY, circuit, 'from', names)),
   ];
 }
