@@ -13,7 +13,7 @@ export type {
 export { DIRECTIONS, FACE_SIDES, GAPS, LATCH_DIRECTIONS } from './types.ts';
 export { cavitiesOf } from './numbering.ts';
 export type { NumberedCavity } from './numbering.ts';
-export { usualWays, waysWithStarts } from './ways.ts';
+export { comeToSame, usualWays, waysWithStarts } from './ways.ts';
 export type { StartsReading, Way } from './ways.ts';
 export { mateCavities, movedApart, neighbour, otherSide, seenCavities, turnedOn, viewInWords } from './face.ts';
 export { LOCK_FAMILIES, RELEASE_GUIDES } from './release.ts';

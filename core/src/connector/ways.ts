@@ -39,6 +39,10 @@ const signature = (cavities: readonly NumberedCavity[]): string =>
     .sort()
     .join(' ');
 
+/** Whether two numberings come to the same labels on a grid. @throws RangeError where one of them cannot be */
+export const comeToSame = (layout: Rows, one: Numbering, other: Numbering): boolean =>
+  signature(cavitiesOf({ layout, numbering: one })) === signature(cavitiesOf({ layout, numbering: other }));
+
 /** Ways that come to different labels, the first of those that do not differ. */
 function different(ways: readonly Way[]): Way[] {
   const seen = new Set<string>();

@@ -54,6 +54,7 @@ export { placeGrown, runGrown, stretchGrown } from './grown.ts';
 export type { Growth } from './grown.ts';
 export { cableOf, cablesAlong } from './cables.ts';
 export type { Cable, SpareCore } from './cables.ts';
+export { sourceInWords, withSources } from './sources.ts';
 export { thingsAlong } from './thingsAlong.ts';
 export type { ThingAlong } from './thingsAlong.ts';
 export { farthestOn, LONGEST_MM, NOT_MEASURED_MM, notMeasured, runLengthInWords } from './lengths.ts';

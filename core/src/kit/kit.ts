@@ -195,23 +195,29 @@ function groupsOfWire(wires: readonly WireNeed[], catalogue: Catalogue): CutGrou
   });
 }
 
+/** The first pieces of several, each with its length. */
+const inWords = (pieces: readonly Piece[]): string => {
+  const first = pieces.slice(0, 4).map((piece) => figure(piece.mm, 0));
+  return `${first.join(' + ')}${pieces.length > 4 ? ` and ${pieces.length - 4} more` : ''} mm`;
+};
+
+/** What is said of pieces that a cut list does not have: those that cannot be cut, and those that found no place. */
+export const notCut = ({ missing, open }: Pick<CutList, 'missing' | 'open'>): string =>
+  [
+    missing.length > 0 ? `Find ${inWords(missing)}, each in one piece, from a scrap harness or reel.` : '',
+    open.length > 0
+      ? `${inWords(open)} found no place in the rests; that they have none is not proved. Try it, or take a longer reel.`
+      : '',
+  ]
+    .filter((words) => words !== '')
+    .join(' ');
+
 function wireLine({ id, name, list }: CutGroup, wires: readonly WireNeed[], catalogue: Catalogue): KitLine {
   const own = wires.filter((wire) => `wire ${wireKey(wire.spec)}` === id);
   const need = sum(own.map((wire) => Math.ceil(wire.lengthMm - 1e-6)));
   const have = sum(catalogue.wires.filter((item) => `wire ${wireKey(item.wire)}` === id).map((item) => item.lengthMm));
-  const named = (pieces: readonly Piece[]): string =>
-    `${pieces
-      .slice(0, 4)
-      .map((piece) => figure(piece.mm, 0))
-      .join(' + ')}${pieces.length > 4 ? ` and ${pieces.length - 4} more` : ''} mm`;
   const tag = own.some((wire) => wire.tag);
   const short = list.missing.length + list.open.length > 0;
-  const notes = [
-    list.missing.length > 0 ? `Find ${named(list.missing)}, each in one piece, from a scrap harness or reel.` : '',
-    list.open.length > 0
-      ? `${named(list.open)} found no place in the rests; that they have none is not proved. Try it, or take a longer reel.`
-      : '',
-  ].filter((words) => words !== '');
-  const note = short ? notes.join(' ') : tag ? 'Another colour: tag both ends with the circuit number.' : '';
+  const note = short ? notCut(list) : tag ? 'Another colour: tag both ends with the circuit number.' : '';
   return { id, name, need, have, unit: 'mm', state: short ? 'short' : tag ? 'instead' : 'have', note };
 }

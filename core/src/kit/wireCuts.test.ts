@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it, test } from 'vitest';
 import { cutWire, type CutList, type Piece, type Reel } from './index.ts';
+import { notCut } from './kit.ts';
 
 const piecesOf = (list: readonly number[]): Piece[] => list.map((mm, index) => ({ id: `p${index}`, mm }));
 const reelsOf = (list: readonly number[]): Reel[] => list.map((lengthMm, index) => ({ id: `r${index}`, lengthMm }));
@@ -124,4 +125,16 @@ describe('wire out of several rests', () => {
     expect(list.missing).toEqual([]);
     expect(list.open.length).toBeGreaterThan(0);
   });
+  test.each([
+    [[], [], ''],
+    [[300], [], 'Find 300 mm, each in one piece, from a scrap harness or reel.'],
+    [
+      [],
+      [120, 110],
+      '120 + 110 mm found no place in the rests; that they have none is not proved. Try it, or take a longer reel.',
+    ],
+    [[5, 4, 3, 2, 1], [], 'Find 5 + 4 + 3 + 2 and 1 more mm, each in one piece, from a scrap harness or reel.'],
+  ])('of %j missing and %j open the kit says so', (missing, open, words) =>
+    expect(notCut({ missing: piecesOf(missing), open: piecesOf(open) })).toBe(words),
+  );
 });

@@ -83,24 +83,23 @@ function leastOfAll(pieces: readonly Piece[], reels: readonly Reel[], known: Lai
   return { laid: known, bound: bound ?? known.mm };
 }
 
+/** A choice of reels with one given up, or changed for a shorter one, that still holds all pieces. */
+function oneLess(pieces: readonly Piece[], reels: readonly Reel[], known: Laid, fitter: Fitter): Laid | undefined {
+  for (const reel of [...known.reels].sort((a, b) => b.lengthMm - a.lengthMm)) {
+    const rest = known.reels.filter((one) => one !== reel);
+    const shorter = reels.filter((one) => one.lengthMm < reel.lengthMm && !known.reels.includes(one)).reverse();
+    for (const chosen of [rest, ...shorter.map((one) => [...rest, one])]) {
+      const laid = fitter.laid(pieces, chosen);
+      if (laid && laid.mm < known.mm - GRACE) return laid;
+    }
+  }
+  return undefined;
+}
+
 /** Reels given up or changed for shorter ones, one at a time, as long as all pieces still fit. */
 function fewerByTrying(pieces: readonly Piece[], reels: readonly Reel[], known: Laid, fitter: Fitter): Laid {
   let best = known;
-  for (let isBetter = true; isBetter;) {
-    isBetter = false;
-    for (const reel of [...best.reels].sort((a, b) => b.lengthMm - a.lengthMm)) {
-      const rest = best.reels.filter((one) => one !== reel);
-      const shorter = reels.filter((one) => one.lengthMm < reel.lengthMm && !best.reels.includes(one));
-      const others = [rest, ...shorter.reverse().map((one) => [...rest, one])];
-      const laid = others
-        .map((chosen) => () => fitter.laid(pieces, chosen))
-        .reduce<Laid | undefined>((found, ask) => found ?? (ask() || undefined), undefined);
-      if (!laid || laid.mm > best.mm - GRACE) continue;
-      best = laid;
-      isBetter = true;
-      break;
-    }
-  }
+  for (let next = oneLess(pieces, reels, best, fitter); next; next = oneLess(pieces, reels, best, fitter)) best = next;
   return best;
 }
 

@@ -1,4 +1,12 @@
-import { routeBetween, type Cable, type Circuit, type Harness, type HarnessNode, type Run } from '../harness/index.ts';
+import {
+  routeBetween,
+  type Cable,
+  type Circuit,
+  type Harness,
+  type HarnessNode,
+  type Run,
+  withSources,
+} from '../harness/index.ts';
 import { pairsOf, type JoinPlace, type SameCircuit } from './sameCircuits.ts';
 import { EditRefused } from './types.ts';
 
@@ -212,7 +220,7 @@ export function joinHarnesses(a: Harness, b: Harness, at: JoinPlace, same: reado
   const meeting = meetingOf(a, b, at, same);
   const runs = joinedRuns(a, b, meeting);
   const { cables: _, ...rest } = a;
-  const sources = [...(a.sources ?? []), ...(b.sources ?? [])];
+  const sources = withSources(a.sources ?? [], b.sources ?? []);
   const cables = joinedCables(a, b, meeting);
   return {
     ids: meeting.ids,

@@ -29,7 +29,10 @@ async function ownHarness(manager: EntityManager, harnessId: string): Promise<st
 async function connectorOf(manager: EntityManager, { harnessId, nodeId }: OfFace): Promise<NodeRow> {
   const id = await ownHarness(manager, harnessId);
   const node = await manager.findOneBy(NodeEntity, { harnessId: id, id: nodeId });
-  if (node?.kind !== 'connector') throw new AppError('NOT_FOUND', `There is no connector "${nodeId}" on this harness.`);
+  if (node?.kind !== 'connector')
+    throw new AppError('NOT_FOUND', `There is no connector "${nodeId}" on this harness.`, {
+      hint: 'Save the harness first, where it is a new one.',
+    });
   return node;
 }
 

@@ -22,7 +22,8 @@ export const JOBS_ON = `record.jobId IN (SELECT job.id FROM job JOIN harness ON 
 
 /** Jobs on any harness that is of a machine by now, or was when they were signed. */
 export const JOBS_ON_MACHINE = `record.jobId IN (SELECT job.id FROM job JOIN harness ON harness.id = job."harnessId"
-  JOIN harness own ON own.id = coalesce(harness."keptFor", harness.id) WHERE own."machineId" = :machineId OR harness."machineId" = :machineId)`;
+  JOIN harness own ON own.id = coalesce(harness."keptFor", harness.id)
+  WHERE own."machineId" = :machineId OR harness."machineId" = :machineId)`;
 
 /** A page of the records of all jobs, or of one harness; by their order in the chain, the last signed first. */
 export const listRecords = (manager: EntityManager, asked: RecordsAsked): Promise<Page<RecordLine>> =>

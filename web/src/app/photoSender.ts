@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useState, type ChangeEvent } from 'react';
 import { v4 as uuid } from 'uuid';
 import type { ErrorBody } from '@mendum/core/operations';
 import { showError } from './change.ts';
@@ -15,6 +15,13 @@ export interface SentPhoto {
   readonly name: string;
   readonly writeId: string;
   readonly by: string;
+}
+
+/** The files that were chosen in a field, which may be asked for the same ones again. */
+export function chosenFiles({ target }: ChangeEvent<HTMLInputElement>): readonly File[] {
+  const files = [...(target.files ?? [])];
+  target.value = '';
+  return files;
 }
 
 /** Sends photos one after the other, each under its own id; says what was refused. */
@@ -48,7 +55,7 @@ export function usePhotoSender(sendTo: (photo: SentPhoto) => Promise<{ readonly 
       else kept += 1;
     }
     setSending(undefined);
-    if (kept === files.length) notify(kept === 1 ? 'Photo attached' : `${kept} photos attached`);
+    if (kept > 0 && kept === files.length) notify(kept === 1 ? 'Photo attached' : `${kept} photos attached`);
   };
   return { sending, send };
 }

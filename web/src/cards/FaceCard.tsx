@@ -9,7 +9,7 @@ import {
   viewInWords,
   type FaceView,
 } from '@mendum/core/connector';
-import { terminalInWords } from '@mendum/core/harness';
+import { sourceInWords, terminalInWords } from '@mendum/core/harness';
 import { colourInWords, sizeInWords } from '@mendum/core/wire';
 import { useHarnessQuery } from '../app/api.ts';
 import { circuitInCavity } from '../connector/ConnectorView.tsx';
@@ -17,7 +17,6 @@ import { FaceDrawing } from '../connector/FaceDrawing.tsx';
 import { WireChip } from '../shapes/WireLine.tsx';
 import { SEAL_WORDS } from '../connector/words.ts';
 import { Empty, Working } from '../ui/empty.tsx';
-import { sourceInWords } from '../places/machines/Sources.tsx';
 import { ConnectorFiles } from '../places/machines/PinoutFiles.tsx';
 import { CardPage } from './CardPage.tsx';
 import { HandCard } from './HandCard.tsx';

@@ -1,5 +1,5 @@
-/** A card that a hand holds: half of what fits on A4 and on letter, mm. */
-export const CARD = { wide: 95, high: 134, margin: 5 } as const;
+/** A card that a hand holds, mm: two beside each other fit on A4 and on letter, with a browser's usual margins of 10. */
+export const CARD = { wide: 92, high: 134, margin: 5 } as const;
 /** Millimetres of a line of the list, and of what stands over and under it. */
 const LINE_HIGH = 4.4;
 const TITLE_HIGH = 19;

@@ -3,8 +3,9 @@ import { Camera } from 'lucide-react';
 import type { CavityMark, FacePhoto, FacePhotoSaid } from '@mendum/core/operations';
 import { useAddFacePhotoMutation, useFacePhotosQuery } from '../app/api.ts';
 import { useSave } from '../app/change.ts';
+import { keep, recall } from '../app/kept.ts';
 import { notify } from '../app/notice.ts';
-import { usePhotoSender } from '../app/photoSender.ts';
+import { chosenFiles, usePhotoSender } from '../app/photoSender.ts';
 import { useMay } from '../app/session.ts';
 import { Button } from '../ui/button.tsx';
 import { MarkedPhoto } from './MarkedPhoto.tsx';
@@ -19,6 +20,25 @@ interface FacePhotosProps {
   readonly onPick: (cavity: string) => void;
 }
 
+const isMark = (one: unknown, cavities: readonly string[]): one is CavityMark => {
+  const { cavity, x, y } = (one ?? {}) as Partial<CavityMark>;
+  return [x, y].every((part) => typeof part === 'number' && part >= 0 && part <= 1) && cavities.includes(cavity ?? '');
+};
+
+/** Marks that are being set: this device keeps them until they are saved or given up, for the version that was seen. */
+function useKeptMarks({ id, version }: FacePhoto, cavities: readonly string[]) {
+  const key = `mendum.marks.${id}.${version}`;
+  const [marks, setMarks] = useState(() => {
+    const kept = recall(key);
+    return Array.isArray(kept) && kept.every((one) => isMark(one, cavities)) ? (kept as CavityMark[]) : undefined;
+  });
+  const set = (now: readonly CavityMark[] | undefined): void => {
+    keep(key, now);
+    setMarks(now && [...now]);
+  };
+  return [marks, set] as const;
+}
+
 /** One photo beside the face: its marks are looked at, or set one after the other. */
 function OnePhoto({
   photo,
@@ -31,8 +51,8 @@ function OnePhoto({
   /** None where photos are only looked at. */
   readonly onSave: ((said: FacePhotoSaid) => Promise<boolean>) | undefined;
 }) {
-  const [marks, setMarks] = useState<readonly CavityMark[]>();
-  const [next, setNext] = useState<string>();
+  const [marks, setMarks] = useKeptMarks(photo, cavities);
+  const [next, setNext] = useState(marks && nextToMark(cavities, marks, undefined));
   const shown = marks ?? photo.marks;
   const isMarking = marks !== undefined;
   const start = (): void => {
@@ -160,11 +180,7 @@ export function FacePhotos({ harnessId, nodeId, cavities, side, picked, onPick }
             multiple
             className="sr-only"
             disabled={sending !== undefined}
-            onChange={(event) => {
-              const files = [...(event.target.files ?? [])];
-              event.target.value = '';
-              if (files.length > 0) void send(files);
-            }}
+            onChange={(event) => void send(chosenFiles(event))}
           />
         </label>
       ) : null}

@@ -1,10 +1,4 @@
-import type { Numbering, Way } from '@mendum/core/connector';
-
-/** Whether two numberings say the same. */
-export const isWay = (one: Numbering | undefined, other: Numbering): boolean =>
-  one !== undefined && JSON.stringify(sorted(one)) === JSON.stringify(sorted(other));
-const sorted = (numbering: Numbering): [string, unknown][] =>
-  Object.entries(numbering).sort(([a], [b]) => a.localeCompare(b));
+import type { Way } from '@mendum/core/connector';
 
 /** Drawn small: px from cavity to cavity. */
 const STEP = 24;

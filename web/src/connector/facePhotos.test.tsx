@@ -1,4 +1,4 @@
-import { fireEvent, screen } from '@testing-library/react';
+import { cleanup, fireEvent, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
 import { describe, expect, it } from 'vitest';
@@ -40,6 +40,20 @@ describe('a photo beside a face', () => {
     const mark = await screen.findByRole('button', { name: 'Cavity 2 on the photo' });
     await userEvent.click(mark);
     expect(mark.getAttribute('aria-pressed')).toBe('true');
+  });
+  it('has its marks still where they were being set when it was closed', async () => {
+    page();
+    await userEvent.click(await screen.findByRole('button', { name: 'Mark its cavities' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Mark cavity 1' }));
+    cleanup();
+    page();
+    expect(await screen.findByRole('button', { name: 'Cavity 1 on the photo' })).toBeTruthy();
+    expect(screen.getByRole('status').textContent).toContain('Tap cavity 3');
+    await userEvent.click(screen.getByRole('button', { name: 'Cancel' }));
+    cleanup();
+    page();
+    await screen.findByRole('button', { name: 'Cavity 2 on the photo' });
+    expect(screen.queryByRole('button', { name: 'Cavity 1 on the photo' })).toBeNull();
   });
   it('is marked cavity by cavity, moved by keys, and kept with the version that was seen', async () => {
     const sent = page();

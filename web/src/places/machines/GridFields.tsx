@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import { Button } from '../../ui/button.tsx';
 import { NumberField, TextField } from '../../ui/field.tsx';
-import { isWay, WayCard } from '../../connector/WayCard.tsx';
-import { faceOf, waysOf } from './faceDraft.ts';
+import { WayCard } from '../../connector/WayCard.tsx';
+import { faceOf, isNumberedSo, waysOf } from './faceDraft.ts';
 import { placesInWords, placesOf } from './missingPlaces.ts';
 import type { FaceFields } from './faceFields.ts';
 
@@ -97,7 +97,7 @@ function Ways({ draft, set }: FaceFields) {
   if (ways.length === 0) return null;
   const made = faceOf(draft);
   const chosen = made.ok ? made.face.numbering : draft.way;
-  const first = ways.filter(({ numbering }, at) => at < SHOWN || isWay(chosen, numbering));
+  const first = ways.filter(({ numbering }, at) => at < SHOWN || isNumberedSo(draft, chosen, numbering));
   const columns = Number(draft.columns);
   return (
     <fieldset>
@@ -111,7 +111,7 @@ function Ways({ draft, set }: FaceFields) {
             way={way}
             rows={Number(draft.rows)}
             columns={columns}
-            isChosen={isWay(chosen, way.numbering)}
+            isChosen={isNumberedSo(draft, chosen, way.numbering)}
             onPick={() => set({ way: way.numbering, renamed: {} })}
           />
         ))}

@@ -26,15 +26,15 @@ import { NodeForm } from './NodeForm.tsx';
 import { RunForm } from './RunForm.tsx';
 import { TreeEditor, type Picked } from './TreeEditor.tsx';
 
-const matches = (circuit: Circuit, words: string): boolean =>
-  words
+/** Whether a circuit has all words in what is said of it. */
+const matches = ({ number, function: what, remark = '', wire, from, to }: Circuit, words: string): boolean => {
+  const { base, stripe = '' } = wire.colour;
+  const said = [number, what, remark, base, stripe, from.nodeId, to.nodeId].join(' ').toLowerCase();
+  return words
     .toLowerCase()
     .split(/\s+/)
-    .every((word) =>
-      `${circuit.number} ${circuit.function} ${circuit.remark ?? ''} ${circuit.wire.colour.base} ${circuit.wire.colour.stripe ?? ''} ${circuit.from.nodeId} ${circuit.to.nodeId}`
-        .toLowerCase()
-        .includes(word),
-    );
+    .every((word) => said.includes(word));
+};
 
 /**
  * One harness: its tree to scale, the form of what is picked, its connectors and circuits. Edits are undone, redone and

@@ -1,13 +1,9 @@
 import { useState } from 'react';
-import type { Harness, PinoutSource } from '@mendum/core/harness';
+import { sourceInWords, type Harness } from '@mendum/core/harness';
 import type { HarnessEdit } from '@mendum/core/survey';
 import { Button } from '../../ui/button.tsx';
 import { Dialog } from '../../ui/dialog.tsx';
 import { NO_ORIGIN, OriginFields, sourceOf, typed, type Origin } from './import/SheetOrigin.tsx';
-
-/** A source in words: "Service manual, page 214; 2029 to 2031; with cab heater". */
-export const sourceInWords = ({ source, year, variant }: PinoutSource): string =>
-  [source, year, variant].filter((part) => part !== undefined).join('; ');
 
 /** The sheets that a harness is known from, and the way to change what is said of them. */
 export function Sources({

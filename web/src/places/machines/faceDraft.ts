@@ -1,5 +1,6 @@
 import {
   cavitiesOf,
+  comeToSame,
   LATCH_DIRECTIONS,
   usualWays,
   waysWithStarts,
@@ -11,7 +12,6 @@ import {
   type Numbering,
   type Way,
 } from '@mendum/core/connector';
-import { isWay } from '../../connector/WayCard.tsx';
 import { numberOf } from '../../ui/typed.ts';
 
 /** How rings and free places are numbered, beside by names. */
@@ -197,6 +197,18 @@ export function waysOf(draft: FaceDraft): { readonly ways: readonly Way[]; reado
   }
 }
 
+/** Whether a grid is numbered so: what it comes to counts, not how it is said. */
+export function isNumberedSo(draft: FaceDraft, one: Numbering | undefined, other: Numbering): boolean {
+  const layout = rowsLayout(draft);
+  if (one === undefined || typeof layout === 'string') return false;
+  try {
+    return comeToSame(layout, one, other);
+  } catch {
+    // What was tapped, or opened, cannot be on a grid that was changed since.
+    return false;
+  }
+}
+
 const isSameLayout = (draft: FaceDraft, layout: CavityLayout): boolean =>
   JSON.stringify(draft.before?.layout) === JSON.stringify(layout);
 
@@ -204,7 +216,7 @@ function gridNumbering(draft: FaceDraft, layout: CavityLayout): Numbering | stri
   const { ways, why } = waysOf(draft);
   if (why !== undefined) return why;
   const { way } = draft;
-  const chosen = ways.find(({ numbering }) => isWay(way, numbering));
+  const chosen = ways.find(({ numbering }) => isNumberedSo(draft, way, numbering));
   if (chosen) return chosen.numbering;
   // As it was opened, unless the starts say otherwise.
   if (way && draft.starts.trim() === '' && isSameLayout(draft, layout)) return way;

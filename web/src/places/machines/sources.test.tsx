@@ -4,7 +4,7 @@ import { describe, expect, it, test, vi } from 'vitest';
 import type { Harness } from '@mendum/core/harness';
 import type { HarnessEdit } from '@mendum/core/survey';
 import { viewOf } from '../../test/job.tsx';
-import { sourceOf, withSource } from './import/SheetOrigin.tsx';
+import { originOf, sourceOf } from './import/SheetOrigin.tsx';
 import { Sources } from './Sources.tsx';
 
 const { harness } = viewOf([]).job;
@@ -47,10 +47,8 @@ describe('the sheets that a harness is known from', () => {
     [{ source: ' ', year: '2029', variant: '' }, undefined],
     [{ source: ' list.csv ', year: '', variant: ' ' }, { source: 'list.csv' }],
   ])('%j is kept as %j', (origin, kept) => expect(sourceOf(origin)).toEqual(kept));
-  it('one is named once', () => {
-    const all = withSource([MANUAL], { ...MANUAL });
-    expect(all).toEqual([MANUAL]);
-    expect(withSource(all, { source: 'Page 3' })).toHaveLength(2);
-    expect(withSource(undefined, undefined)).toEqual([]);
+  it('a file’s name is taken as far as it may be kept', () => {
+    expect(originOf('a'.repeat(201)).source).toHaveLength(200);
+    expect(originOf(undefined).source).toBe('');
   });
 });

@@ -4,8 +4,8 @@ import { RELEASE_GUIDES } from '@mendum/core/connector';
 import { Which, WhichLock } from '../../recognise/Which.tsx';
 import { Button } from '../../ui/button.tsx';
 import { Choices, pickLook } from '../../ui/choices.tsx';
-import { isWay, WayCard } from '../../connector/WayCard.tsx';
-import { LIMITS, ROW_BY_ROW, waysOf, type ConnectorDraft } from './draft.ts';
+import { WayCard } from '../../connector/WayCard.tsx';
+import { isWayOf, LIMITS, waysOf, type ConnectorDraft } from './draft.ts';
 
 /** A small whole number, one more or one less by a tap. */
 function Stepper({
@@ -45,8 +45,7 @@ const SHOWN = 4;
 function Numbers({ draft, onChange }: WaysProps) {
   const [isAll, setAll] = useState(false);
   const ways = waysOf(draft);
-  const chosen = draft.way ?? ROW_BY_ROW;
-  const shown = isAll ? ways : ways.filter(({ numbering }, at) => at < SHOWN || isWay(chosen, numbering));
+  const shown = isAll ? ways : ways.filter((way, at) => at < SHOWN || isWayOf(draft, way));
   return (
     <fieldset>
       <legend className="mb-1 text-lg">
@@ -59,7 +58,7 @@ function Numbers({ draft, onChange }: WaysProps) {
             way={way}
             rows={draft.rows}
             columns={draft.columns}
-            isChosen={isWay(chosen, way.numbering)}
+            isChosen={isWayOf(draft, way)}
             isSmall={!isAll}
             onPick={() => onChange({ ...draft, way: way.numbering })}
           />

@@ -7,11 +7,13 @@ import {
   atPlace,
   connectorOf,
   faceOf,
+  isWayOf,
   missingFrom,
   NO_CONNECTOR,
   seatsOf,
   tapped,
   useConnectorDraft,
+  waysOf,
   withChange,
   type ConnectorDraft,
 } from './draft.ts';
@@ -66,6 +68,24 @@ describe('what is tapped of a connector', () => {
   ])('a damaged memory counts as none: %s', (kept, draft) => {
     localStorage.setItem('mendum.quickConnector', kept);
     expect(renderHook(useConnectorDraft).result.current[0]).toEqual(draft);
+  });
+  it('one kept from before ways were tapped is numbered as it was', () => {
+    const kept = { ...NO_CONNECTOR, rows: 2, columns: 3, wires: [RED], fromRight: true };
+    localStorage.setItem('mendum.quickConnector', JSON.stringify(kept));
+    const [draft] = renderHook(useConnectorDraft).result.current;
+    expect(draft.wires).toEqual([RED]);
+    expect(faceOf(draft).numbering).toEqual({ kind: 'rowWise', fromRight: true });
+  });
+  it('a way that comes to the same as another one on fewer rows is kept, and seen as that one', () => {
+    const kept = { ...NO_CONNECTOR, rows: 1, columns: 3, wires: [RED], way: { kind: 'columnWise' } };
+    localStorage.setItem('mendum.quickConnector', JSON.stringify(kept));
+    const [draft] = renderHook(useConnectorDraft).result.current;
+    expect(draft.wires).toEqual([RED]);
+    expect(waysOf(draft).filter((way) => isWayOf(draft, way))).toHaveLength(1);
+  });
+  it('a way that cannot be is damage', () => {
+    localStorage.setItem('mendum.quickConnector', JSON.stringify({ ...NO_CONNECTOR, way: { kind: 'sideways' } }));
+    expect(renderHook(useConnectorDraft).result.current[0]).toEqual(NO_CONNECTOR);
   });
   it('is kept on the device until it is begun or started over', () => {
     const { result } = renderHook(useConnectorDraft);

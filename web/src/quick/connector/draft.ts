@@ -1,6 +1,7 @@
 import { useEffect, useState } from 'react';
 import {
   cavitiesOf,
+  comeToSame,
   LOCK_FAMILIES,
   usualWays,
   type ConnectorFace,
@@ -8,7 +9,6 @@ import {
   type Numbering,
   type Way,
 } from '@mendum/core/connector';
-import { isWay } from '../../connector/WayCard.tsx';
 import {
   QUICK_CONNECTOR_DAMAGES,
   QUICK_PLACES,
@@ -77,7 +77,7 @@ export const NO_CONNECTOR: ConnectorDraft = {
 };
 
 /** Numbered as nothing else is said. */
-export const ROW_BY_ROW: Numbering = { kind: 'rowWise' };
+const ROW_BY_ROW: Numbering = { kind: 'rowWise' };
 
 /** What a connector may have: rows of so many, or a ring. */
 export const LIMITS = { rows: [1, 5], columns: [1, 12], ring: [2, 24] } as const;
@@ -91,6 +91,10 @@ export const faceOf = ({ shape, rows, columns, ring, way }: ConnectorDraft): Con
 
 /** The ways in which rows of this many may be numbered, the most usual first. */
 export const waysOf = ({ rows, columns }: ConnectorDraft): readonly Way[] => usualWays({ kind: 'rows', rows, columns });
+
+/** Whether rows are numbered in a way: what it comes to counts, not how it is said. */
+export const isWayOf = ({ rows, columns, way = ROW_BY_ROW }: ConnectorDraft, { numbering }: Way): boolean =>
+  comeToSame({ kind: 'rows', rows, columns }, way, numbering);
 
 /** Those wires whose cavity is there: the others come back with their cavities. */
 function there(draft: ConnectorDraft, which: Which): readonly Seated[] {
@@ -142,10 +146,19 @@ const isCount = (value: unknown, [least, most]: readonly [number, number]): bool
 
 const isObject = (value: unknown): boolean => typeof value === 'object' && value !== null;
 
-/** A way that is none of those that can be tapped counts as damaged. */
-const isUsualWay = ({ way, ...kept }: Partial<ConnectorDraft>): boolean =>
-  way === undefined ||
-  (isObject(way) && waysOf({ ...NO_CONNECTOR, ...kept }).some(({ numbering }) => isWay(way, numbering)));
+/** On a square of nine all usual ways differ: a way that is none of them counts as damaged. */
+function isUsualWay(way: Numbering | undefined): boolean {
+  const nine = { ...NO_CONNECTOR, rows: 3, columns: 3, way };
+  try {
+    return way === undefined || waysOf(nine).some((usual) => isWayOf(nine, usual));
+  } catch {
+    return false;
+  }
+}
+
+/** What was kept before ways were tapped said on which side number 1 is. */
+const asItIsNow = ({ fromRight, ...kept }: Partial<ConnectorDraft> & { readonly fromRight?: unknown }) =>
+  fromRight === true && kept.way === undefined ? { ...kept, way: { ...ROW_BY_ROW, fromRight: true } } : kept;
 
 /** A draft that this device kept; a damaged one counts as none. */
 function remembered(): ConnectorDraft {
@@ -159,11 +172,11 @@ function remembered(): ConnectorDraft {
     Array.isArray(kept.wires) &&
     Array.isArray(kept.pigtail) &&
     (kept.changed === undefined || isObject(kept.changed)) &&
-    isUsualWay(kept) &&
+    isUsualWay(kept.way) &&
     (kept.lock === undefined || LOCK_FAMILIES.includes(kept.lock)) &&
     (kept.damage === undefined || QUICK_CONNECTOR_DAMAGES.includes(kept.damage)) &&
     (kept.place === undefined || QUICK_PLACES.includes(kept.place));
-  return isWhole ? (kept as ConnectorDraft) : NO_CONNECTOR;
+  return isWhole ? (asItIsNow(kept) as ConnectorDraft) : NO_CONNECTOR;
 }
 
 /** What is being tapped, kept on this device until it has become a job. */

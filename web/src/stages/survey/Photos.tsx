@@ -1,10 +1,10 @@
-import { useState, type ChangeEvent } from 'react';
+import { useState } from 'react';
 import { Camera } from 'lucide-react';
 import type { PhotoView } from '@mendum/core/operations';
 import { useAddPhotoMutation } from '../../app/api.ts';
 import { useSave } from '../../app/change.ts';
 import { notify } from '../../app/notice.ts';
-import { usePhotoSender } from '../../app/photoSender.ts';
+import { chosenFiles, usePhotoSender } from '../../app/photoSender.ts';
 import { Button } from '../../ui/button.tsx';
 import { Dialog } from '../../ui/dialog.tsx';
 
@@ -27,11 +27,6 @@ export function Photos({
   const { save } = useSave();
   const [open, setOpen] = useState<PhotoView>();
   const own = photos.filter((photo) => photo.findingId === findingId);
-  const choose = (event: ChangeEvent<HTMLInputElement>): void => {
-    const files = [...(event.target.files ?? [])];
-    event.target.value = '';
-    if (files.length > 0) void send(files);
-  };
   const remove = async (photo: PhotoView): Promise<void> => {
     setOpen(undefined);
     const at = { jobId, photoId: photo.id };
@@ -64,7 +59,7 @@ export function Photos({
             className="sr-only"
             disabled={sending !== undefined}
             aria-label={`Attach photos to the finding on circuit ${circuit}`}
-            onChange={choose}
+            onChange={(event) => void send(chosenFiles(event))}
           />
         </label>
       )}

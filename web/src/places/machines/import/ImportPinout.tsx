@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { Harness } from '@mendum/core/harness';
+import { withSources, type Harness } from '@mendum/core/harness';
 import { importable } from '@mendum/core/pinout';
 import { importEdits, type Attachment, type HarnessEdit } from '@mendum/core/survey';
 import { Button } from '../../../ui/button.tsx';
@@ -7,7 +7,7 @@ import { Dialog } from '../../../ui/dialog.tsx';
 import { NumberField, Select } from '../../../ui/field.tsx';
 import { numberOf } from '../../../ui/typed.ts';
 import { SheetProblems } from './SheetPreview.tsx';
-import { sourceOf, withSource } from './SheetOrigin.tsx';
+import { sourceOf } from './SheetOrigin.tsx';
 import { SheetReading } from './SheetReading.tsx';
 import { useSheet } from './useSheet.ts';
 
@@ -97,9 +97,11 @@ export function ImportPinout({ harness, onTake, onClose }: ImportPinoutProps) {
               look="copper"
               disabled={!ready}
               onClick={() => {
-                const sources = withSource(harness.sources, sourceOf(sheet.origin));
+                const known = harness.sources ?? [];
+                const source = sourceOf(sheet.origin);
+                const sources = source ? withSources(known, [source]) : known;
                 const edits: HarnessEdit[] = [...(result?.edits ?? [])];
-                if (sources !== harness.sources && sources.length > 0) edits.push({ do: 'setSources', sources });
+                if (sources !== known) edits.push({ do: 'setSources', sources });
                 if (ready && onTake(edits)) onClose();
               }}
             >

@@ -7,7 +7,12 @@ export interface Origin {
   readonly year: string;
   readonly variant: string;
 }
+/** Letters of a source, as they are kept. */
+const SOURCE_MOST = 200;
 export const NO_ORIGIN: Origin = { source: '', year: '', variant: '' };
+
+/** A sheet out of a file is from that file until somebody says otherwise. */
+export const originOf = (fileName = ''): Origin => ({ ...NO_ORIGIN, source: fileName.slice(0, SOURCE_MOST) });
 
 /** What was typed, as it is kept; nothing where no source is named. */
 export function sourceOf({ source, year, variant }: Origin): PinoutSource | undefined {
@@ -15,15 +20,6 @@ export function sourceOf({ source, year, variant }: Origin): PinoutSource | unde
   if (from === '') return undefined;
   return { source: from, ...(of === '' ? {} : { year: of }), ...(which === '' ? {} : { variant: which }) };
 }
-
-/** The same source is named once. */
-export const withSource = (
-  all: readonly PinoutSource[] = [],
-  added: PinoutSource | undefined,
-): readonly PinoutSource[] =>
-  added === undefined || all.some((one) => JSON.stringify(sourceOf(typed(one))) === JSON.stringify(added))
-    ? all
-    : [...all, added];
 
 /** A source as it is typed. */
 export const typed = ({ source, year = '', variant = '' }: PinoutSource): Origin => ({ source, year, variant });
@@ -37,7 +33,7 @@ export function OriginFields({ of, onChange }: { readonly of: Origin; readonly o
         label="Where it is from"
         placeholder="Service manual, page 214"
         value={of.source}
-        maxLength={200}
+        maxLength={SOURCE_MOST}
         onChange={(event) => set({ source: event.target.value })}
       />
       <TextField
@@ -51,7 +47,7 @@ export function OriginFields({ of, onChange }: { readonly of: Origin; readonly o
         label="Variant"
         placeholder="with cab heater"
         value={of.variant}
-        maxLength={200}
+        maxLength={SOURCE_MOST}
         onChange={(event) => set({ variant: event.target.value })}
       />
     </div>

@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import type { PinoutChoices, PinoutHarness, PinoutReading } from '@mendum/core/pinout';
 import type { OpenedSheets } from '../../../workers/sheet.worker.ts';
-import { NO_ORIGIN, type Origin } from './SheetOrigin.tsx';
+import { NO_ORIGIN, originOf, type Origin } from './SheetOrigin.tsx';
 import { keepChoices, recallChoices } from './keptChoices.ts';
 import type { LineName } from './lineWords.ts';
 import { readSheet } from './sheets.ts';
@@ -51,7 +51,7 @@ export function useSheet(harness: PinoutHarness): {
   const [origin, setOrigin] = useState(NO_ORIGIN);
   const start = (of: OpenedSheets | undefined): void => {
     setFile(of);
-    setOrigin({ ...NO_ORIGIN, source: of?.fileName ?? '' });
+    setOrigin(originOf(of?.fileName));
     setSheets(of?.sheets ?? []);
     setSheet(of?.likeliest ?? 0);
     setChoices(recallChoices(of?.digests[of.likeliest]));
