@@ -1,8 +1,11 @@
+import { randomUUID } from 'node:crypto';
+import sharp from 'sharp';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import type { Check, ReadingValue } from '@mendum/core/prove';
-import { quickOf } from '@mendum/core/quick';
+import { quickConnectorOf, quickOf } from '@mendum/core/quick';
 import { proposeSame } from '@mendum/core/survey';
-import type { HarnessView, Page, Todo, TodoTaken } from '@mendum/core/operations';
+import { USUAL_CONDUCTOR, USUAL_JACKET } from '@mendum/core/wire';
+import type { FacePhoto, HarnessView, Page, Todo, TodoTaken } from '@mendum/core/operations';
 import { asSeen, startServer, type TestServer } from '../test/server.ts';
 
 let server: TestServer;
@@ -108,6 +111,45 @@ describe('two sketches of one harness', () => {
     expect(items).toMatchObject([{ finding: { circuitId: 'C1', runId: 'R1-2' } }]);
     const begun = await server.write('post', `/todos/${items[0]!.id}/job`).expect(201);
     expect((begun.body as TodoTaken).lost).toBeUndefined();
+  });
+  it('photos of a connector go along with it, and a sheet that both are from is named once', async () => {
+    const connector = quickConnectorOf({
+      face: {
+        describedFrom: 'wire',
+        layout: { kind: 'rows', rows: 1, columns: 2 },
+        numbering: { kind: 'rowWise' },
+      },
+      wires: [{ cavity: '1', wire: { ...RED, conductor: USUAL_CONDUCTOR, jacket: USUAL_JACKET } }],
+      damage: 'housingBroken',
+      pigtail: [],
+      place: 'cabin',
+    });
+    const started = await server.write('post', '/jobs/connector', { connector, how: 'provedDead' }).expect(201);
+    const [one, other] = [await begin(), (started.body as { number: string }).number];
+    const [both, own] = [{ source: 'Service manual' }, { source: 'Fleet list' }];
+    for (const [number, sources] of [
+      [one, [both]],
+      [other, [both, own]],
+    ] as const) {
+      const { id, version } = await viewOf(number);
+      await server.write('put', `/harnesses/${id}`, { version, edits: [{ do: 'setSources', sources }] }).expect(200);
+    }
+    const [a, b] = [await viewOf(one), await viewOf(other)];
+    const photo = await sharp({ create: { width: 60, height: 40, channels: 3, background: '#a8541f' } })
+      .jpeg()
+      .toBuffer();
+    const id = randomUUID();
+    await server.http
+      .post(`/api/harnesses/${b.id}/faces/X/photos?writeId=${id}&by=Ines&name=plug.jpg&side=wire`)
+      .set('content-type', 'image/jpeg')
+      .send(photo)
+      .expect(201);
+    expect((await join(a, b)).status).toBe(200);
+    const joined = await viewOf(one);
+    expect(joined.sources).toEqual([both, own]);
+    const node = joined.nodes.find(({ kind }) => kind === 'connector')!;
+    const kept = (await server.http.get(`/api/harnesses/${a.id}/faces/${node.id}/photos`).expect(200)).body;
+    expect((kept as FacePhoto[]).map(({ name }) => name)).toEqual(['plug.jpg']);
   });
   it('are refused where they cannot be one, and nothing is changed', async () => {
     const [one, other] = [await begin(), await begin({ ...QUICK, systemVoltageV: 24 })];
