@@ -30,7 +30,7 @@ function useKeptMarks({ id, version }: FacePhoto, cavities: readonly string[]) {
   const key = `mendum.marks.${id}.${version}`;
   const [marks, setMarks] = useState(() => {
     const kept = recall(key);
-    return Array.isArray(kept) && kept.every((one) => isMark(one, cavities)) ? (kept) : undefined;
+    return Array.isArray(kept) && kept.every((one) => isMark(one, cavities)) ? kept : undefined;
   });
   const set = (now: readonly CavityMark[] | undefined): void => {
     keep(key, now);
