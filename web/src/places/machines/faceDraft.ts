@@ -216,8 +216,8 @@ function gridNumbering(draft: FaceDraft, layout: CavityLayout): Numbering | stri
   const { ways, why } = waysOf(draft);
   if (why !== undefined) return why;
   const { way } = draft;
-  const chosen = ways.find(({ numbering }) => isNumberedSo(draft, way, numbering));
-  if (chosen) return chosen.numbering;
+  // Kept as it is said: it may say more than the usual way that it comes to here.
+  if (way && ways.some(({ numbering }) => isNumberedSo(draft, way, numbering))) return way;
   // As it was opened, unless the starts say otherwise.
   if (way && draft.starts.trim() === '' && isSameLayout(draft, layout)) return way;
   const [only] = ways;
