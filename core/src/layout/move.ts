@@ -1,4 +1,5 @@
 import { nearestLegal, type Window } from '../sizing/index.ts';
+import { bothIn } from './stretches.ts';
 import { lyingSplices } from './lying.ts';
 import { asItem, legalPlaces, windowsOf, madeWith } from './place.ts';
 import type { LayoutItem, Pin, PlacedItem, RunToLayOut, SpliceSide } from './types.ts';
@@ -54,14 +55,6 @@ function moverOf(
   };
 }
 
-/** Places common to two lists of stretches. */
-const both = (a: readonly Window[], b: readonly Window[]): Window[] =>
-  a
-    .flatMap((one) =>
-      b.map((other) => ({ fromMm: Math.max(one.fromMm, other.fromMm), toMm: Math.min(one.toMm, other.toMm) })),
-    )
-    .filter((one) => one.toMm >= one.fromMm);
-
 /** Centres at which a splice keeps just the wanted distance from the ones beside it, and from what is there already. */
 function snapsOf(
   run: RunToLayOut,
@@ -97,7 +90,7 @@ export function movedSplice(
   const mate = side === 'only' ? undefined : moverOf(run, items, mover.item.pairFindingId, side);
   const byMm = mate ? mate.centreMm - mover.centreMm : 0;
   const legal = mate
-    ? both(
+    ? bothIn(
         mover.legal,
         mate.legal.map((part) => ({ fromMm: part.fromMm - byMm, toMm: part.toMm - byMm })),
       )

@@ -1,12 +1,16 @@
 import type { KeepOut } from '../harness/index.ts';
-import { legalCentres, nearestLegal } from '../sizing/index.ts';
+import { legalCentres, nearestLegal, type Window } from '../sizing/index.ts';
 import { nearestClear, noBodies, sorted, type Sorted } from './clear.ts';
 import { lyingSplices } from './lying.ts';
-import { asItem, bodyAt, wishes, type Wish } from './place.ts';
+import { asItem, bodyAt, legalPlaces, wishes, type Wish } from './place.ts';
+import { bothIn, nearestIn, shiftsBetween } from './stretches.ts';
 import type { LayoutItem, PlacedItem, RunToLayOut, SpliceSide } from './types.ts';
 
 /** Clear distances that are tried in turn, as shares of the wanted one, before bodies are let overlap. */
 const SHARES_OF_GAP = [1, 0.75, 0.5, 0.25, 0];
+
+/** Shifts that differ by less are the same, mm. */
+const SAME_MM = 1e-6;
 
 type Barred = Pick<KeepOut, 'fromMm' | 'toMm'>;
 
@@ -81,53 +85,78 @@ function place(wish: Wish, plots: readonly Plot[], placed: Sorted, own: readonly
   return leastCrowded(wish, [...(plots.at(-1)?.keep.byStart ?? []), ...own], placed.byStart) ?? wish.atMm;
 }
 
-/** Centres for both wires of a pair, shifted alike on both sides so that the two inserts are equally long. */
+const moved = (rooms: readonly Window[], byMm: number): Window[] =>
+  rooms.map(({ fromMm, toMm }) => ({ fromMm: fromMm + byMm, toMm: toMm + byMm }));
+
+type Centres = ReadonlyMap<SpliceSide, number>;
+
+/**
+ * Centres for both wires of a pair, shifted alike on both sides so that the two inserts are equally long: one behind the
+ * other where that goes, else by whichever shift both sides have room for.
+ */
 function placePair(
   a: LayoutItem,
   b: LayoutItem,
   plots: readonly Plot[],
   placed: Sorted,
-): [Map<SpliceSide, number>, Map<SpliceSide, number>] | undefined {
+  pinOf: (item: LayoutItem, side: SpliceSide) => number | undefined,
+): readonly [Centres, Centres] | undefined {
   const [aLeft, aRight] = wishes(a);
   const [bLeft, bRight] = wishes(b);
   if (!aLeft || !aRight || !bLeft || !bRight) return undefined;
-  const longest = Math.max(...[aLeft, aRight, bLeft, bRight].map(({ wish }) => wish.joint.bodyLengthMm));
-  for (const { keep, gapMm } of plots) {
-    const bars = [...keep.byStart, ...placed.byStart.map((other) => grown(other, gapMm))];
-    const together = (one: Wish, other: Wish, shiftMm: number): number | undefined => {
-      const legalOfOne = legalCentres(one.window, one.joint.bodyLengthMm, bars);
-      const legalOfOther = legalCentres(other.window, other.joint.bodyLengthMm, bars);
-      const both = legalOfOne.flatMap((here) =>
-        legalOfOther.map((there) => ({
-          fromMm: Math.max(here.fromMm, there.fromMm - shiftMm),
-          toMm: Math.min(here.toMm, there.toMm - shiftMm),
-        })),
-      );
-      return nearestLegal(
-        one.atMm,
-        both.filter((part) => part.toMm >= part.fromMm - 1e-9),
-      );
+  const all = [aLeft, aRight, bLeft, bRight];
+  // A wire that gets less on top lies so much farther apart.
+  const fartherMm = (a.extraMm ?? 0) - (b.extraMm ?? 0);
+  const longest = Math.max(...all.map(({ wish }) => wish.joint.bodyLengthMm));
+  const within = (bars: readonly Barred[], gapMm: number): readonly [Centres, Centres] | undefined => {
+    const roomOf = (item: LayoutItem, { side, wish }: (typeof all)[number]): readonly Window[] => {
+      const at = pinOf(item, side);
+      return at === undefined ? legalCentres(wish.window, wish.joint.bodyLengthMm, bars) : [{ fromMm: at, toMm: at }];
     };
-    const options = [longest + gapMm, -(longest + gapMm)].flatMap((shiftMm) => {
-      const left = together(aLeft.wish, bLeft.wish, shiftMm);
-      const right = together(aRight.wish, bRight.wish, shiftMm);
+    const sides = [
+      { one: aLeft, rooms: roomOf(a, aLeft), others: roomOf(b, bLeft), moreMm: 0 },
+      { one: aRight, rooms: roomOf(a, aRight), others: roomOf(b, bRight), moreMm: fartherMm },
+    ];
+    const [possibleLeft = [], possibleRight = []] = sides.map(({ rooms, others, moreMm }) =>
+      shiftsBetween(rooms, moved(others, -moreMm)),
+    );
+    const possible = bothIn(possibleLeft, possibleRight);
+    const options = [longest + gapMm, -(longest + gapMm)].flatMap((wishMm) => {
+      const shiftMm = nearestIn(possible, wishMm);
+      if (shiftMm === undefined || (gapMm > 0 && Math.abs(shiftMm - wishMm) > SAME_MM)) return [];
+      const [left, right] = sides.map(({ one, rooms, others, moreMm }) =>
+        nearestLegal(one.wish.atMm, bothIn(rooms, moved(others, -shiftMm - moreMm))),
+      );
       return left === undefined || right === undefined ? [] : [{ shiftMm, left, right, spread: right - left }];
     });
     const best = options.sort((x, y) => x.spread - y.spread)[0];
-    if (best) {
-      return [
-        new Map([
-          ['left', best.left],
-          ['right', best.right],
-        ]),
-        new Map([
-          ['left', best.left + best.shiftMm],
-          ['right', best.right + best.shiftMm],
-        ]),
-      ];
-    }
+    const centresOf = (leftMm: number, rightMm: number): Centres =>
+      new Map([
+        ['left', leftMm],
+        ['right', rightMm],
+      ]);
+    return (
+      best && [
+        centresOf(best.left, best.right),
+        centresOf(best.left + best.shiftMm, best.right + best.shiftMm + fartherMm),
+      ]
+    );
+  };
+  for (const { keep, gapMm } of plots) {
+    const found = within([...keep.byStart, ...placed.byStart.map((other) => grown(other, gapMm))], gapMm);
+    if (found) return found;
   }
-  return undefined;
+  return within(plots.at(-1)?.keep.byStart ?? [], 0);
+}
+
+/** An item made with two splices where it may get two and a single one has no place at all. */
+function withPlaces(run: RunToLayOut, item: LayoutItem): LayoutItem {
+  if (!item.twoJoints) return item;
+  const two = { ...item, joints: item.twoJoints };
+  const pinned = run.pins.filter(({ findingId }) => findingId === item.findingId);
+  if (pinned.length > 0) return pinned.some(({ side }) => side === 'only') ? item : two;
+  const hasPlace = (made: LayoutItem): boolean => wishes(made).every(({ wish }) => legalPlaces(run, wish).length > 0);
+  return !hasPlace(item) && hasPlace(two) ? two : item;
 }
 
 /**
@@ -139,9 +168,9 @@ function placePair(
  */
 export function stagger(run: RunToLayOut): PlacedItem[] {
   const paired = (item: LayoutItem): number => Number(item.pairFindingId === undefined);
-  const items = [...run.items].sort(
-    (a, b) => paired(a) - paired(b) || a.lost.fromMm - b.lost.fromMm || a.findingId.localeCompare(b.findingId),
-  );
+  const items = run.items
+    .map((item) => withPlaces(run, item))
+    .sort((a, b) => paired(a) - paired(b) || a.lost.fromMm - b.lost.fromMm || a.findingId.localeCompare(b.findingId));
   const plots = plotsOf(run);
   const placed = noBodies();
   const done = new Map<string, PlacedItem>();
@@ -165,14 +194,14 @@ export function stagger(run: RunToLayOut): PlacedItem[] {
   for (const item of items) {
     if (done.has(item.findingId)) continue;
     const mate = items.find((other) => other.findingId === item.pairFindingId && !done.has(other.findingId));
-    const anyPinned = [item, mate].some((one) => one && wishes(one).some(({ side }) => pinOf(one, side) !== undefined));
-    const pair = mate && !anyPinned ? placePair(item, mate, plots, placed) : undefined;
+    const pair = mate ? placePair(item, mate, plots, placed, pinOf) : undefined;
     if (mate && pair) {
       for (const [one, centres] of [
         [item, pair[0]],
         [mate, pair[1]],
       ] as const) {
-        for (const { side, wish } of wishes(one)) placed.add(bodyAt(centres.get(side) ?? wish.atMm, wish.joint));
+        for (const { side, wish } of wishes(one))
+          if (pinOf(one, side) === undefined) placed.add(bodyAt(centres.get(side) ?? wish.atMm, wish.joint));
         finish(one, centres);
       }
       continue;

@@ -118,7 +118,7 @@ function laidRun(run: Run, of: LayingOut, past: Past, effort: Effort = QUICK): L
     );
   const plain = made(new Map());
   const laid = laidOut(plain, of, effort);
-  if (laid.objective.pairs === 0) return { run: plain, two: new Map(), laid };
+  if (laid.objective.pairs === 0 && laid.objective.barred === 0) return { run: plain, two: new Map(), laid };
   const two = new Map(
     here.flatMap((one): [string, Decided][] => {
       const other = withTwo(one, job, index, memory);

@@ -1,7 +1,7 @@
 import { leastInserted, type Inserted, type InsertedLimits } from './inserted.ts';
 import { EASE_LEAST_MM, EASE_SHARE } from './pieceCost.ts';
 import { lastOf, TOUCH_MM, type Piece, type Placed, type Problem } from './problem.ts';
-import { Steps } from './steps.ts';
+import { Steps, type Eases } from './steps.ts';
 
 /** Inserted wire that could be less by less than this, in all, is the least: wire is cut to the millimetre, mm. */
 const GRACE_MM = 0.5;
@@ -65,7 +65,7 @@ const betweenMm = (ends: readonly End[], least: boolean): number =>
   );
 
 /** Wires that cannot but be long, 1, or short, 0. */
-const certainOf = (problem: Problem): (number | undefined)[] =>
+const certainOf = (problem: Problem): Eases =>
   endsByWire(problem).map((ends) =>
     ends.length === 0 || betweenMm(ends, false) <= TURN_MM ? 0 : betweenMm(ends, true) >= TURN_MM ? 1 : undefined,
   );
@@ -99,7 +99,7 @@ export function leastWithEase(
   tries: number,
   goesOn: () => boolean,
 ): Inserted | undefined {
-  const root = leastInserted(new Steps(problem), limits);
+  const root = leastInserted(new Steps(problem, certainOf(problem)), limits);
   if (!root?.complete) return root;
   let best = root;
   const open: Part[] = [{ problem, found: root }];
@@ -122,11 +122,12 @@ export function leastWithEase(
     ] as const) {
       left -= 1;
       const there = held(part.problem, one.piece.key, a, b);
+      const certain = there && certainOf(there);
       const found =
-        there &&
-        leastInserted(new Steps(there), limits, {
+        certain &&
+        leastInserted(new Steps(there, certain), limits, {
           mixture: part.found.mixture,
-          certain: certainOf(there),
+          certain,
           tries: TRIES,
           enoughMm: best.costMm - GRACE_MM,
         });

@@ -1,8 +1,9 @@
-import { easeMm } from '../../sizing/index.ts';
+import { easeMm, type Window } from '../../sizing/index.ts';
 import { leastOf, lessOf, segmentAt, startOf, valueAt, type CostFunction, type Segment } from './cost.ts';
 import { AWAY, longOnes, NEAR_MM, wireCost, withPieceAtRight } from './pieceCost.ts';
 import { TOUCH_MM, type Piece, type Placed } from './problem.ts';
 import { bestAlone, type Following } from './orders.ts';
+import { leastSliding } from './slide.ts';
 import { keyAfter, type Rest } from './steps.ts';
 
 const TRIES = 16;
@@ -65,6 +66,8 @@ export interface InsertedLimits {
   readonly sideBySide: boolean;
   /** Keys kept in one layer. */
   readonly beam: number;
+  /** Only rows without any play, as long as the stretch, which begins somewhere in here. */
+  readonly slide?: Window | undefined;
 }
 
 /** What is known of a problem from one with more room. */
@@ -186,7 +189,9 @@ export function leastInserted(following: Following, limits: InsertedLimits, from
   let long: readonly number[] = from ? from.mixture.map((share, wire) => from.certain[wire] ?? share) : times;
   let best: Inserted | undefined;
   for (let turn = 0; turn < (from?.tries ?? TRIES); turn += 1) {
-    const found = solveOnce(following, limits, long);
+    const found = limits.slide
+      ? leastSliding(following, { ...limits, slide: limits.slide }, long)
+      : solveOnce(following, limits, long);
     if (!found) return best;
     const costMm = costOf(found.placed, wires);
     const isTighter = found.bound > (best?.boundMm ?? -Infinity);

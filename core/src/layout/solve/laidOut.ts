@@ -40,14 +40,15 @@ export const CROWDING: Effort = { beam: 400, turns: 3, stirs: 0, starts: 0, part
 /** What the lay-out board takes its time for. */
 export const THOROUGH: Effort = { beam: 20_000, turns: 10, stirs: 400, starts: 12, parts: 2000 };
 
+/** Whether a value of a level reaches what no layout can better. */
+export const meets = (level: Level, reached: number, bound: number): boolean =>
+  level === 'clearMm' ? reached >= bound - 0.01 : reached <= bound * (level === 'peakMm' ? 1 + PEAK_GRACE : 1) + 0.01;
+
 /** Up to the first open level all that is reached is the bound; a bound that is met proves its level, too. */
 export function settle(best: LaidOut, open: Level | undefined): LaidOut {
   const bound = { ...best.bound };
   for (const level of LEVELS) {
-    const met =
-      level === 'clearMm'
-        ? best.objective.clearMm >= bound.clearMm - 0.01
-        : best.objective[level] <= bound[level] * (level === 'peakMm' ? 1 + PEAK_GRACE : 1) + 0.01;
+    const met = meets(level, best.objective[level], bound[level]);
     if (level === open && !met) return { ...best, bound, open };
     if (open !== undefined && LEVELS.indexOf(level) >= LEVELS.indexOf(open) && !met)
       return { ...best, bound, open: level };

@@ -1,4 +1,4 @@
-import { compareLayouts, firstDifference, type Level } from '../objective.ts';
+import { firstDifference, LEVELS, type Level } from '../objective.ts';
 import type { RunToLayOut } from '../types.ts';
 import { buildProblem } from './build.ts';
 import { insertedBoundByPrices } from './bounds/prices.ts';
@@ -6,7 +6,7 @@ import { clustersOf } from './clusters.ts';
 import { drawnTogether } from './drawnTogether.ts';
 import { leastWithEase } from './ease.ts';
 import type { Found } from './found.ts';
-import { QUICK, settle, type Effort, type LaidOut } from './laidOut.ts';
+import { meets, QUICK, settle, type Effort, type LaidOut } from './laidOut.ts';
 import { leastInserted, type Inserted } from './inserted.ts';
 import { layInOneRow } from './row/longSearch.ts';
 import { reachOf, TOUCH_MM, type Placed, type Problem } from './problem.ts';
@@ -29,6 +29,8 @@ const PIECES_IN_ALL_PARTS = 12;
  */
 const SWEEPS_BY_TURN = 8;
 const SPAN_GRACE_MM = 0.05;
+/** A stretch that begins so much earlier and ends so much later counts as equally short: gaps are not exact to the last. */
+const AS_SHORT_MM = 0.0049;
 
 /** The tightest places of an order, or of all orders; what is proven of them. */
 interface Tight {
@@ -72,9 +74,18 @@ class Search {
     let best: Inserted | undefined;
     let boundMm = Infinity;
     let complete = span.complete;
-    for (const fromMm of span.startsMm) {
+    const stretches = [
+      ...span.startsMm.map((fromMm) => ({ fromMm, slide: undefined })),
+      ...span.slides.map((slide) => ({ fromMm: slide.fromMm, slide })),
+    ];
+    for (const { fromMm, slide } of stretches) {
       if (best && !this.standing.goesOn()) break;
-      const inStretch = { ...limits, fromMm: fromMm - TOUCH_MM, toMm: fromMm + span.lengthMm + TOUCH_MM };
+      const inStretch = {
+        ...limits,
+        slide,
+        fromMm: fromMm - (slide ? TOUCH_MM : AS_SHORT_MM),
+        toMm: (slide?.toMm ?? fromMm) + span.lengthMm + (slide ? TOUCH_MM : AS_SHORT_MM),
+      };
       const made =
         following === found.steps
           ? leastWithEase(
@@ -82,7 +93,7 @@ class Search {
               inStretch,
               Math.round(
                 (this.standing.effort.parts * Math.min(1, (PIECES_IN_ALL_PARTS / this.standing.pieces) ** 10)) /
-                  span.startsMm.length,
+                  stretches.length,
               ),
               this.standing.goesOn,
             )
@@ -231,30 +242,29 @@ class Search {
  */
 export function optimise(run: RunToLayOut, effort: Effort = QUICK): LaidOut {
   const found = new Search(new LayoutSoFar(run, effort, buildProblem(run, 0))).solve();
-  const isPaired = run.items.some(
-    (item) => item.pairFindingId !== undefined && (item.joints.length > 1 || item.twoJoints),
-  );
-  return found.open === undefined && isPaired ? heldAgainstFree(run, found, effort) : found;
+  const isPaired = run.items.some((item) => item.pairFindingId !== undefined);
+  return isPaired ? heldAgainstFree(run, found, effort) : found;
 }
 
 /**
- * The splices of a pair follow each other directly, which is not the only way to shift them alike: proven is what the
- * same run reaches without that its pairs be equal.
+ * Pairs are searched with a few shifts only, which proves nothing. What the same run can reach without its pairs being
+ * alike holds for it, too: as long as both are equally good by the same levels, and by the bounds from there on.
  */
 function heldAgainstFree(run: RunToLayOut, found: LaidOut, effort: Effort): LaidOut {
   const free = { ...run, found: undefined, items: run.items.map((item) => ({ ...item, pairFindingId: undefined })) };
-  const loose = new Search(new LayoutSoFar(free, { ...effort, onBetter: undefined }, buildProblem(free, 0))).solve();
-  const level =
-    compareLayouts(found.objective, loose.objective) <= 0
-      ? undefined
-      : firstDifference(found.objective, loose.objective);
-  return level
-    ? {
-        ...found,
-        open: level,
-        bound: { ...found.bound, [level]: loose.open === undefined ? loose.objective[level] : loose.bound[level] },
-      }
-    : { ...found, open: loose.open };
+  const standing = new LayoutSoFar(free, { ...effort, onBetter: undefined }, buildProblem(free, 0));
+  const counted = standing.boundOf(found.objective);
+  const loose = new Search(standing).solve();
+  const differs = firstDifference(found.objective, loose.objective);
+  const bound = { ...counted };
+  let open: Level | undefined;
+  for (const level of LEVELS) {
+    const isAlike = differs === undefined || LEVELS.indexOf(level) <= LEVELS.indexOf(differs);
+    if (isAlike) bound[level] = loose.bound[level];
+    if (meets(level, found.objective[level], bound[level])) bound[level] = found.objective[level];
+    else open ??= level;
+  }
+  return { ...found, bound, open };
 }
 
 /**

@@ -1,4 +1,6 @@
+import type { Window } from '../../sizing/index.ts';
 import { besideOf } from '../place.ts';
+import { bothIn, nearestIn, shiftsBetween } from '../stretches.ts';
 import type { LayoutItem } from '../types.ts';
 import { lastOf, TOUCH_MM, type Body, type Mode, type Piece, type Room, type WireEnd } from './problem.ts';
 
@@ -50,6 +52,21 @@ export function together(
   };
 }
 
+/** A wire's left and right piece. */
+type Two = readonly [Piece, Piece];
+
+/** How much farther the faces of the second wire lie apart for both to get equally much wire: what they get besides. */
+const farther = ([first]: Two, [second]: Two): number => (first.ends[0]?.addMm ?? 0) - (second.ends[0]?.addMm ?? 0);
+
+/** By how much one piece's face may lie beyond another's, wherever both have room. */
+const shiftsOf = (first: Piece, second: Piece, byMm = 0): Window[] => {
+  const apart = faceOf(second) - faceOf(first) + byMm;
+  return shiftsBetween(first.rooms, second.rooms).map(({ fromMm, toMm }) => ({
+    fromMm: fromMm + apart,
+    toMm: toMm + apart,
+  }));
+};
+
 /** From the first place of a piece to the last of another as they lie best: how far their faces are apart at least. */
 const leastBetweenMm = (left: Piece, right: Piece): number =>
   (right.rooms[0]?.fromMm ?? 0) + faceOf(right) - lastOf(left) - faceOf(left);
@@ -58,65 +75,71 @@ const leastBetweenMm = (left: Piece, right: Piece): number =>
  * Both wires of a pair with two splices each, shifted alike so that the inserts are equally long: one after the other
  * with the gap, or as far apart as their losses are, either first; one whole repair before the other; or side by side,
  * for runs where bodies have to overlap.
+ * @param more other shifts of the second wire's faces from the first's, mm
  */
-export function pairModes(a: Mode, b: Mode, gapMm: number): Mode[] {
+export function pairModes(a: Mode, b: Mode, gapMm: number, more: readonly number[] = []): Mode[] {
   const [aLeft, aRight, bLeft, bRight] = [a[0], a[1], b[0], b[1]];
   if (!aLeft || !aRight || !bLeft || !bRight) return [];
   // The second's edge from the first's, when its face lies a shift beyond the first's.
   const edge = (first: Piece, second: Piece, shiftMm: number): number => shiftMm + faceOf(first) - faceOf(second);
   const shiftFor = (first: Piece, second: Piece): number => first.lengthMm + gapMm - faceOf(first) + faceOf(second);
-  const mode = (words: string, l1: Piece, r1: Piece, l2: Piece, r2: Piece, shiftMm: number, pairs: number): Mode => [
-    together(
-      `${l1.key} ${words} ${l2.key}`,
+  // Both side by side, where they overlap; else with a clear distance between.
+  const beside = (words: string, first: Piece, second: Piece, shiftMm: number): Piece => {
+    const edgeMm = edge(first, second, shiftMm);
+    const clearMm = Math.max(edgeMm - first.lengthMm, -edgeMm - second.lengthMm);
+    const isNear = clearMm > -TOUCH_MM && clearMm < gapMm - TOUCH_MM;
+    const made = together(
+      `${first.key} ${words} ${second.key}`,
       [
-        { piece: l1, offsetMm: 0 },
-        { piece: l2, offsetMm: edge(l1, l2, shiftMm) },
+        { piece: first, offsetMm: 0 },
+        { piece: second, offsetMm: edgeMm },
       ],
-      pairs,
-    ),
-    together(
-      `${r1.key} ${words} ${r2.key}`,
-      [
-        { piece: r1, offsetMm: 0 },
-        { piece: r2, offsetMm: edge(r1, r2, shiftMm) },
-      ],
-      pairs,
-    ),
+      Number(clearMm < -TOUCH_MM),
+    );
+    return isNear ? { ...made, rooms: [] } : made;
+  };
+  const mode = (words: string, one: Two, other: Two, shiftMm: number): Mode => [
+    beside(words, one[0], other[0], shiftMm),
+    beside(words, one[1], other[1], shiftMm + farther(one, other)),
   ];
-  const closeShift = (l1: Piece, r1: Piece, l2: Piece, r2: Piece): number =>
-    Math.max(shiftFor(l1, l2), shiftFor(r1, r2));
+  const closeShift = (one: Two, other: Two): number =>
+    Math.max(shiftFor(one[0], other[0]), shiftFor(one[1], other[1]) - farther(one, other));
   // As far apart as where each lies best: then both inserts are as short as they can be.
   const ownShift = (l1: Piece, l2: Piece): number => lastOf(l2) + faceOf(l2) - lastOf(l1) - faceOf(l1);
-  const [first, second] =
-    ownShift(aLeft, bLeft) >= 0
-      ? ([
-          [aLeft, aRight],
-          [bLeft, bRight],
-        ] as const)
-      : ([
-          [bLeft, bRight],
-          [aLeft, aRight],
-        ] as const);
+  const [mine, theirs]: readonly [Two, Two] = [
+    [aLeft, aRight],
+    [bLeft, bRight],
+  ];
+  const [first, second] = ownShift(aLeft, bLeft) >= 0 ? [mine, theirs] : [theirs, mine];
   const far = ownShift(first[0], second[0]);
   const betweenMm = Math.max(
-    ...[first, second].flatMap(([left, right]) => [leastBetweenMm(left, right), shiftFor(left, right)]),
+    ...[first, second].flatMap((two) =>
+      [leastBetweenMm(...two), shiftFor(...two)].map((mm) => mm - (two === first ? 0 : farther(first, second))),
+    ),
   );
-  const whole = (left: Piece, right: Piece): Piece =>
+  const whole = (left: Piece, right: Piece, moreMm = 0): Piece =>
     together(
       `${left.key} to ${right.key}`,
       [
         { piece: left, offsetMm: 0 },
-        { piece: right, offsetMm: edge(left, right, betweenMm) },
+        { piece: right, offsetMm: edge(left, right, betweenMm + moreMm) },
       ],
       0,
     );
+  const [after, before] = [closeShift(mine, theirs), -closeShift(theirs, mine)];
+  // Where one of these has no room on both sides, the nearest shift that has.
+  const possible = bothIn(shiftsOf(aLeft, bLeft), shiftsOf(aRight, bRight, -farther(mine, theirs)));
+  const instead = [after, before, 0, ...more].flatMap((wishMm) => nearestIn(possible, wishMm) ?? []);
   const all = [
-    mode('then', aLeft, aRight, bLeft, bRight, closeShift(aLeft, aRight, bLeft, bRight), 0),
-    mode('then', bLeft, bRight, aLeft, aRight, closeShift(bLeft, bRight, aLeft, aRight), 0),
-    mode('beside', aLeft, aRight, bLeft, bRight, 0, 1),
-    ...(far > closeShift(...first, ...second) + TOUCH_MM
-      ? [mode('far from', ...first, ...second, far, 0), [whole(...first), whole(...second)]]
+    mode('then', mine, theirs, after),
+    mode('then', theirs, mine, -before),
+    mode('beside', mine, theirs, 0),
+    ...(far > closeShift(first, second) + TOUCH_MM
+      ? [mode('far from', first, second, far), [whole(...first), whole(...second, farther(first, second))]]
       : []),
+    ...[...new Set(instead)]
+      .filter((mm) => [after, before, 0].every((other) => Math.abs(other - mm) > TOUCH_MM))
+      .map((mm) => mode(`and by ${mm}`, mine, theirs, mm)),
   ];
   return all.filter((one) => one.every((piece) => piece.rooms.length > 0));
 }

@@ -1,4 +1,5 @@
 import type { Window } from '../../sizing/index.ts';
+import { merged } from '../stretches.ts';
 import { TOUCH_MM, type Piece, type Placed } from './problem.ts';
 import type { Following } from './orders.ts';
 import { keyAfter } from './steps.ts';
@@ -20,8 +21,10 @@ interface Label {
 /** The opened stretch of a layout without overlaps: its length and where it may begin. */
 export interface Span {
   readonly lengthMm: number;
-  /** Places where it can begin; in between it may be as short, too, when `rigid`. */
+  /** Places where it can begin. */
   readonly startsMm: readonly number[];
+  /** Stretches in which a row without any play may begin anywhere. */
+  readonly slides: readonly Window[];
   readonly complete: boolean;
   readonly placed?: readonly Placed[] | undefined;
 }
@@ -122,24 +125,20 @@ export function shortestSpan(steps: Following, limits: SpanLimits): Span | undef
   const [best] = judged;
   if (!best) return undefined;
   const asShort = judged.filter((one) => one.spanMm <= best.spanMm + TOUCH_MM);
-  const startsMm = asShort.flatMap(({ label, startMm }) => {
-    // Of a rigid row that may slide, both ends.
-    const from = Math.max(Math.max(problem.lost?.toMm ?? -Infinity, label.endMm) - best.spanMm, -1e9);
-    return [
-      startMm,
-      ...(from < startMm - TOUCH_MM &&
-      from + best.spanMm >= label.endMm - TOUCH_MM &&
-      label.lengthMm <= best.spanMm + TOUCH_MM
-        ? [from]
-        : []),
-    ];
-  });
-  const unique = startsMm
+  // A row without play may slide as long as it covers what is lost.
+  const slides = merged(
+    asShort.flatMap(({ label, startMm }) => {
+      const fromMm = Math.max(problem.lost?.toMm ?? -Infinity, label.endMm) - best.spanMm;
+      return fromMm < startMm - TOUCH_MM && label.lengthMm > best.spanMm - TOUCH_MM ? [{ fromMm, toMm: startMm }] : [];
+    }),
+  );
+  const startsMm = [...asShort.map(({ startMm }) => startMm), ...slides.map(({ fromMm }) => fromMm)]
     .sort((a, b) => a - b)
     .filter((at, index, all) => index === 0 || at - (all[index - 1] ?? at) > TOUCH_MM);
   return {
     lengthMm: best.spanMm,
-    startsMm: unique,
+    startsMm,
+    slides,
     complete,
     placed: placedFrom(best.label, best.startMm, limits.gapMm),
   };

@@ -50,7 +50,7 @@ export class LayoutSoFar {
   }
 
   /** What cannot be bettered on each level when the ones before it stay as they are. */
-  private boundOf(reached: Objective): Objective {
+  boundOf(reached: Objective): Objective {
     const { over, pairs, splices, peakMm } = this.limits;
     // One over another spares a splice: only in one layer has there to be more.
     const fewest = reached.splices <= this.limits.splices;

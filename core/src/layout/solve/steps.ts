@@ -47,8 +47,21 @@ export interface Rest {
   readonly bodies: number;
 }
 
+/** Of each wire what its ease is for certain: 0 the least, 1 by its length; undefined where that is not known. */
+export type Eases = readonly (0 | 1 | undefined)[];
+
 /**
- * Which pieces have to lie before another one: of equal ones the more urgent goes first, since exchanging them changes
+ * Whether exchanging two pieces leaves the wire of both as it is in all: ease over 300 mm grows with each wire by
+ * itself, so both have to be long for certain, or both short.
+ */
+const easedAlike = (a: Piece, b: Piece, eases: Eases): boolean =>
+  [...a.ends, ...b.ends].every(({ wire }, _, [first]) => {
+    const ease = eases[wire];
+    return ease !== undefined && ease === eases[first?.wire ?? wire];
+  });
+
+/**
+ * Which pieces have to lie before another one: of equal ones the more urgent goes first, where exchanging them changes
  * nothing.
  */
 function goesFirst(a: Piece, b: Piece): boolean {
@@ -106,7 +119,11 @@ export class Steps {
   private readonly bodies: readonly (readonly number[])[];
   private readonly fewest: readonly number[];
 
-  constructor(readonly problem: Problem) {
+  /** @param eases where the wire of every layout counts: then only pieces whose wires are eased alike are exchanged */
+  constructor(
+    readonly problem: Problem,
+    eases?: Eases,
+  ) {
     const { units } = problem;
     const diameter = (piece: Piece): number => problem.diameterMm(piece.bodies.map((body) => body.spec));
     this.single = units.map((unit) => unit.modes.length === 1);
@@ -127,6 +144,7 @@ export class Steps {
         alone.filter(
           (other, j) =>
             other.unit !== one.unit &&
+            (!eases || easedAlike(other.piece, one.piece, eases)) &&
             goesFirst(other.piece, one.piece) &&
             !(goesFirst(one.piece, other.piece) && j > i) &&
             Math.abs(diameter(one.piece) - diameter(other.piece)) < TOUCH_MM,
@@ -176,14 +194,18 @@ export class Steps {
     let latestStartMm = Infinity;
     let latestEndMm = Infinity;
     let latestWideMm = Infinity;
-    let needed = 0;
+    let [needed, longest] = [0, 0];
     for (const { unit, mode, index, piece, lastMm } of this.byLast) {
       const code = key.charCodeAt(unit);
       if (code < FIRST_CODE ? !this.single[unit] : modeOf(code) !== mode || placedOf(code) > index) continue;
       if (lastMm < latestStartMm) latestStartMm = lastMm;
-      if (lastMm - gapMm - needed < latestEndMm) latestEndMm = lastMm - gapMm - needed;
-      if (lastMm - needed / over < latestWideMm) latestWideMm = lastMm - needed / over;
-      needed += piece.lengthMm + gapMm;
+      // All that begin by here lie before the end of the last of them, which may be the longest.
+      longest = Math.max(longest, piece.lengthMm);
+      needed += piece.lengthMm;
+      const beforeMm = needed - longest;
+      if (lastMm - gapMm - beforeMm < latestEndMm) latestEndMm = lastMm - gapMm - beforeMm;
+      if (lastMm - beforeMm / over < latestWideMm) latestWideMm = lastMm - beforeMm / over;
+      needed += gapMm;
     }
     let bodies = 0;
     for (let unit = 0; unit < this.fewest.length; unit += 1) {

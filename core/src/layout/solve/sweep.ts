@@ -65,7 +65,7 @@ const sameBodies = (a: Label, b: Label): boolean =>
   a.reaching.every((end) => b.reaching.some((other) => other.body === end.body));
 
 const beats = (one: Label, other: Label, strict: boolean): boolean =>
-  dominates(one, other) && (!strict || one.reaching.length <= 1 || sameBodies(one, other));
+  dominates(one, other) && (!strict || sameBodies(one, other));
 
 function put(layer: Map<string, Label[]>, label: Label, strict: boolean): boolean {
   const there = layer.get(label.key);

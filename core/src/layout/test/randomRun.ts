@@ -5,7 +5,7 @@ import { onlyFinding, WET_SHAKING } from '../../test/samples.ts';
 const JOINT = onlyFinding({ kind: 'parted', slackMm: 40 }, { zone: WET_SHAKING }).splices[0]?.joint;
 
 /** Numbers that are the same every time. */
-function seeded(seed: number): () => number {
+export function seeded(seed: number): () => number {
   let state = (seed * 7919) % 2147483647;
   return () => {
     state = (state * 48271) % 2147483647;

@@ -1,5 +1,6 @@
-import { easeMm } from '../../../sizing/index.ts';
+import { easeMm, type Window } from '../../../sizing/index.ts';
 import type { KeepOut } from '../../../harness/index.ts';
+import { merged } from '../../stretches.ts';
 import { bodiesOf, lastOf, TOUCH_MM, type Piece, type Problem } from '../problem.ts';
 
 /** What no layout of a run can better. */
@@ -48,7 +49,7 @@ function widestGap(lengthMm: number, gaps: number, keepOutsMm: readonly number[]
  * Length between two places that bodies can lie in at all: the stretches between keep-outs, sorted by their start, that
  * hold the shortest body.
  */
-function usableMm(fromMm: number, toMm: number, keepOuts: readonly KeepOut[], shortestMm: number): number {
+function usableMm(fromMm: number, toMm: number, keepOuts: readonly Window[], shortestMm: number): number {
   let usable = 0;
   let at = fromMm;
   for (const keep of keepOuts) {
@@ -71,7 +72,7 @@ export function runBounds(
   fewest: boolean,
 ): RunBounds {
   const pieces = certainPieces(problem, fewest);
-  const sorted = [...keepOuts].sort((a, b) => a.fromMm - b.fromMm);
+  const sorted = merged(keepOuts);
   const all = [...new Set(pieces.map(firstOf))].sort((a, b) => a - b);
   // Of very many only some are looked at: a weaker bound is one, too.
   const starts = all.filter((_, index) => index % Math.ceil(all.length / MOST_STARTS) === 0);
@@ -121,18 +122,23 @@ export function runBounds(
 export function openedBound(problem: Problem, gapMm: number, layers: number, fewest: boolean): number {
   const pieces = certainPieces(problem, fewest);
   const gap = layers === 1 ? gapMm : 0;
-  let startMm = problem.lost?.fromMm ?? Infinity;
-  let needed = 0;
-  for (const piece of [...pieces].sort((a, b) => lastOf(a) - lastOf(b))) {
-    startMm = Math.min(startMm, layers === 1 ? lastOf(piece) - needed : lastOf(piece));
-    needed += piece.lengthMm + gap;
-  }
-  let endMm = problem.lost?.toMm ?? -Infinity;
-  needed = 0;
-  for (const piece of [...pieces].sort((a, b) => firstOf(b) + b.lengthMm - firstOf(a) - a.lengthMm)) {
-    endMm = Math.max(endMm, (layers === 1 ? firstOf(piece) + needed : firstOf(piece)) + piece.lengthMm);
-    needed += piece.lengthMm + gap;
-  }
+  /** How far more and more pieces reach at least beyond the nearest end of all: the longest may be the one there. */
+  const beyond = (): ((piece: Piece) => number) => {
+    let [allMm, longestMm] = [-gap, 0];
+    return ({ lengthMm }) => {
+      allMm += lengthMm + gap;
+      longestMm = Math.max(longestMm, lengthMm);
+      return layers === 1 ? allMm - longestMm : 0;
+    };
+  };
+  const [toTheLeft, toTheRight] = [beyond(), beyond()];
+  const firstEnd = (piece: Piece): number => firstOf(piece) + piece.lengthMm;
+  const startMm = [...pieces]
+    .sort((a, b) => lastOf(a) - lastOf(b))
+    .reduce((least, piece) => Math.min(least, lastOf(piece) - toTheLeft(piece)), problem.lost?.fromMm ?? Infinity);
+  const endMm = [...pieces]
+    .sort((a, b) => firstEnd(b) - firstEnd(a))
+    .reduce((most, piece) => Math.max(most, firstEnd(piece) + toTheRight(piece)), problem.lost?.toMm ?? -Infinity);
   const row = layers === 1 ? sum(pieces.map((piece) => piece.lengthMm)) + gap * Math.max(0, pieces.length - 1) : 0;
   return Math.max(0, endMm - startMm, row);
 }
