@@ -1,4 +1,6 @@
 import { figure } from '../units/index.ts';
+import { filledByValue } from './byValue.ts';
+import { leastBins } from './leastBins.ts';
 import { bestFit, fitInto, fullestFirst, GRACE, STEPS, sum } from './packing.ts';
 
 /** Width of tube that a cut destroys, mm. */
@@ -38,23 +40,6 @@ export const longestFirst = (pieces: readonly Piece[]): Piece[] =>
   [...pieces].sort((a, b) => b.mm - a.mm || a.id.localeCompare(b.id));
 
 /**
- * Fewest bins that any packing needs (Martello and Toth's second bound): above every threshold, what cannot share a bin
- * counts alone, and the rest must fit in what that leaves.
- * @param sizes from the largest down
- */
-export function leastBins(sizes: readonly number[], room: number): number {
-  let least = Math.ceil((sum(sizes) - GRACE) / room);
-  for (const threshold of new Set([0, ...sizes.filter((size) => size <= room / 2)])) {
-    const alone = sizes.filter((size) => size > room - threshold + GRACE);
-    const half = sizes.filter((size) => size <= room - threshold + GRACE && size > room / 2 + GRACE);
-    const small = sizes.filter((size) => size <= room / 2 + GRACE && size >= threshold - GRACE);
-    const spare = half.length * room - sum(half);
-    least = Math.max(least, alone.length + half.length + Math.max(0, Math.ceil((sum(small) - spare - GRACE) / room)));
-  }
-  return sizes.length === 0 ? 0 : Math.max(1, least);
-}
-
-/**
  * The fewest sticks that a list of pieces is cut from. n pieces need n − 1 cuts when nothing is left over, so every
  * piece takes its length and a kerf from a stick that is a kerf longer than it is. Proven where `begun` is `bound`.
  * @throws RangeError when a piece is longer than a stick
@@ -69,8 +54,8 @@ export function cutSticks(pieces: readonly Piece[], stickMm: number, kerfMm = KE
   const room = stickMm + kerfMm;
   const sizes = sorted.map((piece) => piece.mm + kerfMm);
   const [usual, full] = [bestFit(sizes, [], room) ?? [], fullestFirst(sizes, room)];
-  let bins = full.length < usual.length ? full : usual;
   let bound = leastBins(sizes, room);
+  let bins = filledByValue(sizes, room, full.length < usual.length ? full : usual, bound);
   const steps = { left: STEPS };
   for (let count = bound; count < bins.length && sizes.length <= SEARCHED_MOST; count += 1) {
     const fitted = fitInto(sizes, Array<number>(count).fill(room), steps);
