@@ -17,7 +17,7 @@ import { practiceSchema } from './practiceSchema.ts';
 import { MISHAPS } from '../step/index.ts';
 import { quickConnectorSchema, quickSchema } from './quickSchema.ts';
 import { functionSchemas, howReadSchemas, readingOfSchemas, readingValueSchema } from './readingSchema.ts';
-import { above0, date, flag, longText, text, version } from './schema/fields.ts';
+import { above0, date, flag, lengthMm, longText, text, version } from './schema/fields.ts';
 import { needed, oneOf, shape, usual, type FieldsOf } from './schema/shape.ts';
 
 const versioned = { version: needed(version) };
@@ -35,6 +35,7 @@ const exportAsked = {
   machineId: Joi.string().max(200),
 };
 const ofLabel = { size: needed(oneOf(LABEL_SIZE_NAMES)) };
+const templateAsked = { fromMm: lengthMm, toMm: lengthMm };
 const idText = Joi.string().trim().min(1).max(200);
 /** Letters of something that is to be done. */
 const TODO_MOST = 500;
@@ -71,6 +72,8 @@ export const SENT: { readonly [N in SendingName]: FieldsOf<SentOf<N>> } = {
   recordLabel: ofLabel,
   recordLabelPage: ofLabel,
   printLabel: ofLabel,
+  templateSheets: templateAsked,
+  templateDrawing: templateAsked,
   exportTable: exportAsked,
   exportBook: exportAsked,
   exportRecords: exportAsked,

@@ -75,19 +75,19 @@ export function brokenRules(
         : [],
     ),
   ].sort((a, b) => a.fromMm - b.fromMm);
-  bodies.forEach((body, index) => {
-    const before = bodies.slice(0, index).filter((other) => isNew(other) || isNew(body));
-    for (const other of before.filter((one) => one.toMm > body.fromMm + 1e-6))
+  let reaching: Beside[] = [];
+  const farthest: { any?: Beside; ofNew?: Beside } = {};
+  for (const body of bodies) {
+    reaching = reaching.filter((one) => one.toMm > body.fromMm + 1e-6);
+    // What is on the wires already counts beside what is new, never among itself.
+    const last = isNew(body) ? farthest.any : farthest.ofNew;
+    for (const other of reaching.filter((one) => isNew(one) || isNew(body)))
       broken.push({
         ruleId: 'layout.overlap',
         strength: 'avoid',
         spliceIds: [...other.ids, ...body.ids],
         because: `${pairOf(other, body)} lie side by side: a lump.`,
       });
-    const last = before.reduce<Beside | undefined>(
-      (most, other) => (!most || other.toMm > most.toMm ? other : most),
-      undefined,
-    );
     const clear = last ? body.fromMm - last.toMm : Infinity;
     if (last && clear > -1e-6 && clear < limits.betweenBodiesMm - 1e-6)
       broken.push({
@@ -96,6 +96,9 @@ export function brokenRules(
         spliceIds: [...last.ids, ...body.ids],
         because: `${pairOf(last, body)} are ${figure(clear, 1)} mm apart (${limits.betweenBodiesMm} wanted).`,
       });
-  });
+    reaching.push(body);
+    if (!farthest.any || body.toMm > farthest.any.toMm) farthest.any = body;
+    if (isNew(body) && (!farthest.ofNew || body.toMm > farthest.ofNew.toMm)) farthest.ofNew = body;
+  }
   return broken;
 }

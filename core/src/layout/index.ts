@@ -27,6 +27,7 @@ export { keptLayout } from './solve/found.ts';
 export { optimise, quickLayout } from './solve/optimise.ts';
 export { CROWDING, QUICK, THOROUGH } from './solve/laidOut.ts';
 export type { Effort, LaidOut } from './solve/laidOut.ts';
+export { openedParts } from './stretches.ts';
 export { closingOf } from './closing.ts';
 export type { Closing } from './closing.ts';
 export { brokenPairRules, pairLayout, untwistedAlong } from './pairs.ts';

@@ -49,11 +49,13 @@ export const overlap = (a: Stretch, b: Stretch): boolean =>
  * these.
  */
 export function sectionsOf<T extends Stretch>(bodies: readonly T[]): { readonly at: T; readonly here: readonly T[] }[] {
-  const sorted = [...bodies].sort((a, b) => a.fromMm - b.fromMm);
-  return sorted.map((at, index) => ({
-    at,
-    here: [...sorted.slice(0, index).filter((other) => other.toMm > at.fromMm + TOUCH_MM), at],
-  }));
+  let reaching: T[] = [];
+  return [...bodies]
+    .sort((a, b) => a.fromMm - b.fromMm)
+    .map((at) => {
+      reaching = [...reaching.filter((other) => other.toMm > at.fromMm + TOUCH_MM), at];
+      return { at, here: reaching };
+    });
 }
 
 /** The covers of a run over a stretch, as sets that lie over one place together: none, where none lies. */

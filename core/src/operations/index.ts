@@ -62,6 +62,8 @@ export { SEARCHES_MOST } from './history.ts';
 export { SHARE_DAYS } from './shares.ts';
 export type { Share, SharedBody, SharedRecord, ShareMade, ShareSent } from './shares.ts';
 export type { ShopAsked, ShopState } from './shop.ts';
+export { TEMPLATE_MOST_MM } from './templates.ts';
+export type { TemplateAsked } from './templates.ts';
 export type { Todo, TodosAsked, TodoSent, TodoTaken } from './todos.ts';
 export type { Account, Right, Role, Session, SignIn } from './people.ts';
 export { mayDo, rightOf } from './rights.ts';

@@ -39,6 +39,7 @@ import type {
   FunctionsSent,
   ChoiceSent,
 } from './sent.ts';
+import type { TemplateAsked } from './templates.ts';
 import type { ShopAsked, ShopState } from './shop.ts';
 import type { Todo, TodosAsked, TodoSent, TodoTaken } from './todos.ts';
 import { adds, asks, changes, reads, removes, type ParamsOf } from './operation.ts';
@@ -188,10 +189,10 @@ export const OPERATIONS = {
   calendarAddress: reads<CalendarAddress>()('/calendar'),
   setCalendar: changes<CalendarAddress, { readonly on: boolean }>()('/calendar'),
   calendar: reads<string>()('/calendar/:key/due.ics', { gives: 'text/calendar' }),
-  templateSheets: reads<string>()('/jobs/:jobId/template/:runId.pdf', {
+  templateSheets: reads<string, TemplateAsked>()('/jobs/:jobId/template/:runId.pdf', {
     gives: 'application/pdf',
   }),
-  templateDrawing: reads<string>()('/jobs/:jobId/template/:runId.svg', {
+  templateDrawing: reads<string, TemplateAsked>()('/jobs/:jobId/template/:runId.svg', {
     gives: 'image/svg+xml',
   }),
 

@@ -1,4 +1,5 @@
 import { asLaid } from '@mendum/core/plan';
+import type { TemplateAsked } from '@mendum/core/operations';
 import { jobSheet } from '@mendum/core/record';
 import { askBy, headOf } from '../chain/stored.ts';
 import { AppError } from '../errors.ts';
@@ -9,8 +10,9 @@ import { notReplaced } from '../record/notReplaced.ts';
 import { exported } from './exported.ts';
 import { sheetPdf, signatureOf, type SheetPrint } from '../record/pdf.ts';
 import { inLocalTime } from '../record/when.ts';
-import { templateSvg, touchedCircuits, type TemplateOf } from '../template/drawing.ts';
+import { templateDrawing, touchedCircuits, type TemplateOf } from '../template/drawing.ts';
 import { templatePdf } from '../template/pdf.ts';
+import { stretchesOf } from '../template/stretches.ts';
 import type { Desk, Planned } from './desk.ts';
 import type { FileMade } from './fileMade.ts';
 
@@ -52,17 +54,23 @@ export const PRINT_TASKS = {
     };
   },
 
-  /** The template of a run at true size: sheets to print, or the whole as one drawing. @throws AppError NOT_FOUND */
+  /** What is opened of a run, or a part of it, at true size: sheets to print, or one drawing. @throws AppError NOT_FOUND, BAD_INPUT */
   template: async (
     desk: Desk,
-    { jobId, runId, as }: { readonly jobId: string } & { readonly runId: string; readonly as: 'pdf' | 'svg' },
+    {
+      jobId,
+      runId,
+      as,
+      ...asked
+    }: { readonly jobId: string } & TemplateAsked & { readonly runId: string; readonly as: 'pdf' | 'svg' },
   ): Promise<FileMade> => {
     const of = templateOf(await desk.planned(jobId), runId);
+    const stretches = stretchesOf(of, asked);
     return as === 'pdf'
-      ? { name: `template-${of.job.number}-${inName(of.run.id)}.pdf`, content: await templatePdf(of) }
+      ? { name: `template-${of.job.number}-${inName(of.run.id)}.pdf`, content: await templatePdf(of, stretches) }
       : {
           name: `layout-${of.job.number}-${inName(of.run.id)}.svg`,
-          content: templateSvg(of, { fromMm: 0, toMm: of.run.lengthMm, circuits: touchedCircuits(of) }),
+          content: templateDrawing(of, stretches),
         };
   },
 

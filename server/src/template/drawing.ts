@@ -1,3 +1,4 @@
+import type { Stretch } from '@mendum/core/damage';
 import type { Circuit, Run } from '@mendum/core/harness';
 import type { Job } from '@mendum/core/job';
 import type { FindingPlan, Plan, RunPlan } from '@mendum/core/plan';
@@ -15,9 +16,7 @@ export interface TemplateOf {
 }
 
 /** A part of a run that fits on a sheet: the stretch, and which of the touched circuits. Lengths and places in mm. */
-export interface TemplatePart {
-  readonly fromMm: number;
-  readonly toMm: number;
+export interface TemplatePart extends Stretch {
   readonly circuits: readonly Circuit[];
 }
 
@@ -163,8 +162,27 @@ function circuitRow(
   return out.join('');
 }
 
+const svgOf = (wide: number, high: number, content: string): string =>
+  `<svg xmlns="http://www.w3.org/2000/svg" width="${wide.toFixed(3)}mm" height="${high.toFixed(3)}mm" viewBox="0 0 ${wide.toFixed(3)} ${high.toFixed(3)}">${content}</svg>`;
+
 /** A part of the run at true size, as SVG with its size in mm: one unit of the drawing is one millimetre. */
-export function templateSvg(of: TemplateOf, part: TemplatePart): string {
+export const templateSvg = (of: TemplateOf, part: TemplatePart): string =>
+  svgOf(part.toMm - part.fromMm, partHeightMm(part.circuits.length), drawn(of, part));
+
+/** Stretches of a run at true size as one drawing, one below the other. */
+export function templateDrawing(of: TemplateOf, stretches: readonly Stretch[]): string {
+  const circuits = touchedCircuits(of);
+  const high = partHeightMm(circuits.length);
+  const parts = stretches.map(
+    (stretch, index) =>
+      `<g transform="translate(0 ${(index * high).toFixed(3)})">${drawn(of, { ...stretch, circuits })}</g>`,
+  );
+  const wide = Math.max(...stretches.map(({ fromMm, toMm }) => toMm - fromMm));
+  return svgOf(wide, high * stretches.length, parts.join(''));
+}
+
+/** A part of the run, drawn from its own left upper corner. */
+function drawn(of: TemplateOf, part: TemplatePart): string {
   const wide = part.toMm - part.fromMm;
   const high = partHeightMm(part.circuits.length);
   const x = (mm: number): number => mm - part.fromMm;
@@ -201,5 +219,5 @@ export function templateSvg(of: TemplateOf, part: TemplatePart): string {
           size: 2.6,
         })
       : '';
-  return `<svg xmlns="http://www.w3.org/2000/svg" width="${wide.toFixed(3)}mm" height="${high.toFixed(3)}mm" viewBox="0 0 ${wide.toFixed(3)} ${high.toFixed(3)}">${keeps.join('')}${ruler(part, x)}${rows.join('')}${check}</svg>`;
+  return `${keeps.join('')}${ruler(part, x)}${rows.join('')}${check}`;
 }

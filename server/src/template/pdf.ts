@@ -1,3 +1,4 @@
+import type { Stretch } from '@mendum/core/damage';
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces.js';
 import { setUpPdf } from '../pdf/fonts.ts';
 import {
@@ -19,30 +20,33 @@ const OVERLAP_MM = 10;
 const pt = (mm: number): number => mm * PT_PER_MM;
 
 /**
- * The sheets that a run takes: stretches that overlap, and more of them when the circuits do not fit under one ruler.
+ * The sheets that stretches of a run take: parts that overlap, and more of them when the circuits do not fit under one
+ * ruler.
  */
-export function sheetsOf(of: TemplateOf): TemplatePart[] {
+export function sheetsOf(of: TemplateOf, stretches: readonly Stretch[]): TemplatePart[] {
   // Whole centimetres, so that every sheet begins with a figure on its ruler.
   const usable = Math.floor((SHEET.wide - 2 * SHEET.margin) / 10) * 10;
   const step = usable - OVERLAP_MM;
   const circuits = touchedCircuits(of);
-  const opened = of.runPlan.opened ?? { fromMm: 0, toMm: of.run.lengthMm };
-  // Only what is opened, with a hand's width on both sides: nobody lays paper under the rest.
-  const fromMm = Math.max(0, Math.floor((opened.fromMm - 60) / 10) * 10);
-  const toMm = Math.min(of.run.lengthMm, Math.ceil((opened.toMm + 60) / 10) * 10);
   const rows = rowsThatFit(SHEET.high - 2 * SHEET.margin - SHEET.head);
   const groups = Array.from({ length: Math.max(1, Math.ceil(circuits.length / rows)) }, (_, index) =>
     circuits.slice(index * rows, (index + 1) * rows),
   );
-  const stretches = Array.from({ length: Math.max(1, Math.ceil((toMm - fromMm - OVERLAP_MM) / step)) }, (_, index) => ({
-    fromMm: fromMm + index * step,
-    toMm: Math.min(toMm, fromMm + index * step + usable),
-  }));
-  return stretches.flatMap((stretch) => groups.map((group) => ({ ...stretch, circuits: group })));
+  const parts = stretches.flatMap(({ fromMm, toMm }) =>
+    Array.from({ length: Math.max(1, Math.ceil((toMm - fromMm - OVERLAP_MM) / step)) }, (_, index) => ({
+      fromMm: fromMm + index * step,
+      toMm: Math.min(toMm, fromMm + index * step + usable),
+    })),
+  );
+  return parts.flatMap((part) => groups.map((group) => ({ ...part, circuits: group })));
 }
 
-function definition(of: TemplateOf): TDocumentDefinitions {
-  const sheets = sheetsOf(of);
+/** Whether a sheet is laid over the end of the one before. */
+const goesOn = (before: TemplatePart | undefined, { fromMm }: TemplatePart): boolean =>
+  before !== undefined && before.toMm - OVERLAP_MM === fromMm;
+
+function definition(of: TemplateOf, stretches: readonly Stretch[]): TDocumentDefinitions {
+  const sheets = sheetsOf(of, stretches);
   const from = of.job.harness.nodes.find((node) => node.id === of.run.fromNodeId)?.name ?? of.run.fromNodeId;
   const content = sheets.flatMap((part, index): Content[] => [
     {
@@ -53,7 +57,7 @@ function definition(of: TemplateOf): TDocumentDefinitions {
           fontSize: 12,
         },
         {
-          text: `Sheet ${index + 1} of ${sheets.length}. Print at 100 %, not fitted to the page.${index > 0 ? ` Lay it over the last ${OVERLAP_MM} mm of the sheet before.` : ''}`,
+          text: `Sheet ${index + 1} of ${sheets.length}. Print at 100 %, not fitted to the page.${goesOn(sheets[index - 1], part) ? ` Lay it over the last ${OVERLAP_MM} mm of the sheet before.` : ''}`,
           alignment: 'right',
           fontSize: 9,
           color: '#5E5A52',
@@ -81,10 +85,10 @@ function definition(of: TemplateOf): TDocumentDefinitions {
 }
 
 /**
- * A run's template at true size, over as many sheets of A4 as it takes. `compress` off leaves the drawing readable for
+ * Stretches of a run at true size, over as many sheets of A4 as it takes. `compress` off leaves the drawing readable for
  * a test.
  */
-export const templatePdf = (of: TemplateOf, compress = true): Promise<Buffer> =>
+export const templatePdf = (of: TemplateOf, stretches: readonly Stretch[], compress = true): Promise<Buffer> =>
   setUpPdf()
-    .createPdf({ ...definition(of), compress })
+    .createPdf({ ...definition(of, stretches), compress })
     .getBuffer();

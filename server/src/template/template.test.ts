@@ -1,10 +1,12 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { NO_WISHES } from '@mendum/core/layout';
+import { TEMPLATE_MOST_MM } from '@mendum/core/operations';
 import type { Plan } from '@mendum/core/plan';
 import { JobEntity } from '../db/entities.ts';
 import { makeSafe, startServer, type TestServer } from '../test/server.ts';
 import { templateSvg, touchedCircuits } from './drawing.ts';
 import { sheetsOf, templatePdf } from './pdf.ts';
+import { stretchesOf } from './stretches.ts';
 
 let server: TestServer;
 let plan: Plan;
@@ -34,7 +36,8 @@ describe('the template', () => {
       expect(svg).toContain(`>cut ${String(Math.round(finding.x1Mm * 10) / 10)}<`);
   });
   it('is printed so that 100 mm of it are 100 mm of paper', async () => {
-    const pdf = (await templatePdf(await of(), false)).toString('latin1');
+    const template = await of();
+    const pdf = (await templatePdf(template, stretchesOf(template), false)).toString('latin1');
     // What the drawing is scaled by in the page: points in a millimetre, and nothing else on top of it.
     const scales = [...pdf.matchAll(/^(\d+\.\d+) 0 0 (\d+\.\d+) 0 0 cm$/gm)].map((match) => [
       Number(match[1]),
@@ -48,7 +51,7 @@ describe('the template', () => {
   });
   it('covers all that is opened, on sheets that overlap and begin at whole centimetres', async () => {
     const template = await of();
-    const sheets = sheetsOf(template);
+    const sheets = sheetsOf(template, stretchesOf(template));
     const opened = template.runPlan.opened!;
     expect(sheets[0]!.fromMm).toBeLessThanOrEqual(opened.fromMm);
     expect(sheets.at(-1)!.toMm).toBeGreaterThanOrEqual(opened.toMm);
@@ -84,6 +87,64 @@ describe('the template', () => {
     });
     expect((await server.http.get(`/api${at}/template/R2.svg`).expect(404)).body).toMatchObject({
       error: { message: expect.stringContaining('nothing to lay under') as string },
+    });
+  });
+});
+
+describe('what of a run the template shows', () => {
+  const RUN = {
+    id: 'R1',
+    name: 'Frame run',
+    fromNodeId: 'A',
+    toNodeId: 'B',
+    lengthMm: 1_000_000,
+    zone: {},
+    features: [],
+  };
+  /** A run of a kilometre with splices, each 40 mm long with its loss, at these places. */
+  const withSplices = (...places: readonly number[]) =>
+    ({
+      run: RUN,
+      plan: {
+        findings: places.map((mm) => ({
+          runId: 'R1',
+          lost: { fromMm: mm - 5, toMm: mm + 5 },
+          splices: [{ fromMm: mm - 20, toMm: mm + 20, runId: 'R1' }],
+        })),
+      },
+    }) as unknown as Parameters<typeof stretchesOf>[0];
+  it.each([
+    ['one splice and 100 mm on each side', [5000], [[4880, 5120]]],
+    ['two that lie 150 mm apart, as one', [5000, 5190], [[4880, 5310]]],
+    [
+      'two with a gap between that stays closed, each for itself',
+      [5000, 5500],
+      [
+        [4880, 5120],
+        [5380, 5620],
+      ],
+    ],
+    ['one at the end, no farther than the run goes', [40], [[0, 160]]],
+  ])('%s', (_, places, shown) =>
+    expect(stretchesOf(withSplices(...places)).map(({ fromMm, toMm }) => [fromMm, toMm])).toEqual(shown),
+  );
+  it('a part that is asked for, up to what is drawn at once', () => {
+    const of = withSplices(5000);
+    expect(stretchesOf(of, { fromMm: 12, toMm: TEMPLATE_MOST_MM })).toEqual([{ fromMm: 10, toMm: TEMPLATE_MOST_MM }]);
+    expect(() => stretchesOf(of, { fromMm: 0, toMm: TEMPLATE_MOST_MM + 10 })).toThrow(/10010 mm long; 10000 mm/);
+    expect(() => stretchesOf(of, { fromMm: 0 })).toThrow(/1000000 mm long/);
+    expect(() => stretchesOf(of, { fromMm: 700, toMm: 700 })).toThrow(/no part of Frame run/);
+  });
+  it('more than is drawn at once, opened all along, is refused with what to ask for', () => {
+    const all = withSplices(...Array.from({ length: 60 }, (_, index) => 1000 + 190 * index));
+    expect(() => stretchesOf(all)).toThrow(/10000 mm are drawn at once/);
+  });
+  it('of a job is asked for by its address', async () => {
+    const at = await server.at('0147');
+    const { body } = await server.http.get(`/api${at}/template/R1.svg?fromMm=0&toMm=300`).expect(200);
+    expect((body as Buffer).toString()).toMatch(/^<svg [^>]*width="300\.000mm"/);
+    expect((await server.http.get(`/api${at}/template/R1.pdf?fromMm=900&toMm=100`).expect(422)).body).toMatchObject({
+      error: { code: 'BAD_INPUT', field: '/fromMm' },
     });
   });
 });

@@ -1,4 +1,5 @@
 import { FileDown, Printer, Redo2, Search, Undo2, X } from 'lucide-react';
+import { TEMPLATE_MOST_MM } from '@mendum/core/operations';
 import { Button } from '../../ui/button.tsx';
 import { Figure, useLength } from '../../ui/units.tsx';
 import type { LiveBoard } from './useBoard.ts';
@@ -11,6 +12,8 @@ interface BoardBarProps {
   readonly onSearch: () => void;
   readonly onStop: () => void;
   readonly template: string;
+  /** Length of the run, mm. */
+  readonly wholeMm: number;
   readonly readOnly: boolean;
 }
 
@@ -18,7 +21,7 @@ const LINK =
   'inline-flex min-h-11 items-center gap-2 rounded-sm px-3 text-lg underline decoration-rule underline-offset-4 hover:bg-wash';
 
 /** What can be done with the layout as a whole. */
-export function BoardBar({ live, pinned, searching, onSearch, onStop, template, readOnly }: BoardBarProps) {
+export function BoardBar({ live, pinned, searching, onSearch, onStop, template, wholeMm, readOnly }: BoardBarProps) {
   const { plain, unit } = useLength();
   return (
     <div className="no-print flex flex-wrap items-center gap-2" role="group" aria-label="Layout">
@@ -64,6 +67,11 @@ export function BoardBar({ live, pinned, searching, onSearch, onStop, template, 
           <Printer aria-hidden size={20} />
           Template, true size
         </a>
+        {wholeMm <= TEMPLATE_MOST_MM && (
+          <a className={LINK} href={`${template}.pdf?fromMm=0&toMm=${wholeMm}`} target="_blank" rel="noreferrer">
+            of the whole run
+          </a>
+        )}
         <a className={LINK} href={`${template}.svg`} download>
           <FileDown aria-hidden size={20} />
           SVG

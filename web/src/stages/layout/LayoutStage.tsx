@@ -158,6 +158,7 @@ export function LayoutStage() {
         onSearch={search}
         onStop={stop}
         template={`/api/jobs/${view.id}/template/${encodeURIComponent(run.id)}`}
+        wholeMm={run.lengthMm}
         readOnly={locked}
       />
       <div className="grid gap-x-8 gap-y-5 lg:grid-cols-[minmax(0,1fr)_300px]">
