@@ -82,6 +82,15 @@ describe('a section with bodies in the place of wires', () => {
         );
     });
   });
+  it.each([8, 14, 32, 60, 130])('of %i wires is no thicker than the same circles packed by themselves', (count) => {
+    const many = Array.from({ length: count }, (_, index) => 1.3 + ((index * 7) % 23) / 10);
+    const bodies = new Map([
+      [2, 8.5],
+      [5, 6.1],
+    ]);
+    const parts = many.map((d, index) => bodies.get(index) ?? d);
+    expect(bundleSection(many, bodies).diameterMm).toBeLessThanOrEqual(packCircles(parts).diameterMm * 1.01);
+  });
   it('is the same whatever was packed before it', () => {
     const bodies = new Map([[3, 6.9]]);
     const first = bundleSection(wires, bodies);

@@ -20,10 +20,6 @@ const CORNERS_UP_TO = 24;
 const SHAKE_FROM = 7;
 /** Work that shaking may take, in pairs of circles looked at once per round. */
 const SHAKES_TIMES_PAIRS = 40_000;
-const REPACK_TIMES_PAIRS = 2_000;
-const REPACK_ROUNDS_TIMES_PAIRS = 200_000;
-const REPACK_ROUNDS_LEAST = 20;
-const REPACK_ROUNDS_MOST = 100;
 const SHAKES_MOST = 200;
 /** What a shake tries to win, as a share of the radius. */
 const SQUEEZE = 0.006;
@@ -65,21 +61,21 @@ function shaken(circles: readonly Circle[], radius: number, turn: number, random
   });
 }
 
-/** The tightest of some shakes. `kinds` of them are taken in turn: all four, or only nudges. */
-function settled(start: Packing, shakes: number, kinds: readonly number[]): Packing {
+/** The tightest of some shakes. */
+function settled(start: Packing, shakes: number): Packing {
   const random = seeded(20_011);
   let best = start;
   for (let turn = 0; turn < shakes; turn += 1) {
     const wall = best.radius * (1 - SQUEEZE);
-    const tried = legal(relaxed(shaken(best.circles, wall, kinds[turn % kinds.length] ?? 0, random), wall));
+    const tried = legal(relaxed(shaken(best.circles, wall, turn, random), wall));
     if (tried.radius < best.radius) best = tried;
   }
   return best;
 }
 
 /** How many shakes of a bundle of n a number of looked-at pairs allows. */
-const shakesFor = (n: number, pairs: number): number =>
-  Math.min(SHAKES_MOST, Math.floor((2 * pairs) / Math.max(1, n * (n - 1))));
+const shakesFor = (n: number): number =>
+  Math.min(SHAKES_MOST, Math.floor((2 * SHAKES_TIMES_PAIRS) / Math.max(1, n * (n - 1))));
 
 function inOrder(packing: Packing, indexOf: (at: number) => number): PackedBundle {
   const circles: PackedCircle[] = [];
@@ -99,30 +95,6 @@ export function packCircles(diametersMm: readonly number[]): PackedBundle {
   const order = diametersMm.map((d, index) => ({ index, r: d / 2 })).sort((a, b) => b.r - a.r || a.index - b.index);
   const n = order.length;
   const first = firstPacking(order.map((one) => one.r));
-  const packing = n < SHAKE_FROM ? first : settled(first, shakesFor(n, SHAKES_TIMES_PAIRS), [0, 1, 2, 3]);
+  const packing = n < SHAKE_FROM ? first : settled(first, shakesFor(n));
   return inOrder(packing, (at) => order[at]?.index ?? at);
-}
-
-/**
- * A bundle packed anew from one that is packed already and of which a few wires have become bodies: everything stays
- * about where it is.
- * @param like the packing to start from
- * @param diametersMm one for each circle of it, in its order
- */
-export function repackCircles(like: PackedBundle, diametersMm: readonly number[]): PackedBundle {
-  const n = diametersMm.length;
-  if (n < SHAKE_FROM) return packCircles(diametersMm);
-  const squares = (list: readonly number[]): number => list.reduce((sum, d) => sum + d * d, 0);
-  const grown = Math.sqrt(squares(diametersMm) / squares(like.circles.map((circle) => circle.diameterMm)));
-  const start = like.circles.map((circle, i): Circle => ({
-    x: circle.xMm * grown,
-    y: circle.yMm * grown,
-    r: (diametersMm[i] ?? circle.diameterMm) / 2,
-  }));
-  const rounds = Math.max(
-    REPACK_ROUNDS_LEAST,
-    Math.min(REPACK_ROUNDS_MOST, Math.floor((2 * REPACK_ROUNDS_TIMES_PAIRS) / (n * (n - 1)))),
-  );
-  const first = legal(relaxed(start, (grown * like.diameterMm) / 2, rounds));
-  return inOrder(settled(first, shakesFor(n, REPACK_TIMES_PAIRS), [0]), (at) => at);
 }

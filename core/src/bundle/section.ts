@@ -1,5 +1,5 @@
 import { bundleDiameterMm, bundleWithBodiesMm } from './bundle.ts';
-import { frontChain, packCircles, repackCircles, type PackedBundle } from './pack.ts';
+import { frontChain, packCircles, type PackedBundle, type PackedCircle } from './pack.ts';
 
 /** Up to this many circles a bundle is packed; a thicker one is estimated and drawn by a front chain. */
 const PACKED_UP_TO = 130;
@@ -32,9 +32,42 @@ function sectionsOf(wiresMm: readonly number[]): Sections {
   return sections;
 }
 
+/** Packings of circles from the largest down, by their diameters: many sections are of the same ones. */
+const packings = new Map<string, PackedBundle>();
+const PACKINGS = 400;
+
+function packedFrom(sortedMm: readonly number[]): PackedBundle {
+  const key = sortedMm.join(' ');
+  return put(packings, key, packings.get(key) ?? packCircles(sortedMm), PACKINGS);
+}
+
 /**
- * A cross-section of a bundle: its wires packed, with bodies in the place of some of them. Every section of one bundle
- * starts from the same packing of its wires, so that neighbouring sections look alike. Asked again with the same list
+ * Circles packed, each of several equal ones as near as may be to where it lies in another packing: so that sections of
+ * one bundle look alike.
+ */
+function packedLike(like: PackedBundle, diametersMm: readonly number[]): PackedBundle {
+  const order = diametersMm.map((mm, index) => ({ mm, index })).sort((a, b) => b.mm - a.mm || a.index - b.index);
+  const packed = packedFrom(order.map(({ mm }) => mm));
+  const circles: PackedCircle[] = [];
+  const free = new Set(packed.circles);
+  for (const { mm, index } of order) {
+    const was = like.circles[index];
+    let nearest: { readonly circle: PackedCircle; readonly away: number } | undefined;
+    for (const circle of free) {
+      if (circle.diameterMm !== mm) continue;
+      const away = was ? Math.hypot(circle.xMm - was.xMm, circle.yMm - was.yMm) : 0;
+      if (!nearest || away < nearest.away) nearest = { circle, away };
+    }
+    if (!nearest) continue;
+    free.delete(nearest.circle);
+    circles[index] = nearest.circle;
+  }
+  return { circles, diameterMm: packed.diameterMm };
+}
+
+/**
+ * A cross-section of a bundle: its wires packed, with bodies in the place of some of them. Every section is packed
+ * in full, which no start from another one makes up for. Asked again with the same list
  * of wires it answers at once.
  * @param wiresMm jackets of all wires
  * @param bodiesMm by the wire's index, the diameter of the body that stands in its place
@@ -51,7 +84,7 @@ export function bundleSection(wiresMm: readonly number[], bodiesMm: ReadonlyMap<
   if (parts.length > PACKED_UP_TO)
     return put(sections, key, { ...frontChain(parts), diameterMm: bundleDiameterMm(parts) }, SECTIONS);
   if (bodiesMm.size === 0) return put(sections, key, packCircles(wiresMm), SECTIONS);
-  return put(sections, key, repackCircles(bundleSection(wiresMm, new Map()), parts), SECTIONS);
+  return put(sections, key, packedLike(bundleSection(wiresMm, new Map()), parts), SECTIONS);
 }
 
 /**

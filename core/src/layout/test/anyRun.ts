@@ -6,7 +6,7 @@ import { randomRun, seeded } from './randomRun.ts';
 /** What makes a run awkward. Each run has one of them for certain, and others by chance. */
 const SORTS = ['pairs', 'pins', 'sliding', 'keptOut', 'unequal', 'earlier', 'leads', 'long', 'confined'] as const;
 type Sort = (typeof SORTS)[number];
-export const sortOf = (seed: number): Sort => SORTS[seed % SORTS.length] ?? 'pairs';
+const sortOf = (seed: number): Sort => SORTS[seed % SORTS.length] ?? 'pairs';
 
 /** A run of any sort with up to so many findings: pairs, pins, rows that slide, keep-outs on both sides, unequal bodies, covers, leads. */
 export function anyRun(seed: number, most = 4): RunToLayOut {
