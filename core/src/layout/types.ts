@@ -92,6 +92,8 @@ export interface RunToLayOut {
   readonly keepOuts: readonly KeepOut[];
   readonly items: readonly LayoutItem[];
   readonly pins: readonly Pin[];
+  /** How far the faces of one wire of a pair may lie beyond the other's, tried besides the usual shifts, mm. */
+  readonly shiftsMm?: readonly number[] | undefined;
   /** Places that are kept as they are when there is a legal one for every splice. */
   readonly found?: readonly Pin[] | undefined;
   readonly betweenBodiesMm: number;

@@ -204,7 +204,7 @@ function builtWith(run: RunToLayOut, gapMm: number, buildFor: BuildFor): Built {
       units.push({ modes: [halves] });
       continue;
     }
-    const two = pairModes(mine.two ?? mine.as ?? [], theirs.two ?? theirs.as ?? [], gapMm);
+    const two = pairModes(mine.two ?? mine.as ?? [], theirs.two ?? theirs.as ?? [], gapMm, run.shiftsMm);
     const one =
       mine.as?.length === 1 && theirs.as?.length === 1
         ? [

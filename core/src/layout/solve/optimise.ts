@@ -1,4 +1,4 @@
-import { firstDifference, LEVELS, type Level } from '../objective.ts';
+import type { Level } from '../objective.ts';
 import type { RunToLayOut } from '../types.ts';
 import { buildProblem } from './build.ts';
 import { insertedBoundByPrices } from './bounds/prices.ts';
@@ -6,7 +6,7 @@ import { clustersOf } from './clusters.ts';
 import { drawnTogether } from './drawnTogether.ts';
 import { leastWithEase } from './ease.ts';
 import type { Found } from './found.ts';
-import { meets, QUICK, settle, type Effort, type LaidOut } from './laidOut.ts';
+import { QUICK, settle, type Effort, type LaidOut } from './laidOut.ts';
 import { leastInserted, type Inserted } from './inserted.ts';
 import { layInOneRow } from './row/longSearch.ts';
 import { reachOf, TOUCH_MM, type Placed, type Problem } from './problem.ts';
@@ -14,6 +14,7 @@ import { polished } from './polish.ts';
 import { inThisOrder, nearTheLoss, type Following } from './orders.ts';
 import { LayoutSoFar } from './standing.ts';
 import { Steps } from './steps.ts';
+import { withPairs } from './withPairs.ts';
 import { shortestSpan } from './span.ts';
 import { PIECES_AT_FULL_BEAM, Sweeps } from './sweeps.ts';
 
@@ -74,18 +75,16 @@ class Search {
     let best: Inserted | undefined;
     let boundMm = Infinity;
     let complete = span.complete;
+    const toMm = (fromMm: number): number => fromMm + span.lengthMm;
     const stretches = [
-      ...span.startsMm.map((fromMm) => ({ fromMm, slide: undefined })),
-      ...span.slides.map((slide) => ({ fromMm: slide.fromMm, slide })),
+      ...span.startsMm.map((fromMm) => ({ fromMm, toMm: toMm(fromMm), byMm: TOUCH_MM })),
+      ...span.slides.map((slide) => ({ fromMm: slide.fromMm, toMm: toMm(slide.toMm), slide, byMm: TOUCH_MM })),
+      ...span.startsMm.map((fromMm) => ({ fromMm, toMm: toMm(fromMm), byMm: AS_SHORT_MM })),
     ];
-    for (const { fromMm, slide } of stretches) {
+    for (const stretch of stretches) {
       if (best && !this.standing.goesOn()) break;
-      const inStretch = {
-        ...limits,
-        slide,
-        fromMm: fromMm - (slide ? TOUCH_MM : AS_SHORT_MM),
-        toMm: (slide?.toMm ?? fromMm) + span.lengthMm + (slide ? TOUCH_MM : AS_SHORT_MM),
-      };
+      const { byMm, ...at } = stretch;
+      const inStretch = { ...limits, ...at, fromMm: at.fromMm - byMm, toMm: at.toMm + byMm };
       const made =
         following === found.steps
           ? leastWithEase(
@@ -93,7 +92,7 @@ class Search {
               inStretch,
               Math.round(
                 (this.standing.effort.parts * Math.min(1, (PIECES_IN_ALL_PARTS / this.standing.pieces) ** 10)) /
-                  stretches.length,
+                  (span.startsMm.length + span.slides.length),
               ),
               this.standing.goesOn,
             )
@@ -101,7 +100,9 @@ class Search {
       if (!made) continue;
       boundMm = Math.min(boundMm, made.boundMm);
       complete = complete && made.complete;
-      if (!best || made.costMm < best.costMm - TOUCH_MM) best = made;
+      // A hair more is taken only where it gains more than a hair.
+      const gainsMm = byMm > TOUCH_MM ? INSERTED_GRACE_MM : TOUCH_MM;
+      if (!best || made.costMm < best.costMm - gainsMm) best = made;
     }
     return best
       ? { placed: best.placed, spanProven: span.complete, insertedMm: complete ? boundMm : 0 }
@@ -241,30 +242,10 @@ class Search {
  * is proven; beyond that, it comes with bounds.
  */
 export function optimise(run: RunToLayOut, effort: Effort = QUICK): LaidOut {
-  const found = new Search(new LayoutSoFar(run, effort, buildProblem(run, 0))).solve();
-  const isPaired = run.items.some((item) => item.pairFindingId !== undefined);
-  return isPaired ? heldAgainstFree(run, found, effort) : found;
-}
-
-/**
- * Pairs are searched with a few shifts only, which proves nothing. What the same run can reach without its pairs being
- * alike holds for it, too: as long as both are equally good by the same levels, and by the bounds from there on.
- */
-function heldAgainstFree(run: RunToLayOut, found: LaidOut, effort: Effort): LaidOut {
-  const free = { ...run, found: undefined, items: run.items.map((item) => ({ ...item, pairFindingId: undefined })) };
-  const standing = new LayoutSoFar(free, { ...effort, onBetter: undefined }, buildProblem(free, 0));
-  const counted = standing.boundOf(found.objective);
-  const loose = new Search(standing).solve();
-  const differs = firstDifference(found.objective, loose.objective);
-  const bound = { ...counted };
-  let open: Level | undefined;
-  for (const level of LEVELS) {
-    const isAlike = differs === undefined || LEVELS.indexOf(level) <= LEVELS.indexOf(differs);
-    if (isAlike) bound[level] = loose.bound[level];
-    if (meets(level, found.objective[level], bound[level])) bound[level] = found.objective[level];
-    else open ??= level;
-  }
-  return { ...found, bound, open };
+  const solve = (standing: LayoutSoFar): LaidOut => new Search(standing).solve();
+  return run.items.some(({ pairFindingId }) => pairFindingId !== undefined)
+    ? withPairs(run, effort, solve)
+    : solve(new LayoutSoFar(run, effort, buildProblem(run, 0)));
 }
 
 /**

@@ -1,0 +1,111 @@
+import { placesOf } from '../move.ts';
+import { compareLayouts, firstDifference, LEVELS, measure, type Level } from '../objective.ts';
+import { itemsAt, legalPlaces, PLACE_GRACE_MM, windowsOf } from '../place.ts';
+import type { Pin, PlacedItem, RunToLayOut } from '../types.ts';
+import { buildProblem } from './build.ts';
+import { meets, type Effort, type LaidOut } from './laidOut.ts';
+import { LayoutSoFar } from './standing.ts';
+
+type Solve = (standing: LayoutSoFar) => LaidOut;
+/** Two wires of a pair with two splices each, as they lie. */
+type PairOf = readonly [PlacedItem, PlacedItem];
+
+/** The pairs of a run that are made with two splices each. */
+function pairsIn(run: RunToLayOut, items: readonly PlacedItem[]): PairOf[] {
+  const placed = new Map(items.map((item) => [item.findingId, item]));
+  return run.items.flatMap(({ findingId, pairFindingId = '' }): PairOf[] => {
+    const [one, other] = [placed.get(findingId), placed.get(pairFindingId)];
+    return one && other && findingId < pairFindingId && one.splices.length === 2 && other.splices.length === 2
+      ? [[one, other]]
+      : [];
+  });
+}
+
+/** How far the wires of pairs lie beyond each other on each side, and in the middle of both. */
+const shiftsOf = (pairs: readonly PairOf[]): number[] =>
+  pairs
+    .flatMap(([one, other]) => [other.x1Mm - one.x1Mm, other.x2Mm - one.x2Mm])
+    .flatMap((mm, at, all) => (at % 2 === 0 ? [mm, (mm + (all[at + 1] ?? mm)) / 2] : [mm]))
+    .flatMap((mm) => [mm, -mm]);
+
+/** Ways to make two wires equally long: one of the four splices gives way. */
+const GIVES_WAY = [
+  { wire: 0, side: 'left' },
+  { wire: 0, side: 'right' },
+  { wire: 1, side: 'left' },
+  { wire: 1, side: 'right' },
+] as const;
+
+/** Pairs held where they lie, but for one splice of each that is moved until both wires are equally long. */
+function heldAlike(pairs: readonly PairOf[], { wire, side }: (typeof GIVES_WAY)[number]): Pin[] {
+  return pairs.flatMap((pair) => {
+    const moreMm = (pair[0].insertMm ?? 0) - (pair[1].insertMm ?? 0);
+    // The longer one gets shorter, or the shorter one longer.
+    const byMm = moreMm * (wire === 0 ? -1 : 1) * (side === 'right' ? 1 : -1);
+    return placesOf(pair).map((pin) =>
+      pin.findingId === pair[wire].findingId && pin.side === side ? { ...pin, centreMm: pin.centreMm + byMm } : pin,
+    );
+  });
+}
+
+/** Around what is held nothing is proven: a brief search does. */
+const BRIEFLY = { beam: 200, turns: 2, parts: 8, onBetter: undefined };
+
+/** Whether a splice may lie where it is held: on its wire, in no keep-out, and where it is pinned. */
+function mayLie(run: RunToLayOut, { findingId, side, centreMm }: Pin): boolean {
+  const item = run.items.find((one) => one.findingId === findingId);
+  const wish = item && windowsOf(item).get(side);
+  const pin = run.pins.find((one) => one.findingId === findingId && one.side === side);
+  return pin
+    ? Math.abs(pin.centreMm - centreMm) < PLACE_GRACE_MM
+    : wish !== undefined &&
+        legalPlaces(run, wish).some((room) => centreMm >= room.fromMm - 1e-6 && centreMm <= room.toMm + 1e-6);
+}
+
+/** The best layout with the pairs of another one held where they lie there, made alike: the rest is searched. */
+function aroundHeld(run: RunToLayOut, free: RunToLayOut, from: LaidOut, effort: Effort, solve: Solve): LaidOut[] {
+  const pairs = pairsIn(run, from.items);
+  if (pairs.length === 0 || from.objective.over > 1) return [];
+  const goesOn = effort.goesOn ?? ((): boolean => true);
+  return GIVES_WAY.flatMap((way): LaidOut[] => {
+    const own = heldAlike(pairs, way);
+    if (!goesOn() || !own.every((pin) => mayLie(run, pin))) return [];
+    const isHeld = (pin: Pin): boolean => own.some((one) => one.findingId === pin.findingId && one.side === pin.side);
+    const held = { ...free, pins: [...run.pins.filter((pin) => !isHeld(pin)), ...own] };
+    const laid = solve(new LayoutSoFar(held, { ...effort, ...BRIEFLY }, buildProblem(held, 0)));
+    const items = itemsAt(run, placesOf(laid.items));
+    return items ? [{ ...laid, items, objective: measure(run, items), open: 'over' }] : [];
+  });
+}
+
+/**
+ * Pairs are searched with a few shifts only, which proves nothing. The same run without its pairs being alike shows
+ * where else they could lie, and what it reaches holds for the pairs, too: as long as both are equally good by the same
+ * levels, and by the bounds from there on.
+ */
+export function withPairs(run: RunToLayOut, effort: Effort, solve: Solve): LaidOut {
+  const searched = (of: RunToLayOut): LaidOut => solve(new LayoutSoFar(of, effort, buildProblem(of, 0)));
+  const first = searched(run);
+  const free = { ...run, found: undefined, items: run.items.map((item) => ({ ...item, pairFindingId: undefined })) };
+  const standing = new LayoutSoFar(free, { ...effort, onBetter: undefined }, buildProblem(free, 0));
+  const loose = solve(standing);
+  const isOpen = compareLayouts(loose.objective, first.objective) < 0;
+  const others = isOpen
+    ? [
+        searched({ ...run, shiftsMm: shiftsOf(pairsIn(run, loose.items)) }),
+        ...aroundHeld(run, free, loose, effort, solve),
+      ]
+    : [];
+  const found = others.reduce((best, one) => (compareLayouts(one.objective, best.objective) < 0 ? one : best), first);
+  if (found !== first) effort.onBetter?.(found);
+  const differs = firstDifference(found.objective, loose.objective);
+  const bound = { ...standing.boundOf(found.objective) };
+  let open: Level | undefined;
+  for (const level of LEVELS) {
+    const isAlike = differs === undefined || LEVELS.indexOf(level) <= LEVELS.indexOf(differs);
+    if (isAlike) bound[level] = loose.bound[level];
+    if (meets(level, found.objective[level], bound[level])) bound[level] = found.objective[level];
+    else open ??= level;
+  }
+  return { ...found, bound, open };
+}
