@@ -1,5 +1,5 @@
-import { leastInserted, type Inserted, type InsertedLimits } from './inserted.ts';
-import { EASE_LEAST_MM, EASE_SHARE } from './pieceCost.ts';
+import { leastInserted, type Inserted } from './inserted.ts';
+import { EASE_LEAST_MM, EASE_SHARE, type InsertedLimits } from './pieceCost.ts';
 import { lastOf, TOUCH_MM, type Piece, type Placed, type Problem } from './problem.ts';
 import { Steps, type Eases } from './steps.ts';
 

@@ -1,6 +1,6 @@
-import { easeMm, type Window } from '../../sizing/index.ts';
+import { easeMm } from '../../sizing/index.ts';
 import { leastOf, lessOf, segmentAt, startOf, valueAt, type CostFunction, type Segment } from './cost.ts';
-import { AWAY, longOnes, NEAR_MM, wireCost, withPieceAtRight } from './pieceCost.ts';
+import { AWAY, longOnes, NEAR_MM, wireCost, withPieceAtRight, type InsertedLimits } from './pieceCost.ts';
 import { TOUCH_MM, type Piece, type Placed } from './problem.ts';
 import { bestAlone, type Following } from './orders.ts';
 import { leastSliding } from './slide.ts';
@@ -54,20 +54,6 @@ export interface Inserted {
   readonly complete: boolean;
   /** How far each wire counted as long where the bound was best, 0 to 1. */
   readonly mixture: readonly number[];
-}
-
-export interface InsertedLimits {
-  readonly gapMm: number;
-  readonly fromMm: number;
-  readonly toMm: number;
-  readonly bodiesAtMost: number;
-  readonly diameterAtMost: number;
-  /** Whether bodies of one piece may overlap: those of a pair side by side. */
-  readonly sideBySide: boolean;
-  /** Keys kept in one layer. */
-  readonly beam: number;
-  /** Only rows without any play, as long as the stretch, which begins somewhere in here. */
-  readonly slide?: Window | undefined;
 }
 
 /** What is known of a problem from one with more room. */

@@ -1,3 +1,4 @@
+import type { Window } from '../../sizing/index.ts';
 import { extended, lessOf, type CostFunction } from './cost.ts';
 import type { Piece, Placed } from './problem.ts';
 
@@ -41,6 +42,18 @@ export interface CostLimits {
   readonly gapMm: number;
   readonly fromMm: number;
   readonly toMm: number;
+}
+
+/** What layouts with little inserted wire keep to. */
+export interface InsertedLimits extends CostLimits {
+  readonly bodiesAtMost: number;
+  readonly diameterAtMost: number;
+  /** Whether bodies of one piece may overlap: those of a pair side by side. */
+  readonly sideBySide: boolean;
+  /** Keys kept in one layer. */
+  readonly beam: number;
+  /** Only rows without any play, as long as the stretch, which begins somewhere in here. */
+  readonly slide?: Window | undefined;
 }
 
 /** The cost with one more piece at the right of all others, in whichever of its rooms. */

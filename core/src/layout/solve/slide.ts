@@ -1,7 +1,6 @@
 import type { Window } from '../../sizing/index.ts';
-import type { InsertedLimits } from './inserted.ts';
 import type { Following } from './orders.ts';
-import { AWAY, NEAR_MM, wireCost } from './pieceCost.ts';
+import { AWAY, NEAR_MM, wireCost, type InsertedLimits } from './pieceCost.ts';
 import { TOUCH_MM, type Piece, type Placed } from './problem.ts';
 import { keyAfter } from './steps.ts';
 
