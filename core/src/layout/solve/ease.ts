@@ -92,14 +92,16 @@ function uncertain(problem: Problem, placed: readonly Placed[]): Placed | undefi
  * The least inserted wire, ease and all: where the bound is not met, the room of an end whose wire may be long and may
  * be short is parted, and both parts are searched, the one that promises less first.
  * @param tries parts that are searched at most
+ * @param knownMm what a layout needs that is known already: a bound near it is enough
  */
 export function leastWithEase(
   problem: Problem,
   limits: InsertedLimits,
   tries: number,
   goesOn: () => boolean,
+  knownMm = Infinity,
 ): Inserted | undefined {
-  const root = leastInserted(new Steps(problem, certainOf(problem)), limits);
+  const root = leastInserted(new Steps(problem, certainOf(problem)), limits, undefined, knownMm - GRACE_MM);
   if (!root?.complete) return root;
   let best = root;
   const open: Part[] = [{ problem, found: root }];
@@ -107,7 +109,7 @@ export function leastWithEase(
   for (let left = tries; open.length > 0;) {
     open.sort((a, b) => b.found.boundMm - a.found.boundMm);
     const part = open.at(-1);
-    if (!part || part.found.boundMm >= best.costMm - GRACE_MM || left <= 0 || !goesOn()) break;
+    if (!part || part.found.boundMm >= Math.min(knownMm, best.costMm) - GRACE_MM || left <= 0 || !goesOn()) break;
     open.pop();
     const one = uncertain(part.problem, part.found.placed);
     if (!one) {
@@ -129,7 +131,7 @@ export function leastWithEase(
           mixture: part.found.mixture,
           certain,
           tries: TRIES,
-          enoughMm: best.costMm - GRACE_MM,
+          enoughMm: Math.min(knownMm, best.costMm) - GRACE_MM,
         });
       if (!there || !found) continue;
       if (found.costMm < best.costMm) best = { ...found, boundMm: best.boundMm };

@@ -166,8 +166,14 @@ function solveOnce(
  * ease above 300 mm makes long wires cost a hundredth more, which is settled by trying which wires are long; the bound
  * holds whatever they are.
  * @param from what was learned from a problem with more room
+ * @param enoughMm a bound that is enough
  */
-export function leastInserted(following: Following, limits: InsertedLimits, from?: KnownBefore): Inserted | undefined {
+export function leastInserted(
+  following: Following,
+  limits: InsertedLimits,
+  from?: KnownBefore,
+  enoughMm = from?.enoughMm ?? Infinity,
+): Inserted | undefined {
   const { wires } = following.problem;
   const weight = from ? KNOWN_WEIGHT : 0;
   // How often each wire was long in the answers so far: the mixture is what the bound is best at.
@@ -186,7 +192,7 @@ export function leastInserted(following: Following, limits: InsertedLimits, from
       !best || costMm < best.costMm
         ? { placed: found.placed, costMm, boundMm, complete: found.complete, mixture }
         : { ...best, boundMm, mixture };
-    if (best.costMm <= boundMm + 1e-6 || boundMm >= (from?.enoughMm ?? Infinity)) break;
+    if (best.costMm <= boundMm + 1e-6 || boundMm >= enoughMm) break;
     const now = longOnes(found.placed, wires);
     if (!from && turn === 0 && now.every((is) => is === 0)) break;
     now.forEach((is, wire) => {

@@ -95,8 +95,9 @@ class Search {
                   (span.startsMm.length + span.slides.length),
               ),
               this.standing.goesOn,
+              best?.costMm,
             )
-          : leastInserted(following, inStretch);
+          : leastInserted(following, inStretch, undefined, best && best.costMm - INSERTED_GRACE_MM);
       if (!made) continue;
       boundMm = Math.min(boundMm, made.boundMm);
       complete = complete && made.complete;
