@@ -35,7 +35,7 @@ const SLEEVES = GENERIC_PARTS.filter((part): part is SleevePart => part.kind ===
 const overlapMm = (a: Stretch, b: Stretch): number =>
   Math.max(0, Math.min(a.toMm, b.toMm) - Math.max(a.fromMm, b.fromMm));
 
-/** The place for a tie nearest to a wished one that lies on no body and in no stretch that bends; none within reach. */
+/** The place for a tie nearest to a wished one that lies on no body or connector and where nothing bends; none within reach. */
 function tieNear(wishMm: number, barred: readonly Stretch[], reachMm: number): number | undefined {
   const near = barred.filter((bar) => bar.fromMm <= wishMm + reachMm && bar.toMm >= wishMm - reachMm);
   const free = (mm: number): boolean => near.every((bar) => mm <= bar.fromMm || mm >= bar.toMm);
@@ -47,13 +47,14 @@ function tieNear(wishMm: number, barred: readonly Stretch[], reachMm: number): n
 
 /**
  * What closes a run: conduit from the thickest place, tape length summed along the profile, ties clear of bodies and of
- * what bends, and the least bend radius, 4 × the bundle where it is fixed and 10 × where it moves.
+ * what bends and of connectors, and the least bend radius, 4 × the bundle where it is fixed and 10 × where it moves.
  */
 export function closingOf(
   run: Run,
   profile: readonly ProfileStretch[],
   opened: Stretch | undefined,
   bodies: readonly Stretch[],
+  connectors: readonly Stretch[] = [],
 ): Closing {
   const peakMm = Math.max(0, ...profile.map((stretch) => stretch.diameterMm));
   const inOpened = opened ? profile.filter((stretch) => overlapMm(stretch, opened) > 0) : [];
@@ -61,6 +62,7 @@ export function closingOf(
   const barred = [
     ...bodies.map((body) => ({ fromMm: body.fromMm - TIE_FROM_BODY_MM, toMm: body.toMm + TIE_FROM_BODY_MM })),
     ...flexing,
+    ...connectors,
   ];
   const spans = opened ? Math.max(1, Math.ceil((opened.toMm - opened.fromMm) / TIE_EVERY_MM)) : 0;
   const wished = opened

@@ -270,6 +270,15 @@ describe('closing a run', () => {
       expect(tie <= 600 || tie >= 700).toBe(true);
     }
   });
+  it('ties on no connector, at whichever end of the run', () => {
+    const connectors = [
+      { fromMm: -Infinity, toMm: 40 },
+      { fromMm: 960, toMm: Infinity },
+    ];
+    const { ties } = closingOf(run, profile, { fromMm: 0, toMm: 1000 }, [], connectors);
+    expect([ties[0], ties.at(-1)]).toEqual([40, 960]);
+    expect(closingOf(run, profile, { fromMm: 0, toMm: 1000 }, []).ties[0]).toBe(0);
+  });
   it('bends no tighter than 4 bundles where it is fixed, 10 where it moves', () => {
     expect(closing.bends).toEqual([
       { name: 'fixed', radiusMm: 48, moves: false },

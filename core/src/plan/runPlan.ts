@@ -91,7 +91,13 @@ export function runPlanOf(
       ),
     ],
     pairs,
-    closing: closingOf(run, profile, opened, splices),
+    closing: closingOf(
+      run,
+      profile,
+      opened,
+      splices,
+      keep.filter(({ kind }) => kind === 'connector'),
+    ),
     reached: { objective: laid.objective, bound: laid.bound, open: laid.open },
   };
 }
