@@ -162,8 +162,11 @@ function circuitRow(
   return out.join('');
 }
 
-const svgOf = (wide: number, high: number, content: string): string =>
-  `<svg xmlns="http://www.w3.org/2000/svg" width="${wide.toFixed(3)}mm" height="${high.toFixed(3)}mm" viewBox="0 0 ${wide.toFixed(3)} ${high.toFixed(3)}">${content}</svg>`;
+function svgOf(wideMm: number, highMm: number, content: string): string {
+  const [wide, high] = [wideMm.toFixed(3), highMm.toFixed(3)];
+  const size = `width="${wide}mm" height="${high}mm" viewBox="0 0 ${wide} ${high}"`;
+  return `<svg xmlns="http://www.w3.org/2000/svg" ${size}>${content}</svg>`;
+}
 
 /** A part of the run at true size, as SVG with its size in mm: one unit of the drawing is one millimetre. */
 export const templateSvg = (of: TemplateOf, part: TemplatePart): string =>

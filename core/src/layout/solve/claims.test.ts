@@ -1,9 +1,10 @@
 import highsLoader, { type Highs } from 'highs';
 import { beforeAll, describe, expect, it, test } from 'vitest';
-import { measure } from '../objective.ts';
+import { compareLayouts, measure } from '../objective.ts';
 import { anyRun } from '../test/anyRun.ts';
-import { AnyLayout, refuted } from '../test/claims.ts';
-import { QUICK, THOROUGH } from './laidOut.ts';
+import { AnyLayout } from '../test/anyLayout.ts';
+import { refuted } from '../test/claims.ts';
+import { QUICK, THOROUGH, type LaidOut } from './laidOut.ts';
 import { optimise, quickLayout } from './optimise.ts';
 
 let highs: Highs;
@@ -47,6 +48,37 @@ describe('no layout is better than what is said to be the best there can be, lev
     });
     expect(wrong).toEqual([]);
   }, 900_000);
+});
+
+describe('what is shown before a search has ended', () => {
+  /** All that is heard of a search, the first answer first. */
+  const heardOf = (seed: number): LaidOut[] => {
+    const run = anyRun(seed);
+    const heard = [quickLayout(run)];
+    optimise(run, { ...QUICK, onBetter: (laid) => heard.push(laid) });
+    return heard;
+  };
+  it.each(LOTS.slice(0, 8))(
+    'of runs %i up to %i is bounded by nothing that a layout betters',
+    (from, to) => {
+      const wrong = seeds(from, to).flatMap((seed) =>
+        heardOf(seed).flatMap((laid) => {
+          const why = refuted(highs, anyRun(seed), laid);
+          return why === undefined ? [] : [`${seed}: ${why}`];
+        }),
+      );
+      expect(wrong).toEqual([]);
+    },
+    600_000,
+  );
+  it('is never worse than what was shown before', () => {
+    const worse = seeds(1, 200).filter((seed) =>
+      heardOf(seed)
+        .slice(1)
+        .some((laid, index, all) => compareLayouts(laid.objective, (all[index - 1] ?? laid).objective) > 0),
+    );
+    expect(worse).toEqual([]);
+  }, 600_000);
 });
 
 describe('the first answer and the last lie in no keep-out, and pairs get equal wires, wherever that can be', () => {

@@ -2,7 +2,7 @@ import highsLoader from 'highs';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { compareLayouts, measure, type Objective } from '../objective.ts';
 import { asItem, legalPlaces, wishes } from '../place.ts';
-import { layoutByProgramme } from '../test/oracle.ts';
+import { refuted } from '../test/claims.ts';
 import { randomRun } from '../test/randomRun.ts';
 import type { LayoutItem, PlacedItem, RunToLayOut } from '../types.ts';
 import { THOROUGH } from './laidOut.ts';
@@ -17,14 +17,12 @@ const seeds = (count: number): number[] => Array.from({ length: count }, (_, see
 
 /** The search held against a general solver, which knows nothing of it but where each body may lie alone. */
 function heldAgainstSolver(run: RunToLayOut): void {
-  const { objective } = optimise(run, THOROUGH);
-  const wanted = layoutByProgramme(highs, run);
-  expect(objective).toMatchObject({ over: wanted?.over, pairs: wanted?.pairs, splices: wanted?.splices });
-  if (wanted?.clearMm === undefined) return;
-  expect(objective.clearMm).toBeCloseTo(wanted.clearMm, 2);
-  expect(objective.openedMm).toBeCloseTo(wanted.openedMm ?? NaN, 1);
-  expect(objective.insertedMm).toBeCloseTo(wanted.insertedMm ?? NaN, 0);
-  expect(objective.near).toBe(wanted.near);
+  const laid = optimise(run, THOROUGH);
+  const { objective, bound } = laid;
+  const { over, pairs, splices } = objective;
+  // With bodies over each other the levels after the splices are bounds, and not reached for certain.
+  const said = over > 1 ? { ...bound, over, pairs, splices } : objective;
+  expect(refuted(highs, run, { ...laid, bound: said }, 120)).toBeUndefined();
 }
 
 describe('a layout of a few circuits is what a general solver finds, level by level', () => {

@@ -2,11 +2,17 @@ import { lyingSplices } from '../lying.ts';
 import { compareLayouts, firstDifference, LEVELS, measure, PEAK_GRACE, type Objective } from '../objective.ts';
 import type { PlacedItem, RunToLayOut } from '../types.ts';
 import { insertedBound, openedBound, runBounds, type RunBounds } from './bounds/bounds.ts';
-import type { Built } from './build.ts';
+import { buildProblem, type Built } from './build.ts';
 import { firstLayout, itemsOf } from './found.ts';
 import { settle, type Effort, type LaidOut } from './laidOut.ts';
-import type { Placed } from './problem.ts';
+import type { Placed, Problem } from './problem.ts';
 import { spliceBoundInOneLayer, type SpliceBound } from './bounds/spliceBound.ts';
+
+/** A run of which each wire of a pair is laid out for itself. */
+const withoutPairs = (run: RunToLayOut): RunToLayOut =>
+  run.items.some(({ pairFindingId }) => pairFindingId !== undefined)
+    ? { ...run, found: undefined, items: run.items.map((item) => ({ ...item, pairFindingId: undefined })) }
+    : run;
 
 /**
  * How a search stands: the best layout so far with its bounds, whether all was proven until now, and whether anybody
@@ -29,6 +35,9 @@ export class LayoutSoFar {
 
   /** Fewest splices in one layer, where one layer may do. */
   readonly inOneLayer: SpliceBound | undefined;
+  /** The run without its pairs being alike: what it cannot better, they cannot. Pairs are searched by few shifts only. */
+  readonly unpaired: RunToLayOut;
+  private readonly counted: Problem;
 
   constructor(
     readonly run: RunToLayOut,
@@ -37,9 +46,11 @@ export class LayoutSoFar {
   ) {
     const items = firstLayout(run);
     const objective = measure(run, items);
-    this.limits = runBounds(built.problem, run.keepOuts, run.betweenBodiesMm, false);
-    this.widestMm = runBounds(built.problem, run.keepOuts, run.betweenBodiesMm, true).clearMm;
-    this.inOneLayer = this.limits.over === 1 ? spliceBoundInOneLayer(built.problem, run.keepOuts) : undefined;
+    this.unpaired = withoutPairs(run);
+    this.counted = this.unpaired === run ? built.problem : buildProblem(this.unpaired, 0).problem;
+    this.limits = runBounds(this.counted, run.keepOuts, run.betweenBodiesMm, false);
+    this.widestMm = runBounds(this.counted, run.keepOuts, run.betweenBodiesMm, true).clearMm;
+    this.inOneLayer = this.limits.over === 1 ? spliceBoundInOneLayer(this.counted, run.keepOuts) : undefined;
     this.best = { items, objective, bound: this.boundOf(objective), open: 'over' };
     this.leastPeakMm = objective.peakMm;
     this.mostOver = objective.barred > 0 ? Math.max(1, run.items.length + lyingSplices(run).length) : objective.over;
@@ -59,7 +70,7 @@ export class LayoutSoFar {
       fewest ? this.widestMm : this.limits.clearMm,
       reached.over === 1 && reached.splices <= (this.inOneLayer?.splices ?? 0) ? this.widestInOneLayerMm : Infinity,
     );
-    const { problem } = this.built;
+    const { counted: problem } = this;
     return {
       barred: 0,
       over: Math.min(over, reached.over),

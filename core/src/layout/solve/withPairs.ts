@@ -21,12 +21,16 @@ function pairsIn(run: RunToLayOut, items: readonly PlacedItem[]): PairOf[] {
   });
 }
 
-/** How far the wires of pairs lie beyond each other on each side, and in the middle of both. */
+/**
+ * How far the wires of pairs lie beyond each other on each side, and in the middle of both; either way round, since a
+ * problem names them in an order of its own.
+ */
 const shiftsOf = (pairs: readonly PairOf[]): number[] =>
-  pairs
-    .flatMap(([one, other]) => [other.x1Mm - one.x1Mm, other.x2Mm - one.x2Mm])
-    .flatMap((mm, at, all) => (at % 2 === 0 ? [mm, (mm + (all[at + 1] ?? mm)) / 2] : [mm]))
-    .flatMap((mm) => [mm, -mm]);
+  pairs.flatMap(([one, other]) => {
+    const [left, right] = [other.x1Mm - one.x1Mm, other.x2Mm - one.x2Mm];
+    const middle = (left + right) / 2;
+    return [left, middle, right, -left, -middle, -right];
+  });
 
 /** Ways to make two wires equally long: one of the four splices gives way. */
 const GIVES_WAY = [
@@ -49,7 +53,7 @@ function heldAlike(pairs: readonly PairOf[], { wire, side }: (typeof GIVES_WAY)[
 }
 
 /** Around what is held nothing is proven: a brief search does. */
-const BRIEFLY = { beam: 200, turns: 2, parts: 8, onBetter: undefined };
+const BRIEFLY = { beam: 200, turns: 2, parts: 8 };
 
 /** Whether a splice may lie where it is held: on its wire, in no keep-out, and where it is pinned. */
 function mayLie(run: RunToLayOut, { findingId, side, centreMm }: Pin): boolean {
@@ -84,22 +88,25 @@ function aroundHeld(run: RunToLayOut, free: RunToLayOut, from: LaidOut, effort: 
  * levels, and by the bounds from there on.
  */
 export function withPairs(run: RunToLayOut, effort: Effort, solve: Solve): LaidOut {
-  const searched = (of: RunToLayOut): LaidOut => solve(new LayoutSoFar(of, effort, buildProblem(of, 0)));
-  const first = searched(run);
-  const free = { ...run, found: undefined, items: run.items.map((item) => ({ ...item, pairFindingId: undefined })) };
-  const standing = new LayoutSoFar(free, { ...effort, onBetter: undefined }, buildProblem(free, 0));
-  const loose = solve(standing);
+  const own = new LayoutSoFar(run, effort, buildProblem(run, 0));
+  const first = solve(own);
+  const { unpaired: free } = own;
+  const quietly = { ...effort, onBetter: undefined };
+  const loose = solve(new LayoutSoFar(free, quietly, buildProblem(free, 0)));
+  const others = (): LaidOut[] => {
+    const shifted = { ...run, shiftsMm: shiftsOf(pairsIn(run, loose.items)) };
+    return [
+      solve(new LayoutSoFar(shifted, quietly, buildProblem(shifted, 0))),
+      ...aroundHeld(run, free, loose, quietly, solve),
+    ];
+  };
   const isOpen = compareLayouts(loose.objective, first.objective) < 0;
-  const others = isOpen
-    ? [
-        searched({ ...run, shiftsMm: shiftsOf(pairsIn(run, loose.items)) }),
-        ...aroundHeld(run, free, loose, effort, solve),
-      ]
-    : [];
-  const found = others.reduce((best, one) => (compareLayouts(one.objective, best.objective) < 0 ? one : best), first);
-  if (found !== first) effort.onBetter?.(found);
+  const found = (isOpen ? others() : []).reduce(
+    (best, one) => (compareLayouts(one.objective, best.objective) < 0 ? one : best),
+    first,
+  );
   const differs = firstDifference(found.objective, loose.objective);
-  const bound = { ...standing.boundOf(found.objective) };
+  const bound = { ...own.boundOf(found.objective) };
   let open: Level | undefined;
   for (const level of LEVELS) {
     const isAlike = differs === undefined || LEVELS.indexOf(level) <= LEVELS.indexOf(differs);
@@ -107,5 +114,7 @@ export function withPairs(run: RunToLayOut, effort: Effort, solve: Solve): LaidO
     if (meets(level, found.objective[level], bound[level])) bound[level] = found.objective[level];
     else open ??= level;
   }
-  return { ...found, bound, open };
+  const told = { ...found, bound, open };
+  if (found !== first) effort.onBetter?.(told);
+  return told;
 }

@@ -172,7 +172,7 @@ export function layInOneRow(standing: LayoutSoFar): boolean {
     standing.widestInOneLayerMm =
       reachedMm < mostMm - 0.01
         ? gapBoundByParts(
-            (gapMm) => buildProblem(standing.run, gapMm, IN_ONE_LAYER).problem,
+            (gapMm) => buildProblem(standing.unpaired, gapMm, IN_ONE_LAYER).problem,
             inOneLayer,
             reachedMm,
             mostMm,
