@@ -18,8 +18,11 @@ export type {
   RunToLayOut,
   SpliceSide,
 } from './types.ts';
-export { compareLayouts, firstDifference, LEVELS, measure } from './objective.ts';
-export type { Level, Objective } from './objective.ts';
+export { measure } from './objective.ts';
+export { compareLayouts, firstDifference, levelsOf } from './levels.ts';
+export type { Level, Objective } from './levels.ts';
+export { apartOf, EVEN_APART_MM, kindOf, LAYOUT_KINDS, TWO_AT_MOST_TIMES } from './kinds.ts';
+export type { LayoutKind } from './kinds.ts';
 export { cutOf, itemAt, legalPlaces, openedFor, PLACE_GRACE_MM, windowsOf } from './place.ts';
 export { movedSplice, placesOf } from './move.ts';
 export type { Moved } from './move.ts';

@@ -1,51 +1,13 @@
 import { bundleWithBodiesMm } from '../bundle/index.ts';
 import type { KeepOut } from '../harness/index.ts';
+import { apartOf } from './kinds.ts';
+import { type Objective } from './levels.ts';
 import { sectionsOf, thickLying, thickSplice, type Thick } from './lying.ts';
 import { EQUAL_MM } from './pairs.ts';
 import { openedFor } from './place.ts';
 import { bundleWith, type BodyOn } from './profile.ts';
 import type { BundleWire, PlacedItem, PlacedSplice, RunToLayOut } from './types.ts';
 
-/** What a layout reaches, in the strict order in which layouts are compared. */
-export interface Objective {
-  /**
-   * What must not be: bodies that reach into a keep-out although nobody pinned them there, and pairs whose two inserts
-   * are not equally long. None, unless a wire leaves no other place, or pins no equal length.
-   */
-  readonly barred: number;
-  /** Most bodies over one cross-section, and pairs of bodies that overlap. */
-  readonly over: number;
-  readonly pairs: number;
-  readonly splices: number;
-  /** Smallest clear distance between neighbouring bodies that do not overlap, counted up to the wanted one; mm. */
-  readonly clearMm: number;
-  readonly peakMm: number;
-  /** From the leftmost to the rightmost edge of all bodies and lost stretches; mm. */
-  readonly openedMm: number;
-  readonly insertedMm: number;
-  /** Bodies with less room at a connector than is preferred. */
-  readonly near: number;
-}
-
-/** Levels in their order. */
-export const LEVELS = [
-  'barred',
-  'over',
-  'pairs',
-  'splices',
-  'clearMm',
-  'peakMm',
-  'openedMm',
-  'insertedMm',
-  'near',
-] as const satisfies readonly (keyof Objective)[];
-export type Level = (typeof LEVELS)[number];
-
-/** Differences that count as none: hundredths of a millimetre, and a hundredth of the diameter. */
-const LENGTH_GRACE_MM = 0.01;
-const INSERTED_GRACE_MM = 0.05;
-/** Bundles whose diameters are within a hundredth are equally thick. */
-export const PEAK_GRACE = 0.01;
 const TOUCH_MM = 1e-6;
 
 /** The bundle's diameter for the objective: packed up to six wires, estimated above, as the rules of the shop say. */
@@ -91,8 +53,8 @@ function unequalPairs(run: RunToLayOut, items: readonly PlacedItem[]): number {
  * How crowded bodies lie. What was on the wires already counts beside what is new, never among itself: two old ones near
  * each other are nobody's fault.
  */
-function crowding(bodies: readonly Thick[], wantedMm: number): Pick<Objective, 'over' | 'pairs' | 'clearMm'> {
-  let [over, pairs, clearMm] = [0, 0, wantedMm];
+function crowding(bodies: readonly Thick[]): Pick<Objective, 'over' | 'pairs' | 'clearMm'> {
+  let [over, pairs, clearMm] = [0, 0, Infinity];
   let [farthestMm, farthestNewMm] = [-Infinity, -Infinity];
   for (const { at, here } of sectionsOf(bodies)) {
     const beside = here.filter((other) => other !== at && (at.isNew || other.isNew));
@@ -103,6 +65,20 @@ function crowding(bodies: readonly Thick[], wantedMm: number): Pick<Objective, '
     if (at.isNew) farthestNewMm = Math.max(farthestNewMm, at.toMm);
   }
   return { over, pairs, clearMm: Math.max(0, clearMm) };
+}
+
+/** How often a layout does what its kind does not allow: bodies too close, three over one place, two where they are too thick. */
+function againstItsKind(run: RunToLayOut, thick: readonly Thick[], crowded: ReturnType<typeof crowding>): number {
+  if (run.kind === 'even') return crowded.pairs + Number(crowded.clearMm < apartOf(run) - TOUCH_MM);
+  if (run.kind !== 'short') return 0;
+  return sectionsOf(thick).filter(({ here }) => {
+    const bodies = here.filter(({ isCover }) => !isCover);
+    return (
+      bodies.length > 1 &&
+      bodies.some(({ isNew }) => isNew) &&
+      (bodies.length > 2 || sectionDiameterMm(run.wires ?? [], here) > (run.twoAtMostMm ?? Infinity) + TOUCH_MM)
+    );
+  }).length;
 }
 
 /** The bundle's thickest place before anything is made, mm: with what is on its wires already. */
@@ -121,49 +97,25 @@ export function measure(run: RunToLayOut, items: readonly PlacedItem[]): Objecti
     sectionDiameterMm(wires, []),
     ...sectionsOf(thick).map(({ here }) => sectionDiameterMm(wires, here)),
   );
-  const { over, pairs, clearMm } = crowding(
-    thick.filter(({ isCover }) => !isCover),
-    run.betweenBodiesMm,
-  );
+  const crowded = crowding(thick.filter(({ isCover }) => !isCover));
   const opened = [...bodies, ...run.items.map(openedFor), ...(run.alsoOpened ?? [])];
   return {
     barred:
+      againstItsKind(run, thick, crowded) +
       unequalPairs(run, items) +
       bodies.filter(
         (body) =>
           !body.pinned &&
           run.keepOuts.some((keep) => body.fromMm < keep.toMm - TOUCH_MM && keep.fromMm + TOUCH_MM < body.toMm),
       ).length,
-    over,
-    pairs,
+    over: crowded.over,
+    pairs: crowded.pairs,
     splices: bodies.length,
-    clearMm,
+    clearMm: Math.min(run.betweenBodiesMm, crowded.clearMm),
     peakMm,
     openedMm:
       opened.length > 0 ? Math.max(...opened.map((one) => one.toMm)) - Math.min(...opened.map((one) => one.fromMm)) : 0,
     insertedMm: items.reduce((sum, item) => sum + (item.insertMm ?? 0), 0),
     near: bodies.filter((body) => isNear(body, run.keepOuts, run.preferFromConnectorMm - run.connectorClearMm)).length,
   };
-}
-
-/** Grace of a level between two values: less than it is no difference. */
-const graceOf = (level: Level, a: number, b: number): number =>
-  level === 'peakMm'
-    ? PEAK_GRACE * Math.min(a, b)
-    : level === 'insertedMm'
-      ? INSERTED_GRACE_MM
-      : level === 'clearMm' || level === 'openedMm'
-        ? LENGTH_GRACE_MM
-        : 0;
-
-/** The first level on which two layouts differ, or none. */
-export function firstDifference(a: Objective, b: Objective): Level | undefined {
-  return LEVELS.find((level) => Math.abs(a[level] - b[level]) > graceOf(level, a[level], b[level]));
-}
-
-/** Below 0 when the first is the better layout, by the strict order; 0 when they are equally good. */
-export function compareLayouts(a: Objective, b: Objective): number {
-  const level = firstDifference(a, b);
-  if (!level) return 0;
-  return level === 'clearMm' ? b[level] - a[level] : a[level] - b[level];
 }

@@ -4,8 +4,6 @@ import type { Run } from '../harness/index.ts';
 import {
   brokenPairRules,
   closingOf,
-  compareLayouts,
-  firstDifference,
   legalPlaces,
   measure,
   movedSplice,
@@ -20,7 +18,10 @@ import {
   type ProfileStretch,
   type RunToLayOut,
 } from './index.ts';
+import { compareLayouts, firstDifference, levelsOf } from './levels.ts';
 import { randomRun } from './test/randomRun.ts';
+
+const LEVELS = levelsOf({});
 
 /** A run of 1500 with connectors at both ends only, and two circuits cut near its middle. */
 function twoCircuits(more: Partial<LayoutItem> = {}): RunToLayOut {
@@ -186,12 +187,12 @@ describe('two layouts compared', () => {
       { ...base, ...better },
       { ...base, ...worse },
     ];
-    expect(firstDifference(a, b)).toBe(level);
-    expect(compareLayouts(a, b)).toBeLessThan(0);
-    expect(compareLayouts(b, a)).toBeGreaterThan(0);
+    expect(firstDifference(a, b, LEVELS)).toBe(level);
+    expect(compareLayouts(a, b, LEVELS)).toBeLessThan(0);
+    expect(compareLayouts(b, a, LEVELS)).toBeGreaterThan(0);
   });
   it('what nobody can measure is no difference', () =>
-    expect(compareLayouts(base, { ...base, openedMm: 300.005, insertedMm: 400.01 })).toBe(0));
+    expect(compareLayouts(base, { ...base, openedMm: 300.005, insertedMm: 400.01 }, LEVELS)).toBe(0));
   it('is measured by where bodies lie: side by side, apart, and what is opened', () => {
     const run = twoCircuits();
     const { items } = optimise(run);

@@ -2,6 +2,7 @@ import type { Stretch } from '../damage/index.ts';
 import type { KeepOut } from '../harness/index.ts';
 import type { LeadSite } from '../method/index.ts';
 import type { SizedJoint } from '../family/index.ts';
+import type { LayoutKind } from './kinds.ts';
 
 export type SpliceSide = 'only' | 'left' | 'right';
 
@@ -88,6 +89,12 @@ export interface LyingBody extends Stretch {
 }
 
 export interface RunToLayOut {
+  /** Which layout is wanted; Wide unless it is said. */
+  readonly kind?: LayoutKind | undefined;
+  /** Of an even layout: how far apart bodies have to lie, mm; 10 unless it is said. */
+  readonly apartMm?: number | undefined;
+  /** Of a short layout: how thick the bundle may become where two bodies lie over one place, mm. */
+  readonly twoAtMostMm?: number | undefined;
   readonly lengthMm: number;
   readonly keepOuts: readonly KeepOut[];
   readonly items: readonly LayoutItem[];

@@ -1,11 +1,11 @@
 import type { SizedJoint } from '../../family/index.ts';
-import { faceFromCentre, legalCentres, reachCostMm, type Reach } from '../../sizing/index.ts';
+import { faceFromCentre, legalCentres, reachCostMm, type Reach, type Window } from '../../sizing/index.ts';
 import type { Stretch } from '../../damage/index.ts';
 import { lyingSplices, overlap, tooThickAt } from '../lying.ts';
 import { restDiameterMm, sectionDiameterMm } from '../objective.ts';
 import { openedFor, wishes } from '../place.ts';
 import type { BodyOn } from '../profile.ts';
-import { spliceId, type LayoutItem, type RunToLayOut, type SpliceSide } from '../types.ts';
+import { spliceId, type LayoutItem, type LyingBody, type RunToLayOut, type SpliceSide } from '../types.ts';
 import { TOUCH_MM, type Mode, type Piece, type Problem, type Room, type Unit, type WireEnd } from './problem.ts';
 import { pairModes, halfPairMode } from './pairModes.ts';
 
@@ -219,13 +219,16 @@ function builtWith(run: RunToLayOut, gapMm: number, buildFor: BuildFor): Built {
       alone(mate, theirs);
     }
   }
-  const lying = buildFor.inOneLayer
-    ? []
-    : lyingSplices(run).map((one) => ({
-        fromMm: one.fromMm,
-        toMm: one.toMm,
-        spec: making.specs.push({ circuitId: one.circuitId, bodyMm: one.diameterMm }) - 1,
-      }));
+  const asBody = ({ fromMm, toMm, circuitId, diameterMm: bodyMm }: LyingBody): Window & { readonly spec: number } => ({
+    fromMm,
+    toMm,
+    spec: making.specs.push({ circuitId, bodyMm }) - 1,
+  });
+  const lying = buildFor.inOneLayer ? [] : lyingSplices(run).map(asBody);
+  const covers =
+    buildFor.inOneLayer || run.twoAtMostMm === undefined
+      ? []
+      : (run.lying ?? []).filter(({ kind }) => kind === 'cover').map(asBody);
   const known = new Map<string, number>();
   const lost = [...items.map(openedFor), ...(run.alsoOpened ?? [])];
   const problem: Problem = {
@@ -243,6 +246,7 @@ function builtWith(run: RunToLayOut, gapMm: number, buildFor: BuildFor): Built {
       return found;
     },
     lying,
+    covers,
     restMm: restDiameterMm(run),
   };
   return { problem, homeless, parted, isBlocked: false };

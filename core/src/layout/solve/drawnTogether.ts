@@ -1,8 +1,11 @@
 import type { Window } from '../../sizing/index.ts';
 import { lastOf, TOUCH_MM, type Placed } from './problem.ts';
-import type { Steps } from './steps.ts';
-import { sweep, type SweepLimits } from './sweep.ts';
+import type { Following } from './orders.ts';
+import type { SweepLimits } from './sweep/limits.ts';
+import { sweep } from './sweep/sweep.ts';
 
+/** Once sweeps are cut they prove nothing: so many times fewer are made. */
+const TRIES_WITHOUT_PROOF = 8;
 /** Stretches that differ by less are equally long, mm. */
 const GRACE_MM = 0.02;
 
@@ -26,57 +29,64 @@ interface Between {
  * the later one to the end of the earlier one: halved until nothing is left to gain.
  * @param reachedMm what some layout opens
  * @param tries sweeps at most
+ * @param enough a stretch that ends the search; and whether the steps are all there are, or no bound comes of them
  */
 export function drawnTogether(
-  steps: Steps,
+  steps: Following,
   limits: SweepLimits,
   lost: Window | undefined,
   reachedMm: number,
   tries: number,
   goesOn: () => boolean,
+  { enoughMm = -Infinity, isAll = true }: { readonly enoughMm?: number | undefined; readonly isAll?: boolean } = {},
 ): DrawnTogether {
   const { units } = steps.problem;
   const firsts = units.flatMap((unit) =>
     unit.modes.flatMap((mode) => mode.map((piece) => piece.rooms[0]?.fromMm ?? Infinity)),
   );
-  const latest = Math.min(
-    ...units.map((unit) => Math.max(...unit.modes.map((mode) => Math.min(...mode.map(lastOf))))),
-    lost?.fromMm ?? Infinity,
+  const earliest = Math.min(...firsts);
+  // Where all begin behind what is lost, the stretch begins with that.
+  const latest = Math.max(
+    earliest,
+    Math.min(
+      ...units.map((unit) => Math.max(...unit.modes.map((mode) => Math.min(...mode.map(lastOf))))),
+      lost?.fromMm ?? Infinity,
+    ),
   );
   let best = reachedMm;
   let placed: readonly Placed[] | undefined;
   let left = tries;
   const openedFrom = (endMm: number, startMm: number): number =>
     Math.max(endMm, lost?.toMm ?? -Infinity) - Math.min(startMm, lost?.fromMm ?? Infinity);
+  let certain = isAll;
   /** Earliest end of all when the first begins at a place or later; where that was cut, no end is known for certain. */
-  const endFrom = (startMm: number): { readonly endMm: number; readonly complete: boolean } => {
+  const endFrom = (startMm: number): number => {
     left -= 1;
     const result = sweep(steps, { ...limits, fromMm: startMm, earliestEnd: true });
-    if (!result.placed) return { endMm: result.complete ? Infinity : -Infinity, complete: result.complete };
+    if (certain && !result.complete) {
+      certain = false;
+      left = Math.ceil(left / TRIES_WITHOUT_PROOF);
+    }
+    if (!result.placed) return Infinity;
     const endMm = Math.max(...result.placed.map((one) => one.atMm + one.piece.lengthMm));
     const opened = openedFrom(endMm, Math.min(...result.placed.map((one) => one.atMm)));
     if (opened < best - TOUCH_MM) [best, placed] = [opened, result.placed];
-    return { endMm, complete: result.complete };
+    return endMm;
   };
-  const earliest = Math.min(...firsts);
-  if (!(latest >= earliest)) return { placed, boundMm: 0 };
-  const start = endFrom(earliest);
-  if (!start.complete) return { placed, boundMm: 0 };
-  const open: Between[] = [{ fromMm: earliest, toMm: latest, leastMm: openedFrom(start.endMm, latest) }];
+  const open: Between[] = [{ fromMm: earliest, toMm: latest, leastMm: openedFrom(endFrom(earliest), latest) }];
   for (;;) {
     open.sort((a, b) => b.leastMm - a.leastMm);
     const next = open.at(-1);
-    if (!next || next.leastMm >= best - GRACE_MM || left <= 0 || !goesOn()) break;
+    if (!next || next.leastMm >= best - GRACE_MM || best <= enoughMm || left <= 0 || !goesOn()) break;
     open.pop();
     const middle = next.toMm - next.fromMm < 2 * GRACE_MM ? next.toMm : (next.fromMm + next.toMm) / 2;
-    const there = endFrom(middle);
-    if (!there.complete) return { placed, boundMm: 0 };
+    const endMm = endFrom(middle);
     // Places before the middle: no earlier end than at their begin, and no later start than the middle.
     const before =
       next.leastMm + Math.min(next.toMm, lost?.fromMm ?? Infinity) - Math.min(middle, lost?.fromMm ?? Infinity);
     if (middle < next.toMm) open.push({ fromMm: next.fromMm, toMm: middle, leastMm: before });
-    if (there.endMm < Infinity && middle < next.toMm)
-      open.push({ fromMm: middle, toMm: next.toMm, leastMm: openedFrom(there.endMm, next.toMm) });
+    if (endMm < Infinity && middle < next.toMm)
+      open.push({ fromMm: middle, toMm: next.toMm, leastMm: openedFrom(endMm, next.toMm) });
   }
-  return { placed, boundMm: Math.min(best, ...open.map((one) => one.leastMm)) };
+  return { placed, boundMm: certain ? Math.min(best, ...open.map((one) => one.leastMm)) : 0 };
 }

@@ -3,7 +3,7 @@ import { stagger } from '../stagger.ts';
 import { spliceId, type LayoutItem, type PlacedItem, type RunToLayOut, type SpliceSide } from '../types.ts';
 import type { Placed, Problem } from './problem.ts';
 import type { Steps } from './steps.ts';
-import type { SweepResult } from './sweep.ts';
+import type { SweepResult } from './sweep/sweep.ts';
 
 const SIDES = ['only', 'left', 'right'] as const satisfies readonly SpliceSide[];
 

@@ -1,4 +1,4 @@
-import { LEVELS, PEAK_GRACE, type Level, type Objective } from '../objective.ts';
+import { isBefore, PEAK_GRACE, type Level, type Objective } from '../levels.ts';
 import type { PlacedItem } from '../types.ts';
 
 /** A run laid out, with what it reaches and how far that is proven. */
@@ -44,14 +44,15 @@ export const THOROUGH: Effort = { beam: 20_000, turns: 10, stirs: 400, starts: 1
 export const meets = (level: Level, reached: number, bound: number): boolean =>
   level === 'clearMm' ? reached >= bound - 0.01 : reached <= bound * (level === 'peakMm' ? 1 + PEAK_GRACE : 1) + 0.01;
 
-/** Up to the first open level all that is reached is the bound; a bound that is met proves its level, too. */
-export function settle(best: LaidOut, open: Level | undefined): LaidOut {
+/**
+ * Up to the first open level of an order all that is reached is the bound; a bound that is met proves its level, too.
+ */
+export function settle(best: LaidOut, open: Level | undefined, order: readonly Level[]): LaidOut {
   const bound = { ...best.bound };
-  for (const level of LEVELS) {
+  for (const level of order) {
     const met = meets(level, best.objective[level], bound[level]);
     if (level === open && !met) return { ...best, bound, open };
-    if (open !== undefined && LEVELS.indexOf(level) >= LEVELS.indexOf(open) && !met)
-      return { ...best, bound, open: level };
+    if (open !== undefined && !isBefore(order, level, open) && !met) return { ...best, bound, open: level };
     bound[level] = best.objective[level];
   }
   return { ...best, bound, open: undefined };

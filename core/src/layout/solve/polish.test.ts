@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { compareLayouts, firstDifference, LEVELS, measure } from '../objective.ts';
+import { compareLayouts, firstDifference, levelsOf } from '../levels.ts';
+import { measure } from '../objective.ts';
 import { stagger } from '../stagger.ts';
 import { randomRun } from '../test/randomRun.ts';
 import { itemsOf } from './found.ts';
@@ -8,6 +9,8 @@ import { QUICK } from './laidOut.ts';
 import { optimise } from './optimise.ts';
 import { polished } from './polish.ts';
 import type { Placed } from './problem.ts';
+
+const LEVELS = levelsOf({});
 
 describe('a layout with bodies over each other', () => {
   const seeds = Array.from({ length: 8 }, (_, index) => 100 + index);
@@ -31,7 +34,7 @@ describe('a layout with bodies over each other', () => {
       const after = polished(run, placed, () => true);
       const objective = measure(run, itemsOf(run, after));
       expect(before.over).toBeGreaterThan(1);
-      expect(compareLayouts(objective, before)).toBeLessThan(0);
+      expect(compareLayouts(objective, before, LEVELS)).toBeLessThan(0);
       expect(objective.barred).toBeLessThanOrEqual(before.barred);
       expect(after.map((one) => one.piece.key)).toEqual(placed.map((one) => one.piece.key));
     },
@@ -74,8 +77,8 @@ describe('the search of a run too short for one layer', () => {
             polished(run, placed, () => true),
           ),
         );
-        if (compareLayouts(objective, found.objective) < 0)
-          expect(['insertedMm', 'near']).toContain(firstDifference(objective, found.objective));
+        if (compareLayouts(objective, found.objective, LEVELS) < 0)
+          expect(['insertedMm', 'near']).toContain(firstDifference(objective, found.objective, LEVELS));
       }
     },
     240_000,

@@ -1,4 +1,5 @@
-import { compareLayouts, measure, PEAK_GRACE, type Objective } from '../objective.ts';
+import { compareLayouts, levelsOf, PEAK_GRACE, type Objective } from '../levels.ts';
+import { measure } from '../objective.ts';
 import type { RunToLayOut } from '../types.ts';
 import { itemsOf } from './found.ts';
 import { bestAlone } from './orders.ts';
@@ -49,10 +50,14 @@ export function polished(run: RunToLayOut, placed: readonly Placed[], goesOn: ()
     placed: places,
     objective: measure(run, itemsOf(run, places)),
   });
+  const order = levelsOf(run);
   let best = judge(placed);
   let leastPeakMm = best.objective.peakMm;
   const takes = (tried: Judged): boolean => {
-    if (compareLayouts(tried.objective, best.objective) >= 0 || tried.objective.peakMm > leastPeakMm * (1 + PEAK_GRACE))
+    if (
+      compareLayouts(tried.objective, best.objective, order) >= 0 ||
+      tried.objective.peakMm > leastPeakMm * (1 + PEAK_GRACE)
+    )
       return false;
     best = tried;
     leastPeakMm = Math.min(leastPeakMm, tried.objective.peakMm);

@@ -70,6 +70,8 @@ export interface Problem {
   readonly diameterMm: (specs: readonly number[]) => number;
   /** Splices on the wires already, where bodies may lie over them; in one layer they bar rooms instead. */
   readonly lying: readonly (Window & { readonly spec: number })[];
+  /** Covers, where two bodies over one place may be too thick with them. */
+  readonly covers: readonly (Window & { readonly spec: number })[];
   /** How thick the bundle is anyhow, mm. */
   readonly restMm: number;
 }

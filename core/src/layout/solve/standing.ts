@@ -1,5 +1,15 @@
 import { lyingSplices } from '../lying.ts';
-import { compareLayouts, firstDifference, LEVELS, measure, PEAK_GRACE, type Objective } from '../objective.ts';
+import {
+  compareLayouts,
+  firstDifference,
+  isBefore,
+  levelsOf,
+  PEAK_GRACE,
+  type Level,
+  type Objective,
+} from '../levels.ts';
+import { measure } from '../objective.ts';
+import { apartOf, kindOf, type LayoutKind } from '../kinds.ts';
 import type { PlacedItem, RunToLayOut } from '../types.ts';
 import { insertedBound, openedBound, runBounds, type RunBounds } from './bounds/bounds.ts';
 import { buildProblem, type Built } from './build.ts';
@@ -37,6 +47,11 @@ export class LayoutSoFar {
   readonly inOneLayer: SpliceBound | undefined;
   /** The run without its pairs being alike: what it cannot better, they cannot. Pairs are searched by few shifts only. */
   readonly unpaired: RunToLayOut;
+  /** What decides, in its order. */
+  readonly order: readonly Level[];
+  private readonly kind: LayoutKind;
+  /** Where a layout that nobody searched is open: of an even or a short one even whether there is any. */
+  private readonly firstOpen: Level;
   private readonly counted: Problem;
 
   constructor(
@@ -45,13 +60,16 @@ export class LayoutSoFar {
     readonly built: Built,
   ) {
     const items = firstLayout(run);
+    this.order = levelsOf(run);
+    this.kind = kindOf(run);
+    this.firstOpen = this.kind === 'wide' ? 'over' : 'barred';
     const objective = measure(run, items);
     this.unpaired = withoutPairs(run);
     this.counted = this.unpaired === run ? built.problem : buildProblem(this.unpaired, 0).problem;
     this.limits = runBounds(this.counted, run.keepOuts, run.betweenBodiesMm, false);
     this.widestMm = runBounds(this.counted, run.keepOuts, run.betweenBodiesMm, true).clearMm;
     this.inOneLayer = this.limits.over === 1 ? spliceBoundInOneLayer(this.counted, run.keepOuts) : undefined;
-    this.best = { items, objective, bound: this.boundOf(objective), open: 'over' };
+    this.best = { items, objective, bound: this.boundOf(objective), open: this.firstOpen };
     this.leastPeakMm = objective.peakMm;
     this.mostOver = objective.barred > 0 ? Math.max(1, run.items.length + lyingSplices(run).length) : objective.over;
     this.pieces = built.problem.units.reduce(
@@ -62,6 +80,35 @@ export class LayoutSoFar {
 
   /** What cannot be bettered on each level when the ones before it stay as they are. */
   boundOf(reached: Objective): Objective {
+    return this.kind === 'wide' ? this.wideBoundOf(reached) : this.boundOfKind(reached);
+  }
+
+  /** The same where the stretch goes before the distance. */
+  private boundOfKind(reached: Objective): Objective {
+    const { pairs, splices, peakMm } = this.limits;
+    const { counted: problem, kind } = this;
+    const layers = kind === 'even' ? 1 : 2;
+    const apartMm = apartOf(this.run);
+    const fewest = reached.splices <= splices;
+    const leastSplices = layers === 1 ? Math.max(splices, this.inOneLayer?.splices ?? 0) : splices;
+    const { betweenBodiesMm: wantedMm } = this.run;
+    return {
+      barred: 0,
+      over: Math.min(1, reached.over),
+      pairs: kind === 'even' ? Math.min(pairs, reached.pairs) : 0,
+      splices: Math.min(leastSplices, reached.splices),
+      openedMm: Math.min(reached.openedMm, openedBound(problem, apartMm, layers, fewest)),
+      clearMm: Math.max(reached.clearMm, reached.over > 1 ? wantedMm : Math.min(wantedMm, this.widestMm)),
+      peakMm: Math.min(peakMm, reached.peakMm),
+      insertedMm: Math.min(
+        reached.insertedMm,
+        Math.max(this.leastInsertedMm, insertedBound(problem, apartMm, reached.over > 1 ? 2 : 1, fewest)),
+      ),
+      near: 0,
+    };
+  }
+
+  private wideBoundOf(reached: Objective): Objective {
     const { over, pairs, splices, peakMm } = this.limits;
     // One over another spares a splice: only in one layer has there to be more.
     const fewest = reached.splices <= this.limits.splices;
@@ -92,17 +139,17 @@ export class LayoutSoFar {
 
   offerItems(items: readonly PlacedItem[]): void {
     const objective = measure(this.run, items);
-    const level = firstDifference(objective, this.best.objective);
-    const isEarlier = level !== undefined && LEVELS.indexOf(level) < LEVELS.indexOf('peakMm');
+    const level = firstDifference(objective, this.best.objective, this.order);
+    const isEarlier = level !== undefined && isBefore(this.order, level, 'peakMm');
     // Thickness within a hundredth counts as none, but not one hundredth on top of another.
     if (
-      compareLayouts(objective, this.best.objective) > 0 ||
+      compareLayouts(objective, this.best.objective, this.order) > 0 ||
       (!isEarlier && objective.peakMm > this.leastPeakMm * (1 + PEAK_GRACE))
     )
       return;
     this.leastPeakMm = isEarlier ? objective.peakMm : Math.min(this.leastPeakMm, objective.peakMm);
     this.best = { items, objective, bound: this.boundOf(objective), open: this.best.open };
-    this.effort.onBetter?.(settle(this.best, 'over'));
+    this.effort.onBetter?.(settle(this.best, this.firstOpen, this.order));
   }
 
   /** Bounds anew, when one was found to be tighter. */
@@ -121,6 +168,6 @@ export class LayoutSoFar {
     const { problem, homeless } = this.built;
     return problem.units.length + homeless.length === 0
       ? { ...this.best, bound: this.best.objective, open: undefined }
-      : settle(this.best, 'over');
+      : settle(this.best, this.firstOpen, this.order);
   }
 }

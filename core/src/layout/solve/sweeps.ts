@@ -1,5 +1,6 @@
 import { thicknessesOver } from '../lying.ts';
-import { measure, PEAK_GRACE, sectionDiameterMm } from '../objective.ts';
+import { PEAK_GRACE } from '../levels.ts';
+import { measure, sectionDiameterMm } from '../objective.ts';
 import type { RunToLayOut } from '../types.ts';
 import { buildProblem, type Built } from './build.ts';
 import { itemsOf, type Found } from './found.ts';
@@ -7,13 +8,14 @@ import { nearTheLoss, inThisOrder } from './orders.ts';
 import { TOUCH_MM, type Problem } from './problem.ts';
 import type { LayoutSoFar } from './standing.ts';
 import { Steps } from './steps.ts';
-import { sweep, type SweepLimits, type SweepResult } from './sweep.ts';
+import type { SweepLimits } from './sweep/limits.ts';
+import { sweep, type SweepResult } from './sweep/sweep.ts';
 
 /** The beam of an effort holds for so many pieces; for more it is narrowed by the cube, down to the least. */
 export const PIECES_AT_FULL_BEAM = 16;
 const LEAST_BEAM = 32;
 /** Orders near the losses take less work each: so many times more of them are kept. */
-const NEAR_BEAM_TIMES = 3;
+export const NEAR_BEAM_TIMES = 3;
 const GAP_STEP_MM = 0.005;
 /** Where the search is no proof anyway. */
 const ROUGH_GAP_STEP_MM = 1;
@@ -37,10 +39,7 @@ export class Sweeps {
   /**
    * Sweeps in every order; of many pieces first only in orders near their losses, which are few and mostly good enough.
    */
-  private swept(
-    built: Built,
-    limits: Omit<SweepLimits, 'beam'>,
-  ): { readonly steps: Steps; readonly result: SweepResult } {
+  swept(built: Built, limits: Omit<SweepLimits, 'beam'>): { readonly steps: Steps; readonly result: SweepResult } {
     const steps = new Steps(built.problem);
     if (this.standing.pieces > PIECES_AT_FULL_BEAM) {
       const near = sweep(nearTheLoss(steps), { ...limits, beam: NEAR_BEAM_TIMES * this.beam });
@@ -206,7 +205,7 @@ const specsOf = (problem: Problem): number[] =>
   );
 
 /** How thick the bundle is at least: as it is, and where every circuit's thickest body lies alone. */
-const leastDiameterMm = (problem: Problem): number =>
+export const leastDiameterMm = (problem: Problem): number =>
   Math.max(
     problem.restMm,
     ...problem.units.map((unit) =>
@@ -219,7 +218,7 @@ const leastDiameterMm = (problem: Problem): number =>
   );
 
 /** All diameters that a thickest place can have, sorted: of bodies alone, by two, and over what is covered; mm. */
-function diametersOf(run: RunToLayOut, { problem, over }: Found): number[] {
+export function diametersOf(run: RunToLayOut, { problem, over }: Pick<Found, 'problem' | 'over'>): number[] {
   const bodies = specsOf(problem);
   const pairs = over > 1 ? bodies.flatMap((a, i) => bodies.slice(i + 1).map((b) => problem.diameterMm([a, b]))) : [];
   const covered =

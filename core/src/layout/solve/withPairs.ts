@@ -1,5 +1,6 @@
 import { placesOf } from '../move.ts';
-import { compareLayouts, firstDifference, LEVELS, measure, type Level } from '../objective.ts';
+import { compareLayouts, firstDifference, isBefore, type Level } from '../levels.ts';
+import { measure } from '../objective.ts';
 import { itemsAt, legalPlaces, PLACE_GRACE_MM, windowsOf } from '../place.ts';
 import type { Pin, PlacedItem, RunToLayOut } from '../types.ts';
 import { buildProblem } from './build.ts';
@@ -100,16 +101,16 @@ export function withPairs(run: RunToLayOut, effort: Effort, solve: Solve): LaidO
       ...aroundHeld(run, free, loose, quietly, solve),
     ];
   };
-  const isOpen = compareLayouts(loose.objective, first.objective) < 0;
+  const isOpen = compareLayouts(loose.objective, first.objective, own.order) < 0;
   const found = (isOpen ? others() : []).reduce(
-    (best, one) => (compareLayouts(one.objective, best.objective) < 0 ? one : best),
+    (best, one) => (compareLayouts(one.objective, best.objective, own.order) < 0 ? one : best),
     first,
   );
-  const differs = firstDifference(found.objective, loose.objective);
+  const differs = firstDifference(found.objective, loose.objective, own.order);
   const bound = { ...own.boundOf(found.objective) };
   let open: Level | undefined;
-  for (const level of LEVELS) {
-    const isAlike = differs === undefined || LEVELS.indexOf(level) <= LEVELS.indexOf(differs);
+  for (const level of own.order) {
+    const isAlike = differs === undefined || !isBefore(own.order, differs, level);
     if (isAlike) bound[level] = loose.bound[level];
     if (meets(level, found.objective[level], bound[level])) bound[level] = found.objective[level];
     else open ??= level;

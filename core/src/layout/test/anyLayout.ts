@@ -1,5 +1,7 @@
 import type { Highs } from 'highs';
-import { LEVELS, PEAK_GRACE, sectionDiameterMm, type Level } from '../objective.ts';
+import { apartOf, kindOf } from '../kinds.ts';
+import { isBefore, levelsOf, PEAK_GRACE, type Level } from '../levels.ts';
+import { sectionDiameterMm } from '../objective.ts';
 import { asItem, legalPlaces, madeWith } from '../place.ts';
 import type { LaidOut } from '../solve/laidOut.ts';
 import { EASE_LEAST_MM, EASE_SHARE, waysOf, wireOf, type BodyVar, type Way } from './anyWays.ts';
@@ -43,6 +45,20 @@ export class AnyLayout {
     this.bodies.forEach((a, i) => this.bodies.slice(i + 1).forEach((b, k) => this.beside(a, b, i, i + 1 + k)));
     this.bodies.forEach((body, i) => this.old.forEach((_, f) => this.besideOld(body, i, f)));
     this.pairsAlike();
+    this.ofItsKind();
+  }
+
+  /** What an even or a short layout does not allow. */
+  private ofItsKind(): void {
+    const kind = kindOf(this.run);
+    if (kind === 'even') this.rows.push(...this.atMostOver(1), `gap >= ${apartOf(this.run)}`);
+    if (kind === 'short')
+      this.rows.push(
+        ...this.atMostOver(2),
+        ...this.overlaps.flatMap(({ over, thickMm }) =>
+          thickMm > (this.run.twoAtMostMm ?? Infinity) + TOUCH_MM ? [`${over} = 0`] : [],
+        ),
+      );
   }
 
   private placed({ wish, name, use, pinnedMm }: BodyVar): void {
@@ -150,13 +166,13 @@ export class AnyLayout {
 
   /** Rows that hold all levels before one as they are reached. */
   private holding(level: Level, { over, pairs, splices, clearMm, peakMm, openedMm, insertedMm }: LaidOut['objective']) {
-    const upTo = LEVELS.indexOf(level);
-    const holds = (one: Level): boolean => LEVELS.indexOf(one) < upTo;
+    const order = levelsOf(this.run);
+    const holds = (one: Level): boolean => isBefore(order, one, level);
     const rows: string[] = [];
     if (holds('over')) rows.push(...this.atMostOver(over));
     if (holds('pairs')) rows.push(`${this.sum(this.overlaps.map((one) => one.over))} <= ${pairs}`);
     if (holds('splices')) rows.push(`${this.splices()} <= ${splices}`);
-    rows.push(holds('clearMm') ? `gap >= ${clearMm}` : level === 'clearMm' ? 'gap >= 0' : 'gap = 0');
+    rows.push(holds('clearMm') ? `gap >= ${clearMm}` : level === 'clearMm' ? 'gap >= 0' : `gap = ${apartOf(this.run)}`);
     if (holds('peakMm')) rows.push(...this.noThicker(peakMm));
     if (holds('openedMm')) rows.push(...this.opening(), `right - left <= ${openedMm}`);
     if (holds('insertedMm')) rows.push(`${this.wires()} <= ${insertedMm}`, ...this.wireRows());
@@ -250,7 +266,7 @@ export class AnyLayout {
 
   /** Any layout that lies in no keep-out, with its pairs alike. */
   legal(): readonly PlacedItem[] | undefined {
-    return this.solved('Minimize\n 0 gap', ['gap = 0', ...this.atMostOver(2)]);
+    return this.solved('Minimize\n 0 gap', [`gap = ${apartOf(this.run)}`, ...this.atMostOver(2)]);
   }
 
   /** The best on a level that the programme finds with all levels before as they are reached. */

@@ -117,18 +117,22 @@ export function runBounds(
 
 /**
  * Shortest opened stretch when bodies of one layer keep a gap: what has to lie by the first deadline, and from the last
- * release on.
+ * release on, shared by the layers.
  */
 export function openedBound(problem: Problem, gapMm: number, layers: number, fewest: boolean): number {
   const pieces = certainPieces(problem, fewest);
   const gap = layers === 1 ? gapMm : 0;
-  /** How far more and more pieces reach at least beyond the nearest end of all: the longest may be the one there. */
+  /**
+   * How far more and more pieces reach at least beyond the nearest end of all: the longest may be the ones there, one in
+   * every layer.
+   */
   const beyond = (): ((piece: Piece) => number) => {
-    let [allMm, longestMm] = [-gap, 0];
+    let allMm = -gap;
+    let longestMm: number[] = [];
     return ({ lengthMm }) => {
       allMm += lengthMm + gap;
-      longestMm = Math.max(longestMm, lengthMm);
-      return layers === 1 ? allMm - longestMm : 0;
+      longestMm = [...longestMm, lengthMm].sort((a, b) => b - a).slice(0, layers);
+      return Math.max(0, (allMm - sum(longestMm)) / layers);
     };
   };
   const [toTheLeft, toTheRight] = [beyond(), beyond()];
@@ -139,7 +143,7 @@ export function openedBound(problem: Problem, gapMm: number, layers: number, few
   const endMm = [...pieces]
     .sort((a, b) => firstEnd(b) - firstEnd(a))
     .reduce((most, piece) => Math.max(most, firstEnd(piece) + toTheRight(piece)), problem.lost?.toMm ?? -Infinity);
-  const row = layers === 1 ? sum(pieces.map((piece) => piece.lengthMm)) + gap * Math.max(0, pieces.length - 1) : 0;
+  const row = (sum(pieces.map((piece) => piece.lengthMm)) + gap * Math.max(0, pieces.length - 1)) / layers;
   return Math.max(0, endMm - startMm, row);
 }
 

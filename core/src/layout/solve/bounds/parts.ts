@@ -1,7 +1,7 @@
 import { bodiesOf, lastOf, type Problem, type Unit } from '../problem.ts';
 import type { SpliceBound } from './spliceBound.ts';
 import { Steps } from '../steps.ts';
-import { sweep } from '../sweep.ts';
+import { sweep } from '../sweep/sweep.ts';
 
 /**
  * Circuits that are looked at together, how far the next ones are from them in line, and labels that are plenty for so

@@ -11,7 +11,7 @@ import { laid, latenessOf, slotsOf } from './row.ts';
 import { shortestSpan } from '../span.ts';
 import type { LayoutSoFar } from '../standing.ts';
 import { Steps } from '../steps.ts';
-import { sweep } from '../sweep.ts';
+import { sweep } from '../sweep/sweep.ts';
 
 /** Halvings of a clear distance in a fixed order, to the last thousandth of a millimetre. */
 const FINE_HALVINGS = 16;
@@ -152,6 +152,47 @@ function saved(
   for (const one of same.slice(-effort.starts).reverse()) from(mended(one));
   standing.leastInsertedMm = priced.boundMm;
   standing.bounded();
+}
+
+/** A row drawn in, with the widest gap that its stretch leaves it. */
+function widenedIn(
+  standing: LayoutSoFar,
+  row: Row,
+  limits: RowLimits,
+): { readonly row: Row; readonly limits: RowLimits } {
+  const { run, goesOn } = standing;
+  let best = { row, limits };
+  for (let [turn, high] = [0, run.betweenBodiesMm]; turn < FINE_HALVINGS && goesOn(); turn += 1) {
+    const gapMm = (best.row.gapMm + high) / 2;
+    const { problem, isBlocked } = buildProblem(run, gapMm, IN_ONE_LAYER);
+    const order = sameOrder(problem, row.order);
+    const wider = { ...limits, gapMm };
+    if (!isBlocked && order.length === row.order.length && latenessOf(slotsOf(order, wider), wider) <= 0)
+      best = { row: { problem, order, gapMm }, limits: wider };
+    else high = gapMm;
+  }
+  return best;
+}
+
+/**
+ * The same for an even layout: a row with a least gap, drawn in as far as it goes, then as wide a gap as that leaves.
+ * @returns whether there is such a row
+ */
+export function layEvenRow(standing: LayoutSoFar, apartMm: number): boolean {
+  const { run, goesOn, offer } = standing;
+  const first = goesOn() ? firstRow(standing) : undefined;
+  if (!first) return false;
+  const { problem, isBlocked } = buildProblem(run, apartMm, IN_ONE_LAYER);
+  const order = isBlocked ? undefined : rowWithGap(problem, first.order, apartMm, goesOn);
+  if (!order) return false;
+  offer(laid(slotsOf(order, anywhere(apartMm)), anywhere(apartMm)));
+  const drawn = shortestRow(standing, { problem, order, gapMm: apartMm });
+  offer(laid(slotsOf(drawn.order, drawn.limits), drawn.limits));
+  const wide = widenedIn(standing, { problem, order: drawn.order, gapMm: apartMm }, drawn.limits);
+  offer(laid(slotsOf(wide.row.order, wide.limits), wide.limits));
+  const isFewest = standing.best.objective.splices <= standing.limits.splices;
+  saved(standing, wide.row.problem, wide.row.order, wide.limits, isFewest);
+  return true;
 }
 
 /**

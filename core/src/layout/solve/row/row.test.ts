@@ -165,6 +165,7 @@ describe('the fewest splices in one layer', () => {
     wantedMm: 40,
     diameterMm: () => 5,
     lying: [],
+    covers: [],
     restMm: 0,
   });
   /** A circuit that could have one splice in a window, or two on both sides of it. */

@@ -1,0 +1,21 @@
+/**
+ * Three layouts to choose from. Wide: bodies as far apart as makers print. Even: one body over a place, a little apart,
+ * the least time at the bench. Short: the shortest opened stretch, two bodies over one place where the conduit has room.
+ */
+export const LAYOUT_KINDS = ['wide', 'even', 'short'] as const;
+export type LayoutKind = (typeof LAYOUT_KINDS)[number];
+
+/** How far apart bodies of an even layout lie at least, unless somebody asks for another distance, mm. */
+export const EVEN_APART_MM = 10;
+/** Without a known conduit, how thick two bodies over one place may make a bundle: times its greatest bare diameter. */
+export const TWO_AT_MOST_TIMES = 1.25;
+
+interface OfKind {
+  readonly kind?: LayoutKind | undefined;
+  readonly apartMm?: number | undefined;
+}
+
+export const kindOf = ({ kind = 'wide' }: OfKind): LayoutKind => kind;
+
+/** How far bodies have to lie apart, mm: nothing in Wide, where distance is what is searched; touching is allowed in Short. */
+export const apartOf = ({ kind, apartMm = EVEN_APART_MM }: OfKind): number => (kind === 'even' ? apartMm : 0);

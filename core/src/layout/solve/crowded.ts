@@ -1,0 +1,74 @@
+import { insertedBoundByPrices } from './bounds/prices.ts';
+import { clustersOf } from './clusters.ts';
+import { drawnTogether } from './drawnTogether.ts';
+import type { Found } from './found.ts';
+import { inThisOrder } from './orders.ts';
+import { polished } from './polish.ts';
+import { reachOf, type Placed, type Problem } from './problem.ts';
+import type { LayoutSoFar } from './standing.ts';
+import { Steps } from './steps.ts';
+import { PIECES_AT_FULL_BEAM } from './sweeps.ts';
+import { tightest, type Tight } from './tightest.ts';
+
+/**
+ * Sweeps for the shortest stretch where bodies lie over each other, by turns of an effort, where they can prove it; and
+ * what counts as the shortest.
+ */
+export const SWEEPS_BY_TURN = 8;
+export const SPAN_GRACE_MM = 0.05;
+
+/** Clusters parted into the pieces that they were made of. */
+function apartAgain(clusters: readonly Placed[], pieces: readonly Placed[]): Placed[] {
+  return clusters.flatMap(({ piece, atMm }) =>
+    pieces.flatMap((one) => {
+      const offset = piece.bodies.find((body) => body.id === one.piece.bodies[0]?.id)?.offsetMm;
+      return offset === undefined
+        ? []
+        : [{ piece: one.piece, atMm: atMm + offset - (one.piece.bodies[0]?.offsetMm ?? 0) }];
+    }),
+  );
+}
+
+/** Less wire where bodies lie over each other: clusters as one, then body by body; and how little it could be. */
+export function withLessWire(standing: LayoutSoFar, beam: number, found: Found, placed: readonly Placed[]): void {
+  const { problem, over, gapMm } = found;
+  const clusters = clustersOf(placed);
+  const rigid: Problem = { ...problem, units: clusters.map((piece) => ({ modes: [[piece]] })) };
+  const rigidSteps = new Steps(rigid);
+  const tight = tightest(
+    standing,
+    beam,
+    clusters.length <= PIECES_AT_FULL_BEAM ? rigidSteps : inThisOrder(rigidSteps, clusters),
+    { ...found, problem: rigid, steps: rigidSteps },
+  );
+  if (tight) standing.offer(tight.placed);
+  for (const start of [placed, ...(tight ? [apartAgain(tight.placed, placed)] : [])])
+    standing.offer(polished(standing.run, start, standing.goesOn));
+  const { openedMm, insertedMm, splices } = standing.best.objective;
+  standing.leastInsertedMm = insertedBoundByPrices(
+    problem,
+    { over, gapMm, ...reachOf(problem.lost, openedMm) },
+    splices <= standing.limits.splices,
+    [],
+    insertedMm,
+    standing.goesOn,
+  ).boundMm;
+  standing.bounded();
+}
+
+/** The stretch by sweeps where bodies lie over each other, then less wire in it. */
+export function tightestCrowded(standing: LayoutSoFar, beam: number, thin: Found): Tight {
+  const { steps, problem, over, gapMm, swept, peakMm } = thin;
+  const drawn = drawnTogether(
+    steps,
+    { over, gapMm, pairsAtMost: swept.pairs, bodiesAtMost: swept.bodies, diameterAtMost: peakMm, beam },
+    problem.lost,
+    standing.best.objective.openedMm,
+    (standing.proven ? SWEEPS_BY_TURN : 1) * standing.effort.turns,
+    standing.goesOn,
+  );
+  if (drawn.placed) standing.offer(drawn.placed);
+  withLessWire(standing, beam, thin, drawn.placed ?? swept.placed ?? []);
+  const { openedMm } = standing.best.objective;
+  return { placed: [], spanProven: openedMm <= drawn.boundMm + SPAN_GRACE_MM, insertedMm: 0 };
+}
