@@ -1,3 +1,4 @@
+import Joi from 'joi';
 import {
   COVER_IDS,
   WAYS,
@@ -11,7 +12,8 @@ import {
 import type { EarlierEnd, EarlierRepair } from '../damage/index.ts';
 import { METHOD_IDS } from '../family/index.ts';
 import type { Job } from '../job/index.ts';
-import type { LayoutWishes, Pin } from '../layout/index.ts';
+import type { ChosenLayout, LayoutWishes, Pin } from '../layout/index.ts';
+import { LAYOUT_KINDS } from '../practice/index.ts';
 import { MISHAPS } from '../step/index.ts';
 import { findingSchema } from './findingSchema.ts';
 import { harnessSchema, machineSchema } from './harnessSchemas.ts';
@@ -119,6 +121,13 @@ export const layoutSchema = named(
     pins: usual(list(pinSchema), []),
     atOne: usual(list(id), []),
     found: usual(list(pinSchema), []),
+    chosen: list(
+      shape<ChosenLayout>({
+        runId: needed(id),
+        kind: needed(oneOf(LAYOUT_KINDS)),
+        apartMm: Joi.number().min(0).max(2000),
+      }),
+    ),
     otherColours: flag,
   }),
 );

@@ -3,6 +3,7 @@ import { switchableRuleIds } from '../method/index.ts';
 import {
   DEFAULT_FIGURES,
   HABITS,
+  LAYOUT_KINDS,
   OUR_HABITS,
   SCHOOLS,
   type Practice,
@@ -66,6 +67,7 @@ export const practiceSchema = named(
     figures: needed(figuresSchema),
     off: usual(list(oneOf(switchableRuleIds())).unique(), []),
     habits: usual(habitsSchema, OUR_HABITS),
+    layout: oneOf(LAYOUT_KINDS),
     signing: shape<SigningRules>({ another: flag, lead: flag }),
   }),
   'A way of working: one school where practitioners disagree, and its figures.',

@@ -1,5 +1,7 @@
 import type { KeepOut } from '../harness/index.ts';
+import type { LayoutKind } from '../practice/index.ts';
 import { figure } from '../units/index.ts';
+import { apartOf } from './kinds.ts';
 import type { Stretch } from '../damage/index.ts';
 import type { LyingBody, PlacedSplice } from './types.ts';
 
@@ -28,7 +30,7 @@ const pairOf = (a: Beside, b: Beside): string => (isNew(a) ? `${a.name} and ${b.
 
 /**
  * What the placed splices of one run break: keep-outs (never), overlaps and short distances (avoid), room at connectors
- * (wish). @param lying what is on the wires already, which counts beside new splices, never among itself
+ * (wish); by what the layout asks that is taken. @param lying what is on the wires already, which counts beside new splices, never among itself
  */
 export function brokenRules(
   splices: readonly PlacedSplice[],
@@ -37,6 +39,8 @@ export function brokenRules(
     readonly betweenBodiesMm: number;
     readonly preferFromConnectorMm: number;
     readonly connectorClearMm: number;
+    readonly kind?: LayoutKind | undefined;
+    readonly apartMm?: number | undefined;
   },
   nameOf: (splice: PlacedSplice) => string,
   lying: readonly LyingBody[] = [],
@@ -67,6 +71,8 @@ export function brokenRules(
       }
     }
   }
+  // What the layout that is taken allows is no rule broken: an even one less distance, a short one two together.
+  const apartMm = limits.kind === undefined ? limits.betweenBodiesMm : apartOf(limits);
   const bodies: Beside[] = [
     ...splices.map((splice) => ({ ...splice, name: nameOf(splice), ids: [splice.id] })),
     ...lying.flatMap(({ kind, fromMm, toMm, words }) =>
@@ -81,20 +87,22 @@ export function brokenRules(
     reaching = reaching.filter((one) => one.toMm > body.fromMm + 1e-6);
     // What is on the wires already counts beside what is new, never among itself.
     const last = isNew(body) ? farthest.any : farthest.ofNew;
-    for (const other of reaching.filter((one) => isNew(one) || isNew(body)))
+    const besideIt = reaching.filter((one) => isNew(one) || isNew(body));
+    const isTwo = limits.kind === 'short' && reaching.length === 1;
+    for (const other of besideIt)
       broken.push({
         ruleId: 'layout.overlap',
-        strength: 'avoid',
+        strength: isTwo ? 'wish' : 'avoid',
         spliceIds: [...other.ids, ...body.ids],
-        because: `${pairOf(other, body)} lie side by side: a lump.`,
+        because: `${pairOf(other, body)} lie side by side${isTwo ? ', as a short layout lets two.' : ': a lump.'}`,
       });
     const clear = last ? body.fromMm - last.toMm : Infinity;
-    if (last && clear > -1e-6 && clear < limits.betweenBodiesMm - 1e-6)
+    if (last && clear > -1e-6 && clear < apartMm - 1e-6)
       broken.push({
         ruleId: 'layout.close',
         strength: 'avoid',
         spliceIds: [...last.ids, ...body.ids],
-        because: `${pairOf(last, body)} are ${figure(clear, 1)} mm apart (${limits.betweenBodiesMm} wanted).`,
+        because: `${pairOf(last, body)} are ${figure(clear, 1)} mm apart (${figure(apartMm)} wanted).`,
       });
     reaching.push(body);
     if (!farthest.any || body.toMm > farthest.any.toMm) farthest.any = body;

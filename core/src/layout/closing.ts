@@ -10,7 +10,7 @@ import type { ProfileStretch } from './types.ts';
 export interface Closing {
   /** Smallest split conduit for the whole run; none when the bundle is thicker than any. */
   readonly conduitMm?: number | undefined;
-  /** Half-lapped tape over the opened stretch. */
+  /** Half-lapped tape over what is opened. */
   readonly tapeMm: number;
   /**
    * A sleeve over all that passes the thickest place and grips the thinnest; none is wide enough, or shrinks enough.
@@ -52,22 +52,22 @@ function tieNear(wishMm: number, barred: readonly Stretch[], reachMm: number): n
 export function closingOf(
   run: Run,
   profile: readonly ProfileStretch[],
-  opened: Stretch | undefined,
+  opened: readonly Stretch[],
   bodies: readonly Stretch[],
   connectors: readonly Stretch[] = [],
 ): Closing {
   const peakMm = Math.max(0, ...profile.map((stretch) => stretch.diameterMm));
-  const inOpened = opened ? profile.filter((stretch) => overlapMm(stretch, opened) > 0) : [];
+  const inOpened = profile.filter((stretch) => opened.some((part) => overlapMm(stretch, part) > 0));
   const flexing = flexStretches(run);
   const barred = [
     ...bodies.map((body) => ({ fromMm: body.fromMm - TIE_FROM_BODY_MM, toMm: body.toMm + TIE_FROM_BODY_MM })),
     ...flexing,
     ...connectors,
   ];
-  const spans = opened ? Math.max(1, Math.ceil((opened.toMm - opened.fromMm) / TIE_EVERY_MM)) : 0;
-  const wished = opened
-    ? Array.from({ length: spans + 1 }, (_, index) => opened.fromMm + (index * (opened.toMm - opened.fromMm)) / spans)
-    : [];
+  const wished = opened.flatMap(({ fromMm, toMm }) => {
+    const spans = Math.max(1, Math.ceil((toMm - fromMm) / TIE_EVERY_MM));
+    return Array.from({ length: spans + 1 }, (_, index) => fromMm + (index * (toMm - fromMm)) / spans);
+  });
   const ties = wished
     .flatMap((mm) => tieNear(mm, barred, TIE_EVERY_MM) ?? [])
     .map(Math.round)
@@ -76,13 +76,16 @@ export function closingOf(
     Math.max(0, ...profile.filter((stretch) => overlapMm(stretch, within) > 0).map((stretch) => stretch.diameterMm));
   return {
     conduitMm: conduitFor(peakMm),
-    tapeMm: opened
-      ? inOpened.reduce(
-          (sum, stretch) =>
-            sum + spiralTapeMm({ ...TAPE, diameterMm: stretch.diameterMm, lengthMm: overlapMm(stretch, opened) }),
+    tapeMm: inOpened.reduce(
+      (sum, stretch) =>
+        sum +
+        opened.reduce(
+          (all, part) =>
+            all + spiralTapeMm({ ...TAPE, diameterMm: stretch.diameterMm, lengthMm: overlapMm(stretch, part) }),
           0,
-        )
-      : 0,
+        ),
+      0,
+    ),
     sleeve:
       inOpened.length > 0
         ? chooseSleeve(SLEEVES, {

@@ -7,6 +7,7 @@ export type { BrokenRule } from './check.ts';
 export { findingOf, spliceId, NO_WISHES } from './types.ts';
 export type {
   BundleWire,
+  ChosenLayout,
   Half,
   LayoutItem,
   LayoutWishes,
@@ -21,8 +22,9 @@ export type {
 export { measure } from './objective.ts';
 export { compareLayouts, firstDifference, levelsOf } from './levels.ts';
 export type { Level, Objective } from './levels.ts';
-export { apartOf, EVEN_APART_MM, kindOf, LAYOUT_KINDS, TWO_AT_MOST_TIMES } from './kinds.ts';
-export type { LayoutKind } from './kinds.ts';
+export { EVEN_APART_MM } from './kinds.ts';
+export { asAsked } from './asked.ts';
+export type { Asked } from './asked.ts';
 export { cutOf, itemAt, legalPlaces, openedFor, PLACE_GRACE_MM, windowsOf } from './place.ts';
 export { movedSplice, placesOf } from './move.ts';
 export type { Moved } from './move.ts';
@@ -31,6 +33,7 @@ export { optimise, quickLayout } from './solve/optimise.ts';
 export { CROWDING, QUICK, THOROUGH } from './solve/laidOut.ts';
 export type { Effort, LaidOut } from './solve/laidOut.ts';
 export { openedParts } from './stretches.ts';
+export { openedMmOf, openedThings, wholeOf } from './opened.ts';
 export { closingOf } from './closing.ts';
 export type { Closing } from './closing.ts';
 export { brokenPairRules, pairLayout, untwistedAlong } from './pairs.ts';

@@ -1,9 +1,4 @@
-/**
- * Three layouts to choose from. Wide: bodies as far apart as makers print. Even: one body over a place, a little apart,
- * the least time at the bench. Short: the shortest opened stretch, two bodies over one place where the conduit has room.
- */
-export const LAYOUT_KINDS = ['wide', 'even', 'short'] as const;
-export type LayoutKind = (typeof LAYOUT_KINDS)[number];
+import type { LayoutKind } from '../practice/index.ts';
 
 /** How far apart bodies of an even layout lie at least, unless somebody asks for another distance, mm. */
 export const EVEN_APART_MM = 10;

@@ -1,4 +1,5 @@
-import { kindOf, type LayoutKind } from './kinds.ts';
+import { kindOf } from './kinds.ts';
+import type { LayoutKind } from '../practice/index.ts';
 
 /** What a layout reaches, by what layouts are compared. */
 export interface Objective {

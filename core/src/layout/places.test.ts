@@ -256,7 +256,7 @@ describe('closing a run', () => {
     { fromMm: 300, toMm: 336, diameterMm: 12 },
     { fromMm: 336, toMm: 1000, diameterMm: 9 },
   ];
-  const closing = closingOf(run, profile, { fromMm: 200, toMm: 500 }, [{ fromMm: 300, toMm: 336 }]);
+  const closing = closingOf(run, profile, [{ fromMm: 200, toMm: 500 }], [{ fromMm: 300, toMm: 336 }]);
 
   it('takes the conduit over its thickest place, with a tenth to spare', () => expect(closing.conduitMm).toBe(16));
   it('tapes the opened stretch, thicker where a body lies', () => {
@@ -276,9 +276,9 @@ describe('closing a run', () => {
       { fromMm: -Infinity, toMm: 40 },
       { fromMm: 960, toMm: Infinity },
     ];
-    const { ties } = closingOf(run, profile, { fromMm: 0, toMm: 1000 }, [], connectors);
+    const { ties } = closingOf(run, profile, [{ fromMm: 0, toMm: 1000 }], [], connectors);
     expect([ties[0], ties.at(-1)]).toEqual([40, 960]);
-    expect(closingOf(run, profile, { fromMm: 0, toMm: 1000 }, []).ties[0]).toBe(0);
+    expect(closingOf(run, profile, [{ fromMm: 0, toMm: 1000 }], []).ties[0]).toBe(0);
   });
   it('bends no tighter than 4 bundles where it is fixed, 10 where it moves', () => {
     expect(closing.bends).toEqual([
@@ -291,5 +291,5 @@ describe('closing a run', () => {
     expect(closing.sleeve!.recoveredIdMm).toBeLessThanOrEqual(0.9 * 9);
   });
   it('what is not opened needs nothing', () =>
-    expect(closingOf(run, profile, undefined, [])).toMatchObject({ tapeMm: 0, ties: [], sleeve: undefined }));
+    expect(closingOf(run, profile, [], [])).toMatchObject({ tapeMm: 0, ties: [], sleeve: undefined }));
 });

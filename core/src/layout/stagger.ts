@@ -1,6 +1,8 @@
 import type { KeepOut } from '../harness/index.ts';
 import { legalCentres, nearestLegal, type Window } from '../sizing/index.ts';
 import { nearestClear, noBodies, sorted, type Sorted } from './clear.ts';
+import { apartOf } from './kinds.ts';
+import { Lanes } from './lanes.ts';
 import { lyingSplices } from './lying.ts';
 import { asItem, bodyAt, legalPlaces, wishes, type Wish } from './place.ts';
 import { bothIn, nearestIn, shiftsBetween } from './stretches.ts';
@@ -33,6 +35,8 @@ interface Plot {
 function plotsOf(run: RunToLayOut): Plot[] {
   const [full = 1, ...less] = SHARES_OF_GAP;
   const strict = sorted(run.keepOuts);
+  // Where the stretch goes before distance and room, bodies lie no farther from their losses than they must.
+  if (run.kind !== undefined) return [...new Set([apartOf(run), 0])].map((gapMm) => ({ keep: strict, gapMm }));
   return [
     { keep: sorted(roomy(run)), gapMm: full * run.betweenBodiesMm },
     { keep: strict, gapMm: full * run.betweenBodiesMm },
@@ -164,7 +168,7 @@ function withPlaces(run: RunToLayOut, item: LayoutItem): LayoutItem {
  * then the rest from left to right by loss; each body goes to the legal place nearest to its loss that keeps the wanted
  * distance from bodies already placed, with less room at connectors and then less distance when there is none.
  * Keep-outs are never broken. Both wires of a pair are shifted alike. The answer does not depend on the order of the
- * items.
+ * items. An even layout keeps its own distance, a short one lets two lie over one place.
  */
 export function stagger(run: RunToLayOut): PlacedItem[] {
   const paired = (item: LayoutItem): number => Number(item.pairFindingId === undefined);
@@ -173,6 +177,11 @@ export function stagger(run: RunToLayOut): PlacedItem[] {
     .sort((a, b) => paired(a) - paired(b) || a.lost.fromMm - b.lost.fromMm || a.findingId.localeCompare(b.findingId));
   const plots = plotsOf(run);
   const placed = noBodies();
+  const lanes = run.kind === 'short' ? new Lanes(run) : undefined;
+  const take = (body: Window, { circuitId }: Pick<LayoutItem, 'circuitId'>, bodyMm: number): void => {
+    placed.add(body);
+    lanes?.add({ ...body, circuitId, bodyMm });
+  };
   const done = new Map<string, PlacedItem>();
   const pinOf = (item: LayoutItem, side: SpliceSide): number | undefined =>
     run.pins.find((pin) => pin.findingId === item.findingId && pin.side === side)?.centreMm;
@@ -184,11 +193,11 @@ export function stagger(run: RunToLayOut): PlacedItem[] {
     done.set(item.findingId, result);
   };
 
-  for (const one of lyingSplices(run)) placed.add(one);
+  for (const one of lyingSplices(run)) take(one, one, one.diameterMm);
   for (const item of items) {
     for (const { side, wish } of wishes(item)) {
       const pinned = pinOf(item, side);
-      if (pinned !== undefined) placed.add(bodyAt(pinned, wish.joint));
+      if (pinned !== undefined) take(bodyAt(pinned, wish.joint), item, wish.joint.bodyDiameterMm);
     }
   }
   for (const item of items) {
@@ -201,7 +210,8 @@ export function stagger(run: RunToLayOut): PlacedItem[] {
         [mate, pair[1]],
       ] as const) {
         for (const { side, wish } of wishes(one))
-          if (pinOf(one, side) === undefined) placed.add(bodyAt(centres.get(side) ?? wish.atMm, wish.joint));
+          if (pinOf(one, side) === undefined)
+            take(bodyAt(centres.get(side) ?? wish.atMm, wish.joint), one, wish.joint.bodyDiameterMm);
         finish(one, centres);
       }
       continue;
@@ -210,10 +220,11 @@ export function stagger(run: RunToLayOut): PlacedItem[] {
     const own: Barred[] = [];
     for (const { side, wish } of wishes(item)) {
       const pinned = pinOf(item, side);
-      const centre = pinned ?? place(wish, plots, placed, own);
+      const centre =
+        pinned ?? lanes?.nearest(wish, item.circuitId, [...run.keepOuts, ...own]) ?? place(wish, plots, placed, own);
       centres.set(side, centre);
       own.push(bodyAt(centre, wish.joint));
-      if (pinned === undefined) placed.add(bodyAt(centre, wish.joint));
+      if (pinned === undefined) take(bodyAt(centre, wish.joint), item, wish.joint.bodyDiameterMm);
     }
     finish(item, centres);
   }

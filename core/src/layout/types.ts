@@ -2,7 +2,7 @@ import type { Stretch } from '../damage/index.ts';
 import type { KeepOut } from '../harness/index.ts';
 import type { LeadSite } from '../method/index.ts';
 import type { SizedJoint } from '../family/index.ts';
-import type { LayoutKind } from './kinds.ts';
+import type { LayoutKind } from '../practice/index.ts';
 
 export type SpliceSide = 'only' | 'left' | 'right';
 
@@ -21,6 +21,13 @@ export interface Pin {
   readonly runId?: string | undefined;
 }
 
+/** A layout that is taken for a run; of an even one, how far apart bodies lie at least, where not as usual, mm. */
+export interface ChosenLayout {
+  readonly runId: string;
+  readonly kind: LayoutKind;
+  readonly apartMm?: number | undefined;
+}
+
 /** What people decided about where splices go, besides what is made already. */
 export interface LayoutWishes {
   /** Splices that a person put where they are. */
@@ -32,6 +39,8 @@ export interface LayoutWishes {
    * moved, or what a longer search found. None: searched anew.
    */
   readonly found: readonly Pin[];
+  /** Which layout is wanted on a run, where somebody took one. */
+  readonly chosen?: readonly ChosenLayout[] | undefined;
   /** Whether inserts may be of another colour where their own is not on hand: tagged at both ends. */
   readonly otherColours?: boolean | undefined;
 }

@@ -8,6 +8,7 @@ import {
   NO_WISHES,
   PLACE_GRACE_MM,
   windowsOf,
+  type Asked,
   type LayoutWishes,
   type Pin,
   type PlacedItem,
@@ -58,14 +59,17 @@ export function runPlanAt(
   const run = { ...asWas, lengthMm: board.run.lengthMm };
   const numbers = new Map(job.harness.circuits.map((circuit) => [circuit.id, circuit.number]));
   const objective = measure(board.run, items);
-  return runPlanOf(
-    run,
-    board,
-    { items, objective, bound: objective, open: 'over' },
-    (id) => numbers.get(id) ?? id,
-    untwistedAtMostMm,
-    before.growths,
-  );
+  return {
+    ...runPlanOf(
+      run,
+      board,
+      { items, objective, bound: objective, open: 'over' },
+      (id) => numbers.get(id) ?? id,
+      untwistedAtMostMm,
+      before.growths,
+    ),
+    ...(before.layouts ? { layouts: before.layouts } : {}),
+  };
 }
 
 const movedTo = (
@@ -131,7 +135,20 @@ export function checkWishes(job: Job, wishes: LayoutWishes, memory: Warm): JobPr
         other.centreMm === pin.centreMm &&
         other.runId === pin.runId,
     );
+  const runIds = new Set(job.harness.runs.map(({ id }) => id));
   return [
+    ...(wishes.chosen ?? []).flatMap((one, index) =>
+      runIds.has(one.runId)
+        ? []
+        : [
+            problem(
+              'UNKNOWN_RUN',
+              `/layout/chosen/${index}`,
+              `There is no run "${one.runId}" in this harness.`,
+              'Leave its layout out.',
+            ),
+          ],
+    ),
     ...wishes.atOne.flatMap((id, index) =>
       !stood.atOne.includes(id) && finds(id) === undefined
         ? [
@@ -225,8 +242,20 @@ export const plannedPins = (findings: readonly FindingPlan[]): readonly Pin[] =>
  * Wishes with all splices kept where a plan has them: once somebody cuts by a layout, the others stay where they were
  * marked, as long as that is legal.
  */
-export const keptAsPlanned = (wishes: LayoutWishes, { findings }: Plan): LayoutWishes =>
-  pinnedAt(wishes, [], plannedPins(findings));
+export const keptAsPlanned = (wishes: LayoutWishes, { findings, runs }: Plan): LayoutWishes =>
+  runs.reduce(
+    (all, { runId, layouts }) => (layouts ? choosing(all, runId, layouts.chosen) : all),
+    pinnedAt(wishes, [], plannedPins(findings)),
+  );
+
+/** Wishes with a layout chosen for a run. */
+export const choosing = (wishes: LayoutWishes, runId: string, { kind, apartMm }: Asked): LayoutWishes => ({
+  ...wishes,
+  chosen: [
+    ...(wishes.chosen ?? []).filter((one) => one.runId !== runId),
+    { runId, kind, ...(apartMm === undefined ? {} : { apartMm }) },
+  ],
+});
 
 /** Wishes without the pins of some findings. */
 export const unpinned = (wishes: LayoutWishes, findingIds: readonly string[]): LayoutWishes => ({

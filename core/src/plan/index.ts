@@ -18,6 +18,7 @@ export { slackOf } from './together/slack.ts';
 export {
   boardOf,
   checkWishes,
+  choosing,
   findingPlanAt,
   findingsOnRun,
   keptAsPlanned,
@@ -28,4 +29,6 @@ export {
   unpinned,
 } from './board.ts';
 export type { Board } from './board.ts';
+export { isOffered } from './layouts.ts';
+export type { LayoutOffer, LayoutsToChoose, NoOffer } from './layouts.ts';
 export { byFirstCut, cutsOn, plansOn, seenOn } from './seenOn.ts';

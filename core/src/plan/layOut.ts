@@ -1,21 +1,25 @@
 import { addsCircuit } from '../damage/index.ts';
 import type { Run } from '../harness/index.ts';
 import {
+  asAsked,
   CROWDING,
   keptLayout,
   optimise,
   QUICK,
   quickLayout,
+  type Asked,
   type Effort,
   type LaidOut,
   type LayoutItem,
   type PlacedItem,
   type RunToLayOut,
 } from '../layout/index.ts';
+import { LAYOUT_KINDS, type LayoutKind } from '../practice/index.ts';
 import { decideOne, type Warm } from './decideOne.ts';
 import { onGrownRuns } from './grow.ts';
 import { joined, type LaidRun } from './joined.ts';
 import type { JobIndex } from '../job/index.ts';
+import { isOffered, offerOf, proposal, type LayoutsToChoose } from './layouts.ts';
 import { lyingOn } from './lying.ts';
 import { couldGoPast, guestItem, mustGoPast, PAST_SIDES, stayingItem, type Past, type PastEnds } from './past.ts';
 import { jointsOf, layoutItem, runToLayOut } from './runItems.ts';
@@ -25,7 +29,7 @@ import type { Decided, RunPlan } from './types.ts';
 
 /** Up to this many bodies a plan searches for the best layout; a longer search is asked for at the board. */
 const SEARCHED_UP_TO = 18;
-const REMEMBERED = 120;
+const REMEMBERED = 300;
 /** How many splices nearest to a run's end are tried past it when bodies have no room on the run. */
 const TRIED_PAST = 4;
 
@@ -94,8 +98,21 @@ function itemsOn(
 
 const twoOf = (two: Decided | undefined): LayoutItem['twoJoints'] => two && jointsOf(two.decision);
 
-/** One run laid out: one splice where one does, and two in its place only when bodies would overlap otherwise. */
-function laidRun(run: Run, of: LayingOut, past: Past, effort: Effort = QUICK): LaidRun {
+const WIDE: Asked = { kind: 'wide' };
+
+/**
+ * One run laid out: one splice where one does, and two in its place only when bodies would overlap otherwise, or no even
+ * or short layout is to be had.
+ * @param isKept whether splices stay where they are kept
+ */
+function laidRun(
+  run: Run,
+  of: LayingOut,
+  past: Past,
+  effort: Effort = QUICK,
+  asked: Asked = WIDE,
+  isKept = true,
+): LaidRun {
   const { decided, job, index, memory } = of;
   const here = decided.filter((one) => one.decision.runId === run.id);
   const { items, through } = itemsOn(run, of, past);
@@ -104,8 +121,8 @@ function laidRun(run: Run, of: LayingOut, past: Past, effort: Effort = QUICK): L
     ...(through ? [{ fromMm: 0, toMm: run.lengthMm }] : []),
   ];
   const lying = lyingOn(run, job, decided, memory.practice);
-  const made = (two: ReadonlyMap<string, Decided>): RunToLayOut =>
-    runToLayOut(
+  const made = (two: ReadonlyMap<string, Decided>): RunToLayOut => {
+    const whole = runToLayOut(
       run,
       items.map((item) =>
         item.half || two.size === 0 ? item : { ...item, twoJoints: twoOf(two.get(item.findingId)) },
@@ -116,9 +133,12 @@ function laidRun(run: Run, of: LayingOut, past: Past, effort: Effort = QUICK): L
       index,
       memory.practice,
     );
+    return asAsked(isKept ? whole : { ...whole, found: undefined }, asked, run.conduitInsideMm);
+  };
   const plain = made(new Map());
   const laid = laidOut(plain, of, effort);
-  if (laid.objective.pairs === 0 && laid.objective.barred === 0) return { run: plain, two: new Map(), laid };
+  const isPlain = laid.objective.barred === 0 && (asked.kind !== 'wide' || laid.objective.pairs === 0);
+  if (isPlain) return { run: plain, two: new Map(), laid };
   const two = new Map(
     here.flatMap((one): [string, Decided][] => {
       const other = withTwo(one, job, index, memory);
@@ -128,6 +148,48 @@ function laidRun(run: Run, of: LayingOut, past: Past, effort: Effort = QUICK): L
   if (two.size === 0) return { run: plain, two, laid };
   const wide = made(two);
   return { run: wide, two, laid: laidOut(wide, of, effort) };
+}
+
+/** A run laid out in the layout that is chosen for it, and the layouts that there are to choose from. */
+interface ChosenRun extends LaidRun {
+  readonly layouts?: LayoutsToChoose | undefined;
+}
+
+/** The layouts of a run side by side, and which one is taken. */
+function chosenRun(run: Run, of: LayingOut, past: Past): ChosenRun {
+  const { job, memory, decided } = of;
+  const byHand = job.layout?.chosen?.find(({ runId }) => runId === run.id);
+  const asWas = laidRun(run, of, past, QUICK, byHand ?? WIDE);
+  // What only asks where a splice may lie needs one layout.
+  if (!of.isSearched || asWas.laid.items.every(({ splices }) => splices.length === 0)) return asWas;
+  const isKept = (asWas.run.found ?? []).length > 0;
+  // What was kept before there was a choice was laid out wide.
+  const kept = isKept ? (byHand ?? WIDE) : undefined;
+  const askedOf = (kind: LayoutKind): Asked =>
+    byHand?.kind === kind ? { kind, ...(byHand.apartMm === undefined ? {} : { apartMm: byHand.apartMm }) } : { kind };
+  const laid = LAYOUT_KINDS.map((kind) => {
+    const asked = askedOf(kind);
+    return { asked, one: (byHand ?? WIDE).kind === kind ? asWas : laidRun(run, of, past, QUICK, asked, false) };
+  });
+  const byId = new Map(decided.map((one) => [one.finding.id, one]));
+  const offers = laid.map(({ asked, one }) => offerOf(asked, one, byId));
+  const rule = proposal(offers);
+  const preferred = memory.practice.layout;
+  const wanted = kept?.kind ?? byHand?.kind ?? preferred ?? rule.kind;
+  const isThere = kept !== undefined || offers.some((offer) => offer.kind === wanted && isOffered(offer));
+  const kind = isThere ? wanted : 'wide';
+  const chosen = laid.find(({ asked }) => asked.kind === kind) ?? { asked: WIDE, one: asWas };
+  return {
+    ...chosen.one,
+    layouts: {
+      offers,
+      chosen: chosen.asked,
+      by: byHand && isThere ? 'person' : preferred && isThere && !kept ? 'practice' : 'proposal',
+      proposed: rule.kind,
+      because: rule.because,
+      isKept,
+    },
+  };
 }
 
 /** What counts between runs: bodies over each other, splices, distances. Below 0 when the first is the better. */
@@ -185,7 +247,7 @@ function candidates(
  * All runs laid out. A splice goes past an end of its run when it finds no place on it; and, where bodies of a run
  * overlap or lie closer than they should, when that helps: the ones nearest to the end are tried one after the other.
  */
-function allRuns(of: LayingOut): { readonly runs: ReadonlyMap<string, LaidRun>; readonly past: Past } {
+function allRuns(of: LayingOut): { readonly runs: ReadonlyMap<string, ChosenRun>; readonly past: Past } {
   const { job, decided, index, memory } = of;
   let past: Past = mustGoPast(decided, job, index, memory.practice);
   const wantedMm = memory.practice.figures.betweenBodiesMm;
@@ -212,7 +274,7 @@ function allRuns(of: LayingOut): { readonly runs: ReadonlyMap<string, LaidRun>; 
       here = after[0];
     }
   }
-  const runs = new Map(job.harness.runs.map((run) => [run.id, laidRun(run, of, past)]));
+  const runs = new Map(job.harness.runs.map((run) => [run.id, chosenRun(run, of, past)]));
   return { runs, past };
 }
 
@@ -249,7 +311,19 @@ export function layOutRuns(
   const runs = job.harness.runs.flatMap((run): RunPlan[] => {
     const search = searched.get(run.id);
     return search
-      ? [runPlanOf(run, search, search.laid, numberOf, memory.practice.figures.untwistedAtMostMm, growths.get(run.id))]
+      ? [
+          {
+            ...runPlanOf(
+              run,
+              search,
+              search.laid,
+              numberOf,
+              memory.practice.figures.untwistedAtMostMm,
+              growths.get(run.id),
+            ),
+            ...(apart.get(run.id)?.layouts ? { layouts: apart.get(run.id)?.layouts } : {}),
+          },
+        ]
       : [];
   });
   return {

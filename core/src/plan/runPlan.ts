@@ -6,11 +6,13 @@ import {
   bundleProfile,
   closingOf,
   lumpDiameterMm,
-  openedFor,
+  openedParts,
+  openedThings,
   pairLayout,
   sectionMm,
   thickLying,
   thickSplice,
+  wholeOf,
   type LaidOut,
   type LayoutItem,
   type PairLayout,
@@ -53,11 +55,9 @@ export function runPlanOf(
   const bodies = splices.map(thickSplice);
   const profile = bundleProfile(run.lengthMm, wires, [...bodies, ...lying.map(thickLying)]);
   const peakMm = Math.max(0, ...profile.map((stretch) => stretch.diameterMm));
-  const edges = [...splices, ...search.run.items.map(openedFor), ...(search.run.alsoOpened ?? [])];
-  const opened =
-    edges.length > 0
-      ? { fromMm: Math.min(...edges.map((edge) => edge.fromMm)), toMm: Math.max(...edges.map((edge) => edge.toMm)) }
-      : undefined;
+  const things = openedThings(search.run, laid.items);
+  const opened = wholeOf(things);
+  const parts = openedParts(things);
   const pairs = pairsOf(search.run.items, laid.items);
   return {
     runId: run.id,
@@ -72,6 +72,7 @@ export function runPlanOf(
     lumpMm: splices.length > 0 ? lumpDiameterMm(wires, bodies) : peakMm,
     conduitMm: conduitFor(peakMm),
     opened,
+    openedParts: parts,
     ...(lying.length > 0 ? { lying } : {}),
     broken: [
       ...brokenRules(
@@ -94,7 +95,7 @@ export function runPlanOf(
     closing: closingOf(
       run,
       profile,
-      opened,
+      parts,
       splices,
       keep.filter(({ kind }) => kind === 'connector'),
     ),

@@ -20,6 +20,7 @@ import type { Kit } from '../kit/index.ts';
 import type { BrokenRule, Closing, LaidOut, LyingBody, PairLayout, ProfileStretch } from '../layout/index.ts';
 import type { RankedMethod } from '../method/index.ts';
 import type { InsertWireChoice } from '../sizing/index.ts';
+import type { LayoutsToChoose } from './layouts.ts';
 import type { ElectricalCheck } from './electricalTypes.ts';
 import type { CavityPlan, CoverPlan, SplicePlan } from './made.ts';
 
@@ -125,6 +126,10 @@ export interface RunPlan {
   readonly lumpMm: number;
   readonly conduitMm?: number | undefined;
   readonly opened?: Stretch | undefined;
+  /** What is opened of it: without gaps over 150 mm in which nothing lies. */
+  readonly openedParts: readonly Stretch[];
+  /** The layouts that there are to choose from, and the one that is laid out; where splices are made on the run. */
+  readonly layouts?: LayoutsToChoose | undefined;
   /** What is on its wires whatever the layout: earlier repairs that stay, and covers of this job. */
   readonly lying?: readonly LyingBody[] | undefined;
   readonly broken: readonly BrokenRule[];

@@ -1,10 +1,11 @@
-export type { Practice, PracticeFigures, School, SigningRules } from './practice.ts';
+export type { LayoutKind, Practice, PracticeFigures, School, SigningRules } from './practice.ts';
 export {
   CRIMP_FIRST,
   CRIMP_ONLY,
   BENCH_SOLDER,
   READY_PRACTICES,
   DEFAULT_FIGURES,
+  LAYOUT_KINDS,
   SCHOOLS,
   practiceById,
 } from './practice.ts';

@@ -46,7 +46,16 @@ export interface Practice {
   /** The side taken in each question about the handiwork. */
   readonly habits: Habits;
   readonly signing?: SigningRules | undefined;
+  /** The layout that is taken unless somebody takes another one; none: it is proposed by what each would open. */
+  readonly layout?: LayoutKind | undefined;
 }
+
+/**
+ * Three layouts to choose from. Wide: bodies as far apart as makers print. Even: one body over a place, a little apart,
+ * the least time at the bench. Short: the shortest opened stretch, two bodies over one place where the conduit has room.
+ */
+export const LAYOUT_KINDS = ['wide', 'even', 'short'] as const;
+export type LayoutKind = (typeof LAYOUT_KINDS)[number];
 
 /** What a practice asks of whoever signs; it holds where people sign in. */
 export interface SigningRules {

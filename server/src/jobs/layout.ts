@@ -10,6 +10,7 @@ const CODES: Readonly<Record<string, ErrorCode>> = {
   HAS_WORK: 'HAS_WORK',
   NO_SUCH_SPLICE: 'NO_SUCH_SPLICE',
   UNKNOWN_FINDING: 'NOT_FOUND',
+  UNKNOWN_RUN: 'NOT_FOUND',
   PLACE_NOT_LEGAL: 'PLACE_NOT_LEGAL',
 };
 
@@ -35,8 +36,8 @@ export function layoutRoutes(router: Router, db: Database, planner: Planner): vo
           hint: first.hint,
           details: problems,
         });
-      const { pins, atOne, found, otherColours } = input.layout;
-      await audit('layout', stored.row.id, { pins, atOne, found: found.length, otherColours });
+      const { pins, atOne, found, chosen, otherColours } = input.layout;
+      await audit('layout', stored.row.id, { pins, atOne, found: found.length, chosen, otherColours });
       return { version: await touch(manager, stored.row, now, { layout: input.layout }) };
     },
   });

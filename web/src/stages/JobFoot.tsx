@@ -1,3 +1,4 @@
+import { openedMmOf } from '@mendum/core/layout';
 import { allMakes } from '@mendum/core/plan';
 import { maySign } from '@mendum/core/prove';
 import clsx from 'clsx';
@@ -18,6 +19,7 @@ export function JobFoot({ onKeys }: { readonly onKeys: () => void }) {
   const short = plan.kit.lines.filter((line) => line.state === 'short').length;
   const unanswered = plan.kit.unanswered.length;
   const { totals, gate } = plan;
+  const openedMm = plan.runs.reduce((sum, { openedParts }) => sum + openedMmOf(openedParts), 0);
   return (
     <footer className="no-print sticky short:static bottom-[calc(var(--notice,0px)+var(--bar))] z-10 flex min-h-12 flex-wrap items-center gap-x-6 gap-y-1 border-t max-xl:gap-x-4 border-rule bg-sheet px-6 py-1.5 max-sm:px-4">
       <span>
@@ -32,7 +34,7 @@ export function JobFoot({ onKeys }: { readonly onKeys: () => void }) {
         Splices <Figure value={String(totals.splices)} />
       </span>
       <span className="max-sm:hidden">
-        Opened <Length mm={totals.openedMm} digits={0} />
+        Opened <Length mm={openedMm} digits={0} />
       </span>
       <span className="max-sm:hidden">
         Slack left <Length mm={totals.slackLeftMm} digits={0} />

@@ -1,18 +1,38 @@
 import { expose } from 'comlink';
-import { compareLayouts, optimise, QUICK, THOROUGH, type LaidOut, type RunToLayOut } from '@mendum/core/layout';
+import {
+  compareLayouts,
+  levelsOf,
+  openedMmOf,
+  openedThings,
+  optimise,
+  QUICK,
+  THOROUGH,
+  type LaidOut,
+  type RunToLayOut,
+} from '@mendum/core/layout';
 
-/** Searches for the best layout of a run, and tells every better one on the way: who stops it keeps the last. */
+/** What a distance between bodies opens, mm; nothing where that distance is not to be had. */
+export interface CurvePoint {
+  readonly apartMm: number;
+  readonly openedMm?: number | undefined;
+}
+
+/**
+ * Searches for the best layout of a run, and tells every better one on the way: who stops it keeps the
+ * last; and what distances cost.
+ */
 const searcher = {
   search: (run: RunToLayOut, onBetter: (layout: LaidOut) => void): LaidOut => {
+    const order = levelsOf(run);
     let best: LaidOut | undefined;
     const offer = (layout: LaidOut): void => {
-      if (best && compareLayouts(layout.objective, best.objective) >= 0) return;
+      if (best && compareLayouts(layout.objective, best.objective, order) >= 0) return;
       best = layout;
       onBetter(layout);
     };
     // What a search ends with says more of the same layout than what it told on the way: how far it is proven.
     const finish = (layout: LaidOut): LaidOut => {
-      if (best && compareLayouts(layout.objective, best.objective) > 0) return best;
+      if (best && compareLayouts(layout.objective, best.objective, order) > 0) return best;
       best = layout;
       onBetter(layout);
       return layout;
@@ -20,6 +40,14 @@ const searcher = {
     // A good one soon, then a better one as long as nobody stops it.
     const soon = finish(optimise(run, { ...QUICK, onBetter: offer }));
     return soon.open === undefined ? soon : finish(optimise(run, { ...THOROUGH, onBetter: offer }));
+  },
+  /** What each of some distances opens, told one by one. */
+  curve: (run: RunToLayOut, distancesMm: readonly number[], onPoint: (point: CurvePoint) => void): void => {
+    for (const apartMm of distancesMm) {
+      const asked = { ...run, kind: 'even' as const, apartMm, twoAtMostMm: undefined, found: undefined };
+      const { items, objective } = optimise(asked, QUICK);
+      onPoint({ apartMm, openedMm: objective.barred > 0 ? undefined : openedMmOf(openedThings(asked, items)) });
+    }
   },
 };
 export type LayoutSearcher = typeof searcher;

@@ -15,6 +15,8 @@ import { tightest, type Tight } from './tightest.ts';
  * what counts as the shortest.
  */
 export const SWEEPS_BY_TURN = 8;
+/** So many pieces are moved one by one in a plan. */
+const POLISHED_UP_TO = 24;
 export const SPAN_GRACE_MM = 0.05;
 
 /** Clusters parted into the pieces that they were made of. */
@@ -42,8 +44,10 @@ export function withLessWire(standing: LayoutSoFar, beam: number, found: Found, 
     { ...found, problem: rigid, steps: rigidSteps },
   );
   if (tight) standing.offer(tight.placed);
-  for (const start of [placed, ...(tight ? [apartAgain(tight.placed, placed)] : [])])
-    standing.offer(polished(standing.run, start, standing.goesOn));
+  // One by one takes long of many.
+  if (placed.length <= POLISHED_UP_TO || standing.effort.starts > 1)
+    for (const start of [placed, ...(tight ? [apartAgain(tight.placed, placed)] : [])])
+      standing.offer(polished(standing.run, start, standing.goesOn));
   const { openedMm, insertedMm, splices } = standing.best.objective;
   standing.leastInsertedMm = insertedBoundByPrices(
     problem,

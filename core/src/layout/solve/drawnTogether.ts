@@ -44,7 +44,9 @@ export function drawnTogether(
   const firsts = units.flatMap((unit) =>
     unit.modes.flatMap((mode) => mode.map((piece) => piece.rooms[0]?.fromMm ?? Infinity)),
   );
-  const earliest = Math.min(...firsts);
+  // What begins earlier opens no less than is reached, since all have to end at some place at the earliest.
+  const { leastEndMm } = steps.rest(steps.start(), limits.gapMm, limits.over);
+  const earliest = Math.max(Math.min(...firsts), Math.max(leastEndMm, lost?.toMm ?? -Infinity) - reachedMm);
   // Where all begin behind what is lost, the stretch begins with that.
   const latest = Math.max(
     earliest,
@@ -60,9 +62,11 @@ export function drawnTogether(
     Math.max(endMm, lost?.toMm ?? -Infinity) - Math.min(startMm, lost?.fromMm ?? Infinity);
   let certain = isAll;
   /** Earliest end of all when the first begins at a place or later; where that was cut, no end is known for certain. */
-  const endFrom = (startMm: number): number => {
+  const endFrom = (startMm: number, latestMm: number): number => {
     left -= 1;
-    const result = sweep(steps, { ...limits, fromMm: startMm, earliestEnd: true });
+    // What ends later opens no less than is reached, wherever up to there it begins.
+    const endAtMostMm = Math.min(latestMm, lost?.fromMm ?? Infinity) + best;
+    const result = sweep(steps, { ...limits, fromMm: startMm, earliestEnd: true, endAtMostMm });
     if (certain && !result.complete) {
       certain = false;
       left = Math.ceil(left / TRIES_WITHOUT_PROOF);
@@ -73,14 +77,14 @@ export function drawnTogether(
     if (opened < best - TOUCH_MM) [best, placed] = [opened, result.placed];
     return endMm;
   };
-  const open: Between[] = [{ fromMm: earliest, toMm: latest, leastMm: openedFrom(endFrom(earliest), latest) }];
+  const open: Between[] = [{ fromMm: earliest, toMm: latest, leastMm: openedFrom(endFrom(earliest, latest), latest) }];
   for (;;) {
     open.sort((a, b) => b.leastMm - a.leastMm);
     const next = open.at(-1);
     if (!next || next.leastMm >= best - GRACE_MM || best <= enoughMm || left <= 0 || !goesOn()) break;
     open.pop();
     const middle = next.toMm - next.fromMm < 2 * GRACE_MM ? next.toMm : (next.fromMm + next.toMm) / 2;
-    const endMm = endFrom(middle);
+    const endMm = endFrom(middle, next.toMm);
     // Places before the middle: no earlier end than at their begin, and no later start than the middle.
     const before =
       next.leastMm + Math.min(next.toMm, lost?.fromMm ?? Infinity) - Math.min(middle, lost?.fromMm ?? Infinity);

@@ -1,7 +1,7 @@
 import { PEAK_GRACE, type Level } from '../levels.ts';
 import { measure } from '../objective.ts';
 import { buildProblem } from './build.ts';
-import { SPAN_GRACE_MM, SWEEPS_BY_TURN, withLessWire } from './crowded.ts';
+import { SPAN_GRACE_MM, withLessWire } from './crowded.ts';
 import { drawnTogether, type DrawnTogether } from './drawnTogether.ts';
 import { layInLayer, rowsOf } from './even.ts';
 import { itemsOf } from './found.ts';
@@ -13,12 +13,18 @@ import type { LayoutSoFar } from './standing.ts';
 import { Steps } from './steps.ts';
 import type { SweepLimits } from './sweep/limits.ts';
 import { sweep } from './sweep/sweep.ts';
-import { diametersOf, leastDiameterMm, NEAR_BEAM_TIMES, PIECES_AT_FULL_BEAM, Sweeps } from './sweeps.ts';
+import { diametersOf, leastDiameterMm, PIECES_AT_FULL_BEAM, Sweeps } from './sweeps.ts';
 
 /** Two bodies over one place at most, earlier ones among them. */
 const OVER = 2;
+/** Of the first sweep for any layout at all. */
+const FIRST_BEAM = 100;
 /** Beyond so many pieces only orders near their losses are swept. */
-const ALL_ORDERS_UP_TO = 24;
+const ALL_ORDERS_UP_TO = 18;
+/** Sweeps for each question, by turns of an effort: of few pieces enough for a proof, of many only a few. */
+const SWEEPS_OF_FEW = { pieces: 10, byTurn: 8 };
+const SWEEPS_BY_TURN = 3;
+const SWEEPS_OF_MANY = 6;
 /** Stretches that differ by less are equally short; one that is so much longer is not looked at any more, mm. */
 const AS_SHORT_MM = 0.005;
 const LONGER_MM = 0.03;
@@ -56,13 +62,17 @@ class Drawing {
       { ...held, over: OVER, twoAtMostMm: standing.run.twoAtMostMm, beam: order ? 1 : this.beam },
       problem.lost,
       reachedMm,
-      SWEEPS_BY_TURN * standing.effort.turns,
+      isLong && !order
+        ? SWEEPS_OF_MANY
+        : (standing.pieces <= SWEEPS_OF_FEW.pieces ? SWEEPS_OF_FEW.byTurn : SWEEPS_BY_TURN) * standing.effort.turns,
       standing.goesOn,
       { enoughMm, isAll: order === undefined && !isLong },
     );
   }
 
-  shortest = (held: Held): DrawnTogether => this.drawn(held, this.standing.best.objective.openedMm);
+  /** The shortest stretch; no less than a bound is looked for. */
+  shortest = (held: Held, boundMm: number): DrawnTogether =>
+    this.drawn(held, this.standing.best.objective.openedMm, undefined, boundMm + AS_SHORT_MM);
 
   /** Whether something fits in a stretch; in an order that is known, else in any. */
   fits(held: Held, lengthMm: number, order?: readonly Piece[]): Fits {
@@ -160,16 +170,19 @@ function thinned(standing: LayoutSoFar, drawing: Drawing, from: SoFar, lengthMm:
   return { ...grown(best, mm), proven: best.proven && (run.lying?.length ?? 0) === 0 };
 }
 
-/** The fewest splices with two over one place at most. */
+/** The fewest splices with two over one place at most; none where there is no such layout. */
 function fewestSplices(
   standing: LayoutSoFar,
   beam: number,
 ):
-  | { readonly placed: readonly Placed[]; readonly bodies: number; readonly proven: boolean }
+  | { readonly bodies: number; readonly placed?: readonly Placed[]; readonly proven: boolean }
   | { readonly none: boolean } {
+  const { objective } = standing.best;
+  // What lies by the rules will do where it has no more than it must.
+  if (objective.barred === 0 && objective.splices <= standing.limits.splices)
+    return { bodies: objective.splices, proven: true };
   const { problem } = standing.built;
   const steps = new Steps(problem);
-  const isLong = standing.pieces > PIECES_AT_FULL_BEAM;
   const most = problem.units.reduce(
     (sum, { modes }) =>
       sum + Math.max(...modes.map((mode) => mode.reduce((all, { bodies }) => all + bodies.length, 0))),
@@ -178,8 +191,8 @@ function fewestSplices(
   let proven = true;
   for (let bodiesAtMost = standing.limits.splices; bodiesAtMost <= most && standing.goesOn(); bodiesAtMost += 1) {
     const limits = { over: OVER, gapMm: 0, twoAtMostMm: standing.run.twoAtMostMm, bodiesAtMost };
-    const near = isLong ? sweep(nearTheLoss(steps), { ...limits, beam: NEAR_BEAM_TIMES * beam }) : undefined;
-    const { placed, bodies, complete } = near?.placed ? near : sweep(steps, { ...limits, beam });
+    const near = sweep(nearTheLoss(steps), { ...limits, beam: FIRST_BEAM });
+    const { placed, bodies, complete } = near.placed ? near : sweep(steps, { ...limits, beam });
     if (placed) return { placed, bodies, proven };
     proven = proven && complete;
   }
@@ -198,7 +211,7 @@ export function layShort(standing: LayoutSoFar): LaidOut {
   if (standing.pieces > PIECES_AT_FULL_BEAM) layEvenRow(standing, 0);
   const fewest = fewestSplices(standing, beam);
   if ('none' in fewest) return settle(standing.best, fewest.none && isAll ? undefined : 'barred', order);
-  standing.offer(fewest.placed);
+  if (fewest.placed) standing.offer(fewest.placed);
   const { bodies } = fewest;
   const drawing = new Drawing(standing, beam);
   const loose = { gapMm: 0, bodiesAtMost: bodies };
@@ -207,10 +220,13 @@ export function layShort(standing: LayoutSoFar): LaidOut {
   const row = isShort ? rows.shortest({ gapMm: 0, diameterMm: Infinity }) : undefined;
   if (row?.placed) standing.offer(row.placed);
   const isLeast = meets('openedMm', standing.best.objective.openedMm, standing.best.bound.openedMm);
-  const drawn = isLeast ? { placed: undefined, boundMm: standing.best.objective.openedMm } : drawing.shortest(loose);
+  const drawn = isLeast
+    ? { placed: undefined, boundMm: standing.best.objective.openedMm }
+    : drawing.shortest(loose, standing.best.bound.openedMm);
   if (drawn.placed) standing.offer(drawn.placed);
   const lengthMm = standing.best.objective.openedMm;
-  const provenOpened = isAll && fewest.proven && lengthMm <= drawn.boundMm + SPAN_GRACE_MM;
+  const leastMm = Math.max(drawn.boundMm, standing.best.bound.openedMm);
+  const provenOpened = isAll && fewest.proven && lengthMm <= leastMm + SPAN_GRACE_MM;
   /** What was found, with what is known of splices and stretch. */
   const told = (laid: LaidOut): LaidOut => {
     if (fewest.proven && provenOpened) return laid;
@@ -223,7 +239,8 @@ export function layShort(standing: LayoutSoFar): LaidOut {
     const laid = layInLayer(standing, beam, rows, 0);
     if (laid) return told(laid);
   }
-  const placed = drawn.placed ?? drawing.fits(loose, lengthMm).placed ?? fewest.placed;
+  const placed = drawn.placed ?? drawing.fits(loose, lengthMm).placed ?? fewest.placed ?? [];
+  if (placed.length === 0) return told(settle(standing.best, 'over', order));
   let proven = isShort && rows.complete;
   let open: Level | undefined = proven ? undefined : 'over';
   let soFar: SoFar = { placed, held: loose, proven };

@@ -9,7 +9,8 @@ import {
   type Objective,
 } from '../levels.ts';
 import { measure } from '../objective.ts';
-import { apartOf, kindOf, type LayoutKind } from '../kinds.ts';
+import { apartOf, kindOf } from '../kinds.ts';
+import type { LayoutKind } from '../../practice/index.ts';
 import type { PlacedItem, RunToLayOut } from '../types.ts';
 import { insertedBound, openedBound, runBounds, type RunBounds } from './bounds/bounds.ts';
 import { buildProblem, type Built } from './build.ts';

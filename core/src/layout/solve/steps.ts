@@ -43,6 +43,10 @@ export interface Rest {
   readonly latestEndMm: number;
   /** The same where as many may lie side by side as over a cross-section; a guess then. */
   readonly latestWideMm: number;
+  /** Length of the pieces that come in any case. */
+  readonly lengthMm: number;
+  /** An end before which what begins late cannot all have its place, as many side by side as may be. */
+  readonly leastEndMm: number;
   /** The fewest bodies that there will be in all. */
   readonly bodies: number;
 }
@@ -194,7 +198,8 @@ export class Steps {
     let latestStartMm = Infinity;
     let latestEndMm = Infinity;
     let latestWideMm = Infinity;
-    let [needed, longest] = [0, 0];
+    let [needed, longest, lengthMm] = [0, 0, 0];
+    const late: { readonly firstMm: number; readonly lengthMm: number }[] = [];
     for (const { unit, mode, index, piece, lastMm } of this.byLast) {
       const code = key.charCodeAt(unit);
       if (code < FIRST_CODE ? !this.single[unit] : modeOf(code) !== mode || placedOf(code) > index) continue;
@@ -202,6 +207,8 @@ export class Steps {
       // All that begin by here lie before the end of the last of them, which may be the longest.
       longest = Math.max(longest, piece.lengthMm);
       needed += piece.lengthMm;
+      lengthMm += piece.lengthMm;
+      if (over > 1) late.push({ firstMm: piece.rooms[0]?.fromMm ?? -Infinity, lengthMm: piece.lengthMm });
       const beforeMm = needed - longest;
       if (lastMm - gapMm - beforeMm < latestEndMm) latestEndMm = lastMm - gapMm - beforeMm;
       if (lastMm - beforeMm / over < latestWideMm) latestWideMm = lastMm - beforeMm / over;
@@ -216,7 +223,12 @@ export class Steps {
         if (latest < latestStartMm) latestStartMm = latest;
       } else bodies += this.bodies[unit]?.[modeOf(code)] ?? 0;
     }
-    return { latestStartMm, latestEndMm, latestWideMm, bodies };
+    let [leastEndMm, lateMm] = [-Infinity, 0];
+    for (const one of late.sort((a, b) => b.firstMm - a.firstMm)) {
+      lateMm += one.lengthMm;
+      leastEndMm = Math.max(leastEndMm, one.firstMm + Math.max(one.lengthMm, lateMm / over));
+    }
+    return { latestStartMm, latestEndMm, latestWideMm, lengthMm, leastEndMm, bodies };
   }
 }
 

@@ -15,7 +15,7 @@ import { sweep, type SweepResult } from './sweep/sweep.ts';
 export const PIECES_AT_FULL_BEAM = 16;
 const LEAST_BEAM = 32;
 /** Orders near the losses take less work each: so many times more of them are kept. */
-export const NEAR_BEAM_TIMES = 3;
+const NEAR_BEAM_TIMES = 3;
 const GAP_STEP_MM = 0.005;
 /** Where the search is no proof anyway. */
 const ROUGH_GAP_STEP_MM = 1;

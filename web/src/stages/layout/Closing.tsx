@@ -1,4 +1,5 @@
 import type { Run } from '@mendum/core/harness';
+import { openedMmOf } from '@mendum/core/layout';
 import type { RunPlan } from '@mendum/core/plan';
 import { Figure, Length, useLength } from '../../ui/units.tsx';
 import { useOpenJob } from '../job.ts';
@@ -26,7 +27,7 @@ export function Closing({ run, runPlan }: { readonly run: Run; readonly runPlan:
         <dt>Tape, 19 mm</dt>
         <dd>
           <Figure value={(tapeMm / 1000).toFixed(2)} unit="m" />, half lapped over{' '}
-          {plain(runPlan.opened.toMm - runPlan.opened.fromMm, 0)} {unit}
+          {plain(openedMmOf(runPlan.openedParts), 0)} {unit}
         </dd>
         <dt>Sleeve over all</dt>
         <dd>

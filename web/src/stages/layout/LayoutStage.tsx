@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { Link } from 'react-router';
-import { placesOf } from '@mendum/core/layout';
+import { openedFor, placesOf } from '@mendum/core/layout';
 import {
   asLaid,
   findingsOnRun,
@@ -25,6 +25,7 @@ import { LiveLine } from './LiveLine.tsx';
 import { PairTable } from './PairTable.tsx';
 import { PLANNED_UP_TO, useBoard } from './useBoard.ts';
 import { useProof } from './useProof.ts';
+import { ThreeLayouts } from './ThreeLayouts.tsx';
 import { useSearch } from './useSearch.ts';
 
 /**
@@ -48,7 +49,7 @@ export function LayoutStage() {
   const { searching, start, stop } = useSearch((found) => {
     const from = searched.current;
     if (from && proof.take(from.board.run, found, { items: from.board.items, objective: from.objective }))
-      live.save({ ...live.wishes, found: pinnedAt(live.wishes, [], placesOf(found.items)).found });
+      live.save(live.asLaidOut({ ...live.wishes, found: pinnedAt(live.wishes, [], placesOf(found.items)).found }));
   });
   const here = useMemo(
     () =>
@@ -127,6 +128,15 @@ export function LayoutStage() {
     <div className="grid grid-cols-[minmax(0,1fr)] gap-4">
       {damaged.length > 1 ? (
         <HarnessTree harness={harness} findings={findings} runId={run.id} onPick={setRunId} reaching={reaching} />
+      ) : null}
+      {runPlan.layouts && live.board ? (
+        <ThreeLayouts
+          layouts={runPlan.layouts}
+          lost={[...live.board.run.items.map(openedFor), ...(live.board.run.alsoOpened ?? [])]}
+          live={live}
+          betweenBodiesMm={view.practice.figures.betweenBodiesMm}
+          readOnly={locked}
+        />
       ) : null}
       <Board
         key={run.id}

@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
 import type { Run } from '@mendum/core/harness';
-import { LEVELS, type Level } from '@mendum/core/layout';
+import { levelsOf, type Level } from '@mendum/core/layout';
 import type { FindingPlan, RunPlan } from '@mendum/core/plan';
 import { figure } from '@mendum/core/units';
 import { Figure, Length, useLength } from '../../ui/units.tsx';
@@ -20,10 +20,18 @@ const LEVEL_WORDS: Record<Level, string> = {
 const LENGTHS: readonly Level[] = ['clearMm', 'peakMm', 'openedMm', 'insertedMm'];
 
 /** What the layout reaches, level by level in the order that decides, and how far it is proven. */
-function Reached({ reached, kept }: { readonly reached: RunPlan['reached']; readonly kept: boolean }) {
+function Reached({
+  reached,
+  kept,
+  order,
+}: {
+  readonly reached: RunPlan['reached'];
+  readonly kept: boolean;
+  readonly order: readonly Level[];
+}) {
   const { plain, unit } = useLength();
   const { objective, bound, open } = reached;
-  const openFrom = open === undefined ? LEVELS.length : LEVELS.indexOf(open);
+  const openFrom = open === undefined ? order.length : order.indexOf(open);
   const show = (level: Level, value: number): string =>
     LENGTHS.includes(level) ? plain(value, level === 'peakMm' ? 1 : 0) : String(value);
   return (
@@ -58,8 +66,9 @@ function Reached({ reached, kept }: { readonly reached: RunPlan['reached']; read
           </tr>
         </thead>
         <tbody>
-          {LEVELS.filter((level) => level !== 'barred' && !(level === 'pairs' && objective.pairs === 0)).map(
-            (level) => (
+          {order
+            .filter((level) => level !== 'barred' && !(level === 'pairs' && objective.pairs === 0))
+            .map((level) => (
               <tr key={level} className="border-b border-rule">
                 <th scope="row" className="py-1 text-left font-normal">
                   {LEVEL_WORDS[level]}
@@ -68,7 +77,7 @@ function Reached({ reached, kept }: { readonly reached: RunPlan['reached']; read
                   <Figure value={show(level, objective[level])} unit={LENGTHS.includes(level) ? unit : undefined} />
                 </td>
                 <td className="pl-3 text-right text-soft">
-                  {LEVELS.indexOf(level) < openFrom ? (
+                  {order.indexOf(level) < openFrom ? (
                     ''
                   ) : (
                     <>
@@ -77,8 +86,7 @@ function Reached({ reached, kept }: { readonly reached: RunPlan['reached']; read
                   )}
                 </td>
               </tr>
-            ),
-          )}
+            ))}
         </tbody>
       </table>
     </>
@@ -156,7 +164,7 @@ export function LayoutSummary({
           {margin !== undefined && margin >= 0 ? `: ${figure(margin, 1)} mm to spare` : ': too small, take the next'}.
         </p>
       )}
-      {splices > 0 ? <Reached reached={reached} kept={kept} /> : null}
+      {splices > 0 ? <Reached reached={reached} kept={kept} order={levelsOf(runPlan.layouts?.chosen ?? {})} /> : null}
       <Link
         to={pathTo('bench')}
         className="mt-4 inline-flex min-h-11 w-full items-center justify-center rounded-sm bg-copper px-6 text-lg font-semibold text-oncopper"

@@ -1,7 +1,8 @@
 import { useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { takeSections } from '@mendum/core/bundle';
-import { movedSplice, NO_WISHES, placesOf, type LayoutWishes, type Moved } from '@mendum/core/layout';
+import { movedSplice, NO_WISHES, placesOf, type Asked, type LayoutWishes, type Moved } from '@mendum/core/layout';
 import {
+  choosing,
   findingPlanAt,
   findingsOnRun,
   pinnedAt,
@@ -33,6 +34,10 @@ export interface LiveBoard extends BoardActs {
   readonly save: (wishes: LayoutWishes) => void;
   readonly unpin: (findingIds: readonly string[]) => void;
   readonly again: () => void;
+  /** Takes another layout for the run: all that is not pinned is laid out anew. */
+  readonly take: (asked: Asked) => void;
+  /** Wishes with the run's layout written down, so that what is kept of it is known for what it is. */
+  readonly asLaidOut: (wishes: LayoutWishes) => LayoutWishes;
   readonly undo: (() => void) | undefined;
   readonly redo: (() => void) | undefined;
 }
@@ -176,6 +181,9 @@ export function useBoard(runId: string | undefined): LiveBoard {
     const target = way(history, now);
     if (target) void send(target.item).then((ok) => ok && setHistory((all) => way(all, now)?.history ?? all));
   };
+  const anew = (): LayoutWishes => searchedAnew(wanted(), runId === undefined ? [] : findingsOnRun(plan, runId));
+  const asLaidOut = (next: LayoutWishes): LayoutWishes =>
+    runId !== undefined && planned?.layouts ? choosing(next, runId, planned.layouts.chosen) : next;
   const { move, drop } = useEarlyMoves(board !== undefined && board.runId === runId, {
     move: (findingId, side, wishMm, snapMm = 0) => {
       const from = latest.current.moved?.items ?? items;
@@ -198,7 +206,7 @@ export function useBoard(runId: string | undefined): LiveBoard {
     },
     drop: () => {
       const now = latest.current.moved;
-      if (now) save(pinnedAt(wanted(), now.moved, placesOf(now.items)));
+      if (now) save(asLaidOut(pinnedAt(wanted(), now.moved, placesOf(now.items))));
     },
   });
   return {
@@ -211,7 +219,11 @@ export function useBoard(runId: string | undefined): LiveBoard {
     move,
     drop,
     unpin: (findingIds) => save(unpinned(wanted(), findingIds)),
-    again: () => save(searchedAnew(wanted(), runId === undefined ? [] : findingsOnRun(plan, runId))),
+    again: () => save(anew()),
+    take: (asked) => {
+      if (runId !== undefined) save(choosing(anew(), runId, asked));
+    },
+    asLaidOut,
     undo: history.past.length > 0 ? () => step(back) : undefined,
     redo: history.future.length > 0 ? () => step(redone) : undefined,
   };

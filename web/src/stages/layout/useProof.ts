@@ -1,5 +1,12 @@
 import { useMemo, useState } from 'react';
-import { compareLayouts, placesOf, type LaidOut, type PlacedItem, type RunToLayOut } from '@mendum/core/layout';
+import {
+  compareLayouts,
+  levelsOf,
+  placesOf,
+  type LaidOut,
+  type PlacedItem,
+  type RunToLayOut,
+} from '@mendum/core/layout';
 import type { Board, RunPlan } from '@mendum/core/plan';
 
 type Reached = RunPlan['reached'];
@@ -21,7 +28,7 @@ export function useProof(board: Board | undefined) {
     found: LaidOut,
     now: { readonly items: readonly PlacedItem[]; readonly objective: Reached['objective'] },
   ): boolean => {
-    const isBetter = compareLayouts(found.objective, now.objective) < 0;
+    const isBetter = compareLayouts(found.objective, now.objective, levelsOf(searched)) < 0;
     setProof({
       key: keyOf(searched, isBetter ? found.items : now.items),
       reached: { objective: isBetter ? found.objective : now.objective, bound: found.bound, open: found.open },

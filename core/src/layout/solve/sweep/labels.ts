@@ -1,4 +1,5 @@
 import { TOUCH_MM, type Body, type Piece, type Placed, type Problem } from '../problem.ts';
+import type { Rest } from '../steps.ts';
 import type { SweepLimits } from './limits.ts';
 
 /** A body that reaches beyond the last start. */
@@ -21,66 +22,99 @@ export interface Label {
 export const endsOf = (piece: Piece, atMm: number, unit: number): Reaching[] =>
   piece.bodies.map((body) => ({ endMm: atMm + body.offsetMm + body.lengthMm, body, unit }));
 
-/** Whether what follows one label can follow the other as well or better, whichever bodies reach on. */
-function dominates(a: Label, b: Label): boolean {
-  if (a.pairs > b.pairs || a.startMm > b.startMm + TOUCH_MM) return false;
-  return a.reaching.every((end, index) => {
-    const other = b.reaching[index];
-    return other !== undefined && end.endMm <= other.endMm + TOUCH_MM;
-  });
-}
-
-/** Whether a body has to be told from others while it reaches on. */
-export type Matters = (reaching: Reaching) => boolean;
-
 /** Two pieces of one mode that can lie over each other: of others a body never meets its own circuit's other one. */
 const canMeet = (piece: Piece, next: Piece): boolean =>
   (next.rooms[0]?.fromMm ?? -Infinity) < (piece.rooms.at(-1)?.toMm ?? Infinity) + piece.lengthMm - TOUCH_MM;
 
-/**
- * Which bodies have to be told apart while they reach on: those that their own circuit's next one could lie over, and
- * those that are too thick beside some other one.
- */
-export function whichMatter(problem: Problem, { over, diameterAtMost, twoAtMostMm }: SweepLimits): Matters {
-  if (over === 1) return () => false;
-  const own = problem.units.map(({ modes }) =>
-    modes.some((mode) => mode.some((piece, index) => mode.slice(index + 1).some((next) => canMeet(piece, next)))),
-  );
-  const atMostMm = Math.min(diameterAtMost ?? Infinity, twoAtMostMm ?? Infinity);
-  if (atMostMm === Infinity) return ({ unit }) => own[unit] === true;
-  if (over > 2 || problem.covers.length > 0) return () => true;
-  const specs = [
-    ...new Set([
-      ...problem.units.flatMap(({ modes }) =>
-        modes.flatMap((mode) => mode.flatMap(({ bodies }) => bodies.map(({ spec }) => spec))),
-      ),
-      ...problem.lying.map(({ spec }) => spec),
-    ]),
-  ];
-  const thick = new Set(
-    specs.filter((a) => specs.some((b) => a !== b && problem.diameterMm([a, b]) > atMostMm + TOUCH_MM)),
-  );
-  return ({ unit, body }) => own[unit] === true || thick.has(body.spec);
+/** How bodies that reach on are told from each other. */
+export interface Telling {
+  /** Units whose next piece could lie over their last one: there it matters which body it is. */
+  readonly isOwn: readonly boolean[];
+  /** Whether one body may lie with all that another one may. */
+  readonly isEasier: (one: number, other: number) => boolean;
 }
 
-const beats = (a: Label, b: Label, matters: Matters): boolean =>
-  dominates(a, b) &&
-  a.reaching.every(
-    (end) =>
-      !matters(end) || b.reaching.some((other) => other.body === end.body && end.endMm <= other.endMm + TOUCH_MM),
+/** Bodies by what may lie over one place with them, no thicker than so much. */
+function easierIn(problem: Problem, atMostMm: number): Telling['isEasier'] {
+  const bodies = problem.units.flatMap(({ modes }) => modes.flatMap((mode) => mode.flatMap((piece) => piece.bodies)));
+  const specs = [...new Set([...bodies.map(({ spec }) => spec), ...problem.lying.map(({ spec }) => spec)])];
+  const barred = new Map(
+    specs.map((a) => [a, new Set(specs.filter((b) => a !== b && problem.diameterMm([a, b]) > atMostMm + TOUCH_MM))]),
   );
+  const known = new Map<number, ReadonlySet<number>>();
+  /** Of a body: all that are no easier to lie with. */
+  const noEasier = (one: number): ReadonlySet<number> => {
+    const own = [...(barred.get(one) ?? [])];
+    const found = new Set(specs.filter((other) => own.every((spec) => spec === other || barred.get(other)?.has(spec))));
+    known.set(one, found);
+    return found;
+  };
+  return (one, other) => one === other || (known.get(one) ?? noEasier(one)).has(other);
+}
+
+const tellings = new WeakMap<Problem, Map<string, Telling>>();
+
+/** How bodies are told from each other in a sweep; worked out once of a problem. */
+export function tellingOf(problem: Problem, { over, diameterAtMost, twoAtMostMm }: SweepLimits): Telling {
+  const atMostMm = Math.min(diameterAtMost ?? Infinity, twoAtMostMm ?? Infinity);
+  const key = `${over} ${atMostMm}`;
+  const ofProblem = tellings.get(problem) ?? new Map<string, Telling>();
+  tellings.set(problem, ofProblem);
+  const known = ofProblem.get(key);
+  if (known) return known;
+  const isOwn = problem.units.map(
+    ({ modes }) =>
+      over > 1 &&
+      modes.some((mode) => mode.some((piece, index) => mode.slice(index + 1).some((next) => canMeet(piece, next)))),
+  );
+  const made: Telling = {
+    isOwn,
+    isEasier:
+      over === 1 || atMostMm === Infinity
+        ? () => true
+        : over > 2 || problem.covers.length > 0
+          ? (one, other) => one === other
+          : easierIn(problem, atMostMm),
+  };
+  ofProblem.set(key, made);
+  return made;
+}
+
+/**
+ * Whether what follows one label can follow the other as well or better: it has no more overlaps, reaches no farther,
+ * and with bodies that are no harder to lie with.
+ */
+function beats(a: Label, b: Label, { isOwn, isEasier }: Telling): boolean {
+  if (a.pairs > b.pairs || a.startMm > b.startMm + TOUCH_MM) return false;
+  return a.reaching.every((end, index) => {
+    const other = b.reaching[index];
+    if (other === undefined || end.endMm > other.endMm + TOUCH_MM) return false;
+    if (end.body === other.body) return true;
+    if (!isEasier(end.body.spec, other.body.spec)) return false;
+    // Its own circuit's next body has to wait for it, whatever else reaches as far.
+    return !isOwn[end.unit] || b.reaching.some((one) => one.body === end.body && end.endMm <= one.endMm + TOUCH_MM);
+  });
+}
 
 /** Keeps a label unless another one with the same pieces is as good; drops those that it betters. */
-export function put(layer: Map<string, Label[]>, label: Label, matters: Matters): void {
+export function put(layer: Map<string, Label[]>, label: Label, telling: Telling): void {
   const there = layer.get(label.key);
   if (!there) {
     layer.set(label.key, [label]);
     return;
   }
-  if (there.some((other) => beats(other, label, matters))) return;
-  const kept = there.filter((other) => !beats(label, other, matters));
+  if (there.some((other) => beats(other, label, telling))) return;
+  const kept = there.filter((other) => !beats(label, other, telling));
   kept.push(label);
   layer.set(label.key, kept);
+}
+
+/** An end before which nothing that follows a label can end: what is to come is shared by as many as may lie side by side. */
+export function leastEndOf(label: Label, { lengthMm, leastEndMm }: Rest, over: number): number {
+  let endsMm = lengthMm;
+  for (let index = 0; index < over; index += 1)
+    endsMm += Math.max(label.startMm, label.reaching[index]?.endMm ?? label.startMm);
+  return Math.max(endsMm / over, leastEndMm, label.reaching[0]?.endMm ?? -Infinity);
 }
 
 /** How much later what lies might end; below 0 when bodies still have to overlap. */

@@ -16,6 +16,8 @@ export interface SweepLimits {
    * Of all that keep to these limits the one that ends first is wanted, not the one with the fewest pairs and bodies.
    */
   readonly earliestEnd?: boolean | undefined;
+  /** Where all have to end: what cannot is not looked at. Together with the earliest end. */
+  readonly endAtMostMm?: number | undefined;
   /** Labels kept in one layer; more are cut, and the sweep is then no proof. */
   readonly beam: number;
 }

@@ -2,7 +2,7 @@ import type { Following } from '../orders.ts';
 import { TOUCH_MM, type Placed } from '../problem.ts';
 import { idleFrom, keyAfter, type Rest } from '../steps.ts';
 import { follow, places } from './follow.ts';
-import { cut, lateMm, put, spareMm, traced, whichMatter, type Label } from './labels.ts';
+import { cut, lateMm, leastEndOf, put, spareMm, tellingOf, traced, type Label } from './labels.ts';
 import type { SweepLimits } from './limits.ts';
 
 export interface SweepResult {
@@ -33,7 +33,10 @@ export function sweep(steps: Following, limits: SweepLimits): SweepResult {
     (limits.earliestEnd === true
       ? endOf(made) >= endOf(best) - TOUCH_MM
       : made.pairs > best.pairs || (made.pairs === best.pairs && bodies >= bestBodies));
-  const matters = whichMatter(problem, limits);
+  const isEnding = limits.earliestEnd === true && limits.over > 1;
+  const endAtMostMm = (): number =>
+    Math.min(limits.endAtMostMm ?? Infinity, best ? endOf(best) - 2 * TOUCH_MM : Infinity);
+  const telling = tellingOf(problem, limits);
   const isCrowded = limits.over > 1;
   const lengths = problem.units.flatMap((unit) => (unit.modes[0] ?? []).map((piece) => piece.lengthMm));
   const bodyMm = limits.over === 1 ? Infinity : lengths.reduce((sum, mm) => sum + mm, 0) / Math.max(1, lengths.length);
@@ -56,7 +59,8 @@ export function sweep(steps: Following, limits: SweepLimits): SweepResult {
         const fits = places(label, step.piece, limits, step.unit, problem).filter((atMm) => atMm < idle - TOUCH_MM);
         if (fits.length === 0) continue;
         const key = keyAfter(label.key, step);
-        const { latestStartMm, latestEndMm, bodies } = restOf(key);
+        const rest = restOf(key);
+        const { latestStartMm, latestEndMm, bodies } = rest;
         if (bodies > (limits.bodiesAtMost ?? Infinity)) continue;
         for (const atMm of fits) {
           const endMm = atMm + step.piece.lengthMm;
@@ -68,7 +72,8 @@ export function sweep(steps: Following, limits: SweepLimits): SweepResult {
             continue;
           const made = follow(label, step.piece, key, step.unit, atMm, limits, problem);
           if (!made || falls(made, bodies)) continue;
-          if (latestStartMm < Infinity) put(layer, made, matters);
+          if (isEnding && leastEndOf(made, rest, limits.over) > endAtMostMm() + TOUCH_MM) continue;
+          if (latestStartMm < Infinity) put(layer, made, telling);
           else [best, bestBodies] = [made, bodies];
         }
       }

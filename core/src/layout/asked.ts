@@ -1,0 +1,29 @@
+import { TWO_AT_MOST_TIMES } from './kinds.ts';
+import type { LayoutKind } from '../practice/index.ts';
+import { sectionDiameterMm } from './objective.ts';
+import type { RunToLayOut } from './types.ts';
+
+/** Which layout is asked of a run, and what that takes. */
+export interface Asked {
+  readonly kind: LayoutKind;
+  readonly apartMm?: number | undefined;
+}
+
+/**
+ * How thick two bodies over one place may make a bundle, mm: what its conduit has inside; where none is known, 1.25 times
+ * its greatest bare diameter.
+ */
+export const twoAtMostMm = (wires: RunToLayOut['wires'], conduitInsideMm: number | undefined): number =>
+  conduitInsideMm ?? TWO_AT_MOST_TIMES * sectionDiameterMm(wires ?? [], []);
+
+/** A run of which one layout is asked. Wide is what is asked where nothing is said. */
+export const asAsked = (
+  run: RunToLayOut,
+  { kind, apartMm }: Asked,
+  conduitInsideMm: number | undefined,
+): RunToLayOut =>
+  kind === 'wide'
+    ? run
+    : kind === 'even'
+      ? { ...run, kind, ...(apartMm === undefined ? {} : { apartMm }) }
+      : { ...run, kind, twoAtMostMm: twoAtMostMm(run.wires, conduitInsideMm) };
