@@ -167,7 +167,10 @@ export function asItem(
     splices,
     x1Mm,
     x2Mm,
-    insertMm: insertLengthMm(x1Mm, x2Mm, first.joint.reach, second.joint.reach) + (item.extraMm ?? 0),
+    // Where one of them finds no place both may lie at the loss: a broken rule, and no reason to fail.
+    insertMm:
+      insertLengthMm(x1Mm, Math.max(x2Mm, x1Mm + SMALL_MM), first.joint.reach, second.joint.reach) +
+      (item.extraMm ?? 0),
   };
 }
 

@@ -105,6 +105,8 @@ function withFewerPairs(standing: LayoutSoFar, drawing: Drawing, from: SoFar, le
     if (pairs <= 1 || !standing.goesOn()) return { ...now, proven: now.proven && pairs <= 1 };
     const { placed, certain } = drawing.fits({ ...best.held, pairsAtMost: pairs - 1 }, lengthMm);
     if (!placed) return { ...now, proven: now.proven && certain };
+    // As it is measured it has to be fewer, or there is no end to it.
+    if (pairsOf(placed) >= pairs) return { ...now, proven: false };
     best = { ...best, placed };
   }
 }
