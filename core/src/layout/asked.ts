@@ -13,7 +13,7 @@ export interface Asked {
  * How thick two bodies over one place may make a bundle, mm: what its conduit has inside; where none is known, 1.25 times
  * its greatest bare diameter.
  */
-export const twoAtMostMm = (wires: RunToLayOut['wires'], conduitInsideMm: number | undefined): number =>
+const twoAtMostMm = (wires: RunToLayOut['wires'], conduitInsideMm: number | undefined): number =>
   conduitInsideMm ?? TWO_AT_MOST_TIMES * sectionDiameterMm(wires ?? [], []);
 
 /** A run of which one layout is asked. Wide is what is asked where nothing is said. */

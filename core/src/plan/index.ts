@@ -29,6 +29,6 @@ export {
   unpinned,
 } from './board.ts';
 export type { Board } from './board.ts';
-export { isOffered } from './layouts.ts';
-export type { LayoutOffer, LayoutsToChoose, NoOffer } from './layouts.ts';
+export { isOffered } from './layoutTypes.ts';
+export type { LayoutOffer, LayoutsToChoose, NoOffer } from './layoutTypes.ts';
 export { byFirstCut, cutsOn, plansOn, seenOn } from './seenOn.ts';

@@ -5,7 +5,8 @@ import { FULL_SHELF } from '../catalogue/index.ts';
 import { jobWith, WET_SHAKING } from '../test/samples.ts';
 import { checkWishes, choosing, keptAsPlanned } from './board.ts';
 import { warm } from './decideOne.ts';
-import { isOffered, proposal, type LayoutOffer, type LayoutsToChoose } from './layouts.ts';
+import { proposal } from './layouts.ts';
+import { isOffered, type LayoutOffer, type LayoutsToChoose } from './layoutTypes.ts';
 import { NO_WISHES } from '../layout/index.ts';
 import { plan } from './plan.ts';
 

@@ -1,5 +1,4 @@
 import { conduitFor } from '../bundle/index.ts';
-import type { Stretch } from '../damage/index.ts';
 import {
   bundleProfile,
   EVEN_APART_MM,
@@ -10,12 +9,12 @@ import {
   thickSplice,
   wholeOf,
   type Asked,
-  type LaidOut,
 } from '../layout/index.ts';
 import { methodById } from '../family/index.ts';
 import type { LayoutKind } from '../practice/index.ts';
 import { figure } from '../units/index.ts';
 import type { LaidRun } from './joined.ts';
+import { isOffered, type LayoutOffer, type NoOffer } from './layoutTypes.ts';
 import type { Decided } from './types.ts';
 
 /** To unwrap and tape again, minutes for 100 mm; to cut an insert, minutes each. */
@@ -24,42 +23,6 @@ const MINUTES_AN_INSERT = 0.5;
 /** Even is proposed where Wide opens more than so many times what Short does, and more than so much, mm. */
 const OPENS_TIMES = 1.5;
 const OPENS_MORE_MM = 400;
-
-/** One of the layouts to choose from, with what it takes. Lengths in mm. */
-export interface LayoutOffer extends Asked {
-  /** From the first body, loss or cover to the last. */
-  readonly opened?: Stretch | undefined;
-  /** Of it what is opened, without gaps over 150 in which nothing lies. */
-  readonly openedMm: number;
-  /** New wire; unknown where it ends on another run. */
-  readonly insertedMm?: number | undefined;
-  readonly splices: number;
-  readonly peakMm: number;
-  readonly conduitMm?: number | undefined;
-  /** At the bench: splices, inserts, unwrapping and taping; covers and cavities take the same in all. */
-  readonly minutes: number;
-  readonly bodies: readonly Stretch[];
-  readonly reached: Pick<LaidOut, 'objective' | 'bound' | 'open'>;
-}
-
-/** A layout that is not to be had, and why. */
-export interface NoOffer extends Asked {
-  readonly why: string;
-}
-
-/** The layouts of a run to choose from, Wide, Even and Short, and the one that is laid out. */
-export interface LayoutsToChoose {
-  readonly offers: readonly (LayoutOffer | NoOffer)[];
-  readonly chosen: Asked;
-  readonly by: 'person' | 'practice' | 'proposal';
-  /** Which one is proposed, and why. */
-  readonly proposed: LayoutKind;
-  readonly because: string;
-  /** Splices are kept where somebody put or marked them. */
-  readonly isKept: boolean;
-}
-
-export const isOffered = (offer: LayoutOffer | NoOffer): offer is LayoutOffer => !('why' in offer);
 
 /** Minutes at the bench for what a layout makes on a run. @param openedMm what is unwrapped and taped again */
 function minutesFor({ run, laid, two }: LaidRun, openedMm: number, decided: ReadonlyMap<string, Decided>): number {

@@ -20,7 +20,7 @@ import type { Kit } from '../kit/index.ts';
 import type { BrokenRule, Closing, LaidOut, LyingBody, PairLayout, ProfileStretch } from '../layout/index.ts';
 import type { RankedMethod } from '../method/index.ts';
 import type { InsertWireChoice } from '../sizing/index.ts';
-import type { LayoutsToChoose } from './layouts.ts';
+import type { LayoutsToChoose } from './layoutTypes.ts';
 import type { ElectricalCheck } from './electricalTypes.ts';
 import type { CavityPlan, CoverPlan, SplicePlan } from './made.ts';
 

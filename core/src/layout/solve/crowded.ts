@@ -14,7 +14,7 @@ import { tightest, type Tight } from './tightest.ts';
  * Sweeps for the shortest stretch where bodies lie over each other, by turns of an effort, where they can prove it; and
  * what counts as the shortest.
  */
-export const SWEEPS_BY_TURN = 8;
+const SWEEPS_BY_TURN = 8;
 /** So many pieces are moved one by one in a plan. */
 const POLISHED_UP_TO = 24;
 export const SPAN_GRACE_MM = 0.05;

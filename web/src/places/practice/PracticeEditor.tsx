@@ -108,6 +108,40 @@ function FigureGrid({ practice, onChange }: PracticeEditorProps) {
   );
 }
 
+const LAYOUTS = [
+  { value: 'proposed', name: 'As proposed', because: 'Wide; Even where Wide opens far more than must be.' },
+  { value: 'wide', name: 'Wide', because: 'As far apart as makers print.' },
+  { value: 'even', name: 'Even', because: 'One over a place, 10 mm apart: least time at the bench.' },
+  { value: 'short', name: 'Short', because: 'Opens the least; two may lie together where the conduit has room.' },
+] as const;
+
+/** Which layout is taken on a run unless somebody takes another one. */
+function PreferredLayout({ practice, onChange }: PracticeEditorProps) {
+  const { layout, ...others } = practice;
+  return (
+    <Choices
+      label="Layout along a run"
+      picked={layout ?? 'proposed'}
+      disabled={!onChange}
+      onPick={(picked) => picked && onChange?.(picked === 'proposed' ? others : { ...others, layout: picked })}
+      className="grid gap-3 md:grid-cols-4"
+      look={(isPicked) => chosenLook(isPicked, !onChange)}
+      choices={LAYOUTS.map(({ value, name, because }) => ({
+        value,
+        shown: (isPicked) => (
+          <>
+            <b>
+              {isPicked ? '✓ ' : ''}
+              {name}
+            </b>
+            <span>{because}</span>
+          </>
+        ),
+      }))}
+    />
+  );
+}
+
 const SIGNING: readonly { readonly rule: keyof SigningRules; readonly words: string }[] = [
   { rule: 'another', words: 'Somebody else signs than who made it' },
   { rule: 'lead', words: 'A lead signs airbag, high voltage and choices against the ranking' },
@@ -161,6 +195,10 @@ export function PracticeEditor({ practice, onChange }: PracticeEditorProps) {
       <School practice={practice} onChange={onChange} />
       <Heading about="They show in the steps at the bench.">How we work</Heading>
       <HabitList practice={practice} onChange={onChange} />
+      <Heading about="All three are shown on every run; this one is taken unless somebody takes another.">
+        Layout along a run
+      </Heading>
+      <PreferredLayout practice={practice} onChange={onChange} />
       <Heading about="What the practice that new jobs begin with asks holds in every job.">Who signs</Heading>
       <Signing practice={practice} onChange={onChange} />
       <Heading about="Defaults that a shop may set; what a part's maker prints wins.">Figures</Heading>
