@@ -103,7 +103,7 @@ const WIDE: Asked = { kind: 'wide' };
 
 /**
  * One run laid out: one splice where one does, and two in its place only when bodies would overlap otherwise, or no even
- * or short layout is to be had.
+ * or short layout is possible.
  * @param isKept whether splices stay where they are kept
  */
 function laidRun(

@@ -19,7 +19,7 @@ export interface LayoutOffer extends Asked {
   readonly reached: Pick<LaidOut, 'objective' | 'bound' | 'open'>;
 }
 
-/** A layout that is not to be had, and why. */
+/** A layout that is not possible, and why. */
 export interface NoOffer extends Asked {
   readonly why: string;
 }

@@ -103,7 +103,7 @@ export function proposal(offers: readonly (LayoutOffer | NoOffer)[]): {
   if (shortMm === undefined)
     return {
       kind: 'wide',
-      because: 'Wide: bodies as far apart as makers print. A short layout is not to be had here.',
+      because: 'Wide: bodies as far apart as makers print. A short layout is not possible here.',
     };
   const isLong = wideMm > OPENS_TIMES * shortMm && wideMm > OPENS_MORE_MM;
   if (isLong && evenMm !== undefined)
@@ -114,7 +114,7 @@ export function proposal(offers: readonly (LayoutOffer | NoOffer)[]): {
   if (isLong)
     return {
       kind: 'wide',
-      because: `Wide, though it opens ${words(wideMm)} and Short ${words(shortMm)}: Even is not to be had here.`,
+      because: `Wide, though it opens ${words(wideMm)} and Short ${words(shortMm)}: Even is not possible here.`,
     };
   return {
     kind: 'wide',

@@ -11,7 +11,7 @@ import {
   type RunToLayOut,
 } from '@mendum/core/layout';
 
-/** What a distance between bodies opens, mm; nothing where that distance is not to be had. */
+/** What a distance between bodies opens, mm; nothing where that distance is not possible. */
 export interface CurvePoint {
   readonly apartMm: number;
   readonly openedMm?: number | undefined;

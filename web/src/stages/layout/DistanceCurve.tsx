@@ -14,7 +14,11 @@ const HIGH_PX = 220;
 /** What every distance between bodies opens, worked out in a worker, point by point. */
 function useCurve(run: RunToLayOut, distancesMm: readonly number[]): readonly CurvePoint[] {
   const asked = useMemo(
-    () => JSON.stringify([{ ...run, found: undefined, kind: undefined, apartMm: undefined, twoAtMostMm: undefined }, distancesMm]),
+    () =>
+      JSON.stringify([
+        { ...run, found: undefined, kind: undefined, apartMm: undefined, twoAtMostMm: undefined },
+        distancesMm,
+      ]),
     [run, distancesMm],
   );
   const [curve, setCurve] = useState<{ readonly asked: string; readonly points: readonly CurvePoint[] }>();
@@ -59,7 +63,7 @@ export function DistanceCurve({ run, mostMm, takenMm, onTake }: DistanceCurvePro
       <figcaption role="status" className="text-soft">
         One body over a place, at least so far apart: what is opened for it.
         {isDone ? '' : ` Working out ${points.length + 1} of ${distances.length}…`}
-        {isDone && there.length === 0 ? ' No distance can be had in one layer here.' : ''}
+        {isDone && there.length === 0 ? ' No distance is possible in one layer here.' : ''}
       </figcaption>
       {there.length > 0 ? (
         <LineChart
@@ -113,7 +117,7 @@ export function DistanceCurve({ run, mostMm, takenMm, onTake }: DistanceCurvePro
           {wished === undefined ? (
             '…'
           ) : wished.openedMm === undefined ? (
-            'not to be had'
+            'not possible'
           ) : (
             <>
               opens <Figure value={plain(wished.openedMm, 0)} unit={unit} />

@@ -155,7 +155,7 @@ export function ThreeLayouts({ layouts, lost, live, betweenBodiesMm, readOnly }:
         choices={offers.map((offer) => ({ value: offer.kind, shown: () => shown(offer) }))}
       />
       <p className="text-soft">
-        {refused ? `${NAMES[refused.kind]}, which was taken, is not to be had now. ` : ''}
+        {refused ? `${NAMES[refused.kind]}, which was taken, is not possible now. ` : ''}
         {because}{' '}
         <button
           type="button"
