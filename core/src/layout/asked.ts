@@ -1,13 +1,6 @@
-import { TWO_AT_MOST_TIMES } from './kinds.ts';
-import type { LayoutKind } from '../practice/index.ts';
+import { TWO_AT_MOST_TIMES, type Asked } from './kinds.ts';
 import { sectionDiameterMm } from './objective.ts';
 import type { RunToLayOut } from './types.ts';
-
-/** Which layout is asked of a run, and what that takes. */
-export interface Asked {
-  readonly kind: LayoutKind;
-  readonly apartMm?: number | undefined;
-}
 
 /**
  * How thick two bodies over one place may make a bundle, mm: what its conduit has inside; where none is known, 1.25 times

@@ -30,7 +30,8 @@ const pairOf = (a: Beside, b: Beside): string => (isNew(a) ? `${a.name} and ${b.
 
 /**
  * What the placed splices of one run break: keep-outs (never), overlaps and short distances (avoid), room at connectors
- * (wish); by what the layout asks that is taken. @param lying what is on the wires already, which counts beside new splices, never among itself
+ * (wish); by what the layout asks that is taken.
+ * @param lying what is on the wires already, which counts beside new splices, never among itself
  */
 export function brokenRules(
   splices: readonly PlacedSplice[],

@@ -24,7 +24,7 @@ export { compareLayouts, firstDifference, levelsOf } from './levels.ts';
 export type { Level, Objective } from './levels.ts';
 export { EVEN_APART_MM } from './kinds.ts';
 export { asAsked } from './asked.ts';
-export type { Asked } from './asked.ts';
+export type { Asked } from './kinds.ts';
 export { cutOf, itemAt, legalPlaces, openedFor, PLACE_GRACE_MM, windowsOf } from './place.ts';
 export { movedSplice, placesOf } from './move.ts';
 export type { Moved } from './move.ts';

@@ -5,10 +5,13 @@ export const EVEN_APART_MM = 10;
 /** Without a known conduit, how thick two bodies over one place may make a bundle: times its greatest bare diameter. */
 export const TWO_AT_MOST_TIMES = 1.25;
 
-interface OfKind {
-  readonly kind?: LayoutKind | undefined;
+/** Which layout is asked of a run, an even one with its distance where not as usual, mm. */
+export interface Asked {
+  readonly kind: LayoutKind;
   readonly apartMm?: number | undefined;
 }
+
+type OfKind = Partial<Asked>;
 
 export const kindOf = ({ kind = 'wide' }: OfKind): LayoutKind => kind;
 

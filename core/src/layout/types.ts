@@ -2,6 +2,7 @@ import type { Stretch } from '../damage/index.ts';
 import type { KeepOut } from '../harness/index.ts';
 import type { LeadSite } from '../method/index.ts';
 import type { SizedJoint } from '../family/index.ts';
+import type { Asked } from './kinds.ts';
 import type { LayoutKind } from '../practice/index.ts';
 
 export type SpliceSide = 'only' | 'left' | 'right';
@@ -21,11 +22,9 @@ export interface Pin {
   readonly runId?: string | undefined;
 }
 
-/** A layout that is taken for a run; of an even one, how far apart bodies lie at least, where not as usual, mm. */
-export interface ChosenLayout {
+/** A layout that is taken for a run. */
+export interface ChosenLayout extends Asked {
   readonly runId: string;
-  readonly kind: LayoutKind;
-  readonly apartMm?: number | undefined;
 }
 
 /** What people decided about where splices go, besides what is made already. */

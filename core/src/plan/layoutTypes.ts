@@ -27,6 +27,8 @@ export interface NoOffer extends Asked {
 /** The layouts of a run to choose from, Wide, Even and Short, and the one that is laid out. */
 export interface LayoutsToChoose {
   readonly offers: readonly (LayoutOffer | NoOffer)[];
+  /** What is lost and covered, which is opened in all of them. */
+  readonly lost: readonly Stretch[];
   readonly chosen: Asked;
   readonly by: 'person' | 'practice' | 'proposal';
   /** Which one is proposed, and why. */

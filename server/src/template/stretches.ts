@@ -1,25 +1,11 @@
 import type { Stretch } from '@mendum/core/damage';
 import { openedParts } from '@mendum/core/layout';
-import { plansOn } from '@mendum/core/plan';
 import { TEMPLATE_MOST_MM, type TemplateAsked } from '@mendum/core/operations';
 import { AppError } from '../errors.ts';
 import type { TemplateOf } from './drawing.ts';
 
 /** What is drawn on both sides of what is opened, mm. */
 const BESIDE_MM = 100;
-
-/** What is opened of the run: by bodies, losses and covers on it. */
-function openedOf({ plan, run }: Pick<TemplateOf, 'plan' | 'run'>): Stretch[] {
-  const things = plansOn(plan.findings, run)
-    .filter((finding) => finding.splices.length > 0 || finding.cover)
-    .flatMap(({ splices, cover, lost, x1Mm, x2Mm }) => [
-      ...splices,
-      // An insert that runs on into another run is laid in all along.
-      splices.some(({ leavesAtMm }) => leavesAtMm !== undefined) ? { fromMm: x1Mm, toMm: x2Mm } : lost,
-      ...(cover ? [{ fromMm: cover.atMm - cover.lengthMm / 2, toMm: cover.atMm + cover.lengthMm / 2 }] : []),
-    ]);
-  return openedParts(things);
-}
 
 /** Whole centimetres around a stretch, on the run: every sheet begins with a figure on its ruler. */
 const around = ({ fromMm, toMm }: Stretch, byMm: number, lengthMm: number): Stretch => ({
@@ -33,7 +19,8 @@ const around = ({ fromMm, toMm }: Stretch, byMm: number, lengthMm: number): Stre
  * @throws AppError BAD_INPUT where that is more than is drawn at once, or no part of the run
  */
 export function stretchesOf(of: Pick<TemplateOf, 'plan' | 'run'>, asked: TemplateAsked = {}): readonly Stretch[] {
-  const { run } = of;
+  const { run, plan } = of;
+  const opened = plan.runs.find(({ runId }) => runId === run.id)?.openedParts ?? [];
   const isAsked = asked.fromMm !== undefined || asked.toMm !== undefined;
   const { fromMm = 0, toMm = run.lengthMm } = asked;
   if (isAsked && !(fromMm < Math.min(toMm, run.lengthMm)))
@@ -47,7 +34,7 @@ export function stretchesOf(of: Pick<TemplateOf, 'plan' | 'run'>, asked: Templat
     );
   const stretches = isAsked
     ? [around({ fromMm, toMm }, 0, run.lengthMm)]
-    : openedParts(openedOf(of).map((one) => around(one, BESIDE_MM, run.lengthMm)));
+    : openedParts(opened.map((one) => around(one, BESIDE_MM, run.lengthMm)));
   const allMm = stretches.reduce((sum, one) => sum + one.toMm - one.fromMm, 0);
   if (allMm > TEMPLATE_MOST_MM)
     throw new AppError(

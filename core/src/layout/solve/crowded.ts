@@ -49,15 +49,15 @@ export function withLessWire(standing: LayoutSoFar, beam: number, found: Found, 
     for (const start of [placed, ...(tight ? [apartAgain(tight.placed, placed)] : [])])
       standing.offer(polished(standing.run, start, standing.goesOn));
   const { openedMm, insertedMm, splices } = standing.best.objective;
-  standing.leastInsertedMm = insertedBoundByPrices(
+  const { boundMm } = insertedBoundByPrices(
     problem,
     { over, gapMm, ...reachOf(problem.lost, openedMm) },
     splices <= standing.limits.splices,
     [],
     insertedMm,
     standing.goesOn,
-  ).boundMm;
-  standing.bounded();
+  );
+  standing.insertedAtLeast(boundMm);
 }
 
 /** The stretch by sweeps where bodies lie over each other, then less wire in it. */

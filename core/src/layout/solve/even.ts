@@ -28,7 +28,7 @@ interface RowOf {
 }
 
 /** Rows of one layer with a number of bodies at most, and whether all that was said of them is certain. */
-class Rows {
+export class Rows {
   complete = true;
 
   constructor(
@@ -151,10 +151,6 @@ export function layInLayer(standing: LayoutSoFar, beam: number, rows: Rows, apar
   return settle({ ...best, bound }, open, order);
 }
 
-/** Rows of a standing for the search of one layer. */
-export const rowsOf = (standing: LayoutSoFar, beam: number, bodiesAtMost: number): Rows =>
-  new Rows(standing, beam, bodiesAtMost);
-
 /**
  * The search of an even layout: one body over a place with a least distance, the fewest splices, then the shortest
  * stretch, which is the least time at the bench.
@@ -175,6 +171,6 @@ export function layEvenly(standing: LayoutSoFar): LaidOut {
   if (!found?.result.placed) return settle(standing.best, isProven ? undefined : 'barred', order);
   standing.offer(found.result.placed);
   if (!found.result.complete) return settle(standing.best, 'splices', order);
-  const laid = layInLayer(standing, sweeps.beam, rowsOf(standing, sweeps.beam, found.result.bodies), apartMm);
+  const laid = layInLayer(standing, sweeps.beam, new Rows(standing, sweeps.beam, found.result.bodies), apartMm);
   return laid && isAll ? laid : settle(laid ?? standing.best, 'barred', order);
 }

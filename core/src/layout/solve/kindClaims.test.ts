@@ -1,6 +1,7 @@
 import highsLoader, { type Highs } from 'highs';
 import { beforeAll, describe, expect, it } from 'vitest';
-import { asAsked, type Asked } from '../asked.ts';
+import { asAsked } from '../asked.ts';
+import type { Asked } from '../kinds.ts';
 import { anyRun } from '../test/anyRun.ts';
 import { refuted } from '../test/claims.ts';
 import type { RunToLayOut } from '../types.ts';

@@ -3,7 +3,7 @@ import { measure } from '../objective.ts';
 import { buildProblem } from './build.ts';
 import { SPAN_GRACE_MM, withLessWire } from './crowded.ts';
 import { drawnTogether, type DrawnTogether } from './drawnTogether.ts';
-import { layInLayer, rowsOf } from './even.ts';
+import { layInLayer, Rows } from './even.ts';
 import { itemsOf } from './found.ts';
 import { meets, settle, type LaidOut } from './laidOut.ts';
 import { inThisOrder, nearTheLoss } from './orders.ts';
@@ -218,7 +218,7 @@ export function layShort(standing: LayoutSoFar): LaidOut {
   const drawing = new Drawing(standing, beam);
   const loose = { gapMm: 0, bodiesAtMost: bodies };
   const isShort = standing.pieces <= ALL_ORDERS_UP_TO;
-  const rows = rowsOf(standing, beam, bodies);
+  const rows = new Rows(standing, beam, bodies);
   const row = isShort ? rows.shortest({ gapMm: 0, diameterMm: Infinity }) : undefined;
   if (row?.placed) standing.offer(row.placed);
   const isLeast = meets('openedMm', standing.best.objective.openedMm, standing.best.bound.openedMm);

@@ -38,8 +38,8 @@ export class LayoutSoFar {
   /** The widest clear distance with the fewest splices; and in one layer with the fewest that it takes. */
   readonly widestMm: number;
   widestInOneLayerMm = Infinity;
-  /** Least inserted wire in one layer with the gap that was reached; 0 where it was not asked. */
-  leastInsertedMm = 0;
+  /** Least inserted wire that was found for what a layout reached; it says nothing of any other. */
+  private leastInserted: { readonly mm: number; readonly at: Objective } | undefined;
   /** No layout needs more over one place than all that lie there already and one of every item. */
   readonly mostOver: number;
   readonly pieces: number;
@@ -99,14 +99,24 @@ export class LayoutSoFar {
       pairs: kind === 'even' ? Math.min(pairs, reached.pairs) : 0,
       splices: Math.min(leastSplices, reached.splices),
       openedMm: Math.min(reached.openedMm, openedBound(problem, apartMm, layers, fewest)),
-      clearMm: Math.max(reached.clearMm, reached.over > 1 ? wantedMm : Math.min(wantedMm, this.widestMm)),
+      clearMm: Math.max(
+        reached.clearMm,
+        reached.over > 1 ? wantedMm : Math.min(wantedMm, fewest ? this.widestMm : this.limits.clearMm),
+      ),
       peakMm: Math.min(peakMm, reached.peakMm),
       insertedMm: Math.min(
         reached.insertedMm,
-        Math.max(this.leastInsertedMm, insertedBound(problem, apartMm, reached.over > 1 ? 2 : 1, fewest)),
+        Math.max(this.leastInsertedFor(reached), insertedBound(problem, apartMm, reached.over > 1 ? 2 : 1, fewest)),
       ),
       near: 0,
     };
+  }
+
+  private leastInsertedFor(reached: Objective): number {
+    if (!this.leastInserted) return 0;
+    const { mm, at } = this.leastInserted;
+    const differs = firstDifference(reached, at, this.order);
+    return differs !== undefined && isBefore(this.order, differs, 'insertedMm') ? 0 : mm;
   }
 
   private wideBoundOf(reached: Objective): Objective {
@@ -129,7 +139,7 @@ export class LayoutSoFar {
       openedMm: Math.min(reached.openedMm, openedBound(problem, reached.clearMm, reached.over, fewest)),
       insertedMm: Math.min(
         reached.insertedMm,
-        Math.max(this.leastInsertedMm, insertedBound(problem, reached.clearMm, reached.over, fewest)),
+        Math.max(this.leastInsertedFor(reached), insertedBound(problem, reached.clearMm, reached.over, fewest)),
       ),
       near: 0,
     };
@@ -153,8 +163,12 @@ export class LayoutSoFar {
     this.effort.onBetter?.(settle(this.best, this.firstOpen, this.order));
   }
 
-  /** Bounds anew, when one was found to be tighter. */
-  bounded(): void {
+  /**
+   * Takes a bound of the inserted wire that holds while all before it stays as it is reached. Of pairs only some shifts
+   * are looked at: there it is none.
+   */
+  insertedAtLeast(mm: number): void {
+    if (this.unpaired === this.run) this.leastInserted = { mm, at: this.best.objective };
     this.best = { ...this.best, bound: this.boundOf(this.best.objective) };
   }
 

@@ -56,6 +56,21 @@ function School({ practice, onChange }: PracticeEditorProps) {
   );
 }
 
+/** A side that can be taken: its name, and why. */
+function sideShown({ name, because }: { readonly name: string; readonly because: string }) {
+  return function Side(isPicked: boolean) {
+    return (
+      <>
+        <b>
+          {isPicked ? '✓ ' : ''}
+          {name}
+        </b>
+        <span>{because}</span>
+      </>
+    );
+  };
+}
+
 /** Questions of the hand on which good technicians disagree. */
 function HabitList({ practice, onChange }: PracticeEditorProps) {
   return (
@@ -73,18 +88,7 @@ function HabitList({ practice, onChange }: PracticeEditorProps) {
             onPick={(side) => side && onChange?.({ ...practice, habits: { ...practice.habits, [habit.id]: side } })}
             className="mt-2 grid gap-3 md:grid-cols-3"
             look={(isPicked) => chosenLook(isPicked, !onChange)}
-            choices={habit.sides.map(({ id, name, because }) => ({
-              value: id,
-              shown: (isPicked) => (
-                <>
-                  <b>
-                    {isPicked ? '✓ ' : ''}
-                    {name}
-                  </b>
-                  <span>{because}</span>
-                </>
-              ),
-            }))}
+            choices={habit.sides.map(({ id, ...words }) => ({ value: id, shown: sideShown(words) }))}
           />
         </li>
       ))}
@@ -126,18 +130,7 @@ function PreferredLayout({ practice, onChange }: PracticeEditorProps) {
       onPick={(picked) => picked && onChange?.(picked === 'proposed' ? others : { ...others, layout: picked })}
       className="grid gap-3 md:grid-cols-4"
       look={(isPicked) => chosenLook(isPicked, !onChange)}
-      choices={LAYOUTS.map(({ value, name, because }) => ({
-        value,
-        shown: (isPicked) => (
-          <>
-            <b>
-              {isPicked ? '✓ ' : ''}
-              {name}
-            </b>
-            <span>{because}</span>
-          </>
-        ),
-      }))}
+      choices={LAYOUTS.map(({ value, ...words }) => ({ value, shown: sideShown(words) }))}
     />
   );
 }

@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { Link } from 'react-router';
-import { openedFor, placesOf } from '@mendum/core/layout';
+import { placesOf } from '@mendum/core/layout';
 import {
   asLaid,
   findingsOnRun,
@@ -129,10 +129,10 @@ export function LayoutStage() {
       {damaged.length > 1 ? (
         <HarnessTree harness={harness} findings={findings} runId={run.id} onPick={setRunId} reaching={reaching} />
       ) : null}
-      {runPlan.layouts && live.board ? (
+      {runPlan.layouts ? (
         <ThreeLayouts
+          runId={run.id}
           layouts={runPlan.layouts}
-          lost={[...live.board.run.items.map(openedFor), ...(live.board.run.alsoOpened ?? [])]}
           live={live}
           betweenBodiesMm={view.practice.figures.betweenBodiesMm}
           readOnly={locked}

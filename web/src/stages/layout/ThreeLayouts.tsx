@@ -1,5 +1,4 @@
-import { openedParts, EVEN_APART_MM, type Asked, type Level } from '@mendum/core/layout';
-import type { Stretch } from '@mendum/core/damage';
+import { openedParts, EVEN_APART_MM, type Level } from '@mendum/core/layout';
 import { isOffered, type LayoutOffer, type LayoutsToChoose, type NoOffer } from '@mendum/core/plan';
 import clsx from 'clsx';
 import { useState } from 'react';
@@ -81,25 +80,25 @@ function Figures({ offer, isKept }: { readonly offer: LayoutOffer; readonly isKe
 }
 
 interface ThreeLayoutsProps {
+  readonly runId: string;
   readonly layouts: LayoutsToChoose;
-  readonly lost: readonly Stretch[];
   readonly live: LiveBoard;
   readonly betweenBodiesMm: number;
   readonly readOnly: boolean;
 }
 
 /** Wide, Even and Short side by side, drawn to one scale with what each takes; a tap takes one. */
-export function ThreeLayouts({ layouts, lost, live, betweenBodiesMm, readOnly }: ThreeLayoutsProps) {
+export function ThreeLayouts({ runId, layouts, live, betweenBodiesMm, readOnly }: ThreeLayoutsProps) {
   const [isOpen, setIsOpen] = useState(false);
   const { plain, unit } = useLength();
-  const { offers, chosen, proposed, because, isKept } = layouts;
+  const { offers, lost, chosen, by, proposed, because, isKept } = layouts;
   const stretches = [...offers.flatMap((offer) => (isOffered(offer) && offer.opened ? [offer.opened] : [])), ...lost];
   if (stretches.length === 0) return null;
   const view = {
     fromMm: Math.max(0, Math.min(...stretches.map(({ fromMm }) => fromMm)) - BESIDE_MM),
     toMm: Math.max(...stretches.map(({ toMm }) => toMm)) + BESIDE_MM,
   };
-  const wanted = live.wishes.chosen?.find(({ runId }) => runId === live.board?.runId)?.kind;
+  const wanted = live.wishes.chosen?.find((one) => one.runId === runId)?.kind;
   const refused = offers.find((offer): offer is NoOffer => offer.kind === wanted && !isOffered(offer));
   const shown = (offer: LayoutOffer | NoOffer) => {
     const isTaken = offer.kind === chosen.kind;
@@ -129,12 +128,16 @@ export function ThreeLayouts({ layouts, lost, live, betweenBodiesMm, readOnly }:
           <span className="text-soft">{offer.why}</span>
         )}
         <span className="font-semibold text-copper">
-          {[isTaken ? 'Taken' : '', offer.kind === proposed ? 'Proposed' : ''].filter(Boolean).join(' · ')}
+          {[
+            isTaken ? (by === 'practice' ? 'Taken by your practice' : 'Taken') : '',
+            offer.kind === proposed ? 'Proposed' : '',
+          ]
+            .filter(Boolean)
+            .join(' · ')}
         </span>
       </span>
     );
   };
-  const take = (asked: Asked): void => live.take(asked);
   return (
     <section aria-label="Layouts to choose from" className="grid gap-2">
       <Choices
@@ -143,7 +146,7 @@ export function ThreeLayouts({ layouts, lost, live, betweenBodiesMm, readOnly }:
         disabled={readOnly}
         onPick={(kind) => {
           const offer = offers.find((one) => one.kind === kind);
-          if (offer && isOffered(offer)) take({ kind: offer.kind, apartMm: offer.apartMm });
+          if (offer && isOffered(offer)) live.take({ kind: offer.kind, apartMm: offer.apartMm });
         }}
         className="grid gap-2 md:grid-cols-3"
         look={(isPicked) =>
@@ -166,12 +169,12 @@ export function ThreeLayouts({ layouts, lost, live, betweenBodiesMm, readOnly }:
           {isOpen ? 'Close the distances' : 'What another distance costs'}
         </button>
       </p>
-      {isOpen && live.board ? (
+      {isOpen && live.board?.runId === runId ? (
         <DistanceCurve
           run={live.board.run}
           mostMm={betweenBodiesMm}
           takenMm={chosen.kind === 'even' ? (chosen.apartMm ?? EVEN_APART_MM) : undefined}
-          onTake={readOnly ? undefined : (apartMm) => take({ kind: 'even', apartMm })}
+          onTake={readOnly ? undefined : (apartMm) => live.take({ kind: 'even', apartMm })}
         />
       ) : null}
     </section>

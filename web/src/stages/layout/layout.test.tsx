@@ -56,6 +56,35 @@ describe('the cut table', () => {
   });
 });
 
+describe('the layouts to choose from', () => {
+  const card = (name: RegExp): HTMLElement => screen.getByRole('radio', { name });
+  const shown = (view = two()) =>
+    render(
+      <InJob view={view}>
+        <LayoutStage />
+      </InJob>,
+    );
+  it('stand side by side with what each takes, before the board has come, and one is taken', () => {
+    standInServer({});
+    shown();
+    expect(screen.getAllByRole('radio').map(({ textContent }) => textContent?.slice(0, 4))).toEqual([
+      'Wide',
+      'Even',
+      'Shor',
+    ]);
+    expect(card(/^Wide/).getAttribute('aria-checked')).toBe('true');
+    expect(card(/^Wide/).textContent).toMatch(/opens \d+ mm · \d+ min4 splices, \d+ mm new wire/);
+    expect(card(/^Wide/).textContent).toContain('Taken · Proposed');
+    expect(card(/^Even/).textContent).not.toContain('Taken');
+  });
+  it('a tap takes another one for this run, and lets go what was kept', async () => {
+    const server = standInServer({ '/jobs/J1/layout': { body: { version: 2 } } });
+    shown();
+    await userEvent.click(card(/^Short/));
+    await waitFor(() => expect(saved(server)).toMatchObject({ chosen: [{ runId: 'R1', kind: 'short' }], found: [] }));
+  });
+});
+
 describe('the board', () => {
   it('says what is reached level by level, that it is proven, and that nothing breaks a rule', () => {
     standInServer({});
@@ -65,7 +94,8 @@ describe('the board', () => {
       </InJob>,
     );
     expect(screen.getByText('Nothing breaks a rule.')).toBeTruthy();
-    expect(screen.getByText('Proven best')).toBeTruthy();
+    const reached = screen.getByRole('region', { name: 'What the layout reached' });
+    expect(within(reached).getByText('Proven best')).toBeTruthy();
     expect(screen.getByRole('rowheader', { name: 'Clear between bodies' }).parentElement?.textContent).toContain(
       '40 mm',
     );

@@ -150,8 +150,7 @@ function saved(
     (one) => one.length === order.length && one.every((piece) => order.includes(piece)),
   );
   for (const one of same.slice(-effort.starts).reverse()) from(mended(one));
-  standing.leastInsertedMm = priced.boundMm;
-  standing.bounded();
+  standing.insertedAtLeast(priced.boundMm);
 }
 
 /** A row drawn in, with the widest gap that its stretch leaves it. */
