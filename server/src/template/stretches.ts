@@ -18,9 +18,8 @@ const around = ({ fromMm, toMm }: Stretch, byMm: number, lengthMm: number): Stre
  * or the part that is asked for.
  * @throws AppError BAD_INPUT where that is more than is drawn at once, or no part of the run
  */
-export function stretchesOf(of: Pick<TemplateOf, 'plan' | 'run'>, asked: TemplateAsked = {}): readonly Stretch[] {
-  const { run, plan } = of;
-  const opened = plan.runs.find(({ runId }) => runId === run.id)?.openedParts ?? [];
+export function stretchesOf(of: Pick<TemplateOf, 'runPlan' | 'run'>, asked: TemplateAsked = {}): readonly Stretch[] {
+  const { run, runPlan } = of;
   const isAsked = asked.fromMm !== undefined || asked.toMm !== undefined;
   const { fromMm = 0, toMm = run.lengthMm } = asked;
   if (isAsked && !(fromMm < Math.min(toMm, run.lengthMm)))
@@ -34,7 +33,7 @@ export function stretchesOf(of: Pick<TemplateOf, 'plan' | 'run'>, asked: Templat
     );
   const stretches = isAsked
     ? [around({ fromMm, toMm }, 0, run.lengthMm)]
-    : openedParts(opened.map((one) => around(one, BESIDE_MM, run.lengthMm)));
+    : openedParts(runPlan.openedParts.map((one) => around(one, BESIDE_MM, run.lengthMm)));
   const allMm = stretches.reduce((sum, one) => sum + one.toMm - one.fromMm, 0);
   if (allMm > TEMPLATE_MOST_MM)
     throw new AppError(

@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { NO_WISHES } from '@mendum/core/layout';
+import { NO_WISHES, openedParts } from '@mendum/core/layout';
 import { TEMPLATE_MOST_MM } from '@mendum/core/operations';
 import type { Plan } from '@mendum/core/plan';
 import { JobEntity } from '../db/entities.ts';
@@ -105,13 +105,7 @@ describe('what of a run the template shows', () => {
   const withSplices = (...places: readonly number[]) =>
     ({
       run: RUN,
-      plan: {
-        findings: places.map((mm) => ({
-          runId: 'R1',
-          lost: { fromMm: mm - 5, toMm: mm + 5 },
-          splices: [{ fromMm: mm - 20, toMm: mm + 20, runId: 'R1' }],
-        })),
-      },
+      runPlan: { openedParts: openedParts(places.map((mm) => ({ fromMm: mm - 20, toMm: mm + 20 }))) },
     }) as unknown as Parameters<typeof stretchesOf>[0];
   it.each([
     ['one splice and 100 mm on each side', [5000], [[4880, 5120]]],
