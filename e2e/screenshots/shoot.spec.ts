@@ -37,7 +37,9 @@ test('pictures of the main views', async ({ page, request }) => {
   await show(`${harvester}/decide?finding=F1`);
   await shoot(page, 'decide');
   await show(`${harvester}/layout`);
-  await page.getByTestId('board-surface').hover({ position: { x: 420, y: 120 } });
+  // To a place that is in sight: the page stays at its top, with the layouts to choose from.
+  const surface = await page.getByTestId('board-surface').boundingBox();
+  await page.mouse.move((surface?.x ?? 0) + 420, (surface?.y ?? 0) + 60);
   await shoot(page, 'layout');
   await show(`${harvester}/bench`);
   await page.getByRole('button', { name: 'Begin the first splice' }).click();
