@@ -1,4 +1,4 @@
-import { fireEvent, render, screen, waitFor } from '@testing-library/react';
+import { fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
 import type { EarlierRepair } from '@mendum/core/damage';
 import { findingOf, InJob, viewOf } from '../test/job.tsx';
@@ -31,6 +31,7 @@ const drawn = (): readonly (string | null)[] =>
   [...document.querySelectorAll('[data-earlier]')].map((one) => one.getAttribute('data-earlier'));
 const crossed = (): readonly (string | null)[] =>
   [...document.querySelectorAll('[data-earlier]:has(path)')].map((one) => one.getAttribute('data-earlier'));
+const reached = () => within(screen.getByRole('region', { name: 'What the layout reached' }));
 
 describe('an old splice at 426, and new damage at 445', () => {
   it('Survey draws it, lists it, and warns at the finding that lies on it; not at one on another wire', () => {
@@ -92,7 +93,7 @@ describe('an old splice at 426, and new damage at 445', () => {
     expect(screen.getAllByText(/and an earlier splice at 478 \(Sealed butt, job 0138\) are 21 mm apart/)).toHaveLength(
       2,
     );
-    expect(screen.getByText('Proven best')).toBeTruthy();
+    expect(reached().getByText('Proven best')).toBeTruthy();
   });
   it('and where all of them are cut out nothing is left to be said', () => {
     standInServer({});
@@ -101,7 +102,7 @@ describe('an old splice at 426, and new damage at 445', () => {
         <LayoutStage />
       </InJob>,
     );
-    expect(screen.getByText('Proven best')).toBeTruthy();
+    expect(reached().getByText('Proven best')).toBeTruthy();
     expect(screen.queryByText(/counted in/)).toBeNull();
   });
 });

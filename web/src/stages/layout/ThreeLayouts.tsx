@@ -127,7 +127,7 @@ export function ThreeLayouts({ runId, layouts, live, betweenBodiesMm, readOnly }
         ) : (
           <span className="text-soft">{offer.why}</span>
         )}
-        <span className="font-semibold text-copper">
+        <span className="font-semibold">
           {[
             isTaken ? (by === 'practice' ? 'Taken by your practice' : 'Taken') : '',
             offer.kind === proposed ? 'Proposed' : '',
