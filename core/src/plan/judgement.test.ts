@@ -55,7 +55,7 @@ describe('of every judgement', () => {
         expect(STATUS[full.status]).toBeLessThanOrEqual(STATUS[poor.status]);
         if (full.status === poor.status) expect(full.splices).toBeLessThanOrEqual(poor.splices);
       }),
-      { numRuns: 150 },
+      { numRuns: 100 },
     );
   });
   it('more vibration never ranks solder higher', () => {
@@ -74,7 +74,7 @@ describe('of every judgement', () => {
             if (index > 0) expect(place).toBeGreaterThanOrEqual(places[index - 1]!);
         },
       ),
-      { numRuns: 100 },
+      { numRuns: 70 },
     );
   });
   it('more slack never adds a splice', () => {
@@ -83,7 +83,7 @@ describe('of every judgement', () => {
         const [less, slack] = [planned(one), planned(one, { slackMm: one.slackMm + more })];
         expect(slack.splices.length).toBeLessThanOrEqual(less.splices.length);
       }),
-      { numRuns: 150 },
+      { numRuns: 100 },
     );
   });
   it('every refusal names its rule and says what would have to change, or that nothing does', () => {

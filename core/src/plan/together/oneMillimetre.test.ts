@@ -187,6 +187,6 @@ describe('no two plans on the same millimetre of one wire', () => {
         fc.pre(checkJob(job).length === 0);
         expect(broken(job, planOf(job))).toEqual([]);
       }),
-      { seed: 11, numRuns: 150 },
+      { seed: 11, numRuns: 100 },
     ));
 });
