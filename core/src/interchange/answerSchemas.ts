@@ -188,6 +188,7 @@ export const ANSWERS: { readonly [N in AnsweringName]: Joi.Schema } = {
   saveMapping: answer<'saveMapping'>(byVersion),
   readContinuity: answer<'readContinuity'>(byVersion),
   setLayout: answer<'setLayout'>(byVersion),
+  keepLayout: answer<'keepLayout'>(byVersion),
   choose: answer<'choose'>({ use: needed(words.allow(null)), ...jobAfter }),
   tick: answer<'tick'>({ ticked: needed(whole), ...jobAfter }),
   addReadings: answer<'addReadings'>({

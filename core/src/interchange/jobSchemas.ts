@@ -12,7 +12,7 @@ import {
 import type { EarlierEnd, EarlierRepair } from '../damage/index.ts';
 import { METHOD_IDS } from '../family/index.ts';
 import type { Job } from '../job/index.ts';
-import type { ChosenLayout, LayoutWishes, Pin } from '../layout/index.ts';
+import type { ChosenLayout, LayoutWishes, Pin, SearchedLayout } from '../layout/index.ts';
 import { LAYOUT_KINDS } from '../practice/index.ts';
 import { MISHAPS } from '../step/index.ts';
 import { findingSchema } from './findingSchema.ts';
@@ -114,6 +114,22 @@ const earlierEndSchema = named(
   }),
 );
 
+const chosenFields = {
+  runId: needed(id),
+  kind: needed(oneOf(LAYOUT_KINDS)),
+  apartMm: Joi.number().min(0).max(2000),
+};
+
+/** What a longer search found for a layout of a run. */
+export const searchedSchema = named(
+  'searchedLayout',
+  shape<SearchedLayout>({
+    ...chosenFields,
+    places: needed(list(pinSchema)),
+    endedFor: Joi.string().max(64),
+  }),
+);
+
 /** What people decided about the layout. */
 export const layoutSchema = named(
   'layout',
@@ -121,13 +137,8 @@ export const layoutSchema = named(
     pins: usual(list(pinSchema), []),
     atOne: usual(list(id), []),
     found: usual(list(pinSchema), []),
-    chosen: list(
-      shape<ChosenLayout>({
-        runId: needed(id),
-        kind: needed(oneOf(LAYOUT_KINDS)),
-        apartMm: Joi.number().min(0).max(2000),
-      }),
-    ),
+    chosen: list(shape<ChosenLayout>(chosenFields)),
+    searched: list(searchedSchema),
     otherColours: flag,
   }),
 );

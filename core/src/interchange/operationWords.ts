@@ -36,6 +36,7 @@ export const DOES: Readonly<Record<OperationName, string>> = {
   saveMapping: 'Keeps the mapping card of a connector.',
   readContinuity: 'Adds a continuity reading to a mapping card.',
   setLayout: 'Says where splices are wanted.',
+  keepLayout: 'Keeps what a longer search found for a layout of a run.',
   choose: 'Chooses against the ranking, or takes such a choice back.',
   tick: 'Ticks steps, or takes ticks back.',
   addReadings: 'Adds readings, and rules on them.',

@@ -11,7 +11,7 @@ import { cavityMarkSchema } from './facePhotoSchemas.ts';
 import { findingSchema } from './findingSchema.ts';
 import { harnessSchema, machineSchema } from './harnessSchemas.ts';
 import { JOB_FILE_MOST } from './jobFile.ts';
-import { layoutSchema, useSchema } from './jobSchemas.ts';
+import { layoutSchema, searchedSchema, useSchema } from './jobSchemas.ts';
 import { continuityFields, mappingSchema } from './mappingSchemas.ts';
 import { practiceSchema } from './practiceSchema.ts';
 import { MISHAPS } from '../step/index.ts';
@@ -107,6 +107,7 @@ export const SENT: { readonly [N in SendingName]: FieldsOf<SentOf<N>> } = {
   saveMapping: { ...versioned, card: needed(mappingSchema) },
   readContinuity: continuityFields,
   setLayout: { ...versioned, layout: needed(layoutSchema) },
+  keepLayout: { ...versioned, searched: needed(searchedSchema) },
   choose: {
     ...versioned,
     findingId: needed(idText),

@@ -17,10 +17,11 @@ export type {
   Pin,
   ProfileStretch,
   RunToLayOut,
+  SearchedLayout,
   SpliceSide,
 } from './types.ts';
 export { measure } from './objective.ts';
-export { compareLayouts, firstDifference, levelsOf } from './levels.ts';
+export { compareLayouts, firstDifference, isBefore, levelsOf } from './levels.ts';
 export type { Level, Objective } from './levels.ts';
 export { EVEN_APART_MM } from './kinds.ts';
 export { asAsked } from './asked.ts';
@@ -28,7 +29,9 @@ export type { Asked } from './kinds.ts';
 export { cutOf, itemAt, legalPlaces, openedFor, PLACE_GRACE_MM, windowsOf } from './place.ts';
 export { movedSplice, placesOf } from './move.ts';
 export type { Moved } from './move.ts';
+export { fingerprintOf } from './fingerprint.ts';
 export { keptLayout } from './solve/found.ts';
+export { betterOf } from './solve/betterOf.ts';
 export { optimise, quickLayout } from './solve/optimise.ts';
 export { CROWDING, QUICK, THOROUGH } from './solve/laidOut.ts';
 export type { Effort, LaidOut } from './solve/laidOut.ts';

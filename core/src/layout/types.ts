@@ -27,6 +27,13 @@ export interface ChosenLayout extends Asked {
   readonly runId: string;
 }
 
+/** What a longer search found for a run and a layout: where its splices may lie. */
+export interface SearchedLayout extends ChosenLayout {
+  readonly places: readonly Pin[];
+  /** What it was searched for, as a fingerprint, once nothing more is to be looked for; see `fingerprintOf`. */
+  readonly endedFor?: string | undefined;
+}
+
 /** What people decided about where splices go, besides what is made already. */
 export interface LayoutWishes {
   /** Splices that a person put where they are. */
@@ -40,6 +47,8 @@ export interface LayoutWishes {
   readonly found: readonly Pin[];
   /** Which layout is wanted on a run, where somebody took one. */
   readonly chosen?: readonly ChosenLayout[] | undefined;
+  /** What longer searches found: taken while it is legal, and better than what a plan finds by itself. */
+  readonly searched?: readonly SearchedLayout[] | undefined;
   /** Whether inserts may be of another colour where their own is not on hand: tagged at both ends. */
   readonly otherColours?: boolean | undefined;
 }

@@ -3,7 +3,7 @@ import type { Finding } from '../damage/index.ts';
 import type { Harness } from '../harness/index.ts';
 import type { FaceSide } from '../connector/index.ts';
 import type { Machine, NamedHarness } from '../job/index.ts';
-import type { LayoutWishes } from '../layout/index.ts';
+import type { LayoutWishes, SearchedLayout } from '../layout/index.ts';
 import type { MappingCard } from '../mapping/index.ts';
 import type { MishapCost, MishapSaid } from '../mishap/index.ts';
 import type { Plan } from '../plan/index.ts';
@@ -133,6 +133,7 @@ export const OPERATIONS = {
     { readonly cavity: string; readonly soundsAt: string | null; readonly neighbourSounds: boolean }
   >()('/jobs/:jobId/mappings/:nodeId/readings'),
   setLayout: changes<Versioned, Versioned & { readonly layout: LayoutWishes }>()('/jobs/:jobId/layout'),
+  keepLayout: changes<Versioned, Versioned & { readonly searched: SearchedLayout }>()('/jobs/:jobId/layouts'),
   choose: adds<{ readonly use: string | null } & JobAfter, ChoiceSent>()('/jobs/:jobId/choices'),
 
   tick: changes<{ readonly ticked: number } & JobAfter, TicksSent>()('/jobs/:jobId/ticks'),

@@ -14,6 +14,7 @@ import {
   type PlacedItem,
   type PlacedSplice,
   type RunToLayOut,
+  type SearchedLayout,
   type SpliceSide,
 } from '../layout/index.ts';
 import { figure } from '../units/index.ts';
@@ -254,6 +255,15 @@ export const choosing = (wishes: LayoutWishes, runId: string, { kind, apartMm }:
   chosen: [
     ...(wishes.chosen ?? []).filter((one) => one.runId !== runId),
     { runId, kind, ...(apartMm === undefined ? {} : { apartMm }) },
+  ],
+});
+
+/** Wishes with what a longer search found for a layout of a run. */
+export const searchedFor = (wishes: LayoutWishes, found: SearchedLayout): LayoutWishes => ({
+  ...wishes,
+  searched: [
+    ...(wishes.searched ?? []).filter(({ runId, kind }) => runId !== found.runId || kind !== found.kind),
+    found,
   ],
 });
 

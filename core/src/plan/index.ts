@@ -26,9 +26,13 @@ export {
   plannedPins,
   runPlanAt,
   searchedAnew,
+  searchedFor,
   unpinned,
 } from './board.ts';
 export type { Board } from './board.ts';
+export { takeFound } from './runLayouts.ts';
+export { isLeft, searchesLeft } from './searches.ts';
+export type { LayoutSearch } from './searches.ts';
 export { isOffered } from './layoutTypes.ts';
 export type { LayoutOffer, LayoutsToChoose, NoOffer } from './layoutTypes.ts';
 export { byFirstCut, cutsOn, plansOn, seenOn } from './seenOn.ts';

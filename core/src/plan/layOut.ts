@@ -113,6 +113,8 @@ export interface LaidOutRuns {
   readonly decided: readonly Decided[];
   /** By run: what was searched. */
   readonly searched: ReadonlyMap<string, LaidRun>;
+  /** By run: the layouts that there are to choose from. */
+  readonly choices: ReadonlyMap<string, ChosenRun>;
 }
 
 /** Every run with damage, laid out: where each finding's splices lie, and what the bundle looks like. */
@@ -154,5 +156,6 @@ export function layOutRuns(
     index,
     decided: decided.map((one) => asPlaced(one, placed.get(one.finding.id), two)),
     searched,
+    choices: apart,
   };
 }

@@ -109,7 +109,7 @@ describe('which layout is proposed', () => {
   it('Wide where Even is not to be had', () => {
     expect(proposal([offer('wide', 900), { kind: 'even', why: 'no room' }, offer('short', 300)])).toMatchObject({
       kind: 'wide',
-      because: 'Wide, though it opens 900 mm and Short 300 mm: Even is not possible here.',
+      because: 'Wide, though it opens 900 mm and Short 300 mm: no Even layout was found.',
     });
     expect(proposal([offer('wide', 900), offer('even', 500), { kind: 'short', why: 'no room' }]).kind).toBe('wide');
   });

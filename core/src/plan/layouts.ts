@@ -114,7 +114,7 @@ export function proposal(offers: readonly (LayoutOffer | NoOffer)[]): {
   if (isLong)
     return {
       kind: 'wide',
-      because: `Wide, though it opens ${words(wideMm)} and Short ${words(shortMm)}: Even is not possible here.`,
+      because: `Wide, though it opens ${words(wideMm)} and Short ${words(shortMm)}: no Even layout was found.`,
     };
   return {
     kind: 'wide',

@@ -3,6 +3,7 @@ import type { Run } from '../harness/index.ts';
 import type { Job, JobIndex } from '../job/index.ts';
 import {
   asAsked,
+  betterOf,
   keptLayout,
   openedThings,
   optimise,
@@ -12,7 +13,9 @@ import {
   type Effort,
   type LaidOut,
   type LayoutItem,
+  type Pin,
   type RunToLayOut,
+  type SearchedLayout,
 } from '../layout/index.ts';
 import { LAYOUT_KINDS, type LayoutKind } from '../practice/index.ts';
 import { decideOne, type Warm } from './decideOne.ts';
@@ -51,22 +54,40 @@ export interface LayingOut {
   readonly isSearched: boolean;
 }
 
-/** A run laid out: searched while it is small, else by the rules; remembered by all that it depends on. */
-function laidOut(run: RunToLayOut, { memory, isSearched }: LayingOut, effort: Effort): LaidOut {
-  if (!isSearched || keptLayout(run)) return quickLayout(run);
+/** All that the layout of a run depends on, where no places are kept. */
+const keyOf = (run: RunToLayOut, { crowdingOnly }: Effort): string =>
+  `${crowdingOnly === true ? 'crowding ' : ''}${JSON.stringify({ ...run, found: undefined })}`;
+
+function remember({ layouts }: Warm, key: string, laid: LaidOut): LaidOut {
+  layouts.delete(key);
+  layouts.set(key, laid);
+  const [oldest] = layouts.keys();
+  if (layouts.size > REMEMBERED && oldest !== undefined) layouts.delete(oldest);
+  return laid;
+}
+
+/** A run laid out: as it is kept; else the best of what a plan finds and what a longer search has found. */
+function laidOut(run: RunToLayOut, of: LayingOut, effort: Effort, searched: readonly Pin[] | undefined): LaidOut {
+  if (!of.isSearched || keptLayout(run)) return quickLayout(run);
+  return betterOf(run, foundInPlan(run, of, effort), searched);
+}
+
+/** What a plan finds: searched while the run is small, else by the rules; remembered by all that it depends on. */
+function foundInPlan(run: RunToLayOut, { memory }: LayingOut, effort: Effort): LaidOut {
+  const key = keyOf(run, effort);
+  const known = memory.layouts.get(key);
+  if (known) return remember(memory, key, known);
   if (bodiesOf(run) > SEARCHED_UP_TO) {
     const quick = quickLayout(run);
     // Rules alone say nothing of whether there is an even one: a row of many is found soon.
     if (run.kind !== 'even' || quick.objective.barred === 0) return quick;
   }
-  const key = `${effort.crowdingOnly === true ? 'crowding ' : ''}${JSON.stringify(run)}`;
-  const known = memory.layouts.get(key) ?? optimise(run, effort);
-  memory.layouts.delete(key);
-  memory.layouts.set(key, known);
-  const [oldest] = memory.layouts.keys();
-  if (memory.layouts.size > REMEMBERED && oldest !== undefined) memory.layouts.delete(oldest);
-  return known;
+  return remember(memory, key, optimise(run, effort));
 }
+
+/** What a longer search has found for a run: plans made with the same memory have it, and what it proved, from now on. */
+export const takeFound = (memory: Warm, run: RunToLayOut, laid: LaidOut): void =>
+  void remember(memory, keyOf(run, QUICK), laid);
 
 /**
  * The items of a run: its own findings', as far as their splices lie here, and the splices of others that reach into
@@ -106,6 +127,10 @@ const twoOf = (two: Decided | undefined): LayoutItem['twoJoints'] => two && join
 
 const WIDE: Asked = { kind: 'wide' };
 
+/** What a longer search found for a layout of a run. */
+export const searchedOf = ({ layout }: Job, runId: string, { kind, apartMm }: Asked): SearchedLayout | undefined =>
+  layout?.searched?.find((one) => one.runId === runId && one.kind === kind && one.apartMm === apartMm);
+
 /**
  * One run laid out: one splice where one does, and two in its place only when bodies would overlap otherwise, or no even
  * or short layout is possible.
@@ -143,8 +168,9 @@ export function laidRun(
     );
     return asAsked(isKept ? whole : { ...whole, found: undefined }, asked, run.conduitInsideMm);
   };
+  const searched = searchedOf(job, run.id, asked)?.places;
   const plain = made(new Map());
-  const laid = laidOut(plain, of, effort);
+  const laid = laidOut(plain, of, effort, searched);
   const isPlain = laid.objective.barred === 0 && (asked.kind !== 'wide' || laid.objective.pairs === 0);
   if (isPlain) return { run: plain, two: new Map(), laid };
   const two = new Map(
@@ -155,12 +181,14 @@ export function laidRun(
   );
   if (two.size === 0) return { run: plain, two, laid };
   const wide = made(two);
-  return { run: wide, two, laid: laidOut(wide, of, effort) };
+  return { run: wide, two, laid: laidOut(wide, of, effort, searched) };
 }
 
 /** A run laid out in the layout that is chosen for it, and the layouts that there are to choose from. */
 export interface ChosenRun extends LaidRun {
   readonly layouts?: LayoutsToChoose | undefined;
+  /** Each of them as it was laid out. */
+  readonly all?: readonly { readonly asked: Asked; readonly one: LaidRun }[] | undefined;
 }
 
 /** The layouts of a run side by side, and which one is taken. */
@@ -189,6 +217,7 @@ export function chosenRun(run: Run, of: LayingOut, past: Past): ChosenRun {
   const chosen = laid.find(({ asked }) => asked.kind === kind) ?? { asked: WIDE, one: asWas };
   return {
     ...chosen.one,
+    all: laid,
     layouts: {
       offers,
       lost: openedThings(asWas.run, []),

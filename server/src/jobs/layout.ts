@@ -1,8 +1,9 @@
 import type { Router } from 'express';
+import { searchedFor } from '@mendum/core/plan';
 import type { Database } from '../db/open.ts';
 import { AppError, type ErrorCode } from '../errors.ts';
 import type { Planner } from '../planning/planner.ts';
-import { mustBeCurrent } from './change.ts';
+import { changeRoute, mustBeCurrent } from './change.ts';
 import { plannedRoute } from './plannedChange.ts';
 import { touch } from './store.ts';
 
@@ -38,7 +39,27 @@ export function layoutRoutes(router: Router, db: Database, planner: Planner): vo
         });
       const { pins, atOne, found, chosen, otherColours } = input.layout;
       await audit('layout', stored.row.id, { pins, atOne, found: found.length, chosen, otherColours });
-      return { version: await touch(manager, stored.row, now, { layout: input.layout }) };
+      // What searches found goes its own way: whoever moves a splice may not know it yet.
+      const { searched } = stored.row.layout;
+      const layout = { ...input.layout, ...(searched ? { searched } : {}) };
+      return { version: await touch(manager, stored.row, now, { layout }) };
+    },
+  });
+
+  changeRoute(router, db, {
+    name: 'keepLayout',
+    what: 'searched layout',
+    behindGate: true,
+    work: async ({ input: { searched }, stored, manager, now, audit }) => {
+      const { harness } = stored.job;
+      if (!harness.runs.some(({ id }) => id === searched.runId))
+        throw new AppError('NOT_FOUND', `There is no run "${searched.runId}" in this harness.`, {
+          field: '/searched/runId',
+          hint: 'Take the run’s id from the job.',
+        });
+      const { runId, kind, apartMm, places } = searched;
+      await audit('searchedLayout', stored.row.id, { runId, kind, apartMm, places: places.length });
+      return { version: await touch(manager, stored.row, now, { layout: searchedFor(stored.row.layout, searched) }) };
     },
   });
 }

@@ -103,8 +103,12 @@ export async function keepOwnShelf(manager: EntityManager, jobId: string, catalo
 }
 
 const isEmpty = (wishes: LayoutWishes): boolean =>
-  wishes.pins.length + wishes.atOne.length + wishes.found.length + (wishes.chosen?.length ?? 0) === 0 &&
-  wishes.otherColours !== true;
+  wishes.pins.length +
+    wishes.atOne.length +
+    wishes.found.length +
+    (wishes.chosen?.length ?? 0) +
+    (wishes.searched?.length ?? 0) ===
+    0 && wishes.otherColours !== true;
 
 /** Loads a job whole. @throws AppError NOT_FOUND */
 export async function loadJob(manager: EntityManager, jobId: string): Promise<StoredJob> {

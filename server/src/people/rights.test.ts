@@ -46,6 +46,7 @@ const TABLE: Readonly<Record<OperationName, string>> = {
   saveMapping: 'tla',
   readContinuity: 'tla',
   setLayout: 'tla',
+  keepLayout: 'tla',
   choose: 'tla',
   tick: 'tla',
   addReadings: 'tila',

@@ -236,6 +236,7 @@ export const api = createApi({
       saveMapping: write('saveMapping', ofJob),
       readContinuity: write('readContinuity', ofJob),
       setLayout: write('setLayout', ofJob),
+      keepLayout: write('keepLayout', ofJob),
       choose: write('choose', ofJob),
       tick: write('tick', ofJob),
       addReadings: write('addReadings', ofJob),

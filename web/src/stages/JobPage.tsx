@@ -10,6 +10,7 @@ import { Failed, Working } from '../ui/empty.tsx';
 import { JobContext, type OpenJob } from './job.ts';
 import { JobFoot } from './JobFoot.tsx';
 import { JobHead } from './JobHead.tsx';
+import { LayoutSearches } from './searches/LayoutSearches.tsx';
 import { SCREENS } from './screens.ts';
 import { isStage, STAGES } from './stages.ts';
 import { stageStates } from './standing.ts';
@@ -118,15 +119,17 @@ export function JobPage() {
   const Screen = SCREENS[stage];
   return (
     <JobContext value={open}>
-      <div className="flex min-h-[calc(100dvh-var(--notice,0px)-var(--bar))] flex-col">
-        <JobHead stage={stage} states={stageStates(open.view, open.plan)} />
-        <div className="flex flex-1 flex-col px-6 py-5 max-sm:px-4 max-sm:py-3">
-          <Suspense fallback={<Working words="Opening…" />}>
-            <Screen />
-          </Suspense>
+      <LayoutSearches>
+        <div className="flex min-h-[calc(100dvh-var(--notice,0px)-var(--bar))] flex-col">
+          <JobHead stage={stage} states={stageStates(open.view, open.plan)} />
+          <div className="flex flex-1 flex-col px-6 py-5 max-sm:px-4 max-sm:py-3">
+            <Suspense fallback={<Working words="Opening…" />}>
+              <Screen />
+            </Suspense>
+          </div>
+          <JobFoot onKeys={() => setKeysShown(true)} />
         </div>
-        <JobFoot onKeys={() => setKeysShown(true)} />
-      </div>
+      </LayoutSearches>
       {keysShown ? (
         <Suspense fallback={null}>
           <KeysDialog open onClose={() => setKeysShown(false)} stage={stage} />

@@ -5,6 +5,7 @@ import {
   openedMmOf,
   openedThings,
   optimise,
+  placesOf,
   QUICK,
   THOROUGH,
   type LaidOut,
@@ -18,11 +19,13 @@ export interface CurvePoint {
 }
 
 /**
- * Searches for the best layout of a run, and tells every better one on the way: who stops it keeps the
- * last; and what distances cost.
+ * Searches for the best layout of a run for so long, and tells every better one on the way: who stops it keeps the last;
+ * and what distances cost.
  */
 const searcher = {
-  search: (run: RunToLayOut, onBetter: (layout: LaidOut) => void): LaidOut => {
+  search: (run: RunToLayOut, mostMs: number, onBetter: (layout: LaidOut) => void): LaidOut => {
+    const until = performance.now() + mostMs;
+    const goesOn = (): boolean => performance.now() < until;
     const order = levelsOf(run);
     let best: LaidOut | undefined;
     const offer = (layout: LaidOut): void => {
@@ -38,8 +41,9 @@ const searcher = {
       return layout;
     };
     // A good one soon, then a better one as long as nobody stops it.
-    const soon = finish(optimise(run, { ...QUICK, onBetter: offer }));
-    return soon.open === undefined ? soon : finish(optimise(run, { ...THOROUGH, onBetter: offer }));
+    const soon = finish(optimise(run, { ...QUICK, goesOn, onBetter: offer }));
+    if (soon.open === undefined || !goesOn()) return soon;
+    return finish(optimise({ ...run, found: placesOf(soon.items) }, { ...THOROUGH, goesOn, onBetter: offer }));
   },
   /** What each of some distances opens, told one by one. */
   curve: (run: RunToLayOut, distancesMm: readonly number[], onPoint: (point: CurvePoint) => void): void => {

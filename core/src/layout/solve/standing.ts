@@ -98,7 +98,7 @@ export class LayoutSoFar {
       over: Math.min(1, reached.over),
       pairs: kind === 'even' ? Math.min(pairs, reached.pairs) : 0,
       splices: Math.min(leastSplices, reached.splices),
-      openedMm: Math.min(reached.openedMm, openedBound(problem, apartMm, layers, fewest)),
+      openedMm: Math.min(reached.openedMm, openedBound(problem, apartMm, layers, fewest, this.run.twoAtMostMm)),
       clearMm: Math.max(
         reached.clearMm,
         reached.over > 1 ? wantedMm : Math.min(wantedMm, fewest ? this.widestMm : this.limits.clearMm),

@@ -1,16 +1,13 @@
-import { FileDown, Printer, Redo2, Search, Undo2, X } from 'lucide-react';
+import { FileDown, Printer, Redo2, Search, Undo2 } from 'lucide-react';
 import { TEMPLATE_MOST_MM } from '@mendum/core/operations';
 import { Button } from '../../ui/button.tsx';
-import { Figure, useLength } from '../../ui/units.tsx';
 import type { LiveBoard } from './useBoard.ts';
-import type { Searching } from './useSearch.ts';
 
 interface BoardBarProps {
   readonly live: LiveBoard;
   readonly pinned: number;
-  readonly searching: Searching | undefined;
+  readonly isSearching: boolean;
   readonly onSearch: () => void;
-  readonly onStop: () => void;
   readonly template: string;
   /** Length of the run, mm. */
   readonly wholeMm: number;
@@ -21,8 +18,7 @@ const LINK =
   'inline-flex min-h-11 items-center gap-2 rounded-sm px-3 text-lg underline decoration-rule underline-offset-4 hover:bg-wash';
 
 /** What can be done with the layout as a whole. */
-export function BoardBar({ live, pinned, searching, onSearch, onStop, template, wholeMm, readOnly }: BoardBarProps) {
-  const { plain, unit } = useLength();
+export function BoardBar({ live, pinned, isSearching, onSearch, template, wholeMm, readOnly }: BoardBarProps) {
   return (
     <div className="no-print flex flex-wrap items-center gap-2" role="group" aria-label="Layout">
       {readOnly ? null : (
@@ -33,29 +29,13 @@ export function BoardBar({ live, pinned, searching, onSearch, onStop, template, 
           <Button aria-label="Redo" disabled={!live.redo} onClick={live.redo}>
             <Redo2 aria-hidden size={20} />
           </Button>
-          {searching ? (
-            <>
-              <span role="status" className="px-2">
-                Searching…{' '}
-                {searching.best ? (
-                  <>
-                    best so far: opened <Figure value={plain(searching.best.objective.openedMm, 0)} unit={unit} />, Ø{' '}
-                    <Figure value={plain(searching.best.objective.peakMm)} unit={unit} />
-                  </>
-                ) : null}
-              </span>
-              <Button onClick={onStop}>
-                <X aria-hidden size={20} />
-                Stop with the best so far
-              </Button>
-            </>
-          ) : (
+          {isSearching ? null : (
             <Button onClick={onSearch}>
               <Search aria-hidden size={20} />
               {pinned > 0 ? `Solve again around ${pinned === 1 ? 'my pin' : `my ${pinned} pins`}` : 'Solve again'}
             </Button>
           )}
-          {pinned > 0 && !searching ? (
+          {pinned > 0 && !isSearching ? (
             <Button look="quiet" onClick={() => live.save({ ...live.wishes, pins: [] })}>
               Remove all pins
             </Button>

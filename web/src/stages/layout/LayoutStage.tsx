@@ -1,19 +1,11 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { Link } from 'react-router';
-import { placesOf } from '@mendum/core/layout';
-import {
-  asLaid,
-  findingsOnRun,
-  pinnedAt,
-  plansOn,
-  seenOn,
-  type Board as BoardOfRun,
-  type RunPlan,
-} from '@mendum/core/plan';
+import { asLaid, findingsOnRun, plansOn, seenOn } from '@mendum/core/plan';
 import { useUndoKeys } from '../../app/useUndoKeys.ts';
 import { HarnessTree } from '../../draw/HarnessTree.tsx';
 import { Empty } from '../../ui/empty.tsx';
 import { useOpenJob } from '../job.ts';
+import { useSearches } from '../searches/searches.ts';
 import { AtCursor, Staggered } from './AtCursor.tsx';
 import { Board } from './Board.tsx';
 import type { BoardActs } from './SpliceHandle.tsx';
@@ -23,10 +15,8 @@ import { CutTable } from './CutTable.tsx';
 import { LayoutSummary } from './LayoutSummary.tsx';
 import { LiveLine } from './LiveLine.tsx';
 import { PairTable } from './PairTable.tsx';
-import { PLANNED_UP_TO, useBoard } from './useBoard.ts';
-import { useProof } from './useProof.ts';
+import { useBoard } from './useBoard.ts';
 import { ThreeLayouts } from './ThreeLayouts.tsx';
-import { useSearch } from './useSearch.ts';
 
 /**
  * Where every splice goes along the run: to be moved by hand, with the bundle's diameter, cut points and inserts
@@ -42,15 +32,7 @@ export function LayoutStage() {
   const [cursorMm, setCursorMm] = useState<number>();
   const run = harness.runs.find((one) => one.id === runId) ?? damaged[0];
   const live = useBoard(run?.id);
-  const proof = useProof(live.board);
-  const searched = useRef<{ readonly board: BoardOfRun; readonly objective: RunPlan['reached']['objective'] }>(
-    undefined,
-  );
-  const { searching, start, stop } = useSearch((found) => {
-    const from = searched.current;
-    if (from && proof.take(from.board.run, found, { items: from.board.items, objective: from.objective }))
-      live.save(live.asLaidOut({ ...live.wishes, found: pinnedAt(live.wishes, [], placesOf(found.items)).found }));
-  });
+  const searches = useSearches();
   const here = useMemo(
     () =>
       run
@@ -105,6 +87,7 @@ export function LayoutStage() {
       </Empty>
     );
   const { plans, runPlan } = live;
+  const chosen = runPlan.layouts?.chosen.kind ?? 'wide';
   const reaching = (id: string): number =>
     plan.findings.filter((finding) => finding.runId !== id && finding.splices.some((splice) => splice.runId === id))
       .length;
@@ -114,15 +97,10 @@ export function LayoutStage() {
     (pin) => !begun.has(pin.findingId) && here.some((finding) => finding.id === pin.findingId),
   );
   const kept = live.wishes.found.some((place) => findingsOnRun(plan, run.id).includes(place.findingId));
-  const reached = proof.reached ?? runPlan.reached;
   const search = (): void => {
-    // What a plan finds by itself it finds anew; for what is long, or was left open, a search of its own.
-    if (!live.board || (splices.length <= PLANNED_UP_TO && (kept || reached.open === undefined))) {
-      live.again();
-      return;
-    }
-    searched.current = { board: live.board, objective: runPlan.reached.objective };
-    start({ ...live.board.run, found: undefined });
+    // What is kept is let go; what was left open is searched for longer.
+    if (kept) live.again();
+    searches.again(run.id);
   };
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-4">
@@ -164,9 +142,8 @@ export function LayoutStage() {
       <BoardBar
         live={live}
         pinned={new Set(mine.map((pin) => pin.findingId)).size}
-        searching={searching}
+        isSearching={searches.now?.runId === run.id}
         onSearch={search}
-        onStop={stop}
         template={`/api/jobs/${view.id}/template/${encodeURIComponent(run.id)}`}
         wholeMm={run.lengthMm}
         readOnly={locked}
@@ -178,7 +155,13 @@ export function LayoutStage() {
           <PairTable plans={plans} runPlan={runPlan} />
         </div>
         <div className="grid content-start gap-5">
-          <LayoutSummary runPlan={runPlan} plans={plans} run={run} kept={kept && !proof.reached} reached={reached} />
+          <LayoutSummary
+            runPlan={runPlan}
+            plans={plans}
+            run={run}
+            kept={kept}
+            isToCome={searches.isToCome(run.id, chosen)}
+          />
           <Closing run={run} runPlan={runPlan} />
         </div>
       </div>

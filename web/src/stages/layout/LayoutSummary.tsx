@@ -23,10 +23,12 @@ const LENGTHS: readonly Level[] = ['clearMm', 'peakMm', 'openedMm', 'insertedMm'
 function Reached({
   reached,
   kept,
+  isToCome,
   order,
 }: {
   readonly reached: RunPlan['reached'];
   readonly kept: boolean;
+  readonly isToCome: boolean;
   readonly order: readonly Level[];
 }) {
   const { plain, unit } = useLength();
@@ -49,7 +51,9 @@ function Reached({
             <span aria-hidden className="text-rework">
               ▲{' '}
             </span>
-            {kept ? (
+            {isToCome ? (
+              <>Still being bettered. On the right, the best that could still be reached:</>
+            ) : kept ? (
               <>Your layout is kept. On the right, the best that a search could still reach:</>
             ) : (
               <>Not proven best from “{LEVEL_WORDS[open].toLowerCase()}” down:</>
@@ -102,14 +106,16 @@ export function LayoutSummary({
   plans,
   run,
   kept,
-  reached,
+  isToCome,
 }: {
   readonly runPlan: RunPlan;
   readonly plans: readonly FindingPlan[];
   readonly run: Run;
   readonly kept: boolean;
-  readonly reached: RunPlan['reached'];
+  /** Whether a search for a better layout is under way, or is to come. */
+  readonly isToCome: boolean;
 }) {
+  const { reached } = runPlan;
   const { pathTo } = useOpenJob();
   const splices = plans.flatMap((finding) => finding.splices).length;
   const hard = runPlan.broken.filter((rule) => rule.strength !== 'wish');
@@ -164,7 +170,9 @@ export function LayoutSummary({
           {margin !== undefined && margin >= 0 ? `: ${figure(margin, 1)} mm to spare` : ': too small, take the next'}.
         </p>
       )}
-      {splices > 0 ? <Reached reached={reached} kept={kept} order={levelsOf(runPlan.layouts?.chosen ?? {})} /> : null}
+      {splices > 0 ? (
+        <Reached reached={reached} kept={kept} isToCome={isToCome} order={levelsOf(runPlan.layouts?.chosen ?? {})} />
+      ) : null}
       <Link
         to={pathTo('bench')}
         className="mt-4 inline-flex min-h-11 w-full items-center justify-center rounded-sm bg-copper px-6 text-lg font-semibold text-oncopper"

@@ -1,14 +1,17 @@
 import { openedParts, EVEN_APART_MM, type Level } from '@mendum/core/layout';
 import { isOffered, type LayoutOffer, type LayoutsToChoose, type NoOffer } from '@mendum/core/plan';
 import clsx from 'clsx';
+import { LoaderCircle } from 'lucide-react';
 import { useState } from 'react';
 import { Choices } from '../../ui/choices.tsx';
 import { Figure, useLength } from '../../ui/units.tsx';
 import { DistanceCurve } from './DistanceCurve.tsx';
+import { useSearches } from '../searches/searches.ts';
+import { KIND_NAMES } from './kindNames.ts';
+import { SearchLine } from './SearchLine.tsx';
 import { SmallLayout } from './SmallLayout.tsx';
 import type { LiveBoard } from './useBoard.ts';
 
-const NAMES = { wide: 'Wide', even: 'Even', short: 'Short' } as const;
 const SAYS = {
   wide: 'as far apart as makers print',
   even: 'one over a place, least bench time',
@@ -28,8 +31,13 @@ const UP_TO: Partial<Record<Level, string>> = {
 /** Room beside what is opened in the small drawings, mm. */
 const BESIDE_MM = 40;
 
-function Proven({ open }: { readonly open: Level | undefined }) {
-  return open === undefined ? (
+/** What is proven of a layout; or that it is being searched. */
+function Proven({ open, isToCome }: { readonly open: Level | undefined; readonly isToCome: boolean }) {
+  return isToCome ? (
+    <span role="status">
+      <LoaderCircle aria-hidden size={16} className="inline motion-safe:animate-spin" /> Still being bettered
+    </span>
+  ) : open === undefined ? (
     <span>
       <span aria-hidden className="text-pass">
         ●{' '}
@@ -41,12 +49,18 @@ function Proven({ open }: { readonly open: Level | undefined }) {
       <span aria-hidden className="text-rework">
         ▲{' '}
       </span>
-      {open === 'barred' ? 'Not searched yet' : `Not proven: ${UP_TO[open] ?? open}`}
+      {open === 'barred' ? 'Not searched' : `Not proven: ${UP_TO[open] ?? open}`}
     </span>
   );
 }
 
-function Figures({ offer, isKept }: { readonly offer: LayoutOffer; readonly isKept: boolean }) {
+interface FiguresProps {
+  readonly offer: LayoutOffer;
+  readonly isKept: boolean;
+  readonly isToCome: boolean;
+}
+
+function Figures({ offer, isKept, isToCome }: FiguresProps) {
   const { plain, unit } = useLength();
   const { objective, open } = offer.reached;
   return (
@@ -74,7 +88,7 @@ function Figures({ offer, isKept }: { readonly offer: LayoutOffer; readonly isKe
           </>
         )}
       </span>
-      <span className="text-soft">{isKept ? 'As you left it' : <Proven open={open} />}</span>
+      <span className="text-soft">{isKept ? 'As you left it' : <Proven open={open} isToCome={isToCome} />}</span>
     </span>
   );
 }
@@ -90,6 +104,7 @@ interface ThreeLayoutsProps {
 /** Wide, Even and Short side by side, drawn to one scale with what each takes; a tap takes one. */
 export function ThreeLayouts({ runId, layouts, live, betweenBodiesMm, readOnly }: ThreeLayoutsProps) {
   const [isOpen, setIsOpen] = useState(false);
+  const { isToCome } = useSearches();
   const { plain, unit } = useLength();
   const { offers, lost, chosen, by, proposed, because, isKept } = layouts;
   const stretches = [...offers.flatMap((offer) => (isOffered(offer) && offer.opened ? [offer.opened] : [])), ...lost];
@@ -105,7 +120,7 @@ export function ThreeLayouts({ runId, layouts, live, betweenBodiesMm, readOnly }
     return (
       <span className="grid h-full content-start gap-1">
         <span className="flex flex-wrap items-baseline gap-x-2">
-          <b className="text-xl">{NAMES[offer.kind]}</b>
+          <b className="text-xl">{KIND_NAMES[offer.kind]}</b>
           {offer.kind === 'even' && offer.apartMm !== undefined && offer.apartMm !== EVEN_APART_MM ? (
             <span>
               <Figure value={plain(offer.apartMm, 0)} unit={unit} /> apart
@@ -122,10 +137,10 @@ export function ThreeLayouts({ runId, layouts, live, betweenBodiesMm, readOnly }
               lost={lost}
               bodies={offer.bodies}
             />
-            <Figures offer={offer} isKept={isTaken && isKept} />
+            <Figures offer={offer} isKept={isTaken && isKept} isToCome={isToCome(runId, offer.kind)} />
           </>
         ) : (
-          <span className="text-soft">{offer.why}</span>
+          <span className="text-soft">{isToCome(runId, offer.kind) ? 'Being searched…' : offer.why}</span>
         )}
         <span className="font-semibold">
           {[
@@ -157,8 +172,9 @@ export function ThreeLayouts({ runId, layouts, live, betweenBodiesMm, readOnly }
         }
         choices={offers.map((offer) => ({ value: offer.kind, shown: () => shown(offer) }))}
       />
+      <SearchLine runId={runId} />
       <p className="text-soft">
-        {refused ? `${NAMES[refused.kind]}, which was taken, is not possible now. ` : ''}
+        {refused ? `${KIND_NAMES[refused.kind]}, which was taken, is not possible now. ` : ''}
         {because}{' '}
         <button
           type="button"

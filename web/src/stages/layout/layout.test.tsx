@@ -9,6 +9,7 @@ import { boardOf, warm } from '@mendum/core/plan';
 import type { Practice } from '@mendum/core/practice';
 import { circuitOf, findingOf, InJob, planFor, viewOf } from '../../test/job.tsx';
 import { standInServer, writesOf } from '../../test/server.ts';
+import { SearchesContext, type Searches } from '../searches/searches.ts';
 import { CutTable } from './CutTable.tsx';
 import { LayoutStage } from './LayoutStage.tsx';
 
@@ -76,6 +77,28 @@ describe('the layouts to choose from', () => {
     expect(card(/^Wide/).textContent).toMatch(/opens \d+ mm · \d+ min4 splices, \d+ mm new wire/);
     expect(card(/^Wide/).textContent).toContain('Taken · Proposed');
     expect(card(/^Even/).textContent).not.toContain('Taken');
+  });
+  it('say which are still being bettered, how far that is, and end it on a tap', async () => {
+    standInServer({});
+    const stop = vi.fn();
+    const searches: Searches = {
+      now: { runId: 'R1', asked: { kind: 'short' }, nth: 2, of: 3, best: undefined },
+      isToCome: (_runId, kind) => kind !== 'wide',
+      stop,
+      again: () => undefined,
+    };
+    render(
+      <InJob view={two()}>
+        <SearchesContext value={searches}>
+          <LayoutStage />
+        </SearchesContext>
+      </InJob>,
+    );
+    expect(card(/^Wide/).textContent).toContain('Proven best');
+    for (const name of [/^Even/, /^Short/]) expect(card(name).textContent).toContain('Still being bettered');
+    expect(screen.getByText('Looking for a better Short layout, 2 of 3…')).toBeTruthy();
+    await userEvent.click(screen.getByRole('button', { name: 'Stop with the best so far' }));
+    expect(stop).toHaveBeenCalledOnce();
   });
   it('a tap takes another one for this run, and lets go what was kept', async () => {
     const server = standInServer({ '/jobs/J1/layout': { body: { version: 2 } } });

@@ -20,9 +20,6 @@ import { thePlanner } from '../../app/planner.ts';
 import { useOpenJob } from '../job.ts';
 import { useEarlyMoves, type BoardActs } from './useEarlyMoves.ts';
 
-/** Bodies on a run up to which a plan finds the best layout by itself. */
-export const PLANNED_UP_TO = 18;
-
 /** A run on the board: where its splices lie, while they are moved, and what people want of them. */
 export interface LiveBoard extends BoardActs {
   readonly board: Board | undefined;
@@ -36,8 +33,6 @@ export interface LiveBoard extends BoardActs {
   readonly again: () => void;
   /** Takes another layout for the run: all that is not pinned is laid out anew. */
   readonly take: (asked: Asked) => void;
-  /** Wishes with the run's layout written down, so that what is kept of it is known for what it is. */
-  readonly asLaidOut: (wishes: LayoutWishes) => LayoutWishes;
   readonly undo: (() => void) | undefined;
   readonly redo: (() => void) | undefined;
 }
@@ -182,6 +177,7 @@ export function useBoard(runId: string | undefined): LiveBoard {
     if (target) void send(target.item).then((ok) => ok && setHistory((all) => way(all, now)?.history ?? all));
   };
   const anew = (): LayoutWishes => searchedAnew(wanted(), runId === undefined ? [] : findingsOnRun(plan, runId));
+  /** Wishes with the run's layout written down, so that what is kept of it is known for what it is. */
   const asLaidOut = (next: LayoutWishes): LayoutWishes =>
     runId !== undefined && planned?.layouts ? choosing(next, runId, planned.layouts.chosen) : next;
   const { move, drop } = useEarlyMoves(board !== undefined && board.runId === runId, {
@@ -223,7 +219,6 @@ export function useBoard(runId: string | undefined): LiveBoard {
     take: (asked) => {
       if (runId !== undefined) save(choosing(anew(), runId, asked));
     },
-    asLaidOut,
     undo: history.past.length > 0 ? () => step(back) : undefined,
     redo: history.future.length > 0 ? () => step(redone) : undefined,
   };

@@ -1,6 +1,7 @@
 import { easeMm, type Window } from '../../../sizing/index.ts';
 import type { KeepOut } from '../../../harness/index.ts';
 import { merged } from '../../stretches.ts';
+import { shortestOver } from './overEachOther.ts';
 import { bodiesOf, lastOf, TOUCH_MM, type Piece, type Problem } from '../problem.ts';
 
 /** What no layout of a run can better. */
@@ -118,8 +119,15 @@ export function runBounds(
 /**
  * Shortest opened stretch when bodies of one layer keep a gap: what has to lie by the first deadline, and from the last
  * release on, shared by the layers.
+ * @param twoAtMostMm how thick the bundle may be where two bodies lie over one place
  */
-export function openedBound(problem: Problem, gapMm: number, layers: number, fewest: boolean): number {
+export function openedBound(
+  problem: Problem,
+  gapMm: number,
+  layers: number,
+  fewest: boolean,
+  twoAtMostMm = Infinity,
+): number {
   const pieces = certainPieces(problem, fewest);
   const gap = layers === 1 ? gapMm : 0;
   /**
@@ -143,7 +151,10 @@ export function openedBound(problem: Problem, gapMm: number, layers: number, few
   const endMm = [...pieces]
     .sort((a, b) => firstEnd(b) - firstEnd(a))
     .reduce((most, piece) => Math.max(most, firstEnd(piece) + toTheRight(piece)), problem.lost?.toMm ?? -Infinity);
-  const row = (sum(pieces.map((piece) => piece.lengthMm)) + gap * Math.max(0, pieces.length - 1)) / layers;
+  const row =
+    layers === 1
+      ? sum(pieces.map((piece) => piece.lengthMm)) + gap * Math.max(0, pieces.length - 1)
+      : shortestOver(pieces, problem, layers, twoAtMostMm);
   return Math.max(0, endMm - startMm, row);
 }
 
