@@ -217,7 +217,7 @@ export const ANSWERS: { readonly [N in AnsweringName]: Joi.Schema } = {
     alsoAgain: words,
     spent: needed(spentSchema),
   }),
-  sign: answer<'sign'>({ ...byVersion, records: needed(whole) }),
+  sign: answer<'sign'>({ ...byVersion, records: needed(whole), lengthKept: words }),
   correctRecord: answer<'correctRecord'>({ id: needed(words) }),
   makeGood: answer<'makeGood'>(numbered),
   setDue: answer<'setDue'>({ id: needed(words) }),

@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import type { Growth } from '../harness/index.ts';
 import { LIMITS } from '../job/index.ts';
 import type { HarnessEdit, RunChange } from '../survey/index.ts';
 import { above0, id, lengthMm, list, text } from './schema/fields.ts';
@@ -33,6 +34,10 @@ export const harnessEditSchema = named(
     addRun: edit('addRun', { run: needed(runSchema), node: nodeSchema }),
     changeRun: edit('changeRun', { runId: needed(id), change: needed(runChange.min(1)) }),
     setLength: edit('setLength', { runId: needed(id), lengthMm: needed(lengthMm.greater(0)) }),
+    growRun: edit('growRun', {
+      runId: needed(id),
+      growths: needed(list(shape<Growth>({ byMm: needed(lengthMm), beyondMm: needed(lengthMm) }))),
+    }),
     splitRun: edit('splitRun', {
       runId: needed(id),
       atMm: needed(lengthMm),

@@ -144,7 +144,14 @@ export const OPERATIONS = {
     MishapSaid & Versioned & { readonly spliceId: string; readonly make: number; readonly because: string }
   >()('/jobs/:jobId/redos'),
 
-  sign: adds<Versioned & { readonly records: number }, SignSent>()('/jobs/:jobId/sign'),
+  sign: adds<
+    Versioned & {
+      readonly records: number;
+      /** Why the harness keeps its length though the job made it longer. */
+      readonly lengthKept?: string;
+    },
+    SignSent
+  >()('/jobs/:jobId/sign'),
   correctRecord: adds<WithId, { readonly text: string }>()('/records/:recordId/corrections'),
   makeGood: adds<WithId & { readonly number: string }>()('/records/:recordId/good'),
   setDue: adds<WithId, DueSent>()('/records/:recordId/due'),

@@ -1,6 +1,6 @@
 import { endOfCircuit, isAtCavity, type Finding } from '../damage/index.ts';
 import { routeBetween, type Circuit, type HarnessNode, type Run } from '../harness/index.ts';
-import { extendEnd, joinRuns, moveNode, nodeOf, runOf, runsAt, setLength, splitRun } from './runs.ts';
+import { extendEnd, growRun, joinRuns, moveNode, nodeOf, runOf, runsAt, setLength, splitRun } from './runs.ts';
 import { cablesFollow, removeCable, setCable } from './cables.ts';
 import { EditRefused, type HarnessEdit, type RunChange, type Surveyed } from './types.ts';
 
@@ -142,6 +142,8 @@ function edited(state: Surveyed, edit: HarnessEdit): Surveyed {
       return changeRun(state, edit.runId, edit.change);
     case 'setLength':
       return setLength(state, edit.runId, edit.lengthMm);
+    case 'growRun':
+      return growRun(state, edit.runId, edit.growths);
     case 'splitRun':
       return splitRun(state, edit.runId, edit.atMm, edit.node, edit.newRunId, edit.newName);
     case 'joinRuns':

@@ -4,9 +4,12 @@ import {
   LONGEST_MM,
   NOT_MEASURED_MM,
   routeBetween,
+  runGrown,
   runLengthInWords,
+  stretchGrown,
   type Circuit,
   type Feature,
+  type Growth,
   type HarnessNode,
   type Run,
 } from '../harness/index.ts';
@@ -263,6 +266,24 @@ export function setLength(state: Surveyed, runId: string, lengthMm: number): Sur
       ...state.harness,
       runs: state.harness.runs.map((one) => (one.id === runId ? measured(one, lengthMm) : one)),
     },
+  };
+}
+
+/**
+ * Makes a run longer where wires were made longer: all beyond each place moves along. @throws EditRefused beyond the
+ * longest length
+ */
+export function growRun(state: Surveyed, runId: string, growths: readonly Growth[]): Surveyed {
+  const run = runOf(state, runId);
+  const longer = runGrown(run, growths);
+  if (longer.lengthMm > LONGEST_MM)
+    throw new EditRefused(
+      `${run.name} cannot be ${figure(longer.lengthMm)} mm long.`,
+      'Lengths run from 1 mm to 1 km.',
+    );
+  return {
+    harness: { ...state.harness, runs: state.harness.runs.map((one) => (one.id === runId ? longer : one)) },
+    findings: state.findings.map((finding) => (finding.runId === runId ? stretchGrown(finding, growths) : finding)),
   };
 }
 

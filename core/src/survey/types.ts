@@ -1,5 +1,5 @@
 import type { Finding } from '../damage/index.ts';
-import type { Cable, Circuit, Harness, HarnessNode, PinoutSource, Run } from '../harness/index.ts';
+import type { Cable, Circuit, Growth, Harness, HarnessNode, PinoutSource, Run } from '../harness/index.ts';
 
 /** What may be changed on a run without moving anything on it. */
 export interface RunChange {
@@ -16,12 +16,14 @@ export interface RunChange {
  * One change to a harness, as data: done again in order it gives the same harness, and everything found on it goes
  * along. `addRun` brings a run to a node that is new or there; `splitRun` sets a node `atMm` from the run's start, and
  * the part behind it becomes `newRunId`; `joinRuns` takes a node out between two runs; `moveNode` slides a node along
- * its line by `byMm`, away from the first node; `extendEnd` says what an end really is, `byMm` beyond where it was.
+ * its line by `byMm`, away from the first node; `growRun` makes a run longer where wires were made longer, and moves all
+ * that lies beyond along; `extendEnd` says what an end really is, `byMm` beyond where it was.
  */
 export type HarnessEdit =
   | { readonly do: 'addRun'; readonly run: Run; readonly node?: HarnessNode | undefined }
   | { readonly do: 'changeRun'; readonly runId: string; readonly change: RunChange }
   | { readonly do: 'setLength'; readonly runId: string; readonly lengthMm: number }
+  | { readonly do: 'growRun'; readonly runId: string; readonly growths: readonly Growth[] }
   | {
       readonly do: 'splitRun';
       readonly runId: string;

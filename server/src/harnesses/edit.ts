@@ -172,9 +172,14 @@ export async function editHarness(
   if (problem) throw new AppError('EDIT_REFUSED', problem.message, { field: problem.pointer, hint: problem.hint });
 
   const jobs = await manager.findBy(JobEntity, { harnessId: id });
+  // Nothing is written before all of it is known to be possible.
+  const moved: { readonly stored: StoredJob; readonly findings: readonly Finding[] }[] = [];
   for (const job of jobs.filter((one) => one.status === 'open')) {
     const stored = await loadJob(manager, job.id);
-    const { findings } = inJob(stored, edits);
+    moved.push({ stored, findings: inJob(stored, edits).findings });
+  }
+  for (const { stored, findings } of moved) {
+    const job = stored.row;
     for (const [position, finding] of findings.entries()) {
       const before = stored.job.findings[position];
       if (isDeepStrictEqual(finding, before)) continue;

@@ -202,6 +202,7 @@ export const TASKS = {
         findingId,
         because: asks[0]?.words ?? '',
       })),
+      grown: planned.plan.runs.flatMap(({ runId, growths = [] }) => (growths.length > 0 ? [{ runId, growths }] : [])),
     });
   },
 

@@ -15,6 +15,7 @@ import { ChangedMeanwhile, plannedRoute } from '../jobs/plannedChange.ts';
 import { usualPractice } from '../practices/load.ts';
 import { touch, type StoredJob } from '../jobs/store.ts';
 import { settleTodos } from '../todo/store.ts';
+import { takeLengths } from '../harnesses/grow.ts';
 import type { Planner } from '../planning/planner.ts';
 
 /** Nothing is signed that whoever signs has not seen: neither of the job nor of what it is planned by. @throws AppError STALE */
@@ -49,7 +50,15 @@ export function recordRoutes(
         });
       return ['records', { jobId: stored.row.id, signed: { by, at: now, note, procedure, checkedBy } }];
     },
-    work: async ({ input, stored, asking: { who }, answer: { records, readingIds, left }, manager, now, audit }) => {
+    work: async ({
+      input,
+      stored,
+      asking: { who },
+      answer: { records, readingIds, left, grown },
+      manager,
+      now,
+      audit,
+    }) => {
       mustBeAsSeen(stored, input);
       const rules = [stored.practice.signing, (await usualPractice(manager)).signing];
       const why = who && whyNotSigned(who, rules, stored);
@@ -61,7 +70,14 @@ export function recordRoutes(
       const { harnessId, id } = stored.row;
       settleTodos(manager, { id, harnessId, findings: stored.job.findings }, left, { by: input.by, at: now });
       await audit('signed', stored.row.id, { records: records.length });
-      return { version: await touch(manager, stored.row, now, { status: 'signed' }), records: records.length };
+      const signedIn = await touch(manager, stored.row, now, { status: 'signed' });
+      const lengthKept = await takeLengths(manager, stored, grown, now);
+      if (grown.length > 0) await audit('harness grown', id, { grown, lengthKept: lengthKept ?? null });
+      return {
+        version: signedIn,
+        records: records.length,
+        ...(lengthKept === undefined ? {} : { lengthKept }),
+      };
     },
   });
 

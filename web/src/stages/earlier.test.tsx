@@ -94,6 +94,10 @@ describe('an old splice at 426, and new damage at 445', () => {
       2,
     );
     expect(reached().getByText('Proven best')).toBeTruthy();
+    expect(screen.getAllByRole('listitem').map(({ textContent }) => textContent)).toEqual([
+      '1 at 426–462 mm: Sealed butt, job 0126; cut out',
+      '2 at 460–496 mm: Sealed butt, job 0138; stays',
+    ]);
   });
   it('and where all of them are cut out nothing is left to be said', () => {
     standInServer({});

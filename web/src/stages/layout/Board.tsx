@@ -12,6 +12,7 @@ import { Drawing } from '../../draw/Drawing.tsx';
 import { useRoom } from '../../draw/useRoom.ts';
 import { ZoomBar, type Shown } from '../../draw/ZoomBar.tsx';
 import { useLength } from '../../ui/units.tsx';
+import { EarlierLine } from './EarlierLine.tsx';
 import { Handle, ROW, type BoardActs } from './SpliceHandle.tsx';
 import { Line, NONE, useByCircuit } from './BoardLine.tsx';
 import { useSpliceDrag } from './useSpliceDrag.ts';
@@ -78,16 +79,20 @@ export function Board({
   const yOf = (index: number): number => TOP + index * ROW + ROW / 2 + 4;
   const clip = `plot-${run.id}`;
 
-  const { cursorMm, held, pickedId, onFocused, handlers } = useSpliceDrag({
+  /** Whether an earlier repair goes with what is cut out here. */
+  const isCutOut = (id: string): boolean => plans.some(({ cutsOut }) => cutsOut.some((one) => one.id === id));
+  const rowAt = (heightPx: number): string | undefined => {
+    const row = rows[Math.floor((heightPx - TOP) / ROW)];
+    return row?.kind === 'circuit' ? row.circuit.id : undefined;
+  };
+  const { cursorMm, held, pickedId, tapped, onFocused, handlers } = useSpliceDrag({
     surface,
     room,
     scale,
     shown,
     runMm: run.lengthMm,
-    splicesIn: (heightPx) => {
-      const row = rows[Math.floor((heightPx - TOP) / ROW)];
-      return row?.kind === 'circuit' ? plansOf(row.circuit.id).flatMap((plan) => plan.splices) : [];
-    },
+    splicesIn: (heightPx) => plansOf(rowAt(heightPx) ?? '').flatMap((plan) => plan.splices),
+    earlierIn: (heightPx) => earlierOf(rowAt(heightPx) ?? ''),
     fixed,
     acts,
     selectedId,
@@ -113,7 +118,9 @@ export function Board({
       <div className="sticky top-0 z-[5] bg-paper short:relative">
         <div className="flex min-h-12 items-center gap-x-4">
           <h2 className="text-xl font-semibold whitespace-nowrap">{run.name}</h2>
-          <div className="min-w-0 flex-1">{line(pickedId)}</div>
+          <div className="min-w-0 flex-1" aria-live="polite">
+            {tapped ? <EarlierLine repair={tapped} isCutOut={isCutOut(tapped.id)} /> : line(pickedId)}
+          </div>
           <ZoomBar shown={shown} wholeMm={run.lengthMm} onShow={setShown} />
         </div>
         <Drawing room={room} high={RULER_HIGH} className="block select-none" aria-hidden>

@@ -161,6 +161,7 @@ export function LayoutStage() {
             run={run}
             kept={kept}
             isToCome={searches.isToCome(run.id, chosen)}
+            earlier={earlier}
           />
           <Closing run={run} runPlan={runPlan} />
         </div>

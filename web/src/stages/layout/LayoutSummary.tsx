@@ -1,10 +1,12 @@
 import { Link } from 'react-router';
+import type { EarlierRepair } from '@mendum/core/damage';
 import type { Run } from '@mendum/core/harness';
 import { levelsOf, type Level } from '@mendum/core/layout';
 import type { FindingPlan, RunPlan } from '@mendum/core/plan';
 import { figure } from '@mendum/core/units';
 import { Figure, Length, useLength } from '../../ui/units.tsx';
 import { useOpenJob } from '../job.ts';
+import { EarlierLine } from './EarlierLine.tsx';
 
 const LEVEL_WORDS: Record<Level, string> = {
   barred: 'Rules broken',
@@ -107,6 +109,7 @@ export function LayoutSummary({
   run,
   kept,
   isToCome,
+  earlier,
 }: {
   readonly runPlan: RunPlan;
   readonly plans: readonly FindingPlan[];
@@ -114,13 +117,16 @@ export function LayoutSummary({
   readonly kept: boolean;
   /** Whether a search for a better layout is under way, or is to come. */
   readonly isToCome: boolean;
+  /** Repairs of earlier jobs on the run. */
+  readonly earlier: readonly EarlierRepair[];
 }) {
   const { reached } = runPlan;
   const { pathTo } = useOpenJob();
   const splices = plans.flatMap((finding) => finding.splices).length;
   const hard = runPlan.broken.filter((rule) => rule.strength !== 'wish');
   const wishes = runPlan.broken.filter((rule) => rule.strength === 'wish');
-  const earlier = runPlan.lying?.filter(({ kind }) => kind === 'splice') ?? [];
+  const staying = runPlan.lying?.filter(({ kind }) => kind === 'splice').length ?? 0;
+  const cutOut = new Set(plans.flatMap(({ cutsOut }) => cutsOut.map(({ id }) => id)));
   const conduit = run.conduitInsideMm ?? runPlan.conduitMm;
   const margin = conduit === undefined ? undefined : conduit - runPlan.peakMm;
   const grownMm = (runPlan.growths ?? []).reduce((sum, { byMm }) => sum + byMm, 0);
@@ -143,12 +149,21 @@ export function LayoutSummary({
                 : `${hard.length} rules are broken.`}
         </b>
       </p>
-      {earlier.length > 0 ? (
+      {staying > 0 ? (
         <p className="mt-1 text-soft">
-          {earlier.length === 1
+          {staying === 1
             ? '1 earlier splice on this run stays and is counted in.'
-            : `${earlier.length} earlier splices on this run stay and are counted in.`}
+            : `${staying} earlier splices on this run stay and are counted in.`}
         </p>
+      ) : null}
+      {earlier.length > 0 ? (
+        <ul aria-label="Earlier repairs on this run" className="mt-1 text-soft">
+          {earlier.map((repair) => (
+            <li key={repair.id}>
+              <EarlierLine repair={repair} isCutOut={cutOut.has(repair.id)} />
+            </li>
+          ))}
+        </ul>
       ) : null}
       {hard.slice(0, MOST_SHOWN).map((rule) => (
         <p key={rule.because} className="mt-1 border-l-4 border-rework pl-3">

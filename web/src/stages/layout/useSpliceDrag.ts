@@ -1,4 +1,5 @@
 import { useCallback, useRef, useState, type PointerEvent, type RefObject } from 'react';
+import type { EarlierRepair } from '@mendum/core/damage';
 import type { SpliceSide } from '@mendum/core/layout';
 import type { SplicePlan } from '@mendum/core/plan';
 import type { Room } from '../../draw/useRoom.ts';
@@ -8,6 +9,8 @@ import type { BoardActs } from './SpliceHandle.tsx';
 
 /** A finger finds a splice this far beside its middle, px. */
 const REACH_PX = 24;
+/** And an earlier repair beside its edge, px. */
+const EARLIER_REACH_PX = 12;
 /** Within so many pixels a splice snaps to the wanted distance. */
 const SNAP_PX = 7;
 
@@ -27,6 +30,8 @@ interface SpliceDragProps {
   readonly runMm: number;
   /** Splices on the line that lies at a height of the drawing. */
   readonly splicesIn: (heightPx: number) => readonly SplicePlan[];
+  /** Earlier repairs on that line: nobody moves them, a tap tells what they are. */
+  readonly earlierIn: (heightPx: number) => readonly EarlierRepair[];
   /** Findings whose splices do not move. */
   readonly fixed: ReadonlySet<string>;
   readonly acts: BoardActs;
@@ -43,6 +48,7 @@ export function useSpliceDrag({
   shown,
   runMm,
   splicesIn,
+  earlierIn,
   fixed,
   acts,
   selectedId,
@@ -51,6 +57,7 @@ export function useSpliceDrag({
 }: SpliceDragProps) {
   const [cursorMm, setCursorMm] = useState<number>();
   const [held, setHeld] = useState<HeldMove>();
+  const [tapped, setTapped] = useState<EarlierRepair>();
   const frame = useRef<number>(undefined);
   const pressing = useRef(false);
   const pickedId = held?.findingId ?? selectedId;
@@ -75,6 +82,12 @@ export function useSpliceDrag({
       .sort((a, b) => a.px - b.px)[0];
     return near && near.px <= REACH_PX ? near.splice : undefined;
   };
+  const earlierAt = (clientX: number, clientY: number): EarlierRepair | undefined => {
+    const { px, py } = inRoom(clientX, clientY);
+    const beside = ({ fromMm, toMm }: EarlierRepair): number => Math.max(0, x(fromMm) - px, px - x(toMm));
+    const [near] = [...earlierIn(py)].sort((a, b) => beside(a) - beside(b));
+    return near && beside(near) <= EARLIER_REACH_PX ? near : undefined;
+  };
   const pointTo = (atMm: number): void => {
     const inRun = Math.round(Math.min(runMm, Math.max(0, atMm)));
     setCursorMm(inRun);
@@ -83,6 +96,7 @@ export function useSpliceDrag({
   const onPointerDown = (event: PointerEvent<SVGRectElement>): void => {
     const splice = event.button === 0 ? spliceAt(event.clientX, event.clientY) : undefined;
     pointTo(mmAt(event.clientX));
+    setTapped(splice ? undefined : earlierAt(event.clientX, event.clientY));
     if (!splice) return;
     // Picked for good when it is let go: the rest of the screen need not follow before.
     pressing.current = true;
@@ -132,6 +146,7 @@ export function useSpliceDrag({
     cursorMm,
     held,
     pickedId,
+    tapped,
     onFocused,
     handlers: {
       onPointerDown,

@@ -5,10 +5,12 @@ import { whyNotSigned, type JobView } from '@mendum/core/operations';
 import { Link } from 'react-router';
 import { useSave } from '../../app/change.ts';
 import { keep, recall } from '../../app/kept.ts';
+import { notify } from '../../app/notice.ts';
 import { useSession } from '../../app/session.ts';
 import { useAppSelector } from '../../app/store.ts';
 import { Button } from '../../ui/button.tsx';
 import { Select, TextArea, TextField } from '../../ui/field.tsx';
+import { Length } from '../../ui/units.tsx';
 import { when } from '../../ui/when.ts';
 import { LabelPanel } from '../../labels/LabelPanel.tsx';
 import { ExportLinks } from '../../ui/ExportLinks.tsx';
@@ -73,10 +75,17 @@ export function RecordStage() {
       },
       { quiet: true },
     );
+    if (outcome.ok && outcome.data.lengthKept !== undefined)
+      notify('The harness keeps its length.', {
+        hint: `${outcome.data.lengthKept} Set the length on the machine later.`,
+      });
     setRefusal(outcome.ok ? undefined : { message: outcome.error.message, hint: outcome.error.hint ?? '' });
   };
   const base = `/api/jobs/${view.id}`;
   const open = sheet.lines.filter((line) => !maySign(line.standing)).length;
+  const longer = plan.runs.flatMap(({ runId, lengthMm, growths = [] }) =>
+    growths.length > 0 ? [{ runId, lengthMm, wasMm: growths.reduce((mm, { byMm }) => mm - byMm, lengthMm) }] : [],
+  );
   const looked = sheet.lines.filter((line) => line.standing === 'looked').length;
   return (
     <div className="grid gap-8 lg:grid-cols-[1fr_300px]">
@@ -97,6 +106,12 @@ export function RecordStage() {
                   : `${looked} of ${sheet.lines.length} looked at, not measured: the record says so.${looked < sheet.lines.length ? ' The others are proved.' : ''}`
                 : `${open} of ${sheet.lines.length} not proved yet: finish them in Prove.`}
             </p>
+            {longer.map(({ runId, lengthMm, wasMm }) => (
+              <p key={runId}>
+                {view.job.harness.runs.find(({ id }) => id === runId)?.name ?? runId} is{' '}
+                <Length mm={lengthMm} digits={0} /> long from then on, <Length mm={wasMm} digits={0} /> before.
+              </p>
+            ))}
             {unwatched > 0 ? (
               <p>
                 {unwatched} of {functions.length} functions not watched since:{' '}
