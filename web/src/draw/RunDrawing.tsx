@@ -14,7 +14,8 @@ import { useRunPointer } from './useRunPointer.ts';
 import { useRunScale } from './useRunScale.ts';
 import { Drawing } from './Drawing.tsx';
 import { useRoom } from './useRoom.ts';
-import { ZoomBar, type Shown } from './ZoomBar.tsx';
+import type { Shown } from './shown.ts';
+import { ZoomBar } from './ZoomBar.tsx';
 
 interface RunDrawingProps {
   readonly run: Run;

@@ -1,27 +1,5 @@
 import { ChevronLeft, ChevronRight, Maximize2, ZoomIn, ZoomOut } from 'lucide-react';
-
-/** The part of a run that is shown; mm. */
-export interface Shown {
-  readonly fromMm: number;
-  readonly toMm: number;
-}
-
-const LEAST_MM = 60;
-
-/** The shown part, narrowed or widened round its middle by a factor, within the run. */
-export function zoomed(shown: Shown, factor: number, wholeMm: number): Shown {
-  const wide = Math.min(wholeMm, Math.max(Math.min(LEAST_MM, wholeMm), (shown.toMm - shown.fromMm) * factor));
-  const middle = (shown.fromMm + shown.toMm) / 2;
-  const fromMm = Math.min(wholeMm - wide, Math.max(0, middle - wide / 2));
-  return { fromMm, toMm: fromMm + wide };
-}
-
-/** The shown part moved by a share of its width, within the run. */
-export function panned(shown: Shown, share: number, wholeMm: number): Shown {
-  const wide = shown.toMm - shown.fromMm;
-  const fromMm = Math.min(wholeMm - wide, Math.max(0, shown.fromMm + share * wide));
-  return { fromMm, toMm: fromMm + wide };
-}
+import { isWhole, LEAST_MM, panned, zoomed, type Shown } from './shown.ts';
 
 const KEY =
   'inline-flex size-11 items-center justify-center rounded-sm hover:bg-wash disabled:text-rule disabled:hover:bg-transparent';
@@ -35,7 +13,7 @@ export function ZoomBar({
   readonly wholeMm: number;
   readonly onShow: (shown: Shown) => void;
 }) {
-  const whole = shown.toMm - shown.fromMm >= wholeMm - 0.5;
+  const whole = isWhole(shown, wholeMm);
   return (
     <div className="no-print flex justify-end" role="group" aria-label="Zoom">
       {whole ? null : (

@@ -7,7 +7,7 @@ import { placeRuns } from './tree.ts';
 import { Profile } from './Profile.tsx';
 import { RunDrawing } from './RunDrawing.tsx';
 import { rowsOf, ROWS_CLEAR } from './rows.ts';
-import { panned, zoomed } from './ZoomBar.tsx';
+import { movedBy, panned, zoomed } from './shown.ts';
 
 describe('lines of the run drawing', () => {
   const circuits = (count: number) => Array.from({ length: count }, (_, index) => circuitOf(String(index + 1)));
@@ -37,10 +37,15 @@ describe('the part of a run that is shown', () => {
   ])('%o zoomed by %f is %o', (shown, factor, after) => expect(zoomed(shown, factor, 1000)).toEqual(after));
   it('is never narrower than 60 mm, nor wider than a run shorter than that', () => {
     expect(zoomed({ fromMm: 500, toMm: 570 }, 0.1, 1000)).toEqual({ fromMm: 505, toMm: 565 });
+    // The place under the finger stays under it, unless the run ends there.
+    expect(zoomed({ fromMm: 200, toMm: 600 }, 0.5, 1000, 300)).toEqual({ fromMm: 250, toMm: 450 });
+    expect(zoomed({ fromMm: 0, toMm: 400 }, 2, 1000, 300)).toEqual({ fromMm: 0, toMm: 800 });
     expect(zoomed({ fromMm: 0, toMm: 40 }, 0.5, 40)).toEqual({ fromMm: 0, toMm: 40 });
   });
   it('stays on the run when it is moved', () => {
     expect(panned({ fromMm: 100, toMm: 300 }, -1, 1000)).toEqual({ fromMm: 0, toMm: 200 });
+    expect(movedBy({ fromMm: 100, toMm: 300 }, 50, 1000)).toEqual({ fromMm: 150, toMm: 350 });
+    expect(movedBy({ fromMm: 100, toMm: 300 }, -101, 1000)).toEqual({ fromMm: 0, toMm: 200 });
     expect(panned({ fromMm: 700, toMm: 900 }, 1, 1000)).toEqual({ fromMm: 800, toMm: 1000 });
   });
 });

@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { scaleLinear, type ScaleLinear } from 'd3-scale';
-import type { Shown } from './ZoomBar.tsx';
+import type { Shown } from './shown.ts';
 
 /** Under this width names are shortened and margins narrower, px. */
 const NARROW_PX = 760;

@@ -10,7 +10,9 @@ import { Ruler } from '../../draw/Ruler.tsx';
 import { useRunScale } from '../../draw/useRunScale.ts';
 import { Drawing } from '../../draw/Drawing.tsx';
 import { useRoom } from '../../draw/useRoom.ts';
-import { ZoomBar, type Shown } from '../../draw/ZoomBar.tsx';
+import { isWhole, type Shown } from '../../draw/shown.ts';
+import { useRunGestures } from '../../draw/useRunGestures.ts';
+import { ZoomBar } from '../../draw/ZoomBar.tsx';
 import { useLength } from '../../ui/units.tsx';
 import { EarlierLine } from './EarlierLine.tsx';
 import { Handle, ROW, type BoardActs } from './SpliceHandle.tsx';
@@ -85,7 +87,7 @@ export function Board({
     const row = rows[Math.floor((heightPx - TOP) / ROW)];
     return row?.kind === 'circuit' ? row.circuit.id : undefined;
   };
-  const { cursorMm, held, pickedId, tapped, onFocused, handlers } = useSpliceDrag({
+  const { cursorMm, held, pickedId, tapped, onFocused, mmAt, isFree, handlers } = useSpliceDrag({
     surface,
     room,
     scale,
@@ -98,6 +100,16 @@ export function Board({
     selectedId,
     onSelect,
     onCursor,
+  });
+
+  useRunGestures({
+    target: box,
+    shown,
+    wholeMm: run.lengthMm,
+    mmAt,
+    pxPerMm: ((plot.right - plot.left) * room.grown) / (shown.toMm - shown.fromMm),
+    isFree,
+    onShow: setShown,
   });
 
   const cursor =
@@ -114,7 +126,7 @@ export function Board({
       />
     );
   return (
-    <div ref={box} className="w-full min-w-0">
+    <div ref={box} className="w-full min-w-0" style={{ touchAction: 'pan-y' }}>
       <div className="sticky top-0 z-[5] bg-paper short:relative">
         <div className="flex min-h-12 items-center gap-x-4">
           <h2 className="text-xl font-semibold whitespace-nowrap">{run.name}</h2>
@@ -123,7 +135,7 @@ export function Board({
           </div>
           <ZoomBar shown={shown} wholeMm={run.lengthMm} onShow={setShown} />
         </div>
-        <Drawing room={room} high={RULER_HIGH} className="block select-none" aria-hidden>
+        <Drawing room={room} high={RULER_HIGH} className="block select-none" aria-hidden data-wheel>
           <Ruler x={x} plot={plot} top={RULER_HIGH - 4} words={`${unit} from ${fromName}`} unitMm={unitMm} />
           {cursorMm === undefined ? null : (
             <g>
@@ -188,7 +200,7 @@ export function Board({
           width={plot.right - plot.left}
           height={high}
           fill="transparent"
-          style={{ cursor: held ? 'grabbing' : 'default' }}
+          style={{ cursor: held ? 'grabbing' : isWhole(shown, run.lengthMm) ? 'default' : 'grab' }}
           data-testid="board-surface"
           {...handlers}
         />
@@ -223,6 +235,7 @@ export function Board({
           room={room}
           high={PROFILE_HIGH}
           className="block select-none"
+          data-wheel
           role="img"
           aria-label={`Bundle diameter along the run, ${figure(runPlan.peakMm, 1)} mm at most`}
         >

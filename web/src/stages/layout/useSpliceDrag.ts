@@ -4,7 +4,7 @@ import type { SpliceSide } from '@mendum/core/layout';
 import type { SplicePlan } from '@mendum/core/plan';
 import type { Room } from '../../draw/useRoom.ts';
 import type { RunScale } from '../../draw/useRunScale.ts';
-import type { Shown } from '../../draw/ZoomBar.tsx';
+import type { Shown } from '../../draw/shown.ts';
 import type { BoardActs } from './SpliceHandle.tsx';
 
 /** A finger finds a splice this far beside its middle, px. */
@@ -148,6 +148,9 @@ export function useSpliceDrag({
     pickedId,
     tapped,
     onFocused,
+    mmAt,
+    /** Whether no splice is there that a drag would take. */
+    isFree: (clientX: number, clientY: number): boolean => spliceAt(clientX, clientY) === undefined,
     handlers: {
       onPointerDown,
       onPointerMove,
