@@ -1,5 +1,5 @@
 import { expect, test, type Locator, type Page } from '@playwright/test';
-import { atTheBench, copyOf, makeSafe, watch, visit } from '../bench.ts';
+import { atTheBench, copyOf, jobId, makeSafe, watch, visit } from '../bench.ts';
 
 const centreOf = async (handle: Locator): Promise<number> => Number(await handle.getAttribute('aria-valuenow'));
 const handle = (page: Page, name: RegExp): Locator => page.getByRole('slider', { name });
@@ -159,4 +159,60 @@ test("a loss just before the branch: its splice lies on the next run, is moved a
   await visit(page, `/jobs/${id}/bench?at=near-branch:right`);
   await expect(page.getByText(/mm from Branch B1/).first()).toBeVisible();
   expect(errors).toEqual([]);
+});
+
+test('the view is zoomed by the wheel and moved by a drag; a tap on an earlier splice says what it is', async ({
+  page,
+  request,
+}) => {
+  await atTheBench(page);
+  const text = await (await request.get(`/api/jobs/${await jobId(request, '0147')}/file`)).text();
+  const file = JSON.parse(text) as { job: { earlier?: object[] } };
+  file.job.earlier = [
+    {
+      id: 'E1',
+      circuitId: 'C3',
+      runId: 'R1',
+      kind: 'splice',
+      fromMm: 300,
+      toMm: 336,
+      diameterMm: 6,
+      words: 'sealed butt, job 0126, 2031-03-01',
+    },
+  ];
+  const data = { writeId: crypto.randomUUID(), by: 'Ines Valdur', text: JSON.stringify(file) };
+  const { id } = (await (await request.post('/api/jobs/import', { data })).json()) as { id: string };
+  await makeSafe(request, id);
+  await visit(page, `/jobs/${id}/layout`);
+  const old = page.locator('[data-earlier="E1"] rect');
+  const middleOf = async (): Promise<readonly [number, number]> => {
+    const box = await old.boundingBox();
+    if (!box) throw new Error('the earlier splice is not drawn');
+    return [box.x + box.width / 2, box.y + box.height / 2];
+  };
+  const wide = async (): Promise<number> => (await old.boundingBox())?.width ?? 0;
+  await page.mouse.click(...(await middleOf()));
+  await expect(page.getByText('at 300–336 mm: sealed butt, job 0126, 2031-03-01; stays').first()).toBeVisible();
+
+  // Twice as close round where the pointer is: what lies there stays there.
+  const before = await wide();
+  const [x, y] = await middleOf();
+  await page.mouse.move(x, y);
+  await page.keyboard.down('Control');
+  await page.mouse.wheel(0, -100);
+  await page.keyboard.up('Control');
+  await expect.poll(wide).toBeGreaterThan(1.2 * before);
+  const [near] = await middleOf();
+  expect(Math.abs(near - x)).toBeLessThan(2);
+
+  // A drag beside the splices takes the view along; on the ruler the wheel alone shows the whole run again.
+  await page.mouse.down();
+  await page.mouse.move(x + 30, y, { steps: 5 });
+  await page.mouse.move(x + 60, y, { steps: 5 });
+  await page.mouse.up();
+  await expect.poll(async () => (await middleOf())[0]).toBeGreaterThan(near + 40);
+  const ruler = await page.locator('svg[data-wheel]').first().boundingBox();
+  await page.mouse.move((ruler?.x ?? 0) + 600, (ruler?.y ?? 0) + 20);
+  await page.mouse.wheel(0, 1200);
+  await expect.poll(wide).toBeCloseTo(before, 0);
 });

@@ -41,10 +41,12 @@ export function useRunGestures({ target, shown, wholeMm, mmAt, pxPerMm, isFree, 
   };
   useGesture(
     {
-      onPinch: ({ origin: [clientX], offset: [scale], memo, first, event }) => {
+      onPinch: ({ origin: [clientX], offset: [scale], delta: [byScale], memo, first, event }) => {
         if (event.cancelable) event.preventDefault();
         const from =
-          first || memo === undefined ? { shown: latest.current, scale, atMm: mmAt(clientX) } : (memo as Pinched);
+          first || memo === undefined
+            ? { shown: latest.current, scale: scale - byScale, atMm: mmAt(clientX) }
+            : (memo as Pinched);
         show(zoomed(from.shown, from.scale / scale, wholeMm, from.atMm));
         return from;
       },
@@ -58,8 +60,10 @@ export function useRunGestures({ target, shown, wholeMm, mmAt, pxPerMm, isFree, 
           show(movedBy(latest.current, acrossPx / pxPerMm, wholeMm));
         }
       },
-      onDrag: ({ first, initial: [clientX, clientY], delta: [acrossPx], cancel, pinching }) => {
-        if (pinching || isWhole(latest.current, wholeMm) || (first && !isFree(clientX, clientY))) cancel();
+      onDrag: ({ first, initial: [clientX, clientY], delta: [acrossPx], cancel, pinching, touches }) => {
+        // Two fingers do one thing; the wheel, just before, is none of them.
+        if ((pinching && touches > 1) || isWhole(latest.current, wholeMm) || (first && !isFree(clientX, clientY)))
+          cancel();
         else if (acrossPx !== 0) show(movedBy(latest.current, -acrossPx / pxPerMm, wholeMm));
       },
     },

@@ -81,6 +81,10 @@ export function useLayoutSearches(open: OpenJob): Searches {
   });
   const waiting = useMemo(() => left.filter(({ fingerprint }) => !ended.has(fingerprint)), [left, ended]);
   const [next] = waiting;
+  // Counted from when nothing was left: a search that has ended is no longer among those that are left.
+  const [before, setBefore] = useState(0);
+  if (waiting.length === 0 && before !== ended.size) setBefore(ended.size);
+  const done = ended.size - before;
 
   const keep = useCallback((searched: SearchedLayout): void => {
     const { id: jobId, version: seen, save: send } = latest.current;
@@ -133,11 +137,11 @@ export function useLayoutSearches(open: OpenJob): Searches {
       next && {
         runId: next.runId,
         asked: next.asked,
-        nth: left.length - waiting.length + 1,
-        of: left.length,
+        nth: done + 1,
+        of: done + waiting.length,
         best: best?.of === next.fingerprint ? best.layout : undefined,
       },
-    [next, left, waiting, best],
+    [next, done, waiting, best],
   );
   return {
     now,
