@@ -22,6 +22,8 @@ export interface LayoutOffer extends Asked {
 /** A layout that is not possible, and why. */
 export interface NoOffer extends Asked {
   readonly why: string;
+  /** Where a search did not find one: that it is open whether there is any; absent where it is certain. */
+  readonly open?: LaidOut['open'];
 }
 
 /** The layouts of a run to choose from, Wide, Even and Short, and the one that is laid out. */

@@ -106,10 +106,14 @@ describe('which layout is proposed', () => {
     expect(proposed).toBe(kind);
     expect(because).toContain(words);
   });
-  it('Wide where Even is not to be had', () => {
-    expect(proposal([offer('wide', 900), { kind: 'even', why: 'no room' }, offer('short', 300)])).toMatchObject({
+  it.each([
+    [undefined, 'Even is not possible here'],
+    ['barred', 'no Even layout was found'],
+  ] as const)('Wide where there is no Even, open %s: %s', (open, why) => {
+    const even = { kind: 'even', why: 'no room', ...(open ? { open } : {}) } as const;
+    expect(proposal([offer('wide', 900), even, offer('short', 300)])).toMatchObject({
       kind: 'wide',
-      because: 'Wide, though it opens 900 mm and Short 300 mm: no Even layout was found.',
+      because: `Wide, though it opens 900 mm and Short 300 mm: ${why}.`,
     });
     expect(proposal([offer('wide', 900), offer('even', 500), { kind: 'short', why: 'no room' }]).kind).toBe('wide');
   });

@@ -61,7 +61,8 @@ const isAgainstItsKind = ({ run, laid }: LaidRun): boolean =>
 /** A layout as it is offered. */
 export function offerOf(asked: Asked, one: LaidRun, decided: ReadonlyMap<string, Decided>): LayoutOffer | NoOffer {
   const { run, laid } = one;
-  if (asked.kind !== 'wide' && isAgainstItsKind(one)) return { ...asked, why: whyNot(asked, one) };
+  if (asked.kind !== 'wide' && isAgainstItsKind(one))
+    return { ...asked, why: whyNot(asked, one), ...(laid.open === undefined ? {} : { open: laid.open }) };
   const splices = laid.items.flatMap((item) => item.splices);
   const things = openedThings(run, laid.items);
   const openedMm = openedMmOf(things);
@@ -99,6 +100,9 @@ export function proposal(offers: readonly (LayoutOffer | NoOffer)[]): {
     return offer && isOffered(offer) ? offer.reached.objective.openedMm : undefined;
   };
   const [wideMm = 0, evenMm, shortMm] = [opens('wide'), opens('even'), opens('short')];
+  const even = offers.find((one) => one.kind === 'even');
+  const noEven =
+    even && !isOffered(even) && even.open === undefined ? 'Even is not possible here' : 'no Even layout was found';
   const words = (mm: number): string => `${Math.round(mm)} mm`;
   if (shortMm === undefined)
     return {
@@ -114,7 +118,7 @@ export function proposal(offers: readonly (LayoutOffer | NoOffer)[]): {
   if (isLong)
     return {
       kind: 'wide',
-      because: `Wide, though it opens ${words(wideMm)} and Short ${words(shortMm)}: no Even layout was found.`,
+      because: `Wide, though it opens ${words(wideMm)} and Short ${words(shortMm)}: ${noEven}.`,
     };
   return {
     kind: 'wide',

@@ -3,10 +3,13 @@ import type { Run } from '../harness/index.ts';
 import type { Job, JobIndex } from '../job/index.ts';
 import {
   asAsked,
-  betterOf,
+  better,
+  inWords,
   keptLayout,
+  levelsOf,
   openedThings,
   optimise,
+  orFound,
   QUICK,
   quickLayout,
   type Asked,
@@ -54,9 +57,8 @@ export interface LayingOut {
   readonly isSearched: boolean;
 }
 
-/** All that the layout of a run depends on, where no places are kept. */
 const keyOf = (run: RunToLayOut, { crowdingOnly }: Effort): string =>
-  `${crowdingOnly === true ? 'crowding ' : ''}${JSON.stringify({ ...run, found: undefined })}`;
+  `${crowdingOnly === true ? 'crowding ' : ''}${inWords(run)}`;
 
 function remember({ layouts }: Warm, key: string, laid: LaidOut): LaidOut {
   layouts.delete(key);
@@ -69,7 +71,7 @@ function remember({ layouts }: Warm, key: string, laid: LaidOut): LaidOut {
 /** A run laid out: as it is kept; else the best of what a plan finds and what a longer search has found. */
 function laidOut(run: RunToLayOut, of: LayingOut, effort: Effort, searched: readonly Pin[] | undefined): LaidOut {
   if (!of.isSearched || keptLayout(run)) return quickLayout(run);
-  return betterOf(run, foundInPlan(run, of, effort), searched);
+  return orFound(run, foundInPlan(run, of, effort), searched);
 }
 
 /** What a plan finds: searched while the run is small, else by the rules; remembered by all that it depends on. */
@@ -86,8 +88,11 @@ function foundInPlan(run: RunToLayOut, { memory }: LayingOut, effort: Effort): L
 }
 
 /** What a longer search has found for a run: plans made with the same memory have it, and what it proved, from now on. */
-export const takeFound = (memory: Warm, run: RunToLayOut, laid: LaidOut): void =>
-  void remember(memory, keyOf(run, QUICK), laid);
+export function takeFound(memory: Warm, run: RunToLayOut, laid: LaidOut): void {
+  const key = keyOf(run, QUICK);
+  const known = memory.layouts.get(key);
+  remember(memory, key, known ? better(known, laid, levelsOf(run)) : laid);
+}
 
 /**
  * The items of a run: its own findings', as far as their splices lie here, and the splices of others that reach into

@@ -5,7 +5,6 @@ import {
   levelsOf,
   placesOf,
   type Asked,
-  type LaidOut,
   type Level,
   type RunToLayOut,
 } from '../layout/index.ts';
@@ -22,8 +21,6 @@ export interface LayoutSearch {
   readonly asked: Asked;
   /** What is to be laid out, from where a plan has its splices. */
   readonly run: RunToLayOut;
-  /** What a plan has reached by now. */
-  readonly reached: Pick<LaidOut, 'objective' | 'bound' | 'open'>;
   /** All that the search depends on. */
   readonly fingerprint: string;
 }
@@ -39,7 +36,8 @@ const isOpen = (asked: Asked, open: Level | undefined): boolean =>
 export const isLeft = ({ offers, isKept }: LayoutsToChoose, kind?: LayoutKind): boolean =>
   !isKept &&
   offers.some(
-    (offer) => (kind === undefined || offer.kind === kind) && (!isOffered(offer) || isOpen(offer, offer.reached.open)),
+    (offer) =>
+      (kind === undefined || offer.kind === kind) && isOpen(offer, isOffered(offer) ? offer.reached.open : offer.open),
   );
 
 /**
@@ -56,15 +54,13 @@ export function searchesLeft(job: Job, memory: Warm): LayoutSearch[] {
           if (!isOpen(asked, laid.open)) return [];
           const fingerprint = fingerprintOf(run);
           if (searchedOf(job, runId, asked)?.endedFor === fingerprint) return [];
-          const { items, objective, bound, open } = laid;
           return [
             {
               isTaken: asked.kind === layouts.chosen.kind,
               search: {
                 runId,
                 asked,
-                run: { ...run, found: placesOf(items) },
-                reached: { objective, bound, open },
+                run: { ...run, found: placesOf(laid.items) },
                 fingerprint,
               },
             },

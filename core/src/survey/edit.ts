@@ -1,6 +1,8 @@
 import { endOfCircuit, isAtCavity, type Finding } from '../damage/index.ts';
 import { routeBetween, type Circuit, type HarnessNode, type Run } from '../harness/index.ts';
-import { extendEnd, growRun, joinRuns, moveNode, nodeOf, runOf, runsAt, setLength, splitRun } from './runs.ts';
+import { extendEnd, growRun, setLength } from './lengths.ts';
+import { joinRuns, moveNode, splitRun } from './runs.ts';
+import { nodeOf, runOf, runsAt } from './state.ts';
 import { cablesFollow, removeCable, setCable } from './cables.ts';
 import { EditRefused, type HarnessEdit, type RunChange, type Surveyed } from './types.ts';
 

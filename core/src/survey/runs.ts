@@ -4,51 +4,17 @@ import {
   LONGEST_MM,
   NOT_MEASURED_MM,
   routeBetween,
-  runGrown,
   runLengthInWords,
-  stretchGrown,
   type Circuit,
   type Feature,
-  type Growth,
   type HarnessNode,
   type Run,
 } from '../harness/index.ts';
 import { figure } from '../units/index.ts';
+import { setLength } from './lengths.ts';
+import { inOrder, measured, nodeOf, on, runOf, runsAt } from './state.ts';
 import { mustBeMeasured, partedAt, together, turned, type OnRun } from './stretches.ts';
 import { EditRefused, type Surveyed } from './types.ts';
-
-export const runOf = ({ harness }: Surveyed, runId: string): Run => {
-  const run = harness.runs.find((one) => one.id === runId);
-  if (!run)
-    throw new EditRefused(
-      `Run "${runId}" is not in the harness.`,
-      `Runs are ${harness.runs.map((one) => one.id).join(', ')}.`,
-    );
-  return run;
-};
-
-export const nodeOf = ({ harness }: Surveyed, nodeId: string): HarnessNode => {
-  const node = harness.nodes.find((one) => one.id === nodeId);
-  if (!node)
-    throw new EditRefused(
-      `Node "${nodeId}" is not in the harness.`,
-      `Nodes are ${harness.nodes.map((one) => one.id).join(', ')}.`,
-    );
-  return node;
-};
-
-export const runsAt = ({ harness }: Surveyed, nodeId: string): Run[] =>
-  harness.runs.filter((run) => run.fromNodeId === nodeId || run.toNodeId === nodeId);
-const on = ({ findings }: Surveyed, run: Run): OnRun => ({
-  features: run.features,
-  findings: findings.filter((finding) => finding.runId === run.id),
-});
-
-/** Findings in the order in which they were, each as it is now. */
-function inOrder(state: Surveyed, changed: readonly Surveyed['findings'][number][]): Surveyed['findings'] {
-  const now = new Map(changed.map((finding) => [finding.id, finding]));
-  return state.findings.map((finding) => now.get(finding.id) ?? finding);
-}
 
 /** Circuits with the runs that they take now, in the order of their way. */
 const rerouted = (
@@ -234,81 +200,4 @@ export function moveNode(state: Surveyed, nodeId: string, byMm: number): Surveye
   const [first, second] = [back(a, parted.first, atMm), back(b, parted.second, wholeMm - atMm)];
   const runs = harness.runs.map((run) => (run.id === before.id ? first.run : run.id === behind.id ? second.run : run));
   return { harness: { ...harness, runs }, findings: inOrder(state, [...first.on.findings, ...second.on.findings]) };
-}
-
-const keptOpen = (state: Surveyed, runId: string): Surveyed => ({
-  ...state,
-  harness: {
-    ...state.harness,
-    runs: state.harness.runs.map((one) => (one.id === runId ? { ...one, atLeast: true } : one)),
-  },
-});
-
-const measured = ({ atLeast: _, ...run }: Run, lengthMm: number): Run => ({ ...run, lengthMm });
-
-/** Gives a run the length that somebody has measured, from its start. @throws EditRefused when something on it would lie outside */
-export function setLength(state: Surveyed, runId: string, lengthMm: number): Surveyed {
-  const run = runOf(state, runId);
-  if (!(lengthMm >= 1 && lengthMm <= LONGEST_MM))
-    throw new EditRefused(`${run.name} cannot be ${figure(lengthMm)} mm long.`, 'Lengths run from 1 mm to 1 km.');
-  const far = [
-    ...run.features.map((feature) => ({ what: feature.name, atMm: feature.toMm })),
-    ...on(state, run).findings.map((finding) => ({ what: 'a finding', atMm: finding.toMm + finding.cutBackRightMm })),
-  ].find((one) => one.atMm > lengthMm);
-  if (far)
-    throw new EditRefused(
-      `${run.name} cannot be ${figure(lengthMm)} mm long: ${far.what} on it reaches to ${figure(far.atMm)} mm.`,
-      'Correct that first.',
-    );
-  return {
-    ...state,
-    harness: {
-      ...state.harness,
-      runs: state.harness.runs.map((one) => (one.id === runId ? measured(one, lengthMm) : one)),
-    },
-  };
-}
-
-/**
- * Makes a run longer where wires were made longer: all beyond each place moves along. @throws EditRefused beyond the
- * longest length
- */
-export function growRun(state: Surveyed, runId: string, growths: readonly Growth[]): Surveyed {
-  const run = runOf(state, runId);
-  const longer = runGrown(run, growths);
-  if (longer.lengthMm > LONGEST_MM)
-    throw new EditRefused(
-      `${run.name} cannot be ${figure(longer.lengthMm)} mm long.`,
-      'Lengths run from 1 mm to 1 km.',
-    );
-  return {
-    harness: { ...state.harness, runs: state.harness.runs.map((one) => (one.id === runId ? longer : one)) },
-    findings: state.findings.map((finding) => (finding.runId === runId ? stretchGrown(finding, growths) : finding)),
-  };
-}
-
-/**
- * Grows the last run at an end by `byMm`: what is known of it keeps its place on the wire, so all of it is counted from
- * farther off where its run starts there. @throws EditRefused between runs, and beyond the longest length
- */
-export function extendEnd(state: Surveyed, nodeId: string, byMm: number): Surveyed {
-  const { name } = nodeOf(state, nodeId);
-  const [run, ...more] = runsAt(state, nodeId);
-  if (!run || more.length > 0)
-    throw new EditRefused(
-      `${name} is no end: ${more.length + 1} runs meet there.`,
-      'Go on from where the last run ends.',
-    );
-  const longer = setLength(state, run.id, run.lengthMm + byMm);
-  // What nobody has measured all of is not measured by what it grows by.
-  const grown = run.atLeast ? keptOpen(longer, run.id) : longer;
-  if (run.toNodeId === nodeId) return grown;
-  const moved = together({ features: [], findings: [] }, on(state, run), byMm, run.id);
-  return {
-    harness: {
-      ...grown.harness,
-      runs: grown.harness.runs.map((one) => (one.id === run.id ? { ...one, features: moved.features } : one)),
-    },
-    findings: inOrder(state, moved.findings),
-  };
 }

@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { proveAll, proveAndSign } from '../test/prove.ts';
-import { asSeen, makeSafe, startServer, type TestServer } from '../test/server.ts';
+import { asSeen, besideJob, makeSafe, startServer, type TestServer } from '../test/server.ts';
 
 let server: TestServer;
 beforeEach(async () => {
@@ -16,11 +16,7 @@ async function lengthening(): Promise<string> {
   const circuit = job.harness.circuits.find((one) => one.number === '13')!;
   const run = job.harness.runs.find(({ id }) => id === 'R1')!;
   const end = circuit.from.nodeId === run.fromNodeId ? circuit.from : circuit.to;
-  const harness = (await server.list('harnesses')).find(({ name }) => name === job.harness.name)!;
-  const { number } = (await server.write('post', '/jobs', { title: 'Too short', harnessId: harness.id })).body as {
-    number: string;
-  };
-  await makeSafe(server, number);
+  const number = await besideJob(server, '0147', 'Too short');
   const at = await server.at(number);
   const finding = {
     id: 'F1',

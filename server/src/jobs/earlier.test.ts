@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import type { HarnessView } from '@mendum/core/operations';
-import { makeSafe, startServer, type TestServer } from '../test/server.ts';
+import { besideJob, startServer, type TestServer } from '../test/server.ts';
 
 let server: TestServer;
 beforeEach(async () => {
@@ -10,15 +10,8 @@ afterEach(() => server.close());
 
 /** A new job on the harness of a signed one, with a wire cut right beside what was repaired then. */
 async function beside(signed: string) {
-  const { job, plan } = { job: (await server.job(signed)).job, plan: await server.plan(signed) };
-  const splice = plan.findings.flatMap((finding) => finding.splices)[0]!;
-  const harness = (await server.list('harnesses')).find(
-    (one) => one.machine === job.machine.name && one.name === job.harness.name,
-  )!;
-  const { number } = (await server.write('post', '/jobs', { title: 'Again', harnessId: harness.id })).body as {
-    number: string;
-  };
-  await makeSafe(server, number);
+  const splice = (await server.plan(signed)).findings.flatMap((finding) => finding.splices)[0]!;
+  const number = await besideJob(server, signed, 'Again');
   const at = await server.at(number);
   const finding = {
     id: 'F1',

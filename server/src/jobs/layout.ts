@@ -37,11 +37,12 @@ export function layoutRoutes(router: Router, db: Database, planner: Planner): vo
           hint: first.hint,
           details: problems,
         });
-      const { pins, atOne, found, chosen, otherColours } = input.layout;
-      await audit('layout', stored.row.id, { pins, atOne, found: found.length, chosen, otherColours });
       // What searches found goes its own way: whoever moves a splice may not know it yet.
+      const { searched: _, ...wanted } = input.layout;
       const { searched } = stored.row.layout;
-      const layout = { ...input.layout, ...(searched ? { searched } : {}) };
+      const { pins, atOne, found, chosen, otherColours } = wanted;
+      await audit('layout', stored.row.id, { pins, atOne, found: found.length, chosen, otherColours });
+      const layout = { ...wanted, ...(searched ? { searched } : {}) };
       return { version: await touch(manager, stored.row, now, { layout }) };
     },
   });

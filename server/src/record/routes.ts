@@ -72,7 +72,11 @@ export function recordRoutes(
       await audit('signed', stored.row.id, { records: records.length });
       const signedIn = await touch(manager, stored.row, now, { status: 'signed' });
       const lengthKept = await takeLengths(manager, stored, grown, now);
-      if (grown.length > 0) await audit('harness grown', id, { grown, lengthKept: lengthKept ?? null });
+      if (grown.length > 0)
+        await audit(lengthKept === undefined ? 'harness grown' : 'harness not grown', id, {
+          grown,
+          because: lengthKept,
+        });
       return {
         version: signedIn,
         records: records.length,

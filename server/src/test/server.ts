@@ -120,3 +120,16 @@ export async function makeSafe(server: TestServer, number: string): Promise<void
   const { version } = await server.job(number);
   await server.write('put', `${await server.at(number)}/gate/isolation`, { version, how: 'provedDead' }).expect(200);
 }
+
+/** Opens a new job on the harness of another one, and its gate. @returns its number */
+export async function besideJob(server: TestServer, other: string, title: string): Promise<string> {
+  const { job } = await server.job(other);
+  const harness = (await server.list('harnesses')).find(
+    (one) => one.machine === job.machine.name && one.name === job.harness.name,
+  );
+  const { number } = (await server.write('post', '/jobs', { title, harnessId: harness?.id })).body as {
+    number: string;
+  };
+  await makeSafe(server, number);
+  return number;
+}

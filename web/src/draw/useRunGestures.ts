@@ -71,7 +71,7 @@ export function useRunGestures({ target, shown, wholeMm, mmAt, pxPerMm, isFree, 
       target,
       eventOptions: { passive: false },
       drag: { threshold: DRAG_PX, filterTaps: true },
-      pinch: { pinchOnWheel: true },
+      pinch: { modifierKey: ['ctrlKey', 'metaKey'] },
     },
   );
 }

@@ -119,7 +119,7 @@ export function JobPage() {
   const Screen = SCREENS[stage];
   return (
     <JobContext value={open}>
-      <LayoutSearches>
+      <LayoutSearches key={open.view.id}>
         <div className="flex min-h-[calc(100dvh-var(--notice,0px)-var(--bar))] flex-col">
           <JobHead stage={stage} states={stageStates(open.view, open.plan)} />
           <div className="flex flex-1 flex-col px-6 py-5 max-sm:px-4 max-sm:py-3">

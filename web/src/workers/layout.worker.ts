@@ -1,5 +1,6 @@
 import { expose } from 'comlink';
 import {
+  better,
   compareLayouts,
   levelsOf,
   openedMmOf,
@@ -33,12 +34,11 @@ const searcher = {
       best = layout;
       onBetter(layout);
     };
-    // What a search ends with says more of the same layout than what it told on the way: how far it is proven.
+    // What a search ends with says how far it is proven; one that was ended early proves no less than the one before.
     const finish = (layout: LaidOut): LaidOut => {
-      if (best && compareLayouts(layout.objective, best.objective, order) > 0) return best;
-      best = layout;
-      onBetter(layout);
-      return layout;
+      best = best ? better(best, layout, order) : layout;
+      onBetter(best);
+      return best;
     };
     // A good one soon, then a better one as long as nobody stops it.
     const soon = finish(optimise(run, { ...QUICK, goesOn, onBetter: offer }));

@@ -130,7 +130,7 @@ export function Board({
       <div className="sticky top-0 z-[5] bg-paper short:relative">
         <div className="flex min-h-12 items-center gap-x-4">
           <h2 className="text-xl font-semibold whitespace-nowrap">{run.name}</h2>
-          <div className="min-w-0 flex-1" aria-live="polite">
+          <div className="min-w-0 flex-1">
             {tapped ? <EarlierLine repair={tapped} isCutOut={isCutOut(tapped.id)} /> : line(pickedId)}
           </div>
           <ZoomBar shown={shown} wholeMm={run.lengthMm} onShow={setShown} />

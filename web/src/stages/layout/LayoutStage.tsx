@@ -73,6 +73,7 @@ export function LayoutStage() {
     (): BoardActs => ({
       move: (findingId, side, wishMm, snapMm) => latest.current.move(findingId, side, wishMm, snapMm)?.centreMm,
       drop: () => latest.current.drop(),
+      cancel: () => latest.current.cancel(),
       unpin: (findingId) => latest.current.unpin([findingId]),
     }),
     [],

@@ -14,12 +14,12 @@ export function SearchLine({ runId }: { readonly runId: string }) {
       <progress aria-label="Searches done" value={now.nth - 1} max={now.of} className="h-2 w-24 accent-copper" />
       <span>
         Looking for a better {KIND_NAMES[now.asked.kind]} layout, {now.nth} of {now.of}
-        {now.best ? (
-          <>
-            : opens <Figure value={plain(now.best.objective.openedMm, 0)} unit={unit} /> so far
-          </>
-        ) : (
+        {now.openedMm === undefined ? (
           '…'
+        ) : (
+          <>
+            : opens <Figure value={plain(now.openedMm, 0)} unit={unit} /> so far
+          </>
         )}
       </span>
       <Button onClick={stop}>

@@ -15,6 +15,8 @@ export interface BoardActs {
   /** Tells where the splice came to lie; none when it may not go there. */
   readonly move: (findingId: string, side: SpliceSide, wishMm: number, snapMm?: number) => number | undefined;
   readonly drop: () => void;
+  /** What was moved and not let go goes back. */
+  readonly cancel: () => void;
   readonly unpin: (findingId: string) => void;
 }
 

@@ -82,7 +82,7 @@ describe('the layouts to choose from', () => {
     standInServer({});
     const stop = vi.fn();
     const searches: Searches = {
-      now: { runId: 'R1', asked: { kind: 'short' }, nth: 2, of: 3, best: undefined },
+      now: { runId: 'R1', asked: { kind: 'short' }, nth: 2, of: 3, openedMm: undefined },
       isToCome: (_runId, kind) => kind !== 'wide',
       stop,
       again: () => undefined,

@@ -180,7 +180,7 @@ export function useBoard(runId: string | undefined): LiveBoard {
   /** Wishes with the run's layout written down, so that what is kept of it is known for what it is. */
   const asLaidOut = (next: LayoutWishes): LayoutWishes =>
     runId !== undefined && planned?.layouts ? choosing(next, runId, planned.layouts.chosen) : next;
-  const { move, drop } = useEarlyMoves(board !== undefined && board.runId === runId, {
+  const { move, drop, cancel } = useEarlyMoves(board !== undefined && board.runId === runId, {
     move: (findingId, side, wishMm, snapMm = 0) => {
       const from = latest.current.moved?.items ?? items;
       const next = board && from && movedSplice(board.run, from, findingId, side, wishMm, snapMm);
@@ -200,6 +200,10 @@ export function useBoard(runId: string | undefined): LiveBoard {
       }
       return next;
     },
+    cancel: () => {
+      latest.current = { ...latest.current, moved: undefined };
+      setHeld(undefined);
+    },
     drop: () => {
       const now = latest.current.moved;
       if (now) save(asLaidOut(pinnedAt(wanted(), now.moved, placesOf(now.items))));
@@ -214,6 +218,7 @@ export function useBoard(runId: string | undefined): LiveBoard {
     moving: moved !== undefined,
     move,
     drop,
+    cancel,
     unpin: (findingIds) => save(unpinned(wanted(), findingIds)),
     again: () => save(anew()),
     take: (asked) => {

@@ -7,6 +7,8 @@ export interface BoardActs {
   readonly move: (findingId: string, side: SpliceSide, wishMm: number, snapMm?: number) => Moved | undefined;
   /** Keeps what was moved. */
   readonly drop: () => void;
+  /** Lets what was moved go back to where it lay. */
+  readonly cancel: () => void;
 }
 interface Early {
   /** The last wish for each splice. */
@@ -39,6 +41,9 @@ export function useEarlyMoves(isReady: boolean, acts: BoardActs): BoardActs {
       const wishes = new Map(early.current.wishes).set(`${findingId} ${side}`, [findingId, side, wishMm]);
       early.current = { wishes, dropped: false };
       return undefined;
+    },
+    cancel: () => {
+      early.current = NOTHING;
     },
     drop: () => {
       early.current = { ...early.current, dropped: true };

@@ -63,7 +63,9 @@ export function useSpliceDrag({
   const pickedId = held?.findingId ?? selectedId;
   const onFocused = useCallback(
     (findingId: string): void => {
-      if (!pressing.current) onSelect(findingId);
+      if (pressing.current) return;
+      setTapped(undefined);
+      onSelect(findingId);
     },
     [onSelect],
   );
@@ -88,12 +90,23 @@ export function useSpliceDrag({
     const [near] = [...earlierIn(py)].sort((a, b) => beside(a) - beside(b));
     return near && beside(near) <= EARLIER_REACH_PX ? near : undefined;
   };
+  const end = (): void => {
+    if (frame.current !== undefined) window.cancelAnimationFrame(frame.current);
+    frame.current = undefined;
+    setHeld(undefined);
+  };
   const pointTo = (atMm: number): void => {
     const inRun = Math.round(Math.min(runMm, Math.max(0, atMm)));
     setCursorMm(inRun);
     onCursor(inRun);
   };
   const onPointerDown = (event: PointerEvent<SVGRectElement>): void => {
+    if (!event.isPrimary) {
+      // A second finger: they zoom, and what the first one took goes back.
+      end();
+      if (held?.moved) acts.cancel();
+      return;
+    }
     const splice = event.button === 0 ? spliceAt(event.clientX, event.clientY) : undefined;
     pointTo(mmAt(event.clientX));
     setTapped(splice ? undefined : earlierAt(event.clientX, event.clientY));
@@ -118,6 +131,7 @@ export function useSpliceDrag({
   };
   const onPointerMove = (event: PointerEvent<SVGRectElement>): void => {
     const { clientX } = event;
+    if (!event.isPrimary) return;
     if (!held) {
       pointTo(mmAt(clientX));
       return;
@@ -136,11 +150,9 @@ export function useSpliceDrag({
     });
   };
   const letGo = (): void => {
-    if (frame.current !== undefined) window.cancelAnimationFrame(frame.current);
-    frame.current = undefined;
+    end();
     if (held?.moved) acts.drop();
     if (held) onSelect(held.findingId);
-    setHeld(undefined);
   };
   return {
     cursorMm,

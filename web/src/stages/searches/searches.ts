@@ -1,5 +1,5 @@
 import { createContext, useContext } from 'react';
-import type { Asked, LaidOut } from '@mendum/core/layout';
+import type { Asked } from '@mendum/core/layout';
 import type { LayoutKind } from '@mendum/core/practice';
 
 /** A search for a better layout that is under way. */
@@ -9,7 +9,8 @@ export interface Searching {
   /** The how-many-eth it is of all that are to be made, and of how many. */
   readonly nth: number;
   readonly of: number;
-  readonly best: LaidOut | undefined;
+  /** What the best layout so far opens, without gaps over 150 in which nothing lies; mm. */
+  readonly openedMm: number | undefined;
 }
 
 /** The searches that a job has left: one after the other, beside whatever else is done. */

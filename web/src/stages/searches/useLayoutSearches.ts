@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { proxy, wrap } from 'comlink';
-import { placesOf, type LaidOut, type SearchedLayout } from '@mendum/core/layout';
+import { openedMmOf, openedThings, placesOf, type LaidOut, type SearchedLayout } from '@mendum/core/layout';
 import type { LayoutKind } from '@mendum/core/practice';
 import { isLeft, type LayoutSearch } from '@mendum/core/plan';
 import { useSave } from '../../app/change.ts';
@@ -73,7 +73,7 @@ export function useLayoutSearches(open: OpenJob): Searches {
   const { save } = useSave();
   const [ended, setEnded] = useState<ReadonlySet<string>>(new Set());
   const [again, setAgain] = useState<ReadonlySet<string>>(new Set());
-  const [best, setBest] = useState<{ readonly of: string; readonly layout: LaidOut }>();
+  const [best, setBest] = useState<{ readonly of: string; readonly openedMm: number }>();
   const underway = useRef<Underway>(undefined);
   const latest = useRef({ id, version, practice, catalogue, save });
   useEffect(() => {
@@ -118,7 +118,7 @@ export function useLayoutSearches(open: OpenJob): Searches {
     const better = (layout: LaidOut): void => {
       if (underway.current !== mine) return;
       mine.best = layout;
-      setBest({ of: search.fingerprint, layout });
+      setBest({ of: search.fingerprint, openedMm: openedMmOf(openedThings(search.run, layout.items)) });
       if (Date.now() - shownAt < SHOWN_EVERY_MS) return;
       shownAt = Date.now();
       keep(foundIn(search, layout));
@@ -139,7 +139,7 @@ export function useLayoutSearches(open: OpenJob): Searches {
         asked: next.asked,
         nth: done + 1,
         of: done + waiting.length,
-        best: best?.of === next.fingerprint ? best.layout : undefined,
+        openedMm: best?.of === next.fingerprint ? best.openedMm : undefined,
       },
     [next, done, waiting, best],
   );
@@ -150,12 +150,14 @@ export function useLayoutSearches(open: OpenJob): Searches {
     stop: () => {
       const { current } = underway;
       if (current) void end(current, current.best);
-      for (const search of waiting) if (search !== current?.search) keep(placesAsTheyAre(search));
+      for (const search of waiting)
+        if (search.fingerprint !== current?.search.fingerprint) keep(placesAsTheyAre(search));
       setEnded((all) => new Set([...all, ...waiting.map(({ fingerprint }) => fingerprint)]));
     },
     again: (runId) => {
       setAgain((all) => new Set([...all, runId]));
       setEnded(new Set());
+      setBefore(0);
       for (const one of open.view.job.layout?.searched ?? [])
         if (one.runId === runId) keep({ ...one, endedFor: undefined });
     },
