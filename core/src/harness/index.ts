@@ -43,7 +43,7 @@ export {
 } from './terminals.ts';
 export type { EndUse, HousingFamily, Stud, TabMm, TerminalFamily, TerminalForm } from './terminals.ts';
 export { ambientC, isVibrating, isStill, vibrationInWords, moistureInWords, AMBIENT_BY_AREA_C } from './zone.ts';
-export { keepOuts, flexStretches } from './keepOuts.ts';
+export { keepOuts, keptOutOn, flexStretches } from './keepOuts.ts';
 export type { Clearances } from './keepOuts.ts';
 export { circuitIdFrom, idFrom } from './ids.ts';
 export { routeBetween } from './route.ts';

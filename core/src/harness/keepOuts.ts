@@ -34,3 +34,9 @@ export function keepOuts(run: Run, nodes: ReadonlyMap<string, HarnessNode>, clea
 /** The stretches of a run that bend in use. */
 export const flexStretches = (run: Run): { fromMm: number; toMm: number; name: string }[] =>
   run.features.filter((feature) => feature.kind === 'flex');
+
+/** Keep-outs as far as they lie on a run. */
+export const keptOutOn = ({ lengthMm }: Pick<Run, 'lengthMm'>, all: readonly KeepOut[]): KeepOut[] =>
+  all
+    .map((one) => ({ ...one, fromMm: Math.max(0, one.fromMm), toMm: Math.min(lengthMm, one.toMm) }))
+    .filter((one) => one.toMm > one.fromMm);

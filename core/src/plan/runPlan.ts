@@ -1,5 +1,5 @@
 import { conduitFor } from '../bundle/index.ts';
-import type { Growth, Run } from '../harness/index.ts';
+import { keptOutOn, type Growth, type Run } from '../harness/index.ts';
 import {
   brokenPairRules,
   brokenRules,
@@ -63,9 +63,7 @@ export function runPlanOf(
     runId: run.id,
     lengthMm: run.lengthMm,
     ...(growths.length > 0 ? { growths } : {}),
-    keepOuts: keep
-      .map((one) => ({ ...one, fromMm: Math.max(0, one.fromMm), toMm: Math.min(run.lengthMm, one.toMm) }))
-      .filter((one) => one.toMm > one.fromMm),
+    keepOuts: keptOutOn(run, keep),
     profile,
     peakMm,
     restMm: sectionMm(wires, []),

@@ -2,7 +2,7 @@ import type { Catalogue } from '../catalogue/index.ts';
 import { CAUSES, failedBefore, findingInWords, type Finding } from '../damage/index.ts';
 import type { Run } from '../harness/index.ts';
 import type { Job } from '../job/index.ts';
-import type { Plan } from '../plan/index.ts';
+import { asLaid, type Plan } from '../plan/index.ts';
 import { maySign, readInWords, standingOf, type FunctionSeen, type Reading, type Ruling } from '../prove/index.ts';
 import { formatMm } from '../units/index.ts';
 import { colourInWords, wireInWords } from '../wire/index.ts';
@@ -121,6 +121,7 @@ export function buildRecords(
   const costs = shelf && costsOf(job, plan, shelf);
   const functions = functionsOf(job, plan, seen, readings);
   const circuitOf = new Map(job.harness.circuits.map((circuit) => [circuit.id, circuit]));
+  const { runs } = asLaid(job, plan.runs).harness;
   const open: string[] = [];
   const without: string[] = [];
   for (const finding of plan.findings) {
@@ -163,11 +164,11 @@ export function buildRecords(
   return plan.findings.flatMap((finding) => {
     const circuit = circuitOf.get(finding.circuitId);
     const source = job.findings.find((one) => one.id === finding.findingId);
-    const home = job.harness.runs.find((one) => one.id === finding.runId);
+    const home = runs.find((one) => one.id === finding.runId);
     if (!circuit || !source || !home) return [];
     const ranked = finding.ranked.find((method) => method.methodId === finding.chosen);
     return madeOf(finding, noted).map((made): SpliceRecord => {
-      const run = job.harness.runs.find((one) => one.id === made.runId) ?? home;
+      const run = runs.find((one) => one.id === made.runId) ?? home;
       const place = placeOn(run, made.atMm);
       return {
         spliceId: made.id,

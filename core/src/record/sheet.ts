@@ -1,7 +1,7 @@
 import { CAUSES, findingInWords, isAtCavity } from '../damage/index.ts';
 import type { Job } from '../job/index.ts';
 import { findingOf } from '../layout/index.ts';
-import type { FindingPlan, Plan } from '../plan/index.ts';
+import { asLaid, type FindingPlan, type Plan } from '../plan/index.ts';
 import { isProved } from '../mapping/index.ts';
 import { standingOf, type FunctionSeen, type Reading } from '../prove/index.ts';
 import { figure } from '../units/index.ts';
@@ -136,7 +136,9 @@ export function jobSheet(
   seen: readonly FunctionSeen[] = [],
 ): JobSheet {
   const [signed] = records;
-  const lines = signed ? records.map(recordedLine) : plannedLines(job, plan, readings);
+  // Where leads are made longer all lies on the longer run.
+  const laid = asLaid(job, plan.runs);
+  const lines = signed ? records.map(recordedLine) : plannedLines(laid, plan, readings);
   return {
     jobNumber: job.number,
     title: job.title,
@@ -145,7 +147,7 @@ export function jobSheet(
     isolation: signed?.isolation ?? isolationWords(job, when),
     practice: signed?.practice.name ?? plan.practice.name,
     summary: summaryOf(lines),
-    runs: drawnRuns(job, plan, records),
+    runs: drawnRuns(laid, plan, records),
     faces: touchedFaces(job, records, workedOn(plan, records)),
     lines,
     leftToYou: plan.findings

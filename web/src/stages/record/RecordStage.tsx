@@ -108,8 +108,8 @@ export function RecordStage() {
             </p>
             {longer.map(({ runId, lengthMm, wasMm }) => (
               <p key={runId}>
-                {view.job.harness.runs.find(({ id }) => id === runId)?.name ?? runId} is{' '}
-                <Length mm={lengthMm} digits={0} /> long from then on, <Length mm={wasMm} digits={0} /> before.
+                Signing makes {view.job.harness.runs.find(({ id }) => id === runId)?.name ?? runId}{' '}
+                <Length mm={lengthMm} digits={0} /> long; it was <Length mm={wasMm} digits={0} />.
               </p>
             ))}
             {unwatched > 0 ? (

@@ -21,6 +21,7 @@ import { EarlierList } from './EarlierList.tsx';
 import { FindingsTable } from './FindingsTable.tsx';
 import { GateBlock } from './GateBlock.tsx';
 import { TodosHere } from './TodosHere.tsx';
+import { useKeptOut } from './useKeptOut.ts';
 
 /** The connectors of the harness: their faces, and the mapping card of one that is replaced. */
 function ConnectorLine({
@@ -110,6 +111,7 @@ export function SurveyStage() {
   const run = harness.runs.find((one) => one.id === runId) ?? harness.runs[0];
   const earlier = (view.job.earlier ?? []).filter(({ runId: on }) => on === run?.id);
   const runPlan = plan.runs.find((one) => one.runId === run?.id);
+  const keptOut = useKeptOut(run);
   const add = (): void => setForm({ start: newDraft([], run?.id ?? '', undefined, undefined) });
   useKeys(locked ? {} : { a: add });
 
@@ -211,7 +213,7 @@ export function SurveyStage() {
             fromName={nodeName(run.fromNodeId)}
             circuits={harness.circuits.filter((circuit) => circuit.runIds.includes(run.id))}
             findings={findings.filter((finding) => finding.runId === run.id)}
-            runPlan={runPlan}
+            runPlan={{ ...runPlan, keepOuts: keptOut }}
             selectedId={selected?.findingId}
             onMark={
               locked
