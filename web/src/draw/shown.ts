@@ -21,13 +21,9 @@ export function zoomed({ fromMm, toMm }: Shown, factor: number, wholeMm: number,
   return { fromMm: start, toMm: start + wide };
 }
 
-/** The shown part moved by so many mm, within the run. */
-export function movedBy({ fromMm, toMm }: Shown, byMm: number, wholeMm: number): Shown {
+/** The shown part moved by a share of its width, within the run. */
+export function panned({ fromMm, toMm }: Shown, share: number, wholeMm: number): Shown {
   const wide = toMm - fromMm;
-  const start = Math.min(wholeMm - wide, Math.max(0, fromMm + byMm));
+  const start = Math.min(wholeMm - wide, Math.max(0, fromMm + share * wide));
   return { fromMm: start, toMm: start + wide };
 }
-
-/** The shown part moved by a share of its width, within the run. */
-export const panned = (shown: Shown, share: number, wholeMm: number): Shown =>
-  movedBy(shown, share * (shown.toMm - shown.fromMm), wholeMm);

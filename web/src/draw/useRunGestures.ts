@@ -1,6 +1,6 @@
-import { useLayoutEffect, useRef, type RefObject } from 'react';
+import type { RefObject } from 'react';
 import { useGesture } from '@use-gesture/react';
-import { isWhole, movedBy, zoomed, type Shown } from './shown.ts';
+import { isWhole, panned, zoomed, type Shown } from './shown.ts';
 
 /** A turn of the wheel by this much makes the view twice as wide, px. */
 const WHEEL_PX = 400;
@@ -14,11 +14,12 @@ interface RunGestures {
   readonly wholeMm: number;
   /** Place on the run under a point of the screen. */
   readonly mmAt: (clientX: number) => number;
-  /** Px of the screen in a mm. */
-  readonly pxPerMm: number;
+  /** How wide what is shown is drawn, px of the screen. */
+  readonly widePx: number;
   /** Whether nothing is taken there, so that a drag moves the view. */
   readonly isFree: (clientX: number, clientY: number) => boolean;
-  readonly onShow: (shown: Shown) => void;
+  /** Events come faster than the drawing follows: each says what it does to the view that the one before it left. */
+  readonly onShow: (change: (now: Shown) => Shown) => void;
 }
 
 const isOnRuler = (target: EventTarget | null): boolean =>
@@ -29,42 +30,32 @@ const isOnRuler = (target: EventTarget | null): boolean =>
  * the profile the wheel alone does, elsewhere it scrolls the page. What is not the whole run is moved by a drag, or
  * sideways by the wheel.
  */
-export function useRunGestures({ target, shown, wholeMm, mmAt, pxPerMm, isFree, onShow }: RunGestures): void {
-  // Events come faster than the drawing follows: each goes on from the one before.
-  const latest = useRef(shown);
-  useLayoutEffect(() => {
-    latest.current = shown;
-  }, [shown]);
-  const show = (next: Shown): void => {
-    latest.current = next;
-    onShow(next);
+export function useRunGestures({ target, shown, wholeMm, mmAt, widePx, isFree, onShow }: RunGestures): void {
+  const zoomRound = (clientX: number, factor: number): void => {
+    const share = (mmAt(clientX) - shown.fromMm) / (shown.toMm - shown.fromMm);
+    onShow((now) => zoomed(now, factor, wholeMm, now.fromMm + share * (now.toMm - now.fromMm)));
   };
+  const moveBy = (acrossPx: number): void => onShow((now) => panned(now, acrossPx / widePx, wholeMm));
   useGesture(
     {
-      onPinch: ({ origin: [clientX], offset: [scale], delta: [byScale], memo, first, event }) => {
+      onPinch: ({ origin: [clientX], offset: [scale], delta: [byScale], event }) => {
         if (event.cancelable) event.preventDefault();
-        const from =
-          first || memo === undefined
-            ? { shown: latest.current, scale: scale - byScale, atMm: mmAt(clientX) }
-            : (memo as Pinched);
-        show(zoomed(from.shown, from.scale / scale, wholeMm, from.atMm));
-        return from;
+        zoomRound(clientX, (scale - byScale) / scale);
       },
       onWheel: ({ event, delta: [acrossPx, downPx] }) => {
         if (event.ctrlKey || event.metaKey) return;
         if (isOnRuler(event.target) && downPx !== 0) {
           event.preventDefault();
-          show(zoomed(latest.current, 2 ** (downPx / WHEEL_PX), wholeMm, mmAt(event.clientX)));
-        } else if (acrossPx !== 0 && !isWhole(latest.current, wholeMm)) {
+          zoomRound(event.clientX, 2 ** (downPx / WHEEL_PX));
+        } else if (acrossPx !== 0 && !isWhole(shown, wholeMm)) {
           event.preventDefault();
-          show(movedBy(latest.current, acrossPx / pxPerMm, wholeMm));
+          moveBy(acrossPx);
         }
       },
       onDrag: ({ first, initial: [clientX, clientY], delta: [acrossPx], cancel, pinching, touches }) => {
         // Two fingers do one thing; the wheel, just before, is none of them.
-        if ((pinching && touches > 1) || isWhole(latest.current, wholeMm) || (first && !isFree(clientX, clientY)))
-          cancel();
-        else if (acrossPx !== 0) show(movedBy(latest.current, -acrossPx / pxPerMm, wholeMm));
+        if ((pinching && touches > 1) || isWhole(shown, wholeMm) || (first && !isFree(clientX, clientY))) cancel();
+        else if (acrossPx !== 0) moveBy(-acrossPx);
       },
     },
     {
@@ -74,11 +65,4 @@ export function useRunGestures({ target, shown, wholeMm, mmAt, pxPerMm, isFree, 
       pinch: { modifierKey: ['ctrlKey', 'metaKey'] },
     },
   );
-}
-
-/** Where a pinch began. */
-interface Pinched {
-  readonly shown: Shown;
-  readonly scale: number;
-  readonly atMm: number;
 }

@@ -107,7 +107,7 @@ export function Board({
     shown,
     wholeMm: run.lengthMm,
     mmAt,
-    pxPerMm: ((plot.right - plot.left) * room.grown) / (shown.toMm - shown.fromMm),
+    widePx: (plot.right - plot.left) * room.grown,
     isFree,
     onShow: setShown,
   });
