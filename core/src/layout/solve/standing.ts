@@ -12,12 +12,16 @@ import { measure } from '../objective.ts';
 import { apartOf, kindOf } from '../kinds.ts';
 import type { LayoutKind } from '../../practice/index.ts';
 import type { PlacedItem, RunToLayOut } from '../types.ts';
-import { insertedBound, openedBound, runBounds, type RunBounds } from './bounds/bounds.ts';
+import { RunBounds } from './bounds/bounds.ts';
+import { fewestSplices } from './bounds/forcedPairs.ts';
 import { buildProblem, type Built } from './build.ts';
 import { firstLayout, itemsOf } from './found.ts';
 import { settle, type Effort, type LaidOut } from './laidOut.ts';
 import type { Placed, Problem } from './problem.ts';
 import { spliceBoundInOneLayer, type SpliceBound } from './bounds/spliceBound.ts';
+
+/** Levels that are counted. */
+type SureOf = Pick<Objective, 'over' | 'pairs' | 'splices' | 'clearMm' | 'openedMm'>;
 
 /** A run of which each wire of a pair is laid out for itself. */
 const withoutPairs = (run: RunToLayOut): RunToLayOut =>
@@ -34,9 +38,12 @@ export class LayoutSoFar {
   proven = true;
   private stopped = false;
   private leastPeakMm: number;
-  readonly limits: RunBounds;
-  /** The widest clear distance with the fewest splices; and in one layer with the fewest that it takes. */
-  readonly widestMm: number;
+  /** Most bodies over one place, overlapping pairs and splices, of each at least. */
+  readonly limits: Pick<Objective, 'over' | 'pairs' | 'splices'>;
+  /** What no layout can better, with any splices and with the fewest. */
+  private readonly withAny: RunBounds;
+  private readonly withFewest: RunBounds;
+  /** The widest clear distance in one layer with the fewest splices that it takes. */
   widestInOneLayerMm = Infinity;
   /** Least inserted wire that was found for what a layout reached; it says nothing of any other. */
   private leastInserted: { readonly mm: number; readonly at: Objective } | undefined;
@@ -67,8 +74,10 @@ export class LayoutSoFar {
     const objective = measure(run, items);
     this.unpaired = withoutPairs(run);
     this.counted = this.unpaired === run ? built.problem : buildProblem(this.unpaired, 0).problem;
-    this.limits = runBounds(this.counted, run.keepOuts, run.betweenBodiesMm, false);
-    this.widestMm = runBounds(this.counted, run.keepOuts, run.betweenBodiesMm, true).clearMm;
+    this.withAny = new RunBounds(this.counted, run.keepOuts, run.betweenBodiesMm, false);
+    this.withFewest = new RunBounds(this.counted, run.keepOuts, run.betweenBodiesMm, true);
+    const { over, pairs } = this.withAny.forced;
+    this.limits = { over, pairs, splices: fewestSplices(this.counted) };
     this.inOneLayer = this.limits.over === 1 ? spliceBoundInOneLayer(this.counted, run.keepOuts) : undefined;
     this.best = { items, objective, bound: this.boundOf(objective), open: this.firstOpen };
     this.leastPeakMm = objective.peakMm;
@@ -79,36 +88,42 @@ export class LayoutSoFar {
     );
   }
 
+  /** What no layout with so many splices can better. */
+  boundsWith(splices: number): RunBounds {
+    return splices <= this.limits.splices ? this.withFewest : this.withAny;
+  }
+
   /** What cannot be bettered on each level when the ones before it stay as they are. */
   boundOf(reached: Objective): Objective {
-    return this.kind === 'wide' ? this.wideBoundOf(reached) : this.boundOfKind(reached);
+    const bounds = this.boundsWith(reached.splices);
+    const sure = this.kind === 'wide' ? this.wideBoundOf(reached, bounds) : this.boundOfKind(reached, bounds);
+    const leastMm = Math.max(
+      this.leastInsertedFor(reached),
+      bounds.insertedMm({ gapMm: reached.clearMm, layers: reached.over }),
+    );
+    return {
+      ...sure,
+      barred: 0,
+      peakMm: Math.min(bounds.peakMm, reached.peakMm),
+      insertedMm: Math.min(reached.insertedMm, leastMm),
+      near: 0,
+    };
   }
 
   /** The same where the stretch goes before the distance. */
-  private boundOfKind(reached: Objective): Objective {
-    const { pairs, splices, peakMm } = this.limits;
-    const { counted: problem, kind } = this;
-    const layers = kind === 'even' ? 1 : 2;
-    const apartMm = apartOf(this.run);
-    const fewest = reached.splices <= splices;
-    const leastSplices = layers === 1 ? Math.max(splices, this.inOneLayer?.splices ?? 0) : splices;
-    const { betweenBodiesMm: wantedMm } = this.run;
+  private boundOfKind(reached: Objective, bounds: RunBounds): SureOf {
+    const { over, pairs, splices } = this.limits;
+    const inOneLayer = this.inOneLayer?.splices ?? 0;
+    const isEven = this.kind === 'even';
+    const kept = isEven
+      ? { gapMm: apartOf(this.run), layers: 1, pairs: 0 }
+      : { gapMm: 0, layers: 2, pairs: Infinity, twoAtMostMm: this.run.twoAtMostMm };
     return {
-      barred: 0,
-      over: Math.min(1, reached.over),
-      pairs: kind === 'even' ? Math.min(pairs, reached.pairs) : 0,
-      splices: Math.min(leastSplices, reached.splices),
-      openedMm: Math.min(reached.openedMm, openedBound(problem, apartMm, layers, fewest, this.run.twoAtMostMm)),
-      clearMm: Math.max(
-        reached.clearMm,
-        reached.over > 1 ? wantedMm : Math.min(wantedMm, fewest ? this.widestMm : this.limits.clearMm),
-      ),
-      peakMm: Math.min(peakMm, reached.peakMm),
-      insertedMm: Math.min(
-        reached.insertedMm,
-        Math.max(this.leastInsertedFor(reached), insertedBound(problem, apartMm, reached.over > 1 ? 2 : 1, fewest)),
-      ),
-      near: 0,
+      splices: Math.min(isEven ? Math.max(splices, inOneLayer) : splices, reached.splices),
+      openedMm: Math.min(reached.openedMm, bounds.openedMm(kept)),
+      over: Math.min(isEven ? over : Math.max(bounds.forced.over, reached.splices < inOneLayer ? 2 : 1), reached.over),
+      pairs: Math.min(isEven ? pairs : bounds.pairsIn(reached.openedMm), reached.pairs),
+      clearMm: Math.max(reached.clearMm, bounds.clearMm(reached.pairs)),
     };
   }
 
@@ -119,29 +134,24 @@ export class LayoutSoFar {
     return differs !== undefined && isBefore(this.order, differs, 'insertedMm') ? 0 : mm;
   }
 
-  private wideBoundOf(reached: Objective): Objective {
-    const { over, pairs, splices, peakMm } = this.limits;
+  private wideBoundOf(reached: Objective, bounds: RunBounds): SureOf {
+    const { over, pairs, splices } = this.limits;
     // One over another spares a splice: only in one layer has there to be more.
-    const fewest = reached.splices <= this.limits.splices;
-    const leastSplices = reached.over === 1 ? Math.max(splices, this.inOneLayer?.splices ?? 0) : splices;
+    const inOneLayer = this.inOneLayer?.splices ?? 0;
+    const leastSplices = reached.over === 1 ? Math.max(splices, inOneLayer) : splices;
     const clearMm = Math.min(
-      fewest ? this.widestMm : this.limits.clearMm,
-      reached.over === 1 && reached.splices <= (this.inOneLayer?.splices ?? 0) ? this.widestInOneLayerMm : Infinity,
+      bounds.clearMm(reached.pairs),
+      reached.over === 1 && reached.splices <= inOneLayer ? this.widestInOneLayerMm : Infinity,
     );
-    const { counted: problem } = this;
     return {
-      barred: 0,
       over: Math.min(over, reached.over),
       pairs: Math.min(pairs, reached.pairs),
       splices: Math.min(leastSplices, reached.splices),
-      clearMm: reached.over > 1 ? this.run.betweenBodiesMm : Math.max(reached.clearMm, clearMm),
-      peakMm: Math.min(peakMm, reached.peakMm),
-      openedMm: Math.min(reached.openedMm, openedBound(problem, reached.clearMm, reached.over, fewest)),
-      insertedMm: Math.min(
-        reached.insertedMm,
-        Math.max(this.leastInsertedFor(reached), insertedBound(problem, reached.clearMm, reached.over, fewest)),
+      clearMm: Math.max(reached.clearMm, clearMm),
+      openedMm: Math.min(
+        reached.openedMm,
+        bounds.openedMm({ gapMm: reached.clearMm, layers: reached.over, pairs: reached.pairs }),
       ),
-      near: 0,
     };
   }
 

@@ -99,12 +99,7 @@ export class Sweeps {
       if (!result.placed && !result.complete) this.standing.proven = false;
       return result.placed ? { ...found, problem: built.problem, steps, swept: result, gapMm } : undefined;
     };
-    const most =
-      found.over === 1
-        ? found.swept.bodies <= this.standing.limits.splices
-          ? this.standing.widestMm
-          : this.standing.limits.clearMm
-        : wanted;
+    const most = this.standing.boundsWith(found.swept.bodies).clearMm(found.swept.pairs);
     const full = most >= wanted ? tryGap(wanted) : undefined;
     if (full) return full;
     let high = Math.min(wanted, most + GAP_STEP_MM);

@@ -204,7 +204,7 @@ export function layInOneRow(standing: LayoutSoFar): boolean {
   if (!row) return false;
   standing.offer(laid(slotsOf(row.order, anywhere(0)), anywhere(0)));
   const isFewest = standing.best.objective.splices <= standing.limits.splices;
-  const most = isFewest ? standing.widestMm : standing.limits.clearMm;
+  const most = standing.boundsWith(standing.best.objective.splices).clearMm(0);
   const { inOneLayer } = standing;
   const boundOf = (reachedMm: number): number => {
     if (!inOneLayer || standing.best.objective.splices > inOneLayer.splices) return most;
