@@ -3,8 +3,9 @@ import { clustersOf } from './clusters.ts';
 import { drawnTogether } from './drawnTogether.ts';
 import type { Found } from './found.ts';
 import { inThisOrder } from './orders.ts';
+import { longOnes } from './pieceCost.ts';
 import { polished } from './polish.ts';
-import { reachOf, type Placed, type Problem } from './problem.ts';
+import type { Placed, Problem } from './problem.ts';
 import type { LayoutSoFar } from './standing.ts';
 import { Steps } from './steps.ts';
 import { PIECES_AT_FULL_BEAM } from './sweeps.ts';
@@ -33,7 +34,7 @@ function apartAgain(clusters: readonly Placed[], pieces: readonly Placed[]): Pla
 
 /** Less wire where bodies lie over each other: clusters as one, then body by body; and how little it could be. */
 export function withLessWire(standing: LayoutSoFar, beam: number, found: Found, placed: readonly Placed[]): void {
-  const { problem, over, gapMm } = found;
+  const { problem } = found;
   const clusters = clustersOf(placed);
   const rigid: Problem = { ...problem, units: clusters.map((piece) => ({ modes: [[piece]] })) };
   const rigidSteps = new Steps(rigid);
@@ -48,14 +49,15 @@ export function withLessWire(standing: LayoutSoFar, beam: number, found: Found, 
   if (placed.length <= POLISHED_UP_TO || standing.effort.starts > 1)
     for (const start of [placed, ...(tight ? [apartAgain(tight.placed, placed)] : [])])
       standing.offer(polished(standing.run, start, standing.goesOn));
-  const { openedMm, insertedMm, splices } = standing.best.objective;
+  const { insertedMm, splices, clearMm } = standing.best.objective;
   const { boundMm } = insertedBoundByPrices(
     problem,
-    { over, gapMm, ...reachOf(problem.lost, openedMm) },
+    standing.keptBy(clearMm),
     splices <= standing.limits.splices,
-    [],
+    longOnes(standing.placedIn(problem), problem.wires),
     insertedMm,
     standing.goesOn,
+    standing.placedIn(problem),
   );
   standing.insertedAtLeast(boundMm);
 }

@@ -17,7 +17,8 @@ import { fewestSplices } from './bounds/forcedPairs.ts';
 import { buildProblem, type Built } from './build.ts';
 import { firstLayout, itemsOf } from './found.ts';
 import { settle, type Effort, type LaidOut } from './laidOut.ts';
-import type { Placed, Problem } from './problem.ts';
+import type { PriceLimits } from './bounds/prices.ts';
+import { reachOf, type Placed, type Problem } from './problem.ts';
 import { spliceBoundInOneLayer, type SpliceBound } from './bounds/spliceBound.ts';
 
 /** Levels that are counted. */
@@ -171,6 +172,36 @@ export class LayoutSoFar {
     this.leastPeakMm = isEarlier ? objective.peakMm : Math.min(this.leastPeakMm, objective.peakMm);
     this.best = { items, objective, bound: this.boundOf(objective), open: this.best.open };
     this.effort.onBetter?.(settle(this.best, this.firstOpen, this.order));
+  }
+
+  /** The pieces of a problem as they lie in the best layout. */
+  placedIn({ units }: Problem): Placed[] {
+    const fromMm = new Map(
+      this.best.items.flatMap(({ splices }) => splices.map((splice) => [splice.id, splice.fromMm] as const)),
+    );
+    return units.flatMap(({ modes }) => {
+      const placed = modes.map((mode) =>
+        mode.flatMap((piece): Placed[] => {
+          const [body] = piece.bodies;
+          const at = body && fromMm.get(body.id);
+          return at === undefined ? [] : [{ piece, atMm: at - (body?.offsetMm ?? 0) }];
+        }),
+      );
+      return placed.find((one, index) => one.length === modes[index]?.length) ?? [];
+    });
+  }
+
+  /** What layouts keep to that are as good as the best up to its wire; with some gap. */
+  keptBy(gapMm: number): PriceLimits {
+    const { openedMm, over, pairs, splices } = this.best.objective;
+    const savedMm = this.boundsWith(splices).forced.saved(pairs);
+    return {
+      ...reachOf(this.counted.lost, openedMm),
+      gapMm,
+      over,
+      pairs: { most: pairs, savedMm },
+      splicesAtMost: splices,
+    };
   }
 
   /**

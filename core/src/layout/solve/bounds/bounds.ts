@@ -10,7 +10,7 @@ import { widestGap } from './usable.ts';
 const sum = (values: readonly number[]): number => values.reduce((total, value) => total + value, 0);
 
 /** What layouts keep to whose stretch or distance is bounded. */
-export interface Kept {
+interface Kept {
   /** Least clear distance between bodies that do not overlap, mm. */
   readonly gapMm: number;
   /** Most bodies over one place, and most overlapping pairs. */

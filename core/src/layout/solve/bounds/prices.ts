@@ -1,5 +1,6 @@
 import { wireCost } from '../pieceCost.ts';
-import { bodiesOf, type Piece, type Problem, type RowLimits } from '../problem.ts';
+import type { Piece, Placed, Problem, RowLimits } from '../problem.ts';
+import { modesOf } from './demand.ts';
 
 /** Cells that a run is parted into, and how often their prices are changed. */
 const CELLS = 600;
@@ -7,6 +8,11 @@ const TURNS = 300;
 /** A step towards the known cost is so much of the way, and less when nothing was won for so many turns. */
 const FIRST_SHARE = 1;
 const PATIENCE = 12;
+
+/** A cell is full when so much of it is taken. */
+const FULL = 0.8;
+/** A splice too many weighs as much as so many mm of run that are taken twice. */
+const SPLICE_MM = 40;
 
 /** A piece as its price is asked: where its left edge may lie, what it takes of the run, and what it costs. */
 interface Priced {
@@ -45,6 +51,37 @@ class Prices {
     return (this.upTo[cell] ?? 0) + (mm - this.fromMm - cell * this.cellMm) * (this.perMm[cell] ?? 0);
   }
 
+  /**
+   * Prices at which a layout would stay as it is: where bodies lie close to each other, a place costs as much more as
+   * the wire that it saves.
+   */
+  startFrom(placed: readonly Placed[], gapMm: number, long: readonly number[]): void {
+    const usedMm = new Float64Array(CELLS);
+    const rises = new Float64Array(CELLS);
+    for (const { piece, atMm } of placed) {
+      const takesMm = piece.lengthMm + gapMm;
+      const { slope } = wireCost(piece, long);
+      for (let cell = this.cellAt(atMm); cell <= this.cellAt(atMm + takesMm); cell += 1) {
+        const at = this.fromMm + cell * this.cellMm;
+        const mm = Math.max(0, Math.min(at + this.cellMm, atMm + takesMm) - Math.max(at, atMm));
+        usedMm[cell] = (usedMm[cell] ?? 0) + mm;
+        rises[cell] = (rises[cell] ?? 0) + (mm * slope) / takesMm;
+      }
+    }
+    const isFull = (cell: number): boolean => (usedMm[cell] ?? 0) > FULL * this.cellMm;
+    for (let last = CELLS - 1; last >= 0; last -= 1) {
+      if (!isFull(last)) continue;
+      let [first, price, least] = [last, 0, 0];
+      for (; first >= 0 && isFull(first); first -= 1) {
+        price += ((rises[first] ?? 0) / (usedMm[first] ?? 1)) * this.cellMm;
+        this.perMm[first] = price;
+        least = Math.min(least, price);
+      }
+      for (let cell = first + 1; cell <= last; cell += 1) this.perMm[cell] = (this.perMm[cell] ?? 0) - least;
+      last = first + 1;
+    }
+  }
+
   /** What the piece costs with its left edge at a place. */
   at({ fixed, slope, takesMm }: Priced, mm: number): number {
     return fixed + slope * mm + this.before(mm + takesMm) - this.before(mm);
@@ -72,63 +109,119 @@ class Prices {
   }
 }
 
+/** What layouts keep to whose wire is bounded. */
+export interface PriceLimits extends RowLimits {
+  /** Most bodies over one place; one unless it is said. */
+  readonly over?: number | undefined;
+  /** Of bodies over each other: most overlapping pairs, and how much length those save at most, mm. */
+  readonly pairs?: { readonly most: number; readonly savedMm: number } | undefined;
+  readonly splicesAtMost?: number | undefined;
+}
+
+/** How much of the run bodies may take: once everywhere, and so much more, in each place so often at most. */
+interface Room {
+  readonly gapMm: number;
+  readonly moreMm: number;
+  readonly oftener: number;
+}
+
 /**
- * Least inserted wire of any layout with so many bodies over one place, in one layer with a gap: every mm of the run
- * gets a price, every piece takes its cheapest place at these prices, and what they pay too much is given back.
- * Whatever the prices, no layout costs less; they are raised where pieces crowd.
+ * Heaps of overlapping bodies save what their pairs save, and the gap of each: a body with its gap takes no more. With a
+ * gap those count over a place, too, that end just before it.
+ */
+function roomFor({ over = 1, gapMm, pairs }: PriceLimits, shortestMm: number): Room {
+  if (over === 1) return { gapMm, moreMm: 0, oftener: 0 };
+  const isKept = pairs !== undefined && gapMm > 0 && pairs.most < Infinity;
+  return isKept
+    ? {
+        gapMm,
+        moreMm: pairs.savedMm + pairs.most * gapMm,
+        oftener: over * (2 + Math.floor(gapMm / Math.max(1e-9, shortestMm))) - 1,
+      }
+    : { gapMm: 0, moreMm: pairs?.savedMm ?? Infinity, oftener: over - 1 };
+}
+
+/** How often each cell is taken at most where it pays best: once, and more in the dearest. */
+function dearest(perMm: Float64Array, usedMm: Float64Array, cellMm: number, { moreMm, oftener }: Room): Float64Array {
+  const often = new Float64Array(CELLS).fill(1);
+  if (oftener === 0) return often;
+  if (moreMm === Infinity) return often.fill(1 + oftener);
+  let left = moreMm;
+  const order = [...perMm.keys()].sort(
+    (a, b) => (perMm[b] ?? 0) - (perMm[a] ?? 0) || (usedMm[b] ?? 0) - (usedMm[a] ?? 0),
+  );
+  for (const cell of order) {
+    const share = Math.min(oftener, left / cellMm);
+    often[cell] = 1 + share;
+    left -= share * cellMm;
+    if (left <= 0) break;
+  }
+  return often;
+}
+
+/**
+ * Least inserted wire of any layout with so many bodies over one place, and so many overlapping pairs: every mm of the
+ * run gets a price, every piece takes its cheapest place at these prices, and what they pay too much is given back.
+ * Whatever the prices, no layout costs less; they are raised where pieces crowd. A splice has a price, too, where there
+ * may be so many only.
  * @param fewest whether every unit has its fewest splices
  * @param long which wires are so long that ease grows with them, 0 or 1
- * @param within the stretch that no layout leaves
+ * @param limits the stretch that no layout leaves, and what is kept to in it
  * @param knownMm what some layout needs
+ * @param known that layout: prices start from what would leave it as it lies
  * @returns the bound, and the orders in which the pieces lay whenever it rose, the last one last: orders worth trying,
  * though they lay over each other
  */
 export function insertedBoundByPrices(
   problem: Problem,
-  limits: RowLimits & { readonly over?: number },
+  limits: PriceLimits,
   fewest: boolean,
   long: readonly number[],
   knownMm: number,
   goesOn: () => boolean,
+  known: readonly Placed[] = [],
 ): { readonly boundMm: number; readonly orders: readonly (readonly Piece[])[] } {
-  // Side by side so many lie over one place, without a gap.
-  const { over = 1 } = limits;
-  const gapMm = over === 1 ? limits.gapMm : 0;
+  const all = problem.units.flatMap((unit) => modesOf(unit, fewest).flat());
+  if (all.length === 0) return { boundMm: 0, orders: [] };
+  const room = roomFor(limits, Math.min(...all.map(({ lengthMm }) => lengthMm)));
   const ready = (piece: Piece): Priced => {
-    const rooms = piece.rooms.flatMap((room) => {
-      const [from, to] = [Math.max(room.fromMm, limits.fromMm), Math.min(room.toMm, limits.toMm - piece.lengthMm)];
+    const rooms = piece.rooms.flatMap((one) => {
+      const [from, to] = [Math.max(one.fromMm, limits.fromMm), Math.min(one.toMm, limits.toMm - piece.lengthMm)];
       return to >= from ? [{ fromMm: from, toMm: to }] : [];
     });
     return {
       piece,
       rooms: rooms.length > 0 ? rooms : piece.rooms,
-      takesMm: piece.lengthMm + gapMm,
+      takesMm: piece.lengthMm + room.gapMm,
       ...wireCost(piece, long),
     };
   };
-  const units = problem.units.map((unit) => {
-    const least = Math.min(...unit.modes.map(bodiesOf));
-    return unit.modes.filter((mode) => !fewest || bodiesOf(mode) === least).map((mode) => mode.map(ready));
-  });
-  const all = units.flat(2);
-  if (all.length === 0) return { boundMm: 0, orders: [] };
+  const units = problem.units.map((unit) => modesOf(unit, fewest).map((mode) => mode.map(ready)));
   const fromMm = Math.min(...all.map((piece) => piece.rooms[0]?.fromMm ?? 0));
-  const toMm = Math.max(...all.map((piece) => (piece.rooms.at(-1)?.toMm ?? 0) + piece.takesMm));
+  const toMm = Math.max(...all.map((piece) => (piece.rooms.at(-1)?.toMm ?? 0) + piece.lengthMm + room.gapMm));
   const prices = new Prices(fromMm, (toMm - fromMm) / CELLS);
-  let [best, share, still] = [0, FIRST_SHARE, 0];
+  const { splicesAtMost = Infinity } = limits;
+  const isCounted = !fewest && splicesAtMost < Infinity;
+  let [best, share, still, spliceMm] = [0, FIRST_SHARE, 0, 0];
+  if (known.length > 0) prices.startFrom(known, room.gapMm, long);
   const orders: (readonly Piece[])[] = [];
   for (let turn = 0; turn < TURNS && share > 0.01 && goesOn(); turn += 1) {
     prices.settle();
-    let sum = -over * prices.total;
-    const taken = new Float64Array(CELLS).fill(-over * prices.cellMm);
+    const taken = new Float64Array(CELLS);
+    let sum = 0;
+    let splices = isCounted ? -splicesAtMost : 0;
     const lies: { readonly piece: Piece; readonly middleMm: number }[] = [];
     for (const modes of units) {
       const [mode] = modes
         .map((pieces) => pieces.map((piece) => ({ piece, ...prices.cheapest(piece) })))
-        .map((pieces) => ({ pieces, cost: pieces.reduce((total, one) => total + one.cost, 0) }))
+        .map((pieces) => ({
+          pieces,
+          cost: pieces.reduce((total, one) => total + one.cost + spliceMm * one.piece.piece.bodies.length, 0),
+        }))
         .sort((a, b) => a.cost - b.cost);
       for (const { piece, atMm, cost } of mode?.pieces ?? []) {
         sum += cost;
+        if (isCounted) splices += piece.piece.bodies.length;
         lies.push({ piece: piece.piece, middleMm: atMm + piece.piece.lengthMm / 2 });
         for (let cell = prices.cellAt(atMm); cell <= prices.cellAt(atMm + piece.takesMm); cell += 1) {
           const [a, b] = [fromMm + cell * prices.cellMm, fromMm + (cell + 1) * prices.cellMm];
@@ -136,18 +229,27 @@ export function insertedBoundByPrices(
         }
       }
     }
+    sum += splices * spliceMm;
+    dearest(prices.perMm, taken, prices.cellMm, room).forEach((times, cell) => {
+      taken[cell] = (taken[cell] ?? 0) - times * prices.cellMm;
+      sum -= times * prices.cellMm * (prices.perMm[cell] ?? 0);
+    });
     still = sum > best + 1e-3 * Math.abs(best) ? 0 : still + 1;
     if (sum > best) {
       best = sum;
       orders.push(lies.sort((a, b) => a.middleMm - b.middleMm).map((one) => one.piece));
     }
     if (still >= PATIENCE) [share, still] = [share / 2, 0];
-    const steep = taken.reduce((total, mm, cell) => total + (mm > 0 || (prices.perMm[cell] ?? 0) > 0 ? mm * mm : 0), 0);
+    const tooMany = SPLICE_MM * splices;
+    const steep =
+      taken.reduce((total, mm, cell) => total + (mm > 0 || (prices.perMm[cell] ?? 0) > 0 ? mm * mm : 0), 0) +
+      (tooMany > 0 || spliceMm > 0 ? tooMany * tooMany : 0);
     if (steep < 1e-9 || knownMm - sum <= 0) break;
     const step = (share * (knownMm - sum)) / steep;
     for (let cell = 0; cell < CELLS; cell += 1)
       prices.perMm[cell] = Math.max(0, (prices.perMm[cell] ?? 0) + step * (taken[cell] ?? 0));
+    spliceMm = Math.max(0, spliceMm + step * tooMany * SPLICE_MM);
   }
   // What moves as one is not as full as it is long: others could lie in it, and then the prices prove nothing.
-  return { boundMm: all.every(({ piece }) => piece.bodies.length === 1) ? best : 0, orders };
+  return { boundMm: all.every((piece) => piece.bodies.length === 1) ? best : 0, orders };
 }

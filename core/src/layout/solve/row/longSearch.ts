@@ -5,7 +5,7 @@ import { bestAlone, inThisOrder, nearTheLoss } from '../orders.ts';
 import { gapBoundByParts } from '../bounds/parts.ts';
 import { longOnes } from '../pieceCost.ts';
 import { insertedBoundByPrices } from '../bounds/prices.ts';
-import { reachOf, TOUCH_MM, type Piece, type Problem, type RowLimits } from '../problem.ts';
+import { TOUCH_MM, type Piece, type Problem, type RowLimits } from '../problem.ts';
 import { repaired } from './repair.ts';
 import { laid, latenessOf, slotsOf } from './row.ts';
 import { shortestSpan } from '../span.ts';
@@ -140,11 +140,12 @@ function saved(
   if (!best || !goesOn()) return;
   const priced = insertedBoundByPrices(
     problem,
-    { gapMm: limits.gapMm, ...reachOf(problem.lost, standing.best.objective.openedMm) },
+    standing.keptBy(limits.gapMm),
     isFewest,
     longOnes(best.placed, problem.wires),
     best.costMm,
     goesOn,
+    best.placed,
   );
   const same = priced.orders.filter(
     (one) => one.length === order.length && one.every((piece) => order.includes(piece)),
