@@ -32,6 +32,22 @@ function apartAgain(clusters: readonly Placed[], pieces: readonly Placed[]): Pla
   );
 }
 
+/** How little wire there could be in layouts as good as the best. @param problem in which all of them are */
+export function boundWire(standing: LayoutSoFar, problem: Problem): void {
+  const { insertedMm, splices } = standing.best.objective;
+  const best = standing.placedIn(problem);
+  const { boundMm } = insertedBoundByPrices(
+    problem,
+    standing.keptByBest(),
+    splices <= standing.limits.splices,
+    longOnes(best, problem.wires),
+    insertedMm,
+    standing.goesOn,
+    best,
+  );
+  standing.insertedAtLeast(boundMm);
+}
+
 /** Less wire where bodies lie over each other: clusters as one, then body by body; and how little it could be. */
 export function withLessWire(standing: LayoutSoFar, beam: number, found: Found, placed: readonly Placed[]): void {
   const { problem } = found;
@@ -49,17 +65,7 @@ export function withLessWire(standing: LayoutSoFar, beam: number, found: Found, 
   if (placed.length <= POLISHED_UP_TO || standing.effort.starts > 1)
     for (const start of [placed, ...(tight ? [apartAgain(tight.placed, placed)] : [])])
       standing.offer(polished(standing.run, start, standing.goesOn));
-  const { insertedMm, splices, clearMm } = standing.best.objective;
-  const { boundMm } = insertedBoundByPrices(
-    problem,
-    standing.keptBy(clearMm),
-    splices <= standing.limits.splices,
-    longOnes(standing.placedIn(problem), problem.wires),
-    insertedMm,
-    standing.goesOn,
-    standing.placedIn(problem),
-  );
-  standing.insertedAtLeast(boundMm);
+  boundWire(standing, problem);
 }
 
 /** The stretch by sweeps where bodies lie over each other, then less wire in it. */

@@ -1,7 +1,7 @@
 import { PEAK_GRACE, type Level } from '../levels.ts';
 import { measure } from '../objective.ts';
 import { buildProblem } from './build.ts';
-import { SPAN_GRACE_MM, withLessWire } from './crowded.ts';
+import { boundWire, SPAN_GRACE_MM, withLessWire } from './crowded.ts';
 import { drawnTogether, type DrawnTogether } from './drawnTogether.ts';
 import { layInLayer, Rows } from './even.ts';
 import { itemsOf } from './found.ts';
@@ -242,7 +242,10 @@ export function layShort(standing: LayoutSoFar): LaidOut {
     if (laid) return told(laid);
   }
   const placed = drawn.placed ?? drawing.fits(loose, lengthMm).placed ?? fewest.placed ?? [];
-  if (placed.length === 0) return told(settle(standing.best, 'over', order));
+  if (placed.length === 0) {
+    boundWire(standing, built.problem);
+    return told(settle(standing.best, 'over', order));
+  }
   let proven = isShort && rows.complete;
   let open: Level | undefined = proven ? undefined : 'over';
   let soFar: SoFar = { placed, held: loose, proven };

@@ -191,13 +191,13 @@ export class LayoutSoFar {
     });
   }
 
-  /** What layouts keep to that are as good as the best up to its wire; with some gap. */
-  keptBy(gapMm: number): PriceLimits {
-    const { openedMm, over, pairs, splices } = this.best.objective;
+  /** What layouts keep to that are as good as the best up to its wire. */
+  keptByBest(): PriceLimits {
+    const { openedMm, over, pairs, splices, clearMm } = this.best.objective;
     const savedMm = this.boundsWith(splices).forced.saved(pairs);
     return {
       ...reachOf(this.counted.lost, openedMm),
-      gapMm,
+      gapMm: clearMm,
       over,
       pairs: { most: pairs, savedMm },
       splicesAtMost: splices,

@@ -1,8 +1,8 @@
 import { easeMm } from '../../../sizing/index.ts';
 import type { KeepOut } from '../../../harness/index.ts';
 import { merged } from '../../stretches.ts';
-import { certainPieces, endOf, firstOf, modesOf } from './demand.ts';
-import { ForcedPairs, MOST_STARTS } from './forcedPairs.ts';
+import { certainPieces, endOf, firstOf, modesOf, startsOf } from './demand.ts';
+import { ForcedPairs } from './forcedPairs.ts';
 import { shortestOver } from './overEachOther.ts';
 import { lastOf, TOUCH_MM, type Piece, type Problem } from '../problem.ts';
 import { widestGap } from './usable.ts';
@@ -60,12 +60,10 @@ export class RunBounds {
   private widestWith(pairs: number): number {
     const { forced, keepOuts } = this;
     let clearMm = this.wantedMm;
-    const all = [...new Set(this.pieces.map(firstOf))].sort((a, b) => a - b);
-    const starts = all.filter((_, index) => index % Math.ceil(all.length / MOST_STARTS) === 0);
     const byEnd = this.pieces
       .map((piece) => ({ lengthMm: piece.lengthMm, firstMm: firstOf(piece), endMm: endOf(piece) }))
       .sort((a, b) => a.endMm - b.endMm);
-    for (const fromMm of starts) {
+    for (const fromMm of startsOf(this.pieces)) {
       let [length, count] = [0, 0];
       const before = forced.endingBy(fromMm);
       for (const { lengthMm, firstMm, endMm } of byEnd) {

@@ -34,3 +34,12 @@ export function savedByPairs(problem: Problem, fewest: boolean): (pairs: number)
   for (const lengthMm of others) upTo.push((upTo.at(-1) ?? 0) + lengthMm);
   return (pairs) => upTo[Math.min(Math.max(0, pairs), upTo.length - 1)] ?? 0;
 }
+
+/** Beginnings of stretches that are counted in; of more only some are looked at: a weaker bound is one, too. */
+const MOST_STARTS = 80;
+
+/** Places from which on is counted what cannot lie before them: where rooms begin, sorted; mm. */
+export function startsOf(pieces: readonly Piece[]): number[] {
+  const all = [...new Set(pieces.map(firstOf))].sort((a, b) => a - b);
+  return all.filter((_, index) => index % Math.ceil(all.length / MOST_STARTS) === 0);
+}

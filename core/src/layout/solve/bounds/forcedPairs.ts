@@ -1,11 +1,8 @@
 import type { KeepOut } from '../../../harness/index.ts';
 import { merged } from '../../stretches.ts';
 import { bodiesOf, TOUCH_MM, type Piece, type Problem } from '../problem.ts';
-import { endOf, firstOf, modesOf, savedByPairs } from './demand.ts';
+import { endOf, firstOf, modesOf, savedByPairs, startsOf } from './demand.ts';
 import { usableMm } from './usable.ts';
-
-/** Beginnings of stretches that are counted in; of more only some are looked at: a weaker bound is one, too. */
-export const MOST_STARTS = 80;
 
 /** A stretch in which more has to lie than fits one after the other. */
 interface Full {
@@ -67,11 +64,9 @@ export class ForcedPairs {
     );
     const modes = problem.units.map((unit) => modesOf(unit, fewest).length);
     const byEnd = [...loaded].sort((a, b) => a.endMm - b.endMm);
-    const all = [...new Set(loaded.map(({ firstMm }) => firstMm))].sort((a, b) => a - b);
-    const starts = all.filter((_, index) => index % Math.ceil(all.length / MOST_STARTS) === 0);
     let over = loaded.length > 0 ? 1 : 0;
     const full: Full[] = [];
-    for (const fromMm of starts) {
+    for (const fromMm of startsOf(loaded.map(({ piece }) => piece))) {
       const inside = modes.map((count) => Array<number>(count).fill(0));
       let [neededMm, shortestMm, pairs] = [0, Infinity, 0];
       for (const { piece, unit, mode, firstMm, endMm } of byEnd) {

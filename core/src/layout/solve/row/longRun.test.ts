@@ -1,5 +1,6 @@
+import { asAsked } from '../../asked.ts';
 import fc from 'fast-check';
-import { describe, expect, it } from 'vitest';
+import { describe, expect, it, test } from 'vitest';
 import { randomRun } from '../../test/randomRun.ts';
 import { buildProblem } from '../build.ts';
 import { insertedMm, leastInserted } from '../inserted.ts';
@@ -286,3 +287,10 @@ describe('what a search tells on the way', () => {
     expect(found.open).toBe('insertedMm');
   }, 240_000);
 });
+
+test('Even with 91 circuits: few more splices than one layer takes, not two of each', () => {
+  const run = asAsked(randomRun(5, { items: 91, lengthMm: 13_500 }), { kind: 'even' }, undefined);
+  const { objective, bound } = optimise(run, QUICK);
+  expect(objective).toMatchObject({ barred: 0, over: 1 });
+  expect(objective.splices).toBeLessThanOrEqual(bound.splices + 3);
+}, 240_000);

@@ -25,7 +25,7 @@ const edgeMm = {
  * An order of all pieces in one layer from nothing: every unit in the mode with the most, shortest windows apart,
  * sorted by where each would lie alone, and repaired.
  */
-export function rowFromScratch(problem: Problem, goesOn: GoesOn): Piece[] | undefined {
+export function rowFromScratch(problem: Problem, goesOn: GoesOn, gapMm = 0): Piece[] | undefined {
   const most = problem.units.flatMap(
     (unit) =>
       [...unit.modes]
@@ -34,7 +34,7 @@ export function rowFromScratch(problem: Problem, goesOn: GoesOn): Piece[] | unde
   );
   return repaired(
     most.sort((a, b) => bestAlone(a) - bestAlone(b)),
-    anywhere(0),
+    anywhere(gapMm),
     STEPS.scratch,
     goesOn,
   );
@@ -46,9 +46,9 @@ const without = (order: readonly Piece[], mode: Mode): Piece[] => order.filter((
  * An order with fewer splices: circuits made with two that could be made with one are, wherever the others can give
  * way.
  */
-export function withFewerSplices(problem: Problem, order: readonly Piece[], goesOn: GoesOn): Piece[] {
+export function withFewerSplices(problem: Problem, order: readonly Piece[], goesOn: GoesOn, gapMm = 0): Piece[] {
   let best = [...order];
-  const limits = anywhere(0);
+  const limits = anywhere(gapMm);
   for (let found = true; found && goesOn();) {
     found = false;
     for (const unit of problem.units) {

@@ -37,14 +37,14 @@ interface Row {
 /** Where the middle of a piece would lie if it were alone. */
 const middle = (piece: Piece): number => bestAlone(piece) + piece.lengthMm / 2;
 
-/** All pieces in one layer, with the fewest splices that were found. */
-function firstRow({ run, goesOn }: LayoutSoFar): Row | undefined {
-  const { problem, isBlocked } = buildProblem(run, 0, IN_ONE_LAYER);
+/** All pieces in one layer with a gap, with the fewest splices that were found. */
+function firstRow({ run, goesOn }: LayoutSoFar, gapMm: number): Row | undefined {
+  const { problem, isBlocked } = buildProblem(run, gapMm, IN_ONE_LAYER);
   if (isBlocked) return undefined;
   const order =
-    rowFromScratch(problem, goesOn) ??
-    sweep(nearTheLoss(new Steps(problem)), { over: 1, gapMm: 0, beam: SWEPT }).placed?.map((one) => one.piece);
-  return order && { problem, order: withFewerSplices(problem, order, goesOn), gapMm: 0 };
+    rowFromScratch(problem, goesOn, gapMm) ??
+    sweep(nearTheLoss(new Steps(problem)), { over: 1, gapMm, beam: SWEPT }).placed?.map((one) => one.piece);
+  return order && { problem, order: withFewerSplices(problem, order, goesOn, gapMm), gapMm };
 }
 
 /** The same order with the widest gap that it can keep. */
@@ -140,7 +140,7 @@ function saved(
   if (!best || !goesOn()) return;
   const priced = insertedBoundByPrices(
     problem,
-    standing.keptBy(limits.gapMm),
+    standing.keptByBest(),
     isFewest,
     longOnes(best.placed, problem.wires),
     best.costMm,
@@ -151,7 +151,8 @@ function saved(
     (one) => one.length === order.length && one.every((piece) => order.includes(piece)),
   );
   for (const one of same.slice(-effort.starts).reverse()) from(mended(one));
-  standing.insertedAtLeast(priced.boundMm);
+  // Of a problem in one layer it says nothing where what is best lies in two.
+  if (standing.best.objective.over === 1) standing.insertedAtLeast(priced.boundMm);
 }
 
 /** A row drawn in, with the widest gap that its stretch leaves it. */
@@ -179,12 +180,10 @@ function widenedIn(
  * @returns whether there is such a row
  */
 export function layEvenRow(standing: LayoutSoFar, apartMm: number): boolean {
-  const { run, goesOn, offer } = standing;
-  const first = goesOn() ? firstRow(standing) : undefined;
+  const { goesOn, offer } = standing;
+  const first = goesOn() ? firstRow(standing, apartMm) : undefined;
   if (!first) return false;
-  const { problem, isBlocked } = buildProblem(run, apartMm, IN_ONE_LAYER);
-  const order = isBlocked ? undefined : rowWithGap(problem, first.order, apartMm, goesOn);
-  if (!order) return false;
+  const { problem, order } = first;
   offer(laid(slotsOf(order, anywhere(apartMm)), anywhere(apartMm)));
   const drawn = shortestRow(standing, { problem, order, gapMm: apartMm });
   offer(laid(slotsOf(drawn.order, drawn.limits), drawn.limits));
@@ -201,7 +200,7 @@ export function layEvenRow(standing: LayoutSoFar, apartMm: number): boolean {
  * @returns whether there is a layer for all of them
  */
 export function layInOneRow(standing: LayoutSoFar): boolean {
-  const row = standing.goesOn() ? firstRow(standing) : undefined;
+  const row = standing.goesOn() ? firstRow(standing, 0) : undefined;
   if (!row) return false;
   standing.offer(laid(slotsOf(row.order, anywhere(0)), anywhere(0)));
   const isFewest = standing.best.objective.splices <= standing.limits.splices;
