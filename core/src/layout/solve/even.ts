@@ -157,7 +157,7 @@ export function layInLayer(standing: LayoutSoFar, beam: number, rows: Rows, apar
  */
 export function layEvenly(standing: LayoutSoFar): LaidOut {
   const { run, order, built } = standing;
-  if (built.problem.units.length === 0) return standing.start();
+  if (built.problem.units.length === 0 || standing.noneInOneLayer) return standing.start();
   const apartMm = apartOf(run);
   const sweeps = new Sweeps(standing);
   const isLong = standing.pieces > PIECES_AT_FULL_BEAM;

@@ -21,6 +21,9 @@ import type { PriceLimits } from './bounds/prices.ts';
 import { reachOf, type Placed, type Problem } from './problem.ts';
 import { spliceBoundInOneLayer, type SpliceBound } from './bounds/spliceBound.ts';
 
+/** A distance that lacks so little is kept: dust of adding up, mm. */
+const GAP_GRACE_MM = 1e-6;
+
 /** Levels that are counted. */
 type SureOf = Pick<Objective, 'over' | 'pairs' | 'splices' | 'clearMm' | 'openedMm'>;
 
@@ -54,6 +57,8 @@ export class LayoutSoFar {
 
   /** Fewest splices in one layer, where one layer may do. */
   readonly inOneLayer: SpliceBound | undefined;
+  /** Whether it is counted that one layer, with the least distance of its kind, does not hold them all. */
+  readonly noneInOneLayer: boolean;
   /** The run without its pairs being alike: what it cannot better, they cannot. Pairs are searched by few shifts only. */
   readonly unpaired: RunToLayOut;
   /** What decides, in its order. */
@@ -78,8 +83,16 @@ export class LayoutSoFar {
     this.withAny = new RunBounds(this.counted, run.keepOuts, run.betweenBodiesMm, false);
     this.withFewest = new RunBounds(this.counted, run.keepOuts, run.betweenBodiesMm, true);
     const { over, pairs } = this.withAny.forced;
-    this.limits = { over, pairs, splices: fewestSplices(this.counted) };
-    this.inOneLayer = this.limits.over === 1 ? spliceBoundInOneLayer(this.counted, run.keepOuts) : undefined;
+    const apartMm = this.kind === 'even' ? apartOf(run) : 0;
+    this.inOneLayer = over === 1 ? spliceBoundInOneLayer(this.counted, run.keepOuts, apartMm) : undefined;
+    this.noneInOneLayer =
+      over > 1 || this.inOneLayer?.splices === Infinity || this.withAny.clearMm(0) < apartMm - GAP_GRACE_MM;
+    const isOver = this.noneInOneLayer && this.kind !== 'even';
+    this.limits = {
+      over: isOver ? Math.max(over, 2) : over,
+      pairs: isOver ? Math.max(pairs, 1) : pairs,
+      splices: fewestSplices(this.counted),
+    };
     this.best = { items, objective, bound: this.boundOf(objective), open: this.firstOpen };
     this.leastPeakMm = objective.peakMm;
     this.mostOver = objective.barred > 0 ? Math.max(1, run.items.length + lyingSplices(run).length) : objective.over;
@@ -222,7 +235,8 @@ export class LayoutSoFar {
   /** The layout to start from, with its bounds. */
   start(): LaidOut {
     const { problem, homeless } = this.built;
-    return problem.units.length + homeless.length === 0
+    const isNone = this.kind === 'even' && this.noneInOneLayer;
+    return isNone || problem.units.length + homeless.length === 0
       ? { ...this.best, bound: this.best.objective, open: undefined }
       : settle(this.best, this.firstOpen, this.order);
   }

@@ -21,32 +21,38 @@ export interface SpliceBound {
   readonly crowded: readonly Pick<Crowded, 'more' | 'units'>[];
 }
 
-/** Length of a mode's pieces that cannot but lie between two places. */
-const insideMm = (mode: Mode, fromMm: number, toMm: number): number =>
+/** Length of a mode's pieces that cannot but lie between two places, each with a distance. */
+const insideMm = (mode: Mode, fromMm: number, toMm: number, gapMm: number): number =>
   mode.reduce(
     (sum, piece) =>
       sum +
       ((piece.rooms[0]?.fromMm ?? -Infinity) >= fromMm - SMALL_MM && lastOf(piece) + piece.lengthMm <= toMm + SMALL_MM
-        ? piece.lengthMm
+        ? piece.lengthMm + gapMm
         : 0),
     0,
   );
 
-/** Length between two places that is not kept out of. */
-function freeMm(fromMm: number, toMm: number, keepOuts: readonly KeepOut[]): number {
+/**
+ * Length between two places that is not kept out of; in each part of it the last body's distance is free, so that a body
+ * counts with its distance, mm.
+ */
+function freeMm(fromMm: number, toMm: number, keepOuts: readonly KeepOut[], gapMm: number): number {
   let [free, at] = [0, fromMm];
+  const part = (endMm: number): number => (endMm > at ? endMm - at + gapMm : 0);
   for (const keep of keepOuts) {
-    free += Math.max(0, Math.min(toMm, keep.fromMm) - at);
+    free += part(Math.min(toMm, keep.fromMm));
     at = Math.max(at, keep.toMm);
   }
-  return free + Math.max(0, toMm - at);
+  return free + part(toMm);
 }
 
 /**
  * The fewest splices in one layer: where more bodies than fit would have to lie between two places, circuits are made
  * with more splices that need not lie there. Stretches that do not overlap add up.
+ * @param gapMm the least distance between bodies
+ * @returns with so many splices as Infinity where one layer does not hold them, however they are made
  */
-export function spliceBoundInOneLayer(problem: Problem, keepOuts: readonly KeepOut[]): SpliceBound {
+export function spliceBoundInOneLayer(problem: Problem, keepOuts: readonly KeepOut[], gapMm = 0): SpliceBound {
   const units = problem.units.map((unit) => {
     const least = Math.min(...unit.modes.map(bodiesOf));
     return { least, modes: unit.modes };
@@ -64,15 +70,15 @@ export function spliceBoundInOneLayer(problem: Problem, keepOuts: readonly KeepO
   for (const fromMm of starts) {
     for (const toMm of ends) {
       if (toMm <= fromMm) continue;
-      let over = -freeMm(fromMm, toMm, sorted);
+      let over = -freeMm(fromMm, toMm, sorted, gapMm);
       const ways: { readonly mm: number; readonly more: number; readonly unit: number }[] = [];
       units.forEach(({ least, modes }, unit) => {
         const few = Math.min(
-          ...modes.map((mode) => (bodiesOf(mode) === least ? insideMm(mode, fromMm, toMm) : Infinity)),
+          ...modes.map((mode) => (bodiesOf(mode) === least ? insideMm(mode, fromMm, toMm, gapMm) : Infinity)),
         );
         over += few;
         for (const mode of modes) {
-          const mm = few - insideMm(mode, fromMm, toMm);
+          const mm = few - insideMm(mode, fromMm, toMm, gapMm);
           if (bodiesOf(mode) > least && mm > 0) ways.push({ mm, more: bodiesOf(mode) - least, unit });
         }
       });
@@ -83,6 +89,7 @@ export function spliceBoundInOneLayer(problem: Problem, keepOuts: readonly KeepO
         more += Math.min(1, over / way.mm) * way.more;
         over -= way.mm;
       }
+      if (over > SMALL_MM) return { splices: Infinity, fewest, crowded: [] };
       if (more > 0)
         crowded.push({ fromMm, toMm, more: Math.ceil(more - SMALL_MM), units: ways.map((way) => way.unit) });
     }
