@@ -1,5 +1,6 @@
 /** Imports go down only: web and server to core; a room of the core to the rooms before it; never core to the outside. */
 const ROOMS = [
+  'chance',
   'units',
   'wire',
   'connector',

@@ -1,6 +1,7 @@
 import { packSiblings } from 'd3-hierarchy';
 import { packInCorners, type Circle } from './corners.ts';
-import { legal, relaxed, seeded, type Packing } from './relax.ts';
+import { seeded } from '../chance/index.ts';
+import { legal, relaxed, type Packing } from './relax.ts';
 
 /** A wire's or body's circle in a cross-section; centre in mm from the bundle's middle. */
 export interface PackedCircle {

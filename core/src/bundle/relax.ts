@@ -6,15 +6,6 @@ const ROUNDS = 100;
 /** Overlap, as a share of the radius of the whole, at which a relaxation has settled. */
 const SETTLED = 1e-7;
 
-/** Numbers from 0 to 1 that are the same on every machine and every time. */
-export function seeded(seed: number): () => number {
-  let state = seed;
-  return () => {
-    state = (state * 48271) % 2147483647;
-    return state / 2147483647;
-  };
-}
-
 /** Circles round the middle of their smallest enclosing circle, and its radius. */
 export interface Packing {
   readonly circles: readonly Circle[];

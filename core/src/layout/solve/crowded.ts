@@ -1,15 +1,15 @@
-import { insertedBoundByPrices } from './bounds/prices.ts';
 import { clustersOf } from './clusters.ts';
 import { drawnTogether } from './drawnTogether.ts';
 import type { Found } from './found.ts';
+import { stirHeaps } from './heaps/stirHeaps.ts';
 import { inThisOrder } from './orders.ts';
-import { longOnes } from './pieceCost.ts';
 import { polished } from './polish.ts';
 import type { Placed, Problem } from './problem.ts';
 import type { LayoutSoFar } from './standing.ts';
 import { Steps } from './steps.ts';
 import { PIECES_AT_FULL_BEAM } from './sweeps.ts';
 import { tightest, type Tight } from './tightest.ts';
+import { wireBound } from './wireBound.ts';
 
 /**
  * Sweeps for the shortest stretch where bodies lie over each other, by turns of an effort, where they can prove it; and
@@ -34,17 +34,7 @@ function apartAgain(clusters: readonly Placed[], pieces: readonly Placed[]): Pla
 
 /** How little wire there could be in layouts as good as the best. @param problem in which all of them are */
 export function boundWire(standing: LayoutSoFar, problem: Problem): void {
-  const { insertedMm, splices } = standing.best.objective;
-  const best = standing.placedIn(problem);
-  const { boundMm } = insertedBoundByPrices(
-    problem,
-    standing.keptByBest(),
-    splices <= standing.limits.splices,
-    longOnes(best, problem.wires),
-    insertedMm,
-    standing.goesOn,
-    best,
-  );
+  const { boundMm } = wireBound(standing, problem, standing.placedIn(problem), standing.best.objective.insertedMm);
   standing.insertedAtLeast(boundMm);
 }
 
@@ -61,6 +51,7 @@ export function withLessWire(standing: LayoutSoFar, beam: number, found: Found, 
     { ...found, problem: rigid, steps: rigidSteps },
   );
   if (tight) standing.offer(tight.placed);
+  if (standing.pieces > PIECES_AT_FULL_BEAM) stirHeaps(standing, problem, found, standing.placedIn(problem));
   // One by one takes long of many.
   if (placed.length <= POLISHED_UP_TO || standing.effort.starts > 1)
     for (const start of [placed, ...(tight ? [apartAgain(tight.placed, placed)] : [])])

@@ -102,6 +102,11 @@ export class LayoutSoFar {
     );
   }
 
+  /** Fewest splices in one layer at a distance, where one layer may do. */
+  inOneLayerWith(gapMm: number): SpliceBound | undefined {
+    return this.inOneLayer && spliceBoundInOneLayer(this.counted, this.run.keepOuts, gapMm);
+  }
+
   /** What no layout with so many splices can better. */
   boundsWith(splices: number): RunBounds {
     return splices <= this.limits.splices ? this.withFewest : this.withAny;
@@ -207,12 +212,11 @@ export class LayoutSoFar {
   /** What layouts keep to that are as good as the best up to its wire. */
   keptByBest(): PriceLimits {
     const { openedMm, over, pairs, splices, clearMm } = this.best.objective;
-    const savedMm = this.boundsWith(splices).forced.saved(pairs);
     return {
       ...reachOf(this.counted.lost, openedMm),
       gapMm: clearMm,
       over,
-      pairs: { most: pairs, savedMm },
+      pairs,
       splicesAtMost: splices,
     };
   }

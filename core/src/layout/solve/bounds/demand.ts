@@ -4,11 +4,17 @@ import { bodiesOf, lastOf, type Mode, type Piece, type Problem, type Unit } from
 export const firstOf = (piece: Piece): number => piece.rooms[0]?.fromMm ?? Infinity;
 export const endOf = (piece: Piece): number => lastOf(piece) + piece.lengthMm;
 
+/** Which of its ways to be made a unit may take. */
+export type WaysOf = (unit: Unit, index: number) => readonly Mode[];
+
 /** The ways to make a unit; with the fewest splices only those that take the least. */
 export function modesOf({ modes }: Unit, fewest: boolean): readonly Mode[] {
   const least = Math.min(...modes.map(bodiesOf));
   return fewest ? modes.filter((mode) => bodiesOf(mode) === least) : modes;
 }
+
+export const anyWay: WaysOf = ({ modes }) => modes;
+export const fewestWays: WaysOf = (unit) => modesOf(unit, true);
 
 /** Pieces that come in any case: of units with one way to make them. */
 export const certainPieces = (problem: Problem, fewest: boolean): Piece[] =>

@@ -21,6 +21,30 @@ export interface SpliceBound {
   readonly crowded: readonly Pick<Crowded, 'more' | 'units'>[];
 }
 
+/** So many ways to share out the splices that there must be besides the fewest are looked at one by one. */
+const MOST_SHARINGS = 4;
+
+function subsets<T>(all: readonly T[], size: number): T[][] {
+  if (size === 0) return [[]];
+  return all.flatMap((one, index) => subsets(all.slice(index + 1), size - 1).map((rest) => [one, ...rest]));
+}
+
+/**
+ * Which units may have more than their fewest splices in a layout of one layer that has no more than the bound: only
+ * those where there must be more; each set is a way to share them out, and one of them holds. Where that makes too many
+ * sets, all that come into question are in each.
+ */
+export function sharings({ crowded }: SpliceBound): ReadonlySet<number>[] {
+  let sets: number[][] = [[]];
+  for (const { more, units } of crowded) {
+    const own = [...new Set(units)];
+    const ways = subsets(own, Math.min(more, own.length));
+    const taken = sets.length * ways.length > MOST_SHARINGS ? [own] : ways;
+    sets = sets.flatMap((set) => taken.map((way) => [...set, ...way]));
+  }
+  return sets.map((set) => new Set(set));
+}
+
 /** Length of a mode's pieces that cannot but lie between two places, each with a distance. */
 const insideMm = (mode: Mode, fromMm: number, toMm: number, gapMm: number): number =>
   mode.reduce(

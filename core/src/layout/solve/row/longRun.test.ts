@@ -11,6 +11,7 @@ import { optimise } from '../optimise.ts';
 import { bestAlone, inThisOrder } from '../orders.ts';
 import { gapBoundByParts } from '../bounds/parts.ts';
 import { mirrored } from '../pieceCost.ts';
+import { anyWay } from '../bounds/demand.ts';
 import { insertedBoundByPrices } from '../bounds/prices.ts';
 import { lastOf, type Piece, type Placed } from '../problem.ts';
 import { repaired } from './repair.ts';
@@ -135,7 +136,7 @@ describe('less inserted wire', () => {
           const after = withLessWire(order, limits, long, 20, yes);
           // Ease above 300 mm is not in what was weighed: a hundredth of it at most.
           expect(wireOf(after)).toBeLessThanOrEqual(1.011 * wireOf(order) + 1);
-          const bound = insertedBoundByPrices(problem, limits, false, long, wireOf(after), yes);
+          const bound = insertedBoundByPrices(problem, limits, anyWay, long, wireOf(after), yes);
           expect(bound.boundMm).toBeLessThanOrEqual(wireOf(after) + 1e-6);
         }),
         { numRuns: 25, seed: 6 },
@@ -171,7 +172,7 @@ describe('less inserted wire', () => {
             ...none,
           });
           expect(found!.costMm).toBeLessThanOrEqual(1.02 * least.costMm + 20);
-          expect(insertedBoundByPrices(problem, whole, false, long, least.costMm, yes).boundMm).toBeLessThanOrEqual(
+          expect(insertedBoundByPrices(problem, whole, anyWay, long, least.costMm, yes).boundMm).toBeLessThanOrEqual(
             least.costMm + 1e-3,
           );
         }),
@@ -266,7 +267,7 @@ describe('a long run with a pair', () => {
     expect(found.objective).toMatchObject({ barred: 0, over: 1 });
     const { problem } = buildProblem(paired, 40);
     expect(
-      insertedBoundByPrices(problem, { gapMm: 40, fromMm: 0, toMm: 3600 }, false, [], found.objective.insertedMm, yes)
+      insertedBoundByPrices(problem, { gapMm: 40, fromMm: 0, toMm: 3600 }, anyWay, [], found.objective.insertedMm, yes)
         .boundMm,
     ).toBe(0);
   }, 240_000);

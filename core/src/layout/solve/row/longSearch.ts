@@ -1,16 +1,16 @@
 import { leastInserted, type Inserted } from '../inserted.ts';
+import { stirHeaps } from '../heaps/stirHeaps.ts';
 import { buildProblem } from '../build.ts';
 import { drawnIn, rowFromScratch, rowWithGap, sameOrder, withFewerSplices, withWireSaved } from './longRun.ts';
 import { bestAlone, inThisOrder, nearTheLoss } from '../orders.ts';
 import { gapBoundByParts } from '../bounds/parts.ts';
-import { longOnes } from '../pieceCost.ts';
-import { insertedBoundByPrices } from '../bounds/prices.ts';
 import { TOUCH_MM, type Piece, type Problem, type RowLimits } from '../problem.ts';
 import { repaired } from './repair.ts';
 import { laid, latenessOf, slotsOf } from './row.ts';
 import { shortestSpan } from '../span.ts';
 import type { LayoutSoFar } from '../standing.ts';
 import { Steps } from '../steps.ts';
+import { wireBound } from '../wireBound.ts';
 import { sweep } from '../sweep/sweep.ts';
 
 /** Halvings of a clear distance in a fixed order, to the last thousandth of a millimetre. */
@@ -115,13 +115,7 @@ function shortestRow(
 }
 
 /** Inserted wire of a row whose gap and stretch stay: from several orders to start with, and how little it could be. */
-function saved(
-  standing: LayoutSoFar,
-  problem: Problem,
-  order: readonly Piece[],
-  limits: RowLimits,
-  isFewest: boolean,
-): void {
+function saved(standing: LayoutSoFar, problem: Problem, order: readonly Piece[], limits: RowLimits): void {
   const { goesOn, effort, offer } = standing;
   let best: Inserted | undefined;
   const from = (start: readonly Piece[] | undefined): void => {
@@ -138,19 +132,9 @@ function saved(
   from(order);
   from(mended([...order].sort((a, b) => middle(a) - middle(b))));
   if (!best || !goesOn()) return;
-  const priced = insertedBoundByPrices(
-    problem,
-    standing.keptByBest(),
-    isFewest,
-    longOnes(best.placed, problem.wires),
-    best.costMm,
-    goesOn,
-    best.placed,
-  );
-  const same = priced.orders.filter(
-    (one) => one.length === order.length && one.every((piece) => order.includes(piece)),
-  );
-  for (const one of same.slice(-effort.starts).reverse()) from(mended(one));
+  const priced = wireBound(standing, problem, best.placed, best.costMm);
+  for (const orders of priced.orders)
+    for (const one of orders.filter(({ length }) => length === order.length).slice(-effort.starts)) from(mended(one));
   // Of a problem in one layer it says nothing where what is best lies in two.
   if (standing.best.objective.over === 1) standing.insertedAtLeast(priced.boundMm);
 }
@@ -189,8 +173,7 @@ export function layEvenRow(standing: LayoutSoFar, apartMm: number): boolean {
   offer(laid(slotsOf(drawn.order, drawn.limits), drawn.limits));
   const wide = widenedIn(standing, { problem, order: drawn.order, gapMm: apartMm }, drawn.limits);
   offer(laid(slotsOf(wide.row.order, wide.limits), wide.limits));
-  const isFewest = standing.best.objective.splices <= standing.limits.splices;
-  saved(standing, wide.row.problem, wide.row.order, wide.limits, isFewest);
+  saved(standing, wide.row.problem, wide.row.order, wide.limits);
   return true;
 }
 
@@ -203,7 +186,6 @@ export function layInOneRow(standing: LayoutSoFar): boolean {
   const row = standing.goesOn() ? firstRow(standing, 0) : undefined;
   if (!row) return false;
   standing.offer(laid(slotsOf(row.order, anywhere(0)), anywhere(0)));
-  const isFewest = standing.best.objective.splices <= standing.limits.splices;
   const most = standing.boundsWith(standing.best.objective.splices).clearMm(0);
   const { inOneLayer } = standing;
   const boundOf = (reachedMm: number): number => {
@@ -227,6 +209,6 @@ export function layInOneRow(standing: LayoutSoFar): boolean {
   if (!standing.goesOn()) return true;
   const drawn = shortestRow(standing, wide);
   standing.offer(laid(slotsOf(drawn.order, drawn.limits), drawn.limits));
-  saved(standing, wide.problem, drawn.order, drawn.limits, isFewest);
+  saved(standing, wide.problem, drawn.order, drawn.limits);
   return true;
 }

@@ -1,0 +1,96 @@
+import { findingOf } from '../../types.ts';
+import { together } from '../pairModes.ts';
+import { TOUCH_MM, type Piece, type Placed, type Problem } from '../problem.ts';
+import { priced, type Priced } from '../row/costs.ts';
+
+/** Bodies that overlap, as one that moves, with what it costs by its place; mostly a single body. */
+export interface Heap extends Priced {
+  /** What it is made of, from left to right, with the places of their left edges from the heap's. */
+  readonly parts: readonly Placed[];
+  readonly pairs: number;
+}
+
+/** What heaps are held to, and how their wires count. */
+export interface HeapLimits {
+  readonly problem: Problem;
+  readonly diameterAtMost: number;
+  readonly twoAtMostMm: number;
+  /** How far each wire counts as one whose ease grows with it, 0 to 1. */
+  readonly long: readonly number[];
+}
+
+const overlapping = (parts: readonly Placed[]): number =>
+  parts.reduce(
+    (sum, { piece, atMm }, index) =>
+      sum +
+      piece.pairs +
+      parts.slice(index + 1).filter((other) => other.atMm < atMm + piece.lengthMm - TOUCH_MM).length,
+    0,
+  );
+
+/** A heap of parts that lie as they are given, sorted by their left edges. */
+function heapOf(parts: readonly Placed[], { long }: HeapLimits): Heap {
+  const firstMm = Math.min(...parts.map(({ atMm }) => atMm));
+  const [only] = parts;
+  const piece =
+    parts.length === 1 && only
+      ? only.piece
+      : together(
+          parts.map((part) => part.piece.key).join(' '),
+          parts.map((part) => ({ piece: part.piece, offsetMm: part.atMm })),
+          0,
+        );
+  return {
+    ...priced(piece, long),
+    parts: parts.map((part) => ({ piece: part.piece, atMm: part.atMm - firstMm })),
+    pairs: overlapping(parts),
+  };
+}
+
+export const single = (piece: Piece, limits: HeapLimits): Heap => heapOf([{ piece, atMm: 0 }], limits);
+
+/** A layout as heaps, from left to right. */
+export function heapsOf(placed: readonly Placed[], limits: HeapLimits): Heap[] {
+  const heaps: { parts: Placed[]; endMm: number }[] = [];
+  for (const one of [...placed].sort((a, b) => a.atMm - b.atMm)) {
+    const last = heaps.at(-1);
+    const endMm = one.atMm + one.piece.lengthMm;
+    if (last && one.atMm < last.endMm - TOUCH_MM) {
+      last.parts.push(one);
+      last.endMm = Math.max(last.endMm, endMm);
+    } else heaps.push({ parts: [one], endMm });
+  }
+  return heaps.map(({ parts }) => heapOf(parts, limits));
+}
+
+/** The bodies of heaps where those lie. */
+export const apart = (heaps: readonly Heap[], placed: readonly Placed[]): Placed[] =>
+  heaps.flatMap(({ piece, parts }) => {
+    const at = placed.find((one) => one.piece.key === piece.key)?.atMm ?? 0;
+    return parts.map((part) => ({ piece: part.piece, atMm: at + part.atMm }));
+  });
+
+/** Whether two single bodies may lie over each other. */
+function mayJoin(one: Piece, other: Piece, { problem, diameterAtMost, twoAtMostMm }: HeapLimits): boolean {
+  const [a, b] = [one.bodies[0], other.bodies[0]];
+  if (!a || !b || one.bodies.length + other.bodies.length > 2 || findingOf(a.id) === findingOf(b.id)) return false;
+  return problem.diameterMm([a.spec, b.spec]) <= Math.min(diameterAtMost, twoAtMostMm) + TOUCH_MM;
+}
+
+/** The ways to lay a body over one that lies by itself: with their left or their right edges in line. */
+export function joined(heap: Heap, piece: Piece, limits: HeapLimits): Heap[] {
+  const [under] = heap.parts;
+  if (!under || heap.parts.length > 1 || !mayJoin(under.piece, piece, limits)) return [];
+  const inLine = [...new Set([0, under.piece.lengthMm - piece.lengthMm])];
+  return inLine
+    .map((atMm) =>
+      heapOf(
+        [
+          { piece: under.piece, atMm: 0 },
+          { piece, atMm },
+        ].sort((a, b) => a.atMm - b.atMm),
+        limits,
+      ),
+    )
+    .filter(({ piece: made }) => made.rooms.length > 0);
+}
