@@ -1,6 +1,7 @@
 import type { Level } from '../levels.ts';
 import { settle, type LaidOut } from './laidOut.ts';
 import { leastInserted } from './inserted.ts';
+import { layInHeaps } from './heaps/longHeaps.ts';
 import { layInOneRow } from './row/longSearch.ts';
 import { TOUCH_MM } from './problem.ts';
 import { inThisOrder, nearTheLoss } from './orders.ts';
@@ -26,6 +27,8 @@ export function layWide(standing: LayoutSoFar): LaidOut {
     layInOneRow(standing) &&
     standing.pieces > SWEPT_UP_TO
   )
+    return settle(standing.best, 'over', standing.order);
+  if (standing.pieces > SWEPT_UP_TO && standing.limits.over <= 2 && layInHeaps(standing))
     return settle(standing.best, 'over', standing.order);
   const crowded = sweeps.crowding();
   if (!crowded?.swept.placed) return standing.best;

@@ -1,6 +1,6 @@
 import { findingOf } from '../../types.ts';
 import { together } from '../pairModes.ts';
-import { TOUCH_MM, type Piece, type Placed, type Problem } from '../problem.ts';
+import { lastOf, TOUCH_MM, type Piece, type Placed, type Problem } from '../problem.ts';
 import { priced, type Priced } from '../row/costs.ts';
 
 /** Bodies that overlap, as one that moves, with what it costs by its place; mostly a single body. */
@@ -77,12 +77,20 @@ function mayJoin(one: Piece, other: Piece, { problem, diameterAtMost, twoAtMostM
   return problem.diameterMm([a.spec, b.spec]) <= Math.min(diameterAtMost, twoAtMostMm) + TOUCH_MM;
 }
 
-/** The ways to lay a body over one that lies by itself: with their left or their right edges in line. */
+/** How far a body's left edge may lie from that of one under it, mm: edges in line, or as far as their rooms are apart. */
+function offsetsOver(under: Piece, piece: Piece): number[] {
+  const first = ({ rooms }: Piece): number => rooms[0]?.fromMm ?? 0;
+  const inLine = [0, under.lengthMm - piece.lengthMm];
+  const apartMm = [first(piece) - lastOf(under), lastOf(piece) - first(under)];
+  const overlaps = (atMm: number): boolean => atMm > -piece.lengthMm + TOUCH_MM && atMm < under.lengthMm - TOUCH_MM;
+  return [...new Set([...inLine, ...apartMm.filter(overlaps)])];
+}
+
+/** The ways to lay a body over one that lies by itself. */
 export function joined(heap: Heap, piece: Piece, limits: HeapLimits): Heap[] {
   const [under] = heap.parts;
   if (!under || heap.parts.length > 1 || !mayJoin(under.piece, piece, limits)) return [];
-  const inLine = [...new Set([0, under.piece.lengthMm - piece.lengthMm])];
-  return inLine
+  return offsetsOver(under.piece, piece)
     .map((atMm) =>
       heapOf(
         [

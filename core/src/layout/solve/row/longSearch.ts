@@ -1,117 +1,41 @@
 import { leastInserted, type Inserted } from '../inserted.ts';
 import { stirHeaps } from '../heaps/stirHeaps.ts';
 import { buildProblem } from '../build.ts';
-import { drawnIn, rowFromScratch, rowWithGap, sameOrder, withFewerSplices, withWireSaved } from './longRun.ts';
-import { bestAlone, inThisOrder, nearTheLoss } from '../orders.ts';
+import { rowFromScratch, withFewerSplices, withWireSaved } from './longRun.ts';
+import { inThisOrder, nearTheLoss } from '../orders.ts';
 import { gapBoundByParts } from '../bounds/parts.ts';
-import { TOUCH_MM, type Piece, type Problem, type RowLimits } from '../problem.ts';
+import type { Piece, Problem, RowLimits } from '../problem.ts';
 import { repaired } from './repair.ts';
-import { laid, latenessOf, slotsOf } from './row.ts';
-import { shortestSpan } from '../span.ts';
+import { laid, slotsOf } from './row.ts';
+import { ANY, anywhere, middle, shortestRow, widened, widenedIn, type Row } from './rows.ts';
 import type { LayoutSoFar } from '../standing.ts';
 import { Steps } from '../steps.ts';
 import { wireBound } from '../wireBound.ts';
 import { sweep } from '../sweep/sweep.ts';
 
-/** Halvings of a clear distance in a fixed order, to the last thousandth of a millimetre. */
-const FINE_HALVINGS = 16;
-/** A clear distance nearer to its bound than this is the widest. */
-const NEAR_ENOUGH_MM = 0.5;
 /** Labels of the sweep that looks for a row when none came of itself. */
 const SWEPT = 100;
 const FROM_LOSSES_STEPS = 120;
 const IN_ONE_LAYER = { inOneLayer: true };
 
-/** Nothing else is asked of a row. */
-const ANY = { bodiesAtMost: Infinity, diameterAtMost: Infinity, sideBySide: false, beam: 1 };
-
-const anywhere = (gapMm: number): RowLimits => ({ gapMm, fromMm: -Infinity, toMm: Infinity });
-
-/** An order with its problem, which is built for its gap. */
-interface Row {
-  readonly problem: Problem;
-  readonly order: readonly Piece[];
-  readonly gapMm: number;
-}
-
-/** Where the middle of a piece would lie if it were alone. */
-const middle = (piece: Piece): number => bestAlone(piece) + piece.lengthMm / 2;
+/** The problem of one layer with a gap; none where what is on the wires leaves no room. */
+const inOneLayer =
+  ({ run }: LayoutSoFar) =>
+  (gapMm: number): Problem | undefined => {
+    const { problem, isBlocked } = buildProblem(run, gapMm, IN_ONE_LAYER);
+    return isBlocked ? undefined : problem;
+  };
 
 /** All pieces in one layer with a gap, with the fewest splices that were found. */
-function firstRow({ run, goesOn }: LayoutSoFar, gapMm: number): Row | undefined {
-  const { problem, isBlocked } = buildProblem(run, gapMm, IN_ONE_LAYER);
-  if (isBlocked) return undefined;
+function firstRow(standing: LayoutSoFar, gapMm: number): Row | undefined {
+  const { goesOn } = standing;
+  const rebuilt = inOneLayer(standing);
+  const problem = rebuilt(gapMm);
+  if (!problem) return undefined;
   const order =
     rowFromScratch(problem, goesOn, gapMm) ??
     sweep(nearTheLoss(new Steps(problem)), { over: 1, gapMm, beam: SWEPT }).placed?.map((one) => one.piece);
-  return order && { problem, order: withFewerSplices(problem, order, goesOn, gapMm), gapMm };
-}
-
-/** The same order with the widest gap that it can keep. */
-function stretched({ run, goesOn }: LayoutSoFar, row: Row, belowMm: number): Row {
-  let best = row;
-  for (let [turn, high] = [0, belowMm]; turn < FINE_HALVINGS && goesOn(); turn += 1) {
-    const gapMm = (best.gapMm + high) / 2;
-    const { problem, isBlocked } = buildProblem(run, gapMm, IN_ONE_LAYER);
-    const order = sameOrder(problem, row.order);
-    if (
-      !isBlocked &&
-      order.length === row.order.length &&
-      latenessOf(slotsOf(order, anywhere(gapMm)), anywhere(gapMm)) <= 0
-    )
-      best = { problem, order, gapMm };
-    else high = gapMm;
-  }
-  return best;
-}
-
-/**
- * The order changed until its gap is as wide as a search finds it. @param boundOf what no gap can exceed, where one is
- * reached
- */
-function widened(standing: LayoutSoFar, row: Row, mostMm: number, boundOf: (reachedMm: number) => number): Row {
-  const { run, goesOn, effort } = standing;
-  const tried = (from: Row, gapMm: number): Row | undefined => {
-    const { problem, isBlocked } = buildProblem(run, gapMm, IN_ONE_LAYER);
-    const order = isBlocked ? undefined : rowWithGap(problem, from.order, gapMm, goesOn);
-    return order && { problem, order, gapMm };
-  };
-  const full = tried(row, mostMm);
-  if (full) return full;
-  let best = stretched(standing, row, mostMm);
-  const byLosses = { ...row, order: [...row.order].sort((a, b) => middle(a) - middle(b)) };
-  let high = boundOf(best.gapMm);
-  for (let turn = 0; turn < 2 * effort.turns && high - best.gapMm > NEAR_ENOUGH_MM && goesOn(); turn += 1) {
-    const gapMm = (best.gapMm + high) / 2;
-    const found = tried(best, gapMm) ?? tried(row, gapMm) ?? tried(byLosses, gapMm);
-    if (found) best = stretched(standing, found, high);
-    else high = gapMm;
-  }
-  return best;
-}
-
-/** A row with the shortest opened stretch that is found, and the stretch. */
-function shortestRow(
-  { goesOn }: LayoutSoFar,
-  { problem, order, gapMm }: Row,
-): { readonly order: readonly Piece[]; readonly limits: RowLimits } {
-  const { lost } = problem;
-  const places = laid(slotsOf(order, anywhere(gapMm)), anywhere(gapMm));
-  const within = {
-    fromMm: Math.min(...places.map((one) => one.atMm), lost?.fromMm ?? Infinity),
-    toMm: Math.max(...places.map((one) => one.atMm + one.piece.lengthMm), lost?.toMm ?? -Infinity),
-  };
-  const rough = drawnIn(order, gapMm, within, lost, goesOn);
-  // In its order the shortest stretch is known exactly.
-  const span = shortestSpan(inThisOrder(new Steps(problem), rough.order), { gapMm, ...ANY });
-  const [fromMm] = span?.startsMm ?? [];
-  return {
-    order: rough.order,
-    limits:
-      span && fromMm !== undefined && span.lengthMm < rough.toMm - rough.fromMm
-        ? { gapMm, fromMm: fromMm - TOUCH_MM, toMm: fromMm + span.lengthMm + TOUCH_MM }
-        : { gapMm, fromMm: rough.fromMm, toMm: rough.toMm },
-  };
+  return order && { problem, order: withFewerSplices(problem, order, goesOn, gapMm), gapMm, rebuilt };
 }
 
 /** Inserted wire of a row whose gap and stretch stay: from several orders to start with, and how little it could be. */
@@ -132,31 +56,12 @@ function saved(standing: LayoutSoFar, problem: Problem, order: readonly Piece[],
   from(order);
   from(mended([...order].sort((a, b) => middle(a) - middle(b))));
   if (!best || !goesOn()) return;
+  stirHeaps(standing, problem, { gapMm: limits.gapMm, peakMm: Infinity }, best.placed);
   const priced = wireBound(standing, problem, best.placed, best.costMm);
   for (const orders of priced.orders)
     for (const one of orders.filter(({ length }) => length === order.length).slice(-effort.starts)) from(mended(one));
   // Of a problem in one layer it says nothing where what is best lies in two.
   if (standing.best.objective.over === 1) standing.insertedAtLeast(priced.boundMm);
-}
-
-/** A row drawn in, with the widest gap that its stretch leaves it. */
-function widenedIn(
-  standing: LayoutSoFar,
-  row: Row,
-  limits: RowLimits,
-): { readonly row: Row; readonly limits: RowLimits } {
-  const { run, goesOn } = standing;
-  let best = { row, limits };
-  for (let [turn, high] = [0, run.betweenBodiesMm]; turn < FINE_HALVINGS && goesOn(); turn += 1) {
-    const gapMm = (best.row.gapMm + high) / 2;
-    const { problem, isBlocked } = buildProblem(run, gapMm, IN_ONE_LAYER);
-    const order = sameOrder(problem, row.order);
-    const wider = { ...limits, gapMm };
-    if (!isBlocked && order.length === row.order.length && latenessOf(slotsOf(order, wider), wider) <= 0)
-      best = { row: { problem, order, gapMm }, limits: wider };
-    else high = gapMm;
-  }
-  return best;
 }
 
 /**
@@ -167,11 +72,10 @@ export function layEvenRow(standing: LayoutSoFar, apartMm: number): boolean {
   const { goesOn, offer } = standing;
   const first = goesOn() ? firstRow(standing, apartMm) : undefined;
   if (!first) return false;
-  const { problem, order } = first;
-  offer(laid(slotsOf(order, anywhere(apartMm)), anywhere(apartMm)));
-  const drawn = shortestRow(standing, { problem, order, gapMm: apartMm });
+  offer(laid(slotsOf(first.order, anywhere(apartMm)), anywhere(apartMm)));
+  const drawn = shortestRow(standing, first);
   offer(laid(slotsOf(drawn.order, drawn.limits), drawn.limits));
-  const wide = widenedIn(standing, { problem, order: drawn.order, gapMm: apartMm }, drawn.limits);
+  const wide = widenedIn(standing, { ...first, order: drawn.order }, drawn.limits);
   offer(laid(slotsOf(wide.row.order, wide.limits), wide.limits));
   saved(standing, wide.row.problem, wide.row.order, wide.limits);
   return true;
