@@ -79,21 +79,31 @@ export class Prices {
     return fixed + slope * mm + share * (this.before(mm + takesMm) - this.before(mm));
   }
 
-  /** The cheapest place of a piece: at an end of a room, or where one of its edges meets a cell's. */
+  /**
+   * The cheapest place of a piece: at an end of a room, or where one of its edges meets a cell's. From where its wire is
+   * shortest outwards: no price is less than nothing, so beyond what its wire alone makes dearer nothing is cheaper.
+   */
   cheapest(piece: Priced): { readonly atMm: number; readonly cost: number } {
-    let [atMm, least] = [piece.rooms[0]?.fromMm ?? 0, Infinity];
-    for (const room of piece.rooms) {
-      for (const end of [room.fromMm, room.toMm]) {
-        const cost = this.at(piece, end);
-        if (cost < least) [atMm, least] = [end, cost];
-      }
-      for (const shift of [0, piece.takesMm]) {
+    const { fixed, slope, rooms, takesMm } = piece;
+    const isRising = slope >= 0;
+    let [atMm, least] = [rooms[0]?.fromMm ?? 0, Infinity];
+    const ask = (mm: number): boolean => {
+      if (fixed + slope * mm >= least) return false;
+      const cost = this.at(piece, mm);
+      if (cost < least) [atMm, least] = [mm, cost];
+      return true;
+    };
+    for (let index = 0; index < rooms.length; index += 1) {
+      const room = rooms[isRising ? index : rooms.length - 1 - index];
+      if (!room) break;
+      if (!ask(isRising ? room.fromMm : room.toMm)) break;
+      ask(isRising ? room.toMm : room.fromMm);
+      for (const shift of [0, takesMm]) {
         const first = Math.ceil((room.fromMm + shift - this.fromMm) / this.cellMm);
         const last = Math.floor((room.toMm + shift - this.fromMm) / this.cellMm);
-        for (let cell = first; cell <= last; cell += 1) {
-          const edge = this.fromMm + cell * this.cellMm - shift;
-          const cost = this.at(piece, edge);
-          if (cost < least) [atMm, least] = [edge, cost];
+        for (let step = 0; step <= last - first; step += 1) {
+          const cell = isRising ? first + step : last - step;
+          if (!ask(this.fromMm + cell * this.cellMm - shift)) break;
         }
       }
     }

@@ -3,8 +3,11 @@ import { firstPlace, lateMm, latenessOf, slotsOf, type Slot } from './row.ts';
 
 /** For how many steps a piece that was moved stays where it is. */
 const REST_STEPS = 6;
-/** How far back from a late piece others are moved out of its way. */
+/** How far back from a late piece others are moved out of its way, and how far off they are put. */
 const REACH_BACK = 24;
+const REACH = 60;
+/** Places that differ by less are the same, mm: from there on all lies as it did. */
+const SAME_MM = 1e-9;
 
 interface Move {
   readonly order: readonly Slot[];
@@ -29,16 +32,17 @@ function latenessWith(
   rest: readonly Slot[],
   slot: Slot,
   index: number,
-  start: { readonly next: number; readonly late: number },
+  begun: ReturnType<typeof prefix>,
   gapMm: number,
   belowMm: number,
 ): number {
-  let at = firstPlace(slot, start.next);
-  let late = start.late + lateMm(slot, at);
+  let at = firstPlace(slot, begun.next[index] ?? 0);
+  let late = (begun.late[index] ?? 0) + lateMm(slot, at);
   let next = at + slot.lengthMm + gapMm;
   for (let i = index; i < rest.length && late < belowMm; i += 1) {
     const other = rest[i];
     if (!other) break;
+    if (Math.abs(next - (begun.next[i] ?? 0)) < SAME_MM) return late + (begun.late.at(-1) ?? 0) - (begun.late[i] ?? 0);
     at = firstPlace(other, next);
     late += lateMm(other, at);
     next = at + other.lengthMm + gapMm;
@@ -74,12 +78,11 @@ function bestShift(
     if (!slot || rests(slot)) continue;
     const rest = [...order.slice(0, from), ...order.slice(from + 1)];
     const begun = prefix(rest, gapMm);
-    for (let to = 0; to <= rest.length; to += 1) {
-      const next = begun.next[to] ?? 0;
+    for (let to = Math.max(0, from - REACH); to <= Math.min(rest.length, from + REACH); to += 1) {
       if (to === from) continue;
       // Where it would be late itself, nothing is won.
-      if (next > slot.lastMm && from !== late) break;
-      const sum = latenessWith(rest, slot, to, { next, late: begun.late[to] ?? 0 }, gapMm, best?.late ?? Infinity);
+      if ((begun.next[to] ?? 0) > slot.lastMm && from !== late) break;
+      const sum = latenessWith(rest, slot, to, begun, gapMm, best?.late ?? Infinity);
       if (!best || sum < best.late) best = { from, to, late: sum };
       if (best.late <= 0) break;
     }
@@ -101,13 +104,17 @@ function bestSwap(
   for (let i = Math.max(0, late - REACH_BACK); i <= late; i += 1) {
     const first = order[i];
     if (!first || rests(first)) continue;
-    for (let j = i + 1; j < order.length; j += 1) {
+    for (let j = i + 1; j < Math.min(order.length, i + REACH); j += 1) {
       const second = order[j];
       if (!second || rests(second) || (begun.next[i] ?? 0) > second.lastMm) continue;
       let [next, sum] = [begun.next[i] ?? 0, begun.late[i] ?? 0];
       for (let at = i; at < order.length && sum < Math.min(belowMm, best?.late ?? Infinity); at += 1) {
         const slot = at === i ? second : at === j ? first : order[at];
         if (!slot) break;
+        if (at > j && Math.abs(next - (begun.next[at] ?? 0)) < SAME_MM) {
+          sum += (begun.late.at(-1) ?? 0) - (begun.late[at] ?? 0);
+          break;
+        }
         const place = firstPlace(slot, next);
         sum += lateMm(slot, place);
         next = place + slot.lengthMm + gapMm;
@@ -170,14 +177,7 @@ export function withPiece(
   const begun = prefix(rest, limits.gapMm);
   let [best, least] = [0, Infinity];
   for (let to = 0; to <= rest.length; to += 1) {
-    const late = latenessWith(
-      rest,
-      slot,
-      to,
-      { next: begun.next[to] ?? 0, late: begun.late[to] ?? 0 },
-      limits.gapMm,
-      least,
-    );
+    const late = latenessWith(rest, slot, to, begun, limits.gapMm, least);
     if (late < least) [best, least] = [to, late];
   }
   return repaired([...order.slice(0, best), piece, ...order.slice(best)], limits, steps, goesOn);
