@@ -1,4 +1,4 @@
-import { PEAK_GRACE, type Level } from '../levels.ts';
+import { PEAK_GRACE, type Level, type Objective } from '../levels.ts';
 import { measure } from '../objective.ts';
 import { buildProblem } from './build.ts';
 import { boundWire, SPAN_GRACE_MM, withLessWire } from './crowded.ts';
@@ -8,6 +8,7 @@ import { itemsOf } from './found.ts';
 import { meets, settle, type LaidOut } from './laidOut.ts';
 import { inThisOrder, nearTheLoss } from './orders.ts';
 import type { Piece, Placed, Problem } from './problem.ts';
+import { drawInHeaps } from './heaps/longHeaps.ts';
 import { layEvenRow } from './row/longSearch.ts';
 import type { LayoutSoFar } from './standing.ts';
 import { Steps } from './steps.ts';
@@ -183,6 +184,8 @@ function fewestSplices(
   // What lies by the rules will do where it has no more than it must.
   if (objective.barred === 0 && objective.splices <= standing.limits.splices)
     return { bodies: objective.splices, proven: true };
+  // Of many pieces, sweeps with fewer take long and find nothing that heaps do not.
+  if (objective.barred === 0 && standing.pieces > ALL_ORDERS_UP_TO) return { bodies: objective.splices, proven: false };
   const { problem } = standing.built;
   const steps = new Steps(problem);
   const most = problem.units.reduce(
@@ -211,6 +214,8 @@ export function layShort(standing: LayoutSoFar): LaidOut {
   const isAll = built.homeless.length === 0 && standing.unpaired === standing.run;
   const { beam } = new Sweeps(standing);
   if (standing.pieces > PIECES_AT_FULL_BEAM) layEvenRow(standing, 0);
+  const isFewest = ({ barred, splices }: Objective): boolean => barred === 0 && splices <= standing.limits.splices;
+  if (standing.pieces > ALL_ORDERS_UP_TO && !isFewest(standing.best.objective)) drawInHeaps(standing);
   const fewest = fewestSplices(standing, beam);
   if ('none' in fewest) return settle(standing.best, fewest.none && isAll ? undefined : 'barred', order);
   if (fewest.placed) standing.offer(fewest.placed);

@@ -1,3 +1,4 @@
+import { isBefore } from '../../levels.ts';
 import { leastInserted } from '../inserted.ts';
 import { inThisOrder } from '../orders.ts';
 import { longOnes } from '../pieceCost.ts';
@@ -35,7 +36,8 @@ export function stirHeaps(
     twoAtMostMm: run.twoAtMostMm ?? Infinity,
     long: longOnes(placed, problem.wires),
   };
-  const { heaps } = stirred(heapsOf(placed, over), limits, over, TURNS_BY_STIR * effort.stirs, goesOn);
+  const first = isBefore(standing.order, 'pairs', 'splices') ? 'pairs' : 'splices';
+  const { heaps } = stirred(heapsOf(placed, over), limits, over, TURNS_BY_STIR * effort.stirs, goesOn, first);
   const pieces = heaps.map(({ piece }) => piece);
   const rigid = new Steps({ ...problem, units: pieces.map((piece) => ({ modes: [[piece]] })) });
   const least = leastInserted(inThisOrder(rigid, pieces), {

@@ -16,17 +16,21 @@ const WHOLE = 0.4;
 const OTHERWISE = 0.3;
 const BY_ITSELF = 0.5;
 
-/** What is wanted of heaps: few overlapping pairs, so all room that can be saved; or little wire. */
-export type Aim = 'pairs' | 'wire';
+/**
+ * What is wanted of heaps: all the room that can be saved, for few overlapping pairs; or little wire, of as few pairs
+ * and splices, either of them first.
+ */
+export type Aim = 'room' | 'pairs' | 'splices';
 
 /** What decides whether heaps are better than others, in its order; less is better. */
 const measures: Readonly<Record<Aim, readonly ((heaped: Heaped) => number)[]>> = {
-  pairs: [
+  room: [
     ({ heaps }) => pairsOf(heaps),
     ({ heaps }) => heaps.reduce((sum, { piece }) => sum + piece.lengthMm, 0),
     ({ costMm }) => costMm,
   ],
-  wire: [({ heaps }) => pairsOf(heaps), ({ heaps }) => splicesOf(heaps), ({ costMm }) => costMm],
+  pairs: [({ heaps }) => pairsOf(heaps), ({ heaps }) => splicesOf(heaps), ({ costMm }) => costMm],
+  splices: [({ heaps }) => splicesOf(heaps), ({ heaps }) => pairsOf(heaps), ({ costMm }) => costMm],
 };
 
 function isBetter(aim: Aim, one: Heaped, other: Heaped): boolean {
@@ -108,7 +112,7 @@ class Stirring {
     const to = Math.min(heaps.length, from + count);
     const part = heaps.slice(from, to);
     const out = this.drawn(part, 1 + Math.floor(this.random() * TAKEN_APART));
-    const byItself = this.aim === 'pairs' || this.random() < BY_ITSELF;
+    const byItself = this.aim === 'room' || this.random() < BY_ITSELF;
     const pairs = pairsOf(part);
     const within = { before: this.left[from], after: this.right[to] };
     let way: Heaped = { heaps: part.filter((heap) => !out.includes(heap)), costMm: Infinity };
@@ -135,7 +139,7 @@ export function stirred(
   over: HeapLimits,
   turns: number,
   goesOn: () => boolean,
-  aim: Aim = 'wire',
+  aim: Aim = 'pairs',
 ): Heaped {
   const stirring = new Stirring(start, limits, over, aim);
   for (let turn = 0; turn < turns && stirring.now.costMm < Infinity && goesOn(); turn += 1) stirring.turn();
