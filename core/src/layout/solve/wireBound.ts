@@ -6,11 +6,12 @@ import type { Piece, Placed, Problem } from './problem.ts';
 import type { LayoutSoFar } from './standing.ts';
 
 /** How units may be made in layouts as good as the best; one of these holds for each of them. */
-function waysToBeAsGood(standing: LayoutSoFar): WaysOf[] {
+function waysToBeAsGood(standing: LayoutSoFar, problem: Problem): WaysOf[] {
   const { splices, over, clearMm } = standing.best.objective;
   if (splices <= standing.limits.splices) return [fewestWays];
   const bound = over === 1 ? standing.inOneLayerWith(clearMm) : undefined;
-  if (!bound || splices > bound.splices) return [anyWay];
+  const isOfSame = problem.units.length === standing.built.problem.units.length;
+  if (!bound || !isOfSame || splices > bound.splices) return [anyWay];
   return sharings(bound).map(
     (more): WaysOf =>
       (unit, index) =>
@@ -34,7 +35,7 @@ export function wireBound(
   const kept = standing.keptByBest();
   const orders: (readonly (readonly Piece[])[])[] = [];
   let boundMm = Infinity;
-  for (const waysOf of waysToBeAsGood(standing)) {
+  for (const waysOf of waysToBeAsGood(standing, problem)) {
     const priced = insertedBoundByPrices(problem, kept, waysOf, long, knownMm, standing.goesOn, known, boundMm);
     orders.push(priced.orders);
     boundMm = Math.min(boundMm, priced.boundMm);
