@@ -1,5 +1,6 @@
 import type { Stretch } from '../damage/index.ts';
 import type { Window } from '../sizing/index.ts';
+import { overlap } from './lying.ts';
 
 /** A length under this is no length: floating dust on touching edges. */
 const TOUCH_MM = 1e-9;
@@ -8,11 +9,16 @@ const TOUCH_MM = 1e-9;
 export interface Sorted {
   readonly byStart: readonly Stretch[];
   readonly byEnd: readonly Stretch[];
+  /** Length of the longest one, mm: what begins farther off than that does not reach to a place. */
+  readonly longestMm: number;
 }
+
+const lengthOf = ({ fromMm, toMm }: Stretch): number => toMm - fromMm;
 
 export const sorted = (stretches: readonly Stretch[]): Sorted => ({
   byStart: [...stretches].sort((a, b) => a.fromMm - b.fromMm),
   byEnd: [...stretches].sort((a, b) => b.toMm - a.toMm),
+  longestMm: Math.max(0, ...stretches.map(lengthOf)),
 });
 
 /** Bodies that are placed one after the other, kept in both orders as they come. */
@@ -20,35 +26,62 @@ export interface Bodies extends Sorted {
   readonly add: (body: Stretch) => void;
 }
 
-/** Where a body goes in an order, found by halving. */
-function insertInOrder(list: Stretch[], body: Stretch, isBefore: (a: Stretch, b: Stretch) => boolean): void {
+/** How many of an order come before, found by halving. */
+function countOf(list: readonly Stretch[], isBefore: (one: Stretch) => boolean): number {
   let [low, high] = [0, list.length];
   while (low < high) {
     const middle = (low + high) >> 1;
     const other = list[middle];
-    if (other && isBefore(other, body)) low = middle + 1;
+    if (other && isBefore(other)) low = middle + 1;
     else high = middle;
   }
-  list.splice(low, 0, body);
+  return low;
 }
 
 export function noBodies(): Bodies {
   const byStart: Stretch[] = [];
   const byEnd: Stretch[] = [];
+  let longestMm = 0;
   return {
     byStart,
     byEnd,
+    get longestMm() {
+      return longestMm;
+    },
     add: (body) => {
-      insertInOrder(byStart, body, (a, b) => a.fromMm <= b.fromMm);
-      insertInOrder(byEnd, body, (a, b) => a.toMm >= b.toMm);
+      byStart.splice(
+        countOf(byStart, ({ fromMm }) => fromMm <= body.fromMm),
+        0,
+        body,
+      );
+      byEnd.splice(
+        countOf(byEnd, ({ toMm }) => toMm >= body.toMm),
+        0,
+        body,
+      );
+      longestMm = Math.max(longestMm, lengthOf(body));
     },
   };
 }
 
+/** Whether no stretch lies over a body; those that touch it do not. */
+export function isFree({ byStart, longestMm }: Sorted, body: Stretch): boolean {
+  const reachMm = body.fromMm - longestMm - TOUCH_MM;
+  for (let index = countOf(byStart, ({ fromMm }) => fromMm < reachMm); index < byStart.length; index += 1) {
+    const other = byStart[index];
+    if (!other || other.fromMm >= body.toMm) return true;
+    if (overlap(other, body)) return false;
+  }
+  return true;
+}
+
 /** First place at or right of `atMm` that is `padMm` clear of every stretch. */
-function clearToTheRight({ byStart }: Sorted, atMm: number, padMm: number): number {
+function clearToTheRight({ byStart, longestMm }: Sorted, atMm: number, padMm: number): number {
   let at = atMm;
-  for (const bar of byStart) {
+  const reachMm = atMm - padMm - longestMm - TOUCH_MM;
+  for (let index = countOf(byStart, ({ fromMm }) => fromMm < reachMm); index < byStart.length; index += 1) {
+    const bar = byStart[index];
+    if (!bar) break;
     if (bar.fromMm - padMm >= at - TOUCH_MM) break;
     if (bar.toMm + padMm > at + TOUCH_MM) at = bar.toMm + padMm;
   }
@@ -56,9 +89,12 @@ function clearToTheRight({ byStart }: Sorted, atMm: number, padMm: number): numb
 }
 
 /** First place at or left of `atMm` that is `padMm` clear of every stretch. */
-function clearToTheLeft({ byEnd }: Sorted, atMm: number, padMm: number): number {
+function clearToTheLeft({ byEnd, longestMm }: Sorted, atMm: number, padMm: number): number {
   let at = atMm;
-  for (const bar of byEnd) {
+  const reachMm = atMm + padMm + longestMm + TOUCH_MM;
+  for (let index = countOf(byEnd, ({ toMm }) => toMm > reachMm); index < byEnd.length; index += 1) {
+    const bar = byEnd[index];
+    if (!bar) break;
     if (bar.toMm + padMm <= at + TOUCH_MM) break;
     if (bar.fromMm - padMm < at - TOUCH_MM) at = bar.fromMm - padMm;
   }
