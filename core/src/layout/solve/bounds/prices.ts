@@ -4,7 +4,7 @@ import type { WaysOf } from './demand.ts';
 import { PRICE_CELLS, Prices, type Priced } from './runPrices.ts';
 
 /** How often prices are changed. */
-const TURNS = 600;
+const TURNS = 400;
 /** A step towards the known cost is so much of the way, and less when nothing was won for so many turns. */
 const FIRST_SHARE = 1;
 const PATIENCE = 24;

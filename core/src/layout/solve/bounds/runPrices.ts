@@ -1,7 +1,7 @@
 import type { Piece } from '../problem.ts';
 
 /** Cells that a run is parted into. */
-export const PRICE_CELLS = 600;
+export const PRICE_CELLS = 400;
 /** A cell is full when so much of it is taken. */
 const FULL = 0.8;
 

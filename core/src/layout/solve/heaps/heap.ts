@@ -86,19 +86,38 @@ function offsetsOver(under: Piece, piece: Piece): number[] {
   return [...new Set([...inLine, ...apartMm.filter(overlaps)])];
 }
 
-/** The ways to lay a body over one that lies by itself. */
-export function joined(heap: Heap, piece: Piece, limits: HeapLimits): Heap[] {
-  const [under] = heap.parts;
-  if (!under || heap.parts.length > 1 || !mayJoin(under.piece, piece, limits)) return [];
-  return offsetsOver(under.piece, piece)
+/** Bodies laid over others, as they were made for some limits: the same two are asked for again and again. */
+const known = new WeakMap<HeapLimits, Map<Piece, Map<Piece, readonly Heap[]>>>();
+
+function knownOver(under: Piece, limits: HeapLimits): Map<Piece, readonly Heap[]> {
+  const all = known.get(limits) ?? new Map<Piece, Map<Piece, readonly Heap[]>>();
+  known.set(limits, all);
+  const over = all.get(under) ?? new Map<Piece, readonly Heap[]>();
+  all.set(under, over);
+  return over;
+}
+
+function laidOver(under: Piece, piece: Piece, limits: HeapLimits): Heap[] {
+  if (!mayJoin(under, piece, limits)) return [];
+  return offsetsOver(under, piece)
     .map((atMm) =>
       heapOf(
         [
-          { piece: under.piece, atMm: 0 },
+          { piece: under, atMm: 0 },
           { piece, atMm },
         ].sort((a, b) => a.atMm - b.atMm),
         limits,
       ),
     )
     .filter(({ piece: made }) => made.rooms.length > 0);
+}
+
+/** The ways to lay a body over one that lies by itself. */
+export function joined({ parts }: Heap, piece: Piece, limits: HeapLimits): readonly Heap[] {
+  const [under] = parts;
+  if (!under || parts.length > 1) return [];
+  const over = knownOver(under.piece, limits);
+  const made = over.get(piece) ?? laidOver(under.piece, piece, limits);
+  over.set(piece, made);
+  return made;
 }
