@@ -20,8 +20,8 @@ const CORNERS_UP_TO = 24;
 /** Up to this many equal or unequal circles the corners are the best known; more are shaken. */
 const SHAKE_FROM = 7;
 /** Work that shaking may take, in pairs of circles looked at once per round. */
-const SHAKES_TIMES_PAIRS = 40_000;
-const SHAKES_MOST = 200;
+const SHAKES_TIMES_PAIRS = 80_000;
+const SHAKES_MOST = 300;
 /** What a shake tries to win, as a share of the radius. */
 const SQUEEZE = 0.006;
 
