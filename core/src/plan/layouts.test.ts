@@ -64,6 +64,20 @@ describe('the layouts of a run', () => {
       isKept: true,
     });
   });
+  it('take two splices where one each leaves no even or short layout, unless they are kept at one', () => {
+    const slack = { kind: 'parted', slackMm: 30 } as const;
+    const both = jobWith([slack, { ...slack, circuitId: 'C2' }], { zone: WET_SHAKING, circuits: [{}, {}] });
+    const splicesOf = (job: typeof both, kind: LayoutOffer['kind']): number | undefined =>
+      offered(layoutsOf(job)).find((one) => one.kind === kind)?.reached.objective.splices;
+    // Two bodies over one place are too thick for this bundle: a short layout needs a third splice, too.
+    expect(['wide', 'even', 'short'].map((kind) => splicesOf(both, kind as LayoutOffer['kind']))).toEqual([3, 3, 3]);
+    const atOne = { ...both, layout: { ...NO_WISHES, atOne: both.findings.map(({ id }) => id) } };
+    expect(['wide', 'even', 'short'].map((kind) => splicesOf(atOne, kind as LayoutOffer['kind']))).toEqual([
+      2,
+      undefined,
+      undefined,
+    ]);
+  });
   test('a layout for a run that is not there is refused by its name', () => {
     const wishes = choosing(NO_WISHES, 'R9', { kind: 'even' });
     expect(checkWishes(JOB, wishes, warm(CRIMP_FIRST, FULL_SHELF))).toMatchObject([
