@@ -1,8 +1,9 @@
-import { clustersOf } from './clusters.ts';
 import { drawnTogether } from './drawnTogether.ts';
 import type { Found } from './found.ts';
+import { apart, heapsOf } from './heaps/heap.ts';
 import { stirHeaps } from './heaps/stirHeaps.ts';
 import { inThisOrder } from './orders.ts';
+import { longOnes } from './pieceCost.ts';
 import { polished } from './polish.ts';
 import type { Placed, Problem } from './problem.ts';
 import type { LayoutSoFar } from './standing.ts';
@@ -20,41 +21,30 @@ const SWEEPS_BY_TURN = 8;
 const POLISHED_UP_TO = 24;
 export const SPAN_GRACE_MM = 0.05;
 
-/** Clusters parted into the pieces that they were made of. */
-function apartAgain(clusters: readonly Placed[], pieces: readonly Placed[]): Placed[] {
-  return clusters.flatMap(({ piece, atMm }) =>
-    pieces.flatMap((one) => {
-      const offset = piece.bodies.find((body) => body.id === one.piece.bodies[0]?.id)?.offsetMm;
-      return offset === undefined
-        ? []
-        : [{ piece: one.piece, atMm: atMm + offset - (one.piece.bodies[0]?.offsetMm ?? 0) }];
-    }),
-  );
-}
-
 /** How little wire there could be in layouts as good as the best. @param problem in which all of them are */
 export function boundWire(standing: LayoutSoFar, problem: Problem): void {
   const { boundMm } = wireBound(standing, problem, standing.placedIn(problem), standing.best.objective.insertedMm);
   standing.insertedAtLeast(boundMm);
 }
 
-/** Less wire where bodies lie over each other: clusters as one, then body by body; and how little it could be. */
+/** Less wire where bodies lie over each other: heaps as one, then body by body; and how little it could be. */
 export function withLessWire(standing: LayoutSoFar, beam: number, found: Found, placed: readonly Placed[]): void {
   const { problem } = found;
-  const clusters = clustersOf(placed);
-  const rigid: Problem = { ...problem, units: clusters.map((piece) => ({ modes: [[piece]] })) };
+  const heaps = heapsOf(placed, longOnes(placed, problem.wires));
+  const pieces = heaps.map(({ piece }) => piece);
+  const rigid: Problem = { ...problem, units: pieces.map((piece) => ({ modes: [[piece]] })) };
   const rigidSteps = new Steps(rigid);
   const tight = tightest(
     standing,
     beam,
-    clusters.length <= PIECES_AT_FULL_BEAM ? rigidSteps : inThisOrder(rigidSteps, clusters),
+    pieces.length <= PIECES_AT_FULL_BEAM ? rigidSteps : inThisOrder(rigidSteps, pieces),
     { ...found, problem: rigid, steps: rigidSteps },
   );
   if (tight) standing.offer(tight.placed);
   if (standing.pieces > PIECES_AT_FULL_BEAM) stirHeaps(standing, problem, found, standing.placedIn(problem));
   // One by one takes long of many.
   if (placed.length <= POLISHED_UP_TO || standing.effort.starts > 1)
-    for (const start of [placed, ...(tight ? [apartAgain(tight.placed, placed)] : [])])
+    for (const start of [placed, ...(tight ? [apart(heaps, tight.placed)] : [])])
       standing.offer(polished(standing.run, start, standing.goesOn));
   boundWire(standing, problem);
 }

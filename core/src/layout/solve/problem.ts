@@ -38,7 +38,7 @@ export interface WireEnd {
   readonly addMm?: number | undefined;
 }
 
-/** Bodies that move as one: mostly a single one, both of a pair at one side, or a cluster side by side. */
+/** Bodies that move as one: mostly a single one, both of a pair at one side, or a heap. */
 export interface Piece {
   readonly key: string;
   readonly bodies: readonly Body[];

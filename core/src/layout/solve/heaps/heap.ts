@@ -29,7 +29,7 @@ const overlapping = (parts: readonly Placed[]): number =>
   );
 
 /** A heap of parts that lie as they are given, sorted by their left edges. */
-function heapOf(parts: readonly Placed[], { long }: HeapLimits): Heap {
+function heapOf(parts: readonly Placed[], long: readonly number[]): Heap {
   const firstMm = Math.min(...parts.map(({ atMm }) => atMm));
   const [only] = parts;
   const piece =
@@ -47,10 +47,10 @@ function heapOf(parts: readonly Placed[], { long }: HeapLimits): Heap {
   };
 }
 
-export const single = (piece: Piece, limits: HeapLimits): Heap => heapOf([{ piece, atMm: 0 }], limits);
+export const single = (piece: Piece, limits: HeapLimits): Heap => heapOf([{ piece, atMm: 0 }], limits.long);
 
-/** A layout as heaps, from left to right. */
-export function heapsOf(placed: readonly Placed[], limits: HeapLimits): Heap[] {
+/** A layout as heaps, from left to right. @param long how far each wire counts as one whose ease grows with it, 0 to 1 */
+export function heapsOf(placed: readonly Placed[], long: readonly number[]): Heap[] {
   const heaps: { parts: Placed[]; endMm: number }[] = [];
   for (const one of [...placed].sort((a, b) => a.atMm - b.atMm)) {
     const last = heaps.at(-1);
@@ -60,7 +60,7 @@ export function heapsOf(placed: readonly Placed[], limits: HeapLimits): Heap[] {
       last.endMm = Math.max(last.endMm, endMm);
     } else heaps.push({ parts: [one], endMm });
   }
-  return heaps.map(({ parts }) => heapOf(parts, limits));
+  return heaps.map(({ parts }) => heapOf(parts, long));
 }
 
 /** The bodies of heaps where those lie. */
@@ -106,7 +106,7 @@ function laidOver(under: Piece, piece: Piece, limits: HeapLimits): Heap[] {
           { piece: under, atMm: 0 },
           { piece, atMm },
         ].sort((a, b) => a.atMm - b.atMm),
-        limits,
+        limits.long,
       ),
     )
     .filter(({ piece: made }) => made.rooms.length > 0);

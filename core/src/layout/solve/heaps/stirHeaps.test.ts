@@ -35,7 +35,7 @@ const RUNS = [1, 2, 3, 4, 5, 6, 7, 8].flatMap((seed) =>
 
 test.each(RUNS)('run $seed of $lengthMm mm: taken apart, heaps are the layout that they were made of', (facts) => {
   const { standing, placed } = started(randomRun(facts.seed, { items: 9, lengthMm: facts.lengthMm }));
-  const heaps = heapsOf(placed, heapLimits(standing, placed));
+  const heaps = heapsOf(placed, heapLimits(standing, placed).long);
   const at = new Map(placed.map((one) => [one.piece.key, one.atMm]));
   const lies = heaps.map(({ piece, parts }) => ({
     piece,
@@ -51,7 +51,7 @@ test.each(RUNS)(
     const { standing, placed } = started(randomRun(facts.seed, { items: 9, lengthMm: facts.lengthMm }));
     const over = heapLimits(standing, placed);
     const limits = { gapMm: 0, fromMm: 0, toMm: facts.lengthMm };
-    const before = heapsOf(placed, over);
+    const before = heapsOf(placed, over.long);
     const start = stirred(before, limits, over, 0, yes);
     const pairsOf = ({ heaps }: Heaped): number => heaps.reduce((sum, heap) => sum + heap.pairs, 0);
     const splicesOf = ({ heaps }: Heaped): number => heaps.reduce((sum, { piece }) => sum + piece.bodies.length, 0);

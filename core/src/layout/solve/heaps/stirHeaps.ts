@@ -37,7 +37,7 @@ export function stirHeaps(
     long: longOnes(placed, problem.wires),
   };
   const first = isBefore(standing.order, 'pairs', 'splices') ? 'pairs' : 'splices';
-  const { heaps } = stirred(heapsOf(placed, over), limits, over, TURNS_BY_STIR * effort.stirs, goesOn, first);
+  const { heaps } = stirred(heapsOf(placed, over.long), limits, over, TURNS_BY_STIR * effort.stirs, goesOn, first);
   const pieces = heaps.map(({ piece }) => piece);
   const rigid = new Steps({ ...problem, units: pieces.map((piece) => ({ modes: [[piece]] })) });
   const least = leastInserted(inThisOrder(rigid, pieces), {
