@@ -53,3 +53,30 @@ test('a wheel that is faster than the drawing zooms by all its turns, and the pl
   expect(toMm - fromMm).toBeCloseTo(400, 6);
   expect(fromMm + 0.25 * 400).toBeCloseTo(450, 6);
 });
+
+test('two fingers that move apart make the view closer, round the middle between them', () => {
+  const changes: ((now: Shown) => Shown)[] = [];
+  render(<Slow onShow={(change) => changes.push(change)} />);
+  const run = screen.getByTestId('run');
+  const finger = (pointerId: number, clientX: number, buttons = 1) => ({
+    pointerId,
+    pointerType: 'touch',
+    buttons,
+    clientX,
+    clientY: 5,
+  });
+  act(() => {
+    fireEvent.pointerDown(run, finger(1, 80));
+    fireEvent.pointerDown(run, finger(2, 120));
+    for (let px = 2; px <= 20; px += 2) {
+      fireEvent.pointerMove(run, finger(1, 80 - px));
+      fireEvent.pointerMove(run, finger(2, 120 + px));
+    }
+    fireEvent.pointerUp(run, finger(1, 60, 0));
+    fireEvent.pointerUp(run, finger(2, 140, 0));
+  });
+  const { fromMm, toMm } = after(changes);
+  // From 40 to 80 px apart: twice as close, with the place in the middle where it was.
+  expect(toMm - fromMm).toBeCloseTo(100, 0);
+  expect((fromMm + toMm) / 2).toBeCloseTo(500, 0);
+});
