@@ -86,15 +86,17 @@ function offsetsOver(under: Piece, piece: Piece): number[] {
   return [...new Set([...inLine, ...apartMm.filter(overlaps)])];
 }
 
-/** Bodies laid over others, as they were made for some limits: the same two are asked for again and again. */
-const known = new WeakMap<HeapLimits, Map<Piece, Map<Piece, readonly Heap[]>>>();
+/** So many bodies laid over others are remembered. */
+const REMEMBERED = 4000;
 
-function knownOver(under: Piece, limits: HeapLimits): Map<Piece, readonly Heap[]> {
-  const all = known.get(limits) ?? new Map<Piece, Map<Piece, readonly Heap[]>>();
+/** Bodies laid over others, as they were made for some limits: the same two are asked for again and again. */
+const known = new WeakMap<HeapLimits, Map<string, readonly Heap[]>>();
+
+function knownFor(limits: HeapLimits): Map<string, readonly Heap[]> {
+  const all = known.get(limits) ?? new Map<string, readonly Heap[]>();
+  if (all.size > REMEMBERED) all.clear();
   known.set(limits, all);
-  const over = all.get(under) ?? new Map<Piece, readonly Heap[]>();
-  all.set(under, over);
-  return over;
+  return all;
 }
 
 function laidOver(under: Piece, piece: Piece, limits: HeapLimits): Heap[] {
@@ -116,8 +118,9 @@ function laidOver(under: Piece, piece: Piece, limits: HeapLimits): Heap[] {
 export function joined({ parts }: Heap, piece: Piece, limits: HeapLimits): readonly Heap[] {
   const [under] = parts;
   if (!under || parts.length > 1) return [];
-  const over = knownOver(under.piece, limits);
-  const made = over.get(piece) ?? laidOver(under.piece, piece, limits);
-  over.set(piece, made);
+  const all = knownFor(limits);
+  const key = `${under.piece.key} under ${piece.key}`;
+  const made = all.get(key) ?? laidOver(under.piece, piece, limits);
+  all.set(key, made);
   return made;
 }
